@@ -1,0 +1,2 @@
+export * from './litters';
+export * from './yearBand';

@@ -1,0 +1,41 @@
+import type { Day } from '../calendar';
+import type { Species } from '../species';
+
+export interface Born {
+  readonly id: string;
+  readonly species: Species;
+  readonly bornOn: Day;
+  readonly damId: string | undefined;
+}
+
+export interface Litter {
+  readonly damId: string;
+  readonly bornOn: Day;
+  readonly youngIds: readonly string[];
+}
+
+/** Births by one dam within this many days are one litter: twins over midnight, a kindling in two goes. */
+const SAME_LITTER_DAYS = 3;
+
+/** Litters of each dam in order of birth, from the young on record. */
+export function littersByDam(young: Iterable<Born>): Map<string, Litter[]> {
+  const byDam = new Map<string, Born[]>();
+  for (const one of young) {
+    if (one.damId === undefined) continue;
+    const list = byDam.get(one.damId);
+    if (list) list.push(one);
+    else byDam.set(one.damId, [one]);
+  }
+  const litters = new Map<string, Litter[]>();
+  for (const [damId, list] of byDam) {
+    list.sort((a, b) => a.bornOn - b.bornOn);
+    const own: { damId: string; bornOn: Day; youngIds: string[] }[] = [];
+    for (const one of list) {
+      const last = own.at(-1);
+      if (last && one.bornOn - last.bornOn <= SAME_LITTER_DAYS) last.youngIds.push(one.id);
+      else own.push({ damId, bornOn: one.bornOn, youngIds: [one.id] });
+    }
+    litters.set(damId, own);
+  }
+  return litters;
+}

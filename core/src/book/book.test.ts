@@ -1,0 +1,164 @@
+import { SPECIES_TABLE } from '../species';
+import { day } from '../testing/builders';
+import {
+  checkEntry,
+  emptyFacts,
+  groupOn,
+  insertByDayInPlace,
+  isPresent,
+  mainIdentifier,
+  type AnimalFacts,
+  type AnimalRecord,
+  type BookView,
+  type CheckedEntry,
+} from '.';
+
+const record = (id: string, change: Partial<AnimalRecord> = {}): AnimalRecord => ({
+  id,
+  species: 'sheep',
+  sex: 'female',
+  bornOn: day('2024-04-01'),
+  damId: undefined,
+  sireId: undefined,
+  birthType: undefined,
+  rearingType: undefined,
+  strain: undefined,
+  version: 1,
+  ...change,
+});
+const ewe = emptyFacts(record('ewe'));
+ewe.identifiers.push({
+  entryId: 'i1',
+  on: day('2024-04-02'),
+  kind: 'visual',
+  text: '24-0001',
+  colour: 'yellow',
+  ear: 'left',
+});
+const ram = emptyFacts(record('ram', { sex: 'male', bornOn: day('2023-04-01') }));
+const lamb = emptyFacts(record('lamb', { bornOn: day('2026-04-01'), damId: 'ewe' }));
+const gone = emptyFacts(record('gone'));
+gone.departures.push({ entryId: 'd1', on: day('2026-01-10'), how: 'sold' });
+gone.identifiers.push({
+  entryId: 'i2',
+  on: day('2024-04-02'),
+  kind: 'visual',
+  text: '24-0002',
+  colour: 'yellow',
+  ear: 'left',
+});
+const doe = emptyFacts(record('doe', { species: 'goat' }));
+const all = new Map<string, AnimalFacts>([ewe, ram, lamb, gone, doe].map((f) => [f.record.id, f]));
+const book: BookView = {
+  today: day('2026-11-23'),
+  animal: (id) => all.get(id),
+  hasGroup: (id) => id === 'flock',
+  settings: (species) => SPECIES_TABLE[species],
+  wearersOf: (plain) => (plain === '240001' ? [ewe] : plain === '240002' ? [gone] : []),
+};
+const weigh = (on: string, kg: number, animalId = 'ewe'): CheckedEntry => ({
+  type: 'weight',
+  animalId,
+  on: day(on),
+  kg,
+});
+const arrive = (change: object): CheckedEntry => ({
+  type: 'arrival',
+  animalId: 'new',
+  on: day('2026-05-01'),
+  animal: {
+    species: 'sheep',
+    sex: 'female',
+    bornOn: day('2026-05-01'),
+    damId: undefined,
+    sireId: undefined,
+    birthType: 1,
+    rearingType: 1,
+    ...change,
+  },
+});
+const tag = (text: string, colour: string | undefined, kind: 'visual' | 'electronic' = 'visual'): CheckedEntry => ({
+  type: 'identifier',
+  animalId: 'lamb',
+  on: day('2026-05-01'),
+  kind,
+  text,
+  colour,
+});
+
+describe('the rules of the book', () => {
+  it.each<[string, CheckedEntry, string | undefined]>([
+    ['a plain weight', weigh('2026-11-01', 60), undefined],
+    ['a weight of 0', weigh('2026-11-01', 0), 'weight-not-positive'],
+    ['a negative weight', weigh('2026-11-01', -3), 'weight-not-positive'],
+    ['a weight that is no number', weigh('2026-11-01', Number.NaN), 'weight-not-positive'],
+    ['9999 kg', weigh('2026-11-01', 9999), 'weight-too-high'],
+    ['a weight tomorrow', weigh('2026-11-24', 60), 'in-future'],
+    ['a weight before birth', weigh('2024-03-31', 4), 'before-birth'],
+    ['a weight of nobody', weigh('2026-11-01', 60, 'nobody'), 'unknown-animal'],
+    ['a weight after it was sold', weigh('2026-02-01', 60, 'gone'), 'gone'],
+    ['a weight on the day it was sold', weigh('2026-01-10', 60, 'gone'), undefined],
+    ['a move to no group', { type: 'move', animalId: 'ewe', on: day('2026-05-01'), groupId: 'x' }, 'unknown-group'],
+    ['a second departure', { type: 'departure', animalId: 'gone', on: day('2026-01-10') }, 'gone'],
+    ['an animal that is there', { ...arrive({}), animalId: 'ewe' } as CheckedEntry, 'animal-known'],
+    ['a birth after the arrival', arrive({ bornOn: day('2026-05-02') }), 'born-after-arrival'],
+    ['a dam and a sire', arrive({ damId: 'ewe', sireId: 'ram' }), undefined],
+    ['a number worn by another', tag('24-0001', 'yellow'), 'number-worn'],
+    ['that number in another colour', tag('24-0001', 'blue'), undefined],
+    ['a number of one who is gone', tag('24-0002', 'yellow'), undefined],
+    ['an electronic number of 14 digits', tag('79200000012603', undefined, 'electronic'), 'electronic'],
+    ['a number of dashes', tag('--', undefined), 'empty'],
+    [
+      'a tag lost that was never worn',
+      { type: 'identifier-end', animalId: 'ewe', on: day('2026-05-01'), identifierId: 'i9' },
+      'unknown-identifier',
+    ],
+  ])('%s', (_, entry, code) => {
+    expect(checkEntry(entry, book)?.code).toBe(code);
+  });
+
+  it.each([
+    [{ damId: 'ram' }, 'parent-of-wrong-sex'],
+    [{ sireId: 'ewe' }, 'parent-of-wrong-sex'],
+    [{ damId: 'lamb', bornOn: day('2026-03-01') }, 'parent-not-older'],
+    [{ damId: 'doe' }, 'parent-of-other-species'],
+    [{ damId: 'nobody' }, 'unknown-parent'],
+    [{ damId: 'new' }, 'own-ancestor'],
+  ])('refuses parents %j: %s', (change, fault) => {
+    expect(checkEntry(arrive(change), book)).toMatchObject({ code: 'parentage', fault: { code: fault } });
+  });
+});
+
+describe('the present state', () => {
+  it('keeps facts in order of day, later written later', () => {
+    const list = [
+      { on: day('2026-01-01'), n: 1 },
+      { on: day('2026-01-03'), n: 2 },
+    ];
+    insertByDayInPlace(list, { on: day('2026-01-02'), n: 3 });
+    insertByDayInPlace(list, { on: day('2026-01-03'), n: 4 });
+    expect(list.map((f) => f.n)).toEqual([1, 3, 2, 4]);
+  });
+  it('knows group, presence and the tag to show on a day', () => {
+    const facts = emptyFacts(record('x'));
+    facts.moves.push(
+      { entryId: 'm1', on: day('2026-01-01'), groupId: 'a' },
+      { entryId: 'm2', on: day('2026-02-01'), groupId: 'b' },
+    );
+    expect(groupOn(facts, day('2026-01-31'))).toBe('a');
+    expect(groupOn(facts, day('2025-12-31'))).toBeUndefined();
+    expect(isPresent(gone, day('2026-01-09'))).toBe(true);
+    expect(isPresent(gone, day('2026-01-10'))).toBe(false);
+    facts.identifiers.push({
+      entryId: 'i',
+      on: day('2026-01-01'),
+      kind: 'visual',
+      text: '7',
+      colour: 'blue',
+      ear: undefined,
+    });
+    expect(mainIdentifier(facts)).toMatchObject({ isWorn: true });
+    facts.identifierEnds.push({ entryId: 'e', on: day('2026-01-05'), identifierId: 'i', how: 'lost' });
+    expect(mainIdentifier(facts)).toMatchObject({ isWorn: false, identifier: { text: '7' } });
+  });
+});

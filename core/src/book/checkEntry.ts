@@ -1,0 +1,176 @@
+import { isoOf, type Day } from '../calendar';
+import {
+  normalised,
+  readElectronicNumber,
+  readTemplate,
+  type ElectronicRefusal,
+  type IdentifierKind,
+} from '../identity';
+import { checkParent, type ParentageFault, type ParentRole } from '../pedigree';
+import type { Sex, Species, SpeciesSettings } from '../species';
+import { wornIdentifiers } from './derived';
+import type { AnimalFacts } from './facts';
+
+/** An entry as the rules see it. */
+export type CheckedEntry =
+  | { readonly type: 'arrival'; readonly animalId: string; readonly on: Day; readonly animal: ArrivalFacts }
+  | { readonly type: 'weight'; readonly animalId: string; readonly on: Day; readonly kg: number }
+  | {
+      readonly type: 'identifier';
+      readonly animalId: string;
+      readonly on: Day;
+      readonly kind: IdentifierKind;
+      readonly text: string;
+      readonly colour: string | undefined;
+    }
+  | { readonly type: 'identifier-end'; readonly animalId: string; readonly on: Day; readonly identifierId: string }
+  | { readonly type: 'move'; readonly animalId: string; readonly on: Day; readonly groupId: string }
+  | { readonly type: 'departure'; readonly animalId: string; readonly on: Day }
+  | { readonly type: 'mark' | 'choice' | 'note' | 'passage'; readonly animalId: string; readonly on: Day };
+
+export interface ArrivalFacts {
+  readonly species: Species;
+  readonly sex: Sex;
+  readonly bornOn: Day | undefined;
+  readonly damId: string | undefined;
+  readonly sireId: string | undefined;
+  readonly birthType: number | undefined;
+  readonly rearingType: number | undefined;
+}
+
+/** What the rules may ask of the book. */
+export interface BookView {
+  readonly today: Day;
+  animal(id: string): AnimalFacts | undefined;
+  hasGroup(id: string): boolean;
+  settings(species: Species): SpeciesSettings;
+  /** Animals that wear or wore an identifier of this normalised text. */
+  wearersOf(plainText: string): Iterable<AnimalFacts>;
+}
+
+/** Why an entry is refused, with the field, the value and what it takes to say the remedy. */
+export type Refusal = { readonly field: string; readonly value: string } & (
+  | {
+      readonly code:
+        | 'unknown-animal'
+        | 'animal-known'
+        | 'unknown-group'
+        | 'unknown-identifier'
+        | 'identifier-ended'
+        | 'in-future'
+        | 'empty';
+    }
+  | { readonly code: 'before-birth'; readonly bornOn: string }
+  | { readonly code: 'born-after-arrival'; readonly on: string }
+  | { readonly code: 'gone'; readonly goneOn: string }
+  | { readonly code: 'weight-not-positive' }
+  | { readonly code: 'weight-too-high'; readonly heaviestKg: number; readonly species: Species }
+  | { readonly code: 'number-worn'; readonly wearerId: string; readonly colour: string | undefined }
+  | { readonly code: 'electronic'; readonly reason: ElectronicRefusal; readonly length: number | undefined }
+  | { readonly code: 'reared-more-than-born'; readonly born: number }
+  | { readonly code: 'parentage'; readonly role: ParentRole; readonly fault: ParentageFault }
+);
+
+/** The first rule of the book an entry breaks. */
+export function checkEntry(entry: CheckedEntry, book: BookView): Refusal | undefined {
+  if (entry.on > book.today) return { code: 'in-future', field: 'on', value: isoOf(entry.on) };
+  if (entry.type === 'arrival') return checkArrival(entry, book);
+  const facts = book.animal(entry.animalId);
+  if (!facts) return { code: 'unknown-animal', field: 'animalId', value: entry.animalId };
+  const { bornOn } = facts.record;
+  if (bornOn !== undefined && entry.on < bornOn)
+    return { code: 'before-birth', field: 'on', value: isoOf(entry.on), bornOn: isoOf(bornOn) };
+  const gone = facts.departures.find((d) => d.on < entry.on || (entry.type === 'departure' && d.on === entry.on));
+  if (gone && entry.type !== 'note')
+    return { code: 'gone', field: 'on', value: isoOf(entry.on), goneOn: isoOf(gone.on) };
+  switch (entry.type) {
+    case 'weight':
+      return checkWeight(entry.kg, facts.record.species, book);
+    case 'identifier':
+      return checkIdentifier(entry, book);
+    case 'identifier-end':
+      return checkIdentifierEnd(entry.identifierId, facts);
+    case 'move':
+      return book.hasGroup(entry.groupId)
+        ? undefined
+        : { code: 'unknown-group', field: 'groupId', value: entry.groupId };
+    case 'departure':
+    case 'mark':
+    case 'choice':
+    case 'note':
+    case 'passage':
+      return undefined;
+  }
+}
+
+/** A weight nobody could have read: not above zero, or above the heaviest of the species. */
+export function checkWeight(kg: number, species: Species, book: Pick<BookView, 'settings'>): Refusal | undefined {
+  const value = String(kg);
+  if (!(kg > 0)) return { code: 'weight-not-positive', field: 'kg', value };
+  const { heaviestKg } = book.settings(species);
+  return kg > heaviestKg ? { code: 'weight-too-high', field: 'kg', value, heaviestKg, species } : undefined;
+}
+
+function checkArrival(entry: Extract<CheckedEntry, { type: 'arrival' }>, book: BookView): Refusal | undefined {
+  if (book.animal(entry.animalId)) return { code: 'animal-known', field: 'animalId', value: entry.animalId };
+  const { bornOn } = entry.animal;
+  if (bornOn !== undefined && bornOn > entry.on)
+    return { code: 'born-after-arrival', field: 'bornOn', value: isoOf(bornOn), on: isoOf(entry.on) };
+  return checkRecord({ id: entry.animalId, ...entry.animal }, book);
+}
+
+/** Rules of an animal's record by itself and against its parents; for an arrival and for a change of the record. */
+export function checkRecord(animal: ArrivalFacts & { readonly id: string }, book: BookView): Refusal | undefined {
+  const { bornOn, birthType, rearingType } = animal;
+  if (bornOn !== undefined && bornOn > book.today) return { code: 'in-future', field: 'bornOn', value: isoOf(bornOn) };
+  // A lamb may be reared beside a foster mate, so one more than born is fine; nine for a twin is a slip.
+  if (birthType !== undefined && rearingType !== undefined && rearingType > birthType + 4)
+    return { code: 'reared-more-than-born', field: 'rearingType', value: String(rearingType), born: birthType };
+  for (const [role, parentId] of [
+    ['dam', animal.damId],
+    ['sire', animal.sireId],
+  ] as const) {
+    if (parentId === undefined) continue;
+    const fault = checkParent(animal, parentId, role, (id) => book.animal(id)?.record);
+    if (fault) return { code: 'parentage', field: `${role}Id`, value: parentId, role, fault };
+  }
+  return undefined;
+}
+
+function checkIdentifier(entry: Extract<CheckedEntry, { type: 'identifier' }>, book: BookView): Refusal | undefined {
+  const plain = normalised(entry.text);
+  if (plain === '') return { code: 'empty', field: 'text', value: entry.text };
+  if (entry.kind === 'electronic') {
+    const read = readElectronicNumber(entry.text);
+    if (read.kind === 'refused')
+      return { code: 'electronic', field: 'text', value: entry.text, reason: read.reason, length: read.length };
+  }
+  if (entry.kind === 'name') return undefined;
+  for (const wearer of book.wearersOf(plain)) {
+    if (wearer.record.id === entry.animalId || wearer.departures.length > 0) continue;
+    const same = wornIdentifiers(wearer).find(
+      (i) => i.kind === entry.kind && normalised(i.text) === plain && (i.colour ?? '') === (entry.colour ?? ''),
+    );
+    if (same)
+      return {
+        code: 'number-worn',
+        field: 'text',
+        value: entry.text,
+        wearerId: wearer.record.id,
+        colour: entry.colour,
+      };
+  }
+  return undefined;
+}
+
+function checkIdentifierEnd(identifierId: string, facts: AnimalFacts): Refusal | undefined {
+  const value = identifierId;
+  if (!facts.identifiers.some((i) => i.entryId === identifierId))
+    return { code: 'unknown-identifier', field: 'identifierId', value };
+  return facts.identifierEnds.some((e) => e.identifierId === identifierId)
+    ? { code: 'identifier-ended', field: 'identifierId', value }
+    : undefined;
+}
+
+/** Whether a text can be the holding's number template. */
+export const isTemplate = (text: string): boolean => readTemplate(text).kind === 'template';

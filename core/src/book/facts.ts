@@ -1,0 +1,95 @@
+import type { Day } from '../calendar';
+import type { Decision } from '../choosing';
+import type { Reading } from '../growth';
+import type { Ear, IdentifierKind, TagColour } from '../identity';
+import type { Pedigreed } from '../pedigree';
+import type { Sex, Species } from '../species';
+
+/** An animal's record: what it is, not what happened to it. */
+export interface AnimalRecord extends Pedigreed {
+  readonly species: Species;
+  readonly sex: Sex;
+  /** Born as one of so many. */
+  readonly birthType: number | undefined;
+  /** Reared as one of so many. */
+  readonly rearingType: number | undefined;
+  readonly strain: string | undefined;
+  readonly version: number;
+}
+
+interface Fact {
+  readonly entryId: string;
+  readonly on: Day;
+}
+
+export interface IdentifierFact extends Fact {
+  readonly kind: IdentifierKind;
+  readonly text: string;
+  readonly colour: TagColour | undefined;
+  readonly ear: Ear | undefined;
+}
+export interface IdentifierEnd extends Fact {
+  /** The entry that fitted it. */
+  readonly identifierId: string;
+  readonly how: 'lost' | 'removed';
+}
+export interface MoveFact extends Fact {
+  readonly groupId: string;
+}
+export interface WeightFact extends Fact, Reading {}
+export interface MarkFact extends Fact {
+  readonly colour: string;
+  readonly place: string;
+  readonly purpose: string;
+  readonly until: Day | undefined;
+}
+export interface ChoiceFact extends Fact {
+  readonly decision: Decision;
+}
+export interface DepartureFact extends Fact {
+  readonly how: 'died' | 'sold' | 'slaughtered' | 'lost';
+}
+export interface PassageFact extends Fact {
+  readonly jobId: string | undefined;
+  readonly gate: string | undefined;
+}
+
+/** All that is known of one animal, struck entries left out. Lists are in order of day, then of writing. */
+export interface AnimalFacts {
+  record: AnimalRecord;
+  arrivedOn: Day | undefined;
+  readonly identifiers: IdentifierFact[];
+  readonly identifierEnds: IdentifierEnd[];
+  readonly moves: MoveFact[];
+  readonly weights: WeightFact[];
+  readonly marks: MarkFact[];
+  readonly choices: ChoiceFact[];
+  readonly departures: DepartureFact[];
+  readonly passages: PassageFact[];
+}
+
+export const emptyFacts = (record: AnimalRecord): AnimalFacts => ({
+  record,
+  arrivedOn: undefined,
+  identifiers: [],
+  identifierEnds: [],
+  moves: [],
+  weights: [],
+  marks: [],
+  choices: [],
+  departures: [],
+  passages: [],
+});
+
+/** Puts a fact in its place in a list ordered by day; of one day, the later written stands later. */
+export function insertByDayInPlace<T extends { readonly on: Day }>(list: T[], fact: T): void {
+  let at = list.length;
+  while (at > 0 && (list[at - 1] as T).on > fact.on) at--;
+  list.splice(at, 0, fact);
+}
+
+/** Takes the fact of a struck entry out again. */
+export function removeFactInPlace(list: { readonly entryId: string }[], entryId: string): void {
+  const at = list.findIndex((f) => f.entryId === entryId);
+  if (at >= 0) list.splice(at, 1);
+}

@@ -1,0 +1,3 @@
+export * from './checkEntry';
+export * from './derived';
+export * from './facts';

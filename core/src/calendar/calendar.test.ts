@@ -1,0 +1,99 @@
+import fc from 'fast-check';
+import {
+  addDays,
+  addYears,
+  ageWords,
+  dayOf,
+  isoOf,
+  parseDay,
+  readTypedDateIso,
+  sharedWindow,
+  windowAfter,
+  windowStage,
+} from '.';
+
+describe('days', () => {
+  it.each([
+    ['2024-02-29', '2024-03-01', 1],
+    ['2025-12-31', '2026-01-01', 1],
+    ['2023-03-01', '2024-03-01', 366], // 29 February 2024 lies between
+    ['2100-02-28', '2100-03-01', 1], // 2100 is no leap year
+  ])('from %s to %s are %i days', (from, to, days) => {
+    expect(dayOf(to) - dayOf(from)).toBe(days);
+  });
+
+  it.each(['2025-02-29', '2026-13-01', '2026-00-10', '26-01-01', '1900-01-01', '2026-4-1', ''])(
+    'refuses %s',
+    (text) => {
+      expect(parseDay(text)).toBeUndefined();
+    },
+  );
+
+  it('writes back what it read, for any day', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 80_000 }), (n) => {
+        const day = addDays(dayOf('1950-01-01'), n);
+        expect(dayOf(isoOf(day))).toBe(day);
+      }),
+    );
+  });
+
+  it('takes 29 February to 28 February in a common year', () => {
+    expect(isoOf(addYears(dayOf('2024-02-29'), 1))).toBe('2025-02-28');
+  });
+});
+
+describe('dates as people type them', () => {
+  it.each([
+    ['31.03.2026', 'day-month', '2026-03-31'],
+    ['3/31/2026', 'month-day', '2026-03-31'],
+    ['31/3/26', 'day-month', '2026-03-31'],
+    ['2026-03-31T08:15:00', 'day-month', '2026-03-31'],
+    ['20260331', 'day-month', '2026-03-31'],
+    ['29.02.2025', 'day-month', undefined],
+    ['31/3/2026', 'month-day', undefined],
+    ['spring', 'day-month', undefined],
+  ] as const)('%s (%s) is %s', (text, order, iso) => {
+    expect(readTypedDateIso(text, order)).toBe(iso);
+  });
+});
+
+describe('windows', () => {
+  const w = windowAfter(dayOf('2026-01-01'), { opens: 10, bestFrom: 12, bestTo: 14, closes: 20 });
+  it.each([
+    ['2026-01-10', 'early'],
+    ['2026-01-11', 'open'],
+    ['2026-01-13', 'best'],
+    ['2026-01-15', 'best'],
+    ['2026-01-16', 'closing'],
+    ['2026-01-21', 'closing'],
+    ['2026-01-22', 'over'],
+  ])('on %s it is %s', (on, stage) => {
+    expect(windowStage(w, dayOf(on))).toBe(stage);
+  });
+
+  it('refuses stretches out of order', () => {
+    expect(() => windowAfter(dayOf('2026-01-01'), { opens: 5, bestFrom: 4, bestTo: 6, closes: 7 })).toThrow(
+      'in that order',
+    );
+  });
+
+  it('shared by several it opens with the first and closes with the first to close', () => {
+    const later = windowAfter(dayOf('2026-01-04'), { opens: 10, bestFrom: 12, bestTo: 14, closes: 20 });
+    expect(sharedWindow([w, later])).toEqual({ ...w });
+    expect(sharedWindow([])).toBeUndefined();
+  });
+});
+
+describe('ages', () => {
+  it.each([
+    ['2026-11-20', '2026-11-23', { unit: 'days', count: 3 }],
+    ['2026-08-10', '2026-11-23', { unit: 'weeks', count: 15 }],
+    ['2026-03-24', '2026-11-23', { unit: 'months', count: 7 }],
+    ['2026-03-23', '2026-11-23', { unit: 'months', count: 8 }],
+    ['2021-03-20', '2026-11-23', { unit: 'years', count: 5, months: 8 }],
+    ['2024-02-29', '2026-02-28', { unit: 'years', count: 2, months: 0 }], // the date does not fall that year
+  ])('born %s is on %s %j', (born, on, age) => {
+    expect(ageWords(dayOf(born), dayOf(on))).toEqual(age);
+  });
+});

@@ -1,0 +1,4 @@
+export * from './age';
+export * from './day';
+export * from './typedDate';
+export * from './window';

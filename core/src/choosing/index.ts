@@ -1,0 +1,5 @@
+export * from './damRecord';
+export * from './line';
+export * from './rank';
+export * from './reasons';
+export * from './traits';

@@ -1,0 +1,66 @@
+import { normalised } from '../identity';
+
+/** What a file of this kind can carry. */
+export const IMPORT_FIELDS = {
+  weights: ['number', 'on', 'weight', 'method'],
+  animals: [
+    'number',
+    'colour',
+    'electronic',
+    'name',
+    'species',
+    'sex',
+    'bornOn',
+    'dam',
+    'sire',
+    'birthType',
+    'rearingType',
+    'group',
+  ],
+} as const;
+export type ImportKind = keyof typeof IMPORT_FIELDS;
+export type ImportField = (typeof IMPORT_FIELDS)[ImportKind][number];
+
+export const REQUIRED_FIELDS: Readonly<Record<ImportKind, readonly ImportField[]>> = {
+  weights: ['number', 'on', 'weight'],
+  animals: ['number', 'species', 'sex'],
+};
+
+/** Column index by field. */
+export type ColumnMapping = Readonly<Partial<Record<ImportField, number>>>;
+
+/** Headings people use, normalised; the first column whose heading is or starts with one of them is guessed. */
+const HEADINGS: Readonly<Record<ImportField, readonly string[]>> = {
+  number: ['number', 'tag', 'eartag', 'animal', 'vid', 'id', 'visual'],
+  electronic: ['electronic', 'eid', 'rfid', 'chip', 'transponder'],
+  colour: ['colour', 'color', 'tagcolour'],
+  name: ['name', 'callname'],
+  species: ['species', 'kind'],
+  sex: ['sex', 'gender'],
+  bornOn: ['born', 'birth', 'dob', 'birthdate'],
+  dam: ['dam', 'mother'],
+  sire: ['sire', 'father'],
+  birthType: ['bornas', 'birthtype', 'littersize'],
+  rearingType: ['rearedas', 'rearingtype', 'reared'],
+  group: ['group', 'mob', 'pen'],
+  on: ['date', 'on', 'weighed', 'day'],
+  weight: ['weight', 'kg', 'lb', 'mass'],
+  method: ['method', 'how', 'scale'],
+};
+
+/** Guesses which column carries which field from the headings: whole heading first, then a heading that starts so. */
+export function guessColumns(kind: ImportKind, headings: readonly string[]): ColumnMapping {
+  const plain = headings.map((h) => normalised(h.replace(/[()[\]]/g, '')));
+  const taken = new Set<number>();
+  const mapping: Partial<Record<ImportField, number>> = {};
+  for (const fits of [(h: string, w: string) => h === w, (h: string, w: string) => h.startsWith(w)]) {
+    for (const field of IMPORT_FIELDS[kind]) {
+      if (mapping[field] !== undefined) continue;
+      const at = plain.findIndex((h, i) => !taken.has(i) && HEADINGS[field].some((w) => fits(h, w)));
+      if (at < 0) continue;
+      mapping[field] = at;
+      taken.add(at);
+    }
+  }
+  return mapping;
+}

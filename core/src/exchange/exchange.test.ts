@@ -1,0 +1,117 @@
+import fc from 'fast-check';
+import { guessColumns, neutralCell, plainCell, readAnimalRow, readTypedNumber, readWeightRow } from '.';
+
+describe('figures as typed', () => {
+  it.each([
+    ['12.5', 12.5],
+    ['12,5', 12.5],
+    ['1 234,5', 1234.5],
+    ['1.234,5', 1234.5],
+    ['1,234.5', 1234.5],
+    ['-3', -3],
+  ])('%s is %f', (text, n) => {
+    expect(readTypedNumber(text)).toEqual({ kind: 'number', value: n });
+  });
+  it.each(['', 'heavy', '12kg', '1.2.3,4,5', '=1+1'])('refuses %s', (text) => {
+    expect(readTypedNumber(text).kind).toBe('refused');
+  });
+});
+
+describe('columns', () => {
+  it('are guessed from headings people use', () => {
+    expect(guessColumns('weights', ['Date', 'Ear tag', 'Weight (kg)', 'Remarks'])).toEqual({
+      number: 1,
+      on: 0,
+      weight: 2,
+    });
+    expect(
+      guessColumns('animals', [
+        'number',
+        'colour',
+        'electronic',
+        'name',
+        'species',
+        'sex',
+        'born',
+        'born as',
+        'reared as',
+        'dam',
+        'sire',
+        'group',
+      ]),
+    ).toEqual({
+      number: 0,
+      colour: 1,
+      electronic: 2,
+      name: 3,
+      species: 4,
+      sex: 5,
+      bornOn: 6,
+      birthType: 7,
+      rearingType: 8,
+      dam: 9,
+      sire: 10,
+      group: 11,
+    });
+  });
+});
+
+describe('rows', () => {
+  const mapping = { number: 0, on: 1, weight: 2 };
+  const resolve = (n: string) => (n === '7' ? ({ kind: 'one', animalId: 'a' } as const) : ({ kind: 'none' } as const));
+  const read = (...cells: string[]) => readWeightRow(cells, mapping, { unit: 'lb', dateOrder: 'day-month' }, resolve);
+  it('turn pounds into kilograms', () => {
+    expect(read('7', '31.03.2026', '100')).toEqual({
+      kind: 'row',
+      row: { animalId: 'a', on: '2026-03-31', kg: 45.359237, method: 'scale' },
+    });
+  });
+  it.each([
+    [['', '31.03.2026', '1'], 'number', 'missing'],
+    [['8', '31.03.2026', '1'], 'number', 'unknown-animal'],
+    [['7', '29.02.2026', '1'], 'on', 'not-a-date'],
+    [['7', '31.03.2026', 'x'], 'weight', 'not-a-number'],
+    [['7', '31.03.2026'], 'weight', 'missing'],
+  ])('%j: %s is %s', (cells, field, reason) => {
+    expect(read(...cells)).toMatchObject({ kind: 'fault', fault: { field, reason } });
+  });
+  it('understand the field’s words for species and sex', () => {
+    const animal = readAnimalRow(
+      ['K-1', 'Rabbits', 'does'],
+      { number: 0, species: 1, sex: 2 },
+      { unit: 'kg', dateOrder: 'day-month' },
+      () => undefined,
+    );
+    expect(animal).toMatchObject({ kind: 'row', row: { species: 'rabbit', sex: 'female' } });
+    expect(
+      readAnimalRow(
+        ['K-1', 'dragon', 'f'],
+        { number: 0, species: 1, sex: 2 },
+        { unit: 'kg', dateOrder: 'day-month' },
+        () => undefined,
+      ),
+    ).toMatchObject({
+      fault: { field: 'species', reason: 'unknown-word' },
+    });
+  });
+});
+
+describe('cells that a spreadsheet would run', () => {
+  it.each([
+    ['=SUM(A1)', "'=SUM(A1)"],
+    ['@cmd', "'@cmd"],
+    ['-12.5', '-12.5'],
+    ['-x', "'-x"],
+    ['26-0031', '26-0031'],
+  ])('%s is written %s', (text, written) => {
+    expect(neutralCell(text)).toBe(written);
+  });
+  it('read back as what was written', () => {
+    fc.assert(
+      fc.property(
+        fc.string().filter((s) => !/^'[=+\-@\t\r]/.test(s)),
+        (text) => expect(plainCell(neutralCell(text))).toBe(text),
+      ),
+    );
+  });
+});

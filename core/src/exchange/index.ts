@@ -1,0 +1,4 @@
+export * from './columns';
+export * from './formulaCell';
+export * from './readNumber';
+export * from './rows';

@@ -1,0 +1,384 @@
+import fc from 'fast-check';
+import { addDays } from '../calendar';
+import { SPECIES_TABLE } from '../species';
+import { aLamb, day, reading } from '../testing/builders';
+import {
+  adjustedWeight,
+  adultAlarm,
+  breakdownAgainstMean,
+  contemporaryGroups,
+  dailyReadings,
+  doubtReading,
+  factorClasses,
+  fitFactors,
+  gainBetween,
+  gainOverPeriod,
+  groupBand,
+  judgeGain,
+  lastGain,
+  likeForLikeRatio,
+  litterGain,
+  litterSpread,
+  nextWeighing,
+  notGrowing,
+  shippedFactors,
+  weightAtAge,
+  type AdjustedWeight,
+  type FactorRecord,
+  type WithGain,
+} from '.';
+
+const sheep = SPECIES_TABLE.sheep;
+const table = shippedFactors(sheep.growthFactors);
+const adjusted = (lamb: Parameters<typeof adjustedWeight>[0], age = 90): AdjustedWeight => {
+  const answer = adjustedWeight(lamb, age, sheep, table);
+  if (answer.kind !== 'adjusted') throw new Error(answer.reason);
+  return answer;
+};
+
+describe('readings', () => {
+  it('averages those of a day by one method and lets the surest method count', () => {
+    expect(
+      dailyReadings([
+        reading('2026-05-02', 30),
+        reading('2026-05-01', 20),
+        reading('2026-05-01', 21),
+        reading('2026-05-01', 25, 'tape'),
+      ]),
+    ).toEqual([reading('2026-05-01', 20.5), reading('2026-05-02', 30)]);
+  });
+
+  // Limits by hand, sheep: noise 5 x 0.025 x hypot(w1, w2); up to 0.6 kg a day more, down 15 % at once + 0.5 % a day.
+  it.each([
+    [27.2, 28.9, undefined],
+    [27.2, 72.2, 'jump'],
+    [72.2, 27.2, 'fall'],
+    [60, 47, undefined], // a birth
+  ])('from %f to %f kg in seven days: %s', (before, after, kind) => {
+    expect(doubtReading(reading('2026-05-01', before), reading('2026-05-08', after), sheep)?.kind).toBe(kind);
+  });
+});
+
+describe('gain', () => {
+  it('has the error that gut fill leaves', () => {
+    // (34 - 30) / 14 days = 0.2857; sqrt(0.75^2 + 0.85^2) / 14 = 0.08097.
+    const gain = gainBetween(reading('2026-05-01', 30), reading('2026-05-15', 34), sheep);
+    expect(gain).toMatchObject({ kind: 'gain', readings: 2 });
+    if (gain.kind !== 'gain') return;
+    expect(gain.kgPerDay).toBeCloseTo(4 / 14, 10);
+    expect(gain.standardError).toBeCloseTo(0.08097, 5);
+    expect(gain.halfWidth).toBeCloseTo(1.28155 * 0.08097, 4);
+  });
+
+  it('is too soon to tell after four days, and told after fifty', () => {
+    const soon = gainBetween(reading('2026-05-01', 30), reading('2026-05-05', 30.8), sheep);
+    const later = gainBetween(reading('2026-05-01', 30), reading('2026-06-20', 40), sheep);
+    if (soon.kind !== 'gain' || later.kind !== 'gain') throw new Error('both are gains');
+    expect(judgeGain(soon, 0.1)).toBe('too-soon');
+    expect(judgeGain(later, 0.1)).toBe('above');
+    expect(judgeGain(later, 0.4)).toBe('below');
+  });
+
+  it('needs two dates', () => {
+    expect(lastGain([], sheep)).toEqual({ kind: 'no-gain', reason: 'no-reading' });
+    expect(lastGain([reading('2026-05-01', 30)], sheep)).toEqual({ kind: 'no-gain', reason: 'one-date' });
+  });
+
+  it('crosses a leap day by whole days', () => {
+    const gain = gainBetween(reading('2024-02-28', 30), reading('2024-03-01', 31), sheep);
+    expect(gain.kind === 'gain' && gain.kgPerDay).toBeCloseTo(0.5, 12);
+  });
+
+  it('over a period is the least-squares slope, never surer than the scale', () => {
+    const onALine = ['2026-05-01', '2026-05-15', '2026-05-29', '2026-06-12'].map((on, i) => reading(on, 30 + 2 * i));
+    const gain = gainOverPeriod(onALine, { from: day('2026-05-01'), to: day('2026-06-30') }, sheep);
+    if (gain.kind !== 'gain') throw new Error('a gain');
+    expect(gain.kgPerDay).toBeCloseTo(2 / 14, 10);
+    // By hand: sqrt(sum((x - mean)^2 s^2)) / Sxx with x -21 -7 7 21, s 0.75 0.8 0.85 0.9, Sxx 980.
+    expect(gain.standardError).toBeCloseTo(
+      Math.sqrt((21 * 0.75) ** 2 + (7 * 0.8) ** 2 + (7 * 0.85) ** 2 + (21 * 0.9) ** 2) / 980,
+      10,
+    );
+  });
+
+  it('between any two readings does not depend on when the year began', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 400 }), fc.integer({ min: 0, max: 3000 }), (days, shift) => {
+        const at = (start: string) =>
+          gainBetween(
+            { ...reading(start, 20), on: addDays(day(start), shift) },
+            { ...reading(start, 30), on: addDays(day(start), shift + days) },
+            sheep,
+          );
+        const a = at('2024-01-01');
+        const b = at('2025-06-01');
+        expect(a.kind === 'gain' && b.kind === 'gain' && a.kgPerDay === b.kgPerDay).toBe(true);
+      }),
+    );
+  });
+});
+
+describe('weight set to an age', () => {
+  it('follows the linear rule', () => {
+    // 4 + (25 - 4) / 100 x 90 = 22.9
+    expect(weightAtAge({ kg: 25, ageDays: 100, birthKg: 4, standardDays: 90 })).toEqual({ kind: 'weight', kg: 22.9 });
+  });
+
+  it.each([
+    [{ kg: 25, ageDays: 0, birthKg: 4, standardDays: 90 }, 'age-zero'],
+    [{ kg: 25, ageDays: 90, birthKg: undefined, standardDays: 90 }, 'no-birth-weight'],
+    [{ kg: 25, ageDays: 44, birthKg: 4, standardDays: 90 }, 'age-too-far'],
+    [{ kg: 25, ageDays: 136, birthKg: 4, standardDays: 90 }, 'age-too-far'],
+  ])('of %j gives no answer: %s', (input, reason) => {
+    expect(weightAtAge(input)).toMatchObject({ kind: 'no-answer', reason });
+  });
+
+  it('takes the reading nearest the age and multiplies by the factors', () => {
+    const lamb = aLamb({
+      birthType: 1,
+      rearingType: 1,
+      sex: 'male',
+      damAgeYears: 2,
+      daily: [reading('2026-04-01', 5), reading('2026-06-10', 24), reading('2026-07-10', 32)],
+    });
+    const set = adjusted(lamb);
+    // 10 July is day 100: 5 + 27 / 100 x 90 = 29.3; x 0.92 single x 0.91 male x 1.04 two-year-old dam.
+    expect(set.reading.on).toBe(day('2026-07-10'));
+    expect(set.birthWeight).toBe('weighed');
+    expect(set.kg).toBeCloseTo(29.3 * 0.92 * 0.91 * 1.04, 10);
+    expect(set.standardError).toBeCloseTo(0.8 * 0.9 * 0.92 * 0.91 * 1.04, 10);
+  });
+
+  it('says when it used the usual birth weight, and takes an unknown class as the base', () => {
+    const set = adjusted(aLamb({ birthType: undefined, damAgeYears: undefined, daily: [reading('2026-07-10', 32)] }));
+    expect(set).toMatchObject({
+      birthWeight: 'default',
+      birthKg: 4.6,
+      classes: { birthType: undefined, damAge: undefined },
+      factors: { birthType: 1, damAge: 1 },
+    });
+  });
+
+  it.each([
+    [7, 7, '5-7'],
+    [12, 10, '10+'],
+    [2, 2, '1-4'],
+  ])('puts a kit from a litter of %i in its band', (birthType, rearingType, key) => {
+    const traits = { sex: 'female', birthType, rearingType, damAgeYears: 9 } as const;
+    expect(factorClasses(traits, SPECIES_TABLE.rabbit.growthFactors)).toEqual({
+      birthType: key,
+      sex: 'female',
+      damAge: '7+',
+    });
+  });
+});
+
+describe('factors fitted from the holding', () => {
+  const record = (kg: number, sex: 'female' | 'male', batch: string): FactorRecord => ({
+    kg,
+    batch,
+    classes: { birthType: '2-2', sex, damAge: '4' },
+  });
+  const records = (each: number): FactorRecord[] =>
+    Array.from({ length: each }, (_, i) => [
+      record(30 + (i % 3), 'female', `b${i % 4}`),
+      record((30 + (i % 3)) * 1.25, 'male', `b${i % 4}`),
+    ]).flat();
+
+  it('stay the table’s below 60 records in the class', () => {
+    expect(fitFactors(records(59), sheep.growthFactors).sex.male).toMatchObject({
+      factor: 0.91,
+      source: 'table',
+      records: 59,
+    });
+  });
+
+  it('are shrunk toward the table with weight n / (n + 60)', () => {
+    // 60 males a quarter heavier: own factor 1 / 1.25 = 0.8; half way on the log scale to 0.91.
+    const male = fitFactors(records(60), sheep.growthFactors).sex.male;
+    expect(male).toMatchObject({ source: 'own', records: 60, ownWeight: 0.5 });
+    expect(male?.factor).toBeCloseTo(Math.sqrt(0.8 * 0.91), 4);
+  });
+
+  it('do not take a good year for a good sex', () => {
+    // All males in a year half as heavy again: inside the batches there is nothing to tell the sexes apart.
+    const apart = Array.from({ length: 80 }, (_, i) => [
+      record(30 + (i % 5), 'female', 'poor'),
+      record(45 + (i % 5), 'male', 'good'),
+    ]).flat();
+    const male = fitFactors(apart, sheep.growthFactors).sex.male;
+    expect(male?.factor).toBeCloseTo(Math.exp((60 / 140) * Math.log(0.91)), 3); // own effect 0
+  });
+});
+
+describe('contemporaries', () => {
+  const lamb = (id: string, born: string, groupId = 'g', sex: 'female' | 'male' = 'female') => ({
+    id,
+    species: 'sheep' as const,
+    sex,
+    groupId,
+    bornOn: day(born),
+  });
+  it('are born within 35 days of the first, in one group and of one sex', () => {
+    const groups = contemporaryGroups([
+      lamb('c', '2026-05-07'),
+      lamb('a', '2026-04-01'),
+      lamb('b', '2026-05-06'),
+      lamb('d', '2026-04-02', 'g', 'male'),
+      lamb('e', '2026-04-02', 'h'),
+    ]);
+    expect(groups.map((g) => g.members.map((m) => m.id))).toEqual([['a', 'b'], ['c'], ['d'], ['e']]);
+  });
+  it('say when they are few', () => {
+    expect(likeForLikeRatio(33, [27, 30, 33])).toEqual({ ratio: 110, groupSize: 3, isSmallGroup: true });
+    expect(likeForLikeRatio(33, [])).toBeUndefined();
+  });
+});
+
+describe('the like-for-like breakdown', () => {
+  it('equals the figures worked by hand', () => {
+    const single = adjusted(
+      aLamb({ id: 's', birthType: 1, rearingType: 1, daily: [reading('2026-04-01', 5), reading('2026-07-10', 35)] }),
+    );
+    const twin = adjusted(aLamb({ id: 't', daily: [reading('2026-04-01', 4), reading('2026-06-30', 29)] }));
+    // single: read 35, at 90 days 5 + 30 x 0.9 = 32, x 0.92 = 29.44; twin: read 29 at 90 days, stays 29. Means 32, 30.5, 29.22.
+    const parts = breakdownAgainstMean(single, [single, twin]);
+    expect(parts.totalGrams).toBe(3000);
+    expect(parts.parts).toEqual({ age: 1500, birthType: 1280, sex: 0, damAge: 0, likeForLike: 220 });
+    expect(parts.ageDaysAgainstMean).toBe(5);
+  });
+
+  it('adds up to the last gram for any set', () => {
+    const lambs = fc.array(
+      fc.record({
+        kg: fc.double({ min: 10, max: 60, noNaN: true }),
+        type: fc.integer({ min: 1, max: 3 }),
+        dam: fc.integer({ min: 1, max: 9 }),
+        age: fc.integer({ min: 45, max: 135 }),
+      }),
+      { minLength: 1, maxLength: 20 },
+    );
+    fc.assert(
+      fc.property(lambs, (list) => {
+        const set = list.map((l, i) =>
+          adjusted(
+            aLamb({
+              id: String(i),
+              birthType: l.type,
+              rearingType: l.type,
+              damAgeYears: l.dam,
+              daily: [{ on: addDays(day('2026-04-01'), l.age), kg: l.kg, method: 'scale' }],
+            }),
+          ),
+        );
+        for (const own of set) {
+          const { totalGrams, parts } = breakdownAgainstMean(own, set);
+          expect(Object.values(parts).reduce((s, p) => s + p, 0)).toBe(totalGrams);
+        }
+      }),
+    );
+  });
+});
+
+describe('not growing', () => {
+  const withGain = (id: string, first: number, last: number): WithGain => ({
+    id,
+    species: 'sheep',
+    sex: 'female',
+    groupId: 'g',
+    bornOn: day('2026-04-01'),
+    gain: gainBetween(reading('2026-08-01', first), reading('2026-10-01', last), sheep),
+  });
+  const flock = [withGain('a', 30, 40), withGain('b', 30, 41), withGain('c', 31, 41), withGain('d', 33, 33.5)];
+  it('lists who is surely under half the median, and leaves chance out', () => {
+    const list = notGrowing(flock, day('2026-09-01'));
+    expect(list.map((n) => n.animalId)).toEqual(['d']);
+    expect(list[0]).toMatchObject({ groupSize: 4, isSmallGroup: true });
+    expect(notGrowing([...flock.slice(0, 3), withGain('d', 33, 37)], day('2026-09-01'))).toEqual([]);
+  });
+  it('leaves old news out', () => {
+    expect(notGrowing(flock, day('2026-10-02'))).toEqual([]);
+  });
+});
+
+describe('the adult alarm', () => {
+  const usual = [reading('2024-11-05', 64), reading('2025-11-08', 66), reading('2026-05-01', 58)];
+  it('holds a weight against the same stage of the years before', () => {
+    expect(adultAlarm([...usual, reading('2026-11-07', 59)], [])).toMatchObject({
+      kind: 'under-usual',
+      usualKg: 65,
+      readings: 2,
+    });
+    expect(adultAlarm([...usual, reading('2026-11-07', 60)], [])).toBeUndefined(); // 92.3 %
+  });
+  it('sees a fall in thirty days, but not at a birth', () => {
+    const fall = [reading('2026-03-01', 70), reading('2026-03-25', 62)];
+    expect(adultAlarm(fall, [])).toMatchObject({ kind: 'fall', days: 24 });
+    expect(adultAlarm(fall, [day('2026-03-10')])).toBeUndefined();
+  });
+  it('knows the stage over a year’s end', () => {
+    expect(adultAlarm([reading('2024-12-28', 65), reading('2026-01-04', 55)], [])).toMatchObject({
+      kind: 'under-usual',
+      usualKg: 65,
+    });
+  });
+});
+
+describe('litters', () => {
+  it('keep a kit’s gain when a litter mate dies', () => {
+    const before = { on: day('2026-06-01'), count: 8, totalKg: 0.8 };
+    expect(litterGain(before, { on: day('2026-06-05'), count: 7, totalKg: 0.98 })).toEqual({
+      kind: 'gain',
+      litterKgPerDay: undefined,
+      kgPerHeadPerDay: expect.closeTo(0.01, 10),
+      countChangedBy: -1,
+      days: 4,
+    });
+    expect(litterGain(before, { on: day('2026-06-05'), count: 0, totalKg: 0 })).toEqual({
+      kind: 'no-gain',
+      reason: 'none-left',
+    });
+  });
+  it('show the runts', () => {
+    const kgs = [0.5, 0.52, 0.48, 0.3];
+    expect(litterSpread(kgs.map((kg, i) => ({ id: String(i), kg })))).toMatchObject({
+      count: 4,
+      meanKg: 0.45,
+      runtIds: ['3'],
+    });
+  });
+});
+
+describe('the band of a group', () => {
+  it('is the middle half of the weights read off between weighings', () => {
+    const member = (kg: number) => ({
+      bornOn: day('2026-04-01'),
+      daily: [reading('2026-04-01', 4), reading('2026-04-21', kg)],
+    });
+    // Half way at day 10: 12, 14, 16, 18, 20.
+    expect(groupBand([20, 24, 28, 32, 36].map(member), [10, 30])).toEqual([
+      { ageDays: 10, lowKg: 14, midKg: 16, highKg: 18, animals: 5 },
+    ]);
+  });
+});
+
+describe('the next weighing', () => {
+  const born = day('2026-04-01');
+  it.each([
+    ['2026-04-20', [], '8 week weight'],
+    ['2026-06-01', [reading('2026-05-28', 20)], '16 week weight'],
+    ['2026-06-20', [], '16 week weight'], // the 8 week window is over
+    ['2026-10-01', [reading('2026-09-20', 40)], 'After weaning, fortnightly'],
+  ])('on %s is the %s', (asOf, daily, step) => {
+    expect(nextWeighing(born, daily, sheep.weighing, day(asOf))?.step).toBe(step);
+  });
+  it('runs from the last weighing in a rhythm', () => {
+    const due = nextWeighing(born, [reading('2026-09-20', 40)], sheep.weighing, day('2026-10-01'));
+    expect(due?.window).toEqual({
+      opens: day('2026-10-01'),
+      bestFrom: day('2026-10-04'),
+      bestTo: day('2026-10-07'),
+      closes: day('2026-10-10'),
+    });
+  });
+});

@@ -1,0 +1,15 @@
+export const IDENTIFIER_KINDS = ['visual', 'electronic', 'tattoo', 'name'] as const;
+export type IdentifierKind = (typeof IDENTIFIER_KINDS)[number];
+
+export const TAG_COLOURS = ['yellow', 'blue', 'orange', 'green', 'pink', 'white', 'red'] as const;
+export type TagColour = (typeof TAG_COLOURS)[number];
+
+export const EARS = ['left', 'right'] as const;
+export type Ear = (typeof EARS)[number];
+
+/** What an identifier says without the way it was written: case, spaces and separators do not matter. */
+export const normalised = (text: string): string =>
+  text
+    .toLocaleLowerCase('tr')
+    .replace(/[\s\-_./]/g, '')
+    .replace(/ı/g, 'i');

@@ -1,0 +1,113 @@
+import fc from 'fast-check';
+import {
+  nextFreeNumbers,
+  readElectronicNumber,
+  readTemplate,
+  resolveIdentifier,
+  searchIdentifiers,
+  spacedDigits,
+} from '.';
+
+describe('electronic numbers', () => {
+  it.each([
+    ['792000000126031', '792000000126031', 'country'],
+    ['792 000 000 126 031', '792000000126031', 'country'],
+    ['A0000000 792000000126031', '792000000126031', 'country'],
+    ['0792000000126031', '792000000126031', 'country'],
+    ['999000000000001', '999000000000001', 'test'],
+    ['982274877906943', '982274877906943', 'maker'],
+    // Worked by hand: bit 1 set, country 792 = 0x318, national 126031 = 0x1EC4F; 792 x 2^38 + 126031.
+    ['8000C6000001EC4F', '792000000126031', 'country'],
+  ])('reads %s', (typed, digits, prefix) => {
+    expect(readElectronicNumber(typed)).toEqual({ kind: 'number', digits, prefix });
+  });
+
+  it.each([
+    ['', 'empty'],
+    ['79200000012603', 'wrong-length'], // 14 digits
+    ['79200000O126031', 'letters'],
+    ['792274877906944', 'national-too-high'], // 2^38
+    ['000000000126031', 'no-such-prefix'],
+    ['0x0000C6000001EC4F', 'not-an-animals'],
+  ])('refuses %s: %s', (typed, reason) => {
+    expect(readElectronicNumber(typed)).toMatchObject({ kind: 'refused', reason });
+  });
+
+  it('reads back what it spaced, for any number', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 998 }), fc.bigInt({ min: 0n, max: 274877906943n }), (country, national) => {
+        const digits = `${String(country).padStart(3, '0')}${String(national).padStart(12, '0')}`;
+        expect(readElectronicNumber(spacedDigits(digits))).toMatchObject({ digits });
+      }),
+    );
+  });
+});
+
+describe('number templates', () => {
+  const context = { year: 2026, speciesLetter: 'S', sexLetter: 'F' };
+  const next = (template: string, used: string[], count = 1): string[] => {
+    const read = readTemplate(template);
+    if (read.kind === 'refused') throw new Error(read.reason);
+    return nextFreeNumbers(read.parts, context, used, count);
+  };
+  it.each([
+    ['{YY}-{NNNN}', ['26-0030', '26-0031', '25-0100'], '26-0032'],
+    ['{YY}-{NNNN}', ['25-0100'], '26-0001'],
+    ['{SPECIES}{SEX}{NN}', ['SF99'], 'SF100'],
+    ['K-{YYYY}/{N}', ['k 2026 4'], 'K-2026/5'],
+    ['A.{NN}', ['AX07'], 'A.01'], // the point is a point
+  ])('%s after %j is %s', (template, used, free) => {
+    expect(next(template, used)).toEqual([free]);
+  });
+
+  it('never reuses a number, not even one whose gap is free', () => {
+    expect(next('{YY}-{NN}', ['26-05', '26-03'], 3)).toEqual(['26-06', '26-07', '26-08']);
+  });
+
+  it.each([
+    ['', 'empty'],
+    ['{YY}', 'no-running-number'],
+    ['{NN}{NN}', 'two-running-numbers'],
+    ['{AGE}{N}', 'unknown-field'],
+  ])('refuses %s: %s', (template, reason) => {
+    expect(readTemplate(template)).toMatchObject({ kind: 'refused', reason });
+  });
+});
+
+describe('search', () => {
+  const one = (animalId: string, text: string, isPresent = true, isWorn = true) => ({
+    animalId,
+    text,
+    isPresent,
+    isWorn,
+  });
+  const all = [
+    one('a', '26-0031'),
+    one('b', '31'),
+    one('c', '25-3100'),
+    one('d', '24-0031', false),
+    one('e', 'Çiğdem'),
+    one('a', '792000000126031'),
+  ];
+
+  it('puts exact before ending before containing, and present before gone', () => {
+    expect(searchIdentifiers(all, '31').map((m) => [m.found.animalId, m.rank])).toEqual([
+      ['b', 'exact'],
+      ['a', 'ending'],
+      ['d', 'ending'],
+      ['c', 'containing'],
+    ]);
+  });
+
+  it('finds without separators and case', () => {
+    expect(searchIdentifiers(all, '260031')[0]?.found.animalId).toBe('a');
+    expect(searchIdentifiers(all, 'çiĞ')[0]?.found.animalId).toBe('e');
+  });
+
+  it('resolves a whole number to its present wearer, and says when there are two', () => {
+    expect(resolveIdentifier(all, '26 0031')).toEqual({ kind: 'one', animalId: 'a' });
+    expect(resolveIdentifier(all, '0031')).toEqual({ kind: 'none' });
+    expect(resolveIdentifier([...all, one('f', '31')], '31')).toEqual({ kind: 'several', animalIds: ['b', 'f'] });
+    expect(resolveIdentifier([one('old', '7', false), one('new', '7')], '7')).toEqual({ kind: 'one', animalId: 'new' });
+  });
+});

@@ -1,0 +1,4 @@
+export * from './electronicNumber';
+export * from './identifier';
+export * from './numberTemplate';
+export * from './search';

@@ -1,0 +1,4 @@
+export * from './overrides';
+export * from './species';
+export * from './table';
+export * from './words';

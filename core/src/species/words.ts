@@ -1,0 +1,97 @@
+import type { Sex, Species } from './species';
+
+/** What people call the animal; `grown` from the age given. */
+interface SpeciesWords {
+  readonly name: string;
+  readonly plural: string;
+  readonly grownFromDays: number;
+  readonly grown: Readonly<Record<Sex, readonly [one: string, many: string]>>;
+  readonly young: Readonly<Record<Sex, readonly [one: string, many: string]>>;
+  readonly birth: string;
+}
+
+export const SPECIES_WORDS: Readonly<Record<Species, SpeciesWords>> = {
+  sheep: {
+    name: 'Sheep',
+    plural: 'sheep',
+    grownFromDays: 365,
+    grown: {
+      female: ['ewe', 'ewes'],
+      male: ['ram', 'rams'],
+      castrate: ['wether', 'wethers'],
+      unknown: ['sheep', 'sheep'],
+    },
+    young: {
+      female: ['ewe lamb', 'ewe lambs'],
+      male: ['ram lamb', 'ram lambs'],
+      castrate: ['wether lamb', 'wether lambs'],
+      unknown: ['lamb', 'lambs'],
+    },
+    birth: 'lambing',
+  },
+  goat: {
+    name: 'Goats',
+    plural: 'goats',
+    grownFromDays: 365,
+    grown: {
+      female: ['doe', 'does'],
+      male: ['buck', 'bucks'],
+      castrate: ['wether', 'wethers'],
+      unknown: ['goat', 'goats'],
+    },
+    young: {
+      female: ['doe kid', 'doe kids'],
+      male: ['buck kid', 'buck kids'],
+      castrate: ['wether kid', 'wether kids'],
+      unknown: ['kid', 'kids'],
+    },
+    birth: 'kidding',
+  },
+  rabbit: {
+    name: 'Rabbits',
+    plural: 'rabbits',
+    grownFromDays: 150,
+    grown: {
+      female: ['doe', 'does'],
+      male: ['buck', 'bucks'],
+      castrate: ['rabbit', 'rabbits'],
+      unknown: ['rabbit', 'rabbits'],
+    },
+    young: {
+      female: ['doe kit', 'doe kits'],
+      male: ['buck kit', 'buck kits'],
+      castrate: ['kit', 'kits'],
+      unknown: ['kit', 'kits'],
+    },
+    birth: 'kindling',
+  },
+  cattle: {
+    name: 'Cattle',
+    plural: 'cattle',
+    grownFromDays: 900,
+    grown: {
+      female: ['cow', 'cows'],
+      male: ['bull', 'bulls'],
+      castrate: ['steer', 'steers'],
+      unknown: ['beast', 'cattle'],
+    },
+    young: {
+      female: ['heifer', 'heifers'],
+      male: ['bull calf', 'bull calves'],
+      castrate: ['steer', 'steers'],
+      unknown: ['calf', 'calves'],
+    },
+    birth: 'calving',
+  },
+};
+
+/** The field word for an animal of this age; unknown age counts as grown. */
+export function fieldWord(
+  animal: { readonly species: Species; readonly sex: Sex },
+  ageDays: number | undefined,
+  many = false,
+): string {
+  const words = SPECIES_WORDS[animal.species];
+  const stage = ageDays !== undefined && ageDays < words.grownFromDays ? words.young : words.grown;
+  return stage[animal.sex][many ? 1 : 0];
+}

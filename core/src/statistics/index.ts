@@ -1,0 +1,3 @@
+export * from './intervals';
+export * from './leastSquares';
+export * from './quantile';

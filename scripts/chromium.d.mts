@@ -1,0 +1,2 @@
+export const chromiumOptions: { executablePath: string; args: string[] };
+export function ensureChromium(): void;

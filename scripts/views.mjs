@@ -1,0 +1,83 @@
+/** The main views of the demo, each opened as a person would open it. */
+const goto = (path) => async (page, url) => {
+  await page.goto(`${url}${path}`);
+  await page.waitForLoadState('networkidle');
+};
+
+const animalByNumber = async (page, url, words) => {
+  const found = await (await page.request.get(`${url}/api/animals?${words}&limit=1`)).json();
+  await goto(`/animals/${found.rows[0].tag.animalId}`)(page, url);
+};
+
+const race = async (page, url) => {
+  await goto('/race')(page, url);
+  await page
+    .getByLabel('Who')
+    .selectOption({ label: await page.locator('option', { hasText: 'Ewe lambs of' }).first().textContent() });
+  await page.getByLabel('Sort by gate').check();
+  await page.getByRole('button', { name: /Start with/ }).click();
+  await page.getByLabel('Number of the next animal').waitFor();
+  const roster = await (await page.request.get(`${url}/api/roster`)).json();
+  const year = new Date().getFullYear();
+  const lambs = roster.animals.filter(
+    (a) => a.species === 'sheep' && a.sex === 'female' && a.bornOn?.startsWith(`${year}-`),
+  );
+  const gates = ['ArrowLeft', 'ArrowDown', 'ArrowRight', 'ArrowLeft'];
+  for (const [i, lamb] of lambs.slice(0, 9).entries()) {
+    await page.keyboard.type(lamb.tag.text);
+    await page.keyboard.press('Enter');
+    await page.keyboard.type((lamb.weights.at(-1)[1] + 1 + (i % 3)).toFixed(1));
+    if (i === 8) break;
+    await page.keyboard.press(gates[i % 4]);
+    await page.keyboard.press('Enter');
+  }
+};
+
+const importFile = async (page, url) => {
+  const roster = await (await page.request.get(`${url}/api/roster`)).json();
+  const lambs = roster.animals.filter((a) => a.species === 'sheep').slice(0, 50);
+  const date = roster.on.split('-').reverse().join('.');
+  const lines = lambs.map(
+    (a, i) =>
+      `${i === 20 ? '99-9999' : a.tag.text};${i === 8 ? '31.02.2026' : date};${i === 33 ? '9999' : ((a.weights.at(-1)?.[1] ?? 30) + 1).toFixed(1).replace('.', ',')}`,
+  );
+  await goto('/files')(page, url);
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Choose a CSV file' }).click();
+  await (
+    await chooser
+  ).setFiles({
+    name: 'weights.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`\ufeffEar tag;Date;Weight (kg)\r\n${lines.join('\r\n')}\r\n`),
+  });
+  await page.getByRole('button', { name: 'Look at what would happen' }).click();
+  await page.getByRole('heading', { name: '3. What would happen' }).scrollIntoViewIfNeeded();
+};
+
+export const views = [
+  { name: 'today', open: goto('/') },
+  { name: 'animals', open: goto('/animals?species=sheep') },
+  {
+    name: 'animal',
+    open: (page, url) => animalByNumber(page, url, `species=sheep&sex=male&bornIn=${new Date().getFullYear()}`),
+  },
+  { name: 'race', open: race },
+  { name: 'choosing', open: goto('/choosing') },
+  { name: 'import', open: importFile },
+  { name: 'holding', open: goto('/holding') },
+];
+
+/** Other sizes and the barn theme, to be looked at and not kept. */
+export const moreViews = [
+  { name: 'today-390', size: { width: 390, height: 844 }, open: goto('/') },
+  { name: 'race-390', size: { width: 390, height: 844 }, open: race },
+  { name: 'race-1024', size: { width: 1024, height: 768 }, open: race },
+  {
+    name: 'choosing-barn',
+    open: async (page, url) => {
+      await page.addInitScript(() => localStorage.setItem('yaylak-theme', 'barn'));
+      await goto('/choosing')(page, url);
+    },
+  },
+];
