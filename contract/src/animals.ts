@@ -1,0 +1,229 @@
+import { SEXES, SPECIES } from '@yaylak/core';
+import type { ContemporaryVerdict } from './growth';
+import type { Age, IdentifierKind, Sex, Species, TagColour, Window } from '@yaylak/core';
+import { Type } from 'class-transformer';
+import { IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Max, MaxLength, Min } from 'class-validator';
+import type { Entry } from './entries';
+import { IsCalendarDate, MAX_TEXT } from './rules';
+import type { GainView } from './growth';
+
+export const ANIMAL_SORTS = ['number', 'species', 'group', 'age', 'weight', 'gain', 'weighed'] as const;
+export type AnimalSort = (typeof ANIMAL_SORTS)[number];
+export const PRESENCE = ['present', 'gone', 'all'] as const;
+
+/** Which animals, in which order, from where. */
+export class AnimalQuery {
+  @IsOptional()
+  @IsString()
+  @MaxLength(MAX_TEXT)
+  words?: string;
+  @IsOptional()
+  @IsIn(SPECIES)
+  species?: Species;
+  @IsOptional()
+  @IsIn(SEXES)
+  sex?: Sex;
+  @IsOptional()
+  @IsUUID()
+  groupId?: string;
+  @IsOptional()
+  @IsIn(PRESENCE)
+  presence?: (typeof PRESENCE)[number];
+  /** Born in this calendar year. */
+  @IsOptional()
+  @Type(() => Number)
+  @IsInt()
+  @Min(1950)
+  @Max(2199)
+  bornIn?: number;
+  @IsOptional()
+  @IsIn(ANIMAL_SORTS)
+  sort?: AnimalSort;
+  @IsOptional()
+  @IsIn(['up', 'down'])
+  direction?: 'up' | 'down';
+  @IsOptional()
+  @IsString()
+  @MaxLength(200)
+  cursor?: string;
+  @IsOptional()
+  @Type(() => Number)
+  @IsInt()
+  @Min(1)
+  @Max(1000)
+  limit?: number;
+  /** Columns of a file, by name, with commas between. */
+  @IsOptional()
+  @IsString()
+  @MaxLength(400)
+  columns?: string;
+}
+
+/** How an animal is shown: its tag. */
+export interface TagView {
+  readonly animalId: string;
+  readonly text: string;
+  readonly kind: IdentifierKind | 'none';
+  readonly colour: TagColour | null;
+  readonly name: string | null;
+  readonly hasElectronic: boolean;
+  readonly isWorn: boolean;
+}
+
+export interface AnimalRow {
+  readonly tag: TagView;
+  readonly species: Species;
+  readonly sex: Sex;
+  readonly bornOn: string | null;
+  readonly age: Age | null;
+  readonly ageDays: number | null;
+  readonly group: { readonly id: string; readonly name: string } | null;
+  readonly dam: TagView | null;
+  readonly sire: TagView | null;
+  readonly birthType: number | null;
+  readonly rearingType: number | null;
+  readonly isPresent: boolean;
+  readonly lastKg: number | null;
+  readonly lastOn: string | null;
+  readonly gain: GainView | null;
+  readonly version: number;
+}
+
+export interface AnimalPage {
+  readonly rows: readonly AnimalRow[];
+  readonly total: number;
+  readonly nextCursor: string | null;
+}
+
+/** A change of an animal's record; the version says which state it was made on. `null` empties a field. */
+export class ChangeAnimal {
+  @IsInt()
+  @Min(1)
+  version: number;
+  @IsOptional()
+  @IsIn(SEXES)
+  sex?: Sex;
+  @IsOptional()
+  @IsCalendarDate()
+  bornOn?: string | null;
+  @IsOptional()
+  @IsUUID()
+  damId?: string | null;
+  @IsOptional()
+  @IsUUID()
+  sireId?: string | null;
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(20)
+  birthType?: number | null;
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(20)
+  rearingType?: number | null;
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  strain?: string | null;
+}
+
+/** An entry on an animal's time line. */
+export interface TimelineItem {
+  readonly entry: Entry;
+  readonly struck: { readonly by: string; readonly at: string; readonly reason: string | null } | null;
+  readonly groupName?: string;
+}
+
+export interface IdentifierView {
+  readonly entryId: string;
+  readonly kind: IdentifierKind;
+  readonly text: string;
+  readonly colour: TagColour | null;
+  readonly ear: string | null;
+  readonly fittedOn: string;
+  readonly ended: { readonly on: string; readonly how: string; readonly reason: string | null } | null;
+}
+
+export interface WindowView {
+  readonly opens: string;
+  readonly bestFrom: string;
+  readonly bestTo: string;
+  readonly closes: string;
+}
+export type { Window };
+
+/** A thing to do with an animal now or next. */
+export interface DueView {
+  readonly what: string;
+  readonly window: WindowView;
+}
+
+export interface CurveView {
+  readonly readings: readonly {
+    readonly on: string;
+    readonly ageDays: number;
+    readonly kg: number;
+    readonly method: string;
+  }[];
+  /** Middle half of the group by age. */
+  readonly band: readonly {
+    readonly ageDays: number;
+    readonly lowKg: number;
+    readonly midKg: number;
+    readonly highKg: number;
+    readonly animals: number;
+  }[];
+  readonly groupName: string;
+}
+
+export interface AnimalView {
+  readonly row: AnimalRow;
+  readonly strain: string | null;
+  readonly departed: { readonly on: string; readonly how: string } | null;
+  readonly marks: readonly {
+    readonly colour: string;
+    readonly place: string;
+    readonly purpose: string;
+    readonly until: string | null;
+  }[];
+  readonly due: readonly DueView[];
+  readonly gains: {
+    readonly last: GainView | null;
+    readonly period: GainView | null;
+    readonly sinceBirth: GainView | null;
+  };
+  readonly verdict: ContemporaryVerdict | null;
+  readonly alarm: string | null;
+  readonly curve: CurveView;
+  readonly identifiers: readonly IdentifierView[];
+  readonly ancestors: {
+    readonly damDam: TagView | null;
+    readonly damSire: TagView | null;
+    readonly sireDam: TagView | null;
+    readonly sireSire: TagView | null;
+  };
+  readonly young: readonly { readonly tag: TagView; readonly bornOn: string | null; readonly isPresent: boolean }[];
+  readonly record: {
+    readonly litters: number;
+    readonly born: number;
+    readonly reared: number;
+    readonly perYear: number;
+    readonly years: number;
+  } | null;
+  readonly timeline: readonly TimelineItem[];
+}
+
+/** All identifiers ever worn, for search and imports on the device. */
+export interface IdentifierIndexRow {
+  readonly animalId: string;
+  readonly text: string;
+  readonly kind: IdentifierKind;
+  readonly colour: TagColour | null;
+  readonly isWorn: boolean;
+  readonly isPresent: boolean;
+  readonly species: Species;
+  readonly sex: Sex;
+  readonly bornOn: string | null;
+  readonly groupName: string | null;
+}

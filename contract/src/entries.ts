@@ -1,0 +1,289 @@
+import { DECISIONS, EARS, IDENTIFIER_KINDS, SEXES, SPECIES, TAG_COLOURS, WEIGHING_METHODS } from '@yaylak/core';
+import type {
+  Decision,
+  Ear,
+  IdentifierKind,
+  Refusal,
+  Sex,
+  Species,
+  TagColour,
+  WeighingMethod,
+  ReadingDoubt,
+} from '@yaylak/core';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
+import { IsCalendarDate, MAX_BATCH, MAX_NOTE, MAX_TEXT } from './rules';
+
+export const ENTRY_SOURCES = ['hand', 'race', 'import', 'demo'] as const;
+export type EntrySource = (typeof ENTRY_SOURCES)[number];
+
+export const ARRIVAL_WAYS = ['born', 'bought', 'found'] as const;
+export const DEPARTURE_WAYS = ['died', 'sold', 'slaughtered', 'lost'] as const;
+export const IDENTIFIER_ENDS = ['lost', 'removed'] as const;
+export const MARK_COLOURS = ['red', 'blue', 'green', 'orange', 'black'] as const;
+export const MARK_PLACES = ['shoulder', 'back', 'rump', 'head'] as const;
+
+/** What every entry of the book carries. */
+abstract class EntryBase {
+  /** Made by whoever wrote the entry; sent again with the same id it is kept once. */
+  @IsUUID()
+  id: string;
+  @IsCalendarDate()
+  on: string;
+  @IsISO8601({ strict: true })
+  writtenAt: string;
+  @IsString()
+  @Length(1, MAX_TEXT)
+  writtenBy: string;
+  @IsIn(ENTRY_SOURCES)
+  source: EntrySource;
+  @IsOptional()
+  @IsUUID()
+  jobId?: string;
+}
+
+abstract class AnimalEntryBase extends EntryBase {
+  @IsUUID()
+  animalId: string;
+}
+
+/** An animal comes into the book: born here, bought, or found standing in the race. */
+export class ArrivalEntry extends AnimalEntryBase {
+  @IsIn(['arrival'])
+  type: 'arrival';
+  @IsIn(ARRIVAL_WAYS)
+  how: (typeof ARRIVAL_WAYS)[number];
+  @IsIn(SPECIES)
+  species: Species;
+  @IsIn(SEXES)
+  sex: Sex;
+  @IsOptional()
+  @IsCalendarDate()
+  bornOn?: string;
+  @IsOptional()
+  @IsUUID()
+  damId?: string;
+  @IsOptional()
+  @IsUUID()
+  sireId?: string;
+  /** Born as one of so many. */
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(20)
+  birthType?: number;
+  /** Reared as one of so many. */
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(20)
+  rearingType?: number;
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  strain?: string;
+}
+
+export class WeightEntry extends AnimalEntryBase {
+  @IsIn(['weight'])
+  type: 'weight';
+  /** Kilograms. Limits by species are the book's rule, so that the refusal can name the animal. */
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  kg: number;
+  @IsIn(WEIGHING_METHODS)
+  method: WeighingMethod;
+}
+
+export class IdentifierEntry extends AnimalEntryBase {
+  @IsIn(['identifier'])
+  type: 'identifier';
+  @IsIn(IDENTIFIER_KINDS)
+  kind: IdentifierKind;
+  @IsString()
+  @Length(1, 40)
+  text: string;
+  @IsOptional()
+  @IsIn(TAG_COLOURS)
+  colour?: TagColour;
+  @IsOptional()
+  @IsIn(EARS)
+  ear?: Ear;
+}
+
+export class IdentifierEndEntry extends AnimalEntryBase {
+  @IsIn(['identifier-end'])
+  type: 'identifier-end';
+  /** The entry that fitted it. */
+  @IsUUID()
+  identifierId: string;
+  @IsIn(IDENTIFIER_ENDS)
+  how: (typeof IDENTIFIER_ENDS)[number];
+  @IsOptional()
+  @IsString()
+  @MaxLength(MAX_TEXT)
+  reason?: string;
+}
+
+export class MoveEntry extends AnimalEntryBase {
+  @IsIn(['move'])
+  type: 'move';
+  @IsUUID()
+  groupId: string;
+}
+
+/** A spray mark people can see across a field. */
+export class MarkEntry extends AnimalEntryBase {
+  @IsIn(['mark'])
+  type: 'mark';
+  @IsIn(MARK_COLOURS)
+  colour: (typeof MARK_COLOURS)[number];
+  @IsIn(MARK_PLACES)
+  place: (typeof MARK_PLACES)[number];
+  @IsString()
+  @Length(1, MAX_TEXT)
+  purpose: string;
+  @IsOptional()
+  @IsCalendarDate()
+  until?: string;
+}
+
+/** Through the race: seen, and by which gate it left. */
+export class PassageEntry extends AnimalEntryBase {
+  @IsIn(['passage'])
+  type: 'passage';
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  gate?: string;
+}
+
+/** Keep, second string or sell, as a person decided, with what was suggested. */
+export class ChoiceEntry extends AnimalEntryBase {
+  @IsIn(['choice'])
+  type: 'choice';
+  @IsIn(DECISIONS)
+  decision: Decision;
+  @IsOptional()
+  @IsIn(DECISIONS)
+  suggested?: Decision;
+  @IsString()
+  @Length(1, MAX_TEXT)
+  among: string;
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(100_000)
+  place?: number;
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(100_000)
+  of?: number;
+  @IsOptional()
+  @IsString()
+  @MaxLength(MAX_NOTE)
+  reason?: string;
+}
+
+export class DepartureEntry extends AnimalEntryBase {
+  @IsIn(['departure'])
+  type: 'departure';
+  @IsIn(DEPARTURE_WAYS)
+  how: (typeof DEPARTURE_WAYS)[number];
+  @IsOptional()
+  @IsString()
+  @MaxLength(MAX_TEXT)
+  reason?: string;
+}
+
+export class NoteEntry extends AnimalEntryBase {
+  @IsIn(['note'])
+  type: 'note';
+  @IsString()
+  @Length(1, MAX_NOTE)
+  text: string;
+}
+
+/** Strikes an entry out; it stays in the book, greyed, with who and when. */
+export class StrikeEntry extends EntryBase {
+  @IsIn(['strike'])
+  type: 'strike';
+  @IsUUID()
+  entryId: string;
+  @IsOptional()
+  @IsString()
+  @MaxLength(MAX_TEXT)
+  reason?: string;
+}
+
+export type AnimalEntry =
+  | ArrivalEntry
+  | WeightEntry
+  | IdentifierEntry
+  | IdentifierEndEntry
+  | MoveEntry
+  | MarkEntry
+  | PassageEntry
+  | ChoiceEntry
+  | DepartureEntry
+  | NoteEntry;
+export type Entry = AnimalEntry | StrikeEntry;
+export type EntryType = Entry['type'];
+
+export const ENTRY_CLASSES = {
+  arrival: ArrivalEntry,
+  identifier: IdentifierEntry,
+  'identifier-end': IdentifierEndEntry,
+  move: MoveEntry,
+  weight: WeightEntry,
+  mark: MarkEntry,
+  passage: PassageEntry,
+  choice: ChoiceEntry,
+  departure: DepartureEntry,
+  note: NoteEntry,
+  strike: StrikeEntry,
+} as const satisfies Record<EntryType, new () => Entry>;
+export const ENTRY_TYPES = Object.keys(ENTRY_CLASSES) as EntryType[];
+
+/** A batch; each entry is judged by itself, in order, in one transaction. */
+export class PostEntries {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MAX_BATCH)
+  entries: object[];
+}
+
+/** A field that does not fit, in words. */
+export interface FieldFault {
+  readonly field: string;
+  readonly message: string;
+}
+
+export type EntryAnswer =
+  | { readonly id: string; readonly status: 'kept'; readonly doubt?: ReadingDoubt }
+  | { readonly id: string; readonly status: 'already-kept' }
+  | {
+      readonly id: string;
+      readonly status: 'refused';
+      readonly message: string;
+      readonly refusal?: Refusal;
+      readonly faults?: readonly FieldFault[];
+    };
+
+export interface EntriesAnswered {
+  readonly answers: readonly EntryAnswer[];
+}

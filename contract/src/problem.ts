@@ -1,0 +1,12 @@
+import type { FieldFault } from './entries';
+
+/** RFC 9457 problem document. */
+export interface Problem {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail?: string;
+  readonly fields?: readonly FieldFault[];
+  /** With 409: the record as it stands now. */
+  readonly current?: unknown;
+}

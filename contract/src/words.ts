@@ -1,0 +1,91 @@
+import {
+  fromKg,
+  SPECIES_WORDS,
+  type ParentageFault,
+  type ParentRole,
+  type ElectronicRefusal,
+  type Refusal,
+  type WeightUnit,
+} from '@yaylak/core';
+
+/** How an animal of a refusal is named; ids mean nothing to people. */
+export type NameOf = (animalId: string) => string;
+
+/** A refusal as a person reads it: what is wrong with which value, and what to do. */
+export function refusalText(
+  refusal: Refusal,
+  nameOf: NameOf = () => 'another animal',
+  unit: WeightUnit = 'kg',
+): string {
+  const { value } = refusal;
+  switch (refusal.code) {
+    case 'unknown-animal':
+      return 'This animal is not in the book. Add it first.';
+    case 'animal-known':
+      return 'This animal is in the book already.';
+    case 'unknown-group':
+      return 'There is no such group. Choose one of the holding’s groups.';
+    case 'unknown-identifier':
+      return 'This animal never wore that identifier.';
+    case 'identifier-ended':
+      return 'That identifier is already written down as lost or removed.';
+    case 'in-future':
+      return `${value} is still to come. Give a date up to today.`;
+    case 'empty':
+      return 'A number needs at least one letter or digit.';
+    case 'before-birth':
+      return `${value} is before its birth on ${refusal.bornOn}. Check the date, or the birth date.`;
+    case 'born-after-arrival':
+      return `Born ${value}, after it came on ${refusal.on}. Check the two dates.`;
+    case 'gone':
+      return `It left the holding on ${refusal.goneOn}. Strike that out first if it is wrong.`;
+    case 'weight-not-positive':
+      return `A weight of ${shown(Number(value), unit)} cannot be. Type what the scale says.`;
+    case 'weight-too-high':
+      return `${shown(Number(value), unit)} is more than any ${SPECIES_WORDS[refusal.species].plural} weigh here (up to ${shown(refusal.heaviestKg, unit)}). Check the figure, or raise the limit under Holding.`;
+    case 'number-worn':
+      return `${refusal.colour ? `${capital(refusal.colour)} ` : ''}${value} is worn by ${nameOf(refusal.wearerId)}, who is here. Choose another number or colour.`;
+    case 'electronic':
+      return electronicText(refusal.reason, value, refusal.length);
+    case 'reared-more-than-born':
+      return `Reared as one of ${value}, but born as one of ${refusal.born}. Check the two figures.`;
+    case 'parentage':
+      return parentageText(refusal.fault, refusal.role, nameOf(value));
+  }
+}
+
+const shown = (kg: number, unit: WeightUnit): string => `${Math.round(fromKg(kg, unit) * 100) / 100}\u00a0${unit}`;
+const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
+
+/** Why an electronic number was not taken. */
+export function electronicText(reason: ElectronicRefusal, typed: string, length?: number): string {
+  switch (reason) {
+    case 'empty':
+      return 'An electronic number has 15 digits. Scan or type them.';
+    case 'letters':
+      return `“${typed}” has something else than digits in it. An electronic number is 15 digits.`;
+    case 'wrong-length':
+      return `“${typed}” has ${length ?? 'the wrong number of'} digits; an electronic number has 15. Scan it again.`;
+    case 'national-too-high':
+      return `“${typed}” is above the highest number there can be (274 877 906 943 after the first three digits). Scan it again.`;
+    case 'no-such-prefix':
+      return `“${typed}” begins with 000, which is no country and no maker. Scan it again.`;
+    case 'not-an-animals':
+      return `“${typed}” is not an animal’s number: its animal bit is not set.`;
+  }
+}
+
+function parentageText(fault: ParentageFault, role: ParentRole, name: string): string {
+  switch (fault.code) {
+    case 'unknown-parent':
+      return `The ${role} is not in the book. Add ${role === 'dam' ? 'her' : 'him'} first.`;
+    case 'parent-of-other-species':
+      return `${name} is of another species and cannot be the ${role}.`;
+    case 'parent-of-wrong-sex':
+      return `${name} is ${fault.sex === 'unknown' ? 'of unknown sex' : fault.sex} and cannot be the ${role}. Choose another, or mend the sex first.`;
+    case 'parent-not-older':
+      return `${name} is not older than this animal and cannot be the ${role}. Check the birth dates.`;
+    case 'own-ancestor':
+      return `${name} descends from this animal, or is it. An animal cannot be its own ancestor.`;
+  }
+}
