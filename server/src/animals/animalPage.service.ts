@@ -1,0 +1,241 @@
+import { MikroORM } from '@mikro-orm/libsql';
+import { Inject, Injectable } from '@nestjs/common';
+import type { AnimalView, DueView, GainView, TagView, TimelineItem } from '@yaylak/contract';
+import {
+  adultAlarm,
+  dailyWeights,
+  damRecord,
+  gainOverPeriod,
+  gainSinceFirst,
+  groupBand,
+  groupOn,
+  isoOf,
+  isPresent,
+  littersByDam,
+  nextWeighing,
+  SPECIES_WORDS,
+  windowAfter,
+  windowStage,
+  type AnimalFacts,
+  type Born,
+  type Gain,
+  type Day,
+  type Litter,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { readEntries } from '../book/readEntries';
+import { Clock } from '../common/clock';
+import { gainView, tagView, windowView } from '../common/views';
+import { GrowthService } from '../growth/growth.service';
+import { AnimalsService } from './animals.service';
+
+/** The period a gain is read over on the page. */
+const PERIOD_DAYS = 60;
+const TWELVE_YEARS = 12 * 365;
+
+/** Everything the page of one animal shows. */
+@Injectable()
+export class AnimalPageService {
+  constructor(
+    @Inject(MikroORM) private readonly orm: MikroORM,
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(AnimalsService) private readonly animals: AnimalsService,
+    @Inject(GrowthService) private readonly growth: GrowthService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  async view(id: string): Promise<AnimalView> {
+    const facts = this.animals.find(id);
+    const today = this.clock.today();
+    const { record } = facts;
+    const settings = this.book.state.settings(record.species);
+    const daily = dailyWeights(facts);
+    const departure = facts.departures[0];
+    const litters = this.littersOf(id);
+    const dam = damRecord(litters, (young) => this.isReared(young, today), today);
+    const period = gainOverPeriod(daily, { from: (today - PERIOD_DAYS) as Day, to: today }, settings);
+    return {
+      row: this.animals.row(facts),
+      strain: record.strain ?? null,
+      departed: departure ? { on: isoOf(departure.on), how: departure.how } : null,
+      marks: facts.marks
+        .filter((m) => m.until === undefined || m.until >= today)
+        .map((m) => ({
+          colour: m.colour,
+          place: m.place,
+          purpose: m.purpose,
+          until: m.until === undefined ? null : isoOf(m.until),
+        })),
+      due: isPresent(facts, today) ? this.due(facts, today) : [],
+      gains: {
+        last: this.growth.gainOf(id),
+        period: this.growth.judged(id, period),
+        sinceBirth: plainGain(gainSinceFirst(daily, settings)),
+      },
+      verdict: this.growth.verdict(facts),
+      alarm: this.alarm(facts, litters),
+      curve: this.curve(facts, today),
+      identifiers: this.identifiers(await this.timeline(id)),
+      ancestors: this.ancestors(facts),
+      young: this.young(id),
+      record: dam
+        ? {
+            litters: dam.litters,
+            born: litters.reduce((s, l) => s + l.youngIds.length, 0),
+            reared: dam.reared,
+            perYear: dam.value,
+            years: dam.years,
+          }
+        : null,
+      timeline: (await this.timeline(id)).reverse(),
+    };
+  }
+
+  /** Litters a female has had, oldest first. */
+  littersOf(damId: string): readonly Litter[] {
+    const young = [...(this.book.state.youngByParent.get(damId) ?? [])].flatMap((id): Born[] => {
+      const record = this.book.state.animals.get(id)?.record;
+      return record?.bornOn === undefined || record.damId !== damId
+        ? []
+        : [{ id, species: record.species, bornOn: record.bornOn, damId }];
+    });
+    return littersByDam(young).get(damId) ?? [];
+  }
+
+  /** Whether a young lived to weaning age, or still may. */
+  isReared(youngId: string, asOf: Day): boolean {
+    const facts = this.book.state.animals.get(youngId);
+    if (facts?.record.bornOn === undefined) return false;
+    const died = facts.departures.find((d) => d.how === 'died' && d.on <= asOf);
+    return !died || died.on - facts.record.bornOn >= this.book.state.settings(facts.record.species).weaningDays.opens;
+  }
+
+  private async timeline(id: string): Promise<TimelineItem[]> {
+    const em = this.orm.em.fork();
+    const kept = await readEntries(em, { animalId: id });
+    const strikes = await readEntries(em, { ids: kept.flatMap((k) => k.struckBy ?? []) });
+    const strikeOf = new Map(strikes.map((s) => [s.entry.id, s.entry]));
+    return kept
+      .sort((a, b) => (a.entry.on < b.entry.on ? -1 : a.entry.on > b.entry.on ? 1 : a.seq - b.seq))
+      .map(({ entry, struckBy }) => {
+        const strike = struckBy === undefined ? undefined : strikeOf.get(struckBy);
+        const groupName = entry.type === 'move' ? this.book.state.groups.get(entry.groupId)?.name : undefined;
+        return {
+          entry,
+          struck:
+            strike?.type === 'strike'
+              ? { by: strike.writtenBy, at: strike.writtenAt, reason: strike.reason ?? null }
+              : null,
+          ...(groupName === undefined ? {} : { groupName }),
+        };
+      });
+  }
+
+  private identifiers(timeline: readonly TimelineItem[]): AnimalView['identifiers'] {
+    return timeline.flatMap(({ entry, struck }) => {
+      if (entry.type !== 'identifier' || struck) return [];
+      const end = timeline.find(
+        (t) => t.entry.type === 'identifier-end' && !t.struck && t.entry.identifierId === entry.id,
+      )?.entry;
+      const ended = end?.type === 'identifier-end' ? { on: end.on, how: end.how, reason: end.reason ?? null } : null;
+      return [
+        {
+          entryId: entry.id,
+          kind: entry.kind,
+          text: entry.text,
+          colour: entry.colour ?? null,
+          ear: entry.ear ?? null,
+          fittedOn: entry.on,
+          ended,
+        },
+      ];
+    });
+  }
+
+  private due(facts: AnimalFacts, today: Day): DueView[] {
+    const { bornOn, species, sex } = facts.record;
+    if (bornOn === undefined) return [];
+    const settings = this.book.state.settings(species);
+    const due: DueView[] = [];
+    const weighing = nextWeighing(bornOn, dailyWeights(facts), settings.weighing, today);
+    if (weighing) due.push({ what: `Weigh: ${weighing.step.toLowerCase()}`, window: windowView(weighing.window) });
+    const weaning = windowAfter(bornOn, settings.weaningDays);
+    if (windowStage(weaning, today) !== 'over') due.push({ what: 'Wean', window: windowView(weaning) });
+    const first = settings.femaleFirstMatingDays;
+    const mating = windowAfter(bornOn, { opens: first - 30, bestFrom: first, bestTo: first + 60, closes: first + 120 });
+    if (sex === 'female' && windowStage(mating, today) !== 'over' && this.littersOf(facts.record.id).length === 0)
+      due.push({ what: 'Old enough for a first mating', window: windowView(mating) });
+    return due;
+  }
+
+  private alarm(facts: AnimalFacts, litters: readonly Litter[]): string | null {
+    const { bornOn, species } = facts.record;
+    if (bornOn === undefined) return null;
+    const grown = dailyWeights(facts).filter((r) => r.on - bornOn >= SPECIES_WORDS[species].grownFromDays);
+    const alarm = adultAlarm(
+      grown,
+      litters.map((l) => l.bornOn),
+    );
+    return alarm ? alarmText(alarm) : null;
+  }
+
+  private curve(facts: AnimalFacts, today: Day): AnimalView['curve'] {
+    const { record } = facts;
+    const groupId = groupOn(facts, today);
+    const daily = dailyWeights(facts);
+    const first = record.bornOn ?? daily[0]?.on ?? today;
+    const span = Math.min(TWELVE_YEARS, Math.max(7, (daily.at(-1)?.on ?? today) - first));
+    const step = Math.max(1, Math.round(span / 40));
+    const grid = Array.from({ length: Math.floor(span / step) + 1 }, (_, i) => i * step);
+    const members: { bornOn: Day; daily: ReturnType<typeof dailyWeights> }[] = [];
+    for (const other of this.book.state.animals.values()) {
+      const { species, sex, bornOn } = other.record;
+      if (species === record.species && sex === record.sex && bornOn !== undefined && other.weights.length > 1)
+        members.push({ bornOn, daily: dailyWeights(other) });
+    }
+    return {
+      readings: daily.map((r) => ({ on: isoOf(r.on), ageDays: r.on - first, kg: r.kg, method: r.method })),
+      band: groupBand(members, grid),
+      groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? SPECIES_WORDS[record.species].plural,
+    };
+  }
+
+  private tag(id: string | undefined): TagView | null {
+    const facts = id === undefined ? undefined : this.book.state.animals.get(id);
+    return facts ? tagView(facts) : null;
+  }
+
+  private ancestors(facts: AnimalFacts): AnimalView['ancestors'] {
+    const dam = this.book.state.animals.get(facts.record.damId ?? '')?.record;
+    const sire = this.book.state.animals.get(facts.record.sireId ?? '')?.record;
+    return {
+      damDam: this.tag(dam?.damId),
+      damSire: this.tag(dam?.sireId),
+      sireDam: this.tag(sire?.damId),
+      sireSire: this.tag(sire?.sireId),
+    };
+  }
+
+  private young(id: string): AnimalView['young'] {
+    const today = this.clock.today();
+    return [...(this.book.state.youngByParent.get(id) ?? [])]
+      .flatMap((youngId) => this.book.state.animals.get(youngId) ?? [])
+      .sort((a, b) => (b.record.bornOn ?? 0) - (a.record.bornOn ?? 0))
+      .slice(0, 200)
+      .map((facts) => ({
+        tag: tagView(facts),
+        bornOn: facts.record.bornOn === undefined ? null : isoOf(facts.record.bornOn),
+        isPresent: isPresent(facts, today),
+      }));
+  }
+}
+
+/** A gain that is judged by no line: since birth there is no telling what half the median would mean. */
+const plainGain = (gain: Gain): GainView | null => (gain.kind === 'gain' ? gainView(gain, null, 'no-group') : null);
+
+/** An adult alarm in words with its figures. */
+export function alarmText(alarm: NonNullable<ReturnType<typeof adultAlarm>>): string {
+  if (alarm.kind === 'fall')
+    return `Lost ${Math.round(alarm.share * 100)}\u00a0% in ${alarm.days} days, from ${alarm.fromKg.toFixed(1)} to ${alarm.kg.toFixed(1)}\u00a0kg. Look at teeth, gut and feet.`;
+  return `${alarm.kg.toFixed(1)}\u00a0kg is ${Math.round(alarm.share * 100)}\u00a0% of the usual ${alarm.usualKg.toFixed(1)}\u00a0kg for the time of year. Look at teeth, gut and feet.`;
+}

@@ -1,0 +1,200 @@
+import { MikroORM } from '@mikro-orm/libsql';
+import { Inject, Injectable } from '@nestjs/common';
+import {
+  refusalText,
+  type AnimalPage,
+  type AnimalQuery,
+  type AnimalRow,
+  type ChangeAnimal,
+  type IdentifierIndexRow,
+} from '@yaylak/contract';
+import {
+  ageWords,
+  checkRecord,
+  dailyWeights,
+  dayOf,
+  groupOn,
+  isoOf,
+  isPresent,
+  normalised,
+  wornIdentifiers,
+  yearOf,
+  type AnimalFacts,
+  type AnimalRecord,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { badFields, notFound, staleVersion } from '../common/problems';
+import { tagView } from '../common/views';
+import { GrowthService } from '../growth/growth.service';
+import { AnimalEntity } from './animal.entity';
+import { compareBy } from './animalOrder';
+
+const PAGE = 100;
+
+@Injectable()
+export class AnimalsService {
+  constructor(
+    @Inject(MikroORM) private readonly orm: MikroORM,
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(GrowthService) private readonly growth: GrowthService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  /** A page of animals, filtered and sorted here; the cursor is the place after the last row of this version. */
+  list(query: AnimalQuery): AnimalPage {
+    const all = this.select(query);
+    const from = Math.max(0, Number.parseInt(query.cursor ?? '0', 10) || 0);
+    const limit = query.limit ?? PAGE;
+    const rows = all.slice(from, from + limit).map((facts) => this.row(facts));
+    return { rows, total: all.length, nextCursor: from + limit < all.length ? String(from + limit) : null };
+  }
+
+  /** All rows of a query, for a file. */
+  rows(query: AnimalQuery): AnimalRow[] {
+    return this.select(query).map((facts) => this.row(facts));
+  }
+
+  find(id: string): AnimalFacts {
+    const facts = this.book.state.animals.get(id);
+    if (!facts) throw notFound('animal');
+    return facts;
+  }
+
+  row(facts: AnimalFacts): AnimalRow {
+    const today = this.clock.today();
+    const { record } = facts;
+    const groupId = groupOn(facts, today);
+    const group = groupId === undefined ? undefined : this.book.state.groups.get(groupId);
+    const last = dailyWeights(facts).at(-1);
+    const tagOf = (id: string | undefined) => {
+      const parent = id === undefined ? undefined : this.book.state.animals.get(id);
+      return parent ? tagView(parent) : null;
+    };
+    return {
+      tag: tagView(facts),
+      species: record.species,
+      sex: record.sex,
+      bornOn: record.bornOn === undefined ? null : isoOf(record.bornOn),
+      age: record.bornOn === undefined ? null : ageWords(record.bornOn, today),
+      ageDays: record.bornOn === undefined ? null : today - record.bornOn,
+      group: group ? { id: group.id, name: group.name } : null,
+      dam: tagOf(record.damId),
+      sire: tagOf(record.sireId),
+      birthType: record.birthType ?? null,
+      rearingType: record.rearingType ?? null,
+      isPresent: isPresent(facts, today),
+      lastKg: last?.kg ?? null,
+      lastOn: last ? isoOf(last.on) : null,
+      gain: this.growth.gainOf(record.id),
+      version: record.version,
+    };
+  }
+
+  /** Changes an animal's record if it still is at the version the change was made on. */
+  change(id: string, change: ChangeAnimal): Promise<AnimalRow> {
+    return this.book.exclusively(async () => {
+      const facts = this.find(id);
+      if (facts.record.version !== change.version) throw staleVersion('animal', this.row(facts));
+      const record = changed(facts.record, change);
+      const refusal = checkRecord(record, this.book.state.view(this.clock.today()));
+      if (refusal)
+        throw badFields([{ field: refusal.field, message: refusalText(refusal, (a) => this.book.nameOf(a)) }]);
+      const firstDay = Math.min(...facts.weights.map((w) => w.on), ...facts.identifiers.map((i) => i.on));
+      if (record.bornOn !== undefined && record.bornOn > firstDay)
+        throw badFields([
+          {
+            field: 'bornOn',
+            message: `Born ${isoOf(record.bornOn)} would be after its first entry on ${isoOf(firstDay as never)}. Check the date, or strike that entry out.`,
+          },
+        ]);
+      await this.orm.em.fork().nativeUpdate(AnimalEntity, { id }, rowOf(record));
+      this.book.setRecord(record);
+      return this.row(this.find(id));
+    });
+  }
+
+  /** Everything ever worn, for the finder and for imports on the device. */
+  identifierIndex(): IdentifierIndexRow[] {
+    const today = this.clock.today();
+    const rows: IdentifierIndexRow[] = [];
+    for (const facts of this.book.state.animals.values()) {
+      const worn = new Set(wornIdentifiers(facts).map((i) => i.entryId));
+      const groupId = groupOn(facts, today);
+      for (const i of facts.identifiers)
+        rows.push({
+          animalId: facts.record.id,
+          text: i.text,
+          kind: i.kind,
+          colour: i.colour ?? null,
+          isWorn: worn.has(i.entryId),
+          isPresent: isPresent(facts, today),
+          species: facts.record.species,
+          sex: facts.record.sex,
+          bornOn: facts.record.bornOn === undefined ? null : isoOf(facts.record.bornOn),
+          groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
+        });
+    }
+    return rows;
+  }
+
+  private select(query: AnimalQuery): AnimalFacts[] {
+    const today = this.clock.today();
+    const presence = query.presence ?? 'present';
+    const words = normalised(query.words ?? '');
+    const found: AnimalFacts[] = [];
+    for (const facts of this.book.state.animals.values()) {
+      const { record } = facts;
+      if (presence !== 'all' && isPresent(facts, today) !== (presence === 'present')) continue;
+      if (query.species && record.species !== query.species) continue;
+      if (query.sex && record.sex !== query.sex) continue;
+      if (query.bornIn && (record.bornOn === undefined || yearOf(record.bornOn) !== query.bornIn)) continue;
+      const groupId = groupOn(facts, today);
+      if (query.groupId && groupId !== query.groupId) continue;
+      if (words && !this.saysWords(facts, groupId, words)) continue;
+      found.push(facts);
+    }
+    return found.sort(
+      compareBy(query.sort ?? 'number', query.direction ?? 'up', {
+        groupName: (facts) => this.book.state.groups.get(groupOn(facts, today) ?? '')?.name ?? '',
+        gain: (facts) => {
+          const gain = this.growth.snapshot().gains.get(facts.record.id);
+          return gain?.kind === 'gain' ? gain.kgPerDay : undefined;
+        },
+      }),
+    );
+  }
+
+  private saysWords(facts: AnimalFacts, groupId: string | undefined, words: string): boolean {
+    if (facts.identifiers.some((i) => normalised(i.text).includes(words))) return true;
+    const group = groupId === undefined ? undefined : this.book.state.groups.get(groupId);
+    return normalised(`${group?.name ?? ''} ${facts.record.strain ?? ''}`).includes(words);
+  }
+}
+
+function changed(record: AnimalRecord, change: ChangeAnimal): AnimalRecord {
+  const pick = <T>(now: T | undefined, to: T | null | undefined): T | undefined =>
+    to === undefined ? now : (to ?? undefined);
+  return {
+    ...record,
+    sex: change.sex ?? record.sex,
+    bornOn: change.bornOn === undefined ? record.bornOn : change.bornOn === null ? undefined : dayOf(change.bornOn),
+    damId: pick(record.damId, change.damId),
+    sireId: pick(record.sireId, change.sireId),
+    birthType: pick(record.birthType, change.birthType),
+    rearingType: pick(record.rearingType, change.rearingType),
+    strain: pick(record.strain, change.strain),
+    version: record.version + 1,
+  };
+}
+
+const rowOf = (record: AnimalRecord) => ({
+  sex: record.sex,
+  bornOn: record.bornOn === undefined ? null : isoOf(record.bornOn),
+  dam: record.damId ?? null,
+  sire: record.sireId ?? null,
+  birthType: record.birthType ?? null,
+  rearingType: record.rearingType ?? null,
+  strain: record.strain ?? null,
+  version: record.version,
+});

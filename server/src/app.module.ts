@@ -1,0 +1,100 @@
+import { MikroORM } from '@mikro-orm/libsql';
+import { existsSync } from 'node:fs';
+import { Module, type DynamicModule, type OnApplicationShutdown, Inject } from '@nestjs/common';
+import { ServeStaticModule } from '@nestjs/serve-static';
+import { LoggerModule } from 'nestjs-pino';
+import { AnimalPageService } from './animals/animalPage.service';
+import { AnimalsController } from './animals/animals.controller';
+import { AnimalsService } from './animals/animals.service';
+import { BookController } from './book/book.controller';
+import { BookService } from './book/book.service';
+import { ChoosingController } from './choosing/choosing.controller';
+import { ChoosingService } from './choosing/choosing.service';
+import { Clock } from './common/clock';
+import { CONFIG } from './common/tokens';
+import type { ServerConfig } from './config';
+import { BookFileService } from './exchange/bookFile.service';
+import { CsvService } from './exchange/csv.service';
+import { ExchangeController } from './exchange/exchange.controller';
+import { GroupsController } from './groups/groups.controller';
+import { GroupsService } from './groups/groups.service';
+import { GrowthService } from './growth/growth.service';
+import { HealthController } from './health/health.controller';
+import { HoldingController } from './holding/holding.controller';
+import { HoldingService } from './holding/holding.service';
+import { JobsController } from './jobs/jobs.controller';
+import { JobsService } from './jobs/jobs.service';
+import { TodayController } from './today/today.controller';
+import { TodayService } from './today/today.service';
+
+@Module({
+  controllers: [
+    AnimalsController,
+    BookController,
+    ChoosingController,
+    ExchangeController,
+    GroupsController,
+    HealthController,
+    HoldingController,
+    JobsController,
+    TodayController,
+  ],
+  providers: [
+    AnimalPageService,
+    AnimalsService,
+    BookFileService,
+    BookService,
+    ChoosingService,
+    Clock,
+    CsvService,
+    GroupsService,
+    GrowthService,
+    HoldingService,
+    JobsService,
+    TodayService,
+  ],
+})
+export class AppModule implements OnApplicationShutdown {
+  constructor(@Inject(MikroORM) private readonly orm: MikroORM) {}
+
+  /** The application over one opened book. */
+  static over(config: ServerConfig, orm: MikroORM): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [
+        LoggerModule.forRoot({
+          forRoutes: ['*path'],
+          pinoHttp: {
+            level: config.logLevel,
+            // Nothing of the book in the logs: method, path without its query, status and time.
+            serializers: {
+              req: (r: { method: string; url: string }) => ({ method: r.method, path: r.url.split('?')[0] }),
+              res: (r: { statusCode: number }) => ({ status: r.statusCode }),
+            },
+          },
+        }),
+        ...(existsSync(config.webDir) ? [interfaceModule(config.webDir)] : []),
+      ],
+      providers: [
+        { provide: CONFIG, useValue: config },
+        { provide: MikroORM, useValue: orm },
+      ],
+    };
+  }
+
+  async onApplicationShutdown(): Promise<void> {
+    await this.orm.close();
+  }
+}
+
+const interfaceModule = (rootPath: string): DynamicModule =>
+  ServeStaticModule.forRoot({
+    rootPath,
+    exclude: ['/api/{*path}'],
+    serveStaticOptions: {
+      setHeaders: (res: { setHeader(name: string, value: string): void }, path: string) => {
+        const isNamedByContent = path.includes('/assets/');
+        res.setHeader('cache-control', isNamedByContent ? 'public, max-age=31536000, immutable' : 'no-cache');
+      },
+    },
+  });

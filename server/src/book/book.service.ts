@@ -1,0 +1,235 @@
+import { MikroORM } from '@mikro-orm/libsql';
+import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
+import { refusalText, type AnimalEntry, type Entry, type EntryAnswer, type StrikeEntry } from '@yaylak/contract';
+import {
+  checkEntry,
+  dailyWeights,
+  dayOf,
+  doubtReading,
+  mainIdentifier,
+  type AnimalRecord,
+  type Refusal,
+} from '@yaylak/core';
+import { Clock } from '../common/clock';
+import { isBusy, reconnect } from '../database/openBook';
+import { HoldingEntity } from '../holding/holding.entity';
+import { GroupEntity } from '../groups/group.entity';
+import { HoldingState, recordOf, toChecked, type Undo } from './holdingState';
+import { readEntries, type KeptEntry } from './readEntries';
+import { shapeEntry, type Shaped } from './shape';
+import { isAnimalEntry, writeEntries, writeStrikes } from './writeEntries';
+
+/** What a batch will do, worked out before a row is written. */
+interface Judged {
+  readonly answers: EntryAnswer[];
+  readonly kept: Entry[];
+  readonly steps: (() => Undo)[];
+  readonly strikes: (readonly [entryId: string, strikeId: string])[];
+}
+
+/** The one door by which facts come into the book. */
+@Injectable()
+export class BookService implements OnModuleInit {
+  state = new HoldingState();
+  private nextSeq = 1;
+  /** Batches are judged and written one after another. */
+  private last: Promise<unknown> = Promise.resolve();
+
+  constructor(
+    @Inject(MikroORM) private readonly orm: MikroORM,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  async onModuleInit(): Promise<void> {
+    await this.load();
+  }
+
+  /** Reads the whole book into memory anew. */
+  async load(): Promise<void> {
+    const em = this.orm.em.fork();
+    const state = new HoldingState();
+    const holding = await em.findOne(HoldingEntity, 1);
+    if (holding) state.setOverrides(holding.species);
+    for (const g of await em.find(GroupEntity, {}, { orderBy: { name: 'asc' } }))
+      state.groups.set(g.id, {
+        id: g.id,
+        name: g.name,
+        species: g.species as never,
+        isClosed: g.isClosed,
+        version: g.version,
+      });
+    const kept = await readEntries(em, { all: true });
+    const versions = await em
+      .getConnection()
+      .execute<{ id: string; version: number }[]>('select id, version from animal where version > 1');
+    const versionOf = new Map(versions.map((v) => [v.id, v.version]));
+    applyAll(state, kept, versionOf);
+    this.nextSeq = (kept.at(-1)?.seq ?? 0) + 1;
+    state.version = this.state.version + 1;
+    this.state = state;
+  }
+
+  /** Runs something that writes, alone. */
+  exclusively<T>(work: () => Promise<T>): Promise<T> {
+    const guarded = async (): Promise<T> => {
+      try {
+        return await work();
+      } catch (error) {
+        if (isBusy(error)) await reconnect(this.orm);
+        throw error;
+      }
+    };
+    const run = this.last.then(guarded, guarded);
+    this.last = run.catch(() => undefined);
+    return run;
+  }
+
+  /**
+   * Judges a batch entry by entry and keeps the good ones in one transaction; sent again it changes nothing.
+   * @param mode `check` writes nothing and says what would happen
+   */
+  post(raw: readonly unknown[], mode: 'keep' | 'check' = 'keep'): Promise<EntryAnswer[]> {
+    const shaped = raw.map(shapeEntry);
+    return this.exclusively(async () => {
+      const judged = await this.judge(shaped);
+      if (mode === 'check' || judged.kept.length === 0) return judged.answers;
+      await this.orm.em.fork().transactional(async (em) => {
+        await writeEntries(em, judged.kept, this.nextSeq);
+        await writeStrikes(em, judged.strikes);
+      });
+      this.nextSeq += judged.kept.length;
+      for (const step of judged.steps) step();
+      return judged.answers;
+    });
+  }
+
+  /** Replaces an animal's record after it was written. */
+  setRecord(record: AnimalRecord): void {
+    this.state.setRecord(record);
+  }
+
+  /** How an animal is called in a message. */
+  nameOf(animalId: string): string {
+    const facts = this.state.animals.get(animalId);
+    const main = facts && mainIdentifier(facts);
+    return main ? `${main.identifier.colour ?? ''} ${main.identifier.text}`.trim() : 'an animal without a number';
+  }
+
+  private async judge(shaped: readonly Shaped[]): Promise<Judged> {
+    const ids = shaped.flatMap((s) =>
+      s.kind === 'entry' ? [s.entry.id, ...(s.entry.type === 'strike' ? [s.entry.entryId] : [])] : [],
+    );
+    const known = new Map((await readEntries(this.orm.em.fork(), { ids })).map((k) => [k.entry.id, k]));
+    const judged: Judged = { answers: [], kept: [], steps: [], strikes: [] };
+    const inBatch = new Map<string, Entry>();
+    const struck = new Set([...known.values()].flatMap((k) => (k.struckBy ? [k.entry.id] : [])));
+    const undos: Undo[] = [];
+    try {
+      for (const one of shaped) {
+        if (one.kind === 'faulty') {
+          judged.answers.push({
+            id: one.id,
+            status: 'refused',
+            message: one.faults.map((f) => f.message).join(' '),
+            faults: one.faults,
+          });
+          continue;
+        }
+        const { entry } = one;
+        if (known.has(entry.id) || inBatch.has(entry.id)) {
+          judged.answers.push({ id: entry.id, status: 'already-kept' });
+          continue;
+        }
+        const target =
+          entry.type === 'strike' ? (inBatch.get(entry.entryId) ?? known.get(entry.entryId)?.entry) : undefined;
+        const outcome = entry.type === 'strike' ? this.judgeStrike(entry, target, struck) : this.judgeFact(entry);
+        judged.answers.push(outcome.answer);
+        if (!outcome.step) continue;
+        // Applied for the entries after it in the batch, and taken back below: the state waits for the commit.
+        undos.push(outcome.step());
+        inBatch.set(entry.id, entry);
+        judged.kept.push(entry);
+        judged.steps.push(outcome.step);
+        if (entry.type === 'strike') {
+          struck.add(entry.entryId);
+          judged.strikes.push([entry.entryId, entry.id]);
+        }
+      }
+    } finally {
+      for (const undo of undos.reverse()) undo();
+    }
+    return judged;
+  }
+
+  private judgeFact(entry: AnimalEntry): { answer: EntryAnswer; step?: () => Undo } {
+    const refusal = checkEntry(toChecked(entry), this.state.view(this.clock.today()));
+    if (refusal) return { answer: this.refused(entry.id, refusal) };
+    const doubt = entry.type === 'weight' ? this.doubtOf(entry) : undefined;
+    return {
+      answer: doubt ? { id: entry.id, status: 'kept', doubt } : { id: entry.id, status: 'kept' },
+      step: () => this.state.apply(entry),
+    };
+  }
+
+  private judgeStrike(
+    entry: StrikeEntry,
+    target: Entry | undefined,
+    struck: ReadonlySet<string>,
+  ): { answer: EntryAnswer; step?: () => Undo } {
+    const refuse = (message: string): { answer: EntryAnswer } => ({
+      answer: { id: entry.id, status: 'refused', message },
+    });
+    if (!target) return refuse('The entry to strike out is not in the book.');
+    if (struck.has(target.id)) return refuse('That entry is struck out already.');
+    if (!isAnimalEntry(target)) return refuse('A strike cannot be struck out. Write the fact down again instead.');
+    if (target.type === 'arrival') {
+      const facts = this.state.animals.get(target.animalId);
+      const left = facts ? this.factCount(target.animalId) : 0;
+      if (left > 0)
+        return refuse(
+          `This animal still has ${left} ${left === 1 ? 'entry' : 'entries'} in the book. Strike those out first.`,
+        );
+      if ((this.state.youngByParent.get(target.animalId)?.size ?? 0) > 0)
+        return refuse('This animal has young in the book. Take it out as their parent first.');
+    }
+    return { answer: { id: entry.id, status: 'kept' }, step: () => this.state.strike(target) };
+  }
+
+  private factCount(animalId: string): number {
+    const facts = this.state.animals.get(animalId);
+    if (!facts) return 0;
+    const { identifiers, identifierEnds, moves, weights, marks, choices, departures, passages } = facts;
+    return [identifiers, identifierEnds, moves, weights, marks, choices, departures, passages].reduce(
+      (s, l) => s + l.length,
+      0,
+    );
+  }
+
+  private doubtOf(entry: Extract<AnimalEntry, { type: 'weight' }>): ReturnType<typeof doubtReading> {
+    const facts = this.state.animals.get(entry.animalId);
+    if (!facts) return undefined;
+    const on = dayOf(entry.on);
+    const before = dailyWeights(facts).findLast((r) => r.on < on);
+    return doubtReading(before, { on, kg: entry.kg, method: entry.method }, this.state.settings(facts.record.species));
+  }
+
+  private refused(id: string, refusal: Refusal): EntryAnswer {
+    return { id, status: 'refused', message: refusalText(refusal, (animal) => this.nameOf(animal)), refusal };
+  }
+}
+
+/**
+ * Applies entries in the order they were kept, struck ones left out.
+ * @throws Error naming the entry that speaks of an animal not in the book
+ */
+export function applyAll(
+  state: HoldingState,
+  kept: readonly Pick<KeptEntry, 'entry' | 'struckBy'>[],
+  versions: ReadonlyMap<string, number>,
+): void {
+  for (const { entry, struckBy } of kept) {
+    if (struckBy !== undefined || !isAnimalEntry(entry)) continue;
+    state.apply(entry);
+    if (entry.type === 'arrival') state.setRecord(recordOf(entry, versions.get(entry.animalId) ?? 1));
+  }
+}

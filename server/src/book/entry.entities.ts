@@ -1,0 +1,100 @@
+import { defineEntity, p } from '@mikro-orm/core';
+import { AnimalEntity } from '../animals/animal.entity';
+import { GroupEntity } from '../groups/group.entity';
+import { JobEntity } from '../jobs/job.entity';
+
+/** What all entries share. Rows are added; only `struckBy` is ever set afterwards. */
+export const EntryEntity = defineEntity({
+  name: 'Entry',
+  tableName: 'entry',
+  properties: {
+    id: p.uuid().primary(),
+    /** Order in which the book kept them. */
+    seq: p.integer().unique(),
+    type: p.string(),
+    animal: () => p.manyToOne(AnimalEntity).nullable().index(),
+    happenedOn: p.string(),
+    writtenAt: p.string(),
+    writtenBy: p.string(),
+    source: p.string(),
+    job: () => p.manyToOne(JobEntity).nullable().index(),
+    struckBy: () => p.manyToOne(EntryEntity).nullable().index(),
+  },
+});
+
+const own = { entry: () => p.oneToOne(EntryEntity).primary().owner() };
+
+export const ArrivalEntity = defineEntity({
+  name: 'Arrival',
+  tableName: 'arrival_entry',
+  properties: { ...own, how: p.string() },
+});
+export const WeightEntity = defineEntity({
+  name: 'Weight',
+  tableName: 'weight_entry',
+  properties: { ...own, kg: p.double(), method: p.string() },
+});
+export const IdentifierEntity = defineEntity({
+  name: 'Identifier',
+  tableName: 'identifier_entry',
+  properties: {
+    ...own,
+    kind: p.string(),
+    text: p.string(),
+    colour: p.string().nullable(),
+    ear: p.string().nullable(),
+  },
+});
+export const IdentifierEndEntity = defineEntity({
+  name: 'IdentifierEnd',
+  tableName: 'identifier_end_entry',
+  properties: {
+    ...own,
+    identifier: () => p.manyToOne(EntryEntity).index(),
+    how: p.string(),
+    reason: p.string().nullable(),
+  },
+});
+export const MoveEntity = defineEntity({
+  name: 'Move',
+  tableName: 'move_entry',
+  properties: { ...own, group: () => p.manyToOne(GroupEntity).index() },
+});
+export const MarkEntity = defineEntity({
+  name: 'Mark',
+  tableName: 'mark_entry',
+  properties: { ...own, colour: p.string(), place: p.string(), purpose: p.string(), until: p.string().nullable() },
+});
+export const PassageEntity = defineEntity({
+  name: 'Passage',
+  tableName: 'passage_entry',
+  properties: { ...own, gate: p.string().nullable() },
+});
+export const ChoiceEntity = defineEntity({
+  name: 'Choice',
+  tableName: 'choice_entry',
+  properties: {
+    ...own,
+    decision: p.string(),
+    suggested: p.string().nullable(),
+    among: p.string(),
+    place: p.integer().nullable(),
+    of: p.integer().nullable(),
+    reason: p.string().nullable(),
+  },
+});
+export const DepartureEntity = defineEntity({
+  name: 'Departure',
+  tableName: 'departure_entry',
+  properties: { ...own, how: p.string(), reason: p.string().nullable() },
+});
+export const NoteEntity = defineEntity({
+  name: 'Note',
+  tableName: 'note_entry',
+  properties: { ...own, text: p.string() },
+});
+export const StrikeEntity = defineEntity({
+  name: 'Strike',
+  tableName: 'strike_entry',
+  properties: { ...own, struckEntry: () => p.oneToOne(EntryEntity).owner(), reason: p.string().nullable() },
+});

@@ -1,0 +1,43 @@
+import type { EntryType } from '@yaylak/contract';
+import * as e from './entry.entities';
+
+/** A type's own table: its entity, and its columns by the name they have in the entry on the wire. */
+export interface EntryTable {
+  readonly entity: { readonly meta: { readonly tableName: string } };
+  readonly columns: Readonly<Record<string, string>>;
+  /** Entity property by wire name, where it differs. */
+  readonly properties?: Readonly<Record<string, string>>;
+}
+
+/** Where each type of entry lies. A new type is a row here, a class in the contract and a rule in core. */
+export const ENTRY_TABLES: Readonly<Record<EntryType, EntryTable>> = {
+  arrival: { entity: e.ArrivalEntity, columns: { how: 'how' } },
+  identifier: { entity: e.IdentifierEntity, columns: { kind: 'kind', text: 'text', colour: 'colour', ear: 'ear' } },
+  'identifier-end': {
+    entity: e.IdentifierEndEntity,
+    columns: { identifierId: 'identifier_id', how: 'how', reason: 'reason' },
+    properties: { identifierId: 'identifier' },
+  },
+  move: { entity: e.MoveEntity, columns: { groupId: 'group_id' }, properties: { groupId: 'group' } },
+  weight: { entity: e.WeightEntity, columns: { kg: 'kg', method: 'method' } },
+  mark: { entity: e.MarkEntity, columns: { colour: 'colour', place: 'place', purpose: 'purpose', until: 'until' } },
+  passage: { entity: e.PassageEntity, columns: { gate: 'gate' } },
+  choice: {
+    entity: e.ChoiceEntity,
+    columns: {
+      decision: 'decision',
+      suggested: 'suggested',
+      among: 'among',
+      place: 'place',
+      of: 'of',
+      reason: 'reason',
+    },
+  },
+  departure: { entity: e.DepartureEntity, columns: { how: 'how', reason: 'reason' } },
+  note: { entity: e.NoteEntity, columns: { text: 'text' } },
+  strike: {
+    entity: e.StrikeEntity,
+    columns: { entryId: 'struck_entry_id', reason: 'reason' },
+    properties: { entryId: 'struckEntry' },
+  },
+};

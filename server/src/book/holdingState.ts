@@ -1,0 +1,231 @@
+import {
+  dayOf,
+  emptyFacts,
+  insertByDayInPlace,
+  isPresent,
+  normalised,
+  parseDay,
+  withOverrides,
+  type AnimalFacts,
+  type AnimalRecord,
+  type BookView,
+  type CheckedEntry,
+  type Day,
+  type Species,
+  type SpeciesOverrides,
+  type SpeciesSettings,
+} from '@yaylak/core';
+import type { AnimalEntry, ArrivalEntry } from '@yaylak/contract';
+
+export interface GroupRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly species: Species | null;
+  readonly isClosed: boolean;
+  readonly version: number;
+}
+
+/** Takes a change of the state back again. */
+export type Undo = () => void;
+
+/**
+ * The book's present state in memory, struck entries left out: all lists and plans read from here. It changes only in
+ * one synchronous step after a commit, so that nobody ever reads what was not written.
+ */
+export class HoldingState {
+  readonly animals = new Map<string, AnimalFacts>();
+  readonly groups = new Map<string, GroupRecord>();
+  readonly youngByParent = new Map<string, Set<string>>();
+  /** Grows with every change; whoever keeps derived figures keeps them for one version. */
+  version = 0;
+  private readonly wearers = new Map<string, Set<string>>();
+  private settingsTable = withOverrides({});
+
+  setOverrides(overrides: SpeciesOverrides): void {
+    this.settingsTable = withOverrides(overrides);
+    this.version++;
+  }
+
+  settings(species: Species): SpeciesSettings {
+    return this.settingsTable[species];
+  }
+
+  get allSettings(): Readonly<Record<Species, SpeciesSettings>> {
+    return this.settingsTable;
+  }
+
+  /** The state as the rules of the book see it. */
+  view(today: Day): BookView {
+    return {
+      today,
+      animal: (id) => this.animals.get(id),
+      hasGroup: (id) => this.groups.has(id),
+      settings: (species) => this.settings(species),
+      wearersOf: (plain) => this.wearersOf(plain),
+    };
+  }
+
+  present(asOf: Day): AnimalFacts[] {
+    return [...this.animals.values()].filter((facts) => isPresent(facts, asOf));
+  }
+
+  *wearersOf(plainText: string): Iterable<AnimalFacts> {
+    for (const id of this.wearers.get(plainText) ?? []) {
+      const facts = this.animals.get(id);
+      if (facts) yield facts;
+    }
+  }
+
+  setRecord(record: AnimalRecord): void {
+    const facts = this.animals.get(record.id);
+    if (!facts) return;
+    this.unlinkParents(facts.record);
+    facts.record = record;
+    this.linkParents(record);
+    this.version++;
+  }
+
+  /** Adds an entry's fact. */
+  apply(entry: AnimalEntry): Undo {
+    this.version++;
+    if (entry.type === 'arrival') return this.applyArrival(entry);
+    const facts = this.animals.get(entry.animalId);
+    if (!facts) throw new Error(`entry ${entry.id} speaks of an animal that is not in the book`);
+    const base = { entryId: entry.id, on: dayOf(entry.on) };
+    switch (entry.type) {
+      case 'identifier': {
+        const { kind, text, colour, ear } = entry;
+        this.addWearer(text, entry.animalId);
+        return insert(facts.identifiers, { ...base, kind, text, colour, ear });
+      }
+      case 'identifier-end':
+        return insert(facts.identifierEnds, { ...base, identifierId: entry.identifierId, how: entry.how });
+      case 'move':
+        return insert(facts.moves, { ...base, groupId: entry.groupId });
+      case 'weight':
+        return insert(facts.weights, { ...base, kg: entry.kg, method: entry.method });
+      case 'mark': {
+        const { colour, place, purpose, until } = entry;
+        return insert(facts.marks, { ...base, colour, place, purpose, until: until ? parseDay(until) : undefined });
+      }
+      case 'choice':
+        return insert(facts.choices, { ...base, decision: entry.decision });
+      case 'departure':
+        return insert(facts.departures, { ...base, how: entry.how });
+      case 'passage':
+        return insert(facts.passages, { ...base, jobId: entry.jobId, gate: entry.gate });
+      case 'note':
+        return () => undefined;
+    }
+  }
+
+  /** Takes a struck entry's fact out. */
+  strike(entry: AnimalEntry): Undo {
+    this.version++;
+    const facts = this.animals.get(entry.animalId);
+    if (!facts) return () => undefined;
+    if (entry.type === 'arrival') {
+      this.animals.delete(entry.animalId);
+      this.unlinkParents(facts.record);
+      return () => {
+        this.animals.set(entry.animalId, facts);
+        this.linkParents(facts.record);
+      };
+    }
+    const lists: { entryId: string; on: Day }[][] = [
+      facts.identifiers,
+      facts.identifierEnds,
+      facts.moves,
+      facts.weights,
+      facts.marks,
+      facts.choices,
+      facts.departures,
+      facts.passages,
+    ];
+    for (const list of lists) {
+      const at = list.findIndex((f) => f.entryId === entry.id);
+      if (at < 0) continue;
+      const [taken] = list.splice(at, 1);
+      return () => {
+        if (taken) list.splice(at, 0, taken);
+      };
+    }
+    return () => undefined;
+  }
+
+  private applyArrival(entry: ArrivalEntry): Undo {
+    const record = recordOf(entry);
+    const facts = emptyFacts(record);
+    facts.arrivedOn = dayOf(entry.on);
+    this.animals.set(record.id, facts);
+    this.linkParents(record);
+    return () => {
+      this.animals.delete(record.id);
+      this.unlinkParents(record);
+    };
+  }
+
+  private addWearer(text: string, animalId: string): void {
+    const plain = normalised(text);
+    const set = this.wearers.get(plain);
+    if (set) set.add(animalId);
+    else this.wearers.set(plain, new Set([animalId]));
+  }
+
+  private linkParents({ id, damId, sireId }: AnimalRecord): void {
+    for (const parent of [damId, sireId]) {
+      if (parent === undefined) continue;
+      const set = this.youngByParent.get(parent);
+      if (set) set.add(id);
+      else this.youngByParent.set(parent, new Set([id]));
+    }
+  }
+
+  private unlinkParents({ id, damId, sireId }: AnimalRecord): void {
+    for (const parent of [damId, sireId]) if (parent !== undefined) this.youngByParent.get(parent)?.delete(id);
+  }
+}
+
+function insert<T extends { readonly entryId: string; readonly on: Day }>(list: T[], fact: T): Undo {
+  insertByDayInPlace(list, fact);
+  return () => {
+    list.splice(list.indexOf(fact), 1);
+  };
+}
+
+/** The record an arrival opens. */
+export const recordOf = (entry: ArrivalEntry, version = 1): AnimalRecord => ({
+  id: entry.animalId,
+  species: entry.species,
+  sex: entry.sex,
+  bornOn: entry.bornOn ? dayOf(entry.bornOn) : undefined,
+  damId: entry.damId,
+  sireId: entry.sireId,
+  birthType: entry.birthType,
+  rearingType: entry.rearingType,
+  strain: entry.strain,
+  version,
+});
+
+/** An entry as the rules of the book see it. */
+export function toChecked(entry: AnimalEntry): CheckedEntry {
+  const base = { animalId: entry.animalId, on: dayOf(entry.on) };
+  switch (entry.type) {
+    case 'arrival':
+      return { type: 'arrival', ...base, animal: recordOf(entry) };
+    case 'weight':
+      return { type: 'weight', ...base, kg: entry.kg };
+    case 'identifier':
+      return { type: 'identifier', ...base, kind: entry.kind, text: entry.text, colour: entry.colour };
+    case 'identifier-end':
+      return { type: 'identifier-end', ...base, identifierId: entry.identifierId };
+    case 'move':
+      return { type: 'move', ...base, groupId: entry.groupId };
+    case 'departure':
+    case 'mark':
+    case 'choice':
+    case 'note':
+    case 'passage':
+      return { type: entry.type, ...base };
+  }
+}

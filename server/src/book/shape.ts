@@ -1,0 +1,22 @@
+import { ENTRY_CLASSES, type Entry, type EntryType, type FieldFault } from '@yaylak/contract';
+import { plainToInstance } from 'class-transformer';
+import { isUUID, validateSync } from 'class-validator';
+import { fieldFaults } from '../common/problems';
+
+export type Shaped =
+  | { readonly kind: 'entry'; readonly entry: Entry }
+  | { readonly kind: 'faulty'; readonly id: string; readonly faults: readonly FieldFault[] };
+
+/** Reads one entry of a batch against its class; a faulty one is an answer of its own and does not spoil the batch. */
+export function shapeEntry(raw: unknown): Shaped {
+  const { id, type } = (raw ?? {}) as { id?: unknown; type?: unknown };
+  const known = typeof id === 'string' && isUUID(id) ? id : '';
+  if (typeof type !== 'string' || !Object.hasOwn(ENTRY_CLASSES, type)) {
+    const message = `“${String(type).slice(0, 40)}” is no kind of entry; use one of ${Object.keys(ENTRY_CLASSES).join(', ')}.`;
+    return { kind: 'faulty', id: known, faults: [{ field: 'type', message }] };
+  }
+  const entry: Entry = plainToInstance(ENTRY_CLASSES[type as EntryType] as new () => Entry, raw);
+  const errors = validateSync(entry, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
+  if (errors.length > 0) return { kind: 'faulty', id: known, faults: fieldFaults(errors) };
+  return { kind: 'entry', entry };
+}

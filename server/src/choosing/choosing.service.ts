@@ -1,0 +1,191 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { ChoosingQuery, ChoosingRow, ChoosingSet, ChoosingView } from '@yaylak/contract';
+import {
+  addDays,
+  breakdownAgainst,
+  dailyWeights,
+  damRecord,
+  drawLines,
+  gainOverPeriod,
+  gainSinceFirst,
+  groupOn,
+  isoOf,
+  likeForLikeRatio,
+  meanSteps,
+  rankByIndex,
+  reasonsFor,
+  SEXES,
+  SPECIES,
+  yearOf,
+  type AdjustedWeight,
+  type AnimalFacts,
+  type DamRecord,
+  type Day,
+  type KnownGain,
+  type Placed,
+  type TraitValues,
+} from '@yaylak/core';
+import { AnimalPageService } from '../animals/animalPage.service';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { gainView, tagView } from '../common/views';
+import { GrowthService } from '../growth/growth.service';
+import { HoldingService } from '../holding/holding.service';
+
+/** Shares of a set that are suggested until the user draws the line. */
+const KEEP_SHARE = 0.4;
+const SECOND_SHARE = 0.25;
+/** The last gain is read over so many days, so that two weighings close together do not decide. */
+const LAST_GAIN_DAYS = 60;
+
+interface Measured {
+  readonly facts: AnimalFacts;
+  readonly adjusted: AdjustedWeight | undefined;
+  readonly recent: KnownGain | undefined;
+  readonly dam: DamRecord | undefined;
+}
+
+/** Who stays: the ranked list of a set. */
+@Injectable()
+export class ChoosingService {
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(GrowthService) private readonly growth: GrowthService,
+    @Inject(AnimalPageService) private readonly pages: AnimalPageService,
+    @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  /** Sets of young of the last two years, largest years first. */
+  sets(): ChoosingSet[] {
+    const today = this.clock.today();
+    const counts = new Map<string, ChoosingSet>();
+    for (const { record } of this.book.state.present(today)) {
+      if (record.bornOn === undefined || yearOf(record.bornOn) < yearOf(today) - 1) continue;
+      const set = { species: record.species, sex: record.sex, bornIn: yearOf(record.bornOn) };
+      const key = JSON.stringify(set);
+      counts.set(key, { ...set, count: (counts.get(key)?.count ?? 0) + 1 });
+    }
+    return [...counts.values()].sort(
+      (a, b) =>
+        b.bornIn - a.bornIn ||
+        SPECIES.indexOf(a.species) - SPECIES.indexOf(b.species) ||
+        SEXES.indexOf(a.sex) - SEXES.indexOf(b.sex),
+    );
+  }
+
+  async rank(query: ChoosingQuery): Promise<ChoosingView> {
+    const today = this.clock.today();
+    const set = this.book.state
+      .present(today)
+      .filter(
+        (f) =>
+          f.record.species === query.species &&
+          f.record.sex === query.sex &&
+          f.record.bornOn !== undefined &&
+          yearOf(f.record.bornOn) === query.bornIn &&
+          (query.groupId === undefined || groupOn(f, today) === query.groupId),
+      );
+    const { standardAgesDays } = this.book.state.settings(query.species);
+    const standardDays = query.standardDays ?? this.growth.bestStandardAge(set, standardAgesDays);
+    const measured = this.measure(set, standardDays, today);
+    const weights = (await this.holding.settings()).pointsWeights;
+    const lines = {
+      keep: Math.min(query.keep ?? Math.round(set.length * KEEP_SHARE), set.length),
+      second: Math.min(query.second ?? Math.round(set.length * SECOND_SHARE), set.length),
+    };
+    const placed = drawLines(
+      rankByIndex(
+        measured.map((m) => ({ id: m.facts.record.id, traits: traitsOf(m) })),
+        weights,
+      ),
+      lines,
+    );
+    return {
+      species: query.species,
+      sex: query.sex,
+      bornIn: query.bornIn,
+      standardDays: standardDays ?? null,
+      standardAges: standardAgesDays,
+      weights,
+      lines,
+      rows: this.rows(placed, measured),
+      withoutWeight: measured.filter((m) => !m.adjusted).length,
+    };
+  }
+
+  private measure(set: readonly AnimalFacts[], standardDays: number | undefined, today: Day): Measured[] {
+    const dams = new Map<string, DamRecord | undefined>();
+    return set.map((facts) => {
+      const { damId, species } = facts.record;
+      if (damId !== undefined && !dams.has(damId))
+        dams.set(
+          damId,
+          damRecord(this.pages.littersOf(damId), (id) => this.pages.isReared(id, today), today),
+        );
+      const daily = dailyWeights(facts);
+      const last = daily.at(-1);
+      const settings = this.book.state.settings(species);
+      const recent = last
+        ? gainOverPeriod(daily, { from: addDays(last.on, -LAST_GAIN_DAYS), to: last.on }, settings)
+        : undefined;
+      return {
+        facts,
+        adjusted: standardDays === undefined ? undefined : this.growth.adjusted(facts, standardDays),
+        recent: recent?.kind === 'gain' ? recent : undefined,
+        dam: damId === undefined ? undefined : dams.get(damId),
+      };
+    });
+  }
+
+  private rows(placed: readonly Placed[], measured: readonly Measured[]): ChoosingRow[] {
+    const byId = new Map(measured.map((m) => [m.facts.record.id, m]));
+    const weights = measured.flatMap((m) => m.adjusted ?? []);
+    const means = weights.length > 0 ? meanSteps(weights) : undefined;
+    const byWeight = [...weights].sort((a, b) => b.reading.kg - a.reading.kg);
+    const placeByWeight = new Map(
+      measured.flatMap((m) => (m.adjusted ? [[m.facts.record.id, byWeight.indexOf(m.adjusted) + 1] as const] : [])),
+    );
+    const adjustedKgs = weights.map((w) => w.kg);
+    return placed.map((row) => {
+      const m = byId.get(row.id) as Measured;
+      const { facts, adjusted } = m;
+      const breakdown = adjusted && means ? breakdownAgainst(adjusted, means) : undefined;
+      const place = placeByWeight.get(row.id);
+      const daily = dailyWeights(facts);
+      const last = daily.at(-1);
+      const chosen = facts.choices.at(-1);
+      const since = gainSinceFirst(daily, this.book.state.settings(facts.record.species));
+      return {
+        tag: tagView(facts),
+        place: row.place,
+        placeByWeight: place ?? null,
+        birthType: facts.record.birthType ?? null,
+        rearingType: facts.record.rearingType ?? null,
+        lastKg: last?.kg ?? null,
+        lastOn: last ? isoOf(last.on) : null,
+        adjusted: adjusted ? this.growth.adjustedView(adjusted, facts.record.species) : null,
+        breakdown: breakdown ?? null,
+        ratio: adjusted ? (likeForLikeRatio(adjusted.kg, adjustedKgs)?.ratio ?? null) : null,
+        sinceBirth: since.kind === 'gain' ? gainView(since, null, 'no-group') : null,
+        lastGain: this.growth.judged(facts.record.id, m.recent),
+        damRecord: m.dam
+          ? { litters: m.dam.litters, reared: m.dam.reared, years: m.dam.years, perYear: m.dam.value }
+          : null,
+        index: row.index,
+        standardError: row.standardError,
+        parts: row.parts,
+        reasons: reasonsFor(row, breakdown && place !== undefined ? { breakdown, placeByWeight: place } : undefined),
+        suggestion: row.suggestion,
+        isGrey: row.isGrey,
+        chosen: chosen ? { decision: chosen.decision, on: isoOf(chosen.on) } : null,
+      };
+    });
+  }
+}
+
+const traitsOf = ({ adjusted, recent, dam }: Measured): TraitValues => ({
+  ...(adjusted ? { growth: { value: adjusted.kg, standardError: adjusted.standardError } } : {}),
+  ...(recent ? { lastGain: { value: recent.kgPerDay, standardError: recent.standardError } } : {}),
+  ...(dam ? { damRecord: { value: dam.value, standardError: dam.standardError } } : {}),
+});

@@ -1,0 +1,87 @@
+import { ArgumentsHost, Catch, HttpException, Logger, type ExceptionFilter } from '@nestjs/common';
+import type { Problem } from '@yaylak/contract';
+import type { Request, Response } from 'express';
+import { ProblemException } from './problems';
+
+/** Failures of the file that a person can do something about, by SQLite's own code. */
+const BOOK_TROUBLE: readonly (readonly [code: RegExp, title: string, remedy: string])[] = [
+  [/SQLITE_FULL/, 'The disk is full.', 'Make room on the disk'],
+  [/SQLITE_READONLY/, 'The book file may only be read.', 'Let this computer write to the book’s folder'],
+  [/SQLITE_BUSY|SQLITE_LOCKED/, 'The book is held by another program.', 'Close the other program or wait a moment'],
+  [/SQLITE_IOERR|SQLITE_CANTOPEN/, 'The disk did not answer.', 'Check the disk'],
+];
+
+/** Every failure leaves as an RFC 9457 problem document in the page's words. */
+@Catch()
+export class ProblemFilter implements ExceptionFilter {
+  private readonly logger = new Logger('problems');
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const http = host.switchToHttp();
+    const response = http.getResponse<Response>();
+    const problem = this.problemOf(error, http.getRequest<Request>());
+    if (problem.status >= 500)
+      this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
+    if (response.headersSent) response.end();
+    else response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+  }
+
+  private problemOf(error: unknown, request: Request): Problem {
+    if (error instanceof ProblemException) return error.problem;
+    const { type, status } = error as { type?: string; status?: number };
+    if (type === 'entity.too.large')
+      return {
+        type: '/problems/too-large',
+        title: 'That is too much in one piece.',
+        status: 413,
+        detail: 'Nothing of it was taken. Send it in smaller parts, or use the import page for files.',
+      };
+    if (type === 'entity.parse.failed' || type === 'encoding.unsupported')
+      return {
+        type: '/problems/not-json',
+        title: 'That is not JSON.',
+        status: 400,
+        detail: 'Nothing of it was taken.',
+      };
+    if (error instanceof HttpException) return httpProblem(error, request);
+    const trouble = bookTrouble(error);
+    if (trouble) return trouble;
+    if (typeof status === 'number' && status >= 400 && status < 500)
+      return { type: '/problems/bad-request', title: 'That request cannot be answered.', status };
+    return {
+      type: '/problems/unexpected',
+      title: 'Something went wrong here.',
+      status: 500,
+      detail: 'Nothing was half-written. What you typed is kept on your device and will be sent again.',
+    };
+  }
+}
+
+function httpProblem(error: HttpException, request: Request): Problem {
+  const status = error.getStatus();
+  if (status === 404)
+    return {
+      type: '/problems/not-found',
+      title: 'There is nothing here.',
+      status,
+      detail: `${request.method} ${request.path}`,
+    };
+  if (status === 429)
+    return { type: '/problems/too-often', title: 'Too many requests at once.', status, detail: 'Wait a moment.' };
+  return { type: '/problems/bad-request', title: error.message, status };
+}
+
+function bookTrouble(error: unknown): Problem | undefined {
+  let text = '';
+  for (let e: unknown = error; e instanceof Error; e = e.cause)
+    text += ` ${(e as { code?: string }).code ?? ''} ${e.message}`;
+  const found = BOOK_TROUBLE.find(([code]) => code.test(text));
+  if (!found) return undefined;
+  const [, title, remedy] = found;
+  return {
+    type: '/problems/book-not-writable',
+    title,
+    status: 503,
+    detail: `Nothing was half-written. ${remedy}; what you typed is kept on your device and goes in by itself then.`,
+  };
+}

@@ -1,0 +1,10 @@
+import { readConfig } from './config';
+
+it('listens on this computer alone unless told otherwise', () => {
+  expect(readConfig({})).toMatchObject({ host: '127.0.0.1', port: 4870 });
+  expect(readConfig({ HOST: '0.0.0.0', PORT: '80' })).toMatchObject({ host: '0.0.0.0', port: 80 });
+});
+
+it.each(['eighty', '70000', '-1', '80.5'])('refuses port %s by name', (PORT) => {
+  expect(() => readConfig({ PORT })).toThrow(`PORT is "${PORT}"`);
+});

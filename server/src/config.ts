@@ -1,0 +1,30 @@
+import { join, resolve } from 'node:path';
+
+export interface ServerConfig {
+  readonly port: number;
+  readonly host: string;
+  /** Folder that holds the book and its backups. */
+  readonly dataDir: string;
+  readonly dataFile: string;
+  readonly backupDir: string;
+  /** The built interface; the API alone is served when it is not there. */
+  readonly webDir: string;
+  readonly logLevel: string;
+}
+
+/** Reads the environment. @throws Error naming the variable when a value cannot be */
+export function readConfig(env: Readonly<Record<string, string | undefined>>): ServerConfig {
+  const port = Number(env.PORT ?? 4870);
+  if (!Number.isInteger(port) || port < 0 || port > 65535)
+    throw new Error(`PORT is "${env.PORT}"; give a whole number from 1 to 65535`);
+  const dataDir = resolve(env.DATA_DIR ?? join(process.cwd(), 'data', 'own'));
+  return {
+    port,
+    host: env.HOST ?? '127.0.0.1',
+    dataDir,
+    dataFile: join(dataDir, 'yaylak.sqlite'),
+    backupDir: join(dataDir, 'backups'),
+    webDir: resolve(env.WEB_DIR ?? join(__dirname, '..', '..', 'web', 'dist')),
+    logLevel: env.LOG_LEVEL ?? 'warn',
+  };
+}

@@ -1,0 +1,18 @@
+import { defineConfig, type Options } from '@mikro-orm/libsql';
+import { Migrator } from '@mikro-orm/migrations';
+import { ENTITIES } from './entities';
+import { MIGRATIONS } from './migrations';
+
+/** MikroORM's options for a book file. */
+export const ormOptions = (dataFile: string): Options =>
+  defineConfig({
+    dbName: dataFile,
+    entities: ENTITIES,
+    extensions: [Migrator],
+    migrations: { migrationsList: MIGRATIONS, snapshot: false, tableName: 'migration' },
+    discovery: { warnWhenNoEntities: true },
+    // Commands and reads open their own contexts; nothing is shared between requests.
+    allowGlobalContext: false,
+    debug: false,
+    logger: () => undefined,
+  });

@@ -1,0 +1,23 @@
+import { Body, Controller, Get, Inject, Param, ParseUUIDPipe, Patch, Post } from '@nestjs/common';
+import { ChangeGroup, CreateGroup, type GroupView } from '@yaylak/contract';
+import { GroupsService } from './groups.service';
+
+@Controller('api/groups')
+export class GroupsController {
+  constructor(@Inject(GroupsService) private readonly groups: GroupsService) {}
+
+  @Get()
+  list(): GroupView[] {
+    return this.groups.list();
+  }
+
+  @Post()
+  create(@Body() group: CreateGroup): Promise<GroupView> {
+    return this.groups.create(group);
+  }
+
+  @Patch(':id')
+  change(@Param('id', ParseUUIDPipe) id: string, @Body() change: ChangeGroup): Promise<GroupView> {
+    return this.groups.change(id, change);
+  }
+}

@@ -1,0 +1,249 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { AdjustedView, ContemporaryVerdict, GainView } from '@yaylak/contract';
+import {
+  addDays,
+  adjustedWeight,
+  breakdownAgainst,
+  completedMonths,
+  contemporaryGroups,
+  dailyWeights,
+  factorClasses,
+  FACTOR_GROUPS,
+  fitFactors,
+  gainOverPeriod,
+  groupOn,
+  isoOf,
+  judgeGain,
+  lastGain,
+  likeForLikeRatio,
+  meanSteps,
+  median,
+  notGrowing,
+  notGrowingLine,
+  weightAtAge,
+  birthWeightOf,
+  type AdjustedWeight,
+  type AnimalFacts,
+  type Contemporary,
+  type Day,
+  type FactorRecord,
+  type FactorsInUse,
+  type Gain,
+  type GrowingAnimal,
+  type NotGrowing,
+  type Species,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { gainView } from '../common/views';
+
+interface WithGain extends Contemporary {
+  readonly gain: Gain;
+}
+
+/** What is known of everybody's growth, worked once for a version of the book. */
+export interface GrowthSnapshot {
+  readonly gains: ReadonlyMap<string, Gain>;
+  readonly lines: ReadonlyMap<string, number>;
+  readonly groupOf: ReadonlyMap<string, { readonly key: string; readonly memberIds: readonly string[] }>;
+  readonly notGrowing: readonly NotGrowing[];
+}
+
+/** Gains older than this are history and no call to act. */
+const FRESH_DAYS = 45;
+const FRESH_YOUNG_DAYS = 400;
+/** Stretch of readings a gain is judged over. */
+const PERIOD_DAYS = 60;
+
+/** Growth of the animals in the book: loads, lets core compute, keeps the answer for one version of the book. */
+@Injectable()
+export class GrowthService {
+  private snapshotKept: { readonly version: number; readonly today: Day; readonly value: GrowthSnapshot } | undefined;
+  /** A ranking asks for the same animal several times over. */
+  private readonly growingKept = new WeakMap<
+    AnimalFacts,
+    { readonly version: number; readonly value: GrowingAnimal | undefined }
+  >();
+  private readonly factorsKept = new Map<string, { readonly version: number; readonly value: FactorsInUse }>();
+
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  snapshot(): GrowthSnapshot {
+    const today = this.clock.today();
+    const { version } = this.book.state;
+    if (this.snapshotKept?.version === version && this.snapshotKept.today === today) return this.snapshotKept.value;
+    const value = this.computeSnapshot(today);
+    this.snapshotKept = { version, today, value };
+    return value;
+  }
+
+  private computeSnapshot(today: Day): GrowthSnapshot {
+    const gains = new Map<string, Gain>();
+    const lines = new Map<string, number>();
+    const groupOf = new Map<string, { key: string; memberIds: string[] }>();
+    const young: WithGain[] = [];
+    for (const facts of this.book.state.present(today)) {
+      const { id, species, sex, bornOn } = facts.record;
+      const daily = dailyWeights(facts);
+      const settings = this.book.state.settings(species);
+      gains.set(id, lastGain(daily, settings));
+      const last = daily.at(-1);
+      if (bornOn === undefined || !last || today - bornOn > FRESH_YOUNG_DAYS) continue;
+      // Over the readings of two months: two weighings alone are too often too soon to tell.
+      const gain = gainOverPeriod(daily, { from: addDays(last.on, -PERIOD_DAYS), to: last.on }, settings);
+      young.push({ id, species, sex, bornOn, groupId: groupOn(facts, today), gain });
+    }
+    for (const group of contemporaryGroups(young)) {
+      const memberIds = group.members.map((m) => m.id);
+      const middle = median(group.members.flatMap((m) => (m.gain.kind === 'gain' ? [m.gain.kgPerDay] : [])));
+      for (const m of group.members) {
+        groupOf.set(m.id, { key: group.key, memberIds });
+        if (middle !== undefined && group.members.length > 1) lines.set(m.id, notGrowingLine(middle));
+      }
+    }
+    return { gains, lines, groupOf, notGrowing: notGrowing(young, (today - FRESH_DAYS) as Day) };
+  }
+
+  /** The last gain with its verdict against the contemporaries' line. */
+  gainOf(animalId: string): GainView | null {
+    const gain = this.snapshot().gains.get(animalId);
+    return this.judged(animalId, gain);
+  }
+
+  /** Any gain of an animal, judged by the line of its contemporaries. */
+  judged(animalId: string, gain: Gain | undefined): GainView | null {
+    if (!gain || gain.kind !== 'gain') return null;
+    const line = this.snapshot().lines.get(animalId);
+    return line === undefined ? gainView(gain, null, 'no-group') : gainView(gain, line, judgeGain(gain, line));
+  }
+
+  /** An animal as the growth functions want it. @returns undefined without a birth date */
+  growing(facts: AnimalFacts): GrowingAnimal | undefined {
+    const { version } = this.book.state;
+    const kept = this.growingKept.get(facts);
+    if (kept?.version === version) return kept.value;
+    const value = this.readGrowing(facts);
+    this.growingKept.set(facts, { version, value });
+    return value;
+  }
+
+  private readGrowing(facts: AnimalFacts): GrowingAnimal | undefined {
+    const { id, sex, bornOn, birthType, rearingType, damId } = facts.record;
+    if (bornOn === undefined) return undefined;
+    const damBorn = damId === undefined ? undefined : this.book.state.animals.get(damId)?.record.bornOn;
+    const damAgeYears = damBorn === undefined ? undefined : Math.floor(completedMonths(damBorn, bornOn) / 12);
+    return { id, sex, bornOn, birthType, rearingType, damAgeYears, daily: dailyWeights(facts) };
+  }
+
+  /** Factors in use for a species at a standard age: the table, and the holding's own where it has records enough. */
+  factors(species: Species, standardDays: number): FactorsInUse {
+    const key = `${species} ${standardDays}`;
+    const { version } = this.book.state;
+    const kept = this.factorsKept.get(key);
+    if (kept?.version === version) return kept.value;
+    const settings = this.book.state.settings(species);
+    const records: FactorRecord[] = [];
+    for (const facts of this.book.state.animals.values()) {
+      if (facts.record.species !== species) continue;
+      const animal = this.growing(facts);
+      if (!animal) continue;
+      const reading = nearestTo(animal, standardDays);
+      if (!reading) continue;
+      const birth = birthWeightOf(animal, settings);
+      const set = weightAtAge({ kg: reading.kg, ageDays: reading.on - animal.bornOn, birthKg: birth.kg, standardDays });
+      if (set.kind !== 'weight') continue;
+      // Season of birth stands for the batch: the same five weeks in the same year share weather and grass.
+      const batch = `${Math.floor(animal.bornOn / 35)}`;
+      records.push({ kg: set.kg, classes: factorClasses(animal, settings.growthFactors), batch });
+    }
+    const value = fitFactors(records, settings.growthFactors);
+    this.factorsKept.set(key, { version, value });
+    return value;
+  }
+
+  /** An animal's weight set to an age. @returns undefined without a reading near it */
+  adjusted(facts: AnimalFacts, standardDays: number): AdjustedWeight | undefined {
+    const animal = this.growing(facts);
+    if (!animal) return undefined;
+    const { species } = facts.record;
+    const answer = adjustedWeight(
+      animal,
+      standardDays,
+      this.book.state.settings(species),
+      this.factors(species, standardDays),
+    );
+    return answer.kind === 'adjusted' ? answer : undefined;
+  }
+
+  /** The standard age that most of a set have a reading near; the older one on a tie. */
+  bestStandardAge(set: readonly AnimalFacts[], ages: readonly number[]): number | undefined {
+    let best: { age: number; count: number } | undefined;
+    for (const age of [...ages].sort((a, b) => b - a)) {
+      const count = set.filter((facts) => {
+        const animal = this.growing(facts);
+        return animal !== undefined && nearestTo(animal, age) !== undefined;
+      }).length;
+      if (count > 0 && (!best || count > best.count)) best = { age, count };
+    }
+    return best?.age;
+  }
+
+  adjustedView(w: AdjustedWeight, species: Species): AdjustedView {
+    const inUse = this.factors(species, w.standardDays);
+    const source = (group: (typeof FACTOR_GROUPS)[number]) => {
+      const key = w.classes[group];
+      const use = key === undefined ? undefined : inUse[group][key];
+      return {
+        class: key ?? null,
+        source: use?.source ?? 'table',
+        records: use?.records ?? 0,
+        ownWeight: use?.ownWeight ?? 0,
+      };
+    };
+    return {
+      standardDays: w.standardDays,
+      readKg: w.reading.kg,
+      readOn: isoOf(w.reading.on),
+      ageDays: w.ageDays,
+      birthKg: w.birthKg,
+      birthWeight: w.birthWeight,
+      steps: w.steps,
+      factors: w.factors,
+      factorSources: { birthType: source('birthType'), sex: source('sex'), damAge: source('damAge') },
+      kg: w.kg,
+      standardError: w.standardError,
+    };
+  }
+
+  /** An animal's adjusted weight among its contemporaries. */
+  verdict(facts: AnimalFacts): ContemporaryVerdict | null {
+    const group = this.snapshot().groupOf.get(facts.record.id);
+    const members = (group?.memberIds ?? []).flatMap((id) => this.book.state.animals.get(id) ?? []);
+    const standardDays = this.bestStandardAge(members, this.book.state.settings(facts.record.species).standardAgesDays);
+    const own = standardDays === undefined ? undefined : this.adjusted(facts, standardDays);
+    if (!own || standardDays === undefined) return null;
+    const weights = members.flatMap((m) => this.adjusted(m, standardDays) ?? []);
+    const ratio = likeForLikeRatio(
+      own.kg,
+      weights.map((w) => w.kg),
+    );
+    if (!ratio) return null;
+    return {
+      adjusted: this.adjustedView(own, facts.record.species),
+      ...ratio,
+      breakdown: breakdownAgainst(own, meanSteps(weights)),
+    };
+  }
+}
+
+const nearestTo = (animal: GrowingAnimal, standardDays: number): GrowingAnimal['daily'][number] | undefined => {
+  let best: GrowingAnimal['daily'][number] | undefined;
+  for (const r of animal.daily) {
+    const off = Math.abs(r.on - animal.bornOn - standardDays);
+    if (off <= standardDays / 2 && (!best || off < Math.abs(best.on - animal.bornOn - standardDays))) best = r;
+  }
+  return best;
+};

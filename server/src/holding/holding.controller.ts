@@ -1,0 +1,40 @@
+import {
+  Body,
+  Controller,
+  DefaultValuePipe,
+  Get,
+  Inject,
+  Param,
+  ParseEnumPipe,
+  ParseIntPipe,
+  Patch,
+  Query,
+} from '@nestjs/common';
+import { ChangeHolding, type HoldingView, type NextNumbers } from '@yaylak/contract';
+import { SPECIES, type Species } from '@yaylak/core';
+import { HoldingService } from './holding.service';
+
+const MOST_NUMBERS = 500;
+
+@Controller('api/holding')
+export class HoldingController {
+  constructor(@Inject(HoldingService) private readonly holding: HoldingService) {}
+
+  @Get()
+  view(): Promise<HoldingView> {
+    return this.holding.view();
+  }
+
+  @Patch()
+  change(@Body() change: ChangeHolding): Promise<HoldingView> {
+    return this.holding.change(change);
+  }
+
+  @Get('next-numbers/:species')
+  nextNumbers(
+    @Param('species', new ParseEnumPipe(Object.fromEntries(SPECIES.map((s) => [s, s])))) species: Species,
+    @Query('count', new DefaultValuePipe(1), ParseIntPipe) count: number,
+  ): NextNumbers {
+    return this.holding.nextNumbers(species, Math.min(MOST_NUMBERS, Math.max(1, count)));
+  }
+}

@@ -1,0 +1,18 @@
+import { defineEntity, p } from '@mikro-orm/core';
+import type { PointsWeights, SpeciesOverrides } from '@yaylak/core';
+
+/** The holding's settings: one row. */
+export const HoldingEntity = defineEntity({
+  name: 'Holding',
+  tableName: 'holding',
+  properties: {
+    id: p.integer().primary(),
+    name: p.string(),
+    keeper: p.string(),
+    unit: p.string(),
+    currency: p.string(),
+    pointsWeights: p.json<PointsWeights>(),
+    species: p.json<SpeciesOverrides>(),
+    version: p.integer(),
+  },
+});

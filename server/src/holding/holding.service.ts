@@ -1,0 +1,125 @@
+import { MikroORM } from '@mikro-orm/libsql';
+import { Inject, Injectable } from '@nestjs/common';
+import type { ChangeHolding, HoldingView, NextNumbers } from '@yaylak/contract';
+import {
+  DEFAULT_POINTS_WEIGHTS,
+  isoOf,
+  nextFreeNumbers,
+  readTemplate,
+  yearOf,
+  type PointsWeights,
+  type Species,
+  type SpeciesOverrides,
+  type WeightUnit,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { badFields, staleVersion } from '../common/problems';
+import { CONFIG } from '../common/tokens';
+import type { ServerConfig } from '../config';
+import { backupFiles } from '../database/openBook';
+import { HoldingEntity } from './holding.entity';
+import { overrideFaults } from './overrideFaults';
+
+export interface Settings {
+  readonly name: string;
+  readonly keeper: string;
+  readonly unit: WeightUnit;
+  readonly currency: string;
+  readonly pointsWeights: PointsWeights;
+  readonly species: SpeciesOverrides;
+  readonly version: number;
+}
+
+const NEW_HOLDING: Settings = {
+  name: 'My holding',
+  keeper: 'Keeper',
+  unit: 'kg',
+  currency: 'EUR',
+  pointsWeights: DEFAULT_POINTS_WEIGHTS,
+  species: {},
+  version: 1,
+};
+
+@Injectable()
+export class HoldingService {
+  constructor(
+    @Inject(MikroORM) private readonly orm: MikroORM,
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(Clock) private readonly clock: Clock,
+    @Inject(CONFIG) private readonly config: ServerConfig,
+  ) {}
+
+  async settings(): Promise<Settings> {
+    const row = await this.orm.em.fork().findOne(HoldingEntity, 1);
+    return row ? (row as unknown as Settings) : NEW_HOLDING;
+  }
+
+  async view(): Promise<HoldingView> {
+    const s = await this.settings();
+    const count = await this.orm.em.getConnection().execute<{ n: number }[]>('select count(*) as n from entry');
+    return {
+      name: s.name,
+      keeper: s.keeper,
+      unit: s.unit,
+      currency: s.currency,
+      pointsWeights: s.pointsWeights,
+      overrides: s.species,
+      species: this.book.state.allSettings,
+      version: s.version,
+      today: isoOf(this.clock.today()),
+      about: {
+        version: '0.1.0',
+        dataFile: this.config.dataFile,
+        animals: this.book.state.animals.size,
+        entries: count[0]?.n ?? 0,
+        backups: backupFiles(this.config.backupDir).length,
+      },
+    };
+  }
+
+  change(change: ChangeHolding): Promise<HoldingView> {
+    return this.book.exclusively(async () => {
+      const before = await this.settings();
+      if (before.version !== change.version) throw staleVersion('setting', await this.view());
+      const faults = overrideFaults(change.species ?? {});
+      const weights = change.pointsWeights;
+      if (weights && weights.growth + weights.damRecord + weights.lastGain <= 0)
+        faults.push({ field: 'pointsWeights', message: 'One of the points weights must be above 0.' });
+      if (faults.length > 0) throw badFields(faults);
+      await this.save({
+        name: change.name ?? before.name,
+        keeper: change.keeper ?? before.keeper,
+        unit: change.unit ?? before.unit,
+        currency: change.currency ?? before.currency,
+        pointsWeights: weights ? { ...weights } : before.pointsWeights,
+        species: change.species ?? before.species,
+        version: before.version + 1,
+      });
+      return this.view();
+    });
+  }
+
+  /** The next free numbers of a species, counted past every number ever worn. */
+  nextNumbers(species: Species, count: number): NextNumbers {
+    const template = readTemplate(this.book.state.settings(species).numberTemplate);
+    if (template.kind === 'refused') return { numbers: [] };
+    const used: string[] = [];
+    for (const facts of this.book.state.animals.values())
+      for (const i of facts.identifiers) if (i.kind === 'visual') used.push(i.text);
+    const letter = (species[0] as string).toUpperCase();
+    return {
+      numbers: nextFreeNumbers(
+        template.parts,
+        { year: yearOf(this.clock.today()), speciesLetter: letter, sexLetter: 'F' },
+        used,
+        count,
+      ),
+    };
+  }
+
+  private async save(settings: Settings): Promise<void> {
+    await this.orm.em.fork().upsert(HoldingEntity, { id: 1, ...settings });
+    this.book.state.setOverrides(settings.species);
+  }
+}

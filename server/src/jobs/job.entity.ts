@@ -1,0 +1,18 @@
+import { defineEntity, p } from '@mikro-orm/core';
+import type { GateChoice, Station } from '@yaylak/contract';
+
+export const JobEntity = defineEntity({
+  name: 'Job',
+  tableName: 'job',
+  properties: {
+    id: p.uuid().primary(),
+    name: p.string(),
+    happenedOn: p.string(),
+    startedAt: p.string(),
+    startedBy: p.string(),
+    stations: p.json<Station[]>(),
+    gates: p.json<GateChoice[]>(),
+    animalIds: p.json<string[]>(),
+    finishedAt: p.string().nullable(),
+  },
+});

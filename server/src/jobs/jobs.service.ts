@@ -1,0 +1,134 @@
+import { MikroORM } from '@mikro-orm/libsql';
+import { Inject, Injectable } from '@nestjs/common';
+import type { FinishJob, JobEntries, JobView, RosterView, StartJob } from '@yaylak/contract';
+import { dailyWeights, groupOn, isoOf, mainIdentifier, type AnimalFacts } from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { readEntries } from '../book/readEntries';
+import { Clock } from '../common/clock';
+import { notFound } from '../common/problems';
+import { tagView } from '../common/views';
+import { JobEntity } from './job.entity';
+
+/** Weights a device keeps of an animal beside its first: enough for a gain and a look back. */
+const ROSTER_WEIGHTS = 6;
+const JOBS_LISTED = 50;
+
+interface JobRow extends StartJob {
+  readonly finishedAt: string | null;
+}
+
+@Injectable()
+export class JobsService {
+  constructor(
+    @Inject(MikroORM) private readonly orm: MikroORM,
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  /** Everybody present as the race wants them, to be kept on the device. */
+  roster(): RosterView {
+    const today = this.clock.today();
+    const text = (id: string | undefined): string | null => {
+      const facts = id === undefined ? undefined : this.book.state.animals.get(id);
+      return (facts && mainIdentifier(facts)?.identifier.text) ?? null;
+    };
+    const animals = this.book.state.present(today).map((facts) => {
+      const { record } = facts;
+      const groupId = groupOn(facts, today);
+      return {
+        tag: tagView(facts),
+        species: record.species,
+        sex: record.sex,
+        bornOn: record.bornOn === undefined ? null : isoOf(record.bornOn),
+        birthType: record.birthType ?? null,
+        rearingType: record.rearingType ?? null,
+        dam: text(record.damId),
+        sire: text(record.sireId),
+        groupId: groupId ?? null,
+        groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
+        weights: rosterWeights(facts),
+        identifiers: facts.identifiers.map((i) => i.text),
+      };
+    });
+    return { on: isoOf(today), animals };
+  }
+
+  async list(): Promise<JobView[]> {
+    const rows = await this.orm.em
+      .fork()
+      .find(JobEntity, {}, { orderBy: { startedAt: 'desc', id: 'asc' }, limit: JOBS_LISTED });
+    return rows.map((row) => this.toView(row as unknown as JobRow));
+  }
+
+  async open(): Promise<JobView[]> {
+    const rows = await this.orm.em
+      .fork()
+      .find(JobEntity, { finishedAt: null }, { orderBy: { startedAt: 'desc', id: 'asc' }, limit: JOBS_LISTED });
+    return rows.map((row) => this.toView(row as unknown as JobRow));
+  }
+
+  async view(id: string): Promise<JobEntries> {
+    const em = this.orm.em.fork();
+    const row = await em.findOne(JobEntity, id);
+    if (!row) throw notFound('job');
+    const kept = await readEntries(em, { jobId: id });
+    return { job: this.toView(row as unknown as JobRow), entries: kept.filter((k) => !k.struckBy).map((k) => k.entry) };
+  }
+
+  /** Starts a job; the same id again is the same job. */
+  start(job: StartJob): Promise<JobView> {
+    return this.book.exclusively(async () => {
+      const em = this.orm.em.fork();
+      const known = await em.findOne(JobEntity, job.id);
+      if (known) return this.toView(known as unknown as JobRow);
+      const { on, ...rest } = job;
+      await em.insert(JobEntity, {
+        ...rest,
+        happenedOn: on,
+        gates: job.gates.map((g) => ({ ...g })),
+        finishedAt: null,
+      });
+      this.book.state.version++;
+      return this.toView({ ...job, finishedAt: null });
+    });
+  }
+
+  /** Closes a job; once closed it stays so. */
+  finish(id: string, { finishedAt }: FinishJob): Promise<JobView> {
+    return this.book.exclusively(async () => {
+      const em = this.orm.em.fork();
+      const row = await em.findOne(JobEntity, id);
+      if (!row) throw notFound('job');
+      if (row.finishedAt === null) {
+        await em.nativeUpdate(JobEntity, { id }, { finishedAt });
+        this.book.state.version++;
+      }
+      return this.toView({ ...(row as unknown as JobRow), finishedAt: row.finishedAt ?? finishedAt });
+    });
+  }
+
+  private toView(row: JobRow & { readonly happenedOn?: string }): JobView {
+    const seen = new Set<string>();
+    for (const facts of this.book.state.animals.values())
+      if (facts.passages.some((p) => p.jobId === row.id)) seen.add(facts.record.id);
+    return {
+      id: row.id,
+      name: row.name,
+      on: row.happenedOn ?? row.on,
+      startedAt: row.startedAt,
+      startedBy: row.startedBy,
+      stations: row.stations,
+      gates: row.gates,
+      animalIds: row.animalIds,
+      finishedAt: row.finishedAt,
+      seen: seen.size,
+      expected: row.animalIds.length,
+    };
+  }
+}
+
+function rosterWeights(facts: AnimalFacts): (readonly [string, number, string])[] {
+  const daily = dailyWeights(facts);
+  const kept = daily.length > ROSTER_WEIGHTS ? [daily[0], ...daily.slice(-ROSTER_WEIGHTS)] : daily;
+  return kept.flatMap((r) => (r ? [[isoOf(r.on), r.kg, r.method] as const] : []));
+}

@@ -1,0 +1,45 @@
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import * as contract from '@yaylak/contract';
+import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+// eslint-disable-next-line @typescript-eslint/no-require-imports -- the library's own metadata storage has no typed export for this
+const { defaultMetadataStorage } = require('class-transformer/cjs/storage') as { defaultMetadataStorage: never };
+
+/** The API's page at /api/docs, with the contract's own classes as its schemas. */
+export function serveApiPage(app: NestExpressApplication): void {
+  const document = SwaggerModule.createDocument(
+    app,
+    new DocumentBuilder()
+      .setTitle('Yaylak')
+      .setDescription('The stock book: facts come in by POST /api/entries, everything else is read from them.')
+      .setVersion('0.1.0')
+      .build(),
+  );
+  const schemas = validationMetadatasToSchemas({
+    classTransformerMetadataStorage: defaultMetadataStorage,
+    refPointerPrefix: '#/components/schemas/',
+  });
+  document.components = {
+    ...document.components,
+    schemas: { ...document.components?.schemas, ...(schemas as object) },
+  };
+  const batch = document.paths['/api/entries']?.post;
+  if (batch) {
+    const entry = {
+      oneOf: Object.values(contract.ENTRY_CLASSES).map((c) => ({ $ref: `#/components/schemas/${c.name}` })),
+    };
+    batch.requestBody = {
+      required: true,
+      content: {
+        'application/json': {
+          schema: {
+            type: 'object',
+            required: ['entries'],
+            properties: { entries: { type: 'array', maxItems: contract.MAX_BATCH, items: entry } },
+          },
+        },
+      },
+    };
+  }
+  SwaggerModule.setup('api/docs', app, document);
+}

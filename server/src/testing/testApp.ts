@@ -1,0 +1,78 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { MikroORM } from '@mikro-orm/libsql';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import type { AnimalEntry, Entry, EntryAnswer } from '@yaylak/contract';
+import { dayOf } from '@yaylak/core';
+import request from 'supertest';
+import { v7 } from 'uuid';
+import { Clock } from '../common/clock';
+import { readConfig, type ServerConfig } from '../config';
+import { createApp } from '../createApp';
+import { openBook } from '../database/openBook';
+
+export const TODAY = '2026-11-23';
+
+export interface TestApp {
+  readonly app: NestExpressApplication;
+  readonly orm: MikroORM;
+  readonly config: ServerConfig;
+  readonly http: () => ReturnType<typeof request>;
+  readonly post: (...entries: object[]) => Promise<EntryAnswer[]>;
+  /** Stops the server and starts it again on the same book. */
+  readonly again: () => Promise<TestApp>;
+  readonly close: () => Promise<void>;
+}
+
+/** A server on a fresh book of its own, on which it is always 23 November 2026. */
+export async function testApp(dataDir = mkdtempSync(join(tmpdir(), 'yaylak-test-'))): Promise<TestApp> {
+  const config = readConfig({ DATA_DIR: dataDir, LOG_LEVEL: 'silent', WEB_DIR: join(dataDir, 'no-web') });
+  const orm = await openBook(config);
+  const app = await createApp(config, orm);
+  app.get(Clock).today = () => dayOf(TODAY);
+  await app.init();
+  const http = () => request(app.getHttpServer() as Parameters<typeof request>[0]);
+  return {
+    app,
+    orm,
+    config,
+    http,
+    post: async (...entries) => {
+      const answer = await http().post('/api/entries').send({ entries }).expect(200);
+      return (answer.body as { answers: EntryAnswer[] }).answers;
+    },
+    again: async () => {
+      await app.close();
+      return testApp(dataDir);
+    },
+    close: async () => {
+      await app.close();
+      rmSync(dataDir, { recursive: true, force: true });
+    },
+  };
+}
+
+const stamp = () => ({ id: v7(), writtenAt: '2026-11-23T08:00:00.000Z', writtenBy: 'Aylin', source: 'hand' });
+
+/** An animal's arrival in one line. */
+export const arrival = (animalId: string, change: Partial<Extract<AnimalEntry, { type: 'arrival' }>> = {}): Entry =>
+  ({
+    ...stamp(),
+    type: 'arrival',
+    animalId,
+    on: '2026-04-01',
+    how: 'born',
+    species: 'sheep',
+    sex: 'female',
+    bornOn: '2026-04-01',
+    ...change,
+  }) as Entry;
+export const weight = (animalId: string, on: string, kg: number): Entry =>
+  ({ ...stamp(), type: 'weight', animalId, on, kg, method: 'scale' }) as Entry;
+export const tag = (animalId: string, text: string, colour = 'yellow'): Entry =>
+  ({ ...stamp(), type: 'identifier', animalId, on: '2026-04-02', kind: 'visual', text, colour }) as Entry;
+export const strike = (entryId: string): Entry => ({ ...stamp(), type: 'strike', on: TODAY, entryId }) as Entry;
+export const move = (animalId: string, groupId: string, on = '2026-04-02'): Entry =>
+  ({ ...stamp(), type: 'move', animalId, on, groupId }) as Entry;
+export const uuid = (): string => v7();
