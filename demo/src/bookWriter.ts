@@ -1,0 +1,259 @@
+import type { AnimalEntry, BookAnimal, BookFile, ChoiceEntry, Entry, StartJob } from '@yaylak/contract';
+import { BOOK_FORMAT, BOOK_FORMAT_VERSION } from '@yaylak/contract';
+import {
+  addDays,
+  DEFAULT_POINTS_WEIGHTS,
+  isoOf,
+  yearOf,
+  type Day,
+  type Sex,
+  type Species,
+  type TagColour,
+} from '@yaylak/core';
+import { v5 } from 'uuid';
+import type { Random } from './random';
+
+const NAMESPACE = '5b9f4a52-2f0e-4c53-9c39-7d6f1f0f2a11';
+
+/** An animal while the story is written. */
+export interface DemoAnimal {
+  readonly id: string;
+  readonly species: Species;
+  readonly sex: Sex;
+  readonly bornOn: Day;
+  readonly arrivedOn: Day;
+  readonly dam: DemoAnimal | undefined;
+  readonly sire: DemoAnimal | undefined;
+  readonly birthType: number;
+  readonly rearingType: number;
+  /** Own merit for growth; 1 is average. */
+  readonly merit: number;
+  readonly number: string;
+  goneOn: Day | undefined;
+  young: number;
+}
+
+export interface NewAnimal {
+  readonly species: Species;
+  readonly sex: Sex;
+  readonly bornOn: Day;
+  readonly arrivedOn?: Day;
+  readonly how?: 'born' | 'bought' | 'found';
+  readonly dam?: DemoAnimal | undefined;
+  readonly sire?: DemoAnimal | undefined;
+  readonly birthType?: number;
+  readonly rearingType?: number;
+  readonly merit?: number;
+  readonly number?: string;
+  readonly colour: TagColour;
+  readonly name?: string;
+  readonly group: string;
+  readonly withElectronic?: boolean;
+}
+
+/** Entry without what the writer fills in. */
+type Bare<T> = T extends AnimalEntry ? Omit<T, 'id' | 'writtenAt' | 'writtenBy' | 'source' | 'on' | 'animalId'> : never;
+
+/** Writes the demo's story down as entries of a book. Ids follow from the order of writing, so a seed gives one book. */
+export class BookWriter {
+  readonly animals: DemoAnimal[] = [];
+  private readonly entries: Entry[] = [];
+  private readonly groups = new Map<string, { id: string; species: Species }>();
+  private readonly jobs: (StartJob & { finishedAt: string | null })[] = [];
+  private readonly running = new Map<string, number>();
+  private count = 0;
+  private electronic = 120_000;
+
+  constructor(
+    readonly today: Day,
+    readonly random: Random,
+  ) {}
+
+  group(name: string, species: Species): string {
+    const known = this.groups.get(name);
+    if (known) return known.id;
+    const id = this.id(`group ${name}`);
+    this.groups.set(name, { id, species });
+    return id;
+  }
+
+  /** The next number of a series, such as `26-0031`. */
+  nextNumber(prefix: string, width: number): string {
+    const n = (this.running.get(prefix) ?? 0) + 1;
+    this.running.set(prefix, n);
+    return `${prefix}${String(n).padStart(width, '0')}`;
+  }
+
+  /** Adds an animal with its identifiers and its first group. */
+  add(animal: NewAnimal): DemoAnimal {
+    const arrivedOn = animal.arrivedOn ?? animal.bornOn;
+    const number = animal.number ?? this.nextNumber(`${String(yearOf(animal.bornOn)).slice(2)}-`, 4);
+    const made: DemoAnimal = {
+      id: this.id(`animal ${animal.species} ${number}`),
+      species: animal.species,
+      sex: animal.sex,
+      bornOn: animal.bornOn,
+      arrivedOn,
+      dam: animal.dam,
+      sire: animal.sire,
+      birthType: animal.birthType ?? 1,
+      rearingType: animal.rearingType ?? animal.birthType ?? 1,
+      merit: animal.merit ?? 1,
+      number,
+      goneOn: undefined,
+      young: 0,
+    };
+    this.animals.push(made);
+    this.write(made, arrivedOn, {
+      type: 'arrival',
+      how: animal.how ?? 'born',
+      species: made.species,
+      sex: made.sex,
+      ...(animal.how === 'found' ? {} : { bornOn: isoOf(made.bornOn) }),
+      ...(made.dam ? { damId: made.dam.id } : {}),
+      ...(made.sire ? { sireId: made.sire.id } : {}),
+      ...(animal.birthType === undefined ? {} : { birthType: made.birthType, rearingType: made.rearingType }),
+    });
+    this.write(made, arrivedOn, {
+      type: 'identifier',
+      kind: 'visual',
+      text: number,
+      colour: animal.colour,
+      ear: 'left',
+    });
+    if (animal.withElectronic)
+      this.write(made, arrivedOn, {
+        type: 'identifier',
+        kind: 'electronic',
+        text: `792000000${this.electronic++}`,
+        ear: 'right',
+      });
+    if (animal.name) this.write(made, arrivedOn, { type: 'identifier', kind: 'name', text: animal.name });
+    this.move(made, arrivedOn, animal.group);
+    if (made.dam) made.dam.young++;
+    return made;
+  }
+
+  /** Weighs; the scale and gut fill put their noise on the true weight. */
+  weigh(animal: DemoAnimal, on: Day, trueKg: number, step = 0.1, noise = 0.012): void {
+    if (animal.goneOn !== undefined && on > animal.goneOn) return;
+    const kg = Math.max(step, Math.round((trueKg * this.random.normal(1, noise)) / step) * step);
+    this.write(animal, on, { type: 'weight', kg: Number(kg.toFixed(3)), method: 'scale' });
+  }
+
+  move(animal: DemoAnimal, on: Day, group: string): void {
+    this.write(animal, on, { type: 'move', groupId: this.group(group, animal.species) });
+  }
+
+  /** A visual tag is lost, and perhaps replaced by a new one of the same number. */
+  endVisual(animal: DemoAnimal, lostOn: Day, reason: string, replacedOn?: Day): void {
+    const fitted = this.entries.find((e) => e.type === 'identifier' && e.animalId === animal.id && e.kind === 'visual');
+    if (fitted?.type !== 'identifier') return;
+    this.write(animal, lostOn, { type: 'identifier-end', identifierId: fitted.id, how: 'lost', reason });
+    if (replacedOn !== undefined)
+      this.write(animal, replacedOn, {
+        type: 'identifier',
+        kind: 'visual',
+        text: fitted.text,
+        ear: 'left',
+        ...(fitted.colour ? { colour: fitted.colour } : {}),
+      });
+  }
+
+  leave(animal: DemoAnimal, on: Day, how: 'died' | 'sold' | 'slaughtered', reason?: string): void {
+    if (animal.goneOn !== undefined || on >= this.today) return;
+    animal.goneOn = on;
+    this.write(animal, on, { type: 'departure', how, ...(reason ? { reason } : {}) });
+  }
+
+  choose(
+    animal: DemoAnimal,
+    on: Day,
+    choice: Omit<ChoiceEntry, 'id' | 'type' | 'animalId' | 'on' | 'writtenAt' | 'writtenBy' | 'source'>,
+  ): void {
+    this.write(animal, on, { type: 'choice', ...choice });
+  }
+
+  /** Writes an entry; days before it came or after the end of the story are not written. */
+  write(animal: DemoAnimal, on: Day, bare: Bare<AnimalEntry>, jobId?: string): string {
+    const id = this.id(`entry ${this.count++}`);
+    if (on > this.today || on < animal.arrivedOn) return id;
+    const second = this.count % 60;
+    const minute = Math.floor(this.count / 60) % 60;
+    const time = `${String(minute).padStart(2, '0')}:${String(second).padStart(2, '0')}`;
+    this.entries.push({
+      id,
+      animalId: animal.id,
+      on: isoOf(on),
+      writtenAt: `${isoOf(addDays(on, -1))}T20:${time}.000Z`,
+      writtenBy: this.count % 3 === 0 ? 'Aylin' : 'Kerem',
+      source: 'demo',
+      ...(jobId ? { jobId } : {}),
+      ...bare,
+    } as AnimalEntry);
+    return id;
+  }
+
+  job(job: Omit<StartJob, 'id'> & { readonly finishedAt: string | null }): string {
+    const id = this.id(`job ${job.name} ${job.on}`);
+    this.jobs.push({ id, ...job });
+    return id;
+  }
+
+  /** Everything present on a day, of a species. */
+  present(species: Species, on: Day): DemoAnimal[] {
+    return this.animals.filter(
+      (a) => a.species === species && a.bornOn <= on && (a.goneOn === undefined || a.goneOn > on),
+    );
+  }
+
+  finish(name: string): BookFile {
+    const order = (a: Entry, b: Entry): number => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0);
+    const entries = [...this.entries].sort(order);
+    const records: BookAnimal[] = entries.flatMap((e) =>
+      e.type === 'arrival'
+        ? [
+            {
+              id: e.animalId,
+              species: e.species,
+              sex: e.sex,
+              bornOn: e.bornOn ?? null,
+              damId: e.damId ?? null,
+              sireId: e.sireId ?? null,
+              birthType: e.birthType ?? null,
+              rearingType: e.rearingType ?? null,
+              strain: null,
+              version: 1,
+            },
+          ]
+        : [],
+    );
+    return {
+      format: BOOK_FORMAT,
+      formatVersion: BOOK_FORMAT_VERSION,
+      holding: {
+        name,
+        keeper: 'Aylin',
+        unit: 'kg',
+        currency: 'TRY',
+        pointsWeights: DEFAULT_POINTS_WEIGHTS,
+        species: {},
+        version: 1,
+      },
+      groups: [...this.groups].map(([groupName, g]) => ({
+        id: g.id,
+        name: groupName,
+        species: g.species,
+        isClosed: false,
+        version: 1,
+      })),
+      jobs: this.jobs,
+      animals: records,
+      entries,
+    };
+  }
+
+  private id(name: string): string {
+    return v5(name, NAMESPACE);
+  }
+}

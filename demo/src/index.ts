@@ -1,0 +1,39 @@
+import type { BookFile } from '@yaylak/contract';
+import { addDays, type Day } from '@yaylak/core';
+import { BookWriter } from './bookWriter';
+import { writeCattle } from './cattle';
+import { writeGoats } from './goats';
+import { writeRabbits } from './rabbits';
+import { seededRandom } from './random';
+import { writeSheep } from './sheep';
+
+export const DEMO_SEED = 20_261;
+const YEARS = 5;
+
+/**
+ * The demo holding: five years of a made-up farm that end on `today`. The same seed and day give the same book, to the
+ * last digit.
+ * @param options.years  whole years of history; fewer make a small book for tests
+ */
+export function makeDemoBook(
+  today: Day,
+  { seed = DEMO_SEED, years = YEARS }: { readonly seed?: number; readonly years?: number } = {},
+): BookFile {
+  const w = new BookWriter(today, seededRandom(seed));
+  writeSheep(w, years);
+  writeGoats(w, years);
+  writeRabbits(w, years);
+  writeCattle(w, years);
+  const stray = w.add({
+    species: 'sheep',
+    sex: 'unknown',
+    bornOn: addDays(today, -30),
+    arrivedOn: addDays(today, -14),
+    how: 'found',
+    number: '25-0402',
+    colour: 'green',
+    group: 'Ewe lambs',
+  });
+  w.weigh(stray, addDays(today, -14), 41);
+  return w.finish('Ardıçlı');
+}
