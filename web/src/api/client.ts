@@ -1,0 +1,46 @@
+import type { Problem } from '@yaylak/contract';
+
+/** The server answered, and said no. */
+export class ProblemError extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail ? `${problem.title} ${problem.detail}` : problem.title);
+  }
+}
+
+/** The server did not answer at all. */
+export class AwayError extends Error {
+  constructor() {
+    super('The server is away. What you typed is kept on this device.');
+  }
+}
+
+/** Asks the server. @throws ProblemError when it says no, AwayError when it is not there */
+export async function ask<T>(
+  path: string,
+  init: { readonly method?: string; readonly body?: unknown; readonly signal?: AbortSignal } = {},
+): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method: init.method ?? 'GET',
+      ...(init.signal ? { signal: init.signal } : {}),
+      ...(init.body === undefined
+        ? {}
+        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(init.body) }),
+    });
+  } catch (error) {
+    if ((error as Error).name === 'AbortError') throw error;
+    throw new AwayError();
+  }
+  if (response.ok) return (await response.json()) as T;
+  const isProblem = response.headers.get('content-type')?.includes('problem+json');
+  if (!isProblem) throw new AwayError();
+  throw new ProblemError((await response.json()) as Problem);
+}
+
+/** A query string of what is set. */
+export function withQuery(path: string, query: object): string {
+  const set = Object.entries(query).filter(([, v]) => v !== undefined && v !== '' && v !== null);
+  const text = new URLSearchParams(set.map(([k, v]) => [k, String(v)])).toString();
+  return text ? `${path}?${text}` : path;
+}

@@ -1,0 +1,72 @@
+import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
+import type {
+  AnimalPage,
+  AnimalQuery,
+  AnimalView,
+  ChoosingQuery,
+  ChoosingSet,
+  ChoosingView,
+  GroupView,
+  HoldingView,
+  IdentifierIndexRow,
+  JobEntries,
+  JobView,
+  RosterView,
+  TodayView,
+  YearBandView,
+} from '@yaylak/contract';
+import { ask, withQuery } from './client';
+
+/** What the server can be asked, each with the key it is kept under. */
+export const holdingQuery = queryOptions({
+  queryKey: ['holding'],
+  queryFn: ({ signal }) => ask<HoldingView>('/api/holding', { signal }),
+});
+export const todayQuery = queryOptions({
+  queryKey: ['today'],
+  queryFn: ({ signal }) => ask<TodayView>('/api/today', { signal }),
+});
+export const yearBandQuery = queryOptions({
+  queryKey: ['year-band'],
+  queryFn: ({ signal }) => ask<YearBandView>('/api/year-band', { signal }),
+});
+export const groupsQuery = queryOptions({
+  queryKey: ['groups'],
+  queryFn: ({ signal }) => ask<GroupView[]>('/api/groups', { signal }),
+});
+export const identifiersQuery = queryOptions({
+  queryKey: ['identifiers'],
+  queryFn: ({ signal }) => ask<IdentifierIndexRow[]>('/api/identifiers', { signal }),
+});
+export const rosterQuery = queryOptions({
+  queryKey: ['roster'],
+  queryFn: ({ signal }) => ask<RosterView>('/api/roster', { signal }),
+});
+export const jobsQuery = queryOptions({
+  queryKey: ['jobs'],
+  queryFn: ({ signal }) => ask<JobView[]>('/api/jobs', { signal }),
+});
+export const jobQuery = (id: string) =>
+  queryOptions({ queryKey: ['job', id], queryFn: ({ signal }) => ask<JobEntries>(`/api/jobs/${id}`, { signal }) });
+export const animalQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['animal', id],
+    queryFn: ({ signal }) => ask<AnimalView>(`/api/animals/${id}`, { signal }),
+  });
+export const animalsQuery = (query: AnimalQuery) =>
+  infiniteQueryOptions({
+    queryKey: ['animals', query],
+    queryFn: ({ signal, pageParam }) =>
+      ask<AnimalPage>(withQuery('/api/animals', { ...query, cursor: pageParam, limit: 200 }), { signal }),
+    initialPageParam: '',
+    getNextPageParam: (page) => page.nextCursor,
+  });
+export const choosingSetsQuery = queryOptions({
+  queryKey: ['choosing-sets'],
+  queryFn: ({ signal }) => ask<ChoosingSet[]>('/api/choosing/sets', { signal }),
+});
+export const choosingQuery = (query: ChoosingQuery) =>
+  queryOptions({
+    queryKey: ['choosing', query],
+    queryFn: ({ signal }) => ask<ChoosingView>(withQuery('/api/choosing', query), { signal }),
+  });

@@ -1,0 +1,60 @@
+import { createBrowserRouter, RouterProvider, useRouteError } from 'react-router';
+import { Failed } from '../parts/States';
+import { Shell } from './Shell';
+
+/** Each place is loaded when it is opened. */
+const router = createBrowserRouter([
+  {
+    path: '/',
+    Component: Shell,
+    ErrorBoundary: RouteFailed,
+    children: [
+      { index: true, lazy: async () => ({ Component: (await import('../places/today/TodayPage')).TodayPage }) },
+      { path: 'race', lazy: async () => ({ Component: (await import('../places/race/StartPage')).StartPage }) },
+      {
+        path: 'animals',
+        lazy: async () => ({ Component: (await import('../places/animals/AnimalsPage')).AnimalsPage }),
+      },
+      {
+        path: 'animals/:id',
+        lazy: async () => ({ Component: (await import('../places/animals/AnimalPage')).AnimalPage }),
+      },
+      {
+        path: 'choosing',
+        lazy: async () => ({ Component: (await import('../places/choosing/ChoosingPage')).ChoosingPage }),
+      },
+      { path: 'files', lazy: async () => ({ Component: (await import('../places/files/FilesPage')).FilesPage }) },
+      {
+        path: 'holding',
+        lazy: async () => ({ Component: (await import('../places/holding/HoldingPage')).HoldingPage }),
+      },
+    ],
+  },
+  {
+    path: '/race/:id',
+    ErrorBoundary: RouteFailed,
+    lazy: async () => ({ Component: (await import('../places/race/RacePage')).RacePage }),
+  },
+  { path: '*', Component: NotHere },
+]);
+
+export const App = () => <RouterProvider router={router} />;
+
+function RouteFailed() {
+  return (
+    <div style={{ padding: 24 }}>
+      <Failed error={useRouteError() as Error} onRetry={() => window.location.reload()} />
+    </div>
+  );
+}
+
+function NotHere() {
+  return (
+    <div style={{ padding: 24 }}>
+      <h1>There is nothing here</h1>
+      <p>
+        <a href="/">Go to Today</a>
+      </p>
+    </div>
+  );
+}

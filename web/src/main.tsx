@@ -1,0 +1,65 @@
+import '@fontsource-variable/atkinson-hyperlegible-mono';
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource-variable/bricolage-grotesque';
+import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
+import { onlineManager, QueryClient } from '@tanstack/react-query';
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
+import { del, get, set } from 'idb-keyval';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { registerSW } from 'virtual:pwa-register';
+import { App } from './app/App';
+import { createOutbox } from './outbox/outbox';
+import { indexedDbStore } from './outbox/store';
+import { OutboxContext } from './outbox/useOutbox';
+import { UndoProvider } from './parts/Undo';
+import { GlobalStyle } from './theme/GlobalStyle';
+import { applyTheme } from './theme/useTheme';
+
+applyTheme();
+registerSW({ immediate: true });
+onlineManager.setOnline(navigator.onLine);
+
+/** A fortnight without a server. Longer than 24 days overflows the browser's timers, and all would be thrown away at once. */
+const KEPT_MS = 14 * 86_400_000;
+/** What the race and the first look need without a server. */
+const KEPT_OFFLINE = new Set(['holding', 'today', 'year-band', 'groups', 'identifiers', 'roster', 'jobs', 'job']);
+
+const client = new QueryClient({
+  defaultOptions: {
+    queries: { staleTime: 10_000, gcTime: KEPT_MS, retry: 1, networkMode: 'always', refetchOnWindowFocus: true },
+  },
+});
+const persister = createAsyncStoragePersister({
+  storage: { getItem: (k) => get<string>(k), setItem: (k, v: string) => set(k, v), removeItem: (k) => del(k) },
+  key: 'yaylak-read',
+});
+const outbox = createOutbox(indexedDbStore());
+// The race works from its roster and its own log: re-reading them after each animal would be work on the hot path.
+outbox.onKept(
+  () => void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'roster' && q.queryKey[0] !== 'job' }),
+);
+window.addEventListener('online', () => void outbox.flush());
+
+createRoot(document.getElementById('root') as HTMLElement).render(
+  <StrictMode>
+    <GlobalStyle />
+    <PersistQueryClientProvider
+      client={client}
+      persistOptions={{
+        persister,
+        maxAge: KEPT_MS,
+        buster: '1',
+        dehydrateOptions: {
+          shouldDehydrateQuery: (q) => q.state.data !== undefined && KEPT_OFFLINE.has(String(q.queryKey[0])),
+        },
+      }}
+    >
+      <OutboxContext value={outbox}>
+        <UndoProvider>
+          <App />
+        </UndoProvider>
+      </OutboxContext>
+    </PersistQueryClientProvider>
+  </StrictMode>,
+);

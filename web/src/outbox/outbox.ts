@@ -1,0 +1,203 @@
+import type { EntriesAnswered, Entry, EntryAnswer } from '@yaylak/contract';
+import { v7 } from 'uuid';
+import { ask, ProblemError } from '../api/client';
+import type { Outgoing, OutboxItem, OutboxStore } from './store';
+
+export interface OutboxState {
+  readonly items: readonly OutboxItem[];
+  readonly waiting: number;
+  readonly refused: readonly OutboxItem[];
+  /** Whether the last try found the server. */
+  readonly isServerThere: boolean;
+}
+
+/** How items are sent; a test puts its own here. */
+export interface Courier {
+  postEntries(entries: readonly Entry[]): Promise<readonly EntryAnswer[]>;
+  post(path: string, body: unknown): Promise<unknown>;
+}
+
+export const serverCourier: Courier = {
+  postEntries: async (entries) =>
+    (await ask<EntriesAnswered>('/api/entries', { method: 'POST', body: { entries } })).answers,
+  post: (path, body) => ask(path, { method: 'POST', body }),
+};
+
+const BATCH = 200;
+const FIRST_WAIT_MS = 500;
+const LONGEST_WAIT_MS = 8_000;
+
+export interface Outbox {
+  /** Writes down first, sends then. Resolves when this device has it, whether or not the server is there. */
+  put(outgoing: readonly Outgoing[]): Promise<void>;
+  /** Tries to send at once. */
+  flush(): Promise<void>;
+  /** Drops a refused item after somebody looked at it. */
+  dismiss(key: string): Promise<void>;
+  /** Forgets the kept log of a job that is over. */
+  forgetJob(jobId: string): Promise<void>;
+  subscribe(listener: () => void): () => void;
+  state(): OutboxState;
+  /** Called after the server kept something. */
+  onKept(listener: () => void): () => void;
+  stop(): void;
+}
+
+/** Sends what was written down, in order, with back-off; drops nothing. */
+export function createOutbox(store: OutboxStore, courier: Courier = serverCourier): Outbox {
+  let items: OutboxItem[] = [];
+  let snapshot: OutboxState = { items, waiting: 0, refused: [], isServerThere: true };
+  let isServerThere = true;
+  let waitMs = FIRST_WAIT_MS;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let sending: Promise<void> | undefined;
+  let isStopped = false;
+  const listeners = new Set<() => void>();
+  const keptListeners = new Set<() => void>();
+
+  const changed = (): void => {
+    snapshot = {
+      items,
+      waiting: items.filter((i) => i.state === 'waiting').length,
+      refused: items.filter((i) => i.state === 'refused'),
+      isServerThere,
+    };
+    listeners.forEach((l) => l());
+  };
+
+  const ready = store.load().then((loaded) => {
+    // What was put while loading stands behind what lay here before.
+    items = [...loaded, ...items.filter((i) => !loaded.some((l) => l.key === i.key))];
+    changed();
+    if (items.some((i) => i.state === 'waiting')) void flush();
+  });
+
+  /** Waiting items that can go in one request: a run of entries, or one other thing. */
+  const nextBatch = (): OutboxItem[] => {
+    const waiting = items.filter((i) => i.state === 'waiting');
+    const end = waiting.findIndex((i) => i.out.kind !== 'entry');
+    if (end === 0) return waiting.slice(0, 1);
+    return waiting.slice(0, Math.min(BATCH, end < 0 ? waiting.length : end));
+  };
+
+  const settle = async (settled: readonly OutboxItem[]): Promise<void> => {
+    const gone = settled.filter((i) => i.state === 'kept' && !jobOf(i.out));
+    const stay = settled.filter((i) => !gone.includes(i));
+    if (stay.length > 0) await store.save(stay);
+    if (gone.length > 0) await store.remove(gone.map((i) => i.key));
+    const byKey = new Map(settled.map((i) => [i.key, i]));
+    const goneKeys = new Set(gone.map((i) => i.key));
+    items = items.filter((i) => !goneKeys.has(i.key)).map((i) => byKey.get(i.key) ?? i);
+    changed();
+  };
+
+  const sendBatch = async (batch: readonly OutboxItem[]): Promise<void> => {
+    try {
+      const answers = await deliver(courier, batch);
+      await settle(
+        batch.map((item, i) => {
+          const answer = answers[i];
+          return answer?.status === 'refused'
+            ? { ...item, state: 'refused', message: answer.message }
+            : { ...item, state: 'kept' };
+        }),
+      );
+    } catch (error) {
+      // A no to the whole request is an answer; trying again would bring the same one. A server in trouble is not.
+      if (!(error instanceof ProblemError) || error.problem.status >= 500 || error.problem.status === 429) throw error;
+      await settle(batch.map((item) => ({ ...item, state: 'refused', message: error.message })));
+    }
+  };
+
+  const run = async (): Promise<void> => {
+    await ready;
+    let hasKept = false;
+    try {
+      for (let batch = nextBatch(); batch.length > 0 && !isStopped; batch = nextBatch()) {
+        await sendBatch(batch);
+        hasKept = true;
+      }
+      waitMs = FIRST_WAIT_MS;
+      isServerThere = true;
+    } catch {
+      isServerThere = false;
+      if (!isStopped) timer = setTimeout(() => void flush(), waitMs);
+      waitMs = Math.min(LONGEST_WAIT_MS, waitMs * 2);
+    }
+    changed();
+    if (hasKept) keptListeners.forEach((l) => l());
+  };
+
+  const flush = (): Promise<void> => {
+    clearTimeout(timer);
+    sending ??= exclusively(run).finally(() => {
+      sending = undefined;
+      // Something may have been put while the last batch was on its way.
+      if (isServerThere && !isStopped && items.some((i) => i.state === 'waiting')) void flush();
+    });
+    return sending;
+  };
+
+  return {
+    async put(outgoing) {
+      const added = outgoing.map((out): OutboxItem => ({ key: v7(), out, state: 'waiting' }));
+      await store.save(added);
+      items = [...items, ...added];
+      changed();
+      void flush();
+    },
+    flush,
+    async dismiss(key) {
+      await store.remove([key]);
+      items = items.filter((i) => i.key !== key);
+      changed();
+    },
+    async forgetJob(jobId) {
+      const over = items.filter((i) => i.state === 'kept' && jobOf(i.out) === jobId).map((i) => i.key);
+      if (over.length === 0) return;
+      await store.remove(over);
+      items = items.filter((i) => !over.includes(i.key));
+      changed();
+    },
+    subscribe(listener) {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+    state: () => snapshot,
+    onKept(listener) {
+      keptListeners.add(listener);
+      return () => keptListeners.delete(listener);
+    },
+    stop() {
+      isStopped = true;
+      clearTimeout(timer);
+    },
+  };
+}
+
+/** The job an item belongs to. */
+export function jobOf(out: Outgoing): string | undefined {
+  if (out.kind === 'entry') return out.entry.jobId;
+  return out.kind === 'job' ? out.job.id : out.jobId;
+}
+
+async function deliver(courier: Courier, batch: readonly OutboxItem[]): Promise<readonly EntryAnswer[]> {
+  const first = batch[0];
+  if (!first) return [];
+  switch (first.out.kind) {
+    case 'entry':
+      return courier.postEntries(batch.flatMap((i) => (i.out.kind === 'entry' ? [i.out.entry] : [])));
+    case 'job':
+      await courier.post('/api/jobs', first.out.job);
+      return [];
+    case 'finish':
+      await courier.post(`/api/jobs/${first.out.jobId}/finish`, { finishedAt: first.out.finishedAt });
+      return [];
+  }
+}
+
+/** One window of this browser sends at a time; where locks are missing, ids make a double send harmless. */
+async function exclusively(work: () => Promise<void>): Promise<void> {
+  if (!('locks' in navigator)) return work();
+  await navigator.locks.request('yaylak-outbox', work);
+}

@@ -1,0 +1,95 @@
+import type { ReactNode } from 'react';
+import { FieldError, Input, Label, Text, TextField, type TextFieldProps } from 'react-aria-components';
+import styled from 'styled-components';
+import { colour, radius, space, touch } from '../theme/tokens';
+
+interface Props extends TextFieldProps {
+  readonly label: string;
+  readonly hint?: ReactNode;
+  readonly error?: string | undefined;
+  readonly placeholder?: string;
+}
+
+/** A field with its label, its hint and what is wrong with it. */
+export function Field({ label, hint, error, placeholder, ...props }: Props) {
+  return (
+    <Box {...props} isInvalid={error !== undefined}>
+      <Label>{label}</Label>
+      <FieldInput {...(placeholder === undefined ? {} : { placeholder })} />
+      {hint ? <Text slot="description">{hint}</Text> : null}
+      <FieldError>{error}</FieldError>
+    </Box>
+  );
+}
+
+const Box = styled(TextField)`
+  display: flex;
+  flex-direction: column;
+  gap: ${space(1)};
+  label {
+    font-size: 13px;
+    color: ${colour('inkSoft')};
+  }
+  [slot='description'] {
+    font-size: 13px;
+    color: ${colour('inkSoft')};
+  }
+  .react-aria-FieldError {
+    font-size: 13px;
+    color: ${colour('madder')};
+    font-weight: 600;
+  }
+`;
+export const fieldLook = `
+  min-height: ${touch};
+  padding: 0 ${space(3)};
+  border: 1px solid ${colour('lineStrong')};
+  border-radius: ${radius};
+  background: ${colour('panel')};
+  color: ${colour('ink')};
+  min-width: 0;
+`;
+const FieldInput = styled(Input)`
+  ${fieldLook}
+  &[data-invalid] {
+    border-color: ${colour('madder')};
+  }
+`;
+
+interface ChoiceProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly options: readonly (readonly [value: T, words: string])[];
+  readonly onChange: (value: T) => void;
+  readonly isLabelHidden?: boolean;
+}
+
+/** One of a few, by the browser's own select: it works with every keyboard, glove and reader. */
+export function Choice<T extends string>({ label, value, options, onChange, isLabelHidden = false }: ChoiceProps<T>) {
+  return (
+    <ChoiceBox>
+      <span data-hidden={isLabelHidden || undefined}>{label}</span>
+      <select aria-label={label} value={value} onChange={(e) => onChange(e.target.value as T)}>
+        {options.map(([v, words]) => (
+          <option key={v} value={v}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </ChoiceBox>
+  );
+}
+const ChoiceBox = styled.label`
+  display: flex;
+  flex-direction: column;
+  gap: ${space(1)};
+  font-size: 13px;
+  color: ${colour('inkSoft')};
+  span[data-hidden] {
+    display: none;
+  }
+  select {
+    ${fieldLook}
+    font-size: 15px;
+  }
+`;

@@ -1,0 +1,64 @@
+import type { GainView } from '@yaylak/contract';
+import styled from 'styled-components';
+import { colour, space } from '../theme/tokens';
+import { fullDate, gainText, gramsPerDay, verdictText } from '../words/format';
+import { How } from './How';
+
+interface Props {
+  readonly gain: GainView | null;
+  readonly title: string;
+  readonly isCompact?: boolean;
+}
+
+/** A gain with its verdict; it says when it is too soon to tell, and how wide the guess is. */
+export function GainFigure({ gain, title, isCompact = false }: Props) {
+  if (!gain) return <span>no gain yet</span>;
+  return (
+    <Box>
+      <b>{isCompact ? gramsPerDay(gain.kgPerDay) : gainText(gain)}</b>
+      {gain.verdict === 'no-group' ? null : <Verdict data-verdict={gain.verdict}>{verdictText(gain)}</Verdict>}
+      {isCompact ? null : (
+        <How of={title}>
+          <p>
+            {gain.readings === 2 ? 'Two readings' : `A straight line through ${gain.readings} readings`} from{' '}
+            {fullDate(gain.from)} to {fullDate(gain.to)}: {gramsPerDay(gain.kgPerDay)}.
+          </p>
+          <p>
+            Gut fill and the scale move a reading by a few per cent, so four times out of five the true gain lies
+            between {gramsPerDay(gain.kgPerDay - gain.halfWidth)} and {gramsPerDay(gain.kgPerDay + gain.halfWidth)}.
+            More days between weighings make it narrower.
+          </p>
+          {gain.lineKgPerDay === null ? (
+            <p>There is no line to hold it against here.</p>
+          ) : (
+            <p>
+              The line is half the median of its contemporaries: {gramsPerDay(gain.lineKgPerDay)}. A verdict is given
+              only when the whole range lies on one side.
+            </p>
+          )}
+          <p>
+            <a href="/holding">The share for gut fill and scale is set under Holding</a>
+          </p>
+        </How>
+      )}
+    </Box>
+  );
+}
+
+const Box = styled.span`
+  display: inline-flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 ${space(2)};
+`;
+const Verdict = styled.span`
+  font-size: 13px;
+  color: ${colour('inkSoft')};
+  &[data-verdict='below'] {
+    color: ${colour('madder')};
+    font-weight: 600;
+  }
+  &[data-verdict='too-soon'] {
+    color: ${colour('weld')};
+  }
+`;

@@ -1,0 +1,69 @@
+import { useEffect, useState } from 'react';
+import styled from 'styled-components';
+import { colour, space } from '../theme/tokens';
+import { Sheet } from './Sheet';
+
+const KEYS: readonly (readonly [key: string, what: string])[] = [
+  ['0-9 or /', 'Find an animal by any part of its number or name'],
+  ['Alt+1 to Alt+6', 'Go to a place, in the order of the rail'],
+  ['Ctrl+Z', 'Take back the last thing done'],
+  ['N', 'New, in this place (Animals: add; At the race: start)'],
+  ['Arrow keys', 'Along the year band; up and down a list'],
+  ['Enter', 'Open what is chosen'],
+  ['Space', 'Tick a row in Animals'],
+  ['K, S, X', 'Choosing: keep, second string, sell'],
+  ['[ and ]', 'Choosing: move the line up and down'],
+  ['?', 'This list'],
+];
+
+/** `?` shows the keys. */
+export function KeysHelp() {
+  const [isOpen, setOpen] = useState(false);
+  // The keyboard is outside React.
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.key === '?' && !/^(INPUT|TEXTAREA|SELECT)$/.test((event.target as HTMLElement).tagName)) setOpen(true);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  return (
+    <Sheet title="Keys" isOpen={isOpen} onClose={() => setOpen(false)}>
+      <List>
+        {KEYS.map(([key, what]) => (
+          <div key={key}>
+            <dt>
+              <Key>{key}</Key>
+            </dt>
+            <dd>{what}</dd>
+          </div>
+        ))}
+      </List>
+    </Sheet>
+  );
+}
+
+export const Key = styled.kbd`
+  border: 1px solid ${colour('lineStrong')};
+  border-bottom-width: 2px;
+  border-radius: 4px;
+  padding: 1px 6px;
+  font-size: 13px;
+  background: ${colour('panel')};
+  color: ${colour('ink')};
+`;
+const List = styled.dl`
+  margin: 0;
+  div {
+    display: flex;
+    gap: ${space(4)};
+    padding: ${space(1)} 0;
+  }
+  dt {
+    width: 130px;
+    flex: none;
+  }
+  dd {
+    margin: 0;
+  }
+`;

@@ -1,0 +1,53 @@
+import type { ReactNode } from 'react';
+import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
+import styled from 'styled-components';
+import { colour, radius, space } from '../theme/tokens';
+
+interface Props {
+  readonly title: string;
+  readonly isOpen: boolean;
+  readonly onClose: () => void;
+  readonly children: ReactNode;
+  readonly width?: number;
+}
+
+/** A sheet laid over the page; Escape puts it away. */
+export function Sheet({ title, isOpen, onClose, children, width = 560 }: Props) {
+  return (
+    <Overlay isOpen={isOpen} onOpenChange={(open) => !open && onClose()} isDismissable>
+      <Body style={{ maxWidth: width }}>
+        <Dialog>
+          <Heading slot="title">{title}</Heading>
+          {children}
+        </Dialog>
+      </Body>
+    </Overlay>
+  );
+}
+
+const Overlay = styled(ModalOverlay)`
+  position: fixed;
+  inset: 0;
+  background: #14110f99;
+  display: grid;
+  place-items: start center;
+  padding: ${space(10)} ${space(4)};
+  overflow: auto;
+  z-index: 20;
+`;
+const Body = styled(Modal)`
+  width: 100%;
+  background: ${colour('panel')};
+  border: 1px solid ${colour('line')};
+  border-radius: ${radius};
+  padding: ${space(5)};
+  section {
+    outline: none;
+    display: flex;
+    flex-direction: column;
+    gap: ${space(4)};
+  }
+  h2 {
+    font-size: 20px;
+  }
+`;

@@ -1,0 +1,54 @@
+import type { ReactNode } from 'react';
+import styled from 'styled-components';
+import { AwayError } from '../api/client';
+import { colour, radius, space } from '../theme/tokens';
+import { Button } from './Button';
+import { NotePanel, Panel } from './Panel';
+
+/** The shape of what comes. */
+export function Loading({ rows = 6 }: { readonly rows?: number }) {
+  return (
+    <Panel aria-busy="true" aria-label="Loading">
+      {Array.from({ length: rows }, (_, i) => (
+        <Bone key={i} />
+      ))}
+    </Panel>
+  );
+}
+const Bone = styled.div`
+  height: 28px;
+  margin: ${space(2)} 0;
+  border-radius: ${radius};
+  background: ${colour('rail')};
+  opacity: 0.6;
+`;
+
+/** What went wrong, what was kept, and what to do. */
+export function Failed({ error, onRetry }: { readonly error: Error; readonly onRetry?: () => void }) {
+  return (
+    <NotePanel $tone="madder" role="alert">
+      <h2>{error instanceof AwayError ? 'The server is away' : 'That did not work'}</h2>
+      <p>{error.message}</p>
+      {onRetry ? <Button onPress={onRetry}>Try again</Button> : null}
+    </NotePanel>
+  );
+}
+
+/** Nothing here yet, and what to do first. */
+export function Empty({
+  title,
+  children,
+  action,
+}: {
+  readonly title: string;
+  readonly children: ReactNode;
+  readonly action?: ReactNode;
+}) {
+  return (
+    <Panel>
+      <h2>{title}</h2>
+      <p style={{ margin: '8px 0 12px' }}>{children}</p>
+      {action}
+    </Panel>
+  );
+}

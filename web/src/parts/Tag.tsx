@@ -1,0 +1,97 @@
+import type { TagView } from '@yaylak/contract';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { fonts, radius, TAG_FILLS } from '../theme/tokens';
+
+interface Props {
+  readonly tag: TagView;
+  readonly size?: 'small' | 'large';
+  readonly isStatic?: boolean;
+}
+
+/** What the picture of a tag says in words. */
+export function tagLabel(tag: TagView): string {
+  const electronic = tag.hasElectronic ? ', with electronic tag' : '';
+  const name = tag.name ? `, ${tag.name}` : '';
+  return `${tag.colour ?? ''} tag ${tag.text}${name}${electronic}${tag.isWorn ? '' : ', lost'}`.trim();
+}
+
+/** An animal as its ear tag: its colour and number, a hole, a notch for the electronic one, an outline when it is lost. */
+export function Tag({ tag, size = 'small', isStatic = false }: Props) {
+  const fill = TAG_FILLS[tag.colour ?? 'white'] ?? TAG_FILLS.white;
+  const face = (
+    <Face
+      data-size={size}
+      data-lost={!tag.isWorn || undefined}
+      data-electronic={tag.hasElectronic || undefined}
+      style={{ '--fill': fill } as object}
+    >
+      <Hole data-size={size} aria-hidden />
+      {tag.text}
+    </Face>
+  );
+  if (isStatic)
+    return (
+      <span role="img" aria-label={tagLabel(tag)}>
+        {face}
+      </span>
+    );
+  return (
+    <TagLink to={`/animals/${tag.animalId}`} aria-label={tagLabel(tag)}>
+      {face}
+    </TagLink>
+  );
+}
+
+const TagLink = styled(Link)`
+  text-decoration: none;
+  display: inline-block;
+  border-radius: ${radius};
+`;
+const Face = styled.span`
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 24px;
+  padding: 1px 9px 1px 7px;
+  border-radius: 4px 8px 8px 4px;
+  border: 1px solid #0000002e;
+  background: var(--fill);
+  color: #2a2420;
+  font: 700 14px/1.2 ${fonts.mono};
+  white-space: nowrap;
+  position: relative;
+  &[data-electronic]::after {
+    content: '';
+    position: absolute;
+    right: 8px;
+    top: -1px;
+    width: 8px;
+    height: 4px;
+    background: #2a2420;
+    border-radius: 0 0 3px 3px;
+  }
+  &[data-lost] {
+    background: transparent;
+    border: 2px dashed #8c7d68;
+    color: inherit;
+  }
+  &[data-size='large'] {
+    font-size: 40px;
+    padding: 8px 24px 8px 16px;
+    gap: 14px;
+    border-radius: 8px 18px 18px 8px;
+  }
+`;
+const Hole = styled.span`
+  width: 6px;
+  height: 6px;
+  border-radius: 50%;
+  background: #fffcf6;
+  border: 1px solid #00000040;
+  flex: none;
+  &[data-size='large'] {
+    width: 16px;
+    height: 16px;
+  }
+`;

@@ -1,0 +1,127 @@
+import { useQuery } from '@tanstack/react-query';
+import { searchIdentifiers } from '@yaylak/core';
+import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { identifiersQuery } from '../api/queries';
+import { colour, radius, space } from '../theme/tokens';
+import { fieldLook } from './Field';
+import { Sheet } from './Sheet';
+import { Tag } from './Tag';
+
+/** Opens on digits typed outside a field, or on `/`; finds by any part of anything ever worn. */
+export function TagFinder() {
+  const [typed, setTyped] = useState<string>();
+  // The keyboard is outside React: a digit anywhere is the beginning of a tag.
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const target = event.target as HTMLElement;
+      const isBusy =
+        /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.closest('[role=dialog], [data-own-keys]');
+      if (isBusy || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (!/^[0-9/]$/.test(event.key)) return;
+      event.preventDefault();
+      setTyped(event.key === '/' ? '' : event.key);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  return (
+    <Sheet title="Find an animal" isOpen={typed !== undefined} onClose={() => setTyped(undefined)}>
+      {typed === undefined ? null : <Finder first={typed} onClose={() => setTyped(undefined)} />}
+    </Sheet>
+  );
+}
+
+function Finder({ first, onClose }: { readonly first: string; readonly onClose: () => void }) {
+  const [typed, setTyped] = useState(first);
+  const [at, setAt] = useState(0);
+  const navigate = useNavigate();
+  const { data: all, isPending } = useQuery(identifiersQuery);
+  const matches = searchIdentifiers(all ?? [], typed, 12);
+  const open = (animalId: string): void => {
+    onClose();
+    void navigate(`/animals/${animalId}`);
+  };
+  return (
+    <>
+      <Input
+        autoFocus
+        aria-label="Any part of a number, name or electronic number"
+        aria-controls="finder-list"
+        value={typed}
+        onChange={(e) => {
+          setTyped(e.target.value);
+          setAt(0);
+        }}
+        onKeyDown={(e) => {
+          if (e.key === 'ArrowDown') setAt(Math.min(matches.length - 1, at + 1));
+          else if (e.key === 'ArrowUp') setAt(Math.max(0, at - 1));
+          else if (e.key === 'Enter' && matches[at]) open(matches[at].found.animalId);
+          else return;
+          e.preventDefault();
+        }}
+      />
+      <List id="finder-list" role="listbox" aria-label="Animals found">
+        {matches.map(({ found, rank }, i) => (
+          <li
+            key={found.animalId}
+            role="option"
+            aria-selected={i === at}
+            onClick={() => open(found.animalId)}
+            onKeyDown={() => undefined}
+          >
+            <Tag
+              isStatic
+              tag={{
+                animalId: found.animalId,
+                text: found.text,
+                kind: found.kind,
+                colour: found.colour,
+                name: null,
+                hasElectronic: found.kind === 'electronic',
+                isWorn: found.isWorn,
+              }}
+            />
+            <span>
+              {found.species}, {found.sex}
+              {found.bornOn ? `, born ${found.bornOn.slice(0, 4)}` : ''}
+              {found.groupName ? `, ${found.groupName}` : ''}
+            </span>
+            <em>{found.isPresent ? (rank === 'exact' ? 'exact' : '') : 'gone'}</em>
+          </li>
+        ))}
+      </List>
+      {matches.length === 0 && typed !== '' && !isPending ? (
+        <p>No animal ever wore “{typed}”. Try fewer digits.</p>
+      ) : null}
+    </>
+  );
+}
+
+const Input = styled.input`
+  ${fieldLook}
+  font-size: 22px;
+  min-height: 52px;
+`;
+const List = styled.ul`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  li {
+    display: flex;
+    align-items: center;
+    gap: ${space(3)};
+    padding: ${space(2)};
+    min-height: 44px;
+    border-radius: ${radius};
+    cursor: pointer;
+  }
+  li[aria-selected='true'] {
+    background: ${colour('indigoWash')};
+  }
+  em {
+    margin-left: auto;
+    color: ${colour('inkSoft')};
+  }
+`;

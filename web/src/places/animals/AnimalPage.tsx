@@ -1,0 +1,162 @@
+import { useQuery } from '@tanstack/react-query';
+import { fieldWord } from '@yaylak/core';
+import { lazy, Suspense } from 'react';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { animalQuery, holdingQuery } from '../../api/queries';
+import { Page } from '../../parts/Page';
+import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
+import { Failed, Loading } from '../../parts/States';
+import { Tag } from '../../parts/Tag';
+import { WindowBar } from '../../parts/WindowBar';
+import { colour, fonts, phone, space } from '../../theme/tokens';
+import { ageText, bornText, fullDate, weightText } from '../../words/format';
+import { useWeightUnit } from '../../words/useUnits';
+import { ChoicesMade, Family, Given } from './Family';
+import { Figures } from './Figures';
+import { Identifiers } from './Identifiers';
+import { RecordEditor } from './RecordEditor';
+import { Timeline } from './Timeline';
+import { WriteDown } from './WriteDown';
+
+const GrowthCurve = lazy(async () => ({ default: (await import('./GrowthCurve')).GrowthCurve }));
+
+/** One animal: who it is, what to do now, its life, its family. */
+export function AnimalPage() {
+  const { id = '' } = useParams();
+  const { data, error, refetch } = useQuery(animalQuery(id));
+  const { data: holding } = useQuery(holdingQuery);
+  const unit = useWeightUnit();
+  if (!data)
+    return (
+      <Page title="Animal">
+        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={10} />}
+      </Page>
+    );
+  const { row } = data;
+  const what = fieldWord(row, row.ageDays ?? undefined);
+  const title = (
+    <Who>
+      <Tag tag={row.tag} size="large" isStatic />
+      <div>
+        <h1>
+          {what.charAt(0).toUpperCase() + what.slice(1)}
+          {row.tag.name ? ` ${row.tag.name}` : ''}
+          {row.age ? `, ${ageText(row.age)}` : ''}
+          {row.group && row.isPresent ? `, ${row.group.name}` : ''}
+        </h1>
+        <p>
+          {row.bornOn
+            ? `Born ${fullDate(row.bornOn)} as ${bornText(row.species, row.birthType, row.rearingType)}.`
+            : 'Birth not known.'}{' '}
+          {row.lastKg !== null && row.lastOn
+            ? `${weightText(row.lastKg, unit, row.species)} on ${fullDate(row.lastOn)}.`
+            : 'Never weighed.'}{' '}
+          {data.departed ? (
+            <b>
+              Left on {fullDate(data.departed.on)}: {data.departed.how}.
+            </b>
+          ) : null}
+        </p>
+      </div>
+    </Who>
+  );
+  return (
+    <Page
+      title={title}
+      actions={<WriteDown view={data} today={holding?.today ?? ''} />}
+      aside={
+        <>
+          <Given view={data} />
+          <Family view={data} />
+          <ChoicesMade view={data} />
+          <Identifiers view={data} today={holding?.today ?? ''} />
+          <RecordEditor key={row.version} view={data} />
+        </>
+      }
+    >
+      {data.alarm ? (
+        <NotePanel $tone="madder">
+          <b>Weight off its usual.</b> {data.alarm}
+        </NotePanel>
+      ) : null}
+      {data.marks.length > 0 ? (
+        <Row>
+          {data.marks.map((m) => (
+            <Mark key={`${m.colour}${m.place}${m.purpose}`}>
+              <i style={{ background: m.colour }} aria-hidden /> {m.colour} on the {m.place}: {m.purpose}
+            </Mark>
+          ))}
+        </Row>
+      ) : null}
+      <Now>
+        <Figures view={data} />
+        {data.due.length > 0 && holding ? (
+          <div>
+            <Small>What now</Small>
+            {data.due.map((d) => (
+              <Due key={d.what}>
+                <b>{d.what}</b>
+                <WindowBar window={d.window} today={holding.today} />
+              </Due>
+            ))}
+          </div>
+        ) : null}
+      </Now>
+      <Panel>
+        <Row style={{ justifyContent: 'space-between' }}>
+          <h2>Growth</h2>
+          <Small>weight by age, with the middle half of its kind and sex here</Small>
+        </Row>
+        <Suspense fallback={<Loading rows={5} />}>
+          <GrowthCurve view={data} unit={unit} />
+        </Suspense>
+      </Panel>
+      <Timeline view={data} today={holding?.today ?? ''} />
+      <Small>
+        <Link to="/animals">All animals</Link>
+      </Small>
+    </Page>
+  );
+}
+
+const Who = styled.div`
+  font-family: ${fonts.text};
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${space(4)};
+  h1 {
+    font-size: 22px;
+  }
+  p {
+    font-size: 15px;
+    font-weight: 400;
+    color: ${colour('inkSoft')};
+  }
+`;
+const Now = styled(Panel)`
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+  gap: ${space(5)};
+  ${phone} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+const Due = styled.div`
+  margin-top: ${space(2)};
+`;
+const Mark = styled.span`
+  display: inline-flex;
+  align-items: center;
+  gap: ${space(2)};
+  padding: ${space(1)} ${space(3)};
+  background: ${colour('panel')};
+  border: 1px solid ${colour('line')};
+  border-radius: 14px;
+  i {
+    width: 12px;
+    height: 12px;
+    border-radius: 50%;
+  }
+`;

@@ -1,0 +1,220 @@
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import type { AnimalQuery, AnimalRow, AnimalSort } from '@yaylak/contract';
+import { SEXES, SPECIES, SPECIES_WORDS, type Sex, type Species } from '@yaylak/core';
+import { useEffect, useMemo, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { withQuery } from '../../api/client';
+import { animalsQuery, groupsQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { LinkButton } from '../../parts/LinkButton';
+import { Page } from '../../parts/Page';
+import { Row } from '../../parts/Panel';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { colour, space } from '../../theme/tokens';
+import { countText } from '../../words/format';
+import { AddSheet } from './AddSheet';
+import { AnimalsTable } from './AnimalsTable';
+import { COLUMNS, type ColumnId } from './columns';
+import { ColumnChoice } from './ColumnChoice';
+import { SelectionBar } from './SelectionBar';
+
+const DEFAULT_COLUMNS: readonly ColumnId[] = ['number', 'kind', 'group', 'age', 'dam', 'lastKg', 'gain'];
+const COLUMNS_KEY = 'yaylak-animal-columns';
+
+const rememberedColumns = (): readonly ColumnId[] => {
+  const kept = (localStorage.getItem(COLUMNS_KEY) ?? '').split(',').filter((c): c is ColumnId => c in COLUMNS);
+  return kept.length > 0 ? kept : DEFAULT_COLUMNS;
+};
+
+/** All animals: find, filter, sort, mark and move. The filter lives in the address, so that it can be kept. */
+export function AnimalsPage() {
+  const [params, setParams] = useSearchParams();
+  const [columns, setColumns] = useState(rememberedColumns);
+  const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
+  const [isAdding, setAdding] = useState(false);
+  const navigate = useNavigate();
+  const query = useMemo(() => queryOf(params), [params]);
+  const { data: groups } = useQuery(groupsQuery);
+  const list = useInfiniteQuery(animalsQuery(query));
+  const rows = useMemo(() => list.data?.pages.flatMap((p) => p.rows) ?? [], [list.data]);
+  const total = list.data?.pages[0]?.total ?? 0;
+  useNewKey(() => setAdding(true));
+
+  const set = (change: Partial<Record<keyof AnimalQuery, string>>): void => {
+    const next = new URLSearchParams(params);
+    for (const [key, value] of Object.entries(change)) {
+      if (value) next.set(key, value);
+      else next.delete(key);
+    }
+    setParams(next, { replace: true });
+    setSelected(new Set());
+  };
+  const chip = (key: keyof AnimalQuery, value: string, words: string) => (
+    <Chip
+      key={`${key} ${value}`}
+      type="button"
+      aria-pressed={params.get(key) === value}
+      onClick={() => set({ [key]: params.get(key) === value ? '' : value })}
+    >
+      {words}
+    </Chip>
+  );
+  const csv = withQuery('/api/files/animals.csv', {
+    ...query,
+    columns: columns.flatMap((c) => COLUMNS[c].inFile).join(','),
+  });
+
+  return (
+    <Page
+      title="Animals"
+      lead={`${countText(total, 'animal', 'animals')} shown`}
+      actions={
+        <>
+          <ColumnChoice
+            value={columns}
+            onChange={(next) => {
+              setColumns(next);
+              localStorage.setItem(COLUMNS_KEY, next.join(','));
+            }}
+          />
+          <LinkButton href={csv} download="animals.csv">
+            Write as CSV
+          </LinkButton>
+          <Button kind="main" onPress={() => setAdding(true)}>
+            Add animals
+          </Button>
+        </>
+      }
+    >
+      <Filters>
+        <Field
+          label="Words"
+          placeholder="number, name, group"
+          value={query.words ?? ''}
+          onChange={(words) => set({ words })}
+        />
+        <Choice
+          label="Group"
+          value={query.groupId ?? ''}
+          options={[['', 'all groups'], ...(groups ?? []).map((g) => [g.id, `${g.name} (${g.present})`] as const)]}
+          onChange={(groupId) => set({ groupId })}
+        />
+        <Choice
+          label="Here"
+          value={query.presence ?? 'present'}
+          options={[
+            ['present', 'present'],
+            ['gone', 'gone'],
+            ['all', 'present and gone'],
+          ]}
+          onChange={(presence) => set({ presence: presence === 'present' ? '' : presence })}
+        />
+      </Filters>
+      <Row role="group" aria-label="Filters">
+        {SPECIES.map((s) => chip('species', s, SPECIES_WORDS[s].name))}
+        {SEXES.filter((s) => s !== 'unknown').map((s) => chip('sex', s, SEX_CHIPS[s]))}
+        {[0, 1, 2].map((back) => {
+          const year = String(new Date().getFullYear() - back);
+          return chip('bornIn', year, `born ${year}`);
+        })}
+      </Row>
+      <SelectionBar
+        rows={rows.filter((r) => selected.has(r.tag.animalId))}
+        onDone={() => setSelected(new Set())}
+        onJob={(chosen) =>
+          void navigate('/race', {
+            state: {
+              animalIds: chosen.map((r) => r.tag.animalId),
+              name: countText(chosen.length, 'animal', 'chosen animals'),
+            },
+          })
+        }
+      />
+      {list.error ? <Failed error={list.error} onRetry={() => void list.refetch()} /> : null}
+      {list.isPending ? <Loading rows={12} /> : null}
+      {list.data && rows.length === 0 ? (
+        <Empty title="No animal fits" action={<Button onPress={() => setParams({})}>Show all</Button>}>
+          Take a filter off, or add the animal.
+        </Empty>
+      ) : null}
+      {rows.length > 0 ? (
+        <AnimalsTable
+          rows={rows}
+          columns={columns}
+          sort={query.sort ?? 'number'}
+          direction={query.direction ?? 'up'}
+          onSort={(sort: AnimalSort) =>
+            set({ sort, direction: query.sort === sort && query.direction !== 'down' ? 'down' : 'up' })
+          }
+          selected={selected}
+          onSelectedChange={setSelected}
+          onOpen={(row: AnimalRow) => void navigate(`/animals/${row.tag.animalId}`)}
+          hasMore={list.hasNextPage}
+          onMore={() => void list.fetchNextPage()}
+          total={total}
+        />
+      ) : null}
+      <AddSheet isOpen={isAdding} onClose={() => setAdding(false)} />
+    </Page>
+  );
+}
+
+const SEX_CHIPS: Readonly<Record<Sex, string>> = {
+  female: 'females',
+  male: 'males',
+  castrate: 'castrates',
+  unknown: 'unknown',
+};
+
+function queryOf(params: URLSearchParams): AnimalQuery {
+  const get = (key: string): string | undefined => params.get(key) ?? undefined;
+  const bornIn = get('bornIn');
+  return {
+    ...(get('words') ? { words: get('words') } : {}),
+    ...(get('species') ? { species: get('species') as Species } : {}),
+    ...(get('sex') ? { sex: get('sex') as Sex } : {}),
+    ...(get('groupId') ? { groupId: get('groupId') } : {}),
+    ...(get('presence') ? { presence: get('presence') as 'gone' | 'all' } : {}),
+    ...(bornIn ? { bornIn: Number(bornIn) } : {}),
+    ...(get('sort') ? { sort: get('sort') as AnimalSort } : {}),
+    ...(get('direction') ? { direction: get('direction') as 'up' | 'down' } : {}),
+  } as AnimalQuery;
+}
+
+/** N begins something new in this place. */
+function useNewKey(onNew: () => void): void {
+  // The keyboard is outside React.
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const target = event.target as HTMLElement;
+      if (event.key.toLowerCase() !== 'n' || event.ctrlKey || event.altKey || event.metaKey) return;
+      if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.closest('[role=dialog]')) return;
+      event.preventDefault();
+      onNew();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [onNew]);
+}
+
+const Filters = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: flex-end;
+  gap: ${space(3)};
+`;
+const Chip = styled.button`
+  min-height: 36px;
+  padding: 0 ${space(3)};
+  border-radius: 18px;
+  border: 1px solid ${colour('lineStrong')};
+  background: ${colour('panel')};
+  cursor: pointer;
+  &[aria-pressed='true'] {
+    background: ${colour('indigo')};
+    border-color: ${colour('indigo')};
+    color: ${colour('onIndigo')};
+  }
+`;

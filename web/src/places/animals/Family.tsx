@@ -1,0 +1,117 @@
+import type { AnimalView, TagView } from '@yaylak/contract';
+import styled from 'styled-components';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { colour, space } from '../../theme/tokens';
+import { fullDate } from '../../words/format';
+import { DECISION_WORDS } from '../../words/reasons';
+
+interface Props {
+  readonly view: AnimalView;
+}
+
+/** What a breeding female or male has given. */
+export function Given({ view }: Props) {
+  const { record, row } = view;
+  if (!record) return null;
+  return (
+    <Panel>
+      <h2>What {row.sex === 'female' ? 'she' : 'he'} has given</h2>
+      <Lines>
+        <tbody>
+          <tr>
+            <th scope="row">Litters</th>
+            <td>{record.litters}</td>
+          </tr>
+          <tr>
+            <th scope="row">Born, reared</th>
+            <td>
+              {record.born}, {record.reared}
+            </td>
+          </tr>
+          <tr>
+            <th scope="row">Reared a year</th>
+            <td>
+              {record.perYear.toFixed(1)} × {record.years} yr
+            </td>
+          </tr>
+        </tbody>
+      </Lines>
+    </Panel>
+  );
+}
+
+/** Three generations up, one down. */
+export function Family({ view }: Props) {
+  const { row, ancestors, young } = view;
+  const one = (label: string, tag: TagView | null) => (
+    <div>
+      <Small>{label}</Small>
+      {tag ? <Tag tag={tag} /> : <span>not known</span>}
+    </div>
+  );
+  const here = young.filter((y) => y.isPresent);
+  return (
+    <Panel>
+      <h2>Family</h2>
+      <Pairs>
+        {one('Dam', row.dam)}
+        {one('Sire', row.sire)}
+        {one("Dam's dam", ancestors.damDam)}
+        {one("Sire's dam", ancestors.sireDam)}
+        {one("Dam's sire", ancestors.damSire)}
+        {one("Sire's sire", ancestors.sireSire)}
+      </Pairs>
+      {young.length > 0 ? (
+        <>
+          <Small style={{ marginTop: 12 }}>
+            Young still here ({here.length} of {young.length})
+          </Small>
+          <Row>
+            {here.slice(0, 24).map((y) => (
+              <Tag key={y.tag.animalId} tag={y.tag} />
+            ))}
+          </Row>
+        </>
+      ) : null}
+    </Panel>
+  );
+}
+
+export function ChoicesMade({ view }: Props) {
+  const choices = view.timeline.flatMap((t) => (t.entry.type === 'choice' && !t.struck ? [t.entry] : []));
+  if (choices.length === 0) return null;
+  return (
+    <Panel>
+      <h2>Choices made</h2>
+      {choices.map((c) => (
+        <p key={c.id} style={{ marginTop: 6 }}>
+          {fullDate(c.on)} <b>{DECISION_WORDS[c.decision].toLowerCase()}</b>
+          {c.place ? `, place ${c.place} of ${c.of} ${c.among}` : `, ${c.among}`}
+          {c.suggested && c.suggested !== c.decision ? `, against “${DECISION_WORDS[c.suggested].toLowerCase()}”` : ''}
+          {c.reason ? `: ${c.reason}` : ''}
+        </p>
+      ))}
+    </Panel>
+  );
+}
+
+const Pairs = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: ${space(2)} ${space(3)};
+  margin-top: ${space(2)};
+`;
+const Lines = styled.table`
+  margin-top: ${space(2)};
+  th {
+    text-align: left;
+    font-weight: 400;
+    color: ${colour('inkSoft')};
+  }
+  td {
+    text-align: right;
+    font-weight: 700;
+    padding: 3px 0;
+  }
+`;

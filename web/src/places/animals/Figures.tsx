@@ -1,0 +1,75 @@
+import type { AnimalView } from '@yaylak/contract';
+import styled from 'styled-components';
+import { AdjustedHow } from '../../parts/AdjustedHow';
+import { GainFigure } from '../../parts/GainFigure';
+import { How } from '../../parts/How';
+import { colour, space } from '../../theme/tokens';
+import { differenceText, weightText } from '../../words/format';
+import { useWeightUnit } from '../../words/useUnits';
+
+/** The figures on growth, each of which can be asked "how?". */
+export function Figures({ view }: { readonly view: AnimalView }) {
+  const unit = useWeightUnit();
+  const { gains, verdict } = view;
+  return (
+    <Table>
+      <tbody>
+        <tr>
+          <th scope="row">Since last weighing</th>
+          <td>
+            <GainFigure gain={gains.last} title="Gain since last weighing" />
+          </td>
+        </tr>
+        <tr>
+          <th scope="row">Last 60 days</th>
+          <td>
+            <GainFigure gain={gains.period} title="Gain of the last 60 days" />
+          </td>
+        </tr>
+        <tr>
+          <th scope="row">Since the first weight</th>
+          <td>
+            <GainFigure gain={gains.sinceBirth} title="Gain since the first weight" />
+          </td>
+        </tr>
+        {verdict ? (
+          <>
+            <tr>
+              <th scope="row">Set to {verdict.adjusted.standardDays} days</th>
+              <td>
+                <b>
+                  {weightText(verdict.adjusted.kg, unit)} ± {weightText(1.28 * verdict.adjusted.standardError, unit)}
+                </b>{' '}
+                <How of={`Weight set to ${verdict.adjusted.standardDays} days`}>
+                  <AdjustedHow adjusted={verdict.adjusted} unit={unit} />
+                </How>
+              </td>
+            </tr>
+            <tr>
+              <th scope="row">Like for like</th>
+              <td>
+                <b>{verdict.ratio.toFixed(0)}</b> of 100 is the mean of {verdict.groupSize} contemporaries
+                {verdict.isSmallGroup ? ', a small group' : ''} (
+                {differenceText(verdict.breakdown.parts.likeForLike / 1000, unit)})
+              </td>
+            </tr>
+          </>
+        ) : null}
+      </tbody>
+    </Table>
+  );
+}
+
+const Table = styled.table`
+  th {
+    text-align: left;
+    font-weight: 400;
+    color: ${colour('inkSoft')};
+    vertical-align: top;
+    padding: ${space(1)} ${space(3)} ${space(1)} 0;
+    width: 170px;
+  }
+  td {
+    padding: ${space(1)} 0;
+  }
+`;

@@ -1,0 +1,95 @@
+import type { AnimalView } from '@yaylak/contract';
+import { fromKg, type WeightUnit } from '@yaylak/core';
+import {
+  Area,
+  CartesianGrid,
+  ComposedChart,
+  LabelList,
+  Line,
+  ResponsiveContainer,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts';
+import { colour } from '../../theme/tokens';
+import { fullDate, weightText } from '../../words/format';
+
+interface Props {
+  readonly view: AnimalView;
+  readonly unit: WeightUnit;
+}
+
+interface Point {
+  readonly ageDays: number;
+  readonly band?: [number, number];
+  readonly own?: number;
+  readonly on?: string;
+}
+
+/** The animal's own weights as a line over the band of its kind. */
+export function GrowthCurve({ view, unit }: Props) {
+  const { readings, band } = view.curve;
+  if (readings.length === 0) return <p>Never weighed. The first weighing starts the curve.</p>;
+  const isSmall = view.row.species === 'rabbit' && unit === 'kg';
+  const shown = (kg: number): number => (isSmall ? kg * 1000 : fromKg(kg, unit));
+  const points: Point[] = [
+    ...band.map((b) => ({ ageDays: b.ageDays, band: [shown(b.lowKg), shown(b.highKg)] as [number, number] })),
+    ...readings.map((r) => ({ ageDays: r.ageDays, own: shown(r.kg), on: r.on })),
+  ].sort((a, b) => a.ageDays - b.ageDays);
+  const last = readings.at(-1);
+  const isLong = (last?.ageDays ?? 0) > 900;
+  const words = `${readings.length} weights from ${fullDate(readings[0]?.on ?? '')} to ${fullDate(last?.on ?? '')}, the last ${weightText(last?.kg ?? 0, unit, view.row.species)}`;
+  return (
+    <div role="img" aria-label={`Growth curve: ${words}`}>
+      <ResponsiveContainer width="100%" height={250}>
+        <ComposedChart data={points} margin={{ top: 18, right: 70, bottom: 4, left: 0 }}>
+          <CartesianGrid stroke={colour('line')} vertical={false} />
+          <XAxis
+            dataKey="ageDays"
+            type="number"
+            domain={['dataMin', 'dataMax']}
+            tickFormatter={(d: number) => (isLong ? `${(d / 365).toFixed(1)} y` : `${d} d`)}
+            stroke={colour('inkSoft')}
+            fontSize={12}
+          />
+          <YAxis unit={isSmall ? ' g' : ` ${unit}`} stroke={colour('inkSoft')} fontSize={12} width={64} />
+          <Tooltip
+            labelFormatter={(d) => `${String(d)} days old`}
+            formatter={(value, name) => {
+              const figure = (v: unknown): string => `${Number(v).toFixed(isSmall ? 0 : 1)} ${isSmall ? 'g' : unit}`;
+              return [Array.isArray(value) ? value.map(figure).join(' to ') : figure(value), name];
+            }}
+          />
+          <Area
+            dataKey="band"
+            name="middle half"
+            stroke="none"
+            fill={colour('rail')}
+            connectNulls
+            isAnimationActive={false}
+          />
+          <Line
+            dataKey="own"
+            name={view.row.tag.text}
+            stroke={colour('indigo')}
+            strokeWidth={2}
+            dot={{ r: 3, fill: colour('indigo') }}
+            connectNulls
+            isAnimationActive={false}
+          >
+            <LabelList
+              dataKey="own"
+              content={({ x, y, value, index }) =>
+                points[index ?? -1]?.on === last?.on && value !== undefined ? (
+                  <text x={Number(x) + 8} y={Number(y) + 4} fontSize={13} fontWeight={700} fill={colour('indigo')}>
+                    {weightText(last?.kg ?? 0, unit, view.row.species)}
+                  </text>
+                ) : null
+              }
+            />
+          </Line>
+        </ComposedChart>
+      </ResponsiveContainer>
+    </div>
+  );
+}

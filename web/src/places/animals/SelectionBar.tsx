@@ -1,0 +1,145 @@
+import { useQuery } from '@tanstack/react-query';
+import { MARK_COLOURS, MARK_PLACES, type AnimalRow } from '@yaylak/contract';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { groupsQuery, holdingQuery } from '../../api/queries';
+import { useRecord, type EntryDraft } from '../../outbox/useRecord';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { Row } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { useUndo } from '../../parts/Undo';
+import { colour, radius, space } from '../../theme/tokens';
+import { countText } from '../../words/format';
+
+interface Props {
+  readonly rows: readonly AnimalRow[];
+  readonly onDone: () => void;
+  readonly onJob: (rows: readonly AnimalRow[]) => void;
+}
+
+/** What can be done with the chosen: move, mark, start a job. */
+export function SelectionBar({ rows, onDone, onJob }: Props) {
+  const { data: groups } = useQuery(groupsQuery);
+  const { data: holding } = useQuery(holdingQuery);
+  const [open, setOpen] = useState<'move' | 'mark'>();
+  const [groupId, setGroupId] = useState('');
+  const [mark, setMark] = useState<{
+    colour: (typeof MARK_COLOURS)[number];
+    place: (typeof MARK_PLACES)[number];
+    purpose: string;
+  }>({ colour: 'blue', place: 'rump', purpose: '' });
+  const [problem, setProblem] = useState<string>();
+  const record = useRecord();
+  const undo = useUndo();
+  if (rows.length === 0) return null;
+  const on = holding?.today ?? '';
+  const many = countText(rows.length, 'animal', 'animals');
+
+  const write = async (drafts: readonly EntryDraft[], done: string): Promise<void> => {
+    const outcome = await record(drafts);
+    if (outcome.kind === 'refused') {
+      setProblem(outcome.messages[0]);
+      if (outcome.kept.length === 0) return;
+    }
+    const kept = outcome.kind === 'refused' ? outcome.kept : outcome.entries;
+    setOpen(undefined);
+    onDone();
+    undo.offer({
+      done,
+      undo: async () => {
+        await record(kept.map((e) => ({ type: 'strike', on: e.on, entryId: e.id, reason: 'taken back' })));
+      },
+    });
+  };
+  const target = groups?.find((g) => g.id === groupId);
+  return (
+    <Bar role="region" aria-label="Chosen animals">
+      <b>{many} chosen</b>
+      <Button onPress={() => setOpen('move')}>Move to a group</Button>
+      <Button onPress={() => setOpen('mark')}>Mark</Button>
+      <Button onPress={() => onJob(rows)}>Start a job</Button>
+      <Button kind="quiet" onPress={onDone}>
+        Choose none
+      </Button>
+      <Sheet title={`Move ${many}`} isOpen={open === 'move'} onClose={() => setOpen(undefined)}>
+        <Choice
+          label="To"
+          value={groupId}
+          options={[
+            ['', 'choose a group'],
+            ...(groups ?? []).filter((g) => !g.isClosed).map((g) => [g.id, g.name] as const),
+          ]}
+          onChange={setGroupId}
+        />
+        {problem ? <Problem role="alert">{problem}</Problem> : null}
+        <Row>
+          <Button
+            kind="main"
+            isDisabled={!target}
+            onPress={() =>
+              void write(
+                rows.map((r) => ({ type: 'move', animalId: r.tag.animalId, on, groupId })),
+                `Moved ${many} to ${target?.name ?? ''}`,
+              )
+            }
+          >
+            Move them
+          </Button>
+        </Row>
+      </Sheet>
+      <Sheet title={`Mark ${many}`} isOpen={open === 'mark'} onClose={() => setOpen(undefined)}>
+        <Row>
+          <Choice
+            label="Spray colour"
+            value={mark.colour}
+            options={MARK_COLOURS.map((c) => [c, c])}
+            onChange={(c) => setMark({ ...mark, colour: c })}
+          />
+          <Choice
+            label="Place on the body"
+            value={mark.place}
+            options={MARK_PLACES.map((p) => [p, p])}
+            onChange={(p) => setMark({ ...mark, place: p })}
+          />
+        </Row>
+        <Field
+          label="What it means"
+          placeholder="second string"
+          value={mark.purpose}
+          onChange={(purpose) => setMark({ ...mark, purpose })}
+        />
+        {problem ? <Problem role="alert">{problem}</Problem> : null}
+        <Row>
+          <Button
+            kind="main"
+            isDisabled={mark.purpose.trim() === ''}
+            onPress={() =>
+              void write(
+                rows.map((r) => ({ type: 'mark', animalId: r.tag.animalId, on, ...mark })),
+                `Marked ${many} ${mark.colour} on the ${mark.place}`,
+              )
+            }
+          >
+            Write the mark down
+          </Button>
+        </Row>
+      </Sheet>
+    </Bar>
+  );
+}
+
+const Bar = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${space(2)};
+  padding: ${space(2)} ${space(3)};
+  border: 1px solid ${colour('indigo')};
+  border-radius: ${radius};
+  background: ${colour('indigoWash')};
+`;
+export const Problem = styled.p`
+  color: ${colour('madder')};
+  font-weight: 600;
+`;

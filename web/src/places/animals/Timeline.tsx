@@ -1,0 +1,127 @@
+import type { AnimalEntry, AnimalView, TimelineItem } from '@yaylak/contract';
+import type { WeightUnit } from '@yaylak/core';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { useRecord } from '../../outbox/useRecord';
+import { Button } from '../../parts/Button';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { useUndo } from '../../parts/Undo';
+import { colour, space } from '../../theme/tokens';
+import { fullDate, weightText } from '../../words/format';
+import { DECISION_WORDS } from '../../words/reasons';
+import { useWeightUnit } from '../../words/useUnits';
+import { spacedDigits } from '@yaylak/core';
+
+const FIRST_SHOWN = 12;
+
+interface Props {
+  readonly view: AnimalView;
+  readonly today: string;
+}
+
+/** Everything written of an animal, newest first; a wrong entry is struck out and stays readable. */
+export function Timeline({ view, today }: Props) {
+  const [isAll, setAll] = useState(false);
+  const unit = useWeightUnit();
+  const record = useRecord();
+  const undo = useUndo();
+  const items = isAll ? view.timeline : view.timeline.slice(0, FIRST_SHOWN);
+  const strike = async (item: TimelineItem, words: string): Promise<void> => {
+    const outcome = await record([{ type: 'strike', on: today, entryId: item.entry.id, reason: 'wrong entry' }]);
+    if (outcome.kind === 'refused') return undo.say(outcome.messages.join(' '));
+    undo.offer({
+      done: `Struck out: ${words}`,
+      undo: async () => {
+        // A strike stays; the fact is written down anew.
+        const { id: _id, writtenAt: _at, writtenBy: _by, source: _source, ...again } = item.entry as AnimalEntry;
+        await record([again]);
+      },
+    });
+  };
+  return (
+    <Panel>
+      <Row style={{ justifyContent: 'space-between' }}>
+        <h2>Time line</h2>
+        <Small>{view.timeline.length} entries, newest first</Small>
+      </Row>
+      <List>
+        {items.map((item) => {
+          const words = entryWords(item, view, unit);
+          return (
+            <li key={item.entry.id} data-struck={item.struck !== null || undefined}>
+              <time dateTime={item.entry.on}>{fullDate(item.entry.on)}</time>
+              <span>
+                {item.struck ? <s>{words}</s> : words}
+                <Small>
+                  {item.struck
+                    ? `struck out by ${item.struck.by}, ${fullDate(item.struck.at)}${item.struck.reason ? `: ${item.struck.reason}` : ''}`
+                    : `${item.entry.writtenBy}${item.entry.source === 'import' ? ', from a file' : ''}`}
+                </Small>
+              </span>
+              {item.struck ? (
+                <span />
+              ) : (
+                <Button kind="quiet" aria-label={`Strike out: ${words}`} onPress={() => void strike(item, words)}>
+                  Strike out
+                </Button>
+              )}
+            </li>
+          );
+        })}
+      </List>
+      {view.timeline.length > FIRST_SHOWN ? (
+        <Button onPress={() => setAll(!isAll)}>{isAll ? 'Show fewer' : `Show all ${view.timeline.length}`}</Button>
+      ) : null}
+    </Panel>
+  );
+}
+
+function entryWords({ entry, groupName }: TimelineItem, view: AnimalView, unit: WeightUnit): string {
+  switch (entry.type) {
+    case 'arrival':
+      return entry.how === 'born' ? 'Born here' : entry.how === 'bought' ? 'Bought' : 'Found and taken in';
+    case 'weight':
+      return `${weightText(entry.kg, unit, view.row.species)}, ${entry.method}`;
+    case 'identifier':
+      return entry.kind === 'electronic'
+        ? `Electronic ${spacedDigits(entry.text)} fitted`
+        : `${entry.colour ? `${entry.colour} ` : ''}${entry.kind === 'name' ? 'named' : 'tag'} ${entry.text}`;
+    case 'identifier-end':
+      return `Tag ${entry.how}${entry.reason ? `: ${entry.reason}` : ''}`;
+    case 'move':
+      return `Moved to ${groupName ?? 'a group'}`;
+    case 'mark':
+      return `Marked ${entry.colour} on the ${entry.place}: ${entry.purpose}`;
+    case 'passage':
+      return entry.gate ? `Through the race, out by ${entry.gate}` : 'Through the race';
+    case 'choice':
+      return `Chosen: ${DECISION_WORDS[entry.decision].toLowerCase()}${entry.reason ? ` (${entry.reason})` : ''}`;
+    case 'departure':
+      return `Left: ${entry.how}${entry.reason ? ` (${entry.reason})` : ''}`;
+    case 'note':
+      return entry.text;
+    case 'strike':
+      return 'Struck out';
+  }
+}
+
+const List = styled.ul`
+  list-style: none;
+  margin: ${space(2)} 0;
+  padding: 0;
+  li {
+    display: grid;
+    grid-template-columns: 110px minmax(0, 1fr) auto;
+    gap: ${space(3)};
+    align-items: center;
+    border-bottom: 1px solid ${colour('line')};
+    min-height: 44px;
+  }
+  li[data-struck] {
+    color: ${colour('inkSoft')};
+  }
+  time {
+    color: ${colour('inkSoft')};
+    font-size: 14px;
+  }
+`;

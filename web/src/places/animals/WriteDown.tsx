@@ -1,0 +1,151 @@
+import { useQuery } from '@tanstack/react-query';
+import type { AnimalView } from '@yaylak/contract';
+import { readTypedNumber, toKg, type WeighingMethod } from '@yaylak/core';
+import { useState } from 'react';
+import { groupsQuery } from '../../api/queries';
+import { useRecord, type EntryDraft } from '../../outbox/useRecord';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { Row } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { useUndo } from '../../parts/Undo';
+import { useWeightUnit } from '../../words/useUnits';
+import { Problem } from './SelectionBar';
+
+interface Props {
+  readonly view: AnimalView;
+  readonly today: string;
+}
+
+type What = 'weight' | 'move' | 'note' | 'departure';
+const TITLES: Readonly<Record<What, string>> = {
+  weight: 'Write down a weight',
+  move: 'Move',
+  note: 'Write a note',
+  departure: 'It left the holding',
+};
+
+/** Writes a fact of one animal down, away from the race. */
+export function WriteDown({ view, today }: Props) {
+  const [what, setWhat] = useState<What>();
+  return (
+    <>
+      <Button kind="main" onPress={() => setWhat('weight')}>
+        Weight
+      </Button>
+      <Button onPress={() => setWhat('move')}>Move</Button>
+      <Button onPress={() => setWhat('note')}>Note</Button>
+      {view.departed ? null : <Button onPress={() => setWhat('departure')}>Left</Button>}
+      <Sheet title={what ? TITLES[what] : ''} isOpen={what !== undefined} onClose={() => setWhat(undefined)}>
+        {what ? <Form what={what} view={view} today={today} onClose={() => setWhat(undefined)} /> : null}
+      </Sheet>
+    </>
+  );
+}
+
+function Form({ what, view, today, onClose }: Props & { readonly what: What; readonly onClose: () => void }) {
+  const unit = useWeightUnit();
+  const { data: groups } = useQuery(groupsQuery);
+  const [on, setOn] = useState(today);
+  const [text, setText] = useState('');
+  const [method, setMethod] = useState<WeighingMethod>('scale');
+  const [groupId, setGroupId] = useState('');
+  const [how, setHow] = useState<'died' | 'sold' | 'slaughtered' | 'lost'>('sold');
+  const [problem, setProblem] = useState<string>();
+  const record = useRecord();
+  const undo = useUndo();
+
+  const draft = (): EntryDraft | string => {
+    const base = { animalId: view.row.tag.animalId, on };
+    switch (what) {
+      case 'weight': {
+        const typed = readTypedNumber(text);
+        if (typed.kind === 'refused')
+          return typed.reason === 'empty'
+            ? 'Weight: type what the scale says.'
+            : `Weight: “${text}” is not a number. Write it as 27.2 or 27,2.`;
+        return { type: 'weight', ...base, kg: toKg(typed.value, unit), method };
+      }
+      case 'move':
+        return groupId === '' ? 'Choose a group.' : { type: 'move', ...base, groupId };
+      case 'note':
+        return text.trim() === '' ? 'The note is empty.' : { type: 'note', ...base, text: text.trim() };
+      case 'departure':
+        return { type: 'departure', ...base, how, ...(text.trim() ? { reason: text.trim() } : {}) };
+    }
+  };
+  const submit = async (): Promise<void> => {
+    const made = draft();
+    if (typeof made === 'string') return setProblem(made);
+    const outcome = await record([made]);
+    if (outcome.kind === 'refused') return setProblem(outcome.messages.join(' '));
+    const doubt =
+      outcome.kind === 'kept' && outcome.answers[0]?.status === 'kept' ? outcome.answers[0].doubt : undefined;
+    const where = outcome.kind === 'kept-here' ? ' It is kept on this device until the server is back.' : '';
+    undo.offer({
+      done: `Written down.${doubt ? ` Check the reading: a ${doubt.kind} from ${doubt.fromKg.toFixed(1)} kg in ${doubt.days} days.` : ''}${where}`,
+      undo: async () => {
+        await record(outcome.entries.map((e) => ({ type: 'strike', on: e.on, entryId: e.id, reason: 'taken back' })));
+      },
+    });
+    onClose();
+  };
+  return (
+    <form
+      style={{ display: 'flex', flexDirection: 'column', gap: 16 }}
+      onSubmit={(e) => {
+        e.preventDefault();
+        void submit();
+      }}
+    >
+      {what === 'weight' ? (
+        <Row $gap={3}>
+          <Field label={`Weight, ${unit}`} inputMode="decimal" value={text} onChange={setText} autoFocus />
+          <Choice
+            label="By"
+            value={method}
+            options={[
+              ['scale', 'scale'],
+              ['crate', 'crate'],
+              ['tape', 'tape'],
+              ['estimate', 'eye'],
+            ]}
+            onChange={setMethod}
+          />
+        </Row>
+      ) : null}
+      {what === 'move' ? (
+        <Choice
+          label="To"
+          value={groupId}
+          options={[['', 'choose a group'], ...(groups ?? []).map((g) => [g.id, g.name] as const)]}
+          onChange={setGroupId}
+        />
+      ) : null}
+      {what === 'note' ? <Field label="Note" value={text} onChange={setText} autoFocus /> : null}
+      {what === 'departure' ? (
+        <Row $gap={3}>
+          <Choice
+            label="How"
+            value={how}
+            options={[
+              ['sold', 'sold'],
+              ['slaughtered', 'slaughtered'],
+              ['died', 'died'],
+              ['lost', 'lost'],
+            ]}
+            onChange={setHow}
+          />
+          <Field label="Why" value={text} onChange={setText} />
+        </Row>
+      ) : null}
+      <Field label="On" type="date" value={on} onChange={setOn} />
+      {problem ? <Problem role="alert">{problem}</Problem> : null}
+      <Row>
+        <Button kind="main" type="submit">
+          Write it down
+        </Button>
+      </Row>
+    </form>
+  );
+}

@@ -1,0 +1,92 @@
+import type { AnimalRow, AnimalSort } from '@yaylak/contract';
+import { fieldWord, type WeightUnit } from '@yaylak/core';
+import type { ReactNode } from 'react';
+import { GainFigure } from '../../parts/GainFigure';
+import { Tag } from '../../parts/Tag';
+import { ageText, bornText, fullDate, shortDate, weightText } from '../../words/format';
+
+export interface ColumnSpec {
+  readonly heading: string;
+  readonly sort?: AnimalSort;
+  readonly width: number;
+  readonly isFigure?: boolean;
+  readonly cell: (row: AnimalRow, unit: WeightUnit) => ReactNode;
+  /** Columns of the CSV that say the same. */
+  readonly inFile: readonly string[];
+}
+
+const column = (spec: ColumnSpec): ColumnSpec => spec;
+
+/** All columns the list can show. */
+export const COLUMNS = {
+  number: column({
+    heading: 'Number',
+    sort: 'number',
+    width: 180,
+    cell: (r) => <NumberCell row={r} />,
+    inFile: ['number', 'colour', 'name', 'electronic'],
+  }),
+  kind: column({
+    heading: 'What',
+    sort: 'species',
+    width: 120,
+    cell: (r) => fieldWord(r, r.ageDays ?? undefined),
+    inFile: ['species', 'sex'],
+  }),
+  group: column({
+    heading: 'Group',
+    sort: 'group',
+    width: 150,
+    cell: (r) => r.group?.name ?? 'no group',
+    inFile: ['group'],
+  }),
+  age: column({
+    heading: 'Age',
+    sort: 'age',
+    width: 140,
+    cell: (r) => (r.age ? ageText(r.age) : 'not known'),
+    inFile: ['age'],
+  }),
+  born: column({
+    heading: 'Born',
+    sort: 'age',
+    width: 120,
+    cell: (r) => (r.bornOn ? fullDate(r.bornOn) : 'not known'),
+    inFile: ['born'],
+  }),
+  bornAs: column({
+    heading: 'Born as',
+    width: 160,
+    cell: (r) => bornText(r.species, r.birthType, r.rearingType),
+    inFile: ['bornAs', 'rearedAs'],
+  }),
+  dam: column({ heading: 'Dam', width: 110, cell: (r) => (r.dam ? <Tag tag={r.dam} /> : ''), inFile: ['dam'] }),
+  sire: column({ heading: 'Sire', width: 110, cell: (r) => (r.sire ? <Tag tag={r.sire} /> : ''), inFile: ['sire'] }),
+  lastKg: column({
+    heading: 'Last weight',
+    sort: 'weight',
+    width: 130,
+    isFigure: true,
+    cell: (r, unit) =>
+      r.lastKg === null ? '' : `${weightText(r.lastKg, unit, r.species)}${r.lastOn ? `, ${shortDate(r.lastOn)}` : ''}`,
+    inFile: ['lastKg', 'lastOn'],
+  }),
+  gain: column({
+    heading: 'Gain, last two',
+    sort: 'gain',
+    width: 190,
+    isFigure: true,
+    cell: (r) => (r.gain ? <GainFigure gain={r.gain} title="Gain" isCompact /> : ''),
+    inFile: ['gain', 'gainSure'],
+  }),
+} as const;
+export type ColumnId = keyof typeof COLUMNS;
+
+function NumberCell({ row }: { readonly row: AnimalRow }) {
+  return (
+    <span style={{ display: 'inline-flex', gap: 8, alignItems: 'center' }}>
+      <Tag tag={row.tag} />
+      {row.tag.name ?? ''}
+    </span>
+  );
+}

@@ -1,0 +1,74 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { HoldingView } from '@yaylak/contract';
+import { CHOOSING_TRAITS, type PointsWeights } from '@yaylak/core';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { ask } from '../../api/client';
+import { holdingQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Panel, Small } from '../../parts/Panel';
+import { colour, space } from '../../theme/tokens';
+import { TRAIT_WORDS } from '../../words/reasons';
+
+/** How much each point weighs; the holding's own, kept for all choosing. */
+export function PointsPanel({ weights }: { readonly weights: PointsWeights }) {
+  const [draft, setDraft] = useState(weights);
+  const [problem, setProblem] = useState<string>();
+  const { data: holding } = useQuery(holdingQuery);
+  const client = useQueryClient();
+  const isChanged = CHOOSING_TRAITS.some((t) => draft[t] !== weights[t]);
+  const save = async (): Promise<void> => {
+    try {
+      await ask<HoldingView>('/api/holding', {
+        method: 'PATCH',
+        body: { version: holding?.version, pointsWeights: draft },
+      });
+      setProblem(undefined);
+      await client.invalidateQueries();
+    } catch (error) {
+      setProblem((error as Error).message);
+    }
+  };
+  return (
+    <Panel>
+      <h2>Weight of each point</h2>
+      {CHOOSING_TRAITS.map((trait) => (
+        <Line key={trait}>
+          {TRAIT_WORDS[trait]}
+          <input
+            type="range"
+            min={0}
+            max={100}
+            step={5}
+            value={draft[trait]}
+            onChange={(e) => setDraft({ ...draft, [trait]: Number(e.target.value) })}
+          />
+          <b>{draft[trait]}</b>
+        </Line>
+      ))}
+      {isChanged ? (
+        <Button kind="main" onPress={() => void save()}>
+          Rank again
+        </Button>
+      ) : (
+        <Small>Each trait counts as deviation from the set’s mean in its own spread.</Small>
+      )}
+      {problem ? <p role="alert">{problem}</p> : null}
+    </Panel>
+  );
+}
+
+const Line = styled.label`
+  display: grid;
+  grid-template-columns: 92px minmax(0, 1fr) 34px;
+  align-items: center;
+  gap: ${space(2)};
+  min-height: 36px;
+  b {
+    text-align: right;
+  }
+  input {
+    accent-color: ${colour('indigo')};
+    min-width: 0;
+  }
+`;

@@ -1,0 +1,58 @@
+import type { RowFault } from '@yaylak/core';
+
+const FIELD_WORDS: Readonly<Record<RowFault['field'], string>> = {
+  number: 'number',
+  on: 'date',
+  weight: 'weight',
+  method: 'method',
+  colour: 'tag colour',
+  electronic: 'electronic number',
+  name: 'name',
+  species: 'species',
+  sex: 'sex',
+  bornOn: 'birth date',
+  dam: 'dam',
+  sire: 'sire',
+  birthType: 'born as',
+  rearingType: 'reared as',
+  group: 'group',
+};
+
+export const fieldWord = (field: RowFault['field']): string => FIELD_WORDS[field];
+
+const ENTRY_FIELDS: Readonly<Record<string, RowFault['field']>> = {
+  kg: 'weight',
+  text: 'number',
+  damId: 'dam',
+  sireId: 'sire',
+  groupId: 'group',
+  animalId: 'number',
+};
+
+/** The column behind a field of an entry. */
+export function entryFieldWord(field: string | undefined): string {
+  if (field === undefined) return '';
+  return FIELD_WORDS[ENTRY_FIELDS[field] ?? (field as RowFault['field'])] ?? field;
+}
+
+/** Why a cell cannot be taken, and what would do. */
+export function faultWords({ value, reason, known, field }: RowFault): string {
+  switch (reason) {
+    case 'missing':
+      return 'is empty; it is needed';
+    case 'not-a-number':
+      return `“${value}” is not a number; write 27.2 or 27,2`;
+    case 'not-a-date':
+      return `“${value}” is no date of the calendar; write 2026-03-31 or 31.03.2026`;
+    case 'not-a-whole-number':
+      return `“${value}” is not a whole number`;
+    case 'unknown-animal':
+      return `no animal wears “${value}”; add it first, or mend the number`;
+    case 'several-animals':
+      return `several animals wear “${value}”; use the electronic number`;
+    case 'unknown-word':
+      return `“${value}” is not a ${FIELD_WORDS[field]} known here; use ${(known ?? []).join(', ')}`;
+    case 'unknown-group':
+      return `there is no group “${value}”; make it under Holding, or mend the name`;
+  }
+}

@@ -1,0 +1,139 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { HoldingView } from '@yaylak/contract';
+import { SPECIES, SPECIES_WORDS, type Species, type WeightUnit } from '@yaylak/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { ask } from '../../api/client';
+import { holdingQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { Page } from '../../parts/Page';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { Failed, Loading } from '../../parts/States';
+import { useUndo } from '../../parts/Undo';
+import { Groups } from './Groups';
+import type { SaveHolding } from './saveHolding';
+import { SpeciesFigures } from './SpeciesFigures';
+
+/** The holding's own settings. */
+export function HoldingPage() {
+  const { data, error, refetch } = useQuery(holdingQuery);
+  const client = useQueryClient();
+  const undo = useUndo();
+  const [species, setSpecies] = useState<Species>('sheep');
+  if (!data)
+    return <Page title="Holding">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+  const save: SaveHolding = async (change) => {
+    try {
+      const saved = await ask<HoldingView>('/api/holding', {
+        method: 'PATCH',
+        body: { version: data.version, ...change },
+      });
+      await client.invalidateQueries();
+      undo.offer({
+        done: 'Saved the settings',
+        undo: async () => {
+          const { name, keeper, unit, currency, pointsWeights, overrides } = data;
+          await ask('/api/holding', {
+            method: 'PATCH',
+            body: { version: saved.version, name, keeper, unit, currency, pointsWeights, species: overrides },
+          });
+          await client.invalidateQueries();
+        },
+      });
+      return undefined;
+    } catch (problem) {
+      return (problem as Error).message;
+    }
+  };
+  const { about } = data;
+  return (
+    <Page
+      title="Holding"
+      aside={
+        <>
+          <Groups />
+          <Panel>
+            <h2>About</h2>
+            <p>Yaylak {about.version}</p>
+            <Small>
+              {about.animals} animals, {about.entries} entries. {about.backups} backups beside the book.
+            </Small>
+            <Small>
+              The book is the file {about.dataFile}. Copy it while Yaylak is stopped, or write the whole book out under
+              In and out.
+            </Small>
+            <Small>
+              Suggestions are arithmetic on your own figures. For remedies, surgery, transport and welfare the label,
+              the vet and the local rules decide.
+            </Small>
+          </Panel>
+        </>
+      }
+    >
+      <Basics key={data.version} holding={data} onSave={save} />
+      <Panel>
+        <Row style={{ justifyContent: 'space-between' }}>
+          <h2>Figures of the species</h2>
+          <Choice
+            label="Species"
+            isLabelHidden
+            value={species}
+            options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+            onChange={setSpecies}
+          />
+        </Row>
+        <SpeciesFigures key={`${species} ${data.version}`} species={species} holding={data} onSave={save} />
+      </Panel>
+      <Small>
+        Files go in and out under <Link to="/files">In and out</Link>. The points weights are set where they are used,
+        under <Link to="/choosing">Choosing</Link>.
+      </Small>
+    </Page>
+  );
+}
+
+function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly onSave: SaveHolding }) {
+  const [draft, setDraft] = useState({
+    name: holding.name,
+    keeper: holding.keeper,
+    unit: holding.unit,
+    currency: holding.currency,
+  });
+  const [problem, setProblem] = useState<string>();
+  return (
+    <Panel>
+      <h2>The holding</h2>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          void onSave(draft).then(setProblem);
+        }}
+      >
+        <Row $gap={3} style={{ alignItems: 'flex-end', marginTop: 12 }}>
+          <Field label="Name" value={draft.name} onChange={(name) => setDraft({ ...draft, name })} />
+          <Field label="Who writes here" value={draft.keeper} onChange={(keeper) => setDraft({ ...draft, keeper })} />
+          <Choice
+            label="Weights in"
+            value={draft.unit}
+            options={[
+              ['kg', 'kilograms'],
+              ['lb', 'pounds'],
+            ]}
+            onChange={(unit: WeightUnit) => setDraft({ ...draft, unit })}
+          />
+          <Field
+            label="Currency"
+            value={draft.currency}
+            onChange={(currency) => setDraft({ ...draft, currency })}
+            style={{ width: 90 }}
+          />
+          <Button type="submit" kind="main">
+            Save
+          </Button>
+        </Row>
+        {problem ? <p role="alert">{problem}</p> : null}
+      </form>
+    </Panel>
+  );
+}

@@ -1,0 +1,140 @@
+import type { HoldingView } from '@yaylak/contract';
+import { readTypedNumber, SOURCE_NOTES, SPECIES_TABLE, type Species, type SpeciesSettings } from '@yaylak/core';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { Button } from '../../parts/Button';
+import { Row, Small } from '../../parts/Panel';
+import { fieldLook } from '../../parts/Field';
+import { colour, space } from '../../theme/tokens';
+import { fillIn, flatFigures } from './figures';
+import type { SaveHolding } from './saveHolding';
+
+interface Props {
+  readonly species: Species;
+  readonly holding: HoldingView;
+  readonly onSave: SaveHolding;
+}
+
+const FIELD_WORDS: Readonly<Record<keyof SpeciesSettings, string>> = {
+  gestationDays: 'Carrying, days',
+  femaleFirstMatingDays: 'First mating of a female, days old',
+  weaningDays: 'Weaning, days old',
+  standardAgesDays: 'Ages a weight is set to, days',
+  birthWeightKg: 'Usual birth weight by litter size, kg',
+  readingSdShare: 'Gut fill and scale, share of body weight',
+  matureWeightKg: 'Weight when grown, kg',
+  heaviestKg: 'Heaviest reading taken, kg',
+  fastestGainKgPerDay: 'Fastest gain, kg a day',
+  growthFactors: 'Like-for-like factors',
+  weighing: 'Weighing rhythm, days old',
+  numberTemplate: 'Template of new numbers',
+};
+
+/** The species table as the holding has it, each figure with where its default comes from. */
+export function SpeciesFigures({ species, holding, onSave }: Props) {
+  const settings = holding.species[species];
+  const [draft, setDraft] = useState<Readonly<Record<string, string>>>({});
+  const [problem, setProblem] = useState<string>();
+  const overridden = holding.overrides[species] ?? {};
+
+  const save = async (): Promise<void> => {
+    let own: Partial<SpeciesSettings> = overridden;
+    for (const [path, typed] of Object.entries(draft)) {
+      const [field = ''] = path.split('.');
+      const isText = path === 'numberTemplate' || path.endsWith('.name');
+      const number = readTypedNumber(typed);
+      if (!isText && number.kind === 'refused')
+        return setProblem(`${FIELD_WORDS[field as keyof SpeciesSettings]}: “${typed}” is not a number.`);
+      own = fillIn({ ...settings, ...own }, own, path, number.kind === 'number' && !isText ? number.value : typed);
+    }
+    setProblem(await onSave({ species: { ...holding.overrides, [species]: own } }));
+  };
+  const reset = async (field: keyof SpeciesSettings): Promise<void> => {
+    const { [field]: _, ...rest } = overridden;
+    setProblem(await onSave({ species: { ...holding.overrides, [species]: rest } }));
+  };
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        void save();
+      }}
+    >
+      <Table>
+        <tbody>
+          {(Object.keys(FIELD_WORDS) as (keyof SpeciesSettings)[]).map((field) => (
+            <tr key={field}>
+              <th scope="row">
+                {FIELD_WORDS[field]}
+                <Small>{SOURCE_NOTES[field]}</Small>
+              </th>
+              <td>
+                <Row>
+                  {flatFigures(field, settings[field]).map(({ path, label, value }) => (
+                    <label key={path}>
+                      {label}
+                      <input
+                        aria-label={`${FIELD_WORDS[field]} ${label}`.trim()}
+                        value={draft[path] ?? value}
+                        data-wide={typeof value === 'string' && !/^[\d.]+$/.test(value) ? true : undefined}
+                        onChange={(e) => setDraft({ ...draft, [path]: e.target.value })}
+                      />
+                    </label>
+                  ))}
+                </Row>
+                {field in overridden ? (
+                  <Button kind="quiet" onPress={() => void reset(field)}>
+                    Own figure. Back to{' '}
+                    {JSON.stringify(SPECIES_TABLE[species][field]).length < 40
+                      ? flatFigures(field, SPECIES_TABLE[species][field])
+                          .map((f) => f.value)
+                          .join(', ')
+                      : 'the shipped ones'}
+                  </Button>
+                ) : null}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      {problem ? <p role="alert">{problem}</p> : null}
+      <Row style={{ marginTop: 12 }}>
+        <Button type="submit" kind="main" isDisabled={Object.keys(draft).length === 0}>
+          Save the figures
+        </Button>
+      </Row>
+    </form>
+  );
+}
+
+const Table = styled.table`
+  margin-top: ${space(3)};
+  th {
+    text-align: left;
+    vertical-align: top;
+    font-weight: 600;
+    p {
+      font-weight: 400;
+    }
+    width: 280px;
+    padding: ${space(2)} ${space(4)} ${space(2)} 0;
+  }
+  tr {
+    border-bottom: 1px solid ${colour('line')};
+  }
+  label {
+    display: flex;
+    flex-direction: column;
+    font-size: 12px;
+    color: ${colour('inkSoft')};
+  }
+  input {
+    ${fieldLook}
+    width: 76px;
+    padding: 0 ${space(2)};
+    font-size: 15px;
+  }
+  input[data-wide] {
+    width: 190px;
+  }
+`;

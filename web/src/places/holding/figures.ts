@@ -1,0 +1,48 @@
+import type { SpeciesSettings } from '@yaylak/core';
+
+export interface FlatFigure {
+  /** `weaningDays.opens`. */
+  readonly path: string;
+  readonly label: string;
+  readonly value: string;
+}
+
+const NOT_SHOWN = new Set(['kind', 'birthTypeBy']);
+const LABELS: Readonly<Record<string, string>> = {
+  bestFrom: 'best from',
+  bestTo: 'best to',
+  everyDays: 'every',
+  fromDays: 'from',
+  toDays: 'to',
+  birthType: 'born-reared',
+  damAge: "dam's age",
+};
+
+/** A setting's figures one by one, each with the path to put it back. */
+export function flatFigures(field: string, value: unknown, label = ''): FlatFigure[] {
+  if (typeof value !== 'object' || value === null) return [{ path: field, label, value: String(value) }];
+  return Object.entries(value).flatMap(([key, inner]) => {
+    if (NOT_SHOWN.has(key)) return [];
+    const isPlace = /^\d+$/.test(key) && Array.isArray(value);
+    const own = isPlace ? String(Number(key) + 1) : (LABELS[key] ?? key);
+    return flatFigures(`${field}.${key}`, inner, label && !isPlace ? `${label} ${own}` : own);
+  });
+}
+
+/** The overrides with one figure put at its path; the whole field is overridden with it. */
+export function fillIn(
+  current: SpeciesSettings,
+  overrides: Partial<SpeciesSettings>,
+  path: string,
+  value: string | number,
+): Partial<SpeciesSettings> {
+  const [field = '', ...rest] = path.split('.');
+  return { ...overrides, [field]: replaced(current[field as keyof SpeciesSettings], rest, value) };
+}
+
+function replaced(node: unknown, path: readonly string[], value: string | number): unknown {
+  const [key, ...rest] = path;
+  if (key === undefined) return value;
+  if (Array.isArray(node)) return node.map((v: unknown, i) => (String(i) === key ? replaced(v, rest, value) : v));
+  return { ...(node as object), [key]: replaced((node as Record<string, unknown>)[key], rest, value) };
+}

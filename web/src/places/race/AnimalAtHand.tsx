@@ -1,0 +1,86 @@
+import type { RosterAnimal } from '@yaylak/contract';
+import { ageWords, dayOf, fieldWord, type SpeciesSettings, type WeightUnit } from '@yaylak/core';
+import styled from 'styled-components';
+import { Tag } from '../../parts/Tag';
+import { colour, fonts, space } from '../../theme/tokens';
+import { ageText, bornText, gainText, shortDate, weightText } from '../../words/format';
+import { gainFromBirth } from './jobFigures';
+
+interface Props {
+  readonly animal: RosterAnimal;
+  readonly on: string;
+  readonly unit: WeightUnit;
+  readonly settings: SpeciesSettings;
+}
+
+/** Who stands in the race. */
+export function AnimalAtHand({ animal, on, unit, settings }: Props) {
+  const ageDays = animal.bornOn ? dayOf(on) - dayOf(animal.bornOn) : undefined;
+  const what = fieldWord(animal, ageDays);
+  const last = animal.weights.at(-1);
+  const sinceBirth = gainFromBirth(animal, settings);
+  const cells: readonly (readonly [label: string, figure: string, under: string])[] = [
+    [
+      'Last weight',
+      last ? weightText(last[1], unit, animal.species) : 'none',
+      last ? `${shortDate(last[0])}, ${last[2]}` : 'first time',
+    ],
+    ['First weight to now', sinceBirth ? gainText(sinceBirth) : 'not yet', ''],
+    [
+      'Born as',
+      bornText(animal.species, animal.birthType, animal.rearingType),
+      animal.bornOn ? shortDate(animal.bornOn) : '',
+    ],
+    ['Dam, sire', animal.dam ?? 'not known', animal.sire ?? ''],
+  ];
+  return (
+    <>
+      <Who>
+        <Tag tag={animal.tag} size="large" isStatic />
+        <div>
+          <h2>
+            {what.charAt(0).toUpperCase() + what.slice(1)}
+            {animal.bornOn && ageDays !== undefined && ageDays >= 0
+              ? `, ${ageText(ageWords(dayOf(animal.bornOn), dayOf(on)))}`
+              : ''}
+          </h2>
+          <p>{animal.groupName ?? 'no group'}</p>
+        </div>
+      </Who>
+      <Cells>
+        {cells.map(([label, figure, under]) => (
+          <div key={label}>
+            <span>{label}</span>
+            <b>{figure}</b>
+            <span>{under}</span>
+          </div>
+        ))}
+      </Cells>
+    </>
+  );
+}
+
+const Who = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${space(4)};
+  padding: ${space(4)} ${space(5)};
+`;
+const Cells = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(120px, 1fr));
+  border-block: 1px solid ${colour('line')};
+  div {
+    padding: ${space(2)} ${space(3)};
+    border-left: 1px solid ${colour('line')};
+  }
+  span {
+    display: block;
+    font-size: 13px;
+    color: ${colour('inkSoft')};
+  }
+  b {
+    font: 700 16px/1.3 ${fonts.heading};
+  }
+`;

@@ -1,0 +1,88 @@
+import { fromKg } from '@yaylak/core';
+import { lazy, memo, Suspense, useDeferredValue } from 'react';
+import styled from 'styled-components';
+import { NotePanel, Panel, Small, Stack } from '../../parts/Panel';
+import { colour, fonts, space } from '../../theme/tokens';
+import { gramsPerDay, weightText } from '../../words/format';
+import { useWeightUnit } from '../../words/useUnits';
+import type { JobFigures } from './jobFigures';
+import type { Race } from './useRace';
+
+const JobChart = lazy(async () => ({ default: (await import('./JobChart')).JobChart }));
+
+/** The tally beside the animal. */
+export const JobSoFar = memo(function JobSoFar({
+  race,
+  figures,
+}: {
+  readonly race: Race;
+  readonly figures: JobFigures;
+}) {
+  const unit = useWeightUnit();
+  // The chart may lag behind the next animal; the keyboard may not.
+  const drawn = useDeferredValue(figures);
+  const species = race.listed[0]?.species;
+  const points = drawn.points.flatMap((p) =>
+    p.gain
+      ? [{ kg: fromKg(p.kg, unit), grams: p.gain.kgPerDay * 1000, name: race.animals.get(p.animalId)?.tag.text ?? '' }]
+      : [],
+  );
+  return (
+    <Stack $gap={3}>
+      <Panel>
+        <h2>This job</h2>
+        <Two>
+          <div>
+            <Small>Mean weight</Small>
+            <b>{figures.meanKg === undefined ? 'none yet' : weightText(figures.meanKg, unit, species)}</b>
+          </div>
+          <div>
+            <Small>Mean gain</Small>
+            <b>{figures.meanGain === undefined ? 'none yet' : gramsPerDay(figures.meanGain)}</b>
+          </div>
+        </Two>
+        {points.length > 1 ? (
+          <Suspense fallback={<div style={{ height: 150 }} />}>
+            <JobChart
+              points={points}
+              unit={unit}
+              lineGrams={drawn.lineKgPerDay === undefined ? undefined : drawn.lineKgPerDay * 1000}
+            />
+          </Suspense>
+        ) : null}
+      </Panel>
+      {(race.job?.gates.length ?? 0) > 0 ? (
+        <Panel>
+          <h2>Pens after the gate</h2>
+          <table>
+            <tbody>
+              {race.job?.gates.map((g) => (
+                <tr key={g.key}>
+                  <td>{g.name}</td>
+                  <td style={{ textAlign: 'right' }}>
+                    <b>{figures.gates.get(g.name) ?? 0}</b>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Panel>
+      ) : null}
+      <NotePanel $tone="weld">
+        <h3>Mind your hands</h3>
+        <Small>Keep arms out of the gate gap, and never stand between a penned animal and the only way out.</Small>
+      </NotePanel>
+    </Stack>
+  );
+});
+
+const Two = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: ${space(2)};
+  margin: ${space(2)} 0;
+  b {
+    font: 700 20px ${fonts.heading};
+    color: ${colour('ink')};
+  }
+`;

@@ -1,0 +1,98 @@
+import { ageWords, dayOf } from '@yaylak/core';
+import { memo } from 'react';
+import styled from 'styled-components';
+import { Panel } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { colour, space } from '../../theme/tokens';
+import { ageText, bornText, weightText } from '../../words/format';
+import { useWeightUnit } from '../../words/useUnits';
+import type { Race } from './useRace';
+
+const SEEN_SHOWN = 8;
+const MISSING_SHOWN = 40;
+
+/** Who came, newest last, and who is not seen yet. */
+export const PassageList = memo(function PassageList({ race }: { readonly race: Race }) {
+  const unit = useWeightUnit();
+  const { passages, listed, animals, job } = race;
+  const seen = new Set(passages.map((p) => p.animalId));
+  const missing = listed.filter((a) => !seen.has(a.tag.animalId));
+  const seenListed = listed.length - missing.length;
+  const others = seen.size - seenListed;
+  return (
+    <Panel style={{ padding: 12 }}>
+      <Title>
+        <span>Through the race</span>
+        <b data-testid="seen-count">
+          {seenListed} of {listed.length}
+        </b>
+      </Title>
+      {others > 0 ? <p>and {others} not on the list</p> : null}
+      <List>
+        {passages.slice(-SEEN_SHOWN).map((p) => {
+          const animal = animals.get(p.animalId);
+          return (
+            <li key={p.writtenAt + p.animalId}>
+              {animal ? <Tag tag={animal.tag} isStatic /> : <span>?</span>}
+              <span>{p.kg === undefined ? 'seen' : weightText(p.kg, unit, animal?.species)}</span>
+              <b data-refused={p.refusedBecause !== undefined || undefined}>
+                {p.refusedBecause ? 'needs a look' : (p.gate ?? '')}
+              </b>
+            </li>
+          );
+        })}
+      </List>
+      <Title>
+        <span>Not seen yet</span>
+        <b data-tone={missing.length > 0 || undefined}>{missing.length}</b>
+      </Title>
+      <List>
+        {missing.slice(0, MISSING_SHOWN).map((a) => (
+          <li key={a.tag.animalId}>
+            <Tag tag={a.tag} isStatic />
+            <span>
+              {a.bornOn && job && a.bornOn <= job.on ? ageText(ageWords(dayOf(a.bornOn), dayOf(job.on))) : ''}
+              {a.birthType !== null && a.birthType <= 3 ? ` ${bornText(a.species, a.birthType, null)}` : ''}
+            </span>
+          </li>
+        ))}
+      </List>
+      {missing.length > MISSING_SHOWN ? <p>and {missing.length - MISSING_SHOWN} more</p> : null}
+    </Panel>
+  );
+});
+
+const Title = styled.div`
+  display: flex;
+  justify-content: space-between;
+  margin: ${space(1)} 0;
+  color: ${colour('inkSoft')};
+  b {
+    color: ${colour('ink')};
+  }
+  b[data-tone] {
+    color: ${colour('madder')};
+  }
+`;
+const List = styled.ul`
+  list-style: none;
+  margin: 0 0 ${space(3)};
+  padding: 0;
+  font-size: 13px;
+  li {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: ${space(1)};
+    min-height: 32px;
+  }
+  li > b {
+    max-width: 62px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  b[data-refused] {
+    color: ${colour('madder')};
+  }
+`;

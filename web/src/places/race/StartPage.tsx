@@ -1,0 +1,276 @@
+import { useQuery } from '@tanstack/react-query';
+import type { GateChoice, RosterAnimal, Station } from '@yaylak/contract';
+import { fieldWord, SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { useEffect, useMemo, useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { groupsQuery, holdingQuery, jobsQuery, rosterQuery } from '../../api/queries';
+import { useOutbox } from '../../outbox/useOutbox';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { Page } from '../../parts/Page';
+import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
+import { Failed, Loading } from '../../parts/States';
+import { colour, space } from '../../theme/tokens';
+import { countText, shortDate } from '../../words/format';
+import { newId } from '../../words/ids';
+
+interface Who {
+  readonly key: string;
+  readonly words: string;
+  readonly animals: readonly RosterAnimal[];
+}
+
+const GATES = [
+  ['left', '← left'],
+  ['down', '↓ straight on'],
+  ['right', '→ right'],
+] as const;
+const USUAL_GATES: readonly GateChoice[] = [
+  { key: 'left', name: 'Keep' },
+  { key: 'down', name: 'Second string' },
+  { key: 'right', name: 'Sell' },
+];
+
+/** Choose who comes, and what is done; jobs that are not finished stand beside. */
+export function StartPage() {
+  const roster = useQuery({ ...rosterQuery, staleTime: 0 });
+  const { data: holding } = useQuery(holdingQuery);
+  const { data: jobs } = useQuery(jobsQuery);
+  const { data: groups } = useQuery(groupsQuery);
+  const navigate = useNavigate();
+  const outbox = useOutbox();
+  const given = useLocation().state as { readonly animalIds?: readonly string[]; readonly name?: string } | null;
+  const sets = useMemo(
+    () => whoSets(roster.data?.animals ?? [], holding?.today ?? '', given),
+    [roster.data, holding?.today, given],
+  );
+  const [chosen, setChosen] = useState<string>();
+  const [name, setName] = useState<string>();
+  const [isSorting, setSorting] = useState(false);
+  const [gates, setGates] = useState(USUAL_GATES);
+  const [problem, setProblem] = useState<string>();
+  const who = sets.find((s) => s.key === chosen) ?? sets[0];
+  const shownName = name ?? (who ? (given?.name ?? who.words.replace(/ \(\d+\)$/, '')) : '');
+
+  const start = async (): Promise<void> => {
+    if (!who || !holding) return;
+    const stations: Station[] = isSorting ? ['weigh', 'sort'] : ['weigh'];
+    const job = {
+      id: newId(),
+      name: shownName.trim() || 'Weighing',
+      on: holding.today,
+      startedAt: new Date().toISOString(),
+      startedBy: holding.keeper,
+      stations,
+      gates: isSorting ? gates.filter((g) => g.name.trim() !== '') : [],
+      animalIds: who.animals.map((a) => a.tag.animalId),
+    };
+    try {
+      await outbox.put([{ kind: 'job', job }]);
+    } catch {
+      return setProblem(
+        'This device could not write the job down: its storage is full or shut. Make room in the browser and try again.',
+      );
+    }
+    void navigate(`/race/${job.id}`);
+  };
+  useStartKey(() => void start());
+
+  if (!roster.data)
+    return (
+      <Page title="At the race">
+        {roster.error ? <Failed error={roster.error} onRetry={() => void roster.refetch()} /> : <Loading />}
+      </Page>
+    );
+  const open = (jobs ?? []).filter((j) => j.finishedAt === null);
+  const done = (jobs ?? []).filter((j) => j.finishedAt !== null).slice(0, 6);
+  return (
+    <Page
+      title="Who comes through the race?"
+      aside={
+        <>
+          {open.length > 0 ? (
+            <Panel>
+              <h2>Not finished</h2>
+              {open.map((j) => (
+                <Job key={j.id}>
+                  <span>
+                    <b>{j.name}</b>
+                    <Small>
+                      {shortDate(j.on)}, {j.seen} of {j.expected} through
+                    </Small>
+                  </span>
+                  <Button onPress={() => void navigate(`/race/${j.id}`)}>Go on</Button>
+                </Job>
+              ))}
+            </Panel>
+          ) : null}
+          {done.length > 0 ? (
+            <Panel>
+              <h2>Done</h2>
+              {done.map((j) => (
+                <Job key={j.id}>
+                  <span>
+                    <b>{j.name}</b>
+                    <Small>
+                      {shortDate(j.on)}, {j.seen} of {j.expected}
+                    </Small>
+                  </span>
+                  <Button kind="quiet" onPress={() => void navigate(`/race/${j.id}`)}>
+                    Look
+                  </Button>
+                </Job>
+              ))}
+            </Panel>
+          ) : null}
+          <NotePanel $tone="weld">
+            <h3>Before you start</h3>
+            <p>
+              Check the gate and the scale’s zero. Never work between a penned animal and the only way out, and keep
+              children behind the rails. A male in the mating season is not to be turned your back on.
+            </p>
+          </NotePanel>
+        </>
+      }
+    >
+      <Panel>
+        <form
+          onSubmit={(e) => {
+            e.preventDefault();
+            void start();
+          }}
+        >
+          <Stack>
+            <Choice
+              label="Who"
+              value={who?.key ?? ''}
+              options={sets.map((s) => [s.key, s.words])}
+              onChange={setChosen}
+            />
+            <Field label="Name of the job" value={shownName} onChange={setName} />
+            <fieldset>
+              <legend>Stations</legend>
+              <label>
+                <input type="checkbox" checked disabled /> Weigh
+              </label>
+              <label>
+                <input type="checkbox" checked={isSorting} onChange={(e) => setSorting(e.target.checked)} /> Sort by
+                gate
+              </label>
+            </fieldset>
+            {isSorting
+              ? gates.map((gate, i) => (
+                  <Row key={gate.key} $gap={3} style={{ alignItems: 'flex-end' }}>
+                    <Field
+                      label={GATES[i]?.[1] ?? ''}
+                      value={gate.name}
+                      onChange={(v) => setGates(gates.map((g) => (g.key === gate.key ? { ...g, name: v } : g)))}
+                    />
+                    <Choice
+                      label="and move to"
+                      value={gate.groupId ?? ''}
+                      options={[
+                        ['', 'stays in its group'],
+                        ...(groups ?? []).filter((g) => !g.isClosed).map((g) => [g.id, g.name] as const),
+                      ]}
+                      onChange={(groupId) =>
+                        setGates(
+                          gates.map((g) =>
+                            g.key === gate.key ? { key: g.key, name: g.name, ...(groupId ? { groupId } : {}) } : g,
+                          ),
+                        )
+                      }
+                    />
+                  </Row>
+                ))
+              : null}
+            {problem ? <p role="alert">{problem}</p> : null}
+            <Row>
+              <Button kind="main" type="submit" isDisabled={!who}>
+                Start with {countText(who?.animals.length ?? 0, 'animal', 'animals')}
+              </Button>
+            </Row>
+          </Stack>
+        </form>
+      </Panel>
+      {who ? (
+        <Small>
+          {who.animals
+            .slice(0, 40)
+            .map((a) => a.tag.text)
+            .join(', ')}
+          {who.animals.length > 40 ? ' …' : ''}
+        </Small>
+      ) : null}
+    </Page>
+  );
+}
+
+/** Sets to choose from: those handed over, this year's and last year's young by sex, and the groups. */
+function whoSets(
+  animals: readonly RosterAnimal[],
+  today: string,
+  given: { readonly animalIds?: readonly string[] | undefined; readonly name?: string | undefined } | null,
+): Who[] {
+  const sets: Who[] = [];
+  if (given?.animalIds) {
+    const ids = new Set(given.animalIds);
+    const own = animals.filter((a) => ids.has(a.tag.animalId));
+    sets.push({ key: 'given', words: `${given.name ?? 'Chosen animals'} (${own.length})`, animals: own });
+  }
+  const year = Number(today.slice(0, 4));
+  for (const species of SPECIES)
+    for (const sex of ['female', 'male', 'castrate'] as const)
+      for (const bornIn of [year, year - 1]) {
+        const own = animals.filter((a) => a.species === species && a.sex === sex && a.bornOn?.startsWith(`${bornIn}-`));
+        if (own.length === 0) continue;
+        const word = fieldWord({ species, sex }, 1, true);
+        sets.push({
+          key: `${species} ${sex} ${bornIn}`,
+          words: `${word.charAt(0).toUpperCase()}${word.slice(1)} of ${bornIn} (${own.length})`,
+          animals: own,
+        });
+      }
+  const groups = new Map<string, { name: string; animals: RosterAnimal[] }>();
+  for (const a of animals) {
+    if (a.groupId === null) continue;
+    const group = groups.get(a.groupId) ?? { name: a.groupName ?? 'group', animals: [] };
+    group.animals.push(a);
+    groups.set(a.groupId, group);
+  }
+  for (const [id, g] of groups)
+    sets.push({ key: id, words: `Group ${g.name} (${g.animals.length})`, animals: g.animals });
+  for (const species of SPECIES) {
+    const own = animals.filter((a) => a.species === species);
+    if (own.length > 0)
+      sets.push({ key: species, words: `All ${SPECIES_WORDS[species].plural} (${own.length})`, animals: own });
+  }
+  return sets;
+}
+
+/** N starts. */
+function useStartKey(onStart: () => void): void {
+  // The keyboard is outside React.
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.key.toLowerCase() !== 'n' || event.ctrlKey || event.altKey || event.metaKey) return;
+      if (/^(INPUT|TEXTAREA|SELECT)$/.test((event.target as HTMLElement).tagName)) return;
+      event.preventDefault();
+      onStart();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [onStart]);
+}
+
+const Job = styled.div`
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: ${space(2)};
+  padding: ${space(2)} 0;
+  & + & {
+    border-top: 1px solid ${colour('line')};
+  }
+`;

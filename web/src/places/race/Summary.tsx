@@ -1,0 +1,125 @@
+import styled from 'styled-components';
+import { Button } from '../../parts/Button';
+import { Panel, Row, Small, Stack } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { colour, space } from '../../theme/tokens';
+import { countText, gainText, gramsPerDay, weightText } from '../../words/format';
+import { useWeightUnit } from '../../words/useUnits';
+import { judged, type JobFigures } from './jobFigures';
+import type { Race } from './useRace';
+
+interface Props {
+  readonly race: Race;
+  readonly figures: JobFigures;
+  readonly isFinished: boolean;
+  readonly onBack: () => void;
+  readonly onFinish: () => void;
+  readonly onLeave: () => void;
+}
+
+/** What the job brought: counts that must agree, who was missed, who stands out. */
+export function Summary({ race, figures, isFinished, onBack, onFinish, onLeave }: Props) {
+  const unit = useWeightUnit();
+  const { listed, passages, animals } = race;
+  const seen = new Set(passages.map((p) => p.animalId));
+  const missed = listed.filter((a) => !seen.has(a.tag.animalId));
+  const listedIds = new Set(listed.map((a) => a.tag.animalId));
+  const others = [...seen].filter((id) => !listedIds.has(id));
+  const slow = figures.points.filter((p) => p.gain && judged(p.gain, figures.lineKgPerDay) === 'below');
+  const refused = passages.filter((p) => p.refusedBecause);
+  const tags = (ids: readonly string[]) => (
+    <Row>
+      {ids.slice(0, 60).map((id) => {
+        const a = animals.get(id);
+        return a ? <Tag key={id} tag={a.tag} isStatic /> : null;
+      })}
+    </Row>
+  );
+  return (
+    <Panel>
+      <Stack>
+        <h2>{isFinished ? 'Finished' : 'Finish this job?'}</h2>
+        <p>
+          <b>
+            {listed.length - missed.length} of {listed.length} on the list came through
+          </b>
+          {others.length > 0 ? `, and ${others.length} who were not on it` : ''}.{' '}
+          {countText(listed.length, 'animal', 'animals')} before; {listed.length - missed.length} seen and{' '}
+          {missed.length} not seen make {listed.length}.
+        </p>
+        <Figures>
+          <div>
+            <Small>Mean weight</Small>
+            <b>{figures.meanKg === undefined ? 'none' : weightText(figures.meanKg, unit, listed[0]?.species)}</b>
+          </div>
+          <div>
+            <Small>Mean gain</Small>
+            <b>{figures.meanGain === undefined ? 'none' : gramsPerDay(figures.meanGain)}</b>
+          </div>
+          {[...figures.gates].map(([gate, n]) => (
+            <div key={gate}>
+              <Small>{gate}</Small>
+              <b>{n}</b>
+            </div>
+          ))}
+        </Figures>
+        {missed.length > 0 ? (
+          <section>
+            <h3>Not seen ({missed.length})</h3>
+            {tags(missed.map((a) => a.tag.animalId))}
+          </section>
+        ) : null}
+        {others.length > 0 ? (
+          <section>
+            <h3>Not on the list ({others.length})</h3>
+            {tags(others)}
+          </section>
+        ) : null}
+        {slow.length > 0 ? (
+          <section>
+            <h3>Surely under the line of {gramsPerDay(figures.lineKgPerDay ?? 0)}</h3>
+            {slow.map((p) => {
+              const a = animals.get(p.animalId);
+              return (
+                <Row key={p.animalId} style={{ marginTop: 4 }}>
+                  {a ? <Tag tag={a.tag} isStatic /> : null} {p.gain ? gainText(p.gain) : ''}
+                </Row>
+              );
+            })}
+          </section>
+        ) : null}
+        {refused.length > 0 ? (
+          <section>
+            <h3>Needs a look ({refused.length})</h3>
+            {refused.map((p) => (
+              <p key={p.writtenAt}>
+                {animals.get(p.animalId)?.tag.text}: {p.refusedBecause}
+              </p>
+            ))}
+          </section>
+        ) : null}
+        <Row>
+          {isFinished ? null : (
+            <>
+              <Button kind="main" onPress={onFinish}>
+                Finish the job
+              </Button>
+              <Button onPress={onBack}>Go on weighing</Button>
+            </>
+          )}
+          <Button onPress={onLeave}>Leave the race</Button>
+        </Row>
+      </Stack>
+    </Panel>
+  );
+}
+
+const Figures = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(6)};
+  b {
+    font-size: 20px;
+    color: ${colour('ink')};
+  }
+`;

@@ -1,0 +1,91 @@
+import type { RosterAnimal } from '@yaylak/contract';
+import {
+  dailyReadings,
+  dayOf,
+  gainBetween,
+  gainSinceFirst,
+  judgeGain,
+  lastGain,
+  mean,
+  median,
+  notGrowingLine,
+  type GainVerdict,
+  type KnownGain,
+  type Reading,
+  type SpeciesSettings,
+} from '@yaylak/core';
+import { rosterReadings } from './answers';
+import type { Passage } from './raceLog';
+
+export interface JobPoint {
+  readonly animalId: string;
+  readonly kg: number;
+  readonly gain: KnownGain | undefined;
+}
+
+export interface JobFigures {
+  readonly points: readonly JobPoint[];
+  readonly meanKg: number | undefined;
+  readonly meanGain: number | undefined;
+  /** Half the median gain of the job so far; of the last weighings until five are through. */
+  readonly lineKgPerDay: number | undefined;
+  readonly gates: ReadonlyMap<string, number>;
+}
+
+const ENOUGH = 5;
+
+/** The tally of a job so far. */
+export function jobFigures(
+  passages: readonly Passage[],
+  listed: readonly RosterAnimal[],
+  animals: ReadonlyMap<string, RosterAnimal>,
+  on: string,
+  settingsOf: (animal: RosterAnimal) => SpeciesSettings,
+): JobFigures {
+  const last = new Map<string, Passage>();
+  for (const p of passages) last.set(p.animalId, p);
+  const points: JobPoint[] = [];
+  const gates = new Map<string, number>();
+  for (const p of last.values()) {
+    if (p.gate !== undefined) gates.set(p.gate, (gates.get(p.gate) ?? 0) + 1);
+    if (p.kg === undefined) continue;
+    const animal = animals.get(p.animalId);
+    points.push({
+      animalId: p.animalId,
+      kg: p.kg,
+      gain: animal && gainTo(animal, { on: dayOf(on), kg: p.kg, method: 'scale' }, settingsOf(animal)),
+    });
+  }
+  const gains = points.flatMap((p) => (p.gain ? [p.gain.kgPerDay] : []));
+  const earlier =
+    gains.length >= ENOUGH
+      ? gains
+      : listed.flatMap((a) => {
+          const gain = lastGain(dailyReadings(rosterReadings(a)), settingsOf(a));
+          return gain.kind === 'gain' ? [gain.kgPerDay] : [];
+        });
+  const middle = median(earlier);
+  return {
+    points,
+    meanKg: mean(points.map((p) => p.kg)),
+    meanGain: mean(gains),
+    lineKgPerDay: middle === undefined ? undefined : notGrowingLine(middle),
+    gates,
+  };
+}
+
+/** The gain from the last weighing before this day. */
+export function gainTo(animal: RosterAnimal, now: Reading, settings: SpeciesSettings): KnownGain | undefined {
+  const before = dailyReadings(rosterReadings(animal)).findLast((r) => r.on < now.on);
+  const gain = before ? gainBetween(before, now, settings) : undefined;
+  return gain?.kind === 'gain' ? gain : undefined;
+}
+
+/** The gain from the first weight on record. */
+export function gainFromBirth(animal: RosterAnimal, settings: SpeciesSettings): KnownGain | undefined {
+  const gain = gainSinceFirst(dailyReadings(rosterReadings(animal)), settings);
+  return gain.kind === 'gain' ? gain : undefined;
+}
+
+export const judged = (gain: KnownGain, line: number | undefined): GainVerdict | undefined =>
+  line === undefined ? undefined : judgeGain(gain, line);

@@ -1,0 +1,109 @@
+import type { Entry, RosterAnimal } from '@yaylak/contract';
+import { dayOf, SPECIES_TABLE } from '@yaylak/core';
+import { answerTag, answerWeight, matchesFor, raceNumbers } from './answers';
+import { jobFigures } from './jobFigures';
+import { passagesOf } from './raceLog';
+
+const lamb = (text: string, weights: RosterAnimal['weights'] = []): RosterAnimal => ({
+  tag: { animalId: text, text, kind: 'visual', colour: 'green', name: null, hasElectronic: false, isWorn: true },
+  species: 'sheep',
+  sex: 'female',
+  bornOn: '2026-04-01',
+  birthType: 2,
+  rearingType: 2,
+  dam: null,
+  sire: null,
+  groupId: 'g',
+  groupName: 'Ewe lambs',
+  weights,
+  identifiers: [text],
+});
+const numbers = raceNumbers([lamb('26-0031'), lamb('26-0131'), lamb('25-0031')], new Set(['26-0031', '26-0131']));
+const answer = (typed: string, marked?: number) => answerTag(matchesFor(numbers, typed), typed, marked);
+
+describe('a typed number', () => {
+  it.each([
+    ['26-0031', undefined, { kind: 'animal', animalId: '26-0031' }],
+    ['0031', undefined, { kind: 'animal', animalId: '26-0031', isListed: true }], // the listed one before the other
+    ['131', undefined, { kind: 'animal', animalId: '26-0131' }],
+    ['31', undefined, { kind: 'several', animalIds: ['26-0031', '26-0131'] }],
+    ['31', 1, { kind: 'animal', animalId: '26-0131' }],
+    ['25-0031', undefined, { kind: 'animal', isListed: false }],
+    ['999', undefined, { kind: 'unknown', number: '999' }],
+    [' ', undefined, { kind: 'nothing-typed' }],
+  ])('%s (row %s) is %j', (typed, marked, expected) => {
+    expect(answer(typed, marked)).toMatchObject(expected);
+  });
+});
+
+describe('a typed weight', () => {
+  const before = { on: dayOf('2026-11-09'), kg: 30, method: 'scale' as const };
+  const weigh = (typed: string, unit: 'kg' | 'lb' = 'kg') =>
+    answerWeight({ typed, unit, species: 'sheep', before, on: '2026-11-23', settings: SPECIES_TABLE.sheep });
+  it.each(['0', '-4', '9999', 'x', '', '12.5.3,1'])('%s is refused in words', (typed) => {
+    expect(weigh(typed)).toMatchObject({ kind: 'refused', message: expect.stringMatching(/\w/) });
+  });
+  it('may have a comma, may be in pounds, and may be doubted', () => {
+    expect(weigh('31,5')).toEqual({ kind: 'weight', kg: 31.5 });
+    expect(weigh('70', 'lb')).toEqual({ kind: 'weight', kg: 70 * 0.45359237 });
+    expect(weigh('70')).toMatchObject({ kind: 'doubt', doubt: { kind: 'jump', days: 14 } });
+  });
+});
+
+describe('the log of a job', () => {
+  const entry = (id: string, more: object): Entry =>
+    ({
+      id,
+      jobId: 'j',
+      on: '2026-11-23',
+      writtenAt: `t${id[0]}`,
+      writtenBy: 'A',
+      source: 'race',
+      animalId: `animal ${id[0]}`,
+      ...more,
+    }) as Entry;
+  const onServer = [entry('1a', { type: 'passage', gate: 'Keep' }), entry('1b', { type: 'weight', kg: 30 })];
+  const item = (e: Entry, state: 'waiting' | 'refused' = 'waiting') => ({
+    key: e.id,
+    out: { kind: 'entry' as const, entry: e },
+    state,
+    ...(state === 'refused' ? { message: 'why' } : {}),
+  });
+
+  it('takes each entry once, wherever it lies, and leaves struck ones out', () => {
+    const passages = passagesOf('j', onServer, [
+      item(onServer[1] as Entry),
+      item(entry('2a', { type: 'weight', kg: 31 })),
+      item(entry('3a', { type: 'weight', kg: 32 }), 'refused'),
+    ]);
+    expect(passages.map((p) => [p.animalId, p.kg, p.gate, p.refusedBecause])).toEqual([
+      ['animal 1', 30, 'Keep', undefined],
+      ['animal 2', 31, undefined, undefined],
+      ['animal 3', 32, undefined, 'why'],
+    ]);
+    const strikes = onServer.map((e, i) => item(entry(`9${i}`, { type: 'strike', entryId: e.id })));
+    expect(passagesOf('j', onServer, strikes)).toEqual([]);
+  });
+
+  it('tallies weights, gains and gates', () => {
+    const flock = [lamb('a', [['2026-11-09', 30, 'scale']]), lamb('b', [['2026-11-09', 31, 'scale']])];
+    const passages = passagesOf(
+      'j',
+      [
+        entry('1a', { type: 'passage', gate: 'Keep', animalId: 'a' }),
+        entry('1b', { type: 'weight', kg: 32.8, animalId: 'a' }),
+      ],
+      [],
+    );
+    const figures = jobFigures(
+      passages,
+      flock,
+      new Map(flock.map((a) => [a.tag.animalId, a])),
+      '2026-11-23',
+      () => SPECIES_TABLE.sheep,
+    );
+    expect(figures.meanKg).toBe(32.8);
+    expect(figures.meanGain).toBeCloseTo(0.2, 10); // 2.8 kg in 14 days
+    expect(figures.gates.get('Keep')).toBe(1);
+  });
+});

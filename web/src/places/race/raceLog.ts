@@ -1,0 +1,57 @@
+import type { AnimalEntry, Entry } from '@yaylak/contract';
+import type { OutboxItem } from '../../outbox/store';
+
+/** One animal's way through: what was written of it, in order. */
+export interface Passage {
+  readonly animalId: string;
+  readonly writtenAt: string;
+  readonly kg: number | undefined;
+  readonly gate: string | undefined;
+  readonly entries: readonly AnimalEntry[];
+  /** The book did not take something of it. */
+  readonly refusedBecause: string | undefined;
+}
+
+/**
+ * The passages of a job, oldest first: what the server has and what lies on this device, each entry once, struck ones
+ * left out.
+ */
+export function passagesOf(jobId: string, fromServer: readonly Entry[], onDevice: readonly OutboxItem[]): Passage[] {
+  const entries = new Map<string, { entry: Entry; refused: string | undefined }>();
+  for (const entry of fromServer) entries.set(entry.id, { entry, refused: undefined });
+  for (const item of onDevice) {
+    if (item.out.kind !== 'entry' || item.out.entry.jobId !== jobId) continue;
+    entries.set(item.out.entry.id, {
+      entry: item.out.entry,
+      refused: item.state === 'refused' ? (item.message ?? 'refused') : undefined,
+    });
+  }
+  const struck = new Set<string>();
+  for (const { entry } of entries.values()) if (entry.type === 'strike') struck.add(entry.entryId);
+  const passages = new Map<string, { entries: AnimalEntry[]; refused: string | undefined }>();
+  for (const { entry, refused } of entries.values()) {
+    if (entry.type === 'strike' || struck.has(entry.id)) continue;
+    const key = `${entry.writtenAt} ${entry.animalId}`;
+    const passage = passages.get(key) ?? { entries: [], refused: undefined };
+    passage.entries.push(entry);
+    passage.refused ??= refused;
+    passages.set(key, passage);
+  }
+  return [...passages.values()]
+    .map(({ entries: own, refused }) => toPassage(own, refused))
+    .sort((a, b) => (a.writtenAt < b.writtenAt ? -1 : a.writtenAt > b.writtenAt ? 1 : 0));
+}
+
+function toPassage(entries: readonly AnimalEntry[], refusedBecause: string | undefined): Passage {
+  const first = entries[0] as AnimalEntry;
+  const weight = entries.find((e) => e.type === 'weight');
+  const passage = entries.find((e) => e.type === 'passage');
+  return {
+    animalId: first.animalId,
+    writtenAt: first.writtenAt,
+    kg: weight?.type === 'weight' ? weight.kg : undefined,
+    gate: passage?.type === 'passage' ? passage.gate : undefined,
+    entries,
+    refusedBecause,
+  };
+}

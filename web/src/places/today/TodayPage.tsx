@@ -1,0 +1,167 @@
+import { useQuery } from '@tanstack/react-query';
+import { SPECIES_WORDS } from '@yaylak/core';
+import { Link, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { todayQuery } from '../../api/queries';
+import { useOutboxState } from '../../outbox/useOutbox';
+import { Button } from '../../parts/Button';
+import { Page } from '../../parts/Page';
+import { Panel, Small } from '../../parts/Panel';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { WindowBar } from '../../parts/WindowBar';
+import { colour, space } from '../../theme/tokens';
+import { countText, longDate, shortDate } from '../../words/format';
+import { LookAtList } from './LookAtList';
+import { Item, Rows } from './rows';
+import { NotGrowing } from './NotGrowing';
+
+/** What is open now, what opens this week, who does not grow, what is unfinished. */
+export function TodayPage() {
+  const { data, error, refetch } = useQuery(todayQuery);
+  const { refused } = useOutboxState();
+  const navigate = useNavigate();
+  if (!data)
+    return <Page title="Today">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+  const open = data.due.filter((d) => d.isOpen);
+  const ahead = data.due.filter((d) => !d.isOpen);
+  const hasBook = data.head.some((h) => h.present > 0);
+  const rows = (list: typeof data.due) => (
+    <Rows>
+      {list.map((due) => (
+        <Item key={due.key}>
+          <div>
+            <b>Weigh {due.who}</b>
+            <Small>
+              {due.step}
+              {due.group ? `, ${due.group.name}` : ''}. {windowWords(due.window.opens, due.window.closes, data.on)}
+            </Small>
+          </div>
+          <WindowBar window={due.window} today={data.on} />
+          <Button
+            kind={due.isOpen ? 'main' : 'plain'}
+            onPress={() =>
+              void navigate('/race', {
+                state: { animalIds: due.animalIds, name: `${due.who}, ${due.step.toLowerCase()}` },
+              })
+            }
+          >
+            Weigh
+          </Button>
+        </Item>
+      ))}
+    </Rows>
+  );
+  return (
+    <Page
+      title={longDate(data.on)}
+      lead="Type a tag number anywhere to find that animal"
+      aside={
+        <>
+          <NotGrowing rows={data.notGrowing} />
+          <Panel>
+            <h2>On the holding</h2>
+            <Heads>
+              <tbody>
+                {data.head.map((h) => (
+                  <tr key={h.species}>
+                    <th scope="row">{SPECIES_WORDS[h.species].name}</th>
+                    <td>
+                      <b>{h.present}</b>
+                    </td>
+                    <td>{countText(h.grownFemales, ...SPECIES_WORDS[h.species].grown.female)}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </Heads>
+          </Panel>
+        </>
+      }
+    >
+      {hasBook ? null : (
+        <Empty
+          title="The book is empty"
+          action={
+            <Button kind="main" onPress={() => void navigate('/files')}>
+              Bring in animals from a file
+            </Button>
+          }
+        >
+          Add your animals one by one under <Link to="/animals">Animals</Link>, or bring in a list you already have.
+        </Empty>
+      )}
+      {data.openJobs.length + data.lookAt.length + refused.length > 0 ? (
+        <section>
+          <Heading>
+            <h2>Unfinished</h2>
+            <Small>nothing of it is lost</Small>
+          </Heading>
+          <Rows>
+            {data.openJobs.map((job) => (
+              <Item key={job.id}>
+                <div>
+                  <b>{job.name}</b>
+                  <Small>
+                    Started {shortDate(job.on)} by {job.startedBy}. {job.seen} of {job.expected} through.
+                  </Small>
+                </div>
+                <span />
+                <Button kind="main" onPress={() => void navigate(`/race/${job.id}`)}>
+                  Go on
+                </Button>
+              </Item>
+            ))}
+            <LookAtList items={data.lookAt} />
+          </Rows>
+        </section>
+      ) : null}
+      {open.length > 0 ? (
+        <section>
+          <Heading>
+            <h2>Window open now</h2>
+            <Small>closes soonest first</Small>
+          </Heading>
+          {rows(open)}
+        </section>
+      ) : null}
+      {ahead.length > 0 ? (
+        <section>
+          <Heading>
+            <h2>Opens this week</h2>
+          </Heading>
+          {rows(ahead)}
+        </section>
+      ) : null}
+      {hasBook && open.length + ahead.length === 0 ? (
+        <Empty title="No weighing is due this week">The rhythm of weighings is set per species under Holding.</Empty>
+      ) : null}
+    </Page>
+  );
+}
+
+function windowWords(opens: string, closes: string, today: string): string {
+  if (closes < today) return `Was due by ${shortDate(closes)}.`;
+  return opens > today ? `From ${shortDate(opens)}.` : `Until ${shortDate(closes)}.`;
+}
+
+const Heading = styled.div`
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  margin-bottom: ${space(2)};
+`;
+const Heads = styled.table`
+  margin-top: ${space(2)};
+  th {
+    text-align: left;
+    font-weight: 400;
+  }
+  td {
+    text-align: right;
+    padding: 3px 0;
+    white-space: nowrap;
+  }
+  td:last-child {
+    color: ${colour('inkSoft')};
+    font-size: 13px;
+  }
+`;

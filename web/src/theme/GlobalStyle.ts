@@ -1,0 +1,34 @@
+import { createGlobalStyle } from 'styled-components';
+import { BARN_VARIABLES, colour, fonts, LIGHT_VARIABLES } from './tokens';
+
+export const GlobalStyle = createGlobalStyle`
+  :root { ${LIGHT_VARIABLES} color-scheme: light; }
+  :root[data-theme='barn'] { ${BARN_VARIABLES} color-scheme: dark; }
+  *, *::before, *::after { box-sizing: border-box; }
+  html, body, #root { height: 100%; margin: 0; }
+  body {
+    background: ${colour('ground')};
+    color: ${colour('ink')};
+    font: 400 15px/1.4 ${fonts.text};
+    font-variant-numeric: tabular-nums;
+  }
+  h1, h2, h3 { font-family: ${fonts.heading}; margin: 0; line-height: 1.2; font-weight: 650; }
+  h1 { font-size: 26px; }
+  h2 { font-size: 18px; }
+  h3 { font-size: 16px; }
+  p { margin: 0; }
+  a { color: ${colour('indigo')}; }
+  button, input, select, textarea { font: inherit; color: inherit; }
+  table { border-collapse: collapse; width: 100%; }
+  [data-focus-visible], a:focus-visible, button:focus-visible, input:focus-visible, select:focus-visible, textarea:focus-visible, [tabindex]:focus-visible {
+    outline: 3px solid ${colour('indigo')};
+    outline-offset: 1px;
+  }
+  @media (prefers-reduced-motion: reduce) { *, *::before, *::after { transition: none !important; animation: none !important; } }
+  @media print {
+    @page { size: A4; margin: 14mm; }
+    :root { ${LIGHT_VARIABLES} }
+    body { background: #fff; color: #000; font-size: 11pt; }
+    .no-print { display: none !important; }
+  }
+`;

@@ -1,0 +1,77 @@
+import type { GainView } from '@yaylak/contract';
+import { fromKg, type Age, type Species, type WeightUnit } from '@yaylak/core';
+
+/** All figures people read are made here: rounded once, with their unit after a space that does not break. */
+// A full no-break space: the narrow one is all but invisible in the text face.
+const THIN = '\u00a0';
+const MINUS = '\u2212';
+
+const signed = (text: string, value: number): string => (value < 0 && !/^[0.]*$/.test(text) ? `${MINUS}${text}` : text);
+const fixed = (value: number, digits: number): string => signed(Math.abs(value).toFixed(digits), value);
+
+/** Rabbits and other small ones are read in grams. */
+const isSmall = (species: Species | undefined): boolean => species === 'rabbit';
+
+/** `27.2 kg`, `742 g`, `59.9 lb`. */
+export function weightText(kg: number, unit: WeightUnit, species?: Species): string {
+  if (isSmall(species) && unit === 'kg') return `${fixed(kg * 1000, 0)}${THIN}g`;
+  return `${fixed(fromKg(kg, unit), unit === 'kg' && Math.abs(kg) >= 200 ? 0 : 1)}${THIN}${unit}`;
+}
+
+/** A difference with its sign: `+6.9 kg`. */
+export function differenceText(kg: number, unit: WeightUnit): string {
+  const text = fixed(fromKg(kg, unit), 1);
+  return `${text.startsWith(MINUS) || text === '0.0' ? '' : '+'}${text}${THIN}${unit}`;
+}
+
+/** Kilograms a day as grams a day. */
+export const gramsPerDay = (kgPerDay: number): string => `${fixed(kgPerDay * 1000, 0)}${THIN}g/day`;
+
+/** A gain with how wide the guess is: `168 ± 41 g/day`. */
+export const gainText = (gain: Pick<GainView, 'kgPerDay' | 'halfWidth'>): string =>
+  `${fixed(gain.kgPerDay * 1000, 0)} ± ${Math.round(gain.halfWidth * 1000)}${THIN}g/day`;
+
+/** What can be said of a gain. */
+export function verdictText(gain: GainView): string {
+  switch (gain.verdict) {
+    case 'above':
+      return 'growing';
+    case 'below':
+      return 'not growing as it should';
+    case 'too-soon':
+      return 'too soon to tell';
+    case 'no-group':
+      return 'no group to compare with';
+  }
+}
+
+export function ageText(age: Age): string {
+  const many = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;
+  if (age.unit === 'years')
+    return age.months > 0 ? `${many(age.count, 'year')} ${many(age.months, 'month')}` : many(age.count, 'year');
+  return many(age.count, age.unit.slice(0, -1));
+}
+
+const utc = (iso: string): Date => new Date(`${iso.slice(0, 10)}T00:00:00Z`);
+const dayMonth = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+const withYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
+const long = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
+
+/** `23 Nov`. */
+export const shortDate = (iso: string): string => dayMonth.format(utc(iso));
+/** `23 Nov 2026`. */
+export const fullDate = (iso: string): string => withYear.format(utc(iso));
+/** `Monday 23 November`. */
+export const longDate = (iso: string): string => long.format(utc(iso)).replace(',', '');
+
+const BORN_AS = ['single', 'twin', 'triplet', 'quadruplet'];
+/** How it was born and reared: `twin, reared single`. */
+export function bornText(species: Species, birthType: number | null, rearingType: number | null): string {
+  if (birthType === null) return 'not known';
+  if (isSmall(species)) return `litter of ${birthType}`;
+  const born = BORN_AS[birthType - 1] ?? `one of ${birthType}`;
+  if (rearingType === null || rearingType === birthType) return born;
+  return `${born}, reared ${BORN_AS[rearingType - 1] ?? `one of ${rearingType}`}`;
+}
+
+export const countText = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;

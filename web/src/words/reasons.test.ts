@@ -1,0 +1,19 @@
+import type { ChoosingReason } from '@yaylak/core';
+import { reasonWords } from './reasons';
+
+it.each<[ChoosingReason, RegExp]>([
+  [{ code: 'trait', trait: 'growth', points: 3.4 }, /^Growth gives 3 points\.$/],
+  [{ code: 'trait', trait: 'damRecord', points: -1.2 }, /^Dam's litters takes 1 point\.$/],
+  [{ code: 'not-measured', trait: 'lastGain' }, /not measured: taken as the mean/],
+  [{ code: 'near-line', standardError: 4.2 }, /error of 4 points: either side would be right/],
+  [
+    { code: 'heavier-than-worth', place: 14, placeByWeight: 1, part: 'age', grams: 2900 },
+    /^1st by weight, but 14th: \+2\.9\u00a0kg come from its age\.$/,
+  ],
+  [
+    { code: 'lighter-than-worth', place: 2, placeByWeight: 22, part: 'birthType', grams: -3600 },
+    /^Only 22nd by weight, yet 2nd: being one of several costs/,
+  ],
+])('%j', (reason, words) => {
+  expect(reasonWords(reason, 'kg')).toMatch(words);
+});

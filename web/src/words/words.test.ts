@@ -1,0 +1,22 @@
+import { bornText, differenceText, gainText, shortDate, verdictText, weightText } from './format';
+import { ordinal } from './reasons';
+
+it.each([
+  [weightText(27.24, 'kg'), '27.2\u00a0kg'],
+  [weightText(0.742, 'kg', 'rabbit'), '742\u00a0g'],
+  [weightText(27.2, 'lb'), '60.0\u00a0lb'],
+  [weightText(525.4, 'kg'), '525\u00a0kg'],
+  [differenceText(-4.64, 'kg'), '\u22124.6\u00a0kg'],
+  [differenceText(0.02, 'kg'), '0.0\u00a0kg'],
+  [differenceText(6.9, 'kg'), '+6.9\u00a0kg'],
+  [gainText({ kgPerDay: -0.05, halfWidth: 0.1234 }), '\u221250 ± 123\u00a0g/day'],
+  [bornText('sheep', 2, 1), 'twin, reared single'],
+  [bornText('rabbit', 8, 7), 'litter of 8'],
+  [bornText('sheep', null, null), 'not known'],
+  [shortDate('2026-11-23'), '23 Nov'],
+  [ordinal(11), '11th'],
+  [ordinal(22), '22nd'],
+  [verdictText({ verdict: 'too-soon' } as never), 'too soon to tell'],
+])('%s', (text, expected) => {
+  expect(text).toBe(expected);
+});
