@@ -1,0 +1,191 @@
+import { expect, test } from '@playwright/test';
+import type { AnimalPage, RosterView } from '@yaylak/contract';
+import { expectAccessible } from './axe';
+import { aServer, type Server } from './server';
+
+let server: Server;
+test.beforeAll(async () => {
+  server = await aServer(4932);
+});
+test.afterAll(() => server.remove());
+
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 1024, height: 768 },
+  { width: 390, height: 844 },
+];
+for (const path of ['/', '/animals', '/choosing', '/files', '/holding', '/race'])
+  for (const theme of ['light', 'barn'])
+    test(`${path} can be read and used by everybody (${theme})`, async ({ page }) => {
+      await page.addInitScript((t) => localStorage.setItem('yaylak-theme', t), theme);
+      // The themes differ in colour alone: one size will do for the second.
+      for (const size of theme === 'light' ? SIZES : SIZES.slice(0, 1)) {
+        await page.setViewportSize(size);
+        await page.goto(`${server.url}${path}`);
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+        await page.waitForLoadState('networkidle');
+        await expectAccessible(page);
+        if (path === '/')
+          expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(size.width);
+      }
+    });
+
+test('the heaviest lamb is not the first, and its breakdown adds up', async ({ page }) => {
+  await page.goto(`${server.url}/choosing`);
+  await expect(page.getByRole('heading', { name: /Heaviest of them, but/ })).toBeVisible();
+  const figures = await page.getByTestId('breakdown').locator('td').allTextContents();
+  const kilograms = figures.map((f) => Number((/[+\u2212-]?\d+\.\d/.exec(f)?.[0] ?? 'NaN').replace('\u2212', '-')));
+  const sum = kilograms.slice(0, -1).reduce((s, k) => s + k, 0);
+  // Each line is rounded to 0.1 kg when it is shown.
+  expect(Math.abs(sum - (kilograms.at(-1) ?? NaN))).toBeLessThanOrEqual(0.25);
+});
+
+test('the line moves by keys, a choice against the ranking asks why, and the choice can be taken back', async ({
+  page,
+}) => {
+  await page.goto(`${server.url}/choosing`);
+  const line = page.getByRole('slider', { name: 'Keep', exact: true });
+  const before = Number(await line.getAttribute('aria-valuenow'));
+  await line.focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByRole('slider', { name: 'Keep', exact: true })).toHaveAttribute(
+    'aria-valuenow',
+    String(before - 1),
+  );
+  const first = page.locator('tr[data-row]').first();
+  await first.focus();
+  await page.keyboard.press('x');
+  await expect(first).toContainText('Sell');
+  await page.getByRole('button', { name: 'Write down the choice' }).click();
+  await expect(page.getByText('wants a reason')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Write it down' })).toBeDisabled();
+  await page.getByLabel(/^Why, for/).fill('bad mouth');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByText(/Wrote down the choice among/)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(/Taken back: wrote down/)).toBeVisible();
+});
+
+test('two are compared side by side', async ({ page }) => {
+  await page.goto(`${server.url}/choosing`);
+  const boxes = page.getByRole('checkbox', { name: /^Compare/ });
+  await boxes.nth(0).check();
+  await boxes.nth(3).check();
+  await page.getByRole('button', { name: /Compare two/ }).click();
+  await expect(
+    page.getByRole('dialog', { name: 'Side by side' }).getByRole('row', { name: /Like for like/ }),
+  ).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('a weighing four days after another is too soon to tell, with how wide the guess is', async ({
+  page,
+  request,
+}) => {
+  const rams = (await (
+    await request.get(`${server.url}/api/animals?species=sheep&sex=male&bornIn=${new Date().getFullYear()}`)
+  ).json()) as AnimalPage;
+  await page.goto(`${server.url}/animals/${rams.rows[0]?.tag.animalId}`);
+  await expect(page.getByRole('row', { name: /Since last weighing/ })).toContainText(/± \d+\sg\/day.*too soon to tell/);
+  await page.getByRole('button', { name: 'How is Gain since last weighing worked out?' }).click();
+  await expect(page.getByRole('dialog')).toContainText('four times out of five');
+  await page.keyboard.press('Escape');
+  await expectAccessible(page);
+});
+
+test('a file with 3 bad rows of 50 shows the 3 and takes 47; the same file again changes nothing', async ({
+  page,
+  request,
+}) => {
+  const roster = (await (await request.get(`${server.url}/api/roster`)).json()) as RosterView;
+  const sheep = roster.animals.filter((a) => a.species === 'sheep').slice(0, 50);
+  const date = roster.on.split('-').reverse().join('.');
+  const rows = sheep.map(
+    (a, i) =>
+      `${i === 20 ? '99-9999' : a.tag.text};${i === 8 ? '29.02.2025' : date};${i === 33 ? '9999' : ((a.weights.at(-1)?.[1] ?? 30) + 1).toFixed(1).replace('.', ',')}`,
+  );
+  const file = {
+    name: 'weights.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`\ufeff"Ear tag";Date;Weight\r\n${rows.join('\r\n')}\r\n`),
+  };
+  for (const round of ['first', 'again']) {
+    await page.goto(`${server.url}/files`);
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Choose a CSV file' }).click();
+    await (await chooser).setFiles(file);
+    await page.getByRole('button', { name: 'Look at what would happen' }).click();
+    const bad = page.getByTestId('bad-rows').locator('tbody tr');
+    await expect(bad).toHaveCount(3);
+    await expect(bad.nth(0)).toContainText('10date“29.02.2025” is no date');
+    await expect(bad.nth(1)).toContainText('22numberno animal wears “99-9999”');
+    await expect(bad.nth(2)).toContainText('35weight9999');
+    if (round === 'again') await expect(page.getByText(/0 new, 47 in the book already/)).toBeVisible();
+    else {
+      await page.getByRole('button', { name: 'Take in 47' }).click();
+      await expect(page.getByRole('heading', { name: '47 taken in' })).toBeVisible();
+    }
+  }
+});
+
+test('an empty file, a file of 25 MB and a picture say what is wrong with them', async ({ page }) => {
+  await page.goto(`${server.url}/files`);
+  for (const [buffer, words] of [
+    [Buffer.from(''), 'is empty'],
+    [Buffer.alloc(25_000_000, 'a'), 'up to 20 MB'],
+    [Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 0]), 'is not a text file'],
+    [Buffer.from('number,date,weight\n'), 'has headings and no rows'],
+  ] as const) {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Choose a CSV file' }).click();
+    await (await chooser).setFiles({ name: 'x.csv', mimeType: 'text/csv', buffer });
+    await expect(page.getByRole('alert')).toContainText(words);
+  }
+});
+
+test('animals are added, found by digits typed anywhere, moved and put back', async ({ page }) => {
+  await page.goto(`${server.url}/animals`);
+  await expect(page.getByRole('table', { name: 'Animals' })).toBeVisible();
+  await page.keyboard.press('n');
+  await page.getByLabel('Number', { exact: true }).fill('77-7001');
+  await page.getByLabel('Electronic number').fill('79200000012603');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByRole('alert')).toContainText('has 14 digits');
+  await page.getByLabel('Electronic number').fill('');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByText('Added 77-7001')).toBeVisible();
+
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.keyboard.press('7');
+  await expect(page.getByRole('dialog', { name: 'Find an animal' })).toBeVisible();
+  await page.keyboard.type('77001');
+  await expect(page.getByRole('listbox', { name: 'Animals found' }).getByRole('option')).toHaveCount(1);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: /ewe/i })).toBeVisible();
+
+  await page.goto(`${server.url}/animals?words=77-7001`);
+  await page.getByRole('checkbox', { name: 'Choose 77-7001' }).check();
+  await page.getByRole('button', { name: 'Move to a group' }).click();
+  await page.getByLabel('To', { exact: true }).selectOption({ label: 'Rams' });
+  await page.getByRole('button', { name: 'Move them' }).click();
+  await expect(page.getByRole('row', { name: /77-7001/ })).toContainText('Rams');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('row', { name: /77-7001/ })).toContainText('no group');
+});
+
+test('two windows on one animal: the second is told, and keeps what was typed', async ({ page, context, request }) => {
+  const rams = (await (await request.get(`${server.url}/api/animals?species=goat&sex=female`)).json()) as AnimalPage;
+  const url = `${server.url}/animals/${rams.rows[1]?.tag.animalId}`;
+  const other = await context.newPage();
+  for (const p of [page, other]) {
+    await p.goto(url);
+    await p.getByRole('button', { name: 'Change sex, birth or parents' }).click();
+  }
+  await page.getByLabel('Born as one of').fill('2');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(/Changed the record/)).toBeVisible();
+  await other.getByLabel('Born as one of').fill('3');
+  await other.getByRole('button', { name: 'Save' }).click();
+  await expect(other.getByRole('alert')).toContainText('was changed meanwhile');
+  await expect(other.getByLabel('Born as one of')).toHaveValue('3');
+});

@@ -1,0 +1,50 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+export interface Server {
+  readonly url: string;
+  readonly dataDir: string;
+  start(): Promise<void>;
+  /** Kills it without a word, as a pulled plug would. */
+  kill(): Promise<void>;
+  /** Ends it and removes its book. */
+  remove(): Promise<void>;
+}
+
+/** A server process of its own, on a copy of the demo book or on an empty one. */
+export async function aServer(port: number, book: 'demo' | 'empty' = 'demo'): Promise<Server> {
+  const dataDir = mkdtempSync(join(tmpdir(), 'yaylak-journey-'));
+  if (book === 'demo') cpSync(process.env.YAYLAK_DEMO_DIR ?? '', dataDir, { recursive: true });
+  let child: ChildProcess | undefined;
+  const server: Server = {
+    url: `http://127.0.0.1:${port}`,
+    dataDir,
+    async start() {
+      const started = spawn(process.execPath, [join(import.meta.dirname, '../server/dist/main.js')], {
+        env: { ...process.env, DATA_DIR: dataDir, PORT: String(port) },
+        stdio: ['ignore', 'pipe', 'inherit'],
+      });
+      child = started;
+      await new Promise<void>((resolve, reject) => {
+        started.stdout.once('data', () => resolve());
+        started.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
+      });
+    },
+    async kill() {
+      const running = child;
+      child = undefined;
+      if (!running || running.exitCode !== null) return;
+      const gone = new Promise((resolve) => running.once('exit', resolve));
+      running.kill('SIGKILL');
+      await gone;
+    },
+    async remove() {
+      await server.kill();
+      rmSync(dataDir, { recursive: true, force: true });
+    },
+  };
+  await server.start();
+  return server;
+}
