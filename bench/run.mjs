@@ -1,0 +1,159 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+
+/** Each figure beside a floor measured in the same run; a ratio says more than a time on somebody's machine. */
+const root = join(import.meta.dirname, '..');
+const require = createRequire(join(root, 'server/dist/index.js'));
+require('reflect-metadata');
+const { readConfig, openBook, createApp, BookService } = require(join(root, 'server/dist/index.js'));
+const { AnimalsService } = require(join(root, 'server/dist/animals/animals.service.js'));
+const { ChoosingService } = require(join(root, 'server/dist/choosing/choosing.service.js'));
+const { Clock } = require(join(root, 'server/dist/common/clock.js'));
+const core = require(join(root, 'core/dist/index.js'));
+const { v7 } = require('uuid');
+
+const rows = [];
+const report = (name, figure, floor, ratio) => rows.push({ name, figure, floor, ratio });
+async function seconds(work, times = 3) {
+  let best = Infinity;
+  for (let i = 0; i < times; i++) {
+    const from = process.hrtime.bigint();
+    await work(i);
+    best = Math.min(best, Number(process.hrtime.bigint() - from) / 1e9);
+  }
+  return best;
+}
+
+async function withApp(work) {
+  const dataDir = mkdtempSync(join(tmpdir(), 'yaylak-bench-'));
+  const orm = await openBook(readConfig({ DATA_DIR: dataDir, LOG_LEVEL: 'silent' }));
+  const app = await createApp(readConfig({ DATA_DIR: dataDir, LOG_LEVEL: 'silent', WEB_DIR: dataDir + '/none' }), orm);
+  app.get(Clock).today = () => core.dayOf('2026-11-23');
+  await app.init();
+  try {
+    await work({ app, orm, book: app.get(BookService) });
+  } finally {
+    await app.close();
+    rmSync(dataDir, { recursive: true, force: true });
+  }
+}
+
+const stamp = { writtenAt: '2026-11-23T08:00:00.000Z', writtenBy: 'Bench', source: 'import' };
+const arrival = (animalId, bornOn, damId) => ({
+  id: v7(),
+  type: 'arrival',
+  animalId,
+  on: bornOn,
+  how: 'born',
+  species: 'sheep',
+  sex: 'female',
+  bornOn,
+  birthType: 1 + (bornOn.charCodeAt(9) % 3),
+  rearingType: 1 + (bornOn.charCodeAt(9) % 2),
+  ...(damId ? { damId } : {}),
+  ...stamp,
+});
+const weight = (animalId, on, kg) => ({ id: v7(), type: 'weight', animalId, on, kg, method: 'scale', ...stamp });
+async function postAll(book, entries, size = 1000) {
+  for (let i = 0; i < entries.length; i += size) {
+    const answers = await book.post(entries.slice(i, i + size));
+    const bad = answers.find((a) => a.status === 'refused');
+    if (bad) throw new Error(bad.message);
+  }
+}
+const YOUNG = 10_000;
+const bornOn = (i) => core.isoOf(core.addDays(core.dayOf('2026-04-01'), i % 30));
+
+await withApp(async ({ app, orm, book }) => {
+  const dams = Array.from({ length: 2000 }, () => v7());
+  await postAll(
+    book,
+    dams.map((id, i) => arrival(id, core.isoOf(core.addDays(core.dayOf('2019-04-01'), (i % 5) * 365)))),
+  );
+  const young = Array.from({ length: YOUNG }, () => v7());
+  await postAll(
+    book,
+    young.map((id, i) => arrival(id, bornOn(i), dams[i % dams.length])),
+  );
+  await postAll(
+    book,
+    young.map((id, i) => ({
+      id: v7(),
+      type: 'identifier',
+      animalId: id,
+      on: bornOn(i),
+      kind: 'visual',
+      text: `26-${String(i).padStart(5, '0')}`,
+      colour: 'green',
+      ...stamp,
+    })),
+  );
+
+  // Import of 100,000 weights: checked, judged and kept, against raw inserts of the same rows.
+  const weights = young.flatMap((id, i) =>
+    Array.from({ length: 10 }, (_, k) =>
+      weight(id, core.isoOf(core.addDays(core.dayOf(bornOn(i)), 20 * k)), 4 + 3.5 * k + (i % 17) / 10),
+    ),
+  );
+  const importing = await seconds(() => postAll(book, weights), 1);
+  const raw = await seconds(async () => {
+    const c = orm.em.getConnection();
+    await c.execute('create table floor_weight (id text primary key, animal text, happened_on text, kg double)');
+    for (let i = 0; i < weights.length; i += 1000)
+      await c.execute(
+        "insert into floor_weight select json_extract(value,'$.id'), json_extract(value,'$.animalId'), json_extract(value,'$.on'), json_extract(value,'$.kg') from json_each(?)",
+        [JSON.stringify(weights.slice(i, i + 1000))],
+      );
+    await c.execute('drop table floor_weight');
+  }, 1);
+  report('import of 100,000 weights', `${importing.toFixed(1)} s`, `${raw.toFixed(1)} s raw inserts`, importing / raw);
+  report(
+    'entries a second, batches of 1,000',
+    Math.round(weights.length / importing),
+    Math.round(weights.length / raw),
+    importing / raw,
+  );
+
+  const choosing = app.get(ChoosingService);
+  const readRows = await seconds(async () => {
+    await orm.em
+      .getConnection()
+      .execute(
+        'select e.animal_id, e.happened_on, w.kg, a.* from entry e join weight_entry w on w.entry_id = e.id join animal a on a.id = e.animal_id',
+      );
+  });
+  const ranking = await seconds(async () => {
+    book.state.version++;
+    await choosing.rank({ species: 'sheep', sex: 'female', bornIn: 2026 });
+  });
+  report(
+    'like-for-like ranking of 10,000 young',
+    `${ranking.toFixed(2)} s`,
+    `${readRows.toFixed(2)} s reading the rows`,
+    ranking / readRows,
+  );
+
+  const animals = app.get(AnimalsService);
+  const bare = await seconds(() => orm.em.getConnection().execute('select * from animal order by born_on limit 100'));
+  const listing = await seconds(() => animals.list({ sort: 'age', limit: 100 }));
+  report(
+    'a page of 10,000 animals, sorted',
+    `${(listing * 1000).toFixed(0)} ms`,
+    `${(bare * 1000).toFixed(0)} ms bare query`,
+    listing / bare,
+  );
+  report('memory with 112,000 entries', `${Math.round(process.memoryUsage().rss / 1e6)} MB`, '', NaN);
+});
+
+const html = readFileSync(join(root, 'web/dist/index.html'), 'utf8');
+const scripts = [...html.matchAll(/(?:src|href)="\/(assets\/[^"]+\.js)"/g)].map((m) => m[1]);
+const first = scripts.reduce((sum, s) => sum + gzipSync(readFileSync(join(root, 'web/dist', s))).length, 0);
+report('scripts of the first page, gzip', `${(first / 1000).toFixed(0)} kB`, 'goal 250 kB', first / 250_000);
+
+for (const r of rows)
+  console.log(
+    `${r.name.padEnd(42)} ${String(r.figure).padStart(12)}   ${String(r.floor).padStart(28)}   ${Number.isNaN(r.ratio) ? '' : `x ${r.ratio.toFixed(2)}`}`,
+  );
