@@ -78,6 +78,20 @@ export function birthWeightOf(
   return { kg, from: 'default' };
 }
 
+/** The reading nearest a standard age, from half to one and a half of it; the earlier of two as near. */
+export function readingNear(
+  animal: Pick<GrowingAnimal, 'bornOn' | 'daily'>,
+  standardDays: number,
+): Reading | undefined {
+  let nearest: Reading | undefined;
+  for (const r of animal.daily) {
+    const age = r.on - animal.bornOn;
+    if (age < standardDays / 2 || age > standardDays * 1.5) continue;
+    if (!nearest || Math.abs(age - standardDays) < Math.abs(nearest.on - animal.bornOn - standardDays)) nearest = r;
+  }
+  return nearest;
+}
+
 /**
  * An animal's weight set to a standard age and to the base animal of the factor table: the reading nearest that age
  * (half to one and a half of it), by `weightAtAge`, times the factors of birth-and-rearing type, sex and dam's age.
@@ -90,12 +104,7 @@ export function adjustedWeight(
   inUse: FactorsInUse,
 ): AdjustedWeightAnswer {
   const birth = birthWeightOf(animal, settings);
-  let nearest: Reading | undefined;
-  for (const r of animal.daily) {
-    const age = r.on - animal.bornOn;
-    if (age < standardDays / 2 || age > standardDays * 1.5) continue;
-    if (!nearest || Math.abs(age - standardDays) < Math.abs(nearest.on - animal.bornOn - standardDays)) nearest = r;
-  }
+  const nearest = readingNear(animal, standardDays);
   if (!nearest)
     return { kind: 'no-answer', reason: 'no-reading-near-age', fromDays: standardDays / 2, toDays: standardDays * 1.5 };
   const ageDays = nearest.on - animal.bornOn;

@@ -10,6 +10,7 @@ import {
   dailyReadings,
   doubtReading,
   factorClasses,
+  factorRecord,
   fitFactors,
   gainBetween,
   gainOverPeriod,
@@ -380,5 +381,26 @@ describe('the next weighing', () => {
       bestTo: day('2026-10-07'),
       closes: day('2026-10-10'),
     });
+  });
+});
+
+describe('a record to fit factors from', () => {
+  it('is the weight at the age by the linear rule, with its classes and its five weeks', () => {
+    // 4 kg at birth, 31 kg at 108 days: 4 + 27 / 108 x 90 = 26.5 kg.
+    const lamb = aLamb({ daily: [reading('2026-04-01', 4), reading('2026-07-18', 31)] });
+    const record = factorRecord(lamb, 90, sheep);
+    expect(record?.kg).toBeCloseTo(26.5, 10);
+    expect(record?.classes).toEqual({ birthType: '2-2', sex: 'female', damAge: '4' });
+    const fiveWeeksOn = factorRecord(
+      { ...lamb, bornOn: addDays(lamb.bornOn, 35), daily: lamb.daily.map((r) => ({ ...r, on: addDays(r.on, 35) })) },
+      90,
+      sheep,
+    );
+    expect(Number(fiveWeeksOn?.batch)).toBe(Number(record?.batch) + 1);
+  });
+  it('is none without a reading from half to one and a half of the age', () => {
+    // 44 days is under half of 90, 136 over one and a half.
+    const lamb = aLamb({ daily: [reading('2026-05-15', 15), reading('2026-08-15', 40)] });
+    expect(factorRecord(lamb, 90, sheep)).toBeUndefined();
   });
 });

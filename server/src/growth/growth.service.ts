@@ -7,7 +7,7 @@ import {
   completedMonths,
   contemporaryGroups,
   dailyWeights,
-  factorClasses,
+  factorRecord,
   FACTOR_GROUPS,
   fitFactors,
   gainOverPeriod,
@@ -20,8 +20,7 @@ import {
   median,
   notGrowing,
   notGrowingLine,
-  weightAtAge,
-  birthWeightOf,
+  readingNear,
   type AdjustedWeight,
   type AnimalFacts,
   type Contemporary,
@@ -150,14 +149,8 @@ export class GrowthService {
       if (facts.record.species !== species) continue;
       const animal = this.growing(facts);
       if (!animal) continue;
-      const reading = nearestTo(animal, standardDays);
-      if (!reading) continue;
-      const birth = birthWeightOf(animal, settings);
-      const set = weightAtAge({ kg: reading.kg, ageDays: reading.on - animal.bornOn, birthKg: birth.kg, standardDays });
-      if (set.kind !== 'weight') continue;
-      // Season of birth stands for the batch: the same five weeks in the same year share weather and grass.
-      const batch = `${Math.floor(animal.bornOn / 35)}`;
-      records.push({ kg: set.kg, classes: factorClasses(animal, settings.growthFactors), batch });
+      const record = factorRecord(animal, standardDays, settings);
+      if (record) records.push(record);
     }
     const value = fitFactors(records, settings.growthFactors);
     this.factorsKept.set(key, { version, value });
@@ -184,7 +177,7 @@ export class GrowthService {
     for (const age of [...ages].sort((a, b) => b - a)) {
       const count = set.filter((facts) => {
         const animal = this.growing(facts);
-        return animal !== undefined && nearestTo(animal, age) !== undefined;
+        return animal !== undefined && readingNear(animal, age) !== undefined;
       }).length;
       if (count > 0 && (!best || count > best.count)) best = { age, count };
     }
@@ -238,12 +231,3 @@ export class GrowthService {
     };
   }
 }
-
-const nearestTo = (animal: GrowingAnimal, standardDays: number): GrowingAnimal['daily'][number] | undefined => {
-  let best: GrowingAnimal['daily'][number] | undefined;
-  for (const r of animal.daily) {
-    const off = Math.abs(r.on - animal.bornOn - standardDays);
-    if (off <= standardDays / 2 && (!best || off < Math.abs(best.on - animal.bornOn - standardDays))) best = r;
-  }
-  return best;
-};
