@@ -8,7 +8,17 @@ import {
   type SpeciesSettings,
 } from '@yaylak/core';
 
-const LARGEST = 100_000;
+/** Bounds of a figure by the end of its name: beyond them an answer would be nonsense, or none could be worked out. */
+const BOUNDS: readonly (readonly [name: RegExp, least: number, most: number])[] = [
+  [/readingSdShare$/, 0.001, 0.2],
+  [/growthFactors\./, 0.2, 5],
+  [/Kg(PerDay)?(\.\w+)?$/, 0.001, 5_000],
+  [/(everyDays|standardAgesDays\.\d+|gestationDays\.\w+)$/, 1, 2_000],
+  [/./, 0, 100_000],
+];
+
+const WINDOW_ORDER = ['opens', 'bestFrom', 'bestTo', 'closes'];
+const RANGE_ORDER = ['from', 'mean', 'to'];
 
 /** What is wrong with a holding's own species figures: each field must have the shape of the table's, within bounds. */
 export function overrideFaults(overrides: SpeciesOverrides): FieldFault[] {
@@ -29,10 +39,17 @@ export function overrideFaults(overrides: SpeciesOverrides): FieldFault[] {
 }
 
 function unlike(shipped: unknown, value: unknown, field: string): FieldFault[] {
-  if (typeof shipped === 'number')
-    return typeof value === 'number' && Number.isFinite(value) && value >= 0 && value <= LARGEST
+  if (typeof shipped === 'number') {
+    const [, least, most] = BOUNDS.find(([name]) => name.test(field)) as (typeof BOUNDS)[number];
+    return typeof value === 'number' && value >= least && value <= most
       ? []
-      : [{ field, message: `${field} must be a number from 0 to ${LARGEST}, not “${String(value).slice(0, 40)}”.` }];
+      : [
+          {
+            field,
+            message: `${field} must be a number from ${least} to ${most}, not “${String(value).slice(0, 40)}”.`,
+          },
+        ];
+  }
   if (typeof shipped === 'string') {
     if (typeof value !== 'string') return [{ field, message: `${field} must be text.` }];
     if (!field.endsWith('numberTemplate'))
@@ -55,22 +72,27 @@ function unlike(shipped: unknown, value: unknown, field: string): FieldFault[] {
     );
   }
   if (typeof value !== 'object' || value === null) return [{ field, message: `${field} has the wrong shape.` }];
-  return Object.entries(shipped as Record<string, unknown>).flatMap(([key, s]) =>
+  const faults = Object.entries(shipped as Record<string, unknown>).flatMap(([key, s]) =>
     unlike(s, (value as Record<string, unknown>)[key], `${field}.${key}`),
   );
+  if (faults.length > 0) return faults;
+  for (const order of [WINDOW_ORDER, RANGE_ORDER]) {
+    const figures = order.map((key) => (value as Record<string, number>)[key]);
+    if (order.every((key) => key in (shipped as object)) && !isRising(figures as number[]))
+      return [{ field, message: `${field}: ${order.join(', ')} must rise in that order, not ${figures.join(', ')}.` }];
+  }
+  return [];
 }
+
+const isRising = (figures: readonly number[]): boolean =>
+  figures.every((f, i) => i === 0 || f >= (figures[i - 1] as number));
 
 /** A step of the weighing rhythm is one of two shapes. */
 function stepFaults(value: unknown, field: string): FieldFault[] {
   const step = value as { kind?: unknown; name?: unknown; window?: unknown };
   if (typeof step?.name !== 'string' || step.name === '') return [{ field, message: `${field} needs a name.` }];
-  if (step.kind === 'at-age') {
-    const faults = unlike({ opens: 0, bestFrom: 0, bestTo: 0, closes: 0 }, step.window, `${field}.window`);
-    const w = step.window as { opens: number; bestFrom: number; bestTo: number; closes: number };
-    if (faults.length === 0 && !(w.opens <= w.bestFrom && w.bestFrom <= w.bestTo && w.bestTo <= w.closes))
-      faults.push({ field, message: `${step.name}: a weighing opens, is best and closes in that order.` });
-    return faults;
-  }
+  if (step.kind === 'at-age')
+    return unlike({ opens: 0, bestFrom: 0, bestTo: 0, closes: 0 }, step.window, `${field}.window`);
   if (step.kind === 'every') return unlike({ fromDays: 0, toDays: 0, everyDays: 1 }, value, field);
   return [{ field, message: `${field} must be a weighing at an age or every so many days.` }];
 }
