@@ -1,6 +1,13 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
-import { refusalText, type AnimalEntry, type Entry, type EntryAnswer, type StrikeEntry } from '@yaylak/contract';
+import {
+  refusalText,
+  type AnimalEntry,
+  type Entry,
+  type EntryAnswer,
+  type PostMode,
+  type StrikeEntry,
+} from '@yaylak/contract';
 import {
   checkEntry,
   dailyWeights,
@@ -86,13 +93,15 @@ export class BookService implements OnModuleInit {
 
   /**
    * Judges a batch entry by entry and keeps the good ones in one transaction; sent again it changes nothing.
-   * @param mode `check` writes nothing and says what would happen
+   * @param mode `whole` keeps all of them or none; `check` writes nothing and says what would happen
    */
-  post(raw: readonly unknown[], mode: 'keep' | 'check' = 'keep'): Promise<EntryAnswer[]> {
+  post(raw: readonly unknown[], mode: PostMode = 'keep'): Promise<EntryAnswer[]> {
     const shaped = raw.map(shapeEntry);
     return this.exclusively(async () => {
       const judged = await this.judge(shaped);
       if (mode === 'check' || judged.kept.length === 0) return judged.answers;
+      if (mode === 'whole' && judged.answers.some((a) => a.status === 'refused'))
+        return judged.answers.map((a) => (a.status === 'kept' ? { id: a.id, status: 'left-out' } : a));
       await this.orm.em.fork().transactional(async (em) => {
         await writeEntries(em, judged.kept, this.nextSeq);
         await writeStrikes(em, judged.strikes);
@@ -137,7 +146,11 @@ export class BookService implements OnModuleInit {
         }
         const { entry } = one;
         if (known.has(entry.id) || inBatch.has(entry.id)) {
-          judged.answers.push({ id: entry.id, status: 'already-kept' });
+          judged.answers.push({
+            id: entry.id,
+            status: 'already-kept',
+            ...(struck.has(entry.id) ? { isStruck: true } : {}),
+          });
           continue;
         }
         const target =

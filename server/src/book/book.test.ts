@@ -68,11 +68,54 @@ it('does not strike out an animal that still has entries or young', async () => 
   expect((await t.http().get('/api/animals')).body.total).toBe(0);
 });
 
+describe('a batch that is wanted whole', () => {
+  const whole = async (...entries: object[]) =>
+    (await t.http().post('/api/entries?mode=whole').send({ entries }).expect(200)).body.answers as { status: string }[];
+
+  it('is kept as one when every entry is good', async () => {
+    const ewe = uuid();
+    expect(statuses(await whole(arrival(ewe), tag(ewe, '26-0001')))).toEqual(['kept', 'kept']);
+  });
+
+  it('leaves the good ones out when one is refused, and the same batch mended goes in', async () => {
+    const ewe = uuid();
+    const [a, g, w] = [arrival(ewe), tag(ewe, '26-0001'), weight(ewe, '2026-06-01', 9999)];
+    expect(statuses(await whole(a, g, w))).toEqual(['left-out', 'left-out', 'refused']);
+    expect((await t.http().get('/api/animals')).body.total).toBe(0);
+    expect(statuses(await whole(a, g, { ...w, kg: 20 }))).toEqual(['kept', 'kept', 'kept']);
+  });
+
+  it('does not know another way of keeping', async () => {
+    await t
+      .http()
+      .post('/api/entries?mode=half')
+      .send({ entries: [arrival(uuid())] })
+      .expect(400, /mode must be one of/);
+  });
+});
+
+it('says of an entry sent again that it was struck out, and does not bring it back', async () => {
+  const ewe = uuid();
+  const w = weight(ewe, '2026-06-01', 20);
+  await t.post(arrival(ewe), w, strike(w.id));
+  expect((await t.post(w))[0]).toEqual({ id: w.id, status: 'already-kept', isStruck: true });
+  expect((await t.http().get(`/api/animals/${ewe}`)).body.curve.readings).toEqual([]);
+});
+
+it('takes an animal in again after its arrival was struck out, with the new facts', async () => {
+  const ewe = uuid();
+  const first = arrival(ewe, { bornOn: '2026-04-01' });
+  await t.post(first, strike(first.id));
+  expect(statuses(await t.post(arrival(ewe, { sex: 'male', bornOn: '2026-03-30' })))).toEqual(['kept']);
+  t = await t.again();
+  expect((await t.http().get(`/api/animals/${ewe}`)).body.row).toMatchObject({ sex: 'male', bornOn: '2026-03-30' });
+});
+
 it('lets a check say what would happen and writes nothing', async () => {
   const ewe = uuid();
   const { body } = await t
     .http()
-    .post('/api/entries?check=1')
+    .post('/api/entries?mode=check')
     .send({ entries: [arrival(ewe), weight(ewe, '2026-06-01', 9999)] })
     .expect(200);
   expect(statuses(body.answers)).toEqual(['kept', 'refused']);

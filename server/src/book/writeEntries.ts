@@ -10,7 +10,7 @@ const CHUNK = 500;
 /** Writes entries and the animals they open, in the caller's transaction, numbered from `firstSeq`. */
 export async function writeEntries(em: EntityManager, entries: readonly Entry[], firstSeq: number): Promise<void> {
   const arrivals = entries.filter((e): e is ArrivalEntry => e.type === 'arrival');
-  await insertAll(em, AnimalEntity, arrivals.map(animalRow));
+  await openAnimals(em, arrivals);
   await insertAll(
     em,
     EntryEntity,
@@ -58,6 +58,23 @@ export async function writeStrikes(
     'run',
     em.getTransactionContext(),
   );
+}
+
+/** An animal whose arrival was struck out has left its row behind; written down again, the row says the new facts. */
+async function openAnimals(em: EntityManager, arrivals: readonly ArrivalEntry[]): Promise<void> {
+  if (arrivals.length === 0) return;
+  const left = await em
+    .getConnection()
+    .execute<{ id: string }[]>(
+      'select id from animal where id in (select value from json_each(?))',
+      [JSON.stringify(arrivals.map((a) => a.animalId))],
+      'all',
+      em.getTransactionContext(),
+    );
+  const ids = new Set(left.map((row) => row.id));
+  for (const again of arrivals.filter((a) => ids.has(a.animalId)))
+    await em.nativeUpdate(AnimalEntity, { id: again.animalId }, animalRow(again));
+  await insertAll(em, AnimalEntity, arrivals.filter((a) => !ids.has(a.animalId)).map(animalRow));
 }
 
 async function insertAll(em: EntityManager, entity: object, rows: readonly object[]): Promise<void> {

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { MikroORM } from '@mikro-orm/libsql';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import type { AnimalEntry, Entry, EntryAnswer } from '@yaylak/contract';
+import type { Entry, EntryAnswer } from '@yaylak/contract';
 import { dayOf } from '@yaylak/core';
 import request from 'supertest';
 import { v7 } from 'uuid';
@@ -56,7 +56,7 @@ export async function testApp(dataDir = mkdtempSync(join(tmpdir(), 'yaylak-test-
 const stamp = () => ({ id: v7(), writtenAt: '2026-11-23T08:00:00.000Z', writtenBy: 'Aylin', source: 'hand' });
 
 /** An animal's arrival in one line. */
-export const arrival = (animalId: string, change: Partial<Extract<AnimalEntry, { type: 'arrival' }>> = {}): Entry =>
+export const arrival = (animalId: string, change: object = {}): Entry =>
   ({
     ...stamp(),
     type: 'arrival',
@@ -75,4 +75,32 @@ export const tag = (animalId: string, text: string, colour = 'yellow'): Entry =>
 export const strike = (entryId: string): Entry => ({ ...stamp(), type: 'strike', on: TODAY, entryId }) as Entry;
 export const move = (animalId: string, groupId: string, on = '2026-04-02'): Entry =>
   ({ ...stamp(), type: 'move', animalId, on, groupId }) as Entry;
+export const mark = (animalId: string, change: object = {}): Entry =>
+  ({
+    ...stamp(),
+    type: 'mark',
+    animalId,
+    on: TODAY,
+    colour: 'blue',
+    place: 'rump',
+    purpose: 'second string',
+    ...change,
+  }) as Entry;
+export const departure = (animalId: string, on: string, how = 'sold'): Entry =>
+  ({ ...stamp(), type: 'departure', animalId, on, how }) as Entry;
+export const identifierEnd = (animalId: string, identifierId: string, on = TODAY): Entry =>
+  ({ ...stamp(), type: 'identifier-end', animalId, on, identifierId, how: 'lost', reason: 'torn out' }) as Entry;
+export const note = (animalId: string, text: string): Entry =>
+  ({ ...stamp(), type: 'note', animalId, on: TODAY, text }) as Entry;
 export const uuid = (): string => v7();
+
+/** A group in the book. @returns its id */
+export async function aGroup(t: TestApp, name: string): Promise<string> {
+  const id = v7();
+  await t.http().post('/api/groups').send({ id, name }).expect(201);
+  return id;
+}
+
+/** Answers of a page, typed by the caller. */
+export const get = async <T>(t: TestApp, path: string, status = 200): Promise<T> =>
+  (await t.http().get(path).expect(status)).body as T;

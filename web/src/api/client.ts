@@ -32,7 +32,7 @@ export async function ask<T>(
     if ((error as Error).name === 'AbortError') throw error;
     throw new AwayError();
   }
-  if (response.ok) return (await response.json()) as T;
+  if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
   const isProblem = response.headers.get('content-type')?.includes('problem+json');
   if (!isProblem) throw new AwayError();
   throw new ProblemError((await response.json()) as Problem);

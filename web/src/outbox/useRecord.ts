@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import type { Entry, EntryAnswer, EntriesAnswered } from '@yaylak/contract';
+import { MAX_BATCH, type Entry, type EntryAnswer, type EntriesAnswered } from '@yaylak/contract';
 import { useCallback } from 'react';
 import { ask, AwayError, ProblemError } from '../api/client';
 import { holdingQuery } from '../api/queries';
+import { countText } from '../words/format';
 import { newId } from '../words/ids';
 import { useOutbox } from './useOutbox';
 
@@ -14,20 +15,19 @@ export type EntryDraft = WithoutStamp<Entry>;
 export type RecordOutcome =
   | { readonly kind: 'kept'; readonly entries: readonly Entry[]; readonly answers: readonly EntryAnswer[] }
   | { readonly kind: 'kept-here'; readonly entries: readonly Entry[] }
-  | {
-      readonly kind: 'refused';
-      readonly entries: readonly Entry[];
-      readonly messages: readonly string[];
-      readonly kept: readonly Entry[];
-    };
+  | { readonly kind: 'refused'; readonly messages: readonly string[] };
 
 /** Puts id, time, writer and source on a draft. */
 export const stamp = (draft: EntryDraft, writtenBy: string, source: 'hand' | 'race' | 'import'): Entry =>
   ({ ...draft, id: draft.id ?? newId(), writtenAt: new Date().toISOString(), writtenBy, source }) as Entry;
 
+/** Strikes of entries, the last first, so that nothing is struck out from under what stands on it. */
+export const strikesOf = (entries: readonly Pick<Entry, 'id' | 'on'>[], reason: string): EntryDraft[] =>
+  entries.toReversed().map((e) => ({ type: 'strike', on: e.on, entryId: e.id, reason }));
+
 /**
- * Records facts from a form: asks the server at once so that a refusal can be mended where it was typed; when the
- * server is away the entries go into the outbox.
+ * Records the facts of a form, all of them or none: asks the server at once so that a refusal can be mended where it
+ * was typed; when the server is away the entries go into the outbox.
  */
 export function useRecord(): (drafts: readonly EntryDraft[]) => Promise<RecordOutcome> {
   const outbox = useOutbox();
@@ -36,17 +36,27 @@ export function useRecord(): (drafts: readonly EntryDraft[]) => Promise<RecordOu
   const writtenBy = holding?.keeper ?? 'Keeper';
   return useCallback(
     async (drafts) => {
+      if (drafts.length > MAX_BATCH)
+        return {
+          kind: 'refused',
+          messages: [
+            `These are ${countText(drafts.length, 'entry', 'entries')}; up to ${MAX_BATCH} go in at a time. Choose fewer.`,
+          ],
+        };
       const entries = drafts.map((d) => stamp(d, writtenBy, 'hand'));
       try {
-        const { answers } = await ask<EntriesAnswered>('/api/entries', { method: 'POST', body: { entries } });
-        await client.invalidateQueries();
+        const { answers } = await ask<EntriesAnswered>('/api/entries?mode=whole', {
+          method: 'POST',
+          body: { entries },
+        });
         const refused = answers.flatMap((a) => (a.status === 'refused' ? [a.message] : []));
-        if (refused.length === 0) return { kind: 'kept', entries, answers };
-        const refusedIds = new Set(answers.filter((a) => a.status === 'refused').map((a) => a.id));
-        return { kind: 'refused', entries, messages: refused, kept: entries.filter((e) => !refusedIds.has(e.id)) };
+        if (refused.length > 0) return { kind: 'refused', messages: [...new Set(refused)] };
+        // Not awaited: whoever typed should not wait for every list on the page to be read again.
+        void client.invalidateQueries();
+        return { kind: 'kept', entries, answers };
       } catch (error) {
         if (error instanceof ProblemError && error.problem.status < 500)
-          return { kind: 'refused', entries, messages: [error.message], kept: [] };
+          return { kind: 'refused', messages: [error.message] };
         if (!(error instanceof AwayError) && !(error instanceof ProblemError)) throw error;
         await outbox.put(entries.map((entry) => ({ kind: 'entry', entry })));
         return { kind: 'kept-here', entries };

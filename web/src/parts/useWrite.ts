@@ -1,0 +1,35 @@
+import { useCallback } from 'react';
+import { strikesOf, useRecord, type EntryDraft, type RecordOutcome } from '../outbox/useRecord';
+import { useUndo } from './Undo';
+
+type Kept = Exclude<RecordOutcome, { kind: 'refused' }>;
+
+/**
+ * Writes the facts of a form whole or not at all, says what was done and offers to take it back.
+ * @returns a function that answers with the book's reasons against them; with none they are kept
+ */
+export function useWrite(): (
+  drafts: readonly EntryDraft[],
+  done: string | ((kept: Kept) => string),
+) => Promise<readonly string[]> {
+  const record = useRecord();
+  const undo = useUndo();
+  return useCallback(
+    async (drafts, done) => {
+      const outcome = await record(drafts);
+      if (outcome.kind === 'refused') return outcome.messages;
+      const where = outcome.kind === 'kept-here' ? '. It is kept on this device until the server is back' : '';
+      undo.offer({
+        done: `${typeof done === 'string' ? done : done(outcome)}${where}`,
+        undo: async () => keptOrThrow(await record(strikesOf(outcome.entries, 'taken back'))),
+      });
+      return [];
+    },
+    [record, undo],
+  );
+}
+
+/** For an undo: the bar says why when the book refuses it. @throws Error with the book's reasons */
+export function keptOrThrow(outcome: RecordOutcome): void {
+  if (outcome.kind === 'refused') throw new Error(outcome.messages.join(' '));
+}
