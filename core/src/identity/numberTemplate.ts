@@ -1,4 +1,8 @@
+import type { Sex } from '../species';
 import { normalised } from './identifier';
+
+/** What {SEX} fills in. */
+export const SEX_LETTERS: Readonly<Record<Sex, string>> = { female: 'F', male: 'M', castrate: 'C', unknown: 'X' };
 
 /** What fills the fields of a template. */
 export interface TemplateContext {

@@ -1,4 +1,4 @@
-import { Body, Controller, Get, Inject, Param, ParseUUIDPipe, Patch, Post } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, ParseUUIDPipe, Patch, Post } from '@nestjs/common';
 import { ChangeGroup, CreateGroup, type GroupView } from '@yaylak/contract';
 import { GroupsService } from './groups.service';
 
@@ -14,6 +14,13 @@ export class GroupsController {
   @Post()
   create(@Body() group: CreateGroup): Promise<GroupView> {
     return this.groups.create(group);
+  }
+
+  /** Takes back a group that no entry and no job speaks of. */
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Param('id', ParseUUIDPipe) id: string): Promise<void> {
+    return this.groups.remove(id);
   }
 
   @Patch(':id')

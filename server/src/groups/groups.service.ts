@@ -3,9 +3,10 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { ChangeGroup, CreateGroup, GroupView } from '@yaylak/contract';
 import { groupOn, normalised } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import { MoveEntity } from '../book/entry.entities';
 import type { GroupRecord } from '../book/holdingState';
 import { Clock } from '../common/clock';
-import { badFields, notFound, staleVersion } from '../common/problems';
+import { badFields, conflict, notFound, staleVersion } from '../common/problems';
 import { GroupEntity } from './group.entity';
 
 @Injectable()
@@ -63,6 +64,20 @@ export class GroupsService {
         .nativeUpdate(GroupEntity, { id }, { name: record.name, isClosed: record.isClosed, version: record.version });
       this.keep(record);
       return this.view(id);
+    });
+  }
+
+  /** Removes a group nobody was ever moved to, so that making one can be taken back. */
+  remove(id: string): Promise<void> {
+    return this.book.exclusively(async () => {
+      const group = this.book.state.groups.get(id);
+      if (!group) throw notFound('group');
+      const em = this.orm.em.fork();
+      if ((await em.count(MoveEntity, { group: id })) > 0)
+        throw conflict(`The group “${group.name}” has been used.`, 'Its moves stay in the book. Close it instead.');
+      await em.nativeDelete(GroupEntity, { id });
+      this.book.state.groups.delete(id);
+      this.book.state.version++;
     });
   }
 

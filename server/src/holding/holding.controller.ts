@@ -11,7 +11,7 @@ import {
   Query,
 } from '@nestjs/common';
 import { ChangeHolding, type HoldingView, type NextNumbers } from '@yaylak/contract';
-import { SPECIES, type Species } from '@yaylak/core';
+import { SEXES, SPECIES, type Sex, type Species } from '@yaylak/core';
 import { HoldingService } from './holding.service';
 
 const MOST_NUMBERS = 500;
@@ -33,8 +33,10 @@ export class HoldingController {
   @Get('next-numbers/:species')
   nextNumbers(
     @Param('species', new ParseEnumPipe(Object.fromEntries(SPECIES.map((s) => [s, s])))) species: Species,
+    @Query('sex', new DefaultValuePipe('female'), new ParseEnumPipe(Object.fromEntries(SEXES.map((s) => [s, s]))))
+    sex: Sex,
     @Query('count', new DefaultValuePipe(1), ParseIntPipe) count: number,
   ): NextNumbers {
-    return this.holding.nextNumbers(species, Math.min(MOST_NUMBERS, Math.max(1, count)));
+    return this.holding.nextNumbers(species, sex, Math.min(MOST_NUMBERS, Math.max(1, count)));
   }
 }

@@ -6,8 +6,10 @@ import {
   isoOf,
   nextFreeNumbers,
   readTemplate,
+  SEX_LETTERS,
   yearOf,
   type PointsWeights,
+  type Sex,
   type Species,
   type SpeciesOverrides,
   type WeightUnit,
@@ -101,7 +103,7 @@ export class HoldingService {
   }
 
   /** The next free numbers of a species, counted past every number ever worn. */
-  nextNumbers(species: Species, count: number): NextNumbers {
+  nextNumbers(species: Species, sex: Sex, count: number): NextNumbers {
     const template = readTemplate(this.book.state.settings(species).numberTemplate);
     if (template.kind === 'refused') return { numbers: [] };
     const used: string[] = [];
@@ -111,7 +113,7 @@ export class HoldingService {
     return {
       numbers: nextFreeNumbers(
         template.parts,
-        { year: yearOf(this.clock.today()), speciesLetter: letter, sexLetter: 'F' },
+        { year: yearOf(this.clock.today()), speciesLetter: letter, sexLetter: SEX_LETTERS[sex] },
         used,
         count,
       ),

@@ -6,24 +6,50 @@ import { groupsQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { Panel, Row, Small } from '../../parts/Panel';
+import { useUndo } from '../../parts/Undo';
 import { newId } from '../../words/ids';
 
 /** The groups animals can be in. */
 export function Groups() {
   const { data } = useQuery(groupsQuery);
   const client = useQueryClient();
+  const undo = useUndo();
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<string>();
-  const send = async (path: string, method: string, body: object): Promise<void> => {
+
+  const send = async <T,>(path: string, method: string, body?: object): Promise<T> => {
+    const answer = await ask<T>(path, { method, body });
+    void client.invalidateQueries();
+    return answer;
+  };
+  /** Does it, says so with the way back; what the server says against it stands at the field. */
+  const doing = async (
+    work: () => Promise<{ readonly done: string; readonly undo: () => Promise<unknown> }>,
+  ): Promise<void> => {
     try {
-      await ask<GroupView>(path, { method, body });
+      const { done, undo: back } = await work();
       setProblem(undefined);
-      setName('');
-      await client.invalidateQueries();
+      undo.offer({ done, undo: async () => void (await back()) });
     } catch (error) {
       setProblem((error as Error).message);
     }
   };
+  const make = (): Promise<void> =>
+    doing(async () => {
+      const made = await send<GroupView>('/api/groups', 'POST', { id: newId(), name: name.trim() });
+      setName('');
+      return { done: `Made the group “${made.name}”`, undo: () => send(`/api/groups/${made.id}`, 'DELETE') };
+    });
+  const setClosed = (group: GroupView, isClosed: boolean): Promise<void> =>
+    doing(async () => {
+      const path = `/api/groups/${group.id}`;
+      const { version } = await send<GroupView>(path, 'PATCH', { version: group.version, isClosed });
+      return {
+        done: `${isClosed ? 'Closed' : 'Opened'} the group “${group.name}”`,
+        undo: () => send(path, 'PATCH', { version, isClosed: !isClosed }),
+      };
+    });
+
   return (
     <Panel>
       <h2>Groups</h2>
@@ -35,7 +61,8 @@ export function Groups() {
           {g.present === 0 ? (
             <Button
               kind="quiet"
-              onPress={() => void send(`/api/groups/${g.id}`, 'PATCH', { version: g.version, isClosed: !g.isClosed })}
+              aria-label={`${g.isClosed ? 'Open again' : 'Close'}: ${g.name}`}
+              onPress={() => void setClosed(g, !g.isClosed)}
             >
               {g.isClosed ? 'Open again' : 'Close'}
             </Button>
@@ -46,7 +73,7 @@ export function Groups() {
         style={{ display: 'flex', flexDirection: 'column', gap: 8, marginTop: 8 }}
         onSubmit={(e) => {
           e.preventDefault();
-          void send('/api/groups', 'POST', { id: newId(), name: name.trim() });
+          void make();
         }}
       >
         <Field label="New group" value={name} onChange={setName} error={problem} />

@@ -1,0 +1,75 @@
+import type { HoldingView, NextNumbers } from '@yaylak/contract';
+import { SPECIES_TABLE } from '@yaylak/core';
+import { arrival, get, tag, testApp, uuid, type TestApp } from '../testing/testApp';
+
+let t: TestApp;
+beforeEach(async () => {
+  t = await testApp();
+});
+afterEach(() => t.close());
+
+const next = async (query: string): Promise<readonly string[]> =>
+  (await get<NextNumbers>(t, `/api/holding/next-numbers/${query}`)).numbers;
+
+it('begins with a holding of its own name and the figures of the species table', async () => {
+  expect(await get<HoldingView>(t, '/api/holding')).toMatchObject({
+    name: 'My holding',
+    unit: 'kg',
+    version: 1,
+    today: '2026-11-23',
+    overrides: {},
+    species: { sheep: { gestationDays: { mean: 147 } } },
+    about: { animals: 0, entries: 0 },
+  });
+});
+
+it('counts the next number past every one that was ever worn in the year', async () => {
+  const [a, b] = [uuid(), uuid()];
+  await t.post(arrival(a), arrival(b), tag(a, '26-0007'), tag(b, '25-0099'));
+  expect(await next('sheep?count=3')).toEqual(['26-0008', '26-0009', '26-0010']);
+  expect(await next('goat')).toEqual(['G-26-01']);
+});
+
+it('writes the letter of the sex where the template asks for it', async () => {
+  await t
+    .http()
+    .patch('/api/holding')
+    .send({ version: 1, species: { sheep: { numberTemplate: '{SEX}{YY}{NNN}' } } })
+    .expect(200);
+  const ewe = uuid();
+  await t.post(arrival(ewe), tag(ewe, 'F26004'));
+  expect(await next('sheep?sex=female')).toEqual(['F26005']);
+  expect(await next('sheep?sex=male')).toEqual(['M26001']);
+  expect(await next('sheep?sex=castrate&count=2')).toEqual(['C26001', 'C26002']);
+  await t.http().get('/api/holding/next-numbers/sheep?sex=bird').expect(400);
+  await t.http().get('/api/holding/next-numbers/dragon').expect(400);
+});
+
+it('names every figure of a species that is out of bounds', async () => {
+  const { body } = await t
+    .http()
+    .patch('/api/holding')
+    .send({
+      version: 1,
+      species: {
+        sheep: { heaviestKg: 0, gestationDays: { mean: 147, from: 160, to: 152 } },
+        goat: { readingSdShare: 2, weaningDays: { opens: 56, bestFrom: 90, bestTo: 80, closes: 120 } },
+        rabbit: { weighing: [{ kind: 'every', name: 'Weekly', fromDays: 21, toDays: 120, everyDays: 0 }] },
+        cattle: { growthFactors: { ...SPECIES_TABLE.cattle.growthFactors, sex: { female: 1, male: 0, castrate: 1 } } },
+      },
+    })
+    .expect(400);
+  expect((body.fields as { field: string }[]).map((f) => f.field)).toEqual([
+    'species.sheep.heaviestKg',
+    'species.sheep.gestationDays',
+    'species.goat.readingSdShare',
+    'species.goat.weaningDays',
+    'species.rabbit.weighing.0.everyDays',
+    'species.cattle.growthFactors.sex.male',
+  ]);
+  expect(body.detail).toContain('opens, bestFrom, bestTo, closes must rise in that order, not 56, 90, 80, 120');
+});
+
+it('takes every figure of the shipped table as it stands', async () => {
+  await t.http().patch('/api/holding').send({ version: 1, species: SPECIES_TABLE }).expect(200);
+});
