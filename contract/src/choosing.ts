@@ -80,6 +80,9 @@ export interface ChoosingView {
   readonly species: Species;
   readonly sex: Sex;
   readonly bornIn: number;
+  readonly groupId: string | null;
+  /** Groups the set stands in, the largest first. */
+  readonly groups: readonly { readonly id: string; readonly name: string; readonly count: number }[];
   readonly standardDays: number | null;
   readonly standardAges: readonly number[];
   readonly weights: PointsWeights;

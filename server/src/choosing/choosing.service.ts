@@ -76,16 +76,16 @@ export class ChoosingService {
 
   async rank(query: ChoosingQuery): Promise<ChoosingView> {
     const today = this.clock.today();
-    const set = this.book.state
+    const crop = this.book.state
       .present(today)
       .filter(
         (f) =>
           f.record.species === query.species &&
           f.record.sex === query.sex &&
           f.record.bornOn !== undefined &&
-          yearOf(f.record.bornOn) === query.bornIn &&
-          (query.groupId === undefined || groupOn(f, today) === query.groupId),
+          yearOf(f.record.bornOn) === query.bornIn,
       );
+    const set = query.groupId === undefined ? crop : crop.filter((f) => groupOn(f, today) === query.groupId);
     const { standardAgesDays } = this.book.state.settings(query.species);
     const standardDays = query.standardDays ?? this.growth.bestStandardAge(set, standardAgesDays);
     const measured = this.measure(set, standardDays, today);
@@ -105,6 +105,8 @@ export class ChoosingService {
       species: query.species,
       sex: query.sex,
       bornIn: query.bornIn,
+      groupId: query.groupId ?? null,
+      groups: this.groupsOf(crop, today),
       standardDays: standardDays ?? null,
       standardAges: standardAgesDays,
       weights,
@@ -112,6 +114,17 @@ export class ChoosingService {
       rows: this.rows(placed, measured),
       withoutWeight: measured.filter((m) => !m.adjusted).length,
     };
+  }
+
+  private groupsOf(crop: readonly AnimalFacts[], today: Day): ChoosingView['groups'] {
+    const counts = new Map<string, number>();
+    for (const facts of crop) {
+      const id = groupOn(facts, today);
+      if (id !== undefined) counts.set(id, (counts.get(id) ?? 0) + 1);
+    }
+    return [...counts]
+      .map(([id, count]) => ({ id, name: this.book.state.groups.get(id)?.name ?? '', count }))
+      .sort((a, b) => b.count - a.count || a.name.localeCompare(b.name));
   }
 
   private measure(set: readonly AnimalFacts[], standardDays: number | undefined, today: Day): Measured[] {

@@ -4,13 +4,12 @@ import { fieldWord, type Decision } from '@yaylak/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { choosingQuery, choosingSetsQuery, holdingQuery } from '../../api/queries';
-import { useRecord } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
 import { Page } from '../../parts/Page';
 import { Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
-import { useUndo } from '../../parts/Undo';
+import { useWrite } from '../../parts/useWrite';
 import { countText } from '../../words/format';
 import { BreakdownPanel } from './BreakdownPanel';
 import { CompareSheet } from './CompareSheet';
@@ -68,6 +67,7 @@ export function ChoosingPage() {
 function Chooser({ set, picker }: { readonly set: ChoosingSet; readonly picker: React.ReactNode }) {
   const [lines, setLines] = useState<{ keep?: number; second?: number }>({});
   const [standardDays, setStandardDays] = useState<number>();
+  const [groupId, setGroupId] = useState<string>();
   const [decisions, setDecisions] = useState<Decisions>({});
   const [selectedId, setSelectedId] = useState<string>();
   const [pair, setPair] = useState<readonly string[]>([]);
@@ -79,23 +79,24 @@ function Chooser({ set, picker }: { readonly set: ChoosingSet; readonly picker: 
       sex: set.sex,
       bornIn: set.bornIn,
       ...lines,
+      ...(groupId === undefined ? {} : { groupId }),
       ...(standardDays === undefined ? {} : { standardDays }),
     }),
-    [set, lines, standardDays],
+    [set, lines, groupId, standardDays],
   );
   const { data, error, refetch } = useQuery({ ...choosingQuery(query), placeholderData: (before) => before });
   const { data: holding } = useQuery(holdingQuery);
-  const record = useRecord();
-  const undo = useUndo();
+  const write = useWrite();
   const rows = data?.rows ?? [];
   const selected =
     rows.find((r) => r.tag.animalId === selectedId) ?? rows.find((r) => r.placeByWeight === 1) ?? rows[0];
-  const among = setWords(set);
+  const groupName = data?.groups.find((g) => g.id === groupId)?.name;
+  const among = `${setWords(set)}${groupName ? `, ${groupName}` : ''}`;
 
   const decide = (row: ChoosingRow, decision: Decision): void =>
     setDecisions((d) => ({ ...d, [row.tag.animalId]: decision }));
   const writeDown = async (reasons: Readonly<Record<string, string>>): Promise<string | undefined> => {
-    const outcome = await record(
+    const refused = await write(
       rows.map((r) => {
         const decision = decisionOf(r, decisions);
         const reason = reasons[r.tag.animalId];
@@ -111,15 +112,10 @@ function Chooser({ set, picker }: { readonly set: ChoosingSet; readonly picker: 
           ...(reason ? { reason } : {}),
         };
       }),
+      `Wrote down the choice among ${countText(rows.length, 'animal', 'animals')}`,
     );
-    if (outcome.kind === 'refused') return outcome.messages.join(' ');
+    if (refused.length > 0) return refused.join(' ');
     setWriting(false);
-    undo.offer({
-      done: `Wrote down the choice among ${countText(rows.length, 'animal', 'animals')}`,
-      undo: async () => {
-        await record(outcome.entries.map((e) => ({ type: 'strike', on: e.on, entryId: e.id, reason: 'taken back' })));
-      },
-    });
     return undefined;
   };
 
@@ -154,7 +150,19 @@ function Chooser({ set, picker }: { readonly set: ChoosingSet; readonly picker: 
           </div>
         }
       >
-        <Row className="no-print" style={{ justifyContent: 'space-between' }}>
+        <Row className="no-print" $gap={3}>
+          {data.groups.length > 1 ? (
+            <Choice
+              label="Group"
+              value={groupId ?? ''}
+              options={[['', 'all groups'], ...data.groups.map((g) => [g.id, `${g.name} (${g.count})`] as const)]}
+              onChange={(id) => {
+                setGroupId(id || undefined);
+                // A line drawn for all of them is no line for a part.
+                setLines({});
+              }}
+            />
+          ) : null}
           <Choice
             label="Weight set to"
             value={String(standardDays ?? data.standardDays ?? '')}
