@@ -52,6 +52,12 @@ export function readRows(rows: readonly (readonly string[])[], context: ImportCo
 
 const idOf = (...parts: readonly (string | number | undefined)[]): string => v5(parts.join('|'), NAMESPACE);
 
+/** The same facts as entries of their own, for a row whose first ones were struck out. */
+export const anew = (row: RowEntries, time: number): RowEntries => ({
+  ...row,
+  entries: row.entries.map((e) => ({ ...e, id: idOf(e.id, 'anew', time) })),
+});
+
 /** A number is looked up once for each different text: a file of weights has few animals and many rows. */
 function resolver(identifiers: readonly Searchable[]): (number: string) => Resolved {
   const byText = new Map<string, Searchable[]>();

@@ -1,10 +1,10 @@
 import { wrap, type Remote } from 'comlink';
-import type { ImportWorker } from './import.worker';
+import type { Importer } from './importer';
 
-let remote: Remote<ImportWorker> | undefined;
+let remote: Remote<Importer> | undefined;
 
 /** The worker that reads files; started when the first file is chosen. */
-export function importWorker(): Remote<ImportWorker> {
-  remote ??= wrap<ImportWorker>(new Worker(new URL('./import.worker.ts', import.meta.url), { type: 'module' }));
+export function importWorker(): Remote<Importer> {
+  remote ??= wrap<Importer>(new Worker(new URL('./import.worker.ts', import.meta.url), { type: 'module' }));
   return remote;
 }

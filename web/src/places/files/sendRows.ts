@@ -1,50 +1,77 @@
-import type { EntriesAnswered, EntryAnswer } from '@yaylak/contract';
+import type { EntriesAnswered, Entry, EntryAnswer } from '@yaylak/contract';
 import { ask } from '../../api/client';
-import type { RowEntries } from './importEntries';
+import { newId } from '../../words/ids';
+import { anew, type RowEntries } from './importEntries';
 
 export interface RowOutcome {
   readonly line: number;
-  readonly status: 'kept' | 'already-kept' | 'refused';
+  /** `struck-out`: the book has it from an earlier import, and somebody struck it out since. */
+  readonly status: 'kept' | 'already-kept' | 'struck-out' | 'refused';
   readonly message?: string;
   /** The entry's field that is wrong, where the book names one. */
   readonly field?: string;
 }
 
-export interface SendOptions {
-  /** `check` asks what would happen and writes nothing. */
-  readonly mode: 'check' | 'keep';
+interface Sending {
   readonly onProgress: (done: number) => void;
   readonly isCancelled: () => boolean;
 }
 
+export interface SendOptions extends Sending {
+  /** `check` asks what would happen and writes nothing. */
+  readonly mode: 'check' | 'keep';
+  readonly takesAgain: boolean;
+  /** Told of the entries the book has kept, in their order. */
+  readonly onKept?: (ids: readonly string[]) => void;
+}
+
 const ENTRIES_A_BATCH = 1000;
+/** How often one row may have been imported and struck out. */
+const MOST_TIMES_ANEW = 50;
+
+const post = async (entries: readonly Entry[], mode: 'check' | 'keep'): Promise<readonly EntryAnswer[]> =>
+  (await ask<EntriesAnswered>(`/api/entries?mode=${mode}`, { method: 'POST', body: { entries } })).answers;
 
 /** Sends rows in batches that never cut a row in two; stops between batches when cancelled. */
-export async function sendRows(
-  rows: readonly RowEntries[],
-  { mode, onProgress, isCancelled }: SendOptions,
-): Promise<RowOutcome[]> {
+export async function sendRows(rows: readonly RowEntries[], options: SendOptions): Promise<RowOutcome[]> {
   const outcomes: RowOutcome[] = [];
   let from = 0;
-  while (from < rows.length && !isCancelled()) {
+  while (from < rows.length && !options.isCancelled()) {
     let to = from;
     let entries = 0;
     while (to < rows.length && (to === from || entries + (rows[to]?.entries.length ?? 0) <= ENTRIES_A_BATCH))
       entries += rows[to++]?.entries.length ?? 0;
-    const batch = rows.slice(from, to);
-    const { answers } = await ask<EntriesAnswered>(`/api/entries${mode === 'check' ? '?check=1' : ''}`, {
-      method: 'POST',
-      body: { entries: batch.flatMap((r) => r.entries) },
-    });
-    let at = 0;
-    for (const row of batch) {
-      outcomes.push(outcomeOf(row.line, answers.slice(at, at + row.entries.length)));
-      at += row.entries.length;
-    }
+    outcomes.push(...(await sendBatch(rows.slice(from, to), options)));
     from = to;
-    onProgress(from);
+    options.onProgress(from);
   }
   return outcomes;
+}
+
+async function sendBatch(
+  rows: readonly RowEntries[],
+  { mode, takesAgain, onKept }: SendOptions,
+): Promise<RowOutcome[]> {
+  const outcomes = new Map<number, RowOutcome>();
+  let asked = rows;
+  for (let time = 1; asked.length > 0; time++) {
+    const answers = await post(
+      asked.flatMap((r) => r.entries),
+      mode,
+    );
+    onKept?.(answers.flatMap((a) => (a.status === 'kept' ? [a.id] : [])));
+    let at = 0;
+    for (const row of asked) {
+      outcomes.set(row.line, outcomeOf(row.line, answers.slice(at, at + row.entries.length)));
+      at += row.entries.length;
+    }
+    if (!takesAgain || time > MOST_TIMES_ANEW) break;
+    const struck = rows.filter((r) => outcomes.get(r.line)?.status === 'struck-out');
+    // A row refused for the want of a struck-out dam may be good behind her; asked again it is no second row.
+    const after = struck.length > 0 ? rows.filter((r) => outcomes.get(r.line)?.status === 'refused') : [];
+    asked = [...struck.map((r) => anew(r, time)), ...after];
+  }
+  return rows.flatMap((r) => outcomes.get(r.line) ?? []);
 }
 
 function outcomeOf(line: number, answers: readonly EntryAnswer[]): RowOutcome {
@@ -53,5 +80,48 @@ function outcomeOf(line: number, answers: readonly EntryAnswer[]): RowOutcome {
     const field = refused.refusal?.field ?? refused.faults?.[0]?.field;
     return { line, status: 'refused', message: refused.message, ...(field === undefined ? {} : { field }) };
   }
+  const first = answers[0];
+  if (first?.status === 'already-kept' && first.isStruck) return { line, status: 'struck-out' };
   return { line, status: answers.every((a) => a.status === 'already-kept') ? 'already-kept' : 'kept' };
+}
+
+export interface TakenBack {
+  /** Entries gone through. */
+  readonly done: number;
+  readonly struck: number;
+  /** Why some stay, each reason once. */
+  readonly refused: readonly string[];
+}
+
+/** Strikes entries out in the order given. */
+export async function takeBackEntries(
+  ids: readonly string[],
+  { on, writtenBy, onProgress, isCancelled }: Sending & { readonly on: string; readonly writtenBy: string },
+): Promise<TakenBack> {
+  const refused = new Set<string>();
+  let done = 0;
+  let struck = 0;
+  while (done < ids.length && !isCancelled()) {
+    const batch = ids.slice(done, done + ENTRIES_A_BATCH);
+    const writtenAt = new Date().toISOString();
+    const answers = await post(
+      batch.map((entryId) => ({
+        id: newId(),
+        type: 'strike',
+        on,
+        entryId,
+        reason: 'import taken back',
+        writtenAt,
+        writtenBy,
+        source: 'import',
+      })),
+      'keep',
+    );
+    for (const a of answers)
+      if (a.status === 'refused') refused.add(a.message);
+      else struck++;
+    done += batch.length;
+    onProgress(done);
+  }
+  return { done, struck, refused: [...refused] };
 }

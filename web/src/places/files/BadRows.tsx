@@ -1,0 +1,40 @@
+import { entryFieldWord, faultWords, fieldWord } from './faultWords';
+import type { Preview } from './importer';
+import { PlainTable } from './PlainTable';
+
+const MOST_SHOWN = 200;
+
+interface Props {
+  readonly bad: Preview['bad'];
+  readonly refused: Preview['outcomes'];
+}
+
+/** Every row that cannot be taken, with its line, column, value and reason. */
+export function BadRows({ bad, refused }: Props) {
+  const lines = [
+    ...bad.map((b) => ({ line: b.line, column: fieldWord(b.fault.field), words: faultWords(b.fault) })),
+    ...refused.map((r) => ({ line: r.line, column: entryFieldWord(r.field), words: r.message ?? '' })),
+  ].sort((a, b) => a.line - b.line);
+  if (lines.length === 0) return null;
+  return (
+    <PlainTable data-testid="bad-rows">
+      <thead>
+        <tr>
+          <th>Line</th>
+          <th>Column</th>
+          <th>Why</th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.slice(0, MOST_SHOWN).map((l) => (
+          <tr key={`${l.line} ${l.column}`}>
+            <td>{l.line}</td>
+            <td>{l.column}</td>
+            <td>{l.words}</td>
+          </tr>
+        ))}
+      </tbody>
+      {lines.length > MOST_SHOWN ? <caption>and {lines.length - MOST_SHOWN} more</caption> : null}
+    </PlainTable>
+  );
+}

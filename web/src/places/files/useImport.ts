@@ -1,0 +1,184 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { guessColumns, type ColumnMapping, type DateOrder, type ImportKind, type WeightUnit } from '@yaylak/core';
+import { proxy } from 'comlink';
+import { useState } from 'react';
+import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
+import { useUndo } from '../../parts/Undo';
+import { countText } from '../../words/format';
+import type { Preview } from './importer';
+import { importWorker } from './importWorkerClient';
+import { MOST_MEGABYTES, type Encoding, type FileTable, type FileTableAnswer } from './readTable';
+import type { RowOutcome } from './sendRows';
+
+interface Opened {
+  readonly name: string;
+  readonly bytes: Uint8Array;
+  readonly table: FileTable;
+  readonly sample: FileTable['rows'];
+}
+
+interface Choices {
+  readonly kind: ImportKind;
+  readonly mapping: ColumnMapping;
+  readonly unit: WeightUnit;
+  readonly dateOrder: DateOrder;
+  readonly takesAgain: boolean;
+}
+
+export interface ImportState {
+  readonly choices: Choices;
+  readonly opened: Opened | undefined;
+  readonly preview: Preview | undefined;
+  readonly done: Preview | undefined;
+  readonly progress: { readonly done: number; readonly of: number } | undefined;
+  readonly problem: string | undefined;
+  /** Reads a file; its columns are guessed, or remembered from the last file with the same headings. */
+  readonly open: (
+    file: { readonly name: string; readonly bytes: Uint8Array },
+    as?: { kind?: ImportKind; encoding?: Encoding },
+  ) => Promise<void>;
+  /** Changes what the file means; what was looked at before no longer holds. */
+  readonly choose: (change: Partial<Choices>) => void;
+  /** Asks the book about every row, or writes them. */
+  readonly run: (mode: 'check' | 'keep') => Promise<void>;
+  readonly takeBack: () => Promise<void>;
+  /** Ends the work after the batch that is on its way. */
+  readonly stop: () => void;
+}
+
+const REFUSED_WORDS = {
+  empty: 'is empty. Choose another file.',
+  'only-headings': 'has headings and no rows. Choose another file.',
+  'not-text': 'is not a text file. Save it as CSV first.',
+} as const;
+
+const mappingKey = (kind: ImportKind, headings: readonly string[]): string =>
+  `yaylak-import ${kind} ${headings.join('|')}`;
+
+/** The state of bringing a file in: opened, looked at, taken in, taken back. */
+export function useImport(): ImportState {
+  const { data: holding } = useQuery(holdingQuery);
+  const { data: identifiers } = useQuery(identifiersQuery);
+  const { data: groups } = useQuery(groupsQuery);
+  const client = useQueryClient();
+  const undo = useUndo();
+  const [chosen, setChosen] = useState<Partial<Choices>>({});
+  const [opened, setOpened] = useState<Opened>();
+  const [preview, setPreview] = useState<Preview>();
+  const [done, setDone] = useState<Preview>();
+  const [progress, setProgress] = useState<ImportState['progress']>();
+  const [problem, setProblem] = useState<string>();
+  const choices: Choices = {
+    kind: 'weights',
+    mapping: {},
+    unit: holding?.unit ?? 'kg',
+    dateOrder: 'day-month',
+    takesAgain: false,
+    ...chosen,
+  };
+
+  const startOver = (): void => {
+    setPreview(undefined);
+    setDone(undefined);
+    setProblem(undefined);
+  };
+  const withProgress = async <T>(
+    work: (onProgress: (n: number, of: number) => void) => Promise<T>,
+  ): Promise<T | undefined> => {
+    setProgress({ done: 0, of: 1 });
+    setProblem(undefined);
+    try {
+      return await work(proxy((n: number, of: number) => setProgress({ done: n, of })));
+    } catch (error) {
+      setProblem(`${(error as Error).message} What was taken in before stays; the same file again takes the rest.`);
+      return undefined;
+    } finally {
+      setProgress(undefined);
+    }
+  };
+
+  const open: ImportState['open'] = async ({ name, bytes }, as = {}) => {
+    startOver();
+    const kind = as.kind ?? choices.kind;
+    const answer = await importWorker().read(bytes, as.encoding);
+    if (answer.kind === 'refused') {
+      setOpened(undefined);
+      setProblem(`“${name}” ${refusedWords(answer)}`);
+      return;
+    }
+    setOpened({ name, bytes, table: answer.table, sample: answer.sample ?? [] });
+    const remembered = localStorage.getItem(mappingKey(kind, answer.table.headings));
+    setChosen((c) => ({
+      ...c,
+      kind,
+      mapping: remembered ? (JSON.parse(remembered) as ColumnMapping) : guessColumns(kind, answer.table.headings),
+    }));
+  };
+
+  const run: ImportState['run'] = async (mode) => {
+    if (!opened || !holding) return;
+    const { kind, mapping, unit, dateOrder, takesAgain } = choices;
+    localStorage.setItem(mappingKey(kind, opened.table.headings), JSON.stringify(mapping));
+    const context = {
+      kind,
+      mapping,
+      choices: { unit, dateOrder },
+      identifiers: (identifiers ?? []).map(({ animalId, text, isPresent, isWorn }) => ({
+        animalId,
+        text,
+        isPresent,
+        isWorn,
+      })),
+      groups: (groups ?? []).map(({ id, name }) => ({ id, name })),
+      today: holding.today,
+      writtenBy: holding.keeper,
+    };
+    const skipLines = mode === 'keep' ? linesOf(preview, 'refused') : [];
+    const result = await withProgress((onProgress) =>
+      importWorker().run(context, { mode, skipLines, takesAgain }, onProgress),
+    );
+    if (!result) return;
+    if (mode === 'check') return setPreview(result);
+    setDone(result);
+    void client.invalidateQueries();
+  };
+
+  const takeBack = async (): Promise<void> => {
+    if (!holding) return;
+    const stamp = { on: holding.today, writtenBy: holding.keeper };
+    const back = await withProgress((onProgress) => importWorker().takeBack(stamp, onProgress));
+    if (!back) return;
+    startOver();
+    undo.say(
+      `Taken back: ${countText(back.struck, 'entry', 'entries')} of the file struck out.${back.refused.length > 0 ? ` Some stay. ${back.refused.join(' ')}` : ''}`,
+    );
+    void client.invalidateQueries();
+  };
+
+  return {
+    choices,
+    opened,
+    preview,
+    done,
+    progress,
+    problem,
+    open,
+    choose: (change) => {
+      startOver();
+      setChosen((c) => ({ ...c, ...change }));
+    },
+    run,
+    takeBack,
+    stop: () => void importWorker().cancel(),
+  };
+}
+
+/** Lines of a result that ended one way. */
+export const linesOf = (result: Preview | undefined, status: RowOutcome['status']): number[] =>
+  (result?.outcomes ?? []).flatMap((o) => (o.status === status ? [o.line] : []));
+
+function refusedWords({ reason, megabytes }: Extract<FileTableAnswer, { kind: 'refused' }>): string {
+  return reason === 'too-large'
+    ? `has ${megabytes.toFixed(0)} MB; up to ${MOST_MEGABYTES} MB are read at a time. Split it into parts.`
+    : REFUSED_WORDS[reason];
+}
