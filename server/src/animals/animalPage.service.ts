@@ -53,6 +53,7 @@ export class AnimalPageService {
     const departure = facts.departures[0];
     const litters = this.littersOf(id);
     const dam = damRecord(litters, (young) => this.isReared(young, today), today);
+    const timeline = await this.timeline(id);
     const period = gainOverPeriod(daily, { from: (today - PERIOD_DAYS) as Day, to: today }, settings);
     return {
       row: this.animals.row(facts),
@@ -75,7 +76,7 @@ export class AnimalPageService {
       verdict: this.growth.verdict(facts),
       alarm: this.alarm(facts, litters),
       curve: this.curve(facts, today),
-      identifiers: this.identifiers(await this.timeline(id)),
+      identifiers: this.identifiers(timeline),
       ancestors: this.ancestors(facts),
       young: this.young(id),
       record: dam
@@ -87,7 +88,7 @@ export class AnimalPageService {
             years: dam.years,
           }
         : null,
-      timeline: (await this.timeline(id)).reverse(),
+      timeline: timeline.toReversed(),
     };
   }
 

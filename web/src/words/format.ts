@@ -55,12 +55,15 @@ export function ageText(age: Age): string {
 const utc = (iso: string): Date => new Date(`${iso.slice(0, 10)}T00:00:00Z`);
 const dayMonth = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
 const withYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
+const monthAndYear = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: 'UTC' });
 const long = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
 
 /** `23 Nov`. */
 export const shortDate = (iso: string): string => dayMonth.format(utc(iso));
 /** `23 Nov 2026`. */
 export const fullDate = (iso: string): string => withYear.format(utc(iso));
+/** `Nov 2026`. */
+export const monthYear = (iso: string): string => monthAndYear.format(utc(iso));
 /** `Monday 23 November`. */
 export const longDate = (iso: string): string => long.format(utc(iso)).replace(',', '');
 

@@ -1,26 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
 import type { NextNumbers } from '@yaylak/contract';
-import {
-  resolveIdentifier,
-  SEXES,
-  SPECIES,
-  SPECIES_WORDS,
-  TAG_COLOURS,
-  type Sex,
-  type Species,
-  type TagColour,
-} from '@yaylak/core';
+import { SEXES, SPECIES, SPECIES_WORDS, TAG_COLOURS, type Sex, type Species, type TagColour } from '@yaylak/core';
 import { useState } from 'react';
 import { ask } from '../../api/client';
 import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
-import { useRecord, type EntryDraft } from '../../outbox/useRecord';
+import type { EntryDraft } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
-import { useUndo } from '../../parts/Undo';
+import { useWrite } from '../../parts/useWrite';
 import { countText } from '../../words/format';
 import { newId } from '../../words/ids';
+import { parentNamed } from './parentNamed';
 import { Problem } from './SelectionBar';
 
 interface Draft {
@@ -68,16 +60,15 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
   const { data: holding } = useQuery(holdingQuery);
   const { data: groups } = useQuery(groupsQuery);
   const { data: identifiers } = useQuery(identifiersQuery);
-  const record = useRecord();
-  const undo = useUndo();
+  const write = useWrite();
   const count = Number(draft.count);
   const isMany = count > 1;
   const { data: next } = useQuery({
-    queryKey: ['next-numbers', draft.species, count],
-    queryFn: () => ask<NextNumbers>(`/api/holding/next-numbers/${draft.species}?count=${count}`),
+    queryKey: ['next-numbers', draft.species, draft.sex, count],
+    queryFn: () => ask<NextNumbers>(`/api/holding/next-numbers/${draft.species}?sex=${draft.sex}&count=${count}`),
     enabled: Number.isInteger(count) && count >= 1 && count <= MOST_AT_ONCE,
   });
-  const put = (change: Partial<Draft>): void => setDraft({ ...draft, ...change });
+  const put = (change: Partial<Draft>): void => setDraft((now) => ({ ...now, ...change }));
 
   const submit = async (): Promise<void> => {
     const today = holding?.today ?? '';
@@ -85,40 +76,20 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
       return setProblems([`How many: give a whole number from 1 to ${MOST_AT_ONCE}, not “${draft.count}”.`]);
     const parents: { damId?: string; sireId?: string } = {};
     for (const role of ['dam', 'sire'] as const) {
-      if (draft[role].trim() === '') continue;
-      const found = resolveIdentifier(identifiers ?? [], draft[role]);
-      if (found.kind !== 'one')
-        return setProblems([
-          `${role === 'dam' ? 'Dam' : 'Sire'}: ${found.kind === 'none' ? `no animal wears “${draft[role]}”` : `several animals wear “${draft[role]}”`}. Type the whole number.`,
-        ]);
-      parents[`${role}Id`] = found.animalId;
+      const named = parentNamed(identifiers ?? [], role, draft[role]);
+      if (named.kind === 'unclear') return setProblems([named.message]);
+      if (named.kind === 'animal') parents[`${role}Id`] = named.id;
     }
     const numbers = isMany ? (next?.numbers ?? []) : [draft.number.trim() || (next?.numbers[0] ?? '')];
     const drafts = numbers.flatMap((number) => draftsFor(number, draft, parents, today));
     setBusy(true);
-    const outcome = await record(drafts);
+    const refused = await write(
+      drafts,
+      `Added ${isMany ? countText(numbers.length, 'animal', 'animals') : (numbers[0] ?? '')}`,
+    );
     setBusy(false);
-    if (outcome.kind === 'refused') {
-      // All or nothing here: what went in of a refused form is struck out again, so that nothing is half an animal.
-      if (outcome.kept.length > 0)
-        await record(
-          [...outcome.kept]
-            .reverse()
-            .map((e) => ({ type: 'strike', on: e.on, entryId: e.id, reason: 'the rest was refused' })),
-        );
-      return setProblems([...new Set(outcome.messages)]);
-    }
-    undo.offer({
-      done: `Added ${isMany ? countText(numbers.length, 'animal', 'animals') : (numbers[0] ?? '')}`,
-      undo: async () => {
-        await record(
-          [...outcome.entries]
-            .reverse()
-            .map((e) => ({ type: 'strike', on: e.on, entryId: e.id, reason: 'taken back' })),
-        );
-      },
-    });
-    onClose();
+    setProblems(refused);
+    if (refused.length === 0) onClose();
   };
 
   return (

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { fieldWord } from '@yaylak/core';
+import type { AnimalView } from '@yaylak/contract';
+import { dayOf, fieldWord, type WeightUnit } from '@yaylak/core';
 import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -15,6 +16,8 @@ import { useWeightUnit } from '../../words/useUnits';
 import { ChoicesMade, Family, Given } from './Family';
 import { Figures } from './Figures';
 import { Identifiers } from './Identifiers';
+import { lifeLanes } from './life';
+import { LifeLanes } from './LifeLanes';
 import { RecordEditor } from './RecordEditor';
 import { Timeline } from './Timeline';
 import { WriteDown } from './WriteDown';
@@ -71,7 +74,7 @@ export function AnimalPage() {
           <Family view={data} />
           <ChoicesMade view={data} />
           <Identifiers view={data} today={holding?.today ?? ''} />
-          <RecordEditor key={row.version} view={data} />
+          <RecordEditor view={data} />
         </>
       }
     >
@@ -103,20 +106,41 @@ export function AnimalPage() {
           </div>
         ) : null}
       </Now>
-      <Panel>
-        <Row style={{ justifyContent: 'space-between' }}>
-          <h2>Growth</h2>
-          <Small>weight by age, with the middle half of its kind and sex here</Small>
-        </Row>
-        <Suspense fallback={<Loading rows={5} />}>
-          <GrowthCurve view={data} unit={unit} />
-        </Suspense>
-      </Panel>
+      <LifePanel view={data} unit={unit} today={holding?.today ?? data.row.lastOn ?? ''} />
       <Timeline view={data} today={holding?.today ?? ''} />
       <Small>
         <Link to="/animals">All animals</Link>
       </Small>
     </Page>
+  );
+}
+
+/** Its life along one axis: the weights above, what happened below. */
+function LifePanel({
+  view,
+  unit,
+  today,
+}: {
+  readonly view: AnimalView;
+  readonly unit: WeightUnit;
+  readonly today: string;
+}) {
+  if (today === '') return <Loading rows={5} />;
+  const life = lifeLanes(view, today);
+  const firstReading = view.curve.readings[0];
+  // Ages of the curve count from birth, or from the first weight where the birth is not known.
+  const zero = dayOf(view.row.bornOn ?? firstReading?.on ?? today);
+  return (
+    <Panel>
+      <Row style={{ justifyContent: 'space-between' }}>
+        <h2>{view.row.sex === 'female' ? 'Her life' : view.row.sex === 'male' ? 'His life' : 'Its life'}</h2>
+        <Small>weight by age, with the middle half of the same kind and sex here</Small>
+      </Row>
+      <Suspense fallback={<Loading rows={5} />}>
+        <GrowthCurve view={view} unit={unit} fromDays={life.from - zero} toDays={life.to - zero} />
+      </Suspense>
+      <LifeLanes life={life} />
+    </Panel>
   );
 }
 

@@ -5,11 +5,11 @@ import { useEffect, useMemo, useRef } from 'react';
 import styled from 'styled-components';
 import { colour, radius, space } from '../../theme/tokens';
 import { useWeightUnit } from '../../words/useUnits';
+import { AnimalLine, LineTick, ROW_PX } from './AnimalLine';
 import { COLUMNS, type ColumnId } from './columns';
 
 const features = tableFeatures({});
 const helper = createColumnHelper<typeof features, AnimalRow>();
-const ROW_PX = 44;
 const NEAR_END_ROWS = 40;
 
 interface Props {
@@ -64,10 +64,10 @@ export function AnimalsTable(props: Props) {
   };
   const isAll = rows.length > 0 && rows.every((r) => selected.has(r.tag.animalId));
   return (
-    <Scroller ref={scroller} role="table" aria-label="Animals" aria-rowcount={props.total} tabIndex={0}>
+    <Scroller ref={scroller} role="grid" aria-label="Animals" aria-rowcount={props.total} tabIndex={0}>
       <Head role="row" style={{ gridTemplateColumns: template }}>
         <span role="columnheader">
-          <Tick
+          <LineTick
             type="checkbox"
             aria-label="Choose all that are loaded"
             checked={isAll}
@@ -101,39 +101,21 @@ export function AnimalsTable(props: Props) {
           if (!row) return null;
           const id = row.original.tag.animalId;
           return (
-            <Line
+            <AnimalLine
               key={row.id}
-              role="row"
-              aria-rowindex={item.index + 2}
-              tabIndex={0}
-              data-selected={selected.has(id) || undefined}
-              data-gone={!row.original.isPresent || undefined}
-              style={{ gridTemplateColumns: template, transform: `translateY(${item.start}px)` }}
-              onDoubleClick={() => onOpen(row.original)}
-              onKeyDown={(e) => {
-                if (e.target !== e.currentTarget) return;
-                if (e.key === 'Enter') onOpen(row.original);
-                else if (e.key === ' ') toggle(id);
-                else if (e.key === 'ArrowDown') (e.currentTarget.nextElementSibling as HTMLElement | null)?.focus();
-                else if (e.key === 'ArrowUp') (e.currentTarget.previousElementSibling as HTMLElement | null)?.focus();
-                else return;
-                e.preventDefault();
-              }}
+              row={row.original}
+              index={item.index}
+              top={item.start}
+              template={template}
+              columns={columns}
+              isSelected={selected.has(id)}
+              onToggle={() => toggle(id)}
+              onOpen={() => onOpen(row.original)}
             >
-              <span role="cell">
-                <Tick
-                  type="checkbox"
-                  aria-label={`Choose ${row.original.tag.text}`}
-                  checked={selected.has(id)}
-                  onChange={() => toggle(id)}
-                />
-              </span>
               {row.getAllCells().map((cell) => (
-                <span key={cell.id} role="cell" data-figure={COLUMNS[cell.column.id as ColumnId].isFigure || undefined}>
-                  <table.FlexRender cell={cell} />
-                </span>
+                <table.FlexRender key={cell.id} cell={cell} />
               ))}
-            </Line>
+            </AnimalLine>
           );
         })}
       </div>
@@ -176,35 +158,4 @@ const Head = styled.div`
     font-weight: 600;
     color: ${colour('ink')};
   }
-`;
-const Line = styled.div`
-  display: grid;
-  position: absolute;
-  left: 0;
-  min-width: 100%;
-  height: ${ROW_PX}px;
-  align-items: center;
-  border-bottom: 1px solid ${colour('line')};
-  > span {
-    padding: 0 ${space(2)};
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-  }
-  > span[data-figure] {
-    text-align: right;
-  }
-  &[data-selected] {
-    background: ${colour('indigoWash')};
-  }
-  &[data-gone] {
-    color: ${colour('inkSoft')};
-  }
-`;
-const Tick = styled.input`
-  width: 20px;
-  height: 20px;
-  margin: 0 auto;
-  display: block;
-  accent-color: ${colour('indigo')};
 `;

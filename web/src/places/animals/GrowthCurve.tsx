@@ -13,11 +13,21 @@ import {
 } from 'recharts';
 import { colour } from '../../theme/tokens';
 import { fullDate, weightText } from '../../words/format';
+import { LANE_LEFT_PX, LANE_RIGHT_PX } from './LifeLanes';
 
 interface Props {
   readonly view: AnimalView;
   readonly unit: WeightUnit;
+  /** Days of the axis it shares with the lanes below: since birth, or since the first entry. */
+  readonly fromDays: number;
+  readonly toDays: number;
 }
+
+const YEAR_DAYS = 365.25;
+
+/** Whole years of age on the axis. */
+const yearTicks = (from: number, to: number): number[] =>
+  Array.from({ length: Math.floor((to - from) / YEAR_DAYS) + 1 }, (_, year) => from + year * YEAR_DAYS);
 
 interface Point {
   readonly ageDays: number;
@@ -27,7 +37,7 @@ interface Point {
 }
 
 /** The animal's own weights as a line over the band of its kind. */
-export function GrowthCurve({ view, unit }: Props) {
+export function GrowthCurve({ view, unit, fromDays, toDays }: Props) {
   const { readings, band } = view.curve;
   if (readings.length === 0) return <p>Never weighed. The first weighing starts the curve.</p>;
   const isSmall = view.row.species === 'rabbit' && unit === 'kg';
@@ -37,22 +47,24 @@ export function GrowthCurve({ view, unit }: Props) {
     ...readings.map((r) => ({ ageDays: r.ageDays, own: shown(r.kg), on: r.on })),
   ].sort((a, b) => a.ageDays - b.ageDays);
   const last = readings.at(-1);
-  const isLong = (last?.ageDays ?? 0) > 900;
+  const isLong = toDays > 900;
   const words = `${readings.length} weights from ${fullDate(readings[0]?.on ?? '')} to ${fullDate(last?.on ?? '')}, the last ${weightText(last?.kg ?? 0, unit, view.row.species)}`;
   return (
     <div role="img" aria-label={`Growth curve: ${words}`}>
       <ResponsiveContainer width="100%" height={250}>
-        <ComposedChart data={points} margin={{ top: 18, right: 70, bottom: 4, left: 0 }}>
+        <ComposedChart data={points} margin={{ top: 18, right: LANE_RIGHT_PX, bottom: 4, left: 0 }}>
           <CartesianGrid stroke={colour('line')} vertical={false} />
           <XAxis
             dataKey="ageDays"
             type="number"
-            domain={['dataMin', 'dataMax']}
-            tickFormatter={(d: number) => (isLong ? `${(d / 365).toFixed(1)} y` : `${d} d`)}
+            domain={[fromDays, toDays]}
+            allowDataOverflow
+            {...(isLong ? { ticks: yearTicks(fromDays, toDays) } : {})}
+            tickFormatter={(d: number) => (isLong ? `${Math.round(d / YEAR_DAYS)} y` : `${d} d`)}
             stroke={colour('inkSoft')}
             fontSize={12}
           />
-          <YAxis unit={isSmall ? ' g' : ` ${unit}`} stroke={colour('inkSoft')} fontSize={12} width={64} />
+          <YAxis unit={isSmall ? ' g' : ` ${unit}`} stroke={colour('inkSoft')} fontSize={12} width={LANE_LEFT_PX} />
           <Tooltip
             labelFormatter={(d) => `${String(d)} days old`}
             formatter={(value, name) => {

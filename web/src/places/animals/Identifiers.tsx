@@ -1,11 +1,11 @@
 import type { AnimalView } from '@yaylak/contract';
 import { IDENTIFIER_KINDS, spacedDigits, TAG_COLOURS, type IdentifierKind, type TagColour } from '@yaylak/core';
 import { useState } from 'react';
-import { useRecord } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { useUndo } from '../../parts/Undo';
+import { useWrite } from '../../parts/useWrite';
 import { fullDate } from '../../words/format';
 import { Problem } from './SelectionBar';
 
@@ -21,28 +21,25 @@ export function Identifiers({ view, today }: Props) {
   const [text, setText] = useState('');
   const [colour, setColour] = useState<TagColour>('yellow');
   const [problem, setProblem] = useState<string>();
-  const record = useRecord();
+  const write = useWrite();
   const undo = useUndo();
   const { animalId } = view.row.tag;
   const fit = async (): Promise<void> => {
-    const outcome = await record([
-      { type: 'identifier', animalId, on: today, kind, text: text.trim(), ...(kind === 'visual' ? { colour } : {}) },
-    ]);
-    if (outcome.kind === 'refused') return setProblem(outcome.messages.join(' '));
+    const refused = await write(
+      [{ type: 'identifier', animalId, on: today, kind, text: text.trim(), ...(kind === 'visual' ? { colour } : {}) }],
+      `Fitted ${text.trim()}`,
+    );
+    setProblem(refused.join(' ') || undefined);
+    if (refused.length > 0) return;
     setAdding(false);
     setText('');
-    setProblem(undefined);
-    undo.say(`Fitted ${text}`);
   };
   const lose = async (identifierId: string, words: string): Promise<void> => {
-    const outcome = await record([{ type: 'identifier-end', animalId, on: today, identifierId, how: 'lost' }]);
-    if (outcome.kind === 'refused') return undo.say(outcome.messages.join(' '));
-    undo.offer({
-      done: `Lost: ${words}`,
-      undo: async () => {
-        await record(outcome.entries.map((e) => ({ type: 'strike', on: today, entryId: e.id, reason: 'taken back' })));
-      },
-    });
+    const refused = await write(
+      [{ type: 'identifier-end', animalId, on: today, identifierId, how: 'lost' }],
+      `Lost: ${words}`,
+    );
+    if (refused.length > 0) undo.say(refused.join(' '));
   };
   return (
     <Panel>

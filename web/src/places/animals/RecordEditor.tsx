@@ -1,14 +1,14 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import type { AnimalRow, AnimalView, ChangeAnimal } from '@yaylak/contract';
-import { resolveIdentifier, SEXES, type Sex } from '@yaylak/core';
+import { useQuery } from '@tanstack/react-query';
+import type { AnimalView } from '@yaylak/contract';
+import { SEXES, type Sex } from '@yaylak/core';
 import { useState } from 'react';
-import { ask, ProblemError } from '../../api/client';
 import { identifiersQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Panel, Row } from '../../parts/Panel';
-import { useUndo } from '../../parts/Undo';
+import { parentNamed } from './parentNamed';
 import { Problem } from './SelectionBar';
+import { useChangeRecord } from './useChangeRecord';
 
 /** The animal's record, edited where it is shown; a change made meanwhile elsewhere is said and shown. */
 export function RecordEditor({ view }: { readonly view: AnimalView }) {
@@ -25,62 +25,27 @@ export function RecordEditor({ view }: { readonly view: AnimalView }) {
   const [isOpen, setOpen] = useState(false);
   const [problem, setProblem] = useState<string>();
   const { data: identifiers } = useQuery({ ...identifiersQuery, enabled: isOpen });
-  const client = useQueryClient();
-  const undo = useUndo();
+  const changeRecord = useChangeRecord();
 
-  const parentId = (role: 'dam' | 'sire'): { id: string | null | undefined; problem?: string } => {
-    if (draft[role] === shown[role]) return { id: undefined };
-    if (draft[role].trim() === '') return { id: null };
-    const found = resolveIdentifier(identifiers ?? [], draft[role]);
-    if (found.kind === 'one') return { id: found.animalId };
-    return {
-      id: undefined,
-      problem: `${role === 'dam' ? 'Dam' : 'Sire'}: ${found.kind === 'none' ? 'no animal wears' : 'several animals wear'} “${draft[role]}”.`,
-    };
-  };
   const count = (field: 'birthType' | 'rearingType'): number | null =>
     draft[field] === '' ? null : Number(draft[field]);
-
   const save = async (): Promise<void> => {
-    const dam = parentId('dam');
-    const sire = parentId('sire');
-    if (dam.problem ?? sire.problem) return setProblem(dam.problem ?? sire.problem);
-    const change: ChangeAnimal = {
-      version: row.version,
+    const parents: { damId?: string | null; sireId?: string | null } = {};
+    for (const role of ['dam', 'sire'] as const) {
+      if (draft[role] === shown[role]) continue;
+      const named = parentNamed(identifiers ?? [], role, draft[role]);
+      if (named.kind === 'unclear') return setProblem(named.message);
+      parents[`${role}Id`] = named.kind === 'animal' ? named.id : null;
+    }
+    const refused = await changeRecord(row, {
       ...(draft.sex === shown.sex ? {} : { sex: draft.sex }),
       ...(draft.bornOn === shown.bornOn ? {} : { bornOn: draft.bornOn === '' ? null : draft.bornOn }),
-      ...(dam.id === undefined ? {} : { damId: dam.id }),
-      ...(sire.id === undefined ? {} : { sireId: sire.id }),
+      ...parents,
       ...(draft.birthType === shown.birthType ? {} : { birthType: count('birthType') }),
       ...(draft.rearingType === shown.rearingType ? {} : { rearingType: count('rearingType') }),
-    };
-    try {
-      const saved = await ask<AnimalRow>(`/api/animals/${row.tag.animalId}`, { method: 'PATCH', body: change });
-      await client.invalidateQueries();
-      undo.offer({
-        done: `Changed the record of ${row.tag.text}`,
-        undo: async () => {
-          const back: ChangeAnimal = {
-            version: saved.version,
-            sex: row.sex,
-            bornOn: row.bornOn,
-            damId: row.dam?.animalId ?? null,
-            sireId: row.sire?.animalId ?? null,
-            birthType: row.birthType,
-            rearingType: row.rearingType,
-          };
-          await ask(`/api/animals/${row.tag.animalId}`, { method: 'PATCH', body: back });
-          await client.invalidateQueries();
-        },
-      });
-    } catch (error) {
-      const isStale = error instanceof ProblemError && error.problem.status === 409;
-      setProblem(
-        isStale
-          ? `${error.message} What you typed is still here; open the page anew to see theirs.`
-          : (error as Error).message,
-      );
-    }
+    });
+    setProblem(refused);
+    if (refused === undefined) setOpen(false);
   };
   if (!isOpen)
     return (

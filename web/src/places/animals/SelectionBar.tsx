@@ -3,12 +3,12 @@ import { MARK_COLOURS, MARK_PLACES, type AnimalRow } from '@yaylak/contract';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { groupsQuery, holdingQuery } from '../../api/queries';
-import { useRecord, type EntryDraft } from '../../outbox/useRecord';
+import type { EntryDraft } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Row } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
-import { useUndo } from '../../parts/Undo';
+import { useWrite } from '../../parts/useWrite';
 import { colour, radius, space } from '../../theme/tokens';
 import { countText } from '../../words/format';
 
@@ -30,27 +30,17 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
     purpose: string;
   }>({ colour: 'blue', place: 'rump', purpose: '' });
   const [problem, setProblem] = useState<string>();
-  const record = useRecord();
-  const undo = useUndo();
+  const write = useWrite();
   if (rows.length === 0) return null;
   const on = holding?.today ?? '';
   const many = countText(rows.length, 'animal', 'animals');
 
-  const write = async (drafts: readonly EntryDraft[], done: string): Promise<void> => {
-    const outcome = await record(drafts);
-    if (outcome.kind === 'refused') {
-      setProblem(outcome.messages[0]);
-      if (outcome.kept.length === 0) return;
-    }
-    const kept = outcome.kind === 'refused' ? outcome.kept : outcome.entries;
+  const send = async (drafts: readonly EntryDraft[], done: string): Promise<void> => {
+    const refused = await write(drafts, done);
+    setProblem(refused.join(' ') || undefined);
+    if (refused.length > 0) return;
     setOpen(undefined);
     onDone();
-    undo.offer({
-      done,
-      undo: async () => {
-        await record(kept.map((e) => ({ type: 'strike', on: e.on, entryId: e.id, reason: 'taken back' })));
-      },
-    });
   };
   const target = groups?.find((g) => g.id === groupId);
   return (
@@ -78,7 +68,7 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
             kind="main"
             isDisabled={!target}
             onPress={() =>
-              void write(
+              void send(
                 rows.map((r) => ({ type: 'move', animalId: r.tag.animalId, on, groupId })),
                 `Moved ${many} to ${target?.name ?? ''}`,
               )
@@ -115,7 +105,7 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
             kind="main"
             isDisabled={mark.purpose.trim() === ''}
             onPress={() =>
-              void write(
+              void send(
                 rows.map((r) => ({ type: 'mark', animalId: r.tag.animalId, on, ...mark })),
                 `Marked ${many} ${mark.colour} on the ${mark.place}`,
               )

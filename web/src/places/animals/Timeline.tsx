@@ -6,6 +6,7 @@ import { useRecord } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { useUndo } from '../../parts/Undo';
+import { keptOrThrow } from '../../parts/useWrite';
 import { colour, space } from '../../theme/tokens';
 import { fullDate, weightText } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
@@ -34,7 +35,7 @@ export function Timeline({ view, today }: Props) {
       undo: async () => {
         // A strike stays; the fact is written down anew.
         const { id: _id, writtenAt: _at, writtenBy: _by, source: _source, ...again } = item.entry as AnimalEntry;
-        await record([again]);
+        keptOrThrow(await record([again]));
       },
     });
   };

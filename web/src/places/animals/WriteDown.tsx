@@ -3,12 +3,12 @@ import type { AnimalView } from '@yaylak/contract';
 import { readTypedNumber, toKg, type WeighingMethod } from '@yaylak/core';
 import { useState } from 'react';
 import { groupsQuery } from '../../api/queries';
-import { useRecord, type EntryDraft } from '../../outbox/useRecord';
+import type { EntryDraft, RecordOutcome } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Row } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
-import { useUndo } from '../../parts/Undo';
+import { useWrite } from '../../parts/useWrite';
 import { useWeightUnit } from '../../words/useUnits';
 import { Problem } from './SelectionBar';
 
@@ -52,8 +52,7 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
   const [groupId, setGroupId] = useState('');
   const [how, setHow] = useState<'died' | 'sold' | 'slaughtered' | 'lost'>('sold');
   const [problem, setProblem] = useState<string>();
-  const record = useRecord();
-  const undo = useUndo();
+  const write = useWrite();
 
   const draft = (): EntryDraft | string => {
     const base = { animalId: view.row.tag.animalId, on };
@@ -77,17 +76,8 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
   const submit = async (): Promise<void> => {
     const made = draft();
     if (typeof made === 'string') return setProblem(made);
-    const outcome = await record([made]);
-    if (outcome.kind === 'refused') return setProblem(outcome.messages.join(' '));
-    const doubt =
-      outcome.kind === 'kept' && outcome.answers[0]?.status === 'kept' ? outcome.answers[0].doubt : undefined;
-    const where = outcome.kind === 'kept-here' ? ' It is kept on this device until the server is back.' : '';
-    undo.offer({
-      done: `Written down.${doubt ? ` Check the reading: a ${doubt.kind} from ${doubt.fromKg.toFixed(1)} kg in ${doubt.days} days.` : ''}${where}`,
-      undo: async () => {
-        await record(outcome.entries.map((e) => ({ type: 'strike', on: e.on, entryId: e.id, reason: 'taken back' })));
-      },
-    });
+    const refused = await write([made], (kept) => `Written down.${doubtWords(kept)}`);
+    if (refused.length > 0) return setProblem(refused.join(' '));
     onClose();
   };
   return (
@@ -148,4 +138,12 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
       </Row>
     </form>
   );
+}
+
+/** The book's doubt about a weight it kept, if it has one. */
+function doubtWords(kept: RecordOutcome): string {
+  const answer = kept.kind === 'kept' ? kept.answers[0] : undefined;
+  if (answer?.status !== 'kept' || !answer.doubt) return '';
+  const { kind, fromKg, days } = answer.doubt;
+  return ` Check the reading: a ${kind} from ${fromKg.toFixed(1)}\u00a0kg in ${days} days`;
 }

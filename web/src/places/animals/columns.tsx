@@ -2,14 +2,18 @@ import type { AnimalRow, AnimalSort } from '@yaylak/contract';
 import { fieldWord, type WeightUnit } from '@yaylak/core';
 import type { ReactNode } from 'react';
 import { GainFigure } from '../../parts/GainFigure';
+import { Soft } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { ageText, bornText, fullDate, shortDate, weightText } from '../../words/format';
+import type { EditableFact } from './CellEditor';
 
 export interface ColumnSpec {
   readonly heading: string;
   readonly sort?: AnimalSort;
   readonly width: number;
   readonly isFigure?: boolean;
+  /** The fact that can be changed in the cell. */
+  readonly edits?: EditableFact;
   readonly cell: (row: AnimalRow, unit: WeightUnit) => ReactNode;
   /** Columns of the CSV that say the same. */
   readonly inFile: readonly string[];
@@ -30,6 +34,7 @@ export const COLUMNS = {
     heading: 'What',
     sort: 'species',
     width: 120,
+    edits: 'sex',
     cell: (r) => fieldWord(r, r.ageDays ?? undefined),
     inFile: ['species', 'sex'],
   }),
@@ -37,6 +42,7 @@ export const COLUMNS = {
     heading: 'Group',
     sort: 'group',
     width: 150,
+    edits: 'group',
     cell: (r) => r.group?.name ?? 'no group',
     inFile: ['group'],
   }),
@@ -50,18 +56,32 @@ export const COLUMNS = {
   born: column({
     heading: 'Born',
     sort: 'age',
-    width: 120,
+    width: 140,
+    edits: 'bornOn',
     cell: (r) => (r.bornOn ? fullDate(r.bornOn) : 'not known'),
     inFile: ['born'],
   }),
   bornAs: column({
     heading: 'Born as',
     width: 160,
+    edits: 'bornAs',
     cell: (r) => bornText(r.species, r.birthType, r.rearingType),
     inFile: ['bornAs', 'rearedAs'],
   }),
-  dam: column({ heading: 'Dam', width: 110, cell: (r) => (r.dam ? <Tag tag={r.dam} /> : ''), inFile: ['dam'] }),
-  sire: column({ heading: 'Sire', width: 110, cell: (r) => (r.sire ? <Tag tag={r.sire} /> : ''), inFile: ['sire'] }),
+  dam: column({
+    heading: 'Dam',
+    width: 120,
+    edits: 'dam',
+    cell: (r) => (r.dam ? <Tag tag={r.dam} /> : <Soft>not known</Soft>),
+    inFile: ['dam'],
+  }),
+  sire: column({
+    heading: 'Sire',
+    width: 120,
+    edits: 'sire',
+    cell: (r) => (r.sire ? <Tag tag={r.sire} /> : <Soft>not known</Soft>),
+    inFile: ['sire'],
+  }),
   lastKg: column({
     heading: 'Last weight',
     sort: 'weight',

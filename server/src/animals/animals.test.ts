@@ -1,0 +1,191 @@
+import type { AnimalPage, AnimalView, IdentifierIndexRow } from '@yaylak/contract';
+import {
+  aGroup,
+  arrival,
+  departure,
+  get,
+  identifierEnd,
+  mark,
+  move,
+  note,
+  strike,
+  tag,
+  testApp,
+  TODAY,
+  uuid,
+  weight,
+  type TestApp,
+} from '../testing/testApp';
+
+let t: TestApp;
+beforeEach(async () => {
+  t = await testApp();
+});
+afterEach(() => t.close());
+
+const list = (query: string): Promise<AnimalPage> => get(t, `/api/animals?${query}`);
+const numbers = async (query: string): Promise<string[]> => (await list(query)).rows.map((r) => r.tag.text);
+const page = (id: string): Promise<AnimalView> => get(t, `/api/animals/${id}`);
+
+describe('the list', () => {
+  const [young, middle, old, bare] = [uuid(), uuid(), uuid(), uuid()];
+  beforeEach(async () => {
+    const top = await aGroup(t, 'Top');
+    await t.post(
+      arrival(young, { bornOn: '2026-05-01', on: '2026-05-01' }),
+      arrival(middle, { bornOn: '2025-05-01', on: '2025-05-01', species: 'goat' }),
+      arrival(old, { bornOn: '2024-05-01', on: '2024-05-01' }),
+      arrival(bare, { bornOn: undefined, how: 'bought' }),
+      { ...tag(young, '26-0010'), on: '2026-05-02' },
+      { ...tag(middle, '25-0009'), on: '2025-05-02' },
+      { ...tag(old, '24-0100'), on: '2024-05-02' },
+      weight(young, '2026-05-01', 4),
+      weight(young, '2026-08-09', 29),
+      weight(middle, '2026-08-01', 40),
+      weight(old, '2026-07-01', 61),
+      weight(old, '2026-10-09', 66),
+      move(old, top, '2026-01-01'),
+    );
+  });
+
+  it.each([
+    ['number', ['24-0100', '25-0009', '26-0010', 'no number']],
+    ['species', ['24-0100', '26-0010', 'no number', '25-0009']],
+    ['group', ['24-0100', '25-0009', '26-0010', 'no number']],
+    ['age', ['26-0010', '25-0009', '24-0100', 'no number']],
+    ['weight', ['26-0010', '25-0009', '24-0100', 'no number']],
+    ['weighed', ['25-0009', '26-0010', '24-0100', 'no number']],
+    // 25 kg in 100 days against 5 kg in 100 days; one weight is no gain.
+    ['gain', ['24-0100', '26-0010', '25-0009', 'no number']],
+  ])('sorted by %s rises, and what has no value stands last', async (sort, wanted) => {
+    const rising = await numbers(`sort=${sort}`);
+    // Those of one species or without a group are told apart by number; where none is worn they come first or last.
+    if (sort === 'species') expect(rising.at(-1)).toBe('25-0009');
+    else expect(rising.filter((n) => n !== 'no number')).toEqual(wanted.filter((n) => n !== 'no number'));
+  });
+
+  it('sorted the other way round still has those without a value last', async () => {
+    expect(await numbers('sort=weight&direction=down')).toEqual(['24-0100', '25-0009', '26-0010', 'no number']);
+  });
+
+  it('finds by part of a number, by group and by species together', async () => {
+    expect(await numbers('words=0010')).toEqual(['26-0010']);
+    expect(await numbers('words=top')).toEqual(['24-0100']);
+    expect(await numbers('words=00&species=goat')).toEqual(['25-0009']);
+    expect(await numbers('words=nobody')).toEqual([]);
+  });
+
+  it('shows who left only when asked', async () => {
+    await t.post(departure(old, '2026-11-01'));
+    expect(await numbers('species=sheep&words=24')).toEqual([]);
+    expect(await numbers('presence=gone')).toEqual(['24-0100']);
+    expect((await list('presence=all')).total).toBe(4);
+  });
+
+  it('pages with a cursor and ends it', async () => {
+    const first = await list('limit=3');
+    expect(first).toMatchObject({ total: 4, nextCursor: '3' });
+    expect(await list(`limit=3&cursor=${first.nextCursor}`)).toMatchObject({ rows: [{}], nextCursor: null });
+  });
+});
+
+describe('the page of an animal', () => {
+  it('tells its life, struck entries with who struck them', async () => {
+    const top = await aGroup(t, 'Top');
+    const ewe = uuid();
+    const [worn, wrong] = [tag(ewe, '26-0001'), weight(ewe, '2026-06-01', 91)];
+    await t.post(
+      arrival(ewe),
+      worn,
+      wrong,
+      weight(ewe, '2026-06-01', 19),
+      move(ewe, top),
+      mark(ewe),
+      note(ewe, 'Lame'),
+    );
+    await t.post(identifierEnd(ewe, worn.id), { ...strike(wrong.id), reason: 'misread' });
+    const view = await page(ewe);
+    expect(view.timeline[0]?.entry.on).toBe(TODAY);
+    expect(view.timeline.find((i) => i.entry.id === wrong.id)?.struck).toMatchObject({
+      by: 'Aylin',
+      reason: 'misread',
+    });
+    expect(view.timeline.find((i) => i.entry.type === 'move')?.groupName).toBe('Top');
+    expect(view.identifiers).toMatchObject([
+      { text: '26-0001', ended: { how: 'lost', reason: 'torn out', on: TODAY } },
+    ]);
+    expect(view.row.tag).toMatchObject({ text: '26-0001', isWorn: false });
+    expect(view.marks).toEqual([{ colour: 'blue', place: 'rump', purpose: 'second string', until: null }]);
+    expect(view.curve.readings.map((r) => r.kg)).toEqual([19]);
+  });
+
+  it('leaves off a mark whose day is over', async () => {
+    const ewe = uuid();
+    await t.post(arrival(ewe), mark(ewe, { on: '2026-11-01', until: '2026-11-22' }));
+    expect((await page(ewe)).marks).toEqual([]);
+  });
+
+  it('works out the gains of its weighings', async () => {
+    const ewe = uuid();
+    // 4 kg at birth, 20 kg at 80 days, 26 kg at 110 days: 200 g a day over the last 30, 200 g a day since birth.
+    await t.post(
+      arrival(ewe, { bornOn: '2026-07-01', on: '2026-07-01' }),
+      weight(ewe, '2026-07-01', 4),
+      weight(ewe, '2026-09-19', 20),
+      weight(ewe, '2026-10-19', 26),
+    );
+    const { gains, due } = await page(ewe);
+    expect(gains.last?.kgPerDay).toBeCloseTo(0.2, 10);
+    expect(gains.sinceBirth?.kgPerDay).toBeCloseTo(0.2, 10);
+    // 2.5 % of 20 and of 26 kg over 30 days, 80 %: 1.2816 x hypot(0.5, 0.65) / 30 = 0.0350.
+    expect(gains.last?.halfWidth).toBeCloseTo(0.035, 3);
+    expect(gains.last?.verdict).toBe('no-group');
+    expect(due.map((d) => d.what)).toEqual(
+      expect.arrayContaining(['Weigh: 21 week weight', 'Old enough for a first mating']),
+    );
+  });
+
+  it('shows three generations up and the young', async () => {
+    const [granny, dam, lamb] = [uuid(), uuid(), uuid()];
+    const on = (date: string) => ({ bornOn: date, on: date });
+    await t.post(
+      arrival(granny, on('2020-04-01')),
+      arrival(dam, { ...on('2022-04-01'), damId: granny }),
+      arrival(lamb, { ...on('2026-04-01'), damId: dam, birthType: 1, rearingType: 1 }),
+      { ...tag(granny, '20-0001'), on: '2020-04-02' },
+    );
+    expect((await page(lamb)).ancestors).toMatchObject({ damDam: { text: '20-0001' }, damSire: null });
+    const view = await page(dam);
+    expect(view.young).toMatchObject([{ bornOn: '2026-04-01', isPresent: true }]);
+    expect(view.record).toMatchObject({ litters: 1, born: 1, reared: 1 });
+  });
+
+  it('warns of a grown animal that fell by a tenth in three weeks', async () => {
+    const ewe = uuid();
+    await t.post(
+      arrival(ewe, { bornOn: '2022-04-01', on: '2022-04-01' }),
+      weight(ewe, '2026-10-20', 60),
+      weight(ewe, '2026-11-10', 54),
+    );
+    expect((await page(ewe)).alarm).toContain('Lost 10\u00a0% in 21 days, from 60.0 to 54.0\u00a0kg');
+  });
+
+  it('is not there for an id nobody has, and says so', async () => {
+    await t
+      .http()
+      .get(`/api/animals/${uuid()}`)
+      .expect(404, /no such animal/);
+    await t.http().get('/api/animals/7').expect(400);
+  });
+});
+
+it('lists every identifier ever worn, for search on the device', async () => {
+  const ewe = uuid();
+  const worn = tag(ewe, '26-0001');
+  await t.post(arrival(ewe), worn, identifierEnd(ewe, worn.id), { ...tag(ewe, '26-0002'), on: TODAY });
+  const index = await get<IdentifierIndexRow[]>(t, '/api/identifiers');
+  expect(index.map((i) => [i.text, i.isWorn])).toEqual([
+    ['26-0001', false],
+    ['26-0002', true],
+  ]);
+});

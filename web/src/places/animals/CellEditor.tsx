@@ -1,0 +1,197 @@
+import { useQuery } from '@tanstack/react-query';
+import type { AnimalRow } from '@yaylak/contract';
+import { SEXES } from '@yaylak/core';
+import { useRef, useState, type FocusEvent, type KeyboardEvent } from 'react';
+import styled from 'styled-components';
+import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
+import { fieldLook } from '../../parts/Field';
+import { useWrite } from '../../parts/useWrite';
+import { colour, radius, space } from '../../theme/tokens';
+import { parentNamed } from './parentNamed';
+import { useChangeRecord, type RecordChange } from './useChangeRecord';
+
+/** Facts that can be changed in their cell of the list. */
+export type EditableFact = 'sex' | 'group' | 'bornOn' | 'bornAs' | 'dam' | 'sire';
+
+interface Props {
+  readonly row: AnimalRow;
+  readonly fact: EditableFact;
+  /** Saved, or left as it was; by a key, or by going elsewhere. */
+  readonly onDone: (by: 'key' | 'leaving') => void;
+}
+
+const textsOf = (row: AnimalRow, fact: EditableFact): readonly string[] => {
+  switch (fact) {
+    case 'sex':
+      return [row.sex];
+    case 'group':
+      return [row.group?.id ?? ''];
+    case 'bornOn':
+      return [row.bornOn ?? ''];
+    case 'bornAs':
+      return [String(row.birthType ?? ''), String(row.rearingType ?? '')];
+    case 'dam':
+    case 'sire':
+      return [row[fact]?.text ?? ''];
+  }
+};
+
+/** A cell of the list while it is changed: Enter or leaving it saves, Escape leaves it as it was. */
+export function CellEditor({ row, fact, onDone }: Props) {
+  const [texts, setTexts] = useState(() => textsOf(row, fact));
+  const [before] = useState(texts);
+  const [problem, setProblem] = useState<string>();
+  /** While it is saved and after it was: going elsewhere then must not save it again. */
+  const isSettled = useRef(false);
+  const { data: groups } = useQuery(groupsQuery);
+  const { data: holding } = useQuery(holdingQuery);
+  const { data: identifiers } = useQuery({ ...identifiersQuery, enabled: fact === 'dam' || fact === 'sire' });
+  const changeRecord = useChangeRecord();
+  const write = useWrite();
+
+  /** @returns what stands against it */
+  const send = async (next: readonly string[]): Promise<string | undefined> => {
+    const text = next[0] ?? '';
+    if (fact === 'group') {
+      const group = groups?.find((g) => g.id === text);
+      if (!group) return 'Choose a group.';
+      const move = { type: 'move', animalId: row.tag.animalId, on: holding?.today ?? '', groupId: group.id } as const;
+      return (await write([move], `Moved ${row.tag.text} to ${group.name}`)).join(' ') || undefined;
+    }
+    const change = changeOf(fact, next, (role) => parentNamed(identifiers ?? [], role, text));
+    return typeof change === 'string' ? change : changeRecord(row, change);
+  };
+  const save = async (by: 'key' | 'leaving'): Promise<void> => {
+    if (isSettled.current) return;
+    isSettled.current = true;
+    const refused = texts.every((t, i) => t === before[i]) ? undefined : await send(texts);
+    isSettled.current = refused === undefined;
+    setProblem(refused);
+    if (refused === undefined) onDone(by);
+  };
+  const onKeyDown = (event: KeyboardEvent): void => {
+    if (event.key === 'Enter') void save('key');
+    else if (event.key === 'Escape') {
+      isSettled.current = true;
+      onDone('key');
+    } else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  const onBlur = (event: FocusEvent): void => {
+    if (!event.currentTarget.contains(event.relatedTarget)) void save('leaving');
+  };
+  const words = LABELS[fact];
+  const field = (i: number, label: string, props: { readonly type?: string; readonly inputMode?: 'numeric' } = {}) => (
+    <input
+      {...props}
+      aria-label={`${label} of ${row.tag.text}`}
+      aria-invalid={problem !== undefined}
+      autoFocus={i === 0}
+      value={texts[i]}
+      onChange={(e) => setTexts(texts.map((t, j) => (j === i ? e.target.value : t)))}
+    />
+  );
+  const choice = (options: readonly (readonly [value: string, words: string])[]) => (
+    <select
+      aria-label={`${words} of ${row.tag.text}`}
+      autoFocus
+      value={texts[0]}
+      onChange={(e) => setTexts([e.target.value])}
+    >
+      {options.map(([value, name]) => (
+        <option key={value} value={value}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+  return (
+    <Editing onKeyDown={onKeyDown} onBlur={onBlur}>
+      {fact === 'sex' ? choice(SEXES.map((s) => [s, s])) : null}
+      {fact === 'group'
+        ? choice([
+            ...(row.group ? [] : [['', 'no group'] as const]),
+            ...(groups ?? []).filter((g) => !g.isClosed).map((g) => [g.id, g.name] as const),
+          ])
+        : null}
+      {fact === 'bornOn' ? field(0, words, { type: 'date' }) : null}
+      {fact === 'dam' || fact === 'sire' ? field(0, words) : null}
+      {fact === 'bornAs' ? (
+        <>
+          {field(0, 'Born as one of', { inputMode: 'numeric' })}
+          {field(1, 'Reared as one of', { inputMode: 'numeric' })}
+        </>
+      ) : null}
+      {problem ? <Against role="alert">{problem}</Against> : null}
+    </Editing>
+  );
+}
+
+const LABELS: Readonly<Record<EditableFact, string>> = {
+  sex: 'Sex',
+  group: 'Group',
+  bornOn: 'Born',
+  bornAs: 'Born as',
+  dam: 'Dam',
+  sire: 'Sire',
+};
+
+/** The change of the record that the typed texts mean, or what is wrong with them. */
+function changeOf(
+  fact: Exclude<EditableFact, 'group'>,
+  texts: readonly string[],
+  named: (role: 'dam' | 'sire') => ReturnType<typeof parentNamed>,
+): RecordChange | string {
+  const text = texts[0] ?? '';
+  switch (fact) {
+    case 'sex':
+      return { sex: SEXES.find((s) => s === text) ?? 'unknown' };
+    case 'bornOn':
+      return { bornOn: text === '' ? null : text };
+    case 'bornAs': {
+      const counts = texts.map((t) => (t.trim() === '' ? null : Number(t)));
+      const bad = counts.findIndex((n) => n !== null && (!Number.isInteger(n) || n < 1 || n > 20));
+      if (bad >= 0)
+        return `${bad === 0 ? 'Born' : 'Reared'} as one of “${texts[bad] ?? ''}”: write 1 for a single, 2 for a twin, up to 20.`;
+      return { birthType: counts[0] ?? null, rearingType: counts[1] ?? null };
+    }
+    case 'dam':
+    case 'sire': {
+      const parent = named(fact);
+      if (parent.kind === 'unclear') return parent.message;
+      return { [`${fact}Id`]: parent.kind === 'animal' ? parent.id : null };
+    }
+  }
+}
+
+const Editing = styled.div`
+  display: flex;
+  gap: ${space(1)};
+  position: relative;
+  input,
+  select {
+    ${fieldLook}
+    min-height: 36px;
+    padding: 0 ${space(1)};
+    width: 100%;
+    font: inherit;
+  }
+  [aria-invalid='true'] {
+    border-color: ${colour('madder')};
+  }
+`;
+const Against = styled.p`
+  position: absolute;
+  top: 38px;
+  left: 0;
+  z-index: 3;
+  width: max-content;
+  max-width: 340px;
+  padding: ${space(2)} ${space(3)};
+  white-space: normal;
+  background: ${colour('madderWash')};
+  border: 1px solid ${colour('madder')};
+  border-radius: ${radius};
+  color: ${colour('ink')};
+`;

@@ -1,0 +1,214 @@
+import type { AnimalView } from '@yaylak/contract';
+import { dayOf, isoOf, type Day } from '@yaylak/core';
+import { fullDate, monthYear } from '../../words/format';
+import { DECISION_WORDS } from '../../words/reasons';
+
+/** A mark on a lane: at one day, or over a stretch of days. */
+export interface LifeMark {
+  readonly key: string;
+  readonly from: number;
+  /** The same as `from` for a mark of one day. */
+  readonly to: number;
+  /** Short, for the mark itself. */
+  readonly label: string;
+  /** The whole of it, for those who point at it or cannot see it. */
+  readonly words: string;
+  readonly tone: 'births' | 'group' | 'good' | 'look' | 'over' | 'plain';
+}
+
+export interface LifeLane {
+  readonly name: string;
+  readonly marks: readonly LifeMark[];
+}
+
+export interface Life {
+  /** Days of the calendar the axis goes from and to. */
+  readonly from: Day;
+  readonly to: Day;
+  readonly lanes: readonly LifeLane[];
+}
+
+/** Young born within so many days of the one before stand in one mark: a male has them by the season. */
+const SEASON_DAYS = 45;
+const MOST_TICKS = 8;
+
+/** An animal's life as lanes over one axis, from its birth (or its first entry) to today (or the day it left). */
+export function lifeLanes(view: AnimalView, today: string): Life {
+  const entries = view.timeline.flatMap((t) => (t.struck ? [] : [t])).toReversed();
+  const first = entries[0]?.entry.on ?? today;
+  const bornOn = view.row.bornOn ?? first;
+  const from = dayOf(bornOn < first ? bornOn : first);
+  const to = Math.max(from + 1, dayOf(view.departed?.on ?? today)) as Day;
+  const lanes: LifeLane[] = [
+    { name: 'Young', marks: youngMarks(view) },
+    { name: 'Group', marks: groupMarks(entries, to) },
+    { name: 'Tags', marks: tagMarks(view) },
+    { name: 'Marked', marks: sprayMarks(entries, to) },
+    { name: 'Chosen', marks: choiceMarks(entries) },
+    { name: 'Notes', marks: noteMarks(entries) },
+  ];
+  return { from, to, lanes: lanes.filter((l) => l.marks.length > 0) };
+}
+
+type Entries = AnimalView['timeline'];
+
+function youngMarks(view: AnimalView): LifeMark[] {
+  const days = view.young.flatMap((y) => (y.bornOn === null ? [] : [dayOf(y.bornOn)])).sort((a, b) => a - b);
+  const seasons: number[][] = [];
+  for (const day of days) {
+    const season = seasons.at(-1);
+    if (season && day - (season.at(-1) as number) <= SEASON_DAYS) season.push(day);
+    else seasons.push([day]);
+  }
+  const isoByDay = new Map(
+    view.young.flatMap((y) => (y.bornOn === null ? [] : [[dayOf(y.bornOn), y.bornOn] as const])),
+  );
+  return seasons.map((season) => {
+    const from = season[0] as (typeof days)[number];
+    const to = season.at(-1) as (typeof days)[number];
+    const firstIso = isoByDay.get(from) ?? '';
+    const until = from === to ? '' : ` to ${fullDate(isoByDay.get(to) ?? '')}`;
+    return {
+      key: `young ${from}`,
+      from,
+      to,
+      label: `${season.length} · ${firstIso.slice(0, 4)}`,
+      words: `${season.length} born, ${fullDate(firstIso)}${until}`,
+      tone: 'births',
+    };
+  });
+}
+
+function groupMarks(entries: Entries, end: number): LifeMark[] {
+  const moves = entries.flatMap((t) =>
+    t.entry.type === 'move' ? [{ ...t.entry, name: t.groupName ?? 'a group' }] : [],
+  );
+  return moves.map((move, i) => {
+    const next = moves[i + 1];
+    return {
+      key: move.id,
+      from: dayOf(move.on),
+      to: next ? dayOf(next.on) : end,
+      label: move.name,
+      words: `${move.name}, from ${fullDate(move.on)}${next ? ` to ${fullDate(next.on)}` : ''}`,
+      tone: 'group',
+    };
+  });
+}
+
+function tagMarks(view: AnimalView): LifeMark[] {
+  const fitted = new Map<string, string[]>();
+  for (const i of view.identifiers) fitted.set(i.fittedOn, [...(fitted.get(i.fittedOn) ?? []), i.text]);
+  return [
+    ...[...fitted].map(([on, texts]): LifeMark => ({
+      key: `fitted ${on}`,
+      from: dayOf(on),
+      to: dayOf(on),
+      label: 'fitted',
+      words: `${texts.join(' and ')} fitted on ${fullDate(on)}`,
+      tone: 'good',
+    })),
+    ...view.identifiers.flatMap((i): LifeMark[] =>
+      i.ended
+        ? [
+            {
+              key: `ended ${i.entryId}`,
+              from: dayOf(i.ended.on),
+              to: dayOf(i.ended.on),
+              label: i.ended.how,
+              words: `${i.text} ${i.ended.how} on ${fullDate(i.ended.on)}`,
+              tone: 'look',
+            },
+          ]
+        : [],
+    ),
+  ].sort((a, b) => a.from - b.from);
+}
+
+function sprayMarks(entries: Entries, end: number): LifeMark[] {
+  return entries.flatMap(({ entry }): LifeMark[] =>
+    entry.type === 'mark'
+      ? [
+          {
+            key: entry.id,
+            from: dayOf(entry.on),
+            to: Math.min(end, entry.until === undefined ? end : dayOf(entry.until)),
+            label: entry.purpose,
+            words: `${entry.colour} on the ${entry.place}: ${entry.purpose}, from ${fullDate(entry.on)}${entry.until === undefined ? '' : ` to ${fullDate(entry.until)}`}`,
+            tone: 'plain',
+          },
+        ]
+      : [],
+  );
+}
+
+const CHOICE_TONES = { keep: 'good', second: 'look', sell: 'over' } as const;
+
+function choiceMarks(entries: Entries): LifeMark[] {
+  return entries.flatMap(({ entry }): LifeMark[] =>
+    entry.type === 'choice'
+      ? [
+          {
+            key: entry.id,
+            from: dayOf(entry.on),
+            to: dayOf(entry.on),
+            label: DECISION_WORDS[entry.decision].toLowerCase(),
+            words: `${DECISION_WORDS[entry.decision]} among ${entry.among}, ${fullDate(entry.on)}`,
+            tone: CHOICE_TONES[entry.decision],
+          },
+        ]
+      : [],
+  );
+}
+
+function noteMarks(entries: Entries): LifeMark[] {
+  return entries.flatMap(({ entry }): LifeMark[] =>
+    entry.type === 'note'
+      ? [
+          {
+            key: entry.id,
+            from: dayOf(entry.on),
+            to: dayOf(entry.on),
+            label: entry.text,
+            words: `${entry.text}, ${fullDate(entry.on)}`,
+            tone: 'plain',
+          },
+        ]
+      : [],
+  );
+}
+
+export interface Placed extends LifeMark {
+  /** Shares of the lane's length, 0 to 1. */
+  readonly left: number;
+  readonly width: number;
+  /** Room for words until the next mark begins, as a share. */
+  readonly room: number;
+}
+
+/** Where the marks of a lane stand on the axis. */
+export function placed(marks: readonly LifeMark[], { from, to }: Pick<Life, 'from' | 'to'>): Placed[] {
+  const at = (day: number): number => Math.min(1, Math.max(0, (day - from) / (to - from)));
+  return marks.map((mark, i) => {
+    const left = at(mark.from);
+    const next = marks[i + 1];
+    return { ...mark, left, width: at(mark.to) - left, room: (next ? at(next.from) : 1) - left };
+  });
+}
+
+/** First days of years, or of months for a life of under two years, as the axis names them. */
+export function axisTicks({ from, to }: Pick<Life, 'from' | 'to'>): { readonly day: number; readonly name: string }[] {
+  const isLong = to - from > 2 * 365;
+  const months = Math.max(1, Math.ceil((to - from) / 30.4 / MOST_TICKS));
+  const everyMonths = isLong ? 12 * Math.ceil(months / 12) : months;
+  const start = isoOf(from);
+  const ticks: { day: number; name: string }[] = [];
+  // Months counted through from year 0: the next January, or the next month.
+  let month = 12 * Number(start.slice(0, 4)) + (isLong ? 12 : Number(start.slice(5, 7)));
+  for (; ; month += everyMonths) {
+    const iso = `${Math.floor(month / 12)}-${String((month % 12) + 1).padStart(2, '0')}-01`;
+    const day = dayOf(iso);
+    if (day > to) return ticks;
+    ticks.push({ day, name: isLong ? iso.slice(0, 4) : monthYear(iso) });
+  }
+}

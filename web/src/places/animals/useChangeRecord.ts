@@ -1,0 +1,49 @@
+import { useQueryClient } from '@tanstack/react-query';
+import type { AnimalRow, ChangeAnimal } from '@yaylak/contract';
+import { useCallback } from 'react';
+import { ask, ProblemError } from '../../api/client';
+import { useUndo } from '../../parts/Undo';
+
+export type RecordChange = Omit<ChangeAnimal, 'version'>;
+
+/**
+ * Changes an animal's record on the version it is shown in, says so and offers the way back.
+ * @returns a function that answers with what stands against it, or undefined when it is saved
+ */
+export function useChangeRecord(): (row: AnimalRow, change: RecordChange) => Promise<string | undefined> {
+  const client = useQueryClient();
+  const undo = useUndo();
+  return useCallback(
+    async (row, change) => {
+      const path = `/api/animals/${row.tag.animalId}`;
+      const patch = async (body: ChangeAnimal): Promise<AnimalRow> => {
+        const saved = await ask<AnimalRow>(path, { method: 'PATCH', body });
+        void client.invalidateQueries();
+        return saved;
+      };
+      try {
+        const saved = await patch({ version: row.version, ...change });
+        undo.offer({
+          done: `Changed the record of ${row.tag.text}`,
+          undo: async () => void (await patch({ version: saved.version, ...recordOf(row) })),
+        });
+        return undefined;
+      } catch (error) {
+        const isStale = error instanceof ProblemError && error.problem.status === 409;
+        if (isStale) void client.invalidateQueries();
+        const words = (error as Error).message;
+        return isStale ? `${words} What you typed is still here; saved again it goes over theirs.` : words;
+      }
+    },
+    [client, undo],
+  );
+}
+
+const recordOf = (row: AnimalRow): RecordChange => ({
+  sex: row.sex,
+  bornOn: row.bornOn,
+  damId: row.dam?.animalId ?? null,
+  sireId: row.sire?.animalId ?? null,
+  birthType: row.birthType,
+  rearingType: row.rearingType,
+});
