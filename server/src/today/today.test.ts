@@ -1,0 +1,90 @@
+import type { TodayView, YearBandView } from '@yaylak/contract';
+import { aGroup, arrival, get, move, testApp, TODAY, uuid, weight, type TestApp } from '../testing/testApp';
+
+let t: TestApp;
+beforeEach(async () => {
+  t = await testApp();
+});
+afterEach(() => t.close());
+
+const today = (): Promise<TodayView> => get(t, '/api/today');
+
+it('has nothing to say of an empty book', async () => {
+  expect(await today()).toMatchObject({ on: TODAY, due: [], notGrowing: [], openJobs: [], lookAt: [] });
+});
+
+it('puts those due by one step into one row for their group, in a window of their own', async () => {
+  const top = await aGroup(t, 'Top');
+  const [a, b, other] = [uuid(), uuid(), uuid()];
+  // 8 week weights are due from day 49 to 70: born 30 September and 2 October.
+  for (const [id, bornOn] of [
+    [a, '2026-09-30'],
+    [b, '2026-10-02'],
+    [other, '2026-10-01'],
+  ] as const)
+    await t.post(arrival(id, { bornOn, on: bornOn }), weight(id, bornOn, 4));
+  await t.post(move(a, top, '2026-10-02'), move(b, top, '2026-10-02'));
+  const { due } = await today();
+  const row = due.find((d) => d.group?.name === 'Top');
+  expect(row).toMatchObject({ step: '8 week weight', who: '2 ewe lambs', isOpen: true, species: 'sheep' });
+  expect(new Set(row?.animalIds)).toEqual(new Set([a, b]));
+  // Opens with the first and closes with the first to close: 30 September + 49 and + 70.
+  expect(row?.window).toMatchObject({ opens: '2026-11-18', closes: '2026-12-09' });
+  expect(due.find((d) => d.group === null)?.animalIds).toEqual([other]);
+});
+
+it('names the one that stands still among those that grow, and nobody of a group too alike to tell', async () => {
+  const top = await aGroup(t, 'Top');
+  const ids = Array.from({ length: 6 }, () => uuid());
+  const readings = (id: string, kgs: readonly number[]) =>
+    ['2026-09-26', '2026-10-10', '2026-10-24', '2026-11-07', '2026-11-21'].map((on, i) => weight(id, on, kgs[i] ?? 0));
+  for (const [i, id] of ids.entries())
+    await t.post(
+      arrival(id, { bornOn: '2026-06-01', on: '2026-06-01' }),
+      move(id, top, '2026-06-01'),
+      ...readings(id, i === 0 ? [24, 24.1, 23.9, 24, 24.1] : [24, 27, 30, 33, 36].map((kg) => kg + i * 0.1)),
+    );
+  const { notGrowing } = await today();
+  expect(notGrowing.map((n) => n.tag.animalId)).toEqual([ids[0]]);
+  expect(notGrowing[0]).toMatchObject({ groupSize: 6, isSmallGroup: false, groupName: 'Top' });
+  // 12 kg in 56 days is 214 g a day, the median of the group.
+  expect(notGrowing[0]?.groupMedianKgPerDay).toBeCloseTo(12 / 56, 6);
+});
+
+it('keeps a job that was begun and not finished in sight', async () => {
+  const ewe = uuid();
+  await t.post(arrival(ewe));
+  const job = {
+    id: uuid(),
+    name: 'Lambs',
+    on: TODAY,
+    startedAt: `${TODAY}T08:00:00.000Z`,
+    startedBy: 'Aylin',
+    stations: ['weigh'],
+    gates: [],
+    animalIds: [ewe],
+  };
+  await t.http().post('/api/jobs').send(job).expect(200);
+  expect((await today()).openJobs).toMatchObject([{ name: 'Lambs', seen: 0, expected: 1 }]);
+  await t
+    .http()
+    .post(`/api/jobs/${job.id}/finish`)
+    .send({ finishedAt: `${TODAY}T09:00:00.000Z` });
+  expect((await today()).openJobs).toEqual([]);
+});
+
+it('weaves births and the rearing after them into the lane of the species, over the turn of the year too', async () => {
+  const dam = uuid();
+  const kids = [uuid(), uuid()];
+  await t.post(arrival(dam, { species: 'goat', bornOn: '2022-03-01', on: '2022-03-01' }));
+  await t.post(
+    ...kids.map((id, i) => {
+      const bornOn = i === 0 ? '2025-12-29' : '2026-01-03';
+      return arrival(id, { species: 'goat', damId: dam, bornOn, on: bornOn });
+    }),
+  );
+  const band = await get<YearBandView>(t, '/api/year-band');
+  const goats = band.lanes.find((l) => l.species === 'goat');
+  expect(goats?.blocks.map((b) => b.kind)).toEqual(['births', 'rearing']);
+  expect(goats?.blocks[0]).toMatchObject({ batchFrom: '2025-12-29', young: 2 });
+});
