@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import type { AdjustedView } from '@yaylak/contract';
 import type { WeightUnit } from '@yaylak/core';
 import { fullDate, weightText } from '../words/format';
@@ -42,7 +43,7 @@ export function AdjustedHow({ adjusted: a, unit }: Props) {
       </table>
       <p>Gut fill and scale leave ± {weightText(1.28 * a.standardError, unit)} (80 %).</p>
       <p>
-        <a href="/holding">The factors are set under Holding</a>
+        <Link to="/holding">The factors are set under Holding</Link>
       </p>
     </>
   );

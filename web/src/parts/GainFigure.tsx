@@ -1,4 +1,5 @@
 import type { GainView } from '@yaylak/contract';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { colour, space } from '../theme/tokens';
 import { fullDate, gainText, gramsPerDay, verdictText } from '../words/format';
@@ -37,7 +38,7 @@ export function GainFigure({ gain, title, isCompact = false }: Props) {
             </p>
           )}
           <p>
-            <a href="/holding">The share for gut fill and scale is set under Holding</a>
+            <Link to="/holding">The share for gut fill and scale is set under Holding</Link>
           </p>
         </How>
       )}

@@ -1,7 +1,8 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { colour, space } from '../theme/tokens';
 import { Sheet } from './Sheet';
+import { useWindowKey } from './useWindowKey';
 
 const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['0-9 or /', 'Find an animal by any part of its number or name'],
@@ -19,14 +20,9 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
 /** `?` shows the keys. */
 export function KeysHelp() {
   const [isOpen, setOpen] = useState(false);
-  // The keyboard is outside React.
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.key === '?' && !/^(INPUT|TEXTAREA|SELECT)$/.test((event.target as HTMLElement).tagName)) setOpen(true);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  useWindowKey((event) => {
+    if (event.key === '?') setOpen(true);
+  });
   return (
     <Sheet title="Keys" isOpen={isOpen} onClose={() => setOpen(false)}>
       <List>

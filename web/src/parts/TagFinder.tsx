@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { searchIdentifiers } from '@yaylak/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { identifiersQuery } from '../api/queries';
@@ -8,24 +8,18 @@ import { colour, radius, space } from '../theme/tokens';
 import { fieldLook } from './Field';
 import { Sheet } from './Sheet';
 import { Tag } from './Tag';
+import { useWindowKey } from './useWindowKey';
 
 /** Opens on digits typed outside a field, or on `/`; finds by any part of anything ever worn. */
 export function TagFinder() {
   const [typed, setTyped] = useState<string>();
-  // The keyboard is outside React: a digit anywhere is the beginning of a tag.
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      const target = event.target as HTMLElement;
-      const isBusy =
-        /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.closest('[role=dialog], [data-own-keys]');
-      if (isBusy || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (!/^[0-9/]$/.test(event.key)) return;
-      event.preventDefault();
-      setTyped(event.key === '/' ? '' : event.key);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  // A digit anywhere is the beginning of a tag, but where a place has keys of its own.
+  useWindowKey((event) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || !/^[0-9/]$/.test(event.key)) return;
+    if ((event.target as Partial<HTMLElement>).closest?.('[role=dialog], [data-own-keys]')) return;
+    event.preventDefault();
+    setTyped(event.key === '/' ? '' : event.key);
+  });
   return (
     <Sheet title="Find an animal" isOpen={typed !== undefined} onClose={() => setTyped(undefined)}>
       {typed === undefined ? null : <Finder first={typed} onClose={() => setTyped(undefined)} />}

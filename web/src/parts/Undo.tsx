@@ -1,7 +1,8 @@
-import { createContext, use, useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { createContext, use, useCallback, useMemo, useState, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from './Button';
+import { useWindowKey } from './useWindowKey';
 
 interface Undoable {
   /** What was done, in words: "Moved 3 animals". */
@@ -24,9 +25,6 @@ export function useUndo(): Undoing {
   return undoing;
 }
 
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
-
 /** Keeps the last actions; Ctrl+Z takes back the newest everywhere, and a bar says what happened. */
 export function UndoProvider({ children }: { readonly children: ReactNode }) {
   const [stack, setStack] = useState<readonly Undoable[]>([]);
@@ -44,22 +42,11 @@ export function UndoProvider({ children }: { readonly children: ReactNode }) {
     }
   }, [top]);
 
-  // The keyboard is outside React: one key for the whole application.
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (
-        (event.ctrlKey || event.metaKey) &&
-        event.key.toLowerCase() === 'z' &&
-        !event.shiftKey &&
-        !isTyping(event.target)
-      ) {
-        event.preventDefault();
-        void takeBack();
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [takeBack]);
+  useWindowKey((event) => {
+    if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.key.toLowerCase() !== 'z') return;
+    event.preventDefault();
+    void takeBack();
+  });
 
   const undoing = useMemo<Undoing>(
     () => ({

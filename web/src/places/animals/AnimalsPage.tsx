@@ -1,7 +1,7 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import type { AnimalQuery, AnimalRow, AnimalSort } from '@yaylak/contract';
 import { SEXES, SPECIES, SPECIES_WORDS, type Sex, type Species } from '@yaylak/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { withQuery } from '../../api/client';
@@ -12,6 +12,7 @@ import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Row } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
+import { useNewKey } from '../../parts/useWindowKey';
 import { colour, space } from '../../theme/tokens';
 import { countText } from '../../words/format';
 import { AddSheet } from './AddSheet';
@@ -181,22 +182,6 @@ function queryOf(params: URLSearchParams): AnimalQuery {
     ...(get('sort') ? { sort: get('sort') as AnimalSort } : {}),
     ...(get('direction') ? { direction: get('direction') as 'up' | 'down' } : {}),
   } as AnimalQuery;
-}
-
-/** N begins something new in this place. */
-function useNewKey(onNew: () => void): void {
-  // The keyboard is outside React.
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      const target = event.target as HTMLElement;
-      if (event.key.toLowerCase() !== 'n' || event.ctrlKey || event.altKey || event.metaKey) return;
-      if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.closest('[role=dialog]')) return;
-      event.preventDefault();
-      onNew();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [onNew]);
 }
 
 const Filters = styled.div`

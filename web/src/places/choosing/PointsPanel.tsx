@@ -1,34 +1,18 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import type { HoldingView } from '@yaylak/contract';
 import { CHOOSING_TRAITS, type PointsWeights } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { ask } from '../../api/client';
-import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Panel, Small } from '../../parts/Panel';
 import { colour, space } from '../../theme/tokens';
+import { useSaveHolding } from '../../parts/useSaveHolding';
 import { TRAIT_WORDS } from '../../words/reasons';
 
 /** How much each point weighs; the holding's own, kept for all choosing. */
 export function PointsPanel({ weights }: { readonly weights: PointsWeights }) {
   const [draft, setDraft] = useState(weights);
   const [problem, setProblem] = useState<string>();
-  const { data: holding } = useQuery(holdingQuery);
-  const client = useQueryClient();
+  const save = useSaveHolding();
   const isChanged = CHOOSING_TRAITS.some((t) => draft[t] !== weights[t]);
-  const save = async (): Promise<void> => {
-    try {
-      await ask<HoldingView>('/api/holding', {
-        method: 'PATCH',
-        body: { version: holding?.version, pointsWeights: draft },
-      });
-      setProblem(undefined);
-      await client.invalidateQueries();
-    } catch (error) {
-      setProblem((error as Error).message);
-    }
-  };
   return (
     <Panel>
       <h2>Weight of each point</h2>
@@ -47,7 +31,7 @@ export function PointsPanel({ weights }: { readonly weights: PointsWeights }) {
         </Line>
       ))}
       {isChanged ? (
-        <Button kind="main" onPress={() => void save()}>
+        <Button kind="main" onPress={() => void save({ pointsWeights: draft }).then(setProblem)}>
           Rank again
         </Button>
       ) : (

@@ -1,51 +1,25 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import type { HoldingView } from '@yaylak/contract';
 import { SPECIES, SPECIES_WORDS, type Species, type WeightUnit } from '@yaylak/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { ask } from '../../api/client';
 import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Page } from '../../parts/Page';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
-import { useUndo } from '../../parts/Undo';
+import { useSaveHolding, type SaveHolding } from '../../parts/useSaveHolding';
 import { Groups } from './Groups';
-import type { SaveHolding } from './saveHolding';
 import { SpeciesFigures } from './SpeciesFigures';
 
 /** The holding's own settings. */
 export function HoldingPage() {
   const { data, error, refetch } = useQuery(holdingQuery);
-  const client = useQueryClient();
-  const undo = useUndo();
+  const save = useSaveHolding();
   const [species, setSpecies] = useState<Species>('sheep');
   if (!data)
     return <Page title="Holding">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
-  const save: SaveHolding = async (change) => {
-    try {
-      const saved = await ask<HoldingView>('/api/holding', {
-        method: 'PATCH',
-        body: { version: data.version, ...change },
-      });
-      await client.invalidateQueries();
-      undo.offer({
-        done: 'Saved the settings',
-        undo: async () => {
-          const { name, keeper, unit, currency, pointsWeights, overrides } = data;
-          await ask('/api/holding', {
-            method: 'PATCH',
-            body: { version: saved.version, name, keeper, unit, currency, pointsWeights, species: overrides },
-          });
-          await client.invalidateQueries();
-        },
-      });
-      return undefined;
-    } catch (problem) {
-      return (problem as Error).message;
-    }
-  };
   const { about } = data;
   return (
     <Page

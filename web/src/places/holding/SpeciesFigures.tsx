@@ -7,7 +7,7 @@ import { Row, Small } from '../../parts/Panel';
 import { fieldLook } from '../../parts/Field';
 import { colour, space } from '../../theme/tokens';
 import { fillIn, flatFigures } from './figures';
-import type { SaveHolding } from './saveHolding';
+import type { SaveHolding } from '../../parts/useSaveHolding';
 
 interface Props {
   readonly species: Species;

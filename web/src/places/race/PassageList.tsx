@@ -87,10 +87,10 @@ const List = styled.ul`
     min-height: 32px;
   }
   li > b {
-    max-width: 62px;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
+    max-width: 66px;
+    text-align: right;
+    line-height: 1.1;
+    overflow-wrap: anywhere;
   }
   b[data-refused] {
     color: ${colour('madder')};

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { GateChoice, RosterAnimal, Station } from '@yaylak/contract';
 import { fieldWord, SPECIES, SPECIES_WORDS } from '@yaylak/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { groupsQuery, holdingQuery, jobsQuery, rosterQuery } from '../../api/queries';
@@ -11,6 +11,7 @@ import { Choice, Field } from '../../parts/Field';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
+import { useNewKey } from '../../parts/useWindowKey';
 import { colour, space } from '../../theme/tokens';
 import { countText, shortDate } from '../../words/format';
 import { newId } from '../../words/ids';
@@ -75,7 +76,7 @@ export function StartPage() {
     }
     void navigate(`/race/${job.id}`);
   };
-  useStartKey(() => void start());
+  useNewKey(() => void start());
 
   if (!roster.data)
     return (
@@ -247,21 +248,6 @@ function whoSets(
       sets.push({ key: species, words: `All ${SPECIES_WORDS[species].plural} (${own.length})`, animals: own });
   }
   return sets;
-}
-
-/** N starts. */
-function useStartKey(onStart: () => void): void {
-  // The keyboard is outside React.
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.key.toLowerCase() !== 'n' || event.ctrlKey || event.altKey || event.metaKey) return;
-      if (/^(INPUT|TEXTAREA|SELECT)$/.test((event.target as HTMLElement).tagName)) return;
-      event.preventDefault();
-      onStart();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [onStart]);
 }
 
 const Job = styled.div`

@@ -1,0 +1,39 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { ChangeHolding, HoldingView } from '@yaylak/contract';
+import { useCallback } from 'react';
+import { ask } from '../api/client';
+import { holdingQuery } from '../api/queries';
+import { useUndo } from './Undo';
+
+/** Saves a change of the settings and offers the way back. @returns what went wrong, in words */
+export type SaveHolding = (change: Omit<ChangeHolding, 'version'>) => Promise<string | undefined>;
+
+export function useSaveHolding(): SaveHolding {
+  const { data: before } = useQuery(holdingQuery);
+  const client = useQueryClient();
+  const undo = useUndo();
+  return useCallback(
+    async (change) => {
+      if (!before) return 'The settings are not here yet. Wait a moment and save again.';
+      const patch = async (body: ChangeHolding): Promise<HoldingView> => {
+        const saved = await ask<HoldingView>('/api/holding', { method: 'PATCH', body });
+        void client.invalidateQueries();
+        return saved;
+      };
+      try {
+        const saved = await patch({ version: before.version, ...change });
+        undo.offer({
+          done: 'Saved the settings',
+          undo: async () => {
+            const { name, keeper, unit, currency, pointsWeights, overrides } = before;
+            await patch({ version: saved.version, name, keeper, unit, currency, pointsWeights, species: overrides });
+          },
+        });
+        return undefined;
+      } catch (error) {
+        return (error as Error).message;
+      }
+    },
+    [before, client, undo],
+  );
+}

@@ -1,0 +1,28 @@
+import { useEffect } from 'react';
+
+const FIELDS = 'textarea, select, input:not([type=checkbox], [type=radio]), [contenteditable=true]';
+
+/** Whether keys belong to a field just now. */
+export const isTyping = (target: EventTarget | null): boolean => target instanceof Element && target.matches(FIELDS);
+
+/** Listens to keys wherever the focus is, outside fields. A key held with Ctrl, Alt or the system key is passed on too. */
+export function useWindowKey(onKey: (event: KeyboardEvent) => void): void {
+  // The keyboard is outside React.
+  useEffect(() => {
+    const listener = (event: KeyboardEvent): void => {
+      if (!isTyping(event.target)) onKey(event);
+    };
+    window.addEventListener('keydown', listener);
+    return () => window.removeEventListener('keydown', listener);
+  }, [onKey]);
+}
+
+/** N begins something new in this place, unless a sheet lies over it. */
+export function useNewKey(onNew: () => void): void {
+  useWindowKey((event) => {
+    if (event.key.toLowerCase() !== 'n' || event.ctrlKey || event.altKey || event.metaKey) return;
+    if ((event.target as Partial<HTMLElement>).closest?.('[role=dialog]')) return;
+    event.preventDefault();
+    onNew();
+  });
+}

@@ -1,0 +1,140 @@
+import { screen, waitFor } from '@testing-library/react';
+import { SPECIES_TABLE } from '@yaylak/core';
+import { aGroup, aHolding } from '../../tests/builders';
+import { no, renderPage, type Answers } from '../../tests/renderPage';
+import { HoldingPage } from './HoldingPage';
+
+const show = async (answers: Answers = {}) => {
+  const shown = renderPage(<HoldingPage />, { answers });
+  await screen.findByLabelText('Name');
+  return shown;
+};
+const changes = (asked: readonly { method: string; path: string; body: unknown }[]) =>
+  asked.filter((a) => a.method !== 'GET').map((a) => [a.method, a.path, a.body]);
+
+describe('the holding', () => {
+  it('is saved on the version it is seen in, and taken back to what it was', async () => {
+    const { user, asked } = await show({ 'PATCH /api/holding': aHolding({ version: 2, name: 'Yukarı' }) });
+    const name = screen.getByLabelText('Name');
+    await user.clear(name);
+    await user.type(name, 'Yukarı');
+    await user.selectOptions(screen.getByLabelText('Weights in'), 'pounds');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await screen.findByText('Saved the settings');
+    expect(changes(asked)[0]?.[2]).toEqual({
+      version: 1,
+      name: 'Yukarı',
+      keeper: 'Aylin',
+      unit: 'lb',
+      currency: 'EUR',
+    });
+    await user.click(screen.getByRole('button', { name: 'Take back (Ctrl+Z)' }));
+    await screen.findByText('Taken back: saved the settings');
+    expect(changes(asked)[1]?.[2]).toMatchObject({ version: 2, name: 'Ardıçlı', unit: 'kg' });
+  });
+
+  it('shows what is wrong and keeps what was typed', async () => {
+    const { user } = await show({
+      'PATCH /api/holding': no(400, 'Some fields cannot be taken.', 'Three capital letters.'),
+    });
+    const currency = screen.getByLabelText('Currency');
+    await user.clear(currency);
+    await user.type(currency, 'money');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('Three capital letters.');
+    expect(currency).toHaveValue('money');
+  });
+});
+
+describe('figures of a species', () => {
+  it('are sent as a whole field laid over the table', async () => {
+    const { user, asked } = await show({ 'PATCH /api/holding': aHolding({ version: 2 }) });
+    const mean = screen.getByLabelText('Carrying, days mean');
+    expect(mean).toHaveValue('147');
+    await user.clear(mean);
+    await user.type(mean, '149,5');
+    await user.click(screen.getByRole('button', { name: 'Save the figures' }));
+    await waitFor(() =>
+      expect(changes(asked)[0]?.[2]).toEqual({
+        version: 1,
+        species: { sheep: { gestationDays: { mean: 149.5, from: 142, to: 152 } } },
+      }),
+    );
+  });
+
+  it('are not sent while one is no number', async () => {
+    const { user, asked } = await show();
+    const mean = screen.getByLabelText('Carrying, days mean');
+    await user.clear(mean);
+    await user.type(mean, 'five months');
+    await user.click(screen.getByRole('button', { name: 'Save the figures' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('Carrying, days: “five months” is not a number.');
+    expect(changes(asked)).toEqual([]);
+  });
+
+  it('of the holding’s own go back to the shipped ones by one press', async () => {
+    const own = { gestationDays: { mean: 149, from: 144, to: 154 }, heaviestKg: 300 };
+    const { user, asked } = await show({
+      'GET /api/holding': aHolding({
+        overrides: { sheep: own },
+        species: { ...SPECIES_TABLE, sheep: { ...SPECIES_TABLE.sheep, ...own } },
+      }),
+      'PATCH /api/holding': aHolding({ version: 2 }),
+    });
+    await user.click(screen.getByRole('button', { name: 'Own figure. Back to 147, 142, 152' }));
+    await waitFor(() =>
+      expect(changes(asked)[0]?.[2]).toEqual({ version: 1, species: { sheep: { heaviestKg: 300 } } }),
+    );
+  });
+
+  it('are shown species by species', async () => {
+    const { user } = await show();
+    await user.selectOptions(screen.getByLabelText('Species'), 'Rabbits');
+    expect(screen.getByLabelText('Carrying, days mean')).toHaveValue('31');
+  });
+});
+
+describe('groups', () => {
+  const groups = [aGroup('Top paddock', { present: 4 }), aGroup('Old pen', { version: 2 })];
+
+  it('are made, and taken back whole', async () => {
+    const { user, asked } = await show({
+      'GET /api/groups': groups,
+      'POST /api/groups': ({ body }: { body: object }) => ({ ...aGroup('Low paddock'), ...body }),
+    });
+    await user.type(screen.getByLabelText('New group'), ' Low paddock ');
+    await user.click(screen.getByRole('button', { name: 'Make it' }));
+    await screen.findByText('Made the group “Low paddock”');
+    const { id } = changes(asked)[0]?.[2] as { id: string };
+    await user.keyboard('{Tab}');
+    await user.click(screen.getByRole('button', { name: 'Take back (Ctrl+Z)' }));
+    await waitFor(() => expect(changes(asked)[1]).toEqual(['DELETE', `/api/groups/${id}`, undefined]));
+  });
+
+  it('with nobody in them can be closed, and opened again by undo on the new version', async () => {
+    const { user, asked } = await show({
+      'GET /api/groups': groups,
+      'PATCH /api/groups/id%20of%20Old%20pen': aGroup('Old pen', { version: 3, isClosed: true }),
+    });
+    expect(screen.queryByRole('button', { name: 'Close: Top paddock' })).toBeNull();
+    await user.click(await screen.findByRole('button', { name: 'Close: Old pen' }));
+    await screen.findByText('Closed the group “Old pen”');
+    await user.click(screen.getByRole('button', { name: 'Take back (Ctrl+Z)' }));
+    await waitFor(() => expect(changes(asked)).toHaveLength(2));
+    expect(changes(asked).map(([, , body]) => body)).toEqual([
+      { version: 2, isClosed: true },
+      { version: 3, isClosed: false },
+    ]);
+  });
+
+  it('of a name that is taken are refused where it was typed', async () => {
+    const { user } = await show({
+      'GET /api/groups': groups,
+      'POST /api/groups': no(400, 'Some fields cannot be taken.', 'There is a group “Top paddock” already.'),
+    });
+    await user.type(screen.getByLabelText('New group'), 'top paddock');
+    await user.click(screen.getByRole('button', { name: 'Make it' }));
+    expect(await screen.findByText(/There is a group “Top paddock” already/)).toBeVisible();
+    expect(screen.getByLabelText('New group')).toHaveValue('top paddock');
+  });
+});
