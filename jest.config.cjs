@@ -20,6 +20,10 @@ const room = (name, extra = {}) => ({
   testEnvironmentOptions: { customExportConditions: ['@yaylak/source', 'node', 'require', 'default'] },
   ...extra,
 });
+const web = {
+  moduleNameMapper: { '\\.css$': '<rootDir>/src/tests/empty.ts' },
+  transformIgnorePatterns: ['/node_modules/(?!(@tanstack|uuid|idb-keyval|comlink|fake-indexeddb)/)'],
+};
 module.exports = {
   // Servers and books are opened for real, two cores are shared.
   testTimeout: 60000,
@@ -28,10 +32,15 @@ module.exports = {
     room('contract', { setupFiles: ['reflect-metadata'] }),
     room('server', { setupFiles: ['reflect-metadata'] }),
     room('demo', { setupFiles: ['reflect-metadata'] }),
+    room('web', { ...web, testMatch: ['<rootDir>/src/**/*.test.ts'], setupFiles: ['<rootDir>/src/tests/setup.ts'] }),
+    // What is drawn is tested in a page, as a person meets it: by role and label.
     room('web', {
-      moduleNameMapper: { '\\.css$': '<rootDir>/src/testing/empty.ts' },
-      setupFiles: ['<rootDir>/src/testing/setup.ts'],
-      transformIgnorePatterns: ['/node_modules/(?!(@tanstack|uuid|idb-keyval|comlink|fake-indexeddb)/)'],
+      ...web,
+      displayName: 'web pages',
+      testMatch: ['<rootDir>/src/**/*.test.tsx'],
+      testEnvironment: 'jsdom',
+      setupFiles: ['<rootDir>/src/tests/setupPage.ts'],
+      setupFilesAfterEnv: ['<rootDir>/src/tests/afterEachPage.ts'],
     }),
   ],
 };

@@ -1,7 +1,7 @@
 import { makeDemoBook } from '@yaylak/demo';
 import { dayOf } from '@yaylak/core';
 import type { AnimalPage, AnimalRow, ChoosingView, TodayView } from '@yaylak/contract';
-import { arrival, move, tag, testApp, TODAY, uuid, weight, type TestApp } from './testing/testApp';
+import { arrival, move, tag, testApp, TODAY, uuid, weight, type TestApp } from './tests/testApp';
 
 describe('on the demo holding', () => {
   let t: TestApp;

@@ -1,5 +1,5 @@
 import { SPECIES_TABLE } from '../species';
-import { day } from '../testing/builders';
+import { day } from '../tests/builders';
 import { littersByDam, yearBandBlocks, type Born } from '.';
 
 const born = (id: string, on: string, damId = 'd'): Born => ({ id, species: 'sheep', bornOn: day(on), damId });

@@ -1,5 +1,5 @@
 import { SPECIES_TABLE } from '../species';
-import { day } from '../testing/builders';
+import { day } from '../tests/builders';
 import {
   checkEntry,
   emptyFacts,

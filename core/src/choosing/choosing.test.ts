@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Breakdown } from '../growth';
-import { day } from '../testing/builders';
+import { day } from '../tests/builders';
 import { damRecord, drawLines, rankByIndex, reasonsFor, type Candidate } from '.';
 
 const value = (v: number, se = 0) => ({ value: v, standardError: se });

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { addDays } from '../calendar';
 import { SPECIES_TABLE } from '../species';
-import { aLamb, day, reading } from '../testing/builders';
+import { aLamb, day, reading } from '../tests/builders';
 import {
   adjustedWeight,
   adultAlarm,

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { day } from '../testing/builders';
+import { day } from '../tests/builders';
 import { checkParent, isAncestor, type Pedigreed } from '.';
 
 const animal = (id: string, change: Partial<Pedigreed> = {}): Pedigreed => ({

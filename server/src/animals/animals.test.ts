@@ -15,7 +15,7 @@ import {
   uuid,
   weight,
   type TestApp,
-} from '../testing/testApp';
+} from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {

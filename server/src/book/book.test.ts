@@ -1,4 +1,4 @@
-import { arrival, strike, tag, testApp, uuid, weight, type TestApp } from '../testing/testApp';
+import { arrival, strike, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {

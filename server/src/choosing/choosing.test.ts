@@ -1,5 +1,5 @@
 import type { ChoosingSet, ChoosingView } from '@yaylak/contract';
-import { aGroup, arrival, departure, get, move, testApp, uuid, weight, type TestApp } from '../testing/testApp';
+import { aGroup, arrival, departure, get, move, testApp, uuid, weight, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {

@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readConfig } from '../config';
-import { arrival, testApp, uuid } from '../testing/testApp';
+import { arrival, testApp, uuid } from '../tests/testApp';
 import { backUp, backupFiles, openBook } from './openBook';
 
 it('has migrations that make exactly the schema of the entities', async () => {

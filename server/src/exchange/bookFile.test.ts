@@ -1,6 +1,6 @@
 import { makeDemoBook } from '@yaylak/demo';
 import { dayOf } from '@yaylak/core';
-import { arrival, strike, testApp, TODAY, uuid, weight, type TestApp } from '../testing/testApp';
+import { arrival, strike, testApp, TODAY, uuid, weight, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {

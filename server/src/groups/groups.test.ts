@@ -1,5 +1,5 @@
 import type { GroupView } from '@yaylak/contract';
-import { aGroup, arrival, departure, get, move, strike, testApp, uuid, type TestApp } from '../testing/testApp';
+import { aGroup, arrival, departure, get, move, strike, testApp, uuid, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {

@@ -1,6 +1,6 @@
 import type { HoldingView, NextNumbers } from '@yaylak/contract';
 import { SPECIES_TABLE } from '@yaylak/core';
-import { arrival, get, tag, testApp, uuid, type TestApp } from '../testing/testApp';
+import { arrival, get, tag, testApp, uuid, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {

@@ -1,5 +1,5 @@
 import type { RosterView } from '@yaylak/contract';
-import { arrival, departure, get, tag, testApp, uuid, weight, type TestApp } from '../testing/testApp';
+import { arrival, departure, get, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {

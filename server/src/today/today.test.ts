@@ -1,5 +1,5 @@
 import type { TodayView, YearBandView } from '@yaylak/contract';
-import { aGroup, arrival, get, move, testApp, TODAY, uuid, weight, type TestApp } from '../testing/testApp';
+import { aGroup, arrival, get, move, testApp, TODAY, uuid, weight, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {

@@ -1,0 +1,49 @@
+import { screen, waitFor } from '@testing-library/react';
+import { anEntry, aJob, aToday } from '../tests/builders';
+import { AWAY, renderPage, type Answers } from '../tests/renderPage';
+import { Shell } from './Shell';
+
+const show = async (answers: Answers = {}) => {
+  const shown = renderPage(<Shell />, {
+    answers: {
+      'GET /api/today': aToday({ openJobs: [aJob()] }),
+      'GET /api/year-band': { year: 2026, today: '2026-11-23', lanes: [] },
+      ...answers,
+    },
+  });
+  await screen.findByText('Ardıçlı holding');
+  return shown;
+};
+
+it('shows a count beside a place only when something waits there', async () => {
+  await show();
+  expect(await screen.findByLabelText('1 waiting')).toBeVisible();
+});
+
+it('has no count when nothing waits', async () => {
+  const { asked } = await show({ 'GET /api/today': aToday() });
+  await waitFor(() => expect(asked.map((a) => a.path)).toContain('/api/today'));
+  expect(screen.queryByLabelText(/waiting/)).toBeNull();
+});
+
+it('goes to a place by Alt and its number, in the order of the rail', async () => {
+  const { user, path } = await show();
+  await user.keyboard('{Alt>}3{/Alt}');
+  await waitFor(() => expect(path()).toBe('/choosing'));
+  await user.keyboard('{Alt>}9{/Alt}');
+  expect(path()).toBe('/choosing');
+});
+
+it('says how many entries wait here while the server is away', async () => {
+  const { outbox } = await show({ 'POST /api/entries': AWAY });
+  await outbox.put([{ kind: 'entry', entry: anEntry('note', { text: 'x' }) }]);
+  expect(await screen.findByText('1 entry kept here, not yet on the server')).toBeVisible();
+  outbox.stop();
+});
+
+it('changes between light and barn, and remembers which', async () => {
+  const { user } = await show();
+  await user.click(screen.getByRole('button', { name: 'Barn theme (dark)' }));
+  expect(localStorage.getItem('yaylak-theme')).toBe('barn');
+  expect(await screen.findByRole('button', { name: 'Light theme' })).toBeVisible();
+});

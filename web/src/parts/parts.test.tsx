@@ -1,0 +1,193 @@
+import { act, screen, waitFor, within } from '@testing-library/react';
+import { Route, Routes } from 'react-router';
+import type { YearBandView } from '@yaylak/contract';
+import { aGain, anIdentifier, aTag } from '../tests/builders';
+import { renderPage } from '../tests/renderPage';
+import { GainFigure } from './GainFigure';
+import { KeysHelp } from './KeysHelp';
+import { Tag } from './Tag';
+import { TagFinder } from './TagFinder';
+import { useUndo } from './Undo';
+import { WindowBar } from './WindowBar';
+import { YearBand } from './YearBand';
+
+describe('a tag', () => {
+  it.each([
+    [aTag('26-0001'), 'yellow tag 26-0001'],
+    [aTag('26-0001', { name: 'Nergis', hasElectronic: true }), 'yellow tag 26-0001, Nergis, with electronic tag'],
+    [aTag('no number', { colour: null, isWorn: false }), 'tag no number, lost'],
+  ])('says in words what its picture shows: %#', (tag, words) => {
+    renderPage(<Tag tag={tag} />);
+    expect(screen.getByRole('link', { name: words })).toHaveAttribute('href', `/animals/id of ${tag.text}`);
+  });
+});
+
+describe('a window', () => {
+  const window = { opens: '2026-11-10', bestFrom: '2026-11-15', bestTo: '2026-11-20', closes: '2026-11-25' };
+  it.each([
+    ['2026-11-09', 'not yet'],
+    ['2026-11-10', 'open'],
+    ['2026-11-15', 'best now'],
+    ['2026-11-20', 'best now'],
+    ['2026-11-25', 'closing'],
+    ['2026-11-26', 'late'],
+  ])('on %s is %s', (today, words) => {
+    renderPage(<WindowBar window={window} today={today} />);
+    expect(screen.getByRole('img')).toHaveAccessibleName(
+      `${words}: opens 10 Nov, best 15 Nov to 20 Nov, closes 25 Nov`,
+    );
+    expect(screen.getByText(words)).toBeVisible();
+  });
+});
+
+describe('a gain', () => {
+  it.each([
+    [aGain(), /200 ± 38\s?g\/daygrowing/],
+    [aGain({ verdict: 'below', kgPerDay: -0.01 }), /−10 ± 38\s?g\/daynot growing as it should/],
+    [aGain({ verdict: 'no-group', lineKgPerDay: null }), /^200 ± 38\s?g\/dayhow\?$/],
+    [null, /^no gain yet$/],
+  ])('%#: says the figure, how wide it is, and what can be told', (gain, words) => {
+    renderPage(
+      <div data-testid="gain">
+        <GainFigure gain={gain} title="Gain" />
+      </div>,
+    );
+    expect(screen.getByTestId('gain')).toHaveTextContent(words);
+  });
+});
+
+describe('taking back', () => {
+  function Doer({ undo }: { readonly undo: () => Promise<void> }) {
+    const { offer } = useUndo();
+    return (
+      <>
+        <button type="button" onClick={() => offer({ done: 'Moved 3 animals', undo })}>
+          Move
+        </button>
+        <input aria-label="field" />
+      </>
+    );
+  }
+  it('is done by the same key everywhere, once, and says what it took back', async () => {
+    const undo = jest.fn(() => Promise.resolve());
+    const { user } = renderPage(<Doer undo={undo} />);
+    await user.click(screen.getByRole('button', { name: 'Move' }));
+    expect(screen.getByRole('status')).toHaveTextContent('Moved 3 animals');
+    await user.keyboard('{Control>}z{/Control}');
+    await waitFor(() => expect(screen.getByRole('status')).toHaveTextContent('Taken back: moved 3 animals'));
+    await user.keyboard('{Control>}z{/Control}');
+    expect(undo).toHaveBeenCalledTimes(1);
+  });
+  it('leaves Ctrl+Z to a field that is typed in', async () => {
+    const undo = jest.fn(() => Promise.resolve());
+    const { user } = renderPage(<Doer undo={undo} />);
+    await user.click(screen.getByRole('button', { name: 'Move' }));
+    await user.click(screen.getByLabelText('field'));
+    await user.keyboard('{Control>}z{/Control}');
+    expect(undo).not.toHaveBeenCalled();
+  });
+  it('says why it could not', async () => {
+    const { user } = renderPage(<Doer undo={() => Promise.reject(new Error('They have left.'))} />);
+    await user.click(screen.getByRole('button', { name: 'Move' }));
+    await user.keyboard('{Control>}z{/Control}');
+    expect(await screen.findByText('Could not take back. They have left.')).toBeVisible();
+  });
+});
+
+describe('the finder', () => {
+  const identifiers = [
+    anIdentifier('26-0012'),
+    anIdentifier('25-0012', { isPresent: false }),
+    anIdentifier('Nergis', { kind: 'name', animalId: 'n' }),
+  ];
+  const page = (
+    <>
+      <TagFinder />
+      <input aria-label="field" />
+      <div data-own-keys>
+        <button type="button">own keys</button>
+      </div>
+    </>
+  );
+  const show = () => renderPage(page, { answers: { 'GET /api/identifiers': identifiers } });
+
+  it('opens on a digit typed anywhere, finds by any part, and opens the animal', async () => {
+    const { user, path } = show();
+    await user.keyboard('0');
+    const field = await screen.findByLabelText(/Any part of a number/);
+    expect(field).toHaveValue('0');
+    await user.keyboard('012');
+    const found = await screen.findByRole('listbox', { name: 'Animals found' });
+    await waitFor(() => expect(within(found).getAllByRole('option')).toHaveLength(2));
+    expect(within(found).getAllByRole('option')[1]).toHaveTextContent('gone');
+    await user.keyboard('{ArrowDown}{Enter}');
+    await waitFor(() => expect(path()).toBe('/animals/id of 25-0012'));
+  });
+  it('opens on / for a name, and says when nobody ever wore it', async () => {
+    const { user } = show();
+    await user.keyboard('/');
+    await user.type(await screen.findByLabelText(/Any part of a number/), 'nerg');
+    expect(await screen.findByRole('option')).toHaveTextContent('Nergis');
+    await user.keyboard('x');
+    expect(await screen.findByText('No animal ever wore “nergx”. Try fewer digits.')).toBeVisible();
+  });
+  it('leaves digits to a field, and to a place that has keys of its own', async () => {
+    const { user } = show();
+    await user.type(screen.getByLabelText('field'), '1');
+    screen.getByRole('button', { name: 'own keys' }).focus();
+    await user.keyboard('1');
+    expect(screen.queryByRole('dialog')).toBeNull();
+  });
+});
+
+it('shows the keys on a question mark', async () => {
+  const { user } = renderPage(<KeysHelp />);
+  await user.keyboard('?');
+  expect(await screen.findByRole('dialog', { name: 'Keys' })).toHaveTextContent('Take back the last thing done');
+  await user.keyboard('{Escape}');
+  await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+});
+
+describe('the year band', () => {
+  const block = (kind: 'births' | 'rearing', from: string, to: string) => ({
+    kind,
+    from,
+    to,
+    batchFrom: from,
+    batchTo: to,
+    young: 12,
+  });
+  const band: YearBandView = {
+    year: 2026,
+    today: '2026-11-23',
+    lanes: [
+      {
+        species: 'sheep',
+        blocks: [block('births', '2026-03-28', '2026-04-30'), block('rearing', '2026-05-01', '2026-08-10')],
+      },
+      { species: 'goat', blocks: [] },
+    ],
+  } as YearBandView;
+  const show = () =>
+    renderPage(
+      <Routes>
+        <Route path="*" element={<YearBand />} />
+      </Routes>,
+      { answers: { 'GET /api/year-band': band } },
+    );
+
+  it('reads each block aloud and goes along them by the arrow keys', async () => {
+    const { user } = show();
+    const births = await screen.findByRole('button', { name: 'Sheep: 12 born, 28 Mar to 30 Apr' });
+    act(() => births.focus());
+    await user.keyboard('{ArrowRight}');
+    expect(screen.getByRole('button', { name: 'Sheep: 12 rearing, 1 May to 10 Aug' })).toHaveFocus();
+    await user.keyboard('{ArrowLeft}');
+    expect(births).toHaveFocus();
+  });
+  it('opens the batch a block stands for', async () => {
+    const { user, path } = show();
+    await user.click(await screen.findByRole('button', { name: /12 born/ }));
+    await waitFor(() => expect(path()).toBe('/animals?species=sheep&bornIn=2026&presence=all'));
+  });
+});

@@ -1,0 +1,255 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import type { AnimalView } from '@yaylak/contract';
+import { aGain, aGroup, anEntry, anIdentifier, aRow, aTag, aView } from '../../tests/builders';
+import { no, refuses, renderPage, type Answers } from '../../tests/renderPage';
+import { AnimalPage } from './AnimalPage';
+
+const ID = 'id of 26-0001';
+const PATH = `/animals/${encodeURIComponent(ID)}`;
+const show = async (view: AnimalView = aView('26-0001'), answers: Answers = {}) => {
+  const shown = renderPage(<AnimalPage />, {
+    at: PATH,
+    route: '/animals/:id',
+    answers: {
+      [`GET /api/animals/${encodeURIComponent(ID)}`]: view,
+      'GET /api/groups': [aGroup('Top paddock'), aGroup('Rams')],
+      ...answers,
+    },
+  });
+  await screen.findByRole('heading', { level: 1 });
+  await screen.findByRole('heading', { name: 'Time line' });
+  return shown;
+};
+
+it('says who it is in one sentence', async () => {
+  await show();
+  expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Ewe lamb, 7 months, Top paddock');
+  expect(screen.getByText(/Born 1 Apr 2026 as twin, reared single. 42.5\s?kg on 21 Nov 2026./)).toBeVisible();
+});
+
+it('says that it left, what it wears in colour, and that its weight is off', async () => {
+  await show(
+    aView('26-0001', {
+      departed: { on: '2026-11-20', how: 'sold' },
+      marks: [{ colour: 'blue', place: 'rump', purpose: 'second string', until: null }],
+      alarm: 'Lost 10 % in 21 days.',
+    }),
+  );
+  expect(screen.getByText('Left on 20 Nov 2026: sold.')).toBeVisible();
+  expect(screen.getByText('blue on the rump: second string')).toBeVisible();
+  expect(screen.getByText(/Lost 10 % in 21 days./)).toBeVisible();
+  expect(screen.queryByRole('button', { name: 'Left' })).toBeNull();
+});
+
+it('tells how sure a gain is, and how it was worked out', async () => {
+  const { user } = await show(
+    aView('26-0001', {
+      gains: { last: aGain({ verdict: 'too-soon', halfWidth: 0.4 }), period: null, sinceBirth: null },
+    }),
+  );
+  expect(screen.getByRole('row', { name: /Since last weighing/ })).toHaveTextContent(
+    /200 ± 400\s?g\/day.*too soon to tell/,
+  );
+  await user.click(screen.getByRole('button', { name: 'How is Gain since last weighing worked out?' }));
+  expect(await screen.findByRole('dialog')).toHaveTextContent(/between −200\s?g\/day and 600\s?g\/day/);
+});
+
+it('lays its life out in lanes that can be read aloud', async () => {
+  await show(
+    aView('26-0001', {
+      young: [{ tag: aTag('27-0001'), bornOn: '2026-10-02', isPresent: true }],
+      timeline: [{ entry: anEntry('move', { groupId: 'g', on: '2026-04-05' }), struck: null, groupName: 'Ewe lambs' }],
+    }),
+  );
+  expect(within(screen.getByRole('list', { name: 'Young' })).getByRole('listitem')).toHaveTextContent(
+    '1 born, 2 Oct 2026',
+  );
+  expect(within(screen.getByRole('list', { name: 'Group' })).getByRole('listitem')).toHaveTextContent(
+    'Ewe lambs, from 5 Apr 2026',
+  );
+  expect(screen.queryByRole('list', { name: 'Chosen' })).toBeNull();
+});
+
+describe('writing down', () => {
+  it('a weight with a comma, and takes it back', async () => {
+    const { user, entries } = await show();
+    await user.click(screen.getByRole('button', { name: 'Weight' }));
+    await user.type(screen.getByLabelText('Weight, kg'), '43,5');
+    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await screen.findByText('Written down.');
+    expect(entries()).toMatchObject([{ type: 'weight', animalId: ID, kg: 43.5, method: 'scale', on: '2026-11-23' }]);
+    await user.keyboard('{Control>}z{/Control}');
+    await waitFor(() => expect(entries()[1]).toMatchObject({ type: 'strike', entryId: entries()[0]?.id }));
+  });
+
+  it('a weight the book doubts, and says what it doubts', async () => {
+    const { user } = await show(aView('26-0001'), {
+      'POST /api/entries': ({ body }: { body: { entries: { id: string }[] } }) => ({
+        answers: body.entries.map((e) => ({
+          id: e.id,
+          status: 'kept',
+          doubt: { kind: 'jump', fromKg: 42.5, days: 2 },
+        })),
+      }),
+    });
+    await user.click(screen.getByRole('button', { name: 'Weight' }));
+    await user.type(screen.getByLabelText('Weight, kg'), '85');
+    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    expect(await screen.findByText(/Check the reading: a jump from 42.5\s?kg in 2 days/)).toBeVisible();
+  });
+
+  it.each([
+    ['', 'Weight: type what the scale says.'],
+    ['heavy', 'Weight: “heavy” is not a number. Write it as 27.2 or 27,2.'],
+  ])('not a weight of %j', async (typed, words) => {
+    const { user, entries } = await show();
+    await user.click(screen.getByRole('button', { name: 'Weight' }));
+    if (typed) await user.type(screen.getByLabelText('Weight, kg'), typed);
+    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent(words);
+    expect(entries()).toEqual([]);
+  });
+
+  it('a move, a note and that it left', async () => {
+    const { user, entries } = await show();
+    await user.click(screen.getByRole('button', { name: 'Move' }));
+    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('Choose a group.');
+    await user.selectOptions(screen.getByLabelText('To'), 'Rams');
+    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    await user.click(screen.getByRole('button', { name: 'Note' }));
+    await user.type(screen.getByLabelText('Note'), ' limps a little ');
+    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    await user.click(screen.getByRole('button', { name: 'Left' }));
+    await user.selectOptions(screen.getByLabelText('How'), 'died');
+    await user.type(screen.getByLabelText('Why'), 'bloat');
+    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await waitFor(() => expect(entries()).toHaveLength(3));
+    expect(entries()).toMatchObject([
+      { type: 'move', groupId: 'id of Rams' },
+      { type: 'note', text: 'limps a little' },
+      { type: 'departure', how: 'died', reason: 'bloat' },
+    ]);
+  });
+});
+
+describe('the time line', () => {
+  const weight = anEntry('weight', { kg: 91, method: 'scale', on: '2026-06-01' });
+  const line = [{ entry: weight, struck: null }];
+
+  it('strikes a wrong entry out; undone, the fact is written down anew', async () => {
+    const { user, entries } = await show(aView('26-0001', { timeline: line }));
+    await user.click(screen.getByRole('button', { name: /Strike out: 91.0\s?kg, scale/ }));
+    await screen.findByText(/Struck out: 91.0\s?kg, scale/);
+    await user.keyboard('{Control>}z{/Control}');
+    await waitFor(() => expect(entries()).toHaveLength(2));
+    expect(entries()).toMatchObject([
+      { type: 'strike', entryId: weight.id, reason: 'wrong entry' },
+      { type: 'weight', kg: 91, on: '2026-06-01' },
+    ]);
+    expect(entries()[1]?.id).not.toBe(weight.id);
+  });
+
+  it('says why an entry cannot be struck out', async () => {
+    const { user } = await show(aView('26-0001', { timeline: line }), {
+      'POST /api/entries': refuses('strike', 'That entry is struck out already.'),
+    });
+    await user.click(screen.getByRole('button', { name: /Strike out: 91/ }));
+    expect(await screen.findByText('That entry is struck out already.')).toBeVisible();
+  });
+
+  it('keeps what was struck out readable, with who and why, and offers no second strike', async () => {
+    await show(
+      aView('26-0001', { timeline: [{ entry: weight, struck: { by: 'Kerem', at: '2026-06-02', reason: 'misread' } }] }),
+    );
+    expect(screen.getByText('struck out by Kerem, 2 Jun 2026: misread')).toBeVisible();
+    expect(screen.queryByRole('button', { name: /^Strike out/ })).toBeNull();
+  });
+
+  it('shows twelve at first, and all when asked', async () => {
+    const many = Array.from({ length: 15 }, (_, i) => ({
+      entry: anEntry('note', { text: `note ${i}` }),
+      struck: null,
+    }));
+    const { user } = await show(aView('26-0001', { timeline: many }));
+    expect(screen.getAllByRole('button', { name: /^Strike out/ })).toHaveLength(12);
+    await user.click(screen.getByRole('button', { name: 'Show all 15' }));
+    expect(screen.getAllByRole('button', { name: /^Strike out/ })).toHaveLength(15);
+  });
+});
+
+describe('identifiers', () => {
+  const worn = {
+    entryId: 'i1',
+    kind: 'visual' as const,
+    text: '26-0001',
+    colour: 'yellow' as const,
+    ear: 'left',
+    fittedOn: '2026-04-02',
+    ended: null,
+  };
+  it('are lost, and not lost again by undo', async () => {
+    const { user, entries } = await show(aView('26-0001', { identifiers: [worn] }));
+    await user.click(screen.getByRole('button', { name: 'Lost: yellow 26-0001' }));
+    await screen.findByText('Lost: yellow 26-0001');
+    await user.keyboard('{Control>}z{/Control}');
+    await waitFor(() =>
+      expect(entries()).toMatchObject([{ type: 'identifier-end', identifierId: 'i1' }, { type: 'strike' }]),
+    );
+  });
+  it('are fitted; a number that is worn is refused where it was typed', async () => {
+    const { user } = await show(aView('26-0001'), { 'POST /api/entries': refuses('identifier', 'Worn by another.') });
+    expect(screen.getByText('None. Two are advised from birth.')).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'Fit another' }));
+    await user.type(screen.getByLabelText('Number or name'), '26-0002');
+    await user.click(screen.getByRole('button', { name: 'Fit it' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('Worn by another.');
+    expect(screen.getByLabelText('Number or name')).toHaveValue('26-0002');
+  });
+});
+
+describe('the record', () => {
+  const open = async (answers: Answers) => {
+    const shown = await show(aView('26-0001'), {
+      'GET /api/identifiers': [anIdentifier('22-0001'), anIdentifier('21-0007')],
+      ...answers,
+    });
+    await shown.user.click(screen.getByRole('button', { name: 'Change sex, birth or parents' }));
+    return shown;
+  };
+  const PATCH = `PATCH /api/animals/${encodeURIComponent(ID)}`;
+
+  it('sends only what was changed, on the version it was seen in', async () => {
+    const { user, asked } = await open({ [PATCH]: aRow('26-0001', { version: 4 }) });
+    await user.clear(screen.getByLabelText('Dam'));
+    await user.type(screen.getByLabelText('Dam'), '21-0007');
+    await user.clear(screen.getByLabelText('Reared as one of'));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await screen.findByText('Changed the record of 26-0001');
+    expect(asked.find((a) => a.method === 'PATCH')?.body).toEqual({
+      version: 3,
+      damId: 'id of 21-0007',
+      rearingType: null,
+    });
+  });
+
+  it('keeps what was typed when somebody else was first', async () => {
+    const { user } = await open({ [PATCH]: no(409, 'This animal was changed meanwhile.') });
+    await user.clear(screen.getByLabelText('Born as one of'));
+    await user.type(screen.getByLabelText('Born as one of'), '3');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('This animal was changed meanwhile.');
+    expect(screen.getByLabelText('Born as one of')).toHaveValue('3');
+  });
+});
+
+it('says so when the animal is not there', async () => {
+  renderPage(<AnimalPage />, {
+    at: PATH,
+    route: '/animals/:id',
+    answers: { [`GET /api/animals/${encodeURIComponent(ID)}`]: no(404, 'There is no such animal.') },
+  });
+  expect(await screen.findByText('There is no such animal.')).toBeVisible();
+});

@@ -1,0 +1,122 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import type { ChoosingView } from '@yaylak/contract';
+import { aChoosing, aChoosingRow } from '../../tests/builders';
+import { no, refuses, renderPage, type Answers } from '../../tests/renderPage';
+import { ChoosingPage } from './ChoosingPage';
+
+const SETS = [
+  { species: 'sheep', sex: 'female', bornIn: 2026, count: 3 },
+  { species: 'goat', sex: 'male', bornIn: 2026, count: 2 },
+];
+const three = [aChoosingRow('26-0001', 1), aChoosingRow('26-0002', 2), aChoosingRow('26-0003', 3)];
+
+const show = async (view: ChoosingView = aChoosing(three), answers: Answers = {}) => {
+  const shown = renderPage(<ChoosingPage />, {
+    answers: { 'GET /api/choosing/sets': SETS, 'GET /api/choosing': view, ...answers },
+  });
+  await screen.findByRole('checkbox', { name: 'Compare 26-0001' });
+  return shown;
+};
+const row = (number: string): HTMLElement =>
+  screen.getByRole('checkbox', { name: `Compare ${number}` }).closest('tr') as HTMLElement;
+
+it('counts who stays, and who is too near to a line to tell', async () => {
+  await show(aChoosing([aChoosingRow('26-0001', 1), aChoosingRow('26-0002', 2, { isGrey: true })]));
+  expect(screen.getByText('1 keep, 1 second string, 0 sell; 1 too near to a line to tell')).toBeVisible();
+});
+
+it('says so when there is nobody to choose from', async () => {
+  renderPage(<ChoosingPage />, { answers: { 'GET /api/choosing/sets': [] } });
+  expect(await screen.findByText('Nobody to choose from')).toBeVisible();
+});
+
+it('asks the server for the line where it was moved to, by keys on the line and in a row', async () => {
+  const { user, asked } = await show();
+  screen.getByRole('slider', { name: 'Keep' }).focus();
+  await user.keyboard('{ArrowDown}');
+  await waitFor(() => expect(asked.some((a) => a.path.includes('keep=2&second=1'))).toBe(true));
+  row('26-0001').focus();
+  await user.keyboard('[[');
+  await waitFor(() => expect(asked.some((a) => a.path.includes('keep=0'))).toBe(true));
+});
+
+it('chooses another set and begins its line anew', async () => {
+  const { user, asked } = await show();
+  await user.selectOptions(screen.getByLabelText('Among'), 'buck kids of 2026 (2)');
+  await waitFor(() => expect(asked.map((a) => a.path)).toContain('/api/choosing?species=goat&sex=male&bornIn=2026'));
+});
+
+it('ranks within a group, and says in the choice which one it was among', async () => {
+  const groups = [
+    { id: 'g1', name: 'Top paddock', count: 2 },
+    { id: 'g2', name: 'Low paddock', count: 1 },
+  ];
+  const { user, asked, entries } = await show(aChoosing(three, { groups }));
+  await user.selectOptions(screen.getByLabelText('Group'), 'Top paddock (2)');
+  await waitFor(() => expect(asked.some((a) => a.path.includes('groupId=g1'))).toBe(true));
+  await user.click(screen.getByRole('button', { name: 'Write down the choice' }));
+  await user.click(await screen.findByRole('button', { name: 'Write it down' }));
+  await waitFor(() => expect(entries()).toHaveLength(3));
+  expect(entries()[0]).toMatchObject({ type: 'choice', among: 'ewe lambs of 2026, Top paddock' });
+});
+
+it('wants a reason for each choice against the ranking, and writes all of them down as one', async () => {
+  const { user, entries } = await show();
+  row('26-0001').focus();
+  await user.keyboard('x');
+  expect(row('26-0001')).toHaveTextContent('Sell');
+  await user.click(screen.getByRole('button', { name: 'Write down the choice' }));
+  expect(await screen.findByText(/A choice against the ranking wants a reason: 26-0001/)).toBeVisible();
+  expect(screen.getByRole('button', { name: 'Write it down' })).toBeDisabled();
+  await user.type(screen.getByLabelText('Why, for 26-0001'), 'bad mouth');
+  await user.click(screen.getByRole('button', { name: 'Write it down' }));
+  await screen.findByText('Wrote down the choice among 3 animals');
+  expect(entries()).toMatchObject([
+    { animalId: 'id of 26-0001', decision: 'sell', suggested: 'keep', reason: 'bad mouth', place: 1, of: 3 },
+    { animalId: 'id of 26-0002', decision: 'second', suggested: 'second' },
+    { animalId: 'id of 26-0003', decision: 'sell', suggested: 'sell' },
+  ]);
+  expect(entries()[1]).not.toHaveProperty('reason');
+});
+
+it('keeps the sheet and its reasons open when the book refuses', async () => {
+  const { user } = await show(aChoosing(three), { 'POST /api/entries': refuses('choice', '26-0003 has left.') });
+  await user.click(screen.getByRole('button', { name: 'Write down the choice' }));
+  await user.click(await screen.findByRole('button', { name: 'Write it down' }));
+  expect(await screen.findByRole('alert')).toHaveTextContent('26-0003 has left.');
+});
+
+it('puts two side by side, the third taking the place of the first', async () => {
+  const { user } = await show();
+  for (const number of ['26-0001', '26-0002', '26-0003'])
+    await user.click(screen.getByRole('checkbox', { name: `Compare ${number}` }));
+  await user.click(screen.getByRole('button', { name: 'Compare two (2)' }));
+  const sheet = await screen.findByRole('dialog', { name: 'Side by side' });
+  expect(within(sheet).queryByText('26-0001')).toBeNull();
+  expect(within(sheet).getByRole('row', { name: /^Worth/ })).toHaveTextContent('98.0 ± 1.3 points97.0 ± 1.3 points');
+});
+
+it('weighs the points anew, and takes it back', async () => {
+  const { user, asked } = await show(aChoosing(three), { 'PATCH /api/holding': { version: 2 } });
+  expect(screen.queryByRole('button', { name: 'Rank again' })).toBeNull();
+  const slider = screen.getByRole('slider', { name: /Growth/ });
+  slider.focus();
+  const { fireEvent } = await import('@testing-library/react');
+  fireEvent.change(slider, { target: { value: '20' } });
+  await user.click(await screen.findByRole('button', { name: 'Rank again' }));
+  await screen.findByText('Saved the settings');
+  await user.keyboard('{Control>}z{/Control}');
+  await screen.findByText('Taken back: saved the settings');
+  const patches = asked.filter((a) => a.method === 'PATCH').map((a) => a.body);
+  expect(patches).toMatchObject([
+    { version: 1, pointsWeights: { growth: 20 } },
+    { version: 2, pointsWeights: { growth: 50 } },
+  ]);
+});
+
+it('says when the ranking cannot be read', async () => {
+  renderPage(<ChoosingPage />, {
+    answers: { 'GET /api/choosing/sets': SETS, 'GET /api/choosing': no(503, 'The disk did not answer.') },
+  });
+  expect(await screen.findByText('The disk did not answer.')).toBeVisible();
+});

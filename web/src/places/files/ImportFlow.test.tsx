@@ -1,0 +1,185 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import type { Entry, EntryAnswer } from '@yaylak/contract';
+import { anIdentifier, TODAY } from '../../tests/builders';
+import { no, renderPage, type Answers } from '../../tests/renderPage';
+import { FilesPage } from './FilesPage';
+import { createImporter } from './importer';
+
+// The worker's own work, in this thread: a test page has no workers.
+jest.mock('./importWorkerClient', () => ({ importWorker: () => mockImporter }));
+const mockImporter = createImporter();
+
+/** Keeps weights under 100 kg; what was kept is known the next time, what was struck out is said to be. */
+function aBook() {
+  const kept = new Map<string, Entry>();
+  const struck = new Set<string>();
+  const answer = (e: Entry, isKeeping: boolean): EntryAnswer => {
+    if (e.type === 'weight' && e.kg > 100)
+      return { id: e.id, status: 'refused', message: `${e.kg} kg is too much.`, refusal: { field: 'kg' } as never };
+    if (kept.has(e.id))
+      return { id: e.id, status: 'already-kept', ...(struck.has(e.id) ? { isStruck: true as const } : {}) };
+    if (isKeeping) {
+      kept.set(e.id, e);
+      if (e.type === 'strike') struck.add(e.entryId);
+    }
+    return { id: e.id, status: 'kept' };
+  };
+  const answers: Answers = {
+    'POST /api/entries': ({ body, query }: { body: { entries: Entry[] }; query: URLSearchParams }) => ({
+      answers: body.entries.map((e) => answer(e, query.get('mode') === 'keep')),
+    }),
+    'GET /api/identifiers': [anIdentifier('26-0001'), anIdentifier('26-0002')],
+  };
+  return { kept, struck, answers };
+}
+
+const aFile = (text: string, name = 'weights.csv'): File => {
+  const bytes = new TextEncoder().encode(text);
+  return Object.assign(new File([bytes], name, { type: 'text/csv' }), {
+    arrayBuffer: () => Promise.resolve(bytes.buffer),
+    text: () => Promise.resolve(text),
+  });
+};
+const pick = async (user: ReturnType<typeof renderPage>['user'], file: File, label = 'Choose a CSV file') => {
+  const button = screen.getByRole('button', { name: label });
+  const input = button.parentElement?.querySelector('input[type=file]') ?? document.querySelector('input[type=file]');
+  await user.upload(input as HTMLInputElement, file);
+};
+const GOOD = 'Ear tag;Date;Weight\n26-0001;1.11.2026;41,5\n26-0002;2.11.2026;39\n';
+
+const show = async (book = aBook()) => {
+  const shown = renderPage(<FilesPage />, { answers: book.answers });
+  await waitFor(() => expect(shown.asked.map((a) => a.path)).toContain('/api/identifiers'));
+  return { ...shown, book };
+};
+const look = (user: ReturnType<typeof renderPage>['user']) =>
+  user.click(screen.getByRole('button', { name: 'Look at what would happen' }));
+
+it('guesses the columns, shows what would happen, and takes the rows in', async () => {
+  const { user, book } = await show();
+  await pick(user, aFile(GOOD));
+  expect(await screen.findByLabelText('weight (needed)')).toHaveDisplayValue('Weight');
+  await look(user);
+  expect(await screen.findByText(/2 new/)).toBeVisible();
+  expect(book.kept.size).toBe(0);
+  await user.click(screen.getByRole('button', { name: 'Take in 2' }));
+  expect(await screen.findByRole('heading', { name: '2 taken in' })).toBeVisible();
+  expect([...book.kept.values()]).toMatchObject([
+    { type: 'weight', animalId: 'id of 26-0001', on: '2026-11-01', kg: 41.5, source: 'import', writtenBy: 'Aylin' },
+    { type: 'weight', animalId: 'id of 26-0002', kg: 39 },
+  ]);
+});
+
+it('shows each bad row with line, column, value and reason, and takes the rest', async () => {
+  const { user, book } = await show();
+  await pick(user, aFile(`${GOOD}99-1;3.11.2026;40\n26-0001;31.2.2026;40\n26-0001;4.11.2026;9999\n`));
+  await screen.findByRole('heading', { name: '2. What its columns are' });
+  await look(user);
+  const bad = await screen.findByTestId('bad-rows');
+  expect(
+    within(bad)
+      .getAllByRole('row')
+      .slice(1)
+      .map((r) => r.textContent),
+  ).toEqual([
+    '4numberno animal wears “99-1”; add it first, or mend the number',
+    expect.stringContaining('5date“31.2.2026” is no date'),
+    '6weight9999 kg is too much.',
+  ]);
+  await user.click(screen.getByRole('button', { name: 'Take in 2' }));
+  expect(await screen.findByText(/3 left out/)).toBeVisible();
+  expect(book.kept.size).toBe(2);
+});
+
+it('takes the whole file back, and in again only when that is asked', async () => {
+  const { user, book } = await show();
+  await pick(user, aFile(GOOD));
+  await screen.findByRole('heading', { name: '2. What its columns are' });
+  await look(user);
+  await user.click(await screen.findByRole('button', { name: 'Take in 2' }));
+  await user.click(await screen.findByRole('button', { name: 'Take the whole file back' }));
+  expect(await screen.findByText('Taken back: 2 entries of the file struck out.')).toBeVisible();
+  expect(book.struck.size).toBe(2);
+  expect([...book.kept.values()].slice(2)).toMatchObject([{ type: 'strike', on: TODAY }, { type: 'strike' }]);
+
+  await look(user);
+  expect(await screen.findByText(/0 new/)).toBeVisible();
+  expect(screen.getByRole('button', { name: 'Take in 0' })).toBeDisabled();
+  await user.click(screen.getByRole('checkbox', { name: /2 rows were taken in before and struck out since/ }));
+  await look(user);
+  await user.click(await screen.findByRole('button', { name: 'Take in 2' }));
+  expect(await screen.findByRole('heading', { name: '2 taken in' })).toBeVisible();
+});
+
+it('wants the columns it needs, and remembers what was chosen for files with the same headings', async () => {
+  const { user } = await show();
+  const odd = aFile('A;B;C\n26-0001;1.11.2026;41\n');
+  await pick(user, odd);
+  expect(await screen.findByText(/Say which column is the/)).toBeVisible();
+  expect(screen.getByRole('button', { name: 'Look at what would happen' })).toBeDisabled();
+  for (const [field, column] of [
+    ['number (needed)', 'A'],
+    ['date (needed)', 'B'],
+    ['weight (needed)', 'C'],
+  ] as const)
+    await user.selectOptions(screen.getByLabelText(field), column);
+  await look(user);
+  expect(await screen.findByText(/1 new/)).toBeVisible();
+  await pick(user, odd);
+  expect(await screen.findByLabelText('weight (needed)')).toHaveDisplayValue('C');
+});
+
+it('reads pounds when told so, and forgets what was looked at before', async () => {
+  const { user, book } = await show();
+  await pick(user, aFile(GOOD));
+  await screen.findByRole('heading', { name: '2. What its columns are' });
+  await look(user);
+  await screen.findByText(/2 new/);
+  await user.selectOptions(screen.getByLabelText('Weights are in'), 'pounds');
+  expect(screen.queryByText(/2 new/)).toBeNull();
+  await look(user);
+  await user.click(await screen.findByRole('button', { name: 'Take in 2' }));
+  await screen.findByRole('heading', { name: '2 taken in' });
+  // 39 lb x 0.45359237
+  expect([...book.kept.values()][1]).toMatchObject({ kg: expect.closeTo(17.6901, 4) as number });
+});
+
+it.each([
+  ['', 'is empty'],
+  ['number;date;weight\n', 'has headings and no rows'],
+  ['\u0000\u0001', 'is not a text file'],
+])('says what is wrong with a file of %j', async (text, words) => {
+  const { user } = await show();
+  await pick(user, aFile(text, 'odd.csv'));
+  expect(await screen.findByRole('alert')).toHaveTextContent(`“odd.csv” ${words}`);
+});
+
+it('says what stays when the server goes away in the middle', async () => {
+  const book = aBook();
+  const { user } = renderPage(<FilesPage />, {
+    answers: { ...book.answers, 'POST /api/entries': no(503, 'The disk is full.', 'Make room.') },
+  });
+  await pick(user, aFile(GOOD));
+  await screen.findByRole('heading', { name: '2. What its columns are' });
+  await look(user);
+  expect(await screen.findByRole('alert')).toHaveTextContent(
+    'The disk is full. Make room. What was taken in before stays',
+  );
+});
+
+describe('a whole book', () => {
+  const pickBook = async (user: ReturnType<typeof renderPage>['user'], text: string) => {
+    const input = document.querySelector('input[accept=".json"]') as HTMLInputElement;
+    await user.upload(input, aFile(text, 'book.json'));
+  };
+  it('is read in and counted', async () => {
+    const { user } = renderPage(<FilesPage />, { answers: { 'POST /api/book': { animals: 3, entries: 40 } } });
+    await pickBook(user, '{"entries":[]}');
+    expect(await screen.findByText('Read in: 3 animals, 40 entries.')).toBeVisible();
+  });
+  it('that was cut off is said to be', async () => {
+    const { user } = renderPage(<FilesPage />);
+    await pickBook(user, '{"entries":[');
+    expect(await screen.findByText(/“book.json” is not a whole JSON file/)).toBeVisible();
+  });
+});

@@ -1,0 +1,103 @@
+import { screen, waitFor } from '@testing-library/react';
+import type { StartJob } from '@yaylak/contract';
+import { aGroup, aJob, aRosterAnimal, TODAY } from '../../tests/builders';
+import { renderPage, type Answers } from '../../tests/renderPage';
+import { StartPage } from './StartPage';
+
+const animals = [
+  aRosterAnimal('26-0001'),
+  aRosterAnimal('26-0002'),
+  aRosterAnimal('26-R01', { sex: 'male' }),
+  aRosterAnimal('25-0001', { bornOn: '2025-04-01', groupId: null, groupName: null }),
+  aRosterAnimal('G-26-01', { species: 'goat' }),
+];
+const show = async (answers: Answers = {}, state?: unknown) => {
+  const shown = renderPage(<StartPage />, {
+    at: state === undefined ? '/race' : { pathname: '/race', state },
+    route: '/race',
+    answers: {
+      'GET /api/roster': { on: TODAY, animals },
+      'GET /api/jobs': [],
+      'GET /api/groups': [aGroup('Top paddock'), aGroup('Sale pen')],
+      'POST /api/jobs': {},
+      ...answers,
+    },
+  });
+  await screen.findByRole('heading', { name: 'Who comes through the race?' });
+  return shown;
+};
+const started = (asked: readonly { method: string; path: string; body: unknown }[]) =>
+  asked.find((a) => a.method === 'POST' && a.path === '/api/jobs')?.body as StartJob;
+
+it('offers the young of this year and the last by sex, the groups, and all of a species', async () => {
+  await show();
+  const words = [...(screen.getByLabelText('Who') as HTMLSelectElement).options].map((o) => o.text);
+  expect(words).toEqual([
+    'Ewe lambs of 2026 (2)',
+    'Ewe lambs of 2025 (1)',
+    'Ram lambs of 2026 (1)',
+    'Doe kids of 2026 (1)',
+    'Group Top paddock (4)',
+    'All sheep (4)',
+    'All goats (1)',
+  ]);
+});
+
+it('starts a job with its list fixed, and goes to the race', async () => {
+  const { user, asked, path } = await show();
+  await user.click(screen.getByRole('button', { name: 'Start with 2 animals' }));
+  await waitFor(() => expect(path()).toMatch(/^\/race\/[0-9a-f-]{36}$/));
+  await waitFor(() => expect(started(asked)).toBeDefined());
+  expect(started(asked)).toMatchObject({
+    name: 'Ewe lambs of 2026',
+    on: TODAY,
+    startedBy: 'Aylin',
+    stations: ['weigh'],
+    gates: [],
+    animalIds: ['id of 26-0001', 'id of 26-0002'],
+  });
+});
+
+it('sorts by gates that lead to groups; a gate without a name is none', async () => {
+  const { user, asked } = await show();
+  await user.click(screen.getByLabelText('Sort by gate'));
+  await user.clear(screen.getByLabelText('↓ straight on'));
+  await user.selectOptions(screen.getAllByLabelText('and move to')[2] as HTMLElement, 'Sale pen');
+  await user.click(screen.getByRole('button', { name: /Start with/ }));
+  await waitFor(() => expect(started(asked)).toBeDefined());
+  expect(started(asked)).toMatchObject({
+    stations: ['weigh', 'sort'],
+    gates: [
+      { key: 'left', name: 'Keep' },
+      { key: 'right', name: 'Sell', groupId: 'id of Sale pen' },
+    ],
+  });
+});
+
+it('takes over who was chosen elsewhere, under the name given there', async () => {
+  const { user, asked } = await show({}, { animalIds: ['id of 25-0001', 'id of G-26-01'], name: 'Chosen two' });
+  expect(screen.getByLabelText('Name of the job')).toHaveValue('Chosen two');
+  await user.click(screen.getByRole('button', { name: 'Start with 2 animals' }));
+  await waitFor(() => expect(started(asked)?.animalIds).toEqual(['id of 25-0001', 'id of G-26-01']));
+});
+
+it('starts by N, but not while a name is typed', async () => {
+  const { user, asked, path } = await show();
+  await user.type(screen.getByLabelText('Name of the job'), ' n');
+  expect(path()).toBe('/race');
+  screen.getByLabelText('Name of the job').blur();
+  await user.keyboard('n');
+  await waitFor(() => expect(started(asked)?.name).toBe('Ewe lambs of 2026 n'));
+});
+
+it('lists jobs that are not finished before those that are', async () => {
+  const { user, path } = await show({
+    'GET /api/jobs': [
+      aJob({ id: 'a', name: 'Kids', seen: 2, expected: 5 }),
+      aJob({ id: 'b', name: 'Ewes', seen: 5, expected: 5, finishedAt: `${TODAY}T09:00:00Z` }),
+    ],
+  });
+  expect(await screen.findByText('23 Nov, 2 of 5 through')).toBeVisible();
+  await user.click(screen.getByRole('button', { name: 'Look' }));
+  await waitFor(() => expect(path()).toBe('/race/b'));
+});

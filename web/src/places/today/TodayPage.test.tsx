@@ -1,0 +1,131 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import type { TodayView } from '@yaylak/contract';
+import { aGain, aJob, anEntry, aTag, aToday } from '../../tests/builders';
+import { AWAY, renderPage, type Answers } from '../../tests/renderPage';
+import { TodayPage } from './TodayPage';
+
+const window = (opens: string, closes: string) => ({ opens, bestFrom: opens, bestTo: closes, closes });
+const due = (who: string, opens: string, closes: string, isOpen: boolean): TodayView['due'][number] => ({
+  key: who,
+  step: '8 week weight',
+  group: { id: 'g1', name: 'Top paddock' },
+  species: 'sheep',
+  who,
+  animalIds: ['a', 'b'],
+  window: window(opens, closes),
+  isOpen,
+});
+const head = [{ species: 'sheep' as const, present: 12, grownFemales: 5 }];
+const show = async (today: Partial<TodayView>, answers: Answers = {}) => {
+  const shown = renderPage(<TodayPage />, { answers: { 'GET /api/today': aToday({ head, ...today }), ...answers } });
+  await screen.findByRole('heading', { level: 1, name: 'Monday 23 November' });
+  return shown;
+};
+
+it('puts what is open before what opens this week, each with until when', async () => {
+  await show({
+    due: [
+      due('2 ewe lambs', '2026-11-18', '2026-12-09', true),
+      due('3 kids', '2026-11-25', '2026-12-01', false),
+      due('1 bull', '2026-11-01', '2026-11-20', true),
+    ],
+  });
+  const open = screen.getByRole('heading', { name: 'Window open now' }).closest('section') as HTMLElement;
+  expect(within(open).getByText(/8 week weight, Top paddock. Until 9 Dec./)).toBeVisible();
+  expect(within(open).getByText(/Was due by 20 Nov./)).toBeVisible();
+  const ahead = screen.getByRole('heading', { name: 'Opens this week' }).closest('section') as HTMLElement;
+  expect(within(ahead).getByText(/From 25 Nov./)).toBeVisible();
+});
+
+it('starts the weighing of those who are due by one press', async () => {
+  const { user, path } = await show({ due: [due('2 ewe lambs', '2026-11-18', '2026-12-09', true)] });
+  await user.click(screen.getByRole('button', { name: 'Weigh' }));
+  await waitFor(() => expect(path()).toBe('/race'));
+});
+
+it('goes on with a job that was broken off', async () => {
+  const { user, path } = await show({ openJobs: [aJob({ name: 'Kids', seen: 3, expected: 9 })] });
+  expect(screen.getByText(/3 of 9 through/)).toBeVisible();
+  await user.click(screen.getByRole('button', { name: 'Go on' }));
+  await waitFor(() => expect(path()).toBe('/race/j1'));
+});
+
+it('asks to check a reading that jumps, and strikes it out', async () => {
+  const { user, entries } = await show({
+    lookAt: [
+      {
+        kind: 'doubtful-weight',
+        entryId: 'w1',
+        tag: aTag('26-0007'),
+        on: '2026-11-08',
+        kg: 72.2,
+        doubt: { kind: 'jump', fromKg: 27.2, days: 7, likelyUpToKg: 33 } as never,
+      },
+    ],
+  });
+  expect(screen.getByText(/Check the reading: 72.2\s?kg on 8 Nov/)).toBeVisible();
+  expect(screen.getByText(/27.2\s?kg 7 days before; up to 33.0\s?kg could be./)).toBeVisible();
+  await user.click(screen.getByRole('button', { name: 'Strike it out' }));
+  await screen.findByText(/Struck out: 72.2\s?kg of 26-0007/);
+  expect(entries()).toMatchObject([{ type: 'strike', entryId: 'w1', reason: 'misread' }]);
+});
+
+it('asks who an animal is that was taken in at the race, and opens one whose weight is off', async () => {
+  const { user, path } = await show({
+    lookAt: [
+      { kind: 'unknown-animal', tag: aTag('zz-7'), on: '2026-11-20' },
+      { kind: 'adult-alarm', tag: aTag('22-0004'), message: 'Lost 10 % in 21 days.' },
+    ],
+  });
+  expect(screen.getByText('Who is this?')).toBeVisible();
+  expect(screen.getByText('Lost 10 % in 21 days.')).toBeVisible();
+  await user.click(screen.getAllByRole('button', { name: 'Open the animal' })[1] as HTMLElement);
+  await waitFor(() => expect(path()).toBe('/animals/id of 22-0004'));
+});
+
+it('names who does not grow, and how that was worked out', async () => {
+  const { user } = await show({
+    notGrowing: [
+      {
+        tag: aTag('26-0003'),
+        gain: aGain({ kgPerDay: 0.02, halfWidth: 0.03, lineKgPerDay: 0.1, verdict: 'below', readings: 4 }),
+        groupMedianKgPerDay: 0.2,
+        groupSize: 4,
+        isSmallGroup: true,
+        groupName: 'Top paddock',
+      },
+    ],
+  });
+  await user.click(screen.getByRole('button', { name: 'How is Gain of 26-0003 worked out?' }));
+  const how = await screen.findByRole('dialog');
+  expect(how).toHaveTextContent(/20 ± 30\s?g\/day over 4 readings/);
+  expect(how).toHaveTextContent('The group is small: take it with care.');
+});
+
+it('keeps what the book refused in sight until somebody has looked', async () => {
+  const { user, outbox } = await show(
+    {},
+    {
+      'POST /api/entries': ({ body }: { body: { entries: { id: string }[] } }) => ({
+        answers: body.entries.map((e) => ({ id: e.id, status: 'refused', message: 'It had left by then.' })),
+      }),
+    },
+  );
+  await outbox.put([{ kind: 'entry', entry: anEntry('weight', { kg: 30, on: '2026-11-20' }) }]);
+  expect(await screen.findByText('Not taken by the book: weight of 20 Nov')).toBeVisible();
+  expect(screen.getByText(/It had left by then. It is kept on this device/)).toBeVisible();
+  await user.click(screen.getByRole('button', { name: 'Looked at, drop it' }));
+  await waitFor(() => expect(screen.queryByText(/Not taken by the book/)).toBeNull());
+  expect(outbox.state().refused).toEqual([]);
+});
+
+it('says what to do first in an empty book', async () => {
+  const { user, path } = await show({ head: [{ species: 'sheep', present: 0, grownFemales: 0 }] });
+  await user.click(screen.getByRole('button', { name: 'Bring in animals from a file' }));
+  await waitFor(() => expect(path()).toBe('/files'));
+});
+
+it('says that the server is away and tries again', async () => {
+  renderPage(<TodayPage />, { answers: { 'GET /api/today': AWAY } });
+  expect(await screen.findByRole('heading', { name: 'The server is away' })).toBeVisible();
+});

@@ -1,0 +1,214 @@
+import type {
+  AnimalRow,
+  AnimalView,
+  ChoosingRow,
+  ChoosingView,
+  Entry,
+  GainView,
+  GroupView,
+  HoldingView,
+  IdentifierIndexRow,
+  JobView,
+  RosterAnimal,
+  TagView,
+  TodayView,
+} from '@yaylak/contract';
+import { DEFAULT_POINTS_WEIGHTS, SPECIES_TABLE } from '@yaylak/core';
+
+/** Small true things for tests of pages: a ewe lamb of 2026 on 23 November 2026, unless said otherwise. */
+export const TODAY = '2026-11-23';
+
+export const aTag = (text: string, change: Partial<TagView> = {}): TagView => ({
+  animalId: `id of ${text}`,
+  text,
+  kind: 'visual',
+  colour: 'yellow',
+  name: null,
+  hasElectronic: false,
+  isWorn: true,
+  ...change,
+});
+
+export const aGain = (change: Partial<GainView> = {}): GainView => ({
+  kgPerDay: 0.2,
+  standardError: 0.03,
+  halfWidth: 0.038,
+  from: '2026-10-24',
+  to: '2026-11-23',
+  readings: 2,
+  lineKgPerDay: 0.1,
+  verdict: 'above',
+  ...change,
+});
+
+export const aRow = (text: string, change: Partial<AnimalRow> = {}): AnimalRow => ({
+  tag: aTag(text),
+  species: 'sheep',
+  sex: 'female',
+  bornOn: '2026-04-01',
+  age: { unit: 'months', count: 7 } as AnimalRow['age'],
+  ageDays: 236,
+  group: { id: 'g1', name: 'Top paddock' },
+  dam: aTag('22-0001'),
+  sire: null,
+  birthType: 2,
+  rearingType: 1,
+  isPresent: true,
+  lastKg: 42.5,
+  lastOn: '2026-11-21',
+  gain: aGain(),
+  version: 3,
+  ...change,
+});
+
+export const aView = (text: string, change: Partial<AnimalView> = {}): AnimalView => ({
+  row: aRow(text),
+  strain: null,
+  departed: null,
+  marks: [],
+  due: [],
+  gains: { last: aGain(), period: null, sinceBirth: null },
+  verdict: null,
+  alarm: null,
+  curve: { readings: [], band: [], groupName: 'Top paddock' },
+  identifiers: [],
+  ancestors: { damDam: null, damSire: null, sireDam: null, sireSire: null },
+  young: [],
+  record: null,
+  timeline: [],
+  ...change,
+});
+
+/** An entry of the book; what a type needs beyond the common is given by the test. */
+export const anEntry = (type: Entry['type'], change: object = {}): Entry =>
+  ({
+    id: `${type} ${JSON.stringify(change)}`,
+    type,
+    animalId: 'id of 26-0001',
+    on: '2026-11-01',
+    writtenAt: '2026-11-01T08:00:00.000Z',
+    writtenBy: 'Aylin',
+    source: 'hand',
+    ...change,
+  }) as Entry;
+
+export const aHolding = (change: Partial<HoldingView> = {}): HoldingView => ({
+  name: 'Ardıçlı',
+  keeper: 'Aylin',
+  unit: 'kg',
+  currency: 'EUR',
+  pointsWeights: DEFAULT_POINTS_WEIGHTS,
+  overrides: {},
+  species: SPECIES_TABLE,
+  version: 1,
+  today: TODAY,
+  about: { version: '0.1.0', dataFile: '/data/yaylak.sqlite', animals: 3, entries: 40, backups: 2 },
+  ...change,
+});
+
+export const aGroup = (name: string, change: Partial<GroupView> = {}): GroupView => ({
+  id: `id of ${name}`,
+  name,
+  species: null,
+  isClosed: false,
+  present: 0,
+  version: 1,
+  ...change,
+});
+
+export const anIdentifier = (text: string, change: Partial<IdentifierIndexRow> = {}): IdentifierIndexRow => ({
+  animalId: `id of ${text}`,
+  text,
+  kind: 'visual',
+  colour: 'yellow',
+  isWorn: true,
+  isPresent: true,
+  species: 'sheep',
+  sex: 'female',
+  bornOn: '2026-04-01',
+  groupName: 'Top paddock',
+  ...change,
+});
+
+export const aRosterAnimal = (text: string, change: Partial<RosterAnimal> = {}): RosterAnimal => ({
+  tag: aTag(text),
+  species: 'sheep',
+  sex: 'female',
+  bornOn: '2026-04-01',
+  birthType: 2,
+  rearingType: 2,
+  dam: '22-0001',
+  sire: null,
+  groupId: 'g1',
+  groupName: 'Top paddock',
+  weights: [
+    ['2026-04-01', 4, 'scale'],
+    ['2026-10-24', 38, 'scale'],
+  ],
+  identifiers: [text],
+  ...change,
+});
+
+export const aJob = (change: Partial<JobView> = {}): JobView => ({
+  id: 'j1',
+  name: 'Ewe lambs',
+  on: TODAY,
+  startedAt: `${TODAY}T08:00:00.000Z`,
+  startedBy: 'Aylin',
+  stations: ['weigh'],
+  gates: [],
+  animalIds: [],
+  finishedAt: null,
+  seen: 0,
+  expected: 0,
+  ...change,
+});
+
+export const aToday = (change: Partial<TodayView> = {}): TodayView => ({
+  on: TODAY,
+  due: [],
+  notGrowing: [],
+  openJobs: [],
+  lookAt: [],
+  head: [],
+  ...change,
+});
+
+export const aChoosingRow = (text: string, place: number, change: Partial<ChoosingRow> = {}): ChoosingRow => ({
+  tag: aTag(text),
+  place,
+  placeByWeight: place,
+  birthType: 2,
+  rearingType: 2,
+  lastKg: 40 - place,
+  lastOn: '2026-11-21',
+  adjusted: null,
+  breakdown: null,
+  ratio: null,
+  sinceBirth: null,
+  lastGain: null,
+  damRecord: null,
+  index: 100 - place,
+  standardError: 1,
+  parts: [],
+  reasons: [],
+  suggestion: place <= 1 ? 'keep' : place <= 2 ? 'second' : 'sell',
+  isGrey: false,
+  chosen: null,
+  ...change,
+});
+
+export const aChoosing = (rows: readonly ChoosingRow[], change: Partial<ChoosingView> = {}): ChoosingView => ({
+  species: 'sheep',
+  sex: 'female',
+  bornIn: 2026,
+  groupId: null,
+  groups: [],
+  standardDays: 147,
+  standardAges: [112, 147],
+  weights: DEFAULT_POINTS_WEIGHTS,
+  lines: { keep: 1, second: 1 },
+  rows,
+  withoutWeight: 0,
+  ...change,
+});
