@@ -209,7 +209,10 @@ export class BookWriter {
 
   finish(name: string): BookFile {
     const order = (a: Entry, b: Entry): number => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0);
-    const entries = [...this.entries].sort(order);
+    // A story may have told of days an animal did not live to see, before it was told that it left.
+    const goneOn = new Map(this.animals.flatMap((a) => (a.goneOn === undefined ? [] : [[a.id, isoOf(a.goneOn)]])));
+    const wasThere = (e: Entry): boolean => e.type === 'strike' || e.on <= (goneOn.get(e.animalId) ?? e.on);
+    const entries = this.entries.filter(wasThere).sort(order);
     const records: BookAnimal[] = entries.flatMap((e) =>
       e.type === 'arrival'
         ? [

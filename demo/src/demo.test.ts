@@ -1,8 +1,11 @@
-import { dayOf } from '@yaylak/core';
+import type { BookAnimal, BookFile, Entry, EntryType } from '@yaylak/contract';
+import { dayOf, readElectronicNumber, SPECIES, SPECIES_TABLE, type Species } from '@yaylak/core';
 import { makeDemoBook } from '.';
 
+const TODAY = '2026-11-23';
+
 it('is the same book for the same day and seed, and another for another seed', () => {
-  const today = dayOf('2026-11-23');
+  const today = dayOf(TODAY);
   expect(JSON.stringify(makeDemoBook(today))).toBe(JSON.stringify(makeDemoBook(today)));
   expect(JSON.stringify(makeDemoBook(today, { seed: 2 }))).not.toBe(JSON.stringify(makeDemoBook(today)));
 });
@@ -17,3 +20,169 @@ it.each(['2026-11-23', '2027-01-03', '2028-02-29', '2028-07-15'])(
     expect(new Set(book.animals.map((a) => a.species)).size).toBe(4);
   },
 );
+
+describe('hangs together', () => {
+  const book: BookFile = makeDemoBook(dayOf(TODAY));
+  const animals = new Map(book.animals.map((a) => [a.id, a]));
+  const ofType = <T extends EntryType>(type: T) =>
+    book.entries.filter((e): e is Extract<Entry, { type: T }> => e.type === type);
+  const arrivedOn = new Map(ofType('arrival').map((e) => [e.animalId, e.on]));
+  const leftOn = new Map(ofType('departure').map((e) => [e.animalId, e.on]));
+  const presentOf = (species: Species): BookAnimal[] =>
+    book.animals.filter((a) => a.species === species && !leftOn.has(a.id));
+  /** Those for whom something does not hold, so that a failure names them. */
+  const wrong = <T extends { id: string }>(list: readonly T[], holds: (one: T) => boolean): string[] =>
+    list.filter((one) => !holds(one)).map((one) => one.id);
+
+  it('every entry has an id of its own', () => {
+    expect(new Set(book.entries.map((e) => e.id)).size).toBe(book.entries.length);
+  });
+
+  it('nothing is written of an animal before it came or after it left', () => {
+    expect(
+      wrong(book.entries, (e) => {
+        if (e.type === 'strike') return true;
+        const left = leftOn.get(e.animalId);
+        return e.on >= (arrivedOn.get(e.animalId) ?? '9999') && (left === undefined || e.on <= left);
+      }),
+    ).toEqual([]);
+  });
+
+  it('dams are females and sires males of the species, and old enough at the birth', () => {
+    expect(
+      wrong(book.animals, ({ damId, sireId, species, bornOn }) => {
+        const dam = damId === null ? undefined : animals.get(damId);
+        const sire = sireId === null ? undefined : animals.get(sireId);
+        const isOld = (parent: BookAnimal | undefined): boolean =>
+          !parent?.bornOn ||
+          !bornOn ||
+          dayOf(bornOn) - dayOf(parent.bornOn) >= SPECIES_TABLE[species].femaleFirstMatingDays;
+        return (
+          (damId === null || (dam?.sex === 'female' && dam.species === species)) &&
+          (sireId === null || (sire?.sex === 'male' && sire.species === species)) &&
+          isOld(dam) &&
+          isOld(sire)
+        );
+      }),
+    ).toEqual([]);
+  });
+
+  it('those of one litter say how many they are', () => {
+    const litters = new Map<string, BookAnimal[]>();
+    for (const a of book.animals)
+      if (a.damId !== null && a.birthType !== null) {
+        const key = `${a.damId} ${a.bornOn}`;
+        litters.set(key, [...(litters.get(key) ?? []), a]);
+      }
+    // A doe rabbit that takes her mother's place is told without her litter mates.
+    const whole = [...litters.values()].filter((l) => l[0]?.species !== 'rabbit' || l.length > 1);
+    expect(whole.filter((l) => l.some((a) => a.birthType !== l.length)).map((l) => l[0]?.id)).toEqual([]);
+    expect(whole.flat().filter((a) => (a.rearingType ?? 0) > (a.birthType ?? 0))).toEqual([]);
+  });
+
+  it('every weight is one that the book would take', () => {
+    expect(
+      wrong(ofType('weight'), (e) => {
+        const species = animals.get(e.animalId)?.species ?? 'sheep';
+        return e.kg > 0 && e.kg <= SPECIES_TABLE[species].heaviestKg;
+      }),
+    ).toEqual([]);
+  });
+
+  it('no two that are here wear one number in one colour, and electronic numbers are sound and worn once', () => {
+    const ended = new Set(ofType('identifier-end').map((e) => e.identifierId));
+    const worn = ofType('identifier').filter((e) => !leftOn.has(e.animalId) && !ended.has(e.id));
+    const visual = worn.filter((e) => e.kind === 'visual').map((e) => `${e.text} ${e.colour}`);
+    expect(new Set(visual).size).toBe(visual.length);
+    const electronic = ofType('identifier').filter((e) => e.kind === 'electronic');
+    expect(wrong(electronic, (e) => readElectronicNumber(e.text).kind === 'number')).toEqual([]);
+    expect(new Set(electronic.map((e) => e.text)).size).toBe(electronic.length);
+  });
+
+  it('has the heads of the holding in the scenario', () => {
+    const grown = (species: Species, days: number) =>
+      presentOf(species).filter((a) => a.sex === 'female' && a.bornOn && dayOf(TODAY) - dayOf(a.bornOn) > days).length;
+    expect(grown('sheep', 500)).toBeGreaterThanOrEqual(30);
+    expect(grown('goat', 500)).toBeGreaterThanOrEqual(10);
+    expect(grown('rabbit', 160)).toBe(6);
+    expect(presentOf('rabbit').filter((a) => a.sex === 'male' && (a.bornOn ?? '') < '2025')).toHaveLength(2);
+    expect(grown('cattle', 900)).toBeGreaterThanOrEqual(4);
+    expect(SPECIES.every((s) => presentOf(s).length > 0)).toBe(true);
+  });
+
+  describe('and tells its stories', () => {
+    const weightsOf = (id: string) => ofType('weight').filter((e) => e.animalId === id);
+    const ewes = presentOf('sheep').filter((a) => a.sex === 'female');
+
+    it('a ewe lamb that grew well stands still since two months', () => {
+      const still = ewes
+        .filter((a) => a.bornOn?.startsWith('2026'))
+        .filter((a) => {
+          const late = weightsOf(a.id).filter((w) => w.on >= '2026-09-25');
+          return late.length >= 4 && (late.at(-1)?.kg ?? 0) <= (late[0]?.kg ?? 0) + 0.5;
+        });
+      expect(still).toHaveLength(1);
+    });
+
+    it('a ewe weighs a tenth less than a year ago at the same time', () => {
+      const thin = ewes.filter((a) => {
+        const autumn = weightsOf(a.id).filter((w) => w.on.slice(5) === '11-07');
+        const [before, now] = autumn.slice(-2);
+        return before && now && now.kg < before.kg * 0.92;
+      });
+      expect(thin.length).toBeGreaterThanOrEqual(1);
+    });
+
+    it('a doe rabbit’s litters shrink', () => {
+      const bornOf = new Map<string, Map<string, number>>();
+      for (const a of book.animals)
+        if (a.species === 'rabbit' && a.damId && a.bornOn && a.birthType)
+          bornOf.set(a.damId, (bornOf.get(a.damId) ?? new Map<string, number>()).set(a.bornOn, a.birthType));
+      const falling = [...bornOf.values()].filter((litters) => {
+        const sizes = [...litters].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, size]) => size);
+        return sizes.length >= 6 && (sizes.at(-1) ?? 0) <= (sizes[0] ?? 0) - 4;
+      });
+      expect(falling.length).toBeGreaterThanOrEqual(1);
+    });
+
+    it('ram lambs were weighed twice within four days', () => {
+      const rams = presentOf('sheep').filter((a) => a.sex === 'male' && a.bornOn?.startsWith('2026'));
+      const close = rams.filter((a) => {
+        const [before, last] = weightsOf(a.id).slice(-2);
+        return before && last && dayOf(last.on) - dayOf(before.on) === 4;
+      });
+      expect(close.length).toBeGreaterThan(5);
+    });
+
+    it('tags were lost, one of them replaced, one not', () => {
+      const lost = ofType('identifier-end');
+      expect(lost.length).toBeGreaterThanOrEqual(2);
+      const isReplaced = (e: (typeof lost)[number]): boolean =>
+        ofType('identifier').some((i) => i.animalId === e.animalId && i.kind === 'visual' && i.on > e.on);
+      expect(new Set(lost.map(isReplaced))).toEqual(new Set([true, false]));
+    });
+
+    it('one was found among the lambs and nobody knows who it is', () => {
+      const found = ofType('arrival').filter((e) => e.how === 'found');
+      expect(found).toMatchObject([{ sex: 'unknown' }]);
+      expect(found[0]).not.toHaveProperty('bornOn');
+    });
+
+    it('a job was broken off, with some through and some not', () => {
+      const [open] = book.jobs.filter((j) => j.finishedAt === null);
+      const through = new Set(
+        ofType('passage')
+          .filter((e) => e.jobId === open?.id)
+          .map((e) => e.animalId),
+      );
+      expect(through.size).toBeGreaterThan(0);
+      expect(through.size).toBeLessThan(open?.animalIds.length ?? 0);
+    });
+
+    it('each autumn one choice went against the ranking, with its reason', () => {
+      const against = ofType('choice').filter((e) => e.suggested !== e.decision);
+      expect(against.length).toBeGreaterThanOrEqual(4);
+      expect(against.every((e) => e.reason !== undefined)).toBe(true);
+    });
+  });
+});
