@@ -1,23 +1,110 @@
+import type { ParentageFault, Refusal } from '@yaylak/core';
 import { electronicText, refusalText } from './words';
 
-it.each([
-  [
-    { code: 'weight-too-high', field: 'kg', value: '9999', heaviestKg: 220, species: 'sheep' },
-    /^9999\u00a0kg is more than any sheep weigh here \(up to 220\u00a0kg\)/,
-  ],
-  [{ code: 'in-future', field: 'on', value: '2030-01-01' }, /2030-01-01 is still to come/],
-  [
-    { code: 'number-worn', field: 'text', value: '7', wearerId: 'x', colour: 'blue' },
-    /^Blue 7 is worn by another animal/,
-  ],
-  [
-    { code: 'parentage', field: 'damId', value: 'x', role: 'dam', fault: { code: 'own-ancestor' } },
-    /cannot be its own ancestor/,
-  ],
-] as const)('says what is wrong and what to do: %j', (refusal, words) => {
-  expect(refusalText(refusal)).toMatch(words);
+const nameOf = (id: string): string => ({ ewe: 'yellow 22-0001', ram: 'orange 21-R01' })[id] ?? id;
+const parentage = (role: 'dam' | 'sire', value: string, fault: ParentageFault): Refusal => ({
+  code: 'parentage',
+  field: `${role}Id`,
+  value,
+  role,
+  fault,
 });
 
-it('gives the count of digits of a short electronic number', () => {
-  expect(electronicText('wrong-length', '79200000012603', 14)).toContain('has 14 digits; an electronic number has 15');
+it.each<[Refusal, string]>([
+  [{ code: 'unknown-animal', field: 'animalId', value: 'x' }, 'This animal is not in the book. Add it first.'],
+  [{ code: 'animal-known', field: 'animalId', value: 'x' }, 'This animal is in the book already.'],
+  [
+    { code: 'unknown-group', field: 'groupId', value: 'x' },
+    'There is no such group. Choose one of the holding’s groups.',
+  ],
+  [{ code: 'unknown-identifier', field: 'identifierId', value: 'x' }, 'This animal never wore that identifier.'],
+  [
+    { code: 'identifier-ended', field: 'identifierId', value: 'x' },
+    'That identifier is already written down as lost or removed.',
+  ],
+  [{ code: 'in-future', field: 'on', value: '2030-01-01' }, '2030-01-01 is still to come. Give a date up to today.'],
+  [{ code: 'empty', field: 'text', value: '--' }, 'A number needs at least one letter or digit.'],
+  [
+    { code: 'before-birth', field: 'on', value: '2026-03-01', bornOn: '2026-04-01' },
+    '2026-03-01 is before its birth on 2026-04-01. Check the date, or the birth date.',
+  ],
+  [
+    { code: 'born-after-arrival', field: 'bornOn', value: '2026-05-02', on: '2026-05-01' },
+    'Born 2026-05-02, after it came on 2026-05-01. Check the two dates.',
+  ],
+  [
+    { code: 'gone', field: 'on', value: '2026-05-01', goneOn: '2026-04-01' },
+    'It left the holding on 2026-04-01. Strike that out first if it is wrong.',
+  ],
+  [
+    { code: 'weight-not-positive', field: 'kg', value: '-3' },
+    'A weight of -3\u00a0kg cannot be. Type what the scale says.',
+  ],
+  [
+    { code: 'weight-too-high', field: 'kg', value: '9999', heaviestKg: 220, species: 'sheep' },
+    '9999\u00a0kg is more than any sheep weigh here (up to 220\u00a0kg). Check the figure, or raise the limit under Holding.',
+  ],
+  [
+    { code: 'number-worn', field: 'text', value: '7', wearerId: 'ewe', colour: 'blue' },
+    'Blue 7 is worn by yellow 22-0001, who is here. Choose another number or colour.',
+  ],
+  [
+    { code: 'number-worn', field: 'text', value: 'AB', wearerId: 'ewe', colour: undefined },
+    'AB is worn by yellow 22-0001, who is here. Choose another number or colour.',
+  ],
+  [
+    { code: 'reared-more-than-born', field: 'rearingType', value: '9', born: 2 },
+    'Reared as one of 9, but born as one of 2. Check the two figures.',
+  ],
+  [parentage('dam', 'x', { code: 'unknown-parent' }), 'The dam is not in the book. Add her first.'],
+  [parentage('sire', 'x', { code: 'unknown-parent' }), 'The sire is not in the book. Add him first.'],
+  [
+    parentage('dam', 'ewe', { code: 'parent-of-other-species' } as ParentageFault),
+    'yellow 22-0001 is of another species and cannot be the dam.',
+  ],
+  [
+    parentage('dam', 'ram', { code: 'parent-of-wrong-sex', sex: 'male' } as ParentageFault),
+    'orange 21-R01 is male and cannot be the dam. Choose another, or mend the sex first.',
+  ],
+  [
+    parentage('sire', 'ram', { code: 'parent-of-wrong-sex', sex: 'unknown' } as ParentageFault),
+    'orange 21-R01 is of unknown sex and cannot be the sire. Choose another, or mend the sex first.',
+  ],
+  [
+    parentage('dam', 'ewe', { code: 'parent-not-older' } as ParentageFault),
+    'yellow 22-0001 is not older than this animal and cannot be the dam. Check the birth dates.',
+  ],
+  [
+    parentage('dam', 'ewe', { code: 'own-ancestor' } as ParentageFault),
+    'yellow 22-0001 descends from this animal, or is it. An animal cannot be its own ancestor.',
+  ],
+])('says what is wrong with which value, and what to do: %j', (refusal, words) => {
+  expect(refusalText(refusal, nameOf)).toBe(words);
+});
+
+it('speaks in the holding’s unit', () => {
+  const refusal: Refusal = { code: 'weight-too-high', field: 'kg', value: '300', heaviestKg: 220, species: 'sheep' };
+  // 300 / 0.45359237 and 220 / 0.45359237
+  expect(refusalText(refusal, nameOf, 'lb')).toContain(
+    '661.39\u00a0lb is more than any sheep weigh here (up to 485.02\u00a0lb)',
+  );
+});
+
+it.each([
+  ['empty', '', 'An electronic number has 15 digits. Scan or type them.'],
+  [
+    'letters',
+    '79200000O126032',
+    '“79200000O126032” has something else than digits in it. An electronic number is 15 digits.',
+  ],
+  ['wrong-length', '79200000012603', '“79200000012603” has 14 digits; an electronic number has 15. Scan it again.'],
+  [
+    'national-too-high',
+    '792999999999999',
+    'above the highest number there can be (274 877 906 943 after the first three digits)',
+  ],
+  ['no-such-prefix', '000000000000001', 'begins with 000, which is no country and no maker'],
+  ['not-an-animals', '792000000126032', 'is not an animal’s number: its animal bit is not set'],
+] as const)('of an electronic number that is %s', (reason, typed, words) => {
+  expect(electronicText(reason, typed, typed.length)).toContain(words);
 });

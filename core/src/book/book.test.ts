@@ -1,3 +1,5 @@
+import fc from 'fast-check';
+import type { Day } from '../calendar';
 import { SPECIES_TABLE } from '../species';
 import { day } from '../tests/builders';
 import {
@@ -7,6 +9,7 @@ import {
   insertByDayInPlace,
   isPresent,
   mainIdentifier,
+  removeFactInPlace,
   type AnimalFacts,
   type AnimalRecord,
   type BookView,
@@ -108,6 +111,20 @@ describe('the rules of the book', () => {
     ['a number of one who is gone', tag('24-0002', 'yellow'), undefined],
     ['an electronic number of 14 digits', tag('79200000012603', undefined, 'electronic'), 'electronic'],
     ['a number of dashes', tag('--', undefined), 'empty'],
+    ['reared as one of nine, born a twin', arrive({ birthType: 2, rearingType: 9 }), 'reared-more-than-born'],
+    ['a twin reared with a foster mate', arrive({ birthType: 2, rearingType: 3 }), undefined],
+    [
+      'a move to a group that is there',
+      { type: 'move', animalId: 'ewe', on: day('2026-05-01'), groupId: 'flock' },
+      undefined,
+    ],
+    ['a note on one who is gone', { type: 'note', animalId: 'gone', on: day('2026-05-01') }, undefined],
+    ['a spray mark on one who is gone', { type: 'mark', animalId: 'gone', on: day('2026-05-01') }, 'gone'],
+    [
+      'a tag lost that is worn',
+      { type: 'identifier-end', animalId: 'ewe', on: day('2026-05-01'), identifierId: 'i1' },
+      undefined,
+    ],
     [
       'a tag lost that was never worn',
       { type: 'identifier-end', animalId: 'ewe', on: day('2026-05-01'), identifierId: 'i9' },
@@ -126,6 +143,48 @@ describe('the rules of the book', () => {
     [{ damId: 'new' }, 'own-ancestor'],
   ])('refuses parents %j: %s', (change, fault) => {
     expect(checkEntry(arrive(change), book)).toMatchObject({ code: 'parentage', fault: { code: fault } });
+  });
+});
+
+describe('the tag to show', () => {
+  const worn = (entryId: string, kind: 'visual' | 'tattoo' | 'electronic' | 'name', text: string) =>
+    ({ entryId, on: day('2026-01-01'), kind, text, colour: undefined, ear: undefined }) as const;
+  const shown = (...identifiers: ReturnType<typeof worn>[]) => {
+    const facts = emptyFacts(record('x'));
+    facts.identifiers.push(...identifiers);
+    return mainIdentifier(facts)?.identifier.text;
+  };
+  it.each([
+    ['the last visual one', [worn('1', 'visual', '7'), worn('2', 'electronic', '9'), worn('3', 'visual', '8')], '8'],
+    ['a tattoo before a name', [worn('1', 'tattoo', 'T4'), worn('2', 'name', 'Nergis')], 'T4'],
+    ['whatever there is', [worn('1', 'electronic', '792')], '792'],
+    ['none', [], undefined],
+  ])('is %s', (_, identifiers, text) => {
+    expect(shown(...identifiers)).toBe(text);
+  });
+});
+
+describe('taking a fact out again', () => {
+  it('leaves the others where they were, and an unknown one changes nothing', () => {
+    const list = [{ entryId: 'a' }, { entryId: 'b' }, { entryId: 'c' }];
+    removeFactInPlace(list, 'b');
+    removeFactInPlace(list, 'x');
+    expect(list).toEqual([{ entryId: 'a' }, { entryId: 'c' }]);
+  });
+  it('after putting it in gives the list as it was, for any order of days', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 30 })), fc.integer({ min: 0, max: 30 }), (days, one) => {
+        const list: { on: Day; entryId: string }[] = [];
+        days.forEach((d, i) => insertByDayInPlace(list, { on: d as Day, entryId: String(i) }));
+        const before = JSON.stringify(list);
+        // The fast insertion against the obvious one: a stable sort.
+        expect(list.map((f) => f.on)).toEqual([...days].sort((a, b) => a - b));
+        insertByDayInPlace(list, { on: one as Day, entryId: 'new' });
+        removeFactInPlace(list, 'new');
+        expect(JSON.stringify(list)).toBe(before);
+      }),
+      { seed: 7 },
+    );
   });
 });
 

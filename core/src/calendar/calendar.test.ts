@@ -3,9 +3,11 @@ import {
   addDays,
   addYears,
   ageWords,
+  completedMonths,
   dayOf,
   isoOf,
   parseDay,
+  readTypedDate,
   readTypedDateIso,
   sharedWindow,
   windowAfter,
@@ -53,6 +55,14 @@ describe('dates as people type them', () => {
     ['29.02.2025', 'day-month', undefined],
     ['31/3/2026', 'month-day', undefined],
     ['spring', 'day-month', undefined],
+    ['3.4.1998', 'day-month', '1998-04-03'],
+    ['31/3/998', 'day-month', undefined],
+    ['123/3/2026', 'day-month', undefined],
+    ['2026.3.31', 'month-day', '2026-03-31'],
+    ['29.2.2028', 'day-month', '2028-02-29'],
+    [' 31-03-2026 ', 'day-month', '2026-03-31'],
+    ['20261301', 'day-month', undefined],
+    ['', 'day-month', undefined],
   ] as const)('%s (%s) is %s', (text, order, iso) => {
     expect(readTypedDateIso(text, order)).toBe(iso);
   });
@@ -96,4 +106,32 @@ describe('ages', () => {
   ])('born %s is on %s %j', (born, on, age) => {
     expect(ageWords(dayOf(born), dayOf(on))).toEqual(age);
   });
+});
+
+describe('two digits of a year', () => {
+  it.each([
+    ['1/5/26', 2026, '2026-05-01'],
+    ['1/5/27', 2026, '1927-05-01'],
+  ])('%s read in %i', (text, latestYear, iso) => {
+    expect(readTypedDate(text, 'day-month', latestYear)).toBe(parseDay(iso));
+  });
+});
+
+it('an age before birth is a fault of the caller', () => {
+  expect(() => ageWords(dayOf('2026-11-24'), dayOf('2026-11-23'))).toThrow('before birth');
+});
+
+it('completed months never run ahead of the calendar, for any two days', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 30_000 }), fc.integer({ min: 0, max: 12_000 }), (start, length) => {
+      const from = addDays(dayOf('1950-01-01'), start);
+      const to = addDays(from, length);
+      const months = completedMonths(from, to);
+      // A month has 28 to 31 days, and twelve of them at least 365.
+      expect(months).toBeLessThanOrEqual(Math.ceil(length / 28));
+      expect(months).toBeGreaterThanOrEqual(Math.floor(length / 31) - 1);
+      expect(completedMonths(from, addDays(to, 1))).toBeGreaterThanOrEqual(months);
+    }),
+    { seed: 3 },
+  );
 });

@@ -14,6 +14,7 @@ import {
   fitFactors,
   gainBetween,
   gainOverPeriod,
+  gainSinceFirst,
   groupBand,
   judgeGain,
   lastGain,
@@ -24,6 +25,7 @@ import {
   notGrowing,
   shippedFactors,
   weightAtAge,
+  weightOn,
   type AdjustedWeight,
   type FactorRecord,
   type WithGain,
@@ -402,5 +404,92 @@ describe('a record to fit factors from', () => {
     // 44 days is under half of 90, 136 over one and a half.
     const lamb = aLamb({ daily: [reading('2026-05-15', 15), reading('2026-08-15', 40)] });
     expect(factorRecord(lamb, 90, sheep)).toBeUndefined();
+  });
+});
+
+describe('gain since the first weight', () => {
+  it('is from the first to the last alone, whatever lies between', () => {
+    const daily = [reading('2026-04-01', 4), reading('2026-05-01', 40), reading('2026-07-10', 24)];
+    // 20 kg in 100 days; 1.2816 x hypot(0.1, 0.6) / 100 = 7.8 g a day.
+    const gain = gainSinceFirst(daily, sheep);
+    expect(gain).toMatchObject({ kind: 'gain', readings: 2 });
+    expect(gain.kind === 'gain' ? gain.kgPerDay : 0).toBeCloseTo(0.2, 10);
+    expect(gain.kind === 'gain' ? gain.halfWidth : 0).toBeCloseTo(0.0078, 4);
+  });
+  it.each([
+    [[], 'no-reading'],
+    [[reading('2026-04-01', 4)], 'one-date'],
+  ])('%#: has no answer without two days', (daily, reason) => {
+    expect(gainSinceFirst(daily, sheep)).toEqual({ kind: 'no-gain', reason });
+  });
+});
+
+describe('a weight read off between weighings', () => {
+  const daily = [reading('2026-01-01', 10), reading('2026-01-11', 20), reading('2026-01-31', 24)];
+  it.each([
+    ['2026-01-01', 10],
+    ['2026-01-06', 15],
+    ['2026-01-11', 20],
+    ['2026-01-21', 22],
+    ['2026-01-31', 24],
+    ['2025-12-31', undefined],
+    ['2026-02-01', undefined],
+  ])('on %s is %s kg', (on, kg) => {
+    expect(weightOn(daily, day(on))).toBe(kg);
+  });
+  it('found by halving is what looking at every stretch finds', () => {
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(fc.integer({ min: 0, max: 400 }), { minLength: 1, maxLength: 12 }),
+        fc.integer({ min: -10, max: 410 }),
+        (days, at) => {
+          const first = day('2026-01-01');
+          const some = [...days]
+            .sort((a, b) => a - b)
+            .map((d) => ({ ...reading('2026-01-01', 10 + (d % 7)), on: addDays(first, d) }));
+          const on = addDays(first, at);
+          const right = some.findIndex((r) => r.on >= on);
+          const [a, b] = [some[right - 1], some[right]];
+          const slow = b?.on === on ? b.kg : a && b ? a.kg + ((b.kg - a.kg) * (on - a.on)) / (b.on - a.on) : undefined;
+          const fast = weightOn(some, on);
+          expect(fast === undefined).toBe(slow === undefined);
+          if (fast !== undefined) expect(fast).toBeCloseTo(slow ?? Number.NaN, 9);
+        },
+      ),
+      { seed: 11 },
+    );
+  });
+});
+
+describe('a litter on the scale together', () => {
+  const counting = (on: string, count: number, totalKg: number) => ({ on: day(on), count, totalKg });
+  it('gains as a whole while all live', () => {
+    // 8 kits from 0.8 to 2.0 kg in 10 days: 120 g a day together, 15 g each.
+    expect(litterGain(counting('2026-05-01', 8, 0.8), counting('2026-05-11', 8, 2))).toEqual({
+      kind: 'gain',
+      litterKgPerDay: expect.closeTo(0.12, 10) as number,
+      kgPerHeadPerDay: expect.closeTo(0.015, 10) as number,
+      countChangedBy: 0,
+      days: 10,
+    });
+  });
+  it.each([
+    [counting('2026-05-01', 8, 2), 'one-date'],
+    [counting('2026-05-11', 0, 0), 'none-left'],
+  ])('%#: has no gain', (second, reason) => {
+    expect(litterGain(counting('2026-05-01', 8, 0.8), second)).toEqual({ kind: 'no-gain', reason });
+  });
+  it('spreads about its mean', () => {
+    // Mean 0.6, deviations -0.1, 0, 0.1: SD 0.1. 70 % of 0.6 is 0.42.
+    const kits = [0.5, 0.6, 0.7].map((kg, i) => ({ id: String(i), kg }));
+    expect(litterSpread(kits)).toEqual({
+      count: 3,
+      totalKg: expect.closeTo(1.8, 10) as number,
+      meanKg: expect.closeTo(0.6, 10) as number,
+      sdKg: expect.closeTo(0.1, 10) as number,
+      runtIds: [],
+    });
+    expect(litterSpread([])).toBeUndefined();
+    expect(litterSpread([{ id: 'a', kg: 1 }])?.sdKg).toBeUndefined();
   });
 });
