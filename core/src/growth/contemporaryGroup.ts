@@ -61,9 +61,15 @@ export interface LikeForLikeRatio {
   readonly isSmallGroup: boolean;
 }
 
-/** An adjusted weight as per cent of its contemporaries' mean, itself included. @returns undefined without weights */
-export function likeForLikeRatio(ownKg: number, groupKgs: readonly number[]): LikeForLikeRatio | undefined {
+/**
+ * Adjusted weights as per cent of their contemporaries' mean, each one's own included. The mean is taken once: asked
+ * for every member of a large group, a mean each time would be quadratic.
+ * @param groupKgs adjusted weights of the whole group
+ * @returns a function of one's own adjusted weight; undefined without weights
+ */
+export function likeForLikeRatios(groupKgs: readonly number[]): ((ownKg: number) => LikeForLikeRatio) | undefined {
   const average = mean(groupKgs);
   if (average === undefined || average <= 0) return undefined;
-  return { ratio: (100 * ownKg) / average, groupSize: groupKgs.length, isSmallGroup: groupKgs.length < SMALL_GROUP };
+  const groupSize = groupKgs.length;
+  return (ownKg) => ({ ratio: (100 * ownKg) / average, groupSize, isSmallGroup: groupSize < SMALL_GROUP });
 }

@@ -18,7 +18,7 @@ import {
   groupBand,
   judgeGain,
   lastGain,
-  likeForLikeRatio,
+  likeForLikeRatios,
   litterGain,
   litterSpread,
   nextWeighing,
@@ -233,8 +233,8 @@ describe('contemporaries', () => {
     expect(groups.map((g) => g.members.map((m) => m.id))).toEqual([['a', 'b'], ['c'], ['d'], ['e']]);
   });
   it('say when they are few', () => {
-    expect(likeForLikeRatio(33, [27, 30, 33])).toEqual({ ratio: 110, groupSize: 3, isSmallGroup: true });
-    expect(likeForLikeRatio(33, [])).toBeUndefined();
+    expect(likeForLikeRatios([27, 30, 33])?.(33)).toEqual({ ratio: 110, groupSize: 3, isSmallGroup: true });
+    expect(likeForLikeRatios([])).toBeUndefined();
   });
 });
 

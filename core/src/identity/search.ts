@@ -4,6 +4,8 @@ import { normalised } from './identifier';
 export interface Searchable {
   readonly animalId: string;
   readonly text: string;
+  /** The text normalised before; where thousands are searched at every keystroke it is not made anew each time. */
+  readonly plain?: string;
   readonly isPresent: boolean;
   readonly isWorn: boolean;
 }
@@ -34,7 +36,7 @@ export function searchIdentifiers<T extends Searchable>(all: Iterable<T>, typed:
   if (wanted === '') return [];
   const best = new Map<string, Match<T>>();
   for (const found of all) {
-    const rank = rankOf(normalised(found.text), wanted);
+    const rank = rankOf(found.plain ?? normalised(found.text), wanted);
     if (rank === undefined) continue;
     const match = { rank, found };
     const before = best.get(found.animalId);

@@ -10,7 +10,7 @@ import {
   gainSinceFirst,
   groupOn,
   isoOf,
-  likeForLikeRatio,
+  likeForLikeRatios,
   meanSteps,
   rankByIndex,
   reasonsFor,
@@ -159,7 +159,7 @@ export class ChoosingService {
     const placeByWeight = new Map(
       measured.flatMap((m) => (m.adjusted ? [[m.facts.record.id, byWeight.indexOf(m.adjusted) + 1] as const] : [])),
     );
-    const adjustedKgs = weights.map((w) => w.kg);
+    const ratioOf = likeForLikeRatios(weights.map((w) => w.kg));
     return placed.map((row) => {
       const m = byId.get(row.id) as Measured;
       const { facts, adjusted } = m;
@@ -179,7 +179,7 @@ export class ChoosingService {
         lastOn: last ? isoOf(last.on) : null,
         adjusted: adjusted ? this.growth.adjustedView(adjusted, facts.record.species) : null,
         breakdown: breakdown ?? null,
-        ratio: adjusted ? (likeForLikeRatio(adjusted.kg, adjustedKgs)?.ratio ?? null) : null,
+        ratio: adjusted ? (ratioOf?.(adjusted.kg).ratio ?? null) : null,
         sinceBirth: since.kind === 'gain' ? gainView(since, null, 'no-group') : null,
         lastGain: this.growth.judged(facts.record.id, m.recent),
         damRecord: m.dam

@@ -15,7 +15,7 @@ import {
   isoOf,
   judgeGain,
   lastGain,
-  likeForLikeRatio,
+  likeForLikeRatios,
   meanSteps,
   median,
   notGrowing,
@@ -219,10 +219,7 @@ export class GrowthService {
     const own = standardDays === undefined ? undefined : this.adjusted(facts, standardDays);
     if (!own || standardDays === undefined) return null;
     const weights = members.flatMap((m) => this.adjusted(m, standardDays) ?? []);
-    const ratio = likeForLikeRatio(
-      own.kg,
-      weights.map((w) => w.kg),
-    );
+    const ratio = likeForLikeRatios(weights.map((w) => w.kg))?.(own.kg);
     if (!ratio) return null;
     return {
       adjusted: this.adjustedView(own, facts.record.species),
