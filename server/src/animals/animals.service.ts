@@ -31,6 +31,8 @@ import { AnimalEntity } from './animal.entity';
 import { compareBy } from './animalOrder';
 
 const PAGE = 100;
+/** Lists kept sorted for those who page on; a household looks at a few at a time. */
+const LISTS_KEPT = 8;
 
 @Injectable()
 export class AnimalsService {
@@ -40,6 +42,9 @@ export class AnimalsService {
     @Inject(GrowthService) private readonly growth: GrowthService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
+
+  /** Lists of the present version of the book by their query, the one asked for last at the end. */
+  private readonly kept = new Map<string, { readonly stamp: string; readonly list: readonly AnimalFacts[] }>();
 
   /** A page of animals, filtered and sorted here; the cursor is the place after the last row of this version. */
   list(query: AnimalQuery): AnimalPage {
@@ -138,7 +143,19 @@ export class AnimalsService {
     return rows;
   }
 
-  private select(query: AnimalQuery): AnimalFacts[] {
+  private select({ cursor: _cursor, limit: _limit, columns: _columns, ...query }: AnimalQuery): readonly AnimalFacts[] {
+    const key = JSON.stringify(query, Object.keys(query).sort());
+    const stamp = `${this.book.state.version} ${this.clock.today()}`;
+    const known = this.kept.get(key);
+    this.kept.delete(key);
+    const list = known?.stamp === stamp ? known.list : this.search(query);
+    this.kept.set(key, { stamp, list });
+    const oldest = this.kept.keys().next().value;
+    if (this.kept.size > LISTS_KEPT && oldest !== undefined) this.kept.delete(oldest);
+    return list;
+  }
+
+  private search(query: AnimalQuery): AnimalFacts[] {
     const today = this.clock.today();
     const presence = query.presence ?? 'present';
     const words = normalised(query.words ?? '');
