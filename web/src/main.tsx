@@ -22,6 +22,10 @@ onlineManager.setOnline(navigator.onLine);
 
 /** A fortnight without a server. Longer than 24 days overflows the browser's timers, and all would be thrown away at once. */
 const KEPT_MS = 14 * 86_400_000;
+/** A pause between two animals that is longer than most. */
+const QUIET_MS = 2_000;
+/** Writing the roster of thousands away takes a moment; not after every small thing. */
+const PERSIST_MS = 5_000;
 /** What the race and the first look need without a server. */
 const KEPT_OFFLINE = new Set(['holding', 'today', 'year-band', 'groups', 'identifiers', 'roster', 'jobs', 'job']);
 
@@ -33,12 +37,19 @@ const client = new QueryClient({
 const persister = createAsyncStoragePersister({
   storage: { getItem: (k) => get<string>(k), setItem: (k, v: string) => set(k, v), removeItem: (k) => del(k) },
   key: 'yaylak-read',
+  throttleTime: PERSIST_MS,
 });
 const outbox = createOutbox(indexedDbStore());
-// The race works from its roster and its own log: re-reading them after each animal would be work on the hot path.
-outbox.onKept(
-  () => void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'roster' && q.queryKey[0] !== 'job' }),
-);
+// The race works from its roster and its own log: re-reading anything after each animal would be work on the hot path.
+// What else is shown is read again when no animal has come for a moment.
+let reading: ReturnType<typeof setTimeout> | undefined;
+outbox.onKept(() => {
+  clearTimeout(reading);
+  reading = setTimeout(
+    () => void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'roster' && q.queryKey[0] !== 'job' }),
+    QUIET_MS,
+  );
+});
 window.addEventListener('online', () => void outbox.flush());
 
 createRoot(document.getElementById('root') as HTMLElement).render(

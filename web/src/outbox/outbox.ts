@@ -111,6 +111,7 @@ export function createOutbox(store: OutboxStore, courier: Courier = serverCourie
 
   const run = async (): Promise<void> => {
     await ready;
+    const wasThere = isServerThere;
     let hasKept = false;
     try {
       for (let batch = nextBatch(); batch.length > 0 && !isStopped; batch = nextBatch()) {
@@ -124,7 +125,7 @@ export function createOutbox(store: OutboxStore, courier: Courier = serverCourie
       if (!isStopped) timer = setTimeout(() => void flush(), waitMs);
       waitMs = Math.min(LONGEST_WAIT_MS, waitMs * 2);
     }
-    changed();
+    if (isServerThere !== wasThere) changed();
     if (hasKept) keptListeners.forEach((l) => l());
   };
 

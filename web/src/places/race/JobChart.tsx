@@ -2,15 +2,16 @@ import { ReferenceLine, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis
 import { colour } from '../../theme/tokens';
 
 interface Props {
-  readonly points: readonly { readonly kg: number; readonly grams: number; readonly name: string }[];
+  readonly points: readonly { readonly kg: number; readonly grams: number }[];
   readonly unit: string;
   readonly lineGrams: number | undefined;
 }
 
 /** Gain against weight of those through, with the line of not growing. */
 export function JobChart({ points, unit, lineGrams }: Props) {
-  const under = points.filter((p) => lineGrams !== undefined && p.grams < lineGrams);
-  const over = points.filter((p) => !under.includes(p));
+  const isUnder = (p: (typeof points)[number]): boolean => lineGrams !== undefined && p.grams < lineGrams;
+  const under = points.filter(isUnder);
+  const over = points.filter((p) => !isUnder(p));
   return (
     <div role="img" aria-label={`Gain against weight of ${points.length} animals, ${under.length} under the line`}>
       <ResponsiveContainer width="100%" height={170}>

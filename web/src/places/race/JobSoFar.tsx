@@ -1,5 +1,5 @@
 import { fromKg } from '@yaylak/core';
-import { lazy, memo, Suspense, useDeferredValue } from 'react';
+import { lazy, memo, Suspense, useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { NotePanel, Panel, Small, Stack } from '../../parts/Panel';
 import { colour, fonts, space } from '../../theme/tokens';
@@ -9,6 +9,10 @@ import type { JobFigures } from './jobFigures';
 import type { Race } from './useRace';
 
 const JobChart = lazy(async () => ({ default: (await import('./JobChart')).JobChart }));
+
+/** More dots say no more to an eye, and drawing thousands would hold up the next animal. */
+const MOST_DRAWN = 60;
+const DRAW_AFTER_MS = 500;
 
 /** The tally beside the animal. */
 export const JobSoFar = memo(function JobSoFar({
@@ -20,13 +24,11 @@ export const JobSoFar = memo(function JobSoFar({
 }) {
   const unit = useWeightUnit();
   // The chart may lag behind the next animal; the keyboard may not.
-  const drawn = useDeferredValue(figures);
+  const drawn = useSettled(figures, DRAW_AFTER_MS);
   const species = race.listed[0]?.species;
-  const points = drawn.points.flatMap((p) =>
-    p.gain
-      ? [{ kg: fromKg(p.kg, unit), grams: p.gain.kgPerDay * 1000, name: race.animals.get(p.animalId)?.tag.text ?? '' }]
-      : [],
-  );
+  const points = drawn.points
+    .slice(-MOST_DRAWN)
+    .flatMap((p) => (p.gain ? [{ kg: fromKg(p.kg, unit), grams: p.gain.kgPerDay * 1000 }] : []));
   return (
     <Stack $gap={3}>
       <Panel>
@@ -48,6 +50,7 @@ export const JobSoFar = memo(function JobSoFar({
               unit={unit}
               lineGrams={drawn.lineKgPerDay === undefined ? undefined : drawn.lineKgPerDay * 1000}
             />
+            {drawn.points.length > MOST_DRAWN ? <Small>the last {MOST_DRAWN} through</Small> : null}
           </Suspense>
         ) : null}
       </Panel>
@@ -75,6 +78,17 @@ export const JobSoFar = memo(function JobSoFar({
     </Stack>
   );
 });
+
+/** A value that follows another once that has stood still for a while. */
+function useSettled<T>(value: T, afterMs: number): T {
+  const [settled, setSettled] = useState(value);
+  // The clock is outside React.
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(value), afterMs);
+    return () => clearTimeout(timer);
+  }, [value, afterMs]);
+  return settled;
+}
 
 const Two = styled.div`
   display: grid;

@@ -12,7 +12,7 @@ import { Empty, Loading } from '../../parts/States';
 import { colour, narrow, phone, space } from '../../theme/tokens';
 import { countText } from '../../words/format';
 import { Capture } from './Capture';
-import { jobFigures } from './jobFigures';
+import { gainsBefore, jobFigures } from './jobFigures';
 import { JobSoFar } from './JobSoFar';
 import { PassageList } from './PassageList';
 import { areSoundsOn, setSoundsOn } from './sounds';
@@ -35,9 +35,10 @@ export function RacePage() {
     () => (a: RosterAnimal) => (holding?.species ?? SPECIES_TABLE)[a.species],
     [holding?.species],
   );
+  const before = useMemo(() => gainsBefore(listed, settingsOf), [listed, settingsOf]);
   const figures = useMemo(
-    () => jobFigures(passages, listed, animals, job?.on ?? '', settingsOf),
-    [passages, listed, animals, job?.on, settingsOf],
+    () => jobFigures(passages, before, animals, job?.on ?? '', settingsOf),
+    [passages, before, animals, job?.on, settingsOf],
   );
   const isFinished = job?.finishedAt != null;
 

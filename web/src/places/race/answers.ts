@@ -28,6 +28,7 @@ export function raceNumbers(animals: readonly RosterAnimal[], listed: ReadonlySe
     a.identifiers.map((text) => ({
       animalId: a.tag.animalId,
       text,
+      plain: normalised(text),
       isPresent: true,
       isWorn: true,
       isListed: listed.has(a.tag.animalId),

@@ -34,10 +34,20 @@ export interface JobFigures {
 
 const ENOUGH = 5;
 
+/** Gains of those on the list at their last weighings, kilograms a day; read once a job. */
+export const gainsBefore = (
+  listed: readonly RosterAnimal[],
+  settingsOf: (animal: RosterAnimal) => SpeciesSettings,
+): number[] =>
+  listed.flatMap((a) => {
+    const gain = lastGain(dailyReadings(rosterReadings(a)), settingsOf(a));
+    return gain.kind === 'gain' ? [gain.kgPerDay] : [];
+  });
+
 /** The tally of a job so far. */
 export function jobFigures(
   passages: readonly Passage[],
-  listed: readonly RosterAnimal[],
+  earlierGains: readonly number[],
   animals: ReadonlyMap<string, RosterAnimal>,
   on: string,
   settingsOf: (animal: RosterAnimal) => SpeciesSettings,
@@ -53,18 +63,11 @@ export function jobFigures(
     points.push({
       animalId: p.animalId,
       kg: p.kg,
-      gain: animal && gainTo(animal, { on: dayOf(on), kg: p.kg, method: 'scale' }, settingsOf(animal)),
+      gain: animal && gainAtJob(animal, { on: dayOf(on), kg: p.kg, method: 'scale' }, settingsOf(animal)),
     });
   }
   const gains = points.flatMap((p) => (p.gain ? [p.gain.kgPerDay] : []));
-  const earlier =
-    gains.length >= ENOUGH
-      ? gains
-      : listed.flatMap((a) => {
-          const gain = lastGain(dailyReadings(rosterReadings(a)), settingsOf(a));
-          return gain.kind === 'gain' ? [gain.kgPerDay] : [];
-        });
-  const middle = median(earlier);
+  const middle = median(gains.length >= ENOUGH ? gains : earlierGains);
   return {
     points,
     meanKg: mean(points.map((p) => p.kg)),
@@ -72,6 +75,18 @@ export function jobFigures(
     lineKgPerDay: middle === undefined ? undefined : notGrowingLine(middle),
     gates,
   };
+}
+
+/** Gains already worked out: an animal that is through keeps its gain while thousands come after it. */
+const gainsKnown = new WeakMap<RosterAnimal, { readonly key: string; readonly gain: KnownGain | undefined }>();
+
+function gainAtJob(animal: RosterAnimal, now: Reading, settings: SpeciesSettings): KnownGain | undefined {
+  const key = `${now.on} ${now.kg} ${settings.readingSdShare}`;
+  const known = gainsKnown.get(animal);
+  if (known?.key === key) return known.gain;
+  const gain = gainTo(animal, now, settings);
+  gainsKnown.set(animal, { key, gain });
+  return gain;
 }
 
 /** The gain from the last weighing before this day. */

@@ -1,8 +1,8 @@
 import type { Entry, RosterAnimal } from '@yaylak/contract';
 import { dayOf, SPECIES_TABLE } from '@yaylak/core';
 import { answerTag, answerWeight, matchesFor, raceNumbers } from './answers';
-import { jobFigures } from './jobFigures';
-import { passagesOf } from './raceLog';
+import { gainsBefore, jobFigures } from './jobFigures';
+import { isSameLog, jobLog, passagesOf } from './raceLog';
 
 const lamb = (text: string, weights: RosterAnimal['weights'] = []): RosterAnimal => ({
   tag: { animalId: text, text, kind: 'visual', colour: 'green', name: null, hasElectronic: false, isWorn: true },
@@ -71,24 +71,38 @@ describe('the log of a job', () => {
   });
 
   it('takes each entry once, wherever it lies, and leaves struck ones out', () => {
-    const passages = passagesOf('j', onServer, [
-      item(onServer[1] as Entry),
-      item(entry('2a', { type: 'weight', kg: 31 })),
-      item(entry('3a', { type: 'weight', kg: 32 }), 'refused'),
-    ]);
+    const passages = passagesOf(
+      onServer,
+      jobLog(
+        [
+          item(onServer[1] as Entry),
+          item(entry('2a', { type: 'weight', kg: 31 })),
+          item(entry('3a', { type: 'weight', kg: 32 }), 'refused'),
+          item(entry('4a', { type: 'weight', kg: 33, jobId: 'another' })),
+        ],
+        'j',
+      ),
+    );
     expect(passages.map((p) => [p.animalId, p.kg, p.gate, p.refusedBecause])).toEqual([
       ['animal 1', 30, 'Keep', undefined],
       ['animal 2', 31, undefined, undefined],
       ['animal 3', 32, undefined, 'why'],
     ]);
     const strikes = onServer.map((e, i) => item(entry(`9${i}`, { type: 'strike', entryId: e.id })));
-    expect(passagesOf('j', onServer, strikes)).toEqual([]);
+    expect(passagesOf(onServer, jobLog(strikes, 'j'))).toEqual([]);
+  });
+
+  it('is the same when an entry has only been sent, and another when one was refused or added', () => {
+    const e = entry('2a', { type: 'weight', kg: 31 });
+    const log = (...items: ReturnType<typeof item>[]) => jobLog(items, 'j');
+    expect(isSameLog(log(item(e)), log({ ...item(e), state: 'kept' as never }))).toBe(true);
+    expect(isSameLog(log(item(e)), log(item(e, 'refused')))).toBe(false);
+    expect(isSameLog(log(item(e)), log(item(e), item(entry('3a', {}))))).toBe(false);
   });
 
   it('tallies weights, gains and gates', () => {
     const flock = [lamb('a', [['2026-11-09', 30, 'scale']]), lamb('b', [['2026-11-09', 31, 'scale']])];
     const passages = passagesOf(
-      'j',
       [
         entry('1a', { type: 'passage', gate: 'Keep', animalId: 'a' }),
         entry('1b', { type: 'weight', kg: 32.8, animalId: 'a' }),
@@ -97,7 +111,7 @@ describe('the log of a job', () => {
     );
     const figures = jobFigures(
       passages,
-      flock,
+      [],
       new Map(flock.map((a) => [a.tag.animalId, a])),
       '2026-11-23',
       () => SPECIES_TABLE.sheep,
@@ -105,5 +119,33 @@ describe('the log of a job', () => {
     expect(figures.meanKg).toBe(32.8);
     expect(figures.meanGain).toBeCloseTo(0.2, 10); // 2.8 kg in 14 days
     expect(figures.gates.get('Keep')).toBe(1);
+    expect(figures.lineKgPerDay).toBeUndefined();
+  });
+
+  it('judges by the last weighings until five are through, then by the job itself', () => {
+    // 3, 6, 9, 12 and 15 kg in 30 days; now 30, 60, 90, 120 and 150 g a day over ten days.
+    const flock = [1, 2, 3, 4, 5].map((n) =>
+      lamb(String(n), [
+        ['2026-10-14', 20, 'scale'],
+        ['2026-11-13', 20 + 3 * n, 'scale'],
+      ]),
+    );
+    const settingsOf = () => SPECIES_TABLE.sheep;
+    const line = (through: number) =>
+      jobFigures(
+        passagesOf(
+          flock
+            .slice(0, through)
+            .map((a, i) => entry(`${i}w`, { type: 'weight', animalId: a.tag.animalId, kg: 20 + 3.3 * (i + 1) })),
+          [],
+        ),
+        gainsBefore(flock, settingsOf),
+        new Map(flock.map((a) => [a.tag.animalId, a])),
+        '2026-11-23',
+        settingsOf,
+      ).lineKgPerDay;
+    // Half the median of 100 to 500 g a day, and half of that of 30 to 150.
+    expect(line(4)).toBeCloseTo(0.15, 10);
+    expect(line(5)).toBeCloseTo(0.045, 10);
   });
 });

@@ -12,20 +12,31 @@ export interface Passage {
   readonly refusedBecause: string | undefined;
 }
 
+/** An entry of a job that lies on this device, and why the book did not take it, if it did not. */
+export interface Logged {
+  readonly entry: Entry;
+  readonly refused: string | undefined;
+}
+
+/** What this device wrote of a job. */
+export const jobLog = (onDevice: readonly OutboxItem[], jobId: string): Logged[] =>
+  onDevice.flatMap(({ out, state, message }) =>
+    out.kind === 'entry' && out.entry.jobId === jobId
+      ? [{ entry: out.entry, refused: state === 'refused' ? (message ?? 'refused') : undefined }]
+      : [],
+  );
+
+export const isSameLog = (a: readonly Logged[], b: readonly Logged[]): boolean =>
+  a.length === b.length && a.every((x, i) => x.entry === b[i]?.entry && x.refused === b[i].refused);
+
 /**
  * The passages of a job, oldest first: what the server has and what lies on this device, each entry once, struck ones
  * left out.
  */
-export function passagesOf(jobId: string, fromServer: readonly Entry[], onDevice: readonly OutboxItem[]): Passage[] {
-  const entries = new Map<string, { entry: Entry; refused: string | undefined }>();
+export function passagesOf(fromServer: readonly Entry[], onDevice: readonly Logged[]): Passage[] {
+  const entries = new Map<string, Logged>();
   for (const entry of fromServer) entries.set(entry.id, { entry, refused: undefined });
-  for (const item of onDevice) {
-    if (item.out.kind !== 'entry' || item.out.entry.jobId !== jobId) continue;
-    entries.set(item.out.entry.id, {
-      entry: item.out.entry,
-      refused: item.state === 'refused' ? (item.message ?? 'refused') : undefined,
-    });
-  }
+  for (const logged of onDevice) entries.set(logged.entry.id, logged);
   const struck = new Set<string>();
   for (const { entry } of entries.values()) if (entry.type === 'strike') struck.add(entry.entryId);
   const passages = new Map<string, { entries: AnimalEntry[]; refused: string | undefined }>();

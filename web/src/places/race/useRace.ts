@@ -1,12 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
-import type { JobView, RosterAnimal, StartJob } from '@yaylak/contract';
-import { useCallback, useMemo } from 'react';
+import type { Entry, JobView, RosterAnimal, StartJob } from '@yaylak/contract';
+import { useCallback, useMemo, useState } from 'react';
 import { holdingQuery, jobQuery, rosterQuery } from '../../api/queries';
 import type { OutboxItem } from '../../outbox/store';
 import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
 import { stamp, type EntryDraft } from '../../outbox/useRecord';
 import { newId } from '../../words/ids';
-import { passagesOf, type Passage } from './raceLog';
+import { isSameLog, jobLog, passagesOf, type Logged, type Passage } from './raceLog';
 
 export interface Race {
   readonly job: (StartJob & { readonly finishedAt: string | null }) | undefined;
@@ -32,6 +32,7 @@ const jobOnDevice = (items: readonly OutboxItem[], id: string): StartJob | undef
 };
 
 const NOBODY: readonly RosterAnimal[] = [];
+const NOTHING: readonly Entry[] = [];
 
 /** A job as this device knows it, with or without the server. */
 export function useRace(jobId: string): Race {
@@ -49,16 +50,17 @@ export function useRace(jobId: string): Race {
     [known, finishedAt, isFinishedHere],
   );
   const all = roster.data?.animals ?? NOBODY;
-  const strangers = useMemo(() => strangersOf(items, jobId), [items, jobId]);
+  const log = useSame(jobLog(items, jobId), isSameLog);
+  const strangers = useSame(
+    useMemo(() => strangersOf(log), [log]),
+    areSameAnimals,
+  );
   const animals = useMemo(() => new Map([...strangers, ...all].map((a) => [a.tag.animalId, a])), [all, strangers]);
   const listed = useMemo(
     () => (job?.animalIds ?? []).flatMap((id) => animals.get(id) ?? []),
     [job?.animalIds, animals],
   );
-  const passages = useMemo(
-    () => passagesOf(jobId, server.data?.entries ?? [], items),
-    [jobId, server.data?.entries, items],
-  );
+  const passages = useMemo(() => passagesOf(server.data?.entries ?? NOTHING, log), [server.data?.entries, log]);
   const writtenBy = holding?.keeper ?? 'Keeper';
   const on = job?.on ?? '';
   const groupOfGate = useMemo(() => new Map((job?.gates ?? []).map((g) => [g.name, g.groupId])), [job?.gates]);
@@ -100,15 +102,21 @@ export function useRace(jobId: string): Race {
   };
 }
 
+/** The value of before while it says the same: that an entry has been sent changes nothing of who is through. */
+function useSame<T>(value: T, isSame: (a: T, b: T) => boolean): T {
+  const [kept, setKept] = useState(value);
+  if (isSame(kept, value)) return kept;
+  setKept(value);
+  return value;
+}
+
 /** Animals taken in at this race, not yet on the roster. */
-function strangersOf(items: readonly OutboxItem[], jobId: string): RosterAnimal[] {
-  return items.flatMap(({ out }): RosterAnimal[] => {
-    if (out.kind !== 'entry' || out.entry.jobId !== jobId || out.entry.type !== 'arrival') return [];
-    const { animalId, species, sex } = out.entry;
-    const worn = items.find(
-      (i) => i.out.kind === 'entry' && i.out.entry.type === 'identifier' && i.out.entry.animalId === animalId,
-    )?.out;
-    const text = worn?.kind === 'entry' && worn.entry.type === 'identifier' ? worn.entry.text : 'no number';
+function strangersOf(log: readonly Logged[]): RosterAnimal[] {
+  return log.flatMap(({ entry: arrival }): RosterAnimal[] => {
+    if (arrival.type !== 'arrival') return [];
+    const { animalId, species, sex } = arrival;
+    const worn = log.find(({ entry }) => entry.type === 'identifier' && entry.animalId === animalId)?.entry;
+    const text = worn?.type === 'identifier' ? worn.text : 'no number';
     return [
       {
         tag: { animalId, text, kind: 'visual', colour: null, name: null, hasElectronic: false, isWorn: true },
@@ -127,6 +135,9 @@ function strangersOf(items: readonly OutboxItem[], jobId: string): RosterAnimal[
     ];
   });
 }
+
+const areSameAnimals = (a: readonly RosterAnimal[], b: readonly RosterAnimal[]): boolean =>
+  a.length === b.length && a.every((x, i) => x.tag.animalId === b[i]?.tag.animalId && x.tag.text === b[i].tag.text);
 
 /** Entries that take an unknown animal in: it is asked later who it is. */
 export function takeIn(

@@ -1,0 +1,143 @@
+import { chromium } from '@playwright/test';
+import { chromiumOptions } from '../scripts/chromium.mjs';
+
+const ANIMALS = 5_000;
+const THROUGH = 2_500;
+const MEASURED = 25;
+const GOAL_MS = 100;
+
+const middle = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
+const nth = (i) => `24-${String(i + 1).padStart(4, '0')}`;
+
+/**
+ * At the race with 5,000 animals on the list and half of them through: from Enter on the weight until the next number
+ * can be typed, and until the passage is written down on the device and counted. The floor is the same keystroke in a page that does nothing with it.
+ * @returns rows of figure, floor and ratio
+ */
+export async function raceRows({ app, postAll, arrival, weight, newId }) {
+  const ids = Array.from({ length: ANIMALS }, () => newId());
+  const book = app.book;
+  const stamp = { writtenAt: '2026-11-23T08:00:00.000Z', writtenBy: 'Bench', source: 'race' };
+  await postAll(
+    book,
+    ids.map((id) => arrival(id, '2024-04-01')),
+  );
+  await postAll(
+    book,
+    ids.flatMap((animalId, i) => [
+      {
+        id: newId(),
+        type: 'identifier',
+        animalId,
+        on: '2024-04-01',
+        kind: 'visual',
+        text: nth(i),
+        colour: 'green',
+        ...stamp,
+      },
+      weight(animalId, '2024-04-01', 4),
+      weight(animalId, '2026-10-01', 58),
+    ]),
+  );
+  await app.http.listen(0, '127.0.0.1');
+  const url = (await app.http.getUrl()).replace('[::1]', '127.0.0.1');
+  const jobId = newId();
+  const job = {
+    id: jobId,
+    name: 'Everybody',
+    on: '2026-11-23',
+    startedAt: '2026-11-23T07:00:00.000Z',
+    startedBy: 'Bench',
+    stations: ['weigh'],
+    gates: [],
+    animalIds: ids,
+  };
+  await fetch(`${url}/api/jobs`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(job),
+  });
+  await postAll(
+    book,
+    ids.slice(0, THROUGH).flatMap((animalId, i) => {
+      const at = { ...stamp, writtenAt: new Date(Date.UTC(2026, 10, 23, 8) + i * 5000).toISOString(), jobId };
+      return [
+        { id: newId(), type: 'passage', animalId, on: '2026-11-23', ...at },
+        { ...weight(animalId, '2026-11-23', 60), ...at },
+      ];
+    }),
+  );
+  const browser = await chromium.launch(chromiumOptions);
+  try {
+    const page = await browser.newPage();
+    const floor = await keystrokeMs(page);
+    await page.goto(`${url}/race/${jobId}`);
+    await page.getByTestId('seen-count').getByText(`${THROUGH} of ${ANIMALS}`).waitFor();
+    await page.evaluate(() => {
+      globalThis.readyMs = [];
+      globalThis.keptMs = [];
+      const seen = () => document.querySelector('[data-testid=seen-count]').textContent;
+      const isReady = () => document.activeElement.id === 'race-number';
+      /** Notes the time when something holds, looked at after each frame. */
+      const when = (holds, from, list) => {
+        if (holds()) list.push(performance.now() - from);
+        else requestAnimationFrame(() => when(holds, from, list));
+      };
+      addEventListener(
+        'keydown',
+        (event) => {
+          if (event.key !== 'Enter' || document.activeElement.id !== 'race-weight') return;
+          const from = performance.now();
+          const before = seen();
+          requestAnimationFrame(() => {
+            when(isReady, from, globalThis.readyMs);
+            when(() => seen() !== before, from, globalThis.keptMs);
+          });
+        },
+        true,
+      );
+    });
+    for (let i = 0; i < MEASURED; i++) {
+      await page.keyboard.type(nth(THROUGH + i));
+      await page.keyboard.press('Enter');
+      await page.getByLabel('Weight, kg').waitFor();
+      await page.keyboard.type('61.5');
+      await page.keyboard.press('Enter');
+      await page
+        .getByTestId('seen-count')
+        .getByText(`${THROUGH + i + 1} of ${ANIMALS}`)
+        .waitFor();
+    }
+    const { readyMs, keptMs } = await page.evaluate(() => ({ readyMs: globalThis.readyMs, keptMs: globalThis.keptMs }));
+    const row = (name, ms) => ({
+      name,
+      figure: `${ms.toFixed(0)} ms`,
+      floor: `${floor.toFixed(0)} ms a bare key, goal ${GOAL_MS} ms`,
+      ratio: ms / GOAL_MS,
+    });
+    return [
+      row('race, 5,000 animals: ready for the next', middle(readyMs)),
+      row('the slowest of 25 of them', Math.max(...readyMs)),
+      row('written down on the device, and counted', middle(keptMs)),
+    ];
+  } finally {
+    await browser.close();
+  }
+}
+
+/** From a key until the next frame in a page that does nothing with it. */
+async function keystrokeMs(page) {
+  await page.setContent('<input autofocus>');
+  await page.evaluate(() => {
+    globalThis.frameMs = [];
+    addEventListener('keydown', () => {
+      const from = performance.now();
+      requestAnimationFrame(() => globalThis.frameMs.push(performance.now() - from));
+    });
+  });
+  for (let i = 0; i < MEASURED; i++) {
+    await page.keyboard.press('1');
+    await page.waitForTimeout(30);
+  }
+  return middle(await page.evaluate(() => globalThis.frameMs));
+}
