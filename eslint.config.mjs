@@ -50,5 +50,7 @@ export default tseslint.config(
     languageOptions: { globals: globals.node },
     rules: { '@typescript-eslint/no-require-imports': 'off' },
   },
+  // Parts of it run in the page that is measured.
+  { files: ['bench/**/*.mjs'], languageOptions: { globals: globals.browser } },
   prettier,
 );

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import type { AnimalPage, RosterView } from '@yaylak/contract';
+import type { AnimalPage, HoldingView, RosterView } from '@yaylak/contract';
 import { expectAccessible } from './axe';
 import { aServer, type Server } from './server';
 
@@ -135,6 +135,53 @@ test('a file with 3 bad rows of 50 shows the 3 and takes 47; the same file again
   }
 });
 
+test('a file of 100,000 weights shows how far it is, stops when asked, and is taken back whole', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(400_000);
+  const grown = (await (
+    await request.get(`${server.url}/api/animals?species=sheep&sex=female&sort=age&direction=down&limit=40`)
+  ).json()) as AnimalPage;
+  const about = async (): Promise<number> =>
+    ((await (await request.get(`${server.url}/api/holding`)).json()) as HoldingView).about.entries;
+  const before = await about();
+  const lines = grown.rows.flatMap((row) =>
+    Array.from({ length: 2500 }, (_, i) => {
+      const day = new Date(Date.UTC(2025, 5, 1 + (i % 500))).toISOString().slice(0, 10);
+      return `${row.tag.text};${day};${(50 + Math.floor(i / 500) + (i % 7) / 10).toFixed(1)}`;
+    }),
+  );
+  expect(lines).toHaveLength(100_000);
+  await page.goto(`${server.url}/files`);
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Choose a CSV file' }).click();
+  const buffer = Buffer.from(`number;date;weight\n${lines.join('\n')}\n`);
+  await (await chooser).setFiles({ name: 'many.csv', mimeType: 'text/csv', buffer });
+  await page.getByRole('button', { name: 'Look at what would happen' }).click();
+  await expect(page.getByRole('progressbar', { name: 'Progress' })).toBeVisible();
+  await expect(page.getByText(/Of 100000 rows: 100000 new/)).toBeVisible({ timeout: 180_000 });
+  expect(await about()).toBe(before);
+
+  await page.getByRole('button', { name: 'Take in 100000' }).click();
+  await expect(page.getByText(/^[1-9]\d*000 of 100000$/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Stop' }).click();
+  const heading = page.getByRole('heading', { name: /\d+ taken in, then stopped/ });
+  await expect(heading).toBeVisible({ timeout: 60_000 });
+  const taken = Number(/\d+/.exec((await heading.textContent()) ?? '')?.[0]);
+  expect(taken).toBeGreaterThan(0);
+  expect(taken).toBeLessThan(100_000);
+  expect(await about()).toBe(before + taken);
+
+  await page.getByRole('button', { name: 'Take the whole file back' }).click();
+  await expect(page.getByText(`Taken back: ${taken} entries of the file struck out.`)).toBeVisible({
+    timeout: 120_000,
+  });
+  // Struck out, not gone: each has a strike beside it.
+  expect(await about()).toBe(before + 2 * taken);
+  await expectAccessible(page);
+});
+
 test('an empty file, a file of 25 MB and a picture say what is wrong with them', async ({ page }) => {
   await page.goto(`${server.url}/files`);
   for (const [buffer, words] of [
@@ -178,6 +225,27 @@ test('animals are added, found by digits typed anywhere, moved and put back', as
   await expect(page.getByRole('row', { name: /77-7001/ })).toContainText('Rams');
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('row', { name: /77-7001/ })).toContainText('no group');
+});
+
+test('an animal is changed in its row by keyboard alone, and put back', async ({ page }) => {
+  await page.goto(`${server.url}/animals?species=goat&sex=female&bornIn=${new Date().getFullYear()}`);
+  const row = page.getByRole('row', { name: /G-/ }).first();
+  await row.focus();
+  // What, group: the second cell that can be changed.
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  const group = page.getByRole('combobox', { name: /^Group of/ });
+  await expect(group).toBeFocused();
+  await expectAccessible(page);
+  await group.selectOption({ label: 'Rams' });
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Moved G-.* to Rams$/)).toBeVisible();
+  await expect(group).toBeHidden();
+  await expect(row).toContainText('Rams');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(/^Taken back: moved/)).toBeVisible();
+  await expect(row).not.toContainText('Rams');
 });
 
 test('two windows on one animal: the second is told, and keeps what was typed', async ({ page, context, request }) => {

@@ -68,7 +68,7 @@ test('a slip is asked about, an unknown number is taken in, the last animal is t
   request,
 }) => {
   await page.goto(`${server.url}/race`);
-  await page.getByLabel('Sort by gate').check();
+  await page.getByText('Sort by gate').click();
   await page.getByRole('button', { name: /Start with/ }).click();
   const roster = (await (await request.get(`${server.url}/api/roster`)).json()) as RosterView;
   const year = roster.on.slice(0, 4);

@@ -14,7 +14,7 @@ const race = async (page, url) => {
   await page
     .getByLabel('Who')
     .selectOption({ label: await page.locator('option', { hasText: 'Ewe lambs of' }).first().textContent() });
-  await page.getByLabel('Sort by gate').check();
+  await page.getByText('Sort by gate').click();
   await page.getByRole('button', { name: /Start with/ }).click();
   await page.getByLabel('Number of the next animal').waitFor();
   const roster = await (await page.request.get(`${url}/api/roster`)).json();

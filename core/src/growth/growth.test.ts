@@ -23,6 +23,7 @@ import {
   litterSpread,
   nextWeighing,
   notGrowing,
+  readingBefore,
   shippedFactors,
   weightAtAge,
   weightOn,
@@ -404,6 +405,31 @@ describe('a record to fit factors from', () => {
     // 44 days is under half of 90, 136 over one and a half.
     const lamb = aLamb({ daily: [reading('2026-05-15', 15), reading('2026-08-15', 40)] });
     expect(factorRecord(lamb, 90, sheep)).toBeUndefined();
+  });
+});
+
+describe('the reading before a day', () => {
+  it.each([
+    ['2026-05-01', undefined],
+    ['2026-05-02', 20.5], // two readings of the day before, averaged
+    ['2026-05-03', 20.5],
+    ['2026-06-01', 30],
+  ])('%s', (on, kg) => {
+    const readings = [reading('2026-05-01', 20), reading('2026-05-01', 21), reading('2026-05-03', 30)];
+    expect(readingBefore(readings, day(on))?.kg).toBe(kg);
+  });
+  it('is what all daily readings give, for any days', () => {
+    const anyReading = fc.tuple(fc.integer({ min: 0, max: 20 }), fc.integer({ min: 1, max: 90 }));
+    fc.assert(
+      fc.property(fc.array(anyReading, { maxLength: 30 }), fc.integer({ min: -1, max: 22 }), (some, at) => {
+        const readings = some
+          .map(([d, kg]) => ({ ...reading('2026-01-01', kg), on: addDays(day('2026-01-01'), d) }))
+          .sort((a, b) => a.on - b.on);
+        const on = addDays(day('2026-01-01'), at);
+        expect(readingBefore(readings, on)).toEqual(dailyReadings(readings).findLast((r) => r.on < on));
+      }),
+      { seed: 5 },
+    );
   });
 });
 

@@ -37,6 +37,25 @@ export function dailyReadings(readings: readonly Reading[]): Reading[] {
 const isDailyAlready = (readings: readonly Reading[]): boolean =>
   readings.every((r, i) => i === 0 || (readings[i - 1] as Reading).on < r.on);
 
+/**
+ * The reading of the last day before another, as `dailyReadings` gives it. Only that day is looked at, so that it may
+ * be asked for each of a hundred thousand weights.
+ * @param readings in rising order of days, any number a day
+ */
+export function readingBefore(readings: readonly Reading[], on: Day): Reading | undefined {
+  let low = 0;
+  let high = readings.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((readings[middle] as Reading).on < on) low = middle + 1;
+    else high = middle;
+  }
+  const day = readings[low - 1]?.on;
+  let from = low;
+  while (from > 0 && readings[from - 1]?.on === day) from--;
+  return dailyReadings(readings.slice(from, low))[0];
+}
+
 /** SD of one reading, kilograms. */
 export const readingSd = (kg: number, settings: Pick<SpeciesSettings, 'readingSdShare'>): number =>
   kg * settings.readingSdShare;

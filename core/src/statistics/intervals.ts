@@ -1,5 +1,7 @@
 /** Two-sided normal quantile of an 80 % interval. */
 export const Z_80 = 1.2815515655446004;
+/** Half the width of the 80 % interval of a normal estimate: four times out of five the truth lies inside. */
+export const halfWidth80 = (standardError: number): number => Z_80 * standardError;
 /** Two-sided normal quantile of a 95 % interval. */
 export const Z_95 = 1.959963984540054;
 

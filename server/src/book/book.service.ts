@@ -10,10 +10,10 @@ import {
 } from '@yaylak/contract';
 import {
   checkEntry,
-  dailyWeights,
   dayOf,
   doubtReading,
   mainIdentifier,
+  readingBefore,
   type AnimalRecord,
   type Refusal,
 } from '@yaylak/core';
@@ -222,7 +222,7 @@ export class BookService implements OnModuleInit {
     const facts = this.state.animals.get(entry.animalId);
     if (!facts) return undefined;
     const on = dayOf(entry.on);
-    const before = dailyWeights(facts).findLast((r) => r.on < on);
+    const before = readingBefore(facts.weights, on);
     return doubtReading(before, { on, kg: entry.kg, method: entry.method }, this.state.settings(facts.record.species));
   }
 

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { AdjustedView } from '@yaylak/contract';
-import type { WeightUnit } from '@yaylak/core';
+import { halfWidth80, type WeightUnit } from '@yaylak/core';
 import { fullDate, weightText } from '../words/format';
 
 interface Props {
@@ -41,7 +41,7 @@ export function AdjustedHow({ adjusted: a, unit }: Props) {
           ))}
         </tbody>
       </table>
-      <p>Gut fill and scale leave ± {weightText(1.28 * a.standardError, unit)} (80 %).</p>
+      <p>Gut fill and scale leave ± {weightText(halfWidth80(a.standardError), unit)} (80 %).</p>
       <p>
         <Link to="/holding">The factors are set under Holding</Link>
       </p>

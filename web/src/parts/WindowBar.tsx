@@ -55,7 +55,7 @@ const Track = styled.div`
   position: relative;
   height: 8px;
   border-radius: 4px;
-  background: ${colour('rail')};
+  background: ${colour('stretch')};
   margin: ${space(2)} 0 ${space(1)};
 `;
 const Stretch = styled.span`

@@ -30,5 +30,7 @@ export const GlobalStyle = createGlobalStyle`
     :root { ${LIGHT_VARIABLES} }
     body { background: #fff; color: #000; font-size: 11pt; }
     .no-print { display: none !important; }
+    section { background: none !important; border: 0 !important; padding: 0 !important; }
+    p, th, td { color: #000 !important; }
   }
 `;

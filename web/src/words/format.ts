@@ -1,5 +1,5 @@
 import type { GainView } from '@yaylak/contract';
-import { fromKg, type Age, type Species, type WeightUnit } from '@yaylak/core';
+import { fromKg, halfWidth80, type Age, type Species, type WeightUnit } from '@yaylak/core';
 
 /** All figures people read are made here: rounded once, with their unit after a space that does not break. */
 // A full no-break space: the narrow one is all but invisible in the text face.
@@ -8,6 +8,17 @@ const MINUS = '\u2212';
 
 const signed = (text: string, value: number): string => (value < 0 && !/^[0.]*$/.test(text) ? `${MINUS}${text}` : text);
 const fixed = (value: number, digits: number): string => signed(Math.abs(value).toFixed(digits), value);
+
+/** A figure without a unit, with a true minus: `−2.8`. */
+export const figureText = (value: number, digits: number): string => fixed(value, digits);
+
+/** A weight with how wide the guess is, four times out of five: `39.0 kg ± 1.2 kg`. */
+export const sureWeightText = (kg: number, standardError: number, unit: WeightUnit): string =>
+  `${weightText(kg, unit)} ± ${weightText(halfWidth80(standardError), unit)}`;
+
+/** Points with how wide the guess is, four times out of five: `62.7 ± 5.9 points`. */
+export const surePointsText = (points: number, standardError: number): string =>
+  `${fixed(points, 1)} ± ${fixed(halfWidth80(standardError), 1)} points`;
 
 /** Rabbits and other small ones are read in grams. */
 const isSmall = (species: Species | undefined): boolean => species === 'rabbit';

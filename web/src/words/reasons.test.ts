@@ -3,7 +3,7 @@ import { reasonWords } from './reasons';
 
 it.each<[ChoosingReason, RegExp]>([
   [{ code: 'trait', trait: 'growth', points: 3.4 }, /^Growth gives 3 points\.$/],
-  [{ code: 'trait', trait: 'damRecord', points: -1.2 }, /^Dam's litters takes 1 point\.$/],
+  [{ code: 'trait', trait: 'damRecord', points: -1.2 }, /^Dam's litters take 1 point\.$/],
   [{ code: 'not-measured', trait: 'lastGain' }, /not measured: taken as the mean/],
   [{ code: 'near-line', standardError: 4.2 }, /error of 4 points: either side would be right/],
   [
@@ -12,7 +12,7 @@ it.each<[ChoosingReason, RegExp]>([
   ],
   [
     { code: 'lighter-than-worth', place: 2, placeByWeight: 22, part: 'birthType', grams: -3600 },
-    /^Only 22nd by weight, yet 2nd: being one of several costs/,
+    /^Only 22nd by weight, yet 2nd: being one of several costs 3\.6\u00a0kg\.$/,
   ],
 ])('%j', (reason, words) => {
   expect(reasonWords(reason, 'kg')).toMatch(words);

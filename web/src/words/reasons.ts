@@ -1,11 +1,16 @@
 import type { ChoosingRow } from '@yaylak/contract';
 import type { BreakdownPart, ChoosingReason, ChoosingTrait, Decision, WeightUnit } from '@yaylak/core';
-import { differenceText } from './format';
+import { differenceText, weightText } from './format';
 
 export const TRAIT_WORDS: Readonly<Record<ChoosingTrait, string>> = {
   growth: 'Growth',
   damRecord: "Dam's litters",
   lastGain: 'Last gain',
+};
+const VERBS: Readonly<Record<ChoosingTrait, readonly [gives: string, takes: string]>> = {
+  growth: ['gives', 'takes'],
+  damRecord: ['give', 'take'],
+  lastGain: ['gives', 'takes'],
 };
 export const DECISION_WORDS: Readonly<Record<Decision, string>> = {
   keep: 'Keep',
@@ -50,7 +55,7 @@ export function reasonWords(reason: ChoosingReason, unit: WeightUnit): string {
   switch (reason.code) {
     case 'trait': {
       const points = Math.round(reason.points);
-      return `${TRAIT_WORDS[reason.trait]} ${points > 0 ? 'gives' : 'takes'} ${Math.abs(points)} ${Math.abs(points) === 1 ? 'point' : 'points'}.`;
+      return `${TRAIT_WORDS[reason.trait]} ${VERBS[reason.trait][points > 0 ? 0 : 1]} ${Math.abs(points)} ${Math.abs(points) === 1 ? 'point' : 'points'}.`;
     }
     case 'not-measured':
       return `${TRAIT_WORDS[reason.trait]} not measured: taken as the mean.`;
@@ -59,7 +64,7 @@ export function reasonWords(reason: ChoosingReason, unit: WeightUnit): string {
     case 'heavier-than-worth':
       return `${ordinal(reason.placeByWeight)} by weight, but ${ordinal(reason.place)}: ${differenceText(reason.grams / 1000, unit)} come from ${PART_NOUNS[reason.part][0]}.`;
     case 'lighter-than-worth':
-      return `Only ${ordinal(reason.placeByWeight)} by weight, yet ${ordinal(reason.place)}: ${PART_NOUNS[reason.part][1]} costs ${differenceText(reason.grams / 1000, unit)}.`;
+      return `Only ${ordinal(reason.placeByWeight)} by weight, yet ${ordinal(reason.place)}: ${PART_NOUNS[reason.part][1]} costs ${weightText(Math.abs(reason.grams) / 1000, unit)}.`;
   }
 }
 

@@ -1,4 +1,14 @@
-import { bornText, differenceText, gainText, shortDate, verdictText, weightText } from './format';
+import {
+  bornText,
+  differenceText,
+  figureText,
+  gainText,
+  shortDate,
+  surePointsText,
+  sureWeightText,
+  verdictText,
+  weightText,
+} from './format';
 import { ordinal } from './reasons';
 
 it.each([
@@ -19,4 +29,18 @@ it.each([
   [verdictText({ verdict: 'too-soon' } as never), 'too soon to tell'],
 ])('%s', (text, expected) => {
   expect(text).toBe(expected);
+});
+
+describe('figures with how wide the guess is', () => {
+  it('are four times out of five right: 1.2816 standard errors to each side', () => {
+    expect(sureWeightText(39.04, 0.95, 'kg')).toBe('39.0\u00a0kg ± 1.2\u00a0kg');
+    expect(surePointsText(-2.84, 4.6)).toBe('−2.8 ± 5.9 points');
+  });
+  it.each([
+    [-2.84, 1, '−2.8'],
+    [-0.04, 1, '0.0'],
+    [100.5, 0, '101'],
+  ])('%f with %i digits is %s', (value, digits, text) => {
+    expect(figureText(value, digits)).toBe(text);
+  });
 });

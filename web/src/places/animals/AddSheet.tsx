@@ -125,7 +125,7 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
           onChange={(groupId) => put({ groupId })}
         />
       </Row>
-      <Row $gap={3}>
+      <Row $gap={3} style={{ alignItems: 'flex-start' }}>
         {isMany ? (
           <Small>
             Numbers {next?.numbers[0] ?? '…'} to {next?.numbers.at(-1) ?? '…'}
@@ -156,8 +156,20 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
       </Row>
       <Row $gap={3}>
         <Field label="Born on" type="date" value={draft.bornOn} onChange={(bornOn) => put({ bornOn })} />
-        <Field label="Dam" placeholder="number" value={draft.dam} onChange={(dam) => put({ dam })} />
-        <Field label="Sire" placeholder="number" value={draft.sire} onChange={(sire) => put({ sire })} />
+        <Field
+          label="Dam"
+          placeholder="number"
+          value={draft.dam}
+          onChange={(dam) => put({ dam })}
+          style={{ width: 140 }}
+        />
+        <Field
+          label="Sire"
+          placeholder="number"
+          value={draft.sire}
+          onChange={(sire) => put({ sire })}
+          style={{ width: 140 }}
+        />
         <Choice
           label="Born as"
           value={draft.birthType}

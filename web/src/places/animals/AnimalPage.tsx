@@ -50,7 +50,7 @@ export function AnimalPage() {
         </h1>
         <p>
           {row.bornOn
-            ? `Born ${fullDate(row.bornOn)} as ${bornText(row.species, row.birthType, row.rearingType)}.`
+            ? `Born ${fullDate(row.bornOn)}${row.birthType === null ? '' : ` as ${bornText(row.species, row.birthType, row.rearingType)}`}.`
             : 'Birth not known.'}{' '}
           {row.lastKg !== null && row.lastOn
             ? `${weightText(row.lastKg, unit, row.species)} on ${fullDate(row.lastOn)}.`

@@ -4,7 +4,7 @@ import { AdjustedHow } from '../../parts/AdjustedHow';
 import { GainFigure } from '../../parts/GainFigure';
 import { How } from '../../parts/How';
 import { colour, space } from '../../theme/tokens';
-import { differenceText, weightText } from '../../words/format';
+import { differenceText, figureText, sureWeightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 
 /** The figures on growth, each of which can be asked "how?". */
@@ -37,9 +37,7 @@ export function Figures({ view }: { readonly view: AnimalView }) {
             <tr>
               <th scope="row">Set to {verdict.adjusted.standardDays} days</th>
               <td>
-                <b>
-                  {weightText(verdict.adjusted.kg, unit)} ± {weightText(1.28 * verdict.adjusted.standardError, unit)}
-                </b>{' '}
+                <b>{sureWeightText(verdict.adjusted.kg, verdict.adjusted.standardError, unit)}</b>{' '}
                 <How of={`Weight set to ${verdict.adjusted.standardDays} days`}>
                   <AdjustedHow adjusted={verdict.adjusted} unit={unit} />
                 </How>
@@ -48,7 +46,7 @@ export function Figures({ view }: { readonly view: AnimalView }) {
             <tr>
               <th scope="row">Like for like</th>
               <td>
-                <b>{verdict.ratio.toFixed(0)}</b> of 100 is the mean of {verdict.groupSize} contemporaries
+                <b>{figureText(verdict.ratio, 0)}</b>, where 100 is the mean of {verdict.groupSize} contemporaries
                 {verdict.isSmallGroup ? ', a small group' : ''} (
                 {differenceText(verdict.breakdown.parts.likeForLike / 1000, unit)})
               </td>

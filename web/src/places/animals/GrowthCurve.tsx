@@ -76,7 +76,7 @@ export function GrowthCurve({ view, unit, fromDays, toDays }: Props) {
             dataKey="band"
             name="middle half"
             stroke="none"
-            fill={colour('rail')}
+            fill={colour('stretch')}
             connectNulls
             isAnimationActive={false}
           />

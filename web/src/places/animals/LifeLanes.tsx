@@ -120,7 +120,7 @@ const Mark = styled.li`
     line-height: 20px;
     padding: 0 ${space(1)};
     border-radius: 3px;
-    background: ${colour('rail')};
+    background: ${colour('stretch')};
     color: ${colour('ink')};
     border-left: 2px solid ${colour('lineStrong')};
     i {

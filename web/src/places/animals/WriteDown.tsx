@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { AnimalView } from '@yaylak/contract';
-import { readTypedNumber, toKg, type WeighingMethod } from '@yaylak/core';
+import { readTypedNumber, toKg, type WeighingMethod, type WeightUnit } from '@yaylak/core';
 import { useState } from 'react';
 import { groupsQuery } from '../../api/queries';
 import type { EntryDraft, RecordOutcome } from '../../outbox/useRecord';
@@ -9,6 +9,7 @@ import { Choice, Field } from '../../parts/Field';
 import { Row } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
+import { weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import { Problem } from './SelectionBar';
 
@@ -76,7 +77,7 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
   const submit = async (): Promise<void> => {
     const made = draft();
     if (typeof made === 'string') return setProblem(made);
-    const refused = await write([made], (kept) => `Written down.${doubtWords(kept)}`);
+    const refused = await write([made], (kept) => `Written down.${doubtWords(kept, unit)}`);
     if (refused.length > 0) return setProblem(refused.join(' '));
     onClose();
   };
@@ -141,9 +142,9 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
 }
 
 /** The book's doubt about a weight it kept, if it has one. */
-function doubtWords(kept: RecordOutcome): string {
+function doubtWords(kept: RecordOutcome, unit: WeightUnit): string {
   const answer = kept.kind === 'kept' ? kept.answers[0] : undefined;
   if (answer?.status !== 'kept' || !answer.doubt) return '';
   const { kind, fromKg, days } = answer.doubt;
-  return ` Check the reading: a ${kind} from ${fromKg.toFixed(1)}\u00a0kg in ${days} days`;
+  return ` Check the reading: a ${kind} from ${weightText(fromKg, unit)} in ${days} days`;
 }

@@ -1,3 +1,4 @@
+import { halfWidth80 } from '@yaylak/core';
 import type { ChoosingRow } from '@yaylak/contract';
 import styled from 'styled-components';
 import { AdjustedHow } from '../../parts/AdjustedHow';
@@ -44,7 +45,7 @@ export function BreakdownPanel({ row, size }: { readonly row: ChoosingRow; reado
                 <th scope="row">Like for like</th>
                 <td>
                   {differenceText(breakdown.parts.likeForLike / 1000, unit)} ±{' '}
-                  {weightText(1.28 * adjusted.standardError, unit)}
+                  {weightText(halfWidth80(adjusted.standardError), unit)}
                 </td>
               </tr>
             </tbody>

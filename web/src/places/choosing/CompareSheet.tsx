@@ -4,7 +4,15 @@ import styled from 'styled-components';
 import { Sheet } from '../../parts/Sheet';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { bornText, differenceText, gainText, weightText } from '../../words/format';
+import {
+  bornText,
+  differenceText,
+  figureText,
+  gainText,
+  surePointsText,
+  sureWeightText,
+  weightText,
+} from '../../words/format';
 import { reasonWords, TRAIT_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useUnits';
 
@@ -21,17 +29,13 @@ const LINES: readonly (readonly [
 ])[] = [
   ['Place', (r) => String(r.place)],
   ['Place by bare weight', (r) => (r.placeByWeight === null ? 'none' : String(r.placeByWeight))],
-  ['Worth', (r) => `${r.index.toFixed(1)} ± ${(1.28 * r.standardError).toFixed(1)} points`],
+  ['Worth', (r) => surePointsText(r.index, r.standardError)],
   ['Born as', (r, _u, species) => bornText(species, r.birthType, r.rearingType)],
   [
     'Weight read',
     (r, u) => (r.adjusted ? `${weightText(r.adjusted.readKg, u)} at ${r.adjusted.ageDays} days` : 'none'),
   ],
-  [
-    'Set weight',
-    (r, u) =>
-      r.adjusted ? `${weightText(r.adjusted.kg, u)} ± ${weightText(1.28 * r.adjusted.standardError, u)}` : 'none',
-  ],
+  ['Set weight', (r, u) => (r.adjusted ? sureWeightText(r.adjusted.kg, r.adjusted.standardError, u) : 'none')],
   ['Like for like', (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.likeForLike / 1000, u) : 'none')],
   ['From age', (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.age / 1000, u) : 'none')],
   ['From birth and rearing', (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.birthType / 1000, u) : 'none')],
@@ -76,7 +80,7 @@ export function CompareSheet({ species, rows, isOpen, onClose }: Props) {
             <tr key={p.trait}>
               <th scope="row">Points from {TRAIT_WORDS[p.trait].toLowerCase()}</th>
               {rows.map((r) => (
-                <td key={r.tag.animalId}>{(r.parts[i]?.points ?? 0).toFixed(1)}</td>
+                <td key={r.tag.animalId}>{figureText(r.parts[i]?.points ?? 0, 1)}</td>
               ))}
             </tr>
           ))}

@@ -6,7 +6,7 @@ import { Key } from '../../parts/KeysHelp';
 import { Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, radius, space } from '../../theme/tokens';
-import { bornText, gramsPerDay, verdictText, weightText } from '../../words/format';
+import { bornText, figureText, gramsPerDay, surePointsText, verdictText, weightText } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useUnits';
 import { decisionOf, type Decisions } from './decisions';
@@ -140,13 +140,13 @@ export function RankedList({
                   </td>
                   <td>{r.damRecord ? `${r.damRecord.perYear.toFixed(1)} × ${r.damRecord.years} yr` : 'none'}</td>
                   <td style={{ whiteSpace: 'nowrap' }}>
-                    <Bar title={`${r.index.toFixed(1)} ± ${(1.28 * r.standardError).toFixed(1)} points`}>
+                    <Bar title={surePointsText(r.index, r.standardError)}>
                       <span
                         style={{ width: `${8 + (92 * (r.index - least)) / Math.max(1, most - least)}%` }}
                         data-grey={r.isGrey || undefined}
                       />
                     </Bar>
-                    {r.index.toFixed(0)}
+                    {figureText(r.index, 0)}
                     {r.isGrey ? ' ?' : ''}
                   </td>
                   <td>
@@ -254,7 +254,7 @@ const Bar = styled.span`
   width: 52px;
   height: 8px;
   margin-right: ${space(2)};
-  background: ${colour('rail')};
+  background: ${colour('stretch')};
   span {
     display: block;
     height: 8px;
@@ -279,7 +279,7 @@ const Chosen = styled.span`
     color: ${colour('weld')};
   }
   &[data-decision='sell'] {
-    background: ${colour('rail')};
+    background: ${colour('stretch')};
   }
   &[data-against] {
     outline: 2px solid ${colour('madder')};

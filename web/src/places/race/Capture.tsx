@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { RosterAnimal } from '@yaylak/contract';
-import { dayOf, SPECIES_TABLE, type SpeciesSettings } from '@yaylak/core';
+import { dayOf, readingBefore, SPECIES_TABLE, type SpeciesSettings } from '@yaylak/core';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { holdingQuery } from '../../api/queries';
@@ -141,7 +141,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
 
   const enterWeight = (): void => {
     const species = animal?.species ?? listed[0]?.species ?? 'sheep';
-    const before = animal ? rosterReadings(animal).findLast((r) => r.on < dayOf(on)) : undefined;
+    const before = animal ? readingBefore(rosterReadings(animal), dayOf(on)) : undefined;
     const answer = answerWeight({
       typed: draft.weight,
       unit,

@@ -11,6 +11,8 @@ import { Choice, Field } from '../../parts/Field';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
+import { Tag } from '../../parts/Tag';
+import { Tick } from '../../parts/Tick';
 import { useNewKey } from '../../parts/useWindowKey';
 import { colour, space } from '../../theme/tokens';
 import { countText, shortDate } from '../../words/format';
@@ -22,6 +24,7 @@ interface Who {
   readonly animals: readonly RosterAnimal[];
 }
 
+const MOST_SHOWN = 60;
 const GATES = [
   ['left', '← left'],
   ['down', '↓ straight on'],
@@ -150,16 +153,11 @@ export function StartPage() {
               onChange={setChosen}
             />
             <Field label="Name of the job" value={shownName} onChange={setName} />
-            <fieldset>
+            <Stations>
               <legend>Stations</legend>
-              <label>
-                <input type="checkbox" checked disabled /> Weigh
-              </label>
-              <label>
-                <input type="checkbox" checked={isSorting} onChange={(e) => setSorting(e.target.checked)} /> Sort by
-                gate
-              </label>
-            </fieldset>
+              <Tick label="Weigh" isSelected isReadOnly />
+              <Tick label="Sort by gate" isSelected={isSorting} onChange={setSorting} />
+            </Stations>
             {isSorting
               ? gates.map((gate, i) => (
                   <Row key={gate.key} $gap={3} style={{ alignItems: 'flex-end' }}>
@@ -196,13 +194,12 @@ export function StartPage() {
         </form>
       </Panel>
       {who ? (
-        <Small>
-          {who.animals
-            .slice(0, 40)
-            .map((a) => a.tag.text)
-            .join(', ')}
-          {who.animals.length > 40 ? ' …' : ''}
-        </Small>
+        <Row aria-label="Who is expected" role="group">
+          {who.animals.slice(0, MOST_SHOWN).map((a) => (
+            <Tag key={a.tag.animalId} tag={a.tag} isStatic />
+          ))}
+          {who.animals.length > MOST_SHOWN ? <Small>and {who.animals.length - MOST_SHOWN} more</Small> : null}
+        </Row>
       ) : null}
     </Page>
   );
@@ -250,6 +247,18 @@ function whoSets(
   return sets;
 }
 
+const Stations = styled.fieldset`
+  display: flex;
+  gap: ${space(5)};
+  margin: 0;
+  padding: 0;
+  border: 0;
+  legend {
+    padding: 0;
+    font-size: 13px;
+    color: ${colour('inkSoft')};
+  }
+`;
 const Job = styled.div`
   display: flex;
   justify-content: space-between;

@@ -9,6 +9,7 @@ import {
   mean,
   median,
   notGrowingLine,
+  readingBefore,
   type GainVerdict,
   type KnownGain,
   type Reading,
@@ -91,7 +92,7 @@ function gainAtJob(animal: RosterAnimal, now: Reading, settings: SpeciesSettings
 
 /** The gain from the last weighing before this day. */
 export function gainTo(animal: RosterAnimal, now: Reading, settings: SpeciesSettings): KnownGain | undefined {
-  const before = dailyReadings(rosterReadings(animal)).findLast((r) => r.on < now.on);
+  const before = readingBefore(rosterReadings(animal), now.on);
   const gain = before ? gainBetween(before, now, settings) : undefined;
   return gain?.kind === 'gain' ? gain : undefined;
 }

@@ -62,7 +62,7 @@ const Bar = styled.span`
   flex: 1;
   min-width: 24px;
   height: 8px;
-  background: ${colour('rail')};
+  background: ${colour('stretch')};
   span {
     display: block;
     height: 8px;
