@@ -14,7 +14,7 @@ const SIZES = [
   { width: 1024, height: 768 },
   { width: 390, height: 844 },
 ];
-const PLACES = ['/', '/animals', '/choosing', '/files', '/holding', '/race'];
+const PLACES = ['/', '/animals', '/choosing', '/holding/files', '/holding', '/race'];
 async function open(page: Page, path: string): Promise<void> {
   await page.goto(`${server.url}${path}`);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
@@ -117,7 +117,7 @@ test('a file with 3 bad rows of 50 shows the 3 and takes 47; the same file again
     buffer: Buffer.from(`\ufeff"Ear tag";Date;Weight\r\n${rows.join('\r\n')}\r\n`),
   };
   for (const round of ['first', 'again']) {
-    await page.goto(`${server.url}/files`);
+    await page.goto(`${server.url}/holding/files`);
     const chooser = page.waitForEvent('filechooser');
     await page.getByRole('button', { name: 'Choose a CSV file' }).click();
     await (await chooser).setFiles(file);
@@ -153,7 +153,7 @@ test('a file of 100,000 weights shows how far it is, stops when asked, and is ta
     }),
   );
   expect(lines).toHaveLength(100_000);
-  await page.goto(`${server.url}/files`);
+  await page.goto(`${server.url}/holding/files`);
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Choose a CSV file' }).click();
   const buffer = Buffer.from(`number;date;weight\n${lines.join('\n')}\n`);
@@ -183,7 +183,7 @@ test('a file of 100,000 weights shows how far it is, stops when asked, and is ta
 });
 
 test('an empty file, a file of 25 MB and a picture say what is wrong with them', async ({ page }) => {
-  await page.goto(`${server.url}/files`);
+  await page.goto(`${server.url}/holding/files`);
   for (const [buffer, words] of [
     [Buffer.from(''), 'is empty'],
     [Buffer.alloc(25_000_000, 'a'), 'up to 20 MB'],

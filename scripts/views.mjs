@@ -41,7 +41,7 @@ const importFile = async (page, url) => {
     (a, i) =>
       `${i === 20 ? '99-9999' : a.tag.text};${i === 8 ? '31.02.2026' : date};${i === 33 ? '9999' : ((a.weights.at(-1)?.[1] ?? 30) + 1).toFixed(1).replace('.', ',')}`,
   );
-  await goto('/files')(page, url);
+  await goto('/holding/files')(page, url);
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Choose a CSV file' }).click();
   await (

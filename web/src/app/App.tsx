@@ -23,7 +23,10 @@ const router = createBrowserRouter([
         path: 'choosing',
         lazy: async () => ({ Component: (await import('../places/choosing/ChoosingPage')).ChoosingPage }),
       },
-      { path: 'files', lazy: async () => ({ Component: (await import('../places/files/FilesPage')).FilesPage }) },
+      {
+        path: 'holding/files',
+        lazy: async () => ({ Component: (await import('../places/files/FilesPage')).FilesPage }),
+      },
       {
         path: 'holding',
         lazy: async () => ({ Component: (await import('../places/holding/HoldingPage')).HoldingPage }),

@@ -24,7 +24,6 @@ const PLACES: readonly Place[] = [
   { to: '/race', name: 'At the race' },
   { to: '/choosing', name: 'Choosing', under: 'Judging' },
   { to: '/animals', name: 'Animals', under: 'Always' },
-  { to: '/files', name: 'In and out' },
   { to: '/holding', name: 'Holding' },
 ];
 

@@ -1,4 +1,5 @@
 import type {
+  AdjustedView,
   AnimalRow,
   AnimalView,
   ChoosingRow,
@@ -195,6 +196,27 @@ export const aChoosingRow = (text: string, place: number, change: Partial<Choosi
   suggestion: place <= 1 ? 'keep' : place <= 2 ? 'second' : 'sell',
   isGrey: false,
   chosen: null,
+  ...change,
+});
+
+/** Read 44 kg at 150 days, a single out of a grown dam: the steps multiply through by hand. */
+export const anAdjusted = (change: Partial<AdjustedView> = {}): AdjustedView => ({
+  standardDays: 147,
+  readKg: 44,
+  readOn: '2026-09-06',
+  ageDays: 150,
+  birthKg: 4.5,
+  birthWeight: 'weighed',
+  // 4.5 + 39.5 / 150 x 147 = 43.21; x 0.92 = 39.75
+  steps: { read: 44, age: 43.21, birthType: 39.75, sex: 39.75, damAge: 39.75 },
+  factors: { birthType: 0.92, sex: 1, damAge: 1 },
+  factorSources: {
+    birthType: { class: '1-1', source: 'own', records: 120, ownWeight: 0.67 },
+    sex: { class: 'female', source: 'table', records: 0, ownWeight: 0 },
+    damAge: { class: null, source: 'table', records: 0, ownWeight: 0 },
+  },
+  kg: 39.75,
+  standardError: 1,
   ...change,
 });
 

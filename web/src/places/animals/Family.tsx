@@ -1,9 +1,10 @@
 import type { AnimalView, TagView } from '@yaylak/contract';
 import styled from 'styled-components';
+import { How } from '../../parts/How';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { fullDate } from '../../words/format';
+import { countText, figureText, fullDate } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 
 interface Props {
@@ -32,7 +33,13 @@ export function Given({ view }: Props) {
           <tr>
             <th scope="row">Reared a year</th>
             <td>
-              {record.perYear.toFixed(1)} × {record.years} yr
+              {figureText(record.perYear, 1)} × {record.years} yr{' '}
+              <How of="Reared a year">
+                <p>
+                  {record.reared} reared over {countText(record.years, 'year', 'years')}, from the first litter to the
+                  last. Reared is who lived to the earliest weaning age, or may still.
+                </p>
+              </How>
             </td>
           </tr>
         </tbody>

@@ -1,10 +1,11 @@
 import type { AnimalView } from '@yaylak/contract';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { AdjustedHow } from '../../parts/AdjustedHow';
 import { GainFigure } from '../../parts/GainFigure';
 import { How } from '../../parts/How';
 import { colour, space } from '../../theme/tokens';
-import { differenceText, figureText, sureWeightText } from '../../words/format';
+import { differenceText, figureText, sureWeightText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 
 /** The figures on growth, each of which can be asked "how?". */
@@ -48,7 +49,22 @@ export function Figures({ view }: { readonly view: AnimalView }) {
               <td>
                 <b>{figureText(verdict.ratio, 0)}</b>, where 100 is the mean of {verdict.groupSize} contemporaries
                 {verdict.isSmallGroup ? ', a small group' : ''} (
-                {differenceText(verdict.breakdown.parts.likeForLike / 1000, unit)})
+                {differenceText(verdict.breakdown.parts.likeForLike / 1000, unit)}){' '}
+                <How of="Like for like">
+                  <p>
+                    Its weight set to {verdict.adjusted.standardDays} days and to the base animal,{' '}
+                    {weightText(verdict.adjusted.kg, unit)}, over the mean of its contemporaries set the same way, times
+                    100.
+                  </p>
+                  <p>
+                    Contemporaries are of its species, sex and group and were born within 35 days: {verdict.groupSize},
+                    itself among them.
+                    {verdict.isSmallGroup ? ' Under five is a small group: take it with care.' : ''}
+                  </p>
+                  <p>
+                    <Link to="/holding">The factors are set under Holding</Link>
+                  </p>
+                </How>
               </td>
             </tr>
           </>

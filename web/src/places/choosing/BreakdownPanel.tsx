@@ -1,4 +1,4 @@
-import { halfWidth80 } from '@yaylak/core';
+import { halfWidth80, MEAN_INDEX } from '@yaylak/core';
 import type { ChoosingRow } from '@yaylak/contract';
 import styled from 'styled-components';
 import { AdjustedHow } from '../../parts/AdjustedHow';
@@ -6,8 +6,8 @@ import { How } from '../../parts/How';
 import { NotePanel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { differenceText, fullDate, weightText } from '../../words/format';
-import { ordinal, partWords, reasonWords } from '../../words/reasons';
+import { differenceText, figureText, fullDate, surePointsText, weightText } from '../../words/format';
+import { ordinal, partWords, reasonWords, TRAIT_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useUnits';
 
 const PARTS = ['age', 'birthType', 'sex', 'damAge'] as const;
@@ -27,6 +27,30 @@ export function BreakdownPanel({ row, size }: { readonly row: ChoosingRow; reado
         <b>{adjusted ? `${weightText(adjusted.readKg, unit)}` : 'no weight near the age'}</b>
       </Row>
       <h2 style={{ margin: '8px 0' }}>{headline}</h2>
+      <Small>
+        Worth {surePointsText(row.index, row.standardError)}{' '}
+        <How of={`Worth of ${row.tag.text}`}>
+          <table>
+            <tbody>
+              <tr>
+                <td>The mean of the set</td>
+                <td>{MEAN_INDEX}</td>
+              </tr>
+              {row.parts.map((p) => (
+                <tr key={p.trait}>
+                  <td>{TRAIT_WORDS[p.trait]}</td>
+                  <td>{figureText(p.points, 1)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p>
+            Each trait is its distance from the set’s mean in the set’s own spread, times 10, times its share of the
+            points weights. What was not measured counts as the mean. Four times out of five the worth lies within ±{' '}
+            {figureText(halfWidth80(row.standardError), 1)}.
+          </p>
+        </How>
+      </Small>
       {adjusted && breakdown ? (
         <>
           <Table data-testid="breakdown">

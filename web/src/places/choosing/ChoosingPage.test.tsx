@@ -1,6 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import type { ChoosingView } from '@yaylak/contract';
-import { aChoosing, aChoosingRow } from '../../tests/builders';
+import { aChoosing, aChoosingRow, anAdjusted } from '../../tests/builders';
 import { no, refuses, renderPage, type Answers } from '../../tests/renderPage';
 import { ChoosingPage } from './ChoosingPage';
 
@@ -14,7 +14,7 @@ const show = async (view: ChoosingView = aChoosing(three), answers: Answers = {}
   const shown = renderPage(<ChoosingPage />, {
     answers: { 'GET /api/choosing/sets': SETS, 'GET /api/choosing': view, ...answers },
   });
-  await screen.findByRole('checkbox', { name: 'Compare 26-0001' });
+  await screen.findByRole('checkbox', { name: /^Compare 26-0001/ });
   return shown;
 };
 const row = (number: string): HTMLElement =>
@@ -86,6 +86,63 @@ it('keeps the sheet and its reasons open when the book refuses', async () => {
   expect(await screen.findByRole('alert')).toHaveTextContent('26-0003 has left.');
 });
 
+describe('why it stands where it stands', () => {
+  const heaviest = aChoosingRow('26-0009', 2, {
+    placeByWeight: 1,
+    birthType: 1,
+    rearingType: 1,
+    adjusted: anAdjusted(),
+    // In grams: 5200 over the mean, of which 900 by age, 3500 by being single, 300 by the dam; 500 its own.
+    breakdown: {
+      totalGrams: 5200,
+      parts: { age: 900, birthType: 3500, sex: 0, damAge: 300, likeForLike: 500 },
+      setSize: 2,
+      ageDaysAgainstMean: 4,
+    } as never,
+    ratio: 101.2,
+    parts: [
+      { trait: 'growth', points: 1.4, value: 39.75 },
+      { trait: 'damRecord', points: -3.2, value: 1 },
+      { trait: 'lastGain', points: 0, value: undefined },
+    ],
+    reasons: [{ code: 'not-measured', trait: 'lastGain' }],
+  });
+  const show2 = () => show(aChoosing([aChoosingRow('26-0001', 1, { placeByWeight: 2 }), heaviest]));
+
+  it('is told in kilograms that add up', async () => {
+    await show2();
+    expect(await screen.findByRole('heading', { name: 'Heaviest of them, but 2nd' })).toBeVisible();
+    const rows = within(screen.getByTestId('breakdown')).getAllByRole('row');
+    expect(rows.map((r) => r.textContent?.replaceAll('\u00a0', ' '))).toEqual([
+      'Weight on 6 Sept 2026, against the mean+5.2 kg',
+      '4 days older than the mean−0.9 kg',
+      'Born single, reared single−3.5 kg',
+      "Dam's age not known−0.3 kg",
+      'Like for like+0.5 kg ± 1.3 kg',
+    ]);
+    // 5.2 - 0.9 - 3.5 - 0.3 = 0.5
+    expect(screen.getByText('Last gain not measured: taken as the mean.')).toBeVisible();
+  });
+
+  it('and how its weight was set, step by step, with the source of each factor', async () => {
+    const { user } = await show2();
+    await user.click(await screen.findByRole('button', { name: /How is Weight of 26-0009 set to 147 days/ }));
+    const how = (await screen.findByRole('dialog')).textContent?.replaceAll('\u00a0', ' ');
+    expect(how).toContain('Read 44.0 kg on 6 Sept 2026 at 150 days. Birth weight 4.5 kg.');
+    expect(how).toContain('× 0.920 for birth and rearing 1-1, own records (120, weight 0.67)39.8 kg');
+    expect(how).toContain("× 1.000 for dam's age (not known), table");
+    expect(how).toContain('Gut fill and scale leave ± 1.3 kg (80 %).');
+  });
+
+  it('and how its points come together', async () => {
+    const { user } = await show2();
+    await user.click(await screen.findByRole('button', { name: 'How is Worth of 26-0009 worked out?' }));
+    expect(await screen.findByRole('dialog')).toHaveTextContent(
+      "The mean of the set50Growth1.4Dam's litters−3.2Last gain0.0",
+    );
+  });
+});
+
 it('puts two side by side, the third taking the place of the first', async () => {
   const { user } = await show();
   for (const number of ['26-0001', '26-0002', '26-0003'])
@@ -98,12 +155,12 @@ it('puts two side by side, the third taking the place of the first', async () =>
 
 it('weighs the points anew, and takes it back', async () => {
   const { user, asked } = await show(aChoosing(three), { 'PATCH /api/holding': { version: 2 } });
-  expect(screen.queryByRole('button', { name: 'Rank again' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Save the points' })).toBeNull();
   const slider = screen.getByRole('slider', { name: /Growth/ });
   slider.focus();
   const { fireEvent } = await import('@testing-library/react');
   fireEvent.change(slider, { target: { value: '20' } });
-  await user.click(await screen.findByRole('button', { name: 'Rank again' }));
+  await user.click(await screen.findByRole('button', { name: 'Save the points' }));
   await screen.findByText('Saved the settings');
   await user.keyboard('{Control>}z{/Control}');
   await screen.findByText('Taken back: saved the settings');

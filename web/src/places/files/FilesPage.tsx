@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { ask } from '../../api/client';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
@@ -12,6 +13,7 @@ export function FilesPage() {
   return (
     <Page
       title="In and out"
+      actions={<Link to="/holding">Back to Holding</Link>}
       lead="Everything in the book can leave it as open files, and lists you have elsewhere can come in."
       aside={
         <>

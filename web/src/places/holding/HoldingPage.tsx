@@ -2,13 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import type { HoldingView } from '@yaylak/contract';
 import { SPECIES, SPECIES_WORDS, type Species, type WeightUnit } from '@yaylak/core';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { useNavigate } from 'react-router';
 import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Page } from '../../parts/Page';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
+import { PointsPanel } from '../../parts/PointsPanel';
 import { useSaveHolding, type SaveHolding } from '../../parts/useSaveHolding';
 import { Groups } from './Groups';
 import { SpeciesFigures } from './SpeciesFigures';
@@ -17,6 +18,7 @@ import { SpeciesFigures } from './SpeciesFigures';
 export function HoldingPage() {
   const { data, error, refetch } = useQuery(holdingQuery);
   const save = useSaveHolding();
+  const navigate = useNavigate();
   const [species, setSpecies] = useState<Species>('sheep');
   if (!data)
     return <Page title="Holding">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
@@ -26,7 +28,15 @@ export function HoldingPage() {
       title="Holding"
       aside={
         <>
+          <Panel>
+            <h2>In and out</h2>
+            <Small>Bring lists in from files, write the book out, keep a copy of it elsewhere.</Small>
+            <Row style={{ marginTop: 12 }}>
+              <Button onPress={() => void navigate('/holding/files')}>Files in and out</Button>
+            </Row>
+          </Panel>
           <Groups />
+          <PointsPanel key={data.version} weights={data.pointsWeights} />
           <Panel>
             <h2>About</h2>
             <p>Yaylak {about.version}</p>
@@ -59,10 +69,6 @@ export function HoldingPage() {
         </Row>
         <SpeciesFigures key={`${species} ${data.version}`} species={species} holding={data} onSave={save} />
       </Panel>
-      <Small>
-        Files go in and out under <Link to="/files">In and out</Link>. The points weights are set where they are used,
-        under <Link to="/choosing">Choosing</Link>.
-      </Small>
     </Page>
   );
 }

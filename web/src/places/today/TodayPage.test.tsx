@@ -122,7 +122,7 @@ it('keeps what the book refused in sight until somebody has looked', async () =>
 it('says what to do first in an empty book', async () => {
   const { user, path } = await show({ head: [{ species: 'sheep', present: 0, grownFemales: 0 }] });
   await user.click(screen.getByRole('button', { name: 'Bring in animals from a file' }));
-  await waitFor(() => expect(path()).toBe('/files'));
+  await waitFor(() => expect(path()).toBe('/holding/files'));
 });
 
 it('says that the server is away and tries again', async () => {

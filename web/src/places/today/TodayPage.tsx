@@ -81,7 +81,7 @@ export function TodayPage() {
         <Empty
           title="The book is empty"
           action={
-            <Button kind="main" onPress={() => void navigate('/files')}>
+            <Button kind="main" onPress={() => void navigate('/holding/files')}>
               Bring in animals from a file
             </Button>
           }

@@ -1,11 +1,11 @@
 import { CHOOSING_TRAITS, type PointsWeights } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { Button } from '../../parts/Button';
-import { Panel, Small } from '../../parts/Panel';
-import { colour, space } from '../../theme/tokens';
-import { useSaveHolding } from '../../parts/useSaveHolding';
-import { TRAIT_WORDS } from '../../words/reasons';
+import { Button } from './Button';
+import { Panel, Small } from './Panel';
+import { colour, space } from '../theme/tokens';
+import { useSaveHolding } from './useSaveHolding';
+import { TRAIT_WORDS } from '../words/reasons';
 
 /** How much each point weighs; the holding's own, kept for all choosing. */
 export function PointsPanel({ weights }: { readonly weights: PointsWeights }) {
@@ -32,7 +32,7 @@ export function PointsPanel({ weights }: { readonly weights: PointsWeights }) {
       ))}
       {isChanged ? (
         <Button kind="main" onPress={() => void save({ pointsWeights: draft }).then(setProblem)}>
-          Rank again
+          Save the points
         </Button>
       ) : (
         <Small>Each trait counts as deviation from the set’s mean in its own spread.</Small>
