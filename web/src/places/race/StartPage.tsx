@@ -194,7 +194,7 @@ export function StartPage() {
         </form>
       </Panel>
       {who ? (
-        <Row aria-label="Who is expected" role="group">
+        <Row aria-label="Those expected" role="group">
           {who.animals.slice(0, MOST_SHOWN).map((a) => (
             <Tag key={a.tag.animalId} tag={a.tag} isStatic />
           ))}

@@ -1,0 +1,102 @@
+import type { RosterAnimal } from '@yaylak/contract';
+import type { Match } from '@yaylak/core';
+import { useEffect, useRef, type KeyboardEvent } from 'react';
+import styled from 'styled-components';
+import { Tag } from '../../parts/Tag';
+import { colour, radius, space } from '../../theme/tokens';
+import type { RaceNumber } from './answers';
+import type { Draft } from './draft';
+import { Ask, BigInput } from './fields';
+
+interface Props {
+  readonly draft: Draft;
+  readonly matches: readonly Match<RaceNumber>[];
+  readonly animals: ReadonlyMap<string, RosterAnimal>;
+  readonly onType: (change: Partial<Draft>) => void;
+  readonly onChoose: (animalId: string) => void;
+  readonly onEnter: () => void;
+  readonly onTakeBack: () => void;
+}
+
+/** Who comes: a number, and whom it may mean. */
+export function NumberStation({ draft, matches, animals, onType, onChoose, onEnter, onTakeBack }: Props) {
+  const input = useRef<HTMLInputElement>(null);
+  // Focus is outside React: the next animal's number has the keyboard, and a digit typed beside any field is one.
+  useEffect(() => {
+    input.current?.focus();
+    const onKey = (event: globalThis.KeyboardEvent): void => {
+      if (/^\d$/.test(event.key) && !/^(INPUT|TEXTAREA)$/.test((event.target as HTMLElement).tagName))
+        input.current?.focus();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  const onKeyDown = (e: KeyboardEvent): void => {
+    if (e.key === 'Enter') onEnter();
+    else if (e.key === 'ArrowDown') onType({ marked: Math.min(matches.length - 1, (draft.marked ?? -1) + 1) });
+    else if (e.key === 'ArrowUp') onType({ marked: Math.max(0, (draft.marked ?? 1) - 1) });
+    else if (e.key === 'Backspace' && draft.number === '') onTakeBack();
+    else return;
+    e.preventDefault();
+  };
+  return (
+    <Ask>
+      <label htmlFor="race-number">Number of the next animal</label>
+      <BigInput
+        id="race-number"
+        ref={input}
+        autoComplete="off"
+        inputMode="numeric"
+        value={draft.number}
+        onChange={(e) => onType({ number: e.target.value, marked: undefined })}
+        onKeyDown={onKeyDown}
+      />
+      <Matches role="listbox" aria-label="Animals that fit">
+        {matches.map((m, i) => {
+          const found = animals.get(m.found.animalId);
+          return found ? (
+            <li
+              key={m.found.animalId}
+              role="option"
+              aria-selected={i === draft.marked}
+              onClick={() => onChoose(m.found.animalId)}
+              onKeyDown={() => undefined}
+            >
+              <Tag tag={found.tag} isStatic />
+              <span>
+                {found.groupName ?? ''}
+                {m.found.isListed ? '' : ', not on the list'}
+              </span>
+            </li>
+          ) : null;
+        })}
+      </Matches>
+    </Ask>
+  );
+}
+
+const Matches = styled.ul`
+  list-style: none;
+  padding: 0;
+  margin: ${space(2)} 0 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: ${space(1)};
+  min-height: 112px;
+  align-content: start;
+  li {
+    display: flex;
+    gap: ${space(2)};
+    align-items: center;
+    min-height: 52px;
+    padding: 0 ${space(2)};
+    border-radius: ${radius};
+    border: 1px solid ${colour('line')};
+    cursor: pointer;
+    font-size: 13px;
+  }
+  li[aria-selected='true'] {
+    background: ${colour('indigoWash')};
+    border-color: ${colour('indigo')};
+  }
+`;

@@ -1,0 +1,25 @@
+import styled from 'styled-components';
+import { fieldLook } from '../../parts/Field';
+import { colour, fonts, phone, space } from '../../theme/tokens';
+
+/** A question with its one big field. */
+export const Ask = styled.div`
+  padding: ${space(4)} ${space(5)} ${space(2)};
+  label {
+    display: block;
+    color: ${colour('inkSoft')};
+    margin-bottom: ${space(1)};
+  }
+`;
+/** Read across the race, typed with a gloved hand. */
+export const BigInput = styled.input`
+  ${fieldLook}
+  width: 100%;
+  max-width: 340px;
+  height: 84px;
+  font: 700 56px/1 ${fonts.mono};
+  border-width: 2px;
+  ${phone} {
+    font-size: 44px;
+  }
+`;
