@@ -31,6 +31,7 @@ const race = async (page, url) => {
     await page.keyboard.press(gates[i % 4]);
     await page.keyboard.press('Enter');
   }
+  await page.getByRole('img', { name: /^Gain against weight of 8/ }).waitFor();
 };
 
 const importFile = async (page, url) => {
