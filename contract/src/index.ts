@@ -8,5 +8,6 @@ export * from './holding';
 export * from './jobs';
 export * from './problem';
 export * from './rules';
+export * from './tags';
 export * from './today';
 export * from './words';

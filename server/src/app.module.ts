@@ -24,6 +24,8 @@ import { HoldingController } from './holding/holding.controller';
 import { HoldingService } from './holding/holding.service';
 import { JobsController } from './jobs/jobs.controller';
 import { JobsService } from './jobs/jobs.service';
+import { TagsController } from './tags/tags.controller';
+import { TagsService } from './tags/tags.service';
 import { TodayController } from './today/today.controller';
 import { TodayService } from './today/today.service';
 
@@ -37,6 +39,7 @@ import { TodayService } from './today/today.service';
     HealthController,
     HoldingController,
     JobsController,
+    TagsController,
     TodayController,
   ],
   providers: [
@@ -51,6 +54,7 @@ import { TodayService } from './today/today.service';
     GrowthService,
     HoldingService,
     JobsService,
+    TagsService,
     TodayService,
   ],
 })

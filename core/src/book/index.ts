@@ -1,3 +1,4 @@
 export * from './checkEntry';
 export * from './derived';
 export * from './facts';
+export * from './tagging';

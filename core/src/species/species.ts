@@ -47,6 +47,8 @@ export interface SpeciesSettings {
   readonly fastestGainKgPerDay: number;
   readonly growthFactors: GrowthFactors;
   readonly weighing: readonly WeighingStep[];
+  /** Tags and tattoos an animal should wear. */
+  readonly identifiersAdvised: number;
   /** Template of new numbers, see identity/numberTemplate. */
   readonly numberTemplate: string;
 }

@@ -13,6 +13,7 @@ export const SOURCE_NOTES: Readonly<Record<keyof SpeciesSettings, string>> = {
   fastestGainKgPerDay: 'A jump or fall far beyond this is kept and marked "check the reading".',
   growthFactors: 'Rules of thumb; replaced step by step by your own records from 60 in a class.',
   weighing: 'One usual rhythm. Other good stock people weigh more, or each young from birth: edit it.',
+  identifiersAdvised: 'Two from birth, so that a lost one leaves one; local rules decide what must be worn.',
   numberTemplate: 'Year and running number tells the age at a glance; change it to your own way.',
 };
 
@@ -51,6 +52,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       every('After weaning, fortnightly', 163, 300, 14),
       every('Grown, twice a year', 301, FOR_LIFE_DAYS, 182),
     ],
+    identifiersAdvised: 2,
     numberTemplate: '{YY}-{NNNN}',
   },
   goat: {
@@ -76,6 +78,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       every('After weaning, fortnightly', 107, 300, 14),
       every('Grown, twice a year', 301, FOR_LIFE_DAYS, 182),
     ],
+    identifiersAdvised: 2,
     numberTemplate: 'G-{YY}-{NN}',
   },
   rabbit: {
@@ -96,6 +99,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       damAge: { '1': 1.03, '2': 1, '3': 1, '4': 1.02, '5': 1.04, '6': 1.04, '7+': 1.04 },
     },
     weighing: [every('Each kit, weekly', 21, 120, 7), every('Grown, monthly', 121, FOR_LIFE_DAYS, 30)],
+    identifiersAdvised: 1,
     numberTemplate: 'K-{YY}-{NN}',
   },
   cattle: {
@@ -120,6 +124,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       every('Growing, monthly', 241, 730, 30),
       every('Grown, twice a year', 731, FOR_LIFE_DAYS, 182),
     ],
+    identifiersAdvised: 2,
     numberTemplate: 'C-{YY}{NN}',
   },
 };

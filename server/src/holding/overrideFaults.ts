@@ -14,6 +14,7 @@ const BOUNDS: readonly (readonly [name: RegExp, least: number, most: number])[] 
   [/growthFactors\./, 0.2, 5],
   [/Kg(PerDay)?(\.\w+)?$/, 0.001, 5_000],
   [/(everyDays|standardAgesDays\.\d+|gestationDays\.\w+)$/, 1, 2_000],
+  [/identifiersAdvised$/, 1, 5],
   [/./, 0, 100_000],
 ];
 

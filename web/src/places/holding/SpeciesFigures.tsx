@@ -27,6 +27,7 @@ const FIELD_WORDS: Readonly<Record<keyof SpeciesSettings, string>> = {
   fastestGainKgPerDay: 'Fastest gain, kg a day',
   growthFactors: 'Like-for-like factors',
   weighing: 'Weighing rhythm, days old',
+  identifiersAdvised: 'Tags an animal should wear',
   numberTemplate: 'Template of new numbers',
 };
 

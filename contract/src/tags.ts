@@ -1,0 +1,33 @@
+import type { IdentifierKind, Species, TagColour, TagNeed } from '@yaylak/core';
+import type { TagView } from './animals';
+
+/** An identifier in short. */
+export interface TagInShort {
+  readonly kind: IdentifierKind;
+  readonly text: string;
+  readonly colour: TagColour | null;
+}
+
+/** One that wants a tag, with what it wears and what it lost. */
+export interface TagNeedView {
+  readonly tag: TagView;
+  readonly species: Species;
+  readonly groupName: string | null;
+  readonly need: TagNeed;
+  readonly advised: number;
+  readonly worn: readonly TagInShort[];
+  readonly lost: readonly (TagInShort & { readonly on: string; readonly how: string })[];
+}
+
+export interface SharedNumberView extends TagInShort {
+  readonly isNow: boolean;
+  readonly wearers: readonly { readonly tag: TagView; readonly from: string; readonly until: string | null }[];
+}
+
+export interface TagsView {
+  /** The most pressing first, up to a limit. */
+  readonly needs: readonly TagNeedView[];
+  readonly counts: Readonly<Record<TagNeed, number>>;
+  readonly present: number;
+  readonly shared: readonly SharedNumberView[];
+}

@@ -1,0 +1,75 @@
+import type { TagsView } from '@yaylak/contract';
+import { arrival, departure, get, identifierEnd, tag, testApp, TODAY, uuid, type TestApp } from '../tests/testApp';
+
+let t: TestApp;
+beforeEach(async () => {
+  t = await testApp();
+});
+afterEach(() => t.close());
+
+const view = (): Promise<TagsView> => get(t, '/api/tags');
+const electronic = (animalId: string, text: string) => ({
+  ...tag(animalId, text),
+  kind: 'electronic',
+  colour: undefined,
+});
+
+it('lists who wears none, who lost one and who has too few, the most pressing first', async () => {
+  const [both, one, lost, none, gone] = [uuid(), uuid(), uuid(), uuid(), uuid()];
+  const worn = tag(lost, '26-0003');
+  await t.post(
+    ...[both, one, lost, none, gone].map((id) => arrival(id)),
+    tag(both, '26-0001'),
+    electronic(both, '792000000120001'),
+    tag(one, '26-0002'),
+    worn,
+    electronic(lost, '792000000120003'),
+    identifierEnd(lost, worn.id),
+    departure(gone, '2026-06-01'),
+  );
+  const { needs, counts, present } = await view();
+  expect(needs.map((n) => [n.tag.animalId, n.need])).toEqual([
+    [none, 'none-worn'],
+    [lost, 'lost-one'],
+    [one, 'too-few'],
+  ]);
+  expect(needs[1]).toMatchObject({
+    lost: [{ text: '26-0003', colour: 'yellow', on: TODAY }],
+    worn: [{ kind: 'electronic' }],
+  });
+  expect(counts).toEqual({ 'none-worn': 1, 'lost-one': 1, 'too-few': 1 });
+  expect(present).toBe(4);
+});
+
+it('asks for as many as the holding wants of the species', async () => {
+  const kit = uuid();
+  await t.post(arrival(kit, { species: 'rabbit' }), tag(kit, 'K-26-01'));
+  expect((await view()).needs).toEqual([]);
+  await t
+    .http()
+    .patch('/api/holding')
+    .send({ version: 1, species: { rabbit: { identifiersAdvised: 2 } } })
+    .expect(200);
+  expect((await view()).needs).toMatchObject([{ need: 'too-few', advised: 2 }]);
+  await t
+    .http()
+    .patch('/api/holding')
+    .send({ version: 2, species: { rabbit: { identifiersAdvised: 0 } } })
+    .expect(400, /from 1 to 5/);
+});
+
+it('shows a number that another wore before, with who and until when', async () => {
+  const [old, young] = [uuid(), uuid()];
+  await t.post(arrival(old), tag(old, '7'), departure(old, '2026-06-01'));
+  await t.post(arrival(young), { ...tag(young, '7'), on: '2026-06-02' });
+  expect((await view()).shared).toMatchObject([
+    {
+      text: '7',
+      isNow: false,
+      wearers: [
+        { tag: { animalId: old }, until: '2026-06-01' },
+        { tag: { animalId: young }, until: null },
+      ],
+    },
+  ]);
+});
