@@ -14,7 +14,7 @@ const SIZES = [
   { width: 1024, height: 768 },
   { width: 390, height: 844 },
 ];
-const PLACES = ['/', '/animals', '/choosing', '/holding/files', '/holding', '/race'];
+const PLACES = ['/', '/animals', '/tags', '/choosing', '/holding/files', '/holding', '/race'];
 async function open(page: Page, path: string): Promise<void> {
   await page.goto(`${server.url}${path}`);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
@@ -246,6 +246,25 @@ test('an animal is changed in its row by keyboard alone, and put back', async ({
   await page.keyboard.press('Control+z');
   await expect(page.getByText(/^Taken back: moved/)).toBeVisible();
   await expect(row).not.toContainText('Rams');
+});
+
+test('a lost tag puts its animal on the list, and fitting it takes it off', async ({ page, request }) => {
+  const ewes = (await (
+    await request.get(`${server.url}/api/animals?species=sheep&sex=female&sort=age&direction=down&limit=1`)
+  ).json()) as AnimalPage;
+  const number = ewes.rows[0]?.tag.text ?? '';
+  await page.goto(`${server.url}/animals/${ewes.rows[0]?.tag.animalId}`);
+  await page.getByRole('button', { name: new RegExp(`^Lost: .*${number}$`) }).click();
+  await expect(page.getByRole('status').filter({ hasText: `Lost: ` })).toBeVisible();
+
+  await page.keyboard.press('Alt+5');
+  const row = page.getByRole('listitem').filter({ hasText: new RegExp(`Lost: .*${number}`) });
+  await row.getByRole('button', { name: 'Fit', exact: false }).click();
+  await expect(row.getByLabel('Number')).toHaveValue(number);
+  await expectAccessible(page);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(`Fitted ${number}`)).toBeVisible();
+  await expect(row).toBeHidden();
 });
 
 test('two windows on one animal: the second is told, and keeps what was typed', async ({ page, context, request }) => {

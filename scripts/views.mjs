@@ -66,6 +66,7 @@ export const views = [
   { name: 'race', open: race },
   { name: 'choosing', open: goto('/choosing') },
   { name: 'import', open: importFile },
+  { name: 'tags', open: goto('/tags') },
   { name: 'holding', open: goto('/holding') },
 ];
 

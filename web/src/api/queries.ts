@@ -12,6 +12,7 @@ import type {
   JobEntries,
   JobView,
   RosterView,
+  TagsView,
   TodayView,
   YearBandView,
 } from '@yaylak/contract';
@@ -61,6 +62,10 @@ export const animalsQuery = (query: AnimalQuery) =>
     initialPageParam: '',
     getNextPageParam: (page) => page.nextCursor,
   });
+export const tagsQuery = queryOptions({
+  queryKey: ['tags'],
+  queryFn: ({ signal }) => ask<TagsView>('/api/tags', { signal }),
+});
 export const choosingSetsQuery = queryOptions({
   queryKey: ['choosing-sets'],
   queryFn: ({ signal }) => ask<ChoosingSet[]>('/api/choosing/sets', { signal }),

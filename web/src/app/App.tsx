@@ -27,6 +27,7 @@ const router = createBrowserRouter([
         path: 'holding/files',
         lazy: async () => ({ Component: (await import('../places/files/FilesPage')).FilesPage }),
       },
+      { path: 'tags', lazy: async () => ({ Component: (await import('../places/tags/TagsPage')).TagsPage }) },
       {
         path: 'holding',
         lazy: async () => ({ Component: (await import('../places/holding/HoldingPage')).HoldingPage }),

@@ -24,6 +24,7 @@ const PLACES: readonly Place[] = [
   { to: '/race', name: 'At the race' },
   { to: '/choosing', name: 'Choosing', under: 'Judging' },
   { to: '/animals', name: 'Animals', under: 'Always' },
+  { to: '/tags', name: 'Tags' },
   { to: '/holding', name: 'Holding' },
 ];
 

@@ -1,0 +1,72 @@
+import { useQuery } from '@tanstack/react-query';
+import { resolveIdentifier } from '@yaylak/core';
+import { useRef, useState } from 'react';
+import { holdingQuery, identifiersQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Field } from '../../parts/Field';
+import { Panel, Small, Stack } from '../../parts/Panel';
+import { useWrite } from '../../parts/useWrite';
+
+/** Links a scanned electronic number to the animal of a number that can be read: scan, Enter, number, Enter. */
+export function LinkElectronic() {
+  const [scanned, setScanned] = useState('');
+  const [number, setNumber] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const second = useRef<HTMLDivElement>(null);
+  const first = useRef<HTMLDivElement>(null);
+  const { data: holding } = useQuery(holdingQuery);
+  const { data: identifiers } = useQuery(identifiersQuery);
+  const write = useWrite();
+  const focus = (box: HTMLDivElement | null): void => box?.querySelector('input')?.focus();
+
+  const enter = async (): Promise<void> => {
+    if (scanned.trim() === '') return focus(first.current);
+    if (number.trim() === '') return focus(second.current);
+    const found = resolveIdentifier(identifiers ?? [], number);
+    if (found.kind !== 'one')
+      return setProblem(
+        found.kind === 'none'
+          ? `No animal wears “${number.trim()}”. Type the whole number.`
+          : `Several animals wear “${number.trim()}”. Fit it on the page of the one you mean.`,
+      );
+    const refused = await write(
+      [
+        {
+          type: 'identifier',
+          animalId: found.animalId,
+          on: holding?.today ?? '',
+          kind: 'electronic',
+          text: scanned.trim(),
+        },
+      ],
+      `Linked ${scanned.trim()} to ${number.trim()}`,
+    );
+    setProblem(refused.join(' ') || undefined);
+    if (refused.length > 0) return;
+    setScanned('');
+    setNumber('');
+    focus(first.current);
+  };
+  return (
+    <Panel>
+      <h2>Link an electronic number</h2>
+      <Small>Scan it, Enter, then the number you can read, Enter.</Small>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          void enter();
+        }}
+      >
+        <Stack $gap={2} style={{ marginTop: 12 }}>
+          <div ref={first}>
+            <Field label="Scanned" inputMode="numeric" value={scanned} onChange={setScanned} />
+          </div>
+          <div ref={second}>
+            <Field label="Number it wears" value={number} onChange={setNumber} error={problem} />
+          </div>
+          <Button type="submit">Link them</Button>
+        </Stack>
+      </form>
+    </Panel>
+  );
+}

@@ -1,0 +1,49 @@
+import type { SharedNumberView } from '@yaylak/contract';
+import { spacedDigits } from '@yaylak/core';
+import styled from 'styled-components';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { colour, space } from '../../theme/tokens';
+import { fullDate } from '../../words/format';
+
+/** Numbers that two animals wear or wore: which of them a paper of some year means. */
+export function SharedNumbers({ shared }: { readonly shared: readonly SharedNumberView[] }) {
+  if (shared.length === 0) return null;
+  return (
+    <Panel>
+      <h2>Numbers that two wore</h2>
+      <Small>An old result or paper with such a number means the one that wore it on that day.</Small>
+      <List>
+        {shared.map((s) => (
+          <li key={`${s.kind} ${s.colour} ${s.text}`}>
+            <b data-now={s.isNow || undefined}>
+              {s.colour ?? s.kind} {s.kind === 'electronic' ? spacedDigits(s.text) : s.text}
+              {s.isNow ? ': two wear it now, fit one of them anew' : ''}
+            </b>
+            {s.wearers.map((w) => (
+              <Row key={`${w.tag.animalId} ${w.from}`}>
+                <Tag tag={w.tag} />
+                <span>
+                  {fullDate(w.from)} to {w.until === null ? 'now' : fullDate(w.until)}
+                </span>
+              </Row>
+            ))}
+          </li>
+        ))}
+      </List>
+    </Panel>
+  );
+}
+
+const List = styled.ul`
+  list-style: none;
+  margin: ${space(3)} 0 0;
+  padding: 0;
+  li {
+    padding: ${space(2)} 0;
+    border-top: 1px solid ${colour('line')};
+  }
+  b[data-now] {
+    color: ${colour('madder')};
+  }
+`;

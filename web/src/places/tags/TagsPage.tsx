@@ -1,0 +1,107 @@
+import { useQuery } from '@tanstack/react-query';
+import type { TagNeed } from '@yaylak/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { tagsQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Page } from '../../parts/Page';
+import { Row } from '../../parts/Panel';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { colour, radius, space } from '../../theme/tokens';
+import { countText } from '../../words/format';
+import { LinkElectronic } from './LinkElectronic';
+import { NeedRow } from './NeedRow';
+import { NumbersToCome } from './NumbersToCome';
+import { SharedNumbers } from './SharedNumbers';
+
+const NEEDS: readonly (readonly [need: TagNeed, words: string])[] = [
+  ['none-worn', 'without'],
+  ['lost-one', 'lost one'],
+  ['too-few', 'with too few'],
+];
+
+/** Who needs a tag, and which numbers come next. */
+export function TagsPage() {
+  const { data, error, refetch } = useQuery(tagsQuery);
+  const [only, setOnly] = useState<TagNeed>();
+  const navigate = useNavigate();
+  if (!data)
+    return <Page title="Tags">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+  const all = NEEDS.reduce((sum, [need]) => sum + data.counts[need], 0);
+  const shown = data.needs.filter((n) => only === undefined || n.need === only);
+  return (
+    <Page
+      title="Who needs a tag?"
+      lead={
+        all === 0
+          ? `Nobody: all ${data.present} wear what they should`
+          : `${countText(all, 'animal', 'animals')} of ${data.present} present`
+      }
+      actions={
+        shown.length > 0 ? (
+          <Button
+            onPress={() =>
+              void navigate('/race', { state: { animalIds: shown.map((n) => n.tag.animalId), name: 'Fit tags' } })
+            }
+          >
+            Take {shown.length} through the race
+          </Button>
+        ) : null
+      }
+      aside={
+        <>
+          <LinkElectronic />
+          <NumbersToCome />
+        </>
+      }
+    >
+      {all > 0 ? (
+        <Row role="group" aria-label="Why">
+          {NEEDS.filter(([need]) => data.counts[need] > 0).map(([need, words]) => (
+            <Chip
+              key={need}
+              type="button"
+              aria-pressed={only === need}
+              onClick={() => setOnly(only === need ? undefined : need)}
+            >
+              {data.counts[need]} {words}
+            </Chip>
+          ))}
+        </Row>
+      ) : (
+        <Empty title="All wear their tags">A tag that is written down as lost puts its animal on this list.</Empty>
+      )}
+      {shown.length > 0 ? (
+        <Rows aria-label="To fit">
+          {shown.map((n) => (
+            <NeedRow key={n.tag.animalId} need={n} />
+          ))}
+        </Rows>
+      ) : null}
+      <SharedNumbers shared={data.shared} />
+    </Page>
+  );
+}
+
+const Chip = styled.button`
+  min-height: 36px;
+  padding: 0 ${space(3)};
+  border-radius: 18px;
+  border: 1px solid ${colour('lineStrong')};
+  background: ${colour('panel')};
+  cursor: pointer;
+  &[aria-pressed='true'] {
+    background: ${colour('indigo')};
+    border-color: ${colour('indigo')};
+    color: ${colour('onIndigo')};
+  }
+`;
+const Rows = styled.ul`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  background: ${colour('panel')};
+  border: 1px solid ${colour('line')};
+  border-radius: ${radius};
+`;
