@@ -24,7 +24,19 @@ export interface SharedNumberView extends TagInShort {
   readonly wearers: readonly { readonly tag: TagView; readonly from: string; readonly until: string | null }[];
 }
 
+/** A spray mark that stands in the field, with who wears it. */
+export interface MarkInField {
+  readonly colour: string;
+  readonly place: string;
+  readonly purpose: string;
+  /** The last day of the first to end; null where none does. */
+  readonly until: string | null;
+  readonly tags: readonly TagView[];
+  readonly groups: readonly { readonly name: string; readonly count: number }[];
+}
+
 export interface TagsView {
+  readonly marks: readonly MarkInField[];
   /** The most pressing first, up to a limit. */
   readonly needs: readonly TagNeedView[];
   readonly counts: Readonly<Record<TagNeed, number>>;

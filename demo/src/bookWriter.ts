@@ -1,4 +1,4 @@
-import type { AnimalEntry, BookAnimal, BookFile, ChoiceEntry, Entry, StartJob } from '@yaylak/contract';
+import type { AnimalEntry, BookAnimal, BookFile, ChoiceEntry, Entry, MarkEntry, StartJob } from '@yaylak/contract';
 import { BOOK_FORMAT, BOOK_FORMAT_VERSION } from '@yaylak/contract';
 import {
   addDays,
@@ -143,6 +143,11 @@ export class BookWriter {
 
   move(animal: DemoAnimal, on: Day, group: string): void {
     this.write(animal, on, { type: 'move', groupId: this.group(group, animal.species) });
+  }
+
+  /** Sprays a mark that can be seen across the field. */
+  mark(animal: DemoAnimal, on: Day, mark: Pick<MarkEntry, 'colour' | 'place' | 'purpose'>, until?: Day): void {
+    this.write(animal, on, { type: 'mark', ...mark, ...(until === undefined ? {} : { until: isoOf(until) }) });
   }
 
   /** A visual tag is lost, and perhaps replaced by a new one of the same number. */

@@ -162,6 +162,12 @@ describe('hangs together', () => {
       expect(new Set(lost.map(isReplaced))).toEqual(new Set([true, false]));
     });
 
+    it('a few ram lambs stand marked for a buyer', () => {
+      const marks = ofType('mark');
+      expect(marks.length).toBeGreaterThanOrEqual(3);
+      expect(marks.every((m) => animals.get(m.animalId)?.sex === 'male' && (m.until ?? '') > TODAY)).toBe(true);
+    });
+
     it('one was found among the lambs and nobody knows who it is', () => {
       const found = ofType('arrival').filter((e) => e.how === 'found');
       expect(found).toMatchObject([{ sex: 'unknown' }]);

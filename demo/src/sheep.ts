@@ -29,6 +29,7 @@ export function writeSheep(w: BookWriter, years: number): void {
     if (ago > 0) chooseLambs(w, lambs, end);
   }
   tellLostTags(w);
+  markForTheBuyer(w);
 }
 
 function founder(w: BookWriter, start: Day, sex: 'female' | 'male', ram?: string): DemoAnimal {
@@ -172,4 +173,16 @@ function tellLostTags(w: BookWriter): void {
   const [replaced, bare] = [ewes[4], ewes[9]];
   if (replaced) w.endVisual(replaced, addDays(w.today, -400), 'caught in the fence', addDays(w.today, -396));
   if (bare) w.endVisual(bare, addDays(w.today, -70), 'not found');
+}
+
+/** A neighbour has looked at the ram lambs and picked a few; they stand marked until he comes for them. */
+function markForTheBuyer(w: BookWriter): void {
+  const lambs = w.present('sheep', w.today).filter((a) => a.sex === 'male' && w.today - a.bornOn < 300);
+  for (const lamb of lambs.filter((_, i) => i % 7 === 2))
+    w.mark(
+      lamb,
+      addDays(w.today, -2),
+      { colour: 'red', place: 'shoulder', purpose: 'reserved for a buyer' },
+      addDays(w.today, 12),
+    );
 }

@@ -9,6 +9,7 @@ import {
   insertByDayInPlace,
   isPresent,
   mainIdentifier,
+  marksOn,
   removeFactInPlace,
   type AnimalFacts,
   type AnimalRecord,
@@ -143,6 +144,23 @@ describe('the rules of the book', () => {
     [{ damId: 'new' }, 'own-ancestor'],
   ])('refuses parents %j: %s', (change, fault) => {
     expect(checkEntry(arrive(change), book)).toMatchObject({ code: 'parentage', fault: { code: fault } });
+  });
+});
+
+describe('spray marks', () => {
+  it.each([
+    ['2026-04-30', 0],
+    ['2026-05-01', 2],
+    ['2026-05-10', 2], // its last day counts
+    ['2026-05-11', 1],
+  ])('on %s there are %i to be seen', (on, count) => {
+    const facts = emptyFacts(record('x'));
+    const mark = { colour: 'blue', place: 'rump', purpose: 'second string', on: day('2026-05-01') };
+    facts.marks.push(
+      { ...mark, entryId: 'm1', until: day('2026-05-10') },
+      { ...mark, entryId: 'm2', until: undefined },
+    );
+    expect(marksOn(facts, day(on))).toHaveLength(count);
   });
 });
 

@@ -1,6 +1,6 @@
 import type { Day } from '../calendar';
 import { dailyReadings, type Reading } from '../growth';
-import type { AnimalFacts, IdentifierFact } from './facts';
+import type { AnimalFacts, IdentifierFact, MarkFact } from './facts';
 
 /** Whether an animal is on the holding: not departed by that day. */
 export const isPresent = (facts: AnimalFacts, asOf: Day): boolean => !facts.departures.some((d) => d.on <= asOf);
@@ -13,6 +13,10 @@ export function groupOn(facts: AnimalFacts, asOf: Day): string | undefined {
   }
   return undefined;
 }
+
+/** Spray marks that can be seen on a day: made by then, and their day not over. */
+export const marksOn = (facts: AnimalFacts, asOf: Day): MarkFact[] =>
+  facts.marks.filter((m) => m.on <= asOf && (m.until === undefined || m.until >= asOf));
 
 /** Identifiers still worn. */
 export const wornIdentifiers = (facts: AnimalFacts): IdentifierFact[] =>

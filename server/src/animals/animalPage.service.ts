@@ -12,6 +12,7 @@ import {
   isoOf,
   isPresent,
   littersByDam,
+  marksOn,
   nextWeighing,
   SPECIES_WORDS,
   windowAfter,
@@ -59,14 +60,12 @@ export class AnimalPageService {
       row: this.animals.row(facts),
       strain: record.strain ?? null,
       departed: departure ? { on: isoOf(departure.on), how: departure.how } : null,
-      marks: facts.marks
-        .filter((m) => m.until === undefined || m.until >= today)
-        .map((m) => ({
-          colour: m.colour,
-          place: m.place,
-          purpose: m.purpose,
-          until: m.until === undefined ? null : isoOf(m.until),
-        })),
+      marks: marksOn(facts, today).map((m) => ({
+        colour: m.colour,
+        place: m.place,
+        purpose: m.purpose,
+        until: m.until === undefined ? null : isoOf(m.until),
+      })),
       due: isPresent(facts, today) ? this.due(facts, today) : [],
       gains: {
         last: this.growth.gainOf(id),

@@ -1,6 +1,17 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { SharedNumberView, TagInShort, TagNeedView, TagsView } from '@yaylak/contract';
-import { groupOn, isoOf, sharedNumbers, tagging, TAG_NEEDS, type AnimalFacts, type IdentifierFact } from '@yaylak/core';
+import type { MarkInField, SharedNumberView, TagInShort, TagNeedView, TagsView } from '@yaylak/contract';
+import {
+  groupOn,
+  isoOf,
+  marksOn,
+  sharedNumbers,
+  tagging,
+  TAG_NEEDS,
+  type AnimalFacts,
+  type Day,
+  type IdentifierFact,
+  type MarkFact,
+} from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
@@ -29,7 +40,44 @@ export class TagsService {
       counts: { 'none-worn': count('none-worn'), 'lost-one': count('lost-one'), 'too-few': count('too-few') },
       present: present.length,
       shared: this.shared(),
+      marks: this.marks(present),
     };
+  }
+
+  /** Marks of one look and meaning together, the commonest first. */
+  private marks(present: readonly AnimalFacts[]): MarkInField[] {
+    const today = this.clock.today();
+    const found = new Map<string, { mark: MarkFact; wearers: AnimalFacts[]; until: (Day | undefined)[] }>();
+    for (const facts of present)
+      for (const mark of marksOn(facts, today)) {
+        const key = `${mark.colour} ${mark.place} ${mark.purpose}`;
+        const same = found.get(key) ?? { mark, wearers: [], until: [] };
+        found.set(key, same);
+        same.wearers.push(facts);
+        same.until.push(mark.until);
+      }
+    return [...found.values()]
+      .sort((a, b) => b.wearers.length - a.wearers.length || a.mark.purpose.localeCompare(b.mark.purpose))
+      .map(({ mark: { colour, place, purpose }, wearers, until }) => {
+        const ends = until.flatMap((u) => u ?? []).sort((a, b) => a - b)[0];
+        const groups = new Map<string, number>();
+        for (const facts of wearers) {
+          const name = this.groupNameOf(facts) ?? 'no group';
+          groups.set(name, (groups.get(name) ?? 0) + 1);
+        }
+        return {
+          colour,
+          place,
+          purpose,
+          until: ends === undefined ? null : isoOf(ends),
+          tags: wearers.slice(0, ROWS).map(tagView),
+          groups: [...groups].map(([name, count]) => ({ name, count })),
+        };
+      });
+  }
+
+  private groupNameOf(facts: AnimalFacts): string | undefined {
+    return this.book.state.groups.get(groupOn(facts, this.clock.today()) ?? '')?.name;
   }
 
   private needOf(facts: AnimalFacts): TagNeedView | undefined {
@@ -37,11 +85,10 @@ export class TagsService {
     const advised = this.book.state.settings(species).identifiersAdvised;
     const { need, worn, lost } = tagging(facts, advised);
     if (need === undefined) return undefined;
-    const groupId = groupOn(facts, this.clock.today());
     return {
       tag: tagView(facts),
       species,
-      groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
+      groupName: this.groupNameOf(facts) ?? null,
       need,
       advised,
       worn: worn.map(inShort),

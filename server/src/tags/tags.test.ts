@@ -1,5 +1,18 @@
 import type { TagsView } from '@yaylak/contract';
-import { arrival, departure, get, identifierEnd, tag, testApp, TODAY, uuid, type TestApp } from '../tests/testApp';
+import {
+  aGroup,
+  arrival,
+  departure,
+  get,
+  identifierEnd,
+  mark,
+  move,
+  tag,
+  testApp,
+  TODAY,
+  uuid,
+  type TestApp,
+} from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {
@@ -71,5 +84,23 @@ it('shows a number that another wore before, with who and until when', async () 
         { tag: { animalId: young }, until: null },
       ],
     },
+  ]);
+});
+
+it('lists the marks in the field by what they mean, with the groups they stand in', async () => {
+  const top = await aGroup(t, 'Top');
+  const [a, b, c, gone] = [uuid(), uuid(), uuid(), uuid()];
+  await t.post(...[a, b, c, gone].map((id) => arrival(id)), move(a, top), move(b, top));
+  await t.post(
+    mark(a, { until: '2026-12-10' }),
+    mark(b, { until: '2026-12-01' }),
+    mark(c, { colour: 'red', place: 'shoulder', purpose: 'for the buyer' }),
+    mark(c, { on: '2026-11-01', until: '2026-11-22' }),
+    mark(gone),
+    departure(gone, TODAY),
+  );
+  expect((await view()).marks).toMatchObject([
+    { colour: 'blue', purpose: 'second string', until: '2026-12-01', groups: [{ name: 'Top', count: 2 }] },
+    { colour: 'red', place: 'shoulder', until: null, groups: [{ name: 'no group', count: 1 }] },
   ]);
 });

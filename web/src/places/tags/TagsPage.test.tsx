@@ -29,6 +29,7 @@ const aView = (needs: TagNeedView[], change: Partial<TagsView> = {}): TagsView =
   },
   present: 40,
   shared: [],
+  marks: [],
   ...change,
 });
 const show = async (view: TagsView, answers: Answers = {}) => {
@@ -147,6 +148,26 @@ describe('numbers to come', () => {
       species: { goat: { numberTemplate: 'Z{N}' } },
     });
   });
+});
+
+it('says what the marks in the field mean, and on whom they are', async () => {
+  await show(
+    aView([], {
+      marks: [
+        {
+          colour: 'blue',
+          place: 'rump',
+          purpose: 'second string',
+          until: '2026-12-01',
+          tags: [aTag('26-0001'), aTag('26-0002')],
+          groups: [{ name: 'Top paddock', count: 2 }],
+        },
+      ],
+    }),
+  );
+  expect(screen.getByText('blue on the rump: second string')).toBeVisible();
+  expect(screen.getByText('2 in Top paddock; the first until 1 Dec')).toBeVisible();
+  expect(screen.getByRole('link', { name: /26-0002/ })).toBeVisible();
 });
 
 it('tells which animal a number of some year means', async () => {

@@ -11,6 +11,7 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { colour, radius, space } from '../../theme/tokens';
 import { countText } from '../../words/format';
 import { LinkElectronic } from './LinkElectronic';
+import { MarksInField } from './MarksInField';
 import { NeedRow } from './NeedRow';
 import { NumbersToCome } from './NumbersToCome';
 import { SharedNumbers } from './SharedNumbers';
@@ -79,6 +80,7 @@ export function TagsPage() {
           ))}
         </Rows>
       ) : null}
+      <MarksInField marks={data.marks} />
       <SharedNumbers shared={data.shared} />
     </Page>
   );
