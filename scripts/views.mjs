@@ -61,7 +61,7 @@ export const views = [
   { name: 'animals', open: goto('/animals?species=sheep') },
   {
     name: 'animal',
-    open: (page, url) => animalByNumber(page, url, `species=sheep&sex=male&bornIn=${new Date().getFullYear()}`),
+    open: (page, url) => animalByNumber(page, url, `species=sheep&sex=female&bornIn=${new Date().getFullYear() - 4}`),
   },
   { name: 'race', open: race },
   { name: 'choosing', open: goto('/choosing') },

@@ -67,14 +67,28 @@ export class GroupsService {
     });
   }
 
-  /** Removes a group nobody was ever moved to, so that making one can be taken back. */
+  /** Whether a job has a gate that leads there: an animal may be on its way through it. */
+  private async isGateTo(id: string): Promise<boolean> {
+    const rows = await this.orm.em
+      .getConnection()
+      .execute<{ n: number }[]>(
+        "select count(*) as n from job, json_each(job.gates) gate where json_extract(gate.value, '$.groupId') = ?",
+        [id],
+      );
+    return (rows[0]?.n ?? 0) > 0;
+  }
+
+  /** Removes a group that no entry and no job speaks of, so that making one can be taken back. */
   remove(id: string): Promise<void> {
     return this.book.exclusively(async () => {
       const group = this.book.state.groups.get(id);
       if (!group) throw notFound('group');
       const em = this.orm.em.fork();
-      if ((await em.count(MoveEntity, { group: id })) > 0)
-        throw conflict(`The group “${group.name}” has been used.`, 'Its moves stay in the book. Close it instead.');
+      if ((await em.count(MoveEntity, { group: id })) > 0 || (await this.isGateTo(id)))
+        throw conflict(
+          `The group “${group.name}” has been used.`,
+          'Its moves, or a gate of a job, speak of it. Close it instead.',
+        );
       await em.nativeDelete(GroupEntity, { id });
       this.book.state.groups.delete(id);
       this.book.state.version++;

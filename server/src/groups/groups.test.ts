@@ -32,6 +32,25 @@ it('is renamed and closed on the version it is seen in', async () => {
   expect(await groups()).toMatchObject([{ name: 'Upper paddock', isClosed: true, version: 3 }]);
 });
 
+it('stays while a gate of a job leads to it', async () => {
+  const id = await aGroup(t, 'Sale pen');
+  const job = {
+    id: uuid(),
+    name: 'Lambs',
+    on: '2026-11-23',
+    startedAt: '2026-11-23T08:00:00.000Z',
+    startedBy: 'Aylin',
+    stations: ['sort'],
+    gates: [{ key: 'right', name: 'Sell', groupId: id }],
+    animalIds: [],
+  };
+  await t.http().post('/api/jobs').send(job).expect(200);
+  await t
+    .http()
+    .delete(`/api/groups/${id}`)
+    .expect(409, /a gate of a job/);
+});
+
 it('cannot take the name of another, however it is written', async () => {
   await aGroup(t, 'Top paddock');
   const low = await aGroup(t, 'Low paddock');

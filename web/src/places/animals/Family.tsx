@@ -1,9 +1,10 @@
 import type { AnimalView, TagView } from '@yaylak/contract';
 import styled from 'styled-components';
+import { FigureTable } from '../../parts/FigureTable';
 import { How } from '../../parts/How';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
-import { colour, space } from '../../theme/tokens';
+import { space } from '../../theme/tokens';
 import { countText, figureText, fullDate } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 
@@ -18,7 +19,7 @@ export function Given({ view }: Props) {
   return (
     <Panel>
       <h2>What {row.sex === 'female' ? 'she' : 'he'} has given</h2>
-      <Lines>
+      <FigureTable $isSum>
         <tbody>
           <tr>
             <th scope="row">Litters</th>
@@ -43,7 +44,7 @@ export function Given({ view }: Props) {
             </td>
           </tr>
         </tbody>
-      </Lines>
+      </FigureTable>
     </Panel>
   );
 }
@@ -108,17 +109,4 @@ const Pairs = styled.div`
   grid-template-columns: 1fr 1fr;
   gap: ${space(2)} ${space(3)};
   margin-top: ${space(2)};
-`;
-const Lines = styled.table`
-  margin-top: ${space(2)};
-  th {
-    text-align: left;
-    font-weight: 400;
-    color: ${colour('inkSoft')};
-  }
-  td {
-    text-align: right;
-    font-weight: 700;
-    padding: 3px 0;
-  }
 `;

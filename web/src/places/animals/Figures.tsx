@@ -1,10 +1,9 @@
 import type { AnimalView } from '@yaylak/contract';
 import { Link } from 'react-router';
-import styled from 'styled-components';
 import { AdjustedHow } from '../../parts/AdjustedHow';
+import { FigureTable } from '../../parts/FigureTable';
 import { GainFigure } from '../../parts/GainFigure';
 import { How } from '../../parts/How';
-import { colour, space } from '../../theme/tokens';
 import { differenceText, figureText, sureWeightText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 
@@ -13,10 +12,12 @@ export function Figures({ view }: { readonly view: AnimalView }) {
   const unit = useWeightUnit();
   const { gains, verdict } = view;
   return (
-    <Table>
+    <FigureTable>
       <tbody>
         <tr>
-          <th scope="row">Since last weighing</th>
+          <th scope="row" style={{ width: 170 }}>
+            Since last weighing
+          </th>
           <td>
             <GainFigure gain={gains.last} title="Gain since last weighing" />
           </td>
@@ -70,20 +71,6 @@ export function Figures({ view }: { readonly view: AnimalView }) {
           </>
         ) : null}
       </tbody>
-    </Table>
+    </FigureTable>
   );
 }
-
-const Table = styled.table`
-  th {
-    text-align: left;
-    font-weight: 400;
-    color: ${colour('inkSoft')};
-    vertical-align: top;
-    padding: ${space(1)} ${space(3)} ${space(1)} 0;
-    width: 170px;
-  }
-  td {
-    padding: ${space(1)} 0;
-  }
-`;

@@ -78,12 +78,6 @@ it('offers the kind that is missing, and keeps what was typed when the book refu
   expect(screen.getByLabelText('Number')).toHaveValue('79200000012603');
 });
 
-it('takes those shown through the race', async () => {
-  const { user, path } = await show(aView([lostOne, few]));
-  await user.click(screen.getByRole('button', { name: 'Take 2 through the race' }));
-  await waitFor(() => expect(path()).toBe('/race'));
-});
-
 describe('an electronic number', () => {
   it('is linked by scan, Enter, number, Enter, and the next can be scanned at once', async () => {
     const { user, entries } = await show(aView([few]));

@@ -1,10 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import type { TagNeed } from '@yaylak/core';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { tagsQuery } from '../../api/queries';
-import { Button } from '../../parts/Button';
 import { Page } from '../../parts/Page';
 import { Row } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
@@ -26,7 +24,6 @@ const NEEDS: readonly (readonly [need: TagNeed, words: string])[] = [
 export function TagsPage() {
   const { data, error, refetch } = useQuery(tagsQuery);
   const [only, setOnly] = useState<TagNeed>();
-  const navigate = useNavigate();
   if (!data)
     return <Page title="Tags">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
   const all = NEEDS.reduce((sum, [need]) => sum + data.counts[need], 0);
@@ -38,17 +35,6 @@ export function TagsPage() {
         all === 0
           ? `Nobody: all ${data.present} wear what they should`
           : `${countText(all, 'animal', 'animals')} of ${data.present} present`
-      }
-      actions={
-        shown.length > 0 ? (
-          <Button
-            onPress={() =>
-              void navigate('/race', { state: { animalIds: shown.map((n) => n.tag.animalId), name: 'Fit tags' } })
-            }
-          >
-            Take {shown.length} through the race
-          </Button>
-        ) : null
       }
       aside={
         <>

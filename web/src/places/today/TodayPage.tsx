@@ -5,11 +5,12 @@ import styled from 'styled-components';
 import { todayQuery } from '../../api/queries';
 import { useOutboxState } from '../../outbox/useOutbox';
 import { Button } from '../../parts/Button';
+import { FigureTable } from '../../parts/FigureTable';
 import { Page } from '../../parts/Page';
-import { Panel, Small } from '../../parts/Panel';
+import { Panel, Small, Soft } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { WindowBar } from '../../parts/WindowBar';
-import { colour, space } from '../../theme/tokens';
+import { space } from '../../theme/tokens';
 import { countText, longDate, shortDate } from '../../words/format';
 import { LookAtList } from './LookAtList';
 import { Item, Rows } from './rows';
@@ -60,19 +61,21 @@ export function TodayPage() {
           <NotGrowing rows={data.notGrowing} />
           <Panel>
             <h2>On the holding</h2>
-            <Heads>
+            <FigureTable $isSum>
               <tbody>
                 {data.head.map((h) => (
                   <tr key={h.species}>
                     <th scope="row">{SPECIES_WORDS[h.species].name}</th>
+                    <td>{h.present}</td>
                     <td>
-                      <b>{h.present}</b>
+                      <Soft style={{ fontWeight: 400 }}>
+                        {countText(h.grownFemales, ...SPECIES_WORDS[h.species].grown.female)}
+                      </Soft>
                     </td>
-                    <td>{countText(h.grownFemales, ...SPECIES_WORDS[h.species].grown.female)}</td>
                   </tr>
                 ))}
               </tbody>
-            </Heads>
+            </FigureTable>
           </Panel>
         </>
       }
@@ -148,20 +151,4 @@ const Heading = styled.div`
   justify-content: space-between;
   align-items: baseline;
   margin-bottom: ${space(2)};
-`;
-const Heads = styled.table`
-  margin-top: ${space(2)};
-  th {
-    text-align: left;
-    font-weight: 400;
-  }
-  td {
-    text-align: right;
-    padding: 3px 0;
-    white-space: nowrap;
-  }
-  td:last-child {
-    color: ${colour('inkSoft')};
-    font-size: 13px;
-  }
 `;
