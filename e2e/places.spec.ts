@@ -255,6 +255,7 @@ test('a lost tag puts its animal on the list, and fitting it takes it off', asyn
   const number = ewes.rows[0]?.tag.text ?? '';
   await page.goto(`${server.url}/animals/${ewes.rows[0]?.tag.animalId}`);
   await page.getByRole('button', { name: new RegExp(`^Lost: .*${number}$`) }).click();
+  await page.getByRole('button', { name: 'Write it down' }).click();
   await expect(page.getByRole('status').filter({ hasText: `Lost: ` })).toBeVisible();
 
   await page.keyboard.press('Alt+5');

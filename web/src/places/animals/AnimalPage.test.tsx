@@ -190,15 +190,45 @@ describe('identifiers', () => {
     fittedOn: '2026-04-02',
     ended: null,
   };
+  const lose = async (user: ReturnType<typeof renderPage>['user']) =>
+    user.click(screen.getByRole('button', { name: 'Lost: yellow 26-0001' }));
+
   it('are lost, and not lost again by undo', async () => {
     const { user, entries } = await show(aView('26-0001', { identifiers: [worn] }));
-    await user.click(screen.getByRole('button', { name: 'Lost: yellow 26-0001' }));
+    await lose(user);
+    await user.type(screen.getByLabelText('Why, if you know'), ' fence ');
+    await user.click(screen.getByRole('button', { name: 'Write it down' }));
     await screen.findByText('Lost: yellow 26-0001');
-    await user.keyboard('{Control>}z{/Control}');
-    await waitFor(() =>
-      expect(entries()).toMatchObject([{ type: 'identifier-end', identifierId: 'i1' }, { type: 'strike' }]),
-    );
+    expect(entries()).toMatchObject([
+      { type: 'identifier-end', identifierId: 'i1', how: 'lost', reason: 'fence', on: '2026-11-23' },
+    ]);
+    await user.click(screen.getByRole('button', { name: 'Take back (Ctrl+Z)' }));
+    await waitFor(() => expect(entries()[1]).toMatchObject({ type: 'strike', entryId: entries()[0]?.id }));
   });
+
+  it('are replaced by the same number in one go, or not at all', async () => {
+    const { user, entries } = await show(aView('26-0001', { identifiers: [worn] }));
+    await lose(user);
+    await user.selectOptions(screen.getByLabelText('What happened'), 'taken out');
+    await user.click(screen.getByRole('checkbox', { name: 'The same number is fitted again' }));
+    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await screen.findByText('Taken out: yellow 26-0001, fitted again');
+    expect(entries()).toMatchObject([
+      { type: 'identifier-end', how: 'removed' },
+      { type: 'identifier', kind: 'visual', text: '26-0001', colour: 'yellow', ear: 'left' },
+    ]);
+    expect(entries()[0]).not.toHaveProperty('reason');
+  });
+
+  it('keep the form open when the book refuses', async () => {
+    const { user } = await show(aView('26-0001', { identifiers: [worn] }), {
+      'POST /api/entries': refuses('identifier-end', 'It left the holding on 2026-11-01.'),
+    });
+    await lose(user);
+    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('It left the holding on 2026-11-01.');
+  });
+
   it('are fitted; a number that is worn is refused where it was typed', async () => {
     const { user } = await show(aView('26-0001'), { 'POST /api/entries': refuses('identifier', 'Worn by another.') });
     expect(screen.getByText('None. Two are advised from birth.')).toBeVisible();

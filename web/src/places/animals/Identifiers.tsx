@@ -1,97 +1,68 @@
-import type { AnimalView } from '@yaylak/contract';
-import { IDENTIFIER_KINDS, spacedDigits, TAG_COLOURS, type IdentifierKind, type TagColour } from '@yaylak/core';
+import type { AnimalView, IdentifierView } from '@yaylak/contract';
+import { spacedDigits } from '@yaylak/core';
 import { useState } from 'react';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
 import { Panel, Row, Small } from '../../parts/Panel';
-import { useUndo } from '../../parts/Undo';
-import { useWrite } from '../../parts/useWrite';
 import { fullDate } from '../../words/format';
-import { Problem } from './SelectionBar';
+import { FitForm } from './FitForm';
+import { LoseForm } from './LoseForm';
 
 interface Props {
   readonly view: AnimalView;
   readonly today: string;
 }
 
-/** What it wears and wore; fit one, or write one down as lost. */
+/** What it wears and wore; fit one, or write one down as lost, taken out or replaced. */
 export function Identifiers({ view, today }: Props) {
-  const [isAdding, setAdding] = useState(false);
-  const [kind, setKind] = useState<IdentifierKind>('visual');
-  const [text, setText] = useState('');
-  const [colour, setColour] = useState<TagColour>('yellow');
-  const [problem, setProblem] = useState<string>();
-  const write = useWrite();
-  const undo = useUndo();
+  const [isFitting, setFitting] = useState(false);
+  const [losingId, setLosingId] = useState<string>();
   const { animalId } = view.row.tag;
-  const fit = async (): Promise<void> => {
-    const refused = await write(
-      [{ type: 'identifier', animalId, on: today, kind, text: text.trim(), ...(kind === 'visual' ? { colour } : {}) }],
-      `Fitted ${text.trim()}`,
-    );
-    setProblem(refused.join(' ') || undefined);
-    if (refused.length > 0) return;
-    setAdding(false);
-    setText('');
-  };
-  const lose = async (identifierId: string, words: string): Promise<void> => {
-    const refused = await write(
-      [{ type: 'identifier-end', animalId, on: today, identifierId, how: 'lost' }],
-      `Lost: ${words}`,
-    );
-    if (refused.length > 0) undo.say(refused.join(' '));
-  };
   return (
     <Panel>
       <h2>Identifiers</h2>
       {view.identifiers.length === 0 ? <p>None. Two are advised from birth.</p> : null}
-      {view.identifiers.map((i) => {
-        const words = `${i.colour ?? ''} ${i.kind === 'electronic' ? spacedDigits(i.text) : i.text}`.trim();
-        return (
-          <Row key={i.entryId} style={{ justifyContent: 'space-between', marginTop: 6, flexWrap: 'nowrap' }}>
+      {view.identifiers.map((i) => (
+        <div key={i.entryId} style={{ marginTop: 6 }}>
+          <Row style={{ justifyContent: 'space-between', flexWrap: 'nowrap' }}>
             <span>
-              {i.ended ? <s>{words}</s> : words}
-              <Small>
-                {i.kind}
-                {i.ear ? `, ${i.ear} ear` : ''},{' '}
-                {i.ended
-                  ? `${i.ended.how} ${fullDate(i.ended.on)}${i.ended.reason ? `: ${i.ended.reason}` : ''}`
-                  : `since ${fullDate(i.fittedOn)}`}
-              </Small>
+              {i.ended ? <s>{shownAs(i)}</s> : shownAs(i)}
+              <Small>{lifeOf(i)}</Small>
             </span>
-            {i.ended || i.kind === 'name' ? null : (
-              <Button kind="quiet" onPress={() => void lose(i.entryId, words)} aria-label={`Lost: ${words}`}>
+            {i.ended || i.kind === 'name' || losingId === i.entryId ? null : (
+              <Button kind="quiet" onPress={() => setLosingId(i.entryId)} aria-label={`Lost: ${shownAs(i)}`}>
                 Lost
               </Button>
             )}
           </Row>
-        );
-      })}
-      {isAdding ? (
-        <form
-          style={{ display: 'flex', flexDirection: 'column', gap: 8, marginTop: 8 }}
-          onSubmit={(e) => {
-            e.preventDefault();
-            void fit();
-          }}
-        >
-          <Row>
-            <Choice label="Kind" value={kind} options={IDENTIFIER_KINDS.map((k) => [k, k])} onChange={setKind} />
-            {kind === 'visual' ? (
-              <Choice label="Colour" value={colour} options={TAG_COLOURS.map((c) => [c, c])} onChange={setColour} />
-            ) : null}
-          </Row>
-          <Field label="Number or name" value={text} onChange={setText} error={undefined} />
-          {problem ? <Problem role="alert">{problem}</Problem> : null}
-          <Button type="submit" kind="main" isDisabled={text.trim() === ''}>
-            Fit it
-          </Button>
-        </form>
+          {losingId === i.entryId ? (
+            <LoseForm
+              animalId={animalId}
+              identifier={i}
+              words={shownAs(i)}
+              today={today}
+              onDone={() => setLosingId(undefined)}
+            />
+          ) : null}
+        </div>
+      ))}
+      {isFitting ? (
+        <FitForm animalId={animalId} today={today} onDone={() => setFitting(false)} />
       ) : (
-        <Button style={{ marginTop: 8 }} onPress={() => setAdding(true)}>
+        <Button style={{ marginTop: 8 }} onPress={() => setFitting(true)}>
           Fit another
         </Button>
       )}
     </Panel>
   );
+}
+
+const shownAs = ({ colour, kind, text }: IdentifierView): string =>
+  `${colour ?? ''} ${kind === 'electronic' ? spacedDigits(text) : text}`.trim();
+
+/** `visual, left ear, since 2 Apr 2026`, or how and when it ended. */
+function lifeOf({ kind, ear, fittedOn, ended }: IdentifierView): string {
+  const where = `${kind}${ear ? `, ${ear} ear` : ''}`;
+  if (!ended) return `${where}, since ${fullDate(fittedOn)}`;
+  const how = ended.how === 'removed' ? 'taken out' : ended.how;
+  return `${where}, ${how} ${fullDate(ended.on)}${ended.reason ? `: ${ended.reason}` : ''}`;
 }
