@@ -7,13 +7,14 @@ import styled from 'styled-components';
 import { withQuery } from '../../api/client';
 import { animalsQuery, groupsQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
+import { Chip } from '../../parts/Chip';
 import { Choice, Field } from '../../parts/Field';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Row } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { useNewKey } from '../../parts/useWindowKey';
-import { colour, space } from '../../theme/tokens';
+import { space } from '../../theme/tokens';
 import { countText } from '../../words/format';
 import { AddSheet } from './AddSheet';
 import { AnimalsTable } from './AnimalsTable';
@@ -189,17 +190,4 @@ const Filters = styled.div`
   flex-wrap: wrap;
   align-items: flex-end;
   gap: ${space(3)};
-`;
-const Chip = styled.button`
-  min-height: 36px;
-  padding: 0 ${space(3)};
-  border-radius: 18px;
-  border: 1px solid ${colour('lineStrong')};
-  background: ${colour('panel')};
-  cursor: pointer;
-  &[aria-pressed='true'] {
-    background: ${colour('indigo')};
-    border-color: ${colour('indigo')};
-    color: ${colour('onIndigo')};
-  }
 `;

@@ -3,10 +3,11 @@ import type { TagNeed } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { tagsQuery } from '../../api/queries';
+import { Chip } from '../../parts/Chip';
 import { Page } from '../../parts/Page';
 import { Row } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
-import { colour, radius, space } from '../../theme/tokens';
+import { colour, radius } from '../../theme/tokens';
 import { countText } from '../../words/format';
 import { LinkElectronic } from './LinkElectronic';
 import { MarksInField } from './MarksInField';
@@ -72,19 +73,6 @@ export function TagsPage() {
   );
 }
 
-const Chip = styled.button`
-  min-height: 36px;
-  padding: 0 ${space(3)};
-  border-radius: 18px;
-  border: 1px solid ${colour('lineStrong')};
-  background: ${colour('panel')};
-  cursor: pointer;
-  &[aria-pressed='true'] {
-    background: ${colour('indigo')};
-    border-color: ${colour('indigo')};
-    color: ${colour('onIndigo')};
-  }
-`;
 const Rows = styled.ul`
   list-style: none;
   margin: 0;
