@@ -1,3 +1,5 @@
+import { mean, standardDeviation } from './quantile';
+
 /** Two-sided normal quantile of an 80 % interval. */
 export const Z_80 = 1.2815515655446004;
 /** Half the width of the 80 % interval of a normal estimate: four times out of five the truth lies inside. */
@@ -16,4 +18,18 @@ export function t80(degreesOfFreedom: number): number {
   if (degreesOfFreedom < 1)
     throw new RangeError(`an interval needs at least 1 degree of freedom, not ${degreesOfFreedom}`);
   return T_90[degreesOfFreedom - 1] ?? Z_80;
+}
+
+export interface MeanWithRange {
+  readonly mean: number;
+  /** Half the width of its 80 % interval. */
+  readonly halfWidth: number;
+}
+
+/** A mean and how sure it is, from the spread of its numbers (Student's t). @returns undefined under two numbers */
+export function meanWithRange(values: readonly number[]): MeanWithRange | undefined {
+  const centre = mean(values);
+  const sd = standardDeviation(values);
+  if (centre === undefined || sd === undefined) return undefined;
+  return { mean: centre, halfWidth: (t80(values.length - 1) * sd) / Math.sqrt(values.length) };
 }

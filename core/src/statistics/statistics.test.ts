@@ -1,5 +1,11 @@
 import fc from 'fast-check';
-import { fitLine, fitLinear, median, quantileSorted, robustSpread, standardDeviation, t80 } from '.';
+import { fitLine, fitLinear, meanWithRange, median, quantileSorted, robustSpread, standardDeviation, t80 } from '.';
+
+it('says how sure a mean is', () => {
+  // By hand: 1 2 3 6 has mean 3, SD sqrt(14/3) = 2.1602, and t 1.638 on 3 degrees of freedom: 1.638 x 2.1602 / 2.
+  expect(meanWithRange([1, 2, 3, 6])).toEqual({ mean: 3, halfWidth: expect.closeTo(1.7692, 4) });
+  expect(meanWithRange([4])).toBeUndefined();
+});
 
 describe('least squares', () => {
   it('fits a line with its error', () => {

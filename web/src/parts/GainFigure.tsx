@@ -16,7 +16,7 @@ export function GainFigure({ gain, title, isCompact = false }: Props) {
   if (!gain) return <span>no gain yet</span>;
   return (
     <Box>
-      <b>{isCompact ? gramsPerDay(gain.kgPerDay) : gainText(gain)}</b>
+      <b>{gainText(gain)}</b>
       {gain.verdict === 'no-group' ? null : <Verdict data-verdict={gain.verdict}>{verdictText(gain)}</Verdict>}
       {isCompact ? null : (
         <How of={title}>

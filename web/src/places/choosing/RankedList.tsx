@@ -6,7 +6,7 @@ import { Key } from '../../parts/KeysHelp';
 import { Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, radius, space } from '../../theme/tokens';
-import { bornText, figureText, gramsPerDay, surePointsText, verdictText, weightText } from '../../words/format';
+import { bornText, figureText, gainText, surePointsText, verdictText, weightText } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useUnits';
 import { decisionOf, type Decisions } from './decisions';
@@ -136,7 +136,7 @@ export function RankedList({
                   <td>{bornText(species, r.birthType, r.rearingType)}</td>
                   <td data-figure>{r.adjusted ? weightText(r.adjusted.kg, unit) : 'none'}</td>
                   <td data-figure title={r.lastGain ? verdictText(r.lastGain) : ''}>
-                    {r.lastGain ? gramsPerDay(r.lastGain.kgPerDay) : 'none'}
+                    {r.lastGain ? gainText(r.lastGain) : 'none'}
                   </td>
                   <td>{r.damRecord ? `${r.damRecord.perYear.toFixed(1)} × ${r.damRecord.years} yr` : 'none'}</td>
                   <td style={{ whiteSpace: 'nowrap' }}>

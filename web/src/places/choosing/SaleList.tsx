@@ -5,7 +5,7 @@ import styled, { createGlobalStyle } from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { colour, space } from '../../theme/tokens';
-import { bornText, fullDate, gramsPerDay, weightText } from '../../words/format';
+import { bornText, fullDate, gainText, weightText } from '../../words/format';
 import { saveFile } from '../../words/saveFile';
 import { useWeightUnit } from '../../words/useUnits';
 
@@ -82,7 +82,7 @@ export function SaleList({ rows, title, today, species }: Props) {
               <td>{bornText(species, r.birthType, r.rearingType)}</td>
               <td>{r.lastKg === null ? '' : weightText(r.lastKg, unit)}</td>
               <td>{r.lastOn ? fullDate(r.lastOn) : ''}</td>
-              <td>{r.lastGain ? gramsPerDay(r.lastGain.kgPerDay) : ''}</td>
+              <td>{r.lastGain ? gainText(r.lastGain) : ''}</td>
             </tr>
           ))}
         </tbody>

@@ -3,7 +3,7 @@ import { lazy, memo, Suspense, useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { NotePanel, Panel, Small, Stack } from '../../parts/Panel';
 import { colour, fonts, space } from '../../theme/tokens';
-import { gramsPerDay, weightText } from '../../words/format';
+import { gainText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import type { JobFigures } from './jobFigures';
 import type { Race } from './useRace';
@@ -40,7 +40,7 @@ export const JobSoFar = memo(function JobSoFar({
           </div>
           <div>
             <Small>Mean gain</Small>
-            <b>{figures.meanGain === undefined ? 'none yet' : gramsPerDay(figures.meanGain)}</b>
+            <b>{figures.meanGain === undefined ? 'none yet' : gainText(figures.meanGain)}</b>
           </div>
         </Two>
         {points.length > 1 ? (

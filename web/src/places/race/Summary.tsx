@@ -54,7 +54,7 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onLeave }
           </div>
           <div>
             <Small>Mean gain</Small>
-            <b>{figures.meanGain === undefined ? 'none' : gramsPerDay(figures.meanGain)}</b>
+            <b>{figures.meanGain === undefined ? 'none' : gainText(figures.meanGain)}</b>
           </div>
           {[...figures.gates].map(([gate, n]) => (
             <div key={gate}>

@@ -7,6 +7,7 @@ import {
   judgeGain,
   lastGain,
   mean,
+  meanWithRange,
   median,
   notGrowingLine,
   readingBefore,
@@ -27,7 +28,8 @@ export interface JobPoint {
 export interface JobFigures {
   readonly points: readonly JobPoint[];
   readonly meanKg: number | undefined;
-  readonly meanGain: number | undefined;
+  /** Kilograms a day, with how wide the guess is; of one animal alone its own. */
+  readonly meanGain: Pick<KnownGain, 'kgPerDay' | 'halfWidth'> | undefined;
   /** Half the median gain of the job so far; of the last weighings until five are through. */
   readonly lineKgPerDay: number | undefined;
   readonly gates: ReadonlyMap<string, number>;
@@ -72,10 +74,16 @@ export function jobFigures(
   return {
     points,
     meanKg: mean(points.map((p) => p.kg)),
-    meanGain: mean(gains),
+    meanGain: meanGain(points),
     lineKgPerDay: middle === undefined ? undefined : notGrowingLine(middle),
     gates,
   };
+}
+
+function meanGain(points: readonly JobPoint[]): JobFigures['meanGain'] {
+  const gains = points.flatMap((p) => p.gain ?? []);
+  const all = meanWithRange(gains.map((g) => g.kgPerDay));
+  return all ? { kgPerDay: all.mean, halfWidth: all.halfWidth } : gains[0];
 }
 
 /** Gains already worked out: an animal that is through keeps its gain while thousands come after it. */

@@ -117,7 +117,7 @@ describe('the log of a job', () => {
       () => SPECIES_TABLE.sheep,
     );
     expect(figures.meanKg).toBe(32.8);
-    expect(figures.meanGain).toBeCloseTo(0.2, 10); // 2.8 kg in 14 days
+    expect(figures.meanGain?.kgPerDay).toBeCloseTo(0.2, 10); // 2.8 kg in 14 days
     expect(figures.gates.get('Keep')).toBe(1);
     expect(figures.lineKgPerDay).toBeUndefined();
   });

@@ -22,7 +22,7 @@ export function NotGrowing({ rows }: { readonly rows: readonly NotGrowingView[] 
               <Bar aria-hidden>
                 <span style={{ width: `${Math.max(3, share * 100)}%` }} />
               </Bar>
-              <b>{gramsPerDay(row.gain.kgPerDay)}</b>
+              <b>{gainText(row.gain)}</b>
               <How of={`Gain of ${row.tag.text}`}>
                 <p>
                   {gainText(row.gain)} over {row.gain.readings} readings, {fullDate(row.gain.from)} to{' '}
