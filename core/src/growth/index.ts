@@ -9,4 +9,5 @@ export * from './likeForLike';
 export * from './litter';
 export * from './notGrowing';
 export * from './readings';
+export * from './scaleBias';
 export * from './weighingDue';

@@ -1,0 +1,2 @@
+export * from './lines';
+export * from './steady';

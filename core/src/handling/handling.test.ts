@@ -1,0 +1,103 @@
+import fc from 'fast-check';
+import {
+  careCaution,
+  letterKeys,
+  nextGrade,
+  nextTube,
+  standardsFor,
+  suggestGate,
+  USUAL_STANDARDS,
+  type KnownGain,
+  type SortRule,
+} from '..';
+import { day } from '../tests/builders';
+
+describe('the gate a rule suggests', () => {
+  const weightRule: SortRule = { by: 'weight', line: 40, above: 'right', below: 'left' };
+  const animal = { kg: undefined, gain: undefined, failed: [], points: undefined };
+  it.each([
+    [41.5, 'right', false],
+    [40, 'right', true], // at the line counts as above, and is near
+    [39.2, 'left', true],
+    [38, 'left', false],
+  ])('by weight, %d kg: %s', (kg, gate, isNear) => {
+    expect(suggestGate(weightRule, { ...animal, kg }, 1)).toMatchObject({ gate, isNear });
+  });
+  it('by gain says when it is too soon to tell', () => {
+    const gain: KnownGain = {
+      kind: 'gain',
+      kgPerDay: 0.15,
+      standardError: 0.05,
+      halfWidth: 0.06,
+      from: day('2026-11-01'),
+      to: day('2026-11-15'),
+      readings: 2,
+    };
+    const rule: SortRule = { by: 'gain', line: 0.1, above: 'down', below: 'right' };
+    expect(suggestGate(rule, { ...animal, gain }, 1)).toMatchObject({ gate: 'down', isNear: true });
+    expect(suggestGate(rule, { ...animal, gain: { ...gain, halfWidth: 0.02 } }, 1)).toMatchObject({ isNear: false });
+  });
+  it('by standards and by points', () => {
+    const rule: SortRule = { by: 'standards', above: 'left', below: 'right' };
+    expect(suggestGate(rule, { ...animal, failed: ['Mouth'] }, 1)).toMatchObject({ gate: 'right' });
+    expect(suggestGate(rule, animal, 1)).toMatchObject({ gate: 'left' });
+    expect(suggestGate({ ...rule, by: 'index', line: 60 }, { ...animal, points: 61 }, 1)).toMatchObject({
+      gate: 'left',
+    });
+  });
+  it('is none where its figure is missing', () => {
+    for (const rule of [weightRule, { ...weightRule, by: 'gain' }, { ...weightRule, by: 'index' }] as const)
+      expect(suggestGate(rule, animal, 1)).toBeUndefined();
+  });
+});
+
+it.each([
+  ['B-001', 'B-002'],
+  ['B-099', 'B-100'],
+  ['A9', 'A10'],
+  ['26/0007-G', '26/0008-G'],
+  ['99999999999999999999', '100000000000000000000'],
+  ['blue', undefined],
+])('after tube %s comes %s', (tube, next) => {
+  expect(nextTube(tube)).toBe(next);
+});
+
+describe('keys of the look-over', () => {
+  it('are the first letter, or the next that is free', () => {
+    expect(letterKeys(['Mouth', 'Markings', 'Mo', 'Çene', '77'])).toEqual(['m', 'a', 'o', 'c', 'b']);
+    expect(letterKeys(['Mouth', 'Legs'], ['M'])).toEqual(['o', 'l']);
+  });
+  it('are all different', () => {
+    fc.assert(
+      fc.property(fc.array(fc.string(), { maxLength: 26 }), (names) => {
+        const keys = letterKeys(names);
+        expect(new Set(keys).size).toBe(names.length);
+      }),
+    );
+  });
+  it('pass, fail and pass again; points go round from the middle', () => {
+    expect(nextGrade('go', undefined)).toBe('fail');
+    expect(nextGrade('go', 'fail')).toBe('pass');
+    expect([undefined, 3, 5, 0].map((g) => nextGrade('points', g))).toEqual([3, 4, 0, 1]);
+  });
+});
+
+it('asks of an animal what its species and sex are asked, by keys that differ', () => {
+  expect(new Set(USUAL_STANDARDS.map((s) => s.id)).size).toBe(USUAL_STANDARDS.length);
+  const names = (sex: 'female' | 'male') => standardsFor(USUAL_STANDARDS, { species: 'sheep', sex }).map((s) => s.name);
+  expect(names('female')).toContain('Udder');
+  expect(names('female')).not.toContain('Testicles');
+  expect(names('male')).toContain('Testicles');
+});
+
+it.each([
+  ['dock', 'sheep', 'female', 7, undefined],
+  ['dock', 'sheep', 'female', 8, 'over-age'],
+  ['dock', 'goat', 'male', 2, 'not-usual'],
+  ['castrate', 'sheep', 'female', 2, 'wrong-sex'],
+  ['disbud', 'goat', 'female', 11, 'over-age'],
+  ['castrate', 'cattle', 'male', undefined, undefined],
+  ['feet', 'sheep', 'female', 900, undefined],
+] as const)('%s of a %s (%s) of %s days: %s', (kind, species, sex, ageDays, caution) => {
+  expect(careCaution(kind, { species, sex, ageDays })?.kind).toBe(caution);
+});

@@ -1,0 +1,4 @@
+export * from './care';
+export * from './sortRule';
+export * from './standards';
+export * from './tubes';

@@ -1,0 +1,68 @@
+import type { KnownGain } from '../growth';
+import { judgeGain } from '../growth';
+
+export const GATE_KEYS = ['left', 'down', 'right'] as const;
+export type GateKey = (typeof GATE_KEYS)[number];
+
+/** What a gate is suggested by. Weights in kilograms, gains in kilograms a day. */
+export type SortRule =
+  | { readonly by: 'weight'; readonly line: number; readonly above: GateKey; readonly below: GateKey }
+  | { readonly by: 'gain'; readonly line: number; readonly above: GateKey; readonly below: GateKey }
+  /** Fails a go-or-no-go standard, or passes them all. */
+  | { readonly by: 'standards'; readonly above: GateKey; readonly below: GateKey }
+  /** Points of the ranking last drawn up. */
+  | { readonly by: 'index'; readonly line: number; readonly above: GateKey; readonly below: GateKey };
+
+export interface Sorted {
+  readonly kg: number | undefined;
+  readonly gain: KnownGain | undefined;
+  readonly failed: readonly string[];
+  readonly points: number | undefined;
+}
+
+export interface GateSuggestion {
+  readonly gate: GateKey;
+  readonly because:
+    | { readonly kind: 'weight'; readonly kg: number; readonly line: number }
+    | { readonly kind: 'gain'; readonly gain: KnownGain; readonly line: number }
+    | { readonly kind: 'standards'; readonly failed: readonly string[] }
+    | { readonly kind: 'index'; readonly points: number; readonly line: number };
+  /** The figure may as well lie on the other side of the line. */
+  readonly isNear: boolean;
+}
+
+/**
+ * The gate a rule suggests. At the line counts as above it. A weight within its own reading error of the line, or a
+ * gain whose 80 % interval spans it, is suggested all the same and said to be near.
+ * @param halfWidthKg half the 80 % interval of one reading, kilograms
+ * @returns undefined where the figure the rule goes by is not there
+ */
+export function suggestGate(rule: SortRule, animal: Sorted, halfWidthKg: number): GateSuggestion | undefined {
+  const gateFor = (isAbove: boolean): GateKey => (isAbove ? rule.above : rule.below);
+  switch (rule.by) {
+    case 'weight': {
+      const { kg } = animal;
+      if (kg === undefined) return undefined;
+      const isNear = Math.abs(kg - rule.line) < halfWidthKg;
+      return { gate: gateFor(kg >= rule.line), because: { kind: 'weight', kg, line: rule.line }, isNear };
+    }
+    case 'gain': {
+      const { gain } = animal;
+      if (!gain) return undefined;
+      const isNear = judgeGain(gain, rule.line) === 'too-soon';
+      return { gate: gateFor(gain.kgPerDay >= rule.line), because: { kind: 'gain', gain, line: rule.line }, isNear };
+    }
+    case 'standards':
+      return {
+        gate: gateFor(animal.failed.length === 0),
+        because: { kind: 'standards', failed: animal.failed },
+        isNear: false,
+      };
+    case 'index': {
+      const { points } = animal;
+      if (points === undefined) return undefined;
+      const because = { kind: 'index', points, line: rule.line } as const;
+      return { gate: gateFor(points >= rule.line), because, isNear: false };
+    }
+  }
+}

@@ -1,0 +1,5 @@
+export * from './dose';
+export * from './due';
+export * from './product';
+export * from './stock';
+export * from './withdrawal';
