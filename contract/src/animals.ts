@@ -68,6 +68,8 @@ export interface TagView {
   readonly name: string | null;
   readonly hasElectronic: boolean;
   readonly isWorn: boolean;
+  /** Last counted days of open withdrawals. */
+  readonly withheld?: { readonly meat?: string; readonly milk?: string };
 }
 
 export interface AnimalRow {

@@ -1,6 +1,9 @@
 import type { PointsWeights, Sex, Species, SpeciesOverrides, WeightUnit } from '@yaylak/core';
 import type { Entry } from './entries';
+import type { BlankTags, StandardSetting } from './holding';
 import type { StartJob } from './jobs';
+import type { ProductFacts } from './remedies';
+import type { TemplateFacts } from './stations';
 
 export const BOOK_FORMAT = 'yaylak-book';
 export const BOOK_FORMAT_VERSION = 1;
@@ -31,6 +34,9 @@ export interface BookFile {
     readonly pointsWeights: PointsWeights;
     readonly species: SpeciesOverrides;
     readonly version: number;
+    /** Missing in books written before there were any. */
+    readonly standards?: readonly StandardSetting[];
+    readonly blankTags?: readonly BlankTags[];
   };
   readonly groups: readonly {
     readonly id: string;
@@ -40,6 +46,13 @@ export interface BookFile {
     readonly version: number;
   }[];
   readonly jobs: readonly (StartJob & { readonly finishedAt: string | null })[];
+  readonly products?: readonly {
+    readonly id: string;
+    readonly facts: ProductFacts;
+    readonly isClosed: boolean;
+    readonly version: number;
+  }[];
+  readonly templates?: readonly (TemplateFacts & { readonly id: string })[];
   readonly animals: readonly BookAnimal[];
   readonly entries: readonly Entry[];
 }

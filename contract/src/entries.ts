@@ -1,12 +1,29 @@
-import { DECISIONS, EARS, IDENTIFIER_KINDS, SEXES, SPECIES, TAG_COLOURS, WEIGHING_METHODS } from '@yaylak/core';
+import {
+  CARE_KINDS,
+  DECISIONS,
+  DOSE_UNITS,
+  EARS,
+  IDENTIFIER_KINDS,
+  ROUTES,
+  SEXES,
+  SPECIES,
+  TAG_COLOURS,
+  TAG_SHAPES,
+  WEIGHING_METHODS,
+} from '@yaylak/core';
 import type {
+  CareKind,
   Decision,
+  DoseUnit,
   Ear,
   IdentifierKind,
+  LookGrade,
   Refusal,
+  Route,
   Sex,
   Species,
   TagColour,
+  TagShape,
   WeighingMethod,
   ReadingDoubt,
 } from '@yaylak/core';
@@ -14,6 +31,7 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsISO8601,
@@ -26,7 +44,7 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import { IsCalendarDate, MAX_BATCH, MAX_NOTE, MAX_TEXT } from './rules';
+import { IsCalendarDate, IsLookGrades, MAX_BATCH, MAX_NOTE, MAX_TEXT } from './rules';
 
 export const ENTRY_SOURCES = ['hand', 'race', 'import', 'demo'] as const;
 export type EntrySource = (typeof ENTRY_SOURCES)[number];
@@ -36,6 +54,8 @@ export const DEPARTURE_WAYS = ['died', 'sold', 'slaughtered', 'lost'] as const;
 export const IDENTIFIER_ENDS = ['lost', 'removed'] as const;
 export const MARK_COLOURS = ['red', 'blue', 'green', 'orange', 'black'] as const;
 export const MARK_PLACES = ['shoulder', 'back', 'rump', 'head'] as const;
+export const SAMPLE_PURPOSES = ['blood', 'gene', 'dung', 'milk', 'swab'] as const;
+export type SamplePurpose = (typeof SAMPLE_PURPOSES)[number];
 
 /** What every entry of the book carries. */
 abstract class EntryBase {
@@ -106,6 +126,113 @@ export class WeightEntry extends AnimalEntryBase {
   kg: number;
   @IsIn(WEIGHING_METHODS)
   method: WeighingMethod;
+  /** What the pan or basket weighed; `kg` is without it. */
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  @Min(0)
+  @Max(500)
+  tareKg?: number;
+}
+
+/** A litter on the scale together, written down with its dam. */
+export class LitterWeightEntry extends AnimalEntryBase {
+  @IsIn(['litter-weight'])
+  type: 'litter-weight';
+  /** Without the pan. */
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  totalKg: number;
+  @IsInt()
+  @Min(1)
+  @Max(30)
+  count: number;
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  @Min(0)
+  @Max(500)
+  tareKg?: number;
+}
+
+/** A remedy given. The withdrawal is written down with it: a label changed later changes no past. */
+export class TreatmentEntry extends AnimalEntryBase {
+  @IsIn(['treatment'])
+  type: 'treatment';
+  @IsUUID()
+  productId: string;
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  @Max(10_000)
+  amount: number;
+  @IsIn(DOSE_UNITS)
+  unit: DoseUnit;
+  @IsIn(ROUTES)
+  route: Route;
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  batch?: string;
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  reason?: string;
+  /** Whose prescription it was on. */
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  prescribedBy?: string;
+  /** The weight the dose was worked from. */
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  @Min(0)
+  @Max(3000)
+  doseKg?: number;
+  @IsOptional()
+  @IsIn(WEIGHING_METHODS)
+  doseMethod?: WeighingMethod;
+  /** By the label, or by the vet where it was used off the label. */
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  @Max(1000)
+  meatDays?: number;
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  @Max(1000)
+  milkDays?: number;
+  /** Another species, route or amount than the label says. */
+  @IsOptional()
+  @IsBoolean()
+  isOffLabel?: boolean;
+}
+
+/** What was found looking it over: by the standard's id pass, fail or 0 to 5. */
+export class LookEntry extends AnimalEntryBase {
+  @IsIn(['look'])
+  type: 'look';
+  @IsLookGrades()
+  grades: Record<string, LookGrade>;
+}
+
+/** A tube, swab or pot taken of it. */
+export class SampleEntry extends AnimalEntryBase {
+  @IsIn(['sample'])
+  type: 'sample';
+  @IsString()
+  @Length(1, 40)
+  tube: string;
+  @IsIn(SAMPLE_PURPOSES)
+  purpose: SamplePurpose;
+}
+
+/** Feet, fleece, navel, tail: a work done on it by hand. */
+export class CareEntry extends AnimalEntryBase {
+  @IsIn(['care'])
+  type: 'care';
+  @IsIn(CARE_KINDS)
+  kind: CareKind;
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  method?: string;
 }
 
 export class IdentifierEntry extends AnimalEntryBase {
@@ -122,6 +249,9 @@ export class IdentifierEntry extends AnimalEntryBase {
   @IsOptional()
   @IsIn(EARS)
   ear?: Ear;
+  @IsOptional()
+  @IsIn(TAG_SHAPES)
+  shape?: TagShape;
 }
 
 export class IdentifierEndEntry extends AnimalEntryBase {
@@ -169,6 +299,11 @@ export class PassageEntry extends AnimalEntryBase {
   @IsString()
   @Length(1, MAX_TEXT)
   gate?: string;
+  /** The gate the job's rule suggested, where there was one. */
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  suggested?: string;
 }
 
 /** Keep, second string or sell, as a person decided, with what was suggested. */
@@ -240,7 +375,12 @@ export type AnimalEntry =
   | PassageEntry
   | ChoiceEntry
   | DepartureEntry
-  | NoteEntry;
+  | NoteEntry
+  | LitterWeightEntry
+  | TreatmentEntry
+  | LookEntry
+  | SampleEntry
+  | CareEntry;
 export type Entry = AnimalEntry | StrikeEntry;
 export type EntryType = Entry['type'];
 
@@ -255,6 +395,11 @@ export const ENTRY_CLASSES = {
   choice: ChoiceEntry,
   departure: DepartureEntry,
   note: NoteEntry,
+  'litter-weight': LitterWeightEntry,
+  treatment: TreatmentEntry,
+  look: LookEntry,
+  sample: SampleEntry,
+  care: CareEntry,
   strike: StrikeEntry,
 } as const satisfies Record<EntryType, new () => Entry>;
 export const ENTRY_TYPES = Object.keys(ENTRY_CLASSES) as EntryType[];

@@ -1,6 +1,20 @@
-import type { PointsWeights, Species, SpeciesOverrides, SpeciesSettings, WeightUnit } from '@yaylak/core';
+import { SEXES, SPECIES, TAG_COLOURS, TAG_SHAPES } from '@yaylak/core';
+import type {
+  PointsWeights,
+  Sex,
+  Species,
+  SpeciesOverrides,
+  SpeciesSettings,
+  Standard,
+  TagColour,
+  TagShape,
+  WeightUnit,
+} from '@yaylak/core';
 import { Type } from 'class-transformer';
 import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
   IsIn,
   IsInt,
   IsNumber,
@@ -30,6 +44,46 @@ export class PointsWeightsSetting implements PointsWeights {
   lastGain: number;
 }
 
+export class StandardSetting implements Standard {
+  @IsString()
+  @Length(1, 60)
+  id: string;
+  @IsIn(SPECIES)
+  species: Species;
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(SEXES.length)
+  @IsIn(SEXES, { each: true })
+  sexes: Sex[];
+  @IsString()
+  @Length(1, 40)
+  name: string;
+  @IsString()
+  @Length(0, MAX_TEXT)
+  fails: string;
+  @IsIn(['go', 'points'])
+  kind: 'go' | 'points';
+}
+
+/** A bag of blank tags: numbers with the same text before a running number, from and to. */
+export class BlankTags {
+  @IsString()
+  @Length(1, 60)
+  id: string;
+  @IsIn(SPECIES)
+  species: Species;
+  @IsIn(TAG_COLOURS)
+  colour: TagColour;
+  @IsIn(TAG_SHAPES)
+  shape: TagShape;
+  @IsString()
+  @Length(1, 40)
+  first: string;
+  @IsString()
+  @Length(1, 40)
+  last: string;
+}
+
 /** A change of the holding's settings on a version of them. */
 export class ChangeHolding {
   @IsInt()
@@ -57,6 +111,18 @@ export class ChangeHolding {
   @IsOptional()
   @IsObject()
   species?: SpeciesOverrides;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(80)
+  @ValidateNested({ each: true })
+  @Type(() => StandardSetting)
+  standards?: StandardSetting[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(60)
+  @ValidateNested({ each: true })
+  @Type(() => BlankTags)
+  blankTags?: BlankTags[];
 }
 
 export interface HoldingView {
@@ -67,6 +133,8 @@ export interface HoldingView {
   readonly pointsWeights: PointsWeights;
   readonly overrides: SpeciesOverrides;
   readonly species: Readonly<Record<Species, SpeciesSettings>>;
+  readonly standards: readonly StandardSetting[];
+  readonly blankTags: readonly BlankTags[];
   readonly version: number;
   readonly today: string;
   readonly about: {

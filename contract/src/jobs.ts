@@ -1,8 +1,9 @@
-import type { Sex, Species } from '@yaylak/core';
+import type { IdentifierKind, Sex, Species } from '@yaylak/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
+  ArrayUnique,
   IsArray,
   IsIn,
   IsISO8601,
@@ -14,22 +15,9 @@ import {
 } from 'class-validator';
 import type { TagView } from './animals';
 import type { Entry } from './entries';
+import type { ProductView } from './remedies';
 import { IsCalendarDate, MAX_TEXT } from './rules';
-
-export const STATIONS = ['weigh', 'sort'] as const;
-export type Station = (typeof STATIONS)[number];
-
-/** A way out of the race; with a group, whoever leaves by it is moved there. */
-export class GateChoice {
-  @IsIn(['left', 'down', 'right'])
-  key: 'left' | 'down' | 'right';
-  @IsString()
-  @Length(1, 40)
-  name: string;
-  @IsOptional()
-  @IsUUID()
-  groupId?: string;
-}
+import { GateChoice, STATIONS, StationSettings, type Station, type TemplateView } from './stations';
 
 /** Starts a job; sent twice it is one job. */
 export class StartJob {
@@ -49,7 +37,13 @@ export class StartJob {
   @ArrayMinSize(1)
   @ArrayMaxSize(STATIONS.length)
   @IsIn(STATIONS, { each: true })
+  @ArrayUnique()
   stations: Station[];
+  /** What each station has to know. */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => StationSettings)
+  settings?: StationSettings;
   @IsArray()
   @ArrayMaxSize(3)
   @ValidateNested({ each: true })
@@ -82,17 +76,56 @@ export interface RosterAnimal {
   readonly birthType: number | null;
   readonly rearingType: number | null;
   readonly dam: string | null;
+  readonly damId: string | null;
   readonly sire: string | null;
   readonly groupId: string | null;
   readonly groupName: string | null;
-  /** First weight and the last few: [date, kg, method]. */
+  /** First weight and the last few: [date, kg, method]. A guess is set right by its person's bias where there is one. */
   readonly weights: readonly (readonly [on: string, kg: number, method: string])[];
-  readonly identifiers: readonly string[];
+  /** Still worn: [number, entry that fitted it, kind]. */
+  readonly worn: readonly (readonly [text: string, entryId: string, kind: IdentifierKind])[];
+  /** Worn once, by this animal. */
+  readonly formerly: readonly string[];
+  /** What of it may not be used yet. */
+  readonly withheld: readonly { readonly of: 'meat' | 'milk'; readonly until: string; readonly product: string }[];
+  /** Given so far of products with a withdrawal or a course, the last of each: [product, date]. */
+  readonly given: readonly (readonly [productId: string, on: string])[];
+  /** Points in the ranking the holding last drew up for its like; null outside it. */
+  readonly points: number | null;
+}
+
+/** Who wore a number and is no longer here. */
+export interface GoneNumber {
+  readonly text: string;
+  readonly animalId: string;
+  readonly name: string;
+  readonly how: string;
+  readonly on: string;
+}
+
+/** How somebody's tape or eye reads beside the scale; 80 % interval. */
+export interface BiasView {
+  readonly by: string;
+  readonly method: string;
+  readonly species: Species;
+  readonly pairs: number;
+  readonly ratio: number;
+  readonly low: number | null;
+  readonly high: number | null;
+  readonly isUsed: boolean;
 }
 
 export interface RosterView {
   readonly on: string;
   readonly animals: readonly RosterAnimal[];
+  readonly gone: readonly GoneNumber[];
+  readonly products: readonly ProductView[];
+  readonly templates: readonly TemplateView[];
+  readonly biases: readonly BiasView[];
+  /** The next free number of each species by its template. */
+  readonly nextNumbers: Readonly<Record<Species, readonly string[]>>;
+  /** Tubes used so far, the last of each purpose: what comes next follows from it. */
+  readonly lastTubes: Readonly<Record<string, string>>;
 }
 
 export interface JobEntries {

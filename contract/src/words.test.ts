@@ -53,6 +53,24 @@ it.each<[Refusal, string]>([
     'AB is worn by yellow 22-0001, who is here. Choose another number or colour.',
   ],
   [
+    { code: 'tube-taken', field: 'tube', value: 'B-014', animalId: 'ewe' },
+    'Tube B-014 is yellow 22-0001’s already. Look at the tube, and type its number.',
+  ],
+  [
+    { code: 'withdrawal-needed', field: 'meatDays', value: '' },
+    'Used off its label, so the label’s withdrawal does not hold. Type the days for meat that the vet gave.',
+  ],
+  [{ code: 'amount-not-positive', field: 'amount', value: '0' }, 'An amount of 0 cannot be. Type how much was given.'],
+  [
+    { code: 'unknown-product', field: 'productId', value: 'x' },
+    'This product is not on the list. Add it under Remedies with what its label says.',
+  ],
+  [{ code: 'nothing-looked-at', field: 'grades', value: '' }, 'Nothing was looked over. Give at least one standard.'],
+  [
+    { code: 'not-a-dam', field: 'animalId', value: 'ram' },
+    'A litter is written down with its dam, and this animal is no female.',
+  ],
+  [
     { code: 'reared-more-than-born', field: 'rearingType', value: '9', born: 2 },
     'Reared as one of 9, but born as one of 2. Check the two figures.',
   ],

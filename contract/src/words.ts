@@ -43,6 +43,18 @@ export function refusalText(
       return `A weight of ${shown(Number(value), unit)} cannot be. Type what the scale says.`;
     case 'weight-too-high':
       return `${shown(Number(value), unit)} is more than any ${SPECIES_WORDS[refusal.species].plural} weigh here (up to ${shown(refusal.heaviestKg, unit)}). Check the figure, or raise the limit under Holding.`;
+    case 'unknown-product':
+      return 'This product is not on the list. Add it under Remedies with what its label says.';
+    case 'amount-not-positive':
+      return `An amount of ${value} cannot be. Type how much was given.`;
+    case 'withdrawal-needed':
+      return 'Used off its label, so the label’s withdrawal does not hold. Type the days for meat that the vet gave.';
+    case 'nothing-looked-at':
+      return 'Nothing was looked over. Give at least one standard.';
+    case 'not-a-dam':
+      return 'A litter is written down with its dam, and this animal is no female.';
+    case 'tube-taken':
+      return `Tube ${value} is ${nameOf(refusal.animalId)}’s already. Look at the tube, and type its number.`;
     case 'number-worn':
       return `${refusal.colour ? `${capital(refusal.colour)} ` : ''}${value} is worn by ${nameOf(refusal.wearerId)}, who is here. Choose another number or colour.`;
     case 'electronic':

@@ -24,6 +24,12 @@ import { HoldingController } from './holding/holding.controller';
 import { HoldingService } from './holding/holding.service';
 import { JobsController } from './jobs/jobs.controller';
 import { JobsService } from './jobs/jobs.service';
+import { RosterService } from './jobs/roster.service';
+import { TemplatesService } from './jobs/templates.service';
+import { ProductsService } from './remedies/products.service';
+import { RegisterService } from './remedies/register.service';
+import { RemediesController } from './remedies/remedies.controller';
+import { RemediesService } from './remedies/remedies.service';
 import { TagsController } from './tags/tags.controller';
 import { TagsService } from './tags/tags.service';
 import { TodayController } from './today/today.controller';
@@ -39,6 +45,7 @@ import { TodayService } from './today/today.service';
     HealthController,
     HoldingController,
     JobsController,
+    RemediesController,
     TagsController,
     TodayController,
   ],
@@ -54,7 +61,12 @@ import { TodayService } from './today/today.service';
     GrowthService,
     HoldingService,
     JobsService,
+    ProductsService,
+    RegisterService,
+    RemediesService,
+    RosterService,
     TagsService,
+    TemplatesService,
     TodayService,
   ],
 })

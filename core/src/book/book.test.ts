@@ -38,6 +38,7 @@ ewe.identifiers.push({
   text: '24-0001',
   colour: 'yellow',
   ear: 'left',
+  shape: undefined,
 });
 const ram = emptyFacts(record('ram', { sex: 'male', bornOn: day('2023-04-01') }));
 const lamb = emptyFacts(record('lamb', { bornOn: day('2026-04-01'), damId: 'ewe' }));
@@ -50,12 +51,15 @@ gone.identifiers.push({
   text: '24-0002',
   colour: 'yellow',
   ear: 'left',
+  shape: undefined,
 });
 const doe = emptyFacts(record('doe', { species: 'goat' }));
 const all = new Map<string, AnimalFacts>([ewe, ram, lamb, gone, doe].map((f) => [f.record.id, f]));
 const book: BookView = {
   today: day('2026-11-23'),
   animal: (id) => all.get(id),
+  hasProduct: (id) => id === 'drench',
+  tubeOf: (tube) => (tube === 'B-001' ? 'ram' : undefined),
   hasGroup: (id) => id === 'flock',
   settings: (species) => SPECIES_TABLE[species],
   wearersOf: (plain) => (plain === '240001' ? [ewe] : plain === '240002' ? [gone] : []),
@@ -166,7 +170,7 @@ describe('spray marks', () => {
 
 describe('the tag to show', () => {
   const worn = (entryId: string, kind: 'visual' | 'tattoo' | 'electronic' | 'name', text: string) =>
-    ({ entryId, on: day('2026-01-01'), kind, text, colour: undefined, ear: undefined }) as const;
+    ({ entryId, on: day('2026-01-01'), kind, text, colour: undefined, ear: undefined, shape: undefined }) as const;
   const shown = (...identifiers: ReturnType<typeof worn>[]) => {
     const facts = emptyFacts(record('x'));
     facts.identifiers.push(...identifiers);
@@ -233,6 +237,7 @@ describe('the present state', () => {
       text: '7',
       colour: 'blue',
       ear: undefined,
+      shape: undefined,
     });
     expect(mainIdentifier(facts)).toMatchObject({ isWorn: true });
     facts.identifierEnds.push({ entryId: 'e', on: day('2026-01-05'), identifierId: 'i', how: 'lost' });

@@ -26,7 +26,25 @@ export type CheckedEntry =
   | { readonly type: 'identifier-end'; readonly animalId: string; readonly on: Day; readonly identifierId: string }
   | { readonly type: 'move'; readonly animalId: string; readonly on: Day; readonly groupId: string }
   | { readonly type: 'departure'; readonly animalId: string; readonly on: Day }
-  | { readonly type: 'mark' | 'choice' | 'note' | 'passage'; readonly animalId: string; readonly on: Day };
+  | {
+      readonly type: 'treatment';
+      readonly animalId: string;
+      readonly on: Day;
+      readonly productId: string;
+      readonly amount: number;
+      readonly isOffLabel: boolean;
+      readonly meatDays: number | undefined;
+    }
+  | { readonly type: 'look'; readonly animalId: string; readonly on: Day; readonly standardIds: readonly string[] }
+  | { readonly type: 'sample'; readonly animalId: string; readonly on: Day; readonly tube: string }
+  | {
+      readonly type: 'litter-weight';
+      readonly animalId: string;
+      readonly on: Day;
+      readonly totalKg: number;
+      readonly count: number;
+    }
+  | { readonly type: 'mark' | 'choice' | 'note' | 'passage' | 'care'; readonly animalId: string; readonly on: Day };
 
 export interface ArrivalFacts {
   readonly species: Species;
@@ -43,6 +61,9 @@ export interface BookView {
   readonly today: Day;
   animal(id: string): AnimalFacts | undefined;
   hasGroup(id: string): boolean;
+  hasProduct(id: string): boolean;
+  /** Who has the tube of this number already, on that day or in the same job. */
+  tubeOf(tube: string, on: Day): string | undefined;
   settings(species: Species): SpeciesSettings;
   /** Animals that wear or wore an identifier of this normalised text. */
   wearersOf(plainText: string): Iterable<AnimalFacts>;
@@ -58,11 +79,17 @@ export type Refusal = { readonly field: string; readonly value: string } & (
         | 'unknown-identifier'
         | 'identifier-ended'
         | 'in-future'
-        | 'empty';
+        | 'empty'
+        | 'unknown-product'
+        | 'amount-not-positive'
+        | 'withdrawal-needed'
+        | 'nothing-looked-at'
+        | 'not-a-dam';
     }
   | { readonly code: 'before-birth'; readonly bornOn: string }
   | { readonly code: 'born-after-arrival'; readonly on: string }
   | { readonly code: 'gone'; readonly goneOn: string }
+  | { readonly code: 'tube-taken'; readonly animalId: string }
   | { readonly code: 'weight-not-positive' }
   | { readonly code: 'weight-too-high'; readonly heaviestKg: number; readonly species: Species }
   | { readonly code: 'number-worn'; readonly wearerId: string; readonly colour: string | undefined }
@@ -94,6 +121,15 @@ export function checkEntry(entry: CheckedEntry, book: BookView): Refusal | undef
       return book.hasGroup(entry.groupId)
         ? undefined
         : { code: 'unknown-group', field: 'groupId', value: entry.groupId };
+    case 'treatment':
+      return checkTreatment(entry, book);
+    case 'look':
+      return entry.standardIds.length === 0 ? { code: 'nothing-looked-at', field: 'grades', value: '' } : undefined;
+    case 'sample':
+      return checkSample(entry, book);
+    case 'litter-weight':
+      return checkLitterWeight(entry, facts, book);
+    case 'care':
     case 'departure':
     case 'mark':
     case 'choice':
@@ -109,6 +145,33 @@ export function checkWeight(kg: number, species: Species, book: Pick<BookView, '
   if (!(kg > 0)) return { code: 'weight-not-positive', field: 'kg', value };
   const { heaviestKg } = book.settings(species);
   return kg > heaviestKg ? { code: 'weight-too-high', field: 'kg', value, heaviestKg, species } : undefined;
+}
+
+function checkTreatment(entry: Extract<CheckedEntry, { type: 'treatment' }>, book: BookView): Refusal | undefined {
+  const { productId, amount, isOffLabel, meatDays } = entry;
+  if (!book.hasProduct(productId)) return { code: 'unknown-product', field: 'productId', value: productId };
+  if (!(amount > 0)) return { code: 'amount-not-positive', field: 'amount', value: String(amount) };
+  // Off the label nothing is known but what the vet says: without a figure the meat would never be known to be clear.
+  if (isOffLabel && meatDays === undefined) return { code: 'withdrawal-needed', field: 'meatDays', value: '' };
+  return undefined;
+}
+
+function checkSample(entry: Extract<CheckedEntry, { type: 'sample' }>, book: BookView): Refusal | undefined {
+  const value = entry.tube;
+  if (normalised(value) === '') return { code: 'empty', field: 'tube', value };
+  const animalId = book.tubeOf(value, entry.on);
+  return animalId === undefined ? undefined : { code: 'tube-taken', field: 'tube', value, animalId };
+}
+
+function checkLitterWeight(
+  { totalKg, count }: Extract<CheckedEntry, { type: 'litter-weight' }>,
+  { record }: AnimalFacts,
+  book: BookView,
+): Refusal | undefined {
+  if (record.sex !== 'female') return { code: 'not-a-dam', field: 'animalId', value: record.id };
+  // By the head: a litter may weigh more than any one of the species.
+  const fault = checkWeight(totalKg / count, record.species, book);
+  return fault && { ...fault, field: 'totalKg' };
 }
 
 function checkArrival(entry: Extract<CheckedEntry, { type: 'arrival' }>, book: BookView): Refusal | undefined {

@@ -1,8 +1,10 @@
 import type { Day } from '../calendar';
 import type { Decision } from '../choosing';
 import type { Reading } from '../growth';
-import type { Ear, IdentifierKind, TagColour } from '../identity';
+import type { CareKind, LookGrade } from '../handling';
+import type { Ear, IdentifierKind, TagColour, TagShape } from '../identity';
 import type { Pedigreed } from '../pedigree';
+import type { DoseUnit, Route, Withheld } from '../remedies';
 import type { Sex, Species } from '../species';
 
 /** An animal's record: what it is, not what happened to it. */
@@ -17,7 +19,7 @@ export interface AnimalRecord extends Pedigreed {
   readonly version: number;
 }
 
-interface Fact {
+export interface Fact {
   readonly entryId: string;
   readonly on: Day;
 }
@@ -27,6 +29,7 @@ export interface IdentifierFact extends Fact {
   readonly text: string;
   readonly colour: TagColour | undefined;
   readonly ear: Ear | undefined;
+  readonly shape: TagShape | undefined;
 }
 export interface IdentifierEnd extends Fact {
   /** The entry that fitted it. */
@@ -36,7 +39,10 @@ export interface IdentifierEnd extends Fact {
 export interface MoveFact extends Fact {
   readonly groupId: string;
 }
-export interface WeightFact extends Fact, Reading {}
+export interface WeightFact extends Fact, Reading {
+  /** Who held the tape or gave the guess; a scale reads the same for all. */
+  readonly by: string;
+}
 export interface MarkFact extends Fact {
   readonly colour: string;
   readonly place: string;
@@ -54,6 +60,34 @@ export interface PassageFact extends Fact {
   readonly gate: string | undefined;
 }
 
+/** A remedy given. */
+export interface TreatmentFact extends Fact, Withheld {
+  readonly amount: number;
+  readonly unit: DoseUnit;
+  readonly route: Route;
+  readonly batch: string | undefined;
+  readonly isOffLabel: boolean;
+}
+/** What was found looking it over, by the standard's id. */
+export interface LookFact extends Fact {
+  readonly grades: Readonly<Record<string, LookGrade>>;
+}
+export interface SampleFact extends Fact {
+  readonly animalId: string;
+  readonly tube: string;
+  readonly purpose: string;
+  readonly jobId: string | undefined;
+}
+export interface CareFact extends Fact {
+  readonly kind: CareKind;
+  readonly method: string | undefined;
+}
+/** A litter on the scale together, written down with its dam. */
+export interface LitterWeightFact extends Fact {
+  readonly totalKg: number;
+  readonly count: number;
+}
+
 /** All that is known of one animal, struck entries left out. Lists are in order of day, then of writing. */
 export interface AnimalFacts {
   record: AnimalRecord;
@@ -66,7 +100,29 @@ export interface AnimalFacts {
   readonly choices: ChoiceFact[];
   readonly departures: DepartureFact[];
   readonly passages: PassageFact[];
+  readonly treatments: TreatmentFact[];
+  readonly looks: LookFact[];
+  readonly samples: SampleFact[];
+  readonly cares: CareFact[];
+  readonly litterWeights: LitterWeightFact[];
 }
+
+/** The lists of an animal's facts, for whoever has to go through all of them. */
+export const factLists = (facts: AnimalFacts): Fact[][] => [
+  facts.identifiers,
+  facts.identifierEnds,
+  facts.moves,
+  facts.weights,
+  facts.marks,
+  facts.choices,
+  facts.departures,
+  facts.passages,
+  facts.treatments,
+  facts.looks,
+  facts.samples,
+  facts.cares,
+  facts.litterWeights,
+];
 
 export const emptyFacts = (record: AnimalRecord): AnimalFacts => ({
   record,
@@ -79,6 +135,11 @@ export const emptyFacts = (record: AnimalRecord): AnimalFacts => ({
   choices: [],
   departures: [],
   passages: [],
+  treatments: [],
+  looks: [],
+  samples: [],
+  cares: [],
+  litterWeights: [],
 });
 
 /** Puts a fact in its place in a list ordered by day; of one day, the later written stands later. */

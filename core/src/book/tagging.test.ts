@@ -18,7 +18,7 @@ const anEwe = (id = 'ewe'): AnimalFacts =>
   });
 const fit = (facts: AnimalFacts, kind: IdentifierKind, text: string, on = '2024-04-02', colour?: TagColour): string => {
   const entryId = `i${entries++}`;
-  facts.identifiers.push({ entryId, on: day(on), kind, text, colour, ear: undefined });
+  facts.identifiers.push({ entryId, on: day(on), kind, text, colour, ear: undefined, shape: undefined });
   return entryId;
 };
 const lose = (facts: AnimalFacts, identifierId: string, on: string): void => {

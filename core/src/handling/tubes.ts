@@ -1,3 +1,6 @@
+/** Tubes come in lots: a number further back than this has nothing to say of the next. */
+export const SAMPLE_LOOKBACK_DAYS = 365;
+
 /**
  * The tube after another: its last run of digits one higher, its width kept (`B-099` then `B-100`, `A9` then `A10`).
  * Counted in whole numbers of any length. @returns undefined for a number without digits

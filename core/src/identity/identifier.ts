@@ -4,6 +4,9 @@ export type IdentifierKind = (typeof IDENTIFIER_KINDS)[number];
 export const TAG_COLOURS = ['yellow', 'blue', 'orange', 'green', 'pink', 'white', 'red'] as const;
 export type TagColour = (typeof TAG_COLOURS)[number];
 
+export const TAG_SHAPES = ['flag', 'button', 'loop', 'band'] as const;
+export type TagShape = (typeof TAG_SHAPES)[number];
+
 export const EARS = ['left', 'right'] as const;
 export type Ear = (typeof EARS)[number];
 

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import {
+  blanksIn,
+  blanksLeft,
   nextFreeNumbers,
   readElectronicNumber,
   readTemplate,
@@ -71,6 +73,22 @@ describe('number templates', () => {
     ['{AGE}{N}', 'unknown-field'],
   ])('refuses %s: %s', (template, reason) => {
     expect(readTemplate(template)).toMatchObject({ kind: 'refused', reason });
+  });
+});
+
+describe('a bag of blank tags', () => {
+  it.each([
+    ['26-0040', '26-0049', 10],
+    ['K 7 y', 'K 12 y', 6],
+    ['26-0049', '26-0040', undefined], // backwards
+    ['26-0040', '27-0049', undefined], // another series
+    ['blue', 'red', undefined],
+    ['1', '10001', undefined], // too many to be a bag
+  ])('from %s to %s holds %s', (first, last, count) => {
+    expect(blanksIn(first, last)).toBe(count);
+  });
+  it('has those left that nobody ever wore', () => {
+    expect(blanksLeft('26-0008', '26-0011', new Set(['260009']))).toEqual(['26-0008', '26-0010', '26-0011']);
   });
 });
 

@@ -1,3 +1,4 @@
+export * from './blanks';
 export * from './electronicNumber';
 export * from './identifier';
 export * from './numberTemplate';

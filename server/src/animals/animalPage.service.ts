@@ -202,7 +202,7 @@ export class AnimalPageService {
 
   private tag(id: string | undefined): TagView | null {
     const facts = id === undefined ? undefined : this.book.state.animals.get(id);
-    return facts ? tagView(facts) : null;
+    return facts ? tagView(facts, this.clock.today()) : null;
   }
 
   private ancestors(facts: AnimalFacts): AnimalView['ancestors'] {
@@ -223,7 +223,7 @@ export class AnimalPageService {
       .sort((a, b) => (b.record.bornOn ?? 0) - (a.record.bornOn ?? 0))
       .slice(0, 200)
       .map((facts) => ({
-        tag: tagView(facts),
+        tag: tagView(facts, this.clock.today()),
         bornOn: facts.record.bornOn === undefined ? null : isoOf(facts.record.bornOn),
         isPresent: isPresent(facts, today),
       }));

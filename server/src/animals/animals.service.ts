@@ -74,10 +74,10 @@ export class AnimalsService {
     const last = dailyWeights(facts).at(-1);
     const tagOf = (id: string | undefined) => {
       const parent = id === undefined ? undefined : this.book.state.animals.get(id);
-      return parent ? tagView(parent) : null;
+      return parent ? tagView(parent, today) : null;
     };
     return {
-      tag: tagView(facts),
+      tag: tagView(facts, today),
       species: record.species,
       sex: record.sex,
       bornOn: record.bornOn === undefined ? null : isoOf(record.bornOn),

@@ -12,6 +12,7 @@ import {
   checkEntry,
   dayOf,
   doubtReading,
+  factLists,
   mainIdentifier,
   readingBefore,
   type AnimalRecord,
@@ -21,6 +22,7 @@ import { Clock } from '../common/clock';
 import { isBusy, reconnect } from '../database/openBook';
 import { HoldingEntity } from '../holding/holding.entity';
 import { GroupEntity } from '../groups/group.entity';
+import { ProductEntity } from '../remedies/product.entity';
 import { HoldingState, recordOf, toChecked, type Undo } from './holdingState';
 import { readEntries, type KeptEntry } from './readEntries';
 import { shapeEntry, type Shaped } from './shape';
@@ -65,6 +67,8 @@ export class BookService implements OnModuleInit {
         isClosed: g.isClosed,
         version: g.version,
       });
+    for (const { id, facts, isClosed, version } of await em.find(ProductEntity, {}))
+      state.products.set(id, { id, facts, isClosed, version });
     const kept = await readEntries(em, { all: true });
     const versions = await em
       .getConnection()
@@ -211,11 +215,7 @@ export class BookService implements OnModuleInit {
   private factCount(animalId: string): number {
     const facts = this.state.animals.get(animalId);
     if (!facts) return 0;
-    const { identifiers, identifierEnds, moves, weights, marks, choices, departures, passages } = facts;
-    return [identifiers, identifierEnds, moves, weights, marks, choices, departures, passages].reduce(
-      (s, l) => s + l.length,
-      0,
-    );
+    return factLists(facts).reduce((s, l) => s + l.length, 0);
   }
 
   private doubtOf(entry: Extract<AnimalEntry, { type: 'weight' }>): ReturnType<typeof doubtReading> {

@@ -1,7 +1,9 @@
 import { defineEntity, p } from '@mikro-orm/core';
+import type { LookGrade } from '@yaylak/core';
 import { AnimalEntity } from '../animals/animal.entity';
 import { GroupEntity } from '../groups/group.entity';
 import { JobEntity } from '../jobs/job.entity';
+import { ProductEntity } from '../remedies/product.entity';
 
 /** What all entries share. Rows are added; only `struckBy` is ever set afterwards. */
 export const EntryEntity = defineEntity({
@@ -32,7 +34,7 @@ export const ArrivalEntity = defineEntity({
 export const WeightEntity = defineEntity({
   name: 'Weight',
   tableName: 'weight_entry',
-  properties: { ...own, kg: p.double(), method: p.string() },
+  properties: { ...own, kg: p.double(), method: p.string(), tareKg: p.double().nullable() },
 });
 export const IdentifierEntity = defineEntity({
   name: 'Identifier',
@@ -43,6 +45,7 @@ export const IdentifierEntity = defineEntity({
     text: p.string(),
     colour: p.string().nullable(),
     ear: p.string().nullable(),
+    shape: p.string().nullable(),
   },
 });
 export const IdentifierEndEntity = defineEntity({
@@ -68,7 +71,7 @@ export const MarkEntity = defineEntity({
 export const PassageEntity = defineEntity({
   name: 'Passage',
   tableName: 'passage_entry',
-  properties: { ...own, gate: p.string().nullable() },
+  properties: { ...own, gate: p.string().nullable(), suggested: p.string().nullable() },
 });
 export const ChoiceEntity = defineEntity({
   name: 'Choice',
@@ -92,6 +95,45 @@ export const NoteEntity = defineEntity({
   name: 'Note',
   tableName: 'note_entry',
   properties: { ...own, text: p.string() },
+});
+export const LitterWeightEntity = defineEntity({
+  name: 'LitterWeight',
+  tableName: 'litter_weight_entry',
+  properties: { ...own, totalKg: p.double(), count: p.integer(), tareKg: p.double().nullable() },
+});
+export const TreatmentEntity = defineEntity({
+  name: 'Treatment',
+  tableName: 'treatment_entry',
+  properties: {
+    ...own,
+    product: () => p.manyToOne(ProductEntity).index(),
+    amount: p.double(),
+    unit: p.string(),
+    route: p.string(),
+    batch: p.string().nullable(),
+    reason: p.string().nullable(),
+    prescribedBy: p.string().nullable(),
+    doseKg: p.double().nullable(),
+    doseMethod: p.string().nullable(),
+    meatDays: p.integer().nullable(),
+    milkDays: p.integer().nullable(),
+    isOffLabel: p.boolean().nullable(),
+  },
+});
+export const LookEntity = defineEntity({
+  name: 'Look',
+  tableName: 'look_entry',
+  properties: { ...own, grades: p.json<Record<string, LookGrade>>() },
+});
+export const SampleEntity = defineEntity({
+  name: 'Sample',
+  tableName: 'sample_entry',
+  properties: { ...own, tube: p.string(), purpose: p.string() },
+});
+export const CareEntity = defineEntity({
+  name: 'Care',
+  tableName: 'care_entry',
+  properties: { ...own, kind: p.string(), method: p.string().nullable() },
 });
 export const StrikeEntity = defineEntity({
   name: 'Strike',

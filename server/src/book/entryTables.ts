@@ -7,21 +7,29 @@ export interface EntryTable {
   readonly columns: Readonly<Record<string, string>>;
   /** Entity property by wire name, where it differs. */
   readonly properties?: Readonly<Record<string, string>>;
+  /** How a plain select's value is read, where it is not the value itself. */
+  readonly read?: Readonly<Record<string, (value: string | number) => unknown>>;
 }
+
+const flag = (value: string | number): true | null => (value ? true : null);
+const json = (value: string | number): unknown => JSON.parse(String(value));
 
 /** Where each type of entry lies. A new type is a row here, a class in the contract and a rule in core. */
 export const ENTRY_TABLES: Readonly<Record<EntryType, EntryTable>> = {
   arrival: { entity: e.ArrivalEntity, columns: { how: 'how' } },
-  identifier: { entity: e.IdentifierEntity, columns: { kind: 'kind', text: 'text', colour: 'colour', ear: 'ear' } },
+  identifier: {
+    entity: e.IdentifierEntity,
+    columns: { kind: 'kind', text: 'text', colour: 'colour', ear: 'ear', shape: 'shape' },
+  },
   'identifier-end': {
     entity: e.IdentifierEndEntity,
     columns: { identifierId: 'identifier_id', how: 'how', reason: 'reason' },
     properties: { identifierId: 'identifier' },
   },
   move: { entity: e.MoveEntity, columns: { groupId: 'group_id' }, properties: { groupId: 'group' } },
-  weight: { entity: e.WeightEntity, columns: { kg: 'kg', method: 'method' } },
+  weight: { entity: e.WeightEntity, columns: { kg: 'kg', method: 'method', tareKg: 'tare_kg' } },
   mark: { entity: e.MarkEntity, columns: { colour: 'colour', place: 'place', purpose: 'purpose', until: 'until' } },
-  passage: { entity: e.PassageEntity, columns: { gate: 'gate' } },
+  passage: { entity: e.PassageEntity, columns: { gate: 'gate', suggested: 'suggested' } },
   choice: {
     entity: e.ChoiceEntity,
     columns: {
@@ -35,6 +43,32 @@ export const ENTRY_TABLES: Readonly<Record<EntryType, EntryTable>> = {
   },
   departure: { entity: e.DepartureEntity, columns: { how: 'how', reason: 'reason' } },
   note: { entity: e.NoteEntity, columns: { text: 'text' } },
+  'litter-weight': {
+    entity: e.LitterWeightEntity,
+    columns: { totalKg: 'total_kg', count: 'count', tareKg: 'tare_kg' },
+  },
+  treatment: {
+    entity: e.TreatmentEntity,
+    columns: {
+      productId: 'product_id',
+      amount: 'amount',
+      unit: 'unit',
+      route: 'route',
+      batch: 'batch',
+      reason: 'reason',
+      prescribedBy: 'prescribed_by',
+      doseKg: 'dose_kg',
+      doseMethod: 'dose_method',
+      meatDays: 'meat_days',
+      milkDays: 'milk_days',
+      isOffLabel: 'is_off_label',
+    },
+    properties: { productId: 'product' },
+    read: { isOffLabel: flag },
+  },
+  look: { entity: e.LookEntity, columns: { grades: 'grades' }, read: { grades: json } },
+  sample: { entity: e.SampleEntity, columns: { tube: 'tube', purpose: 'purpose' } },
+  care: { entity: e.CareEntity, columns: { kind: 'kind', method: 'method' } },
   strike: {
     entity: e.StrikeEntity,
     columns: { entryId: 'struck_entry_id', reason: 'reason' },

@@ -1,6 +1,7 @@
 import {
   dayOf,
   emptyFacts,
+  factLists,
   insertByDayInPlace,
   isPresent,
   normalised,
@@ -11,16 +12,24 @@ import {
   type BookView,
   type CheckedEntry,
   type Day,
+  type SampleFact,
   type Species,
   type SpeciesOverrides,
   type SpeciesSettings,
 } from '@yaylak/core';
-import type { AnimalEntry, ArrivalEntry } from '@yaylak/contract';
+import type { AnimalEntry, ArrivalEntry, ProductFacts, SampleEntry } from '@yaylak/contract';
 
 export interface GroupRecord {
   readonly id: string;
   readonly name: string;
   readonly species: Species | null;
+  readonly isClosed: boolean;
+  readonly version: number;
+}
+
+export interface ProductRecord {
+  readonly id: string;
+  readonly facts: ProductFacts;
   readonly isClosed: boolean;
   readonly version: number;
 }
@@ -38,6 +47,8 @@ export class HoldingState {
   readonly youngByParent = new Map<string, Set<string>>();
   /** Grows with every change; whoever keeps derived figures keeps them for one version. */
   version = 0;
+  readonly products = new Map<string, ProductRecord>();
+  private readonly tubes = new Map<string, SampleFact[]>();
   private readonly wearers = new Map<string, Set<string>>();
   private settingsTable = withOverrides({});
 
@@ -60,6 +71,8 @@ export class HoldingState {
       today,
       animal: (id) => this.animals.get(id),
       hasGroup: (id) => this.groups.has(id),
+      hasProduct: (id) => this.products.has(id),
+      tubeOf: (tube, on) => this.tubeOf(tube, on),
       settings: (species) => this.settings(species),
       wearersOf: (plain) => this.wearersOf(plain),
     };
@@ -96,14 +109,14 @@ export class HoldingState {
       case 'identifier': {
         const { kind, text, colour, ear } = entry;
         this.addWearer(text, entry.animalId);
-        return insert(facts.identifiers, { ...base, kind, text, colour, ear });
+        return insert(facts.identifiers, { ...base, kind, text, colour, ear, shape: entry.shape });
       }
       case 'identifier-end':
         return insert(facts.identifierEnds, { ...base, identifierId: entry.identifierId, how: entry.how });
       case 'move':
         return insert(facts.moves, { ...base, groupId: entry.groupId });
       case 'weight':
-        return insert(facts.weights, { ...base, kg: entry.kg, method: entry.method });
+        return insert(facts.weights, { ...base, kg: entry.kg, method: entry.method, by: entry.writtenBy });
       case 'mark': {
         const { colour, place, purpose, until } = entry;
         return insert(facts.marks, { ...base, colour, place, purpose, until: until ? parseDay(until) : undefined });
@@ -114,6 +127,19 @@ export class HoldingState {
         return insert(facts.departures, { ...base, how: entry.how });
       case 'passage':
         return insert(facts.passages, { ...base, jobId: entry.jobId, gate: entry.gate });
+      case 'treatment': {
+        const { productId, amount, unit, route, batch, meatDays, milkDays, isOffLabel = false } = entry;
+        const fact = { ...base, productId, amount, unit, route, batch, meatDays, milkDays, isOffLabel };
+        return insert(facts.treatments, fact);
+      }
+      case 'look':
+        return insert(facts.looks, { ...base, grades: entry.grades });
+      case 'sample':
+        return this.applySample(entry, facts.samples, base);
+      case 'care':
+        return insert(facts.cares, { ...base, kind: entry.kind, method: entry.method });
+      case 'litter-weight':
+        return insert(facts.litterWeights, { ...base, totalKg: entry.totalKg, count: entry.count });
       case 'note':
         return () => undefined;
     }
@@ -132,17 +158,14 @@ export class HoldingState {
         this.linkParents(facts.record);
       };
     }
-    const lists: { entryId: string; on: Day }[][] = [
-      facts.identifiers,
-      facts.identifierEnds,
-      facts.moves,
-      facts.weights,
-      facts.marks,
-      facts.choices,
-      facts.departures,
-      facts.passages,
-    ];
-    for (const list of lists) {
+    if (entry.type === 'sample') {
+      const sample = facts.samples.find((f) => f.entryId === entry.id);
+      if (!sample) return () => undefined;
+      facts.samples.splice(facts.samples.indexOf(sample), 1);
+      this.dropTube(entry);
+      return () => void this.applySample(entry, facts.samples, { entryId: entry.id, on: sample.on });
+    }
+    for (const list of factLists(facts)) {
       const at = list.findIndex((f) => f.entryId === entry.id);
       if (at < 0) continue;
       const [taken] = list.splice(at, 1);
@@ -163,6 +186,31 @@ export class HoldingState {
       this.animals.delete(record.id);
       this.unlinkParents(record);
     };
+  }
+
+  /** Who has a tube of this number of that day. Numbers come again with the next lot of tubes. */
+  private tubeOf(tube: string, on: Day): string | undefined {
+    const [animalId] = this.tubes.get(normalised(tube))?.flatMap((s) => (s.on === on ? [s.animalId] : [])) ?? [];
+    return animalId;
+  }
+
+  private applySample(entry: SampleEntry, samples: SampleFact[], base: { entryId: string; on: Day }): Undo {
+    const fact = { ...base, animalId: entry.animalId, tube: entry.tube, purpose: entry.purpose, jobId: entry.jobId };
+    const plain = normalised(entry.tube);
+    const undo = insert(samples, fact);
+    this.tubes.set(plain, [...(this.tubes.get(plain) ?? []), fact]);
+    return () => {
+      undo();
+      this.dropTube(entry);
+    };
+  }
+
+  private dropTube(entry: SampleEntry): void {
+    const plain = normalised(entry.tube);
+    this.tubes.set(
+      plain,
+      (this.tubes.get(plain) ?? []).filter((s) => s.entryId !== entry.id),
+    );
   }
 
   private addWearer(text: string, animalId: string): void {
@@ -221,6 +269,17 @@ export function toChecked(entry: AnimalEntry): CheckedEntry {
       return { type: 'identifier-end', ...base, identifierId: entry.identifierId };
     case 'move':
       return { type: 'move', ...base, groupId: entry.groupId };
+    case 'treatment': {
+      const { productId, amount, meatDays, isOffLabel = false } = entry;
+      return { type: 'treatment', ...base, productId, amount, meatDays, isOffLabel };
+    }
+    case 'look':
+      return { type: 'look', ...base, standardIds: Object.keys(entry.grades) };
+    case 'sample':
+      return { type: 'sample', ...base, tube: entry.tube };
+    case 'litter-weight':
+      return { type: 'litter-weight', ...base, totalKg: entry.totalKg, count: entry.count };
+    case 'care':
     case 'departure':
     case 'mark':
     case 'choice':

@@ -15,6 +15,7 @@ export type EntryFilter =
   | { readonly animalId: string }
   | { readonly jobId: string }
   | { readonly ids: readonly string[] }
+  | { readonly type: EntryType }
   | { readonly all: true };
 
 function whereOf(filter: EntryFilter): { readonly sql: string; readonly values: string[] } {
@@ -33,8 +34,8 @@ export async function readEntries(em: EntityManager, filter: EntryFilter): Promi
   const connection = em.getConnection();
   const { sql, values } = whereOf(filter);
   const kept: KeptEntry[] = [];
-  for (const type of ENTRY_TYPES) {
-    const { entity, columns } = ENTRY_TABLES[type];
+  for (const type of 'type' in filter ? [filter.type] : ENTRY_TYPES) {
+    const { entity, columns, read } = ENTRY_TABLES[type];
     const animal = type === 'arrival';
     const own = Object.entries(columns).map(([name, column]) => `d."${column}" as "${name}"`);
     const rows = await connection.execute<Row[]>(
@@ -46,7 +47,7 @@ export async function readEntries(em: EntityManager, filter: EntryFilter): Promi
       'all',
       em.getTransactionContext(),
     );
-    for (const row of rows) kept.push(toKept(type, row, Object.keys(columns)));
+    for (const row of rows) kept.push(toKept(type, row, Object.keys(columns), read));
   }
   return kept.sort((a, b) => a.seq - b.seq);
 }
@@ -62,9 +63,14 @@ const ANIMAL_FIELDS = {
   strain: 'strain',
 } as const;
 
-function toKept(type: EntryType, row: Row, own: readonly string[]): KeptEntry {
-  const entry: Record<string, string | number> = { id: row.id as string, type };
-  const put = (name: string, value: string | number | null | undefined): void => {
+function toKept(
+  type: EntryType,
+  row: Row,
+  own: readonly string[],
+  read: (typeof ENTRY_TABLES)[EntryType]['read'] = {},
+): KeptEntry {
+  const entry: Record<string, unknown> = { id: row.id as string, type };
+  const put = (name: string, value: unknown): void => {
     if (value !== null && value !== undefined) entry[name] = value;
   };
   put('animalId', row.animal_id);
@@ -73,7 +79,11 @@ function toKept(type: EntryType, row: Row, own: readonly string[]): KeptEntry {
   put('writtenBy', row.written_by);
   put('source', row.source);
   put('jobId', row.job_id);
-  for (const name of own) put(name, row[name]);
+  for (const name of own) {
+    const value = row[name];
+    const reader = read[name];
+    put(name, reader && value !== null && value !== undefined ? reader(value) : value);
+  }
   if (type === 'arrival') for (const [name, column] of Object.entries(ANIMAL_FIELDS)) put(name, row[column]);
   return {
     seq: row.seq as number,

@@ -48,6 +48,8 @@ interface Measured {
 /** Who stays: the ranked list of a set. */
 @Injectable()
 export class ChoosingService {
+  private pointsKept: { readonly key: string; readonly points: ReadonlyMap<string, number> } | undefined;
+
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(GrowthService) private readonly growth: GrowthService,
@@ -76,15 +78,7 @@ export class ChoosingService {
 
   async rank(query: ChoosingQuery): Promise<ChoosingView> {
     const today = this.clock.today();
-    const crop = this.book.state
-      .present(today)
-      .filter(
-        (f) =>
-          f.record.species === query.species &&
-          f.record.sex === query.sex &&
-          f.record.bornOn !== undefined &&
-          yearOf(f.record.bornOn) === query.bornIn,
-      );
+    const crop = this.crop(query);
     const set = query.groupId === undefined ? crop : crop.filter((f) => groupOn(f, today) === query.groupId);
     const { standardAgesDays } = this.book.state.settings(query.species);
     const standardDays = query.standardDays ?? this.growth.bestStandardAge(set, standardAgesDays);
@@ -94,13 +88,7 @@ export class ChoosingService {
       keep: Math.min(query.keep ?? Math.round(set.length * KEEP_SHARE), set.length),
       second: Math.min(query.second ?? Math.round(set.length * SECOND_SHARE), set.length),
     };
-    const placed = drawLines(
-      rankByIndex(
-        measured.map((m) => ({ id: m.facts.record.id, traits: traitsOf(m) })),
-        weights,
-      ),
-      lines,
-    );
+    const placed = drawLines(rankByIndex(measured.map(candidate), weights), lines);
     return {
       species: query.species,
       sex: query.sex,
@@ -114,6 +102,36 @@ export class ChoosingService {
       rows: this.rows(placed, measured),
       withoutWeight: measured.filter((m) => !m.adjusted).length,
     };
+  }
+
+  /** Those of a species, sex and year that are here. */
+  private crop({ species, sex, bornIn }: Pick<ChoosingQuery, 'species' | 'sex' | 'bornIn'>): AnimalFacts[] {
+    return this.book.state
+      .present(this.clock.today())
+      .filter(
+        ({ record }) =>
+          record.species === species &&
+          record.sex === sex &&
+          record.bornOn !== undefined &&
+          yearOf(record.bornOn) === bornIn,
+      );
+  }
+
+  /** Points of everybody in a set, each set at its own best age. */
+  async points(): Promise<ReadonlyMap<string, number>> {
+    const { version } = this.book.state;
+    const settings = await this.holding.settings();
+    const key = `${version} ${settings.version} ${this.clock.today()}`;
+    if (this.pointsKept?.key === key) return this.pointsKept.points;
+    const points = new Map<string, number>();
+    for (const one of this.sets()) {
+      const set = this.crop(one);
+      const { standardAgesDays } = this.book.state.settings(one.species);
+      const measured = this.measure(set, this.growth.bestStandardAge(set, standardAgesDays), this.clock.today());
+      for (const row of rankByIndex(measured.map(candidate), settings.pointsWeights)) points.set(row.id, row.index);
+    }
+    this.pointsKept = { key, points };
+    return points;
   }
 
   private groupsOf(crop: readonly AnimalFacts[], today: Day): ChoosingView['groups'] {
@@ -160,6 +178,7 @@ export class ChoosingService {
       measured.flatMap((m) => (m.adjusted ? [[m.facts.record.id, byWeight.indexOf(m.adjusted) + 1] as const] : [])),
     );
     const ratioOf = likeForLikeRatios(weights.map((w) => w.kg));
+    const today = this.clock.today();
     return placed.map((row) => {
       const m = byId.get(row.id) as Measured;
       const { facts, adjusted } = m;
@@ -170,7 +189,7 @@ export class ChoosingService {
       const chosen = facts.choices.at(-1);
       const since = gainSinceFirst(daily, this.book.state.settings(facts.record.species));
       return {
-        tag: tagView(facts),
+        tag: tagView(facts, today),
         place: row.place,
         placeByWeight: place ?? null,
         birthType: facts.record.birthType ?? null,
@@ -196,6 +215,8 @@ export class ChoosingService {
     });
   }
 }
+
+const candidate = (m: Measured) => ({ id: m.facts.record.id, traits: traitsOf(m) });
 
 const traitsOf = ({ adjusted, recent, dam }: Measured): TraitValues => ({
   ...(adjusted ? { growth: { value: adjusted.kg, standardError: adjusted.standardError } } : {}),

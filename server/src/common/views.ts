@@ -1,8 +1,17 @@
-import { isoOf, mainIdentifier, wornIdentifiers, type AnimalFacts, type KnownGain, type Window } from '@yaylak/core';
+import {
+  isoOf,
+  mainIdentifier,
+  openWithdrawals,
+  wornIdentifiers,
+  type AnimalFacts,
+  type Day,
+  type KnownGain,
+  type Window,
+} from '@yaylak/core';
 import type { GainView, TagView, WindowView } from '@yaylak/contract';
 
-/** An animal as its tag. */
-export function tagView(facts: AnimalFacts): TagView {
+/** An animal as its tag, with what of it is withheld on a day. */
+export function tagView(facts: AnimalFacts, today: Day): TagView {
   const main = mainIdentifier(facts);
   const worn = wornIdentifiers(facts);
   return {
@@ -13,7 +22,15 @@ export function tagView(facts: AnimalFacts): TagView {
     name: worn.findLast((i) => i.kind === 'name')?.text ?? null,
     hasElectronic: worn.some((i) => i.kind === 'electronic'),
     isWorn: main?.isWorn ?? false,
+    ...withheld(facts, today),
   };
+}
+
+function withheld(facts: AnimalFacts, today: Day): Pick<TagView, 'withheld'> {
+  if (facts.treatments.length === 0) return {};
+  const open = openWithdrawals(facts.treatments, today);
+  if (open.length === 0) return {};
+  return { withheld: Object.fromEntries(open.map((w) => [w.of, isoOf(w.until)])) };
 }
 
 export const windowView = (w: Window): WindowView => ({

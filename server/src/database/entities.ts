@@ -3,5 +3,15 @@ import * as entries from '../book/entry.entities';
 import { GroupEntity } from '../groups/group.entity';
 import { HoldingEntity } from '../holding/holding.entity';
 import { JobEntity } from '../jobs/job.entity';
+import { TemplateEntity } from '../jobs/template.entity';
+import { ProductEntity } from '../remedies/product.entity';
 
-export const ENTITIES = [HoldingEntity, GroupEntity, JobEntity, AnimalEntity, ...Object.values(entries)];
+export const ENTITIES = [
+  HoldingEntity,
+  GroupEntity,
+  JobEntity,
+  TemplateEntity,
+  ProductEntity,
+  AnimalEntity,
+  ...Object.values(entries),
+];

@@ -1,18 +1,29 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import { BOOK_FORMAT, BOOK_FORMAT_VERSION, type BookAnimal, type BookFile, type Entry } from '@yaylak/contract';
+import {
+  BOOK_FORMAT,
+  BOOK_FORMAT_VERSION,
+  ProductFacts,
+  type BookAnimal,
+  type BookFile,
+  type Entry,
+} from '@yaylak/contract';
 import { SPECIES, SEXES } from '@yaylak/core';
+import { plainToInstance } from 'class-transformer';
+import { validateSync } from 'class-validator';
 import { AnimalEntity } from '../animals/animal.entity';
 import { applyAll, BookService } from '../book/book.service';
 import { HoldingState } from '../book/holdingState';
 import { readEntries } from '../book/readEntries';
 import { shapeEntry } from '../book/shape';
 import { writeEntries, writeStrikes } from '../book/writeEntries';
-import { badFields, conflict } from '../common/problems';
+import { badFields, conflict, fieldFaults } from '../common/problems';
 import { GroupEntity } from '../groups/group.entity';
 import { HoldingEntity } from '../holding/holding.entity';
 import { HoldingService } from '../holding/holding.service';
 import { JobEntity } from '../jobs/job.entity';
+import { TemplateEntity } from '../jobs/template.entity';
+import { ProductEntity } from '../remedies/product.entity';
 
 /** The whole book as one file, out and in. */
 @Injectable()
@@ -26,7 +37,10 @@ export class BookFileService {
   /** Everything there is, struck entries too, in an order that is the same each time. */
   async export(): Promise<BookFile> {
     const em = this.orm.em.fork();
-    const { name, keeper, unit, currency, pointsWeights, species, version } = await this.holding.settings();
+    const { name, keeper, unit, currency, pointsWeights, species, standards, blankTags, version } =
+      await this.holding.settings();
+    const products = await em.find(ProductEntity, {}, { orderBy: { id: 'asc' } });
+    const templates = await em.find(TemplateEntity, {}, { orderBy: { id: 'asc' } });
     const groups = await em.find(GroupEntity, {}, { orderBy: { id: 'asc' } });
     const jobs = await em.find(JobEntity, {}, { orderBy: { id: 'asc' } });
     const animals = await em
@@ -36,7 +50,17 @@ export class BookFileService {
     return {
       format: BOOK_FORMAT,
       formatVersion: BOOK_FORMAT_VERSION,
-      holding: { name, keeper, unit, currency, pointsWeights, species, version },
+      holding: {
+        name,
+        keeper,
+        unit,
+        currency,
+        pointsWeights,
+        species,
+        version,
+        ...(standards ? { standards } : {}),
+        ...(blankTags ? { blankTags } : {}),
+      },
       groups: groups.map((g) => ({
         id: g.id,
         name: g.name,
@@ -45,18 +69,32 @@ export class BookFileService {
         version: g.version,
       })),
       jobs: jobs.map(
-        ({ id, name: jobName, happenedOn, startedAt, startedBy, stations, gates, animalIds, finishedAt }) => ({
+        ({
+          id,
+          name: jobName,
+          happenedOn,
+          startedAt,
+          startedBy,
+          stations,
+          settings,
+          gates,
+          animalIds,
+          finishedAt,
+        }) => ({
           id,
           name: jobName,
           on: happenedOn,
           startedAt,
           startedBy,
           stations,
+          ...(settings ? { settings } : {}),
           gates,
           animalIds,
           finishedAt: finishedAt ?? null,
         }),
       ),
+      products: products.map(({ id, facts, isClosed, version: v }) => ({ id, facts, isClosed, version: v })),
+      templates: templates.map(({ id, facts }) => ({ ...facts, id })),
       animals: animals.map((a) => ({
         id: a.id,
         species: a.species,
@@ -88,13 +126,22 @@ export class BookFileService {
       await this.orm.em.fork().transactional(async (em) => {
         // Dams may stand after their young in the file; the keys are checked at the end.
         await em.getConnection().execute('pragma defer_foreign_keys = on', [], 'run', em.getTransactionContext());
-        await em.upsert(HoldingEntity, { id: 1, ...file.holding });
+        const { standards = null, blankTags = null, ...holding } = file.holding;
+        await em.upsert(HoldingEntity, {
+          id: 1,
+          ...holding,
+          standards: standards && [...standards],
+          blankTags: blankTags && [...blankTags],
+        });
+        for (const product of file.products ?? []) await em.insert(ProductEntity, { ...product });
+        for (const { id, ...facts } of file.templates ?? []) await em.insert(TemplateEntity, { id, facts });
         if (file.groups.length > 0)
           await em.insertMany(
             GroupEntity,
             file.groups.map((g) => ({ ...g })),
           );
-        for (const { on, ...job } of file.jobs) await em.insert(JobEntity, { ...job, happenedOn: on });
+        for (const { on, ...job } of file.jobs)
+          await em.insert(JobEntity, { ...job, settings: job.settings ?? null, happenedOn: on });
         await writeEntries(em, entries, 1);
         const strikes = entries.flatMap((e) => (e.type === 'strike' ? [[e.entryId, e.id] as const] : []));
         await writeStrikes(em, strikes);
@@ -129,11 +176,24 @@ export class BookFileService {
         if (parent && !animals.has(parent))
           throw wrong(`animals.${a.id}`, `Animal ${a.id} has a parent that is not in the file.`);
     }
+    const products = new Set((file.products ?? []).map((p) => p.id));
+    for (const product of file.products ?? []) {
+      const errors = validateSync(plainToInstance(ProductFacts, product.facts), { whitelist: true });
+      if (errors.length > 0)
+        throw wrong(
+          `products.${product.id}`,
+          `Product ${product.id}: ${fieldFaults(errors)
+            .map((f) => f.message)
+            .join(' ')}`,
+        );
+    }
     const entries = file.entries.map((raw, i) => {
       const shaped = shapeEntry(raw);
       if (shaped.kind === 'faulty')
         throw wrong(`entries.${i}`, `Entry ${i + 1}: ${shaped.faults.map((f) => f.message).join(' ')}`);
       const { entry } = shaped;
+      if (entry.type === 'treatment' && !products.has(entry.productId))
+        throw wrong(`entries.${i}`, `Entry ${i + 1} speaks of a product that is not in the file.`);
       if (entry.type !== 'strike' && !animals.has(entry.animalId))
         throw wrong(`entries.${i}`, `Entry ${i + 1} speaks of an animal that is not in the file.`);
       return entry;

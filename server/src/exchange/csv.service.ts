@@ -1,11 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { AnimalQuery, AnimalRow } from '@yaylak/contract';
-import { dailyWeights, isoOf, mainIdentifier, neutralCell, wornIdentifiers, type AnimalFacts } from '@yaylak/core';
-import { unparse } from 'papaparse';
+import { dailyWeights, isoOf, mainIdentifier, wornIdentifiers, type AnimalFacts } from '@yaylak/core';
 import { AnimalsService } from '../animals/animals.service';
 import { BookService } from '../book/book.service';
+import { csv, type Cell } from './csvText';
 
-type Cell = string | number | null | undefined;
 interface Column {
   readonly heading: string;
   readonly cell: (row: AnimalRow, facts: AnimalFacts) => Cell;
@@ -70,9 +69,4 @@ export class CsvService {
     }
     return csv(['number', 'colour', 'date', 'weight kg', 'method'], rows);
   }
-}
-
-function csv(headings: readonly string[], rows: readonly (readonly Cell[])[]): string {
-  const cell = (value: Cell): string => (value === null || value === undefined ? '' : neutralCell(String(value)));
-  return `${unparse({ fields: [...headings], data: rows.map((row) => row.map(cell)) }, { newline: '\r\n' })}\r\n`;
 }

@@ -1,4 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
+import type { BlankTags, StandardSetting } from '@yaylak/contract';
 import type { PointsWeights, SpeciesOverrides } from '@yaylak/core';
 
 /** The holding's settings: one row. */
@@ -13,6 +14,8 @@ export const HoldingEntity = defineEntity({
     currency: p.string(),
     pointsWeights: p.json<PointsWeights>(),
     species: p.json<SpeciesOverrides>(),
+    standards: p.json<StandardSetting[]>().nullable(),
+    blankTags: p.json<BlankTags[]>().nullable(),
     version: p.integer(),
   },
 });

@@ -1,12 +1,13 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import type { ChangeHolding, HoldingView, NextNumbers } from '@yaylak/contract';
+import type { BlankTags, ChangeHolding, HoldingView, NextNumbers, StandardSetting } from '@yaylak/contract';
 import {
   DEFAULT_POINTS_WEIGHTS,
   isoOf,
   nextFreeNumbers,
   readTemplate,
   SEX_LETTERS,
+  USUAL_STANDARDS,
   yearOf,
   type PointsWeights,
   type Sex,
@@ -21,6 +22,7 @@ import { CONFIG } from '../common/tokens';
 import type { ServerConfig } from '../config';
 import { backupFiles } from '../database/openBook';
 import { HoldingEntity } from './holding.entity';
+import { blankFaults, standardFaults } from './listFaults';
 import { overrideFaults } from './overrideFaults';
 
 export interface Settings {
@@ -30,6 +32,9 @@ export interface Settings {
   readonly currency: string;
   readonly pointsWeights: PointsWeights;
   readonly species: SpeciesOverrides;
+  /** Null while the shipped ones stand. */
+  readonly standards: StandardSetting[] | null;
+  readonly blankTags: BlankTags[] | null;
   readonly version: number;
 }
 
@@ -40,6 +45,8 @@ const NEW_HOLDING: Settings = {
   currency: 'EUR',
   pointsWeights: DEFAULT_POINTS_WEIGHTS,
   species: {},
+  standards: null,
+  blankTags: null,
   version: 1,
 };
 
@@ -67,6 +74,8 @@ export class HoldingService {
       currency: s.currency,
       pointsWeights: s.pointsWeights,
       overrides: s.species,
+      standards: s.standards ?? USUAL_STANDARDS.map((one) => ({ ...one, sexes: [...one.sexes] })),
+      blankTags: s.blankTags ?? [],
       species: this.book.state.allSettings,
       version: s.version,
       today: isoOf(this.clock.today()),
@@ -85,6 +94,7 @@ export class HoldingService {
       const before = await this.settings();
       if (before.version !== change.version) throw staleVersion('setting', await this.view());
       const faults = overrideFaults(change.species ?? {});
+      faults.push(...standardFaults(change.standards ?? []), ...blankFaults(change.blankTags ?? []));
       const weights = change.pointsWeights;
       if (weights && weights.growth + weights.damRecord + weights.lastGain <= 0)
         faults.push({ field: 'pointsWeights', message: 'One of the points weights must be above 0.' });
@@ -96,6 +106,8 @@ export class HoldingService {
         currency: change.currency ?? before.currency,
         pointsWeights: weights ? { ...weights } : before.pointsWeights,
         species: change.species ?? before.species,
+        standards: change.standards?.map((one) => ({ ...one })) ?? before.standards ?? null,
+        blankTags: change.blankTags?.map((one) => ({ ...one })) ?? before.blankTags ?? null,
         version: before.version + 1,
       });
       return this.view();

@@ -1,5 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
-import type { GateChoice, Station } from '@yaylak/contract';
+import type { GateChoice, Station, StationSettings } from '@yaylak/contract';
 
 export const JobEntity = defineEntity({
   name: 'Job',
@@ -11,6 +11,7 @@ export const JobEntity = defineEntity({
     startedAt: p.string(),
     startedBy: p.string(),
     stations: p.json<Station[]>(),
+    settings: p.json<StationSettings>().nullable(),
     gates: p.json<GateChoice[]>(),
     animalIds: p.json<string[]>(),
     finishedAt: p.string().nullable(),

@@ -1,14 +1,45 @@
-import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post } from '@nestjs/common';
-import { FinishJob, StartJob, type JobEntries, type JobView, type RosterView } from '@yaylak/contract';
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post } from '@nestjs/common';
+import {
+  FinishJob,
+  KeepTemplate,
+  StartJob,
+  type JobEntries,
+  type JobView,
+  type RosterView,
+  type TemplateView,
+} from '@yaylak/contract';
 import { JobsService } from './jobs.service';
+import { RosterService } from './roster.service';
+import { TemplatesService } from './templates.service';
 
 @Controller('api')
 export class JobsController {
-  constructor(@Inject(JobsService) private readonly jobs: JobsService) {}
+  constructor(
+    @Inject(JobsService) private readonly jobs: JobsService,
+    @Inject(RosterService) private readonly rosters: RosterService,
+    @Inject(TemplatesService) private readonly templates: TemplatesService,
+  ) {}
 
   @Get('roster')
-  roster(): RosterView {
-    return this.jobs.roster();
+  roster(): Promise<RosterView> {
+    return this.rosters.view();
+  }
+
+  @Get('templates')
+  templateList(): Promise<TemplateView[]> {
+    return this.templates.list();
+  }
+
+  @Post('templates')
+  @HttpCode(200)
+  keepTemplate(@Body() template: KeepTemplate): Promise<TemplateView> {
+    return this.templates.keep(template);
+  }
+
+  @Delete('templates/:id')
+  @HttpCode(204)
+  removeTemplate(@Param('id', ParseUUIDPipe) id: string): Promise<void> {
+    return this.templates.remove(id);
   }
 
   @Get('jobs')

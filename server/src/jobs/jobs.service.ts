@@ -1,16 +1,12 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import type { FinishJob, JobEntries, JobView, RosterView, StartJob } from '@yaylak/contract';
-import { dailyWeights, groupOn, isoOf, mainIdentifier, type AnimalFacts } from '@yaylak/core';
+import type { FinishJob, JobEntries, JobView, StartJob } from '@yaylak/contract';
 import { BookService } from '../book/book.service';
 import { readEntries } from '../book/readEntries';
-import { Clock } from '../common/clock';
+import { plain } from '../common/plain';
 import { notFound } from '../common/problems';
-import { tagView } from '../common/views';
 import { JobEntity } from './job.entity';
 
-/** Weights a device keeps of an animal beside its first: enough for a gain and a look back. */
-const ROSTER_WEIGHTS = 6;
 const JOBS_LISTED = 50;
 
 interface JobRow extends StartJob {
@@ -22,36 +18,7 @@ export class JobsService {
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
-    @Inject(Clock) private readonly clock: Clock,
   ) {}
-
-  /** Everybody present as the race wants them, to be kept on the device. */
-  roster(): RosterView {
-    const today = this.clock.today();
-    const text = (id: string | undefined): string | null => {
-      const facts = id === undefined ? undefined : this.book.state.animals.get(id);
-      return (facts && mainIdentifier(facts)?.identifier.text) ?? null;
-    };
-    const animals = this.book.state.present(today).map((facts) => {
-      const { record } = facts;
-      const groupId = groupOn(facts, today);
-      return {
-        tag: tagView(facts),
-        species: record.species,
-        sex: record.sex,
-        bornOn: record.bornOn === undefined ? null : isoOf(record.bornOn),
-        birthType: record.birthType ?? null,
-        rearingType: record.rearingType ?? null,
-        dam: text(record.damId),
-        sire: text(record.sireId),
-        groupId: groupId ?? null,
-        groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
-        weights: rosterWeights(facts),
-        identifiers: facts.identifiers.map((i) => i.text),
-      };
-    });
-    return { on: isoOf(today), animals };
-  }
 
   async list(): Promise<JobView[]> {
     const rows = await this.orm.em
@@ -85,6 +52,7 @@ export class JobsService {
       await em.insert(JobEntity, {
         ...rest,
         happenedOn: on,
+        settings: job.settings ? plain(job.settings) : null,
         gates: job.gates.map((g) => ({ ...g })),
         finishedAt: null,
       });
@@ -118,6 +86,7 @@ export class JobsService {
       startedAt: row.startedAt,
       startedBy: row.startedBy,
       stations: row.stations,
+      ...(row.settings ? { settings: row.settings } : {}),
       gates: row.gates,
       animalIds: row.animalIds,
       finishedAt: row.finishedAt,
@@ -125,10 +94,4 @@ export class JobsService {
       expected: row.animalIds.length,
     };
   }
-}
-
-function rosterWeights(facts: AnimalFacts): (readonly [string, number, string])[] {
-  const daily = dailyWeights(facts);
-  const kept = daily.length > ROSTER_WEIGHTS ? [daily[0], ...daily.slice(-ROSTER_WEIGHTS)] : daily;
-  return kept.flatMap((r) => (r ? [[isoOf(r.on), r.kg, r.method] as const] : []));
 }

@@ -70,7 +70,7 @@ export class TagsService {
           place,
           purpose,
           until: ends === undefined ? null : isoOf(ends),
-          tags: wearers.slice(0, ROWS).map(tagView),
+          tags: wearers.slice(0, ROWS).map((facts) => tagView(facts, this.clock.today())),
           groups: [...groups].map(([name, count]) => ({ name, count })),
         };
       });
@@ -86,7 +86,7 @@ export class TagsService {
     const { need, worn, lost } = tagging(facts, advised);
     if (need === undefined) return undefined;
     return {
-      tag: tagView(facts),
+      tag: tagView(facts, this.clock.today()),
       species,
       groupName: this.groupNameOf(facts) ?? null,
       need,
@@ -108,7 +108,13 @@ export class TagsService {
         wearers: wearers.flatMap(({ animalId, from, until }) => {
           const facts = animals.get(animalId);
           return facts
-            ? [{ tag: tagView(facts), from: isoOf(from), until: until === undefined ? null : isoOf(until) }]
+            ? [
+                {
+                  tag: tagView(facts, this.clock.today()),
+                  from: isoOf(from),
+                  until: until === undefined ? null : isoOf(until),
+                },
+              ]
             : [];
         }),
       }));

@@ -92,12 +92,55 @@ export const identifierEnd = (animalId: string, identifierId: string, on = TODAY
   ({ ...stamp(), type: 'identifier-end', animalId, on, identifierId, how: 'lost', reason: 'torn out' }) as Entry;
 export const note = (animalId: string, text: string): Entry =>
   ({ ...stamp(), type: 'note', animalId, on: TODAY, text }) as Entry;
+export const treatment = (animalId: string, productId: string, change: object = {}): Entry =>
+  ({
+    ...stamp(),
+    type: 'treatment',
+    animalId,
+    productId,
+    on: TODAY,
+    amount: 8.5,
+    unit: 'ml',
+    route: 'mouth',
+    batch: 'K1',
+    doseKg: 41,
+    doseMethod: 'scale',
+    ...change,
+  }) as Entry;
+export const sample = (animalId: string, tube: string, on = TODAY): Entry =>
+  ({ ...stamp(), type: 'sample', animalId, on, tube, purpose: 'blood' }) as Entry;
+/** Any entry of an animal, today. */
+export const fact = (type: Entry['type'], animalId: string, fields: object): Entry =>
+  ({ ...stamp(), type, animalId, on: TODAY, ...fields }) as Entry;
 export const uuid = (): string => v7();
 
 /** A group in the book. @returns its id */
 export async function aGroup(t: TestApp, name: string): Promise<string> {
   const id = v7();
   await t.http().post('/api/groups').send({ id, name }).expect(201);
+  return id;
+}
+
+/** A drench for sheep by mouth on the holding's list. @returns its id */
+export async function aProduct(t: TestApp, change: object = {}): Promise<string> {
+  const id = v7();
+  const label = {
+    id,
+    name: 'White drench',
+    kind: 'remedy',
+    doseUnit: 'ml',
+    doses: [{ species: 'sheep', by: 'kg', perKg: 0.2 }],
+    step: 0.5,
+    rounding: 'up',
+    routes: ['mouth'],
+    withdrawals: [{ species: 'sheep', route: 'mouth', meatDays: 14 }],
+    batches: [{ batch: 'K1', expiresOn: '2027-05-31', amount: 1000 }],
+  };
+  await t
+    .http()
+    .post('/api/remedies/products')
+    .send({ ...label, ...change })
+    .expect(201);
   return id;
 }
 

@@ -142,7 +142,7 @@ export class TodayService {
         const groupId = groupOn(facts, today);
         return [
           {
-            tag: tagView(facts),
+            tag: tagView(facts, today),
             gain: gainView(n.gain, n.lineKgPerDay, 'below'),
             groupMedianKgPerDay: n.groupMedianKgPerDay,
             groupSize: n.groupSize,
@@ -160,7 +160,7 @@ export class TodayService {
       const settings = this.book.state.settings(record.species);
       const daily = dailyWeights(facts);
       if (record.sex === 'unknown' && record.bornOn === undefined)
-        list.push({ kind: 'unknown-animal', tag: tagView(facts), on: isoOf(facts.arrivedOn ?? today) });
+        list.push({ kind: 'unknown-animal', tag: tagView(facts, today), on: isoOf(facts.arrivedOn ?? today) });
       facts.weights.forEach((w) => {
         if (today - w.on > DOUBT_DAYS) return;
         const doubt = doubtReading(
@@ -172,7 +172,7 @@ export class TodayService {
           list.push({
             kind: 'doubtful-weight',
             entryId: w.entryId,
-            tag: tagView(facts),
+            tag: tagView(facts, today),
             on: isoOf(w.on),
             kg: w.kg,
             doubt,
@@ -187,7 +187,7 @@ export class TodayService {
         grown,
         this.pages.littersOf(record.id).map((l) => l.bornOn),
       );
-      if (alarm) list.push({ kind: 'adult-alarm', tag: tagView(facts), message: alarmText(alarm) });
+      if (alarm) list.push({ kind: 'adult-alarm', tag: tagView(facts, today), message: alarmText(alarm) });
     }
     return list.slice(0, ROWS);
   }

@@ -1,0 +1,278 @@
+import { CARE_KINDS, GATE_KEYS, TAG_COLOURS } from '@yaylak/core';
+import type { CareKind, GateKey, SortRule, TagColour } from '@yaylak/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { MARK_COLOURS, MARK_PLACES, SAMPLE_PURPOSES, type SamplePurpose } from './entries';
+import { IsCalendarDate, MAX_TEXT } from './rules';
+
+/** What can be done with an animal on its way past, in the order it is usually done. */
+export const STATIONS = [
+  'identify',
+  'weigh',
+  'litter',
+  'look',
+  'treat',
+  'sample',
+  'mark',
+  'care',
+  'move',
+  'note',
+  'sort',
+] as const;
+export type Station = (typeof STATIONS)[number];
+
+/** Who is written down: each animal, the young of each dam scanned, or a dam's litter as one. */
+export const JOB_SUBJECTS = ['each', 'young', 'litter'] as const;
+export type JobSubject = (typeof JOB_SUBJECTS)[number];
+
+export const JOB_WEIGHING = ['scale', 'crate', 'tape', 'estimate'] as const;
+
+/** A way out of the race; with a group, whoever leaves by it is moved there. */
+export class GateChoice {
+  @IsIn(GATE_KEYS)
+  key: GateKey;
+  @IsString()
+  @Length(1, 40)
+  name: string;
+  @IsOptional()
+  @IsUUID()
+  groupId?: string;
+}
+
+export class WeighSettings {
+  @IsIn(JOB_WEIGHING)
+  method: (typeof JOB_WEIGHING)[number];
+  /** What the pan weighs. */
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  @Min(0)
+  @Max(500)
+  tareKg?: number;
+}
+export class TreatSettings {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(4)
+  @IsUUID('all', { each: true })
+  productIds: string[];
+  @IsOptional()
+  @IsString()
+  @MaxLength(MAX_TEXT)
+  reason?: string;
+}
+export class SampleSettings {
+  @IsIn(SAMPLE_PURPOSES)
+  purpose: SamplePurpose;
+  @IsString()
+  @Length(1, 40)
+  firstTube: string;
+}
+export class MarkSettings {
+  @IsIn(MARK_COLOURS)
+  colour: (typeof MARK_COLOURS)[number];
+  @IsIn(MARK_PLACES)
+  place: (typeof MARK_PLACES)[number];
+  @IsString()
+  @Length(1, MAX_TEXT)
+  purpose: string;
+  @IsOptional()
+  @IsCalendarDate()
+  until?: string;
+}
+export class CareChoice {
+  @IsIn(CARE_KINDS)
+  kind: CareKind;
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  method?: string;
+}
+export class CareSettings {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(CARE_KINDS.length)
+  @ValidateNested({ each: true })
+  @Type(() => CareChoice)
+  kinds: CareChoice[];
+}
+export class MoveSettings {
+  @IsUUID()
+  groupId: string;
+}
+export class IdentifySettings {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(2)
+  @ArrayUnique()
+  @IsIn(['visual', 'electronic'], { each: true })
+  kinds: ('visual' | 'electronic')[];
+  @IsOptional()
+  @IsIn(TAG_COLOURS)
+  colour?: TagColour;
+}
+/** What a gate is suggested by; see core's `SortRule`. */
+export class SortRuleFacts {
+  @IsIn(['weight', 'gain', 'standards', 'index'])
+  by: SortRule['by'];
+  /** Kilograms, kilograms a day, or points; standards need none. */
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  @Min(-10)
+  @Max(3000)
+  line?: number;
+  @IsIn(GATE_KEYS)
+  above: GateKey;
+  @IsIn(GATE_KEYS)
+  below: GateKey;
+}
+export class YoungSettings {
+  /** How old they are taken to be, days; the birth is reckoned back from the job. */
+  @IsInt()
+  @Min(0)
+  @Max(60)
+  ageDays: number;
+}
+
+/** What each station has to know. A station that is not in the job needs none. */
+export class StationSettings {
+  @IsOptional()
+  @IsIn(JOB_SUBJECTS)
+  subject?: JobSubject;
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => WeighSettings)
+  weigh?: WeighSettings;
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => TreatSettings)
+  treat?: TreatSettings;
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => SampleSettings)
+  sample?: SampleSettings;
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => MarkSettings)
+  mark?: MarkSettings;
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => CareSettings)
+  care?: CareSettings;
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => MoveSettings)
+  move?: MoveSettings;
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => IdentifySettings)
+  identify?: IdentifySettings;
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => YoungSettings)
+  young?: YoungSettings;
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => SortRuleFacts)
+  sort?: SortRuleFacts;
+}
+
+/** Stations, their settings and gates under a name, to start a job from. */
+export class TemplateFacts {
+  @IsString()
+  @Length(1, MAX_TEXT)
+  name: string;
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(STATIONS.length)
+  @ArrayUnique()
+  @IsIn(STATIONS, { each: true })
+  stations: Station[];
+  @ValidateNested()
+  @Type(() => StationSettings)
+  settings: StationSettings;
+  @IsArray()
+  @ArrayMaxSize(3)
+  @ValidateNested({ each: true })
+  @Type(() => GateChoice)
+  gates: GateChoice[];
+}
+export class KeepTemplate extends TemplateFacts {
+  @IsUUID()
+  id: string;
+}
+export interface TemplateView extends TemplateFacts {
+  /** Shipped ones have a name for an id and cannot be changed. */
+  readonly id: string;
+  readonly isShipped: boolean;
+}
+
+/** Templates every holding has. */
+export const SHIPPED_TEMPLATES: readonly TemplateView[] = [
+  { id: 'weigh', name: 'Weigh', stations: ['weigh'], settings: {}, gates: [], isShipped: true },
+  {
+    id: 'newborn',
+    name: 'Newborn, two days old',
+    stations: ['identify', 'weigh', 'sample', 'care'],
+    settings: {
+      subject: 'young',
+      young: { ageDays: 2 },
+      identify: { kinds: ['visual', 'electronic'] },
+      weigh: { method: 'scale' },
+      sample: { purpose: 'gene', firstTube: 'G-001' },
+      care: {
+        kinds: [
+          { kind: 'navel', method: 'iodine' },
+          { kind: 'dock', method: 'ring' },
+          { kind: 'castrate', method: 'ring' },
+          { kind: 'disbud', method: 'hot iron' },
+        ],
+      },
+    },
+    gates: [],
+    isShipped: true,
+  },
+  {
+    id: 'litter',
+    name: 'Whole litters together',
+    stations: ['litter'],
+    settings: { subject: 'litter' },
+    gates: [],
+    isShipped: true,
+  },
+  {
+    id: 'retag',
+    name: 'Re-tag',
+    stations: ['identify'],
+    settings: { identify: { kinds: ['visual', 'electronic'] } },
+    gates: [],
+    isShipped: true,
+  },
+  {
+    id: 'look-and-sort',
+    name: 'Weigh, look over and sort',
+    stations: ['weigh', 'look', 'sort'],
+    settings: { sort: { by: 'standards', above: 'left', below: 'right' } },
+    gates: [
+      { key: 'left', name: 'Keep' },
+      { key: 'down', name: 'Second string' },
+      { key: 'right', name: 'Sell' },
+    ],
+    isShipped: true,
+  },
+];

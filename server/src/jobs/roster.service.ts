@@ -1,0 +1,160 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { BiasView, GoneNumber, RosterAnimal, RosterView } from '@yaylak/contract';
+import {
+  biasKey,
+  correctedKg,
+  dailyReadings,
+  groupOn,
+  isoOf,
+  mainIdentifier,
+  openWithdrawals,
+  SAMPLE_LOOKBACK_DAYS,
+  sameDayPairs,
+  scaleBiases,
+  SPECIES,
+  wornIdentifiers,
+  type AnimalFacts,
+  type Day,
+  type ScaleBias,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { ChoosingService } from '../choosing/choosing.service';
+import { Clock } from '../common/clock';
+import { tagView } from '../common/views';
+import { HoldingService } from '../holding/holding.service';
+import { ProductsService } from '../remedies/products.service';
+import { TemplatesService } from './templates.service';
+
+/** Weights a device keeps of an animal beside its first: enough for a gain and a look back. */
+const ROSTER_WEIGHTS = 6;
+/** Numbers of those gone are kept so long: a tag found in the grass is asked about, one of ten years ago is not. */
+const GONE_DAYS = 6 * 365;
+/** Next free numbers a device takes along to a place without a server. */
+const NUMBERS_AHEAD = 60;
+
+/** All that a device takes to the race. */
+@Injectable()
+export class RosterService {
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(ChoosingService) private readonly choosing: ChoosingService,
+    @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(ProductsService) private readonly products: ProductsService,
+    @Inject(TemplatesService) private readonly templates: TemplatesService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  async view(): Promise<RosterView> {
+    const today = this.clock.today();
+    const points = await this.choosing.points();
+    const biases = this.biases();
+    const byKey = new Map(biases.map((b) => [biasKey(b), b]));
+    return {
+      on: isoOf(today),
+      animals: this.book.state.present(today).map((facts) => this.animal(facts, today, points, byKey)),
+      gone: this.gone(today),
+      products: this.products.list().filter((p) => !p.isClosed),
+      templates: await this.templates.list(),
+      biases: biases.map(biasView),
+      nextNumbers: Object.fromEntries(
+        SPECIES.map((s) => [s, this.holding.nextNumbers(s, 'female', NUMBERS_AHEAD).numbers]),
+      ) as RosterView['nextNumbers'],
+      lastTubes: this.lastTubes(today),
+    };
+  }
+
+  /** How each person's tape and eye read beside the scale, over all same-day pairs in the book. */
+  biases(): ScaleBias[] {
+    const pairs = [...this.book.state.animals.values()].flatMap((f) => sameDayPairs(f.weights, f.record.species));
+    return scaleBiases(pairs);
+  }
+
+  private animal(
+    facts: AnimalFacts,
+    today: Day,
+    points: ReadonlyMap<string, number>,
+    biases: ReadonlyMap<string, ScaleBias>,
+  ): RosterAnimal {
+    const { record } = facts;
+    const groupId = groupOn(facts, today);
+    const worn = wornIdentifiers(facts);
+    const wornIds = new Set(worn.map((i) => i.entryId));
+    return {
+      tag: tagView(facts, today),
+      species: record.species,
+      sex: record.sex,
+      bornOn: record.bornOn === undefined ? null : isoOf(record.bornOn),
+      birthType: record.birthType ?? null,
+      rearingType: record.rearingType ?? null,
+      dam: this.shortName(record.damId),
+      damId: record.damId ?? null,
+      sire: this.shortName(record.sireId),
+      groupId: groupId ?? null,
+      groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
+      weights: rosterWeights(facts, biases),
+      worn: worn.map((i) => [i.text, i.entryId, i.kind]),
+      formerly: facts.identifiers.filter((i) => !wornIds.has(i.entryId)).map((i) => i.text),
+      withheld: openWithdrawals(facts.treatments, today).map(({ of, until, productId }) => ({
+        of,
+        until: isoOf(until),
+        product: this.book.state.products.get(productId)?.facts.name ?? 'a product',
+      })),
+      given: [...new Map(facts.treatments.map((t) => [t.productId, isoOf(t.on)]))],
+      points: points.get(record.id) ?? null,
+    };
+  }
+
+  private shortName(id: string | undefined): string | null {
+    const facts = id === undefined ? undefined : this.book.state.animals.get(id);
+    return (facts && mainIdentifier(facts)?.identifier.text) ?? null;
+  }
+
+  private gone(today: Day): GoneNumber[] {
+    const gone: GoneNumber[] = [];
+    for (const facts of this.book.state.animals.values()) {
+      const left = facts.departures.find((d) => d.on <= today && d.on > today - GONE_DAYS);
+      if (!left) continue;
+      const name = mainIdentifier(facts)?.identifier.text ?? 'no number';
+      for (const text of new Set(facts.identifiers.map((i) => i.text)))
+        gone.push({ text, animalId: facts.record.id, name, how: left.how, on: isoOf(left.on) });
+    }
+    return gone;
+  }
+
+  /** The last tube of each purpose of late: the next number follows from it. */
+  private lastTubes(today: Day): Record<string, string> {
+    const last = new Map<string, { readonly on: Day; readonly tube: string }>();
+    for (const facts of this.book.state.animals.values())
+      for (const { purpose, on, tube } of facts.samples) {
+        if (today - on > SAMPLE_LOOKBACK_DAYS) continue;
+        const known = last.get(purpose);
+        if (!known || on > known.on || (on === known.on && tube > known.tube)) last.set(purpose, { on, tube });
+      }
+    return Object.fromEntries([...last].map(([purpose, { tube }]) => [purpose, tube]));
+  }
+}
+
+const biasView = (b: ScaleBias): BiasView => ({
+  by: b.by,
+  method: b.method,
+  species: b.species,
+  pairs: b.pairs,
+  ratio: b.ratio,
+  low: b.low ?? null,
+  high: b.high ?? null,
+  isUsed: b.isUsed,
+});
+
+/** First weight and the last few; a guess is set right before the day's surest reading is taken. */
+function rosterWeights(
+  { weights, record }: AnimalFacts,
+  biases: ReadonlyMap<string, ScaleBias>,
+): (readonly [string, number, string])[] {
+  const corrected =
+    biases.size === 0
+      ? weights
+      : weights.map((w) => ({ ...w, kg: correctedKg({ ...w, species: record.species }, biases) ?? w.kg }));
+  const daily = dailyReadings(corrected);
+  const kept = daily.length > ROSTER_WEIGHTS ? [daily[0], ...daily.slice(-ROSTER_WEIGHTS)] : daily;
+  return kept.flatMap((r) => (r ? [[isoOf(r.on), r.kg, r.method] as const] : []));
+}

@@ -1,0 +1,45 @@
+import { MikroORM } from '@mikro-orm/libsql';
+import { Inject, Injectable } from '@nestjs/common';
+import { SHIPPED_TEMPLATES, type KeepTemplate, type TemplateView } from '@yaylak/contract';
+import { normalised } from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { plain } from '../common/plain';
+import { badFields, notFound } from '../common/problems';
+import { TemplateEntity } from './template.entity';
+
+/** Jobs kept as templates, the shipped ones before the holding's own. */
+@Injectable()
+export class TemplatesService {
+  constructor(
+    @Inject(MikroORM) private readonly orm: MikroORM,
+    @Inject(BookService) private readonly book: BookService,
+  ) {}
+
+  async list(): Promise<TemplateView[]> {
+    const own = await this.orm.em.fork().find(TemplateEntity, {});
+    return [
+      ...SHIPPED_TEMPLATES,
+      ...own.map(({ id, facts }) => ({ ...facts, id, isShipped: false })).sort((a, b) => a.name.localeCompare(b.name)),
+    ];
+  }
+
+  /** Keeps a template; kept again under the same id it is replaced. */
+  keep(template: KeepTemplate): Promise<TemplateView> {
+    const { id, ...facts } = plain(template);
+    return this.book.exclusively(async () => {
+      const same = (await this.list()).find((t) => t.id !== id && normalised(t.name) === normalised(facts.name));
+      if (same)
+        throw badFields([
+          { field: 'name', message: `There is a template “${same.name}” already. Choose another name.` },
+        ]);
+      await this.orm.em.fork().upsert(TemplateEntity, { id, facts });
+      return { ...facts, id, isShipped: false };
+    });
+  }
+
+  remove(id: string): Promise<void> {
+    return this.book.exclusively(async () => {
+      if ((await this.orm.em.fork().nativeDelete(TemplateEntity, { id })) === 0) throw notFound('template');
+    });
+  }
+}
