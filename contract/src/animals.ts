@@ -135,6 +135,7 @@ export interface TimelineItem {
   readonly entry: Entry;
   readonly struck: { readonly by: string; readonly at: string; readonly reason: string | null } | null;
   readonly groupName?: string;
+  readonly productName?: string;
 }
 
 export interface IdentifierView {

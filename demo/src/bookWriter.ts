@@ -1,4 +1,14 @@
-import type { AnimalEntry, BookAnimal, BookFile, ChoiceEntry, Entry, MarkEntry, StartJob } from '@yaylak/contract';
+import type {
+  AnimalEntry,
+  BlankTags,
+  BookAnimal,
+  BookFile,
+  ChoiceEntry,
+  Entry,
+  MarkEntry,
+  ProductFacts,
+  StartJob,
+} from '@yaylak/contract';
 import { BOOK_FORMAT, BOOK_FORMAT_VERSION } from '@yaylak/contract';
 import {
   addDays,
@@ -58,6 +68,7 @@ type Bare<T> = T extends AnimalEntry ? Omit<T, 'id' | 'writtenAt' | 'writtenBy' 
 export class BookWriter {
   readonly animals: DemoAnimal[] = [];
   private readonly entries: Entry[] = [];
+  private readonly products: NonNullable<BookFile['products']>[number][] = [];
   private readonly groups = new Map<string, { id: string; species: Species }>();
   private readonly jobs: (StartJob & { finishedAt: string | null })[] = [];
   private readonly running = new Map<string, number>();
@@ -150,6 +161,26 @@ export class BookWriter {
     this.write(animal, on, { type: 'mark', ...mark, ...(until === undefined ? {} : { until: isoOf(until) }) });
   }
 
+  /** A product of the holding's list. @returns its id */
+  product(facts: ProductFacts): string {
+    const id = this.id(`product ${facts.name}`);
+    this.products.push({ id, facts, isClosed: false, version: 1 });
+    return id;
+  }
+
+  /** A tape reading by one person. */
+  tape(animal: DemoAnimal, on: Day, kg: number, by: string): void {
+    this.write(animal, on, { type: 'weight', kg: Math.round(kg), method: 'tape' }, undefined, by);
+  }
+
+  /** What was last read of an animal, up to a day. */
+  lastKg(animal: DemoAnimal, on: Day): number | undefined {
+    const iso = isoOf(on);
+    const own = this.entries.filter((e) => e.type === 'weight' && e.animalId === animal.id && e.on <= iso);
+    const last = own.sort((a, b) => (a.on < b.on ? -1 : 1)).at(-1);
+    return last?.type === 'weight' ? last.kg : undefined;
+  }
+
   /** A visual tag is lost, and perhaps replaced by a new one of the same number. */
   endVisual(animal: DemoAnimal, lostOn: Day, reason: string, replacedOn?: Day): void {
     const fitted = this.entries.find((e) => e.type === 'identifier' && e.animalId === animal.id && e.kind === 'visual');
@@ -180,7 +211,7 @@ export class BookWriter {
   }
 
   /** Writes an entry; days before it came or after the end of the story are not written. */
-  write(animal: DemoAnimal, on: Day, bare: Bare<AnimalEntry>, jobId?: string): string {
+  write(animal: DemoAnimal, on: Day, bare: Bare<AnimalEntry>, jobId?: string, by?: string): string {
     const id = this.id(`entry ${this.count++}`);
     if (on > this.today || on < animal.arrivedOn) return id;
     const second = this.count % 60;
@@ -191,7 +222,7 @@ export class BookWriter {
       animalId: animal.id,
       on: isoOf(on),
       writtenAt: `${isoOf(addDays(on, -1))}T20:${time}.000Z`,
-      writtenBy: this.count % 3 === 0 ? 'Aylin' : 'Kerem',
+      writtenBy: by ?? (this.count % 3 === 0 ? 'Aylin' : 'Kerem'),
       source: 'demo',
       ...(jobId ? { jobId } : {}),
       ...bare,
@@ -212,7 +243,7 @@ export class BookWriter {
     );
   }
 
-  finish(name: string): BookFile {
+  finish(name: string, blankTags: readonly BlankTags[] = []): BookFile {
     const order = (a: Entry, b: Entry): number => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0);
     // A story may have told of days an animal did not live to see, before it was told that it left.
     const goneOn = new Map(this.animals.flatMap((a) => (a.goneOn === undefined ? [] : [[a.id, isoOf(a.goneOn)]])));
@@ -247,7 +278,9 @@ export class BookWriter {
         pointsWeights: DEFAULT_POINTS_WEIGHTS,
         species: {},
         version: 1,
+        blankTags,
       },
+      products: this.products,
       groups: [...this.groups].map(([groupName, g]) => ({
         id: g.id,
         name: groupName,

@@ -1,5 +1,13 @@
 import type { BookAnimal, BookFile, Entry, EntryType } from '@yaylak/contract';
-import { dayOf, readElectronicNumber, SPECIES, SPECIES_TABLE, type Species } from '@yaylak/core';
+import {
+  dayOf,
+  readElectronicNumber,
+  sameDayPairs,
+  scaleBiases,
+  SPECIES,
+  SPECIES_TABLE,
+  type Species,
+} from '@yaylak/core';
 import { makeDemoBook } from '.';
 
 const TODAY = '2026-11-23';
@@ -89,6 +97,16 @@ describe('hangs together', () => {
     ).toEqual([]);
   });
 
+  it('every remedy is on the list, and given by a batch that was not over', () => {
+    const products = new Map((book.products ?? []).map((p) => [p.id, p.facts]));
+    expect(
+      wrong(ofType('treatment'), (e) => {
+        const batch = products.get(e.productId)?.batches.find((b) => b.batch === e.batch);
+        return batch !== undefined && (batch.expiresOn ?? '9999') >= e.on && e.amount > 0;
+      }),
+    ).toEqual([]);
+  });
+
   it('no two that are here wear one number in one colour, and electronic numbers are sound and worn once', () => {
     const ended = new Set(ofType('identifier-end').map((e) => e.identifierId));
     const worn = ofType('identifier').filter((e) => !leftOn.has(e.animalId) && !ended.has(e.id));
@@ -111,7 +129,7 @@ describe('hangs together', () => {
   });
 
   describe('and tells its stories', () => {
-    const weightsOf = (id: string) => ofType('weight').filter((e) => e.animalId === id);
+    const weightsOf = (id: string) => ofType('weight').filter((e) => e.animalId === id && e.method !== 'tape');
     const ewes = presentOf('sheep').filter((a) => a.sex === 'female');
 
     it('a ewe lamb that grew well stands still since two months', () => {
@@ -131,6 +149,38 @@ describe('hangs together', () => {
         return before && now && now.kg < before.kg * 0.92;
       });
       expect(thin.length).toBeGreaterThanOrEqual(1);
+    });
+
+    it('a tape in one hand reads high, by enough pairs to be set right', () => {
+      const pairs = [...animals.values()].flatMap((a) =>
+        sameDayPairs(
+          ofType('weight')
+            .filter((e) => e.animalId === a.id)
+            .map((e) => ({ on: dayOf(e.on), kg: e.kg, method: e.method, by: e.writtenBy })),
+          a.species,
+        ),
+      );
+      const [bias] = scaleBiases(pairs);
+      expect(bias).toMatchObject({ by: 'Kerem', method: 'tape', isUsed: true });
+      expect(bias?.low).toBeGreaterThan(1.04);
+    });
+
+    it('a lamb that stands marked for a buyer is under withdrawal', () => {
+      const marked = new Set(
+        ofType('mark')
+          .filter((e) => (e.until ?? '9999') >= TODAY)
+          .map((e) => e.animalId),
+      );
+      const held = ofType('treatment').filter(
+        (e) => (e.meatDays ?? 0) > dayOf(TODAY) - dayOf(e.on) && marked.has(e.animalId),
+      );
+      expect(held).toHaveLength(1);
+    });
+
+    it('one of the last round was not seen', () => {
+      const round = book.jobs.find((j) => j.stations.includes('treat'));
+      const seen = ofType('passage').filter((e) => e.jobId === round?.id);
+      expect((round?.animalIds.length ?? 0) - seen.length).toBe(1);
     });
 
     it('a doe rabbit’s litters shrink', () => {

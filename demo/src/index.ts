@@ -1,10 +1,11 @@
 import type { BookFile } from '@yaylak/contract';
-import { addDays, type Day } from '@yaylak/core';
+import { addDays, yearOf, type Day } from '@yaylak/core';
 import { BookWriter } from './bookWriter';
 import { writeCattle } from './cattle';
 import { writeGoats } from './goats';
 import { writeRabbits } from './rabbits';
 import { seededRandom } from './random';
+import { demoBlankTags, writeRemedies } from './remedies';
 import { writeSheep } from './sheep';
 
 export const DEMO_SEED = 20_261;
@@ -24,6 +25,7 @@ export function makeDemoBook(
   writeGoats(w, years);
   writeRabbits(w, years);
   writeCattle(w, years);
+  writeRemedies(w);
   const stray = w.add({
     species: 'sheep',
     sex: 'unknown',
@@ -35,5 +37,5 @@ export function makeDemoBook(
     group: 'Ewe lambs',
   });
   w.weigh(stray, addDays(today, -14), 41);
-  return w.finish('Ardıçlı');
+  return w.finish('Ardıçlı', demoBlankTags(yearOf(today)));
 }

@@ -60,7 +60,7 @@ createRoot(document.getElementById('root') as HTMLElement).render(
       persistOptions={{
         persister,
         maxAge: KEPT_MS,
-        buster: '1',
+        buster: '2',
         dehydrateOptions: {
           shouldDehydrateQuery: (q) => q.state.data !== undefined && KEPT_OFFLINE.has(String(q.queryKey[0])),
         },

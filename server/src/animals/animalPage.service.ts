@@ -119,6 +119,8 @@ export class AnimalPageService {
       .sort((a, b) => (a.entry.on < b.entry.on ? -1 : a.entry.on > b.entry.on ? 1 : a.seq - b.seq))
       .map(({ entry, struckBy }) => {
         const strike = struckBy === undefined ? undefined : strikeOf.get(struckBy);
+        const productName =
+          entry.type === 'treatment' ? this.book.state.products.get(entry.productId)?.facts.name : undefined;
         const groupName = entry.type === 'move' ? this.book.state.groups.get(entry.groupId)?.name : undefined;
         return {
           entry,
@@ -127,6 +129,7 @@ export class AnimalPageService {
               ? { by: strike.writtenBy, at: strike.writtenAt, reason: strike.reason ?? null }
               : null,
           ...(groupName === undefined ? {} : { groupName }),
+          ...(productName === undefined ? {} : { productName }),
         };
       });
   }

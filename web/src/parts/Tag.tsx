@@ -2,6 +2,7 @@ import type { TagView } from '@yaylak/contract';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { fonts, radius, TAG_FILLS } from '../theme/tokens';
+import { shortDate } from '../words/format';
 
 interface Props {
   readonly tag: TagView;
@@ -13,10 +14,21 @@ interface Props {
 export function tagLabel(tag: TagView): string {
   const electronic = tag.hasElectronic ? ', with electronic tag' : '';
   const name = tag.name ? `, ${tag.name}` : '';
-  return `${tag.colour ?? ''} tag ${tag.text}${name}${electronic}${tag.isWorn ? '' : ', lost'}`.trim();
+  const withheld = withheldWords(tag);
+  return `${tag.colour ?? ''} tag ${tag.text}${name}${electronic}${tag.isWorn ? '' : ', lost'}${withheld ? `, ${withheld}` : ''}`.trim();
 }
 
-/** An animal as its ear tag: its colour and number, a hole, a notch for the electronic one, an outline when it is lost. */
+/** What of it may not be used yet: `meat withheld to 4 Dec`. */
+export function withheldWords({ withheld }: TagView): string {
+  return (['meat', 'milk'] as const)
+    .flatMap((of) => (withheld?.[of] === undefined ? [] : [`${of} withheld to ${shortDate(withheld[of])}`]))
+    .join(', ');
+}
+
+/**
+ * An animal as its ear tag: its colour and number, a hole, a notch for the electronic one, an outline when it is lost,
+ * a barred end while something of it is withheld.
+ */
 export function Tag({ tag, size = 'small', isStatic = false }: Props) {
   const fill = TAG_FILLS[tag.colour ?? 'white'] ?? TAG_FILLS.white;
   const face = (
@@ -24,6 +36,8 @@ export function Tag({ tag, size = 'small', isStatic = false }: Props) {
       data-size={size}
       data-lost={!tag.isWorn || undefined}
       data-electronic={tag.hasElectronic || undefined}
+      data-withheld={tag.withheld !== undefined || undefined}
+      title={tag.withheld ? withheldWords(tag) : undefined}
       style={{ '--fill': fill } as object}
     >
       <Hole data-size={size} aria-hidden />
@@ -70,6 +84,15 @@ const Face = styled.span`
     height: 4px;
     background: #2a2420;
     border-radius: 0 0 3px 3px;
+  }
+  &[data-withheld] {
+    padding-right: 22px;
+    background:
+      repeating-linear-gradient(135deg, #6b4263 0 3px, var(--fill) 3px 6px) right / 14px 100% no-repeat,
+      var(--fill);
+  }
+  &[data-withheld]::after {
+    right: 24px;
   }
   &[data-lost] {
     background: transparent;

@@ -10,11 +10,15 @@ import type {
   HoldingView,
   IdentifierIndexRow,
   JobView,
+  ProductFacts,
+  ProductView,
   RosterAnimal,
+  RosterView,
   TagView,
   TodayView,
 } from '@yaylak/contract';
-import { DEFAULT_POINTS_WEIGHTS, SPECIES_TABLE } from '@yaylak/core';
+import { SHIPPED_TEMPLATES } from '@yaylak/contract';
+import { DEFAULT_POINTS_WEIGHTS, SPECIES_TABLE, USUAL_STANDARDS } from '@yaylak/core';
 
 /** Small true things for tests of pages: a ewe lamb of 2026 on 23 November 2026, unless said otherwise. */
 export const TODAY = '2026-11-23';
@@ -101,6 +105,8 @@ export const aHolding = (change: Partial<HoldingView> = {}): HoldingView => ({
   pointsWeights: DEFAULT_POINTS_WEIGHTS,
   overrides: {},
   species: SPECIES_TABLE,
+  standards: USUAL_STANDARDS.map((s) => ({ ...s, sexes: [...s.sexes] })),
+  blankTags: [],
   version: 1,
   today: TODAY,
   about: { version: '0.1.0', dataFile: '/data/yaylak.sqlite', animals: 3, entries: 40, backups: 2 },
@@ -146,8 +152,52 @@ export const aRosterAnimal = (text: string, change: Partial<RosterAnimal> = {}):
     ['2026-04-01', 4, 'scale'],
     ['2026-10-24', 38, 'scale'],
   ],
-  identifiers: [text],
+  damId: null,
+  worn: [[text, `fitting of ${text}`, 'visual']],
+  formerly: [],
+  withheld: [],
+  given: [],
+  points: null,
   ...change,
+});
+
+export const aRoster = (animals: readonly RosterAnimal[], change: Partial<RosterView> = {}): RosterView => ({
+  on: TODAY,
+  animals,
+  gone: [],
+  products: [],
+  templates: SHIPPED_TEMPLATES,
+  biases: [],
+  nextNumbers: { sheep: ['26-0501', '26-0502'], goat: [], rabbit: [], cattle: [] },
+  lastTubes: {},
+  ...change,
+});
+
+/** A drench for sheep: 0.2 ml a kilogram by mouth, fourteen days of meat; its one batch is good. */
+export const aProduct = (
+  name: string,
+  change: Partial<ProductFacts> = {},
+  view: Partial<ProductView> = {},
+): ProductView => ({
+  id: `id of ${name}`,
+  facts: {
+    name,
+    kind: 'remedy',
+    doseUnit: 'ml',
+    doses: [{ species: 'sheep', by: 'kg', perKg: 0.2 }],
+    step: 0.5,
+    rounding: 'up',
+    routes: ['mouth'],
+    withdrawals: [{ species: 'sheep', route: 'mouth', meatDays: 14 }],
+    batches: [{ batch: 'K1', expiresOn: '2027-05-31', amount: 1000 }],
+    ...change,
+  },
+  isClosed: false,
+  version: 1,
+  batches: [{ batch: 'K1', expiresOn: '2027-05-31', amount: 1000, left: 900, state: 'good' }],
+  left: 900,
+  isLow: false,
+  ...view,
 });
 
 export const aJob = (change: Partial<JobView> = {}): JobView => ({

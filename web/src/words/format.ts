@@ -42,6 +42,9 @@ export const gramsPerDay = (kgPerDay: number): string => `${fixed(kgPerDay * 100
 export const gainText = (gain: Pick<GainView, 'kgPerDay' | 'halfWidth'>): string =>
   `${fixed(gain.kgPerDay * 1000, 0)} ± ${Math.round(gain.halfWidth * 1000)}${THIN}g/day`;
 
+/** An amount in a dose unit as it is read off a syringe: `8.5`, `0.25`, no zeros behind. */
+export const amountText = (amount: number): string => String(Number(amount.toFixed(3)));
+
 /** What can be said of a gain. */
 export function verdictText(gain: GainView): string {
   switch (gain.verdict) {

@@ -1,17 +1,17 @@
+import { useQuery } from '@tanstack/react-query';
 import type { AnimalEntry, AnimalView, TimelineItem } from '@yaylak/contract';
-import type { WeightUnit } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { holdingQuery } from '../../api/queries';
 import { useRecord } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { useUndo } from '../../parts/Undo';
 import { keptOrThrow } from '../../parts/useWrite';
 import { colour, space } from '../../theme/tokens';
-import { fullDate, weightText } from '../../words/format';
-import { DECISION_WORDS } from '../../words/reasons';
+import { fullDate } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
-import { spacedDigits } from '@yaylak/core';
+import { entryWords } from './entryWords';
 
 const FIRST_SHOWN = 12;
 
@@ -24,6 +24,7 @@ interface Props {
 export function Timeline({ view, today }: Props) {
   const [isAll, setAll] = useState(false);
   const unit = useWeightUnit();
+  const { data: holding } = useQuery(holdingQuery);
   const record = useRecord();
   const undo = useUndo();
   const items = isAll ? view.timeline : view.timeline.slice(0, FIRST_SHOWN);
@@ -47,7 +48,7 @@ export function Timeline({ view, today }: Props) {
       </Row>
       <List>
         {items.map((item) => {
-          const words = entryWords(item, view, unit);
+          const words = entryWords(item, { view, unit, standards: holding?.standards ?? [] });
           return (
             <li key={item.entry.id} data-struck={item.struck !== null || undefined}>
               <time dateTime={item.entry.on}>{fullDate(item.entry.on)}</time>
@@ -75,35 +76,6 @@ export function Timeline({ view, today }: Props) {
       ) : null}
     </Panel>
   );
-}
-
-function entryWords({ entry, groupName }: TimelineItem, view: AnimalView, unit: WeightUnit): string {
-  switch (entry.type) {
-    case 'arrival':
-      return entry.how === 'born' ? 'Born here' : entry.how === 'bought' ? 'Bought' : 'Found and taken in';
-    case 'weight':
-      return `${weightText(entry.kg, unit, view.row.species)}, ${entry.method}`;
-    case 'identifier':
-      return entry.kind === 'electronic'
-        ? `Electronic ${spacedDigits(entry.text)} fitted`
-        : `${entry.colour ? `${entry.colour} ` : ''}${entry.kind === 'name' ? 'named' : 'tag'} ${entry.text}`;
-    case 'identifier-end':
-      return `Tag ${entry.how}${entry.reason ? `: ${entry.reason}` : ''}`;
-    case 'move':
-      return `Moved to ${groupName ?? 'a group'}`;
-    case 'mark':
-      return `Marked ${entry.colour} on the ${entry.place}: ${entry.purpose}`;
-    case 'passage':
-      return entry.gate ? `Through the race, out by ${entry.gate}` : 'Through the race';
-    case 'choice':
-      return `Chosen: ${DECISION_WORDS[entry.decision].toLowerCase()}${entry.reason ? ` (${entry.reason})` : ''}`;
-    case 'departure':
-      return `Left: ${entry.how}${entry.reason ? ` (${entry.reason})` : ''}`;
-    case 'note':
-      return entry.text;
-    case 'strike':
-      return 'Struck out';
-  }
 }
 
 const List = styled.ul`

@@ -1,21 +1,50 @@
 import { useQuery } from '@tanstack/react-query';
 import type { RosterAnimal } from '@yaylak/contract';
-import { SPECIES_TABLE, type SpeciesSettings } from '@yaylak/core';
+import {
+  addDays,
+  dayOf,
+  fieldWord,
+  fromKg,
+  isoOf,
+  normalised,
+  readDeviceLine,
+  SPECIES_TABLE,
+  type SpeciesSettings,
+} from '@yaylak/core';
 import { useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { holdingQuery } from '../../api/queries';
+import { groupsQuery, holdingQuery } from '../../api/queries';
+import type { EntryDraft } from '../../outbox/useRecord';
 import { Panel } from '../../parts/Panel';
+import { useReadings } from '../../readings/useReadings';
 import { colour, radius, space } from '../../theme/tokens';
 import { useWeightUnit } from '../../words/useUnits';
+import { AnimalStage } from './AnimalStage';
 import { matchesFor, raceNumbers } from './answers';
-import { chooseAnimal, enterNumber, enterWeight, FRESH, STRANGER, typed, type Draft, type Entered } from './draft';
+import {
+  afterwards,
+  chooseAnimal,
+  enterNumber,
+  FRESH,
+  isBegun,
+  readNumber,
+  readWeight,
+  STRANGER,
+  typed,
+  typedField,
+  type Draft,
+  type Entered,
+  type FieldName,
+} from './draft';
 import { GateKeys } from './GateKeys';
 import type { JobFigures } from './jobFigures';
 import { Keypad } from './Keypad';
 import { NumberStation } from './NumberStation';
 import { buzz, tick } from './sounds';
-import { takeIn, type Race } from './useRace';
-import { WeightStation } from './WeightStation';
+import { fieldsAt, finishAnimal, fieldText, proposedAt, togglesAt, type AtHand, type Fact } from './stations';
+import { suggestedGate } from './stations/sort';
+import { pressToggle } from './stations/StationList';
+import { addYoung, takeIn, type Race } from './useRace';
 
 interface Props {
   readonly race: Race;
@@ -24,6 +53,8 @@ interface Props {
   readonly onLeave: () => void;
 }
 
+/** Stands for a young one that is being added under its dam. */
+const YOUNG = 'young';
 const ARROWS: Readonly<Record<string, 'left' | 'down' | 'right'>> = {
   ArrowLeft: 'left',
   ArrowDown: 'down',
@@ -32,22 +63,45 @@ const ARROWS: Readonly<Record<string, 'left' | 'down' | 'right'>> = {
 const NOT_WRITTEN =
   'This device could not write it down: its storage is full or shut. It is still on the screen; make room and press Enter again.';
 
-/** The animal at hand: number, Enter, weight, Enter, next. */
+/** The animal at hand: number, Enter, its stations, Enter, next. */
 export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   const unit = useWeightUnit();
   const { data: holding } = useQuery(holdingQuery);
+  const { data: groups } = useQuery(groupsQuery);
   const [draft, setDraft] = useState<Draft>(FRESH);
-  const { job, animals, listed, passages } = race;
+  const [damId, setDamId] = useState<string>();
+  const [lastField, setLastField] = useState<FieldName>();
+  const { job, animals, listed, passages, roster } = race;
   const listedIds = useMemo(() => new Set(job?.animalIds ?? []), [job?.animalIds]);
   const numbers = useMemo(() => raceNumbers([...animals.values()], listedIds), [animals, listedIds]);
+  const written = useMemo(() => writtenIn(passages, animals), [passages, animals]);
   const isNumber = draft.animalId === undefined;
   const matches = isNumber ? matchesFor(numbers, draft.number) : [];
-  const animal = isNumber ? undefined : animals.get(draft.animalId ?? '');
-  const species = animal?.species ?? listed[0]?.species ?? 'sheep';
-  const settings = animal ? settingsOf(animal) : (holding?.species ?? SPECIES_TABLE)[species];
-  const isSorting = job?.stations.includes('sort') ?? false;
   const on = job?.on ?? '';
-  const through = { passages, listedIds, unit };
+  const through = { passages, listedIds, unit, gone: roster.gone };
+  const jobSettings = job?.settings ?? {};
+  const isYoungJob = jobSettings.subject === 'young';
+  const dam = damId === undefined ? undefined : animals.get(damId);
+
+  const atHand = (of: Draft): AtHand => {
+    const animal = of.animalId === undefined ? undefined : animals.get(of.animalId);
+    const species = animal?.species ?? dam?.species ?? listed[0]?.species ?? 'sheep';
+    const youngAge = dam && !animal ? (jobSettings.young?.ageDays ?? 2) : undefined;
+    return {
+      job: { stations: job?.stations ?? [], gates: job?.gates ?? [], on, settings: jobSettings },
+      animal,
+      species,
+      sex: animal?.sex ?? of.sex ?? 'unknown',
+      ageDays: animal?.bornOn ? dayOf(on) - dayOf(animal.bornOn) : youngAge,
+      settings: animal ? settingsOf(animal) : (holding?.species ?? SPECIES_TABLE)[species],
+      unit,
+      standards: holding?.standards ?? [],
+      roster,
+      ...written,
+    };
+  };
+  const at = atHand(draft);
+  const toggles = togglesAt(at, isYoungJob ? ['f', 'm'] : []);
 
   // The keyboard is outside React: Escape leaves from wherever the focus is.
   useEffect(() => {
@@ -59,36 +113,98 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   }, [onLeave]);
 
   const type = (change: Partial<Draft>): void => setDraft((d) => typed(d, change));
-  const say = (message: string): void => setDraft((d) => ({ ...d, message, asked: undefined }));
-  const write = async (kg: number): Promise<void> => {
+  const say = (message: string): void => setDraft((d) => ({ ...d, message, asked: [] }));
+  const take = ({ draft: next, isRefused }: Entered): void => {
+    if (isRefused) buzz();
+    setDraft(underDam(next));
+  };
+  /** At a job of young the animal scanned is the dam; what is written down comes under her. */
+  const underDam = (next: Draft): Draft => {
+    if (!isYoungJob || damId !== undefined || next.animalId === undefined) return next;
+    const scanned = animals.get(next.animalId);
+    if (scanned?.sex !== 'female') {
+      const what = scanned ? `is a ${fieldWord(scanned, undefined)}` : 'is not in the book';
+      return { ...next, animalId: undefined, message: `${next.number} ${what}. Scan or type the dam.`, asked: [] };
+    }
+    setDamId(scanned.tag.animalId);
+    return { ...next, animalId: YOUNG };
+  };
+
+  const entriesOf = (of: Draft, facts: readonly Fact[]): readonly EntryDraft[] => {
+    const bornOn = isoOf(addDays(dayOf(on), -(jobSettings.young?.ageDays ?? 2)));
+    const before =
+      of.animalId === STRANGER
+        ? takeIn(of.number, listed[0], on)
+        : of.animalId === YOUNG && dam
+          ? addYoung({ dam, sex: of.sex ?? 'unknown', bornOn, on })
+          : [];
+    const arrival = before[0];
+    const animalId = arrival?.type === 'arrival' ? arrival.animalId : (of.animalId ?? '');
+    // The dam has been through with the first of her young.
+    const damPassage =
+      of.animalId === YOUNG && dam && !passages.some((p) => p.animalId === dam.tag.animalId)
+        ? [{ type: 'passage', animalId: dam.tag.animalId, on } as const]
+        : [];
+    return [...damPassage, ...before, ...facts.map((fact) => ({ ...fact, animalId, on }) as EntryDraft)];
+  };
+  const write = async (facts: readonly Fact[]): Promise<void> => {
     const before = draft;
-    const stranger = draft.animalId === STRANGER ? takeIn(draft.number, listed[0], on) : undefined;
     // The next animal may come at once; only a device that cannot write brings the old one back.
-    setDraft(FRESH);
+    setDraft(
+      before.animalId === YOUNG
+        ? {
+            ...FRESH,
+            number: before.number,
+            animalId: YOUNG,
+            message: 'Written down. The next of her young, or Enter for the next dam.',
+          }
+        : afterwards(before),
+    );
     tick();
     try {
-      await race.pass({
-        animalId: stranger?.animalId ?? draft.animalId ?? '',
-        kg,
-        ...(stranger ? { before: stranger.before } : {}),
-        ...(draft.gate === undefined ? {} : { gate: draft.gate }),
-      });
+      await race.pass(entriesOf(before, facts));
     } catch {
       buzz();
-      setDraft({ ...before, message: NOT_WRITTEN, asked: undefined });
+      setDraft({ ...before, message: NOT_WRITTEN, asked: [] });
     }
   };
-  const take = (entered: Entered): void => {
-    if (entered.kind === 'write') return void write(entered.kg);
-    if (entered.isRefused) buzz();
-    setDraft(entered.draft);
+  const nextDam = (): void => {
+    setDamId(undefined);
+    setDraft({ ...afterwards(draft), message: 'Scan or type the next dam.' });
   };
-  const enter = (): void =>
-    take(
-      isNumber
-        ? enterNumber(draft, matches, through)
-        : enterWeight(draft, { animal, species, settings, unit, on, isSorting }),
-    );
+  const enterAnimal = (): void => {
+    const text = draft.fields.weight ?? '';
+    // A reader that types sends its number and Enter into whichever field has the keyboard.
+    const wedge = text.length >= 12 ? readDeviceLine(text) : undefined;
+    if (wedge?.kind === 'number') return onNumberRead(wedge.digits, typedField(draft, 'weight', ''));
+    if (draft.animalId === YOUNG) {
+      if (!isBegun(draft) && draft.sex === undefined) return nextDam();
+      if (draft.sex === undefined) return take(refusal('Female or male? Press F or M.'));
+    }
+    const finished = finishAnimal(draft, at);
+    if (finished.kind === 'write') return void write(finished.facts);
+    take(refusal(finished.message, finished.asked));
+    if (finished.field) document.getElementById(`race-${finished.field}`)?.focus();
+  };
+  const refusal = (message: string, asked: readonly string[] = []): Entered => ({
+    draft: { ...draft, message, asked },
+    isRefused: true,
+  });
+  const enter = (): void => (isNumber ? take(enterNumber(draft, matches, through)) : enterAnimal());
+
+  const onNumberRead = (digits: string, of: Draft = draft): void => {
+    const isFitting = job?.stations.includes('identify') ?? false;
+    const found = matchesFor(numbers, digits);
+    take(readNumber(of, { digits, matches: found, isFitting }, through));
+  };
+  useReadings({
+    onNumber: (digits) => onNumberRead(digits),
+    onBadNumber: (text) => take(refusal(`The reader sent “${text}”, which is no animal’s number. Read the tag again.`)),
+    onWeight: (kg) => {
+      if (job?.stations.includes('weigh')) take(readWeight(draft, String(Number(fromKg(kg, unit).toFixed(2)))));
+    },
+  });
+
   const takeBackLast = (): void => {
     const last = passages.at(-1);
     if (!last) {
@@ -97,60 +213,101 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     }
     void race.takeBack(last).then(() => say(`Taken back: ${animals.get(last.animalId)?.tag.text ?? 'the last one'}.`));
   };
-  const onWeightKey = (key: string): boolean => {
+  const onAnimalKey = (key: string, field: HTMLInputElement | undefined): boolean => {
+    const isWords = field?.dataset.words !== undefined;
     const arrow = ARROWS[key];
-    const gate = isSorting && arrow ? job?.gates.find((g) => g.key === arrow) : undefined;
+    const gate = arrow && !isWords ? job?.gates.find((g) => g.key === arrow) : undefined;
+    const letter = /^[a-zA-Z]$/.test(key) && !isWords ? key.toLowerCase() : undefined;
+    const toggle = letter === undefined ? undefined : toggles.find((t) => t.letter === letter);
     if (key === 'Enter') enter();
-    else if (gate) type({ gate: gate.name });
-    else if (key === 'Backspace' && draft.weight === '') setDraft({ ...FRESH, number: draft.number });
+    else if (gate && job?.stations.includes('sort')) type({ gate: gate.name });
+    else if (letter === 'f' && isYoungJob) type({ sex: 'female' });
+    else if (letter === 'm' && isYoungJob) type({ sex: 'male' });
+    else if (toggle) setDraft(pressToggle(draft, at, toggle));
+    else if (key === 'Backspace' && (field?.value ?? '') === '' && !isBegun(draft)) back();
     else return false;
     return true;
   };
-  const field = isNumber ? 'number' : 'weight';
+  const back = (): void => {
+    setDamId(undefined);
+    setDraft({ ...FRESH, number: draft.number });
+  };
+
+  const field: FieldName | 'number' | undefined = isNumber ? 'number' : (lastField ?? fieldsAt(at)[0]);
+  const padText =
+    field === undefined ? '' : field === 'number' ? draft.number : fieldText(draft, field, proposedAt(at));
+  const padType = (text: string): void => {
+    if (field === 'number') type({ number: text, marked: undefined });
+    else if (field) setDraft(typedField(draft, field, text));
+  };
 
   return (
-    <Panel style={{ padding: 0 }}>
+    <Panel
+      style={{ padding: 0 }}
+      onFocus={(e) => {
+        const name = /^race-(.+)$/.exec((e.target as HTMLElement).id)?.[1];
+        setLastField(fieldsAt(at).find((f) => f === name));
+      }}
+    >
       {isNumber ? (
         <NumberStation
           draft={draft}
           matches={matches}
           animals={animals}
+          label={isYoungJob ? 'Number of the next dam' : 'Number of the next animal'}
           onType={type}
-          onChoose={(animalId) => setDraft((d) => chooseAnimal(d, animalId, through))}
+          onChoose={(animalId) => setDraft(underDam(chooseAnimal(draft, animalId, through)))}
           onEnter={enter}
           onTakeBack={takeBackLast}
         />
       ) : (
-        <WeightStation
+        <AnimalStage
           draft={draft}
-          animal={animal}
-          settings={settings}
-          unit={unit}
-          on={on}
+          at={at}
+          damName={dam?.tag.text}
+          toggles={toggles}
           lineKgPerDay={figures.lineKgPerDay}
-          onType={(weight) => type({ weight })}
-          onKey={onWeightKey}
+          groupName={(id) => groups?.find((g) => g.id === id)?.name ?? 'a group'}
+          onChange={setDraft}
+          onKey={onAnimalKey}
         />
       )}
       <Message role="alert" data-shown={draft.message !== undefined || undefined}>
         {draft.message}
       </Message>
-      {isSorting && !isNumber ? (
+      {job?.stations.includes('sort') && !isNumber ? (
         <GateKeys
-          gates={job?.gates ?? []}
+          gates={job.gates}
           chosen={draft.gate}
+          suggested={suggestedGate(draft, at)}
+          unit={unit}
           counts={figures.gates}
           onChoose={(gate) => type({ gate })}
         />
       ) : null}
       <Keypad
-        onDigit={(digit) => type({ [field]: draft[field] + digit, marked: undefined })}
-        onErase={() => type({ [field]: draft[field].slice(0, -1) })}
+        onDigit={(digit) => padType(padText + digit)}
+        onErase={() => padType(padText.slice(0, -1))}
         onEnter={enter}
         onTakeBack={takeBackLast}
       />
     </Panel>
   );
+}
+
+/** Numbers fitted and tubes filled in this job so far: the next ones follow from them. */
+function writtenIn(passages: Race['passages'], animals: Race['animals']): Pick<AtHand, 'fitted' | 'tubes'> {
+  const fitted: string[] = [];
+  const tubes = new Map<string, { tube: string; animalId: string; name: string }>();
+  for (const { animalId, entries } of passages)
+    for (const entry of entries) {
+      if (entry.type === 'identifier') fitted.push(entry.text);
+      if (entry.type === 'sample') {
+        const name = animals.get(animalId)?.tag.text ?? 'another';
+        tubes.set(normalised(entry.tube), { tube: entry.tube, animalId, name });
+      }
+    }
+  return { fitted, tubes };
 }
 
 const Message = styled.p`

@@ -1,10 +1,16 @@
 import type { GateChoice } from '@yaylak/contract';
+import type { WeightUnit } from '@yaylak/core';
 import styled from 'styled-components';
 import { colour, fonts, radius, space, touchRace } from '../../theme/tokens';
+import { figureText, gainText, gramsPerDay, weightText } from '../../words/format';
+import type { SuggestedGate } from './stations/sort';
 
 interface Props {
   readonly gates: readonly GateChoice[];
   readonly chosen: string | undefined;
+  /** What the job's rule suggests, taken by Enter unless another gate is chosen. */
+  readonly suggested: SuggestedGate | undefined;
+  readonly unit: WeightUnit;
   readonly counts: ReadonlyMap<string, number>;
   readonly onChoose: (name: string) => void;
 }
@@ -12,11 +18,23 @@ interface Props {
 const SIGNS = { left: '←', down: '↓', right: '→' } as const;
 
 /** The ways out of the race, each with how many have left by it. */
-export function GateKeys({ gates, chosen, counts, onChoose }: Props) {
+export function GateKeys({ gates, chosen, suggested, unit, counts, onChoose }: Props) {
   return (
     <Gates role="group" aria-label="Gate">
+      {suggested ? (
+        <p>
+          Suggested: <b>{suggested.choice.name}</b>, {becauseText(suggested, unit)}
+          {chosen !== undefined && chosen !== suggested.choice.name ? `. Overruled: ${chosen}.` : ''}
+        </p>
+      ) : null}
       {gates.map((g) => (
-        <Gate key={g.key} type="button" aria-pressed={chosen === g.name} onClick={() => onChoose(g.name)}>
+        <Gate
+          key={g.key}
+          type="button"
+          aria-pressed={(chosen ?? suggested?.choice.name) === g.name}
+          data-suggested={(chosen === undefined && suggested?.choice.name === g.name) || undefined}
+          onClick={() => onChoose(g.name)}
+        >
           <b>
             {SIGNS[g.key]} {g.name}
           </b>
@@ -27,11 +45,30 @@ export function GateKeys({ gates, chosen, counts, onChoose }: Props) {
   );
 }
 
+/** Why a gate is suggested, with the figure it stands on. */
+export function becauseText({ because, isNear }: Pick<SuggestedGate, 'because' | 'isNear'>, unit: WeightUnit): string {
+  const near = isNear ? '; so near the line that it may as well lie on the other side' : '';
+  switch (because.kind) {
+    case 'weight':
+      return `${weightText(because.kg, unit)} against the line of ${weightText(because.line, unit)}${near}`;
+    case 'gain':
+      return `${gainText(because.gain)} against the line of ${gramsPerDay(because.line)}${near}`;
+    case 'standards':
+      return because.failed.length === 0 ? 'nothing failed' : `fails ${because.failed.join(', ').toLowerCase()}`;
+    case 'index':
+      return `${figureText(because.points, 1)} points against the line of ${figureText(because.line, 1)}`;
+  }
+}
+
 const Gates = styled.div`
   display: grid;
   grid-template-columns: repeat(3, 1fr);
   gap: ${space(3)};
   padding: ${space(3)} ${space(5)} 0;
+  p {
+    grid-column: 1 / -1;
+    font-size: 15px;
+  }
 `;
 const Gate = styled.button`
   min-height: ${touchRace};
@@ -46,5 +83,8 @@ const Gate = styled.button`
   &[aria-pressed='true'] {
     border-color: ${colour('indigo')};
     background: ${colour('indigoWash')};
+  }
+  &[data-suggested] {
+    border-style: dashed;
   }
 `;

@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { colour, fonts, radius, space, touchRace } from '../../theme/tokens';
+import { colour, fonts, radius, phone, space, touchRace } from '../../theme/tokens';
 
 interface Props {
   readonly onDigit: (digit: string) => void;
@@ -22,7 +22,7 @@ export function Keypad({ onDigit, onErase, onEnter, onTakeBack }: Props) {
       <PadKey type="button" tabIndex={-1} onClick={onErase} aria-label="Erase a digit">
         ⌫
       </PadKey>
-      <PadKey type="button" tabIndex={-1} data-wide onClick={onTakeBack}>
+      <PadKey type="button" tabIndex={-1} data-small onClick={onTakeBack}>
         Take back
       </PadKey>
       <PadKey type="button" tabIndex={-1} data-wide data-main onClick={onEnter}>
@@ -34,9 +34,12 @@ export function Keypad({ onDigit, onErase, onEnter, onTakeBack }: Props) {
 
 const Keys = styled.div`
   display: grid;
-  grid-template-columns: repeat(6, 1fr);
+  grid-template-columns: repeat(8, 1fr);
   gap: ${space(2)};
-  padding: ${space(4)} ${space(5)} ${space(5)};
+  padding: ${space(4)} ${space(5)} ${space(4)};
+  ${phone} {
+    grid-template-columns: repeat(4, 1fr);
+  }
 `;
 const PadKey = styled.button`
   min-height: ${touchRace};
@@ -49,8 +52,10 @@ const PadKey = styled.button`
     grid-column: span 2;
     font: 700 17px ${fonts.text};
   }
+  &[data-small] {
+    font: 600 14px/1.1 ${fonts.text};
+  }
   &[data-main] {
-    grid-column: span 3;
     background: ${colour('indigo')};
     color: ${colour('onIndigo')};
   }

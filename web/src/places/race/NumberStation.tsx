@@ -12,6 +12,7 @@ interface Props {
   readonly draft: Draft;
   readonly matches: readonly Match<RaceNumber>[];
   readonly animals: ReadonlyMap<string, RosterAnimal>;
+  readonly label: string;
   readonly onType: (change: Partial<Draft>) => void;
   readonly onChoose: (animalId: string) => void;
   readonly onEnter: () => void;
@@ -19,7 +20,7 @@ interface Props {
 }
 
 /** Who comes: a number, and whom it may mean. */
-export function NumberStation({ draft, matches, animals, onType, onChoose, onEnter, onTakeBack }: Props) {
+export function NumberStation({ draft, matches, animals, label, onType, onChoose, onEnter, onTakeBack }: Props) {
   const input = useRef<HTMLInputElement>(null);
   // Focus is outside React: the next animal's number has the keyboard, and a digit typed beside any field is one.
   useEffect(() => {
@@ -41,7 +42,7 @@ export function NumberStation({ draft, matches, animals, onType, onChoose, onEnt
   };
   return (
     <Ask>
-      <label htmlFor="race-number">Number of the next animal</label>
+      <label htmlFor="race-number">{label}</label>
       <BigInput
         id="race-number"
         ref={input}
@@ -66,6 +67,7 @@ export function NumberStation({ draft, matches, animals, onType, onChoose, onEnt
               <span>
                 {found.groupName ?? ''}
                 {m.found.isListed ? '' : ', not on the list'}
+                {m.found.isWorn ? '' : `, wore ${m.found.text} before`}
               </span>
             </li>
           ) : null;

@@ -1,6 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react';
-import type { JobView } from '@yaylak/contract';
-import { aJob, anEntry, aRosterAnimal, TODAY } from '../../tests/builders';
+import type { JobView, RosterView } from '@yaylak/contract';
+import { aJob, anEntry, aRoster, aRosterAnimal, TODAY } from '../../tests/builders';
 import { AWAY, renderPage, type Answers } from '../../tests/renderPage';
 import { RacePage } from './RacePage';
 
@@ -8,13 +8,13 @@ const lambs = [aRosterAnimal('26-0001'), aRosterAnimal('26-0002'), aRosterAnimal
 const other = aRosterAnimal('25-0044');
 const ids = lambs.map((a) => a.tag.animalId);
 
-const show = async (job: Partial<JobView> = {}, answers: Answers = {}) => {
+const show = async (job: Partial<JobView> = {}, answers: Answers = {}, roster: Partial<RosterView> = {}) => {
   const shown = renderPage(<RacePage />, {
     at: '/race/j1',
     route: '/race/:id',
     answers: {
       'GET /api/jobs/j1': { job: aJob({ animalIds: ids, expected: 3, ...job }), entries: [] },
-      'GET /api/roster': { on: TODAY, animals: [...lambs, other] },
+      'GET /api/roster': aRoster([...lambs, other], roster),
       ...answers,
     },
   });
@@ -103,7 +103,7 @@ it('says that one was seen before and at what weight', async () => {
   await screen.findByText('1 of 3');
   await user.type(number(), '0001{Enter}');
   await weight();
-  expect(screen.getByRole('alert')).toHaveTextContent(/Seen before at 44.0\s?kg. Enter writes a second weight./);
+  expect(screen.getByRole('alert')).toHaveTextContent(/Seen before at 44.0\s?kg. Enter writes it down a second time./);
 });
 
 it('opens the gate by the arrow keys and moves the animal where the gate leads', async () => {
@@ -193,7 +193,7 @@ it('shows a job again with what the server has of it', async () => {
           anEntry('weight', { jobId: 'j1', animalId: ids[1], kg: 41, method: 'scale' }),
         ],
       },
-      'GET /api/roster': { on: TODAY, animals: lambs },
+      'GET /api/roster': aRoster(lambs),
     },
   });
   expect(await screen.findByText('1 of 3')).toBeVisible();
@@ -204,7 +204,7 @@ it('says when there is no such job and the server cannot tell', async () => {
   renderPage(<RacePage />, {
     at: '/race/j2',
     route: '/race/:id',
-    answers: { 'GET /api/jobs/j2': AWAY, 'GET /api/roster': { on: TODAY, animals: [] } },
+    answers: { 'GET /api/jobs/j2': AWAY, 'GET /api/roster': aRoster([]) },
   });
   expect(await screen.findByText('This job is not here')).toBeVisible();
 });

@@ -11,6 +11,7 @@ import { Key } from '../../parts/KeysHelp';
 import { Empty, Loading } from '../../parts/States';
 import { colour, narrow, phone, space } from '../../theme/tokens';
 import { countText } from '../../words/format';
+import { STATION_WORDS } from '../../words/stations';
 import { Capture } from './Capture';
 import { gainsBefore, jobFigures } from './jobFigures';
 import { JobSoFar } from './JobSoFar';
@@ -18,8 +19,6 @@ import { PassageList } from './PassageList';
 import { areSoundsOn, setSoundsOn } from './sounds';
 import { Summary } from './Summary';
 import { useRace } from './useRace';
-
-const STATION_WORDS = { weigh: 'Weigh', sort: 'Sort by gate' } as const;
 
 /** The race, full screen: who came and who is missing, the animal at hand, the job so far. */
 export function RacePage() {

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { GateChoice, RosterAnimal, Station } from '@yaylak/contract';
+import { SHIPPED_TEMPLATES, type RosterAnimal } from '@yaylak/contract';
 import { fieldWord, SPECIES, SPECIES_WORDS } from '@yaylak/core';
 import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
@@ -12,11 +12,24 @@ import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
-import { Tick } from '../../parts/Tick';
 import { useNewKey } from '../../parts/useWindowKey';
-import { colour, space } from '../../theme/tokens';
+import { colour, radius, space } from '../../theme/tokens';
 import { countText, shortDate } from '../../words/format';
 import { newId } from '../../words/ids';
+import { STATION_WORDS } from '../../words/stations';
+import { useWeightUnit } from '../../words/useUnits';
+import { KeepTemplate } from './KeepTemplate';
+import { planFault, planToStart, type JobPlan } from './plan';
+import { StationChoice } from './StationChoice';
+import { StationSettingsForm } from './StationSettingsForm';
+
+/** What another place hands over to start a job with. */
+export interface GivenJob {
+  readonly animalIds?: readonly string[];
+  readonly name?: string;
+  readonly templateId?: string;
+  readonly plan?: JobPlan;
+}
 
 interface Who {
   readonly key: string;
@@ -25,17 +38,6 @@ interface Who {
 }
 
 const MOST_SHOWN = 60;
-const GATES = [
-  ['left', '← left'],
-  ['down', '↓ straight on'],
-  ['right', '→ right'],
-] as const;
-const USUAL_GATES: readonly GateChoice[] = [
-  { key: 'left', name: 'Keep' },
-  { key: 'down', name: 'Second string' },
-  { key: 'right', name: 'Sell' },
-];
-
 /** Choose who comes, and what is done; jobs that are not finished stand beside. */
 export function StartPage() {
   const roster = useQuery({ ...rosterQuery, staleTime: 0 });
@@ -44,30 +46,50 @@ export function StartPage() {
   const { data: groups } = useQuery(groupsQuery);
   const navigate = useNavigate();
   const outbox = useOutbox();
-  const given = useLocation().state as { readonly animalIds?: readonly string[]; readonly name?: string } | null;
+  const given = useLocation().state as GivenJob | null;
   const sets = useMemo(
     () => whoSets(roster.data?.animals ?? [], holding?.today ?? '', given),
     [roster.data, holding?.today, given],
   );
   const [chosen, setChosen] = useState<string>();
   const [name, setName] = useState<string>();
-  const [isSorting, setSorting] = useState(false);
-  const [gates, setGates] = useState(USUAL_GATES);
+  const [templateId, setTemplateId] = useState(given?.templateId ?? 'weigh');
+  const templates = roster.data?.templates ?? SHIPPED_TEMPLATES;
+  const [ownPlan, setOwnPlan] = useState<JobPlan | undefined>(given?.plan);
+  const plan = ownPlan ?? templates.find((t) => t.id === templateId) ?? (SHIPPED_TEMPLATES[0] as JobPlan);
+  const [typedBy, setStartedBy] = useState<string>();
+  const startedBy = typedBy ?? holding?.keeper ?? '';
+  const unit = useWeightUnit();
   const [problem, setProblem] = useState<string>();
   const who = sets.find((s) => s.key === chosen) ?? sets[0];
   const shownName = name ?? (who ? (given?.name ?? who.words.replace(/ \(\d+\)$/, '')) : '');
 
+  const setPlan = (next: JobPlan): void => {
+    setProblem(undefined);
+    setOwnPlan(next);
+  };
+  /** Stations ticked or moved: what is done is no longer what the template says. */
+  const change = (next: JobPlan): void => {
+    setTemplateId('');
+    setPlan(next);
+  };
+  const choose = (id: string): void => {
+    setTemplateId(id);
+    setOwnPlan(id === '' ? { stations: plan.stations, settings: plan.settings, gates: plan.gates } : undefined);
+    setProblem(undefined);
+  };
+
   const start = async (): Promise<void> => {
     if (!who || !holding) return;
-    const stations: Station[] = isSorting ? ['weigh', 'sort'] : ['weigh'];
+    const fault = planFault(plan);
+    if (fault) return setProblem(fault);
     const job = {
       id: newId(),
       name: shownName.trim() || 'Weighing',
       on: holding.today,
       startedAt: new Date().toISOString(),
-      startedBy: holding.keeper,
-      stations,
-      gates: isSorting ? gates.filter((g) => g.name.trim() !== '') : [],
+      startedBy: startedBy.trim() || holding.keeper,
+      ...planToStart(plan),
       animalIds: who.animals.map((a) => a.tag.animalId),
     };
     try {
@@ -153,42 +175,45 @@ export function StartPage() {
               onChange={setChosen}
             />
             <Field label="Name of the job" value={shownName} onChange={setName} />
-            <Stations>
-              <legend>Stations</legend>
-              <Tick label="Weigh" isSelected isReadOnly />
-              <Tick label="Sort by gate" isSelected={isSorting} onChange={setSorting} />
-            </Stations>
-            {isSorting
-              ? gates.map((gate, i) => (
-                  <Row key={gate.key} $gap={3} style={{ alignItems: 'flex-end' }}>
-                    <Field
-                      label={GATES[i]?.[1] ?? ''}
-                      value={gate.name}
-                      onChange={(v) => setGates(gates.map((g) => (g.key === gate.key ? { ...g, name: v } : g)))}
-                    />
-                    <Choice
-                      label="and move to"
-                      value={gate.groupId ?? ''}
-                      options={[
-                        ['', 'stays in its group'],
-                        ...(groups ?? []).filter((g) => !g.isClosed).map((g) => [g.id, g.name] as const),
-                      ]}
-                      onChange={(groupId) =>
-                        setGates(
-                          gates.map((g) =>
-                            g.key === gate.key ? { key: g.key, name: g.name, ...(groupId ? { groupId } : {}) } : g,
-                          ),
-                        )
-                      }
-                    />
-                  </Row>
-                ))
-              : null}
+            <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+              <Choice
+                label="What is done"
+                value={templateId}
+                options={[...templates.map((t) => [t.id, t.name] as const), ['', 'put together here']]}
+                onChange={choose}
+              />
+              <Choice
+                label="Written down is"
+                value={plan.settings.subject ?? 'each'}
+                options={[
+                  ['each', 'each animal'],
+                  ['young', 'the young of each dam'],
+                  ['litter', 'each dam’s litter as one'],
+                ]}
+                onChange={(subject) => setPlan({ ...plan, settings: { ...plan.settings, subject } })}
+              />
+              <Field label="Who weighs and writes" value={startedBy} onChange={setStartedBy} />
+            </Row>
+            <StationChoice plan={plan} onChange={change} />
+            {plan.stations.map((station) => (
+              <StationPart key={`${templateId} ${station}`} aria-label={STATION_WORDS[station]}>
+                <legend>{STATION_WORDS[station]}</legend>
+                <StationSettingsForm
+                  station={station}
+                  plan={plan}
+                  products={roster.data.products}
+                  groups={groups ?? []}
+                  unit={unit}
+                  onChange={setPlan}
+                />
+              </StationPart>
+            ))}
             {problem ? <p role="alert">{problem}</p> : null}
             <Row>
               <Button kind="main" type="submit" isDisabled={!who}>
                 Start with {countText(who?.animals.length ?? 0, 'animal', 'animals')}
               </Button>
+              <KeepTemplate plan={plan} templates={templates} onKept={setTemplateId} />
             </Row>
           </Stack>
         </form>
@@ -247,16 +272,17 @@ function whoSets(
   return sets;
 }
 
-const Stations = styled.fieldset`
+const StationPart = styled.fieldset`
   display: flex;
-  gap: ${space(5)};
+  flex-direction: column;
+  gap: ${space(2)};
   margin: 0;
-  padding: 0;
-  border: 0;
+  padding: ${space(2)} ${space(3)} ${space(3)};
+  border: 1px solid ${colour('line')};
+  border-radius: ${radius};
   legend {
-    padding: 0;
-    font-size: 13px;
-    color: ${colour('inkSoft')};
+    padding: 0 ${space(2)};
+    font-weight: 700;
   }
 `;
 const Job = styled.div`

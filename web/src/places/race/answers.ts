@@ -13,6 +13,7 @@ import {
   type Searchable,
   type Species,
   type SpeciesSettings,
+  type WeighingMethod,
   type WeightUnit,
 } from '@yaylak/core';
 import { refusalText } from '@yaylak/contract';
@@ -24,22 +25,24 @@ export interface RaceNumber extends Searchable {
 
 /** Numbers of all present animals; made once a job, searched at each keystroke. */
 export function raceNumbers(animals: readonly RosterAnimal[], listed: ReadonlySet<string>): RaceNumber[] {
-  return animals.flatMap((a) =>
-    a.identifiers.map((text) => ({
+  return animals.flatMap((a) => {
+    const number = (text: string, isWorn: boolean): RaceNumber => ({
       animalId: a.tag.animalId,
       text,
       plain: normalised(text),
       isPresent: true,
-      isWorn: true,
+      isWorn,
       isListed: listed.has(a.tag.animalId),
-    })),
-  );
+    });
+    return [...a.worn.map(([text]) => number(text, true)), ...a.formerly.map((text) => number(text, false))];
+  });
 }
 
 /** Who a typed number may mean: those on the list before others. */
 export function matchesFor(numbers: readonly RaceNumber[], typed: string, limit = 6): Match<RaceNumber>[] {
   const all = searchIdentifiers(numbers, typed, limit * 4);
-  const exact = all.filter((m) => m.rank === 'exact');
+  // Of two who wore a number it is the one who wears it now.
+  const exact = all.filter((m) => m.rank === 'exact').sort((a, b) => Number(b.found.isWorn) - Number(a.found.isWorn));
   const rest = all.filter((m) => m.rank !== 'exact');
   return [...exact, ...rest.filter((m) => m.found.isListed), ...rest.filter((m) => !m.found.isListed)].slice(0, limit);
 }
@@ -60,9 +63,12 @@ export function answerTag(matches: readonly Match<RaceNumber>[], typed: string, 
   if (chosen) return { kind: 'animal', animalId: chosen.found.animalId, isListed: chosen.found.isListed };
   const [first, second] = matches;
   if (!first) return { kind: 'unknown', number: typed.trim() };
-  const isEqual = second !== undefined && second.rank === first.rank && second.found.isListed === first.found.isListed;
-  if (isEqual) {
-    const same = matches.filter((m) => m.rank === first.rank && m.found.isListed === first.found.isListed);
+  const isLike = (m: Match<RaceNumber>): boolean =>
+    m.rank === first.rank &&
+    m.found.isListed === first.found.isListed &&
+    (m.rank !== 'exact' || m.found.isWorn === first.found.isWorn);
+  if (second !== undefined && isLike(second)) {
+    const same = matches.filter(isLike);
     return { kind: 'several', animalIds: same.map((m) => m.found.animalId) };
   }
   return { kind: 'animal', animalId: first.found.animalId, isListed: first.found.isListed };
@@ -81,6 +87,9 @@ export function answerWeight(input: {
   readonly before: Reading | undefined;
   readonly on: string;
   readonly settings: SpeciesSettings;
+  /** What the pan weighs: taken off what is read. */
+  readonly tareKg?: number;
+  readonly method?: WeighingMethod;
 }): WeightAnswer {
   const typed = readTypedNumber(input.typed);
   if (typed.kind === 'refused')
@@ -91,10 +100,16 @@ export function answerWeight(input: {
           ? 'Type what the scale says.'
           : `“${input.typed}” is not a weight. Type it as 27.2 or 27,2.`,
     };
-  const kg = toKg(typed.value, input.unit);
+  // A tenth of a gram is finer than any scale; binary fractions of a difference are not to be kept.
+  const gross = toKg(typed.value, input.unit);
+  const kg = input.tareKg ? Number((gross - input.tareKg).toFixed(4)) : gross;
   const refusal = checkWeight(kg, input.species, { settings: () => input.settings });
   if (refusal) return { kind: 'refused', message: refusalText(refusal, undefined, input.unit) };
-  const doubt = doubtReading(input.before, { on: dayOf(input.on), kg, method: 'scale' }, input.settings);
+  const doubt = doubtReading(
+    input.before,
+    { on: dayOf(input.on), kg, method: input.method ?? 'scale' },
+    input.settings,
+  );
   return doubt ? { kind: 'doubt', kg, doubt } : { kind: 'weight', kg };
 }
 

@@ -1,7 +1,17 @@
-import { SPECIES_TABLE } from '@yaylak/core';
-import { aRosterAnimal, TODAY } from '../../tests/builders';
+import { aRosterAnimal } from '../../tests/builders';
 import { matchesFor, raceNumbers } from './answers';
-import { chooseAnimal, enterNumber, enterWeight, FRESH, STRANGER, typed, type Draft, type Weighed } from './draft';
+import {
+  afterwards,
+  chooseAnimal,
+  enterNumber,
+  FRESH,
+  readNumber,
+  readWeight,
+  STRANGER,
+  typed,
+  typedField,
+  type Draft,
+} from './draft';
 import type { Passage } from './raceLog';
 
 const lambs = [aRosterAnimal('26-0001'), aRosterAnimal('26-0002')];
@@ -14,7 +24,7 @@ const passage = (animalId: string, kg?: number): Passage => ({
   entries: [],
   refusedBecause: undefined,
 });
-const through = (...passages: Passage[]) => ({ passages, listedIds: new Set(ids), unit: 'kg' as const });
+const through = (...passages: Passage[]) => ({ passages, listedIds: new Set(ids), unit: 'kg' as const, gone: [] });
 const numbers = raceNumbers([...lambs, aRosterAnimal('25-0044')], new Set(ids));
 const entered = (number: string, change: Partial<Draft> = {}) => {
   const draft = { ...FRESH, number, ...change };
@@ -24,7 +34,6 @@ const entered = (number: string, change: Partial<Draft> = {}) => {
 describe('a number', () => {
   it('that one animal wears goes on to its weight, with nothing to say', () => {
     expect(entered('0001')).toEqual({
-      kind: 'draft',
       isRefused: false,
       draft: { ...FRESH, number: '0001', animalId: ids[0] },
     });
@@ -34,8 +43,8 @@ describe('a number', () => {
   });
   it('that nobody wears is asked about once, and then taken in', () => {
     const first = entered('zz-9');
-    expect(first).toMatchObject({ isRefused: true, draft: { asked: 'unknown' } });
-    expect(entered('zz-9', { asked: 'unknown' })).toMatchObject({ isRefused: false, draft: { animalId: STRANGER } });
+    expect(first).toMatchObject({ isRefused: true, draft: { asked: ['unknown'] } });
+    expect(entered('zz-9', { asked: ['unknown'] })).toMatchObject({ isRefused: false, draft: { animalId: STRANGER } });
   });
   it('not typed changes nothing', () => {
     expect(entered(' ')).toMatchObject({ isRefused: false, draft: { number: ' ' } });
@@ -51,38 +60,58 @@ describe('a number', () => {
   });
 });
 
-describe('a weight', () => {
-  const weighed: Weighed = {
-    animal: lambs[0],
-    species: 'sheep',
-    settings: SPECIES_TABLE.sheep,
-    unit: 'kg',
-    on: TODAY,
-    isSorting: false,
-  };
-  const enter = (weight: string, change: Partial<Draft> = {}, so: Partial<Weighed> = {}) =>
-    enterWeight({ ...FRESH, animalId: ids[0], weight, ...change }, { ...weighed, ...so });
-
-  it('that can be is written', () => {
-    expect(enter('44,5')).toEqual({ kind: 'write', kg: 44.5 });
+describe('a number from a stick', () => {
+  const read = (draft: Partial<Draft>, digits: string, isFitting = false) =>
+    readNumber({ ...FRESH, ...draft }, { digits, matches: matchesFor(numbers, digits), isFitting }, through());
+  it('of a waiting race is the animal that comes', () => {
+    expect(read({}, '26-0001')).toMatchObject({ isRefused: false, draft: { animalId: ids[0] } });
   });
-  it('in pounds is written in kilograms', () => {
-    const answer = enter('98', {}, { unit: 'lb' });
-    expect(answer.kind === 'write' ? answer.kg : 0).toBeCloseTo(98 * 0.45359237, 10);
+  it('that nobody wears is kept and asked about, not dropped', () => {
+    expect(read({}, '792000000126031')).toMatchObject({
+      isRefused: true,
+      draft: { number: '792000000126031', asked: ['unknown'] },
+    });
   });
-  it('that jumps is asked about once', () => {
-    expect(enter('95')).toMatchObject({ isRefused: true, draft: { asked: 'doubt', weight: '95' } });
-    expect(enter('95', { asked: 'doubt' })).toEqual({ kind: 'write', kg: 95 });
+  it('of the animal at hand again changes nothing', () => {
+    expect(read({ animalId: ids[0], fields: { weight: '4' } }, '26-0001').draft.fields.weight).toBe('4');
   });
-  it('of a stranger has nothing before it to be doubted by', () => {
-    expect(enter('95', {}, { animal: undefined })).toEqual({ kind: 'write', kg: 95 });
+  it('of another animal before anything was typed: the first was read wrongly, and it says so', () => {
+    const next = read({ animalId: ids[0] }, '26-0002');
+    expect(next.draft).toMatchObject({ animalId: ids[1], message: expect.stringMatching(/not written down/) });
   });
-  it('waits for the gate where the job sorts', () => {
-    expect(enter('44', {}, { isSorting: true })).toMatchObject({ isRefused: true });
-    expect(enter('44', { gate: 'Keep' }, { isSorting: true })).toEqual({ kind: 'write', kg: 44 });
+  it('of another animal once something was typed waits its turn', () => {
+    const held = read({ animalId: ids[0], fields: { weight: '44' } }, '26-0002');
+    expect(held.draft).toMatchObject({ animalId: ids[0], next: '26-0002', fields: { weight: '44' } });
+    expect(afterwards(held.draft)).toEqual({ ...FRESH, number: '26-0002' });
+  });
+  it('that nobody wears is the tag just fitted, where tags are fitted', () => {
+    expect(read({ animalId: ids[0] }, '792000000126031', true).draft.fields.electronic).toBe('792000000126031');
+    expect(read({ animalId: ids[0] }, '792000000126031').draft.next).toBe('792000000126031');
   });
 });
 
+describe('a weight from the crate', () => {
+  it('fills itself in, also before a number was read, and stays with the animal then read', () => {
+    const loose = readWeight(FRESH, '41.2').draft;
+    expect(loose.message).toMatch(/no number was read/);
+    const chosen = chooseAnimal({ ...loose, number: '0001' }, ids[0] ?? '', through());
+    expect(chosen).toMatchObject({ fields: { weight: '41.2' }, isFromCrate: true });
+  });
+  it('takes the place of one from the crate, and never of one that was typed', () => {
+    const first = readWeight({ ...FRESH, animalId: ids[0] }, '41.2').draft;
+    expect(readWeight(first, '41.4').draft.fields.weight).toBe('41.4');
+    const own = typedField({ ...FRESH, animalId: ids[0] }, 'weight', '40');
+    expect(readWeight(own, '41.4')).toMatchObject({ isRefused: true, draft: { fields: { weight: '40' } } });
+  });
+});
+
+it('a number of one who died or was sold says so before it is taken in', () => {
+  const gone = [{ text: '24-0003', animalId: 'x', name: '24-0003', how: 'died', on: '2026-10-01' }];
+  const asked = enterNumber({ ...FRESH, number: '24 0003' }, [], { ...through(), gone });
+  expect(asked.draft.message).toMatch(/“24 0003” is 24-0003’s, who died on 1 Oct 2026/);
+  expect(enterNumber(asked.draft, [], { ...through(), gone }).draft.animalId).toBe(STRANGER);
+});
+
 it('what is typed next takes back what was said and asked', () => {
-  expect(typed({ ...FRESH, message: 'x', asked: 'doubt' }, { weight: '4' })).toEqual({ ...FRESH, weight: '4' });
+  expect(typed({ ...FRESH, message: 'x', asked: ['doubt'] }, { gate: 'Keep' })).toEqual({ ...FRESH, gate: 'Keep' });
 });

@@ -1,52 +1,84 @@
-import type { RosterAnimal } from '@yaylak/contract';
-import { dayOf, readingBefore, type Match, type SpeciesSettings, type WeightUnit } from '@yaylak/core';
-import { weightText } from '../../words/format';
-import { answerTag, answerWeight, rosterReadings, type RaceNumber } from './answers';
+import type { GoneNumber, RosterAnimal } from '@yaylak/contract';
+import { normalised, type LookGrade, type Match, type Sex, type WeightUnit } from '@yaylak/core';
+import { fullDate, weightText } from '../../words/format';
+import { answerTag, type RaceNumber } from './answers';
 import type { Passage } from './raceLog';
 
 /** Stands for the animal of a number nobody wears. */
 export const STRANGER = 'unknown';
 
-/** What is being typed at the race. `asked` is what a second Enter would confirm. */
+/** What is typed at the stations, by the field it is typed in. */
+export type FieldName = 'weight' | 'litterKg' | 'litterCount' | 'tube' | 'note' | 'visual' | 'electronic';
+
+/** What is being typed and chosen of the animal at hand. */
 export interface Draft {
   readonly number: string;
   readonly marked: number | undefined;
   readonly animalId: string | undefined;
-  readonly weight: string;
+  /** A field that is not here holds what was proposed for it. */
+  readonly fields: Readonly<Partial<Record<FieldName, string>>>;
+  /** Amounts typed over those proposed, by product. */
+  readonly amounts: Readonly<Record<string, string>>;
+  readonly grades: Readonly<Record<string, LookGrade>>;
+  /** What of the job is not done to this one. */
+  readonly leftOut: readonly string[];
+  /** Entries of identifiers it has lost. */
+  readonly lost: readonly string[];
+  /** Of a young one that is added. */
+  readonly sex: Sex | undefined;
   readonly gate: string | undefined;
+  /** The weight stood in the crate and was not typed. */
+  readonly isFromCrate: boolean;
+  /** A number read while this one is at hand: it comes next. */
+  readonly next: string | undefined;
   readonly message: string | undefined;
-  readonly asked: 'unknown' | 'doubt' | undefined;
+  /** What a second Enter would confirm. */
+  readonly asked: readonly string[];
 }
 
 export const FRESH: Draft = {
   number: '',
   marked: undefined,
   animalId: undefined,
-  weight: '',
+  fields: {},
+  amounts: {},
+  grades: {},
+  leftOut: [],
+  lost: [],
+  sex: undefined,
   gate: undefined,
+  isFromCrate: false,
+  next: undefined,
   message: undefined,
-  asked: undefined,
+  asked: [],
 };
 
 /** The draft after something was typed or chosen: what was said before no longer holds. */
 export const typed = (draft: Draft, change: Partial<Draft>): Draft => ({
   ...draft,
   message: undefined,
-  asked: undefined,
+  asked: [],
   ...change,
 });
 
-const refused = (draft: Draft, message: string, asked?: Draft['asked']): Draft => ({ ...draft, message, asked });
+export const typedField = (draft: Draft, name: FieldName, text: string): Draft =>
+  typed(draft, {
+    fields: { ...draft.fields, [name]: text },
+    ...(name === 'weight' ? { isFromCrate: false } : {}),
+  });
 
-/** What one Enter led to; a refused one is heard as well as read. */
-export type Entered =
-  | { readonly kind: 'draft'; readonly draft: Draft; readonly isRefused: boolean }
-  | { readonly kind: 'write'; readonly kg: number };
+/** Puts something of the job off for this one, or on again. */
+export const toggled = (list: readonly string[], key: string): string[] =>
+  list.includes(key) ? list.filter((k) => k !== key) : [...list, key];
 
-const goOn = (draft: Draft): Entered => ({ kind: 'draft', draft, isRefused: false });
-const refuse = (draft: Draft, message: string, asked?: Draft['asked']): Entered => ({
-  kind: 'draft',
-  draft: refused(draft, message, asked),
+/** What one Enter or one reading led to; a refused one is heard as well as read. */
+export interface Entered {
+  readonly draft: Draft;
+  readonly isRefused: boolean;
+}
+export const goOn = (draft: Draft): Entered => ({ draft, isRefused: false });
+export const refuse = (draft: Draft, message: string, asked: readonly string[] = []): Entered => ({
+  draft: { ...draft, message, asked },
   isRefused: true,
 });
 
@@ -54,17 +86,19 @@ export interface Through {
   readonly passages: readonly Passage[];
   readonly listedIds: ReadonlySet<string>;
   readonly unit: WeightUnit;
+  readonly gone: readonly GoneNumber[];
 }
 
-/** The draft with its animal known: seen before or not on the list, it says so. */
+/** The draft with its animal known: seen before or not on the list, it says so. A weight that stood in the crate stays. */
 export function chooseAnimal(draft: Draft, animalId: string, { passages, listedIds, unit }: Through): Draft {
   const again = passages.findLast((p) => p.animalId === animalId);
+  const chosen: Draft = { ...draft, animalId, asked: [], message: undefined };
   if (again) {
     const at = again.kg === undefined ? '' : ` at ${weightText(again.kg, unit)}`;
-    return refused({ ...draft, animalId }, `Seen before${at}. Enter writes a second weight.`);
+    return { ...chosen, message: `Seen before${at}. Enter writes it down a second time.` };
   }
-  if (!listedIds.has(animalId)) return refused({ ...draft, animalId }, 'Not on the list. It is taken in all the same.');
-  return typed(draft, { animalId });
+  if (!listedIds.has(animalId)) return { ...chosen, message: 'Not on the list. It is taken in all the same.' };
+  return chosen;
 }
 
 /** Enter on a number. */
@@ -79,41 +113,109 @@ export function enterNumber(draft: Draft, matches: readonly Match<RaceNumber>[],
         `${answer.animalIds.length} animals fit “${draft.number}”. Type more, or choose with the arrow keys.`,
       );
     case 'unknown':
-      return draft.asked === 'unknown'
-        ? goOn({ ...FRESH, number: answer.number, animalId: STRANGER })
-        : refuse(
-            draft,
-            `No animal here wears “${answer.number}”. Enter again takes it in and asks later who it is.`,
-            'unknown',
-          );
+      return draft.asked.includes('unknown')
+        ? goOn({
+            ...draft,
+            number: answer.number,
+            animalId: STRANGER,
+            marked: undefined,
+            message: undefined,
+            asked: [],
+          })
+        : refuse(draft, unknownWords(answer.number, through.gone), ['unknown']);
     case 'nothing-typed':
       return goOn(draft);
   }
 }
 
-export interface Weighed {
-  /** Undefined for a stranger. */
-  readonly animal: RosterAnimal | undefined;
-  readonly species: RosterAnimal['species'];
-  readonly settings: SpeciesSettings;
-  readonly unit: WeightUnit;
-  readonly on: string;
-  readonly isSorting: boolean;
+/** Nobody here wears it: who did, if one did, so that a tag found in the grass is not taken for an animal. */
+function unknownWords(number: string, gone: readonly GoneNumber[]): string {
+  const plain = normalised(number);
+  const left = gone.filter((g) => normalised(g.text) === plain).sort((a, b) => (a.on < b.on ? 1 : -1))[0];
+  if (!left) return `No animal here wears “${number}”. Enter again takes it in and asks later who it is.`;
+  const what = left.how === 'died' ? 'died' : left.how === 'lost' ? 'was lost' : `was ${left.how}`;
+  return `“${number}” is ${left.name}’s, who ${what} on ${fullDate(left.on)}. Read the tag again. If it stands here, Enter again takes it in and asks later who it is.`;
 }
 
-/** Enter on a weight: refused, doubted once, waiting for its gate, or to be written. */
-export function enterWeight(draft: Draft, { animal, species, settings, unit, on, isSorting }: Weighed): Entered {
-  const before = animal && readingBefore(rosterReadings(animal), dayOf(on));
-  const answer = answerWeight({ typed: draft.weight, unit, species, before, on, settings });
-  if (answer.kind === 'refused') return refuse(draft, answer.message);
-  if (answer.kind === 'doubt' && draft.asked !== 'doubt') {
-    const { fromKg, days } = answer.doubt;
+/** Whether anything but the number has been typed or chosen for the animal at hand. */
+export const isBegun = (d: Draft): boolean =>
+  Object.values(d.fields).some((text) => text !== '') ||
+  Object.keys(d.grades).length > 0 ||
+  Object.keys(d.amounts).length > 0 ||
+  d.leftOut.length > 0 ||
+  d.lost.length > 0 ||
+  d.gate !== undefined;
+
+export interface NumberRead {
+  readonly digits: string;
+  /** Whom the number means, as the race looks it up. */
+  readonly matches: readonly Match<RaceNumber>[];
+  /** The job fits electronic tags: a number nobody wears is the one just fitted. */
+  readonly isFitting: boolean;
+}
+
+/**
+ * A number from a stick. With an animal at hand it is that animal again, the tag just fitted, a wrong animal read (if
+ * nothing was typed yet), or the next one in the race, which then waits its turn: no reading is dropped.
+ */
+export function readNumber(draft: Draft, read: NumberRead, through: Through): Entered {
+  const { digits, matches, isFitting } = read;
+  const exact = matches.filter((m) => m.rank === 'exact');
+  if (draft.animalId === undefined)
+    return enterNumber(typed(draft, { number: digits, marked: undefined }), exact, through);
+  const wearer = exact[0]?.found.animalId;
+  if (wearer === draft.animalId) return goOn(draft);
+  if (wearer === undefined && isFitting) return goOn(typedField(draft, 'electronic', digits));
+  if (isBegun(draft) || wearer === undefined)
+    return refuse(
+      { ...draft, next: digits },
+      `Another animal was read: ${exact[0]?.found.text ?? digits}. Finish this one with Enter; the other comes next.`,
+    );
+  const next = chooseAnimal({ ...FRESH, number: digits }, wearer, through);
+  return {
+    draft: {
+      ...next,
+      message: `Another animal was read, so this one is not written down. ${next.message ?? ''}`.trim(),
+    },
+    isRefused: true,
+  };
+}
+
+/** A weight that has settled in the crate. It fills itself in, before or after the number. */
+export function readWeight(draft: Draft, text: string): Entered {
+  const isTyped = (draft.fields.weight ?? '') !== '' && !draft.isFromCrate;
+  if (isTyped && draft.fields.weight !== text)
     return refuse(
       draft,
-      `Check the reading: ${weightText(answer.kg, unit)} after ${weightText(fromKg, unit)} ${days} days ago. Enter again keeps it, marked.`,
-      'doubt',
+      `The crate says ${text}; ${draft.fields.weight ?? ''} was typed and stays. Empty the field to take the crate’s.`,
     );
-  }
-  if (isSorting && draft.gate === undefined) return refuse(draft, 'Choose a gate: ← ↓ →, then Enter.');
-  return { kind: 'write', kg: answer.kg };
+  const filled = { ...typedField(draft, 'weight', text), isFromCrate: true };
+  if (draft.animalId !== undefined) return goOn(filled);
+  return {
+    draft: { ...filled, message: `${text} stands in the crate and no number was read. Scan or type it.` },
+    isRefused: false,
+  };
 }
+
+/** What the next animal starts with: the number read meanwhile, if one was. */
+export const afterwards = (draft: Draft): Draft => ({ ...FRESH, number: draft.next ?? '' });
+
+/** An animal not in the book yet, as the race shows it. */
+export const nobody = (
+  a: Pick<RosterAnimal, 'species' | 'sex' | 'bornOn' | 'tag'> & Partial<RosterAnimal>,
+): RosterAnimal => ({
+  birthType: null,
+  rearingType: null,
+  dam: null,
+  damId: null,
+  sire: null,
+  groupId: null,
+  groupName: null,
+  weights: [],
+  worn: [],
+  formerly: [],
+  withheld: [],
+  given: [],
+  points: null,
+  ...a,
+});

@@ -1,23 +1,12 @@
 import type { Entry, RosterAnimal } from '@yaylak/contract';
 import { dayOf, SPECIES_TABLE } from '@yaylak/core';
+import { aRosterAnimal, aTag } from '../../tests/builders';
 import { answerTag, answerWeight, matchesFor, raceNumbers } from './answers';
 import { gainsBefore, jobFigures } from './jobFigures';
 import { isSameLog, jobLog, passagesOf } from './raceLog';
 
-const lamb = (text: string, weights: RosterAnimal['weights'] = []): RosterAnimal => ({
-  tag: { animalId: text, text, kind: 'visual', colour: 'green', name: null, hasElectronic: false, isWorn: true },
-  species: 'sheep',
-  sex: 'female',
-  bornOn: '2026-04-01',
-  birthType: 2,
-  rearingType: 2,
-  dam: null,
-  sire: null,
-  groupId: 'g',
-  groupName: 'Ewe lambs',
-  weights,
-  identifiers: [text],
-});
+const lamb = (text: string, weights: RosterAnimal['weights'] = []): RosterAnimal =>
+  aRosterAnimal(text, { tag: aTag(text, { animalId: text }), weights });
 const numbers = raceNumbers([lamb('26-0031'), lamb('26-0131'), lamb('25-0031')], new Set(['26-0031', '26-0131']));
 const answer = (typed: string, marked?: number) => answerTag(matchesFor(numbers, typed), typed, marked);
 
@@ -34,6 +23,17 @@ describe('a typed number', () => {
   ])('%s (row %s) is %j', (typed, marked, expected) => {
     expect(answer(typed, marked)).toMatchObject(expected);
   });
+});
+
+it('a number two animals wore is his who wears it now; of two who wear it the person chooses', () => {
+  const [now, before] = [lamb('blue 7'), { ...lamb('26-0099'), formerly: ['blue 7'] }];
+  const both = raceNumbers([before, now], new Set(['26-0099']));
+  expect(answerTag(matchesFor(both, 'blue 7'), 'blue 7', undefined)).toMatchObject({
+    kind: 'animal',
+    animalId: 'blue 7',
+  });
+  const twins = raceNumbers([now, { ...lamb('x'), worn: [['blue 7', 'e', 'visual']] }], new Set());
+  expect(answerTag(matchesFor(twins, 'blue 7'), 'blue 7', undefined)).toMatchObject({ kind: 'several' });
 });
 
 describe('a typed weight', () => {

@@ -1,11 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Entry, JobView, RosterAnimal, StartJob } from '@yaylak/contract';
+import type { Entry, JobView, RosterAnimal, RosterView, StartJob } from '@yaylak/contract';
 import { useCallback, useMemo, useState } from 'react';
 import { holdingQuery, jobQuery, rosterQuery } from '../../api/queries';
 import type { OutboxItem } from '../../outbox/store';
 import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
 import { stamp, type EntryDraft } from '../../outbox/useRecord';
 import { newId } from '../../words/ids';
+import { readElectronicNumber, type Sex } from '@yaylak/core';
+import { nobody } from './draft';
 import { isSameLog, jobLog, passagesOf, type Logged, type Passage } from './raceLog';
 
 export interface Race {
@@ -15,13 +17,9 @@ export interface Race {
   readonly listed: readonly RosterAnimal[];
   readonly passages: readonly Passage[];
   readonly keptHere: number;
+  readonly roster: RosterView;
   /** Writes one animal's way through down on this device, then sends it. */
-  pass(passage: {
-    readonly animalId: string;
-    readonly kg?: number;
-    readonly gate?: string;
-    readonly before?: readonly EntryDraft[];
-  }): Promise<void>;
+  pass(entries: readonly EntryDraft[]): Promise<void>;
   takeBack(passage: Passage): Promise<void>;
   finish(): Promise<void>;
 }
@@ -33,6 +31,16 @@ const jobOnDevice = (items: readonly OutboxItem[], id: string): StartJob | undef
 
 const NOBODY: readonly RosterAnimal[] = [];
 const NOTHING: readonly Entry[] = [];
+const NO_ROSTER: RosterView = {
+  on: '',
+  animals: [],
+  gone: [],
+  products: [],
+  templates: [],
+  biases: [],
+  nextNumbers: { sheep: [], goat: [], rabbit: [], cattle: [] },
+  lastTubes: {},
+};
 
 /** A job as this device knows it, with or without the server. */
 export function useRace(jobId: string): Race {
@@ -61,9 +69,8 @@ export function useRace(jobId: string): Race {
     [job?.animalIds, animals],
   );
   const passages = useMemo(() => passagesOf(server.data?.entries ?? NOTHING, log), [server.data?.entries, log]);
-  const writtenBy = holding?.keeper ?? 'Keeper';
-  const on = job?.on ?? '';
-  const groupOfGate = useMemo(() => new Map((job?.gates ?? []).map((g) => [g.name, g.groupId])), [job?.gates]);
+  // Whoever started the job holds the tape in it.
+  const writtenBy = job?.startedBy ?? holding?.keeper ?? 'Keeper';
 
   const put = useCallback(
     async (drafts: readonly EntryDraft[]) => {
@@ -83,15 +90,8 @@ export function useRace(jobId: string): Race {
     listed,
     passages,
     keptHere: waiting,
-    pass: ({ animalId, kg, gate, before = [] }) => {
-      const groupId = gate === undefined ? undefined : groupOfGate.get(gate);
-      return put([
-        ...before,
-        { type: 'passage', animalId, on, ...(gate === undefined ? {} : { gate }) },
-        ...(kg === undefined ? [] : [{ type: 'weight', animalId, on, kg, method: 'scale' } as const]),
-        ...(groupId === undefined ? [] : [{ type: 'move', animalId, on, groupId } as const]),
-      ]);
-    },
+    roster: roster.data ?? NO_ROSTER,
+    pass: put,
     takeBack: (passage) =>
       put(
         [...passage.entries]
@@ -114,24 +114,28 @@ function useSame<T>(value: T, isSame: (a: T, b: T) => boolean): T {
 function strangersOf(log: readonly Logged[]): RosterAnimal[] {
   return log.flatMap(({ entry: arrival }): RosterAnimal[] => {
     if (arrival.type !== 'arrival') return [];
-    const { animalId, species, sex } = arrival;
-    const worn = log.find(({ entry }) => entry.type === 'identifier' && entry.animalId === animalId)?.entry;
-    const text = worn?.type === 'identifier' ? worn.text : 'no number';
+    const { animalId, species, sex, bornOn = null, damId = null, birthType = null } = arrival;
+    const worn = log.flatMap(({ entry: e }) => (e.type === 'identifier' && e.animalId === animalId ? [e] : []));
+    const main = worn.find((e) => e.kind === 'visual') ?? worn[0];
+    const text = main?.text ?? 'no number';
     return [
-      {
-        tag: { animalId, text, kind: 'visual', colour: null, name: null, hasElectronic: false, isWorn: true },
+      nobody({
+        tag: {
+          animalId,
+          text,
+          kind: main?.kind ?? 'none',
+          colour: main?.colour ?? null,
+          name: null,
+          hasElectronic: worn.some((e) => e.kind === 'electronic'),
+          isWorn: true,
+        },
         species,
         sex,
-        bornOn: null,
-        birthType: null,
-        rearingType: null,
-        dam: null,
-        sire: null,
-        groupId: null,
-        groupName: null,
-        weights: [],
-        identifiers: [text],
-      },
+        bornOn,
+        damId,
+        birthType,
+        worn: worn.map((e) => [e.text, e.id, e.kind]),
+      }),
     ];
   });
 }
@@ -140,16 +144,43 @@ const areSameAnimals = (a: readonly RosterAnimal[], b: readonly RosterAnimal[]):
   a.length === b.length && a.every((x, i) => x.tag.animalId === b[i]?.tag.animalId && x.tag.text === b[i].tag.text);
 
 /** Entries that take an unknown animal in: it is asked later who it is. */
-export function takeIn(
-  number: string,
-  like: RosterAnimal | undefined,
-  on: string,
-): { readonly animalId: string; readonly before: readonly EntryDraft[] } {
+export function takeIn(number: string, like: RosterAnimal | undefined, on: string): readonly EntryDraft[] {
   const animalId = newId();
-  const before: EntryDraft[] = [
+  const read = readElectronicNumber(number);
+  const worn =
+    read.kind === 'number'
+      ? ({ kind: 'electronic', text: read.digits } as const)
+      : ({ kind: 'visual', text: number.slice(0, 40) } as const);
+  return [
     { type: 'arrival', animalId, on, how: 'found', species: like?.species ?? 'sheep', sex: 'unknown' },
-    { type: 'identifier', animalId, on, kind: 'visual', text: number.slice(0, 40) },
+    { type: 'identifier', animalId, on, ...worn },
     ...(like?.groupId ? [{ type: 'move', animalId, on, groupId: like.groupId } as const] : []),
   ];
-  return { animalId, before };
+}
+
+export interface NewYoung {
+  readonly dam: RosterAnimal;
+  readonly sex: Sex;
+  readonly bornOn: string;
+  readonly on: string;
+}
+
+/** Entries that put a young one under its dam into the book. */
+export function addYoung({ dam, sex, bornOn, on }: NewYoung): readonly EntryDraft[] {
+  const animalId = newId();
+  const { species, groupId } = dam;
+  return [
+    {
+      type: 'arrival',
+      animalId,
+      // Born before the job, and in the book from its birth on: it may be weighed of that day.
+      on: bornOn,
+      how: 'born',
+      species,
+      sex,
+      bornOn,
+      damId: dam.tag.animalId,
+    },
+    ...(groupId ? [{ type: 'move', animalId, on, groupId } as const] : []),
+  ];
 }

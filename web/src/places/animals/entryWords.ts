@@ -1,0 +1,69 @@
+import type { AnimalView, TimelineItem } from '@yaylak/contract';
+import { spacedDigits, type LookGrade, type Standard, type WeightUnit } from '@yaylak/core';
+import { amountText, countText, fullDate, weightText } from '../../words/format';
+import { DECISION_WORDS } from '../../words/reasons';
+import { CARE_WORDS, ROUTE_WORDS } from '../../words/stations';
+
+interface Told {
+  readonly view: AnimalView;
+  readonly unit: WeightUnit;
+  readonly standards: readonly Standard[];
+}
+
+/** An entry of an animal's time line in a line of words. */
+export function entryWords({ entry, groupName, productName }: TimelineItem, { view, unit, standards }: Told): string {
+  switch (entry.type) {
+    case 'arrival':
+      return entry.how === 'born' ? 'Born here' : entry.how === 'bought' ? 'Bought' : 'Found and taken in';
+    case 'weight':
+      return `${weightText(entry.kg, unit, view.row.species)}, ${entry.method}`;
+    case 'identifier':
+      return entry.kind === 'electronic'
+        ? `Electronic ${spacedDigits(entry.text)} fitted`
+        : `${entry.colour ? `${entry.colour} ` : ''}${entry.kind === 'name' ? 'named' : 'tag'} ${entry.text}`;
+    case 'identifier-end':
+      return `Tag ${entry.how}${entry.reason ? `: ${entry.reason}` : ''}`;
+    case 'move':
+      return `Moved to ${groupName ?? 'a group'}`;
+    case 'mark':
+      return `Marked ${entry.colour} on the ${entry.place}: ${entry.purpose}${entry.until ? `, to ${fullDate(entry.until)}` : ''}`;
+    case 'passage':
+      return passageWords(entry.gate, entry.suggested);
+    case 'choice':
+      return `Chosen: ${DECISION_WORDS[entry.decision].toLowerCase()}${entry.reason ? ` (${entry.reason})` : ''}`;
+    case 'departure':
+      return `Left: ${entry.how}${entry.reason ? ` (${entry.reason})` : ''}`;
+    case 'note':
+      return entry.text;
+    case 'treatment': {
+      const withheld = entry.meatDays ? `, meat withheld ${countText(entry.meatDays, 'day', 'days')}` : '';
+      return `${productName ?? 'A remedy'}, ${amountText(entry.amount)} ${entry.unit} ${ROUTE_WORDS[entry.route]}${entry.reason ? ` (${entry.reason})` : ''}${withheld}`;
+    }
+    case 'look':
+      return lookWords(entry.grades, standards);
+    case 'sample':
+      return `Sample: ${entry.purpose}, tube ${entry.tube}`;
+    case 'care':
+      return `${CARE_WORDS[entry.kind]}${entry.method ? `: ${entry.method}` : ''}`;
+    case 'litter-weight':
+      return `Litter of ${entry.count}: ${weightText(entry.totalKg, unit, view.row.species)} together`;
+    case 'strike':
+      return 'Struck out';
+  }
+}
+
+const passageWords = (gate: string | undefined, suggested: string | undefined): string =>
+  gate === undefined
+    ? 'Through the race'
+    : `Through the race, out by ${gate}${suggested && suggested !== gate ? ` (suggested: ${suggested})` : ''}`;
+
+/** What failed of a look-over, and the points given. */
+export function lookWords(grades: Readonly<Record<string, LookGrade>>, standards: readonly Standard[]): string {
+  const nameOf = (id: string): string => (standards.find((s) => s.id === id)?.name ?? id).toLowerCase();
+  const failed = Object.entries(grades).flatMap(([id, grade]) => (grade === 'fail' ? [nameOf(id)] : []));
+  const points = Object.entries(grades).flatMap(([id, grade]) =>
+    typeof grade === 'number' ? [`${nameOf(id)} ${grade} of 5`] : [],
+  );
+  const verdict = failed.length > 0 ? `fails ${failed.join(', ')}` : 'nothing failed';
+  return `Looked over: ${[verdict, ...points].join(', ')}`;
+}

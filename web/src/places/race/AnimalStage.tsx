@@ -1,0 +1,86 @@
+import { useEffect, useRef, type KeyboardEvent } from 'react';
+import styled from 'styled-components';
+import { colour, fonts, space } from '../../theme/tokens';
+import { fullDate } from '../../words/format';
+import { AnimalAtHand } from './AnimalAtHand';
+import { typed, type Draft } from './draft';
+import { fieldsAt, type AtHand, type LetteredToggle } from './stations';
+import { SexKeys, StationList } from './stations/StationList';
+
+interface Props {
+  readonly draft: Draft;
+  readonly at: AtHand;
+  /** Of a young one: under whom it is added. */
+  readonly damName: string | undefined;
+  readonly toggles: readonly LetteredToggle[];
+  readonly lineKgPerDay: number | undefined;
+  readonly groupName: (id: string) => string;
+  readonly onChange: (draft: Draft) => void;
+  /** A key beside the fields' own. @returns whether it was taken */
+  readonly onKey: (key: string, field: HTMLInputElement | undefined) => boolean;
+}
+
+/** The animal at hand and the stations it passes. */
+export function AnimalStage({ draft, at, damName, toggles, lineKgPerDay, groupName, onChange, onKey }: Props) {
+  const frame = useRef<HTMLDivElement>(null);
+  const first = fieldsAt(at)[0];
+  // Focus is outside React: once the animal is known its first field has the keyboard, or the frame itself.
+  useEffect(() => {
+    const field = first === undefined ? undefined : document.getElementById(`race-${first}`);
+    (field ?? frame.current)?.focus();
+    if (field instanceof HTMLInputElement) field.select();
+  }, [first, draft.animalId]);
+  return (
+    <div
+      ref={frame}
+      role="group"
+      aria-label="The animal at hand"
+      tabIndex={-1}
+      style={{ outline: 'none' }}
+      onKeyDown={(e: KeyboardEvent<HTMLDivElement>) => {
+        if (e.ctrlKey || e.altKey || e.metaKey) return;
+        const field = e.target instanceof HTMLInputElement ? e.target : undefined;
+        if (onKey(e.key, field)) e.preventDefault();
+      }}
+    >
+      {at.animal ? (
+        <AnimalAtHand animal={at.animal} on={at.job.on} unit={at.unit} settings={at.settings} />
+      ) : (
+        <Unknown>
+          {damName === undefined
+            ? `${draft.number}: unknown, taken in and asked later`
+            : `Young of ${damName}, added under her`}
+        </Unknown>
+      )}
+      {at.animal?.withheld.map((w) => (
+        <Withheld key={w.of}>
+          {w.of === 'meat' ? 'Meat' : 'Milk'} withheld to the end of {fullDate(w.until)}: {w.product}
+        </Withheld>
+      ))}
+      {damName !== undefined && !at.animal ? (
+        <SexKeys draft={draft} at={at} onChoose={(sex) => onChange(typed(draft, { sex }))} />
+      ) : null}
+      <StationList
+        draft={draft}
+        at={at}
+        toggles={toggles}
+        lineKgPerDay={lineKgPerDay}
+        groupName={groupName}
+        onChange={onChange}
+      />
+    </div>
+  );
+}
+
+const Unknown = styled.p`
+  padding: ${space(4)} ${space(5)};
+  font: 700 22px ${fonts.heading};
+`;
+const Withheld = styled.p`
+  margin: ${space(2)} ${space(5)} 0;
+  padding: ${space(1)} ${space(3)};
+  border-left: 5px solid ${colour('plum')};
+  background: ${colour('plumWash')};
+  color: ${colour('ink')};
+  font-weight: 600;
+`;

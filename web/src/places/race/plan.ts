@@ -1,0 +1,84 @@
+import { STATIONS, type GateChoice, type Station, type StationSettings, type TemplateFacts } from '@yaylak/contract';
+
+/** Stations, their settings and gates while a job is being put together. */
+export type JobPlan = Pick<TemplateFacts, 'stations' | 'settings' | 'gates'>;
+
+export const USUAL_GATES: readonly GateChoice[] = [
+  { key: 'left', name: 'Keep' },
+  { key: 'down', name: 'Second string' },
+  { key: 'right', name: 'Sell' },
+];
+
+/** What a station is set to when it is first ticked. */
+const FIRST_SETTINGS: StationSettings = {
+  weigh: { method: 'scale' },
+  sample: { purpose: 'blood', firstTube: 'B-001' },
+  mark: { colour: 'blue', place: 'rump', purpose: '' },
+  care: { kinds: [{ kind: 'feet', method: 'trimmed' }] },
+  identify: { kinds: ['visual', 'electronic'] },
+};
+
+/** The plan with a station put in, at its usual place, or taken out. */
+export function withStation(
+  plan: JobPlan,
+  station: Station,
+  isIn: boolean,
+  next: Partial<StationSettings> = {},
+): JobPlan {
+  if (!isIn) return { ...plan, stations: plan.stations.filter((s) => s !== station) };
+  if (plan.stations.includes(station)) return plan;
+  const after = STATIONS.slice(STATIONS.indexOf(station) + 1);
+  const before = plan.stations.findIndex((s) => after.includes(s));
+  const at = before < 0 ? plan.stations.length : before;
+  const key = station as keyof StationSettings;
+  return {
+    stations: plan.stations.toSpliced(at, 0, station),
+    settings: { [key]: FIRST_SETTINGS[key], ...next, ...plan.settings },
+    gates: station === 'sort' && plan.gates.length === 0 ? USUAL_GATES.map((g) => ({ ...g })) : plan.gates,
+  };
+}
+
+/** The plan with a station one place earlier or later. */
+export function movedStation(plan: JobPlan, station: Station, by: -1 | 1): JobPlan {
+  const at = plan.stations.indexOf(station);
+  const to = at + by;
+  if (at < 0 || to < 0 || to >= plan.stations.length) return plan;
+  return { ...plan, stations: plan.stations.toSpliced(at, 1).toSpliced(to, 0, station) };
+}
+
+/** What is missing before a job of this plan can start, in words; none when it can. */
+export function planFault({ stations, settings, gates }: JobPlan): string | undefined {
+  const has = (s: Station): boolean => stations.includes(s);
+  if (stations.length === 0) return 'Choose at least one station.';
+  if (has('treat') && (settings.treat?.productIds.length ?? 0) === 0)
+    return 'Treat: choose a product. The list is kept under Remedies.';
+  if (has('sample') && (settings.sample?.firstTube.trim() ?? '') === '')
+    return 'Sample: type the number of the first tube.';
+  if (has('mark') && (settings.mark?.purpose.trim() ?? '') === '') return 'Mark: say what the mark means.';
+  if (has('care') && (settings.care?.kinds.length ?? 0) === 0) return 'Feet, fleece, tail: choose at least one.';
+  if (has('move') && !settings.move?.groupId) return 'Move: choose the group they go to.';
+  if (has('sort') && gates.filter((g) => g.name.trim() !== '').length < 2) return 'Sort: name at least two gates.';
+  const rule = settings.sort;
+  if (has('sort') && rule && rule.by !== 'standards' && rule.line === undefined)
+    return 'Sort: type where the line lies, or let nothing be suggested.';
+  return undefined;
+}
+
+/** What the job keeps: settings only of its stations, gates only where it sorts. */
+export function planToStart({ stations, settings, gates }: JobPlan): JobPlan {
+  const { subject, young, ...byStation } = settings;
+  const own = Object.entries(byStation).filter(
+    ([station, value]) => value !== undefined && (stations as readonly string[]).includes(station),
+  );
+  const litterTare = stations.includes('litter') && settings.weigh ? { weigh: settings.weigh } : {};
+  return {
+    stations,
+    settings: {
+      ...litterTare,
+      ...Object.fromEntries(own),
+      ...(subject && subject !== 'each' ? { subject } : {}),
+      ...(subject === 'young' ? { young: young ?? { ageDays: 2 } } : {}),
+    },
+    gates: stations.includes('sort') ? gates.filter((g) => g.name.trim() !== '') : [],
+  };
+}

@@ -1,0 +1,248 @@
+import type { Station } from '@yaylak/contract';
+import { fieldWord, spacedDigits, type Sex } from '@yaylak/core';
+import type { ReactNode } from 'react';
+import styled from 'styled-components';
+import { colour, space } from '../../../theme/tokens';
+import { amountText, weightText } from '../../../words/format';
+import { toggled, typed, typedField, type Draft, type FieldName } from '../draft';
+import { fieldText, proposedAt, type AtHand, type LetteredToggle } from '.';
+import { careFor } from './handwork';
+import { wornAt } from './identify';
+import { litterTyped } from './litter';
+import { gradeOf, pressed, standardsAt } from './look';
+import { LetterKey, SmallField, StationRow } from './parts';
+import { plannedTreatments } from './treat';
+import { WeighFields } from './WeighFields';
+
+interface Props {
+  readonly draft: Draft;
+  readonly at: AtHand;
+  readonly toggles: readonly LetteredToggle[];
+  readonly lineKgPerDay: number | undefined;
+  readonly groupName: (id: string) => string;
+  readonly onChange: (draft: Draft) => void;
+}
+
+/** What a letter does at the animal at hand. */
+export function pressToggle(draft: Draft, at: AtHand, toggle: LetteredToggle): Draft {
+  if (toggle.station === 'look') {
+    const standard = standardsAt(at).find((s) => s.id === toggle.key);
+    return standard ? typed(draft, { grades: pressed(draft, standard) }) : draft;
+  }
+  if (toggle.station === 'identify') return typed(draft, { lost: toggled(draft.lost, toggle.key) });
+  return typed(draft, { leftOut: toggled(draft.leftOut, toggle.key) });
+}
+
+/** The stations of the job, in its order, each with only what it needs. The gates stand by themselves below. */
+export function StationList(props: Props) {
+  const { draft, at, toggles, onChange } = props;
+  const proposed = proposedAt(at);
+  const type = (name: FieldName) => (text: string) => onChange(typedField(draft, name, text));
+  const field = (name: FieldName, label: string, more: { isFigure?: boolean; width?: number } = {}) => (
+    <SmallField
+      id={`race-${name}`}
+      label={label}
+      value={fieldText(draft, name, proposed)}
+      onType={type(name)}
+      {...more}
+    />
+  );
+  const keysOf = (station: Station, faceOf: (t: LetteredToggle) => Omit<KeyFace, 'words'> & { words?: string }) =>
+    toggles
+      .filter((t) => t.station === station)
+      .map((t) => (
+        <LetterKey
+          key={t.key}
+          words={t.words}
+          letter={t.letter}
+          onPress={() => onChange(pressToggle(draft, at, t))}
+          {...faceOf(t)}
+        />
+      ));
+  const onOff = (t: LetteredToggle): KeyFace => ({ state: draft.leftOut.includes(t.key) ? 'off' : 'on' });
+
+  const rows: Record<Exclude<Station, 'sort'>, () => ReactNode> = {
+    weigh: () => <WeighFields {...props} onType={type('weight')} />,
+    litter: () => <LitterRow {...props}>{field}</LitterRow>,
+    look: () => (
+      <StationRow name="Look over">
+        {keysOf('look', (t) => {
+          const standard = standardsAt(at).find((s) => s.id === t.key);
+          const grade = standard && gradeOf(draft, standard);
+          if (grade === 'fail') return { state: 'bad', says: 'fails' };
+          return typeof grade === 'number' ? { state: 'on', says: `${grade} of 5` } : { state: 'plain' };
+        })}
+      </StationRow>
+    ),
+    treat: () => <TreatRows {...props} keysOf={keysOf} />,
+    identify: () => (
+      <StationRow name="Identify">
+        {wornAt(at).length > 0
+          ? keysOf('identify', (t) => ({
+              words: /^\d{15}$/.test(t.words) ? spacedDigits(t.words) : t.words,
+              ...(draft.lost.includes(t.key) ? { state: 'bad', says: 'lost' } : { state: 'plain', says: 'worn' }),
+            }))
+          : null}
+        {at.job.settings.identify?.kinds.includes('visual') === false
+          ? null
+          : field('visual', 'New tag', { width: 120 })}
+        {at.job.settings.identify?.kinds.includes('electronic') === false
+          ? null
+          : field('electronic', 'Electronic', { width: 210 })}
+      </StationRow>
+    ),
+    sample: () => (
+      <StationRow name="Sample">
+        {keysOf('sample', (t) => ({ ...onOff(t), says: at.job.settings.sample?.purpose ?? 'blood' }))}
+        {draft.leftOut.includes('sample') ? null : field('tube', 'Number on the tube')}
+        <Hint>One needle and one tube for each animal.</Hint>
+      </StationRow>
+    ),
+    mark: () => {
+      const spray = at.job.settings.mark;
+      return spray ? (
+        <StationRow name="Mark">
+          {keysOf('mark', onOff)}
+          <span>
+            {spray.colour} on the {spray.place}: {spray.purpose}
+          </span>
+        </StationRow>
+      ) : null;
+    },
+    care: () =>
+      careFor(at).length > 0 ? (
+        <StationRow name="By hand">
+          {keysOf('care', (t) => {
+            const method = careFor(at).find((c) => `care ${c.kind}` === t.key)?.method;
+            return { ...onOff(t), ...(method ? { says: method } : {}) };
+          })}
+        </StationRow>
+      ) : null,
+    move: () =>
+      at.job.settings.move ? (
+        <StationRow name="Move">
+          {keysOf('move', onOff)}
+          <span>to {props.groupName(at.job.settings.move.groupId)}</span>
+        </StationRow>
+      ) : null,
+    note: () => <StationRow name="Note">{field('note', '', { width: 380 })}</StationRow>,
+  };
+  return <>{at.job.stations.map((s) => (s === 'sort' ? null : <div key={s}>{rows[s]()}</div>))}</>;
+}
+
+interface KeyFace {
+  readonly state: 'on' | 'off' | 'good' | 'bad' | 'plain';
+  readonly says?: string;
+}
+
+function LitterRow({
+  draft,
+  at,
+  children,
+}: Props & {
+  readonly children: (name: FieldName, label: string, more: { isFigure?: boolean; width?: number }) => ReactNode;
+}) {
+  const { totalKg, count } = litterTyped(draft, at);
+  return (
+    <StationRow name="Litter">
+      {children('litterKg', `Together, ${at.unit}`, { isFigure: true, width: 130 })}
+      {children('litterCount', 'How many', { isFigure: true, width: 80 })}
+      {totalKg !== undefined && count !== undefined && totalKg > 0 ? (
+        <b>{weightText(totalKg / count, at.unit, at.species)} each</b>
+      ) : null}
+    </StationRow>
+  );
+}
+
+function TreatRows({
+  draft,
+  at,
+  onChange,
+  keysOf,
+}: Props & { readonly keysOf: (station: Station, faceOf: (t: LetteredToggle) => KeyFace) => ReactNode[] }) {
+  const plans = plannedTreatments(draft, at);
+  const keys = keysOf('treat', (t) => ({ state: draft.leftOut.includes(t.key) ? 'off' : 'on' }));
+  return (
+    <StationRow name="Treat">
+      {plans.map((plan, i) => {
+        const { product, dose, weight, amountText: text } = plan;
+        return (
+          <Remedy key={product.id}>
+            {keys[i]}
+            {plan.isLeftOut ? null : (
+              <>
+                <SmallField
+                  id={`race-amount-${product.id}`}
+                  label={`Amount of ${product.facts.name}`}
+                  isFigure
+                  width={84}
+                  value={text}
+                  onType={(amount) => onChange(typed(draft, { amounts: { ...draft.amounts, [product.id]: amount } }))}
+                />
+                <span>
+                  {product.facts.doseUnit}
+                  {dose.kind === 'dose' && dose.sites.length > 1
+                    ? `, ${dose.sites.map((s) => amountText(s)).join(' + ')} in ${dose.sites.length} places`
+                    : ''}
+                  {weight ? ` for ${weightText(weight.kg, at.unit, at.species)}` : ''}
+                  {plan.batch ? `, batch ${plan.batch}` : ''}
+                </span>
+                {plan.cautions.map((caution) => (
+                  <Caution key={caution}>{caution}</Caution>
+                ))}
+              </>
+            )}
+          </Remedy>
+        );
+      })}
+    </StationRow>
+  );
+}
+
+/** F or M for a young one that is added. */
+export function SexKeys({
+  draft,
+  at,
+  onChoose,
+}: {
+  readonly draft: Draft;
+  readonly at: AtHand;
+  readonly onChoose: (sex: Sex) => void;
+}) {
+  return (
+    <StationRow name="Sex">
+      {(['female', 'male'] as const).map((sex) => (
+        <LetterKey
+          key={sex}
+          words={fieldWord({ species: at.species, sex }, 1)}
+          letter={sex.charAt(0)}
+          state={draft.sex === sex ? 'on' : 'plain'}
+          onPress={() => onChoose(sex)}
+        />
+      ))}
+    </StationRow>
+  );
+}
+
+const Hint = styled.span`
+  color: ${colour('inkSoft')};
+  font-size: 13px;
+`;
+const Remedy = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${space(1)} ${space(2)};
+  label > span {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+`;
+const Caution = styled.p`
+  flex-basis: 100%;
+  font-size: 14px;
+  color: ${colour('weld')};
+`;

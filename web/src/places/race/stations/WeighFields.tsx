@@ -1,0 +1,95 @@
+import type { RosterAnimal } from '@yaylak/contract';
+import { dayOf } from '@yaylak/core';
+import styled from 'styled-components';
+import { colour, space } from '../../../theme/tokens';
+import { differenceText, gainText, weightText } from '../../../words/format';
+import type { Draft } from '../draft';
+import { Ask, BigInput } from '../fields';
+import { gainTo, judged } from '../jobFigures';
+import type { AtHand } from './atHand';
+import { typedKg } from './weigh';
+
+const VERDICT_WORDS = { above: 'growing', below: 'not growing as it should', 'too-soon': 'too soon to tell' } as const;
+const METHOD_WORDS = { scale: '', crate: ' in the crate', tape: ' by tape', estimate: ' by eye' } as const;
+
+interface Props {
+  readonly draft: Draft;
+  readonly at: AtHand;
+  readonly lineKgPerDay: number | undefined;
+  readonly onType: (text: string) => void;
+}
+
+/** The weight, with what it says while it is typed. */
+export function WeighFields({ draft, at, lineKgPerDay, onType }: Props) {
+  const { unit } = at;
+  const { method = 'scale', tareKg } = at.job.settings.weigh ?? {};
+  const kg = (draft.fields.weight ?? '') === '' ? undefined : typedKg(draft, at);
+  return (
+    <Ask>
+      <label htmlFor="race-weight">
+        {`Weight${draft.isFromCrate ? METHOD_WORDS.crate : METHOD_WORDS[method]}, ${unit}`}
+        {tareKg ? `, with the pan of ${weightText(tareKg, unit, at.species)}` : ''}
+      </label>
+      <WeightRow>
+        <BigInput
+          id="race-weight"
+          autoComplete="off"
+          inputMode="decimal"
+          value={draft.fields.weight ?? ''}
+          onChange={(e) => onType(e.target.value)}
+        />
+        <span aria-live="polite">
+          {tareKg && kg !== undefined ? <b>{weightText(kg, unit, at.species)} without the pan</b> : null}
+          {at.animal && kg !== undefined ? <Growth animal={at.animal} kg={kg} at={at} line={lineKgPerDay} /> : null}
+        </span>
+      </WeightRow>
+    </Ask>
+  );
+}
+
+function Growth({
+  animal,
+  kg,
+  at,
+  line,
+}: {
+  readonly animal: RosterAnimal;
+  readonly kg: number;
+  readonly at: AtHand;
+  readonly line: number | undefined;
+}) {
+  const lastKg = animal.weights.at(-1)?.[1];
+  const gain = gainTo(animal, { on: dayOf(at.job.on), kg, method: 'scale' }, at.settings);
+  const verdict = gain && judged(gain, line);
+  return (
+    <>
+      {lastKg === undefined ? null : <b>{differenceText(kg - lastKg, at.unit)} since last time</b>}
+      {gain ? (
+        <em data-verdict={verdict}>
+          {gainText(gain)}
+          {verdict ? `: ${VERDICT_WORDS[verdict]}` : ''}
+        </em>
+      ) : null}
+    </>
+  );
+}
+
+const WeightRow = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${space(4)};
+  b,
+  em {
+    display: block;
+    font-style: normal;
+    font-size: 17px;
+  }
+  em[data-verdict='below'] {
+    color: ${colour('madder')};
+    font-weight: 700;
+  }
+  em[data-verdict='too-soon'] {
+    color: ${colour('weld')};
+  }
+`;

@@ -1,0 +1,45 @@
+import { electronicText } from '@yaylak/contract';
+import { normalised, readElectronicNumber } from '@yaylak/core';
+import { fieldText, type AtHand, type Problem, type StationRules } from './atHand';
+
+/** Identifiers the animal at hand wears, without its name. */
+export const wornAt = (at: AtHand): readonly (readonly [text: string, entryId: string, kind: string])[] =>
+  (at.animal?.worn ?? []).filter(([, , kind]) => kind !== 'name');
+
+/** The first free number that was not fitted in this job. */
+function nextNumber(at: AtHand): string {
+  const fitted = new Set(at.fitted.map(normalised));
+  return at.roster.nextNumbers[at.species].find((n) => !fitted.has(normalised(n))) ?? '';
+}
+
+/** A visual number is proposed for one that has none left: its own again if it lost it, else the next free one. */
+export function identifiersProposed(at: AtHand): { visual?: string } {
+  const kinds = at.job.settings.identify?.kinds ?? [];
+  if (!kinds.includes('visual') || wornAt(at).some(([, , kind]) => kind === 'visual')) return {};
+  return { visual: at.animal?.formerly.find((text) => !/^\d{15}$/.test(text)) ?? nextNumber(at) };
+}
+
+export const identify: StationRules = {
+  proposed: identifiersProposed,
+  problems(draft): Problem[] {
+    const electronic = (draft.fields.electronic ?? '').trim();
+    if (electronic === '') return [];
+    const read = readElectronicNumber(electronic);
+    return read.kind === 'number'
+      ? []
+      : [{ kind: 'refuse', message: electronicText(read.reason, electronic, read.length), field: 'electronic' }];
+  },
+  facts(draft, at) {
+    const { colour } = at.job.settings.identify ?? {};
+    const visual = fieldText(draft, 'visual', identifiersProposed(at)).trim();
+    const read = readElectronicNumber((draft.fields.electronic ?? '').trim());
+    return [
+      ...draft.lost.map((identifierId) => ({ type: 'identifier-end', identifierId, how: 'lost' }) as const),
+      ...(visual === ''
+        ? []
+        : [{ type: 'identifier', kind: 'visual', text: visual, ...(colour ? { colour } : {}) } as const]),
+      ...(read.kind === 'number' ? [{ type: 'identifier', kind: 'electronic', text: read.digits } as const] : []),
+    ];
+  },
+  toggles: (at) => wornAt(at).map(([text, entryId]) => ({ key: entryId, words: text })),
+};

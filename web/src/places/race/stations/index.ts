@@ -1,0 +1,92 @@
+import { letterKeys } from '@yaylak/core';
+import type { Station } from '@yaylak/contract';
+import type { Draft, FieldName } from '../draft';
+import type { AtHand, Fact, Problem, StationRules, Toggle } from './atHand';
+import { care, mark, move, note } from './handwork';
+import { identify } from './identify';
+import { litter } from './litter';
+import { look } from './look';
+import { sample } from './sample';
+import { gateOf, sort, suggestedGate } from './sort';
+import { treat } from './treat';
+import { weigh } from './weigh';
+
+export * from './atHand';
+
+const RULES: Readonly<Record<Station, StationRules>> = {
+  identify,
+  weigh,
+  litter,
+  look,
+  treat,
+  sample,
+  mark,
+  care,
+  move,
+  note,
+  sort,
+};
+
+export interface LetteredToggle extends Toggle {
+  readonly station: Station;
+  readonly letter: string;
+}
+
+/**
+ * What can be put off or on by a letter for the animal at hand, in the job's order.
+ * @param taken letters that mean something else in this job
+ */
+export function togglesAt(at: AtHand, taken: readonly string[] = []): LetteredToggle[] {
+  const all = at.job.stations.flatMap((station) =>
+    (RULES[station].toggles?.(at) ?? []).map((toggle) => ({ ...toggle, station })),
+  );
+  const letters = letterKeys(
+    all.map((t) => t.words),
+    taken,
+  );
+  return all.map((t, i) => ({ ...t, letter: letters[i] ?? '' }));
+}
+
+/** What stands in the fields before anybody typed. */
+export const proposedAt = (at: AtHand): Partial<Record<FieldName, string>> =>
+  Object.assign({}, ...at.job.stations.map((s) => RULES[s].proposed?.(at) ?? {})) as Partial<Record<FieldName, string>>;
+
+/** Fields of the job's stations, in its order; the first has the keyboard. */
+export function fieldsAt(at: AtHand): FieldName[] {
+  const byStation: Partial<Record<Station, readonly FieldName[]>> = {
+    identify: at.job.settings.identify?.kinds ?? ['visual', 'electronic'],
+    weigh: ['weight'],
+    litter: ['litterKg', 'litterCount'],
+    sample: ['tube'],
+    note: ['note'],
+  };
+  const all = at.job.stations.flatMap((s) => byStation[s] ?? []);
+  // A weight changes with every animal, a proposed number seldom: the keyboard waits where there is most to type.
+  return all.includes('weight') ? ['weight', ...all.filter((f) => f !== 'weight')] : all;
+}
+
+export type Finished =
+  | { readonly kind: 'write'; readonly facts: readonly Fact[] }
+  | { readonly kind: 'held'; readonly message: string; readonly asked: readonly string[]; readonly field?: FieldName };
+
+/**
+ * Enter on the animal at hand: the first refusal of its stations, else all that is to be asked in one, else what is
+ * written down, the passage first.
+ */
+export function finishAnimal(draft: Draft, at: AtHand): Finished {
+  const problems = at.job.stations.flatMap((s) => RULES[s].problems?.(draft, at) ?? []);
+  const refusal = problems.find((p): p is Extract<Problem, { kind: 'refuse' }> => p.kind === 'refuse');
+  if (refusal)
+    return { kind: 'held', message: refusal.message, asked: [], ...(refusal.field ? { field: refusal.field } : {}) };
+  const asks = problems.flatMap((p) => (p.kind === 'ask' ? [p] : []));
+  if (asks.some((a) => !draft.asked.includes(a.key)))
+    return { kind: 'held', message: asks.map((a) => a.message).join(' '), asked: asks.map((a) => a.key) };
+  return { kind: 'write', facts: [passageOf(draft, at), ...at.job.stations.flatMap((s) => RULES[s].facts(draft, at))] };
+}
+
+function passageOf(draft: Draft, at: AtHand): Fact {
+  if (!at.job.stations.includes('sort')) return { type: 'passage' };
+  const gate = gateOf(draft, at)?.name;
+  const suggested = suggestedGate(draft, at)?.choice.name;
+  return { type: 'passage', ...(gate ? { gate } : {}), ...(suggested ? { suggested } : {}) };
+}

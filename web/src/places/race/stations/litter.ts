@@ -1,0 +1,40 @@
+import { checkWeight, readTypedNumber, toKg } from '@yaylak/core';
+import { refusalText } from '@yaylak/contract';
+import type { Draft } from '../draft';
+import type { AtHand, Problem, StationRules } from './atHand';
+
+/** A litter on the scale: what is typed of it, without the pan. */
+export function litterTyped(
+  draft: Draft,
+  at: AtHand,
+): { readonly totalKg: number | undefined; readonly count: number | undefined; readonly tareKg: number } {
+  const tareKg = at.job.settings.weigh?.tareKg ?? 0;
+  const weight = readTypedNumber(draft.fields.litterKg ?? '');
+  const count = readTypedNumber(draft.fields.litterCount ?? '');
+  return {
+    totalKg: weight.kind === 'number' ? toKg(weight.value, at.unit) - tareKg : undefined,
+    count: count.kind === 'number' && Number.isInteger(count.value) && count.value > 0 ? count.value : undefined,
+    tareKg,
+  };
+}
+
+export const litter: StationRules = {
+  problems(draft, at): Problem[] {
+    const { totalKg, count } = litterTyped(draft, at);
+    if (at.animal && at.animal.sex !== 'female')
+      return [{ kind: 'refuse', message: `${at.animal.tag.text} is no female. Scan the dam of the litter.` }];
+    if (totalKg === undefined)
+      return [{ kind: 'refuse', message: 'Type what the litter weighs together.', field: 'litterKg' }];
+    if (count === undefined || count > 30)
+      return [{ kind: 'refuse', message: 'Type how many are on the scale, 1 to 30.', field: 'litterCount' }];
+    const fault = checkWeight(totalKg / count, at.species, { settings: () => at.settings });
+    return fault
+      ? [{ kind: 'refuse', message: `By the head: ${refusalText(fault, undefined, at.unit)}`, field: 'litterKg' }]
+      : [];
+  },
+  facts(draft, at) {
+    const { totalKg, count, tareKg } = litterTyped(draft, at);
+    if (totalKg === undefined || count === undefined) return [];
+    return [{ type: 'litter-weight', totalKg: Number(totalKg.toFixed(4)), count, ...(tareKg ? { tareKg } : {}) }];
+  },
+};

@@ -1,0 +1,301 @@
+import type { StationSettings } from '@yaylak/contract';
+import { SPECIES_TABLE, USUAL_STANDARDS } from '@yaylak/core';
+import { aProduct, aRosterAnimal, TODAY } from '../../../tests/builders';
+import { FRESH, typedField, type Draft } from '../draft';
+import { finishAnimal, proposedAt, togglesAt, type AtHand } from '.';
+import { suggestedGate } from './sort';
+
+const lamb = aRosterAnimal('26-0001');
+const drench = aProduct('White drench');
+
+const atHand = (
+  stations: AtHand['job']['stations'],
+  settings: StationSettings = {},
+  change: Partial<AtHand> = {},
+): AtHand => ({
+  job: {
+    stations,
+    settings,
+    on: TODAY,
+    gates: [
+      { key: 'left', name: 'Keep' },
+      { key: 'right', name: 'Sell', groupId: 'g9' },
+    ],
+  },
+  animal: lamb,
+  species: 'sheep',
+  sex: 'female',
+  ageDays: 236,
+  settings: SPECIES_TABLE.sheep,
+  unit: 'kg',
+  standards: USUAL_STANDARDS,
+  roster: {
+    products: [drench],
+    nextNumbers: { sheep: ['26-0501', '26-0502'], goat: [], rabbit: [], cattle: [] },
+    lastTubes: {},
+  },
+  fitted: [],
+  tubes: new Map(),
+  ...change,
+});
+const weighed = (kg: string, change: Partial<Draft> = {}): Draft => ({
+  ...FRESH,
+  animalId: lamb.tag.animalId,
+  fields: { weight: kg },
+  ...change,
+});
+/** What Enter says, and what a second Enter writes. */
+const twice = (draft: Draft, at: AtHand) => {
+  const first = finishAnimal(draft, at);
+  if (first.kind === 'write') return { said: undefined, facts: first.facts };
+  const second = finishAnimal({ ...draft, asked: first.asked }, at);
+  return { said: first.message, facts: second.kind === 'write' ? second.facts : undefined };
+};
+
+describe('a weight', () => {
+  it.each<[string, StationSettings, object]>([
+    ['44,5', {}, { kg: 44.5, method: 'scale' }],
+    ['44.5', { weigh: { method: 'tape' } }, { kg: 44.5, method: 'tape' }],
+    ['44.5', { weigh: { method: 'scale', tareKg: 0.6 } }, { kg: 43.9, method: 'scale', tareKg: 0.6 }],
+  ])('%s with %j is written as %j', (typed, settings, fact) => {
+    expect(twice(weighed(typed), atHand(['weigh'], settings))).toEqual({
+      said: undefined,
+      facts: [{ type: 'passage' }, { type: 'weight', ...fact }],
+    });
+  });
+  it('in pounds is written in kilograms', () => {
+    const { facts } = twice(weighed('98'), atHand(['weigh'], {}, { unit: 'lb' }));
+    expect(facts?.[1]).toEqual({ type: 'weight', kg: expect.closeTo(98 * 0.45359237, 10), method: 'scale' });
+  });
+  it('that jumps is asked about once', () => {
+    expect(twice(weighed('95'), atHand(['weigh']))).toMatchObject({
+      said: expect.stringMatching(/^Check the reading/),
+      facts: { length: 2 },
+    });
+  });
+  it('of a stranger has nothing before it to be doubted by', () => {
+    expect(twice(weighed('95'), atHand(['weigh'], {}, { animal: undefined })).said).toBeUndefined();
+  });
+  it('may be left out with a second Enter where there is more to do, and never where it is all there is', () => {
+    expect(twice(weighed(''), atHand(['weigh', 'note']))).toMatchObject({
+      said: expect.stringMatching(/^No weight/),
+      facts: [{ type: 'passage' }],
+    });
+    expect(twice(weighed(''), atHand(['weigh']))).toMatchObject({ facts: undefined });
+  });
+});
+
+describe('a look-over', () => {
+  it('passes what nobody pressed, and leaves points out that nobody gave', () => {
+    const { facts } = twice(weighed('44', { grades: { 'sheep-feet': 'fail' } }), atHand(['look']));
+    expect(facts?.[1]).toMatchObject({
+      type: 'look',
+      grades: { 'sheep-mouth': 'pass', 'sheep-feet': 'fail', 'sheep-udder': 'pass' },
+    });
+    expect(facts?.[1]).not.toHaveProperty('grades.sheep-frame');
+  });
+  it('asks of a male what males are asked', () => {
+    const words = togglesAt(atHand(['look'], {}, { sex: 'male' })).map((t) => t.words);
+    expect(words).toContain('Testicles');
+    expect(words).not.toContain('Udder');
+  });
+});
+
+describe('a remedy', () => {
+  const settings: StationSettings = { treat: { productIds: [drench.id], reason: 'worms' } };
+  const given = { type: 'treatment', productId: drench.id, unit: 'ml', route: 'mouth', batch: 'K1', meatDays: 14 };
+  it('is dosed by the weight just taken', () => {
+    // 0.2 ml x 44 kg = 8.8, up to the next half millilitre.
+    const { said, facts } = twice(weighed('44'), atHand(['weigh', 'treat'], settings));
+    expect(said).toBeUndefined();
+    expect(facts?.at(-1)).toEqual({ ...given, amount: 9, reason: 'worms', doseKg: 44, doseMethod: 'scale' });
+  });
+  it('by a tape, or by a weight of long ago, is asked about', () => {
+    const byTape = twice(weighed('44'), atHand(['weigh', 'treat'], { ...settings, weigh: { method: 'tape' } }));
+    // The scale of 30 days ago still serves for a grown one: 38 kg.
+    expect(byTape.facts?.at(-1)).toMatchObject({ amount: 8, doseMethod: 'scale', doseKg: 38 });
+    const old = { ...lamb, weights: [['2026-05-01', 20, 'scale']] as const };
+    expect(twice(weighed(''), atHand(['treat'], settings, { animal: old })).said).toMatch(
+      /by a weight of 206 days ago/,
+    );
+    const onlyTape = { ...lamb, weights: [] };
+    expect(
+      twice(weighed('44'), atHand(['weigh', 'treat'], { ...settings, weigh: { method: 'tape' } }, { animal: onlyTape }))
+        .said,
+    ).toMatch(/by tape \(44.0.kg\), which usually reads high/);
+  });
+  it('without any weight is not given', () => {
+    const light = { ...lamb, weights: [] };
+    expect(twice(weighed(''), atHand(['treat'], settings, { animal: light }))).toEqual({
+      said: 'White drench: the dose goes by weight and there is none. Type what is given, or leave it out.',
+      facts: undefined,
+    });
+    const left = weighed('', { leftOut: [`treat ${drench.id}`] });
+    expect(twice(left, atHand(['treat'], settings, { animal: light })).facts).toEqual([{ type: 'passage' }]);
+  });
+  it('within another’s withdrawal is asked about, with the day', () => {
+    const animal = { ...lamb, withheld: [{ of: 'meat' as const, until: '2026-12-04', product: 'Drops' }] };
+    const { said, facts } = twice(weighed('44'), atHand(['weigh', 'treat'], settings, { animal }));
+    expect(said).toMatch(/meat is withheld to 4 Dec 2026 already \(Drops\). The longer of the two counts/);
+    expect(facts?.at(-1)).toMatchObject({ type: 'treatment' });
+  });
+  it('given a few days ago is asked about', () => {
+    const animal = { ...lamb, given: [[drench.id, '2026-11-21'] as const] };
+    expect(twice(weighed('44'), atHand(['weigh', 'treat'], settings, { animal })).said).toMatch(
+      /given 2 days ago already/,
+    );
+  });
+  it('of a batch that is over is asked about', () => {
+    const batches = [{ batch: 'K1', expiresOn: '2026-11-01', amount: 1000, left: 900, state: 'expired' as const }];
+    const roster = { ...atHand([]).roster, products: [{ ...drench, batches }] };
+    const { said, facts } = twice(weighed('44'), atHand(['weigh', 'treat'], settings, { roster }));
+    expect(said).toMatch(/no batch on the shelf may be used \(K1 was over on 1 Nov 2026\)/);
+    expect(facts?.at(-1)).not.toHaveProperty('batch');
+  });
+  it('that is not for the species by its label is refused', () => {
+    expect(twice(weighed('44'), atHand(['weigh', 'treat'], settings, { species: 'goat' }))).toMatchObject({
+      said: expect.stringMatching(/label has no withdrawal for this species/),
+      facts: undefined,
+    });
+  });
+  it('is given in the amount that was typed', () => {
+    const draft = weighed('44', { amounts: { [drench.id]: '7,5' } });
+    expect(twice(draft, atHand(['weigh', 'treat'], settings)).facts?.at(-1)).toMatchObject({ amount: 7.5 });
+    expect(
+      twice(weighed('44', { amounts: { [drench.id]: 'some' } }), atHand(['weigh', 'treat'], settings)).said,
+    ).toMatch(/“some” is no amount/);
+  });
+});
+
+describe('tubes', () => {
+  const settings: StationSettings = { sample: { purpose: 'blood', firstTube: 'B-009' } };
+  const taken = new Map([['b009', { tube: 'B-009', animalId: 'x', name: '26-0007' }]]);
+  it('go on from the last, and each is looked at twice', () => {
+    expect(proposedAt(atHand(['sample'], settings)).tube).toBe('B-009');
+    const at = atHand(['sample'], settings, { tubes: taken });
+    expect(proposedAt(at).tube).toBe('B-010');
+    expect(twice(weighed(''), at)).toEqual({
+      said: 'Look at the tube: it must say B-010. Enter again writes it down for 26-0001.',
+      facts: [{ type: 'passage' }, { type: 'sample', tube: 'B-010', purpose: 'blood' }],
+    });
+  });
+  it('of another in this job are refused', () => {
+    const draft = typedField(weighed(''), 'tube', 'b 009');
+    expect(twice(draft, atHand(['sample'], settings, { tubes: taken })).said).toBe(
+      'Tube b 009 is 26-0007’s. Look at the tube again.',
+    );
+  });
+});
+
+describe('identifiers', () => {
+  const settings: StationSettings = { identify: { kinds: ['visual', 'electronic'], colour: 'green' } };
+  it('are proposed for one that has lost its own: its number again', () => {
+    const bare = { ...lamb, worn: [], formerly: ['26-0001'] };
+    expect(proposedAt(atHand(['identify'], settings, { animal: bare })).visual).toBe('26-0001');
+    expect(proposedAt(atHand(['identify'], settings)).visual).toBeUndefined();
+  });
+  it('are the next free number for one that never had any, past those fitted in this job', () => {
+    const at = atHand(['identify'], settings, { animal: undefined, fitted: ['26 0501'] });
+    expect(proposedAt(at).visual).toBe('26-0502');
+  });
+  it('lost and fitted in one go are written down as both', () => {
+    const draft = typedField({ ...weighed(''), lost: ['fitting of 26-0001'] }, 'visual', '26-0501');
+    expect(twice(typedField(draft, 'electronic', '792 000 000 126 031'), atHand(['identify'], settings)).facts).toEqual(
+      [
+        { type: 'passage' },
+        { type: 'identifier-end', identifierId: 'fitting of 26-0001', how: 'lost' },
+        { type: 'identifier', kind: 'visual', text: '26-0501', colour: 'green' },
+        { type: 'identifier', kind: 'electronic', text: '792000000126031' },
+      ],
+    );
+  });
+  it('an electronic number of the wrong length is refused', () => {
+    expect(twice(typedField(weighed(''), 'electronic', '792'), atHand(['identify'], settings))).toMatchObject({
+      said: expect.stringMatching(/15/),
+      facts: undefined,
+    });
+  });
+});
+
+describe('a litter together', () => {
+  const at = atHand(
+    ['litter'],
+    { weigh: { method: 'scale', tareKg: 0.4 } },
+    { species: 'rabbit', settings: SPECIES_TABLE.rabbit, animal: undefined },
+  );
+  const litter = (kg: string, count: string) =>
+    typedField(typedField(weighed(''), 'litterKg', kg), 'litterCount', count);
+  it('is written without the pan', () => {
+    expect(twice(litter('1.9', '6'), at).facts).toEqual([
+      { type: 'passage' },
+      { type: 'litter-weight', totalKg: 1.5, count: 6, tareKg: 0.4 },
+    ]);
+  });
+  it.each([
+    ['', '6', 'weighs together'],
+    ['1.9', '', 'how many'],
+    ['1.9', '2.5', 'how many'],
+    ['90', '2', 'By the head'],
+    ['0.3', '6', 'By the head'], // less than the pan
+  ])('%s kg of %s is refused', (kg, count, words) => {
+    expect(twice(litter(kg, count), at)).toMatchObject({ said: expect.stringContaining(words), facts: undefined });
+  });
+  it('under a male is refused', () => {
+    const ram = aRosterAnimal('R1', { sex: 'male' });
+    expect(twice(litter('9', '2'), { ...at, animal: ram }).said).toMatch(/no female/);
+  });
+});
+
+describe('a gate', () => {
+  const by = (sort: StationSettings['sort']) => atHand(['weigh', 'look', 'sort'], sort ? { sort } : {});
+  it('has to be chosen where nothing is suggested', () => {
+    expect(twice(weighed('44'), by(undefined))).toMatchObject({
+      said: 'Choose a gate: ← ↓ →, then Enter.',
+      facts: undefined,
+    });
+  });
+  it('is the suggested one by Enter alone, and moves the animal where it leads', () => {
+    const at = by({ by: 'weight', line: 50, above: 'left', below: 'right' });
+    expect(twice(weighed('44'), at).facts).toMatchObject([
+      { type: 'passage', gate: 'Sell', suggested: 'Sell' },
+      { type: 'weight' },
+      { type: 'look' },
+      { type: 'move', groupId: 'g9' },
+    ]);
+  });
+  it('overruled is kept beside what was suggested', () => {
+    const at = by({ by: 'standards', above: 'left', below: 'right' });
+    const draft = weighed('44', { grades: { 'sheep-mouth': 'fail' }, gate: 'Keep' });
+    expect(suggestedGate(draft, at)).toMatchObject({ choice: { name: 'Sell' }, because: { failed: ['Mouth'] } });
+    expect(twice(draft, at).facts?.[0]).toEqual({ type: 'passage', gate: 'Keep', suggested: 'Sell' });
+  });
+});
+
+describe('work by hand', () => {
+  const care = (kind: 'dock' | 'castrate' | 'feet'): StationSettings => ({
+    care: { kinds: [{ kind, method: 'ring' }] },
+  });
+  it('that hurts is asked about over its age', () => {
+    expect(twice(weighed(''), atHand(['care'], care('dock')))).toMatchObject({
+      said: expect.stringMatching(/^Dock at 236 days: over 7 days .* local rules decide/),
+      facts: [{ type: 'passage' }, { type: 'care', kind: 'dock', method: 'ring' }],
+    });
+    expect(twice(weighed(''), atHand(['care'], care('dock'), { ageDays: 2 })).said).toBeUndefined();
+  });
+  it('is not asked of whom it does not fit', () => {
+    expect(twice(weighed(''), atHand(['care'], care('castrate'))).facts).toEqual([{ type: 'passage' }]);
+  });
+  it('is left out by its letter', () => {
+    const left = weighed('', { leftOut: ['care feet'] });
+    expect(twice(left, atHand(['care'], care('feet'))).facts).toEqual([{ type: 'passage' }]);
+  });
+});
+
+it('letters of a job with many stations are all different', () => {
+  const at = atHand(['look', 'treat', 'sample', 'mark', 'care', 'move'], {
+    treat: { productIds: [drench.id] },
+    care: { kinds: [{ kind: 'feet' }, { kind: 'clip' }] },
+  });
+  const letters = togglesAt(at, ['f', 'm']).map((t) => t.letter);
+  expect(new Set([...letters, 'f', 'm']).size).toBe(letters.length + 2);
+});

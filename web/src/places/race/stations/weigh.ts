@@ -1,0 +1,61 @@
+import { dayOf, readingBefore } from '@yaylak/core';
+import { weightText } from '../../../words/format';
+import { answerWeight, rosterReadings, type WeightAnswer } from '../answers';
+import type { Draft } from '../draft';
+import type { AtHand, StationRules } from './atHand';
+
+/** What the typed weight means for the animal at hand. */
+export function weightAnswer(draft: Draft, at: AtHand): WeightAnswer {
+  const { method = 'scale', tareKg = 0 } = at.job.settings.weigh ?? {};
+  return answerWeight({
+    typed: draft.fields.weight ?? '',
+    unit: at.unit,
+    species: at.species,
+    before: at.animal && readingBefore(rosterReadings(at.animal), dayOf(at.job.on)),
+    on: at.job.on,
+    settings: at.settings,
+    tareKg,
+    method: draft.isFromCrate ? 'crate' : method,
+  });
+}
+
+/** Kilograms of the animal at hand, once they can be. */
+export function typedKg(draft: Draft, at: AtHand): number | undefined {
+  const answer = weightAnswer(draft, at);
+  return answer.kind === 'refused' ? undefined : answer.kg;
+}
+
+export const weigh: StationRules = {
+  problems(draft, at) {
+    const answer = weightAnswer(draft, at);
+    if (answer.kind === 'refused') {
+      const isEmpty = (draft.fields.weight ?? '').trim() === '';
+      // Where weighing is all there is to do, an animal without a weight has not been through.
+      if (!isEmpty || at.job.stations.length === 1)
+        return [{ kind: 'refuse', message: answer.message, field: 'weight' }];
+      return [{ kind: 'ask', key: 'no-weight', message: 'No weight. Enter again goes on without one.' }];
+    }
+    if (answer.kind === 'weight') return [];
+    const { fromKg, days } = answer.doubt;
+    return [
+      {
+        kind: 'ask',
+        key: 'doubt',
+        message: `Check the reading: ${weightText(answer.kg, at.unit)} after ${weightText(fromKg, at.unit)} ${days} days ago. Enter again keeps it, marked.`,
+      },
+    ];
+  },
+  facts(draft, at) {
+    const answer = weightAnswer(draft, at);
+    if (answer.kind === 'refused') return [];
+    const { method = 'scale', tareKg } = at.job.settings.weigh ?? {};
+    return [
+      {
+        type: 'weight',
+        kg: answer.kg,
+        method: draft.isFromCrate ? 'crate' : method,
+        ...(tareKg ? { tareKg } : {}),
+      },
+    ];
+  },
+};

@@ -1,0 +1,37 @@
+import type { Station } from '@yaylak/contract';
+import type { CareKind, Route } from '@yaylak/core';
+
+/** Stations as people name them. */
+export const STATION_WORDS: Readonly<Record<Station, string>> = {
+  identify: 'Identify',
+  weigh: 'Weigh',
+  litter: 'Litter together',
+  look: 'Look over',
+  treat: 'Treat',
+  sample: 'Sample',
+  mark: 'Mark',
+  care: 'Feet, fleece, tail',
+  move: 'Move',
+  note: 'Note',
+  sort: 'Sort by gate',
+};
+
+export const CARE_WORDS: Readonly<Record<CareKind, string>> = {
+  feet: 'Feet',
+  shear: 'Shear',
+  clip: 'Clip',
+  navel: 'Navel',
+  dock: 'Dock',
+  castrate: 'Castrate',
+  disbud: 'Disbud',
+};
+
+export const ROUTE_WORDS: Readonly<Record<Route, string>> = {
+  'under-skin': 'under the skin',
+  muscle: 'into the muscle',
+  mouth: 'by mouth',
+  'pour-on': 'poured on the back',
+  udder: 'into the udder',
+  eye: 'in the eye',
+  skin: 'on the skin',
+};
