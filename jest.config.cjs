@@ -32,6 +32,7 @@ module.exports = {
     room('contract', { setupFiles: ['reflect-metadata'] }),
     room('server', { setupFiles: ['reflect-metadata'] }),
     room('demo', { setupFiles: ['reflect-metadata'] }),
+    room('devices', { setupFiles: ['reflect-metadata'] }),
     room('web', { ...web, testMatch: ['<rootDir>/src/**/*.test.ts'], setupFiles: ['<rootDir>/src/tests/setup.ts'] }),
     // What is drawn is tested in a page, as a person meets it: by role and label.
     room('web', {

@@ -1,5 +1,6 @@
+import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { ensureBuilt, ensureInstalled, root, run } from './lib.mjs';
+import { ensureBuilt, ensureInstalled, root } from './lib.mjs';
 
 ensureInstalled();
 ensureBuilt();
@@ -7,4 +8,19 @@ const dataDir = process.env.DATA_DIR ?? join(root, 'data', 'demo');
 const { makeDemo } = await import('./makeDemo.mjs');
 const made = await makeDemo(dataDir);
 if (made) console.log(`Demo holding made: ${made.animals} animals, ${made.entries} entries.`);
-run(process.execPath, [join(root, 'server/dist/main.js')], { env: { ...process.env, DATA_DIR: dataDir } });
+// Stick and crate stand in beside it; they end with it.
+const port = process.env.PORT ?? '4870';
+const devicesPort = process.env.DEVICES_PORT ?? '4871';
+const devices = spawn(process.execPath, [join(root, 'devices/dist/main.js')], {
+  stdio: 'inherit',
+  env: { ...process.env, DEVICES_PORT: devicesPort, BOOK_URL: `http://127.0.0.1:${port}` },
+});
+const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
+  stdio: 'inherit',
+  env: { ...process.env, DATA_DIR: dataDir, DEVICES_URL: `ws://127.0.0.1:${devicesPort}` },
+});
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+server.on('exit', (code) => {
+  devices.kill();
+  process.exit(code ?? 0);
+});

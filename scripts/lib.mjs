@@ -40,7 +40,7 @@ export function ensureInstalled() {
   setStamp('installed', now);
 }
 
-const SOURCES = ['core', 'contract', 'server', 'demo', 'web', 'tsconfig.base.json', 'package-lock.json'];
+const SOURCES = ['core', 'contract', 'server', 'demo', 'devices', 'web', 'tsconfig.base.json', 'package-lock.json'];
 
 /** Builds when a source has changed since the last build. */
 export function ensureBuilt() {

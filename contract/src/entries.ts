@@ -44,18 +44,18 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
+import {
+  ARRIVAL_WAYS,
+  DEPARTURE_WAYS,
+  ENTRY_SOURCES,
+  IDENTIFIER_ENDS,
+  MARK_COLOURS,
+  MARK_PLACES,
+  SAMPLE_PURPOSES,
+  type EntrySource,
+  type SamplePurpose,
+} from './kinds';
 import { IsCalendarDate, IsLookGrades, MAX_BATCH, MAX_NOTE, MAX_TEXT } from './rules';
-
-export const ENTRY_SOURCES = ['hand', 'race', 'import', 'demo'] as const;
-export type EntrySource = (typeof ENTRY_SOURCES)[number];
-
-export const ARRIVAL_WAYS = ['born', 'bought', 'found'] as const;
-export const DEPARTURE_WAYS = ['died', 'sold', 'slaughtered', 'lost'] as const;
-export const IDENTIFIER_ENDS = ['lost', 'removed'] as const;
-export const MARK_COLOURS = ['red', 'blue', 'green', 'orange', 'black'] as const;
-export const MARK_PLACES = ['shoulder', 'back', 'rump', 'head'] as const;
-export const SAMPLE_PURPOSES = ['blood', 'gene', 'dung', 'milk', 'swab'] as const;
-export type SamplePurpose = (typeof SAMPLE_PURPOSES)[number];
 
 /** What every entry of the book carries. */
 abstract class EntryBase {

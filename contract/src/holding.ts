@@ -143,6 +143,8 @@ export interface HoldingView {
     readonly animals: number;
     readonly entries: number;
     readonly backups: number;
+    /** A bridge to stick and crate that the server was told of. */
+    readonly devicesUrl: string | null;
   };
 }
 

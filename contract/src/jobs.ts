@@ -17,7 +17,8 @@ import type { TagView } from './animals';
 import type { Entry } from './entries';
 import type { ProductView } from './remedies';
 import { IsCalendarDate, MAX_TEXT } from './rules';
-import { GateChoice, STATIONS, StationSettings, type Station, type TemplateView } from './stations';
+import { STATIONS, type Station } from './kinds';
+import { GateChoice, StationSettings, type TemplateView } from './stations';
 
 /** Starts a job; sent twice it is one job. */
 export class StartJob {

@@ -1,5 +1,5 @@
 import { DOSE_UNITS, PRODUCT_KINDS, ROUTES, SPECIES } from '@yaylak/core';
-import type { BatchStock, DoseRule, DoseUnit, ProductKind, ProductLabel, Route, Species } from '@yaylak/core';
+import type { BatchStock, DoseUnit, ProductKind, Route, Species } from '@yaylak/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -298,23 +298,3 @@ export interface RegisterView {
   /** More rows fit than are listed. */
   readonly total: number;
 }
-
-/** The label as core reckons with it. */
-export const labelOf = (facts: ProductFacts): ProductLabel => ({
-  doses: facts.doses.flatMap(({ species, by, perKg, bands, amount }): DoseRule[] => {
-    if (by === 'kg' && perKg !== undefined) return [{ species, by, perKg }];
-    if (by === 'band' && bands !== undefined) return [{ species, by, bands }];
-    return by === 'head' && amount !== undefined ? [{ species, by, amount }] : [];
-  }),
-  doseUnit: facts.doseUnit,
-  step: facts.step,
-  rounding: facts.rounding,
-  maxPerSite: facts.maxPerSite,
-  withdrawals: facts.withdrawals.map((w) => ({
-    species: w.species,
-    route: w.route,
-    meatDays: w.meatDays,
-    milkDays: w.milkDays,
-  })),
-  course: facts.course,
-});

@@ -18,30 +18,18 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { MARK_COLOURS, MARK_PLACES, SAMPLE_PURPOSES, type SamplePurpose } from './entries';
+import {
+  JOB_SUBJECTS,
+  JOB_WEIGHING,
+  MARK_COLOURS,
+  MARK_PLACES,
+  SAMPLE_PURPOSES,
+  STATIONS,
+  type JobSubject,
+  type SamplePurpose,
+  type Station,
+} from './kinds';
 import { IsCalendarDate, MAX_TEXT } from './rules';
-
-/** What can be done with an animal on its way past, in the order it is usually done. */
-export const STATIONS = [
-  'identify',
-  'weigh',
-  'litter',
-  'look',
-  'treat',
-  'sample',
-  'mark',
-  'care',
-  'move',
-  'note',
-  'sort',
-] as const;
-export type Station = (typeof STATIONS)[number];
-
-/** Who is written down: each animal, the young of each dam scanned, or a dam's litter as one. */
-export const JOB_SUBJECTS = ['each', 'young', 'litter'] as const;
-export type JobSubject = (typeof JOB_SUBJECTS)[number];
-
-export const JOB_WEIGHING = ['scale', 'crate', 'tape', 'estimate'] as const;
 
 /** A way out of the race; with a group, whoever leaves by it is moved there. */
 export class GateChoice {
@@ -221,58 +209,3 @@ export interface TemplateView extends TemplateFacts {
   readonly id: string;
   readonly isShipped: boolean;
 }
-
-/** Templates every holding has. */
-export const SHIPPED_TEMPLATES: readonly TemplateView[] = [
-  { id: 'weigh', name: 'Weigh', stations: ['weigh'], settings: {}, gates: [], isShipped: true },
-  {
-    id: 'newborn',
-    name: 'Newborn, two days old',
-    stations: ['identify', 'weigh', 'sample', 'care'],
-    settings: {
-      subject: 'young',
-      young: { ageDays: 2 },
-      identify: { kinds: ['visual', 'electronic'] },
-      weigh: { method: 'scale' },
-      sample: { purpose: 'gene', firstTube: 'G-001' },
-      care: {
-        kinds: [
-          { kind: 'navel', method: 'iodine' },
-          { kind: 'dock', method: 'ring' },
-          { kind: 'castrate', method: 'ring' },
-          { kind: 'disbud', method: 'hot iron' },
-        ],
-      },
-    },
-    gates: [],
-    isShipped: true,
-  },
-  {
-    id: 'litter',
-    name: 'Whole litters together',
-    stations: ['litter'],
-    settings: { subject: 'litter' },
-    gates: [],
-    isShipped: true,
-  },
-  {
-    id: 'retag',
-    name: 'Re-tag',
-    stations: ['identify'],
-    settings: { identify: { kinds: ['visual', 'electronic'] } },
-    gates: [],
-    isShipped: true,
-  },
-  {
-    id: 'look-and-sort',
-    name: 'Weigh, look over and sort',
-    stations: ['weigh', 'look', 'sort'],
-    settings: { sort: { by: 'standards', above: 'left', below: 'right' } },
-    gates: [
-      { key: 'left', name: 'Keep' },
-      { key: 'down', name: 'Second string' },
-      { key: 'right', name: 'Sell' },
-    ],
-    isShipped: true,
-  },
-];

@@ -314,11 +314,11 @@ function lastRound(w: BookWriter, { drench }: Shelf): void {
 export const demoBlankTags = (year: number) => {
   const yy = String(year).slice(2);
   return [
-    { id: 'lambs', species: 'sheep', colour: 'blue', shape: 'flag', first: `${yy}-0001`, last: `${yy}-0080` },
+    { id: 'lambs', species: 'sheep', colour: 'green', shape: 'flag', first: `${yy}-0001`, last: `${yy}-0080` },
     {
       id: 'next',
       species: 'sheep',
-      colour: 'orange',
+      colour: 'blue',
       shape: 'flag',
       first: `${Number(yy) + 1}-0001`,
       last: `${Number(yy) + 1}-0060`,

@@ -1,5 +1,11 @@
 import { readConfig } from './config';
 
+it('an address of a bridge is a WebSocket’s', () => {
+  expect(readConfig({ DEVICES_URL: 'ws://127.0.0.1:4871' }).devicesUrl).toBe('ws://127.0.0.1:4871');
+  expect(readConfig({}).devicesUrl).toBeUndefined();
+  expect(() => readConfig({ DEVICES_URL: 'http://127.0.0.1' })).toThrow('DEVICES_URL');
+});
+
 it('listens on this computer alone unless told otherwise', () => {
   expect(readConfig({})).toMatchObject({ host: '127.0.0.1', port: 4870 });
   expect(readConfig({ HOST: '0.0.0.0', PORT: '80' })).toMatchObject({ host: '0.0.0.0', port: 80 });

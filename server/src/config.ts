@@ -10,6 +10,14 @@ export interface ServerConfig {
   /** The built interface; the API alone is served when it is not there. */
   readonly webDir: string;
   readonly logLevel: string;
+  /** Where a bridge to stick and crate listens, `ws://…`; the stand-in's in the demo. */
+  readonly devicesUrl: string | undefined;
+}
+
+function devicesUrl(url: string | undefined): string | undefined {
+  if (url === undefined || url === '') return undefined;
+  if (!/^wss?:\/\/[^\s/]+/.test(url)) throw new Error(`DEVICES_URL is "${url}"; give it as ws://127.0.0.1:4871`);
+  return url;
 }
 
 /** Reads the environment. @throws Error naming the variable when a value cannot be */
@@ -26,5 +34,6 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): S
     backupDir: join(dataDir, 'backups'),
     webDir: resolve(env.WEB_DIR ?? join(__dirname, '..', '..', 'web', 'dist')),
     logLevel: env.LOG_LEVEL ?? 'warn',
+    devicesUrl: devicesUrl(env.DEVICES_URL),
   };
 }

@@ -48,8 +48,8 @@ export function steadyDetector(options: Partial<SteadyOptions> = {}): (sample: C
     recent.push(sample);
     recent = recent.filter((s) => s.atMs > sample.atMs - overMs);
     const kgs = recent.map((s) => s.kg).sort((a, b) => a - b);
-    const middle = kgs.length % 2 === 1 ? kgs[kgs.length >> 1] : halfway(kgs);
-    const kg = middle ?? sample.kg;
+    // Of an even number the lower middle one: a weight the indicator did show, on its own step.
+    const kg = kgs[(kgs.length - 1) >> 1] ?? sample.kg;
     if (sample.kg < emptyKg && kg < emptyKg) {
       settled = undefined;
       return { kind: 'empty' };
@@ -64,6 +64,3 @@ export function steadyDetector(options: Partial<SteadyOptions> = {}): (sample: C
     return { kind: 'settled', kg, isNew: true };
   };
 }
-
-const halfway = (sorted: readonly number[]): number =>
-  ((sorted[sorted.length / 2 - 1] as number) + (sorted[sorted.length / 2] as number)) / 2;

@@ -85,6 +85,7 @@ export class HoldingService {
         animals: this.book.state.animals.size,
         entries: count[0]?.n ?? 0,
         backups: backupFiles(this.config.backupDir).length,
+        devicesUrl: this.config.devicesUrl ?? null,
       },
     };
   }

@@ -18,6 +18,10 @@ export function tagLabel(tag: TagView): string {
   return `${tag.colour ?? ''} tag ${tag.text}${name}${electronic}${tag.isWorn ? '' : ', lost'}${withheld ? `, ${withheld}` : ''}`.trim();
 }
 
+/** One known by its electronic number alone is read by its end; the whole stands beside it in words. */
+const faceText = ({ kind, text }: TagView, size: Props['size']): string =>
+  kind === 'electronic' && size === 'small' ? `…${text.slice(-6)}` : text;
+
 /** What of it may not be used yet: `meat withheld to 4 Dec`. */
 export function withheldWords({ withheld }: TagView): string {
   return (['meat', 'milk'] as const)
@@ -41,7 +45,7 @@ export function Tag({ tag, size = 'small', isStatic = false }: Props) {
       style={{ '--fill': fill } as object}
     >
       <Hole data-size={size} aria-hidden />
-      {tag.text}
+      {faceText(tag, size)}
     </Face>
   );
   if (isStatic)

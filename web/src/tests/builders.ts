@@ -109,7 +109,7 @@ export const aHolding = (change: Partial<HoldingView> = {}): HoldingView => ({
   blankTags: [],
   version: 1,
   today: TODAY,
-  about: { version: '0.1.0', dataFile: '/data/yaylak.sqlite', animals: 3, entries: 40, backups: 2 },
+  about: { version: '0.1.0', dataFile: '/data/yaylak.sqlite', animals: 3, entries: 40, backups: 2, devicesUrl: null },
   ...change,
 });
 

@@ -65,14 +65,14 @@ const Who = styled.div`
   flex-wrap: wrap;
   align-items: center;
   gap: ${space(4)};
-  padding: ${space(4)} ${space(5)};
+  padding: ${space(3)} ${space(5)};
 `;
 const Cells = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(120px, 1fr));
   border-block: 1px solid ${colour('line')};
   div {
-    padding: ${space(2)} ${space(3)};
+    padding: ${space(1)} ${space(3)};
     border-left: 1px solid ${colour('line')};
   }
   span {

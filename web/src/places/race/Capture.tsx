@@ -38,8 +38,10 @@ import {
 } from './draft';
 import { GateKeys } from './GateKeys';
 import type { JobFigures } from './jobFigures';
+import { JobSoFar } from './JobSoFar';
 import { Keypad } from './Keypad';
 import { NumberStation } from './NumberStation';
+import { Aside, Main } from './raceFrame';
 import { buzz, tick } from './sounds';
 import { fieldsAt, finishAnimal, fieldText, proposedAt, togglesAt, type AtHand, type Fact } from './stations';
 import { suggestedGate } from './stations/sort';
@@ -201,7 +203,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     onNumber: (digits) => onNumberRead(digits),
     onBadNumber: (text) => take(refusal(`The reader sent “${text}”, which is no animal’s number. Read the tag again.`)),
     onWeight: (kg) => {
-      if (job?.stations.includes('weigh')) take(readWeight(draft, String(Number(fromKg(kg, unit).toFixed(2)))));
+      if (job?.stations.includes('weigh')) take(readWeight(draft, String(Number(fromKg(kg, unit).toFixed(2))), unit));
     },
   });
 
@@ -242,56 +244,63 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   };
 
   return (
-    <Panel
-      style={{ padding: 0 }}
-      onFocus={(e) => {
-        const name = /^race-(.+)$/.exec((e.target as HTMLElement).id)?.[1];
-        setLastField(fieldsAt(at).find((f) => f === name));
-      }}
-    >
-      {isNumber ? (
-        <NumberStation
-          draft={draft}
-          matches={matches}
-          animals={animals}
-          label={isYoungJob ? 'Number of the next dam' : 'Number of the next animal'}
-          onType={type}
-          onChoose={(animalId) => setDraft(underDam(chooseAnimal(draft, animalId, through)))}
+    <>
+      <Main>
+        <Panel
+          style={{ padding: 0, paddingBottom: 16 }}
+          onFocus={(e) => {
+            const name = /^race-(.+)$/.exec((e.target as HTMLElement).id)?.[1];
+            setLastField(fieldsAt(at).find((f) => f === name));
+          }}
+        >
+          {isNumber ? (
+            <NumberStation
+              draft={draft}
+              matches={matches}
+              animals={animals}
+              label={isYoungJob ? 'Number of the next dam' : 'Number of the next animal'}
+              onType={type}
+              onChoose={(animalId) => setDraft(underDam(chooseAnimal(draft, animalId, through)))}
+              onEnter={enter}
+              onTakeBack={takeBackLast}
+            />
+          ) : (
+            <AnimalStage
+              draft={draft}
+              at={at}
+              damName={dam?.tag.text}
+              toggles={toggles}
+              lineKgPerDay={figures.lineKgPerDay}
+              groupName={(id) => groups?.find((g) => g.id === id)?.name ?? 'a group'}
+              onChange={setDraft}
+              onKey={onAnimalKey}
+            />
+          )}
+          <Message role="alert" data-shown={draft.message !== undefined || undefined}>
+            {draft.message}
+          </Message>
+          {job?.stations.includes('sort') && !isNumber ? (
+            <GateKeys
+              gates={job.gates}
+              chosen={draft.gate}
+              suggested={suggestedGate(draft, at)}
+              unit={unit}
+              counts={figures.gates}
+              onChoose={(gate) => type({ gate })}
+            />
+          ) : null}
+        </Panel>
+      </Main>
+      <Aside tabIndex={0} aria-label="The job so far">
+        <JobSoFar race={race} figures={figures} />
+        <Keypad
+          onDigit={(digit) => padType(padText + digit)}
+          onErase={() => padType(padText.slice(0, -1))}
           onEnter={enter}
           onTakeBack={takeBackLast}
         />
-      ) : (
-        <AnimalStage
-          draft={draft}
-          at={at}
-          damName={dam?.tag.text}
-          toggles={toggles}
-          lineKgPerDay={figures.lineKgPerDay}
-          groupName={(id) => groups?.find((g) => g.id === id)?.name ?? 'a group'}
-          onChange={setDraft}
-          onKey={onAnimalKey}
-        />
-      )}
-      <Message role="alert" data-shown={draft.message !== undefined || undefined}>
-        {draft.message}
-      </Message>
-      {job?.stations.includes('sort') && !isNumber ? (
-        <GateKeys
-          gates={job.gates}
-          chosen={draft.gate}
-          suggested={suggestedGate(draft, at)}
-          unit={unit}
-          counts={figures.gates}
-          onChoose={(gate) => type({ gate })}
-        />
-      ) : null}
-      <Keypad
-        onDigit={(digit) => padType(padText + digit)}
-        onErase={() => padType(padText.slice(0, -1))}
-        onEnter={enter}
-        onTakeBack={takeBackLast}
-      />
-    </Panel>
+      </Aside>
+    </>
   );
 }
 

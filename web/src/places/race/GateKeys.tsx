@@ -64,7 +64,11 @@ const Gates = styled.div`
   display: grid;
   grid-template-columns: repeat(3, 1fr);
   gap: ${space(3)};
-  padding: ${space(3)} ${space(5)} 0;
+  padding: ${space(3)} ${space(5)};
+  /* However many stations there are, the gates stay in sight. */
+  position: sticky;
+  bottom: 0;
+  background: ${colour('panel')};
   p {
     grid-column: 1 / -1;
     font-size: 15px;

@@ -1,5 +1,6 @@
+import { Fragment } from 'react';
 import styled from 'styled-components';
-import { colour, fonts, radius, phone, space, touchRace } from '../../theme/tokens';
+import { colour, fonts, radius, space, touchRace } from '../../theme/tokens';
 
 interface Props {
   readonly onDigit: (digit: string) => void;
@@ -8,38 +9,47 @@ interface Props {
   readonly onTakeBack: () => void;
 }
 
-const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', '.', '-'];
+const ROWS = [
+  ['7', '8', '9'],
+  ['4', '5', '6'],
+  ['1', '2', '3'],
+  ['0', '.', '-'],
+] as const;
 
 /** Big keys for a gloved hand; they type into the field that is next. */
 export function Keypad({ onDigit, onErase, onEnter, onTakeBack }: Props) {
+  const beside = [
+    <PadKey key="erase" type="button" tabIndex={-1} onClick={onErase} aria-label="Erase a digit">
+      ⌫
+    </PadKey>,
+    <PadKey key="back" type="button" tabIndex={-1} data-words onClick={onTakeBack}>
+      Take back
+    </PadKey>,
+    <PadKey key="enter" type="button" tabIndex={-1} data-words data-main onClick={onEnter}>
+      Enter
+    </PadKey>,
+  ];
   return (
     <Keys role="group" aria-label="Keys to touch">
-      {DIGITS.map((d) => (
-        <PadKey key={d} type="button" tabIndex={-1} onClick={() => onDigit(d)}>
-          {d}
-        </PadKey>
+      {ROWS.map((row, i) => (
+        <Fragment key={row[0]}>
+          {row.map((d) => (
+            <PadKey key={d} type="button" tabIndex={-1} onClick={() => onDigit(d)}>
+              {d}
+            </PadKey>
+          ))}
+          {beside[i]}
+        </Fragment>
       ))}
-      <PadKey type="button" tabIndex={-1} onClick={onErase} aria-label="Erase a digit">
-        ⌫
-      </PadKey>
-      <PadKey type="button" tabIndex={-1} data-small onClick={onTakeBack}>
-        Take back
-      </PadKey>
-      <PadKey type="button" tabIndex={-1} data-wide data-main onClick={onEnter}>
-        Enter
-      </PadKey>
     </Keys>
   );
 }
 
 const Keys = styled.div`
   display: grid;
-  grid-template-columns: repeat(8, 1fr);
+  grid-template-columns: repeat(3, 1fr) 76px;
   gap: ${space(2)};
-  padding: ${space(4)} ${space(5)} ${space(4)};
-  ${phone} {
-    grid-template-columns: repeat(4, 1fr);
-  }
+  margin-top: auto;
 `;
 const PadKey = styled.button`
   min-height: ${touchRace};
@@ -48,14 +58,11 @@ const PadKey = styled.button`
   background: ${colour('ground')};
   font: 700 22px ${fonts.mono};
   cursor: pointer;
-  &[data-wide] {
-    grid-column: span 2;
-    font: 700 17px ${fonts.text};
-  }
-  &[data-small] {
-    font: 600 14px/1.1 ${fonts.text};
+  &[data-words] {
+    font: 700 15px/1.1 ${fonts.text};
   }
   &[data-main] {
+    grid-row: span 2;
     background: ${colour('indigo')};
     color: ${colour('onIndigo')};
   }

@@ -86,6 +86,11 @@ const List = styled.ul`
     gap: ${space(1)};
     min-height: 32px;
   }
+  li > span:last-of-type {
+    overflow: hidden;
+    white-space: nowrap;
+    text-overflow: ellipsis;
+  }
   li > b {
     max-width: 66px;
     text-align: right;

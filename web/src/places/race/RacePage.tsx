@@ -3,19 +3,19 @@ import { SPECIES_TABLE } from '@yaylak/core';
 import type { RosterAnimal } from '@yaylak/contract';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import styled from 'styled-components';
 import { holdingQuery } from '../../api/queries';
 import { useOutbox } from '../../outbox/useOutbox';
 import { Button } from '../../parts/Button';
 import { Key } from '../../parts/KeysHelp';
 import { Empty, Loading } from '../../parts/States';
-import { colour, narrow, phone, space } from '../../theme/tokens';
 import { countText } from '../../words/format';
 import { STATION_WORDS } from '../../words/stations';
 import { Capture } from './Capture';
 import { gainsBefore, jobFigures } from './jobFigures';
 import { JobSoFar } from './JobSoFar';
 import { PassageList } from './PassageList';
+import { Aside, Foot, Frame, Head, Kept, Left, Main, Right } from './raceFrame';
+import { Readers } from './Readers';
 import { areSoundsOn, setSoundsOn } from './sounds';
 import { Summary } from './Summary';
 import { useRace } from './useRace';
@@ -70,6 +70,7 @@ export function RacePage() {
         <h1>{job.name}</h1>
         <span>{job.stations.map((s) => STATION_WORDS[s]).join(' · ')}</span>
         <Right>
+          <Readers />
           <label>
             <input
               type="checkbox"
@@ -93,23 +94,25 @@ export function RacePage() {
       <Left tabIndex={0} aria-label="Who came and who is missing">
         <PassageList race={race} />
       </Left>
-      <Main>
-        {isFinished || isSummary ? (
-          <Summary
-            race={race}
-            figures={figures}
-            isFinished={isFinished}
-            onBack={() => setSummary(false)}
-            onFinish={() => void race.finish().then(() => setSummary(true))}
-            onLeave={leave}
-          />
-        ) : (
-          <Capture race={race} figures={figures} settingsOf={settingsOf} onLeave={leave} />
-        )}
-      </Main>
-      <Aside tabIndex={0} aria-label="The job so far">
-        <JobSoFar race={race} figures={figures} />
-      </Aside>
+      {isFinished || isSummary ? (
+        <>
+          <Main>
+            <Summary
+              race={race}
+              figures={figures}
+              isFinished={isFinished}
+              onBack={() => setSummary(false)}
+              onFinish={() => void race.finish().then(() => setSummary(true))}
+              onLeave={leave}
+            />
+          </Main>
+          <Aside tabIndex={0} aria-label="The job so far">
+            <JobSoFar race={race} figures={figures} />
+          </Aside>
+        </>
+      ) : (
+        <Capture race={race} figures={figures} settingsOf={settingsOf} onLeave={leave} />
+      )}
       <Foot>
         {isFinished || isSummary ? (
           <span>{countText(seen, 'animal', 'animals')} through</span>
@@ -139,100 +142,3 @@ export function RacePage() {
     </Frame>
   );
 }
-
-const Frame = styled.div`
-  height: 100%;
-  display: grid;
-  grid-template:
-    'head head head' auto
-    'left main aside' minmax(0, 1fr)
-    'foot foot foot' auto / 236px minmax(0, 1fr) 290px;
-  ${narrow} {
-    grid-template:
-      'head head' auto
-      'main left' minmax(0, 1fr)
-      'main aside' minmax(0, 1fr)
-      'foot foot' auto / minmax(0, 1fr) 270px;
-  }
-  ${phone} {
-    height: auto;
-    grid-template: 'head' auto 'main' auto 'left' auto 'aside' auto 'foot' auto / minmax(0, 1fr);
-  }
-`;
-const Head = styled.header`
-  grid-area: head;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: ${space(1)} ${space(4)};
-  padding: ${space(2)} ${space(5)};
-  min-height: 52px;
-  background: ${colour('band')};
-  color: ${colour('bandInk')};
-  h1 {
-    font-size: 18px;
-  }
-  label {
-    display: inline-flex;
-    gap: 6px;
-    align-items: center;
-    min-height: 36px;
-  }
-`;
-const Right = styled.div`
-  margin-left: auto;
-  display: flex;
-  gap: ${space(4)};
-  align-items: center;
-`;
-const Kept = styled.span`
-  &::before {
-    content: '';
-    display: inline-block;
-    width: 10px;
-    height: 10px;
-    border-radius: 50%;
-    margin-right: ${space(2)};
-    background: #ebbe62;
-  }
-  &[data-sent]::before {
-    background: #a5cb9b;
-  }
-`;
-const Left = styled.aside`
-  grid-area: left;
-  padding: ${space(4)};
-  padding-right: 0;
-  overflow: auto;
-  ${narrow} {
-    padding: ${space(4)} ${space(4)} 0 0;
-  }
-  ${phone} {
-    padding: ${space(4)};
-  }
-`;
-const Main = styled.main`
-  grid-area: main;
-  padding: ${space(4)};
-  overflow: auto;
-`;
-const Aside = styled.aside`
-  grid-area: aside;
-  padding: ${space(4)};
-  padding-left: 0;
-  overflow: auto;
-  ${phone} {
-    padding-left: ${space(4)};
-  }
-`;
-const Foot = styled.footer`
-  grid-area: foot;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: ${space(2)} ${space(5)};
-  padding: ${space(2)} ${space(5)};
-  background: ${colour('rail')};
-  border-top: 1px solid ${colour('line')};
-  font-size: 14px;
-`;

@@ -192,6 +192,17 @@ export function StartPage() {
                 ]}
                 onChange={(subject) => setPlan({ ...plan, settings: { ...plan.settings, subject } })}
               />
+              {plan.settings.subject === 'young' ? (
+                <Field
+                  label="How old, days"
+                  inputMode="numeric"
+                  value={String(plan.settings.young?.ageDays ?? 2)}
+                  onChange={(text) => {
+                    const ageDays = Math.min(60, Number(text.replace(/\D/g, '')));
+                    setPlan({ ...plan, settings: { ...plan.settings, young: { ageDays } } });
+                  }}
+                />
+              ) : null}
               <Field label="Who weighs and writes" value={startedBy} onChange={setStartedBy} />
             </Row>
             <StationChoice plan={plan} onChange={change} />

@@ -92,16 +92,16 @@ describe('a number from a stick', () => {
 
 describe('a weight from the crate', () => {
   it('fills itself in, also before a number was read, and stays with the animal then read', () => {
-    const loose = readWeight(FRESH, '41.2').draft;
+    const loose = readWeight(FRESH, '41.2', 'kg').draft;
     expect(loose.message).toMatch(/no number was read/);
     const chosen = chooseAnimal({ ...loose, number: '0001' }, ids[0] ?? '', through());
     expect(chosen).toMatchObject({ fields: { weight: '41.2' }, isFromCrate: true });
   });
   it('takes the place of one from the crate, and never of one that was typed', () => {
-    const first = readWeight({ ...FRESH, animalId: ids[0] }, '41.2').draft;
-    expect(readWeight(first, '41.4').draft.fields.weight).toBe('41.4');
+    const first = readWeight({ ...FRESH, animalId: ids[0] }, '41.2', 'kg').draft;
+    expect(readWeight(first, '41.4', 'kg').draft.fields.weight).toBe('41.4');
     const own = typedField({ ...FRESH, animalId: ids[0] }, 'weight', '40');
-    expect(readWeight(own, '41.4')).toMatchObject({ isRefused: true, draft: { fields: { weight: '40' } } });
+    expect(readWeight(own, '41.4', 'kg')).toMatchObject({ isRefused: true, draft: { fields: { weight: '40' } } });
   });
 });
 

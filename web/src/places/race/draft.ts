@@ -182,17 +182,17 @@ export function readNumber(draft: Draft, read: NumberRead, through: Through): En
 }
 
 /** A weight that has settled in the crate. It fills itself in, before or after the number. */
-export function readWeight(draft: Draft, text: string): Entered {
+export function readWeight(draft: Draft, text: string, unit: WeightUnit): Entered {
   const isTyped = (draft.fields.weight ?? '') !== '' && !draft.isFromCrate;
   if (isTyped && draft.fields.weight !== text)
     return refuse(
       draft,
-      `The crate says ${text}; ${draft.fields.weight ?? ''} was typed and stays. Empty the field to take the crate’s.`,
+      `The crate says ${text} ${unit}; ${draft.fields.weight ?? ''} was typed and stays. Empty the field to take the crate’s.`,
     );
   const filled = { ...typedField(draft, 'weight', text), isFromCrate: true };
   if (draft.animalId !== undefined) return goOn(filled);
   return {
-    draft: { ...filled, message: `${text} stands in the crate and no number was read. Scan or type it.` },
+    draft: { ...filled, message: `${text} ${unit} stand in the crate and no number was read. Scan or type it.` },
     isRefused: false,
   };
 }

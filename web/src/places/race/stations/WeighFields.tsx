@@ -32,6 +32,7 @@ export function WeighFields({ draft, at, lineKgPerDay, onType }: Props) {
       </label>
       <WeightRow>
         <BigInput
+          style={{ maxWidth: 240 }}
           id="race-weight"
           autoComplete="off"
           inputMode="decimal"
@@ -67,7 +68,7 @@ function Growth({
       {gain ? (
         <em data-verdict={verdict}>
           {gainText(gain)}
-          {verdict ? `: ${VERDICT_WORDS[verdict]}` : ''}
+          {verdict ? <span>{VERDICT_WORDS[verdict]}</span> : null}
         </em>
       ) : null}
     </>
@@ -76,7 +77,6 @@ function Growth({
 
 const WeightRow = styled.div`
   display: flex;
-  flex-wrap: wrap;
   align-items: center;
   gap: ${space(4)};
   b,
@@ -84,6 +84,9 @@ const WeightRow = styled.div`
     display: block;
     font-style: normal;
     font-size: 17px;
+  }
+  em > span {
+    display: block;
   }
   em[data-verdict='below'] {
     color: ${colour('madder')};

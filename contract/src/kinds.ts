@@ -1,0 +1,33 @@
+// Kinds by name, apart from the classes that check them: the interface takes the names alone along.
+
+export const ENTRY_SOURCES = ['hand', 'race', 'import', 'demo'] as const;
+export const ARRIVAL_WAYS = ['born', 'bought', 'found'] as const;
+export const DEPARTURE_WAYS = ['died', 'sold', 'slaughtered', 'lost'] as const;
+export const IDENTIFIER_ENDS = ['lost', 'removed'] as const;
+export const MARK_COLOURS = ['red', 'blue', 'green', 'orange', 'black'] as const;
+export const MARK_PLACES = ['shoulder', 'back', 'rump', 'head'] as const;
+export const SAMPLE_PURPOSES = ['blood', 'gene', 'dung', 'milk', 'swab'] as const;
+export type EntrySource = (typeof ENTRY_SOURCES)[number];
+export type SamplePurpose = (typeof SAMPLE_PURPOSES)[number];
+
+/** What can be done with an animal on its way past, in the order it is usually done. */
+export const STATIONS = [
+  'identify',
+  'weigh',
+  'litter',
+  'look',
+  'treat',
+  'sample',
+  'mark',
+  'care',
+  'move',
+  'note',
+  'sort',
+] as const;
+export type Station = (typeof STATIONS)[number];
+
+/** Who is written down: each animal, the young of each dam scanned, or a dam's litter as one. */
+export const JOB_SUBJECTS = ['each', 'young', 'litter'] as const;
+export type JobSubject = (typeof JOB_SUBJECTS)[number];
+
+export const JOB_WEIGHING = ['scale', 'crate', 'tape', 'estimate'] as const;

@@ -1,0 +1,22 @@
+import type { DoseRule, ProductLabel } from '@yaylak/core';
+import type { ProductFacts } from './remedies';
+
+/** The label as core reckons with it. */
+export const labelOf = (facts: ProductFacts): ProductLabel => ({
+  doses: facts.doses.flatMap(({ species, by, perKg, bands, amount }): DoseRule[] => {
+    if (by === 'kg' && perKg !== undefined) return [{ species, by, perKg }];
+    if (by === 'band' && bands !== undefined) return [{ species, by, bands }];
+    return by === 'head' && amount !== undefined ? [{ species, by, amount }] : [];
+  }),
+  doseUnit: facts.doseUnit,
+  step: facts.step,
+  rounding: facts.rounding,
+  maxPerSite: facts.maxPerSite,
+  withdrawals: facts.withdrawals.map((w) => ({
+    species: w.species,
+    route: w.route,
+    meatDays: w.meatDays,
+    milkDays: w.milkDays,
+  })),
+  course: facts.course,
+});

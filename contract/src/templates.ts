@@ -1,0 +1,56 @@
+import type { TemplateView } from './stations';
+
+/** Templates every holding has. */
+export const SHIPPED_TEMPLATES: readonly TemplateView[] = [
+  { id: 'weigh', name: 'Weigh', stations: ['weigh'], settings: {}, gates: [], isShipped: true },
+  {
+    id: 'newborn',
+    name: 'Newborn, two days old',
+    stations: ['identify', 'weigh', 'sample', 'care'],
+    settings: {
+      subject: 'young',
+      young: { ageDays: 2 },
+      identify: { kinds: ['visual', 'electronic'] },
+      weigh: { method: 'scale' },
+      sample: { purpose: 'gene', firstTube: 'G-001' },
+      care: {
+        kinds: [
+          { kind: 'navel', method: 'iodine' },
+          { kind: 'dock', method: 'ring' },
+          { kind: 'castrate', method: 'ring' },
+          { kind: 'disbud', method: 'hot iron' },
+        ],
+      },
+    },
+    gates: [],
+    isShipped: true,
+  },
+  {
+    id: 'litter',
+    name: 'Whole litters together',
+    stations: ['litter'],
+    settings: { subject: 'litter' },
+    gates: [],
+    isShipped: true,
+  },
+  {
+    id: 'retag',
+    name: 'Re-tag',
+    stations: ['identify'],
+    settings: { identify: { kinds: ['visual', 'electronic'] } },
+    gates: [],
+    isShipped: true,
+  },
+  {
+    id: 'look-and-sort',
+    name: 'Weigh, look over and sort',
+    stations: ['weigh', 'look', 'sort'],
+    settings: { sort: { by: 'standards', above: 'left', below: 'right' } },
+    gates: [
+      { key: 'left', name: 'Keep' },
+      { key: 'down', name: 'Second string' },
+      { key: 'right', name: 'Sell' },
+    ],
+    isShipped: true,
+  },
+];

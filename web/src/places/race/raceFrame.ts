@@ -1,0 +1,110 @@
+import styled from 'styled-components';
+import { colour, narrow, phone, space } from '../../theme/tokens';
+
+/** The race, full screen: its head, three columns and the line of keys below. */
+export const Frame = styled.div`
+  height: 100%;
+  display: grid;
+  grid-template:
+    'head head head' auto
+    'left main aside' minmax(0, 1fr)
+    'foot foot foot' auto / 236px minmax(0, 1fr) 290px;
+  ${narrow} {
+    grid-template:
+      'head head' auto
+      'main left' minmax(0, 2fr)
+      'main aside' minmax(310px, 3fr)
+      'foot foot' auto / minmax(0, 1fr) 270px;
+  }
+  ${phone} {
+    height: auto;
+    grid-template: 'head' auto 'main' auto 'aside' auto 'left' auto 'foot' auto / minmax(0, 1fr);
+  }
+`;
+export const Head = styled.header`
+  grid-area: head;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${space(1)} ${space(4)};
+  padding: ${space(2)} ${space(5)};
+  min-height: 52px;
+  background: ${colour('band')};
+  color: ${colour('bandInk')};
+  h1 {
+    font-size: 18px;
+  }
+  label {
+    display: inline-flex;
+    gap: 6px;
+    align-items: center;
+    min-height: 36px;
+  }
+`;
+export const Right = styled.div`
+  margin-left: auto;
+  display: flex;
+  gap: ${space(4)};
+  align-items: center;
+`;
+export const Kept = styled.span`
+  &::before {
+    content: '';
+    display: inline-block;
+    width: 10px;
+    height: 10px;
+    border-radius: 50%;
+    margin-right: ${space(2)};
+    background: #ebbe62;
+  }
+  &[data-sent]::before {
+    background: #a5cb9b;
+  }
+`;
+export const Left = styled.aside`
+  grid-area: left;
+  padding: ${space(4)};
+  padding-right: 0;
+  overflow: auto;
+  ${narrow} {
+    padding: ${space(4)} ${space(4)} 0 0;
+  }
+  ${phone} {
+    padding: ${space(4)};
+  }
+`;
+export const Main = styled.main`
+  grid-area: main;
+  padding: ${space(4)};
+  overflow: auto;
+`;
+export const Aside = styled.aside`
+  grid-area: aside;
+  padding: ${space(4)};
+  padding-left: 0;
+  display: flex;
+  flex-direction: column;
+  gap: ${space(3)};
+  overflow: auto;
+  ${narrow} {
+    /* The keys come before the figures where there is not room for both. */
+    > :first-child:not(:last-child) {
+      order: 2;
+    }
+    padding-top: 0;
+  }
+  ${phone} {
+    padding-left: ${space(4)};
+  }
+`;
+export const Foot = styled.footer`
+  grid-area: foot;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${space(2)} ${space(5)};
+  padding: ${space(2)} ${space(5)};
+  background: ${colour('rail')};
+  border-top: 1px solid ${colour('line')};
+  font-size: 14px;
+`;
