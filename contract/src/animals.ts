@@ -191,6 +191,12 @@ export interface AnimalView {
     readonly until: string | null;
   }[];
   readonly due: readonly DueView[];
+  readonly withheld: readonly {
+    readonly of: 'meat' | 'milk';
+    readonly from: string;
+    readonly until: string;
+    readonly product: string;
+  }[];
   readonly gains: {
     readonly last: GainView | null;
     readonly period: GainView | null;

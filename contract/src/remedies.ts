@@ -224,6 +224,7 @@ export interface WithheldView {
   readonly species: Species;
   readonly groupName: string | null;
   readonly of: 'meat' | 'milk';
+  readonly from: string;
   readonly until: string;
   readonly clearFrom: string;
   readonly product: string;

@@ -2,6 +2,7 @@ import type { BandBlock, ReadingDoubt, Species } from '@yaylak/core';
 import type { TagView, WindowView } from './animals';
 import type { GainView } from './growth';
 import type { JobView } from './jobs';
+import type { DoseDueView, WithheldView } from './remedies';
 
 export interface DueWeighing {
   readonly key: string;
@@ -40,6 +41,10 @@ export interface TodayView {
   readonly on: string;
   readonly due: readonly DueWeighing[];
   readonly notGrowing: readonly NotGrowingView[];
+  /** What of whom may not be used yet. */
+  readonly withheld: readonly WithheldView[];
+  /** Remedies to give again. */
+  readonly doses: readonly DoseDueView[];
   readonly openJobs: readonly JobView[];
   readonly lookAt: readonly LookAt[];
   readonly head: readonly { readonly species: Species; readonly present: number; readonly grownFemales: number }[];

@@ -149,8 +149,8 @@ describe('a withdrawal', () => {
   it('is the longest of several, for meat and milk by themselves; 0 days withhold nothing', () => {
     const all = [given('2026-11-01', 28, 0), given('2026-11-20', 3, 5, 'b')];
     expect(openWithdrawals(all, day('2026-11-21'))).toEqual([
-      { of: 'meat', until: day('2026-11-29'), productId: 'a' },
-      { of: 'milk', until: day('2026-11-25'), productId: 'b' },
+      { of: 'meat', from: day('2026-11-01'), until: day('2026-11-29'), productId: 'a' },
+      { of: 'milk', from: day('2026-11-20'), until: day('2026-11-25'), productId: 'b' },
     ]);
   });
 });

@@ -17,6 +17,8 @@ export interface Withheld {
 /** What may not be used yet, and to the end of which day. */
 export interface OpenWithdrawal {
   readonly of: 'meat' | 'milk';
+  /** The day of the treatment that ends last. */
+  readonly from: Day;
   /** The last counted day; clear from the day after. */
   readonly until: Day;
   /** The treatment that ends last. */
@@ -34,7 +36,8 @@ export function openWithdrawals(treatments: readonly Withheld[], asOf: Day): Ope
       const days = of === 'meat' ? t.meatDays : t.milkDays;
       if (days === undefined || days <= 0 || t.on > asOf) continue;
       const until = withdrawalEnd(t.on, days);
-      if (until >= asOf && (!longest || until > longest.until)) longest = { of, until, productId: t.productId };
+      if (until >= asOf && (!longest || until > longest.until))
+        longest = { of, from: t.on, until, productId: t.productId };
     }
     return longest ? [longest] : [];
   });

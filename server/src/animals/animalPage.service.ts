@@ -22,6 +22,7 @@ import {
   type Gain,
   type Day,
   type Litter,
+  withheldOn,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { readEntries } from '../book/readEntries';
@@ -65,6 +66,12 @@ export class AnimalPageService {
         place: m.place,
         purpose: m.purpose,
         until: m.until === undefined ? null : isoOf(m.until),
+      })),
+      withheld: withheldOn(facts, today).map(({ of, from, until, productId }) => ({
+        of,
+        from: isoOf(from),
+        until: isoOf(until),
+        product: this.book.state.products.get(productId)?.facts.name ?? 'a product',
       })),
       due: isPresent(facts, today) ? this.due(facts, today) : [],
       gains: {

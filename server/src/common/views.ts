@@ -1,7 +1,7 @@
 import {
   isoOf,
   mainIdentifier,
-  openWithdrawals,
+  withheldOn,
   wornIdentifiers,
   type AnimalFacts,
   type Day,
@@ -28,7 +28,7 @@ export function tagView(facts: AnimalFacts, today: Day): TagView {
 
 function withheld(facts: AnimalFacts, today: Day): Pick<TagView, 'withheld'> {
   if (facts.treatments.length === 0) return {};
-  const open = openWithdrawals(facts.treatments, today);
+  const open = withheldOn(facts, today);
   if (open.length === 0) return {};
   return { withheld: Object.fromEntries(open.map((w) => [w.of, isoOf(w.until)])) };
 }

@@ -7,11 +7,11 @@ import {
   groupOn,
   isoOf,
   mainIdentifier,
-  openWithdrawals,
   SAMPLE_LOOKBACK_DAYS,
   sameDayPairs,
   scaleBiases,
   SPECIES,
+  withheldOn,
   wornIdentifiers,
   type AnimalFacts,
   type Day,
@@ -94,7 +94,7 @@ export class RosterService {
       weights: rosterWeights(facts, biases),
       worn: worn.map((i) => [i.text, i.entryId, i.kind]),
       formerly: facts.identifiers.filter((i) => !wornIds.has(i.entryId)).map((i) => i.text),
-      withheld: openWithdrawals(facts.treatments, today).map(({ of, until, productId }) => ({
+      withheld: withheldOn(facts, today).map(({ of, until, productId }) => ({
         of,
         until: isoOf(until),
         product: this.book.state.products.get(productId)?.facts.name ?? 'a product',

@@ -5,10 +5,10 @@ import {
   dosesDue,
   groupOn,
   isoOf,
-  openWithdrawals,
   planTurn,
   sharedWindow,
   windowStage,
+  withheldOn,
   type AnimalFacts,
   type Day,
   type Window,
@@ -37,7 +37,7 @@ export class RemediesService {
     const present = this.book.state.present(today);
     return {
       products: this.products.list(),
-      withheld: this.withheld(present, today),
+      withheld: this.withheld(),
       due: this.due(),
       present: present.length,
     };
@@ -47,14 +47,18 @@ export class RemediesService {
     return this.book.state.products.get(id)?.facts.name ?? 'a product';
   }
 
-  private withheld(present: readonly AnimalFacts[], today: Day): WithheldView[] {
-    return present
+  /** Meat and milk that may not be used yet, the first to be clear first. */
+  withheld(): WithheldView[] {
+    const today = this.clock.today();
+    return this.book.state
+      .present(today)
       .flatMap((facts) =>
-        openWithdrawals(facts.treatments, today).map(({ of, until, productId }) => ({
+        withheldOn(facts, today).map(({ of, from, until, productId }) => ({
           tag: tagView(facts, today),
           species: facts.record.species,
           groupName: this.groupName(facts, today),
           of,
+          from: isoOf(from),
           until: isoOf(until),
           clearFrom: isoOf(addDays(until, 1)),
           product: this.productName(productId),

@@ -25,6 +25,7 @@ import { Clock } from '../common/clock';
 import { gainView, tagView, windowView } from '../common/views';
 import { GrowthService } from '../growth/growth.service';
 import { JobsService } from '../jobs/jobs.service';
+import { RemediesService } from '../remedies/remedies.service';
 
 /** Weighings that open within so many days are shown. */
 const AHEAD_DAYS = 7;
@@ -40,6 +41,7 @@ export class TodayService {
     @Inject(GrowthService) private readonly growth: GrowthService,
     @Inject(AnimalPageService) private readonly pages: AnimalPageService,
     @Inject(JobsService) private readonly jobs: JobsService,
+    @Inject(RemediesService) private readonly remedies: RemediesService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -50,6 +52,8 @@ export class TodayService {
       on: isoOf(today),
       due: this.due(present, today),
       notGrowing: this.notGrowing(today),
+      withheld: this.remedies.withheld().slice(0, ROWS),
+      doses: this.remedies.due().slice(0, ROWS),
       openJobs: await this.jobs.open(),
       lookAt: this.lookAt(present, today),
       head: SPECIES.map((species) => {

@@ -11,6 +11,9 @@ import type {
   IdentifierIndexRow,
   JobEntries,
   JobView,
+  RegisterQuery,
+  RegisterView,
+  RemediesView,
   RosterView,
   TagsView,
   TodayView,
@@ -66,6 +69,15 @@ export const tagsQuery = queryOptions({
   queryKey: ['tags'],
   queryFn: ({ signal }) => ask<TagsView>('/api/tags', { signal }),
 });
+export const remediesQuery = queryOptions({
+  queryKey: ['remedies'],
+  queryFn: ({ signal }) => ask<RemediesView>('/api/remedies', { signal }),
+});
+export const registerQuery = (query: RegisterQuery) =>
+  queryOptions({
+    queryKey: ['register', query],
+    queryFn: ({ signal }) => ask<RegisterView>(withQuery('/api/remedies/register', query), { signal }),
+  });
 export const choosingSetsQuery = queryOptions({
   queryKey: ['choosing-sets'],
   queryFn: ({ signal }) => ask<ChoosingSet[]>('/api/choosing/sets', { signal }),

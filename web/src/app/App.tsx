@@ -27,6 +27,15 @@ const router = createBrowserRouter([
         path: 'holding/files',
         lazy: async () => ({ Component: (await import('../places/files/FilesPage')).FilesPage }),
       },
+      {
+        path: 'remedies',
+        lazy: async () => ({ Component: (await import('../places/remedies/RemediesPage')).RemediesPage }),
+      },
+      {
+        path: 'remedies/register',
+        lazy: async () => ({ Component: (await import('../places/remedies/RegisterPage')).RegisterPage }),
+      },
+      { path: 'kept', lazy: async () => ({ Component: (await import('../places/kept/KeptPage')).KeptPage }) },
       { path: 'tags', lazy: async () => ({ Component: (await import('../places/tags/TagsPage')).TagsPage }) },
       {
         path: 'holding',
@@ -38,6 +47,11 @@ const router = createBrowserRouter([
     path: '/race/:id',
     ErrorBoundary: RouteFailed,
     lazy: async () => ({ Component: (await import('../places/race/RacePage')).RacePage }),
+  },
+  {
+    path: '/race/:id/tubes',
+    ErrorBoundary: RouteFailed,
+    lazy: async () => ({ Component: (await import('../places/race/TubeSheet')).TubeSheet }),
   },
   { path: '*', Component: NotHere },
 ]);

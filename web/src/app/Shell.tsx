@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, useEffect } from 'react';
-import { NavLink, Outlet, useNavigate } from 'react-router';
+import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { holdingQuery, todayQuery } from '../api/queries';
 import { useOutboxState } from '../outbox/useOutbox';
@@ -24,6 +24,7 @@ const PLACES: readonly Place[] = [
   { to: '/race', name: 'At the race' },
   { to: '/choosing', name: 'Choosing', under: 'Judging' },
   { to: '/animals', name: 'Animals', under: 'Always' },
+  { to: '/remedies', name: 'Remedies' },
   { to: '/tags', name: 'Tags' },
   { to: '/holding', name: 'Holding' },
 ];
@@ -62,7 +63,14 @@ export function Shell() {
         ))}
         <Foot>
           {outbox.waiting > 0 ? (
-            <p role="status">{countText(outbox.waiting, 'entry', 'entries')} kept here, not yet on the server</p>
+            <p role="status">
+              <Link to="/kept">{countText(outbox.waiting, 'entry', 'entries')} kept here</Link>, not yet on the server
+            </p>
+          ) : null}
+          {outbox.refused.length > 0 ? (
+            <p role="status">
+              <Link to="/kept">{outbox.refused.length} not taken</Link> by the book
+            </p>
           ) : null}
           <button type="button" onClick={() => setTheme(theme === 'light' ? 'barn' : 'light')}>
             {theme === 'light' ? 'Barn theme (dark)' : 'Light theme'}

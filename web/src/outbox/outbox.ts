@@ -32,6 +32,8 @@ export interface Outbox {
   put(outgoing: readonly Outgoing[]): Promise<void>;
   /** Tries to send at once. */
   flush(): Promise<void>;
+  /** Sends a refused item once more: what stood against it may be mended. */
+  retry(key: string): Promise<void>;
   /** Drops a refused item after somebody looked at it. */
   dismiss(key: string): Promise<void>;
   /** Forgets the kept log of a job that is over. */
@@ -148,6 +150,15 @@ export function createOutbox(store: OutboxStore, courier: Courier = serverCourie
       void flush();
     },
     flush,
+    async retry(key) {
+      const refused = items.find((i) => i.key === key && i.state === 'refused');
+      if (!refused) return;
+      const again: OutboxItem = { key, out: refused.out, state: 'waiting' };
+      await store.save([again]);
+      items = items.map((i) => (i.key === key ? again : i));
+      changed();
+      await flush();
+    },
     async dismiss(key) {
       await store.remove([key]);
       items = items.filter((i) => i.key !== key);

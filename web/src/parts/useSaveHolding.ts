@@ -26,7 +26,9 @@ export function useSaveHolding(): SaveHolding {
           done: 'Saved the settings',
           undo: async () => {
             const { name, keeper, unit, currency, pointsWeights, overrides } = before;
-            await patch({ version: saved.version, name, keeper, unit, currency, pointsWeights, species: overrides });
+            const lists = { standards: [...before.standards], blankTags: [...before.blankTags] };
+            const version = saved.version;
+            await patch({ version, name, keeper, unit, currency, pointsWeights, species: overrides, ...lists });
           },
         });
         return undefined;

@@ -5,6 +5,7 @@ import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { animalQuery, holdingQuery } from '../../api/queries';
+import { HeldBar } from '../../parts/HeldBar';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
@@ -94,9 +95,17 @@ export function AnimalPage() {
       ) : null}
       <Now>
         <Figures view={data} />
-        {data.due.length > 0 && holding ? (
+        {data.due.length + data.withheld.length > 0 && holding ? (
           <div>
             <Small>What now</Small>
+            {data.withheld.map((w) => (
+              <Due key={w.of}>
+                <b>
+                  {w.of === 'meat' ? 'Meat' : 'Milk'} withheld: {w.product}
+                </b>
+                <HeldBar from={w.from} until={w.until} today={holding.today} />
+              </Due>
+            ))}
             {data.due.map((d) => (
               <Due key={d.what}>
                 <b>{d.what}</b>

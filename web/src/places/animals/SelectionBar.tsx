@@ -9,6 +9,7 @@ import { Choice, Field } from '../../parts/Field';
 import { Row } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
+import { TreatSheet } from '../../remedies/TreatSheet';
 import { colour, radius, space } from '../../theme/tokens';
 import { countText } from '../../words/format';
 
@@ -28,7 +29,9 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
     colour: (typeof MARK_COLOURS)[number];
     place: (typeof MARK_PLACES)[number];
     purpose: string;
-  }>({ colour: 'blue', place: 'rump', purpose: '' });
+    until: string;
+  }>({ colour: 'blue', place: 'rump', purpose: '', until: '' });
+  const [isTreating, setTreating] = useState(false);
   const [problem, setProblem] = useState<string>();
   const write = useWrite();
   if (rows.length === 0) return null;
@@ -46,8 +49,12 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
   return (
     <Bar role="region" aria-label="Chosen animals">
       <b>{many} chosen</b>
+      {isTreating ? (
+        <TreatSheet animalIds={rows.map((r) => r.tag.animalId)} onClose={() => setTreating(false)} />
+      ) : null}
       <Button onPress={() => setOpen('move')}>Move to a group</Button>
       <Button onPress={() => setOpen('mark')}>Mark</Button>
+      <Button onPress={() => setTreating(true)}>Treat</Button>
       <Button onPress={() => onJob(rows)}>Start a job</Button>
       <Button kind="quiet" onPress={onDone}>
         Choose none
@@ -99,6 +106,12 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
           value={mark.purpose}
           onChange={(purpose) => setMark({ ...mark, purpose })}
         />
+        <Field
+          label="Until (may be left empty)"
+          type="date"
+          value={mark.until}
+          onChange={(until) => setMark({ ...mark, until })}
+        />
         {problem ? <Problem role="alert">{problem}</Problem> : null}
         <Row>
           <Button
@@ -106,7 +119,7 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
             isDisabled={mark.purpose.trim() === ''}
             onPress={() =>
               void send(
-                rows.map((r) => ({ type: 'mark', animalId: r.tag.animalId, on, ...mark })),
+                rows.map((r) => ({ type: 'mark', animalId: r.tag.animalId, on, ...markOf(mark) })),
                 `Marked ${many} ${mark.colour} on the ${mark.place}`,
               )
             }
@@ -118,6 +131,12 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
     </Bar>
   );
 }
+
+/** A mark without an end has none. */
+const markOf = <T extends { readonly until: string }>({ until, ...mark }: T) => ({
+  ...mark,
+  ...(until === '' ? {} : { until }),
+});
 
 const Bar = styled.div`
   display: flex;

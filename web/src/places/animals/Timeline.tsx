@@ -11,7 +11,7 @@ import { keptOrThrow } from '../../parts/useWrite';
 import { colour, space } from '../../theme/tokens';
 import { fullDate } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
-import { entryWords } from './entryWords';
+import { entryWords } from '../../words/entryWords';
 
 const FIRST_SHOWN = 12;
 
@@ -48,7 +48,12 @@ export function Timeline({ view, today }: Props) {
       </Row>
       <List>
         {items.map((item) => {
-          const words = entryWords(item, { view, unit, standards: holding?.standards ?? [] });
+          const words = entryWords(item.entry, {
+            ...item,
+            species: view.row.species,
+            unit,
+            standards: holding?.standards ?? [],
+          });
           return (
             <li key={item.entry.id} data-struck={item.struck !== null || undefined}>
               <time dateTime={item.entry.on}>{fullDate(item.entry.on)}</time>

@@ -8,6 +8,7 @@ import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Row } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
+import { TreatSheet } from '../../remedies/TreatSheet';
 import { useWrite } from '../../parts/useWrite';
 import { weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
@@ -29,11 +30,14 @@ const TITLES: Readonly<Record<What, string>> = {
 /** Writes a fact of one animal down, away from the race. */
 export function WriteDown({ view, today }: Props) {
   const [what, setWhat] = useState<What>();
+  const [isTreating, setTreating] = useState(false);
   return (
     <>
+      {isTreating ? <TreatSheet animalIds={[view.row.tag.animalId]} onClose={() => setTreating(false)} /> : null}
       <Button kind="main" onPress={() => setWhat('weight')}>
         Weight
       </Button>
+      <Button onPress={() => setTreating(true)}>Treat</Button>
       <Button onPress={() => setWhat('move')}>Move</Button>
       <Button onPress={() => setWhat('note')}>Note</Button>
       {view.departed ? null : <Button onPress={() => setWhat('departure')}>Left</Button>}

@@ -43,6 +43,7 @@ export function lifeLanes(view: AnimalView, today: string): Life {
     { name: 'Young', marks: youngMarks(view) },
     { name: 'Group', marks: groupMarks(entries, to) },
     { name: 'Tags', marks: tagMarks(view) },
+    { name: 'Remedies', marks: remedyMarks(entries) },
     { name: 'Marked', marks: sprayMarks(entries, to) },
     { name: 'Chosen', marks: choiceMarks(entries) },
     { name: 'Notes', marks: noteMarks(entries) },
@@ -123,6 +124,23 @@ function tagMarks(view: AnimalView): LifeMark[] {
         : [],
     ),
   ].sort((a, b) => a.from - b.from);
+}
+
+function remedyMarks(entries: Entries): LifeMark[] {
+  return entries.flatMap(({ entry, productName = 'a remedy' }): LifeMark[] =>
+    entry.type === 'treatment'
+      ? [
+          {
+            key: entry.id,
+            from: dayOf(entry.on),
+            to: dayOf(entry.on) + (entry.meatDays ?? 0),
+            label: productName,
+            words: `${productName}, ${fullDate(entry.on)}${entry.meatDays ? `, meat withheld ${entry.meatDays} days` : ''}`,
+            tone: 'over',
+          },
+        ]
+      : [],
+  );
 }
 
 function sprayMarks(entries: Entries, end: number): LifeMark[] {

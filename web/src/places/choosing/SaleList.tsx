@@ -5,7 +5,7 @@ import styled, { createGlobalStyle } from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { colour, space } from '../../theme/tokens';
-import { bornText, fullDate, gainText, weightText } from '../../words/format';
+import { bornText, countText, fullDate, gainText, weightText } from '../../words/format';
 import { saveFile } from '../../words/saveFile';
 import { useWeightUnit } from '../../words/useUnits';
 
@@ -28,15 +28,17 @@ export function SaleList({ rows, title, today, species }: Props) {
         r.lastKg,
         r.lastOn,
         r.lastGain ? Math.round(r.lastGain.kgPerDay * 1000) : null,
+        r.tag.withheld?.meat ?? null,
       ].map((c) => (c === null ? '' : neutralCell(String(c)))),
     );
     saveFile(
       `sale-list-${today}.csv`,
       'text/csv',
-      `${unparse({ fields: ['number', 'colour', 'born as', 'last weight kg', 'weighed on', 'gain g per day'], data }, { newline: '\r\n' })}\r\n`,
+      `${unparse({ fields: ['number', 'colour', 'born as', 'last weight kg', 'weighed on', 'gain g per day', 'meat withheld to'], data }, { newline: '\r\n' })}\r\n`,
     );
   };
   if (rows.length === 0) return null;
+  const held = rows.filter((r) => r.tag.withheld?.meat !== undefined);
   const mean =
     rows.reduce((s, r) => s + (r.lastKg ?? 0), 0) / Math.max(1, rows.filter((r) => r.lastKg !== null).length);
   return (
@@ -59,8 +61,10 @@ export function SaleList({ rows, title, today, species }: Props) {
         </Row>
       </Row>
       <Small>
-        {fullDate(today || '2026-01-01')}. Mean {weightText(mean, unit)}. Withdrawal is not kept in the book yet: check
-        the treatment records before you offer them.
+        {fullDate(today || '2026-01-01')}. Mean {weightText(mean, unit)}.{' '}
+        {held.length === 0
+          ? 'None of them is under withdrawal, as far as the book knows.'
+          : `${countText(held.length, 'is', 'are')} under withdrawal and not to be offered yet.`}
       </Small>
       <OnlyTheSheet />
       <Table>
@@ -72,6 +76,7 @@ export function SaleList({ rows, title, today, species }: Props) {
             <th>Last weight</th>
             <th>Weighed</th>
             <th>Last gain</th>
+            <th>Meat</th>
           </tr>
         </thead>
         <tbody>
@@ -83,6 +88,7 @@ export function SaleList({ rows, title, today, species }: Props) {
               <td>{r.lastKg === null ? '' : weightText(r.lastKg, unit)}</td>
               <td>{r.lastOn ? fullDate(r.lastOn) : ''}</td>
               <td>{r.lastGain ? gainText(r.lastGain) : ''}</td>
+              <td>{r.tag.withheld?.meat ? <b>withheld to {fullDate(r.tag.withheld.meat)}</b> : 'clear'}</td>
             </tr>
           ))}
         </tbody>

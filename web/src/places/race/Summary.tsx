@@ -1,6 +1,8 @@
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small, Stack } from '../../parts/Panel';
+import { LinkButton } from '../../parts/LinkButton';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { countText, gainText, gramsPerDay, weightText } from '../../words/format';
@@ -26,6 +28,11 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onLeave }
   const listedIds = new Set(listed.map((a) => a.tag.animalId));
   const others = [...seen].filter((id) => !listedIds.has(id));
   const slow = figures.points.filter((p) => p.gain && judged(p.gain, figures.lineKgPerDay) === 'below');
+  const counts = new Map<string, number>();
+  for (const { animalId } of passages) counts.set(animalId, (counts.get(animalId) ?? 0) + 1);
+  const twice = [...seen]
+    .flatMap((id) => (counts.get(id) === 1 ? [] : [passages.filter((p) => p.animalId === id)]))
+    .slice(0, 20);
   const refused = passages.filter((p) => p.refusedBecause);
   const tags = (ids: readonly string[]) => (
     <Row>
@@ -88,6 +95,25 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onLeave }
             })}
           </section>
         ) : null}
+        {twice.length > 0 ? (
+          <section>
+            <h3>Written down twice ({twice.length})</h3>
+            <Small>By two devices, or twice through the race. Take back the one that is wrong.</Small>
+            {twice.flat().map((p) => (
+              <Row key={p.writtenAt + p.animalId} style={{ marginTop: 4 }}>
+                {animals.get(p.animalId)?.tag.text}, {p.writtenAt.slice(11, 16)} by {p.entries[0]?.writtenBy}:{' '}
+                {p.kg === undefined ? 'no weight' : weightText(p.kg, unit)} {p.gate ?? ''}
+                <Button
+                  kind="quiet"
+                  aria-label={`Take back ${animals.get(p.animalId)?.tag.text ?? ''} of ${p.writtenAt.slice(11, 16)}`}
+                  onPress={() => void race.takeBack(p)}
+                >
+                  Take back
+                </Button>
+              </Row>
+            ))}
+          </section>
+        ) : null}
         {refused.length > 0 ? (
           <section>
             <h3>Needs a look ({refused.length})</h3>
@@ -107,6 +133,11 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onLeave }
               <Button onPress={onBack}>Go on weighing</Button>
             </>
           )}
+          {passages.some((p) => p.entries.some((e) => e.type === 'sample')) ? (
+            <LinkButton as={Link} to={`/race/${race.job?.id ?? ''}/tubes`}>
+              Tube sheet
+            </LinkButton>
+          ) : null}
           <Button onPress={onLeave}>Leave the race</Button>
         </Row>
       </Stack>

@@ -112,7 +112,3 @@ export function answerWeight(input: {
   );
   return doubt ? { kind: 'doubt', kg, doubt } : { kind: 'weight', kg };
 }
-
-/** An animal's readings on the roster as core wants them. */
-export const rosterReadings = (animal: RosterAnimal): Reading[] =>
-  animal.weights.map(([on, kg, method]) => ({ on: dayOf(on), kg, method: method as Reading['method'] }));

@@ -16,7 +16,7 @@ import {
   type Reading,
   type SpeciesSettings,
 } from '@yaylak/core';
-import { rosterReadings } from './answers';
+import { readingsOf } from '../../remedies/planTreatment';
 import type { Passage } from './raceLog';
 
 export interface JobPoint {
@@ -43,7 +43,7 @@ export const gainsBefore = (
   settingsOf: (animal: RosterAnimal) => SpeciesSettings,
 ): number[] =>
   listed.flatMap((a) => {
-    const gain = lastGain(dailyReadings(rosterReadings(a)), settingsOf(a));
+    const gain = lastGain(dailyReadings(readingsOf(a)), settingsOf(a));
     return gain.kind === 'gain' ? [gain.kgPerDay] : [];
   });
 
@@ -100,14 +100,14 @@ function gainAtJob(animal: RosterAnimal, now: Reading, settings: SpeciesSettings
 
 /** The gain from the last weighing before this day. */
 export function gainTo(animal: RosterAnimal, now: Reading, settings: SpeciesSettings): KnownGain | undefined {
-  const before = readingBefore(rosterReadings(animal), now.on);
+  const before = readingBefore(readingsOf(animal), now.on);
   const gain = before ? gainBetween(before, now, settings) : undefined;
   return gain?.kind === 'gain' ? gain : undefined;
 }
 
 /** The gain from the first weight on record. */
 export function gainFromBirth(animal: RosterAnimal, settings: SpeciesSettings): KnownGain | undefined {
-  const gain = gainSinceFirst(dailyReadings(rosterReadings(animal)), settings);
+  const gain = gainSinceFirst(dailyReadings(readingsOf(animal)), settings);
   return gain.kind === 'gain' ? gain : undefined;
 }
 

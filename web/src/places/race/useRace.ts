@@ -29,6 +29,7 @@ const jobOnDevice = (items: readonly OutboxItem[], id: string): StartJob | undef
   return found?.out.kind === 'job' ? found.out.job : undefined;
 };
 
+const OTHERS_EVERY_MS = 10_000;
 const NOBODY: readonly RosterAnimal[] = [];
 const NOTHING: readonly Entry[] = [];
 const NO_ROSTER: RosterView = {
@@ -46,7 +47,13 @@ const NO_ROSTER: RosterView = {
 export function useRace(jobId: string): Race {
   const outbox = useOutbox();
   const { items, waiting } = useOutboxState();
-  const server = useQuery({ ...jobQuery(jobId), staleTime: Infinity, retry: false });
+  const server = useQuery({
+    ...jobQuery(jobId),
+    staleTime: Infinity,
+    retry: false,
+    // Another device may work the same job: what it wrote comes in between.
+    refetchInterval: OTHERS_EVERY_MS,
+  });
   const roster = useQuery({ ...rosterQuery, staleTime: Infinity });
   const { data: holding } = useQuery(holdingQuery);
   const onDevice = jobOnDevice(items, jobId);

@@ -1,14 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
 import type { TagNeed } from '@yaylak/core';
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { tagsQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
 import { Page } from '../../parts/Page';
 import { Row } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { colour, radius } from '../../theme/tokens';
 import { countText } from '../../words/format';
+import { BlankTagStock } from './BlankTagStock';
 import { LinkElectronic } from './LinkElectronic';
 import { MarksInField } from './MarksInField';
 import { NeedRow } from './NeedRow';
@@ -25,6 +28,7 @@ const NEEDS: readonly (readonly [need: TagNeed, words: string])[] = [
 export function TagsPage() {
   const { data, error, refetch } = useQuery(tagsQuery);
   const [only, setOnly] = useState<TagNeed>();
+  const navigate = useNavigate();
   if (!data)
     return <Page title="Tags">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
   const all = NEEDS.reduce((sum, [need]) => sum + data.counts[need], 0);
@@ -37,10 +41,24 @@ export function TagsPage() {
           ? `Nobody: all ${data.present} wear what they should`
           : `${countText(all, 'animal', 'animals')} of ${data.present} present`
       }
+      actions={
+        all > 0 ? (
+          <Button
+            onPress={() =>
+              void navigate('/race', {
+                state: { animalIds: data.needs.map((n) => n.tag.animalId), name: 'Re-tag', templateId: 'retag' },
+              })
+            }
+          >
+            Re-tag them as a job
+          </Button>
+        ) : undefined
+      }
       aside={
         <>
           <LinkElectronic />
           <NumbersToCome />
+          <BlankTagStock />
         </>
       }
     >

@@ -1,7 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { SPECIES_WORDS } from '@yaylak/core';
 import { Link, useNavigate } from 'react-router';
-import styled from 'styled-components';
 import { todayQuery } from '../../api/queries';
 import { useOutboxState } from '../../outbox/useOutbox';
 import { Button } from '../../parts/Button';
@@ -10,10 +9,10 @@ import { Page } from '../../parts/Page';
 import { Panel, Small, Soft } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { WindowBar } from '../../parts/WindowBar';
-import { space } from '../../theme/tokens';
 import { countText, longDate, shortDate } from '../../words/format';
 import { LookAtList } from './LookAtList';
-import { Item, Rows } from './rows';
+import { Heading, Item, Rows } from './rows';
+import { Held, ToGive } from './Remedies';
 import { NotGrowing } from './NotGrowing';
 
 /** What is open now, what opens this week, who does not grow, what is unfinished. */
@@ -126,6 +125,8 @@ export function TodayPage() {
           {rows(open)}
         </section>
       ) : null}
+      <ToGive doses={data.doses.filter((d) => d.isOpen)} today={data.on} />
+      <Held rows={data.withheld} today={data.on} />
       {ahead.length > 0 ? (
         <section>
           <Heading>
@@ -145,10 +146,3 @@ function windowWords(opens: string, closes: string, today: string): string {
   if (closes < today) return `Was due by ${shortDate(closes)}.`;
   return opens > today ? `From ${shortDate(opens)}.` : `Until ${shortDate(closes)}.`;
 }
-
-const Heading = styled.div`
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  margin-bottom: ${space(2)};
-`;

@@ -29,3 +29,9 @@ export const LookItem = styled(Item)`
     grid-template-columns: minmax(0, 1fr);
   }
 `;
+export const Heading = styled.div`
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  margin-bottom: ${space(2)};
+`;

@@ -1,6 +1,7 @@
 import { dayOf, readingBefore } from '@yaylak/core';
 import { weightText } from '../../../words/format';
-import { answerWeight, rosterReadings, type WeightAnswer } from '../answers';
+import { readingsOf } from '../../../remedies/planTreatment';
+import { answerWeight, type WeightAnswer } from '../answers';
 import type { Draft } from '../draft';
 import type { AtHand, StationRules } from './atHand';
 
@@ -11,7 +12,7 @@ export function weightAnswer(draft: Draft, at: AtHand): WeightAnswer {
     typed: draft.fields.weight ?? '',
     unit: at.unit,
     species: at.species,
-    before: at.animal && readingBefore(rosterReadings(at.animal), dayOf(at.job.on)),
+    before: at.animal && readingBefore(readingsOf(at.animal), dayOf(at.job.on)),
     on: at.job.on,
     settings: at.settings,
     tareKg,

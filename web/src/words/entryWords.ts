@@ -1,22 +1,24 @@
-import type { AnimalView, TimelineItem } from '@yaylak/contract';
-import { spacedDigits, type LookGrade, type Standard, type WeightUnit } from '@yaylak/core';
-import { amountText, countText, fullDate, weightText } from '../../words/format';
-import { DECISION_WORDS } from '../../words/reasons';
-import { CARE_WORDS, ROUTE_WORDS } from '../../words/stations';
+import type { Entry } from '@yaylak/contract';
+import { spacedDigits, type LookGrade, type Species, type Standard, type WeightUnit } from '@yaylak/core';
+import { amountText, countText, fullDate, weightText } from './format';
+import { DECISION_WORDS } from './reasons';
+import { CARE_WORDS, ROUTE_WORDS } from './stations';
 
 interface Told {
-  readonly view: AnimalView;
+  readonly species: Species | undefined;
   readonly unit: WeightUnit;
   readonly standards: readonly Standard[];
+  readonly groupName?: string | undefined;
+  readonly productName?: string | undefined;
 }
 
-/** An entry of an animal's time line in a line of words. */
-export function entryWords({ entry, groupName, productName }: TimelineItem, { view, unit, standards }: Told): string {
+/** An entry in a line of words. */
+export function entryWords(entry: Entry, { species, unit, standards, groupName, productName }: Told): string {
   switch (entry.type) {
     case 'arrival':
       return entry.how === 'born' ? 'Born here' : entry.how === 'bought' ? 'Bought' : 'Found and taken in';
     case 'weight':
-      return `${weightText(entry.kg, unit, view.row.species)}, ${entry.method}`;
+      return `${weightText(entry.kg, unit, species)}, ${entry.method}`;
     case 'identifier':
       return entry.kind === 'electronic'
         ? `Electronic ${spacedDigits(entry.text)} fitted`
@@ -46,7 +48,7 @@ export function entryWords({ entry, groupName, productName }: TimelineItem, { vi
     case 'care':
       return `${CARE_WORDS[entry.kind]}${entry.method ? `: ${entry.method}` : ''}`;
     case 'litter-weight':
-      return `Litter of ${entry.count}: ${weightText(entry.totalKg, unit, view.row.species)} together`;
+      return `Litter of ${entry.count}: ${weightText(entry.totalKg, unit, species)} together`;
     case 'strike':
       return 'Struck out';
   }

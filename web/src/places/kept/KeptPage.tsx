@@ -1,0 +1,146 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { groupsQuery, holdingQuery, rosterQuery } from '../../api/queries';
+import type { OutboxItem } from '../../outbox/store';
+import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
+import { Button } from '../../parts/Button';
+import { Page } from '../../parts/Page';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { Empty } from '../../parts/States';
+import { Tag } from '../../parts/Tag';
+import { colour, space } from '../../theme/tokens';
+import { entryWords } from '../../words/entryWords';
+import { countText, fullDate } from '../../words/format';
+import { useWeightUnit } from '../../words/useUnits';
+
+const SHOWN = 200;
+
+/** What this device keeps: what waits for the server, and what the book did not take, each with what to do. */
+export function KeptPage() {
+  const outbox = useOutbox();
+  const { items, waiting, refused, isServerThere } = useOutboxState();
+  const navigate = useNavigate();
+  const queue = items.filter((i) => i.state === 'waiting');
+  return (
+    <Page
+      title="Kept here"
+      lead={
+        waiting + refused.length === 0
+          ? 'Everything written on this device is in the book'
+          : `${countText(waiting, 'entry waits', 'entries wait')} for the server, ${countText(refused.length, 'was', 'were')} not taken`
+      }
+      actions={
+        waiting > 0 ? (
+          <Button kind="main" onPress={() => void outbox.flush()}>
+            Try to send now
+          </Button>
+        ) : undefined
+      }
+    >
+      {waiting + refused.length === 0 ? (
+        <Empty title="Nothing is kept here">
+          What is written with no server in reach is kept on this device and sent by itself, in order, when it is back.
+        </Empty>
+      ) : null}
+      {refused.length > 0 ? (
+        <Panel>
+          <h2>Not taken by the book</h2>
+          <Small>
+            Nothing of it is lost. Mend what stands against it and send it again, or drop it if it was a slip.
+          </Small>
+          <List aria-label="Not taken">
+            {refused.map((item) => (
+              <li key={item.key}>
+                <What item={item} />
+                <b>{item.message}</b>
+                <Row>
+                  {animalOf(item) ? (
+                    <Button onPress={() => void navigate(`/animals/${animalOf(item) ?? ''}`)}>Open the animal</Button>
+                  ) : null}
+                  <Button onPress={() => void outbox.retry(item.key)}>Send again</Button>
+                  <Button kind="quiet" onPress={() => void outbox.dismiss(item.key)}>
+                    Drop it
+                  </Button>
+                </Row>
+              </li>
+            ))}
+          </List>
+        </Panel>
+      ) : null}
+      {queue.length > 0 ? (
+        <Panel>
+          <h2>Waits for the server</h2>
+          <Small>
+            {isServerThere
+              ? 'It is on its way.'
+              : 'The server is away. It is tried again by itself, every few seconds; you may close the lid.'}
+          </Small>
+          <List aria-label="Waiting">
+            {queue.slice(0, SHOWN).map((item) => (
+              <li key={item.key}>
+                <What item={item} />
+              </li>
+            ))}
+          </List>
+          {queue.length > SHOWN ? <Small>and {queue.length - SHOWN} more</Small> : null}
+        </Panel>
+      ) : null}
+    </Page>
+  );
+}
+
+const animalOf = ({ out }: OutboxItem): string | undefined =>
+  out.kind === 'entry' && out.entry.type !== 'strike' ? out.entry.animalId : undefined;
+
+/** What was written, of whom and when. */
+function What({ item }: { readonly item: OutboxItem }) {
+  const unit = useWeightUnit();
+  const { data: holding } = useQuery(holdingQuery);
+  const { data: roster } = useQuery({ ...rosterQuery, staleTime: Infinity });
+  const { data: groups } = useQuery(groupsQuery);
+  const animals = useMemo(() => new Map(roster?.animals.map((a) => [a.tag.animalId, a])), [roster]);
+  const { out } = item;
+  if (out.kind === 'job') return <span>A job was started: {out.job.name}</span>;
+  if (out.kind === 'finish') return <span>A job was finished</span>;
+  const { entry } = out;
+  const animal = animals.get(animalOf(item) ?? '');
+  return (
+    <Row $gap={3}>
+      {animal ? <Tag tag={animal.tag} isStatic /> : null}
+      <span>
+        {entryWords(entry, {
+          species: animal?.species,
+          unit,
+          standards: holding?.standards ?? [],
+          groupName: entry.type === 'move' ? groups?.find((g) => g.id === entry.groupId)?.name : undefined,
+          productName:
+            entry.type === 'treatment' ? roster?.products.find((p) => p.id === entry.productId)?.facts.name : undefined,
+        })}
+        <Small>
+          {fullDate(entry.on)}, written by {entry.writtenBy} at {new Date(entry.writtenAt).toTimeString().slice(0, 5)}
+        </Small>
+      </span>
+    </Row>
+  );
+}
+
+const List = styled.ul`
+  list-style: none;
+  margin: ${space(2)} 0 0;
+  padding: 0;
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    align-items: center;
+    gap: ${space(2)};
+    min-height: 52px;
+    border-top: 1px solid ${colour('line')};
+  }
+  li > b {
+    flex: 1 1 240px;
+    color: ${colour('madder')};
+  }
+`;

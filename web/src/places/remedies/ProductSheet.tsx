@@ -1,0 +1,379 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { ProductView } from '@yaylak/contract';
+import { DOSE_UNITS, PRODUCT_KINDS, ROUTES, SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { ask } from '../../api/client';
+import { groupsQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Chip } from '../../parts/Chip';
+import { Choice, Field } from '../../parts/Field';
+import { Row, Small, Stack } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { useUndo } from '../../parts/Undo';
+import { colour, space } from '../../theme/tokens';
+import { newId } from '../../words/ids';
+import { ROUTE_WORDS } from '../../words/stations';
+import { draftOf, readProduct, type BatchDraft, type DoseDraft, type ProductDraft } from './productDraft';
+
+interface Props {
+  /** Undefined for a new one. */
+  readonly product: ProductView | undefined;
+  readonly onClose: () => void;
+}
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+const NEW_BATCH: BatchDraft = { batch: '', expiresOn: '', amount: '' };
+
+/** A product with what its label says; the user's own, and all doses come from it. */
+export function ProductSheet({ product, onClose }: Props) {
+  const [draft, setDraft] = useState<ProductDraft>(() => draftOf(product?.facts));
+  const [faults, setFaults] = useState<readonly string[]>([]);
+  const client = useQueryClient();
+  const undo = useUndo();
+  const set = (change: Partial<ProductDraft>): void => setDraft({ ...draft, ...change });
+  const readAgain = (): void => void client.invalidateQueries();
+
+  const save = async (isClosed = product?.isClosed ?? false): Promise<void> => {
+    const read = readProduct(draft, product?.facts);
+    if (read.kind === 'faults') return setFaults(read.faults);
+    try {
+      if (product) {
+        const path = `/api/remedies/products/${product.id}`;
+        const saved = await ask<ProductView>(path, {
+          method: 'PUT',
+          body: { ...read.facts, version: product.version, isClosed },
+        });
+        undo.offer({
+          done: `Saved ${read.facts.name}`,
+          undo: async () => {
+            const before = { ...product.facts, version: saved.version, isClosed: product.isClosed };
+            await ask(path, { method: 'PUT', body: before });
+            readAgain();
+          },
+        });
+      } else {
+        const id = newId();
+        await ask('/api/remedies/products', { method: 'POST', body: { id, ...read.facts } });
+        undo.offer({
+          done: `Added ${read.facts.name}`,
+          undo: async () => {
+            await ask(`/api/remedies/products/${id}`, { method: 'DELETE' });
+            readAgain();
+          },
+        });
+      }
+    } catch (error) {
+      return setFaults([(error as Error).message]);
+    }
+    readAgain();
+    onClose();
+  };
+  return (
+    <Sheet title={product ? product.facts.name : 'Add a product'} isOpen onClose={onClose} width={860}>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          void save();
+        }}
+      >
+        <Stack $gap={3}>
+          <Small>Type what the label says, and nothing else. What is not on it, the vet decides.</Small>
+          <Grid>
+            <Field label="Name" value={draft.name} onChange={(name) => set({ name })} autoFocus />
+            <Choice
+              label="Kind"
+              value={draft.kind}
+              options={PRODUCT_KINDS.map((k) => [k, k])}
+              onChange={(kind) => set({ kind })}
+            />
+            <Field label="Active substance" value={draft.active} onChange={(active) => set({ active })} />
+            <Field label="Form" placeholder="drench" value={draft.form} onChange={(form) => set({ form })} />
+            <Field
+              label="Concentration"
+              placeholder="25 mg/ml"
+              value={draft.concentration}
+              onChange={(concentration) => set({ concentration })}
+            />
+            <Choice
+              label="Given"
+              value={draft.route}
+              options={ROUTES.map((r) => [r, ROUTE_WORDS[r]])}
+              onChange={(route) => set({ route })}
+            />
+            <Choice
+              label="Measured in"
+              value={draft.doseUnit}
+              options={DOSE_UNITS.map((u) => [u, u])}
+              onChange={(doseUnit) => set({ doseUnit })}
+            />
+            <Field label="Syringe step" inputMode="decimal" value={draft.step} onChange={(step) => set({ step })} />
+            <Choice
+              label="Rounded"
+              value={draft.rounding}
+              options={[
+                ['up', 'up: too little does harm'],
+                ['nearest', 'to the nearest step'],
+              ]}
+              onChange={(rounding) => set({ rounding })}
+            />
+            <Field
+              label="Most at one place"
+              inputMode="decimal"
+              value={draft.maxPerSite}
+              onChange={(maxPerSite) => set({ maxPerSite })}
+            />
+            <Field label="Doses in all" inputMode="numeric" value={draft.times} onChange={(times) => set({ times })} />
+            <Field
+              label="Days between"
+              inputMode="numeric"
+              value={draft.everyDays}
+              onChange={(everyDays) => set({ everyDays })}
+            />
+            <Field
+              label="On whose prescription"
+              value={draft.prescribedBy}
+              onChange={(prescribedBy) => set({ prescribedBy })}
+            />
+            <Field
+              label={`Say when low, ${draft.doseUnit}`}
+              inputMode="decimal"
+              value={draft.lowAt}
+              onChange={(lowAt) => set({ lowAt })}
+            />
+          </Grid>
+          <DoseTable draft={draft} onChange={set} />
+          <Batches draft={draft} onChange={set} />
+          <Plan draft={draft} onChange={set} />
+          {faults.length > 0 ? (
+            <Faults role="alert">
+              {faults.map((f) => (
+                <p key={f}>{f}</p>
+              ))}
+            </Faults>
+          ) : null}
+          <Row>
+            <Button kind="main" type="submit">
+              Save the label
+            </Button>
+            {product ? (
+              <Button onPress={() => void save(!product.isClosed)}>
+                {product.isClosed ? 'It is used again' : 'No longer used'}
+              </Button>
+            ) : null}
+          </Row>
+        </Stack>
+      </form>
+    </Sheet>
+  );
+}
+
+interface PartProps {
+  readonly draft: ProductDraft;
+  readonly onChange: (change: Partial<ProductDraft>) => void;
+}
+
+function DoseTable({ draft, onChange }: PartProps) {
+  return (
+    <Table>
+      <thead>
+        <tr>
+          <th>For</th>
+          <th>Dose by</th>
+          <th>Figure, {draft.doseUnit}</th>
+          <th>Meat, days</th>
+          <th>Milk, days</th>
+        </tr>
+      </thead>
+      <tbody>
+        {SPECIES.map((species) => {
+          const dose = draft.doses[species];
+          const name = SPECIES_WORDS[species].plural;
+          const set = (change: Partial<DoseDraft>): void =>
+            onChange({ doses: { ...draft.doses, [species]: { ...dose, ...change } } });
+          return (
+            <tr key={species}>
+              <th scope="row">{name}</th>
+              <td>
+                <Choice
+                  label={`Dose by, ${name}`}
+                  isLabelHidden
+                  value={dose.by}
+                  options={[
+                    ['none', 'not on the label'],
+                    ['kg', 'the kilogram'],
+                    ['band', 'bands of weight'],
+                    ['head', 'the head'],
+                  ]}
+                  onChange={(by) => set({ by })}
+                />
+              </td>
+              <td>
+                <Cell
+                  aria-label={`Dose, ${name}`}
+                  disabled={dose.by === 'none'}
+                  placeholder={dose.by === 'band' ? '30: 6, 60: 12' : ''}
+                  value={dose.text}
+                  onChange={(e) => set({ text: e.target.value })}
+                />
+              </td>
+              <td>
+                <Cell
+                  aria-label={`Meat days, ${name}`}
+                  inputMode="numeric"
+                  value={dose.meat}
+                  onChange={(e) => set({ meat: e.target.value })}
+                />
+              </td>
+              <td>
+                <Cell
+                  aria-label={`Milk days, ${name}`}
+                  inputMode="numeric"
+                  value={dose.milk}
+                  onChange={(e) => set({ milk: e.target.value })}
+                />
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </Table>
+  );
+}
+
+function Batches({ draft, onChange }: PartProps) {
+  const set = (i: number, change: Partial<BatchDraft>): void =>
+    onChange({ batches: draft.batches.map((b, j) => (i === j ? { ...b, ...change } : b)) });
+  return (
+    <div>
+      <h3>Batches</h3>
+      {draft.batches.map((b, i) => (
+        <Row key={i} $gap={3} style={{ alignItems: 'flex-end' }}>
+          <Field label="Batch" value={b.batch} onChange={(batch) => set(i, { batch })} />
+          <Field
+            label="To be used to"
+            type="date"
+            value={b.expiresOn}
+            onChange={(expiresOn) => set(i, { expiresOn })}
+          />
+          <Field
+            label={`Bought, ${draft.doseUnit}`}
+            inputMode="decimal"
+            value={b.amount}
+            onChange={(amount) => set(i, { amount })}
+          />
+          <Button
+            kind="quiet"
+            aria-label={`Take batch ${b.batch} out`}
+            onPress={() => onChange({ batches: draft.batches.filter((_, j) => j !== i) })}
+          >
+            Take out
+          </Button>
+        </Row>
+      ))}
+      <Button kind="quiet" onPress={() => onChange({ batches: [...draft.batches, NEW_BATCH] })}>
+        Add a batch
+      </Button>
+    </div>
+  );
+}
+
+function Plan({ draft, onChange }: PartProps) {
+  const { data: groups } = useQuery(groupsQuery);
+  const { planMonths, planGroupIds } = draft;
+  return (
+    <div>
+      <h3>Every year in</h3>
+      <Row role="group" aria-label="Months it is given in">
+        {MONTHS.map((name, i) => {
+          const month = i + 1;
+          const isIn = planMonths.includes(month);
+          return (
+            <Chip
+              key={name}
+              type="button"
+              aria-pressed={isIn}
+              onClick={() =>
+                onChange({
+                  planMonths: isIn
+                    ? planMonths.filter((m) => m !== month)
+                    : [...planMonths, month].sort((a, b) => a - b),
+                })
+              }
+            >
+              {name}
+            </Chip>
+          );
+        })}
+      </Row>
+      {planMonths.length > 0 ? (
+        <Row role="group" aria-label="Groups it is given to" style={{ marginTop: 8 }}>
+          {(groups ?? [])
+            .filter((g) => !g.isClosed)
+            .map((g) => {
+              const isIn = planGroupIds.includes(g.id);
+              return (
+                <Chip
+                  key={g.id}
+                  type="button"
+                  aria-pressed={isIn}
+                  onClick={() =>
+                    onChange({
+                      planGroupIds: isIn ? planGroupIds.filter((id) => id !== g.id) : [...planGroupIds, g.id],
+                    })
+                  }
+                >
+                  {g.name}
+                </Chip>
+              );
+            })}
+        </Row>
+      ) : (
+        <Small>A bolus or mineral twice a year: choose its two months and its groups, and it comes up by itself.</Small>
+      )}
+    </div>
+  );
+}
+
+const Grid = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+  gap: ${space(3)};
+`;
+const Table = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  th {
+    text-align: left;
+    font-weight: 400;
+    font-size: 13px;
+    color: ${colour('inkSoft')};
+  }
+  td,
+  th {
+    padding: ${space(1)} ${space(2)} ${space(1)} 0;
+  }
+  tbody th {
+    font-size: 15px;
+    color: ${colour('ink')};
+    text-transform: capitalize;
+  }
+`;
+const Cell = styled.input`
+  min-height: 44px;
+  width: 100%;
+  min-width: 70px;
+  padding: 0 ${space(3)};
+  border: 1px solid ${colour('lineStrong')};
+  border-radius: 8px;
+  background: ${colour('panel')};
+  color: ${colour('ink')};
+  font: inherit;
+  &:disabled {
+    opacity: 0.5;
+  }
+`;
+const Faults = styled.div`
+  color: ${colour('madder')};
+  font-weight: 600;
+`;

@@ -1,0 +1,182 @@
+import { useQuery } from '@tanstack/react-query';
+import { SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { withQuery } from '../../api/client';
+import { holdingQuery, registerQuery, remediesQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { LinkButton } from '../../parts/LinkButton';
+import { Page } from '../../parts/Page';
+import { Row, Small } from '../../parts/Panel';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { colour, space } from '../../theme/tokens';
+import { amountText, countText, fullDate, shortDate, weightText } from '../../words/format';
+import { ROUTE_WORDS } from '../../words/stations';
+import { useWeightUnit } from '../../words/useUnits';
+
+/** The treatment register: to look through, to print and as a file. */
+export function RegisterPage() {
+  const { data: holding } = useQuery(holdingQuery);
+  const { data: remedies } = useQuery(remediesQuery);
+  const unit = useWeightUnit();
+  const [typedFrom, setFrom] = useState<string>();
+  const [to, setTo] = useState('');
+  const [productId, setProductId] = useState('');
+  const [species, setSpecies] = useState<Species | ''>('');
+  // A year back, as most who ask for it want to see.
+  const from =
+    typedFrom ??
+    (holding ? `${Number(holding.today.slice(0, 4)) - 1}${holding.today.slice(4).replace('-02-29', '-02-28')}` : '');
+  const query = {
+    ...(from ? { from } : {}),
+    ...(to ? { to } : {}),
+    ...(productId ? { productId } : {}),
+    ...(species ? { species } : {}),
+  };
+  const { data, error, refetch } = useQuery({ ...registerQuery(query), enabled: holding !== undefined });
+  return (
+    <Page
+      title="Treatment register"
+      lead={
+        data
+          ? `${countText(data.total, 'treatment', 'treatments')}${from ? ` from ${fullDate(from)}` : ''}${to ? ` to ${fullDate(to)}` : ''}${data.total > data.rows.length ? `, the last ${data.rows.length} shown; the file has all` : ''}`
+          : ''
+      }
+      actions={
+        <>
+          <LinkButton as={Link} to="/remedies">
+            Remedies
+          </LinkButton>
+          <Button onPress={() => window.print()}>Print</Button>
+          <LinkButton href={withQuery('/api/remedies/register.csv', query)} download="treatments.csv">
+            As a file (CSV)
+          </LinkButton>
+        </>
+      }
+    >
+      <Row $gap={3} className="no-print">
+        <Field label="From" type="date" value={from} onChange={setFrom} />
+        <Field label="To" type="date" value={to} onChange={setTo} />
+        <Choice
+          label="Product"
+          value={productId}
+          options={[['', 'all'], ...(remedies?.products ?? []).map((p) => [p.id, p.facts.name] as const)]}
+          onChange={setProductId}
+        />
+        <Choice
+          label="Species"
+          value={species}
+          options={[['', 'all'], ...SPECIES.map((s) => [s, SPECIES_WORDS[s].plural] as const)]}
+          onChange={setSpecies}
+        />
+      </Row>
+      {error ? <Failed error={error} onRetry={() => void refetch()} /> : null}
+      {!data && !error ? <Loading /> : null}
+      {data?.rows.length === 0 ? (
+        <Empty title="Nothing was given in this time">Choose another stretch, or another product.</Empty>
+      ) : null}
+      {data && data.rows.length > 0 ? (
+        <Scroll tabIndex={0} role="region" aria-label="Treatments">
+          <Table>
+            <thead>
+              <tr>
+                <th>Given</th>
+                <th>Animal</th>
+                <th>Product, batch</th>
+                <th>How much</th>
+                <th>Why</th>
+                <th>By, on prescription of</th>
+                <th>Withheld to the end of</th>
+              </tr>
+            </thead>
+            <tbody>
+              {data.rows.map((r) => (
+                <tr key={r.entryId}>
+                  <td>
+                    {shortDate(r.on)} {r.on.slice(0, 4)}
+                  </td>
+                  <td>
+                    <b>{r.tag.text}</b> {r.species}
+                    {r.numbers
+                      .filter((n) => n !== r.tag.text)
+                      .map((n) => (
+                        <Small key={n}>{n}</Small>
+                      ))}
+                  </td>
+                  <td>
+                    {r.product}
+                    <Small>{r.batch ?? 'batch not said'}</Small>
+                  </td>
+                  <td>
+                    {amountText(r.amount)} {r.unit} {ROUTE_WORDS[r.route]}
+                    {r.doseKg === null ? null : (
+                      <Small>
+                        for {weightText(r.doseKg, unit)} by {r.doseMethod}
+                      </Small>
+                    )}
+                    {r.isOffLabel ? <Small>off the label</Small> : null}
+                  </td>
+                  <td>{r.reason ?? ''}</td>
+                  <td>
+                    {r.by}
+                    {r.prescribedBy ? <Small>{r.prescribedBy}</Small> : null}
+                  </td>
+                  <td>
+                    {r.meatUntil ? <span>meat {fullDate(r.meatUntil)}</span> : 'meat: no wait'}
+                    <Small>{r.milkUntil ? `milk ${fullDate(r.milkUntil)}` : 'milk: no wait'}</Small>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+        </Scroll>
+      ) : null}
+    </Page>
+  );
+}
+
+const Scroll = styled.div`
+  overflow-x: auto;
+  background: ${colour('panel')};
+  border: 1px solid ${colour('line')};
+  border-radius: 8px;
+  @media print {
+    overflow: visible;
+    border: 0;
+  }
+`;
+const Table = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 14px;
+  th {
+    text-align: left;
+    font-weight: 600;
+  }
+  th,
+  td {
+    padding: ${space(2)};
+    vertical-align: top;
+    border-bottom: 1px solid ${colour('line')};
+  }
+  thead {
+    display: table-header-group;
+  }
+  tr {
+    break-inside: avoid;
+  }
+  @media print {
+    font-size: 9.5pt;
+    th,
+    td {
+      padding: 3px 5px;
+      border-color: #999;
+    }
+    p {
+      font-size: 8.5pt;
+      color: #000;
+    }
+  }
+`;

@@ -1,0 +1,153 @@
+import { useQuery } from '@tanstack/react-query';
+import type { DoseDueView, ProductView, RemediesView } from '@yaylak/contract';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { holdingQuery, remediesQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { HeldBar } from '../../parts/HeldBar';
+import { LinkButton } from '../../parts/LinkButton';
+import { Page } from '../../parts/Page';
+import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { Tag } from '../../parts/Tag';
+import { useNewKey } from '../../parts/useWindowKey';
+import { WindowBar } from '../../parts/WindowBar';
+import { useGiveJob } from '../../remedies/useGiveJob';
+import { colour, space } from '../../theme/tokens';
+import { countText, fullDate, longDate } from '../../words/format';
+import { ProductSheet } from './ProductSheet';
+import { Shelf } from './Shelf';
+import { TreatWhom } from './TreatWhom';
+
+/** What is withheld, what is to be given again, and what stands on the shelf. */
+export function RemediesPage() {
+  const { data, error, refetch } = useQuery(remediesQuery);
+  const { data: holding } = useQuery(holdingQuery);
+  const [sheet, setSheet] = useState<{ readonly product: ProductView | undefined }>();
+  useNewKey(() => setSheet({ product: undefined }));
+  if (!data || !holding)
+    return (
+      <Page title="Remedies">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
+    );
+  const held = new Set(data.withheld.map((w) => w.tag.animalId)).size;
+  const open = data.due.filter((d) => d.isOpen).length;
+  return (
+    <Page
+      title="What is withheld, and what is due?"
+      lead={`${held === 0 ? 'Nothing is withheld' : `${countText(held, 'animal', 'animals')} of ${data.present} withheld`}, ${open === 0 ? 'nothing is to be given now' : `${countText(open, 'round', 'rounds')} to be given now`}`}
+      actions={
+        <>
+          <TreatWhom />
+          <LinkButton as={Link} to="/remedies/register">
+            Treatment register
+          </LinkButton>
+        </>
+      }
+      aside={
+        <>
+          <Shelf
+            products={data.products}
+            onAdd={() => setSheet({ product: undefined })}
+            onEdit={(product) => setSheet({ product })}
+          />
+          <NotePanel $tone="weld">
+            <h3>Before you treat</h3>
+            <Small>
+              The label, your vet and your local rules decide; nothing here is a dose of ours. A clean needle for each
+              animal, used ones into the sharps box. Nothing poured on a wet back. Gloves on: some remedies go through
+              the skin, and a vaccine in your own hand wants a doctor. Hold a beast in the crush before you reach in.
+            </Small>
+          </NotePanel>
+        </>
+      }
+    >
+      <Withheld rows={data.withheld} today={holding.today} />
+      <Due rows={data.due} today={holding.today} />
+      {sheet ? <ProductSheet product={sheet.product} onClose={() => setSheet(undefined)} /> : null}
+    </Page>
+  );
+}
+
+function Withheld({ rows, today }: { readonly rows: RemediesView['withheld']; readonly today: string }) {
+  return (
+    <Panel>
+      <h2>Withheld</h2>
+      {rows.length === 0 ? (
+        <p>Nothing: meat and milk of all may be used, as far as the book knows.</p>
+      ) : (
+        <List aria-label="Withheld">
+          {rows.map((w) => (
+            <li key={`${w.tag.animalId} ${w.of}`}>
+              <span>
+                <Tag tag={w.tag} />
+                <Small>{w.groupName ?? 'no group'}</Small>
+              </span>
+              <span>
+                <b>
+                  {w.of === 'meat' ? 'Meat' : 'Milk'} clear from {longDate(w.clearFrom)}
+                </b>
+                <Small>
+                  {w.product}, given {fullDate(w.from)}
+                </Small>
+              </span>
+              <HeldBar from={w.from} until={w.until} today={today} />
+            </li>
+          ))}
+        </List>
+      )}
+    </Panel>
+  );
+}
+
+function Due({ rows, today }: { readonly rows: readonly DoseDueView[]; readonly today: string }) {
+  const give = useGiveJob();
+  return (
+    <Panel>
+      <h2>To give again</h2>
+      {rows.length === 0 ? (
+        <Empty title="Nothing is to be given in the next three weeks">
+          A product given in several doses, or in certain months of the year, comes up here by itself.
+        </Empty>
+      ) : (
+        <List aria-label="To give again">
+          {rows.map((d) => (
+            <li key={d.key}>
+              <span>
+                <b>{d.product}</b>
+                <Small>
+                  {d.nth === null ? 'yearly plan' : `dose ${d.nth}`}, {d.groupName ?? 'no group'}
+                </Small>
+              </span>
+              <span>
+                {countText(d.animalIds.length, 'animal', 'animals')}
+                {d.done > 0 ? `, ${d.done} done` : ''}
+                <WindowBar window={d.window} today={today} />
+              </span>
+              <Row style={{ justifyContent: 'flex-end' }}>
+                <Button aria-label={`Start the job: ${d.product}, ${d.groupName ?? ''}`} onPress={() => give(d)}>
+                  Start the job
+                </Button>
+              </Row>
+            </li>
+          ))}
+        </List>
+      )}
+    </Panel>
+  );
+}
+
+const List = styled.ul`
+  list-style: none;
+  margin: ${space(2)} 0 0;
+  padding: 0;
+  li {
+    display: grid;
+    grid-template-columns: minmax(120px, 1fr) minmax(180px, 1.6fr) minmax(160px, 1.2fr);
+    gap: ${space(3)};
+    align-items: center;
+    min-height: 60px;
+    padding: ${space(1)} 0;
+    border-top: 1px solid ${colour('line')};
+  }
+`;

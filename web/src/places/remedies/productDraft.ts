@@ -1,0 +1,203 @@
+import type { DoseFacts, ProductFacts, WithdrawalFacts } from '@yaylak/contract';
+import {
+  parseDay,
+  readTypedNumber,
+  SPECIES,
+  type DoseUnit,
+  type ProductKind,
+  type Route,
+  type Species,
+} from '@yaylak/core';
+
+/** A dose as it is typed: a figure for the kilogram or the head, or bands as `30: 6, 60: 12`. */
+export interface DoseDraft {
+  readonly by: 'none' | DoseFacts['by'];
+  readonly text: string;
+  readonly meat: string;
+  readonly milk: string;
+}
+export interface BatchDraft {
+  readonly batch: string;
+  readonly expiresOn: string;
+  readonly amount: string;
+}
+
+/** A label while it is typed: everything is text until it is read. */
+export interface ProductDraft {
+  readonly name: string;
+  readonly kind: ProductKind;
+  readonly active: string;
+  readonly form: string;
+  readonly concentration: string;
+  readonly doseUnit: DoseUnit;
+  readonly doses: Readonly<Record<Species, DoseDraft>>;
+  readonly step: string;
+  readonly rounding: 'up' | 'nearest';
+  readonly maxPerSite: string;
+  readonly route: Route;
+  readonly times: string;
+  readonly everyDays: string;
+  readonly prescribedBy: string;
+  readonly batches: readonly BatchDraft[];
+  readonly lowAt: string;
+  readonly planMonths: readonly number[];
+  readonly planGroupIds: readonly string[];
+}
+
+const NO_DOSE: DoseDraft = { by: 'none', text: '', meat: '', milk: '' };
+const shown = (n: number | undefined): string => (n === undefined ? '' : String(n));
+
+/** The draft of a label, or of an empty one. The first route is the one withdrawals are typed for. */
+export function draftOf(facts: ProductFacts | undefined): ProductDraft {
+  const route = facts?.routes[0] ?? 'mouth';
+  const dose = (species: Species): DoseDraft => {
+    const rule = facts?.doses.find((d) => d.species === species);
+    const withdrawal = facts?.withdrawals.find((w) => w.species === species && w.route === route);
+    if (!rule && !withdrawal) return NO_DOSE;
+    return {
+      by: rule?.by ?? 'none',
+      text: rule ? doseText(rule) : '',
+      meat: shown(withdrawal?.meatDays),
+      milk: shown(withdrawal?.milkDays),
+    };
+  };
+  return {
+    name: facts?.name ?? '',
+    kind: facts?.kind ?? 'remedy',
+    active: facts?.active ?? '',
+    form: facts?.form ?? '',
+    concentration: facts?.concentration ?? '',
+    doseUnit: facts?.doseUnit ?? 'ml',
+    doses: Object.fromEntries(SPECIES.map((s) => [s, dose(s)])) as ProductDraft['doses'],
+    step: shown(facts?.step ?? 0.5),
+    rounding: facts?.rounding ?? 'nearest',
+    maxPerSite: shown(facts?.maxPerSite),
+    route,
+    times: shown(facts?.course?.times),
+    everyDays: shown(facts?.course?.everyDays),
+    prescribedBy: facts?.prescribedBy ?? '',
+    batches: (facts?.batches ?? []).map((b) => ({
+      batch: b.batch,
+      expiresOn: b.expiresOn ?? '',
+      amount: shown(b.amount),
+    })),
+    lowAt: shown(facts?.lowAt),
+    planMonths: facts?.planMonths ?? [],
+    planGroupIds: facts?.planGroupIds ?? [],
+  };
+}
+
+function doseText({ by, perKg, bands, amount }: DoseFacts): string {
+  if (by === 'kg') return shown(perKg);
+  return by === 'head' ? shown(amount) : (bands ?? []).map((b) => `${b.upToKg}: ${b.amount}`).join(', ');
+}
+
+export type ProductRead =
+  | { readonly kind: 'facts'; readonly facts: ProductFacts }
+  | { readonly kind: 'faults'; readonly faults: readonly string[] };
+
+/** Reads a typed label; every fault names its field, what stands there and what to type. Other routes and their withdrawals are kept. */
+export function readProduct(draft: ProductDraft, before: ProductFacts | undefined): ProductRead {
+  const faults: string[] = [];
+  const figure = (text: string, field: string, hint: string): number | undefined => {
+    if (text.trim() === '') return undefined;
+    const read = readTypedNumber(text);
+    if (read.kind === 'number' && read.value >= 0) return read.value;
+    faults.push(`${field}: “${text}” is no figure. ${hint}`);
+    return undefined;
+  };
+  const whole = (text: string, field: string): number | undefined => {
+    const read = figure(text, field, 'Type whole days, or leave it empty.');
+    if (read === undefined || Number.isInteger(read)) return read;
+    faults.push(`${field}: “${text}” is not whole.`);
+    return undefined;
+  };
+  if (draft.name.trim() === '') faults.push('Name: type what stands on the bottle.');
+  const step = figure(draft.step, 'Syringe step', 'Type it as 0.5.');
+  if (step === undefined || step <= 0) faults.push('Syringe step: type what the syringe can measure, such as 0.5.');
+
+  const doses = SPECIES.flatMap((species): DoseFacts[] => {
+    const { by, text } = draft.doses[species];
+    if (by === 'none') return [];
+    if (by === 'band') {
+      const bands = readBands(text);
+      if (!bands) faults.push(`Dose, ${species}: “${text}” is no list of bands. Type it as 30: 6, 60: 12.`);
+      return bands ? [{ species, by, bands }] : [];
+    }
+    const value = figure(text, `Dose, ${species}`, 'Type what the label says.');
+    if (value === undefined || value === 0) {
+      if (value === 0 || text.trim() === '') faults.push(`Dose, ${species}: type what the label says.`);
+      return [];
+    }
+    return [by === 'kg' ? { species, by, perKg: value } : { species, by, amount: value }];
+  });
+  const own = SPECIES.flatMap((species): WithdrawalFacts[] => {
+    const meatDays = whole(draft.doses[species].meat, `Meat, ${species}`);
+    const milkDays = whole(draft.doses[species].milk, `Milk, ${species}`);
+    if (meatDays === undefined && milkDays === undefined) return [];
+    return [{ species, route: draft.route, ...defined({ meatDays, milkDays }) }];
+  });
+  const others = (before?.withdrawals ?? []).filter((w) => w.route !== draft.route);
+  const batches = draft.batches.flatMap((b) => {
+    if (b.batch.trim() === '' && b.amount.trim() === '') return [];
+    if (b.batch.trim() === '') faults.push('Batch: type the number that stands on the bottle.');
+    if (b.expiresOn !== '' && parseDay(b.expiresOn) === undefined)
+      faults.push(`Batch ${b.batch}: “${b.expiresOn}” is no date.`);
+    const amount = figure(b.amount, `Batch ${b.batch}, bought`, 'Type how much was bought.') ?? 0;
+    return [{ batch: b.batch.trim(), amount, ...(b.expiresOn === '' ? {} : { expiresOn: b.expiresOn }) }];
+  });
+  const times = whole(draft.times, 'Doses in all');
+  const everyDays = whole(draft.everyDays, 'Days between');
+  if ((times === undefined) !== (everyDays === undefined))
+    faults.push('A course needs both: how many doses in all, and how many days between.');
+  const maxPerSite = figure(draft.maxPerSite, 'Most at one place', 'Leave it empty where the label has none.');
+  const lowAt = figure(draft.lowAt, 'Low at', 'Leave it empty to hear nothing.');
+  if (faults.length > 0) return { kind: 'faults', faults };
+  return {
+    kind: 'facts',
+    facts: {
+      name: draft.name.trim(),
+      kind: draft.kind,
+      ...text({
+        active: draft.active,
+        form: draft.form,
+        concentration: draft.concentration,
+        prescribedBy: draft.prescribedBy,
+      }),
+      doseUnit: draft.doseUnit,
+      doses,
+      step: step ?? 0.5,
+      rounding: draft.rounding,
+      routes: [
+        draft.route,
+        ...(before?.routes ?? []).filter((r) => r !== draft.route && others.some((w) => w.route === r)),
+      ],
+      withdrawals: [...own, ...others],
+      batches,
+      ...defined({ maxPerSite, lowAt }),
+      ...(times !== undefined && everyDays !== undefined ? { course: { times, everyDays } } : {}),
+      ...(draft.planMonths.length > 0
+        ? { planMonths: [...draft.planMonths], planGroupIds: [...draft.planGroupIds] }
+        : {}),
+    },
+  };
+}
+
+/** `30: 6, 60: 12` as bands: up to 30 kg 6, up to 60 kg 12. */
+export function readBands(text: string): { readonly upToKg: number; readonly amount: number }[] | undefined {
+  const parts = text.split(/;|,\s+/).map((part) => part.split(':').map((n) => readTypedNumber(n)));
+  const bands = parts.flatMap(([upTo, amount]) =>
+    upTo?.kind === 'number' && amount?.kind === 'number' && upTo.value > 0 && amount.value > 0
+      ? [{ upToKg: upTo.value, amount: amount.value }]
+      : [],
+  );
+  return bands.length === parts.length && parts.every((p) => p.length === 2) ? bands : undefined;
+}
+
+/** Fields that have a value. */
+const defined = <T extends object>(fields: T): { [K in keyof T]?: Exclude<T[K], undefined> } =>
+  Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined)) as never;
+const text = <T extends Record<string, string>>(fields: T): Partial<T> =>
+  Object.fromEntries(
+    Object.entries(fields).flatMap(([k, v]) => (v.trim() === '' ? [] : [[k, v.trim()]])),
+  ) as Partial<T>;

@@ -1,0 +1,87 @@
+import { screen, waitFor } from '@testing-library/react';
+import { aHolding, aProduct, aRoster, aRosterAnimal, TODAY } from '../tests/builders';
+import { renderPage } from '../tests/renderPage';
+import { TreatSheet } from './TreatSheet';
+
+const light = aRosterAnimal('26-0001', { weights: [['2026-11-20', 30, 'scale']] });
+const heavy = aRosterAnimal('26-0002', { weights: [['2026-11-20', 44, 'scale']] });
+const kid = aRosterAnimal('K-1', { species: 'goat' });
+
+const show = (ids: readonly string[], products = [aProduct('White drench')]) => {
+  const onClose = jest.fn();
+  const shown = renderPage(<TreatSheet animalIds={ids} onClose={onClose} />, {
+    at: '/',
+    route: '/',
+    answers: {
+      'GET /api/roster': aRoster([light, heavy, kid], { products }),
+      'GET /api/holding': aHolding(),
+    },
+  });
+  return { ...shown, onClose };
+};
+const press = () => screen.getByRole('button', { name: 'Write it down' });
+const both = [light.tag.animalId, heavy.tag.animalId];
+
+it('doses each by its own weight, and writes it down with batch and withdrawal', async () => {
+  const { user, entries, onClose } = show(both);
+  // 0.2 ml x 30 = 6; x 44 = 8.8, up to 9.
+  expect(
+    await screen.findByRole('row', { name: /26-0001.*30.0.kg, scale, 3 days old.*6 ml.*14 days, no figure/ }),
+  ).toBeVisible();
+  expect(screen.getByText('15 ml in all')).toBeVisible();
+  await user.type(screen.getByLabelText('Why'), 'worms');
+  await user.click(press());
+  await waitFor(() => expect(entries()).toHaveLength(2));
+  expect(entries()).toMatchObject([
+    {
+      type: 'treatment',
+      animalId: both[0],
+      on: TODAY,
+      amount: 6,
+      batch: 'K1',
+      reason: 'worms',
+      meatDays: 14,
+      doseKg: 30,
+    },
+    { amount: 9, doseKg: 44 },
+  ]);
+  await waitFor(() => expect(onClose).toHaveBeenCalled());
+});
+
+it('doses all by the heaviest when asked', async () => {
+  const { user, entries } = show(both);
+  await user.click(await screen.findByText(/One dose for all, by the heaviest/));
+  await user.click(press());
+  await waitFor(() => expect(entries().map((e) => (e.type === 'treatment' ? e.amount : 0))).toEqual([9, 9]));
+});
+
+it('does not give what is not on the label, unless the vet’s days are typed', async () => {
+  const { user, entries } = show([kid.tag.animalId]);
+  await screen.findByText('not on the label');
+  await user.type(screen.getByLabelText(/Amount, ml/), '5');
+  await user.click(press());
+  expect(await screen.findByText(/K-1: the label of White drench has no withdrawal for this species/)).toBeVisible();
+  await user.click(screen.getByText('Off the label, on the vet’s word'));
+  await user.click(press());
+  expect(await screen.findByText(/type the days for meat that the vet gave/)).toBeVisible();
+  await user.type(screen.getByLabelText('Vet’s days for meat'), '60');
+  await user.click(press());
+  await waitFor(() => expect(entries()).toMatchObject([{ isOffLabel: true, meatDays: 60, amount: 5 }]));
+});
+
+it('asks before a batch that is over', async () => {
+  const old = aProduct(
+    'White drench',
+    {},
+    {
+      batches: [{ batch: 'K0', expiresOn: '2026-11-01', amount: 9, left: 9, state: 'expired' }],
+    },
+  );
+  const { user, entries } = show([light.tag.animalId], [old]);
+  await screen.findByText('6 ml');
+  await user.click(press());
+  expect(await screen.findByText(/no batch on the shelf may be used \(K0 was over on 1 Nov 2026\)/)).toBeVisible();
+  expect(entries()).toEqual([]);
+  await user.click(press());
+  await waitFor(() => expect(entries()).toHaveLength(1));
+});

@@ -1,0 +1,183 @@
+import { labelOf, type ProductView, type RosterAnimal } from '@yaylak/contract';
+import {
+  dayOf,
+  doseFor,
+  doseWeight,
+  labelWithdrawal,
+  readTypedNumber,
+  type Dose,
+  type DoseWeight,
+  type Reading,
+  type Route,
+  type Species,
+  type SpeciesSettings,
+  type WeightUnit,
+  type WithdrawalRule,
+} from '@yaylak/core';
+import type { EntryDraft } from '../outbox/useRecord';
+import { fullDate, weightText } from '../words/format';
+
+/** Who is treated, as a dose needs it. */
+export interface Treated {
+  /** Undefined for one not in the book yet. */
+  readonly animal: RosterAnimal | undefined;
+  readonly species: Species;
+  readonly ageDays: number | undefined;
+  readonly settings: SpeciesSettings;
+  /** Beside those of the roster: what was just weighed. */
+  readonly weighedNow?: Reading | undefined;
+  readonly on: string;
+  readonly unit: WeightUnit;
+}
+
+/** What somebody set otherwise than the label proposes. */
+export interface TreatmentChoice {
+  readonly amountText?: string | undefined;
+  readonly route?: Route | undefined;
+  readonly batch?: string | undefined;
+  /** All are dosed by this weight, the heaviest of them. */
+  readonly byKg?: number | undefined;
+}
+
+/** A remedy as it would be given to one animal. */
+export interface PlannedTreatment {
+  readonly product: ProductView;
+  readonly dose: Dose;
+  readonly weight: DoseWeight | undefined;
+  /** Typed, or the dose. */
+  readonly amountText: string;
+  readonly amount: number | undefined;
+  readonly route: Route;
+  readonly batch: string | undefined;
+  /** What the label says for the species by this route; undefined where it says nothing. */
+  readonly withdrawal: WithdrawalRule | undefined;
+  /** In whole sentences, each a reason to look again before it is given. */
+  readonly cautions: readonly string[];
+}
+
+/** A roster animal's readings as core wants them. */
+export const readingsOf = (animal: RosterAnimal): Reading[] =>
+  animal.weights.map(([on, kg, method]) => ({ on: dayOf(on), kg, method: method as Reading['method'] }));
+
+/** Dose, batch, withdrawal and cautions of a product for one animal, all by the user's own label. */
+export function planTreatment(product: ProductView, who: Treated, choice: TreatmentChoice = {}): PlannedTreatment {
+  const label = labelOf(product.facts);
+  const weight = weightFor(who);
+  const dose = doseFor(label, who.species, choice.byKg ?? weight?.kg);
+  const amountText = choice.amountText ?? (dose.kind === 'dose' ? String(dose.amount) : '');
+  const typed = readTypedNumber(amountText);
+  const route = choice.route ?? product.facts.routes[0] ?? 'mouth';
+  const usable = product.batches.find((b) => b.state === 'good' || b.state === 'expires-soon');
+  const batch = choice.batch ?? usable?.batch;
+  return {
+    product,
+    dose,
+    weight,
+    amountText,
+    amount: typed.kind === 'number' && typed.value > 0 ? typed.value : undefined,
+    route,
+    batch,
+    withdrawal: labelWithdrawal(label, who.species, route),
+    cautions: [
+      ...weightCautions(product, who, weight, dose),
+      ...batchCautions(product, batch),
+      ...historyCautions(product, who),
+    ],
+  };
+}
+
+/** By the rules of doses: the last of the scale while it serves, else the last of any kind. */
+function weightFor({ animal, ageDays, settings, weighedNow, on }: Treated): DoseWeight | undefined {
+  const readings = [...(animal ? readingsOf(animal) : []), ...(weighedNow ? [weighedNow] : [])];
+  return doseWeight(readings, dayOf(on), ageDays !== undefined && ageDays <= settings.weaningDays.closes);
+}
+
+function weightCautions(
+  { facts }: ProductView,
+  { species, unit }: Treated,
+  weight: DoseWeight | undefined,
+  dose: Dose,
+): string[] {
+  const isByWeight = facts.doses.some((d) => d.species === species && d.by !== 'head');
+  if (!isByWeight || !weight || dose.kind !== 'dose') return [];
+  const said: string[] = [];
+  if (weight.cautions.includes('old-weight'))
+    said.push(`${facts.name}: the dose is by a weight of ${weight.daysOld} days ago.`);
+  const guess = weight.cautions.find((c) => c !== 'old-weight');
+  const by = guess === 'estimate' ? 'by eye' : guess === 'tape' ? 'by tape' : 'by a litter’s mean';
+  if (guess)
+    said.push(
+      `${facts.name}: the dose is ${by} (${weightText(weight.kg, unit, species)}), which usually reads high. Weigh it if you can.`,
+    );
+  return said;
+}
+
+function batchCautions({ facts, batches }: ProductView, batch: string | undefined): string[] {
+  const chosen = batches.find((b) => b.batch === batch);
+  if (chosen?.state === 'expired')
+    return [
+      `${facts.name}: batch ${chosen.batch} was over on ${fullDate(chosen.expiresOn ?? '')}. Take another bottle.`,
+    ];
+  if (chosen || batches.length === 0) return [];
+  const last = batches.find((b) => b.state === 'expired');
+  const why = last ? `${last.batch} was over on ${fullDate(last.expiresOn ?? '')}` : 'none is left';
+  return [`${facts.name}: no batch on the shelf may be used (${why}). Take another bottle, or leave it out.`];
+}
+
+function historyCautions({ id, facts }: ProductView, { animal, on }: Treated): string[] {
+  const said = (animal?.withheld ?? []).map(
+    (w) => `Its ${w.of} is withheld to ${fullDate(w.until)} already (${w.product}). The longer of the two counts.`,
+  );
+  const before = animal?.given.find(([productId]) => productId === id);
+  const days = before && dayOf(on) - dayOf(before[1]);
+  if (days !== undefined && days >= 0 && days < (facts.course?.everyDays ?? 7))
+    said.push(
+      `${facts.name} was given ${days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`} already.`,
+    );
+  return said;
+}
+
+/** Why nothing can be given yet, in words; undefined when it can. */
+export function amountFault({ product, dose, amount, amountText }: PlannedTreatment): string | undefined {
+  if (amount !== undefined) return undefined;
+  const { name } = product.facts;
+  const more = 'Type what is given, or leave it out.';
+  if (amountText.trim() !== '' || dose.kind === 'dose') return `${name}: “${amountText}” is no amount. ${more}`;
+  switch (dose.reason) {
+    case 'no-weight':
+      return `${name}: the dose goes by weight and there is none. ${more}`;
+    case 'above-bands':
+      return `${name}: it is heavier than the label’s last band (${dose.heaviestKg} kg). ${more}`;
+    case 'species-not-on-label':
+      return `${name}: the label has no dose for this species. ${more}`;
+  }
+}
+
+type Given = Omit<Extract<EntryDraft, { type: 'treatment' }>, 'animalId' | 'on' | 'id'>;
+
+/** The entry of a treatment as planned; off the label with the vet's days. */
+export function treatmentFact(
+  plan: PlannedTreatment,
+  more: { readonly reason?: string | undefined; readonly prescribedBy?: string | undefined } = {},
+  vet?: { readonly meatDays: number; readonly milkDays?: number | undefined },
+): Given | undefined {
+  const { product, amount, weight, withdrawal, route, batch } = plan;
+  if (amount === undefined) return undefined;
+  const { meatDays, milkDays } = vet ?? withdrawal ?? {};
+  const prescribedBy = more.prescribedBy?.trim() || product.facts.prescribedBy;
+  const reason = more.reason?.trim();
+  return {
+    type: 'treatment',
+    productId: product.id,
+    amount,
+    unit: product.facts.doseUnit,
+    route,
+    ...(batch === undefined ? {} : { batch }),
+    ...(reason ? { reason } : {}),
+    ...(prescribedBy ? { prescribedBy } : {}),
+    ...(weight ? { doseKg: Number(weight.kg.toFixed(3)), doseMethod: weight.method } : {}),
+    ...(meatDays === undefined ? {} : { meatDays }),
+    ...(milkDays === undefined ? {} : { milkDays }),
+    ...(vet ? { isOffLabel: true } : {}),
+  };
+}
