@@ -5,7 +5,7 @@ import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Max, MaxLength, Min } from 'class-validator';
 import type { Entry } from './entries';
 import { IsCalendarDate, MAX_TEXT } from './rules';
-import type { GainView } from './growth';
+import type { BiasView, GainView } from './growth';
 
 export const ANIMAL_SORTS = ['number', 'species', 'group', 'age', 'weight', 'gain', 'weighed'] as const;
 export type AnimalSort = (typeof ANIMAL_SORTS)[number];
@@ -204,6 +204,8 @@ export interface AnimalView {
   };
   readonly verdict: ContemporaryVerdict | null;
   readonly alarm: string | null;
+  /** Guesses among its weights that were set right, and by what. */
+  readonly corrections: readonly BiasView[];
   readonly curve: CurveView;
   readonly identifiers: readonly IdentifierView[];
   readonly ancestors: {

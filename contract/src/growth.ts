@@ -1,4 +1,4 @@
-import type { AdjustedWeight, Breakdown } from '@yaylak/core';
+import type { AdjustedWeight, Breakdown, Species } from '@yaylak/core';
 
 /** A gain with how wide the guess is. Kilograms a day. */
 export interface GainView {
@@ -44,4 +44,16 @@ export interface ContemporaryVerdict {
   readonly groupSize: number;
   readonly isSmallGroup: boolean;
   readonly breakdown: Breakdown;
+}
+
+/** How somebody's tape or eye reads beside the scale; 80 % interval. */
+export interface BiasView {
+  readonly by: string;
+  readonly method: string;
+  readonly species: Species;
+  readonly pairs: number;
+  readonly ratio: number;
+  readonly low: number | null;
+  readonly high: number | null;
+  readonly isUsed: boolean;
 }

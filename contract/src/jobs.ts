@@ -18,6 +18,7 @@ import type { Entry } from './entries';
 import type { ProductView } from './remedies';
 import { IsCalendarDate, MAX_TEXT } from './rules';
 import { STATIONS, type Station } from './kinds';
+import type { BiasView } from './growth';
 import { GateChoice, StationSettings, type TemplateView } from './stations';
 
 /** Starts a job; sent twice it is one job. */
@@ -102,18 +103,6 @@ export interface GoneNumber {
   readonly name: string;
   readonly how: string;
   readonly on: string;
-}
-
-/** How somebody's tape or eye reads beside the scale; 80 % interval. */
-export interface BiasView {
-  readonly by: string;
-  readonly method: string;
-  readonly species: Species;
-  readonly pairs: number;
-  readonly ratio: number;
-  readonly low: number | null;
-  readonly high: number | null;
-  readonly isUsed: boolean;
 }
 
 export interface RosterView {

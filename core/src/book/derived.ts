@@ -1,5 +1,5 @@
 import type { Day } from '../calendar';
-import { dailyReadings, type Reading } from '../growth';
+import { correctedKg, dailyReadings, isGuess, type Reading, type ScaleBias } from '../growth';
 import { openWithdrawals, type OpenWithdrawal } from '../remedies';
 import type { AnimalFacts, IdentifierFact, MarkFact } from './facts';
 
@@ -40,5 +40,16 @@ export function mainIdentifier(
   return last && { identifier: last, isWorn: false };
 }
 
-/** An animal's readings as `dailyReadings` gives them. */
-export const dailyWeights = (facts: AnimalFacts): readonly Reading[] => dailyReadings(facts.weights);
+/**
+ * An animal's readings as `dailyReadings` gives them, a tape or an eye set right first where its hand's bias is known.
+ * @param biases by `biasKey`
+ */
+export function dailyWeights(
+  { weights, record }: AnimalFacts,
+  biases?: ReadonlyMap<string, ScaleBias>,
+): readonly Reading[] {
+  if (!biases || biases.size === 0 || !weights.some((w) => isGuess(w.method))) return dailyReadings(weights);
+  return dailyReadings(
+    weights.map((w) => ({ ...w, kg: correctedKg({ ...w, species: record.species }, biases) ?? w.kg })),
+  );
+}

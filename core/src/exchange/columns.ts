@@ -62,5 +62,10 @@ export function guessColumns(kind: ImportKind, headings: readonly string[]): Col
       taken.add(at);
     }
   }
+  // A file of a stick or crate knows an animal by its electronic number alone.
+  if (kind === 'weights' && mapping.number === undefined) {
+    const at = plain.findIndex((h, i) => !taken.has(i) && HEADINGS.electronic.some((w) => h.startsWith(w)));
+    if (at >= 0) mapping.number = at;
+  }
   return mapping;
 }

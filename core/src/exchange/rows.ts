@@ -1,6 +1,6 @@
 import { isoOf, readTypedDate, type DateOrder } from '../calendar';
 import { WEIGHING_METHODS, type WeighingMethod } from '../growth';
-import { normalised, TAG_COLOURS, type Resolved, type TagColour } from '../identity';
+import { normalised, readElectronicNumber, TAG_COLOURS, type Resolved, type TagColour } from '../identity';
 import { SEXES, SPECIES, SPECIES_WORDS, type Sex, type Species } from '../species';
 import { toKg, type WeightUnit } from '../units';
 import type { ColumnMapping, ImportField } from './columns';
@@ -39,6 +39,9 @@ export interface WeightRow {
   readonly method: WeighingMethod;
 }
 
+/** Devices write date and time in one cell; for a weight the day is what counts. */
+const TIME_BEHIND = /[ T]\d{1,2}:\d{2}.*$/;
+
 type Cells = readonly string[];
 type Cell = (field: ImportField) => string;
 
@@ -68,12 +71,13 @@ export function readWeightRow(
   const cell = cellOf(cells, mapping);
   const number = cell('number');
   if (number === '') return fault('number', '', 'missing');
-  const found = resolve(number);
+  const electronic = readElectronicNumber(number);
+  const found = resolve(electronic.kind === 'number' ? electronic.digits : number);
   if (found.kind === 'none') return fault('number', number, 'unknown-animal');
   if (found.kind === 'several') return fault('number', number, 'several-animals');
   const date = cell('on');
   if (date === '') return fault('on', '', 'missing');
-  const on = readTypedDate(date, choices.dateOrder);
+  const on = readTypedDate(date.replace(TIME_BEHIND, ''), choices.dateOrder);
   if (on === undefined) return fault('on', date, 'not-a-date');
   const typed = cell('weight');
   const weight = readTypedNumber(typed);

@@ -1,9 +1,10 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import type { AnimalView, DueView, GainView, TagView, TimelineItem } from '@yaylak/contract';
+import type { AnimalView, BiasView, DueView, GainView, TagView, TimelineItem } from '@yaylak/contract';
 import {
+  biasKey,
+  isGuess,
   adultAlarm,
-  dailyWeights,
   damRecord,
   gainOverPeriod,
   gainSinceFirst,
@@ -23,11 +24,12 @@ import {
   type Day,
   type Litter,
   withheldOn,
+  type Reading,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { readEntries } from '../book/readEntries';
 import { Clock } from '../common/clock';
-import { gainView, tagView, windowView } from '../common/views';
+import { biasView, gainView, tagView, windowView } from '../common/views';
 import { GrowthService } from '../growth/growth.service';
 import { AnimalsService } from './animals.service';
 
@@ -51,7 +53,7 @@ export class AnimalPageService {
     const today = this.clock.today();
     const { record } = facts;
     const settings = this.book.state.settings(record.species);
-    const daily = dailyWeights(facts);
+    const daily = this.book.state.daily(facts);
     const departure = facts.departures[0];
     const litters = this.littersOf(id);
     const dam = damRecord(litters, (young) => this.isReared(young, today), today);
@@ -81,6 +83,7 @@ export class AnimalPageService {
       },
       verdict: this.growth.verdict(facts),
       alarm: this.alarm(facts, litters),
+      corrections: this.corrections(facts),
       curve: this.curve(facts, today),
       identifiers: this.identifiers(timeline),
       ancestors: this.ancestors(facts),
@@ -167,7 +170,7 @@ export class AnimalPageService {
     if (bornOn === undefined) return [];
     const settings = this.book.state.settings(species);
     const due: DueView[] = [];
-    const weighing = nextWeighing(bornOn, dailyWeights(facts), settings.weighing, today);
+    const weighing = nextWeighing(bornOn, this.book.state.daily(facts), settings.weighing, today);
     if (weighing) due.push({ what: `Weigh: ${weighing.step.toLowerCase()}`, window: windowView(weighing.window) });
     const weaning = windowAfter(bornOn, settings.weaningDays);
     if (windowStage(weaning, today) !== 'over') due.push({ what: 'Wean', window: windowView(weaning) });
@@ -181,7 +184,7 @@ export class AnimalPageService {
   private alarm(facts: AnimalFacts, litters: readonly Litter[]): string | null {
     const { bornOn, species } = facts.record;
     if (bornOn === undefined) return null;
-    const grown = dailyWeights(facts).filter((r) => r.on - bornOn >= SPECIES_WORDS[species].grownFromDays);
+    const grown = this.book.state.daily(facts).filter((r) => r.on - bornOn >= SPECIES_WORDS[species].grownFromDays);
     const alarm = adultAlarm(
       grown,
       litters.map((l) => l.bornOn),
@@ -189,19 +192,29 @@ export class AnimalPageService {
     return alarm ? alarmText(alarm) : null;
   }
 
+  /** The biases by which guesses among its weights were set right. */
+  private corrections({ weights, record: { species } }: AnimalFacts): BiasView[] {
+    const used = new Set(
+      weights.flatMap(({ by, method }) =>
+        isGuess(method) ? (this.book.state.biases.get(biasKey({ by, method, species })) ?? []) : [],
+      ),
+    );
+    return [...used].filter((b) => b.isUsed).map(biasView);
+  }
+
   private curve(facts: AnimalFacts, today: Day): AnimalView['curve'] {
     const { record } = facts;
     const groupId = groupOn(facts, today);
-    const daily = dailyWeights(facts);
+    const daily = this.book.state.daily(facts);
     const first = record.bornOn ?? daily[0]?.on ?? today;
     const span = Math.min(TWELVE_YEARS, Math.max(7, (daily.at(-1)?.on ?? today) - first));
     const step = Math.max(1, Math.round(span / 40));
     const grid = Array.from({ length: Math.floor(span / step) + 1 }, (_, i) => i * step);
-    const members: { bornOn: Day; daily: ReturnType<typeof dailyWeights> }[] = [];
+    const members: { bornOn: Day; daily: readonly Reading[] }[] = [];
     for (const other of this.book.state.animals.values()) {
       const { species, sex, bornOn } = other.record;
       if (species === record.species && sex === record.sex && bornOn !== undefined && other.weights.length > 1)
-        members.push({ bornOn, daily: dailyWeights(other) });
+        members.push({ bornOn, daily: this.book.state.daily(other) });
     }
     return {
       readings: daily.map((r) => ({ on: isoOf(r.on), ageDays: r.on - first, kg: r.kg, method: r.method })),

@@ -11,7 +11,6 @@ import {
 import {
   ageWords,
   checkRecord,
-  dailyWeights,
   dayOf,
   groupOn,
   isoOf,
@@ -71,7 +70,7 @@ export class AnimalsService {
     const { record } = facts;
     const groupId = groupOn(facts, today);
     const group = groupId === undefined ? undefined : this.book.state.groups.get(groupId);
-    const last = dailyWeights(facts).at(-1);
+    const last = this.book.state.daily(facts).at(-1);
     const tagOf = (id: string | undefined) => {
       const parent = id === undefined ? undefined : this.book.state.animals.get(id);
       return parent ? tagView(parent, today) : null;

@@ -1,4 +1,6 @@
 import {
+  biasKey,
+  dailyWeights,
   dayOf,
   emptyFacts,
   factLists,
@@ -6,13 +8,17 @@ import {
   isPresent,
   normalised,
   parseDay,
+  sameDayPairs,
+  scaleBiases,
   withOverrides,
   type AnimalFacts,
   type AnimalRecord,
   type BookView,
   type CheckedEntry,
   type Day,
+  type Reading,
   type SampleFact,
+  type ScaleBias,
   type Species,
   type SpeciesOverrides,
   type SpeciesSettings,
@@ -51,6 +57,7 @@ export class HoldingState {
   private readonly tubes = new Map<string, SampleFact[]>();
   private readonly wearers = new Map<string, Set<string>>();
   private settingsTable = withOverrides({});
+  private biasesKept: { readonly version: number; readonly byKey: ReadonlyMap<string, ScaleBias> } | undefined;
 
   setOverrides(overrides: SpeciesOverrides): void {
     this.settingsTable = withOverrides(overrides);
@@ -63,6 +70,21 @@ export class HoldingState {
 
   get allSettings(): Readonly<Record<Species, SpeciesSettings>> {
     return this.settingsTable;
+  }
+
+  /** How each person's tape and eye read beside the scale, by `biasKey`; worked out once a version. */
+  get biases(): ReadonlyMap<string, ScaleBias> {
+    if (this.biasesKept?.version !== this.version) {
+      const pairs = [...this.animals.values()].flatMap((f) => sameDayPairs(f.weights, f.record.species));
+      const byKey = new Map(scaleBiases(pairs).map((b) => [biasKey(b), b]));
+      this.biasesKept = { version: this.version, byKey };
+    }
+    return this.biasesKept.byKey;
+  }
+
+  /** An animal's readings by day, guesses set right. */
+  daily(facts: AnimalFacts): readonly Reading[] {
+    return dailyWeights(facts, this.biases);
   }
 
   /** The state as the rules of the book see it. */

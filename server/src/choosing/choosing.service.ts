@@ -3,7 +3,6 @@ import type { ChoosingQuery, ChoosingRow, ChoosingSet, ChoosingView } from '@yay
 import {
   addDays,
   breakdownAgainst,
-  dailyWeights,
   damRecord,
   drawLines,
   gainOverPeriod,
@@ -154,7 +153,7 @@ export class ChoosingService {
           damId,
           damRecord(this.pages.littersOf(damId), (id) => this.pages.isReared(id, today), today),
         );
-      const daily = dailyWeights(facts);
+      const daily = this.book.state.daily(facts);
       const last = daily.at(-1);
       const settings = this.book.state.settings(species);
       const recent = last
@@ -184,7 +183,7 @@ export class ChoosingService {
       const { facts, adjusted } = m;
       const breakdown = adjusted && means ? breakdownAgainst(adjusted, means) : undefined;
       const place = placeByWeight.get(row.id);
-      const daily = dailyWeights(facts);
+      const daily = this.book.state.daily(facts);
       const last = daily.at(-1);
       const chosen = facts.choices.at(-1);
       const since = gainSinceFirst(daily, this.book.state.settings(facts.record.species));

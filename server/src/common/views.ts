@@ -6,9 +6,10 @@ import {
   type AnimalFacts,
   type Day,
   type KnownGain,
+  type ScaleBias,
   type Window,
 } from '@yaylak/core';
-import type { GainView, TagView, WindowView } from '@yaylak/contract';
+import type { BiasView, GainView, TagView, WindowView } from '@yaylak/contract';
 
 /** An animal as its tag, with what of it is withheld on a day. */
 export function tagView(facts: AnimalFacts, today: Day): TagView {
@@ -32,6 +33,18 @@ function withheld(facts: AnimalFacts, today: Day): Pick<TagView, 'withheld'> {
   if (open.length === 0) return {};
   return { withheld: Object.fromEntries(open.map((w) => [w.of, isoOf(w.until)])) };
 }
+
+/** A bias as the interface shows it. */
+export const biasView = (b: ScaleBias): BiasView => ({
+  by: b.by,
+  method: b.method,
+  species: b.species,
+  pairs: b.pairs,
+  ratio: b.ratio,
+  low: b.low ?? null,
+  high: b.high ?? null,
+  isUsed: b.isUsed,
+});
 
 export const windowView = (w: Window): WindowView => ({
   opens: isoOf(w.opens),

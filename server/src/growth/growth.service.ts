@@ -6,7 +6,6 @@ import {
   breakdownAgainst,
   completedMonths,
   contemporaryGroups,
-  dailyWeights,
   factorRecord,
   FACTOR_GROUPS,
   fitFactors,
@@ -86,7 +85,7 @@ export class GrowthService {
     const young: WithGain[] = [];
     for (const facts of this.book.state.present(today)) {
       const { id, species, sex, bornOn } = facts.record;
-      const daily = dailyWeights(facts);
+      const daily = this.book.state.daily(facts);
       const settings = this.book.state.settings(species);
       gains.set(id, lastGain(daily, settings));
       const last = daily.at(-1);
@@ -134,7 +133,7 @@ export class GrowthService {
     if (bornOn === undefined) return undefined;
     const damBorn = damId === undefined ? undefined : this.book.state.animals.get(damId)?.record.bornOn;
     const damAgeYears = damBorn === undefined ? undefined : Math.floor(completedMonths(damBorn, bornOn) / 12);
-    return { id, sex, bornOn, birthType, rearingType, damAgeYears, daily: dailyWeights(facts) };
+    return { id, sex, bornOn, birthType, rearingType, damAgeYears, daily: this.book.state.daily(facts) };
   }
 
   /** Factors in use for a species at a standard age: the table, and the holding's own where it has records enough. */

@@ -1,26 +1,21 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { BiasView, GoneNumber, RosterAnimal, RosterView } from '@yaylak/contract';
+import type { GoneNumber, RosterAnimal, RosterView } from '@yaylak/contract';
 import {
-  biasKey,
-  correctedKg,
-  dailyReadings,
   groupOn,
   isoOf,
   mainIdentifier,
   SAMPLE_LOOKBACK_DAYS,
-  sameDayPairs,
-  scaleBiases,
   SPECIES,
   withheldOn,
   wornIdentifiers,
   type AnimalFacts,
   type Day,
-  type ScaleBias,
+  type Reading,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { ChoosingService } from '../choosing/choosing.service';
 import { Clock } from '../common/clock';
-import { tagView } from '../common/views';
+import { biasView, tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
 import { ProductsService } from '../remedies/products.service';
 import { TemplatesService } from './templates.service';
@@ -47,15 +42,13 @@ export class RosterService {
   async view(): Promise<RosterView> {
     const today = this.clock.today();
     const points = await this.choosing.points();
-    const biases = this.biases();
-    const byKey = new Map(biases.map((b) => [biasKey(b), b]));
     return {
       on: isoOf(today),
-      animals: this.book.state.present(today).map((facts) => this.animal(facts, today, points, byKey)),
+      animals: this.book.state.present(today).map((facts) => this.animal(facts, today, points)),
       gone: this.gone(today),
       products: this.products.list().filter((p) => !p.isClosed),
       templates: await this.templates.list(),
-      biases: biases.map(biasView),
+      biases: [...this.book.state.biases.values()].map(biasView),
       nextNumbers: Object.fromEntries(
         SPECIES.map((s) => [s, this.holding.nextNumbers(s, 'female', NUMBERS_AHEAD).numbers]),
       ) as RosterView['nextNumbers'],
@@ -63,18 +56,7 @@ export class RosterService {
     };
   }
 
-  /** How each person's tape and eye read beside the scale, over all same-day pairs in the book. */
-  biases(): ScaleBias[] {
-    const pairs = [...this.book.state.animals.values()].flatMap((f) => sameDayPairs(f.weights, f.record.species));
-    return scaleBiases(pairs);
-  }
-
-  private animal(
-    facts: AnimalFacts,
-    today: Day,
-    points: ReadonlyMap<string, number>,
-    biases: ReadonlyMap<string, ScaleBias>,
-  ): RosterAnimal {
+  private animal(facts: AnimalFacts, today: Day, points: ReadonlyMap<string, number>): RosterAnimal {
     const { record } = facts;
     const groupId = groupOn(facts, today);
     const worn = wornIdentifiers(facts);
@@ -91,7 +73,7 @@ export class RosterService {
       sire: this.shortName(record.sireId),
       groupId: groupId ?? null,
       groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
-      weights: rosterWeights(facts, biases),
+      weights: rosterWeights(this.book.state.daily(facts)),
       worn: worn.map((i) => [i.text, i.entryId, i.kind]),
       formerly: facts.identifiers.filter((i) => !wornIds.has(i.entryId)).map((i) => i.text),
       withheld: withheldOn(facts, today).map(({ of, until, productId }) => ({
@@ -134,27 +116,8 @@ export class RosterService {
   }
 }
 
-const biasView = (b: ScaleBias): BiasView => ({
-  by: b.by,
-  method: b.method,
-  species: b.species,
-  pairs: b.pairs,
-  ratio: b.ratio,
-  low: b.low ?? null,
-  high: b.high ?? null,
-  isUsed: b.isUsed,
-});
-
-/** First weight and the last few; a guess is set right before the day's surest reading is taken. */
-function rosterWeights(
-  { weights, record }: AnimalFacts,
-  biases: ReadonlyMap<string, ScaleBias>,
-): (readonly [string, number, string])[] {
-  const corrected =
-    biases.size === 0
-      ? weights
-      : weights.map((w) => ({ ...w, kg: correctedKg({ ...w, species: record.species }, biases) ?? w.kg }));
-  const daily = dailyReadings(corrected);
+/** First weight and the last few. */
+function rosterWeights(daily: readonly Reading[]): (readonly [string, number, string])[] {
   const kept = daily.length > ROSTER_WEIGHTS ? [daily[0], ...daily.slice(-ROSTER_WEIGHTS)] : daily;
   return kept.flatMap((r) => (r ? [[isoOf(r.on), r.kg, r.method] as const] : []));
 }

@@ -2,7 +2,6 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { DueWeighing, LookAt, NotGrowingView, TodayView, YearBandView } from '@yaylak/contract';
 import {
   adultAlarm,
-  dailyWeights,
   doubtReading,
   fieldWord,
   groupOn,
@@ -101,7 +100,7 @@ export class TodayService {
     for (const facts of present) {
       const { bornOn, species, sex } = facts.record;
       if (bornOn === undefined) continue;
-      const due = nextWeighing(bornOn, dailyWeights(facts), this.book.state.settings(species).weighing, today);
+      const due = nextWeighing(bornOn, this.book.state.daily(facts), this.book.state.settings(species).weighing, today);
       if (!due || due.window.opens > today + AHEAD_DAYS) continue;
       const key = `${species} ${sex} ${groupOn(facts, today) ?? '-'} ${due.step}`;
       const batch = batches.get(key) ?? { step: due.step, facts: [], windows: [] };
@@ -162,7 +161,7 @@ export class TodayService {
     for (const facts of present) {
       const { record } = facts;
       const settings = this.book.state.settings(record.species);
-      const daily = dailyWeights(facts);
+      const daily = this.book.state.daily(facts);
       if (record.sex === 'unknown' && record.bornOn === undefined)
         list.push({ kind: 'unknown-animal', tag: tagView(facts, today), on: isoOf(facts.arrivedOn ?? today) });
       facts.weights.forEach((w) => {

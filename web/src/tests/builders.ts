@@ -72,6 +72,7 @@ export const aView = (text: string, change: Partial<AnimalView> = {}): AnimalVie
   departed: null,
   marks: [],
   due: [],
+  corrections: [],
   withheld: [],
   gains: { last: aGain(), period: null, sinceBirth: null },
   verdict: null,

@@ -1,4 +1,4 @@
-import type { GainView } from '@yaylak/contract';
+import type { BiasView, GainView } from '@yaylak/contract';
 import { fromKg, halfWidth80, type Age, type Species, type WeightUnit } from '@yaylak/core';
 
 /** All figures people read are made here: rounded once, with their unit after a space that does not break. */
@@ -44,6 +44,16 @@ export const gainText = (gain: Pick<GainView, 'kgPerDay' | 'halfWidth'>): string
 
 /** An amount in a dose unit as it is read off a syringe: `8.5`, `0.25`, no zeros behind. */
 export const amountText = (amount: number): string => String(Number(amount.toFixed(3)));
+
+const percent = (ratio: number): string => `${Math.abs((ratio - 1) * 100).toFixed(1)}${THIN}%`;
+
+/** How a tape or an eye reads: `reads 7.1 % high`. */
+export const readsText = ({ ratio }: Pick<BiasView, 'ratio'>): string =>
+  Math.abs(ratio - 1) < 0.0005 ? 'reads true' : `reads ${percent(ratio)} ${ratio > 1 ? 'high' : 'low'}`;
+
+/** A bias as a ratio with its range, four times out of five: `1.071 (1.063 to 1.080)`. */
+export const biasText = ({ ratio, low, high }: Pick<BiasView, 'ratio' | 'low' | 'high'>): string =>
+  `${ratio.toFixed(3)}${low === null || high === null ? ', from one pair' : ` (${low.toFixed(3)} to ${high.toFixed(3)})`}`;
 
 /** What can be said of a gain. */
 export function verdictText(gain: GainView): string {

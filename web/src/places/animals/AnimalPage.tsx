@@ -5,6 +5,7 @@ import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { animalQuery, holdingQuery } from '../../api/queries';
+import { Corrected } from '../../parts/Corrected';
 import { HeldBar } from '../../parts/HeldBar';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
@@ -84,6 +85,9 @@ export function AnimalPage() {
           <b>Weight off its usual.</b> {data.alarm}
         </NotePanel>
       ) : null}
+      {data.corrections.map((bias) => (
+        <Corrected key={`${bias.by} ${bias.method}`} bias={bias} />
+      ))}
       {data.marks.length > 0 ? (
         <Row>
           {data.marks.map((m) => (

@@ -1,4 +1,13 @@
-import { IDENTIFIER_KINDS, TAG_COLOURS, type IdentifierKind, type TagColour } from '@yaylak/core';
+import {
+  EARS,
+  IDENTIFIER_KINDS,
+  TAG_COLOURS,
+  TAG_SHAPES,
+  type Ear,
+  type IdentifierKind,
+  type TagColour,
+  type TagShape,
+} from '@yaylak/core';
 import { useState } from 'react';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
@@ -17,11 +26,24 @@ export function FitForm({ animalId, today, onDone }: Props) {
   const [kind, setKind] = useState<IdentifierKind>('visual');
   const [text, setText] = useState('');
   const [colour, setColour] = useState<TagColour>('yellow');
+  const [ear, setEar] = useState<Ear | ''>('');
+  const [shape, setShape] = useState<TagShape | ''>('');
   const [problem, setProblem] = useState<string>();
   const write = useWrite();
   const fit = async (): Promise<void> => {
     const refused = await write(
-      [{ type: 'identifier', animalId, on: today, kind, text: text.trim(), ...(kind === 'visual' ? { colour } : {}) }],
+      [
+        {
+          type: 'identifier',
+          animalId,
+          on: today,
+          kind,
+          text: text.trim(),
+          ...(kind === 'visual' ? { colour } : {}),
+          ...(kind === 'name' || ear === '' ? {} : { ear }),
+          ...(kind === 'visual' && shape !== '' ? { shape } : {}),
+        },
+      ],
       `Fitted ${text.trim()}`,
     );
     setProblem(refused.join(' ') || undefined);
@@ -39,8 +61,24 @@ export function FitForm({ animalId, today, onDone }: Props) {
         <Row>
           <Choice label="Kind" value={kind} options={IDENTIFIER_KINDS.map((k) => [k, k])} onChange={setKind} />
           {kind === 'visual' ? (
-            <Choice label="Colour" value={colour} options={TAG_COLOURS.map((c) => [c, c])} onChange={setColour} />
+            <>
+              <Choice label="Colour" value={colour} options={TAG_COLOURS.map((c) => [c, c])} onChange={setColour} />
+              <Choice
+                label="Shape"
+                value={shape}
+                options={[['', 'not said'], ...TAG_SHAPES.map((s) => [s, s] as const)]}
+                onChange={setShape}
+              />
+            </>
           ) : null}
+          {kind === 'name' ? null : (
+            <Choice
+              label="Ear"
+              value={ear}
+              options={[['', 'not said'], ...EARS.map((e) => [e, e] as const)]}
+              onChange={setEar}
+            />
+          )}
         </Row>
         <Field label="Number or name" value={text} onChange={setText} autoFocus />
         {problem ? <Problem role="alert">{problem}</Problem> : null}

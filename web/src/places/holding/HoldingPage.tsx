@@ -12,7 +12,9 @@ import { Failed, Loading } from '../../parts/States';
 import { PointsPanel } from '../../parts/PointsPanel';
 import { useSaveHolding, type SaveHolding } from '../../parts/useSaveHolding';
 import { Groups } from './Groups';
+import { Hands } from './Hands';
 import { SpeciesFigures } from './SpeciesFigures';
+import { Standards } from './Standards';
 
 /** The holding's own settings. */
 export function HoldingPage() {
@@ -36,6 +38,7 @@ export function HoldingPage() {
             </Row>
           </Panel>
           <Groups />
+          <Hands />
           <PointsPanel key={data.version} weights={data.pointsWeights} />
           <Panel>
             <h2>About</h2>
@@ -69,6 +72,7 @@ export function HoldingPage() {
         </Row>
         <SpeciesFigures key={`${species} ${data.version}`} species={species} holding={data} onSave={save} />
       </Panel>
+      <Standards holding={data} onSave={save} />
     </Page>
   );
 }

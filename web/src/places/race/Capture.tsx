@@ -21,6 +21,7 @@ import { colour, radius, space } from '../../theme/tokens';
 import { useWeightUnit } from '../../words/useUnits';
 import { AnimalStage } from './AnimalStage';
 import { matchesFor, raceNumbers } from './answers';
+import { AsideReadings, keepAside, keptAside } from './AsideReadings';
 import {
   afterwards,
   chooseAnimal,
@@ -31,6 +32,7 @@ import {
   readWeight,
   STRANGER,
   typed,
+  takeUp,
   typedField,
   type Draft,
   type Entered,
@@ -70,10 +72,10 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   const unit = useWeightUnit();
   const { data: holding } = useQuery(holdingQuery);
   const { data: groups } = useQuery(groupsQuery);
-  const [draft, setDraft] = useState<Draft>(FRESH);
+  const { job, animals, listed, passages, roster } = race;
+  const [draft, setDraft] = useState<Draft>(() => ({ ...FRESH, aside: keptAside(job?.id) }));
   const [damId, setDamId] = useState<string>();
   const [lastField, setLastField] = useState<FieldName>();
-  const { job, animals, listed, passages, roster } = race;
   const listedIds = useMemo(() => new Set(job?.animalIds ?? []), [job?.animalIds]);
   const numbers = useMemo(() => raceNumbers([...animals.values()], listedIds), [animals, listedIds]);
   const written = useMemo(() => writtenIn(passages, animals), [passages, animals]);
@@ -99,11 +101,15 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
       unit,
       standards: holding?.standards ?? [],
       roster,
+      weighedBy: job?.startedBy ?? '',
       ...written,
     };
   };
   const at = atHand(draft);
   const toggles = togglesAt(at, isYoungJob ? ['f', 'm'] : []);
+
+  // Readings without an animal outlive a closed lid; the browser's storage is outside React.
+  useEffect(() => keepAside(job?.id, draft.aside), [job?.id, draft.aside]);
 
   // The keyboard is outside React: Escape leaves from wherever the focus is.
   useEffect(() => {
@@ -156,6 +162,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
       before.animalId === YOUNG
         ? {
             ...FRESH,
+            aside: before.aside,
             number: before.number,
             animalId: YOUNG,
             message: 'Written down. The next of her young, or Enter for the next dam.',
@@ -232,7 +239,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   };
   const back = (): void => {
     setDamId(undefined);
-    setDraft({ ...FRESH, number: draft.number });
+    setDraft({ ...FRESH, aside: draft.aside, number: draft.number });
   };
 
   const field: FieldName | 'number' | undefined = isNumber ? 'number' : (lastField ?? fieldsAt(at)[0]);
@@ -279,6 +286,12 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
           <Message role="alert" data-shown={draft.message !== undefined || undefined}>
             {draft.message}
           </Message>
+          <AsideReadings
+            readings={draft.aside}
+            isNumber={isNumber}
+            onTake={(reading) => setDraft(takeUp(draft, reading))}
+            onDrop={(reading) => setDraft({ ...draft, aside: draft.aside.filter((a) => a !== reading) })}
+          />
           {job?.stations.includes('sort') && !isNumber ? (
             <GateKeys
               gates={job.gates}

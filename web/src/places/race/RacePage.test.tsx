@@ -1,7 +1,9 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import type { JobView, RosterView } from '@yaylak/contract';
-import { aJob, anEntry, aRoster, aRosterAnimal, TODAY } from '../../tests/builders';
+import { aJob, anEntry, aProduct, aRoster, aRosterAnimal, TODAY } from '../../tests/builders';
 import { AWAY, renderPage, type Answers } from '../../tests/renderPage';
+import { createDevices } from '../../readings/devices';
+import { DevicesContext } from '../../readings/useReadings';
 import { RacePage } from './RacePage';
 
 const lambs = [aRosterAnimal('26-0001'), aRosterAnimal('26-0002'), aRosterAnimal('26-0012')];
@@ -23,7 +25,7 @@ const show = async (job: Partial<JobView> = {}, answers: Answers = {}, roster: P
   return shown;
 };
 const number = () => screen.getByLabelText('Number of the next animal');
-const weight = () => screen.findByLabelText('Weight, kg');
+const weight = () => screen.findByLabelText(/^Weight( in the crate)?, kg/);
 
 it('takes an animal in five seconds: number, Enter, weight, Enter, and waits for the next', async () => {
   const { user, entries } = await show();
@@ -207,4 +209,227 @@ it('says when there is no such job and the server cannot tell', async () => {
     answers: { 'GET /api/jobs/j2': AWAY, 'GET /api/roster': aRoster([]) },
   });
   expect(await screen.findByText('This job is not here')).toBeVisible();
+});
+
+describe('with a stick and a crate', () => {
+  /** A source a test speaks through. */
+  const aDevice = () => {
+    let now = 0;
+    let say: (line: string) => void = () => undefined;
+    const devices = createDevices(() => (now += 100));
+    devices.connect({
+      name: 'test',
+      open(onLine, onState) {
+        say = onLine;
+        onState('open');
+        return () => undefined;
+      },
+    });
+    const stand = (kg: number): void => act(() => Array.from({ length: 12 }).forEach(() => say(`${kg} kg`)));
+    const leave = (): void => act(() => Array.from({ length: 12 }).forEach(() => say('0.0 kg')));
+    return { devices, read: (digits: string) => act(() => say(digits)), stand, leave };
+  };
+  const EID = '792000000126031';
+  const OTHER = '792000000126032';
+  const wired = [
+    aRosterAnimal('26-0001', {
+      worn: [
+        ['26-0001', 'a', 'visual'],
+        [EID, 'b', 'electronic'],
+      ],
+    }),
+    aRosterAnimal('26-0002', {
+      worn: [
+        ['26-0002', 'c', 'visual'],
+        [OTHER, 'd', 'electronic'],
+      ],
+    }),
+  ];
+  const showWired = async (job: Partial<JobView> = {}, roster: Partial<RosterView> = {}) => {
+    const device = aDevice();
+    const shown = renderPage(
+      <DevicesContext value={device.devices}>
+        <RacePage />
+      </DevicesContext>,
+      {
+        at: '/race/j1',
+        route: '/race/:id',
+        answers: {
+          'GET /api/jobs/j1': { job: aJob({ animalIds: wired.map((a) => a.tag.animalId), ...job }), entries: [] },
+          'GET /api/roster': aRoster(wired, roster),
+        },
+      },
+    );
+    await screen.findByText('0 of 2');
+    return { ...shown, ...device };
+  };
+
+  it('an animal is read, weighed and done with one Enter; a second look at the same tag changes nothing', async () => {
+    const { user, entries, read, stand } = await showWired();
+    read(EID);
+    expect(await weight()).toHaveFocus();
+    read(EID);
+    stand(41.5);
+    expect(screen.getByLabelText('Weight in the crate, kg')).toHaveValue('41.5');
+    await user.keyboard('{Enter}');
+    await waitFor(() =>
+      expect(entries()).toMatchObject([{ type: 'passage' }, { type: 'weight', kg: 41.5, method: 'crate' }]),
+    );
+  });
+
+  it('a missed read leaves the weight standing until a number is typed', async () => {
+    const { user, entries, stand } = await showWired();
+    stand(41.5);
+    expect(screen.getByRole('alert')).toHaveTextContent('41.5 kg stand in the crate and no number was read');
+    await user.type(number(), '0002{Enter}');
+    expect(await screen.findByLabelText('Weight in the crate, kg')).toHaveValue('41.5');
+    await user.keyboard('{Enter}');
+    await waitFor(() => expect(entries().at(-1)).toMatchObject({ kg: 41.5, animalId: wired[1]?.tag.animalId }));
+  });
+
+  it('the one behind, read too soon, waits and comes next', async () => {
+    const { user, read, stand } = await showWired();
+    read(EID);
+    await weight();
+    stand(41.5);
+    read(OTHER);
+    expect(screen.getByRole('alert')).toHaveTextContent(
+      `Another animal was read: ${OTHER}. Finish this one with Enter`,
+    );
+    await user.keyboard('{Enter}');
+    expect(await screen.findByLabelText('Number of the next animal')).toHaveValue(OTHER);
+    await user.keyboard('{Enter}');
+    expect(within(screen.getByRole('main')).getByRole('img', { name: /tag 26-0002/ })).toBeVisible();
+  });
+
+  it('a number nobody wears is kept aside when the next one is read, and taken up later', async () => {
+    const { user, read } = await showWired();
+    read('999000000000001');
+    expect(screen.getByRole('alert')).toHaveTextContent('No animal here wears “999000000000001”');
+    read(EID);
+    await weight();
+    const aside = within(screen.getByRole('group', { name: 'Kept aside' }));
+    expect(aside.getByText('number 999000000000001')).toBeVisible();
+    await user.keyboard('44{Enter}');
+    await user.click(await screen.findByRole('button', { name: 'Take it up' }));
+    expect(number()).toHaveValue('999000000000001');
+    expect(screen.queryByRole('group', { name: 'Kept aside' })).toBeNull();
+  });
+
+  it('a broken number is said and not taken', async () => {
+    const { read } = await showWired();
+    read('79200000012603');
+    expect(screen.getByRole('alert')).toHaveTextContent(
+      'The reader sent “79200000012603”, which is no animal’s number.',
+    );
+  });
+
+  it('a reader that types sends its number into the weight: it is a number all the same', async () => {
+    const { user } = await showWired();
+    await user.type(number(), '0001{Enter}');
+    await weight();
+    await user.keyboard(`${OTHER}{Enter}`);
+    expect(within(screen.getByRole('main')).getByRole('img', { name: /tag 26-0002/ })).toBeVisible();
+    expect(screen.getByRole('alert')).toHaveTextContent('Another animal was read, so this one is not written down');
+  });
+
+  it('a dead animal’s number says whose it was before anything is taken in', async () => {
+    const gone = [{ text: '24-0003', animalId: 'x', name: '24-0003', how: 'died', on: '2026-10-01' }];
+    const { user } = await showWired({}, { gone });
+    await user.type(number(), '24-0003{Enter}');
+    expect(screen.getByRole('alert')).toHaveTextContent('is 24-0003’s, who died on 1 Oct 2026. Read the tag again.');
+  });
+});
+
+describe('a job with many stations', () => {
+  const drench = aProduct('White drench');
+  const job: Partial<JobView> = {
+    stations: ['weigh', 'look', 'treat', 'sample', 'sort'],
+    settings: {
+      treat: { productIds: [drench.id], reason: 'worms' },
+      sample: { purpose: 'blood', firstTube: 'B-001' },
+      sort: { by: 'standards', above: 'left', below: 'right' },
+    },
+    gates: [
+      { key: 'left', name: 'Keep' },
+      { key: 'right', name: 'Sell' },
+    ],
+  };
+  it('takes letters, doses by the weight, looks at the tube twice and suggests the gate', async () => {
+    const { user, entries } = await show(job, {}, { products: [drench] });
+    await user.type(number(), '0001{Enter}');
+    await user.type(await weight(), '44');
+    expect(screen.getByLabelText('Amount of White drench')).toHaveValue('9');
+    await user.keyboard('l');
+    expect(screen.getByRole('button', { name: /Legs fails/ })).toBeVisible();
+    expect(screen.getByText('Sell', { selector: 'p b' })).toBeVisible();
+    await user.keyboard('{Enter}');
+    expect(screen.getByRole('alert')).toHaveTextContent(
+      'Look at the tube: it must say B-001. Enter again writes it down for 26-0001.',
+    );
+    expect(entries()).toEqual([]);
+    await user.keyboard('{Enter}');
+    await waitFor(() => expect(entries()).toHaveLength(5));
+    expect(entries()).toMatchObject([
+      { type: 'passage', gate: 'Sell', suggested: 'Sell' },
+      { type: 'weight', kg: 44 },
+      { type: 'look', grades: { 'sheep-legs': 'fail', 'sheep-mouth': 'pass' } },
+      { type: 'treatment', amount: 9, meatDays: 14, reason: 'worms' },
+      { type: 'sample', tube: 'B-001' },
+    ]);
+  });
+  it('overrules the gate in one key, and goes on to the next tube', async () => {
+    const { user, entries } = await show(job, {}, { products: [drench] });
+    for (const n of ['0001', '0002']) {
+      await user.type(number(), `${n}{Enter}`);
+      await user.type(await weight(), '44{ArrowRight}{Enter}{Enter}');
+    }
+    await waitFor(() => expect(entries()).toHaveLength(10));
+    expect(entries().filter((e) => e.type === 'sample')).toMatchObject([{ tube: 'B-001' }, { tube: 'B-002' }]);
+    expect(entries()[0]).toMatchObject({ gate: 'Sell', suggested: 'Keep' });
+    expect(screen.queryByText(/Overruled/)).toBeNull();
+  });
+});
+
+it('young are added under their dam, each with its tag, until the next dam comes', async () => {
+  const ewe = aRosterAnimal('22-0001', { bornOn: '2022-04-01' });
+  const { user, entries } = await (async () => {
+    const shown = renderPage(<RacePage />, {
+      at: '/race/j1',
+      route: '/race/:id',
+      answers: {
+        'GET /api/jobs/j1': {
+          job: aJob({
+            animalIds: [ewe.tag.animalId],
+            stations: ['identify', 'weigh'],
+            settings: { subject: 'young', young: { ageDays: 2 }, identify: { kinds: ['visual', 'electronic'] } },
+          }),
+          entries: [],
+        },
+        'GET /api/roster': aRoster([ewe, aRosterAnimal('R1', { sex: 'male' })]),
+      },
+    });
+    await screen.findByText('0 of 1');
+    return shown;
+  })();
+  const dam = screen.getByLabelText('Number of the next dam');
+  await user.type(dam, 'R1{Enter}');
+  expect(screen.getByRole('alert')).toHaveTextContent('Scan or type the dam.');
+  await user.clear(screen.getByLabelText('Number of the next dam'));
+  await user.type(screen.getByLabelText('Number of the next dam'), '22-0001{Enter}');
+  expect(await screen.findByText('Young of 22-0001, added under her')).toBeVisible();
+  await user.type(await weight(), '4.2{Enter}');
+  expect(screen.getByRole('alert')).toHaveTextContent('Female or male? Press F or M.');
+  await user.keyboard('f{Enter}');
+  await user.type(await weight(), '3.9m{Enter}');
+  await waitFor(() => expect(entries().filter((e) => e.type === 'arrival')).toHaveLength(2));
+  const arrivals = entries().filter((e) => e.type === 'arrival');
+  expect(arrivals).toMatchObject([
+    { sex: 'female', damId: ewe.tag.animalId, bornOn: '2026-11-21', how: 'born' },
+    { sex: 'male', damId: ewe.tag.animalId },
+  ]);
+  expect(entries().filter((e) => e.type === 'identifier')).toMatchObject([{ text: '26-0501' }, { text: '26-0502' }]);
+  expect(entries().filter((e) => e.type === 'passage' && e.animalId === ewe.tag.animalId)).toHaveLength(1);
+  await user.keyboard('{Enter}');
+  expect(screen.getByRole('alert')).toHaveTextContent('Scan or type the next dam.');
 });

@@ -9,7 +9,9 @@ import {
   readWeight,
   STRANGER,
   typed,
+  takeUp,
   typedField,
+  type AsideReading,
   type Draft,
 } from './draft';
 import type { Passage } from './raceLog';
@@ -103,6 +105,21 @@ describe('a weight from the crate', () => {
     const own = typedField({ ...FRESH, animalId: ids[0] }, 'weight', '40');
     expect(readWeight(own, '41.4', 'kg')).toMatchObject({ isRefused: true, draft: { fields: { weight: '40' } } });
   });
+});
+
+it('readings that found no animal are kept aside, and can be taken up again', () => {
+  const unknown = readNumber(FRESH, { digits: '792000000126031', matches: [], isFitting: false }, through());
+  const next = readNumber(
+    unknown.draft,
+    { digits: '26-0001', matches: matchesFor(numbers, '26-0001'), isFitting: false },
+    through(),
+  ).draft;
+  expect(next).toMatchObject({ animalId: ids[0], aside: [{ kind: 'number', text: '792000000126031' }] });
+  // Two weights without a number between them: the first is not lost either.
+  const loose = readWeight(readWeight(FRESH, '41.2', 'kg').draft, '43', 'kg').draft;
+  expect(loose).toMatchObject({ fields: { weight: '43' }, aside: [{ kind: 'weight', text: '41.2' }] });
+  const again = takeUp({ ...afterwards(next), aside: [...next.aside, ...loose.aside] }, loose.aside[0] as AsideReading);
+  expect(again).toMatchObject({ fields: { weight: '41.2' }, isFromCrate: true, aside: next.aside });
 });
 
 it('a number of one who died or was sold says so before it is taken in', () => {

@@ -10,6 +10,12 @@ export const STRANGER = 'unknown';
 /** What is typed at the stations, by the field it is typed in. */
 export type FieldName = 'weight' | 'litterKg' | 'litterCount' | 'tube' | 'note' | 'visual' | 'electronic';
 
+/** A reading that found no animal: a number nobody wears, or a weight no number came with. It stays until it is used. */
+export interface AsideReading {
+  readonly kind: 'number' | 'weight';
+  readonly text: string;
+}
+
 /** What is being typed and chosen of the animal at hand. */
 export interface Draft {
   readonly number: string;
@@ -31,6 +37,7 @@ export interface Draft {
   readonly isFromCrate: boolean;
   /** A number read while this one is at hand: it comes next. */
   readonly next: string | undefined;
+  readonly aside: readonly AsideReading[];
   readonly message: string | undefined;
   /** What a second Enter would confirm. */
   readonly asked: readonly string[];
@@ -49,6 +56,7 @@ export const FRESH: Draft = {
   gate: undefined,
   isFromCrate: false,
   next: undefined,
+  aside: [],
   message: undefined,
   asked: [],
 };
@@ -161,17 +169,23 @@ export interface NumberRead {
 export function readNumber(draft: Draft, read: NumberRead, through: Through): Entered {
   const { digits, matches, isFitting } = read;
   const exact = matches.filter((m) => m.rank === 'exact');
-  if (draft.animalId === undefined)
-    return enterNumber(typed(draft, { number: digits, marked: undefined }), exact, through);
+  if (draft.animalId === undefined) {
+    const isWaiting = draft.asked.includes('unknown') && draft.number !== digits;
+    const kept = isWaiting ? putAside(draft, { kind: 'number', text: draft.number }) : draft;
+    return enterNumber(typed(kept, { number: digits, marked: undefined }), exact, through);
+  }
   const wearer = exact[0]?.found.animalId;
   if (wearer === draft.animalId) return goOn(draft);
   if (wearer === undefined && isFitting) return goOn(typedField(draft, 'electronic', digits));
   if (isBegun(draft) || wearer === undefined)
     return refuse(
-      { ...draft, next: digits },
+      {
+        ...(draft.next && draft.next !== digits ? putAside(draft, { kind: 'number', text: draft.next }) : draft),
+        next: digits,
+      },
       `Another animal was read: ${exact[0]?.found.text ?? digits}. Finish this one with Enter; the other comes next.`,
     );
-  const next = chooseAnimal({ ...FRESH, number: digits }, wearer, through);
+  const next = chooseAnimal({ ...FRESH, aside: draft.aside, number: digits }, wearer, through);
   return {
     draft: {
       ...next,
@@ -189,7 +203,10 @@ export function readWeight(draft: Draft, text: string, unit: WeightUnit): Entere
       draft,
       `The crate says ${text} ${unit}; ${draft.fields.weight ?? ''} was typed and stays. Empty the field to take the crate’s.`,
     );
-  const filled = { ...typedField(draft, 'weight', text), isFromCrate: true };
+  const before = draft.fields.weight ?? '';
+  const isLoose = draft.animalId === undefined && before !== '' && before !== text;
+  const kept = isLoose ? putAside(draft, { kind: 'weight', text: before }) : draft;
+  const filled = { ...typedField(kept, 'weight', text), isFromCrate: true };
   if (draft.animalId !== undefined) return goOn(filled);
   return {
     draft: { ...filled, message: `${text} ${unit} stand in the crate and no number was read. Scan or type it.` },
@@ -198,7 +215,16 @@ export function readWeight(draft: Draft, text: string, unit: WeightUnit): Entere
 }
 
 /** What the next animal starts with: the number read meanwhile, if one was. */
-export const afterwards = (draft: Draft): Draft => ({ ...FRESH, number: draft.next ?? '' });
+export const afterwards = (draft: Draft): Draft => ({ ...FRESH, aside: draft.aside, number: draft.next ?? '' });
+
+const putAside = (draft: Draft, reading: AsideReading): Draft => ({ ...draft, aside: [...draft.aside, reading] });
+
+/** Takes a reading that was kept aside up again: a weight into the field, a number into the race. */
+export function takeUp(draft: Draft, reading: AsideReading): Draft {
+  const rest = { ...draft, aside: draft.aside.filter((a) => a !== reading) };
+  if (reading.kind === 'weight') return { ...typedField(rest, 'weight', reading.text), isFromCrate: true };
+  return typed(rest, { number: reading.text, marked: undefined });
+}
 
 /** An animal not in the book yet, as the race shows it. */
 export const nobody = (

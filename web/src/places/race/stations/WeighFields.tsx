@@ -2,12 +2,12 @@ import type { RosterAnimal } from '@yaylak/contract';
 import { dayOf } from '@yaylak/core';
 import styled from 'styled-components';
 import { colour, space } from '../../../theme/tokens';
-import { differenceText, gainText, weightText } from '../../../words/format';
+import { differenceText, gainText, readsText, weightText } from '../../../words/format';
 import type { Draft } from '../draft';
 import { Ask, BigInput } from '../fields';
 import { gainTo, judged } from '../jobFigures';
 import type { AtHand } from './atHand';
-import { typedKg } from './weigh';
+import { biasAt, trueKg } from './weigh';
 
 const VERDICT_WORDS = { above: 'growing', below: 'not growing as it should', 'too-soon': 'too soon to tell' } as const;
 const METHOD_WORDS = { scale: '', crate: ' in the crate', tape: ' by tape', estimate: ' by eye' } as const;
@@ -23,7 +23,8 @@ interface Props {
 export function WeighFields({ draft, at, lineKgPerDay, onType }: Props) {
   const { unit } = at;
   const { method = 'scale', tareKg } = at.job.settings.weigh ?? {};
-  const kg = (draft.fields.weight ?? '') === '' ? undefined : typedKg(draft, at);
+  const bias = biasAt(draft, at);
+  const kg = (draft.fields.weight ?? '') === '' ? undefined : trueKg(draft, at);
   return (
     <Ask>
       <label htmlFor="race-weight">
@@ -40,6 +41,12 @@ export function WeighFields({ draft, at, lineKgPerDay, onType }: Props) {
           onChange={(e) => onType(e.target.value)}
         />
         <span aria-live="polite">
+          {bias && kg !== undefined ? (
+            <b>
+              {weightText(kg, unit, at.species)} corrected: {bias.by}’s {bias.method === 'tape' ? 'tape' : 'eye'}{' '}
+              {readsText(bias)}
+            </b>
+          ) : null}
           {tareKg && kg !== undefined ? <b>{weightText(kg, unit, at.species)} without the pan</b> : null}
           {at.animal && kg !== undefined ? <Growth animal={at.animal} kg={kg} at={at} line={lineKgPerDay} /> : null}
         </span>

@@ -15,7 +15,9 @@ export interface AtHand {
   readonly settings: SpeciesSettings;
   readonly unit: WeightUnit;
   readonly standards: readonly Standard[];
-  readonly roster: Pick<RosterView, 'products' | 'nextNumbers' | 'lastTubes'>;
+  /** Who holds the tape. */
+  readonly weighedBy: string;
+  readonly roster: Pick<RosterView, 'products' | 'nextNumbers' | 'lastTubes' | 'biases'>;
   /** Numbers fitted in this job that the roster does not know of yet. */
   readonly fitted: readonly string[];
   /** Tubes of this job by their plain text, with whose they are; the last one taken stands last. */

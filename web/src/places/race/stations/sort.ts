@@ -4,7 +4,7 @@ import type { Draft } from '../draft';
 import { gainTo } from '../jobFigures';
 import type { AtHand, StationRules } from './atHand';
 import { failedAt } from './look';
-import { typedKg } from './weigh';
+import { trueKg } from './weigh';
 
 export interface SuggestedGate extends GateSuggestion {
   readonly choice: GateChoice;
@@ -14,7 +14,7 @@ export interface SuggestedGate extends GateSuggestion {
 export function suggestedGate(draft: Draft, at: AtHand): SuggestedGate | undefined {
   const rule = at.job.settings.sort;
   if (!rule || (rule.by !== 'standards' && rule.line === undefined)) return undefined;
-  const kg = typedKg(draft, at);
+  const kg = trueKg(draft, at);
   const reading = kg === undefined ? undefined : { on: dayOf(at.job.on), kg, method: 'scale' as const };
   const suggestion = suggestGate(
     rule as SortRule,

@@ -33,7 +33,9 @@ const atHand = (
     products: [drench],
     nextNumbers: { sheep: ['26-0501', '26-0502'], goat: [], rabbit: [], cattle: [] },
     lastTubes: {},
+    biases: [],
   },
+  weighedBy: 'Aylin',
   fitted: [],
   tubes: new Map(),
   ...change,
@@ -83,6 +85,38 @@ describe('a weight', () => {
     });
     expect(twice(weighed(''), atHand(['weigh']))).toMatchObject({ facts: undefined });
   });
+});
+
+it('a tape is set right for the dose and the gate, and written down as it was read', () => {
+  const biases = [
+    {
+      by: 'Aylin',
+      method: 'tape',
+      species: 'sheep' as const,
+      pairs: 9,
+      ratio: 1.1,
+      low: 1.08,
+      high: 1.12,
+      isUsed: true,
+    },
+  ];
+  const at = atHand(
+    ['weigh', 'treat', 'sort'],
+    {
+      weigh: { method: 'tape' },
+      treat: { productIds: [drench.id] },
+      sort: { by: 'weight', line: 42, above: 'left', below: 'right' },
+    },
+    { animal: { ...lamb, weights: [] }, roster: { ...atHand([]).roster, biases } },
+  );
+  const { facts } = twice(weighed('44'), at);
+  // 44 / 1.1 = 40 kg: under the line of 42, and 0.2 x 40 = 8 ml.
+  expect(facts).toMatchObject([
+    { gate: 'Sell' },
+    { type: 'weight', kg: 44 },
+    { amount: 8, doseKg: 40 },
+    { type: 'move' },
+  ]);
 });
 
 describe('a look-over', () => {

@@ -8,7 +8,7 @@ import {
 } from '../../../remedies/planTreatment';
 import type { Draft } from '../draft';
 import { productOf, type AtHand, type Problem, type StationRules, type Toggle } from './atHand';
-import { typedKg } from './weigh';
+import { trueKg } from './weigh';
 
 export interface StationTreatment extends PlannedTreatment {
   readonly key: string;
@@ -29,7 +29,7 @@ export const plannedTreatments = (draft: Draft, at: AtHand): StationTreatment[] 
 
 /** The animal at hand with the weight just taken, where the job weighs. */
 function treatedAt(draft: Draft, at: AtHand): Treated {
-  const kg = at.job.stations.includes('weigh') ? typedKg(draft, at) : undefined;
+  const kg = at.job.stations.includes('weigh') ? trueKg(draft, at) : undefined;
   const method = draft.isFromCrate ? 'crate' : (at.job.settings.weigh?.method ?? 'scale');
   return {
     ...at,

@@ -1,4 +1,5 @@
 import { dayOf, readingBefore } from '@yaylak/core';
+import type { BiasView } from '@yaylak/contract';
 import { weightText } from '../../../words/format';
 import { readingsOf } from '../../../remedies/planTreatment';
 import { answerWeight, type WeightAnswer } from '../answers';
@@ -24,6 +25,20 @@ export function weightAnswer(draft: Draft, at: AtHand): WeightAnswer {
 export function typedKg(draft: Draft, at: AtHand): number | undefined {
   const answer = weightAnswer(draft, at);
   return answer.kind === 'refused' ? undefined : answer.kg;
+}
+
+/** How the tape or eye of whoever weighs reads, once it is known well enough to be set right. */
+export function biasAt(draft: Draft, at: AtHand): BiasView | undefined {
+  const method = draft.isFromCrate ? 'crate' : at.job.settings.weigh?.method;
+  return at.roster.biases.find(
+    (b) => b.isUsed && b.by === at.weighedBy && b.method === method && b.species === at.species,
+  );
+}
+
+/** What is thought of the animal's weight: a guess is set right by its hand's bias. What is written stays as it was read. */
+export function trueKg(draft: Draft, at: AtHand): number | undefined {
+  const kg = typedKg(draft, at);
+  return kg === undefined ? undefined : kg / (biasAt(draft, at)?.ratio ?? 1);
 }
 
 export const weigh: StationRules = {

@@ -1,0 +1,115 @@
+import type { HoldingView, StandardSetting } from '@yaylak/contract';
+import { SEXES, SPECIES, SPECIES_WORDS, type Sex, type Species } from '@yaylak/core';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { Panel, Row, Small } from '../../parts/Panel';
+import type { SaveHolding } from '../../parts/useSaveHolding';
+import { colour, space } from '../../theme/tokens';
+import { newId } from '../../words/ids';
+
+interface Props {
+  readonly holding: HoldingView;
+  readonly onSave: SaveHolding;
+}
+
+const OF: readonly (readonly [key: string, words: string, sexes: readonly Sex[]])[] = [
+  ['all', 'all', SEXES],
+  ['female', 'females', ['female']],
+  ['male', 'males', ['male']],
+];
+
+/** What animals are looked over for; each holding makes its own of it. */
+export function Standards({ holding, onSave }: Props) {
+  const [species, setSpecies] = useState<Species>('sheep');
+  const [name, setName] = useState('');
+  const [fails, setFails] = useState('');
+  const [kind, setKind] = useState<StandardSetting['kind']>('go');
+  const [of, setOf] = useState('all');
+  const [problem, setProblem] = useState<string>();
+  const own = holding.standards.filter((s) => s.species === species);
+  const save = async (standards: readonly StandardSetting[]): Promise<boolean> => {
+    const refused = await onSave({ standards: standards.map((s) => ({ ...s, sexes: [...s.sexes] })) });
+    setProblem(refused);
+    return refused === undefined;
+  };
+  const add = async (): Promise<void> => {
+    const sexes = [...(OF.find(([key]) => key === of)?.[2] ?? SEXES)];
+    const standard = { id: newId(), species, sexes, name: name.trim(), fails: fails.trim(), kind };
+    if (!(await save([...holding.standards, standard]))) return;
+    setName('');
+    setFails('');
+  };
+  return (
+    <Panel>
+      <Row style={{ justifyContent: 'space-between' }}>
+        <h2>Standards of the look-over</h2>
+        <Choice
+          label="Standards of"
+          isLabelHidden
+          value={species}
+          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+          onChange={setSpecies}
+        />
+      </Row>
+      <List aria-label="Standards">
+        {own.map((s) => (
+          <li key={s.id}>
+            <span>
+              <b>{s.name}</b>, {s.kind === 'go' ? 'go or no-go' : '0 to 5 points'}
+              {s.sexes.length === SEXES.length ? '' : `, ${s.sexes.join(' and ')} only`}
+              <Small>{s.fails}</Small>
+            </span>
+            <Button
+              kind="quiet"
+              aria-label={`Take out the standard ${s.name}`}
+              onPress={() => void save(holding.standards.filter((x) => x.id !== s.id))}
+            >
+              Take out
+            </Button>
+          </li>
+        ))}
+      </List>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          void add();
+        }}
+      >
+        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+          <Field label="Standard" placeholder="Ears" value={name} onChange={setName} />
+          <Field label="It fails when" placeholder="torn, carried low" value={fails} onChange={setFails} />
+          <Choice
+            label="Judged by"
+            value={kind}
+            options={[
+              ['go', 'go or no-go'],
+              ['points', '0 to 5 points'],
+            ]}
+            onChange={setKind}
+          />
+          <Choice label="Asked of" value={of} options={OF.map(([key, words]) => [key, words])} onChange={setOf} />
+          <Button type="submit" isDisabled={name.trim() === ''}>
+            Add it
+          </Button>
+        </Row>
+      </form>
+      {problem ? <p role="alert">{problem}</p> : null}
+    </Panel>
+  );
+}
+
+const List = styled.ul`
+  list-style: none;
+  margin: ${space(2)} 0 ${space(3)};
+  padding: 0;
+  li {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    gap: ${space(3)};
+    min-height: 48px;
+    border-top: 1px solid ${colour('line')};
+  }
+`;

@@ -1,0 +1,59 @@
+import { screen, waitFor } from '@testing-library/react';
+import { aHolding, anEntry, aRoster, aRosterAnimal } from '../../tests/builders';
+import { AWAY, renderPage, type Answers } from '../../tests/renderPage';
+import { KeptPage } from './KeptPage';
+
+const show = (answers: Answers) =>
+  renderPage(<KeptPage />, {
+    at: '/kept',
+    route: '/kept',
+    answers: {
+      'GET /api/holding': aHolding(),
+      'GET /api/groups': [],
+      'GET /api/roster': aRoster([aRosterAnimal('26-0001')]),
+      ...answers,
+    },
+  });
+const weight = anEntry('weight', { kg: 44, method: 'scale' });
+
+it('says so when everything is in the book', async () => {
+  show({});
+  expect(await screen.findByText('Everything written on this device is in the book')).toBeVisible();
+});
+
+it('lists what waits, in words, and sends it when asked', async () => {
+  let isAway = true;
+  const { user, outbox } = show({
+    'POST /api/entries': () => (isAway ? AWAY : { answers: [{ id: weight.id, status: 'kept' }] }),
+  });
+  await outbox.put([{ kind: 'entry', entry: weight }]);
+  expect(await screen.findByText(/44.0.kg, scale/)).toBeVisible();
+  expect(await screen.findByText(/The server is away. It is tried again by itself/)).toBeVisible();
+  expect(await screen.findByRole('img', { name: /tag 26-0001/ })).toBeVisible();
+  isAway = false;
+  await user.click(screen.getByRole('button', { name: 'Try to send now' }));
+  expect(await screen.findByText('Everything written on this device is in the book')).toBeVisible();
+});
+
+it('keeps what the book refused until it is mended and sent again, or dropped', async () => {
+  let isRefused = true;
+  const { user, outbox } = show({
+    'POST /api/entries': () => ({
+      answers: [
+        isRefused
+          ? { id: weight.id, status: 'refused', message: 'It left the holding on 2026-10-01.' }
+          : { id: weight.id, status: 'kept' },
+      ],
+    }),
+  });
+  await outbox.put([{ kind: 'entry', entry: weight }]);
+  expect(await screen.findByText('It left the holding on 2026-10-01.')).toBeVisible();
+  expect(screen.getByText('0 entries wait for the server, 1 was not taken')).toBeVisible();
+  isRefused = false;
+  await user.click(screen.getByRole('button', { name: 'Send again' }));
+  expect(await screen.findByText('Nothing is kept here')).toBeVisible();
+  isRefused = true;
+  await outbox.put([{ kind: 'entry', entry: weight }]);
+  await user.click(await screen.findByRole('button', { name: 'Drop it' }));
+  await waitFor(() => expect(outbox.state().refused).toEqual([]));
+});
