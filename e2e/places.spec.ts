@@ -14,7 +14,17 @@ const SIZES = [
   { width: 1024, height: 768 },
   { width: 390, height: 844 },
 ];
-const PLACES = ['/', '/animals', '/tags', '/choosing', '/holding/files', '/holding', '/race'];
+const PLACES = [
+  '/',
+  '/animals',
+  '/remedies',
+  '/remedies/register',
+  '/tags',
+  '/choosing',
+  '/holding/files',
+  '/holding',
+  '/race',
+];
 async function open(page: Page, path: string): Promise<void> {
   await page.goto(`${server.url}${path}`);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

@@ -14,7 +14,11 @@ export interface Server {
 }
 
 /** A server process of its own, on a copy of the demo book or on an empty one. */
-export async function aServer(port: number, book: 'demo' | 'empty' = 'demo'): Promise<Server> {
+export async function aServer(
+  port: number,
+  book: 'demo' | 'empty' = 'demo',
+  more: Readonly<Record<string, string>> = {},
+): Promise<Server> {
   const dataDir = mkdtempSync(join(tmpdir(), 'yaylak-journey-'));
   if (book === 'demo') cpSync(process.env.YAYLAK_DEMO_DIR ?? '', dataDir, { recursive: true });
   let child: ChildProcess | undefined;
@@ -23,7 +27,7 @@ export async function aServer(port: number, book: 'demo' | 'empty' = 'demo'): Pr
     dataDir,
     async start() {
       const started = spawn(process.execPath, [join(import.meta.dirname, '../server/dist/main.js')], {
-        env: { ...process.env, DATA_DIR: dataDir, PORT: String(port) },
+        env: { ...process.env, DATA_DIR: dataDir, PORT: String(port), ...more },
         stdio: ['ignore', 'pipe', 'inherit'],
       });
       child = started;

@@ -17,8 +17,11 @@ const LEAVES_MS = 200;
 /** The indicator's own step. */
 const STEP_KG = 0.1;
 
-/** @param random between 0 and 1, so that a run can be told again */
-export function createCrate(random: () => number): Crate {
+/**
+ * @param random between 0 and 1, so that a run can be told again
+ * @param haste how many times faster than life an animal steps in and out
+ */
+export function createCrate(random: () => number, haste = 1): Crate {
   let kg = 0;
   let since = 0;
   let leftAt: number | undefined;
@@ -33,10 +36,10 @@ export function createCrate(random: () => number): Crate {
       leftAt ??= atMs;
     },
     read(atMs) {
-      if (leftAt !== undefined && atMs - leftAt >= LEAVES_MS) kg = 0;
-      const standing = Math.min(1, (atMs - since) / STEPS_MS);
-      const load =
-        leftAt === undefined ? kg * (standing < 1 ? 0.6 * standing + 0.4 : 1) : kg * (1 - (atMs - leftAt) / LEAVES_MS);
+      const gone = leftAt === undefined ? 0 : ((atMs - leftAt) * haste) / LEAVES_MS;
+      if (gone >= 1) kg = 0;
+      const standing = Math.min(1, ((atMs - since) * haste) / STEPS_MS);
+      const load = leftAt === undefined ? kg * (standing < 1 ? 0.6 * standing + 0.4 : 1) : kg * (1 - gone);
       const swing = standing < 1 || leftAt !== undefined ? SWING_SHARE * (1 - standing) : 0;
       const read = kg === 0 ? 0.05 * noise() : load * (1 + (swing + STANDING_SHARE) * noise());
       return Math.max(0, Math.round(read / STEP_KG) * STEP_KG);

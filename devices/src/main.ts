@@ -4,6 +4,8 @@ const port = Number(process.env.DEVICES_PORT ?? 4871);
 const host = process.env.HOST ?? '127.0.0.1';
 const bookUrl = process.env.BOOK_URL ?? 'http://127.0.0.1:4870';
 
-void serveStandIn({ port, host, bookUrl }).then(() => {
+const haste = Number(process.env.DEVICES_HASTE ?? 1);
+
+void serveStandIn({ port, host, bookUrl, haste }).then(() => {
   console.log(`Stand-in stick and crate are steered at http://${host}:${port}`);
 });

@@ -10,6 +10,8 @@ export interface ServeOptions {
   readonly host: string;
   /** The application whose animals walk through. */
   readonly bookUrl: string;
+  /** How many times faster than life animals step in and out. */
+  readonly haste?: number;
 }
 
 /** Samples of the crate a second. */
@@ -17,8 +19,8 @@ const EVERY_MS = 100;
 const BODY_LIMIT = 4_000;
 
 /** The stand-in as a process: a WebSocket for the readings, a page and a few words over HTTP to steer it. */
-export async function serveStandIn({ port, host, bookUrl }: ServeOptions): Promise<Server> {
-  const standIn = createStandIn(() => performance.now(), Math.random);
+export async function serveStandIn({ port, host, bookUrl, haste = 1 }: ServeOptions): Promise<Server> {
+  const standIn = createStandIn(() => performance.now(), Math.random, haste);
   let flocks: Flocks = { groups: [], of: () => [] };
   let group = '';
   const readFlock = async (): Promise<void> => {

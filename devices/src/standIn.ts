@@ -30,8 +30,8 @@ const SILENT_MS = 5_000;
 const UNKNOWN_BASE = 999_000_000_100_000n;
 
 /** A stick reader and a weigh crate without either. @param random between 0 and 1 */
-export function createStandIn(clock: () => number, random: () => number): StandIn {
-  const crate = createCrate(random);
+export function createStandIn(clock: () => number, random: () => number, haste = 1): StandIn {
+  const crate = createCrate(random, haste);
   let flock: readonly StandInAnimal[] = [];
   let at = 0;
   let unknown = 0n;

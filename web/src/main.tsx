@@ -27,7 +27,20 @@ const QUIET_MS = 2_000;
 /** Writing the roster of thousands away takes a moment; not after every small thing. */
 const PERSIST_MS = 5_000;
 /** What the race and the first look need without a server. */
-const KEPT_OFFLINE = new Set(['holding', 'today', 'year-band', 'groups', 'identifiers', 'roster', 'jobs', 'job']);
+const KEPT_OFFLINE = new Set([
+  'holding',
+  'today',
+  'year-band',
+  'groups',
+  'identifiers',
+  'roster',
+  'jobs',
+  'job',
+  'animals',
+  'animal',
+  'remedies',
+  'tags',
+]);
 
 const client = new QueryClient({
   defaultOptions: {

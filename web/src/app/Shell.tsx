@@ -11,6 +11,7 @@ import { KeysHelp } from '../parts/KeysHelp';
 import { useTheme } from '../theme/useTheme';
 import { colour, fonts, phone, radius, space } from '../theme/tokens';
 import { countText } from '../words/format';
+import { useKeepForOffline } from './useKeepForOffline';
 
 interface Place {
   readonly to: string;
@@ -39,6 +40,7 @@ export function Shell() {
     ? today.due.filter((d) => d.isOpen).length + today.openJobs.length + today.lookAt.length + outbox.refused.length
     : 0;
   usePlaceKeys();
+  useKeepForOffline();
   return (
     <Frame>
       <a className="skip" href="#place">

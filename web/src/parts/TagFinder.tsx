@@ -18,17 +18,23 @@ export function TagFinder() {
     if (event.ctrlKey || event.metaKey || event.altKey || !/^[0-9/]$/.test(event.key)) return;
     if ((event.target as Partial<HTMLElement>).closest?.('[role=dialog], [data-own-keys]')) return;
     event.preventDefault();
-    setTyped(event.key === '/' ? '' : event.key);
+    // Digits typed faster than the sheet opens belong to the same number.
+    setTyped((before = '') => before + (event.key === '/' ? '' : event.key));
   });
   return (
     <Sheet title="Find an animal" isOpen={typed !== undefined} onClose={() => setTyped(undefined)}>
-      {typed === undefined ? null : <Finder first={typed} onClose={() => setTyped(undefined)} />}
+      {typed === undefined ? null : <Finder typed={typed} onType={setTyped} onClose={() => setTyped(undefined)} />}
     </Sheet>
   );
 }
 
-function Finder({ first, onClose }: { readonly first: string; readonly onClose: () => void }) {
-  const [typed, setTyped] = useState(first);
+interface FinderProps {
+  readonly typed: string;
+  readonly onType: (typed: string) => void;
+  readonly onClose: () => void;
+}
+
+function Finder({ typed, onType, onClose }: FinderProps) {
   const [at, setAt] = useState(0);
   const navigate = useNavigate();
   const { data: all, isPending } = useQuery(identifiersQuery);
@@ -45,7 +51,7 @@ function Finder({ first, onClose }: { readonly first: string; readonly onClose: 
         aria-controls="finder-list"
         value={typed}
         onChange={(e) => {
-          setTyped(e.target.value);
+          onType(e.target.value);
           setAt(0);
         }}
         onKeyDown={(e) => {

@@ -4,9 +4,11 @@ import { dayOf, fieldWord, type WeightUnit } from '@yaylak/core';
 import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { animalQuery, holdingQuery } from '../../api/queries';
+import { AwayError } from '../../api/client';
+import { animalQuery, holdingQuery, rosterQuery } from '../../api/queries';
 import { Corrected } from '../../parts/Corrected';
 import { HeldBar } from '../../parts/HeldBar';
+import { KeptAnimal } from '../../parts/KeptHere';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
@@ -31,7 +33,15 @@ export function AnimalPage() {
   const { id = '' } = useParams();
   const { data, error, refetch } = useQuery(animalQuery(id));
   const { data: holding } = useQuery(holdingQuery);
+  const { data: roster } = useQuery({ ...rosterQuery, staleTime: Infinity });
   const unit = useWeightUnit();
+  const kept = error instanceof AwayError ? roster?.animals.find((a) => a.tag.animalId === id) : undefined;
+  if (!data && kept && roster)
+    return (
+      <Page title="">
+        <KeptAnimal animal={kept} on={roster.on} />
+      </Page>
+    );
   if (!data)
     return (
       <Page title="Animal">

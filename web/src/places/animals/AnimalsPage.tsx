@@ -4,11 +4,12 @@ import { SEXES, SPECIES, SPECIES_WORDS, type Sex, type Species } from '@yaylak/c
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { withQuery } from '../../api/client';
+import { AwayError, withQuery } from '../../api/client';
 import { animalsQuery, groupsQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
 import { Choice, Field } from '../../parts/Field';
+import { KeptAnimals } from '../../parts/KeptHere';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Row } from '../../parts/Panel';
@@ -134,7 +135,11 @@ export function AnimalsPage() {
           })
         }
       />
-      {list.error ? <Failed error={list.error} onRetry={() => void list.refetch()} /> : null}
+      {list.error instanceof AwayError && !list.data ? (
+        <KeptAnimals words={query.words ?? ''} species={query.species} />
+      ) : list.error ? (
+        <Failed error={list.error} onRetry={() => void list.refetch()} />
+      ) : null}
       {list.isPending ? <Loading rows={12} /> : null}
       {list.data && rows.length === 0 ? (
         <Empty title="No animal fits" action={<Button onPress={() => setParams({})}>Show all</Button>}>

@@ -1,6 +1,6 @@
 import { screen, waitFor } from '@testing-library/react';
 import { SPECIES_TABLE } from '@yaylak/core';
-import { aGroup, aHolding } from '../../tests/builders';
+import { aGroup, aHolding, aRoster } from '../../tests/builders';
 import { no, renderPage, type Answers } from '../../tests/renderPage';
 import { HoldingPage } from './HoldingPage';
 
@@ -137,4 +137,48 @@ describe('groups', () => {
     expect(await screen.findByText(/There is a group “Top paddock” already/)).toBeVisible();
     expect(screen.getByLabelText('New group')).toHaveValue('top paddock');
   });
+});
+
+describe('standards of the look-over', () => {
+  it('are the holding’s own: one is added, one is taken out', async () => {
+    const { user, asked } = await show({ 'PATCH /api/holding': aHolding({ version: 2 }) });
+    await user.type(screen.getByLabelText('Standard'), 'Ears');
+    await user.type(screen.getByLabelText('It fails when'), 'torn');
+    await user.selectOptions(screen.getByLabelText('Asked of'), 'females');
+    await user.click(screen.getByRole('button', { name: 'Add it' }));
+    await waitFor(() => expect(changes(asked)).toHaveLength(1));
+    const added = changes(asked)[0]?.[2] as { standards: object[] };
+    expect(added.standards.at(-1)).toMatchObject({
+      species: 'sheep',
+      name: 'Ears',
+      fails: 'torn',
+      sexes: ['female'],
+      kind: 'go',
+    });
+    await user.click(screen.getByRole('button', { name: 'Take out the standard Colour' }));
+    await waitFor(() => expect(changes(asked)).toHaveLength(2));
+    const left = (changes(asked)[1]?.[2] as { standards: { species: string; name: string }[] }).standards;
+    expect(left.some((s) => s.species === 'sheep' && s.name === 'Colour')).toBe(false);
+    expect(left.some((s) => s.species === 'goat' && s.name === 'Colour')).toBe(true);
+  });
+});
+
+it('shows how each hand’s tape reads, and from when on it is used', async () => {
+  const bias = { method: 'tape', species: 'sheep' as const, low: 1.063, high: 1.08 };
+  await show({
+    'GET /api/roster': aRoster([], {
+      biases: [
+        { ...bias, by: 'Kerem', pairs: 12, ratio: 1.071, isUsed: true },
+        { ...bias, by: 'Aylin', pairs: 3, ratio: 0.98, isUsed: false },
+      ],
+    }),
+  });
+  expect(
+    await screen.findByRole('row', {
+      name: /Kerem, tape, sheep reads 7.1.% high ?1.071 \(1.063 to 1.080\), 12 pairs, used/,
+    }),
+  ).toBeVisible();
+  expect(
+    screen.getByRole('row', { name: /Aylin, tape, sheep reads 2.0.% low.*3 pairs, used from 8 on/ }),
+  ).toBeVisible();
 });

@@ -173,3 +173,27 @@ it('tells which animal a number of some year means', async () => {
   expect(screen.getByText('1 Apr 2020 to 1 Jun 2024')).toBeVisible();
   expect(screen.getByText('1 Apr 2025 to now')).toBeVisible();
 });
+
+describe('blank tags', () => {
+  const bag = { id: 'b', species: 'sheep', colour: 'green', shape: 'flag', first: '26-0001', last: '26-0006' } as const;
+  it('are counted less what has been fitted, with the next of them', async () => {
+    await show(aView([]), { 'GET /api/holding': aHolding({ blankTags: [bag] }) });
+    expect(screen.getByText('5 of 6 left, next 26-0001')).toBeVisible();
+  });
+  it('are put in as a bag, and a bag that is none cannot be', async () => {
+    const { user, asked } = await show(aView([]), { 'PATCH /api/holding': aHolding() });
+    await user.click(screen.getByRole('button', { name: 'Add a bag' }));
+    await user.type(screen.getByLabelText('First number'), '26-0040');
+    await user.type(screen.getByLabelText('Last number'), '27-0049');
+    expect(screen.getByRole('button', { name: 'Put it in' })).toBeDisabled();
+    await user.clear(screen.getByLabelText('Last number'));
+    await user.type(screen.getByLabelText('Last number'), '26-0049');
+    expect(screen.getByText('10 tags')).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'Put it in' }));
+    await waitFor(() =>
+      expect(asked.find((a) => a.method === 'PATCH')?.body).toMatchObject({
+        blankTags: [{ species: 'sheep', colour: 'yellow', shape: 'flag', first: '26-0040', last: '26-0049' }],
+      }),
+    );
+  });
+});

@@ -1,0 +1,143 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test';
+import type { BookFile, RosterView } from '@yaylak/contract';
+import { chromiumOptions } from '../scripts/chromium.mjs';
+import { aServer, type Server } from './server';
+
+let server: Server;
+let profile: string;
+test.beforeEach(async () => {
+  server = await aServer(4937);
+  profile = mkdtempSync(join(tmpdir(), 'yaylak-browser-'));
+});
+test.afterEach(async () => {
+  await server.remove();
+  rmSync(profile, { recursive: true, force: true });
+});
+
+/** A browser with a memory: closed and opened again it is the same device. */
+const openBrowser = async (isOffline: boolean): Promise<{ context: BrowserContext; page: Page }> => {
+  const context = await chromium.launchPersistentContext(profile, {
+    ...chromiumOptions,
+    headless: true,
+    offline: isOffline,
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: 'reduce',
+  });
+  return { context, page: context.pages()[0] ?? (await context.newPage()) };
+};
+const weigh = async (page: Page, number: string, kg: string, seen: number): Promise<void> => {
+  await page.keyboard.type(number);
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Weight, kg')).toBeFocused();
+  await page.keyboard.type(kg);
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('seen-count')).toContainText(`${seen} of`);
+};
+
+test('a whole job without a network, the browser closed and opened again in it, arrives once and in order', async ({
+  request,
+}) => {
+  const roster = (await (await request.get(`${server.url}/api/roster`)).json()) as RosterView;
+  const year = roster.on.slice(0, 4);
+  const lambs = roster.animals
+    .filter((a) => a.species === 'sheep' && a.sex === 'female' && a.bornOn?.startsWith(year))
+    .slice(0, 8);
+  const kgOf = (i: number): string => ((lambs[i]?.weights.at(-1)?.[1] ?? 30) + 1).toFixed(1);
+
+  // The first visit, with a network: the application and the roster come onto the device.
+  const first = await openBrowser(false);
+  await first.page.goto(server.url);
+  await first.page.evaluate(() => navigator.serviceWorker.ready.then(() => true));
+  await first.page.getByRole('link', { name: 'At the race' }).click();
+  await expect(first.page.getByRole('button', { name: /Start with/ })).toBeVisible();
+  // What was read is written away a few seconds later.
+  await expect
+    .poll(
+      () =>
+        first.page.evaluate(
+          () =>
+            new Promise<boolean>((resolve) => {
+              const open = indexedDB.open('keyval-store');
+              open.onsuccess = () => {
+                const get = open.result.transaction('keyval').objectStore('keyval').get('yaylak-read');
+                get.onsuccess = () => resolve(String(get.result).includes('"roster"'));
+              };
+            }),
+        ),
+      { timeout: 30_000 },
+    )
+    .toBe(true);
+
+  await first.context.setOffline(true);
+  await first.page.getByLabel('Who', { exact: true }).selectOption({ label: `Ewe lambs of ${year} (31)` });
+  await first.page.getByRole('button', { name: /Start with/ }).click();
+  await expect(first.page.getByLabel('Number of the next animal')).toBeFocused();
+  for (let i = 0; i < 5; i++) await weigh(first.page, lambs[i]?.tag.text ?? '', kgOf(i), i + 1);
+  const url = first.page.url();
+  await first.context.close();
+
+  // Opened again where there still is no network: the job, what was written and the rest to read are here.
+  const second = await openBrowser(true);
+  await second.page.goto(url);
+  await expect(second.page.getByTestId('seen-count')).toContainText('5 of');
+  for (let i = 5; i < 8; i++) await weigh(second.page, lambs[i]?.tag.text ?? '', kgOf(i), i + 1);
+  await second.page.goto(`${server.url}/kept`);
+  await expect(second.page.getByText('The server is away. It is tried again by itself')).toBeVisible();
+  await expect(second.page.getByRole('list', { name: 'Waiting' }).getByRole('listitem')).toHaveCount(17);
+  await second.page.goto(`${server.url}/animals/${lambs[0]?.tag.animalId ?? ''}`);
+  await expect(second.page.getByText('This is what this device keeps')).toBeVisible();
+  await second.page.goto(`${server.url}/animals?words=${lambs[1]?.tag.text ?? ''}`);
+  await expect(second.page.getByRole('link', { name: new RegExp(`tag ${lambs[1]?.tag.text ?? ''}`) })).toBeVisible();
+  await second.page.goto(server.url);
+  await expect(second.page.getByRole('heading', { name: 'Window open now' })).toBeVisible();
+  await expect(async () => {
+    await second.page.keyboard.type(lambs[2]?.tag.text.slice(-3) ?? '');
+    await expect(second.page.getByRole('dialog')).toContainText(lambs[2]?.tag.text ?? '', { timeout: 2_000 });
+  }).toPass();
+
+  await second.context.setOffline(false);
+  await second.page.goto(`${server.url}/kept`);
+  await expect(second.page.getByText('Everything written on this device is in the book')).toBeVisible();
+  const book = (await (await request.get(`${server.url}/api/book`)).json()) as BookFile;
+  const written = book.entries.filter((e) => e.source === 'race');
+  const expected = lambs.flatMap((a) => [
+    ['passage', a.tag.animalId],
+    ['weight', a.tag.animalId],
+  ]);
+  expect(written.map((e) => [e.type, e.type === 'strike' ? '' : e.animalId])).toEqual(expected);
+  expect(written.flatMap((e) => (e.type === 'weight' ? [e.kg] : []))).toEqual(lambs.map((_, i) => Number(kgOf(i))));
+  await second.context.close();
+});
+
+test('two devices work one job at once, and each sees what the other wrote', async ({ browser, request }) => {
+  const roster = (await (await request.get(`${server.url}/api/roster`)).json()) as RosterView;
+  const year = roster.on.slice(0, 4);
+  const [a, b] = roster.animals.filter(
+    (x) => x.species === 'sheep' && x.sex === 'female' && x.bornOn?.startsWith(year),
+  );
+  const one = await (await browser.newContext()).newPage();
+  await one.goto(`${server.url}/race`);
+  await one.getByRole('button', { name: /Start with/ }).click();
+  await expect(one.getByLabel('Number of the next animal')).toBeFocused();
+  await expect(one.getByText('all on the server')).toBeVisible();
+  const two = await (await browser.newContext()).newPage();
+  await two.goto(one.url());
+  await expect(two.getByLabel('Number of the next animal')).toBeFocused();
+  await weigh(one, a?.tag.text ?? '', '41', 1);
+  await weigh(two, b?.tag.text ?? '', '42', 1);
+  // Each hears of the other within its next look.
+  await expect(one.getByTestId('seen-count')).toContainText('2 of');
+  await expect(two.getByTestId('seen-count')).toContainText('2 of');
+  // The same animal on both: said, kept, and one of the two taken back.
+  await weigh(one, b?.tag.text ?? '', '44', 2);
+  await one.getByRole('button', { name: 'Finish' }).click();
+  await expect(one.getByRole('heading', { name: 'Written down twice (1)' })).toBeVisible();
+  await one
+    .getByRole('button', { name: /^Take back/ })
+    .first()
+    .click();
+  await expect(one.getByRole('heading', { name: /Written down twice/ })).toBeHidden();
+});
