@@ -121,6 +121,8 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   }, [onLeave]);
 
   const type = (change: Partial<Draft>): void => setDraft((d) => typed(d, change));
+  /** A gate mends what the gate was wanted for; what was said of the weight was heard all the same. */
+  const chooseGate = (gate: string): void => setDraft((d) => ({ ...d, gate, message: undefined }));
   const say = (message: string): void => setDraft((d) => ({ ...d, message, asked: [] }));
   const take = ({ draft: next, isRefused }: Entered): void => {
     if (isRefused) buzz();
@@ -229,7 +231,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     const letter = /^[a-zA-Z]$/.test(key) && !isWords ? key.toLowerCase() : undefined;
     const toggle = letter === undefined ? undefined : toggles.find((t) => t.letter === letter);
     if (key === 'Enter') enter();
-    else if (gate && job?.stations.includes('sort')) type({ gate: gate.name });
+    else if (gate && job?.stations.includes('sort')) chooseGate(gate.name);
     else if (letter === 'f' && isYoungJob) type({ sex: 'female' });
     else if (letter === 'm' && isYoungJob) type({ sex: 'male' });
     else if (toggle) setDraft(pressToggle(draft, at, toggle));
@@ -299,7 +301,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
               suggested={suggestedGate(draft, at)}
               unit={unit}
               counts={figures.gates}
-              onChoose={(gate) => type({ gate })}
+              onChoose={chooseGate}
             />
           ) : null}
         </Panel>

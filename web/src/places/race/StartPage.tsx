@@ -203,7 +203,7 @@ export function StartPage() {
                   }}
                 />
               ) : null}
-              <Field label="Who weighs and writes" value={startedBy} onChange={setStartedBy} />
+              <Field label="Weighed and written by" value={startedBy} onChange={setStartedBy} />
             </Row>
             <StationChoice plan={plan} onChange={change} />
             {plan.stations.map((station) => (

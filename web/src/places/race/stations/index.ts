@@ -76,9 +76,17 @@ export type Finished =
 export function finishAnimal(draft: Draft, at: AtHand): Finished {
   const problems = at.job.stations.flatMap((s) => RULES[s].problems?.(draft, at) ?? []);
   const refusal = problems.find((p): p is Extract<Problem, { kind: 'refuse' }> => p.kind === 'refuse');
-  if (refusal)
-    return { kind: 'held', message: refusal.message, asked: [], ...(refusal.field ? { field: refusal.field } : {}) };
   const asks = problems.flatMap((p) => (p.kind === 'ask' ? [p] : []));
+  if (refusal) {
+    // What will be asked is said at once, so that it need not be asked after the refusal is mended.
+    const open = asks.filter((a) => !draft.asked.includes(a.key));
+    return {
+      kind: 'held',
+      message: [...open.map((a) => a.message), refusal.message].join(' '),
+      asked: asks.map((a) => a.key),
+      ...(refusal.field ? { field: refusal.field } : {}),
+    };
+  }
   if (asks.some((a) => !draft.asked.includes(a.key)))
     return { kind: 'held', message: asks.map((a) => a.message).join(' '), asked: asks.map((a) => a.key) };
   return { kind: 'write', facts: [passageOf(draft, at), ...at.job.stations.flatMap((s) => RULES[s].facts(draft, at))] };
