@@ -31,6 +31,8 @@ export interface MarkInField {
   readonly purpose: string;
   /** The last day of the first to end; null where none does. */
   readonly until: string | null;
+  /** All end on that day. */
+  readonly isUntilForAll: boolean;
   readonly tags: readonly TagView[];
   readonly groups: readonly { readonly name: string; readonly count: number }[];
 }

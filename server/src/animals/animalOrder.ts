@@ -5,6 +5,8 @@ const number = new Intl.Collator('en', { numeric: true });
 
 interface Derived {
   readonly groupName: (facts: AnimalFacts) => string;
+  /** As it is shown: the day's surest, guesses set right. */
+  readonly lastKg: (facts: AnimalFacts) => number | undefined;
   readonly gain: (facts: AnimalFacts) => number | undefined;
 }
 
@@ -38,7 +40,7 @@ const KEYS: Readonly<Record<AnimalSort, (derived: Derived) => (facts: AnimalFact
   group: (d) => (f) => d.groupName(f) || undefined,
   // Youngest first when rising: a later birth is a smaller age.
   age: () => (f) => (f.record.bornOn === undefined ? undefined : -f.record.bornOn),
-  weight: () => (f) => f.weights.at(-1)?.kg,
+  weight: (d) => d.lastKg,
   weighed: () => (f) => f.weights.at(-1)?.on,
   gain: (d) => d.gain,
 };

@@ -173,6 +173,7 @@ export class AnimalsService {
     return found.sort(
       compareBy(query.sort ?? 'number', query.direction ?? 'up', {
         groupName: (facts) => this.book.state.groups.get(groupOn(facts, today) ?? '')?.name ?? '',
+        lastKg: (f) => this.book.state.daily(f).at(-1)?.kg,
         gain: (facts) => {
           const gain = this.growth.snapshot().gains.get(facts.record.id);
           return gain?.kind === 'gain' ? gain.kgPerDay : undefined;

@@ -70,6 +70,7 @@ export class TagsService {
           place,
           purpose,
           until: ends === undefined ? null : isoOf(ends),
+          isUntilForAll: until.every((u) => u === ends),
           tags: wearers.slice(0, ROWS).map((facts) => tagView(facts, this.clock.today())),
           groups: [...groups].map(([name, count]) => ({ name, count })),
         };

@@ -100,7 +100,13 @@ it('lists the marks in the field by what they mean, with the groups they stand i
     departure(gone, TODAY),
   );
   expect((await view()).marks).toMatchObject([
-    { colour: 'blue', purpose: 'second string', until: '2026-12-01', groups: [{ name: 'Top', count: 2 }] },
-    { colour: 'red', place: 'shoulder', until: null, groups: [{ name: 'no group', count: 1 }] },
+    {
+      colour: 'blue',
+      purpose: 'second string',
+      until: '2026-12-01',
+      isUntilForAll: false,
+      groups: [{ name: 'Top', count: 2 }],
+    },
+    { colour: 'red', place: 'shoulder', until: null, isUntilForAll: true, groups: [{ name: 'no group', count: 1 }] },
   ]);
 });

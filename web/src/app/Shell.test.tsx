@@ -37,7 +37,10 @@ it('goes to a place by Alt and its number, in the order of the rail', async () =
 it('says how many entries wait here while the server is away', async () => {
   const { outbox } = await show({ 'POST /api/entries': AWAY });
   await outbox.put([{ kind: 'entry', entry: anEntry('note', { text: 'x' }) }]);
-  expect(await screen.findByText('1 entry kept here, not yet on the server')).toBeVisible();
+  expect(await screen.findByText(/not yet on the server/)).toHaveTextContent(
+    '1 entry kept here, not yet on the server',
+  );
+  expect(screen.getByRole('link', { name: '1 entry kept here' })).toHaveAttribute('href', '/kept');
   outbox.stop();
 });
 

@@ -89,7 +89,9 @@ function Form({ animals, products, onClose }: FormProps) {
     isByHeaviest && heaviest > 0
       ? animals.map((a) => planTreatment(product, who(a), { ...choice, byKg: heaviest }))
       : own;
-  const cautions = [...new Set(plans.flatMap((p) => p.cautions))];
+  const cautions = plans.flatMap((p, i) =>
+    p.cautions.map((c) => (animals.length === 1 ? c : `${animals[i]?.tag.text ?? ''}: ${c}`)),
+  );
   const first = plans[0];
 
   const vet = (): { meatDays: number; milkDays?: number } | string | undefined => {

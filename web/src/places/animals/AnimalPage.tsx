@@ -185,6 +185,7 @@ const Who = styled.div`
 const Now = styled(Panel)`
   display: grid;
   grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+  align-items: start;
   gap: ${space(5)};
   ${phone} {
     grid-template-columns: minmax(0, 1fr);

@@ -24,7 +24,7 @@ export function MarksInField({ marks }: { readonly marks: readonly MarkInField[]
             </Row>
             <Small>
               {m.groups.map((g) => `${g.count} in ${g.name}`).join(', ')}
-              {m.until === null ? '' : `; the first until ${shortDate(m.until)}`}
+              {m.until === null ? '' : `; ${m.isUntilForAll ? '' : 'the first '}until ${shortDate(m.until)}`}
             </Small>
             <Row style={{ marginTop: 4 }}>
               {m.tags.slice(0, MOST_SHOWN).map((tag) => (

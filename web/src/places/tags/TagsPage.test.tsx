@@ -153,6 +153,7 @@ it('says what the marks in the field mean, and on whom they are', async () => {
           place: 'rump',
           purpose: 'second string',
           until: '2026-12-01',
+          isUntilForAll: false,
           tags: [aTag('26-0001'), aTag('26-0002')],
           groups: [{ name: 'Top paddock', count: 2 }],
         },

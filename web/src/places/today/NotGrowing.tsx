@@ -51,7 +51,8 @@ const List = styled.ul`
   li {
     display: flex;
     align-items: center;
-    gap: ${space(2)};
+    flex-wrap: wrap;
+    gap: ${space(1)} ${space(2)};
     padding: ${space(1)} 0;
   }
   b {
