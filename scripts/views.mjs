@@ -12,9 +12,12 @@ const animalByNumber = async (page, url, words) => {
 const race = async (page, url) => {
   await goto('/race')(page, url);
   await page
-    .getByLabel('Who')
+    .getByLabel('Who', { exact: true })
     .selectOption({ label: await page.locator('option', { hasText: 'Ewe lambs of' }).first().textContent() });
-  await page.getByText('Sort by gate').click();
+  for (const station of ['Look over', 'Treat', 'Sort by gate'])
+    await page.locator('label', { hasText: new RegExp(`${station}$`) }).click();
+  await page.getByText('White drench', { exact: true }).click();
+  await page.getByLabel('Suggest a gate by').selectOption('standards');
   await page.getByRole('button', { name: /Start with/ }).click();
   await page.getByLabel('Number of the next animal').waitFor();
   const roster = await (await page.request.get(`${url}/api/roster`)).json();
@@ -27,6 +30,7 @@ const race = async (page, url) => {
     await page.keyboard.type(lamb.tag.text);
     await page.keyboard.press('Enter');
     await page.keyboard.type((lamb.weights.at(-1)[1] + 1 + (i % 3)).toFixed(1));
+    if (i % 4 === 3 || i === 8) await page.keyboard.press('l');
     if (i === 8) break;
     await page.keyboard.press(gates[i % 4]);
     await page.keyboard.press('Enter');
@@ -64,6 +68,9 @@ export const views = [
     open: (page, url) => animalByNumber(page, url, `species=sheep&sex=female&bornIn=${new Date().getFullYear() - 4}`),
   },
   { name: 'race', open: race },
+  { name: 'race-start', open: goto('/race') },
+  { name: 'remedies', open: goto('/remedies') },
+  { name: 'register', open: goto('/remedies/register') },
   { name: 'choosing', open: goto('/choosing') },
   { name: 'import', open: importFile },
   { name: 'tags', open: goto('/tags') },

@@ -39,8 +39,11 @@ export function differenceText(kg: number, unit: WeightUnit): string {
 export const gramsPerDay = (kgPerDay: number): string => `${fixed(kgPerDay * 1000, 0)}${THIN}g/day`;
 
 /** A gain with how wide the guess is: `168 ± 41 g/day`. */
-export const gainText = (gain: Pick<GainView, 'kgPerDay' | 'halfWidth'>): string =>
-  `${fixed(gain.kgPerDay * 1000, 0)} ± ${Math.round(gain.halfWidth * 1000)}${THIN}g/day`;
+export const gainText = (gain: Pick<GainView, 'kgPerDay' | 'halfWidth'>): string => `${gainFigures(gain)}${THIN}g/day`;
+
+/** The same without its unit, for a column whose heading has it: `168 ± 41`. */
+export const gainFigures = (gain: Pick<GainView, 'kgPerDay' | 'halfWidth'>): string =>
+  `${fixed(gain.kgPerDay * 1000, 0)} ± ${Math.round(gain.halfWidth * 1000)}`;
 
 /** An amount in a dose unit as it is read off a syringe: `8.5`, `0.25`, no zeros behind. */
 export const amountText = (amount: number): string => String(Number(amount.toFixed(3)));

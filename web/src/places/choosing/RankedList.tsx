@@ -6,7 +6,7 @@ import { Key } from '../../parts/KeysHelp';
 import { Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, radius, space } from '../../theme/tokens';
-import { bornText, figureText, gainText, surePointsText, verdictText, weightText } from '../../words/format';
+import { bornText, figureText, gainFigures, surePointsText, verdictText, weightText } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useUnits';
 import { decisionOf, type Decisions } from './decisions';
@@ -107,7 +107,7 @@ export function RankedList({
             <th>Animal</th>
             <th>Born as</th>
             <th data-figure>Set weight</th>
-            <th data-figure>Last gain</th>
+            <th data-figure>Last gain, g/day</th>
             <th>Dam’s record</th>
             <th>Worth, points</th>
             <th>Choice</th>
@@ -136,7 +136,7 @@ export function RankedList({
                   <td>{bornText(species, r.birthType, r.rearingType)}</td>
                   <td data-figure>{r.adjusted ? weightText(r.adjusted.kg, unit) : 'none'}</td>
                   <td data-figure title={r.lastGain ? verdictText(r.lastGain) : ''}>
-                    {r.lastGain ? gainText(r.lastGain) : 'none'}
+                    {r.lastGain ? gainFigures(r.lastGain) : 'none'}
                   </td>
                   <td>{r.damRecord ? `${r.damRecord.perYear.toFixed(1)} × ${r.damRecord.years} yr` : 'none'}</td>
                   <td style={{ whiteSpace: 'nowrap' }}>

@@ -43,7 +43,7 @@ import type { JobFigures } from './jobFigures';
 import { JobSoFar } from './JobSoFar';
 import { Keypad } from './Keypad';
 import { NumberStation } from './NumberStation';
-import { Aside, Main } from './raceFrame';
+import { Aside, Main, Scrolling } from './raceFrame';
 import { buzz, tick } from './sounds';
 import { fieldsAt, finishAnimal, fieldText, proposedAt, togglesAt, type AtHand, type Fact } from './stations';
 import { suggestedGate } from './stations/sort';
@@ -306,8 +306,10 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
           ) : null}
         </Panel>
       </Main>
-      <Aside tabIndex={0} aria-label="The job so far">
-        <JobSoFar race={race} figures={figures} />
+      <Aside aria-label="The job so far">
+        <Scrolling tabIndex={0} role="group" aria-label="Figures of the job">
+          <JobSoFar race={race} figures={figures} />
+        </Scrolling>
         <Keypad
           onDigit={(digit) => padType(padText + digit)}
           onErase={() => padType(padText.slice(0, -1))}

@@ -6,6 +6,7 @@ import { colour, fonts, space } from '../../theme/tokens';
 import { gainText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import type { JobFigures } from './jobFigures';
+import { Tally } from './Tally';
 import type { Race } from './useRace';
 
 const JobChart = lazy(async () => ({ default: (await import('./JobChart')).JobChart }));
@@ -33,16 +34,19 @@ export const JobSoFar = memo(function JobSoFar({
     <Stack $gap={3}>
       <Panel>
         <h2>This job</h2>
-        <Two>
-          <div>
-            <Small>Mean weight</Small>
-            <b>{figures.meanKg === undefined ? 'none yet' : weightText(figures.meanKg, unit, species)}</b>
-          </div>
-          <div>
-            <Small>Mean gain</Small>
-            <b>{figures.meanGain === undefined ? 'none yet' : gainText(figures.meanGain)}</b>
-          </div>
-        </Two>
+        {race.job?.stations.includes('weigh') ? (
+          <Two>
+            <div>
+              <Small>Mean weight</Small>
+              <b>{figures.meanKg === undefined ? 'none yet' : weightText(figures.meanKg, unit, species)}</b>
+            </div>
+            <div>
+              <Small>Mean gain</Small>
+              <b>{figures.meanGain === undefined ? 'none yet' : gainText(figures.meanGain)}</b>
+            </div>
+          </Two>
+        ) : null}
+        <Tally race={race} />
         {points.length > 1 ? (
           <Suspense fallback={<div style={{ height: 150 }} />}>
             <JobChart

@@ -86,10 +86,13 @@ const List = styled.ul`
     gap: ${space(1)};
     min-height: 32px;
   }
-  li > span:last-of-type {
+  li > span:last-child {
     overflow: hidden;
     white-space: nowrap;
     text-overflow: ellipsis;
+  }
+  li > span:not(:last-child) {
+    flex: none;
   }
   li > b {
     max-width: 66px;

@@ -8,6 +8,7 @@ import { colour, space } from '../../theme/tokens';
 import { countText, gainText, gramsPerDay, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import { judged, type JobFigures } from './jobFigures';
+import { Tally } from './Tally';
 import type { Race } from './useRace';
 
 interface Props {
@@ -55,14 +56,18 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onLeave }
           {missed.length} not seen make {listed.length}.
         </p>
         <Figures>
-          <div>
-            <Small>Mean weight</Small>
-            <b>{figures.meanKg === undefined ? 'none' : weightText(figures.meanKg, unit, listed[0]?.species)}</b>
-          </div>
-          <div>
-            <Small>Mean gain</Small>
-            <b>{figures.meanGain === undefined ? 'none' : gainText(figures.meanGain)}</b>
-          </div>
+          {race.job?.stations.includes('weigh') ? (
+            <>
+              <div>
+                <Small>Mean weight</Small>
+                <b>{figures.meanKg === undefined ? 'none' : weightText(figures.meanKg, unit, listed[0]?.species)}</b>
+              </div>
+              <div>
+                <Small>Mean gain</Small>
+                <b>{figures.meanGain === undefined ? 'none' : gainText(figures.meanGain)}</b>
+              </div>
+            </>
+          ) : null}
           {[...figures.gates].map(([gate, n]) => (
             <div key={gate}>
               <Small>{gate}</Small>
@@ -70,6 +75,7 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onLeave }
             </div>
           ))}
         </Figures>
+        <Tally race={race} />
         {missed.length > 0 ? (
           <section>
             <h3>Not seen ({missed.length})</h3>
@@ -130,7 +136,7 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onLeave }
               <Button kind="main" onPress={onFinish}>
                 Finish the job
               </Button>
-              <Button onPress={onBack}>Go on weighing</Button>
+              <Button onPress={onBack}>Go on</Button>
             </>
           )}
           {passages.some((p) => p.entries.some((e) => e.type === 'sample')) ? (

@@ -85,16 +85,23 @@ export const Aside = styled.aside`
   display: flex;
   flex-direction: column;
   gap: ${space(3)};
-  overflow: auto;
   ${narrow} {
-    /* The keys come before the figures where there is not room for both. */
-    > :first-child:not(:last-child) {
-      order: 2;
-    }
     padding-top: 0;
+    overflow: auto;
   }
   ${phone} {
     padding-left: ${space(4)};
+  }
+`;
+/** The figures give way to the keys: beside them they scroll, below a narrow screen's keys they follow. */
+export const Scrolling = styled.div`
+  flex: 1 1 0;
+  min-height: 0;
+  overflow: auto;
+  ${narrow} {
+    flex: none;
+    order: 2;
+    overflow: visible;
   }
 `;
 export const Foot = styled.footer`
