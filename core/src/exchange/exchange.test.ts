@@ -75,6 +75,20 @@ describe('rows', () => {
   ])('%j: %s is %s', (cells, field, reason) => {
     expect(read(...cells)).toMatchObject({ kind: 'fault', fault: { field, reason } });
   });
+  it('of a stick or crate are found by the electronic number, with the time of day left out', () => {
+    const resolveAll = (number: string) =>
+      number === '792000000126031' ? { kind: 'one' as const, animalId: 'b' } : { kind: 'none' as const };
+    const columns = guessColumns('weights', ['EID', 'Date', 'Time', 'Weight']);
+    expect(columns).toEqual({ number: 0, on: 1, weight: 3 });
+    for (const [number, date] of [
+      ['792 000000126031', '2026-11-23'],
+      ['A0000000 792000000126031', '2026-11-23 08:31:05'],
+      ['0792000000126031', '23.11.2026 8:31'],
+    ] as const)
+      expect(
+        readWeightRow([number, date, '08:31:05', '41.2'], columns, { unit: 'kg', dateOrder: 'day-month' }, resolveAll),
+      ).toEqual({ kind: 'row', row: { animalId: 'b', on: '2026-11-23', kg: 41.2, method: 'scale' } });
+  });
   it('understand the field’s words for species and sex', () => {
     const animal = readAnimalRow(
       ['K-1', 'Rabbits', 'does'],

@@ -37,7 +37,10 @@ export function Shell() {
   const outbox = useOutboxState();
   const [theme, setTheme] = useTheme();
   const waiting = today
-    ? today.due.filter((d) => d.isOpen).length + today.openJobs.length + today.lookAt.length + outbox.refused.length
+    ? [...today.due, ...today.doses].filter((d) => d.isOpen).length +
+      today.openJobs.length +
+      today.lookAt.length +
+      outbox.refused.length
     : 0;
   usePlaceKeys();
   useKeepForOffline();

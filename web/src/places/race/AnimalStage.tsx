@@ -5,13 +5,16 @@ import { fullDate } from '../../words/format';
 import { AnimalAtHand } from './AnimalAtHand';
 import { typed, type Draft } from './draft';
 import { fieldsAt, type AtHand, type LetteredToggle } from './stations';
-import { SexKeys, StationList } from './stations/StationList';
+import { BornAsKeys, SexKeys, StationList } from './stations/StationList';
 
 interface Props {
   readonly draft: Draft;
   readonly at: AtHand;
   /** Of a young one: under whom it is added. */
   readonly damName: string | undefined;
+  /** How many were born together, for all the young of this dam. */
+  readonly bornAs: number | undefined;
+  readonly onBornAs: (count: number) => void;
   readonly toggles: readonly LetteredToggle[];
   readonly lineKgPerDay: number | undefined;
   readonly groupName: (id: string) => string;
@@ -21,7 +24,18 @@ interface Props {
 }
 
 /** The animal at hand and the stations it passes. */
-export function AnimalStage({ draft, at, damName, toggles, lineKgPerDay, groupName, onChange, onKey }: Props) {
+export function AnimalStage({
+  draft,
+  at,
+  damName,
+  bornAs,
+  onBornAs,
+  toggles,
+  lineKgPerDay,
+  groupName,
+  onChange,
+  onKey,
+}: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const first = fieldsAt(at)[0];
   // Focus is outside React: once the animal is known its first field has the keyboard, or the frame itself.
@@ -58,7 +72,10 @@ export function AnimalStage({ draft, at, damName, toggles, lineKgPerDay, groupNa
         </Withheld>
       ))}
       {damName !== undefined && !at.animal ? (
-        <SexKeys draft={draft} at={at} onChoose={(sex) => onChange(typed(draft, { sex }))} />
+        <>
+          <SexKeys draft={draft} at={at} onChoose={(sex) => onChange(typed(draft, { sex }))} />
+          <BornAsKeys species={at.species} chosen={bornAs} onChoose={onBornAs} />
+        </>
       ) : null}
       <StationList
         draft={draft}

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { RosterAnimal } from '@yaylak/contract';
+import type { AnimalEntry, RosterAnimal } from '@yaylak/contract';
 import {
   addDays,
   dayOf,
@@ -16,6 +16,7 @@ import styled from 'styled-components';
 import { groupsQuery, holdingQuery } from '../../api/queries';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { Panel } from '../../parts/Panel';
+import { useUndo } from '../../parts/Undo';
 import { useReadings } from '../../readings/useReadings';
 import { colour, radius, space } from '../../theme/tokens';
 import { useWeightUnit } from '../../words/useUnits';
@@ -72,9 +73,11 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   const unit = useWeightUnit();
   const { data: holding } = useQuery(holdingQuery);
   const { data: groups } = useQuery(groupsQuery);
+  const undo = useUndo();
   const { job, animals, listed, passages, roster } = race;
   const [draft, setDraft] = useState<Draft>(() => ({ ...FRESH, aside: keptAside(job?.id) }));
   const [damId, setDamId] = useState<string>();
+  const [bornAs, setBornAs] = useState<number>();
   const [lastField, setLastField] = useState<FieldName>();
   const listedIds = useMemo(() => new Set(job?.animalIds ?? []), [job?.animalIds]);
   const numbers = useMemo(() => raceNumbers([...animals.values()], listedIds), [animals, listedIds]);
@@ -146,7 +149,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
       of.animalId === STRANGER
         ? takeIn(of.number, listed[0], on)
         : of.animalId === YOUNG && dam
-          ? addYoung({ dam, sex: of.sex ?? 'unknown', bornOn, on })
+          ? addYoung({ dam, sex: of.sex ?? 'unknown', bornOn, on, bornAs })
           : [];
     const arrival = before[0];
     const animalId = arrival?.type === 'arrival' ? arrival.animalId : (of.animalId ?? '');
@@ -181,6 +184,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   };
   const nextDam = (): void => {
     setDamId(undefined);
+    setBornAs(undefined);
     setDraft({ ...afterwards(draft), message: 'Scan or type the next dam.' });
   };
   const enterAnimal = (): void => {
@@ -222,7 +226,12 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
       buzz();
       return say('Nobody has been through yet.');
     }
-    void race.takeBack(last).then(() => say(`Taken back: ${animals.get(last.animalId)?.tag.text ?? 'the last one'}.`));
+    const name = animals.get(last.animalId)?.tag.text ?? 'the last one';
+    void race.takeBack(last).then(() => {
+      say(`Taken back: ${name}.`);
+      // Taken back by mistake, it is written down anew: a strike itself cannot be struck.
+      undo.offer({ done: `Taken back ${name}`, undo: () => race.pass(last.entries.map(asDraft)) });
+    });
   };
   const onAnimalKey = (key: string, field: HTMLInputElement | undefined): boolean => {
     const isWords = field?.dataset.words !== undefined;
@@ -241,6 +250,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   };
   const back = (): void => {
     setDamId(undefined);
+    setBornAs(undefined);
     setDraft({ ...FRESH, aside: draft.aside, number: draft.number });
   };
 
@@ -278,6 +288,8 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
               draft={draft}
               at={at}
               damName={dam?.tag.text}
+              bornAs={bornAs}
+              onBornAs={setBornAs}
               toggles={toggles}
               lineKgPerDay={figures.lineKgPerDay}
               groupName={(id) => groups?.find((g) => g.id === id)?.name ?? 'a group'}
@@ -320,6 +332,10 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     </>
   );
 }
+
+/** An entry to be written down anew, as itself and no longer as the one that was struck. */
+const asDraft = ({ id: _id, writtenAt: _at, writtenBy: _by, source: _source, ...fact }: AnimalEntry): EntryDraft =>
+  fact as EntryDraft;
 
 /** Numbers fitted and tubes filled in this job so far: the next ones follow from them. */
 function writtenIn(passages: Race['passages'], animals: Race['animals']): Pick<AtHand, 'fitted' | 'tubes'> {

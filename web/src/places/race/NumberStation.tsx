@@ -36,7 +36,8 @@ export function NumberStation({ draft, matches, animals, label, onType, onChoose
     if (e.key === 'Enter') onEnter();
     else if (e.key === 'ArrowDown') onType({ marked: Math.min(matches.length - 1, (draft.marked ?? -1) + 1) });
     else if (e.key === 'ArrowUp') onType({ marked: Math.max(0, (draft.marked ?? 1) - 1) });
-    else if (e.key === 'Backspace' && draft.number === '') onTakeBack();
+    // Held down to clear the field, the key must not go on and take animals back.
+    else if (e.key === 'Backspace' && draft.number === '' && !e.repeat) onTakeBack();
     else return;
     e.preventDefault();
   };
@@ -45,6 +46,7 @@ export function NumberStation({ draft, matches, animals, label, onType, onChoose
       <label htmlFor="race-number">{label}</label>
       <BigInput
         id="race-number"
+        data-waiting
         ref={input}
         autoComplete="off"
         inputMode="numeric"

@@ -391,6 +391,22 @@ describe('a job with many stations', () => {
   });
 });
 
+it('an animal taken back by mistake is written down again by Ctrl+Z', async () => {
+  const { user, entries } = await show();
+  await user.type(number(), '0001{Enter}');
+  await user.type(await weight(), '44{Enter}');
+  await screen.findByText('1 of 3');
+  await user.keyboard('{Backspace}');
+  expect(await screen.findByText('Taken back: 26-0001.')).toBeVisible();
+  await screen.findByText('0 of 3');
+  await user.keyboard('{Control>}z{/Control}');
+  expect(await screen.findByText('1 of 3')).toBeVisible();
+  await waitFor(() =>
+    expect(entries().map((e) => e.type)).toEqual(['passage', 'weight', 'strike', 'strike', 'passage', 'weight']),
+  );
+  expect(new Set(entries().map((e) => e.id)).size).toBe(6);
+});
+
 it('young are added under their dam, each with its tag, until the next dam comes', async () => {
   const ewe = aRosterAnimal('22-0001', { bornOn: '2022-04-01' });
   const { user, entries } = await (async () => {
@@ -418,6 +434,7 @@ it('young are added under their dam, each with its tag, until the next dam comes
   await user.clear(screen.getByLabelText('Number of the next dam'));
   await user.type(screen.getByLabelText('Number of the next dam'), '22-0001{Enter}');
   expect(await screen.findByText('Young of 22-0001, added under her')).toBeVisible();
+  await user.click(screen.getByRole('button', { name: 'twin' }));
   await user.type(await weight(), '4.2{Enter}');
   expect(screen.getByRole('alert')).toHaveTextContent('Female or male? Press F or M.');
   await user.keyboard('f{Enter}');
@@ -425,8 +442,8 @@ it('young are added under their dam, each with its tag, until the next dam comes
   await waitFor(() => expect(entries().filter((e) => e.type === 'arrival')).toHaveLength(2));
   const arrivals = entries().filter((e) => e.type === 'arrival');
   expect(arrivals).toMatchObject([
-    { sex: 'female', damId: ewe.tag.animalId, bornOn: '2026-11-21', how: 'born' },
-    { sex: 'male', damId: ewe.tag.animalId },
+    { sex: 'female', damId: ewe.tag.animalId, bornOn: '2026-11-21', how: 'born', birthType: 2 },
+    { sex: 'male', damId: ewe.tag.animalId, birthType: 2 },
   ]);
   expect(entries().filter((e) => e.type === 'identifier')).toMatchObject([{ text: '26-0501' }, { text: '26-0502' }]);
   expect(entries().filter((e) => e.type === 'passage' && e.animalId === ewe.tag.animalId)).toHaveLength(1);

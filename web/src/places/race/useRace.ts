@@ -170,10 +170,12 @@ export interface NewYoung {
   readonly sex: Sex;
   readonly bornOn: string;
   readonly on: string;
+  /** How many were born together. */
+  readonly bornAs?: number | undefined;
 }
 
 /** Entries that put a young one under its dam into the book. */
-export function addYoung({ dam, sex, bornOn, on }: NewYoung): readonly EntryDraft[] {
+export function addYoung({ dam, sex, bornOn, on, bornAs }: NewYoung): readonly EntryDraft[] {
   const animalId = newId();
   const { species, groupId } = dam;
   return [
@@ -187,6 +189,7 @@ export function addYoung({ dam, sex, bornOn, on }: NewYoung): readonly EntryDraf
       sex,
       bornOn,
       damId: dam.tag.animalId,
+      ...(bornAs === undefined ? {} : { birthType: bornAs, rearingType: bornAs }),
     },
     ...(groupId ? [{ type: 'move', animalId, on, groupId } as const] : []),
   ];

@@ -1,9 +1,10 @@
 import type { Station } from '@yaylak/contract';
-import { fieldWord, spacedDigits, type Sex } from '@yaylak/core';
+import { fieldWord, spacedDigits, type Sex, type Species } from '@yaylak/core';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
+import { Chip } from '../../../parts/Chip';
 import { colour, space } from '../../../theme/tokens';
-import { amountText, weightText } from '../../../words/format';
+import { amountText, bornText, weightText } from '../../../words/format';
 import { toggled, typed, typedField, type Draft, type FieldName } from '../draft';
 import { fieldText, proposedAt, type AtHand, type LetteredToggle } from '.';
 import { careFor } from './handwork';
@@ -224,6 +225,32 @@ export function SexKeys({
   );
 }
 
+const MOST_TOGETHER = { sheep: 4, goat: 4, cattle: 2, rabbit: 12 } as const;
+
+/** How many were born together: asked once a dam. */
+export function BornAsKeys({
+  species,
+  chosen,
+  onChoose,
+}: {
+  readonly species: Species;
+  readonly chosen: number | undefined;
+  readonly onChoose: (count: number) => void;
+}) {
+  return (
+    <StationRow name="Born as">
+      {Array.from({ length: MOST_TOGETHER[species] }, (_, i) => i + 1).map((n) => (
+        <Count key={n} type="button" aria-pressed={chosen === n} onClick={() => onChoose(n)}>
+          {bornText(species, n, null)}
+        </Count>
+      ))}
+    </StationRow>
+  );
+}
+
+const Count = styled(Chip)`
+  min-height: 44px;
+`;
 const Hint = styled.span`
   color: ${colour('inkSoft')};
   font-size: 13px;
