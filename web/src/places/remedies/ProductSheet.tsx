@@ -14,7 +14,7 @@ import { useUndo } from '../../parts/Undo';
 import { colour, space } from '../../theme/tokens';
 import { newId } from '../../words/ids';
 import { ROUTE_WORDS } from '../../words/stations';
-import { draftOf, readProduct, type BatchDraft, type DoseDraft, type ProductDraft } from './productDraft';
+import { draftOf, NO_DAYS, readProduct, type BatchDraft, type DoseDraft, type ProductDraft } from './productDraft';
 
 interface Props {
   /** Undefined for a new one. */
@@ -35,7 +35,7 @@ export function ProductSheet({ product, onClose }: Props) {
   const readAgain = (): void => void client.invalidateQueries();
 
   const save = async (isClosed = product?.isClosed ?? false): Promise<void> => {
-    const read = readProduct(draft, product?.facts);
+    const read = readProduct(draft);
     if (read.kind === 'faults') return setFaults(read.faults);
     try {
       if (product) {
@@ -96,12 +96,6 @@ export function ProductSheet({ product, onClose }: Props) {
               onChange={(concentration) => set({ concentration })}
             />
             <Choice
-              label="Given"
-              value={draft.route}
-              options={ROUTES.map((r) => [r, ROUTE_WORDS[r]])}
-              onChange={(route) => set({ route })}
-            />
-            <Choice
               label="Measured in"
               value={draft.doseUnit}
               options={DOSE_UNITS.map((u) => [u, u])}
@@ -142,6 +136,18 @@ export function ProductSheet({ product, onClose }: Props) {
               onChange={(lowAt) => set({ lowAt })}
             />
           </Grid>
+          <Row role="group" aria-label="Given">
+            <span>Given</span>
+            {ROUTES.map((r) => {
+              const isIn = draft.routes.includes(r);
+              const routes = isIn ? draft.routes.filter((x) => x !== r) : [...draft.routes, r];
+              return (
+                <Chip key={r} type="button" aria-pressed={isIn} onClick={() => set({ routes })}>
+                  {ROUTE_WORDS[r]}
+                </Chip>
+              );
+            })}
+          </Row>
           <DoseTable draft={draft} onChange={set} />
           <Batches draft={draft} onChange={set} />
           <Plan draft={draft} onChange={set} />
@@ -181,8 +187,11 @@ function DoseTable({ draft, onChange }: PartProps) {
           <th>For</th>
           <th>Dose by</th>
           <th>Figure, {draft.doseUnit}</th>
-          <th>Meat, days</th>
-          <th>Milk, days</th>
+          {draft.routes.map((route) => (
+            <th key={route} colSpan={2}>
+              Meat and milk, days{draft.routes.length > 1 ? `, ${ROUTE_WORDS[route]}` : ''}
+            </th>
+          ))}
         </tr>
       </thead>
       <tbody>
@@ -217,22 +226,23 @@ function DoseTable({ draft, onChange }: PartProps) {
                   onChange={(e) => set({ text: e.target.value })}
                 />
               </td>
-              <td>
-                <Cell
-                  aria-label={`Meat days, ${name}`}
-                  inputMode="numeric"
-                  value={dose.meat}
-                  onChange={(e) => set({ meat: e.target.value })}
-                />
-              </td>
-              <td>
-                <Cell
-                  aria-label={`Milk days, ${name}`}
-                  inputMode="numeric"
-                  value={dose.milk}
-                  onChange={(e) => set({ milk: e.target.value })}
-                />
-              </td>
+              {draft.routes.flatMap((route) =>
+                (['meat', 'milk'] as const).map((of) => {
+                  const days = dose.days[route] ?? NO_DAYS;
+                  const way = draft.routes.length > 1 ? `, ${ROUTE_WORDS[route]}` : '';
+                  return (
+                    <td key={`${route} ${of}`}>
+                      <Cell
+                        aria-label={`${of === 'meat' ? 'Meat' : 'Milk'} days, ${name}${way}`}
+                        inputMode="numeric"
+                        placeholder={of}
+                        value={days[of]}
+                        onChange={(e) => set({ days: { ...dose.days, [route]: { ...days, [of]: e.target.value } } })}
+                      />
+                    </td>
+                  );
+                }),
+              )}
             </tr>
           );
         })}

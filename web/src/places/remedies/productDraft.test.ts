@@ -25,8 +25,8 @@ const FULL: ProductFacts = {
   routes: ['mouth', 'skin'],
   withdrawals: [
     { species: 'sheep', route: 'mouth', meatDays: 14, milkDays: 5 },
-    { species: 'cattle', route: 'mouth', meatDays: 0 },
     { species: 'sheep', route: 'skin', meatDays: 3 },
+    { species: 'cattle', route: 'mouth', meatDays: 0 },
   ],
   course: { times: 2, everyDays: 28 },
   prescribedBy: 'Vet of the valley',
@@ -36,34 +36,35 @@ const FULL: ProductFacts = {
   planGroupIds: ['g1'],
 };
 
-it('a label opened and saved again is the same label, other routes too', () => {
-  expect(readProduct(draftOf(FULL), FULL)).toEqual({ kind: 'facts', facts: FULL });
+it('a label opened and saved again is the same label, by every way it is given', () => {
+  expect(readProduct(draftOf(FULL))).toEqual({ kind: 'facts', facts: FULL });
 });
 
 it.each<[string, Partial<ProductDraft>, string]>([
   ['no name', { name: ' ' }, 'Name: type what stands on the bottle.'],
   ['a step of nothing', { step: '0' }, 'Syringe step'],
   ['a step that is no figure', { step: 'half' }, 'Syringe step: “half” is no figure.'],
+  ['no way to give it', { routes: [] }, 'Given: choose at least one way.'],
   ['half a course', { everyDays: '' }, 'A course needs both'],
   ['a batch without a number', { batches: [{ batch: '', expiresOn: '', amount: '5' }] }, 'Batch: type the number'],
   ['a batch of a day that is none', { batches: [{ batch: 'K', expiresOn: '2027-02-29', amount: '5' }] }, 'is no date'],
   [
     'a dose without its figure',
-    { doses: { ...draftOf(FULL).doses, goat: { by: 'kg', text: '', meat: '', milk: '' } } },
+    { doses: { ...draftOf(FULL).doses, goat: { by: 'kg', text: '', days: {} } } },
     'Dose, goat: type what the label says.',
   ],
   [
     'bands nobody can read',
-    { doses: { ...draftOf(FULL).doses, goat: { by: 'band', text: 'small: 5', meat: '', milk: '' } } },
+    { doses: { ...draftOf(FULL).doses, goat: { by: 'band', text: 'small: 5', days: {} } } },
     'is no list of bands',
   ],
   [
     'half a day of withdrawal',
-    { doses: { ...draftOf(FULL).doses, goat: { by: 'head', text: '1', meat: '1.5', milk: '' } } },
+    { doses: { ...draftOf(FULL).doses, goat: { by: 'head', text: '1', days: { mouth: { meat: '1.5', milk: '' } } } } },
     'Meat, goat: “1.5” is not whole.',
   ],
 ])('%s is named', (_, change, words) => {
-  const read = readProduct({ ...draftOf(FULL), ...change }, FULL);
+  const read = readProduct({ ...draftOf(FULL), ...change });
   expect(read.kind === 'faults' ? read.faults.join(' ') : 'taken').toContain(words);
 });
 

@@ -13,6 +13,10 @@ import {
 export interface DoseDraft {
   readonly by: 'none' | DoseFacts['by'];
   readonly text: string;
+  /** Days withheld, for each way the product is given. */
+  readonly days: Readonly<Partial<Record<Route, DaysDraft>>>;
+}
+export interface DaysDraft {
   readonly meat: string;
   readonly milk: string;
 }
@@ -34,7 +38,7 @@ export interface ProductDraft {
   readonly step: string;
   readonly rounding: 'up' | 'nearest';
   readonly maxPerSite: string;
-  readonly route: Route;
+  readonly routes: readonly Route[];
   readonly times: string;
   readonly everyDays: string;
   readonly prescribedBy: string;
@@ -44,22 +48,17 @@ export interface ProductDraft {
   readonly planGroupIds: readonly string[];
 }
 
-const NO_DOSE: DoseDraft = { by: 'none', text: '', meat: '', milk: '' };
+export const NO_DAYS: DaysDraft = { meat: '', milk: '' };
 const shown = (n: number | undefined): string => (n === undefined ? '' : String(n));
 
-/** The draft of a label, or of an empty one. The first route is the one withdrawals are typed for. */
+/** The draft of a label, or of an empty one. */
 export function draftOf(facts: ProductFacts | undefined): ProductDraft {
-  const route = facts?.routes[0] ?? 'mouth';
   const dose = (species: Species): DoseDraft => {
     const rule = facts?.doses.find((d) => d.species === species);
-    const withdrawal = facts?.withdrawals.find((w) => w.species === species && w.route === route);
-    if (!rule && !withdrawal) return NO_DOSE;
-    return {
-      by: rule?.by ?? 'none',
-      text: rule ? doseText(rule) : '',
-      meat: shown(withdrawal?.meatDays),
-      milk: shown(withdrawal?.milkDays),
-    };
+    const days = (facts?.withdrawals ?? [])
+      .filter((w) => w.species === species)
+      .map((w) => [w.route, { meat: shown(w.meatDays), milk: shown(w.milkDays) }] as const);
+    return { by: rule?.by ?? 'none', text: rule ? doseText(rule) : '', days: Object.fromEntries(days) };
   };
   return {
     name: facts?.name ?? '',
@@ -72,7 +71,7 @@ export function draftOf(facts: ProductFacts | undefined): ProductDraft {
     step: shown(facts?.step ?? 0.5),
     rounding: facts?.rounding ?? 'nearest',
     maxPerSite: shown(facts?.maxPerSite),
-    route,
+    routes: facts?.routes ?? ['mouth'],
     times: shown(facts?.course?.times),
     everyDays: shown(facts?.course?.everyDays),
     prescribedBy: facts?.prescribedBy ?? '',
@@ -96,8 +95,8 @@ export type ProductRead =
   | { readonly kind: 'facts'; readonly facts: ProductFacts }
   | { readonly kind: 'faults'; readonly faults: readonly string[] };
 
-/** Reads a typed label; every fault names its field, what stands there and what to type. Other routes and their withdrawals are kept. */
-export function readProduct(draft: ProductDraft, before: ProductFacts | undefined): ProductRead {
+/** Reads a typed label; every fault names its field, what stands there and what to type. */
+export function readProduct(draft: ProductDraft): ProductRead {
   const faults: string[] = [];
   const figure = (text: string, field: string, hint: string): number | undefined => {
     if (text.trim() === '') return undefined;
@@ -131,13 +130,16 @@ export function readProduct(draft: ProductDraft, before: ProductFacts | undefine
     }
     return [by === 'kg' ? { species, by, perKg: value } : { species, by, amount: value }];
   });
-  const own = SPECIES.flatMap((species): WithdrawalFacts[] => {
-    const meatDays = whole(draft.doses[species].meat, `Meat, ${species}`);
-    const milkDays = whole(draft.doses[species].milk, `Milk, ${species}`);
-    if (meatDays === undefined && milkDays === undefined) return [];
-    return [{ species, route: draft.route, ...defined({ meatDays, milkDays }) }];
-  });
-  const others = (before?.withdrawals ?? []).filter((w) => w.route !== draft.route);
+  if (draft.routes.length === 0) faults.push('Given: choose at least one way.');
+  const withdrawals = SPECIES.flatMap((species) =>
+    draft.routes.flatMap((route): WithdrawalFacts[] => {
+      const { meat, milk } = draft.doses[species].days[route] ?? NO_DAYS;
+      const meatDays = whole(meat, `Meat, ${species}`);
+      const milkDays = whole(milk, `Milk, ${species}`);
+      if (meatDays === undefined && milkDays === undefined) return [];
+      return [{ species, route, ...defined({ meatDays, milkDays }) }];
+    }),
+  );
   const batches = draft.batches.flatMap((b) => {
     if (b.batch.trim() === '' && b.amount.trim() === '') return [];
     if (b.batch.trim() === '') faults.push('Batch: type the number that stands on the bottle.');
@@ -168,11 +170,8 @@ export function readProduct(draft: ProductDraft, before: ProductFacts | undefine
       doses,
       step: step ?? 0.5,
       rounding: draft.rounding,
-      routes: [
-        draft.route,
-        ...(before?.routes ?? []).filter((r) => r !== draft.route && others.some((w) => w.route === r)),
-      ],
-      withdrawals: [...own, ...others],
+      routes: [...draft.routes],
+      withdrawals,
       batches,
       ...defined({ maxPerSite, lowAt }),
       ...(times !== undefined && everyDays !== undefined ? { course: { times, everyDays } } : {}),
