@@ -4,6 +4,8 @@ import { fromKg, toKg } from './units';
 it('turns pounds into kilograms by the international pound', () => {
   expect(toKg(100, 'lb')).toBe(45.359237);
   expect(toKg(12.5, 'kg')).toBe(12.5);
+  expect(toKg(742, 'g')).toBe(0.742);
+  expect(fromKg(0.742, 'g')).toBe(742);
 });
 
 it('gives back what was typed', () => {

@@ -14,8 +14,18 @@ export const KG_PER_LB = 0.45359237;
 export const OZ_PER_LB = 16;
 export const GRAMS_PER_KG = 1000;
 
+/** A holding's unit, or grams where a species is too small for kilograms. */
+export type ScaleUnit = WeightUnit | 'g';
+
 /** Kilograms of a figure typed in `from`. */
-export const toKg = (value: number, from: WeightUnit): number => (from === 'lb' ? value * KG_PER_LB : value);
+export const toKg = (value: number, from: ScaleUnit): number => (value * PER_UNIT[from].times) / PER_UNIT[from].over;
 
 /** The figure to show in `to` for a weight in kilograms; rounding is left to whoever shows it. */
-export const fromKg = (kg: number, to: WeightUnit): number => (to === 'lb' ? kg / KG_PER_LB : kg);
+export const fromKg = (kg: number, to: ScaleUnit): number => (kg * PER_UNIT[to].over) / PER_UNIT[to].times;
+
+/** Grams are divided by a thousand, not multiplied by a thousandth: 742 g are 0.742 kg and not 0.7420000000000001. */
+const PER_UNIT: Readonly<Record<ScaleUnit, { readonly times: number; readonly over: number }>> = {
+  kg: { times: 1, over: 1 },
+  lb: { times: KG_PER_LB, over: 1 },
+  g: { times: 1, over: GRAMS_PER_KG },
+};

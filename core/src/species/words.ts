@@ -1,3 +1,4 @@
+import type { ScaleUnit, WeightUnit } from '../units';
 import type { Sex, Species } from './species';
 
 /** What people call the animal; `grown` from the age given. */
@@ -8,6 +9,8 @@ interface SpeciesWords {
   readonly grown: Readonly<Record<Sex, readonly [one: string, many: string]>>;
   readonly young: Readonly<Record<Sex, readonly [one: string, many: string]>>;
   readonly birth: string;
+  /** Too small to be read in kilograms. */
+  readonly isInGrams?: boolean;
 }
 
 export const SPECIES_WORDS: Readonly<Record<Species, SpeciesWords>> = {
@@ -64,6 +67,7 @@ export const SPECIES_WORDS: Readonly<Record<Species, SpeciesWords>> = {
       unknown: ['kit', 'kits'],
     },
     birth: 'kindling',
+    isInGrams: true,
   },
   cattle: {
     name: 'Cattle',
@@ -95,3 +99,7 @@ export function fieldWord(
   const stage = ageDays !== undefined && ageDays < words.grownFromDays ? words.young : words.grown;
   return stage[animal.sex][many ? 1 : 0];
 }
+
+/** The unit a species is weighed in on a holding that weighs in kilograms or pounds. */
+export const scaleUnit = (species: Species | undefined, unit: WeightUnit): ScaleUnit =>
+  unit === 'kg' && species !== undefined && SPECIES_WORDS[species].isInGrams ? 'g' : unit;

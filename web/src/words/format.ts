@@ -1,5 +1,5 @@
 import type { BiasView, GainView } from '@yaylak/contract';
-import { fromKg, halfWidth80, type Age, type Species, type WeightUnit } from '@yaylak/core';
+import { fromKg, halfWidth80, scaleUnit, SPECIES_WORDS, type Age, type Species, type WeightUnit } from '@yaylak/core';
 
 /** All figures people read are made here: rounded once, with their unit after a space that does not break. */
 // A full no-break space: the narrow one is all but invisible in the text face.
@@ -20,12 +20,9 @@ export const sureWeightText = (kg: number, standardError: number, unit: WeightUn
 export const surePointsText = (points: number, standardError: number): string =>
   `${fixed(points, 1)} ± ${fixed(halfWidth80(standardError), 1)} points`;
 
-/** Rabbits and other small ones are read in grams. */
-const isSmall = (species: Species | undefined): boolean => species === 'rabbit';
-
 /** `27.2 kg`, `742 g`, `59.9 lb`. */
 export function weightText(kg: number, unit: WeightUnit, species?: Species): string {
-  if (isSmall(species) && unit === 'kg') return `${fixed(kg * 1000, 0)}${THIN}g`;
+  if (scaleUnit(species, unit) === 'g') return `${fixed(fromKg(kg, 'g'), 0)}${THIN}g`;
   return `${fixed(fromKg(kg, unit), unit === 'kg' && Math.abs(kg) >= 200 ? 0 : 1)}${THIN}${unit}`;
 }
 
@@ -98,7 +95,7 @@ const BORN_AS = ['single', 'twin', 'triplet', 'quadruplet'];
 /** How it was born and reared: `twin, reared single`. */
 export function bornText(species: Species, birthType: number | null, rearingType: number | null): string {
   if (birthType === null) return 'not known';
-  if (isSmall(species)) return `litter of ${birthType}`;
+  if (SPECIES_WORDS[species].isInGrams) return `litter of ${birthType}`;
   const born = BORN_AS[birthType - 1] ?? `one of ${birthType}`;
   if (rearingType === null || rearingType === birthType) return born;
   return `${born}, reared ${BORN_AS[rearingType - 1] ?? `one of ${rearingType}`}`;

@@ -1,5 +1,5 @@
 import type { AnimalView } from '@yaylak/contract';
-import { fromKg, type WeightUnit } from '@yaylak/core';
+import { fromKg, scaleUnit, type WeightUnit } from '@yaylak/core';
 import {
   Area,
   CartesianGrid,
@@ -40,8 +40,9 @@ interface Point {
 export function GrowthCurve({ view, unit, fromDays, toDays }: Props) {
   const { readings, band } = view.curve;
   if (readings.length === 0) return <p>Never weighed. The first weighing starts the curve.</p>;
-  const isSmall = view.row.species === 'rabbit' && unit === 'kg';
-  const shown = (kg: number): number => (isSmall ? kg * 1000 : fromKg(kg, unit));
+  const shownIn = scaleUnit(view.row.species, unit);
+  const isSmall = shownIn === 'g';
+  const shown = (kg: number): number => fromKg(kg, shownIn);
   const points: Point[] = [
     ...band.map((b) => ({ ageDays: b.ageDays, band: [shown(b.lowKg), shown(b.highKg)] as [number, number] })),
     ...readings.map((r) => ({ ageDays: r.ageDays, own: shown(r.kg), on: r.on })),
@@ -64,11 +65,11 @@ export function GrowthCurve({ view, unit, fromDays, toDays }: Props) {
             stroke={colour('inkSoft')}
             fontSize={12}
           />
-          <YAxis unit={isSmall ? ' g' : ` ${unit}`} stroke={colour('inkSoft')} fontSize={12} width={LANE_LEFT_PX} />
+          <YAxis unit={` ${shownIn}`} stroke={colour('inkSoft')} fontSize={12} width={LANE_LEFT_PX} />
           <Tooltip
             labelFormatter={(d) => `${String(d)} days old`}
             formatter={(value, name) => {
-              const figure = (v: unknown): string => `${Number(v).toFixed(isSmall ? 0 : 1)} ${isSmall ? 'g' : unit}`;
+              const figure = (v: unknown): string => `${Number(v).toFixed(isSmall ? 0 : 1)} ${shownIn}`;
               return [Array.isArray(value) ? value.map(figure).join(' to ') : figure(value), name];
             }}
           />

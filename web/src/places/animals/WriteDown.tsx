@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { AnimalView } from '@yaylak/contract';
-import { readTypedNumber, toKg, type WeighingMethod, type WeightUnit } from '@yaylak/core';
+import { readTypedNumber, scaleUnit, toKg, type WeighingMethod, type WeightUnit } from '@yaylak/core';
 import { useState } from 'react';
 import { groupsQuery } from '../../api/queries';
 import type { EntryDraft, RecordOutcome } from '../../outbox/useRecord';
@@ -51,6 +51,7 @@ export function WriteDown({ view, today }: Props) {
 function Form({ what, view, today, onClose }: Props & { readonly what: What; readonly onClose: () => void }) {
   const unit = useWeightUnit();
   const { data: groups } = useQuery(groupsQuery);
+  const typedIn = scaleUnit(view.row.species, unit);
   const [on, setOn] = useState(today);
   const [text, setText] = useState('');
   const [method, setMethod] = useState<WeighingMethod>('scale');
@@ -68,7 +69,7 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
           return typed.reason === 'empty'
             ? 'Weight: type what the scale says.'
             : `Weight: “${text}” is not a number. Write it as 27.2 or 27,2.`;
-        return { type: 'weight', ...base, kg: toKg(typed.value, unit), method };
+        return { type: 'weight', ...base, kg: toKg(typed.value, typedIn), method };
       }
       case 'move':
         return groupId === '' ? 'Choose a group.' : { type: 'move', ...base, groupId };
@@ -95,7 +96,7 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
     >
       {what === 'weight' ? (
         <Row $gap={3}>
-          <Field label={`Weight, ${unit}`} inputMode="decimal" value={text} onChange={setText} autoFocus />
+          <Field label={`Weight, ${typedIn}`} inputMode="decimal" value={text} onChange={setText} autoFocus />
           <Choice
             label="By"
             value={method}

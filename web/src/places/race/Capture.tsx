@@ -8,6 +8,7 @@ import {
   isoOf,
   normalised,
   readDeviceLine,
+  scaleUnit,
   SPECIES_TABLE,
   type SpeciesSettings,
 } from '@yaylak/core';
@@ -216,7 +217,10 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     onNumber: (digits) => onNumberRead(digits),
     onBadNumber: (text) => take(refusal(`The reader sent “${text}”, which is no animal’s number. Read the tag again.`)),
     onWeight: (kg) => {
-      if (job?.stations.includes('weigh')) take(readWeight(draft, String(Number(fromKg(kg, unit).toFixed(2))), unit));
+      if (job?.stations.includes('weigh')) {
+        const typedIn = scaleUnit(at.species, unit);
+        take(readWeight(draft, String(Number(fromKg(kg, typedIn).toFixed(2))), typedIn));
+      }
     },
   });
 

@@ -14,7 +14,7 @@ import {
   type Species,
   type SpeciesSettings,
   type WeighingMethod,
-  type WeightUnit,
+  type ScaleUnit,
 } from '@yaylak/core';
 import { refusalText } from '@yaylak/contract';
 
@@ -82,7 +82,7 @@ export type WeightAnswer =
 /** What a typed weight means for this animal. */
 export function answerWeight(input: {
   readonly typed: string;
-  readonly unit: WeightUnit;
+  readonly unit: ScaleUnit;
   readonly species: Species;
   readonly before: Reading | undefined;
   readonly on: string;
@@ -104,7 +104,7 @@ export function answerWeight(input: {
   const gross = toKg(typed.value, input.unit);
   const kg = input.tareKg ? Number((gross - input.tareKg).toFixed(4)) : gross;
   const refusal = checkWeight(kg, input.species, { settings: () => input.settings });
-  if (refusal) return { kind: 'refused', message: refusalText(refusal, undefined, input.unit) };
+  if (refusal) return { kind: 'refused', message: refusalText(refusal, undefined, input.unit === 'lb' ? 'lb' : 'kg') };
   const doubt = doubtReading(
     input.before,
     { on: dayOf(input.on), kg, method: input.method ?? 'scale' },

@@ -1,5 +1,5 @@
 import type { GoneNumber, RosterAnimal } from '@yaylak/contract';
-import { normalised, type LookGrade, type Match, type Sex, type WeightUnit } from '@yaylak/core';
+import { normalised, type LookGrade, type Match, type ScaleUnit, type Sex, type WeightUnit } from '@yaylak/core';
 import { fullDate, weightText } from '../../words/format';
 import { answerTag, type RaceNumber } from './answers';
 import type { Passage } from './raceLog';
@@ -196,7 +196,7 @@ export function readNumber(draft: Draft, read: NumberRead, through: Through): En
 }
 
 /** A weight that has settled in the crate. It fills itself in, before or after the number. */
-export function readWeight(draft: Draft, text: string, unit: WeightUnit): Entered {
+export function readWeight(draft: Draft, text: string, unit: ScaleUnit): Entered {
   const isTyped = (draft.fields.weight ?? '') !== '' && !draft.isFromCrate;
   if (isTyped && draft.fields.weight !== text)
     return refuse(

@@ -1,5 +1,5 @@
 import type { Station } from '@yaylak/contract';
-import { fieldWord, spacedDigits, type Sex, type Species } from '@yaylak/core';
+import { fieldWord, scaleUnit, spacedDigits, type Sex, type Species } from '@yaylak/core';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { Chip } from '../../../parts/Chip';
@@ -146,7 +146,7 @@ function LitterRow({
   const { totalKg, count } = litterTyped(draft, at);
   return (
     <StationRow name="Litter">
-      {children('litterKg', `Together, ${at.unit}`, { isFigure: true, width: 130 })}
+      {children('litterKg', `Together, ${scaleUnit(at.species, at.unit)}`, { isFigure: true, width: 130 })}
       {children('litterCount', 'How many', { isFigure: true, width: 80 })}
       {totalKg !== undefined && count !== undefined && totalKg > 0 ? (
         <b>{weightText(totalKg / count, at.unit, at.species)} each</b>

@@ -1,5 +1,5 @@
 import type { RosterAnimal } from '@yaylak/contract';
-import { dayOf } from '@yaylak/core';
+import { dayOf, scaleUnit } from '@yaylak/core';
 import styled from 'styled-components';
 import { colour, space } from '../../../theme/tokens';
 import { differenceText, gainText, readsText, weightText } from '../../../words/format';
@@ -28,7 +28,7 @@ export function WeighFields({ draft, at, lineKgPerDay, onType }: Props) {
   return (
     <Ask>
       <label htmlFor="race-weight">
-        {`Weight${draft.isFromCrate ? METHOD_WORDS.crate : METHOD_WORDS[method]}, ${unit}`}
+        {`Weight${draft.isFromCrate ? METHOD_WORDS.crate : METHOD_WORDS[method]}, ${scaleUnit(at.species, unit)}`}
         {tareKg ? `, with the pan of ${weightText(tareKg, unit, at.species)}` : ''}
       </label>
       <WeightRow>

@@ -1,4 +1,4 @@
-import { checkWeight, readTypedNumber, toKg } from '@yaylak/core';
+import { checkWeight, readTypedNumber, scaleUnit, toKg } from '@yaylak/core';
 import { refusalText } from '@yaylak/contract';
 import type { Draft } from '../draft';
 import type { AtHand, Problem, StationRules } from './atHand';
@@ -12,7 +12,10 @@ export function litterTyped(
   const weight = readTypedNumber(draft.fields.litterKg ?? '');
   const count = readTypedNumber(draft.fields.litterCount ?? '');
   return {
-    totalKg: weight.kind === 'number' ? toKg(weight.value, at.unit) - tareKg : undefined,
+    totalKg:
+      weight.kind === 'number'
+        ? Number((toKg(weight.value, scaleUnit(at.species, at.unit)) - tareKg).toFixed(4))
+        : undefined,
     count: count.kind === 'number' && Number.isInteger(count.value) && count.value > 0 ? count.value : undefined,
     tareKg,
   };
@@ -35,6 +38,6 @@ export const litter: StationRules = {
   facts(draft, at) {
     const { totalKg, count, tareKg } = litterTyped(draft, at);
     if (totalKg === undefined || count === undefined) return [];
-    return [{ type: 'litter-weight', totalKg: Number(totalKg.toFixed(4)), count, ...(tareKg ? { tareKg } : {}) }];
+    return [{ type: 'litter-weight', totalKg, count, ...(tareKg ? { tareKg } : {}) }];
   },
 };

@@ -260,18 +260,18 @@ describe('a litter together', () => {
   const litter = (kg: string, count: string) =>
     typedField(typedField(weighed(''), 'litterKg', kg), 'litterCount', count);
   it('is written without the pan', () => {
-    expect(twice(litter('1.9', '6'), at).facts).toEqual([
+    expect(twice(litter('1900', '6'), at).facts).toEqual([
       { type: 'passage' },
       { type: 'litter-weight', totalKg: 1.5, count: 6, tareKg: 0.4 },
     ]);
   });
   it.each([
     ['', '6', 'weighs together'],
-    ['1.9', '', 'how many'],
-    ['1.9', '2.5', 'how many'],
-    ['90', '2', 'By the head'],
-    ['0.3', '6', 'By the head'], // less than the pan
-  ])('%s kg of %s is refused', (kg, count, words) => {
+    ['1900', '', 'how many'],
+    ['1900', '2.5', 'how many'],
+    ['90000', '2', 'By the head'],
+    ['300', '6', 'By the head'], // less than the pan
+  ])('%s g of %s is refused', (kg, count, words) => {
     expect(twice(litter(kg, count), at)).toMatchObject({ said: expect.stringContaining(words), facts: undefined });
   });
   it('under a male is refused', () => {

@@ -1,4 +1,4 @@
-import { dayOf, readingBefore } from '@yaylak/core';
+import { dayOf, readingBefore, scaleUnit } from '@yaylak/core';
 import type { BiasView } from '@yaylak/contract';
 import { weightText } from '../../../words/format';
 import { readingsOf } from '../../../remedies/planTreatment';
@@ -11,7 +11,7 @@ export function weightAnswer(draft: Draft, at: AtHand): WeightAnswer {
   const { method = 'scale', tareKg = 0 } = at.job.settings.weigh ?? {};
   return answerWeight({
     typed: draft.fields.weight ?? '',
-    unit: at.unit,
+    unit: scaleUnit(at.species, at.unit),
     species: at.species,
     before: at.animal && readingBefore(readingsOf(at.animal), dayOf(at.job.on)),
     on: at.job.on,
