@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
@@ -22,9 +22,27 @@ function step(name, command, args, env = {}) {
   return done.status === 0;
 }
 
-const results = [];
-results.push(step('Lint and format', 'npm', ['run', '--silent', 'lint']));
-results.push(step('Types', 'npm', ['run', '--silent', 'types']));
+/** A step that runs beside another; what it says is shown when it is over, so that the two do not mix. */
+function stepBeside(name, command, args) {
+  const from = Date.now();
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    const said = [];
+    child.stdout.on('data', (piece) => said.push(piece));
+    child.stderr.on('data', (piece) => said.push(piece));
+    child.on('close', (code) => {
+      process.stdout.write(`\n${Buffer.concat(said).toString()}`);
+      console.log(`${name}: ${code === 0 ? 'good' : 'FAILED'} (${Math.round((Date.now() - from) / 1000)} s)`);
+      resolve(code === 0);
+    });
+  });
+}
+
+console.log('\nLint and format, and types beside it ...');
+const results = await Promise.all([
+  stepBeside('Lint and format', 'npm', ['run', '--silent', 'lint']),
+  stepBeside('Types', 'npm', ['run', '--silent', 'types']),
+]);
 const unitsFile = join(cache, 'units.json');
 results.push(step('Units', 'npx', ['jest', '--silent', '--forceExit', '--json', `--outputFile=${unitsFile}`]));
 ensureBuilt();
