@@ -17,6 +17,13 @@ const BODY_LIMIT = '4mb';
 /** A book of 200,000 entries is about 60 MB. */
 const BOOK_LIMIT = '96mb';
 
+/** A bridge elsewhere in the home network may be spoken to when the server was told of it. */
+const bridgeOrigin = ({ devicesUrl }: ServerConfig): string[] => {
+  if (devicesUrl === undefined) return [];
+  const { protocol, host } = new URL(devicesUrl);
+  return [`${protocol}//${host}`];
+};
+
 /** Builds the application over an opened book, without listening yet. */
 export async function createApp(config: ServerConfig, orm: MikroORM): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.over(config, orm), {
@@ -35,7 +42,7 @@ export async function createApp(config: ServerConfig, orm: MikroORM): Promise<Ne
           imgSrc: ["'self'", 'data:'],
           fontSrc: ["'self'"],
           // A stick or crate speaks through a bridge on the machine in front of the person.
-          connectSrc: ["'self'", 'ws://127.0.0.1:*', 'ws://localhost:*'],
+          connectSrc: ["'self'", 'ws://127.0.0.1:*', 'ws://localhost:*', ...bridgeOrigin(config)],
           workerSrc: ["'self'"],
           objectSrc: ["'none'"],
           baseUri: ["'none'"],

@@ -106,6 +106,11 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
       standards: holding?.standards ?? [],
       roster,
       weighedBy: job?.startedBy ?? '',
+      wearerOf(text) {
+        const plain = normalised(text);
+        const other = numbers.find((n) => n.isWorn && n.plain === plain && n.animalId !== of.animalId);
+        return other && animals.get(other.animalId)?.tag;
+      },
       ...written,
     };
   };

@@ -19,7 +19,7 @@ import { newId } from '../../words/ids';
 import { STATION_WORDS } from '../../words/stations';
 import { useWeightUnit } from '../../words/useUnits';
 import { KeepTemplate } from './KeepTemplate';
-import { planFault, planToStart, type JobPlan } from './plan';
+import { planFault, planToStart, withNextTube, type JobPlan } from './plan';
 import { StationChoice } from './StationChoice';
 import { StationSettingsForm } from './StationSettingsForm';
 
@@ -56,7 +56,9 @@ export function StartPage() {
   const [templateId, setTemplateId] = useState(given?.templateId ?? 'weigh');
   const templates = roster.data?.templates ?? SHIPPED_TEMPLATES;
   const [ownPlan, setOwnPlan] = useState<JobPlan | undefined>(given?.plan);
-  const plan = ownPlan ?? templates.find((t) => t.id === templateId) ?? (SHIPPED_TEMPLATES[0] as JobPlan);
+  const lastTubes = roster.data?.lastTubes ?? {};
+  const template = templates.find((t) => t.id === templateId) ?? (SHIPPED_TEMPLATES[0] as JobPlan);
+  const plan = ownPlan ?? withNextTube(template, lastTubes);
   const [typedBy, setStartedBy] = useState<string>();
   const startedBy = typedBy ?? holding?.keeper ?? '';
   const unit = useWeightUnit();
@@ -71,7 +73,8 @@ export function StartPage() {
   /** Stations ticked or moved: what is done is no longer what the template says. */
   const change = (next: JobPlan): void => {
     setTemplateId('');
-    setPlan(next);
+    const isNew = next.stations.includes('sample') && !plan.stations.includes('sample');
+    setPlan(isNew ? withNextTube(next, lastTubes) : next);
   };
   const choose = (id: string): void => {
     setTemplateId(id);

@@ -1,3 +1,4 @@
+import { nextTube } from '@yaylak/core';
 import { STATIONS, type GateChoice, type Station, type StationSettings, type TemplateFacts } from '@yaylak/contract';
 
 /** Stations, their settings and gates while a job is being put together. */
@@ -19,12 +20,7 @@ const FIRST_SETTINGS: StationSettings = {
 };
 
 /** The plan with a station put in, at its usual place, or taken out. */
-export function withStation(
-  plan: JobPlan,
-  station: Station,
-  isIn: boolean,
-  next: Partial<StationSettings> = {},
-): JobPlan {
+export function withStation(plan: JobPlan, station: Station, isIn: boolean): JobPlan {
   if (!isIn) return { ...plan, stations: plan.stations.filter((s) => s !== station) };
   if (plan.stations.includes(station)) return plan;
   const after = STATIONS.slice(STATIONS.indexOf(station) + 1);
@@ -33,7 +29,7 @@ export function withStation(
   const key = station as keyof StationSettings;
   return {
     stations: plan.stations.toSpliced(at, 0, station),
-    settings: { [key]: FIRST_SETTINGS[key], ...next, ...plan.settings },
+    settings: { [key]: FIRST_SETTINGS[key], ...plan.settings },
     gates: station === 'sort' && plan.gates.length === 0 ? USUAL_GATES.map((g) => ({ ...g })) : plan.gates,
   };
 }
@@ -81,4 +77,13 @@ export function planToStart({ stations, settings, gates }: JobPlan): JobPlan {
     },
     gates: stations.includes('sort') ? gates.filter((g) => g.name.trim() !== '') : [],
   };
+}
+
+/** The plan with the tube that follows the last one of its purpose, so that no number comes twice in a lot. */
+export function withNextTube(plan: JobPlan, lastTubes: Readonly<Record<string, string>>): JobPlan {
+  const { sample } = plan.settings;
+  const last = sample && lastTubes[sample.purpose];
+  const firstTube = last === undefined ? undefined : nextTube(last);
+  if (!sample || firstTube === undefined) return plan;
+  return { ...plan, settings: { ...plan.settings, sample: { ...sample, firstTube } } };
 }

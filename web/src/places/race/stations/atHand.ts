@@ -1,4 +1,4 @@
-import type { ProductView, RosterAnimal, RosterView, StartJob, StationSettings } from '@yaylak/contract';
+import type { ProductView, RosterAnimal, RosterView, StartJob, StationSettings, TagView } from '@yaylak/contract';
 import type { Sex, Species, SpeciesSettings, Standard, WeightUnit } from '@yaylak/core';
 import type { EntryDraft } from '../../../outbox/useRecord';
 import type { Draft, FieldName } from '../draft';
@@ -20,6 +20,8 @@ export interface AtHand {
   readonly roster: Pick<RosterView, 'products' | 'nextNumbers' | 'lastTubes' | 'biases'>;
   /** Numbers fitted in this job that the roster does not know of yet. */
   readonly fitted: readonly string[];
+  /** Another one here who wears a number, in any colour. */
+  wearerOf(text: string): TagView | undefined;
   /** Tubes of this job by their plain text, with whose they are; the last one taken stands last. */
   readonly tubes: ReadonlyMap<string, { readonly tube: string; readonly animalId: string; readonly name: string }>;
 }

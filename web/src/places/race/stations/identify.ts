@@ -16,18 +16,42 @@ function nextNumber(at: AtHand): string {
 export function identifiersProposed(at: AtHand): { visual?: string } {
   const kinds = at.job.settings.identify?.kinds ?? [];
   if (!kinds.includes('visual') || wornAt(at).some(([, , kind]) => kind === 'visual')) return {};
-  return { visual: at.animal?.formerly.find((text) => !/^\d{15}$/.test(text)) ?? nextNumber(at) };
+  return { visual: at.animal?.formerly.findLast((text) => !/^\d{15}$/.test(text)) ?? nextNumber(at) };
 }
 
 export const identify: StationRules = {
   proposed: identifiersProposed,
-  problems(draft): Problem[] {
+  problems(draft, at): Problem[] {
+    const visual = fieldText(draft, 'visual', identifiersProposed(at)).trim();
+    const wearer = visual === '' ? undefined : at.wearerOf(visual);
+    // A number may come again in another colour: that is one of the ways people number.
+    const isOtherColour = wearer !== undefined && wearer.colour !== (at.job.settings.identify?.colour ?? null);
+    if (wearer && !isOtherColour)
+      return [
+        {
+          kind: 'refuse',
+          message: `${visual} is worn by ${wearer.text}, who is here. Type another number.`,
+          field: 'visual',
+        },
+      ];
+    const asked: Problem[] = wearer
+      ? [
+          {
+            kind: 'ask',
+            key: `worn ${visual}`,
+            message: `${wearer.colour ?? ''} ${visual} is worn by another. Enter again fits it in this colour.`.trim(),
+          },
+        ]
+      : [];
     const electronic = (draft.fields.electronic ?? '').trim();
-    if (electronic === '') return [];
+    if (electronic === '') return asked;
     const read = readElectronicNumber(electronic);
-    return read.kind === 'number'
-      ? []
-      : [{ kind: 'refuse', message: electronicText(read.reason, electronic, read.length), field: 'electronic' }];
+    if (read.kind === 'refused')
+      return [{ kind: 'refuse', message: electronicText(read.reason, electronic, read.length), field: 'electronic' }];
+    const other = at.wearerOf(read.digits);
+    return other === undefined
+      ? asked
+      : [{ kind: 'refuse', message: `That electronic tag is ${other.text}’s. Read it again.`, field: 'electronic' }];
   },
   facts(draft, at) {
     const { colour } = at.job.settings.identify ?? {};

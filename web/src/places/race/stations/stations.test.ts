@@ -1,6 +1,6 @@
 import type { StationSettings } from '@yaylak/contract';
 import { SPECIES_TABLE, USUAL_STANDARDS } from '@yaylak/core';
-import { aProduct, aRosterAnimal, TODAY } from '../../../tests/builders';
+import { aProduct, aRosterAnimal, aTag, TODAY } from '../../../tests/builders';
 import { FRESH, typedField, type Draft } from '../draft';
 import { finishAnimal, proposedAt, togglesAt, type AtHand } from '.';
 import { suggestedGate } from './sort';
@@ -36,6 +36,8 @@ const atHand = (
     biases: [],
   },
   weighedBy: 'Aylin',
+  wearerOf: (text) =>
+    text === '26-0007' || text === '792000000000007' ? aTag('26-0007', { colour: 'green' }) : undefined,
   fitted: [],
   tubes: new Map(),
   ...change,
@@ -242,6 +244,17 @@ describe('identifiers', () => {
         { type: 'identifier', kind: 'electronic', text: '792000000126031' },
       ],
     );
+  });
+  it('that another wears are refused and say whose they are', () => {
+    const said = (field: 'visual' | 'electronic', text: string) =>
+      twice(typedField(weighed(''), field, text), atHand(['identify'], settings)).said;
+    expect(said('visual', '26-0007')).toBe('26-0007 is worn by 26-0007, who is here. Type another number.');
+    const inBlue = atHand(['identify'], { identify: { kinds: ['visual'], colour: 'blue' } });
+    expect(twice(typedField(weighed(''), 'visual', '26-0007'), inBlue)).toMatchObject({
+      said: 'green 26-0007 is worn by another. Enter again fits it in this colour.',
+      facts: { length: 2 },
+    });
+    expect(said('electronic', '792 000000000007')).toBe('That electronic tag is 26-0007’s. Read it again.');
   });
   it('an electronic number of the wrong length is refused', () => {
     expect(twice(typedField(weighed(''), 'electronic', '792'), atHand(['identify'], settings))).toMatchObject({
