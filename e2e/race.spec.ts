@@ -110,7 +110,7 @@ test('a slip is asked about, an unknown number is taken in, the last animal is t
   await page.keyboard.press('Enter');
   await expect(page.getByText('and 1 not on the list')).toBeVisible();
   await page.keyboard.press('Backspace');
-  await expect(page.getByText('Taken back')).toBeVisible();
+  await expect(page.getByText('Taken back: zz-777.')).toBeVisible();
   await expect(page.getByText('and 1 not on the list')).toBeHidden();
 
   await page.getByRole('button', { name: 'Finish' }).click();

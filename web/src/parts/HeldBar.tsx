@@ -1,7 +1,8 @@
 import { dayOf } from '@yaylak/core';
 import styled from 'styled-components';
-import { colour, space } from '../theme/tokens';
+import { colour } from '../theme/tokens';
 import { shortDate } from '../words/format';
+import { StretchBox, StretchLabels, StretchNow, StretchTrack } from './stretchLook';
 
 interface Props {
   readonly from: string;
@@ -18,42 +19,23 @@ export function HeldBar({ from, until, today }: Props) {
   const days = b - now + 1;
   const words = `held from ${shortDate(from)} to the end of ${shortDate(until)}, ${days === 1 ? 'today is the last day' : `${days} days to go`}`;
   return (
-    <Box role="img" aria-label={words} title={words}>
+    <StretchBox role="img" aria-label={words} title={words}>
       <Track>
-        <Now style={{ left: `${left * 100}%` }} />
+        <StretchNow style={{ left: `${left * 100}%` }} />
       </Track>
       <Labels>
         <span>{shortDate(from)}</span>
         <b>{days === 1 ? 'last day' : `${days} days to go`}</b>
         <span>{shortDate(until)}</span>
       </Labels>
-    </Box>
+    </StretchBox>
   );
 }
 
-const Box = styled.div`
-  min-width: 150px;
-`;
-const Track = styled.div`
-  position: relative;
-  height: 8px;
-  border-radius: 4px;
+const Track = styled(StretchTrack)`
   background: repeating-linear-gradient(135deg, ${colour('plum')} 0 3px, ${colour('plumWash')} 3px 7px);
-  margin: ${space(2)} 0 ${space(1)};
 `;
-const Now = styled.span`
-  position: absolute;
-  top: -6px;
-  width: 2px;
-  height: 20px;
-  background: ${colour('ink')};
-`;
-const Labels = styled.div`
-  display: flex;
-  justify-content: space-between;
-  gap: ${space(2)};
-  font-size: 12px;
-  color: ${colour('inkSoft')};
+const Labels = styled(StretchLabels)`
   b {
     color: ${colour('plum')};
   }

@@ -1,8 +1,9 @@
 import type { WindowView } from '@yaylak/contract';
 import { dayOf, windowStage, type Day, type WindowStage } from '@yaylak/core';
 import styled from 'styled-components';
-import { colour, space } from '../theme/tokens';
+import { colour } from '../theme/tokens';
 import { shortDate } from '../words/format';
+import { StretchBox, StretchLabels, StretchNow, StretchTrack } from './stretchLook';
 
 const STAGE_WORDS: Readonly<Record<WindowStage, string>> = {
   early: 'not yet',
@@ -32,51 +33,29 @@ export function WindowBar({ window: w, today }: Props) {
   );
   const words = `${STAGE_WORDS[stage]}: opens ${shortDate(w.opens)}, best ${shortDate(w.bestFrom)} to ${shortDate(w.bestTo)}, closes ${shortDate(w.closes)}`;
   return (
-    <Box role="img" aria-label={words} title={words}>
-      <Track>
+    <StretchBox role="img" aria-label={words} title={words}>
+      <StretchTrack>
         {stretch(days.opens, days.closes + 1, colour('mossWash'))}
         {stretch(days.bestFrom, days.bestTo + 1, colour('mossFill'))}
         {stretch(days.closes + 1, to, colour('madderWash'))}
-        <Now style={{ left: `${at(now + 0.5)}%` }} />
-      </Track>
+        <StretchNow style={{ left: `${at(now + 0.5)}%` }} />
+      </StretchTrack>
       <Labels>
         <span>{shortDate(w.opens)}</span>
         <b data-stage={stage}>{STAGE_WORDS[stage]}</b>
         <span>{shortDate(w.closes)}</span>
       </Labels>
-    </Box>
+    </StretchBox>
   );
 }
 
-const Box = styled.div`
-  min-width: 150px;
-`;
-const Track = styled.div`
-  position: relative;
-  height: 8px;
-  border-radius: 4px;
-  background: ${colour('stretch')};
-  margin: ${space(2)} 0 ${space(1)};
-`;
 const Stretch = styled.span`
   position: absolute;
   top: 0;
   height: 8px;
   border-radius: 4px;
 `;
-const Now = styled.span`
-  position: absolute;
-  top: -6px;
-  width: 2px;
-  height: 20px;
-  background: ${colour('ink')};
-`;
-const Labels = styled.div`
-  display: flex;
-  justify-content: space-between;
-  gap: ${space(2)};
-  font-size: 12px;
-  color: ${colour('inkSoft')};
+const Labels = styled(StretchLabels)`
   b[data-stage='best'],
   b[data-stage='open'] {
     color: ${colour('moss')};

@@ -7,6 +7,7 @@ import { holdingQuery, rosterQuery } from '../api/queries';
 import type { EntryDraft } from '../outbox/useRecord';
 import { Button } from '../parts/Button';
 import { Choice, Field } from '../parts/Field';
+import { LineTable } from '../parts/LineTable';
 import { Row, Small, Stack } from '../parts/Panel';
 import { Sheet } from '../parts/Sheet';
 import { Loading } from '../parts/States';
@@ -299,20 +300,7 @@ const withdrawalWords = ({ withdrawal }: PlannedTreatment): string => {
   return `${days(withdrawal.meatDays)}, ${days(withdrawal.milkDays)}`;
 };
 
-const Table = styled.table`
-  width: 100%;
-  border-collapse: collapse;
-  th {
-    text-align: left;
-    font-weight: 400;
-    font-size: 13px;
-    color: ${colour('inkSoft')};
-  }
-  td,
-  th {
-    padding: ${space(1)} ${space(2)} ${space(1)} 0;
-    border-bottom: 1px solid ${colour('line')};
-  }
+const Table = styled(LineTable)`
   tfoot td {
     font-weight: 700;
     border-bottom: 0;

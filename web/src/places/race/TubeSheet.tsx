@@ -3,6 +3,7 @@ import { unparse } from 'papaparse';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
+import { LineTable } from '../../parts/LineTable';
 import { LinkButton } from '../../parts/LinkButton';
 import { Row, Small } from '../../parts/Panel';
 import { Empty, Loading } from '../../parts/States';
@@ -55,7 +56,7 @@ export function TubeSheet() {
       {rows.length === 0 ? (
         <Empty title="No tube was filled in this job">A job with the station Sample fills them.</Empty>
       ) : null}
-      <Table>
+      <LineTable>
         <thead>
           <tr>
             <th>Tube</th>
@@ -84,7 +85,7 @@ export function TubeSheet() {
             </tr>
           ))}
         </tbody>
-      </Table>
+      </LineTable>
       <Small>One needle and one tube for each animal. Blood and swabs can carry what people catch: gloves on.</Small>
     </Sheet>
   );
@@ -100,30 +101,6 @@ const Sheet = styled.main`
   @media print {
     padding: 0;
     max-width: none;
-  }
-`;
-const Table = styled.table`
-  width: 100%;
-  border-collapse: collapse;
-  th,
-  td {
-    text-align: left;
-    padding: ${space(2)};
-    border-bottom: 1px solid ${colour('line')};
-  }
-  thead {
-    display: table-header-group;
-  }
-  tr {
-    break-inside: avoid;
-  }
-  @media print {
-    font-size: 10pt;
-    th,
-    td {
-      padding: 3px 6px;
-      border-color: #888;
-    }
   }
 `;
 const Box = styled.span`

@@ -8,6 +8,7 @@ import { groupsQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
 import { Choice, Field } from '../../parts/Field';
+import { LineTable } from '../../parts/LineTable';
 import { Row, Small, Stack } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useUndo } from '../../parts/Undo';
@@ -350,22 +351,10 @@ const Grid = styled.div`
   grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
   gap: ${space(3)};
 `;
-const Table = styled.table`
-  width: 100%;
-  border-collapse: collapse;
-  th {
-    text-align: left;
-    font-weight: 400;
-    font-size: 13px;
-    color: ${colour('inkSoft')};
-  }
-  td,
-  th {
-    padding: ${space(1)} ${space(2)} ${space(1)} 0;
-  }
+const Table = styled(LineTable)`
   tbody th {
-    font-size: 15px;
-    color: ${colour('ink')};
+    vertical-align: middle;
+    font-weight: 400;
     text-transform: capitalize;
   }
 `;

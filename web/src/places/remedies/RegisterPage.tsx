@@ -7,6 +7,7 @@ import { withQuery } from '../../api/client';
 import { holdingQuery, registerQuery, remediesQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
+import { LineTable } from '../../parts/LineTable';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Row, Small } from '../../parts/Panel';
@@ -147,36 +148,10 @@ const Scroll = styled.div`
     border: 0;
   }
 `;
-const Table = styled.table`
-  width: 100%;
-  border-collapse: collapse;
+const Table = styled(LineTable)`
   font-size: 14px;
+  td,
   th {
-    text-align: left;
-    font-weight: 600;
-  }
-  th,
-  td {
-    padding: ${space(2)};
-    vertical-align: top;
-    border-bottom: 1px solid ${colour('line')};
-  }
-  thead {
-    display: table-header-group;
-  }
-  tr {
-    break-inside: avoid;
-  }
-  @media print {
-    font-size: 9.5pt;
-    th,
-    td {
-      padding: 3px 5px;
-      border-color: #999;
-    }
-    p {
-      font-size: 8.5pt;
-      color: #000;
-    }
+    padding-left: ${space(2)};
   }
 `;
