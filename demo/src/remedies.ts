@@ -187,7 +187,7 @@ function drenchAndBolus(w: BookWriter, { drench, bolus }: Shelf): void {
 }
 
 /** One of the ram lambs that stands marked for the buyer was lame: nothing of it may be sold yet. A doe had it too. */
-function treatTheLame(w: BookWriter, { injection, vaccine }: Shelf): void {
+function treatTheLame(w: BookWriter, { drench, injection, vaccine }: Shelf): void {
   const lambs = w.present('sheep', w.today).filter((a) => a.sex === 'male' && w.today - a.bornOn < 300);
   const lame = lambs[2];
   const given = {
@@ -206,6 +206,21 @@ function treatTheLame(w: BookWriter, { injection, vaccine }: Shelf): void {
       doseMethod: 'scale',
       meatDays: 28,
       milkDays: 7,
+    });
+  // The poorest of them scoured: it stands on the sale list and may not go yet.
+  const poorest = [...lambs].sort((a, b) => a.merit - b.merit)[0];
+  if (poorest)
+    give(w, poorest, addDays(w.today, -5), {
+      productId: drench,
+      amount: 9,
+      unit: 'ml',
+      route: 'mouth',
+      batch: 'WD-207',
+      reason: 'scouring again',
+      doseKg: 45,
+      doseMethod: 'scale',
+      meatDays: 14,
+      milkDays: 5,
     });
   const doe = w.present('goat', w.today).find((a) => a.sex === 'female' && w.today - a.bornOn > 900);
   if (doe)

@@ -1,10 +1,10 @@
-import { ageWords, dayOf } from '@yaylak/core';
+import { ageWords, dayOf, type Age } from '@yaylak/core';
 import { memo } from 'react';
 import styled from 'styled-components';
 import { Panel } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { ageText, bornText, weightText } from '../../words/format';
+import { ageText, bornText, countText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import type { Race } from './useRace';
 
@@ -51,7 +51,7 @@ export const PassageList = memo(function PassageList({ race }: { readonly race: 
           <li key={a.tag.animalId}>
             <Tag tag={a.tag} isStatic />
             <span>
-              {a.bornOn && job && a.bornOn <= job.on ? ageText(ageWords(dayOf(a.bornOn), dayOf(job.on))) : ''}
+              {a.bornOn && job && a.bornOn <= job.on ? shortAge(ageWords(dayOf(a.bornOn), dayOf(job.on))) : ''}
               {a.birthType !== null && a.birthType <= 3 ? ` ${bornText(a.species, a.birthType, null)}` : ''}
             </span>
           </li>
@@ -61,6 +61,9 @@ export const PassageList = memo(function PassageList({ race }: { readonly race: 
     </Panel>
   );
 });
+
+/** Months do not matter once it is years. */
+const shortAge = (age: Age): string => (age.unit === 'years' ? countText(age.count, 'year', 'years') : ageText(age));
 
 const Title = styled.div`
   display: flex;
