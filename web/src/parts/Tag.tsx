@@ -90,13 +90,13 @@ const Face = styled.span`
     border-radius: 0 0 3px 3px;
   }
   &[data-withheld] {
-    padding-right: 22px;
+    padding-right: 17px;
     background:
-      repeating-linear-gradient(135deg, #6b4263 0 3px, var(--fill) 3px 6px) right / 14px 100% no-repeat,
+      repeating-linear-gradient(135deg, #6b4263 0 3px, var(--fill) 3px 6px) right / 10px 100% no-repeat,
       var(--fill);
   }
   &[data-withheld]::after {
-    right: 24px;
+    right: 18px;
   }
   &[data-lost] {
     background: transparent;

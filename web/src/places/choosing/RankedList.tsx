@@ -201,7 +201,7 @@ const Table = styled.table`
     font-size: 13px;
     font-weight: 600;
     color: ${colour('inkSoft')};
-    padding: ${space(2)} 6px;
+    padding: ${space(2)} 4px;
     border-bottom: 1px solid ${colour('lineStrong')};
     white-space: nowrap;
   }
@@ -210,7 +210,7 @@ const Table = styled.table`
     white-space: nowrap;
   }
   td {
-    padding: 2px 6px;
+    padding: 2px 4px;
     height: 34px;
   }
   tr[data-row] {
