@@ -29,6 +29,8 @@ const openBrowser = async (isOffline: boolean): Promise<{ context: BrowserContex
   return { context, page: context.pages()[0] ?? (await context.newPage()) };
 };
 const weigh = async (page: Page, number: string, kg: string, seen: number): Promise<void> => {
+  // On a slow machine a page that was just opened has no field yet to type into.
+  await expect(page.getByLabel('Number of the next animal')).toBeFocused();
   await page.keyboard.type(number);
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Weight, kg')).toBeFocused();
