@@ -18,9 +18,10 @@ export function useWrite(): (
     async (drafts, done) => {
       const outcome = await record(drafts);
       if (outcome.kind === 'refused') return outcome.messages;
-      const where = outcome.kind === 'kept-here' ? '. It is kept on this device until the server is back' : '';
+      const words = typeof done === 'string' ? done : done(outcome);
+      const isKeptHere = outcome.kind === 'kept-here';
       undo.offer({
-        done: `${typeof done === 'string' ? done : done(outcome)}${where}`,
+        done: isKeptHere ? `${words.replace(/\.$/, '')}. It is kept on this device until the server is back` : words,
         undo: async () => keptOrThrow(await record(strikesOf(outcome.entries, 'taken back'))),
       });
       return [];

@@ -7,6 +7,8 @@ export const LANE_LEFT_PX = 64;
 export const LANE_RIGHT_PX = 70;
 /** About the share of the axis a letter takes at 600 pixels. */
 const LETTER_SHARE = 0.0125;
+/** A stretch narrower than this shows no label: a single cut letter says nothing. */
+const CUT_LABEL_SHARE = 0.05;
 
 /** What happened, lane under lane, along one axis of days. */
 export function LifeLanes({ life }: { readonly life: Life }) {
@@ -30,7 +32,7 @@ export function LifeLanes({ life }: { readonly life: Life }) {
                   style={{ left: `${100 * m.left}%`, ...(isStretch ? { width: `${100 * m.width}%` } : {}) }}
                 >
                   <i aria-hidden />
-                  <span aria-hidden>{fits || isStretch ? m.label : ''}</span>
+                  <span aria-hidden>{fits || (isStretch && m.width > CUT_LABEL_SHARE) ? m.label : ''}</span>
                   <Heard>{m.words}</Heard>
                 </Mark>
               );

@@ -49,7 +49,8 @@ export function matchesFor(numbers: readonly RaceNumber[], typed: string, limit 
 
 export type TagAnswer =
   | { readonly kind: 'animal'; readonly animalId: string; readonly isListed: boolean }
-  | { readonly kind: 'several'; readonly animalIds: readonly string[] }
+  /** `isWorn`: each of them wears just this number. */
+  | { readonly kind: 'several'; readonly animalIds: readonly string[]; readonly isWorn: boolean }
   | { readonly kind: 'unknown'; readonly number: string }
   | { readonly kind: 'nothing-typed' };
 
@@ -69,7 +70,8 @@ export function answerTag(matches: readonly Match<RaceNumber>[], typed: string, 
     (m.rank !== 'exact' || m.found.isWorn === first.found.isWorn);
   if (second !== undefined && isLike(second)) {
     const same = matches.filter(isLike);
-    return { kind: 'several', animalIds: same.map((m) => m.found.animalId) };
+    const isWorn = first.rank === 'exact' && first.found.isWorn;
+    return { kind: 'several', animalIds: same.map((m) => m.found.animalId), isWorn };
   }
   return { kind: 'animal', animalId: first.found.animalId, isListed: first.found.isListed };
 }

@@ -118,7 +118,9 @@ export function enterNumber(draft: Draft, matches: readonly Match<RaceNumber>[],
     case 'several':
       return refuse(
         draft,
-        `${answer.animalIds.length} animals fit “${draft.number}”. Type more, or choose with the arrow keys.`,
+        answer.isWorn
+          ? `${answer.animalIds.length} animals wear “${draft.number}”. Choose with the arrow keys: the colour tells them apart.`
+          : `${answer.animalIds.length} animals fit “${draft.number}”. Type more, or choose with the arrow keys.`,
       );
     case 'unknown':
       return draft.asked.includes('unknown')

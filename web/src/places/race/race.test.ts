@@ -15,7 +15,7 @@ describe('a typed number', () => {
     ['26-0031', undefined, { kind: 'animal', animalId: '26-0031' }],
     ['0031', undefined, { kind: 'animal', animalId: '26-0031', isListed: true }], // the listed one before the other
     ['131', undefined, { kind: 'animal', animalId: '26-0131' }],
-    ['31', undefined, { kind: 'several', animalIds: ['26-0031', '26-0131'] }],
+    ['31', undefined, { kind: 'several', animalIds: ['26-0031', '26-0131'], isWorn: false }],
     ['31', 1, { kind: 'animal', animalId: '26-0131' }],
     ['25-0031', undefined, { kind: 'animal', isListed: false }],
     ['999', undefined, { kind: 'unknown', number: '999' }],
@@ -33,7 +33,7 @@ it('a number two animals wore is his who wears it now; of two who wear it the pe
     animalId: 'blue 7',
   });
   const twins = raceNumbers([now, { ...lamb('x'), worn: [['blue 7', 'e', 'visual']] }], new Set());
-  expect(answerTag(matchesFor(twins, 'blue 7'), 'blue 7', undefined)).toMatchObject({ kind: 'several' });
+  expect(answerTag(matchesFor(twins, 'blue 7'), 'blue 7', undefined)).toMatchObject({ kind: 'several', isWorn: true });
 });
 
 describe('a typed weight', () => {
