@@ -1,6 +1,6 @@
 import type { PointsWeights, Sex, Species, SpeciesOverrides, WeightUnit } from '@yaylak/core';
 import type { Entry } from './entries';
-import type { BlankTags, StandardSetting } from './holding';
+import type { BlankTags, ScorersSetting, StandardSetting } from './holding';
 import type { StartJob } from './jobs';
 import type { ProductFacts } from './remedies';
 import type { TemplateFacts } from './stations';
@@ -37,6 +37,7 @@ export interface BookFile {
     /** Missing in books written before there were any. */
     readonly standards?: readonly StandardSetting[];
     readonly blankTags?: readonly BlankTags[];
+    readonly scorers?: ScorersSetting;
   };
   readonly groups: readonly {
     readonly id: string;

@@ -49,6 +49,9 @@ const GOOD: Readonly<Record<EntryType, object>> = {
   look: { animalId: ID, grades: { mouth: 'pass', feet: 'fail', frame: 4 } },
   sample: { animalId: ID, tube: 'B-014', purpose: 'blood' },
   care: { animalId: ID, kind: 'dock', method: 'ring' },
+  score: { animalId: ID, score: 2.5, scoredBy: 'Kerem' },
+  mob: { animalId: ID, mob: 'thin', suggested: 'fit' },
+  check: { animalId: ID, what: 'teeth', isFound: true, words: 'two gone' },
   strike: { entryId: ID, reason: 'misread' },
 };
 /** Fields that are wrong in an entry of a type. */

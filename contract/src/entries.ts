@@ -1,9 +1,11 @@
 import {
   CARE_KINDS,
+  CONDITION_CHECKS,
   DECISIONS,
   DOSE_UNITS,
   EARS,
   IDENTIFIER_KINDS,
+  MOBS,
   ROUTES,
   SEXES,
   SPECIES,
@@ -13,11 +15,13 @@ import {
 } from '@yaylak/core';
 import type {
   CareKind,
+  CheckFact,
   Decision,
   DoseUnit,
   Ear,
   IdentifierKind,
   LookGrade,
+  Mob,
   Refusal,
   Route,
   Sex,
@@ -223,6 +227,44 @@ export class SampleEntry extends AnimalEntryBase {
   purpose: SamplePurpose;
 }
 
+/** A condition score felt by hand. */
+export class ScoreEntry extends AnimalEntryBase {
+  @IsIn(['score'])
+  type: 'score';
+  /** 1 to 5 by halves or quarters; the book's rule, so that the refusal can say so. */
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  score: number;
+  /** Whose hand felt it; whoever writes may be another. */
+  @IsString()
+  @Length(1, MAX_TEXT)
+  scoredBy: string;
+}
+
+/** Put into a feed mob, with what the score suggested. */
+export class MobEntry extends AnimalEntryBase {
+  @IsIn(['mob'])
+  type: 'mob';
+  @IsIn(MOBS)
+  mob: Mob;
+  @IsOptional()
+  @IsIn(MOBS)
+  suggested?: Mob;
+}
+
+/** Looked at for what keeps it thin; `milk` found is a heavy milker. */
+export class CheckEntry extends AnimalEntryBase {
+  @IsIn(['check'])
+  type: 'check';
+  @IsIn([...CONDITION_CHECKS, 'milk'])
+  what: CheckFact['what'];
+  @IsBoolean()
+  isFound: boolean;
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  words?: string;
+}
+
 /** Feet, fleece, navel, tail: a work done on it by hand. */
 export class CareEntry extends AnimalEntryBase {
   @IsIn(['care'])
@@ -380,7 +422,10 @@ export type AnimalEntry =
   | TreatmentEntry
   | LookEntry
   | SampleEntry
-  | CareEntry;
+  | CareEntry
+  | ScoreEntry
+  | MobEntry
+  | CheckEntry;
 export type Entry = AnimalEntry | StrikeEntry;
 export type EntryType = Entry['type'];
 
@@ -400,6 +445,9 @@ export const ENTRY_CLASSES = {
   look: LookEntry,
   sample: SampleEntry,
   care: CareEntry,
+  score: ScoreEntry,
+  mob: MobEntry,
+  check: CheckEntry,
   strike: StrikeEntry,
 } as const satisfies Record<EntryType, new () => Entry>;
 export const ENTRY_TYPES = Object.keys(ENTRY_CLASSES) as EntryType[];

@@ -65,6 +65,19 @@ export class StandardSetting implements Standard {
   kind: 'go' | 'points';
 }
 
+/** Whose hand the others are held against, and whose scores are set right by it. */
+export class ScorersSetting {
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  reference?: string;
+  @IsArray()
+  @ArrayMaxSize(20)
+  @IsString({ each: true })
+  @Length(1, MAX_TEXT, { each: true })
+  setRight: string[];
+}
+
 /** A bag of blank tags: numbers with the same text before a running number, from and to. */
 export class BlankTags {
   @IsString()
@@ -123,6 +136,10 @@ export class ChangeHolding {
   @ValidateNested({ each: true })
   @Type(() => BlankTags)
   blankTags?: BlankTags[];
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => ScorersSetting)
+  scorers?: ScorersSetting;
 }
 
 export interface HoldingView {
@@ -135,6 +152,7 @@ export interface HoldingView {
   readonly species: Readonly<Record<Species, SpeciesSettings>>;
   readonly standards: readonly StandardSetting[];
   readonly blankTags: readonly BlankTags[];
+  readonly scorers: ScorersSetting;
   readonly version: number;
   readonly today: string;
   readonly about: {

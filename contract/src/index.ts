@@ -1,6 +1,7 @@
 export * from './animals';
 export * from './bookFile';
 export * from './choosing';
+export * from './condition';
 export * from './entries';
 export * from './groups';
 export * from './growth';

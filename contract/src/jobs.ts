@@ -1,4 +1,4 @@
-import type { IdentifierKind, Sex, Species } from '@yaylak/core';
+import type { FemaleKind, IdentifierKind, Mob, Sex, Species } from '@yaylak/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -92,6 +92,11 @@ export interface RosterAnimal {
   readonly withheld: readonly { readonly of: 'meat' | 'milk'; readonly until: string; readonly product: string }[];
   /** Given so far of products with a withdrawal or a course, the last of each: [product, date]. */
   readonly given: readonly (readonly [productId: string, on: string])[];
+  /** The last condition scores, oldest first, set right where a scorer is: [date, score]. */
+  readonly scores: readonly (readonly [on: string, score: number])[];
+  readonly mob: Mob | null;
+  /** How much condition is wanted of her; `usual` for males. */
+  readonly femaleKind: FemaleKind;
   /** Points in the ranking the holding last drew up for its like; null outside it. */
   readonly points: number | null;
 }

@@ -15,6 +15,7 @@ export const STATIONS = [
   'identify',
   'weigh',
   'litter',
+  'score',
   'look',
   'treat',
   'sample',

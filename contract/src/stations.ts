@@ -1,5 +1,5 @@
-import { CARE_KINDS, GATE_KEYS, TAG_COLOURS } from '@yaylak/core';
-import type { CareKind, GateKey, SortRule, TagColour } from '@yaylak/core';
+import { CARE_KINDS, CONDITION_STAGES, GATE_KEYS, MOBS, TAG_COLOURS } from '@yaylak/core';
+import type { CareKind, ConditionStage, GateKey, Mob, SortRule, TagColour } from '@yaylak/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -52,6 +52,33 @@ export class WeighSettings {
   @Min(0)
   @Max(500)
   tareKg?: number;
+}
+/** The spray that shows a feed mob across the field. */
+export class MobSpray {
+  @IsIn(MOBS)
+  mob: Mob;
+  @IsIn(MARK_COLOURS)
+  colour: (typeof MARK_COLOURS)[number];
+}
+export class ScoreSettings {
+  /** Which aim holds. */
+  @IsIn(CONDITION_STAGES)
+  stage: ConditionStage;
+  /** Whose hands feel; none is whoever works the job, two are held against each other. */
+  @IsArray()
+  @ArrayMaxSize(2)
+  @ArrayUnique()
+  @IsString({ each: true })
+  @Length(1, MAX_TEXT, { each: true })
+  scorers: string[];
+  @IsArray()
+  @ArrayMaxSize(MOBS.length)
+  @ArrayUnique((s: MobSpray) => s.mob)
+  @ValidateNested({ each: true })
+  @Type(() => MobSpray)
+  sprays: MobSpray[];
+  @IsIn(MARK_PLACES)
+  place: (typeof MARK_PLACES)[number];
 }
 export class TreatSettings {
   @IsArray()
@@ -146,6 +173,10 @@ export class StationSettings {
   @ValidateNested()
   @Type(() => WeighSettings)
   weigh?: WeighSettings;
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => ScoreSettings)
+  score?: ScoreSettings;
   @IsOptional()
   @ValidateNested()
   @Type(() => TreatSettings)

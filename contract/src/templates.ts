@@ -34,6 +34,14 @@ export const SHIPPED_TEMPLATES: readonly TemplateView[] = [
     isShipped: true,
   },
   {
+    id: 'score',
+    name: 'Score condition',
+    stations: ['score'],
+    settings: { score: { stage: 'mating', scorers: [], sprays: [{ mob: 'thin', colour: 'red' }], place: 'shoulder' } },
+    gates: [],
+    isShipped: true,
+  },
+  {
     id: 'retag',
     name: 'Re-tag',
     stations: ['identify'],

@@ -53,6 +53,8 @@ export function refusalText(
       return 'Nothing was looked over. Give at least one standard.';
     case 'not-a-dam':
       return 'A litter is written down with its dam, and this animal is no female.';
+    case 'not-a-score':
+      return `A score of ${value} cannot be. Scores go from 1 to 5 by halves or quarters, such as 2.5 or 3.25.`;
     case 'tube-taken':
       return `Tube ${value} is ${nameOf(refusal.animalId)}’s already. Look at the tube, and type its number.`;
     case 'number-worn':

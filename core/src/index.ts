@@ -2,6 +2,7 @@ export * from './births';
 export * from './book';
 export * from './calendar';
 export * from './choosing';
+export * from './condition';
 export * from './devices';
 export * from './exchange';
 export * from './growth';

@@ -11,6 +11,10 @@ import { BookService } from './book/book.service';
 import { ChoosingController } from './choosing/choosing.controller';
 import { ChoosingService } from './choosing/choosing.service';
 import { Clock } from './common/clock';
+import { ConditionController } from './condition/condition.controller';
+import { ConditionService } from './condition/condition.service';
+import { DrillsService } from './condition/drills.service';
+import { ScorersService } from './condition/scorers.service';
 import { CONFIG } from './common/tokens';
 import type { ServerConfig } from './config';
 import { BookFileService } from './exchange/bookFile.service';
@@ -40,6 +44,7 @@ import { TodayService } from './today/today.service';
     AnimalsController,
     BookController,
     ChoosingController,
+    ConditionController,
     ExchangeController,
     GroupsController,
     HealthController,
@@ -56,7 +61,9 @@ import { TodayService } from './today/today.service';
     BookService,
     ChoosingService,
     Clock,
+    ConditionService,
     CsvService,
+    DrillsService,
     GroupsService,
     GrowthService,
     HoldingService,
@@ -65,6 +72,7 @@ import { TodayService } from './today/today.service';
     RegisterService,
     RemediesService,
     RosterService,
+    ScorersService,
     TagsService,
     TemplatesService,
     TodayService,

@@ -1,4 +1,5 @@
 import { isoOf, type Day } from '../calendar';
+import { isScore } from '../condition';
 import {
   normalised,
   readElectronicNumber,
@@ -44,7 +45,12 @@ export type CheckedEntry =
       readonly totalKg: number;
       readonly count: number;
     }
-  | { readonly type: 'mark' | 'choice' | 'note' | 'passage' | 'care'; readonly animalId: string; readonly on: Day };
+  | { readonly type: 'score'; readonly animalId: string; readonly on: Day; readonly score: number }
+  | {
+      readonly type: 'mark' | 'choice' | 'note' | 'passage' | 'care' | 'mob' | 'check';
+      readonly animalId: string;
+      readonly on: Day;
+    };
 
 export interface ArrivalFacts {
   readonly species: Species;
@@ -84,7 +90,8 @@ export type Refusal = { readonly field: string; readonly value: string } & (
         | 'amount-not-positive'
         | 'withdrawal-needed'
         | 'nothing-looked-at'
-        | 'not-a-dam';
+        | 'not-a-dam'
+        | 'not-a-score';
     }
   | { readonly code: 'before-birth'; readonly bornOn: string }
   | { readonly code: 'born-after-arrival'; readonly on: string }
@@ -129,6 +136,10 @@ export function checkEntry(entry: CheckedEntry, book: BookView): Refusal | undef
       return checkSample(entry, book);
     case 'litter-weight':
       return checkLitterWeight(entry, facts, book);
+    case 'score':
+      return isScore(entry.score) ? undefined : { code: 'not-a-score', field: 'score', value: String(entry.score) };
+    case 'mob':
+    case 'check':
     case 'care':
     case 'departure':
     case 'mark':

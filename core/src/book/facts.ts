@@ -1,5 +1,6 @@
 import type { Day } from '../calendar';
 import type { Decision } from '../choosing';
+import type { CheckMade, MobFrom, ScoreReading } from '../condition';
 import type { Reading } from '../growth';
 import type { CareKind, LookGrade } from '../handling';
 import type { Ear, IdentifierKind, TagColour, TagShape } from '../identity';
@@ -88,6 +89,15 @@ export interface LitterWeightFact extends Fact {
   readonly count: number;
 }
 
+/** A condition score given by hand. */
+export interface ScoreFact extends Fact, ScoreReading {}
+/** Put into a feed mob. */
+export interface MobFact extends Fact, MobFrom {}
+/** Looked at for what keeps it thin, or for how much milk it gives. */
+export interface CheckFact extends Fact, Omit<CheckMade, 'what'> {
+  readonly what: CheckMade['what'] | 'milk';
+}
+
 /** All that is known of one animal, struck entries left out. Lists are in order of day, then of writing. */
 export interface AnimalFacts {
   record: AnimalRecord;
@@ -105,6 +115,9 @@ export interface AnimalFacts {
   readonly samples: SampleFact[];
   readonly cares: CareFact[];
   readonly litterWeights: LitterWeightFact[];
+  readonly scores: ScoreFact[];
+  readonly mobs: MobFact[];
+  readonly checks: CheckFact[];
 }
 
 /** The lists of an animal's facts, for whoever has to go through all of them. */
@@ -122,6 +135,9 @@ export const factLists = (facts: AnimalFacts): Fact[][] => [
   facts.samples,
   facts.cares,
   facts.litterWeights,
+  facts.scores,
+  facts.mobs,
+  facts.checks,
 ];
 
 export const emptyFacts = (record: AnimalRecord): AnimalFacts => ({
@@ -140,6 +156,9 @@ export const emptyFacts = (record: AnimalRecord): AnimalFacts => ({
   samples: [],
   cares: [],
   litterWeights: [],
+  scores: [],
+  mobs: [],
+  checks: [],
 });
 
 /** Puts a fact in its place in a list ordered by day; of one day, the later written stands later. */

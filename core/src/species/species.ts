@@ -29,10 +29,63 @@ export interface GrowthFactors {
   readonly damAge: FactorTable;
 }
 
+/** When in the year condition is looked at. */
+export const CONDITION_STAGES = ['weaning', 'mating', 'carrying', 'birth'] as const;
+export type ConditionStage = (typeof CONDITION_STAGES)[number];
+
+/** Females of whom more or less is wanted than of the others. */
+export const FEMALE_KINDS = ['usual', 'first-timer', 'many-reared', 'heavy-milker'] as const;
+export type FemaleKind = (typeof FEMALE_KINDS)[number];
+
+/** What is wanted of the condition of females, by hand on the scale of 1 to 5. */
+export interface ConditionAims {
+  /** Score wanted at each stage, of the usual female. */
+  readonly aims: Readonly<Record<ConditionStage, number>>;
+  /** What is added for the other kinds, at every stage. */
+  readonly more: Readonly<Record<Exclude<FemaleKind, 'usual'>, number>>;
+  /** Share of a group that should be at or over the aim. */
+  readonly shareWanted: number;
+  /** At or under the aim by so much is thin, at or over it by so much is fat. */
+  readonly thinUnder: number;
+  readonly fatOver: number;
+  /** Under this score is an alarm before birth. */
+  readonly alarmUnder: number;
+  /** Kilograms a score is, as a share of the weight at score 3; 0 where none is known. */
+  readonly kgPerScoreShare: number;
+  /** The fastest a score is put on, days a score. */
+  readonly daysPerScore: number;
+}
+
+/** Dates of a season, as days before or after the day the males go in unless said otherwise. */
+export interface SeasonDays {
+  /** The males stay for so many heat cycles. */
+  readonly cycles: number;
+  readonly maleCheckBefore: number;
+  /** The young of the last crop are off their dams by then. */
+  readonly weanedBefore: number;
+  readonly scoringBefore: number;
+  readonly flushingBefore: number;
+  readonly mineralsBefore: number;
+  /** Days before the first birth. */
+  readonly birthScoringBefore: number;
+  readonly birthMineralsBefore: number;
+  /** Days after a birth. */
+  readonly processingAfter: number;
+}
+
 /** What a holding may set for a species. Days from birth unless said otherwise; weights in kilograms. */
 export interface SpeciesSettings {
   readonly gestationDays: { readonly mean: number; readonly from: number; readonly to: number };
   readonly femaleFirstMatingDays: number;
+  /** From heat to heat; 0 where mating itself brings it on. */
+  readonly heatCycleDays: { readonly mean: number; readonly from: number; readonly to: number };
+  readonly femalesPerMale: { readonly grown: number; readonly young: number };
+  /** From a birth to the next service. */
+  readonly waitAfterBirthDays: number;
+  readonly season: SeasonDays;
+  readonly condition: ConditionAims;
+  /** The usual rhythm of scoring by hand, where no plan says otherwise. */
+  readonly scoring: { readonly fromDays: number; readonly everyDays: number };
   readonly weaningDays: WindowDays;
   /** Ages a weight is set to for comparison. */
   readonly standardAgesDays: readonly number[];

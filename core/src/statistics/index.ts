@@ -1,3 +1,4 @@
+export * from './agreement';
 export * from './intervals';
 export * from './leastSquares';
 export * from './quantile';

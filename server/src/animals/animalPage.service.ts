@@ -82,7 +82,7 @@ export class AnimalPageService {
         sinceBirth: plainGain(gainSinceFirst(daily, settings)),
       },
       verdict: this.growth.verdict(facts),
-      alarm: this.alarm(facts, litters),
+      alarm: this.alarm(facts),
       corrections: this.corrections(facts),
       curve: this.curve(facts, today),
       identifiers: this.identifiers(timeline),
@@ -181,13 +181,16 @@ export class AnimalPageService {
     return due;
   }
 
-  private alarm(facts: AnimalFacts, litters: readonly Litter[]): string | null {
-    const { bornOn, species } = facts.record;
+  /** What is wrong with a grown animal's last weight, in words. @param since no alarm on an older weight */
+  alarm(facts: AnimalFacts, since?: Day): string | null {
+    const { id, bornOn, species } = facts.record;
     if (bornOn === undefined) return null;
     const grown = this.book.state.daily(facts).filter((r) => r.on - bornOn >= SPECIES_WORDS[species].grownFromDays);
+    const last = grown.at(-1);
+    if (!last || (since !== undefined && last.on < since)) return null;
     const alarm = adultAlarm(
       grown,
-      litters.map((l) => l.bornOn),
+      this.littersOf(id).map((l) => l.bornOn),
     );
     return alarm ? alarmText(alarm) : null;
   }
@@ -257,7 +260,7 @@ export class AnimalPageService {
 const plainGain = (gain: Gain): GainView | null => (gain.kind === 'gain' ? gainView(gain, null, 'no-group') : null);
 
 /** An adult alarm in words with its figures. */
-export function alarmText(alarm: NonNullable<ReturnType<typeof adultAlarm>>): string {
+function alarmText(alarm: NonNullable<ReturnType<typeof adultAlarm>>): string {
   if (alarm.kind === 'fall')
     return `Lost ${Math.round(alarm.share * 100)}\u00a0% in ${alarm.days} days, from ${alarm.fromKg.toFixed(1)} to ${alarm.kg.toFixed(1)}\u00a0kg. Look at teeth, gut and feet.`;
   return `${alarm.kg.toFixed(1)}\u00a0kg is ${Math.round(alarm.share * 100)}\u00a0% of the usual ${alarm.usualKg.toFixed(1)}\u00a0kg for the time of year. Look at teeth, gut and feet.`;

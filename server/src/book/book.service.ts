@@ -59,6 +59,7 @@ export class BookService implements OnModuleInit {
     const state = new HoldingState();
     const holding = await em.findOne(HoldingEntity, 1);
     if (holding) state.setOverrides(holding.species);
+    if (holding?.scorers) state.setScorers(holding.scorers);
     for (const g of await em.find(GroupEntity, {}, { orderBy: { name: 'asc' } }))
       state.groups.set(g.id, {
         id: g.id,

@@ -135,6 +135,21 @@ export const CareEntity = defineEntity({
   tableName: 'care_entry',
   properties: { ...own, kind: p.string(), method: p.string().nullable() },
 });
+export const ScoreEntity = defineEntity({
+  name: 'Score',
+  tableName: 'score_entry',
+  properties: { ...own, score: p.double(), scoredBy: p.string() },
+});
+export const MobEntity = defineEntity({
+  name: 'Mob',
+  tableName: 'mob_entry',
+  properties: { ...own, mob: p.string(), suggested: p.string().nullable() },
+});
+export const CheckEntity = defineEntity({
+  name: 'Check',
+  tableName: 'check_entry',
+  properties: { ...own, what: p.string(), isFound: p.boolean(), words: p.string().nullable() },
+});
 export const StrikeEntity = defineEntity({
   name: 'Strike',
   tableName: 'strike_entry',

@@ -69,6 +69,13 @@ export const ENTRY_TABLES: Readonly<Record<EntryType, EntryTable>> = {
   look: { entity: e.LookEntity, columns: { grades: 'grades' }, read: { grades: json } },
   sample: { entity: e.SampleEntity, columns: { tube: 'tube', purpose: 'purpose' } },
   care: { entity: e.CareEntity, columns: { kind: 'kind', method: 'method' } },
+  score: { entity: e.ScoreEntity, columns: { score: 'score', scoredBy: 'scored_by' } },
+  mob: { entity: e.MobEntity, columns: { mob: 'mob', suggested: 'suggested' } },
+  check: {
+    entity: e.CheckEntity,
+    columns: { what: 'what', isFound: 'is_found', words: 'words' },
+    read: { isFound: Boolean },
+  },
   strike: {
     entity: e.StrikeEntity,
     columns: { entryId: 'struck_entry_id', reason: 'reason' },

@@ -1,5 +1,6 @@
 import {
   biasKey,
+  dailyScores,
   dailyWeights,
   dayOf,
   emptyFacts,
@@ -10,6 +11,8 @@ import {
   parseDay,
   sameDayPairs,
   scaleBiases,
+  scorerBiases,
+  scorerPairs,
   withOverrides,
   type AnimalFacts,
   type AnimalRecord,
@@ -19,11 +22,13 @@ import {
   type Reading,
   type SampleFact,
   type ScaleBias,
+  type ScoreOnDay,
+  type ScorerPair,
   type Species,
   type SpeciesOverrides,
   type SpeciesSettings,
 } from '@yaylak/core';
-import type { AnimalEntry, ArrivalEntry, ProductFacts, SampleEntry } from '@yaylak/contract';
+import type { AnimalEntry, ArrivalEntry, ProductFacts, SampleEntry, ScorersSetting } from '@yaylak/contract';
 
 export interface GroupRecord {
   readonly id: string;
@@ -57,10 +62,19 @@ export class HoldingState {
   private readonly tubes = new Map<string, SampleFact[]>();
   private readonly wearers = new Map<string, Set<string>>();
   private settingsTable = withOverrides({});
+  private scorers: ScorersSetting = { setRight: [] };
+  private scorersKept:
+    | { readonly version: number; readonly pairs: readonly ScorerPair[]; readonly biasOf: ReadonlyMap<string, number> }
+    | undefined;
   private biasesKept: { readonly version: number; readonly byKey: ReadonlyMap<string, ScaleBias> } | undefined;
 
   setOverrides(overrides: SpeciesOverrides): void {
     this.settingsTable = withOverrides(overrides);
+    this.version++;
+  }
+
+  setScorers(scorers: ScorersSetting): void {
+    this.scorers = scorers;
     this.version++;
   }
 
@@ -85,6 +99,29 @@ export class HoldingState {
   /** An animal's readings by day, guesses set right. */
   daily(facts: AnimalFacts): readonly Reading[] {
     return dailyWeights(facts, this.biases);
+  }
+
+  /** How the scorers felt the same animals; worked out once a version. */
+  get scorerPairs(): readonly ScorerPair[] {
+    return this.scorersRead().pairs;
+  }
+
+  /** An animal's scores by day, set right by the scorers the holding sets right. */
+  scores(facts: AnimalFacts): readonly ScoreOnDay[] {
+    return dailyScores(facts.scores, this.scorersRead().biasOf);
+  }
+
+  private scorersRead(): NonNullable<HoldingState['scorersKept']> {
+    if (this.scorersKept?.version === this.version) return this.scorersKept;
+    const pairs = scorerPairs([...this.animals.values()].map((f) => f.scores));
+    const { reference, setRight } = this.scorers;
+    const biases = reference === undefined ? [] : scorerBiases(pairs, reference);
+    const used = biases.filter((b) => b.isUsable && setRight.includes(b.by));
+    return (this.scorersKept = {
+      version: this.version,
+      pairs,
+      biasOf: new Map(used.map((b) => [b.by, b.bias])),
+    });
   }
 
   /** The state as the rules of the book see it. */
@@ -162,6 +199,12 @@ export class HoldingState {
         return insert(facts.cares, { ...base, kind: entry.kind, method: entry.method });
       case 'litter-weight':
         return insert(facts.litterWeights, { ...base, totalKg: entry.totalKg, count: entry.count });
+      case 'score':
+        return insert(facts.scores, { ...base, score: entry.score, by: entry.scoredBy });
+      case 'mob':
+        return insert(facts.mobs, { ...base, mob: entry.mob });
+      case 'check':
+        return insert(facts.checks, { ...base, what: entry.what, isFound: entry.isFound });
       case 'note':
         return () => undefined;
     }
@@ -301,6 +344,10 @@ export function toChecked(entry: AnimalEntry): CheckedEntry {
       return { type: 'sample', ...base, tube: entry.tube };
     case 'litter-weight':
       return { type: 'litter-weight', ...base, totalKg: entry.totalKg, count: entry.count };
+    case 'score':
+      return { type: 'score', ...base, score: entry.score };
+    case 'mob':
+    case 'check':
     case 'care':
     case 'departure':
     case 'mark':

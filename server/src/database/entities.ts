@@ -1,5 +1,6 @@
 import { AnimalEntity } from '../animals/animal.entity';
 import * as entries from '../book/entry.entities';
+import { DrillEntity } from '../condition/drill.entity';
 import { GroupEntity } from '../groups/group.entity';
 import { HoldingEntity } from '../holding/holding.entity';
 import { JobEntity } from '../jobs/job.entity';
@@ -12,6 +13,7 @@ export const ENTITIES = [
   JobEntity,
   TemplateEntity,
   ProductEntity,
+  DrillEntity,
   AnimalEntity,
   ...Object.values(entries),
 ];

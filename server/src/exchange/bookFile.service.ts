@@ -37,7 +37,7 @@ export class BookFileService {
   /** Everything there is, struck entries too, in an order that is the same each time. */
   async export(): Promise<BookFile> {
     const em = this.orm.em.fork();
-    const { name, keeper, unit, currency, pointsWeights, species, standards, blankTags, version } =
+    const { name, keeper, unit, currency, pointsWeights, species, standards, blankTags, scorers, version } =
       await this.holding.settings();
     const products = await em.find(ProductEntity, {}, { orderBy: { id: 'asc' } });
     const templates = await em.find(TemplateEntity, {}, { orderBy: { id: 'asc' } });
@@ -60,6 +60,7 @@ export class BookFileService {
         version,
         ...(standards ? { standards } : {}),
         ...(blankTags ? { blankTags } : {}),
+        ...(scorers ? { scorers } : {}),
       },
       groups: groups.map((g) => ({
         id: g.id,
@@ -126,12 +127,13 @@ export class BookFileService {
       await this.orm.em.fork().transactional(async (em) => {
         // Dams may stand after their young in the file; the keys are checked at the end.
         await em.getConnection().execute('pragma defer_foreign_keys = on', [], 'run', em.getTransactionContext());
-        const { standards = null, blankTags = null, ...holding } = file.holding;
+        const { standards = null, blankTags = null, scorers = null, ...holding } = file.holding;
         await em.upsert(HoldingEntity, {
           id: 1,
           ...holding,
           standards: standards && [...standards],
           blankTags: blankTags && [...blankTags],
+          scorers,
         });
         for (const product of file.products ?? []) await em.insert(ProductEntity, { ...product });
         for (const { id, ...facts } of file.templates ?? []) await em.insert(TemplateEntity, { id, facts });

@@ -1,5 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
-import type { BlankTags, StandardSetting } from '@yaylak/contract';
+import type { BlankTags, ScorersSetting, StandardSetting } from '@yaylak/contract';
 import type { PointsWeights, SpeciesOverrides } from '@yaylak/core';
 
 /** The holding's settings: one row. */
@@ -16,6 +16,7 @@ export const HoldingEntity = defineEntity({
     species: p.json<SpeciesOverrides>(),
     standards: p.json<StandardSetting[]>().nullable(),
     blankTags: p.json<BlankTags[]>().nullable(),
+    scorers: p.json<ScorersSetting>().nullable(),
     version: p.integer(),
   },
 });

@@ -1,6 +1,13 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import type { BlankTags, ChangeHolding, HoldingView, NextNumbers, StandardSetting } from '@yaylak/contract';
+import type {
+  BlankTags,
+  ChangeHolding,
+  HoldingView,
+  NextNumbers,
+  ScorersSetting,
+  StandardSetting,
+} from '@yaylak/contract';
 import {
   DEFAULT_POINTS_WEIGHTS,
   isoOf,
@@ -17,6 +24,7 @@ import {
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
+import { plain } from '../common/plain';
 import { badFields, staleVersion } from '../common/problems';
 import { CONFIG } from '../common/tokens';
 import type { ServerConfig } from '../config';
@@ -35,6 +43,7 @@ export interface Settings {
   /** Null while the shipped ones stand. */
   readonly standards: StandardSetting[] | null;
   readonly blankTags: BlankTags[] | null;
+  readonly scorers: ScorersSetting | null;
   readonly version: number;
 }
 
@@ -47,6 +56,7 @@ const NEW_HOLDING: Settings = {
   species: {},
   standards: null,
   blankTags: null,
+  scorers: null,
   version: 1,
 };
 
@@ -76,6 +86,7 @@ export class HoldingService {
       overrides: s.species,
       standards: s.standards ?? USUAL_STANDARDS.map((one) => ({ ...one, sexes: [...one.sexes] })),
       blankTags: s.blankTags ?? [],
+      scorers: s.scorers ?? { setRight: [] },
       species: this.book.state.allSettings,
       version: s.version,
       today: isoOf(this.clock.today()),
@@ -109,6 +120,7 @@ export class HoldingService {
         species: change.species ?? before.species,
         standards: change.standards?.map((one) => ({ ...one })) ?? before.standards ?? null,
         blankTags: change.blankTags?.map((one) => ({ ...one })) ?? before.blankTags ?? null,
+        scorers: (change.scorers && plain(change.scorers)) ?? before.scorers ?? null,
         version: before.version + 1,
       });
       return this.view();
@@ -136,5 +148,6 @@ export class HoldingService {
   private async save(settings: Settings): Promise<void> {
     await this.orm.em.fork().upsert(HoldingEntity, { id: 1, ...settings });
     this.book.state.setOverrides(settings.species);
+    this.book.state.setScorers(settings.scorers ?? { setRight: [] });
   }
 }

@@ -10,6 +10,9 @@ import {
 
 /** Bounds of a figure by the end of its name: beyond them an answer would be nonsense, or none could be worked out. */
 const BOUNDS: readonly (readonly [name: RegExp, least: number, most: number])[] = [
+  [/(kgPerScoreShare|shareWanted)$/, 0, 1],
+  [/condition\.(aims|more)\./, 0, 5],
+  [/season\.cycles$/, 1, 12],
   [/readingSdShare$/, 0.001, 0.2],
   [/growthFactors\./, 0.2, 5],
   [/Kg(PerDay)?(\.\w+)?$/, 0.001, 5_000],

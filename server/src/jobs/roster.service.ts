@@ -15,6 +15,7 @@ import {
 import { BookService } from '../book/book.service';
 import { ChoosingService } from '../choosing/choosing.service';
 import { Clock } from '../common/clock';
+import { ConditionService } from '../condition/condition.service';
 import { biasView, tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
 import { ProductsService } from '../remedies/products.service';
@@ -26,6 +27,8 @@ const ROSTER_WEIGHTS = 6;
 const GONE_DAYS = 6 * 365;
 /** Next free numbers a device takes along to a place without a server. */
 const NUMBERS_AHEAD = 60;
+/** Scores a device keeps of an animal: enough for its trend. */
+const ROSTER_SCORES = 3;
 
 /** All that a device takes to the race. */
 @Injectable()
@@ -33,6 +36,7 @@ export class RosterService {
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(ChoosingService) private readonly choosing: ChoosingService,
+    @Inject(ConditionService) private readonly condition: ConditionService,
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(ProductsService) private readonly products: ProductsService,
     @Inject(TemplatesService) private readonly templates: TemplatesService,
@@ -82,6 +86,12 @@ export class RosterService {
         product: this.book.state.products.get(productId)?.facts.name ?? 'a product',
       })),
       given: [...new Map(facts.treatments.map((t) => [t.productId, isoOf(t.on)]))],
+      scores: this.book.state
+        .scores(facts)
+        .slice(-ROSTER_SCORES)
+        .map((s) => [isoOf(s.on), s.score] as const),
+      mob: facts.mobs.at(-1)?.mob ?? null,
+      femaleKind: this.condition.femaleKind(facts),
       points: points.get(record.id) ?? null,
     };
   }

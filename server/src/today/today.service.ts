@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { DueWeighing, LookAt, NotGrowingView, TodayView, YearBandView } from '@yaylak/contract';
 import {
-  adultAlarm,
+  addDays,
   doubtReading,
   fieldWord,
   groupOn,
@@ -18,7 +18,7 @@ import {
   type Day,
   type Window,
 } from '@yaylak/core';
-import { alarmText, AnimalPageService } from '../animals/animalPage.service';
+import { AnimalPageService } from '../animals/animalPage.service';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { gainView, tagView, windowView } from '../common/views';
@@ -181,16 +181,8 @@ export class TodayService {
             doubt,
           });
       });
-      if (record.bornOn === undefined || record.sex !== 'female') continue;
-      const bornOn = record.bornOn;
-      const grown = daily.filter((r) => r.on - bornOn >= SPECIES_WORDS[record.species].grownFromDays);
-      const recent = grown.at(-1);
-      if (!recent || today - recent.on > DOUBT_DAYS) continue;
-      const alarm = adultAlarm(
-        grown,
-        this.pages.littersOf(record.id).map((l) => l.bornOn),
-      );
-      if (alarm) list.push({ kind: 'adult-alarm', tag: tagView(facts, today), message: alarmText(alarm) });
+      const message = record.sex === 'female' ? this.pages.alarm(facts, addDays(today, -DOUBT_DAYS)) : null;
+      if (message !== null) list.push({ kind: 'adult-alarm', tag: tagView(facts, today), message });
     }
     return list.slice(0, ROWS);
   }

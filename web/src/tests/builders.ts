@@ -109,6 +109,7 @@ export const aHolding = (change: Partial<HoldingView> = {}): HoldingView => ({
   species: SPECIES_TABLE,
   standards: USUAL_STANDARDS.map((s) => ({ ...s, sexes: [...s.sexes] })),
   blankTags: [],
+  scorers: { setRight: [] },
   version: 1,
   today: TODAY,
   about: { version: '0.1.0', dataFile: '/data/yaylak.sqlite', animals: 3, entries: 40, backups: 2, devicesUrl: null },
@@ -159,6 +160,9 @@ export const aRosterAnimal = (text: string, change: Partial<RosterAnimal> = {}):
   formerly: [],
   withheld: [],
   given: [],
+  scores: [],
+  mob: null,
+  femaleKind: 'usual',
   points: null,
   ...change,
 });

@@ -1,6 +1,7 @@
 import type { Entry } from '@yaylak/contract';
 import { spacedDigits, type LookGrade, type Species, type Standard, type WeightUnit } from '@yaylak/core';
 import { amountText, countText, fullDate, weightText } from './format';
+import { CHECK_WORDS, MOB_WORDS, scoreText } from './condition';
 import { DECISION_WORDS } from './reasons';
 import { CARE_WORDS, ROUTE_WORDS } from './stations';
 
@@ -49,6 +50,12 @@ export function entryWords(entry: Entry, { species, unit, standards, groupName, 
       return `${CARE_WORDS[entry.kind]}${entry.method ? `: ${entry.method}` : ''}`;
     case 'litter-weight':
       return `Litter of ${entry.count}: ${weightText(entry.totalKg, unit, species)} together`;
+    case 'score':
+      return `Scored ${scoreText(entry.score)} by ${entry.scoredBy}`;
+    case 'mob':
+      return `To the ${MOB_WORDS[entry.mob]} mob${entry.suggested && entry.suggested !== entry.mob ? ` (suggested: ${MOB_WORDS[entry.suggested]})` : ''}`;
+    case 'check':
+      return `${CHECK_WORDS[entry.what][entry.isFound ? 'found' : 'clear']}${entry.words ? `: ${entry.words}` : ''}`;
     case 'strike':
       return 'Struck out';
   }

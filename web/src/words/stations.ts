@@ -6,6 +6,7 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
   identify: 'Identify',
   weigh: 'Weigh',
   litter: 'Litter together',
+  score: 'Score condition',
   look: 'Look over',
   treat: 'Treat',
   sample: 'Sample',

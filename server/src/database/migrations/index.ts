@@ -1,8 +1,10 @@
 import { Migration20261123000000_book } from './20261123000000_book';
 import { Migration20261123100000_stations } from './20261123100000_stations';
+import { Migration20261123200000_condition } from './20261123200000_condition';
 
 /** In the order they are run; listed by hand, so that nothing is looked for on disk. */
 export const MIGRATIONS = [
   { name: '20261123000000_book', class: Migration20261123000000_book },
   { name: '20261123100000_stations', class: Migration20261123100000_stations },
+  { name: '20261123200000_condition', class: Migration20261123200000_condition },
 ];

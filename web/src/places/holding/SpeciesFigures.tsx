@@ -18,6 +18,12 @@ interface Props {
 const FIELD_WORDS: Readonly<Record<keyof SpeciesSettings, string>> = {
   gestationDays: 'Carrying, days',
   femaleFirstMatingDays: 'First mating of a female, days old',
+  heatCycleDays: 'From heat to heat, days',
+  femalesPerMale: 'Females to one male',
+  waitAfterBirthDays: 'From a birth to the next service, days',
+  season: 'The season, days before or after',
+  condition: 'Condition: scores wanted',
+  scoring: 'Rhythm of scoring, days',
   weaningDays: 'Weaning, days old',
   standardAgesDays: 'Ages a weight is set to, days',
   birthWeightKg: 'Usual birth weight by litter size, kg',

@@ -217,6 +217,7 @@ export function StartPage() {
                   plan={plan}
                   products={roster.data.products}
                   groups={groups ?? []}
+                  startedBy={startedBy}
                   unit={unit}
                   onChange={setPlan}
                 />

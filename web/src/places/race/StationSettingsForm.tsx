@@ -28,6 +28,7 @@ import { Row, Small } from '../../parts/Panel';
 import { Tick } from '../../parts/Tick';
 import { CARE_WORDS } from '../../words/stations';
 import type { JobPlan } from './plan';
+import { ScoreSettingsForm } from './ScoreSettingsForm';
 
 interface Props {
   readonly station: Station;
@@ -35,6 +36,8 @@ interface Props {
   readonly products: readonly ProductView[];
   readonly groups: readonly GroupView[];
   readonly unit: WeightUnit;
+  /** Who feels where nobody is named. */
+  readonly startedBy: string;
   readonly onChange: (plan: JobPlan) => void;
 }
 
@@ -42,7 +45,7 @@ const METHOD_WORDS = { scale: 'scale', crate: 'crate', tape: 'tape', estimate: '
 const GATE_SIGNS = { left: '← left', down: '↓ straight on', right: '→ right' } as const;
 
 /** What one station of a job has to know; nothing where there is nothing to say. */
-export function StationSettingsForm({ station, plan, products, groups, unit, onChange }: Props) {
+export function StationSettingsForm({ station, plan, products, groups, unit, startedBy, onChange }: Props) {
   const { settings } = plan;
   const set = (change: Partial<StationSettings>): void => onChange({ ...plan, settings: { ...settings, ...change } });
   switch (station) {
@@ -174,6 +177,15 @@ export function StationSettingsForm({ station, plan, products, groups, unit, onC
     }
     case 'sort':
       return <SortSettingsForm plan={plan} groups={groups} unit={unit} onChange={onChange} />;
+    case 'score':
+      return (
+        <ScoreSettingsForm
+          settings={settings.score}
+          isCrate={plan.stations.includes('weigh') && settings.weigh?.method === 'crate'}
+          startedBy={startedBy}
+          onChange={(score) => set({ score })}
+        />
+      );
     case 'look':
       return (
         <Small>The holding’s standards for the species and sex, each with a letter. They are set under Holding.</Small>

@@ -1,5 +1,13 @@
 import type { GoneNumber, RosterAnimal } from '@yaylak/contract';
-import { normalised, type LookGrade, type Match, type ScaleUnit, type Sex, type WeightUnit } from '@yaylak/core';
+import {
+  normalised,
+  type LookGrade,
+  type Match,
+  type Mob,
+  type ScaleUnit,
+  type Sex,
+  type WeightUnit,
+} from '@yaylak/core';
 import { fullDate, weightText } from '../../words/format';
 import { answerTag, type RaceNumber } from './answers';
 import type { Passage } from './raceLog';
@@ -8,7 +16,8 @@ import type { Passage } from './raceLog';
 export const STRANGER = 'unknown';
 
 /** What is typed at the stations, by the field it is typed in. */
-export type FieldName = 'weight' | 'litterKg' | 'litterCount' | 'tube' | 'note' | 'visual' | 'electronic';
+export type FieldName =
+  'weight' | 'score' | 'score2' | 'litterKg' | 'litterCount' | 'tube' | 'note' | 'visual' | 'electronic';
 
 /** A reading that found no animal: a number nobody wears, or a weight no number came with. It stays until it is used. */
 export interface AsideReading {
@@ -33,6 +42,8 @@ export interface Draft {
   /** Of a young one that is added. */
   readonly sex: Sex | undefined;
   readonly gate: string | undefined;
+  /** Chosen over what the score suggests. */
+  readonly mob: Mob | undefined;
   /** The weight stood in the crate and was not typed. */
   readonly isFromCrate: boolean;
   /** A number read while this one is at hand: it comes next. */
@@ -54,6 +65,7 @@ export const FRESH: Draft = {
   lost: [],
   sex: undefined,
   gate: undefined,
+  mob: undefined,
   isFromCrate: false,
   next: undefined,
   aside: [],
@@ -154,6 +166,7 @@ export const isBegun = (d: Draft): boolean =>
   Object.keys(d.amounts).length > 0 ||
   d.leftOut.length > 0 ||
   d.lost.length > 0 ||
+  d.mob !== undefined ||
   d.gate !== undefined;
 
 export interface NumberRead {
@@ -244,6 +257,9 @@ export const nobody = (
   formerly: [],
   withheld: [],
   given: [],
+  scores: [],
+  mob: null,
+  femaleKind: 'usual',
   points: null,
   ...a,
 });

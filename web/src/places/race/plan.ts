@@ -13,6 +13,7 @@ export const USUAL_GATES: readonly GateChoice[] = [
 /** What a station is set to when it is first ticked. */
 const FIRST_SETTINGS: StationSettings = {
   weigh: { method: 'scale' },
+  score: { stage: 'mating', scorers: [], sprays: [{ mob: 'thin', colour: 'red' }], place: 'shoulder' },
   sample: { purpose: 'blood', firstTube: 'B-001' },
   mark: { colour: 'blue', place: 'rump', purpose: '' },
   care: { kinds: [{ kind: 'feet', method: 'trimmed' }] },
@@ -48,6 +49,8 @@ export function planFault({ stations, settings, gates }: JobPlan): string | unde
   if (stations.length === 0) return 'Choose at least one station.';
   if (has('treat') && (settings.treat?.productIds.length ?? 0) === 0)
     return 'Treat: choose a product. The list is kept under Remedies.';
+  if (has('score') && settings.score?.scorers.some((name) => name.trim() === ''))
+    return 'Score condition: say whose hand feels.';
   if (has('sample') && (settings.sample?.firstTube.trim() ?? '') === '')
     return 'Sample: type the number of the first tube.';
   if (has('mark') && (settings.mark?.purpose.trim() ?? '') === '') return 'Mark: say what the mark means.';

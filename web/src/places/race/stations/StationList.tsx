@@ -12,6 +12,8 @@ import { wornAt } from './identify';
 import { litterTyped } from './litter';
 import { gradeOf, pressed, standardsAt } from './look';
 import { LetterKey, SmallField, StationRow } from './parts';
+import { ScoreFields } from './ScoreFields';
+import { pressedMob } from './score';
 import { plannedTreatments } from './treat';
 import { WeighFields } from './WeighFields';
 
@@ -30,6 +32,7 @@ export function pressToggle(draft: Draft, at: AtHand, toggle: LetteredToggle): D
     const standard = standardsAt(at).find((s) => s.id === toggle.key);
     return standard ? typed(draft, { grades: pressed(draft, standard) }) : draft;
   }
+  if (toggle.station === 'score') return typed(draft, { mob: pressedMob(draft, toggle.key) });
   if (toggle.station === 'identify') return typed(draft, { lost: toggled(draft.lost, toggle.key) });
   return typed(draft, { leftOut: toggled(draft.leftOut, toggle.key) });
 }
@@ -64,6 +67,11 @@ export function StationList(props: Props) {
 
   const rows: Record<Exclude<Station, 'sort'>, () => ReactNode> = {
     weigh: () => <WeighFields {...props} onType={type('weight')} />,
+    score: () => (
+      <ScoreFields draft={draft} at={at} onType={type}>
+        {(mob) => keysOf('score', (t) => (t.key === mob ? { state: 'on', says: 'goes there' } : { state: 'plain' }))}
+      </ScoreFields>
+    ),
     litter: () => <LitterRow {...props}>{field}</LitterRow>,
     look: () => (
       <StationRow name="Look over">

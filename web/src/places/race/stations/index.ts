@@ -7,6 +7,7 @@ import { identify } from './identify';
 import { litter } from './litter';
 import { look } from './look';
 import { sample } from './sample';
+import { score, SCORE_FIELDS, scorersAt } from './score';
 import { gateOf, sort, suggestedGate } from './sort';
 import { treat } from './treat';
 import { weigh } from './weigh';
@@ -17,6 +18,7 @@ const RULES: Readonly<Record<Station, StationRules>> = {
   identify,
   weigh,
   litter,
+  score,
   look,
   treat,
   sample,
@@ -56,6 +58,7 @@ export function fieldsAt(at: AtHand): FieldName[] {
   const byStation: Partial<Record<Station, readonly FieldName[]>> = {
     identify: at.job.settings.identify?.kinds ?? ['visual', 'electronic'],
     weigh: ['weight'],
+    score: SCORE_FIELDS.slice(0, scorersAt(at).length),
     litter: ['litterKg', 'litterCount'],
     sample: ['tube'],
     note: ['note'],

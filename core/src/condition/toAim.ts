@@ -1,0 +1,60 @@
+import { addDays, type Day } from '../calendar';
+import { halfWidth80 } from '../statistics';
+
+export interface WayToAim {
+  readonly score: number;
+  /** Measurement SD of the score. */
+  readonly scoreSd: number;
+  readonly aim: number;
+  /** Kilograms now. */
+  readonly weightKg: number;
+  /** Kilograms a score is, as a share of the animal's weight at score 3. */
+  readonly kgPerScoreShare: number;
+  readonly from: Day;
+  readonly by: Day;
+  /** The fastest a score is put on, days a score. */
+  readonly daysPerScore: number;
+}
+
+export type ToAim =
+  | { readonly kind: 'there' }
+  | {
+      readonly kind: 'gain';
+      readonly kg: number;
+      /** Half the width of its 80 % interval, from how well a hand feels a score. */
+      readonly halfWidthKg: number;
+      readonly kgPerDay: number;
+      /** No animal is fed up faster than this. */
+      readonly capKgPerDay: number;
+      readonly isFeasible: boolean;
+      /** The day the aim is reached at the fastest. */
+      readonly reachedOn: Day;
+    };
+
+/** What an animal would weigh at score 3. @param share kilograms a score as a share of that weight */
+export const referenceKg = (weightKg: number, score: number, share: number): number =>
+  weightKg / (1 + share * (score - 3));
+
+/**
+ * Kilograms, and kilograms a day, that bring an animal to its aim: (aim - now) x share x weight at score 3, over the
+ * days there are. Feasible where no more is asked than a score in `daysPerScore`; otherwise the day it is reached so.
+ * The milestone today or past leaves no day, and nothing but being there is feasible.
+ */
+export function wayToAim(way: WayToAim): ToAim {
+  const { score, aim, weightKg, kgPerScoreShare, from, by, daysPerScore } = way;
+  if (score >= aim) return { kind: 'there' };
+  const kgPerScore = kgPerScoreShare * referenceKg(weightKg, score, kgPerScoreShare);
+  const kg = (aim - score) * kgPerScore;
+  const capKgPerDay = kgPerScore / daysPerScore;
+  const reachedOn = addDays(from, Math.ceil((aim - score) * daysPerScore));
+  const days = by - from;
+  return {
+    kind: 'gain',
+    kg,
+    halfWidthKg: halfWidth80(way.scoreSd) * kgPerScore,
+    kgPerDay: days > 0 ? kg / days : Number.POSITIVE_INFINITY,
+    capKgPerDay,
+    isFeasible: reachedOn <= by,
+    reachedOn,
+  };
+}
