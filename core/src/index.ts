@@ -10,6 +10,7 @@ export * from './handling';
 export * from './identity';
 export * from './pedigree';
 export * from './remedies';
+export * from './season';
 export * from './species';
 export * from './statistics';
 export * from './units';

@@ -71,6 +71,12 @@ export interface SeasonDays {
   readonly birthMineralsBefore: number;
   /** Days after a birth. */
   readonly processingAfter: number;
+  /** Days after a mating: a blood test can tell (0 where there is none), young can be counted or felt from and to. */
+  readonly testAfter: number;
+  readonly countFrom: number;
+  readonly countTo: number;
+  /** Share of heats served that take. */
+  readonly conceptionShare: number;
 }
 
 /** What a holding may set for a species. Days from birth unless said otherwise; weights in kilograms. */

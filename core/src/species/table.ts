@@ -49,6 +49,10 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       birthScoringBefore: 42,
       birthMineralsBefore: 42,
       processingAfter: 2,
+      testAfter: 30,
+      countFrom: 45,
+      countTo: 90,
+      conceptionShare: 0.75,
     },
     condition: {
       aims: { weaning: 2.5, mating: 3, carrying: 3, birth: 3 },
@@ -102,6 +106,10 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       birthScoringBefore: 42,
       birthMineralsBefore: 42,
       processingAfter: 2,
+      testAfter: 30,
+      countFrom: 45,
+      countTo: 90,
+      conceptionShare: 0.7,
     },
     condition: {
       aims: { weaning: 2.5, mating: 3, carrying: 3, birth: 3 },
@@ -153,6 +161,10 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       birthScoringBefore: 7,
       birthMineralsBefore: 0,
       processingAfter: 1,
+      testAfter: 0,
+      countFrom: 10,
+      countTo: 14,
+      conceptionShare: 0.75,
     },
     condition: {
       aims: { weaning: 3, mating: 3, carrying: 3, birth: 3 },
@@ -199,6 +211,10 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       birthScoringBefore: 60,
       birthMineralsBefore: 60,
       processingAfter: 2,
+      testAfter: 30,
+      countFrom: 35,
+      countTo: 90,
+      conceptionShare: 0.6,
     },
     condition: {
       aims: { weaning: 2.5, mating: 2.5, carrying: 3, birth: 3 },

@@ -34,6 +34,10 @@ const LABELS: Readonly<Record<string, string>> = {
   mineralsBefore: 'minerals before',
   birthScoringBefore: 'scoring before birth',
   birthMineralsBefore: 'minerals before birth',
+  testAfter: 'blood test from, after mating',
+  countFrom: 'young counted or felt from, after mating',
+  countTo: 'to, after mating',
+  conceptionShare: 'share of heats served that take',
   processingAfter: 'first handling after birth',
   damAge: "dam's age",
 };

@@ -1,0 +1,6 @@
+export * from './births';
+export * from './clashes';
+export * from './next';
+export * from './plan';
+export * from './steps';
+export * from './work';
