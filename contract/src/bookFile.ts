@@ -3,7 +3,9 @@ import type { Entry } from './entries';
 import type { BlankTags, ScorersSetting, StandardSetting } from './holding';
 import type { StartJob } from './jobs';
 import type { ProductFacts } from './remedies';
+import type { CalendarSetting, PlanFacts, ResourcesSetting } from './season';
 import type { TemplateFacts } from './stations';
+import type { KeepDrill } from './condition';
 
 export const BOOK_FORMAT = 'yaylak-book';
 export const BOOK_FORMAT_VERSION = 1;
@@ -38,6 +40,8 @@ export interface BookFile {
     readonly standards?: readonly StandardSetting[];
     readonly blankTags?: readonly BlankTags[];
     readonly scorers?: ScorersSetting;
+    readonly resources?: ResourcesSetting;
+    readonly calendar?: CalendarSetting;
   };
   readonly groups: readonly {
     readonly id: string;
@@ -54,6 +58,8 @@ export interface BookFile {
     readonly version: number;
   }[];
   readonly templates?: readonly (TemplateFacts & { readonly id: string })[];
+  readonly plans?: readonly { readonly id: string; readonly facts: PlanFacts; readonly version: number }[];
+  readonly drills?: readonly KeepDrill[];
   readonly animals: readonly BookAnimal[];
   readonly entries: readonly Entry[];
 }

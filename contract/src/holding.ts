@@ -28,6 +28,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { MAX_TEXT } from './rules';
+import { CalendarSetting, ResourcesSetting } from './season';
 
 export class PointsWeightsSetting implements PointsWeights {
   @IsNumber()
@@ -140,6 +141,14 @@ export class ChangeHolding {
   @ValidateNested()
   @Type(() => ScorersSetting)
   scorers?: ScorersSetting;
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => ResourcesSetting)
+  resources?: ResourcesSetting;
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => CalendarSetting)
+  calendar?: CalendarSetting;
 }
 
 export interface HoldingView {
@@ -153,6 +162,8 @@ export interface HoldingView {
   readonly standards: readonly StandardSetting[];
   readonly blankTags: readonly BlankTags[];
   readonly scorers: ScorersSetting;
+  readonly resources: ResourcesSetting;
+  readonly calendar: CalendarSetting;
   readonly version: number;
   readonly today: string;
   readonly about: {

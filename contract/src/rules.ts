@@ -38,6 +38,40 @@ export const IsLookGrades = (options?: ValidationOptions): PropertyDecorator =>
     options,
   );
 
+const MAX_STEPS = 200;
+/** No step is moved further than this: it would belong to another year. */
+const MOST_SHIFT_DAYS = 400;
+
+/** Days to move (`shift`) or dates by the key of a step. */
+export const IsDayMap = (of: 'shift' | 'date', options?: ValidationOptions): PropertyDecorator =>
+  ValidateBy(
+    {
+      name: 'isDayMap',
+      validator: {
+        validate: (value): boolean =>
+          typeof value === 'object' &&
+          value !== null &&
+          !Array.isArray(value) &&
+          Object.keys(value).length <= MAX_STEPS &&
+          Object.entries(value).every(
+            ([key, v]: [string, unknown]) =>
+              /^[a-z0-9 -]{1,40}$/.test(key) &&
+              (of === 'date'
+                ? typeof v === 'string' && parseDay(v) !== undefined
+                : Number.isInteger(v) && Math.abs(v as number) <= MOST_SHIFT_DAYS),
+          ),
+        defaultMessage: buildMessage(
+          () =>
+            of === 'date'
+              ? '$property must be dates by step'
+              : `$property must be up to ${MOST_SHIFT_DAYS} days by step`,
+          options,
+        ),
+      },
+    },
+    options,
+  );
+
 /** Longest text of a name, number or reason. */
 export const MAX_TEXT = 120;
 export const MAX_NOTE = 2000;

@@ -2,17 +2,27 @@ import type { BandBlock, ReadingDoubt, Species } from '@yaylak/core';
 import type { TagView, WindowView } from './animals';
 import type { GainView } from './growth';
 import type { JobView } from './jobs';
-import type { DoseDueView, WithheldView } from './remedies';
+import type { WithheldView } from './remedies';
+import type { TemplateFacts } from './stations';
 
-export interface DueWeighing {
+/** Work that is due: what is done to whom, why, in which window, and what one press starts. */
+export interface DueWork {
   readonly key: string;
-  readonly step: string;
-  readonly group: { readonly id: string; readonly name: string } | null;
-  readonly species: Species;
+  /** What is done, one verb each: "Weigh", "Score", "Give White drench to"; put together by `workTitle`. */
+  readonly does: readonly string[];
+  /** "31 ewes". */
   readonly who: string;
+  /** What asks for it, one line each: "8 week weight", "Lambing 2027: score before mating". */
+  readonly why: readonly string[];
+  readonly group: { readonly id: string; readonly name: string } | null;
+  readonly species: Species | null;
   readonly animalIds: readonly string[];
   readonly window: WindowView;
   readonly isOpen: boolean;
+  /** A job at the race; null where there is none and a step is only written down as done. */
+  readonly job: (Pick<TemplateFacts, 'stations' | 'settings' | 'gates'> & { readonly name: string }) | null;
+  /** Steps of plans it is, to be written down as done where no record tells. */
+  readonly steps: readonly { readonly planId: string; readonly key: string }[];
 }
 
 export interface NotGrowingView {
@@ -39,15 +49,22 @@ export type LookAt =
 
 export interface TodayView {
   readonly on: string;
-  readonly due: readonly DueWeighing[];
+  readonly due: readonly DueWork[];
   readonly notGrowing: readonly NotGrowingView[];
   /** What of whom may not be used yet. */
   readonly withheld: readonly WithheldView[];
-  /** Remedies to give again. */
-  readonly doses: readonly DoseDueView[];
   readonly openJobs: readonly JobView[];
   readonly lookAt: readonly LookAt[];
   readonly head: readonly { readonly species: Species; readonly present: number; readonly grownFemales: number }[];
+}
+
+/** A stretch a plan wants. */
+export interface PlannedBlock {
+  readonly kind: 'mating' | 'carrying' | 'births' | 'rearing';
+  readonly from: string;
+  readonly to: string;
+  readonly planId: string;
+  readonly name: string;
 }
 
 export interface YearBandView {
@@ -61,5 +78,6 @@ export interface YearBandView {
       readonly batchFrom: string;
       readonly batchTo: string;
     })[];
+    readonly planned: readonly PlannedBlock[];
   }[];
 }

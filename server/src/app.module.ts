@@ -34,6 +34,11 @@ import { ProductsService } from './remedies/products.service';
 import { RegisterService } from './remedies/register.service';
 import { RemediesController } from './remedies/remedies.controller';
 import { RemediesService } from './remedies/remedies.service';
+import { DueService } from './due/due.service';
+import { CalendarService } from './season/calendar.service';
+import { PlansService } from './season/plans.service';
+import { SeasonController } from './season/season.controller';
+import { SeasonService } from './season/season.service';
 import { TagsController } from './tags/tags.controller';
 import { TagsService } from './tags/tags.service';
 import { TodayController } from './today/today.controller';
@@ -51,6 +56,7 @@ import { TodayService } from './today/today.service';
     HoldingController,
     JobsController,
     RemediesController,
+    SeasonController,
     TagsController,
     TodayController,
   ],
@@ -59,20 +65,24 @@ import { TodayService } from './today/today.service';
     AnimalsService,
     BookFileService,
     BookService,
+    CalendarService,
     ChoosingService,
     Clock,
     ConditionService,
     CsvService,
     DrillsService,
+    DueService,
     GroupsService,
     GrowthService,
     HoldingService,
     JobsService,
+    PlansService,
     ProductsService,
     RegisterService,
     RemediesService,
     RosterService,
     ScorersService,
+    SeasonService,
     TagsService,
     TemplatesService,
     TodayService,

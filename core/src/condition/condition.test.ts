@@ -4,7 +4,13 @@ import {
   conditionOfGroup,
   dailyScores,
   dayOf,
+  DRILL_CASES,
+  drillResult,
+  FEEL_GUIDES,
   femaleKind,
+  isDoubtfulScore,
+  nextScoring,
+  SPECIES,
   isoOf,
   mobCounts,
   mobFor,
@@ -256,4 +262,57 @@ describe('two scorers', () => {
     expect(scorerBiases(eight, 'Kerem')).toMatchObject([{ by: 'Aylin', bias: -0.5 }]);
     expect(scorerBiases(eight, 'Selin')).toEqual([]);
   });
+});
+
+describe('the practice corner', () => {
+  it('has a guide of five scores at three places, and cases of every whole score, for each species', () => {
+    for (const species of SPECIES) {
+      expect(FEEL_GUIDES[species].scores).toHaveLength(5);
+      const scores = DRILL_CASES.flatMap((c) => (c.species.includes(species) ? [c.score] : []));
+      expect(Math.min(...scores)).toBeLessThanOrEqual(1.5);
+      expect(scores).toEqual(expect.arrayContaining([2, 3, 4, 5]));
+    }
+    expect(new Set(DRILL_CASES.map((c) => c.id)).size).toBe(DRILL_CASES.length);
+  });
+  it('says how a drill went', () => {
+    // Against 1, 2, 3: off by 0, +0.5 and +1, so two of three within half, bias 0.5.
+    const result = drillResult([
+      { caseId: 'r1', score: 1 },
+      { caseId: 'r2', score: 2.5 },
+      { caseId: 'r3', score: 4 },
+      { caseId: 'nobody knows', score: 5 },
+    ]);
+    expect(result).toMatchObject({ answered: 3, withinHalf: 2 / 3, bias: 0.5 });
+    // Observed mean square 1.25 / 3. By chance: var of (1, 2.5, 4) 1.5, of (1, 2, 3) 2/3, shift 0.5 squared 0.25.
+    expect(result?.kappa).toBeCloseTo(1 - 1.25 / 3 / (1.5 + 2 / 3 + 0.25), 12);
+    expect(drillResult([])).toBeUndefined();
+  });
+});
+
+describe('the usual rhythm of scoring', () => {
+  const rhythm = { fromDays: 330, everyDays: 120 };
+  it('counts from the last scoring', () => {
+    const w = nextScoring(dayOf('2022-03-01'), dayOf('2026-08-01'), rhythm, dayOf('2026-11-23'));
+    // 120 days after 1 August is 29 November; 18 days to each side, and as much again late.
+    expect(w && Object.values(w).map((d) => isoOf(d))).toEqual([
+      '2026-11-11',
+      '2026-11-29',
+      '2026-12-17',
+      '2027-01-04',
+    ]);
+  });
+  it('begins at its age, and not long before', () => {
+    expect(nextScoring(dayOf('2026-08-01'), undefined, rhythm, dayOf('2026-11-23'))).toBeUndefined();
+    expect(nextScoring(dayOf('2026-03-01'), undefined, rhythm, dayOf('2026-11-23'))?.bestFrom).toBe(
+      dayOf('2027-01-25'),
+    );
+    expect(nextScoring(undefined, undefined, rhythm, dayOf('2026-11-23'))?.bestFrom).toBe(dayOf('2026-11-23'));
+  });
+});
+
+it('a score no body could have come to in the days between is doubted', () => {
+  // Twice the fastest is a score in 21 days; the hand may err by 0.453.
+  expect(isDoubtfulScore(on('2026-06-01', 2), on('2026-06-22', 3), 42)).toBe(false);
+  expect(isDoubtfulScore(on('2026-06-01', 2), on('2026-06-11', 3), 42)).toBe(true); // 0.476 + 0.453 < 1
+  expect(isDoubtfulScore(on('2026-06-01', 3.5), on('2026-06-11', 2), 42)).toBe(true);
 });

@@ -45,9 +45,22 @@ export type Clash = { readonly planId: string; readonly step: string } & (
 
 type SettingsOf = (species: Species) => SpeciesSettings;
 
-/** All that does not fit in the plans of a holding, plan by plan in the order of their steps. */
-export function planClashes(plans: readonly PlanInBook[], resources: Resources, settingsOf: SettingsOf): Clash[] {
-  const laid = plans.map((p) => ({ ...p, ...layOut(p.plan, settingsOf(p.plan.species)) }));
+/**
+ * All that does not fit in the plans of a holding, plan by plan in the order of their steps. What is done, or over by
+ * `asOf`, is not complained of any more.
+ */
+export function planClashes(
+  plans: readonly PlanInBook[],
+  resources: Resources,
+  settingsOf: SettingsOf,
+  asOf: Day,
+): Clash[] {
+  const laid = plans.flatMap((p): Laid[] => {
+    const { steps, births } = layOut(p.plan, settingsOf(p.plan.species));
+    const ahead = steps.filter((s) => s.window.closes >= asOf && !(s.key in p.plan.done));
+    // Over with its last births, a plan is history.
+    return ahead.some((s) => s.kind === 'births') ? [{ ...p, steps: ahead, births }] : [];
+  });
   return [
     ...laid.flatMap((p) => {
       const settings = settingsOf(p.plan.species);
@@ -195,7 +208,7 @@ function penClash({ id, plan, births, steps }: Laid, { birthPens }: Resources): 
   if (pens === undefined) return [];
   return births.flatMap((b, i): Clash[] => {
     const wanted = Math.ceil(b.peakThreeDays - 0.05);
-    const step = steps.filter((s) => s.kind === 'births')[i];
+    const step = steps.find((s) => s.kind === 'births' && (s.litter ?? 1) === i + 1);
     return step && wanted > pens ? [{ planId: id, step: step.key, code: 'pens', wanted, pens }] : [];
   });
 }

@@ -226,11 +226,18 @@ const inBook = (plan: YearPlan, change: Partial<PlanInBook> = {}): PlanInBook =>
   ...change,
 });
 const clashes = (plans: readonly PlanInBook[], change: Partial<Resources> = {}): Clash[] =>
-  planClashes(plans, { ...NOTHING, ...change }, settingsOf);
+  planClashes(plans, { ...NOTHING, ...change }, settingsOf, dayOf('2027-01-01'));
 
 describe('what does not fit', () => {
   it('is nothing in a plan as it was reckoned', () => {
     expect(clashes([inBook(aPlan()), inBook(aCycle())])).toEqual([]);
+  });
+  it('is not told of a plan whose births are over, nor of a step that is done', () => {
+    const plan = moveStep(aPlan(), step(aPlan(), 'male-check'), 40);
+    const late = (of: YearPlan, asOf: string) => planClashes([inBook(of)], NOTHING, settingsOf, dayOf(asOf));
+    expect(late(plan, '2027-09-01')).toHaveLength(1);
+    expect(late({ ...plan, done: { 'male-check': dayOf('2027-09-20') } }, '2027-09-01')).toEqual([]);
+    expect(late(moveStep(aPlan(), step(aPlan(), 'mating'), 9), '2028-06-01')).toEqual([]);
   });
   it('births off the day wanted', () => {
     const plan = aPlan();

@@ -21,6 +21,7 @@ import {
 import { Clock } from '../common/clock';
 import { isBusy, reconnect } from '../database/openBook';
 import { HoldingEntity } from '../holding/holding.entity';
+import { PlanEntity } from '../season/plan.entity';
 import { GroupEntity } from '../groups/group.entity';
 import { ProductEntity } from '../remedies/product.entity';
 import { HoldingState, recordOf, toChecked, type Undo } from './holdingState';
@@ -70,6 +71,7 @@ export class BookService implements OnModuleInit {
       });
     for (const { id, facts, isClosed, version } of await em.find(ProductEntity, {}))
       state.products.set(id, { id, facts, isClosed, version });
+    for (const { id, facts, version } of await em.find(PlanEntity, {})) state.plans.set(id, { id, facts, version });
     const kept = await readEntries(em, { all: true });
     const versions = await em
       .getConnection()

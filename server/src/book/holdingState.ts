@@ -28,7 +28,7 @@ import {
   type SpeciesOverrides,
   type SpeciesSettings,
 } from '@yaylak/core';
-import type { AnimalEntry, ArrivalEntry, ProductFacts, SampleEntry, ScorersSetting } from '@yaylak/contract';
+import type { AnimalEntry, ArrivalEntry, PlanFacts, ProductFacts, SampleEntry, ScorersSetting } from '@yaylak/contract';
 
 export interface GroupRecord {
   readonly id: string;
@@ -42,6 +42,12 @@ export interface ProductRecord {
   readonly id: string;
   readonly facts: ProductFacts;
   readonly isClosed: boolean;
+  readonly version: number;
+}
+
+export interface PlanRecord {
+  readonly id: string;
+  readonly facts: PlanFacts;
   readonly version: number;
 }
 
@@ -59,6 +65,7 @@ export class HoldingState {
   /** Grows with every change; whoever keeps derived figures keeps them for one version. */
   version = 0;
   readonly products = new Map<string, ProductRecord>();
+  readonly plans = new Map<string, PlanRecord>();
   private readonly tubes = new Map<string, SampleFact[]>();
   private readonly wearers = new Map<string, Set<string>>();
   private settingsTable = withOverrides({});

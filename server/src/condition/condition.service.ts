@@ -18,8 +18,10 @@ import {
   isoOf,
   mobFor,
   noResponse,
+  RESPONSE_DAYS,
   scoreTrend,
   scoringRounds,
+  SPECIES_WORDS,
   wayToAim,
   type AnimalFacts,
   type ConditionStage,
@@ -32,11 +34,12 @@ import { AnimalPageService } from '../animals/animalPage.service';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
+import { SeasonService } from '../season/season.service';
 
 /** Rounds shown beside the last one. */
 const ROUNDS = 6;
 /** A weight so many days from the score still goes with it. */
-const WEIGHT_DAYS = 45;
+const WEIGHT_DAYS = 60;
 /** A score older than this says nothing of today. */
 const SCORE_DAYS = 200;
 /** An alarm on an older weight was looked at, or will not be. */
@@ -48,16 +51,25 @@ export class ConditionService {
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(AnimalPageService) private readonly pages: AnimalPageService,
+    @Inject(SeasonService) private readonly season: SeasonService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
   view({ species, groupId, stage: asked, by: askedBy }: ConditionQuery): ConditionView {
     const today = this.clock.today();
     const { condition } = this.book.state.settings(species);
-    const all = this.grownFemales(species, today);
-    const members = groupId === undefined ? all : all.filter((f) => groupOn(f, today) === groupId);
-    const stage: ConditionStage = asked ?? 'mating';
-    const by = askedBy === undefined ? addDays(today, 60) : dayOf(askedBy);
+    const all = this.oldEnough(species, today);
+    const { grownFromDays } = SPECIES_WORDS[species];
+    const members = all.filter((f) =>
+      // A group is taken whole; among all, the young ones that could be mated for the first time stand aside.
+      groupId === undefined
+        ? f.record.bornOn === undefined || today - f.record.bornOn >= grownFromDays
+        : groupOn(f, today) === groupId,
+    );
+    const next = this.season.milestone(species, groupId);
+    const stage: ConditionStage = asked ?? next?.stage ?? 'mating';
+    const planned = stage === next?.stage ? next : undefined;
+    const by = askedBy === undefined ? (planned?.by ?? addDays(today, RESPONSE_DAYS)) : dayOf(askedBy);
     const rounds = this.rounds(species, groupId);
     const inLast = new Set(rounds.at(-1)?.animalIds);
     const group = groupId === undefined ? undefined : this.book.state.groups.get(groupId);
@@ -68,7 +80,7 @@ export class ConditionService {
       groups: this.groups(all, today),
       stage,
       by: isoOf(by),
-      byPlan: null,
+      byPlan: askedBy === undefined ? (planned?.plan ?? null) : null,
       shareWanted: condition.shareWanted,
       alarmUnder: condition.alarmUnder,
       females: members.length,
@@ -98,7 +110,7 @@ export class ConditionService {
   }
 
   /** Females old enough for a first mating; one whose birth is not known is taken to be. */
-  grownFemales(species: ConditionQuery['species'], today: Day): AnimalFacts[] {
+  private oldEnough(species: ConditionQuery['species'], today: Day): AnimalFacts[] {
     const { femaleFirstMatingDays } = this.book.state.settings(species);
     return this.book.state
       .present(today)

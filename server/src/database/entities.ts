@@ -6,6 +6,7 @@ import { HoldingEntity } from '../holding/holding.entity';
 import { JobEntity } from '../jobs/job.entity';
 import { TemplateEntity } from '../jobs/template.entity';
 import { ProductEntity } from '../remedies/product.entity';
+import { PlanEntity } from '../season/plan.entity';
 
 export const ENTITIES = [
   HoldingEntity,
@@ -14,6 +15,7 @@ export const ENTITIES = [
   TemplateEntity,
   ProductEntity,
   DrillEntity,
+  PlanEntity,
   AnimalEntity,
   ...Object.values(entries),
 ];

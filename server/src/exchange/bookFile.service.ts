@@ -3,6 +3,8 @@ import { Inject, Injectable } from '@nestjs/common';
 import {
   BOOK_FORMAT,
   BOOK_FORMAT_VERSION,
+  KeepDrill,
+  PlanFacts,
   ProductFacts,
   type BookAnimal,
   type BookFile,
@@ -18,12 +20,14 @@ import { readEntries } from '../book/readEntries';
 import { shapeEntry } from '../book/shape';
 import { writeEntries, writeStrikes } from '../book/writeEntries';
 import { badFields, conflict, fieldFaults } from '../common/problems';
+import { DrillEntity } from '../condition/drill.entity';
 import { GroupEntity } from '../groups/group.entity';
 import { HoldingEntity } from '../holding/holding.entity';
 import { HoldingService } from '../holding/holding.service';
 import { JobEntity } from '../jobs/job.entity';
 import { TemplateEntity } from '../jobs/template.entity';
 import { ProductEntity } from '../remedies/product.entity';
+import { PlanEntity } from '../season/plan.entity';
 
 /** The whole book as one file, out and in. */
 @Injectable()
@@ -37,10 +41,24 @@ export class BookFileService {
   /** Everything there is, struck entries too, in an order that is the same each time. */
   async export(): Promise<BookFile> {
     const em = this.orm.em.fork();
-    const { name, keeper, unit, currency, pointsWeights, species, standards, blankTags, scorers, version } =
-      await this.holding.settings();
+    const {
+      name,
+      keeper,
+      unit,
+      currency,
+      pointsWeights,
+      species,
+      standards,
+      blankTags,
+      scorers,
+      resources,
+      calendar,
+      version,
+    } = await this.holding.settings();
     const products = await em.find(ProductEntity, {}, { orderBy: { id: 'asc' } });
     const templates = await em.find(TemplateEntity, {}, { orderBy: { id: 'asc' } });
+    const plans = await em.find(PlanEntity, {}, { orderBy: { id: 'asc' } });
+    const drills = await em.find(DrillEntity, {}, { orderBy: { id: 'asc' } });
     const groups = await em.find(GroupEntity, {}, { orderBy: { id: 'asc' } });
     const jobs = await em.find(JobEntity, {}, { orderBy: { id: 'asc' } });
     const animals = await em
@@ -61,6 +79,8 @@ export class BookFileService {
         ...(standards ? { standards } : {}),
         ...(blankTags ? { blankTags } : {}),
         ...(scorers ? { scorers } : {}),
+        ...(resources ? { resources } : {}),
+        ...(calendar ? { calendar } : {}),
       },
       groups: groups.map((g) => ({
         id: g.id,
@@ -95,6 +115,8 @@ export class BookFileService {
         }),
       ),
       products: products.map(({ id, facts, isClosed, version: v }) => ({ id, facts, isClosed, version: v })),
+      plans: plans.map(({ id, facts, version: v }) => ({ id, facts, version: v })),
+      drills: drills.map(({ id, takenOn, takenBy, answers }) => ({ id, on: takenOn, by: takenBy, answers })),
       templates: templates.map(({ id, facts }) => ({ ...facts, id })),
       animals: animals.map((a) => ({
         id: a.id,
@@ -127,15 +149,27 @@ export class BookFileService {
       await this.orm.em.fork().transactional(async (em) => {
         // Dams may stand after their young in the file; the keys are checked at the end.
         await em.getConnection().execute('pragma defer_foreign_keys = on', [], 'run', em.getTransactionContext());
-        const { standards = null, blankTags = null, scorers = null, ...holding } = file.holding;
+        const {
+          standards = null,
+          blankTags = null,
+          scorers = null,
+          resources = null,
+          calendar = null,
+          ...holding
+        } = file.holding;
         await em.upsert(HoldingEntity, {
           id: 1,
           ...holding,
           standards: standards && [...standards],
           blankTags: blankTags && [...blankTags],
           scorers,
+          resources,
+          calendar,
         });
         for (const product of file.products ?? []) await em.insert(ProductEntity, { ...product });
+        for (const plan of file.plans ?? []) await em.insert(PlanEntity, { ...plan });
+        for (const { id, on, by, answers } of file.drills ?? [])
+          await em.insert(DrillEntity, { id, takenOn: on, takenBy: by, answers });
         for (const { id, ...facts } of file.templates ?? []) await em.insert(TemplateEntity, { id, facts });
         if (file.groups.length > 0)
           await em.insertMany(
@@ -179,16 +213,21 @@ export class BookFileService {
           throw wrong(`animals.${a.id}`, `Animal ${a.id} has a parent that is not in the file.`);
     }
     const products = new Set((file.products ?? []).map((p) => p.id));
-    for (const product of file.products ?? []) {
-      const errors = validateSync(plainToInstance(ProductFacts, product.facts), { whitelist: true });
-      if (errors.length > 0)
-        throw wrong(
-          `products.${product.id}`,
-          `Product ${product.id}: ${fieldFaults(errors)
-            .map((f) => f.message)
-            .join(' ')}`,
-        );
-    }
+    const parts = [
+      ['products', ProductFacts, (file.products ?? []).map((p) => [p.id, p.facts])],
+      ['plans', PlanFacts, (file.plans ?? []).map((p) => [p.id, p.facts])],
+      ['drills', KeepDrill, (file.drills ?? []).map((d) => [d.id, d])],
+    ] as const;
+    for (const [part, shape, list] of parts)
+      for (const [id, facts] of list as [string, object][]) {
+        const errors = validateSync(plainToInstance(shape as new () => object, facts), { whitelist: true });
+        const words = fieldFaults(errors).map((f) => f.message);
+        if (words.length > 0)
+          throw wrong(
+            `${part}.${id}`,
+            `${part.slice(0, 1).toUpperCase()}${part.slice(1, -1)} ${id}: ${words.join(' ')}`,
+          );
+      }
     const entries = file.entries.map((raw, i) => {
       const shaped = shapeEntry(raw);
       if (shaped.kind === 'faulty')

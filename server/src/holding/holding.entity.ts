@@ -1,5 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
-import type { BlankTags, ScorersSetting, StandardSetting } from '@yaylak/contract';
+import type { BlankTags, CalendarSetting, ResourcesSetting, ScorersSetting, StandardSetting } from '@yaylak/contract';
 import type { PointsWeights, SpeciesOverrides } from '@yaylak/core';
 
 /** The holding's settings: one row. */
@@ -17,6 +17,10 @@ export const HoldingEntity = defineEntity({
     standards: p.json<StandardSetting[]>().nullable(),
     blankTags: p.json<BlankTags[]>().nullable(),
     scorers: p.json<ScorersSetting>().nullable(),
+    resources: p.json<ResourcesSetting>().nullable(),
+    calendar: p.json<CalendarSetting>().nullable(),
+    /** What the calendar's address is known by; made once. */
+    calendarKey: p.string().nullable(),
     version: p.integer(),
   },
 });

@@ -1,10 +1,13 @@
+import { randomBytes } from 'node:crypto';
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
 import type {
   BlankTags,
+  CalendarSetting,
   ChangeHolding,
   HoldingView,
   NextNumbers,
+  ResourcesSetting,
   ScorersSetting,
   StandardSetting,
 } from '@yaylak/contract';
@@ -30,7 +33,7 @@ import { CONFIG } from '../common/tokens';
 import type { ServerConfig } from '../config';
 import { backupFiles } from '../database/openBook';
 import { HoldingEntity } from './holding.entity';
-import { blankFaults, standardFaults } from './listFaults';
+import { blankFaults, resourceFaults, standardFaults } from './listFaults';
 import { overrideFaults } from './overrideFaults';
 
 export interface Settings {
@@ -44,6 +47,9 @@ export interface Settings {
   readonly standards: StandardSetting[] | null;
   readonly blankTags: BlankTags[] | null;
   readonly scorers: ScorersSetting | null;
+  readonly resources: ResourcesSetting | null;
+  readonly calendar: CalendarSetting | null;
+  readonly calendarKey: string | null;
   readonly version: number;
 }
 
@@ -57,6 +63,9 @@ const NEW_HOLDING: Settings = {
   standards: null,
   blankTags: null,
   scorers: null,
+  resources: null,
+  calendar: null,
+  calendarKey: null,
   version: 1,
 };
 
@@ -87,6 +96,8 @@ export class HoldingService {
       standards: s.standards ?? USUAL_STANDARDS.map((one) => ({ ...one, sexes: [...one.sexes] })),
       blankTags: s.blankTags ?? [],
       scorers: s.scorers ?? { setRight: [] },
+      resources: s.resources ?? { birthPens: [], away: [], lean: [] },
+      calendar: s.calendar ?? {},
       species: this.book.state.allSettings,
       version: s.version,
       today: isoOf(this.clock.today()),
@@ -110,6 +121,7 @@ export class HoldingService {
       const weights = change.pointsWeights;
       if (weights && weights.growth + weights.damRecord + weights.lastGain <= 0)
         faults.push({ field: 'pointsWeights', message: 'One of the points weights must be above 0.' });
+      faults.push(...resourceFaults(change.resources));
       if (faults.length > 0) throw badFields(faults);
       await this.save({
         name: change.name ?? before.name,
@@ -121,6 +133,9 @@ export class HoldingService {
         standards: change.standards?.map((one) => ({ ...one })) ?? before.standards ?? null,
         blankTags: change.blankTags?.map((one) => ({ ...one })) ?? before.blankTags ?? null,
         scorers: (change.scorers && plain(change.scorers)) ?? before.scorers ?? null,
+        resources: (change.resources && plain(change.resources)) ?? before.resources ?? null,
+        calendar: (change.calendar && plain(change.calendar)) ?? before.calendar ?? null,
+        calendarKey: before.calendarKey ?? null,
         version: before.version + 1,
       });
       return this.view();
@@ -143,6 +158,17 @@ export class HoldingService {
         count,
       ),
     };
+  }
+
+  /** What the calendar's address is known by; made the first time it is asked for. */
+  calendarKey(): Promise<string> {
+    return this.book.exclusively(async () => {
+      const settings = await this.settings();
+      if (settings.calendarKey) return settings.calendarKey;
+      const calendarKey = randomBytes(18).toString('base64url');
+      await this.save({ ...settings, calendarKey });
+      return calendarKey;
+    });
   }
 
   private async save(settings: Settings): Promise<void> {

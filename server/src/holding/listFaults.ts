@@ -1,4 +1,4 @@
-import type { BlankTags, FieldFault, StandardSetting } from '@yaylak/contract';
+import type { BlankTags, FieldFault, ResourcesSetting, StandardSetting } from '@yaylak/contract';
 import { blanksIn, normalised } from '@yaylak/core';
 
 /** Standards whose names cannot be told apart, or that share an id. */
@@ -26,3 +26,16 @@ export const blankFaults = (blanks: readonly BlankTags[]): FieldFault[] =>
         ]
       : [],
   );
+
+/** Days away that end before they begin, and a species whose pens are given twice. */
+export function resourceFaults(resources: ResourcesSetting | undefined): FieldFault[] {
+  if (!resources) return [];
+  const turned = resources.away
+    .filter((a) => a.to < a.from)
+    .map((a) => ({ field: 'resources.away', message: `“${a.why}” ends on ${a.to}, before it begins on ${a.from}.` }));
+  const species = resources.birthPens.map((p) => p.species);
+  const twice = species.find((s, i) => species.indexOf(s) !== i);
+  return twice === undefined
+    ? turned
+    : [...turned, { field: 'resources.birthPens', message: `The pens of ${twice} stand there twice.` }];
+}

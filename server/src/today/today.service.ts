@@ -1,33 +1,29 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { DueWeighing, LookAt, NotGrowingView, TodayView, YearBandView } from '@yaylak/contract';
+import type { LookAt, NotGrowingView, PlannedBlock, TodayView, YearBandView } from '@yaylak/contract';
 import {
   addDays,
   doubtReading,
-  fieldWord,
   groupOn,
   isoOf,
-  nextWeighing,
-  sharedWindow,
   SPECIES,
   SPECIES_WORDS,
-  windowStage,
   yearBandBlocks,
   yearOf,
   type AnimalFacts,
   type Born,
   type Day,
-  type Window,
+  type Species,
 } from '@yaylak/core';
 import { AnimalPageService } from '../animals/animalPage.service';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
-import { gainView, tagView, windowView } from '../common/views';
+import { gainView, tagView } from '../common/views';
+import { DueService } from '../due/due.service';
 import { GrowthService } from '../growth/growth.service';
 import { JobsService } from '../jobs/jobs.service';
 import { RemediesService } from '../remedies/remedies.service';
+import { SeasonService } from '../season/season.service';
 
-/** Weighings that open within so many days are shown. */
-const AHEAD_DAYS = 7;
 /** A doubtful reading older than this was looked at or will not be. */
 const DOUBT_DAYS = 60;
 const ROWS = 40;
@@ -40,6 +36,8 @@ export class TodayService {
     @Inject(GrowthService) private readonly growth: GrowthService,
     @Inject(AnimalPageService) private readonly pages: AnimalPageService,
     @Inject(JobsService) private readonly jobs: JobsService,
+    @Inject(DueService) private readonly work: DueService,
+    @Inject(SeasonService) private readonly season: SeasonService,
     @Inject(RemediesService) private readonly remedies: RemediesService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
@@ -49,10 +47,9 @@ export class TodayService {
     const present = this.book.state.present(today);
     return {
       on: isoOf(today),
-      due: this.due(present, today),
+      due: this.work.list(),
       notGrowing: this.notGrowing(today),
       withheld: this.remedies.withheld().slice(0, ROWS),
-      doses: this.remedies.due().slice(0, ROWS),
       openJobs: await this.jobs.open(),
       lookAt: this.lookAt(present, today),
       head: SPECIES.map((species) => {
@@ -89,50 +86,33 @@ export class TodayService {
           batchFrom: isoOf(b.batchFrom),
           batchTo: isoOf(b.batchTo),
         }));
-      return { species, blocks };
+      return { species, blocks, planned: this.planned(species, year) };
     });
     return { year, today: isoOf(today), lanes };
   }
 
-  /** Weighings open now or within the week, one row for a group's animals that are due by the same step. */
-  due(present: readonly AnimalFacts[], today: Day): DueWeighing[] {
-    const batches = new Map<string, { step: string; facts: AnimalFacts[]; windows: Window[] }>();
-    for (const facts of present) {
-      const { bornOn, species, sex } = facts.record;
-      if (bornOn === undefined) continue;
-      const due = nextWeighing(bornOn, this.book.state.daily(facts), this.book.state.settings(species).weighing, today);
-      if (!due || due.window.opens > today + AHEAD_DAYS) continue;
-      const key = `${species} ${sex} ${groupOn(facts, today) ?? '-'} ${due.step}`;
-      const batch = batches.get(key) ?? { step: due.step, facts: [], windows: [] };
-      batches.set(key, batch);
-      batch.facts.push(facts);
-      batch.windows.push(due.window);
-    }
-    const rows = [...batches].flatMap(([key, { step, facts, windows }]): (DueWeighing & { readonly closes: Day })[] => {
-      const window = sharedWindow(windows);
-      const first = facts[0];
-      if (!window || !first) return [];
-      const groupId = groupOn(first, today);
-      const group = groupId === undefined ? undefined : this.book.state.groups.get(groupId);
-      const age = today - (first.record.bornOn ?? today);
-      return [
-        {
-          key,
-          step,
-          group: group ? { id: group.id, name: group.name } : null,
-          species: first.record.species,
-          who: `${facts.length} ${fieldWord(first.record, age, facts.length > 1)}`,
-          animalIds: facts.map((f) => f.record.id),
-          window: windowView(window),
-          isOpen: windowStage(window, today) !== 'early',
-          closes: window.closes,
-        },
-      ];
+  /** What the plans want of a species in a year: mating, carrying, births, and rearing to the weaning. */
+  private planned(species: Species, year: number): PlannedBlock[] {
+    return this.season.laid().flatMap(({ record, plan, steps }) => {
+      if (plan.species !== species) return [];
+      const block = (kind: PlannedBlock['kind'], from: Day, to: Day): PlannedBlock[] =>
+        from <= to && yearOf(to) >= year && yearOf(from) <= year
+          ? [{ kind, from: isoOf(from), to: isoOf(to), planId: record.id, name: record.facts.name }]
+          : [];
+      return steps.flatMap((mating) => {
+        if (mating.kind !== 'mating') return [];
+        const own = (kind: string) => steps.find((s) => s.kind === kind && s.litter === mating.litter);
+        const births = own('births');
+        const weaning = own('weaning');
+        if (!births || !weaning) return [];
+        return [
+          ...block('mating', mating.window.opens, mating.window.closes),
+          ...block('carrying', addDays(mating.window.closes, 1), addDays(births.window.opens, -1)),
+          ...block('births', births.window.opens, births.window.bestTo),
+          ...block('rearing', addDays(births.window.bestTo, 1), weaning.window.bestTo),
+        ];
+      });
     });
-    return rows
-      .sort((a, b) => a.closes - b.closes || (a.key < b.key ? -1 : 1))
-      .slice(0, ROWS)
-      .map(({ closes: _, ...row }) => row);
   }
 
   private notGrowing(today: Day): NotGrowingView[] {

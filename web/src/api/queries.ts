@@ -6,6 +6,9 @@ import type {
   ChoosingQuery,
   ChoosingSet,
   ChoosingView,
+  ConditionQuery,
+  ConditionView,
+  DrillsView,
   GroupView,
   HoldingView,
   IdentifierIndexRow,
@@ -15,6 +18,8 @@ import type {
   RegisterView,
   RemediesView,
   RosterView,
+  ScorersView,
+  SeasonView,
   TagsView,
   TodayView,
   YearBandView,
@@ -78,6 +83,23 @@ export const registerQuery = (query: RegisterQuery) =>
     queryKey: ['register', query],
     queryFn: ({ signal }) => ask<RegisterView>(withQuery('/api/remedies/register', query), { signal }),
   });
+export const seasonQuery = queryOptions({
+  queryKey: ['season'],
+  queryFn: ({ signal }) => ask<SeasonView>('/api/season', { signal }),
+});
+export const conditionQuery = (query: ConditionQuery) =>
+  queryOptions({
+    queryKey: ['condition', query],
+    queryFn: ({ signal }) => ask<ConditionView>(withQuery('/api/condition', query), { signal }),
+  });
+export const scorersQuery = queryOptions({
+  queryKey: ['scorers'],
+  queryFn: ({ signal }) => ask<ScorersView>('/api/condition/scorers', { signal }),
+});
+export const drillsQuery = queryOptions({
+  queryKey: ['drills'],
+  queryFn: ({ signal }) => ask<DrillsView>('/api/condition/drills', { signal }),
+});
 export const choosingSetsQuery = queryOptions({
   queryKey: ['choosing-sets'],
   queryFn: ({ signal }) => ask<ChoosingSet[]>('/api/choosing/sets', { signal }),

@@ -25,8 +25,14 @@ export function useSaveHolding(): SaveHolding {
         undo.offer({
           done: 'Saved the settings',
           undo: async () => {
-            const { name, keeper, unit, currency, pointsWeights, overrides } = before;
-            const lists = { standards: [...before.standards], blankTags: [...before.blankTags] };
+            const { name, keeper, unit, currency, pointsWeights, overrides, scorers, resources, calendar } = before;
+            const lists = {
+              standards: [...before.standards],
+              blankTags: [...before.blankTags],
+              scorers,
+              resources,
+              calendar,
+            };
             const version = saved.version;
             await patch({ version, name, keeper, unit, currency, pointsWeights, species: overrides, ...lists });
           },

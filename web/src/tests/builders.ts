@@ -16,6 +16,9 @@ import type {
   RosterView,
   TagView,
   TodayView,
+  ConditionAnimal,
+  PlanFacts,
+  PlanView,
 } from '@yaylak/contract';
 import { SHIPPED_TEMPLATES } from '@yaylak/contract';
 import { DEFAULT_POINTS_WEIGHTS, SPECIES_TABLE, USUAL_STANDARDS } from '@yaylak/core';
@@ -110,6 +113,8 @@ export const aHolding = (change: Partial<HoldingView> = {}): HoldingView => ({
   standards: USUAL_STANDARDS.map((s) => ({ ...s, sexes: [...s.sexes] })),
   blankTags: [],
   scorers: { setRight: [] },
+  resources: { birthPens: [], away: [], lean: [] },
+  calendar: {},
   version: 1,
   today: TODAY,
   about: { version: '0.1.0', dataFile: '/data/yaylak.sqlite', animals: 3, entries: 40, backups: 2, devicesUrl: null },
@@ -226,7 +231,6 @@ export const aToday = (change: Partial<TodayView> = {}): TodayView => ({
   due: [],
   notGrowing: [],
   withheld: [],
-  doses: [],
   openJobs: [],
   lookAt: [],
   head: [],
@@ -290,5 +294,46 @@ export const aChoosing = (rows: readonly ChoosingRow[], change: Partial<Choosing
   lines: { keep: 1, second: 1 },
   rows,
   withoutWeight: 0,
+  ...change,
+});
+
+/** Lambing wanted on 10 March 2028 of three rested ewes, so that the rams go in on 15 October 2027. */
+export const aPlanView = (change: Partial<PlanView> = {}, facts: Partial<PlanFacts> = {}): PlanView => ({
+  id: 'p1',
+  version: 1,
+  facts: {
+    kind: 'season',
+    name: 'Lambing 2028',
+    species: 'sheep',
+    females: 3,
+    matingOn: '2027-10-15',
+    wanted: { what: 'births', on: '2028-03-10' },
+    flushing: 'six-weeks',
+    cycles: 2,
+    doses: [],
+    shifts: {},
+    done: {},
+    ...facts,
+  },
+  groupName: null,
+  animalIds: [],
+  femalesInBook: [],
+  males: { grown: 1, young: 0 },
+  happened: {},
+  ...change,
+});
+
+export const aConditionAnimal = (text: string, change: Partial<ConditionAnimal> = {}): ConditionAnimal => ({
+  tag: aTag(text),
+  kind: 'usual',
+  aim: 3,
+  last: { on: '2026-11-01', score: 3, by: ['Aylin'], isCorrected: false },
+  before: null,
+  trend: null,
+  mob: 'fit',
+  mobBefore: null,
+  suggestedMob: 'fit',
+  weightKg: 60,
+  way: { kind: 'there' },
   ...change,
 });

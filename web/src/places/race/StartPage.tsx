@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { groupsQuery, holdingQuery, jobsQuery, rosterQuery } from '../../api/queries';
-import { useOutbox } from '../../outbox/useOutbox';
+import { useStartJob } from '../../jobs/useStartJob';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Page } from '../../parts/Page';
@@ -15,7 +15,6 @@ import { Tag } from '../../parts/Tag';
 import { useNewKey } from '../../parts/useWindowKey';
 import { colour, radius, space } from '../../theme/tokens';
 import { countText, shortDate } from '../../words/format';
-import { newId } from '../../words/ids';
 import { STATION_WORDS } from '../../words/stations';
 import { useWeightUnit } from '../../words/useUnits';
 import { KeepTemplate } from './KeepTemplate';
@@ -45,7 +44,7 @@ export function StartPage() {
   const { data: jobs } = useQuery(jobsQuery);
   const { data: groups } = useQuery(groupsQuery);
   const navigate = useNavigate();
-  const outbox = useOutbox();
+  const startJob = useStartJob();
   const given = useLocation().state as GivenJob | null;
   const sets = useMemo(
     () => whoSets(roster.data?.animals ?? [], holding?.today ?? '', given),
@@ -86,23 +85,13 @@ export function StartPage() {
     if (!who || !holding) return;
     const fault = planFault(plan);
     if (fault) return setProblem(fault);
-    const job = {
-      id: newId(),
+    const problemFound = await startJob({
       name: shownName.trim() || 'Weighing',
-      on: holding.today,
-      startedAt: new Date().toISOString(),
-      startedBy: startedBy.trim() || holding.keeper,
+      startedBy,
       ...planToStart(plan),
       animalIds: who.animals.map((a) => a.tag.animalId),
-    };
-    try {
-      await outbox.put([{ kind: 'job', job }]);
-    } catch {
-      return setProblem(
-        'This device could not write the job down: its storage is full or shut. Make room in the browser and try again.',
-      );
-    }
-    void navigate(`/race/${job.id}`);
+    });
+    if (problemFound) setProblem(problemFound);
   };
   useNewKey(() => void start());
 

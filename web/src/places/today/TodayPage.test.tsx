@@ -1,19 +1,29 @@
 import { screen, waitFor, within } from '@testing-library/react';
-import type { TodayView } from '@yaylak/contract';
-import { aGain, aJob, anEntry, aTag, aToday } from '../../tests/builders';
+import type { DueWork, PlanView, TodayView } from '@yaylak/contract';
+import { aGain, aJob, anEntry, aPlanView, aTag, aToday } from '../../tests/builders';
 import { AWAY, renderPage, type Answers } from '../../tests/renderPage';
 import { TodayPage } from './TodayPage';
 
 const window = (opens: string, closes: string) => ({ opens, bestFrom: opens, bestTo: closes, closes });
-const due = (who: string, opens: string, closes: string, isOpen: boolean): TodayView['due'][number] => ({
+const due = (
+  who: string,
+  opens: string,
+  closes: string,
+  isOpen: boolean,
+  change: Partial<DueWork> = {},
+): TodayView['due'][number] => ({
   key: who,
-  step: '8 week weight',
+  does: ['Weigh'],
+  who,
+  why: ['8 week weight'],
   group: { id: 'g1', name: 'Top paddock' },
   species: 'sheep',
-  who,
   animalIds: ['a', 'b'],
   window: window(opens, closes),
   isOpen,
+  job: { name: 'Lambs, 8 week weight', stations: ['weigh'], settings: { weigh: { method: 'scale' } }, gates: [] },
+  steps: [],
+  ...change,
 });
 const head = [{ species: 'sheep' as const, present: 12, grownFemales: 5 }];
 const show = async (today: Partial<TodayView>, answers: Answers = {}) => {
@@ -37,10 +47,58 @@ it('puts what is open before what opens this week, each with until when', async 
   expect(within(ahead).getByText(/From 25 Nov./)).toBeVisible();
 });
 
-it('starts the weighing of those who are due by one press', async () => {
-  const { user, path } = await show({ due: [due('2 ewe lambs', '2026-11-18', '2026-12-09', true)] });
-  await user.click(screen.getByRole('button', { name: 'Weigh' }));
+it('starts the job of those who are due by one press: it stands at the race, with its stations and animals', async () => {
+  const work = due('2 ewe lambs', '2026-11-18', '2026-12-09', true, { does: ['Score', 'Weigh'] });
+  const { user, path, asked } = await show({ due: [work] }, { 'POST /api/jobs': {} });
+  await user.click(screen.getByRole('button', { name: 'Start: Score and weigh 2 ewe lambs' }));
+  await waitFor(() => expect(path()).toMatch(/^\/race\/.+/));
+  await waitFor(() => expect(asked.some((a) => a.method === 'POST' && a.path === '/api/jobs')).toBe(true));
+  expect(asked.find((a) => a.path === '/api/jobs')?.body).toMatchObject({
+    name: 'Lambs, 8 week weight',
+    stations: ['weigh'],
+    startedBy: 'Aylin',
+    animalIds: ['a', 'b'],
+  });
+});
+
+it('asks for the first tube before blood is taken', async () => {
+  const job = {
+    name: 'Blood',
+    stations: ['sample' as const],
+    settings: { sample: { purpose: 'blood' as const, firstTube: 'B-001' } },
+    gates: [],
+  };
+  const work = due('3 does', '2026-11-18', '2026-12-09', true, { does: ['Take blood of'], job });
+  const { user, path } = await show({ due: [work] });
+  await user.click(screen.getByRole('button', { name: 'Start: Take blood of 3 does' }));
   await waitFor(() => expect(path()).toBe('/race'));
+});
+
+it('writes a step of a plan down as done, and takes it back', async () => {
+  const plan = aPlanView();
+  const work = due('', '2026-11-18', '2026-12-09', true, {
+    does: ['Rams in'],
+    job: null,
+    steps: [{ planId: plan.id, key: 'mating' }],
+  });
+  const { user, asked } = await show(
+    { due: [work] },
+    {
+      'GET /api/season': { on: '2026-11-23', plans: [plan], calendarKey: 'k' },
+      [`PUT /api/season/plans/${plan.id}`]: ({ body }: { body: PlanView['facts'] }) => ({
+        ...plan,
+        version: 2,
+        facts: body,
+      }),
+    },
+  );
+  await user.click(screen.getByRole('button', { name: 'Done: Rams in' }));
+  expect(await screen.findByText('Done: Rams in')).toBeVisible();
+  const put = () => asked.filter((a) => a.method === 'PUT').map((a) => a.body);
+  expect(put()).toMatchObject([{ version: 1, done: { mating: '2026-11-23' } }]);
+  await user.keyboard('{Control>}z{/Control}');
+  await waitFor(() => expect(put()).toHaveLength(2));
+  expect(put()[1]).toMatchObject({ version: 2, done: {} });
 });
 
 it('goes on with a job that was broken off', async () => {

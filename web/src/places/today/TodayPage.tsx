@@ -8,11 +8,11 @@ import { FigureTable } from '../../parts/FigureTable';
 import { Page } from '../../parts/Page';
 import { Panel, Small, Soft } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
-import { WindowBar } from '../../parts/WindowBar';
 import { countText, longDate, shortDate } from '../../words/format';
 import { LookAtList } from './LookAtList';
 import { Heading, Item, Rows } from './rows';
-import { Held, ToGive } from './Remedies';
+import { DueRows } from './DueRows';
+import { Held } from './Held';
 import { NotGrowing } from './NotGrowing';
 
 /** What is open now, what opens this week, who does not grow, what is unfinished. */
@@ -25,32 +25,6 @@ export function TodayPage() {
   const open = data.due.filter((d) => d.isOpen);
   const ahead = data.due.filter((d) => !d.isOpen);
   const hasBook = data.head.some((h) => h.present > 0);
-  const rows = (list: typeof data.due) => (
-    <Rows>
-      {list.map((due) => (
-        <Item key={due.key}>
-          <div>
-            <b>Weigh {due.who}</b>
-            <Small>
-              {due.step}
-              {due.group ? `, ${due.group.name}` : ''}. {windowWords(due.window.opens, due.window.closes, data.on)}
-            </Small>
-          </div>
-          <WindowBar window={due.window} today={data.on} />
-          <Button
-            kind={due.isOpen ? 'main' : 'plain'}
-            onPress={() =>
-              void navigate('/race', {
-                state: { animalIds: due.animalIds, name: `${due.who}, ${due.step.toLowerCase()}` },
-              })
-            }
-          >
-            Weigh
-          </Button>
-        </Item>
-      ))}
-    </Rows>
-  );
   return (
     <Page
       title={longDate(data.on)}
@@ -122,27 +96,23 @@ export function TodayPage() {
             <h2>Window open now</h2>
             <Small>closes soonest first</Small>
           </Heading>
-          {rows(open)}
+          <DueRows work={open} today={data.on} />
         </section>
       ) : null}
-      <ToGive doses={data.doses.filter((d) => d.isOpen)} today={data.on} />
       <Held rows={data.withheld} today={data.on} />
       {ahead.length > 0 ? (
         <section>
           <Heading>
             <h2>Opens this week</h2>
           </Heading>
-          {rows(ahead)}
+          <DueRows work={ahead} today={data.on} />
         </section>
       ) : null}
       {hasBook && open.length + ahead.length === 0 ? (
-        <Empty title="No weighing is due this week">The rhythm of weighings is set per species under Holding.</Empty>
+        <Empty title="Nothing is due this week">
+          Rhythms of weighing and scoring, and the plans of the year, stand under <Link to="/year">Year plan</Link>.
+        </Empty>
       ) : null}
     </Page>
   );
-}
-
-function windowWords(opens: string, closes: string, today: string): string {
-  if (closes < today) return `Was due by ${shortDate(closes)}.`;
-  return opens > today ? `From ${shortDate(opens)}.` : `Until ${shortDate(closes)}.`;
 }

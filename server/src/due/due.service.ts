@@ -1,0 +1,302 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { SHIPPED_TEMPLATES, stepName, type DueWork, type ScoreSettings } from '@yaylak/contract';
+import {
+  fieldWord,
+  groupOn,
+  isoOf,
+  isPresent,
+  nextScoring,
+  nextWeighing,
+  sharedWindow,
+  SPECIES_WORDS,
+  windowStage,
+  type AnimalFacts,
+  type ConditionStage,
+  type Day,
+  type PlanStep,
+  type Window,
+  type YearPlan,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { windowView } from '../common/views';
+import { RemediesService } from '../remedies/remedies.service';
+import { SeasonService, type Laid } from '../season/season.service';
+import { mergeDue } from './merge';
+
+/** Work that opens within so many days is shown. */
+const AHEAD_DAYS = 7;
+/** A step of a plan nobody did is asked after for so long past its close. */
+const LATE_DAYS = 14;
+/** A round of the plan and one of the rhythm closer than this are one. */
+const SAME_ROUND_DAYS = 45;
+/** Young born so many days outside the planned births are still of the season. */
+const BORN_SLACK_DAYS = 15;
+const ROWS = 40;
+
+/** All work that is due, from the rhythms, the remedies and the plans. */
+@Injectable()
+export class DueService {
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(RemediesService) private readonly remedies: RemediesService,
+    @Inject(SeasonService) private readonly season: SeasonService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  /** Open work and what opens this week, put together where one job does for it, soonest to close first. */
+  list(): DueWork[] {
+    const today = this.clock.today();
+    const present = this.book.state.present(today);
+    const all = [
+      ...this.steps(today),
+      ...this.weighings(present, today),
+      ...this.scorings(present, today),
+      ...this.doses(today),
+    ];
+    return mergeDue(all)
+      .sort((a, b) =>
+        a.window.closes < b.window.closes ? -1 : a.window.closes > b.window.closes ? 1 : a.key < b.key ? -1 : 1,
+      )
+      .slice(0, ROWS);
+  }
+
+  private weighings(present: readonly AnimalFacts[], today: Day): DueWork[] {
+    const due = present.flatMap((facts) => {
+      const { bornOn, species } = facts.record;
+      if (bornOn === undefined) return [];
+      const next = nextWeighing(
+        bornOn,
+        this.book.state.daily(facts),
+        this.book.state.settings(species).weighing,
+        today,
+      );
+      return next ? [{ facts, what: next.step, window: next.window }] : [];
+    });
+    return this.batches(due, today).map((batch) => ({
+      ...batch,
+      key: `weigh ${batch.key}`,
+      does: ['Weigh'],
+      job: {
+        name: `${batch.who}, ${(batch.why[0] ?? '').toLowerCase()}`,
+        stations: ['weigh'],
+        settings: { weigh: { method: 'scale' } },
+        gates: [],
+      },
+      steps: [],
+    }));
+  }
+
+  /** By the usual rhythm, of those no plan has a round for. */
+  private scorings(present: readonly AnimalFacts[], today: Day): DueWork[] {
+    const planned = new Map<string, Day[]>();
+    for (const { plan, steps } of this.season.laid())
+      for (const { record } of this.season.females(plan))
+        planned.set(record.id, [
+          ...(planned.get(record.id) ?? []),
+          ...steps.flatMap((s) => (s.kind === 'scoring' ? [s.window.bestFrom] : [])),
+        ]);
+    const due = present.flatMap((facts) => {
+      const { id, bornOn, species, sex } = facts.record;
+      if (sex !== 'female') return [];
+      const window = nextScoring(bornOn, facts.scores.at(-1)?.on, this.book.state.settings(species).scoring, today);
+      if (!window) return [];
+      const isPlanned = planned
+        .get(id)
+        ?.some((on) => Math.abs(on - Math.max(today, window.bestFrom)) <= SAME_ROUND_DAYS);
+      return isPlanned ? [] : [{ facts, what: 'usual scoring', window }];
+    });
+    return this.batches(due, today).map((batch) => ({
+      ...batch,
+      key: `score ${batch.key}`,
+      does: ['Score'],
+      job: {
+        name: `${batch.who}, scoring`,
+        stations: ['score'],
+        settings: { score: scoreSettings('carrying') },
+        gates: [],
+      },
+      steps: [],
+    }));
+  }
+
+  private doses(today: Day): DueWork[] {
+    return this.remedies.due().flatMap((d): DueWork[] => {
+      if (d.window.opens > isoOf((today + AHEAD_DAYS) as Day)) return [];
+      const first = this.book.state.animals.get(d.animalIds[0] ?? '');
+      const groupId = first && groupOn(first, today);
+      return [
+        {
+          key: `give ${d.key}`,
+          does: [`Give ${d.product} to`],
+          who: heads(d.animalIds.length),
+          why: [`${d.nth === null ? 'yearly plan' : `dose ${d.nth}`}${d.done > 0 ? `, ${d.done} done` : ''}`],
+          group: groupId === undefined || d.groupName === null ? null : { id: groupId, name: d.groupName },
+          species: first?.record.species ?? null,
+          animalIds: d.animalIds,
+          window: d.window,
+          isOpen: d.isOpen,
+          job: {
+            name: `${d.product}${d.groupName ? `, ${d.groupName}` : ''}`,
+            stations: ['treat'],
+            settings: { treat: { productIds: [d.productId] } },
+            gates: [],
+          },
+          steps: [],
+        },
+      ];
+    });
+  }
+
+  /** Steps of the plans that are open, open soon, or were missed of late. */
+  private steps(today: Day): DueWork[] {
+    return this.season.laid().flatMap((laid) => {
+      const near = laid.steps.filter(
+        (s) =>
+          s.window.opens <= today + AHEAD_DAYS &&
+          s.window.closes >= today - LATE_DAYS &&
+          !(s.key in laid.plan.done) &&
+          // Births are no work that is started: they come.
+          s.kind !== 'births',
+      );
+      if (near.length === 0) return [];
+      const females = this.season.females(laid.plan).filter((f) => isPresent(f, today));
+      return near.flatMap((step) => this.stepWork(laid, step, females, today));
+    });
+  }
+
+  /** A step as work on those it was not done to yet; nothing when none is left. */
+  private stepWork(laid: Laid, step: PlanStep, females: readonly AnimalFacts[], today: Day): DueWork[] {
+    const { record, plan, steps } = laid;
+    const group = plan.groupId === undefined ? undefined : this.book.state.groups.get(plan.groupId);
+    const births = steps.find((s) => s.kind === 'births' && s.litter === step.litter)?.window;
+    const all = this.whoFor(plan, step, females, births).filter((f) => isPresent(f, today));
+    const animals = all.filter((f) => this.season.doneOn(laid, step, f) === undefined);
+    if (all.length > 0 && animals.length === 0) return [];
+    const done = all.length - animals.length;
+    const first = animals[0]?.record;
+    const name = stepName(step, record.facts);
+    const product = record.facts.doses?.[step.dose ?? -1]?.productId;
+    const job = animals.length === 0 ? null : jobOf(step, `${record.facts.name}: ${name.toLowerCase()}`, product);
+    return [
+      {
+        key: `${record.id} ${step.key}`,
+        does: [verbOf(step, name, job !== null)],
+        who:
+          first && job ? `${animals.length} ${fieldWord(first, today - (first.bornOn ?? 0), animals.length > 1)}` : '',
+        why: [
+          `${record.facts.name}: ${name.charAt(0).toLowerCase()}${name.slice(1)}${done > 0 ? `, ${done} done` : ''}`,
+        ],
+        group: group ? { id: group.id, name: group.name } : null,
+        species: plan.species,
+        animalIds: animals.map((f) => f.record.id),
+        window: windowView(step.window),
+        isOpen: windowStage(step.window, today) !== 'early',
+        job,
+        steps: [{ planId: record.id, key: step.key }],
+      },
+    ];
+  }
+
+  /** Whom a step is done to: the males, the young of the season, the dams that gave birth, or the females. */
+  private whoFor(
+    { species, matingOn }: YearPlan,
+    step: PlanStep,
+    females: readonly AnimalFacts[],
+    births: Window | undefined,
+  ): readonly AnimalFacts[] {
+    if (step.kind === 'male-check')
+      return this.season.malesHere(species, matingOn, SPECIES_WORDS[species].grownFromDays);
+    if (step.kind !== 'weaning' && step.kind !== 'processing') return females;
+    const young = females.flatMap((f) =>
+      [...(this.book.state.youngByParent.get(f.record.id) ?? [])].flatMap(
+        (id) => this.book.state.animals.get(id) ?? [],
+      ),
+    );
+    const ofSeason = young.filter(
+      ({ record: { bornOn } }) =>
+        bornOn !== undefined &&
+        births !== undefined &&
+        bornOn >= births.opens - BORN_SLACK_DAYS &&
+        bornOn <= births.closes + BORN_SLACK_DAYS,
+    );
+    if (step.kind === 'weaning') return ofSeason;
+    const dams = new Set(ofSeason.map((f) => f.record.damId));
+    return females.filter((f) => dams.has(f.record.id));
+  }
+
+  /** Animals due by the same thing as one row of their group and sex. */
+  private batches(
+    due: readonly { readonly facts: AnimalFacts; readonly what: string; readonly window: Window }[],
+    today: Day,
+  ): Omit<DueWork, 'does' | 'job' | 'steps'>[] {
+    const batches = new Map<string, { what: string; facts: AnimalFacts[]; windows: Window[] }>();
+    for (const { facts, what, window } of due) {
+      if (window.opens > today + AHEAD_DAYS) continue;
+      const { species, sex } = facts.record;
+      const key = `${species} ${sex} ${groupOn(facts, today) ?? '-'} ${what}`;
+      const batch = batches.get(key) ?? { what, facts: [], windows: [] };
+      batches.set(key, batch);
+      batch.facts.push(facts);
+      batch.windows.push(window);
+    }
+    return [...batches].flatMap(([key, { what, facts, windows }]) => {
+      const window = sharedWindow(windows);
+      const first = facts[0];
+      if (!window || !first) return [];
+      const groupId = groupOn(first, today);
+      const group = groupId === undefined ? undefined : this.book.state.groups.get(groupId);
+      const age = today - (first.record.bornOn ?? today);
+      return [
+        {
+          key,
+          who: `${facts.length} ${fieldWord(first.record, age, facts.length > 1)}`,
+          why: [what],
+          group: group ? { id: group.id, name: group.name } : null,
+          species: first.record.species,
+          animalIds: facts.map((f) => f.record.id),
+          window: windowView(window),
+          isOpen: windowStage(window, today) !== 'early',
+        },
+      ];
+    });
+  }
+}
+
+const heads = (count: number): string => `${count} ${count === 1 ? 'animal' : 'animals'}`;
+
+/** What the race does for a step; nothing where it is no work at the race. */
+function jobOf({ kind, stage }: PlanStep, name: string, productId: string | undefined): DueWork['job'] {
+  const job = (
+    stations: NonNullable<DueWork['job']>['stations'],
+    settings: NonNullable<DueWork['job']>['settings'],
+  ) => ({
+    name,
+    stations,
+    settings,
+    gates: [],
+  });
+  if (kind === 'scoring') return job(['score'], { score: scoreSettings(stage ?? 'mating') });
+  if (kind === 'dose' && productId !== undefined) return job(['treat'], { treat: { productIds: [productId] } });
+  if (kind === 'test') return job(['sample'], { sample: { purpose: 'blood', firstTube: 'B-001' } });
+  if (kind === 'male-check') return job(['score', 'look'], { score: { ...scoreSettings('mating'), sprays: [] } });
+  if (kind === 'weaning') return job(['weigh'], { weigh: { method: 'scale' } });
+  const newborn = SHIPPED_TEMPLATES.find((t) => t.id === 'newborn');
+  return kind === 'processing' && newborn ? job(newborn.stations, newborn.settings) : null;
+}
+
+/** A step as a verb before whom it is done to, where it is a job; else by its name. */
+function verbOf({ kind }: PlanStep, name: string, isJob: boolean): string {
+  if (!isJob) return name;
+  if (kind === 'scoring') return 'Score';
+  if (kind === 'dose') return `Give ${name} to`;
+  if (kind === 'test') return 'Take blood of';
+  return kind === 'weaning' ? 'Wean' : kind === 'male-check' ? 'Check' : name;
+}
+
+const scoreSettings = (stage: ConditionStage): ScoreSettings => ({
+  stage,
+  scorers: [],
+  sprays: [{ mob: 'thin', colour: 'red' }],
+  place: 'shoulder',
+});

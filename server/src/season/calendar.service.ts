@@ -1,0 +1,101 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { stepName, workTitle } from '@yaylak/contract';
+import { addDays, dayOf, isoOf, type Day } from '@yaylak/core';
+import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
+import { Clock } from '../common/clock';
+import { notFound } from '../common/problems';
+import { DueService } from '../due/due.service';
+import { HoldingService } from '../holding/holding.service';
+import { SeasonService } from './season.service';
+
+/** Steps of the last half year stay in the calendar, so that it can be looked back at. */
+const BACK_DAYS = 183;
+const DAY_SECONDS = 86_400;
+
+/** The plan and what is due as an iCalendar (RFC 5545) of whole days. */
+@Injectable()
+export class CalendarService {
+  constructor(
+    @Inject(SeasonService) private readonly season: SeasonService,
+    @Inject(DueService) private readonly due: DueService,
+    @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  /** @throws ProblemException when the key is not the one of the address */
+  async text(key: string): Promise<string> {
+    if (key !== (await this.holding.calendarKey())) throw notFound('calendar');
+    const { name, calendar: setting } = await this.holding.settings();
+    const { ownText, alarmDays } = setting ?? {};
+    const calendar = ical({
+      name: `${name}: the year`,
+      prodId: { company: 'Yaylak', product: 'Year plan', language: 'EN' },
+      method: ICalCalendarMethod.PUBLISH,
+      // A subscriber asks again every few hours.
+      ttl: 6 * 3600,
+    });
+    for (const { id, summary, from, to, lines } of this.events()) {
+      const event = calendar.createEvent({
+        id,
+        summary,
+        description: [...lines, ...(ownText ? [ownText] : [])].join('\n'),
+        allDay: true,
+        start: utc(from),
+        // The end of a whole-day event is the day after its last.
+        end: utc(addDays(to, 1)),
+        timezone: null,
+      });
+      if (alarmDays !== undefined)
+        event.createAlarm({
+          type: ICalAlarmType.display,
+          triggerBefore: alarmDays * DAY_SECONDS,
+          description: summary,
+        });
+    }
+    return calendar.toString();
+  }
+
+  private events(): { id: string; summary: string; from: Day; to: Day; lines: string[] }[] {
+    const today = this.clock.today();
+    const steps = this.season.laid().flatMap(({ record, steps: all }) =>
+      all.flatMap((step) => {
+        const { opens, bestFrom, bestTo, closes } = step.window;
+        if (closes < today - BACK_DAYS) return [];
+        const window = step.isStretch
+          ? []
+          : [`Opens ${isoOf(opens)}, best ${isoOf(bestFrom)} to ${isoOf(bestTo)}, closes ${isoOf(closes)}.`];
+        const doneOn = record.facts.done[step.key];
+        return [
+          {
+            id: `${record.id}-${step.key.replaceAll(' ', '-')}@yaylak`,
+            summary: `${stepName(step, record.facts)}${doneOn ? ' (done)' : ''}`,
+            from: bestFrom,
+            to: bestTo,
+            lines: [record.facts.name, ...window, ...(doneOn ? [`Done on ${doneOn}.`] : [])],
+          },
+        ];
+      }),
+    );
+    const due = this.due.list().flatMap((work) => {
+      if (work.steps.length > 0) return [];
+      const w = work.window;
+      return [
+        {
+          id: `${work.key.replaceAll(/[^\w-]+/g, '-')}@yaylak`,
+          summary: workTitle(work),
+          from: dayOf(w.bestFrom),
+          to: dayOf(w.bestTo),
+          lines: [
+            ...work.why,
+            ...(work.group ? [work.group.name] : []),
+            `Opens ${w.opens}, best ${w.bestFrom} to ${w.bestTo}, closes ${w.closes}.`,
+          ],
+        },
+      ];
+    });
+    return [...steps, ...due];
+  }
+}
+
+/** A calendar day as the library wants it: the date at midnight UTC, of which it writes only the date. */
+const utc = (day: Day): Date => new Date(`${isoOf(day)}T00:00:00Z`);

@@ -1,0 +1,74 @@
+import { MikroORM } from '@mikro-orm/libsql';
+import { Inject, Injectable } from '@nestjs/common';
+import { missingOf, type ChangePlan, type CreatePlan, type FieldFault, type PlanFacts } from '@yaylak/contract';
+import { normalised } from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import type { PlanRecord } from '../book/holdingState';
+import { plain } from '../common/plain';
+import { badFields, notFound, staleVersion } from '../common/problems';
+import { PlanEntity } from './plan.entity';
+
+/** The plans of the year, kept on a version each. */
+@Injectable()
+export class PlansService {
+  constructor(
+    @Inject(MikroORM) private readonly orm: MikroORM,
+    @Inject(BookService) private readonly book: BookService,
+  ) {}
+
+  create(plan: CreatePlan): Promise<PlanRecord> {
+    const { id, ...facts } = plain(plan);
+    return this.book.exclusively(async () => {
+      const known = this.book.state.plans.get(id);
+      if (known) return known;
+      this.refuseFaults(facts, id);
+      const record: PlanRecord = { id, facts, version: 1 };
+      await this.orm.em.fork().insert(PlanEntity, { ...record });
+      return this.keep(record);
+    });
+  }
+
+  change(id: string, change: ChangePlan): Promise<PlanRecord> {
+    const { version, ...facts } = plain(change);
+    return this.book.exclusively(async () => {
+      const before = this.book.state.plans.get(id);
+      if (!before) throw notFound('plan');
+      if (before.version !== version) throw staleVersion('plan', before);
+      this.refuseFaults(facts, id);
+      const record: PlanRecord = { id, facts, version: version + 1 };
+      await this.orm.em.fork().nativeUpdate(PlanEntity, { id }, { facts, version: record.version });
+      return this.keep(record);
+    });
+  }
+
+  remove(id: string): Promise<void> {
+    return this.book.exclusively(async () => {
+      if ((await this.orm.em.fork().nativeDelete(PlanEntity, { id })) === 0) throw notFound('plan');
+      this.book.state.plans.delete(id);
+      this.book.state.version++;
+    });
+  }
+
+  private keep(record: PlanRecord): PlanRecord {
+    this.book.state.plans.set(record.id, record);
+    this.book.state.version++;
+    return record;
+  }
+
+  private refuseFaults(facts: PlanFacts, id: string): void {
+    const faults: FieldFault[] = missingOf(facts).map((field) => ({
+      field,
+      message: `A ${facts.kind} plan needs “${field}”.`,
+    }));
+    if (facts.groupId !== undefined && !this.book.state.groups.has(facts.groupId))
+      faults.push({ field: 'groupId', message: 'There is no such group. Choose one of the holding’s groups.' });
+    if (facts.wanted?.what === 'sale' && facts.wanted.saleAgeDays === undefined)
+      faults.push({ field: 'saleAgeDays', message: 'Say how old they are to be sold.' });
+    if ((facts.kind === 'rolling') !== (facts.species === 'rabbit'))
+      faults.push({ field: 'kind', message: 'Rabbits go round in a rolling cycle; the others have a season.' });
+    for (const other of this.book.state.plans.values())
+      if (other.id !== id && normalised(other.facts.name) === normalised(facts.name))
+        faults.push({ field: 'name', message: `There is a plan “${other.facts.name}” already. Choose another name.` });
+    if (faults.length > 0) throw badFields(faults);
+  }
+}

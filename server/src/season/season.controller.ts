@@ -1,0 +1,64 @@
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  Header,
+  HttpCode,
+  Inject,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Put,
+  Query,
+} from '@nestjs/common';
+import { CalendarQuery, ChangePlan, CreatePlan, type PlanView, type SeasonView } from '@yaylak/contract';
+import type { PlanRecord } from '../book/holdingState';
+import { CalendarService } from './calendar.service';
+import { PlansService } from './plans.service';
+import { SeasonService } from './season.service';
+
+@Controller('api')
+export class SeasonController {
+  constructor(
+    @Inject(SeasonService) private readonly season: SeasonService,
+    @Inject(PlansService) private readonly plans: PlansService,
+    @Inject(CalendarService) private readonly calendars: CalendarService,
+  ) {}
+
+  @Get('season')
+  view(): Promise<SeasonView> {
+    return this.season.view();
+  }
+
+  @Post('season/plans')
+  @HttpCode(201)
+  async create(@Body() plan: CreatePlan): Promise<PlanView> {
+    return this.shown(await this.plans.create(plan));
+  }
+
+  @Put('season/plans/:id')
+  async change(@Param('id', ParseUUIDPipe) id: string, @Body() plan: ChangePlan): Promise<PlanView> {
+    return this.shown(await this.plans.change(id, plan));
+  }
+
+  @Delete('season/plans/:id')
+  @HttpCode(204)
+  remove(@Param('id', ParseUUIDPipe) id: string): Promise<void> {
+    return this.plans.remove(id);
+  }
+
+  /** The plan and what is due, for a calendar to subscribe to. */
+  @Get('calendar.ics')
+  @Header('content-type', 'text/calendar; charset=utf-8')
+  @Header('content-disposition', 'inline; filename="yaylak.ics"')
+  calendar(@Query() { key }: CalendarQuery): Promise<string> {
+    return this.calendars.text(key ?? '');
+  }
+
+  private shown({ id }: PlanRecord): PlanView {
+    const laid = this.season.laid().find((l) => l.record.id === id);
+    if (!laid) throw new Error(`the plan ${id} was kept and is not there`);
+    return this.season.planView(laid);
+  }
+}

@@ -1,0 +1,196 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { planOf, type HappenedView, type PlanView, type SeasonView } from '@yaylak/contract';
+import {
+  groupOn,
+  isoOf,
+  isPresent,
+  layOut,
+  type AnimalFacts,
+  type ConditionStage,
+  type Day,
+  type Happened,
+  type PlanStep,
+  type Species,
+  type YearPlan,
+} from '@yaylak/core';
+import { AnimalPageService } from '../animals/animalPage.service';
+import { BookService } from '../book/book.service';
+import type { PlanRecord } from '../book/holdingState';
+import { Clock } from '../common/clock';
+import { HoldingService } from '../holding/holding.service';
+
+/** What was done so many days before its window or after it still belongs to it. */
+const SLACK_DAYS = 15;
+/** A male over so many days is a grown one; below it he serves fewer. */
+const GROWN_MALE_DAYS = 540;
+
+export interface Laid {
+  readonly record: PlanRecord;
+  readonly plan: YearPlan;
+  readonly steps: readonly PlanStep[];
+}
+
+/** The next date of a plan that condition is wanted for. */
+export interface Milestone {
+  readonly stage: ConditionStage;
+  readonly by: Day;
+  readonly plan: string;
+}
+
+/** The plans of the year against the book: whom they are for, and what came of them. */
+@Injectable()
+export class SeasonService {
+  private laidOut: { readonly version: number; readonly plans: readonly Laid[] } | undefined;
+
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(AnimalPageService) private readonly pages: AnimalPageService,
+    @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  async view(): Promise<SeasonView> {
+    return {
+      on: isoOf(this.clock.today()),
+      plans: this.laid().map((l) => this.planView(l)),
+      calendarKey: await this.holding.calendarKey(),
+    };
+  }
+
+  /** All plans with their steps, the earliest mating first; worked out once a version of the book. */
+  laid(): readonly Laid[] {
+    const { version } = this.book.state;
+    if (this.laidOut?.version === version) return this.laidOut.plans;
+    const plans = [...this.book.state.plans.values()]
+      .map((record) => {
+        const plan = planOf(record.facts);
+        return { record, plan, steps: layOut(plan, this.book.state.settings(plan.species)).steps };
+      })
+      .sort((a, b) => a.plan.matingOn - b.plan.matingOn || (a.record.id < b.record.id ? -1 : 1));
+    this.laidOut = { version, plans };
+    return plans;
+  }
+
+  planView(laid: Laid): PlanView {
+    const { record, plan } = laid;
+    const females = this.females(plan);
+    const { matingOn } = plan;
+    return {
+      id: record.id,
+      version: record.version,
+      facts: record.facts,
+      groupName: (plan.groupId && this.book.state.groups.get(plan.groupId)?.name) ?? null,
+      animalIds: females.map((f) => f.record.id),
+      femalesInBook: females.map((f) => {
+        const last = this.pages.littersOf(f.record.id).findLast((l) => l.bornOn < matingOn);
+        return {
+          bornOn: f.record.bornOn === undefined ? null : isoOf(f.record.bornOn),
+          lastBirthOn: last ? isoOf(last.bornOn) : null,
+        };
+      }),
+      males: this.males(plan.species, matingOn),
+      happened: this.happenedAll(laid, females),
+    };
+  }
+
+  /** Those a plan is for: the females of its group on the day of mating (of today while that is ahead), or all old enough. */
+  females({ species, groupId, matingOn }: YearPlan): AnimalFacts[] {
+    const today = this.clock.today();
+    const on = Math.min(matingOn, today) as Day;
+    const { femaleFirstMatingDays } = this.book.state.settings(species);
+    return [...this.book.state.animals.values()].filter((f) => {
+      const { species: own, sex, bornOn } = f.record;
+      if (own !== species || sex !== 'female' || !isPresent(f, on) || (f.arrivedOn ?? on) > on) return false;
+      if (groupId !== undefined) return groupOn(f, on) === groupId;
+      return bornOn === undefined || matingOn - bornOn >= femaleFirstMatingDays;
+    });
+  }
+
+  /** What came of each step so far, by its key. */
+  private happenedAll(laid: Laid, females: readonly AnimalFacts[]): Record<string, HappenedView> {
+    return Object.fromEntries(
+      laid.steps.flatMap((step): [string, HappenedView][] => {
+        const found = this.happened(laid, step, females);
+        return found ? [[step.key, { from: isoOf(found.from), to: isoOf(found.to), head: found.head }]] : [];
+      }),
+    );
+  }
+
+  /** The nearest date ahead that condition is wanted for, of a plan of the species and, if given, its group. */
+  milestone(species: Species, groupId: string | undefined): Milestone | undefined {
+    const today = this.clock.today();
+    const found = this.laid().flatMap(({ record, plan, steps }): Milestone[] => {
+      if (plan.species !== species) return [];
+      if (groupId !== undefined && plan.groupId !== undefined && plan.groupId !== groupId) return [];
+      return steps.flatMap((s): Milestone[] => {
+        const stage = s.kind === 'mating' ? 'mating' : s.kind === 'births' ? 'birth' : undefined;
+        return stage && s.window.opens > today ? [{ stage, by: s.window.opens, plan: record.facts.name }] : [];
+      });
+    });
+    return found.sort((a, b) => a.by - b.by)[0];
+  }
+
+  /** Males of a species that are here. @param minDays and at least so old on `on` */
+  malesHere(species: Species, on: Day, minDays: number): AnimalFacts[] {
+    return this.book.state
+      .present(this.clock.today())
+      .filter(
+        ({ record: r }) =>
+          r.species === species && r.sex === 'male' && (r.bornOn === undefined || on - r.bornOn >= minDays),
+      );
+  }
+
+  private males(species: Species, on: Day): PlanView['males'] {
+    const counts = { grown: 0, young: 0 };
+    const { femaleFirstMatingDays } = this.book.state.settings(species);
+    for (const { record } of this.malesHere(species, on, femaleFirstMatingDays)) {
+      const age = record.bornOn === undefined ? GROWN_MALE_DAYS : on - record.bornOn;
+      if (age >= Math.min(GROWN_MALE_DAYS, femaleFirstMatingDays * 2)) counts.grown++;
+      else counts.young++;
+    }
+    return counts;
+  }
+
+  private happened(laid: Laid, step: PlanStep, females: readonly AnimalFacts[]): Happened | undefined {
+    return spread(females.map((f) => this.doneOn(laid, step, f)));
+  }
+
+  /** The day a step was done on an animal, as far as the book tells: born, scored, given, sampled. */
+  doneOn({ record }: Laid, step: PlanStep, facts: AnimalFacts): Day | undefined {
+    const from = step.window.opens - SLACK_DAYS;
+    const to = step.window.closes + SLACK_DAYS;
+    const isIn = ({ on }: { readonly on: Day }): boolean => on >= from && on <= to;
+    switch (step.kind) {
+      case 'births':
+        return this.pages.littersOf(facts.record.id).find((l) => isIn({ on: l.bornOn }))?.bornOn;
+      case 'scoring':
+        return facts.scores.find(isIn)?.on;
+      case 'dose': {
+        const productId = record.facts.doses?.[step.dose ?? -1]?.productId;
+        return facts.treatments.find((g) => g.productId === productId && isIn(g))?.on;
+      }
+      case 'test':
+        return facts.samples.find((g) => g.purpose === 'blood' && isIn(g))?.on;
+      // Of these the book keeps no record of its own yet: they are written down as done by hand.
+      case 'male-check':
+      case 'weaned':
+      case 'flushing':
+      case 'minerals':
+      case 'mating':
+      case 'count':
+      case 'nest':
+      case 'processing':
+      case 'weaning':
+      case 'sale':
+        return undefined;
+    }
+  }
+}
+
+/** From the first to the last of the days there are. */
+function spread(days: readonly (Day | undefined)[]): Happened | undefined {
+  const all = days.flatMap((d) => d ?? []).sort((a, b) => a - b);
+  const [from] = all;
+  const to = all.at(-1);
+  return from === undefined || to === undefined ? undefined : { from, to, head: all.length };
+}

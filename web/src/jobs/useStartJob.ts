@@ -1,0 +1,42 @@
+import { useQuery } from '@tanstack/react-query';
+import type { StartJob } from '@yaylak/contract';
+import { useCallback } from 'react';
+import { useNavigate } from 'react-router';
+import { holdingQuery } from '../api/queries';
+import { useOutbox } from '../outbox/useOutbox';
+import { newId } from '../words/ids';
+
+export type JobToStart = Pick<StartJob, 'name' | 'stations' | 'gates' | 'animalIds'> & {
+  readonly settings?: StartJob['settings'];
+  /** Whoever keeps the book where nobody is named. */
+  readonly startedBy?: string;
+};
+
+/** Writes a job down on this device and opens it at the race. @returns what went wrong, in words */
+export function useStartJob(): (job: JobToStart) => Promise<string | undefined> {
+  const { data: holding } = useQuery(holdingQuery);
+  const outbox = useOutbox();
+  const navigate = useNavigate();
+  return useCallback(
+    async ({ startedBy, settings, animalIds, ...rest }) => {
+      if (!holding) return 'The settings are not here yet. Wait a moment and start again.';
+      const job: StartJob = {
+        id: newId(),
+        ...rest,
+        on: holding.today,
+        startedAt: new Date().toISOString(),
+        startedBy: startedBy?.trim() || holding.keeper,
+        ...(settings ? { settings } : {}),
+        animalIds: [...animalIds],
+      };
+      try {
+        await outbox.put([{ kind: 'job', job }]);
+      } catch {
+        return 'This device could not write the job down: its storage is full or shut. Make room in the browser and try again.';
+      }
+      void navigate(`/race/${job.id}`);
+      return undefined;
+    },
+    [holding, outbox, navigate],
+  );
+}

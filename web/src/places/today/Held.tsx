@@ -1,0 +1,40 @@
+import type { WithheldView } from '@yaylak/contract';
+import { useNavigate } from 'react-router';
+import { Button } from '../../parts/Button';
+import { HeldBar } from '../../parts/HeldBar';
+import { Row, Small } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { Heading, Item, Rows } from './rows';
+
+/** Whose meat or milk may not be used yet. */
+export function Held({ rows, today }: { readonly rows: readonly WithheldView[]; readonly today: string }) {
+  const navigate = useNavigate();
+  if (rows.length === 0) return null;
+  return (
+    <section>
+      <Heading>
+        <h2>Held</h2>
+        <Small>not for sale, not for the pot</Small>
+      </Heading>
+      <Rows>
+        {rows.map((w) => (
+          <Item key={`${w.tag.animalId} ${w.of}`}>
+            <Row $gap={3}>
+              <Tag tag={w.tag} />
+              <span>
+                <b>{w.of === 'meat' ? 'Meat' : 'Milk'}</b>: {w.product}
+              </span>
+            </Row>
+            <HeldBar from={w.from} until={w.until} today={today} />
+            <Button
+              aria-label={`Remedies of ${w.tag.text}`}
+              onPress={() => void navigate(`/animals/${w.tag.animalId}`)}
+            >
+              Look
+            </Button>
+          </Item>
+        ))}
+      </Rows>
+    </section>
+  );
+}
