@@ -5,8 +5,11 @@ import type {
   BookFile,
   ChoiceEntry,
   Entry,
+  KeepDrill,
   MarkEntry,
+  PlanFacts,
   ProductFacts,
+  ResourcesSetting,
   StartJob,
 } from '@yaylak/contract';
 import { BOOK_FORMAT, BOOK_FORMAT_VERSION } from '@yaylak/contract';
@@ -59,6 +62,14 @@ export interface NewAnimal {
   readonly name?: string;
   readonly group: string;
   readonly withElectronic?: boolean;
+}
+
+/** What a book has beside its entries. */
+interface Kept {
+  readonly blankTags?: readonly BlankTags[];
+  readonly plans?: readonly PlanFacts[];
+  readonly drills?: readonly Omit<KeepDrill, 'id'>[];
+  readonly resources?: ResourcesSetting;
 }
 
 /** Entry without what the writer fills in. */
@@ -168,6 +179,18 @@ export class BookWriter {
     return id;
   }
 
+  /** The id of a product by its name. @throws Error when the story has none of it */
+  productId(name: string): string {
+    const found = this.products.find((p) => p.facts.name === name);
+    if (!found) throw new Error(`the demo has no product “${name}”`);
+    return found.id;
+  }
+
+  /** Ids of the groups by their names. */
+  groupIds(): Readonly<Record<string, string>> {
+    return Object.fromEntries([...this.groups].map(([name, { id }]) => [name, id]));
+  }
+
   /** A tape reading by one person. */
   tape(animal: DemoAnimal, on: Day, kg: number, by: string): void {
     this.write(animal, on, { type: 'weight', kg: Math.round(kg), method: 'tape' }, undefined, by);
@@ -243,7 +266,7 @@ export class BookWriter {
     );
   }
 
-  finish(name: string, blankTags: readonly BlankTags[] = []): BookFile {
+  finish(name: string, { blankTags = [], plans = [], drills = [], resources }: Kept = {}): BookFile {
     const order = (a: Entry, b: Entry): number => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0);
     // A story may have told of days an animal did not live to see, before it was told that it left.
     const goneOn = new Map(this.animals.flatMap((a) => (a.goneOn === undefined ? [] : [[a.id, isoOf(a.goneOn)]])));
@@ -279,7 +302,10 @@ export class BookWriter {
         species: {},
         version: 1,
         blankTags,
+        ...(resources ? { resources } : {}),
       },
+      plans: plans.map((facts) => ({ id: this.id(`plan ${facts.name}`), facts, version: 1 })),
+      drills: drills.map((drill, i) => ({ id: this.id(`drill ${i}`), ...drill })),
       products: this.products,
       groups: [...this.groups].map(([groupName, g]) => ({
         id: g.id,

@@ -2,7 +2,7 @@ import { addDays, yearOf, type Day } from '@yaylak/core';
 import type { BookWriter, DemoAnimal } from './bookWriter';
 import { trueWeight } from './growthCurve';
 
-const COWS = 'Cows';
+export const COWS = 'Cows';
 const YOUNG = 'Young cattle';
 const CALVING_BEFORE_END = 250;
 

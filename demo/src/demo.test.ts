@@ -1,13 +1,20 @@
 import type { BookAnimal, BookFile, Entry, EntryType } from '@yaylak/contract';
 import {
+  dailyScores,
   dayOf,
+  noResponse,
+  planClashes,
   readElectronicNumber,
   sameDayPairs,
   scaleBiases,
+  scorerBiases,
+  scorerPairs,
   SPECIES,
   SPECIES_TABLE,
+  type Day,
   type Species,
 } from '@yaylak/core';
+import { planInBook } from '@yaylak/contract';
 import { makeDemoBook } from '.';
 
 const TODAY = '2026-11-23';
@@ -213,9 +220,55 @@ describe('hangs together', () => {
     });
 
     it('a few ram lambs stand marked for a buyer', () => {
-      const marks = ofType('mark');
+      const marks = ofType('mark').filter((m) => m.purpose === 'reserved for a buyer');
       expect(marks.length).toBeGreaterThanOrEqual(3);
       expect(marks.every((m) => animals.get(m.animalId)?.sex === 'male' && (m.until ?? '') > TODAY)).toBe(true);
+    });
+
+    it('two hands differ by about a third of a score on the same ewes', () => {
+      const byAnimal = new Map<string, { on: Day; score: number; by: string }[]>();
+      for (const s of ofType('score'))
+        byAnimal.set(s.animalId, [
+          ...(byAnimal.get(s.animalId) ?? []),
+          { on: dayOf(s.on), score: s.score, by: s.scoredBy },
+        ]);
+      const [bias] = scorerBiases(scorerPairs(byAnimal.values()), 'Aylin');
+      expect(bias).toMatchObject({ by: 'Kerem', isUsable: true });
+      expect(bias?.bias).toBeGreaterThan(0.15);
+      expect(bias?.bias).toBeLessThan(0.55);
+    });
+
+    it('one ewe was fed up for two months and stayed thin, and some checks of her are still to be made', () => {
+      const thin = book.animals.filter(({ id, species }) => {
+        const found = noResponse(
+          dailyScores(
+            ofType('score')
+              .filter((e) => e.animalId === id)
+              .map((s) => ({ on: dayOf(s.on), score: s.score, by: s.scoredBy })),
+          ),
+          ofType('mob')
+            .filter((e) => e.animalId === id)
+            .map((m) => ({ on: dayOf(m.on), mob: m.mob })),
+          [],
+        );
+        return species === 'sheep' && found !== undefined;
+      });
+      expect(thin.length).toBeGreaterThanOrEqual(1);
+      expect(thin.some((a) => ofType('check').some((c) => c.animalId === a.id))).toBe(true);
+    });
+
+    it('next year’s lambing and kidding fall into one week, and that is the clash', () => {
+      const plans = (book.plans ?? []).map((p) =>
+        planInBook({ ...p, femalesInBook: [], males: { grown: 3, young: 0 } }),
+      );
+      expect(plans).toHaveLength(5);
+      const codes = planClashes(
+        plans,
+        { birthPens: {}, away: [], lean: [] },
+        (s) => SPECIES_TABLE[s],
+        dayOf(TODAY),
+      ).map((c) => c.code);
+      expect(codes).toEqual(['two-births']);
     });
 
     it('one was found among the lambs and nobody knows who it is', () => {

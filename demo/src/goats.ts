@@ -31,7 +31,7 @@ const KID_NAMES = [
   'Susam',
   'Anason',
 ];
-const DOES = 'Milking does';
+export const DOES = 'Milking does';
 const BUCKS = 'Bucks';
 const KIDS = 'Kids';
 

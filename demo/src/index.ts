@@ -2,6 +2,7 @@ import type { BookFile } from '@yaylak/contract';
 import { addDays, yearOf, type Day } from '@yaylak/core';
 import { BookWriter } from './bookWriter';
 import { writeCattle } from './cattle';
+import { demoDrills, demoPlans, demoResources, writeCondition } from './condition';
 import { writeGoats } from './goats';
 import { writeRabbits } from './rabbits';
 import { seededRandom } from './random';
@@ -37,5 +38,11 @@ export function makeDemoBook(
     group: 'Ewe lambs',
   });
   w.weigh(stray, addDays(today, -14), 41);
-  return w.finish('Ardıçlı', demoBlankTags(yearOf(today)));
+  writeCondition(w);
+  return w.finish('Ardıçlı', {
+    blankTags: demoBlankTags(yearOf(today)),
+    plans: demoPlans(w, w.groupIds(), w.productId('Two-step vaccine')),
+    drills: demoDrills(today),
+    resources: demoResources(today),
+  });
 }
