@@ -19,6 +19,19 @@ const router = createBrowserRouter([
         path: 'animals/:id',
         lazy: async () => ({ Component: (await import('../places/animals/AnimalPage')).AnimalPage }),
       },
+      { path: 'year', lazy: async () => ({ Component: (await import('../places/year/YearPage')).YearPage }) },
+      {
+        path: 'condition',
+        lazy: async () => ({ Component: (await import('../places/condition/ConditionPage')).ConditionPage }),
+      },
+      {
+        path: 'condition/scorers',
+        lazy: async () => ({ Component: (await import('../places/condition/ScorersPage')).ScorersPage }),
+      },
+      {
+        path: 'condition/practice',
+        lazy: async () => ({ Component: (await import('../places/condition/PracticePage')).PracticePage }),
+      },
       {
         path: 'choosing',
         lazy: async () => ({ Component: (await import('../places/choosing/ChoosingPage')).ChoosingPage }),
@@ -47,6 +60,16 @@ const router = createBrowserRouter([
     path: '/race/:id',
     ErrorBoundary: RouteFailed,
     lazy: async () => ({ Component: (await import('../places/race/RacePage')).RacePage }),
+  },
+  {
+    path: '/race/:id/mobs',
+    ErrorBoundary: RouteFailed,
+    lazy: async () => ({ Component: (await import('../places/race/MobSheet')).MobSheet }),
+  },
+  {
+    path: '/year/sheet',
+    ErrorBoundary: RouteFailed,
+    lazy: async () => ({ Component: (await import('../places/year/YearSheet')).YearSheet }),
   },
   {
     path: '/race/:id/tubes',

@@ -29,9 +29,9 @@ it('has no count when nothing waits', async () => {
 it('goes to a place by Alt and its number, in the order of the rail', async () => {
   const { user, path } = await show();
   await user.keyboard('{Alt>}3{/Alt}');
-  await waitFor(() => expect(path()).toBe('/choosing'));
+  await waitFor(() => expect(path()).toBe('/year'));
   await user.keyboard('{Alt>}9{/Alt}');
-  expect(path()).toBe('/choosing');
+  await waitFor(() => expect(path()).toBe('/holding'));
 });
 
 it('says how many entries wait here while the server is away', async () => {

@@ -23,6 +23,8 @@ interface Place {
 const PLACES: readonly Place[] = [
   { to: '/', name: 'Today' },
   { to: '/race', name: 'At the race' },
+  { to: '/year', name: 'Year plan', under: 'The year' },
+  { to: '/condition', name: 'Condition' },
   { to: '/choosing', name: 'Choosing', under: 'Judging' },
   { to: '/animals', name: 'Animals', under: 'Always' },
   { to: '/remedies', name: 'Remedies' },
@@ -37,10 +39,7 @@ export function Shell() {
   const outbox = useOutboxState();
   const [theme, setTheme] = useTheme();
   const waiting = today
-    ? [...today.due, ...today.doses].filter((d) => d.isOpen).length +
-      today.openJobs.length +
-      today.lookAt.length +
-      outbox.refused.length
+    ? today.due.filter((d) => d.isOpen).length + today.openJobs.length + today.lookAt.length + outbox.refused.length
     : 0;
   usePlaceKeys();
   useKeepForOffline();

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import type { YearBandView } from '@yaylak/contract';
 import { dayOf, SPECIES_WORDS } from '@yaylak/core';
 import { Fragment } from 'react';
 import { useNavigate } from 'react-router';
@@ -10,7 +11,46 @@ import { shortDate } from '../words/format';
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const KIND_WORDS = { births: 'born', rearing: 'rearing' } as const;
 
-/** The year across the top: a lane per species, woven from real births and the rearing after them. */
+type BandLane = YearBandView['lanes'][number];
+
+interface BlockOnBand {
+  readonly key: string;
+  readonly kind: string;
+  readonly from: string;
+  readonly to: string;
+  readonly isPlanned: boolean;
+  readonly words: string;
+  /** What the block opens. */
+  readonly opens: string;
+}
+
+/** A lane's blocks in order of day: what is planned pale, what happened over it. */
+function blocksOf({ species, blocks, planned }: BandLane): BlockOnBand[] {
+  const { name, birth } = SPECIES_WORDS[species];
+  const plannedWords = { mating: 'mating', carrying: 'carrying', births: birth, rearing: 'rearing' } as const;
+  return [
+    ...planned.map((b) => ({
+      key: `${b.planId} ${b.kind} ${b.from}`,
+      kind: b.kind,
+      from: b.from,
+      to: b.to,
+      isPlanned: true,
+      words: `${name}, planned: ${plannedWords[b.kind]}, ${shortDate(b.from)} to ${shortDate(b.to)} (${b.name})`,
+      opens: `/year?plan=${b.planId}`,
+    })),
+    ...blocks.map((b) => ({
+      key: `${b.kind} ${b.from}`,
+      kind: b.kind,
+      from: b.from,
+      to: b.to,
+      isPlanned: false,
+      words: `${name}: ${b.young} ${KIND_WORDS[b.kind]}, ${shortDate(b.from)} to ${shortDate(b.to)}`,
+      opens: `/animals?species=${species}&bornIn=${b.batchFrom.slice(0, 4)}&presence=all`,
+    })),
+  ].sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : 0));
+}
+
+/** The year across the top: a lane per species, pale what the plans want, full what happened. */
 export function YearBand() {
   const { data } = useQuery(yearBandQuery);
   const navigate = useNavigate();
@@ -29,24 +69,23 @@ export function YearBand() {
       {data.lanes.map((lane) => (
         <Fragment key={lane.species}>
           <LaneName>{SPECIES_WORDS[lane.species].name}</LaneName>
-          <Lane>
-            {lane.blocks.map((b) => {
-              const words = `${SPECIES_WORDS[lane.species].name}: ${b.young} ${KIND_WORDS[b.kind]}, ${shortDate(b.from)} to ${shortDate(b.to)}`;
-              return (
+          <Lane aria-label={`${SPECIES_WORDS[lane.species].name} in ${data.year}`}>
+            {blocksOf(lane).map((b) => (
+              <li
+                key={`${b.key}`}
+                style={{ left: `${at(b.from)}%`, width: `${Math.max(0.6, at(b.to, 1) - at(b.from))}%` }}
+              >
                 <Block
-                  key={`${b.kind} ${b.from}`}
                   type="button"
                   data-kind={b.kind}
-                  aria-label={words}
-                  title={words}
-                  style={{ left: `${at(b.from)}%`, width: `${Math.max(0.6, at(b.to, 1) - at(b.from))}%` }}
-                  onClick={() =>
-                    void navigate(`/animals?species=${lane.species}&bornIn=${b.batchFrom.slice(0, 4)}&presence=all`)
-                  }
+                  data-planned={b.isPlanned || undefined}
+                  aria-label={b.words}
+                  title={b.words}
+                  onClick={() => void navigate(b.opens)}
                   onKeyDown={moveAlong}
                 />
-              );
-            })}
+              </li>
+            ))}
           </Lane>
         </Fragment>
       ))}
@@ -90,29 +129,47 @@ const LaneName = styled.span`
   font-size: 12px;
   line-height: 12px;
 `;
-const Lane = styled.div`
+const Lane = styled.ul`
   position: relative;
   height: 12px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
   background: ${colour('bandLine')};
   border-radius: 2px;
+  li {
+    position: absolute;
+    top: 0;
+  }
 `;
+/** Slanted mating, plain carrying, dotted births, green rearing; a plan is an outline with the same weave, paler. */
 const Block = styled.button`
-  position: absolute;
-  top: 0;
+  display: block;
+  width: 100%;
   height: 12px;
   padding: 0;
   border: 0;
   border-radius: 2px;
   cursor: pointer;
+  &[data-kind='mating'] {
+    background: repeating-linear-gradient(115deg, #a23b2a 0 4px, #5d2b22 4px 8px);
+  }
+  &[data-kind='carrying'] {
+    background: #7d6a58;
+  }
   &[data-kind='births'] {
     background: radial-gradient(circle, #fff3d2 1.6px, transparent 2px) 0 0 / 9px 12px #b97f14;
   }
   &[data-kind='rearing'] {
     background: #66875f;
   }
+  &[data-planned] {
+    opacity: 0.55;
+    border: 1px solid #f4eee2;
+  }
   &:focus-visible {
     outline: 2px solid #fff;
-    z-index: 1;
+    opacity: 1;
   }
 `;
 const TodayFrame = styled.div`

@@ -164,10 +164,18 @@ describe('the year band', () => {
       {
         species: 'sheep',
         blocks: [block('births', '2026-03-28', '2026-04-30'), block('rearing', '2026-05-01', '2026-08-10')],
+        planned: [],
       },
-      { species: 'goat', blocks: [] },
+      {
+        species: 'goat',
+        blocks: [],
+        planned: [
+          { kind: 'mating', from: '2026-11-01', to: '2026-12-12', planId: 'p7', name: 'Kidding 2027' },
+          { kind: 'carrying', from: '2026-12-13', to: '2027-03-20', planId: 'p7', name: 'Kidding 2027' },
+        ],
+      },
     ],
-  } as YearBandView;
+  };
   const show = () =>
     renderPage(
       <Routes>
@@ -184,6 +192,15 @@ describe('the year band', () => {
     expect(screen.getByRole('button', { name: 'Sheep: 12 rearing, 1 May to 10 Aug' })).toHaveFocus();
     await user.keyboard('{ArrowLeft}');
     expect(births).toHaveFocus();
+  });
+  it('is a list a lane, with what is planned said so, and opens its plan', async () => {
+    const { user, path } = show();
+    const lane = await screen.findByRole('list', { name: 'Goats in 2026' });
+    expect(within(lane).getAllByRole('listitem')).toHaveLength(2);
+    await user.click(
+      within(lane).getByRole('button', { name: 'Goats, planned: mating, 1 Nov to 12 Dec (Kidding 2027)' }),
+    );
+    await waitFor(() => expect(path()).toBe('/year?plan=p7'));
   });
   it('opens the batch a block stands for', async () => {
     const { user, path } = show();

@@ -7,7 +7,7 @@ export const MOB_WORDS: Readonly<Record<Mob, string>> = { thin: 'thin', fit: 'fi
 
 export const STAGE_WORDS: Readonly<Record<ConditionStage, string>> = {
   weaning: 'at weaning',
-  mating: 'at mating',
+  mating: 'before mating',
   carrying: 'in mid-pregnancy',
   birth: 'before birth',
 };

@@ -1,11 +1,13 @@
-import { ageWords, dayOf, type Age } from '@yaylak/core';
+import { ageWords, dayOf, type Age, type Species, type WeightUnit } from '@yaylak/core';
 import { memo } from 'react';
 import styled from 'styled-components';
 import { Panel } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
+import { MOB_WORDS, scoreText } from '../../words/condition';
 import { ageText, bornText, countText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
+import type { Passage } from './raceLog';
 import type { Race } from './useRace';
 
 const SEEN_SHOWN = 8;
@@ -34,7 +36,7 @@ export const PassageList = memo(function PassageList({ race }: { readonly race: 
           return (
             <li key={p.writtenAt + p.animalId}>
               {animal ? <Tag tag={animal.tag} isStatic /> : <span>?</span>}
-              <span>{p.kg === undefined ? 'seen' : weightText(p.kg, unit, animal?.species)}</span>
+              <span>{readingWords(p, unit, animal?.species)}</span>
               <b data-refused={p.refusedBecause !== undefined || undefined}>
                 {p.refusedBecause ? 'needs a look' : (p.gate ?? '')}
               </b>
@@ -61,6 +63,17 @@ export const PassageList = memo(function PassageList({ race }: { readonly race: 
     </Panel>
   );
 });
+
+/** What was read of it on its way: weight, score and mob. */
+function readingWords({ kg, entries }: Passage, unit: WeightUnit, species: Species | undefined): string {
+  const scores = entries.flatMap((e) => (e.type === 'score' ? [scoreText(e.score)] : []));
+  const mob = entries.find((e) => e.type === 'mob');
+  const parts = [
+    ...(kg === undefined ? [] : [weightText(kg, unit, species)]),
+    ...(scores.length > 0 ? [`${scores.join(' / ')}${mob?.type === 'mob' ? ` ${MOB_WORDS[mob.mob]}` : ''}`] : []),
+  ];
+  return parts.length === 0 ? 'seen' : parts.join(', ');
+}
 
 /** Months do not matter once it is years. */
 const shortAge = (age: Age): string => (age.unit === 'years' ? countText(age.count, 'year', 'years') : ageText(age));

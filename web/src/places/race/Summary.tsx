@@ -8,6 +8,7 @@ import { colour, space } from '../../theme/tokens';
 import { countText, gainText, gramsPerDay, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import { judged, type JobFigures } from './jobFigures';
+import { Mobs } from './Mobs';
 import { Tally } from './Tally';
 import type { Race } from './useRace';
 
@@ -75,6 +76,7 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onLeave }
             </div>
           ))}
         </Figures>
+        <Mobs race={race} />
         <Tally race={race} />
         {missed.length > 0 ? (
           <section>

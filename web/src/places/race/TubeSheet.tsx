@@ -5,9 +5,10 @@ import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
 import { LinkButton } from '../../parts/LinkButton';
+import { PaperSheet } from '../../parts/PaperSheet';
 import { Row, Small } from '../../parts/Panel';
 import { Empty, Loading } from '../../parts/States';
-import { colour, space } from '../../theme/tokens';
+import { colour } from '../../theme/tokens';
 import { countText, fullDate } from '../../words/format';
 import { saveFile } from '../../words/saveFile';
 import { tubeRows } from './tubeRows';
@@ -36,7 +37,7 @@ export function TubeSheet() {
       )}\r\n`,
     );
   return (
-    <Sheet>
+    <PaperSheet>
       <Row style={{ justifyContent: 'space-between' }}>
         <h1>Tubes: {job.name}</h1>
         <Row className="no-print">
@@ -87,22 +88,10 @@ export function TubeSheet() {
         </tbody>
       </LineTable>
       <Small>One needle and one tube for each animal. Blood and swabs can carry what people catch: gloves on.</Small>
-    </Sheet>
+    </PaperSheet>
   );
 }
 
-const Sheet = styled.main`
-  max-width: 900px;
-  margin: 0 auto;
-  padding: ${space(6)};
-  display: flex;
-  flex-direction: column;
-  gap: ${space(3)};
-  @media print {
-    padding: 0;
-    max-width: none;
-  }
-`;
 const Box = styled.span`
   display: inline-block;
   width: 16px;

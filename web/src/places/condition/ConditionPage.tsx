@@ -1,0 +1,199 @@
+import { useQuery } from '@tanstack/react-query';
+import { stageWords, type ConditionQuery, type ConditionView } from '@yaylak/contract';
+import { CONDITION_STAGES, SPECIES, SPECIES_WORDS, type ConditionStage, type Species } from '@yaylak/core';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { conditionQuery } from '../../api/queries';
+import { useStartJob } from '../../jobs/useStartJob';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { LinkButton } from '../../parts/LinkButton';
+import { Page } from '../../parts/Page';
+import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { Tag } from '../../parts/Tag';
+import { useNewKey } from '../../parts/useWindowKey';
+import { countText, fullDate, shortDate } from '../../words/format';
+import { Mobs } from './Mobs';
+import { MustGain } from './MustGain';
+import { NoResponse } from './NoResponse';
+import { Rounds } from './Rounds';
+
+const MOST_TAGS = 12;
+
+/** Are they fit for what comes: the last round against the aim, who must gain, and who does not answer to feed. */
+export function ConditionPage() {
+  const [search, setSearch] = useSearchParams();
+  const species = SPECIES.find((s) => s === search.get('species')) ?? 'sheep';
+  const query: ConditionQuery = {
+    species,
+    ...maybe('groupId', search.get('groupId')),
+    ...maybe(
+      'stage',
+      CONDITION_STAGES.find((s) => s === search.get('stage')),
+    ),
+    ...maybe('by', search.get('by')),
+  };
+  const { data, error, refetch } = useQuery({ ...conditionQuery(query), placeholderData: (before) => before });
+  const [problem, setProblem] = useState<string>();
+  const startJob = useStartJob();
+  const set = (change: Record<string, string>): void =>
+    setSearch(
+      (before) => {
+        const next = new URLSearchParams(before);
+        for (const [key, value] of Object.entries(change)) {
+          if (value === '') next.delete(key);
+          else next.set(key, value);
+        }
+        return next;
+      },
+      { replace: true },
+    );
+  const score = async (): Promise<void> => {
+    if (!data) return;
+    const who = [...data.animals.map((a) => a.tag.animalId), ...data.notScored.map((t) => t.animalId)];
+    setProblem(
+      await startJob({
+        name: `${data.group?.name ?? SPECIES_WORDS[species].name}, score ${stageWords(data.stage, species)}`,
+        stations: ['score'],
+        settings: {
+          score: { stage: data.stage, scorers: [], sprays: [{ mob: 'thin', colour: 'red' }], place: 'shoulder' },
+        },
+        gates: [],
+        animalIds: [...new Set(who)],
+      }),
+    );
+  };
+  useNewKey(() => void score());
+  if (!data)
+    return (
+      <Page title="Condition">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
+    );
+  const [round] = data.rounds;
+  return (
+    <Page
+      title={question(data)}
+      lead={answer(data)}
+      actions={
+        <>
+          <LinkButton as={Link} to="/condition/scorers">
+            Scorers
+          </LinkButton>
+          <LinkButton as={Link} to="/condition/practice">
+            Practice corner
+          </LinkButton>
+          <Button kind="main" isDisabled={data.females === 0} onPress={() => void score()}>
+            Score {countText(data.females, ...SPECIES_WORDS[species].grown.female)}
+          </Button>
+        </>
+      }
+      aside={<Aside data={data} />}
+    >
+      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <Choice
+          label="Species"
+          value={species}
+          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+          onChange={(s: Species) => setSearch({ species: s }, { replace: true })}
+        />
+        <Choice
+          label="Group"
+          value={query.groupId ?? ''}
+          options={[['', 'all grown females'], ...data.groups.map((g) => [g.id, `${g.name} (${g.females})`] as const)]}
+          onChange={(groupId) => set({ groupId })}
+        />
+        <Choice
+          label="Aim"
+          value={data.stage}
+          options={CONDITION_STAGES.map((s) => [s, stageWords(s, species)])}
+          onChange={(stage: ConditionStage) => set({ stage, by: '' })}
+        />
+        <Field label="Wanted by" type="date" value={data.by} onChange={(by) => set({ by, stage: data.stage })} />
+        <Small>{data.byPlan ? `from the plan ${data.byPlan}` : 'no plan gives a date for it; set your own'}</Small>
+      </Row>
+      {problem ? <p role="alert">{problem}</p> : null}
+      {round ? (
+        <>
+          <Rounds rounds={data.rounds} stage={stageWords(data.stage, species)} shareWanted={data.shareWanted} />
+          <Mobs animals={data.animals} on={data.on} />
+          <MustGain animals={data.animals} by={data.by} on={data.on} />
+          <NoResponse rows={data.noResponse} on={data.on} />
+        </>
+      ) : (
+        <Empty title="Nobody has been scored yet">
+          Score them by hand at the race: it takes five seconds each. How each score feels stands in the{' '}
+          <Link to="/condition/practice">practice corner</Link>.
+        </Empty>
+      )}
+    </Page>
+  );
+}
+
+const maybe = <K extends string, V>(key: K, value: V | null | undefined): Partial<Record<K, V>> =>
+  value === null || value === undefined || value === '' ? {} : ({ [key]: value } as Record<K, V>);
+
+function question({ species, stage, by }: ConditionView): string {
+  const what = { weaning: 'weaning', mating: 'mating', carrying: 'mid-pregnancy', birth: SPECIES_WORDS[species].birth };
+  return `Are the ${SPECIES_WORDS[species].grown.female[1]} fit for ${what[stage]} on ${shortDate(by)}?`;
+}
+
+/** How many are at their aim, of how many wanted. */
+function answer({ rounds, shareWanted }: ConditionView): string {
+  const [round] = rounds;
+  if (!round) return 'Not scored yet.';
+  const wanted = Math.ceil(shareWanted * round.count - 1e-9);
+  const share = Math.round((100 * round.atAim) / round.count);
+  const short = wanted - round.atAim;
+  return `${round.atAim} of ${round.count} (${share}\u00a0%) were at their aim or over it on ${fullDate(round.to)}; ${
+    short > 0 ? `${short} more are wanted for ${Math.round(shareWanted * 100)}\u00a0%.` : 'that is enough.'
+  }`;
+}
+
+function Aside({ data }: { readonly data: ConditionView }) {
+  const low = data.animals.filter((a) => a.last.score < data.alarmUnder);
+  return (
+    <>
+      {low.length > 0 ? (
+        <NotePanel $tone="madder">
+          <h2>Under {data.alarmUnder}</h2>
+          <p>Too thin to carry or milk without harm. Feed apart now, and have her looked at.</p>
+          <Row style={{ marginTop: 8 }}>
+            {low.map((a) => (
+              <Tag key={a.tag.animalId} tag={a.tag} />
+            ))}
+          </Row>
+        </NotePanel>
+      ) : null}
+      {data.alarms.length > 0 ? (
+        <Panel>
+          <h2>Weight off its usual</h2>
+          {data.alarms.slice(0, 8).map((a) => (
+            <div key={a.tag.animalId} style={{ marginTop: 8 }}>
+              <Tag tag={a.tag} />
+              <Small>{a.message}</Small>
+            </div>
+          ))}
+        </Panel>
+      ) : null}
+      {data.rounds.length > 0 && data.notScored.length > 0 ? (
+        <Panel>
+          <h2>Not in the last round ({data.notScored.length})</h2>
+          <Row style={{ marginTop: 8 }}>
+            {data.notScored.slice(0, MOST_TAGS).map((t) => (
+              <Tag key={t.animalId} tag={t} />
+            ))}
+            {data.notScored.length > MOST_TAGS ? <Small>and {data.notScored.length - MOST_TAGS} more</Small> : null}
+          </Row>
+        </Panel>
+      ) : null}
+      <Panel>
+        <h2>Aims</h2>
+        <Small>
+          Scores from 1 to 5, by hand. More is wanted of heavy milkers and of those that reared three; how much, and
+          where thin and fat begin, stands per species under <Link to="/holding">Holding</Link>. When to score stands
+          under <Link to="/year">Year plan</Link>.
+        </Small>
+      </Panel>
+    </>
+  );
+}

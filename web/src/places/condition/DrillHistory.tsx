@@ -1,0 +1,46 @@
+import type { KeepDrill } from '@yaylak/contract';
+import { drillResult } from '@yaylak/core';
+import { LineTable } from '../../parts/LineTable';
+import { Panel, Small } from '../../parts/Panel';
+import { shortDate } from '../../words/format';
+
+const SHOWN = 12;
+
+/** Drills kept, the newest first: whether the hand learns. */
+export function DrillHistory({ drills }: { readonly drills: readonly KeepDrill[] }) {
+  if (drills.length === 0)
+    return (
+      <Panel>
+        <h2>Drills</h2>
+        <Small>None kept yet. A drill takes three minutes.</Small>
+      </Panel>
+    );
+  return (
+    <Panel>
+      <h2>Drills</h2>
+      <LineTable>
+        <thead>
+          <tr>
+            <th>Day</th>
+            <th>Hand</th>
+            <th>Within half</th>
+            <th>Kappa</th>
+          </tr>
+        </thead>
+        <tbody>
+          {drills.slice(0, SHOWN).map((d) => {
+            const result = drillResult(d.answers);
+            return (
+              <tr key={d.id}>
+                <td>{shortDate(d.on)}</td>
+                <td>{d.by}</td>
+                <td>{result ? `${Math.round(result.withinHalf * 100)} %` : ''}</td>
+                <td>{result?.kappa === undefined ? '' : result.kappa.toFixed(2)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </LineTable>
+    </Panel>
+  );
+}

@@ -1,0 +1,138 @@
+import type { ConditionAnimal } from '@yaylak/contract';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { Button } from '../../parts/Button';
+import { Chip } from '../../parts/Chip';
+import { How } from '../../parts/How';
+import { LineTable } from '../../parts/LineTable';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { useWrite } from '../../parts/useWrite';
+import { FEMALE_KIND_WORDS, scoreText, TREND_WORDS } from '../../words/condition';
+import { fullDate, gramsPerDay, shortDate, weightText } from '../../words/format';
+import { useWeightUnit } from '../../words/useUnits';
+
+interface Props {
+  readonly animals: readonly ConditionAnimal[];
+  readonly by: string;
+  readonly on: string;
+}
+
+const Middle = styled(LineTable)`
+  td {
+    vertical-align: middle;
+  }
+`;
+
+const SHOWN = 12;
+const urgency = ({ way }: ConditionAnimal): number =>
+  way.kind === 'there' ? -1 : (way.isFeasible ? 0 : 1e6) + (way.kind === 'gain' ? (way.kgPerDay ?? 1e3) : 0);
+
+/** Who is under the aim: kilograms, grams a day, and whether it can be done by the date. */
+export function MustGain({ animals, by, on }: Props) {
+  const unit = useWeightUnit();
+  const write = useWrite();
+  const [isAll, setAll] = useState(false);
+  const under = animals.filter((a) => a.way.kind !== 'there').sort((a, b) => urgency(b) - urgency(a));
+  if (under.length === 0) return null;
+  const late = under.filter((a) => a.way.kind !== 'there' && !a.way.isFeasible);
+  const shown = isAll ? under : under.slice(0, SHOWN);
+  const milk = (a: ConditionAnimal): Promise<readonly string[]> =>
+    write(
+      [{ type: 'check', animalId: a.tag.animalId, on, what: 'milk', isFound: a.kind !== 'heavy-milker' }],
+      `${a.tag.text} ${a.kind === 'heavy-milker' ? 'milks as the others' : 'is a heavy milker'}`,
+    );
+  return (
+    <Panel>
+      <Row style={{ justifyContent: 'space-between' }}>
+        <h2>
+          Must gain by {fullDate(by)} ({under.length})
+          <How of="What has to be gained">
+            <p>
+              (aim − score) × share of weight a score is × weight at score 3. The weight at score 3 is the weight now
+              over 1 + share × (score − 3). The share, and the fastest a score is put on, stand under Holding.
+            </p>
+            <p>
+              ± is how well a hand feels a score, four times out of five. The weight is the one nearest the scoring.
+            </p>
+          </How>
+        </h2>
+        {late.length > 0 ? (
+          <b role="status">{late.length} cannot make it</b>
+        ) : (
+          <Small>all can, if they are fed up from today</Small>
+        )}
+      </Row>
+      <Middle>
+        <thead>
+          <tr>
+            <th>Animal</th>
+            <th>Score</th>
+            <th>Trend</th>
+            <th>Aim</th>
+            <th>To gain</th>
+            <th>Each day</th>
+            <th>By then</th>
+            <th>Milk</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map((a) => {
+            const { way } = a;
+            if (way.kind === 'there') return null;
+            return (
+              <tr key={a.tag.animalId}>
+                <td>
+                  <Tag tag={a.tag} />
+                </td>
+                <td>
+                  {scoreText(a.last.score)}
+                  {a.last.isCorrected ? <Small>corrected</Small> : null}
+                </td>
+                <td>{a.trend ? TREND_WORDS[a.trend] : 'first'}</td>
+                <td>
+                  {scoreText(a.aim)}
+                  {a.kind === 'usual' ? null : <Small>{FEMALE_KIND_WORDS[a.kind]}</Small>}
+                </td>
+                <td>
+                  {way.kind === 'gain'
+                    ? `${weightText(way.kg, unit)} ± ${weightText(way.halfWidthKg, unit)}`
+                    : 'no weight'}
+                </td>
+                <td>{way.kind === 'gain' && way.kgPerDay !== null ? gramsPerDay(way.kgPerDay) : ''}</td>
+                <td>
+                  {way.isFeasible ? (
+                    <>can, at the fastest by {shortDate(way.reachedOn)}</>
+                  ) : (
+                    <b>cannot; at the fastest by {shortDate(way.reachedOn)}</b>
+                  )}
+                </td>
+                <td>
+                  <Chip
+                    type="button"
+                    aria-pressed={a.kind === 'heavy-milker'}
+                    aria-label={`${a.tag.text} is a heavy milker`}
+                    onClick={() => void milk(a)}
+                  >
+                    heavy
+                  </Chip>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </Middle>
+      {under.length > SHOWN ? (
+        <Button kind="quiet" onPress={() => setAll(!isAll)}>
+          {isAll ? 'Show fewer' : `Show all ${under.length}`}
+        </Button>
+      ) : null}
+      <Small>
+        Who cannot make it: mate her later, keep her out of this season, or lower the aim in her case. Fed up means more
+        energy, slowly over a week; ask your vet or adviser where they do not answer. <Link to="/year">Year plan</Link>{' '}
+        moves the dates.
+      </Small>
+    </Panel>
+  );
+}

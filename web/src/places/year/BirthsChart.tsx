@@ -1,0 +1,73 @@
+import type { PensSetting } from '@yaylak/contract';
+import { addDays, isoOf, SPECIES_WORDS } from '@yaylak/core';
+import { Area, AreaChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { How } from '../../parts/How';
+import { Panel, Small } from '../../parts/Panel';
+import { colour } from '../../theme/tokens';
+import { shortDate } from '../../words/format';
+import type { PlanOnPage } from './useYear';
+
+interface Props {
+  readonly page: PlanOnPage;
+  readonly pens: readonly PensSetting[];
+}
+
+/** Births to be expected by day, and what that asks of pens. */
+export function BirthsChart({ page, pens }: Props) {
+  const { births, plan } = page;
+  const [first] = births;
+  if (!first) return null;
+  const data = births.flatMap((b) => b.perDay.map((n, i) => ({ day: b.from + i, births: n })));
+  const there = pens.find((p) => p.species === plan.species)?.pens;
+  const most = births.reduce((top, b) => (b.peakThreeDays > top.peakThreeDays ? b : top), first);
+  const words = `${Math.round(most.total)} births expected, most in the week of ${shortDate(isoOf(most.peakWeekFrom))}`;
+  return (
+    <Panel>
+      <h2>
+        Births by day
+        <How of="Births by day">
+          <p>
+            Heats fall evenly over the first cycle; {Math.round(100 * conceptionOf(most, plan.females))}&nbsp;% of the
+            females take in the end, by the share of heats that take under Holding. Gestation spreads over its usual
+            range. Single animals fall outside it.
+          </p>
+        </How>
+      </h2>
+      <div role="img" aria-label={words}>
+        <ResponsiveContainer width="100%" height={130}>
+          <AreaChart data={data} margin={{ top: 8, right: 4, bottom: 0, left: -28 }}>
+            <CartesianGrid stroke={colour('line')} vertical={false} />
+            <XAxis
+              dataKey="day"
+              type="number"
+              domain={['dataMin', 'dataMax']}
+              tickFormatter={(d: number) => shortDate(isoOf(d as never))}
+              tickCount={4}
+              stroke={colour('inkSoft')}
+              fontSize={11}
+            />
+            <YAxis stroke={colour('inkSoft')} fontSize={11} />
+            <Area
+              dataKey="births"
+              stroke={colour('weldFill')}
+              fill={colour('weldWash')}
+              isAnimationActive={false}
+              type="step"
+            />
+          </AreaChart>
+        </ResponsiveContainer>
+      </div>
+      <p>
+        About {Math.round(most.total)} of {plan.females} {SPECIES_WORDS[plan.species].grown.female[1]}; the busiest week
+        from {shortDate(isoOf(most.peakWeekFrom))} to {shortDate(isoOf(addDays(most.peakWeekFrom, 6)))} with about{' '}
+        {Math.round(most.peakWeek)}.
+      </p>
+      <Small>
+        Up to {Math.ceil(most.peakThreeDays - 0.05)} in three days
+        {there === undefined ? '' : `; ${there} pens there`}. 95&nbsp;% by {shortDate(isoOf(most.mostBy))}.
+      </Small>
+    </Panel>
+  );
+}
+
+const conceptionOf = (births: { readonly total: number }, females: number): number => births.total / females;

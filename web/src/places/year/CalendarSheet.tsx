@@ -1,0 +1,78 @@
+import type { HoldingView } from '@yaylak/contract';
+import { useState } from 'react';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { LinkButton } from '../../parts/LinkButton';
+import { Row, Small, Stack } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { useSaveHolding } from '../../parts/useSaveHolding';
+
+interface Props {
+  readonly holding: HoldingView;
+  readonly calendarKey: string;
+  readonly onClose: () => void;
+}
+
+const ALARMS = ['none', '0', '1', '2', '7'] as const;
+const ALARM_WORDS = {
+  none: 'no alarm',
+  '0': 'on the day',
+  '1': 'a day before',
+  '2': 'two days before',
+  '7': 'a week before',
+};
+
+/** The plan in the calendar of a telephone: as a file, or by an address it asks again by itself. */
+export function CalendarSheet({ holding, calendarKey, onClose }: Props) {
+  const save = useSaveHolding();
+  const { ownText = '', alarmDays } = holding.calendar;
+  const [text, setText] = useState(ownText);
+  const [alarm, setAlarm] = useState<(typeof ALARMS)[number]>(
+    ALARMS.find((a) => a === String(alarmDays ?? 'none')) ?? 'none',
+  );
+  const [problem, setProblem] = useState<string>();
+  const [isCopied, setCopied] = useState(false);
+  const address = `${window.location.origin}/api/calendar.ics?key=${calendarKey}`;
+  const keep = async (): Promise<void> =>
+    setProblem(
+      await save({
+        calendar: {
+          ...(text.trim() ? { ownText: text.trim() } : {}),
+          ...(alarm === 'none' ? {} : { alarmDays: Number(alarm) }),
+        },
+      }),
+    );
+  return (
+    <Sheet title="Calendar" isOpen onClose={onClose}>
+      <Stack>
+        <p>All steps of the plans and all that is due, as whole days. Each calendar that reads iCalendar takes it.</p>
+        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+          <Field label="Your own words under each date" value={text} onChange={setText} />
+          <Choice label="Rings" value={alarm} options={ALARMS.map((a) => [a, ALARM_WORDS[a]])} onChange={setAlarm} />
+          <Button onPress={() => void keep()}>Keep</Button>
+        </Row>
+        {problem ? <p role="alert">{problem}</p> : null}
+        <Field label="Address to subscribe to" value={address} isReadOnly />
+        <Row>
+          <Button
+            onPress={() => {
+              void navigator.clipboard
+                .writeText(address)
+                .then(() => setCopied(true))
+                .catch(() => setProblem('The browser does not let it be copied. Mark the address and copy it.'));
+            }}
+          >
+            {isCopied ? 'Copied' : 'Copy the address'}
+          </Button>
+          <LinkButton href={address} download="yaylak.ics">
+            As a file
+          </LinkButton>
+        </Row>
+        <Small>
+          Whoever knows the address reads the plan. It is reached only from this computer, unless the server was told to
+          listen on your network.
+        </Small>
+      </Stack>
+    </Sheet>
+  );
+}

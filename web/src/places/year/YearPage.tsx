@@ -1,0 +1,217 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { factsOf, planOf, stepName, type PlanView } from '@yaylak/contract';
+import { dayOf, isoOf, movesWith, moveStep, nextPlan, type PlanStep } from '@yaylak/core';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { ask } from '../../api/client';
+import { holdingQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { LinkButton } from '../../parts/LinkButton';
+import { Page } from '../../parts/Page';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { useUndo } from '../../parts/Undo';
+import { useNewKey } from '../../parts/useWindowKey';
+import { useSavePlans } from '../../season/useSavePlans';
+import { countText, fullDate, shortDate } from '../../words/format';
+import { newId } from '../../words/ids';
+import { BirthsChart } from './BirthsChart';
+import { CalendarSheet } from './CalendarSheet';
+import { Clashes } from './Clashes';
+import { PlanChoice } from './PlanChoice';
+import { PlanSheet } from './PlanSheet';
+import { ResourcesSheet } from './ResourcesSheet';
+import { RhythmSheet } from './RhythmSheet';
+import { StepRows } from './StepRows';
+import { useYear, type PlanOnPage } from './useYear';
+
+type Open = 'new' | 'change' | 'resources' | 'rhythm' | 'calendar' | undefined;
+
+/** The year planned back from the births: every step a window that can be moved, and what then no longer fits. */
+export function YearPage() {
+  const { season, plans, clashes, moving, setMoving } = useYear();
+  const { data: holding } = useQuery(holdingQuery);
+  const [search, setSearch] = useSearchParams();
+  const [open, setOpen] = useState<Open>();
+  const [problem, setProblem] = useState<string>();
+  const save = useSavePlans();
+  const undo = useUndo();
+  const client = useQueryClient();
+  useNewKey(() => setOpen('new'));
+  if (!season.data || !holding)
+    return (
+      <Page title="Year plan">
+        {season.error ? <Failed error={season.error} onRetry={() => void season.refetch()} /> : <Loading />}
+      </Page>
+    );
+  const today = dayOf(season.data.on);
+  const chosen =
+    plans.find((p) => p.view.id === search.get('plan')) ??
+    plans.find((p) => isAhead(p, 'mating', today)) ??
+    plans.find((p) => isAhead(p, 'births', today)) ??
+    plans[0];
+  const choose = (id: string): void => setSearch({ plan: id }, { replace: true });
+
+  const letGo = async (step: PlanStep): Promise<void> => {
+    const page = plans.find((p) => p.view.id === moving?.planId);
+    if (!moving || !page) return;
+    const before = page.view.facts;
+    const facts = factsOf(moving.plan);
+    if (JSON.stringify(before) === JSON.stringify(facts)) return setMoving(undefined);
+    const now = page.steps.find((s) => s.key === step.key);
+    const others = movesWith(step, page.steps, moving.plan).size - 1;
+    const name = stepName(step, before);
+    const to = now ? ` to ${shortDate(isoOf(now.isStretch ? now.window.opens : now.window.bestFrom))}` : '';
+    const along = others > 0 ? `; ${countText(others, 'date', 'dates')} moved with it` : '';
+    setProblem(await save([{ plan: page.view, facts }], `Moved: ${name.toLowerCase()}${to}${along}`));
+    setMoving(undefined);
+  };
+  const done = async ({ view }: PlanOnPage, step: PlanStep): Promise<void> => {
+    const { [step.key]: doneOn, ...rest } = view.facts.done;
+    const facts = { ...view.facts, done: doneOn ? rest : { ...rest, [step.key]: season.data?.on ?? '' } };
+    const name = stepName(step, view.facts);
+    setProblem(
+      await save([{ plan: view, facts }], doneOn ? `Not done: ${name.toLowerCase()}` : `Done: ${name.toLowerCase()}`),
+    );
+  };
+  const next = async ({ plan }: PlanOnPage): Promise<void> => {
+    const id = newId();
+    try {
+      await ask<PlanView>('/api/season/plans', {
+        method: 'POST',
+        body: { id, ...factsOf(nextPlan(plan, holding.species[plan.species])) },
+      });
+      await client.invalidateQueries();
+      choose(id);
+      undo.offer({
+        done: 'Made the plan of the next year',
+        undo: async () => {
+          await ask(`/api/season/plans/${id}`, { method: 'DELETE' });
+          await client.invalidateQueries();
+        },
+      });
+    } catch (error) {
+      setProblem((error as Error).message);
+    }
+  };
+
+  return (
+    <Page
+      title="Does the year fit?"
+      lead={
+        plans.length === 0
+          ? 'No plan yet.'
+          : clashes.length === 0
+            ? `${countText(plans.length, 'plan', 'plans')}, and nothing stands against them.`
+            : `${countText(clashes.length, 'thing does', 'things do')} not fit.`
+      }
+      actions={
+        <>
+          <Button onPress={() => setOpen('rhythm')}>Rhythms</Button>
+          <Button onPress={() => setOpen('resources')}>Hands, pens, feed</Button>
+          <Button onPress={() => setOpen('calendar')}>Calendar</Button>
+          <LinkButton as={Link} to="/year/sheet?of=year">
+            Print
+          </LinkButton>
+          <Button kind="main" onPress={() => setOpen('new')}>
+            New plan
+          </Button>
+        </>
+      }
+      aside={
+        <>
+          <Clashes clashes={clashes} plans={plans.map((p) => p.view)} onChoose={choose} />
+          {chosen ? <BirthsChart page={chosen} pens={holding.resources.birthPens} /> : null}
+          {chosen ? <Compared page={chosen} onNext={() => void next(chosen)} /> : null}
+        </>
+      }
+    >
+      {plans.length === 0 ? (
+        <Empty
+          title="Plan back from the births"
+          action={
+            <Button kind="main" onPress={() => setOpen('new')}>
+              New plan
+            </Button>
+          }
+        >
+          Say when the first young are wanted: males in and out, flushing, scoring, tests and weaning follow, and what
+          is due comes to Today.
+        </Empty>
+      ) : (
+        <PlanChoice plans={plans} chosen={chosen?.view.id} clashes={clashes} today={today} onChoose={choose} />
+      )}
+      {problem ? <p role="alert">{problem}</p> : null}
+      {chosen ? (
+        <Panel>
+          <Row style={{ justifyContent: 'space-between' }}>
+            <h2>
+              {chosen.view.facts.name}
+              {chosen.view.groupName ? `, ${chosen.view.groupName}` : ''}
+            </h2>
+            <Row>
+              <Small>Drag a bar, or use the arrow keys on it.</Small>
+              <Button onPress={() => setOpen('change')}>Change the plan</Button>
+            </Row>
+          </Row>
+          <StepRows
+            page={chosen}
+            today={today}
+            clashes={clashes.filter((c) => c.planId === chosen.view.id)}
+            onMove={(step, days) =>
+              setMoving({ planId: chosen.view.id, plan: moveStep(planOf(chosen.view.facts), step, days) })
+            }
+            onLetGo={(step) => void letGo(step)}
+            onGiveUp={() => setMoving(undefined)}
+            onDone={(step) => void done(chosen, step)}
+          />
+        </Panel>
+      ) : null}
+      {open === 'new' ? <PlanSheet onClose={() => setOpen(undefined)} onKept={choose} /> : null}
+      {open === 'change' && chosen ? (
+        <PlanSheet view={chosen.view} onClose={() => setOpen(undefined)} onKept={choose} />
+      ) : null}
+      {open === 'resources' ? <ResourcesSheet holding={holding} onClose={() => setOpen(undefined)} /> : null}
+      {open === 'rhythm' ? <RhythmSheet holding={holding} onClose={() => setOpen(undefined)} /> : null}
+      {open === 'calendar' ? (
+        <CalendarSheet holding={holding} calendarKey={season.data.calendarKey} onClose={() => setOpen(undefined)} />
+      ) : null}
+    </Page>
+  );
+}
+
+/** The first of its kind in the plan is still to come. */
+const isAhead = ({ steps }: PlanOnPage, kind: PlanStep['kind'], today: number): boolean =>
+  (steps.find((s) => s.kind === kind)?.window.opens ?? 0) >= today;
+
+/** What was planned against what happened, and the plan of the next year from it. */
+function Compared({ page, onNext }: { readonly page: PlanOnPage; readonly onNext: () => void }) {
+  const { view, steps } = page;
+  const rows = steps.flatMap((s) => {
+    const happened = view.happened[s.key];
+    return happened ? [{ step: s, happened }] : [];
+  });
+  return (
+    <Panel>
+      <h2>Planned and happened</h2>
+      {rows.length === 0 ? <Small>Nothing of this plan has happened yet.</Small> : null}
+      {rows.map(({ step, happened }) => {
+        const off = dayOf(happened.from) - step.window.bestFrom;
+        return (
+          <div key={step.key} style={{ marginTop: 8 }}>
+            <b>{stepName(step, view.facts)}</b>: {fullDate(happened.from)}
+            {happened.to === happened.from ? '' : ` to ${shortDate(happened.to)}`}, {happened.head} head
+            <Small>
+              {off === 0
+                ? 'on the day planned'
+                : `${countText(Math.abs(off), 'day', 'days')} ${off > 0 ? 'after' : 'before'} the best day planned`}
+            </Small>
+          </div>
+        );
+      })}
+      <Button style={{ marginTop: 12 }} onPress={onNext}>
+        {page.plan.kind === 'season' ? 'Plan the next year from it' : 'Plan on from its last litter'}
+      </Button>
+    </Panel>
+  );
+}

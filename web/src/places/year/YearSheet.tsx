@@ -1,0 +1,159 @@
+import { useQuery } from '@tanstack/react-query';
+import { stepName, workTitle, type PlanFacts } from '@yaylak/contract';
+import { addDays, dayOf, isoOf, toCalendarDate, weekOf, type Day, type PlanStep } from '@yaylak/core';
+import { Link, useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { todayQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { LineTable } from '../../parts/LineTable';
+import { LinkButton } from '../../parts/LinkButton';
+import { PaperSheet } from '../../parts/PaperSheet';
+import { Row, Small } from '../../parts/Panel';
+import { Failed, Loading } from '../../parts/States';
+import { colour } from '../../theme/tokens';
+import { fullDate, longDate, monthYear, shortDate } from '../../words/format';
+import { useYear } from './useYear';
+
+interface Line {
+  readonly key: string;
+  readonly on: Day;
+  readonly what: string;
+  readonly plan: string;
+  readonly from: string;
+  readonly to: string;
+}
+
+/** The year or the week on paper: what is to be done, by month or by day, with a box to tick. */
+export function YearSheet() {
+  const { season, plans } = useYear();
+  const { data: work } = useQuery(todayQuery);
+  const [search] = useSearchParams();
+  const isWeek = search.get('of') === 'week';
+  if (!season.data)
+    return season.error ? <Failed error={season.error} onRetry={() => void season.refetch()} /> : <Loading />;
+  const today = dayOf(season.data.on);
+  const monday = weekOf(today);
+  const sunday = addDays(monday, 6);
+  const lines = plans
+    .flatMap(({ view, steps }) => steps.map((s) => lineOf(view.facts, view.id, s)))
+    .sort((a, b) => a.on - b.on || a.what.localeCompare(b.what));
+  const year = lines.filter((l) => l.on >= addDays(today, -31) && l.on <= addDays(today, 366));
+  const week = lines.filter((l) => dayOf(l.from) <= sunday && dayOf(l.to) >= monday);
+  const months = [...new Set(year.map((l) => isoOf(toFirst(l.on))))];
+  return (
+    <PaperSheet>
+      <Row style={{ justifyContent: 'space-between' }}>
+        <h1>{isWeek ? `The week of ${longDate(isoOf(monday))}` : `The year from ${fullDate(season.data.on)}`}</h1>
+        <Row className="no-print">
+          <LinkButton as={Link} to="/year">
+            Back to the plan
+          </LinkButton>
+          <LinkButton as={Link} to={isWeek ? '/year/sheet?of=year' : '/year/sheet?of=week'}>
+            {isWeek ? 'The year' : 'The week'}
+          </LinkButton>
+          <Button kind="main" onPress={() => window.print()}>
+            Print
+          </Button>
+        </Row>
+      </Row>
+      {isWeek ? (
+        <>
+          <LinesTable lines={week} first="Days" of={(l) => span(l)} />
+          <h2>Due by the rhythms</h2>
+          <LineTable>
+            <tbody>
+              {(work?.due ?? [])
+                .filter((w) => w.steps.length === 0)
+                .map((w) => (
+                  <tr key={w.key}>
+                    <td>
+                      <Box aria-label={`${workTitle(w)} done`} />
+                    </td>
+                    <td>
+                      <b>{workTitle(w)}</b>
+                    </td>
+                    <td>{[...w.why, ...(w.group ? [w.group.name] : [])].join(', ')}</td>
+                    <td>
+                      {shortDate(w.window.opens)} to {shortDate(w.window.closes)}
+                    </td>
+                  </tr>
+                ))}
+            </tbody>
+          </LineTable>
+        </>
+      ) : (
+        months.map((month) => (
+          <section key={month}>
+            <h2>{monthYear(month)}</h2>
+            <LinesTable
+              lines={year.filter((l) => isoOf(toFirst(l.on)) === month)}
+              first="Best days"
+              of={(l) => span(l)}
+            />
+          </section>
+        ))
+      )}
+      <Small>Best days. Windows open earlier and close later; the plan on the screen shows them.</Small>
+    </PaperSheet>
+  );
+}
+
+const toFirst = (day: Day): Day => dayOf(`${toCalendarDate(day).toString().slice(0, 7)}-01`);
+
+function lineOf(facts: PlanFacts, planId: string, step: PlanStep): Line {
+  return {
+    key: `${planId} ${step.key}`,
+    on: step.window.bestFrom,
+    what: `${stepName(step, facts)}${step.litter === undefined ? '' : ` (${step.litter})`}`,
+    plan: facts.name,
+    from: isoOf(step.window.bestFrom),
+    to: isoOf(step.window.bestTo),
+  };
+}
+
+const span = ({ from, to }: Line): string => (from === to ? shortDate(from) : `${shortDate(from)} to ${shortDate(to)}`);
+
+function LinesTable({
+  lines,
+  first,
+  of,
+}: {
+  readonly lines: readonly Line[];
+  readonly first: string;
+  readonly of: (line: Line) => string;
+}) {
+  if (lines.length === 0) return <Small>Nothing by the plans.</Small>;
+  return (
+    <LineTable>
+      <thead>
+        <tr>
+          <th>Done</th>
+          <th>{first}</th>
+          <th>What</th>
+          <th>Plan</th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((l) => (
+          <tr key={l.key}>
+            <td>
+              <Box aria-label={`${l.what} done`} />
+            </td>
+            <td>{of(l)}</td>
+            <td>
+              <b>{l.what}</b>
+            </td>
+            <td>{l.plan}</td>
+          </tr>
+        ))}
+      </tbody>
+    </LineTable>
+  );
+}
+
+const Box = styled.span`
+  display: inline-block;
+  width: 15px;
+  height: 15px;
+  border: 1px solid ${colour('ink')};
+`;
