@@ -2,11 +2,11 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
 /**
- * Blocks of the year band are lower than 24 px. Each has an equal of full size, the chips of Animals (WCAG 2.5.8,
- * exception "equivalent"), and arrow keys go along them.
+ * Blocks of the year band are lower than 24 px. Each has an equal of full size, the chips of Animals and the lanes of
+ * the year plan (WCAG 2.5.8, exception "equivalent"), and arrow keys go along them.
  */
 const isBandBlock = (rule: string, html: string): boolean =>
-  rule === 'target-size' && /data-kind="(births|rearing)"/.test(html);
+  rule === 'target-size' && /data-kind="(mating|carrying|births|rearing)"/.test(html);
 
 /** Reading every colour takes most of the time; sizes share their colours, themes differ in nothing else. */
 type Looked = 'everything' | 'all but colours' | 'colours';

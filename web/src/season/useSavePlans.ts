@@ -1,8 +1,18 @@
 import { useQueryClient } from '@tanstack/react-query';
 import type { PlanFacts, PlanView } from '@yaylak/contract';
 import { useCallback } from 'react';
-import { ask } from '../api/client';
+import { ask, AwayError } from '../api/client';
 import { useUndo } from '../parts/Undo';
+
+/** Why a plan was not saved. */
+export interface NotSaved {
+  readonly message: string;
+  /** The server did not answer: what is on the screen can be saved again. */
+  readonly isAway: boolean;
+}
+
+const AWAY_WORDS =
+  'The server is away, so this is not saved. It is still on the screen: save it again when the server is back.';
 
 export interface PlanChange {
   readonly plan: Pick<PlanView, 'id' | 'version' | 'facts'>;
@@ -11,9 +21,9 @@ export interface PlanChange {
 
 /**
  * Saves changed plans, says what was done and offers the way back.
- * @returns a function that answers with what went wrong, in words
+ * @returns a function that answers with what went wrong
  */
-export function useSavePlans(): (changes: readonly PlanChange[], done: string) => Promise<string | undefined> {
+export function useSavePlans(): (changes: readonly PlanChange[], done: string) => Promise<NotSaved | undefined> {
   const client = useQueryClient();
   const undo = useUndo();
   return useCallback(
@@ -33,7 +43,8 @@ export function useSavePlans(): (changes: readonly PlanChange[], done: string) =
         });
         return undefined;
       } catch (error) {
-        return (error as Error).message;
+        const isAway = error instanceof AwayError;
+        return { message: isAway ? AWAY_WORDS : (error as Error).message, isAway };
       } finally {
         await client.invalidateQueries({ queryKey: ['season'] });
         void client.invalidateQueries();

@@ -73,7 +73,15 @@ export function MustGain({ animals, by, on }: Props) {
             <th>Aim</th>
             <th>To gain</th>
             <th>Each day</th>
-            <th>By then</th>
+            <th>
+              By then
+              <How of="By then">
+                <p>
+                  The date is the day the aim is reached at the fastest a body puts on a score, fed up from today. In
+                  practice it takes longer: 60 to 90 days a score.
+                </p>
+              </How>
+            </th>
             <th>Milk</th>
           </tr>
         </thead>
@@ -95,7 +103,7 @@ export function MustGain({ animals, by, on }: Props) {
                   {scoreText(a.aim)}
                   {a.kind === 'usual' ? null : <Small>{FEMALE_KIND_WORDS[a.kind]}</Small>}
                 </td>
-                <td>
+                <td style={{ whiteSpace: 'nowrap' }}>
                   {way.kind === 'gain'
                     ? `${weightText(way.kg, unit)} ± ${weightText(way.halfWidthKg, unit)}`
                     : 'no weight'}
@@ -103,9 +111,9 @@ export function MustGain({ animals, by, on }: Props) {
                 <td>{way.kind === 'gain' && way.kgPerDay !== null ? gramsPerDay(way.kgPerDay) : ''}</td>
                 <td>
                   {way.isFeasible ? (
-                    <>can, at the fastest by {shortDate(way.reachedOn)}</>
+                    <>can, from {shortDate(way.reachedOn)} on</>
                   ) : (
-                    <b>cannot; at the fastest by {shortDate(way.reachedOn)}</b>
+                    <b>cannot; on {shortDate(way.reachedOn)}</b>
                   )}
                 </td>
                 <td>

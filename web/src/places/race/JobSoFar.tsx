@@ -6,6 +6,7 @@ import { colour, fonts, space } from '../../theme/tokens';
 import { gainText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import type { JobFigures } from './jobFigures';
+import { MobCounts } from './Mobs';
 import { Tally } from './Tally';
 import type { Race } from './useRace';
 
@@ -46,6 +47,7 @@ export const JobSoFar = memo(function JobSoFar({
             </div>
           </Two>
         ) : null}
+        <MobCounts race={race} />
         <Tally race={race} />
         {points.length > 1 ? (
           <Suspense fallback={<div style={{ height: 150 }} />}>

@@ -1,13 +1,12 @@
 import { MOBS, type Mob } from '@yaylak/core';
 import { Link, useParams, useSearchParams } from 'react-router';
-import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
 import { LinkButton } from '../../parts/LinkButton';
 import { PaperSheet } from '../../parts/PaperSheet';
+import { TickBox } from '../../parts/TickBox';
 import { Row, Small } from '../../parts/Panel';
 import { Empty, Loading } from '../../parts/States';
-import { colour } from '../../theme/tokens';
 import { MOB_WORDS, scoreText } from '../../words/condition';
 import { countText, fullDate } from '../../words/format';
 import { jobMobs } from './jobMobs';
@@ -78,7 +77,7 @@ export function MobSheet() {
                     <td>{animal.groupName ?? ''}</td>
                     <td>{spray ?? ''}</td>
                     <td>
-                      <Box aria-label={`${animal.tag.text} through the gate`} />
+                      <TickBox says={`${animal.tag.text} through the gate`} />
                     </td>
                   </tr>
                 ))}
@@ -94,10 +93,3 @@ export function MobSheet() {
     </PaperSheet>
   );
 }
-
-const Box = styled.span`
-  display: inline-block;
-  width: 16px;
-  height: 16px;
-  border: 1px solid ${colour('ink')};
-`;

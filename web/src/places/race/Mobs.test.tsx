@@ -74,6 +74,6 @@ describe('on paper', () => {
       .slice(1);
     expect(rows).toHaveLength(2);
     expect(rows[0]).toHaveTextContent('22-00012.252.5Upland flockred on the shoulder');
-    expect(within(rows[0] as HTMLElement).getByLabelText('22-0001 through the gate')).toBeVisible();
+    expect(within(rows[0] as HTMLElement).getByRole('img', { name: /22-0001 through the gate/ })).toBeVisible();
   });
 });

@@ -1,6 +1,8 @@
 import { MOBS, type Mob } from '@yaylak/core';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { FigureTable } from '../../parts/FigureTable';
 import { LinkButton } from '../../parts/LinkButton';
 import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
@@ -8,6 +10,24 @@ import { colour, fonts, space } from '../../theme/tokens';
 import { MOB_WORDS } from '../../words/condition';
 import { jobMobs } from './jobMobs';
 import type { Race } from './useRace';
+
+/** Head counts of the feed mobs so far, a line each. */
+export function MobCounts({ race: { job, passages, animals } }: { readonly race: Race }) {
+  const mobs = useMemo(() => jobMobs(passages, animals, job?.on ?? ''), [passages, animals, job?.on]);
+  if (!job?.stations.includes('score')) return null;
+  return (
+    <FigureTable $isSum aria-label="Feed mobs so far">
+      <tbody>
+        {MOBS.map((mob) => (
+          <tr key={mob}>
+            <th scope="row">{MOB_WORDS[mob]}</th>
+            <td>{mobs[mob].length}</td>
+          </tr>
+        ))}
+      </tbody>
+    </FigureTable>
+  );
+}
 
 /** The feed mobs of a job: how many of each, the spray that shows them, and the list to print. */
 export function Mobs({ race }: { readonly race: Race }) {

@@ -1,14 +1,13 @@
 import { neutralCell } from '@yaylak/core';
 import { unparse } from 'papaparse';
 import { Link, useParams } from 'react-router';
-import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
 import { LinkButton } from '../../parts/LinkButton';
 import { PaperSheet } from '../../parts/PaperSheet';
+import { TickBox } from '../../parts/TickBox';
 import { Row, Small } from '../../parts/Panel';
 import { Empty, Loading } from '../../parts/States';
-import { colour } from '../../theme/tokens';
 import { countText, fullDate } from '../../words/format';
 import { saveFile } from '../../words/saveFile';
 import { tubeRows } from './tubeRows';
@@ -81,7 +80,7 @@ export function TubeSheet() {
                 {r.species}, {r.sex}
               </td>
               <td>
-                <Box aria-label={`tube ${r.tube} looked at when it is packed`} />
+                <TickBox says={`tube ${r.tube} looked at when it is packed`} />
               </td>
             </tr>
           ))}
@@ -91,10 +90,3 @@ export function TubeSheet() {
     </PaperSheet>
   );
 }
-
-const Box = styled.span`
-  display: inline-block;
-  width: 16px;
-  height: 16px;
-  border: 1px solid ${colour('ink')};
-`;

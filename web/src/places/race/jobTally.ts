@@ -1,6 +1,5 @@
 import type { ProductView } from '@yaylak/contract';
 import type { Standard } from '@yaylak/core';
-import { MOB_WORDS } from '../../words/condition';
 import { amountText, countText } from '../../words/format';
 import { CARE_WORDS } from '../../words/stations';
 import type { Passage } from './raceLog';
@@ -24,7 +23,6 @@ export function jobTally(
       } else if (entry.type === 'sample') tubes.push(entry.tube);
       else if (entry.type === 'care') count(CARE_WORDS[entry.kind]);
       else if (entry.type === 'mark') count(`${entry.colour} on the ${entry.place}`);
-      else if (entry.type === 'mob') count(`To the ${MOB_WORDS[entry.mob]} mob`);
       else if (entry.type === 'identifier') count('Tags fitted');
       else if (entry.type === 'look')
         for (const [id, grade] of Object.entries(entry.grades))

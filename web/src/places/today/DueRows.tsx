@@ -85,7 +85,7 @@ function useStepsDone(today: string): (work: DueWork) => Promise<void> {
       return [{ plan, facts: { ...plan.facts, done } }];
     });
     const problem = await save(changes, `Done: ${workTitle(work)}`);
-    if (problem) undo.say(problem);
+    if (problem) undo.say(problem.message);
   };
 }
 

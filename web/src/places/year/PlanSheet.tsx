@@ -144,7 +144,7 @@ export function PlanSheet({ view, onClose, onKept }: Props) {
     if (typeof made === 'string') return setProblem(made);
     if (view) {
       const wrong = await save([{ plan: view, facts: made }], `Changed ${made.name}`);
-      if (wrong) return setProblem(wrong);
+      if (wrong) return setProblem(wrong.message);
       return onClose();
     }
     const id = newId();

@@ -44,7 +44,7 @@ export function ResourcesSheet({ holding, onClose }: Props) {
     onClose();
   };
   return (
-    <Sheet title="Hands, pens and feed" isOpen onClose={onClose} width={680}>
+    <Sheet title="Hands, pens and feed" isOpen onClose={onClose} width={780}>
       <form
         onSubmit={(e) => {
           e.preventDefault();

@@ -33,7 +33,7 @@ const formOf = (step: WeighingStep): StepForm =>
       };
 const LABELS = {
   'at-age': ['opens', 'best from', 'best to', 'closes'],
-  every: ['from', 'to (empty: for life)', 'every'],
+  every: ['from', 'to', 'every'],
 } as const;
 
 function stepOf({ kind, name, figures }: StepForm): WeighingStep | undefined {
@@ -79,7 +79,7 @@ export function RhythmSheet({ holding, onClose }: Props) {
     onClose();
   };
   return (
-    <Sheet title="Rhythms of weighing and scoring" isOpen onClose={onClose} width={860}>
+    <Sheet title="Rhythms of weighing and scoring" isOpen onClose={onClose} width={960}>
       <form
         onSubmit={(e) => {
           e.preventDefault();
@@ -94,7 +94,8 @@ export function RhythmSheet({ holding, onClose }: Props) {
             onChange={(s) => show(s)}
           />
           <Small>
-            Days of age. What is due by them stands under Today; a plan’s own rounds go before the usual scoring.
+            Days of age; a “to” left empty is for life. What is due by them stands under Today; a plan’s own rounds go
+            before the usual scoring.
           </Small>
           {steps.map((step, i) => (
             <Row key={i} $gap={2} style={{ alignItems: 'flex-end' }} role="group" aria-label={`Weighing ${i + 1}`}>
@@ -113,7 +114,7 @@ export function RhythmSheet({ holding, onClose }: Props) {
                   key={label}
                   label={label}
                   inputMode="numeric"
-                  style={{ width: 92 }}
+                  style={{ width: 84 }}
                   value={step.figures[f] ?? ''}
                   onChange={(text) => set(i, { figures: step.figures.map((x, n) => (n === f ? text : x)) })}
                 />

@@ -230,8 +230,8 @@ const Track = styled.div`
 `;
 const Bar = styled.div`
   position: absolute;
-  top: 5px;
-  height: 20px;
+  top: 3px;
+  height: 24px;
   min-width: 10px;
   border-radius: ${radius};
   border: 1px solid ${colour('lineStrong')};

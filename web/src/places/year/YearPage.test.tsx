@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { CreatePlan, PlanFacts, PlanView } from '@yaylak/contract';
 import { aHolding, aPlanView } from '../../tests/builders';
-import { no, renderPage, type Answers } from '../../tests/renderPage';
+import { AWAY, no, renderPage, type Answers } from '../../tests/renderPage';
 import { YearPage } from './YearPage';
 
 /** A server that keeps plans on their versions. */
@@ -86,6 +86,23 @@ it('says what was changed meanwhile, and keeps what is on the server', async () 
   await user.keyboard('{ArrowRight}{Enter}');
   expect(await screen.findByRole('alert')).toHaveTextContent('This plan was changed meanwhile.');
   await waitFor(() => expect(says('Rams in')).toBe('15 Oct to 17 Nov'));
+});
+
+it('keeps a moved bar on the screen while the server is away, to be saved again', async () => {
+  let isAway = true;
+  const kept = server([aPlanView()]);
+  const put = kept.answers['PUT /api/season/plans/p1'] as (asked: object) => unknown;
+  const { user } = renderPage(<YearPage />, {
+    answers: { ...kept.answers, 'PUT /api/season/plans/p1': (asked: object) => (isAway ? AWAY : put(asked)) },
+  });
+  (await screen.findByRole('slider', { name: 'Rams in' })).focus();
+  await user.keyboard('{ArrowRight}{Enter}');
+  expect(await screen.findByRole('alert')).toHaveTextContent('The server is away, so this is not saved.');
+  expect(says('Rams in')).toBe('16 Oct to 18 Nov');
+  isAway = false;
+  await user.click(screen.getByRole('button', { name: 'Save again' }));
+  await waitFor(() => expect(kept.plans()[0]?.facts.matingOn).toBe('2027-10-16'));
+  expect(screen.queryByRole('alert')).toBeNull();
 });
 
 it('tells two species whose births fall together, and opens the plan that is pressed', async () => {

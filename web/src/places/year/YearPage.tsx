@@ -34,6 +34,7 @@ export function YearPage() {
   const [search, setSearch] = useSearchParams();
   const [open, setOpen] = useState<Open>();
   const [problem, setProblem] = useState<string>();
+  const [unsaved, setUnsaved] = useState<PlanStep>();
   const save = useSavePlans();
   const undo = useUndo();
   const client = useQueryClient();
@@ -63,16 +64,21 @@ export function YearPage() {
     const name = stepName(step, before);
     const to = now ? ` to ${shortDate(isoOf(now.isStretch ? now.window.opens : now.window.bestFrom))}` : '';
     const along = others > 0 ? `; ${countText(others, 'date', 'dates')} moved with it` : '';
-    setProblem(await save([{ plan: page.view, facts }], `Moved: ${name.toLowerCase()}${to}${along}`));
-    setMoving(undefined);
+    const wrong = await save([{ plan: page.view, facts }], `Moved: ${name.toLowerCase()}${to}${along}`);
+    setProblem(wrong?.message);
+    // What could not be sent stays as it was moved, to be sent again.
+    setUnsaved(wrong?.isAway ? step : undefined);
+    if (!wrong?.isAway) setMoving(undefined);
   };
   const done = async ({ view }: PlanOnPage, step: PlanStep): Promise<void> => {
     const { [step.key]: doneOn, ...rest } = view.facts.done;
     const facts = { ...view.facts, done: doneOn ? rest : { ...rest, [step.key]: season.data?.on ?? '' } };
     const name = stepName(step, view.facts);
-    setProblem(
-      await save([{ plan: view, facts }], doneOn ? `Not done: ${name.toLowerCase()}` : `Done: ${name.toLowerCase()}`),
+    const wrong = await save(
+      [{ plan: view, facts }],
+      doneOn ? `Not done: ${name.toLowerCase()}` : `Done: ${name.toLowerCase()}`,
     );
+    setProblem(wrong?.message);
   };
   const next = async ({ plan }: PlanOnPage): Promise<void> => {
     const id = newId();
@@ -141,7 +147,12 @@ export function YearPage() {
       ) : (
         <PlanChoice plans={plans} chosen={chosen?.view.id} clashes={clashes} today={today} onChoose={choose} />
       )}
-      {problem ? <p role="alert">{problem}</p> : null}
+      {problem ? (
+        <Row>
+          <p role="alert">{problem}</p>
+          {unsaved ? <Button onPress={() => void letGo(unsaved)}>Save again</Button> : null}
+        </Row>
+      ) : null}
       {chosen ? (
         <Panel>
           <Row style={{ justifyContent: 'space-between' }}>

@@ -2,15 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import { stepName, workTitle, type PlanFacts } from '@yaylak/contract';
 import { addDays, dayOf, isoOf, toCalendarDate, weekOf, type Day, type PlanStep } from '@yaylak/core';
 import { Link, useSearchParams } from 'react-router';
-import styled from 'styled-components';
 import { todayQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
 import { LinkButton } from '../../parts/LinkButton';
 import { PaperSheet } from '../../parts/PaperSheet';
+import { TickBox } from '../../parts/TickBox';
 import { Row, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
-import { colour } from '../../theme/tokens';
 import { fullDate, longDate, monthYear, shortDate } from '../../words/format';
 import { useYear } from './useYear';
 
@@ -21,6 +20,7 @@ interface Line {
   readonly plan: string;
   readonly from: string;
   readonly to: string;
+  readonly doneOn: string | undefined;
 }
 
 /** The year or the week on paper: what is to be done, by month or by day, with a box to tick. */
@@ -67,7 +67,7 @@ export function YearSheet() {
                 .map((w) => (
                   <tr key={w.key}>
                     <td>
-                      <Box aria-label={`${workTitle(w)} done`} />
+                      <TickBox says={`${workTitle(w)} done`} />
                     </td>
                     <td>
                       <b>{workTitle(w)}</b>
@@ -108,6 +108,7 @@ function lineOf(facts: PlanFacts, planId: string, step: PlanStep): Line {
     plan: facts.name,
     from: isoOf(step.window.bestFrom),
     to: isoOf(step.window.bestTo),
+    doneOn: facts.done[step.key],
   };
 }
 
@@ -136,9 +137,7 @@ function LinesTable({
       <tbody>
         {lines.map((l) => (
           <tr key={l.key}>
-            <td>
-              <Box aria-label={`${l.what} done`} />
-            </td>
+            <td>{l.doneOn ? shortDate(l.doneOn) : <TickBox says={`${l.what} done`} />}</td>
             <td>{of(l)}</td>
             <td>
               <b>{l.what}</b>
@@ -150,10 +149,3 @@ function LinesTable({
     </LineTable>
   );
 }
-
-const Box = styled.span`
-  display: inline-block;
-  width: 15px;
-  height: 15px;
-  border: 1px solid ${colour('ink')};
-`;
