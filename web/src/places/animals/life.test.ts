@@ -34,6 +34,13 @@ it('stands in a group until the next move', () => {
   expect(marks?.[0]?.words).toBe('Ewe lambs, from 2 Apr 2026 to 1 Sept 2026');
 });
 
+it('has each score as a mark, with whose hand felt it', () => {
+  const entry = anEntry('score', { on: '2026-09-23', score: 2.5, scoredBy: 'Kerem' });
+  expect(lane('Scores', { timeline: timeline({ entry }) })).toMatchObject([
+    { label: '2.5', from: dayOf('2026-09-23'), words: 'Scored 2.5 by Kerem, 23 Sept 2026' },
+  ]);
+});
+
 it('leaves out what was struck out', () => {
   const struck = { by: 'Aylin', at: TODAY, reason: null };
   expect(lane('Notes', { timeline: timeline({ entry: anEntry('note', { text: 'lame' }), struck }) })).toBeUndefined();

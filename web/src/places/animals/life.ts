@@ -1,5 +1,6 @@
 import type { AnimalView } from '@yaylak/contract';
 import { dayOf, isoOf, type Day } from '@yaylak/core';
+import { scoreText } from '../../words/condition';
 import { fullDate, monthYear } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 
@@ -43,6 +44,7 @@ export function lifeLanes(view: AnimalView, today: string): Life {
     { name: 'Young', marks: youngMarks(view) },
     { name: 'Group', marks: groupMarks(entries, to) },
     { name: 'Tags', marks: tagMarks(view) },
+    { name: 'Scores', marks: scoreMarks(entries) },
     { name: 'Remedies', marks: remedyMarks(entries) },
     { name: 'Marked', marks: sprayMarks(entries, to) },
     { name: 'Chosen', marks: choiceMarks(entries) },
@@ -137,6 +139,23 @@ function remedyMarks(entries: Entries): LifeMark[] {
             label: productName,
             words: `${productName}, ${fullDate(entry.on)}${entry.meatDays ? `, meat withheld ${entry.meatDays} days` : ''}`,
             tone: 'over',
+          },
+        ]
+      : [],
+  );
+}
+
+function scoreMarks(entries: Entries): LifeMark[] {
+  return entries.flatMap(({ entry }): LifeMark[] =>
+    entry.type === 'score'
+      ? [
+          {
+            key: entry.id,
+            from: dayOf(entry.on),
+            to: dayOf(entry.on),
+            label: scoreText(entry.score),
+            words: `Scored ${scoreText(entry.score)} by ${entry.scoredBy}, ${fullDate(entry.on)}`,
+            tone: 'plain',
           },
         ]
       : [],

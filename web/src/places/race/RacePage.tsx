@@ -46,7 +46,7 @@ export function RacePage() {
     if (isFinished && race.keptHere === 0) void outbox.forgetJob(id);
   }, [isFinished, race.keptHere, outbox, id]);
 
-  if (!job)
+  if (!job || race.isReading)
     return (
       <div style={{ padding: 24 }}>
         {race.isMissing ? (

@@ -13,6 +13,8 @@ import { isSameLog, jobLog, passagesOf, type Logged, type Passage } from './race
 export interface Race {
   readonly job: (StartJob & { readonly finishedAt: string | null }) | undefined;
   readonly isMissing: boolean;
+  /** The animals are still being read: a number typed now would find nobody. */
+  readonly isReading: boolean;
   readonly animals: ReadonlyMap<string, RosterAnimal>;
   readonly listed: readonly RosterAnimal[];
   readonly passages: readonly Passage[];
@@ -92,6 +94,7 @@ export function useRace(jobId: string): Race {
 
   return {
     job,
+    isReading: roster.isPending && roster.fetchStatus === 'fetching',
     isMissing: !job && server.isError && !roster.isPending,
     animals,
     listed,
