@@ -92,6 +92,7 @@ export interface NoResponseView {
   readonly made: readonly { readonly on: string; readonly what: ConditionCheck; readonly isFound: boolean }[];
   readonly stillToCheck: readonly ConditionCheck[];
   readonly suggestion: NoResponse['suggestion'];
+  /** Completed years. */
   readonly ageYears: number | null;
 }
 

@@ -22,6 +22,7 @@ import {
   scoreTrend,
   scoringRounds,
   SPECIES_TABLE,
+  headWanted,
   wayToAim,
   type CheckMade,
   type MobFrom,
@@ -148,6 +149,16 @@ describe('the way to the aim', () => {
     expect(wayToAim({ ...ewe, score: 3 })).toEqual({ kind: 'there' });
     expect(wayToAim({ ...ewe, from: ewe.by })).toMatchObject({ isFeasible: false, kgPerDay: Infinity });
   });
+  it.each([
+    ['a weight', { weightKg: undefined }],
+    ['a known weight of a score', { kgPerScoreShare: 0 }],
+  ])('tells the days without %s, and no kilograms', (_, without) => {
+    expect(wayToAim({ ...ewe, ...without })).toEqual({
+      kind: 'no-weight',
+      isFeasible: true,
+      reachedOn: dayOf('2026-09-05'),
+    });
+  });
   it('asks for the same kilograms whichever weight at score 3 it starts from', () => {
     fc.assert(
       fc.property(fc.integer({ min: 4, max: 11 }), fc.double({ min: 40, max: 90, noNaN: true }), (quarters, at3) => {
@@ -158,6 +169,15 @@ describe('the way to the aim', () => {
       { seed: 11 },
     );
   });
+});
+
+it.each([
+  [0.9, 40, 36],
+  [0.9, 41, 37], // 36.9
+  [0.9, 0, 0],
+  [1, 7, 7],
+])('%d of %d head are %d', (share, count, wanted) => {
+  expect(headWanted(share, count)).toBe(wanted);
 });
 
 describe('from score to score', () => {

@@ -44,6 +44,11 @@ export function conditionOfGroup(scored: readonly Scored[]): ConditionOfGroup | 
   };
 }
 
+/** Head that make up a share of a group. @param share from 0 to 1 */
+export const headWanted = (share: number, count: number): number =>
+  // 0.9 of 40 is 36.000000000000001 to the machine, and must not ask for a 37th.
+  Math.max(0, Math.ceil(share * count - 1e-9));
+
 /** A corrected score may lie a little off the scale. */
 const clamped = (score: number): number => Math.min(HIGHEST_SCORE, Math.max(LOWEST_SCORE, score));
 

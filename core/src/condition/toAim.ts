@@ -6,9 +6,9 @@ export interface WayToAim {
   /** Measurement SD of the score. */
   readonly scoreSd: number;
   readonly aim: number;
-  /** Kilograms now. */
-  readonly weightKg: number;
-  /** Kilograms a score is, as a share of the animal's weight at score 3. */
+  /** Kilograms now; without one only the days are told. */
+  readonly weightKg: number | undefined;
+  /** Kilograms a score is, as a share of the animal's weight at score 3; 0 where none is known. */
   readonly kgPerScoreShare: number;
   readonly from: Day;
   readonly by: Day;
@@ -18,6 +18,8 @@ export interface WayToAim {
 
 export type ToAim =
   | { readonly kind: 'there' }
+  /** Neither weight nor share tells the kilograms; the days hold all the same. */
+  | { readonly kind: 'no-weight'; readonly isFeasible: boolean; readonly reachedOn: Day }
   | {
       readonly kind: 'gain';
       readonly kg: number;
@@ -43,10 +45,12 @@ export const referenceKg = (weightKg: number, score: number, share: number): num
 export function wayToAim(way: WayToAim): ToAim {
   const { score, aim, weightKg, kgPerScoreShare, from, by, daysPerScore } = way;
   if (score >= aim) return { kind: 'there' };
+  const reachedOn = addDays(from, Math.ceil((aim - score) * daysPerScore));
+  const isFeasible = reachedOn <= by;
+  if (weightKg === undefined || kgPerScoreShare === 0) return { kind: 'no-weight', isFeasible, reachedOn };
   const kgPerScore = kgPerScoreShare * referenceKg(weightKg, score, kgPerScoreShare);
   const kg = (aim - score) * kgPerScore;
   const capKgPerDay = kgPerScore / daysPerScore;
-  const reachedOn = addDays(from, Math.ceil((aim - score) * daysPerScore));
   const days = by - from;
   return {
     kind: 'gain',
@@ -54,7 +58,7 @@ export function wayToAim(way: WayToAim): ToAim {
     halfWidthKg: halfWidth80(way.scoreSd) * kgPerScore,
     kgPerDay: days > 0 ? kg / days : Number.POSITIVE_INFINITY,
     capKgPerDay,
-    isFeasible: reachedOn <= by,
+    isFeasible,
     reachedOn,
   };
 }

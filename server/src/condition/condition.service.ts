@@ -9,6 +9,7 @@ import type {
   WayView,
 } from '@yaylak/contract';
 import {
+  completedMonths,
   addDays,
   aimFor,
   conditionOfGroup,
@@ -215,8 +216,7 @@ export class ConditionService {
       score: last.score,
       scoreSd: last.sd,
       aim,
-      // Without a weight the days still hold; the kilograms are not shown.
-      weightKg: reading?.kg ?? 1,
+      weightKg: reading?.kg,
       kgPerScoreShare,
       from: today,
       by,
@@ -226,8 +226,7 @@ export class ConditionService {
     if (way.kind === 'there') return { weightKg, way };
     const { isFeasible } = way;
     const reachedOn = isoOf(way.reachedOn);
-    if (weightKg === null || kgPerScoreShare === 0)
-      return { weightKg, way: { kind: 'no-weight', isFeasible, reachedOn } };
+    if (way.kind === 'no-weight') return { weightKg, way: { ...way, reachedOn } };
     const { kg, halfWidthKg, kgPerDay, capKgPerDay } = way;
     return {
       weightKg,
@@ -257,7 +256,7 @@ export class ConditionService {
         made: found.made.map(({ on, what, isFound }) => ({ on: isoOf(on), what, isFound })),
         stillToCheck: found.stillToCheck,
         suggestion: found.suggestion,
-        ageYears: bornOn === undefined ? null : (today - bornOn) / 365.25,
+        ageYears: bornOn === undefined ? null : Math.floor(completedMonths(bornOn, today) / 12),
       },
     ];
   }

@@ -120,7 +120,7 @@ describe('who does not answer to feed', () => {
     made: [],
     stillToCheck: ['teeth', 'worms', 'feet', 'age', 'illness'],
     suggestion: 'check',
-    ageYears: 8.3,
+    ageYears: 8,
     ...change,
   });
   it('is looked at, each thing written down by a press', async () => {

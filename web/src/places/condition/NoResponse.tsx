@@ -54,7 +54,7 @@ export function NoResponse({ rows, on }: Props) {
             <span>
               {scoreText(row.from.score)} on {shortDate(row.from.on)}, {scoreText(row.to.score)} on{' '}
               {shortDate(row.to.on)}: {row.days} days
-              {row.ageYears === null ? '' : `, ${Math.floor(row.ageYears)} years old`}
+              {row.ageYears === null ? '' : `, ${row.ageYears} years old`}
             </span>
           </Row>
           <Row>
