@@ -1,4 +1,13 @@
-import type { TemplateView } from './stations';
+import type { ConditionStage } from '@yaylak/core';
+import type { ScoreSettings, TemplateView } from './stations';
+
+/** Scoring as it is usually set: one scorer not named yet, the thin sprayed red on the shoulder. */
+export const usualScoring = (stage: ConditionStage): ScoreSettings => ({
+  stage,
+  scorers: [],
+  sprays: [{ mob: 'thin', colour: 'red' }],
+  place: 'shoulder',
+});
 
 /** Templates every holding has. */
 export const SHIPPED_TEMPLATES: readonly TemplateView[] = [
@@ -37,7 +46,7 @@ export const SHIPPED_TEMPLATES: readonly TemplateView[] = [
     id: 'score',
     name: 'Score condition',
     stations: ['score'],
-    settings: { score: { stage: 'mating', scorers: [], sprays: [{ mob: 'thin', colour: 'red' }], place: 'shoulder' } },
+    settings: { score: usualScoring('mating') },
     gates: [],
     isShipped: true,
   },

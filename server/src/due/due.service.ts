@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { SHIPPED_TEMPLATES, stepName, type DueWork, type ScoreSettings } from '@yaylak/contract';
+import { SHIPPED_TEMPLATES, stepName, usualScoring, type DueWork } from '@yaylak/contract';
 import {
   fieldWord,
   groupOn,
@@ -11,7 +11,6 @@ import {
   SPECIES_WORDS,
   windowStage,
   type AnimalFacts,
-  type ConditionStage,
   type Day,
   type PlanStep,
   type Window,
@@ -113,7 +112,7 @@ export class DueService {
       job: {
         name: `${batch.who}, scoring`,
         stations: ['score'],
-        settings: { score: scoreSettings('carrying') },
+        settings: { score: usualScoring('carrying') },
         gates: [],
       },
       steps: [],
@@ -276,10 +275,10 @@ function jobOf({ kind, stage }: PlanStep, name: string, productId: string | unde
     settings,
     gates: [],
   });
-  if (kind === 'scoring') return job(['score'], { score: scoreSettings(stage ?? 'mating') });
+  if (kind === 'scoring') return job(['score'], { score: usualScoring(stage ?? 'mating') });
   if (kind === 'dose' && productId !== undefined) return job(['treat'], { treat: { productIds: [productId] } });
   if (kind === 'test') return job(['sample'], { sample: { purpose: 'blood', firstTube: 'B-001' } });
-  if (kind === 'male-check') return job(['score', 'look'], { score: { ...scoreSettings('mating'), sprays: [] } });
+  if (kind === 'male-check') return job(['score', 'look'], { score: { ...usualScoring('mating'), sprays: [] } });
   if (kind === 'weaning') return job(['weigh'], { weigh: { method: 'scale' } });
   const newborn = SHIPPED_TEMPLATES.find((t) => t.id === 'newborn');
   return kind === 'processing' && newborn ? job(newborn.stations, newborn.settings) : null;
@@ -293,10 +292,3 @@ function verbOf({ kind }: PlanStep, name: string, isJob: boolean): string {
   if (kind === 'test') return 'Take blood of';
   return kind === 'weaning' ? 'Wean' : kind === 'male-check' ? 'Check' : name;
 }
-
-const scoreSettings = (stage: ConditionStage): ScoreSettings => ({
-  stage,
-  scorers: [],
-  sprays: [{ mob: 'thin', colour: 'red' }],
-  place: 'shoulder',
-});

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { stageWords, type ConditionQuery, type ConditionView } from '@yaylak/contract';
-import { CONDITION_STAGES, SPECIES, SPECIES_WORDS, type ConditionStage, type Species } from '@yaylak/core';
+import { stageWords, usualScoring, type ConditionQuery, type ConditionView } from '@yaylak/contract';
+import { CONDITION_STAGES, headWanted, SPECIES, SPECIES_WORDS, type ConditionStage, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { conditionQuery } from '../../api/queries';
@@ -56,9 +56,7 @@ export function ConditionPage() {
       await startJob({
         name: `${data.group?.name ?? SPECIES_WORDS[species].name}, score ${stageWords(data.stage, species)}`,
         stations: ['score'],
-        settings: {
-          score: { stage: data.stage, scorers: [], sprays: [{ mob: 'thin', colour: 'red' }], place: 'shoulder' },
-        },
+        settings: { score: usualScoring(data.stage) },
         gates: [],
         animalIds: [...new Set(who)],
       }),
@@ -141,7 +139,7 @@ function question({ species, stage, by }: ConditionView): string {
 function answer({ rounds, shareWanted }: ConditionView): string {
   const [round] = rounds;
   if (!round) return 'Not scored yet.';
-  const wanted = Math.ceil(shareWanted * round.count - 1e-9);
+  const wanted = headWanted(shareWanted, round.count);
   const share = Math.round((100 * round.atAim) / round.count);
   const short = wanted - round.atAim;
   return `${round.atAim} of ${round.count} (${share}\u00a0%) were at their aim or over it on ${fullDate(round.to)}; ${

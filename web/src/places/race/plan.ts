@@ -1,5 +1,12 @@
 import { nextTube } from '@yaylak/core';
-import { STATIONS, type GateChoice, type Station, type StationSettings, type TemplateFacts } from '@yaylak/contract';
+import {
+  STATIONS,
+  usualScoring,
+  type GateChoice,
+  type Station,
+  type StationSettings,
+  type TemplateFacts,
+} from '@yaylak/contract';
 
 /** Stations, their settings and gates while a job is being put together. */
 export type JobPlan = Pick<TemplateFacts, 'stations' | 'settings' | 'gates'>;
@@ -13,7 +20,7 @@ export const USUAL_GATES: readonly GateChoice[] = [
 /** What a station is set to when it is first ticked. */
 const FIRST_SETTINGS: StationSettings = {
   weigh: { method: 'scale' },
-  score: { stage: 'mating', scorers: [], sprays: [{ mob: 'thin', colour: 'red' }], place: 'shoulder' },
+  score: usualScoring('mating'),
   sample: { purpose: 'blood', firstTube: 'B-001' },
   mark: { colour: 'blue', place: 'rump', purpose: '' },
   care: { kinds: [{ kind: 'feet', method: 'trimmed' }] },
