@@ -40,6 +40,8 @@ export interface Milestone {
 /** The plans of the year against the book: whom they are for, and what came of them. */
 @Injectable()
 export class SeasonService {
+  /** For one version of the book and one day, by the plan as it was laid out. */
+  private femalesOf = { version: -1, today: 0 as Day, byPlan: new Map<YearPlan, readonly AnimalFacts[]>() };
   private laidOut: { readonly version: number; readonly plans: readonly Laid[] } | undefined;
 
   constructor(
@@ -94,8 +96,19 @@ export class SeasonService {
   }
 
   /** Those a plan is for: the females of its group on the day of mating (of today while that is ahead), or all old enough. */
-  females({ species, groupId, matingOn }: YearPlan): AnimalFacts[] {
+  females(plan: YearPlan): readonly AnimalFacts[] {
     const today = this.clock.today();
+    const { version } = this.book.state;
+    if (this.femalesOf.version !== version || this.femalesOf.today !== today)
+      this.femalesOf = { version, today, byPlan: new Map() };
+    const known = this.femalesOf.byPlan.get(plan);
+    if (known) return known;
+    const found = this.findFemales(plan, today);
+    this.femalesOf.byPlan.set(plan, found);
+    return found;
+  }
+
+  private findFemales({ species, groupId, matingOn }: YearPlan, today: Day): AnimalFacts[] {
     const on = Math.min(matingOn, today) as Day;
     const { femaleFirstMatingDays } = this.book.state.settings(species);
     return [...this.book.state.animals.values()].filter((f) => {
