@@ -5,6 +5,7 @@ import { Fragment } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { yearBandQuery } from '../api/queries';
+import { dotted, slanted } from './weave';
 import { colour, phone, space } from '../theme/tokens';
 import { shortDate } from '../words/format';
 
@@ -152,13 +153,13 @@ const Block = styled.button`
   border-radius: 2px;
   cursor: pointer;
   &[data-kind='mating'] {
-    background: repeating-linear-gradient(115deg, #a23b2a 0 4px, #5d2b22 4px 8px);
+    background: ${slanted('#a23b2a', '#5d2b22', 4)};
   }
   &[data-kind='carrying'] {
     background: #7d6a58;
   }
   &[data-kind='births'] {
-    background: radial-gradient(circle, #fff3d2 1.6px, transparent 2px) 0 0 / 9px 12px #b97f14;
+    background: ${dotted('#fff3d2', '#b97f14', 9, 12)};
   }
   &[data-kind='rearing'] {
     background: #66875f;

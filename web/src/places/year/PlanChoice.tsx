@@ -1,6 +1,7 @@
 import type { Clash, Day } from '@yaylak/core';
 import styled from 'styled-components';
-import { colour, radius, space } from '../../theme/tokens';
+import { dotted, slanted } from '../../parts/weave';
+import { colour, phone, radius, space } from '../../theme/tokens';
 import { countText } from '../../words/format';
 import { at, axisOf, namedMonths } from './axis';
 import type { PlanOnPage } from './useYear';
@@ -81,6 +82,12 @@ const Months = styled.div`
     position: absolute;
     white-space: nowrap;
   }
+  ${phone} {
+    margin-left: 17px;
+    span:nth-child(even) {
+      display: none;
+    }
+  }
 `;
 const Lane = styled.button`
   display: grid;
@@ -104,6 +111,11 @@ const Lane = styled.button`
   b {
     font-weight: 600;
   }
+  ${phone} {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 6px;
+    padding: 6px 12px;
+  }
   &[aria-pressed='true'] {
     border-color: ${colour('indigo')};
     background: ${colour('indigoWash')};
@@ -122,13 +134,13 @@ const Track = styled.span`
     background: ${colour('stretch')};
   }
   i[data-kind='mating'] {
-    background: repeating-linear-gradient(115deg, ${colour('madder')} 0 5px, ${colour('madderWash')} 5px 9px);
+    background: ${slanted(colour('madder'), colour('madderWash'))};
   }
   i[data-kind='flushing'] {
     background: ${colour('weldWash')};
   }
   i[data-kind='births'] {
-    background: radial-gradient(circle, ${colour('panel')} 1.6px, transparent 2px) 0 0 / 8px 8px ${colour('weldFill')};
+    background: ${dotted(colour('panel'), colour('weldFill'), 8)};
   }
   i[data-kind='weaning'] {
     background: ${colour('mossFill')};

@@ -3,6 +3,7 @@ import { isoOf, type Clash, type Day, type PlanStep } from '@yaylak/core';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import styled from 'styled-components';
 import { Chip } from '../../parts/Chip';
+import { dotted, slanted } from '../../parts/weave';
 import { colour, radius, space } from '../../theme/tokens';
 import { fullDate, shortDate } from '../../words/format';
 import { at, axisOf, monthsOf, namedMonths } from './axis';
@@ -271,13 +272,13 @@ const Best = styled.span`
   background: ${colour('lineStrong')};
   opacity: 0.75;
   [data-tone='madder'] > & {
-    background: repeating-linear-gradient(115deg, ${colour('madder')} 0 5px, ${colour('madderWash')} 5px 9px);
+    background: ${slanted(colour('madder'), colour('madderWash'))};
   }
   [data-tone='weld'] > & {
     background: ${colour('weldFill')};
   }
   [data-tone='births'] > & {
-    background: radial-gradient(circle, ${colour('panel')} 1.8px, transparent 2.2px) 0 0 / 9px 9px ${colour('weldFill')};
+    background: ${dotted(colour('panel'), colour('weldFill'))};
   }
   [data-tone='moss'] > & {
     background: ${colour('mossFill')};

@@ -126,6 +126,13 @@ function LinesTable({
   if (lines.length === 0) return <Small>Nothing by the plans.</Small>;
   return (
     <LineTable>
+      {/* The same columns month after month. */}
+      <colgroup>
+        <col style={{ width: '14%' }} />
+        <col style={{ width: '24%' }} />
+        <col style={{ width: '34%' }} />
+        <col />
+      </colgroup>
       <thead>
         <tr>
           <th>Done</th>
