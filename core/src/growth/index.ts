@@ -1,6 +1,7 @@
 export * from './adjustedWeight';
 export * from './adultAlarm';
 export * from './contemporaryGroup';
+export * from './curve';
 export * from './factorRecord';
 export * from './factors';
 export * from './gain';

@@ -79,6 +79,43 @@ export interface SeasonDays {
   readonly conceptionShare: number;
 }
 
+/** Who may be mated, and how heats are judged. */
+export interface MatingRules {
+  /** Of a female's mature weight at her first mating. */
+  readonly firstMatingShare: number;
+  /** Heats let go by before the first mating. */
+  readonly heatsSkipped: number;
+  /** Under this condition score a female is not mated. */
+  readonly scoreLeast: number;
+  /** Males: first use, grown, flagged as old (years), kept apart from females from; days old. */
+  readonly maleFirstDays: number;
+  readonly maleGrownDays: number;
+  readonly maleOldYears: number;
+  readonly malesApartDays: number;
+  /** A male whose share of females that take is surely under this is to be replaced. */
+  readonly maleShareLeast: number;
+  /** A check of the male is good for so many days. */
+  readonly maleCheckGoodDays: number;
+  /** Signs that must agree for a heat, where standing was not seen. */
+  readonly signsNeeded: number;
+  /** 0: by hours from the start of standing heat; 1: seen in the morning serve in the evening, and the other way. */
+  readonly morningEvening: number;
+  /** Share of heats in empty females that are seen, with two looks a day. */
+  readonly heatsSeenShare: number;
+}
+
+/** Which pairs are not put together. */
+export interface PairingRules {
+  /** Expected inbreeding of the young over which a pair is forbidden; at it, it is allowed. */
+  readonly inbreedingMost: number;
+  /** 1: grandparents and grandyoung are forbidden too, 0: judged by their inbreeding alone. */
+  readonly grandparents: number;
+  /** Probability of an affected young from which a pair is forbidden. */
+  readonly affectedLeast: number;
+  /** Share of a recessive disorder's allele in the base, where nobody was tested. */
+  readonly alleleFrequency: number;
+}
+
 /** What a holding may set for a species. Days from birth unless said otherwise; weights in kilograms. */
 export interface SpeciesSettings {
   readonly gestationDays: { readonly mean: number; readonly from: number; readonly to: number };
@@ -88,6 +125,12 @@ export interface SpeciesSettings {
   readonly femalesPerMale: { readonly grown: number; readonly young: number };
   /** From a birth to the next service. */
   readonly waitAfterBirthDays: number;
+  /** How long standing heat lasts; 0 where mating itself brings it on. */
+  readonly standingHeatHours: { readonly from: number; readonly to: number };
+  /** Hours from the start of standing heat; all 0 where any receptive day does. */
+  readonly serviceHours: WindowDays;
+  readonly mating: MatingRules;
+  readonly pairing: PairingRules;
   readonly season: SeasonDays;
   readonly condition: ConditionAims;
   /** The usual rhythm of scoring by hand, where no plan says otherwise. */
@@ -99,6 +142,8 @@ export interface SpeciesSettings {
   readonly birthWeightKg: readonly number[];
   /** SD of one reading from gut fill and the scale, as a share of body weight. */
   readonly readingSdShare: number;
+  /** Share of the grown weight at 1, 2, 3 years; grown from then on. */
+  readonly grownShare: readonly number[];
   readonly matureWeightKg: { readonly female: number; readonly male: number };
   /** The heaviest reading anybody could believe. */
   readonly heaviestKg: number;

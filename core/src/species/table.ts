@@ -1,4 +1,4 @@
-import type { Species, SpeciesSettings } from './species';
+import type { PairingRules, Species, SpeciesSettings } from './species';
 
 /** Where a default comes from, shown beside it in the settings. */
 export const SOURCE_NOTES: Readonly<Record<keyof SpeciesSettings, string>> = {
@@ -7,6 +7,11 @@ export const SOURCE_NOTES: Readonly<Record<keyof SpeciesSettings, string>> = {
   heatCycleDays: 'Usual range of the species; rabbits come on heat by being mated, so none.',
   femalesPerMale: 'Rule of thumb for easy ground; on wide or steep ground give fewer to each.',
   waitAfterBirthDays: 'Rule of thumb: the womb needs it. Rabbits: by school, 11, 28 or 42 days.',
+  standingHeatHours: 'Usual range of the species; young females stand for less.',
+  serviceHours: 'Rule of thumb, from the start of standing heat. Sheep run with the ram as a rule and need none.',
+  mating: 'Rules of thumb. One school serves by hours from standing heat, another by morning and evening: set which.',
+  pairing: 'One part in sixteen is what first cousins give. Set it lower in a small flock that buys no males.',
+  grownShare: 'Rule of thumb, used where an animal has too few weights for a curve of its own.',
   season: 'Rules of thumb. Flushing: one school gives six weeks before mating, another three; a plan can say its own.',
   condition: 'Rules of thumb, for scores felt by hand. Set your own aims where your animals or your ground ask for it.',
   scoring: 'At least three times a year; a plan of the season sets its own rounds.',
@@ -28,6 +33,9 @@ const at = (name: string, opens: number, bestFrom: number, bestTo: number, close
 const every = (name: string, fromDays: number, toDays: number, everyDays: number) =>
   ({ kind: 'every', name, fromDays, toDays, everyDays }) as const;
 
+/** First cousins' young at the limit; a pair of known carriers gives one affected in four. */
+const PAIRING: PairingRules = { inbreedingMost: 0.0625, grandparents: 1, affectedLeast: 0.05, alleleFrequency: 0.02 };
+
 /** To the end of any life. */
 export const FOR_LIFE_DAYS = 36_500;
 
@@ -39,6 +47,23 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     heatCycleDays: { mean: 17, from: 14, to: 19 },
     femalesPerMale: { grown: 50, young: 25 },
     waitAfterBirthDays: 60,
+    standingHeatHours: { from: 24, to: 36 },
+    serviceHours: { opens: 6, bestFrom: 12, bestTo: 24, closes: 36 },
+    mating: {
+      firstMatingShare: 0.65,
+      heatsSkipped: 0,
+      scoreLeast: 2,
+      maleFirstDays: 215,
+      maleGrownDays: 430,
+      maleOldYears: 6,
+      malesApartDays: 120,
+      maleShareLeast: 0.6,
+      maleCheckGoodDays: 120,
+      signsNeeded: 2,
+      morningEvening: 0,
+      heatsSeenShare: 0.6,
+    },
+    pairing: PAIRING,
     season: {
       cycles: 2,
       maleCheckBefore: 56,
@@ -69,6 +94,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     standardAgesDays: [56, 90, 112, 147],
     birthWeightKg: [4.6, 3.9, 3.3],
     readingSdShare: 0.025,
+    grownShare: [0.7, 0.92, 1],
     matureWeightKg: { female: 62, male: 90 },
     heaviestKg: 220,
     fastestGainKgPerDay: 0.6,
@@ -96,6 +122,23 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     heatCycleDays: { mean: 21, from: 18, to: 24 },
     femalesPerMale: { grown: 25, young: 12 },
     waitAfterBirthDays: 45,
+    standingHeatHours: { from: 24, to: 72 },
+    serviceHours: { opens: 12, bestFrom: 18, bestTo: 36, closes: 48 },
+    mating: {
+      firstMatingShare: 0.6,
+      heatsSkipped: 1,
+      scoreLeast: 2,
+      maleFirstDays: 330,
+      maleGrownDays: 430,
+      maleOldYears: 6,
+      malesApartDays: 90,
+      maleShareLeast: 0.6,
+      maleCheckGoodDays: 120,
+      signsNeeded: 2,
+      morningEvening: 0,
+      heatsSeenShare: 0.75,
+    },
+    pairing: PAIRING,
     season: {
       cycles: 2,
       maleCheckBefore: 56,
@@ -126,6 +169,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     standardAgesDays: [90],
     birthWeightKg: [3.5, 3.1, 2.7],
     readingSdShare: 0.025,
+    grownShare: [0.6, 0.85, 0.95],
     matureWeightKg: { female: 55, male: 80 },
     heaviestKg: 180,
     fastestGainKgPerDay: 0.4,
@@ -151,6 +195,23 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     heatCycleDays: { mean: 0, from: 0, to: 0 },
     femalesPerMale: { grown: 10, young: 5 },
     waitAfterBirthDays: 28,
+    standingHeatHours: { from: 0, to: 0 },
+    serviceHours: { opens: 0, bestFrom: 0, bestTo: 0, closes: 0 },
+    mating: {
+      firstMatingShare: 0.8,
+      heatsSkipped: 0,
+      scoreLeast: 2,
+      maleFirstDays: 180,
+      maleGrownDays: 300,
+      maleOldYears: 4,
+      malesApartDays: 75,
+      maleShareLeast: 0.6,
+      maleCheckGoodDays: 90,
+      signsNeeded: 1,
+      morningEvening: 0,
+      heatsSeenShare: 0.5,
+    },
+    pairing: PAIRING,
     season: {
       cycles: 1,
       maleCheckBefore: 14,
@@ -181,6 +242,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     standardAgesDays: [21, 42, 70],
     birthWeightKg: [0.055],
     readingSdShare: 0.015,
+    grownShare: [1],
     matureWeightKg: { female: 4.2, male: 4.0 },
     heaviestKg: 14,
     fastestGainKgPerDay: 0.07,
@@ -201,6 +263,23 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     heatCycleDays: { mean: 21, from: 18, to: 24 },
     femalesPerMale: { grown: 25, young: 12 },
     waitAfterBirthDays: 50,
+    standingHeatHours: { from: 6, to: 18 },
+    serviceHours: { opens: 4, bestFrom: 12, bestTo: 18, closes: 24 },
+    mating: {
+      firstMatingShare: 0.62,
+      heatsSkipped: 0,
+      scoreLeast: 2,
+      maleFirstDays: 425,
+      maleGrownDays: 540,
+      maleOldYears: 8,
+      malesApartDays: 180,
+      maleShareLeast: 0.6,
+      maleCheckGoodDays: 180,
+      signsNeeded: 2,
+      morningEvening: 0,
+      heatsSeenShare: 0.65,
+    },
+    pairing: PAIRING,
     season: {
       cycles: 3,
       maleCheckBefore: 60,
@@ -231,6 +310,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     standardAgesDays: [205, 365],
     birthWeightKg: [34, 28],
     readingSdShare: 0.025,
+    grownShare: [0.55, 0.8, 0.93],
     matureWeightKg: { female: 520, male: 780 },
     heaviestKg: 1600,
     fastestGainKgPerDay: 2.2,

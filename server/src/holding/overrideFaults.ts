@@ -10,7 +10,14 @@ import {
 
 /** Bounds of a figure by the end of its name: beyond them an answer would be nonsense, or none could be worked out. */
 const BOUNDS: readonly (readonly [name: RegExp, least: number, most: number])[] = [
-  [/(kgPerScoreShare|shareWanted|conceptionShare)$/, 0, 1],
+  [
+    /(kgPerScoreShare|shareWanted|conceptionShare|firstMatingShare|heatsSeenShare|maleShareLeast|grownShare\.\d+)$/,
+    0,
+    1,
+  ],
+  [/(pairing\.\w+|morningEvening)$/, 0, 1],
+  [/scoreLeast$/, 0, 5],
+  [/signsNeeded$/, 1, 5],
   [/condition\.(aims|more)\./, 0, 5],
   [/season\.cycles$/, 1, 12],
   [/readingSdShare$/, 0.001, 0.2],

@@ -21,8 +21,6 @@ import { HoldingService } from '../holding/holding.service';
 
 /** What was done so many days before its window or after it still belongs to it. */
 const SLACK_DAYS = 15;
-/** A male over so many days is a grown one; below it he serves fewer. */
-const GROWN_MALE_DAYS = 540;
 
 export interface Laid {
   readonly record: PlanRecord;
@@ -155,10 +153,9 @@ export class SeasonService {
 
   private males(species: Species, on: Day): PlanView['males'] {
     const counts = { grown: 0, young: 0 };
-    const { femaleFirstMatingDays } = this.book.state.settings(species);
-    for (const { record } of this.malesHere(species, on, femaleFirstMatingDays)) {
-      const age = record.bornOn === undefined ? GROWN_MALE_DAYS : on - record.bornOn;
-      if (age >= Math.min(GROWN_MALE_DAYS, femaleFirstMatingDays * 2)) counts.grown++;
+    const { maleFirstDays, maleGrownDays } = this.book.state.settings(species).mating;
+    for (const { record } of this.malesHere(species, on, maleFirstDays)) {
+      if (record.bornOn === undefined || on - record.bornOn >= maleGrownDays) counts.grown++;
       else counts.young++;
     }
     return counts;

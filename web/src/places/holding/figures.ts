@@ -40,6 +40,22 @@ const LABELS: Readonly<Record<string, string>> = {
   conceptionShare: 'share of heats served that take',
   processingAfter: 'first handling after birth',
   damAge: "dam's age",
+  firstMatingShare: 'of grown weight at first mating',
+  heatsSkipped: 'heats let go by first',
+  scoreLeast: 'condition score at least',
+  maleFirstDays: 'male used from, days old',
+  maleGrownDays: 'male grown at, days old',
+  maleOldYears: 'male old from, years',
+  malesApartDays: 'males apart from, days old',
+  maleShareLeast: 'share that takes, replace a male under',
+  maleCheckGoodDays: 'a male check is good for, days',
+  signsNeeded: 'signs that must agree, where standing was not seen',
+  morningEvening: 'serve by hours (0) or by morning and evening (1)',
+  heatsSeenShare: 'share of heats that are seen',
+  inbreedingMost: 'inbreeding of the young at most',
+  grandparents: 'grandparents forbidden (1) or judged by inbreeding (0)',
+  affectedLeast: 'forbidden from this chance of an affected young',
+  alleleFrequency: 'a disorder in the untested base',
 };
 
 /** A setting's figures one by one, each with the path to put it back. */
