@@ -1,4 +1,5 @@
 export * from './age';
 export * from './day';
+export * from './moment';
 export * from './typedDate';
 export * from './window';

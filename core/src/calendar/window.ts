@@ -1,20 +1,17 @@
 import { addDays, type Day } from './day';
 
-/** A due thing: too early before `opens`, best from `bestFrom` to `bestTo`, over after `closes`. All days inclusive. */
-export interface Window {
-  readonly opens: Day;
-  readonly bestFrom: Day;
-  readonly bestTo: Day;
-  readonly closes: Day;
+/** A due thing: too early before `opens`, best from `bestFrom` to `bestTo`, over after `closes`. All ends inclusive. */
+export interface WindowOf<T extends number> {
+  readonly opens: T;
+  readonly bestFrom: T;
+  readonly bestTo: T;
+  readonly closes: T;
 }
 
-/** The same stretches as days counted from some event. */
-export interface WindowDays {
-  readonly opens: number;
-  readonly bestFrom: number;
-  readonly bestTo: number;
-  readonly closes: number;
-}
+/** A window of days. */
+export type Window = WindowOf<Day>;
+/** The same stretches as days, or hours, counted from some event. */
+export type WindowDays = WindowOf<number>;
 
 export type WindowStage = 'early' | 'open' | 'best' | 'closing' | 'over';
 
@@ -32,8 +29,8 @@ export function windowAfter(from: Day, days: WindowDays): Window {
   };
 }
 
-/** Where in a window a day lies. */
-export function windowStage(w: Window, asOf: Day): WindowStage {
+/** Where in a window a day or a moment lies. */
+export function windowStage<T extends number>(w: WindowOf<T>, asOf: T): WindowStage {
   if (asOf < w.opens) return 'early';
   if (asOf < w.bestFrom) return 'open';
   if (asOf <= w.bestTo) return 'best';

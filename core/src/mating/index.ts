@@ -1,0 +1,7 @@
+export * from './assign';
+export * from './eligible';
+export * from './heats';
+export * from './males';
+export * from './pairs';
+export * from './services';
+export * from './signs';

@@ -1,0 +1,55 @@
+import { windowAfter, type Day, type Window } from '../calendar';
+import type { SpeciesSettings } from '../species';
+import { proportion, type Proportion } from '../statistics';
+import type { Spell } from './services';
+
+/** Parts of a male looked at before the season. */
+export const MALE_PARTS = ['feet', 'teeth', 'testicles', 'condition', 'temper'] as const;
+export type MalePart = (typeof MALE_PARTS)[number];
+export const PART_GRADES = ['good', 'watch', 'fail'] as const;
+export type PartGrade = (typeof PART_GRADES)[number];
+
+/** A male with a group of females, from the day he was put in until he was taken out. */
+export interface Exposure {
+  readonly maleId: string;
+  readonly groupId: string;
+  readonly from: Day;
+  readonly to: Day | undefined;
+  /** Finds heats and sires nothing. */
+  readonly isTeaser: boolean;
+}
+
+/** Males that ran with a group on a day, teasers left out. */
+export const malesWith = (exposures: readonly Exposure[], groupId: string, on: Day): string[] =>
+  exposures
+    .filter((e) => !e.isTeaser && e.groupId === groupId && e.from <= on && (e.to === undefined || e.to >= on))
+    .map((e) => e.maleId);
+
+/**
+ * Spells of a male that took, of those whose outcome is known: a birth is one that took, a return or nothing one that
+ * did not. A spell that may be another male's says nothing of him.
+ */
+export function conceptionShare(spells: readonly Spell[], maleId: string): Proportion | undefined {
+  const known = spells.filter((s) => s.outcome.kind !== 'open' && s.maleIds.length === 1 && s.maleIds[0] === maleId);
+  return proportion(known.filter((s) => s.outcome.kind === 'born').length, known.length);
+}
+
+/** How many females a male of this age can serve. */
+export const capacityOf = (
+  bornOn: Day | undefined,
+  { femalesPerMale, mating }: Pick<SpeciesSettings, 'femalesPerMale' | 'mating'>,
+  asOf: Day,
+): number =>
+  bornOn === undefined || asOf - bornOn >= mating.maleGrownDays ? femalesPerMale.grown : femalesPerMale.young;
+
+/** When a young male is to be parted from the females. */
+export const partingWindow = (bornOn: Day, { mating }: Pick<SpeciesSettings, 'mating'>): Window => {
+  const apart = mating.malesApartDays;
+  const early = Math.round(apart * 0.2);
+  return windowAfter(bornOn, {
+    opens: apart - early,
+    bestFrom: apart - Math.round(early / 2),
+    bestTo: apart,
+    closes: apart + Math.round(early / 2),
+  });
+};

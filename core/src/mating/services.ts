@@ -1,0 +1,101 @@
+import { addDays, hoursBetween, type Day, type Moment } from '../calendar';
+import type { SpeciesSettings } from '../species';
+
+export const SERVICE_WAYS = ['hand', 'insemination', 'raddle', 'ran-with'] as const;
+/** By hand, by straw, a mark read on a female that runs with a male, or only having run with him. */
+export type ServiceWay = (typeof SERVICE_WAYS)[number];
+
+/** A service as it is reckoned with. */
+export interface Service {
+  readonly on: Day;
+  readonly at: Moment | undefined;
+  readonly way: ServiceWay;
+  /** All that may be the sire: one by hand, several where several males ran. */
+  readonly maleIds: readonly string[];
+}
+
+/** Services of one heat, and what came of them. */
+export interface Spell {
+  readonly services: readonly Service[];
+  readonly on: Day;
+  readonly lastOn: Day;
+  /** The males of its services, each once, the first first. */
+  readonly maleIds: readonly string[];
+  readonly outcome: Outcome;
+}
+
+export type Outcome =
+  /** She gave birth in its time. */
+  | { readonly kind: 'born'; readonly on: Day; readonly young: number }
+  /** She came on heat or was served again in a time that a cycle explains. */
+  | { readonly kind: 'returned'; readonly on: Day; readonly days: number }
+  /** Her time to give birth is over and no birth was written down. */
+  | { readonly kind: 'nothing-came' }
+  /** Told otherwise: a test, or a loss. */
+  | { readonly kind: 'empty'; readonly on: Day }
+  /** Not known yet. */
+  | { readonly kind: 'open' };
+
+/** Services no further apart are of one heat. */
+const SAME_HEAT_DAYS = 4;
+/** A heat within so many days of a service is the same one, not a return. */
+const RETURN_FROM_DAYS = 5;
+/** Births so far outside the usual range are still of the service. */
+const SLACK_DAYS = 4;
+
+export interface FemaleHistoryOfMating {
+  readonly services: readonly Service[];
+  /** Days she was seen on heat. */
+  readonly heatDays: readonly Day[];
+  readonly births: readonly { readonly on: Day; readonly young: number }[];
+  /** Days a test or a hand told her empty. */
+  readonly emptyOn: readonly Day[];
+}
+
+/**
+ * Services put together by heat, in order, each with what came of it. A birth counts for the last spell whose
+ * gestation fits it; a later heat or service within two and a half cycles is a return, and says that the earlier did
+ * not hold; for species without a cycle any later service is one.
+ */
+export function spells(
+  { services, heatDays, births, emptyOn }: FemaleHistoryOfMating,
+  settings: Pick<SpeciesSettings, 'gestationDays' | 'heatCycleDays'>,
+  asOf: Day,
+): Spell[] {
+  const groups: Service[][] = [];
+  for (const s of [...services].sort((a, b) => a.on - b.on || (a.at ?? 0) - (b.at ?? 0))) {
+    const last = groups.at(-1);
+    if (last && s.on - (last.at(-1) as Service).on <= SAME_HEAT_DAYS) last.push(s);
+    else groups.push([s]);
+  }
+  const bounds = groups.map((g) => ({ on: (g[0] as Service).on, lastOn: (g.at(-1) as Service).on }));
+  const { gestationDays: g, heatCycleDays: c } = settings;
+  return groups.map((group, i) => {
+    const { on, lastOn } = bounds[i] as (typeof bounds)[number];
+    const fits = (birth: Day, b: { readonly on: Day; readonly lastOn: Day }): boolean =>
+      birth >= addDays(b.on, g.from - SLACK_DAYS) && birth <= addDays(b.lastOn, g.to + SLACK_DAYS);
+    const born = births.find(
+      (b) => fits(b.on, { on, lastOn }) && !bounds.slice(i + 1).some((later) => fits(b.on, later)),
+    );
+    const latest = c.mean > 0 ? Math.round(2.5 * c.mean) : g.from;
+    const again = [...bounds.slice(i + 1).map((b) => b.on), ...heatDays]
+      .filter((d) => d - lastOn >= RETURN_FROM_DAYS && d - lastOn <= latest && d <= asOf)
+      .sort((a, b) => a - b)[0];
+    const toldEmpty = emptyOn.find((d) => d > lastOn && d <= addDays(lastOn, g.to));
+    const outcome = ((): Outcome => {
+      if (born) return { kind: 'born', on: born.on, young: born.young };
+      if (again !== undefined) return { kind: 'returned', on: again, days: again - lastOn };
+      if (toldEmpty !== undefined) return { kind: 'empty', on: toldEmpty };
+      return asOf > addDays(lastOn, g.to + SLACK_DAYS) ? { kind: 'nothing-came' } : { kind: 'open' };
+    })();
+    return { services: group, on, lastOn, maleIds: [...new Set(group.flatMap((s) => s.maleIds))], outcome };
+  });
+}
+
+/** Hours between the services of a spell, first to last; undefined where fewer than two have an hour. */
+export function hoursInSpell({ services }: Pick<Spell, 'services'>): number | undefined {
+  const at = services.flatMap((s) => s.at ?? []);
+  const [first] = at;
+  const last = at.at(-1);
+  return at.length < 2 || first === undefined || last === undefined ? undefined : hoursBetween(first, last);
+}
