@@ -38,7 +38,6 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
   IsOptional,
   IsString,
@@ -51,39 +50,23 @@ import {
 import {
   ARRIVAL_WAYS,
   DEPARTURE_WAYS,
-  ENTRY_SOURCES,
   IDENTIFIER_ENDS,
   MARK_COLOURS,
   MARK_PLACES,
   SAMPLE_PURPOSES,
-  type EntrySource,
   type SamplePurpose,
 } from './kinds';
+import { AnimalEntryBase, EntryBase } from './entryBase';
+import {
+  GeneTestEntry,
+  HarnessEntry,
+  HeatEntry,
+  MaleCheckEntry,
+  ServiceEntry,
+  StayEndEntry,
+  StayEntry,
+} from './matingEntries';
 import { IsCalendarDate, IsLookGrades, MAX_BATCH, MAX_NOTE, MAX_TEXT } from './rules';
-
-/** What every entry of the book carries. */
-abstract class EntryBase {
-  /** Made by whoever wrote the entry; sent again with the same id it is kept once. */
-  @IsUUID()
-  id: string;
-  @IsCalendarDate()
-  on: string;
-  @IsISO8601({ strict: true })
-  writtenAt: string;
-  @IsString()
-  @Length(1, MAX_TEXT)
-  writtenBy: string;
-  @IsIn(ENTRY_SOURCES)
-  source: EntrySource;
-  @IsOptional()
-  @IsUUID()
-  jobId?: string;
-}
-
-abstract class AnimalEntryBase extends EntryBase {
-  @IsUUID()
-  animalId: string;
-}
 
 /** An animal comes into the book: born here, bought, or found standing in the race. */
 export class ArrivalEntry extends AnimalEntryBase {
@@ -251,11 +234,14 @@ export class MobEntry extends AnimalEntryBase {
   suggested?: Mob;
 }
 
-/** Looked at for what keeps it thin; `milk` found is a heavy milker. */
+/**
+ * Looked at for what keeps it thin; `milk` found is a heavy milker, `womb` found keeps her
+ * from mating until it is looked at again and clear.
+ */
 export class CheckEntry extends AnimalEntryBase {
   @IsIn(['check'])
   type: 'check';
-  @IsIn([...CONDITION_CHECKS, 'milk'])
+  @IsIn([...CONDITION_CHECKS, 'milk', 'womb'])
   what: CheckFact['what'];
   @IsBoolean()
   isFound: boolean;
@@ -425,7 +411,14 @@ export type AnimalEntry =
   | CareEntry
   | ScoreEntry
   | MobEntry
-  | CheckEntry;
+  | CheckEntry
+  | HeatEntry
+  | ServiceEntry
+  | StayEntry
+  | StayEndEntry
+  | HarnessEntry
+  | MaleCheckEntry
+  | GeneTestEntry;
 export type Entry = AnimalEntry | StrikeEntry;
 export type EntryType = Entry['type'];
 
@@ -448,6 +441,13 @@ export const ENTRY_CLASSES = {
   score: ScoreEntry,
   mob: MobEntry,
   check: CheckEntry,
+  heat: HeatEntry,
+  service: ServiceEntry,
+  stay: StayEntry,
+  'stay-end': StayEndEntry,
+  harness: HarnessEntry,
+  'male-check': MaleCheckEntry,
+  'gene-test': GeneTestEntry,
   strike: StrikeEntry,
 } as const satisfies Record<EntryType, new () => Entry>;
 export const ENTRY_TYPES = Object.keys(ENTRY_CLASSES) as EntryType[];

@@ -1,4 +1,4 @@
-import { LOOK_POINTS, parseDay } from '@yaylak/core';
+import { LOOK_POINTS, parseDay, parseMoment } from '@yaylak/core';
 import { buildMessage, ValidateBy, type ValidationOptions } from 'class-validator';
 
 /** A date of the calendar as `YYYY-MM-DD`; 29 February of a common year is none. */
@@ -9,6 +9,41 @@ export const IsCalendarDate = (options?: ValidationOptions): PropertyDecorator =
       validator: {
         validate: (value): boolean => typeof value === 'string' && parseDay(value) !== undefined,
         defaultMessage: buildMessage(() => '$property is no date of the calendar; write it as 2026-03-31', options),
+      },
+    },
+    options,
+  );
+
+/** A time by the clock on the wall as `YYYY-MM-DDTHH:mm`. */
+export const IsLocalTime = (options?: ValidationOptions): PropertyDecorator =>
+  ValidateBy(
+    {
+      name: 'isLocalTime',
+      validator: {
+        validate: (value): boolean => typeof value === 'string' && parseMoment(value) !== undefined,
+        defaultMessage: buildMessage(() => '$property is no date with a time; write it as 2026-03-31T07:30', options),
+      },
+    },
+    options,
+  );
+
+/** A grade each for some of these parts, at least one. */
+export const IsGrades = (
+  parts: readonly string[],
+  grades: readonly string[],
+  options?: ValidationOptions,
+): PropertyDecorator =>
+  ValidateBy(
+    {
+      name: 'isGrades',
+      validator: {
+        validate: (value): boolean =>
+          typeof value === 'object' &&
+          value !== null &&
+          !Array.isArray(value) &&
+          Object.keys(value).length > 0 &&
+          Object.entries(value).every(([part, grade]) => parts.includes(part) && grades.includes(grade as string)),
+        defaultMessage: buildMessage(() => `$property must be ${grades.join(', ')} for ${parts.join(', ')}`, options),
       },
     },
     options,

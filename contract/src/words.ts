@@ -4,7 +4,9 @@ import {
   type ParentageFault,
   type ParentRole,
   type ElectronicRefusal,
+  type PairRefusal,
   type Refusal,
+  type Relation,
   type WeightUnit,
 } from '@yaylak/core';
 
@@ -63,10 +65,56 @@ export function refusalText(
       return electronicText(refusal.reason, value, refusal.length);
     case 'reared-more-than-born':
       return `Reared as one of ${value}, but born as one of ${refusal.born}. Check the two figures.`;
+    case 'not-a-female':
+      return 'Only a female comes on heat and is served. Choose another animal, or mend the sex first.';
+    case 'not-a-male':
+      return `${nameOf(value)} is no male. Choose another, or mend the sex first.`;
+    case 'no-sire':
+      return 'Say who served her: a male of the holding, or the code of a straw.';
+    case 'unknown-male':
+      return 'That male is not in the book. Add him first.';
+    case 'male-of-other-species':
+      return `${nameOf(value)} is of another species.`;
+    case 'male-gone':
+      return `${nameOf(value)} left the holding on ${refusal.goneOn}. Choose another, or check the day.`;
+    case 'unknown-stay':
+      return 'He was not put in with that group. Write down first that he was.';
+    case 'stay-ended':
+      return 'He was taken out already.';
+    case 'time-of-other-day':
+      return `${value.replace('T', ' ')} is not on ${refusal.on}. Check the day and the hour.`;
+    case 'pair':
+      return `${pairText(refusal.refusal, refusal.inbreeding, nameOf(value))} Choose another male, or give the reason.`;
     case 'parentage':
       return parentageText(refusal.fault, refusal.role, nameOf(value));
   }
 }
+
+/** Why two are not put together, with the figure. */
+export function pairText(refusal: PairRefusal, inbreeding: number, male: string): string {
+  const young = `their young would be ${percentText(inbreeding)} inbred`;
+  switch (refusal.code) {
+    case 'relation':
+      return `${capital(male)} is her ${RELATION_WORDS[refusal.relation]}: ${young}.`;
+    case 'inbreeding':
+      return `${capital(male)} is too near kin: ${young}, and the limit is ${percentText(refusal.most)}.`;
+    case 'carriers':
+      return `Both may carry ${refusal.gene}: one young in ${Math.max(1, Math.round(1 / refusal.affected))} would be affected.`;
+  }
+}
+
+export const RELATION_WORDS: Readonly<Record<Relation, string>> = {
+  parent: 'sire or her son',
+  'full-sib': 'full brother',
+  'half-sib': 'half-brother',
+  grandparent: 'grandsire or her grandson',
+};
+
+/** A share as per cent, to the tenth below ten. */
+export const percentText = (share: number): string => {
+  const percent = 100 * share;
+  return `${percent < 10 ? Math.round(percent * 10) / 10 : Math.round(percent)}\u00a0%`;
+};
 
 const shown = (kg: number, unit: WeightUnit): string => `${Math.round(fromKg(kg, unit) * 100) / 100}\u00a0${unit}`;
 const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Day } from '../calendar';
+import { momentOf, type Day } from '../calendar';
 import { SPECIES_TABLE } from '../species';
 import { day } from '../tests/builders';
 import {
@@ -62,8 +62,23 @@ const book: BookView = {
   tubeOf: (tube) => (tube === 'B-001' ? 'ram' : undefined),
   hasGroup: (id) => id === 'flock',
   settings: (species) => SPECIES_TABLE[species],
+  pair: (femaleId, maleId) =>
+    femaleId === 'lamb' && maleId === 'ram'
+      ? { inbreeding: 0.25, refusal: { code: 'relation', relation: 'parent' } }
+      : { inbreeding: 0, refusal: undefined },
   wearersOf: (plain) => (plain === '240001' ? [ewe] : plain === '240002' ? [gone] : []),
 };
+const serve = (change: object = {}): CheckedEntry => ({
+  type: 'service',
+  animalId: 'ewe',
+  on: day('2026-11-01'),
+  at: undefined,
+  way: 'hand',
+  maleIds: ['ram'],
+  straw: undefined,
+  reason: undefined,
+  ...change,
+});
 const weigh = (on: string, kg: number, animalId = 'ewe'): CheckedEntry => ({
   type: 'weight',
   animalId,
@@ -242,5 +257,40 @@ describe('the present state', () => {
     expect(mainIdentifier(facts)).toMatchObject({ isWorn: true });
     facts.identifierEnds.push({ entryId: 'e', on: day('2026-01-05'), identifierId: 'i', how: 'lost' });
     expect(mainIdentifier(facts)).toMatchObject({ isWorn: false, identifier: { text: '7' } });
+  });
+});
+
+describe('the rules of mating', () => {
+  const ofRam = { animalId: 'ram', on: day('2026-11-01') };
+  ram.stays.push(
+    { entryId: 'in', on: day('2026-10-20'), groupId: 'flock', colour: 'red', isTeaser: false },
+    { entryId: 'over', on: day('2025-10-20'), groupId: 'flock', colour: 'red', isTeaser: false },
+  );
+  ram.stayEnds.push({ entryId: 'out', on: day('2025-12-01'), stayId: 'over' });
+  it.each<[string, CheckedEntry, string | undefined]>([
+    ['a service', serve(), undefined],
+    ['a service of a male', serve({ animalId: 'ram' }), 'not-a-female'],
+    ['by a female', serve({ maleIds: ['doe'] }), 'not-a-male'],
+    ['by nobody', serve({ maleIds: [] }), 'no-sire'],
+    ['by straw', serve({ maleIds: [], straw: 'A-7', way: 'insemination' }), undefined],
+    ['by who is not in the book', serve({ maleIds: ['who'] }), 'unknown-male'],
+    ['of a goat by a ram', serve({ animalId: 'doe' }), 'male-of-other-species'],
+    ['at an hour of the day', serve({ at: momentOf('2026-11-01T07:00') }), undefined],
+    ['at an hour of another day', serve({ at: momentOf('2026-11-02T07:00') }), 'time-of-other-day'],
+    ['by her sire', serve({ animalId: 'lamb' }), 'pair'],
+    ['by her sire, for a reason', serve({ animalId: 'lamb', reason: 'broke out' }), undefined],
+    ['a mark of her sire’s, found in the field', serve({ animalId: 'lamb', way: 'raddle' }), undefined],
+    ['a male put with a group', { type: 'stay', ...ofRam, groupId: 'flock' }, undefined],
+    ['a male put with no group', { type: 'stay', ...ofRam, groupId: 'none' }, 'unknown-group'],
+    ['a ewe put in as the male', { type: 'stay', ...ofRam, animalId: 'ewe', groupId: 'flock' }, 'not-a-male'],
+    ['a male taken out', { type: 'stay-end', ...ofRam, stayId: 'in' }, undefined],
+    ['taken out of where he never was', { type: 'stay-end', ...ofRam, stayId: 'never' }, 'unknown-stay'],
+    ['taken out twice', { type: 'stay-end', ...ofRam, stayId: 'over' }, 'stay-ended'],
+    ['raddle on one that is out', { type: 'harness', ...ofRam, stayId: 'over' }, 'stay-ended'],
+    ['a check of a female', { type: 'male-check', ...ofRam, animalId: 'ewe' }, 'not-a-male'],
+    ['a test of no gene', { type: 'gene-test', ...ofRam, gene: ' ' }, 'empty'],
+    ['a heat of a male', { type: 'heat', ...ofRam, at: momentOf('2026-11-01T07:00') }, 'not-a-female'],
+  ])('%s', (_, entry, code) => {
+    expect(checkEntry(entry, book)?.code).toBe(code);
   });
 });

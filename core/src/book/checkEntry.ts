@@ -10,6 +10,7 @@ import {
 import { checkParent, type ParentageFault, type ParentRole } from '../pedigree';
 import type { Sex, Species, SpeciesSettings } from '../species';
 import { wornIdentifiers } from './derived';
+import { checkMating, type MatingEntryToCheck, type MatingRefusal, type PairJudged } from './checkMating';
 import type { AnimalFacts } from './facts';
 
 /** An entry as the rules see it. */
@@ -46,6 +47,7 @@ export type CheckedEntry =
       readonly count: number;
     }
   | { readonly type: 'score'; readonly animalId: string; readonly on: Day; readonly score: number }
+  | MatingEntryToCheck
   | {
       readonly type: 'mark' | 'choice' | 'note' | 'passage' | 'care' | 'mob' | 'check';
       readonly animalId: string;
@@ -71,6 +73,8 @@ export interface BookView {
   /** Who has the tube of this number already, on that day or in the same job. */
   tubeOf(tube: string, on: Day): string | undefined;
   settings(species: Species): SpeciesSettings;
+  /** What the young of two would be, and whether they may be put together. */
+  pair(femaleId: string, maleId: string): PairJudged;
   /** Animals that wear or wore an identifier of this normalised text. */
   wearersOf(plainText: string): Iterable<AnimalFacts>;
 }
@@ -102,6 +106,7 @@ export type Refusal = { readonly field: string; readonly value: string } & (
   | { readonly code: 'number-worn'; readonly wearerId: string; readonly colour: string | undefined }
   | { readonly code: 'electronic'; readonly reason: ElectronicRefusal; readonly length: number | undefined }
   | { readonly code: 'reared-more-than-born'; readonly born: number }
+  | MatingRefusal
   | { readonly code: 'parentage'; readonly role: ParentRole; readonly fault: ParentageFault }
 );
 
@@ -138,6 +143,14 @@ export function checkEntry(entry: CheckedEntry, book: BookView): Refusal | undef
       return checkLitterWeight(entry, facts, book);
     case 'score':
       return isScore(entry.score) ? undefined : { code: 'not-a-score', field: 'score', value: String(entry.score) };
+    case 'heat':
+    case 'service':
+    case 'stay':
+    case 'stay-end':
+    case 'harness':
+    case 'male-check':
+    case 'gene-test':
+      return checkMating(entry, facts, book);
     case 'mob':
     case 'check':
     case 'care':

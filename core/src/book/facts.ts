@@ -4,7 +4,9 @@ import type { CheckMade, MobFrom, ScoreReading } from '../condition';
 import type { Reading } from '../growth';
 import type { CareKind, LookGrade } from '../handling';
 import type { Ear, IdentifierKind, TagColour, TagShape } from '../identity';
+import type { HeatLook, MalePart, PartGrade, Service } from '../mating';
 import type { Pedigreed } from '../pedigree';
+import type { GeneResult } from '../pedigree';
 import type { DoseUnit, Route, Withheld } from '../remedies';
 import type { Sex, Species } from '../species';
 
@@ -93,9 +95,44 @@ export interface LitterWeightFact extends Fact {
 export interface ScoreFact extends Fact, ScoreReading {}
 /** Put into a feed mob. */
 export interface MobFact extends Fact, MobFrom {}
-/** Looked at for what keeps it thin, or for how much milk it gives. */
+/** Looked at for what keeps it thin, for how much milk it gives, or for its womb after a birth. */
 export interface CheckFact extends Fact, Omit<CheckMade, 'what'> {
-  readonly what: CheckMade['what'] | 'milk';
+  readonly what: CheckMade['what'] | 'milk' | 'womb';
+}
+/** Looked at for heat. */
+export interface HeatFact extends Fact, HeatLook {}
+/** Served; without a male of the holding, by straw. */
+export interface ServiceFact extends Fact, Service {
+  readonly straw: string | undefined;
+  /** Colour of the mark read, where a male with a harness ran. */
+  readonly colour: string | undefined;
+  /** Offered again to see whether she refuses, as rabbits are. */
+  readonly isCheck: boolean;
+}
+/** A male put with a group of females. */
+export interface StayFact extends Fact {
+  readonly groupId: string;
+  readonly colour: string | undefined;
+  readonly isTeaser: boolean;
+}
+export interface StayEnd extends Fact {
+  /** The entry that put him in. */
+  readonly stayId: string;
+}
+/** Another colour on his harness. */
+export interface HarnessFact extends Fact {
+  readonly stayId: string;
+  readonly colour: string;
+}
+/** A male looked at before the season. */
+export interface MaleCheckFact extends Fact {
+  readonly grades: Readonly<Partial<Record<MalePart, PartGrade>>>;
+  /** Around the testicles. */
+  readonly girthCm: number | undefined;
+}
+export interface GeneTestFact extends Fact {
+  readonly gene: string;
+  readonly result: GeneResult;
 }
 
 /** All that is known of one animal, struck entries left out. Lists are in order of day, then of writing. */
@@ -118,6 +155,13 @@ export interface AnimalFacts {
   readonly scores: ScoreFact[];
   readonly mobs: MobFact[];
   readonly checks: CheckFact[];
+  readonly heats: HeatFact[];
+  readonly services: ServiceFact[];
+  readonly stays: StayFact[];
+  readonly stayEnds: StayEnd[];
+  readonly harnesses: HarnessFact[];
+  readonly maleChecks: MaleCheckFact[];
+  readonly geneTests: GeneTestFact[];
 }
 
 /** The lists of an animal's facts, for whoever has to go through all of them. */
@@ -138,6 +182,13 @@ export const factLists = (facts: AnimalFacts): Fact[][] => [
   facts.scores,
   facts.mobs,
   facts.checks,
+  facts.heats,
+  facts.services,
+  facts.stays,
+  facts.stayEnds,
+  facts.harnesses,
+  facts.maleChecks,
+  facts.geneTests,
 ];
 
 export const emptyFacts = (record: AnimalRecord): AnimalFacts => ({
@@ -159,6 +210,13 @@ export const emptyFacts = (record: AnimalRecord): AnimalFacts => ({
   scores: [],
   mobs: [],
   checks: [],
+  heats: [],
+  services: [],
+  stays: [],
+  stayEnds: [],
+  harnesses: [],
+  maleChecks: [],
+  geneTests: [],
 });
 
 /** Puts a fact in its place in a list ordered by day; of one day, the later written stands later. */

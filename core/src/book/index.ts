@@ -1,4 +1,5 @@
 export * from './checkEntry';
+export * from './checkMating';
 export * from './derived';
 export * from './facts';
 export * from './tagging';

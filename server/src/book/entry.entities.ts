@@ -1,5 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
-import type { LookGrade } from '@yaylak/core';
+import type { HeatSign, LookGrade, MalePart, PartGrade } from '@yaylak/core';
 import { AnimalEntity } from '../animals/animal.entity';
 import { GroupEntity } from '../groups/group.entity';
 import { JobEntity } from '../jobs/job.entity';
@@ -149,6 +149,58 @@ export const CheckEntity = defineEntity({
   name: 'Check',
   tableName: 'check_entry',
   properties: { ...own, what: p.string(), isFound: p.boolean(), words: p.string().nullable() },
+});
+export const HeatEntity = defineEntity({
+  name: 'Heat',
+  tableName: 'heat_entry',
+  properties: { ...own, at: p.string(), signs: p.json<HeatSign[]>() },
+});
+export const ServiceEntity = defineEntity({
+  name: 'Service',
+  tableName: 'service_entry',
+  properties: {
+    ...own,
+    way: p.string(),
+    at: p.string().nullable(),
+    maleIds: p.json<string[]>(),
+    straw: p.string().nullable(),
+    batch: p.string().nullable(),
+    technician: p.string().nullable(),
+    colour: p.string().nullable(),
+    isWitnessed: p.boolean().nullable(),
+    isCheck: p.boolean().nullable(),
+    reason: p.string().nullable(),
+  },
+});
+export const StayEntity = defineEntity({
+  name: 'Stay',
+  tableName: 'stay_entry',
+  properties: {
+    ...own,
+    group: () => p.manyToOne(GroupEntity).index(),
+    colour: p.string().nullable(),
+    isTeaser: p.boolean().nullable(),
+  },
+});
+export const StayEndEntity = defineEntity({
+  name: 'StayEnd',
+  tableName: 'stay_end_entry',
+  properties: { ...own, stay: () => p.manyToOne(EntryEntity).index() },
+});
+export const HarnessEntity = defineEntity({
+  name: 'Harness',
+  tableName: 'harness_entry',
+  properties: { ...own, stay: () => p.manyToOne(EntryEntity).index(), colour: p.string() },
+});
+export const MaleCheckEntity = defineEntity({
+  name: 'MaleCheck',
+  tableName: 'male_check_entry',
+  properties: { ...own, grades: p.json<Partial<Record<MalePart, PartGrade>>>(), girthCm: p.double().nullable() },
+});
+export const GeneTestEntity = defineEntity({
+  name: 'GeneTest',
+  tableName: 'gene_test_entry',
+  properties: { ...own, gene: p.string(), result: p.string(), laboratory: p.string().nullable() },
 });
 export const StrikeEntity = defineEntity({
   name: 'Strike',

@@ -30,6 +30,9 @@ import {
 } from '@yaylak/core';
 import type { AnimalEntry, ArrivalEntry, PlanFacts, ProductFacts, SampleEntry, ScorersSetting } from '@yaylak/contract';
 
+import { Family } from './family';
+import { matingFact, matingToCheck } from './matingFacts';
+
 export interface GroupRecord {
   readonly id: string;
   readonly name: string;
@@ -51,6 +54,9 @@ export interface PlanRecord {
   readonly version: number;
 }
 
+/** Entries the family is read anew after. */
+const FAMILY_ENTRIES: readonly string[] = ['arrival', 'gene-test'];
+
 /** Takes a change of the state back again. */
 export type Undo = () => void;
 
@@ -64,6 +70,10 @@ export class HoldingState {
   readonly youngByParent = new Map<string, Set<string>>();
   /** Grows with every change; whoever keeps derived figures keeps them for one version. */
   version = 0;
+  /** Grows with every change of an animal, its parents or its gene tests. */
+  familyVersion = 0;
+  /** Who is kin to whom. */
+  readonly family = new Family(this);
   readonly products = new Map<string, ProductRecord>();
   readonly plans = new Map<string, PlanRecord>();
   private readonly tubes = new Map<string, SampleFact[]>();
@@ -77,6 +87,7 @@ export class HoldingState {
 
   setOverrides(overrides: SpeciesOverrides): void {
     this.settingsTable = withOverrides(overrides);
+    this.familyVersion++;
     this.version++;
   }
 
@@ -140,6 +151,7 @@ export class HoldingState {
       hasProduct: (id) => this.products.has(id),
       tubeOf: (tube, on) => this.tubeOf(tube, on),
       settings: (species) => this.settings(species),
+      pair: (femaleId, maleId) => this.family.pair(femaleId, maleId),
       wearersOf: (plain) => this.wearersOf(plain),
     };
   }
@@ -161,11 +173,26 @@ export class HoldingState {
     this.unlinkParents(facts.record);
     facts.record = record;
     this.linkParents(record);
+    this.familyVersion++;
     this.version++;
   }
 
   /** Adds an entry's fact. */
   apply(entry: AnimalEntry): Undo {
+    return this.withFamily(entry, this.applied(entry));
+  }
+
+  /** Lets the family be read anew after a change of it, and after its undoing. */
+  private withFamily(entry: AnimalEntry, undo: Undo): Undo {
+    if (!FAMILY_ENTRIES.includes(entry.type)) return undo;
+    this.familyVersion++;
+    return () => {
+      this.familyVersion++;
+      undo();
+    };
+  }
+
+  private applied(entry: AnimalEntry): Undo {
     this.version++;
     if (entry.type === 'arrival') return this.applyArrival(entry);
     const facts = this.animals.get(entry.animalId);
@@ -212,6 +239,16 @@ export class HoldingState {
         return insert(facts.mobs, { ...base, mob: entry.mob });
       case 'check':
         return insert(facts.checks, { ...base, what: entry.what, isFound: entry.isFound });
+      case 'heat':
+      case 'service':
+      case 'stay':
+      case 'stay-end':
+      case 'harness':
+      case 'male-check':
+      case 'gene-test': {
+        const { list, fact } = matingFact(entry, facts, base);
+        return insert(list, fact);
+      }
       case 'note':
         return () => undefined;
     }
@@ -219,6 +256,10 @@ export class HoldingState {
 
   /** Takes a struck entry's fact out. */
   strike(entry: AnimalEntry): Undo {
+    return this.withFamily(entry, this.struck(entry));
+  }
+
+  private struck(entry: AnimalEntry): Undo {
     this.version++;
     const facts = this.animals.get(entry.animalId);
     if (!facts) return () => undefined;
@@ -353,6 +394,14 @@ export function toChecked(entry: AnimalEntry): CheckedEntry {
       return { type: 'litter-weight', ...base, totalKg: entry.totalKg, count: entry.count };
     case 'score':
       return { type: 'score', ...base, score: entry.score };
+    case 'heat':
+    case 'service':
+    case 'stay':
+    case 'stay-end':
+    case 'harness':
+    case 'male-check':
+    case 'gene-test':
+      return matingToCheck(entry, base);
     case 'mob':
     case 'check':
     case 'care':

@@ -35,5 +35,6 @@ export const CHECK_WORDS: Readonly<
   feet: { name: 'Feet', found: 'Feet are bad', clear: 'Feet are sound' },
   age: { name: 'Age', found: 'Too old', clear: 'Not too old' },
   illness: { name: 'Illness', found: 'Ill', clear: 'Nothing ill about her' },
+  womb: { name: 'Womb', found: 'Womb not clean', clear: 'Womb clean' },
   milk: { name: 'Milk', found: 'Heavy milker', clear: 'Milks as the others' },
 };

@@ -2,6 +2,7 @@ import type { Entry } from '@yaylak/contract';
 import { spacedDigits, type LookGrade, type Species, type Standard, type WeightUnit } from '@yaylak/core';
 import { amountText, countText, fullDate, weightText } from './format';
 import { CHECK_WORDS, MOB_WORDS, scoreText } from './condition';
+import { matingWords } from './mating';
 import { DECISION_WORDS } from './reasons';
 import { CARE_WORDS, ROUTE_WORDS } from './stations';
 
@@ -11,10 +12,12 @@ interface Told {
   readonly standards: readonly Standard[];
   readonly groupName?: string | undefined;
   readonly productName?: string | undefined;
+  /** How a male is called. */
+  readonly nameOf?: ((animalId: string) => string | undefined) | undefined;
 }
 
 /** An entry in a line of words. */
-export function entryWords(entry: Entry, { species, unit, standards, groupName, productName }: Told): string {
+export function entryWords(entry: Entry, { species, unit, standards, groupName, productName, nameOf }: Told): string {
   switch (entry.type) {
     case 'arrival':
       return entry.how === 'born' ? 'Born here' : entry.how === 'bought' ? 'Bought' : 'Found and taken in';
@@ -56,6 +59,14 @@ export function entryWords(entry: Entry, { species, unit, standards, groupName, 
       return `To the ${MOB_WORDS[entry.mob]} mob${entry.suggested && entry.suggested !== entry.mob ? ` (suggested: ${MOB_WORDS[entry.suggested]})` : ''}`;
     case 'check':
       return `${CHECK_WORDS[entry.what][entry.isFound ? 'found' : 'clear']}${entry.words ? `: ${entry.words}` : ''}`;
+    case 'heat':
+    case 'service':
+    case 'stay':
+    case 'stay-end':
+    case 'harness':
+    case 'male-check':
+    case 'gene-test':
+      return matingWords(entry, { groupName, nameOf });
     case 'strike':
       return 'Struck out';
   }
