@@ -154,6 +154,13 @@ export class ResourcesSetting {
   @ValidateNested({ each: true })
   @Type(() => LeanSetting)
   lean: LeanSetting[];
+  /** Heat waves, as seed suffers in them. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(100)
+  @ValidateNested({ each: true })
+  @Type(() => AwaySetting)
+  hot?: AwaySetting[];
 }
 
 /** What the calendar says beside the plan, and whether it rings. */

@@ -104,10 +104,12 @@ export function pairText(refusal: PairRefusal, inbreeding: number, male: string)
 }
 
 export const RELATION_WORDS: Readonly<Record<Relation, string>> = {
-  parent: 'sire or her son',
+  parent: 'sire',
+  young: 'son',
   'full-sib': 'full brother',
   'half-sib': 'half-brother',
-  grandparent: 'grandsire or her grandson',
+  grandparent: 'grandsire',
+  grandyoung: 'grandson',
 };
 
 /** A share as per cent, to the tenth below ten. */

@@ -36,6 +36,12 @@ import { RemediesController } from './remedies/remedies.controller';
 import { RemediesService } from './remedies/remedies.service';
 import { DueService } from './due/due.service';
 import { CalendarService } from './season/calendar.service';
+import { FemalesToMateService } from './mating/females.service';
+import { MatingHistoryService } from './mating/history.service';
+import { MalesService } from './mating/males.service';
+import { MatingController } from './mating/mating.controller';
+import { MatingService } from './mating/mating.service';
+import { PairingService } from './mating/pairing.service';
 import { PlansService } from './season/plans.service';
 import { SeasonController } from './season/season.controller';
 import { SeasonService } from './season/season.service';
@@ -57,6 +63,7 @@ import { TodayService } from './today/today.service';
     JobsController,
     RemediesController,
     SeasonController,
+    MatingController,
     TagsController,
     TodayController,
   ],
@@ -72,6 +79,11 @@ import { TodayService } from './today/today.service';
     CsvService,
     DrillsService,
     DueService,
+    FemalesToMateService,
+    MalesService,
+    MatingHistoryService,
+    MatingService,
+    PairingService,
     GroupsService,
     GrowthService,
     HoldingService,

@@ -10,8 +10,7 @@ export type FemaleReason =
   | { readonly code: 'resting'; readonly bornOn: Day; readonly until: Day }
   | { readonly code: 'womb'; readonly since: Day }
   | { readonly code: 'thin'; readonly score: number; readonly least: number }
-  | { readonly code: 'carrying'; readonly servedOn: Day; readonly probability: number }
-  | { readonly code: 'just-served'; readonly servedOn: Day };
+  | { readonly code: 'carrying'; readonly servedOn: Day; readonly probability: number };
 
 export type MaleReason =
   | { readonly code: 'too-young'; readonly until: Day }

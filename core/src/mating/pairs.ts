@@ -1,25 +1,27 @@
 import { youngAffected, type Genotype, type Pedigreed } from '../pedigree';
 import type { PairingRules } from '../species';
 
-/** How two animals are kin, by their parents and grandparents. */
-export type Relation = 'parent' | 'full-sib' | 'half-sib' | 'grandparent';
+/** What one animal is to another, by their parents and grandparents. */
+export type Relation = 'parent' | 'young' | 'full-sib' | 'half-sib' | 'grandparent' | 'grandyoung';
 
 /** What pairing has to know of an animal's family. */
 export type FamilyOf = (id: string) => Pick<Pedigreed, 'id' | 'damId' | 'sireId'> | undefined;
 
-/** The nearest relation of two animals either way round; undefined beyond grandparents and half sibs. */
+/** What `b` is to `a`, the nearest first; undefined beyond grandparents and half sibs. */
 export function relationOf(a: string, b: string, family: FamilyOf): Relation | undefined {
   const parents = (id: string): string[] => {
     const own = family(id);
     return [own?.damId, own?.sireId].filter((p): p is string => p !== undefined);
   };
   const [ofA, ofB] = [parents(a), parents(b)];
-  if (ofA.includes(b) || ofB.includes(a)) return 'parent';
+  if (ofA.includes(b)) return 'parent';
+  if (ofB.includes(a)) return 'young';
   const shared = ofA.filter((p) => ofB.includes(p)).length;
   if (shared === 2) return 'full-sib';
   if (shared === 1) return 'half-sib';
   const isGrandparent = (old: string, of: readonly string[]): boolean => of.some((p) => parents(p).includes(old));
-  return isGrandparent(a, ofB) || isGrandparent(b, ofA) ? 'grandparent' : undefined;
+  if (isGrandparent(b, ofA)) return 'grandparent';
+  return isGrandparent(a, ofB) ? 'grandyoung' : undefined;
 }
 
 /** Why a pair is forbidden. */
@@ -46,7 +48,8 @@ export function pairRefusal(
 ): PairRefusal | undefined {
   const { femaleId, maleId, inbreeding } = pair;
   const relation = relationOf(femaleId, maleId, family);
-  if (relation && (relation !== 'grandparent' || rules.grandparents === 1)) return { code: 'relation', relation };
+  const isGrand = relation === 'grandparent' || relation === 'grandyoung';
+  if (relation && (!isGrand || rules.grandparents === 1)) return { code: 'relation', relation };
   if (inbreeding > rules.inbreedingMost + ROUNDING) return { code: 'inbreeding', most: rules.inbreedingMost };
   for (const { gene, of } of genes) {
     const [her, his] = [of(femaleId), of(maleId)];

@@ -1,11 +1,17 @@
 import { Injectable } from '@nestjs/common';
-import { dayOf, type Day } from '@yaylak/core';
+import { dayOf, momentAt, type Day, type Moment } from '@yaylak/core';
 
 /** What day it is where the server stands. Tests set their own. */
 @Injectable()
 export class Clock {
   now(): Date {
     return new Date();
+  }
+
+  /** The time on the wall. */
+  moment(): Moment {
+    const now = this.now();
+    return momentAt(this.today(), now.getHours() * 60 + now.getMinutes());
   }
 
   today(): Day {

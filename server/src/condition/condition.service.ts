@@ -243,7 +243,9 @@ export class ConditionService {
   }
 
   private unanswered(facts: AnimalFacts, today: Day): NoResponseView[] {
-    const checks = facts.checks.flatMap((c) => (c.what === 'milk' || c.what === 'womb' ? [] : [{ ...c, what: c.what }]));
+    const checks = facts.checks.flatMap((c) =>
+      c.what === 'milk' || c.what === 'womb' ? [] : [{ ...c, what: c.what }],
+    );
     const found = noResponse(this.book.state.scores(facts), facts.mobs, checks);
     if (!found || today - found.to.on > SCORE_DAYS) return [];
     const { bornOn } = facts.record;

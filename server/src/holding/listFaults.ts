@@ -30,7 +30,7 @@ export const blankFaults = (blanks: readonly BlankTags[]): FieldFault[] =>
 /** Days away that end before they begin, and a species whose pens are given twice. */
 export function resourceFaults(resources: ResourcesSetting | undefined): FieldFault[] {
   if (!resources) return [];
-  const turned = resources.away
+  const turned = [...resources.away, ...(resources.hot ?? [])]
     .filter((a) => a.to < a.from)
     .map((a) => ({ field: 'resources.away', message: `“${a.why}” ends on ${a.to}, before it begins on ${a.from}.` }));
   const species = resources.birthPens.map((p) => p.species);

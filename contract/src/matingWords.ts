@@ -1,0 +1,44 @@
+import { isoOf, type FemaleReason, type MaleReason } from '@yaylak/core';
+import { percentText } from './words';
+
+const kgText = (kg: number): string => `${Math.round(kg * 10) / 10}\u00a0kg`;
+
+/** Why a female is not mated, or not yet. */
+export function femaleReasonText(reason: FemaleReason): string {
+  switch (reason.code) {
+    case 'too-young':
+      return 'too young';
+    case 'too-light':
+      return `${kgText(reason.kg)}, wants ${kgText(reason.neededKg)} first`;
+    case 'heats-to-skip':
+      return `let ${reason.of === 1 ? 'her first heat' : `${reason.of} heats`} go by, ${reason.seen} seen`;
+    case 'resting':
+      return `rests after the birth of ${isoOf(reason.bornOn)}`;
+    case 'womb':
+      return 'womb not clean: look again, then the next heat';
+    case 'thin':
+      return `too thin at ${reason.score}, wants ${reason.least}`;
+    case 'carrying':
+      return `served, in young with ${percentText(reason.probability)}`;
+  }
+}
+
+/** Why a male is not used, or only with a doubt. */
+export function maleReasonText(reason: MaleReason): string {
+  switch (reason.code) {
+    case 'too-young':
+      return 'too young';
+    case 'too-light':
+      return `${kgText(reason.kg)}, wants ${kgText(reason.neededKg)} first`;
+    case 'failed-check':
+      return `not fit at the check: ${reason.parts.join(', ')}`;
+    case 'not-checked':
+      return reason.lastOn === undefined ? 'never checked' : `last checked ${isoOf(reason.lastOn)}`;
+    case 'old':
+      return 'over the age to look for his follower';
+    case 'low-share':
+      return `only ${percentText(reason.share.share)} of ${reason.share.of} took`;
+    case 'resting':
+      return 'rests';
+  }
+}

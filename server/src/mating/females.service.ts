@@ -1,0 +1,209 @@
+import { Inject, Injectable } from '@nestjs/common';
+import {
+  femaleReasonText,
+  type ChanceView,
+  type FemaleToMateView,
+  type HeatView,
+  type ReasonView,
+  type ServedView,
+  type TagView,
+} from '@yaylak/contract';
+import {
+  addDays,
+  dayOfMoment,
+  dayOfWeight,
+  femaleReadiness,
+  groupOn,
+  growthCurve,
+  isoMoment,
+  isoOf,
+  nextHeats,
+  serviceTiming,
+  serviceWindow,
+  type AnimalFacts,
+  type Day,
+  type FemaleToMate,
+  type Heat,
+  type Moment,
+  type Readiness,
+  type FemaleReason,
+  type ServiceFact,
+  type WindowOf,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { tagView, windowView } from '../common/views';
+import { MatingHistoryService } from './history.service';
+
+/** A heat is shown until so long after its window closed, that a late service is still judged. */
+const SHOWN_DAYS = 3;
+/** A score older than this says nothing of today. */
+const SCORE_DAYS = 150;
+
+/** Each female's readiness, heats and services. */
+@Injectable()
+export class FemalesToMateService {
+  private readonly readinessKept = new WeakMap<
+    AnimalFacts,
+    { readonly version: number; readonly today: Day; readonly value: Readiness<FemaleReason> }
+  >();
+
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  view(facts: AnimalFacts): FemaleToMateView {
+    const today = this.clock.today();
+    const { species } = facts.record;
+    const { heats } = this.history.of(facts);
+    const last = heats.at(-1);
+    const lastHeatOn = last && dayOfMoment(last.seenAt);
+    const readiness = this.readiness(facts);
+    const chance = this.chanceView(facts);
+    const groupId = groupOn(facts, today);
+    const isCarrying = readiness.reasons.some((r) => r.code === 'carrying');
+    const next =
+      lastHeatOn === undefined || isCarrying
+        ? undefined
+        : nextHeats(lastHeatOn, this.book.state.settings(species), 12).find((w) => w.closes >= today);
+    return {
+      tag: tagView(facts, today),
+      groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
+      isReady: readiness.isReady,
+      readyOn: readiness.readyOn === undefined ? null : isoOf(readiness.readyOn),
+      reasons: readiness.reasons.map(reasonView),
+      lastHeatOn: lastHeatOn === undefined ? null : isoOf(lastHeatOn),
+      nextHeat: next ? windowView(next) : null,
+      chance,
+      runsWith: this.history.runningWith(facts, today).flatMap((id) => this.tags(id)),
+    };
+  }
+
+  /** Whether she may be mated today; worked out once a version of the book, as it takes a growth curve. */
+  readiness(facts: AnimalFacts): Readiness<FemaleReason> {
+    const today = this.clock.today();
+    const { version } = this.book.state;
+    const known = this.readinessKept.get(facts);
+    if (known?.version === version && known.today === today) return known.value;
+    const value = femaleReadiness(this.toMate(facts, today), this.book.state.settings(facts.record.species), today);
+    this.readinessKept.set(facts, { version, today, value });
+    return value;
+  }
+
+  /** The heat she is on, or was on so lately that a service is still judged by it. */
+  heat(facts: AnimalFacts): HeatView | undefined {
+    const today = this.clock.today();
+    const history = this.history.of(facts);
+    const heat = history.heats.at(-1);
+    if (!heat) return undefined;
+    const window = serviceWindow(heat.seenAt, this.book.state.settings(facts.record.species));
+    const until = window ? dayOfMoment(window.closes) : dayOfMoment(heat.lastSeenAt);
+    if (addDays(until, SHOWN_DAYS) < today) return undefined;
+    const seenOn = dayOfMoment(heat.seenAt);
+    const returned = history.spells.find((s) => s.outcome.kind === 'returned' && s.outcome.on === seenOn);
+    return {
+      tag: tagView(facts, today),
+      seenAt: isoMoment(heat.seenAt),
+      notYetAt: heat.notYetAt === undefined ? null : isoMoment(heat.notYetAt),
+      isStanding: heat.isStanding,
+      signs: heat.signs,
+      window: window ? hourWindow(window) : null,
+      services: this.servicesOf(facts, heat, window, until),
+      returnAfterDays: returned?.outcome.kind === 'returned' ? returned.outcome.days : null,
+    };
+  }
+
+  private servicesOf(facts: AnimalFacts, heat: Heat, window: WindowOf<Moment> | undefined, until: Day): ServedView[] {
+    const from = dayOfMoment(heat.seenAt) - 1;
+    return facts.services
+      .filter((s) => s.on >= from && s.on <= addDays(until, SHOWN_DAYS))
+      .map((s) => this.servedView(s, window));
+  }
+
+  private servedView(s: ServiceFact, window: WindowOf<Moment> | undefined): ServedView {
+    return {
+      entryId: s.entryId,
+      at: s.at === undefined ? null : isoMoment(s.at),
+      on: isoOf(s.on),
+      way: s.way,
+      males: s.maleIds.flatMap((id) => this.tags(id)),
+      straw: s.straw ?? null,
+      timing: window && s.at !== undefined ? serviceTiming(window, s.at) : null,
+    };
+  }
+
+  private chanceView(facts: AnimalFacts): ChanceView | null {
+    const found = this.history.chance(facts);
+    if (!found) return null;
+    const { spell, chance } = found;
+    const settings = this.book.state.settings(facts.record.species);
+    const { gestationDays: g } = settings;
+    const [returns] = nextHeats(spell.lastOn, settings, 1);
+    const last = spell.services.at(-1) as ServiceFact | undefined;
+    return {
+      servedOn: isoOf(spell.on),
+      males: spell.maleIds.flatMap((id) => this.tags(id)),
+      straw: last?.straw ?? null,
+      probability: chance.probability,
+      story: chance.story.map((s) => ({ ...s, on: isoOf(s.on) })),
+      returns: returns ? windowView(returns) : null,
+      returnedOn: spell.outcome.kind === 'returned' ? isoOf(spell.outcome.on) : null,
+      birthFrom: isoOf(addDays(spell.on, g.from)),
+      birthTo: isoOf(addDays(spell.lastOn, g.to)),
+    };
+  }
+
+  private toMate(facts: AnimalFacts, today: Day): FemaleToMate {
+    const { bornOn } = facts.record;
+    const history = this.history.of(facts);
+    const womb = facts.checks.findLast((c) => c.what === 'womb');
+    const score = this.book.state.scores(facts).at(-1);
+    const found = this.history.chance(facts);
+    return {
+      bornOn,
+      hasGivenBirth: history.hasGivenBirth,
+      lastBirthOn: history.lastBirthOn,
+      weight: history.hasGivenBirth ? undefined : this.weight(facts, 'female'),
+      heatsSeen: history.heats.length,
+      wombSince: womb?.isFound ? womb.on : undefined,
+      score: score && today - score.on <= SCORE_DAYS ? score.score : undefined,
+      served: found && { on: found.spell.on, probability: found.chance.probability },
+    };
+  }
+
+  /**
+   * A young animal's weight beside what is wanted at its first mating, and when its curve gets there. Its own grown
+   * weight is taken where its curve tells it; from a few readings it would be read off the very table it is held to.
+   */
+  weight(facts: AnimalFacts, sex: 'female' | 'male'): FemaleToMate['weight'] {
+    const { bornOn, species } = facts.record;
+    const settings = this.book.state.settings(species);
+    const daily = this.book.state.daily(facts);
+    const last = daily.at(-1);
+    if (!last || bornOn === undefined) return undefined;
+    const curve = growthCurve(bornOn, daily, settings);
+    const matureKg = curve.kind === 'curve' ? curve.matureKg : settings.matureWeightKg[sex];
+    const neededKg = matureKg * settings.mating.firstMatingShare;
+    return { kg: last.kg, neededKg, reachedOn: dayOfWeight(curve, neededKg, bornOn, last) };
+  }
+
+  private tags(id: string): TagView[] {
+    const facts = this.book.state.animals.get(id);
+    return facts ? [tagView(facts, this.clock.today())] : [];
+  }
+}
+
+const reasonView = (reason: FemaleReason): ReasonView => ({
+  code: reason.code,
+  words: femaleReasonText(reason),
+  until: 'until' in reason && reason.until !== undefined ? isoOf(reason.until) : null,
+});
+
+export const hourWindow = (w: WindowOf<Moment>) => ({
+  opens: isoMoment(w.opens),
+  bestFrom: isoMoment(w.bestFrom),
+  bestTo: isoMoment(w.bestTo),
+  closes: isoMoment(w.closes),
+});

@@ -1,0 +1,176 @@
+import { Inject, Injectable } from '@nestjs/common';
+import {
+  carryingChance,
+  groupOn,
+  heatsSeen,
+  isPresent,
+  malesWith,
+  spells,
+  takingShare,
+  addDays,
+  dayOfMoment,
+  type AnimalFacts,
+  type CarryingChance,
+  type Day,
+  type Exposure,
+  type Heat,
+  type SiredLitter,
+  type Species,
+  type Spell,
+} from '@yaylak/core';
+import { AnimalPageService } from '../animals/animalPage.service';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+
+/** What is known of a female's heats and services. */
+export interface FemaleHistory {
+  readonly heats: readonly Heat[];
+  readonly spells: readonly Spell[];
+  readonly lastBirthOn: Day | undefined;
+  readonly hasGivenBirth: boolean;
+}
+
+interface Kept {
+  readonly version: number;
+  readonly today: Day;
+  readonly histories: Map<string, FemaleHistory>;
+  readonly exposures: readonly Exposure[];
+  readonly shares: Map<Species, number>;
+}
+
+const NO_HISTORY: FemaleHistory = { heats: [], spells: [], lastBirthOn: undefined, hasGivenBirth: false };
+
+/** Heats, services and what came of them, of all females; worked out once a version of the book. */
+@Injectable()
+export class MatingHistoryService {
+  private kept: Kept | undefined;
+
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(AnimalPageService) private readonly pages: AnimalPageService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  of(facts: AnimalFacts): FemaleHistory {
+    if (facts.record.sex !== 'female') return NO_HISTORY;
+    const { histories } = this.read();
+    const known = histories.get(facts.record.id);
+    if (known) return known;
+    const found = this.history(facts);
+    histories.set(facts.record.id, found);
+    return found;
+  }
+
+  /** Every stay of a male with a group, teasers too. */
+  get exposures(): readonly Exposure[] {
+    return this.read().exposures;
+  }
+
+  /** Males that may sire, with a female now: by the group she is in. */
+  runningWith(facts: AnimalFacts, on: Day): string[] {
+    const groupId = groupOn(facts, on);
+    return groupId === undefined ? [] : malesWith(this.exposures, groupId, on);
+  }
+
+  /** Spells of all females of a species that are or were here. */
+  spellsOf(species: Species): Spell[] {
+    return this.females(species).flatMap((f) => [...this.of(f).spells]);
+  }
+
+  /** Litters with both parents on record. */
+  littersOf(species: Species): SiredLitter[] {
+    return this.females(species).flatMap((f) =>
+      this.pages.littersOf(f.record.id).flatMap((l): SiredLitter[] => {
+        const sireId = this.book.state.animals.get(l.youngIds[0] ?? '')?.record.sireId;
+        return sireId === undefined ? [] : [{ damId: l.damId, sireId, bornOn: l.bornOn, size: l.youngIds.length }];
+      }),
+    );
+  }
+
+  /** Share of services that take: the species' figure drawn toward the holding's own. */
+  takingShare(species: Species): number {
+    const { shares } = this.read();
+    const known = shares.get(species);
+    if (known !== undefined) return known;
+    const outcomes = this.spellsOf(species).filter((s) => s.outcome.kind !== 'open');
+    const took = outcomes.filter((s) => s.outcome.kind === 'born').length;
+    const share = takingShare(this.book.state.settings(species).season.conceptionShare, took, outcomes.length);
+    shares.set(species, share);
+    return share;
+  }
+
+  /** The spell a female may be carrying from, with how likely it is; undefined after a birth, or long over. */
+  chance(facts: AnimalFacts): { readonly spell: Spell; readonly chance: CarryingChance } | undefined {
+    const today = this.clock.today();
+    const { species } = facts.record;
+    const settings = this.book.state.settings(species);
+    const { spells: all, lastBirthOn } = this.of(facts);
+    const spell = all.at(-1);
+    if (!spell || (lastBirthOn !== undefined && lastBirthOn >= spell.on)) return undefined;
+    if (spell.outcome.kind === 'nothing-came' || spell.outcome.kind === 'born') return undefined;
+    const returnedOn = spell.outcome.kind === 'returned' ? spell.outcome.on : undefined;
+    const prior = this.takingShare(species);
+    return { spell, chance: carryingChance({ servedOn: spell.lastOn, prior, returnedOn }, settings, today) };
+  }
+
+  private females(species: Species): AnimalFacts[] {
+    return [...this.book.state.animals.values()].filter(
+      ({ record }) => record.species === species && record.sex === 'female',
+    );
+  }
+
+  private history(facts: AnimalFacts): FemaleHistory {
+    const { species } = facts.record;
+    const settings = this.book.state.settings(species);
+    const litters = this.pages.littersOf(facts.record.id);
+    const heats = heatsSeen(facts.heats, settings);
+    const gone = facts.departures[0]?.on;
+    // Who left is judged by what was known then: no birth is to be expected of her any more.
+    const asOf = (gone === undefined ? this.clock.today() : Math.min(gone, this.clock.today())) as Day;
+    return {
+      heats,
+      spells: spells(
+        {
+          services: facts.services,
+          heatDays: heats.map((h) => dayOfMoment(h.seenAt)),
+          births: litters.map((l) => ({ on: l.bornOn, young: l.youngIds.length })),
+          emptyOn: [],
+        },
+        settings,
+        asOf,
+      ),
+      lastBirthOn: litters.at(-1)?.bornOn,
+      hasGivenBirth: litters.length > 0,
+    };
+  }
+
+  private read(): Kept {
+    const { version, animals } = this.book.state;
+    const today = this.clock.today();
+    if (this.kept?.version === version && this.kept.today === today) return this.kept;
+    const exposures = [...animals.values()].flatMap((f) => stays(f));
+    return (this.kept = { version, today, histories: new Map(), exposures, shares: new Map() });
+  }
+}
+
+/** A male's stays; one that left the holding stays no longer. */
+function stays(facts: AnimalFacts): Exposure[] {
+  return facts.stays.map((s): Exposure => {
+    const end = facts.stayEnds.find((e) => e.stayId === s.entryId)?.on;
+    const gone = facts.departures[0]?.on;
+    return {
+      maleId: facts.record.id,
+      groupId: s.groupId,
+      from: s.on,
+      to: end ?? gone,
+      isTeaser: s.isTeaser || facts.record.sex === 'castrate',
+    };
+  });
+}
+
+/** Whether a stay goes on today. */
+export const isOpenStay = (facts: AnimalFacts, stayId: string, today: Day): boolean =>
+  isPresent(facts, today) && !facts.stayEnds.some((e) => e.stayId === stayId);
+
+/** Days from which on services by hand count as this season's. */
+export const seasonFrom = (today: Day): Day => addDays(today, -90);

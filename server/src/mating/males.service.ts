@@ -1,0 +1,217 @@
+import { Inject, Injectable } from '@nestjs/common';
+import {
+  maleReasonText,
+  type MaleToMateView,
+  type PartingView,
+  type ReasonView,
+  type ShareView,
+  type StayView,
+} from '@yaylak/contract';
+import {
+  capacityOf,
+  completedMonths,
+  conceptionShare,
+  groupOn,
+  isoOf,
+  kinshipTable,
+  maleReadiness,
+  partingWindow,
+  windowStage,
+  type AnimalFacts,
+  type MaleReason,
+  type Proportion,
+  type Readiness,
+  type Species,
+  type Spell,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { tagView, windowView } from '../common/views';
+import { FemalesToMateService } from './females.service';
+import { isOpenStay, MatingHistoryService, seasonFrom } from './history.service';
+
+/** Work that opens within so many days is shown. */
+const AHEAD_DAYS = 14;
+
+/** The males: fit or not, their load, and the young ones to be parted from the females. */
+@Injectable()
+export class MalesService {
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
+    @Inject(FemalesToMateService) private readonly females: FemalesToMateService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  /** Males of age, and those that will be within half a year, oldest first. */
+  ofAge(species: Species): AnimalFacts[] {
+    const today = this.clock.today();
+    const { maleFirstDays } = this.book.state.settings(species).mating;
+    return this.book.state
+      .present(today)
+      .filter(
+        ({ record: r }) =>
+          r.species === species && r.sex === 'male' && (r.bornOn === undefined || today - r.bornOn >= maleFirstDays),
+      )
+      .sort((a, b) => (a.record.bornOn ?? 0) - (b.record.bornOn ?? 0));
+  }
+
+  list(species: Species): MaleToMateView[] {
+    const males = this.ofAge(species);
+    const spells = this.history.spellsOf(species);
+    const females = this.femalesOfAge(species);
+    const { family } = this.book.state;
+    const table = kinshipTable(
+      family.pedigree,
+      family.inbreeding,
+      males.map((m) => m.record.id),
+      females.map((f) => f.record.id),
+    );
+    return males.map((facts, row) => {
+      const notWith = females.filter((f, column) =>
+        family.refusalOf(f.record.id, facts.record.id, table.values[row * females.length + column] ?? 0),
+      ).length;
+      return this.view(facts, spells, females, notWith);
+    });
+  }
+
+  readiness(facts: AnimalFacts, spells: readonly Spell[]): Readiness<MaleReason> {
+    const today = this.clock.today();
+    const { record } = facts;
+    const check = facts.maleChecks.at(-1);
+    const failed = check ? Object.entries(check.grades).flatMap(([part, g]) => (g === 'fail' ? [part] : [])) : [];
+    const settings = this.book.state.settings(record.species);
+    const isGrown = record.bornOn === undefined || today - record.bornOn >= settings.mating.maleGrownDays;
+    return maleReadiness(
+      {
+        bornOn: record.bornOn,
+        weight: isGrown ? undefined : this.females.weight(facts, 'male'),
+        lastCheck: check && { on: check.on, failed },
+        share: conceptionShare(spells, record.id),
+        restsUntil: undefined,
+      },
+      settings,
+      today,
+    );
+  }
+
+  /** Females that may be mated by age, ready or not. */
+  femalesOfAge(species: Species): AnimalFacts[] {
+    const today = this.clock.today();
+    const { femaleFirstMatingDays } = this.book.state.settings(species);
+    return this.book.state
+      .present(today)
+      .filter(
+        ({ record: r }) =>
+          r.species === species &&
+          r.sex === 'female' &&
+          (r.bornOn === undefined || today - r.bornOn >= femaleFirstMatingDays),
+      );
+  }
+
+  /** How many females a male has this season. */
+  load(facts: AnimalFacts, females: readonly AnimalFacts[]): number {
+    const today = this.clock.today();
+    const { id } = facts.record;
+    const groups = new Set(this.stays(facts, females).flatMap((s) => (s.isTeaser ? [] : [s.groupId])));
+    const from = seasonFrom(today);
+    return females.filter((f) => {
+      const groupId = groupOn(f, today);
+      if (groupId !== undefined && groups.has(groupId)) return true;
+      return f.services.some((s) => s.on >= from && s.maleIds.length === 1 && s.maleIds[0] === id);
+    }).length;
+  }
+
+  /** Young males in the window in which they are parted from the females they run with. */
+  partings(species: Species): PartingView[] {
+    const today = this.clock.today();
+    const settings = this.book.state.settings(species);
+    const present = this.book.state.present(today).filter((f) => f.record.species === species);
+    const withFemales = new Set(
+      present.flatMap((f) => {
+        const groupId = groupOn(f, today);
+        const isFemale = f.record.sex === 'female';
+        return isFemale && groupId !== undefined ? [groupId] : [];
+      }),
+    );
+    return present
+      .flatMap((facts): PartingView[] => {
+        const { sex, bornOn } = facts.record;
+        const groupId = groupOn(facts, today);
+        if (sex !== 'male' || bornOn === undefined || groupId === undefined || !withFemales.has(groupId)) return [];
+        // A grown male is where he is on purpose.
+        if (today - bornOn >= settings.mating.maleFirstDays) return [];
+        const window = partingWindow(bornOn, settings);
+        if (window.opens > today + AHEAD_DAYS) return [];
+        const stage = windowStage(window, today);
+        return [
+          {
+            tag: tagView(facts, today),
+            groupId,
+            groupName: this.book.state.groups.get(groupId)?.name ?? null,
+            window: windowView(window),
+            isOpen: stage !== 'early',
+            isLate: stage === 'over' || stage === 'closing',
+          },
+        ];
+      })
+      .sort((a, b) => (a.window.closes < b.window.closes ? -1 : 1));
+  }
+
+  private view(
+    facts: AnimalFacts,
+    spells: readonly Spell[],
+    females: readonly AnimalFacts[],
+    notWith: number,
+  ): MaleToMateView {
+    const today = this.clock.today();
+    const { record } = facts;
+    const readiness = this.readiness(facts, spells);
+    const check = facts.maleChecks.at(-1);
+    const groupId = groupOn(facts, today);
+    const share = conceptionShare(spells, record.id);
+    return {
+      tag: tagView(facts, today),
+      groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
+      ageYears: record.bornOn === undefined ? null : Math.floor(completedMonths(record.bornOn, today) / 12),
+      isReady: readiness.isReady,
+      readyOn: readiness.readyOn === undefined ? null : isoOf(readiness.readyOn),
+      reasons: readiness.reasons.map(maleReasonView),
+      check: check ? { on: isoOf(check.on), grades: check.grades, girthCm: check.girthCm ?? null } : null,
+      capacity: capacityOf(record.bornOn, this.book.state.settings(record.species), today),
+      load: this.load(facts, females),
+      share: share ? shareView(share) : null,
+      stays: this.stays(facts, females),
+      notWith,
+      females: females.length,
+    };
+  }
+
+  private stays(facts: AnimalFacts, females: readonly AnimalFacts[]): StayView[] {
+    const today = this.clock.today();
+    return facts.stays
+      .filter((s) => isOpenStay(facts, s.entryId, today))
+      .map((s): StayView => {
+        const change = facts.harnesses.findLast((h) => h.stayId === s.entryId);
+        const colour = change?.colour ?? s.colour;
+        return {
+          stayId: s.entryId,
+          groupId: s.groupId,
+          groupName: this.book.state.groups.get(s.groupId)?.name ?? 'a group',
+          from: isoOf(s.on),
+          colour: colour ?? null,
+          colourFrom: colour === undefined ? null : isoOf(change?.on ?? s.on),
+          isTeaser: s.isTeaser,
+          females: females.filter((f) => groupOn(f, today) === s.groupId).length,
+        };
+      });
+  }
+}
+
+export const maleReasonView = (reason: MaleReason): ReasonView => ({
+  code: reason.code,
+  words: maleReasonText(reason),
+  until: 'until' in reason && reason.until !== undefined ? isoOf(reason.until) : null,
+});
+
+export const shareView = (p: Proportion): ShareView => ({ share: p.share, low: p.low, high: p.high, of: p.of });

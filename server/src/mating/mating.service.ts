@@ -1,0 +1,159 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { MatingQuery, MatingRecordView, MatingView } from '@yaylak/contract';
+import {
+  dayOf,
+  groupOn,
+  isoMoment,
+  isoOf,
+  pairRecords,
+  proportion,
+  quarterRecords,
+  sireRecords,
+  type AnimalFacts,
+  type Species,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { tagView } from '../common/views';
+import { HoldingService } from '../holding/holding.service';
+import { FemalesToMateService } from './females.service';
+import { MatingHistoryService } from './history.service';
+import { MalesService, shareView } from './males.service';
+
+const LOOKS = 2;
+const PAIRS = 60;
+
+/** Who is on heat, who may be mated, and what came of the matings. */
+@Injectable()
+export class MatingService {
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
+    @Inject(FemalesToMateService) private readonly females: FemalesToMateService,
+    @Inject(MalesService) private readonly males: MalesService,
+    @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  view({ species, groupId }: MatingQuery): MatingView {
+    const today = this.clock.today();
+    const settings = this.book.state.settings(species);
+    const all = this.comingUp(species);
+    const members = all.filter((f) => groupId === undefined || groupOn(f, today) === groupId);
+    return {
+      on: isoOf(today),
+      now: isoMoment(this.clock.moment()),
+      species,
+      groups: this.groups(all),
+      school:
+        settings.serviceHours.closes === 0
+          ? 'none'
+          : settings.mating.morningEvening === 1
+            ? 'morning-evening'
+            : 'hours',
+      signsNeeded: settings.mating.signsNeeded,
+      heats: members
+        .flatMap((f) => this.females.heat(f) ?? [])
+        .sort((a, b) => ((a.window?.closes ?? a.seenAt) < (b.window?.closes ?? b.seenAt) ? -1 : 1)),
+      females: members.map((f) => this.females.view(f)),
+      males: this.males.list(species),
+      partings: this.males.partings(species),
+      looks: this.looks(all),
+      takingShare: this.history.takingShare(species),
+    };
+  }
+
+  async record({ species }: MatingQuery): Promise<MatingRecordView> {
+    const today = this.clock.today();
+    const spells = this.history.spellsOf(species);
+    const litters = this.history.littersOf(species);
+    const hot = (await this.holding.settings()).resources?.hot ?? [];
+    const bySire = new Map(sireRecords(litters).map((r) => [r.sireId, r]));
+    const ids = new Set([...spells.flatMap((s) => s.maleIds), ...bySire.keys()]);
+    const tag = (id: string) => {
+      const facts = this.book.state.animals.get(id);
+      return facts ? [tagView(facts, today)] : [];
+    };
+    return {
+      species,
+      males: [...ids]
+        .flatMap((id) =>
+          tag(id).map((t) => {
+            const sire = bySire.get(id);
+            const his = spells.filter((s) => s.maleIds.includes(id));
+            const known = his.filter((s) => s.outcome.kind !== 'open' && s.maleIds.length === 1);
+            const share = proportion(known.filter((s) => s.outcome.kind === 'born').length, known.length);
+            return {
+              tag: t,
+              share: share ? shareView(share) : null,
+              spells: his.length,
+              litters: sire?.litters ?? 0,
+              meanSize: sire?.meanSize ?? null,
+              againstOthers: sire?.againstOthers ?? null,
+            };
+          }),
+        )
+        .sort((a, b) => b.litters + b.spells - (a.litters + a.spells)),
+      pairs: pairRecords(litters)
+        .slice(0, PAIRS)
+        .flatMap((p) =>
+          tag(p.damId).flatMap((female) =>
+            tag(p.sireId).map((male) => ({
+              female,
+              male,
+              litters: p.litters,
+              meanSize: p.meanSize,
+              otherwise: p.otherwise ?? null,
+              lastOn: isoOf(p.lastOn),
+            })),
+          ),
+        ),
+      quarters: quarterRecords(
+        spells,
+        hot.map((h) => ({ from: dayOf(h.from), to: dayOf(h.to) })),
+      ).map((q) => ({
+        from: isoOf(q.from),
+        spells: q.spells,
+        share: q.share ? shareView(q.share) : null,
+        meanSize: q.meanSize ?? null,
+        afterHeat: q.afterHeat,
+      })),
+      hot,
+    };
+  }
+
+  /** Females of age, and those that will be within two months. */
+  private comingUp(species: Species): AnimalFacts[] {
+    const today = this.clock.today();
+    const { femaleFirstMatingDays } = this.book.state.settings(species);
+    return this.book.state
+      .present(today)
+      .filter(
+        ({ record: r }) =>
+          r.species === species &&
+          r.sex === 'female' &&
+          (r.bornOn === undefined || today - r.bornOn >= femaleFirstMatingDays - 60),
+      );
+  }
+
+  private groups(females: readonly AnimalFacts[]): MatingView['groups'] {
+    const today = this.clock.today();
+    const counts = new Map<string, number>();
+    for (const f of females) {
+      const id = groupOn(f, today);
+      if (id !== undefined) counts.set(id, (counts.get(id) ?? 0) + 1);
+    }
+    return [...counts].flatMap(([id, count]) => {
+      const group = this.book.state.groups.get(id);
+      return group ? [{ id, name: group.name, females: count }] : [];
+    });
+  }
+
+  private looks(females: readonly AnimalFacts[]): string[] {
+    const times = [...new Set(females.flatMap((f) => f.heats.slice(-LOOKS).map((l) => l.at)))];
+    return times
+      .sort((a, b) => b - a)
+      .slice(0, LOOKS)
+      .map(isoMoment);
+  }
+}

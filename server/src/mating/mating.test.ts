@@ -1,0 +1,226 @@
+import type { MatingRecordView, MatingView, PairingView, PairView, PedigreeView } from '@yaylak/contract';
+import { aGroup, arrival, fact, move, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
+
+let t: TestApp;
+const [grandBuck, buck, son, doe, kid, sheepRam] = Array.from({ length: 6 }, uuid) as [
+  string,
+  string,
+  string,
+  string,
+  string,
+  string,
+];
+let herd: string;
+
+beforeAll(async () => {
+  t = await testApp();
+  herd = await aGroup(t, 'Does');
+  const goat = (id: string, bornOn: string, sex: string, change = {}) =>
+    arrival(id, { species: 'goat', sex, bornOn, on: bornOn, ...change });
+  const answers = await t.post(
+    goat(grandBuck, '2018-04-01', 'male'),
+    goat(buck, '2022-04-01', 'male', { sireId: grandBuck }),
+    goat(doe, '2023-04-01', 'female', { sireId: grandBuck }),
+    goat(son, '2024-04-01', 'male', { sireId: buck }),
+    goat(kid, '2026-03-20', 'female', { sireId: buck, damId: doe }),
+    arrival(sheepRam, { sex: 'male', bornOn: '2023-04-01', on: '2023-04-01' }),
+    tag(doe, 'Thyme'),
+    tag(buck, 'Juniper'),
+    move(doe, herd),
+    move(kid, herd),
+    weight(kid, '2026-11-20', 26),
+  );
+  expect(answers.map((a) => a.status)).not.toContain('refused');
+});
+afterAll(() => t.close());
+
+const get = async <T>(path: string): Promise<T> => (await t.http().get(`/api/mating${path}`).expect(200)).body as T;
+const view = () => get<MatingView>('?species=goat');
+const female = async (id: string) => (await view()).females.find((f) => f.tag.animalId === id);
+
+it('a doe seen standing at 10:00 shows the window with its hours', async () => {
+  await t.post(
+    fact('heat', doe, { on: '2026-11-22', at: '2026-11-22T18:00', signs: [] }),
+    fact('heat', doe, { at: '2026-11-23T10:00', signs: ['stands', 'tail-wags'] }),
+  );
+  const { heats, school, looks } = await view();
+  expect(school).toBe('hours');
+  expect(looks).toEqual(['2026-11-23T10:00', '2026-11-22T18:00']);
+  expect(heats).toMatchObject([
+    {
+      tag: { text: 'Thyme' },
+      seenAt: '2026-11-23T10:00',
+      notYetAt: '2026-11-22T18:00',
+      isStanding: true,
+      window: {
+        opens: '2026-11-23T22:00',
+        bestFrom: '2026-11-24T04:00',
+        bestTo: '2026-11-24T22:00',
+        closes: '2026-11-25T10:00',
+      },
+      services: [],
+    },
+  ]);
+});
+
+it('a mating with the half-brother is stopped with the figure, and taken only with a reason', async () => {
+  const serve = (change = {}) =>
+    t.post(fact('service', doe, { way: 'hand', at: '2026-11-23T12:00', maleIds: [buck], ...change }));
+  const [refused] = await serve();
+  expect(refused).toMatchObject({ status: 'refused', refusal: { code: 'pair', inbreeding: 0.125 } });
+  expect(refused?.status === 'refused' && refused.message).toMatch(
+    'Yellow Juniper is her half-brother: their young would be 13\u00a0% inbred. Choose another male, or give the reason.',
+  );
+  const [kept] = await serve({ reason: 'no other buck can be had' });
+  expect(kept?.status).toBe('kept');
+  const { heats } = await view();
+  // Two hours after she was seen: the window opens after twelve.
+  expect(heats[0]?.services).toMatchObject([{ timing: 'too-early', males: [{ text: 'Juniper' }] }]);
+});
+
+it('a buck, a ram or a day that cannot be is refused in words', async () => {
+  const answers = await t.post(
+    fact('service', doe, { way: 'hand', maleIds: [sheepRam] }),
+    fact('service', doe, { way: 'hand', maleIds: [] }),
+    fact('service', buck, { way: 'hand', maleIds: [son] }),
+    fact('heat', doe, { at: '2026-11-20T10:00', signs: [] }),
+    fact('stay', doe, { groupId: herd }),
+  );
+  expect(answers.map((a) => a.status === 'refused' && a.refusal?.code)).toEqual([
+    'male-of-other-species',
+    'no-sire',
+    'not-a-female',
+    'time-of-other-day',
+    'not-a-male',
+  ]);
+});
+
+it('a kid waits for her weight and her first heat, with the day', async () => {
+  const found = await female(kid);
+  // Born 20 March 2026: 215 days are over on 21 October.
+  expect(found?.reasons.map((r) => r.code)).toEqual(['too-light', 'heats-to-skip']);
+  expect(found?.reasons[0]?.words).toBe('26\u00a0kg, wants 33\u00a0kg first');
+  expect(found).toMatchObject({ isReady: false, readyOn: null });
+});
+
+it('the longer no return is seen the likelier she carries, and a return says not', async () => {
+  const other = uuid();
+  await t.post(
+    arrival(other, { species: 'goat', sex: 'female', bornOn: '2022-04-01', on: '2022-04-01' }),
+    fact('service', other, { on: '2026-10-20', way: 'hand', maleIds: [son] }),
+  );
+  const chance = async () => (await female(other))?.chance;
+  const before = await chance();
+  // 34 days: the cycle's range is over, so 0.7 x 0.97 against 0.3 x 0.25.
+  expect(before?.probability).toBeCloseTo(0.9, 2);
+  expect(before?.story.map((s) => [s.kind, Math.round(100 * s.after)])).toEqual([
+    ['served', 70],
+    ['no-return', 90],
+  ]);
+  expect(before?.returns?.opens).toBe('2026-11-07');
+  expect((await female(other))?.reasons.map((r) => r.code)).toContain('carrying');
+  await t.post(fact('heat', other, { on: '2026-11-11', at: '2026-11-11T08:00', signs: ['stands'] }));
+  const after = await chance();
+  expect(after?.probability).toBeLessThan(0.12);
+  expect(after?.returnedOn).toBe('2026-11-11');
+});
+
+it('a male put in with a group has its females, and his marks have him', async () => {
+  const stay = fact('stay', son, { on: '2026-11-10', groupId: herd, colour: 'red' });
+  expect((await t.post(stay))[0]?.status).toBe('kept');
+  await t.post(fact('harness', son, { on: '2026-11-20', stayId: stay.id, colour: 'blue' }));
+  const { males } = await view();
+  const his = males.find((m) => m.tag.animalId === son);
+  expect(his?.stays).toMatchObject([{ groupName: 'Does', colour: 'blue', colourFrom: '2026-11-20', females: 2 }]);
+  expect(his).toMatchObject({ capacity: 25, load: 3 });
+  // The doe is his sire's half-sister, the kid his half-sister.
+  expect(his?.notWith).toBeGreaterThanOrEqual(1);
+  expect((await female(kid))?.runsWith.map((m) => m.animalId)).toEqual([son]);
+  await t.post(fact('stay-end', son, { stayId: stay.id }));
+  expect((await view()).males.find((m) => m.tag.animalId === son)?.stays).toEqual([]);
+});
+
+it('a male that failed his check is not used, one never checked is flagged, an old one too', async () => {
+  await t.post(fact('male-check', son, { grades: { feet: 'good', testicles: 'fail' } }));
+  const { males } = await view();
+  const codes = (id: string) => males.find((m) => m.tag.animalId === id)?.reasons.map((r) => r.code);
+  expect(codes(son)).toEqual(['failed-check']);
+  expect(codes(grandBuck)).toEqual(['old', 'not-checked']);
+  expect(males.find((m) => m.tag.animalId === son)?.isReady).toBe(false);
+});
+
+it('pairs carry their figure, and carriers are kept apart', async () => {
+  await t.post(
+    fact('gene-test', grandBuck, { gene: 'wry jaw', result: 'free' }),
+    fact('gene-test', doe, { gene: 'wry jaw', result: 'carrier' }),
+    fact('gene-test', son, { gene: 'wry jaw', result: 'carrier' }),
+  );
+  const pairing = await get<PairingView>('/pairing?species=goat');
+  const at = (f: string, m: string) =>
+    pairing.females.findIndex((x) => x.tag.animalId === f) * pairing.males.length +
+    pairing.males.findIndex((x) => x.tag.animalId === m);
+  expect(pairing.inbreeding[at(doe, buck)]).toBe(0.125);
+  expect(pairing.refusals[at(doe, buck)]).toEqual({ code: 'relation', relation: 'half-sib' });
+  // Son of her half-brother: kinship 1/16 is the limit and allowed, but both are carriers.
+  expect(pairing.inbreeding[at(doe, son)]).toBe(0.0625);
+  expect(pairing.refusals[at(doe, son)]).toEqual({ code: 'carriers', gene: 'wry jaw', affected: 0.25 });
+  const pair = await get<PairView>(`/pair?femaleId=${doe}&maleId=${buck}`);
+  expect(pair).toMatchObject({ inbreeding: 0.125, isShallow: true });
+  expect(pair.ancestors.map((a) => [a.tag.animalId, a.inbreeding])).toEqual([[grandBuck, 0.125]]);
+});
+
+it('tests that contradict the parentage are named and say nothing', async () => {
+  await t.post(
+    fact('gene-test', buck, { gene: 'cold skin', result: 'free' }),
+    fact('gene-test', doe, { gene: 'cold skin', result: 'free' }),
+    fact('gene-test', kid, { gene: 'cold skin', result: 'affected' }),
+  );
+  const { contradictions } = await get<PairingView>('/pairing?species=goat');
+  expect(contradictions).toMatchObject([{ gene: 'cold skin' }]);
+  expect(new Set(contradictions[0]?.tags.map((x) => x.animalId))).toEqual(new Set([buck, doe, kid]));
+});
+
+it('a pedigree shows the repeated ancestor and what the inbreeding comes of', async () => {
+  const found = await get<PedigreeView>(`/pedigree/${kid}?generations=4`);
+  expect(found.nodes.map((n) => n.key).sort()).toEqual(['', 'd', 'ds', 's', 'ss']);
+  expect(found.nodes.filter((n) => n.isRepeated).map((n) => n.tag.animalId)).toEqual([grandBuck, grandBuck]);
+  expect(found.inbreeding).toBe(0.125);
+  expect(found.ancestors.map((a) => a.tag.animalId)).toEqual([grandBuck]);
+  const sire = found.partners.find((p) => p.tag.animalId === buck);
+  // Sire and daughter 1/4, and 1/16 more as her dam is his half-sister.
+  expect(sire?.inbreeding).toBe(0.3125);
+  expect(sire?.refusal).toMatch('Juniper is her sire: their young would be 31\u00a0% inbred');
+  await t.http().get(`/api/mating/pedigree/${kid}?generations=9`).expect(400);
+});
+
+it('the record counts services and litters, and marks the heat', async () => {
+  const holding = (await t.http().get('/api/holding').expect(200)).body as { version: number };
+  await t
+    .http()
+    .patch('/api/holding')
+    .send({
+      version: holding.version,
+      resources: { birthPens: [], away: [], lean: [], hot: [{ from: '2026-10-01', to: '2026-10-05', why: 'heat' }] },
+    })
+    .expect(200);
+  const record = await get<MatingRecordView>('/record?species=goat');
+  const ofSon = record.males.find((m) => m.tag.animalId === son);
+  expect(ofSon).toMatchObject({ spells: 1, share: { of: 1, share: 0 } });
+  expect(record.pairs).toMatchObject([{ female: { animalId: doe }, male: { animalId: buck }, meanSize: 1 }]);
+  expect(record.quarters).toMatchObject([{ from: '2026-10-01', spells: 2, afterHeat: 2 }]);
+});
+
+it('a womb that is not clean holds her until it is looked at again', async () => {
+  const codes = async () => (await female(doe))?.reasons.map((r) => r.code);
+  await t.post(fact('check', doe, { what: 'womb', isFound: true }));
+  expect(await codes()).toContain('womb');
+  await t.post(fact('check', doe, { what: 'womb', isFound: false }));
+  expect(await codes()).not.toContain('womb');
+});
+
+it('reads its facts again after a start', async () => {
+  const before = await view();
+  t = await t.again();
+  const after = await view();
+  expect({ ...after, now: '' }).toEqual({ ...before, now: '' });
+});

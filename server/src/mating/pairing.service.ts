@@ -1,0 +1,233 @@
+import { Inject, Injectable } from '@nestjs/common';
+import {
+  pairText,
+  type MatingQuery,
+  type PairingView,
+  type PairQuery,
+  type PairView,
+  type PedigreeNode,
+  type PedigreeView,
+  type TagView,
+} from '@yaylak/contract';
+import {
+  capacityOf,
+  commonAncestors,
+  generationEquivalents,
+  groupOn,
+  isoOf,
+  kinshipTable,
+  mean,
+  SHALLOW_GENERATIONS,
+  type AnimalFacts,
+  type Genotype,
+} from '@yaylak/core';
+import { AnimalsService } from '../animals/animals.service';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { tagView } from '../common/views';
+import { GrowthService } from '../growth/growth.service';
+import { FemalesToMateService } from './females.service';
+import { MatingHistoryService } from './history.service';
+import { MalesService } from './males.service';
+
+/** A male's young are believed like so many of no merit, before any of his own. */
+const MERIT_PRIOR = 10;
+const DEFAULT_GENERATIONS = 4;
+const MOST_PARTNERS = 200;
+
+/** Who may go to whom: kinship, genes and merit of every possible pair, and the pedigrees behind them. */
+@Injectable()
+export class PairingService {
+  private generationsKept: { readonly version: number; readonly of: Float64Array } | undefined;
+
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(AnimalsService) private readonly animals: AnimalsService,
+    @Inject(GrowthService) private readonly growth: GrowthService,
+    @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
+    @Inject(FemalesToMateService) private readonly females: FemalesToMateService,
+    @Inject(MalesService) private readonly males: MalesService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  view({ species, groupId }: MatingQuery): PairingView {
+    const today = this.clock.today();
+    const { family } = this.book.state;
+    const settings = this.book.state.settings(species);
+    const females = this.males
+      .femalesOfAge(species)
+      .filter((f) => groupId === undefined || groupOn(f, today) === groupId);
+    const males = this.males.ofAge(species);
+    const maleIds = males.map((m) => m.record.id);
+    const spells = this.history.spellsOf(species);
+    // One sweep a row: the shorter list.
+    const table = kinshipTable(
+      family.pedigree,
+      family.inbreeding,
+      maleIds,
+      females.map((f) => f.record.id),
+    );
+    const inbreeding = females.flatMap((_, f) => males.map((__, m) => table.values[m * females.length + f] ?? 0));
+    return {
+      on: isoOf(today),
+      species,
+      females: females.map((f) => ({
+        tag: tagView(f, today),
+        isReady: this.females.readiness(f).isReady,
+        generations: this.generations(f.record.id),
+        inbreeding: family.inbreedingOf(f.record.id),
+      })),
+      males: males.map((m) => ({
+        tag: tagView(m, today),
+        isReady: this.males.readiness(m, spells).isReady,
+        capacity: capacityOf(m.record.bornOn, settings, today),
+        generations: this.generations(m.record.id),
+        inbreeding: family.inbreedingOf(m.record.id),
+        ...this.merit(m.record.id),
+      })),
+      inbreeding,
+      refusals: females.flatMap((f, row) =>
+        males.map(
+          (m, column) =>
+            family.refusalOf(f.record.id, m.record.id, inbreeding[row * males.length + column] ?? 0) ?? null,
+        ),
+      ),
+      present: females.map((f) => {
+        const served = this.history.chance(f)?.spell.maleIds;
+        const ids = served ?? this.history.runningWith(f, today);
+        return ids.flatMap((id) => (maleIds.includes(id) ? [maleIds.indexOf(id)] : []));
+      }),
+      most: settings.pairing.inbreedingMost,
+      contradictions: family
+        .genes(species)
+        .flatMap(({ gene, found }) =>
+          found.kind === 'contradiction' ? [{ gene, tags: found.testedIds.flatMap((id) => this.tags(id)) }] : [],
+        ),
+      approximate: family
+        .genes(species)
+        .flatMap(({ gene, found }) => (found.kind === 'genotypes' && found.approximate.size > 0 ? [gene] : [])),
+    };
+  }
+
+  pair({ femaleId, maleId }: PairQuery): PairView {
+    const [female, male] = [this.animals.find(femaleId), this.animals.find(maleId)];
+    const { family } = this.book.state;
+    const { inbreeding, refusal } = family.pair(female.record.id, male.record.id);
+    return {
+      inbreeding,
+      refusal: refusal ?? null,
+      words: refusal ? pairText(refusal, inbreeding, this.book.nameOf(maleId)) : null,
+      ancestors: this.shared(femaleId, maleId),
+      isShallow: Math.min(this.generations(femaleId), this.generations(maleId)) < SHALLOW_GENERATIONS,
+    };
+  }
+
+  pedigree(id: string, generations = DEFAULT_GENERATIONS): PedigreeView {
+    const facts = this.animals.find(id);
+    const { family } = this.book.state;
+    const places: { readonly key: string; readonly facts: AnimalFacts }[] = [];
+    const walk = (at: AnimalFacts, key: string): void => {
+      places.push({ key, facts: at });
+      if (key.length + 1 >= generations) return;
+      for (const [side, parentId] of [
+        ['s', at.record.sireId],
+        ['d', at.record.damId],
+      ] as const) {
+        const parent = parentId === undefined ? undefined : this.book.state.animals.get(parentId);
+        if (parent) walk(parent, key + side);
+      }
+    };
+    walk(facts, '');
+    const counts = new Map<string, number>();
+    for (const p of places) counts.set(p.facts.record.id, (counts.get(p.facts.record.id) ?? 0) + 1);
+    const { damId, sireId } = facts.record;
+    return {
+      nodes: places.map((p) => this.node(p.key, p.facts, (counts.get(p.facts.record.id) ?? 0) > 1)),
+      inbreeding: family.inbreedingOf(id),
+      generations: this.generations(id),
+      isShallow: this.generations(id) < SHALLOW_GENERATIONS,
+      ancestors: damId === undefined || sireId === undefined ? [] : this.shared(damId, sireId),
+      partners: this.partners(facts),
+    };
+  }
+
+  private node(key: string, facts: AnimalFacts, isRepeated: boolean): PedigreeNode {
+    const { id, species } = facts.record;
+    const { family } = this.book.state;
+    return {
+      key,
+      tag: tagView(facts, this.clock.today()),
+      inbreeding: family.inbreedingOf(id),
+      isRepeated,
+      genes: family.genes(species).flatMap(({ gene, found }) => {
+        const genotype: Genotype | undefined = found.kind === 'genotypes' ? found.of.get(id) : undefined;
+        const tested = facts.geneTests.findLast((t) => t.gene === gene)?.result ?? null;
+        return genotype ? [{ gene, tested, carries: 1 - genotype[0] }] : [];
+      }),
+    };
+  }
+
+  /** Whom it may be put to, the least inbreeding first, the forbidden last. */
+  private partners(facts: AnimalFacts): PedigreeView['partners'] {
+    const { id, species, sex } = facts.record;
+    const today = this.clock.today();
+    if (sex !== 'female' && sex !== 'male') return [];
+    const isMale = sex === 'male';
+    const others = isMale ? this.males.femalesOfAge(species) : this.males.ofAge(species);
+    const { family } = this.book.state;
+    const { values } = kinshipTable(
+      family.pedigree,
+      family.inbreeding,
+      [id],
+      others.map((o) => o.record.id),
+    );
+    const spells = isMale ? [] : this.history.spellsOf(species);
+    return others
+      .map((o, i) => {
+        const inbreeding = values[i] ?? 0;
+        const [femaleId, maleId] = isMale ? [o.record.id, id] : [id, o.record.id];
+        const refusal = family.refusalOf(femaleId, maleId, inbreeding);
+        const groupId = groupOn(o, today);
+        return {
+          tag: tagView(o, today),
+          groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
+          isReady: isMale ? this.females.readiness(o).isReady : this.males.readiness(o, spells).isReady,
+          inbreeding,
+          refusal: refusal ? pairText(refusal, inbreeding, this.book.nameOf(maleId)) : null,
+        };
+      })
+      .sort((a, b) => Number(a.refusal !== null) - Number(b.refusal !== null) || a.inbreeding - b.inbreeding)
+      .slice(0, MOST_PARTNERS);
+  }
+
+  private shared(a: string, b: string): { readonly tag: TagView; readonly inbreeding: number }[] {
+    const { family } = this.book.state;
+    return commonAncestors(family.pedigree, family.inbreeding, a, b)
+      .ancestors.slice(0, 8)
+      .flatMap(({ id, inbreeding }) => this.tags(id).map((tag) => ({ tag, inbreeding })));
+  }
+
+  /** What a male's young grew over the others of their group, drawn to nothing while they are few. */
+  private merit(maleId: string): { readonly merit: number; readonly meritYoung: number } {
+    const ratios = [...(this.book.state.youngByParent.get(maleId) ?? [])].flatMap((id) => {
+      const facts = this.book.state.animals.get(id);
+      const ratio = facts && this.growth.verdict(facts)?.ratio;
+      return ratio === undefined || ratio === null ? [] : [ratio - 1];
+    });
+    const n = ratios.length;
+    return { merit: ((mean(ratios) ?? 0) * n) / (n + MERIT_PRIOR), meritYoung: n };
+  }
+
+  private generations(id: string): number {
+    const { family, familyVersion: version } = this.book.state;
+    if (this.generationsKept?.version !== version)
+      this.generationsKept = { version, of: generationEquivalents(family.pedigree) };
+    const at = family.pedigree.indexOf.get(id);
+    return at === undefined ? 0 : (this.generationsKept.of[at] ?? 0);
+  }
+
+  private tags(id: string): TagView[] {
+    const facts = this.book.state.animals.get(id);
+    return facts ? [tagView(facts, this.clock.today())] : [];
+  }
+}
