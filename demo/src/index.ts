@@ -5,6 +5,7 @@ import { writeCattle } from './cattle';
 import { demoDrills, demoPlans, demoResources, writeCondition } from './condition';
 import { writeGoats } from './goats';
 import { writeRabbits } from './rabbits';
+import { demoHeatWaves, writeMating } from './mating';
 import { seededRandom } from './random';
 import { demoBlankTags, writeRemedies } from './remedies';
 import { writeSheep } from './sheep';
@@ -39,10 +40,11 @@ export function makeDemoBook(
   });
   w.weigh(stray, addDays(today, -14), 41);
   writeCondition(w);
+  writeMating(w);
   return w.finish('Ardıçlı', {
     blankTags: demoBlankTags(yearOf(today)),
     plans: demoPlans(w, w.groupIds(), w.productId('Two-step vaccine')),
     drills: demoDrills(today),
-    resources: demoResources(today),
+    resources: { ...demoResources(today), hot: demoHeatWaves(today) },
   });
 }
