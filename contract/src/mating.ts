@@ -156,6 +156,8 @@ export interface MatingView {
   readonly heats: readonly HeatView[];
   readonly females: readonly FemaleToMateView[];
   readonly males: readonly MaleToMateView[];
+  /** Males of age that are not bred from. */
+  readonly otherMales: number;
   readonly partings: readonly PartingView[];
   /** The last two looks for heat at anybody of the species. */
   readonly looks: readonly string[];

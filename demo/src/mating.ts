@@ -7,8 +7,8 @@ import { EWES } from './sheep';
 
 /** Share of litters before whose service an earlier one had not held. */
 const RETURNED = 0.16;
-/** Share of females without a birth in a season that were served all the same. */
-const SERVED_IN_VAIN = 0.7;
+/** Share of rabbit litters soon after which the doe was served and nothing came. */
+const SERVED_IN_VAIN = 0.3;
 const RADDLE = ['red', 'blue', 'green'] as const;
 /** A made-up disorder of kids. */
 const GENE = 'wry jaw';
@@ -37,8 +37,7 @@ function pastServices(w: BookWriter, species: Species): void {
     const cycle = c.mean > 0 ? c.mean + w.random.whole(-1, 1) : 14;
     if (w.random.chance(RETURNED)) serve(w, dam, [sire], addDays(on, -cycle));
     serve(w, dam, [sire], on);
-    // Who came up empty after it is told by no birth; some were served again for nothing, late in the season.
-    if (c.mean === 0 && w.random.chance(1 - SERVED_IN_VAIN)) serve(w, dam, [sire], addDays(bornOn, 24));
+    if (c.mean === 0 && w.random.chance(SERVED_IN_VAIN)) serve(w, dam, [sire], addDays(bornOn, 24));
   }
 }
 

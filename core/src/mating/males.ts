@@ -1,7 +1,7 @@
 import { windowAfter, type Day, type Window } from '../calendar';
 import type { SpeciesSettings } from '../species';
-import { proportion, type Proportion } from '../statistics';
-import type { Spell } from './services';
+import type { Proportion } from '../statistics';
+import { shareTaken, type Spell } from './services';
 
 /** Parts of a male looked at before the season. */
 export const MALE_PARTS = ['feet', 'teeth', 'testicles', 'condition', 'temper'] as const;
@@ -25,14 +25,9 @@ export const malesWith = (exposures: readonly Exposure[], groupId: string, on: D
     .filter((e) => !e.isTeaser && e.groupId === groupId && e.from <= on && (e.to === undefined || e.to >= on))
     .map((e) => e.maleId);
 
-/**
- * Spells of a male that took, of those whose outcome is known: a birth is one that took, a return or nothing one that
- * did not. A spell that may be another male's says nothing of him.
- */
-export function conceptionShare(spells: readonly Spell[], maleId: string): Proportion | undefined {
-  const known = spells.filter((s) => s.outcome.kind !== 'open' && s.maleIds.length === 1 && s.maleIds[0] === maleId);
-  return proportion(known.filter((s) => s.outcome.kind === 'born').length, known.length);
-}
+/** Share of a male's spells that took. A spell that may be another male's says nothing of him. */
+export const conceptionShare = (spells: readonly Spell[], maleId: string): Proportion | undefined =>
+  shareTaken(spells.filter((s) => s.maleIds.length === 1 && s.maleIds[0] === maleId));
 
 /** How many females a male of this age can serve. */
 export const capacityOf = (

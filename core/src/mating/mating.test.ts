@@ -15,6 +15,7 @@ import {
   partingWindow,
   serviceTiming,
   serviceWindow,
+  shareTaken,
   signsOf,
   spells,
   type FemaleToMate,
@@ -180,6 +181,13 @@ describe('services of one heat', () => {
     );
     expect(conceptionShare(found, 'b')).toMatchObject({ of: 2, share: 0.5 });
     expect(conceptionShare(found, 'c')).toBeUndefined();
+  });
+  it('count for a share only once their time is over, as failures are known first', () => {
+    const services = [service('2026-01-01'), service('2026-10-01'), service('2026-10-21')];
+    const found = spells({ ...none, services }, goat, day('2026-11-20'));
+    expect(found.map((s) => s.outcome.kind)).toEqual(['nothing-came', 'returned', 'open']);
+    expect(shareTaken(found)).toMatchObject({ of: 1, share: 0 });
+    expect(shareTaken(found.slice(1))).toBeUndefined();
   });
 });
 

@@ -51,6 +51,7 @@ describe('by quarter, with the heat', () => {
     lastOn: dayOf(on),
     maleIds: ['a'],
     outcome,
+    isRipe: outcome.kind !== 'open',
   });
   it('counts what took and how large the litters were', () => {
     const quarters = quarterRecords(

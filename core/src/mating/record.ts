@@ -1,6 +1,6 @@
 import { toCalendarDate, toDay, type Day } from '../calendar';
-import { mean, meanWithRange, proportion, type MeanWithRange, type Proportion } from '../statistics';
-import type { Spell } from './services';
+import { mean, meanWithRange, type MeanWithRange, type Proportion } from '../statistics';
+import { shareTaken, type Spell } from './services';
 
 /** A litter with both its parents. */
 export interface SiredLitter {
@@ -87,7 +87,7 @@ export interface QuarterRecord {
   /** First day of the quarter. */
   readonly from: Day;
   readonly spells: number;
-  /** Of those whose outcome is known. */
+  /** Of those whose time is over. */
   readonly share: Proportion | undefined;
   readonly meanSize: number | undefined;
   /** Spells in or soon after a heat wave. */
@@ -98,12 +98,11 @@ export interface QuarterRecord {
 export function quarterRecords(spells: readonly Spell[], hot: readonly HotSpell[]): QuarterRecord[] {
   return [...groupBy(spells, (s) => quarterOf(s.on))]
     .map(([from, own]): QuarterRecord => {
-      const known = own.filter((s) => s.outcome.kind !== 'open');
       const sizes = own.flatMap((s) => (s.outcome.kind === 'born' ? [s.outcome.young] : []));
       return {
         from,
         spells: own.length,
-        share: proportion(sizes.length, known.length),
+        share: shareTaken(own),
         meanSize: mean(sizes),
         afterHeat: own.filter((s) => isAfterHeat(s.on, hot)).length,
       };

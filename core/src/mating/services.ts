@@ -1,5 +1,6 @@
 import { addDays, hoursBetween, type Day, type Moment } from '../calendar';
 import type { SpeciesSettings } from '../species';
+import { proportion, type Proportion } from '../statistics';
 
 export const SERVICE_WAYS = ['hand', 'insemination', 'raddle', 'ran-with'] as const;
 /** By hand, by straw, a mark read on a female that runs with a male, or only having run with him. */
@@ -22,6 +23,11 @@ export interface Spell {
   /** The males of its services, each once, the first first. */
   readonly maleIds: readonly string[];
   readonly outcome: Outcome;
+  /**
+   * Its time to give birth is over. Only such spells are counted into shares: a return is known within a month and a
+   * birth after many, so that the young spells known already are nearly all failures.
+   */
+  readonly isRipe: boolean;
 }
 
 export type Outcome =
@@ -88,7 +94,14 @@ export function spells(
       if (toldEmpty !== undefined) return { kind: 'empty', on: toldEmpty };
       return asOf > addDays(lastOn, g.to + SLACK_DAYS) ? { kind: 'nothing-came' } : { kind: 'open' };
     })();
-    return { services: group, on, lastOn, maleIds: [...new Set(group.flatMap((s) => s.maleIds))], outcome };
+    return {
+      services: group,
+      on,
+      lastOn,
+      maleIds: [...new Set(group.flatMap((s) => s.maleIds))],
+      outcome,
+      isRipe: asOf > addDays(lastOn, g.to + SLACK_DAYS),
+    };
   });
 }
 
@@ -98,4 +111,10 @@ export function hoursInSpell({ services }: Pick<Spell, 'services'>): number | un
   const [first] = at;
   const last = at.at(-1);
   return at.length < 2 || first === undefined || last === undefined ? undefined : hoursBetween(first, last);
+}
+
+/** Share of ripe spells that took. @returns undefined without one */
+export function shareTaken(all: readonly Spell[]): Proportion | undefined {
+  const ripe = all.filter((s) => s.isRipe);
+  return proportion(ripe.filter((s) => s.outcome.kind === 'born').length, ripe.length);
 }

@@ -5,6 +5,7 @@ import {
   heatsSeen,
   isPresent,
   malesWith,
+  shareTaken,
   spells,
   takingShare,
   addDays,
@@ -92,9 +93,13 @@ export class MatingHistoryService {
     const { shares } = this.read();
     const known = shares.get(species);
     if (known !== undefined) return known;
-    const outcomes = this.spellsOf(species).filter((s) => s.outcome.kind !== 'open');
-    const took = outcomes.filter((s) => s.outcome.kind === 'born').length;
-    const share = takingShare(this.book.state.settings(species).season.conceptionShare, took, outcomes.length);
+    const own = shareTaken(this.spellsOf(species));
+    const of = own?.of ?? 0;
+    const share = takingShare(
+      this.book.state.settings(species).season.conceptionShare,
+      Math.round((own?.share ?? 0) * of),
+      of,
+    );
     shares.set(species, share);
     return share;
   }

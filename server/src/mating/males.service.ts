@@ -43,7 +43,22 @@ export class MalesService {
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
-  /** Males of age, and those that will be within half a year, oldest first. */
+  /**
+   * Males that are bred from, oldest first: grown, used, looked at for it, or chosen to be kept. Young ones that are
+   * fattened would hide them; a check brings one in.
+   */
+  inUse(species: Species): AnimalFacts[] {
+    const today = this.clock.today();
+    const { mating } = this.book.state.settings(species);
+    return this.ofAge(species).filter((f) => {
+      const { id, bornOn } = f.record;
+      const isGrown = bornOn === undefined || today - bornOn >= mating.maleGrownDays;
+      const isKnown = f.maleChecks.length + f.stays.length > 0 || f.choices.at(-1)?.decision === 'keep';
+      return isGrown || isKnown || (this.book.state.youngByParent.get(id)?.size ?? 0) > 0;
+    });
+  }
+
+  /** Males old enough to be used, oldest first. */
   ofAge(species: Species): AnimalFacts[] {
     const today = this.clock.today();
     const { maleFirstDays } = this.book.state.settings(species).mating;
@@ -57,7 +72,7 @@ export class MalesService {
   }
 
   list(species: Species): MaleToMateView[] {
-    const males = this.ofAge(species);
+    const males = this.inUse(species);
     const spells = this.history.spellsOf(species);
     const females = this.femalesOfAge(species);
     const { family } = this.book.state;

@@ -1,12 +1,12 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { MatingQuery, MatingRecordView, MatingView } from '@yaylak/contract';
 import {
+  conceptionShare,
   dayOf,
   groupOn,
   isoMoment,
   isoOf,
   pairRecords,
-  proportion,
   quarterRecords,
   sireRecords,
   type AnimalFacts,
@@ -57,6 +57,7 @@ export class MatingService {
         .sort((a, b) => ((a.window?.closes ?? a.seenAt) < (b.window?.closes ?? b.seenAt) ? -1 : 1)),
       females: members.map((f) => this.females.view(f)),
       males: this.males.list(species),
+      otherMales: this.males.ofAge(species).length - this.males.inUse(species).length,
       partings: this.males.partings(species),
       looks: this.looks(all),
       takingShare: this.history.takingShare(species),
@@ -81,8 +82,7 @@ export class MatingService {
           tag(id).map((t) => {
             const sire = bySire.get(id);
             const his = spells.filter((s) => s.maleIds.includes(id));
-            const known = his.filter((s) => s.outcome.kind !== 'open' && s.maleIds.length === 1);
-            const share = proportion(known.filter((s) => s.outcome.kind === 'born').length, known.length);
+            const share = conceptionShare(spells, id);
             return {
               tag: t,
               share: share ? shareView(share) : null,

@@ -57,7 +57,7 @@ export class PairingService {
     const females = this.males
       .femalesOfAge(species)
       .filter((f) => groupId === undefined || groupOn(f, today) === groupId);
-    const males = this.males.ofAge(species);
+    const males = this.males.inUse(species);
     const maleIds = males.map((m) => m.record.id);
     const spells = this.history.spellsOf(species);
     // One sweep a row: the shorter list.
@@ -173,7 +173,7 @@ export class PairingService {
     const today = this.clock.today();
     if (sex !== 'female' && sex !== 'male') return [];
     const isMale = sex === 'male';
-    const others = isMale ? this.males.femalesOfAge(species) : this.males.ofAge(species);
+    const others = isMale ? this.males.femalesOfAge(species) : this.males.inUse(species);
     const { family } = this.book.state;
     const { values } = kinshipTable(
       family.pedigree,
