@@ -13,6 +13,12 @@ import type {
   HoldingView,
   IdentifierIndexRow,
   JobEntries,
+  MatingQuery,
+  MatingRecordView,
+  MatingView,
+  PairingView,
+  PairView,
+  PedigreeView,
   JobView,
   RegisterQuery,
   RegisterView,
@@ -91,6 +97,31 @@ export const conditionQuery = (query: ConditionQuery) =>
   queryOptions({
     queryKey: ['condition', query],
     queryFn: ({ signal }) => ask<ConditionView>(withQuery('/api/condition', query), { signal }),
+  });
+export const matingQuery = (query: MatingQuery) =>
+  queryOptions({
+    queryKey: ['mating', query],
+    queryFn: ({ signal }) => ask<MatingView>(withQuery('/api/mating', query), { signal }),
+  });
+export const matingRecordQuery = (query: MatingQuery) =>
+  queryOptions({
+    queryKey: ['mating-record', query],
+    queryFn: ({ signal }) => ask<MatingRecordView>(withQuery('/api/mating/record', query), { signal }),
+  });
+export const pairingQuery = (query: MatingQuery) =>
+  queryOptions({
+    queryKey: ['pairing', query],
+    queryFn: ({ signal }) => ask<PairingView>(withQuery('/api/mating/pairing', query), { signal }),
+  });
+export const pairQuery = (femaleId: string, maleId: string) =>
+  queryOptions({
+    queryKey: ['pair', femaleId, maleId],
+    queryFn: ({ signal }) => ask<PairView>(withQuery('/api/mating/pair', { femaleId, maleId }), { signal }),
+  });
+export const pedigreeQuery = (id: string, generations: number) =>
+  queryOptions({
+    queryKey: ['pedigree', id, generations],
+    queryFn: ({ signal }) => ask<PedigreeView>(withQuery(`/api/mating/pedigree/${id}`, { generations }), { signal }),
   });
 export const scorersQuery = queryOptions({
   queryKey: ['scorers'],

@@ -32,6 +32,23 @@ const router = createBrowserRouter([
         path: 'condition/practice',
         lazy: async () => ({ Component: (await import('../places/condition/PracticePage')).PracticePage }),
       },
+      { path: 'mating', lazy: async () => ({ Component: (await import('../places/mating/MatingPage')).MatingPage }) },
+      {
+        path: 'mating/males',
+        lazy: async () => ({ Component: (await import('../places/mating/MalesPage')).MalesPage }),
+      },
+      {
+        path: 'mating/pairing',
+        lazy: async () => ({ Component: (await import('../places/mating/PairingPage')).PairingPage }),
+      },
+      {
+        path: 'mating/record',
+        lazy: async () => ({ Component: (await import('../places/mating/RecordPage')).RecordPage }),
+      },
+      {
+        path: 'animals/:id/pedigree',
+        lazy: async () => ({ Component: (await import('../places/mating/PedigreePage')).PedigreePage }),
+      },
       {
         path: 'choosing',
         lazy: async () => ({ Component: (await import('../places/choosing/ChoosingPage')).ChoosingPage }),

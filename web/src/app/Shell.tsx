@@ -25,6 +25,7 @@ const PLACES: readonly Place[] = [
   { to: '/race', name: 'At the race' },
   { to: '/year', name: 'Year plan', under: 'The year' },
   { to: '/condition', name: 'Condition' },
+  { to: '/mating', name: 'Mating' },
   { to: '/choosing', name: 'Choosing', under: 'Judging' },
   { to: '/animals', name: 'Animals', under: 'Always' },
   { to: '/remedies', name: 'Remedies' },

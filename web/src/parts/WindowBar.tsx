@@ -1,8 +1,8 @@
-import type { WindowView } from '@yaylak/contract';
-import { dayOf, windowStage, type Day, type WindowStage } from '@yaylak/core';
+import type { HourWindowView, WindowView } from '@yaylak/contract';
+import { dayOf, isoMoment, momentOf, windowStage, type Moment, type WindowOf, type WindowStage } from '@yaylak/core';
 import styled from 'styled-components';
 import { colour } from '../theme/tokens';
-import { shortDate } from '../words/format';
+import { dayAndHour, shortDate } from '../words/format';
 import { StretchBox, StretchLabels, StretchNow, StretchTrack } from './stretchLook';
 
 const STAGE_WORDS: Readonly<Record<WindowStage, string>> = {
@@ -21,29 +21,58 @@ interface Props {
 /** When a thing is due: too early, open, best, closing, over, with a mark for today. */
 export function WindowBar({ window: w, today }: Props) {
   const days = { opens: dayOf(w.opens), bestFrom: dayOf(w.bestFrom), bestTo: dayOf(w.bestTo), closes: dayOf(w.closes) };
-  const now = dayOf(today);
-  const stage = windowStage(days, now);
-  const length = days.closes - days.opens + 1;
+  // A day is drawn to its end, and today's mark stands in its middle.
+  return <Bar window={days} now={dayOf(today)} unit={1} text={w} say={shortDate} />;
+}
+
+/** The same by the hour: a heat's window for service. */
+export function HourBar({ window: w, now }: { readonly window: HourWindowView; readonly now: string }) {
+  const moments = {
+    opens: momentOf(w.opens),
+    bestFrom: momentOf(w.bestFrom),
+    bestTo: momentOf(w.bestTo),
+    closes: momentOf(w.closes),
+  };
+  const today = isoMoment(momentOf(now)).slice(0, 10);
+  return <Bar<Moment> window={moments} now={momentOf(now)} unit={0} text={w} say={(at) => dayAndHour(at, today)} />;
+}
+
+function Bar<T extends number>({
+  window: w,
+  now,
+  unit,
+  text,
+  say,
+}: {
+  readonly window: WindowOf<T>;
+  readonly now: T;
+  /** Width of one step: 1 where the ends are whole days. */
+  readonly unit: 0 | 1;
+  readonly text: WindowView;
+  readonly say: (end: string) => string;
+}) {
+  const stage = windowStage(w, now);
+  const length = w.closes - w.opens + unit;
   const margin = Math.max(2, Math.round(length * 0.25));
-  const from = Math.min(days.opens - margin, now - 1);
-  const to = Math.max(days.closes + margin, now + 1);
-  const at = (day: number): number => (100 * (day - from)) / (to - from);
-  const stretch = (a: Day | number, b: Day | number, fill: string) => (
+  const from = Math.min(w.opens - margin, now - 1);
+  const to = Math.max(w.closes + margin, now + 1);
+  const at = (place: number): number => (100 * (place - from)) / (to - from);
+  const stretch = (a: number, b: number, fill: string) => (
     <Stretch style={{ left: `${at(a)}%`, width: `${Math.max(1.5, at(b) - at(a))}%`, background: fill }} />
   );
-  const words = `${STAGE_WORDS[stage]}: opens ${shortDate(w.opens)}, best ${shortDate(w.bestFrom)} to ${shortDate(w.bestTo)}, closes ${shortDate(w.closes)}`;
+  const words = `${STAGE_WORDS[stage]}: opens ${say(text.opens)}, best ${say(text.bestFrom)} to ${say(text.bestTo)}, closes ${say(text.closes)}`;
   return (
     <StretchBox role="img" aria-label={words} title={words}>
       <StretchTrack>
-        {stretch(days.opens, days.closes + 1, colour('mossWash'))}
-        {stretch(days.bestFrom, days.bestTo + 1, colour('mossFill'))}
-        {stretch(days.closes + 1, to, colour('madderWash'))}
-        <StretchNow style={{ left: `${at(now + 0.5)}%` }} />
+        {stretch(w.opens, w.closes + unit, colour('mossWash'))}
+        {stretch(w.bestFrom, w.bestTo + unit, colour('mossFill'))}
+        {stretch(w.closes + unit, to, colour('madderWash'))}
+        <StretchNow style={{ left: `${at(now + unit / 2)}%` }} />
       </StretchTrack>
       <Labels>
-        <span>{shortDate(w.opens)}</span>
+        <span>{say(text.opens)}</span>
         <b data-stage={stage}>{STAGE_WORDS[stage]}</b>
-        <span>{shortDate(w.closes)}</span>
+        <span>{say(text.closes)}</span>
       </Labels>
     </StretchBox>
   );

@@ -1,4 +1,4 @@
-import type { BiasView, GainView } from '@yaylak/contract';
+import type { BiasView, GainView, ShareView } from '@yaylak/contract';
 import { fromKg, halfWidth80, scaleUnit, SPECIES_WORDS, type Age, type Species, type WeightUnit } from '@yaylak/core';
 
 /** All figures people read are made here: rounded once, with their unit after a space that does not break. */
@@ -90,6 +90,19 @@ export const fullDate = (iso: string): string => withYear.format(utc(iso));
 export const monthYear = (iso: string): string => monthAndYear.format(utc(iso));
 /** `Monday 23 November`. */
 export const longDate = (iso: string): string => long.format(utc(iso)).replace(',', '');
+
+const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' });
+/** A local time as it is said beside a day: `22:00` today, `Tue 04:00` within the week, else `4 Dec 04:00`. */
+export function dayAndHour(at: string, today: string): string {
+  const days = Math.round((utc(at).getTime() - utc(today).getTime()) / 86_400_000);
+  const hour = at.slice(11, 16);
+  if (days === 0) return hour;
+  return `${Math.abs(days) < 6 ? weekday.format(utc(at)) : shortDate(at)} ${hour}`;
+}
+
+/** A share with its range, four times out of five: `83 % (76 to 88 %) of 29`. */
+export const shareText = ({ share, low, high, of }: ShareView): string =>
+  `${Math.round(share * 100)}${THIN}% (${Math.round(low * 100)} to ${Math.round(high * 100)}${THIN}%) of ${of}`;
 
 const BORN_AS = ['single', 'twin', 'triplet', 'quadruplet'];
 /** How it was born and reared: `twin, reared single`. */

@@ -1,0 +1,66 @@
+import { useQuery } from '@tanstack/react-query';
+import type { PedigreeView, TagView } from '@yaylak/contract';
+import { GENE_RESULTS, type GeneResult } from '@yaylak/core';
+import { useState } from 'react';
+import { holdingQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { Row, Small } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { useWrite } from '../../parts/useWrite';
+
+interface Props {
+  readonly tag: TagView;
+  readonly view: PedigreeView;
+  readonly onClose: () => void;
+}
+
+/** What a laboratory said of a recessive disorder. */
+export function GeneTestSheet({ tag, view, onClose }: Props) {
+  const write = useWrite();
+  const { data: holding } = useQuery(holdingQuery);
+  const [gene, setGene] = useState(view.nodes.flatMap((n) => n.genes)[0]?.gene ?? '');
+  const [result, setResult] = useState<GeneResult>('free');
+  const [laboratory, setLaboratory] = useState('');
+  const [on, setOn] = useState(holding?.today ?? '');
+  const [problem, setProblem] = useState<string>();
+  const submit = async (): Promise<void> => {
+    if (gene.trim() === '') return setProblem('Gene: type which disorder was tested.');
+    const refused = await write(
+      [
+        {
+          type: 'gene-test',
+          animalId: tag.animalId,
+          on,
+          gene: gene.trim(),
+          result,
+          ...(laboratory.trim() === '' ? {} : { laboratory: laboratory.trim() }),
+        },
+      ],
+      `Wrote down the test of ${tag.text}`,
+    );
+    if (refused.length > 0) return setProblem(refused.join(' '));
+    onClose();
+  };
+  return (
+    <Sheet title={`Gene test of ${tag.name ?? tag.text}`} isOpen onClose={onClose}>
+      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <Field label="Disorder" value={gene} onChange={setGene} autoFocus />
+        <Choice label="Result" value={result} options={GENE_RESULTS.map((r) => [r, r])} onChange={setResult} />
+      </Row>
+      <Row $gap={3}>
+        <Field label="Laboratory" value={laboratory} onChange={setLaboratory} />
+        <Field label="On" type="date" value={on} onChange={setOn} />
+      </Row>
+      <Small>
+        Its forebears and young are told from it what they may carry. Free, carrier of one copy, or affected.
+      </Small>
+      {problem ? <p role="alert">{problem}</p> : null}
+      <Row>
+        <Button kind="main" onPress={() => void submit()}>
+          Write it down
+        </Button>
+      </Row>
+    </Sheet>
+  );
+}

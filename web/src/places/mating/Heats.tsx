@@ -1,0 +1,94 @@
+import type { HeatView, MatingView, ServedView } from '@yaylak/contract';
+import { HEAT_SIGNS } from '@yaylak/core';
+import styled from 'styled-components';
+import { Button } from '../../parts/Button';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { HourBar } from '../../parts/WindowBar';
+import { phone, space } from '../../theme/tokens';
+import { countText, dayAndHour } from '../../words/format';
+import { TIMING_WORDS, WAY_WORDS } from '../../words/mating';
+
+interface Props {
+  readonly view: MatingView;
+  readonly onServe: (animalId: string) => void;
+}
+
+/** Who is on heat now, and when to serve her; soonest over first. */
+export function Heats({ view, onServe }: Props) {
+  const today = view.now.slice(0, 10);
+  if (view.heats.length === 0)
+    return (
+      <Panel>
+        <h2>On heat</h2>
+        <p>
+          Nobody seen in these days. Press N to write down what you see at them, also when it is nothing: it tells when
+          a heat began.
+        </p>
+      </Panel>
+    );
+  return (
+    <Panel>
+      <h2>On heat ({view.heats.length})</h2>
+      <List>
+        {view.heats.map((h) => (
+          <li key={h.tag.animalId}>
+            <div>
+              <Row>
+                <Tag tag={h.tag} />
+                <b>{h.tag.name ?? ''}</b>
+              </Row>
+              <Small>
+                {h.isStanding ? 'Standing' : 'Signs agree'} since {dayAndHour(h.seenAt, today)}
+                {h.notYetAt ? `, not yet at ${dayAndHour(h.notYetAt, today)}` : ''}:{' '}
+                {h.signs.map((s) => HEAT_SIGNS[s].words).join(', ')}.
+                {h.returnAfterDays === null ? '' : ` Back after ${h.returnAfterDays} days: that service did not hold.`}
+              </Small>
+            </div>
+            {h.window ? <HourBar window={h.window} now={view.now} /> : <Small>any hour, while she takes him</Small>}
+            <div>
+              {h.services.map((s) => (
+                <Small key={s.entryId}>{servedWords(s, today)}</Small>
+              ))}
+              <Button kind={isOpen(h, view.now) ? 'main' : 'plain'} onPress={() => onServe(h.tag.animalId)}>
+                {h.services.length === 0 ? 'Serve' : 'Serve again'}
+              </Button>
+            </div>
+          </li>
+        ))}
+      </List>
+      <Small>
+        {countText(view.heats.length, 'heat is', 'heats are')} shown until three days after{' '}
+        {view.heats.length === 1 ? 'it is' : 'they are'} over.
+      </Small>
+    </Panel>
+  );
+}
+
+const isOpen = ({ window, services }: HeatView, now: string): boolean =>
+  window === null || (window.opens <= now && window.closes >= now && services.length < 2);
+
+function servedWords(s: ServedView, today: string): string {
+  const who = s.straw === null ? s.males.map((m) => m.name ?? m.text).join(' or ') : `straw ${s.straw}`;
+  const when = s.at === null ? '' : ` ${dayAndHour(s.at, today)}`;
+  return `${WAY_WORDS[s.way]}${when}, ${who}${s.timing === null ? '' : `: ${TIMING_WORDS[s.timing]}`}`;
+}
+
+const List = styled.ul`
+  list-style: none;
+  margin: ${space(2)} 0;
+  padding: 0;
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 5fr) minmax(0, 4fr) minmax(0, 3fr);
+    gap: ${space(4)};
+    align-items: center;
+    padding: ${space(3)} 0;
+    border-bottom: 1px solid var(--line);
+  }
+  ${phone} {
+    li {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+`;

@@ -1,0 +1,145 @@
+import { useQueryClient, useQuery } from '@tanstack/react-query';
+import type { GroupView, PairingView } from '@yaylak/contract';
+import { SPECIES_WORDS } from '@yaylak/core';
+import { useState } from 'react';
+import { ask } from '../../api/client';
+import { groupsQuery } from '../../api/queries';
+import { useStartJob } from '../../jobs/useStartJob';
+import { Button } from '../../parts/Button';
+import { LineTable } from '../../parts/LineTable';
+import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { useWrite } from '../../parts/useWrite';
+import { countText } from '../../words/format';
+import { newId } from '../../words/ids';
+
+interface Props {
+  readonly view: PairingView;
+  readonly maleOf: Readonly<Record<string, string>>;
+}
+
+/** The plan as groups of a male and his females, with what turns each into a group and a job; and who has no male. */
+export function MatingGroups({ view, maleOf }: Props) {
+  const client = useQueryClient();
+  const { data: groups } = useQuery(groupsQuery);
+  const startJob = useStartJob();
+  const write = useWrite();
+  const [problem, setProblem] = useState<string>();
+  const without = view.females.filter((f) => maleOf[f.tag.animalId] === undefined);
+  const lots = view.males.flatMap((male) => {
+    const females = view.females.filter((f) => maleOf[f.tag.animalId] === male.tag.animalId);
+    return females.length === 0 ? [] : [{ male, females }];
+  });
+  const nameOf = (male: PairingView['males'][number]): string => `With ${male.tag.name ?? male.tag.text}`;
+
+  const groupFor = async (male: PairingView['males'][number]): Promise<string> => {
+    const name = nameOf(male);
+    const known = groups?.find((g) => g.name === name && !g.isClosed);
+    if (known) return known.id;
+    const made = await ask<GroupView>('/api/groups', {
+      method: 'POST',
+      body: { id: newId(), name, species: view.species },
+    });
+    void client.invalidateQueries({ queryKey: groupsQuery.queryKey });
+    return made.id;
+  };
+  const guarded = async (work: () => Promise<string | undefined>): Promise<void> => {
+    try {
+      setProblem(await work());
+    } catch (error) {
+      setProblem((error as Error).message);
+    }
+  };
+  const sortOut = (lot: (typeof lots)[number]): Promise<void> =>
+    guarded(async () => {
+      const groupId = await groupFor(lot.male);
+      return startJob({
+        name: `${nameOf(lot.male)}: sort out ${countText(lot.females.length, ...SPECIES_WORDS[view.species].grown.female)}`,
+        stations: ['move'],
+        settings: { move: { groupId } },
+        gates: [],
+        animalIds: lot.females.map((f) => f.tag.animalId),
+      });
+    });
+  const writeDown = (lot: (typeof lots)[number]): Promise<void> =>
+    guarded(async () => {
+      const groupId = await groupFor(lot.male);
+      const refused = await write(
+        [
+          ...lot.females.map((f) => ({ type: 'move' as const, animalId: f.tag.animalId, on: view.on, groupId })),
+          { type: 'stay' as const, animalId: lot.male.tag.animalId, on: view.on, groupId },
+        ],
+        `Put ${countText(lot.females.length, 'female', 'females')} ${nameOf(lot.male).toLowerCase()}`,
+      );
+      return refused.join(' ') || undefined;
+    });
+  return (
+    <Panel>
+      <h2>The groups</h2>
+      <LineTable>
+        <thead>
+          <tr>
+            <th>Male</th>
+            <th>Females</th>
+            <th>Do it</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lots.map((lot) => (
+            <tr key={lot.male.tag.animalId}>
+              <td>
+                <Tag tag={lot.male.tag} /> {lot.male.tag.name}
+              </td>
+              <td>
+                <Row $gap={1}>
+                  {lot.females.slice(0, 18).map((f) => (
+                    <Tag key={f.tag.animalId} tag={f.tag} />
+                  ))}
+                  {lot.females.length > 18 ? <Small>and {lot.females.length - 18} more</Small> : null}
+                </Row>
+              </td>
+              <td>
+                <Row $gap={1}>
+                  <Button onPress={() => void sortOut(lot)}>Sort out at the race</Button>
+                  <Button kind="quiet" onPress={() => void writeDown(lot)}>
+                    They are together, he is in
+                  </Button>
+                </Row>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </LineTable>
+      {problem ? <p role="alert">{problem}</p> : null}
+      {without.length > 0 ? (
+        <NotePanel $tone="madder" style={{ marginTop: 12 }}>
+          <h3>Without a male ({without.length})</h3>
+          {without.slice(0, 20).map((f) => (
+            <Row key={f.tag.animalId}>
+              <Tag tag={f.tag} /> <Small>{whyNone(view, f)}</Small>
+            </Row>
+          ))}
+        </NotePanel>
+      ) : null}
+    </Panel>
+  );
+}
+
+/** Why the plan has no male for her. */
+function whyNone(view: PairingView, female: PairingView['females'][number]): string {
+  const n = view.males.length;
+  const row = view.females.indexOf(female);
+  const own = view.males.map((m, column) => ({ m, refusal: view.refusals[row * n + column] ?? null }));
+  const allowed = own.filter((o) => o.refusal === null && o.m.isReady);
+  if (allowed.length > 0)
+    return `${allowed.map((o) => o.m.tag.name ?? o.m.tag.text).join(' and ')} may serve her and ${allowed.length === 1 ? 'has' : 'have'} no room left`;
+  const kin = own.filter((o) => o.refusal?.code === 'relation' || o.refusal?.code === 'inbreeding').length;
+  const carriers = own.filter((o) => o.refusal?.code === 'carriers').length;
+  const unfit = own.filter((o) => o.refusal === null).length;
+  const parts = [
+    ...(kin > 0 ? [`${kin} too near kin`] : []),
+    ...(carriers > 0 ? [`${carriers} may carry the same disorder`] : []),
+    ...(unfit > 0 ? [`${unfit} not fit`] : []),
+  ];
+  return `no male may serve her: ${parts.join(', ')}`;
+}

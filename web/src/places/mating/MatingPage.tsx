@@ -1,0 +1,153 @@
+import { useQuery } from '@tanstack/react-query';
+import type { FemaleToMateView, MatingView } from '@yaylak/contract';
+import { SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { matingQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Field';
+import { Page } from '../../parts/Page';
+import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
+import { Failed, Loading } from '../../parts/States';
+import { useNewKey } from '../../parts/useWindowKey';
+import { countText, dayAndHour } from '../../words/format';
+import { HeatSheet } from './HeatSheet';
+import { Heats } from './Heats';
+import { MatingTabs } from './MatingTabs';
+import { NotYet } from './NotYet';
+import { Partings } from './Partings';
+import { Ready } from './Ready';
+import { SchoolChoice } from './SchoolChoice';
+import { Served } from './Served';
+import { ServeSheet } from './ServeSheet';
+import { useMatingScope } from './useMating';
+
+/** Who is on heat and when to serve her, who is served and not back, who may be mated, and who not yet. */
+export function MatingPage() {
+  const { query, setSpecies, setGroup } = useMatingScope();
+  const [search, setSearch] = useSearchParams();
+  const { data, error, refetch } = useQuery({ ...matingQuery(query), placeholderData: (before) => before });
+  const [isLooking, setLooking] = useState(false);
+  useNewKey(() => setLooking(true));
+  const servedId = search.get('serve');
+  const serve = (id: string | undefined): void =>
+    setSearch(
+      (before) => {
+        const next = new URLSearchParams(before);
+        if (id === undefined) next.delete('serve');
+        else next.set('serve', id);
+        return next;
+      },
+      { replace: true },
+    );
+  if (!data)
+    return <Page title="Mating">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+  const female = data.females.find((f) => f.tag.animalId === servedId);
+  const hot = new Set(data.heats.map((h) => h.tag.animalId));
+  const served = data.females.filter((f) => f.chance !== null);
+  const ready = data.females.filter((f) => f.isReady && !hot.has(f.tag.animalId) && !served.includes(f));
+  const notYet = data.females.filter((f) => !f.isReady && f.chance === null);
+  const onServe = (f: FemaleToMateView): void => serve(f.tag.animalId);
+  return (
+    <Page
+      title={question(data)}
+      lead={answer(data, ready.length)}
+      actions={
+        <>
+          <MatingTabs species={data.species} but="" />
+          <Button kind="main" onPress={() => setLooking(true)}>
+            Look for heat
+          </Button>
+        </>
+      }
+      aside={<Aside data={data} />}
+    >
+      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <Choice
+          label="Species"
+          value={data.species}
+          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+          onChange={setSpecies}
+        />
+        <Choice
+          label="Group"
+          value={query.groupId ?? ''}
+          options={[['', 'all of them'], ...data.groups.map((g) => [g.id, `${g.name} (${g.females})`] as const)]}
+          onChange={setGroup}
+        />
+        <SchoolChoice view={data} />
+      </Row>
+      <Heats view={data} onServe={(id) => serve(id)} />
+      <Served females={served} view={data} onServe={onServe} />
+      <Ready females={ready} view={data} onServe={onServe} />
+      <NotYet females={notYet} />
+      {isLooking ? <HeatSheet view={data} onClose={() => setLooking(false)} /> : null}
+      {female ? (
+        <ServeSheet
+          key={female.tag.animalId}
+          female={female}
+          heat={data.heats.find((h) => h.tag.animalId === female.tag.animalId)}
+          view={data}
+          onClose={() => serve(undefined)}
+        />
+      ) : null}
+    </Page>
+  );
+}
+
+const question = ({ species }: MatingView): string =>
+  species === 'rabbit'
+    ? 'Which does go to the buck?'
+    : `Which ${SPECIES_WORDS[species].grown.female[1]} are on heat, and when to serve?`;
+
+function answer({ heats, now, species }: MatingView, ready: number): string {
+  const today = now.slice(0, 10);
+  const open = heats.filter((h) => h.window !== null && h.window.closes >= now && h.services.length === 0);
+  const [first] = open;
+  const female = SPECIES_WORDS[species].grown.female;
+  const free = `${countText(ready, female[0], female[1])} more may be mated.`;
+  if (!first?.window) return `None is waiting to be served; ${free}`;
+  const { bestFrom, bestTo, closes } = first.window;
+  const when =
+    bestFrom > now
+      ? `best from ${dayAndHour(bestFrom, today)}`
+      : bestTo >= now
+        ? `best until ${dayAndHour(bestTo, today)}`
+        : `over at ${dayAndHour(closes, today)}`;
+  const name = first.tag.name ?? first.tag.text;
+  return `${open.length === 1 ? `Serve ${name}` : `Serve ${name} first of ${open.length}`}: ${when}; ${free}`;
+}
+
+function Aside({ data }: { readonly data: MatingView }) {
+  const [last] = data.looks;
+  const today = data.now.slice(0, 10);
+  const hours = last === undefined ? undefined : (Date.parse(`${data.now}Z`) - Date.parse(`${last}Z`)) / 3_600_000;
+  return (
+    <>
+      <Panel>
+        <h2>Looks for heat</h2>
+        {data.looks.length === 0 ? (
+          <p>None written down yet. Look twice a day, when they are at rest.</p>
+        ) : (
+          <p>
+            Last {data.looks.map((l) => dayAndHour(l, today)).join(' and ')}.
+            {hours !== undefined && hours > 14 && data.species !== 'rabbit' ? <b> More than half a day ago.</b> : null}
+          </p>
+        )}
+        <Small>
+          Standing counts at once. Where nobody saw it, {data.signsNeeded} signs must agree; the number stands under
+          Holding.
+        </Small>
+      </Panel>
+      <Partings rows={data.partings} today={data.on} />
+      <NotePanel $tone="weld">
+        <h2>Take care</h2>
+        <Small>
+          A male in the mating season is not to be trusted: never turn your back on him, keep children out, lead a bull
+          by ring and pole or leave him to those who can. Insemination and hormones are for those trained in them; your
+          vet and the local rules decide.
+        </Small>
+      </NotePanel>
+    </>
+  );
+}

@@ -1,0 +1,218 @@
+import { useQuery } from '@tanstack/react-query';
+import { percentText, type PairingView } from '@yaylak/contract';
+import { SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { useState } from 'react';
+import { matingQuery, pairingQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Field';
+import { How } from '../../parts/How';
+import { Page } from '../../parts/Page';
+import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { Tag } from '../../parts/Tag';
+import { Tick } from '../../parts/Tick';
+import { useNewKey } from '../../parts/useWindowKey';
+import { countText } from '../../words/format';
+import { MatingGroups } from './MatingGroups';
+import { MatingTabs } from './MatingTabs';
+import { PairGrid } from './PairGrid';
+import { useMatingScope } from './useMating';
+import { figuresOf, usePairing, type PairingWish } from './usePairing';
+
+/** Who goes to whom: the figure of every pair, and the plan for the whole group. */
+export function PairingPage() {
+  const { query, setSpecies, setGroup } = useMatingScope();
+  const { data, error, refetch } = useQuery({ ...pairingQuery(query), placeholderData: (before) => before });
+  const { data: mating } = useQuery(matingQuery({ species: query.species }));
+  if (!data)
+    return <Page title="Pairing">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+  return (
+    <Pairing
+      key={`${data.species} ${query.groupId ?? ''}`}
+      view={data}
+      filters={
+        <>
+          <Choice
+            label="Species"
+            value={data.species}
+            options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+            onChange={setSpecies}
+          />
+          <Choice
+            label="Group"
+            value={query.groupId ?? ''}
+            options={[
+              ['', 'all of age'],
+              ...(mating?.groups ?? []).map((g) => [g.id, `${g.name} (${g.females})`] as const),
+            ]}
+            onChange={setGroup}
+          />
+        </>
+      }
+    />
+  );
+}
+
+const WEIGHTS = [
+  ['1', 'kinship alone'],
+  ['0.5', 'kinship and merit alike'],
+  ['0.1', 'merit before kinship'],
+] as const;
+
+function Pairing({ view, filters }: { readonly view: PairingView; readonly filters: React.ReactNode }) {
+  const [wish, setWish] = useState<PairingWish>({ kinshipWeight: 0.5, isFewest: false, capacities: {}, locked: {} });
+  const { state, plan, stop, clear } = usePairing(view);
+  useNewKey(() => void plan(wish));
+  const change = (next: Partial<PairingWish>): void => {
+    setWish({ ...wish, ...next });
+    clear();
+  };
+  const words = SPECIES_WORDS[view.species].grown;
+  const forbidden = view.refusals.filter((r) => r !== null).length;
+  const maleOf = state.kind === 'made' ? state.maleOf : undefined;
+  return (
+    <Page
+      title="Who goes to whom?"
+      lead={`${countText(view.females.length, words.female[0], words.female[1])} and ${countText(view.males.length, words.male[0], words.male[1])}: ${forbidden} of ${view.refusals.length} pairs are not to be.`}
+      actions={
+        <>
+          <MatingTabs species={view.species} but="/pairing" />
+          {state.kind === 'working' ? (
+            <Button onPress={stop}>Stop, at {Math.round(100 * state.share)} %</Button>
+          ) : (
+            <Button
+              kind="main"
+              isDisabled={view.males.length === 0 || view.females.length === 0}
+              onPress={() => void plan(wish)}
+            >
+              Plan who goes to whom
+            </Button>
+          )}
+        </>
+      }
+      aside={<Aside view={view} maleOf={maleOf} />}
+    >
+      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        {filters}
+        <Choice
+          label="What weighs"
+          value={String(wish.kinshipWeight)}
+          options={WEIGHTS}
+          onChange={(w) => change({ kinshipWeight: Number(w) })}
+        />
+        <How of="The plan">
+          <p>
+            Every female gets a male with room for her and no word against the pair, so that the sum over all pairs of
+            weight × inbreeding of the young − (1 − weight) × the male’s merit is the least there is. It is exact: no
+            other way is better.
+          </p>
+          <p>
+            Merit is how much his young grew over the others of their group, like for like, drawn to nothing while they
+            are few.
+          </p>
+          <p>Click a pair to lock it: the plan then keeps it, also where a word stands against it.</p>
+        </How>
+        <Tick label="with the fewest males" isSelected={wish.isFewest} onChange={(isFewest) => change({ isFewest })} />
+      </Row>
+      {state.kind === 'failed' ? <p role="alert">The plan could not be made: {state.message}</p> : null}
+      {state.kind === 'stopped' ? <p role="status">Stopped. Nothing was changed.</p> : null}
+      {view.males.length === 0 || view.females.length === 0 ? (
+        <Empty title="Nobody to pair">There is no male bred from, or no female of age, of this species.</Empty>
+      ) : (
+        <Panel>
+          <PairGrid view={view} wish={wish} maleOf={maleOf} onWish={change} />
+        </Panel>
+      )}
+      {maleOf ? <MatingGroups view={view} maleOf={maleOf} /> : null}
+    </Page>
+  );
+}
+
+function Aside({
+  view,
+  maleOf,
+}: {
+  readonly view: PairingView;
+  readonly maleOf: Readonly<Record<string, string>> | undefined;
+}) {
+  const place = new Map(view.males.map((m, i) => [m.tag.animalId, i]));
+  const planned = maleOf
+    ? figuresOf(
+        view,
+        view.females.map((f) => {
+          const male = place.get(maleOf[f.tag.animalId] ?? '');
+          return male === undefined ? [] : [male];
+        }),
+      )
+    : undefined;
+  const present = figuresOf(view, view.present);
+  const shallow = view.females.filter((f) => f.generations < 2).length;
+  const mean = (f: number | undefined): string => (f === undefined ? 'nobody' : percentText(f));
+  return (
+    <>
+      <Panel>
+        <h2>Planned and present</h2>
+        <table style={{ width: '100%', marginTop: 8 }}>
+          <thead>
+            <tr>
+              <th aria-label="What" />
+              <th style={{ textAlign: 'right' }}>plan</th>
+              <th style={{ textAlign: 'right' }}>now</th>
+            </tr>
+          </thead>
+          <tbody>
+            {(
+              [
+                ['Females with a male', planned ? String(planned.served) : '', String(present.served)],
+                ['Mean inbreeding', planned ? mean(planned.meanInbreeding) : '', mean(present.meanInbreeding)],
+                ['Pairs not to be', planned ? String(planned.forbidden) : '', String(present.forbidden)],
+              ] as const
+            ).map(([what, plan, now]) => (
+              <tr key={what}>
+                <th scope="row" style={{ textAlign: 'left', fontWeight: 400 }}>
+                  {what}
+                </th>
+                <td style={{ textAlign: 'right' }}>{plan}</td>
+                <td style={{ textAlign: 'right' }}>{now}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Panel>
+      {view.contradictions.map(({ gene, tags }) => (
+        <NotePanel key={gene} $tone="madder">
+          <h2>Tests of {gene} contradict the parentage</h2>
+          <Small>A test or a parent of these is wrong; until it is mended, the gene is left out.</Small>
+          <Row style={{ marginTop: 8 }}>
+            {tags.map((t) => (
+              <Tag key={t.animalId} tag={t} />
+            ))}
+          </Row>
+        </NotePanel>
+      ))}
+      {view.approximate.length > 0 ? (
+        <Panel>
+          <Small>
+            The family is so entangled that the chances of {view.approximate.join(', ')} are close and not exact.
+          </Small>
+        </Panel>
+      ) : null}
+      {shallow > 0 ? (
+        <NotePanel $tone="weld">
+          <h2>Shallow pedigrees</h2>
+          <Small>
+            Of {countText(shallow, 'female', 'females')} fewer than two full generations are known: kinship may be
+            higher than the figure, and never lower.
+          </Small>
+        </NotePanel>
+      ) : null}
+      <Panel>
+        <h2>Limits</h2>
+        <Small>
+          Parents, brothers and sisters, and over {percentText(view.most)} inbreeding are not put together, nor two that
+          may carry one disorder. The limits stand under Holding.
+        </Small>
+      </Panel>
+    </>
+  );
+}

@@ -1,0 +1,208 @@
+import { useQuery } from '@tanstack/react-query';
+import { percentText, type PedigreeNode, type PedigreeView } from '@yaylak/contract';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { animalQuery, pedigreeQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Field';
+import { How } from '../../parts/How';
+import { LineTable } from '../../parts/LineTable';
+import { LinkButton } from '../../parts/LinkButton';
+import { Page } from '../../parts/Page';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { Failed, Loading } from '../../parts/States';
+import { Tag } from '../../parts/Tag';
+import { colour, space } from '../../theme/tokens';
+import { GeneTestSheet } from './GeneTestSheet';
+
+const GENERATIONS = ['3', '4', '5'] as const;
+const SHOWN = 16;
+
+/** An animal's forebears, what its inbreeding comes of, and whom it may be put to. */
+export function PedigreePage() {
+  const { id = '' } = useParams();
+  const [generations, setGenerations] = useState<(typeof GENERATIONS)[number]>('4');
+  const { data, error, refetch } = useQuery({
+    ...pedigreeQuery(id, Number(generations)),
+    placeholderData: (before) => before,
+  });
+  const { data: animal } = useQuery(animalQuery(id));
+  const [isTesting, setTesting] = useState(false);
+  if (!data)
+    return (
+      <Page title="Pedigree">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
+    );
+  const self = data.nodes.find((n) => n.key === '');
+  const name = self?.tag.name ?? self?.tag.text ?? '';
+  const isMale = animal?.row.sex === 'male';
+  return (
+    <Page
+      title={`Whom does ${name} come down from?`}
+      lead={`${percentText(data.inbreeding)} inbred; ${data.generations.toFixed(1)} full generations known${data.isShallow ? ', so kinship may be higher than the figures' : ''}.`}
+      actions={
+        <>
+          <LinkButton as={Link} to={`/animals/${id}`}>
+            Back to {name}
+          </LinkButton>
+          <Button onPress={() => setTesting(true)}>Write a gene test down</Button>
+        </>
+      }
+    >
+      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <Choice
+          label="Generations"
+          value={generations}
+          options={GENERATIONS.map((g) => [g, g])}
+          onChange={setGenerations}
+        />
+        <Small>A dashed frame: the same animal stands in more than one place.</Small>
+      </Row>
+      <Panel>
+        <Tree nodes={data.nodes} generations={Number(generations)} />
+      </Panel>
+      <Ancestry view={data} />
+      <Partners view={data} isMale={isMale} name={name} />
+      {isTesting && self ? <GeneTestSheet tag={self.tag} view={data} onClose={() => setTesting(false)} /> : null}
+    </Page>
+  );
+}
+
+/** The tree, sires above dams, each generation a column. */
+function Tree({ nodes, generations }: { readonly nodes: readonly PedigreeNode[]; readonly generations: number }) {
+  const byKey = new Map(nodes.map((n) => [n.key, n]));
+  const keys = (g: number): string[] => (g === 0 ? [''] : keys(g - 1).flatMap((k) => [`${k}s`, `${k}d`]));
+  return (
+    <Columns style={{ gridTemplateColumns: `repeat(${generations}, minmax(120px, 1fr))` }}>
+      {Array.from({ length: generations }, (_, g) => (
+        <div key={g}>
+          {keys(g).map((key) => {
+            const node = byKey.get(key);
+            // Beyond an unknown animal nothing is drawn: its place is enough.
+            const isShown = node !== undefined || byKey.has(key.slice(0, -1));
+            return (
+              <Cell key={key} data-repeated={node?.isRepeated || undefined}>
+                {node ? (
+                  <>
+                    <Row $gap={1}>
+                      <Tag tag={node.tag} />
+                      {node.tag.name}
+                    </Row>
+                    {node.inbreeding > 0 ? <Small>{percentText(node.inbreeding)} inbred</Small> : null}
+                    {node.genes.map((gene) => (
+                      <Small key={gene.gene}>{geneWords(gene)}</Small>
+                    ))}
+                  </>
+                ) : isShown ? (
+                  <Small>{key.endsWith('s') ? 'sire' : 'dam'} not known</Small>
+                ) : null}
+              </Cell>
+            );
+          })}
+        </div>
+      ))}
+    </Columns>
+  );
+}
+
+const geneWords = ({ gene, tested, carries }: PedigreeNode['genes'][number]): string =>
+  tested ? `${gene}: ${tested}, tested` : `${gene}: may carry, ${percentText(carries)}`;
+
+function Ancestry({ view }: { readonly view: PedigreeView }) {
+  if (view.ancestors.length === 0) return null;
+  return (
+    <Panel>
+      <h2>
+        Where the two lines meet
+        <How of="Where the lines meet">
+          <p>
+            The inbreeding coefficient is the chance that both copies of a gene come from one ancestor. It is parted
+            here by the animal in which the sire’s and the dam’s lines meet; the parts add up to it (Meuwissen and Luo
+            1992).
+          </p>
+        </How>
+      </h2>
+      <Row $gap={4}>
+        {view.ancestors.map((a) => (
+          <Row key={a.tag.animalId} $gap={1}>
+            <Tag tag={a.tag} /> {a.tag.name} <b>{percentText(a.inbreeding)}</b>
+          </Row>
+        ))}
+      </Row>
+    </Panel>
+  );
+}
+
+function Partners({
+  view,
+  isMale,
+  name,
+}: {
+  readonly view: PedigreeView;
+  readonly isMale: boolean;
+  readonly name: string;
+}) {
+  const [isAll, setAll] = useState(false);
+  if (view.partners.length === 0) return null;
+  const allowed = view.partners.filter((p) => p.refusal === null).length;
+  return (
+    <Panel>
+      <h2>
+        {isMale ? `Whom may ${name} serve?` : `Who may serve ${name}?`} ({allowed} of {view.partners.length})
+      </h2>
+      <LineTable>
+        <thead>
+          <tr>
+            <th>{isMale ? 'Female' : 'Male'}</th>
+            <th>Group</th>
+            <th>Young inbred</th>
+            <th>Against it</th>
+          </tr>
+        </thead>
+        <tbody>
+          {(isAll ? view.partners : view.partners.slice(0, SHOWN)).map((p) => (
+            <tr key={p.tag.animalId}>
+              <td>
+                <Row $gap={1}>
+                  <Tag tag={p.tag} /> {p.tag.name}
+                </Row>
+              </td>
+              <td>{p.groupName ?? ''}</td>
+              <td>{p.refusal === null ? percentText(p.inbreeding) : <s>{percentText(p.inbreeding)}</s>}</td>
+              <td>{p.refusal ?? (p.isReady ? 'nothing' : 'not ready today')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </LineTable>
+      {view.partners.length > SHOWN ? (
+        <Button kind="quiet" onPress={() => setAll(!isAll)}>
+          {isAll ? 'Show fewer' : `Show all ${view.partners.length}`}
+        </Button>
+      ) : null}
+    </Panel>
+  );
+}
+
+const Columns = styled.div`
+  display: grid;
+  gap: ${space(3)};
+  overflow-x: auto;
+  & > div {
+    display: flex;
+    flex-direction: column;
+  }
+`;
+const Cell = styled.div`
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  justify-content: center;
+  min-height: 52px;
+  padding: ${space(1)} ${space(2)};
+  border-left: 2px solid ${colour('line')};
+  &[data-repeated] {
+    outline: 2px dashed ${colour('madder')};
+    outline-offset: -3px;
+    border-radius: 6px;
+  }
+`;

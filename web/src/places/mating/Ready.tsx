@@ -1,0 +1,76 @@
+import type { FemaleToMateView, MatingView } from '@yaylak/contract';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { Button } from '../../parts/Button';
+import { LineTable } from '../../parts/LineTable';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { WindowBar } from '../../parts/WindowBar';
+
+interface Props {
+  readonly females: readonly FemaleToMateView[];
+  readonly view: MatingView;
+  readonly onServe: (female: FemaleToMateView) => void;
+}
+
+const SHOWN = 10;
+
+/** Who may be mated, those whose next heat is foretold first. */
+export function Ready({ females, view, onServe }: Props) {
+  const [isAll, setAll] = useState(false);
+  if (females.length === 0) return null;
+  const order = (f: FemaleToMateView): string => f.nextHeat?.opens ?? '9999';
+  const sorted = [...females].sort((a, b) => (order(a) < order(b) ? -1 : order(a) > order(b) ? 1 : 0));
+  return (
+    <Panel>
+      <h2>May be mated ({females.length})</h2>
+      <Middle>
+        <thead>
+          <tr>
+            <th>Female</th>
+            <th>Group</th>
+            <th>{view.school === 'none' ? 'When' : 'Next heat'}</th>
+            <th>Runs with</th>
+            <th aria-label="Serve" />
+          </tr>
+        </thead>
+        <tbody>
+          {(isAll ? sorted : sorted.slice(0, SHOWN)).map((f) => (
+            <tr key={f.tag.animalId}>
+              <td>
+                <Row $gap={1}>
+                  <Tag tag={f.tag} /> {f.tag.name}
+                </Row>
+              </td>
+              <td>{f.groupName ?? ''}</td>
+              <td>
+                {f.nextHeat ? (
+                  <WindowBar window={f.nextHeat} today={view.on} />
+                ) : (
+                  <Small>{view.school === 'none' ? 'any day she takes him' : 'no heat seen yet'}</Small>
+                )}
+              </td>
+              <td>{f.runsWith.map((m) => m.name ?? m.text).join(', ') || 'no male'}</td>
+              <td>
+                <Button kind="quiet" onPress={() => onServe(f)}>
+                  Serve
+                </Button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Middle>
+      {females.length > SHOWN ? (
+        <Button kind="quiet" onPress={() => setAll(!isAll)}>
+          {isAll ? 'Show fewer' : `Show all ${females.length}`}
+        </Button>
+      ) : null}
+    </Panel>
+  );
+}
+
+const Middle = styled(LineTable)`
+  td {
+    vertical-align: middle;
+  }
+`;

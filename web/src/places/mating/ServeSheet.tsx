@@ -1,0 +1,184 @@
+import { useQuery } from '@tanstack/react-query';
+import { percentText, type FemaleToMateView, type HeatView, type MatingView } from '@yaylak/contract';
+import { momentOf, parseMoment, serviceTiming, type ServiceTiming } from '@yaylak/core';
+import { useState } from 'react';
+import { pedigreeQuery } from '../../api/queries';
+import type { EntryDraft } from '../../outbox/useRecord';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { NotePanel, Row, Small } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { Tag } from '../../parts/Tag';
+import { Tick } from '../../parts/Tick';
+import { useWrite } from '../../parts/useWrite';
+import { HourBar } from '../../parts/WindowBar';
+import { dayAndHour } from '../../words/format';
+
+interface Props {
+  readonly female: FemaleToMateView;
+  readonly heat: HeatView | undefined;
+  readonly view: MatingView;
+  readonly onClose: () => void;
+}
+
+type Way = 'hand' | 'insemination' | 'raddle';
+
+/** A service of one female: by whom, how and when; too early or too late, and a pair not put together, are said at once. */
+export function ServeSheet({ female, heat, view, onClose }: Props) {
+  const write = useWrite();
+  const { tag } = female;
+  const { data: family } = useQuery(pedigreeQuery(tag.animalId, 2));
+  const [way, setWay] = useState<Way>('hand');
+  const [at, setAt] = useState(view.now);
+  const [maleId, setMaleId] = useState('');
+  const [straw, setStraw] = useState('');
+  const [batch, setBatch] = useState('');
+  const [technician, setTechnician] = useState('');
+  const [isWitnessed, setWitnessed] = useState(true);
+  const [isCheck, setCheck] = useState(view.school === 'none' && female.chance !== null);
+  const [reason, setReason] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const today = view.now.slice(0, 10);
+  const partners = family?.partners ?? [];
+  const partner = partners.find((p) => p.tag.animalId === maleId);
+  const isStraw = way === 'insemination' && maleId === '';
+  const timing =
+    heat?.window && parseMoment(at) !== undefined ? serviceTiming(windowOf(heat.window), momentOf(at)) : undefined;
+  const name = tag.name ?? tag.text;
+
+  const draft = (): EntryDraft | string => {
+    if (parseMoment(at) === undefined) return 'When: give the day and the hour.';
+    if (maleId === '' && !(isStraw && straw.trim() !== ''))
+      return way === 'insemination' ? 'Say whose straw: its code, or a male of the holding.' : 'Choose the male.';
+    if (partner?.refusal && way !== 'raddle' && reason.trim() === '')
+      return 'Why: this pair is not put together. Give the reason, or choose another male.';
+    return {
+      type: 'service',
+      animalId: tag.animalId,
+      on: at.slice(0, 10),
+      at,
+      way,
+      maleIds: maleId === '' ? [] : [maleId],
+      ...(way === 'hand' ? { isWitnessed } : {}),
+      ...(isCheck ? { isCheck } : {}),
+      ...maybe('straw', isStraw ? straw : ''),
+      ...maybe('batch', way === 'insemination' ? batch : ''),
+      ...maybe('technician', way === 'insemination' ? technician : ''),
+      ...maybe('reason', partner?.refusal ? reason : ''),
+    };
+  };
+  const submit = async (): Promise<void> => {
+    const made = draft();
+    if (typeof made === 'string') return setProblem(made);
+    const refused = await write([made], `Wrote down the service of ${name}`);
+    if (refused.length > 0) return setProblem(refused.join(' '));
+    onClose();
+  };
+  const refuses = async (): Promise<void> => {
+    if (parseMoment(at) === undefined) return setProblem('When: give the day and the hour.');
+    const refused = await write(
+      [{ type: 'heat', animalId: tag.animalId, on: at.slice(0, 10), at, signs: ['refuses'] }],
+      `${name} refused him`,
+    );
+    if (refused.length > 0) return setProblem(refused.join(' '));
+    onClose();
+  };
+  return (
+    <Sheet title={`Serve ${name}`} isOpen onClose={onClose} width={640}>
+      <Row>
+        <Tag tag={tag} isStatic />
+        <Small>{female.reasons.map((r) => r.words).join('; ') || 'nothing speaks against mating her'}</Small>
+      </Row>
+      {heat?.window ? <HourBar window={heat.window} now={parseMoment(at) === undefined ? view.now : at} /> : null}
+      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <Choice
+          label="How"
+          value={way}
+          options={[
+            ['hand', 'by hand, male brought to her'],
+            ['insemination', 'insemination'],
+            ['raddle', 'found marked'],
+          ]}
+          onChange={setWay}
+        />
+        <Field label="When" type="datetime-local" value={at} onChange={setAt} />
+      </Row>
+      {timing && heat?.window && timing !== 'best' ? (
+        <NotePanel $tone={timing === 'too-early' || timing === 'too-late' ? 'madder' : 'weld'} role="status">
+          {timingWords(timing, heat, today)}
+        </NotePanel>
+      ) : null}
+      <Choice
+        label={way === 'insemination' ? 'Male of the holding, or a straw' : 'Male'}
+        value={maleId}
+        options={[
+          ['', way === 'insemination' ? 'a straw' : 'choose the male'],
+          ...partners.map(
+            (p) =>
+              [
+                p.tag.animalId,
+                `${p.tag.name ?? p.tag.text}: ${percentText(p.inbreeding)} inbred${p.refusal ? ', not to be' : ''}${p.isReady ? '' : ', not fit'}`,
+              ] as const,
+          ),
+        ]}
+        onChange={setMaleId}
+      />
+      {way === 'insemination' ? (
+        <Row $gap={3}>
+          {isStraw ? <Field label="Code of the straw" value={straw} onChange={setStraw} /> : null}
+          <Field label="Batch" value={batch} onChange={setBatch} />
+          <Field label="Put in by" value={technician} onChange={setTechnician} />
+        </Row>
+      ) : null}
+      {way === 'hand' ? (
+        <Row $gap={4}>
+          <Tick label="seen to serve" isSelected={isWitnessed} onChange={setWitnessed} />
+          {view.school === 'none' ? (
+            <Tick label="check mating: offered again after some days" isSelected={isCheck} onChange={setCheck} />
+          ) : null}
+        </Row>
+      ) : null}
+      {partner?.refusal ? (
+        <NotePanel $tone="madder" role="status">
+          <b>Not to be put together.</b> {partner.refusal}
+          {way === 'raddle' ? null : (
+            <Field label="Why all the same" value={reason} onChange={setReason} isRequired style={{ marginTop: 8 }} />
+          )}
+        </NotePanel>
+      ) : null}
+      {problem ? <p role="alert">{problem}</p> : null}
+      <Row>
+        <Button kind="main" onPress={() => void submit()}>
+          Write the service down
+        </Button>
+        {way === 'hand' ? <Button onPress={() => void refuses()}>She refuses him</Button> : null}
+      </Row>
+      <Small>Serve twice in the window where you can. One needle, one glove, one animal; wash before the next.</Small>
+    </Sheet>
+  );
+}
+
+const maybe = (key: 'straw' | 'batch' | 'technician' | 'reason', value: string): Record<string, string> =>
+  value.trim() === '' ? {} : { [key]: value.trim() };
+
+const windowOf = (w: NonNullable<HeatView['window']>) => ({
+  opens: momentOf(w.opens),
+  bestFrom: momentOf(w.bestFrom),
+  bestTo: momentOf(w.bestTo),
+  closes: momentOf(w.closes),
+});
+
+function timingWords(timing: Exclude<ServiceTiming, 'best'>, { window }: HeatView, today: string): string {
+  if (!window) return '';
+  const say = (at: string): string => dayAndHour(at, today);
+  switch (timing) {
+    case 'too-early':
+      return `Too early: the window opens ${say(window.opens)} and is best from ${say(window.bestFrom)}.`;
+    case 'early':
+      return `Early: it is best from ${say(window.bestFrom)} to ${say(window.bestTo)}. Serve again then.`;
+    case 'late':
+      return `Late: it was best until ${say(window.bestTo)} and closes ${say(window.closes)}.`;
+    case 'too-late':
+      return `Too late: the window closed ${say(window.closes)}. Watch for her next heat.`;
+  }
+}

@@ -1,0 +1,123 @@
+import type { ChanceView, FemaleToMateView, MatingView } from '@yaylak/contract';
+import styled from 'styled-components';
+import { Button } from '../../parts/Button';
+import { How } from '../../parts/How';
+import { LineTable } from '../../parts/LineTable';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { WindowBar } from '../../parts/WindowBar';
+import { percentText } from '@yaylak/contract';
+import { countText, fullDate, shortDate } from '../../words/format';
+
+interface Props {
+  readonly females: readonly FemaleToMateView[];
+  readonly view: MatingView;
+  readonly onServe: (female: FemaleToMateView) => void;
+}
+
+/** Who is served: when she would come back on heat, and how likely she carries by now. */
+export function Served({ females, view, onServe }: Props) {
+  if (females.length === 0) return null;
+  const isRabbit = view.school === 'none';
+  return (
+    <Panel>
+      <h2>
+        Served ({females.length})
+        <How of="In young">
+          <p>
+            {percentText(view.takingShare)} of services take here: the species’ usual share, drawn toward this holding’s
+            own. An empty female comes back on heat a cycle later, if somebody sees it; each day without it speaks a
+            little more for carrying (Bayes). The share of heats that are seen stands under Holding.
+          </p>
+          <p>No return is a first sign and no test: some empty ones are missed.</p>
+        </How>
+      </h2>
+      <Middle>
+        <thead>
+          <tr>
+            <th>Female</th>
+            <th>By</th>
+            <th>Served</th>
+            <th>{isRabbit ? 'Birth' : 'Back on heat'}</th>
+            <th>In young</th>
+            <th aria-label="Serve" />
+          </tr>
+        </thead>
+        <tbody>
+          {females.map((f) => {
+            const { chance } = f;
+            if (!chance) return null;
+            return (
+              <tr key={f.tag.animalId}>
+                <td>
+                  <Row $gap={1}>
+                    <Tag tag={f.tag} /> {f.tag.name}
+                  </Row>
+                </td>
+                <td>
+                  {chance.straw ? `straw ${chance.straw}` : chance.males.map((m) => m.name ?? m.text).join(' or ')}
+                </td>
+                <td>{shortDate(chance.servedOn)}</td>
+                <td>
+                  {chance.returnedOn ? (
+                    <b>back on {shortDate(chance.returnedOn)}</b>
+                  ) : chance.returns && chance.returns.closes >= view.on ? (
+                    <WindowBar window={chance.returns} today={view.on} />
+                  ) : (
+                    <Small>
+                      birth {shortDate(chance.birthFrom)} to {fullDate(chance.birthTo)}
+                    </Small>
+                  )}
+                </td>
+                <td style={{ whiteSpace: 'nowrap' }}>
+                  <b>{percentText(chance.probability)}</b>
+                  <Story tag={f.tag.text} chance={chance} />
+                </td>
+                <td>
+                  <Button kind="quiet" onPress={() => onServe(f)}>
+                    {isRabbit ? 'Offer again' : 'Serve again'}
+                  </Button>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </Middle>
+    </Panel>
+  );
+}
+
+const STORY_WORDS: Readonly<Record<ChanceView['story'][number]['kind'], string>> = {
+  served: 'Served: so many of such take',
+  'no-return': 'Not seen back on heat',
+  returned: 'Seen back on heat',
+};
+
+function Story({ tag, chance }: { readonly tag: string; readonly chance: ChanceView }) {
+  return (
+    <How of={`In young, ${tag}`}>
+      <table>
+        <tbody>
+          {chance.story.map((s) => (
+            <tr key={s.kind}>
+              <td>
+                {STORY_WORDS[s.kind]}, {shortDate(s.on)}
+              </td>
+              <td>{percentText(s.after)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p>
+        {countText(chance.story.length, 'thing is', 'things are')} known of it. Birth {shortDate(chance.birthFrom)} to{' '}
+        {fullDate(chance.birthTo)}, if she carries.
+      </p>
+    </How>
+  );
+}
+
+const Middle = styled(LineTable)`
+  td {
+    vertical-align: middle;
+  }
+`;
