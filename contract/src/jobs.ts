@@ -17,7 +17,7 @@ import type { TagView } from './animals';
 import type { Entry } from './entries';
 import type { ProductView } from './remedies';
 import { IsCalendarDate, MAX_TEXT } from './rules';
-import { STATIONS, type Station } from './kinds';
+import { STATIONS, type MarkColour, type Station } from './kinds';
 import type { BiasView } from './growth';
 import { GateChoice, StationSettings, type TemplateView } from './stations';
 
@@ -96,6 +96,13 @@ export interface RosterAnimal {
   readonly scores: readonly (readonly [on: string, score: number])[];
   readonly mob: Mob | null;
   /** How much condition is wanted of her; `usual` for males. */
+  /** Males that run with a female, with the colour of their raddle; none for the others. */
+  readonly runsWith?: readonly {
+    readonly maleId: string;
+    readonly name: string;
+    readonly colour: MarkColour | null;
+    readonly isTeaser: boolean;
+  }[];
   readonly femaleKind: FemaleKind;
   /** Points in the ranking the holding last drew up for its like; null outside it. */
   readonly points: number | null;

@@ -7,6 +7,7 @@ export const IDENTIFIER_ENDS = ['lost', 'removed'] as const;
 export const MARK_COLOURS = ['red', 'blue', 'green', 'orange', 'black'] as const;
 export const MARK_PLACES = ['shoulder', 'back', 'rump', 'head'] as const;
 export const SAMPLE_PURPOSES = ['blood', 'gene', 'dung', 'milk', 'swab'] as const;
+export type MarkColour = (typeof MARK_COLOURS)[number];
 export type EntrySource = (typeof ENTRY_SOURCES)[number];
 export type SamplePurpose = (typeof SAMPLE_PURPOSES)[number];
 
@@ -16,6 +17,7 @@ export const STATIONS = [
   'weigh',
   'litter',
   'score',
+  'raddle',
   'look',
   'treat',
   'sample',

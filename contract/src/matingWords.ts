@@ -35,7 +35,7 @@ export function maleReasonText(reason: MaleReason): string {
     case 'not-checked':
       return reason.lastOn === undefined ? 'never checked' : `last checked ${isoOf(reason.lastOn)}`;
     case 'old':
-      return 'over the age to look for his follower';
+      return 'old: look for his follower';
     case 'low-share':
       return `only ${percentText(reason.share.share)} of ${reason.share.of} took`;
     case 'resting':

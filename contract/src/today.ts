@@ -2,6 +2,7 @@ import type { BandBlock, ReadingDoubt, Species } from '@yaylak/core';
 import type { TagView, WindowView } from './animals';
 import type { GainView } from './growth';
 import type { JobView } from './jobs';
+import type { HeatView } from './mating';
 import type { WithheldView } from './remedies';
 import type { TemplateFacts } from './stations';
 
@@ -47,8 +48,26 @@ export type LookAt =
   | { readonly kind: 'unknown-animal'; readonly tag: TagView; readonly on: string }
   | { readonly kind: 'adult-alarm'; readonly tag: TagView; readonly message: string };
 
+/** A heat that can still be served. */
+export interface HeatToServe {
+  readonly species: Species;
+  readonly heat: HeatView;
+}
+
+/** Young males of a kind that are to be parted from the females they run with. */
+export interface PartingDue {
+  readonly species: Species;
+  readonly head: number;
+  readonly groupName: string;
+  readonly window: WindowView;
+}
+
 export interface TodayView {
   readonly on: string;
+  /** By the server's clock. */
+  readonly now: string;
+  readonly heats: readonly HeatToServe[];
+  readonly partings: readonly PartingDue[];
   readonly due: readonly DueWork[];
   readonly notGrowing: readonly NotGrowingView[];
   /** What of whom may not be used yet. */

@@ -37,7 +37,8 @@ function pastServices(w: BookWriter, species: Species): void {
     const cycle = c.mean > 0 ? c.mean + w.random.whole(-1, 1) : 14;
     if (w.random.chance(RETURNED)) serve(w, dam, [sire], addDays(on, -cycle));
     serve(w, dam, [sire], on);
-    if (c.mean === 0 && w.random.chance(SERVED_IN_VAIN)) serve(w, dam, [sire], addDays(bornOn, 24));
+    const isLongAgo = bornOn < addDays(w.today, -120);
+    if (c.mean === 0 && isLongAgo && w.random.chance(SERVED_IN_VAIN)) serve(w, dam, [sire], addDays(bornOn, 24));
   }
 }
 

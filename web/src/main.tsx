@@ -73,7 +73,7 @@ createRoot(document.getElementById('root') as HTMLElement).render(
       persistOptions={{
         persister,
         maxAge: KEPT_MS,
-        buster: '3',
+        buster: '4',
         dehydrateOptions: {
           shouldDehydrateQuery: (q) => q.state.data !== undefined && KEPT_OFFLINE.has(String(q.queryKey[0])),
         },

@@ -131,7 +131,8 @@ export class AnimalPageService {
         const strike = struckBy === undefined ? undefined : strikeOf.get(struckBy);
         const productName =
           entry.type === 'treatment' ? this.book.state.products.get(entry.productId)?.facts.name : undefined;
-        const groupName = entry.type === 'move' ? this.book.state.groups.get(entry.groupId)?.name : undefined;
+        const groupName =
+          entry.type === 'move' || entry.type === 'stay' ? this.book.state.groups.get(entry.groupId)?.name : undefined;
         return {
           entry,
           struck:
@@ -140,6 +141,9 @@ export class AnimalPageService {
               : null,
           ...(groupName === undefined ? {} : { groupName }),
           ...(productName === undefined ? {} : { productName }),
+          ...(entry.type === 'service' && entry.maleIds.length > 0
+            ? { maleNames: Object.fromEntries(entry.maleIds.map((male) => [male, this.book.nameOf(male)])) }
+            : {}),
         };
       });
   }

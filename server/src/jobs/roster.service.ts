@@ -18,6 +18,7 @@ import { Clock } from '../common/clock';
 import { ConditionService } from '../condition/condition.service';
 import { biasView, tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
+import { MatingHistoryService } from '../mating/history.service';
 import { ProductsService } from '../remedies/products.service';
 import { TemplatesService } from './templates.service';
 
@@ -38,6 +39,7 @@ export class RosterService {
     @Inject(ChoosingService) private readonly choosing: ChoosingService,
     @Inject(ConditionService) private readonly condition: ConditionService,
     @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(ProductsService) private readonly products: ProductsService,
     @Inject(TemplatesService) private readonly templates: TemplatesService,
     @Inject(Clock) private readonly clock: Clock,
@@ -91,8 +93,27 @@ export class RosterService {
         .slice(-ROSTER_SCORES)
         .map((s) => [isoOf(s.on), s.score] as const),
       mob: facts.mobs.at(-1)?.mob ?? null,
+      ...this.runsWith(facts, today),
       femaleKind: this.condition.femaleKind(facts),
       points: points.get(record.id) ?? null,
+    };
+  }
+
+  /** Of a female, the males that run with her group and the colour each wears now, teasers too. */
+  private runsWith(facts: AnimalFacts, today: Day): Pick<RosterAnimal, 'runsWith'> {
+    const groupId = groupOn(facts, today);
+    if (facts.record.sex !== 'female' || groupId === undefined) return {};
+    const stays = this.history.exposures.filter(
+      (e) => e.groupId === groupId && e.from <= today && (e.to === undefined || e.to >= today),
+    );
+    if (stays.length === 0) return {};
+    return {
+      runsWith: stays.map(({ maleId, isTeaser }) => ({
+        maleId,
+        name: this.shortName(maleId) ?? 'a male',
+        colour: this.history.raddleOf(maleId, groupId, today),
+        isTeaser,
+      })),
     };
   }
 

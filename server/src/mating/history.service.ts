@@ -1,4 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
+import type { MarkColour } from '@yaylak/contract';
 import {
   carryingChance,
   groupOn,
@@ -15,6 +16,7 @@ import {
   type Day,
   type Exposure,
   type Heat,
+  type Service,
   type SiredLitter,
   type Species,
   type Spell,
@@ -73,6 +75,15 @@ export class MatingHistoryService {
     return groupId === undefined ? [] : malesWith(this.exposures, groupId, on);
   }
 
+  /** The colour a male wears in a group on a day. */
+  raddleOf(maleId: string, groupId: string | undefined, on: Day): MarkColour | null {
+    const facts = this.book.state.animals.get(maleId);
+    const stay = facts?.stays.findLast((s) => s.groupId === groupId && s.on <= on);
+    if (!facts || !stay) return null;
+    const change = facts.harnesses.findLast((h) => h.stayId === stay.entryId && h.on <= on);
+    return ((change?.colour ?? stay.colour) as MarkColour | undefined) ?? null;
+  }
+
   /** Spells of all females of a species that are or were here. */
   spellsOf(species: Species): Spell[] {
     return this.females(species).flatMap((f) => [...this.of(f).spells]);
@@ -129,6 +140,7 @@ export class MatingHistoryService {
     const settings = this.book.state.settings(species);
     const litters = this.pages.littersOf(facts.record.id);
     const heats = heatsSeen(facts.heats, settings);
+    const births = litters.map((l) => ({ on: l.bornOn, young: l.youngIds.length }));
     const gone = facts.departures[0]?.on;
     // Who left is judged by what was known then: no birth is to be expected of her any more.
     const asOf = (gone === undefined ? this.clock.today() : Math.min(gone, this.clock.today())) as Day;
@@ -136,9 +148,9 @@ export class MatingHistoryService {
       heats,
       spells: spells(
         {
-          services: facts.services,
+          services: [...facts.services, ...this.unseenServices(facts, births)],
           heatDays: heats.map((h) => dayOfMoment(h.seenAt)),
-          births: litters.map((l) => ({ on: l.bornOn, young: l.youngIds.length })),
+          births,
           emptyOn: [],
         },
         settings,
@@ -147,6 +159,19 @@ export class MatingHistoryService {
       lastBirthOn: litters.at(-1)?.bornOn,
       hasGivenBirth: litters.length > 0,
     };
+  }
+
+  /** Births no service was written down for, of females that ran with males then: any of these may be the sire. */
+  private unseenServices(facts: AnimalFacts, births: readonly { readonly on: Day }[]): Service[] {
+    const { gestationDays: g } = this.book.state.settings(facts.record.species);
+    return births.flatMap((birth): Service[] => {
+      const on = addDays(birth.on, -g.mean);
+      const isKnown = facts.services.some(
+        (s) => s.on >= addDays(birth.on, -g.to - 4) && s.on <= addDays(birth.on, -g.from + 4),
+      );
+      const maleIds = isKnown ? [] : this.runningWith(facts, on);
+      return maleIds.length === 0 ? [] : [{ on, at: undefined, way: 'ran-with', maleIds }];
+    });
   }
 
   private read(): Kept {

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { MatingQuery, MatingRecordView, MatingView } from '@yaylak/contract';
+import type { HeatToServe, MatingQuery, MatingRecordView, MatingView, PartingDue, PartingView } from '@yaylak/contract';
 import {
   conceptionShare,
   dayOf,
@@ -8,6 +8,7 @@ import {
   isoOf,
   pairRecords,
   quarterRecords,
+  SPECIES,
   sireRecords,
   type AnimalFacts,
   type Species,
@@ -39,10 +40,11 @@ export class MatingService {
     const today = this.clock.today();
     const settings = this.book.state.settings(species);
     const all = this.comingUp(species);
+    const now = isoMoment(this.clock.moment());
     const members = all.filter((f) => groupId === undefined || groupOn(f, today) === groupId);
     return {
       on: isoOf(today),
-      now: isoMoment(this.clock.moment()),
+      now,
       species,
       groups: this.groups(all),
       school:
@@ -54,7 +56,12 @@ export class MatingService {
       signsNeeded: settings.mating.signsNeeded,
       heats: members
         .flatMap((f) => this.females.heat(f) ?? [])
-        .sort((a, b) => ((a.window?.closes ?? a.seenAt) < (b.window?.closes ?? b.seenAt) ? -1 : 1)),
+        .sort((a, b) => {
+          // Those that can still be served stand first, the soonest over on top; the others follow, the latest first.
+          const [endA, endB] = [a.window?.closes ?? a.seenAt, b.window?.closes ?? b.seenAt];
+          const isOver = Number(endA < now) - Number(endB < now);
+          return isOver || (endA < now ? -1 : 1) * (endA < endB ? -1 : 1);
+        }),
       females: members.map((f) => this.females.view(f)),
       males: this.males.list(species),
       otherMales: this.males.ofAge(species).length - this.males.inUse(species).length,
@@ -62,6 +69,31 @@ export class MatingService {
       looks: this.looks(all),
       takingShare: this.history.takingShare(species),
     };
+  }
+
+  /** Heats of all species that can still be served and are not served twice, the soonest over first. */
+  toServe(): HeatToServe[] {
+    const now = isoMoment(this.clock.moment());
+    return SPECIES.flatMap((species) =>
+      this.comingUp(species).flatMap((f): HeatToServe[] => {
+        const heat = this.females.heat(f);
+        const isOpen = heat?.window !== null && heat !== undefined && heat.window.closes >= now;
+        return isOpen && heat.services.length < 2 ? [{ species, heat }] : [];
+      }),
+    ).sort((a, b) => ((a.heat.window?.closes ?? '') < (b.heat.window?.closes ?? '') ? -1 : 1));
+  }
+
+  /** Young males to be parted from females now, a row a group. */
+  partingsDue(): PartingDue[] {
+    return SPECIES.flatMap((species) => {
+      const groups = new Map<string, PartingView[]>();
+      for (const p of this.males.partings(species))
+        if (p.isOpen && p.groupName !== null) groups.set(p.groupName, [...(groups.get(p.groupName) ?? []), p]);
+      return [...groups].flatMap(([groupName, rows]): PartingDue[] => {
+        const [first] = rows;
+        return first ? [{ species, head: rows.length, groupName, window: first.window }] : [];
+      });
+    });
   }
 
   async record({ species }: MatingQuery): Promise<MatingRecordView> {

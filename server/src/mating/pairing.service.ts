@@ -212,7 +212,7 @@ export class PairingService {
     const ratios = [...(this.book.state.youngByParent.get(maleId) ?? [])].flatMap((id) => {
       const facts = this.book.state.animals.get(id);
       const ratio = facts && this.growth.verdict(facts)?.ratio;
-      return ratio === undefined || ratio === null ? [] : [ratio - 1];
+      return ratio === undefined || ratio === null ? [] : [ratio / 100 - 1];
     });
     const n = ratios.length;
     return { merit: ((mean(ratios) ?? 0) * n) / (n + MERIT_PRIOR), meritYoung: n };

@@ -181,12 +181,14 @@ export class SeasonService {
       }
       case 'test':
         return facts.samples.find((g) => g.purpose === 'blood' && isIn(g))?.on;
-      // Of these the book keeps no record of its own yet: they are written down as done by hand.
+      case 'mating':
+        return facts.services.find(isIn)?.on;
       case 'male-check':
+        return facts.maleChecks.find(isIn)?.on ?? facts.looks.find(isIn)?.on;
+      // Of these the book keeps no record of its own yet: they are written down as done by hand.
       case 'weaned':
       case 'flushing':
       case 'minerals':
-      case 'mating':
       case 'count':
       case 'nest':
       case 'processing':

@@ -4,6 +4,7 @@ import {
   addDays,
   doubtReading,
   groupOn,
+  isoMoment,
   isoOf,
   SPECIES,
   SPECIES_WORDS,
@@ -21,6 +22,7 @@ import { gainView, tagView } from '../common/views';
 import { DueService } from '../due/due.service';
 import { GrowthService } from '../growth/growth.service';
 import { JobsService } from '../jobs/jobs.service';
+import { MatingService } from '../mating/mating.service';
 import { RemediesService } from '../remedies/remedies.service';
 import { SeasonService } from '../season/season.service';
 
@@ -36,6 +38,7 @@ export class TodayService {
     @Inject(GrowthService) private readonly growth: GrowthService,
     @Inject(AnimalPageService) private readonly pages: AnimalPageService,
     @Inject(JobsService) private readonly jobs: JobsService,
+    @Inject(MatingService) private readonly mating: MatingService,
     @Inject(DueService) private readonly work: DueService,
     @Inject(SeasonService) private readonly season: SeasonService,
     @Inject(RemediesService) private readonly remedies: RemediesService,
@@ -47,6 +50,9 @@ export class TodayService {
     const present = this.book.state.present(today);
     return {
       on: isoOf(today),
+      now: isoMoment(this.clock.moment()),
+      heats: this.mating.toServe(),
+      partings: this.mating.partingsDue(),
       due: this.work.list(),
       notGrowing: this.notGrowing(today),
       withheld: this.remedies.withheld().slice(0, ROWS),

@@ -40,7 +40,11 @@ export function Shell() {
   const outbox = useOutboxState();
   const [theme, setTheme] = useTheme();
   const waiting = today
-    ? today.due.filter((d) => d.isOpen).length + today.openJobs.length + today.lookAt.length + outbox.refused.length
+    ? today.due.filter((d) => d.isOpen).length +
+      today.heats.length +
+      today.openJobs.length +
+      today.lookAt.length +
+      outbox.refused.length
     : 0;
   usePlaceKeys();
   useKeepForOffline();

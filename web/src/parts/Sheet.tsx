@@ -41,7 +41,8 @@ const Body = styled(Modal)`
   border: 1px solid ${colour('line')};
   border-radius: ${radius};
   padding: ${space(5)};
-  section {
+  section,
+  section:focus-visible {
     outline: none;
     display: flex;
     flex-direction: column;

@@ -228,6 +228,9 @@ export const aJob = (change: Partial<JobView> = {}): JobView => ({
 
 export const aToday = (change: Partial<TodayView> = {}): TodayView => ({
   on: TODAY,
+  now: `${TODAY}T09:00`,
+  heats: [],
+  partings: [],
   due: [],
   notGrowing: [],
   withheld: [],

@@ -7,6 +7,7 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
   weigh: 'Weigh',
   litter: 'Litter together',
   score: 'Score condition',
+  raddle: 'Read raddle marks',
   look: 'Look over',
   treat: 'Treat',
   sample: 'Sample',

@@ -132,6 +132,7 @@ export function AnimalPage() {
       <LifePanel view={data} unit={unit} today={holding?.today ?? data.row.lastOn ?? ''} />
       <Timeline view={data} today={holding?.today ?? ''} />
       <Small>
+        <Link to={`/animals/${data.row.tag.animalId}/pedigree`}>Pedigree, and whom it may be put to</Link>.{' '}
         <Link to="/animals">All animals</Link>
       </Small>
     </Page>

@@ -2,6 +2,7 @@ import type { AnimalView } from '@yaylak/contract';
 import { dayOf, isoOf, type Day } from '@yaylak/core';
 import { scoreText } from '../../words/condition';
 import { fullDate, monthYear } from '../../words/format';
+import { matingWords } from '../../words/mating';
 import { DECISION_WORDS } from '../../words/reasons';
 
 /** A mark on a lane: at one day, or over a stretch of days. */
@@ -42,6 +43,7 @@ export function lifeLanes(view: AnimalView, today: string): Life {
   const to = Math.max(from + 1, dayOf(view.departed?.on ?? today)) as Day;
   const lanes: LifeLane[] = [
     { name: 'Young', marks: youngMarks(view) },
+    { name: 'Mating', marks: matingMarks(entries, to) },
     { name: 'Group', marks: groupMarks(entries, to) },
     { name: 'Tags', marks: tagMarks(view) },
     { name: 'Scores', marks: scoreMarks(entries) },
@@ -81,6 +83,35 @@ function youngMarks(view: AnimalView): LifeMark[] {
     };
   });
 }
+
+/** Heats, services and, of a male, where he ran; looks that saw nothing are left out. */
+function matingMarks(entries: Entries, end: number): LifeMark[] {
+  const outOn = new Map(entries.flatMap(({ entry }) => (entry.type === 'stay-end' ? [[entry.stayId, entry.on]] : [])));
+  return entries.flatMap(({ entry, groupName }): LifeMark[] => {
+    if (entry.type === 'heat' && entry.signs.length > 0)
+      return [dayMark(entry, 'heat', 'look', matingWords(entry, {}))];
+    if (entry.type === 'service') return [dayMark(entry, 'served', 'good', matingWords(entry, {}))];
+    if (entry.type !== 'stay') return [];
+    const out = outOn.get(entry.id);
+    const words = `${matingWords(entry, { groupName })}, from ${fullDate(entry.on)}${out ? ` to ${fullDate(out)}` : ''}`;
+    const to = out === undefined ? end : dayOf(out);
+    return [{ key: entry.id, from: dayOf(entry.on), to, label: groupName ?? 'with females', words, tone: 'group' }];
+  });
+}
+
+const dayMark = (
+  entry: { readonly id: string; readonly on: string },
+  label: string,
+  tone: LifeMark['tone'],
+  words: string,
+): LifeMark => ({
+  key: entry.id,
+  from: dayOf(entry.on),
+  to: dayOf(entry.on),
+  label,
+  words: `${words}, ${fullDate(entry.on)}`,
+  tone,
+});
 
 function groupMarks(entries: Entries, end: number): LifeMark[] {
   const moves = entries.flatMap((t) =>
@@ -148,16 +179,7 @@ function remedyMarks(entries: Entries): LifeMark[] {
 function scoreMarks(entries: Entries): LifeMark[] {
   return entries.flatMap(({ entry }): LifeMark[] =>
     entry.type === 'score'
-      ? [
-          {
-            key: entry.id,
-            from: dayOf(entry.on),
-            to: dayOf(entry.on),
-            label: scoreText(entry.score),
-            words: `Scored ${scoreText(entry.score)} by ${entry.scoredBy}, ${fullDate(entry.on)}`,
-            tone: 'plain',
-          },
-        ]
+      ? [dayMark(entry, scoreText(entry.score), 'plain', `Scored ${scoreText(entry.score)} by ${entry.scoredBy}`)]
       : [],
   );
 }
@@ -185,14 +207,12 @@ function choiceMarks(entries: Entries): LifeMark[] {
   return entries.flatMap(({ entry }): LifeMark[] =>
     entry.type === 'choice'
       ? [
-          {
-            key: entry.id,
-            from: dayOf(entry.on),
-            to: dayOf(entry.on),
-            label: DECISION_WORDS[entry.decision].toLowerCase(),
-            words: `${DECISION_WORDS[entry.decision]} among ${entry.among}, ${fullDate(entry.on)}`,
-            tone: CHOICE_TONES[entry.decision],
-          },
+          dayMark(
+            entry,
+            DECISION_WORDS[entry.decision].toLowerCase(),
+            CHOICE_TONES[entry.decision],
+            `${DECISION_WORDS[entry.decision]} among ${entry.among}`,
+          ),
         ]
       : [],
   );
@@ -200,18 +220,7 @@ function choiceMarks(entries: Entries): LifeMark[] {
 
 function noteMarks(entries: Entries): LifeMark[] {
   return entries.flatMap(({ entry }): LifeMark[] =>
-    entry.type === 'note'
-      ? [
-          {
-            key: entry.id,
-            from: dayOf(entry.on),
-            to: dayOf(entry.on),
-            label: entry.text,
-            words: `${entry.text}, ${fullDate(entry.on)}`,
-            tone: 'plain',
-          },
-        ]
-      : [],
+    entry.type === 'note' ? [dayMark(entry, entry.text, 'plain', entry.text)] : [],
   );
 }
 

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { matingQuery } from '../../api/queries';
+import { useStartJob } from '../../jobs/useStartJob';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
 import { How } from '../../parts/How';
@@ -28,6 +29,19 @@ export function MalesPage() {
   const { data, error, refetch } = useQuery({ ...matingQuery(query), placeholderData: (before) => before });
   const [checked, setChecked] = useState<MaleToMateView>();
   const [put, setPut] = useState<MaleToMateView>();
+  const [problem, setProblem] = useState<string>();
+  const startJob = useStartJob();
+  const read = async (groupName: string): Promise<void> => {
+    const females = (data?.females ?? []).filter((f) => f.groupName === groupName);
+    setProblem(
+      await startJob({
+        name: `${groupName}, marks read`,
+        stations: ['raddle'],
+        gates: [],
+        animalIds: females.map((f) => f.tag.animalId),
+      }),
+    );
+  };
   if (!data)
     return <Page title="Males">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
   const words = SPECIES_WORDS[data.species].grown.male;
@@ -64,12 +78,14 @@ export function MalesPage() {
         </>
       }
     >
-      <Choice
-        label="Species"
-        value={data.species}
-        options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
-        onChange={setSpecies}
-      />
+      <Row>
+        <Choice
+          label="Species"
+          value={data.species}
+          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+          onChange={setSpecies}
+        />
+      </Row>
       {data.males.length === 0 ? (
         <Empty title="No male is bred from">
           Add one under <Link to="/animals">Animals</Link>, or choose a young one to be kept.
@@ -111,8 +127,10 @@ export function MalesPage() {
                       <Tag tag={m.tag} /> {m.tag.name}
                     </Row>
                     <Small>
-                      {m.ageYears === null ? '' : `${countText(m.ageYears, 'year', 'years')}. `}
-                      {m.reasons.map((r) => r.words).join('; ')}
+                      {[
+                        ...(m.ageYears === null ? [] : [countText(m.ageYears, 'year', 'years')]),
+                        ...m.reasons.map((r) => r.words),
+                      ].join('; ')}
                     </Small>
                   </td>
                   <td>
@@ -143,6 +161,11 @@ export function MalesPage() {
                       <div key={s.stayId}>
                         {s.groupName}
                         {s.isTeaser ? ', teaser' : ''}
+                        {s.isTeaser ? null : (
+                          <Button kind="quiet" onPress={() => void read(s.groupName)}>
+                            Read the marks
+                          </Button>
+                        )}
                         <Small>
                           since {shortDate(s.from)}
                           {s.colour ? `, ${s.colour} since ${shortDate(s.colourFrom ?? s.from)}` : ''}
@@ -167,6 +190,7 @@ export function MalesPage() {
           </Middle>
         </Panel>
       )}
+      {problem ? <p role="alert">{problem}</p> : null}
       {checked ? <MaleCheckSheet male={checked} on={data.on} onClose={() => setChecked(undefined)} /> : null}
       {put ? <StaySheet male={put} view={data} onClose={() => setPut(undefined)} /> : null}
     </Page>

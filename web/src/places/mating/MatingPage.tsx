@@ -135,8 +135,9 @@ function Aside({ data }: { readonly data: MatingView }) {
           </p>
         )}
         <Small>
-          Standing counts at once. Where nobody saw it, {data.signsNeeded} signs must agree; the number stands under
-          Holding.
+          Standing counts at once. Where nobody saw it,{' '}
+          {data.signsNeeded === 1 ? 'one sign is enough' : `${data.signsNeeded} signs must agree`}; how many stands
+          under Holding.
         </Small>
       </Panel>
       <Partings rows={data.partings} today={data.on} />

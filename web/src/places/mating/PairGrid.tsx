@@ -93,9 +93,7 @@ export function PairGrid({ view, wish, maleOf, onWish }: Props) {
 const figure = (f: number): string => (f === 0 ? '0' : percentText(f).replace('\u00a0%', ''));
 const level = (f: number, most: number): number => (f === 0 ? 0 : f <= most / 2 ? 1 : f <= most + 1e-9 ? 2 : 3);
 const meritWords = (merit: number, young: number): string =>
-  young === 0
-    ? 'no young yet'
-    : `${merit >= 0 ? '+' : '\u2212'}${Math.abs(100 * merit).toFixed(1)} % by ${young} young`;
+  young === 0 ? 'no young compared' : `${merit >= 0 ? '+' : '\u2212'}${Math.abs(100 * merit).toFixed(1)} % by ${young}`;
 
 const Scroll = styled.div`
   overflow: auto;
@@ -115,9 +113,9 @@ const Scroll = styled.div`
     text-align: left;
     vertical-align: bottom;
   }
-  thead th span,
-  thead th label,
-  thead th small {
+  thead th > span,
+  thead th > label,
+  thead th > small {
     display: block;
   }
   thead small {

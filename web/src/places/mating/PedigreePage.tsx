@@ -71,10 +71,13 @@ export function PedigreePage() {
 /** The tree, sires above dams, each generation a column. */
 function Tree({ nodes, generations }: { readonly nodes: readonly PedigreeNode[]; readonly generations: number }) {
   const byKey = new Map(nodes.map((n) => [n.key, n]));
+  // One column past the last that anything is known of: there it says so.
+  const known = Math.max(...nodes.map((n) => n.key.length)) + 2;
+  const columns = Math.min(generations, known);
   const keys = (g: number): string[] => (g === 0 ? [''] : keys(g - 1).flatMap((k) => [`${k}s`, `${k}d`]));
   return (
-    <Columns style={{ gridTemplateColumns: `repeat(${generations}, minmax(120px, 1fr))` }}>
-      {Array.from({ length: generations }, (_, g) => (
+    <Columns style={{ gridTemplateColumns: `repeat(${columns}, minmax(120px, 1fr))` }}>
+      {Array.from({ length: columns }, (_, g) => (
         <div key={g}>
           {keys(g).map((key) => {
             const node = byKey.get(key);

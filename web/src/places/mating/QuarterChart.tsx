@@ -14,7 +14,7 @@ const HEIGHT = 120;
 export function QuarterChart({ quarters }: { readonly quarters: readonly Quarter[] }) {
   return (
     <Bars role="list" aria-label="Share that took, by quarter">
-      {quarters.slice(-20).map((q) => {
+      {quarters.slice(-16).map((q) => {
         const isHot = q.afterHeat >= HOT_SHARE * q.spells;
         const words = `From ${monthYear(q.from)}: ${q.share ? `${Math.round(100 * q.share.share)} % of ${q.share.of} took` : 'not known yet'}${
           q.meanSize === null ? '' : `, ${q.meanSize.toFixed(1)} young a litter`

@@ -32,12 +32,14 @@ export function RecordPage() {
       lead={`${countText(litters, 'litter', 'litters')} of ${countText(data.males.length, ...SPECIES_WORDS[data.species].grown.male)} on record.`}
       actions={<MatingTabs species={data.species} but="/record" />}
     >
-      <Choice
-        label="Species"
-        value={data.species}
-        options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
-        onChange={setSpecies}
-      />
+      <Row>
+        <Choice
+          label="Species"
+          value={data.species}
+          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+          onChange={setSpecies}
+        />
+      </Row>
       {data.males.length === 0 ? (
         <Empty title="Nothing yet">Services and births that are written down are gathered here.</Empty>
       ) : (

@@ -20,6 +20,7 @@ import { Panel } from '../../parts/Panel';
 import { useUndo } from '../../parts/Undo';
 import { useReadings } from '../../readings/useReadings';
 import { colour, radius, space } from '../../theme/tokens';
+import { hourOf } from '../../words/hourOf';
 import { useWeightUnit } from '../../words/useUnits';
 import { AnimalStage } from './AnimalStage';
 import { matchesFor, raceNumbers } from './answers';
@@ -105,6 +106,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
       unit,
       standards: holding?.standards ?? [],
       roster,
+      now: hourOf(on),
       weighedBy: job?.startedBy ?? '',
       wearerOf(text) {
         const plain = normalised(text);

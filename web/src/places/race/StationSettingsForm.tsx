@@ -190,6 +190,12 @@ export function StationSettingsForm({ station, plan, products, groups, unit, sta
       return (
         <Small>The holding’s standards for the species and sex, each with a letter. They are set under Holding.</Small>
       );
+    case 'raddle':
+      return (
+        <Small>
+          The colours of the males that run with each one; they are put in, and their raddle changed, under Mating.
+        </Small>
+      );
     case 'note':
       return null;
   }

@@ -39,6 +39,8 @@ export interface Draft {
   readonly leftOut: readonly string[];
   /** Entries of identifiers it has lost. */
   readonly lost: readonly string[];
+  /** Marks of males found on her. */
+  readonly marks: readonly string[];
   /** Of a young one that is added. */
   readonly sex: Sex | undefined;
   readonly gate: string | undefined;
@@ -63,6 +65,7 @@ export const FRESH: Draft = {
   grades: {},
   leftOut: [],
   lost: [],
+  marks: [],
   sex: undefined,
   gate: undefined,
   mob: undefined,

@@ -13,6 +13,7 @@ import { LookAtList } from './LookAtList';
 import { Heading, Item, Rows } from './rows';
 import { DueRows } from './DueRows';
 import { Held } from './Held';
+import { MatingRows } from './MatingRows';
 import { NotGrowing } from './NotGrowing';
 
 /** What is open now, what opens this week, who does not grow, what is unfinished. */
@@ -90,6 +91,7 @@ export function TodayPage() {
           </Rows>
         </section>
       ) : null}
+      <MatingRows {...data} />
       {open.length > 0 ? (
         <section>
           <Heading>

@@ -24,6 +24,7 @@ export function ResourcesSheet({ holding, onClose }: Props) {
   );
   const [away, setAway] = useState<readonly Stretch[]>(before.away);
   const [lean, setLean] = useState<readonly Stretch[]>(before.lean);
+  const [hot, setHot] = useState<readonly Stretch[]>(before.hot ?? []);
   const [problem, setProblem] = useState<string>();
 
   const keep = async (): Promise<void> => {
@@ -31,13 +32,14 @@ export function ResourcesSheet({ holding, onClose }: Props) {
     if (days !== '' && work.kind === 'refused') return setProblem(`“${days}” is not a number of days.`);
     const badPen = SPECIES.find((s) => (pens[s] ?? '') !== '' && !/^\d+$/.test(pens[s] ?? ''));
     if (badPen) return setProblem(`Pens for ${SPECIES_WORDS[badPen].plural}: “${pens[badPen] ?? ''}” is not a number.`);
-    const open = [...away, ...lean].find((s) => s.from === '' || s.to === '' || s.why.trim() === '');
+    const open = [...away, ...lean, ...hot].find((s) => s.from === '' || s.to === '' || s.why.trim() === '');
     if (open) return setProblem('Each stretch wants from, to and why. Leave out those that are not needed.');
     const resources: ResourcesSetting = {
       ...(work.kind === 'number' ? { workDaysPerWeek: work.value } : {}),
       birthPens: SPECIES.flatMap((species) => (pens[species] ? [{ species, pens: Number(pens[species]) }] : [])),
       away: away.map((a) => ({ ...a })),
       lean: lean.map((l) => ({ ...l })),
+      ...(hot.length > 0 ? { hot: hot.map((h) => ({ ...h })) } : {}),
     };
     const wrong = await save({ resources });
     if (wrong) return setProblem(wrong);
@@ -83,6 +85,13 @@ export function ResourcesSheet({ holding, onClose }: Props) {
             list={lean}
             onChange={setLean}
             hint="Month and day, such as 07-20."
+          />
+          <Stretches
+            title="Heat waves"
+            type="date"
+            list={hot}
+            onChange={setHot}
+            hint="Seed suffers in them and for seven weeks after; the record of matings marks it."
           />
           {problem ? <p role="alert">{problem}</p> : null}
           <Row>

@@ -12,6 +12,7 @@ import { wornAt } from './identify';
 import { litterTyped } from './litter';
 import { gradeOf, pressed, standardsAt } from './look';
 import { LetterKey, SmallField, StationRow } from './parts';
+import { raddlesAt } from './raddle';
 import { ScoreFields } from './ScoreFields';
 import { pressedMob } from './score';
 import { plannedTreatments } from './treat';
@@ -33,6 +34,7 @@ export function pressToggle(draft: Draft, at: AtHand, toggle: LetteredToggle): D
     return standard ? typed(draft, { grades: pressed(draft, standard) }) : draft;
   }
   if (toggle.station === 'score') return typed(draft, { mob: pressedMob(draft, toggle.key) });
+  if (toggle.station === 'raddle') return typed(draft, { marks: toggled(draft.marks, toggle.key) });
   if (toggle.station === 'identify') return typed(draft, { lost: toggled(draft.lost, toggle.key) });
   return typed(draft, { leftOut: toggled(draft.leftOut, toggle.key) });
 }
@@ -118,6 +120,12 @@ export function StationList(props: Props) {
         </StationRow>
       ) : null;
     },
+    raddle: () => (
+      <StationRow name="Marks">
+        {keysOf('raddle', (t) => (draft.marks.includes(t.key) ? { state: 'on', says: 'found' } : { state: 'plain' }))}
+        {raddlesAt(at).length === 0 ? <Hint>No male runs with her by the book.</Hint> : null}
+      </StationRow>
+    ),
     care: () =>
       careFor(at).length > 0 ? (
         <StationRow name="By hand">

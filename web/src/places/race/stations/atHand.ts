@@ -15,6 +15,8 @@ export interface AtHand {
   readonly settings: SpeciesSettings;
   readonly unit: WeightUnit;
   readonly standards: readonly Standard[];
+  /** The hour of the job's day, by the clock of the device. */
+  readonly now: string;
   /** Who holds the tape. */
   readonly weighedBy: string;
   readonly roster: Pick<RosterView, 'products' | 'nextNumbers' | 'lastTubes' | 'biases'>;

@@ -6,6 +6,7 @@ import { care, mark, move, note } from './handwork';
 import { identify } from './identify';
 import { litter } from './litter';
 import { look } from './look';
+import { raddle } from './raddle';
 import { sample } from './sample';
 import { score, SCORE_FIELDS, scorersAt } from './score';
 import { gateOf, sort, suggestedGate } from './sort';
@@ -19,6 +20,7 @@ const RULES: Readonly<Record<Station, StationRules>> = {
   weigh,
   litter,
   score,
+  raddle,
   look,
   treat,
   sample,

@@ -35,6 +35,7 @@ const atHand = (
     lastTubes: {},
     biases: [],
   },
+  now: '2026-11-23T09:00',
   weighedBy: 'Aylin',
   wearerOf: (text) =>
     text === '26-0007' || text === '792000000000007' ? aTag('26-0007', { colour: 'green' }) : undefined,

@@ -1,0 +1,334 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import type { MatingRecordView, PedigreeView } from '@yaylak/contract';
+import { no, renderPage, type Answers } from '../../tests/renderPage';
+import { MalesPage } from './MalesPage';
+import { MatingPage } from './MatingPage';
+import { PedigreePage } from './PedigreePage';
+import { RecordPage } from './RecordPage';
+import { aFemale, aHeat, aMale, aMating, BUCK, DOE, OTHER, STRANGER_BUCK } from './testViews';
+
+const aPedigree = (change: Partial<PedigreeView> = {}): PedigreeView => ({
+  nodes: [
+    { key: '', tag: DOE, inbreeding: 0.125, isRepeated: false, genes: [] },
+    {
+      key: 's',
+      tag: BUCK,
+      inbreeding: 0,
+      isRepeated: true,
+      genes: [{ gene: 'wry jaw', tested: 'carrier', carries: 1 }],
+    },
+    { key: 'ds', tag: BUCK, inbreeding: 0, isRepeated: true, genes: [] },
+  ],
+  inbreeding: 0.125,
+  generations: 1.5,
+  isShallow: true,
+  ancestors: [{ tag: BUCK, inbreeding: 0.125 }],
+  partners: [
+    { tag: STRANGER_BUCK, groupName: 'Bucks', isReady: true, inbreeding: 0, refusal: null },
+    {
+      tag: BUCK,
+      groupName: 'Bucks',
+      isReady: true,
+      inbreeding: 0.125,
+      refusal: 'Juniper is her half-brother: their young would be 13\u00a0% inbred.',
+    },
+  ],
+  ...change,
+});
+const show = async (change: Partial<ReturnType<typeof aMating>> = {}, answers: Answers = {}) => {
+  const shown = renderPage(<MatingPage />, {
+    answers: { 'GET /api/mating': aMating(change), 'GET /api/mating/pedigree/f1': aPedigree(), ...answers },
+    at: '/mating?species=goat',
+  });
+  await screen.findByRole('heading', { level: 1, name: /^Which does/ });
+  return shown;
+};
+
+describe('the heats', () => {
+  it('answer first who is served when', async () => {
+    await show();
+    expect(screen.getByText('Serve Thyme: best from Tue 04:00; 1 doe more may be mated.')).toBeVisible();
+    expect(
+      screen.getByRole('img', { name: 'not yet: opens 22:00, best Tue 04:00 to Tue 22:00, closes Wed 10:00' }),
+    ).toBeVisible();
+    expect(screen.getByText(/Standing since 10:00, not yet at Sun 18:00/)).toBeVisible();
+  });
+
+  it('say of a return what it means', async () => {
+    await show({ heats: [aHeat({ returnAfterDays: 20 })] });
+    expect(screen.getByText(/Back after 20 days: that service did not hold/)).toBeVisible();
+  });
+
+  it('tell how likely she carries, and how that came to be', async () => {
+    const { user } = await show({
+      females: [
+        aFemale({
+          tag: OTHER,
+          isReady: false,
+          chance: {
+            servedOn: '2026-10-20',
+            males: [BUCK],
+            straw: null,
+            probability: 0.9,
+            story: [
+              { kind: 'served', on: '2026-10-20', after: 0.7 },
+              { kind: 'no-return', on: '2026-11-23', after: 0.9 },
+            ],
+            returns: null,
+            returnedOn: null,
+            birthFrom: '2027-03-14',
+            birthTo: '2027-03-24',
+          },
+        }),
+      ],
+    });
+    expect(screen.getByText(/^90\s%$/)).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'How is In young, G-021 worked out?' }));
+    expect(await screen.findByText(/Not seen back on heat, 23 Nov/)).toBeVisible();
+  });
+
+  it('tell of the others why they are not mated, and from when', async () => {
+    await show({
+      females: [
+        aFemale({
+          isReady: false,
+          readyOn: '2026-12-20',
+          reasons: [{ code: 'resting', words: 'rests after the birth of 2026-11-05', until: '2026-12-20' }],
+        }),
+      ],
+      heats: [],
+    });
+    const row = screen.getByText(/rests after/).closest('tr');
+    expect(row).toHaveTextContent('rests after the birth of 2026-11-05');
+    expect(row).toHaveTextContent('20 Dec 2026');
+  });
+
+  it('change the school by a figure of the species', async () => {
+    const { user, asked } = await show({}, { 'PATCH /api/holding': {} });
+    await user.selectOptions(await screen.findByLabelText('Hour of service'), 'morning-evening');
+    await waitFor(() => expect(asked.some((a) => a.method === 'PATCH')).toBe(true));
+    expect(asked.find((a) => a.method === 'PATCH')?.body).toMatchObject({
+      species: { goat: { mating: { morningEvening: 1, signsNeeded: 2 } } },
+    });
+  });
+});
+
+describe('looking for heat', () => {
+  it('goes by keys alone, and writes the others down as looked at', async () => {
+    const { user, entries } = await show();
+    await user.keyboard('n');
+    await screen.findByRole('dialog', { name: 'Look for heat' });
+    await user.keyboard('{ArrowDown}st');
+    expect(screen.getByRole('option', { name: 'G-021 Sumac, 2 signs' })).toHaveAttribute('aria-selected', 'true');
+    await user.click(screen.getByRole('button', { name: 'Write it down, the others without a sign' }));
+    await waitFor(() => expect(entries()).toHaveLength(2));
+    expect(entries()).toMatchObject([
+      { type: 'heat', animalId: 'f1', at: '2026-11-23T11:00', signs: [] },
+      { type: 'heat', animalId: 'f2', at: '2026-11-23T11:00', signs: ['stands', 'tail-wags'] },
+    ]);
+  });
+
+  it('a letter pressed again takes the sign back, and with none there is nothing to write', async () => {
+    const { user, entries } = await show();
+    await user.keyboard('n');
+    await screen.findByRole('dialog');
+    await user.keyboard('ss');
+    await user.click(screen.getByRole('button', { name: 'Only those with signs (0)' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('Tick a sign of one of them first');
+    expect(entries()).toEqual([]);
+  });
+});
+
+describe('serving', () => {
+  const open = async (answers: Answers = {}) => {
+    const shown = await show({}, answers);
+    await shown.user.click(screen.getAllByRole('button', { name: 'Serve' })[0] as HTMLElement);
+    const sheet = within(await screen.findByRole('dialog', { name: 'Serve Thyme' }));
+    await sheet.findByRole('option', { name: /Alder/ });
+    return { ...shown, sheet };
+  };
+
+  it('says at once that it is too early, or too late', async () => {
+    const { sheet } = await open();
+    expect(sheet.getByText('Too early: the window opens 22:00 and is best from Tue 04:00.')).toBeVisible();
+    fireEvent.change(sheet.getByLabelText('When'), { target: { value: '2026-11-25T12:00' } });
+    expect(sheet.getByText(/Too late: the window closed Wed 10:00/)).toBeVisible();
+    fireEvent.change(sheet.getByLabelText('When'), { target: { value: '2026-11-24T09:00' } });
+    expect(sheet.queryByText(/^Too/)).toBeNull();
+  });
+
+  it('stops a pair that is not to be, with the figure, until a reason is given', async () => {
+    const { user, sheet, entries } = await open();
+    expect(sheet.getByRole('option', { name: 'Juniper: 13\u00a0% inbred, not to be' })).toBeInTheDocument();
+    await user.selectOptions(sheet.getByLabelText('Male'), 'm1');
+    expect(sheet.getByText(/Juniper is her half-brother: their young would be 13\s% inbred/)).toBeVisible();
+    await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
+    expect(await sheet.findByRole('alert')).toHaveTextContent('Give the reason, or choose another male');
+    expect(entries()).toEqual([]);
+    await user.type(sheet.getByLabelText(/Why all the same/), 'no other buck');
+    await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
+    await waitFor(() => expect(entries()).toHaveLength(1));
+    expect(entries()[0]).toMatchObject({
+      type: 'service',
+      way: 'hand',
+      at: '2026-11-23T11:00',
+      maleIds: ['m1'],
+      isWitnessed: true,
+      reason: 'no other buck',
+    });
+  });
+
+  it('takes a straw by its code', async () => {
+    const { user, sheet, entries } = await open();
+    await user.selectOptions(sheet.getByLabelText('How'), 'insemination');
+    await user.type(sheet.getByLabelText('Code of the straw'), 'ARD-7');
+    await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
+    await waitFor(() => expect(entries()).toHaveLength(1));
+    expect(entries()[0]).toMatchObject({ way: 'insemination', maleIds: [], straw: 'ARD-7' });
+  });
+
+  it('writes a refusal down as a look', async () => {
+    const { user, sheet, entries } = await open();
+    await user.click(sheet.getByRole('button', { name: 'She refuses him' }));
+    await waitFor(() => expect(entries()).toHaveLength(1));
+    expect(entries()[0]).toMatchObject({ type: 'heat', signs: ['refuses'] });
+  });
+
+  it('keeps the sheet open with the book’s words when it says no', async () => {
+    const { user, sheet } = await open({ 'POST /api/entries': no(400, 'Not taken', 'Alder left the holding.') });
+    await user.selectOptions(sheet.getByLabelText('Male'), 'm2');
+    await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
+    expect(await sheet.findByRole('alert')).toHaveTextContent('Alder left the holding.');
+  });
+});
+
+it('young males are moved away from the females all at once', async () => {
+  const { user, entries } = await show(
+    {
+      partings: [
+        {
+          tag: OTHER,
+          groupId: 'g1',
+          groupName: 'Kids',
+          window: { opens: '2026-11-01', bestFrom: '2026-11-10', bestTo: '2026-11-19', closes: '2026-11-28' },
+          isOpen: true,
+          isLate: true,
+        },
+      ],
+    },
+    { 'GET /api/groups': [{ id: 'g9', name: 'Buck kids', species: 'goat', isClosed: false, version: 1, present: 0 }] },
+  );
+  await screen.findByRole('option', { name: 'Buck kids' });
+  await user.click(screen.getByRole('button', { name: 'Move them' }));
+  expect(await screen.findByRole('alert')).toHaveTextContent('Choose the group they go to.');
+  await user.selectOptions(screen.getByLabelText('Move all to'), 'g9');
+  await user.click(screen.getByRole('button', { name: 'Move them' }));
+  await waitFor(() => expect(entries()).toMatchObject([{ type: 'move', animalId: 'f2', groupId: 'g9' }]));
+});
+
+describe('the males', () => {
+  const males = async (change: Partial<ReturnType<typeof aMale>> = {}) => {
+    const shown = renderPage(<MalesPage />, {
+      answers: { 'GET /api/mating': aMating({ males: [aMale(change)] }), 'POST /api/jobs': {} },
+      at: '/mating/males?species=goat',
+    });
+    await screen.findByRole('heading', { level: 1, name: 'Are the bucks fit, and have they room?' });
+    return shown;
+  };
+
+  it('show their load, their share with its range, and whom they must not meet', async () => {
+    await males({ load: 30, reasons: [{ code: 'old', words: 'old: look for his follower', until: null }] });
+    expect(screen.getByText('30 of 25, too many')).toBeVisible();
+    expect(screen.getByText(/^83\s% \(76 to 88\s%\) of 29$/)).toBeVisible();
+    expect(screen.getByRole('link', { name: 'not with 1 of 2' })).toHaveAttribute('href', '/animals/m1/pedigree');
+    expect(screen.getByText('4 years; old: look for his follower')).toBeVisible();
+  });
+
+  it('are checked part by part', async () => {
+    const { user, entries } = await males();
+    await user.click(screen.getByRole('button', { name: 'Check' }));
+    const sheet = within(await screen.findByRole('dialog', { name: 'Check Juniper before mating' }));
+    await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+    expect(await sheet.findByRole('alert')).toHaveTextContent('Give at least one part a grade.');
+    await user.click(within(sheet.getByRole('group', { name: 'Testicles' })).getByRole('button', { name: 'not fit' }));
+    await user.type(sheet.getByLabelText('Around the testicles, cm'), '28,5');
+    await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+    await waitFor(() =>
+      expect(entries()).toMatchObject([{ type: 'male-check', grades: { testicles: 'fail' }, girthCm: 28.5 }]),
+    );
+  });
+
+  it('are put in with a group, with a word where it is too many for him', async () => {
+    const { user, entries } = await males({ capacity: 1 });
+    await user.click(screen.getByRole('button', { name: 'Put in' }));
+    const sheet = within(await screen.findByRole('dialog', { name: 'Put Juniper in' }));
+    expect(sheet.getByRole('status')).toHaveTextContent('Does has 2, and he should have 1 at the most.');
+    await user.selectOptions(sheet.getByLabelText('Raddle or harness'), 'red');
+    await user.click(sheet.getByRole('button', { name: 'Put him in' }));
+    await waitFor(() => expect(entries()).toMatchObject([{ type: 'stay', groupId: 'g1', colour: 'red' }]));
+  });
+
+  it('get another colour, are taken out, and their marks are read at the race', async () => {
+    const stay = {
+      stayId: 's1',
+      groupId: 'g1',
+      groupName: 'Does',
+      from: '2026-11-01',
+      colour: 'red',
+      colourFrom: '2026-11-01',
+      isTeaser: false,
+      females: 2,
+    };
+    const { user, entries, path } = await males({ stays: [stay] });
+    await user.click(screen.getByRole('button', { name: 'Raddle, out' }));
+    const sheet = within(await screen.findByRole('dialog'));
+    await user.selectOptions(sheet.getByLabelText('Raddle'), 'blue');
+    await user.click(sheet.getByRole('button', { name: 'Change the raddle' }));
+    await waitFor(() => expect(entries()).toMatchObject([{ type: 'harness', stayId: 's1', colour: 'blue' }]));
+    await user.click(screen.getByRole('button', { name: 'Read the marks' }));
+    await waitFor(() => expect(path()).toMatch(/^\/race\//));
+  });
+});
+
+it('a pedigree marks who stands in it twice, and who may not be put to it', async () => {
+  renderPage(<PedigreePage />, {
+    answers: { 'GET /api/mating/pedigree/f1': aPedigree() },
+    at: '/animals/f1/pedigree',
+    route: '/animals/:id/pedigree',
+  });
+  expect(await screen.findByRole('heading', { name: 'Whom does Thyme come down from?' })).toBeVisible();
+  expect(screen.getByText(/13\s% inbred; 1.5 full generations known, so kinship may be higher/)).toBeVisible();
+  expect(document.querySelectorAll('[data-repeated]')).toHaveLength(2);
+  expect(screen.getByText('wry jaw: carrier, tested')).toBeVisible();
+  expect(screen.getByRole('heading', { name: 'Who may serve Thyme? (1 of 2)' })).toBeVisible();
+});
+
+it('the record holds males against each other and bars what fell after heat', async () => {
+  const record: MatingRecordView = {
+    species: 'goat',
+    males: [
+      {
+        tag: BUCK,
+        share: null,
+        spells: 3,
+        litters: 2,
+        meanSize: 1.5,
+        againstOthers: { mean: -0.25, halfWidth: 0.4, females: 5 },
+      },
+    ],
+    pairs: [{ female: DOE, male: BUCK, litters: 1, meanSize: 2, otherwise: null, lastOn: '2026-02-21' }],
+    quarters: [
+      { from: '2026-07-01', spells: 4, share: { share: 0.5, low: 0.3, high: 0.7, of: 4 }, meanSize: 1.5, afterHeat: 4 },
+    ],
+    hot: [{ from: '2026-07-10', to: '2026-07-20', why: 'heat' }],
+  };
+  renderPage(<RecordPage />, {
+    answers: { 'GET /api/mating/record': record },
+    at: '/mating/record?species=goat',
+  });
+  expect(await screen.findByText('\u22120.25 ± 0.40, 5 females')).toBeVisible();
+  expect(
+    screen.getByRole('listitem', { name: 'From Jul 2026: 50 % of 4 took, 1.5 young a litter, 4 of 4 after heat' }),
+  ).toBeVisible();
+  expect(screen.getByText('1 litter: a guess')).toBeVisible();
+});
