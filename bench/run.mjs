@@ -3,6 +3,7 @@ import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { matingRows } from './mating.mjs';
 import { raceRows } from './race.mjs';
 
 /** Each figure beside a floor measured in the same run; a ratio says more than a time on somebody's machine. */
@@ -160,6 +161,8 @@ await withApp(async ({ app, orm, book }) => {
 await withApp(async ({ app, book }) => {
   rows.push(...(await raceRows({ app: { http: app, book }, postAll, arrival, weight, newId: v7 })));
 }, true);
+
+rows.push(...matingRows(core));
 
 const html = readFileSync(join(root, 'web/dist/index.html'), 'utf8');
 const scripts = [...html.matchAll(/(?:src|href)="\/(assets\/[^"]+\.js)"/g)].map((m) => m[1]);

@@ -38,6 +38,19 @@ const race = async (page, url) => {
   await page.getByRole('img', { name: /^Gain against weight of 8/ }).waitFor();
 };
 
+const pairing = async (page, url) => {
+  await goto('/mating/pairing?species=goat')(page, url);
+  await page.getByRole('button', { name: 'Plan who goes to whom' }).click();
+  await page.getByRole('heading', { name: 'The groups' }).waitFor();
+};
+
+/** Of whom most is known. */
+const pedigree = async (page, url) => {
+  const { females } = await (await page.request.get(`${url}/api/mating/pairing?species=sheep`)).json();
+  const [known] = females.sort((a, b) => b.generations - a.generations);
+  await goto(`/animals/${known.tag.animalId}/pedigree`)(page, url);
+};
+
 const importFile = async (page, url) => {
   const roster = await (await page.request.get(`${url}/api/roster`)).json();
   const lambs = roster.animals.filter((a) => a.species === 'sheep').slice(0, 50);
@@ -74,6 +87,9 @@ export const views = [
   { name: 'year', open: goto('/year') },
   { name: 'condition', open: goto('/condition') },
   { name: 'scorers', open: goto('/condition/scorers') },
+  { name: 'mating', open: goto('/mating?species=goat') },
+  { name: 'pairing', open: pairing },
+  { name: 'pedigree', open: pedigree },
   { name: 'choosing', open: goto('/choosing') },
   { name: 'import', open: importFile },
   { name: 'tags', open: goto('/tags') },

@@ -328,7 +328,7 @@ it('the record holds males against each other and bars what fell after heat', as
   });
   expect(await screen.findByText('\u22120.25 ± 0.40, 5 females')).toBeVisible();
   expect(
-    screen.getByRole('listitem', { name: 'From Jul 2026: 50 % of 4 took, 1.5 young a litter, 4 of 4 after heat' }),
+    await screen.findByRole('img', { name: /Jul 2026: 50 % of 4 took, 1.5 young a litter, 4 of 4 after heat/ }),
   ).toBeVisible();
   expect(screen.getByText('1 litter: a guess')).toBeVisible();
 });

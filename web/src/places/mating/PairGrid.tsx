@@ -92,8 +92,13 @@ export function PairGrid({ view, wish, maleOf, onWish }: Props) {
 
 const figure = (f: number): string => (f === 0 ? '0' : percentText(f).replace('\u00a0%', ''));
 const level = (f: number, most: number): number => (f === 0 ? 0 : f <= most / 2 ? 1 : f <= most + 1e-9 ? 2 : 3);
-const meritWords = (merit: number, young: number): string =>
-  young === 0 ? 'no young compared' : `${merit >= 0 ? '+' : '\u2212'}${Math.abs(100 * merit).toFixed(1)} % by ${young}`;
+/** Merit as per cent, without a sign where it rounds to nothing. */
+function meritWords(merit: number, young: number): string {
+  if (young === 0) return 'no young compared';
+  const shown = Math.abs(100 * merit).toFixed(1);
+  const sign = shown === '0.0' ? '' : merit > 0 ? '+' : '\u2212';
+  return `${sign}${shown}\u00a0% by ${young}`;
+}
 
 const Scroll = styled.div`
   overflow: auto;

@@ -1,86 +1,71 @@
 import type { MatingRecordView } from '@yaylak/contract';
-import styled from 'styled-components';
-import { slanted } from '../../parts/weave';
-import { colour, fonts, space } from '../../theme/tokens';
+import { Bar, BarChart, CartesianGrid, Cell, ErrorBar, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { colour } from '../../theme/tokens';
 import { monthYear } from '../../words/format';
 
 type Quarter = MatingRecordView['quarters'][number];
 
 /** How much of a quarter's services fell after heat, from which its bar is barred. */
 const HOT_SHARE = 0.5;
-const HEIGHT = 120;
+const SHOWN = 14;
 
-/** Share that took by quarter, each bar with its range and its count. */
+const percent = (share: number): number => Math.round(100 * share);
+const isHot = (q: Quarter): boolean => q.afterHeat >= HOT_SHARE * q.spells;
+
+/** A quarter in words. */
+export const quarterWords = (q: Quarter): string =>
+  [
+    `${monthYear(q.from)}: ${q.share ? `${percent(q.share.share)} % of ${q.share.of} took` : 'not known yet'}`,
+    ...(q.meanSize === null ? [] : [`${q.meanSize.toFixed(1)} young a litter`]),
+    ...(q.afterHeat > 0 ? [`${q.afterHeat} of ${q.spells} after heat`] : []),
+  ].join(', ');
+
+/** Share that took by quarter, each bar with its range; those after heat are barred. */
 export function QuarterChart({ quarters }: { readonly quarters: readonly Quarter[] }) {
+  const shown = quarters.filter((q) => q.share !== null).slice(-SHOWN);
+  const data = shown.map((q) => {
+    const { share, low, high } = q.share ?? { share: 0, low: 0, high: 0 };
+    return {
+      name: monthYear(q.from).replace(' 20', ' '),
+      share: percent(share),
+      range: [percent(share) - percent(low), percent(high) - percent(share)],
+      label: q.meanSize === null ? '' : q.meanSize.toFixed(1),
+    };
+  });
   return (
-    <Bars role="list" aria-label="Share that took, by quarter">
-      {quarters.slice(-16).map((q) => {
-        const isHot = q.afterHeat >= HOT_SHARE * q.spells;
-        const words = `From ${monthYear(q.from)}: ${q.share ? `${Math.round(100 * q.share.share)} % of ${q.share.of} took` : 'not known yet'}${
-          q.meanSize === null ? '' : `, ${q.meanSize.toFixed(1)} young a litter`
-        }${q.afterHeat > 0 ? `, ${q.afterHeat} of ${q.spells} after heat` : ''}`;
-        return (
-          <div key={q.from} role="listitem" aria-label={words} title={words}>
-            <span style={{ height: HEIGHT }}>
-              {q.share ? (
-                <>
-                  <i data-hot={isHot || undefined} style={{ height: q.share.share * HEIGHT }} />
-                  <em style={{ bottom: q.share.low * HEIGHT, height: (q.share.high - q.share.low) * HEIGHT }} />
-                </>
-              ) : null}
-            </span>
-            <b>{q.share ? `${Math.round(100 * q.share.share)} %` : '?'}</b>
-            <small>{q.meanSize === null ? '' : `${q.meanSize.toFixed(1)} yg`}</small>
-            <small>{monthYear(q.from).replace(/ 20/, ' ')}</small>
-          </div>
-        );
-      })}
-    </Bars>
+    <div role="img" aria-label={`Share that took by quarter. ${shown.map(quarterWords).join('. ')}`}>
+      <ResponsiveContainer width="100%" height={200}>
+        <BarChart data={data} margin={{ top: 8, right: 0, bottom: 0, left: -14 }}>
+          <defs>
+            <pattern id="after-heat" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
+              <rect width="6" height="6" fill={colour('madderWash')} />
+              <rect width="3" height="6" fill={colour('madder')} />
+            </pattern>
+          </defs>
+          <CartesianGrid stroke={colour('line')} vertical={false} />
+          <XAxis dataKey="name" stroke={colour('inkSoft')} fontSize={12} interval={0} />
+          <YAxis stroke={colour('inkSoft')} fontSize={12} domain={[0, 100]} unit=" %" />
+          <Bar dataKey="share" isAnimationActive={false}>
+            {shown.map((q) => (
+              <Cell
+                key={q.from}
+                fill={isHot(q) ? 'url(#after-heat)' : colour('stretch')}
+                stroke={colour('lineStrong')}
+              />
+            ))}
+            <ErrorBar dataKey="range" stroke={colour('ink')} width={4} />
+            <LabelList
+              dataKey="label"
+              position="insideBottom"
+              fontSize={12}
+              fill={colour('ink')}
+              stroke={colour('panel')}
+              strokeWidth={3}
+              style={{ paintOrder: 'stroke' }}
+            />
+          </Bar>
+        </BarChart>
+      </ResponsiveContainer>
+    </div>
   );
 }
-
-const Bars = styled.div`
-  display: flex;
-  gap: ${space(2)};
-  overflow-x: auto;
-  padding: ${space(3)} 0;
-  div {
-    flex: 0 0 46px;
-    display: flex;
-    flex-direction: column;
-    align-items: center;
-  }
-  span {
-    position: relative;
-    width: 26px;
-    display: block;
-    border-bottom: 1px solid ${colour('ink')};
-  }
-  i {
-    position: absolute;
-    left: 0;
-    bottom: 0;
-    width: 26px;
-    background: ${colour('indigo')};
-    border-radius: 3px 3px 0 0;
-  }
-  i[data-hot] {
-    background: ${slanted(colour('madder'), colour('madderWash'))};
-  }
-  em {
-    position: absolute;
-    left: 12px;
-    width: 2px;
-    background: ${colour('ink')};
-    outline: 1px solid ${colour('panel')};
-  }
-  b {
-    font: 600 13px ${fonts.text};
-    white-space: nowrap;
-  }
-  small {
-    font-size: 12px;
-    color: ${colour('inkSoft')};
-    white-space: nowrap;
-  }
-`;

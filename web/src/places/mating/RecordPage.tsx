@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { MatingRecordView } from '@yaylak/contract';
 import { HOT_AFTER_DAYS, SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { matingRecordQuery } from '../../api/queries';
 import { Choice } from '../../parts/Field';
@@ -13,7 +14,9 @@ import { Tag } from '../../parts/Tag';
 import { countText, figureText, fullDate, shareText, shortDate } from '../../words/format';
 import { MatingTabs } from './MatingTabs';
 import { useMatingScope } from './useMating';
-import { QuarterChart } from './QuarterChart';
+
+// The chart's library comes with the first that is drawn.
+const QuarterChart = lazy(async () => ({ default: (await import('./QuarterChart')).QuarterChart }));
 
 /** What came of the matings: by male, by pair, by season. */
 export function RecordPage() {
@@ -111,10 +114,12 @@ function Seasons({ view }: { readonly view: MatingRecordView }) {
   return (
     <Panel>
       <h2>By season</h2>
-      <QuarterChart quarters={view.quarters} />
+      <Suspense fallback={<Loading rows={4} />}>
+        <QuarterChart quarters={view.quarters} />
+      </Suspense>
       <Small>
-        Share of services that took, by quarter; the line is the range. Barred: services in a heat wave or within{' '}
-        {HOT_AFTER_DAYS} days after, when the seed may have suffered.{' '}
+        Share of services that took, by quarter of the service, with its range; the figure in a bar is young a litter.
+        Barred: services in a heat wave or within {HOT_AFTER_DAYS} days after, when the seed may have suffered.{' '}
         {view.hot.length > 0
           ? `Heat waves: ${view.hot.map((h) => `${shortDate(h.from)} to ${fullDate(h.to)}`).join('; ')}.`
           : 'No heat wave is written down.'}{' '}
