@@ -1,7 +1,13 @@
 import type { BookAnimal, BookFile, Entry, EntryType } from '@yaylak/contract';
 import {
+  addDays,
   dailyScores,
   dayOf,
+  heatsSeen,
+  isoOf,
+  momentOf,
+  serviceTiming,
+  serviceWindow,
   noResponse,
   planClashes,
   readElectronicNumber,
@@ -292,6 +298,95 @@ describe('hangs together', () => {
       const against = ofType('choice').filter((e) => e.suggested !== e.decision);
       expect(against.length).toBeGreaterThanOrEqual(4);
       expect(against.every((e) => e.reason !== undefined)).toBe(true);
+    });
+  });
+
+  describe('the matings', () => {
+    const services = ofType('service');
+    const parents = book.animals.flatMap(({ damId, sireId, bornOn, species }) =>
+      damId !== null && sireId !== null && bornOn !== null ? [{ damId, sireId, bornOn, species }] : [],
+    );
+    /** Whether a dam was served by the sire in a time that gives the birth. */
+    const isServed = ({ damId, sireId, bornOn, species }: (typeof parents)[number]): boolean => {
+      const { from, to } = SPECIES_TABLE[species].gestationDays;
+      return services.some((s) => {
+        const days = dayOf(bornOn) - dayOf(s.on);
+        return s.animalId === damId && s.maleIds.includes(sireId) && days >= from - 4 && days <= to + 4;
+      });
+    };
+
+    it('every litter whose dam was here in time has its service', () => {
+      const here = parents.filter(
+        (p) =>
+          (arrivedOn.get(p.damId) ?? '9') <=
+          isoOf(addDays(dayOf(p.bornOn), -SPECIES_TABLE[p.species].gestationDays.to)),
+      );
+      expect(here.length).toBeGreaterThan(500);
+      expect(here.filter((p) => !isServed(p))).toEqual([]);
+    });
+
+    it('males serve that are males, of the species, and there', () => {
+      expect(
+        wrong(services, (s) =>
+          s.maleIds.every((id) => {
+            const male = animals.get(id);
+            const left = leftOn.get(id);
+            return male?.sex === 'male' && male.species === animals.get(s.animalId)?.species && (!left || left >= s.on);
+          }),
+        ),
+      ).toEqual([]);
+    });
+
+    it('a doe stands on heat, one came back, one was served too late', () => {
+      const { mating, serviceHours } = SPECIES_TABLE.goat;
+      const last = book.animals
+        .filter((a) => a.species === 'goat' && a.sex === 'female')
+        .flatMap((a) => {
+          const looks = ofType('heat').flatMap((h) =>
+            h.animalId === a.id ? [{ at: momentOf(h.at), signs: h.signs }] : [],
+          );
+          const heat = heatsSeen(looks, { mating }).at(-1);
+          const window = heat && serviceWindow(heat.seenAt, { mating, serviceHours });
+          return window ? [{ id: a.id, heat, window }] : [];
+        });
+      const now = momentOf(`${TODAY}T12:00`);
+      expect(last.filter((l) => l.window.opens <= now && now <= l.window.closes)).toHaveLength(1);
+      const timings = last.flatMap(({ id, window }) =>
+        services.flatMap((s) =>
+          s.animalId === id && s.at !== undefined && dayOf(TODAY) - dayOf(s.on) < 6
+            ? [serviceTiming(window, momentOf(s.at))]
+            : [],
+        ),
+      );
+      expect(timings).toContain('too-late');
+    });
+
+    it('a young buck has more does than he should, his own dam for a reason', () => {
+      const buck = book.animals.find(
+        (a) =>
+          a.species === 'rabbit' &&
+          a.sex === 'male' &&
+          a.damId !== null &&
+          !leftOn.has(a.id) &&
+          services.some((s) => s.maleIds.includes(a.id)),
+      );
+      const his = new Set(services.flatMap((s) => (buck && s.maleIds.includes(buck.id) ? [s.animalId] : [])));
+      expect(his.size).toBeGreaterThan(SPECIES_TABLE.rabbit.femalesPerMale.young);
+      const withDam = services.filter((s) => s.animalId === buck?.damId && s.maleIds.includes(buck?.id ?? ''));
+      expect(withDam.some((s) => s.reason !== undefined)).toBe(true);
+    });
+
+    it('two goats that carry one disorder stand in the herd, of either sex', () => {
+      const carriers = ofType('gene-test').filter((t) => t.result === 'carrier');
+      expect(new Set(carriers.map((t) => animals.get(t.animalId)?.sex))).toEqual(new Set(['female', 'male']));
+      expect(new Set(carriers.map((t) => t.gene)).size).toBe(1);
+    });
+
+    it('males put in are taken out of where they were put, and a heat wave lies in each of two summers', () => {
+      const stays = new Map(ofType('stay').map((s) => [s.id, s]));
+      expect(wrong(ofType('stay-end'), (e) => stays.get(e.stayId)?.animalId === e.animalId)).toEqual([]);
+      expect(wrong(ofType('harness'), (e) => stays.get(e.stayId)?.animalId === e.animalId)).toEqual([]);
+      expect(book.holding.resources?.hot).toHaveLength(2);
     });
   });
 });

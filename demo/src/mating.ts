@@ -15,10 +15,11 @@ const GENE = 'wry jaw';
 
 /** Heats, services and males of five years, and a season of each species that is under way. */
 export function writeMating(w: BookWriter): void {
+  const buck = youngBuck(w);
   for (const species of ['sheep', 'goat', 'rabbit', 'cattle'] as const) pastServices(w, species);
   flock(w);
   goats(w);
-  rabbits(w);
+  if (buck) rabbits(w, buck);
   cattle(w);
 }
 
@@ -153,11 +154,11 @@ function goats(w: BookWriter): void {
   w.write(older, day(34), { type: 'stay-end', stayId });
 }
 
-/** A young buck of the house has every doe of this round, more than he should, his own dam among them. */
-function rabbits(w: BookWriter): void {
+/** A buck of the house, from the oldest doe and the oldest buck. */
+function youngBuck(w: BookWriter): DemoAnimal | undefined {
   const [dam] = females(w, 'rabbit', 400);
   const [sire] = males(w, 'rabbit', 800);
-  if (!dam || !sire) return;
+  if (!dam || !sire) return undefined;
   const buck = w.add({
     species: 'rabbit',
     sex: 'male',
@@ -178,6 +179,11 @@ function rabbits(w: BookWriter): void {
     [200, 4.0],
   ] as const)
     w.weigh(buck, addDays(buck.bornOn, age), kg, 0.01, 0.008);
+  return buck;
+}
+
+/** The young buck has every doe of this round, more than he should, his own dam among them. */
+function rabbits(w: BookWriter, buck: DemoAnimal): void {
   w.write(buck, addDays(w.today, -20), {
     type: 'male-check',
     grades: { feet: 'good', teeth: 'good', testicles: 'good', condition: 'good' },
@@ -186,7 +192,7 @@ function rabbits(w: BookWriter): void {
     look(w, doe, addDays(w.today, -12), 8, 'red');
     serve(w, doe, [buck], addDays(w.today, -12), {
       at: local(addDays(w.today, -12), 9),
-      ...(doe === dam ? { reason: 'the older bucks were in moult' } : {}),
+      ...(doe === buck.dam ? { reason: 'the older bucks were in moult' } : {}),
     });
     // Two took the buck again at the check mating, as no doe in young would.
     if (doe.number.endsWith('2') || doe.number.endsWith('4')) {

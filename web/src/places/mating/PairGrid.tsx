@@ -61,7 +61,7 @@ export function PairGrid({ view, wish, maleOf, onWish }: Props) {
                 const isPlanned = maleOf?.[f.tag.animalId] === m.tag.animalId;
                 const isNow = view.present[row]?.includes(column) ?? false;
                 const words = refusal
-                  ? pairText(refusal, inbreeding, m.tag.name ?? m.tag.text)
+                  ? pairText(refusal, inbreeding, m.tag.name ?? m.tag.text).replace(/\.$/, '')
                   : `${percentText(inbreeding)} inbred`;
                 return (
                   <td key={m.tag.animalId}>
