@@ -77,7 +77,8 @@ export class FemalesToMateService {
       lastHeatOn: lastHeatOn === undefined ? null : isoOf(lastHeatOn),
       nextHeat: next ? windowView(next) : null,
       chance,
-      runsWith: this.history.runningWith(facts, today).flatMap((id) => this.tags(id)),
+      // Who was taken out today ran with her today, and does no more.
+      runsWith: this.history.runningWith(facts, addDays(today, 1)).flatMap((id) => this.tags(id)),
     };
   }
 

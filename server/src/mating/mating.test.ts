@@ -1,4 +1,14 @@
-import type { MatingRecordView, MatingView, PairingView, PairView, PedigreeView } from '@yaylak/contract';
+import type {
+  AnimalView,
+  MatingRecordView,
+  MatingView,
+  PairingView,
+  PairView,
+  PedigreeView,
+  RosterView,
+  SeasonView,
+  TodayView,
+} from '@yaylak/contract';
 import { aGroup, arrival, fact, move, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
@@ -217,6 +227,103 @@ it('a womb that is not clean holds her until it is looked at again', async () =>
   expect(await codes()).toContain('womb');
   await t.post(fact('check', doe, { what: 'womb', isFound: false }));
   expect(await codes()).not.toContain('womb');
+});
+
+describe('what follows from a mating elsewhere', () => {
+  const today = async () => (await t.http().get('/api/today').expect(200)).body as TodayView;
+
+  it('Today serves who is on heat, and parts young males from the females', async () => {
+    const young = uuid();
+    await t.post(
+      arrival(young, { species: 'goat', sex: 'male', bornOn: '2026-08-20', on: '2026-08-20' }),
+      move(young, herd, '2026-08-20'),
+    );
+    const { heats, partings } = await today();
+    // The doe was served once of two; the other's heat of 11 November is over.
+    expect(heats.map((h) => [h.species, h.heat.tag.animalId])).toEqual([['goat', doe]]);
+    // 90 days after 20 August are 18 November: the window is closing.
+    expect(partings).toMatchObject([
+      { species: 'goat', head: 1, groupName: 'Does', window: { bestTo: '2026-11-18', closes: '2026-11-27' } },
+    ]);
+    await t.post(fact('departure', young, { how: 'sold' }));
+    expect((await today()).partings).toEqual([]);
+  });
+
+  it('the race knows who runs with whom and in which colour, a teaser as one', async () => {
+    const roster = async () => {
+      const { animals } = (await t.http().get('/api/roster').expect(200)).body as RosterView;
+      return animals.find((a) => a.tag.animalId === doe)?.runsWith;
+    };
+    // The son was taken out today: his marks may still be found.
+    expect((await roster())?.map((m) => [m.maleId, m.colour])).toEqual([[son, 'blue']]);
+    const ran = fact('stay', buck, { on: '2026-11-20', groupId: herd, colour: 'green' });
+    await t.post(ran, fact('stay', grandBuck, { groupId: herd, isTeaser: true }));
+    expect(await roster()).toEqual([
+      { maleId: grandBuck, name: expect.any(String) as string, colour: null, isTeaser: true },
+      { maleId: buck, name: 'Juniper', colour: 'green', isTeaser: false },
+      { maleId: son, name: 'a male', colour: 'blue', isTeaser: false },
+    ]);
+    await t.post(fact('stay-end', buck, { stayId: ran.id }));
+    expect((await roster())?.map((m) => m.maleId)).toContain(buck);
+    expect((await female(doe))?.runsWith).toEqual([]);
+  });
+
+  it('a birth without a service written down is any of the males that ran with her', async () => {
+    const [ewe, ramA, ramB, flock] = [uuid(), uuid(), uuid(), await aGroup(t, 'Ewes')];
+    const sheep = (id: string, sex: string) => arrival(id, { sex, bornOn: '2022-04-01', on: '2022-04-01' });
+    await t.post(
+      sheep(ewe, 'female'),
+      sheep(ramA, 'male'),
+      sheep(ramB, 'male'),
+      move(ewe, flock, '2025-01-01'),
+      fact('stay', ramA, { on: '2025-11-01', groupId: flock }),
+      fact('stay', ramB, { on: '2025-11-01', groupId: flock }),
+      // 147 days after 5 November 2025 are 1 April 2026.
+      arrival(uuid(), { bornOn: '2026-04-01', on: '2026-04-01', damId: ewe }),
+    );
+    const { males } = await get<MatingRecordView>('/record?species=sheep');
+    const spells = (id: string) => males.find((m) => m.tag.animalId === id);
+    expect(spells(ramA)).toMatchObject({ spells: 1, share: null });
+    expect(spells(ramB)).toMatchObject({ spells: 1, share: null });
+  });
+
+  it('a plan’s mating is done by its services, and its check of the males by their checks', async () => {
+    const plan = {
+      id: uuid(),
+      kind: 'season',
+      name: 'Kidding 2027',
+      species: 'goat',
+      groupId: herd,
+      females: 2,
+      matingOn: '2026-11-20',
+      shifts: {},
+      done: {},
+      wanted: { what: 'births', on: '2027-04-19' },
+      flushing: 'none',
+      cycles: 2,
+      doses: [],
+    };
+    await t.http().post('/api/season/plans').send(plan).expect(201);
+    const { plans } = (await t.http().get('/api/season').expect(200)).body as SeasonView;
+    expect(plans.find((p) => p.id === plan.id)?.happened).toMatchObject({
+      mating: { from: '2026-11-23', to: '2026-11-23', head: 1 },
+    });
+  });
+
+  it('an animal’s page names the males of its services', async () => {
+    const { timeline } = (await t.http().get(`/api/animals/${doe}`).expect(200)).body as AnimalView;
+    const service = timeline.find((i) => i.entry.type === 'service');
+    expect(service?.maleNames).toEqual({ [buck]: 'yellow Juniper' });
+  });
+});
+
+it.each([
+  ['?species=dragon'],
+  ['/pairing?species=goat&groupId=7'],
+  ['/pair?femaleId=1&maleId=2'],
+  ['/pedigree/not-an-id'],
+])('refuses to be asked %s', async (path) => {
+  await t.http().get(`/api/mating${path}`).expect(400);
 });
 
 it('reads its facts again after a start', async () => {

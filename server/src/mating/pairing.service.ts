@@ -10,6 +10,7 @@ import {
   type TagView,
 } from '@yaylak/contract';
 import {
+  addDays,
   capacityOf,
   commonAncestors,
   generationEquivalents,
@@ -94,7 +95,7 @@ export class PairingService {
       ),
       present: females.map((f) => {
         const served = this.history.chance(f)?.spell.maleIds;
-        const ids = served ?? this.history.runningWith(f, today);
+        const ids = served ?? this.history.runningWith(f, addDays(today, 1));
         return ids.flatMap((id) => (maleIds.includes(id) ? [maleIds.indexOf(id)] : []));
       }),
       most: settings.pairing.inbreedingMost,
