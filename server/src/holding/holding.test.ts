@@ -70,6 +70,43 @@ it('names every figure of a species that is out of bounds', async () => {
   expect(body.detail).toContain('opens, bestFrom, bestTo, closes must rise in that order, not 56, 90, 80, 120');
 });
 
+it('holds the rules of mating and pairing within their bounds', async () => {
+  const { mating, pairing, serviceHours } = SPECIES_TABLE.goat;
+  const { body } = await t
+    .http()
+    .patch('/api/holding')
+    .send({
+      version: 1,
+      species: {
+        goat: {
+          mating: { ...mating, firstMatingShare: 1.2, signsNeeded: 0, morningEvening: 2 },
+          pairing: { ...pairing, inbreedingMost: -0.1 },
+          serviceHours: { ...serviceHours, bestFrom: 50 },
+          grownShare: [0.6, 1.5],
+        },
+      },
+    })
+    .expect(400);
+  expect((body.fields as { field: string }[]).map((f) => f.field)).toEqual([
+    'species.goat.mating.firstMatingShare',
+    'species.goat.mating.signsNeeded',
+    'species.goat.mating.morningEvening',
+    'species.goat.pairing.inbreedingMost',
+    'species.goat.serviceHours',
+    'species.goat.grownShare.1',
+  ]);
+});
+
+it('takes heat waves, and refuses one that ends before it begins', async () => {
+  const resources = (from: string, to: string) => ({
+    version: 1,
+    resources: { birthPens: [], away: [], lean: [], hot: [{ from, to, why: 'heat' }] },
+  });
+  const { body } = await t.http().patch('/api/holding').send(resources('2026-07-20', '2026-07-10')).expect(400);
+  expect(body.detail).toContain('ends on 2026-07-10, before it begins on 2026-07-20');
+  await t.http().patch('/api/holding').send(resources('2026-07-10', '2026-07-20')).expect(200);
+});
+
 it('takes every figure of the shipped table as it stands', async () => {
   await t.http().patch('/api/holding').send({ version: 1, species: SPECIES_TABLE }).expect(200);
 });

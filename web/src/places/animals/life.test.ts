@@ -133,3 +133,32 @@ describe('on the axis', () => {
     expect(ticks.every((t) => t.day > from && t.day <= from + days)).toBe(true);
   });
 });
+
+describe('the lane of mating', () => {
+  it('has heats and services as marks, and leaves out looks that saw nothing', () => {
+    const marks = lane('Mating', {
+      timeline: timeline(
+        { entry: anEntry('heat', { on: '2026-11-01', at: '2026-11-01T07:30', signs: [] }) },
+        { entry: anEntry('heat', { on: '2026-11-02', at: '2026-11-02T07:30', signs: ['stands'] }) },
+        { entry: anEntry('service', { on: '2026-11-03', way: 'hand', maleIds: ['m'] }) },
+      ),
+    });
+    expect(marks?.map((m) => [m.label, m.words])).toEqual([
+      ['heat', 'Heat, 07:30: stands when mounted, 2 Nov 2026'],
+      ['served', 'Served: a male, 3 Nov 2026'],
+    ]);
+  });
+  it('has where a male ran, until he was taken out or to today', () => {
+    const marks = lane('Mating', {
+      timeline: timeline(
+        { entry: anEntry('stay', { id: 's1', on: '2026-06-01', groupId: 'a' }), groupName: 'Ewes' },
+        { entry: anEntry('stay-end', { on: '2026-07-15', stayId: 's1' }) },
+        { entry: anEntry('stay', { id: 's2', on: '2026-11-01', groupId: 'b' }), groupName: 'Hoggets' },
+      ),
+    });
+    expect(marks?.map((m) => [m.label, m.from, m.to])).toEqual([
+      ['Ewes', dayOf('2026-06-01'), dayOf('2026-07-15')],
+      ['Hoggets', dayOf('2026-11-01'), dayOf(TODAY)],
+    ]);
+  });
+});

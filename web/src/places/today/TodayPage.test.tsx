@@ -187,3 +187,38 @@ it('says that the server is away and tries again', async () => {
   renderPage(<TodayPage />, { answers: { 'GET /api/today': AWAY } });
   expect(await screen.findByRole('heading', { name: 'The server is away' })).toBeVisible();
 });
+
+describe('mating', () => {
+  const heat = {
+    tag: aTag('G-037', { animalId: 'doe', name: 'Thyme' }),
+    seenAt: '2026-11-22T17:30',
+    notYetAt: null,
+    isStanding: true,
+    signs: ['stands' as const],
+    window: {
+      opens: '2026-11-23T05:30',
+      bestFrom: '2026-11-23T11:30',
+      bestTo: '2026-11-24T05:30',
+      closes: '2026-11-24T17:30',
+    },
+    services: [],
+    returnAfterDays: null,
+  };
+
+  it('serves by the hour from here, and parts young males', async () => {
+    await show({
+      heats: [{ species: 'goat', heat }],
+      partings: [{ species: 'goat', head: 11, groupName: 'Kids', window: window('2026-11-01', '2026-11-30') }],
+    });
+    expect(screen.getByText('standing since Sun 17:30')).toBeVisible();
+    expect(screen.getByRole('img', { name: /^open: opens 05:30, best 11:30 to Tue 05:30/ })).toBeVisible();
+    expect(screen.getByRole('link', { name: 'Serve' })).toHaveAttribute('href', '/mating?species=goat&serve=doe');
+    expect(screen.getByText('Part 11 buck kids from the females')).toBeVisible();
+    expect(screen.getByRole('link', { name: 'Part them' })).toHaveAttribute('href', '/mating/males?species=goat');
+  });
+
+  it('is not there when nobody is on heat and nobody to be parted', async () => {
+    await show({});
+    expect(screen.queryByRole('heading', { name: 'Mating' })).toBeNull();
+  });
+});

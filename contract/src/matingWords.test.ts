@@ -1,0 +1,95 @@
+import { dayOf, proportion, type FemaleReason, type MaleReason, type PairRefusal, type Refusal } from '@yaylak/core';
+import { femaleReasonText, maleReasonText, pairText, percentText, refusalText } from '.';
+
+const day = dayOf('2026-11-05');
+
+it.each<[FemaleReason, string]>([
+  [{ code: 'too-young', until: day }, 'too young'],
+  [{ code: 'too-light', kg: 26.04, neededKg: 33, until: undefined }, '26\u00a0kg, wants 33\u00a0kg first'],
+  [{ code: 'heats-to-skip', seen: 0, of: 1 }, 'let her first heat go by, 0 seen'],
+  [{ code: 'heats-to-skip', seen: 1, of: 2 }, 'let 2 heats go by, 1 seen'],
+  [{ code: 'resting', bornOn: day, until: day }, 'rests after the birth of 2026-11-05'],
+  [{ code: 'womb', since: day }, 'womb not clean: look again, then the next heat'],
+  [{ code: 'thin', score: 1.5, least: 2 }, 'too thin at 1.5, wants 2'],
+  [{ code: 'carrying', servedOn: day, probability: 0.904 }, 'served, in young with 90\u00a0%'],
+])('a female: %j', (reason, words) => {
+  expect(femaleReasonText(reason)).toBe(words);
+});
+
+it.each<[MaleReason, string]>([
+  [{ code: 'too-young', until: day }, 'too young'],
+  [{ code: 'too-light', kg: 40, neededKg: 52.25, until: day }, '40\u00a0kg, wants 52.3\u00a0kg first'],
+  [{ code: 'failed-check', on: day, parts: ['feet', 'testicles'] }, 'not fit at the check: feet, testicles'],
+  [{ code: 'not-checked', lastOn: undefined }, 'never checked'],
+  [{ code: 'not-checked', lastOn: day }, 'last checked 2026-11-05'],
+  [{ code: 'old', since: day }, 'old: look for his follower'],
+  [{ code: 'low-share', share: proportion(3, 12) ?? never() }, 'only 25\u00a0% of 12 took'],
+  [{ code: 'resting', until: day }, 'rests'],
+])('a male: %j', (reason, words) => {
+  expect(maleReasonText(reason)).toBe(words);
+});
+function never(): never {
+  throw new Error('there is a share of twelve');
+}
+
+it.each<[PairRefusal, number, string]>([
+  [
+    { code: 'relation', relation: 'parent' },
+    0.25,
+    'Yellow Juniper is her sire: their young would be 25\u00a0% inbred.',
+  ],
+  [
+    { code: 'relation', relation: 'grandyoung' },
+    0.0625,
+    'Yellow Juniper is her grandson: their young would be 6.3\u00a0% inbred.',
+  ],
+  [
+    { code: 'inbreeding', most: 0.0625 },
+    0.078,
+    'Yellow Juniper is too near kin: their young would be 7.8\u00a0% inbred, and the limit is 6.3\u00a0%.',
+  ],
+  [
+    { code: 'carriers', gene: 'wry jaw', affected: 0.25 },
+    0,
+    'Both may carry wry jaw: one young in 4 would be affected.',
+  ],
+])('a pair: %j', (refusal, inbreeding, words) => {
+  expect(pairText(refusal, inbreeding, 'yellow Juniper')).toBe(words);
+});
+
+it.each([
+  [0, '0\u00a0%'],
+  [0.0625, '6.3\u00a0%'],
+  [0.0999, '10\u00a0%'],
+  [0.125, '13\u00a0%'],
+  [1, '100\u00a0%'],
+])('%d is %s', (share, text) => {
+  expect(percentText(share)).toBe(text);
+});
+
+it.each<[Refusal, RegExp]>([
+  [{ code: 'not-a-female', field: 'animalId', value: 'x' }, /Only a female comes on heat/],
+  [{ code: 'not-a-male', field: 'maleIds', value: 'ewe' }, /^yellow 22-0001 is no male/],
+  [{ code: 'no-sire', field: 'maleIds', value: '' }, /a male of the holding, or the code of a straw/],
+  [{ code: 'unknown-male', field: 'maleIds', value: 'x' }, /Add him first/],
+  [{ code: 'male-of-other-species', field: 'maleIds', value: 'ewe' }, /yellow 22-0001 is of another species/],
+  [{ code: 'male-gone', field: 'maleIds', value: 'ewe', goneOn: '2026-10-01' }, /left the holding on 2026-10-01/],
+  [{ code: 'unknown-stay', field: 'stayId', value: 'x' }, /not put in with that group/],
+  [{ code: 'stay-ended', field: 'stayId', value: 'x' }, /taken out already/],
+  [
+    { code: 'time-of-other-day', field: 'at', value: '2026-11-02T07:00', on: '2026-11-01' },
+    /2026-11-02 07:00 is not on 2026-11-01/,
+  ],
+  [
+    {
+      code: 'pair',
+      field: 'maleIds',
+      value: 'ewe',
+      refusal: { code: 'relation', relation: 'half-sib' },
+      inbreeding: 0.125,
+    },
+    /is her half-brother: .* 13\s% inbred\. Choose another male, or give the reason\.$/,
+  ],
+])('a refusal says the remedy: %j', (refusal, words) => {
+  expect(refusalText(refusal, (id) => (id === 'ewe' ? 'yellow 22-0001' : id))).toMatch(words);
+});
