@@ -309,6 +309,16 @@ describe('the probability that a service took', () => {
     expect(after(60).probability).toBeCloseTo(0.9005, 4);
     expect(after(60).story.map((s) => s.kind)).toEqual(['served', 'no-return']);
   });
+  it('rises with a check mating refused, which is all there is in rabbits', () => {
+    const refused = carryingChance(
+      { servedOn: day('2026-11-12'), prior: 0.75, returnedOn: undefined, refusedOn: day('2026-11-19') },
+      rabbit,
+      day('2026-11-24'),
+    );
+    // 0.75 x 0.85 / (0.75 x 0.85 + 0.25 x 0.35).
+    expect(refused.probability).toBeCloseTo(0.8793, 4);
+    expect(refused.story.map((s) => s.kind)).toEqual(['served', 'refused']);
+  });
   it('falls with a return, and does not move in rabbits, who have no cycle', () => {
     const returned = carryingChance(
       { servedOn: day('2026-10-01'), prior: 0.7, returnedOn: day('2026-10-22') },

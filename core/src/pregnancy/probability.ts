@@ -4,7 +4,7 @@ import { normalShareBelow } from '../statistics';
 
 /** One thing that speaks for or against carrying, and what is known after it. */
 export interface CarryingSign {
-  readonly kind: 'served' | 'no-return' | 'returned';
+  readonly kind: 'served' | 'no-return' | 'returned' | 'refused';
   readonly on: Day;
   /** Probability of carrying once this is known. */
   readonly after: number;
@@ -32,6 +32,9 @@ export const PRIOR_SERVICES = 10;
 export const takingShare = (usual: number, took: number, of: number): number =>
   (usual * PRIOR_SERVICES + took) / (PRIOR_SERVICES + of);
 
+/** Offered again some days later, most that carry refuse the male, and so do some that are empty. Rules of thumb. */
+const REFUSES_CARRYING = 0.85;
+const REFUSES_EMPTY = 0.35;
 /** Some that carry are seen on heat all the same. Rule of thumb. */
 const HEAT_WHILE_CARRYING = 0.03;
 
@@ -40,15 +43,18 @@ export interface AfterService {
   /** Share of services that take. */
   readonly prior: number;
   readonly returnedOn: Day | undefined;
+  /** The last day she refused the male since. */
+  readonly refusedOn?: Day | undefined;
 }
 
 /**
  * Probability that a service took, with how it came to be. An empty female comes back on heat a cycle later, spread as
  * the cycles of her species are (its usual range being two SD to each side), and is seen with the share of heats that
- * are seen; each day without it speaks a little more for carrying, to the end of the cycle's range.
+ * are seen; each day without it speaks a little more for carrying, to the end of the cycle's range. Where there is no
+ * cycle, as in rabbits, a check mating refused speaks for it.
  */
 export function carryingChance(
-  { servedOn, prior, returnedOn }: AfterService,
+  { servedOn, prior, returnedOn, refusedOn }: AfterService,
   { heatCycleDays: c, mating }: Pick<SpeciesSettings, 'heatCycleDays' | 'mating'>,
   asOf: Day,
 ): CarryingChance {
@@ -57,10 +63,15 @@ export function carryingChance(
     const after = updated(prior, HEAT_WHILE_CARRYING, mating.heatsSeenShare);
     return { probability: after, story: [...story, { kind: 'returned', on: returnedOn, after }] };
   }
+  let probability = prior;
+  if (refusedOn !== undefined) {
+    probability = updated(probability, REFUSES_CARRYING, REFUSES_EMPTY);
+    story.push({ kind: 'refused', on: refusedOn, after: probability });
+  }
   const days = asOf - servedOn;
-  if (c.mean === 0 || days < c.from) return { probability: prior, story };
+  if (c.mean === 0 || days < c.from) return { probability, story };
   const sd = Math.max(0.5, (c.to - c.from) / 4);
   const wouldBeBack = normalShareBelow(days, c.mean, sd);
-  const after = updated(prior, 1 - HEAT_WHILE_CARRYING * wouldBeBack, 1 - mating.heatsSeenShare * wouldBeBack);
+  const after = updated(probability, 1 - HEAT_WHILE_CARRYING * wouldBeBack, 1 - mating.heatsSeenShare * wouldBeBack);
   return { probability: after, story: [...story, { kind: 'no-return', on: asOf, after }] };
 }

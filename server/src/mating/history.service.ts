@@ -41,6 +41,9 @@ interface Kept {
   readonly shares: Map<Species, number>;
 }
 
+/** Refused so many days after a service, the male is refused for being in young, and not for being too late. */
+const CHECK_FROM_DAYS = 4;
+
 const NO_HISTORY: FemaleHistory = { heats: [], spells: [], lastBirthOn: undefined, hasGivenBirth: false };
 
 /** Heats, services and what came of them, of all females; worked out once a version of the book. */
@@ -126,7 +129,13 @@ export class MatingHistoryService {
     if (spell.outcome.kind === 'nothing-came' || spell.outcome.kind === 'born') return undefined;
     const returnedOn = spell.outcome.kind === 'returned' ? spell.outcome.on : undefined;
     const prior = this.takingShare(species);
-    return { spell, chance: carryingChance({ servedOn: spell.lastOn, prior, returnedOn }, settings, today) };
+    const refusedOn = facts.heats.findLast(
+      (l) => l.signs.includes('refuses') && l.on >= spell.lastOn + CHECK_FROM_DAYS,
+    )?.on;
+    return {
+      spell,
+      chance: carryingChance({ servedOn: spell.lastOn, prior, returnedOn, refusedOn }, settings, today),
+    };
   }
 
   private females(species: Species): AnimalFacts[] {
@@ -149,7 +158,10 @@ export class MatingHistoryService {
       spells: spells(
         {
           services: [...facts.services, ...this.unseenServices(facts, births)],
-          heatDays: heats.map((h) => dayOfMoment(h.seenAt)),
+          // Without a cycle a red vulva comes and goes in young as well: only who lifts for the buck is back.
+          heatDays: heats.flatMap((h) =>
+            h.isStanding || settings.heatCycleDays.mean > 0 ? [dayOfMoment(h.seenAt)] : [],
+          ),
           births,
           emptyOn: [],
         },

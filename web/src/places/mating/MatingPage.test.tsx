@@ -47,7 +47,7 @@ const show = async (change: Partial<ReturnType<typeof aMating>> = {}, answers: A
 describe('the heats', () => {
   it('answer first who is served when', async () => {
     await show();
-    expect(screen.getByText('Serve Thyme: best from Tue 04:00; 1 doe more may be mated.')).toBeVisible();
+    expect(screen.getByText('Serve Thyme: best from Tue 04:00; 1 more doe may be mated.')).toBeVisible();
     expect(
       screen.getByRole('img', { name: 'not yet: opens 22:00, best Tue 04:00 to Tue 22:00, closes Wed 10:00' }),
     ).toBeVisible();

@@ -105,7 +105,10 @@ function answer({ heats, now, species }: MatingView, ready: number): string {
   const open = heats.filter((h) => h.window !== null && h.window.closes >= now && h.services.length === 0);
   const [first] = open;
   const female = SPECIES_WORDS[species].grown.female;
-  const free = `${countText(ready, female[0], female[1])} more may be mated.`;
+  const free =
+    ready === 0
+      ? 'no others may be mated today.'
+      : `${countText(ready, `more ${female[0]}`, `more ${female[1]}`)} may be mated.`;
   if (!first?.window) return `None is waiting to be served; ${free}`;
   const { bestFrom, bestTo, closes } = first.window;
   const when =

@@ -91,6 +91,7 @@ const STORY_WORDS: Readonly<Record<ChanceView['story'][number]['kind'], string>>
   served: 'Served: so many of such take',
   'no-return': 'Not seen back on heat',
   returned: 'Seen back on heat',
+  refused: 'Refused the male when offered again',
 };
 
 function Story({ tag, chance }: { readonly tag: string; readonly chance: ChanceView }) {

@@ -1,8 +1,8 @@
-import { SPECIES_TABLE } from '@yaylak/core';
 import { aRosterAnimal } from '../../../tests/builders';
 import { FRESH, type Draft } from '../draft';
 import { finishAnimal, togglesAt, type AtHand } from '.';
 import { pressToggle } from './StationList';
+import { anAtHand } from './testAtHand';
 
 const male = (name: string, colour: 'red' | 'blue' | null, isTeaser = false) => ({
   maleId: `id ${name}`,
@@ -10,22 +10,11 @@ const male = (name: string, colour: 'red' | 'blue' | null, isTeaser = false) => 
   colour,
   isTeaser,
 });
-const at = (...runsWith: ReturnType<typeof male>[]): AtHand => ({
-  job: { stations: ['raddle'], gates: [], on: '2026-11-23', settings: {} },
-  animal: { ...aRosterAnimal('22-0001'), ...(runsWith.length > 0 ? { runsWith } : {}) },
-  species: 'sheep',
-  sex: 'female',
-  ageDays: 1600,
-  settings: SPECIES_TABLE.sheep,
-  unit: 'kg',
-  standards: [],
-  roster: { products: [], nextNumbers: { sheep: [], goat: [], rabbit: [], cattle: [] }, lastTubes: {}, biases: [] },
-  now: '2026-11-23T09:00',
-  weighedBy: 'Kerem',
-  wearerOf: () => undefined,
-  fitted: [],
-  tubes: new Map(),
-});
+const at = (...runsWith: ReturnType<typeof male>[]): AtHand =>
+  anAtHand({
+    job: { stations: ['raddle'], gates: [], on: '2026-11-23', settings: {} },
+    animal: { ...aRosterAnimal('22-0001'), ...(runsWith.length > 0 ? { runsWith } : {}) },
+  });
 /** What is written after these letters were pressed. */
 function written(of: AtHand, ...letters: readonly string[]) {
   let draft: Draft = { ...FRESH, animalId: 'a' };

@@ -1,9 +1,9 @@
 import type { RosterAnimal, ScoreSettings } from '@yaylak/contract';
-import { SPECIES_TABLE } from '@yaylak/core';
 import { aRosterAnimal, TODAY } from '../../../tests/builders';
 import { FRESH, type Draft } from '../draft';
 import { fieldsAt, finishAnimal, togglesAt, type AtHand } from '.';
 import { pressToggle } from './StationList';
+import { anAtHand } from './testAtHand';
 
 const SETTINGS: ScoreSettings = {
   stage: 'mating',
@@ -12,27 +12,16 @@ const SETTINGS: ScoreSettings = {
   place: 'shoulder',
 };
 const ewe = aRosterAnimal('22-0001', { scores: [['2026-09-14', 2.5]] });
-const atHand = (score: Partial<ScoreSettings> = {}, animal: RosterAnimal = ewe, more: string[] = []): AtHand => ({
-  job: {
-    stations: ['score', ...(more as never[])],
-    settings: { score: { ...SETTINGS, ...score } },
-    on: TODAY,
-    gates: [],
-  },
-  animal,
-  species: 'sheep',
-  sex: 'female',
-  ageDays: 1600,
-  settings: SPECIES_TABLE.sheep,
-  unit: 'kg',
-  standards: [],
-  roster: { products: [], nextNumbers: { sheep: [], goat: [], rabbit: [], cattle: [] }, lastTubes: {}, biases: [] },
-  now: '2026-11-23T09:00',
-  weighedBy: 'Kerem',
-  wearerOf: () => undefined,
-  fitted: [],
-  tubes: new Map(),
-});
+const atHand = (score: Partial<ScoreSettings> = {}, animal: RosterAnimal = ewe, more: string[] = []): AtHand =>
+  anAtHand({
+    job: {
+      stations: ['score', ...(more as never[])],
+      settings: { score: { ...SETTINGS, ...score } },
+      on: TODAY,
+      gates: [],
+    },
+    animal,
+  });
 const draft = (score: string, change: Partial<Draft> = {}): Draft => ({
   ...FRESH,
   animalId: ewe.tag.animalId,

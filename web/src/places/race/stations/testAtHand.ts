@@ -1,0 +1,22 @@
+import { SPECIES_TABLE } from '@yaylak/core';
+import { aRosterAnimal } from '../../../tests/builders';
+import type { AtHand } from '.';
+
+/** A grown ewe at hand in a job of 23 November 2026, for the tests of the stations. */
+export const anAtHand = (change: Partial<AtHand> = {}): AtHand => ({
+  job: { stations: [], gates: [], on: '2026-11-23', settings: {} },
+  animal: aRosterAnimal('22-0001'),
+  species: 'sheep',
+  sex: 'female',
+  ageDays: 1600,
+  settings: SPECIES_TABLE.sheep,
+  unit: 'kg',
+  standards: [],
+  roster: { products: [], nextNumbers: { sheep: [], goat: [], rabbit: [], cattle: [] }, lastTubes: {}, biases: [] },
+  now: '2026-11-23T09:00',
+  weighedBy: 'Kerem',
+  wearerOf: () => undefined,
+  fitted: [],
+  tubes: new Map(),
+  ...change,
+});
