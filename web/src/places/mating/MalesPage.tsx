@@ -62,7 +62,7 @@ export function MalesPage() {
             <Panel>
               <h2>Not bred from ({data.otherMales})</h2>
               <Small>
-                Other males are old enough and are not shown. Check one on its own page, or choose to keep it, and it
+                Other males are old enough and are not shown. Check one from its pedigree, or choose to keep it, and it
                 stands here.
               </Small>
             </Panel>

@@ -113,6 +113,17 @@ describe('the heats', () => {
   });
 });
 
+it('a womb that is clean again is written down where she waits', async () => {
+  const { user, entries } = await show({
+    heats: [],
+    females: [aFemale({ isReady: false, reasons: [{ code: 'womb', words: 'womb not clean', until: null }] })],
+  });
+  await user.click(screen.getByRole('button', { name: 'Womb is clean now' }));
+  await waitFor(() =>
+    expect(entries()).toMatchObject([{ type: 'check', animalId: 'f1', what: 'womb', isFound: false }]),
+  );
+});
+
 describe('looking for heat', () => {
   it('goes by keys alone, and writes the others down as looked at', async () => {
     const { user, entries } = await show();
@@ -192,6 +203,12 @@ describe('serving', () => {
     await user.click(sheet.getByRole('button', { name: 'She refuses him' }));
     await waitFor(() => expect(entries()).toHaveLength(1));
     expect(entries()[0]).toMatchObject({ type: 'heat', signs: ['refuses'] });
+  });
+
+  it('holds her back where the womb is not clean, and lets her go when it is', async () => {
+    const { user, sheet, entries } = await open();
+    await user.click(sheet.getByRole('button', { name: 'Womb not clean: wait' }));
+    await waitFor(() => expect(entries()).toMatchObject([{ type: 'check', what: 'womb', isFound: true }]));
   });
 
   it('keeps the sheet open with the book’s words when it says no', async () => {
@@ -301,6 +318,22 @@ it('a pedigree marks who stands in it twice, and who may not be put to it', asyn
   expect(document.querySelectorAll('[data-repeated]')).toHaveLength(2);
   expect(screen.getByText('wry jaw: carrier, tested')).toBeVisible();
   expect(screen.getByRole('heading', { name: 'Who may serve Thyme? (1 of 2)' })).toBeVisible();
+});
+
+it('a male is checked from his pedigree', async () => {
+  const { user, entries } = renderPage(<PedigreePage />, {
+    answers: {
+      'GET /api/mating/pedigree/f1': aPedigree(),
+      'GET /api/animals/f1': { row: { sex: 'male' } },
+    },
+    at: '/animals/f1/pedigree',
+    route: '/animals/:id/pedigree',
+  });
+  await user.click(await screen.findByRole('button', { name: 'Check him before mating' }));
+  const sheet = within(await screen.findByRole('dialog'));
+  await user.click(within(sheet.getByRole('group', { name: 'Temper' })).getByRole('button', { name: 'to watch' }));
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await waitFor(() => expect(entries()).toMatchObject([{ type: 'male-check', grades: { temper: 'watch' } }]));
 });
 
 it('the record holds males against each other and bars what fell after heat', async () => {

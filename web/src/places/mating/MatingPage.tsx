@@ -80,7 +80,7 @@ export function MatingPage() {
       <Heats view={data} onServe={(id) => serve(id)} />
       <Served females={served} view={data} onServe={onServe} />
       <Ready females={ready} view={data} onServe={onServe} />
-      <NotYet females={notYet} />
+      <NotYet females={notYet} on={data.on} />
       {isLooking ? <HeatSheet view={data} onClose={() => setLooking(false)} /> : null}
       {female ? (
         <ServeSheet

@@ -1,12 +1,24 @@
 import type { FemaleToMateView } from '@yaylak/contract';
+import { useState } from 'react';
+import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Row } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
+import { useWrite } from '../../parts/useWrite';
 import { fullDate } from '../../words/format';
 
 /** Who is not mated yet, why, and from when she may be. */
-export function NotYet({ females }: { readonly females: readonly FemaleToMateView[] }) {
+export function NotYet({ females, on }: { readonly females: readonly FemaleToMateView[]; readonly on: string }) {
+  const write = useWrite();
+  const [problem, setProblem] = useState<string>();
   if (females.length === 0) return null;
+  const clean = async ({ tag }: FemaleToMateView): Promise<void> => {
+    const refused = await write(
+      [{ type: 'check', animalId: tag.animalId, on, what: 'womb', isFound: false }],
+      `The womb of ${tag.name ?? tag.text} is clean; mate her at the next heat`,
+    );
+    setProblem(refused.join(' ') || undefined);
+  };
   const order = (f: FemaleToMateView): string => f.readyOn ?? '9999';
   const sorted = [...females].sort((a, b) => (order(a) < order(b) ? -1 : order(a) > order(b) ? 1 : 0));
   return (
@@ -29,11 +41,19 @@ export function NotYet({ females }: { readonly females: readonly FemaleToMateVie
                 </Row>
               </td>
               <td>{f.reasons.map((r) => r.words).join('; ')}</td>
-              <td>{f.readyOn ? fullDate(f.readyOn) : 'no day known'}</td>
+              <td>
+                {f.readyOn ? fullDate(f.readyOn) : 'no day known'}
+                {f.reasons.some((r) => r.code === 'womb') ? (
+                  <Button kind="quiet" onPress={() => void clean(f)}>
+                    Womb is clean now
+                  </Button>
+                ) : null}
+              </td>
             </tr>
           ))}
         </tbody>
       </LineTable>
+      {problem ? <p role="alert">{problem}</p> : null}
     </Panel>
   );
 }

@@ -3,7 +3,7 @@ import { percentText, type PedigreeNode, type PedigreeView } from '@yaylak/contr
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { animalQuery, pedigreeQuery } from '../../api/queries';
+import { animalQuery, holdingQuery, pedigreeQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
 import { How } from '../../parts/How';
@@ -15,6 +15,7 @@ import { Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { GeneTestSheet } from './GeneTestSheet';
+import { MaleCheckSheet } from './MaleCheckSheet';
 
 const GENERATIONS = ['3', '4', '5'] as const;
 const SHOWN = 16;
@@ -29,6 +30,8 @@ export function PedigreePage() {
   });
   const { data: animal } = useQuery(animalQuery(id));
   const [isTesting, setTesting] = useState(false);
+  const [isChecking, setChecking] = useState(false);
+  const { data: holding } = useQuery(holdingQuery);
   if (!data)
     return (
       <Page title="Pedigree">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
@@ -45,6 +48,7 @@ export function PedigreePage() {
           <LinkButton as={Link} to={`/animals/${id}`}>
             Back to {name}
           </LinkButton>
+          {isMale ? <Button onPress={() => setChecking(true)}>Check him before mating</Button> : null}
           <Button onPress={() => setTesting(true)}>Write a gene test down</Button>
         </>
       }
@@ -63,6 +67,9 @@ export function PedigreePage() {
       </Panel>
       <Ancestry view={data} />
       <Partners view={data} isMale={isMale} name={name} />
+      {isChecking && self && holding ? (
+        <MaleCheckSheet male={self} on={holding.today} onClose={() => setChecking(false)} />
+      ) : null}
       {isTesting && self ? <GeneTestSheet tag={self.tag} view={data} onClose={() => setTesting(false)} /> : null}
     </Page>
   );

@@ -74,15 +74,19 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
     if (refused.length > 0) return setProblem(refused.join(' '));
     onClose();
   };
-  const refuses = async (): Promise<void> => {
-    if (parseMoment(at) === undefined) return setProblem('When: give the day and the hour.');
-    const refused = await write(
-      [{ type: 'heat', animalId: tag.animalId, on: at.slice(0, 10), at, signs: ['refuses'] }],
-      `${name} refused him`,
-    );
+  /** Writes down instead why she is not served. */
+  const instead = async (entry: EntryDraft, done: string): Promise<void> => {
+    const refused = await write([entry], done);
     if (refused.length > 0) return setProblem(refused.join(' '));
     onClose();
   };
+  const base = { animalId: tag.animalId, on: at.slice(0, 10) };
+  const refuses = async (): Promise<void> => {
+    if (parseMoment(at) === undefined) return setProblem('When: give the day and the hour.');
+    await instead({ type: 'heat', ...base, at, signs: ['refuses'] }, `${name} refused him`);
+  };
+  const wombNotClean = (): Promise<void> =>
+    instead({ type: 'check', ...base, on: view.on, what: 'womb', isFound: true }, `The womb of ${name} is not clean`);
   return (
     <Sheet title={`Serve ${name}`} isOpen onClose={onClose} width={640}>
       <Row>
@@ -152,6 +156,9 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
           Write the service down
         </Button>
         {way === 'hand' ? <Button onPress={() => void refuses()}>She refuses him</Button> : null}
+        <Button kind="quiet" onPress={() => void wombNotClean()}>
+          Womb not clean: wait
+        </Button>
       </Row>
       <Small>Serve twice in the window where you can. One needle, one glove, one animal; wash before the next.</Small>
     </Sheet>
