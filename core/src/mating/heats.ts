@@ -53,10 +53,7 @@ export function heatsSeen(looks: readonly HeatLook[], { mating }: Rules): Heat[]
     if (seen?.first !== undefined)
       heats.push({
         seenAt: seen.first,
-        notYetAt:
-          seen.before !== undefined && hoursBetween(seen.before, seen.first) <= LOOK_BACK_HOURS
-            ? seen.before
-            : undefined,
+        notYetAt: notYet(seen.before, seen.first),
         isStanding: seen.standing,
         signs: [...seen.signs],
         lastSeenAt: seen.last,
@@ -86,6 +83,10 @@ export function heatsSeen(looks: readonly HeatLook[], { mating }: Rules): Heat[]
   close();
   return heats;
 }
+
+/** The look before, where it is near enough to say something; two looks of one minute say nothing of each other. */
+const notYet = (before: Moment | undefined, first: Moment): Moment | undefined =>
+  before !== undefined && before < first && hoursBetween(before, first) <= LOOK_BACK_HOURS ? before : undefined;
 
 /**
  * When to serve a heat first seen at `onset`: by hours from the start of standing, or, by the school of morning and

@@ -158,6 +158,46 @@ describe('against the whole matrix, on random pedigrees', () => {
   });
 });
 
+describe('whatever the pedigree', () => {
+  it('nothing changes when the animals are given in another order', () => {
+    fc.assert(
+      fc.property(randomPedigree(30), (list) => {
+        const [straight, turned] = [list, list.toReversed()].map((given) => {
+          const found = pedigreeOf(given);
+          if (found.kind !== 'pedigree') throw new Error('a loop');
+          const f = inbreedingOf(found.pedigree);
+          return new Map(found.pedigree.ids.map((id, i) => [id, f[i] as number]));
+        });
+        list.forEach(({ id }) => expect(turned?.get(id)).toBeCloseTo(straight?.get(id) as number, 12));
+      }),
+      { seed: 7, numRuns: 60 },
+    );
+  });
+
+  it('kinship is the same both ways round, and with oneself half of 1 + F', () => {
+    fc.assert(
+      fc.property(randomPedigree(30), fc.nat(), fc.nat(), (list, x, y) => {
+        const found = pedigreeOf(list);
+        if (found.kind !== 'pedigree') throw new Error('a loop');
+        const { pedigree } = found;
+        const f = inbreedingOf(pedigree);
+        const [a, b] = [String(x % list.length), String(y % list.length)];
+        expect(kinship(pedigree, f, a, b)).toBeCloseTo(kinship(pedigree, f, b, a), 12);
+        const own = f[pedigree.indexOf.get(a) as number] as number;
+        expect(kinship(pedigree, f, a, a)).toBeCloseTo((1 + own) / 2, 12);
+      }),
+      { seed: 8, numRuns: 60 },
+    );
+  });
+
+  it('an animal nobody knows is kin to none', () => {
+    const pedigree = read('a', 'b');
+    expect(kinship(pedigree, inbreedingOf(pedigree), 'a', 'stranger')).toBe(0);
+    expect(kinship(pedigree, inbreedingOf(pedigree), 'stranger', 'a')).toBe(0);
+    expect(commonAncestors(pedigree, inbreedingOf(pedigree), 'a', 'stranger').ancestors).toEqual([]);
+  });
+});
+
 it('names the shared sire alone, not his parents beside him', () => {
   const pedigree = read('top', 'r top .', 'x', 'y', 'a r x', 'b r y');
   expect(commonAncestors(pedigree, inbreedingOf(pedigree), 'a', 'b')).toEqual({

@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { MatingRecordView, PedigreeView } from '@yaylak/contract';
-import { no, renderPage, type Answers } from '../../tests/renderPage';
+import { aToday } from '../../tests/builders';
+import { AWAY, no, renderPage, type Answers } from '../../tests/renderPage';
 import { MalesPage } from './MalesPage';
 import { MatingPage } from './MatingPage';
 import { PedigreePage } from './PedigreePage';
@@ -364,4 +365,135 @@ it('the record holds males against each other and bars what fell after heat', as
     await screen.findByRole('img', { name: /Jul 2026: 50 % of 4 took, 1.5 young a litter, 4 of 4 after heat/ }),
   ).toBeVisible();
   expect(screen.getByText('1 litter: a guess')).toBeVisible();
+});
+
+describe('whose mating is looked at', () => {
+  const head = [
+    { species: 'sheep' as const, present: 0, grownFemales: 0 },
+    { species: 'goat' as const, present: 14, grownFemales: 14 },
+  ];
+
+  it('is a species that is here, where none is named', async () => {
+    const { asked } = renderPage(<MatingPage />, {
+      answers: { 'GET /api/today': aToday({ head }), 'GET /api/mating': aMating() },
+      at: '/mating',
+    });
+    await screen.findByRole('heading', { level: 1, name: /^Which does/ });
+    await waitFor(() => expect(asked.some((a) => a.path.startsWith('/api/mating?species=goat'))).toBe(true));
+    expect(screen.getByLabelText('Species')).toHaveValue('goat');
+  });
+
+  it('is asked for anew by group', async () => {
+    const answered: string[] = [];
+    const { user } = await show(
+      {},
+      {
+        'GET /api/mating': ({ query }: { query: URLSearchParams }) => {
+          answered.push(query.get('groupId') ?? 'all');
+          return aMating();
+        },
+      },
+    );
+    await user.selectOptions(screen.getByLabelText('Group'), 'g1');
+    await waitFor(() => expect(answered.at(-1)).toBe('g1'));
+  });
+
+  it('says what to do where nobody is on heat, and where the server does not answer', async () => {
+    await show({ heats: [], looks: [] });
+    expect(screen.getByText(/Press N to write down what you see at them/)).toBeVisible();
+    expect(screen.getByText(/None written down yet. Look twice a day/)).toBeVisible();
+  });
+
+  it('offers to ask again when the server is away', async () => {
+    renderPage(<MatingPage />, { answers: { 'GET /api/mating': AWAY }, at: '/mating?species=goat' });
+    expect(await screen.findByRole('button', { name: /again/i })).toBeVisible();
+  });
+});
+
+it('a look for heat is kept on the device while the server is away', async () => {
+  const { user, outbox } = await show({}, { 'POST /api/entries': AWAY });
+  await user.keyboard('n');
+  await screen.findByRole('dialog');
+  await user.keyboard('s');
+  await user.click(screen.getByRole('button', { name: 'Only those with signs (1)' }));
+  expect(await screen.findByText(/It is kept on this device until the server is back/)).toBeVisible();
+  await waitFor(() => expect(outbox.state().waiting).toBe(1));
+  outbox.stop();
+});
+
+describe('rabbits', () => {
+  it('have no hours, and are offered again for a check', async () => {
+    const { user, entries } = renderPage(<MatingPage />, {
+      answers: {
+        'GET /api/mating': aMating({
+          species: 'rabbit',
+          school: 'none',
+          heats: [],
+          females: [
+            aFemale({
+              isReady: false,
+              chance: {
+                servedOn: '2026-11-16',
+                males: [BUCK],
+                straw: null,
+                probability: 0.75,
+                story: [{ kind: 'served', on: '2026-11-16', after: 0.75 }],
+                returns: null,
+                returnedOn: null,
+                birthFrom: '2026-12-15',
+                birthTo: '2026-12-19',
+              },
+            }),
+          ],
+        }),
+        'GET /api/mating/pedigree/f1': aPedigree(),
+      },
+      at: '/mating?species=rabbit',
+    });
+    expect(await screen.findByRole('heading', { name: 'Which does go to the buck?' })).toBeVisible();
+    expect(screen.queryByLabelText('Hour of service')).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Offer again' }));
+    const sheet = within(await screen.findByRole('dialog', { name: 'Serve Thyme' }));
+    expect(sheet.getByRole('checkbox', { name: /^check mating/ })).toBeChecked();
+    await sheet.findByRole('option', { name: /Alder/ });
+    await user.selectOptions(sheet.getByLabelText('Male'), 'm2');
+    await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
+    await waitFor(() => expect(entries()).toMatchObject([{ type: 'service', isCheck: true, maleIds: ['m2'] }]));
+  });
+});
+
+it('a teaser is put in without a word about kin or room', async () => {
+  const { user, entries } = renderPage(<MalesPage />, {
+    answers: { 'GET /api/mating': aMating({ males: [aMale({ capacity: 1 })] }) },
+    at: '/mating/males?species=goat',
+  });
+  await user.click(await screen.findByRole('button', { name: 'Put in' }));
+  const sheet = within(await screen.findByRole('dialog'));
+  expect(sheet.getByText(/not to be put with 1 of the females/)).toBeVisible();
+  await user.click(sheet.getByText('a teaser: finds heats, sires nothing'));
+  expect(sheet.queryByText(/not to be put with/)).toBeNull();
+  expect(sheet.queryByRole('status')).toBeNull();
+  await user.click(sheet.getByRole('button', { name: 'Put him in' }));
+  await waitFor(() => expect(entries()).toMatchObject([{ type: 'stay', isTeaser: true }]));
+});
+
+it('a gene test wants the disorder, and takes the result', async () => {
+  const { user, entries } = renderPage(<PedigreePage />, {
+    answers: { 'GET /api/mating/pedigree/f1': aPedigree({ nodes: aPedigree().nodes.slice(0, 1) }) },
+    at: '/animals/f1/pedigree',
+    route: '/animals/:id/pedigree',
+  });
+  await user.click(await screen.findByRole('button', { name: 'Write a gene test down' }));
+  const sheet = within(await screen.findByRole('dialog', { name: 'Gene test of Thyme' }));
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  expect(await sheet.findByRole('alert')).toHaveTextContent('Gene: type which disorder was tested.');
+  await user.type(sheet.getByLabelText('Disorder'), 'wry jaw');
+  await user.selectOptions(sheet.getByLabelText('Result'), 'carrier');
+  await user.type(sheet.getByLabelText('Laboratory'), 'Upland lab');
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await waitFor(() =>
+    expect(entries()).toMatchObject([
+      { type: 'gene-test', animalId: 'f1', gene: 'wry jaw', result: 'carrier', laboratory: 'Upland lab' },
+    ]),
+  );
 });
