@@ -29,7 +29,6 @@ import {
   type SpeciesSettings,
 } from '@yaylak/core';
 import type { AnimalEntry, ArrivalEntry, PlanFacts, ProductFacts, SampleEntry, ScorersSetting } from '@yaylak/contract';
-
 import { Family } from './family';
 import { matingFact, matingToCheck } from './matingFacts';
 
