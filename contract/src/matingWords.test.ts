@@ -24,7 +24,7 @@ it.each<[MaleReason, string]>([
   [{ code: 'not-checked', lastOn: day }, 'last checked 2026-11-05'],
   [{ code: 'old', since: day }, 'old: look for his follower'],
   [{ code: 'low-share', share: proportion(3, 12) ?? never() }, 'only 25\u00a0% of 12 took'],
-  [{ code: 'resting', until: day }, 'rests'],
+  [{ code: 'resting', until: day }, 'rests until 2026-11-05, many services this week'],
 ])('a male: %j', (reason, words) => {
   expect(maleReasonText(reason)).toBe(words);
 });

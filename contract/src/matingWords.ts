@@ -39,6 +39,6 @@ export function maleReasonText(reason: MaleReason): string {
     case 'low-share':
       return `only ${percentText(reason.share.share)} of ${reason.share.of} took`;
     case 'resting':
-      return 'rests';
+      return `rests until ${isoOf(reason.until)}, many services this week`;
   }
 }

@@ -1,4 +1,4 @@
-import { windowAfter, type Day, type Window } from '../calendar';
+import { addDays, windowAfter, type Day, type Window } from '../calendar';
 import type { SpeciesSettings } from '../species';
 import type { Proportion } from '../statistics';
 import { shareTaken, type Spell } from './services';
@@ -36,6 +36,30 @@ export const capacityOf = (
   asOf: Day,
 ): number =>
   bornOn === undefined || asOf - bornOn >= mating.maleGrownDays ? femalesPerMale.grown : femalesPerMale.young;
+
+const WEEK_DAYS = 7;
+
+/**
+ * Until when a male rests: the first day on which fewer than `perWeek` of his services lie in the week before.
+ * @param serviceDays  a day for each service, in any order; two on one day are two
+ * @returns undefined where he need not rest
+ */
+export function restsUntil(serviceDays: readonly Day[], perWeek: number, asOf: Day): Day | undefined {
+  const lately = serviceDays.filter((d) => d <= asOf && d > asOf - WEEK_DAYS).sort((a, b) => a - b);
+  // The one whose week must be over before he is under the limit again.
+  const last = lately[lately.length - Math.max(1, Math.floor(perWeek))];
+  return last === undefined ? undefined : addDays(last, WEEK_DAYS);
+}
+
+/** How many services a week a male of this age may do. */
+export const servicesPerWeekOf = (
+  bornOn: Day | undefined,
+  { mating }: Pick<SpeciesSettings, 'mating'>,
+  asOf: Day,
+): number =>
+  bornOn === undefined || asOf - bornOn >= mating.maleGrownDays
+    ? mating.maleServicesPerWeek
+    : mating.maleServicesPerWeek / 2;
 
 /** When a young male is to be parted from the females. */
 export const partingWindow = (bornOn: Day, { mating }: Pick<SpeciesSettings, 'mating'>): Window => {

@@ -13,6 +13,8 @@ import {
   malesWith,
   nextHeats,
   partingWindow,
+  restsUntil,
+  servicesPerWeekOf,
   serviceTiming,
   serviceWindow,
   shareTaken,
@@ -273,6 +275,19 @@ describe('males', () => {
   it('take fewer while they are young', () => {
     expect(capacityOf(day('2026-01-01'), sheep, day('2026-11-24'))).toBe(25);
     expect(capacityOf(day('2024-01-01'), sheep, day('2026-11-24'))).toBe(50);
+  });
+  it.each([
+    ['one under the limit', ['2026-11-19', '2026-11-19'], undefined],
+    ['at it', ['2026-11-19', '2026-11-19', '2026-11-22'], '2026-11-26'],
+    ['one over it', ['2026-11-18', '2026-11-19', '2026-11-19', '2026-11-22'], '2026-11-26'],
+    ['with the first of them a week ago', ['2026-11-17', '2026-11-19', '2026-11-22'], undefined],
+  ])('rest after three services in a week: %s', (_, services, until) => {
+    const rest = restsUntil(services.map(day), 3, day('2026-11-24'));
+    expect(rest === undefined ? undefined : isoOf(rest)).toBe(until);
+  });
+  it('rest after half as many while they are young', () => {
+    expect(servicesPerWeekOf(day('2026-05-01'), rabbit, day('2026-11-24'))).toBe(3);
+    expect(servicesPerWeekOf(day('2025-05-01'), rabbit, day('2026-11-24'))).toBe(6);
   });
   it('are parted from the females in a window that is best up to the day', () => {
     // Buck kids: 90 days; from 18 days before, best in the last 9.

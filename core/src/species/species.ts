@@ -94,6 +94,8 @@ export interface MatingRules {
   readonly malesApartDays: number;
   /** A male whose share of females that take is surely under this is to be replaced. */
   readonly maleShareLeast: number;
+  /** Services in a week after which a grown male rests; a young one after half as many. */
+  readonly maleServicesPerWeek: number;
   /** A check of the male is good for so many days. */
   readonly maleCheckGoodDays: number;
   /** Signs that must agree for a heat, where standing was not seen. */

@@ -16,11 +16,14 @@ import {
   kinshipTable,
   maleReadiness,
   partingWindow,
+  restsUntil,
+  servicesPerWeekOf,
   windowStage,
   type AnimalFacts,
   type MaleReason,
   type Proportion,
   type Readiness,
+  type Service,
   type Species,
   type Spell,
 } from '@yaylak/core';
@@ -103,7 +106,11 @@ export class MalesService {
         weight: isGrown ? undefined : this.females.weight(facts, 'male'),
         lastCheck: check && { on: check.on, failed },
         share: conceptionShare(spells, record.id),
-        restsUntil: undefined,
+        restsUntil: restsUntil(
+          spells.flatMap((s) => s.services.flatMap((one) => (worksOut(one, record.id) ? [one.on] : []))),
+          servicesPerWeekOf(record.bornOn, settings, today),
+          today,
+        ),
       },
       settings,
       today,
@@ -222,6 +229,10 @@ export class MalesService {
       });
   }
 }
+
+/** A service the male did himself and alone: a straw costs him nothing, and of a mark of two nobody knows whose. */
+const worksOut = ({ way, maleIds }: Service, maleId: string): boolean =>
+  way !== 'insemination' && maleIds.length === 1 && maleIds[0] === maleId;
 
 export const maleReasonView = (reason: MaleReason): ReasonView => ({
   code: reason.code,

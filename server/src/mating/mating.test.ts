@@ -229,6 +229,25 @@ it('a womb that is not clean holds her until it is looked at again', async () =>
   expect(await codes()).not.toContain('womb');
 });
 
+it('a male that did many services this week rests until the week is over', async () => {
+  const [young, ...does] = Array.from({ length: 4 }, uuid) as [string, ...string[]];
+  const rabbit = (id: string, sex: string, bornOn: string) =>
+    arrival(id, { species: 'rabbit', sex, bornOn, on: bornOn });
+  await t.post(
+    rabbit(young, 'male', '2026-05-01'),
+    ...does.map((id) => rabbit(id, 'female', '2026-01-01')),
+    fact('male-check', young, { grades: { feet: 'good' } }),
+    ...does.map((id) => fact('service', id, { on: '2026-11-19', way: 'hand', maleIds: [young] })),
+  );
+  const { males } = await get<MatingView>('?species=rabbit');
+  // Young, he has three a week.
+  expect(males.find((m) => m.tag.animalId === young)).toMatchObject({
+    isReady: false,
+    readyOn: '2026-11-26',
+    reasons: [{ code: 'resting', until: '2026-11-26' }],
+  });
+});
+
 describe('what follows from a mating elsewhere', () => {
   const today = async () => (await t.http().get('/api/today').expect(200)).body as TodayView;
 

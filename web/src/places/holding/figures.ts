@@ -48,6 +48,7 @@ const LABELS: Readonly<Record<string, string>> = {
   maleOldYears: 'male old from, years',
   malesApartDays: 'males apart from, days old',
   maleShareLeast: 'share that takes, replace a male under',
+  maleServicesPerWeek: 'services a week, then a male rests',
   maleCheckGoodDays: 'a male check is good for, days',
   signsNeeded: 'signs that must agree, where standing was not seen',
   morningEvening: 'serve by hours (0) or by morning and evening (1)',
