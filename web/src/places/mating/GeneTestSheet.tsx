@@ -22,10 +22,13 @@ export function GeneTestSheet({ tag, view, onClose }: Props) {
   const [gene, setGene] = useState(view.nodes.flatMap((n) => n.genes)[0]?.gene ?? '');
   const [result, setResult] = useState<GeneResult>('free');
   const [laboratory, setLaboratory] = useState('');
-  const [on, setOn] = useState(holding?.today ?? '');
+  const [typedOn, setOn] = useState<string>();
   const [problem, setProblem] = useState<string>();
+  // The holding may be read after the sheet is opened: today is filled in whenever it comes, until a day is typed.
+  const on = typedOn ?? holding?.today ?? '';
   const submit = async (): Promise<void> => {
     if (gene.trim() === '') return setProblem('Gene: type which disorder was tested.');
+    if (on === '') return setProblem('On: give the day it was tested.');
     const refused = await write(
       [
         {

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { MatingRecordView, PedigreeView } from '@yaylak/contract';
-import { aToday } from '../../tests/builders';
+import { aHolding, aToday } from '../../tests/builders';
 import { AWAY, no, renderPage, type Answers } from '../../tests/renderPage';
 import { MalesPage } from './MalesPage';
 import { MatingPage } from './MatingPage';
@@ -496,4 +496,24 @@ it('a gene test wants the disorder, and takes the result', async () => {
       { type: 'gene-test', animalId: 'f1', gene: 'wry jaw', result: 'carrier', laboratory: 'Upland lab' },
     ]),
   );
+});
+
+it('a gene test opened before the holding is read is of today all the same', async () => {
+  let answer: (holding: unknown) => void = () => undefined;
+  const { user, entries } = renderPage(<PedigreePage />, {
+    answers: {
+      'GET /api/holding': new Promise((resolve) => (answer = resolve)),
+      'GET /api/mating/pedigree/f1': aPedigree(),
+    },
+    at: '/animals/f1/pedigree',
+    route: '/animals/:id/pedigree',
+  });
+  await user.click(await screen.findByRole('button', { name: 'Write a gene test down' }));
+  const sheet = within(await screen.findByRole('dialog'));
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  expect(await sheet.findByRole('alert')).toHaveTextContent('On: give the day it was tested.');
+  answer(aHolding());
+  await waitFor(() => expect(sheet.getByLabelText('On')).toHaveValue(aHolding().today));
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await waitFor(() => expect(entries()).toMatchObject([{ type: 'gene-test', on: aHolding().today }]));
 });

@@ -178,7 +178,7 @@ export function YearPage() {
           />
         </Panel>
       ) : null}
-      {open === 'new' ? <PlanSheet onClose={() => setOpen(undefined)} onKept={choose} /> : null}
+      {open === 'new' && holding ? <PlanSheet onClose={() => setOpen(undefined)} onKept={choose} /> : null}
       {open === 'change' && chosen ? (
         <PlanSheet view={chosen.view} onClose={() => setOpen(undefined)} onKept={choose} />
       ) : null}
