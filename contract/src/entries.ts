@@ -66,6 +66,7 @@ import {
   StayEndEntry,
   StayEntry,
 } from './matingEntries';
+import { CarryingStepEntry, LossEntry, PregnancyTestEntry, WayOnEntry } from './pregnancyEntries';
 import { IsCalendarDate, IsLookGrades, MAX_BATCH, MAX_NOTE, MAX_TEXT } from './rules';
 
 /** An animal comes into the book: born here, bought, or found standing in the race. */
@@ -208,6 +209,11 @@ export class SampleEntry extends AnimalEntryBase {
   tube: string;
   @IsIn(SAMPLE_PURPOSES)
   purpose: SamplePurpose;
+  /** Why blood was taken before the test can tell. */
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  reason?: string;
 }
 
 /** A condition score felt by hand. */
@@ -418,7 +424,11 @@ export type AnimalEntry =
   | StayEndEntry
   | HarnessEntry
   | MaleCheckEntry
-  | GeneTestEntry;
+  | GeneTestEntry
+  | PregnancyTestEntry
+  | LossEntry
+  | WayOnEntry
+  | CarryingStepEntry;
 export type Entry = AnimalEntry | StrikeEntry;
 export type EntryType = Entry['type'];
 
@@ -448,6 +458,10 @@ export const ENTRY_CLASSES = {
   harness: HarnessEntry,
   'male-check': MaleCheckEntry,
   'gene-test': GeneTestEntry,
+  'pregnancy-test': PregnancyTestEntry,
+  loss: LossEntry,
+  'way-on': WayOnEntry,
+  'carrying-step': CarryingStepEntry,
   strike: StrikeEntry,
 } as const satisfies Record<EntryType, new () => Entry>;
 export const ENTRY_TYPES = Object.keys(ENTRY_CLASSES) as EntryType[];

@@ -1,5 +1,6 @@
 export * from './animals';
 export * from './bookFile';
+export * from './carrying';
 export * from './choosing';
 export * from './condition';
 export * from './entries';
@@ -14,6 +15,8 @@ export * from './mating';
 export * from './matingEntries';
 export * from './matingWords';
 export * from './plan';
+export * from './pregnancyEntries';
+export * from './pregnancyWords';
 export * from './problem';
 export * from './remedies';
 export * from './rules';

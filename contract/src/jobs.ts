@@ -69,6 +69,13 @@ export interface JobView extends StartJob {
   readonly expected: number;
 }
 
+/** Services of one heat: first and last day, and who may be the sire, by their short names. */
+export interface RosterService {
+  readonly from: string;
+  readonly to: string;
+  readonly males: readonly string[];
+}
+
 /** What the race has to know of an animal, small enough to keep all of them on the device. */
 export interface RosterAnimal {
   readonly tag: TagView;
@@ -95,7 +102,6 @@ export interface RosterAnimal {
   /** The last condition scores, oldest first, set right where a scorer is: [date, score]. */
   readonly scores: readonly (readonly [on: string, score: number])[];
   readonly mob: Mob | null;
-  /** How much condition is wanted of her; `usual` for males. */
   /** Males that run with a female, with the colour of their raddle; none for the others. */
   readonly runsWith?: readonly {
     readonly maleId: string;
@@ -103,7 +109,11 @@ export interface RosterAnimal {
     readonly colour: MarkColour | null;
     readonly isTeaser: boolean;
   }[];
+  /** How much condition is wanted of her; `usual` for males. */
   readonly femaleKind: FemaleKind;
+  /** Her services since her last birth, a heat each, oldest first. */
+  readonly served?: readonly RosterService[];
+  readonly lastBirthOn?: string;
   /** Points in the ranking the holding last drew up for its like; null outside it. */
   readonly points: number | null;
 }

@@ -6,7 +6,8 @@ export const DEPARTURE_WAYS = ['died', 'sold', 'slaughtered', 'lost'] as const;
 export const IDENTIFIER_ENDS = ['lost', 'removed'] as const;
 export const MARK_COLOURS = ['red', 'blue', 'green', 'orange', 'black'] as const;
 export const MARK_PLACES = ['shoulder', 'back', 'rump', 'head'] as const;
-export const SAMPLE_PURPOSES = ['blood', 'gene', 'dung', 'milk', 'swab'] as const;
+/** `pregnancy` is blood as well, asked one thing only. */
+export const SAMPLE_PURPOSES = ['pregnancy', 'blood', 'gene', 'dung', 'milk', 'swab'] as const;
 export type MarkColour = (typeof MARK_COLOURS)[number];
 export type EntrySource = (typeof ENTRY_SOURCES)[number];
 export type SamplePurpose = (typeof SAMPLE_PURPOSES)[number];
@@ -18,6 +19,7 @@ export const STATIONS = [
   'litter',
   'score',
   'raddle',
+  'scan',
   'look',
   'treat',
   'sample',

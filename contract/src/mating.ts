@@ -10,6 +10,7 @@ import type {
   ServiceTiming,
   ServiceWay,
   Species,
+  TestReading,
 } from '@yaylak/core';
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
@@ -75,12 +76,20 @@ export interface HeatView {
   readonly returnAfterDays: number | null;
 }
 
+/** One thing known of whether she carries. */
+export interface SignView extends Omit<CarryingSign, 'on' | 'test'> {
+  readonly on: string;
+  readonly test?: Omit<TestReading, 'on'> & { readonly on: string };
+}
+
 export interface ChanceView {
   readonly servedOn: string;
   readonly males: readonly TagView[];
   readonly straw: string | null;
   readonly probability: number;
-  readonly story: readonly (Omit<CarryingSign, 'on'> & { readonly on: string })[];
+  readonly story: readonly SignView[];
+  /** Signs of the story that cannot both be right. */
+  readonly contradictions: readonly { readonly earlier: SignView; readonly later: SignView }[];
   /** When she would come back on heat. */
   readonly returns: WindowView | null;
   readonly returnedOn: string | null;

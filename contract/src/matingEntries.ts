@@ -138,4 +138,8 @@ export class GeneTestEntry extends AnimalEntryBase {
   @IsString()
   @Length(1, MAX_TEXT)
   laboratory?: string;
+  /** The entry of the tube it was read from. */
+  @IsOptional()
+  @IsUUID()
+  sampleId?: string;
 }

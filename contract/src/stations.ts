@@ -6,6 +6,7 @@ import {
   ArrayMinSize,
   ArrayUnique,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
@@ -98,6 +99,25 @@ export class SampleSettings {
   @Length(1, 40)
   firstTube: string;
 }
+/** Scanning, or feeling for young by hand. */
+export class ScanSettings {
+  @IsIn(['scan', 'palpation'])
+  way: 'scan' | 'palpation';
+  /** Who holds the scanner; where nobody is named, whoever works the job. */
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  testedBy?: string;
+  /** Somebody who learns to tell the age beside them. */
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  learner?: string;
+  /** Days since the services stay hidden, so that they do not lead the eye. */
+  @IsOptional()
+  @IsBoolean()
+  isBlind?: boolean;
+}
 export class MarkSettings {
   @IsIn(MARK_COLOURS)
   colour: (typeof MARK_COLOURS)[number];
@@ -185,6 +205,10 @@ export class StationSettings {
   @ValidateNested()
   @Type(() => SampleSettings)
   sample?: SampleSettings;
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => ScanSettings)
+  scan?: ScanSettings;
   @IsOptional()
   @ValidateNested()
   @Type(() => MarkSettings)

@@ -51,6 +51,14 @@ export const SHIPPED_TEMPLATES: readonly TemplateView[] = [
     isShipped: true,
   },
   {
+    id: 'scan',
+    name: 'Scan for young',
+    stations: ['scan'],
+    settings: { scan: { way: 'scan' } },
+    gates: [],
+    isShipped: true,
+  },
+  {
     id: 'retag',
     name: 'Re-tag',
     stations: ['identify'],

@@ -11,6 +11,39 @@ const parentage = (role: 'dam' | 'sire', value: string, fault: ParentageFault): 
 });
 
 it.each<[Refusal, string]>([
+  [
+    {
+      code: 'test-too-soon',
+      field: 'on',
+      value: '2026-11-23',
+      test: { way: 'blood', after: 'service', since: '2026-11-03', days: 20, daysNeeded: 30, validFrom: '2026-12-03' },
+    },
+    'Blood test on day 20 after the service of 2026-11-03; it can tell from day 30, 2026-12-03. Wait until then, or give the reason; its result then counts as doubtful.',
+  ],
+  [
+    { code: 'no-such-test', field: 'way', value: 'blood', species: 'rabbit' },
+    'Rabbits are not tested that way here. Choose another, or set it up under Holding.',
+  ],
+  [
+    { code: 'age-too-high', field: 'ageDays', value: '190', mostDays: 167 },
+    'Young of 190 days cannot be: they are carried up to about 167. Check the age.',
+  ],
+  [
+    { code: 'young-of-empty', field: 'young', value: '2' },
+    'An empty one has no young to count or to tell the age of. Say in young, or leave the figure out.',
+  ],
+  [
+    { code: 'tube-answered', field: 'sampleId', value: 'x' },
+    'This tube is answered already. Strike the first result out if it is wrong.',
+  ],
+  [
+    { code: 'unknown-sample', field: 'sampleId', value: 'x' },
+    'No such tube was filled from this animal. Look at the number on the tube.',
+  ],
+  [
+    { code: 'does-not-carry', field: 'animalId', value: 'x' },
+    'Only a female carries young. Choose another animal, or mend the sex first.',
+  ],
   [{ code: 'unknown-animal', field: 'animalId', value: 'x' }, 'This animal is not in the book. Add it first.'],
   [{ code: 'animal-known', field: 'animalId', value: 'x' }, 'This animal is in the book already.'],
   [

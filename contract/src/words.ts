@@ -9,6 +9,7 @@ import {
   type Relation,
   type WeightUnit,
 } from '@yaylak/core';
+import { tooSoonText } from './pregnancyWords';
 
 /** How an animal of a refusal is named; ids mean nothing to people. */
 export type NameOf = (animalId: string) => string;
@@ -85,6 +86,20 @@ export function refusalText(
       return `${value.replace('T', ' ')} is not on ${refusal.on}. Check the day and the hour.`;
     case 'pair':
       return `${pairText(refusal.refusal, refusal.inbreeding, nameOf(value))} Choose another male, or give the reason.`;
+    case 'does-not-carry':
+      return 'Only a female carries young. Choose another animal, or mend the sex first.';
+    case 'young-of-empty':
+      return 'An empty one has no young to count or to tell the age of. Say in young, or leave the figure out.';
+    case 'age-too-high':
+      return `Young of ${value} days cannot be: they are carried up to about ${refusal.mostDays}. Check the age.`;
+    case 'no-such-test':
+      return `${SPECIES_WORDS[refusal.species].name} are not tested that way here. Choose another, or set it up under Holding.`;
+    case 'unknown-sample':
+      return 'No such tube was filled from this animal. Look at the number on the tube.';
+    case 'tube-answered':
+      return 'This tube is answered already. Strike the first result out if it is wrong.';
+    case 'test-too-soon':
+      return `${tooSoonText(refusal.test)} Wait until then, or give the reason; its result then counts as doubtful.`;
     case 'parentage':
       return parentageText(refusal.fault, refusal.role, nameOf(value));
   }

@@ -1,2 +1,4 @@
+export * from './expected';
 export * from './litters';
+export * from './toCome';
 export * from './yearBand';

@@ -66,6 +66,10 @@ const book: BookView = {
     femaleId === 'lamb' && maleId === 'ram'
       ? { inbreeding: 0.25, refusal: { code: 'relation', relation: 'parent' } }
       : { inbreeding: 0, refusal: undefined },
+  tested: (id) =>
+    id === 'ewe'
+      ? { servedOn: day('2026-11-03'), lastBirthOn: day('2026-04-01') }
+      : { servedOn: undefined, lastBirthOn: undefined },
   wearersOf: (plain) => (plain === '240001' ? [ewe] : plain === '240002' ? [gone] : []),
 };
 const serve = (change: object = {}): CheckedEntry => ({
@@ -292,5 +296,94 @@ describe('the rules of mating', () => {
     ['a heat of a male', { type: 'heat', ...ofRam, at: momentOf('2026-11-01T07:00') }, 'not-a-female'],
   ])('%s', (_, entry, code) => {
     expect(checkEntry(entry, book)?.code).toBe(code);
+  });
+});
+
+describe('tests for young', () => {
+  const test = (change: object = {}): CheckedEntry => ({
+    type: 'pregnancy-test',
+    animalId: 'ewe',
+    on: day('2026-11-20'),
+    way: 'sight',
+    result: 'carrying',
+    young: undefined,
+    ageDays: undefined,
+    sampleId: undefined,
+    reason: undefined,
+    ...change,
+  });
+  const tube = (change: object = {}): CheckedEntry => ({
+    type: 'sample',
+    animalId: 'ewe',
+    on: day('2026-11-20'),
+    tube: 'B-777',
+    isOfYoung: true,
+    reason: undefined,
+    ...change,
+  });
+
+  it('are refused before they can tell, with the day they can, unless there is a reason', () => {
+    // Served on 3 November: a scan from day 35, blood from day 30.
+    expect(checkEntry(test({ way: 'scan' }), book)).toEqual({
+      code: 'test-too-soon',
+      field: 'on',
+      value: '2026-11-20',
+      test: { way: 'scan', after: 'service', since: '2026-11-03', days: 17, daysNeeded: 35, validFrom: '2026-12-08' },
+    });
+    expect(checkEntry(tube(), book)).toMatchObject({ code: 'test-too-soon', test: { validFrom: '2026-12-03' } });
+    expect(checkEntry(test({ way: 'scan', reason: 'the van leaves' }), book)).toBeUndefined();
+    expect(checkEntry(tube({ reason: 'the vet is here' }), book)).toBeUndefined();
+    // Blood that asks something else is taken on any day, and so is a look.
+    expect(checkEntry(tube({ isOfYoung: false }), book)).toBeUndefined();
+    expect(checkEntry(test(), book)).toBeUndefined();
+  });
+
+  it.each<[string, object, object]>([
+    ['a male', { animalId: 'ram' }, { code: 'does-not-carry', field: 'animalId' }],
+    ['a way the species has not', { way: 'palpation' }, { code: 'no-such-test', species: 'sheep' }],
+    ['young of an empty one', { result: 'empty', young: 1 }, { code: 'young-of-empty', field: 'young' }],
+    ['an age of an empty one', { result: 'empty', ageDays: 40 }, { code: 'young-of-empty', field: 'ageDays' }],
+    ['young older than any', { ageDays: 168 }, { code: 'age-too-high', mostDays: 167 }],
+    ['a tube that was not hers', { sampleId: 's9' }, { code: 'unknown-sample' }],
+  ])('of %s are refused', (_, change, refusal) => {
+    expect(checkEntry(test(change), book)).toMatchObject(refusal);
+  });
+
+  it('answer a tube once, whenever it was taken', () => {
+    const own = emptyFacts(record('tubed'));
+    own.samples.push({
+      entryId: 's1',
+      on: day('2026-11-05'),
+      animalId: 'tubed',
+      tube: 'B-1',
+      purpose: 'pregnancy',
+      jobId: undefined,
+    });
+    const view: BookView = {
+      ...book,
+      animal: () => own,
+      tested: () => ({ servedOn: day('2026-11-03'), lastBirthOn: undefined }),
+    };
+    const result = test({ way: 'blood', on: day('2026-11-05'), sampleId: 's1' });
+    expect(checkEntry(result, view)).toBeUndefined();
+    own.pregnancyTests.push({
+      entryId: 't1',
+      on: day('2026-11-05'),
+      way: 'blood',
+      result: 'carrying',
+      young: undefined,
+      ageDays: undefined,
+      findings: [],
+      testedBy: undefined,
+      learner: undefined,
+      sampleId: 's1',
+    });
+    expect(checkEntry(result, view)).toMatchObject({ code: 'tube-answered' });
+  });
+
+  it('take losses and steps of females only', () => {
+    const on = day('2026-11-20');
+    expect(checkEntry({ type: 'loss', animalId: 'ram', on }, book)).toMatchObject({ code: 'does-not-carry' });
+    expect(checkEntry({ type: 'carrying-step', animalId: 'ewe', on }, book)).toBeUndefined();
   });
 });

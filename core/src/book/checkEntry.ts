@@ -8,9 +8,16 @@ import {
   type IdentifierKind,
 } from '../identity';
 import { checkParent, type ParentageFault, type ParentRole } from '../pedigree';
-import type { Sex, Species, SpeciesSettings } from '../species';
+import type { Sex, Species } from '../species';
 import { wornIdentifiers } from './derived';
 import { checkMating, type MatingEntryToCheck, type MatingRefusal, type PairJudged } from './checkMating';
+import {
+  checkPregnancy,
+  testTooSoon,
+  type PregnancyBook,
+  type PregnancyEntryToCheck,
+  type PregnancyRefusal,
+} from './checkPregnancy';
 import type { AnimalFacts } from './facts';
 
 /** An entry as the rules see it. */
@@ -38,7 +45,15 @@ export type CheckedEntry =
       readonly meatDays: number | undefined;
     }
   | { readonly type: 'look'; readonly animalId: string; readonly on: Day; readonly standardIds: readonly string[] }
-  | { readonly type: 'sample'; readonly animalId: string; readonly on: Day; readonly tube: string }
+  | {
+      readonly type: 'sample';
+      readonly animalId: string;
+      readonly on: Day;
+      readonly tube: string;
+      /** Blood that is to tell of young; it is asked not too soon, unless there is a reason. */
+      readonly isOfYoung: boolean;
+      readonly reason: string | undefined;
+    }
   | {
       readonly type: 'litter-weight';
       readonly animalId: string;
@@ -48,6 +63,7 @@ export type CheckedEntry =
     }
   | { readonly type: 'score'; readonly animalId: string; readonly on: Day; readonly score: number }
   | MatingEntryToCheck
+  | PregnancyEntryToCheck
   | {
       readonly type: 'mark' | 'choice' | 'note' | 'passage' | 'care' | 'mob' | 'check';
       readonly animalId: string;
@@ -65,14 +81,13 @@ export interface ArrivalFacts {
 }
 
 /** What the rules may ask of the book. */
-export interface BookView {
+export interface BookView extends PregnancyBook {
   readonly today: Day;
   animal(id: string): AnimalFacts | undefined;
   hasGroup(id: string): boolean;
   hasProduct(id: string): boolean;
   /** Who has the tube of this number already, on that day or in the same job. */
   tubeOf(tube: string, on: Day): string | undefined;
-  settings(species: Species): SpeciesSettings;
   /** What the young of two would be, and whether they may be put together. */
   pair(femaleId: string, maleId: string): PairJudged;
   /** Animals that wear or wore an identifier of this normalised text. */
@@ -107,6 +122,7 @@ export type Refusal = { readonly field: string; readonly value: string } & (
   | { readonly code: 'electronic'; readonly reason: ElectronicRefusal; readonly length: number | undefined }
   | { readonly code: 'reared-more-than-born'; readonly born: number }
   | MatingRefusal
+  | PregnancyRefusal
   | { readonly code: 'parentage'; readonly role: ParentRole; readonly fault: ParentageFault }
 );
 
@@ -138,7 +154,7 @@ export function checkEntry(entry: CheckedEntry, book: BookView): Refusal | undef
     case 'look':
       return entry.standardIds.length === 0 ? { code: 'nothing-looked-at', field: 'grades', value: '' } : undefined;
     case 'sample':
-      return checkSample(entry, book);
+      return checkSample(entry, facts, book);
     case 'litter-weight':
       return checkLitterWeight(entry, facts, book);
     case 'score':
@@ -151,6 +167,11 @@ export function checkEntry(entry: CheckedEntry, book: BookView): Refusal | undef
     case 'male-check':
     case 'gene-test':
       return checkMating(entry, facts, book);
+    case 'pregnancy-test':
+    case 'loss':
+    case 'way-on':
+    case 'carrying-step':
+      return checkPregnancy(entry, facts, book);
     case 'mob':
     case 'check':
     case 'care':
@@ -180,11 +201,18 @@ function checkTreatment(entry: Extract<CheckedEntry, { type: 'treatment' }>, boo
   return undefined;
 }
 
-function checkSample(entry: Extract<CheckedEntry, { type: 'sample' }>, book: BookView): Refusal | undefined {
+function checkSample(
+  entry: Extract<CheckedEntry, { type: 'sample' }>,
+  { record }: AnimalFacts,
+  book: BookView,
+): Refusal | undefined {
   const value = entry.tube;
   if (normalised(value) === '') return { code: 'empty', field: 'tube', value };
   const animalId = book.tubeOf(value, entry.on);
-  return animalId === undefined ? undefined : { code: 'tube-taken', field: 'tube', value, animalId };
+  if (animalId !== undefined) return { code: 'tube-taken', field: 'tube', value, animalId };
+  if (!entry.isOfYoung) return undefined;
+  if (record.sex !== 'female') return { code: 'does-not-carry', field: 'animalId', value: record.id };
+  return entry.reason === undefined ? testTooSoon(entry, 'blood', record.species, book) : undefined;
 }
 
 function checkLitterWeight(

@@ -7,6 +7,7 @@ import type { Ear, IdentifierKind, TagColour, TagShape } from '../identity';
 import type { HeatLook, MalePart, PartGrade, Service } from '../mating';
 import type { Pedigreed } from '../pedigree';
 import type { GeneResult } from '../pedigree';
+import type { EvidenceWay, LossWay, ScanFinding, TestResult, WayOn } from '../pregnancy';
 import type { DoseUnit, Route, Withheld } from '../remedies';
 import type { Sex, Species } from '../species';
 
@@ -133,6 +134,31 @@ export interface MaleCheckFact extends Fact {
 export interface GeneTestFact extends Fact {
   readonly gene: string;
   readonly result: GeneResult;
+  readonly sampleId: string | undefined;
+}
+
+/** Tested for young, by a machine, a tube or a hand. */
+export interface PregnancyTestFact extends Fact {
+  readonly way: EvidenceWay;
+  readonly result: TestResult;
+  readonly young: number | undefined;
+  readonly ageDays: number | undefined;
+  readonly findings: readonly ScanFinding[];
+  readonly testedBy: string | undefined;
+  readonly learner: { readonly name: string; readonly ageDays: number } | undefined;
+  /** The tube it was read from. */
+  readonly sampleId: string | undefined;
+}
+export interface LossFact extends Fact {
+  readonly how: LossWay;
+}
+/** What was decided of one that is empty or doubtful. */
+export interface WayOnFact extends Fact {
+  readonly decision: WayOn;
+  readonly reason: string | undefined;
+}
+export interface CarryingStepFact extends Fact {
+  readonly step: string;
 }
 
 /** All that is known of one animal, struck entries left out. Lists are in order of day, then of writing. */
@@ -162,6 +188,10 @@ export interface AnimalFacts {
   readonly harnesses: HarnessFact[];
   readonly maleChecks: MaleCheckFact[];
   readonly geneTests: GeneTestFact[];
+  readonly pregnancyTests: PregnancyTestFact[];
+  readonly losses: LossFact[];
+  readonly waysOn: WayOnFact[];
+  readonly carryingSteps: CarryingStepFact[];
 }
 
 /** The lists of an animal's facts, for whoever has to go through all of them. */
@@ -189,6 +219,10 @@ export const factLists = (facts: AnimalFacts): Fact[][] => [
   facts.harnesses,
   facts.maleChecks,
   facts.geneTests,
+  facts.pregnancyTests,
+  facts.losses,
+  facts.waysOn,
+  facts.carryingSteps,
 ];
 
 export const emptyFacts = (record: AnimalRecord): AnimalFacts => ({
@@ -217,6 +251,10 @@ export const emptyFacts = (record: AnimalRecord): AnimalFacts => ({
   harnesses: [],
   maleChecks: [],
   geneTests: [],
+  pregnancyTests: [],
+  losses: [],
+  waysOn: [],
+  carryingSteps: [],
 });
 
 /** Puts a fact in its place in a list ordered by day; of one day, the later written stands later. */

@@ -1,5 +1,6 @@
 export * from './checkEntry';
 export * from './checkMating';
+export * from './checkPregnancy';
 export * from './derived';
 export * from './facts';
 export * from './tagging';

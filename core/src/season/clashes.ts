@@ -1,6 +1,6 @@
 import { addDays, dayOf, yearOf, type Day } from '../calendar';
 import type { Species, SpeciesSettings } from '../species';
-import type { BirthsExpected } from './births';
+import type { BirthsExpected } from '../births';
 import { wishOn, type YearPlan } from './plan';
 import { layOut, type PlanStep, type StepKind } from './steps';
 import { workByWeek } from './work';

@@ -1,6 +1,8 @@
 import { addDays, type Day, type Window } from '../calendar';
 import type { ConditionStage, SpeciesSettings } from '../species';
-import { expectedBirths, type BirthsExpected } from './births';
+import type { BirthsExpected } from '../births';
+import { expectedBirths } from './births';
+import { countingDays } from '../pregnancy';
 import { FLUSHING_SCHOOLS, REMATING_SCHOOLS, type RollingPlan, type SeasonPlan, type YearPlan } from './plan';
 
 /** Kinds of step; a plan has some of them, a rolling one each of its own several times. */
@@ -45,7 +47,7 @@ export interface LaidOut {
   readonly births: readonly BirthsExpected[];
 }
 
-type Settings = Pick<SpeciesSettings, 'gestationDays' | 'heatCycleDays' | 'weaningDays' | 'season'>;
+type Settings = Pick<SpeciesSettings, 'gestationDays' | 'heatCycleDays' | 'weaningDays' | 'season' | 'tests'>;
 
 /** All steps of a plan in order of opening, and the births to be expected of it. */
 export function layOut(plan: YearPlan, settings: Settings): LaidOut {
@@ -146,29 +148,32 @@ function season(plan: SeasonPlan, settings: Settings): LaidOut {
       },
     );
   if (s.mineralsBefore > 0) steps.add('minerals', 'minerals', 'mating', around(before(s.mineralsBefore), 10, 4, 10));
-  if (s.testAfter > 0)
+  const { blood } = settings.tests;
+  if (blood)
     steps.add(
       'test',
       'test',
       'mating',
       windowOf(
-        addDays(inOn, s.testAfter),
-        addDays(outOn, s.testAfter),
-        addDays(outOn, s.testAfter + 21),
+        addDays(inOn, blood.days.opens),
+        addDays(outOn, blood.days.opens),
+        addDays(outOn, blood.days.opens + 21),
         addDays(firstBirth, -30),
       ),
     );
-  steps.add(
-    'count',
-    'count',
-    'mating',
-    windowOf(
-      addDays(inOn, s.countFrom),
-      addDays(outOn, s.countFrom),
-      addDays(inOn, s.countTo),
-      addDays(outOn, s.countTo),
-    ),
-  );
+  const counting = countingDays(settings.tests);
+  if (counting)
+    steps.add(
+      'count',
+      'count',
+      'mating',
+      windowOf(
+        addDays(inOn, counting.bestFrom),
+        addDays(outOn, counting.bestFrom),
+        addDays(inOn, counting.bestTo),
+        addDays(outOn, counting.bestTo),
+      ),
+    );
   steps.add('scoring carrying', 'scoring', 'mating', around(addDays(inOn, Math.round(g.mean / 2)), 10, 5, 10), {
     stage: 'carrying',
   });
@@ -214,6 +219,7 @@ function season(plan: SeasonPlan, settings: Settings): LaidOut {
 
 function rolling(plan: RollingPlan, settings: Settings): LaidOut {
   const { season: s, gestationDays: g, weaningDays: w } = settings;
+  const counting = countingDays(settings.tests);
   const wait = REMATING_SCHOOLS[plan.school];
   const steps = new Steps(plan.shifts);
   const births: BirthsExpected[] = [];
@@ -234,18 +240,19 @@ function rolling(plan: RollingPlan, settings: Settings): LaidOut {
       },
     );
     steps.add(key('mating'), 'mating', previous, stretch(on, addDays(on, 2)), { ...more, isStretch: true });
-    steps.add(
-      key('count'),
-      'count',
-      key('mating'),
-      windowOf(
-        addDays(on, s.countFrom),
-        addDays(on, s.countFrom + 1),
-        addDays(on, s.countTo - 1),
-        addDays(on, s.countTo),
-      ),
-      more,
-    );
+    if (counting)
+      steps.add(
+        key('count'),
+        'count',
+        key('mating'),
+        windowOf(
+          addDays(on, counting.bestFrom),
+          addDays(on, counting.bestFrom + 1),
+          addDays(on, counting.bestTo - 1),
+          addDays(on, counting.bestTo),
+        ),
+        more,
+      );
     steps.add(
       key('nest'),
       'nest',

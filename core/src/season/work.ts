@@ -1,6 +1,6 @@
 import { addDays, type Day } from '../calendar';
 import type { Species } from '../species';
-import type { BirthsExpected } from './births';
+import type { BirthsExpected } from '../births';
 import type { PlanStep, StepKind } from './steps';
 
 /** Head one person gets through in a day of work, small stock. Rules of thumb. */

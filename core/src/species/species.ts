@@ -71,12 +71,55 @@ export interface SeasonDays {
   readonly birthMineralsBefore: number;
   /** Days after a birth. */
   readonly processingAfter: number;
-  /** Days after a mating: a blood test can tell (0 where there is none), young can be counted or felt from and to. */
-  readonly testAfter: number;
-  readonly countFrom: number;
-  readonly countTo: number;
   /** Share of heats served that take. */
   readonly conceptionShare: number;
+}
+
+/** Ways to find out whether a female carries; each species has some of them. */
+export const TEST_WAYS = ['blood', 'scan', 'palpation'] as const;
+export type TestWay = (typeof TEST_WAYS)[number];
+
+/** What a way of testing can tell, and when. */
+export interface TestRules {
+  /** Days after the service; the best stretch is the one in which young can be counted as well, where they can. */
+  readonly days: WindowDays;
+  /** Days after her last birth before which what is left of it may be found. */
+  readonly afterBirthDays: number;
+  /** Share of those that carry that it finds, and of those that are empty. */
+  readonly sensitivity: number;
+  readonly specificity: number;
+  /** A head, in hundredths of the holding's money. */
+  readonly priceMinor: number;
+  /** 1: this way is used here and asked for when it is due. */
+  readonly isUsed: number;
+}
+
+/** What a season is held against, and what a mistake costs; money in hundredths of the holding's. */
+export interface CarryingRules {
+  /** Share wanted in young after the first and the second heat cycle, and in the end. */
+  readonly aimFirst: number;
+  readonly aimSecond: number;
+  readonly aimLast: number;
+  /** Feeding an empty one for a day. */
+  readonly keepPerDayMinor: number;
+  /** What one in young is worth over what she brings as a cull. */
+  readonly lostIfSoldMinor: number;
+  /** Putting her to the male again. */
+  readonly serveAgainMinor: number;
+  /** What young born a cycle or two late are worth less. */
+  readonly lateYoungMinor: number;
+  /** Seasons without a birth that are forgiven. */
+  readonly secondChances: number;
+}
+
+export const CARRYING_STEP_KINDS = ['nest', 'move', 'feed', 'give', 'look'] as const;
+/** Something done before a birth, as the holding does it. */
+export interface CarryingStep {
+  readonly kind: (typeof CARRYING_STEP_KINDS)[number];
+  readonly name: string;
+  /** Best done so many days before the birth, and so many days earlier or later at the most. */
+  readonly daysBefore: number;
+  readonly slackDays: number;
 }
 
 /** Who may be mated, and how heats are judged. */
@@ -134,6 +177,10 @@ export interface SpeciesSettings {
   readonly mating: MatingRules;
   readonly pairing: PairingRules;
   readonly season: SeasonDays;
+  readonly tests: Readonly<Partial<Record<TestWay, TestRules>>>;
+  readonly carrying: CarryingRules;
+  /** Done before a birth, in any order. */
+  readonly carryingSteps: readonly CarryingStep[];
   readonly condition: ConditionAims;
   /** The usual rhythm of scoring by hand, where no plan says otherwise. */
   readonly scoring: { readonly fromDays: number; readonly everyDays: number };

@@ -1,4 +1,4 @@
-import type { PairingRules, Species, SpeciesSettings } from './species';
+import type { PairingRules, Species, SpeciesSettings, TestRules } from './species';
 
 /** Where a default comes from, shown beside it in the settings. */
 export const SOURCE_NOTES: Readonly<Record<keyof SpeciesSettings, string>> = {
@@ -13,6 +13,9 @@ export const SOURCE_NOTES: Readonly<Record<keyof SpeciesSettings, string>> = {
   pairing: 'One part in sixteen is what first cousins give. Set it lower in a small flock that buys no males.',
   grownShare: 'Rule of thumb, used where an animal has too few weights for a curve of its own.',
   season: 'Rules of thumb. Flushing: one school gives six weeks before mating, another three; a plan can say its own.',
+  tests: 'Usual figures of a good laboratory, scanner or hand; ask yours for theirs, and set your own prices.',
+  carrying: 'Rules of thumb. Set the money to your own prices: what an empty one costs and one in young is worth.',
+  carryingSteps: 'What many do before a birth. Set your own; the label and your vet say what may be given when.',
   condition: 'Rules of thumb, for scores felt by hand. Set your own aims where your animals or your ground ask for it.',
   scoring: 'At least three times a year; a plan of the season sets its own rounds.',
   weaningDays: 'Rule of thumb: earliest, best and latest age on farms that rear on the dam.',
@@ -32,6 +35,16 @@ const at = (name: string, opens: number, bestFrom: number, bestTo: number, close
   ({ kind: 'at-age', name, window: { opens, bestFrom, bestTo, closes } }) as const;
 const every = (name: string, fromDays: number, toDays: number, everyDays: number) =>
   ({ kind: 'every', name, fromDays, toDays, everyDays }) as const;
+
+/** Days after the service: opens, best from and to, closes; then days after her last birth. */
+const test = (
+  opens: number,
+  bestFrom: number,
+  bestTo: number,
+  closes: number,
+  afterBirthDays: number,
+  rest: Pick<TestRules, 'sensitivity' | 'specificity' | 'priceMinor' | 'isUsed'>,
+): TestRules => ({ days: { opens, bestFrom, bestTo, closes }, afterBirthDays, ...rest });
 
 /** First cousins' young at the limit; a pair of known carriers gives one affected in four. */
 const PAIRING: PairingRules = { inbreedingMost: 0.0625, grandparents: 1, affectedLeast: 0.05, alleleFrequency: 0.02 };
@@ -75,11 +88,26 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       birthScoringBefore: 42,
       birthMineralsBefore: 42,
       processingAfter: 2,
-      testAfter: 30,
-      countFrom: 45,
-      countTo: 90,
       conceptionShare: 0.75,
     },
+    tests: {
+      blood: test(30, 32, 110, 140, 60, { sensitivity: 0.99, specificity: 0.95, priceMinor: 900, isUsed: 0 }),
+      scan: test(35, 45, 90, 115, 0, { sensitivity: 0.97, specificity: 0.98, priceMinor: 400, isUsed: 1 }),
+    },
+    carrying: {
+      aimFirst: 0.7,
+      aimSecond: 0.9,
+      aimLast: 0.95,
+      keepPerDayMinor: 60,
+      lostIfSoldMinor: 11_000,
+      serveAgainMinor: 300,
+      lateYoungMinor: 1_500,
+      secondChances: 1,
+    },
+    carryingSteps: [
+      { kind: 'feed', name: 'More feed, more for those with twins', daysBefore: 42, slackDays: 7 },
+      { kind: 'move', name: 'Into the lambing shed', daysBefore: 5, slackDays: 3 },
+    ],
     condition: {
       aims: { weaning: 2.5, mating: 3, carrying: 3, birth: 3 },
       more: { 'first-timer': 0, 'many-reared': 0.5, 'heavy-milker': 0.5 },
@@ -151,11 +179,26 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       birthScoringBefore: 42,
       birthMineralsBefore: 42,
       processingAfter: 2,
-      testAfter: 30,
-      countFrom: 45,
-      countTo: 90,
       conceptionShare: 0.7,
     },
+    tests: {
+      blood: test(30, 32, 110, 140, 60, { sensitivity: 0.99, specificity: 0.95, priceMinor: 900, isUsed: 1 }),
+      scan: test(35, 45, 90, 115, 0, { sensitivity: 0.97, specificity: 0.98, priceMinor: 500, isUsed: 1 }),
+    },
+    carrying: {
+      aimFirst: 0.65,
+      aimSecond: 0.86,
+      aimLast: 0.93,
+      keepPerDayMinor: 70,
+      lostIfSoldMinor: 14_000,
+      serveAgainMinor: 500,
+      lateYoungMinor: 1_800,
+      secondChances: 2,
+    },
+    carryingSteps: [
+      { kind: 'feed', name: 'Off milk, dry and on more feed', daysBefore: 56, slackDays: 7 },
+      { kind: 'move', name: 'Into the kidding pens', daysBefore: 5, slackDays: 3 },
+    ],
     condition: {
       aims: { weaning: 2.5, mating: 3, carrying: 3, birth: 3 },
       more: { 'first-timer': 0, 'many-reared': 0.5, 'heavy-milker': 0.5 },
@@ -225,11 +268,23 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       birthScoringBefore: 7,
       birthMineralsBefore: 0,
       processingAfter: 1,
-      testAfter: 0,
-      countFrom: 10,
-      countTo: 14,
       conceptionShare: 0.75,
     },
+    tests: {
+      palpation: test(10, 10, 14, 16, 0, { sensitivity: 0.9, specificity: 0.9, priceMinor: 0, isUsed: 1 }),
+    },
+    carrying: {
+      aimFirst: 0.75,
+      aimSecond: 0.75,
+      aimLast: 0.75,
+      keepPerDayMinor: 25,
+      lostIfSoldMinor: 2_500,
+      serveAgainMinor: 50,
+      lateYoungMinor: 200,
+      secondChances: 2,
+    },
+    // The box goes in on day 28 of about 31.
+    carryingSteps: [{ kind: 'nest', name: 'Nest box in, clean and bedded', daysBefore: 3, slackDays: 1 }],
     condition: {
       aims: { weaning: 3, mating: 3, carrying: 3, birth: 3 },
       more: { 'first-timer': 0, 'many-reared': 0, 'heavy-milker': 0 },
@@ -294,11 +349,26 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       birthScoringBefore: 60,
       birthMineralsBefore: 60,
       processingAfter: 2,
-      testAfter: 30,
-      countFrom: 35,
-      countTo: 90,
       conceptionShare: 0.6,
     },
+    tests: {
+      blood: test(30, 32, 200, 270, 90, { sensitivity: 0.99, specificity: 0.95, priceMinor: 900, isUsed: 0 }),
+      scan: test(30, 35, 90, 130, 0, { sensitivity: 0.97, specificity: 0.98, priceMinor: 1_500, isUsed: 1 }),
+    },
+    carrying: {
+      aimFirst: 0.6,
+      aimSecond: 0.84,
+      aimLast: 0.93,
+      keepPerDayMinor: 350,
+      lostIfSoldMinor: 90_000,
+      serveAgainMinor: 4_000,
+      lateYoungMinor: 6_000,
+      secondChances: 1,
+    },
+    carryingSteps: [
+      { kind: 'feed', name: 'Dry off', daysBefore: 60, slackDays: 5 },
+      { kind: 'move', name: 'Into the calving box', daysBefore: 7, slackDays: 3 },
+    ],
     condition: {
       aims: { weaning: 2.5, mating: 2.5, carrying: 3, birth: 3 },
       more: { 'first-timer': 0.5, 'many-reared': 0.5, 'heavy-milker': 0.5 },

@@ -1,5 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
-import type { HeatSign, LookGrade, MalePart, PartGrade } from '@yaylak/core';
+import type { HeatSign, LookGrade, MalePart, PartGrade, ScanFinding } from '@yaylak/core';
 import { AnimalEntity } from '../animals/animal.entity';
 import { GroupEntity } from '../groups/group.entity';
 import { JobEntity } from '../jobs/job.entity';
@@ -128,7 +128,7 @@ export const LookEntity = defineEntity({
 export const SampleEntity = defineEntity({
   name: 'Sample',
   tableName: 'sample_entry',
-  properties: { ...own, tube: p.string(), purpose: p.string() },
+  properties: { ...own, tube: p.string(), purpose: p.string(), reason: p.string().nullable() },
 });
 export const CareEntity = defineEntity({
   name: 'Care',
@@ -200,7 +200,53 @@ export const MaleCheckEntity = defineEntity({
 export const GeneTestEntity = defineEntity({
   name: 'GeneTest',
   tableName: 'gene_test_entry',
-  properties: { ...own, gene: p.string(), result: p.string(), laboratory: p.string().nullable() },
+  properties: {
+    ...own,
+    gene: p.string(),
+    result: p.string(),
+    laboratory: p.string().nullable(),
+    sample: () => p.manyToOne(EntryEntity).nullable().index(),
+  },
+});
+export const PregnancyTestEntity = defineEntity({
+  name: 'PregnancyTest',
+  tableName: 'pregnancy_test_entry',
+  properties: {
+    ...own,
+    way: p.string(),
+    result: p.string(),
+    young: p.integer().nullable(),
+    ageDays: p.integer().nullable(),
+    findings: p.json<ScanFinding[]>().nullable(),
+    testedBy: p.string().nullable(),
+    learner: p.string().nullable(),
+    learnerAgeDays: p.integer().nullable(),
+    sample: () => p.manyToOne(EntryEntity).nullable().index(),
+    laboratory: p.string().nullable(),
+    reason: p.string().nullable(),
+  },
+});
+export const LossEntity = defineEntity({
+  name: 'Loss',
+  tableName: 'loss_entry',
+  properties: { ...own, how: p.string(), words: p.string().nullable() },
+});
+export const WayOnEntity = defineEntity({
+  name: 'WayOn',
+  tableName: 'way_on_entry',
+  properties: {
+    ...own,
+    decision: p.string(),
+    suggested: p.string().nullable(),
+    chance: p.double().nullable(),
+    evidence: p.string().nullable(),
+    reason: p.string().nullable(),
+  },
+});
+export const CarryingStepEntity = defineEntity({
+  name: 'CarryingStepDone',
+  tableName: 'carrying_step_entry',
+  properties: { ...own, step: p.string() },
 });
 export const StrikeEntity = defineEntity({
   name: 'Strike',

@@ -27,10 +27,12 @@ import {
   type Species,
   type SpeciesOverrides,
   type SpeciesSettings,
+  type TestedFemale,
 } from '@yaylak/core';
 import type { AnimalEntry, ArrivalEntry, PlanFacts, ProductFacts, SampleEntry, ScorersSetting } from '@yaylak/contract';
 import { Family } from './family';
 import { matingFact, matingToCheck } from './matingFacts';
+import { pregnancyFact, pregnancyToCheck } from './pregnancyFacts';
 
 export interface GroupRecord {
   readonly id: string;
@@ -152,7 +154,23 @@ export class HoldingState {
       settings: (species) => this.settings(species),
       pair: (femaleId, maleId) => this.family.pair(femaleId, maleId),
       wearersOf: (plain) => this.wearersOf(plain),
+      tested: (femaleId, on) => this.tested(femaleId, on),
     };
+  }
+
+  /** What a test of a female on a day hangs on: her last service since her last birth, and that birth. */
+  tested(femaleId: string, on: Day): TestedFemale | undefined {
+    const facts = this.animals.get(femaleId);
+    if (!facts) return undefined;
+    const births = [...(this.youngByParent.get(femaleId) ?? [])].flatMap((id) => {
+      const bornOn = this.animals.get(id)?.record.bornOn;
+      return bornOn !== undefined && bornOn <= on ? [bornOn] : [];
+    });
+    const lastBirthOn = births.length === 0 ? undefined : (Math.max(...births) as Day);
+    const servedOn = facts.services.findLast(
+      (s) => s.on <= on && !s.isCheck && (lastBirthOn === undefined || s.on >= lastBirthOn),
+    )?.on;
+    return { servedOn, lastBirthOn };
   }
 
   present(asOf: Day): AnimalFacts[] {
@@ -246,6 +264,13 @@ export class HoldingState {
       case 'male-check':
       case 'gene-test': {
         const { list, fact } = matingFact(entry, facts, base);
+        return insert(list, fact);
+      }
+      case 'pregnancy-test':
+      case 'loss':
+      case 'way-on':
+      case 'carrying-step': {
+        const { list, fact } = pregnancyFact(entry, facts, base);
         return insert(list, fact);
       }
       case 'note':
@@ -388,7 +413,13 @@ export function toChecked(entry: AnimalEntry): CheckedEntry {
     case 'look':
       return { type: 'look', ...base, standardIds: Object.keys(entry.grades) };
     case 'sample':
-      return { type: 'sample', ...base, tube: entry.tube };
+      return {
+        type: 'sample',
+        ...base,
+        tube: entry.tube,
+        isOfYoung: entry.purpose === 'pregnancy',
+        reason: entry.reason,
+      };
     case 'litter-weight':
       return { type: 'litter-weight', ...base, totalKg: entry.totalKg, count: entry.count };
     case 'score':
@@ -401,6 +432,11 @@ export function toChecked(entry: AnimalEntry): CheckedEntry {
     case 'male-check':
     case 'gene-test':
       return matingToCheck(entry, base);
+    case 'pregnancy-test':
+    case 'loss':
+    case 'way-on':
+    case 'carrying-step':
+      return pregnancyToCheck(entry, base);
     case 'mob':
     case 'check':
     case 'care':

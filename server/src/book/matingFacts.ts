@@ -8,16 +8,13 @@ import type {
   StayEntry,
 } from '@yaylak/contract';
 import { momentOf, type AnimalFacts, type Fact, type MatingEntryToCheck, type Day } from '@yaylak/core';
+import { into, type FactInto } from './factInto';
 
 export type MatingEntry =
   HeatEntry | ServiceEntry | StayEntry | StayEndEntry | HarnessEntry | MaleCheckEntry | GeneTestEntry;
 
 /** An entry of mating as its fact, with the list of the animal's facts it goes into. */
-export function matingFact(
-  entry: MatingEntry,
-  facts: AnimalFacts,
-  base: Fact,
-): { readonly list: Fact[]; readonly fact: Fact } {
+export function matingFact(entry: MatingEntry, facts: AnimalFacts, base: Fact): FactInto {
   switch (entry.type) {
     case 'heat':
       return into(facts.heats, { ...base, at: momentOf(entry.at), signs: entry.signs });
@@ -39,12 +36,10 @@ export function matingFact(
     case 'male-check':
       return into(facts.maleChecks, { ...base, grades: entry.grades, girthCm: entry.girthCm });
     case 'gene-test':
-      return into(facts.geneTests, { ...base, gene: entry.gene, result: entry.result });
+      return into(facts.geneTests, { ...base, gene: entry.gene, result: entry.result, sampleId: entry.sampleId });
   }
 }
 
-/** Holds a list and what goes into it to the same kind of fact. */
-const into = <T extends Fact>(list: T[], fact: T): { readonly list: T[]; readonly fact: T } => ({ list, fact });
 const momentOrNot = (at: string | undefined) => (at === undefined ? undefined : momentOf(at));
 
 /** An entry of mating as the rules of the book see it. */

@@ -176,11 +176,15 @@ export class DueService {
     const first = animals[0]?.record;
     const name = stepName(step, record.facts);
     const product = record.facts.doses?.[step.dose ?? -1]?.productId;
-    const job = animals.length === 0 ? null : jobOf(step, `${record.facts.name}: ${name.toLowerCase()}`, product);
+    const isScanned = this.book.state.settings(plan.species).tests.scan !== undefined;
+    const job =
+      animals.length === 0
+        ? null
+        : jobOf(step, { name: `${record.facts.name}: ${name.toLowerCase()}`, productId: product, isScanned });
     return [
       {
         key: `${record.id} ${step.key}`,
-        does: [verbOf(step, name, job !== null)],
+        does: [verbOf(step, name, { isJob: job !== null, isScanned })],
         who:
           first && job ? `${animals.length} ${fieldWord(first, today - (first.bornOn ?? 0), animals.length > 1)}` : '',
         why: [
@@ -265,7 +269,14 @@ export class DueService {
 const heads = (count: number): string => `${count} ${count === 1 ? 'animal' : 'animals'}`;
 
 /** What the race does for a step; nothing where it is no work at the race. */
-function jobOf({ kind, stage }: PlanStep, name: string, productId: string | undefined): DueWork['job'] {
+function jobOf(
+  { kind, stage }: PlanStep,
+  {
+    name,
+    productId,
+    isScanned,
+  }: { readonly name: string; readonly productId: string | undefined; readonly isScanned: boolean },
+): DueWork['job'] {
   const job = (
     stations: NonNullable<DueWork['job']>['stations'],
     settings: NonNullable<DueWork['job']>['settings'],
@@ -277,7 +288,8 @@ function jobOf({ kind, stage }: PlanStep, name: string, productId: string | unde
   });
   if (kind === 'scoring') return job(['score'], { score: usualScoring(stage ?? 'mating') });
   if (kind === 'dose' && productId !== undefined) return job(['treat'], { treat: { productIds: [productId] } });
-  if (kind === 'test') return job(['sample'], { sample: { purpose: 'blood', firstTube: 'B-001' } });
+  if (kind === 'test') return job(['sample'], { sample: { purpose: 'pregnancy', firstTube: 'B-001' } });
+  if (kind === 'count') return job(['scan'], { scan: { way: isScanned ? 'scan' : 'palpation' } });
   if (kind === 'male-check') return job(['score', 'look'], { score: { ...usualScoring('mating'), sprays: [] } });
   if (kind === 'weaning') return job(['weigh'], { weigh: { method: 'scale' } });
   const newborn = SHIPPED_TEMPLATES.find((t) => t.id === 'newborn');
@@ -285,10 +297,15 @@ function jobOf({ kind, stage }: PlanStep, name: string, productId: string | unde
 }
 
 /** A step as a verb before whom it is done to, where it is a job; else by its name. */
-function verbOf({ kind }: PlanStep, name: string, isJob: boolean): string {
+function verbOf(
+  { kind }: PlanStep,
+  name: string,
+  { isJob, isScanned }: { readonly isJob: boolean; readonly isScanned: boolean },
+): string {
   if (!isJob) return name;
   if (kind === 'scoring') return 'Score';
   if (kind === 'dose') return `Give ${name} to`;
   if (kind === 'test') return 'Take blood of';
+  if (kind === 'count') return isScanned ? 'Scan' : 'Feel';
   return kind === 'weaning' ? 'Wean' : kind === 'male-check' ? 'Check' : name;
 }

@@ -1,5 +1,6 @@
 import type { FieldFault } from '@yaylak/contract';
 import {
+  CARRYING_STEP_KINDS,
   readTemplate,
   SPECIES,
   SPECIES_TABLE,
@@ -15,7 +16,9 @@ const BOUNDS: readonly (readonly [name: RegExp, least: number, most: number])[] 
     0,
     1,
   ],
-  [/(pairing\.\w+|morningEvening)$/, 0, 1],
+  [/(pairing\.\w+|morningEvening|isUsed|aimFirst|aimSecond|aimLast)$/, 0, 1],
+  [/(sensitivity|specificity)$/, 0.5, 1],
+  [/Minor$/, 0, 100_000_000],
   [/scoreLeast$/, 0, 5],
   [/signsNeeded$/, 1, 5],
   [/condition\.(aims|more)\./, 0, 5],
@@ -76,11 +79,13 @@ function unlike(shipped: unknown, value: unknown, field: string): FieldFault[] {
         ];
   }
   if (Array.isArray(shipped)) {
-    if (!Array.isArray(value) || value.length === 0 || value.length > 40)
-      return [{ field, message: `${field} must be a list of 1 to 40.` }];
-    return value.flatMap((v, i) =>
-      typeof shipped[0] === 'object' ? stepFaults(v, `${field}.${i}`) : unlike(shipped[0], v, `${field}.${i}`),
-    );
+    const isSteps = field.endsWith('carryingSteps');
+    if (!Array.isArray(value) || (value.length === 0 && !isSteps) || value.length > 40)
+      return [{ field, message: `${field} must be a list of ${isSteps ? 'up to' : '1 to'} 40.` }];
+    return value.flatMap((v, i) => {
+      if (isSteps) return carryingStepFaults(v, `${field}.${i}`);
+      return typeof shipped[0] === 'object' ? stepFaults(v, `${field}.${i}`) : unlike(shipped[0], v, `${field}.${i}`);
+    });
   }
   if (typeof value !== 'object' || value === null) return [{ field, message: `${field} has the wrong shape.` }];
   const faults = Object.entries(shipped as Record<string, unknown>).flatMap(([key, s]) =>
@@ -97,6 +102,16 @@ function unlike(shipped: unknown, value: unknown, field: string): FieldFault[] {
 
 const isRising = (figures: readonly number[]): boolean =>
   figures.every((f, i) => i === 0 || f >= (figures[i - 1] as number));
+
+/** A step before a birth has a kind, a name of its own, and days. */
+function carryingStepFaults(value: unknown, field: string): FieldFault[] {
+  const step = value as { kind?: unknown; name?: unknown };
+  if (typeof step?.name !== 'string' || step.name.trim() === '' || step.name.length > 120)
+    return [{ field, message: `${field} needs a name of up to 120 letters.` }];
+  if (!(CARRYING_STEP_KINDS as readonly unknown[]).includes(step.kind))
+    return [{ field, message: `${field} must be one of ${CARRYING_STEP_KINDS.join(', ')}.` }];
+  return unlike({ daysBefore: 1, slackDays: 1 }, value, field);
+}
 
 /** A step of the weighing rhythm is one of two shapes. */
 function stepFaults(value: unknown, field: string): FieldFault[] {

@@ -94,6 +94,7 @@ export class RosterService {
         .map((s) => [isoOf(s.on), s.score] as const),
       mob: facts.mobs.at(-1)?.mob ?? null,
       ...this.runsWith(facts, today),
+      ...this.served(facts),
       femaleKind: this.condition.femaleKind(facts),
       points: points.get(record.id) ?? null,
     };
@@ -114,6 +115,24 @@ export class RosterService {
         colour: this.history.raddleOf(maleId, groupId, today),
         isTeaser,
       })),
+    };
+  }
+
+  /** Of a female, the services she may be carrying from, and the birth before them. */
+  private served(facts: AnimalFacts): Pick<RosterAnimal, 'served' | 'lastBirthOn'> {
+    const { spells, lastBirthOn } = this.history.of(facts);
+    const open = spells.filter((s) => !s.isRipe && (lastBirthOn === undefined || s.on > lastBirthOn));
+    return {
+      ...(lastBirthOn === undefined ? {} : { lastBirthOn: isoOf(lastBirthOn) }),
+      ...(open.length === 0
+        ? {}
+        : {
+            served: open.map((s) => ({
+              from: isoOf(s.on),
+              to: isoOf(s.lastOn),
+              males: s.maleIds.flatMap((id) => this.shortName(id) ?? []),
+            })),
+          }),
     };
   }
 

@@ -6,6 +6,7 @@ import {
   type HeatView,
   type ReasonView,
   type ServedView,
+  type SignView,
   type TagView,
 } from '@yaylak/contract';
 import {
@@ -21,6 +22,7 @@ import {
   serviceTiming,
   serviceWindow,
   type AnimalFacts,
+  type CarryingSign,
   type Day,
   type FemaleToMate,
   type Heat,
@@ -135,7 +137,8 @@ export class FemalesToMateService {
     };
   }
 
-  private chanceView(facts: AnimalFacts): ChanceView | null {
+  /** How likely she carries and how that is known; null where she is not served. */
+  chanceView(facts: AnimalFacts): ChanceView | null {
     const found = this.history.chance(facts);
     if (!found) return null;
     const { spell, chance } = found;
@@ -148,7 +151,11 @@ export class FemalesToMateService {
       males: spell.maleIds.flatMap((id) => this.tags(id)),
       straw: last?.straw ?? null,
       probability: chance.probability,
-      story: chance.story.map((s) => ({ ...s, on: isoOf(s.on) })),
+      story: chance.story.map(signView),
+      contradictions: chance.contradictions.map(({ earlier, later }) => ({
+        earlier: signView(earlier),
+        later: signView(later),
+      })),
       returns: returns ? windowView(returns) : null,
       returnedOn: spell.outcome.kind === 'returned' ? isoOf(spell.outcome.on) : null,
       birthFrom: isoOf(addDays(spell.on, g.from)),
@@ -200,6 +207,12 @@ const reasonView = (reason: FemaleReason): ReasonView => ({
   code: reason.code,
   words: femaleReasonText(reason),
   until: 'until' in reason && reason.until !== undefined ? isoOf(reason.until) : null,
+});
+
+const signView = ({ test, ...sign }: CarryingSign): SignView => ({
+  ...sign,
+  on: isoOf(sign.on),
+  ...(test ? { test: { ...test, on: isoOf(test.on) } } : {}),
 });
 
 export const hourWindow = (w: WindowOf<Moment>) => ({

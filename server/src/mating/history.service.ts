@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { MarkColour } from '@yaylak/contract';
 import {
+  carriedSpell,
   carryingChance,
   groupOn,
   heatsSeen,
@@ -9,9 +10,11 @@ import {
   shareTaken,
   spells,
   takingShare,
+  tooSoon,
   addDays,
   dayOfMoment,
   type AnimalFacts,
+  type CarriedSpell,
   type CarryingChance,
   type Day,
   type Exposure,
@@ -20,6 +23,7 @@ import {
   type SiredLitter,
   type Species,
   type Spell,
+  type TestReading,
 } from '@yaylak/core';
 import { AnimalPageService } from '../animals/animalPage.service';
 import { BookService } from '../book/book.service';
@@ -39,6 +43,11 @@ interface Kept {
   readonly histories: Map<string, FemaleHistory>;
   readonly exposures: readonly Exposure[];
   readonly shares: Map<Species, number>;
+}
+
+/** A female's pregnancy as far as it is known: by which service, since when, how likely. */
+export interface ChanceOf extends CarriedSpell {
+  readonly chance: CarryingChance;
 }
 
 /** Refused so many days after a service, the male is refused for being in young, and not for being too late. */
@@ -119,26 +128,45 @@ export class MatingHistoryService {
   }
 
   /** The spell a female may be carrying from, with how likely it is; undefined after a birth, or long over. */
-  chance(facts: AnimalFacts): { readonly spell: Spell; readonly chance: CarryingChance } | undefined {
+  chance(facts: AnimalFacts): ChanceOf | undefined {
     const today = this.clock.today();
     const { species } = facts.record;
     const settings = this.book.state.settings(species);
     const { spells: all, lastBirthOn } = this.of(facts);
-    const spell = all.at(-1);
-    if (!spell || (lastBirthOn !== undefined && lastBirthOn >= spell.on)) return undefined;
-    if (spell.outcome.kind === 'nothing-came' || spell.outcome.kind === 'born') return undefined;
-    const returnedOn = spell.outcome.kind === 'returned' ? spell.outcome.on : undefined;
+    const open = all.filter((s) => lastBirthOn === undefined || s.on > lastBirthOn);
+    const scans = facts.pregnancyTests.flatMap((t) =>
+      t.way === 'scan' && t.ageDays !== undefined && t.on > (lastBirthOn ?? -1)
+        ? [{ on: t.on, ageDays: t.ageDays }]
+        : [],
+    );
+    const carried = carriedSpell(open, scans);
+    if (!carried) return undefined;
+    const { spell } = carried;
+    // Her time is over: a birth, or none, has said what there was to say.
+    if (spell.isRipe || spell.outcome.kind === 'born') return undefined;
+    // Where a scan fits an earlier service, being served again since speaks against it, however late that was.
+    const again = open.find((s) => s.on > spell.lastOn)?.on;
+    const returnedOn = spell.outcome.kind === 'returned' ? spell.outcome.on : again;
     const prior = this.takingShare(species);
+    const female = { servedOn: spell.lastOn, lastBirthOn };
+    const tests = facts.pregnancyTests
+      .filter((t) => t.on > spell.lastOn)
+      .map(({ on, way, result }): TestReading => {
+        const rules = way === 'sight' ? undefined : settings.tests[way];
+        return { on, way, result, isTooSoon: rules !== undefined && tooSoon(rules, female, on) !== undefined };
+      });
+    const lostOn = facts.losses.find((l) => l.on > spell.lastOn)?.on;
     const refusedOn = facts.heats.findLast(
       (l) => l.signs.includes('refuses') && l.on >= spell.lastOn + CHECK_FROM_DAYS,
     )?.on;
     return {
-      spell,
-      chance: carryingChance({ servedOn: spell.lastOn, prior, returnedOn, refusedOn }, settings, today),
+      ...carried,
+      chance: carryingChance({ servedOn: spell.lastOn, prior, returnedOn, refusedOn, tests, lostOn }, settings, today),
     };
   }
 
-  private females(species: Species): AnimalFacts[] {
+  /** All females of a species that are or were here. */
+  females(species: Species): AnimalFacts[] {
     return [...this.book.state.animals.values()].filter(
       ({ record }) => record.species === species && record.sex === 'female',
     );
@@ -163,7 +191,7 @@ export class MatingHistoryService {
             h.isStanding || settings.heatCycleDays.mean > 0 ? [dayOfMoment(h.seenAt)] : [],
           ),
           births,
-          emptyOn: [],
+          emptyOn: emptyDays(facts),
         },
         settings,
         asOf,
@@ -194,6 +222,12 @@ export class MatingHistoryService {
     return (this.kept = { version, today, histories: new Map(), exposures, shares: new Map() });
   }
 }
+
+/** Days she was told empty, or was found to have lost it. */
+const emptyDays = ({ pregnancyTests, losses }: AnimalFacts): Day[] => [
+  ...pregnancyTests.flatMap((t) => (t.result === 'empty' ? [t.on] : [])),
+  ...losses.map((l) => l.on),
+];
 
 /** A male's stays; one that left the holding stays no longer. */
 function stays(facts: AnimalFacts): Exposure[] {

@@ -180,7 +180,9 @@ export class SeasonService {
         return facts.treatments.find((g) => g.productId === productId && isIn(g))?.on;
       }
       case 'test':
-        return facts.samples.find((g) => g.purpose === 'blood' && isIn(g))?.on;
+        return facts.samples.find((g) => (g.purpose === 'pregnancy' || g.purpose === 'blood') && isIn(g))?.on;
+      case 'count':
+        return facts.pregnancyTests.find((t) => (t.way === 'scan' || t.way === 'palpation') && isIn(t))?.on;
       case 'mating':
         return facts.services.find(isIn)?.on;
       case 'male-check':
@@ -189,7 +191,6 @@ export class SeasonService {
       case 'weaned':
       case 'flushing':
       case 'minerals':
-      case 'count':
       case 'nest':
       case 'processing':
       case 'weaning':

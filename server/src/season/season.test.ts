@@ -162,9 +162,11 @@ describe('what is due today', () => {
     const doses = [{ name: 'Own vaccine', productId, daysBeforeBirth: 28 }];
     const made = await create(aPlan({ groupId: group, matingOn: '2026-07-27', wanted, doses }));
     const work = (await due()).find((d) => d.does.includes('Give Own vaccine to'));
-    expect(workTitle(work ?? { does: [], who: '' })).toBe('Score, weigh, take blood and give Own vaccine to 2 ewes');
+    expect(workTitle(work ?? { does: [], who: '' })).toBe(
+      'Scan, score, weigh, take blood and give Own vaccine to 2 ewes',
+    );
     expect(work?.job).toMatchObject({
-      stations: ['weigh', 'score', 'treat', 'sample'],
+      stations: ['weigh', 'score', 'scan', 'treat', 'sample'],
       settings: { treat: { productIds: [productId] } },
     });
     const { id, version, facts } = made;

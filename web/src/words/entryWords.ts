@@ -2,9 +2,10 @@ import type { Entry } from '@yaylak/contract';
 import { spacedDigits, type LookGrade, type Species, type Standard, type WeightUnit } from '@yaylak/core';
 import { amountText, countText, fullDate, weightText } from './format';
 import { CHECK_WORDS, MOB_WORDS, scoreText } from './condition';
+import { carryingWords } from './carrying';
 import { matingWords } from './mating';
 import { DECISION_WORDS } from './reasons';
-import { CARE_WORDS, ROUTE_WORDS } from './stations';
+import { CARE_WORDS, PURPOSE_WORDS, ROUTE_WORDS } from './stations';
 
 interface Told {
   readonly species: Species | undefined;
@@ -48,7 +49,7 @@ export function entryWords(entry: Entry, { species, unit, standards, groupName, 
     case 'look':
       return lookWords(entry.grades, standards);
     case 'sample':
-      return `Sample: ${entry.purpose}, tube ${entry.tube}`;
+      return `Sample: ${PURPOSE_WORDS[entry.purpose]}, tube ${entry.tube}${entry.reason === undefined ? '' : ` (too soon: ${entry.reason})`}`;
     case 'care':
       return `${CARE_WORDS[entry.kind]}${entry.method ? `: ${entry.method}` : ''}`;
     case 'litter-weight':
@@ -67,6 +68,11 @@ export function entryWords(entry: Entry, { species, unit, standards, groupName, 
     case 'male-check':
     case 'gene-test':
       return matingWords(entry, { groupName, nameOf });
+    case 'pregnancy-test':
+    case 'loss':
+    case 'way-on':
+    case 'carrying-step':
+      return carryingWords(entry, species);
     case 'strike':
       return 'Struck out';
   }

@@ -1,4 +1,4 @@
-import type { Station } from '@yaylak/contract';
+import type { SamplePurpose, Station } from '@yaylak/contract';
 import type { CareKind, Route } from '@yaylak/core';
 
 /** Stations as people name them. */
@@ -8,6 +8,7 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
   litter: 'Litter together',
   score: 'Score condition',
   raddle: 'Read raddle marks',
+  scan: 'Scan or feel for young',
   look: 'Look over',
   treat: 'Treat',
   sample: 'Sample',
@@ -16,6 +17,16 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
   move: 'Move',
   note: 'Note',
   sort: 'Sort by gate',
+};
+
+/** What a sample is taken for. */
+export const PURPOSE_WORDS: Readonly<Record<SamplePurpose, string>> = {
+  pregnancy: 'blood, in young or not',
+  blood: 'blood',
+  gene: 'gene',
+  dung: 'dung',
+  milk: 'milk',
+  swab: 'swab',
 };
 
 export const CARE_WORDS: Readonly<Record<CareKind, string>> = {

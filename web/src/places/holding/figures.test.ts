@@ -24,3 +24,10 @@ it('puts one figure back at its path and overrides its field with it', () => {
     window: { closes: 75 },
   });
 });
+
+it('shows money whole and keeps it in hundredths', () => {
+  const { goat } = SPECIES_TABLE;
+  const price = flatFigures('tests', goat.tests).find((f) => f.path === 'tests.blood.priceMinor');
+  expect(price?.value).toBe('9');
+  expect(fillIn(goat, {}, 'tests.blood.priceMinor', 8.75).tests?.blood?.priceMinor).toBe(875);
+});

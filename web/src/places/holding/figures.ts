@@ -34,9 +34,19 @@ const LABELS: Readonly<Record<string, string>> = {
   mineralsBefore: 'minerals before',
   birthScoringBefore: 'scoring before birth',
   birthMineralsBefore: 'minerals before birth',
-  testAfter: 'blood test from, after mating',
-  countFrom: 'young counted or felt from, after mating',
-  countTo: 'to, after mating',
+  afterBirthDays: 'days after a birth',
+  isUsed: 'asked for here (1) or not (0)',
+  priceMinor: 'price a head',
+  aimFirst: 'aim, in young after the first cycle',
+  aimSecond: 'after the second cycle',
+  aimLast: 'in the end',
+  keepPerDayMinor: 'feeding an empty one for a day',
+  lostIfSoldMinor: 'one in young is worth more than a cull by',
+  serveAgainMinor: 'putting her to the male again',
+  lateYoungMinor: 'young born late are worth less by',
+  secondChances: 'seasons without a birth forgiven',
+  daysBefore: 'days before the birth',
+  slackDays: 'days early or late at the most',
   conceptionShare: 'share of heats served that take',
   processingAfter: 'first handling after birth',
   damAge: "dam's age",
@@ -59,9 +69,13 @@ const LABELS: Readonly<Record<string, string>> = {
   alleleFrequency: 'a disorder in the untested base',
 };
 
+/** Money is kept in hundredths and typed whole. */
+const isMoney = (path: string): boolean => path.endsWith('Minor');
+
 /** A setting's figures one by one, each with the path to put it back. */
 export function flatFigures(field: string, value: unknown, label = ''): FlatFigure[] {
-  if (typeof value !== 'object' || value === null) return [{ path: field, label, value: String(value) }];
+  if (typeof value !== 'object' || value === null)
+    return [{ path: field, label, value: isMoney(field) ? String(Number(value) / 100) : String(value) }];
   return Object.entries(value).flatMap(([key, inner]) => {
     if (NOT_SHOWN.has(key)) return [];
     const isPlace = /^\d+$/.test(key) && Array.isArray(value);
@@ -78,7 +92,8 @@ export function fillIn(
   value: string | number,
 ): Partial<SpeciesSettings> {
   const [field = '', ...rest] = path.split('.');
-  return { ...overrides, [field]: replaced(current[field as keyof SpeciesSettings], rest, value) };
+  const kept = isMoney(path) && typeof value === 'number' ? Math.round(100 * value) : value;
+  return { ...overrides, [field]: replaced(current[field as keyof SpeciesSettings], rest, kept) };
 }
 
 function replaced(node: unknown, path: readonly string[], value: string | number): unknown {

@@ -1,13 +1,14 @@
-import type { ChanceView, FemaleToMateView, MatingView } from '@yaylak/contract';
+import type { FemaleToMateView, MatingView } from '@yaylak/contract';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
+import { ChanceHow } from '../../parts/ChanceHow';
 import { How } from '../../parts/How';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { WindowBar } from '../../parts/WindowBar';
 import { percentText } from '@yaylak/contract';
-import { countText, fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/format';
 
 interface Props {
   readonly females: readonly FemaleToMateView[];
@@ -71,7 +72,7 @@ export function Served({ females, view, onServe }: Props) {
                 </td>
                 <td style={{ whiteSpace: 'nowrap' }}>
                   <b>{percentText(chance.probability)}</b>
-                  <Story tag={f.tag.text} chance={chance} />
+                  <ChanceHow tag={f.tag.text} chance={chance} />
                 </td>
                 <td>
                   <Button kind="quiet" onPress={() => onServe(f)}>
@@ -84,36 +85,6 @@ export function Served({ females, view, onServe }: Props) {
         </tbody>
       </Middle>
     </Panel>
-  );
-}
-
-const STORY_WORDS: Readonly<Record<ChanceView['story'][number]['kind'], string>> = {
-  served: 'Served: so many of such take',
-  'no-return': 'Not seen back on heat',
-  returned: 'Seen back on heat',
-  refused: 'Refused the male when offered again',
-};
-
-function Story({ tag, chance }: { readonly tag: string; readonly chance: ChanceView }) {
-  return (
-    <How of={`In young, ${tag}`}>
-      <table>
-        <tbody>
-          {chance.story.map((s) => (
-            <tr key={s.kind}>
-              <td>
-                {STORY_WORDS[s.kind]}, {shortDate(s.on)}
-              </td>
-              <td>{percentText(s.after)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <p>
-        {countText(chance.story.length, 'thing is', 'things are')} known of it. Birth {shortDate(chance.birthFrom)} to{' '}
-        {fullDate(chance.birthTo)}, if she carries.
-      </p>
-    </How>
   );
 }
 

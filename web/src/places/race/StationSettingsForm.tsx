@@ -26,8 +26,9 @@ import styled from 'styled-components';
 import { Choice, Field } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { Tick } from '../../parts/Tick';
-import { CARE_WORDS } from '../../words/stations';
+import { CARE_WORDS, PURPOSE_WORDS } from '../../words/stations';
 import type { JobPlan } from './plan';
+import { ScanSettingsForm } from './ScanSettingsForm';
 import { ScoreSettingsForm } from './ScoreSettingsForm';
 
 interface Props {
@@ -90,7 +91,7 @@ export function StationSettingsForm({ station, plan, products, groups, unit, sta
           <Choice
             label="Taken for"
             value={sample.purpose}
-            options={SAMPLE_PURPOSES.map((p) => [p, p])}
+            options={SAMPLE_PURPOSES.map((p) => [p, PURPOSE_WORDS[p]])}
             onChange={(purpose) => set({ sample: { ...sample, purpose } })}
           />
           <Field
@@ -102,6 +103,8 @@ export function StationSettingsForm({ station, plan, products, groups, unit, sta
         </Row>
       );
     }
+    case 'scan':
+      return <ScanSettingsForm settings={settings.scan} startedBy={startedBy} onChange={(scan) => set({ scan })} />;
     case 'mark': {
       const mark = settings.mark ?? { colour: 'blue', place: 'rump', purpose: '' };
       return (

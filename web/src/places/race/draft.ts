@@ -17,7 +17,19 @@ export const STRANGER = 'unknown';
 
 /** What is typed at the stations, by the field it is typed in. */
 export type FieldName =
-  'weight' | 'score' | 'score2' | 'litterKg' | 'litterCount' | 'tube' | 'note' | 'visual' | 'electronic';
+  | 'weight'
+  | 'score'
+  | 'score2'
+  | 'litterKg'
+  | 'litterCount'
+  | 'scan'
+  | 'learnerAge'
+  | 'tube'
+  /** Why she is tested before the test can tell. */
+  | 'reason'
+  | 'note'
+  | 'visual'
+  | 'electronic';
 
 /** A reading that found no animal: a number nobody wears, or a weight no number came with. It stays until it is used. */
 export interface AsideReading {
@@ -39,7 +51,7 @@ export interface Draft {
   readonly leftOut: readonly string[];
   /** Entries of identifiers it has lost. */
   readonly lost: readonly string[];
-  /** Marks of males found on her. */
+  /** What was found on her: marks of males, and what a scan showed. */
   readonly marks: readonly string[];
   /** Of a young one that is added. */
   readonly sex: Sex | undefined;

@@ -1,4 +1,4 @@
-import type { ProductView } from '@yaylak/contract';
+import type { PregnancyTestEntry, ProductView } from '@yaylak/contract';
 import type { Standard } from '@yaylak/core';
 import { amountText, countText } from '../../words/format';
 import { CARE_WORDS } from '../../words/stations';
@@ -13,6 +13,7 @@ export function jobTally(
   const heads = new Map<string, number>();
   const amounts = new Map<string, { readonly unit: string; readonly sum: number }>();
   const tubes: string[] = [];
+  const scans: PregnancyTestEntry[] = [];
   const count = (what: string): void => void heads.set(what, (heads.get(what) ?? 0) + 1);
   for (const { entries } of passages)
     for (const entry of entries) {
@@ -21,6 +22,7 @@ export function jobTally(
         count(name);
         amounts.set(name, { unit: entry.unit, sum: (amounts.get(name)?.sum ?? 0) + entry.amount });
       } else if (entry.type === 'sample') tubes.push(entry.tube);
+      else if (entry.type === 'pregnancy-test') scans.push(entry);
       else if (entry.type === 'care') count(CARE_WORDS[entry.kind]);
       else if (entry.type === 'mark') count(`${entry.colour} on the ${entry.place}`);
       else if (entry.type === 'identifier') count('Tags fitted');
@@ -29,6 +31,7 @@ export function jobTally(
           if (grade === 'fail') count(`Fails ${(standards.find((s) => s.id === id)?.name ?? id).toLowerCase()}`);
     }
   return [
+    ...scanTally(scans),
     ...[...heads].map(([what, n]) => {
       const given = amounts.get(what);
       const figure = given ? `${countText(n, 'head', 'heads')}, ${amountText(given.sum)} ${given.unit}` : String(n);
@@ -42,6 +45,25 @@ export function jobTally(
               tubes.length === 1 ? (tubes[0] ?? '') : `${tubes.length}: ${tubes[0] ?? ''} to ${tubes.at(-1) ?? ''}`,
           },
         ]
+      : []),
+  ];
+}
+
+/** Scans of a job by count, and young for each hundred females scanned. */
+function scanTally(scans: readonly PregnancyTestEntry[]): { readonly what: string; readonly figure: string }[] {
+  if (scans.length === 0) return [];
+  const of = (isIt: (s: PregnancyTestEntry) => boolean): number => scans.filter(isIt).length;
+  const young = scans.reduce((sum, s) => sum + (s.young ?? 0), 0);
+  const counts = [...new Set(scans.flatMap((s) => s.young ?? []))].sort((a, b) => a - b);
+  const sure = of((s) => s.result !== 'doubtful');
+  return [
+    { what: 'Empty', figure: String(of((s) => s.result === 'empty')) },
+    ...counts.map((n) => ({ what: `With ${n}`, figure: String(of((s) => s.young === n)) })),
+    ...(of((s) => s.result === 'doubtful') > 0
+      ? [{ what: 'Doubtful', figure: String(of((s) => s.result === 'doubtful')) }]
+      : []),
+    ...(young > 0 && sure > 0
+      ? [{ what: 'Young to 100 females', figure: String(Math.round((100 * young) / sure)) }]
       : []),
   ];
 }

@@ -22,6 +22,7 @@ const FIRST_SETTINGS: StationSettings = {
   weigh: { method: 'scale' },
   score: usualScoring('mating'),
   sample: { purpose: 'blood', firstTube: 'B-001' },
+  scan: { way: 'scan' },
   mark: { colour: 'blue', place: 'rump', purpose: '' },
   care: { kinds: [{ kind: 'feet', method: 'trimmed' }] },
   identify: { kinds: ['visual', 'electronic'] },

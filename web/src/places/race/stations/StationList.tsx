@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { Chip } from '../../../parts/Chip';
 import { colour, space } from '../../../theme/tokens';
 import { amountText, bornText, weightText } from '../../../words/format';
+import { PURPOSE_WORDS } from '../../../words/stations';
 import { toggled, typed, typedField, type Draft, type FieldName } from '../draft';
 import { fieldText, proposedAt, type AtHand, type LetteredToggle } from '.';
 import { careFor } from './handwork';
@@ -13,6 +14,8 @@ import { litterTyped } from './litter';
 import { gradeOf, pressed, standardsAt } from './look';
 import { LetterKey, SmallField, StationRow } from './parts';
 import { raddlesAt } from './raddle';
+import { ScanFields, SoonReason } from './ScanFields';
+import { tooSoonAt } from './scan';
 import { ScoreFields } from './ScoreFields';
 import { pressedMob } from './score';
 import { plannedTreatments } from './treat';
@@ -34,7 +37,8 @@ export function pressToggle(draft: Draft, at: AtHand, toggle: LetteredToggle): D
     return standard ? typed(draft, { grades: pressed(draft, standard) }) : draft;
   }
   if (toggle.station === 'score') return typed(draft, { mob: pressedMob(draft, toggle.key) });
-  if (toggle.station === 'raddle') return typed(draft, { marks: toggled(draft.marks, toggle.key) });
+  if (toggle.station === 'raddle' || toggle.station === 'scan')
+    return typed(draft, { marks: toggled(draft.marks, toggle.key) });
   if (toggle.station === 'identify') return typed(draft, { lost: toggled(draft.lost, toggle.key) });
   return typed(draft, { leftOut: toggled(draft.leftOut, toggle.key) });
 }
@@ -103,11 +107,21 @@ export function StationList(props: Props) {
       </StationRow>
     ),
     sample: () => (
-      <StationRow name="Sample">
-        {keysOf('sample', (t) => ({ ...onOff(t), says: at.job.settings.sample?.purpose ?? 'blood' }))}
-        {draft.leftOut.includes('sample') ? null : field('tube', 'Number on the tube')}
-        <Hint>One needle and one tube for each animal.</Hint>
-      </StationRow>
+      <>
+        <StationRow name="Sample">
+          {keysOf('sample', (t) => ({ ...onOff(t), says: PURPOSE_WORDS[at.job.settings.sample?.purpose ?? 'blood'] }))}
+          {draft.leftOut.includes('sample') ? null : field('tube', 'Number on the tube')}
+          <Hint>One needle and one tube for each animal.</Hint>
+        </StationRow>
+        {at.job.settings.sample?.purpose === 'pregnancy' && !draft.leftOut.includes('sample') ? (
+          <SoonReason words={tooSoonAt(at, 'blood')} value={draft.fields.reason ?? ''} onType={type('reason')} />
+        ) : null}
+      </>
+    ),
+    scan: () => (
+      <ScanFields draft={draft} at={at} onType={type}>
+        {keysOf('scan', (t) => (draft.marks.includes(t.key) ? { state: 'on', says: 'seen' } : { state: 'plain' }))}
+      </ScanFields>
     ),
     mark: () => {
       const spray = at.job.settings.mark;

@@ -1,4 +1,4 @@
-import { letterKeys } from '@yaylak/core';
+import { letterKeys, type TestWay } from '@yaylak/core';
 import type { Station } from '@yaylak/contract';
 import type { Draft, FieldName } from '../draft';
 import type { AtHand, Fact, Problem, StationRules, Toggle } from './atHand';
@@ -8,6 +8,7 @@ import { litter } from './litter';
 import { look } from './look';
 import { raddle } from './raddle';
 import { sample } from './sample';
+import { scan, tooSoonAt } from './scan';
 import { score, SCORE_FIELDS, scorersAt } from './score';
 import { gateOf, sort, suggestedGate } from './sort';
 import { treat } from './treat';
@@ -21,6 +22,7 @@ const RULES: Readonly<Record<Station, StationRules>> = {
   litter,
   score,
   raddle,
+  scan,
   look,
   treat,
   sample,
@@ -62,13 +64,23 @@ export function fieldsAt(at: AtHand): FieldName[] {
     weigh: ['weight'],
     score: SCORE_FIELDS.slice(0, scorersAt(at).length),
     litter: ['litterKg', 'litterCount'],
+    scan: at.job.settings.scan?.learner === undefined ? ['scan'] : ['scan', 'learnerAge'],
     sample: ['tube'],
     note: ['note'],
   };
   const all = at.job.stations.flatMap((s) => byStation[s] ?? []);
+  if (testWays(at).some((way) => tooSoonAt(at, way) !== undefined)) all.push('reason');
   // A weight changes with every animal, a proposed number seldom: the keyboard waits where there is most to type.
   return all.includes('weight') ? ['weight', ...all.filter((f) => f !== 'weight')] : all;
 }
+
+/** Ways the job tests the animal at hand for young. */
+const testWays = (at: AtHand): TestWay[] => [
+  ...(at.job.stations.includes('scan') ? [at.job.settings.scan?.way ?? 'scan'] : []),
+  ...(at.job.stations.includes('sample') && at.job.settings.sample?.purpose === 'pregnancy'
+    ? (['blood'] as const)
+    : []),
+];
 
 export type Finished =
   | { readonly kind: 'write'; readonly facts: readonly Fact[] }

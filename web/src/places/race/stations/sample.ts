@@ -1,4 +1,5 @@
 import { nextTube, normalised } from '@yaylak/core';
+import { reasonAt, soonProblems } from './scan';
 import { fieldText, type AtHand, type Problem, type StationRules } from './atHand';
 
 /** The tube that is next: after the last of this job, else the job's first. */
@@ -14,6 +15,8 @@ export const sample: StationRules = {
     if (draft.leftOut.includes('sample')) return [];
     const tube = fieldText(draft, 'tube', { tube: tubeProposed(at) }).trim();
     if (normalised(tube) === '') return [{ kind: 'refuse', message: 'Type the number on the tube.', field: 'tube' }];
+    const soon = at.job.settings.sample?.purpose === 'pregnancy' ? soonProblems(draft, at, 'blood') : [];
+    if (soon.length > 0) return soon;
     const taken = at.tubes.get(normalised(tube));
     if (taken)
       return [{ kind: 'refuse', message: `Tube ${tube} is ${taken.name}’s. Look at the tube again.`, field: 'tube' }];
@@ -29,7 +32,14 @@ export const sample: StationRules = {
     const tube = fieldText(draft, 'tube', { tube: tubeProposed(at) }).trim();
     return draft.leftOut.includes('sample')
       ? []
-      : [{ type: 'sample', tube, purpose: at.job.settings.sample?.purpose ?? 'blood' }];
+      : [
+          {
+            type: 'sample',
+            tube,
+            purpose: at.job.settings.sample?.purpose ?? 'blood',
+            ...(at.job.settings.sample?.purpose === 'pregnancy' ? reasonAt(draft, at, 'blood') : {}),
+          },
+        ];
   },
   toggles: () => [{ key: 'sample', words: 'Tube' }],
 };
