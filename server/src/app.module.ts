@@ -8,6 +8,11 @@ import { AnimalsController } from './animals/animals.controller';
 import { AnimalsService } from './animals/animals.service';
 import { BookController } from './book/book.controller';
 import { BookService } from './book/book.service';
+import { BirthsService } from './carrying/births.service';
+import { CarryingController } from './carrying/carrying.controller';
+import { CarryingFemalesService } from './carrying/carryingFemales.service';
+import { CarryingService } from './carrying/carrying.service';
+import { LaboratoryService } from './carrying/laboratory.service';
 import { ChoosingController } from './choosing/choosing.controller';
 import { ChoosingService } from './choosing/choosing.service';
 import { Clock } from './common/clock';
@@ -54,6 +59,7 @@ import { TodayService } from './today/today.service';
   controllers: [
     AnimalsController,
     BookController,
+    CarryingController,
     ChoosingController,
     ConditionController,
     ExchangeController,
@@ -71,8 +77,12 @@ import { TodayService } from './today/today.service';
     AnimalPageService,
     AnimalsService,
     BookFileService,
+    BirthsService,
     BookService,
     CalendarService,
+    CarryingFemalesService,
+    CarryingService,
+    LaboratoryService,
     ChoosingService,
     Clock,
     ConditionService,

@@ -1,0 +1,153 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { BirthListView, BirthsToComeView } from '@yaylak/contract';
+import {
+  addDays,
+  birthsToCome,
+  groupOn,
+  halfWidth80,
+  isoOf,
+  mainIdentifier,
+  SPECIES,
+  type BirthsToCome,
+  type Carrying,
+  type Day,
+  type Species,
+  type Window,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { tagView, windowView } from '../common/views';
+import { HoldingService } from '../holding/holding.service';
+import { MatingHistoryService, type ChanceOf } from '../mating/history.service';
+
+/** Under this she is not waited for. */
+const AWAITED_FROM = 0.2;
+/** A pen is taken for so many days about a birth. */
+const PEN_DAYS = 3;
+/** Births of another species in one week from which the two are said to fall together. */
+const OVERLAP_FROM = 0.5;
+
+/** Births that are to come: day by day, and who when. */
+@Injectable()
+export class BirthsService {
+  private kept: { readonly version: number; readonly today: Day; readonly of: Map<Species, BirthsToCome | undefined> } =
+    {
+      version: -1,
+      today: 0 as Day,
+      of: new Map(),
+    };
+
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  /** When a pregnancy ends: around its mean, with the usual range about it. */
+  window(species: Species, conceivedOn: Day): Window {
+    const { from, mean, to } = this.book.state.settings(species).gestationDays;
+    return {
+      opens: addDays(conceivedOn, from),
+      bestFrom: addDays(conceivedOn, Math.round((from + mean) / 2)),
+      bestTo: addDays(conceivedOn, Math.round((mean + to) / 2)),
+      closes: addDays(conceivedOn, to),
+    };
+  }
+
+  /** Births of a species from today on; of some of its females, where they are named. */
+  toCome(species: Species, among?: ReadonlySet<string>): BirthsToCome | undefined {
+    const today = this.clock.today();
+    const { version } = this.book.state;
+    if (this.kept.version !== version || this.kept.today !== today) this.kept = { version, today, of: new Map() };
+    if (!among && this.kept.of.has(species)) return this.kept.of.get(species);
+    const carrying = this.awaited(species).flatMap(({ id, chance }): Carrying[] =>
+      among && !among.has(id) ? [] : [{ conceivedOn: chance.conceivedOn, probability: chance.chance.probability }],
+    );
+    const found = birthsToCome(carrying, this.book.state.settings(species).gestationDays, today);
+    if (!among) this.kept.of.set(species, found);
+    return found;
+  }
+
+  async view(species: Species, among: ReadonlySet<string>): Promise<BirthsToComeView | null> {
+    const births = this.toCome(species, among);
+    if (!births) return null;
+    const { resources } = await this.holding.settings();
+    const pens = resources?.birthPens.find((p) => p.species === species)?.pens ?? null;
+    return {
+      from: isoOf(births.from),
+      perDay: births.perDay,
+      sdPerDay: births.sdPerDay,
+      total: births.total,
+      peakWeekFrom: isoOf(births.peakWeekFrom),
+      peakWeek: births.peakWeek,
+      peakWeekHalfWidth: halfWidth80(births.peakWeekSd),
+      peakThreeDays: births.peakThreeDays,
+      mostBy: isoOf(births.mostBy),
+      overdue: births.overdue,
+      pens,
+      shortDays: pens === null ? 0 : shortDays(births.perDay, pens),
+      overlaps: SPECIES.flatMap((other) => {
+        const theirs = other === species ? undefined : this.toCome(other);
+        const inWeek = theirs ? sumOf(theirs, births.peakWeekFrom, 7) : 0;
+        return inWeek >= OVERLAP_FROM ? [{ species: other, births: inWeek }] : [];
+      }),
+    };
+  }
+
+  list(only?: Species): BirthListView {
+    const today = this.clock.today();
+    const rows = (only ? [only] : SPECIES).flatMap((species) =>
+      this.awaited(species).map(({ id, facts, chance }) => {
+        const groupId = groupOn(facts, today);
+        const window = this.window(species, chance.conceivedOn);
+        return {
+          tag: tagView(facts, today),
+          species,
+          groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
+          probability: chance.chance.probability,
+          young: youngOf(facts.pregnancyTests, chance),
+          sires: chance.spell.maleIds.flatMap((male) => {
+            const sire = this.book.state.animals.get(male);
+            return sire ? [mainIdentifier(sire)?.identifier.text ?? id] : [];
+          }),
+          servedOn: isoOf(chance.spell.lastOn),
+          birth: windowView(window),
+          isOverdue: window.closes < today,
+        };
+      }),
+    );
+    return {
+      on: isoOf(today),
+      rows: rows.sort((a, b) =>
+        a.birth.bestFrom < b.birth.bestFrom ? -1 : a.birth.bestFrom > b.birth.bestFrom ? 1 : 0,
+      ),
+    };
+  }
+
+  /** Females of a species that carry, or may. */
+  private awaited(species: Species) {
+    const today = this.clock.today();
+    return this.book.state.present(today).flatMap((facts) => {
+      const { record } = facts;
+      if (record.species !== species || record.sex !== 'female') return [];
+      const chance = this.history.chance(facts);
+      return chance && chance.chance.probability >= AWAITED_FROM ? [{ id: record.id, facts, chance }] : [];
+    });
+  }
+}
+
+/** How many she was last told to carry in this pregnancy. */
+export const youngOf = (
+  tests: readonly { readonly on: Day; readonly young: number | undefined }[],
+  { spell }: ChanceOf,
+): number | null => tests.findLast((t) => t.on > spell.lastOn && t.young !== undefined)?.young ?? null;
+
+const sumOf = ({ from, perDay }: BirthsToCome, day: Day, days: number): number =>
+  perDay.reduce((s, n, d) => (from + d >= day && from + d < day + days ? s + n : s), 0);
+
+/** Days on which the births of the last days would fill more pens than there are. */
+function shortDays(perDay: readonly number[], pens: number): number {
+  return perDay.filter((_, d) => perDay.slice(Math.max(0, d - PEN_DAYS + 1), d + 1).reduce((s, n) => s + n, 0) > pens)
+    .length;
+}

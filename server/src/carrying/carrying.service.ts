@@ -1,0 +1,245 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { CarryingQuery, CarryingView, InYoungView } from '@yaylak/contract';
+import {
+  addDays,
+  aimLine,
+  curveEnd,
+  groupOn,
+  inYoungBy,
+  inYoungCurve,
+  isoOf,
+  isPresent,
+  matingSeasons,
+  type AnimalFacts,
+  type CurveFemale,
+  type MatingSeason,
+  type Species,
+  type Spell,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { tagView } from '../common/views';
+import { HoldingService } from '../holding/holding.service';
+import { MatingHistoryService } from '../mating/history.service';
+import { BirthsService } from './births.service';
+import { CarryingFemalesService, EMPTY_UNDER, VERY_LIKELY } from './carryingFemales.service';
+import { LaboratoryService } from './laboratory.service';
+
+/** Seasons to choose among. */
+const SEASONS = 6;
+/** A season is one in which so many of those that could be were served. */
+const MAIN_SHARE = 0.25;
+
+/** Who carries, who does not, and what the season brings. */
+@Injectable()
+export class CarryingService {
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
+    @Inject(CarryingFemalesService) private readonly females: CarryingFemalesService,
+    @Inject(BirthsService) private readonly births: BirthsService,
+    @Inject(LaboratoryService) private readonly laboratory: LaboratoryService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  async view({ species, groupId, maleId, season: asked }: CarryingQuery): Promise<CarryingView> {
+    const today = this.clock.today();
+    const seasons = this.seasons(species);
+    const main = this.mainSeason(species, seasons);
+    const season = seasons.find((s) => isoOf(s.from) === asked) ?? main;
+    const whole = season ? this.base(species, season) : [];
+    const base = season ? whole.filter((f) => this.isAmong(f, season, groupId, maleId)) : [];
+    const open = this.open(species, { groupId, maleId });
+    // Nobody is awaited of a season long over, and its empty ones are no question any more.
+    const isCurrent = season === main && open.length > 0;
+    const awaited = new Set(open);
+    const unserved = base.filter((f) => isPresent(f, today) && !awaited.has(f));
+    const present = isCurrent ? [...open, ...unserved] : [];
+    const ids = new Set(present.map((f) => f.record.id));
+    const { currency } = await this.holding.settings();
+    return {
+      on: isoOf(today),
+      species,
+      currency,
+      groups: season ? this.groupsOf(whole, season) : [],
+      males: season ? this.malesOf(whole, season) : [],
+      seasons: seasons.map((s) => ({
+        from: isoOf(s.from),
+        to: isoOf(s.to),
+        females: this.base(species, s).length,
+      })),
+      season: season ? isoOf(season.from) : null,
+      isCurrent,
+      females: present.map((f) => this.females.view(f)),
+      testing: isCurrent ? this.females.plans(species, present) : [],
+      curve: season ? this.curve(base, season, species, maleId) : null,
+      births: isCurrent ? await this.births.view(species, ids) : null,
+      tubesOut: this.laboratory.tubesOut().length,
+    };
+  }
+
+  /** The last season that is more than one or two served by the way. */
+  private mainSeason(species: Species, seasons: readonly MatingSeason[]): MatingSeason | undefined {
+    const females = this.history.females(species);
+    const served = (s: MatingSeason): number => females.filter((f) => this.spellsIn(f, s).length > 0).length;
+    return seasons.find((s) => served(s) >= MAIN_SHARE * this.base(species, s).length) ?? seasons[0];
+  }
+
+  /** Females of a species that are here and may carry, whenever they were served. */
+  private open(
+    species: Species,
+    { groupId, maleId }: { readonly groupId: string | undefined; readonly maleId: string | undefined },
+  ): AnimalFacts[] {
+    const today = this.clock.today();
+    return this.history.females(species).filter((f) => {
+      const found = isPresent(f, today) ? this.history.chance(f) : undefined;
+      return (
+        found !== undefined &&
+        (groupId === undefined || groupOn(f, today) === groupId) &&
+        (maleId === undefined || found.spell.maleIds.includes(maleId))
+      );
+    });
+  }
+
+  /** Seasons of mating by the services written down, the latest first. */
+  private seasons(species: Species): MatingSeason[] {
+    const { heatCycleDays } = this.book.state.settings(species);
+    const days = this.history.spellsOf(species).flatMap((s) => [s.on, s.lastOn]);
+    return matingSeasons(days, heatCycleDays.mean).toReversed().slice(0, SEASONS);
+  }
+
+  /**
+   * Females eligible at the start of a season: here then and of age, of the groups in which anybody was served. Where
+   * nobody was in a group, those that were served.
+   */
+  private base(species: Species, season: MatingSeason): AnimalFacts[] {
+    const { femaleFirstMatingDays } = this.book.state.settings(species);
+    const all = this.history.females(species);
+    const served = new Set(all.filter((f) => this.spellsIn(f, season).length > 0));
+    const groups = new Set([...served].flatMap((f) => groupOn(f, season.from) ?? []));
+    return all.filter((f) => {
+      if (served.has(f)) return true;
+      const { bornOn } = f.record;
+      const wasHere = (f.arrivedOn ?? season.from) <= season.from && isPresent(f, season.from);
+      const wasOfAge = bornOn === undefined || season.from - bornOn >= femaleFirstMatingDays;
+      const groupId = groupOn(f, season.from);
+      return wasHere && wasOfAge && groupId !== undefined && groups.has(groupId);
+    });
+  }
+
+  private spellsIn(facts: AnimalFacts, { from, to }: MatingSeason): Spell[] {
+    return this.history.of(facts).spells.filter((s) => s.on >= from && s.on <= to);
+  }
+
+  private isAmong(
+    facts: AnimalFacts,
+    season: MatingSeason,
+    groupId: string | undefined,
+    maleId: string | undefined,
+  ): boolean {
+    if (groupId !== undefined && groupOn(facts, season.from) !== groupId) return false;
+    return maleId === undefined || this.spellsIn(facts, season).some((s) => s.maleIds.includes(maleId));
+  }
+
+  private groupsOf(base: readonly AnimalFacts[], { from }: MatingSeason): CarryingView['groups'] {
+    const ids = new Set(base.flatMap((f) => groupOn(f, from) ?? []));
+    return [...ids].flatMap((id) => {
+      const group = this.book.state.groups.get(id);
+      return group ? [{ id, name: group.name }] : [];
+    });
+  }
+
+  private malesOf(base: readonly AnimalFacts[], season: MatingSeason): CarryingView['males'] {
+    const ids = new Set(base.flatMap((f) => this.spellsIn(f, season).flatMap((s) => s.maleIds)));
+    return [...ids].flatMap((id) => {
+      const male = this.book.state.animals.get(id);
+      return male ? [tagView(male, this.clock.today())] : [];
+    });
+  }
+
+  private curve(
+    base: readonly AnimalFacts[],
+    season: MatingSeason,
+    species: Species,
+    maleId: string | undefined,
+  ): InYoungView | null {
+    const settings = this.book.state.settings(species);
+    const cycle = settings.heatCycleDays.mean;
+    const until = curveEnd(season, cycle, this.clock.today());
+    const rows = base.map((f) => this.taken(f, season, maleId));
+    const known = inYoungCurve(
+      rows.map((r) => (r.weight >= VERY_LIKELY ? { ...r, weight: 1 } : { ...r, conceivedOn: undefined, weight: 0 })),
+      season.from,
+      until,
+    );
+    const foretold = inYoungCurve(rows, season.from, until);
+    if (!known || !foretold) return null;
+    const weeks = Math.ceil(known.perDay.length / 7);
+    const scans = base.flatMap((f) => this.scanIn(f, season) ?? []);
+    return {
+      from: isoOf(season.from),
+      base: known.base,
+      cycleDays: cycle,
+      known: known.perDay,
+      foretold: foretold.perDay,
+      aims: aimLine(settings.carrying, cycle),
+      weeks: Array.from({ length: weeks }, (_, i) => ({
+        week: i + 1,
+        known: inYoungBy(known, 7 * (i + 1)),
+        foretold: inYoungBy(foretold, 7 * (i + 1)),
+      })),
+      firstCycle: inYoungBy(known, Math.max(1, cycle)),
+      secondCycle: inYoungBy(known, Math.max(1, 2 * cycle)),
+      threeWeeks: inYoungBy(known, 21),
+      sixWeeks: inYoungBy(known, 42),
+      medianDay: known.medianDay ?? null,
+      conceived: known.conceived,
+      empty: rows.filter((r) => r.isEmpty).length,
+      unknown: rows.filter((r) => r.isServed && !r.isEmpty && r.weight < VERY_LIKELY).length,
+      notServed: rows.filter((r) => !r.isServed).length,
+      left: rows.filter((r) => r.leftOn !== undefined && r.leftOn <= until).length,
+      scanned: scans.length,
+      youngScanned: scans.reduce((s, n) => s + n, 0),
+    };
+  }
+
+  /** What a female of the base comes to in the curve: the day she conceived, how surely, and when she left. */
+  private taken(
+    facts: AnimalFacts,
+    season: MatingSeason,
+    maleId: string | undefined,
+  ): CurveFemale & { readonly isEmpty: boolean; readonly isServed: boolean } {
+    const leftOn = facts.departures[0]?.on;
+    const own = this.spellsIn(facts, season).filter((s) => maleId === undefined || s.maleIds.includes(maleId));
+    const born = own.find((s) => s.outcome.kind === 'born');
+    const isServed = own.length > 0;
+    if (born) return { conceivedOn: born.lastOn, weight: 1, leftOn, isEmpty: false, isServed };
+    const found = this.history.chance(facts);
+    if (found && own.includes(found.spell)) {
+      const { probability } = found.chance;
+      const isEmpty = probability < EMPTY_UNDER;
+      return {
+        conceivedOn: isEmpty ? undefined : found.conceivedOn,
+        weight: isEmpty ? 0 : probability,
+        leftOn,
+        isEmpty,
+        isServed,
+      };
+    }
+    const isOver = own.length > 0 && own.every((s) => s.outcome.kind !== 'open');
+    return { conceivedOn: undefined, weight: 0, leftOn, isEmpty: isOver, isServed };
+  }
+
+  /** Young she was scanned with in a season, 0 for empty; undefined where she was not scanned or it was doubtful. */
+  private scanIn({ pregnancyTests }: AnimalFacts, { from, to }: MatingSeason): number | undefined {
+    const until = addDays(to, SCAN_WITHIN_DAYS);
+    const scan = pregnancyTests.findLast(
+      (t) => (t.way === 'scan' || t.way === 'palpation') && t.result !== 'doubtful' && t.on > from && t.on <= until,
+    );
+    return scan && (scan.result === 'empty' ? 0 : (scan.young ?? 1));
+  }
+}
+
+/** A scan so long after the last service of a season is of that season. */
+const SCAN_WITHIN_DAYS = 150;
