@@ -219,6 +219,21 @@ export class BookWriter {
       });
   }
 
+  /** Whether a female was served on a day. */
+  servedOn(animal: DemoAnimal, on: Day): boolean {
+    return this.entries.some((e) => e.type === 'service' && e.animalId === animal.id && e.on === isoOf(on));
+  }
+
+  /** Whether a female was served since a day. */
+  wasServed(animal: DemoAnimal, since: Day): boolean {
+    return this.entries.some((e) => e.type === 'service' && e.animalId === animal.id && e.on >= isoOf(since));
+  }
+
+  /** Whether she was held back from mating by a check of her womb. */
+  wasHeld(animal: DemoAnimal): boolean {
+    return this.entries.some((e) => e.type === 'check' && e.what === 'womb' && e.animalId === animal.id);
+  }
+
   leave(animal: DemoAnimal, on: Day, how: 'died' | 'sold' | 'slaughtered', reason?: string): void {
     if (animal.goneOn !== undefined || on >= this.today) return;
     animal.goneOn = on;

@@ -389,4 +389,58 @@ describe('hangs together', () => {
       expect(book.holding.resources?.hot).toHaveLength(2);
     });
   });
+
+  describe('the tests for young', () => {
+    const tests = ofType('pregnancy-test');
+    const services = ofType('service');
+    const litterOf = (damId: string, from: string, days: number) =>
+      book.animals.filter(
+        (a) => a.damId === damId && a.bornOn !== null && a.bornOn > from && dayOf(a.bornOn) - dayOf(from) <= days,
+      );
+
+    it('are made when they can tell, each of a female that was served before', () => {
+      const early = tests.filter((t) => {
+        const species = animals.get(t.animalId)?.species ?? 'sheep';
+        const rules = t.way === 'sight' ? undefined : SPECIES_TABLE[species].tests[t.way];
+        const served = services.filter((s) => s.animalId === t.animalId && s.on <= t.on && !s.isCheck);
+        const first = served
+          .filter((s) => dayOf(t.on) - dayOf(s.on) < 160)
+          .map((s) => s.on)
+          .sort()[0];
+        return rules === undefined || first === undefined || dayOf(t.on) - dayOf(first) < rules.days.opens;
+      });
+      expect(early).toEqual([]);
+    });
+
+    it('counted singles, twins and triplets in the flock, and told one in young that never lambed', () => {
+      const scans = tests.filter((t) => t.way === 'scan' && animals.get(t.animalId)?.species === 'sheep');
+      expect(new Set(scans.flatMap((t) => t.young ?? []))).toEqual(new Set([1, 2, 3]));
+      const inYoung = scans.filter((t) => t.result === 'carrying');
+      const inVain = inYoung.filter((t) => litterOf(t.animalId, t.on, 120).length === 0 && !leftOn.has(t.animalId));
+      expect(inVain.length).toBeGreaterThan(0);
+      expect(inVain.length).toBeLessThan(5);
+      // A scan may miss one behind the others, and sees none that is not there.
+      for (const t of inYoung) {
+        const born = litterOf(t.animalId, t.on, 120).length;
+        if (born > 0) expect(t.young).toBeLessThanOrEqual(born);
+      }
+    });
+
+    it('a learner reads ages a few days too old', () => {
+      const off = tests.flatMap((t) =>
+        t.learnerAgeDays !== undefined && t.ageDays !== undefined ? [t.learnerAgeDays - t.ageDays] : [],
+      );
+      expect(off.length).toBeGreaterThan(20);
+      const mean = off.reduce((s, d) => s + d, 0) / off.length;
+      expect(mean).toBeGreaterThan(2);
+      expect(mean).toBeLessThan(6);
+    });
+
+    it('two tubes are out for young, and one for a gene', () => {
+      const answered = new Set(tests.flatMap((t) => t.sampleId ?? []));
+      const out = ofType('sample').filter((s) => !answered.has(s.id) && dayOf(TODAY) - dayOf(s.on) < 30);
+      expect(out.filter((s) => s.purpose === 'pregnancy')).toHaveLength(2);
+      expect(out.filter((s) => s.purpose === 'gene').length).toBeGreaterThan(0);
+    });
+  });
 });

@@ -1,6 +1,7 @@
 import type { BookFile } from '@yaylak/contract';
 import { addDays, yearOf, type Day } from '@yaylak/core';
 import { BookWriter } from './bookWriter';
+import { writeCarrying } from './carrying';
 import { writeCattle } from './cattle';
 import { demoDrills, demoPlans, demoResources, writeCondition } from './condition';
 import { writeGoats } from './goats';
@@ -41,6 +42,7 @@ export function makeDemoBook(
   w.weigh(stray, addDays(today, -14), 41);
   writeCondition(w);
   writeMating(w);
+  writeCarrying(w);
   return w.finish('Ardıçlı', {
     blankTags: demoBlankTags(yearOf(today)),
     plans: demoPlans(w, w.groupIds(), w.productId('Two-step vaccine')),

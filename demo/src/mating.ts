@@ -43,7 +43,8 @@ function pastServices(w: BookWriter, species: Species): void {
   }
 }
 
-function serve(
+/** A service, by the way that is usual for the species. */
+export function serve(
   w: BookWriter,
   female: DemoAnimal,
   males: readonly DemoAnimal[],
