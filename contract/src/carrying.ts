@@ -93,6 +93,8 @@ export interface CarryingFemaleView {
   readonly young: number | null;
   readonly tests: readonly TestView[];
   readonly windows: readonly TestWindowView[];
+  /** Blood taken and not answered yet. */
+  readonly tubeOut: { readonly tube: string; readonly on: string } | null;
   readonly fit: AgeFitView | null;
   readonly birth: WindowView | null;
   readonly isOverdue: boolean;

@@ -28,6 +28,10 @@ export const WAY_ON_WORDS: Readonly<Record<WayOn, string>> = {
   keep: 'Keep, do nothing',
 };
 
+/** From when on a test can tell: "can tell from day 30, 2026-12-03". */
+export const canTellText = ({ daysNeeded, after, validFrom }: TooSoonTold): string =>
+  `can tell from day ${daysNeeded} after the ${after}, ${validFrom}`;
+
 /** Why a test would say nothing yet, and from when on it does: "Blood test on day 20 after the service of …". */
 export function tooSoonText({ way, after, since, days, daysNeeded, validFrom }: TooSoonTold): string {
   const words = EVIDENCE_WAY_WORDS[way];

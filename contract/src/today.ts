@@ -1,4 +1,4 @@
-import type { BandBlock, ReadingDoubt, Species } from '@yaylak/core';
+import type { BandBlock, CarryingBlock, ReadingDoubt, Species } from '@yaylak/core';
 import type { TagView, WindowView } from './animals';
 import type { GainView } from './growth';
 import type { JobView } from './jobs';
@@ -24,6 +24,8 @@ export interface DueWork {
   readonly job: (Pick<TemplateFacts, 'stations' | 'settings' | 'gates'> & { readonly name: string }) | null;
   /** Steps of plans it is, to be written down as done where no record tells. */
   readonly steps: readonly { readonly planId: string; readonly key: string }[];
+  /** A step before the birth, written down of each animal when it is done. */
+  readonly carryingStep?: string;
 }
 
 export interface NotGrowingView {
@@ -98,5 +100,11 @@ export interface YearBandView {
       readonly batchTo: string;
     })[];
     readonly planned: readonly PlannedBlock[];
+    readonly carrying: readonly (Omit<CarryingBlock, 'from' | 'to'> & {
+      readonly from: string;
+      readonly to: string;
+      /** The season of mating it is of, by its first day. */
+      readonly season: string;
+    })[];
   }[];
 }

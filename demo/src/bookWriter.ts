@@ -219,19 +219,9 @@ export class BookWriter {
       });
   }
 
-  /** Whether a female was served on a day. */
-  servedOn(animal: DemoAnimal, on: Day): boolean {
-    return this.entries.some((e) => e.type === 'service' && e.animalId === animal.id && e.on === isoOf(on));
-  }
-
-  /** Whether a female was served since a day. */
-  wasServed(animal: DemoAnimal, since: Day): boolean {
-    return this.entries.some((e) => e.type === 'service' && e.animalId === animal.id && e.on >= isoOf(since));
-  }
-
-  /** Whether she was held back from mating by a check of her womb. */
-  wasHeld(animal: DemoAnimal): boolean {
-    return this.entries.some((e) => e.type === 'check' && e.what === 'womb' && e.animalId === animal.id);
+  /** What was written of an animal so far, in order of writing. */
+  told(animal: DemoAnimal): readonly AnimalEntry[] {
+    return this.entries.filter((e): e is AnimalEntry => e.type !== 'strike' && e.animalId === animal.id);
   }
 
   leave(animal: DemoAnimal, on: Day, how: 'died' | 'sold' | 'slaughtered', reason?: string): void {

@@ -46,6 +46,9 @@ function litters(w: BookWriter, species: DemoAnimal['species']): DemoLitter[] {
   return [...all.values()].sort((a, b) => a.bornOn - b.bornOn);
 }
 
+const servedSince = (w: BookWriter, female: DemoAnimal, since: Day): boolean =>
+  w.told(female).some((e) => e.type === 'service' && e.on >= isoOf(since));
+
 /** All ewes on one day, counted and aged, with somebody who learns to; one told in young never lambed. */
 function flockScanned(w: BookWriter, firstBirth: Day): void {
   const { mean: gestation } = SPECIES_TABLE.sheep.gestationDays;
@@ -88,15 +91,26 @@ function flockScanned(w: BookWriter, firstBirth: Day): void {
   });
 }
 
-/** Five more does since autumn: scanned with twins and a single, told empty by blood, served twice, tubes that are out. */
+/** Six more does since autumn: scanned with twins and a single, told empty by blood, served twice, tubes that are out. */
 function goats(w: BookWriter): void {
   const { today } = w;
   const day = (ago: number): Day => addDays(today, -ago);
   const [older, younger] = w.present('goat', today).filter((a) => a.sex === 'male' && today - a.bornOn > 800);
-  const does = w.present('goat', today).filter((a) => a.sex === 'female' && today - a.bornOn > 900);
+  const does = w.present('goat', today).filter((a) => a.sex === 'female' && today - a.bornOn > 500);
   if (!older || !younger) return;
   const isKin = (a: DemoAnimal, b: DemoAnimal): boolean => a.sire === b || (a.sire !== undefined && a.sire === b.sire);
-  const free = does.filter((d) => !w.wasServed(d, day(90)) && !w.wasHeld(d));
+  const since = isoOf(day(90));
+  // Not served this season, not held back, and not standing on heat now.
+  const free = does.filter((d) =>
+    w
+      .told(d)
+      .every(
+        (e) =>
+          !(e.type === 'service' && e.on >= since) &&
+          !(e.type === 'check' && e.what === 'womb') &&
+          !(e.type === 'heat' && e.on >= since && e.signs.includes('stands')),
+      ),
+  );
   const buckFor = (doe: DemoAnimal): DemoAnimal => (isKin(doe, older) ? younger : older);
   const at = (ago: number): string => `${isoOf(day(ago))}T09:15`;
   const stand = (doe: DemoAnimal, ago: number): void =>
@@ -105,7 +119,7 @@ function goats(w: BookWriter): void {
     stand(doe, ago + 1);
     serve(w, doe, [buck], day(ago), { at: at(ago) });
   };
-  const [twins, single, empty, twice, out] = free;
+  const [twins, single, empty, twice, out, waits] = free;
   const scanAgo = 12;
   const scan = (doe: DemoAnimal, told: Pick<Told, 'young' | 'ageDays'>): void =>
     void tell(w, doe, day(scanAgo), { way: 'scan', result: 'carrying', testedBy: SCANNER, ...told });
@@ -132,7 +146,9 @@ function goats(w: BookWriter): void {
     mate(out, 38);
     w.write(out, day(3), { type: 'sample', tube: 'B-022', purpose: 'pregnancy' });
   }
-  const holds = does.find((d) => w.servedOn(d, day(32)));
+  // Nothing was done to her yet: blood can tell by now.
+  if (waits) mate(waits, 35);
+  const holds = does.find((d) => servedSince(w, d, day(32)) && !servedSince(w, d, day(31)));
   if (holds) w.write(holds, day(1), { type: 'sample', tube: 'B-023', purpose: 'pregnancy' });
   const kid = w.present('goat', today).find((a) => a.sex === 'female' && today - a.bornOn < 400);
   if (kid) w.write(kid, day(3), { type: 'sample', tube: 'G-041', purpose: 'gene' });
@@ -155,7 +171,7 @@ function cattle(w: BookWriter): void {
   const on = addDays(w.today, -100);
   cows.forEach((cow, i) => {
     const age = 62 - 6 * i;
-    if (w.wasServed(cow, addDays(w.today, -170)) && age >= 30)
+    if (servedSince(w, cow, addDays(w.today, -170)) && age >= 30)
       tell(w, cow, on, { way: 'scan', result: 'carrying', young: 1, ageDays: age, testedBy: SCANNER });
   });
 }

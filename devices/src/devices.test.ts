@@ -1,3 +1,4 @@
+import { laboratoryAnswers } from './laboratory';
 import { createCrate } from './crate';
 import { flocksOf } from './flock';
 import { serveStandIn } from './serve';
@@ -96,4 +97,45 @@ it('answers over HTTP, says what it cannot do, and stands without a book', async
     expect((await post('/do', body)).status).toBe(400);
   expect((await fetch(`${url}/nowhere`)).status).toBe(404);
   await new Promise((resolve) => server.close(resolve));
+});
+
+describe('the laboratory', () => {
+  const sheet =
+    '\ufefftube,sample,number,electronic,species,sex,served,date\r\n' +
+    ['B-001', 'B-002', 'B-003', 'B-004', 'B-005', 'B-006']
+      .map((t, i) => `${t},pregnancy,G-0${i + 1},,goat,female,2026-10-01,2026-11-23`)
+      .join('\r\n') +
+    '\r\nG-041,gene,G-07,,goat,female,,2026-11-23\r\n';
+  const lines = (text: string | undefined): string[] => (text ?? '').trim().split('\r\n');
+
+  it('answers each tube, every fifth empty, and genes by name', () => {
+    expect(lines(laboratoryAnswers(sheet))).toEqual([
+      'tube,animal,result,gene',
+      'B-001,G-01,positive,',
+      'B-002,G-02,positive,',
+      'B-003,G-03,positive,',
+      'B-004,G-04,positive,',
+      'B-005,G-05,negative,',
+      'B-006,G-06,positive,',
+      'G-041,G-07,free,wry jaw',
+    ]);
+  });
+
+  it('with slips exchanges two, doubts one, loses one and brings a stranger', () => {
+    expect(lines(laboratoryAnswers(sheet, 'slips'))).toEqual([
+      'tube,animal,result,gene',
+      'B-001,G-02,positive,',
+      'B-002,G-01,positive,',
+      'B-003,G-03,repeat,',
+      'B-005,G-05,negative,',
+      'B-006,G-06,positive,',
+      'G-041,G-07,free,wry jaw',
+      'X-907,,positive,',
+    ]);
+  });
+
+  it('says nothing to a sheet without tubes', () => {
+    expect(laboratoryAnswers('name,weight\nBulut,520\n')).toBeUndefined();
+    expect(lines(laboratoryAnswers('tube,number\n', 'slips'))).toEqual(['tube,animal,result,gene', 'X-907,,positive,']);
+  });
 });

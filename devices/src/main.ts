@@ -7,5 +7,5 @@ const bookUrl = process.env.BOOK_URL ?? 'http://127.0.0.1:4870';
 const haste = Number(process.env.DEVICES_HASTE ?? 1);
 
 void serveStandIn({ port, host, bookUrl, haste }).then(() => {
-  console.log(`Stand-in stick and crate are steered at http://${host}:${port}`);
+  console.log(`Stand-in stick, crate and laboratory are steered at http://${host}:${port}`);
 });

@@ -3,7 +3,7 @@ export const PAGE = `<!doctype html>
 <html lang="en">
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width">
-<title>Stand-in stick and crate</title>
+<title>Stand-in stick, crate and laboratory</title>
 <style>
   body { font: 16px/1.5 system-ui, sans-serif; background: #f4eee2; color: #2a2420; margin: 0 auto; padding: 24px; max-width: 760px; }
   h1 { font-size: 22px; margin: 0 0 4px; }
@@ -18,6 +18,11 @@ export const PAGE = `<!doctype html>
 <p><label>Flock <select id="flock"></select></label></p>
 <div id="buttons"></div>
 <ul id="log" aria-live="polite"></ul>
+<h1>Laboratory, stand-in</h1>
+<p>Takes the tubes of a job as the file (CSV) of its tube sheet, and gives a file of results back.</p>
+<p><label>Tube sheet <input type="file" id="sheet" accept=".csv"></label>
+<label>It works <select id="mood"><option value="slips">with slips: two exchanged, one in doubt, one missing, one too many</option><option value="careful">carefully</option></select></label></p>
+<p id="answer" aria-live="polite"></p>
 <script src="/page.js"></script>
 `;
 
@@ -47,6 +52,19 @@ for (const [command, text] of Object.entries(words)) {
   button.onclick = () => post('/do', { command });
   document.getElementById('buttons').append(button);
 }
+document.getElementById('sheet').onchange = async (e) => {
+  const file = e.target.files[0];
+  if (!file) return;
+  const mood = document.getElementById('mood').value;
+  const answer = await fetch('/laboratory?mood=' + mood, { method: 'POST', body: await file.text() });
+  const said = document.getElementById('answer');
+  if (!answer.ok) return void (said.textContent = (await answer.json()).did);
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(await answer.blob());
+  link.download = 'results.csv';
+  link.textContent = 'results.csv';
+  said.replaceChildren('The laboratory answers: ', link);
+};
 document.getElementById('flock').onchange = (e) => post('/flock', { group: e.target.value });
 show();
 `;

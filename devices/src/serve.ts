@@ -2,6 +2,7 @@ import { createServer, type IncomingMessage, type Server, type ServerResponse } 
 import type { RosterView } from '@yaylak/contract';
 import { WebSocketServer } from 'ws';
 import { flocksOf, type Flocks } from './flock';
+import { laboratoryAnswers } from './laboratory';
 import { PAGE, PAGE_SCRIPT } from './page';
 import { COMMANDS, createStandIn, type Command } from './standIn';
 
@@ -17,6 +18,8 @@ export interface ServeOptions {
 /** Samples of the crate a second. */
 const EVERY_MS = 100;
 const BODY_LIMIT = 4_000;
+/** A sheet of some thousand tubes. */
+const SHEET_LIMIT = 400_000;
 
 /** The stand-in as a process: a WebSocket for the readings, a page and a few words over HTTP to steer it. */
 export async function serveStandIn({ port, host, bookUrl, haste = 1 }: ServeOptions): Promise<Server> {
@@ -64,6 +67,13 @@ export async function serveStandIn({ port, host, bookUrl, haste = 1 }: ServeOpti
         if (command === 'disconnect') for (const client of sockets.clients) client.close();
         return json({ did });
       }
+      case 'POST /laboratory': {
+        const isCareful = new URL(request.url ?? '', 'http://stand-in').searchParams.get('mood') === 'careful';
+        const answered = laboratoryAnswers(await textOf(request, SHEET_LIMIT), isCareful ? 'careful' : 'slips');
+        return answered === undefined
+          ? json({ did: 'the laboratory finds no column “tube” in that sheet' }, 400)
+          : send('text/csv', answered);
+      }
       default:
         return json({ did: 'there is nothing here' }, 404);
     }
@@ -89,14 +99,19 @@ export async function serveStandIn({ port, host, bookUrl, haste = 1 }: ServeOpti
   return server;
 }
 
-async function bodyOf(request: IncomingMessage): Promise<Record<string, unknown>> {
+/** A body as text; one that is too long is read as nothing. */
+async function textOf(request: IncomingMessage, limit: number): Promise<string> {
   let text = '';
   for await (const piece of request) {
     text += String(piece);
-    if (text.length > BODY_LIMIT) return {};
+    if (text.length > limit) return '';
   }
+  return text;
+}
+
+async function bodyOf(request: IncomingMessage): Promise<Record<string, unknown>> {
   try {
-    return (JSON.parse(text) as Record<string, unknown> | null) ?? {};
+    return (JSON.parse(await textOf(request, BODY_LIMIT)) as Record<string, unknown> | null) ?? {};
   } catch {
     return {};
   }

@@ -1,5 +1,6 @@
 export * from './ageFit';
 export * from './ageing';
+export * from './bandBlocks';
 export * from './barren';
 export * from './curve';
 export * from './probability';

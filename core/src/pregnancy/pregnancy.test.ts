@@ -1,14 +1,16 @@
 import fc from 'fast-check';
-import { addDays, type Day } from '../calendar';
+import { addDays, isoOf, type Day } from '../calendar';
 import type { Spell } from '../mating';
 import { SPECIES_TABLE } from '../species';
 import { day } from '../tests/builders';
 import {
   ageFit,
+  ageingAgreement,
   aimLine,
   barrenSeasons,
   bestTestDay,
   carriedSpell,
+  carryingBlocks,
   carryingChance,
   carryingStepWindow,
   conceptionDay,
@@ -435,6 +437,32 @@ describe('the service she carries from', () => {
       ]),
     ).toMatchObject({ spell: { on: day('2026-09-22') }, conceivedOn: day('2026-10-21'), fit: { kind: 'none-fits' } });
   });
+});
+
+it('weaves mating, carrying and the births awaited of a season', () => {
+  const told = { from: day('2026-09-20'), to: day('2026-10-12'), females: 9, births: [], awaited: undefined };
+  const blocks = (change: object) =>
+    carryingBlocks({ ...told, ...change }).map((b) => [b.kind, isoOf(b.from), isoOf(b.to), b.isExpected]);
+  expect(blocks({ awaited: { from: day('2027-02-12'), to: day('2027-03-16') } })).toEqual([
+    ['mating', '2026-09-20', '2026-10-12', false],
+    ['carrying', '2026-10-13', '2027-02-11', false],
+    ['births', '2027-02-12', '2027-03-16', true],
+  ]);
+  expect(blocks({ births: [day('2027-02-20'), day('2027-02-18')] })).toEqual([
+    ['mating', '2026-09-20', '2026-10-12', false],
+    ['carrying', '2026-10-13', '2027-02-17', false],
+  ]);
+  expect(blocks({})).toEqual([['mating', '2026-09-20', '2026-10-12', false]]);
+});
+
+it('tells a learner’s ages against the scanner’s, by hand', () => {
+  const pair = (learnerDays: number, scannerDays: number) => ({ learner: 'K', scanner: 'S', learnerDays, scannerDays });
+  const [found] = ageingAgreement([pair(66, 61), pair(61, 59), pair(50, 56)]);
+  // 5, 2 and -6: mean 1/3, squares about it 21.78 + 2.78 + 40.11 = 64.67, over 2 = 32.33
+  expect(found?.bias).toBeCloseTo(1 / 3, 12);
+  expect(found?.sd).toBeCloseTo(Math.sqrt(32 + 1 / 3), 9);
+  expect(found?.withinFive).toBeCloseTo(2 / 3, 12); // five counts
+  expect(ageingAgreement([])).toEqual([]);
 });
 
 it('puts a nest box in on day 28 of 31', () => {

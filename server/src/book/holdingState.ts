@@ -168,7 +168,7 @@ export class HoldingState {
     });
     const lastBirthOn = births.length === 0 ? undefined : (Math.max(...births) as Day);
     const servedOn = facts.services.findLast(
-      (s) => s.on <= on && !s.isCheck && (lastBirthOn === undefined || s.on >= lastBirthOn),
+      (s) => s.on <= on && (lastBirthOn === undefined || s.on >= lastBirthOn),
     )?.on;
     return { servedOn, lastBirthOn };
   }

@@ -1,13 +1,16 @@
-import { Controller, Get, Inject, Query } from '@nestjs/common';
+import { Controller, Get, Inject, Param, ParseUUIDPipe, Query } from '@nestjs/common';
 import {
   BirthListQuery,
   CarryingQuery,
   type AgeingView,
+  type CarryingFemaleView,
   type BirthListView,
   type CarryingView,
   type TubeOutView,
 } from '@yaylak/contract';
+import { AnimalsService } from '../animals/animals.service';
 import { BirthsService } from './births.service';
+import { CarryingFemalesService } from './carryingFemales.service';
 import { CarryingService } from './carrying.service';
 import { LaboratoryService } from './laboratory.service';
 
@@ -15,6 +18,8 @@ import { LaboratoryService } from './laboratory.service';
 export class CarryingController {
   constructor(
     @Inject(CarryingService) private readonly carrying: CarryingService,
+    @Inject(AnimalsService) private readonly animals: AnimalsService,
+    @Inject(CarryingFemalesService) private readonly females: CarryingFemalesService,
     @Inject(BirthsService) private readonly births: BirthsService,
     @Inject(LaboratoryService) private readonly laboratory: LaboratoryService,
   ) {}
@@ -22,6 +27,11 @@ export class CarryingController {
   @Get()
   view(@Query() query: CarryingQuery): Promise<CarryingView> {
     return this.carrying.view(query);
+  }
+
+  @Get('female/:id')
+  female(@Param('id', ParseUUIDPipe) id: string): CarryingFemaleView {
+    return this.females.view(this.animals.find(id));
   }
 
   @Get('births')

@@ -3,6 +3,7 @@ import type { CarryingQuery, CarryingView, InYoungView } from '@yaylak/contract'
 import {
   addDays,
   aimLine,
+  carryingBlocks,
   curveEnd,
   groupOn,
   inYoungBy,
@@ -11,7 +12,9 @@ import {
   isPresent,
   matingSeasons,
   type AnimalFacts,
+  type CarryingBlock,
   type CurveFemale,
+  type Day,
   type MatingSeason,
   type Species,
   type Spell,
@@ -29,6 +32,8 @@ import { LaboratoryService } from './laboratory.service';
 const SEASONS = 6;
 /** A season is one in which so many of those that could be were served. */
 const MAIN_SHARE = 0.25;
+/** Likelier than not she is waited for. */
+const AWAITED_FROM = 0.5;
 
 /** Who carries, who does not, and what the season brings. */
 @Injectable()
@@ -77,6 +82,29 @@ export class CarryingService {
       births: isCurrent ? await this.births.view(species, ids) : null,
       tubesOut: this.laboratory.tubesOut().length,
     };
+  }
+
+  /** Seasons as stretches of the year: mating, carrying, and births awaited. */
+  band(species: Species): (CarryingBlock & { readonly season: Day })[] {
+    const { gestationDays: g } = this.book.state.settings(species);
+    const females = this.history.females(species);
+    return this.seasons(species).flatMap((season) => {
+      const own = females.flatMap((f) => this.spellsIn(f, season));
+      const awaited = females.flatMap((f) => {
+        const found = isPresent(f, this.clock.today()) ? this.history.chance(f) : undefined;
+        const isOfSeason = found && found.spell.on >= season.from && found.spell.on <= season.to;
+        return isOfSeason && found.chance.probability >= AWAITED_FROM ? [found.conceivedOn] : [];
+      });
+      return carryingBlocks({
+        ...season,
+        females: new Set(females.filter((f) => this.spellsIn(f, season).length > 0)).size,
+        births: own.flatMap((s) => (s.outcome.kind === 'born' ? [s.outcome.on] : [])),
+        awaited:
+          awaited.length === 0
+            ? undefined
+            : { from: addDays(Math.min(...awaited) as Day, g.from), to: addDays(Math.max(...awaited) as Day, g.to) },
+      }).map((block) => ({ ...block, season: season.from }));
+    });
   }
 
   /** The last season that is more than one or two served by the way. */

@@ -12,6 +12,7 @@ import {
   addDays,
   barrenSeasons,
   bestTestDay,
+  carryingStepWindow,
   groupOn,
   isoOf,
   sensitivity,
@@ -23,9 +24,12 @@ import {
   windowStage,
   type AnimalFacts,
   type Day,
+  type SampleFact,
   type Species,
   type TestWay,
+  type TooSoon,
   type WhatNowCosts,
+  type Window,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
@@ -43,6 +47,15 @@ const DOUBTFUL_UNDER = 0.5;
 /** Where two signs contradict each other, only what is all but certain is taken as known. */
 const CONTRADICTED = { over: 0.02, under: 0.98 };
 const YEAR_DAYS = 365;
+
+/** A way of testing for one female. */
+export interface TestOpen {
+  readonly way: TestWay;
+  readonly isUsed: boolean;
+  readonly window: Window;
+  readonly early: TooSoon | undefined;
+  readonly isDone: boolean;
+}
 
 /** What is known of each female: how likely she carries, when she can be tested, and what to do with an empty one. */
 @Injectable()
@@ -65,6 +78,7 @@ export class CarryingFemalesService {
     const isAwaited = found !== undefined && (found.chance.probability >= DOUBTFUL_UNDER || state === 'too-soon');
     const birth = found && isAwaited ? this.births.window(species, found.conceivedOn) : undefined;
     const since = found?.spell.on ?? today;
+    const tubeOut = found && tubeOutOf(facts, found.spell.lastOn);
     const decided = facts.waysOn.findLast((w) => w.on >= since);
     return {
       tag: tagView(facts, today),
@@ -75,6 +89,7 @@ export class CarryingFemalesService {
       young: found ? youngOf(facts.pregnancyTests, found) : null,
       tests: found ? testsSince(facts, found.spell.on) : [],
       windows: found ? this.windows(facts, found) : [],
+      tubeOut: tubeOut ? { tube: tubeOut.tube, on: isoOf(tubeOut.on) } : null,
       fit: found ? this.fitView(found, facts) : null,
       birth: birth ? windowView(birth) : null,
       isOverdue: birth !== undefined && birth.closes < today,
@@ -101,49 +116,73 @@ export class CarryingFemalesService {
     return days > c.to && c.mean > 0 ? 'likely' : 'too-soon';
   }
 
-  private windows(facts: AnimalFacts, { spell }: ChanceOf): TestWindowView[] {
+  /** Every way of testing her species, with its window for this pregnancy. */
+  private tests(facts: AnimalFacts, { spell }: ChanceOf): TestOpen[] {
     const today = this.clock.today();
     const { tests } = this.book.state.settings(facts.record.species);
-    const { lastBirthOn } = this.history.of(facts);
-    const female = { servedOn: spell.lastOn, lastBirthOn };
+    // By her last service, as the book judges it: should she have taken then, an earlier test would not find it.
+    const { spells, lastBirthOn } = this.history.of(facts);
+    const female = { servedOn: spells.at(-1)?.lastOn ?? spell.lastOn, lastBirthOn };
     return TEST_WAYS.flatMap((way) => {
       const rules = tests[way];
       if (!rules) return [];
-      const early = tooSoon(rules, female, today);
       return [
         {
           way,
-          window: windowView(testWindow(rules, female)),
+          isUsed: rules.isUsed > 0,
+          window: testWindow(rules, female),
+          early: tooSoon(rules, female, today),
           isDone: facts.pregnancyTests.some((t) => t.way === way && t.on > spell.lastOn && t.result !== 'doubtful'),
-          tooSoon: early ? toldTooSoon(early, way) : null,
         },
       ];
     });
+  }
+
+  /** Tests that could still tell something of her: not made, not over, and not asking what is known. */
+  openTests(facts: AnimalFacts): TestOpen[] {
+    const found = this.history.chance(facts);
+    const state = this.stateOf(facts, found);
+    if (!found || state === 'empty' || state === 'lost') return [];
+    return this.tests(facts, found).filter(
+      ({ way, isDone, window }) =>
+        !isDone &&
+        windowStage(window, this.clock.today()) !== 'over' &&
+        // Who is known to be in young is only counted, and a tube that is out is not filled again.
+        (way !== 'blood' || (state !== 'in-young' && !tubeOutOf(facts, found.spell.lastOn))),
+    );
+  }
+
+  private windows(facts: AnimalFacts, found: ChanceOf): TestWindowView[] {
+    return this.tests(facts, found).map(({ way, window, isDone, early }) => ({
+      way,
+      window: windowView(window),
+      isDone,
+      tooSoon: early ? toldTooSoon(early, way) : null,
+    }));
+  }
+
+  /** Steps before her birth that are not done yet. */
+  stepsToDo(facts: AnimalFacts): { readonly step: string; readonly window: Window }[] {
+    const found = this.history.chance(facts);
+    if (!found || found.chance.probability < DOUBTFUL_UNDER) return [];
+    const { carryingSteps, gestationDays } = this.book.state.settings(facts.record.species);
+    const birthOn = addDays(found.conceivedOn, gestationDays.mean);
+    return carryingSteps.flatMap((step) =>
+      facts.carryingSteps.some((d) => d.step === step.name && d.on > found.spell.on)
+        ? []
+        : [{ step: step.name, window: carryingStepWindow(step, birthOn) }],
+    );
   }
 
   /** Females a way of testing can tell of now or later, who were not tested that way yet. */
   plans(species: Species, females: readonly AnimalFacts[]): TestPlanView[] {
     const today = this.clock.today();
     const { tests } = this.book.state.settings(species);
-    const open = females.flatMap((facts) => {
-      const found = this.history.chance(facts);
-      const isOver = found === undefined || ['empty', 'lost'].includes(this.stateOf(facts, found));
-      return isOver ? [] : [{ facts, windows: this.windows(facts, found), found }];
-    });
+    const open = females.flatMap((facts) => this.openTests(facts).map((o) => ({ facts, ...o })));
     return TEST_WAYS.flatMap((way): TestPlanView[] => {
       const rules = tests[way];
       if (!rules) return [];
-      const own = open.flatMap(({ facts, windows, found }) => {
-        const own = windows.find((w) => w.way === way);
-        const window = testWindow(rules, {
-          servedOn: found.spell.lastOn,
-          lastBirthOn: this.history.of(facts).lastBirthOn,
-        });
-        // Who is known to be in young is only counted.
-        const isWanted = way !== 'blood' || this.stateOf(facts, found) !== 'in-young';
-        const isOpen = own !== undefined && !own.isDone && windowStage(window, today) !== 'over';
-        return isWanted && isOpen ? [{ facts, told: own, window }] : [];
-      });
+      const own = open.filter((o) => o.way === way);
       const best = bestTestDay(
         own.map((o) => o.window),
         today,
@@ -152,9 +191,9 @@ export class CarryingFemalesService {
         {
           way,
           isUsed: rules.isUsed > 0,
-          ready: own.flatMap(({ facts, told }) => (told.tooSoon === null ? [tagView(facts, today)] : [])),
-          later: own.flatMap(({ facts, told }) =>
-            told.tooSoon === null ? [] : [{ tag: tagView(facts, today), tooSoon: told.tooSoon }],
+          ready: own.flatMap(({ facts, early }) => (early === undefined ? [tagView(facts, today)] : [])),
+          later: own.flatMap(({ facts, early }) =>
+            early === undefined ? [] : [{ tag: tagView(facts, today), tooSoon: toldTooSoon(early, way) }],
           ),
           bestDay: best ? { ...best, on: isoOf(best.on) } : null,
           of: own.length,
@@ -267,6 +306,12 @@ export class CarryingFemalesService {
     }).sort((a, b) => b.rules.isUsed - a.rules.isUsed || a.from - b.from)[0];
   }
 }
+
+/** Her blood that is out at a laboratory since a service. */
+const tubeOutOf = ({ samples, pregnancyTests }: AnimalFacts, since: Day): SampleFact | undefined =>
+  samples.findLast(
+    (s) => s.purpose === 'pregnancy' && s.on > since && !pregnancyTests.some((t) => t.sampleId === s.entryId),
+  );
 
 const testsSince = (facts: AnimalFacts, since: Day): TestView[] =>
   facts.pregnancyTests.flatMap(({ on, way, result, young, ageDays, findings }) =>

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { SHIPPED_TEMPLATES, stepName, usualScoring, type DueWork } from '@yaylak/contract';
+import { EVIDENCE_WAY_WORDS, SHIPPED_TEMPLATES, stepName, usualScoring, type DueWork } from '@yaylak/contract';
 import {
   fieldWord,
   groupOn,
@@ -13,12 +13,15 @@ import {
   type AnimalFacts,
   type Day,
   type PlanStep,
+  type TestWay,
   type Window,
   type YearPlan,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import { CarryingFemalesService } from '../carrying/carryingFemales.service';
 import { Clock } from '../common/clock';
 import { windowView } from '../common/views';
+import { MatingHistoryService } from '../mating/history.service';
 import { RemediesService } from '../remedies/remedies.service';
 import { SeasonService, type Laid } from '../season/season.service';
 import { mergeDue } from './merge';
@@ -32,6 +35,9 @@ const SAME_ROUND_DAYS = 45;
 /** Young born so many days outside the planned births are still of the season. */
 const BORN_SLACK_DAYS = 15;
 const ROWS = 40;
+/** Steps of a plan that go by each female's own service once it is known. */
+const TOLD_BY_SERVICES: readonly string[] = ['test', 'count', 'nest'];
+const TEST_VERBS: Readonly<Record<TestWay, string>> = { blood: 'Take blood of', scan: 'Scan', palpation: 'Feel' };
 
 /** All work that is due, from the rhythms, the remedies and the plans. */
 @Injectable()
@@ -40,6 +46,8 @@ export class DueService {
     @Inject(BookService) private readonly book: BookService,
     @Inject(RemediesService) private readonly remedies: RemediesService,
     @Inject(SeasonService) private readonly season: SeasonService,
+    @Inject(CarryingFemalesService) private readonly carrying: CarryingFemalesService,
+    @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -52,6 +60,8 @@ export class DueService {
       ...this.weighings(present, today),
       ...this.scorings(present, today),
       ...this.doses(today),
+      ...this.tests(present, today),
+      ...this.beforeBirth(present, today),
     ];
     return mergeDue(all)
       .sort((a, b) =>
@@ -119,6 +129,58 @@ export class DueService {
     }));
   }
 
+  /** Tests for young of those that were served, by the ways that are used here. */
+  private tests(present: readonly AnimalFacts[], today: Day): DueWork[] {
+    const due = this.served(present).flatMap((facts) =>
+      this.carrying.openTests(facts).flatMap((t) =>
+        // Those it can tell of today come through by themselves; the others are a row of their own.
+        t.isUsed ? [{ facts, what: `${t.way}${t.early ? ' later' : ''}`, window: t.window }] : [],
+      ),
+    );
+    return this.batches(due, today).map((batch) => {
+      const way = (batch.why[0] ?? '').replace(' later', '') as TestWay;
+      const name = `${batch.who}, ${EVIDENCE_WAY_WORDS[way]}`;
+      return {
+        ...batch,
+        key: `test ${batch.key}`,
+        does: [TEST_VERBS[way]],
+        why: [`${EVIDENCE_WAY_WORDS[way]} of those served`],
+        job:
+          way === 'blood'
+            ? {
+                name,
+                stations: ['sample'],
+                settings: { sample: { purpose: 'pregnancy', firstTube: 'B-001' } },
+                gates: [],
+              }
+            : { name, stations: ['scan'], settings: { scan: { way } }, gates: [] },
+        steps: [],
+      };
+    });
+  }
+
+  /** Steps before the births, as the holding does them. */
+  private beforeBirth(present: readonly AnimalFacts[], today: Day): DueWork[] {
+    const due = this.served(present).flatMap((facts) =>
+      this.carrying
+        .stepsToDo(facts)
+        .flatMap(({ step, window }) => (window.closes >= today - LATE_DAYS ? [{ facts, what: step, window }] : [])),
+    );
+    return this.batches(due, today).map((batch) => ({
+      ...batch,
+      key: `before birth ${batch.key}`,
+      does: [`${batch.why[0] ?? ''}:`],
+      why: [`before ${batch.species ? SPECIES_WORDS[batch.species].birth : 'the birth'}`],
+      job: null,
+      steps: [],
+      carryingStep: batch.why[0] ?? '',
+    }));
+  }
+
+  private served(present: readonly AnimalFacts[]): AnimalFacts[] {
+    return present.filter((f) => f.record.sex === 'female' && f.services.length > 0);
+  }
+
   private doses(today: Day): DueWork[] {
     return this.remedies.due().flatMap((d): DueWork[] => {
       if (d.window.opens > isoOf((today + AHEAD_DAYS) as Day)) return [];
@@ -160,7 +222,10 @@ export class DueService {
       );
       if (near.length === 0) return [];
       const females = this.season.females(laid.plan).filter((f) => isPresent(f, today));
-      return near.flatMap((step) => this.stepWork(laid, step, females, today));
+      // Once they are served, each has her own windows, and the plan's are no news.
+      const isServed = females.some((f) => this.history.chance(f) !== undefined);
+      const own = isServed ? near.filter((s) => !TOLD_BY_SERVICES.includes(s.kind)) : near;
+      return own.flatMap((step) => this.stepWork(laid, step, females, today));
     });
   }
 

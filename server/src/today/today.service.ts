@@ -17,6 +17,7 @@ import {
 } from '@yaylak/core';
 import { AnimalPageService } from '../animals/animalPage.service';
 import { BookService } from '../book/book.service';
+import { CarryingService } from '../carrying/carrying.service';
 import { Clock } from '../common/clock';
 import { gainView, tagView } from '../common/views';
 import { DueService } from '../due/due.service';
@@ -39,6 +40,7 @@ export class TodayService {
     @Inject(AnimalPageService) private readonly pages: AnimalPageService,
     @Inject(JobsService) private readonly jobs: JobsService,
     @Inject(MatingService) private readonly mating: MatingService,
+    @Inject(CarryingService) private readonly carrying: CarryingService,
     @Inject(DueService) private readonly work: DueService,
     @Inject(SeasonService) private readonly season: SeasonService,
     @Inject(RemediesService) private readonly remedies: RemediesService,
@@ -92,7 +94,11 @@ export class TodayService {
           batchFrom: isoOf(b.batchFrom),
           batchTo: isoOf(b.batchTo),
         }));
-      return { species, blocks, planned: this.planned(species, year) };
+      const carrying = this.carrying
+        .band(species)
+        .filter((b) => yearOf(b.to) >= year && yearOf(b.from) <= year)
+        .map((b) => ({ ...b, from: isoOf(b.from), to: isoOf(b.to), season: isoOf(b.season) }));
+      return { species, blocks, planned: this.planned(species, year), carrying };
     });
     return { year, today: isoOf(today), lanes };
   }

@@ -6,6 +6,11 @@ import type {
   ChoosingQuery,
   ChoosingSet,
   ChoosingView,
+  AgeingView,
+  BirthListView,
+  CarryingFemaleView,
+  CarryingQuery,
+  CarryingView,
   ConditionQuery,
   ConditionView,
   DrillsView,
@@ -28,6 +33,7 @@ import type {
   SeasonView,
   TagsView,
   TodayView,
+  TubeOutView,
   YearBandView,
 } from '@yaylak/contract';
 import { ask, withQuery } from './client';
@@ -98,6 +104,29 @@ export const conditionQuery = (query: ConditionQuery) =>
     queryKey: ['condition', query],
     queryFn: ({ signal }) => ask<ConditionView>(withQuery('/api/condition', query), { signal }),
   });
+export const carryingQuery = (query: CarryingQuery) =>
+  queryOptions({
+    queryKey: ['carrying', query],
+    queryFn: ({ signal }) => ask<CarryingView>(withQuery('/api/carrying', query), { signal }),
+  });
+export const carryingFemaleQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['carrying-female', id],
+    queryFn: ({ signal }) => ask<CarryingFemaleView>(`/api/carrying/female/${id}`, { signal }),
+  });
+export const birthListQuery = (species: string) =>
+  queryOptions({
+    queryKey: ['birth-list', species],
+    queryFn: ({ signal }) => ask<BirthListView>(withQuery('/api/carrying/births', { species }), { signal }),
+  });
+export const tubesOutQuery = queryOptions({
+  queryKey: ['tubes-out'],
+  queryFn: ({ signal }) => ask<TubeOutView[]>('/api/carrying/tubes', { signal }),
+});
+export const ageingQuery = queryOptions({
+  queryKey: ['ageing'],
+  queryFn: ({ signal }) => ask<AgeingView[]>('/api/carrying/ageing', { signal }),
+});
 export const matingQuery = (query: MatingQuery) =>
   queryOptions({
     queryKey: ['mating', query],

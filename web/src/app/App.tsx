@@ -46,6 +46,14 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../places/mating/RecordPage')).RecordPage }),
       },
       {
+        path: 'carrying',
+        lazy: async () => ({ Component: (await import('../places/carrying/CarryingPage')).CarryingPage }),
+      },
+      {
+        path: 'carrying/ageing',
+        lazy: async () => ({ Component: (await import('../places/carrying/AgeingPage')).AgeingPage }),
+      },
+      {
         path: 'animals/:id/pedigree',
         lazy: async () => ({ Component: (await import('../places/mating/PedigreePage')).PedigreePage }),
       },
@@ -87,6 +95,11 @@ const router = createBrowserRouter([
     path: '/year/sheet',
     ErrorBoundary: RouteFailed,
     lazy: async () => ({ Component: (await import('../places/year/YearSheet')).YearSheet }),
+  },
+  {
+    path: '/carrying/births',
+    ErrorBoundary: RouteFailed,
+    lazy: async () => ({ Component: (await import('../places/carrying/BirthList')).BirthList }),
   },
   {
     path: '/race/:id/tubes',

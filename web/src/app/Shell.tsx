@@ -26,6 +26,7 @@ const PLACES: readonly Place[] = [
   { to: '/year', name: 'Year plan', under: 'The year' },
   { to: '/condition', name: 'Condition' },
   { to: '/mating', name: 'Mating' },
+  { to: '/carrying', name: 'Carrying' },
   { to: '/choosing', name: 'Choosing', under: 'Judging' },
   { to: '/animals', name: 'Animals', under: 'Always' },
   { to: '/remedies', name: 'Remedies' },

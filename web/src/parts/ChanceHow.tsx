@@ -1,4 +1,4 @@
-import { percentText, type ChanceView } from '@yaylak/contract';
+import { chanceText, type ChanceView } from '@yaylak/contract';
 import { countText, fullDate, shortDate } from '../words/format';
 import { contradictionText, signText } from '../words/carrying';
 import { How } from './How';
@@ -14,7 +14,7 @@ export function ChanceHow({ tag, chance }: { readonly tag: string; readonly chan
               <td>
                 {signText(s)}, {shortDate(s.on)}
               </td>
-              <td>{percentText(s.after)}</td>
+              <td>{chanceText(s.after)}</td>
             </tr>
           ))}
         </tbody>

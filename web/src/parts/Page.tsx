@@ -16,10 +16,10 @@ export function Page({ title, lead, actions, aside, children }: Props) {
   return (
     <Frame $hasAside={aside !== undefined}>
       <Head>
-        <div>
+        <Words>
           {typeof title === 'string' ? <h1>{title}</h1> : title}
           {lead ? <Lead>{lead}</Lead> : null}
-        </div>
+        </Words>
         {actions ? <Actions className="no-print">{actions}</Actions> : null}
       </Head>
       <Main>{children}</Main>
@@ -52,6 +52,11 @@ const Head = styled.header`
   justify-content: space-between;
   flex-wrap: wrap;
   gap: ${space(3)};
+`;
+/** A long answer runs on in lines of its own before the actions are pushed under it. */
+const Words = styled.div`
+  flex: 1 1 440px;
+  min-width: 0;
 `;
 const Lead = styled.p`
   color: ${colour('inkSoft')};

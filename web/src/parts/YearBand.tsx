@@ -7,7 +7,7 @@ import styled from 'styled-components';
 import { yearBandQuery } from '../api/queries';
 import { dotted, slanted } from './weave';
 import { colour, phone, space } from '../theme/tokens';
-import { shortDate } from '../words/format';
+import { countText, shortDate } from '../words/format';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const KIND_WORDS = { births: 'born', rearing: 'rearing' } as const;
@@ -26,7 +26,7 @@ interface BlockOnBand {
 }
 
 /** A lane's blocks in order of day: what is planned pale, what happened over it. */
-function blocksOf({ species, blocks, planned }: BandLane): BlockOnBand[] {
+function blocksOf({ species, blocks, planned, carrying }: BandLane): BlockOnBand[] {
   const { name, birth } = SPECIES_WORDS[species];
   const plannedWords = { mating: 'mating', carrying: 'carrying', births: birth, rearing: 'rearing' } as const;
   return [
@@ -38,6 +38,15 @@ function blocksOf({ species, blocks, planned }: BandLane): BlockOnBand[] {
       isPlanned: true,
       words: `${name}, planned: ${plannedWords[b.kind]}, ${shortDate(b.from)} to ${shortDate(b.to)} (${b.name})`,
       opens: `/year?plan=${b.planId}`,
+    })),
+    ...carrying.map((b) => ({
+      key: `${b.season} ${b.kind}`,
+      kind: b.kind,
+      from: b.from,
+      to: b.to,
+      isPlanned: b.isExpected,
+      words: `${name}: ${b.isExpected ? `${birth} to be expected` : plannedWords[b.kind]}, ${countText(b.females, 'female', 'females')} served, ${shortDate(b.from)} to ${shortDate(b.to)}`,
+      opens: `/carrying?species=${species}&season=${b.season}`,
     })),
     ...blocks.map((b) => ({
       key: `${b.kind} ${b.from}`,

@@ -165,10 +165,12 @@ describe('the year band', () => {
         species: 'sheep',
         blocks: [block('births', '2026-03-28', '2026-04-30'), block('rearing', '2026-05-01', '2026-08-10')],
         planned: [],
+        carrying: [],
       },
       {
         species: 'goat',
         blocks: [],
+        carrying: [],
         planned: [
           { kind: 'mating', from: '2026-11-01', to: '2026-12-12', planId: 'p7', name: 'Kidding 2027' },
           { kind: 'carrying', from: '2026-12-13', to: '2027-03-20', planId: 'p7', name: 'Kidding 2027' },

@@ -114,4 +114,10 @@ export function bornText(species: Species, birthType: number | null, rearingType
   return `${born}, reared ${BORN_AS[rearingType - 1] ?? `one of ${rearingType}`}`;
 }
 
+/** Money kept in hundredths, with the holding's currency code: `9.00 EUR`, `1,240 EUR` from a thousand on. */
+export function moneyText(minor: number, currency: string): string {
+  const digits = Math.abs(minor) >= 100_000 ? 0 : 2;
+  return `${new Intl.NumberFormat('en-GB', { minimumFractionDigits: digits, maximumFractionDigits: digits }).format(minor / 100)}${THIN}${currency}`;
+}
+
 export const countText = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;

@@ -21,6 +21,7 @@ import { ChoicesMade, Family, Given } from './Family';
 import { Figures } from './Figures';
 import { Identifiers } from './Identifiers';
 import { lifeLanes } from './life';
+import { InYoung } from './InYoung';
 import { LifeLanes } from './LifeLanes';
 import { RecordEditor } from './RecordEditor';
 import { Timeline } from './Timeline';
@@ -129,6 +130,9 @@ export function AnimalPage() {
           </div>
         ) : null}
       </Now>
+      {row.sex === 'female' && row.isPresent && holding ? (
+        <InYoung animalId={row.tag.animalId} species={row.species} today={holding.today} />
+      ) : null}
       <LifePanel view={data} unit={unit} today={holding?.today ?? data.row.lastOn ?? ''} />
       <Timeline view={data} today={holding?.today ?? ''} />
       <Small>

@@ -1,5 +1,6 @@
 import type { AnimalView } from '@yaylak/contract';
 import { dayOf, isoOf, type Day } from '@yaylak/core';
+import { carryingWords, TEST_RESULT_WORDS } from '../../words/carrying';
 import { scoreText } from '../../words/condition';
 import { fullDate, monthYear } from '../../words/format';
 import { matingWords } from '../../words/mating';
@@ -91,6 +92,9 @@ function matingMarks(entries: Entries, end: number): LifeMark[] {
     if (entry.type === 'heat' && entry.signs.length > 0)
       return [dayMark(entry, 'heat', 'look', matingWords(entry, {}))];
     if (entry.type === 'service') return [dayMark(entry, 'served', 'good', matingWords(entry, {}))];
+    if (entry.type === 'pregnancy-test')
+      return [dayMark(entry, TEST_RESULT_WORDS[entry.result], 'plain', carryingWords(entry, undefined))];
+    if (entry.type === 'loss') return [dayMark(entry, 'lost', 'over', carryingWords(entry, undefined))];
     if (entry.type !== 'stay') return [];
     const out = outOn.get(entry.id);
     const words = `${matingWords(entry, { groupName })}, from ${fullDate(entry.on)}${out ? ` to ${fullDate(out)}` : ''}`;

@@ -5,7 +5,7 @@ import { ask } from '../../api/client';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
 import { LinkButton } from '../../parts/LinkButton';
-import { FilePick } from './FilePick';
+import { FilePick } from '../../parts/FilePick';
 import { ImportFlow } from './ImportFlow';
 
 /** Files in and out. */

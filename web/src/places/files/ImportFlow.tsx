@@ -5,7 +5,7 @@ import { Tick } from '../../parts/Tick';
 import { countText } from '../../words/format';
 import { BadRows } from './BadRows';
 import { ColumnsPanel } from './ColumnsPanel';
-import { FilePick } from './FilePick';
+import { FilePick } from '../../parts/FilePick';
 import { linesOf, useImport, type ImportState } from './useImport';
 
 /** From a file to the book: choose, say what its columns are, look at what would happen, take it in. */

@@ -7,7 +7,8 @@ import { useUndo } from '../../parts/Undo';
 import { countText } from '../../words/format';
 import type { Preview } from './importer';
 import { importWorker } from './importWorkerClient';
-import { MOST_MEGABYTES, type Encoding, type FileTable, type FileTableAnswer } from './readTable';
+import type { Encoding, FileTable } from '../../files/readTable';
+import { refusedWords } from '../../files/refusedWords';
 import type { RowOutcome } from './sendRows';
 
 interface Opened {
@@ -45,12 +46,6 @@ export interface ImportState {
   /** Ends the work after the batch that is on its way. */
   readonly stop: () => void;
 }
-
-const REFUSED_WORDS = {
-  empty: 'is empty. Choose another file.',
-  'only-headings': 'has headings and no rows. Choose another file.',
-  'not-text': 'is not a text file. Save it as CSV first.',
-} as const;
 
 const mappingKey = (kind: ImportKind, headings: readonly string[]): string =>
   `yaylak-import ${kind} ${headings.join('|')}`;
@@ -176,9 +171,3 @@ export function useImport(): ImportState {
 /** Lines of a result that ended one way. */
 export const linesOf = (result: Preview | undefined, status: RowOutcome['status']): number[] =>
   (result?.outcomes ?? []).flatMap((o) => (o.status === status ? [o.line] : []));
-
-function refusedWords({ reason, megabytes }: Extract<FileTableAnswer, { kind: 'refused' }>): string {
-  return reason === 'too-large'
-    ? `has ${megabytes.toFixed(0)} MB; up to ${MOST_MEGABYTES} MB are read at a time. Split it into parts.`
-    : REFUSED_WORDS[reason];
-}

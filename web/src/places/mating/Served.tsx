@@ -7,7 +7,7 @@ import { LineTable } from '../../parts/LineTable';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { WindowBar } from '../../parts/WindowBar';
-import { percentText } from '@yaylak/contract';
+import { chanceText, percentText } from '@yaylak/contract';
 import { fullDate, shortDate } from '../../words/format';
 
 interface Props {
@@ -71,7 +71,7 @@ export function Served({ females, view, onServe }: Props) {
                   )}
                 </td>
                 <td style={{ whiteSpace: 'nowrap' }}>
-                  <b>{percentText(chance.probability)}</b>
+                  <b>{chanceText(chance.probability)}</b>
                   <ChanceHow tag={f.tag.text} chance={chance} />
                 </td>
                 <td>

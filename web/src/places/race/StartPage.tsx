@@ -54,9 +54,10 @@ export function StartPage() {
   const [name, setName] = useState<string>();
   const [templateId, setTemplateId] = useState(given?.templateId ?? 'weigh');
   const templates = roster.data?.templates ?? SHIPPED_TEMPLATES;
-  const [ownPlan, setOwnPlan] = useState<JobPlan | undefined>(given?.plan);
+  const [ownPlan, setOwnPlan] = useState<JobPlan>();
   const lastTubes = roster.data?.lastTubes ?? {};
-  const template = templates.find((t) => t.id === templateId) ?? (SHIPPED_TEMPLATES[0] as JobPlan);
+  // A job handed over stands for a template: its tubes go on from the last one as well.
+  const template = templates.find((t) => t.id === templateId) ?? given?.plan ?? (SHIPPED_TEMPLATES[0] as JobPlan);
   const plan = ownPlan ?? withNextTube(template, lastTubes);
   const [typedBy, setStartedBy] = useState<string>();
   const startedBy = typedBy ?? holding?.keeper ?? '';

@@ -1,4 +1,4 @@
-import { neutralCell } from '@yaylak/core';
+import { dayOf, neutralCell } from '@yaylak/core';
 import { unparse } from 'papaparse';
 import { Link, useParams } from 'react-router';
 import { Button } from '../../parts/Button';
@@ -8,7 +8,8 @@ import { PaperSheet } from '../../parts/PaperSheet';
 import { TickBox } from '../../parts/TickBox';
 import { Row, Small } from '../../parts/Panel';
 import { Empty, Loading } from '../../parts/States';
-import { countText, fullDate } from '../../words/format';
+import { countText, fullDate, shortDate } from '../../words/format';
+import { PURPOSE_WORDS } from '../../words/stations';
 import { saveFile } from '../../words/saveFile';
 import { tubeRows } from './tubeRows';
 import { useRace } from './useRace';
@@ -21,15 +22,18 @@ export function TubeSheet() {
   if (!job)
     return race.isMissing ? <Empty title="This job is not here">It may be on another device.</Empty> : <Loading />;
   const rows = tubeRows(race.passages, race.animals);
+  const isOfYoung = rows.some((r) => r.purpose === 'pregnancy');
   const csv = (): void =>
     saveFile(
       `tubes-${job.on}.csv`,
       'text/csv',
       `${unparse(
         {
-          fields: ['tube', 'sample', 'number', 'electronic', 'species', 'sex', 'date'],
+          fields: ['tube', 'sample', 'number', 'electronic', 'species', 'sex', 'served', 'date'],
           data: rows.map((r) =>
-            [r.tube, r.purpose, r.number, r.electronic, r.species, r.sex, job.on].map((c) => neutralCell(c)),
+            [r.tube, r.purpose, r.number, r.electronic, r.species, r.sex, r.servedOn, job.on].map((c) =>
+              neutralCell(c),
+            ),
           ),
         },
         { newline: '\r\n' },
@@ -64,6 +68,7 @@ export function TubeSheet() {
             <th>Number</th>
             <th>Electronic</th>
             <th>Animal</th>
+            {isOfYoung ? <th>Served</th> : null}
             <th>Seen twice</th>
           </tr>
         </thead>
@@ -73,12 +78,19 @@ export function TubeSheet() {
               <td>
                 <b>{r.tube}</b>
               </td>
-              <td>{r.purpose}</td>
+              <td>{PURPOSE_WORDS[r.purpose]}</td>
               <td>{r.number}</td>
               <td>{r.electronic}</td>
               <td>
                 {r.species}, {r.sex}
               </td>
+              {isOfYoung ? (
+                <td>
+                  {r.servedOn === ''
+                    ? 'not known'
+                    : `${shortDate(r.servedOn)}, day ${dayOf(job.on) - dayOf(r.servedOn)}`}
+                </td>
+              ) : null}
               <td>
                 <TickBox says={`tube ${r.tube} looked at when it is packed`} />
               </td>
@@ -86,7 +98,38 @@ export function TubeSheet() {
           ))}
         </tbody>
       </LineTable>
+      {rows.length > 0 ? <Parcel tubes={rows.length} /> : null}
       <Small>One needle and one tube for each animal. Blood and swabs can carry what people catch: gloves on.</Small>
     </PaperSheet>
+  );
+}
+
+/** What goes into the parcel, to be ticked as it is packed. */
+function Parcel({ tubes }: { readonly tubes: number }) {
+  const things = [
+    `${countText(tubes, 'tube', 'tubes')}, counted, stoppers tight, upright`,
+    'this sheet, and the file sent ahead where the laboratory takes it',
+    'the laboratory’s own form, signed',
+    'something that soaks up, and a bag that does not leak',
+    'cold pack where the laboratory asks for one; never frozen',
+    'marked as the carrier’s rules for samples want it',
+  ];
+  return (
+    <section>
+      <h2>The parcel</h2>
+      <LineTable>
+        <tbody>
+          {things.map((thing) => (
+            <tr key={thing}>
+              <td style={{ width: 32 }}>
+                <TickBox says={thing} />
+              </td>
+              <td>{thing}</td>
+            </tr>
+          ))}
+        </tbody>
+      </LineTable>
+      <p>Sent on ________________ by ________________</p>
+    </section>
   );
 }

@@ -8,6 +8,8 @@ export interface TubeRow {
   readonly electronic: string;
   readonly species: string;
   readonly sex: string;
+  /** Her last service before the sample; empty where none is known. */
+  readonly servedOn: string;
 }
 
 /** The tubes of a job in the order they were filled, each with whose it is. */
@@ -24,6 +26,7 @@ export const tubeRows = (passages: readonly Passage[], animals: ReadonlyMap<stri
               electronic: animal?.worn.find(([, , kind]) => kind === 'electronic')?.[0] ?? '',
               species: animal?.species ?? '',
               sex: animal?.sex ?? '',
+              servedOn: animal?.served?.at(-1)?.to ?? '',
             },
           ]
         : [],

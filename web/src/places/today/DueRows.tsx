@@ -6,6 +6,7 @@ import { useStartJob } from '../../jobs/useStartJob';
 import { Button } from '../../parts/Button';
 import { Row, Small } from '../../parts/Panel';
 import { useUndo } from '../../parts/Undo';
+import { useWrite } from '../../parts/useWrite';
 import { WindowBar } from '../../parts/WindowBar';
 import { useSavePlans } from '../../season/useSavePlans';
 import { shortDate } from '../../words/format';
@@ -22,6 +23,19 @@ export function DueRows({ work, today }: Props) {
   const navigate = useNavigate();
   const undo = useUndo();
   const done = useStepsDone(today);
+  const write = useWrite();
+  const stepDone = async (work: DueWork): Promise<void> => {
+    const refused = await write(
+      work.animalIds.map((animalId) => ({
+        type: 'carrying-step',
+        animalId,
+        on: today,
+        step: work.carryingStep ?? '',
+      })),
+      `Done: ${workTitle(work)}`,
+    );
+    if (refused.length > 0) undo.say(refused.join(' '));
+  };
   const begin = async ({ job, animalIds }: DueWork): Promise<void> => {
     if (!job) return;
     // A first tube has to be looked at before anything is filled.
@@ -57,6 +71,11 @@ export function DueRows({ work, today }: Props) {
                 onPress={() => void begin(w)}
               >
                 Start
+              </Button>
+            ) : null}
+            {w.carryingStep ? (
+              <Button aria-label={`Done: ${workTitle(w)}`} onPress={() => void stepDone(w)}>
+                Done
               </Button>
             ) : null}
             {w.steps.length > 0 && !w.job ? (

@@ -1,5 +1,5 @@
-import { SPECIES_WORDS, type AgeFit } from '@yaylak/core';
-import { percentText } from '@yaylak/contract';
+import { canTellText, percentText } from '@yaylak/contract';
+import { SPECIES_WORDS, type AgeFit, type TooSoonTold } from '@yaylak/core';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { Chip } from '../../../parts/Chip';
@@ -88,25 +88,25 @@ export function ScanFields({ draft, at, onType, children }: Props) {
         ) : null}
       </StationRow>
       {way === 'scan' ? <StationRow name="Found">{children}</StationRow> : null}
-      <SoonReason words={soon} value={draft.fields.reason ?? ''} onType={onType('reason')} />
+      <SoonReason soon={soon} value={draft.fields.reason ?? ''} onType={onType('reason')} />
     </>
   );
 }
 
 /** Why it is tested before the test can tell; asked only where it is too soon. */
 export function SoonReason({
-  words,
+  soon,
   value,
   onType,
 }: {
-  readonly words: string | undefined;
+  readonly soon: TooSoonTold | undefined;
   readonly value: string;
   readonly onType: (text: string) => void;
 }) {
-  if (words === undefined) return null;
+  if (soon === undefined) return null;
   return (
     <StationRow name="Too soon">
-      <span>{words}</span>
+      <span>{canTellText(soon)}</span>
       <SmallField id="race-reason" label="Why all the same" width={260} value={value} onType={onType} />
     </StationRow>
   );

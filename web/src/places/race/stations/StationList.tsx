@@ -114,7 +114,7 @@ export function StationList(props: Props) {
           <Hint>One needle and one tube for each animal.</Hint>
         </StationRow>
         {at.job.settings.sample?.purpose === 'pregnancy' && !draft.leftOut.includes('sample') ? (
-          <SoonReason words={tooSoonAt(at, 'blood')} value={draft.fields.reason ?? ''} onType={type('reason')} />
+          <SoonReason soon={tooSoonAt(at, 'blood')} value={draft.fields.reason ?? ''} onType={type('reason')} />
         ) : null}
       </>
     ),

@@ -9,6 +9,7 @@ import {
   type AgeFit,
   type ScanFinding,
   type TestWay,
+  type TooSoonTold,
   type TypedScan,
 } from '@yaylak/core';
 import { FINDING_WORDS, tooSoonText } from '@yaylak/contract';
@@ -44,8 +45,8 @@ export function fitAt(draft: Draft, at: AtHand): AgeFit | undefined {
   );
 }
 
-/** Why a way of testing could not tell of the animal at hand yet, in words. */
-export function tooSoonAt(at: AtHand, way: TestWay): string | undefined {
+/** Why a way of testing could not tell of the animal at hand yet. */
+export function tooSoonAt(at: AtHand, way: TestWay): TooSoonTold | undefined {
   const { animal } = at;
   const rules = at.settings.tests[way];
   if (!animal || !rules) return undefined;
@@ -55,18 +56,18 @@ export function tooSoonAt(at: AtHand, way: TestWay): string | undefined {
     lastBirthOn: animal.lastBirthOn === undefined ? undefined : dayOf(animal.lastBirthOn),
   };
   const found = tooSoon(rules, female, dayOf(at.job.on));
-  return found && tooSoonText(toldTooSoon(found, way));
+  return found && toldTooSoon(found, way);
 }
 
 /** A reason for a test that comes too soon: nothing stands against it once one is typed. */
 export function soonProblems(draft: Draft, at: AtHand, way: TestWay): Problem[] {
-  const words = tooSoonAt(at, way);
-  if (words === undefined || (draft.fields.reason ?? '').trim() !== '') return [];
+  const soon = tooSoonAt(at, way);
+  if (soon === undefined || (draft.fields.reason ?? '').trim() !== '') return [];
   return [
     {
       kind: 'refuse',
       field: 'reason',
-      message: `${words} Leave it out, or type why all the same; it then counts as doubtful.`,
+      message: `${tooSoonText(soon)} Leave it out, or type why all the same; it then counts as doubtful.`,
     },
   ];
 }

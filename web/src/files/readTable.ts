@@ -1,5 +1,6 @@
 import { parse } from 'papaparse';
 import { plainCell } from '@yaylak/core';
+import { MOST_MEGABYTES } from './limits';
 
 /** A file as a table of text. */
 export interface FileTable {
@@ -20,9 +21,6 @@ export type FileTableAnswer =
       readonly reason: 'empty' | 'only-headings' | 'too-large' | 'not-text';
       readonly megabytes: number;
     };
-
-/** Files beyond this are to be split; a hundred thousand weighings are about 4 MB. */
-export const MOST_MEGABYTES = 20;
 
 /**
  * Reads the bytes of a CSV file: byte-order mark, semicolons or tabs, quotes and any line ends are seen to. Without a

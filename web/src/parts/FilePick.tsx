@@ -1,5 +1,5 @@
 import { FileTrigger } from 'react-aria-components';
-import { Button } from '../../parts/Button';
+import { Button } from './Button';
 
 interface Props {
   readonly label: string;

@@ -1,0 +1,53 @@
+import { useQuery } from '@tanstack/react-query';
+import { chanceText } from '@yaylak/contract';
+import { SPECIES_WORDS, type Species } from '@yaylak/core';
+import { Link } from 'react-router';
+import { carryingFemaleQuery } from '../../api/queries';
+import { ChanceHow } from '../../parts/ChanceHow';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { WindowBar } from '../../parts/WindowBar';
+import { contradictionText } from '../../words/carrying';
+import { countText, shortDate } from '../../words/format';
+
+interface Props {
+  readonly animalId: string;
+  readonly species: Species;
+  readonly today: string;
+}
+
+/** How likely a served female carries, and when she would give birth. */
+export function InYoung({ animalId, species, today }: Props) {
+  const { data } = useQuery(carryingFemaleQuery(animalId));
+  if (!data?.chance) return null;
+  const { chance, birth, young } = data;
+  const [one, many] = SPECIES_WORDS[species].young.unknown;
+  return (
+    <Panel aria-label="In young">
+      <Row style={{ justifyContent: 'space-between' }}>
+        <h2>
+          In young: {chanceText(chance.probability)}
+          <ChanceHow tag={data.tag.text} chance={chance} />
+        </h2>
+        <Small>
+          served {shortDate(chance.servedOn)} by{' '}
+          {chance.straw ? `straw ${chance.straw}` : chance.males.map((m) => m.name ?? m.text).join(' or ')}
+          {young === null ? '' : `, ${countText(young, one, many)} seen`}
+        </Small>
+      </Row>
+      {chance.contradictions.map((c, i) => (
+        <p key={i}>
+          <b>{contradictionText(c)}</b>
+        </p>
+      ))}
+      {birth ? (
+        <>
+          <Small>{data.isOverdue ? 'The birth is overdue' : 'Birth'}</Small>
+          <WindowBar window={birth} today={today} />
+        </>
+      ) : null}
+      <Small>
+        <Link to={`/carrying?species=${species}`}>All that are carried</Link>
+      </Small>
+    </Panel>
+  );
+}

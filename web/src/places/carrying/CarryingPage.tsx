@@ -1,0 +1,150 @@
+import { useQuery } from '@tanstack/react-query';
+import type { CarryingFemaleView, CarryingView } from '@yaylak/contract';
+import { SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { lazy, Suspense, useState } from 'react';
+import { Link } from 'react-router';
+import { carryingQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Field';
+import { LinkButton } from '../../parts/LinkButton';
+import { Page } from '../../parts/Page';
+import { NotePanel, Row, Small } from '../../parts/Panel';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { useNewKey } from '../../parts/useWindowKey';
+import { countText, fullDate } from '../../words/format';
+import { BirthsToCome } from './BirthsToCome';
+import { FemaleRows } from './FemaleRows';
+import { ResultsSheet } from './ResultsSheet';
+import { StepsSheet } from './StepsSheet';
+import { Testing } from './Testing';
+import { TestSheet } from './TestSheet';
+import { useCarryingScope } from './useCarrying';
+import { WhatNow } from './WhatNow';
+import { answerText, inOrder } from './words';
+
+const InYoungPanel = lazy(async () => ({ default: (await import('./InYoungPanel')).InYoungPanel }));
+
+/** Who carries, how far the season is, who can be tested, and what to do with those that are empty. */
+export function CarryingPage() {
+  const { query, setSpecies, set } = useCarryingScope();
+  const { data, error, refetch } = useQuery({ ...carryingQuery(query), placeholderData: (before) => before });
+  const [open, setOpen] = useState<'results' | 'steps' | CarryingFemaleView>();
+  const [chosenId, setChosenId] = useState<string>();
+  useNewKey(() => {
+    const [first] = data ? inOrder(data.females) : [];
+    if (first) setOpen(first);
+  });
+  if (!data)
+    return (
+      <Page title="Carrying">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
+    );
+  const females = inOrder(data.females);
+  const questions = females.filter((f) => f.whatNow !== null);
+  const chosen =
+    questions.find((f) => f.tag.animalId === chosenId) ?? questions.find((f) => !f.decided) ?? questions[0];
+  return (
+    <Page
+      title={`How many ${SPECIES_WORDS[data.species].grown.female[1]} are in young?`}
+      lead={answerText(data)}
+      actions={
+        <>
+          <Button onPress={() => setOpen('results')}>
+            Read in results{data.tubesOut > 0 ? ` (${countText(data.tubesOut, 'tube out', 'tubes out')})` : ''}
+          </Button>
+          <LinkButton as={Link} to={`/carrying/births?species=${data.species}`}>
+            Birth list
+          </LinkButton>
+          <LinkButton as={Link} to="/carrying/ageing">
+            Ages told
+          </LinkButton>
+        </>
+      }
+      aside={
+        <>
+          {chosen ? (
+            <WhatNow key={chosen.tag.animalId} female={chosen} view={data} others={questions} onChoose={setChosenId} />
+          ) : null}
+          {data.births ? (
+            <BirthsToCome births={data.births} species={data.species} onSteps={() => setOpen('steps')} />
+          ) : null}
+          <Cautions />
+        </>
+      }
+    >
+      <Scope data={data} onSpecies={setSpecies} onSet={set} query={query} />
+      {data.curve ? (
+        <Suspense fallback={<Loading rows={5} />}>
+          <InYoungPanel curve={data.curve} today={data.on} species={data.species} />
+        </Suspense>
+      ) : (
+        <Empty title="Nobody was served yet">
+          Services are written down under <Link to={`/mating?species=${data.species}`}>Mating</Link>; from then on it is
+          told here who carries, and when it can be tested.
+        </Empty>
+      )}
+      <Testing view={data} />
+      {females.length > 0 ? (
+        <FemaleRows females={females} view={data} onWrite={setOpen} onAsk={(f) => setChosenId(f.tag.animalId)} />
+      ) : null}
+      {open === 'results' ? <ResultsSheet onClose={() => setOpen(undefined)} /> : null}
+      {open === 'steps' ? <StepsSheet species={data.species} onClose={() => setOpen(undefined)} /> : null}
+      {typeof open === 'object' ? (
+        <TestSheet female={open} species={data.species} today={data.on} onClose={() => setOpen(undefined)} />
+      ) : null}
+    </Page>
+  );
+}
+
+interface ScopeProps {
+  readonly data: CarryingView;
+  readonly query: ReturnType<typeof useCarryingScope>['query'];
+  readonly onSpecies: ReturnType<typeof useCarryingScope>['setSpecies'];
+  readonly onSet: ReturnType<typeof useCarryingScope>['set'];
+}
+
+/** Species, group, male and season. */
+function Scope({ data, query, onSpecies, onSet }: ScopeProps) {
+  return (
+    <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+      <Choice
+        label="Species"
+        value={data.species}
+        options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+        onChange={onSpecies}
+      />
+      <Choice
+        label="Group"
+        value={query.groupId ?? ''}
+        options={[['', 'all of them'], ...data.groups.map((g) => [g.id, g.name] as const)]}
+        onChange={(id) => onSet('groupId', id)}
+      />
+      <Choice
+        label="Served by"
+        value={query.maleId ?? ''}
+        options={[['', 'any male'], ...data.males.map((m) => [m.animalId, m.name ?? m.text] as const)]}
+        onChange={(id) => onSet('maleId', id)}
+      />
+      {data.season === null ? null : (
+        <Choice
+          label="Season of mating"
+          value={data.season}
+          options={data.seasons.map((s) => [s.from, `from ${fullDate(s.from)} (${s.females})`])}
+          onChange={(from) => onSet('season', from)}
+        />
+      )}
+    </Row>
+  );
+}
+
+function Cautions() {
+  return (
+    <NotePanel $tone="weld">
+      <h2>Take care</h2>
+      <Small>
+        A new needle and a new tube for each animal, and the law on who may take blood. Feel a rabbit gently and never
+        after day 14. A female that slipped her young may carry what people catch: gloves, and nobody who is pregnant
+        near her or near births; ask your vet.
+      </Small>
+    </NotePanel>
+  );
+}

@@ -1,0 +1,189 @@
+import {
+  EVIDENCE_WAY_WORDS,
+  chanceText,
+  percentText,
+  WAY_ON_WORDS,
+  type CarryingFemaleView,
+  type CarryingView,
+} from '@yaylak/contract';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { Button } from '../../parts/Button';
+import { ChanceHow } from '../../parts/ChanceHow';
+import { LineTable } from '../../parts/LineTable';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { WindowBar } from '../../parts/WindowBar';
+import { colour } from '../../theme/tokens';
+import { contradictionText } from '../../words/carrying';
+import { shortDate } from '../../words/format';
+import { knownText, STATE_WORDS } from './words';
+
+interface Props {
+  readonly females: readonly CarryingFemaleView[];
+  readonly view: CarryingView;
+  readonly onWrite: (female: CarryingFemaleView) => void;
+  readonly onAsk: (female: CarryingFemaleView) => void;
+}
+
+const SHOWN = 40;
+
+/** Each female: her service, what is known, how likely she carries, and what comes next. */
+export function FemaleRows({ females, view, onWrite, onAsk }: Props) {
+  const [isAll, setAll] = useState(false);
+  const shown = isAll ? females : females.slice(0, SHOWN);
+  return (
+    <Panel>
+      <h2>One by one ({females.length})</h2>
+      <Middle>
+        <thead>
+          <tr>
+            <th>Female</th>
+            <th>Service</th>
+            <th>What is known</th>
+            <th>In young</th>
+            <th>Next</th>
+            <th aria-label="Do" />
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map((f) => (
+            <tr key={f.tag.animalId}>
+              <td>
+                <Row $gap={1}>
+                  <Tag tag={f.tag} /> {f.tag.name}
+                </Row>
+              </td>
+              <td style={{ whiteSpace: 'nowrap' }}>{f.chance ? <Service female={f} /> : null}</td>
+              <td>
+                {knownText(f, view.species)}
+                {f.chance?.contradictions.map((c, i) => (
+                  <Warn key={i}>{contradictionText(c)}</Warn>
+                ))}
+                <FitLine female={f} />
+              </td>
+              <td>
+                {f.chance ? (
+                  <>
+                    <State data-state={f.state}>{STATE_WORDS[f.state]}</State>{' '}
+                    <span style={{ whiteSpace: 'nowrap' }}>
+                      {chanceText(f.chance.probability)}
+                      <ChanceHow tag={f.tag.text} chance={f.chance} />
+                    </span>
+                  </>
+                ) : null}
+              </td>
+              <td>
+                <Next female={f} today={view.on} onAsk={onAsk} />
+              </td>
+              <td>
+                {f.chance ? (
+                  <Button kind="quiet" aria-label={`Write down of ${f.tag.text}`} onPress={() => onWrite(f)}>
+                    Write down
+                  </Button>
+                ) : null}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Middle>
+      {females.length > SHOWN ? (
+        <Button kind="quiet" onPress={() => setAll(!isAll)}>
+          {isAll ? 'Show fewer' : `Show all ${females.length}`}
+        </Button>
+      ) : null}
+    </Panel>
+  );
+}
+
+function Service({ female: { chance } }: { readonly female: CarryingFemaleView }) {
+  if (!chance) return null;
+  const by = chance.straw ? `straw ${chance.straw}` : chance.males.map((m) => m.name ?? m.text).join(' or ');
+  return (
+    <>
+      {shortDate(chance.servedOn)}
+      <Small>{by}</Small>
+    </>
+  );
+}
+
+/** What her scanned age says of service and sire, where that is not plain. */
+function FitLine({ female: { fit } }: { readonly female: CarryingFemaleView }) {
+  if (!fit) return null;
+  if (fit.servedOn === null)
+    return (
+      <Warn>
+        {fit.ageDays} days fit no service: conceived about {shortDate(fit.conceivedOn)}.
+      </Warn>
+    );
+  const [first] = fit.sires;
+  if (!first || (fit.sires.length === 1 && Math.abs(fit.daysOff ?? 0) <= 2)) return null;
+  return (
+    <Small>
+      The age fits {shortDate(fit.servedOn)}:{' '}
+      {fit.sires.map((s) => `${s.tag.name ?? s.tag.text} ${percentText(s.probability)}`).join(', ')}
+    </Small>
+  );
+}
+
+function Next({
+  female: f,
+  today,
+  onAsk,
+}: {
+  readonly female: CarryingFemaleView;
+  readonly today: string;
+  readonly onAsk: Props['onAsk'];
+}) {
+  if (f.decided) return <b>{WAY_ON_WORDS[f.decided.decision]}</b>;
+  if (f.state === 'too-soon' || f.state === 'likely') {
+    const open = f.windows.find((w) => !w.isDone && w.window.closes >= today);
+    if (open)
+      return (
+        <>
+          <Small>{EVIDENCE_WAY_WORDS[open.way]}</Small>
+          <WindowBar window={open.window} today={today} />
+        </>
+      );
+  }
+  if (f.whatNow) {
+    const [best] = f.whatNow.ways;
+    if (!best) return null;
+    const by = best.way === 'serve-again' && f.whatNow.serveUntil ? ` by ${shortDate(f.whatNow.serveUntil)}` : '';
+    return (
+      <Button aria-label={`What now with ${f.tag.text}`} onPress={() => onAsk(f)}>
+        {WAY_ON_WORDS[best.way]}
+        {by}?
+      </Button>
+    );
+  }
+  if (!f.birth) return null;
+  return (
+    <>
+      <Small>{f.isOverdue ? 'overdue' : 'birth'}</Small>
+      <WindowBar window={f.birth} today={today} />
+    </>
+  );
+}
+
+const Middle = styled(LineTable)`
+  td {
+    vertical-align: middle;
+  }
+`;
+const Warn = styled.p`
+  color: ${colour('madder')};
+  font-size: 14px;
+`;
+const State = styled.b`
+  display: block;
+  &[data-state='in-young'],
+  &[data-state='likely'] {
+    color: ${colour('moss')};
+  }
+  &[data-state='empty'],
+  &[data-state='lost'],
+  &[data-state='doubtful'] {
+    color: ${colour('madder')};
+  }
+`;

@@ -1,0 +1,254 @@
+import { useQuery } from '@tanstack/react-query';
+import type { TubeOutView } from '@yaylak/contract';
+import { matchResults, type ReadResult, type ResultMatch, type TubeSent } from '@yaylak/core';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { tubesOutQuery } from '../../api/queries';
+import { refusedWords } from '../../files/refusedWords';
+import type { EntryDraft } from '../../outbox/useRecord';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { FilePick } from '../../parts/FilePick';
+import { LineTable } from '../../parts/LineTable';
+import { Row, Small } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { Failed, Loading } from '../../parts/States';
+import { Tag } from '../../parts/Tag';
+import { useWrite } from '../../parts/useWrite';
+import { colour, space } from '../../theme/tokens';
+import { TEST_RESULT_WORDS } from '../../words/carrying';
+import { countText, shortDate } from '../../words/format';
+import { readResults, sentOf } from './readResults';
+
+/** What is made of a line that wants a look: nothing until somebody says. */
+type Verdict = 'hold' | 'as-said' | 'exchange';
+
+/** Results of a laboratory by the number on the tube: what fits is written down, what does not is held for a look. */
+export function ResultsSheet({ onClose }: { readonly onClose: () => void }) {
+  const write = useWrite();
+  const { data: tubes, error, refetch } = useQuery(tubesOutQuery);
+  const [file, setFile] = useState<{ readonly name: string; readonly rows: readonly ResultMatch[] }>();
+  const [laboratory, setLaboratory] = useState('');
+  const [verdicts, setVerdicts] = useState<Readonly<Record<string, Verdict>>>({});
+  const [problem, setProblem] = useState<string>();
+  if (!tubes)
+    return (
+      <Sheet title="Read in results" isOpen onClose={onClose}>
+        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={3} />}
+      </Sheet>
+    );
+  const byId = new Map(tubes.map((t) => [t.sampleId, t]));
+  const pick = async (picked: File): Promise<void> => {
+    setVerdicts({});
+    const read = readResults(new Uint8Array(await picked.arrayBuffer()));
+    if (read.kind === 'refused') return setProblem(`${picked.name} ${refusedWords(read)}`);
+    if (read.kind === 'no-columns')
+      return setProblem(
+        `${picked.name} has no column “${read.missing.join('” and no “')}”; its headings are ${read.headings.join(', ')}. Name the columns tube, result, and if there are any animal and gene.`,
+      );
+    setProblem(undefined);
+    setFile({ name: picked.name, rows: matchResults(tubes.map(sentOf), read.rows) });
+  };
+  const rows = file?.rows ?? [];
+  const good = rows.filter((m) => m.kind === 'good');
+  const looks = rows.filter((m) => m.kind === 'look');
+  const drafts = rows.flatMap((m) => draftOf(m, verdicts, byId, laboratory.trim()));
+  const submit = async (): Promise<void> => {
+    const refused = await write(
+      drafts,
+      `Wrote down ${countText(drafts.length, 'result', 'results')} from ${file?.name ?? 'a file'}`,
+    );
+    if (refused.length > 0) return setProblem(refused.join(' '));
+    onClose();
+  };
+  return (
+    <Sheet title="Read in results" isOpen onClose={onClose} width={920}>
+      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <FilePick label="Choose the laboratory’s file" accept=".csv,.txt,text/csv" onPick={(f) => void pick(f)} />
+        <Field label="Laboratory (may be left empty)" value={laboratory} onChange={setLaboratory} />
+      </Row>
+      {file ? null : (
+        <>
+          <Small>
+            A CSV with the columns tube and result; animal and gene where it has them. Results: in young, empty,
+            doubtful; of a gene free, carrier, affected.
+          </Small>
+          <Small>
+            {tubes.length === 0
+              ? 'No tube is out.'
+              : `${countText(tubes.length, 'tube is', 'tubes are')} out: ${tubes.map((t) => `${t.tube} of ${shortDate(t.on)}`).join(', ')}.`}
+          </Small>
+        </>
+      )}
+      {file ? (
+        <>
+          <p role="status">
+            <b>{file.name}</b>: {good.length} fit their tubes,{' '}
+            {looks.length > 0 ? `${countText(looks.length, 'wants a look', 'want a look')}` : 'none wants a look'}
+            {count(rows, 'unknown-tube') > 0 ? `, ${count(rows, 'unknown-tube')} of no tube of ours` : ''}
+            {count(rows, 'missing') > 0
+              ? `, ${countText(count(rows, 'missing'), 'tube', 'tubes')} without an answer`
+              : ''}
+            .
+          </p>
+          <LineTable>
+            <thead>
+              <tr>
+                <th>Tube</th>
+                <th>Animal</th>
+                <th>They say</th>
+                <th>What fits</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((m, i) => (
+                <MatchRow
+                  key={`${m.kind} ${i}`}
+                  match={m}
+                  byId={byId}
+                  verdict={m.kind === 'look' ? (verdicts[keyOf(m)] ?? 'hold') : undefined}
+                  onVerdict={(v) => m.kind === 'look' && setVerdicts({ ...verdicts, [keyOf(m)]: v })}
+                />
+              ))}
+            </tbody>
+          </LineTable>
+        </>
+      ) : null}
+      {problem ? <p role="alert">{problem}</p> : null}
+      {file ? (
+        <Row>
+          <Button kind="main" isDisabled={drafts.length === 0} onPress={() => void submit()}>
+            Write {countText(drafts.length, 'result', 'results')} down
+          </Button>
+          <Small>What is held stays out: the tube is asked for again with the next file.</Small>
+        </Row>
+      ) : null}
+    </Sheet>
+  );
+}
+
+const keyOf = (m: Extract<ResultMatch, { kind: 'look' }>): string => `${m.row.line} ${m.sent.sampleId}`;
+const count = (rows: readonly ResultMatch[], kind: ResultMatch['kind']): number =>
+  rows.filter((m) => m.kind === kind).length;
+
+const readText = (read: ReadResult | undefined, said: string): string =>
+  read === undefined ? `“${said}”` : read.kind === 'gene' ? read.result : TEST_RESULT_WORDS[read.result];
+
+interface RowProps {
+  readonly match: ResultMatch;
+  readonly byId: ReadonlyMap<string, TubeOutView>;
+  readonly verdict: Verdict | undefined;
+  readonly onVerdict: (verdict: Verdict) => void;
+}
+
+function MatchRow({ match: m, byId, verdict, onVerdict }: RowProps) {
+  if (m.kind === 'unknown-tube')
+    return (
+      <tr>
+        <td>{m.row.tube || 'none'}</td>
+        <td>{m.row.animal}</td>
+        <td>{m.row.result}</td>
+        <Warn>no tube of this number is out; not taken (line {m.row.line})</Warn>
+      </tr>
+    );
+  const tube = byId.get(m.sent.sampleId);
+  const tag = tube ? <Tag tag={tube.tag} isStatic /> : null;
+  if (m.kind === 'missing')
+    return (
+      <tr>
+        <td>{m.sent.tube}</td>
+        <td>{tag}</td>
+        <td>nothing</td>
+        <Warn>not in this file: ask the laboratory</Warn>
+      </tr>
+    );
+  const said = (
+    <>
+      <b>{readText(m.read, m.row.result)}</b>
+      {m.row.gene ? <Small>{m.row.gene}</Small> : null}
+    </>
+  );
+  if (m.kind === 'good')
+    return (
+      <tr>
+        <td>{m.sent.tube}</td>
+        <td>{tag}</td>
+        <td>{said}</td>
+        <td>{tube?.isTooSoon ? 'fits; taken too soon, so it counts as doubtful' : 'fits'}</td>
+      </tr>
+    );
+  const other = 'other' in m.doubt ? m.doubt.other : undefined;
+  return (
+    <tr>
+      <td>{m.sent.tube}</td>
+      <td>{tag}</td>
+      <td>{said}</td>
+      <td>
+        <WarnText>{doubtText(m, other && byId.get(other.sampleId))}</WarnText>
+        {m.read?.kind === 'gene' && m.read.result === 'doubtful' ? null : m.read === undefined ? (
+          <Small>Held: mend the word in the file, or write it down by hand.</Small>
+        ) : (
+          <Choice
+            label={`Line ${m.row.line}`}
+            isLabelHidden
+            value={verdict ?? 'hold'}
+            options={[
+              ['hold', 'hold it, look at the tubes'],
+              ['as-said', `take it for ${tube?.tag.text ?? 'her'}`],
+              ...(other ? [['exchange', `it is ${byId.get(other.sampleId)?.tag.text ?? other.tube}’s`] as const] : []),
+            ]}
+            onChange={onVerdict}
+          />
+        )}
+      </td>
+    </tr>
+  );
+}
+
+function doubtText(m: Extract<ResultMatch, { kind: 'look' }>, other: TubeOutView | undefined): string {
+  const { doubt } = m;
+  switch (doubt.kind) {
+    case 'doubtful':
+      return 'The laboratory is in doubt: fill a new tube.';
+    case 'other-animal':
+      return other
+        ? `Looks swapped: they have ${doubt.animal}, and that one is tube ${other.tube}.`
+        : `They have ${doubt.animal}, and this tube was filled from another.`;
+    case 'looks-swapped':
+      return `Looks swapped with tube ${doubt.other.tube}${other ? ` (${other.tag.text})` : ''}: both answers go against all that is known, and exchanged both would fit.`;
+    case 'twice':
+      return `Stands in the file twice with two answers; see line ${doubt.otherLine}.`;
+    case 'unreadable':
+      return `“${m.row.result}”${m.row.gene ? ` for ${m.row.gene}` : ''} is no answer to what this tube was taken for.`;
+  }
+}
+
+/** What a line comes to as an entry; nothing for what is held. */
+function draftOf(
+  m: ResultMatch,
+  verdicts: Readonly<Record<string, Verdict>>,
+  byId: ReadonlyMap<string, TubeOutView>,
+  laboratory: string,
+): EntryDraft[] {
+  if (m.kind !== 'good' && m.kind !== 'look') return [];
+  const verdict = m.kind === 'good' ? 'as-said' : (verdicts[keyOf(m)] ?? 'hold');
+  const other = m.kind === 'look' && 'other' in m.doubt ? m.doubt.other : undefined;
+  const sent: TubeSent | undefined = verdict === 'exchange' ? other : m.sent;
+  const on = sent && byId.get(sent.sampleId)?.on;
+  if (verdict === 'hold' || !sent || !m.read || on === undefined) return [];
+  const base = { animalId: sent.animalId, on, sampleId: sent.sampleId, ...(laboratory === '' ? {} : { laboratory }) };
+  if (m.read.kind === 'pregnancy') return [{ type: 'pregnancy-test', ...base, way: 'blood', result: m.read.result }];
+  // A gene's test has no doubtful answer: it is filled anew.
+  return m.read.result === 'doubtful'
+    ? []
+    : [{ type: 'gene-test', ...base, gene: m.row.gene.trim(), result: m.read.result }];
+}
+
+const WarnText = styled.p`
+  color: ${colour('madder')};
+  font-size: 14px;
+`;
+const Warn = styled.td`
+  color: ${colour('madder')};
+  padding-left: ${space(0)};
+`;

@@ -1,0 +1,132 @@
+import { EVIDENCE_WAY_WORDS, tooSoonText, type CarryingView, type TestPlanView } from '@yaylak/contract';
+import { dayOf, SPECIES_WORDS } from '@yaylak/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { useStartJob } from '../../jobs/useStartJob';
+import { Button } from '../../parts/Button';
+import { How } from '../../parts/How';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { colour, space } from '../../theme/tokens';
+import { countText, moneyText, shortDate } from '../../words/format';
+
+const START_WORDS = { blood: 'Plan tubes for', scan: 'Scan', palpation: 'Feel' } as const;
+
+/** Who can be tested now by which way, the best day for all, and who only later, with the day. */
+export function Testing({ view }: { readonly view: CarryingView }) {
+  const startJob = useStartJob();
+  const navigate = useNavigate();
+  const [problem, setProblem] = useState<string>();
+  const [isAll, setAll] = useState(false);
+  const all = view.testing.filter((p) => p.of > 0);
+  const plans = isAll ? all : all.filter((p) => p.isUsed);
+  if (all.length === 0) return null;
+  const words = SPECIES_WORDS[view.species].grown.female;
+  const start = async ({ way, ready, later }: TestPlanView): Promise<void> => {
+    const animalIds = ready.map((t) => t.animalId);
+    const name = `${countText(ready.length, words[0], words[1])}, ${EVIDENCE_WAY_WORDS[way]}`;
+    // Tubes are numbered from the first one in the rack: it is looked at before anything is filled.
+    if (way === 'blood')
+      return void navigate('/race', {
+        state: {
+          animalIds: animalIds.length > 0 ? animalIds : later.map((l) => l.tag.animalId),
+          name,
+          templateId: '',
+          plan: { stations: ['sample'], settings: { sample: { purpose: 'pregnancy', firstTube: 'B-001' } }, gates: [] },
+        },
+      });
+    setProblem(await startJob({ name, stations: ['scan'], settings: { scan: { way } }, gates: [], animalIds }));
+  };
+  return (
+    <Panel>
+      <Row style={{ justifyContent: 'space-between' }}>
+        <h2>
+          Who can be tested
+          <How of="Who can be tested">
+            <p>
+              Each way tells from so many days after the last service on, and blood not before what is left of the last
+              birth is gone. Days, what it finds and its price stand under Holding; ask your laboratory for theirs.
+            </p>
+            <p>The best day is the one on which the most are in their best stretch, so that one visit does.</p>
+          </How>
+        </h2>
+        {all.length > plans.length || isAll ? (
+          <Button kind="quiet" onPress={() => setAll(!isAll)}>
+            {isAll ? 'Only the ways used here' : 'Other ways too'}
+          </Button>
+        ) : null}
+      </Row>
+      {plans.length === 0 ? <Small>None by the ways used here; they are set under Holding.</Small> : null}
+      {plans.map((p) => (
+        <Way key={p.way} role="group" aria-label={EVIDENCE_WAY_WORDS[p.way]}>
+          <div>
+            <b>{capital(EVIDENCE_WAY_WORDS[p.way])}</b>
+            <Small>
+              {p.ready.length > 0 ? `now ${p.ready.length} of ${p.of}` : `none of ${p.of} yet`}
+              {p.bestDay ? bestText(p, view.on) : ''}
+              {p.priceMinor > 0
+                ? `; ${moneyText(p.priceMinor, view.currency)} a head, ${moneyText(p.priceMinor * p.of, view.currency)} for all ${p.of}`
+                : ''}
+            </Small>
+            {p.later.length > 0 ? (
+              <details>
+                <summary>{countText(p.later.length, 'comes later', 'come later')}</summary>
+                <ul>
+                  {p.later.map((l) => (
+                    <li key={l.tag.animalId}>
+                      <Tag tag={l.tag} /> <Small as="span">{tooSoonText(l.tooSoon)}</Small>
+                    </li>
+                  ))}
+                </ul>
+              </details>
+            ) : null}
+          </div>
+          <Button
+            kind={p.way === plans[0]?.way ? 'main' : 'plain'}
+            isDisabled={p.ready.length === 0 && p.way !== 'blood'}
+            onPress={() => void start(p)}
+          >
+            {START_WORDS[p.way]} {p.ready.length > 0 ? p.ready.length : p.of}
+            {p.ready.length === 0 ? ', too soon' : ''}
+          </Button>
+        </Way>
+      ))}
+      {problem ? <p role="alert">{problem}</p> : null}
+    </Panel>
+  );
+}
+
+function bestText({ bestDay, of }: TestPlanView, today: string): string {
+  if (!bestDay) return '';
+  const when = dayOf(bestDay.on) === dayOf(today) ? 'today' : `on ${shortDate(bestDay.on)}`;
+  return `; best ${when}: ${bestDay.open} of ${of} can be told of, ${bestDay.best} at their best time`;
+}
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+const Way = styled.div`
+  display: flex;
+  align-items: flex-start;
+  justify-content: space-between;
+  gap: ${space(3)};
+  padding: ${space(2)} 0;
+  border-top: 1px solid ${colour('line')};
+  summary {
+    cursor: pointer;
+    font-size: 14px;
+    min-height: 24px;
+  }
+  ul {
+    list-style: none;
+    margin: ${space(1)} 0 0;
+    padding: 0;
+  }
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: ${space(2)};
+    align-items: center;
+    padding: 2px 0;
+  }
+`;

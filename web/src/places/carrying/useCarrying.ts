@@ -1,0 +1,37 @@
+import { useQuery } from '@tanstack/react-query';
+import type { CarryingQuery } from '@yaylak/contract';
+import { SPECIES, type Species } from '@yaylak/core';
+import { useSearchParams } from 'react-router';
+import { todayQuery } from '../../api/queries';
+
+type Part = 'groupId' | 'maleId' | 'season';
+
+/** Whose pregnancies the page looks at, kept in its address; a species that is here where none is named. */
+export function useCarryingScope(): {
+  readonly query: CarryingQuery;
+  readonly setSpecies: (species: Species) => void;
+  readonly set: (part: Part, value: string) => void;
+} {
+  const [search, setSearch] = useSearchParams();
+  const { data: today } = useQuery(todayQuery);
+  const asked = SPECIES.find((s) => s === search.get('species'));
+  const here = today?.head.find((h) => h.grownFemales > 0)?.species;
+  const part = (name: Part): Partial<CarryingQuery> => {
+    const value = search.get(name);
+    return value ? { [name]: value } : {};
+  };
+  return {
+    query: { species: asked ?? here ?? 'sheep', ...part('groupId'), ...part('maleId'), ...part('season') },
+    setSpecies: (species) => setSearch({ species }, { replace: true }),
+    set: (name, value) =>
+      setSearch(
+        (before) => {
+          const next = new URLSearchParams(before);
+          if (value === '') next.delete(name);
+          else next.set(name, value);
+          return next;
+        },
+        { replace: true },
+      ),
+  };
+}
