@@ -25,6 +25,8 @@ const PLACES = [
   '/mating/males?species=goat',
   '/mating/pairing?species=goat',
   '/mating/record?species=rabbit',
+  '/carrying?species=goat',
+  '/carrying/ageing',
   '/animals',
   '/remedies',
   '/remedies/register',

@@ -51,6 +51,21 @@ const pedigree = async (page, url) => {
   await goto(`/animals/${known.tag.animalId}/pedigree`)(page, url);
 };
 
+/** The herd on the scanner: who it can tell of, one at hand. */
+const scan = async (page, url) => {
+  const { testing } = await (await page.request.get(`${url}/api/carrying?species=goat`)).json();
+  const { ready } = testing.find((t) => t.way === 'scan');
+  await goto('/carrying?species=goat')(page, url);
+  await page.getByRole('button', { name: `Scan ${ready.length}`, exact: true }).click();
+  await page.getByLabel('Number of the next animal').waitFor();
+  for (const [i, tag] of ready.slice(0, 2).entries()) {
+    await page.keyboard.type(tag.text);
+    await page.keyboard.press('Enter');
+    await page.keyboard.type(i === 0 ? '1' : '2');
+    if (i === 0) await page.keyboard.press('Enter');
+  }
+};
+
 const importFile = async (page, url) => {
   const roster = await (await page.request.get(`${url}/api/roster`)).json();
   const lambs = roster.animals.filter((a) => a.species === 'sheep').slice(0, 50);
@@ -90,6 +105,8 @@ export const views = [
   { name: 'mating', open: goto('/mating?species=goat') },
   { name: 'pairing', open: pairing },
   { name: 'pedigree', open: pedigree },
+  { name: 'carrying', open: goto('/carrying?species=goat') },
+  { name: 'scan', open: scan },
   { name: 'choosing', open: goto('/choosing') },
   { name: 'import', open: importFile },
   { name: 'tags', open: goto('/tags') },
