@@ -3,6 +3,7 @@ export * from './eligible';
 export * from './heats';
 export * from './males';
 export * from './pairs';
+export * from './ranWith';
 export * from './record';
 export * from './services';
 export * from './signs';

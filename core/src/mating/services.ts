@@ -11,6 +11,8 @@ export interface Service {
   readonly on: Day;
   readonly at: Moment | undefined;
   readonly way: ServiceWay;
+  /** Of one nobody saw: since when she ran with them; `on` is then the last day. */
+  readonly since?: Day;
   /** All that may be the sire: one by hand, several where several males ran. */
   readonly maleIds: readonly string[];
 }
@@ -74,7 +76,10 @@ export function spells(
     if (last && s.on - (last.at(-1) as Service).on <= SAME_HEAT_DAYS) last.push(s);
     else groups.push([s]);
   }
-  const bounds = groups.map((g) => ({ on: (g[0] as Service).on, lastOn: (g.at(-1) as Service).on }));
+  const bounds = groups.map((g) => {
+    const first = g[0] as Service;
+    return { on: first.since ?? first.on, lastOn: (g.at(-1) as Service).on };
+  });
   const { gestationDays: g, heatCycleDays: c } = settings;
   return groups.map((group, i) => {
     const { on, lastOn } = bounds[i] as (typeof bounds)[number];

@@ -1,4 +1,12 @@
-import type { AgeingView, BirthListView, CarryingView, MatingView, RosterView, TubeOutView } from '@yaylak/contract';
+import type {
+  AgeingView,
+  BirthListView,
+  CarryingView,
+  MatingView,
+  RosterView,
+  SeasonView,
+  TubeOutView,
+} from '@yaylak/contract';
 import {
   aGroup,
   arrival,
@@ -206,6 +214,10 @@ it('lists births to come by day, and who when', async () => {
   expect(rows.map((r) => r.tag.text)).toContain('G-01');
   expect(rows.map((r) => r.birth.bestFrom)).toEqual([...rows.map((r) => r.birth.bestFrom)].sort());
   expect(rows.some((r) => r.tag.text === 'G-08')).toBe(false); // she lost hers
+  // The calendar has them as well, as whole days.
+  const { calendarKey } = await get<SeasonView>(t, '/api/season');
+  const { text } = await t.http().get(`/api/calendar.ics?key=${calendarKey}`).expect(200);
+  expect(text.replaceAll('\r\n ', '')).toMatch(/DTSTART;VALUE=DATE:20270215[\s\S]*?SUMMARY:G-01: kidding/);
 });
 
 it('holds a learner’s ages against the scanner’s', async () => {
@@ -221,6 +233,27 @@ it('takes services and births along to the race', async () => {
     { from: '2026-09-21', to: '2026-09-21', males: ['Juniper'] },
     { from: '2026-10-12', to: '2026-10-12', males: ['Alder'] },
   ]);
+});
+
+it('takes a ewe that ran with the ram over a cycle as served, from his first day on', async () => {
+  const [ram, ewe] = [uuid(), uuid()];
+  const flock = await aGroup(t, 'Flock');
+  const stayId = uuid();
+  await t.post(
+    arrival(ram, { sex: 'male', bornOn: '2023-04-01', on: '2023-04-01' }),
+    arrival(ewe, { bornOn: '2023-04-01', on: '2023-04-01' }),
+    move(ewe, flock, '2024-04-01'),
+    { ...fact('stay', ram, { on: '2026-10-01', groupId: flock }), id: stayId },
+  );
+  const view = () => get<CarryingView>(t, '/api/carrying?species=sheep');
+  expect((await view()).females).toMatchObject([
+    { state: 'too-soon', chance: { servedOn: '2026-10-01' }, windows: [{ way: 'blood' }, { way: 'scan' }] },
+  ]);
+  await t.post(fact('stay-end', ram, { on: '2026-10-25', stayId }));
+  // Out since 25 October: a scan can tell from 29 November, 35 days on.
+  const [after] = (await view()).females;
+  expect(after?.windows[1]?.window.opens).toBe('2026-11-29');
+  expect(after?.conceivedOn).toBe('2026-10-13');
 });
 
 it('knows nothing of a species nobody was served of', async () => {

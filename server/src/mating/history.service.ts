@@ -7,6 +7,7 @@ import {
   heatsSeen,
   isPresent,
   malesWith,
+  ranWithServices,
   shareTaken,
   spells,
   takingShare,
@@ -185,7 +186,7 @@ export class MatingHistoryService {
       heats,
       spells: spells(
         {
-          services: [...facts.services, ...this.unseenServices(facts, births)],
+          services: [...facts.services, ...this.unseenServices(facts, births), ...this.ranWith(facts, births, asOf)],
           // Without a cycle a red vulva comes and goes in young as well: only who lifts for the buck is back.
           heatDays: heats.flatMap((h) =>
             h.isStanding || settings.heatCycleDays.mean > 0 ? [dayOfMoment(h.seenAt)] : [],
@@ -212,6 +213,20 @@ export class MatingHistoryService {
       const maleIds = isKnown ? [] : this.runningWith(facts, on);
       return maleIds.length === 0 ? [] : [{ on, at: undefined, way: 'ran-with', maleIds }];
     });
+  }
+
+  /** Stretches she ran with males and no service was written down of. */
+  private ranWith(facts: AnimalFacts, births: readonly { readonly on: Day }[], asOf: Day): Service[] {
+    const { bornOn, species } = facts.record;
+    const settings = this.book.state.settings(species);
+    const oldEnough = bornOn === undefined ? undefined : addDays(bornOn, settings.femaleFirstMatingDays);
+    const ran = this.exposures.filter((e) => {
+      const to = e.to ?? asOf;
+      const wasThere = groupOn(facts, e.from) === e.groupId || groupOn(facts, to) === e.groupId;
+      return !e.isTeaser && wasThere && (facts.arrivedOn ?? e.from) <= to && (oldEnough ?? e.from) <= e.from;
+    });
+    const serviceDays = facts.services.map((s) => s.on);
+    return ranWithServices({ ran, serviceDays, birthDays: births.map((b) => b.on) }, settings, asOf);
   }
 
   private read(): Kept {

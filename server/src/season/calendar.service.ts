@@ -1,7 +1,8 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { stepName, workTitle } from '@yaylak/contract';
-import { addDays, dayOf, isoOf, type Day } from '@yaylak/core';
+import { chanceText, stepName, workTitle } from '@yaylak/contract';
+import { addDays, dayOf, isoOf, SPECIES_WORDS, type Day } from '@yaylak/core';
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
+import { BirthsService } from '../carrying/births.service';
 import { Clock } from '../common/clock';
 import { notFound } from '../common/problems';
 import { DueService } from '../due/due.service';
@@ -11,12 +12,15 @@ import { SeasonService } from './season.service';
 /** Steps of the last half year stay in the calendar, so that it can be looked back at. */
 const BACK_DAYS = 183;
 const DAY_SECONDS = 86_400;
+/** Likelier than not she is waited for. */
+const AWAITED_FROM = 0.5;
 
 /** The plan and what is due as an iCalendar (RFC 5545) of whole days. */
 @Injectable()
 export class CalendarService {
   constructor(
     @Inject(SeasonService) private readonly season: SeasonService,
+    @Inject(BirthsService) private readonly birthList: BirthsService,
     @Inject(DueService) private readonly due: DueService,
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(Clock) private readonly clock: Clock,
@@ -53,6 +57,26 @@ export class CalendarService {
         });
     }
     return calendar.toString();
+  }
+
+  /** Births awaited of females one by one, on the days they are usual. */
+  private births(): { id: string; summary: string; from: Day; to: Day; lines: string[] }[] {
+    return this.birthList.list().rows.flatMap((r) =>
+      r.probability < AWAITED_FROM
+        ? []
+        : [
+            {
+              id: `birth-${r.tag.animalId}-${r.servedOn}@yaylak`,
+              summary: `${r.tag.text}${r.tag.name ? ` ${r.tag.name}` : ''}: ${SPECIES_WORDS[r.species].birth}`,
+              from: dayOf(r.birth.bestFrom),
+              to: dayOf(r.birth.bestTo),
+              lines: [
+                `In young: ${chanceText(r.probability)}. Served ${r.servedOn}.`,
+                `From ${r.birth.opens}, at the latest ${r.birth.closes}.`,
+              ],
+            },
+          ],
+    );
   }
 
   private events(): { id: string; summary: string; from: Day; to: Day; lines: string[] }[] {
@@ -93,7 +117,7 @@ export class CalendarService {
         },
       ];
     });
-    return [...steps, ...due];
+    return [...steps, ...due, ...this.births()];
   }
 }
 

@@ -31,7 +31,7 @@ it('goes to a place by Alt and its number, in the order of the rail', async () =
   await user.keyboard('{Alt>}3{/Alt}');
   await waitFor(() => expect(path()).toBe('/year'));
   await user.keyboard('{Alt>}9{/Alt}');
-  await waitFor(() => expect(path()).toBe('/tags'));
+  await waitFor(() => expect(path()).toBe('/remedies'));
 });
 
 it('says how many entries wait here while the server is away', async () => {
