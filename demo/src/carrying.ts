@@ -46,6 +46,9 @@ function litters(w: BookWriter, species: DemoAnimal['species']): DemoLitter[] {
   return [...all.values()].sort((a, b) => a.bornOn - b.bornOn);
 }
 
+const isCarrier = (w: BookWriter, animal: DemoAnimal): boolean =>
+  w.told(animal).some((e) => e.type === 'gene-test' && e.result === 'carrier');
+
 const servedSince = (w: BookWriter, female: DemoAnimal, since: Day): boolean =>
   w.told(female).some((e) => e.type === 'service' && e.on >= isoOf(since));
 
@@ -100,7 +103,7 @@ function goats(w: BookWriter): void {
   if (!older || !younger) return;
   const isKin = (a: DemoAnimal, b: DemoAnimal): boolean => a.sire === b || (a.sire !== undefined && a.sire === b.sire);
   const since = isoOf(day(90));
-  // Not served this season, not held back, and not standing on heat now.
+  // Not served this season, not held back, not standing on heat now, and no carrier.
   const free = does.filter((d) =>
     w
       .told(d)
@@ -108,6 +111,7 @@ function goats(w: BookWriter): void {
         (e) =>
           !(e.type === 'service' && e.on >= since) &&
           !(e.type === 'check' && e.what === 'womb') &&
+          !(e.type === 'gene-test' && e.result === 'carrier') &&
           !(e.type === 'heat' && e.on >= since && e.signs.includes('stands')),
       ),
   );
@@ -117,7 +121,12 @@ function goats(w: BookWriter): void {
     void w.write(doe, day(ago), { type: 'heat', at: `${isoOf(day(ago))}T07:30`, signs: ['stands', 'tail-wags'] });
   const mate = (doe: DemoAnimal, ago: number, buck = buckFor(doe)): void => {
     stand(doe, ago + 1);
-    serve(w, doe, [buck], day(ago), { at: at(ago) });
+    // Daughters of a carrier, and kin of the other buck: the keeper said why.
+    const isRisked = buck === younger && doe.dam !== undefined && isCarrier(w, doe.dam);
+    serve(w, doe, [buck], day(ago), {
+      at: at(ago),
+      ...(isRisked ? { reason: 'the other buck is her sire; the kids are tested' } : {}),
+    });
   };
   const [twins, single, empty, twice, out, waits] = free;
   const scanAgo = 12;
