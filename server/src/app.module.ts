@@ -13,6 +13,7 @@ import { CarryingController } from './carrying/carrying.controller';
 import { CarryingFemalesService } from './carrying/carryingFemales.service';
 import { CarryingService } from './carrying/carrying.service';
 import { LaboratoryService } from './carrying/laboratory.service';
+import { WhatNowService } from './carrying/whatNow.service';
 import { ChoosingController } from './choosing/choosing.controller';
 import { ChoosingService } from './choosing/choosing.service';
 import { Clock } from './common/clock';
@@ -83,6 +84,7 @@ import { TodayService } from './today/today.service';
     CarryingFemalesService,
     CarryingService,
     LaboratoryService,
+    WhatNowService,
     ChoosingService,
     Clock,
     ConditionService,

@@ -6,21 +6,17 @@ import type {
   TestPlanView,
   TestView,
   TestWindowView,
-  WhatNowView,
 } from '@yaylak/contract';
 import {
   addDays,
-  barrenSeasons,
   bestTestDay,
   carryingStepWindow,
   groupOn,
   isoOf,
-  sensitivity,
   TEST_WAYS,
   testWindow,
   toldTooSoon,
   tooSoon,
-  whatNow,
   windowStage,
   type AnimalFacts,
   type Day,
@@ -28,7 +24,6 @@ import {
   type Species,
   type TestWay,
   type TooSoon,
-  type WhatNowCosts,
   type Window,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
@@ -36,8 +31,8 @@ import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
 import { FemalesToMateService } from '../mating/females.service';
 import { MatingHistoryService, type ChanceOf } from '../mating/history.service';
-import { SeasonService } from '../season/season.service';
 import { BirthsService, youngOf } from './births.service';
+import { WhatNowService } from './whatNow.service';
 
 /** From so much on she is known or very likely to carry; under so little she is taken as empty. */
 export const VERY_LIKELY = 0.9;
@@ -46,7 +41,6 @@ export const EMPTY_UNDER = 0.1;
 const DOUBTFUL_UNDER = 0.5;
 /** Where two signs contradict each other, only what is all but certain is taken as known. */
 const CONTRADICTED = { over: 0.02, under: 0.98 };
-const YEAR_DAYS = 365;
 
 /** A way of testing for one female. */
 export interface TestOpen {
@@ -64,7 +58,7 @@ export class CarryingFemalesService {
     @Inject(BookService) private readonly book: BookService,
     @Inject(FemalesToMateService) private readonly females: FemalesToMateService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
-    @Inject(SeasonService) private readonly season: SeasonService,
+    @Inject(WhatNowService) private readonly waysOn: WhatNowService,
     @Inject(BirthsService) private readonly births: BirthsService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
@@ -93,7 +87,7 @@ export class CarryingFemalesService {
       fit: found ? this.fitView(found, facts) : null,
       birth: birth ? windowView(birth) : null,
       isOverdue: birth !== undefined && birth.closes < today,
-      whatNow: state === 'empty' || state === 'doubtful' || state === 'lost' ? this.whatNow(facts, found) : null,
+      whatNow: state === 'empty' || state === 'doubtful' || state === 'lost' ? this.waysOn.view(facts, found) : null,
       decided: decided ? { on: isoOf(decided.on), decision: decided.decision, reason: decided.reason ?? null } : null,
     };
   }
@@ -222,88 +216,6 @@ export class CarryingFemalesService {
         return male ? [{ tag: tagView(male, today), probability }] : [];
       }),
     };
-  }
-
-  /** The ways on for one that is empty or doubtful, from the holding's own figures. */
-  whatNow(facts: AnimalFacts, found: ChanceOf | undefined): WhatNowView {
-    const today = this.clock.today();
-    const { species } = facts.record;
-    const settings = this.book.state.settings(species);
-    const { carrying } = settings;
-    const q = found?.chance.probability ?? 0;
-    const keepDays = Math.max(1, this.nextResultOn(species) - today);
-    const test = this.nextTest(facts, found);
-    const serveUntil = this.serveUntil(species, found);
-    const takes = this.history.takingShare(species);
-    const costs: WhatNowCosts = {
-      keep: keepDays * carrying.keepPerDayMinor,
-      lostIfSold: carrying.lostIfSoldMinor,
-      // Nothing is left to be found out of one that lost it.
-      test: test && q > 0 ? { ...test.rules, price: test.rules.priceMinor } : undefined,
-      serve:
-        serveUntil === undefined
-          ? undefined
-          : { price: carrying.serveAgainMinor, takes, lateYoung: carrying.lateYoungMinor },
-    };
-    const { ways, breakEven } = whatNow(q, costs);
-    return {
-      ways: ways.map(({ way, cost }) => ({ way, costMinor: Math.round(cost) })),
-      breakEven: breakEven ?? null,
-      sensitivity: sensitivity(q, costs),
-      keepDays,
-      keepPerDayMinor: carrying.keepPerDayMinor,
-      lostIfSoldMinor: carrying.lostIfSoldMinor,
-      test: test && q > 0 ? { way: test.way, priceMinor: test.rules.priceMinor, from: isoOf(test.from) } : null,
-      serveUntil: serveUntil === undefined ? null : isoOf(serveUntil),
-      takes,
-      chancesUsed: barrenSeasons(this.history.of(facts).spells, settings),
-      chances: carrying.secondChances,
-    };
-  }
-
-  /** When the next mating of the species shows who took: of the plan that comes next, else a year on. */
-  private nextResultOn(species: Species): Day {
-    const today = this.clock.today();
-    const { tests, gestationDays, heatCycleDays } = this.book.state.settings(species);
-    const wait = (tests.scan ?? tests.palpation)?.days.bestFrom ?? 45;
-    const starts = this.season
-      .laid()
-      .flatMap(({ plan, steps }) =>
-        plan.species === species ? steps.flatMap((s) => (s.kind === 'mating' ? [s.window.opens] : [])) : [],
-      )
-      .filter((on) => on > addDays(today, heatCycleDays.to));
-    const usual = heatCycleDays.mean === 0 ? addDays(today, gestationDays.mean) : addDays(today, YEAR_DAYS);
-    return addDays((starts.length > 0 ? Math.min(...starts) : usual) as Day, wait);
-  }
-
-  /** Until when one may still be served: to the end of the planned mating, or three cycles from the first service. */
-  private serveUntil(species: Species, found: ChanceOf | undefined): Day | undefined {
-    const today = this.clock.today();
-    const { heatCycleDays: c } = this.book.state.settings(species);
-    if (c.mean === 0) return addDays(today, 7);
-    const planned = this.season
-      .laid()
-      .flatMap(({ plan, steps }) =>
-        plan.species === species ? steps.flatMap((s) => (s.kind === 'mating' ? [s.window] : [])) : [],
-      )
-      .filter((w) => w.closes >= today && w.opens <= addDays(today, c.to));
-    const [first] = planned;
-    if (first) return first.closes;
-    const until = found && addDays(found.spell.on, 4 * c.mean);
-    return until !== undefined && until >= today ? until : undefined;
-  }
-
-  /** The next way she can be tested: one that is used here before one that is not. */
-  private nextTest(facts: AnimalFacts, found: ChanceOf | undefined) {
-    const today = this.clock.today();
-    const { tests } = this.book.state.settings(facts.record.species);
-    const { lastBirthOn } = this.history.of(facts);
-    return TEST_WAYS.flatMap((way: TestWay) => {
-      const rules = tests[way];
-      if (!rules || !found) return [];
-      const window = testWindow(rules, { servedOn: found.spell.lastOn, lastBirthOn });
-      return window.closes < today ? [] : [{ way, rules, from: Math.max(today, window.opens) as Day }];
-    }).sort((a, b) => b.rules.isUsed - a.rules.isUsed || a.from - b.from)[0];
   }
 }
 

@@ -15,6 +15,7 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['K, S, X', 'Choosing: keep, second string, sell'],
   ['[ and ]', 'Choosing: move the line up and down'],
   ['Letters', 'Mating, looking for heat: tick a sign'],
+  ['0 to 4, ?', 'At the race, scanning: empty, how many young, doubtful; after a blank their age in days'],
   ['?', 'This list'],
 ];
 

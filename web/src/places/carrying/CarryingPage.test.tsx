@@ -202,7 +202,28 @@ describe('one by one', () => {
   });
 
   it('a scan takes whole figures only, and is asked why where it comes too soon', async () => {
-    const { user, entries } = await show({ females: [aFemale({ chance: aChance({ servedOn: '2026-11-03' }) })] });
+    const { user, entries } = await show({
+      females: [
+        aFemale({
+          chance: aChance({ servedOn: '2026-11-03' }),
+          windows: [
+            {
+              way: 'scan',
+              window: { opens: '2026-12-08', bestFrom: '2026-12-18', bestTo: '2027-02-01', closes: '2027-02-26' },
+              isDone: false,
+              tooSoon: {
+                way: 'scan',
+                after: 'service',
+                since: '2026-11-03',
+                days: 20,
+                daysNeeded: 35,
+                validFrom: '2026-12-08',
+              },
+            },
+          ],
+        }),
+      ],
+    });
     await user.click(screen.getByRole('button', { name: 'Write down of G-01' }));
     const sheet = within(await screen.findByRole('dialog'));
     await waitFor(() => expect(sheet.getByRole('option', { name: 'scan' })).toBeInTheDocument());

@@ -1,21 +1,17 @@
-import { LOSS_WORDS, tooSoonText, type CarryingFemaleView } from '@yaylak/contract';
+import { EVIDENCE_WAY_WORDS, FINDING_WORDS, LOSS_WORDS, tooSoonText, type CarryingFemaleView } from '@yaylak/contract';
 import {
-  dayOf,
   EVIDENCE_WAYS,
   isoOf,
   LOSS_WAYS,
   parseDay,
   SCAN_FINDINGS,
   TEST_RESULTS,
-  toldTooSoon,
-  tooSoon,
   type EvidenceWay,
   type LossWay,
   type ScanFinding,
   type Species,
   type TestResult,
 } from '@yaylak/core';
-import { EVIDENCE_WAY_WORDS, FINDING_WORDS } from '@yaylak/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { holdingQuery } from '../../api/queries';
@@ -28,6 +24,7 @@ import { Sheet } from '../../parts/Sheet';
 import { Tick } from '../../parts/Tick';
 import { useWrite } from '../../parts/useWrite';
 import { TEST_RESULT_WORDS } from '../../words/carrying';
+import { fullDate } from '../../words/format';
 
 interface Props {
   readonly female: CarryingFemaleView;
@@ -55,13 +52,9 @@ export function TestSheet({ female, species, today, onClose }: Props) {
   const [reason, setReason] = useState('');
   const [problem, setProblem] = useState<string>();
   const way = typedWay ?? ways[0] ?? 'sight';
-  const servedOn = female.chance?.servedOn;
-  const rules = way === 'sight' ? undefined : tests[way];
   const day = parseDay(on);
-  const early =
-    rules && servedOn && day !== undefined
-      ? tooSoon(rules, { servedOn: dayOf(servedOn), lastBirthOn: undefined }, day)
-      : undefined;
+  const told = female.windows.find((w) => w.way === way);
+  const early = told !== undefined && day !== undefined && on < told.window.opens ? told : undefined;
 
   const draft = (): EntryDraft | string => {
     if (day === undefined) return 'On: give the day.';
@@ -154,7 +147,11 @@ export function TestSheet({ female, species, today, onClose }: Props) {
           ) : null}
           {early ? (
             <div role="status">
-              <p>{tooSoonText(toldTooSoon(early, way))}</p>
+              <p>
+                {early.tooSoon && on === today
+                  ? tooSoonText(early.tooSoon)
+                  : `Too soon: it can tell from ${fullDate(early.window.opens)}.`}
+              </p>
               <Field label="Why all the same (it then counts as doubtful)" value={reason} onChange={setReason} />
             </div>
           ) : null}

@@ -1,8 +1,14 @@
-import { percentText, type CarryingFemaleView, type CarryingState, type CarryingView } from '@yaylak/contract';
+import {
+  EVIDENCE_WAY_WORDS,
+  FINDING_WORDS,
+  percentText,
+  type CarryingFemaleView,
+  type CarryingState,
+  type CarryingView,
+} from '@yaylak/contract';
 import { SPECIES_WORDS, type Species } from '@yaylak/core';
 import { TEST_RESULT_WORDS } from '../../words/carrying';
 import { countText, shortDate } from '../../words/format';
-import { EVIDENCE_WAY_WORDS, FINDING_WORDS } from '@yaylak/contract';
 
 export const STATE_WORDS: Readonly<Record<CarryingState, string>> = {
   'in-young': 'in young',
