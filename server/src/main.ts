@@ -1,7 +1,10 @@
 import 'reflect-metadata';
+import type { Server } from 'node:http';
 import { createApp } from './createApp';
 import { readConfig } from './config';
 import { openBook } from './database/openBook';
+
+const KEEP_ALIVE_MS = 65_000;
 
 /** Starts the server and prints where it is. */
 async function start(): Promise<void> {
@@ -9,6 +12,8 @@ async function start(): Promise<void> {
   const orm = await openBook(config);
   const app = await createApp(config, orm);
   await app.listen(config.port, config.host);
+  // A browser that asks again within the minute finds its connection open, and not closed under its request.
+  (app.getHttpServer() as Server).keepAliveTimeout = KEEP_ALIVE_MS;
   process.stdout.write(`Yaylak is at ${await app.getUrl()}\n`);
 }
 
