@@ -32,6 +32,8 @@ it('goes to a place by Alt and its number, in the order of the rail', async () =
   await waitFor(() => expect(path()).toBe('/year'));
   await user.keyboard('{Alt>}9{/Alt}');
   await waitFor(() => expect(path()).toBe('/remedies'));
+  await user.keyboard('{Alt>}0{/Alt}');
+  await waitFor(() => expect(path()).toBe('/tags'));
 });
 
 it('says how many entries wait here while the server is away', async () => {

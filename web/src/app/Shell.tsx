@@ -104,7 +104,8 @@ function usePlaceKeys(): void {
   // The keyboard is outside React.
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      const place = event.altKey && /^[1-9]$/.test(event.key) ? PLACES[Number(event.key) - 1] : undefined;
+      // As on the keyboard, 0 stands for the tenth.
+      const place = event.altKey && /^\d$/.test(event.key) ? PLACES[(Number(event.key) + 9) % 10] : undefined;
       if (!place) return;
       event.preventDefault();
       void navigate(place.to);

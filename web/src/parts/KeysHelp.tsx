@@ -6,7 +6,7 @@ import { useWindowKey } from './useWindowKey';
 
 const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['0-9 or /', 'Find an animal by any part of its number or name'],
-  ['Alt+1 to Alt+9', 'Go to a place, in the order of the rail'],
+  ['Alt+1 to Alt+0', 'Go to one of the first ten places, in the order of the rail'],
   ['Ctrl+Z', 'Take back the last thing done'],
   ['N', 'New, in this place (Animals: add; At the race: start)'],
   ['Arrow keys', 'Along the year band; up and down a list'],
