@@ -42,7 +42,7 @@ export interface FemaleToMate {
   readonly served: { readonly on: Day; readonly probability: number } | undefined;
 }
 
-/** From this probability of carrying on she is left alone. */
+/** From this probability of carrying on she is left alone, and waited for. */
 export const CARRYING_FROM = 0.5;
 
 type Rules = Pick<SpeciesSettings, 'femaleFirstMatingDays' | 'waitAfterBirthDays' | 'mating'>;

@@ -3,6 +3,7 @@ import type { CarryingQuery, CarryingView, InYoungView } from '@yaylak/contract'
 import {
   addDays,
   aimLine,
+  CARRYING_FROM,
   carryingBlocks,
   curveEnd,
   groupOn,
@@ -32,8 +33,6 @@ import { LaboratoryService } from './laboratory.service';
 const SEASONS = 6;
 /** A season is one in which so many of those that could be were served. */
 const MAIN_SHARE = 0.25;
-/** Likelier than not she is waited for. */
-const AWAITED_FROM = 0.5;
 
 /** Who carries, who does not, and what the season brings. */
 @Injectable()
@@ -93,7 +92,7 @@ export class CarryingService {
       const awaited = females.flatMap((f) => {
         const found = isPresent(f, this.clock.today()) ? this.history.chance(f) : undefined;
         const isOfSeason = found && found.spell.on >= season.from && found.spell.on <= season.to;
-        return isOfSeason && found.chance.probability >= AWAITED_FROM ? [found.conceivedOn] : [];
+        return isOfSeason && found.chance.probability >= CARRYING_FROM ? [found.conceivedOn] : [];
       });
       return carryingBlocks({
         ...season,

@@ -10,6 +10,7 @@ import type {
 import {
   addDays,
   bestTestDay,
+  CARRYING_FROM,
   carryingStepWindow,
   groupOn,
   isoOf,
@@ -37,8 +38,6 @@ import { WhatNowService } from './whatNow.service';
 /** From so much on she is known or very likely to carry; under so little she is taken as empty. */
 export const VERY_LIKELY = 0.9;
 export const EMPTY_UNDER = 0.1;
-/** Doubtful, if something was tested or seen. */
-const DOUBTFUL_UNDER = 0.5;
 /** Where two signs contradict each other, only what is all but certain is taken as known. */
 const CONTRADICTED = { over: 0.02, under: 0.98 };
 
@@ -69,7 +68,7 @@ export class CarryingFemalesService {
     const found = this.history.chance(facts);
     const groupId = groupOn(facts, today);
     const state = this.stateOf(facts, found);
-    const isAwaited = found !== undefined && (found.chance.probability >= DOUBTFUL_UNDER || state === 'too-soon');
+    const isAwaited = found !== undefined && (found.chance.probability >= CARRYING_FROM || state === 'too-soon');
     const birth = found && isAwaited ? this.births.window(species, found.conceivedOn) : undefined;
     const since = found?.spell.on ?? today;
     const tubeOut = found && tubeOutOf(facts, found.spell.lastOn);
@@ -105,7 +104,7 @@ export class CarryingFemalesService {
     if (probability >= VERY_LIKELY && isTested) return 'in-young';
     if (probability < EMPTY_UNDER) return 'empty';
     if (isTested || story.some((s) => s.kind === 'returned'))
-      return probability >= DOUBTFUL_UNDER ? 'likely' : 'doubtful';
+      return probability >= CARRYING_FROM ? 'likely' : 'doubtful';
     // Without a test only a full cycle says anything.
     return days > c.to && c.mean > 0 ? 'likely' : 'too-soon';
   }
@@ -158,7 +157,7 @@ export class CarryingFemalesService {
   /** Steps before her birth that are not done yet. */
   stepsToDo(facts: AnimalFacts): { readonly step: string; readonly window: Window }[] {
     const found = this.history.chance(facts);
-    if (!found || found.chance.probability < DOUBTFUL_UNDER) return [];
+    if (!found || found.chance.probability < CARRYING_FROM) return [];
     const { carryingSteps, gestationDays } = this.book.state.settings(facts.record.species);
     const birthOn = addDays(found.conceivedOn, gestationDays.mean);
     return carryingSteps.flatMap((step) =>

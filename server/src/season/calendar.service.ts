@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { chanceText, stepName, workTitle } from '@yaylak/contract';
-import { addDays, dayOf, isoOf, SPECIES_WORDS, type Day } from '@yaylak/core';
+import { addDays, CARRYING_FROM, dayOf, isoOf, SPECIES_WORDS, type Day } from '@yaylak/core';
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
 import { BirthsService } from '../carrying/births.service';
 import { Clock } from '../common/clock';
@@ -12,8 +12,6 @@ import { SeasonService } from './season.service';
 /** Steps of the last half year stay in the calendar, so that it can be looked back at. */
 const BACK_DAYS = 183;
 const DAY_SECONDS = 86_400;
-/** Likelier than not she is waited for. */
-const AWAITED_FROM = 0.5;
 
 /** The plan and what is due as an iCalendar (RFC 5545) of whole days. */
 @Injectable()
@@ -62,7 +60,7 @@ export class CalendarService {
   /** Births awaited of females one by one, on the days they are usual. */
   private births(): { id: string; summary: string; from: Day; to: Day; lines: string[] }[] {
     return this.birthList.list().rows.flatMap((r) =>
-      r.probability < AWAITED_FROM
+      r.probability < CARRYING_FROM
         ? []
         : [
             {

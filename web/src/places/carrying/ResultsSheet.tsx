@@ -15,7 +15,7 @@ import { Sheet } from '../../parts/Sheet';
 import { Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
-import { colour, space } from '../../theme/tokens';
+import { colour } from '../../theme/tokens';
 import { TEST_RESULT_WORDS } from '../../words/carrying';
 import { countText, shortDate } from '../../words/format';
 import { readResults, sentOf } from './readResults';
@@ -250,5 +250,4 @@ const WarnText = styled.p`
 `;
 const Warn = styled.td`
   color: ${colour('madder')};
-  padding-left: ${space(0)};
 `;
