@@ -271,7 +271,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       conceptionShare: 0.75,
     },
     tests: {
-      palpation: test(10, 10, 14, 16, 0, { sensitivity: 0.9, specificity: 0.9, priceMinor: 0, isUsed: 1 }),
+      palpation: test(10, 10, 14, 14, 0, { sensitivity: 0.9, specificity: 0.9, priceMinor: 0, isUsed: 1 }),
     },
     carrying: {
       aimFirst: 0.75,
