@@ -200,7 +200,12 @@ export class CarryingService {
       season.from,
       until,
     );
-    const foretold = inYoungCurve(rows, season.from, until);
+    // Those known count whole here too, or the foretold line would fall under the known one.
+    const foretold = inYoungCurve(
+      rows.map((r) => (r.weight >= VERY_LIKELY ? { ...r, weight: 1 } : r)),
+      season.from,
+      until,
+    );
     if (!known || !foretold) return null;
     const weeks = Math.ceil(known.perDay.length / 7);
     const scans = base.flatMap((f) => this.scanIn(f, season) ?? []);

@@ -204,6 +204,10 @@ it('draws the curve of the season: base, weeks, the sold one out of it, and a ma
   expect(curve?.foretold.at(-1)).toBeGreaterThan(curve?.known.at(-1) ?? 1);
   const his = await view(`&maleId=${other}`);
   expect(his.curve?.base).toBe(1);
+  for (const drawn of [curve, his.curve])
+    drawn?.known.forEach((known, day) => {
+      expect(drawn.foretold[day]).toBeGreaterThanOrEqual(known - 1e-9);
+    });
 });
 
 it('lists births to come by day, and who when', async () => {
