@@ -3,6 +3,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/bricolage-grotesque';
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
 import { onlineManager, QueryClient } from '@tanstack/react-query';
+import { readAgain } from './api/readAgain';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { del, get, set } from 'idb-keyval';
 import { StrictMode } from 'react';
@@ -59,7 +60,7 @@ let reading: ReturnType<typeof setTimeout> | undefined;
 outbox.onKept(() => {
   clearTimeout(reading);
   reading = setTimeout(
-    () => void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'roster' && q.queryKey[0] !== 'job' }),
+    () => void readAgain(client, { predicate: (q) => q.queryKey[0] !== 'roster' && q.queryKey[0] !== 'job' }),
     QUIET_MS,
   );
 });

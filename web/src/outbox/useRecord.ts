@@ -3,6 +3,7 @@ import { MAX_BATCH, type Entry, type EntryAnswer, type EntriesAnswered } from '@
 import { useCallback } from 'react';
 import { ask, AwayError, ProblemError } from '../api/client';
 import { holdingQuery } from '../api/queries';
+import { readAgain } from '../api/readAgain';
 import { countText } from '../words/format';
 import { newId } from '../words/ids';
 import { useOutbox } from './useOutbox';
@@ -52,7 +53,7 @@ export function useRecord(): (drafts: readonly EntryDraft[]) => Promise<RecordOu
         const refused = answers.flatMap((a) => (a.status === 'refused' ? [a.message] : []));
         if (refused.length > 0) return { kind: 'refused', messages: [...new Set(refused)] };
         // Not awaited: whoever typed should not wait for every list on the page to be read again.
-        void client.invalidateQueries();
+        void readAgain(client);
         return { kind: 'kept', entries, answers };
       } catch (error) {
         if (error instanceof ProblemError && error.problem.status < 500)

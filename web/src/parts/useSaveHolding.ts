@@ -3,6 +3,7 @@ import type { ChangeHolding, HoldingView } from '@yaylak/contract';
 import { useCallback } from 'react';
 import { ask } from '../api/client';
 import { holdingQuery } from '../api/queries';
+import { readAgain } from '../api/readAgain';
 import { useUndo } from './Undo';
 
 /** Saves a change of the settings and offers the way back. @returns what went wrong, in words */
@@ -17,7 +18,7 @@ export function useSaveHolding(): SaveHolding {
       if (!before) return 'The settings are not here yet. Wait a moment and save again.';
       const patch = async (body: ChangeHolding): Promise<HoldingView> => {
         const saved = await ask<HoldingView>('/api/holding', { method: 'PATCH', body });
-        void client.invalidateQueries();
+        void readAgain(client);
         return saved;
       };
       try {

@@ -4,6 +4,7 @@ import { dayOf, readTypedNumber, type Route, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { holdingQuery, rosterQuery } from '../api/queries';
+import { readAgain } from '../api/readAgain';
 import type { EntryDraft } from '../outbox/useRecord';
 import { Button } from '../parts/Button';
 import { Choice, Field } from '../parts/Field';
@@ -122,7 +123,7 @@ function Form({ animals, products, onClose }: FormProps) {
       `${product.facts.name} written down for ${countText(drafts.length, 'animal', 'animals')}`,
     );
     if (refused.length > 0) return setProblem(refused.join(' '));
-    void client.invalidateQueries({ queryKey: ['roster'] });
+    void readAgain(client, { queryKey: ['roster'] });
     onClose();
   };
   return (

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import type { PlanFacts, PlanView } from '@yaylak/contract';
 import { useCallback } from 'react';
 import { ask, AwayError } from '../api/client';
+import { readAgain } from '../api/readAgain';
 import { useUndo } from '../parts/Undo';
 
 /** Why a plan was not saved. */
@@ -38,7 +39,7 @@ export function useSavePlans(): (changes: readonly PlanChange[], done: string) =
           done,
           undo: async () => {
             for (const { plan, facts } of saved) await put(plan, facts);
-            await client.invalidateQueries();
+            await readAgain(client);
           },
         });
         return undefined;
@@ -46,8 +47,8 @@ export function useSavePlans(): (changes: readonly PlanChange[], done: string) =
         const isAway = error instanceof AwayError;
         return { message: isAway ? AWAY_WORDS : (error as Error).message, isAway };
       } finally {
-        await client.invalidateQueries({ queryKey: ['season'] });
-        void client.invalidateQueries();
+        await readAgain(client, { queryKey: ['season'] });
+        void readAgain(client);
       }
     },
     [client, undo],

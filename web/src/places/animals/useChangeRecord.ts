@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import type { AnimalRow, ChangeAnimal } from '@yaylak/contract';
 import { useCallback } from 'react';
 import { ask, ProblemError } from '../../api/client';
+import { readAgain } from '../../api/readAgain';
 import { useUndo } from '../../parts/Undo';
 
 export type RecordChange = Omit<ChangeAnimal, 'version'>;
@@ -18,7 +19,7 @@ export function useChangeRecord(): (row: AnimalRow, change: RecordChange) => Pro
       const path = `/api/animals/${row.tag.animalId}`;
       const patch = async (body: ChangeAnimal): Promise<AnimalRow> => {
         const saved = await ask<AnimalRow>(path, { method: 'PATCH', body });
-        void client.invalidateQueries();
+        void readAgain(client);
         return saved;
       };
       try {
@@ -30,7 +31,7 @@ export function useChangeRecord(): (row: AnimalRow, change: RecordChange) => Pro
         return undefined;
       } catch (error) {
         const isStale = error instanceof ProblemError && error.problem.status === 409;
-        if (isStale) void client.invalidateQueries();
+        if (isStale) void readAgain(client);
         const words = (error as Error).message;
         return isStale ? `${words} What you typed is still here; saved again it goes over theirs.` : words;
       }

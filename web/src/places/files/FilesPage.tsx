@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { ask } from '../../api/client';
+import { readAgain } from '../../api/readAgain';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
 import { LinkButton } from '../../parts/LinkButton';
@@ -52,7 +53,7 @@ function WholeBookIn() {
     try {
       const book: unknown = JSON.parse(await file.text());
       const done = await ask<{ animals: number; entries: number }>('/api/book', { method: 'POST', body: book });
-      await client.invalidateQueries();
+      await readAgain(client);
       setSaid({ isGood: true, words: `Read in: ${done.animals} animals, ${done.entries} entries.` });
     } catch (error) {
       const words =

@@ -3,6 +3,7 @@ import { guessColumns, type ColumnMapping, type DateOrder, type ImportKind, type
 import { proxy } from 'comlink';
 import { useState } from 'react';
 import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
+import { readAgain } from '../../api/readAgain';
 import { useUndo } from '../../parts/Undo';
 import { countText } from '../../words/format';
 import type { Preview } from './importer';
@@ -135,7 +136,7 @@ export function useImport(): ImportState {
     if (!result) return;
     if (mode === 'check') return setPreview(result);
     setDone(result);
-    void client.invalidateQueries();
+    void readAgain(client);
   };
 
   const takeBack = async (): Promise<void> => {
@@ -147,7 +148,7 @@ export function useImport(): ImportState {
     undo.say(
       `Taken back: ${countText(back.struck, 'entry', 'entries')} of the file struck out.${back.refused.length > 0 ? ` Some stay. ${back.refused.join(' ')}` : ''}`,
     );
-    void client.invalidateQueries();
+    void readAgain(client);
   };
 
   return {

@@ -3,6 +3,7 @@ import type { GroupView } from '@yaylak/contract';
 import { useState } from 'react';
 import { ask } from '../../api/client';
 import { groupsQuery } from '../../api/queries';
+import { readAgain } from '../../api/readAgain';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { Panel, Row, Small } from '../../parts/Panel';
@@ -19,7 +20,7 @@ export function Groups() {
 
   const send = async <T,>(path: string, method: string, body?: object): Promise<T> => {
     const answer = await ask<T>(path, { method, body });
-    void client.invalidateQueries();
+    void readAgain(client);
     return answer;
   };
   /** Does it, says so with the way back; what the server says against it stands at the field. */

@@ -4,6 +4,7 @@ import { SPECIES_WORDS } from '@yaylak/core';
 import { useState } from 'react';
 import { ask } from '../../api/client';
 import { groupsQuery } from '../../api/queries';
+import { readAgain } from '../../api/readAgain';
 import { useStartJob } from '../../jobs/useStartJob';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
@@ -40,7 +41,7 @@ export function MatingGroups({ view, maleOf }: Props) {
       method: 'POST',
       body: { id: newId(), name, species: view.species },
     });
-    void client.invalidateQueries({ queryKey: groupsQuery.queryKey });
+    void readAgain(client, { queryKey: groupsQuery.queryKey });
     return made.id;
   };
   const guarded = async (work: () => Promise<string | undefined>): Promise<void> => {

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import type { TemplateView } from '@yaylak/contract';
 import { useState } from 'react';
 import { ask } from '../../api/client';
+import { readAgain } from '../../api/readAgain';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { Row } from '../../parts/Panel';
@@ -24,7 +25,7 @@ export function KeepTemplate({ plan, templates, onKept }: Props) {
   const client = useQueryClient();
   const undo = useUndo();
   const own = templates.filter((t) => !t.isShipped);
-  const readAgain = () => client.invalidateQueries({ queryKey: ['roster'] });
+  const reread = () => readAgain(client, { queryKey: ['roster'] });
 
   const keep = async (): Promise<void> => {
     const fault = planFault(plan);
@@ -35,14 +36,14 @@ export function KeepTemplate({ plan, templates, onKept }: Props) {
     } catch (error) {
       return setProblem((error as Error).message);
     }
-    await readAgain();
+    await reread();
     setOpen(false);
     onKept(id);
     undo.offer({ done: `Kept the template “${name.trim()}”`, undo: () => remove(id) });
   };
   const remove = async (id: string): Promise<void> => {
     await ask(`/api/templates/${id}`, { method: 'DELETE' });
-    await readAgain();
+    await reread();
   };
   const takeOut = async ({ isShipped: _, ...template }: TemplateView): Promise<void> => {
     try {
@@ -54,7 +55,7 @@ export function KeepTemplate({ plan, templates, onKept }: Props) {
       done: `Took out the template “${template.name}”`,
       undo: async () => {
         await ask('/api/templates', { method: 'POST', body: template });
-        await readAgain();
+        await reread();
       },
     });
   };

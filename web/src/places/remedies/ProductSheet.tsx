@@ -5,6 +5,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { ask } from '../../api/client';
 import { groupsQuery } from '../../api/queries';
+import { readAgain } from '../../api/readAgain';
 import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
 import { Choice, Field } from '../../parts/Field';
@@ -33,7 +34,7 @@ export function ProductSheet({ product, onClose }: Props) {
   const client = useQueryClient();
   const undo = useUndo();
   const set = (change: Partial<ProductDraft>): void => setDraft({ ...draft, ...change });
-  const readAgain = (): void => void client.invalidateQueries();
+  const reread = (): void => void readAgain(client);
 
   const save = async (isClosed = product?.isClosed ?? false): Promise<void> => {
     const read = readProduct(draft);
@@ -50,7 +51,7 @@ export function ProductSheet({ product, onClose }: Props) {
           undo: async () => {
             const before = { ...product.facts, version: saved.version, isClosed: product.isClosed };
             await ask(path, { method: 'PUT', body: before });
-            readAgain();
+            reread();
           },
         });
       } else {
@@ -60,14 +61,14 @@ export function ProductSheet({ product, onClose }: Props) {
           done: `Added ${read.facts.name}`,
           undo: async () => {
             await ask(`/api/remedies/products/${id}`, { method: 'DELETE' });
-            readAgain();
+            reread();
           },
         });
       }
     } catch (error) {
       return setFaults([(error as Error).message]);
     }
-    readAgain();
+    reread();
     onClose();
   };
   return (

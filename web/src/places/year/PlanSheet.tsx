@@ -17,6 +17,7 @@ import {
 import { useState } from 'react';
 import { ask } from '../../api/client';
 import { groupsQuery, holdingQuery, remediesQuery, rosterQuery } from '../../api/queries';
+import { readAgain } from '../../api/readAgain';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Row, Small, Stack } from '../../parts/Panel';
@@ -153,12 +154,12 @@ export function PlanSheet({ view, onClose, onKept }: Props) {
     } catch (error) {
       return setProblem((error as Error).message);
     }
-    await client.invalidateQueries();
+    await readAgain(client);
     undo.offer({
       done: `Planned ${made.name}`,
       undo: async () => {
         await ask(`/api/season/plans/${id}`, { method: 'DELETE' });
-        await client.invalidateQueries();
+        await readAgain(client);
       },
     });
     onKept(id);
@@ -171,12 +172,12 @@ export function PlanSheet({ view, onClose, onKept }: Props) {
     } catch (error) {
       return setProblem((error as Error).message);
     }
-    await client.invalidateQueries();
+    await readAgain(client);
     undo.offer({
       done: `Taken out: ${view.facts.name}`,
       undo: async () => {
         await ask('/api/season/plans', { method: 'POST', body: { id: view.id, ...view.facts } });
-        await client.invalidateQueries();
+        await readAgain(client);
       },
     });
     onClose();

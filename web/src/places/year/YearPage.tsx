@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { ask } from '../../api/client';
 import { holdingQuery } from '../../api/queries';
+import { readAgain } from '../../api/readAgain';
 import { Button } from '../../parts/Button';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
@@ -87,13 +88,13 @@ export function YearPage() {
         method: 'POST',
         body: { id, ...factsOf(nextPlan(plan, holding.species[plan.species])) },
       });
-      await client.invalidateQueries();
+      await readAgain(client);
       choose(id);
       undo.offer({
         done: 'Made the plan of the next year',
         undo: async () => {
           await ask(`/api/season/plans/${id}`, { method: 'DELETE' });
-          await client.invalidateQueries();
+          await readAgain(client);
         },
       });
     } catch (error) {
