@@ -25,6 +25,8 @@ const web = {
   transformIgnorePatterns: ['/node_modules/(?!(@tanstack|uuid|idb-keyval|comlink|fake-indexeddb)/)'],
 };
 module.exports = {
+  // Both cores: left to itself, one of two is kept free and the files go one after another.
+  maxWorkers: 2,
   // Servers and books are opened for real, two cores are shared.
   testTimeout: 60000,
   projects: [
