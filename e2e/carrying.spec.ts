@@ -185,7 +185,7 @@ test('a choice over what is cheapest wants a reason, and is remembered', async (
 });
 
 test('all that are awaited stand on a list for the wall', async ({ page }) => {
-  await page.goto(`${server.url}/carrying/births`);
+  await page.goto(`${server.url}/births/list`);
   await expect(page.getByRole('columnheader', { name: 'Birth, usual' })).toBeVisible();
   expect(await page.getByRole('row').count()).toBeGreaterThan(10);
   await page.getByLabel('Species').selectOption('rabbit');

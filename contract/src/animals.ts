@@ -136,8 +136,8 @@ export interface TimelineItem {
   readonly struck: { readonly by: string; readonly at: string; readonly reason: string | null } | null;
   readonly groupName?: string;
   readonly productName?: string;
-  /** How the males of a service are called, by id. */
-  readonly maleNames?: Readonly<Record<string, string>>;
+  /** How the others are called that the entry speaks of, by id. */
+  readonly names?: Readonly<Record<string, string>>;
 }
 
 export interface IdentifierView {

@@ -1,6 +1,7 @@
 import {
   CARE_KINDS,
   CONDITION_CHECKS,
+  DEATH_CAUSES,
   DECISIONS,
   DOSE_UNITS,
   EARS,
@@ -16,6 +17,7 @@ import {
 import type {
   CareKind,
   CheckFact,
+  DeathCause,
   Decision,
   DoseUnit,
   Ear,
@@ -56,6 +58,14 @@ import {
   SAMPLE_PURPOSES,
   type SamplePurpose,
 } from './kinds';
+import {
+  AfterbirthEntry,
+  BirthEntry,
+  ColostrumEntry,
+  FosteringEntry,
+  PenStageEntry,
+  WeaningEntry,
+} from './birthEntries';
 import { AnimalEntryBase, EntryBase } from './entryBase';
 import {
   GeneTestEntry,
@@ -373,6 +383,10 @@ export class DepartureEntry extends AnimalEntryBase {
   type: 'departure';
   @IsIn(DEPARTURE_WAYS)
   how: (typeof DEPARTURE_WAYS)[number];
+  /** What it died of, as far as anybody can tell. */
+  @IsOptional()
+  @IsIn(DEATH_CAUSES)
+  cause?: DeathCause;
   @IsOptional()
   @IsString()
   @MaxLength(MAX_TEXT)
@@ -428,7 +442,13 @@ export type AnimalEntry =
   | PregnancyTestEntry
   | LossEntry
   | WayOnEntry
-  | CarryingStepEntry;
+  | CarryingStepEntry
+  | BirthEntry
+  | AfterbirthEntry
+  | ColostrumEntry
+  | FosteringEntry
+  | WeaningEntry
+  | PenStageEntry;
 export type Entry = AnimalEntry | StrikeEntry;
 export type EntryType = Entry['type'];
 
@@ -462,6 +482,12 @@ export const ENTRY_CLASSES = {
   loss: LossEntry,
   'way-on': WayOnEntry,
   'carrying-step': CarryingStepEntry,
+  birth: BirthEntry,
+  afterbirth: AfterbirthEntry,
+  colostrum: ColostrumEntry,
+  fostering: FosteringEntry,
+  weaning: WeaningEntry,
+  'pen-stage': PenStageEntry,
   strike: StrikeEntry,
 } as const satisfies Record<EntryType, new () => Entry>;
 export const ENTRY_TYPES = Object.keys(ENTRY_CLASSES) as EntryType[];

@@ -1,4 +1,7 @@
 export * from './animals';
+export * from './birthEntries';
+export * from './birthWords';
+export * from './births';
 export * from './bookFile';
 export * from './carrying';
 export * from './choosing';

@@ -27,6 +27,31 @@ export const IsLocalTime = (options?: ValidationOptions): PropertyDecorator =>
     options,
   );
 
+const MAX_DEAD_YOUNG = 30;
+/** A list of sex and, where weighed, kilograms of young born dead. */
+export const IsDeadYoung = (sexes: readonly string[], options?: ValidationOptions): PropertyDecorator =>
+  ValidateBy(
+    {
+      name: 'isDeadYoung',
+      validator: {
+        validate: (value): boolean =>
+          Array.isArray(value) &&
+          value.length <= MAX_DEAD_YOUNG &&
+          value.every((one: unknown) => {
+            if (typeof one !== 'object' || one === null) return false;
+            const { sex, kg, ...rest } = one as Record<string, unknown>;
+            const isKg = kg === undefined || (typeof kg === 'number' && kg > 0 && kg <= 100);
+            return Object.keys(rest).length === 0 && sexes.includes(sex as string) && isKg;
+          }),
+        defaultMessage: buildMessage(
+          () => `$property must be at most ${MAX_DEAD_YOUNG} of a sex (${sexes.join(', ')}) and kg up to 100`,
+          options,
+        ),
+      },
+    },
+    options,
+  );
+
 /** A grade each for some of these parts, at least one. */
 export const IsGrades = (
   parts: readonly string[],

@@ -9,6 +9,7 @@ import {
   type Relation,
   type WeightUnit,
 } from '@yaylak/core';
+import { birthQuestionText } from './birthWords';
 import { tooSoonText } from './pregnancyWords';
 
 /** How an animal of a refusal is named; ids mean nothing to people. */
@@ -100,6 +101,28 @@ export function refusalText(
       return 'This tube is answered already. Strike the first result out if it is wrong.';
     case 'test-too-soon':
       return `${tooSoonText(refusal.test)} Wait until then, or give the reason; its result then counts as doubtful.`;
+    case 'gives-no-birth':
+      return 'Only a female gives birth and rears young. Choose another animal, or mend the sex first.';
+    case 'nobody-born':
+      return 'Nobody was born. Count at least one, alive or dead; a loss before her time stands under Carrying.';
+    case 'more-dead-than-told':
+      return `${value} dead ones are described and fewer counted. Count them anew.`;
+    case 'birth-known':
+      return `Her birth of ${refusal.on} is in the book already. Strike it out there if it is wrong, or add the young to it.`;
+    case 'no-birth-before':
+      return `No birth of hers is in the book shortly before ${value}. Write the birth down first.`;
+    case 'no-age':
+      return 'Its birth date is not in the book. Add it on its page first.';
+    case 'too-old-for-colostrum':
+      return `It was ${refusal.ageDays} days old then; first milk is of the first three days. Check the day.`;
+    case 'own-mother':
+      return 'An animal cannot rear itself. Choose its dam.';
+    case 'already-weaned':
+      return 'It is weaned already. Strike that out first if it is wrong.';
+    case 'dam-gone':
+      return `${nameOf(value)} is not on the holding any more. Choose another dam.`;
+    case 'birth-questioned':
+      return `${refusal.questions.map(birthQuestionText).join(' ')} Check, or give the reason.`;
     case 'parentage':
       return parentageText(refusal.fault, refusal.role, nameOf(value));
   }

@@ -11,6 +11,7 @@ export * from './identity';
 export * from './mating';
 export * from './pedigree';
 export * from './pregnancy';
+export * from './rearing';
 export * from './remedies';
 export * from './season';
 export * from './species';

@@ -8,7 +8,11 @@ import { AnimalsController } from './animals/animals.controller';
 import { AnimalsService } from './animals/animals.service';
 import { BookController } from './book/book.controller';
 import { BookService } from './book/book.service';
-import { BirthsService } from './carrying/births.service';
+import { BirthsController } from './births/births.controller';
+import { BirthsService } from './births/births.service';
+import { BirthsPageService } from './births/birthsPage.service';
+import { ExpectedService } from './births/expected.service';
+import { GivenService } from './births/given.service';
 import { CarryingController } from './carrying/carrying.controller';
 import { CarryingFemalesService } from './carrying/carryingFemales.service';
 import { CarryingService } from './carrying/carrying.service';
@@ -60,6 +64,7 @@ import { TodayService } from './today/today.service';
   controllers: [
     AnimalsController,
     BookController,
+    BirthsController,
     CarryingController,
     ChoosingController,
     ConditionController,
@@ -81,6 +86,9 @@ import { TodayService } from './today/today.service';
     BirthsService,
     BookService,
     CalendarService,
+    BirthsPageService,
+    ExpectedService,
+    GivenService,
     CarryingFemalesService,
     CarryingService,
     LaboratoryService,

@@ -15,7 +15,7 @@ export interface Litter {
 }
 
 /** Births by one dam within this many days are one litter: twins over midnight, a kindling in two goes. */
-const SAME_LITTER_DAYS = 3;
+export const SAME_LITTER_DAYS = 3;
 
 /** Litters of each dam in order of birth, from the young on record. */
 export function littersByDam(young: Iterable<Born>): Map<string, Litter[]> {

@@ -62,6 +62,7 @@ const book: BookView = {
   tubeOf: (tube) => (tube === 'B-001' ? 'ram' : undefined),
   hasGroup: (id) => id === 'flock',
   settings: (species) => SPECIES_TABLE[species],
+  birthsOf: () => [],
   pair: (femaleId, maleId) =>
     femaleId === 'lamb' && maleId === 'ram'
       ? { inbreeding: 0.25, refusal: { code: 'relation', relation: 'parent' } }

@@ -10,6 +10,7 @@ import {
 import { checkParent, type ParentageFault, type ParentRole } from '../pedigree';
 import type { Sex, Species } from '../species';
 import { wornIdentifiers } from './derived';
+import { checkBirth, type BirthBook, type BirthEntryToCheck, type BirthRefusal } from './checkBirth';
 import { checkMating, type MatingEntryToCheck, type MatingRefusal, type PairJudged } from './checkMating';
 import {
   checkPregnancy,
@@ -64,6 +65,7 @@ export type CheckedEntry =
   | { readonly type: 'score'; readonly animalId: string; readonly on: Day; readonly score: number }
   | MatingEntryToCheck
   | PregnancyEntryToCheck
+  | BirthEntryToCheck
   | {
       readonly type: 'mark' | 'choice' | 'note' | 'passage' | 'care' | 'mob' | 'check';
       readonly animalId: string;
@@ -81,9 +83,8 @@ export interface ArrivalFacts {
 }
 
 /** What the rules may ask of the book. */
-export interface BookView extends PregnancyBook {
+export interface BookView extends PregnancyBook, BirthBook {
   readonly today: Day;
-  animal(id: string): AnimalFacts | undefined;
   hasGroup(id: string): boolean;
   hasProduct(id: string): boolean;
   /** Who has the tube of this number already, on that day or in the same job. */
@@ -123,6 +124,7 @@ export type Refusal = { readonly field: string; readonly value: string } & (
   | { readonly code: 'reared-more-than-born'; readonly born: number }
   | MatingRefusal
   | PregnancyRefusal
+  | BirthRefusal
   | { readonly code: 'parentage'; readonly role: ParentRole; readonly fault: ParentageFault }
 );
 
@@ -172,6 +174,13 @@ export function checkEntry(entry: CheckedEntry, book: BookView): Refusal | undef
     case 'way-on':
     case 'carrying-step':
       return checkPregnancy(entry, facts, book);
+    case 'birth':
+    case 'afterbirth':
+    case 'colostrum':
+    case 'fostering':
+    case 'weaning':
+    case 'pen-stage':
+      return checkBirth(entry, facts, book);
     case 'mob':
     case 'check':
     case 'care':

@@ -1,3 +1,4 @@
+import { OVERDUE_DAYS } from '../births';
 import { isoOf, type Day } from '../calendar';
 import { tooSoon, type EvidenceWay, type TestResult, type TestedFemale, type TooSoon } from '../pregnancy';
 import type { Species, SpeciesSettings } from '../species';
@@ -49,9 +50,6 @@ export interface PregnancyBook {
   /** Her last service since her last birth, and that birth, up to a day. */
   tested(femaleId: string, on: Day): TestedFemale | undefined;
 }
-
-/** Young carried over the usual range by so many days are still believed. */
-const OVERDUE_DAYS = 15;
 
 /** The first rule of carrying an entry breaks. */
 export function checkPregnancy(

@@ -1,4 +1,5 @@
-import type { Day } from '../calendar';
+import type { Day, Moment } from '../calendar';
+import type { Afterbirth, BirthWritten, ColostrumWay, DeathCause, PenStage } from '../births';
 import type { Decision } from '../choosing';
 import type { CheckMade, MobFrom, ScoreReading } from '../condition';
 import type { Reading } from '../growth';
@@ -58,6 +59,8 @@ export interface ChoiceFact extends Fact {
 }
 export interface DepartureFact extends Fact {
   readonly how: 'died' | 'sold' | 'slaughtered' | 'lost';
+  /** Of one that died, as far as anybody could tell. */
+  readonly cause?: DeathCause | undefined;
 }
 export interface PassageFact extends Fact {
   readonly jobId: string | undefined;
@@ -161,6 +164,33 @@ export interface CarryingStepFact extends Fact {
   readonly step: string;
 }
 
+/** She gave birth. */
+export interface BirthFact extends Fact, BirthWritten {
+  readonly at: Moment | undefined;
+  /** Why it was believed, where something spoke against it. */
+  readonly reason: string | undefined;
+}
+export interface AfterbirthFact extends Fact {
+  readonly state: Afterbirth;
+}
+/** Had its first milk. */
+export interface ColostrumFact extends Fact {
+  readonly at: Moment;
+  readonly how: ColostrumWay;
+}
+/** Put under a dam that is not its own or back again; without a dam it is reared by hand. */
+export interface FosteringFact extends Fact {
+  readonly damId: string | undefined;
+}
+/** Weaned, or the first step of it. */
+export interface WeaningFact extends Fact {
+  readonly isDone: boolean;
+}
+/** A dam moved on with her young. */
+export interface PenStageFact extends Fact {
+  readonly stage: PenStage;
+}
+
 /** All that is known of one animal, struck entries left out. Lists are in order of day, then of writing. */
 export interface AnimalFacts {
   record: AnimalRecord;
@@ -192,6 +222,12 @@ export interface AnimalFacts {
   readonly losses: LossFact[];
   readonly waysOn: WayOnFact[];
   readonly carryingSteps: CarryingStepFact[];
+  readonly births: BirthFact[];
+  readonly afterbirths: AfterbirthFact[];
+  readonly colostrums: ColostrumFact[];
+  readonly fosterings: FosteringFact[];
+  readonly weanings: WeaningFact[];
+  readonly penStages: PenStageFact[];
 }
 
 /** The lists of an animal's facts, for whoever has to go through all of them. */
@@ -223,6 +259,12 @@ export const factLists = (facts: AnimalFacts): Fact[][] => [
   facts.losses,
   facts.waysOn,
   facts.carryingSteps,
+  facts.births,
+  facts.afterbirths,
+  facts.colostrums,
+  facts.fosterings,
+  facts.weanings,
+  facts.penStages,
 ];
 
 export const emptyFacts = (record: AnimalRecord): AnimalFacts => ({
@@ -255,6 +297,12 @@ export const emptyFacts = (record: AnimalRecord): AnimalFacts => ({
   losses: [],
   waysOn: [],
   carryingSteps: [],
+  births: [],
+  afterbirths: [],
+  colostrums: [],
+  fosterings: [],
+  weanings: [],
+  penStages: [],
 });
 
 /** Puts a fact in its place in a list ordered by day; of one day, the later written stands later. */

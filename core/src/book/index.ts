@@ -1,3 +1,4 @@
+export * from './checkBirth';
 export * from './checkEntry';
 export * from './checkMating';
 export * from './checkPregnancy';

@@ -1,4 +1,5 @@
 import { addDays, hoursBetween, type Day, type Moment } from '../calendar';
+import { GESTATION_SLACK_DAYS, OVERDUE_DAYS } from '../births';
 import type { SpeciesSettings } from '../species';
 import { proportion, type Proportion } from '../statistics';
 
@@ -48,8 +49,9 @@ export type Outcome =
 const SAME_HEAT_DAYS = 4;
 /** A heat within so many days of a service is the same one, not a return. */
 const RETURN_FROM_DAYS = 5;
-/** Births so far outside the usual range are still of the service. */
-const SLACK_DAYS = 4;
+
+/** A birth after so much of the shortest gestation may be of the service, if somebody says that it is. */
+const BORN_EARLY_SHARE = 0.7;
 
 export interface FemaleHistoryOfMating {
   readonly services: readonly Service[];
@@ -81,13 +83,18 @@ export function spells(
     return { on: first.since ?? first.on, lastOn: (g.at(-1) as Service).on };
   });
   const { gestationDays: g, heatCycleDays: c } = settings;
+  const isNear = (birth: Day, lastOn: Day): boolean =>
+    birth - lastOn >= BORN_EARLY_SHARE * g.from && birth - lastOn <= g.to + OVERDUE_DAYS;
   return groups.map((group, i) => {
     const { on, lastOn } = bounds[i] as (typeof bounds)[number];
     const fits = (birth: Day, b: { readonly on: Day; readonly lastOn: Day }): boolean =>
-      birth >= addDays(b.on, g.from - SLACK_DAYS) && birth <= addDays(b.lastOn, g.to + SLACK_DAYS);
-    const born = births.find(
-      (b) => fits(b.on, { on, lastOn }) && !bounds.slice(i + 1).some((later) => fits(b.on, later)),
-    );
+      birth >= addDays(b.on, g.from - GESTATION_SLACK_DAYS) && birth <= addDays(b.lastOn, g.to + GESTATION_SLACK_DAYS);
+    const isHers = (birth: Day): boolean =>
+      bounds.some((b) => fits(birth, b))
+        ? fits(birth, { on, lastOn }) && !bounds.slice(i + 1).some((later) => fits(birth, later))
+        : // Far too early or too late for all, and believed all the same: it ends the last one that could be meant.
+          isNear(birth, lastOn) && !bounds.slice(i + 1).some((later) => isNear(birth, later.lastOn));
+    const born = births.find((b) => isHers(b.on));
     const latest = c.mean > 0 ? Math.round(2.5 * c.mean) : g.from;
     const again = [...bounds.slice(i + 1).map((b) => b.on), ...heatDays]
       .filter((d) => d - lastOn >= RETURN_FROM_DAYS && d - lastOn <= latest && d <= asOf)
@@ -97,7 +104,7 @@ export function spells(
       if (born) return { kind: 'born', on: born.on, young: born.young };
       if (again !== undefined) return { kind: 'returned', on: again, days: again - lastOn };
       if (toldEmpty !== undefined) return { kind: 'empty', on: toldEmpty };
-      return asOf > addDays(lastOn, g.to + SLACK_DAYS) ? { kind: 'nothing-came' } : { kind: 'open' };
+      return asOf > addDays(lastOn, g.to + GESTATION_SLACK_DAYS) ? { kind: 'nothing-came' } : { kind: 'open' };
     })();
     return {
       services: group,
@@ -105,7 +112,7 @@ export function spells(
       lastOn,
       maleIds: [...new Set(group.flatMap((s) => s.maleIds))],
       outcome,
-      isRipe: asOf > addDays(lastOn, g.to + SLACK_DAYS),
+      isRipe: asOf > addDays(lastOn, g.to + GESTATION_SLACK_DAYS),
     };
   });
 }

@@ -41,22 +41,41 @@ export const SAME_SERVICE_DAYS = 5;
  * Candidates after the scan are none.
  */
 export function ageFit(scan: ScannedAge, candidates: readonly ConceptionCandidate[]): AgeFit {
-  const saidOn = addDays(scan.on, -scan.ageDays);
   const sd = scanAgeSd(scan.ageDays);
-  // Days the scan says more than the candidate (its nearer end); 0 inside a stretch.
+  return fitConception(candidates, {
+    saidOn: addDays(scan.on, -scan.ageDays),
+    sd,
+    within: Math.max(SAME_SERVICE_DAYS, 1.96 * sd),
+    lastOn: scan.on,
+  });
+}
+
+/** A day of conception as a scan or a birth tells it. */
+export interface ConceptionTold {
+  readonly saidOn: Day;
+  /** Its error, standard deviation in days. */
+  readonly sd: number;
+  /** A candidate no further off still fits. */
+  readonly within: number;
+  /** Candidates that begin after this day are none. */
+  readonly lastOn: Day;
+}
+
+/** Which candidate a day of conception speaks of, weighed by the normal density of its distance, equal beforehand. */
+export function fitConception(
+  candidates: readonly ConceptionCandidate[],
+  { saidOn, sd, within, lastOn }: ConceptionTold,
+): AgeFit {
+  // Days it says more than the candidate (its nearer end); 0 inside a stretch.
   const off = candidates.map(({ from, to }) => (saidOn < from ? from - saidOn : saidOn > to ? to - saidOn : 0));
-  const isBefore = candidates.map((c) => c.from <= scan.on);
+  const isBefore = candidates.map((c) => c.from <= lastOn);
   const density = off.map((d, i) => (isBefore[i] ? Math.exp(-(d * d) / (2 * sd * sd)) : 0));
   const nearest = off.reduce<number | undefined>(
     (best, d, i) => (isBefore[i] && (best === undefined || Math.abs(d) < Math.abs(off[best] as number)) ? i : best),
     undefined,
   );
   const nearestOff = nearest === undefined ? undefined : (off[nearest] as number);
-  if (
-    nearest === undefined ||
-    nearestOff === undefined ||
-    Math.abs(nearestOff) > Math.max(SAME_SERVICE_DAYS, 1.96 * sd)
-  )
+  if (nearest === undefined || nearestOff === undefined || Math.abs(nearestOff) > within)
     return { kind: 'none-fits', conceivedOn: saidOn, nearestDaysOff: nearestOff };
   const sum = density.reduce((s, d) => s + d, 0);
   const chances = density.map((d) => d / sum);

@@ -122,6 +122,35 @@ export interface CarryingStep {
   readonly slackDays: number;
 }
 
+/** How young are weaned; what is set is the place in this list, from 1. */
+export const WEANING_WAYS = ['at-once', 'by-weight', 'biggest-first', 'two-steps'] as const;
+export type WeaningWay = (typeof WEANING_WAYS)[number];
+
+/** From the birth to weaning. Days from birth; weights in kilograms. */
+export interface RearingRules {
+  /** First milk within so many hours. */
+  readonly colostrumHours: number;
+  /** An afterbirth that has not passed after so many hours is held back. */
+  readonly afterbirthHours: number;
+  /** A dam stays in the pen of the birth so long; each young over one adds a day. 0: she goes nowhere. */
+  readonly bondingDays: number;
+  /** With other dams and their young up to this age, then to the group. 0: none. */
+  readonly mixingDays: number;
+  /** 1 all at once, 2 each that is heavy enough, 3 biggest first, 4 in two steps; see `WEANING_WAYS`. */
+  readonly weaningWay: number;
+  /** Heavy enough to be weaned. */
+  readonly weaningKg: number;
+  /** Small ones, or the second step, so many days later. */
+  readonly stepDays: number;
+  /** The whole litter on the scale every day up to this age, then each every day up to the next. 0: not at all. */
+  readonly litterDailyDays: number;
+  readonly eachDailyDays: number;
+  /** Young of a birth beside a grown female's usual, by the place of the birth in her row; the last serves the rest. */
+  readonly youngByBirth: readonly number[];
+  /** Spread of the young of one birth (SD). */
+  readonly youngSd: number;
+}
+
 /** Who may be mated, and how heats are judged. */
 export interface MatingRules {
   /** Of a female's mature weight at her first mating. */
@@ -181,6 +210,7 @@ export interface SpeciesSettings {
   readonly carrying: CarryingRules;
   /** Done before a birth, in any order. */
   readonly carryingSteps: readonly CarryingStep[];
+  readonly rearing: RearingRules;
   readonly condition: ConditionAims;
   /** The usual rhythm of scoring by hand, where no plan says otherwise. */
   readonly scoring: { readonly fromDays: number; readonly everyDays: number };

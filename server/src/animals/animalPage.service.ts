@@ -1,6 +1,6 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import type { AnimalView, BiasView, DueView, GainView, TagView, TimelineItem } from '@yaylak/contract';
+import type { AnimalView, BiasView, DueView, Entry, GainView, TagView, TimelineItem } from '@yaylak/contract';
 import {
   biasKey,
   isGuess,
@@ -12,17 +12,14 @@ import {
   groupOn,
   isoOf,
   isPresent,
-  littersByDam,
   marksOn,
   nextWeighing,
   SPECIES_WORDS,
   windowAfter,
   windowStage,
   type AnimalFacts,
-  type Born,
   type Gain,
   type Day,
-  type Litter,
   withheldOn,
   type Reading,
 } from '@yaylak/core';
@@ -55,7 +52,7 @@ export class AnimalPageService {
     const settings = this.book.state.settings(record.species);
     const daily = this.book.state.daily(facts);
     const departure = facts.departures[0];
-    const litters = this.littersOf(id);
+    const litters = this.book.state.litters.of(id);
     const dam = damRecord(litters, (young) => this.isReared(young, today), today);
     const timeline = await this.timeline(id);
     const period = gainOverPeriod(daily, { from: (today - PERIOD_DAYS) as Day, to: today }, settings);
@@ -101,17 +98,6 @@ export class AnimalPageService {
     };
   }
 
-  /** Litters a female has had, oldest first. */
-  littersOf(damId: string): readonly Litter[] {
-    const young = [...(this.book.state.youngByParent.get(damId) ?? [])].flatMap((id): Born[] => {
-      const record = this.book.state.animals.get(id)?.record;
-      return record?.bornOn === undefined || record.damId !== damId
-        ? []
-        : [{ id, species: record.species, bornOn: record.bornOn, damId }];
-    });
-    return littersByDam(young).get(damId) ?? [];
-  }
-
   /** Whether a young lived to weaning age, or still may. */
   isReared(youngId: string, asOf: Day): boolean {
     const facts = this.book.state.animals.get(youngId);
@@ -141,11 +127,16 @@ export class AnimalPageService {
               : null,
           ...(groupName === undefined ? {} : { groupName }),
           ...(productName === undefined ? {} : { productName }),
-          ...(entry.type === 'service' && entry.maleIds.length > 0
-            ? { maleNames: Object.fromEntries(entry.maleIds.map((male) => [male, this.book.nameOf(male)])) }
-            : {}),
+          ...this.namesIn(entry),
         };
       });
+  }
+
+  /** How the others are called that an entry speaks of. */
+  private namesIn(entry: Entry): Pick<TimelineItem, 'names'> {
+    const ids = entry.type === 'service' ? entry.maleIds : entry.type === 'fostering' ? [entry.damId ?? ''] : [];
+    const known = ids.filter((id) => id !== '');
+    return known.length === 0 ? {} : { names: Object.fromEntries(known.map((id) => [id, this.book.nameOf(id)])) };
   }
 
   private identifiers(timeline: readonly TimelineItem[]): AnimalView['identifiers'] {
@@ -180,7 +171,11 @@ export class AnimalPageService {
     if (windowStage(weaning, today) !== 'over') due.push({ what: 'Wean', window: windowView(weaning) });
     const first = settings.femaleFirstMatingDays;
     const mating = windowAfter(bornOn, { opens: first - 30, bestFrom: first, bestTo: first + 60, closes: first + 120 });
-    if (sex === 'female' && windowStage(mating, today) !== 'over' && this.littersOf(facts.record.id).length === 0)
+    if (
+      sex === 'female' &&
+      windowStage(mating, today) !== 'over' &&
+      this.book.state.litters.of(facts.record.id).length === 0
+    )
       due.push({ what: 'Old enough for a first mating', window: windowView(mating) });
     return due;
   }
@@ -194,7 +189,7 @@ export class AnimalPageService {
     if (!last || (since !== undefined && last.on < since)) return null;
     const alarm = adultAlarm(
       grown,
-      this.littersOf(id).map((l) => l.bornOn),
+      this.book.state.litters.of(id).map((l) => l.bornOn),
     );
     return alarm ? alarmText(alarm) : null;
   }

@@ -86,7 +86,7 @@ export class AnimalsService {
       dam: tagOf(record.damId),
       sire: tagOf(record.sireId),
       birthType: record.birthType ?? null,
-      rearingType: record.rearingType ?? null,
+      rearingType: this.book.state.litters.rearingType(facts, today) ?? null,
       isPresent: isPresent(facts, today),
       lastKg: last?.kg ?? null,
       lastOn: last ? isoOf(last.on) : null,

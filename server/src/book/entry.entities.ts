@@ -1,4 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
+import type { DeadYoung } from '@yaylak/contract';
 import type { HeatSign, LookGrade, MalePart, PartGrade, ScanFinding } from '@yaylak/core';
 import { AnimalEntity } from '../animals/animal.entity';
 import { GroupEntity } from '../groups/group.entity';
@@ -89,7 +90,7 @@ export const ChoiceEntity = defineEntity({
 export const DepartureEntity = defineEntity({
   name: 'Departure',
   tableName: 'departure_entry',
-  properties: { ...own, how: p.string(), reason: p.string().nullable() },
+  properties: { ...own, how: p.string(), cause: p.string().nullable(), reason: p.string().nullable() },
 });
 export const NoteEntity = defineEntity({
   name: 'Note',
@@ -247,6 +248,50 @@ export const CarryingStepEntity = defineEntity({
   name: 'CarryingStepDone',
   tableName: 'carrying_step_entry',
   properties: { ...own, step: p.string() },
+});
+export const BirthEntity = defineEntity({
+  name: 'Birth',
+  tableName: 'birth_entry',
+  properties: {
+    ...own,
+    at: p.string().nullable(),
+    alive: p.integer(),
+    dead: p.integer(),
+    deadYoung: p.json<DeadYoung[]>().nullable(),
+    ease: p.string(),
+    presentation: p.string().nullable(),
+    help: p.string().nullable(),
+    mothering: p.string().nullable(),
+    afterbirth: p.string().nullable(),
+    litterKg: p.double().nullable(),
+    species: p.string().nullable(),
+    reason: p.string().nullable(),
+  },
+});
+export const AfterbirthEntity = defineEntity({
+  name: 'Afterbirth',
+  tableName: 'afterbirth_entry',
+  properties: { ...own, state: p.string() },
+});
+export const ColostrumEntity = defineEntity({
+  name: 'Colostrum',
+  tableName: 'colostrum_entry',
+  properties: { ...own, at: p.string(), how: p.string() },
+});
+export const FosteringEntity = defineEntity({
+  name: 'Fostering',
+  tableName: 'fostering_entry',
+  properties: { ...own, dam: () => p.manyToOne(AnimalEntity).nullable().index(), reason: p.string().nullable() },
+});
+export const WeaningEntity = defineEntity({
+  name: 'Weaning',
+  tableName: 'weaning_entry',
+  properties: { ...own, isDone: p.boolean() },
+});
+export const PenStageEntity = defineEntity({
+  name: 'PenStage',
+  tableName: 'pen_stage_entry',
+  properties: { ...own, stage: p.string(), pen: p.string().nullable() },
 });
 export const StrikeEntity = defineEntity({
   name: 'Strike',

@@ -17,7 +17,6 @@ import {
   type AnimalFacts,
   type AnimalRecord,
   type BookView,
-  type CheckedEntry,
   type Day,
   type Reading,
   type SampleFact,
@@ -30,9 +29,12 @@ import {
   type TestedFemale,
 } from '@yaylak/core';
 import type { AnimalEntry, ArrivalEntry, PlanFacts, ProductFacts, SampleEntry, ScorersSetting } from '@yaylak/contract';
+import { birthFact } from './birthFacts';
 import { Family } from './family';
-import { matingFact, matingToCheck } from './matingFacts';
-import { pregnancyFact, pregnancyToCheck } from './pregnancyFacts';
+import { Litters } from './litters';
+import { matingFact } from './matingFacts';
+import { pregnancyFact } from './pregnancyFacts';
+import { recordOf } from './toChecked';
 
 export interface GroupRecord {
   readonly id: string;
@@ -75,6 +77,8 @@ export class HoldingState {
   familyVersion = 0;
   /** Who is kin to whom. */
   readonly family = new Family(this);
+  /** Who was born by whom, and reared. */
+  readonly litters = new Litters(this);
   readonly products = new Map<string, ProductRecord>();
   readonly plans = new Map<string, PlanRecord>();
   private readonly tubes = new Map<string, SampleFact[]>();
@@ -155,6 +159,7 @@ export class HoldingState {
       pair: (femaleId, maleId) => this.family.pair(femaleId, maleId),
       wearersOf: (plain) => this.wearersOf(plain),
       tested: (femaleId, on) => this.tested(femaleId, on),
+      birthsOf: (damId) => this.litters.birthsOf(damId),
     };
   }
 
@@ -162,11 +167,7 @@ export class HoldingState {
   tested(femaleId: string, on: Day): TestedFemale | undefined {
     const facts = this.animals.get(femaleId);
     if (!facts) return undefined;
-    const births = [...(this.youngByParent.get(femaleId) ?? [])].flatMap((id) => {
-      const bornOn = this.animals.get(id)?.record.bornOn;
-      return bornOn !== undefined && bornOn <= on ? [bornOn] : [];
-    });
-    const lastBirthOn = births.length === 0 ? undefined : (Math.max(...births) as Day);
+    const lastBirthOn = this.litters.birthsOf(femaleId).findLast((b) => b.on <= on)?.on;
     const servedOn = facts.services.findLast(
       (s) => s.on <= on && (lastBirthOn === undefined || s.on >= lastBirthOn),
     )?.on;
@@ -196,7 +197,15 @@ export class HoldingState {
 
   /** Adds an entry's fact. */
   apply(entry: AnimalEntry): Undo {
-    return this.withFamily(entry, this.applied(entry));
+    return this.withVersion(this.withFamily(entry, this.applied(entry)));
+  }
+
+  /** What was derived meanwhile does not hold any more once it is undone. */
+  private withVersion(undo: Undo): Undo {
+    return () => {
+      undo();
+      this.version++;
+    };
   }
 
   /** Lets the family be read anew after a change of it, and after its undoing. */
@@ -234,7 +243,7 @@ export class HoldingState {
       case 'choice':
         return insert(facts.choices, { ...base, decision: entry.decision });
       case 'departure':
-        return insert(facts.departures, { ...base, how: entry.how });
+        return insert(facts.departures, { ...base, how: entry.how, cause: entry.cause });
       case 'passage':
         return insert(facts.passages, { ...base, jobId: entry.jobId, gate: entry.gate });
       case 'treatment': {
@@ -273,6 +282,15 @@ export class HoldingState {
         const { list, fact } = pregnancyFact(entry, facts, base);
         return insert(list, fact);
       }
+      case 'birth':
+      case 'afterbirth':
+      case 'colostrum':
+      case 'fostering':
+      case 'weaning':
+      case 'pen-stage': {
+        const { list, fact } = birthFact(entry, facts, base);
+        return insert(list, fact);
+      }
       case 'note':
         return () => undefined;
     }
@@ -280,7 +298,7 @@ export class HoldingState {
 
   /** Takes a struck entry's fact out. */
   strike(entry: AnimalEntry): Undo {
-    return this.withFamily(entry, this.struck(entry));
+    return this.withVersion(this.withFamily(entry, this.struck(entry)));
   }
 
   private struck(entry: AnimalEntry): Undo {
@@ -376,75 +394,4 @@ function insert<T extends { readonly entryId: string; readonly on: Day }>(list: 
   return () => {
     list.splice(list.indexOf(fact), 1);
   };
-}
-
-/** The record an arrival opens. */
-export const recordOf = (entry: ArrivalEntry, version = 1): AnimalRecord => ({
-  id: entry.animalId,
-  species: entry.species,
-  sex: entry.sex,
-  bornOn: entry.bornOn ? dayOf(entry.bornOn) : undefined,
-  damId: entry.damId,
-  sireId: entry.sireId,
-  birthType: entry.birthType,
-  rearingType: entry.rearingType,
-  strain: entry.strain,
-  version,
-});
-
-/** An entry as the rules of the book see it. */
-export function toChecked(entry: AnimalEntry): CheckedEntry {
-  const base = { animalId: entry.animalId, on: dayOf(entry.on) };
-  switch (entry.type) {
-    case 'arrival':
-      return { type: 'arrival', ...base, animal: recordOf(entry) };
-    case 'weight':
-      return { type: 'weight', ...base, kg: entry.kg };
-    case 'identifier':
-      return { type: 'identifier', ...base, kind: entry.kind, text: entry.text, colour: entry.colour };
-    case 'identifier-end':
-      return { type: 'identifier-end', ...base, identifierId: entry.identifierId };
-    case 'move':
-      return { type: 'move', ...base, groupId: entry.groupId };
-    case 'treatment': {
-      const { productId, amount, meatDays, isOffLabel = false } = entry;
-      return { type: 'treatment', ...base, productId, amount, meatDays, isOffLabel };
-    }
-    case 'look':
-      return { type: 'look', ...base, standardIds: Object.keys(entry.grades) };
-    case 'sample':
-      return {
-        type: 'sample',
-        ...base,
-        tube: entry.tube,
-        isOfYoung: entry.purpose === 'pregnancy',
-        reason: entry.reason,
-      };
-    case 'litter-weight':
-      return { type: 'litter-weight', ...base, totalKg: entry.totalKg, count: entry.count };
-    case 'score':
-      return { type: 'score', ...base, score: entry.score };
-    case 'heat':
-    case 'service':
-    case 'stay':
-    case 'stay-end':
-    case 'harness':
-    case 'male-check':
-    case 'gene-test':
-      return matingToCheck(entry, base);
-    case 'pregnancy-test':
-    case 'loss':
-    case 'way-on':
-    case 'carrying-step':
-      return pregnancyToCheck(entry, base);
-    case 'mob':
-    case 'check':
-    case 'care':
-    case 'departure':
-    case 'mark':
-    case 'choice':
-    case 'note':
-    case 'passage':
-      return { type: entry.type, ...base };
-  }
 }

@@ -1,15 +1,12 @@
 import { Controller, Get, Inject, Param, ParseUUIDPipe, Query } from '@nestjs/common';
 import {
-  BirthListQuery,
   CarryingQuery,
   type AgeingView,
   type CarryingFemaleView,
-  type BirthListView,
   type CarryingView,
   type TubeOutView,
 } from '@yaylak/contract';
 import { AnimalsService } from '../animals/animals.service';
-import { BirthsService } from './births.service';
 import { CarryingFemalesService } from './carryingFemales.service';
 import { CarryingService } from './carrying.service';
 import { LaboratoryService } from './laboratory.service';
@@ -20,7 +17,6 @@ export class CarryingController {
     @Inject(CarryingService) private readonly carrying: CarryingService,
     @Inject(AnimalsService) private readonly animals: AnimalsService,
     @Inject(CarryingFemalesService) private readonly females: CarryingFemalesService,
-    @Inject(BirthsService) private readonly births: BirthsService,
     @Inject(LaboratoryService) private readonly laboratory: LaboratoryService,
   ) {}
 
@@ -32,11 +28,6 @@ export class CarryingController {
   @Get('female/:id')
   female(@Param('id', ParseUUIDPipe) id: string): CarryingFemaleView {
     return this.females.view(this.animals.find(id));
-  }
-
-  @Get('births')
-  birthList(@Query() { species }: BirthListQuery): BirthListView {
-    return this.births.list(species);
   }
 
   @Get('tubes')

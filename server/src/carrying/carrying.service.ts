@@ -25,7 +25,7 @@ import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
 import { MatingHistoryService } from '../mating/history.service';
-import { BirthsService } from './births.service';
+import { BirthsService } from '../births/births.service';
 import { CarryingFemalesService, EMPTY_UNDER, VERY_LIKELY } from './carryingFemales.service';
 import { LaboratoryService } from './laboratory.service';
 

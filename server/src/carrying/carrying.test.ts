@@ -214,7 +214,7 @@ it('lists births to come by day, and who when', async () => {
   const { births } = await view();
   expect(births?.total).toBeGreaterThan(2);
   expect(births?.perDay.reduce((s, n) => s + n, 0)).toBeCloseTo(births?.total ?? 0, 9);
-  const { rows } = await get<BirthListView>(t, '/api/carrying/births?species=goat');
+  const { rows } = await get<BirthListView>(t, '/api/births/list?species=goat');
   expect(rows.map((r) => r.tag.text)).toContain('G-01');
   expect(rows.map((r) => r.birth.bestFrom)).toEqual([...rows.map((r) => r.birth.bestFrom)].sort());
   expect(rows.some((r) => r.tag.text === 'G-08')).toBe(false); // she lost hers

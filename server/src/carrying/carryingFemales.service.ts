@@ -32,7 +32,7 @@ import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
 import { FemalesToMateService } from '../mating/females.service';
 import { MatingHistoryService, type ChanceOf } from '../mating/history.service';
-import { BirthsService, youngOf } from './births.service';
+import { BirthsService, youngOf } from '../births/births.service';
 import { WhatNowService } from './whatNow.service';
 
 /** From so much on she is known or very likely to carry; under so little she is taken as empty. */

@@ -151,7 +151,7 @@ export class ChoosingService {
       if (damId !== undefined && !dams.has(damId))
         dams.set(
           damId,
-          damRecord(this.pages.littersOf(damId), (id) => this.pages.isReared(id, today), today),
+          damRecord(this.book.state.litters.of(damId), (id) => this.pages.isReared(id, today), today),
         );
       const daily = this.book.state.daily(facts);
       const last = daily.at(-1);
@@ -192,7 +192,7 @@ export class ChoosingService {
         place: row.place,
         placeByWeight: place ?? null,
         birthType: facts.record.birthType ?? null,
-        rearingType: facts.record.rearingType ?? null,
+        rearingType: this.book.state.litters.rearingType(facts, today) ?? null,
         lastKg: last?.kg ?? null,
         lastOn: last ? isoOf(last.on) : null,
         adjusted: adjusted ? this.growth.adjustedView(adjusted, facts.record.species) : null,

@@ -104,7 +104,7 @@ export class ConditionService {
     const { id, sex, species } = facts.record;
     if (sex !== 'female') return 'usual';
     const today = this.clock.today();
-    const litters = this.pages.littersOf(id);
+    const litters = this.book.state.litters.of(id);
     const lastReared = litters.at(-1)?.youngIds.filter((young) => this.pages.isReared(young, today)).length ?? 0;
     const isHeavyMilker = facts.checks.findLast((c) => c.what === 'milk')?.isFound ?? false;
     return femaleKind({ births: litters.length, lastReared, isHeavyMilker }, species);

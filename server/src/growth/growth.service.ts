@@ -129,10 +129,11 @@ export class GrowthService {
   }
 
   private readGrowing(facts: AnimalFacts): GrowingAnimal | undefined {
-    const { id, sex, bornOn, birthType, rearingType, damId } = facts.record;
+    const { id, sex, bornOn, birthType, damId } = facts.record;
     if (bornOn === undefined) return undefined;
     const damBorn = damId === undefined ? undefined : this.book.state.animals.get(damId)?.record.bornOn;
     const damAgeYears = damBorn === undefined ? undefined : Math.floor(completedMonths(damBorn, bornOn) / 12);
+    const rearingType = this.book.state.litters.rearingType(facts, this.clock.today());
     return { id, sex, bornOn, birthType, rearingType, damAgeYears, daily: this.book.state.daily(facts) };
   }
 

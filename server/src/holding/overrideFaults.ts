@@ -21,6 +21,8 @@ const BOUNDS: readonly (readonly [name: RegExp, least: number, most: number])[] 
   [/Minor$/, 0, 100_000_000],
   [/scoreLeast$/, 0, 5],
   [/signsNeeded$/, 1, 5],
+  [/weaningWay$/, 1, 4],
+  [/youngByBirth\.\d+$/, -20, 20],
   [/condition\.(aims|more)\./, 0, 5],
   [/season\.cycles$/, 1, 12],
   [/readingSdShare$/, 0.001, 0.2],

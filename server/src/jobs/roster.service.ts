@@ -73,7 +73,7 @@ export class RosterService {
       sex: record.sex,
       bornOn: record.bornOn === undefined ? null : isoOf(record.bornOn),
       birthType: record.birthType ?? null,
-      rearingType: record.rearingType ?? null,
+      rearingType: this.book.state.litters.rearingType(facts, today) ?? null,
       dam: this.shortName(record.damId),
       damId: record.damId ?? null,
       sire: this.shortName(record.sireId),

@@ -32,6 +32,7 @@ import {
   type ServiceFact,
   type WindowOf,
 } from '@yaylak/core';
+import { afterbirthOf } from '../births/afterbirth';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
@@ -163,10 +164,17 @@ export class FemalesToMateService {
     };
   }
 
+  /** Since when her womb is not clear: found so, or an afterbirth held back, and not found clear since. */
+  private wombSince(facts: AnimalFacts): Day | undefined {
+    const womb = facts.checks.findLast((c) => c.what === 'womb');
+    const heldSince = afterbirthOf(this.book.state, facts, this.clock.moment())?.heldSince;
+    const isCleared = womb && !womb.isFound && heldSince !== undefined && womb.on > heldSince;
+    return womb?.isFound ? womb.on : isCleared ? undefined : heldSince;
+  }
+
   private toMate(facts: AnimalFacts, today: Day): FemaleToMate {
     const { bornOn } = facts.record;
     const history = this.history.of(facts);
-    const womb = facts.checks.findLast((c) => c.what === 'womb');
     const score = this.book.state.scores(facts).at(-1);
     const found = this.history.chance(facts);
     return {
@@ -175,7 +183,7 @@ export class FemalesToMateService {
       lastBirthOn: history.lastBirthOn,
       weight: history.hasGivenBirth ? undefined : this.weight(facts, 'female'),
       heatsSeen: history.heats.length,
-      wombSince: womb?.isFound ? womb.on : undefined,
+      wombSince: this.wombSince(facts),
       score: score && today - score.on <= SCORE_DAYS ? score.score : undefined,
       served: found && { on: found.spell.on, probability: found.chance.probability },
     };

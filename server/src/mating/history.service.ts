@@ -7,6 +7,7 @@ import {
   heatsSeen,
   isPresent,
   malesWith,
+  OVERDUE_DAYS,
   ranWithServices,
   shareTaken,
   spells,
@@ -26,7 +27,6 @@ import {
   type Spell,
   type TestReading,
 } from '@yaylak/core';
-import { AnimalPageService } from '../animals/animalPage.service';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 
@@ -63,7 +63,6 @@ export class MatingHistoryService {
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
-    @Inject(AnimalPageService) private readonly pages: AnimalPageService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -105,7 +104,7 @@ export class MatingHistoryService {
   /** Litters with both parents on record. */
   littersOf(species: Species): SiredLitter[] {
     return this.females(species).flatMap((f) =>
-      this.pages.littersOf(f.record.id).flatMap((l): SiredLitter[] => {
+      this.book.state.litters.of(f.record.id).flatMap((l): SiredLitter[] => {
         const sireId = this.book.state.animals.get(l.youngIds[0] ?? '')?.record.sireId;
         return sireId === undefined ? [] : [{ damId: l.damId, sireId, bornOn: l.bornOn, size: l.youngIds.length }];
       }),
@@ -128,8 +127,11 @@ export class MatingHistoryService {
     return share;
   }
 
-  /** The spell a female may be carrying from, with how likely it is; undefined after a birth, or long over. */
-  chance(facts: AnimalFacts): ChanceOf | undefined {
+  /**
+   * The spell a female may be carrying from, with how likely it is; undefined after a birth, or when her time is over.
+   * @param over also of one whose time is just over, and of whom neither a birth nor anything else was written down
+   */
+  chance(facts: AnimalFacts, over: 'not-over' | 'just-over' = 'not-over'): ChanceOf | undefined {
     const today = this.clock.today();
     const { species } = facts.record;
     const settings = this.book.state.settings(species);
@@ -144,7 +146,11 @@ export class MatingHistoryService {
     if (!carried) return undefined;
     const { spell } = carried;
     // Her time is over: a birth, or none, has said what there was to say.
-    if (spell.isRipe || spell.outcome.kind === 'born') return undefined;
+    const isJustOver =
+      over === 'just-over' &&
+      spell.outcome.kind === 'nothing-came' &&
+      today <= addDays(spell.lastOn, settings.gestationDays.to + OVERDUE_DAYS);
+    if ((spell.isRipe && !isJustOver) || spell.outcome.kind === 'born') return undefined;
     // Where a scan fits an earlier service, being served again since speaks against it, however late that was.
     const again = open.find((s) => s.on > spell.lastOn)?.on;
     const returnedOn = spell.outcome.kind === 'returned' ? spell.outcome.on : again;
@@ -176,9 +182,9 @@ export class MatingHistoryService {
   private history(facts: AnimalFacts): FemaleHistory {
     const { species } = facts.record;
     const settings = this.book.state.settings(species);
-    const litters = this.pages.littersOf(facts.record.id);
+    const all = this.book.state.litters.birthsOf(facts.record.id);
     const heats = heatsSeen(facts.heats, settings);
-    const births = litters.map((l) => ({ on: l.bornOn, young: l.youngIds.length }));
+    const births = all.map((b) => ({ on: b.on, young: b.alive + b.dead }));
     const gone = facts.departures[0]?.on;
     // Who left is judged by what was known then: no birth is to be expected of her any more.
     const asOf = (gone === undefined ? this.clock.today() : Math.min(gone, this.clock.today())) as Day;
@@ -197,8 +203,8 @@ export class MatingHistoryService {
         settings,
         asOf,
       ),
-      lastBirthOn: litters.at(-1)?.bornOn,
-      hasGivenBirth: litters.length > 0,
+      lastBirthOn: births.at(-1)?.on,
+      hasGivenBirth: births.length > 0,
     };
   }
 

@@ -332,7 +332,7 @@ describe('what follows from a mating elsewhere', () => {
   it('an animal’s page names the males of its services', async () => {
     const { timeline } = (await t.http().get(`/api/animals/${doe}`).expect(200)).body as AnimalView;
     const service = timeline.find((i) => i.entry.type === 'service');
-    expect(service?.maleNames).toEqual({ [buck]: 'yellow Juniper' });
+    expect(service?.names).toEqual({ [buck]: 'yellow Juniper' });
   });
 });
 

@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { chanceText, stepName, workTitle } from '@yaylak/contract';
 import { addDays, CARRYING_FROM, dayOf, isoOf, SPECIES_WORDS, type Day } from '@yaylak/core';
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
-import { BirthsService } from '../carrying/births.service';
+import { BirthsService } from '../births/births.service';
 import { Clock } from '../common/clock';
 import { notFound } from '../common/problems';
 import { DueService } from '../due/due.service';

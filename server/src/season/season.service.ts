@@ -82,7 +82,7 @@ export class SeasonService {
       groupName: (plan.groupId && this.book.state.groups.get(plan.groupId)?.name) ?? null,
       animalIds: females.map((f) => f.record.id),
       femalesInBook: females.map((f) => {
-        const last = this.pages.littersOf(f.record.id).findLast((l) => l.bornOn < matingOn);
+        const last = this.book.state.litters.of(f.record.id).findLast((l) => l.bornOn < matingOn);
         return {
           bornOn: f.record.bornOn === undefined ? null : isoOf(f.record.bornOn),
           lastBirthOn: last ? isoOf(last.bornOn) : null,
@@ -172,7 +172,7 @@ export class SeasonService {
     const isIn = ({ on }: { readonly on: Day }): boolean => on >= from && on <= to;
     switch (step.kind) {
       case 'births':
-        return this.pages.littersOf(facts.record.id).find((l) => isIn({ on: l.bornOn }))?.bornOn;
+        return this.book.state.litters.of(facts.record.id).find((l) => isIn({ on: l.bornOn }))?.bornOn;
       case 'scoring':
         return facts.scores.find(isIn)?.on;
       case 'dose': {

@@ -117,7 +117,7 @@ export const carryingFemaleQuery = (id: string) =>
 export const birthListQuery = (species: string) =>
   queryOptions({
     queryKey: ['birth-list', species],
-    queryFn: ({ signal }) => ask<BirthListView>(withQuery('/api/carrying/births', { species }), { signal }),
+    queryFn: ({ signal }) => ask<BirthListView>(withQuery('/api/births/list', { species }), { signal }),
   });
 export const tubesOutQuery = queryOptions({
   queryKey: ['tubes-out'],

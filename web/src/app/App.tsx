@@ -97,9 +97,9 @@ const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import('../places/year/YearSheet')).YearSheet }),
   },
   {
-    path: '/carrying/births',
+    path: '/births/list',
     ErrorBoundary: RouteFailed,
-    lazy: async () => ({ Component: (await import('../places/carrying/BirthList')).BirthList }),
+    lazy: async () => ({ Component: (await import('../places/births/BirthList')).BirthList }),
   },
   {
     path: '/race/:id/tubes',

@@ -2,6 +2,7 @@ import type { Entry } from '@yaylak/contract';
 import { spacedDigits, type LookGrade, type Species, type Standard, type WeightUnit } from '@yaylak/core';
 import { amountText, countText, fullDate, weightText } from './format';
 import { CHECK_WORDS, MOB_WORDS, scoreText } from './condition';
+import { birthWords, departureWords } from './births';
 import { carryingWords } from './carrying';
 import { matingWords } from './mating';
 import { DECISION_WORDS } from './reasons';
@@ -39,7 +40,7 @@ export function entryWords(entry: Entry, { species, unit, standards, groupName, 
     case 'choice':
       return `Chosen: ${DECISION_WORDS[entry.decision].toLowerCase()}${entry.reason ? ` (${entry.reason})` : ''}`;
     case 'departure':
-      return `Left: ${entry.how}${entry.reason ? ` (${entry.reason})` : ''}`;
+      return departureWords(entry);
     case 'note':
       return entry.text;
     case 'treatment': {
@@ -73,6 +74,13 @@ export function entryWords(entry: Entry, { species, unit, standards, groupName, 
     case 'way-on':
     case 'carrying-step':
       return carryingWords(entry, species);
+    case 'birth':
+    case 'afterbirth':
+    case 'colostrum':
+    case 'fostering':
+    case 'weaning':
+    case 'pen-stage':
+      return birthWords(entry, { species, unit, nameOf });
     case 'strike':
       return 'Struck out';
   }

@@ -50,7 +50,7 @@ export function Timeline({ view, today }: Props) {
         {items.map((item) => {
           const words = entryWords(item.entry, {
             ...item,
-            nameOf: (male) => item.maleNames?.[male],
+            nameOf: (id) => item.names?.[id],
             species: view.row.species,
             unit,
             standards: holding?.standards ?? [],

@@ -3,7 +3,6 @@ import { SPECIES_TABLE } from '@yaylak/core';
 import { aHolding } from '../../tests/builders';
 import { AWAY, no, renderPage, type Answers } from '../../tests/renderPage';
 import { AgeingPage } from './AgeingPage';
-import { BirthList } from './BirthList';
 import { CarryingPage } from './CarryingPage';
 import { aCarrying, aChance, aFemale, aTubeOut, aWhatNow, BUCK, DOE, SECOND } from './testViews';
 
@@ -393,22 +392,4 @@ it('a learner’s ages are told in days, with the share within five', async () =
   renderPage(<AgeingPage />, { answers: { 'GET /api/carrying/ageing': [ages] } });
   expect(await screen.findByText('Kerem reads 3.5 days too old; 100 % of 2 are within five days.')).toBeVisible();
   expect(await screen.findByRole('img', { name: 'Differences of 2 ages: bias 3.5 days' })).toBeVisible();
-});
-
-it('the birth list says who is overdue', async () => {
-  const row = {
-    tag: DOE,
-    species: 'goat',
-    groupName: 'Milking does',
-    probability: 0.999,
-    young: 2,
-    sires: ['G-B1'],
-    servedOn: '2026-06-20',
-    birth: { opens: '2026-11-12', bestFrom: '2026-11-15', bestTo: '2026-11-20', closes: '2026-11-22' },
-    isOverdue: true,
-  };
-  renderPage(<BirthList />, { answers: { 'GET /api/carrying/births': { on: '2026-11-23', rows: [row] } } });
-  const line = within(await screen.findByRole('row', { name: /G-01/ }));
-  expect(line.getByText('overdue,')).toBeVisible();
-  expect(line.getByText('over 99 %')).toBeVisible();
 });

@@ -51,7 +51,7 @@ export function CarryingPage() {
           <Button onPress={() => setOpen('results')}>
             Read in results{data.tubesOut > 0 ? ` (${countText(data.tubesOut, 'tube out', 'tubes out')})` : ''}
           </Button>
-          <LinkButton as={Link} to={`/carrying/births?species=${data.species}`}>
+          <LinkButton as={Link} to={`/births/list?species=${data.species}`}>
             Birth list
           </LinkButton>
           <LinkButton as={Link} to="/carrying/ageing">

@@ -30,6 +30,7 @@ const FIELD_WORDS: Readonly<Record<keyof SpeciesSettings, string>> = {
   tests: 'Tests for young: days after service, finds those in young, and those empty',
   carrying: 'In young: aims, and what a mistake costs',
   carryingSteps: 'Steps before a birth',
+  rearing: 'From the birth to weaning',
   condition: 'Condition: scores wanted',
   scoring: 'Rhythm of scoring, days',
   weaningDays: 'Weaning, days old',

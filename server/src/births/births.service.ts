@@ -8,6 +8,7 @@ import {
   isoOf,
   mainIdentifier,
   SPECIES,
+  type AnimalFacts,
   type BirthsToCome,
   type Carrying,
   type Day,
@@ -19,6 +20,13 @@ import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
 import { MatingHistoryService, type ChanceOf } from '../mating/history.service';
+
+/** A female that is waited for. */
+export interface Awaited {
+  readonly id: string;
+  readonly facts: AnimalFacts;
+  readonly chance: ChanceOf;
+}
 
 /** Under this she is not waited for. */
 const AWAITED_FROM = 0.2;
@@ -125,13 +133,13 @@ export class BirthsService {
     };
   }
 
-  /** Females of a species that carry, or may. */
-  private awaited(species: Species) {
+  /** Females of a species that carry, or may; those just over their time too. */
+  awaited(species: Species): Awaited[] {
     const today = this.clock.today();
     return this.book.state.present(today).flatMap((facts) => {
       const { record } = facts;
       if (record.species !== species || record.sex !== 'female') return [];
-      const chance = this.history.chance(facts);
+      const chance = this.history.chance(facts, 'just-over');
       return chance && chance.chance.probability >= AWAITED_FROM ? [{ id: record.id, facts, chance }] : [];
     });
   }

@@ -1,0 +1,124 @@
+import {
+  AFTERBIRTHS,
+  COLOSTRUM_WAYS,
+  EASES,
+  MOTHERINGS,
+  PEN_STAGES,
+  PRESENTATIONS,
+  SEXES,
+  SPECIES,
+} from '@yaylak/core';
+import type { Afterbirth, ColostrumWay, Ease, Mothering, PenStage, Presentation, Sex, Species } from '@yaylak/core';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID, Length, Max, Min } from 'class-validator';
+import { AnimalEntryBase } from './entryBase';
+import { IsDeadYoung, IsLocalTime, MAX_TEXT } from './rules';
+
+/** One born dead: it gets no number and no page. */
+export interface DeadYoung {
+  readonly sex: Sex;
+  readonly kg?: number;
+}
+
+/** She gave birth. Those alive come into the book as animals of their own, with her as their dam. */
+export class BirthEntry extends AnimalEntryBase {
+  @IsIn(['birth'])
+  type: 'birth';
+  /** By the clock on the wall, where somebody was there. */
+  @IsOptional()
+  @IsLocalTime()
+  at?: string;
+  @IsInt()
+  @Min(0)
+  @Max(30)
+  alive: number;
+  @IsInt()
+  @Min(0)
+  @Max(30)
+  dead: number;
+  /** What is known of those born dead, for as many of them as somebody looked at. */
+  @IsOptional()
+  @IsDeadYoung(SEXES)
+  deadYoung?: DeadYoung[];
+  @IsIn(EASES)
+  ease: Ease;
+  @IsOptional()
+  @IsIn(PRESENTATIONS)
+  presentation?: Presentation;
+  /** What help was given, in words. */
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  help?: string;
+  @IsOptional()
+  @IsIn(MOTHERINGS)
+  mothering?: Mothering;
+  @IsOptional()
+  @IsIn(AFTERBIRTHS)
+  afterbirth?: Afterbirth;
+  /** All that were born alive on the scale together, without the pan. */
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  @Min(0)
+  @Max(500)
+  litterKg?: number;
+  /** Of which species the young were said to be, where the page was one species'. */
+  @IsOptional()
+  @IsIn(SPECIES)
+  species?: Species;
+  /** Why it is so all the same, where something spoke against it. */
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  reason?: string;
+}
+
+/** Her afterbirth was seen, or is held back: then she is not mated until her womb is clear. */
+export class AfterbirthEntry extends AnimalEntryBase {
+  @IsIn(['afterbirth'])
+  type: 'afterbirth';
+  @IsIn(AFTERBIRTHS)
+  state: Afterbirth;
+}
+
+/** Had its first milk, and when. */
+export class ColostrumEntry extends AnimalEntryBase {
+  @IsIn(['colostrum'])
+  type: 'colostrum';
+  @IsLocalTime()
+  at: string;
+  @IsIn(COLOSTRUM_WAYS)
+  how: ColostrumWay;
+}
+
+/** Put under a dam, another's or its own again; without a dam it is reared by hand. */
+export class FosteringEntry extends AnimalEntryBase {
+  @IsIn(['fostering'])
+  type: 'fostering';
+  @IsOptional()
+  @IsUUID()
+  damId?: string;
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  reason?: string;
+}
+
+/** Taken off its dam; not done is the first of two steps, kept off her milk and still beside her. */
+export class WeaningEntry extends AnimalEntryBase {
+  @IsIn(['weaning'])
+  type: 'weaning';
+  @IsBoolean()
+  isDone: boolean;
+}
+
+/** A dam goes on with her young: out of the pen they were born in, to others, to the group. */
+export class PenStageEntry extends AnimalEntryBase {
+  @IsIn(['pen-stage'])
+  type: 'pen-stage';
+  @IsIn(PEN_STAGES)
+  stage: PenStage;
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  pen?: string;
+}

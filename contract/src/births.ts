@@ -1,0 +1,111 @@
+import type { Afterbirth, ColostrumWay, Ease, Mothering, PenStage, Presentation, Sex, Species } from '@yaylak/core';
+import { SPECIES } from '@yaylak/core';
+import { IsIn, IsOptional } from 'class-validator';
+import type { TagView, WindowView } from './animals';
+
+export class BirthsQuery {
+  @IsOptional()
+  @IsIn(SPECIES)
+  species?: Species;
+}
+
+/** A male that may be the sire; nobody of the holding where the straw came from elsewhere. */
+export interface SireView {
+  readonly tag: TagView;
+  readonly probability: number;
+}
+
+/** A female that is awaited. */
+export interface ExpectedBirth {
+  readonly tag: TagView;
+  readonly species: Species;
+  readonly groupName: string | null;
+  /** That she carries. */
+  readonly probability: number;
+  readonly young: number | null;
+  readonly sires: readonly SireView[];
+  readonly servedOn: string;
+  readonly birth: WindowView;
+  /** Past the usual range; 0 within it. */
+  readonly daysOver: number;
+  /** That she gives birth on each day from today on, if she carries. */
+  readonly perDay: readonly number[];
+  /** What is to be done before, not done yet. */
+  readonly steps: readonly { readonly name: string; readonly window: WindowView; readonly isOpen: boolean }[];
+  readonly isFirst: boolean;
+}
+
+/** One of a birth. */
+export interface YoungSeen {
+  readonly tag: TagView;
+  readonly sex: Sex;
+  readonly birthKg: number | null;
+  readonly colostrum: { readonly at: string; readonly how: ColostrumWay } | null;
+  /** Until when it wants its first milk, where the hour of its birth is known and it had none yet. */
+  readonly colostrumBy: string | null;
+  /** Who rears it now, where it is not its own dam. */
+  readonly rearedBy: TagView | 'by-hand' | null;
+  readonly diedOn: string | null;
+}
+
+/** A birth of the last days, or one of which something is still to be done. */
+export interface BirthSeen {
+  readonly entryId: string | null;
+  readonly tag: TagView;
+  readonly species: Species;
+  readonly groupName: string | null;
+  readonly on: string;
+  readonly at: string | null;
+  readonly alive: number;
+  readonly dead: number;
+  readonly ease: Ease | null;
+  readonly presentation: Presentation | null;
+  readonly mothering: Mothering | null;
+  readonly afterbirth: { readonly state: Afterbirth; readonly heldSince: string | null } | null;
+  /** Why it was believed, where something spoke against it. */
+  readonly reason: string | null;
+  readonly sires: readonly SireView[];
+  readonly young: readonly YoungSeen[];
+  /** With her now, her own or not. */
+  readonly rears: number;
+  readonly stage: {
+    readonly now: PenStage;
+    readonly next: { readonly stage: PenStage; readonly window: WindowView; readonly isOpen: boolean } | null;
+  } | null;
+  /** Weigh and tag the young: its window, and how many of them are still to be done. */
+  readonly handling: { readonly window: WindowView; readonly left: number; readonly isOpen: boolean } | null;
+}
+
+/** How full the pens are. */
+export interface PensView {
+  readonly species: Species;
+  readonly stage: PenStage;
+  readonly taken: number;
+  /** None set: the holding has not said how many there are. */
+  readonly pens: number | null;
+  /** Births to be expected in the next three days. */
+  readonly toCome: number;
+}
+
+export interface BirthsView {
+  readonly on: string;
+  readonly species: Species | null;
+  readonly expected: readonly ExpectedBirth[];
+  /** Those to look at tonight, the likeliest first, with the chance of a birth till tomorrow evening. */
+  readonly tonight: readonly { readonly animalId: string; readonly chance: number }[];
+  readonly recent: readonly BirthSeen[];
+  readonly pens: readonly PensView[];
+  /** Births to be expected each day from today on. */
+  readonly perDay: readonly number[];
+}
+
+/** What the page of a birth asks of a dam. */
+export interface DamView {
+  readonly tag: TagView;
+  readonly species: Species;
+  readonly young: number | null;
+  readonly sires: readonly SireView[];
+  readonly groupId: string | null;
+  /** Young of hers or put under her that are with her now. */
+  readonly rears: number;
+}

@@ -1,0 +1,31 @@
+import { addDays, type Day } from '../calendar';
+import { fitConception, type ConceptionCandidate } from '../pregnancy';
+import { gestationSd, type GestationDays } from './expected';
+import { GESTATION_SLACK_DAYS } from './questions';
+
+/** A male that may be the sire. */
+export interface SireChance {
+  readonly maleId: string;
+  readonly probability: number;
+}
+
+/**
+ * Who sired a birth, from her services before it: each service weighs as much as gestation's length makes the day
+ * likely (normal about the mean, equal beforehand), males of one service share alike.
+ * @param candidates services or stretches with males, any order
+ * @returns the likeliest first; none where no service lies within the usual range and four days of it
+ */
+export function siresOfBirth(
+  bornOn: Day,
+  candidates: readonly ConceptionCandidate[],
+  gestation: GestationDays,
+): readonly SireChance[] {
+  const { from, mean, to } = gestation;
+  const fit = fitConception(candidates, {
+    saidOn: addDays(bornOn, -mean),
+    sd: gestationSd(gestation),
+    within: Math.max(mean - from, to - mean) + GESTATION_SLACK_DAYS,
+    lastOn: bornOn,
+  });
+  return fit.kind === 'fits' ? fit.sires : [];
+}

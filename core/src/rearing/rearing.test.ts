@@ -1,0 +1,293 @@
+import fc from 'fast-check';
+import { addDays, type Day } from '../calendar';
+import { SPECIES_TABLE } from '../species';
+import { day } from '../tests/builders';
+import {
+  BY_HAND,
+  compareLitters,
+  feedTrial,
+  litterDays,
+  litterNow,
+  litterTrend,
+  penStage,
+  rearedBy,
+  rearingTally,
+  rearingType,
+  seasonTally,
+  weaningPlans,
+  type LitterMember,
+  type Reared,
+} from '.';
+
+const BORN = day('2026-03-01');
+const on = (d: number): Day => addDays(BORN, d);
+const lamb = (id: string, change: Partial<Reared> = {}): Reared => ({
+  id,
+  bornOn: BORN,
+  birthDamId: 'her',
+  fosterings: [],
+  weanedOn: undefined,
+  goneOn: undefined,
+  ...change,
+});
+const WEANING = 90;
+
+describe('who rears', () => {
+  const moved = lamb('a', { fosterings: [{ on: on(2), damId: 'other' }] });
+  it('is the dam, then the foster dam, then nobody', () => {
+    expect([rearedBy(moved, on(1)), rearedBy(moved, on(2))]).toEqual(['her', 'other']);
+    expect(rearedBy({ ...moved, weanedOn: on(80) }, on(80))).toBeUndefined();
+    expect(rearedBy(lamb('b', { fosterings: [{ on: on(1), damId: undefined }] }), on(3))).toBe(BY_HAND);
+  });
+  it('decides the rearing type on both sides of a fostering', () => {
+    // Twins of hers, one put under another with a single: hers is reared alone, the other two as twins.
+    const [stays, single] = [lamb('b'), lamb('c', { birthDamId: 'other', bornOn: on(1) })];
+    const herd = [moved, stays, single];
+    expect(herd.map((y) => rearingType(y, herd, WEANING, on(30)))).toEqual([2, 1, 2]);
+  });
+  it('counts those that were with it on its last day as a young, and a dead mate no more', () => {
+    const herd = [lamb('a', { weanedOn: on(80) }), lamb('b', { goneOn: on(10) })];
+    expect(rearingType(herd[0] as Reared, herd, WEANING, on(200))).toBe(1);
+    expect(rearingType(herd[1] as Reared, herd, WEANING, on(200))).toBe(2); // on day 9 both were there
+  });
+  it('says nothing of one reared by hand', () => {
+    const young = lamb('a', { fosterings: [{ on: on(1), damId: undefined }] });
+    expect(rearingType(young, [young], WEANING, on(30))).toBeUndefined();
+  });
+});
+
+describe('survival', () => {
+  it('is counted at the dam that had the young then', () => {
+    // Triplets of hers: one fostered on day 2 dies at the other's on day 5, one dies at hers, one is weaned.
+    const herd = [
+      lamb('a', { fosterings: [{ on: on(2), damId: 'other' }], goneOn: on(5) }),
+      lamb('b', { goneOn: on(20) }),
+      lamb('c', { weanedOn: on(85) }),
+      lamb('d', { birthDamId: 'other', weanedOn: on(85) }),
+    ];
+    const how = { weaningAge: WEANING, asOf: on(120), died: () => true };
+    expect(rearingTally('her', { on: BORN, alive: 3, dead: 1 }, herd, how)).toEqual({
+      bornAlive: 3,
+      bornDead: 1,
+      fosteredAway: 1,
+      fosteredTo: 0,
+      lost: 1,
+      reared: 1,
+      withHer: 0,
+      survival: 0.5,
+    });
+    expect(rearingTally('other', { on: BORN, alive: 1, dead: 0 }, herd, how)).toMatchObject({
+      fosteredTo: 1,
+      lost: 1,
+      reared: 1,
+      survival: 0.5,
+    });
+  });
+  it('waits while some are with her', () => {
+    const how = { weaningAge: WEANING, asOf: on(30), died: () => true };
+    expect(rearingTally('her', { on: BORN, alive: 1, dead: 0 }, [lamb('a')], how)).toMatchObject({
+      withHer: 1,
+      survival: undefined,
+    });
+  });
+  it('never counts a young twice, whatever was written down', () => {
+    const young = fc.record({
+      dam: fc.constantFrom('a', 'b', 'c'),
+      fosterings: fc.array(fc.record({ d: fc.nat(80), damId: fc.constantFrom('a', 'b', 'c', undefined) }), {
+        maxLength: 3,
+      }),
+      weaned: fc.option(fc.integer({ min: 60, max: 100 }), { nil: undefined }),
+      gone: fc.option(fc.nat(120), { nil: undefined }),
+    });
+    fc.assert(
+      fc.property(fc.array(young, { maxLength: 8 }), fc.nat(150), (all, asOf) => {
+        const herd = all.map((y, i) =>
+          lamb(String(i), {
+            birthDamId: y.dam,
+            fosterings: [...y.fosterings].sort((p, q) => p.d - q.d).map((f) => ({ on: on(f.d), damId: f.damId })),
+            weanedOn: y.weaned === undefined ? undefined : on(y.weaned),
+            goneOn: y.gone === undefined ? undefined : on(y.gone),
+          }),
+        );
+        const tallies = ['a', 'b', 'c'].map((dam) => {
+          const alive = herd.filter((y) => y.birthDamId === dam).length;
+          const how = { weaningAge: WEANING, asOf: on(asOf), died: () => true };
+          return rearingTally(dam, { on: BORN, alive, dead: 0 }, herd, how);
+        });
+        const counted = tallies.reduce((s, t) => s + t.lost + t.reared + t.withHer, 0);
+        expect(counted).toBeLessThanOrEqual(herd.length);
+      }),
+      { seed: 11 },
+    );
+  });
+});
+
+describe('a litter', () => {
+  const kit = (id: string, kgs: Readonly<Record<number, number>>, until = 99): LitterMember => ({
+    id,
+    daily: Object.entries(kgs).map(([d, kg]) => ({ on: on(Number(d)), kg })),
+    isIn: (asOf) => asOf < on(until),
+  });
+  it('gains by the head when a kit dies between countings', () => {
+    // Together .48 of 8 on day 1; each .10 of 7 on day 5: (.10 - .06) / 4 a head, and nothing of the whole.
+    const kits = Array.from({ length: 7 }, (_, i) => kit(String(i), { 5: 0.1 }));
+    const now = litterNow([{ on: on(1), count: 8, totalKg: 0.48 }], [...kits, kit('dead', {}, 3)], on(8));
+    expect(now.last).toMatchObject({ litterKgPerDay: undefined, countChangedBy: -1, days: 4 });
+    expect(now.last?.kind === 'gain' && now.last.kgPerHeadPerDay).toBeCloseTo(0.01, 12);
+    expect(now.daysWithout).toBe(3);
+  });
+  it('was weighed only on days on which all of it was', () => {
+    const days = litterDays([], [kit('a', { 5: 0.1, 6: 0.11 }), kit('b', { 5: 0.12 })]);
+    expect(days.map((d) => [d.on, d.count])).toEqual([[on(5), 2]]);
+    expect(days[0]?.totalKg).toBeCloseTo(0.22, 12);
+  });
+  it('has its runts watched while they are in it', () => {
+    const kits = [kit('a', { 5: 0.1 }), kit('b', { 5: 0.1 }), kit('runt', { 5: 0.04 }), kit('gone', { 5: 0.04 }, 7)];
+    expect(litterNow([], kits, on(8)).runtIds).toEqual(['runt', 'gone'].slice(0, 1));
+  });
+});
+
+describe('weaning', () => {
+  const kits = [
+    { id: 'big', bornOn: BORN, kg: 1.2, begunOn: undefined },
+    { id: 'middle', bornOn: BORN, kg: 1.1, begunOn: undefined },
+    { id: 'small', bornOn: BORN, kg: 0.95, begunOn: undefined },
+  ];
+  it.each([
+    [41, [], ['too-young', 'too-young', 'too-young']],
+    [42, ['big', 'middle'], [undefined, undefined, 'smaller']],
+    [43, ['big', 'middle'], [undefined, undefined, 'smaller']],
+    [44, ['big', 'middle', 'small'], [undefined, undefined, undefined]],
+  ])('takes the biggest rabbits first: on day %i', (d, ready, waits) => {
+    const plans = weaningPlans(kits, SPECIES_TABLE.rabbit, on(d));
+    expect(plans.filter((p) => p.isReady).map((p) => p.id)).toEqual(ready);
+    expect(plans.map((p) => p.waits)).toEqual(waits);
+  });
+  it('goes by weight for kids from the earliest age on, and takes all at the latest', () => {
+    const kids = [
+      { id: 'heavy', bornOn: BORN, kg: 13, begunOn: undefined },
+      { id: 'light', bornOn: BORN, kg: 9, begunOn: undefined },
+    ];
+    const ready = (d: number) =>
+      weaningPlans(kids, SPECIES_TABLE.goat, on(d))
+        .filter((p) => p.isReady)
+        .map((p) => p.id);
+    expect([ready(55), ready(56), ready(90), ready(120)]).toEqual([[], ['heavy'], ['heavy'], ['heavy', 'light']]);
+  });
+  it('takes calves off in two steps a week apart', () => {
+    const calf = { id: 'c', bornOn: BORN, kg: 200, begunOn: undefined };
+    const plan = (d: number, begunOn?: Day) => weaningPlans([{ ...calf, begunOn }], SPECIES_TABLE.cattle, on(d))[0];
+    expect(plan(180)).toMatchObject({ isReady: true, step: 'first' });
+    expect(plan(186, on(180))).toMatchObject({ isReady: false, step: 'last', waits: 'between-steps' });
+    expect(plan(187, on(180))).toMatchObject({ isReady: true, step: 'last' });
+  });
+});
+
+describe('pens', () => {
+  const { rearing } = SPECIES_TABLE.sheep;
+  it('are left after a day, twins after two, then at a fortnight', () => {
+    const twins = { on: BORN, young: 2 };
+    expect(penStage(twins, [], rearing)).toMatchObject({
+      stage: 'bonding',
+      next: { stage: 'mixing', window: { opens: on(2), bestTo: on(3) } },
+    });
+    const mixed = penStage(twins, [{ on: on(2), stage: 'mixing' }], rearing);
+    expect(mixed).toMatchObject({ stage: 'mixing', next: { stage: 'group', window: { opens: on(14) } } });
+    expect(penStage(twins, [{ on: on(15), stage: 'group' }], rearing)?.next).toBeUndefined();
+  });
+  it('are none for rabbits', () =>
+    expect(penStage({ on: BORN, young: 8 }, [], SPECIES_TABLE.rabbit.rearing)).toBeUndefined());
+});
+
+describe('the trend of a doe’s litters', () => {
+  const flat = { usual: [0], spreadSd: 1.8 };
+  it('is not spoken of with three', () => {
+    expect(litterTrend([9, 7, 5], flat)).toEqual({ kind: 'too-few', litters: 3, needed: 4 });
+  });
+  it('falls when six do, by hand', () => {
+    // 9 8 7 6 5 4: slope -1, Sxx 17.5, RSS 0; variance (4 x 3.24) / (4 + 4) / 17.5 = .092571;
+    // drawn by .25 / (.25 + .092571) = .729772 to -.729772; SD sqrt(.25 x .092571 / .342571) = .259916, t(8) 1.397.
+    const trend = litterTrend([9, 8, 7, 6, 5, 4], flat);
+    expect(trend).toMatchObject({ kind: 'falling', litters: 6 });
+    expect(trend.kind !== 'too-few' && trend.perLitter).toBeCloseTo(-0.729772, 5);
+    expect(trend.kind !== 'too-few' && trend.high).toBeCloseTo(-0.729772 + 1.397 * 0.259916, 4);
+  });
+  it('is steady where the young are few for her first, as is usual', () => {
+    expect(litterTrend([7, 8, 8, 8, 8, 8], { usual: [-1, 0], spreadSd: 1.8 })).toMatchObject({
+      kind: 'steady',
+      perLitter: 0,
+    });
+  });
+  it('stays steady when the fall may be chance', () => {
+    expect(litterTrend([8, 9, 7, 8], flat)).toMatchObject({ kind: 'steady' });
+  });
+});
+
+describe('a feed trial', () => {
+  const arm = (pricePerKg: number, ratios: readonly number[]) => ({
+    pricePerKg,
+    records: ratios.map((r) => ({ gainKg: 10, feedKg: 10 * r })),
+  });
+  it('says what was saved, by hand', () => {
+    // Dearer 0.50 a kg at 3.0, 3.2, 3.1: 1.50, 1.60, 1.55 a kg gained; cheaper 0.40 at 3.6, 3.4, 3.5: 1.44, 1.36, 1.40.
+    // Difference -.15; SDs .05 and .04, error sqrt(.0025/3 + .0016/3) = .036968; Welch degrees 3.82, so t(3) 1.638.
+    const found = feedTrial(arm(0.5, [3, 3.2, 3.1]), arm(0.4, [3.6, 3.4, 3.5]), 2);
+    expect(found?.costDifference).toBeCloseTo(-0.15, 12);
+    expect(found?.halfWidth).toBeCloseTo(1.638 * 0.0369685, 5);
+    expect(found).toMatchObject({ verdict: 'cheaper-saves', moreNeeded: undefined });
+    expect(found?.perYoung).toBeCloseTo(-0.3, 12);
+    expect(found?.dearer.feedPerKgGained).toBeCloseTo(3.1, 12);
+  });
+  it('says how many litters more until one can tell', () => {
+    // 1.50, 1.70 against 1.50, 1.60: difference -.05, SDs .141421 and .070711, together .111803;
+    // 2 (2.12317 x .111803 / .05)² = 45.08, so 46 a feed and 44 more.
+    const found = feedTrial(arm(0.5, [3, 3.4]), arm(0.4, [3.75, 4]), 2);
+    expect(found).toMatchObject({ verdict: 'cannot-tell', moreNeeded: 44 });
+  });
+  it('has no answer without a gain, and no error with one litter', () => {
+    expect(feedTrial(arm(0.5, []), arm(0.4, [3]), 2)).toBeUndefined();
+    expect(feedTrial(arm(0.5, [3]), arm(0.4, [3]), 2)).toMatchObject({ halfWidth: undefined, verdict: 'cannot-tell' });
+  });
+});
+
+describe('litters compared', () => {
+  const litter = (group: string, value: number, parity = 3, size = 8) => ({ group, value, parity, size });
+  it('draws one litter far toward the others, and calls it a guess', () => {
+    // n / (n + .85 / .15) = .15 of 2 over the mean of 7
+    const found = compareLitters([litter('a', 9), litter('b', 6), litter('b', 6)], false);
+    expect(found?.groups[0]).toMatchObject({ group: 'a', litters: 1, sureness: 'guess' });
+    expect(found?.groups[0]?.difference).toBeCloseTo(2 * 0.15, 12);
+  });
+  it('does not hold a first litter against its doe', () => {
+    // Firsts are two under the others by everybody; the doe with three firsts among hers is no worse.
+    const records = ['a', 'b', 'c'].flatMap((g) => [litter(g, 6, 1), litter(g, 8, 3), litter(g, 8, 4)]);
+    const found = compareLitters([...records, litter('d', 6, 1), litter('d', 6, 1)], false);
+    for (const g of found?.groups ?? []) expect(g.difference).toBeCloseTo(0, 6);
+  });
+});
+
+it('counts a season to a hundred females, and where young were lost', () => {
+  // Four to the male, three scanned: 2, 2, 1. One slipped her single, one of four was born dead, one died later.
+  const f = (scanned: number | undefined, bornAlive: number, bornDead: number, reared: number) => ({
+    scanned,
+    bornAlive,
+    bornDead,
+    gaveBirth: bornAlive + bornDead > 0,
+    reared,
+    withHer: 0,
+  });
+  expect(seasonTally([f(2, 2, 0, 2), f(2, 1, 1, 0), f(1, 0, 0, 0), f(undefined, 0, 0, 0)])).toEqual({
+    females: 4,
+    gaveBirth: 2,
+    scannedFemales: 3,
+    scanned: 5,
+    bornAlive: 3,
+    bornDead: 1,
+    reared: 2,
+    withHer: 0,
+    scannedPercent: 500 / 3,
+    bornPercent: 75,
+    rearedPercent: 50,
+    lost: { beforeBirth: 1, atBirth: 1, inRearing: 1 },
+  });
+});

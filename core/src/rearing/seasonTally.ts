@@ -1,0 +1,65 @@
+/** One female of a season, from the male to weaning. */
+export interface FemaleOfSeason {
+  /** Young seen at the last scan with a count. */
+  readonly scanned: number | undefined;
+  readonly bornAlive: number;
+  readonly bornDead: number;
+  readonly gaveBirth: boolean;
+  /** Reached weaning, each counted at the dam that reared it. */
+  readonly reared: number;
+  /** Still with her. */
+  readonly withHer: number;
+}
+
+export interface SeasonTally {
+  readonly females: number;
+  readonly gaveBirth: number;
+  /** Of those scanned. */
+  readonly scannedFemales: number;
+  readonly scanned: number;
+  readonly bornAlive: number;
+  readonly bornDead: number;
+  readonly reared: number;
+  readonly withHer: number;
+  /** Young to 100 females put to the male; undefined without a female, scanned without one scanned. */
+  readonly scannedPercent: number | undefined;
+  readonly bornPercent: number | undefined;
+  readonly rearedPercent: number | undefined;
+  /** Where they were lost, of each stage's own young; negative where more were born than scanned. */
+  readonly lost: {
+    /** Of those scanned in females that were. */
+    readonly beforeBirth: number;
+    readonly atBirth: number;
+    /** Born alive and neither reared nor still with a dam. */
+    readonly inRearing: number;
+  };
+}
+
+/** The young of a season to a hundred females, and where they were lost between scan, birth and weaning. */
+export function seasonTally(season: readonly FemaleOfSeason[]): SeasonTally {
+  const sum = (of: (f: FemaleOfSeason) => number): number => season.reduce((s, f) => s + of(f), 0);
+  const females = season.length;
+  const wereScanned = season.filter((f) => f.scanned !== undefined);
+  const scanned = wereScanned.reduce((s, f) => s + (f.scanned ?? 0), 0);
+  const [bornAlive, bornDead] = [sum((f) => f.bornAlive), sum((f) => f.bornDead)];
+  const [reared, withHer] = [sum((f) => f.reared), sum((f) => f.withHer)];
+  const percent = (count: number, of: number): number | undefined => (of === 0 ? undefined : (100 * count) / of);
+  return {
+    females,
+    gaveBirth: season.filter((f) => f.gaveBirth).length,
+    scannedFemales: wereScanned.length,
+    scanned,
+    bornAlive,
+    bornDead,
+    reared,
+    withHer,
+    scannedPercent: percent(scanned, wereScanned.length),
+    bornPercent: percent(bornAlive, females),
+    rearedPercent: percent(reared, females),
+    lost: {
+      beforeBirth: scanned - wereScanned.reduce((s, f) => s + f.bornAlive + f.bornDead, 0),
+      atBirth: bornDead,
+      inRearing: bornAlive - reared - withHer,
+    },
+  };
+}

@@ -1,0 +1,50 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { BirthsView, DamView } from '@yaylak/contract';
+import { groupOn, isoOf, type Species } from '@yaylak/core';
+import { AnimalsService } from '../animals/animals.service';
+import { Clock } from '../common/clock';
+import { tagView } from '../common/views';
+import { MatingHistoryService } from '../mating/history.service';
+import { youngOf } from './births.service';
+import { ExpectedService } from './expected.service';
+import { GivenService } from './given.service';
+
+/** The place of births: who is awaited, and who gave birth. */
+@Injectable()
+export class BirthsPageService {
+  constructor(
+    @Inject(ExpectedService) private readonly expected: ExpectedService,
+    @Inject(GivenService) private readonly given: GivenService,
+    @Inject(AnimalsService) private readonly animals: AnimalsService,
+    @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  async view(only: Species | undefined): Promise<BirthsView> {
+    const species = this.expected.speciesOf(only);
+    const expected = this.expected.list(species);
+    return {
+      on: isoOf(this.clock.today()),
+      species: only ?? null,
+      expected,
+      tonight: this.expected.tonight(expected),
+      recent: this.given.recent(species),
+      pens: await this.expected.pens(species, expected),
+      perDay: this.expected.perDay(expected),
+    };
+  }
+
+  dam(id: string): DamView {
+    const today = this.clock.today();
+    const facts = this.animals.find(id);
+    const chance = this.history.chance(facts, 'just-over');
+    return {
+      tag: tagView(facts, today),
+      species: facts.record.species,
+      young: chance ? youngOf(facts.pregnancyTests, chance) : null,
+      sires: this.expected.sires(facts, today),
+      groupId: groupOn(facts, today) ?? null,
+      rears: this.given.withHer(id, today).length,
+    };
+  }
+}

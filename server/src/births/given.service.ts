@@ -1,0 +1,169 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { BirthSeen, YoungSeen } from '@yaylak/contract';
+import {
+  addDays,
+  addHours,
+  BY_HAND,
+  groupOn,
+  isoMoment,
+  isoOf,
+  penStage,
+  rearedBy,
+  windowStage,
+  type AnimalFacts,
+  type Birth,
+  type BirthFact,
+  type Day,
+  type Species,
+  type Window,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { tagView, windowView } from '../common/views';
+import { afterbirthOf } from './afterbirth';
+import { ExpectedService } from './expected.service';
+
+/** Births stay on the list for so many days, and as long as something is still to do. */
+const RECENT_DAYS = 14;
+/** Handling and going on are asked for so long. */
+const ASKED_DAYS = 30;
+
+/** Births that were, with what is still to do of each. */
+@Injectable()
+export class GivenService {
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(ExpectedService) private readonly expected: ExpectedService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  /** Births of the last fortnight and those with something open, the latest first. */
+  recent(species: readonly Species[]): BirthSeen[] {
+    return this.births(species)
+      .map(({ facts, birth }) => this.view(facts, birth))
+      .filter((b) => this.isShown(b))
+      .sort((a, b) => ((a.at ?? a.on) < (b.at ?? b.on) ? 1 : -1));
+  }
+
+  /** The last birth of each female that is here, of the last month. */
+  births(species: readonly Species[]): { readonly facts: AnimalFacts; readonly birth: Birth }[] {
+    const today = this.clock.today();
+    return this.book.state.present(today).flatMap((facts) => {
+      if (!species.includes(facts.record.species) || facts.record.sex !== 'female') return [];
+      const birth = this.book.state.litters.birthsOf(facts.record.id).at(-1);
+      return birth && birth.on <= today && today - birth.on <= ASKED_DAYS ? [{ facts, birth }] : [];
+    });
+  }
+
+  private isShown(b: BirthSeen): boolean {
+    const isHeld = b.afterbirth !== null && (b.afterbirth.heldSince !== null || b.afterbirth.state === 'waiting');
+    const isRecent = isoOf(addDays(this.clock.today(), -RECENT_DAYS)) <= b.on;
+    return isRecent || isHeld || (b.handling?.left ?? 0) > 0 || (b.stage?.next ?? null) !== null;
+  }
+
+  view(facts: AnimalFacts, birth: Birth): BirthSeen {
+    const today = this.clock.today();
+    const { record } = facts;
+    const groupId = groupOn(facts, today);
+    const fact = facts.births.find((b) => b.entryId === birth.written?.entryId);
+    const after = afterbirthOf(this.book.state, facts, this.clock.moment());
+    const rears = this.withHer(record.id, today);
+    return {
+      entryId: birth.written?.entryId ?? null,
+      tag: tagView(facts, today),
+      species: record.species,
+      groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
+      on: isoOf(birth.on),
+      at: fact?.at === undefined ? null : isoMoment(fact.at),
+      alive: birth.alive,
+      dead: birth.dead,
+      ease: fact?.ease ?? null,
+      presentation: fact?.presentation ?? null,
+      mothering: fact?.mothering ?? null,
+      afterbirth: after
+        ? { state: after.state, heldSince: after.heldSince === undefined ? null : isoOf(after.heldSince) }
+        : null,
+      reason: fact?.reason ?? null,
+      sires: this.expected.sires(facts, birth.on, birth),
+      young: birth.youngIds.flatMap((id) => this.young(id, record.id, fact)),
+      rears: rears.length,
+      stage: this.stage(facts, birth, rears.length),
+      handling: this.handling(birth, record.species),
+    };
+  }
+
+  /** Young that are with a dam on a day, her own or not. */
+  withHer(damId: string, on: Day): string[] {
+    return this.book.state.litters.youngAbout(damId).flatMap((y) => (rearedBy(y, on) === damId ? [y.id] : []));
+  }
+
+  private young(id: string, damId: string, birth: BirthFact | undefined): YoungSeen[] {
+    const facts = this.book.state.animals.get(id);
+    const reared = this.book.state.litters.reared(id);
+    if (!facts || !reared) return [];
+    const today = this.clock.today();
+    const by = rearedBy(reared, today);
+    const other = by === undefined || by === damId || by === BY_HAND ? undefined : this.book.state.animals.get(by);
+    const milk = facts.colostrums[0];
+    const { rearing } = this.book.state.settings(facts.record.species);
+    const died = facts.departures.find((d) => d.how === 'died');
+    return [
+      {
+        tag: tagView(facts, today),
+        sex: facts.record.sex,
+        birthKg: this.book.state.daily(facts).find((r) => r.on - reared.bornOn <= 2)?.kg ?? null,
+        colostrum: milk ? { at: isoMoment(milk.at), how: milk.how } : null,
+        colostrumBy:
+          milk || birth?.at === undefined || died ? null : isoMoment(addHours(birth.at, rearing.colostrumHours)),
+        rearedBy: by === BY_HAND ? BY_HAND : other ? tagView(other, today) : null,
+        diedOn: died ? isoOf(died.on) : null,
+      },
+    ];
+  }
+
+  private stage(facts: AnimalFacts, birth: Birth, rears: number): BirthSeen['stage'] {
+    const { rearing } = this.book.state.settings(facts.record.species);
+    if (rears === 0) return null;
+    const moved = facts.penStages.filter((p) => p.on >= birth.on);
+    const found = penStage({ on: birth.on, young: birth.alive }, moved, rearing);
+    if (!found) return null;
+    const today = this.clock.today();
+    return {
+      now: found.stage,
+      next: found.next
+        ? {
+            stage: found.next.stage,
+            window: windowView(found.next.window),
+            isOpen: windowStage(found.next.window, today) !== 'early',
+          }
+        : null,
+    };
+  }
+
+  /** When the young of a birth are weighed and tagged for the first time. */
+  handlingWindow(birth: Pick<Birth, 'on'>, species: Species): Window {
+    const on = this.book.state.settings(species).season.processingAfter;
+    return {
+      opens: addDays(birth.on, Math.max(0, on - 1)),
+      bestFrom: addDays(birth.on, on),
+      bestTo: addDays(birth.on, on + 1),
+      closes: addDays(birth.on, on + 5),
+    };
+  }
+
+  /** Young of a birth that are here and wear nothing yet. Rabbits get their marks when they are weaned. */
+  toHandle(birth: Pick<Birth, 'youngIds'>, species: Species): string[] {
+    if (this.book.state.settings(species).rearing.bondingDays === 0) return [];
+    return birth.youngIds.filter((id) => {
+      const facts = this.book.state.animals.get(id);
+      return facts !== undefined && facts.departures.length === 0 && facts.identifiers.length === 0;
+    });
+  }
+
+  private handling(birth: Birth, species: Species): BirthSeen['handling'] {
+    const left = this.toHandle(birth, species).length;
+    if (left === 0) return null;
+    const window = this.handlingWindow(birth, species);
+    return { window: windowView(window), left, isOpen: windowStage(window, this.clock.today()) !== 'early' };
+  }
+}

@@ -1,0 +1,68 @@
+import {
+  AFTERBIRTH_WORDS,
+  CAUSE_WORDS,
+  COLOSTRUM_WORDS,
+  EASE_WORDS,
+  MOTHERING_WORDS,
+  PEN_STAGE_WORDS,
+  PRESENTATION_WORDS,
+  type Entry,
+} from '@yaylak/contract';
+import { SPECIES_WORDS, type Species, type WeightUnit } from '@yaylak/core';
+import { countText, weightText } from './format';
+
+type BirthOrRearing = Extract<
+  Entry,
+  { type: 'birth' | 'afterbirth' | 'colostrum' | 'fostering' | 'weaning' | 'pen-stage' }
+>;
+
+interface Told {
+  readonly species: Species | undefined;
+  readonly unit: WeightUnit;
+  readonly nameOf?: ((animalId: string) => string | undefined) | undefined;
+}
+
+/** An entry of births or rearing in a line of words. */
+export function birthWords(entry: BirthOrRearing, { species, unit, nameOf }: Told): string {
+  switch (entry.type) {
+    case 'birth': {
+      const parts = [
+        ...(entry.at === undefined ? [] : [`at ${entry.at.slice(11)}`]),
+        EASE_WORDS[entry.ease],
+        ...(entry.presentation === undefined ? [] : [PRESENTATION_WORDS[entry.presentation]]),
+        ...(entry.help === undefined ? [] : [entry.help]),
+        ...(entry.mothering === undefined ? [] : [MOTHERING_WORDS[entry.mothering]]),
+        ...(entry.afterbirth === undefined ? [] : [`afterbirth ${AFTERBIRTH_WORDS[entry.afterbirth]}`]),
+        ...(entry.litterKg === undefined ? [] : [`${weightText(entry.litterKg, unit, species)} together`]),
+      ];
+      const why = entry.reason === undefined ? '' : ` (asked about: ${entry.reason})`;
+      return `Gave birth to ${bornText(entry.alive, entry.dead, species)}: ${parts.join(', ')}${why}`;
+    }
+    case 'afterbirth':
+      return `Afterbirth ${AFTERBIRTH_WORDS[entry.state]}`;
+    case 'colostrum':
+      return `First milk at ${entry.at.slice(11)}, ${COLOSTRUM_WORDS[entry.how]}`;
+    case 'fostering': {
+      const why = entry.reason === undefined ? '' : ` (${entry.reason})`;
+      if (entry.damId === undefined) return `Reared by hand${why}`;
+      return `Put under ${nameOf?.(entry.damId) ?? 'another dam'}${why}`;
+    }
+    case 'weaning':
+      return entry.isDone ? 'Weaned' : 'Kept off the milk, first step of weaning';
+    case 'pen-stage':
+      return `With her young to the ${PEN_STAGE_WORDS[entry.stage]}${entry.pen === undefined ? '' : ` ${entry.pen}`}`;
+  }
+}
+
+/** `2 kids alive`, `1 kid alive and 1 dead`, `2 kids dead`. */
+export function bornText(alive: number, dead: number, species: Species | undefined): string {
+  const [one, many] = species ? SPECIES_WORDS[species].young.unknown : ['young', 'young'];
+  if (alive === 0) return `${countText(dead, one, many)} dead`;
+  return `${countText(alive, one, many)} alive${dead > 0 ? ` and ${dead} dead` : ''}`;
+}
+
+/** How an animal left, and of what it died. */
+export function departureWords({ how, cause, reason }: Extract<Entry, { type: 'departure' }>): string {
+  const more = [...(cause === undefined ? [] : [CAUSE_WORDS[cause]]), ...(reason ? [reason] : [])];
+  return `Left: ${how}${more.length > 0 ? ` (${more.join(', ')})` : ''}`;
+}
