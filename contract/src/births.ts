@@ -1,9 +1,43 @@
-import type { Afterbirth, ColostrumWay, Ease, Mothering, PenStage, Presentation, Sex, Species } from '@yaylak/core';
+import type {
+  BirthQuestion,
+  Afterbirth,
+  ColostrumWay,
+  Ease,
+  Mothering,
+  PenStage,
+  Presentation,
+  Sex,
+  Species,
+} from '@yaylak/core';
 import { SPECIES } from '@yaylak/core';
-import { IsIn, IsOptional } from 'class-validator';
+import { Type } from 'class-transformer';
+import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 import type { TagView, WindowView } from './animals';
+import { IsCalendarDate } from './rules';
 
 export class BirthsQuery {
+  @IsOptional()
+  @IsIn(SPECIES)
+  species?: Species;
+}
+
+/** A birth as it is typed so far. */
+export class DamQuery {
+  @IsOptional()
+  @IsCalendarDate()
+  on?: string;
+  @IsOptional()
+  @Type(() => Number)
+  @IsInt()
+  @Min(0)
+  @Max(30)
+  alive?: number;
+  @IsOptional()
+  @Type(() => Number)
+  @IsInt()
+  @Min(0)
+  @Max(30)
+  dead?: number;
   @IsOptional()
   @IsIn(SPECIES)
   species?: Species;
@@ -108,4 +142,6 @@ export interface DamView {
   readonly groupId: string | null;
   /** Young of hers or put under her that are with her now. */
   readonly rears: number;
+  /** What speaks against the birth as it is typed. */
+  readonly questions: readonly BirthQuestion[];
 }

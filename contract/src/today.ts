@@ -1,8 +1,10 @@
 import type { BandBlock, CarryingBlock, ReadingDoubt, Species } from '@yaylak/core';
 import type { TagView, WindowView } from './animals';
+import type { PenStageEntry } from './birthEntries';
 import type { GainView } from './growth';
 import type { JobView } from './jobs';
 import type { HeatView } from './mating';
+import type { CarryingStepEntry } from './pregnancyEntries';
 import type { WithheldView } from './remedies';
 import type { TemplateFacts } from './stations';
 
@@ -24,8 +26,22 @@ export interface DueWork {
   readonly job: (Pick<TemplateFacts, 'stations' | 'settings' | 'gates'> & { readonly name: string }) | null;
   /** Steps of plans it is, to be written down as done where no record tells. */
   readonly steps: readonly { readonly planId: string; readonly key: string }[];
-  /** A step before the birth, written down of each animal when it is done. */
-  readonly carryingStep?: string;
+  /** Written down of each animal when it is done. */
+  readonly writes?: DueWrites;
+  /** Where it is done instead, in a place of its own. */
+  readonly at?: { readonly path: string; readonly words: string };
+}
+
+/** What one press writes down of each animal, without the animal and the day. */
+export type DueWrites = Pick<CarryingStepEntry, 'type' | 'step'> | Pick<PenStageEntry, 'type' | 'stage'>;
+
+/** A female that may give birth till tomorrow evening, or is over her time. */
+export interface BirthDue {
+  readonly tag: TagView;
+  readonly species: Species;
+  readonly chance: number;
+  readonly daysOver: number;
+  readonly birth: WindowView;
 }
 
 export interface NotGrowingView {
@@ -70,6 +86,7 @@ export interface TodayView {
   readonly now: string;
   readonly heats: readonly HeatToServe[];
   readonly partings: readonly PartingDue[];
+  readonly births: readonly BirthDue[];
   readonly due: readonly DueWork[];
   readonly notGrowing: readonly NotGrowingView[];
   /** What of whom may not be used yet. */

@@ -15,6 +15,7 @@ import type {
 import { BOOK_FORMAT, BOOK_FORMAT_VERSION } from '@yaylak/contract';
 import {
   addDays,
+  type DeathCause,
   DEFAULT_POINTS_WEIGHTS,
   isoOf,
   yearOf,
@@ -62,6 +63,10 @@ export interface NewAnimal {
   readonly name?: string;
   readonly group: string;
   readonly withElectronic?: boolean;
+  /** Wears nothing yet; `number` then only tells it apart in the story. */
+  readonly isUnmarked?: boolean;
+  /** Reared as follows from the births and fosterings that were written down. */
+  readonly isRearingTold?: boolean;
 }
 
 /** What a book has beside its entries. */
@@ -134,15 +139,17 @@ export class BookWriter {
       ...(animal.how === 'found' ? {} : { bornOn: isoOf(made.bornOn) }),
       ...(made.dam ? { damId: made.dam.id } : {}),
       ...(made.sire ? { sireId: made.sire.id } : {}),
-      ...(animal.birthType === undefined ? {} : { birthType: made.birthType, rearingType: made.rearingType }),
+      ...(animal.birthType === undefined ? {} : { birthType: made.birthType }),
+      ...(animal.birthType === undefined || animal.isRearingTold ? {} : { rearingType: made.rearingType }),
     });
-    this.write(made, arrivedOn, {
-      type: 'identifier',
-      kind: 'visual',
-      text: number,
-      colour: animal.colour,
-      ear: 'left',
-    });
+    if (!animal.isUnmarked)
+      this.write(made, arrivedOn, {
+        type: 'identifier',
+        kind: 'visual',
+        text: number,
+        colour: animal.colour,
+        ear: 'left',
+      });
     if (animal.withElectronic)
       this.write(made, arrivedOn, {
         type: 'identifier',
@@ -224,10 +231,25 @@ export class BookWriter {
     return this.entries.filter((e): e is AnimalEntry => e.type !== 'strike' && e.animalId === animal.id);
   }
 
-  leave(animal: DemoAnimal, on: Day, how: 'died' | 'sold' | 'slaughtered', reason?: string): void {
+  /** Sets right as one of how many an animal was born. */
+  bornAs(animal: DemoAnimal, birthType: number): void {
+    const at = this.entries.findIndex((e) => e.type === 'arrival' && e.animalId === animal.id);
+    const arrival = this.entries[at];
+    if (arrival?.type === 'arrival') this.entries[at] = { ...arrival, birthType };
+  }
+
+  leave(animal: DemoAnimal, on: Day, how: 'died' | 'sold' | 'slaughtered', reason?: string, of?: DeathCause): void {
     if (animal.goneOn !== undefined || on >= this.today) return;
     animal.goneOn = on;
-    this.write(animal, on, { type: 'departure', how, ...(reason ? { reason } : {}) });
+    const cause = how === 'died' ? (of ?? this.causeOf(on - animal.bornOn)) : undefined;
+    this.write(animal, on, { type: 'departure', how, ...(cause ? { cause } : {}), ...(reason ? { reason } : {}) });
+  }
+
+  /** Of what young of an age die, in turn: the story's chance is not asked, that all after it stays as it is. */
+  private causeOf(ageDays: number): DeathCause {
+    const causes: readonly DeathCause[] =
+      ageDays <= 3 ? ['weak', 'cold', 'lain-on', 'hunger'] : ['scour', 'lungs', 'unknown', 'scour'];
+    return causes[this.count % causes.length] ?? 'unknown';
   }
 
   choose(

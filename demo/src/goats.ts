@@ -88,7 +88,7 @@ function kidding(w: BookWriter, from: Day, sire: DemoAnimal): DemoAnimal[] {
         ...(sex === 'female' && w.random.chance(0.4) ? { name: w.random.pick(KID_NAMES) } : {}),
       });
       w.weigh(kid, bornOn, kidKg(kid, bornOn));
-      if (w.random.chance(0.05)) w.leave(kid, addDays(bornOn, w.random.whole(2, 30)), 'died', 'scours');
+      if (w.random.chance(0.05)) w.leave(kid, addDays(bornOn, w.random.whole(2, 30)), 'died', undefined, 'scour');
       else kids.push(kid);
     }
   }

@@ -1,5 +1,6 @@
 import type { BookFile } from '@yaylak/contract';
 import { addDays, yearOf, type Day } from '@yaylak/core';
+import { writeBirths } from './births';
 import { BookWriter } from './bookWriter';
 import { writeCarrying } from './carrying';
 import { writeCattle } from './cattle';
@@ -43,6 +44,7 @@ export function makeDemoBook(
   writeCondition(w);
   writeMating(w);
   writeCarrying(w);
+  writeBirths(w);
   return w.finish('Ardıçlı', {
     blankTags: demoBlankTags(yearOf(today)),
     plans: demoPlans(w, w.groupIds(), w.productId('Two-step vaccine')),

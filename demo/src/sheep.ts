@@ -75,7 +75,7 @@ function lambing(w: BookWriter, from: Day, sire: DemoAnimal): DemoAnimal[] {
         withElectronic: true,
       });
       w.weigh(lamb, bornOn, birthKg(lamb));
-      if (i < lost) w.leave(lamb, addDays(bornOn, w.random.whole(1, 9)), 'died', 'weak at birth');
+      if (i < lost) w.leave(lamb, addDays(bornOn, w.random.whole(1, 9)), 'died', undefined, 'weak');
       else lambs.push(lamb);
     }
   }

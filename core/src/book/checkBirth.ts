@@ -1,4 +1,4 @@
-import { birthQuestions, SAME_LITTER_DAYS, type Birth, type BirthQuestion } from '../births';
+import { birthQuestions, SAME_LITTER_DAYS, type Birth, type BirthAsked, type BirthQuestion } from '../births';
 import { dayOfMoment, isoMoment, isoOf, type Day, type Moment } from '../calendar';
 import type { Species, SpeciesSettings } from '../species';
 import { isPresent } from './derived';
@@ -107,23 +107,31 @@ const otherDay = (at: Moment, on: Day): BirthRefusal => ({
 
 function checkGivenBirth(
   entry: Extract<BirthEntryToCheck, { type: 'birth' }>,
-  { record, services, pregnancyTests }: AnimalFacts,
+  facts: AnimalFacts,
   book: BirthBook,
 ): BirthRefusal | undefined {
+  const { record } = facts;
   const { on, at, alive, dead, deadYoung, reason } = entry;
   if (record.sex !== 'female') return { code: 'gives-no-birth', field: 'animalId', value: record.id };
   if (alive + dead === 0) return { code: 'nobody-born', field: 'alive', value: '0' };
   if (deadYoung > dead) return { code: 'more-dead-than-told', field: 'deadYoung', value: String(deadYoung) };
   if (at !== undefined && dayOfMoment(at) !== on) return otherDay(at, on);
-  const births = book.birthsOf(record.id);
+  const births = book.birthsOf(facts.record.id);
   const same = births.find((b) => b.written && Math.abs(b.on - on) <= SAME_LITTER_DAYS);
   if (same) return { code: 'birth-known', field: 'on', value: isoOf(on), on: isoOf(same.on) };
   if (reason !== undefined) return undefined;
-  const { gestationDays } = book.settings(record.species);
-  const questions = birthQuestions(
-    entry,
-    { species: record.species, births, serviceDays: services.map((s) => s.on), tests: pregnancyTests },
-    gestationDays,
-  );
+  const questions = questionsOf(entry, facts, book);
   return questions.length === 0 ? undefined : { code: 'birth-questioned', field: 'reason', value: '', questions };
+}
+
+/** What speaks against a birth of a female, by all the book knows of her. */
+export function questionsOf(birth: BirthAsked, facts: AnimalFacts, book: BirthBook): BirthQuestion[] {
+  const { id, species } = facts.record;
+  const dam = {
+    species,
+    births: book.birthsOf(id),
+    serviceDays: facts.services.map((s) => s.on),
+    tests: facts.pregnancyTests,
+  };
+  return birthQuestions(birth, dam, book.settings(species).gestationDays);
 }

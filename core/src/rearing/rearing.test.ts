@@ -185,18 +185,22 @@ describe('weaning', () => {
 
 describe('pens', () => {
   const { rearing } = SPECIES_TABLE.sheep;
+  const twins = { on: BORN, young: 2 };
   it('are left after a day, twins after two, then at a fortnight', () => {
-    const twins = { on: BORN, young: 2 };
-    expect(penStage(twins, [], rearing)).toMatchObject({
+    expect(penStage(twins, [], rearing, on(2))).toMatchObject({
       stage: 'bonding',
       next: { stage: 'mixing', window: { opens: on(2), bestTo: on(3) } },
     });
-    const mixed = penStage(twins, [{ on: on(2), stage: 'mixing' }], rearing);
+    const mixed = penStage(twins, [{ on: on(2), stage: 'mixing' }], rearing, on(9));
     expect(mixed).toMatchObject({ stage: 'mixing', next: { stage: 'group', window: { opens: on(14) } } });
-    expect(penStage(twins, [{ on: on(15), stage: 'group' }], rearing)?.next).toBeUndefined();
+    expect(penStage(twins, [{ on: on(15), stage: 'group' }], rearing, on(20))?.next).toBeUndefined();
+  });
+  it('are taken to be left long ago where nobody wrote it down', () => {
+    expect(penStage(twins, [], rearing, on(28))?.stage).toBe('bonding');
+    expect(penStage(twins, [], rearing, on(29))?.stage).toBe('group');
   });
   it('are none for rabbits', () =>
-    expect(penStage({ on: BORN, young: 8 }, [], SPECIES_TABLE.rabbit.rearing)).toBeUndefined());
+    expect(penStage({ on: BORN, young: 8 }, [], SPECIES_TABLE.rabbit.rearing, on(2))).toBeUndefined());
 });
 
 describe('the trend of a doe’s litters', () => {

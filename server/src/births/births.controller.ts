@@ -1,5 +1,12 @@
 import { Controller, Get, Inject, Param, ParseUUIDPipe, Query } from '@nestjs/common';
-import { BirthListQuery, BirthsQuery, type BirthListView, type BirthsView, type DamView } from '@yaylak/contract';
+import {
+  BirthListQuery,
+  BirthsQuery,
+  DamQuery,
+  type BirthListView,
+  type BirthsView,
+  type DamView,
+} from '@yaylak/contract';
 import { BirthsService } from './births.service';
 import { BirthsPageService } from './birthsPage.service';
 
@@ -21,7 +28,7 @@ export class BirthsController {
   }
 
   @Get('dam/:id')
-  dam(@Param('id', ParseUUIDPipe) id: string): DamView {
-    return this.page.dam(id);
+  dam(@Param('id', ParseUUIDPipe) id: string, @Query() birth: DamQuery): DamView {
+    return this.page.dam(id, birth);
   }
 }

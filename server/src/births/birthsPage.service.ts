@@ -1,7 +1,8 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { BirthsView, DamView } from '@yaylak/contract';
-import { groupOn, isoOf, type Species } from '@yaylak/core';
+import type { BirthsView, DamQuery, DamView } from '@yaylak/contract';
+import { dayOf, groupOn, isoOf, questionsOf, type Species } from '@yaylak/core';
 import { AnimalsService } from '../animals/animals.service';
+import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { MatingHistoryService } from '../mating/history.service';
@@ -17,6 +18,7 @@ export class BirthsPageService {
     @Inject(GivenService) private readonly given: GivenService,
     @Inject(AnimalsService) private readonly animals: AnimalsService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
+    @Inject(BookService) private readonly book: BookService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -34,17 +36,23 @@ export class BirthsPageService {
     };
   }
 
-  dam(id: string): DamView {
+  dam(id: string, birth: DamQuery): DamView {
     const today = this.clock.today();
     const facts = this.animals.find(id);
+    const on = birth.on === undefined ? today : dayOf(birth.on);
     const chance = this.history.chance(facts, 'just-over');
     return {
       tag: tagView(facts, today),
       species: facts.record.species,
       young: chance ? youngOf(facts.pregnancyTests, chance) : null,
-      sires: this.expected.sires(facts, today),
+      sires: this.expected.sires(facts, on),
       groupId: groupOn(facts, today) ?? null,
       rears: this.given.withHer(id, today).length,
+      questions: questionsOf(
+        { on, alive: birth.alive ?? 0, dead: birth.dead ?? 0, species: birth.species },
+        facts,
+        this.book.state.view(today),
+      ),
     };
   }
 }

@@ -130,7 +130,7 @@ export class ExpectedService {
         const birth = this.book.state.litters.birthsOf(facts.record.id).at(-1);
         if (!birth || today - birth.on > weaningDays.closes || birth.alive === 0) return [];
         const moved = facts.penStages.filter((p) => p.on >= birth.on);
-        return penStage({ on: birth.on, young: birth.alive }, moved, rearing)?.stage ?? [];
+        return penStage({ on: birth.on, young: birth.alive }, moved, rearing, today)?.stage ?? [];
       });
       const own = expected.filter((e) => e.species === s);
       const toCome = this.perDay(own)

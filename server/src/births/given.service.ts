@@ -15,6 +15,7 @@ import {
   type BirthFact,
   type Day,
   type Species,
+  type StageNow,
   type Window,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
@@ -87,7 +88,7 @@ export class GivenService {
       sires: this.expected.sires(facts, birth.on, birth),
       young: birth.youngIds.flatMap((id) => this.young(id, record.id, fact)),
       rears: rears.length,
-      stage: this.stage(facts, birth, rears.length),
+      stage: this.stageView(facts, birth),
       handling: this.handling(birth, record.species),
     };
   }
@@ -121,20 +122,26 @@ export class GivenService {
     ];
   }
 
-  private stage(facts: AnimalFacts, birth: Birth, rears: number): BirthSeen['stage'] {
-    const { rearing } = this.book.state.settings(facts.record.species);
-    if (rears === 0) return null;
-    const moved = facts.penStages.filter((p) => p.on >= birth.on);
-    const found = penStage({ on: birth.on, young: birth.alive }, moved, rearing);
-    if (!found) return null;
+  /** In which pen she is with her young of a birth; undefined where none is with her. */
+  stage(facts: AnimalFacts, birth: Birth): StageNow | undefined {
     const today = this.clock.today();
+    if (this.withHer(facts.record.id, today).length === 0) return undefined;
+    const { rearing } = this.book.state.settings(facts.record.species);
+    const moved = facts.penStages.filter((p) => p.on >= birth.on);
+    return penStage({ on: birth.on, young: birth.alive }, moved, rearing, today);
+  }
+
+  private stageView(facts: AnimalFacts, birth: Birth): BirthSeen['stage'] {
+    const found = this.stage(facts, birth);
+    if (!found) return null;
+    const { stage, next } = found;
     return {
-      now: found.stage,
-      next: found.next
+      now: stage,
+      next: next
         ? {
-            stage: found.next.stage,
-            window: windowView(found.next.window),
-            isOpen: windowStage(found.next.window, today) !== 'early',
+            stage: next.stage,
+            window: windowView(next.window),
+            isOpen: windowStage(next.window, this.clock.today()) !== 'early',
           }
         : null,
     };

@@ -1,5 +1,12 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { EVIDENCE_WAY_WORDS, SHIPPED_TEMPLATES, stepName, usualScoring, type DueWork } from '@yaylak/contract';
+import {
+  EVIDENCE_WAY_WORDS,
+  PEN_STAGE_WORDS,
+  SHIPPED_TEMPLATES,
+  stepName,
+  usualScoring,
+  type DueWork,
+} from '@yaylak/contract';
 import {
   fieldWord,
   groupOn,
@@ -8,15 +15,18 @@ import {
   nextScoring,
   nextWeighing,
   sharedWindow,
+  SPECIES,
   SPECIES_WORDS,
   windowStage,
   type AnimalFacts,
   type Day,
+  type PenStage,
   type PlanStep,
   type TestWay,
   type Window,
   type YearPlan,
 } from '@yaylak/core';
+import { GivenService } from '../births/given.service';
 import { BookService } from '../book/book.service';
 import { CarryingFemalesService } from '../carrying/carryingFemales.service';
 import { Clock } from '../common/clock';
@@ -47,6 +57,7 @@ export class DueService {
     @Inject(RemediesService) private readonly remedies: RemediesService,
     @Inject(SeasonService) private readonly season: SeasonService,
     @Inject(CarryingFemalesService) private readonly carrying: CarryingFemalesService,
+    @Inject(GivenService) private readonly given: GivenService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
@@ -62,6 +73,7 @@ export class DueService {
       ...this.doses(today),
       ...this.tests(present, today),
       ...this.beforeBirth(present, today),
+      ...this.afterBirth(today),
     ];
     return mergeDue(all)
       .sort((a, b) =>
@@ -173,8 +185,51 @@ export class DueService {
       why: [`before ${batch.species ? SPECIES_WORDS[batch.species].birth : 'the birth'}`],
       job: null,
       steps: [],
-      carryingStep: batch.why[0] ?? '',
+      writes: { type: 'carrying-step', step: batch.why[0] ?? '' },
     }));
+  }
+
+  /** First handling of young, and dams that go on to the next pen with them. */
+  private afterBirth(today: Day): DueWork[] {
+    const births = this.given.births(SPECIES);
+    const toHandle = births.flatMap(({ facts, birth }) =>
+      this.given.toHandle(birth, facts.record.species).length > 0
+        ? [{ facts, what: 'first handling', window: this.given.handlingWindow(birth, facts.record.species) }]
+        : [],
+    );
+    const toMove = births.flatMap(({ facts, birth }) => {
+      const next = this.given.stage(facts, birth)?.next;
+      return next ? [{ facts, what: next.stage, window: next.window }] : [];
+    });
+    const plan = SHIPPED_TEMPLATES.find((t) => t.id === 'newborn');
+    return [
+      ...this.batches(toHandle, today).map((batch): DueWork => ({
+        ...batch,
+        key: `handle ${batch.key}`,
+        does: ['Weigh and tag the young of'],
+        job: plan
+          ? {
+              name: `${batch.species ? SPECIES_WORDS[batch.species].young.unknown[1] : 'Young'}, first handling`,
+              stations: plan.stations.filter((s) => s !== 'sample'),
+              settings: plan.settings,
+              gates: [],
+            }
+          : null,
+        steps: [],
+      })),
+      ...this.batches(toMove, today).map((batch): DueWork => {
+        const stage = batch.why[0] as PenStage;
+        return {
+          ...batch,
+          key: `pen ${batch.key}`,
+          does: [`To the ${PEN_STAGE_WORDS[stage]}:`],
+          why: ['with their young'],
+          job: null,
+          steps: [],
+          writes: { type: 'pen-stage', stage },
+        };
+      }),
+    ];
   }
 
   private served(present: readonly AnimalFacts[]): AnimalFacts[] {

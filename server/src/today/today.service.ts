@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { LookAt, NotGrowingView, PlannedBlock, TodayView, YearBandView } from '@yaylak/contract';
+import type { BirthDue, LookAt, NotGrowingView, PlannedBlock, TodayView, YearBandView } from '@yaylak/contract';
 import {
   addDays,
   doubtReading,
@@ -16,6 +16,7 @@ import {
   type Species,
 } from '@yaylak/core';
 import { AnimalPageService } from '../animals/animalPage.service';
+import { ExpectedService } from '../births/expected.service';
 import { BookService } from '../book/book.service';
 import { CarryingService } from '../carrying/carrying.service';
 import { Clock } from '../common/clock';
@@ -41,6 +42,7 @@ export class TodayService {
     @Inject(JobsService) private readonly jobs: JobsService,
     @Inject(MatingService) private readonly mating: MatingService,
     @Inject(CarryingService) private readonly carrying: CarryingService,
+    @Inject(ExpectedService) private readonly expected: ExpectedService,
     @Inject(DueService) private readonly work: DueService,
     @Inject(SeasonService) private readonly season: SeasonService,
     @Inject(RemediesService) private readonly remedies: RemediesService,
@@ -55,6 +57,7 @@ export class TodayService {
       now: isoMoment(this.clock.moment()),
       heats: this.mating.toServe(),
       partings: this.mating.partingsDue(),
+      births: this.birthsDue(),
       due: this.work.list(),
       notGrowing: this.notGrowing(today),
       withheld: this.remedies.withheld().slice(0, ROWS),
@@ -69,6 +72,16 @@ export class TodayService {
         return { species, present: own.length, grownFemales: grown.length };
       }),
     };
+  }
+
+  private birthsDue(): BirthDue[] {
+    const expected = this.expected.list(SPECIES);
+    return this.expected.tonight(expected).flatMap(({ animalId, chance }) => {
+      const row = expected.find((e) => e.tag.animalId === animalId);
+      if (!row) return [];
+      const { tag, species, daysOver, birth } = row;
+      return [{ tag, species, chance, daysOver, birth }];
+    });
   }
 
   /** The year's lanes, from births and the rearing after them. */

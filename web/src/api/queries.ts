@@ -8,6 +8,9 @@ import type {
   ChoosingView,
   AgeingView,
   BirthListView,
+  BirthsView,
+  DamQuery,
+  DamView,
   CarryingFemaleView,
   CarryingQuery,
   CarryingView,
@@ -118,6 +121,17 @@ export const birthListQuery = (species: string) =>
   queryOptions({
     queryKey: ['birth-list', species],
     queryFn: ({ signal }) => ask<BirthListView>(withQuery('/api/births/list', { species }), { signal }),
+  });
+export const birthsQuery = (species: string) =>
+  queryOptions({
+    queryKey: ['births', species],
+    queryFn: ({ signal }) => ask<BirthsView>(withQuery('/api/births', { species }), { signal }),
+  });
+/** A dam, with what speaks against a birth as it is typed so far. */
+export const damQuery = (id: string, birth: DamQuery) =>
+  queryOptions({
+    queryKey: ['dam', id, birth],
+    queryFn: ({ signal }) => ask<DamView>(withQuery(`/api/births/dam/${id}`, birth), { signal }),
   });
 export const tubesOutQuery = queryOptions({
   queryKey: ['tubes-out'],

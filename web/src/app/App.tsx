@@ -50,6 +50,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../places/carrying/CarryingPage')).CarryingPage }),
       },
       {
+        path: 'births',
+        lazy: async () => ({ Component: (await import('../places/births/BirthsPage')).BirthsPage }),
+      },
+      {
         path: 'carrying/ageing',
         lazy: async () => ({ Component: (await import('../places/carrying/AgeingPage')).AgeingPage }),
       },

@@ -27,6 +27,7 @@ const PLACES: readonly Place[] = [
   { to: '/condition', name: 'Condition' },
   { to: '/mating', name: 'Mating' },
   { to: '/carrying', name: 'Carrying' },
+  { to: '/births', name: 'Births' },
   { to: '/choosing', name: 'Choosing', under: 'Judging' },
   { to: '/animals', name: 'Animals', under: 'Always' },
   { to: '/remedies', name: 'Remedies' },

@@ -231,6 +231,7 @@ export const aToday = (change: Partial<TodayView> = {}): TodayView => ({
   now: `${TODAY}T09:00`,
   heats: [],
   partings: [],
+  births: [],
   due: [],
   notGrowing: [],
   withheld: [],

@@ -31,8 +31,8 @@ export function BirthList() {
             options={[['', 'all'], ...SPECIES.map((s) => [s, SPECIES_WORDS[s].name] as const)]}
             onChange={(s) => setSearch(s === '' ? {} : { species: s }, { replace: true })}
           />
-          <LinkButton as={Link} to={species === '' ? '/carrying' : `/carrying?species=${species}`}>
-            Back to Carrying
+          <LinkButton as={Link} to={species === '' ? '/births' : `/births?species=${species}`}>
+            Back to Births
           </LinkButton>
           <Button kind="main" onPress={() => window.print()}>
             Print

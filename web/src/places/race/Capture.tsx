@@ -52,6 +52,7 @@ import { fieldsAt, finishAnimal, fieldText, proposedAt, togglesAt, type AtHand, 
 import { suggestedGate } from './stations/sort';
 import { pressToggle } from './stations/StationList';
 import { addYoung, takeIn, type Race } from './useRace';
+import { untaggedYoung, youngAtHandText } from './youngOfDam';
 
 interface Props {
   readonly race: Race;
@@ -148,7 +149,13 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
       return { ...next, animalId: undefined, message: `${next.number} ${what}. Scan or type the dam.`, asked: [] };
     }
     setDamId(scanned.tag.animalId);
-    return { ...next, animalId: YOUNG };
+    return youngOf(scanned.tag.animalId, next) ?? { ...next, animalId: YOUNG };
+  };
+
+  /** The next of her young that stand in the book since their birth and wear nothing yet. */
+  const youngOf = (of: string, next: Draft, but?: string): Draft | undefined => {
+    const [first, ...more] = untaggedYoung(of, animals, passages, on).filter((y) => y.tag.animalId !== but);
+    return first && { ...next, animalId: first.tag.animalId, message: youngAtHandText(first, more.length), asked: [] };
   };
 
   const entriesOf = (of: Draft, facts: readonly Fact[]): readonly EntryDraft[] => {
@@ -163,13 +170,18 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     const animalId = arrival?.type === 'arrival' ? arrival.animalId : (of.animalId ?? '');
     // The dam has been through with the first of her young.
     const damPassage =
-      of.animalId === YOUNG && dam && !passages.some((p) => p.animalId === dam.tag.animalId)
+      isYoungJob && dam && !passages.some((p) => p.animalId === dam.tag.animalId)
         ? [{ type: 'passage', animalId: dam.tag.animalId, on } as const]
         : [];
     return [...damPassage, ...before, ...facts.map((fact) => ({ ...fact, animalId, on }) as EntryDraft)];
   };
   const write = async (facts: readonly Fact[]): Promise<void> => {
     const before = draft;
+    const left = before.animalId === YOUNG || damId === undefined ? undefined : youngOf(damId, FRESH, before.animalId);
+    if (!left && isYoungJob && before.animalId !== YOUNG) {
+      setDamId(undefined);
+      setBornAs(undefined);
+    }
     // The next animal may come at once; only a device that cannot write brings the old one back.
     setDraft(
       before.animalId === YOUNG
@@ -180,7 +192,9 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
             animalId: YOUNG,
             message: 'Written down. The next of her young, or Enter for the next dam.',
           }
-        : afterwards(before),
+        : left
+          ? { ...left, aside: before.aside, number: before.number }
+          : afterwards(before),
     );
     tick();
     try {

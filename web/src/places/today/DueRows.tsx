@@ -1,16 +1,17 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { workTitle, type DueWork } from '@yaylak/contract';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { seasonQuery } from '../../api/queries';
 import { useStartJob } from '../../jobs/useStartJob';
 import { Button } from '../../parts/Button';
+import { LinkButton } from '../../parts/LinkButton';
 import { Row, Small } from '../../parts/Panel';
 import { useUndo } from '../../parts/Undo';
 import { useWrite } from '../../parts/useWrite';
 import { WindowBar } from '../../parts/WindowBar';
 import { useSavePlans } from '../../season/useSavePlans';
 import { shortDate } from '../../words/format';
-import { Item, Rows } from './rows';
+import { Item, Rows } from '../../parts/rows';
 
 interface Props {
   readonly work: readonly DueWork[];
@@ -26,12 +27,7 @@ export function DueRows({ work, today }: Props) {
   const write = useWrite();
   const stepDone = async (work: DueWork): Promise<void> => {
     const refused = await write(
-      work.animalIds.map((animalId) => ({
-        type: 'carrying-step',
-        animalId,
-        on: today,
-        step: work.carryingStep ?? '',
-      })),
+      work.animalIds.flatMap((animalId) => (work.writes ? [{ ...work.writes, animalId, on: today }] : [])),
       `Done: ${workTitle(work)}`,
     );
     if (refused.length > 0) undo.say(refused.join(' '));
@@ -73,7 +69,12 @@ export function DueRows({ work, today }: Props) {
                 Start
               </Button>
             ) : null}
-            {w.carryingStep ? (
+            {w.at ? (
+              <LinkButton as={Link} to={w.at.path} aria-label={`${w.at.words}: ${workTitle(w)}`}>
+                {w.at.words}
+              </LinkButton>
+            ) : null}
+            {w.writes ? (
               <Button aria-label={`Done: ${workTitle(w)}`} onPress={() => void stepDone(w)}>
                 Done
               </Button>

@@ -4,7 +4,7 @@ import { Button } from '../../parts/Button';
 import { HeldBar } from '../../parts/HeldBar';
 import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
-import { Heading, Item, Rows } from './rows';
+import { Heading, Item, Rows } from '../../parts/rows';
 
 /** Whose meat or milk may not be used yet. */
 export function Held({ rows, today }: { readonly rows: readonly WithheldView[]; readonly today: string }) {

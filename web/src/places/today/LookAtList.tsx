@@ -8,7 +8,7 @@ import { Tag } from '../../parts/Tag';
 import { useUndo } from '../../parts/Undo';
 import { shortDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
-import { LookItem as Item } from './rows';
+import { LookItem as Item } from '../../parts/rows';
 
 /** Entries and animals that want a person's eye; what the server refused stays here until somebody has looked. */
 export function LookAtList({ items }: { readonly items: readonly LookAt[] }) {

@@ -6,7 +6,7 @@ import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { HourBar, WindowBar } from '../../parts/WindowBar';
 import { dayAndHour } from '../../words/format';
-import { Heading, Item, Rows } from './rows';
+import { Heading, Item, Rows } from '../../parts/rows';
 
 /** Who is to be served in these hours, and young males that are to be parted from the females. */
 export function MatingRows({ heats, partings, now, on }: Pick<TodayView, 'heats' | 'partings' | 'now' | 'on'>) {

@@ -10,7 +10,8 @@ import { Panel, Small, Soft } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { countText, longDate, shortDate } from '../../words/format';
 import { LookAtList } from './LookAtList';
-import { Heading, Item, Rows } from './rows';
+import { Heading, Item, Rows } from '../../parts/rows';
+import { BirthRows } from './BirthRows';
 import { DueRows } from './DueRows';
 import { Held } from './Held';
 import { MatingRows } from './MatingRows';
@@ -91,6 +92,7 @@ export function TodayPage() {
           </Rows>
         </section>
       ) : null}
+      <BirthRows rows={data.births} today={data.on} />
       <MatingRows {...data} />
       {open.length > 0 ? (
         <section>

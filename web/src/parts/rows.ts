@@ -1,6 +1,6 @@
 import styled from 'styled-components';
-import { Panel } from '../../parts/Panel';
-import { colour, phone, space } from '../../theme/tokens';
+import { Panel } from './Panel';
+import { colour, phone, space } from '../theme/tokens';
 
 /** A sheet of rows, each with what is due and the button that starts it. */
 export const Rows = styled(Panel)`

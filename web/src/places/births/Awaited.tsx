@@ -1,0 +1,140 @@
+import { chanceText, percentText, type BirthsView, type ExpectedBirth } from '@yaylak/contract';
+import { SPECIES_WORDS } from '@yaylak/core';
+import { useState } from 'react';
+import { Button } from '../../parts/Button';
+import { Chip } from '../../parts/Chip';
+import { How } from '../../parts/How';
+import { Row, Small } from '../../parts/Panel';
+import { Heading, Item, Rows } from '../../parts/rows';
+import { Tag } from '../../parts/Tag';
+import { useUndo } from '../../parts/Undo';
+import { useWrite } from '../../parts/useWrite';
+import { WindowBar } from '../../parts/WindowBar';
+import { countText, shortDate } from '../../words/format';
+
+interface Props {
+  readonly view: BirthsView;
+  readonly onBirth: (damId: string) => void;
+}
+
+/** So many of those that come later stand on the page at once. */
+const SHOWN = 8;
+
+/** Those to look at tonight first, then all that come after. */
+export function Awaited({ view, onBirth }: Props) {
+  const [isAll, setAll] = useState(false);
+  const { expected, tonight, on } = view;
+  const watched = tonight.flatMap((n) => expected.find((e) => e.tag.animalId === n.animalId) ?? []);
+  const later = expected.filter((e) => !watched.includes(e));
+  const chanceOf = (e: ExpectedBirth) => tonight.find((n) => n.animalId === e.tag.animalId)?.chance;
+  return (
+    <>
+      {watched.length > 0 ? (
+        <section aria-label="Tonight">
+          <Heading>
+            <h2>
+              Tonight
+              <How of="Tonight">
+                <p>
+                  The chance that she gives birth today or tomorrow: that she carries at all, times the share of
+                  pregnancies that end on these two days of those that have lasted so long.
+                </p>
+              </How>
+            </h2>
+            <Small>likeliest first</Small>
+          </Heading>
+          <Rows>
+            {watched.map((e) => (
+              <ExpectedRow key={e.tag.animalId} row={e} today={on} chance={chanceOf(e)} onBirth={onBirth} />
+            ))}
+          </Rows>
+        </section>
+      ) : null}
+      {later.length > 0 ? (
+        <section aria-label="Awaited later">
+          <Heading>
+            <h2>After that</h2>
+            <Small>first to come first</Small>
+          </Heading>
+          <Rows>
+            {(isAll ? later : later.slice(0, SHOWN)).map((e) => (
+              <ExpectedRow key={e.tag.animalId} row={e} today={on} chance={undefined} onBirth={onBirth} />
+            ))}
+          </Rows>
+          {later.length > SHOWN ? (
+            <Button kind="quiet" onPress={() => setAll(!isAll)}>
+              {isAll ? 'Show the next ones only' : `Show all ${later.length}`}
+            </Button>
+          ) : null}
+        </section>
+      ) : null}
+    </>
+  );
+}
+
+interface RowProps {
+  readonly row: ExpectedBirth;
+  readonly today: string;
+  readonly chance: number | undefined;
+  readonly onBirth: (damId: string) => void;
+}
+
+function ExpectedRow({ row, today, chance, onBirth }: RowProps) {
+  const write = useWrite();
+  const undo = useUndo();
+  const { tag } = row;
+  const name = tag.name ?? tag.text;
+  const [one, many] = SPECIES_WORDS[row.species].young.unknown;
+  const facts = [
+    ...(row.daysOver > 0 ? [`${countText(row.daysOver, 'day', 'days')} over her time`] : []),
+    ...(row.daysOver > 0 ? ['any hour now'] : chance === undefined ? [] : [`${percentText(chance)} till tomorrow`]),
+    `in young ${chanceText(row.probability)}`,
+    ...(row.young === null ? [] : [countText(row.young, one, many)]),
+    ...(row.isFirst ? ['her first here'] : []),
+    ...(row.sires.length === 0 ? [] : [`by ${row.sires.map((s) => s.tag.name ?? s.tag.text).join(' or ')}`]),
+    ...(row.groupName === null ? [] : [row.groupName]),
+  ];
+  const stepDone = async (step: string): Promise<void> => {
+    const refused = await write([{ type: 'carrying-step', animalId: tag.animalId, on: today, step }], `Done: ${step}`);
+    if (refused.length > 0) undo.say(refused.join(' '));
+  };
+  return (
+    <Item role="group" aria-label={name}>
+      <div>
+        <Row>
+          <Tag tag={tag} />
+          {tag.name ? <b>{tag.name}</b> : null}
+        </Row>
+        <Small>{facts.join(', ')}.</Small>
+        {row.steps.length > 0 ? (
+          <Row>
+            {row.steps.map((s) =>
+              s.isOpen ? (
+                <Chip
+                  key={s.name}
+                  type="button"
+                  aria-label={`Done for ${name}: ${s.name}`}
+                  onClick={() => void stepDone(s.name)}
+                >
+                  Done: {s.name}
+                </Chip>
+              ) : (
+                <Small key={s.name}>
+                  {s.name} from {shortDate(s.window.opens)}
+                </Small>
+              ),
+            )}
+          </Row>
+        ) : null}
+      </div>
+      <WindowBar window={row.birth} today={today} />
+      <Button
+        kind={chance === undefined ? 'plain' : 'main'}
+        aria-label={`Write down the birth of ${name}`}
+        onPress={() => onBirth(tag.animalId)}
+      >
+        Birth
+      </Button>
+    </Item>
+  );
+}

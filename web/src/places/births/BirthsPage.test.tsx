@@ -1,0 +1,181 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import type { BirthSeen, BirthsView, DamView, ExpectedBirth } from '@yaylak/contract';
+import { aTag, TODAY } from '../../tests/builders';
+import { renderPage } from '../../tests/renderPage';
+import { BirthList } from './BirthList';
+import { BirthsPage } from './BirthsPage';
+
+const EWE = aTag('22-0001', { animalId: 'e1', name: 'Clover' });
+const OTHER = aTag('22-0002', { animalId: 'e2' });
+const RAM = aTag('R-1', { animalId: 'r1' });
+const window = { opens: '2026-11-20', bestFrom: '2026-11-23', bestTo: '2026-11-27', closes: '2026-11-30' };
+const anExpected = (change: Partial<ExpectedBirth> = {}): ExpectedBirth => ({
+  tag: EWE,
+  species: 'sheep',
+  groupName: 'Flock',
+  probability: 0.999,
+  young: 2,
+  sires: [{ tag: RAM, probability: 1 }],
+  servedOn: '2026-06-29',
+  birth: window,
+  daysOver: 0,
+  perDay: [0.3, 0.2, ...Array<number>(12).fill(0.02)],
+  steps: [{ name: 'Into the lambing shed', window, isOpen: true }],
+  isFirst: false,
+  ...change,
+});
+const aBirthSeen = (change: Partial<BirthSeen> = {}): BirthSeen => ({
+  entryId: 'b1',
+  tag: OTHER,
+  species: 'sheep',
+  groupName: 'Flock',
+  on: TODAY,
+  at: `${TODAY}T06:00`,
+  alive: 2,
+  dead: 0,
+  ease: 'eased',
+  presentation: null,
+  mothering: 'good',
+  afterbirth: { state: 'waiting', heldSince: null },
+  reason: null,
+  sires: [],
+  young: ['y1', 'y2'].map((id) => ({
+    tag: aTag('no number', { animalId: id, kind: 'none' }),
+    sex: 'female',
+    birthKg: 4.1,
+    colostrum: null,
+    colostrumBy: `${TODAY}T12:00`,
+    rearedBy: null,
+    diedOn: null,
+  })),
+  rears: 2,
+  stage: { now: 'bonding', next: { stage: 'mixing', window, isOpen: true } },
+  handling: { window, left: 2, isOpen: true },
+  ...change,
+});
+const aView = (change: Partial<BirthsView> = {}): BirthsView => ({
+  on: TODAY,
+  species: null,
+  expected: [anExpected()],
+  tonight: [{ animalId: 'e1', chance: 0.5 }],
+  recent: [aBirthSeen()],
+  pens: [{ species: 'sheep', stage: 'bonding', taken: 4, pens: 4, toCome: 0.8 }],
+  perDay: [0.3, 0.2, ...Array<number>(12).fill(0.02)],
+  ...change,
+});
+const aDam = (change: Partial<DamView> = {}): DamView => ({
+  tag: EWE,
+  species: 'sheep',
+  young: 2,
+  sires: [{ tag: RAM, probability: 0.97 }],
+  groupId: 'g1',
+  rears: 0,
+  questions: [],
+  ...change,
+});
+const page = (view = aView(), more: object = {}, at = '/births') =>
+  renderPage(<BirthsPage />, { answers: { 'GET /api/births': view, ...more }, at });
+
+it('answers who gives birth next, and what is to be done before', async () => {
+  const { user, entries } = page();
+  expect(await screen.findByRole('heading', { name: 'Who gives birth next?' })).toBeVisible();
+  expect(screen.getByText(/^Look at 1 tonight: about 0.5 births till tomorrow evening/)).toBeVisible();
+  const row = within(screen.getByRole('group', { name: 'Clover' }));
+  expect(row.getByText(/^50 % till tomorrow, in young over 99 %, 2 lambs, by R-1, Flock\./)).toBeVisible();
+  expect(screen.getByText(/Too few for the births of the next three days/)).toBeVisible();
+  await user.click(row.getByRole('button', { name: 'Done for Clover: Into the lambing shed' }));
+  await waitFor(() => expect(entries()).toMatchObject([{ type: 'carrying-step', animalId: 'e1' }]));
+});
+
+it('a birth by big keys is written down with its young, and the next dam can be typed', async () => {
+  const { user, entries } = page(aView(), { 'GET /api/births/dam/e1': aDam() });
+  await user.click(await screen.findByRole('button', { name: 'Write down the birth of Clover' }));
+  const sheet = within(await screen.findByRole('dialog', { name: 'A birth' }));
+  const alive = within(await sheet.findByRole('group', { name: 'Born alive' }));
+  await user.click(alive.getByRole('button', { name: '+ Female' }));
+  await user.click(alive.getByRole('button', { name: '+ Male' }));
+  const lamb = within(sheet.getByRole('group', { name: '1. ewe lamb' }));
+  await user.type(lamb.getByLabelText('Weight, kg'), '4.2');
+  await user.click(lamb.getByRole('checkbox', { name: 'has sucked' }));
+  await user.click(sheet.getByRole('radio', { name: 'a little help' }));
+  await user.click(sheet.getByRole('radio', { name: 'passed' }));
+  await user.click(sheet.getByRole('button', { name: 'Write the birth down' }));
+  expect(await sheet.findByText('Clover: 2 lambs alive. The next dam, or close.')).toBeVisible();
+  expect(entries().map((e) => e.type)).toEqual(['birth', 'arrival', 'move', 'weight', 'colostrum', 'arrival', 'move']);
+  expect(entries()[0]).toMatchObject({ ease: 'eased', afterbirth: 'passed', alive: 2, dead: 0 });
+  expect(entries()[1]).toMatchObject({ sireId: 'r1', birthType: 2 });
+  expect(sheet.getByLabelText('Tag of the dam')).toHaveFocus();
+});
+
+it('asks in words about a birth that something speaks against', async () => {
+  const empty = aDam({ questions: [{ code: 'tested-empty', on: '2026-08-20' }] });
+  const { user, entries } = page(aView(), { 'GET /api/births/dam/e1': empty });
+  await user.click(await screen.findByRole('button', { name: 'Write down the birth of Clover' }));
+  const sheet = within(await screen.findByRole('dialog', { name: 'A birth' }));
+  const alive = within(await sheet.findByRole('group', { name: 'Born alive' }));
+  expect(sheet.queryByText(/She tested empty/)).toBeNull();
+  await user.click(alive.getByRole('button', { name: '+ Not looked' }));
+  expect(await sheet.findByText('She tested empty on 2026-08-20. Is it she, or was the test wrong?')).toBeVisible();
+  await user.type(sheet.getByLabelText(/^Why it is so all the same/), 'the scan was wrong');
+  await user.click(sheet.getByRole('button', { name: 'Write the birth down' }));
+  await waitFor(() => expect(entries()[0]).toMatchObject({ type: 'birth', reason: 'the scan was wrong' }));
+});
+
+it('what is still to do of a birth is one press each', async () => {
+  const { user, entries } = page();
+  const row = within(await screen.findByRole('group', { name: 'Born of 22-0002' }));
+  expect(row.getByText('First milk for 2 by 12:00.')).toBeVisible();
+  await user.click(row.getByRole('button', { name: '22-0002 to the mixing pen' }));
+  await user.click(row.getByRole('button', { name: 'Afterbirth of 22-0002 held back' }));
+  await user.click(row.getByRole('button', { name: 'Young of 22-0002 had their first milk' }));
+  await waitFor(() => expect(entries()).toHaveLength(4));
+  expect(entries()).toMatchObject([
+    { type: 'pen-stage', stage: 'mixing' },
+    { type: 'afterbirth', state: 'retained' },
+    { type: 'colostrum', animalId: 'y1' },
+    { type: 'colostrum', animalId: 'y2' },
+  ]);
+});
+
+it('a young goes under another dam, or is written down as died of something', async () => {
+  const other = aBirthSeen({ tag: EWE, entryId: 'b2', rears: 1, young: [] });
+  const { user, entries } = page(aView({ recent: [aBirthSeen(), other], expected: [], tonight: [] }));
+  const row = within(await screen.findByRole('group', { name: 'Born of 22-0002' }));
+  await user.click(row.getByRole('button', { name: 'Foster young of 22-0002' }));
+  const foster = within(await screen.findByRole('dialog', { name: 'Foster lambs of 22-0002' }));
+  await user.selectOptions(await foster.findByLabelText('To whom'), 'Clover: rears 1');
+  await user.type(foster.getByLabelText('Why'), 'no milk');
+  await user.click(foster.getByRole('button', { name: 'Write it down' }));
+  await waitFor(() =>
+    expect(entries()).toMatchObject([{ type: 'fostering', animalId: 'y1', damId: 'e1', reason: 'no milk' }]),
+  );
+  await user.click(row.getByRole('button', { name: 'A young of 22-0002 died' }));
+  const loss = within(await screen.findByRole('dialog', { name: 'Died, of those with 22-0002' }));
+  await user.selectOptions(loss.getByLabelText('Of what'), 'cold');
+  await user.click(loss.getByRole('button', { name: 'Write it down' }));
+  await waitFor(() => expect(entries()[1]).toMatchObject({ type: 'departure', how: 'died', cause: 'cold' }));
+});
+
+it('says what to do first where nobody is awaited', async () => {
+  page(aView({ expected: [], tonight: [], recent: [], pens: [], perDay: [] }));
+  expect(await screen.findByText('Nobody is awaited')).toBeVisible();
+  expect(screen.getByText('Nobody to look at tonight; none to be expected in fourteen days.')).toBeVisible();
+});
+
+it('the birth list says who is overdue', async () => {
+  const row = {
+    tag: EWE,
+    species: 'sheep',
+    groupName: 'Flock',
+    probability: 0.999,
+    young: 2,
+    sires: ['R-1'],
+    servedOn: '2026-06-20',
+    birth: { opens: '2026-11-12', bestFrom: '2026-11-15', bestTo: '2026-11-20', closes: '2026-11-22' },
+    isOverdue: true,
+  };
+  renderPage(<BirthList />, { answers: { 'GET /api/births/list': { on: TODAY, rows: [row] } } });
+  const line = within(await screen.findByRole('row', { name: /22-0001/ }));
+  expect(line.getByText('overdue,')).toBeVisible();
+  expect(line.getByText('over 99 %')).toBeVisible();
+});

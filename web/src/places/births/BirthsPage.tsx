@@ -1,0 +1,145 @@
+import { useQuery } from '@tanstack/react-query';
+import type { BirthSeen, BirthsView } from '@yaylak/contract';
+import { SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { lazy, Suspense, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { birthsQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Field';
+import { LinkButton } from '../../parts/LinkButton';
+import { Page } from '../../parts/Page';
+import { NotePanel, Row, Small } from '../../parts/Panel';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { useNewKey } from '../../parts/useWindowKey';
+import { FosterSheet } from '../../rearing/FosterSheet';
+import { LossSheet } from '../../rearing/LossSheet';
+import { countText } from '../../words/format';
+import { Awaited } from './Awaited';
+import { BirthSheet } from './BirthSheet';
+import { JustBorn } from './JustBorn';
+import { Pens } from './Pens';
+
+const BirthDays = lazy(async () => ({ default: (await import('./BirthDays')).BirthDays }));
+
+type Open =
+  | { readonly sheet: 'birth'; readonly damId: string | undefined }
+  | { readonly sheet: 'foster' | 'loss'; readonly birth: BirthSeen };
+
+/** Who gives birth next, what is to be ready, and what is still to do of those that were born. */
+export function BirthsPage() {
+  const [search, setSearch] = useSearchParams();
+  const species = SPECIES.find((s) => s === search.get('species'));
+  const { data, error, refetch } = useQuery({
+    ...birthsQuery(species ?? ''),
+    placeholderData: (before) => before,
+  });
+  const asked = search.get('birth');
+  const [open, setOpen] = useState<Open | undefined>(asked ? { sheet: 'birth', damId: asked } : undefined);
+  useNewKey(() => setOpen({ sheet: 'birth', damId: undefined }));
+  if (!data)
+    return <Page title="Births">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+  const close = (): void => setOpen(undefined);
+  const nobody = data.expected.length + data.recent.length === 0;
+  return (
+    <Page
+      title="Who gives birth next?"
+      lead={leadText(data)}
+      actions={
+        <>
+          <Button kind="main" onPress={() => setOpen({ sheet: 'birth', damId: undefined })}>
+            Write a birth down
+          </Button>
+          <LinkButton as={Link} to={`/births/list${species ? `?species=${species}` : ''}`}>
+            Birth list
+          </LinkButton>
+        </>
+      }
+      aside={
+        <>
+          {data.expected.length > 0 ? (
+            <Suspense fallback={<div style={{ height: 190 }} />}>
+              <BirthDays perDay={data.perDay} on={data.on} />
+            </Suspense>
+          ) : null}
+          <Pens pens={data.pens} />
+          <Cautions />
+        </>
+      }
+    >
+      <Row>
+        <Choice<Species | ''>
+          label="Species"
+          value={species ?? ''}
+          options={[['', 'all of them'], ...SPECIES.map((s) => [s, SPECIES_WORDS[s].name] as const)]}
+          onChange={(s) => setSearch(s === '' ? {} : { species: s }, { replace: true })}
+        />
+      </Row>
+      {nobody ? (
+        <Empty title="Nobody is awaited">
+          Services stand under <Link to="/mating">Mating</Link> and tests under <Link to="/carrying">Carrying</Link>;
+          from then on it is told here who gives birth when. A birth nobody expected is written down all the same.
+        </Empty>
+      ) : null}
+      <Awaited view={data} onBirth={(damId) => setOpen({ sheet: 'birth', damId })} />
+      <JustBorn
+        births={data.recent}
+        today={data.on}
+        onFoster={(birth) => setOpen({ sheet: 'foster', birth })}
+        onLoss={(birth) => setOpen({ sheet: 'loss', birth })}
+      />
+      {open?.sheet === 'birth' ? (
+        <BirthSheet damId={open.damId} species={species} today={data.on} hour={hourNow()} onClose={close} />
+      ) : null}
+      {open?.sheet === 'foster' ? (
+        <FosterSheet
+          dam={open.birth.tag}
+          species={open.birth.species}
+          young={withHer(open.birth)}
+          today={data.on}
+          onClose={close}
+        />
+      ) : null}
+      {open?.sheet === 'loss' ? (
+        <LossSheet
+          dam={open.birth.tag}
+          species={open.birth.species}
+          young={withHer(open.birth)}
+          today={data.on}
+          onClose={close}
+        />
+      ) : null}
+    </Page>
+  );
+}
+
+/** The hour on the wall, as it is typed. */
+const hourNow = (): string => new Date().toTimeString().slice(0, 5);
+
+const withHer = ({ young }: BirthSeen) => young.filter((y) => y.diedOn === null && y.rearedBy === null);
+
+function leadText({ expected, tonight, perDay }: BirthsView): string {
+  const over = expected.filter((e) => e.daysOver > 0).length;
+  const soon = perDay.slice(0, 2).reduce((s, n) => s + n, 0);
+  const ahead = perDay.reduce((s, n) => s + n, 0);
+  const parts = [
+    tonight.length === 0
+      ? 'Nobody to look at tonight'
+      : `Look at ${tonight.length} tonight: about ${soon.toFixed(1)} births till tomorrow evening`,
+    ...(over > 0 ? [countText(over, 'is over her time', 'are over their time')] : []),
+    ahead < 0.05 ? 'none to be expected in fourteen days' : `about ${ahead.toFixed(1)} in fourteen days`,
+  ];
+  return `${parts.join('; ')}.`;
+}
+
+function Cautions() {
+  return (
+    <NotePanel $tone="weld">
+      <h2>Take care</h2>
+      <Small>
+        What comes with a birth can make people ill, and harms an unborn child: gloves, wash, and nobody who is pregnant
+        near it. A dam guards her young: keep a way out, with cows above all. No progress after an hour of hard work, a
+        young that lies wrong, or an afterbirth held back: the vet.
+      </Small>
+    </NotePanel>
+  );
+}

@@ -1,0 +1,230 @@
+import {
+  AFTERBIRTH_WORDS,
+  chanceText,
+  EASE_WORDS,
+  MOTHERING_WORDS,
+  PEN_STAGE_WORDS,
+  SHIPPED_TEMPLATES,
+  type BirthSeen,
+  type YoungSeen,
+} from '@yaylak/contract';
+import { SPECIES_WORDS } from '@yaylak/core';
+import styled from 'styled-components';
+import { useStartJob } from '../../jobs/useStartJob';
+import { Button } from '../../parts/Button';
+import { Row, Small, Stack } from '../../parts/Panel';
+import { Heading, Item, Rows } from '../../parts/rows';
+import { Tag } from '../../parts/Tag';
+import { useUndo } from '../../parts/Undo';
+import { useWrite } from '../../parts/useWrite';
+import { WindowBar } from '../../parts/WindowBar';
+import type { EntryDraft } from '../../outbox/useRecord';
+import { bornText } from '../../words/births';
+import { shortDate, weightText } from '../../words/format';
+import { useWeightUnit } from '../../words/useUnits';
+
+interface Props {
+  readonly births: readonly BirthSeen[];
+  readonly today: string;
+  readonly onFoster: (birth: BirthSeen) => void;
+  readonly onLoss: (birth: BirthSeen) => void;
+}
+
+/** Births of the last days, each with what is still to do. */
+export function JustBorn({ births, ...rest }: Props) {
+  if (births.length === 0) return null;
+  return (
+    <section aria-label="Born lately">
+      <Heading>
+        <h2>Born lately</h2>
+        <Small>the latest first</Small>
+      </Heading>
+      <Rows>
+        {births.map((b) => (
+          <BornRow key={b.tag.animalId} birth={b} {...rest} />
+        ))}
+      </Rows>
+    </section>
+  );
+}
+
+function BornRow({ birth, today, onFoster, onLoss }: { readonly birth: BirthSeen } & Omit<Props, 'births'>) {
+  const write = useWrite();
+  const undo = useUndo();
+  const start = useStartJob();
+  const { tag, stage, handling, afterbirth } = birth;
+  const name = tag.name ?? tag.text;
+  const record = async (entry: EntryDraft, done: string): Promise<void> => {
+    const refused = await write([entry], done);
+    if (refused.length > 0) undo.say(refused.join(' '));
+  };
+  const base = { animalId: tag.animalId, on: today };
+  const handle = async (): Promise<void> => {
+    const plan = SHIPPED_TEMPLATES.find((t) => t.id === 'newborn');
+    if (!plan) return;
+    const problem = await start({
+      name: `${SPECIES_WORDS[birth.species].young.unknown[1]} of ${name}, first handling`,
+      stations: plan.stations.filter((s) => s !== 'sample'),
+      settings: plan.settings,
+      gates: [],
+      animalIds: [tag.animalId],
+    });
+    if (problem) undo.say(problem);
+  };
+  const next = stage?.next;
+  const isWaiting = afterbirth?.state === 'waiting' || afterbirth?.state === 'retained';
+  return (
+    <BornItem role="group" aria-label={`Born of ${name}`}>
+      <div>
+        <Row>
+          <Tag tag={tag} />
+          {tag.name ? <b>{tag.name}</b> : null}
+          <span>{bornText(birth.alive, birth.dead, birth.species)}</span>
+        </Row>
+        <Small>
+          {[
+            `${shortDate(birth.on)}${birth.at ? `, ${birth.at.slice(11)}` : ''}`,
+            ...(birth.ease ? [EASE_WORDS[birth.ease]] : []),
+            ...(birth.mothering ? [MOTHERING_WORDS[birth.mothering]] : []),
+            ...(birth.sires.length > 0
+              ? [
+                  `by ${birth.sires.map((s) => `${s.tag.name ?? s.tag.text}${s.probability < 0.99 ? ` ${chanceText(s.probability)}` : ''}`).join(' or ')}`,
+                ]
+              : []),
+            ...(stage ? [`in the ${PEN_STAGE_WORDS[stage.now]}`] : []),
+            ...(birth.reason ? [`asked about: ${birth.reason}`] : []),
+          ].join(', ')}
+          .
+        </Small>
+        <YoungLine birth={birth} />
+        {afterbirth && afterbirth.state !== 'passed' ? (
+          <Small>
+            <b>Afterbirth {AFTERBIRTH_WORDS[afterbirth.state]}.</b>
+            {afterbirth.heldSince
+              ? ' She is not mated until her womb is looked at and clear. Ask the vet; never pull.'
+              : ''}
+          </Small>
+        ) : null}
+        <Row>
+          {isWaiting ? (
+            <Button
+              kind="quiet"
+              aria-label={`Afterbirth of ${name} passed`}
+              onPress={() =>
+                void record({ type: 'afterbirth', ...base, state: 'passed' }, `Afterbirth of ${name} passed`)
+              }
+            >
+              Afterbirth passed
+            </Button>
+          ) : null}
+          {afterbirth?.state === 'waiting' ? (
+            <Button
+              kind="quiet"
+              aria-label={`Afterbirth of ${name} held back`}
+              onPress={() =>
+                void record({ type: 'afterbirth', ...base, state: 'retained' }, `Afterbirth of ${name} held back`)
+              }
+            >
+              Held back
+            </Button>
+          ) : null}
+          {birth.rears > 0 ? (
+            <>
+              <Button kind="quiet" aria-label={`Foster young of ${name}`} onPress={() => onFoster(birth)}>
+                Foster
+              </Button>
+              <Button kind="quiet" aria-label={`A young of ${name} died`} onPress={() => onLoss(birth)}>
+                One died
+              </Button>
+            </>
+          ) : null}
+        </Row>
+      </div>
+      {handling ? (
+        <WindowBar window={handling.window} today={today} />
+      ) : next ? (
+        <WindowBar window={next.window} today={today} />
+      ) : (
+        <span />
+      )}
+      <Stack $gap={2}>
+        {handling ? (
+          <Button
+            kind={handling.isOpen ? 'main' : 'plain'}
+            aria-label={`Weigh and tag young of ${name}`}
+            onPress={() => void handle()}
+          >
+            Weigh and tag {handling.left}
+          </Button>
+        ) : null}
+        {next?.isOpen ? (
+          <Button
+            aria-label={`${name} to the ${PEN_STAGE_WORDS[next.stage]}`}
+            onPress={() =>
+              void record(
+                { type: 'pen-stage', ...base, stage: next.stage },
+                `${name} went to the ${PEN_STAGE_WORDS[next.stage]}`,
+              )
+            }
+          >
+            To the {PEN_STAGE_WORDS[next.stage]}
+          </Button>
+        ) : null}
+      </Stack>
+    </BornItem>
+  );
+}
+
+/** Its buttons one under the other, so that the words keep their width. */
+const BornItem = styled(Item)`
+  grid-template-columns: minmax(0, 1fr) 170px 168px;
+`;
+
+/** Each young in a word; of a litter that is counted, what it has to be said of. */
+function YoungLine({ birth: { young, species, tag, at } }: { readonly birth: BirthSeen }) {
+  const unit = useWeightUnit();
+  const words = SPECIES_WORDS[species].young;
+  const thirsty = young.filter((y) => y.colostrumBy !== null);
+  const each = young.map((y) =>
+    [
+      y.tag.kind === 'none' ? words[y.sex === 'castrate' ? 'male' : y.sex][0] : y.tag.text,
+      ...(y.birthKg === null ? [] : [weightText(y.birthKg, unit, species)]),
+      ...(y.diedOn === null ? [] : ['died']),
+      ...(y.rearedBy === null
+        ? []
+        : [y.rearedBy === 'by-hand' ? 'by hand' : `under ${y.rearedBy.name ?? y.rearedBy.text}`]),
+    ].join(' '),
+  );
+  return (
+    <>
+      {young.length > 0 && young.length <= 4 ? <Small>{each.join('; ')}.</Small> : null}
+      {thirsty.length > 0 && at !== null ? <FirstMilk thirsty={thirsty} dam={tag.name ?? tag.text} /> : null}
+    </>
+  );
+}
+
+function FirstMilk({ thirsty, dam }: { readonly thirsty: readonly YoungSeen[]; readonly dam: string }) {
+  const write = useWrite();
+  const undo = useUndo();
+  const by = thirsty[0]?.colostrumBy ?? '';
+  const had = async (): Promise<void> => {
+    const now = new Date();
+    const on = by.slice(0, 10);
+    const at = `${on}T${now.toTimeString().slice(0, 5)}`;
+    const refused = await write(
+      thirsty.map((y) => ({ type: 'colostrum', animalId: y.tag.animalId, on, at, how: 'sucked' })),
+      `First milk for ${thirsty.length} of ${dam}`,
+    );
+    if (refused.length > 0) undo.say(refused.join(' '));
+  };
+  return (
+    <Row>
+      <Small>
+        First milk for {thirsty.length} by {by.slice(11)}.
+      </Small>
+      <Button kind="quiet" aria-label={`Young of ${dam} had their first milk`} onPress={() => void had()}>
+        They sucked
+      </Button>
+    </Row>
+  );
+}

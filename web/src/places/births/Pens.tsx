@@ -1,0 +1,43 @@
+import { PEN_STAGE_WORDS, type PensView } from '@yaylak/contract';
+import { SPECIES_WORDS } from '@yaylak/core';
+import { FigureTable } from '../../parts/FigureTable';
+import { Panel, Small } from '../../parts/Panel';
+
+/** How full the pens are, and how many more births will want one soon. */
+export function Pens({ pens }: { readonly pens: readonly PensView[] }) {
+  const shown = pens.filter((p) => p.taken > 0 || p.toCome >= 0.05 || p.pens !== null);
+  if (shown.length === 0) return null;
+  const short = shown.filter((p) => p.pens !== null && p.taken + p.toCome > p.pens);
+  return (
+    <Panel>
+      <h2>Pens</h2>
+      <FigureTable>
+        <thead>
+          <tr>
+            <th scope="col">Pen</th>
+            <th scope="col">taken</th>
+            <th scope="col">to come</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map((p) => (
+            <tr key={`${p.species} ${p.stage}`}>
+              <th scope="row">
+                {SPECIES_WORDS[p.species].name}, {PEN_STAGE_WORDS[p.stage]}
+              </th>
+              <td>
+                {p.taken}
+                {p.pens === null ? '' : ` of ${p.pens}`}
+              </td>
+              <td>{p.toCome < 0.05 ? '' : p.toCome.toFixed(1)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </FigureTable>
+      <Small>
+        {short.length > 0 ? 'Too few for the births of the next three days: let some go on today. ' : ''}To come: births
+        to be expected in three days. How many pens there are stands under Year plan.
+      </Small>
+    </Panel>
+  );
+}

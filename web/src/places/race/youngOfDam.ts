@@ -1,0 +1,35 @@
+import type { RosterAnimal } from '@yaylak/contract';
+import { dayOf, fieldWord } from '@yaylak/core';
+import type { Passage } from './raceLog';
+
+/** Young older than this are no new-borns that wait for their first tag. */
+const NEWBORN_DAYS = 60;
+
+/**
+ * Young of a dam that stand in the book since their birth, wear nothing yet and have not been through, in the order
+ * they were written down.
+ */
+export function untaggedYoung(
+  damId: string,
+  animals: ReadonlyMap<string, RosterAnimal>,
+  passages: readonly Passage[],
+  on: string,
+): RosterAnimal[] {
+  const through = new Set(passages.map((p) => p.animalId));
+  return [...animals.values()].filter(
+    (a) =>
+      a.damId === damId &&
+      a.worn.length === 0 &&
+      a.bornOn !== null &&
+      a.bornOn <= on &&
+      dayOf(on) - dayOf(a.bornOn) <= NEWBORN_DAYS &&
+      !through.has(a.tag.animalId),
+  );
+}
+
+/** Which of the young is at hand: "Ewe lamb, 4.3 kg at birth; 1 more of hers waits." */
+export function youngAtHandText(young: RosterAnimal, left: number): string {
+  const word = fieldWord(young, undefined);
+  const more = left === 0 ? 'the last of hers' : `${left} more of hers ${left === 1 ? 'waits' : 'wait'}`;
+  return `${word.charAt(0).toUpperCase()}${word.slice(1)} that was written down at the birth; ${more}.`;
+}

@@ -1,0 +1,70 @@
+import { CAUSE_WORDS, type TagView } from '@yaylak/contract';
+import { DEATH_CAUSES, SPECIES_WORDS, type DeathCause, type Species } from '@yaylak/core';
+import { useState } from 'react';
+import { Button } from '../parts/Button';
+import { Choice, Field } from '../parts/Field';
+import { Row, Small } from '../parts/Panel';
+import { Sheet } from '../parts/Sheet';
+import { useWrite } from '../parts/useWrite';
+import { countText } from '../words/format';
+import { ChooseYoung, firstOf, type YoungToChoose } from './ChooseYoung';
+
+interface Props {
+  readonly dam: TagView;
+  readonly species: Species;
+  readonly young: readonly YoungToChoose[];
+  readonly today: string;
+  readonly onClose: () => void;
+}
+
+/** Young that died, and of what. */
+export function LossSheet({ dam, species, young, today, onClose }: Props) {
+  const write = useWrite();
+  const [chosen, setChosen] = useState(() => firstOf(young));
+  const [cause, setCause] = useState<DeathCause>('unknown');
+  const [on, setOn] = useState(today);
+  const [words, setWords] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const [one, many] = SPECIES_WORDS[species].young.unknown;
+  const submit = async (): Promise<void> => {
+    if (chosen.length === 0) return setProblem('Which: choose at least one.');
+    const reason = words.trim();
+    const refused = await write(
+      chosen.map((animalId) => ({
+        type: 'departure',
+        animalId,
+        on,
+        how: 'died',
+        cause,
+        ...(reason === '' ? {} : { reason }),
+      })),
+      `${countText(chosen.length, one, many)} of ${dam.name ?? dam.text} died`,
+    );
+    if (refused.length > 0) return setProblem(refused.join(' '));
+    onClose();
+  };
+  return (
+    <Sheet title={`Died, of those with ${dam.name ?? dam.text}`} isOpen onClose={onClose}>
+      <ChooseYoung species={species} young={young} chosen={chosen} onChange={setChosen} />
+      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <Choice
+          label="Of what"
+          value={cause}
+          options={DEATH_CAUSES.map((c) => [c, CAUSE_WORDS[c]])}
+          onChange={setCause}
+        />
+        <Field label="On" type="date" value={on} onChange={setOn} />
+      </Row>
+      <Field label="What was seen" value={words} onChange={setWords} />
+      {problem ? <p role="alert">{problem}</p> : null}
+      <Row>
+        <Button kind="main" onPress={() => void submit()}>
+          Write it down
+        </Button>
+      </Row>
+      <Small>
+        Several in a few days, or with the same signs: the vet. Gloves on, and the body where the law wants it.
+      </Small>
+    </Sheet>
+  );
+}
