@@ -29,7 +29,7 @@ export function untaggedYoung(
 
 /** Which of the young is at hand: "Ewe lamb, 4.3 kg at birth; 1 more of hers waits." */
 export function youngAtHandText(young: RosterAnimal, left: number): string {
-  const word = fieldWord(young, undefined);
+  const word = fieldWord(young, 0);
   const more = left === 0 ? 'the last of hers' : `${left} more of hers ${left === 1 ? 'waits' : 'wait'}`;
   return `${word.charAt(0).toUpperCase()}${word.slice(1)} that was written down at the birth; ${more}.`;
 }
