@@ -11,7 +11,7 @@ import {
 import type { Afterbirth, ColostrumWay, Ease, Mothering, PenStage, Presentation, Sex, Species } from '@yaylak/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID, Length, Max, Min } from 'class-validator';
 import { AnimalEntryBase } from './entryBase';
-import { IsDeadYoung, IsLocalTime, MAX_TEXT } from './rules';
+import { IsCalendarDate, IsDeadYoung, IsLocalTime, MAX_TEXT } from './rules';
 
 /** One born dead: it gets no number and no page. */
 export interface DeadYoung {
@@ -121,4 +121,25 @@ export class PenStageEntry extends AnimalEntryBase {
   @IsString()
   @Length(1, MAX_TEXT)
   pen?: string;
+}
+
+/** What a dam and her litter ate of a feed from one day to another, without what was left. */
+export class FeedEntry extends AnimalEntryBase {
+  @IsIn(['feed'])
+  type: 'feed';
+  /** The first day; `on` is the last. */
+  @IsCalendarDate()
+  since: string;
+  @IsString()
+  @Length(1, MAX_TEXT)
+  feed: string;
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  @Min(0.001)
+  @Max(10_000)
+  kg: number;
+  /** A kilogram, in hundredths of the holding's money. */
+  @IsInt()
+  @Min(0)
+  @Max(100_000_000)
+  priceMinor: number;
 }

@@ -115,6 +115,7 @@ const GOOD: Readonly<Record<EntryType, object>> = {
   fostering: { animalId: ID, damId: ID, reason: 'no milk' },
   weaning: { animalId: ID, isDone: true },
   'pen-stage': { animalId: ID, stage: 'mixing', pen: '3' },
+  feed: { animalId: ID, since: '2026-10-20', feed: 'Plain pellet', kg: 12.5, priceMinor: 45 },
   strike: { entryId: ID, reason: 'misread' },
 };
 /** Fields that are wrong in an entry of a type. */

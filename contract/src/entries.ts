@@ -62,6 +62,7 @@ import {
   AfterbirthEntry,
   BirthEntry,
   ColostrumEntry,
+  FeedEntry,
   FosteringEntry,
   PenStageEntry,
   WeaningEntry,
@@ -448,7 +449,8 @@ export type AnimalEntry =
   | ColostrumEntry
   | FosteringEntry
   | WeaningEntry
-  | PenStageEntry;
+  | PenStageEntry
+  | FeedEntry;
 export type Entry = AnimalEntry | StrikeEntry;
 export type EntryType = Entry['type'];
 
@@ -488,6 +490,7 @@ export const ENTRY_CLASSES = {
   fostering: FosteringEntry,
   weaning: WeaningEntry,
   'pen-stage': PenStageEntry,
+  feed: FeedEntry,
   strike: StrikeEntry,
 } as const satisfies Record<EntryType, new () => Entry>;
 export const ENTRY_TYPES = Object.keys(ENTRY_CLASSES) as EntryType[];

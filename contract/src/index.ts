@@ -21,6 +21,7 @@ export * from './plan';
 export * from './pregnancyEntries';
 export * from './pregnancyWords';
 export * from './problem';
+export * from './rearing';
 export * from './remedies';
 export * from './rules';
 export * from './season';

@@ -117,6 +117,8 @@ export function refusalText(
       return `It was ${refusal.ageDays} days old then; first milk is of the first three days. Check the day.`;
     case 'own-mother':
       return 'An animal cannot rear itself. Choose its dam.';
+    case 'ends-before-it-begins':
+      return `It begins on ${value}, which is not before its last day. Check the two days.`;
     case 'already-weaned':
       return 'It is weaned already. Strike that out first if it is wrong.';
     case 'dam-gone':

@@ -10,12 +10,16 @@ const BOUGHT_EWES = 'Ewes bought in lamb';
 const NEW_DOES = 'New rabbit does';
 /** Births are written down since so long; before it only the young stand in the book. */
 const WRITTEN_DAYS = 400;
+/** Litters the two pellets were tried on. */
+const TRIED = 10;
+const STRAYS = [0.08, -0.12, 0.15, -0.05, -0.1, 0.11, 0.02, -0.07];
 
 /** Births of the last year as they were written down, and those of these days. */
 export function writeBirths(w: BookWriter): void {
   pastBirths(w);
   boughtEwes(w);
   newDoes(w);
+  feedTrial(w);
 }
 
 const local = (on: Day, hour: number, minute: number): string =>
@@ -155,6 +159,37 @@ function boughtEwes(w: BookWriter): void {
   for (const dam of [triplets, single]) w.write(dam, day(1), { type: 'pen-stage', stage: 'mixing' });
   carrying(due, 146, 2);
   carrying(over, 154, 1);
+}
+
+/** Litters of last year's does ate of a dear and of a plain pellet in turn, from three weeks to weaning. */
+function feedTrial(w: BookWriter): void {
+  const litters = new Map<string, { dam: DemoAnimal; bornOn: Day; young: DemoAnimal[] }>();
+  for (const one of w.animals) {
+    const ago = w.today - one.bornOn;
+    if (one.species !== 'rabbit' || !one.dam || ago < 80 || ago > 260) continue;
+    const key = `${one.dam.id} ${one.bornOn}`;
+    const litter = litters.get(key) ?? { dam: one.dam, bornOn: one.bornOn, young: [] };
+    litters.set(key, litter);
+    litter.young.push(one);
+  }
+  [...litters.values()].slice(0, TRIED).forEach(({ dam, bornOn, young }, i) => {
+    const [since, on] = [addDays(bornOn, 21), addDays(bornOn, 42)];
+    const gains = young
+      .filter((y) => y.goneOn === undefined || y.goneOn > on)
+      .map((y) => (w.lastKg(y, on) ?? 0) - (w.lastKg(y, since) ?? 0));
+    const isDear = i % 2 === 0;
+    // What they ate for a kilogram gained strays from litter to litter; plain pellet takes more of it.
+    const ratio = (isDear ? 2.75 : 3.2) + (STRAYS[i % STRAYS.length] ?? 0);
+    const kg = Number((gains.reduce((s, g) => s + g, 0) * ratio).toFixed(1));
+    if (kg > 0)
+      w.write(dam, on, {
+        type: 'feed',
+        since: isoOf(since),
+        feed: isDear ? 'Green pellet' : 'Plain pellet',
+        kg,
+        priceMinor: isDear ? 2150 : 1690,
+      });
+  });
 }
 
 /** Four young does: one due now, one with kits of four days, one that lost some of hers, one whose kits are to be weaned. */

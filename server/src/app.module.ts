@@ -42,9 +42,15 @@ import { RosterService } from './jobs/roster.service';
 import { TemplatesService } from './jobs/templates.service';
 import { ProductsService } from './remedies/products.service';
 import { RegisterService } from './remedies/register.service';
+import { CompareService } from './rearing/compare.service';
+import { LifeService } from './rearing/life.service';
+import { LittersService } from './rearing/litters.service';
+import { RearingController } from './rearing/rearing.controller';
+import { RearingService } from './rearing/rearing.service';
 import { RemediesController } from './remedies/remedies.controller';
 import { RemediesService } from './remedies/remedies.service';
 import { DueService } from './due/due.service';
+import { YoungDueService } from './due/young.service';
 import { CalendarService } from './season/calendar.service';
 import { FemalesToMateService } from './mating/females.service';
 import { MatingHistoryService } from './mating/history.service';
@@ -65,6 +71,7 @@ import { TodayService } from './today/today.service';
     AnimalsController,
     BookController,
     BirthsController,
+    RearingController,
     CarryingController,
     ChoosingController,
     ConditionController,
@@ -87,6 +94,10 @@ import { TodayService } from './today/today.service';
     BookService,
     CalendarService,
     BirthsPageService,
+    CompareService,
+    LifeService,
+    LittersService,
+    RearingService,
     ExpectedService,
     GivenService,
     CarryingFemalesService,
@@ -99,6 +110,7 @@ import { TodayService } from './today/today.service';
     CsvService,
     DrillsService,
     DueService,
+    YoungDueService,
     FemalesToMateService,
     MalesService,
     MatingHistoryService,

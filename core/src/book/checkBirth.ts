@@ -22,6 +22,7 @@ export type BirthEntryToCheck =
     })
   | (OfAnimal & { readonly type: 'colostrum'; readonly at: Moment })
   | (OfAnimal & { readonly type: 'fostering'; readonly damId: string | undefined })
+  | (OfAnimal & { readonly type: 'feed'; readonly since: Day })
   | (OfAnimal & { readonly type: 'weaning'; readonly isDone: boolean })
   | (OfAnimal & { readonly type: 'afterbirth' | 'pen-stage' });
 
@@ -34,6 +35,7 @@ export type BirthRefusal = { readonly field: string; readonly value: string } & 
         | 'no-birth-before'
         | 'no-age'
         | 'own-mother'
+        | 'ends-before-it-begins'
         | 'already-weaned'
         | 'dam-gone';
     }
@@ -91,6 +93,10 @@ export function checkBirth(entry: BirthEntryToCheck, facts: AnimalFacts, book: B
       if (value === record.id) return { code: 'own-mother', field: 'damId', value };
       return isPresent(dam, on) ? undefined : { code: 'dam-gone', field: 'damId', value };
     }
+    case 'feed':
+      return entry.since >= on
+        ? { code: 'ends-before-it-begins', field: 'since', value: isoOf(entry.since) }
+        : undefined;
     case 'weaning':
       return facts.weanings.some((w) => w.isDone) && entry.isDone
         ? { code: 'already-weaned', field: 'animalId', value: record.id }

@@ -180,6 +180,7 @@ export function checkEntry(entry: CheckedEntry, book: BookView): Refusal | undef
     case 'fostering':
     case 'weaning':
     case 'pen-stage':
+    case 'feed':
       return checkBirth(entry, facts, book);
     case 'mob':
     case 'check':

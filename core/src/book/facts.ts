@@ -186,6 +186,13 @@ export interface FosteringFact extends Fact {
 export interface WeaningFact extends Fact {
   readonly isDone: boolean;
 }
+/** What a dam and her litter ate from one day to another. */
+export interface FeedFact extends Fact {
+  readonly since: Day;
+  readonly feed: string;
+  readonly kg: number;
+  readonly priceMinor: number;
+}
 /** A dam moved on with her young. */
 export interface PenStageFact extends Fact {
   readonly stage: PenStage;
@@ -228,6 +235,7 @@ export interface AnimalFacts {
   readonly fosterings: FosteringFact[];
   readonly weanings: WeaningFact[];
   readonly penStages: PenStageFact[];
+  readonly feeds: FeedFact[];
 }
 
 /** The lists of an animal's facts, for whoever has to go through all of them. */
@@ -265,6 +273,7 @@ export const factLists = (facts: AnimalFacts): Fact[][] => [
   facts.fosterings,
   facts.weanings,
   facts.penStages,
+  facts.feeds,
 ];
 
 export const emptyFacts = (record: AnimalRecord): AnimalFacts => ({
@@ -303,6 +312,7 @@ export const emptyFacts = (record: AnimalRecord): AnimalFacts => ({
   fosterings: [],
   weanings: [],
   penStages: [],
+  feeds: [],
 });
 
 /** Puts a fact in its place in a list ordered by day; of one day, the later written stands later. */

@@ -9,11 +9,13 @@ import {
   litterDays,
   litterNow,
   litterTrend,
+  lossClusters,
   penStage,
   rearedBy,
   rearingTally,
   rearingType,
   seasonTally,
+  weanedKg,
   weaningPlans,
   type LitterMember,
   type Reared,
@@ -254,6 +256,23 @@ describe('a feed trial', () => {
   });
 });
 
+describe('the weaned weight of a litter', () => {
+  const at = (...readings: (readonly [d: number, kg: number])[]) => ({
+    bornOn: BORN,
+    birthType: 1,
+    daily: readings.map(([d, kg]) => ({ on: on(d), kg, method: 'scale' as const })),
+  });
+  const settings = { birthWeightKg: [4] };
+  it('is set to one age, each from its own birth weight', () => {
+    // 5 + (31 - 5) / 100 x 90 = 28.4, and without a birth weight 4 + (22 - 4) / 80 x 90 = 24.25.
+    expect(weanedKg([at([0, 5], [50, 18], [100, 31]), at([80, 22])], 90, settings)).toBeCloseTo(28.4 + 24.25, 10);
+  });
+  it('has no answer where one was not weighed near the age, or nobody was weaned', () => {
+    expect(weanedKg([at([90, 25]), at([40, 12])], 90, settings)).toBeUndefined();
+    expect(weanedKg([], 90, settings)).toBeUndefined();
+  });
+});
+
 describe('litters compared', () => {
   const litter = (group: string, value: number, parity = 3, size = 8) => ({ group, value, parity, size });
   it('draws one litter far toward the others, and calls it a guess', () => {
@@ -268,6 +287,19 @@ describe('litters compared', () => {
     const found = compareLitters([...records, litter('d', 6, 1), litter('d', 6, 1)], false);
     for (const g of found?.groups ?? []) expect(g.difference).toBeCloseTo(0, 6);
   });
+});
+
+it('sees three losses of one cause within a week of each other as an outbreak', () => {
+  const loss = (d: number, cause: string | undefined) => ({ on: on(d), cause });
+  const all = [
+    loss(1, 'scour'),
+    loss(7, 'scour'),
+    loss(14, 'scour'),
+    loss(30, 'scour'),
+    loss(2, 'cold'),
+    loss(3, 'cold'),
+  ];
+  expect(lossClusters([...all, loss(4, undefined)]).map((c) => c.map((l) => l.on - BORN))).toEqual([[1, 7, 14]]);
 });
 
 it('counts a season to a hundred females, and where young were lost', () => {

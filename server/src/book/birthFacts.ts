@@ -2,15 +2,16 @@ import type {
   AfterbirthEntry,
   BirthEntry,
   ColostrumEntry,
+  FeedEntry,
   FosteringEntry,
   PenStageEntry,
   WeaningEntry,
 } from '@yaylak/contract';
-import { momentOf, type AnimalFacts, type BirthEntryToCheck, type Day, type Fact } from '@yaylak/core';
+import { dayOf, momentOf, type AnimalFacts, type BirthEntryToCheck, type Day, type Fact } from '@yaylak/core';
 import { into, type FactInto } from './factInto';
 
 export type BirthOrRearingEntry =
-  BirthEntry | AfterbirthEntry | ColostrumEntry | FosteringEntry | WeaningEntry | PenStageEntry;
+  BirthEntry | AfterbirthEntry | ColostrumEntry | FosteringEntry | WeaningEntry | PenStageEntry | FeedEntry;
 
 const momentOrNot = (at: string | undefined) => (at === undefined ? undefined : momentOf(at));
 
@@ -30,6 +31,10 @@ export function birthFact(entry: BirthOrRearingEntry, facts: AnimalFacts, base: 
       return into(facts.fosterings, { ...base, damId: entry.damId });
     case 'weaning':
       return into(facts.weanings, { ...base, isDone: entry.isDone });
+    case 'feed': {
+      const { feed, kg, priceMinor } = entry;
+      return into(facts.feeds, { ...base, since: dayOf(entry.since), feed, kg, priceMinor });
+    }
     case 'pen-stage':
       return into(facts.penStages, { ...base, stage: entry.stage });
   }
@@ -52,6 +57,8 @@ export function birthToCheck(
       return { type: 'fostering', ...base, damId: entry.damId };
     case 'weaning':
       return { type: 'weaning', ...base, isDone: entry.isDone };
+    case 'feed':
+      return { type: 'feed', ...base, since: dayOf(entry.since) };
     case 'afterbirth':
     case 'pen-stage':
       return { type: entry.type, ...base };

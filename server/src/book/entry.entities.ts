@@ -293,6 +293,11 @@ export const PenStageEntity = defineEntity({
   tableName: 'pen_stage_entry',
   properties: { ...own, stage: p.string(), pen: p.string().nullable() },
 });
+export const FeedEntity = defineEntity({
+  name: 'Feed',
+  tableName: 'feed_entry',
+  properties: { ...own, since: p.string(), feed: p.string(), kg: p.double(), priceMinor: p.integer() },
+});
 export const StrikeEntity = defineEntity({
   name: 'Strike',
   tableName: 'strike_entry',

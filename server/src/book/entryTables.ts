@@ -172,6 +172,10 @@ export const ENTRY_TABLES: Readonly<Record<EntryType, EntryTable>> = {
   },
   weaning: { entity: e.WeaningEntity, columns: { isDone: 'is_done' }, read: { isDone: Boolean } },
   'pen-stage': { entity: e.PenStageEntity, columns: { stage: 'stage', pen: 'pen' } },
+  feed: {
+    entity: e.FeedEntity,
+    columns: { since: 'since', feed: 'feed', kg: 'kg', priceMinor: 'price_minor' },
+  },
   strike: {
     entity: e.StrikeEntity,
     columns: { entryId: 'struck_entry_id', reason: 'reason' },

@@ -287,6 +287,7 @@ export class HoldingState {
       case 'colostrum':
       case 'fostering':
       case 'weaning':
+      case 'feed':
       case 'pen-stage': {
         const { list, fact } = birthFact(entry, facts, base);
         return insert(list, fact);

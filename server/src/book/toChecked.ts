@@ -68,6 +68,7 @@ export function toChecked(entry: AnimalEntry): CheckedEntry {
     case 'colostrum':
     case 'fostering':
     case 'weaning':
+    case 'feed':
     case 'pen-stage':
       return birthToCheck(entry, base);
     case 'mob':

@@ -1,12 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import {
-  EVIDENCE_WAY_WORDS,
-  PEN_STAGE_WORDS,
-  SHIPPED_TEMPLATES,
-  stepName,
-  usualScoring,
-  type DueWork,
-} from '@yaylak/contract';
+import { EVIDENCE_WAY_WORDS, SHIPPED_TEMPLATES, stepName, usualScoring, type DueWork } from '@yaylak/contract';
 import {
   fieldWord,
   groupOn,
@@ -14,19 +7,15 @@ import {
   isPresent,
   nextScoring,
   nextWeighing,
-  sharedWindow,
-  SPECIES,
   SPECIES_WORDS,
   windowStage,
   type AnimalFacts,
   type Day,
-  type PenStage,
   type PlanStep,
   type TestWay,
   type Window,
   type YearPlan,
 } from '@yaylak/core';
-import { GivenService } from '../births/given.service';
 import { BookService } from '../book/book.service';
 import { CarryingFemalesService } from '../carrying/carryingFemales.service';
 import { Clock } from '../common/clock';
@@ -34,10 +23,10 @@ import { windowView } from '../common/views';
 import { MatingHistoryService } from '../mating/history.service';
 import { RemediesService } from '../remedies/remedies.service';
 import { SeasonService, type Laid } from '../season/season.service';
+import { AHEAD_DAYS, batches, type Batch } from './batches';
 import { mergeDue } from './merge';
+import { YoungDueService } from './young.service';
 
-/** Work that opens within so many days is shown. */
-const AHEAD_DAYS = 7;
 /** A step of a plan nobody did is asked after for so long past its close. */
 const LATE_DAYS = 14;
 /** A round of the plan and one of the rhythm closer than this are one. */
@@ -57,7 +46,7 @@ export class DueService {
     @Inject(RemediesService) private readonly remedies: RemediesService,
     @Inject(SeasonService) private readonly season: SeasonService,
     @Inject(CarryingFemalesService) private readonly carrying: CarryingFemalesService,
-    @Inject(GivenService) private readonly given: GivenService,
+    @Inject(YoungDueService) private readonly young: YoungDueService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
@@ -73,7 +62,7 @@ export class DueService {
       ...this.doses(today),
       ...this.tests(present, today),
       ...this.beforeBirth(present, today),
-      ...this.afterBirth(today),
+      ...this.young.list(today),
     ];
     return mergeDue(all)
       .sort((a, b) =>
@@ -85,7 +74,8 @@ export class DueService {
   private weighings(present: readonly AnimalFacts[], today: Day): DueWork[] {
     const due = present.flatMap((facts) => {
       const { bornOn, species } = facts.record;
-      if (bornOn === undefined) return [];
+      // Who wears nothing yet cannot be called at the race: it is weighed with its litter.
+      if (bornOn === undefined || facts.identifiers.length === 0) return [];
       const next = nextWeighing(
         bornOn,
         this.book.state.daily(facts),
@@ -94,7 +84,7 @@ export class DueService {
       );
       return next ? [{ facts, what: next.step, window: next.window }] : [];
     });
-    return this.batches(due, today).map((batch) => ({
+    return this.batched(due, today).map((batch) => ({
       ...batch,
       key: `weigh ${batch.key}`,
       does: ['Weigh'],
@@ -127,7 +117,7 @@ export class DueService {
         ?.some((on) => Math.abs(on - Math.max(today, window.bestFrom)) <= SAME_ROUND_DAYS);
       return isPlanned ? [] : [{ facts, what: 'usual scoring', window }];
     });
-    return this.batches(due, today).map((batch) => ({
+    return this.batched(due, today).map((batch) => ({
       ...batch,
       key: `score ${batch.key}`,
       does: ['Score'],
@@ -149,7 +139,7 @@ export class DueService {
         t.isUsed ? [{ facts, what: `${t.way}${t.early ? ' later' : ''}`, window: t.window }] : [],
       ),
     );
-    return this.batches(due, today).map((batch) => {
+    return this.batched(due, today).map((batch) => {
       const way = (batch.why[0] ?? '').replace(' later', '') as TestWay;
       const name = `${batch.who}, ${EVIDENCE_WAY_WORDS[way]}`;
       return {
@@ -178,7 +168,7 @@ export class DueService {
         .stepsToDo(facts)
         .flatMap(({ step, window }) => (window.closes >= today - LATE_DAYS ? [{ facts, what: step, window }] : [])),
     );
-    return this.batches(due, today).map((batch) => ({
+    return this.batched(due, today).map((batch) => ({
       ...batch,
       key: `before birth ${batch.key}`,
       does: [`${batch.why[0] ?? ''}:`],
@@ -189,47 +179,8 @@ export class DueService {
     }));
   }
 
-  /** First handling of young, and dams that go on to the next pen with them. */
-  private afterBirth(today: Day): DueWork[] {
-    const births = this.given.births(SPECIES);
-    const toHandle = births.flatMap(({ facts, birth }) =>
-      this.given.toHandle(birth, facts.record.species).length > 0
-        ? [{ facts, what: 'first handling', window: this.given.handlingWindow(birth, facts.record.species) }]
-        : [],
-    );
-    const toMove = births.flatMap(({ facts, birth }) => {
-      const next = this.given.stage(facts, birth)?.next;
-      return next ? [{ facts, what: next.stage, window: next.window }] : [];
-    });
-    const plan = SHIPPED_TEMPLATES.find((t) => t.id === 'newborn');
-    return [
-      ...this.batches(toHandle, today).map((batch): DueWork => ({
-        ...batch,
-        key: `handle ${batch.key}`,
-        does: ['Weigh and tag the young of'],
-        job: plan
-          ? {
-              name: `${batch.species ? SPECIES_WORDS[batch.species].young.unknown[1] : 'Young'}, first handling`,
-              stations: plan.stations.filter((s) => s !== 'sample'),
-              settings: plan.settings,
-              gates: [],
-            }
-          : null,
-        steps: [],
-      })),
-      ...this.batches(toMove, today).map((batch): DueWork => {
-        const stage = batch.why[0] as PenStage;
-        return {
-          ...batch,
-          key: `pen ${batch.key}`,
-          does: [`To the ${PEN_STAGE_WORDS[stage]}:`],
-          why: ['with their young'],
-          job: null,
-          steps: [],
-          writes: { type: 'pen-stage', stage },
-        };
-      }),
-    ];
+  private batched(due: Parameters<typeof batches>[1], today: Day): Batch[] {
+    return batches(this.book.state, due, today);
   }
 
   private served(present: readonly AnimalFacts[]): AnimalFacts[] {
@@ -346,43 +297,6 @@ export class DueService {
     if (step.kind === 'weaning') return ofSeason;
     const dams = new Set(ofSeason.map((f) => f.record.damId));
     return females.filter((f) => dams.has(f.record.id));
-  }
-
-  /** Animals due by the same thing as one row of their group and sex. */
-  private batches(
-    due: readonly { readonly facts: AnimalFacts; readonly what: string; readonly window: Window }[],
-    today: Day,
-  ): Omit<DueWork, 'does' | 'job' | 'steps'>[] {
-    const batches = new Map<string, { what: string; facts: AnimalFacts[]; windows: Window[] }>();
-    for (const { facts, what, window } of due) {
-      if (window.opens > today + AHEAD_DAYS) continue;
-      const { species, sex } = facts.record;
-      const key = `${species} ${sex} ${groupOn(facts, today) ?? '-'} ${what}`;
-      const batch = batches.get(key) ?? { what, facts: [], windows: [] };
-      batches.set(key, batch);
-      batch.facts.push(facts);
-      batch.windows.push(window);
-    }
-    return [...batches].flatMap(([key, { what, facts, windows }]) => {
-      const window = sharedWindow(windows);
-      const first = facts[0];
-      if (!window || !first) return [];
-      const groupId = groupOn(first, today);
-      const group = groupId === undefined ? undefined : this.book.state.groups.get(groupId);
-      const age = today - (first.record.bornOn ?? today);
-      return [
-        {
-          key,
-          who: `${facts.length} ${fieldWord(first.record, age, facts.length > 1)}`,
-          why: [what],
-          group: group ? { id: group.id, name: group.name } : null,
-          species: first.record.species,
-          animalIds: facts.map((f) => f.record.id),
-          window: windowView(window),
-          isOpen: windowStage(window, today) !== 'early',
-        },
-      ];
-    });
   }
 }
 

@@ -172,7 +172,7 @@ export class SeasonService {
     const isIn = ({ on }: { readonly on: Day }): boolean => on >= from && on <= to;
     switch (step.kind) {
       case 'births':
-        return this.book.state.litters.of(facts.record.id).find((l) => isIn({ on: l.bornOn }))?.bornOn;
+        return this.book.state.litters.birthsOf(facts.record.id).find(isIn)?.on;
       case 'scoring':
         return facts.scores.find(isIn)?.on;
       case 'dose': {
@@ -187,16 +187,29 @@ export class SeasonService {
         return facts.services.find(isIn)?.on;
       case 'male-check':
         return facts.maleChecks.find(isIn)?.on ?? facts.looks.find(isIn)?.on;
-      // Of these the book keeps no record of its own yet: they are written down as done by hand.
+      case 'weaning':
+        return facts.weanings.find((w) => w.isDone)?.on;
+      case 'processing':
+        return this.handledOn(facts.record.id, from, to);
+      // Of these the book keeps no record of its own: they are written down as done by hand.
       case 'weaned':
       case 'flushing':
       case 'minerals':
       case 'nest':
-      case 'processing':
-      case 'weaning':
       case 'sale':
         return undefined;
     }
+  }
+
+  /** The day the last of a dam's young of a season got its first identifier; undefined while one has none. */
+  private handledOn(damId: string, from: number, to: number): Day | undefined {
+    const birth = this.book.state.litters.birthsOf(damId).find((b) => b.on >= from && b.on <= to);
+    const days = (birth?.youngIds ?? []).flatMap((id) => {
+      const young = this.book.state.animals.get(id);
+      return young && young.departures.length === 0 ? [young.identifiers[0]?.on] : [];
+    });
+    const known = days.filter((d) => d !== undefined);
+    return known.length === 0 || known.length < days.length ? undefined : (Math.max(...known) as Day);
   }
 }
 

@@ -11,6 +11,10 @@ import type {
   BirthsView,
   DamQuery,
   DamView,
+  LifeView,
+  LittersQuery,
+  LittersView,
+  RearingView,
   CarryingFemaleView,
   CarryingQuery,
   CarryingView,
@@ -39,6 +43,7 @@ import type {
   TubeOutView,
   YearBandView,
 } from '@yaylak/contract';
+import type { Species } from '@yaylak/core';
 import { ask, withQuery } from './client';
 
 /** What the server can be asked, each with the key it is kept under. */
@@ -132,6 +137,21 @@ export const damQuery = (id: string, birth: DamQuery) =>
   queryOptions({
     queryKey: ['dam', id, birth],
     queryFn: ({ signal }) => ask<DamView>(withQuery(`/api/births/dam/${id}`, birth), { signal }),
+  });
+export const rearingQuery = (species: Species) =>
+  queryOptions({
+    queryKey: ['rearing', species],
+    queryFn: ({ signal }) => ask<RearingView>(withQuery('/api/rearing', { species }), { signal }),
+  });
+export const littersQuery = (query: LittersQuery) =>
+  queryOptions({
+    queryKey: ['litters', query],
+    queryFn: ({ signal }) => ask<LittersView>(withQuery('/api/rearing/litters', query), { signal }),
+  });
+export const lifeQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['life', id],
+    queryFn: ({ signal }) => ask<LifeView>(`/api/rearing/life/${id}`, { signal }),
   });
 export const tubesOutQuery = queryOptions({
   queryKey: ['tubes-out'],

@@ -54,6 +54,14 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../places/births/BirthsPage')).BirthsPage }),
       },
       {
+        path: 'rearing',
+        lazy: async () => ({ Component: (await import('../places/rearing/RearingPage')).RearingPage }),
+      },
+      {
+        path: 'rearing/litters',
+        lazy: async () => ({ Component: (await import('../places/rearing/LittersPage')).LittersPage }),
+      },
+      {
         path: 'carrying/ageing',
         lazy: async () => ({ Component: (await import('../places/carrying/AgeingPage')).AgeingPage }),
       },
@@ -99,6 +107,11 @@ const router = createBrowserRouter([
     path: '/year/sheet',
     ErrorBoundary: RouteFailed,
     lazy: async () => ({ Component: (await import('../places/year/YearSheet')).YearSheet }),
+  },
+  {
+    path: '/rearing/life/:id',
+    ErrorBoundary: RouteFailed,
+    lazy: async () => ({ Component: (await import('../places/rearing/LifeSheet')).LifeSheet }),
   },
   {
     path: '/births/list',

@@ -31,9 +31,9 @@ it('goes to a place by Alt and its number, in the order of the rail', async () =
   await user.keyboard('{Alt>}3{/Alt}');
   await waitFor(() => expect(path()).toBe('/year'));
   await user.keyboard('{Alt>}9{/Alt}');
-  await waitFor(() => expect(path()).toBe('/remedies'));
+  await waitFor(() => expect(path()).toBe('/choosing'));
   await user.keyboard('{Alt>}0{/Alt}');
-  await waitFor(() => expect(path()).toBe('/tags'));
+  await waitFor(() => expect(path()).toBe('/animals'));
 });
 
 it('says how many entries wait here while the server is away', async () => {

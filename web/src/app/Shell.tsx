@@ -28,6 +28,7 @@ const PLACES: readonly Place[] = [
   { to: '/mating', name: 'Mating' },
   { to: '/carrying', name: 'Carrying' },
   { to: '/births', name: 'Births' },
+  { to: '/rearing', name: 'Rearing' },
   { to: '/choosing', name: 'Choosing', under: 'Judging' },
   { to: '/animals', name: 'Animals', under: 'Always' },
   { to: '/remedies', name: 'Remedies' },

@@ -8,13 +8,15 @@ interface Props extends TextFieldProps {
   readonly hint?: ReactNode;
   readonly error?: string | undefined;
   readonly placeholder?: string;
+  /** Where a heading over it says the same. */
+  readonly isLabelHidden?: boolean;
 }
 
 /** A field with its label, its hint and what is wrong with it. */
-export function Field({ label, hint, error, placeholder, ...props }: Props) {
+export function Field({ label, hint, error, placeholder, isLabelHidden = false, ...props }: Props) {
   return (
-    <Box {...props} isInvalid={error !== undefined}>
-      <Label>{label}</Label>
+    <Box {...props} {...(isLabelHidden ? { 'aria-label': label } : {})} isInvalid={error !== undefined}>
+      {isLabelHidden ? null : <Label>{label}</Label>}
       <FieldInput {...(placeholder === undefined ? {} : { placeholder })} />
       {hint ? <Text slot="description">{hint}</Text> : null}
       <FieldError>{error}</FieldError>

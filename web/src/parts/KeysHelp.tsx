@@ -9,6 +9,7 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['Alt+1 to Alt+0', 'Go to one of the first ten places, in the order of the rail'],
   ['Ctrl+Z', 'Take back the last thing done'],
   ['N', 'New, in this place (Animals: add; At the race: start)'],
+  ['Shift+Enter in the finder', 'Open the record of a female’s litters, to be printed as her card'],
   ['Arrow keys', 'Along the year band; up and down a list'],
   ['Enter', 'Open what is chosen'],
   ['Space', 'Tick a row in Animals'],

@@ -43,6 +43,10 @@ function Finder({ typed, onType, onClose }: FinderProps) {
     onClose();
     void navigate(`/animals/${animalId}`);
   };
+  const openRecord = (animalId: string): void => {
+    onClose();
+    void navigate(`/rearing/life/${animalId}`);
+  };
   return (
     <>
       <Input
@@ -57,7 +61,7 @@ function Finder({ typed, onType, onClose }: FinderProps) {
         onKeyDown={(e) => {
           if (e.key === 'ArrowDown') setAt(Math.min(matches.length - 1, at + 1));
           else if (e.key === 'ArrowUp') setAt(Math.max(0, at - 1));
-          else if (e.key === 'Enter' && matches[at]) open(matches[at].found.animalId);
+          else if (e.key === 'Enter' && matches[at]) (e.shiftKey ? openRecord : open)(matches[at].found.animalId);
           else return;
           e.preventDefault();
         }}

@@ -9,11 +9,11 @@ import {
   type Entry,
 } from '@yaylak/contract';
 import { SPECIES_WORDS, type Species, type WeightUnit } from '@yaylak/core';
-import { countText, weightText } from './format';
+import { countText, shortDate, weightText } from './format';
 
 type BirthOrRearing = Extract<
   Entry,
-  { type: 'birth' | 'afterbirth' | 'colostrum' | 'fostering' | 'weaning' | 'pen-stage' }
+  { type: 'birth' | 'afterbirth' | 'colostrum' | 'fostering' | 'weaning' | 'pen-stage' | 'feed' }
 >;
 
 interface Told {
@@ -49,6 +49,8 @@ export function birthWords(entry: BirthOrRearing, { species, unit, nameOf }: Tol
     }
     case 'weaning':
       return entry.isDone ? 'Weaned' : 'Kept off the milk, first step of weaning';
+    case 'feed':
+      return `Ate ${weightText(entry.kg, unit)} of ${entry.feed} since ${shortDate(entry.since)}`;
     case 'pen-stage':
       return `With her young to the ${PEN_STAGE_WORDS[entry.stage]}${entry.pen === undefined ? '' : ` ${entry.pen}`}`;
   }

@@ -79,6 +79,7 @@ export function entryWords(entry: Entry, { species, unit, standards, groupName, 
     case 'colostrum':
     case 'fostering':
     case 'weaning':
+    case 'feed':
     case 'pen-stage':
       return birthWords(entry, { species, unit, nameOf });
     case 'strike':

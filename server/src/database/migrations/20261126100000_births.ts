@@ -21,6 +21,9 @@ export class Migration20261126100000_births extends Migration {
       'create table weaning_entry (entry_id text not null, is_done integer not null, constraint weaning_entry_entry_id_foreign foreign key(entry_id) references entry(id) on delete cascade on update cascade, primary key (entry_id))',
     );
     this.addSql(
+      'create table feed_entry (entry_id text not null, since text not null, feed text not null, kg double not null, price_minor integer not null, constraint feed_entry_entry_id_foreign foreign key(entry_id) references entry(id) on delete cascade on update cascade, primary key (entry_id))',
+    );
+    this.addSql(
       'create table pen_stage_entry (entry_id text not null, stage text not null, pen text null, constraint pen_stage_entry_entry_id_foreign foreign key(entry_id) references entry(id) on delete cascade on update cascade, primary key (entry_id))',
     );
   }

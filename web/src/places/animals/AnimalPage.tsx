@@ -137,6 +137,11 @@ export function AnimalPage() {
       <Timeline view={data} today={holding?.today ?? ''} />
       <Small>
         <Link to={`/animals/${data.row.tag.animalId}/pedigree`}>Pedigree, and whom it may be put to</Link>.{' '}
+        {data.row.sex === 'female' ? (
+          <>
+            <Link to={`/rearing/life/${data.row.tag.animalId}`}>Record of her litters</Link>.{' '}
+          </>
+        ) : null}
         <Link to="/animals">All animals</Link>
       </Small>
     </Page>

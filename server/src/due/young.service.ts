@@ -1,0 +1,117 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { PEN_STAGE_WORDS, SHIPPED_TEMPLATES, type DueWork } from '@yaylak/contract';
+import { addDays, fieldWord, mainIdentifier, SPECIES, SPECIES_WORDS, type Day, type PenStage } from '@yaylak/core';
+import { GivenService } from '../births/given.service';
+import { BookService } from '../book/book.service';
+import { windowView } from '../common/views';
+import { LittersService } from '../rearing/litters.service';
+import { SeasonService } from '../season/season.service';
+import { batches } from './batches';
+
+/** What is due of young: first handling, the next pen, weighing day by day, weaning. */
+@Injectable()
+export class YoungDueService {
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(SeasonService) private readonly season: SeasonService,
+    @Inject(LittersService) private readonly litters: LittersService,
+    @Inject(GivenService) private readonly given: GivenService,
+  ) {}
+
+  list(today: Day): DueWork[] {
+    return [...this.afterBirth(today), ...this.rearing(today)];
+  }
+
+  /** First handling of young, and dams that go on to the next pen with them. */
+  private afterBirth(today: Day): DueWork[] {
+    const births = this.given.births(SPECIES);
+    const toHandle = births.flatMap(({ facts, birth }) =>
+      this.given.toHandle(birth, facts.record.species).length > 0
+        ? [{ facts, what: 'first handling', window: this.given.handlingWindow(birth, facts.record.species) }]
+        : [],
+    );
+    const toMove = births.flatMap(({ facts, birth }) => {
+      const next = this.given.stage(facts, birth)?.next;
+      return next ? [{ facts, what: next.stage, window: next.window }] : [];
+    });
+    const plan = SHIPPED_TEMPLATES.find((t) => t.id === 'newborn');
+    return [
+      ...batches(this.book.state, toHandle, today).map((batch): DueWork => ({
+        ...batch,
+        key: `handle ${batch.key}`,
+        does: ['Weigh and tag the young of'],
+        job: plan
+          ? {
+              name: `${batch.species ? SPECIES_WORDS[batch.species].young.unknown[1] : 'Young'}, first handling`,
+              stations: plan.stations.filter((s) => s !== 'sample'),
+              settings: plan.settings,
+              gates: [],
+            }
+          : null,
+        steps: [],
+      })),
+      ...batches(this.book.state, toMove, today).map((batch): DueWork => {
+        const stage = batch.why[0] as PenStage;
+        return {
+          ...batch,
+          key: `pen ${batch.key}`,
+          does: [`To the ${PEN_STAGE_WORDS[stage]}:`],
+          why: ['with their young'],
+          job: null,
+          steps: [],
+          writes: { type: 'pen-stage', stage },
+        };
+      }),
+    ];
+  }
+
+  /** Litters that are weighed by the day, and young that are to be weaned where no plan says when. */
+  private rearing(today: Day): DueWork[] {
+    return SPECIES.flatMap((species): DueWork[] => {
+      const isPlanned = this.season
+        .laid()
+        .some(
+          (l) => l.plan.species === species && l.steps.some((s) => s.kind === 'weaning' && s.window.closes >= today),
+        );
+      return this.litters.withDams(species).flatMap((litter): DueWork[] => {
+        const { dam, bornOn, young } = litter;
+        const name = dam ? (mainIdentifier(dam)?.identifier.text ?? 'a dam') : 'those reared by hand';
+        const path = `/rearing?species=${species}&litter=${dam?.record.id ?? 'by-hand'}`;
+        const base = { group: null, species, job: null, steps: [], isOpen: true };
+        const how = this.litters.toWeigh(litter, this.litters.now(litter));
+        const ready = isPlanned ? [] : this.litters.plans(litter).filter((p) => p.isReady);
+        const count = (n: number): string => `${n} ${fieldWord({ species, sex: 'unknown' }, 0, n > 1)} of ${name}`;
+        return [
+          ...(how === undefined
+            ? []
+            : [
+                {
+                  ...base,
+                  key: `litter ${litter.dam?.record.id} ${bornOn}`,
+                  does: [how === 'together' ? 'Weigh together' : 'Weigh each'],
+                  who: count(young.length),
+                  why: [`day ${today - bornOn}`],
+                  animalIds: young.map((y) => y.id),
+                  window: windowView({ opens: today, bestFrom: today, bestTo: today, closes: addDays(today, 1) }),
+                  at: { path: `${path}&do=weigh`, words: 'Weigh' },
+                },
+              ]),
+          ...(ready.length === 0 || !ready[0]
+            ? []
+            : [
+                {
+                  ...base,
+                  key: `wean ${litter.dam?.record.id} ${bornOn}`,
+                  does: [ready[0].step === 'first' ? 'Keep off the milk' : 'Wean'],
+                  who: count(ready.length),
+                  why: [ready.length < young.length ? `${young.length - ready.length} later` : 'all of the litter'],
+                  animalIds: ready.map((p) => p.id),
+                  window: windowView(ready[0].window),
+                  at: { path: `${path}&do=wean`, words: 'Wean' },
+                },
+              ]),
+        ];
+      });
+    });
+  }
+}

@@ -1,0 +1,283 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type {
+  FeedTrialView,
+  LitterGroupBy,
+  LitterGroupView,
+  LittersQuery,
+  LittersView,
+  LitterValue,
+  TrendView,
+} from '@yaylak/contract';
+import {
+  addDays,
+  compareLitters,
+  feedTrial,
+  isoOf,
+  litterTrend,
+  mean,
+  rearedBy,
+  weanedKg,
+  type AnimalFacts,
+  type Birth,
+  type Day,
+  type FeedRecord,
+  type LitterRecord,
+  type Species,
+} from '@yaylak/core';
+import { AnimalPageService } from '../animals/animalPage.service';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { tagView } from '../common/views';
+import { GrowthService } from '../growth/growth.service';
+import { HoldingService } from '../holding/holding.service';
+import { LittersService, ONE_LITTER_DAYS, type LitterReared } from './litters.service';
+import { RearingService } from './rearing.service';
+
+/** Litters of so many years are compared. */
+const YEARS = 3;
+const TRENDS = 40;
+
+interface Told {
+  readonly facts: AnimalFacts;
+  readonly birth: Birth;
+  readonly parity: number;
+  readonly value: number | undefined;
+}
+
+/** Litters compared fairly, females whose litters fall, and feeds that were tried. */
+@Injectable()
+export class CompareService {
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(RearingService) private readonly rearing: RearingService,
+    @Inject(LittersService) private readonly litters: LittersService,
+    @Inject(GrowthService) private readonly growth: GrowthService,
+    @Inject(AnimalPageService) private readonly pages: AnimalPageService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  async view({ species, by = 'doe', value = 'reared', dearer, cheaper }: LittersQuery): Promise<LittersView> {
+    const told = this.told(species, value);
+    const compared = compareLitters(
+      told.flatMap((t) => this.record(t, by)),
+      value !== 'born',
+    );
+    const feeds = this.feeds(species);
+    const { currency } = await this.holding.settings();
+    return {
+      on: isoOf(this.clock.today()),
+      species,
+      currency,
+      by,
+      value,
+      litters: compared?.litters ?? 0,
+      mean: compared?.mean ?? null,
+      groups: compared?.groups.map((g): LitterGroupView => ({ ...g, ...this.named(g.group, by) })) ?? [],
+      trends: this.trends(species),
+      feeds,
+      trial: this.trial(species, feeds, dearer, cheaper),
+    };
+  }
+
+  /** Every birth of the last years with what it is compared by; those still with their dam are not reared yet. */
+  private told(species: Species, value: LitterValue): Told[] {
+    const since = addDays(this.clock.today(), -YEARS * 365);
+    return this.rearing.births(species, since).flatMap(({ facts, birth }): Told[] => {
+      const parity = 1 + this.book.state.litters.birthsOf(facts.record.id).findIndex((b) => b.on === birth.on);
+      return [{ facts, birth, parity, value: this.valueOf(facts, birth, value) }];
+    });
+  }
+
+  private valueOf(facts: AnimalFacts, birth: Birth, value: LitterValue): number | undefined {
+    if (value === 'born') return birth.alive;
+    const tally = this.rearing.tally(facts, birth);
+    if (tally.withHer > 0) return undefined;
+    return value === 'reared' ? tally.reared : this.weanedKg(facts, birth);
+  }
+
+  /** Kilograms of those she weaned, of hers and of others, at the age of weaning. */
+  weanedKg({ record }: AnimalFacts, birth: Birth): number | undefined {
+    const settings = this.book.state.settings(record.species);
+    const ageDays = settings.weaningDays.bestFrom;
+    const young = this.book.state.litters.youngAbout(record.id).flatMap((y) => {
+      const facts = this.book.state.animals.get(y.id);
+      const by = y.fosterings.at(-1);
+      const isHers = by ? by.damId === record.id : y.birthDamId === record.id;
+      const weaned = y.weanedOn ?? addDays(y.bornOn, ageDays);
+      const isOf = Math.abs(y.bornOn - birth.on) <= ONE_LITTER_DAYS;
+      const growing = facts && isHers && isOf && (y.goneOn ?? Infinity) >= weaned && this.growth.growing(facts);
+      return growing ? [growing] : [];
+    });
+    return weanedKg(young, ageDays, settings);
+  }
+
+  private record({ facts, birth, parity, value }: Told, by: LitterGroupBy): LitterRecord[] {
+    if (value === undefined) return [];
+    const damId = facts.record.id;
+    const sireId = birth.youngIds.map((id) => this.book.state.animals.get(id)?.record.sireId).find((id) => id);
+    const iso = isoOf(birth.on);
+    const quarter = `${iso.slice(0, 4)} ${Math.ceil(Number(iso.slice(5, 7)) / 3)}`;
+    const group = { doe: damId, buck: sireId, pair: sireId && `${damId} ${sireId}`, season: quarter }[by];
+    return group === undefined ? [] : [{ group, parity, size: birth.alive, value }];
+  }
+
+  private named(group: string, by: LitterGroupBy): Pick<LitterGroupView, 'name' | 'tags'> {
+    if (by === 'season') {
+      const [year, quarter] = group.split(' ');
+      return { name: `${year}, ${QUARTERS[Number(quarter) - 1] ?? ''}`, tags: [] };
+    }
+    const tags = group.split(' ').flatMap((id) => {
+      const facts = this.book.state.animals.get(id);
+      return facts ? [tagView(facts, this.clock.today())] : [];
+    });
+    return { name: tags.map((t) => t.name ?? t.text).join(' and '), tags };
+  }
+
+  /** Females that are here, those whose litters fall first. */
+  private trends(species: Species): TrendView[] {
+    const today = this.clock.today();
+    const order = ['falling', 'steady', 'rising', 'too-few'];
+    return this.book.state
+      .present(today)
+      .filter(({ record }) => record.species === species && record.sex === 'female')
+      .flatMap((facts): TrendView[] => {
+        const births = this.book.state.litters.birthsOf(facts.record.id);
+        return births.length === 0 ? [] : [this.trend(facts, births)];
+      })
+      .sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind) || (a.perLitter ?? 0) - (b.perLitter ?? 0))
+      .slice(0, TRENDS);
+  }
+
+  trend(facts: AnimalFacts, births: readonly Birth[]): TrendView {
+    const today = this.clock.today();
+    const { rearing } = this.book.state.settings(facts.record.species);
+    const sizes = births.map((b) => b.alive + b.dead);
+    const found = litterTrend(sizes, { usual: rearing.youngByBirth, spreadSd: rearing.youngSd });
+    const isKnown = found.kind !== 'too-few';
+    return {
+      tag: tagView(facts, today),
+      sizes,
+      kind: found.kind,
+      litters: found.litters,
+      perLitter: isKnown ? found.perLitter : null,
+      low: isKnown ? found.low : null,
+      high: isKnown ? found.high : null,
+      suggestion:
+        found.kind === 'falling'
+          ? `Retire her: ${Math.abs(found.perLitter).toFixed(1)} fewer each litter over ${found.litters}, and that is not chance.`
+          : null,
+      lastScore: this.book.state.scores(facts).at(-1)?.score ?? null,
+      alarm: this.pages.alarm(facts),
+    };
+  }
+
+  /** Feeds by name with what they cost, the dearest first. */
+  private feeds(species: Species): { feed: string; priceMinor: number; litters: number }[] {
+    const byName = new Map<string, { feed: string; prices: number[] }>();
+    for (const { record, feeds } of this.book.state.animals.values())
+      if (record.species === species)
+        for (const f of feeds) {
+          const own = byName.get(f.feed) ?? { feed: f.feed, prices: [] };
+          byName.set(f.feed, own);
+          own.prices.push(f.priceMinor);
+        }
+    return [...byName.values()]
+      .map(({ feed, prices }) => ({ feed, priceMinor: Math.round(mean(prices) ?? 0), litters: prices.length }))
+      .sort((a, b) => b.priceMinor - a.priceMinor || (a.feed < b.feed ? -1 : 1));
+  }
+
+  /** Two feeds against each other: those asked for, else the dearest and the one after it. */
+  private trial(
+    species: Species,
+    feeds: readonly { feed: string; priceMinor: number }[],
+    dearer: string | undefined,
+    cheaper: string | undefined,
+  ): FeedTrialView | null {
+    const a = feeds.find((f) => f.feed === dearer) ?? feeds[0];
+    const b = feeds.find((f) => f.feed === cheaper && f !== a) ?? feeds.find((f) => f !== a);
+    if (!a || !b) return null;
+    const [high, low] = a.priceMinor >= b.priceMinor ? [a, b] : [b, a];
+    const tried = (feed: string): { readonly records: FeedRecord[]; readonly perYoung: number[] } => {
+      const all = this.tried(species, feed);
+      return { records: all, perYoung: all.map((r) => r.gainKg / r.young) };
+    };
+    const [first, second] = [tried(high.feed), tried(low.feed)];
+    const youngKg = mean([...first.perYoung, ...second.perYoung]) ?? 0;
+    const found = feedTrial(
+      { pricePerKg: high.priceMinor, records: first.records },
+      { pricePerKg: low.priceMinor, records: second.records },
+      youngKg,
+    );
+    if (!found) return null;
+    const arm = (feed: { feed: string; priceMinor: number }, of: typeof found.dearer) => ({
+      feed: feed.feed,
+      priceMinor: feed.priceMinor,
+      records: of.records,
+      feedPerKgGained: of.feedPerKgGained,
+      costMinorPerKg: of.costPerKgGained,
+    });
+    return {
+      dearer: arm(high, found.dearer),
+      cheaper: arm(low, found.cheaper),
+      differenceMinor: found.costDifference,
+      halfWidthMinor: found.halfWidth ?? null,
+      verdict: found.verdict,
+      perYoungMinor: found.perYoung,
+      youngKg,
+      moreNeeded: found.moreNeeded ?? null,
+    };
+  }
+
+  /** What litters gained while they ate of a feed: by the head between its days, times those that were left. */
+  private tried(species: Species, feed: string): (FeedRecord & { readonly young: number })[] {
+    return [...this.book.state.animals.values()].flatMap((dam) =>
+      dam.record.species !== species
+        ? []
+        : dam.feeds
+            .filter((f) => f.feed === feed)
+            .flatMap((f) => {
+              const gained = this.gained(dam, f.since, f.on);
+              return gained ? [{ ...gained, feedKg: f.kg }] : [];
+            }),
+    );
+  }
+
+  private gained(
+    dam: AnimalFacts,
+    since: Day,
+    until: Day,
+  ): { readonly gainKg: number; readonly young: number } | undefined {
+    const { id, species } = dam.record;
+    // Hers, and others' she rears; they may eat of it still when they are weaned.
+    const young = this.book.state.litters
+      .youngAbout(id)
+      .filter((y) => rearedBy({ ...y, weanedOn: undefined }, since) === id && (y.goneOn ?? Infinity) > until)
+      .filter((y, _, all) => y.bornOn >= Math.max(...all.map((o) => o.bornOn)) - ONE_LITTER_DAYS);
+    const bornOn = young[0]?.bornOn;
+    if (bornOn === undefined) return undefined;
+    const gains = young.flatMap((y) => {
+      const facts = this.book.state.animals.get(y.id);
+      const daily = facts ? this.book.state.daily(facts) : [];
+      const near = (on: Day) =>
+        daily
+          .filter((r) => Math.abs(r.on - on) <= NEAR_FEED_DAYS)
+          .sort((x, z) => Math.abs(x.on - on) - Math.abs(z.on - on))[0];
+      const [from, to] = [near(since), near(until)];
+      return from && to && to.on > from.on ? [((to.kg - from.kg) / (to.on - from.on)) * (until - since)] : [];
+    });
+    if (gains.length > 0 && gains.length === young.length)
+      return { gainKg: gains.reduce((s, g) => s + g, 0), young: gains.length };
+    const litter: LitterReared = { species, dam, bornOn, young, birth: undefined };
+    const days = this.litters.now(litter).days.filter((d) => d.on >= since - NEAR_FEED_DAYS);
+    const first = days.find((d) => Math.abs(d.on - since) <= NEAR_FEED_DAYS);
+    const last = days.findLast((d) => Math.abs(d.on - until) <= NEAR_FEED_DAYS);
+    if (!first || !last || last.on <= first.on) return undefined;
+    const perHead = last.totalKg / last.count - first.totalKg / first.count;
+    return { gainKg: (perHead / (last.on - first.on)) * (until - since) * last.count, young: last.count };
+  }
+}
+
+/** A weight so many days about the beginning or the end of a feed is taken for it. */
+const NEAR_FEED_DAYS = 4;
+const QUARTERS = ['winter', 'spring', 'summer', 'autumn'];

@@ -1,0 +1,199 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { CAUSE_WORDS, type LossCluster, type LossView, type RearingView, type SeasonTallyView } from '@yaylak/contract';
+import {
+  addDays,
+  dayOf,
+  isoOf,
+  lossClusters,
+  proportion,
+  rearingTally,
+  seasonTally,
+  weaningWay,
+  type AnimalFacts,
+  type Birth,
+  type Day,
+  type FemaleOfSeason,
+  type RearingTally,
+  type Species,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { tagView } from '../common/views';
+import { HoldingService } from '../holding/holding.service';
+import { MatingHistoryService } from '../mating/history.service';
+import { LittersService } from './litters.service';
+
+/** Losses and survival are told of so many days. */
+const TOLD_DAYS = 550;
+const LOSSES = 60;
+const NUMBERS = 20;
+/** Births further apart than this are of two seasons. */
+const SEASON_GAP_DAYS = 45;
+const SEASONS = 4;
+
+/** The place of rearing. */
+@Injectable()
+export class RearingService {
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(LittersService) private readonly litters: LittersService,
+    @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  view(species: Species): RearingView {
+    const today = this.clock.today();
+    const losses = this.losses(species);
+    const settled = this.births(species, addDays(today, -TOLD_DAYS)).flatMap(({ facts, birth }) => {
+      const tally = this.tally(facts, birth);
+      return tally.withHer === 0 ? [tally] : [];
+    });
+    const lost = settled.reduce((s, t) => s + t.lost, 0);
+    const reared = settled.reduce((s, t) => s + t.reared, 0);
+    const survival = proportion(reared, reared + lost);
+    return {
+      on: isoOf(today),
+      species,
+      way: weaningWay(this.book.state.settings(species)),
+      malesApartDays: this.book.state.settings(species).mating.malesApartDays,
+      nextNumbers: this.holding.nextNumbers(species, 'female', NUMBERS).numbers,
+      groups: [...this.book.state.groups.values()]
+        .filter((g) => !g.isClosed && (g.species === null || g.species === species))
+        .map(({ id, name }) => ({ id, name })),
+      litters: this.litters.withDams(species).map((l) => this.litters.view(l)),
+      losses: losses.slice(0, LOSSES),
+      clusters: clustersOf(losses),
+      survival: survival ? { reared, of: reared + lost } : null,
+      seasons: this.seasons(species),
+    };
+  }
+
+  /** What became of the young of one birth. */
+  tally({ record: { id, species } }: AnimalFacts, birth: Birth): RearingTally {
+    return rearingTally(id, birth, this.book.state.litters.youngAbout(id), {
+      weaningAge: this.book.state.settings(species).weaningDays.bestFrom,
+      asOf: this.clock.today(),
+      died: (young) => this.book.state.animals.get(young)?.departures[0]?.how === 'died',
+    });
+  }
+
+  /** Births of a species since a day, in order. */
+  births(species: Species, since: Day): { readonly facts: AnimalFacts; readonly birth: Birth }[] {
+    return this.history
+      .females(species)
+      .flatMap((facts) => this.book.state.litters.birthsOf(facts.record.id).map((birth) => ({ facts, birth })))
+      .filter(({ birth }) => birth.on >= since && birth.on <= this.clock.today())
+      .sort((a, b) => a.birth.on - b.birth.on);
+  }
+
+  /** Young that died before weaning, the latest first. */
+  private losses(species: Species): LossView[] {
+    const today = this.clock.today();
+    const { weaningDays } = this.book.state.settings(species);
+    return [...this.book.state.animals.values()]
+      .flatMap((facts): LossView[] => {
+        const { bornOn, damId } = facts.record;
+        const died = facts.departures.find((d) => d.how === 'died');
+        if (facts.record.species !== species || bornOn === undefined || !died) return [];
+        const ageDays = died.on - bornOn;
+        if (ageDays > weaningDays.closes || today - died.on > TOLD_DAYS) return [];
+        const dam = this.book.state.animals.get(
+          facts.fosterings.findLast((f) => f.on <= died.on)?.damId ?? damId ?? '',
+        );
+        return [
+          {
+            tag: tagView(facts, today),
+            dam: dam ? tagView(dam, today) : null,
+            on: isoOf(died.on),
+            ageDays,
+            cause: died.cause ? CAUSE_WORDS[died.cause] : null,
+          },
+        ];
+      })
+      .sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : 0));
+  }
+
+  /** Seasons of births, the latest first: what was scanned, born and reared of the females that were put to the male. */
+  private seasons(species: Species): SeasonTallyView[] {
+    const today = this.clock.today();
+    const seasons: { from: Day; to: Day; births: { facts: AnimalFacts; birth: Birth }[] }[] = [];
+    for (const one of this.births(species, addDays(today, -SEASONS * 365))) {
+      const last = seasons.at(-1);
+      if (last && one.birth.on - last.to <= SEASON_GAP_DAYS) {
+        last.to = one.birth.on;
+        last.births.push(one);
+      } else seasons.push({ from: one.birth.on, to: one.birth.on, births: [one] });
+    }
+    return seasons
+      .slice(-SEASONS)
+      .reverse()
+      .map(({ from, to, births }) => {
+        const tallies = births.map(({ facts, birth }) => this.ofSeason(facts, birth));
+        const barren = this.barren(species, from, to, new Set(births.map((b) => b.facts.record.id)));
+        const found = seasonTally([...tallies, ...barren]);
+        return {
+          from: isoOf(from),
+          to: isoOf(to),
+          isOpen: found.withHer > 0,
+          ...found,
+          scannedPercent: found.scannedPercent ?? null,
+          bornPercent: found.bornPercent ?? null,
+          rearedPercent: found.rearedPercent ?? null,
+        };
+      });
+  }
+
+  private ofSeason(facts: AnimalFacts, birth: Birth): FemaleOfSeason {
+    const tally = this.tally(facts, birth);
+    return {
+      scanned: scannedBefore(facts, birth.on, this.book.state.settings(facts.record.species).gestationDays.to),
+      bornAlive: birth.alive,
+      bornDead: birth.dead,
+      gaveBirth: true,
+      reared: tally.reared,
+      withHer: tally.withHer,
+    };
+  }
+
+  /** Females that were served for a season's births and had none. */
+  private barren(species: Species, from: Day, to: Day, gaveBirth: ReadonlySet<string>): FemaleOfSeason[] {
+    const { gestationDays: g } = this.book.state.settings(species);
+    return this.history.females(species).flatMap((facts): FemaleOfSeason[] => {
+      if (gaveBirth.has(facts.record.id)) return [];
+      const wasServed = this.history
+        .of(facts)
+        .spells.some((s) => s.lastOn >= from - g.to && s.lastOn <= to - g.from && s.isRipe);
+      if (!wasServed) return [];
+      const scanned = scannedBefore(facts, to, g.to);
+      return [{ scanned, bornAlive: 0, bornDead: 0, gaveBirth: false, reared: 0, withHer: 0 }];
+    });
+  }
+}
+
+/** Young counted at the last scan or blood before a birth; 0 for one told empty. */
+function scannedBefore(facts: AnimalFacts, on: Day, gestation: number): number | undefined {
+  const test = facts.pregnancyTests.findLast(
+    (t) => t.on < on && t.on > on - gestation && (t.young !== undefined || t.result === 'empty'),
+  );
+  return test && (test.young ?? 0);
+}
+
+/** Outbreaks among the losses, with the dams they were at. */
+function clustersOf(losses: readonly LossView[]): LossCluster[] {
+  const known = losses.map((view) => ({
+    view,
+    on: dayOf(view.on),
+    cause: view.cause === CAUSE_WORDS.unknown ? undefined : (view.cause ?? undefined),
+  }));
+  return lossClusters(known).map((c): LossCluster => {
+    const dams = new Map(c.flatMap(({ view: { dam } }) => (dam ? [[dam.animalId, dam] as const] : [])));
+    return {
+      cause: c[0]?.cause ?? '',
+      count: c.length,
+      from: c[0]?.view.on ?? '',
+      to: c.at(-1)?.view.on ?? '',
+      dams: [...dams.values()],
+    };
+  });
+}

@@ -1,0 +1,297 @@
+import { useQuery } from '@tanstack/react-query';
+import {
+  LITTER_GROUPS,
+  LITTER_VALUES,
+  type FeedTrialView,
+  type LitterGroupBy,
+  type LittersView,
+  type LitterValue,
+} from '@yaylak/contract';
+import { SPECIES, SPECIES_WORDS, type Species, type WeightUnit } from '@yaylak/core';
+import { Link, useSearchParams } from 'react-router';
+import { littersQuery } from '../../api/queries';
+import { Choice } from '../../parts/Field';
+import { How } from '../../parts/How';
+import { LineTable } from '../../parts/LineTable';
+import { LinkButton } from '../../parts/LinkButton';
+import { Page } from '../../parts/Page';
+import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { Tag } from '../../parts/Tag';
+import { scoreText } from '../../words/condition';
+import { countText, figureText, moneyText, weightText } from '../../words/format';
+import { useWeightUnit } from '../../words/useUnits';
+
+const BY_WORDS: Readonly<Record<LitterGroupBy, string>> = {
+  doe: 'dam',
+  buck: 'sire',
+  pair: 'pair',
+  season: 'quarter of the year',
+};
+const VALUE_WORDS: Readonly<Record<LitterValue, string>> = {
+  born: 'born alive',
+  reared: 'reared',
+  'weaned-kg': 'kilograms weaned',
+};
+
+/** Litters held against each other fairly, dams whose litters fall, and feeds that were tried. */
+export function LittersPage() {
+  const [search, setSearch] = useSearchParams();
+  const unit = useWeightUnit();
+  const species = SPECIES.find((s) => s === search.get('species')) ?? 'rabbit';
+  const by = LITTER_GROUPS.find((g) => g === search.get('by')) ?? 'doe';
+  const value = LITTER_VALUES.find((v) => v === search.get('value')) ?? 'reared';
+  const dearer = search.get('dearer') ?? undefined;
+  const cheaper = search.get('cheaper') ?? undefined;
+  const { data, error, refetch } = useQuery({
+    ...littersQuery({ species, by, value, ...(dearer ? { dearer } : {}), ...(cheaper ? { cheaper } : {}) }),
+    placeholderData: (before) => before,
+  });
+  const set = (change: Readonly<Record<string, string>>): void =>
+    setSearch({ ...Object.fromEntries(search), species, ...change }, { replace: true });
+  if (!data)
+    return <Page title="Litters">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+  return (
+    <Page
+      title="Whose litters are better, and is it sure?"
+      lead={
+        data.mean === null
+          ? 'No litter is told of yet.'
+          : `${countText(data.litters, 'litter', 'litters')} of three years, ${valueText(data.mean, data.value, unit)} ${VALUE_WORDS[data.value]} on average.`
+      }
+      actions={
+        <LinkButton as={Link} to={`/rearing?species=${species}`}>
+          Back to Rearing
+        </LinkButton>
+      }
+      aside={<FeedTrial view={data} onChange={set} />}
+    >
+      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <Choice<Species>
+          label="Species"
+          value={species}
+          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+          onChange={(s) => setSearch({ species: s, by, value }, { replace: true })}
+        />
+        <Choice<LitterGroupBy>
+          label="By"
+          value={by}
+          options={LITTER_GROUPS.map((g) => [g, BY_WORDS[g]])}
+          onChange={(g) => set({ by: g })}
+        />
+        <Choice<LitterValue>
+          label="Compared by"
+          value={value}
+          options={LITTER_VALUES.map((v) => [v, VALUE_WORDS[v]])}
+          onChange={(v) => set({ value: v })}
+        />
+      </Row>
+      {data.groups.length === 0 ? (
+        <Empty title="No litters to compare">
+          They are told of here once births are written down under <Link to="/births">Births</Link>.
+        </Empty>
+      ) : (
+        <Compared view={data} unit={unit} />
+      )}
+      <Trends view={data} />
+    </Page>
+  );
+}
+
+const valueText = (value: number, of: LitterValue, unit: WeightUnit): string =>
+  of === 'weaned-kg' ? weightText(value, unit) : figureText(value, 1);
+
+function Compared({ view, unit }: { readonly view: LittersView; readonly unit: WeightUnit }) {
+  const signed = (v: number): string => `${v > 0 ? '+' : ''}${figureText(v, 2)}`;
+  return (
+    <Panel>
+      <h2>
+        By {BY_WORDS[view.by]}
+        <How of="Litters compared">
+          <p>
+            Each litter is set right for its place in its dam’s row (first litters are smaller) and, unless it is the
+            number born that is compared, for how many were born, by least squares over all litters from eight on.
+          </p>
+          <p>
+            What is left is drawn toward the others: of one litter little stays, for litters of one dam differ by chance
+            far more than dams do. ± is how far it may be off, four times out of five.
+          </p>
+        </How>
+      </h2>
+      <LineTable>
+        <thead>
+          <tr>
+            <th>{BY_WORDS[view.by].replace(/^./, (c) => c.toUpperCase())}</th>
+            <th>Litters</th>
+            <th>Mean</th>
+            <th>Over the others</th>
+            <th>How sure</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.groups.slice(0, 25).map((g) => (
+            <tr key={g.name}>
+              <td>
+                <Row $gap={1}>{g.tags.length === 0 ? g.name : g.tags.map((t) => <Tag key={t.animalId} tag={t} />)}</Row>
+              </td>
+              <td>{g.litters}</td>
+              <td>{valueText(g.mean, view.value, unit)}</td>
+              <td>
+                {signed(g.difference)} ± {figureText(g.halfWidth, 2)}
+              </td>
+              <td>
+                {countText(g.litters, 'litter', 'litters')}: {g.sureness}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </LineTable>
+      {view.groups.length > 25 ? <Small>The 25 best of {view.groups.length}.</Small> : null}
+    </Panel>
+  );
+}
+
+const TREND_WORDS = { falling: 'falling', rising: 'rising', steady: 'no trend', 'too-few': 'too few to tell' } as const;
+
+function Trends({ view: { trends } }: { readonly view: LittersView }) {
+  const told = trends.filter((t) => t.kind !== 'too-few');
+  if (told.length === 0) return null;
+  return (
+    <Panel>
+      <h2>
+        Litter by litter
+        <How of="Litter by litter">
+          <p>
+            The slope of born alive and dead over a dam’s litters, less what is usual for first litters, drawn toward no
+            change. Falling is said only where four times out of five it is no chance, and not before four litters.
+          </p>
+        </How>
+      </h2>
+      <LineTable>
+        <thead>
+          <tr>
+            <th>Dam</th>
+            <th>Born, litter by litter</th>
+            <th>Each litter</th>
+            <th>Condition</th>
+            <th>What follows</th>
+          </tr>
+        </thead>
+        <tbody>
+          {told.slice(0, 12).map((t) => (
+            <tr key={t.tag.animalId}>
+              <td>
+                <Row $gap={1}>
+                  <Tag tag={t.tag} /> {t.tag.name}
+                </Row>
+              </td>
+              <td>{t.sizes.slice(-10).join(', ')}</td>
+              <td>
+                {t.perLitter === null ? '' : `${t.perLitter > 0 ? '+' : ''}${figureText(t.perLitter, 1)}`}
+                <Small>
+                  {TREND_WORDS[t.kind]}
+                  {t.low === null || t.high === null ? '' : `, ${figureText(t.low, 1)} to ${figureText(t.high, 1)}`}
+                </Small>
+              </td>
+              <td>{t.lastScore === null ? 'not scored' : scoreText(t.lastScore)}</td>
+              <td>
+                {t.suggestion ?? ''}
+                {t.alarm ? <Small>{t.alarm}</Small> : null}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </LineTable>
+    </Panel>
+  );
+}
+
+interface TrialProps {
+  readonly view: LittersView;
+  readonly onChange: (change: Readonly<Record<string, string>>) => void;
+}
+
+/** Two feeds against each other, by what a kilogram gained costs. */
+function FeedTrial({ view, onChange }: TrialProps) {
+  const { feeds, trial, currency } = view;
+  const unit = useWeightUnit();
+  if (!trial)
+    return (
+      <Panel>
+        <h2>Feeds tried</h2>
+        <Small>
+          Write down under Rearing what a litter ate of a feed, for litters on two feeds: then it is told here what a
+          kilogram gained costs on each, and whether the difference is sure.
+        </Small>
+      </Panel>
+    );
+  const money = (minor: number): string => moneyText(Math.round(minor), currency);
+  const arms = [trial.dearer, trial.cheaper] as const;
+  return (
+    <NotePanel $tone={trial.verdict === 'cannot-tell' ? 'weld' : 'moss'}>
+      <h2>
+        Feeds tried
+        <How of="Feeds tried">
+          <p>
+            What each litter ate, times its price, over what it gained in that time. Two feeds are compared by Welch’s
+            interval, four times out of five. How many more litters: the usual sample size for two means at the
+            difference and the spread seen.
+          </p>
+        </How>
+      </h2>
+      {feeds.length > 2 ? (
+        <Row>
+          {(['dearer', 'cheaper'] as const).map((arm) => (
+            <Choice
+              key={arm}
+              label={arm}
+              value={trial[arm].feed}
+              options={feeds.map((f) => [f.feed, f.feed] as const)}
+              onChange={(feed) => onChange({ [arm]: feed })}
+            />
+          ))}
+        </Row>
+      ) : null}
+      <LineTable>
+        <thead>
+          <tr>
+            <th>Feed</th>
+            <th>Litters</th>
+            <th>Feed for a kg</th>
+            <th>A kg gained</th>
+          </tr>
+        </thead>
+        <tbody>
+          {arms.map((a) => (
+            <tr key={a.feed}>
+              <td>
+                {a.feed}
+                <Small>{money(a.priceMinor)} a kg</Small>
+              </td>
+              <td>{a.records}</td>
+              <td>{figureText(a.feedPerKgGained, 2)} kg</td>
+              <td>{money(a.costMinorPerKg)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </LineTable>
+      <p>{verdictText(trial, money)}</p>
+      <Small>
+        For a young that gains {weightText(trial.youngKg, unit)}: {money(Math.abs(trial.perYoungMinor))}{' '}
+        {trial.perYoungMinor < 0 ? 'less' : 'more'} on the cheaper.
+      </Small>
+    </NotePanel>
+  );
+}
+
+function verdictText(trial: FeedTrialView, money: (minor: number) => string): string {
+  const difference = `${money(Math.abs(trial.differenceMinor))}${trial.halfWidthMinor === null ? '' : ` ± ${money(trial.halfWidthMinor)}`} a kg gained`;
+  switch (trial.verdict) {
+    case 'cheaper-saves':
+      return `Take the cheaper: it saves ${difference}.`;
+    case 'dearer-saves':
+      return `Take the dearer: the saving on the bag costs ${difference} in the end.`;
+    case 'cannot-tell':
+      return `One cannot tell yet: ${difference}. ${trial.moreNeeded === null ? 'Try both on at least two litters.' : `About ${trial.moreNeeded} more litters on each until one can.`}`;
+  }
+}

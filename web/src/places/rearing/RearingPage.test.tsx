@@ -1,0 +1,320 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import type { LifeView, LittersView, LitterView, RearedView, RearingView } from '@yaylak/contract';
+import { aGain, aHolding, aTag, aToday, TODAY } from '../../tests/builders';
+import { no, renderPage } from '../../tests/renderPage';
+import { LifeSheet } from './LifeSheet';
+import { LittersPage } from './LittersPage';
+import { RearingPage } from './RearingPage';
+import { weanEntries, type WeanTyped } from './weanDraft';
+
+const DOE = aTag('K-D01', { animalId: 'd1' });
+const window = { opens: '2026-11-16', bestFrom: '2026-11-23', bestTo: '2026-11-23', closes: '2026-12-07' };
+const aKit = (n: number, change: Partial<RearedView> = {}): RearedView => ({
+  tag: aTag('no number', { animalId: `k${n}`, kind: 'none' }),
+  sex: 'unknown',
+  version: 1,
+  bornOn: '2026-10-12',
+  ageDays: 42,
+  birthType: 3,
+  rearingType: 3,
+  bornOf: null,
+  lastKg: 1.2 - n * 0.1,
+  lastOn: TODAY,
+  gain: aGain({ verdict: 'above' }),
+  isRunt: false,
+  place: n,
+  of: 3,
+  weaning: { window, isReady: true, step: 'last', waits: null },
+  points: [
+    [35, 0.9],
+    [42, 1.2 - n * 0.1],
+  ],
+  ...change,
+});
+const aLitter = (change: Partial<LitterView> = {}): LitterView => ({
+  dam: DOE,
+  isByHand: false,
+  species: 'rabbit',
+  bornOn: '2026-10-12',
+  ageDays: 42,
+  bornAlive: 4,
+  bornDead: 1,
+  lost: 1,
+  young: [
+    aKit(1),
+    aKit(2),
+    aKit(3, {
+      isRunt: true,
+      weaning: { window: { ...window, bestFrom: '2026-11-25' }, isReady: false, step: 'last', waits: 'smaller' },
+    }),
+  ],
+  days: [
+    { ageDays: 35, count: 4, totalKg: 3.5 },
+    { ageDays: 42, count: 3, totalKg: 3 },
+  ],
+  last: { litterKgPerDay: null, kgPerHeadPerDay: 0.018, countChangedBy: -1, days: 7 },
+  daysWithout: 0,
+  toWeigh: 'each',
+  weaning: { way: 'biggest-first', ready: 2, window },
+  damNext: { isReady: false, readyOn: '2026-12-10' },
+  ...change,
+});
+const aView = (change: Partial<RearingView> = {}): RearingView => ({
+  on: TODAY,
+  species: 'rabbit',
+  way: 'biggest-first',
+  malesApartDays: 75,
+  nextNumbers: ['K-26-90', 'K-26-91', 'K-26-92'],
+  groups: [{ id: 'g2', name: 'Growing hutches' }],
+  litters: [aLitter()],
+  losses: [{ tag: aTag('x'), dam: DOE, on: '2026-11-20', ageDays: 17, cause: 'scour' }],
+  clusters: [{ cause: 'scour', count: 3, from: '2026-11-18', to: '2026-11-20', dams: [DOE] }],
+  survival: { reared: 90, of: 100 },
+  seasons: [],
+  ...change,
+});
+const page = (view = aView(), at = '/rearing?species=rabbit', more: object = {}) =>
+  renderPage(<RearingPage />, {
+    answers: { 'GET /api/rearing': view, 'GET /api/today': aToday(), ...more },
+    at,
+  });
+
+it('says who falls behind, what died of what, and how the litter gains by the head', async () => {
+  page();
+  expect(
+    await screen.findByText('3 kits with 1 dam; 1 to look at; 2 to wean now; 90 % of 100 reached weaning.'),
+  ).toBeVisible();
+  expect(screen.getByText('3 died of scour from 18 Nov to 20 Nov.')).toBeVisible();
+  const card = within(screen.getByRole('group', { name: 'Litter of K-D01' }));
+  expect(card.getByText('Born 12 Oct: 4 alive, 1 dead; 1 died since; weighed today; 2 to wean.')).toBeVisible();
+  expect(card.getByText(/18 g\/day a head over 7 days \(by the head, 1 fewer than before\)/)).toBeVisible();
+  // The one to watch stands first, whatever its weight.
+  expect(card.getAllByRole('row')[1]).toHaveTextContent('3. kitrunt: watch');
+  expect(card.getByText('smaller: from 25 Nov')).toBeVisible();
+});
+
+it('weighs each kit in three presses from Today', async () => {
+  const { user, entries } = page(aView(), '/rearing?species=rabbit&litter=d1&do=weigh');
+  const sheet = within(await screen.findByRole('dialog', { name: 'Weigh the litter of K-D01' }));
+  await user.type(sheet.getByLabelText('1. kit, g'), '1150');
+  await user.type(sheet.getByLabelText('3. kit, g'), '905');
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await waitFor(() =>
+    expect(entries()).toMatchObject([
+      { type: 'weight', animalId: 'k1', kg: 1.15, method: 'scale' },
+      { type: 'weight', animalId: 'k3', kg: 0.905 },
+    ]),
+  );
+});
+
+it('weighs the litter together, and says what is missing', async () => {
+  const young = aLitter({ ageDays: 5, toWeigh: 'together' });
+  const { user, entries } = page(aView({ litters: [young] }));
+  await user.click(await screen.findByRole('button', { name: 'Weigh the litter of K-D01' }));
+  const sheet = within(await screen.findByRole('dialog'));
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  expect(sheet.getByRole('alert')).toHaveTextContent('Together: type what the scale says in g.');
+  await user.type(sheet.getByLabelText('Together, g'), '640');
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await waitFor(() =>
+    expect(entries()).toMatchObject([{ type: 'litter-weight', animalId: 'd1', totalKg: 0.64, count: 3 }]),
+  );
+});
+
+it('weans the biggest first with numbers and sexes, and offers the doe', async () => {
+  const { user, entries, asked } = page(aView(), '/rearing?species=rabbit&litter=d1&do=wean', {
+    'PATCH /api/animals/k1': {},
+  });
+  const sheet = within(await screen.findByRole('dialog', { name: 'Wean, K-D01' }));
+  expect(sheet.getByRole('checkbox', { name: '1. kit' })).toBeChecked();
+  expect(sheet.getByRole('checkbox', { name: '3. kit' })).not.toBeChecked();
+  expect(sheet.getByLabelText('Number of 2. kit')).toHaveValue('K-26-91');
+  await user.selectOptions(sheet.getByLabelText('Sex of 1. kit'), 'female');
+  await user.selectOptions(sheet.getByLabelText('To the group'), 'Growing hutches');
+  await user.type(sheet.getByLabelText('Her condition, 1 to 5'), '3');
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  const after = within(await screen.findByRole('dialog', { name: 'Weaning, K-D01' }));
+  expect(after.getByText('1 stay with her; they come up again when it is their day.')).toBeVisible();
+  expect(after.getByText('Part the males from the females by day 75, 26 Dec 2026.')).toBeVisible();
+  expect(after.getByText('K-D01 may be mated again from 10 Dec 2026.')).toBeVisible();
+  expect(after.getByRole('link', { name: 'To her next mating' })).toHaveAttribute(
+    'href',
+    '/mating?species=rabbit&serve=d1',
+  );
+  expect(entries().map((e) => e.type)).toEqual([
+    'weaning',
+    'identifier',
+    'move',
+    'weaning',
+    'identifier',
+    'move',
+    'score',
+  ]);
+  expect(asked.filter((a) => a.method === 'PATCH')).toMatchObject([{ body: { version: 1, sex: 'female' } }]);
+});
+
+it('says what was kept when the sexes could not be written', async () => {
+  const { user } = page(aView(), '/rearing?species=rabbit&litter=d1&do=wean', {
+    'PATCH /api/animals/k1': no(409, 'Somebody changed this animal'),
+  });
+  const sheet = within(await screen.findByRole('dialog', { name: 'Wean, K-D01' }));
+  await user.selectOptions(sheet.getByLabelText('Sex of 1. kit'), 'male');
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  expect(await sheet.findByRole('alert')).toHaveTextContent('Weaned 2 kits of K-D01. The sexes were not written down');
+});
+
+describe('the entries of a weaning', () => {
+  const typed: WeanTyped = {
+    on: TODAY,
+    chosen: ['k1'],
+    numbers: { k1: 'K-26-90' },
+    sexes: {},
+    groupId: 'g2',
+    damScore: '',
+    udder: '',
+  };
+  const how = { young: [aKit(1), aKit(2)], damId: 'd1', isFirstStep: false, scoredBy: 'Aylin', udderId: 'u' };
+  it('of the first of two steps leave number and group for the second', () => {
+    expect(weanEntries(typed, { ...how, isFirstStep: true })).toEqual([
+      { type: 'weaning', animalId: 'k1', on: TODAY, isDone: false },
+    ]);
+  });
+  it.each([
+    [{ chosen: [] }, 'Tick at least one that is weaned.'],
+    [{ damScore: '7' }, 'Her condition: “7” is no score. They go from 1 to 5 by halves or quarters.'],
+  ])('say what is missing', (change, words) => expect(weanEntries({ ...typed, ...change }, how)).toBe(words));
+  it('look at the dam’s udder where there is a standard of it', () => {
+    expect(weanEntries({ ...typed, udder: 'fail' }, how)).toContainEqual({
+      type: 'look',
+      animalId: 'd1',
+      on: TODAY,
+      grades: { u: 'fail' },
+    });
+  });
+});
+
+it('what a litter ate goes into the book with its price', async () => {
+  const litters = { species: 'rabbit', feeds: [{ feed: 'Plain pellet', priceMinor: 1690, litters: 2 }] };
+  const { user, entries } = page(aView(), undefined, {
+    'GET /api/rearing/litters': litters,
+    'GET /api/holding': aHolding(),
+  });
+  await user.click(await screen.findByRole('button', { name: 'Feed of K-D01' }));
+  const sheet = within(await screen.findByRole('dialog', { name: 'Feed of K-D01 and her litter' }));
+  await user.click(await sheet.findByRole('button', { name: 'Plain pellet' }));
+  await user.type(sheet.getByLabelText('Eaten, kg'), '14.5');
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await waitFor(() =>
+    expect(entries()).toMatchObject([
+      { type: 'feed', animalId: 'd1', since: '2026-10-12', feed: 'Plain pellet', kg: 14.5, priceMinor: 1690 },
+    ]),
+  );
+});
+
+const litters: LittersView = {
+  on: TODAY,
+  species: 'rabbit',
+  currency: 'TRY',
+  by: 'doe',
+  value: 'reared',
+  litters: 12,
+  mean: 6.5,
+  groups: [{ name: 'K-D01', tags: [DOE], litters: 3, mean: 8, difference: 0.4, halfWidth: 0.6, sureness: 'guess' }],
+  trends: [
+    {
+      tag: DOE,
+      sizes: [9, 8, 6, 4],
+      kind: 'falling',
+      litters: 4,
+      perLitter: -0.8,
+      low: -1.3,
+      high: -0.3,
+      suggestion: 'Retire her: 0.8 fewer each litter over 4, and that is not chance.',
+      lastScore: 2.5,
+      alarm: null,
+    },
+  ],
+  feeds: [
+    { feed: 'Green pellet', priceMinor: 2150, litters: 3 },
+    { feed: 'Plain pellet', priceMinor: 1690, litters: 2 },
+  ],
+  trial: {
+    dearer: { feed: 'Green pellet', priceMinor: 2150, records: 3, feedPerKgGained: 2.8, costMinorPerKg: 6020 },
+    cheaper: { feed: 'Plain pellet', priceMinor: 1690, records: 2, feedPerKgGained: 3.2, costMinorPerKg: 5408 },
+    differenceMinor: -612,
+    halfWidthMinor: 900,
+    verdict: 'cannot-tell',
+    perYoungMinor: -390,
+    youngKg: 0.64,
+    moreNeeded: 7,
+  },
+};
+
+it('litters compared say how sure they are, who falls, and whether a feed was worth it', async () => {
+  renderPage(<LittersPage />, {
+    answers: { 'GET /api/rearing/litters': litters },
+    at: '/rearing/litters?species=rabbit',
+  });
+  expect(await screen.findByText('12 litters of three years, 6.5 reared on average.')).toBeVisible();
+  expect(screen.getByText('+0.40 ± 0.60')).toBeVisible();
+  expect(screen.getByText('3 litters: guess')).toBeVisible();
+  expect(screen.getByText(/^Retire her: 0.8 fewer each litter over 4/)).toBeVisible();
+  expect(
+    screen.getByText(/^One cannot tell yet: 6.12 TRY ± 9.00 TRY a kg gained\. About 7 more litters on each/),
+  ).toBeVisible();
+});
+
+it('the record of a life stands beside the others', async () => {
+  const life: LifeView = {
+    on: TODAY,
+    tag: DOE,
+    species: 'rabbit',
+    sex: 'female',
+    bornOn: '2025-01-10',
+    groupName: 'Does',
+    dam: null,
+    sire: aTag('K-B1'),
+    litters: [
+      {
+        on: '2026-10-12',
+        sires: [aTag('K-B1')],
+        alive: 8,
+        dead: 1,
+        ease: 'pulled-hard',
+        fosteredAway: 2,
+        fosteredTo: 0,
+        lost: 1,
+        reared: 5,
+        withHer: 0,
+        weanedKg: 5.5,
+        intervalDays: null,
+        here: [],
+      },
+    ],
+    sums: {
+      litters: 1,
+      born: 8,
+      dead: 1,
+      reared: 5,
+      years: 1,
+      rearedPerYear: 5,
+      weanedKgPerYear: 5.5,
+      meanIntervalDays: null,
+      hardBirths: 1,
+    },
+    others: { females: 5, bornALitter: 7.5, rearedALitter: 6.9, intervalDays: 80 },
+    trend: null,
+  };
+  renderPage(<LifeSheet />, {
+    answers: { 'GET /api/rearing/life/d1': life },
+    at: '/rearing/life/d1',
+    route: '/rearing/life/:id',
+  });
+  expect(
+    await screen.findByText(
+      '1 birth; 8 kits alive and 1 dead; 5 reared, 5.0 a year over 1 year; 5.5 kg weaned a year; 1 hard birth.',
+    ),
+  ).toBeVisible();
+  expect(screen.getByText('A litter: 8.0 alive, the 5 other does 7.5; 5.0 reared, the others 6.9.')).toBeVisible();
+  expect(within(screen.getByRole('row', { name: /12 Oct 2026/ })).getByText('2 away')).toBeVisible();
+});

@@ -1,0 +1,125 @@
+import { useQuery } from '@tanstack/react-query';
+import type { LitterView, RearingView } from '@yaylak/contract';
+import { SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { rearingQuery, todayQuery } from '../../api/queries';
+import { Choice } from '../../parts/Field';
+import { LinkButton } from '../../parts/LinkButton';
+import { Page } from '../../parts/Page';
+import { NotePanel, Row, Small } from '../../parts/Panel';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { Tag } from '../../parts/Tag';
+import { FosterSheet } from '../../rearing/FosterSheet';
+import { LossSheet } from '../../rearing/LossSheet';
+import { countText, shortDate } from '../../words/format';
+import { FeedSheet } from './FeedSheet';
+import { LitterCard, type LitterAct } from './LitterCard';
+import { Losses } from './Losses';
+import { SeasonFigures } from './SeasonFigures';
+import { WeanSheet } from './WeanSheet';
+import { WeighSheet } from './WeighSheet';
+
+/** Key of a litter: its dam, or that it has none. */
+const keyOf = (l: LitterView): string => l.dam?.animalId ?? 'by-hand';
+
+/** How the young grow that are with their dams, who falls behind, and who is to be weaned. */
+export function RearingPage() {
+  const [search, setSearch] = useSearchParams();
+  const { data: today } = useQuery(todayQuery);
+  const asked = SPECIES.find((s) => s === search.get('species'));
+  const species = asked ?? today?.head.find((h) => h.present > 0)?.species ?? 'sheep';
+  const { data, error, refetch } = useQuery({ ...rearingQuery(species), placeholderData: (before) => before });
+  const [open, setOpen] = useState<{ readonly key: string; readonly act: LitterAct } | undefined>(() => {
+    const key = search.get('litter');
+    const act = search.get('do');
+    return key && (act === 'weigh' || act === 'wean') ? { key, act } : undefined;
+  });
+  if (!data)
+    return <Page title="Rearing">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+  const litter = open && data.litters.find((l) => keyOf(l) === open.key);
+  const act = litter && open.act;
+  const sheet = litter && { litter, species: data.species, today: data.on, onClose: () => setOpen(undefined) };
+  return (
+    <Page
+      title="Which of the young fall behind?"
+      lead={leadText(data)}
+      actions={
+        <LinkButton as={Link} to={`/rearing/litters?species=${data.species}`}>
+          Compare litters
+        </LinkButton>
+      }
+      aside={
+        <>
+          <SeasonFigures view={data} />
+          <Losses view={data} />
+        </>
+      }
+    >
+      <Row>
+        <Choice<Species>
+          label="Species"
+          value={data.species}
+          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+          onChange={(s) => setSearch({ species: s }, { replace: true })}
+        />
+      </Row>
+      {data.clusters.map((c) => (
+        <NotePanel key={`${c.cause} ${c.from}`} $tone="madder">
+          <b>
+            {c.count} died of {c.cause} from {shortDate(c.from)} to {shortDate(c.to)}.
+          </b>{' '}
+          <Row as="span">
+            With{' '}
+            {c.dams.map((d) => (
+              <Tag key={d.animalId} tag={d} />
+            ))}
+          </Row>
+          <Small>
+            Several of one cause within a week are an outbreak until the vet says otherwise: part them, clean, and wash
+            between litters; some of it people catch.
+          </Small>
+        </NotePanel>
+      ))}
+      {data.litters.length === 0 ? (
+        <Empty title={`No ${SPECIES_WORDS[data.species].young.unknown[1]} are with their dams`}>
+          They come here by themselves when a birth is written down under{' '}
+          <Link to={`/births?species=${data.species}`}>Births</Link>, and leave when they are weaned.
+        </Empty>
+      ) : null}
+      {data.litters.map((l) => (
+        <LitterCard
+          key={`${keyOf(l)} ${l.bornOn}`}
+          litter={l}
+          today={data.on}
+          onAct={(act) => setOpen({ key: keyOf(l), act })}
+        />
+      ))}
+      {sheet && act === 'weigh' ? <WeighSheet {...sheet} /> : null}
+      {sheet && act === 'wean' ? <WeanSheet {...sheet} view={data} /> : null}
+      {sheet && act === 'feed' ? <FeedSheet {...sheet} /> : null}
+      {sheet?.litter.dam && act === 'foster' ? (
+        <FosterSheet dam={sheet.litter.dam} young={sheet.litter.young} {...sheet} />
+      ) : null}
+      {sheet?.litter.dam && act === 'loss' ? (
+        <LossSheet dam={sheet.litter.dam} young={sheet.litter.young} {...sheet} />
+      ) : null}
+    </Page>
+  );
+}
+
+function leadText({ litters, species, survival }: RearingView): string {
+  const young = litters.reduce((s, l) => s + l.young.length, 0);
+  const behind = litters.flatMap((l) => l.young).filter((y) => y.isRunt || y.gain?.verdict === 'below').length;
+  const ready = litters.reduce((s, l) => s + l.weaning.ready, 0);
+  const [one, many] = SPECIES_WORDS[species].young.unknown;
+  const parts = [
+    `${countText(young, one, many)} with ${countText(litters.length, 'dam', 'dams')}`,
+    behind > 0 ? `${behind} to look at` : 'none falls behind',
+    ...(ready > 0 ? [`${ready} to wean now`] : []),
+    ...(survival && survival.of > 0
+      ? [`${Math.round((100 * survival.reared) / survival.of)}\u00a0% of ${survival.of} reached weaning`]
+      : []),
+  ];
+  return `${parts.join('; ')}.`;
+}

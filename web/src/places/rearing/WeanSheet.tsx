@@ -1,0 +1,239 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { LitterView, RearedView, RearingView } from '@yaylak/contract';
+import { addDays, dayOf, isoOf, SPECIES_WORDS, type Sex } from '@yaylak/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { ask } from '../../api/client';
+import { holdingQuery, rearingQuery } from '../../api/queries';
+import { readAgain } from '../../api/readAgain';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { LineTable } from '../../parts/LineTable';
+import { LinkButton } from '../../parts/LinkButton';
+import { Row, Small } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { Tick } from '../../parts/Tick';
+import { useWrite } from '../../parts/useWrite';
+import { countText, fullDate, weightText } from '../../words/format';
+import { useWeightUnit } from '../../words/useUnits';
+import { weanEntries, type WeanTyped } from './weanDraft';
+import { waitsText } from './words';
+
+interface Props {
+  readonly litter: LitterView;
+  readonly view: RearingView;
+  readonly today: string;
+  readonly onClose: () => void;
+}
+
+/** Takes those that are ready off their dam, into a new group; looks at the dam, and offers her next mating. */
+export function WeanSheet({ litter, view, today, onClose }: Props) {
+  const write = useWrite();
+  const client = useQueryClient();
+  const unit = useWeightUnit();
+  const { data: holding } = useQuery(holdingQuery);
+  // What stands on the page when the sheet opens: written down, the litter is gone from it.
+  const [{ dam, young, species, weaning, damNext }] = useState(litter);
+  const isFirstStep = weaning.way === 'two-steps' && young.some((y) => y.weaning.step === 'first');
+  const anyReady = young.some((y) => y.weaning.isReady);
+  const [typed, setTyped] = useState<WeanTyped>(() => ({
+    on: today,
+    chosen: young.filter((y) => y.weaning.isReady).map((y) => y.tag.animalId),
+    numbers: numbersFor(young, view.nextNumbers),
+    sexes: {},
+    groupId: '',
+    damScore: '',
+    udder: '',
+  }));
+  const [problem, setProblem] = useState<string>();
+  const [done, setDone] = useState<string>();
+  const set = (change: Partial<WeanTyped>): void => {
+    setProblem(undefined);
+    setTyped((t) => ({ ...t, ...change }));
+  };
+  const words = SPECIES_WORDS[species].young;
+  const name = dam?.name ?? dam?.text ?? 'those reared by hand';
+  const udder = holding?.standards.find((s) => s.species === species && /udder/i.test(s.name));
+  const submit = async (): Promise<void> => {
+    const made = weanEntries(typed, {
+      young,
+      damId: dam?.animalId,
+      isFirstStep,
+      scoredBy: holding?.keeper ?? 'Keeper',
+      udderId: udder?.id,
+    });
+    if (typeof made === 'string') return setProblem(made);
+    const count = countText(typed.chosen.length, ...words.unknown);
+    const said = isFirstStep ? `Kept ${count} of ${name} off the milk` : `Weaned ${count} of ${name}`;
+    const refused = await write(made, said);
+    if (refused.length > 0) return setProblem(refused.join(' '));
+    const wrong = await writeSexes(young, typed);
+    if (wrong) return setProblem(`${said}. The sexes were not written down: ${wrong}`);
+    void readAgain(client, { queryKey: rearingQuery(species).queryKey });
+    setDone(said);
+  };
+  if (done)
+    return (
+      <Sheet title={`Weaning, ${name}`} isOpen onClose={onClose}>
+        <p role="status">{done}.</p>
+        {young.length > typed.chosen.length ? (
+          <p>{young.length - typed.chosen.length} stay with her; they come up again when it is their day.</p>
+        ) : null}
+        {isFirstStep ? null : <p>{apartText(view, litter)}</p>}
+        {dam && !isFirstStep ? (
+          <Row>
+            <span>
+              {damNext?.isReady
+                ? `${name} may be mated again now.`
+                : damNext?.readyOn
+                  ? `${name} may be mated again from ${fullDate(damNext.readyOn)}.`
+                  : `When ${name} may be mated again stands under Mating.`}
+            </span>
+            <LinkButton as={Link} to={`/mating?species=${species}&serve=${dam.animalId}`}>
+              To her next mating
+            </LinkButton>
+          </Row>
+        ) : null}
+        <Row>
+          <Button onPress={onClose}>Close</Button>
+        </Row>
+      </Sheet>
+    );
+  return (
+    <Sheet title={`${isFirstStep ? 'Keep off the milk' : 'Wean'}, ${name}`} isOpen onClose={onClose} width={760}>
+      <LineTable>
+        <thead>
+          <tr>
+            <th>{isFirstStep ? 'Off the milk' : 'Wean'}</th>
+            <th>Weight</th>
+            <th>Sex</th>
+            <th>Number</th>
+            <th>By age and weight</th>
+          </tr>
+        </thead>
+        <tbody>
+          {young.map((y, i) => {
+            const id = y.tag.animalId;
+            const called =
+              y.tag.kind === 'none' ? `${i + 1}. ${words[y.sex === 'castrate' ? 'male' : y.sex][0]}` : y.tag.text;
+            return (
+              <tr key={id}>
+                <td>
+                  <Tick
+                    label={called}
+                    isSelected={typed.chosen.includes(id)}
+                    onChange={(isIn) =>
+                      set({ chosen: isIn ? [...typed.chosen, id] : typed.chosen.filter((c) => c !== id) })
+                    }
+                  />
+                </td>
+                <td>{y.lastKg === null ? 'none' : weightText(y.lastKg, unit, species)}</td>
+                <td>
+                  {y.sex === 'unknown' ? (
+                    <Choice<Sex>
+                      label={`Sex of ${called}`}
+                      isLabelHidden
+                      value={typed.sexes[id] ?? 'unknown'}
+                      options={[
+                        ['unknown', 'not looked'],
+                        ['female', 'female'],
+                        ['male', 'male'],
+                      ]}
+                      onChange={(sex) => set({ sexes: { ...typed.sexes, [id]: sex } })}
+                    />
+                  ) : (
+                    y.sex
+                  )}
+                </td>
+                <td>
+                  {y.tag.kind === 'none' ? (
+                    <Field
+                      label={`Number of ${called}`}
+                      isLabelHidden
+                      style={{ width: 130 }}
+                      value={typed.numbers[id] ?? ''}
+                      onChange={(text) => set({ numbers: { ...typed.numbers, [id]: text } })}
+                    />
+                  ) : (
+                    'worn'
+                  )}
+                </td>
+                <td>{y.weaning.isReady ? 'ready' : waitsText(y.weaning)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </LineTable>
+      {anyReady ? null : <Small>None is ready by age and weight: tick those you wean all the same.</Small>}
+      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <Field label="On" type="date" value={typed.on} onChange={(on) => set({ on })} />
+        {isFirstStep ? null : (
+          <Choice
+            label="To the group"
+            value={typed.groupId}
+            options={[['', 'stay where they are'], ...view.groups.map((g) => [g.id, g.name] as const)]}
+            onChange={(groupId) => set({ groupId })}
+          />
+        )}
+        {dam ? (
+          <Field
+            label="Her condition, 1 to 5"
+            inputMode="decimal"
+            style={{ width: 160 }}
+            value={typed.damScore}
+            onChange={(damScore) => set({ damScore })}
+          />
+        ) : null}
+        {dam && udder ? (
+          <Choice
+            label="Her udder"
+            value={typed.udder}
+            options={[
+              ['', 'not looked'],
+              ['pass', 'sound'],
+              ['fail', udder.fails],
+            ]}
+            onChange={(u) => set({ udder: u })}
+          />
+        ) : null}
+      </Row>
+      {problem ? <p role="alert">{problem}</p> : null}
+      <Row>
+        <Button kind="main" onPress={() => void submit()}>
+          Write it down
+        </Button>
+      </Row>
+      <Small>{HELP[weaning.way]} The way is set under Holding.</Small>
+    </Sheet>
+  );
+}
+
+const HELP: Readonly<Record<LitterView['weaning']['way'], string>> = {
+  'at-once': 'All at once is least work; feed them well before and look at the udders after.',
+  'by-weight': 'Each that is heavy enough: the light ones keep their milk longer.',
+  'biggest-first': 'Biggest first, the small ones a day or two longer: they catch up, and her milk goes slowly.',
+  'two-steps': 'In two steps: off the milk beside her first, away from her after; they bawl less and go on growing.',
+};
+
+/** Young that wear nothing get the next free numbers, the heaviest first. */
+function numbersFor(young: readonly RearedView[], next: readonly string[]): Record<string, string> {
+  const plain = young.filter((y) => y.tag.kind === 'none');
+  return Object.fromEntries(plain.map((y, i) => [y.tag.animalId, next[i] ?? '']));
+}
+
+const apartText = ({ malesApartDays }: RearingView, { bornOn }: LitterView): string =>
+  `Part the males from the females by day ${malesApartDays}, ${fullDate(isoOf(addDays(dayOf(bornOn), malesApartDays)))}.`;
+
+/** A sex is what an animal is and no fact of a day: it goes into the record. @returns what went wrong */
+async function writeSexes(young: readonly RearedView[], typed: WeanTyped): Promise<string | undefined> {
+  for (const y of young) {
+    const sex = typed.sexes[y.tag.animalId];
+    if (sex === undefined || sex === 'unknown' || !typed.chosen.includes(y.tag.animalId)) continue;
+    try {
+      await ask(`/api/animals/${y.tag.animalId}`, { method: 'PATCH', body: { version: y.version, sex } });
+    } catch (error) {
+      return (error as Error).message;
+    }
+  }
+  return undefined;
+}
