@@ -230,7 +230,7 @@ test('a lost tag puts its animal on the list, and fitting it takes it off', asyn
   await page.getByRole('button', { name: 'Write it down' }).click();
   await expect(page.getByRole('status').filter({ hasText: `Lost: ` })).toBeVisible();
 
-  await page.keyboard.press('Alt+0');
+  await page.getByRole('link', { name: 'Tags', exact: true }).click();
   const row = page.getByRole('listitem').filter({ hasText: new RegExp(`Lost: .*${number}`) });
   await row.getByRole('button', { name: 'Fit', exact: false }).click();
   await expect(row.getByLabel('Number')).toHaveValue(number);

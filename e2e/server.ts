@@ -6,7 +6,8 @@ import { join } from 'node:path';
 export interface Server {
   readonly url: string;
   readonly dataDir: string;
-  start(): Promise<void>;
+  /** Starts it again, so many days later than today. */
+  start(daysAhead?: number): Promise<void>;
   /** Kills it without a word, as a pulled plug would. */
   kill(): Promise<void>;
   /** Ends it and removes its book. */
@@ -25,9 +26,9 @@ export async function aServer(
   const server: Server = {
     url: `http://127.0.0.1:${port}`,
     dataDir,
-    async start() {
+    async start(daysAhead = 0) {
       const started = spawn(process.execPath, [join(import.meta.dirname, '../server/dist/main.js')], {
-        env: { ...process.env, DATA_DIR: dataDir, PORT: String(port), ...more },
+        env: { ...process.env, DATA_DIR: dataDir, PORT: String(port), DAYS_AHEAD: String(daysAhead), ...more },
         stdio: ['ignore', 'pipe', 'inherit'],
       });
       child = started;

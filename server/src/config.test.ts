@@ -11,6 +11,12 @@ it('listens on this computer alone unless told otherwise', () => {
   expect(readConfig({ HOST: '0.0.0.0', PORT: '80' })).toMatchObject({ host: '0.0.0.0', port: 80 });
 });
 
+it('goes ahead of the day only as far as it is told', () => {
+  expect(readConfig({}).daysAhead).toBe(0);
+  expect(readConfig({ DAYS_AHEAD: '42' }).daysAhead).toBe(42);
+  expect(() => readConfig({ DAYS_AHEAD: 'soon' })).toThrow('DAYS_AHEAD is "soon"');
+});
+
 it.each(['eighty', '70000', '-1', '80.5'])('refuses port %s by name', (PORT) => {
   expect(() => readConfig({ PORT })).toThrow(`PORT is "${PORT}"`);
 });

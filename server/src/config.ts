@@ -12,6 +12,8 @@ export interface ServerConfig {
   readonly logLevel: string;
   /** Where a bridge to stick and crate listens, `ws://…`; the stand-in's in the demo. */
   readonly devicesUrl: string | undefined;
+  /** The clock goes so many days ahead: to try out what comes later, on a copy of the book. */
+  readonly daysAhead: number;
 }
 
 function devicesUrl(url: string | undefined): string | undefined {
@@ -25,6 +27,9 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): S
   const port = Number(env.PORT ?? 4870);
   if (!Number.isInteger(port) || port < 0 || port > 65535)
     throw new Error(`PORT is "${env.PORT}"; give a whole number from 1 to 65535`);
+  const daysAhead = Number(env.DAYS_AHEAD ?? 0);
+  if (!Number.isInteger(daysAhead) || daysAhead < 0 || daysAhead > 3650)
+    throw new Error(`DAYS_AHEAD is "${env.DAYS_AHEAD}"; give a whole number from 0 to 3650`);
   const dataDir = resolve(env.DATA_DIR ?? join(process.cwd(), 'data', 'own'));
   return {
     port,
@@ -35,5 +40,6 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): S
     webDir: resolve(env.WEB_DIR ?? join(__dirname, '..', '..', 'web', 'dist')),
     logLevel: env.LOG_LEVEL ?? 'warn',
     devicesUrl: devicesUrl(env.DEVICES_URL),
+    daysAhead,
   };
 }

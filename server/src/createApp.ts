@@ -7,6 +7,7 @@ import type { ValidationError } from 'class-validator';
 import helmet from 'helmet';
 import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module';
+import { Clock } from './common/clock';
 import { ProblemFilter } from './common/problem.filter';
 import { badFields, fieldFaults } from './common/problems';
 import type { ServerConfig } from './config';
@@ -30,6 +31,7 @@ export async function createApp(config: ServerConfig, orm: MikroORM): Promise<Ne
     bufferLogs: true,
     bodyParser: false,
   });
+  app.get(Clock).daysAhead = config.daysAhead;
   app.useLogger(app.get(Logger));
   app.use(
     helmet({

@@ -327,6 +327,9 @@ describe('the usual rhythm of scoring', () => {
       dayOf('2027-01-25'),
     );
     expect(nextScoring(undefined, undefined, rhythm, dayOf('2026-11-23'))?.bestFrom).toBe(dayOf('2026-11-23'));
+    // Bought grown in October: it counts from the day it came.
+    const came = dayOf('2026-10-10');
+    expect(nextScoring(dayOf('2022-03-01'), undefined, rhythm, dayOf('2026-11-23'), came)?.bestFrom).toBe(came);
   });
 });
 

@@ -5,7 +5,8 @@ import type { SpeciesSettings } from '../species';
 const SLACK_SHARE = 0.15;
 
 /**
- * The next scoring by the usual rhythm, counted from the last one; from the age it begins at when there was none.
+ * The next scoring by the usual rhythm, counted from the last one; from the age it begins at when there was none, or
+ * from the day it came here where that was later.
  * @returns undefined while it is too young
  */
 export function nextScoring(
@@ -13,8 +14,10 @@ export function nextScoring(
   lastOn: Day | undefined,
   { fromDays, everyDays }: SpeciesSettings['scoring'],
   asOf: Day,
+  cameOn?: Day,
 ): Window | undefined {
-  const start = bornOn === undefined ? undefined : addDays(bornOn, fromDays);
+  const oldEnough = bornOn === undefined ? undefined : addDays(bornOn, fromDays);
+  const start = oldEnough === undefined ? cameOn : (Math.max(oldEnough, cameOn ?? oldEnough) as Day);
   if (start !== undefined && start > addDays(asOf, everyDays)) return undefined;
   const due = lastOn === undefined ? (start ?? asOf) : addDays(lastOn, everyDays);
   const slack = Math.max(1, Math.round(everyDays * SLACK_SHARE));

@@ -4,8 +4,13 @@ import { dayOf, momentAt, type Day, type Moment } from '@yaylak/core';
 /** What day it is where the server stands. Tests set their own. */
 @Injectable()
 export class Clock {
+  /** How far ahead of the real day it goes. */
+  daysAhead = 0;
+
   now(): Date {
-    return new Date();
+    const now = new Date();
+    now.setDate(now.getDate() + this.daysAhead);
+    return now;
   }
 
   /** The time on the wall. */

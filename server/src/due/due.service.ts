@@ -25,7 +25,7 @@ import { RemediesService } from '../remedies/remedies.service';
 import { SeasonService, type Laid } from '../season/season.service';
 import { AHEAD_DAYS, batches, type Batch } from './batches';
 import { mergeDue } from './merge';
-import { YoungDueService } from './young.service';
+import { isByLitter, YoungDueService } from './young.service';
 
 /** A step of a plan nobody did is asked after for so long past its close. */
 const LATE_DAYS = 14;
@@ -110,7 +110,13 @@ export class DueService {
     const due = present.flatMap((facts) => {
       const { id, bornOn, species, sex } = facts.record;
       if (sex !== 'female') return [];
-      const window = nextScoring(bornOn, facts.scores.at(-1)?.on, this.book.state.settings(species).scoring, today);
+      const window = nextScoring(
+        bornOn,
+        facts.scores.at(-1)?.on,
+        this.book.state.settings(species).scoring,
+        today,
+        facts.arrivedOn,
+      );
       if (!window) return [];
       const isPlanned = planned
         .get(id)
@@ -224,7 +230,8 @@ export class DueService {
           s.window.closes >= today - LATE_DAYS &&
           !(s.key in laid.plan.done) &&
           // Births are no work that is started: they come.
-          s.kind !== 'births',
+          s.kind !== 'births' &&
+          (s.kind !== 'weaning' || !isByLitter(this.book.state.settings(laid.plan.species))),
       );
       if (near.length === 0) return [];
       const females = this.season.females(laid.plan).filter((f) => isPresent(f, today));

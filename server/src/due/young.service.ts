@@ -1,12 +1,24 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { PEN_STAGE_WORDS, SHIPPED_TEMPLATES, type DueWork } from '@yaylak/contract';
-import { addDays, fieldWord, mainIdentifier, SPECIES, SPECIES_WORDS, type Day, type PenStage } from '@yaylak/core';
+import {
+  addDays,
+  fieldWord,
+  mainIdentifier,
+  SPECIES,
+  SPECIES_WORDS,
+  type Day,
+  type PenStage,
+  type SpeciesSettings,
+} from '@yaylak/core';
 import { GivenService } from '../births/given.service';
 import { BookService } from '../book/book.service';
 import { windowView } from '../common/views';
 import { LittersService } from '../rearing/litters.service';
 import { SeasonService } from '../season/season.service';
 import { batches } from './batches';
+
+/** Young that are weighed day by day are told of litter by litter. */
+export const isByLitter = ({ rearing }: Pick<SpeciesSettings, 'rearing'>): boolean => rearing.eachDailyDays > 0;
 
 /** What is due of young: first handling, the next pen, weighing day by day, weaning. */
 @Injectable()
@@ -68,11 +80,14 @@ export class YoungDueService {
   /** Litters that are weighed by the day, and young that are to be weaned where no plan says when. */
   private rearing(today: Day): DueWork[] {
     return SPECIES.flatMap((species): DueWork[] => {
-      const isPlanned = this.season
-        .laid()
-        .some(
-          (l) => l.plan.species === species && l.steps.some((s) => s.kind === 'weaning' && s.window.closes >= today),
-        );
+      // Litters that are weighed by the day are weaned by what each weighs, and not by the plan's day.
+      const isPlanned =
+        !isByLitter(this.book.state.settings(species)) &&
+        this.season
+          .laid()
+          .some(
+            (l) => l.plan.species === species && l.steps.some((s) => s.kind === 'weaning' && s.window.closes >= today),
+          );
       return this.litters.withDams(species).flatMap((litter): DueWork[] => {
         const { dam, bornOn, young } = litter;
         const name = dam ? (mainIdentifier(dam)?.identifier.text ?? 'a dam') : 'those reared by hand';

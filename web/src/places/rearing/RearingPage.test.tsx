@@ -153,6 +153,18 @@ it('weans the biggest first with numbers and sexes, and offers the doe', async (
   expect(asked.filter((a) => a.method === 'PATCH')).toMatchObject([{ body: { version: 1, sex: 'female' } }]);
 });
 
+it('keeps saying what was weaned when the last of the litter is gone from the page', async () => {
+  let litters = [aLitter({ young: [aKit(1)] })];
+  const { user } = page(aView(), '/rearing?species=rabbit&litter=d1&do=wean', {
+    'GET /api/rearing': () => aView({ litters }),
+  });
+  const sheet = within(await screen.findByRole('dialog', { name: 'Wean, K-D01' }));
+  litters = [];
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  expect(await screen.findByText(/^No kits are with their dams/)).toBeInTheDocument();
+  expect(screen.getByText('Weaned 1 kit of K-D01.')).toBeVisible();
+});
+
 it('says what was kept when the sexes could not be written', async () => {
   const { user } = page(aView(), '/rearing?species=rabbit&litter=d1&do=wean', {
     'PATCH /api/animals/k1': no(409, 'Somebody changed this animal'),

@@ -23,6 +23,12 @@ import { WeighSheet } from './WeighSheet';
 /** Key of a litter: its dam, or that it has none. */
 const keyOf = (l: LitterView): string => l.dam?.animalId ?? 'by-hand';
 
+interface Open {
+  readonly key: string;
+  readonly act: LitterAct;
+  readonly litter?: LitterView;
+}
+
 /** How the young grow that are with their dams, who falls behind, and who is to be weaned. */
 export function RearingPage() {
   const [search, setSearch] = useSearchParams();
@@ -30,14 +36,17 @@ export function RearingPage() {
   const asked = SPECIES.find((s) => s === search.get('species'));
   const species = asked ?? today?.head.find((h) => h.present > 0)?.species ?? 'sheep';
   const { data, error, refetch } = useQuery({ ...rearingQuery(species), placeholderData: (before) => before });
-  const [open, setOpen] = useState<{ readonly key: string; readonly act: LitterAct } | undefined>(() => {
+  const [open, setOpen] = useState<Open | undefined>(() => {
     const key = search.get('litter');
     const act = search.get('do');
     return key && (act === 'weigh' || act === 'wean') ? { key, act } : undefined;
   });
   if (!data)
     return <Page title="Rearing">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
-  const litter = open && data.litters.find((l) => keyOf(l) === open.key);
+  // As it stood when the sheet was opened: a litter that is weaned in it is gone from the page before it is closed.
+  const found = open && data.litters.find((l) => keyOf(l) === open.key);
+  if (open && !open.litter && found) setOpen({ ...open, litter: found });
+  const litter = open?.litter;
   const act = litter && open.act;
   const sheet = litter && { litter, species: data.species, today: data.on, onClose: () => setOpen(undefined) };
   return (
@@ -92,7 +101,7 @@ export function RearingPage() {
           key={`${keyOf(l)} ${l.bornOn}`}
           litter={l}
           today={data.on}
-          onAct={(act) => setOpen({ key: keyOf(l), act })}
+          onAct={(asks) => setOpen({ key: keyOf(l), act: asks, litter: l })}
         />
       ))}
       {sheet && act === 'weigh' ? <WeighSheet {...sheet} /> : null}
