@@ -164,6 +164,14 @@ export interface TrendView {
   readonly perLitter: number | null;
   readonly low: number | null;
   readonly high: number | null;
+  /** The same of what reached weaning, and of the kilograms weaned, from four litters on. */
+  readonly also: readonly {
+    readonly of: 'survival' | 'weaned-kg';
+    readonly kind: 'falling' | 'rising' | 'steady';
+    readonly perLitter: number;
+    readonly low: number;
+    readonly high: number;
+  }[];
   /** Why she is to be retired, in words; null where nothing says so. */
   readonly suggestion: string | null;
   readonly lastScore: number | null;

@@ -108,6 +108,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     },
     carryingSteps: [
       { kind: 'feed', name: 'More feed, more for those with twins', daysBefore: 42, slackDays: 7 },
+      { kind: 'look', name: 'Lay out gloves, iodine, towels, bottle and tube', daysBefore: 10, slackDays: 4 },
       { kind: 'move', name: 'Into the lambing shed', daysBefore: 5, slackDays: 3 },
     ],
     rearing: {
@@ -212,6 +213,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     },
     carryingSteps: [
       { kind: 'feed', name: 'Off milk, dry and on more feed', daysBefore: 56, slackDays: 7 },
+      { kind: 'look', name: 'Lay out gloves, iodine, towels, bottle and tube', daysBefore: 10, slackDays: 4 },
       { kind: 'move', name: 'Into the kidding pens', daysBefore: 5, slackDays: 3 },
     ],
     rearing: {
@@ -408,6 +410,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     },
     carryingSteps: [
       { kind: 'feed', name: 'Dry off', daysBefore: 60, slackDays: 5 },
+      { kind: 'look', name: 'Lay out gloves, iodine, towels, bottle and tube', daysBefore: 10, slackDays: 4 },
       { kind: 'move', name: 'Into the calving box', daysBefore: 7, slackDays: 3 },
     ],
     rearing: {

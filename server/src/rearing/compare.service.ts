@@ -22,6 +22,7 @@ import {
   type Day,
   type FeedRecord,
   type LitterRecord,
+  type LitterTrend,
   type Species,
 } from '@yaylak/core';
 import { AnimalPageService } from '../animals/animalPage.service';
@@ -155,6 +156,7 @@ export class CompareService {
     const sizes = births.map((b) => b.alive + b.dead);
     const found = litterTrend(sizes, { usual: rearing.youngByBirth, spreadSd: rearing.youngSd });
     const isKnown = found.kind !== 'too-few';
+    const also = this.alsoOf(facts, births, rearing.youngSd);
     return {
       tag: tagView(facts, today),
       sizes,
@@ -163,13 +165,27 @@ export class CompareService {
       perLitter: isKnown ? found.perLitter : null,
       low: isKnown ? found.low : null,
       high: isKnown ? found.high : null,
-      suggestion:
-        found.kind === 'falling'
-          ? `Retire her: ${Math.abs(found.perLitter).toFixed(1)} fewer each litter over ${found.litters}, and that is not chance.`
-          : null,
+      also,
+      suggestion: retireText(found, also),
       lastScore: this.book.state.scores(facts).at(-1)?.score ?? null,
       alarm: this.pages.alarm(facts),
     };
+  }
+
+  /** Trends of what reached weaning and of the kilograms weaned, where four litters tell of them. */
+  private alsoOf(facts: AnimalFacts, births: readonly Birth[], youngSd: number): TrendView['also'] {
+    const survival = births.map((b) => this.rearing.tally(facts, b).survival);
+    const kgs = births.map((b) => this.weanedKg(facts, b));
+    const kgAYoung = mean(births.flatMap((b, i) => (kgs[i] === undefined || b.alive === 0 ? [] : [kgs[i] / b.alive])));
+    const trends = [
+      ['survival', litterTrend(survival, { usual: [0], spreadSd: SURVIVAL_SD, unit: SURVIVAL_SD })],
+      ['weaned-kg', litterTrend(kgs, { usual: [0], spreadSd: youngSd * (kgAYoung ?? 1), unit: kgAYoung ?? 1 })],
+    ] as const;
+    return trends.flatMap(([of, { kind, ...found }]) =>
+      kind === 'too-few' || !('perLitter' in found)
+        ? []
+        : [{ of, kind, perLitter: found.perLitter, low: found.low, high: found.high }],
+    );
   }
 
   /** Feeds by name with what they cost, the dearest first. */
@@ -276,6 +292,28 @@ export class CompareService {
     const perHead = last.totalKg / last.count - first.totalKg / first.count;
     return { gainKg: (perHead / (last.on - first.on)) * (until - since) * last.count, young: last.count };
   }
+}
+
+/** Share of a litter that reaches weaning: spread from litter to litter. Rule of thumb. */
+const SURVIVAL_SD = 0.2;
+
+/** What a fall says; null where nothing falls. */
+function retireText(size: LitterTrend, also: TrendView['also']): string | null {
+  const falls = [
+    ...(size.kind === 'falling'
+      ? [`${Math.abs(size.perLitter).toFixed(1)} fewer each litter over ${size.litters}`]
+      : []),
+    ...also.flatMap((a) =>
+      a.kind !== 'falling'
+        ? []
+        : [
+            a.of === 'survival'
+              ? `${Math.round(-100 * a.perLitter)}\u00a0% less of each litter reaches weaning`
+              : `${(-a.perLitter).toFixed(1)}\u00a0kg less weaned each litter`,
+          ],
+    ),
+  ];
+  return falls.length === 0 ? null : `Retire her: ${falls.join('; ')}, and that is hardly chance.`;
 }
 
 /** A weight so many days about the beginning or the end of a feed is taken for it. */

@@ -153,6 +153,8 @@ function Compared({ view, unit }: { readonly view: LittersView; readonly unit: W
 
 const TREND_WORDS = { falling: 'falling', rising: 'rising', steady: 'no trend', 'too-few': 'too few to tell' } as const;
 
+const ALSO_WORDS = { survival: 'share reared', 'weaned-kg': 'kilograms weaned' } as const;
+
 function Trends({ view: { trends } }: { readonly view: LittersView }) {
   const told = trends.filter((t) => t.kind !== 'too-few');
   if (told.length === 0) return null;
@@ -192,6 +194,13 @@ function Trends({ view: { trends } }: { readonly view: LittersView }) {
                   {TREND_WORDS[t.kind]}
                   {t.low === null || t.high === null ? '' : `, ${figureText(t.low, 1)} to ${figureText(t.high, 1)}`}
                 </Small>
+                {t.also
+                  .filter((a) => a.kind !== 'steady')
+                  .map((a) => (
+                    <Small key={a.of}>
+                      {ALSO_WORDS[a.of]} {TREND_WORDS[a.kind]}
+                    </Small>
+                  ))}
               </td>
               <td>{t.lastScore === null ? 'not scored' : scoreText(t.lastScore)}</td>
               <td>

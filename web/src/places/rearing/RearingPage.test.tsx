@@ -241,6 +241,7 @@ const litters: LittersView = {
       perLitter: -0.8,
       low: -1.3,
       high: -0.3,
+      also: [{ of: 'weaned-kg', kind: 'falling', perLitter: -0.9, low: -1.4, high: -0.4 }],
       suggestion: 'Retire her: 0.8 fewer each litter over 4, and that is not chance.',
       lastScore: 2.5,
       alarm: null,
@@ -270,6 +271,7 @@ it('litters compared say how sure they are, who falls, and whether a feed was wo
   expect(await screen.findByText('12 litters of three years, 6.5 reared on average.')).toBeVisible();
   expect(screen.getByText('+0.40 ± 0.60')).toBeVisible();
   expect(screen.getByText('3 litters: guess')).toBeVisible();
+  expect(screen.getByText('kilograms weaned falling')).toBeVisible();
   expect(screen.getByText(/^Retire her: 0.8 fewer each litter over 4/)).toBeVisible();
   expect(
     screen.getByText(/^One cannot tell yet: 6.12 TRY ± 9.00 TRY a kg gained\. About 7 more litters on each/),
