@@ -100,6 +100,9 @@ function boughtEwes(w: BookWriter): void {
     serve(w, dam, [], day(servedAgo), { way: 'insemination', straw: 'ARD-90' });
     w.write(dam, day(servedAgo - 70), { type: 'pregnancy-test', way: 'scan', result: 'carrying', young, ageDays: 70 });
     w.weigh(dam, day(60), 68);
+    w.write(dam, day(60), { type: 'score', score: 3, scoredBy: 'Aylin' });
+    w.write(dam, day(40), { type: 'carrying-step', step: 'More feed, more for those with twins' });
+    w.write(dam, day(9), { type: 'carrying-step', step: 'Lay out gloves, iodine, towels, bottle and tube' });
   };
   const lamb = (dam: DemoAnimal, n: number, sex: Sex, ago: number, kg: number, of: number): DemoAnimal => {
     const young = w.add({
@@ -159,6 +162,7 @@ function boughtEwes(w: BookWriter): void {
   for (const dam of [triplets, single]) w.write(dam, day(1), { type: 'pen-stage', stage: 'mixing' });
   carrying(due, 146, 2);
   carrying(over, 154, 1);
+  w.write(over, day(8), { type: 'carrying-step', step: 'Into the lambing shed' });
 }
 
 /** Litters of last year's does ate of a dear and of a plain pellet in turn, from three weeks to weaning. */
@@ -211,6 +215,8 @@ function newDoes(w: BookWriter): void {
     });
     w.weigh(made, day(100), 3.9, 0.01, 0.008);
     w.weigh(made, day(45), 4.2, 0.01, 0.008);
+    w.weigh(made, day(15), 4.3, 0.01, 0.008);
+    w.write(made, day(33), { type: 'score', score: 3, scoredBy: 'Aylin' });
     return made;
   };
   const kindled = (dam: DemoAnimal, ago: number, alive: number, dead: number, litterKg: number): DemoAnimal[] => {

@@ -7,7 +7,7 @@ import type {
   EntryAnswer,
   MatingView,
 } from '@yaylak/contract';
-import { aGroup, arrival, fact, get, move, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
+import { aGroup, arrival, fact, get, goatHerd, testApp, uuid, weight, type TestApp } from '../tests/testApp';
 
 /** Six does and two bucks; today is 23 November 2026, day 150 of a service of 26 June. */
 let t: TestApp;
@@ -33,12 +33,7 @@ beforeAll(async () => {
   t = await testApp();
   const herd = await aGroup(t, 'Does');
   const answers = await t.post(
-    ...[buck, other].map((id) => arrival(id, { species: 'goat', sex: 'male', bornOn: '2022-04-01', on: '2022-04-01' })),
-    ...does.map((id) => arrival(id, { species: 'goat', bornOn: '2023-04-01', on: '2023-04-01' })),
-    ...does.map((id, i) => tag(id, `G-0${i + 1}`, 'blue')),
-    tag(buck, 'Juniper'),
-    tag(other, 'Alder'),
-    ...does.map((id) => move(id, herd, '2024-04-01')),
+    ...goatHerd(herd, does, [buck, other]),
     serve(due, '2026-06-26'),
     fact('pregnancy-test', due, { on: '2026-08-20', way: 'scan', result: 'carrying', young: 2 }),
     serve(empty, '2026-06-24'),

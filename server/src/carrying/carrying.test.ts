@@ -13,9 +13,9 @@ import {
   departure,
   fact,
   get,
+  goatHerd,
   move,
   sample,
-  tag,
   testApp,
   uuid,
   type TestApp,
@@ -47,12 +47,7 @@ beforeAll(async () => {
   t = await testApp();
   herd = await aGroup(t, 'Does');
   const answers = await t.post(
-    ...[buck, other].map((id) => arrival(id, { species: 'goat', sex: 'male', bornOn: '2022-04-01', on: '2022-04-01' })),
-    ...does.map((id) => arrival(id, { species: 'goat', bornOn: '2023-04-01', on: '2023-04-01' })),
-    ...does.map((id, i) => tag(id, `G-0${i + 1}`, 'blue')),
-    tag(buck, 'Juniper'),
-    tag(other, 'Alder'),
-    ...does.map((id) => move(id, herd, '2024-04-01')),
+    ...goatHerd(herd, does, [buck, other]),
     serve(twins, '2026-09-20'),
     serve(blood, '2026-09-25'),
     serve(fresh, '2026-11-03'),

@@ -114,6 +114,15 @@ export const fact = (type: Entry['type'], animalId: string, fields: object): Ent
   ({ ...stamp(), type, animalId, on: TODAY, ...fields }) as Entry;
 export const uuid = (): string => v7();
 
+/** Grown does with blue tags G-01, G-02 … in a group, and the bucks Juniper and Alder. */
+export const goatHerd = (groupId: string, does: readonly string[], bucks: readonly string[]): Entry[] => [
+  ...bucks.map((id) => arrival(id, { species: 'goat', sex: 'male', bornOn: '2022-04-01', on: '2022-04-01' })),
+  ...does.map((id) => arrival(id, { species: 'goat', bornOn: '2023-04-01', on: '2023-04-01' })),
+  ...does.map((id, i) => tag(id, `G-0${i + 1}`, 'blue')),
+  ...bucks.map((id, i) => tag(id, ['Juniper', 'Alder'][i] ?? `B-${i}`)),
+  ...does.map((id) => move(id, groupId, '2024-04-01')),
+];
+
 /** A group in the book. @returns its id */
 export async function aGroup(t: TestApp, name: string): Promise<string> {
   const id = v7();

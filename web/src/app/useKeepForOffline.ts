@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import {
   animalsQuery,
+  birthsQuery,
   groupsQuery,
   holdingQuery,
   identifiersQuery,
@@ -10,7 +11,7 @@ import {
   todayQuery,
 } from '../api/queries';
 
-/** The race and the first look must work where there is no server: what they need is read once at each start. */
+/** The race, a birth and the first look must work where there is no server: what they need is read once at each start. */
 export function useKeepForOffline(): void {
   const client = useQueryClient();
   // The network is outside React. After the page has drawn, so that nothing waits for it.
@@ -18,6 +19,7 @@ export function useKeepForOffline(): void {
     const timer = setTimeout(() => {
       for (const query of [rosterQuery, identifiersQuery, groupsQuery, holdingQuery, todayQuery, jobsQuery])
         void client.prefetchQuery(query as typeof rosterQuery);
+      void client.prefetchQuery(birthsQuery(''));
       void client.prefetchInfiniteQuery(animalsQuery({}));
     }, AFTER_MS);
     return () => clearTimeout(timer);

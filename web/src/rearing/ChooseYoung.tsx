@@ -56,8 +56,8 @@ export function ChooseYoung({ species, young, chosen, onChange }: Props) {
   );
 }
 
-/** The first of them, from which on more are chosen. */
-export const firstOf = (young: readonly YoungToChoose[]): readonly string[] =>
-  (young.find((y) => y.tag.kind === 'none') ?? young[0])?.tag.animalId === undefined
-    ? []
-    : [(young.find((y) => y.tag.kind === 'none') ?? young[0])?.tag.animalId ?? ''];
+/** The first of them, from which on more are chosen; one without a mark where there is one. */
+export function firstOf(young: readonly YoungToChoose[]): readonly string[] {
+  const first = young.find((y) => y.tag.kind === 'none') ?? young[0];
+  return first ? [first.tag.animalId] : [];
+}

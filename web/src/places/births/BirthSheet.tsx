@@ -6,6 +6,8 @@ import {
   EASE_WORDS,
   MOTHERING_WORDS,
   PRESENTATION_WORDS,
+  type DamView,
+  type RosterView,
 } from '@yaylak/contract';
 import {
   AFTERBIRTHS,
@@ -18,7 +20,7 @@ import {
   type SpeciesSettings,
 } from '@yaylak/core';
 import { useState } from 'react';
-import { damQuery, holdingQuery } from '../../api/queries';
+import { damQuery, holdingQuery, rosterQuery } from '../../api/queries';
 import { BigKeys } from '../../parts/BigKeys';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
@@ -39,7 +41,6 @@ interface Props {
   readonly species: Species | undefined;
   readonly today: string;
   readonly hour: string;
-  /** Females that are here. */
   readonly onClose: () => void;
 }
 
@@ -81,6 +82,12 @@ interface FormProps {
 /** Young that are many and alike are counted, others are written down one by one. */
 const isCounted = ({ rearing }: SpeciesSettings): boolean => rearing.eachDailyDays > 0;
 
+/** A dam as the device keeps her for the race. */
+function damKept(roster: RosterView | undefined, damId: string): DamView | undefined {
+  const found = roster?.animals.find((a) => a.tag.animalId === damId);
+  return found && { ...found, young: null, sires: [], rears: 0, questions: [] };
+}
+
 function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
   const write = useWrite();
   const unit = useWeightUnit();
@@ -91,13 +98,16 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
   const typed = countsOf(birth, true);
   const byKeys = countsOf(birth, false);
   const { data: first } = useQuery(damQuery(damId, {}));
-  const isByCount = holding !== undefined && first !== undefined && isCounted(holding.species[first.species]);
+  // In a shed without a network the device knows her all the same; what speaks against the birth is asked later.
+  const { data: roster } = useQuery({ ...rosterQuery, staleTime: Infinity });
+  const species = first?.species ?? roster?.animals.find((a) => a.tag.animalId === damId)?.species;
+  const isByCount = holding !== undefined && species !== undefined && isCounted(holding.species[species]);
   const counts = isByCount ? typed : byKeys;
   const { data: now } = useQuery({
     ...damQuery(damId, { on: birth.on, ...counts, ...(listed ? { species: listed } : {}) }),
     placeholderData: (before) => before,
   });
-  const dam = now ?? first;
+  const dam = now ?? first ?? damKept(roster, damId);
   if (!dam || !holding) return null;
   const set = (change: Partial<BirthTyped>): void => {
     setProblem(undefined);

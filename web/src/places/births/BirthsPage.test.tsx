@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import type { BirthSeen, BirthsView, DamView, ExpectedBirth } from '@yaylak/contract';
-import { aTag, TODAY } from '../../tests/builders';
-import { renderPage } from '../../tests/renderPage';
+import { aRoster, aRosterAnimal, aTag, TODAY } from '../../tests/builders';
+import { AWAY, renderPage } from '../../tests/renderPage';
 import { BirthList } from './BirthList';
 import { BirthsPage } from './BirthsPage';
 
@@ -119,6 +119,24 @@ it('asks in words about a birth that something speaks against', async () => {
   await user.type(sheet.getByLabelText(/^Why it is so all the same/), 'the scan was wrong');
   await user.click(sheet.getByRole('button', { name: 'Write the birth down' }));
   await waitFor(() => expect(entries()[0]).toMatchObject({ type: 'birth', reason: 'the scan was wrong' }));
+});
+
+it('a birth in a shed without a network is kept on the device', async () => {
+  const ewe = aRosterAnimal('22-0001', { tag: EWE, bornOn: '2022-04-01' });
+  const { user, outbox } = page(aView(), {
+    'GET /api/births/dam/e1': AWAY,
+    'GET /api/roster': aRoster([ewe]),
+    'POST /api/entries': AWAY,
+  });
+  await user.click(await screen.findByRole('button', { name: 'Write down the birth of Clover' }));
+  const sheet = within(await screen.findByRole('dialog', { name: 'A birth' }));
+  const alive = within(await sheet.findByRole('group', { name: 'Born alive' }));
+  await user.click(alive.getByRole('button', { name: '+ Male' }));
+  await user.click(sheet.getByRole('button', { name: 'Write the birth down' }));
+  expect(await screen.findByText(/It is kept on this device until the server is back/)).toBeVisible();
+  const kept = outbox.state().items.flatMap((i) => (i.out.kind === 'entry' ? [i.out.entry.type] : []));
+  expect(kept).toEqual(['birth', 'arrival', 'move']);
+  outbox.stop();
 });
 
 it('what is still to do of a birth is one press each', async () => {
