@@ -74,8 +74,9 @@ export class DueService {
   private weighings(present: readonly AnimalFacts[], today: Day): DueWork[] {
     const due = present.flatMap((facts) => {
       const { bornOn, species } = facts.record;
-      // Who wears nothing yet cannot be called at the race: it is weighed with its litter.
-      if (bornOn === undefined || facts.identifiers.length === 0) return [];
+      if (bornOn === undefined) return [];
+      // One of a litter that wears nothing yet cannot be called at the race: it is weighed with its litter.
+      if (facts.identifiers.length === 0 && isByLitter(this.book.state.settings(species))) return [];
       const next = nextWeighing(
         bornOn,
         this.book.state.daily(facts),
