@@ -96,6 +96,21 @@ it('believes it with a reason, and what hung on it follows', async () => {
   expect(refusedOf(await t.post(birth(early)))).toMatchObject(['birth-known', expect.any(String)]);
 });
 
+it('a birth of one told empty, with a reason, makes the test false and starts her rest', async () => {
+  const carrying = async () =>
+    (await get<CarryingView>(t, '/api/carrying?species=goat')).females.find((f) => f.tag.animalId === empty)?.state;
+  const reasons = async () => {
+    const { females } = await get<MatingView>(t, '/api/mating?species=goat');
+    return females.find((f) => f.tag.animalId === empty)?.reasons.map((r) => r.words) ?? [];
+  };
+  expect(await carrying()).toBe('doubtful'); // no return for months, and a scan that says empty
+  expect(await reasons()).not.toContain('rests after the birth of 2026-11-23');
+  expect(refusedOf(await t.post(birth(empty, { reason: 'the scan was wrong' })))).toBe('kept');
+  expect(await carrying()).toBe('not-served');
+  expect(await reasons()).toContain('rests after the birth of 2026-11-23');
+  expect(await seen(empty)).toMatchObject({ alive: 1, reason: 'the scan was wrong' });
+});
+
 const [first, second] = [uuid(), uuid()];
 it('keeps twins with weights and first milk, and says by whom they are', async () => {
   const answers = await t.post(
@@ -156,8 +171,8 @@ it('an afterbirth held back keeps her from mating until the womb is clear', asyn
 
 it('a dam goes on with her young, and the pens are counted', async () => {
   const bonding = async () => (await view()).pens.find((p) => p.stage === 'bonding')?.taken;
-  expect(await bonding()).toBe(2);
+  expect(await bonding()).toBe(3);
   expect(refusedOf(await t.post(fact('pen-stage', due, { stage: 'mixing' })))).toBe('kept');
-  expect(await bonding()).toBe(1);
+  expect(await bonding()).toBe(2);
   expect((await seen(due)).stage).toMatchObject({ now: 'mixing', next: { stage: 'group' } });
 });

@@ -135,7 +135,9 @@ it('weans the biggest first with numbers and sexes, and offers the doe', async (
   await user.click(sheet.getByRole('button', { name: 'Write it down' }));
   const after = within(await screen.findByRole('dialog', { name: 'Weaning, K-D01' }));
   expect(after.getByText('1 stay with her; they come up again when it is their day.')).toBeVisible();
-  expect(after.getByText('Part the males from the females by day 75, 26 Dec 2026.')).toBeVisible();
+  expect(
+    after.getByText(/^Feed the young freely .* Part the males from the females by day 75, 26 Dec 2026\.$/),
+  ).toBeVisible();
   expect(after.getByText('K-D01 may be mated again from 10 Dec 2026.')).toBeVisible();
   expect(after.getByRole('link', { name: 'To her next mating' })).toHaveAttribute(
     'href',

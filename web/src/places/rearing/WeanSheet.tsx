@@ -79,7 +79,11 @@ export function WeanSheet({ litter, view, today, onClose }: Props) {
         {young.length > typed.chosen.length ? (
           <p>{young.length - typed.chosen.length} stay with her; they come up again when it is their day.</p>
         ) : null}
-        {isFirstStep ? null : <p>{apartText(view, litter)}</p>}
+        {isFirstStep ? null : (
+          <p>
+            {FEED[weaning.way]} {apartText(view, litter)}
+          </p>
+        )}
         {dam && !isFirstStep ? (
           <Row>
             <span>
@@ -213,6 +217,14 @@ const HELP: Readonly<Record<LitterView['weaning']['way'], string>> = {
   'by-weight': 'Each that is heavy enough: the light ones keep their milk longer.',
   'biggest-first': 'Biggest first, the small ones a day or two longer: they catch up, and her milk goes slowly.',
   'two-steps': 'In two steps: off the milk beside her first, away from her after; they bawl less and go on growing.',
+};
+
+/** What they eat from now on. */
+const FEED: Readonly<Record<LitterView['weaning']['way'], string>> = {
+  'at-once': 'Feed the young what they know, more of it, and their dams less until their milk is gone.',
+  'by-weight': 'Feed the young what they know, more of it; those that stay keep their milk.',
+  'biggest-first': 'Feed the young freely with what they know, and the doe less until her milk is gone.',
+  'two-steps': 'Good hay and a little of what they know; the cow on less until her milk is gone.',
 };
 
 /** Young that wear nothing get the next free numbers, the heaviest first. */
