@@ -43,6 +43,14 @@ it('offers the young of this year and the last by sex, the groups, and all of a 
   ]);
 });
 
+it('leaves new-born young out that wear nothing and could not be called', async () => {
+  const newborn = aRosterAnimal('no number', { worn: [], formerly: [], bornOn: TODAY });
+  const lost = aRosterAnimal('26-0003', { worn: [], formerly: ['26-0003'] });
+  await show({ 'GET /api/roster': { on: TODAY, animals: [...animals, newborn, lost] } });
+  const words = [...(screen.getByLabelText('Who') as HTMLSelectElement).options].map((o) => o.text);
+  expect(words[0]).toBe('Ewe lambs of 2026 (3)');
+});
+
 it('starts a job with its list fixed, and goes to the race', async () => {
   const { user, asked, path } = await show();
   await user.click(screen.getByRole('button', { name: 'Start with 2 animals' }));

@@ -235,16 +235,23 @@ export function StartPage() {
   );
 }
 
-/** Sets to choose from: those handed over, this year's and last year's young by sex, and the groups. */
+/** Never wore anything: new-born young that go through with their dam. */
+const isUnmarked = (a: RosterAnimal): boolean => a.worn.length === 0 && a.formerly.length === 0;
+
+/**
+ * Sets to choose from: those handed over, this year's and last year's young by sex, and the groups; without those that
+ * nobody could call, since they wear nothing yet.
+ */
 function whoSets(
-  animals: readonly RosterAnimal[],
+  all: readonly RosterAnimal[],
   today: string,
   given: { readonly animalIds?: readonly string[] | undefined; readonly name?: string | undefined } | null,
 ): Who[] {
   const sets: Who[] = [];
+  const animals = all.filter((a) => !isUnmarked(a));
   if (given?.animalIds) {
     const ids = new Set(given.animalIds);
-    const own = animals.filter((a) => ids.has(a.tag.animalId));
+    const own = all.filter((a) => ids.has(a.tag.animalId));
     sets.push({ key: 'given', words: `${given.name ?? 'Chosen animals'} (${own.length})`, animals: own });
   }
   const year = Number(today.slice(0, 4));
