@@ -165,6 +165,11 @@ describe('weaning', () => {
     expect(plans.filter((p) => p.isReady).map((p) => p.id)).toEqual(ready);
     expect(plans.map((p) => p.waits)).toEqual(waits);
   });
+  it('lets the small ones wait though the big ones are gone', () => {
+    const small = kits.slice(2);
+    expect(weaningPlans(small, SPECIES_TABLE.rabbit, on(42), [1.2, 1.1])[0]?.waits).toBe('smaller');
+    expect(weaningPlans(small, SPECIES_TABLE.rabbit, on(44), [1.2, 1.1])[0]?.isReady).toBe(true);
+  });
   it('goes by weight for kids from the earliest age on, and takes all at the latest', () => {
     const kids = [
       { id: 'heavy', bornOn: BORN, kg: 13, begunOn: undefined },

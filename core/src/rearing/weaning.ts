@@ -31,11 +31,17 @@ export const weaningWay = ({ rearing }: Pick<SpeciesSettings, 'rearing'>): Weani
  * weight: from the earliest age on each that is heavy enough, at the latest age all. Biggest first: from the best age
  * on those at or over the middle weight of the litter and heavy enough, the smaller ones some days later. In two steps:
  * kept off the milk first, taken away some days later.
+ * @param weanedKgs of litter mates that are weaned: who was small beside them is so still when they are gone
  */
-export function weaningPlans(young: readonly ToWean[], rules: Rules, asOf: Day): WeaningPlan[] {
+export function weaningPlans(
+  young: readonly ToWean[],
+  rules: Rules,
+  asOf: Day,
+  weanedKgs: readonly number[] = [],
+): WeaningPlan[] {
   const { weaningDays: w, rearing } = rules;
   const way = weaningWay(rules);
-  const kgs = young.flatMap((y) => y.kg ?? []).sort((a, b) => a - b);
+  const kgs = [...young.flatMap((y) => y.kg ?? []), ...weanedKgs].sort((a, b) => a - b);
   const middle = kgs[Math.floor((kgs.length - 1) / 2)];
   return young.map((y) => {
     const age = asOf - y.bornOn;

@@ -92,7 +92,7 @@ export class LittersService {
     return litterNow(together, members, today);
   }
 
-  plans({ species, young }: LitterReared): WeaningPlan[] {
+  plans({ species, dam, bornOn, young }: LitterReared): WeaningPlan[] {
     const today = this.clock.today();
     return weaningPlans(
       young.map((y) => {
@@ -106,7 +106,18 @@ export class LittersService {
       }),
       this.book.state.settings(species),
       today,
+      dam ? this.weanedKgs(dam.record.id, bornOn) : [],
     );
+  }
+
+  /** What those of a litter weigh that are weaned and were reared by the same dam. */
+  private weanedKgs(damId: string, bornOn: Day): number[] {
+    return this.book.state.litters.youngAbout(damId).flatMap((y) => {
+      const wasHers = rearedBy({ ...y, weanedOn: undefined }, y.weanedOn ?? y.bornOn) === damId;
+      const facts = this.book.state.animals.get(y.id);
+      if (y.weanedOn === undefined || !wasHers || !facts || Math.abs(y.bornOn - bornOn) > ONE_LITTER_DAYS) return [];
+      return this.book.state.daily(facts).at(-1)?.kg ?? [];
+    });
   }
 
   /** How a litter is to be weighed today by the holding's school; undefined where it was, or is not daily. */

@@ -99,8 +99,9 @@ it('asks on Today for the weaning, and no more once it is done', async () => {
   const weaned = kits.slice(0, 2).map((id) => fact('weaning', id, { isDone: true }));
   expect((await t.post(...weaned)).map((a) => a.status)).toEqual(['kept', 'kept']);
   expect((await litter(doe)).young.map((y) => y.tag.animalId)).toEqual([kits[2]]);
-  // The third is the middle of those left with her.
-  expect((await due()).find((d) => d.at?.path.includes(doe))?.animalIds).toEqual([kits[2]]);
+  // The third was small beside them, and waits its two days though they are gone.
+  expect((await litter(doe)).young[0]?.weaning.waits).toBe('smaller');
+  expect((await due()).find((d) => d.at?.path.includes(doe))).toBeUndefined();
   const [again] = await t.post(fact('weaning', kits[0] ?? '', { isDone: true }));
   expect(again).toMatchObject({ status: 'refused', message: expect.stringContaining('weaned already') as string });
   await t.post(...weaned.map((w) => strike(w.id)));
