@@ -112,7 +112,7 @@ export class AnimalsService {
             message: `Born ${isoOf(record.bornOn)} would be after its first entry on ${isoOf(firstDay as never)}. Check the date, or strike that entry out.`,
           },
         ]);
-      await this.orm.em.fork().nativeUpdate(AnimalEntity, { id }, rowOf(record));
+      await this.book.transact((em) => em.nativeUpdate(AnimalEntity, { id }, rowOf(record)));
       this.book.setRecord(record);
       return this.row(this.find(id));
     });

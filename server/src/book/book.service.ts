@@ -1,4 +1,4 @@
-import { MikroORM } from '@mikro-orm/libsql';
+import { MikroORM, type EntityManager } from '@mikro-orm/libsql';
 import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
 import {
   refusalText,
@@ -19,7 +19,7 @@ import {
   type Refusal,
 } from '@yaylak/core';
 import { Clock } from '../common/clock';
-import { isBusy, reconnect } from '../database/openBook';
+import { isBusy, reconnect, settle } from '../database/openBook';
 import { HoldingEntity } from '../holding/holding.entity';
 import { PlanEntity } from '../season/plan.entity';
 import { GroupEntity } from '../groups/group.entity';
@@ -43,6 +43,8 @@ interface Judged {
 export class BookService implements OnModuleInit {
   state = new HoldingState();
   private nextSeq = 1;
+  /** Set when a commit failed and the book could not be read anew: nobody knows what is in the file. */
+  private isInDoubt = false;
   /** Batches are judged and written one after another. */
   private last: Promise<unknown> = Promise.resolve();
 
@@ -82,21 +84,49 @@ export class BookService implements OnModuleInit {
     this.nextSeq = (kept.at(-1)?.seq ?? 0) + 1;
     state.version = this.state.version + 1;
     this.state = state;
+    this.isInDoubt = false;
   }
 
-  /** Runs something that writes, alone. */
+  /** Runs something that writes, alone. What it writes goes through `transact`. */
   exclusively<T>(work: () => Promise<T>): Promise<T> {
     const guarded = async (): Promise<T> => {
-      try {
-        return await work();
-      } catch (error) {
-        if (isBusy(error)) await reconnect(this.orm);
-        throw error;
-      }
+      if (this.isInDoubt) await this.load();
+      return work();
     };
     const run = this.last.then(guarded, guarded);
     this.last = run.catch(() => undefined);
     return run;
+  }
+
+  /**
+   * Writes in one transaction, to be called inside `exclusively`. One that fails is rolled back before anybody goes on.
+   * After a failed commit nobody knows whether the change is in the file (the disk may have failed after it was
+   * written), so the book is read anew: an entry sent again is then known or not, as the file has it.
+   */
+  async transact<T>(work: (em: EntityManager) => Promise<T>): Promise<T> {
+    let isWritten = false;
+    try {
+      return await this.orm.em.fork().transactional(async (em) => {
+        const result = await work(em);
+        isWritten = true;
+        return result;
+      });
+    } catch (error) {
+      this.isInDoubt ||= isWritten;
+      await this.settled(error);
+      throw error;
+    }
+  }
+
+  /** Leaves nothing open after a failed transaction; what cannot be read now is read before the next write. */
+  private async settled(error: unknown): Promise<void> {
+    try {
+      if (isBusy(error)) await reconnect(this.orm);
+      else await settle(this.orm);
+      if (this.isInDoubt) await this.load();
+    } catch {
+      this.isInDoubt = true;
+    }
   }
 
   /**
@@ -110,7 +140,7 @@ export class BookService implements OnModuleInit {
       if (mode === 'check' || judged.kept.length === 0) return judged.answers;
       if (mode === 'whole' && judged.answers.some((a) => a.status === 'refused'))
         return judged.answers.map((a) => (a.status === 'kept' ? { id: a.id, status: 'left-out' } : a));
-      await this.orm.em.fork().transactional(async (em) => {
+      await this.transact(async (em) => {
         await writeEntries(em, judged.kept, this.nextSeq);
         await writeStrikes(em, judged.strikes);
       });

@@ -26,7 +26,7 @@ export class DrillsService {
   keep(drill: KeepDrill): Promise<DrillsView> {
     return this.book.exclusively(async () => {
       const { id, on, by, answers } = plain(drill);
-      await this.orm.em.fork().upsert(DrillEntity, { id, takenOn: on, takenBy: by, answers });
+      await this.book.transact((em) => em.upsert(DrillEntity, { id, takenOn: on, takenBy: by, answers }));
       return this.list();
     });
   }

@@ -11,11 +11,16 @@ it('has migrations that make exactly the schema of the entities', async () => {
   await t.close();
 });
 
-it('writes in full and keeps foreign keys', async () => {
+it('waits for a lock, writes in full and keeps foreign keys, on a renewed connection too', async () => {
   const t = await testApp();
   const pragma = async (name: string) =>
     Object.values((await t.orm.em.getConnection().execute<Record<string, unknown>[]>(`pragma ${name}`))[0] ?? {})[0];
   expect(await pragma('journal_mode')).toBe('wal');
+  // The pool renews a connection after ten seconds: what is set goes with it.
+  const real = Date.now();
+  jest.spyOn(Date, 'now').mockReturnValue(real + 60_000);
+  expect(await pragma('busy_timeout')).toBe(2000);
+  jest.restoreAllMocks();
   expect(await pragma('synchronous')).toBe(2);
   expect(await pragma('foreign_keys')).toBe(1);
   await t.close();

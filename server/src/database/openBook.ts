@@ -14,10 +14,11 @@ const BACKUPS_KEPT = 20;
  */
 export async function openBook(config: Pick<ServerConfig, 'dataDir' | 'dataFile' | 'backupDir'>): Promise<MikroORM> {
   const existed = existsSync(config.dataFile) && statSync(config.dataFile).size > 0;
+  let orm: MikroORM | undefined;
   try {
     mkdirSync(config.backupDir, { recursive: true });
-    const orm = await MikroORM.init(ormOptions(config.dataFile));
-    await setPragmas(orm);
+    orm = await MikroORM.init(ormOptions(config.dataFile));
+    await orm.em.getConnection().execute('pragma journal_mode = wal');
     const waiting = await orm.migrator.getPendingMigrations();
     if (waiting.length > 0) {
       if (existed) await backUp(orm, config.backupDir);
@@ -25,6 +26,7 @@ export async function openBook(config: Pick<ServerConfig, 'dataDir' | 'dataFile'
     }
     return orm;
   } catch (cause) {
+    if (orm) await letGo(orm);
     throw new Error(
       `The book ${config.dataFile} could not be opened: ${(cause as Error).message}. ` +
         'Check that the folder can be written and the disk has room, or put back a copy from its backups folder.',
@@ -33,13 +35,10 @@ export async function openBook(config: Pick<ServerConfig, 'dataDir' | 'dataFile'
   }
 }
 
-async function setPragmas(orm: MikroORM): Promise<void> {
-  const connection = orm.em.getConnection();
-  await connection.execute('pragma journal_mode = wal');
-  // Every acknowledged entry must outlive a pulled plug: full, not the faster normal.
-  await connection.execute('pragma synchronous = full');
-  await connection.execute('pragma foreign_keys = on');
-  await connection.execute('pragma busy_timeout = 2000');
+/** Leaves a book that could not be opened as it was found: nothing open, nothing locked. */
+async function letGo(orm: MikroORM): Promise<void> {
+  await settle(orm).catch(() => undefined);
+  await orm.close(true).catch(() => undefined);
 }
 
 /**
@@ -49,7 +48,12 @@ async function setPragmas(orm: MikroORM): Promise<void> {
 export async function reconnect(orm: MikroORM): Promise<void> {
   await orm.em.getConnection().close(true);
   await orm.em.getConnection().connect();
-  await setPragmas(orm);
+}
+
+/** Rolls back what a failed transaction left open, at once: until then no other program could write to the file. */
+export async function settle(orm: MikroORM): Promise<void> {
+  // Lending a connection out again is what rolls it back, see the pool's settings.
+  await orm.em.getConnection().execute('select 1');
 }
 
 /** Whether a failure says that another program holds the file. */

@@ -2,12 +2,14 @@ import { defineConfig, type Options } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities';
 import { MIGRATIONS } from './migrations';
+import { POOL } from './rawConnection';
 
 /** MikroORM's options for a book file. */
 export const ormOptions = (dataFile: string): Options =>
   defineConfig({
     dbName: dataFile,
     entities: ENTITIES,
+    driverOptions: { pool: POOL },
     extensions: [Migrator],
     migrations: { migrationsList: MIGRATIONS, snapshot: false, tableName: 'migration' },
     discovery: { warnWhenNoEntities: true },

@@ -146,7 +146,7 @@ export class BookFileService {
           'A whole book goes only into an empty holding. Start Yaylak with an empty data folder and read it in there.',
         );
       const entries = this.checked(file);
-      await this.orm.em.fork().transactional(async (em) => {
+      await this.book.transact(async (em) => {
         // Dams may stand after their young in the file; the keys are checked at the end.
         await em.getConnection().execute('pragma defer_foreign_keys = on', [], 'run', em.getTransactionContext());
         const {

@@ -41,7 +41,7 @@ export class GroupsService {
         isClosed: false,
         version: 1,
       };
-      await this.orm.em.fork().insert(GroupEntity, record);
+      await this.book.transact((em) => em.insert(GroupEntity, record));
       this.keep(record);
       return this.view(record.id);
     });
@@ -59,9 +59,9 @@ export class GroupsService {
         isClosed: change.isClosed ?? before.isClosed,
         version: before.version + 1,
       };
-      await this.orm.em
-        .fork()
-        .nativeUpdate(GroupEntity, { id }, { name: record.name, isClosed: record.isClosed, version: record.version });
+      await this.book.transact((em) =>
+        em.nativeUpdate(GroupEntity, { id }, { name: record.name, isClosed: record.isClosed, version: record.version }),
+      );
       this.keep(record);
       return this.view(id);
     });
@@ -89,7 +89,7 @@ export class GroupsService {
           `The group “${group.name}” has been used.`,
           'Its moves, or a gate of a job, speak of it. Close it instead.',
         );
-      await em.nativeDelete(GroupEntity, { id });
+      await this.book.transact((tx) => tx.nativeDelete(GroupEntity, { id }));
       this.book.state.groups.delete(id);
       this.book.state.version++;
     });

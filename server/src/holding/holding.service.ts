@@ -172,7 +172,7 @@ export class HoldingService {
   }
 
   private async save(settings: Settings): Promise<void> {
-    await this.orm.em.fork().upsert(HoldingEntity, { id: 1, ...settings });
+    await this.book.transact((em) => em.upsert(HoldingEntity, { id: 1, ...settings }));
     this.book.state.setOverrides(settings.species);
     this.book.state.setScorers(settings.scorers ?? { setRight: [] });
   }

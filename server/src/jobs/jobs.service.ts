@@ -45,17 +45,18 @@ export class JobsService {
   /** Starts a job; the same id again is the same job. */
   start(job: StartJob): Promise<JobView> {
     return this.book.exclusively(async () => {
-      const em = this.orm.em.fork();
-      const known = await em.findOne(JobEntity, job.id);
+      const known = await this.orm.em.fork().findOne(JobEntity, job.id);
       if (known) return this.toView(known as unknown as JobRow);
       const { on, ...rest } = job;
-      await em.insert(JobEntity, {
-        ...rest,
-        happenedOn: on,
-        settings: job.settings ? plain(job.settings) : null,
-        gates: job.gates.map((g) => ({ ...g })),
-        finishedAt: null,
-      });
+      await this.book.transact((em) =>
+        em.insert(JobEntity, {
+          ...rest,
+          happenedOn: on,
+          settings: job.settings ? plain(job.settings) : null,
+          gates: job.gates.map((g) => ({ ...g })),
+          finishedAt: null,
+        }),
+      );
       this.book.state.version++;
       return this.toView({ ...job, finishedAt: null });
     });
@@ -64,11 +65,10 @@ export class JobsService {
   /** Closes a job; once closed it stays so. */
   finish(id: string, { finishedAt }: FinishJob): Promise<JobView> {
     return this.book.exclusively(async () => {
-      const em = this.orm.em.fork();
-      const row = await em.findOne(JobEntity, id);
+      const row = await this.orm.em.fork().findOne(JobEntity, id);
       if (!row) throw notFound('job');
       if (row.finishedAt === null) {
-        await em.nativeUpdate(JobEntity, { id }, { finishedAt });
+        await this.book.transact((em) => em.nativeUpdate(JobEntity, { id }, { finishedAt }));
         this.book.state.version++;
       }
       return this.toView({ ...(row as unknown as JobRow), finishedAt: row.finishedAt ?? finishedAt });

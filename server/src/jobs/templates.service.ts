@@ -32,14 +32,14 @@ export class TemplatesService {
         throw badFields([
           { field: 'name', message: `There is a template “${same.name}” already. Choose another name.` },
         ]);
-      await this.orm.em.fork().upsert(TemplateEntity, { id, facts });
+      await this.book.transact((em) => em.upsert(TemplateEntity, { id, facts }));
       return { ...facts, id, isShipped: false };
     });
   }
 
   remove(id: string): Promise<void> {
     return this.book.exclusively(async () => {
-      if ((await this.orm.em.fork().nativeDelete(TemplateEntity, { id })) === 0) throw notFound('template');
+      if ((await this.book.transact((em) => em.nativeDelete(TemplateEntity, { id }))) === 0) throw notFound('template');
     });
   }
 }

@@ -41,7 +41,7 @@ export class ProductsService {
       if (known) return this.view(known);
       this.refuseFaults(facts, id);
       const record: ProductRecord = { id, facts, isClosed: false, version: 1 };
-      await this.orm.em.fork().insert(ProductEntity, { ...record });
+      await this.book.transact((em) => em.insert(ProductEntity, { ...record }));
       return this.keep(record);
     });
   }
@@ -54,9 +54,9 @@ export class ProductsService {
       if (before.version !== version) throw staleVersion('product', this.view(before));
       this.refuseFaults(facts, id);
       const record: ProductRecord = { id, facts, isClosed: isClosed ?? before.isClosed, version: version + 1 };
-      await this.orm.em
-        .fork()
-        .nativeUpdate(ProductEntity, { id }, { facts, isClosed: record.isClosed, version: record.version });
+      await this.book.transact((em) =>
+        em.nativeUpdate(ProductEntity, { id }, { facts, isClosed: record.isClosed, version: record.version }),
+      );
       return this.keep(record);
     });
   }
@@ -74,7 +74,7 @@ export class ProductsService {
           `“${product.facts.name}” has been given.`,
           'The register speaks of it. Say that it is no longer used instead.',
         );
-      await this.orm.em.fork().nativeDelete(ProductEntity, { id });
+      await this.book.transact((em) => em.nativeDelete(ProductEntity, { id }));
       this.book.state.products.delete(id);
       this.book.state.version++;
     });

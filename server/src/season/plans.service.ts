@@ -23,7 +23,7 @@ export class PlansService {
       if (known) return known;
       this.refuseFaults(facts, id);
       const record: PlanRecord = { id, facts, version: 1 };
-      await this.orm.em.fork().insert(PlanEntity, { ...record });
+      await this.book.transact((em) => em.insert(PlanEntity, { ...record }));
       return this.keep(record);
     });
   }
@@ -36,14 +36,14 @@ export class PlansService {
       if (before.version !== version) throw staleVersion('plan', before);
       this.refuseFaults(facts, id);
       const record: PlanRecord = { id, facts, version: version + 1 };
-      await this.orm.em.fork().nativeUpdate(PlanEntity, { id }, { facts, version: record.version });
+      await this.book.transact((em) => em.nativeUpdate(PlanEntity, { id }, { facts, version: record.version }));
       return this.keep(record);
     });
   }
 
   remove(id: string): Promise<void> {
     return this.book.exclusively(async () => {
-      if ((await this.orm.em.fork().nativeDelete(PlanEntity, { id })) === 0) throw notFound('plan');
+      if ((await this.book.transact((em) => em.nativeDelete(PlanEntity, { id }))) === 0) throw notFound('plan');
       this.book.state.plans.delete(id);
       this.book.state.version++;
     });
