@@ -495,14 +495,6 @@ export const ENTRY_CLASSES = {
 } as const satisfies Record<EntryType, new () => Entry>;
 export const ENTRY_TYPES = Object.keys(ENTRY_CLASSES) as EntryType[];
 
-/** A batch; each entry is judged by itself, in order, in one transaction. */
-export class PostEntries {
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(MAX_BATCH)
-  entries: object[];
-}
-
 /** A field that does not fit, in words. */
 export interface FieldFault {
   readonly field: string;

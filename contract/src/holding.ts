@@ -168,7 +168,6 @@ export interface HoldingView {
   readonly today: string;
   readonly about: {
     readonly version: string;
-    readonly dataFile: string;
     readonly animals: number;
     readonly entries: number;
     readonly backups: number;

@@ -31,3 +31,4 @@ export * from './tags';
 export * from './templates';
 export * from './today';
 export * from './words';
+export * from './origin';

@@ -1,3 +1,5 @@
+import { request } from 'node:http';
+import { WebSocket } from 'ws';
 import { laboratoryAnswers } from './laboratory';
 import { createCrate } from './crate';
 import { flocksOf } from './flock';
@@ -96,6 +98,40 @@ it('answers over HTTP, says what it cannot do, and stands without a book', async
   for (const body of ['{"command":"dance"}', 'null', '{', 'x'.repeat(9000)])
     expect((await post('/do', body)).status).toBe(400);
   expect((await fetch(`${url}/nowhere`)).status).toBe(404);
+  await new Promise((resolve) => server.close(resolve));
+});
+
+it('is steered and heard by its own page and the book’s, and by no other', async () => {
+  const server = await serveStandIn({ port: 0, host: '127.0.0.1', bookUrl: 'http://127.0.0.1:4870' });
+  const { port } = server.address() as { port: number };
+  const status = (headers: Record<string, string>): Promise<number | undefined> =>
+    new Promise((resolve, reject) => {
+      const sent = request({ port, host: '127.0.0.1', path: '/do', method: 'POST', headers }, (answer) => {
+        answer.resume();
+        resolve(answer.statusCode);
+      });
+      sent.on('error', reject);
+      sent.end('{"command":"come"}');
+    });
+  const opens = (origin: string): Promise<boolean> =>
+    new Promise((resolve) => {
+      const socket = new WebSocket(`ws://127.0.0.1:${port}`, { origin });
+      socket.on('open', () => {
+        socket.close();
+        resolve(true);
+      });
+      socket.on('error', () => resolve(false));
+    });
+  const own = `http://127.0.0.1:${port}`;
+  for (const origin of [own, 'http://127.0.0.1:4870', 'http://localhost:4870']) {
+    expect(await status({ origin })).toBe(200);
+    expect(await opens(origin)).toBe(true);
+  }
+  for (const origin of ['http://evil.example', 'http://127.0.0.1:9999', 'null']) {
+    expect(await status({ origin })).toBe(403);
+    expect(await opens(origin)).toBe(false);
+  }
+  expect(await status({ host: 'evil.example' })).toBe(403);
   await new Promise((resolve) => server.close(resolve));
 });
 

@@ -1,5 +1,5 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
-import type { RosterView } from '@yaylak/contract';
+import { isOurHost, isOwnPage, type RosterView } from '@yaylak/contract';
 import { WebSocketServer } from 'ws';
 import { flocksOf, type Flocks } from './flock';
 import { laboratoryAnswers } from './laboratory';
@@ -34,12 +34,17 @@ export async function serveStandIn({ port, host, bookUrl, haste = 1 }: ServeOpti
     standIn.setFlock(flocks.of(group));
   };
 
+  /** Its own page and the application's may steer it and hear it; a page from anywhere else may not. */
+  const isInvited = ({ headers: { host: asked, origin } }: IncomingMessage): boolean =>
+    isOurHost(asked) && (isOwnPage(origin, asked) || bookHosts(bookUrl).some((book) => isOwnPage(origin, book)));
+
   const answer = async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
     const send = (type: string, body: string, status = 200): void => {
       response.writeHead(status, { 'content-type': `${type}; charset=utf-8`, 'cache-control': 'no-store' });
       response.end(body);
     };
     const json = (body: object, status = 200): void => send('application/json', JSON.stringify(body), status);
+    if (!isInvited(request)) return json({ did: 'nothing: that page is not from here' }, 403);
     const route = `${request.method ?? ''} ${(request.url ?? '').split('?')[0] ?? ''}`;
     switch (route) {
       case 'GET /':
@@ -84,7 +89,10 @@ export async function serveStandIn({ port, host, bookUrl, haste = 1 }: ServeOpti
       response.writeHead(500).end(String(error));
     });
   });
-  const sockets = new WebSocketServer({ server, verifyClient: () => !standIn.isSilent(performance.now()) });
+  const sockets = new WebSocketServer({
+    server,
+    verifyClient: ({ req }: { req: IncomingMessage }) => isInvited(req) && !standIn.isSilent(performance.now()),
+  });
   const timer = setInterval(() => {
     const lines = standIn.lines(performance.now());
     for (const client of sockets.clients)
@@ -97,6 +105,12 @@ export async function serveStandIn({ port, host, bookUrl, haste = 1 }: ServeOpti
     server.listen(port, host, resolve);
   });
   return server;
+}
+
+/** The application's host under each name this computer has for itself. */
+function bookHosts(bookUrl: string): string[] {
+  const { host, port } = new URL(bookUrl);
+  return [host, `localhost:${port}`, `127.0.0.1:${port}`];
 }
 
 /** A body as text; one that is too long is read as nothing. */

@@ -1,7 +1,9 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { existsSync } from 'node:fs';
 import { Module, type DynamicModule, type OnApplicationShutdown, Inject } from '@nestjs/common';
+import { APP_GUARD } from '@nestjs/core';
 import { ServeStaticModule } from '@nestjs/serve-static';
+import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { LoggerModule } from 'nestjs-pino';
 import { AnimalPageService } from './animals/animalPage.service';
 import { AnimalsController } from './animals/animals.controller';
@@ -148,14 +150,17 @@ export class AppModule implements OnApplicationShutdown {
             serializers: {
               req: (r: { method: string; url: string }) => ({ method: r.method, path: r.url.split('?')[0] }),
               res: (r: { statusCode: number }) => ({ status: r.statusCode }),
+              err: (e: Error) => ({ type: e.name }),
             },
           },
         }),
+        ThrottlerModule.forRoot([{ ttl: 10_000, limit: config.requestsPerTenSeconds }]),
         ...(existsSync(config.webDir) ? [interfaceModule(config.webDir)] : []),
       ],
       providers: [
         { provide: CONFIG, useValue: config },
         { provide: MikroORM, useValue: orm },
+        { provide: APP_GUARD, useClass: ThrottlerGuard },
       ],
     };
   }

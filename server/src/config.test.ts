@@ -8,8 +8,15 @@ it('an address of a bridge is a WebSocket’s', () => {
 
 it('listens on this computer alone unless told otherwise', () => {
   expect(readConfig({})).toMatchObject({ host: '127.0.0.1', port: 4870 });
-  expect(readConfig({ HOST: '0.0.0.0', PORT: '80' })).toMatchObject({ host: '0.0.0.0', port: 80 });
+  expect(readConfig({ HOST: 'localhost', PORT: '80' })).toMatchObject({ host: 'localhost', port: 80 });
 });
+
+it.each(['0.0.0.0', '::', '192.168.1.20', 'barn.local', '127.0.0.1.example'])(
+  'does not open a book without accounts to the network at %s, and says what is safe',
+  (HOST) => {
+    expect(() => readConfig({ HOST })).toThrow(/HOST is ".+": that would open the book.+Leave HOST out.+tunnel/);
+  },
+);
 
 it('goes ahead of the day only as far as it is told', () => {
   expect(readConfig({}).daysAhead).toBe(0);

@@ -14,6 +14,38 @@ export interface ServerConfig {
   readonly devicesUrl: string | undefined;
   /** The clock goes so many days ahead: to try out what comes later, on a copy of the book. */
   readonly daysAhead: number;
+  /** A body has so many milliseconds to come in whole. */
+  readonly bodyMs: number;
+  /** Requests one device may make in ten seconds before it is asked to wait. */
+  readonly requestsPerTenSeconds: number;
+}
+
+/** A slow line of a phone needs seconds; who takes longer holds the door open. */
+const BODY_MS = 60_000;
+/** A page asks some ten at once, a device that was away sends some twenty batches. */
+const REQUESTS_PER_TEN_SECONDS = 2_000;
+const LOOPBACK = /^(localhost|127(\.\d{1,3}){3}|::1)$/;
+
+function hostOf(host = '127.0.0.1'): string {
+  if (LOOPBACK.test(host)) return host;
+  throw new Error(
+    `HOST is "${host}": that would open the book to everybody in the network, and there are no accounts yet. ` +
+      'Leave HOST out; Yaylak then answers on this computer only. From another computer reach it through an encrypted ' +
+      'tunnel, for example ssh -L 4870:127.0.0.1:4870 with the name of this one.',
+  );
+}
+
+/** A whole number of the environment within bounds. @throws Error naming the variable */
+function wholeNumber(
+  name: string,
+  value: string | undefined,
+  usual: number,
+  [least, most]: readonly [number, number],
+): number {
+  const number = value === undefined || value === '' ? usual : Number(value);
+  if (!Number.isInteger(number) || number < least || number > most)
+    throw new Error(`${name} is "${value}"; give a whole number from ${least} to ${most}`);
+  return number;
 }
 
 function devicesUrl(url: string | undefined): string | undefined {
@@ -24,22 +56,19 @@ function devicesUrl(url: string | undefined): string | undefined {
 
 /** Reads the environment. @throws Error naming the variable when a value cannot be */
 export function readConfig(env: Readonly<Record<string, string | undefined>>): ServerConfig {
-  const port = Number(env.PORT ?? 4870);
-  if (!Number.isInteger(port) || port < 0 || port > 65535)
-    throw new Error(`PORT is "${env.PORT}"; give a whole number from 1 to 65535`);
-  const daysAhead = Number(env.DAYS_AHEAD ?? 0);
-  if (!Number.isInteger(daysAhead) || daysAhead < 0 || daysAhead > 3650)
-    throw new Error(`DAYS_AHEAD is "${env.DAYS_AHEAD}"; give a whole number from 0 to 3650`);
   const dataDir = resolve(env.DATA_DIR ?? join(process.cwd(), 'data', 'own'));
   return {
-    port,
-    host: env.HOST ?? '127.0.0.1',
+    // 0 lets the machine choose a free one: for tests.
+    port: wholeNumber('PORT', env.PORT, 4870, [0, 65535]),
+    host: hostOf(env.HOST),
     dataDir,
     dataFile: join(dataDir, 'yaylak.sqlite'),
     backupDir: join(dataDir, 'backups'),
     webDir: resolve(env.WEB_DIR ?? join(__dirname, '..', '..', 'web', 'dist')),
     logLevel: env.LOG_LEVEL ?? 'warn',
     devicesUrl: devicesUrl(env.DEVICES_URL),
-    daysAhead,
+    daysAhead: wholeNumber('DAYS_AHEAD', env.DAYS_AHEAD, 0, [0, 3650]),
+    bodyMs: BODY_MS,
+    requestsPerTenSeconds: wholeNumber('REQUESTS', env.REQUESTS, REQUESTS_PER_TEN_SECONDS, [1, 1_000_000]),
   };
 }

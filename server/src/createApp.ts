@@ -11,14 +11,19 @@ import { Clock } from './common/clock';
 import { ProblemFilter } from './common/problem.filter';
 import { badFields, fieldFaults } from './common/problems';
 import type { ServerConfig } from './config';
+import { bounded } from './doors/bounds';
+import { bodyWithin, doors } from './doors/doors';
 import { serveApiPage } from './openApi';
 
-/** A batch of 2,000 entries is some 700 kB. */
-const BODY_LIMIT = '4mb';
-/** A book of 200,000 entries is about 60 MB. */
-const BOOK_LIMIT = '96mb';
+/** How much a body may be, by its path: 2,000 entries are some 700 kB, 200,000 of a book about 60 MB. */
+const BODY_LIMITS: readonly (readonly [path: RegExp, limit: string])[] = [
+  [/^\/api\/entries$/, '4mb'],
+  [/^\/api\/book$/, '96mb'],
+  // The animals expected in a job, 20,000 at most.
+  [/^\/api\/jobs$/, '1mb'],
+  [/./, '256kb'],
+];
 
-/** A bridge elsewhere in the home network may be spoken to when the server was told of it. */
 const bridgeOrigin = ({ devicesUrl }: ServerConfig): string[] => {
   if (devicesUrl === undefined) return [];
   const { protocol, host } = new URL(devicesUrl);
@@ -43,8 +48,8 @@ export async function createApp(config: ServerConfig, orm: MikroORM): Promise<Ne
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:'],
           fontSrc: ["'self'"],
-          // A stick or crate speaks through a bridge on the machine in front of the person.
-          connectSrc: ["'self'", 'ws://127.0.0.1:*', 'ws://localhost:*', ...bridgeOrigin(config)],
+          // A stick or crate speaks through the bridge the server was told of, and no other.
+          connectSrc: ["'self'", ...bridgeOrigin(config)],
           workerSrc: ["'self'"],
           objectSrc: ["'none'"],
           baseUri: ["'none'"],
@@ -54,17 +59,17 @@ export async function createApp(config: ServerConfig, orm: MikroORM): Promise<Ne
       },
       // Plain http on the home network: no upgrade, no transport security.
       strictTransportSecurity: false,
+      xFrameOptions: { action: 'deny' },
     }),
   );
+  app.use(doors);
   app.use(compression());
-  app.useBodyParser('json', {
-    limit: BODY_LIMIT,
-    type: (req) => isJson(req.headers['content-type']) && !isBook(req.url),
+  app.use(bodyWithin(config.bodyMs));
+  BODY_LIMITS.forEach(([, limit], i) => {
+    const isMeant = (url: string): boolean => BODY_LIMITS.findIndex(([path]) => path.test(url)) === i;
+    app.useBodyParser('json', { limit, type: (req) => isMeant(req.url?.split('?')[0] ?? '') });
   });
-  app.useBodyParser('json', {
-    limit: BOOK_LIMIT,
-    type: (req) => isJson(req.headers['content-type']) && isBook(req.url),
-  });
+  app.use(bounded);
   app.useGlobalFilters(new ProblemFilter());
   app.useGlobalPipes(
     new ValidationPipe({
@@ -78,6 +83,3 @@ export async function createApp(config: ServerConfig, orm: MikroORM): Promise<Ne
   serveApiPage(app);
   return app;
 }
-
-const isJson = (type: string | undefined): boolean => type?.includes('json') ?? false;
-const isBook = (url: string | undefined): boolean => url?.split('?')[0] === '/api/book';

@@ -14,7 +14,7 @@ async function start(): Promise<void> {
   await app.listen(config.port, config.host);
   // A browser that asks again within the minute finds its connection open, and not closed under its request.
   (app.getHttpServer() as Server).keepAliveTimeout = KEEP_ALIVE_MS;
-  process.stdout.write(`Yaylak is at ${await app.getUrl()}\n`);
+  process.stdout.write(`Yaylak is at ${await app.getUrl()}, its book in ${config.dataDir}\n`);
 }
 
 start().catch((error: unknown) => {

@@ -2,6 +2,7 @@ import { ENTRY_CLASSES, type Entry, type EntryType, type FieldFault } from '@yay
 import { plainToInstance } from 'class-transformer';
 import { isUUID, validateSync } from 'class-validator';
 import { fieldFaults } from '../common/problems';
+import { boundFault } from '../doors/bounds';
 
 export type Shaped =
   | { readonly kind: 'entry'; readonly entry: Entry }
@@ -11,6 +12,8 @@ export type Shaped =
 export function shapeEntry(raw: unknown): Shaped {
   const { id, type } = (raw ?? {}) as { id?: unknown; type?: unknown };
   const known = typeof id === 'string' && isUUID(id) ? id : '';
+  const unbounded = boundFault(raw);
+  if (unbounded) return { kind: 'faulty', id: known, faults: [unbounded] };
   if (typeof type !== 'string' || !Object.hasOwn(ENTRY_CLASSES, type)) {
     const message = `“${String(type).slice(0, 40)}” is no kind of entry; use one of ${Object.keys(ENTRY_CLASSES).join(', ')}.`;
     return { kind: 'faulty', id: known, faults: [{ field: 'type', message }] };

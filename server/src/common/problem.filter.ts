@@ -1,6 +1,7 @@
 import { ArgumentsHost, Catch, HttpException, Logger, type ExceptionFilter } from '@nestjs/common';
 import type { Problem } from '@yaylak/contract';
 import type { Request, Response } from 'express';
+import { randomUUID } from 'node:crypto';
 import { ProblemException } from './problems';
 
 /** Failures of the file that a person can do something about, by SQLite's own code. */
@@ -19,9 +20,9 @@ export class ProblemFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const http = host.switchToHttp();
     const response = http.getResponse<Response>();
-    const problem = this.problemOf(error, http.getRequest<Request>());
-    if (problem.status >= 500)
-      this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
+    const known = this.problemOf(error, http.getRequest<Request>());
+    const problem = known.status < 500 ? known : { ...known, instance: `urn:uuid:${randomUUID()}` };
+    if (problem.instance !== undefined) this.logger.error(`${problem.instance} ${traceOf(error)}`);
     if (response.headersSent) response.end();
     else response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
   }
@@ -55,6 +56,20 @@ export class ProblemFilter implements ExceptionFilter {
       detail: 'Nothing was half-written. What you typed is kept on your device and will be sent again.',
     };
   }
+}
+
+/**
+ * Where an error happened, without what it says: its message holds the statement and the values that were typed, and
+ * neither belongs into a log.
+ */
+export function traceOf(error: unknown): string {
+  const lines: string[] = [];
+  for (let e: unknown = error, depth = 0; e instanceof Error && depth < 5; e = e.cause, depth++) {
+    const { code } = e as { code?: unknown };
+    const frames = (e.stack ?? '').split('\n').filter((line) => /^\s+at /.test(line));
+    lines.push(`${e.name}${typeof code === 'string' ? ` ${code}` : ''}`, ...frames.slice(0, 12));
+  }
+  return lines.length > 0 ? lines.join('\n') : typeof error;
 }
 
 function httpProblem(error: HttpException, request: Request): Problem {

@@ -103,7 +103,6 @@ export class HoldingService {
       today: isoOf(this.clock.today()),
       about: {
         version: '0.1.0',
-        dataFile: this.config.dataFile,
         animals: this.book.state.animals.size,
         entries: count[0]?.n ?? 0,
         backups: backupFiles(this.config.backupDir).length,

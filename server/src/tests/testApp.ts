@@ -26,8 +26,14 @@ export interface TestApp {
 }
 
 /** A server on a fresh book of its own, on which it is always 23 November 2026. */
-export async function testApp(dataDir = mkdtempSync(join(tmpdir(), 'yaylak-test-'))): Promise<TestApp> {
-  const config = readConfig({ DATA_DIR: dataDir, LOG_LEVEL: 'silent', WEB_DIR: join(dataDir, 'no-web') });
+export async function testApp(
+  dataDir = mkdtempSync(join(tmpdir(), 'yaylak-test-')),
+  change: Partial<ServerConfig> = {},
+): Promise<TestApp> {
+  const config = {
+    ...readConfig({ DATA_DIR: dataDir, LOG_LEVEL: 'silent', WEB_DIR: join(dataDir, 'no-web') }),
+    ...change,
+  };
   const orm = await openBook(config);
   const app = await createApp(config, orm);
   app.get(Clock).today = () => dayOf(TODAY);

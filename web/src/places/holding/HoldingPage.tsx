@@ -47,8 +47,8 @@ export function HoldingPage() {
               {about.animals} animals, {about.entries} entries. {about.backups} backups beside the book.
             </Small>
             <Small>
-              The book is the file {about.dataFile}. Copy it while Yaylak is stopped, or write the whole book out under
-              In and out.
+              The book lies in the folder that was printed when Yaylak started. Copy that folder while Yaylak is
+              stopped, or write the whole book out under In and out.
             </Small>
             <Small>
               Suggestions are arithmetic on your own figures. For remedies, surgery, transport and welfare the label,

@@ -13,7 +13,7 @@ import { colour, radius, space } from '../../theme/tokens';
 import { weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 
-const ADDRESS_KEY = 'yaylak-bridge';
+const BRIDGE_KEY = 'yaylak-bridge';
 const OFF = 'off';
 const USUAL_BAUD = '9600';
 const STATE_WORDS = { connecting: 'connecting', open: 'connected', away: 'away, trying again' } as const;
@@ -25,32 +25,24 @@ export function Readers() {
   const { sources, crate } = useDevicesState();
   const unit = useWeightUnit();
   const [isOpen, setOpen] = useState(false);
-  const [typedAddress, setAddress] = useState<string>();
   const [baud, setBaud] = useState(USUAL_BAUD);
   const [problem, setProblem] = useState<string>();
   const told = holding?.about.devicesUrl ?? undefined;
-  const address = typedAddress ?? told ?? '';
   const serial = browserSerial();
 
-  // Devices are outside React: a bridge this device used before, or the server was told of, is opened by itself.
+  // Devices are outside React: the bridge the server was told of is opened by itself, and no other.
   useEffect(() => {
-    const kept = localStorage.getItem(ADDRESS_KEY) ?? told;
-    if (!kept || kept === OFF) return;
-    const source = socketSource(kept);
+    if (told === undefined || localStorage.getItem(BRIDGE_KEY) === OFF) return;
+    const source = socketSource(told);
     devices.connect(source);
     return () => devices.disconnect(source.name);
   }, [devices, told]);
 
   const connect = (): void => {
-    try {
-      const source = socketSource(address.trim());
-      devices.connect(source);
-      localStorage.setItem(ADDRESS_KEY, address.trim());
-      setProblem(undefined);
-      setOpen(false);
-    } catch {
-      setProblem(`“${address}” is no address of a bridge. Write it as ws://127.0.0.1:4871.`);
-    }
+    if (told === undefined) return;
+    devices.connect(socketSource(told));
+    localStorage.removeItem(BRIDGE_KEY);
+    setOpen(false);
   };
   const connectSerial = async (): Promise<void> => {
     const rate = Number(baud);
@@ -65,7 +57,7 @@ export function Readers() {
   };
   const disconnect = (name: string): void => {
     devices.disconnect(name);
-    localStorage.setItem(ADDRESS_KEY, OFF);
+    localStorage.setItem(BRIDGE_KEY, OFF);
   };
   const first = sources[0];
   const words =
@@ -91,17 +83,20 @@ export function Readers() {
             <Button onPress={() => disconnect(s.name)}>Disconnect</Button>
           </Row>
         ))}
-        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Field
-            label="Address of the bridge"
-            value={address}
-            onChange={setAddress}
-            placeholder="ws://127.0.0.1:4871"
-          />
-          <Button onPress={connect} isDisabled={address.trim() === ''}>
-            Connect
-          </Button>
-        </Row>
+        {told === undefined ? (
+          <Small>
+            No bridge is set. Start Yaylak with its address: <code>DEVICES_URL=ws://127.0.0.1:4871 npm start</code>.
+          </Small>
+        ) : (
+          <Row $gap={3}>
+            <span>
+              Bridge at <code>{told}</code>
+            </span>
+            <Button onPress={connect} isDisabled={sources.some((s) => s.name === socketSource(told).name)}>
+              Connect
+            </Button>
+          </Row>
+        )}
         {serial ? (
           <Row $gap={3} style={{ alignItems: 'flex-end' }}>
             <Field label="Speed of a serial line" inputMode="numeric" value={baud} onChange={setBaud} />

@@ -1,0 +1,64 @@
+import { isOurHost, isOwnPage, isPlainJson, type Problem } from '@yaylak/contract';
+import type { NextFunction, Request, Response } from 'express';
+
+const READS: readonly string[] = ['GET', 'HEAD', 'OPTIONS'];
+/** What the pages may ask the browser for: a stick or crate on a serial line, nothing else. */
+const PERMISSIONS =
+  'serial=(self), camera=(), geolocation=(), microphone=(), payment=(), usb=(), bluetooth=(), midi=(), hid=()';
+
+export function sendProblem(response: Response, problem: Problem): void {
+  response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+}
+
+/** Turns away what was not meant for this server, before anything of it is read. */
+export function doors(request: Request, response: Response, next: NextFunction): void {
+  response.setHeader('permissions-policy', PERMISSIONS);
+  const { host, origin } = request.headers;
+  if (!isOurHost(host))
+    return sendProblem(response, {
+      type: '/problems/other-host',
+      title: 'This server does not answer to that name.',
+      status: 421,
+      detail: 'Open the address that was printed when Yaylak started.',
+    });
+  if (!isOwnPage(origin, host))
+    return sendProblem(response, {
+      type: '/problems/foreign-page',
+      title: 'A page from elsewhere may not use this book.',
+      status: 403,
+      detail: 'Nothing was read or written. Use Yaylak’s own pages.',
+    });
+  if (!READS.includes(request.method) && hasBody(request) && !isPlainJson(request.headers['content-type']))
+    return sendProblem(response, {
+      type: '/problems/not-json',
+      title: 'Facts are taken as application/json only.',
+      status: 415,
+      detail: 'Nothing of it was taken. Send it with the content type application/json.',
+    });
+  next();
+}
+
+const hasBody = ({ method, headers }: Request): boolean =>
+  method !== 'DELETE' || headers['transfer-encoding'] !== undefined || Number(headers['content-length'] ?? 0) > 0;
+
+/** Gives a body so many milliseconds to come in whole. */
+export const bodyWithin =
+  (ms: number) =>
+  (request: Request, response: Response, next: NextFunction): void => {
+    const timer = setTimeout(() => {
+      if (!response.headersSent) {
+        response.setHeader('connection', 'close');
+        sendProblem(response, {
+          type: '/problems/too-slow',
+          title: 'The rest of that request did not come.',
+          status: 408,
+          detail: 'Nothing of it was taken. Send it again.',
+        });
+      }
+      response.once('finish', () => request.destroy());
+    }, ms);
+    const stop = (): void => clearTimeout(timer);
+    request.once('end', stop);
+    request.once('close', stop);
+    next();
+  };
