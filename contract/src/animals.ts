@@ -3,6 +3,7 @@ import type { ContemporaryVerdict } from './growth';
 import type { Age, IdentifierKind, Sex, Species, TagColour, Window } from '@yaylak/core';
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Max, MaxLength, Min } from 'class-validator';
+import { MayBeMissing } from './nested';
 import type { Entry } from './entries';
 import { IsCalendarDate, MAX_TEXT } from './rules';
 import type { BiasView, GainView } from './growth';
@@ -13,47 +14,47 @@ export const PRESENCE = ['present', 'gone', 'all'] as const;
 
 /** Which animals, in which order, from where. */
 export class AnimalQuery {
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(MAX_TEXT)
   words?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(SPECIES)
   species?: Species;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(SEXES)
   sex?: Sex;
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   groupId?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(PRESENCE)
   presence?: (typeof PRESENCE)[number];
   /** Born in this calendar year. */
-  @IsOptional()
+  @MayBeMissing()
   @Type(() => Number)
   @IsInt()
   @Min(1950)
   @Max(2199)
   bornIn?: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(ANIMAL_SORTS)
   sort?: AnimalSort;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(['up', 'down'])
   direction?: 'up' | 'down';
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(200)
   cursor?: string;
-  @IsOptional()
+  @MayBeMissing()
   @Type(() => Number)
   @IsInt()
   @Min(1)
   @Max(1000)
   limit?: number;
   /** Columns of a file, by name, with commas between. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(400)
   columns?: string;
@@ -102,7 +103,7 @@ export class ChangeAnimal {
   @IsInt()
   @Min(1)
   version: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(SEXES)
   sex?: Sex;
   @IsOptional()

@@ -9,7 +9,8 @@ import {
   SPECIES,
 } from '@yaylak/core';
 import type { Afterbirth, ColostrumWay, Ease, Mothering, PenStage, Presentation, Sex, Species } from '@yaylak/core';
-import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID, Length, Max, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsString, IsUUID, Length, Max, Min } from 'class-validator';
+import { MayBeMissing } from './nested';
 import { AnimalEntryBase } from './entryBase';
 import { IsCalendarDate, IsDeadYoung, IsLocalTime, MAX_TEXT } from './rules';
 
@@ -24,7 +25,7 @@ export class BirthEntry extends AnimalEntryBase {
   @IsIn(['birth'])
   type: 'birth';
   /** By the clock on the wall, where somebody was there. */
-  @IsOptional()
+  @MayBeMissing()
   @IsLocalTime()
   at?: string;
   @IsInt()
@@ -36,37 +37,37 @@ export class BirthEntry extends AnimalEntryBase {
   @Max(30)
   dead: number;
   /** What is known of those born dead, for as many of them as somebody looked at. */
-  @IsOptional()
+  @MayBeMissing()
   @IsDeadYoung(SEXES)
   deadYoung?: DeadYoung[];
   @IsIn(EASES)
   ease: Ease;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(PRESENTATIONS)
   presentation?: Presentation;
   /** What help was given, in words. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   help?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(MOTHERINGS)
   mothering?: Mothering;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(AFTERBIRTHS)
   afterbirth?: Afterbirth;
   /** All that were born alive on the scale together, without the pan. */
-  @IsOptional()
+  @MayBeMissing()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0)
   @Max(500)
   litterKg?: number;
   /** Of which species the young were said to be, where the page was one species'. */
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(SPECIES)
   species?: Species;
   /** Why it is so all the same, where something spoke against it. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   reason?: string;
@@ -94,10 +95,10 @@ export class ColostrumEntry extends AnimalEntryBase {
 export class FosteringEntry extends AnimalEntryBase {
   @IsIn(['fostering'])
   type: 'fostering';
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   damId?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   reason?: string;
@@ -117,7 +118,7 @@ export class PenStageEntry extends AnimalEntryBase {
   type: 'pen-stage';
   @IsIn(PEN_STAGES)
   stage: PenStage;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   pen?: string;

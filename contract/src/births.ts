@@ -11,34 +11,35 @@ import type {
 } from '@yaylak/core';
 import { SPECIES } from '@yaylak/core';
 import { Type } from 'class-transformer';
-import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
+import { IsIn, IsInt, Max, Min } from 'class-validator';
+import { MayBeMissing } from './nested';
 import type { TagView, WindowView } from './animals';
 import { IsCalendarDate } from './rules';
 
 export class BirthsQuery {
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(SPECIES)
   species?: Species;
 }
 
 /** A birth as it is typed so far. */
 export class DamQuery {
-  @IsOptional()
+  @MayBeMissing()
   @IsCalendarDate()
   on?: string;
-  @IsOptional()
+  @MayBeMissing()
   @Type(() => Number)
   @IsInt()
   @Min(0)
   @Max(30)
   alive?: number;
-  @IsOptional()
+  @MayBeMissing()
   @Type(() => Number)
   @IsInt()
   @Min(0)
   @Max(30)
   dead?: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(SPECIES)
   species?: Species;
 }

@@ -9,7 +9,8 @@ import type {
   TooSoonTold,
   WayOn,
 } from '@yaylak/core';
-import { IsIn, IsOptional, IsUUID } from 'class-validator';
+import { IsIn, IsUUID } from 'class-validator';
+import { MayBeMissing } from './nested';
 import type { TagView, WindowView } from './animals';
 import type { ChanceView } from './mating';
 import { IsCalendarDate } from './rules';
@@ -18,18 +19,18 @@ import { IsCalendarDate } from './rules';
 export class CarryingQuery {
   @IsIn(SPECIES)
   species: Species;
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   groupId?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   maleId?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsCalendarDate()
   season?: string;
 }
 export class BirthListQuery {
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(SPECIES)
   species?: Species;
 }

@@ -10,7 +10,8 @@ import type {
   TraitPoints,
 } from '@yaylak/core';
 import { Type } from 'class-transformer';
-import { IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsUUID, Max, Min } from 'class-validator';
+import { MayBeMissing } from './nested';
 import type { TagView } from './animals';
 import type { AdjustedView, GainView } from './growth';
 
@@ -25,22 +26,22 @@ export class ChoosingQuery {
   @Min(1950)
   @Max(2199)
   bornIn: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   groupId?: string;
-  @IsOptional()
+  @MayBeMissing()
   @Type(() => Number)
   @IsInt()
   @Min(0)
   @Max(100_000)
   keep?: number;
-  @IsOptional()
+  @MayBeMissing()
   @Type(() => Number)
   @IsInt()
   @Min(0)
   @Max(100_000)
   second?: number;
-  @IsOptional()
+  @MayBeMissing()
   @Type(() => Number)
   @IsInt()
   @Min(1)

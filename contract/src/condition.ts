@@ -1,20 +1,18 @@
 import { CONDITION_STAGES, SPECIES } from '@yaylak/core';
 import type { ConditionCheck, ConditionStage, FemaleKind, Mob, NoResponse, ScoreTrend, Species } from '@yaylak/core';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
   IsIn,
   IsNumber,
-  IsOptional,
   IsString,
   IsUUID,
   Length,
   Max,
   Min,
-  ValidateNested,
 } from 'class-validator';
+import { IsNestedList, MayBeMissing } from './nested';
 import type { TagView } from './animals';
 import type { LookAt } from './today';
 import { IsCalendarDate, MAX_TEXT } from './rules';
@@ -23,14 +21,14 @@ import { IsCalendarDate, MAX_TEXT } from './rules';
 export class ConditionQuery {
   @IsIn(SPECIES)
   species: Species;
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   groupId?: string;
   /** Taken from the plan of the season, or `mating`, where it is not given. */
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(CONDITION_STAGES)
   stage?: ConditionStage;
-  @IsOptional()
+  @MayBeMissing()
   @IsCalendarDate()
   by?: string;
 }
@@ -166,8 +164,7 @@ export class KeepDrill {
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(60)
-  @ValidateNested({ each: true })
-  @Type(() => DrillAnswer)
+  @IsNestedList(() => DrillAnswer)
   answers: DrillAnswer[];
 }
 export interface DrillsView {

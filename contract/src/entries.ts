@@ -33,22 +33,8 @@ import type {
   WeighingMethod,
   ReadingDoubt,
 } from '@yaylak/core';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsString, IsUUID, Length, Max, MaxLength, Min } from 'class-validator';
+import { MayBeMissing } from './nested';
 import {
   ARRIVAL_WAYS,
   DEPARTURE_WAYS,
@@ -78,7 +64,7 @@ import {
   StayEntry,
 } from './matingEntries';
 import { CarryingStepEntry, LossEntry, PregnancyTestEntry, WayOnEntry } from './pregnancyEntries';
-import { IsCalendarDate, IsLookGrades, MAX_BATCH, MAX_NOTE, MAX_TEXT } from './rules';
+import { IsCalendarDate, IsLookGrades, MAX_NOTE, MAX_TEXT } from './rules';
 
 /** An animal comes into the book: born here, bought, or found standing in the race. */
 export class ArrivalEntry extends AnimalEntryBase {
@@ -90,28 +76,28 @@ export class ArrivalEntry extends AnimalEntryBase {
   species: Species;
   @IsIn(SEXES)
   sex: Sex;
-  @IsOptional()
+  @MayBeMissing()
   @IsCalendarDate()
   bornOn?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   damId?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   sireId?: string;
   /** Born as one of so many. */
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(1)
   @Max(20)
   birthType?: number;
   /** Reared as one of so many. */
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(1)
   @Max(20)
   rearingType?: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   strain?: string;
@@ -126,7 +112,7 @@ export class WeightEntry extends AnimalEntryBase {
   @IsIn(WEIGHING_METHODS)
   method: WeighingMethod;
   /** What the pan or basket weighed; `kg` is without it. */
-  @IsOptional()
+  @MayBeMissing()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0)
   @Max(500)
@@ -144,7 +130,7 @@ export class LitterWeightEntry extends AnimalEntryBase {
   @Min(1)
   @Max(30)
   count: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0)
   @Max(500)
@@ -164,41 +150,41 @@ export class TreatmentEntry extends AnimalEntryBase {
   unit: DoseUnit;
   @IsIn(ROUTES)
   route: Route;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   batch?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   reason?: string;
   /** Whose prescription it was on. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   prescribedBy?: string;
   /** The weight the dose was worked from. */
-  @IsOptional()
+  @MayBeMissing()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0)
   @Max(3000)
   doseKg?: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(WEIGHING_METHODS)
   doseMethod?: WeighingMethod;
   /** By the label, or by the vet where it was used off the label. */
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(0)
   @Max(1000)
   meatDays?: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(0)
   @Max(1000)
   milkDays?: number;
   /** Another species, route or amount than the label says. */
-  @IsOptional()
+  @MayBeMissing()
   @IsBoolean()
   isOffLabel?: boolean;
 }
@@ -221,7 +207,7 @@ export class SampleEntry extends AnimalEntryBase {
   @IsIn(SAMPLE_PURPOSES)
   purpose: SamplePurpose;
   /** Why blood was taken before the test can tell. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   reason?: string;
@@ -246,7 +232,7 @@ export class MobEntry extends AnimalEntryBase {
   type: 'mob';
   @IsIn(MOBS)
   mob: Mob;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(MOBS)
   suggested?: Mob;
 }
@@ -262,7 +248,7 @@ export class CheckEntry extends AnimalEntryBase {
   what: CheckFact['what'];
   @IsBoolean()
   isFound: boolean;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   words?: string;
@@ -274,7 +260,7 @@ export class CareEntry extends AnimalEntryBase {
   type: 'care';
   @IsIn(CARE_KINDS)
   kind: CareKind;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   method?: string;
@@ -288,13 +274,13 @@ export class IdentifierEntry extends AnimalEntryBase {
   @IsString()
   @Length(1, 40)
   text: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(TAG_COLOURS)
   colour?: TagColour;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(EARS)
   ear?: Ear;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(TAG_SHAPES)
   shape?: TagShape;
 }
@@ -307,7 +293,7 @@ export class IdentifierEndEntry extends AnimalEntryBase {
   identifierId: string;
   @IsIn(IDENTIFIER_ENDS)
   how: (typeof IDENTIFIER_ENDS)[number];
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(MAX_TEXT)
   reason?: string;
@@ -331,7 +317,7 @@ export class MarkEntry extends AnimalEntryBase {
   @IsString()
   @Length(1, MAX_TEXT)
   purpose: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsCalendarDate()
   until?: string;
 }
@@ -340,12 +326,12 @@ export class MarkEntry extends AnimalEntryBase {
 export class PassageEntry extends AnimalEntryBase {
   @IsIn(['passage'])
   type: 'passage';
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   gate?: string;
   /** The gate the job's rule suggested, where there was one. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   suggested?: string;
@@ -357,23 +343,23 @@ export class ChoiceEntry extends AnimalEntryBase {
   type: 'choice';
   @IsIn(DECISIONS)
   decision: Decision;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(DECISIONS)
   suggested?: Decision;
   @IsString()
   @Length(1, MAX_TEXT)
   among: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(1)
   @Max(100_000)
   place?: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(1)
   @Max(100_000)
   of?: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(MAX_NOTE)
   reason?: string;
@@ -385,10 +371,10 @@ export class DepartureEntry extends AnimalEntryBase {
   @IsIn(DEPARTURE_WAYS)
   how: (typeof DEPARTURE_WAYS)[number];
   /** What it died of, as far as anybody can tell. */
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(DEATH_CAUSES)
   cause?: DeathCause;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(MAX_TEXT)
   reason?: string;
@@ -408,7 +394,7 @@ export class StrikeEntry extends EntryBase {
   type: 'strike';
   @IsUUID()
   entryId: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(MAX_TEXT)
   reason?: string;
@@ -505,7 +491,7 @@ export interface FieldFault {
 export const POST_MODES = ['keep', 'whole', 'check'] as const;
 export type PostMode = (typeof POST_MODES)[number];
 export class PostEntriesQuery {
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(POST_MODES)
   mode?: PostMode;
 }

@@ -1,4 +1,5 @@
-import { IsIn, IsISO8601, IsOptional, IsString, IsUUID, Length } from 'class-validator';
+import { IsIn, IsISO8601, IsString, IsUUID, Length } from 'class-validator';
+import { MayBeMissing } from './nested';
 import { ENTRY_SOURCES, type EntrySource } from './kinds';
 import { IsCalendarDate, MAX_TEXT } from './rules';
 
@@ -16,7 +17,7 @@ export abstract class EntryBase {
   writtenBy: string;
   @IsIn(ENTRY_SOURCES)
   source: EntrySource;
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   jobId?: string;
 }

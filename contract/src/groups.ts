@@ -1,6 +1,7 @@
 import { SPECIES } from '@yaylak/core';
 import type { Species } from '@yaylak/core';
-import { IsBoolean, IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsString, IsUUID, Length, Min } from 'class-validator';
+import { MayBeMissing } from './nested';
 import { MAX_TEXT } from './rules';
 
 export class CreateGroup {
@@ -9,7 +10,7 @@ export class CreateGroup {
   @IsString()
   @Length(1, MAX_TEXT)
   name: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(SPECIES)
   species?: Species;
 }
@@ -18,11 +19,11 @@ export class ChangeGroup {
   @IsInt()
   @Min(1)
   version: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   name?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsBoolean()
   isClosed?: boolean;
 }

@@ -10,7 +10,6 @@ import type {
   TagShape,
   WeightUnit,
 } from '@yaylak/core';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -19,14 +18,13 @@ import {
   IsInt,
   IsNumber,
   IsObject,
-  IsOptional,
   IsString,
   Length,
   Matches,
   Max,
   Min,
-  ValidateNested,
 } from 'class-validator';
+import { IsNested, IsNestedList, MayBeMissing } from './nested';
 import { MAX_TEXT } from './rules';
 import { CalendarSetting, ResourcesSetting } from './season';
 
@@ -68,7 +66,7 @@ export class StandardSetting implements Standard {
 
 /** Whose hand the others are held against, and whose scores are set right by it. */
 export class ScorersSetting {
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   reference?: string;
@@ -103,51 +101,45 @@ export class ChangeHolding {
   @IsInt()
   @Min(1)
   version: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   name?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   keeper?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(['kg', 'lb'])
   unit?: WeightUnit;
-  @IsOptional()
+  @MayBeMissing()
   @Matches(/^[A-Z]{3}$/, { message: 'currency is three capital letters, such as EUR' })
   currency?: string;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => PointsWeightsSetting)
+  @MayBeMissing()
+  @IsNested(() => PointsWeightsSetting)
   pointsWeights?: PointsWeightsSetting;
   /** Whole fields of the species table to lay over it; checked field by field by the server. */
-  @IsOptional()
+  @MayBeMissing()
   @IsObject()
   species?: SpeciesOverrides;
-  @IsOptional()
+  @MayBeMissing()
   @IsArray()
   @ArrayMaxSize(80)
-  @ValidateNested({ each: true })
-  @Type(() => StandardSetting)
+  @IsNestedList(() => StandardSetting)
   standards?: StandardSetting[];
-  @IsOptional()
+  @MayBeMissing()
   @IsArray()
   @ArrayMaxSize(60)
-  @ValidateNested({ each: true })
-  @Type(() => BlankTags)
+  @IsNestedList(() => BlankTags)
   blankTags?: BlankTags[];
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => ScorersSetting)
+  @MayBeMissing()
+  @IsNested(() => ScorersSetting)
   scorers?: ScorersSetting;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => ResourcesSetting)
+  @MayBeMissing()
+  @IsNested(() => ResourcesSetting)
   resources?: ResourcesSetting;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => CalendarSetting)
+  @MayBeMissing()
+  @IsNested(() => CalendarSetting)
   calendar?: CalendarSetting;
 }
 

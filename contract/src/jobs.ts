@@ -1,5 +1,4 @@
 import type { FemaleKind, IdentifierKind, Mob, Sex, Species } from '@yaylak/core';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -7,12 +6,11 @@ import {
   IsArray,
   IsIn,
   IsISO8601,
-  IsOptional,
   IsString,
   IsUUID,
   Length,
-  ValidateNested,
 } from 'class-validator';
+import { IsNested, IsNestedList, MayBeMissing } from './nested';
 import type { TagView } from './animals';
 import type { Entry } from './entries';
 import type { ProductView } from './remedies';
@@ -42,14 +40,12 @@ export class StartJob {
   @ArrayUnique()
   stations: Station[];
   /** What each station has to know. */
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => StationSettings)
+  @MayBeMissing()
+  @IsNested(() => StationSettings)
   settings?: StationSettings;
   @IsArray()
   @ArrayMaxSize(3)
-  @ValidateNested({ each: true })
-  @Type(() => GateChoice)
+  @IsNestedList(() => GateChoice)
   gates: GateChoice[];
   /** Who is expected; the list is fixed when the job starts, so that the count after can be held against it. */
   @IsArray()

@@ -13,19 +13,20 @@ import type {
   TestReading,
 } from '@yaylak/core';
 import { Type } from 'class-transformer';
-import { IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsUUID, Max, Min } from 'class-validator';
+import { MayBeMissing } from './nested';
 import type { TagView, WindowView } from './animals';
 
 /** Whose mating is looked at. */
 export class MatingQuery {
   @IsIn(SPECIES)
   species: Species;
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   groupId?: string;
 }
 export class PedigreeQuery {
-  @IsOptional()
+  @MayBeMissing()
   @Type(() => Number)
   @IsInt()
   @Min(2)

@@ -7,13 +7,13 @@ import {
   IsBoolean,
   IsIn,
   IsNumber,
-  IsOptional,
   IsString,
   IsUUID,
   Length,
   Max,
   Min,
 } from 'class-validator';
+import { MayBeMissing } from './nested';
 import { AnimalEntryBase } from './entryBase';
 import { MARK_COLOURS } from './kinds';
 import { IsGrades, IsLocalTime, MAX_TEXT } from './rules';
@@ -38,7 +38,7 @@ export class ServiceEntry extends AnimalEntryBase {
   type: 'service';
   @IsIn(SERVICE_WAYS)
   way: ServiceWay;
-  @IsOptional()
+  @MayBeMissing()
   @IsLocalTime()
   at?: string;
   /** All that may be the sire: one by hand, several where several ran. */
@@ -48,32 +48,32 @@ export class ServiceEntry extends AnimalEntryBase {
   @IsUUID(undefined, { each: true })
   maleIds: string[];
   /** Code of the straw. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   straw?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   batch?: string;
   /** Who put the straw in. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   technician?: string;
   /** Colour of the mark read. */
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(MARK_COLOURS)
   colour?: (typeof MARK_COLOURS)[number];
-  @IsOptional()
+  @MayBeMissing()
   @IsBoolean()
   isWitnessed?: boolean;
   /** Offered again to see whether she refuses. */
-  @IsOptional()
+  @MayBeMissing()
   @IsBoolean()
   isCheck?: boolean;
   /** Why, where the pair is one that is not put together. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   reason?: string;
@@ -86,11 +86,11 @@ export class StayEntry extends AnimalEntryBase {
   @IsUUID()
   groupId: string;
   /** Of the raddle or harness he wears. */
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(MARK_COLOURS)
   colour?: (typeof MARK_COLOURS)[number];
   /** Finds heats, sires nothing. */
-  @IsOptional()
+  @MayBeMissing()
   @IsBoolean()
   isTeaser?: boolean;
 }
@@ -118,7 +118,7 @@ export class MaleCheckEntry extends AnimalEntryBase {
   @IsGrades(MALE_PARTS, PART_GRADES)
   grades: Partial<Record<MalePart, PartGrade>>;
   /** Around the testicles. */
-  @IsOptional()
+  @MayBeMissing()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(1)
   @Max(80)
@@ -134,12 +134,12 @@ export class GeneTestEntry extends AnimalEntryBase {
   gene: string;
   @IsIn(GENE_RESULTS)
   result: GeneResult;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   laboratory?: string;
   /** The entry of the tube it was read from. */
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   sampleId?: string;
 }

@@ -7,7 +7,6 @@ import {
   IsIn,
   IsInt,
   IsNumber,
-  IsOptional,
   IsString,
   IsUUID,
   Length,
@@ -15,6 +14,7 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
+import { MayBeMissing } from './nested';
 import { AnimalEntryBase } from './entryBase';
 import { MAX_NOTE, MAX_TEXT } from './rules';
 
@@ -27,48 +27,48 @@ export class PregnancyTestEntry extends AnimalEntryBase {
   @IsIn(TEST_RESULTS)
   result: TestResult;
   /** How many were seen or felt. */
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(1)
   @Max(20)
   young?: number;
   /** Age of the young as the scanner told it. */
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(1)
   @Max(400)
   ageDays?: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsArray()
   @ArrayUnique()
   @ArrayMaxSize(SCAN_FINDINGS.length)
   @IsIn(SCAN_FINDINGS, { each: true })
   findings?: ScanFinding[];
   /** Who held the scanner, or felt. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   testedBy?: string;
   /** Somebody who learns to tell the age, and what they said of the same one. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   learner?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(1)
   @Max(400)
   learnerAgeDays?: number;
   /** The entry of the tube it was read from. */
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   sampleId?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   laboratory?: string;
   /** Why it was made before it can tell. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   reason?: string;
@@ -80,7 +80,7 @@ export class LossEntry extends AnimalEntryBase {
   type: 'loss';
   @IsIn(LOSS_WAYS)
   how: LossWay;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   words?: string;
@@ -92,21 +92,21 @@ export class WayOnEntry extends AnimalEntryBase {
   type: 'way-on';
   @IsIn(WAYS_ON)
   decision: WayOn;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(WAYS_ON)
   suggested?: WayOn;
   /** That she carried, as it was known then. */
-  @IsOptional()
+  @MayBeMissing()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0)
   @Max(1)
   chance?: number;
   /** The figures it stood on. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(MAX_NOTE)
   evidence?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   reason?: string;

@@ -1,6 +1,7 @@
 import type { Ease, FeedVerdict, Sex, Species, WeaningWay } from '@yaylak/core';
 import { SPECIES } from '@yaylak/core';
-import { IsIn, IsOptional, IsString, Length } from 'class-validator';
+import { IsIn, IsString, Length } from 'class-validator';
+import { MayBeMissing } from './nested';
 import type { TagView, WindowView } from './animals';
 import type { GainView } from './growth';
 import { MAX_TEXT } from './rules';
@@ -130,17 +131,17 @@ export type LitterValue = (typeof LITTER_VALUES)[number];
 export class LittersQuery {
   @IsIn(SPECIES)
   species: Species;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(LITTER_GROUPS)
   by?: LitterGroupBy;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(LITTER_VALUES)
   value?: LitterValue;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   dearer?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   cheaper?: string;

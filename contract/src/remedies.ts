@@ -1,6 +1,5 @@
 import { DOSE_UNITS, PRODUCT_KINDS, ROUTES, SPECIES } from '@yaylak/core';
 import type { BatchStock, DoseUnit, ProductKind, Route, Species } from '@yaylak/core';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -9,15 +8,14 @@ import {
   IsIn,
   IsInt,
   IsNumber,
-  IsOptional,
   IsString,
   IsUUID,
   Length,
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
+import { IsNested, IsNestedList, MayBeMissing } from './nested';
 import type { TagView, WindowView } from './animals';
 import { IsCalendarDate, MAX_TEXT } from './rules';
 
@@ -41,19 +39,18 @@ export class DoseFacts {
   species: Species;
   @IsIn(['kg', 'band', 'head'])
   by: 'kg' | 'band' | 'head';
-  @IsOptional()
+  @MayBeMissing()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0.000001)
   @Max(MAX_AMOUNT)
   perKg?: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(20)
-  @ValidateNested({ each: true })
-  @Type(() => DoseBandFacts)
+  @IsNestedList(() => DoseBandFacts)
   bands?: DoseBandFacts[];
-  @IsOptional()
+  @MayBeMissing()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0.0001)
   @Max(MAX_AMOUNT)
@@ -65,12 +62,12 @@ export class WithdrawalFacts {
   species: Species;
   @IsIn(ROUTES)
   route: Route;
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(0)
   @Max(1000)
   meatDays?: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(0)
   @Max(1000)
@@ -93,7 +90,7 @@ export class BatchFacts {
   @Length(1, 60)
   batch: string;
   /** Last day it may be used. */
-  @IsOptional()
+  @MayBeMissing()
   @IsCalendarDate()
   expiresOn?: string;
   /** Bought, in the dose unit. */
@@ -110,15 +107,15 @@ export class ProductFacts {
   name: string;
   @IsIn(PRODUCT_KINDS)
   kind: ProductKind;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(MAX_TEXT)
   active?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(MAX_TEXT)
   form?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(MAX_TEXT)
   concentration?: string;
@@ -126,8 +123,7 @@ export class ProductFacts {
   doseUnit: DoseUnit;
   @IsArray()
   @ArrayMaxSize(SPECIES.length)
-  @ValidateNested({ each: true })
-  @Type(() => DoseFacts)
+  @IsNestedList(() => DoseFacts)
   doses: DoseFacts[];
   /** What the syringe can measure, in the dose unit. */
   @IsNumber({ allowNaN: false, allowInfinity: false })
@@ -136,7 +132,7 @@ export class ProductFacts {
   step: number;
   @IsIn(['up', 'nearest'])
   rounding: 'up' | 'nearest';
-  @IsOptional()
+  @MayBeMissing()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0.001)
   @Max(10_000)
@@ -148,30 +144,27 @@ export class ProductFacts {
   routes: Route[];
   @IsArray()
   @ArrayMaxSize(SPECIES.length * ROUTES.length)
-  @ValidateNested({ each: true })
-  @Type(() => WithdrawalFacts)
+  @IsNestedList(() => WithdrawalFacts)
   withdrawals: WithdrawalFacts[];
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => CourseFacts)
+  @MayBeMissing()
+  @IsNested(() => CourseFacts)
   course?: CourseFacts;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(MAX_TEXT)
   prescribedBy?: string;
   @IsArray()
   @ArrayMaxSize(40)
-  @ValidateNested({ each: true })
-  @Type(() => BatchFacts)
+  @IsNestedList(() => BatchFacts)
   batches: BatchFacts[];
   /** Under so much left the stock is spoken of. */
-  @IsOptional()
+  @MayBeMissing()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0)
   @Max(10_000_000)
   lowAt?: number;
   /** A bolus or mineral given in these months, 1 to 12. */
-  @IsOptional()
+  @MayBeMissing()
   @IsArray()
   @ArrayMaxSize(12)
   @IsInt({ each: true })
@@ -179,7 +172,7 @@ export class ProductFacts {
   @Max(12, { each: true })
   planMonths?: number[];
   /** To whom: these groups, those grown and present. */
-  @IsOptional()
+  @MayBeMissing()
   @IsArray()
   @ArrayMaxSize(50)
   @IsUUID('all', { each: true })
@@ -197,7 +190,7 @@ export class ChangeProduct extends ProductFacts {
   @Min(1)
   version: number;
   /** No longer used: it stays in the register and is not offered. */
-  @IsOptional()
+  @MayBeMissing()
   @IsBoolean()
   isClosed?: boolean;
 }
@@ -253,19 +246,19 @@ export interface RemediesView {
 }
 
 export class RegisterQuery {
-  @IsOptional()
+  @MayBeMissing()
   @IsCalendarDate()
   from?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsCalendarDate()
   to?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   productId?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   animalId?: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(SPECIES)
   species?: Species;
 }

@@ -1,13 +1,11 @@
 import { FLUSHING_SCHOOLS, REMATING_SCHOOLS, SPECIES } from '@yaylak/core';
 import type { FlushingSchool, RematingSchool, Species } from '@yaylak/core';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
   IsIn,
   IsInt,
   IsNumber,
-  IsOptional,
   IsString,
   IsUUID,
   Length,
@@ -15,8 +13,8 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
+import { IsNested, IsNestedList, MayBeMissing } from './nested';
 import { IsCalendarDate, IsDayMap, MAX_TEXT } from './rules';
 
 export class WantedSetting {
@@ -25,7 +23,7 @@ export class WantedSetting {
   @IsCalendarDate()
   on: string;
   /** How old they are sold, where a sale is wanted. */
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(1)
   @Max(1500)
@@ -35,7 +33,7 @@ export class PlannedDoseSetting {
   @IsString()
   @Length(1, MAX_TEXT)
   name: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   productId?: string;
   @IsInt()
@@ -53,7 +51,7 @@ export class PlanFacts {
   name: string;
   @IsIn(SPECIES)
   species: Species;
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   groupId?: string;
   @IsInt()
@@ -68,28 +66,26 @@ export class PlanFacts {
   /** Steps written down as done, with the day. */
   @IsDayMap('date')
   done: Record<string, string>;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => WantedSetting)
+  @MayBeMissing()
+  @IsNested(() => WantedSetting)
   wanted?: WantedSetting;
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(Object.keys(FLUSHING_SCHOOLS))
   flushing?: FlushingSchool;
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(1)
   @Max(12)
   cycles?: number;
-  @IsOptional()
+  @MayBeMissing()
   @IsArray()
   @ArrayMaxSize(8)
-  @ValidateNested({ each: true })
-  @Type(() => PlannedDoseSetting)
+  @IsNestedList(() => PlannedDoseSetting)
   doses?: PlannedDoseSetting[];
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(Object.keys(REMATING_SCHOOLS))
   school?: RematingSchool;
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(1)
   @Max(12)
@@ -134,50 +130,46 @@ export class PensSetting {
 }
 /** What there is of hands, pens and feed; plans are held against it. */
 export class ResourcesSetting {
-  @IsOptional()
+  @MayBeMissing()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0)
   @Max(200)
   workDaysPerWeek?: number;
   @IsArray()
   @ArrayMaxSize(SPECIES.length)
-  @ValidateNested({ each: true })
-  @Type(() => PensSetting)
+  @IsNestedList(() => PensSetting)
   birthPens: PensSetting[];
   @IsArray()
   @ArrayMaxSize(40)
-  @ValidateNested({ each: true })
-  @Type(() => AwaySetting)
+  @IsNestedList(() => AwaySetting)
   away: AwaySetting[];
   @IsArray()
   @ArrayMaxSize(12)
-  @ValidateNested({ each: true })
-  @Type(() => LeanSetting)
+  @IsNestedList(() => LeanSetting)
   lean: LeanSetting[];
   /** Heat waves, as seed suffers in them. */
-  @IsOptional()
+  @MayBeMissing()
   @IsArray()
   @ArrayMaxSize(100)
-  @ValidateNested({ each: true })
-  @Type(() => AwaySetting)
+  @IsNestedList(() => AwaySetting)
   hot?: AwaySetting[];
 }
 
 /** What the calendar says beside the plan, and whether it rings. */
 export class CalendarSetting {
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(MAX_TEXT)
   ownText?: string;
   /** Days before; none rings where it is not given. */
-  @IsOptional()
+  @MayBeMissing()
   @IsInt()
   @Min(0)
   @Max(60)
   alarmDays?: number;
 }
 export class CalendarQuery {
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(80)
   key?: string;

@@ -1,6 +1,5 @@
 import { CARE_KINDS, CONDITION_STAGES, GATE_KEYS, MOBS, TAG_COLOURS } from '@yaylak/core';
 import type { CareKind, ConditionStage, GateKey, Mob, SortRule, TagColour } from '@yaylak/core';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -10,15 +9,14 @@ import {
   IsIn,
   IsInt,
   IsNumber,
-  IsOptional,
   IsString,
   IsUUID,
   Length,
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
+import { IsNested, IsNestedList, MayBeMissing } from './nested';
 import {
   JOB_SUBJECTS,
   JOB_WEIGHING,
@@ -39,7 +37,7 @@ export class GateChoice {
   @IsString()
   @Length(1, 40)
   name: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsUUID()
   groupId?: string;
 }
@@ -48,7 +46,7 @@ export class WeighSettings {
   @IsIn(JOB_WEIGHING)
   method: (typeof JOB_WEIGHING)[number];
   /** What the pan weighs. */
-  @IsOptional()
+  @MayBeMissing()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0)
   @Max(500)
@@ -75,8 +73,7 @@ export class ScoreSettings {
   @IsArray()
   @ArrayMaxSize(MOBS.length)
   @ArrayUnique((s: MobSpray) => s.mob)
-  @ValidateNested({ each: true })
-  @Type(() => MobSpray)
+  @IsNestedList(() => MobSpray)
   sprays: MobSpray[];
   @IsIn(MARK_PLACES)
   place: (typeof MARK_PLACES)[number];
@@ -87,7 +84,7 @@ export class TreatSettings {
   @ArrayMaxSize(4)
   @IsUUID('all', { each: true })
   productIds: string[];
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(MAX_TEXT)
   reason?: string;
@@ -104,17 +101,17 @@ export class ScanSettings {
   @IsIn(['scan', 'palpation'])
   way: 'scan' | 'palpation';
   /** Who holds the scanner; where nobody is named, whoever works the job. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   testedBy?: string;
   /** Somebody who learns to tell the age beside them. */
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   learner?: string;
   /** Days since the services stay hidden, so that they do not lead the eye. */
-  @IsOptional()
+  @MayBeMissing()
   @IsBoolean()
   isBlind?: boolean;
 }
@@ -126,14 +123,14 @@ export class MarkSettings {
   @IsString()
   @Length(1, MAX_TEXT)
   purpose: string;
-  @IsOptional()
+  @MayBeMissing()
   @IsCalendarDate()
   until?: string;
 }
 export class CareChoice {
   @IsIn(CARE_KINDS)
   kind: CareKind;
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)
   method?: string;
@@ -142,8 +139,7 @@ export class CareSettings {
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(CARE_KINDS.length)
-  @ValidateNested({ each: true })
-  @Type(() => CareChoice)
+  @IsNestedList(() => CareChoice)
   kinds: CareChoice[];
 }
 export class MoveSettings {
@@ -157,7 +153,7 @@ export class IdentifySettings {
   @ArrayUnique()
   @IsIn(['visual', 'electronic'], { each: true })
   kinds: ('visual' | 'electronic')[];
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(TAG_COLOURS)
   colour?: TagColour;
 }
@@ -166,7 +162,7 @@ export class SortRuleFacts {
   @IsIn(['weight', 'gain', 'standards', 'index'])
   by: SortRule['by'];
   /** Kilograms, kilograms a day, or points; standards need none. */
-  @IsOptional()
+  @MayBeMissing()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(-10)
   @Max(3000)
@@ -186,52 +182,41 @@ export class YoungSettings {
 
 /** What each station has to know. A station that is not in the job needs none. */
 export class StationSettings {
-  @IsOptional()
+  @MayBeMissing()
   @IsIn(JOB_SUBJECTS)
   subject?: JobSubject;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => WeighSettings)
+  @MayBeMissing()
+  @IsNested(() => WeighSettings)
   weigh?: WeighSettings;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => ScoreSettings)
+  @MayBeMissing()
+  @IsNested(() => ScoreSettings)
   score?: ScoreSettings;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => TreatSettings)
+  @MayBeMissing()
+  @IsNested(() => TreatSettings)
   treat?: TreatSettings;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => SampleSettings)
+  @MayBeMissing()
+  @IsNested(() => SampleSettings)
   sample?: SampleSettings;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => ScanSettings)
+  @MayBeMissing()
+  @IsNested(() => ScanSettings)
   scan?: ScanSettings;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => MarkSettings)
+  @MayBeMissing()
+  @IsNested(() => MarkSettings)
   mark?: MarkSettings;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => CareSettings)
+  @MayBeMissing()
+  @IsNested(() => CareSettings)
   care?: CareSettings;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => MoveSettings)
+  @MayBeMissing()
+  @IsNested(() => MoveSettings)
   move?: MoveSettings;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => IdentifySettings)
+  @MayBeMissing()
+  @IsNested(() => IdentifySettings)
   identify?: IdentifySettings;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => YoungSettings)
+  @MayBeMissing()
+  @IsNested(() => YoungSettings)
   young?: YoungSettings;
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => SortRuleFacts)
+  @MayBeMissing()
+  @IsNested(() => SortRuleFacts)
   sort?: SortRuleFacts;
 }
 
@@ -246,13 +231,11 @@ export class TemplateFacts {
   @ArrayUnique()
   @IsIn(STATIONS, { each: true })
   stations: Station[];
-  @ValidateNested()
-  @Type(() => StationSettings)
+  @IsNested(() => StationSettings)
   settings: StationSettings;
   @IsArray()
   @ArrayMaxSize(3)
-  @ValidateNested({ each: true })
-  @Type(() => GateChoice)
+  @IsNestedList(() => GateChoice)
   gates: GateChoice[];
 }
 export class KeepTemplate extends TemplateFacts {

@@ -95,6 +95,10 @@ it.each<[Refusal, string]>([
   ],
   [{ code: 'amount-not-positive', field: 'amount', value: '0' }, 'An amount of 0 cannot be. Type how much was given.'],
   [
+    { code: 'unknown-job', field: 'jobId', value: 'x' },
+    'The job this was recorded in is not in the book. Start a job, or record it outside one.',
+  ],
+  [
     { code: 'unknown-product', field: 'productId', value: 'x' },
     'This product is not on the list. Add it under Remedies with what its label says.',
   ],

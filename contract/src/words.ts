@@ -47,6 +47,8 @@ export function refusalText(
       return `A weight of ${shown(Number(value), unit)} cannot be. Type what the scale says.`;
     case 'weight-too-high':
       return `${shown(Number(value), unit)} is more than any ${SPECIES_WORDS[refusal.species].plural} weigh here (up to ${shown(refusal.heaviestKg, unit)}). Check the figure, or raise the limit under Holding.`;
+    case 'unknown-job':
+      return 'The job this was recorded in is not in the book. Start a job, or record it outside one.';
     case 'unknown-product':
       return 'This product is not on the list. Add it under Remedies with what its label says.';
     case 'amount-not-positive':

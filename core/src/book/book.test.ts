@@ -59,6 +59,7 @@ const book: BookView = {
   today: day('2026-11-23'),
   animal: (id) => all.get(id),
   hasProduct: (id) => id === 'drench',
+  hasJob: (id) => id === 'weighing',
   tubeOf: (tube) => (tube === 'B-001' ? 'ram' : undefined),
   hasGroup: (id) => id === 'flock',
   settings: (species) => SPECIES_TABLE[species],
@@ -293,7 +294,8 @@ describe('the rules of mating', () => {
     ['taken out twice', { type: 'stay-end', ...ofRam, stayId: 'over' }, 'stay-ended'],
     ['raddle on one that is out', { type: 'harness', ...ofRam, stayId: 'over' }, 'stay-ended'],
     ['a check of a female', { type: 'male-check', ...ofRam, animalId: 'ewe' }, 'not-a-male'],
-    ['a test of no gene', { type: 'gene-test', ...ofRam, gene: ' ' }, 'empty'],
+    ['a test of no gene', { type: 'gene-test', ...ofRam, gene: ' ', sampleId: undefined }, 'empty'],
+    ['a test of no tube of his', { type: 'gene-test', ...ofRam, gene: 'wry jaw', sampleId: 'x' }, 'unknown-sample'],
     ['a heat of a male', { type: 'heat', ...ofRam, at: momentOf('2026-11-01T07:00') }, 'not-a-female'],
   ])('%s', (_, entry, code) => {
     expect(checkEntry(entry, book)?.code).toBe(code);

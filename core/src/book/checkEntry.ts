@@ -87,6 +87,7 @@ export interface BookView extends PregnancyBook, BirthBook {
   readonly today: Day;
   hasGroup(id: string): boolean;
   hasProduct(id: string): boolean;
+  hasJob(id: string): boolean;
   /** Who has the tube of this number already, on that day or in the same job. */
   tubeOf(tube: string, on: Day): string | undefined;
   /** What the young of two would be, and whether they may be put together. */
@@ -107,6 +108,7 @@ export type Refusal = { readonly field: string; readonly value: string } & (
         | 'in-future'
         | 'empty'
         | 'unknown-product'
+        | 'unknown-job'
         | 'amount-not-positive'
         | 'withdrawal-needed'
         | 'nothing-looked-at'
@@ -127,6 +129,11 @@ export type Refusal = { readonly field: string; readonly value: string } & (
   | BirthRefusal
   | { readonly code: 'parentage'; readonly role: ParentRole; readonly fault: ParentageFault }
 );
+
+/** Whether the job an entry was written in is in the book; a book that was put back may not have it. */
+export function checkJob({ jobId }: { readonly jobId?: string }, book: Pick<BookView, 'hasJob'>): Refusal | undefined {
+  return jobId === undefined || book.hasJob(jobId) ? undefined : { code: 'unknown-job', field: 'jobId', value: jobId };
+}
 
 /** The first rule of the book an entry breaks. */
 export function checkEntry(entry: CheckedEntry, book: BookView): Refusal | undefined {

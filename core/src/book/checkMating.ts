@@ -21,7 +21,7 @@ export type MatingEntryToCheck =
   | (OfAnimal & { readonly type: 'stay'; readonly groupId: string })
   | (OfAnimal & { readonly type: 'stay-end' | 'harness'; readonly stayId: string })
   | (OfAnimal & { readonly type: 'male-check' })
-  | (OfAnimal & { readonly type: 'gene-test'; readonly gene: string });
+  | (OfAnimal & { readonly type: 'gene-test'; readonly gene: string; readonly sampleId: string | undefined });
 
 /** What the young of a pair would be, and why it is not to be. */
 export interface PairJudged {
@@ -57,7 +57,7 @@ export function checkMating(
   book: MatingBook,
 ):
   | MatingRefusal
-  | { readonly code: 'unknown-group' | 'empty'; readonly field: string; readonly value: string }
+  | { readonly code: 'unknown-group' | 'unknown-sample' | 'empty'; readonly field: string; readonly value: string }
   | undefined {
   const { sex } = facts.record;
   const own = { field: 'animalId', value: entry.animalId };
@@ -82,7 +82,10 @@ export function checkMating(
     case 'male-check':
       return sex === 'male' ? undefined : { code: 'not-a-male', ...own };
     case 'gene-test':
-      return entry.gene.trim() === '' ? { code: 'empty', field: 'gene', value: entry.gene } : undefined;
+      if (entry.gene.trim() === '') return { code: 'empty', field: 'gene', value: entry.gene };
+      return entry.sampleId === undefined || facts.samples.some((s) => s.entryId === entry.sampleId)
+        ? undefined
+        : { code: 'unknown-sample', field: 'sampleId', value: entry.sampleId };
   }
 }
 

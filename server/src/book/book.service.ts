@@ -1,3 +1,4 @@
+import { ConstraintViolationException } from '@mikro-orm/core';
 import { MikroORM, type EntityManager } from '@mikro-orm/libsql';
 import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
 import {
@@ -10,6 +11,7 @@ import {
 } from '@yaylak/contract';
 import {
   checkEntry,
+  checkJob,
   dayOf,
   doubtReading,
   factLists,
@@ -36,6 +38,22 @@ interface Judged {
   readonly kept: Entry[];
   readonly steps: (() => Undo)[];
   readonly strikes: (readonly [entryId: string, strikeId: string])[];
+}
+
+const refusedBySchema = (answer: EntryAnswer): EntryAnswer =>
+  answer.status === 'kept'
+    ? {
+        id: answer.id,
+        status: 'refused',
+        message:
+          'This does not fit what is in the book: it speaks of something that is not there. Check it and record it again.',
+      }
+    : answer;
+
+/** An answer to one entry, and what it does to the state when it is kept. */
+interface Outcome {
+  readonly answer: EntryAnswer;
+  readonly step?: () => Undo;
 }
 
 /** The one door by which facts come into the book. */
@@ -75,6 +93,7 @@ export class BookService implements OnModuleInit {
     for (const { id, facts, isClosed, version } of await em.find(ProductEntity, {}))
       state.products.set(id, { id, facts, isClosed, version });
     for (const { id, facts, version } of await em.find(PlanEntity, {})) state.plans.set(id, { id, facts, version });
+    for (const { id } of await em.getConnection().execute<{ id: string }[]>('select id from job')) state.jobs.add(id);
     const kept = await readEntries(em, { all: true });
     const versions = await em
       .getConnection()
@@ -140,14 +159,42 @@ export class BookService implements OnModuleInit {
       if (mode === 'check' || judged.kept.length === 0) return judged.answers;
       if (mode === 'whole' && judged.answers.some((a) => a.status === 'refused'))
         return judged.answers.map((a) => (a.status === 'kept' ? { id: a.id, status: 'left-out' } : a));
-      await this.transact(async (em) => {
-        await writeEntries(em, judged.kept, this.nextSeq);
-        await writeStrikes(em, judged.strikes);
-      });
-      this.nextSeq += judged.kept.length;
-      for (const step of judged.steps) step();
-      return judged.answers;
+      try {
+        await this.keep(judged);
+        return judged.answers;
+      } catch (error) {
+        if (!(error instanceof ConstraintViolationException) || this.isInDoubt) throw error;
+        return mode === 'whole' ? judged.answers.map(refusedBySchema) : this.keepOneByOne(shaped);
+      }
     });
+  }
+
+  private async keep(judged: Judged): Promise<void> {
+    await this.transact(async (em) => {
+      await writeEntries(em, judged.kept, this.nextSeq);
+      await writeStrikes(em, judged.strikes);
+    });
+    this.nextSeq += judged.kept.length;
+    for (const step of judged.steps) step();
+  }
+
+  /**
+   * The schema holds what the rules forgot to ask. It refuses a batch as a whole, so each entry goes in by itself:
+   * what one of them breaks is said of that one, and the others are kept.
+   */
+  private async keepOneByOne(shaped: readonly Shaped[]): Promise<EntryAnswer[]> {
+    const answers: EntryAnswer[] = [];
+    for (const one of shaped) {
+      const judged = await this.judge([one]);
+      try {
+        if (judged.kept.length > 0) await this.keep(judged);
+        answers.push(...judged.answers);
+      } catch (error) {
+        if (!(error instanceof ConstraintViolationException)) throw error;
+        answers.push(...judged.answers.map(refusedBySchema));
+      }
+    }
+    return answers;
   }
 
   /** Replaces an animal's record after it was written. */
@@ -193,7 +240,12 @@ export class BookService implements OnModuleInit {
         }
         const target =
           entry.type === 'strike' ? (inBatch.get(entry.entryId) ?? known.get(entry.entryId)?.entry) : undefined;
-        const outcome = entry.type === 'strike' ? this.judgeStrike(entry, target, struck) : this.judgeFact(entry);
+        const lost = checkJob(entry, { hasJob: (id) => this.state.jobs.has(id) });
+        const outcome: Outcome = lost
+          ? { answer: this.refused(entry.id, lost) }
+          : entry.type === 'strike'
+            ? this.judgeStrike(entry, target, struck)
+            : this.judgeFact(entry);
         judged.answers.push(outcome.answer);
         if (!outcome.step) continue;
         // Applied for the entries after it in the batch, and taken back below: the state waits for the commit.
@@ -212,7 +264,7 @@ export class BookService implements OnModuleInit {
     return judged;
   }
 
-  private judgeFact(entry: AnimalEntry): { answer: EntryAnswer; step?: () => Undo } {
+  private judgeFact(entry: AnimalEntry): Outcome {
     const refusal = checkEntry(toChecked(entry), this.state.view(this.clock.today()));
     if (refusal) return { answer: this.refused(entry.id, refusal) };
     const doubt = entry.type === 'weight' ? this.doubtOf(entry) : undefined;
@@ -222,11 +274,7 @@ export class BookService implements OnModuleInit {
     };
   }
 
-  private judgeStrike(
-    entry: StrikeEntry,
-    target: Entry | undefined,
-    struck: ReadonlySet<string>,
-  ): { answer: EntryAnswer; step?: () => Undo } {
+  private judgeStrike(entry: StrikeEntry, target: Entry | undefined, struck: ReadonlySet<string>): Outcome {
     const refuse = (message: string): { answer: EntryAnswer } => ({
       answer: { id: entry.id, status: 'refused', message },
     });

@@ -1,4 +1,20 @@
-import { arrival, strike, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
+import { driverOf } from '../tests/faults';
+import {
+  arrival,
+  fact,
+  identifierEnd,
+  move,
+  note,
+  strike,
+  tag,
+  testApp,
+  TODAY,
+  treatment,
+  uuid,
+  weight,
+  type TestApp,
+} from '../tests/testApp';
+import { BookService } from './book.service';
 
 let t: TestApp;
 beforeEach(async () => {
@@ -186,17 +202,46 @@ describe('when the file cannot be written', () => {
   );
 
   it('(locked) waits a little, then says who holds it', async () => {
-    const other = await testApp(t.config.dataDir);
-    await sql(other, 'begin immediate');
+    const other = new (driverOf(t.orm))(t.config.dataFile);
+    other.exec('begin immediate');
     await t
       .http()
       .post('/api/entries')
       .send({ entries: [arrival(uuid())] })
       .expect(503, /held by another program/);
-    await sql(other, 'rollback');
-    await other.app.close();
+    other.exec('rollback');
+    other.close();
     expect(statuses(await t.post(arrival(uuid())))).toEqual(['kept']);
   }, 20_000);
+});
+
+describe('what speaks of something that is not there', () => {
+  const cases: [string, (ewe: string) => object][] = [
+    ['a job', (ewe) => ({ ...weight(ewe, TODAY, 40), jobId: uuid() })],
+    ['a group', (ewe) => move(ewe, uuid())],
+    ['a product', (ewe) => treatment(ewe, uuid())],
+    ['a tube', (ewe) => fact('gene-test', ewe, { gene: 'wry jaw', result: 'free', sampleId: uuid() })],
+    ['a foster dam', (ewe) => fact('fostering', ewe, { damId: uuid() })],
+    ['an identifier', (ewe) => identifierEnd(ewe, uuid())],
+    ['a stay', (ewe) => fact('stay-end', ewe, { stayId: uuid() })],
+    ['a strike of no entry', () => strike(uuid())],
+    ['a strike in no job', () => ({ ...strike(uuid()), jobId: uuid() })],
+  ];
+  it.each(cases)('%s is refused in words, and the rest of the batch kept', async (_, lost) => {
+    const ewe = uuid();
+    const answers = await t.post(arrival(ewe), lost(ewe), note(ewe, 'calm'));
+    expect(statuses(answers)).toEqual(['kept', 'refused', 'kept']);
+    expect(answers[1]).toMatchObject({ message: expect.stringMatching(/\.$/) });
+  });
+
+  it('and what no rule asks is refused by the schema, one entry and not its batch', async () => {
+    const ewe = uuid();
+    jest.spyOn(t.app.get(BookService).state.jobs, 'has').mockReturnValue(true);
+    const lost = { ...note(ewe, 'in no job'), jobId: uuid() };
+    expect(statuses(await t.post(arrival(ewe), lost, note(ewe, 'calm')))).toEqual(['kept', 'refused', 'kept']);
+    t = await t.again();
+    expect((await t.http().get('/api/book')).body.entries).toHaveLength(2);
+  });
 });
 
 describe('bodies of the wrong kind', () => {

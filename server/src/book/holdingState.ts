@@ -80,6 +80,7 @@ export class HoldingState {
   /** Who was born by whom, and reared. */
   readonly litters = new Litters(this);
   readonly products = new Map<string, ProductRecord>();
+  readonly jobs = new Set<string>();
   readonly plans = new Map<string, PlanRecord>();
   private readonly tubes = new Map<string, SampleFact[]>();
   private readonly wearers = new Map<string, Set<string>>();
@@ -154,6 +155,7 @@ export class HoldingState {
       animal: (id) => this.animals.get(id),
       hasGroup: (id) => this.groups.has(id),
       hasProduct: (id) => this.products.has(id),
+      hasJob: (id) => this.jobs.has(id),
       tubeOf: (tube, on) => this.tubeOf(tube, on),
       settings: (species) => this.settings(species),
       pair: (femaleId, maleId) => this.family.pair(femaleId, maleId),

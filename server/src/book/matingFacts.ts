@@ -62,6 +62,6 @@ export function matingToCheck(
     case 'male-check':
       return { type: 'male-check', ...base };
     case 'gene-test':
-      return { type: 'gene-test', ...base, gene: entry.gene };
+      return { type: 'gene-test', ...base, gene: entry.gene, sampleId: entry.sampleId };
   }
 }

@@ -57,6 +57,7 @@ export class JobsService {
           finishedAt: null,
         }),
       );
+      this.book.state.jobs.add(job.id);
       this.book.state.version++;
       return this.toView({ ...job, finishedAt: null });
     });

@@ -109,3 +109,52 @@ it('keeps the log of a job until the job is forgotten', async () => {
   await outbox.forgetJob('j');
   expect(await indexedDbStore(name).load()).toEqual([]);
 });
+
+it('keeps waiting what the server did not answer', async () => {
+  const asked: string[][] = [];
+  const outbox = createOutbox(indexedDbStore(freshName()), {
+    postEntries: (entries) => {
+      asked.push(entries.map((e) => e.id));
+      const known = asked.length === 1 ? entries.slice(0, 1) : entries;
+      return Promise.resolve(known.map(({ id }) => ({ id, status: 'kept' as const })));
+    },
+    post: () => Promise.resolve(),
+  });
+  await outbox.put([entry('1'), entry('2'), entry('3')]);
+  await until(() => outbox.state().waiting === 0);
+  expect(asked.slice(0, 2)).toEqual([
+    ['1', '2', '3'],
+    ['2', '3'],
+  ]);
+});
+
+it('puts aside the one entry that spoils a whole request, and sends the others', async () => {
+  const kept: string[] = [];
+  const outbox = createOutbox(indexedDbStore(freshName()), {
+    postEntries: (entries) => {
+      if (entries.some((e) => e.id === '3'))
+        return Promise.reject(new ProblemError({ type: '', title: 'Not that one.', status: 400 }));
+      kept.push(...entries.map((e) => e.id));
+      return Promise.resolve(entries.map(({ id }) => ({ id, status: 'kept' as const })));
+    },
+    post: () => Promise.resolve(),
+  });
+  await outbox.put(['1', '2', '3', '4', '5'].map((id) => entry(id)));
+  await until(() => outbox.state().waiting === 0);
+  expect(kept).toEqual(['1', '2', '4', '5']);
+  expect(outbox.state().refused.map((i) => i.message)).toEqual(['Not that one.']);
+});
+
+it.each([401, 403, 408, 421, 429, 503])(
+  'waits after an answer of %s, which says nothing of what was sent',
+  async (status) => {
+    const outbox = createOutbox(indexedDbStore(freshName()), {
+      postEntries: () => Promise.reject(new ProblemError({ type: '', title: '', status })),
+      post: () => Promise.resolve(),
+    });
+    await outbox.put([entry('1'), entry('2')]);
+    await outbox.flush();
+    expect(outbox.state()).toMatchObject({ waiting: 2, refused: [] });
+    outbox.stop();
+  },
+);

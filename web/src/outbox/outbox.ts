@@ -1,6 +1,6 @@
 import type { EntriesAnswered, Entry, EntryAnswer } from '@yaylak/contract';
 import { v7 } from 'uuid';
-import { ask, ProblemError } from '../api/client';
+import { ask, AwayError, ProblemError } from '../api/client';
 import type { Outgoing, OutboxItem, OutboxStore } from './store';
 
 export interface OutboxState {
@@ -97,17 +97,27 @@ export function createOutbox(store: OutboxStore, courier: Courier = serverCourie
     try {
       const answers = await deliver(courier, batch);
       await settle(
-        batch.map((item, i) => {
+        batch.flatMap((item, i): OutboxItem[] => {
           const answer = answers[i];
-          return answer?.status === 'refused'
-            ? { ...item, state: 'refused', message: answer.message }
-            : { ...item, state: 'kept' };
+          // What was not answered is not known to be kept: it waits and is asked again.
+          if (!answer) return [];
+          return [
+            answer.status === 'refused'
+              ? { ...item, state: 'refused', message: answer.message }
+              : { ...item, state: 'kept' },
+          ];
         }),
       );
+      if (answers.length < batch.length) throw new AwayError();
     } catch (error) {
       // A no to the whole request is an answer; trying again would bring the same one. A server in trouble is not.
-      if (!(error instanceof ProblemError) || error.problem.status >= 500 || error.problem.status === 429) throw error;
-      await settle(batch.map((item) => ({ ...item, state: 'refused', message: error.message })));
+      if (!(error instanceof ProblemError) || isForLater(error.problem.status)) throw error;
+      if (batch.length === 1)
+        return settle(batch.map((item) => ({ ...item, state: 'refused', message: error.message })));
+      // One of them stands in the way of all: found by halves, and only that one is put aside.
+      const half = Math.ceil(batch.length / 2);
+      await sendBatch(batch.slice(0, half));
+      await sendBatch(batch.slice(half));
     }
   };
 
@@ -187,6 +197,10 @@ export function createOutbox(store: OutboxStore, courier: Courier = serverCourie
   };
 }
 
+/** Answers that say nothing of what was sent: not let in, too slow, too often, or the server itself in trouble. */
+const NOT_NOW: readonly number[] = [401, 403, 408, 421, 425, 429];
+const isForLater = (status: number): boolean => status >= 500 || NOT_NOW.includes(status);
+
 /** The job an item belongs to. */
 export function jobOf(out: Outgoing): string | undefined {
   if (out.kind === 'entry') return out.entry.jobId;
@@ -201,10 +215,10 @@ async function deliver(courier: Courier, batch: readonly OutboxItem[]): Promise<
       return courier.postEntries(batch.flatMap((i) => (i.out.kind === 'entry' ? [i.out.entry] : [])));
     case 'job':
       await courier.post('/api/jobs', first.out.job);
-      return [];
+      return [{ id: first.out.job.id, status: 'kept' }];
     case 'finish':
       await courier.post(`/api/jobs/${first.out.jobId}/finish`, { finishedAt: first.out.finishedAt });
-      return [];
+      return [{ id: first.out.jobId, status: 'kept' }];
   }
 }
 
