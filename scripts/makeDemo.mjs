@@ -1,3 +1,4 @@
+import { mkdirSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { root } from './lib.mjs';
@@ -10,6 +11,7 @@ export async function makeDemo(dataDir) {
     join(root, 'server/dist/index.js'),
   );
   const { makeDemoBook } = require(join(root, 'demo/dist/index.js'));
+  mkdirSync(dataDir, { recursive: true });
   const config = readConfig({ ...process.env, DATA_DIR: dataDir });
   const orm = await openBook(config);
   const app = await createApp(config, orm);

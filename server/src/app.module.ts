@@ -27,8 +27,10 @@ import { ConditionController } from './condition/condition.controller';
 import { ConditionService } from './condition/condition.service';
 import { DrillsService } from './condition/drills.service';
 import { ScorersService } from './condition/scorers.service';
+import { logStream } from './common/logStream';
 import { CONFIG } from './common/tokens';
 import type { ServerConfig } from './config';
+import { closeBook } from './database/openBook';
 import { BookFileService } from './exchange/bookFile.service';
 import { CsvService } from './exchange/csv.service';
 import { ExchangeController } from './exchange/exchange.controller';
@@ -144,15 +146,18 @@ export class AppModule implements OnApplicationShutdown {
       imports: [
         LoggerModule.forRoot({
           forRoutes: ['*path'],
-          pinoHttp: {
-            level: config.logLevel,
-            // Nothing of the book in the logs: method, path without its query, status and time.
-            serializers: {
-              req: (r: { method: string; url: string }) => ({ method: r.method, path: r.url.split('?')[0] }),
-              res: (r: { statusCode: number }) => ({ status: r.statusCode }),
-              err: (e: Error) => ({ type: e.name }),
+          pinoHttp: [
+            {
+              level: config.logLevel,
+              // Nothing of the book in the logs: method, path without its query, status and time.
+              serializers: {
+                req: (r: { method: string; url: string }) => ({ method: r.method, path: r.url.split('?')[0] }),
+                res: (r: { statusCode: number }) => ({ status: r.statusCode }),
+                err: (e: Error) => ({ type: e.name }),
+              },
             },
-          },
+            logStream(),
+          ],
         }),
         ThrottlerModule.forRoot([{ ttl: 10_000, limit: config.requestsPerTenSeconds }]),
         ...(existsSync(config.webDir) ? [interfaceModule(config.webDir)] : []),
@@ -166,7 +171,7 @@ export class AppModule implements OnApplicationShutdown {
   }
 
   async onApplicationShutdown(): Promise<void> {
-    await this.orm.close();
+    await closeBook(this.orm);
   }
 }
 

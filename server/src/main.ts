@@ -18,6 +18,14 @@ async function start(): Promise<void> {
 }
 
 start().catch((error: unknown) => {
+  const { code } = error as { code?: string };
+  if (code === 'EADDRINUSE') {
+    const port = process.env.PORT ?? '4870';
+    process.stderr.write(
+      `Port ${port} is in use. Yaylak may be running already: look at http://127.0.0.1:${port}. Otherwise choose another port, for example PORT=4880.\n`,
+    );
+    process.exit(1);
+  }
   process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
   process.exit(1);
 });

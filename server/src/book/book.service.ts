@@ -1,6 +1,6 @@
 import { ConstraintViolationException } from '@mikro-orm/core';
 import { MikroORM, type EntityManager } from '@mikro-orm/libsql';
-import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
+import { Inject, Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import {
   refusalText,
   type AnimalEntry,
@@ -21,7 +21,7 @@ import {
   type Refusal,
 } from '@yaylak/core';
 import { Clock } from '../common/clock';
-import { isBusy, reconnect, settle } from '../database/openBook';
+import { checkpoint, isBusy, reconnect, settle } from '../database/openBook';
 import { HoldingEntity } from '../holding/holding.entity';
 import { PlanEntity } from '../season/plan.entity';
 import { GroupEntity } from '../groups/group.entity';
@@ -39,6 +39,9 @@ interface Judged {
   readonly steps: (() => Undo)[];
   readonly strikes: (readonly [entryId: string, strikeId: string])[];
 }
+
+/** After so long without a write the log beside the book is brought into it. */
+const QUIET_MS = 2_000;
 
 const refusedBySchema = (answer: EntryAnswer): EntryAnswer =>
   answer.status === 'kept'
@@ -58,11 +61,13 @@ interface Outcome {
 
 /** The one door by which facts come into the book. */
 @Injectable()
-export class BookService implements OnModuleInit {
+export class BookService implements OnModuleInit, OnModuleDestroy {
   state = new HoldingState();
   private nextSeq = 1;
   /** Set when a commit failed and the book could not be read anew: nobody knows what is in the file. */
   private isInDoubt = false;
+  /** Runs out when nothing was written for a while. */
+  private quiet: ReturnType<typeof setTimeout> | undefined;
   /** Batches are judged and written one after another. */
   private last: Promise<unknown> = Promise.resolve();
 
@@ -73,6 +78,10 @@ export class BookService implements OnModuleInit {
 
   async onModuleInit(): Promise<void> {
     await this.load();
+  }
+
+  onModuleDestroy(): void {
+    clearTimeout(this.quiet);
   }
 
   /** Reads the whole book into memory anew. */
@@ -124,12 +133,15 @@ export class BookService implements OnModuleInit {
    */
   async transact<T>(work: (em: EntityManager) => Promise<T>): Promise<T> {
     let isWritten = false;
+    clearTimeout(this.quiet);
     try {
-      return await this.orm.em.fork().transactional(async (em) => {
-        const result = await work(em);
+      const result = await this.orm.em.fork().transactional(async (em) => {
+        const done = await work(em);
         isWritten = true;
-        return result;
+        return done;
       });
+      this.quiet = setTimeout(() => void this.exclusively(() => checkpoint(this.orm)).catch(() => undefined), QUIET_MS);
+      return result;
     } catch (error) {
       this.isInDoubt ||= isWritten;
       await this.settled(error);

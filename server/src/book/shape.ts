@@ -15,7 +15,8 @@ export function shapeEntry(raw: unknown): Shaped {
   const unbounded = boundFault(raw);
   if (unbounded) return { kind: 'faulty', id: known, faults: [unbounded] };
   if (typeof type !== 'string' || !Object.hasOwn(ENTRY_CLASSES, type)) {
-    const message = `“${String(type).slice(0, 40)}” is no kind of entry; use one of ${Object.keys(ENTRY_CLASSES).join(', ')}.`;
+    const given = typeof type === 'string' ? `“${type.slice(0, 40)}”` : 'That';
+    const message = `${given} is not a kind of entry. Use one of ${Object.keys(ENTRY_CLASSES).join(', ')}.`;
     return { kind: 'faulty', id: known, faults: [{ field: 'type', message }] };
   }
   const entry: Entry = plainToInstance(ENTRY_CLASSES[type as EntryType] as new () => Entry, raw);

@@ -4,7 +4,7 @@ import { MikroORM } from '@mikro-orm/libsql';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { readConfig } from '../config';
-import { openBook } from '../database/openBook';
+import { closeBook, openBook } from '../database/openBook';
 import { ormOptions } from '../database/ormConfig';
 import { BookService } from './book.service';
 import { failNextCommit, readFile, type FaultAt } from '../tests/faults';
@@ -188,6 +188,6 @@ it.each(['before', 'in', 'after'] as const)(
     const orm = await openBook(config);
     expect(await orm.migrator.getPendingMigrations()).toEqual([]);
     expect((await orm.schema.getUpdateSchemaSQL()).trim()).toBe('');
-    await orm.close();
+    await closeBook(orm);
   },
 );

@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readConfig } from '../config';
 import { arrival, testApp, uuid } from '../tests/testApp';
-import { backUp, backupFiles, openBook } from './openBook';
+import { backupFiles } from './bookFolder';
+import { backUp, openBook } from './openBook';
 
 it('has migrations that make exactly the schema of the entities', async () => {
   const t = await testApp();
@@ -57,6 +58,6 @@ it('keeps the last twenty backups', async () => {
 it('names the file and the remedy when the book is no book', async () => {
   const config = readConfig({ DATA_DIR: mkdtempSync(join(tmpdir(), 'yaylak-no-book-')) });
   writeFileSync(config.dataFile, 'This is a shopping list and not a book. '.repeat(200));
-  await expect(openBook(config)).rejects.toThrow(`The book ${config.dataFile} could not be opened`);
+  await expect(openBook(config)).rejects.toThrow(`The book ${config.dataFile} is damaged and was not opened`);
   rmSync(config.dataDir, { recursive: true });
 });

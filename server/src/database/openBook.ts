@@ -1,44 +1,97 @@
-import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { closeSync, fsyncSync, mkdirSync, openSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { MikroORM } from '@mikro-orm/libsql';
-import type { ServerConfig } from '../config';
+import { backupFiles, bookThere, brokenIn, howToPutBack, type BookPlace } from './bookFolder';
+import { lockFolder, type Unlock } from './folderLock';
+import { MIGRATIONS } from './migrations';
 import { ormOptions } from './ormConfig';
 
 /** Backups kept; the oldest go first. */
 const BACKUPS_KEPT = 20;
 
+/** The folders that are held, by the book opened in them. */
+const unlocks = new WeakMap<MikroORM, Unlock>();
+
 /**
- * Opens the book file: creates its folder, sets WAL and full synchronisation, and runs waiting migrations, each time
- * with a backup of the file before.
- * @throws Error that names the file and what to do, when it cannot be read or written
+ * Opens the book of a folder, for this process alone: looks whether it is whole, sets WAL, and runs waiting migrations,
+ * each time with a backup of the file before. A folder without a book gets a new one.
+ * @throws Error in words that names the file and what to do
  */
-export async function openBook(config: Pick<ServerConfig, 'dataDir' | 'dataFile' | 'backupDir'>): Promise<MikroORM> {
-  const existed = existsSync(config.dataFile) && statSync(config.dataFile).size > 0;
+export async function openBook(place: BookPlace): Promise<MikroORM> {
+  const { dataDir, dataFile, backupDir } = place;
+  const existed = bookThere(place);
+  const unlock = lockFolder(dataDir);
   let orm: MikroORM | undefined;
   try {
-    mkdirSync(config.backupDir, { recursive: true });
-    orm = await MikroORM.init(ormOptions(config.dataFile));
+    const broken = existed ? brokenIn(dataFile) : undefined;
+    if (broken !== undefined) throw new DamagedBook(broken);
+    mkdirSync(backupDir, { recursive: true });
+    orm = await MikroORM.init(ormOptions(dataFile));
+    unlocks.set(orm, unlock);
     await orm.em.getConnection().execute('pragma journal_mode = wal');
+    await refuseNewer(orm);
     const waiting = await orm.migrator.getPendingMigrations();
     if (waiting.length > 0) {
-      if (existed) await backUp(orm, config.backupDir);
+      if (existed) await backUp(orm, backupDir);
       await orm.migrator.up();
     }
     return orm;
   } catch (cause) {
     if (orm) await letGo(orm);
+    else unlock();
+    if (cause instanceof NewerBook) throw new Error(`The book ${dataFile} ${cause.message}`, { cause });
+    if (cause instanceof DamagedBook || /malformed|not a database|SQLITE_CORRUPT/i.test((cause as Error).message))
+      throw new Error(
+        `The book ${dataFile} is damaged and was not opened: ${(cause as Error).message}. ${howToPutBack(place)}`,
+        { cause },
+      );
     throw new Error(
-      `The book ${config.dataFile} could not be opened: ${(cause as Error).message}. ` +
+      `The book ${dataFile} could not be opened: ${(cause as Error).message}. ` +
         'Check that the folder can be written and the disk has room, or put back a copy from its backups folder.',
       { cause },
     );
   }
 }
 
+class DamagedBook extends Error {}
+class NewerBook extends Error {}
+
+/** A book whose form this version does not know would be half understood and written wrongly. */
+async function refuseNewer(orm: MikroORM): Promise<void> {
+  const connection = orm.em.getConnection();
+  const [table] = await connection.execute<object[]>("select 1 from sqlite_master where name = 'migration'");
+  if (!table) return;
+  const known = new Set(MIGRATIONS.map((m) => m.name));
+  const run = await connection.execute<{ name: string }[]>('select name from migration order by id');
+  const unknown = run.find(({ name }) => !known.has(name));
+  if (unknown)
+    throw new NewerBook(
+      `was written by a newer Yaylak (step ${unknown.name}) and was not opened. Start that version, or put back a copy from before it.`,
+    );
+}
+
+/** Closes the book, everything in its one file, and gives its folder free. */
+export async function closeBook(orm: MikroORM): Promise<void> {
+  await checkpoint(orm).catch(() => undefined);
+  await orm.close();
+  unlocks.get(orm)?.();
+  unlocks.delete(orm);
+}
+
+/**
+ * Brings what stands in the log beside the book into the book's own file: whoever copies that one file then has
+ * everything. While another connection reads, as much as can be.
+ */
+export async function checkpoint(orm: MikroORM): Promise<void> {
+  await orm.em.getConnection().execute('pragma wal_checkpoint(truncate)');
+}
+
 /** Leaves a book that could not be opened as it was found: nothing open, nothing locked. */
 async function letGo(orm: MikroORM): Promise<void> {
   await settle(orm).catch(() => undefined);
   await orm.close(true).catch(() => undefined);
+  unlocks.get(orm)?.();
+  unlocks.delete(orm);
 }
 
 /**
@@ -63,21 +116,27 @@ export function isBusy(error: unknown): boolean {
   return false;
 }
 
-/** Writes a whole copy of the book, consistent at one instant, beside the others. @returns its path */
+/**
+ * Writes a whole copy of the book, consistent at one instant, beside the others: under another name until it is whole,
+ * checked and on the disk, so that a copy with a good name is a good copy.
+ * @returns its path
+ */
 export async function backUp(orm: MikroORM, backupDir: string, now = new Date()): Promise<string> {
   const stamp = now.toISOString().replace(/[-:]/g, '').replace('T', '-').replace('.', '-').slice(0, 19);
   const path = join(backupDir, `yaylak-${stamp}.sqlite`);
-  rmSync(path, { force: true });
-  await orm.em.getConnection().execute(`vacuum into '${path.replaceAll("'", "''")}'`);
+  const part = `${path}.part`;
+  rmSync(part, { force: true });
+  await orm.em.getConnection().execute(`vacuum into '${part.replaceAll("'", "''")}'`);
+  const broken = brokenIn(part);
+  if (broken !== undefined) {
+    rmSync(part, { force: true });
+    throw new Error(`The copy of the book came out damaged (${broken}). Check the disk.`);
+  }
+  const file = openSync(part, 'r+');
+  fsyncSync(file);
+  closeSync(file);
+  renameSync(part, path);
   const old = backupFiles(backupDir).slice(0, -BACKUPS_KEPT);
   for (const name of old) rmSync(join(backupDir, name));
   return path;
 }
-
-/** Names of the backups, oldest first. */
-export const backupFiles = (backupDir: string): string[] =>
-  existsSync(backupDir)
-    ? readdirSync(backupDir)
-        .filter((name) => /^yaylak-.*\.sqlite$/.test(name))
-        .sort()
-    : [];

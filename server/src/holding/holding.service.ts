@@ -31,7 +31,7 @@ import { plain } from '../common/plain';
 import { badFields, staleVersion } from '../common/problems';
 import { CONFIG } from '../common/tokens';
 import type { ServerConfig } from '../config';
-import { backupFiles } from '../database/openBook';
+import { backupFiles } from '../database/bookFolder';
 import { HoldingEntity } from './holding.entity';
 import { blankFaults, resourceFaults, standardFaults } from './listFaults';
 import { overrideFaults } from './overrideFaults';

@@ -1,0 +1,101 @@
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { makeDemoBook } from '@yaylak/demo';
+import { dayOf, SPECIES } from '@yaylak/core';
+import { createFuzzer, minimised, seeded, type ApiDocument, type FuzzRequest } from './tests/fuzzer';
+import { testApp, TODAY, type TestApp } from './tests/testApp';
+
+/** `npm run fuzz` makes all of them. */
+const REQUESTS = Number(process.env.FUZZ_REQUESTS ?? 1_500);
+const SEED = Number(process.env.FUZZ_SEED ?? 20_261_128);
+const HANG_MS = 5_000;
+/** What the book itself grows by stays within this. */
+const MOST_GROWN_MB = 100;
+/** Every so many writes that were taken, all pages are asked. */
+const PAGES_EVERY = Number(process.env.FUZZ_PAGES_EVERY ?? 60);
+
+let t: TestApp;
+let url: string;
+beforeAll(async () => {
+  t = await testApp(undefined, { requestsPerTenSeconds: 1_000_000 });
+  await t
+    .http()
+    .post('/api/book')
+    .send(makeDemoBook(dayOf(TODAY), { years: 1 }))
+    .expect(200);
+  await t.app.listen(0, '127.0.0.1');
+  url = `http://127.0.0.1:${((t.app.getHttpServer() as Server).address() as AddressInfo).port}`;
+}, 60_000);
+afterAll(() => t.close());
+
+interface Answered {
+  readonly status: number;
+  readonly ms: number;
+  readonly text: string;
+}
+
+async function ask({ method, path, body }: FuzzRequest): Promise<Answered> {
+  const from = performance.now();
+  const answer = await fetch(url + path, {
+    method: method.toUpperCase(),
+    signal: AbortSignal.timeout(4 * HANG_MS),
+    ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+  });
+  const text = await answer.text();
+  return { status: answer.status, ms: performance.now() - from, text };
+}
+
+const isBreach = ({ status, ms }: Answered): boolean => status >= 500 || ms > HANG_MS;
+
+it(`${REQUESTS} requests of seed ${SEED} end without a 5xx or a hang, and every page answers after them`, async () => {
+  const document = JSON.parse((await ask({ method: 'get', path: '/api/docs-json' })).text) as ApiDocument;
+  const ids = ((await (await fetch(`${url}/api/book`)).text()).match(/[0-9a-f]{8}-[0-9a-f-]{27}/g) ?? []).slice(
+    0,
+    4_000,
+  );
+  const fuzzer = createFuzzer(document, seeded(SEED), () => ids);
+  const pages = fuzzer.pages.flatMap(({ path }): string[] => {
+    if (path === '/api/book' || path.includes('{id}')) return [];
+    if (path.includes('{species}')) return SPECIES.map((s) => `${path.replace('{species}', s)}?count=3`);
+    return [path, ...SPECIES.map((s) => `${path}?species=${s}`)];
+  });
+  const counts: Record<string, number> = {};
+  const breaches: string[] = [];
+  let written = 0;
+  let kept = 0;
+  const askPages = async (after: FuzzRequest): Promise<void> => {
+    for (const path of pages) {
+      const page = await ask({ method: 'get', path });
+      if (isBreach(page)) breaches.push(`GET ${path}: ${page.status} after ${JSON.stringify(after).slice(0, 600)}`);
+    }
+  };
+  await askPages({ method: 'get', path: 'nothing yet' });
+  global.gc?.();
+  const memoryBefore = process.memoryUsage().heapUsed;
+  for (let i = 0; i < REQUESTS && breaches.length < 20; i++) {
+    const request = fuzzer.next();
+    const answer = await ask(request);
+    counts[answer.status] = (counts[answer.status] ?? 0) + 1;
+    kept += answer.text.match(/"status":"kept"/g)?.length ?? 0;
+    if (isBreach(answer)) {
+      const small = await minimised(request, async (less) => isBreach(await ask(less)));
+      breaches.push(`${answer.status} in ${Math.round(answer.ms)} ms: ${JSON.stringify(small).slice(0, 800)}`);
+    }
+    const { id } = (request.body ?? {}) as { id?: unknown };
+    if (answer.status === 201 && typeof id === 'string') ids.push(id);
+    const isWrite = request.method !== 'get' && answer.status < 300;
+    if (isWrite && ++written % PAGES_EVERY === 0) await askPages(request);
+  }
+  await askPages({ method: 'get', path: 'the end' });
+  global.gc?.();
+  const grownMb = (process.memoryUsage().heapUsed - memoryBefore) / 2 ** 20;
+  process.stdout.write(
+    `fuzz: ${JSON.stringify(counts)}, ${written} written, ${kept} entries kept, memory ${grownMb.toFixed(0)} MB more\n`,
+  );
+  for (const breach of breaches) process.stdout.write(`breach: ${breach}\n`);
+  expect(breaches).toEqual([]);
+  if (global.gc) expect(grownMb).toBeLessThan(MOST_GROWN_MB);
+  // A book that was poisoned would not start again.
+  t = await t.again();
+  await t.http().get('/api/today').expect(200);
+}, 3_600_000);

@@ -1,0 +1,201 @@
+/* Requests made from the API's own document: most of them nearly right, each with something no field may be. */
+
+export interface Schema {
+  readonly $ref?: string;
+  readonly type?: string;
+  readonly format?: string;
+  readonly enum?: readonly unknown[];
+  readonly minimum?: number;
+  readonly maximum?: number;
+  readonly minItems?: number;
+  readonly maxItems?: number;
+  readonly items?: Schema;
+  readonly properties?: Readonly<Record<string, Schema>>;
+  readonly required?: readonly string[];
+  readonly oneOf?: readonly Schema[];
+}
+interface Operation {
+  readonly parameters?: readonly { readonly name: string; readonly in: string; readonly schema: Schema }[];
+  readonly requestBody?: { readonly content: Readonly<Record<string, { readonly schema: Schema }>> };
+}
+export interface ApiDocument {
+  readonly paths: Readonly<Record<string, Readonly<Record<string, Operation>>>>;
+  readonly components: { readonly schemas: Readonly<Record<string, Schema>> };
+}
+
+export interface FuzzRequest {
+  readonly method: string;
+  readonly path: string;
+  readonly body?: unknown;
+}
+
+export type Random = () => number;
+
+/** Numbers that look random and are the same for a seed (mulberry32). */
+export function seeded(seed: number): Random {
+  let a = seed;
+  return () => {
+    a = (a + 0x6d2b79f5) | 0;
+    let t = Math.imul(a ^ (a >>> 15), 1 | a);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
+  };
+}
+
+let deep: unknown = 1;
+for (let i = 0; i < 60; i++) deep = [deep];
+
+/** What a field may be sent as by a faulty device or a hostile hand. */
+export const POISON: readonly unknown[] = [
+  null,
+  [],
+  [[]],
+  {},
+  '',
+  '\u0000',
+  '\ud800',
+  1e308,
+  -0,
+  -1,
+  0.1,
+  true,
+  'x'.repeat(10_000),
+  '__proto__',
+  'constructor',
+  '2026-02-30',
+  '0000-01-01',
+  '9999-12-31',
+  'NaN',
+  [null],
+  [{}],
+  { toString: 1 },
+  deep,
+];
+
+const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
+
+function uuid(random: Random): string {
+  const hex = (n: number): string => Array.from({ length: n }, () => Math.floor(random() * 16).toString(16)).join('');
+  return `${hex(8)}-${hex(4)}-7${hex(3)}-8${hex(3)}-${hex(12)}`;
+}
+
+function dateOf(random: Random): string {
+  const day = new Date(Date.UTC(2025, 0, 1) + Math.floor(random() * 1100) * 86_400_000);
+  return day.toISOString().slice(0, 10);
+}
+
+/** Makes requests; `known` are ids that are in the book, so that many of them are taken. */
+export function createFuzzer(document: ApiDocument, random: Random, known: () => readonly string[]) {
+  const operations = Object.entries(document.paths).flatMap(([path, methods]) =>
+    Object.entries(methods).map(([method, operation]) => ({ path, method, operation })),
+  );
+  const anId = (): string => (random() < 0.8 ? pick(random, known()) : uuid(random));
+
+  const text = (name: string, schema: Schema): string => {
+    if (schema.format === 'uuid') return name === 'id' ? uuid(random) : anId();
+    if (/(^on|On|since|until|^from|^to|At)$/.test(name))
+      return name.endsWith('At') ? `${dateOf(random)}T08:00:00.000Z` : dateOf(random);
+    if (name === 'at') return `${dateOf(random)}T07:30`;
+    if (name === 'currency') return 'EUR';
+    return pick(random, ['a', 'Ewe 12', 'K-001', 'gut', '26-0001']);
+  };
+
+  function valueOf(name: string, schema: Schema, depth = 0): unknown {
+    if (schema.$ref !== undefined && schema.type === undefined) {
+      const named = document.components.schemas[schema.$ref.split('/').at(-1) as string];
+      return named && depth < 8 ? valueOf(name, named, depth + 1) : {};
+    }
+    if (schema.oneOf) return valueOf(name, pick(random, schema.oneOf), depth + 1);
+    if (schema.enum) return pick(random, schema.enum);
+    if (schema.type === 'string') return text(name, schema);
+    if (schema.type === 'boolean') return random() < 0.5;
+    if (schema.type === 'array')
+      return Array.from({ length: Math.max(schema.minItems ?? 0, Math.floor(random() * 3)) }, () =>
+        valueOf(name, schema.items ?? {}, depth + 1),
+      );
+    if (schema.type === 'integer' || schema.type === 'number') {
+      if (name === 'version') return random() < 0.8 ? 1 + Math.floor(random() * 3) : 7;
+      const from = schema.minimum ?? 0;
+      const value = from + random() * (Math.min(schema.maximum ?? 60, from + 60) - from);
+      return schema.type === 'integer' ? Math.round(value) : Math.round(value * 10) / 10;
+    }
+    return Object.fromEntries(
+      Object.entries(schema.properties ?? {})
+        .filter(([key]) => (schema.required ?? []).includes(key) || random() < 0.4)
+        .map(([key, of]) => [key, valueOf(key, of, depth + 1)]),
+    );
+  }
+
+  /** Puts something that may not be somewhere into a value. */
+  function poisoned(value: unknown): unknown {
+    if (typeof value !== 'object' || value === null || random() < 0.25) return pick(random, POISON);
+    const keys = Object.keys(value);
+    if (keys.length === 0 || random() < 0.1)
+      return { ...value, [pick(random, ['more', '__proto__', 'id', 'a\u0000'])]: pick(random, POISON) };
+    const key = pick(random, keys);
+    const inner = (value as Record<string, unknown>)[key];
+    if (Array.isArray(value)) return value.map((v: unknown, i) => (String(i) === key ? poisoned(v) : v));
+    return { ...value, [key]: poisoned(inner) };
+  }
+
+  return {
+    /** The pages: everything that is only read, asked as the interface asks it. */
+    pages: operations.filter((o) => o.method === 'get'),
+    next(): FuzzRequest {
+      const writes = operations.filter((o) => o.method !== 'get');
+      const entries = writes.filter((o) => o.path === '/api/entries');
+      const { path, method, operation } = pick(
+        random,
+        random() < 0.35 ? entries : random() < 0.7 ? writes : operations,
+      );
+      const params = operation.parameters ?? [];
+      const poison = (v: unknown): string => {
+        const value = random() < 0.3 ? pick(random, POISON) : v;
+        return typeof value === 'string' ? value.slice(0, 2_000) : JSON.stringify(value);
+      };
+      let url = path.replaceAll(/\{(\w+)\}/g, (_, name: string) =>
+        encodeURIComponent(toWhole(poison(name === 'species' ? 'sheep' : anId()))),
+      );
+      const query = params.filter((p) => p.in === 'query' && random() < 0.6);
+      if (query.length > 0)
+        url += `?${query.map((p) => `${p.name}=${encodeURIComponent(toWhole(poison(valueOf(p.name, p.schema))))}`).join('&')}`;
+      const schema = operation.requestBody?.content['application/json']?.schema;
+      if (method === 'get' || method === 'delete') return { method, path: url };
+      const body = schema ? valueOf('', schema) : { format: 'yaylak-book', formatVersion: 1 };
+      return { method, path: url, body: random() < 0.6 ? poisoned(body) : body };
+    },
+  };
+}
+
+/** An address holds no half pairs. */
+const toWhole = (text: string): string => (text as string & { toWellFormed(): string }).toWellFormed();
+
+/** The same request with fewer fields, as long as it still breaks. */
+export async function minimised(
+  request: FuzzRequest,
+  breaks: (request: FuzzRequest) => Promise<boolean>,
+): Promise<FuzzRequest> {
+  let body = request.body;
+  const paths = (value: unknown, under: readonly string[] = []): string[][] =>
+    typeof value === 'object' && value !== null && under.length < 6
+      ? Object.entries(value).flatMap(([key, v]) => [[...under, key], ...paths(v, [...under, key])])
+      : [];
+  for (const path of paths(body)) {
+    const less = without(body, path);
+    if (less !== undefined && (await breaks({ ...request, body: less }))) body = less;
+  }
+  return { ...request, body };
+}
+
+function without(value: unknown, [key, ...rest]: readonly string[]): unknown {
+  if (typeof value !== 'object' || value === null || key === undefined || !Object.hasOwn(value, key)) return undefined;
+  if (rest.length === 0)
+    return Array.isArray(value)
+      ? value.filter((_, i) => String(i) !== key)
+      : Object.fromEntries(Object.entries(value).filter(([k]) => k !== key));
+  const inner = without((value as Record<string, unknown>)[key], rest);
+  if (inner === undefined) return undefined;
+  return Array.isArray(value)
+    ? value.map((v: unknown, i) => (String(i) === key ? inner : v))
+    : { ...value, [key]: inner };
+}
