@@ -1,14 +1,108 @@
-import type { PointsWeights, Sex, Species, SpeciesOverrides, WeightUnit } from '@yaylak/core';
+import {
+  SEXES,
+  SPECIES,
+  type PointsWeights,
+  type Sex,
+  type Species,
+  type SpeciesOverrides,
+  type WeightUnit,
+} from '@yaylak/core';
+import { IsBoolean, IsIn, IsInt, IsISO8601, IsOptional, IsString, IsUUID, Length, Max, Min } from 'class-validator';
 import type { Entry } from './entries';
-import type { BlankTags, ScorersSetting, StandardSetting } from './holding';
-import type { StartJob } from './jobs';
-import type { ProductFacts } from './remedies';
-import type { CalendarSetting, PlanFacts, ResourcesSetting } from './season';
+import { ChangeHolding, type BlankTags, type ScorersSetting, type StandardSetting } from './holding';
+import { StartJob } from './jobs';
+import { IsNested, MayBeMissing } from './nested';
+import { ProductFacts } from './remedies';
+import { IsCalendarDate, MAX_TEXT } from './rules';
+import { PlanFacts, type CalendarSetting, type ResourcesSetting } from './season';
 import type { TemplateFacts } from './stations';
 import type { KeepDrill } from './condition';
 
 export const BOOK_FORMAT = 'yaylak-book';
 export const BOOK_FORMAT_VERSION = 1;
+
+/** The records of a book file, each checked on its way in as the API checks what it takes. */
+export class BookGroup {
+  @IsUUID()
+  id: string;
+  @IsString()
+  @Length(1, MAX_TEXT)
+  name: string;
+  @IsOptional()
+  @IsIn(SPECIES)
+  species: Species | null;
+  @IsBoolean()
+  isClosed: boolean;
+  @IsInt()
+  @Min(1)
+  version: number;
+}
+export class BookJob extends StartJob {
+  @IsOptional()
+  @IsISO8601({ strict: true })
+  finishedAt: string | null;
+}
+export class BookProduct {
+  @IsUUID()
+  id: string;
+  @IsNested(() => ProductFacts)
+  facts: ProductFacts;
+  @IsBoolean()
+  isClosed: boolean;
+  @IsInt()
+  @Min(1)
+  version: number;
+}
+export class BookPlan {
+  @IsUUID()
+  id: string;
+  @IsNested(() => PlanFacts)
+  facts: PlanFacts;
+  @IsInt()
+  @Min(1)
+  version: number;
+}
+export class BookAnimalRecord {
+  @IsUUID()
+  id: string;
+  @IsIn(SPECIES)
+  species: Species;
+  @IsIn(SEXES)
+  sex: Sex;
+  @IsOptional()
+  @IsCalendarDate()
+  bornOn: string | null;
+  @IsOptional()
+  @IsUUID()
+  damId: string | null;
+  @IsOptional()
+  @IsUUID()
+  sireId: string | null;
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(20)
+  birthType: number | null;
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(20)
+  rearingType: number | null;
+  @IsOptional()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  strain: string | null;
+  @IsInt()
+  @Min(1)
+  version: number;
+}
+/** Settings as the API takes them, and the calendar's address. */
+export class BookHolding extends ChangeHolding {
+  @MayBeMissing()
+  @IsString()
+  @Length(16, 64)
+  calendarKey?: string;
+}
 
 /** An animal's record as it stands; its arrival carries how it came. */
 export interface BookAnimal {
@@ -42,6 +136,7 @@ export interface BookFile {
     readonly scorers?: ScorersSetting;
     readonly resources?: ResourcesSetting;
     readonly calendar?: CalendarSetting;
+    readonly calendarKey?: string;
   };
   readonly groups: readonly {
     readonly id: string;

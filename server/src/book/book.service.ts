@@ -24,7 +24,7 @@ import { Clock } from '../common/clock';
 import { checkpoint, isBusy, reconnect, settle } from '../database/openBook';
 import { HoldingEntity } from '../holding/holding.entity';
 import { PlanEntity } from '../season/plan.entity';
-import { GroupEntity } from '../groups/group.entity';
+import { groupsInOrder } from '../groups/groupsInOrder';
 import { ProductEntity } from '../remedies/product.entity';
 import { HoldingState, type Undo } from './holdingState';
 import { recordOf, toChecked } from './toChecked';
@@ -91,7 +91,7 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
     const holding = await em.findOne(HoldingEntity, 1);
     if (holding) state.setOverrides(holding.species);
     if (holding?.scorers) state.setScorers(holding.scorers);
-    for (const g of await em.find(GroupEntity, {}, { orderBy: { name: 'asc' } }))
+    for (const g of await groupsInOrder(em))
       state.groups.set(g.id, {
         id: g.id,
         name: g.name,

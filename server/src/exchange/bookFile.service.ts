@@ -1,33 +1,21 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import {
-  BOOK_FORMAT,
-  BOOK_FORMAT_VERSION,
-  KeepDrill,
-  PlanFacts,
-  ProductFacts,
-  type BookAnimal,
-  type BookFile,
-  type Entry,
-} from '@yaylak/contract';
-import { SPECIES, SEXES } from '@yaylak/core';
-import { plainToInstance } from 'class-transformer';
-import { validateSync } from 'class-validator';
+import { BOOK_FORMAT, BOOK_FORMAT_VERSION, type BookAnimal, type BookFile } from '@yaylak/contract';
 import { AnimalEntity } from '../animals/animal.entity';
-import { applyAll, BookService } from '../book/book.service';
-import { HoldingState } from '../book/holdingState';
+import { BookService } from '../book/book.service';
 import { readEntries } from '../book/readEntries';
-import { shapeEntry } from '../book/shape';
 import { writeEntries, writeStrikes } from '../book/writeEntries';
-import { badFields, conflict, fieldFaults } from '../common/problems';
+import { conflict } from '../common/problems';
 import { DrillEntity } from '../condition/drill.entity';
 import { GroupEntity } from '../groups/group.entity';
 import { HoldingEntity } from '../holding/holding.entity';
+import { groupsInOrder } from '../groups/groupsInOrder';
 import { HoldingService } from '../holding/holding.service';
 import { JobEntity } from '../jobs/job.entity';
 import { TemplateEntity } from '../jobs/template.entity';
 import { ProductEntity } from '../remedies/product.entity';
 import { PlanEntity } from '../season/plan.entity';
+import { checkBook } from './checkBook';
 
 /** The whole book as one file, out and in. */
 @Injectable()
@@ -53,13 +41,14 @@ export class BookFileService {
       scorers,
       resources,
       calendar,
+      calendarKey,
       version,
     } = await this.holding.settings();
     const products = await em.find(ProductEntity, {}, { orderBy: { id: 'asc' } });
     const templates = await em.find(TemplateEntity, {}, { orderBy: { id: 'asc' } });
     const plans = await em.find(PlanEntity, {}, { orderBy: { id: 'asc' } });
     const drills = await em.find(DrillEntity, {}, { orderBy: { id: 'asc' } });
-    const groups = await em.find(GroupEntity, {}, { orderBy: { id: 'asc' } });
+    const groups = await groupsInOrder(em);
     const jobs = await em.find(JobEntity, {}, { orderBy: { id: 'asc' } });
     const animals = await em
       .getConnection()
@@ -81,6 +70,7 @@ export class BookFileService {
         ...(scorers ? { scorers } : {}),
         ...(resources ? { resources } : {}),
         ...(calendar ? { calendar } : {}),
+        ...(calendarKey ? { calendarKey } : {}),
       },
       groups: groups.map((g) => ({
         id: g.id,
@@ -145,7 +135,7 @@ export class BookFileService {
           'This holding has a book already.',
           'A whole book goes only into an empty holding. Start Yaylak with an empty data folder and read it in there.',
         );
-      const entries = this.checked(file);
+      const entries = await checkBook(file);
       await this.book.transact(async (em) => {
         // Dams may stand after their young in the file; the keys are checked at the end.
         await em.getConnection().execute('pragma defer_foreign_keys = on', [], 'run', em.getTransactionContext());
@@ -155,6 +145,7 @@ export class BookFileService {
           scorers = null,
           resources = null,
           calendar = null,
+          calendarKey = null,
           ...holding
         } = file.holding;
         await em.upsert(HoldingEntity, {
@@ -165,6 +156,7 @@ export class BookFileService {
           scorers,
           resources,
           calendar,
+          calendarKey,
         });
         for (const product of file.products ?? []) await em.insert(ProductEntity, { ...product });
         for (const plan of file.plans ?? []) await em.insert(PlanEntity, { ...plan });
@@ -187,69 +179,5 @@ export class BookFileService {
       await this.book.load();
       return { animals: file.animals.length, entries: entries.length };
     });
-  }
-
-  private checked(file: BookFile): Entry[] {
-    const wrong = (field: string, message: string) => badFields([{ field, message }]);
-    if (file?.format !== BOOK_FORMAT)
-      throw wrong(
-        'format',
-        'This is not a book written by Yaylak. Choose the file that was written with “The whole book”.',
-      );
-    if (file.formatVersion !== BOOK_FORMAT_VERSION)
-      throw wrong(
-        'formatVersion',
-        `This book was written in form ${String(file.formatVersion)}; this Yaylak reads form ${BOOK_FORMAT_VERSION}. Use a newer Yaylak.`,
-      );
-    for (const part of ['groups', 'jobs', 'animals', 'entries'] as const)
-      if (!Array.isArray(file[part]))
-        throw wrong(part, `The file has no list of ${part}. It may have been cut off; write it out again.`);
-    const animals = new Map(file.animals.map((a) => [a.id, a]));
-    for (const a of file.animals) {
-      if (!SPECIES.includes(a.species) || !SEXES.includes(a.sex))
-        throw wrong(`animals.${a.id}`, `Animal ${a.id} has a species or sex this book does not know.`);
-      for (const parent of [a.damId, a.sireId])
-        if (parent && !animals.has(parent))
-          throw wrong(`animals.${a.id}`, `Animal ${a.id} has a parent that is not in the file.`);
-    }
-    const products = new Set((file.products ?? []).map((p) => p.id));
-    const parts = [
-      ['products', ProductFacts, (file.products ?? []).map((p) => [p.id, p.facts])],
-      ['plans', PlanFacts, (file.plans ?? []).map((p) => [p.id, p.facts])],
-      ['drills', KeepDrill, (file.drills ?? []).map((d) => [d.id, d])],
-    ] as const;
-    for (const [part, shape, list] of parts)
-      for (const [id, facts] of list as [string, object][]) {
-        const errors = validateSync(plainToInstance(shape as new () => object, facts), { whitelist: true });
-        const words = fieldFaults(errors).map((f) => f.message);
-        if (words.length > 0)
-          throw wrong(
-            `${part}.${id}`,
-            `${part.slice(0, 1).toUpperCase()}${part.slice(1, -1)} ${id}: ${words.join(' ')}`,
-          );
-      }
-    const entries = file.entries.map((raw, i) => {
-      const shaped = shapeEntry(raw);
-      if (shaped.kind === 'faulty')
-        throw wrong(`entries.${i}`, `Entry ${i + 1}: ${shaped.faults.map((f) => f.message).join(' ')}`);
-      const { entry } = shaped;
-      if (entry.type === 'treatment' && !products.has(entry.productId))
-        throw wrong(`entries.${i}`, `Entry ${i + 1} speaks of a product that is not in the file.`);
-      if (entry.type !== 'strike' && !animals.has(entry.animalId))
-        throw wrong(`entries.${i}`, `Entry ${i + 1} speaks of an animal that is not in the file.`);
-      return entry;
-    });
-    const struckBy = new Map(entries.flatMap((e) => (e.type === 'strike' ? [[e.entryId, e.id] as const] : [])));
-    try {
-      // Tried on an empty state first: a book that cannot be read back must not be written.
-      applyAll(
-        new HoldingState(),
-        entries.map((entry) => ({ entry, struckBy: struckBy.get(entry.id) })),
-        new Map(),
-      );
-    } catch (error) {
-      throw wrong('entries', `The file does not hang together: ${(error as Error).message}.`);
-    }
-    return entries;
   }
 }

@@ -1,6 +1,23 @@
 import { makeDemoBook } from '@yaylak/demo';
+import type { BookFile, Problem } from '@yaylak/contract';
+import type { ProblemException } from '../common/problems';
+import { BookFileService } from './bookFile.service';
 import { dayOf } from '@yaylak/core';
-import { arrival, strike, testApp, TODAY, uuid, weight, type TestApp } from '../tests/testApp';
+import {
+  aGroup,
+  aProduct,
+  arrival,
+  fact,
+  move,
+  note,
+  strike,
+  testApp,
+  TODAY,
+  treatment,
+  uuid,
+  weight,
+  type TestApp,
+} from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {
@@ -73,4 +90,153 @@ it('goes only into an empty holding, whole or not at all', async () => {
     .post('/api/book')
     .send(book)
     .expect(409, /has a book already/);
+});
+
+describe('a spoilt book', () => {
+  const [ewe, ram, lamb, group, job] = [uuid(), uuid(), uuid(), uuid(), uuid()];
+  const good = async (): Promise<BookFile> => {
+    const product = await aProduct(t);
+    await t.http().post('/api/groups').send({ id: group, name: 'Ewes' });
+    await t
+      .http()
+      .post('/api/jobs')
+      .send({
+        id: job,
+        name: 'Weighing',
+        on: TODAY,
+        startedAt: '2026-11-23T08:00:00.000Z',
+        startedBy: 'Aylin',
+        stations: ['weigh'],
+        gates: [],
+        animalIds: [ewe],
+      });
+    const old = { bornOn: '2023-04-01', on: '2023-04-01' };
+    const w = weight(ewe, '2026-06-01', 60);
+    const answers = await t.post(
+      arrival(ewe, old),
+      arrival(ram, { ...old, sex: 'male' }),
+      arrival(lamb, { damId: ewe, sireId: ram }),
+      move(ewe, group),
+      { ...weight(ewe, TODAY, 61), jobId: job },
+      treatment(ewe, product),
+      w,
+      strike(w.id),
+      fact('service', ewe, { way: 'hand', maleIds: [ram] }),
+    );
+    expect(answers.filter((a) => a.status !== 'kept')).toEqual([]);
+    return (await t.http().get('/api/book')).body as BookFile;
+  };
+  type Spoil = (book: BookFile) => unknown;
+  const entry =
+    (type: string, change: object): Spoil =>
+    (book) => ({
+      ...book,
+      entries: book.entries.map((e) => (e.type === type ? { ...e, ...change } : e)),
+    });
+  const part =
+    (name: keyof BookFile, value: unknown): Spoil =>
+    (book) => ({ ...book, [name]: value });
+  const first =
+    (name: 'animals' | 'groups' | 'jobs' | 'products', change: object): Spoil =>
+    (book) => ({
+      ...book,
+      [name]: (book[name] as object[]).map((r, i) => (i === 0 ? { ...r, ...change } : r)),
+    });
+  const animal =
+    (id: string, change: object): Spoil =>
+    (book) => ({
+      ...book,
+      animals: book.animals.map((a) => (a.id === id ? { ...a, ...change } : a)),
+    });
+  const SPOILT: [string, string, Spoil][] = [
+    ['null', 'format', () => null],
+    ['a list', 'format', () => []],
+    ['no settings', 'holding.', part('holding', null)],
+    ['settings that are a list', 'holding.', part('holding', [])],
+    ['settings of a wrong kind', 'holding.unit', (b) => ({ ...b, holding: { ...b.holding, unit: 'stone' } })],
+    [
+      'figures of no species',
+      'holding.species.dragon',
+      (b) => ({ ...b, holding: { ...b.holding, species: { dragon: {} } } }),
+    ],
+    ['null among the groups', 'groups.0', part('groups', [null])],
+    ['null among the animals', 'animals.0', part('animals', [null])],
+    ['null among the entries', 'entries.0', part('entries', [null])],
+    ['entries that are an object', 'entries', part('entries', {})],
+    ['a group without a name', 'groups.0.name', first('groups', { name: '' })],
+    ['a group twice', 'groups.1.id', (b) => ({ ...b, groups: [...b.groups, ...b.groups] })],
+    ['a job of no station', 'jobs.0.stations', first('jobs', { stations: ['fly'] })],
+    ['a product that is a list', 'products.0.facts', first('products', { facts: [] })],
+    ['plans that are a word', 'plans', part('plans', 'none')],
+    [
+      'a plan that lacks what it needs',
+      'plans.0',
+      part('plans', [
+        {
+          id: uuid(),
+          version: 1,
+          facts: { kind: 'season', name: 'x', species: 'sheep', females: 2, matingOn: TODAY, shifts: {}, done: {} },
+        },
+      ]),
+    ],
+    ['an animal of no species', 'animals.0.species', first('animals', { species: 'dragon' })],
+    ['an unknown dam', 'animals.', animal(lamb, { damId: uuid() })],
+    ['its own dam', 'animals.', animal(lamb, { sex: 'female', damId: lamb })],
+    ['a ram for a dam', 'animals.', animal(lamb, { damId: ram })],
+    [
+      'an animal that never came',
+      'animals.',
+      (b) => ({ ...b, animals: [...b.animals, { ...b.animals[0], id: uuid() }] }),
+    ],
+    ['an unknown group', 'entries.3.groupId', entry('move', { groupId: uuid() })],
+    ['an unknown job', 'entries.4.jobId', (b) => ({ ...b, jobs: [] })],
+    ['an unknown product', 'entries.5.productId', entry('treatment', { productId: uuid() })],
+    ['an unknown male', 'entries.8.maleIds', entry('service', { maleIds: [uuid()] })],
+    ['a strike of nothing', 'entries.7.entryId', entry('strike', { entryId: uuid() })],
+    ['an entry twice', 'entries.9.id', (b) => ({ ...b, entries: [...b.entries, b.entries[0]] })],
+    ['an entry of no kind', 'entries.0', entry('arrival', { type: 'poem' })],
+    ['a NUL in a text', 'entries.5', entry('treatment', { batch: 'K\u0000' })],
+    ['a form to come', 'formatVersion', part('formatVersion', 99)],
+    ['no form', 'formatVersion', part('formatVersion', '1')],
+  ];
+
+  it('of every kind is refused by the place in the file, in words, and leaves nothing', async () => {
+    const book = await good();
+    const other = await testApp(undefined, { requestsPerTenSeconds: 10_000 });
+    for (const [kind, field, spoil] of SPOILT) {
+      const fault = await other.app
+        .get(BookFileService)
+        .import(spoil(book) as BookFile)
+        .catch((e: ProblemException) => e.problem);
+      expect([kind, (fault as Problem).fields?.[0]?.field]).toEqual([
+        kind,
+        expect.stringMatching(new RegExp(`^${field.replaceAll('.', '\\.')}`)),
+      ]);
+      expect((fault as Problem).detail).toMatch(/[.]$/);
+    }
+    expect((await other.http().get('/api/book')).body).toMatchObject({ groups: [], animals: [], entries: [] });
+    await other.http().post('/api/book').send(book).expect(200);
+    expect((await other.http().get('/api/book')).text).toBe(JSON.stringify(book));
+    await other.close();
+  });
+});
+
+it('keeps the order of the groups and the address of the calendar', async () => {
+  const season = async (app: TestApp) =>
+    ((await app.http().get('/api/season')).body as { calendarKey: string }).calendarKey;
+  for (const name of ['Wethers', 'Ewes', 'Old ewes']) await aGroup(t, name);
+  const ewe = uuid();
+  await t.post(arrival(ewe), note(ewe, 'calm'));
+  const key = await season(t);
+  const first = await t.http().get('/api/book');
+  const other = await testApp();
+  await other
+    .http()
+    .post('/api/book')
+    .send(first.body as object)
+    .expect(200);
+  expect((first.body as BookFile).groups.map((g) => g.name)).toEqual(['Wethers', 'Ewes', 'Old ewes']);
+  expect((await other.http().get('/api/book')).text).toBe(first.text);
+  expect(await season(other)).toBe(key);
+  await other.close();
 });
