@@ -143,6 +143,13 @@ export class ChangeHolding {
   calendar?: CalendarSetting;
 }
 
+/** A record that cannot be used as it is stored; it is left out, and the rest of the book stands. */
+export interface BookFinding {
+  readonly record: 'setting' | 'product' | 'plan' | 'template' | 'job' | 'entry' | 'link' | 'clock';
+  readonly id: string;
+  readonly message: string;
+}
+
 export interface HoldingView {
   readonly name: string;
   readonly keeper: string;
@@ -165,6 +172,8 @@ export interface HoldingView {
     readonly backups: number;
     /** A bridge to stick and crate that the server was told of. */
     readonly devicesUrl: string | null;
+    /** What does not stand in the book as it should. */
+    readonly findings: readonly BookFinding[];
   };
 }
 

@@ -10,6 +10,11 @@ const { defaultMetadataStorage } = require('class-transformer/cjs/storage') as {
 
 /** The API's page at /api/docs, with the contract's own classes as its schemas. */
 export function serveApiPage(app: NestExpressApplication): void {
+  // Made when it is first asked for: it is not needed to start.
+  SwaggerModule.setup('api/docs', app, () => documentOf(app));
+}
+
+function documentOf(app: NestExpressApplication): OpenAPIObject {
   const document = SwaggerModule.createDocument(
     app,
     new DocumentBuilder()
@@ -45,7 +50,7 @@ export function serveApiPage(app: NestExpressApplication): void {
       },
     };
   }
-  SwaggerModule.setup('api/docs', app, document);
+  return document;
 }
 
 type ClassOf = new () => object;

@@ -2,7 +2,13 @@ import { ConstraintViolationException } from '@mikro-orm/core';
 import { MikroORM, type EntityManager } from '@mikro-orm/libsql';
 import { Inject, Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import {
+  missingOf,
+  PlanFacts,
+  ProductFacts,
   refusalText,
+  StationSettings,
+  TemplateFacts,
+  type BookFinding,
   type AnimalEntry,
   type Entry,
   type EntryAnswer,
@@ -13,19 +19,26 @@ import {
   checkEntry,
   checkJob,
   dayOf,
+  isoOf,
   doubtReading,
   factLists,
   mainIdentifier,
   readingBefore,
   type AnimalRecord,
+  type Day,
   type Refusal,
 } from '@yaylak/core';
 import { Clock } from '../common/clock';
+import { faultsOf, type ClassOf } from '../common/faultsOf';
 import { checkpoint, isBusy, reconnect, settle } from '../database/openBook';
 import { HoldingEntity } from '../holding/holding.entity';
+import { soundSettings } from '../holding/soundSettings';
+import { JobEntity } from '../jobs/job.entity';
+import { TemplateEntity } from '../jobs/template.entity';
 import { PlanEntity } from '../season/plan.entity';
 import { groupsInOrder } from '../groups/groupsInOrder';
 import { ProductEntity } from '../remedies/product.entity';
+import { ENTRY_TABLES } from './entryTables';
 import { HoldingState, type Undo } from './holdingState';
 import { recordOf, toChecked } from './toChecked';
 import { readEntries, type KeptEntry } from './readEntries';
@@ -63,6 +76,8 @@ interface Outcome {
 @Injectable()
 export class BookService implements OnModuleInit, OnModuleDestroy {
   state = new HoldingState();
+  /** What does not stand in the book as it should, found when it was read. */
+  findings: readonly BookFinding[] = [];
   private nextSeq = 1;
   /** Set when a commit failed and the book could not be read anew: nobody knows what is in the file. */
   private isInDoubt = false;
@@ -89,8 +104,13 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
     const em = this.orm.em.fork();
     const state = new HoldingState();
     const holding = await em.findOne(HoldingEntity, 1);
-    if (holding) state.setOverrides(holding.species);
-    if (holding?.scorers) state.setScorers(holding.scorers);
+    const findings: BookFinding[] = [];
+    if (holding) {
+      const { leftOut, species, findings: found } = soundSettings(holding);
+      findings.push(...found);
+      state.setOverrides(species);
+      if (holding.scorers && !leftOut.includes('scorers')) state.setScorers(holding.scorers);
+    }
     for (const g of await groupsInOrder(em))
       state.groups.set(g.id, {
         id: g.id,
@@ -99,16 +119,36 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
         isClosed: g.isClosed,
         version: g.version,
       });
+    const isSound = (record: BookFinding['record'], id: string, shape: ClassOf, facts: unknown): boolean => {
+      const [fault] = faultsOf(shape, facts);
+      if (fault) findings.push({ record, id, message: fault.message });
+      return !fault;
+    };
     for (const { id, facts, isClosed, version } of await em.find(ProductEntity, {}))
-      state.products.set(id, { id, facts, isClosed, version });
-    for (const { id, facts, version } of await em.find(PlanEntity, {})) state.plans.set(id, { id, facts, version });
-    for (const { id } of await em.getConnection().execute<{ id: string }[]>('select id from job')) state.jobs.add(id);
-    const kept = await readEntries(em, { all: true });
+      if (isSound('product', id, ProductFacts, facts)) state.products.set(id, { id, facts, isClosed, version });
+    for (const { id, facts, version } of await em.find(PlanEntity, {})) {
+      if (!isSound('plan', id, PlanFacts, facts)) continue;
+      const missing = missingOf(facts);
+      if (missing.length === 0) state.plans.set(id, { id, facts, version });
+      else findings.push({ record: 'plan', id, message: `The plan lacks ${missing.join(', ')}.` });
+    }
+    for (const { id, facts } of await em.find(TemplateEntity, {})) isSound('template', id, TemplateFacts, facts);
+    for (const { id, settings } of await em.find(JobEntity, {}, { fields: ['id', 'settings'] })) {
+      state.jobs.add(id);
+      if (settings) isSound('job', id, StationSettings, settings);
+    }
+    const kept = await readEntries(em, { all: true }, (id, type) =>
+      findings.push({ record: 'entry', id, message: `A ${type} cannot be read.` }),
+    );
     const versions = await em
       .getConnection()
       .execute<{ id: string; version: number }[]>('select id, version from animal where version > 1');
     const versionOf = new Map(versions.map((v) => [v.id, v.version]));
-    applyAll(state, kept, versionOf);
+    applyAll(state, kept, versionOf, ({ id, type }) =>
+      findings.push({ record: 'entry', id, message: `A ${type} does not fit what is in the book.` }),
+    );
+    findings.push(...(await linksBroken(em)), ...clockFindings(kept, this.clock.today()));
+    this.findings = findings;
     this.nextSeq = (kept.at(-1)?.seq ?? 0) + 1;
     state.version = this.state.version + 1;
     this.state = state;
@@ -325,18 +365,62 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
   }
 }
 
+/** Kinds whose columns hold lists: what the schema cannot hold to a shape is looked at when it is read. */
+const WITH_LISTS = new Set(Object.entries(ENTRY_TABLES).flatMap(([type, { read }]) => (read ? [type] : [])));
+/** Findings named at most: the first say enough. */
+const MOST_FINDINGS = 20;
+
+/** Rows that speak of a row that is not there. */
+async function linksBroken(em: EntityManager): Promise<BookFinding[]> {
+  const rows = await em
+    .getConnection()
+    .execute<{ table: string; rowid: number | null; parent: string }[]>('pragma foreign_key_check');
+  return rows.slice(0, MOST_FINDINGS).map(({ table, rowid, parent }) => ({
+    record: 'link' as const,
+    id: `${table} ${rowid ?? ''}`.trim(),
+    message: `A row of ${table} speaks of one of ${parent} that is not there.`,
+  }));
+}
+
+/** A clock that was set back makes facts of today look as if they were still to come. */
+function clockFindings(kept: readonly KeptEntry[], today: Day): BookFinding[] {
+  const newest = kept.reduce((latest, { entry }) => (entry.on > latest ? entry.on : latest), '');
+  return newest > isoOf(today)
+    ? [
+        {
+          record: 'clock',
+          id: newest,
+          message: 'The newest entry is later than this computer’s day. Check the date of the computer.',
+        },
+      ]
+    : [];
+}
+
 /**
  * Applies entries in the order they were kept, struck ones left out.
+ * @param onUnfit told of an entry that cannot be applied, which is then left out; without it the entry is thrown
  * @throws Error naming the entry that speaks of an animal not in the book
  */
 export function applyAll(
   state: HoldingState,
   kept: readonly Pick<KeptEntry, 'entry' | 'struckBy'>[],
   versions: ReadonlyMap<string, number>,
+  onUnfit?: (entry: AnimalEntry) => void,
 ): void {
   for (const { entry, struckBy } of kept) {
     if (struckBy !== undefined || !isAnimalEntry(entry)) continue;
-    state.apply(entry);
+    const isUnsure = onUnfit !== undefined && WITH_LISTS.has(entry.type);
+    if (isUnsure && shapeEntry(entry).kind === 'faulty') {
+      onUnfit(entry);
+      continue;
+    }
+    try {
+      state.apply(entry);
+    } catch (error) {
+      if (!onUnfit) throw error;
+      onUnfit(entry);
+      continue;
+    }
     if (entry.type === 'arrival') state.setRecord(recordOf(entry, versions.get(entry.animalId) ?? 1));
   }
 }

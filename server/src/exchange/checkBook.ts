@@ -12,19 +12,14 @@ import {
   missingOf,
   type BookFile,
   type Entry,
-  type FieldFault,
 } from '@yaylak/contract';
-import { plainToInstance } from 'class-transformer';
-import { validateSync } from 'class-validator';
 import { applyAll } from '../book/book.service';
 import { HoldingState } from '../book/holdingState';
 import { shapeEntry } from '../book/shape';
-import { badFields, fieldFaults, type ProblemException } from '../common/problems';
-import { boundFault } from '../doors/bounds';
+import { faultsOf, type ClassOf } from '../common/faultsOf';
+import { badFields, type ProblemException } from '../common/problems';
 import { blankFaults, resourceFaults, standardFaults } from '../holding/listFaults';
 import { overrideFaults } from '../holding/overrideFaults';
-
-type ClassOf = new () => object;
 
 /** Lists of records by their name in the file, each with the class it is checked by; the last may be missing in old files. */
 const PARTS: readonly (readonly [part: keyof BookFile, shape: ClassOf, isNeeded: boolean])[] = [
@@ -86,19 +81,6 @@ function checkForm(file: BookFile): void {
       'formatVersion',
       `This book was written in form ${formatVersion}; this Yaylak reads up to form ${BOOK_FORMAT_VERSION}. Use a newer Yaylak.`,
     );
-}
-
-function faultsOf(shape: ClassOf, raw: unknown): FieldFault[] {
-  const unbounded = boundFault(raw);
-  if (unbounded) return [unbounded];
-  if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
-    return [{ field: '', message: 'That is not a record.' }];
-  const errors = validateSync(plainToInstance(shape, raw), {
-    whitelist: true,
-    forbidNonWhitelisted: true,
-    forbidUnknownValues: true,
-  });
-  return fieldFaults(errors);
 }
 
 function checkHolding(holding: BookFile['holding']): void {

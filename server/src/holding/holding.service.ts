@@ -35,6 +35,7 @@ import { backupFiles } from '../database/bookFolder';
 import { HoldingEntity } from './holding.entity';
 import { blankFaults, resourceFaults, standardFaults } from './listFaults';
 import { overrideFaults } from './overrideFaults';
+import { soundSettings } from './soundSettings';
 
 export interface Settings {
   readonly name: string;
@@ -78,9 +79,20 @@ export class HoldingService {
     @Inject(CONFIG) private readonly config: ServerConfig,
   ) {}
 
+  /** What of the stored settings can be used, looked at once a version. */
+  private sound: ({ readonly version: number } & ReturnType<typeof soundSettings>) | undefined;
+
   async settings(): Promise<Settings> {
     const row = await this.orm.em.fork().findOne(HoldingEntity, 1);
-    return row ? (row as unknown as Settings) : NEW_HOLDING;
+    if (!row) return NEW_HOLDING;
+    const stored = row as unknown as Settings;
+    if (this.sound?.version !== stored.version) this.sound = { version: stored.version, ...soundSettings(stored) };
+    const { leftOut, species } = this.sound;
+    return {
+      ...stored,
+      species,
+      ...Object.fromEntries(leftOut.map((field) => [field, NEW_HOLDING[field]])),
+    };
   }
 
   async view(): Promise<HoldingView> {
@@ -107,6 +119,7 @@ export class HoldingService {
         entries: count[0]?.n ?? 0,
         backups: backupFiles(this.config.backupDir).length,
         devicesUrl: this.config.devicesUrl ?? null,
+        findings: this.book.findings,
       },
     };
   }

@@ -1,8 +1,9 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import type { FinishJob, JobEntries, JobView, StartJob } from '@yaylak/contract';
+import { StationSettings, type FinishJob, type JobEntries, type JobView, type StartJob } from '@yaylak/contract';
 import { BookService } from '../book/book.service';
 import { readEntries } from '../book/readEntries';
+import { faultsOf } from '../common/faultsOf';
 import { plain } from '../common/plain';
 import { notFound } from '../common/problems';
 import { JobEntity } from './job.entity';
@@ -87,7 +88,7 @@ export class JobsService {
       startedAt: row.startedAt,
       startedBy: row.startedBy,
       stations: row.stations,
-      ...(row.settings ? { settings: row.settings } : {}),
+      ...(row.settings && faultsOf(StationSettings, row.settings).length === 0 ? { settings: row.settings } : {}),
       gates: row.gates,
       animalIds: row.animalIds,
       finishedAt: row.finishedAt,

@@ -1,8 +1,9 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import { SHIPPED_TEMPLATES, type KeepTemplate, type TemplateView } from '@yaylak/contract';
+import { SHIPPED_TEMPLATES, TemplateFacts, type KeepTemplate, type TemplateView } from '@yaylak/contract';
 import { normalised } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import { faultsOf } from '../common/faultsOf';
 import { plain } from '../common/plain';
 import { badFields, notFound } from '../common/problems';
 import { TemplateEntity } from './template.entity';
@@ -16,7 +17,9 @@ export class TemplatesService {
   ) {}
 
   async list(): Promise<TemplateView[]> {
-    const own = await this.orm.em.fork().find(TemplateEntity, {});
+    const stored = await this.orm.em.fork().find(TemplateEntity, {});
+    // One that cannot be used is left out; Holding says so.
+    const own = stored.filter(({ facts }) => faultsOf(TemplateFacts, facts).length === 0);
     return [
       ...SHIPPED_TEMPLATES,
       ...own.map(({ id, facts }) => ({ ...facts, id, isShipped: false })).sort((a, b) => a.name.localeCompare(b.name)),

@@ -139,8 +139,7 @@ export function createFuzzer(document: ApiDocument, random: Random, known: () =>
   }
 
   return {
-    /** The pages: everything that is only read, asked as the interface asks it. */
-    pages: operations.filter((o) => o.method === 'get'),
+    /** The next request of the seed. */
     next(): FuzzRequest {
       const writes = operations.filter((o) => o.method !== 'get');
       const entries = writes.filter((o) => o.path === '/api/entries');

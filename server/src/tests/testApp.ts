@@ -29,6 +29,8 @@ export interface TestApp {
 export async function testApp(
   dataDir = mkdtempSync(join(tmpdir(), 'yaylak-test-')),
   change: Partial<ServerConfig> = {},
+  /** The day it always is; none leaves the clock alone. */
+  today: string | null = TODAY,
 ): Promise<TestApp> {
   const config = {
     ...readConfig({ DATA_DIR: dataDir, LOG_LEVEL: 'silent', WEB_DIR: join(dataDir, 'no-web') }),
@@ -36,7 +38,7 @@ export async function testApp(
   };
   const orm = await openBook(config);
   const app = await createApp(config, orm);
-  app.get(Clock).today = () => dayOf(TODAY);
+  if (today !== null) app.get(Clock).today = () => dayOf(today);
   await app.init();
   const http = () => request(app.getHttpServer() as Parameters<typeof request>[0]);
   return {

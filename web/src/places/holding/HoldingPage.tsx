@@ -11,6 +11,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { PointsPanel } from '../../parts/PointsPanel';
 import { useSaveHolding, type SaveHolding } from '../../parts/useSaveHolding';
+import { Findings } from './Findings';
 import { Groups } from './Groups';
 import { Hands } from './Hands';
 import { SpeciesFigures } from './SpeciesFigures';
@@ -58,6 +59,7 @@ export function HoldingPage() {
         </>
       }
     >
+      <Findings findings={about.findings} />
       <Basics key={data.version} holding={data} onSave={save} />
       <Panel>
         <Row style={{ justifyContent: 'space-between' }}>
