@@ -14,19 +14,19 @@ export class AwayError extends Error {
   }
 }
 
-/** Asks the server. @throws ProblemError when it says no, AwayError when it is not there */
+/** Asks the server; a `file` of JSON is sent as it is. @throws ProblemError when it says no, AwayError when it is not there */
 export async function ask<T>(
   path: string,
-  init: { readonly method?: string; readonly body?: unknown; readonly signal?: AbortSignal } = {},
+  init: { readonly method?: string; readonly body?: unknown; readonly file?: Blob; readonly signal?: AbortSignal } = {},
 ): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, {
       method: init.method ?? 'GET',
       ...(init.signal ? { signal: init.signal } : {}),
-      ...(init.body === undefined
+      ...(init.body === undefined && init.file === undefined
         ? {}
-        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(init.body) }),
+        : { headers: { 'content-type': 'application/json' }, body: init.file ?? JSON.stringify(init.body) }),
     });
   } catch (error) {
     if ((error as Error).name === 'AbortError') throw error;

@@ -19,7 +19,13 @@ export interface Asked {
 type Answer = unknown;
 
 /** A no of the server, with its status. */
-export const no = (status: number, title: string, detail?: string) => ({ isNo: true, status, title, detail });
+export const no = (status: number, title: string, detail?: string, type = '') => ({
+  isNo: true,
+  status,
+  title,
+  detail,
+  type,
+});
 type No = ReturnType<typeof no>;
 /** The server does not answer. */
 export const AWAY = Symbol('away');

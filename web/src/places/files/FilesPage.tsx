@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { ask } from '../../api/client';
+import { ask, ProblemError } from '../../api/client';
 import { readAgain } from '../../api/readAgain';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
@@ -44,22 +44,30 @@ export function FilesPage() {
   );
 }
 
+/** What the server takes of a book. */
+const MOST_BOOK_BYTES = 96_000_000;
+
 /** Reads a whole book into an empty holding. */
 function WholeBookIn() {
   const [said, setSaid] = useState<{ readonly isGood: boolean; readonly words: string }>();
   const client = useQueryClient();
   const read = async (file: File): Promise<void> => {
+    if (file.size > MOST_BOOK_BYTES)
+      return setSaid({
+        isGood: false,
+        words: `“${file.name}” has ${Math.round(file.size / 1_000_000)} MB; a book has up to ${MOST_BOOK_BYTES / 1_000_000}. Choose the file that was written with “The whole book”.`,
+      });
     setSaid({ isGood: true, words: 'Reading …' });
     try {
-      const book: unknown = JSON.parse(await file.text());
-      const done = await ask<{ animals: number; entries: number }>('/api/book', { method: 'POST', body: book });
+      // Sent as it lies on the disk: a page that read sixty megabytes itself would stand still meanwhile.
+      const done = await ask<{ animals: number; entries: number }>('/api/book', { method: 'POST', file });
       await readAgain(client);
       setSaid({ isGood: true, words: `Read in: ${done.animals} animals, ${done.entries} entries.` });
     } catch (error) {
-      const words =
-        error instanceof SyntaxError
-          ? `“${file.name}” is not a whole JSON file. It may have been cut off; write it out again.`
-          : (error as Error).message;
+      const isCut = error instanceof ProblemError && error.problem.type === '/problems/not-json';
+      const words = isCut
+        ? `“${file.name}” is not a whole JSON file. It may have been cut off; write it out again.`
+        : (error as Error).message;
       setSaid({ isGood: false, words });
     }
   };

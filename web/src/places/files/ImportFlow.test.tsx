@@ -178,7 +178,9 @@ describe('a whole book', () => {
     expect(await screen.findByText('Read in: 3 animals, 40 entries.')).toBeVisible();
   });
   it('that was cut off is said to be', async () => {
-    const { user } = renderPage(<FilesPage />);
+    const { user } = renderPage(<FilesPage />, {
+      answers: { 'POST /api/book': no(400, 'That is not JSON.', 'Nothing of it was taken.', '/problems/not-json') },
+    });
     await pickBook(user, '{"entries":[');
     expect(await screen.findByText(/“book.json” is not a whole JSON file/)).toBeVisible();
   });
