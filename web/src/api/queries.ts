@@ -44,13 +44,36 @@ import type {
   YearBandView,
 } from '@yaylak/contract';
 import type { Species } from '@yaylak/core';
+import { carriedOn, deviceDay } from './deviceDay';
 import { ask, withQuery } from './client';
 
+/** The settings as the server gave them, with this device's day then. */
+interface HoldingRead extends HoldingView {
+  readonly readOn: string;
+}
+
+let kept: { readonly day: string; readonly select: (read: HoldingRead) => HoldingView } | undefined;
+/** The settings as they stand on a day of this device. */
+function holdingOn(day: string): (read: HoldingRead) => HoldingView {
+  if (kept?.day !== day)
+    kept = { day, select: (read) => ({ ...read, today: carriedOn(read.today, read.readOn ?? day, day) }) };
+  return kept.select;
+}
+
 /** What the server can be asked, each with the key it is kept under. */
-export const holdingQuery = queryOptions({
-  queryKey: ['holding'],
-  queryFn: ({ signal }) => ask<HoldingView>('/api/holding', { signal }),
-});
+export const holdingQuery = {
+  ...queryOptions({
+    queryKey: ['holding'],
+    queryFn: async ({ signal }): Promise<HoldingRead> => ({
+      ...(await ask<HoldingView>('/api/holding', { signal })),
+      readOn: deviceDay(),
+    }),
+  }),
+  // Another function each day: what was worked out with yesterday's is worked out anew.
+  get select() {
+    return holdingOn(deviceDay());
+  },
+};
 export const todayQuery = queryOptions({
   queryKey: ['today'],
   queryFn: ({ signal }) => ask<TodayView>('/api/today', { signal }),

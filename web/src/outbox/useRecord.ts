@@ -8,6 +8,9 @@ import { countText } from '../words/format';
 import { newId } from '../words/ids';
 import { useOutbox } from './useOutbox';
 
+const NOT_KEPT =
+  'The server is away, and this device cannot keep this: its storage is full or shut. Nothing is lost while this stays open; make room and press again.';
+
 type WithoutStamp<T> = T extends Entry
   ? Omit<T, 'id' | 'writtenAt' | 'writtenBy' | 'source'> & { readonly id?: string }
   : never;
@@ -59,7 +62,11 @@ export function useRecord(): (drafts: readonly EntryDraft[]) => Promise<RecordOu
         if (error instanceof ProblemError && error.problem.status < 500)
           return { kind: 'refused', messages: [error.message] };
         if (!(error instanceof AwayError) && !(error instanceof ProblemError)) throw error;
-        await outbox.put(entries.map((entry) => ({ kind: 'entry', entry })));
+        try {
+          await outbox.put(entries.map((entry) => ({ kind: 'entry', entry })));
+        } catch {
+          return { kind: 'refused', messages: [NOT_KEPT] };
+        }
         return { kind: 'kept-here', entries };
       }
     },

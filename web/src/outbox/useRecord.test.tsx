@@ -1,0 +1,34 @@
+import { screen } from '@testing-library/react';
+import { useState } from 'react';
+import { AWAY, renderPage } from '../tests/renderPage';
+import { aHolding } from '../tests/builders';
+import { useRecord, type RecordOutcome } from './useRecord';
+
+function Form() {
+  const record = useRecord();
+  const [outcome, setOutcome] = useState<RecordOutcome>();
+  const draft = { type: 'note', animalId: 'a', on: '2026-11-23', text: 'calm' } as const;
+  return (
+    <>
+      <button type="button" onClick={() => void record([draft]).then(setOutcome)}>
+        Save
+      </button>
+      <output>{outcome?.kind === 'refused' ? outcome.messages.join(' ') : outcome?.kind}</output>
+    </>
+  );
+}
+
+const answers = { 'GET /api/holding': aHolding(), 'POST /api/entries': AWAY };
+
+it('keeps on the device what cannot be sent', async () => {
+  const { user } = renderPage(<Form />, { answers });
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  expect(await screen.findByText('kept-here')).toBeTruthy();
+});
+
+it('says at once when the device cannot keep it either', async () => {
+  const { user, outbox } = renderPage(<Form />, { answers });
+  jest.spyOn(outbox, 'put').mockRejectedValue(new DOMException('full', 'QuotaExceededError'));
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  expect(await screen.findByText(/its storage is full or shut/)).toBeTruthy();
+});
