@@ -1,5 +1,7 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
-import { isOurHost, isOwnPage, type RosterView } from '@yaylak/contract';
+import type { RosterView } from '@yaylak/contract';
+// Apart from the contract's classes, which need their metadata.
+import { isOurHost, isOwnPage } from '@yaylak/contract/origin';
 import { WebSocketServer } from 'ws';
 import { flocksOf, type Flocks } from './flock';
 import { laboratoryAnswers } from './laboratory';

@@ -13,7 +13,7 @@ const HANG_MS = 5_000;
 /** What the book itself grows by stays within this. */
 const MOST_GROWN_MB = 100;
 /** Every so many writes that were taken, all pages are asked. */
-const PAGES_EVERY = Number(process.env.FUZZ_PAGES_EVERY ?? 60);
+const PAGES_EVERY = Number(process.env.FUZZ_PAGES_EVERY ?? 120);
 
 let t: TestApp;
 let url: string;

@@ -2,14 +2,9 @@ import { ConstraintViolationException } from '@mikro-orm/core';
 import { MikroORM, type EntityManager } from '@mikro-orm/libsql';
 import { Inject, Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import {
-  missingOf,
-  PlanFacts,
-  ProductFacts,
   refusalText,
-  StationSettings,
-  TemplateFacts,
-  type BookFinding,
   type AnimalEntry,
+  type BookFinding,
   type Entry,
   type EntryAnswer,
   type PostMode,
@@ -19,29 +14,19 @@ import {
   checkEntry,
   checkJob,
   dayOf,
-  isoOf,
   doubtReading,
   factLists,
   mainIdentifier,
   readingBefore,
   type AnimalRecord,
-  type Day,
   type Refusal,
 } from '@yaylak/core';
 import { Clock } from '../common/clock';
-import { faultsOf, type ClassOf } from '../common/faultsOf';
 import { checkpoint, isBusy, reconnect, settle } from '../database/openBook';
-import { HoldingEntity } from '../holding/holding.entity';
-import { soundSettings } from '../holding/soundSettings';
-import { JobEntity } from '../jobs/job.entity';
-import { TemplateEntity } from '../jobs/template.entity';
-import { PlanEntity } from '../season/plan.entity';
-import { groupsInOrder } from '../groups/groupsInOrder';
-import { ProductEntity } from '../remedies/product.entity';
-import { ENTRY_TABLES } from './entryTables';
 import { HoldingState, type Undo } from './holdingState';
-import { recordOf, toChecked } from './toChecked';
-import { readEntries, type KeptEntry } from './readEntries';
+import { loadBook } from './loadBook';
+import { toChecked } from './toChecked';
+import { readEntries } from './readEntries';
 import { shapeEntry, type Shaped } from './shape';
 import { isAnimalEntry, writeEntries, writeStrikes } from './writeEntries';
 
@@ -101,55 +86,9 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
 
   /** Reads the whole book into memory anew. */
   async load(): Promise<void> {
-    const em = this.orm.em.fork();
-    const state = new HoldingState();
-    const holding = await em.findOne(HoldingEntity, 1);
-    const findings: BookFinding[] = [];
-    if (holding) {
-      const { leftOut, species, findings: found } = soundSettings(holding);
-      findings.push(...found);
-      state.setOverrides(species);
-      if (holding.scorers && !leftOut.includes('scorers')) state.setScorers(holding.scorers);
-    }
-    for (const g of await groupsInOrder(em))
-      state.groups.set(g.id, {
-        id: g.id,
-        name: g.name,
-        species: g.species as never,
-        isClosed: g.isClosed,
-        version: g.version,
-      });
-    const isSound = (record: BookFinding['record'], id: string, shape: ClassOf, facts: unknown): boolean => {
-      const [fault] = faultsOf(shape, facts);
-      if (fault) findings.push({ record, id, message: fault.message });
-      return !fault;
-    };
-    for (const { id, facts, isClosed, version } of await em.find(ProductEntity, {}))
-      if (isSound('product', id, ProductFacts, facts)) state.products.set(id, { id, facts, isClosed, version });
-    for (const { id, facts, version } of await em.find(PlanEntity, {})) {
-      if (!isSound('plan', id, PlanFacts, facts)) continue;
-      const missing = missingOf(facts);
-      if (missing.length === 0) state.plans.set(id, { id, facts, version });
-      else findings.push({ record: 'plan', id, message: `The plan lacks ${missing.join(', ')}.` });
-    }
-    for (const { id, facts } of await em.find(TemplateEntity, {})) isSound('template', id, TemplateFacts, facts);
-    for (const { id, settings } of await em.find(JobEntity, {}, { fields: ['id', 'settings'] })) {
-      state.jobs.add(id);
-      if (settings) isSound('job', id, StationSettings, settings);
-    }
-    const kept = await readEntries(em, { all: true }, (id, type) =>
-      findings.push({ record: 'entry', id, message: `A ${type} cannot be read.` }),
-    );
-    const versions = await em
-      .getConnection()
-      .execute<{ id: string; version: number }[]>('select id, version from animal where version > 1');
-    const versionOf = new Map(versions.map((v) => [v.id, v.version]));
-    applyAll(state, kept, versionOf, ({ id, type }) =>
-      findings.push({ record: 'entry', id, message: `A ${type} does not fit what is in the book.` }),
-    );
-    findings.push(...(await linksBroken(em)), ...clockFindings(kept, this.clock.today()));
+    const { state, findings, nextSeq } = await loadBook(this.orm.em.fork(), this.clock.today());
     this.findings = findings;
-    this.nextSeq = (kept.at(-1)?.seq ?? 0) + 1;
+    this.nextSeq = nextSeq;
     state.version = this.state.version + 1;
     this.state = state;
     this.isInDoubt = false;
@@ -362,65 +301,5 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
 
   private refused(id: string, refusal: Refusal): EntryAnswer {
     return { id, status: 'refused', message: refusalText(refusal, (animal) => this.nameOf(animal)), refusal };
-  }
-}
-
-/** Kinds whose columns hold lists: what the schema cannot hold to a shape is looked at when it is read. */
-const WITH_LISTS = new Set(Object.entries(ENTRY_TABLES).flatMap(([type, { read }]) => (read ? [type] : [])));
-/** Findings named at most: the first say enough. */
-const MOST_FINDINGS = 20;
-
-/** Rows that speak of a row that is not there. */
-async function linksBroken(em: EntityManager): Promise<BookFinding[]> {
-  const rows = await em
-    .getConnection()
-    .execute<{ table: string; rowid: number | null; parent: string }[]>('pragma foreign_key_check');
-  return rows.slice(0, MOST_FINDINGS).map(({ table, rowid, parent }) => ({
-    record: 'link' as const,
-    id: `${table} ${rowid ?? ''}`.trim(),
-    message: `A row of ${table} speaks of one of ${parent} that is not there.`,
-  }));
-}
-
-/** A clock that was set back makes facts of today look as if they were still to come. */
-function clockFindings(kept: readonly KeptEntry[], today: Day): BookFinding[] {
-  const newest = kept.reduce((latest, { entry }) => (entry.on > latest ? entry.on : latest), '');
-  return newest > isoOf(today)
-    ? [
-        {
-          record: 'clock',
-          id: newest,
-          message: 'The newest entry is later than this computer’s day. Check the date of the computer.',
-        },
-      ]
-    : [];
-}
-
-/**
- * Applies entries in the order they were kept, struck ones left out.
- * @param onUnfit told of an entry that cannot be applied, which is then left out; without it the entry is thrown
- * @throws Error naming the entry that speaks of an animal not in the book
- */
-export function applyAll(
-  state: HoldingState,
-  kept: readonly Pick<KeptEntry, 'entry' | 'struckBy'>[],
-  versions: ReadonlyMap<string, number>,
-  onUnfit?: (entry: AnimalEntry) => void,
-): void {
-  for (const { entry, struckBy } of kept) {
-    if (struckBy !== undefined || !isAnimalEntry(entry)) continue;
-    const isUnsure = onUnfit !== undefined && WITH_LISTS.has(entry.type);
-    if (isUnsure && shapeEntry(entry).kind === 'faulty') {
-      onUnfit(entry);
-      continue;
-    }
-    try {
-      state.apply(entry);
-    } catch (error) {
-      if (!onUnfit) throw error;
-      onUnfit(entry);
-      continue;
-    }
-    if (entry.type === 'arrival') state.setRecord(recordOf(entry, versions.get(entry.animalId) ?? 1));
   }
 }

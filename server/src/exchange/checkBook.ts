@@ -13,7 +13,7 @@ import {
   type BookFile,
   type Entry,
 } from '@yaylak/contract';
-import { applyAll } from '../book/book.service';
+import { applyAll } from '../book/loadBook';
 import { HoldingState } from '../book/holdingState';
 import { shapeEntry } from '../book/shape';
 import { faultsOf, type ClassOf } from '../common/faultsOf';

@@ -1,0 +1,148 @@
+import type { EntityManager } from '@mikro-orm/libsql';
+import {
+  missingOf,
+  PlanFacts,
+  ProductFacts,
+  StationSettings,
+  TemplateFacts,
+  type AnimalEntry,
+  type BookFinding,
+} from '@yaylak/contract';
+import { isoOf, type Day } from '@yaylak/core';
+import { faultsOf, type ClassOf } from '../common/faultsOf';
+import { groupsInOrder } from '../groups/groupsInOrder';
+import { HoldingEntity } from '../holding/holding.entity';
+import { soundSettings } from '../holding/soundSettings';
+import { JobEntity } from '../jobs/job.entity';
+import { TemplateEntity } from '../jobs/template.entity';
+import { ProductEntity } from '../remedies/product.entity';
+import { PlanEntity } from '../season/plan.entity';
+import { ENTRY_TABLES } from './entryTables';
+import { HoldingState } from './holdingState';
+import { readEntries, type KeptEntry } from './readEntries';
+import { shapeEntry } from './shape';
+import { recordOf } from './toChecked';
+import { isAnimalEntry } from './writeEntries';
+
+/** A book as it is read: what stands in it, what cannot be used, and the number of its next entry. */
+export interface LoadedBook {
+  readonly state: HoldingState;
+  readonly findings: readonly BookFinding[];
+  readonly nextSeq: number;
+}
+
+/**
+ * Reads the whole book into memory. A record that cannot be used as it is stored is left out and named; the rest
+ * stands, so that no page ever fails for one of them.
+ */
+export async function loadBook(em: EntityManager, today: Day): Promise<LoadedBook> {
+  const state = new HoldingState();
+  const holding = await em.findOne(HoldingEntity, 1);
+  const findings: BookFinding[] = [];
+  if (holding) {
+    const { leftOut, species, findings: found } = soundSettings(holding);
+    findings.push(...found);
+    state.setOverrides(species);
+    if (holding.scorers && !leftOut.includes('scorers')) state.setScorers(holding.scorers);
+  }
+  for (const g of await groupsInOrder(em))
+    state.groups.set(g.id, {
+      id: g.id,
+      name: g.name,
+      species: g.species as never,
+      isClosed: g.isClosed,
+      version: g.version,
+    });
+  const isSound = (record: BookFinding['record'], id: string, shape: ClassOf, facts: unknown): boolean => {
+    const [fault] = faultsOf(shape, facts);
+    if (fault) findings.push({ record, id, message: fault.message });
+    return !fault;
+  };
+  for (const { id, facts, isClosed, version } of await em.find(ProductEntity, {}))
+    if (isSound('product', id, ProductFacts, facts)) state.products.set(id, { id, facts, isClosed, version });
+  for (const { id, facts, version } of await em.find(PlanEntity, {})) {
+    if (!isSound('plan', id, PlanFacts, facts)) continue;
+    const missing = missingOf(facts);
+    if (missing.length === 0) state.plans.set(id, { id, facts, version });
+    else findings.push({ record: 'plan', id, message: `The plan lacks ${missing.join(', ')}.` });
+  }
+  for (const { id, facts } of await em.find(TemplateEntity, {})) isSound('template', id, TemplateFacts, facts);
+  for (const { id, settings } of await em.find(JobEntity, {}, { fields: ['id', 'settings'] })) {
+    state.jobs.add(id);
+    if (settings) isSound('job', id, StationSettings, settings);
+  }
+  const kept = await readEntries(em, { all: true }, (id, type) =>
+    findings.push({ record: 'entry', id, message: `A ${type} cannot be read.` }),
+  );
+  const versions = await em
+    .getConnection()
+    .execute<{ id: string; version: number }[]>('select id, version from animal where version > 1');
+  const versionOf = new Map(versions.map((v) => [v.id, v.version]));
+  applyAll(state, kept, versionOf, ({ id, type }) =>
+    findings.push({ record: 'entry', id, message: `A ${type} does not fit what is in the book.` }),
+  );
+  findings.push(...(await linksBroken(em)), ...clockFindings(kept, today));
+  // Asked of the table: the last entry may be one that cannot be read.
+  const [last] = await em.getConnection().execute<{ seq: number | null }[]>('select max(seq) as seq from entry');
+  return { state, findings, nextSeq: (last?.seq ?? 0) + 1 };
+}
+
+/** Kinds whose columns hold lists: what the schema cannot hold to a shape is looked at when it is read. */
+const WITH_LISTS = new Set(Object.entries(ENTRY_TABLES).flatMap(([type, { read }]) => (read ? [type] : [])));
+/** Findings named at most: the first say enough. */
+const MOST_FINDINGS = 20;
+
+/** Rows that speak of a row that is not there. */
+async function linksBroken(em: EntityManager): Promise<BookFinding[]> {
+  const rows = await em
+    .getConnection()
+    .execute<{ table: string; rowid: number | null; parent: string }[]>('pragma foreign_key_check');
+  return rows.slice(0, MOST_FINDINGS).map(({ table, rowid, parent }) => ({
+    record: 'link' as const,
+    id: `${table} ${rowid ?? ''}`.trim(),
+    message: `A row of ${table} speaks of one of ${parent} that is not there.`,
+  }));
+}
+
+/** A clock that was set back makes facts of today look as if they were still to come. */
+function clockFindings(kept: readonly KeptEntry[], today: Day): BookFinding[] {
+  const newest = kept.reduce((latest, { entry }) => (entry.on > latest ? entry.on : latest), '');
+  return newest > isoOf(today)
+    ? [
+        {
+          record: 'clock',
+          id: newest,
+          message: 'The newest entry is later than this computer’s day. Check the date of the computer.',
+        },
+      ]
+    : [];
+}
+
+/**
+ * Applies entries in the order they were kept, struck ones left out.
+ * @param onUnfit told of an entry that cannot be applied, which is then left out; without it the entry is thrown
+ * @throws Error naming the entry that speaks of an animal not in the book
+ */
+export function applyAll(
+  state: HoldingState,
+  kept: readonly Pick<KeptEntry, 'entry' | 'struckBy'>[],
+  versions: ReadonlyMap<string, number>,
+  onUnfit?: (entry: AnimalEntry) => void,
+): void {
+  for (const { entry, struckBy } of kept) {
+    if (struckBy !== undefined || !isAnimalEntry(entry)) continue;
+    const isUnsure = onUnfit !== undefined && WITH_LISTS.has(entry.type);
+    if (isUnsure && shapeEntry(entry).kind === 'faulty') {
+      onUnfit(entry);
+      continue;
+    }
+    try {
+      state.apply(entry);
+    } catch (error) {
+      if (!onUnfit) throw error;
+      onUnfit(entry);
+      continue;
+    }
+    if (entry.type === 'arrival') state.setRecord(recordOf(entry, versions.get(entry.animalId) ?? 1));
+  }
+}
