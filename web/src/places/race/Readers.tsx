@@ -59,6 +59,7 @@ export function Readers() {
     devices.disconnect(name);
     localStorage.setItem(BRIDGE_KEY, OFF);
   };
+  const isConnected = told !== undefined && sources.some((s) => s.name === socketSource(told).name);
   const first = sources[0];
   const words =
     first === undefined
@@ -87,14 +88,12 @@ export function Readers() {
           <Small>
             No bridge is set. Start Yaylak with its address: <code>DEVICES_URL=ws://127.0.0.1:4871 npm start</code>.
           </Small>
-        ) : (
+        ) : isConnected ? null : (
           <Row $gap={3}>
             <span>
               Bridge at <code>{told}</code>
             </span>
-            <Button onPress={connect} isDisabled={sources.some((s) => s.name === socketSource(told).name)}>
-              Connect
-            </Button>
+            <Button onPress={connect}>Connect</Button>
           </Row>
         )}
         {serial ? (
