@@ -154,6 +154,20 @@ it.each([
   expect(await screen.findByRole('alert')).toHaveTextContent(`“odd.csv” ${words}`);
 });
 
+it('waits for the numbers of the animals before it judges a row', async () => {
+  const book = aBook();
+  let come: (numbers: unknown) => void = () => undefined;
+  const numbers = new Promise((resolve) => (come = resolve));
+  const { user } = renderPage(<FilesPage />, { answers: { ...book.answers, 'GET /api/identifiers': numbers } });
+  await pick(user, aFile(GOOD));
+  await screen.findByRole('heading', { name: '2. What its columns are' });
+  await look(user);
+  expect(screen.queryByTestId('bad-rows')).toBeNull();
+  come(book.answers['GET /api/identifiers']);
+  expect(await screen.findByRole('button', { name: 'Take in 2' })).toBeVisible();
+  expect(screen.queryByTestId('bad-rows')).toBeNull();
+});
+
 it('says what stays when the server goes away in the middle', async () => {
   const book = aBook();
   const { user } = renderPage(<FilesPage />, {

@@ -115,24 +115,24 @@ export function useImport(): ImportState {
     if (!opened || !holding) return;
     const { kind, mapping, unit, dateOrder, takesAgain } = choices;
     localStorage.setItem(mappingKey(kind, opened.table.headings), JSON.stringify(mapping));
-    const context = {
-      kind,
-      mapping,
-      choices: { unit, dateOrder },
-      identifiers: (identifiers ?? []).map(({ animalId, text, isPresent, isWorn }) => ({
-        animalId,
-        text,
-        isPresent,
-        isWorn,
-      })),
-      groups: (groups ?? []).map(({ id, name }) => ({ id, name })),
-      today: holding.today,
-      writtenBy: holding.keeper,
-    };
     const skipLines = mode === 'keep' ? linesOf(preview, 'refused') : [];
-    const result = await withProgress((onProgress) =>
-      importWorker().run(context, { mode, skipLines, takesAgain }, onProgress),
-    );
+    const result = await withProgress(async (onProgress) => {
+      // Judged against all numbers there are: while they are still being read, every row would speak of nobody.
+      const [known, all] = await Promise.all([
+        identifiers ?? client.ensureQueryData(identifiersQuery),
+        groups ?? client.ensureQueryData(groupsQuery),
+      ]);
+      const context = {
+        kind,
+        mapping,
+        choices: { unit, dateOrder },
+        identifiers: known.map(({ animalId, text, isPresent, isWorn }) => ({ animalId, text, isPresent, isWorn })),
+        groups: all.map(({ id, name }) => ({ id, name })),
+        today: holding.today,
+        writtenBy: holding.keeper,
+      };
+      return importWorker().run(context, { mode, skipLines, takesAgain }, onProgress);
+    });
     if (!result) return;
     if (mode === 'check') return setPreview(result);
     setDone(result);
