@@ -11,6 +11,7 @@ import { Clock } from './common/clock';
 import { ProblemFilter } from './common/problem.filter';
 import { badFields, fieldFaults } from './common/problems';
 import type { ServerConfig } from './config';
+import { bodyErrors } from './doors/bodyErrors';
 import { bounded } from './doors/bounds';
 import { bodyWithin, doors } from './doors/doors';
 import { serveApiPage } from './openApi';
@@ -69,6 +70,7 @@ export async function createApp(config: ServerConfig, orm: MikroORM): Promise<Ne
     const isMeant = (url: string): boolean => BODY_LIMITS.findIndex(([path]) => path.test(url)) === i;
     app.useBodyParser('json', { limit, type: (req) => isMeant(req.url?.split('?')[0] ?? '') });
   });
+  app.use(bodyErrors);
   app.use(bounded);
   app.useGlobalFilters(new ProblemFilter());
   app.useGlobalPipes(

@@ -29,21 +29,7 @@ export class ProblemFilter implements ExceptionFilter {
 
   private problemOf(error: unknown, request: Request): Problem {
     if (error instanceof ProblemException) return error.problem;
-    const { type, status } = error as { type?: string; status?: number };
-    if (type === 'entity.too.large')
-      return {
-        type: '/problems/too-large',
-        title: 'That is too much in one piece.',
-        status: 413,
-        detail: 'Nothing of it was taken. Send it in smaller parts, or use the import page for files.',
-      };
-    if (type === 'entity.parse.failed' || type === 'encoding.unsupported')
-      return {
-        type: '/problems/not-json',
-        title: 'That is not JSON.',
-        status: 400,
-        detail: 'Nothing of it was taken.',
-      };
+    const { status } = error as { status?: number };
     if (error instanceof HttpException) return httpProblem(error, request);
     const trouble = bookTrouble(error);
     if (trouble) return trouble;

@@ -1,3 +1,6 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { connect } from 'node:net';
 import type { AddressInfo } from 'node:net';
 import type { Server } from 'node:http';
@@ -142,6 +145,17 @@ it('refuses a body too big for its place', async () => {
     .send({ id: uuid(), name: 'x'.repeat(300_000) })
     .expect(413);
   expect(body.title).toBe('That is too much in one piece.');
+});
+
+it('says so of a cut or too big body where the pages are served as well', async () => {
+  const webDir = mkdtempSync(join(tmpdir(), 'yaylak-pages-'));
+  writeFileSync(join(webDir, 'index.html'), '<h1>Yaylak</h1>');
+  const served = await testApp(undefined, { webDir });
+  const post = (body: string) => served.http().post('/api/groups').set('content-type', 'application/json').send(body);
+  expect((await post('{"id":').expect(400)).body.type).toBe('/problems/not-json');
+  expect((await post(`{"name":"${'x'.repeat(300_000)}"}`).expect(413)).body.type).toBe('/problems/too-large');
+  await served.close();
+  rmSync(webDir, { recursive: true });
 });
 
 it('hangs up on a body that does not come', async () => {
