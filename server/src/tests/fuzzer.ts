@@ -80,19 +80,54 @@ function uuid(random: Random): string {
 }
 
 function dateOf(random: Random): string {
-  const day = new Date(Date.UTC(2025, 0, 1) + Math.floor(random() * 1100) * 86_400_000);
+  // Mostly of the last weeks, as facts are; some long before, a few still to come.
+  const back = random() < 0.8 ? random() * 60 : random() * 700 - 30;
+  const day = new Date(Date.UTC(2026, 10, 23) - Math.floor(back) * 86_400_000);
   return day.toISOString().slice(0, 10);
 }
 
+/** Ids by what they are of: an animal's, a group's, an entry's by its type. */
+export type KnownIds = Readonly<Record<string, readonly string[] | undefined>>;
+
+/** What an id is of, by the name of its field or by what stands before it in a path. */
+const ID_OF: Readonly<Record<string, string>> = {
+  animalId: 'animals',
+  animalIds: 'animals',
+  damId: 'animals',
+  sireId: 'animals',
+  maleIds: 'animals',
+  groupId: 'groups',
+  jobId: 'jobs',
+  productId: 'products',
+  identifierId: 'identifier',
+  stayId: 'stay',
+  sampleId: 'sample',
+  entryId: 'weight',
+};
+
+/** The ids in a book file, by kind. */
+export function idsOf(book: { readonly entries?: readonly object[] }): Record<string, string[]> {
+  const ids: Record<string, string[]> = {};
+  const entries = (book.entries ?? []) as readonly { readonly type: string; readonly animalId: string }[];
+  const gone = new Set(entries.flatMap((e) => (e.type === 'departure' ? [e.animalId] : [])));
+  for (const [part, list] of Object.entries(book))
+    for (const { id, type } of Array.isArray(list) ? (list as { id: string; type?: string }[]) : [])
+      if (!gone.has(id)) (ids[type ?? part] ??= []).push(id);
+  return ids;
+}
+
 /** Makes requests; `known` are ids that are in the book, so that many of them are taken. */
-export function createFuzzer(document: ApiDocument, random: Random, known: () => readonly string[]) {
+export function createFuzzer(document: ApiDocument, random: Random, known: () => KnownIds) {
   const operations = Object.entries(document.paths).flatMap(([path, methods]) =>
     Object.entries(methods).map(([method, operation]) => ({ path, method, operation })),
   );
-  const anId = (): string => (random() < 0.8 ? pick(random, known()) : uuid(random));
+  const anId = (of: string): string => {
+    const ids = known()[of] ?? Object.values(known()).flatMap((list) => list ?? []);
+    return ids.length > 0 && random() < 0.9 ? pick(random, ids) : uuid(random);
+  };
 
   const text = (name: string, schema: Schema): string => {
-    if (schema.format === 'uuid') return name === 'id' ? uuid(random) : anId();
+    if (schema.format === 'uuid') return name === 'id' ? uuid(random) : anId(ID_OF[name] ?? name);
     if (/(^on|On|since|until|^from|^to|At)$/.test(name))
       return name.endsWith('At') ? `${dateOf(random)}T08:00:00.000Z` : dateOf(random);
     if (name === 'at') return `${dateOf(random)}T07:30`;
@@ -110,8 +145,9 @@ export function createFuzzer(document: ApiDocument, random: Random, known: () =>
     if (schema.type === 'string') return text(name, schema);
     if (schema.type === 'boolean') return random() < 0.5;
     if (schema.type === 'array')
-      return Array.from({ length: Math.max(schema.minItems ?? 0, Math.floor(random() * 3)) }, () =>
-        valueOf(name, schema.items ?? {}, depth + 1),
+      return Array.from(
+        { length: Math.max(schema.minItems ?? 0, Math.floor(random() * (name === 'entries' ? 9 : 3))) },
+        () => valueOf(name, schema.items ?? {}, depth + 1),
       );
     if (schema.type === 'integer' || schema.type === 'number') {
       if (name === 'version') return random() < 0.8 ? 1 + Math.floor(random() * 3) : 7;
@@ -119,11 +155,14 @@ export function createFuzzer(document: ApiDocument, random: Random, known: () =>
       const value = from + random() * (Math.min(schema.maximum ?? 60, from + 60) - from);
       return schema.type === 'integer' ? Math.round(value) : Math.round(value * 10) / 10;
     }
-    return Object.fromEntries(
+    const value: Record<string, unknown> = Object.fromEntries(
       Object.entries(schema.properties ?? {})
         .filter(([key]) => (schema.required ?? []).includes(key) || random() < 0.4)
         .map(([key, of]) => [key, valueOf(key, of, depth + 1)]),
     );
+    // An hour is one of its day.
+    if ('on' in value && 'at' in value) value.at = `${String(value.on)}T07:30`;
+    return value;
   }
 
   /** Puts something that may not be somewhere into a value. */
@@ -139,6 +178,8 @@ export function createFuzzer(document: ApiDocument, random: Random, known: () =>
   }
 
   return {
+    /** A value of a named schema that fits it, as far as a schema can say. */
+    valueOf: (schema: string): unknown => valueOf('', { $ref: schema }),
     /** The next request of the seed. */
     next(): FuzzRequest {
       const writes = operations.filter((o) => o.method !== 'get');
@@ -152,9 +193,10 @@ export function createFuzzer(document: ApiDocument, random: Random, known: () =>
         const value = random() < 0.3 ? pick(random, POISON) : v;
         return typeof value === 'string' ? value.slice(0, 2_000) : JSON.stringify(value);
       };
-      let url = path.replaceAll(/\{(\w+)\}/g, (_, name: string) =>
-        encodeURIComponent(toWhole(poison(name === 'species' ? 'sheep' : anId()))),
-      );
+      let url = path.replaceAll(/(\w+)\/\{(\w+)\}/g, (_, of: string, name: string) => {
+        const value = poison(name === 'species' ? 'sheep' : anId(of));
+        return `${of}/${encodeURIComponent(toWhole(value))}`;
+      });
       const query = params.filter((p) => p.in === 'query' && random() < 0.6);
       if (query.length > 0)
         url += `?${query.map((p) => `${p.name}=${encodeURIComponent(toWhole(poison(valueOf(p.name, p.schema))))}`).join('&')}`;
