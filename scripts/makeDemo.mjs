@@ -7,7 +7,7 @@ import { root } from './lib.mjs';
 export async function makeDemo(dataDir) {
   const require = createRequire(join(root, 'server/dist/index.js'));
   require('reflect-metadata');
-  const { readConfig, openBook, createApp, BookFileService, BookService, Clock } = require(
+  const { readConfig, openBook, createApp, bookChunks, BookFileService, BookService, Clock } = require(
     join(root, 'server/dist/index.js'),
   );
   const { makeDemoBook } = require(join(root, 'demo/dist/index.js'));
@@ -18,7 +18,7 @@ export async function makeDemo(dataDir) {
   await app.init();
   try {
     if (app.get(BookService).state.animals.size > 0) return undefined;
-    return await app.get(BookFileService).import(makeDemoBook(app.get(Clock).today()));
+    return await app.get(BookFileService).import({ chunks: bookChunks(makeDemoBook(app.get(Clock).today())) });
   } finally {
     await app.close();
   }

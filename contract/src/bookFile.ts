@@ -21,6 +21,19 @@ import type { KeepDrill } from './condition';
 export const BOOK_FORMAT = 'yaylak-book';
 export const BOOK_FORMAT_VERSION = 1;
 
+/** What a book held that was read in. */
+export interface BookReadIn {
+  readonly animals: number;
+  readonly entries: number;
+}
+
+/** How far a book that is being read in has come: bytes read and checked, entries written, entries opened. */
+export interface ReadingBook {
+  readonly phase: 'reading' | 'writing' | 'opening';
+  readonly done: number;
+  readonly of: number;
+}
+
 /** The records of a book file, each checked on its way in as the API checks what it takes. */
 export class BookGroup {
   @IsUUID()

@@ -1,135 +1,29 @@
 import { plainToInstance } from 'class-transformer';
-import { validateSync } from 'class-validator';
+import { getMetadataStorage, validateSync } from 'class-validator';
 import { ENTRY_CLASSES, ENTRY_TYPES, MAX_NOTE, MAX_TEXT, type EntryType } from '.';
+import { COMMON, EXAMPLES, ID } from './examples';
 
-const ID = '0191d5a0-0000-7000-8000-000000000001';
-const COMMON = {
-  id: ID,
-  on: '2026-11-01',
-  writtenAt: '2026-11-01T08:00:00.000Z',
-  writtenBy: 'Aylin',
-  source: 'hand',
-};
-/** One good entry of each type. */
-const GOOD: Readonly<Record<EntryType, object>> = {
-  arrival: { animalId: ID, how: 'born', species: 'sheep', sex: 'female', bornOn: '2026-11-01', birthType: 2 },
-  identifier: { animalId: ID, kind: 'visual', text: '26-0001', colour: 'yellow', ear: 'left', shape: 'flag' },
-  'identifier-end': { animalId: ID, identifierId: ID, how: 'lost', reason: 'fence' },
-  move: { animalId: ID, groupId: ID },
-  weight: { animalId: ID, kg: 27.2, method: 'scale' },
-  mark: { animalId: ID, colour: 'blue', place: 'rump', purpose: 'second string', until: '2026-12-01' },
-  passage: { animalId: ID, gate: 'Keep', suggested: 'Sell' },
-  choice: {
-    animalId: ID,
-    decision: 'keep',
-    suggested: 'sell',
-    among: 'ewe lambs',
-    place: 1,
-    of: 9,
-    reason: 'bred well',
-  },
-  departure: { animalId: ID, how: 'died', cause: 'cold', reason: 'found at dawn' },
-  note: { animalId: ID, text: 'limps' },
-  'litter-weight': { animalId: ID, totalKg: 1.9, count: 6, tareKg: 0.4 },
-  treatment: {
-    animalId: ID,
-    productId: ID,
-    amount: 8.5,
-    unit: 'ml',
-    route: 'mouth',
-    batch: 'K-17',
-    reason: 'worms',
-    prescribedBy: 'the vet',
-    doseKg: 41,
-    doseMethod: 'scale',
-    meatDays: 14,
-    milkDays: 4,
-    isOffLabel: false,
-  },
-  look: { animalId: ID, grades: { mouth: 'pass', feet: 'fail', frame: 4 } },
-  sample: { animalId: ID, tube: 'B-014', purpose: 'blood' },
-  care: { animalId: ID, kind: 'dock', method: 'ring' },
-  score: { animalId: ID, score: 2.5, scoredBy: 'Kerem' },
-  mob: { animalId: ID, mob: 'thin', suggested: 'fit' },
-  check: { animalId: ID, what: 'teeth', isFound: true, words: 'two gone' },
-  heat: { animalId: ID, at: '2026-11-01T07:30', signs: ['stands', 'mounts'] },
-  service: {
-    animalId: ID,
-    way: 'hand',
-    at: '2026-11-01T18:00',
-    maleIds: [ID],
-    straw: 'ARD-7',
-    batch: 'B2',
-    technician: 'Selin',
-    colour: 'red',
-    isWitnessed: true,
-    isCheck: false,
-    reason: 'the only buck left',
-  },
-  stay: { animalId: ID, groupId: ID, colour: 'red', isTeaser: true },
-  'stay-end': { animalId: ID, stayId: ID },
-  harness: { animalId: ID, stayId: ID, colour: 'blue' },
-  'male-check': { animalId: ID, grades: { feet: 'good', testicles: 'fail' }, girthCm: 32.5 },
-  'gene-test': { animalId: ID, gene: 'grey lamb', result: 'carrier', laboratory: 'Upland lab', sampleId: ID },
-  'pregnancy-test': {
-    animalId: ID,
-    way: 'scan',
-    result: 'carrying',
-    young: 2,
-    ageDays: 62,
-    findings: ['unequal'],
-    testedBy: 'Selin',
-    learner: 'Kerem',
-    learnerAgeDays: 66,
-    sampleId: ID,
-    laboratory: 'Upland lab',
-    reason: 'the van leaves tomorrow',
-  },
-  loss: { animalId: ID, how: 'slipped', words: 'two, by the hedge' },
-  'way-on': {
-    animalId: ID,
-    decision: 'sell',
-    suggested: 'serve-again',
-    chance: 0.14,
-    evidence: 'serve again 38, sell 61',
-    reason: 'her second empty year',
-  },
-  'carrying-step': { animalId: ID, step: 'Nest box in' },
-  birth: {
-    animalId: ID,
-    at: '2026-11-01T06:10',
-    alive: 1,
-    dead: 1,
-    deadYoung: [{ sex: 'male', kg: 3.1 }],
-    ease: 'pulled-hard',
-    presentation: 'leg-back',
-    help: 'pushed back, leg found',
-    mothering: 'good',
-    afterbirth: 'waiting',
-    litterKg: 3.4,
-    species: 'sheep',
-    reason: 'long in the passage',
-  },
-  afterbirth: { animalId: ID, state: 'retained' },
-  colostrum: { animalId: ID, at: '2026-11-01T07:00', how: 'bottle' },
-  fostering: { animalId: ID, damId: ID, reason: 'no milk' },
-  weaning: { animalId: ID, isDone: true },
-  'pen-stage': { animalId: ID, stage: 'mixing', pen: '3' },
-  feed: { animalId: ID, since: '2026-10-20', feed: 'Plain pellet', kg: 12.5, priceMinor: 45 },
-  strike: { entryId: ID, reason: 'misread' },
-};
+const goodEntry = (type: EntryType): object => ({
+  ...COMMON,
+  type,
+  ...(type === 'strike' ? {} : { animalId: ID }),
+  ...EXAMPLES[type],
+});
 /** Fields that are wrong in an entry of a type. */
 const wrongFields = (type: EntryType, change: object = {}): string[] =>
-  validateSync(
-    plainToInstance(ENTRY_CLASSES[type] as new () => object, { ...COMMON, type, ...GOOD[type], ...change }),
-    {
-      whitelist: true,
-      forbidNonWhitelisted: true,
-    },
-  ).map((e) => e.property);
+  validateSync(plainToInstance(ENTRY_CLASSES[type] as new () => object, { ...goodEntry(type), ...change }), {
+    whitelist: true,
+    forbidNonWhitelisted: true,
+  }).map((e) => e.property);
 
 it.each(ENTRY_TYPES)('a good %s is taken', (type) => {
   expect(wrongFields(type)).toEqual([]);
+});
+
+it.each(ENTRY_TYPES)('the example of a %s has every field there is', (type) => {
+  const rules = getMetadataStorage().getTargetValidationMetadatas(ENTRY_CLASSES[type], '', true, false);
+  const fields = new Set(rules.map((r) => r.propertyName));
+  expect(Object.keys(goodEntry(type)).sort()).toEqual([...fields].sort());
 });
 
 it.each(ENTRY_TYPES)('a %s with a field nobody knows, or of another type, is not', (type) => {

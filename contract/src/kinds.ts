@@ -36,3 +36,6 @@ export const JOB_SUBJECTS = ['each', 'young', 'litter'] as const;
 export type JobSubject = (typeof JOB_SUBJECTS)[number];
 
 export const JOB_WEIGHING = ['scale', 'crate', 'tape', 'estimate'] as const;
+
+/** Bytes of a whole book's file at most: 200,000 entries have some 60 million. */
+export const MOST_BOOK_BYTES = 96_000_000;

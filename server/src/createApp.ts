@@ -13,13 +13,12 @@ import { badFields, fieldFaults } from './common/problems';
 import type { ServerConfig } from './config';
 import { bodyErrors } from './doors/bodyErrors';
 import { bounded } from './doors/bounds';
-import { bodyWithin, doors } from './doors/doors';
+import { BOOK_PATH, bodyWithin, doors } from './doors/doors';
 import { serveApiPage } from './openApi';
 
-/** How much a body may be, by its path: 2,000 entries are some 700 kB, 200,000 of a book about 60 MB. */
+/** How much a body may be, by its path: 2,000 entries are some 700 kB. A whole book is read as it comes, elsewhere. */
 const BODY_LIMITS: readonly (readonly [path: RegExp, limit: string])[] = [
   [/^\/api\/entries$/, '4mb'],
-  [/^\/api\/book$/, '96mb'],
   // The animals expected in a job, 20,000 at most.
   [/^\/api\/jobs$/, '1mb'],
   [/./, '256kb'],
@@ -67,7 +66,8 @@ export async function createApp(config: ServerConfig, orm: MikroORM): Promise<Ne
   app.use(compression());
   app.use(bodyWithin(config.bodyMs));
   BODY_LIMITS.forEach(([, limit], i) => {
-    const isMeant = (url: string): boolean => BODY_LIMITS.findIndex(([path]) => path.test(url)) === i;
+    const isMeant = (url: string): boolean =>
+      url !== BOOK_PATH && BODY_LIMITS.findIndex(([path]) => path.test(url)) === i;
     app.useBodyParser('json', { limit, type: (req) => isMeant(req.url?.split('?')[0] ?? '') });
   });
   app.use(bodyErrors);

@@ -9,6 +9,7 @@ import {
   type BookFinding,
 } from '@yaylak/contract';
 import { isoOf, type Day } from '@yaylak/core';
+import { breathe } from '../common/breathe';
 import { faultsOf, type ClassOf } from '../common/faultsOf';
 import { groupsInOrder } from '../groups/groupsInOrder';
 import { HoldingEntity } from '../holding/holding.entity';
@@ -78,7 +79,7 @@ export async function loadBook(em: EntityManager, today: Day): Promise<LoadedBoo
     .getConnection()
     .execute<{ id: string; version: number }[]>('select id, version from animal where version > 1');
   const versionOf = new Map(versions.map((v) => [v.id, v.version]));
-  applyAll(state, kept, versionOf, ({ id, type }) =>
+  await applyAll(state, kept, versionOf, ({ id, type }) =>
     findings.push({ record: 'entry', id, message: `A ${type} does not fit what is in the book.` }),
   );
   findings.push(...(await linksBroken(em)), ...clockFindings(kept, today));
@@ -89,6 +90,8 @@ export async function loadBook(em: EntityManager, today: Day): Promise<LoadedBoo
 
 /** Kinds whose columns hold lists: what the schema cannot hold to a shape is looked at when it is read. */
 const WITH_LISTS = new Set(Object.entries(ENTRY_TABLES).flatMap(([type, { read }]) => (read ? [type] : [])));
+/** Entries applied in one go, before other requests are let on. */
+const AT_ONCE = 2_000;
 /** Findings named at most: the first say enough. */
 const MOST_FINDINGS = 20;
 
@@ -123,13 +126,14 @@ function clockFindings(kept: readonly KeptEntry[], today: Day): BookFinding[] {
  * @param onUnfit told of an entry that cannot be applied, which is then left out; without it the entry is thrown
  * @throws Error naming the entry that speaks of an animal not in the book
  */
-export function applyAll(
+export async function applyAll(
   state: HoldingState,
   kept: readonly Pick<KeptEntry, 'entry' | 'struckBy'>[],
   versions: ReadonlyMap<string, number>,
   onUnfit?: (entry: AnimalEntry) => void,
-): void {
-  for (const { entry, struckBy } of kept) {
+): Promise<void> {
+  for (const [i, { entry, struckBy }] of kept.entries()) {
+    if (i % AT_ONCE === AT_ONCE - 1) await breathe();
     if (struckBy !== undefined || !isAnimalEntry(entry)) continue;
     const isUnsure = onUnfit !== undefined && WITH_LISTS.has(entry.type);
     if (isUnsure && shapeEntry(entry).kind === 'faulty') {

@@ -1,5 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { ENTRY_TYPES, type Entry, type EntryType } from '@yaylak/contract';
+import { breathe } from '../common/breathe';
 import { ENTRY_TABLES } from './entryTables';
 
 export interface KeptEntry {
@@ -30,11 +31,13 @@ function whereOf(filter: EntryFilter): { readonly sql: string; readonly values: 
  * Reads entries in the order they were kept, struck ones too: plain selects, one a type, since entities for a hundred
  * thousand rows take eight times as long.
  * @param onUnreadable told of an entry whose row cannot be read
+ * @param page rows read in one go when all are read
  */
 export async function readEntries(
   em: EntityManager,
   filter: EntryFilter,
   onUnreadable: (entryId: string, type: EntryType) => void = () => undefined,
+  page = PAGE,
 ): Promise<KeptEntry[]> {
   const connection = em.getConnection();
   const { sql, values } = whereOf(filter);
@@ -43,24 +46,44 @@ export async function readEntries(
     const { entity, columns, read } = ENTRY_TABLES[type];
     const animal = type === 'arrival';
     const own = Object.entries(columns).map(([name, column]) => `d."${column}" as "${name}"`);
-    const rows = await connection.execute<Row[]>(
-      `select e.id, e.seq, e.animal_id, e.happened_on, e.written_at, e.written_by, e.source, e.job_id, e.struck_by_id,
+    const select = `select e.id, e.seq, e.animal_id, e.happened_on, e.written_at, e.written_by, e.source, e.job_id, e.struck_by_id, d.rowid as row_at,
         ${own.join(', ')}${animal ? ', a.species, a.sex, a.born_on, a.dam_id, a.sire_id, a.birth_type, a.rearing_type, a.strain' : ''}
-        from entry e join ${entity.meta.tableName} d on d.entry_id = e.id
-        ${animal ? 'join animal a on a.id = e.animal_id' : ''} ${sql}`,
-      values,
-      'all',
-      em.getTransactionContext(),
-    );
-    for (const row of rows)
-      try {
-        kept.push(toKept(type, row, Object.keys(columns), read));
-      } catch {
-        // A list in a column that is no JSON any more: this entry is left out, the others stand.
-        onUnreadable(String(row.id), type);
-      }
+        from ${tablesOf(filter, entity.meta.tableName)}
+        ${animal ? 'cross join animal a on a.id = e.animal_id' : ''} ${sql}`;
+    const ask = (more: string, last: readonly number[]): Promise<Row[]> =>
+      connection.execute<Row[]>(`${select} ${more}`, [...values, ...last], 'all', em.getTransactionContext());
+    for await (const rows of 'all' in filter ? inPages(ask, page) : [await ask('', [])])
+      for (const row of rows)
+        try {
+          kept.push(toKept(type, row, Object.keys(columns), read));
+        } catch {
+          // A list in a column that is no JSON any more: this entry is left out, the others stand.
+          onUnreadable(String(row.id), type);
+        }
   }
   return kept.sort((a, b) => a.seq - b.seq);
+}
+
+/** A cross join keeps the order that is written: the planner would go through all entries for each page. */
+const tablesOf = (filter: EntryFilter, own: string): string =>
+  'all' in filter ? `${own} d cross join entry e on e.id = d.entry_id` : `entry e join ${own} d on d.entry_id = e.id`;
+
+/** Rows read in one go, before other requests are let on. */
+const PAGE = 4_000;
+
+/** All rows of a type, page by page in the order of their own table. */
+async function* inPages(
+  ask: (more: string, last: readonly number[]) => Promise<Row[]>,
+  page: number,
+): AsyncGenerator<Row[]> {
+  let last = 0;
+  for (;;) {
+    const rows = await ask('where d.rowid > ? order by d.rowid limit ?', [last, page]);
+    yield rows;
+    if (rows.length < page) return;
+    last = Number(rows.at(-1)?.row_at);
+    await breathe();
+  }
 }
 
 const ANIMAL_FIELDS = {

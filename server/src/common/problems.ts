@@ -32,6 +32,13 @@ export const badFields = (fields: readonly FieldFault[]): ProblemException =>
 export const conflict = (title: string, detail: string): ProblemException =>
   problem(409, 'conflict', title, { detail });
 
+/** A file of JSON that cannot be read as such. */
+export const notJson = (detail: string): ProblemException =>
+  problem(400, 'not-json', 'That is not a whole JSON file.', { detail });
+
+export const tooLarge = (detail: string): ProblemException =>
+  problem(413, 'too-large', 'That is too much in one piece.', { detail });
+
 /** class-validator's findings as a flat list of fields in words. */
 export function fieldFaults(errors: readonly ValidationError[], under = ''): FieldFault[] {
   return errors.flatMap((error) => {

@@ -4,8 +4,8 @@ import { sendProblem } from './doors';
 
 /** Levels of a body: an entry has four, a holding's figures six. */
 export const MOST_DEPTH = 32;
-/** Bodies of many records, where one bad record must not stop the others. */
-const IN_PIECES: readonly string[] = ['/api/entries', '/api/book'];
+/** A body of many records, where one bad record must not stop the others. */
+const IN_PIECES = '/api/entries';
 /** The longest list anything takes: the animals of a job. */
 const MOST_ITEMS = 20_000;
 
@@ -50,9 +50,9 @@ export function boundFault(value: unknown): FieldFault | undefined {
 /** The outermost fields of a long path. */
 const fieldOf = (path: string): string => path.split('.').slice(0, 3).join('.');
 
-/** Refuses a body that is out of bounds. Batches and whole books are looked at piece by piece where they are read. */
+/** Refuses a body that is out of bounds. Batches are looked at piece by piece where they are read. */
 export function bounded(request: Request, response: Response, next: NextFunction): void {
-  const fault = IN_PIECES.includes(request.path) ? undefined : boundFault(request.body);
+  const fault = request.path === IN_PIECES ? undefined : boundFault(request.body);
   if (!fault) return next();
   sendProblem(response, {
     type: '/problems/bad-fields',

@@ -4,7 +4,7 @@ import type { NextFunction, Request, Response } from 'express';
 const READS: readonly string[] = ['GET', 'HEAD', 'OPTIONS'];
 /** What the pages may ask the browser for: a stick or crate on a serial line, nothing else. */
 const PERMISSIONS =
-  'serial=(self), camera=(), geolocation=(), microphone=(), payment=(), usb=(), bluetooth=(), midi=(), hid=()';
+  'serial=(self), camera=(), geolocation=(), microphone=(), payment=(), usb=(), midi=(), hid=()';
 
 export function sendProblem(response: Response, problem: Problem): void {
   response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
@@ -41,11 +41,14 @@ export function doors(request: Request, response: Response, next: NextFunction):
 const hasBody = ({ method, headers }: Request): boolean =>
   method !== 'DELETE' || headers['transfer-encoding'] !== undefined || Number(headers['content-length'] ?? 0) > 0;
 
-/** Gives a body so many milliseconds to come in whole. */
+/** Where a whole book goes in: its body is read as it comes, for as long as it moves. */
+export const BOOK_PATH = '/api/book';
+
+/** Gives a body so many milliseconds to come in whole; a whole book so many between two pieces. */
 export const bodyWithin =
   (ms: number) =>
   (request: Request, response: Response, next: NextFunction): void => {
-    const timer = setTimeout(() => {
+    const tooSlow = (): void => {
       if (!response.headersSent) {
         response.setHeader('connection', 'close');
         sendProblem(response, {
@@ -56,8 +59,18 @@ export const bodyWithin =
         });
       }
       response.once('finish', () => request.destroy());
-    }, ms);
-    const stop = (): void => clearTimeout(timer);
+    };
+    const { socket } = request;
+    const isBook = request.path === BOOK_PATH;
+    const timer = isBook ? undefined : setTimeout(tooSlow, ms);
+    if (isBook) {
+      request.once('timeout', tooSlow);
+      socket.setTimeout(ms);
+    }
+    const stop = (): void => {
+      clearTimeout(timer);
+      if (isBook) socket.setTimeout(0);
+    };
     request.once('end', stop);
     request.once('close', stop);
     next();

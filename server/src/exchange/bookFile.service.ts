@@ -1,11 +1,20 @@
-import { MikroORM } from '@mikro-orm/libsql';
+import { MikroORM, type EntityManager } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import { BOOK_FORMAT, BOOK_FORMAT_VERSION, type BookAnimal, type BookFile } from '@yaylak/contract';
+import {
+  BOOK_FORMAT,
+  BOOK_FORMAT_VERSION,
+  MOST_BOOK_BYTES,
+  type BookAnimal,
+  type BookFile,
+  type BookReadIn,
+  type ReadingBook,
+} from '@yaylak/contract';
 import { AnimalEntity } from '../animals/animal.entity';
 import { BookService } from '../book/book.service';
 import { readEntries } from '../book/readEntries';
 import { writeEntries, writeStrikes } from '../book/writeEntries';
-import { conflict } from '../common/problems';
+import { breathe } from '../common/breathe';
+import { conflict, tooLarge } from '../common/problems';
 import { DrillEntity } from '../condition/drill.entity';
 import { GroupEntity } from '../groups/group.entity';
 import { HoldingEntity } from '../holding/holding.entity';
@@ -15,11 +24,14 @@ import { JobEntity } from '../jobs/job.entity';
 import { TemplateEntity } from '../jobs/template.entity';
 import { ProductEntity } from '../remedies/product.entity';
 import { PlanEntity } from '../season/plan.entity';
-import { checkBook } from './checkBook';
+import { checkBook, type CheckedBook } from './checkBook';
+import { readRecords, type Chunks } from './readRecords';
 
 /** The whole book as one file, out and in. */
 @Injectable()
 export class BookFileService {
+  private progress: ReadingBook | undefined;
+
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
@@ -124,60 +136,121 @@ export class BookFileService {
     };
   }
 
+  /** How far the book that is being read in has come. */
+  reading(): ReadingBook | null {
+    return this.progress ?? null;
+  }
+
   /**
-   * Reads a book file into an empty holding, whole or not at all.
+   * Reads a book file into an empty holding, whole or not at all. It is checked as it comes in; the book is held for
+   * nobody else until it is written.
+   * @param source the file's bytes and how many there are, when that is known
+   * @param signal stops it; nothing is written then
    * @throws ProblemException when the holding has a book already, or naming what in the file cannot be
    */
-  import(file: BookFile): Promise<{ readonly animals: number; readonly entries: number }> {
-    return this.book.exclusively(async () => {
-      if (this.book.state.animals.size > 0 || this.book.state.groups.size > 0)
-        throw conflict(
-          'This holding has a book already.',
-          'A whole book goes only into an empty holding. Start Yaylak with an empty data folder and read it in there.',
-        );
-      const entries = await checkBook(file);
-      await this.book.transact(async (em) => {
-        // Dams may stand after their young in the file; the keys are checked at the end.
-        await em.getConnection().execute('pragma defer_foreign_keys = on', [], 'run', em.getTransactionContext());
-        const {
-          standards = null,
-          blankTags = null,
-          scorers = null,
-          resources = null,
-          calendar = null,
-          calendarKey = null,
-          ...holding
-        } = file.holding;
-        await em.upsert(HoldingEntity, {
-          id: 1,
-          ...holding,
-          standards: standards && [...standards],
-          blankTags: blankTags && [...blankTags],
-          scorers,
-          resources,
-          calendar,
-          calendarKey,
-        });
-        for (const product of file.products ?? []) await em.insert(ProductEntity, { ...product });
-        for (const plan of file.plans ?? []) await em.insert(PlanEntity, { ...plan });
-        for (const { id, on, by, answers } of file.drills ?? [])
-          await em.insert(DrillEntity, { id, takenOn: on, takenBy: by, answers });
-        for (const { id, ...facts } of file.templates ?? []) await em.insert(TemplateEntity, { id, facts });
-        if (file.groups.length > 0)
-          await em.insertMany(
-            GroupEntity,
-            file.groups.map((g) => ({ ...g })),
-          );
-        for (const { on, ...job } of file.jobs)
-          await em.insert(JobEntity, { ...job, settings: job.settings ?? null, happenedOn: on });
-        await writeEntries(em, entries, 1);
-        const strikes = entries.flatMap((e) => (e.type === 'strike' ? [[e.entryId, e.id] as const] : []));
-        await writeStrikes(em, strikes);
-        for (const a of file.animals.filter((x) => x.version > 1))
-          await em.nativeUpdate(AnimalEntity, { id: a.id }, { version: a.version });
+  async import(
+    source: { readonly chunks: Chunks; readonly bytes?: number },
+    signal: AbortSignal = new AbortController().signal,
+  ): Promise<BookReadIn> {
+    if (this.progress)
+      throw conflict('A book is being read in already.', 'Wait until it is done, or stop it where it was begun.');
+    this.refuseUnlessEmpty();
+    this.progress = { phase: 'reading', done: 0, of: source.bytes ?? 0 };
+    try {
+      const book = await checkBook(readRecords(this.counted(source, signal)));
+      return await this.book.exclusively(async () => {
+        this.refuseUnlessEmpty();
+        await this.book.transact((em) => this.write(em, book, signal));
+        this.progress = { phase: 'opening', done: 0, of: book.entries.length };
+        await this.book.load();
+        return { animals: book.animals.length, entries: book.entries.length };
       });
-      await this.book.load();
-      return { animals: file.animals.length, entries: entries.length };
-    });
+    } finally {
+      this.progress = undefined;
+    }
   }
+
+  private refuseUnlessEmpty(): void {
+    if (this.book.state.animals.size > 0 || this.book.state.groups.size > 0)
+      throw conflict(
+        'This holding has a book already.',
+        'A whole book goes only into an empty holding. Start Yaylak with an empty data folder and read it in there.',
+      );
+  }
+
+  private async *counted(
+    { chunks, bytes = 0 }: { readonly chunks: Chunks; readonly bytes?: number },
+    signal: AbortSignal,
+  ): AsyncGenerator<Uint8Array> {
+    let done = 0;
+    for await (const chunk of chunks) {
+      refuseStopped(signal);
+      done += chunk.length;
+      if (done > MOST_BOOK_BYTES) throw tooLarge(TOO_LARGE);
+      yield chunk;
+      this.progress = { phase: 'reading', done, of: Math.max(bytes, done) };
+    }
+    refuseStopped(signal);
+  }
+
+  private async write(em: EntityManager, book: CheckedBook, signal: AbortSignal): Promise<void> {
+    // Dams may stand after their young in the file; the keys are checked at the end.
+    await em.getConnection().execute('pragma defer_foreign_keys = on', [], 'run', em.getTransactionContext());
+    await writeRecords(em, book);
+    const { entries } = book;
+    for (let i = 0; i < entries.length; i += AT_ONCE) {
+      this.progress = { phase: 'writing', done: i, of: entries.length };
+      await breathe();
+      refuseStopped(signal);
+      await writeEntries(em, entries.slice(i, i + AT_ONCE), 1 + i);
+    }
+    await writeStrikes(
+      em,
+      entries.flatMap((e) => (e.type === 'strike' ? [[e.entryId, e.id] as const] : [])),
+    );
+    for (const a of book.animals.filter((x) => x.version > 1))
+      await em.nativeUpdate(AnimalEntity, { id: a.id }, { version: a.version });
+    refuseStopped(signal);
+  }
+}
+
+/** Entries written in one go, before other requests are let on. */
+const AT_ONCE = 500;
+
+/** What is said of a book over the bound. */
+export const TOO_LARGE = `A book has up to ${MOST_BOOK_BYTES / 1_000_000} MB. Choose the file that was written with “The whole book”.`;
+
+function refuseStopped({ aborted }: AbortSignal): void {
+  if (aborted) throw conflict('The reading was stopped.', 'Nothing of the book was read in.');
+}
+
+/** Everything but the entries and what they open. */
+async function writeRecords(em: EntityManager, book: CheckedBook): Promise<void> {
+  const {
+    standards = null,
+    blankTags = null,
+    scorers = null,
+    resources = null,
+    calendar = null,
+    calendarKey = null,
+    ...holding
+  } = book.holding;
+  await em.upsert(HoldingEntity, {
+    id: 1,
+    ...holding,
+    standards: standards && [...standards],
+    blankTags: blankTags && [...blankTags],
+    scorers,
+    resources,
+    calendar,
+    calendarKey,
+  });
+  for (const product of book.products) await em.insert(ProductEntity, { ...product });
+  for (const plan of book.plans) await em.insert(PlanEntity, { ...plan });
+  for (const { id, on, by, answers } of book.drills)
+    await em.insert(DrillEntity, { id, takenOn: on, takenBy: by, answers });
+  for (const { id, ...facts } of book.templates) await em.insert(TemplateEntity, { id, facts });
+  for (const group of book.groups) await em.insert(GroupEntity, { ...group });
+  for (const { on, ...job } of book.jobs)
+    await em.insert(JobEntity, { ...job, settings: job.settings ?? null, happenedOn: on });
 }

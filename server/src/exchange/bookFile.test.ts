@@ -1,5 +1,8 @@
+import { request, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { makeDemoBook } from '@yaylak/demo';
-import type { BookFile, Problem } from '@yaylak/contract';
+import type { BookFile, Problem, ReadingBook } from '@yaylak/contract';
+import { breathe } from '../common/breathe';
 import type { ProblemException } from '../common/problems';
 import { BookFileService } from './bookFile.service';
 import { dayOf } from '@yaylak/core';
@@ -18,6 +21,7 @@ import {
   weight,
   type TestApp,
 } from '../tests/testApp';
+import { refusalOf } from '../tests/bookRefusal';
 
 let t: TestApp;
 beforeEach(async () => {
@@ -204,19 +208,16 @@ describe('a spoilt book', () => {
     const book = await good();
     const other = await testApp(undefined, { requestsPerTenSeconds: 10_000 });
     for (const [kind, field, spoil] of SPOILT) {
-      const fault = await other.app
-        .get(BookFileService)
-        .import(spoil(book) as BookFile)
-        .catch((e: ProblemException) => e.problem);
-      expect([kind, (fault as Problem).fields?.[0]?.field]).toEqual([
+      const fault = await refusalOf(other, JSON.stringify(spoil(book)));
+      expect([kind, fault?.fields?.[0]?.field]).toEqual([
         kind,
         expect.stringMatching(new RegExp(`^${field.replaceAll('.', '\\.')}`)),
       ]);
-      expect((fault as Problem).detail).toMatch(/[.]$/);
+      expect(fault?.detail).toMatch(/[.]$/);
     }
     expect((await other.http().get('/api/book')).body).toMatchObject({ groups: [], animals: [], entries: [] });
     await other.http().post('/api/book').send(book).expect(200);
-    expect((await other.http().get('/api/book')).text).toBe(JSON.stringify(book));
+    expect((await other.http().get('/api/book')).body).toEqual(book);
     await other.close();
   });
 });
@@ -239,4 +240,99 @@ it('keeps the order of the groups and the address of the calendar', async () => 
   expect((await other.http().get('/api/book')).text).toBe(first.text);
   expect(await season(other)).toBe(key);
   await other.close();
+});
+
+describe('a file that is no book', () => {
+  const head = '{"format":"yaylak-book","formatVersion":1,\n';
+  const endless = (piece: string): string => piece.repeat(1_000_000);
+  it.each([
+    ['is cut off', `${head}"groups":[\n{"id":"a`, /breaks off on line 3/],
+    ['ends between two records', `${head}"groups":[\n`, /breaks off on line 3/],
+    ['lacks a list', `${head}"holding":{"name":"x"`, /breaks off on line 2/],
+    ['is text', 'Dear all', /breaks off on line 1/],
+    ['has more behind it', `${head.replace(/,\n$/, '')}}{}`, /breaks off/],
+    ['is empty', '', /breaks off/],
+    ['has a part nobody knows', `${head}"poems":[`, /a part “poems” that no book has/],
+    ['is another program’s', '{"poems":[', /not a book written by Yaylak/],
+    ['has a part twice', `${head}"groups":[],"groups":[]`, /“groups” twice/],
+    ['is a million lists deep', `${head}"groups":[${endless('[')}`, /line 2\) is nested deeper than 32/],
+    ['is a million nothings', `${head}"entries":[${endless('{},')}`, /Entry 1 \(line 2\)/],
+    ['has a record without end', `${head}"groups":[{"name":[${endless('{},')}`, /line 2\) is longer than any record/],
+    ['has settings without end', `${head}"holding":{"species":[${endless('{},')}`, /longer than any record/],
+    ['sets what it is not', `${head}"groups":[{"__proto__":{"id":"a"}}]`, /Number 1 of the groups \(line 2\)/],
+  ])('%s', async (_, text, words) => {
+    expect((await refusalOf(t, text))?.detail).toMatch(words);
+    expect((await t.http().get('/api/book/reading')).body).toEqual({ reading: null });
+  });
+
+  it('or is packed or too large is refused before it is read', async () => {
+    const packed = await t.http().post('/api/book').set('content-encoding', 'gzip').send({ format: 'yaylak-book' });
+    expect(packed.body).toMatchObject({ status: 400, type: '/problems/not-json' });
+    const large = t.http().post('/api/book').set('content-type', 'application/json');
+    const { status, body } = await large.set('content-length', '500000000').send('{');
+    expect([status, (body as Problem).detail]).toEqual([413, expect.stringContaining('up to 96 MB')]);
+  });
+});
+
+it('says how far a book has come, lets others be answered meanwhile, and stops without a trace', async () => {
+  const text = JSON.stringify(makeDemoBook(dayOf(TODAY), { years: 1 }));
+  const service = t.app.get(BookFileService);
+  const stop = new AbortController();
+  const seen = new Set<string>();
+  const run = service.import({ chunks: [Buffer.from(text)], bytes: text.length }, stop.signal);
+  const outcome = run.catch((e: ProblemException) => e.problem.title);
+  const other = service.import({ chunks: [] });
+  await expect(other).rejects.toMatchObject({ problem: { title: 'A book is being read in already.' } });
+  for (;;) {
+    const { reading } = (await t.http().get('/api/book/reading').expect(200)).body as { reading: ReadingBook | null };
+    if (!reading) break;
+    seen.add(reading.phase);
+    expect(reading.done).toBeLessThanOrEqual(reading.of);
+    if (reading.phase === 'writing') stop.abort();
+  }
+  expect(await outcome).toBe('The reading was stopped.');
+  expect([...seen]).toEqual(['reading', 'writing']);
+  expect((await t.http().get('/api/book')).body).toMatchObject({ groups: [], animals: [], entries: [] });
+  expect(await refusalOf(t, text)).toBeUndefined();
+});
+
+it('answers a file it refuses at once, and takes the rest of it off the line', async () => {
+  await t.app.listen(0, '127.0.0.1');
+  const { port } = (t.app.getHttpServer() as Server).address() as AddressInfo;
+  const answer = await fetch(`http://127.0.0.1:${port}/api/book`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: `{"format":"other"${' '.repeat(20_000_000)}}`,
+  });
+  expect(((await answer.json()) as Problem).detail).toMatch(/not a book written by Yaylak/);
+  // Closing waits for what is still on its way.
+  await t.app.close();
+  t = await testApp();
+});
+
+it('stops when whoever sends it hangs up', async () => {
+  await t.app.listen(0, '127.0.0.1');
+  const { port } = (t.app.getHttpServer() as Server).address() as AddressInfo;
+  const gone = request({ port, host: '127.0.0.1', path: '/api/book', method: 'POST' });
+  gone.setHeader('content-type', 'application/json').on('error', () => undefined);
+  gone.write('{"format":"yaylak-book","formatVersion":1,\n"groups":[');
+  const readings = async () =>
+    ((await t.http().get('/api/book/reading')).body as { reading: ReadingBook | null }).reading;
+  while ((await readings()) === null) await breathe();
+  gone.destroy();
+  while ((await readings()) !== null) await breathe();
+  expect((await t.http().get('/api/animals?presence=all')).body.total).toBe(0);
+});
+
+it('gives up a book whose rest does not come', async () => {
+  const slow = await testApp(undefined, { bodyMs: 100 });
+  await slow.app.listen(0, '127.0.0.1');
+  const { port } = (slow.app.getHttpServer() as Server).address() as AddressInfo;
+  const status = await new Promise<number | undefined>((resolve) => {
+    const sent = request({ port, host: '127.0.0.1', path: '/api/book', method: 'POST' }, (r) => resolve(r.statusCode));
+    sent.setHeader('content-type', 'application/json').on('error', () => undefined);
+    sent.write('{"format":"yaylak-book",');
+  });
+  expect(status).toBe(408);
+  await slow.close();
 });

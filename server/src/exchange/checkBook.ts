@@ -5,11 +5,11 @@ import {
   BookJob,
   BookPlan,
   BookProduct,
-  BOOK_FORMAT,
-  BOOK_FORMAT_VERSION,
   KeepDrill,
   KeepTemplate,
   missingOf,
+  type ArrivalEntry,
+  type BookAnimal,
   type BookFile,
   type Entry,
 } from '@yaylak/contract';
@@ -17,70 +17,89 @@ import { applyAll } from '../book/loadBook';
 import { HoldingState } from '../book/holdingState';
 import { shapeEntry } from '../book/shape';
 import { faultsOf, type ClassOf } from '../common/faultsOf';
-import { badFields, type ProblemException } from '../common/problems';
+import { breathe } from '../common/breathe';
 import { blankFaults, resourceFaults, standardFaults } from '../holding/listFaults';
 import { overrideFaults } from '../holding/overrideFaults';
+import { BOOK_LISTS, wrong, type BookList, type BookRecord } from './readRecords';
 
-/** Lists of records by their name in the file, each with the class it is checked by; the last may be missing in old files. */
-const PARTS: readonly (readonly [part: keyof BookFile, shape: ClassOf, isNeeded: boolean])[] = [
-  ['groups', BookGroup, true],
-  ['jobs', BookJob, true],
-  ['animals', BookAnimalRecord, true],
-  ['products', BookProduct, false],
-  ['plans', BookPlan, false],
-  ['drills', KeepDrill, false],
-  ['templates', KeepTemplate, false],
-];
+/** The class each list's records are checked by. */
+const SHAPES: Readonly<Record<Exclude<BookList, 'entries'>, ClassOf>> = {
+  groups: BookGroup,
+  jobs: BookJob,
+  products: BookProduct,
+  plans: BookPlan,
+  drills: KeepDrill,
+  templates: KeepTemplate,
+  animals: BookAnimalRecord,
+};
 /** Records looked at in one go, before others are let on. */
 const AT_ONCE = 500;
-const breathe = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
 
-const wrong = (field: string, message: string): ProblemException => badFields([{ field, message }]);
+/** A book that can be written as it is: its entries are instances of their classes. */
+export type CheckedBook = Required<Omit<BookFile, 'format' | 'formatVersion'>>;
 
 /**
  * Looks at every record of a book file as the API looks at what it takes, and at what they say of each other. Rules of
  * the day an entry was kept on are not asked again: a sex or a birth may have been corrected since.
- * @returns its entries, in order
- * @throws ProblemException naming the first record that cannot be, by its place in the file
+ * @throws ProblemException naming the first record that cannot be, by its place in the file and its line
  */
-export async function checkBook(file: BookFile): Promise<Entry[]> {
-  checkForm(file);
-  checkHolding(file.holding);
-  const ids = new Map<keyof BookFile, Set<string>>();
-  for (const [part, shape, isNeeded] of PARTS) {
-    const list = file[part] as readonly unknown[] | undefined;
-    if (!Array.isArray(list)) {
-      if (list !== undefined || isNeeded)
-        throw wrong(part, `The file has no list of ${part}. It may have been cut off; write it out again.`);
-      ids.set(part, new Set());
+export async function checkBook(records: AsyncIterable<BookRecord>): Promise<CheckedBook> {
+  const book = emptyBook();
+  const ids = new Map(Object.keys(BOOK_LISTS).map((list) => [list, new Set<string>()]));
+  const lines: number[] = [];
+  for await (const record of records) {
+    const { part, value } = record;
+    if (part === 'holding') {
+      checkHolding(value as BookFile['holding']);
+      book.holding = value as BookFile['holding'];
       continue;
     }
-    ids.set(part, await checkPart(part, shape, list));
+    const kept = part === 'entries' ? shapedEntry(record) : checkRecord(record, SHAPES[part]);
+    const known = ids.get(part) as Set<string>;
+    if (known.has(kept.id))
+      throw wrong(`${part}.${record.index}.id`, `${placeOf(record)} stands in the file twice (${kept.id}).`);
+    known.add(kept.id);
+    (book[part] as object[]).push(kept);
+    if (part === 'entries') lines.push(record.line);
   }
-  file.plans?.forEach(({ facts }, i) => {
+  book.plans.forEach(({ facts }, i) => {
     const missing = missingOf(facts);
     if (missing.length > 0) throw wrong(`plans.${i}`, `Plan ${i + 1} lacks ${missing.join(', ')}.`);
   });
-  checkParents(file);
-  const entries = await checkEntries(file.entries, ids);
-  checkStanding(file, entries);
-  return entries;
+  checkParents(book.animals);
+  await checkReferences(book.entries, ids, lines);
+  await checkStanding(book);
+  return book;
 }
 
-function checkForm(file: BookFile): void {
-  if (typeof file !== 'object' || file?.format !== BOOK_FORMAT)
-    throw wrong(
-      'format',
-      'This is not a book written by Yaylak. Choose the file that was written with “The whole book”.',
-    );
-  const { formatVersion } = file as { formatVersion: unknown };
-  if (typeof formatVersion !== 'number' || !Number.isInteger(formatVersion) || formatVersion < 1)
-    throw wrong('formatVersion', 'The file does not say in which form it was written. Write it out again.');
-  if (formatVersion > BOOK_FORMAT_VERSION)
-    throw wrong(
-      'formatVersion',
-      `This book was written in form ${formatVersion}; this Yaylak reads up to form ${BOOK_FORMAT_VERSION}. Use a newer Yaylak.`,
-    );
+type Filling = { -readonly [K in keyof CheckedBook]: CheckedBook[K] };
+const emptyBook = (): Filling => ({
+  holding: {} as BookFile['holding'],
+  groups: [],
+  jobs: [],
+  products: [],
+  plans: [],
+  drills: [],
+  templates: [],
+  animals: [],
+  entries: [],
+});
+
+const placeOf = ({ part, index, line }: BookRecord): string =>
+  part === 'entries' ? `Entry ${index + 1} (line ${line})` : `Number ${index + 1} of the ${part} (line ${line})`;
+
+function checkRecord(record: BookRecord, shape: ClassOf): { readonly id: string } {
+  const { part, index, value } = record;
+  const [fault] = faultsOf(shape, value);
+  if (fault)
+    throw wrong(`${part}.${index}${fault.field ? `.${fault.field}` : ''}`, `${placeOf(record)}: ${fault.message}`);
+  return value as { id: string };
+}
+
+function shapedEntry(record: BookRecord): Entry {
+  const shaped = shapeEntry(record.value);
+  if (shaped.kind === 'entry') return shaped.entry;
+  throw wrong(`entries.${record.index}`, `${placeOf(record)}: ${shaped.faults.map((f) => f.message).join(' ')}`);
 }
 
 function checkHolding(holding: BookFile['holding']): void {
@@ -99,23 +118,9 @@ function checkHolding(holding: BookFile['holding']): void {
   if (first) throw wrong(`holding.${first.field}`, `Settings: ${faults.map((f) => f.message).join(' ')}`);
 }
 
-async function checkPart(part: string, shape: ClassOf, list: readonly unknown[]): Promise<Set<string>> {
-  const ids = new Set<string>();
-  for (const [i, raw] of list.entries()) {
-    if (i % AT_ONCE === 0) await breathe();
-    const [fault] = faultsOf(shape, raw);
-    const at = `Number ${i + 1} of the ${part}`;
-    if (fault) throw wrong(`${part}.${i}${fault.field ? `.${fault.field}` : ''}`, `${at}: ${fault.message}`);
-    const { id } = raw as { id: string };
-    if (ids.has(id)) throw wrong(`${part}.${i}.id`, `${at} stands in the file twice (${id}).`);
-    ids.add(id);
-  }
-  return ids;
-}
-
-function checkParents(file: BookFile): void {
-  const byId = new Map(file.animals.map((a) => [a.id, a]));
-  for (const [i, animal] of file.animals.entries())
+function checkParents(animals: BookFile['animals']): void {
+  const byId = new Map(animals.map((a) => [a.id, a]));
+  for (const [i, animal] of animals.entries())
     for (const [field, sex] of [
       ['damId', 'female'],
       ['sireId', 'male'],
@@ -131,7 +136,7 @@ function checkParents(file: BookFile): void {
       if ((sex === 'female') !== (parent.sex === 'female'))
         throw wrong(`animals.${i}.${field}`, `${at} has a ${parent.sex} as its ${sex === 'female' ? 'dam' : 'sire'}.`);
     }
-  const looped = inLoop(file.animals);
+  const looped = inLoop(animals);
   if (looped !== undefined)
     throw wrong(`animals.${looped}`, `Number ${looped + 1} of the animals is its own ancestor. Correct its parents.`);
 }
@@ -143,7 +148,11 @@ function inLoop(animals: BookFile['animals']): number | undefined {
   for (const { id, damId, sireId } of animals) {
     const parents = [damId, sireId].filter((p): p is string => p !== null && p !== undefined);
     waits.set(id, parents.length);
-    for (const parent of parents) youngOf.set(parent, [...(youngOf.get(parent) ?? []), id]);
+    for (const parent of parents) {
+      const young = youngOf.get(parent);
+      if (young) young.push(id);
+      else youngOf.set(parent, [id]);
+    }
   }
   const free = [...waits].flatMap(([id, n]) => (n === 0 ? [id] : []));
   for (let id = free.pop(); id !== undefined; id = free.pop()) {
@@ -173,49 +182,54 @@ const REFERENCES: readonly (readonly [field: string, part: keyof BookFile])[] = 
   ['entryId', 'entries'],
 ];
 
-async function checkEntries(
-  list: readonly unknown[],
-  ids: ReadonlyMap<keyof BookFile, ReadonlySet<string>>,
-): Promise<Entry[]> {
-  if (!Array.isArray(list))
-    throw wrong('entries', 'The file has no list of entries. It may have been cut off; write it out again.');
-  const seen = new Set<string>();
+/** What entries say of other records, and of entries before them. */
+async function checkReferences(
+  entries: readonly Entry[],
+  ids: ReadonlyMap<string, ReadonlySet<string>>,
+  lines: readonly number[],
+): Promise<void> {
+  const before = new Set<string>();
   const struck = new Set<string>();
-  const entries: Entry[] = [];
-  for (const [i, raw] of (list as readonly unknown[]).entries()) {
+  for (const [i, entry] of entries.entries()) {
     if (i % AT_ONCE === 0) await breathe();
-    const shaped = shapeEntry(raw);
-    if (shaped.kind === 'faulty')
-      throw wrong(`entries.${i}`, `Entry ${i + 1}: ${shaped.faults.map((f) => f.message).join(' ')}`);
-    const { entry } = shaped;
-    if (seen.has(entry.id)) throw wrong(`entries.${i}.id`, `Entry ${i + 1} stands in the file twice (${entry.id}).`);
+    const at = `Entry ${i + 1} (line ${lines[i]})`;
     for (const [field, part] of REFERENCES) {
       const value = (entry as unknown as Record<string, unknown>)[field];
-      const known = part === 'entries' ? seen : (ids.get(part) as ReadonlySet<string>);
+      const known = part === 'entries' ? before : ids.get(part);
       for (const id of value === undefined ? [] : [value].flat())
-        if (!known.has(id as string))
+        if (!known?.has(id as string))
           throw wrong(
             `entries.${i}.${field}`,
-            `Entry ${i + 1} speaks of one of the ${part} that is not in the file${part === 'entries' ? ' before it' : ''} (${field}).`,
+            `${at} speaks of one of the ${part} that is not in the file${part === 'entries' ? ' before it' : ''} (${field}).`,
           );
     }
     if (entry.type === 'strike') {
       if (struck.has(entry.entryId))
-        throw wrong(`entries.${i}.entryId`, `Entry ${i + 1} strikes out one that is struck out already.`);
+        throw wrong(`entries.${i}.entryId`, `${at} strikes out one that is struck out already.`);
       struck.add(entry.entryId);
     }
-    seen.add(entry.id);
-    entries.push(entry);
+    before.add(entry.id);
   }
-  return entries;
 }
 
+/** What an animal's record and its arrival both say: one row of the book. */
+const RECORD_FIELDS = [
+  'species',
+  'sex',
+  'bornOn',
+  'damId',
+  'sireId',
+  'birthType',
+  'rearingType',
+  'strain',
+] as const satisfies readonly (keyof BookAnimal & keyof ArrivalEntry)[];
+
 /** Tried on an empty state first: a book that cannot be read back must not be written. */
-function checkStanding(file: BookFile, entries: readonly Entry[]): void {
+async function checkStanding({ animals, entries }: CheckedBook): Promise<void> {
   const struckBy = new Map(entries.flatMap((e) => (e.type === 'strike' ? [[e.entryId, e.id] as const] : [])));
   const state = new HoldingState();
   try {
-    applyAll(
+    await applyAll(
       state,
       entries.map((entry) => ({ entry, struckBy: struckBy.get(entry.id) })),
       new Map(),
@@ -224,7 +238,18 @@ function checkStanding(file: BookFile, entries: readonly Entry[]): void {
     throw wrong('entries', `The file does not hang together: ${(error as Error).message}.`);
   }
   const arrived = new Set(entries.flatMap((e) => (e.type === 'arrival' ? [e.animalId] : [])));
-  const lost = file.animals.findIndex((a) => !arrived.has(a.id));
+  const byId = new Map(animals.map((a, i) => [a.id, { a, i }]));
+  for (const e of entries) {
+    if (e.type !== 'arrival') continue;
+    const { a, i } = byId.get(e.animalId) as { a: BookAnimal; i: number };
+    const field = RECORD_FIELDS.find((f) => (a[f] ?? null) !== (e[f] ?? null));
+    if (field !== undefined)
+      throw wrong(
+        `animals.${i}.${field}`,
+        `Number ${i + 1} of the animals says another ${field} than its arrival. Write the file out again.`,
+      );
+  }
+  const lost = animals.findIndex((a) => !arrived.has(a.id));
   if (lost >= 0)
     throw wrong(`animals.${lost}`, `Number ${lost + 1} of the animals never came: the file has no arrival of it.`);
 }

@@ -1,7 +1,11 @@
-import { Body, Controller, Get, Header, HttpCode, Inject, Post, Query } from '@nestjs/common';
+import { Readable } from 'node:stream';
+import { Controller, Get, Header, HttpCode, Inject, Post, Query, Req, Res, StreamableFile } from '@nestjs/common';
 import { Throttle } from '@nestjs/throttler';
-import { AnimalQuery, type BookFile } from '@yaylak/contract';
-import { BookFileService } from './bookFile.service';
+import { AnimalQuery, MOST_BOOK_BYTES, type BookReadIn, type ReadingBook } from '@yaylak/contract';
+import type { Request, Response } from 'express';
+import { notJson, tooLarge } from '../common/problems';
+import { bookChunks } from './bookChunks';
+import { BookFileService, TOO_LARGE } from './bookFile.service';
 import { CsvService } from './csv.service';
 
 /** A whole book is seconds of work, in or out. */
@@ -33,14 +37,35 @@ export class ExchangeController {
   @Get('book')
   @Throttle({ default: WHOLE_BOOKS })
   @Header('content-disposition', 'attachment; filename="yaylak-book.json"')
-  export(): Promise<BookFile> {
-    return this.bookFile.export();
+  async export(): Promise<StreamableFile> {
+    const book = await this.bookFile.export();
+    return new StreamableFile(Readable.from(bookChunks(book)), { type: 'application/json; charset=utf-8' });
   }
 
+  /** The body is the file itself, read as it comes; whoever hangs up stops it. */
   @Post('book')
   @Throttle({ default: WHOLE_BOOKS })
   @HttpCode(200)
-  import(@Body() file: BookFile): Promise<{ readonly animals: number; readonly entries: number }> {
-    return this.bookFile.import(file);
+  async import(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<BookReadIn> {
+    const { 'content-length': length, 'content-encoding': encoding } = request.headers;
+    if (encoding !== undefined && encoding !== 'identity') throw notJson('Send the file as it is, not packed.');
+    if (Number(length) > MOST_BOOK_BYTES) throw tooLarge(TOO_LARGE);
+    const stop = new AbortController();
+    response.once('close', () => stop.abort());
+    try {
+      const chunks = request.iterator({ destroyOnReturn: false }) as AsyncIterable<Uint8Array>;
+      return await this.bookFile.import(
+        { chunks, ...(length === undefined ? {} : { bytes: Number(length) }) },
+        stop.signal,
+      );
+    } finally {
+      // Refused early, the rest still comes: a browser reads no answer while it sends.
+      request.resume();
+    }
+  }
+
+  @Get('book/reading')
+  reading(): { readonly reading: ReadingBook | null } {
+    return { reading: this.bookFile.reading() };
   }
 }

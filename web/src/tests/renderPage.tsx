@@ -30,9 +30,12 @@ type No = ReturnType<typeof no>;
 /** The server does not answer. */
 export const AWAY = Symbol('away');
 
-/** What the server answers, by `METHOD /path` without its query; a function is asked each time. */
+/** What the server answers, by `METHOD /path` without its query; a function is asked each time and may promise. */
 export type Answers = Readonly<
-  Record<string, Answer | ((asked: Asked & { readonly query: URLSearchParams }) => Answer)>
+  Record<
+    string,
+    Answer | ((asked: Asked & { readonly query: URLSearchParams; readonly signal?: AbortSignal }) => Answer)
+  >
 >;
 
 interface Rendered {
@@ -76,7 +79,10 @@ export function renderPage(
     asked.push(one);
     const told = all[`${method} ${url.pathname}`];
     const answer =
-      typeof told === 'function' ? (told as (a: object) => Answer)({ ...one, query: url.searchParams }) : told;
+      typeof told === 'function'
+        ? (told as (a: object) => Answer)({ ...one, query: url.searchParams, signal: init?.signal })
+        : told;
+    if (answer instanceof Promise) return answer.then((late) => response(200, late));
     if (answer === AWAY) return Promise.reject(new TypeError('Failed to fetch'));
     if (answer === undefined && !(`${method} ${url.pathname}` in all))
       return Promise.resolve(response(404, { title: `the test has no answer to ${method} ${url.pathname}` }));

@@ -1,12 +1,8 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { Link } from 'react-router';
-import { ask, ProblemError } from '../../api/client';
-import { readAgain } from '../../api/readAgain';
 import { Page } from '../../parts/Page';
-import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
+import { Panel, Small, Stack } from '../../parts/Panel';
 import { LinkButton } from '../../parts/LinkButton';
-import { FilePick } from '../../parts/FilePick';
+import { BookIn } from './BookIn';
 import { ImportFlow } from './ImportFlow';
 
 /** Files in and out. */
@@ -35,54 +31,11 @@ export function FilesPage() {
               </Small>
             </Stack>
           </Panel>
-          <WholeBookIn />
+          <BookIn />
         </>
       }
     >
       <ImportFlow />
     </Page>
-  );
-}
-
-/** What the server takes of a book. */
-const MOST_BOOK_BYTES = 96_000_000;
-
-/** Reads a whole book into an empty holding. */
-function WholeBookIn() {
-  const [said, setSaid] = useState<{ readonly isGood: boolean; readonly words: string }>();
-  const client = useQueryClient();
-  const read = async (file: File): Promise<void> => {
-    if (file.size > MOST_BOOK_BYTES)
-      return setSaid({
-        isGood: false,
-        words: `“${file.name}” has ${Math.round(file.size / 1_000_000)} MB; a book has up to ${MOST_BOOK_BYTES / 1_000_000}. Choose the file that was written with “The whole book”.`,
-      });
-    setSaid({ isGood: true, words: 'Reading …' });
-    try {
-      // Sent as it lies on the disk: a page that read sixty megabytes itself would stand still meanwhile.
-      const done = await ask<{ animals: number; entries: number }>('/api/book', { method: 'POST', file });
-      await readAgain(client);
-      setSaid({ isGood: true, words: `Read in: ${done.animals} animals, ${done.entries} entries.` });
-    } catch (error) {
-      const isCut = error instanceof ProblemError && error.problem.type === '/problems/not-json';
-      const words = isCut
-        ? `“${file.name}” is not a whole JSON file. It may have been cut off; write it out again.`
-        : (error as Error).message;
-      setSaid({ isGood: false, words });
-    }
-  };
-  return (
-    <Panel>
-      <h2>A whole book, in</h2>
-      <Small>Only into an empty holding, whole or not at all.</Small>
-      <Row style={{ marginTop: 12 }}>
-        <FilePick label="Choose a book file" accept=".json" onPick={(f) => void read(f)} />
-      </Row>
-      {said ? (
-        <NotePanel $tone={said.isGood ? 'moss' : 'madder'} role="status" style={{ marginTop: 12 }}>
-          {said.words}
-        </NotePanel>
-      ) : null}
-    </Panel>
   );
 }

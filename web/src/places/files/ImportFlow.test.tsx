@@ -1,6 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import type { Entry, EntryAnswer } from '@yaylak/contract';
-import { anIdentifier, TODAY } from '../../tests/builders';
+import { aHolding, anIdentifier, TODAY } from '../../tests/builders';
 import { no, renderPage, type Answers } from '../../tests/renderPage';
 import { FilesPage } from './FilesPage';
 import { createImporter } from './importer';
@@ -191,11 +191,34 @@ describe('a whole book', () => {
     await pickBook(user, '{"entries":[]}');
     expect(await screen.findByText('Read in: 3 animals, 40 entries.')).toBeVisible();
   });
-  it('that was cut off is said to be', async () => {
+  it('that cannot be says why, by the file’s name', async () => {
     const { user } = renderPage(<FilesPage />, {
-      answers: { 'POST /api/book': no(400, 'That is not JSON.', 'Nothing of it was taken.', '/problems/not-json') },
+      answers: { 'POST /api/book': no(400, 'That is not a whole JSON file.', 'It breaks off on line 3.') },
     });
     await pickBook(user, '{"entries":[');
-    expect(await screen.findByText(/“book.json” is not a whole JSON file/)).toBeVisible();
+    expect(
+      await screen.findByText('“book.json”: That is not a whole JSON file. It breaks off on line 3.'),
+    ).toBeVisible();
+  });
+  it('shows how far it has come, and is given up by Stop', async () => {
+    let isGone = false;
+    const { user } = renderPage(<FilesPage />, {
+      answers: {
+        'POST /api/book': ({ signal }: { signal?: AbortSignal }) =>
+          new Promise((_resolve, reject) => {
+            signal?.addEventListener('abort', () => {
+              isGone = true;
+              reject(new DOMException('given up', 'AbortError'));
+            });
+          }),
+        'GET /api/book/reading': () => ({ reading: isGone ? null : { phase: 'writing', done: 500, of: 2000 } }),
+        'GET /api/holding': aHolding({ about: { ...aHolding().about, animals: 0 } }),
+      },
+    });
+    await pickBook(user, '{"entries":[]}');
+    expect(await screen.findByText('Written 500 of 2000 entries')).toBeVisible();
+    expect(screen.getByRole('progressbar')).toHaveAttribute('value', '500');
+    await user.click(screen.getByRole('button', { name: 'Stop' }));
+    expect(await screen.findByText('Stopped. Nothing of it was read in.')).toBeVisible();
   });
 });

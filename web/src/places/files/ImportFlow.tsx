@@ -1,6 +1,7 @@
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
 import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
+import { Progress } from '../../parts/Progress';
 import { Tick } from '../../parts/Tick';
 import { countText } from '../../words/format';
 import { BadRows } from './BadRows';
@@ -48,14 +49,8 @@ export function ImportFlow() {
       </Panel>
       {opened ? <ColumnsPanel state={state} opened={opened} /> : null}
       {progress ? (
-        <Panel role="status">
-          <progress aria-label="Progress" value={progress.done} max={progress.of} style={{ width: '100%' }} />
-          <Row>
-            <span>
-              {progress.done} of {progress.of}
-            </span>
-            <Button onPress={state.stop}>Stop</Button>
-          </Row>
+        <Panel>
+          <Progress words={`${progress.done} of ${progress.of}`} {...progress} onStop={state.stop} />
         </Panel>
       ) : null}
       {preview && !done ? <WouldHappen state={state} preview={preview} /> : null}
