@@ -1,7 +1,7 @@
 import { makeDemoBook } from '@yaylak/demo';
 import { dayOf } from '@yaylak/core';
 import type { AnimalPage, AnimalRow, ChoosingView, TodayView } from '@yaylak/contract';
-import { arrival, move, tag, testApp, TODAY, uuid, weight, type TestApp } from './tests/testApp';
+import { aJob, arrival, move, tag, testApp, TODAY, uuid, weight, type TestApp } from './tests/testApp';
 
 describe('on the demo holding', () => {
   let t: TestApp;
@@ -203,16 +203,13 @@ describe('a job', () => {
     const t = await testApp();
     const [ewe, jobId] = [uuid(), uuid()];
     await t.post(arrival(ewe), tag(ewe, '26-0001'));
-    const job = {
+    const job = aJob({
       id: jobId,
       name: 'Lambs',
-      on: TODAY,
-      startedAt: `${TODAY}T08:00:00.000Z`,
-      startedBy: 'Aylin',
       stations: ['weigh', 'sort'],
       gates: [{ key: 'left', name: 'Keep' }],
       animalIds: [ewe],
-    };
+    });
     await t.http().post('/api/jobs').send(job).expect(200);
     await t.http().post('/api/jobs').send(job).expect(200);
     expect((await t.http().get('/api/jobs')).body).toHaveLength(1);

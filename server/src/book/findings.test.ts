@@ -3,6 +3,9 @@ import { Clock } from '../common/clock';
 import type { ApiDocument } from '../tests/fuzzer';
 import { pagesOf } from '../tests/pages';
 import {
+  aJob,
+  aRollingPlan,
+  aTemplate,
   aGroup,
   aProduct,
   arrival,
@@ -34,25 +37,12 @@ beforeEach(async () => {
     note(ewe, 'calm'),
   );
   expect(answers.filter((a) => a.status !== 'kept')).toEqual([]);
-  const plan = {
-    id: uuid(),
-    kind: 'rolling',
-    name: 'Does',
-    species: 'rabbit',
-    females: 4,
-    matingOn: '2026-12-01',
-    shifts: {},
-    done: {},
-    school: 'middle',
-    litters: 2,
-  };
-  await t.http().post('/api/season/plans').send(plan).expect(201);
-  const mine = { id: uuid(), name: 'Mine', stations: ['weigh'], settings: {}, gates: [] };
-  await t.http().post('/api/templates').send(mine).expect(200);
+  await t.http().post('/api/season/plans').send(aRollingPlan()).expect(201);
+  await t.http().post('/api/templates').send(aTemplate('Mine')).expect(200);
   await t
     .http()
     .post('/api/jobs')
-    .send({ ...mine, on: TODAY, startedAt: `${TODAY}T08:00:00.000Z`, startedBy: 'A', animalIds: [ewe] })
+    .send(aJob({ settings: {}, animalIds: [ewe] }))
     .expect(200);
   await t.http().patch('/api/holding').send({ version: 1, name: 'Upper farm' }).expect(200);
 });

@@ -8,7 +8,20 @@ import { closeBook, openBook } from '../database/openBook';
 import { ormOptions } from '../database/ormConfig';
 import { BookService } from './book.service';
 import { failNextCommit, readFile, type FaultAt } from '../tests/faults';
-import { aGroup, aProduct, arrival, note, testApp, TODAY, uuid, weight, type TestApp } from '../tests/testApp';
+import {
+  aGroup,
+  aJob,
+  aProduct,
+  aRollingPlan,
+  arrival,
+  aTemplate,
+  note,
+  testApp,
+  TODAY,
+  uuid,
+  weight,
+  type TestApp,
+} from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {
@@ -17,28 +30,6 @@ beforeEach(async () => {
 afterEach(() => t.close());
 
 const NOW = '2026-11-23T08:00:00.000Z';
-const plan = () => ({
-  id: uuid(),
-  kind: 'rolling',
-  name: 'Does',
-  species: 'rabbit',
-  females: 4,
-  matingOn: '2026-12-01',
-  shifts: {},
-  done: {},
-  school: 'middle',
-  litters: 2,
-});
-const job = () => ({
-  id: uuid(),
-  name: 'Weighing',
-  on: TODAY,
-  startedAt: NOW,
-  startedBy: 'Aylin',
-  stations: ['weigh'],
-  gates: [],
-  animalIds: [],
-});
 const send = (method: 'post' | 'put' | 'patch' | 'delete', path: string, body?: object) => {
   const request = t.http()[method](`/api/${path}`);
   return body ? request.send(body) : request;
@@ -67,13 +58,13 @@ const WRITES: Record<string, () => Promise<() => PromiseLike<{ status: number }>
     const id = await aGroup(t, 'Ewes');
     return () => send('delete', `groups/${id}`);
   },
-  'a new job': async () => () => send('post', 'jobs', job()),
+  'a new job': async () => () => send('post', 'jobs', aJob()),
   'the end of a job': async () => {
-    const started = job();
+    const started = aJob();
     await send('post', 'jobs', started);
     return () => send('post', `jobs/${started.id}/finish`, { finishedAt: NOW });
   },
-  'a template': async () => () => send('post', 'templates', template('Mine')),
+  'a template': async () => () => send('post', 'templates', aTemplate('Mine')),
   'a product': async () => () =>
     send('post', 'remedies/products', {
       id: uuid(),
@@ -91,14 +82,14 @@ const WRITES: Record<string, () => Promise<() => PromiseLike<{ status: number }>
     const id = await aProduct(t);
     return () => send('delete', `remedies/products/${id}`);
   },
-  'a plan': async () => () => send('post', 'season/plans', plan()),
+  'a plan': async () => () => send('post', 'season/plans', aRollingPlan()),
   'a change of a plan': async () => {
-    const { id, ...facts } = plan();
+    const { id, ...facts } = aRollingPlan();
     await send('post', 'season/plans', { id, ...facts });
     return () => send('put', `season/plans/${id}`, { ...facts, version: 1, name: 'Other' });
   },
   'the end of a plan': async () => {
-    const made = plan();
+    const made = aRollingPlan();
     await send('post', 'season/plans', made);
     return () => send('delete', `season/plans/${made.id}`);
   },
@@ -115,7 +106,6 @@ const WRITES: Record<string, () => Promise<() => PromiseLike<{ status: number }>
 };
 const FAULTS: readonly FaultAt[] = ['before', 'in', 'after'];
 
-const template = (name: string) => ({ id: uuid(), name, stations: ['weigh'], settings: {}, gates: [] });
 const bookOf = async (app: TestApp): Promise<string> => (await app.http().get('/api/book').expect(200)).text;
 
 it.each(Object.entries(WRITES))(
@@ -129,7 +119,7 @@ it.each(Object.entries(WRITES))(
       const { status } = await attempt();
       expect(fault.off()).toBe(true);
       expect(status).toBeGreaterThanOrEqual(500);
-      const next = template(`Kept after ${at}`);
+      const next = aTemplate(`Kept after ${at}`);
       await send('post', 'templates', next).expect(200);
       kept.push(next.id);
     }

@@ -8,6 +8,7 @@ import { BookFileService } from './bookFile.service';
 import { dayOf } from '@yaylak/core';
 import {
   aGroup,
+  aJob,
   aProduct,
   arrival,
   fact,
@@ -104,16 +105,7 @@ describe('a spoilt book', () => {
     await t
       .http()
       .post('/api/jobs')
-      .send({
-        id: job,
-        name: 'Weighing',
-        on: TODAY,
-        startedAt: '2026-11-23T08:00:00.000Z',
-        startedBy: 'Aylin',
-        stations: ['weigh'],
-        gates: [],
-        animalIds: [ewe],
-      });
+      .send(aJob({ id: job, animalIds: [ewe] }));
     const old = { bornOn: '2023-04-01', on: '2023-04-01' };
     const w = weight(ewe, '2026-06-01', 60);
     const answers = await t.post(

@@ -3,7 +3,7 @@ import { COMMON, EXAMPLES } from '@yaylak/contract/examples';
 import { readEntries, type KeptEntry } from '../book/readEntries';
 import { shapeEntry } from '../book/shape';
 import { refusalOf } from '../tests/bookRefusal';
-import { testApp, TODAY, uuid } from '../tests/testApp';
+import { aJob, aRollingPlan, aTemplate, testApp, TODAY, uuid } from '../tests/testApp';
 
 describe('a book with every kind of entry', () => {
   const ids = Object.fromEntries(
@@ -50,6 +50,7 @@ describe('a book with every kind of entry', () => {
   });
   const MORE = ENTRY_TYPES.filter((type) => type !== 'arrival' && type !== 'strike');
   const other = uuid();
+  const { id: planId, ...planFacts } = aRollingPlan();
   const FIRST = [
     whole('arrival', {
       animalId: ids.lamb,
@@ -86,19 +87,7 @@ describe('a book with every kind of entry', () => {
       version: 4,
     },
     groups: [{ id: ids.group, name: 'Ewes', species: 'sheep', isClosed: false, version: 3 }],
-    jobs: [
-      {
-        id: ids.job,
-        name: 'Weighing',
-        on: '2026-11-01',
-        startedAt: '2026-11-01T08:00:00.000Z',
-        startedBy: 'Aylin',
-        stations: ['weigh'],
-        gates: [],
-        animalIds: [ids.ewe],
-        finishedAt: null,
-      },
-    ],
+    jobs: [{ ...aJob({ id: ids.job, animalIds: [ids.ewe] }), finishedAt: null }],
     products: [
       {
         id: ids.product,
@@ -117,25 +106,9 @@ describe('a book with every kind of entry', () => {
         version: 2,
       },
     ],
-    plans: [
-      {
-        id: uuid(),
-        facts: {
-          kind: 'rolling',
-          name: 'Does',
-          species: 'rabbit',
-          females: 4,
-          matingOn: '2026-12-01',
-          shifts: {},
-          done: {},
-          school: 'middle',
-          litters: 2,
-        },
-        version: 5,
-      },
-    ],
+    plans: [{ id: planId, facts: planFacts, version: 5 }],
     drills: [{ id: uuid(), on: TODAY, by: 'Kerem', answers: [{ caseId: 'ewe-1', score: 3 }] }],
-    templates: [{ id: uuid(), name: 'Mine', stations: ['weigh'], settings: {}, gates: [] }],
+    templates: [aTemplate('Mine')],
     animals: [
       animal(ids.lamb as string, {
         bornOn: '2026-04-01',

@@ -6,11 +6,13 @@ import { GroupsService } from './groups.service';
 export class GroupsController {
   constructor(@Inject(GroupsService) private readonly groups: GroupsService) {}
 
+  /** Groups in the order they were made, with how many animals are in each. */
   @Get()
   list(): GroupView[] {
     return this.groups.list();
   }
 
+  /** Makes a group. */
   @Post()
   create(@Body() group: CreateGroup): Promise<GroupView> {
     return this.groups.create(group);
@@ -23,6 +25,7 @@ export class GroupsController {
     return this.groups.remove(id);
   }
 
+  /** Changes a group on the version that was read. */
   @Patch(':id')
   change(@Param('id', ParseUUIDPipe) id: string, @Body() change: ChangeGroup): Promise<GroupView> {
     return this.groups.change(id, change);

@@ -3,11 +3,20 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { ChangeGroup, CreateGroup, GroupView } from '@yaylak/contract';
 import { groupOn, normalised } from '@yaylak/core';
 import { BookService } from '../book/book.service';
-import { MoveEntity } from '../book/entry.entities';
 import type { GroupRecord } from '../book/holdingState';
 import { Clock } from '../common/clock';
 import { badFields, conflict, notFound, staleVersion } from '../common/problems';
 import { GroupEntity } from './group.entity';
+
+/** Where a group's id can stand: in a column of its own, or among a record's facts. */
+const SPEAK_OF_GROUPS: readonly (readonly [table: string, column: string])[] = [
+  ['move_entry', 'group_id'],
+  ['stay_entry', 'group_id'],
+  ['job', 'gates'],
+  ['job', 'settings'],
+  ['job_template', 'facts'],
+  ['season_plan', 'facts'],
+];
 
 @Injectable()
 export class GroupsService {
@@ -67,32 +76,29 @@ export class GroupsService {
     });
   }
 
-  /** Whether a job has a gate that leads there: an animal may be on its way through it. */
-  private async isGateTo(id: string): Promise<boolean> {
-    const rows = await this.orm.em
-      .getConnection()
-      .execute<{ n: number }[]>(
-        "select count(*) as n from job, json_each(job.gates) gate where json_extract(gate.value, '$.groupId') = ?",
-        [id],
-      );
-    return (rows[0]?.n ?? 0) > 0;
-  }
-
-  /** Removes a group that no entry and no job speaks of, so that making one can be taken back. */
+  /** Removes a group that nothing in the book speaks of, so that making one can be taken back. */
   remove(id: string): Promise<void> {
     return this.book.exclusively(async () => {
       const group = this.book.state.groups.get(id);
       if (!group) throw notFound('group');
-      const em = this.orm.em.fork();
-      if ((await em.count(MoveEntity, { group: id })) > 0 || (await this.isGateTo(id)))
+      if (await this.isSpokenOf(id))
         throw conflict(
           `The group “${group.name}” has been used.`,
-          'Its moves, or a gate of a job, speak of it. Close it instead.',
+          'Moves, stays of males, jobs or plans speak of it. Close it instead.',
         );
       await this.book.transact((tx) => tx.nativeDelete(GroupEntity, { id }));
       this.book.state.groups.delete(id);
       this.book.state.version++;
     });
+  }
+
+  /** Struck entries speak of it too: they stay in the book. */
+  private async isSpokenOf(id: string): Promise<boolean> {
+    const said = SPEAK_OF_GROUPS.map(([table, column]) => `select "${column}" as said from ${table}`);
+    const found = await this.orm.em
+      .getConnection()
+      .execute<unknown[]>(`select 1 from (${said.join(' union all ')}) where instr(said, ?) > 0 limit 1`, [id]);
+    return found.length > 0;
   }
 
   private keep(record: GroupRecord): void {

@@ -1,5 +1,19 @@
 import type { GroupView } from '@yaylak/contract';
-import { aGroup, arrival, departure, get, move, strike, testApp, uuid, type TestApp } from '../tests/testApp';
+import {
+  aGroup,
+  aJob,
+  aRollingPlan,
+  arrival,
+  aTemplate,
+  departure,
+  fact,
+  get,
+  move,
+  strike,
+  testApp,
+  uuid,
+  type TestApp,
+} from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {
@@ -32,23 +46,48 @@ it('is renamed and closed on the version it is seen in', async () => {
   expect(await groups()).toMatchObject([{ name: 'Upper paddock', isClosed: true, version: 3 }]);
 });
 
-it('stays while a gate of a job leads to it', async () => {
+it.each<[string, (id: string) => PromiseLike<{ status: number }>]>([
+  [
+    'a gate of a job',
+    (groupId) =>
+      t
+        .http()
+        .post('/api/jobs')
+        .send(aJob({ stations: ['sort'], gates: [{ key: 'right', name: 'Sell', groupId }] })),
+  ],
+  [
+    'a job that moves there',
+    (groupId) =>
+      t
+        .http()
+        .post('/api/jobs')
+        .send(aJob({ stations: ['move'], settings: { move: { groupId } } })),
+  ],
+  [
+    'a job kept under a name',
+    (groupId) =>
+      t
+        .http()
+        .post('/api/templates')
+        .send({ ...aTemplate('Sorting'), settings: { move: { groupId } } }),
+  ],
+  ['a plan', (groupId) => t.http().post('/api/season/plans').send(aRollingPlan({ groupId }))],
+  [
+    'a male put in and struck out again',
+    async (groupId) => {
+      const buck = uuid();
+      const put = fact('stay', buck, { groupId });
+      await t.post(arrival(buck, { sex: 'male' }), put, strike(put.id));
+      return { status: 200 };
+    },
+  ],
+])('stays while %s speaks of it', async (_, write) => {
   const id = await aGroup(t, 'Sale pen');
-  const job = {
-    id: uuid(),
-    name: 'Lambs',
-    on: '2026-11-23',
-    startedAt: '2026-11-23T08:00:00.000Z',
-    startedBy: 'Aylin',
-    stations: ['sort'],
-    gates: [{ key: 'right', name: 'Sell', groupId: id }],
-    animalIds: [],
-  };
-  await t.http().post('/api/jobs').send(job).expect(200);
+  expect((await write(id)).status).toBeLessThan(300);
   await t
     .http()
     .delete(`/api/groups/${id}`)
-    .expect(409, /a gate of a job/);
+    .expect(409, /Close it instead/);
 });
 
 it('cannot take the name of another, however it is written', async () => {

@@ -161,6 +161,37 @@ export async function aProduct(t: TestApp, change: object = {}): Promise<string>
   return id;
 }
 
+/** A job at the race, as it is started. */
+export const aJob = (change: object = {}) => ({
+  id: v7(),
+  name: 'Weighing',
+  on: TODAY,
+  startedAt: `${TODAY}T08:00:00.000Z`,
+  startedBy: 'Aylin',
+  stations: ['weigh'],
+  gates: [],
+  animalIds: [],
+  ...change,
+});
+
+/** A plan of does that go round all year. */
+export const aRollingPlan = (change: object = {}) => ({
+  id: v7(),
+  kind: 'rolling',
+  name: 'Does',
+  species: 'rabbit',
+  females: 4,
+  matingOn: '2026-12-01',
+  shifts: {},
+  done: {},
+  school: 'middle',
+  litters: 2,
+  ...change,
+});
+
+/** A job kept under a name. */
+export const aTemplate = (name: string) => ({ id: v7(), name, stations: ['weigh'], settings: {}, gates: [] });
+
 /** Answers of a page, typed by the caller. */
 export const get = async <T>(t: TestApp, path: string, status = 200): Promise<T> =>
   (await t.http().get(path).expect(status)).body as T;

@@ -6,11 +6,13 @@ import { TodayService } from './today.service';
 export class TodayController {
   constructor(@Inject(TodayService) private readonly today: TodayService) {}
 
+  /** What is due today, in one list. */
   @Get('today')
   view(): Promise<TodayView> {
     return this.today.view();
   }
 
+  /** The year’s seasons of each species, for the band above every page. */
   @Get('year-band')
   yearBand(): YearBandView {
     return this.today.yearBand();

@@ -1,5 +1,5 @@
 import type { TodayView, YearBandView } from '@yaylak/contract';
-import { aGroup, arrival, get, move, testApp, TODAY, uuid, weight, type TestApp } from '../tests/testApp';
+import { aJob, aGroup, arrival, get, move, testApp, TODAY, uuid, weight, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {
@@ -54,16 +54,7 @@ it('names the one that stands still among those that grow, and nobody of a group
 it('keeps a job that was begun and not finished in sight', async () => {
   const ewe = uuid();
   await t.post(arrival(ewe));
-  const job = {
-    id: uuid(),
-    name: 'Lambs',
-    on: TODAY,
-    startedAt: `${TODAY}T08:00:00.000Z`,
-    startedBy: 'Aylin',
-    stations: ['weigh'],
-    gates: [],
-    animalIds: [ewe],
-  };
+  const job = aJob({ name: 'Lambs', animalIds: [ewe] });
   await t.http().post('/api/jobs').send(job).expect(200);
   expect((await today()).openJobs).toMatchObject([{ name: 'Lambs', seen: 0, expected: 1 }]);
   await t
