@@ -4,7 +4,13 @@ const swc = (tsx) => [
   {
     jsc: {
       parser: { syntax: 'typescript', tsx, decorators: true },
-      transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } },
+      // Fields as the compiler makes them: one that is not set is not there.
+      transform: {
+        legacyDecorator: true,
+        decoratorMetadata: true,
+        useDefineForClassFields: false,
+        react: { runtime: 'automatic' },
+      },
       target: 'es2022',
       keepClassNames: true,
     },

@@ -19,7 +19,8 @@ function setStamp(name, value) {
   writeFileSync(stampFile(name), value);
 }
 
-function hashOf(paths) {
+/** One value for the contents of files and folders. */
+export function hashOf(paths) {
   const hash = createHash('sha256');
   const add = (path) => {
     if (!existsSync(path)) return;

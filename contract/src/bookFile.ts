@@ -15,7 +15,7 @@ import { IsNested, MayBeMissing } from './nested';
 import { ProductFacts } from './remedies';
 import { IsCalendarDate, MAX_TEXT } from './rules';
 import { PlanFacts, type CalendarSetting, type ResourcesSetting } from './season';
-import type { TemplateFacts } from './stations';
+import type { KeepTemplate } from './stations';
 import type { KeepDrill } from './condition';
 
 export const BOOK_FORMAT = 'yaylak-book';
@@ -158,14 +158,14 @@ export interface BookFile {
     readonly isClosed: boolean;
     readonly version: number;
   }[];
-  readonly jobs: readonly (StartJob & { readonly finishedAt: string | null })[];
+  readonly jobs: readonly BookJob[];
   readonly products?: readonly {
     readonly id: string;
     readonly facts: ProductFacts;
     readonly isClosed: boolean;
     readonly version: number;
   }[];
-  readonly templates?: readonly (TemplateFacts & { readonly id: string })[];
+  readonly templates?: readonly KeepTemplate[];
   readonly plans?: readonly { readonly id: string; readonly facts: PlanFacts; readonly version: number }[];
   readonly drills?: readonly KeepDrill[];
   readonly animals: readonly BookAnimal[];

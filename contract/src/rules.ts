@@ -33,6 +33,7 @@ export const IsDeadYoung = (sexes: readonly string[], options?: ValidationOption
   ValidateBy(
     {
       name: 'isDeadYoung',
+      constraints: [sexes],
       validator: {
         validate: (value): boolean =>
           Array.isArray(value) &&
@@ -61,6 +62,7 @@ export const IsGrades = (
   ValidateBy(
     {
       name: 'isGrades',
+      constraints: [parts, grades],
       validator: {
         validate: (value): boolean =>
           typeof value === 'object' &&
@@ -107,6 +109,7 @@ export const IsDayMap = (of: 'shift' | 'date', options?: ValidationOptions): Pro
   ValidateBy(
     {
       name: 'isDayMap',
+      constraints: [of],
       validator: {
         validate: (value): boolean =>
           typeof value === 'object' &&

@@ -8,6 +8,12 @@ export interface TagInShort {
   readonly colour: TagColour | null;
 }
 
+/** A tag that is gone: since when, and how. */
+export interface LostTag extends TagInShort {
+  readonly on: string;
+  readonly how: string;
+}
+
 /** One that wants a tag, with what it wears and what it lost. */
 export interface TagNeedView {
   readonly tag: TagView;
@@ -16,7 +22,7 @@ export interface TagNeedView {
   readonly need: TagNeed;
   readonly advised: number;
   readonly worn: readonly TagInShort[];
-  readonly lost: readonly (TagInShort & { readonly on: string; readonly how: string })[];
+  readonly lost: readonly LostTag[];
 }
 
 export interface SharedNumberView extends TagInShort {

@@ -14,7 +14,7 @@ import type { ServerConfig } from './config';
 import { bodyErrors } from './doors/bodyErrors';
 import { bounded } from './doors/bounds';
 import { BOOK_PATH, bodyWithin, doors } from './doors/doors';
-import { serveApiPage } from './openApi';
+import { serveApiPage } from './openApi/openApi';
 
 /** How much a body may be, by its path: 2,000 entries are some 700 kB. A whole book is read as it comes, elsewhere. */
 const BODY_LIMITS: readonly (readonly [path: RegExp, limit: string])[] = [

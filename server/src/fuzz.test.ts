@@ -2,6 +2,7 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { makeDemoBook } from '@yaylak/demo';
 import { dayOf } from '@yaylak/core';
+import { createAnswerCheck, ensureAnswers } from './tests/answerCheck';
 import { createFuzzer, idsOf, minimised, seeded, type ApiDocument, type FuzzRequest } from './tests/fuzzer';
 import { pagesOf } from './tests/pages';
 import { testApp, TODAY, type TestApp } from './tests/testApp';
@@ -18,6 +19,7 @@ const PAGES_EVERY = Number(process.env.FUZZ_PAGES_EVERY ?? 120);
 let t: TestApp;
 let url: string;
 beforeAll(async () => {
+  ensureAnswers();
   t = await testApp(undefined, { requestsPerTenSeconds: 1_000_000 });
   await t
     .http()
@@ -33,6 +35,7 @@ interface Answered {
   readonly status: number;
   readonly ms: number;
   readonly text: string;
+  readonly type: string;
 }
 
 async function ask({ method, path, body }: FuzzRequest): Promise<Answered> {
@@ -43,24 +46,36 @@ async function ask({ method, path, body }: FuzzRequest): Promise<Answered> {
     ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
   });
   const text = await answer.text();
-  return { status: answer.status, ms: performance.now() - from, text };
+  const type = answer.headers.get('content-type') ?? '';
+  return { status: answer.status, ms: performance.now() - from, text, type };
 }
 
-const isBreach = ({ status, ms }: Answered): boolean => status >= 500 || ms > HANG_MS;
+/** What is wrong with an answer, if anything is. */
+type Check = (request: FuzzRequest, answer: Answered) => string | undefined;
+const checkBy =
+  (fits: ReturnType<typeof createAnswerCheck>): Check =>
+  ({ method, path }, { status, ms, text, type }) => {
+    if (status >= 500) return `${status}`;
+    if (ms > HANG_MS) return `${Math.round(ms)} ms`;
+    const fault = fits(method, path, status, type, text);
+    return fault === undefined ? undefined : `${status} is not as told: ${fault}`;
+  };
 
 it(`${REQUESTS} requests of seed ${SEED} end without a 5xx or a hang, and every page answers after them`, async () => {
   const document = JSON.parse((await ask({ method: 'get', path: '/api/docs-json' })).text) as ApiDocument;
   const ids = idsOf((await (await fetch(`${url}/api/book`)).json()) as { entries: object[] });
   const fuzzer = createFuzzer(document, seeded(SEED), () => ids);
   const pages = pagesOf(document).filter((path) => !path.startsWith('/api/book'));
+  const breach = checkBy(createAnswerCheck(document));
   const counts: Record<string, number> = {};
   const breaches: string[] = [];
   let written = 0;
   let kept = 0;
   const askPages = async (after: FuzzRequest): Promise<void> => {
     for (const path of pages) {
-      const page = await ask({ method: 'get', path });
-      if (isBreach(page)) breaches.push(`GET ${path}: ${page.status} after ${JSON.stringify(after).slice(0, 600)}`);
+      const page: FuzzRequest = { method: 'get', path };
+      const fault = breach(page, await ask(page));
+      if (fault !== undefined) breaches.push(`GET ${path}: ${fault} after ${JSON.stringify(after).slice(0, 600)}`);
     }
   };
   await askPages({ method: 'get', path: 'nothing yet' });
@@ -71,9 +86,10 @@ it(`${REQUESTS} requests of seed ${SEED} end without a 5xx or a hang, and every 
     const answer = await ask(request);
     counts[answer.status] = (counts[answer.status] ?? 0) + 1;
     kept += answer.text.match(/"status":"kept"/g)?.length ?? 0;
-    if (isBreach(answer)) {
-      const small = await minimised(request, async (less) => isBreach(await ask(less)));
-      breaches.push(`${answer.status} in ${Math.round(answer.ms)} ms: ${JSON.stringify(small).slice(0, 800)}`);
+    const fault = breach(request, answer);
+    if (fault !== undefined) {
+      const small = await minimised(request, async (less) => breach(less, await ask(less)) !== undefined);
+      breaches.push(`${fault}: ${JSON.stringify(small).slice(0, 800)}`);
     }
     const { id } = (request.body ?? {}) as { id?: unknown };
     const of = request.path.split(/[/?]/).at(-1) as string;

@@ -17,21 +17,25 @@ export class AnimalsController {
     @Inject(AnimalPageService) private readonly page: AnimalPageService,
   ) {}
 
+  /** A page of animals, filtered and in order; the cursor of one page asks for the next. */
   @Get('animals')
   list(@Query() query: AnimalQuery): AnimalPage {
     return this.animals.list(query);
   }
 
+  /** Every number worn today, to find an animal by what is read at the race. */
   @Get('identifiers')
   identifiers(): IdentifierIndexRow[] {
     return this.animals.identifierIndex();
   }
 
+  /** One animal: record, figures, numbers and time line. */
   @Get('animals/:id')
   view(@Param('id', ParseUUIDPipe) id: string): Promise<AnimalView> {
     return this.page.view(id);
   }
 
+  /** Changes an animal’s record on the version that was read. */
   @Patch('animals/:id')
   change(@Param('id', ParseUUIDPipe) id: string, @Body() change: ChangeAnimal): Promise<AnimalRow> {
     return this.animals.change(id, change);

@@ -20,21 +20,25 @@ export class CarryingController {
     @Inject(LaboratoryService) private readonly laboratory: LaboratoryService,
   ) {}
 
+  /** Females by what is known of their carrying, with the chance and what comes next. */
   @Get()
   view(@Query() query: CarryingQuery): Promise<CarryingView> {
     return this.carrying.view(query);
   }
 
+  /** One female: signs, tests and chance day by day. */
   @Get('female/:id')
   female(@Param('id', ParseUUIDPipe) id: string): CarryingFemaleView {
     return this.females.view(this.animals.find(id));
   }
 
+  /** Tubes filled and not yet answered. */
   @Get('tubes')
   tubes(): readonly TubeOutView[] {
     return this.laboratory.tubesOut();
   }
 
+  /** How far scanners and learners agree on the age of the young. */
   @Get('ageing')
   ageing(): readonly AgeingView[] {
     return this.laboratory.ageing();

@@ -12,21 +12,25 @@ export class ConditionController {
     @Inject(DrillsService) private readonly drills: DrillsService,
   ) {}
 
+  /** Condition of the present animals by stage: scores, mobs and the round that is due. */
   @Get()
   view(@Query() query: ConditionQuery): ConditionView {
     return this.condition.view(query);
   }
 
+  /** How far the hands that score agree. */
   @Get('scorers')
   agreement(): Promise<ScorersView> {
     return this.scorers.view();
   }
 
+  /** Practice rounds of scoring, newest first. */
   @Get('drills')
   practice(): Promise<DrillsView> {
     return this.drills.list();
   }
 
+  /** Keeps a practice round. */
   @Post('drills')
   keep(@Body() drill: KeepDrill): Promise<DrillsView> {
     return this.drills.keep(drill);

@@ -3,8 +3,7 @@ import type { NextFunction, Request, Response } from 'express';
 
 const READS: readonly string[] = ['GET', 'HEAD', 'OPTIONS'];
 /** What the pages may ask the browser for: a stick or crate on a serial line, nothing else. */
-const PERMISSIONS =
-  'serial=(self), camera=(), geolocation=(), microphone=(), payment=(), usb=(), midi=(), hid=()';
+const PERMISSIONS = 'serial=(self), camera=(), geolocation=(), microphone=(), payment=(), usb=(), midi=(), hid=()';
 
 export function sendProblem(response: Response, problem: Problem): void {
   response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));

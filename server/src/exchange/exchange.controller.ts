@@ -20,6 +20,7 @@ export class ExchangeController {
     @Inject(BookFileService) private readonly bookFile: BookFileService,
   ) {}
 
+  /** Animals as CSV, with the columns that were asked for. */
   @Get('files/animals.csv')
   @Header('content-type', CSV)
   @Header('content-disposition', 'attachment; filename="animals.csv"')
@@ -27,6 +28,7 @@ export class ExchangeController {
     return this.csv.animalsCsv(query, query.columns ? query.columns.split(',') : []);
   }
 
+  /** All weights as CSV. */
   @Get('files/weights.csv')
   @Header('content-type', CSV)
   @Header('content-disposition', 'attachment; filename="weights.csv"')
@@ -34,6 +36,7 @@ export class ExchangeController {
     return this.csv.weightsCsv();
   }
 
+  /** The whole book as one file, a record a line. */
   @Get('book')
   @Throttle({ default: WHOLE_BOOKS })
   @Header('content-disposition', 'attachment; filename="yaylak-book.json"')
@@ -42,7 +45,7 @@ export class ExchangeController {
     return new StreamableFile(Readable.from(bookChunks(book)), { type: 'application/json; charset=utf-8' });
   }
 
-  /** The body is the file itself, read as it comes; whoever hangs up stops it. */
+  /** Reads a book file into an empty holding, whole or not at all; whoever hangs up stops it. */
   @Post('book')
   @Throttle({ default: WHOLE_BOOKS })
   @HttpCode(200)
@@ -64,6 +67,7 @@ export class ExchangeController {
     }
   }
 
+  /** How far the book that is being read in has come. */
   @Get('book/reading')
   reading(): { readonly reading: ReadingBook | null } {
     return { reading: this.bookFile.reading() };

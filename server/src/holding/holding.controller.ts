@@ -20,16 +20,19 @@ const MOST_NUMBERS = 500;
 export class HoldingController {
   constructor(@Inject(HoldingService) private readonly holding: HoldingService) {}
 
+  /** Settings, figures of each species, today and what stands in the book. */
   @Get()
   view(): Promise<HoldingView> {
     return this.holding.view();
   }
 
+  /** Changes settings on the version that was read. */
   @Patch()
   change(@Body() change: ChangeHolding): Promise<HoldingView> {
     return this.holding.change(change);
   }
 
+  /** The next free numbers for animals of a species and sex. */
   @Get('next-numbers/:species')
   nextNumbers(
     @Param('species', new ParseEnumPipe(Object.fromEntries(SPECIES.map((s) => [s, s])))) species: Species,

@@ -74,7 +74,7 @@ export class CompareService {
       value,
       litters: compared?.litters ?? 0,
       mean: compared?.mean ?? null,
-      groups: compared?.groups.map((g): LitterGroupView => ({ ...g, ...this.named(g.group, by) })) ?? [],
+      groups: compared?.groups.map(({ group, ...g }): LitterGroupView => ({ ...g, ...this.named(group, by) })) ?? [],
       trends: this.trends(species),
       feeds,
       trial: this.trial(species, feeds, dearer, cheaper),

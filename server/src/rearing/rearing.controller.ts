@@ -12,16 +12,19 @@ export class RearingController {
     @Inject(LifeService) private readonly lives: LifeService,
   ) {}
 
+  /** Young with their dams: weaning due, gains and losses. */
   @Get()
   view(@Query() { species }: RearingQuery): RearingView {
     return this.rearing.view(species);
   }
 
+  /** Litters beside each other, with what they ate. */
   @Get('litters')
   litters(@Query() query: LittersQuery): Promise<LittersView> {
     return this.compare.view(query);
   }
 
+  /** What one female bore and reared. */
   @Get('life/:id')
   life(@Param('id', ParseUUIDPipe) id: string): LifeView {
     return this.lives.view(id);

@@ -32,16 +32,19 @@ export class RemediesController {
     @Inject(RegisterService) private readonly registers: RegisterService,
   ) {}
 
+  /** Remedies and feeds with their labels, batches and stock. */
   @Get()
   view(): RemediesView {
     return this.remedies.view();
   }
 
+  /** Treatments given, newest first, and until when they hold. */
   @Get('register')
   register(@Query() query: RegisterQuery): Promise<RegisterView> {
     return this.registers.view(query);
   }
 
+  /** The register of treatments as CSV. */
   @Get('register.csv')
   @Header('content-type', 'text/csv; charset=utf-8')
   @Header('content-disposition', 'attachment; filename="treatments.csv"')
@@ -49,12 +52,14 @@ export class RemediesController {
     return this.registers.csv(query);
   }
 
+  /** Puts a remedy on the list. */
   @Post('products')
   @HttpCode(201)
   create(@Body() product: CreateProduct): Promise<ProductView> {
     return this.products.create(product);
   }
 
+  /** Changes a remedy’s label on the version that was read. */
   @Put('products/:id')
   change(@Param('id', ParseUUIDPipe) id: string, @Body() product: ChangeProduct): Promise<ProductView> {
     return this.products.change(id, product);

@@ -26,22 +26,26 @@ export class SeasonController {
     @Inject(CalendarService) private readonly calendars: CalendarService,
   ) {}
 
+  /** Season plans laid over the calendar, with what is short and what is due. */
   @Get('season')
   view(): Promise<SeasonView> {
     return this.season.view();
   }
 
+  /** Makes a plan. */
   @Post('season/plans')
   @HttpCode(201)
   async create(@Body() plan: CreatePlan): Promise<PlanView> {
     return this.shown(await this.plans.create(plan));
   }
 
+  /** Changes a plan on the version that was read. */
   @Put('season/plans/:id')
   async change(@Param('id', ParseUUIDPipe) id: string, @Body() plan: ChangePlan): Promise<PlanView> {
     return this.shown(await this.plans.change(id, plan));
   }
 
+  /** Takes a plan away. */
   @Delete('season/plans/:id')
   @HttpCode(204)
   remove(@Param('id', ParseUUIDPipe) id: string): Promise<void> {

@@ -6,6 +6,7 @@ import { TagsService } from './tags.service';
 export class TagsController {
   constructor(@Inject(TagsService) private readonly tags: TagsService) {}
 
+  /** Who lacks a number, which blanks are left, and what was lost. */
   @Get()
   view(): TagsView {
     return this.tags.view();

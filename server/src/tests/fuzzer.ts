@@ -13,6 +13,8 @@ export interface Schema {
   readonly properties?: Readonly<Record<string, Schema>>;
   readonly required?: readonly string[];
   readonly oneOf?: readonly Schema[];
+  readonly anyOf?: readonly Schema[];
+  readonly additionalProperties?: Schema | boolean;
 }
 interface Operation {
   readonly parameters?: readonly { readonly name: string; readonly in: string; readonly schema: Schema }[];
@@ -140,7 +142,9 @@ export function createFuzzer(document: ApiDocument, random: Random, known: () =>
       const named = document.components.schemas[schema.$ref.split('/').at(-1) as string];
       return named && depth < 8 ? valueOf(name, named, depth + 1) : {};
     }
-    if (schema.oneOf) return valueOf(name, pick(random, schema.oneOf), depth + 1);
+    const choices = schema.oneOf ?? schema.anyOf;
+    if (choices) return valueOf(name, pick(random, choices), depth + 1);
+    if (schema.type === 'null') return null;
     if (schema.enum) return pick(random, schema.enum);
     if (schema.type === 'string') return text(name, schema);
     if (schema.type === 'boolean') return random() < 0.5;
@@ -160,6 +164,9 @@ export function createFuzzer(document: ApiDocument, random: Random, known: () =>
         .filter(([key]) => (schema.required ?? []).includes(key) || random() < 0.4)
         .map(([key, of]) => [key, valueOf(key, of, depth + 1)]),
     );
+    if (typeof schema.additionalProperties === 'object')
+      for (const key of ['mouth', 'feet'])
+        if (random() < 0.7) value[key] = valueOf(key, schema.additionalProperties, depth + 1);
     // An hour is one of its day.
     if ('on' in value && 'at' in value) value.at = `${String(value.on)}T07:30`;
     return value;
