@@ -3,16 +3,20 @@ import { aServer } from './server';
 import type { BookFile, EntriesAnswered } from '@yaylak/contract';
 import { v7 } from 'uuid';
 
-/** Two books at once, one for each core: most of the time goes into starting again. */
-const BOOKS = [4933, 4934];
 /** `npm run fuzz` kills more often than the suite has time for. */
-const KILLS_EACH = Number(process.env.FUZZ_KILLS ?? 30) / BOOKS.length;
+const { FUZZ_KILLS } = process.env;
+/**
+ * Two books at once, one for each core: most of the time goes into starting again. Where starting is timed there is one,
+ * as on any holding.
+ */
+const BOOKS = FUZZ_KILLS === undefined ? [4933, 4934] : [4933];
+const KILLS_EACH = Number(FUZZ_KILLS ?? 30) / BOOKS.length;
 const START_MS = 3_000;
 
 const STAMP = { writtenAt: '2026-01-02T08:00:00.000Z', writtenBy: 'Aylin', source: 'race' };
 
 /** Small numbers that look random and are the same each time. */
-const waitMs = (i: number): number => 5 + ((i * 7919) % 60);
+const waitMs = (i: number): number => 5 + ((i * 7919) % 300);
 
 const aWeight = (animalId: string) => ({
   id: v7(),
@@ -88,7 +92,7 @@ test(`${BOOKS.length * KILLS_EACH} kills in streams of batches lose no acknowled
     expect([...acknowledged].filter((id) => !ids.includes(id))).toEqual([]);
     expect(new Set(ids)).toEqual(sent);
     console.log(`${acknowledged.size} acknowledged, slowest start ${Math.round(slowestMs)} ms`);
-    if (process.env.FUZZ_KILLS !== undefined) expect(slowestMs).toBeLessThan(START_MS);
+    if (FUZZ_KILLS !== undefined) expect(slowestMs).toBeLessThan(START_MS);
     expect(acknowledged.size).toBeGreaterThan(KILLS_EACH * 20);
   }
 });

@@ -165,6 +165,8 @@ export interface HoldingView {
   readonly calendar: CalendarSetting;
   readonly version: number;
   readonly today: string;
+  /** The time on the server's wall, by which a device that is away carries its day on. */
+  readonly now: string;
   readonly about: {
     readonly version: string;
     readonly animals: number;

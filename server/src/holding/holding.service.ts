@@ -13,6 +13,7 @@ import type {
 } from '@yaylak/contract';
 import {
   DEFAULT_POINTS_WEIGHTS,
+  isoMoment,
   isoOf,
   nextFreeNumbers,
   readTemplate,
@@ -113,6 +114,7 @@ export class HoldingService {
       species: this.book.state.allSettings,
       version: s.version,
       today: isoOf(this.clock.today()),
+      now: isoMoment(this.clock.moment()),
       about: {
         version: '0.1.0',
         animals: this.book.state.animals.size,

@@ -27,7 +27,8 @@ export function createAnswerCheck(document: ApiDocument) {
   return (method: string, url: string, status: number, type: string, text: string): string | undefined => {
     const found = paths.find(({ isMeant }) => isMeant.test((url.split('?')[0] ?? '').replace(/\/$/, '')));
     const told = found && (document.paths[found.path]?.[method] as unknown as Told | undefined);
-    if (!found || !told) return status === 404 ? undefined : `nothing is said of ${method} ${url}`;
+    // What is no route is refused, as not there or for what was sent along.
+    if (!found || !told) return status >= 400 ? undefined : `nothing is said of ${method} ${url}`;
     const as = told.responses[status] ? String(status) : status < 400 ? undefined : 'default';
     if (as === undefined) return `${status} is not among its answers`;
     const [[asType] = []] = Object.entries(told.responses[as]?.content ?? {});

@@ -1,4 +1,4 @@
-import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
+import { infiniteQueryOptions, queryOptions, type QueryClient } from '@tanstack/react-query';
 import type {
   AnimalPage,
   AnimalQuery,
@@ -44,19 +44,23 @@ import type {
   YearBandView,
 } from '@yaylak/contract';
 import type { Species } from '@yaylak/core';
-import { carriedOn, deviceDay } from './deviceDay';
+import { carriedOn, dayApart, deviceMoment, type DayApart } from './deviceClock';
 import { ask, withQuery } from './client';
 
-/** The settings as the server gave them, with this device's day then. */
+/** The settings as the server gave them, with this device's clock then. */
 interface HoldingRead extends HoldingView {
-  readonly readOn: string;
+  readonly readAt: string;
+  readonly dayApart?: DayApart;
 }
+/** The settings as this device goes by them. */
+export type HoldingHere = HoldingView & { readonly dayApart?: DayApart };
 
-let kept: { readonly day: string; readonly select: (read: HoldingRead) => HoldingView } | undefined;
-/** The settings as they stand on a day of this device. */
-function holdingOn(day: string): (read: HoldingRead) => HoldingView {
-  if (kept?.day !== day)
-    kept = { day, select: (read) => ({ ...read, today: carriedOn(read.today, read.readOn ?? day, day) }) };
+let kept: { readonly at: string; readonly select: (read: HoldingRead) => HoldingHere } | undefined;
+/** The settings as they stand at a moment of this device. */
+function holdingAt(at: string): (read: HoldingRead) => HoldingHere {
+  // Kept by an older page they have no clock: that one went by the server's day.
+  if (kept?.at !== at)
+    kept = { at, select: (read) => ({ ...read, today: read.readAt ? carriedOn(read, at) : read.today }) };
   return kept.select;
 }
 
@@ -64,16 +68,24 @@ function holdingOn(day: string): (read: HoldingRead) => HoldingView {
 export const holdingQuery = {
   ...queryOptions({
     queryKey: ['holding'],
-    queryFn: async ({ signal }): Promise<HoldingRead> => ({
-      ...(await ask<HoldingView>('/api/holding', { signal })),
-      readOn: deviceDay(),
-    }),
+    queryFn: async ({ signal, client }): Promise<HoldingRead> => {
+      const before = client.getQueryData<HoldingRead>(['holding']);
+      const read = { ...(await ask<HoldingView>('/api/holding', { signal })), readAt: deviceMoment() };
+      const apart = (before?.readAt && dayApart(before, read)) || before?.dayApart;
+      return apart ? { ...read, dayApart: apart } : read;
+    },
   }),
-  // Another function each day: what was worked out with yesterday's is worked out anew.
+  // Another function each minute: what was worked out with yesterday's is worked out anew.
   get select() {
-    return holdingOn(deviceDay());
+    return holdingAt(deviceMoment());
   },
 };
+/** Somebody has read that this device's day was another one. */
+export const forgetDayApart = (client: QueryClient): void =>
+  void client.setQueryData<HoldingRead>(['holding'], (read) => {
+    const { dayApart: _, ...rest } = read ?? ({} as HoldingRead);
+    return read && rest;
+  });
 export const todayQuery = queryOptions({
   queryKey: ['today'],
   queryFn: ({ signal }) => ask<TodayView>('/api/today', { signal }),

@@ -1,5 +1,5 @@
-import { screen, waitFor } from '@testing-library/react';
-import { anEntry, aJob, aToday } from '../tests/builders';
+import { act, screen, waitFor } from '@testing-library/react';
+import { aHolding, anEntry, aJob, aToday } from '../tests/builders';
 import { AWAY, renderPage, type Answers } from '../tests/renderPage';
 import { Shell } from './Shell';
 
@@ -51,4 +51,22 @@ it('changes between light and barn, and remembers which', async () => {
   await user.click(screen.getByRole('button', { name: 'Barn theme (dark)' }));
   expect(localStorage.getItem('yaylak-theme')).toBe('barn');
   expect(await screen.findByRole('button', { name: 'Light theme' })).toBeVisible();
+});
+
+it('says once that this device’s clock was days behind', async () => {
+  const days = ['2026-11-23', '2026-12-25'];
+  jest.useFakeTimers({ now: new Date('2026-11-23T12:00:00'), advanceTimers: true });
+  const { user } = await show({
+    'GET /api/holding': () => {
+      const today = days.shift() ?? '2026-12-25';
+      return aHolding({ today, now: `${today}T12:00` });
+    },
+  });
+  expect(screen.queryByRole('alert')).toBeNull();
+  // Looked at again, the page is read anew.
+  act(() => void window.dispatchEvent(new Event('visibilitychange')));
+  expect(await screen.findByRole('alert')).toHaveTextContent(/clock was 32 days behind/);
+  await user.click(screen.getByRole('button', { name: 'I have read it' }));
+  expect(screen.queryByRole('alert')).toBeNull();
+  jest.useRealTimers();
 });

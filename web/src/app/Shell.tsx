@@ -11,6 +11,7 @@ import { KeysHelp } from '../parts/KeysHelp';
 import { useTheme } from '../theme/useTheme';
 import { colour, fonts, phone, radius, space } from '../theme/tokens';
 import { countText } from '../words/format';
+import { DayApartNote } from './DayApartNote';
 import { useKeepForOffline } from './useKeepForOffline';
 
 interface Place {
@@ -90,6 +91,7 @@ export function Shell() {
         </Foot>
       </Rail>
       <Main id="place" tabIndex={-1}>
+        <DayApartNote />
         <Suspense fallback={<Loading />}>
           <Outlet />
         </Suspense>
