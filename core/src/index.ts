@@ -7,6 +7,7 @@ export * from './devices';
 export * from './exchange';
 export * from './growth';
 export * from './handling';
+export * from './holding';
 export * from './identity';
 export * from './mating';
 export * from './pedigree';

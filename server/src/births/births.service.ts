@@ -11,6 +11,7 @@ import {
   type AnimalFacts,
   type BirthsToCome,
   type Carrying,
+  type CarryingNow,
   type Day,
   type Species,
   type Window,
@@ -19,13 +20,13 @@ import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
-import { MatingHistoryService, type ChanceOf } from '../mating/history.service';
+import { MatingHistoryService } from '../mating/history.service';
 
 /** A female that is waited for. */
 export interface Awaited {
   readonly id: string;
   readonly facts: AnimalFacts;
-  readonly chance: ChanceOf;
+  readonly chance: CarryingNow;
 }
 
 /** Under this she is not waited for. */
@@ -148,7 +149,7 @@ export class BirthsService {
 /** How many she was last told to carry in this pregnancy. */
 export const youngOf = (
   tests: readonly { readonly on: Day; readonly young: number | undefined }[],
-  { spell }: ChanceOf,
+  { spell }: CarryingNow,
 ): number | null => tests.findLast((t) => t.on > spell.lastOn && t.young !== undefined)?.young ?? null;
 
 const sumOf = ({ from, perDay }: BirthsToCome, day: Day, days: number): number =>

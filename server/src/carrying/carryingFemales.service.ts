@@ -20,6 +20,7 @@ import {
   tooSoon,
   windowStage,
   type AnimalFacts,
+  type CarryingNow,
   type Day,
   type SampleFact,
   type Species,
@@ -31,7 +32,7 @@ import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
 import { FemalesToMateService } from '../mating/females.service';
-import { MatingHistoryService, type ChanceOf } from '../mating/history.service';
+import { MatingHistoryService } from '../mating/history.service';
 import { BirthsService, youngOf } from '../births/births.service';
 import { WhatNowService } from './whatNow.service';
 
@@ -91,7 +92,7 @@ export class CarryingFemalesService {
     };
   }
 
-  stateOf(facts: AnimalFacts, found: ChanceOf | undefined): CarryingState {
+  stateOf(facts: AnimalFacts, found: CarryingNow | undefined): CarryingState {
     if (!found) return 'not-served';
     const { spell, chance } = found;
     const { probability, story } = chance;
@@ -110,7 +111,7 @@ export class CarryingFemalesService {
   }
 
   /** Every way of testing her species, with its window for this pregnancy. */
-  private tests(facts: AnimalFacts, { spell }: ChanceOf): TestOpen[] {
+  private tests(facts: AnimalFacts, { spell }: CarryingNow): TestOpen[] {
     const today = this.clock.today();
     const { tests } = this.book.state.settings(facts.record.species);
     // By her last service, as the book judges it: should she have taken then, an earlier test would not find it.
@@ -145,7 +146,7 @@ export class CarryingFemalesService {
     );
   }
 
-  private windows(facts: AnimalFacts, found: ChanceOf): TestWindowView[] {
+  private windows(facts: AnimalFacts, found: CarryingNow): TestWindowView[] {
     return this.tests(facts, found).map(({ way, window, isDone, early }) => ({
       way,
       window: windowView(window),
@@ -196,7 +197,7 @@ export class CarryingFemalesService {
     });
   }
 
-  private fitView({ fit }: ChanceOf, facts: AnimalFacts): AgeFitView | null {
+  private fitView({ fit }: CarryingNow, facts: AnimalFacts): AgeFitView | null {
     const scan = facts.pregnancyTests.findLast((t) => t.way === 'scan' && t.ageDays !== undefined);
     if (!fit || scan?.ageDays === undefined) return null;
     const today = this.clock.today();

@@ -10,6 +10,7 @@ import {
   testWindow,
   whatNow,
   type AnimalFacts,
+  type CarryingNow,
   type Day,
   type Species,
   type TestWay,
@@ -17,7 +18,7 @@ import {
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
-import { MatingHistoryService, type ChanceOf } from '../mating/history.service';
+import { MatingHistoryService } from '../mating/history.service';
 import { SeasonService } from '../season/season.service';
 
 const YEAR_DAYS = 365;
@@ -35,7 +36,7 @@ export class WhatNowService {
   ) {}
 
   /** The ways on for one that is empty or doubtful, from the holding's own figures. */
-  view(facts: AnimalFacts, found: ChanceOf | undefined): WhatNowView {
+  view(facts: AnimalFacts, found: CarryingNow | undefined): WhatNowView {
     const today = this.clock.today();
     const { species } = facts.record;
     const settings = this.book.state.settings(species);
@@ -87,7 +88,7 @@ export class WhatNowService {
   }
 
   /** Until when one may still be served: to the end of the planned mating, or three cycles from the first service. */
-  private serveUntil(species: Species, found: ChanceOf | undefined): Day | undefined {
+  private serveUntil(species: Species, found: CarryingNow | undefined): Day | undefined {
     const today = this.clock.today();
     const { heatCycleDays: c } = this.book.state.settings(species);
     if (c.mean === 0) return addDays(today, 7);
@@ -104,7 +105,7 @@ export class WhatNowService {
   }
 
   /** The next way she can be tested: one that is used here before one that is not. */
-  private nextTest(facts: AnimalFacts, found: ChanceOf | undefined) {
+  private nextTest(facts: AnimalFacts, found: CarryingNow | undefined) {
     const today = this.clock.today();
     const { tests } = this.book.state.settings(facts.record.species);
     const { lastBirthOn } = this.history.of(facts);

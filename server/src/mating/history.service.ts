@@ -1,23 +1,19 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { MarkColour } from '@yaylak/contract';
 import {
-  carriedSpell,
-  carryingChance,
+  carryingOf,
   groupOn,
   heatsSeen,
   isPresent,
   malesWith,
-  OVERDUE_DAYS,
   ranWithServices,
   shareTaken,
   spells,
   takingShare,
-  tooSoon,
   addDays,
   dayOfMoment,
   type AnimalFacts,
-  type CarriedSpell,
-  type CarryingChance,
+  type CarryingNow,
   type Day,
   type Exposure,
   type Heat,
@@ -25,7 +21,6 @@ import {
   type SiredLitter,
   type Species,
   type Spell,
-  type TestReading,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
@@ -45,14 +40,6 @@ interface Kept {
   readonly exposures: readonly Exposure[];
   readonly shares: Map<Species, number>;
 }
-
-/** A female's pregnancy as far as it is known: by which service, since when, how likely. */
-export interface ChanceOf extends CarriedSpell {
-  readonly chance: CarryingChance;
-}
-
-/** Refused so many days after a service, the male is refused for being in young, and not for being too late. */
-const CHECK_FROM_DAYS = 4;
 
 const NO_HISTORY: FemaleHistory = { heats: [], spells: [], lastBirthOn: undefined, hasGivenBirth: false };
 
@@ -127,49 +114,21 @@ export class MatingHistoryService {
     return share;
   }
 
-  /**
-   * The spell a female may be carrying from, with how likely it is; undefined after a birth, or when her time is over.
-   * @param over also of one whose time is just over, and of whom neither a birth nor anything else was written down
-   */
-  chance(facts: AnimalFacts, over: 'not-over' | 'just-over' = 'not-over'): ChanceOf | undefined {
-    const today = this.clock.today();
+  /** What she may be carrying, see `carryingOf`. */
+  chance(facts: AnimalFacts, over: 'not-over' | 'just-over' = 'not-over'): CarryingNow | undefined {
     const { species } = facts.record;
-    const settings = this.book.state.settings(species);
     const { spells: all, lastBirthOn } = this.of(facts);
-    const open = all.filter((s) => lastBirthOn === undefined || s.on > lastBirthOn);
-    const scans = facts.pregnancyTests.flatMap((t) =>
-      t.way === 'scan' && t.ageDays !== undefined && t.on > (lastBirthOn ?? -1)
-        ? [{ on: t.on, ageDays: t.ageDays }]
-        : [],
+    return carryingOf(
+      facts,
+      {
+        spells: all,
+        lastBirthOn,
+        prior: this.takingShare(species),
+        settings: this.book.state.settings(species),
+        today: this.clock.today(),
+      },
+      over,
     );
-    const carried = carriedSpell(open, scans);
-    if (!carried) return undefined;
-    const { spell } = carried;
-    // Her time is over: a birth, or none, has said what there was to say.
-    const isJustOver =
-      over === 'just-over' &&
-      spell.outcome.kind === 'nothing-came' &&
-      today <= addDays(spell.lastOn, settings.gestationDays.to + OVERDUE_DAYS);
-    if ((spell.isRipe && !isJustOver) || spell.outcome.kind === 'born') return undefined;
-    // Where a scan fits an earlier service, being served again since speaks against it, however late that was.
-    const again = open.find((s) => s.on > spell.lastOn)?.on;
-    const returnedOn = spell.outcome.kind === 'returned' ? spell.outcome.on : again;
-    const prior = this.takingShare(species);
-    const female = { servedOn: spell.lastOn, lastBirthOn };
-    const tests = facts.pregnancyTests
-      .filter((t) => t.on > spell.lastOn)
-      .map(({ on, way, result }): TestReading => {
-        const rules = way === 'sight' ? undefined : settings.tests[way];
-        return { on, way, result, isTooSoon: rules !== undefined && tooSoon(rules, female, on) !== undefined };
-      });
-    const lostOn = facts.losses.find((l) => l.on > spell.lastOn)?.on;
-    const refusedOn = facts.heats.findLast(
-      (l) => l.signs.includes('refuses') && l.on >= spell.lastOn + CHECK_FROM_DAYS,
-    )?.on;
-    return {
-      ...carried,
-      chance: carryingChance({ servedOn: spell.lastOn, prior, returnedOn, refusedOn, tests, lostOn }, settings, today),
-    };
   }
 
   /** All females of a species that are or were here. */
