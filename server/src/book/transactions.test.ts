@@ -4,6 +4,7 @@ import { MikroORM } from '@mikro-orm/libsql';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { readConfig } from '../config';
+import { migratorOf } from '../database/migratorOf';
 import { closeBook, openBook } from '../database/openBook';
 import { ormOptions } from '../database/ormConfig';
 import { BookService } from './book.service';
@@ -170,13 +171,13 @@ it.each(['before', 'in', 'after'] as const)(
     const config = readConfig({ DATA_DIR: dataDir });
     mkdirSync(dataDir);
     const older = await MikroORM.init(ormOptions(config.dataFile));
-    await older.migrator.up({ to: '20261126000000_carrying' });
+    await (await migratorOf(older)).up({ to: '20261126000000_carrying' });
     await older.close();
     const fault = failNextCommit(t.orm, at);
     await expect(openBook(config)).rejects.toThrow('could not be opened');
     expect(fault.off()).toBe(true);
     const orm = await openBook(config);
-    expect(await orm.migrator.getPendingMigrations()).toEqual([]);
+    expect(await (await migratorOf(orm)).getPendingMigrations()).toEqual([]);
     expect((await orm.schema.getUpdateSchemaSQL()).trim()).toBe('');
     await closeBook(orm);
   },

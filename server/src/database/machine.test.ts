@@ -3,12 +3,14 @@ import {
   copyFileSync,
   existsSync,
   mkdirSync,
+  mkdtempSync,
   openSync,
   readdirSync,
   statSync,
   writeFileSync,
   writeSync,
 } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readConfig } from '../config';
 import { driverOf } from '../tests/faults';
@@ -18,7 +20,8 @@ import { backUp, closeBook, openBook } from './openBook';
 
 let t: TestApp;
 beforeEach(async () => {
-  t = await testApp();
+  // Stopped, copied and spoilt: each test has a folder of its own.
+  t = await testApp(mkdtempSync(join(tmpdir(), 'yaylak-test-')));
 });
 afterEach(() => t.close());
 

@@ -3,7 +3,8 @@ import { join } from 'node:path';
 import { MikroORM } from '@mikro-orm/libsql';
 import { backupFiles, bookThere, brokenIn, howToPutBack, type BookPlace } from './bookFolder';
 import { lockFolder, type Unlock } from './folderLock';
-import { MIGRATIONS } from './migrations';
+import { MIGRATION_NAMES } from './migrationNames';
+import { migratorOf } from './migratorOf';
 import { ormOptions } from './ormConfig';
 
 /** Backups kept; the oldest go first. */
@@ -29,11 +30,9 @@ export async function openBook(place: BookPlace): Promise<MikroORM> {
     orm = await MikroORM.init(ormOptions(dataFile));
     unlocks.set(orm, unlock);
     await orm.em.getConnection().execute('pragma journal_mode = wal');
-    await refuseNewer(orm);
-    const waiting = await orm.migrator.getPendingMigrations();
-    if (waiting.length > 0) {
+    if (await isBehind(orm)) {
       if (existed) await backUp(orm, backupDir);
-      await orm.migrator.up();
+      await (await migratorOf(orm)).up();
     }
     return orm;
   } catch (cause) {
@@ -56,18 +55,22 @@ export async function openBook(place: BookPlace): Promise<MikroORM> {
 class DamagedBook extends Error {}
 class NewerBook extends Error {}
 
-/** A book whose form this version does not know would be half understood and written wrongly. */
-async function refuseNewer(orm: MikroORM): Promise<void> {
+/**
+ * Whether steps wait to be run.
+ * @throws NewerBook a book whose form this version does not know would be half understood and written wrongly
+ */
+async function isBehind(orm: MikroORM): Promise<boolean> {
   const connection = orm.em.getConnection();
   const [table] = await connection.execute<object[]>("select 1 from sqlite_master where name = 'migration'");
-  if (!table) return;
-  const known = new Set(MIGRATIONS.map((m) => m.name));
+  if (!table) return true;
   const run = await connection.execute<{ name: string }[]>('select name from migration order by id');
-  const unknown = run.find(({ name }) => !known.has(name));
+  const unknown = run.find(({ name }) => !(MIGRATION_NAMES as readonly string[]).includes(name));
   if (unknown)
     throw new NewerBook(
       `was written by a newer Yaylak (step ${unknown.name}) and was not opened. Start that version, or put back a copy from before it.`,
     );
+  const done = new Set(run.map(({ name }) => name));
+  return MIGRATION_NAMES.some((name) => !done.has(name));
 }
 
 /** Closes the book, everything in its one file, and gives its folder free. */

@@ -1,7 +1,5 @@
 import { defineConfig, type Options } from '@mikro-orm/libsql';
-import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities';
-import { MIGRATIONS } from './migrations';
 import { POOL } from './rawConnection';
 
 /** MikroORM's options for a book file. */
@@ -10,8 +8,6 @@ export const ormOptions = (dataFile: string): Options =>
     dbName: dataFile,
     entities: ENTITIES,
     driverOptions: { pool: POOL },
-    extensions: [Migrator],
-    migrations: { migrationsList: MIGRATIONS, snapshot: false, tableName: 'migration' },
     discovery: { warnWhenNoEntities: true },
     // Commands and reads open their own contexts; nothing is shared between requests.
     allowGlobalContext: false,

@@ -1,3 +1,6 @@
+import type { Constructor } from '@mikro-orm/core';
+import type { Migration } from '@mikro-orm/migrations';
+import { MIGRATION_NAMES, type MigrationName } from '../migrationNames';
 import { Migration20261123000000_book } from './20261123000000_book';
 import { Migration20261123100000_stations } from './20261123100000_stations';
 import { Migration20261123200000_condition } from './20261123200000_condition';
@@ -6,13 +9,16 @@ import { Migration20261124000000_season } from './20261124000000_season';
 import { Migration20261126000000_carrying } from './20261126000000_carrying';
 import { Migration20261126100000_births } from './20261126100000_births';
 
-/** In the order they are run; listed by hand, so that nothing is looked for on disk. */
-export const MIGRATIONS = [
-  { name: '20261123000000_book', class: Migration20261123000000_book },
-  { name: '20261123100000_stations', class: Migration20261123100000_stations },
-  { name: '20261123200000_condition', class: Migration20261123200000_condition },
-  { name: '20261124000000_season', class: Migration20261124000000_season },
-  { name: '20261124100000_mating', class: Migration20261124100000_mating },
-  { name: '20261126000000_carrying', class: Migration20261126000000_carrying },
-  { name: '20261126100000_births', class: Migration20261126100000_births },
-];
+/** What each step does; listed by hand, so that nothing is looked for on disk. */
+const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
+  '20261123000000_book': Migration20261123000000_book,
+  '20261123100000_stations': Migration20261123100000_stations,
+  '20261123200000_condition': Migration20261123200000_condition,
+  '20261124000000_season': Migration20261124000000_season,
+  '20261124100000_mating': Migration20261124100000_mating,
+  '20261126000000_carrying': Migration20261126000000_carrying,
+  '20261126100000_births': Migration20261126100000_births,
+};
+
+/** In the order they are run. */
+export const MIGRATIONS = MIGRATION_NAMES.map((name) => ({ name, class: STEPS[name] as Constructor<Migration> }));

@@ -1,0 +1,12 @@
+/** The steps of the book's form, in their order. Known apart from what they do: a start with none waiting loads no more. */
+export const MIGRATION_NAMES = [
+  '20261123000000_book',
+  '20261123100000_stations',
+  '20261123200000_condition',
+  '20261124000000_season',
+  '20261124100000_mating',
+  '20261126000000_carrying',
+  '20261126100000_births',
+] as const;
+
+export type MigrationName = (typeof MIGRATION_NAMES)[number];
