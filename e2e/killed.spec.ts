@@ -60,7 +60,7 @@ async function streamUnderKills(port: number) {
     }
   };
   const animalId = v7();
-  let slowestMs = 0;
+  const startsMs: number[] = [];
   await post([aBirth(animalId)]);
   for (let i = 0; i < KILLS_EACH; i++) {
     const kill = new Promise<void>((resolve) => setTimeout(() => void server.kill().then(resolve), waitMs(i)));
@@ -76,23 +76,27 @@ async function streamUnderKills(port: number) {
     await kill;
     const from = performance.now();
     await server.start();
-    slowestMs = Math.max(slowestMs, performance.now() - from);
+    startsMs.push(performance.now() - from);
     // What was not acknowledged is sent again, as a device would.
     await post(batch);
   }
   const book = (await (await fetch(`${server.url}/api/book`)).json()) as BookFile;
   await server.remove();
-  return { acknowledged, sent, slowestMs, ids: book.entries.map((e) => e.id) };
+  return { acknowledged, sent, startsMs: startsMs.sort((a, b) => b - a), ids: book.entries.map((e) => e.id) };
 }
 
 test(`${BOOKS.length * KILLS_EACH} kills in streams of batches lose no acknowledged entry and double none`, async () => {
   test.setTimeout(1_800_000);
-  for (const { acknowledged, sent, slowestMs, ids } of await Promise.all(BOOKS.map(streamUnderKills))) {
+  for (const { acknowledged, sent, startsMs, ids } of await Promise.all(BOOKS.map(streamUnderKills))) {
     expect(new Set(ids).size).toBe(ids.length);
     expect([...acknowledged].filter((id) => !ids.includes(id))).toEqual([]);
     expect(new Set(ids)).toEqual(sent);
-    console.log(`${acknowledged.size} acknowledged, slowest start ${Math.round(slowestMs)} ms`);
-    if (FUZZ_KILLS !== undefined) expect(slowestMs).toBeLessThan(START_MS);
+    const [slowest = 0, ...others] = startsMs.map(Math.round);
+    const middle = others[Math.floor(others.length / 2)];
+    console.log(
+      `${acknowledged.size} acknowledged, slowest starts ${slowest}, ${others[0]} ms, the middle ${middle} ms`,
+    );
+    if (FUZZ_KILLS !== undefined) expect(slowest).toBeLessThan(START_MS);
     expect(acknowledged.size).toBeGreaterThan(KILLS_EACH * 20);
   }
 });
