@@ -187,7 +187,14 @@ export interface FeedArmView {
   readonly costMinorPerKg: number;
 }
 
+/** All litters on a feed together gained nothing: nothing can be said of what a kilogram gained costs. */
+export interface FeedNoGainView {
+  readonly kind: 'no-gain';
+  readonly feed: string;
+}
+
 export interface FeedTrialView {
+  readonly kind: 'found';
   readonly dearer: FeedArmView;
   readonly cheaper: FeedArmView;
   readonly differenceMinor: number;
@@ -210,7 +217,7 @@ export interface LittersView {
   readonly trends: readonly TrendView[];
   /** All feeds written down, by their price. */
   readonly feeds: readonly { readonly feed: string; readonly priceMinor: number; readonly litters: number }[];
-  readonly trial: FeedTrialView | null;
+  readonly trial: FeedTrialView | FeedNoGainView | null;
 }
 
 /** One birth in a female's record. */

@@ -45,6 +45,13 @@ it('takes the days gone by off and scales up the rest, and counts who is over he
   expect(both?.overdue).toBe(1);
 });
 
+it('believes less in one who may carry with each day that brings no birth, by hand', () => {
+  const one = [{ conceivedOn: day('2026-11-01'), probability: 0.6 }];
+  // On 3 December the days +1, +2, +3 are left, .75298 / 2.50596 = .30048 of all: .6 x .30048 / (.6 x .30048 + .4)
+  expect(birthsToCome(one, gestationDays, day('2026-12-03'))?.total).toBeCloseTo(0.310683, 5);
+  expect(birthsToCome(one, gestationDays, day('2026-11-20'))?.total).toBeCloseTo(0.6, 12);
+});
+
 it('adds up to those that are awaited, whoever they are', () => {
   const carrying = fc.record({
     conceivedOn: fc.integer({ min: 0, max: 60 }).map((d) => addDays(day('2026-01-01'), d)),
@@ -56,8 +63,15 @@ it('adds up to those that are awaited, whoever they are', () => {
       const made = birthsToCome(all, gestationDays, asOf);
       const half = (gestationSpread(gestationDays).length - 1) / 2;
       const open = all.filter((c) => c.conceivedOn + gestationDays.mean + half >= asOf);
+      // By Bayes, written out: carrying and not yet given birth, against not carrying.
+      const spread = gestationSpread(gestationDays);
+      const still = (c: (typeof all)[number]): number => {
+        const first = c.conceivedOn + gestationDays.mean - half;
+        const left = spread.reduce((s, share, d) => (first + d < asOf ? s : s + share), 0);
+        return (c.probability * left) / (c.probability * left + (1 - c.probability));
+      };
       expect(made?.total ?? 0).toBeCloseTo(
-        open.reduce((s, c) => s + c.probability, 0),
+        open.reduce((s, c) => s + still(c), 0),
         9,
       );
       expect(made?.from ?? asOf).toBeGreaterThanOrEqual(asOf);

@@ -4,7 +4,7 @@ import { birthsExpected, gestationSpread, spreadHalf, type BirthsExpected, type 
 /** A female that carries, or may. */
 export interface Carrying {
   readonly conceivedOn: Day;
-  /** That she carries. */
+  /** That she carries, by what is known but for the days gone by without a birth. */
   readonly probability: number;
 }
 
@@ -18,8 +18,8 @@ export interface BirthsToCome extends BirthsExpected {
 
 /**
  * Births to be expected each day from females known one by one: each pregnancy spreads over its days as
- * `gestationSpread` says, of which those gone by without a birth are taken off and the rest is scaled up again. A
- * day's variance is the sum of q (1 - q) over the females (Poisson's trials: independent, each its own q).
+ * `gestationSpread` says, of which those gone by without a birth are taken off. That none came by then speaks against
+ * her carrying at all: q' = q r / (q r + 1 - q), r the share of her days still to come (Bayes). A day's variance is the sum of q (1 - q) over the females (Poisson's trials: independent, each its own q).
  * @param asOf the first day that can still bring a birth
  * @returns undefined where nobody is awaited
  */
@@ -35,7 +35,10 @@ export function birthsToCome(
     const start = starts[i] as Day;
     const left = spread.map((share, d) => (start + d < asOf ? 0 : share));
     const rest = left.reduce((s, share) => s + share, 0);
-    return rest > 0 ? [{ start, shares: left.map((share) => (probability * share) / rest) }] : [];
+    if (rest <= 0) return [];
+    // q' spread over what is left: q' share / rest.
+    const still = probability * rest + 1 - probability;
+    return [{ start, shares: left.map((share) => (probability * share) / still) }];
   });
   if (open.length === 0) return undefined;
   const from = Math.max(asOf, Math.min(...open.map((o) => o.start))) as Day;

@@ -145,6 +145,11 @@ describe('the way to the aim', () => {
     expect(way).toMatchObject({ kind: 'gain', isFeasible: false });
     expect(way.kind === 'gain' && isoOf(way.reachedOn)).toBe('2026-10-14');
   });
+  it('takes no day more for the dust of binary fractions', () => {
+    // 0.3 of a score at 50 days a score, which is a little over 15 in binary fractions.
+    const way = wayToAim({ ...ewe, score: 2.7, daysPerScore: 50 });
+    expect(way.kind === 'gain' && isoOf(way.reachedOn)).toBe('2026-08-09');
+  });
   it('is behind her who is there, and too late on the day itself', () => {
     expect(wayToAim({ ...ewe, score: 3 })).toEqual({ kind: 'there' });
     expect(wayToAim({ ...ewe, from: ewe.by })).toMatchObject({ isFeasible: false, kgPerDay: Infinity });

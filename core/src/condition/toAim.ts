@@ -37,6 +37,8 @@ export type ToAim =
 export const referenceKg = (weightKg: number, score: number, share: number): number =>
   weightKg / (1 + share * (score - 3));
 
+const DUST = 1e-9;
+
 /**
  * Kilograms, and kilograms a day, that bring an animal to its aim: (aim - now) x share x weight at score 3, over the
  * days there are. Feasible where no more is asked than a score in `daysPerScore`; otherwise the day it is reached so.
@@ -45,7 +47,8 @@ export const referenceKg = (weightKg: number, score: number, share: number): num
 export function wayToAim(way: WayToAim): ToAim {
   const { score, aim, weightKg, kgPerScoreShare, from, by, daysPerScore } = way;
   if (score >= aim) return { kind: 'there' };
-  const reachedOn = addDays(from, Math.ceil((aim - score) * daysPerScore));
+  // 0.3 of a score at 50 days a score is 15 days, not 16: the dust of binary fractions is no day.
+  const reachedOn = addDays(from, Math.ceil((aim - score) * daysPerScore - DUST));
   const isFeasible = reachedOn <= by;
   if (weightKg === undefined || kgPerScoreShare === 0) return { kind: 'no-weight', isFeasible, reachedOn };
   const kgPerScore = kgPerScoreShare * referenceKg(weightKg, score, kgPerScoreShare);

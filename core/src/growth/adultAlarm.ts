@@ -37,7 +37,11 @@ export function adultAlarm(daily: readonly Reading[], birthsOn: readonly Day[]):
   if (!last) return undefined;
   const before = daily.filter((r) => r.on < last.on && last.on - r.on <= FALL_DAYS);
   const heaviest = before.reduce<Reading | undefined>((top, r) => (!top || r.kg > top.kg ? r : top), undefined);
-  if (heaviest && last.kg < heaviest.kg * (1 - FALL_SHARE) && !birthsOn.some((b) => b >= heaviest.on && b <= last.on))
+  if (
+    heaviest &&
+    isUnder(last.kg, heaviest.kg * (1 - FALL_SHARE)) &&
+    !birthsOn.some((b) => b >= heaviest.on && b <= last.on)
+  )
     return {
       kind: 'fall',
       fromKg: heaviest.kg,
@@ -53,9 +57,12 @@ export function adultAlarm(daily: readonly Reading[], birthsOn: readonly Day[]):
       last.on - r.on > STAGE_DAYS,
   );
   const usualKg = median(usual.map((r) => r.kg));
-  if (usualKg === undefined || last.kg >= usualKg * USUAL_SHARE) return undefined;
+  if (usualKg === undefined || !isUnder(last.kg, usualKg * USUAL_SHARE)) return undefined;
   return { kind: 'under-usual', kg: last.kg, usualKg, share: last.kg / usualKg, readings: usual.length };
 }
+
+/** Under, and not only by the dust of binary fractions: 92 % of 65 kg is 59.8 kg and no alarm. */
+const isUnder = (kg: number, bound: number): boolean => kg < bound - 1e-9;
 
 function isSameStage(a: Day, b: Day): boolean {
   const years = toCalendarDate(b).year - toCalendarDate(a).year;

@@ -314,6 +314,8 @@ describe('the adult alarm', () => {
       readings: 2,
     });
     expect(adultAlarm([...usual, reading('2026-11-07', 60)], [])).toBeUndefined(); // 92.3 %
+    // 92 % of 65 kg to the gram: 65 x 0.92 is a little over 59.8 in binary fractions.
+    expect(adultAlarm([...usual, reading('2026-11-07', 59.8)], [])).toBeUndefined();
   });
   it('sees a fall in thirty days, but not at a birth', () => {
     const fall = [reading('2026-03-01', 70), reading('2026-03-25', 62)];

@@ -217,11 +217,11 @@ describe('the trend of a doe’s litters', () => {
   });
   it('falls when six do, by hand', () => {
     // 9 8 7 6 5 4: slope -1, Sxx 17.5, RSS 0; variance (4 x 3.24) / (4 + 4) / 17.5 = .092571;
-    // drawn by .25 / (.25 + .092571) = .729772 to -.729772; SD sqrt(.25 x .092571 / .342571) = .259916, t(8) 1.397.
+    // drawn by .25 / (.25 + .092571) = .729772 to -.729772; SD sqrt(.25 x .092571 / .342571) = .259916, t(8) 1.39682.
     const trend = litterTrend([9, 8, 7, 6, 5, 4], flat);
     expect(trend).toMatchObject({ kind: 'falling', litters: 6 });
     expect(trend.kind !== 'too-few' && trend.perLitter).toBeCloseTo(-0.729772, 5);
-    expect(trend.kind !== 'too-few' && trend.high).toBeCloseTo(-0.729772 + 1.397 * 0.259916, 4);
+    expect(trend.kind !== 'too-few' && trend.high).toBeCloseTo(-0.729772 + 1.39682 * 0.259916, 4);
   });
   it('is steady where the young are few for her first, as is usual', () => {
     expect(litterTrend([7, 8, 8, 8, 8, 8], { usual: [-1, 0], spreadSd: 1.8 })).toMatchObject({
@@ -239,25 +239,54 @@ describe('a feed trial', () => {
     pricePerKg,
     records: ratios.map((r) => ({ gainKg: 10, feedKg: 10 * r })),
   });
+  const found = (...trial: Parameters<typeof feedTrial>) => {
+    const told = feedTrial(...trial);
+    if (told.kind !== 'found') throw new Error(told.kind);
+    return told;
+  };
   it('says what was saved, by hand', () => {
-    // Dearer 0.50 a kg at 3.0, 3.2, 3.1: 1.50, 1.60, 1.55 a kg gained; cheaper 0.40 at 3.6, 3.4, 3.5: 1.44, 1.36, 1.40.
-    // Difference -.15; SDs .05 and .04, error sqrt(.0025/3 + .0016/3) = .036968; Welch degrees 3.82, so t(3) 1.638.
-    const found = feedTrial(arm(0.5, [3, 3.2, 3.1]), arm(0.4, [3.6, 3.4, 3.5]), 2);
-    expect(found?.costDifference).toBeCloseTo(-0.15, 12);
-    expect(found?.halfWidth).toBeCloseTo(1.638 * 0.0369685, 5);
-    expect(found).toMatchObject({ verdict: 'cheaper-saves', moreNeeded: undefined });
-    expect(found?.perYoung).toBeCloseTo(-0.3, 12);
-    expect(found?.dearer.feedPerKgGained).toBeCloseTo(3.1, 12);
+    // Dearer 0.50 a kg at 3.0, 3.2, 3.1: 1.55 a kg gained; cheaper 0.40 at 3.6, 3.4, 3.5: 1.40. Of equal gains the ratio
+    // is the mean: SDs .05 and .04, error sqrt(.0025/3 + .0016/3) = .036968; 3.816 degrees, t 1.5476.
+    const told = found(arm(0.5, [3, 3.2, 3.1]), arm(0.4, [3.6, 3.4, 3.5]), 2);
+    expect(told.costDifference).toBeCloseTo(-0.15, 12);
+    expect(told.halfWidth).toBeCloseTo(1.5476 * 0.0369685, 4);
+    expect(told).toMatchObject({ verdict: 'cheaper-saves', moreNeeded: undefined });
+    expect(told.perYoung).toBeCloseTo(-0.3, 12);
+    expect(told.dearer.feedPerKgGained).toBeCloseTo(3.1, 12);
+  });
+  it('counts a litter that did not gain, and has one figure for headline and difference', () => {
+    // 18 kg for 4: 4.5; left over -3, -1, 4, so sqrt(3 / 2 x 26) / 4. The other eats 4 for 2 and 6 for 2: 2.5, left over
+    // -1, 1, so sqrt(2 x 2) / 4.
+    const records = (...pairs: [feedKg: number, gainKg: number][]) =>
+      pairs.map(([feedKg, gainKg]) => ({ feedKg, gainKg }));
+    const told = found(
+      { pricePerKg: 1, records: records([6, 2], [8, 2], [4, 0]) },
+      { pricePerKg: 0.5, records: records([4, 2], [6, 2]) },
+      2,
+    );
+    expect(told.dearer.feedPerKgGained).toBe(4.5);
+    expect(told.dearer.standardError).toBeCloseTo(Math.sqrt(39) / 4, 12);
+    expect(told.cheaper.standardError).toBeCloseTo(0.5, 12);
+    expect(told.costDifference).toBeCloseTo(told.cheaper.costPerKgGained - told.dearer.costPerKgGained, 12);
+    expect(told.costDifference).toBeCloseTo(1.25 - 4.5, 12);
   });
   it('says how many litters more until one can tell', () => {
     // 1.50, 1.70 against 1.50, 1.60: difference -.05, SDs .141421 and .070711, together .111803;
     // 2 (2.12317 x .111803 / .05)² = 45.08, so 46 a feed and 44 more.
-    const found = feedTrial(arm(0.5, [3, 3.4]), arm(0.4, [3.75, 4]), 2);
-    expect(found).toMatchObject({ verdict: 'cannot-tell', moreNeeded: 44 });
+    const told = found(arm(0.5, [3, 3.4]), arm(0.4, [3.75, 4]), 2);
+    expect(told).toMatchObject({ verdict: 'cannot-tell', moreNeeded: 44 });
   });
-  it('has no answer without a gain, and no error with one litter', () => {
-    expect(feedTrial(arm(0.5, []), arm(0.4, [3]), 2)).toBeUndefined();
-    expect(feedTrial(arm(0.5, [3]), arm(0.4, [3]), 2)).toMatchObject({ halfWidth: undefined, verdict: 'cannot-tell' });
+  it('has no ratio without a gain, and says on which feed; no error with one litter', () => {
+    expect(feedTrial(arm(0.5, []), arm(0.4, [3]), 2)).toEqual({ kind: 'not-tried' });
+    const lost = {
+      pricePerKg: 0.4,
+      records: [
+        { feedKg: 3, gainKg: -1 },
+        { feedKg: 3, gainKg: 1 },
+      ],
+    };
+    expect(feedTrial(arm(0.5, [3]), lost, 2)).toEqual({ kind: 'no-gain', on: 'cheaper' });
+    expect(found(arm(0.5, [3]), arm(0.4, [3]), 2)).toMatchObject({ halfWidth: undefined, verdict: 'cannot-tell' });
   });
 });
 

@@ -74,3 +74,13 @@ describe('weighted kappa', () => {
     );
   });
 });
+
+it('has its limits at 1.96 standard deviations, that figure and no other', () => {
+  // Differences -1 and 1: bias 0, SD sqrt(2).
+  expect(
+    agreement([
+      [1, 2],
+      [2, 1],
+    ])?.limits,
+  ).toEqual([-1.96 * Math.SQRT2, 1.96 * Math.SQRT2]);
+});

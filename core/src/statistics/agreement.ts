@@ -1,5 +1,7 @@
-import { Z_95 } from './intervals';
 import { mean, standardDeviation } from './quantile';
+
+/** Standard deviations to each side of the bias, as the limits are defined: this figure, and not the quantile it rounds. */
+const LIMITS_SD = 1.96;
 
 /** Two answers to the same question. */
 export type AnswerPair = readonly [first: number, second: number];
@@ -27,7 +29,7 @@ export function agreement(pairs: readonly AnswerPair[]): Agreement | undefined {
     pairs: pairs.length,
     bias,
     biasStandardError: sd === undefined ? undefined : sd / Math.sqrt(pairs.length),
-    limits: sd === undefined ? undefined : [bias - Z_95 * sd, bias + Z_95 * sd],
+    limits: sd === undefined ? undefined : [bias - LIMITS_SD * sd, bias + LIMITS_SD * sd],
   };
 }
 

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { fitLine, fitLinear, meanWithRange, median, quantileSorted, robustSpread, standardDeviation, t80 } from '.';
 
 it('says how sure a mean is', () => {
-  // By hand: 1 2 3 6 has mean 3, SD sqrt(14/3) = 2.1602, and t 1.638 on 3 degrees of freedom: 1.638 x 2.1602 / 2.
-  expect(meanWithRange([1, 2, 3, 6])).toEqual({ mean: 3, halfWidth: expect.closeTo(1.7692, 4) });
+  // By hand: 1 2 3 6 has mean 3, SD sqrt(14/3) = 2.1602, and t 1.63774 on 3 degrees of freedom: 1.63774 x 2.1602 / 2.
+  expect(meanWithRange([1, 2, 3, 6])).toEqual({ mean: 3, halfWidth: expect.closeTo(1.76898, 4) });
   expect(meanWithRange([4])).toBeUndefined();
 });
 
@@ -98,8 +98,22 @@ describe('spread', () => {
     expect(standardDeviation([2, 4, 4, 4, 5, 5, 7, 9])).toBeCloseTo(2.1381, 4);
   });
   it('knows Student’s t of an 80 % interval', () => {
-    expect(t80(1)).toBe(3.078);
-    expect(t80(500)).toBeCloseTo(1.2816, 4);
+    // Standard tables of the 90th percentile; with one degree it is the tangent of 72 degrees, with two 4 / sqrt(4.5).
+    expect(t80(1)).toBeCloseTo(Math.tan(0.4 * Math.PI), 9);
+    expect(t80(2)).toBeCloseTo(4 / Math.sqrt(4.5), 9);
+    for (const [degrees, t] of [
+      [3, 1.638],
+      [5, 1.476],
+      [10, 1.372],
+      [30, 1.31],
+      [40, 1.303],
+      [60, 1.296],
+      [120, 1.289],
+    ] as const)
+      expect(t80(degrees)).toBeCloseTo(t, 3);
+    expect(t80(31)).toBeGreaterThan(1.309);
+    expect(t80(3.5)).toBeLessThan(t80(3));
+    expect(t80(1e6)).toBeCloseTo(1.281552, 6);
     expect(() => t80(0)).toThrow('at least 1');
   });
 });

@@ -1,5 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type {
+  FeedNoGainView,
   FeedTrialView,
   LitterGroupBy,
   LitterGroupView,
@@ -209,7 +210,7 @@ export class CompareService {
     feeds: readonly { feed: string; priceMinor: number }[],
     dearer: string | undefined,
     cheaper: string | undefined,
-  ): FeedTrialView | null {
+  ): FeedTrialView | FeedNoGainView | null {
     const a = feeds.find((f) => f.feed === dearer) ?? feeds[0];
     const b = feeds.find((f) => f.feed === cheaper && f !== a) ?? feeds.find((f) => f !== a);
     if (!a || !b) return null;
@@ -225,7 +226,8 @@ export class CompareService {
       { pricePerKg: low.priceMinor, records: second.records },
       youngKg,
     );
-    if (!found) return null;
+    if (found.kind === 'not-tried') return null;
+    if (found.kind === 'no-gain') return { kind: 'no-gain', feed: (found.on === 'dearer' ? high : low).feed };
     const arm = (feed: { feed: string; priceMinor: number }, of: typeof found.dearer) => ({
       feed: feed.feed,
       priceMinor: feed.priceMinor,
@@ -234,6 +236,7 @@ export class CompareService {
       costMinorPerKg: of.costPerKgGained,
     });
     return {
+      kind: 'found',
       dearer: arm(high, found.dearer),
       cheaper: arm(low, found.cheaper),
       differenceMinor: found.costDifference,

@@ -126,9 +126,10 @@ it('holds two feeds against each other', async () => {
   const dear = on('feed', foster, 0, { since: day(7), feed: 'Green pellet', kg: 1, priceMinor: 2150 });
   await t.post(weight(kits[4] ?? '', day(7), 0.8), dear);
   const { trial } = await get<LittersView>(t, '/api/rearing/litters?species=rabbit');
+  if (trial?.kind !== 'found') throw new Error('two feeds were tried');
   // 2.4 kg for .84 kg gained at 16.90; 1 kg for .2 kg at 21.50: one litter each says nothing yet.
-  expect(trial?.cheaper.costMinorPerKg).toBeCloseTo((2.4 / 0.84) * 1690, 6);
-  expect(trial?.dearer.costMinorPerKg).toBeCloseTo((1 / 0.2) * 2150, 6);
+  expect(trial.cheaper.costMinorPerKg).toBeCloseTo((2.4 / 0.84) * 1690, 6);
+  expect(trial.dearer.costMinorPerKg).toBeCloseTo((1 / 0.2) * 2150, 6);
   expect(trial).toMatchObject({ verdict: 'cannot-tell', halfWidthMinor: null });
 });
 

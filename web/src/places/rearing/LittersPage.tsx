@@ -234,6 +234,13 @@ function FeedTrial({ view, onChange }: TrialProps) {
         </Small>
       </Panel>
     );
+  if (trial.kind === 'no-gain')
+    return (
+      <NotePanel $tone="weld">
+        <h2>Feeds tried</h2>
+        <p>The litters on “{trial.feed}” together gained nothing, so there is no cost of a kilogram gained.</p>
+      </NotePanel>
+    );
   const money = (minor: number): string => moneyText(Math.round(minor), currency);
   const arms = [trial.dearer, trial.cheaper] as const;
   return (
@@ -242,9 +249,9 @@ function FeedTrial({ view, onChange }: TrialProps) {
         Feeds tried
         <How of="Feeds tried">
           <p>
-            What each litter ate, times its price, over what it gained in that time. Two feeds are compared by Welch’s
-            interval, four times out of five. How many more litters: the usual sample size for two means at the
-            difference and the spread seen.
+            All feed eaten over all that was gained in that time, every litter in, times the price. The difference of
+            two feeds has an interval by Student’s t, right four times out of five. How many more litters: the usual
+            sample size for two means at the difference and the spread seen.
           </p>
         </How>
       </h2>

@@ -254,6 +254,7 @@ const litters: LittersView = {
     { feed: 'Plain pellet', priceMinor: 1690, litters: 2 },
   ],
   trial: {
+    kind: 'found',
     dearer: { feed: 'Green pellet', priceMinor: 2150, records: 3, feedPerKgGained: 2.8, costMinorPerKg: 6020 },
     cheaper: { feed: 'Plain pellet', priceMinor: 1690, records: 2, feedPerKgGained: 3.2, costMinorPerKg: 5408 },
     differenceMinor: -612,
