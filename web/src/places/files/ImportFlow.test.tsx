@@ -154,16 +154,19 @@ it.each([
   expect(await screen.findByRole('alert')).toHaveTextContent(`“odd.csv” ${words}`);
 });
 
-it('waits for the numbers of the animals before it judges a row', async () => {
+it.each([
+  ['the numbers of the animals', 'GET /api/identifiers', () => [anIdentifier('26-0001'), anIdentifier('26-0002')]],
+  ['the settings', 'GET /api/holding', () => aHolding()],
+])('waits for %s before it judges a row', async (_, path, answer) => {
   const book = aBook();
-  let come: (numbers: unknown) => void = () => undefined;
-  const numbers = new Promise((resolve) => (come = resolve));
-  const { user } = renderPage(<FilesPage />, { answers: { ...book.answers, 'GET /api/identifiers': numbers } });
+  let come: (answer: unknown) => void = () => undefined;
+  const late = new Promise((resolve) => (come = resolve));
+  const { user } = renderPage(<FilesPage />, { answers: { ...book.answers, [path]: late } });
   await pick(user, aFile(GOOD));
   await screen.findByRole('heading', { name: '2. What its columns are' });
   await look(user);
   expect(screen.queryByTestId('bad-rows')).toBeNull();
-  come(book.answers['GET /api/identifiers']);
+  come(answer());
   expect(await screen.findByRole('button', { name: 'Take in 2' })).toBeVisible();
   expect(screen.queryByTestId('bad-rows')).toBeNull();
 });

@@ -112,24 +112,26 @@ export function useImport(): ImportState {
   };
 
   const run: ImportState['run'] = async (mode) => {
-    if (!opened || !holding) return;
-    const { kind, mapping, unit, dateOrder, takesAgain } = choices;
+    if (!opened) return;
+    const { kind, mapping, dateOrder, takesAgain } = choices;
     localStorage.setItem(mappingKey(kind, opened.table.headings), JSON.stringify(mapping));
     const skipLines = mode === 'keep' ? linesOf(preview, 'refused') : [];
     const result = await withProgress(async (onProgress) => {
-      // Judged against all numbers there are: while they are still being read, every row would speak of nobody.
-      const [known, all] = await Promise.all([
+      // Judged by the settings and against all numbers there are: while they are still being read, every row would speak
+      // of nobody.
+      const [here, known, all] = await Promise.all([
+        holding ?? client.ensureQueryData({ ...holdingQuery }).then((read) => holdingQuery.select(read)),
         identifiers ?? client.ensureQueryData(identifiersQuery),
         groups ?? client.ensureQueryData(groupsQuery),
       ]);
       const context = {
         kind,
         mapping,
-        choices: { unit, dateOrder },
+        choices: { unit: chosen.unit ?? here.unit, dateOrder },
         identifiers: known.map(({ animalId, text, isPresent, isWorn }) => ({ animalId, text, isPresent, isWorn })),
         groups: all.map(({ id, name }) => ({ id, name })),
-        today: holding.today,
-        writtenBy: holding.keeper,
+        today: here.today,
+        writtenBy: here.keeper,
       };
       return importWorker().run(context, { mode, skipLines, takesAgain }, onProgress);
     });
