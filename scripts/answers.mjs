@@ -23,7 +23,9 @@ function answers(TJS) {
   const silent = routes.filter(({ summary }) => summary === '').map(({ id }) => id);
   if (silent.length > 0) throw new Error(`Say in a comment what these routes are for: ${silent.join(', ')}`);
   // A file of its own names the type of each answer; it is there only while it is read.
-  const named = join(source, `answers.${process.pid}.ts`);
+  const cache = join(root, '.cache');
+  mkdirSync(cache, { recursive: true });
+  const named = join(cache, `answers.${process.pid}.ts`);
   writeFileSync(named, routes.map(({ line }) => line).join('\n'));
   try {
     const options = JSON.parse(readFileSync(join(root, 'tsconfig.base.json'), 'utf8')).compilerOptions;
