@@ -69,12 +69,19 @@ function answers(TJS) {
 }
 
 /**
- * What the library does not say of a type as it stands in JSON: the values of a record by any text, and that a field
- * that may be undefined is left out.
+ * What the library does not say of a type as it stands in JSON: the values of a record by any text, that a field that
+ * may be undefined is left out, and what a branded number is.
  */
 function asJson({ ts, JsonSchemaGenerator }, checker) {
-  const { getClassDefinition } = JsonSchemaGenerator.prototype;
+  const { getClassDefinition, getTypeDefinition } = JsonSchemaGenerator.prototype;
   const mayLack = (type) => type.isUnion() && type.types.some((one) => one.flags & ts.TypeFlags.Undefined);
+  const isOf = (type, flag) => type.isIntersection() && type.types.some((one) => one.flags & flag);
+  // A number or text with a brand: the brand stands in the code alone.
+  JsonSchemaGenerator.prototype.getTypeDefinition = function (type, ...rest) {
+    if (isOf(type, ts.TypeFlags.NumberLike)) return { type: 'number' };
+    if (isOf(type, ts.TypeFlags.StringLike)) return { type: 'string' };
+    return getTypeDefinition.call(this, type, ...rest);
+  };
   JsonSchemaGenerator.prototype.getClassDefinition = function (type, definition) {
     const made = getClassDefinition.call(this, type, definition);
     const values = type.getStringIndexType();
