@@ -120,4 +120,8 @@ export function moneyText(minor: number, currency: string): string {
   return `${new Intl.NumberFormat('en-GB', { minimumFractionDigits: digits, maximumFractionDigits: digits }).format(minor / 100)}${THIN}${currency}`;
 }
 
+/** How far two sums stand apart, from the sums as they are shown: whoever takes one from the other finds this figure. */
+export const moneyApartText = (a: number, b: number, currency: string): string =>
+  moneyText(Math.abs(Math.round(a) - Math.round(b)), currency);
+
 export const countText = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;

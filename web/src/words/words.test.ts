@@ -3,6 +3,7 @@ import {
   differenceText,
   figureText,
   gainText,
+  moneyApartText,
   shortDate,
   surePointsText,
   sureWeightText,
@@ -20,6 +21,8 @@ it.each([
   [differenceText(0.02, 'kg'), '0.0\u00a0kg'],
   [differenceText(6.9, 'kg'), '+6.9\u00a0kg'],
   [gainText({ kgPerDay: -0.05, halfWidth: 0.1234 }), '\u221250 ± 123\u00a0g/day'],
+  // 59.91 less 52.97, as both are shown, though the two are 6.931 apart.
+  [moneyApartText(5990.5, 5297.4, 'TRY'), '6.94\u00a0TRY'],
   [bornText('sheep', 2, 1), 'twin, reared single'],
   [bornText('rabbit', 8, 7), 'litter of 8'],
   [bornText('sheep', null, null), 'not known'],

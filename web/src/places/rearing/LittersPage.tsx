@@ -19,7 +19,7 @@ import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { scoreText } from '../../words/condition';
-import { countText, figureText, moneyText, weightText } from '../../words/format';
+import { countText, figureText, moneyApartText, moneyText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 
 const BY_WORDS: Readonly<Record<LitterGroupBy, string>> = {
@@ -291,7 +291,7 @@ function FeedTrial({ view, onChange }: TrialProps) {
           ))}
         </tbody>
       </LineTable>
-      <p>{verdictText(trial, money)}</p>
+      <p>{verdictText(trial, currency)}</p>
       <Small>
         For a young that gains {weightText(trial.youngKg, unit)}: {money(Math.abs(trial.perYoungMinor))}{' '}
         {trial.perYoungMinor < 0 ? 'less' : 'more'} on the cheaper.
@@ -300,8 +300,11 @@ function FeedTrial({ view, onChange }: TrialProps) {
   );
 }
 
-function verdictText(trial: FeedTrialView, money: (minor: number) => string): string {
-  const difference = `${money(Math.abs(trial.differenceMinor))}${trial.halfWidthMinor === null ? '' : ` ± ${money(trial.halfWidthMinor)}`} a kg gained`;
+function verdictText(trial: FeedTrialView, currency: string): string {
+  const { dearer, cheaper, halfWidthMinor } = trial;
+  const apart = moneyApartText(dearer.costMinorPerKg, cheaper.costMinorPerKg, currency);
+  const sure = halfWidthMinor === null ? '' : ` ± ${moneyText(Math.round(halfWidthMinor), currency)}`;
+  const difference = `${apart}${sure} a kg gained`;
   switch (trial.verdict) {
     case 'cheaper-saves':
       return `Take the cheaper: it saves ${difference}.`;
