@@ -36,7 +36,7 @@ module.exports = {
   // Servers and books are opened for real, two cores are shared.
   testTimeout: 60000,
   projects: [
-    room('core'),
+    room('core', { setupFiles: ['<rootDir>/src/tests/seed.ts'] }),
     room('contract', { setupFiles: ['reflect-metadata'] }),
     room('server', { setupFiles: ['reflect-metadata'] }),
     room('demo', { setupFiles: ['reflect-metadata'] }),

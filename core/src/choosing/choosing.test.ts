@@ -38,8 +38,9 @@ describe('the index', () => {
     const candidates = fc.uniqueArray(
       fc.record({
         id: fc.uuid(),
-        g: fc.double({ min: 10, max: 50, noNaN: true }),
-        d: fc.double({ min: 0, max: 3, noNaN: true }),
+        // On a scale's own steps: spreads of a billionth of a gram are rounding and nothing else.
+        g: fc.integer({ min: 100, max: 500 }).map((tenths) => tenths / 10),
+        d: fc.integer({ min: 0, max: 30 }).map((tenths) => tenths / 10),
       }),
       { selector: (c) => c.id, minLength: 2, maxLength: 15 },
     );
