@@ -1,11 +1,9 @@
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { makeDemoBook } from '@yaylak/demo';
-import { dayOf } from '@yaylak/core';
 import { createAnswerCheck, ensureAnswers } from './tests/answerCheck';
 import { createFuzzer, idsOf, minimised, seeded, type ApiDocument, type FuzzRequest } from './tests/fuzzer';
 import { pagesOf } from './tests/pages';
-import { testApp, TODAY, type TestApp } from './tests/testApp';
+import { demoInto, testApp, type TestApp } from './tests/testApp';
 
 /** `npm run fuzz` makes all of them. */
 const REQUESTS = Number(process.env.FUZZ_REQUESTS ?? 1_500);
@@ -20,12 +18,8 @@ let t: TestApp;
 let url: string;
 beforeAll(async () => {
   ensureAnswers();
-  t = await testApp(undefined, { requestsPerTenSeconds: 1_000_000 });
-  await t
-    .http()
-    .post('/api/book')
-    .send(makeDemoBook(dayOf(TODAY), { years: 1 }))
-    .expect(200);
+  t = await testApp();
+  await demoInto(t, 1);
   await t.app.listen(0, '127.0.0.1');
   url = `http://127.0.0.1:${((t.app.getHttpServer() as Server).address() as AddressInfo).port}`;
 }, 60_000);

@@ -1,17 +1,12 @@
-import { makeDemoBook } from '@yaylak/demo';
 import { dayOf } from '@yaylak/core';
 import type { AnimalPage, AnimalRow, ChoosingView, TodayView } from '@yaylak/contract';
-import { aJob, arrival, move, tag, testApp, TODAY, uuid, weight, type TestApp } from './tests/testApp';
+import { aJob, arrival, demoInto, move, tag, testApp, TODAY, uuid, weight, type TestApp } from './tests/testApp';
 
 describe('on the demo holding', () => {
   let t: TestApp;
   beforeAll(async () => {
     t = await testApp();
-    await t
-      .http()
-      .post('/api/book')
-      .send(makeDemoBook(dayOf(TODAY), { years: 3 }))
-      .expect(200);
+    await demoInto(t, 3);
   }, 60_000);
   afterAll(() => t.close());
   const get = async <T>(path: string): Promise<T> => (await t.http().get(path).expect(200)).body as T;

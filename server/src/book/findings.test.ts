@@ -24,7 +24,7 @@ import {
 let t: TestApp;
 const ewe = uuid();
 beforeEach(async () => {
-  t = await testApp(undefined, { requestsPerTenSeconds: 100_000 });
+  t = await testApp();
   const group = await aGroup(t, 'Ewes');
   const product = await aProduct(t);
   const look = fact('look', ewe, { grades: { mouth: 'pass' } });
@@ -68,9 +68,7 @@ const SPOILT: [string, string, string][] = [
 
 it.each(SPOILT)('shows the rest of every page beside %s, and names it under Holding', async (_, sql, record) => {
   await t.orm.em.getConnection().execute(sql);
-  const { config } = t;
-  await t.app.close();
-  t = await testApp(config.dataDir, { requestsPerTenSeconds: 100_000 });
+  t = await t.again();
   const { about } = await get<HoldingView>(t, '/api/holding');
   expect(about.findings).toMatchObject([{ record, message: expect.stringMatching(/\S/) }]);
   const failing: string[] = [];

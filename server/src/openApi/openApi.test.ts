@@ -1,20 +1,14 @@
-import { makeDemoBook } from '@yaylak/demo';
-import { dayOf } from '@yaylak/core';
 import { createAnswerCheck, ensureAnswers } from '../tests/answerCheck';
 import { idsOf, type ApiDocument } from '../tests/fuzzer';
 import { pagesOf } from '../tests/pages';
-import { testApp, TODAY, type TestApp } from '../tests/testApp';
+import { demoInto, testApp, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
 let document: ApiDocument;
 beforeAll(async () => {
   ensureAnswers();
-  t = await testApp(undefined, { requestsPerTenSeconds: 1_000_000 });
-  await t
-    .http()
-    .post('/api/book')
-    .send(makeDemoBook(dayOf(TODAY), { years: 2 }))
-    .expect(200);
+  t = await testApp();
+  await demoInto(t, 2);
   document = (await t.http().get('/api/docs-json').expect(200)).body as ApiDocument;
 });
 afterAll(() => t.close());

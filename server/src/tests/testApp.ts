@@ -6,6 +6,7 @@ import type { MikroORM } from '@mikro-orm/libsql';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { Entry, EntryAnswer } from '@yaylak/contract';
 import { dayOf } from '@yaylak/core';
+import { makeDemoBook } from '@yaylak/demo';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { BookService } from '../book/book.service';
@@ -56,6 +57,10 @@ function pooled(one: TestApp): TestApp {
   const { app, orm } = one;
   const own: TestApp = {
     ...one,
+    again: async () => {
+      await app.close();
+      return pooled(await start(one.config.dataDir, {}, TODAY));
+    },
     close: async () => {
       const isRunning = await orm.isConnected();
       if (!isRunning || (app.getHttpServer() as Server).listening) await one.end();
@@ -117,6 +122,15 @@ async function start(dataDir: string, change: Partial<ServerConfig>, today: stri
 }
 
 const stamp = () => ({ id: v7(), writtenAt: '2026-11-23T08:00:00.000Z', writtenBy: 'Aylin', source: 'hand' });
+
+/** A book of some years of the demo in a server that has nothing yet. */
+export async function demoInto(t: TestApp, years: number): Promise<void> {
+  await t
+    .http()
+    .post('/api/book')
+    .send(makeDemoBook(dayOf(TODAY), { years }))
+    .expect(200);
+}
 
 /** An animal's arrival in one line. */
 export const arrival = (animalId: string, change: object = {}): Entry =>

@@ -3,6 +3,7 @@ import { render } from '@testing-library/react';
 import userEvent, { type UserEvent } from '@testing-library/user-event';
 import type { Entry, EntryAnswer } from '@yaylak/contract';
 import { useEffect, type ReactElement } from 'react';
+import { StyleSheetManager } from 'styled-components';
 import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
 import { createOutbox, type Outbox } from '../outbox/outbox';
 import { indexedDbStore } from '../outbox/store';
@@ -100,19 +101,21 @@ export function renderPage(
     return null;
   }
   render(
-    <QueryClientProvider client={client}>
-      <OutboxContext value={outbox}>
-        <UndoProvider>
-          <MemoryRouter initialEntries={[at]}>
-            <Address />
-            <Routes>
-              <Route path={route} element={element} />
-              <Route path="*" element={<p>elsewhere</p>} />
-            </Routes>
-          </MemoryRouter>
-        </UndoProvider>
-      </OutboxContext>
-    </QueryClientProvider>,
+    <StyleSheetManager target={document.createElement('div')}>
+      <QueryClientProvider client={client}>
+        <OutboxContext value={outbox}>
+          <UndoProvider>
+            <MemoryRouter initialEntries={[at]}>
+              <Address />
+              <Routes>
+                <Route path={route} element={element} />
+                <Route path="*" element={<p>elsewhere</p>} />
+              </Routes>
+            </MemoryRouter>
+          </UndoProvider>
+        </OutboxContext>
+      </QueryClientProvider>
+    </StyleSheetManager>,
   );
   return {
     user: userEvent.setup(),
