@@ -2,15 +2,20 @@ import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './axe';
 import { aServer, type Server } from './server';
 
-// Every place for everybody. In a file of its own, that it runs beside the journeys and not after them.
+// Every place for everybody, some of the places in each worker. One window goes from place to place, as people do: the
+// application is loaded once.
+test.describe.configure({ mode: 'parallel' });
 let server: Server;
-test.beforeAll(async () => {
-  server = await aServer(4940);
+let page: Page;
+test.beforeAll(async ({ browser }, { parallelIndex }) => {
+  server = await aServer(4940 + parallelIndex);
+  page = await browser.newPage();
 });
 test.afterAll(() => server.remove());
 
-const SIZES = [
-  { width: 1280, height: 800 },
+const LAPTOP = { width: 1280, height: 800 };
+/** What can be touched is looked at on the laptop too, with everything else. */
+const SMALLER = [
   { width: 1024, height: 768 },
   { width: 390, height: 844 },
 ];
@@ -39,24 +44,26 @@ const PLACES = [
   '/holding',
   '/race',
 ];
-async function open(page: Page, path: string): Promise<void> {
+async function open(path: string): Promise<void> {
+  await page.setViewportSize(LAPTOP);
   await page.goto(`${server.url}${path}`);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await page.waitForLoadState('networkidle');
 }
+async function expectNothingBeside(width: number): Promise<void> {
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+}
 for (const path of PLACES) {
-  test(`${path} can be read and used by everybody, on a laptop, a tablet and a phone, and in the barn`, async ({
-    page,
-  }) => {
-    await open(page, path);
+  test(`${path} can be read and used by everybody, on a laptop, a tablet and a phone, and in the barn`, async () => {
+    await open(path);
     await expectAccessible(page);
-    for (const size of SIZES) {
+    await expectNothingBeside(LAPTOP.width);
+    for (const size of SMALLER) {
       await page.setViewportSize(size);
       await expectAccessible(page, 'targets');
-      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(size.width);
+      await expectNothingBeside(size.width);
     }
     await page.evaluate(() => {
-      localStorage.setItem('yaylak-theme', 'barn');
       document.documentElement.dataset.theme = 'barn';
     });
     await expectAccessible(page, 'colours');

@@ -1,6 +1,7 @@
-import { expect, test, type Browser, type Locator, type Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import type { AnimalView, BirthsView, RearingView } from '@yaylak/contract';
 import { expectAccessible } from './axe';
+import { expect, forget, test } from './journey';
 import { aServer, type Server } from './server';
 
 let server: Server;
@@ -15,19 +16,18 @@ const births = (page: Page): Promise<BirthsView> => ask(page, '/api/births');
 const litterOf = async (page: Page, number: string) =>
   (await ask<RearingView>(page, '/api/rearing?species=rabbit')).litters.find((l) => l.dam?.text === number);
 /** The same book, so many days later, on a device that kept nothing of the days before. */
-async function later(browser: Browser, days: number): Promise<Page> {
+async function later(page: Page, days: number): Promise<void> {
   await server.kill();
   await server.start(days);
-  const page = await (await browser.newContext()).newPage();
+  await forget(page);
   await page.goto(server.url);
-  return page;
 }
 const write = (sheet: Locator): Promise<void> => sheet.getByRole('button', { name: 'Write it down' }).click();
 
 test('a rabbit litter is born, fostered over, weighed for days and weaned in two steps, and the doe is offered again', async ({
-  browser,
+  page,
 }) => {
-  let page = await later(browser, 0);
+  await later(page, 0);
   // Two presses: her row, and what is typed.
   await page.getByRole('link', { name: 'Write down the birth of K-D21' }).click();
   const birth = page.getByRole('dialog', { name: 'A birth' });
@@ -52,7 +52,7 @@ test('a rabbit litter is born, fostered over, weighed for days and weaned in two
     [1, '455'],
     [2, '546'],
   ] as const) {
-    page = await later(browser, days);
+    await later(page, days);
     await page.getByRole('link', { name: 'Weigh: Weigh together 7 kits of K-D21' }).click();
     const scale = page.getByRole('dialog', { name: 'Weigh the litter of K-D21' });
     await expect(scale.getByLabel('Together, g')).toBeFocused();
@@ -64,7 +64,7 @@ test('a rabbit litter is born, fostered over, weighed for days and weaned in two
   const card = page.getByRole('group', { name: 'Litter of K-D21' });
   await expect(card.getByText(/The litter 91\sg\/day, 13\sg\/day a head over 1 day\./)).toBeVisible();
 
-  page = await later(browser, 41);
+  await later(page, 41);
   await page.getByRole('link', { name: /^Weigh: Weigh each 7 kits of K-D21/ }).click();
   const each = page.getByRole('dialog', { name: 'Weigh the litter of K-D21' });
   await expect(each.getByLabel('1. kit, g')).toBeFocused();
@@ -75,7 +75,7 @@ test('a rabbit litter is born, fostered over, weighed for days and weaned in two
   await write(each);
   await expect(each).toBeHidden();
 
-  page = await later(browser, 42);
+  await later(page, 42);
   await page.getByRole('link', { name: 'Wean: Wean 4 kits of K-D21' }).click();
   const wean = page.getByRole('dialog', { name: 'Wean, K-D21' });
   await expect(wean.getByRole('checkbox', { checked: true })).toHaveCount(4);
@@ -83,7 +83,7 @@ test('a rabbit litter is born, fostered over, weighed for days and weaned in two
   await expectAccessible(page);
   await write(wean);
   await expect(page.getByText('3 stay with her; they come up again when it is their day.')).toBeVisible();
-  page = await later(browser, 44);
+  await later(page, 44);
   await page.getByRole('link', { name: 'Wean: Wean 3 kits of K-D21' }).click();
   await write(page.getByRole('dialog', { name: 'Wean, K-D21' }));
   const after = page.getByRole('dialog', { name: 'Weaning, K-D21' });
@@ -91,7 +91,7 @@ test('a rabbit litter is born, fostered over, weighed for days and weaned in two
   expect(await litterOf(page, 'K-D21')).toBeUndefined();
   await after.getByRole('link', { name: 'To her next mating' }).click();
   await expect(page.getByRole('dialog', { name: 'Serve K-D21' })).toBeVisible();
-  await later(browser, 0);
+  await later(page, 0);
 });
 
 test('twins are born, one is fostered out, and both stand rightly beside the others', async ({ page }) => {

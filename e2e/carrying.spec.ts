@@ -1,9 +1,10 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import type { BookFile, CarryingFemaleView, CarryingView, RosterView, TubeOutView } from '@yaylak/contract';
 import { expectAccessible } from './axe';
+import { expect, test } from './journey';
 import { aServer, type Server } from './server';
 
 const PORT = 4941;

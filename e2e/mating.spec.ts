@@ -1,6 +1,7 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import type { BookFile, FemaleToMateView, MatingView, PairingView, PedigreeView, RosterView } from '@yaylak/contract';
 import { expectAccessible } from './axe';
+import { expect, test } from './journey';
 import { aServer, type Server } from './server';
 
 let server: Server;

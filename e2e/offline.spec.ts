@@ -6,6 +6,8 @@ import type { BookFile, RosterView } from '@yaylak/contract';
 import { chromiumOptions } from '../scripts/chromium.mjs';
 import { aServer, type Server } from './server';
 
+test.use({ serviceWorkers: 'allow' });
+
 let server: Server;
 let profile: string;
 test.beforeEach(async () => {

@@ -1,5 +1,6 @@
 import { defineConfig } from '@playwright/test';
 import { chromiumOptions } from '../scripts/chromium.mjs';
+import { WINDOW } from './journey';
 
 /** Journeys through the built application with the demo data. */
 export default defineConfig({
@@ -11,12 +12,13 @@ export default defineConfig({
   // A machine that is shared can be three times slower than a laptop; what is awaited comes, or it does not.
   expect: { timeout: 30_000 },
   reporter: process.env.JOURNEYS_JSON ? [['list'], ['json', { outputFile: process.env.JOURNEYS_JSON }]] : [['list']],
+  // Two runs at once keep out of each other's folder.
+  outputDir: process.env.JOURNEYS_OUT ?? 'test-results',
   globalSetup: './demoOnce.ts',
   use: {
     browserName: 'chromium',
-    viewport: { width: 1280, height: 800 },
-    serviceWorkers: 'allow',
+    // Who tests days without a network lets the application be put aside for them.
+    ...WINDOW,
     launchOptions: chromiumOptions,
-    reducedMotion: 'reduce',
   },
 });

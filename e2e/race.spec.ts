@@ -9,6 +9,8 @@ test.beforeEach(async () => {
 });
 test.afterEach(() => server.remove());
 
+// The lid closes and opens while the server is away: the application is on the device.
+test.use({ serviceWorkers: 'allow' });
 test('twenty ewe lambs by keyboard, with the server gone in the middle, are in the book once', async ({
   page,
   request,

@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import type { BookFile, RosterView, SeasonView, TodayView } from '@yaylak/contract';
+import { expect, test } from './journey';
 import { aServer, type Server } from './server';
 
 let server: Server;
