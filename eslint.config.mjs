@@ -16,6 +16,11 @@ const impure = [
   '@yaylak/*',
 ];
 
+const onlyInNode = [
+  ...['process', 'Buffer', 'require', 'module', 'global', 'setImmediate', '__dirname'],
+  ...['jest', 'describe', 'it', 'test', 'expect', 'beforeEach', 'afterEach', 'beforeAll', 'afterAll'],
+];
+
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/build/**', '**/node_modules/**', 'data/**'] },
   js.configs.recommended,
@@ -43,6 +48,15 @@ export default tseslint.config(
       ...hooks.configs.recommended.rules,
       // The virtualizer keeps its own memo; this component is not compiled, which is fine.
       'react-hooks/incompatible-library': 'off',
+    },
+  },
+  // Types are looked at once for everything, tests among them: what a browser does not have is forbidden here.
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}', 'web/src/tests/**'],
+    rules: {
+      'no-restricted-globals': ['error', ...onlyInNode],
+      'no-restricted-imports': ['error', { patterns: ['node:*', 'fs', 'path'] }],
     },
   },
   {

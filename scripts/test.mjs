@@ -1,5 +1,5 @@
-import { spawn, spawnSync } from 'node:child_process';
-import { mkdirSync, readFileSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
 import { ensureBuilt, ensureInstalled, root } from './lib.mjs';
@@ -10,23 +10,15 @@ ensureChromium();
 const cache = join(root, '.cache');
 mkdirSync(cache, { recursive: true });
 
+/** One part of the run; what it says is shown when it is over, so that parts beside each other do not mix. */
 function step(name, command, args, env = {}) {
   const from = Date.now();
-  console.log(`\n${name} ...`);
-  const done = spawnSync(command, args, {
-    cwd: root,
-    stdio: ['ignore', 'inherit', 'inherit'],
-    env: { ...process.env, ...env },
-  });
-  console.log(`${name}: ${done.status === 0 ? 'good' : 'FAILED'} (${Math.round((Date.now() - from) / 1000)} s)`);
-  return done.status === 0;
-}
-
-/** A step that runs beside another; what it says is shown when it is over, so that the two do not mix. */
-function stepBeside(name, command, args) {
-  const from = Date.now();
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(command, args, {
+      cwd: root,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, ...env },
+    });
     const said = [];
     child.stdout.on('data', (piece) => said.push(piece));
     child.stderr.on('data', (piece) => said.push(piece));
@@ -37,30 +29,48 @@ function stepBeside(name, command, args) {
     });
   });
 }
-
-console.log('\nLint and format, and types beside it ...');
-const results = await Promise.all([
-  stepBeside('Lint and format', 'npm', ['run', '--silent', 'lint']),
-  stepBeside('Types', 'npm', ['run', '--silent', 'types']),
-]);
+const npm = (name, script) => step(name, 'npm', ['run', '--silent', script]);
 const unitsFile = join(cache, 'units.json');
-results.push(step('Units', 'npx', ['jest', '--silent', '--forceExit', '--json', `--outputFile=${unitsFile}`]));
-ensureBuilt();
-const journeysFile = join(cache, 'journeys.json');
+const journeysIn = (file) => join(cache, file);
+/** Journeys that walk at an animal's pace and leave the cores to others. */
+const SLOW = ['devices'];
+const journeys = (name, file, which) =>
+  step(name, 'npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts', ...which], {
+    JOURNEYS_JSON: journeysIn(file),
+    JOURNEYS_OUT: `test-results/${file}`,
+  });
+
+// Two lanes for two cores: the types make what the browser is shown as they are looked at.
+console.log('\nLint, format, types and build ...');
+const results = await Promise.all([
+  npm('Lint', 'lint:code'),
+  (async () => {
+    const good = await npm('Types', 'types');
+    ensureBuilt();
+    return good && (await npm('Format', 'lint:format'));
+  })(),
+]);
+console.log('\nUnits, and beside them the journeys that mostly wait ...');
 results.push(
-  step('Journeys', 'npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], {
-    JOURNEYS_JSON: journeysFile,
-  }),
+  ...(await Promise.all([
+    step('Units', 'npx', ['jest', '--silent', '--forceExit', '--json', `--outputFile=${unitsFile}`]),
+    journeys('Journeys at walking pace', 'journeys-slow.json', SLOW),
+  ])),
 );
+console.log('\nJourneys ...');
+const others = readdirSync(join(root, 'e2e')).filter((f) => f.endsWith('.spec.ts') && !SLOW.includes(f.split('.')[0]));
+results.push(await journeys('Journeys', 'journeys.json', others));
 
 const units = JSON.parse(readFileSync(unitsFile, 'utf8'));
-const journeys = JSON.parse(readFileSync(journeysFile, 'utf8')).stats;
-const passed = units.numPassedTests + journeys.expected;
+const walked = ['journeys-slow.json', 'journeys.json'].map(
+  (f) => JSON.parse(readFileSync(journeysIn(f), 'utf8')).stats,
+);
+const sum = (of) => walked.reduce((total, stats) => total + of(stats), 0);
+const passed = units.numPassedTests + sum((s) => s.expected);
 const failed =
   units.numFailedTests +
   units.numRuntimeErrorTestSuites +
-  journeys.unexpected +
-  journeys.flaky +
+  sum((s) => s.unexpected + s.flaky) +
   results.filter((r) => !r).length;
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 && results.every(Boolean) ? 0 : 1);
