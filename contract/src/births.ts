@@ -55,15 +55,15 @@ export interface ExpectedBirth {
   readonly tag: TagView;
   readonly species: Species;
   readonly groupName: string | null;
-  /** That she carries. */
-  readonly probability: number;
+  /** That she carries; null of one over her time, of whom there is no chance but her name. */
+  readonly probability: number | null;
   readonly young: number | null;
   readonly sires: readonly SireView[];
   readonly servedOn: string;
   readonly birth: WindowView;
   /** Past the usual range; 0 within it. */
   readonly daysOver: number;
-  /** That she gives birth on each day from today on, if she carries. */
+  /** That she gives birth on each day from today on. */
   readonly perDay: readonly number[];
   /** What is to be done before, not done yet. */
   readonly steps: readonly { readonly name: string; readonly window: WindowView; readonly isOpen: boolean }[];

@@ -81,8 +81,12 @@ export interface WhatNowView {
   readonly chances: number;
 }
 
-/** Known so far: in young, likely, too soon to say, doubtful, empty; never served, or has lost it. */
-export type CarryingState = 'in-young' | 'likely' | 'too-soon' | 'doubtful' | 'empty' | 'not-served' | 'lost';
+/**
+ * Known so far: in young, likely, too soon to say, doubtful, empty; never served, or has lost it; over her time; told in
+ * young, and nobody said what came of it.
+ */
+export type CarryingState =
+  'in-young' | 'likely' | 'too-soon' | 'doubtful' | 'empty' | 'not-served' | 'lost' | 'over-time' | 'unanswered';
 
 export interface CarryingFemaleView {
   readonly tag: TagView;
@@ -212,7 +216,8 @@ export interface BirthListRow {
   readonly tag: TagView;
   readonly species: Species;
   readonly groupName: string | null;
-  readonly probability: number;
+  /** That she carries; null of one over her time. */
+  readonly probability: number | null;
   readonly young: number | null;
   readonly sires: readonly string[];
   readonly servedOn: string;

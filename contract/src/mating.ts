@@ -87,7 +87,8 @@ export interface ChanceView {
   readonly servedOn: string;
   readonly males: readonly TagView[];
   readonly straw: string | null;
-  readonly probability: number;
+  /** Null of one over her time: there is no chance of hers, she is overdue. */
+  readonly probability: number | null;
   readonly story: readonly SignView[];
   /** Signs of the story that cannot both be right. */
   readonly contradictions: readonly { readonly earlier: SignView; readonly later: SignView }[];

@@ -20,6 +20,8 @@ export function femaleReasonText(reason: FemaleReason): string {
       return `too thin at ${reason.score}, wants ${reason.least}`;
     case 'carrying':
       return `served, in young with ${percentText(reason.probability)}`;
+    case 'unanswered':
+      return `due ${isoOf(reason.dueOn)}, and nobody said what came of her`;
   }
 }
 

@@ -64,7 +64,15 @@ export type LookAt =
       readonly doubt: ReadingDoubt;
     }
   | { readonly kind: 'unknown-animal'; readonly tag: TagView; readonly on: string }
-  | { readonly kind: 'adult-alarm'; readonly tag: TagView; readonly message: string };
+  | { readonly kind: 'adult-alarm'; readonly tag: TagView; readonly message: string }
+  /** Told in young on a day, due on another, and nobody said what came of it. */
+  | {
+      readonly kind: 'unanswered';
+      readonly tag: TagView;
+      readonly species: Species;
+      readonly testedOn: string;
+      readonly dueOn: string;
+    };
 
 /** A heat that can still be served. */
 export interface HeatToServe {

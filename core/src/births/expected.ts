@@ -24,12 +24,18 @@ export interface BirthsExpected {
 export const gestationSd = ({ from, to }: GestationDays): number => Math.max(0.5, (to - from) / 4);
 
 /** Days to each side of the mean that `gestationSpread` reaches: three standard deviations. */
-export const spreadHalf = (gestation: GestationDays): number => Math.ceil(3 * gestationSd(gestation));
+export const spreadHalf = (gestation: GestationDays, dateSd = 0): number => Math.ceil(3 * birthSd(gestation, dateSd));
 
-/** Share of births by day of gestation, normal around the mean, from `mean - spreadHalf` on; adds up to 1. */
-export function gestationSpread(gestation: GestationDays): number[] {
-  const sd = gestationSd(gestation);
-  const half = spreadHalf(gestation);
+/** Standard deviation of the day of birth: the length of gestation and the day of conception, added in squares. */
+const birthSd = (gestation: GestationDays, dateSd: number): number => Math.hypot(gestationSd(gestation), dateSd);
+
+/**
+ * Share of births by day of gestation, normal around the mean, from `mean - spreadHalf` on; adds up to 1.
+ * @param dateSd standard deviation of the day of conception, in days; 0 of a service seen
+ */
+export function gestationSpread(gestation: GestationDays, dateSd = 0): number[] {
+  const sd = birthSd(gestation, dateSd);
+  const half = spreadHalf(gestation, dateSd);
   const weights = Array.from({ length: 2 * half + 1 }, (_, i) => Math.exp(-((i - half) ** 2) / (2 * sd * sd)));
   const sum = weights.reduce((s, w) => s + w, 0);
   return weights.map((w) => w / sum);

@@ -1,4 +1,5 @@
 export * from './afterbirth';
+export * from './birthSpread';
 export * from './birthsOf';
 export * from './expected';
 export * from './kinds';

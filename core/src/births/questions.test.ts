@@ -1,6 +1,6 @@
 import { SPECIES_TABLE } from '../species';
 import { day } from '../tests/builders';
-import { birthDayChances, birthQuestions, birthsOf, daysOver, siresOfBirth, type DamAsked } from '.';
+import { birthDayChances, birthQuestions, birthsOf, birthSpread, daysOver, siresOfBirth, type DamAsked } from '.';
 
 const { gestationDays } = SPECIES_TABLE.goat; // 150 (145-155)
 const doe = (change: Partial<DamAsked> = {}): DamAsked => ({
@@ -109,15 +109,16 @@ describe('the sire', () => {
 
 describe('the day of a birth to come', () => {
   const rabbit = SPECIES_TABLE.rabbit.gestationDays; // 31 (29-33): an SD of one day
-  it('is as likely as the days that are left say', () => {
+  const spread = birthSpread([{ on: day('2026-11-01'), share: 1, sd: 0 }], rabbit);
+  it('is as likely as the days that are left say, and past them there is no chance', () => {
     // On day 32: .60653 (+1), .13534 (+2), .01111 (+3) are left of it.
-    const [today, tomorrow] = birthDayChances(day('2026-11-01'), rabbit, day('2026-12-03'), 3);
+    const [today, tomorrow] = birthDayChances(spread, day('2026-12-03'), 3);
     expect(today).toBeCloseTo(0.60653 / 0.75298, 4);
     expect(tomorrow).toBeCloseTo(0.13534 / 0.75298, 4);
-    expect(birthDayChances(day('2026-11-01'), rabbit, day('2026-12-10'), 2)).toEqual([1, 0]);
+    expect(birthDayChances(spread, day('2026-12-10'), 2)).toEqual([0, 0]);
   });
-  it('is over from the day after the usual range', () => {
-    expect(daysOver(day('2026-11-01'), rabbit, day('2026-12-04'))).toBe(0); // day 33
-    expect(daysOver(day('2026-11-01'), rabbit, day('2026-12-06'))).toBe(2);
+  it('is over from the day after its window', () => {
+    expect(daysOver({ closes: day('2026-12-04') }, day('2026-12-04'))).toBe(0);
+    expect(daysOver({ closes: day('2026-12-04') }, day('2026-12-06'))).toBe(2);
   });
 });

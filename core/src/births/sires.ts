@@ -11,7 +11,7 @@ export interface SireChance {
 
 /**
  * Who sired a birth, from her services before it: each service weighs as much as gestation's length makes the day
- * likely (normal about the mean, equal beforehand), males of one service share alike.
+ * likely (normal about the mean), times its weight beforehand; males of one service share alike.
  * @param candidates services or stretches with males, any order
  * @returns the likeliest first; none where no service lies within the usual range and four days of it
  */

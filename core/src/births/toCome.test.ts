@@ -2,19 +2,16 @@ import fc from 'fast-check';
 import { addDays, type Day } from '../calendar';
 import { SPECIES_TABLE } from '../species';
 import { day } from '../tests/builders';
-import { birthsToCome, gestationSpread } from '.';
+import { birthsToCome, birthSpread, birthWindow, type Carrying } from '.';
 
 const { gestationDays } = SPECIES_TABLE.rabbit; // 31 (29-33): an SD of one day
+const one = (on: Day, probability: number): Carrying => ({
+  spread: birthSpread([{ on, share: 1, sd: 0 }], gestationDays),
+  probability,
+});
 
 it('spreads two pregnancies over their days, by hand', () => {
-  const made = birthsToCome(
-    [
-      { conceivedOn: day('2026-11-01'), probability: 1 },
-      { conceivedOn: day('2026-11-02'), probability: 0.5 },
-    ],
-    gestationDays,
-    day('2026-11-20'),
-  );
+  const made = birthsToCome([one(day('2026-11-01'), 1), one(day('2026-11-02'), 0.5)], day('2026-11-20'));
   if (!made) throw new Error('nobody is awaited');
   // exp(-d²/2) for d = 0, 1, 2, 3 is 1, .60653, .13534, .01111; their sum over both sides 2.50596.
   const share = (d: number) => Math.exp((-d * d) / 2) / 2.505963;
@@ -31,51 +28,66 @@ it('spreads two pregnancies over their days, by hand', () => {
 });
 
 it('takes the days gone by off and scales up the rest, and counts who is over her time', () => {
-  const one = [{ conceivedOn: day('2026-11-01'), probability: 1 }];
-  const made = birthsToCome(one, gestationDays, day('2026-12-03'));
+  const first = one(day('2026-11-01'), 0.8);
+  const made = birthsToCome([first], day('2026-12-03'));
   // The days +1, +2, +3 are left: .60653, .13534, .01111 of .75298
-  expect(made?.perDay[0]).toBeCloseTo(0.60653 / 0.75298, 4);
-  expect(made?.total).toBeCloseTo(1, 12);
-  expect(birthsToCome(one, gestationDays, day('2026-12-06'))).toBeUndefined();
-  const both = birthsToCome(
-    [...one, { conceivedOn: day('2026-11-20'), probability: 1 }],
-    gestationDays,
-    day('2026-12-06'),
-  );
-  expect(both?.overdue).toBe(1);
-});
-
-it('believes less in one who may carry with each day that brings no birth, by hand', () => {
-  const one = [{ conceivedOn: day('2026-11-01'), probability: 0.6 }];
-  // On 3 December the days +1, +2, +3 are left, .75298 / 2.50596 = .30048 of all: .6 x .30048 / (.6 x .30048 + .4)
-  expect(birthsToCome(one, gestationDays, day('2026-12-03'))?.total).toBeCloseTo(0.310683, 5);
-  expect(birthsToCome(one, gestationDays, day('2026-11-20'))?.total).toBeCloseTo(0.6, 12);
+  expect(made?.perDay[0]).toBeCloseTo((0.8 * 0.60653) / 0.75298, 4);
+  expect(made?.total).toBeCloseTo(0.8, 12);
+  expect(birthsToCome([first], day('2026-12-06'))).toBeUndefined();
+  expect(birthsToCome([first, one(day('2026-11-20'), 1)], day('2026-12-06'))?.overdue).toBe(1);
 });
 
 it('adds up to those that are awaited, whoever they are', () => {
   const carrying = fc.record({
-    conceivedOn: fc.integer({ min: 0, max: 60 }).map((d) => addDays(day('2026-01-01'), d)),
+    days: fc.array(fc.integer({ min: 0, max: 60 }), { minLength: 1, maxLength: 3 }),
+    sd: fc.integer({ min: 0, max: 6 }),
     probability: fc.double({ min: 0, max: 1, noNaN: true }),
   });
   fc.assert(
     fc.property(fc.array(carrying, { minLength: 1, maxLength: 20 }), fc.integer({ min: 0, max: 60 }), (all, wait) => {
       const asOf = addDays(day('2026-01-20'), wait) as Day;
-      const made = birthsToCome(all, gestationDays, asOf);
-      const half = (gestationSpread(gestationDays).length - 1) / 2;
-      const open = all.filter((c) => c.conceivedOn + gestationDays.mean + half >= asOf);
-      // By Bayes, written out: carrying and not yet given birth, against not carrying.
-      const spread = gestationSpread(gestationDays);
-      const still = (c: (typeof all)[number]): number => {
-        const first = c.conceivedOn + gestationDays.mean - half;
-        const left = spread.reduce((s, share, d) => (first + d < asOf ? s : s + share), 0);
-        return (c.probability * left) / (c.probability * left + (1 - c.probability));
-      };
-      expect(made?.total ?? 0).toBeCloseTo(
-        open.reduce((s, c) => s + still(c), 0),
-        9,
-      );
+      const told = all.map(({ days, sd, probability }): Carrying => {
+        const conceptions = days.map((d) => ({ on: addDays(day('2026-01-01'), d), share: 1 / days.length, sd }));
+        return { spread: birthSpread(conceptions, gestationDays), probability };
+      });
+      const open = told.filter((c) => c.spread.start + c.spread.shares.length > asOf);
+      const made = birthsToCome(told, asOf);
+      const sum = (list: readonly number[]): number => list.reduce((s, n) => s + n, 0);
+      expect(made?.total ?? 0).toBeCloseTo(sum(open.map((c) => c.probability)), 9);
+      for (const { spread } of told) expect(sum(spread.shares)).toBeCloseTo(1, 9);
       expect(made?.from ?? asOf).toBeGreaterThanOrEqual(asOf);
     }),
     { seed: 7 },
   );
+});
+
+describe('the window of a birth', () => {
+  const goat = SPECIES_TABLE.goat.gestationDays; // 150 (145-155)
+  it('goes from the earliest conception that counts to the latest, best around the likeliest', () => {
+    const conceptions = [
+      { on: day('2026-09-20'), share: 0.2, sd: 0 },
+      { on: day('2026-10-04'), share: 0.8, sd: 0 },
+    ];
+    expect(birthWindow(conceptions, goat)).toEqual({
+      opens: day('2027-02-12'), // 20 September and 145 days
+      bestFrom: day('2027-03-01'), // 4 October and 148
+      bestTo: day('2027-03-06'), // 4 October and 153
+      closes: day('2027-03-08'), // 4 October and 155
+    });
+    expect(
+      birthWindow(
+        [
+          { on: day('2026-09-20'), share: 0.03, sd: 0 },
+          { on: day('2026-10-04'), share: 0.97, sd: 0 },
+        ],
+        goat,
+      ).opens,
+    ).toBe(day('2027-02-26'));
+  });
+  it('is wider by a day of conception that is not known', () => {
+    // Gestation's SD of 2.5 days and 6 of the date: 6.5, three of them 19.5.
+    const { start, shares } = birthSpread([{ on: day('2026-10-04'), share: 1, sd: 6 }], goat);
+    expect(shares).toHaveLength(41);
+    expect(start).toBe(addDays(day('2026-10-04'), 150 - 20));
+  });
 });

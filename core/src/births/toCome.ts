@@ -1,10 +1,12 @@
-import { addDays, type Day } from '../calendar';
-import { birthsExpected, gestationSpread, spreadHalf, type BirthsExpected, type GestationDays } from './expected';
+import type { Day } from '../calendar';
+import { stillToCome, type BirthSpread } from './birthSpread';
+import { birthsExpected, type BirthsExpected } from './expected';
 
 /** A female that carries, or may. */
 export interface Carrying {
-  readonly conceivedOn: Day;
-  /** That she carries, by what is known but for the days gone by without a birth. */
+  /** The day of her birth, should she carry. */
+  readonly spread: BirthSpread;
+  /** That she carries, by all that is known; that no birth came by now is part of it. */
   readonly probability: number;
 }
 
@@ -17,32 +19,22 @@ export interface BirthsToCome extends BirthsExpected {
 }
 
 /**
- * Births to be expected each day from females known one by one: each pregnancy spreads over its days as
- * `gestationSpread` says, of which those gone by without a birth are taken off. That none came by then speaks against
- * her carrying at all: q' = q r / (q r + 1 - q), r the share of her days still to come (Bayes). A day's variance is the sum of q (1 - q) over the females (Poisson's trials: independent, each its own q).
+ * Births expected each day from females known one by one: each spreads over the days of hers that are left. A day's
+ * variance is the sum of q (1 - q) over the females (Poisson's trials: independent, each its own q).
  * @param asOf the first day that can still bring a birth
  * @returns undefined where nobody is awaited
  */
-export function birthsToCome(
-  carrying: readonly Carrying[],
-  gestationDays: GestationDays,
-  asOf: Day,
-): BirthsToCome | undefined {
-  const spread = gestationSpread(gestationDays);
-  const half = spreadHalf(gestationDays);
-  const starts = carrying.map((c) => addDays(c.conceivedOn, gestationDays.mean - half));
-  const open = carrying.flatMap(({ probability }, i) => {
-    const start = starts[i] as Day;
-    const left = spread.map((share, d) => (start + d < asOf ? 0 : share));
-    const rest = left.reduce((s, share) => s + share, 0);
-    if (rest <= 0) return [];
-    // q' spread over what is left: q' share / rest.
-    const still = probability * rest + 1 - probability;
-    return [{ start, shares: left.map((share) => (probability * share) / still) }];
+export function birthsToCome(carrying: readonly Carrying[], asOf: Day): BirthsToCome | undefined {
+  const open = carrying.flatMap(({ spread, probability }) => {
+    const rest = stillToCome(spread, asOf);
+    const { start, shares } = spread;
+    return rest <= 0
+      ? []
+      : [{ start, shares: shares.map((s, d) => (start + d < asOf ? 0 : (probability * s) / rest)) }];
   });
   if (open.length === 0) return undefined;
   const from = Math.max(asOf, Math.min(...open.map((o) => o.start))) as Day;
-  const days = Math.max(...open.map((o) => o.start)) + spread.length - from;
+  const days = Math.max(...open.map((o) => o.start + o.shares.length)) - from;
   const perDay = new Array<number>(days).fill(0);
   const variance = new Array<number>(days).fill(0);
   for (const { start, shares } of open)

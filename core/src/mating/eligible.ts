@@ -10,7 +10,9 @@ export type FemaleReason =
   | { readonly code: 'resting'; readonly bornOn: Day; readonly until: Day }
   | { readonly code: 'womb'; readonly since: Day }
   | { readonly code: 'thin'; readonly score: number; readonly least: number }
-  | { readonly code: 'carrying'; readonly servedOn: Day; readonly probability: number };
+  | { readonly code: 'carrying'; readonly servedOn: Day; readonly probability: number }
+  /** Told in young, her time long over, and nobody said what came of her. */
+  | { readonly code: 'unanswered'; readonly dueOn: Day };
 
 export type MaleReason =
   | { readonly code: 'too-young'; readonly until: Day }
@@ -40,6 +42,8 @@ export interface FemaleToMate {
   readonly wombSince: Day | undefined;
   readonly score: number | undefined;
   readonly served: { readonly on: Day; readonly probability: number } | undefined;
+  /** When a birth was due of which nobody said whether it came. */
+  readonly dueUnanswered: Day | undefined;
 }
 
 /** From this probability of carrying on she is left alone, and waited for. */
@@ -68,6 +72,7 @@ export function femaleReadiness(f: FemaleToMate, rules: Rules, asOf: Day): Readi
     reasons.push({ code: 'thin', score: f.score, least: mating.scoreLeast });
   if (f.served && f.served.probability >= CARRYING_FROM)
     reasons.push({ code: 'carrying', servedOn: f.served.on, probability: f.served.probability });
+  if (f.dueUnanswered !== undefined) reasons.push({ code: 'unanswered', dueOn: f.dueUnanswered });
   return readiness(reasons);
 }
 

@@ -203,6 +203,7 @@ describe('who may be mated', () => {
     wombSince: undefined,
     score: 3,
     served: undefined,
+    dueUnanswered: undefined,
   };
   const asOf = day('2026-11-24');
   const codes = (change: Partial<FemaleToMate>) =>
@@ -214,6 +215,7 @@ describe('who may be mated', () => {
     ['one whose womb is not cured', { wombSince: day('2026-10-01') }, ['womb']],
     ['a thin one', { score: 1.75 }, ['thin']],
     ['one that likely carries', { served: { on: day('2026-10-01'), probability: 0.9 } }, ['carrying']],
+    ['one nobody said the end of', { dueUnanswered: day('2026-09-20') }, ['unanswered']],
     ['one that likely does not', { served: { on: day('2026-10-01'), probability: 0.2 } }, []],
   ])('%s', (_, change, expected) => {
     expect(codes(change)).toEqual(expected);

@@ -5,6 +5,8 @@ export interface ConceptionCandidate {
   readonly from: Day;
   readonly to: Day;
   readonly maleIds: readonly string[];
+  /** How likely it was before the day was told, beside the others; equal where it is left out. */
+  readonly weight?: number;
 }
 
 export interface ScannedAge {
@@ -37,7 +39,7 @@ export const SAME_SERVICE_DAYS = 5;
 
 /**
  * Which service a scanned age speaks of. Each candidate weighs as much as the error of the scan makes its distance
- * likely (normal; equal beforehand); it fits within five days or 1.96 SD of the error, whichever is more.
+ * likely (normal), times its weight beforehand; it fits within five days or 1.96 SD of the error, whichever is more.
  * Candidates after the scan are none.
  */
 export function ageFit(scan: ScannedAge, candidates: readonly ConceptionCandidate[]): AgeFit {
@@ -61,7 +63,7 @@ export interface ConceptionTold {
   readonly lastOn: Day;
 }
 
-/** Which candidate a day of conception speaks of, weighed by the normal density of its distance, equal beforehand. */
+/** Which candidate a day of conception speaks of, weighed by the normal density of its distance. */
 export function fitConception(
   candidates: readonly ConceptionCandidate[],
   { saidOn, sd, within, lastOn }: ConceptionTold,
@@ -69,7 +71,9 @@ export function fitConception(
   // Days it says more than the candidate (its nearer end); 0 inside a stretch.
   const off = candidates.map(({ from, to }) => (saidOn < from ? from - saidOn : saidOn > to ? to - saidOn : 0));
   const isBefore = candidates.map((c) => c.from <= lastOn);
-  const density = off.map((d, i) => (isBefore[i] ? Math.exp(-(d * d) / (2 * sd * sd)) : 0));
+  const density = off.map((d, i) =>
+    isBefore[i] ? (candidates[i]?.weight ?? 1) * Math.exp(-(d * d) / (2 * sd * sd)) : 0,
+  );
   const nearest = off.reduce<number | undefined>(
     (best, d, i) => (isBefore[i] && (best === undefined || Math.abs(d) < Math.abs(off[best] as number)) ? i : best),
     undefined,
@@ -78,22 +82,34 @@ export function fitConception(
   if (nearest === undefined || nearestOff === undefined || Math.abs(nearestOff) > within)
     return { kind: 'none-fits', conceivedOn: saidOn, nearestDaysOff: nearestOff };
   const sum = density.reduce((s, d) => s + d, 0);
-  const chances = density.map((d) => d / sum);
-  const bySire = new Map<string, number>();
-  candidates.forEach(({ maleIds }, i) => {
-    for (const id of maleIds) bySire.set(id, (bySire.get(id) ?? 0) + (chances[i] as number) / maleIds.length);
-  });
+  // A candidate without weight may still be the only one that is near.
+  const chances = sum > 0 ? density.map((d) => d / sum) : off.map((_, i) => Number(i === nearest));
   return {
     kind: 'fits',
     nearest,
     daysOff: nearestOff,
     conceivedOn: addDays(saidOn, nearestOff),
     chances,
-    sires: [...bySire]
-      .map(([maleId, probability]) => ({ maleId, probability }))
-      .filter((s) => s.probability >= 0.005)
-      .sort((a, b) => b.probability - a.probability || (a.maleId < b.maleId ? -1 : 1)),
+    sires: siresAmong(candidates, chances),
   };
+}
+
+/** Under this a male is not named as the sire. */
+const NAMED_FROM = 0.005;
+
+/** Each male's part of services that are so likely, the likeliest first; males of one service share alike. */
+export function siresAmong(
+  candidates: readonly Pick<ConceptionCandidate, 'maleIds'>[],
+  chances: readonly number[],
+): { readonly maleId: string; readonly probability: number }[] {
+  const bySire = new Map<string, number>();
+  candidates.forEach(({ maleIds }, i) => {
+    for (const id of maleIds) bySire.set(id, (bySire.get(id) ?? 0) + (chances[i] as number) / maleIds.length);
+  });
+  return [...bySire]
+    .map(([maleId, probability]) => ({ maleId, probability }))
+    .filter((s) => s.probability >= NAMED_FROM)
+    .sort((a, b) => b.probability - a.probability || (a.maleId < b.maleId ? -1 : 1));
 }
 
 /**

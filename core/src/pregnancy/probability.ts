@@ -27,7 +27,7 @@ export interface TestReading {
 
 /** One thing that speaks for or against carrying, and what is known after it. */
 export interface CarryingSign {
-  readonly kind: 'served' | 'no-return' | 'returned' | 'refused' | 'tested' | 'lost';
+  readonly kind: 'served' | 'no-return' | 'returned' | 'refused' | 'tested' | 'no-birth' | 'lost';
   readonly on: Day;
   /** Probability of carrying once this is known. */
   readonly after: number;
@@ -78,9 +78,11 @@ const FIRM = 4;
 
 export interface AfterService {
   readonly servedOn: Day;
-  /** Share of services that take. */
+  /** Chance that she carries once she is served: from this service, or still from one before it. */
   readonly prior: number;
   readonly returnedOn: Day | undefined;
+  /** The share of her days of birth that is still to come, should she carry; 1 where none is gone by. */
+  readonly stillToCome?: number;
   /** The last day she refused the male since. */
   readonly refusedOn?: Day | undefined;
   /** Tests since, in any order. */
@@ -104,10 +106,11 @@ interface Likelihood {
  * each side), and is seen with the share of heats that are seen; each day without it speaks a little more for
  * carrying, to the end of the cycle's range. Where there is no cycle, as in rabbits, a check mating refused speaks for
  * it. Tests are taken as independent of each other and of the rest given the true state; a doubtful one, or one made
- * before it can tell, changes nothing and stands in the story.
+ * before it can tell, changes nothing and stands in the story. Days that might have brought the birth and did not speak against
+ * carrying by as much as they held of it.
  */
 export function carryingChance(
-  { servedOn, prior, returnedOn, refusedOn, tests = [], lostOn }: AfterService,
+  { servedOn, prior, returnedOn, refusedOn, tests = [], lostOn, stillToCome = 1 }: AfterService,
   settings: Pick<SpeciesSettings, 'heatCycleDays' | 'mating' | 'tests'>,
   asOf: Day,
 ): CarryingChance {
@@ -121,6 +124,8 @@ export function carryingChance(
   // Who came back on heat is not asked whether she refused before it.
   else if (refusedOn !== undefined)
     signs.push({ kind: 'refused', on: refusedOn, ifCarrying: REFUSES_CARRYING, ifEmpty: REFUSES_EMPTY });
+  // All of her days, but for the rounding of their sum: nothing to tell of yet.
+  if (stillToCome < 1 - 1e-9) signs.push({ kind: 'no-birth', on: asOf, ifCarrying: stillToCome, ifEmpty: 1 });
   if (lostOn !== undefined && lostOn <= asOf) signs.push({ kind: 'lost', on: lostOn, ifCarrying: 0, ifEmpty: 1 });
   const story: CarryingSign[] = [{ kind: 'served', on: servedOn, after: prior, weight: 1 }];
   let probability = prior;
@@ -164,7 +169,9 @@ function testLikelihood(test: TestReading, { tests }: Pick<SpeciesSettings, 'tes
 }
 
 function contradictionsIn(story: readonly CarryingSign[]): Contradiction[] {
-  const firm = story.filter((s) => s.kind !== 'lost' && (s.weight >= FIRM || s.weight <= 1 / FIRM));
+  const firm = story.filter(
+    (s) => s.kind !== 'lost' && s.kind !== 'no-birth' && (s.weight >= FIRM || s.weight <= 1 / FIRM),
+  );
   return firm.flatMap((later, i) => {
     const earlier = firm.slice(0, i).findLast((e) => e.weight > 1 !== later.weight > 1);
     return earlier ? [{ earlier, later }] : [];

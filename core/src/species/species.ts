@@ -193,6 +193,8 @@ export interface PairingRules {
 /** What a holding may set for a species. Days from birth unless said otherwise; weights in kilograms. */
 export interface SpeciesSettings {
   readonly gestationDays: { readonly mean: number; readonly from: number; readonly to: number };
+  /** A female is waited for so many days past the usual range; after that it is asked what came of her. */
+  readonly overdueDays: number;
   readonly femaleFirstMatingDays: number;
   /** From heat to heat; 0 where mating itself brings it on. */
   readonly heatCycleDays: { readonly mean: number; readonly from: number; readonly to: number };

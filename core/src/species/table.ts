@@ -3,6 +3,7 @@ import type { PairingRules, Species, SpeciesSettings, TestRules } from './specie
 /** Where a default comes from, shown beside it in the settings. */
 export const SOURCE_NOTES: Readonly<Record<keyof SpeciesSettings, string>> = {
   gestationDays: 'Usual range of the species; single animals fall outside it.',
+  overdueDays: 'Rule of thumb: past it, a birth or a loss was not written down.',
   femaleFirstMatingDays: 'Rule of thumb: age alone does not do, see her weight as well.',
   heatCycleDays: 'Usual range of the species; rabbits come on heat by being mated, so none.',
   femalesPerMale: 'Rule of thumb for easy ground; on wide or steep ground give fewer to each.',
@@ -58,6 +59,7 @@ export const FOR_LIFE_DAYS = 36_500;
 export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
   sheep: {
     gestationDays: { mean: 147, from: 142, to: 152 },
+    overdueDays: 8,
     femaleFirstMatingDays: 215,
     heatCycleDays: { mean: 17, from: 14, to: 19 },
     femalesPerMale: { grown: 50, young: 25 },
@@ -163,6 +165,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
   },
   goat: {
     gestationDays: { mean: 150, from: 145, to: 155 },
+    overdueDays: 8,
     femaleFirstMatingDays: 215,
     heatCycleDays: { mean: 21, from: 18, to: 24 },
     femalesPerMale: { grown: 25, young: 12 },
@@ -266,6 +269,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
   },
   rabbit: {
     gestationDays: { mean: 31, from: 29, to: 33 },
+    overdueDays: 4,
     femaleFirstMatingDays: 150,
     heatCycleDays: { mean: 0, from: 0, to: 0 },
     femalesPerMale: { grown: 10, young: 5 },
@@ -360,6 +364,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
   },
   cattle: {
     gestationDays: { mean: 283, from: 273, to: 293 },
+    overdueDays: 15,
     femaleFirstMatingDays: 425,
     heatCycleDays: { mean: 21, from: 18, to: 24 },
     femalesPerMale: { grown: 25, young: 12 },

@@ -1,7 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { BirthListView, BirthsToComeView } from '@yaylak/contract';
 import {
-  addDays,
   birthsToCome,
   groupOn,
   halfWidth80,
@@ -14,7 +13,6 @@ import {
   type CarryingNow,
   type Day,
   type Species,
-  type Window,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
@@ -53,17 +51,6 @@ export class BirthsService {
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
-  /** When a pregnancy ends: around its mean, with the usual range about it. */
-  window(species: Species, conceivedOn: Day): Window {
-    const { from, mean, to } = this.book.state.settings(species).gestationDays;
-    return {
-      opens: addDays(conceivedOn, from),
-      bestFrom: addDays(conceivedOn, Math.round((from + mean) / 2)),
-      bestTo: addDays(conceivedOn, Math.round((mean + to) / 2)),
-      closes: addDays(conceivedOn, to),
-    };
-  }
-
   /** Births of a species from today on; of some of its females, where they are named. */
   toCome(species: Species, among?: ReadonlySet<string>): BirthsToCome | undefined {
     const today = this.clock.today();
@@ -71,9 +58,9 @@ export class BirthsService {
     if (this.kept.version !== version || this.kept.today !== today) this.kept = { version, today, of: new Map() };
     if (!among && this.kept.of.has(species)) return this.kept.of.get(species);
     const carrying = this.awaited(species).flatMap(({ id, chance }): Carrying[] =>
-      among && !among.has(id) ? [] : [{ conceivedOn: chance.conceivedOn, probability: chance.chance.probability }],
+      among && !among.has(id) ? [] : [{ spread: chance.spread, probability: chance.chance.probability }],
     );
-    const found = birthsToCome(carrying, this.book.state.settings(species).gestationDays, today);
+    const found = birthsToCome(carrying, today);
     if (!among) this.kept.of.set(species, found);
     return found;
   }
@@ -109,20 +96,19 @@ export class BirthsService {
     const rows = (only ? [only] : SPECIES).flatMap((species) =>
       this.awaited(species).map(({ id, facts, chance }) => {
         const groupId = groupOn(facts, today);
-        const window = this.window(species, chance.conceivedOn);
         return {
           tag: tagView(facts, today),
           species,
           groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
-          probability: chance.chance.probability,
+          probability: chance.isOverTime ? null : chance.chance.probability,
           young: youngOf(facts.pregnancyTests, chance),
-          sires: chance.spell.maleIds.flatMap((male) => {
-            const sire = this.book.state.animals.get(male);
+          sires: chance.sires.flatMap(({ maleId }) => {
+            const sire = this.book.state.animals.get(maleId);
             return sire ? [mainIdentifier(sire)?.identifier.text ?? id] : [];
           }),
           servedOn: isoOf(chance.spell.lastOn),
-          birth: windowView(window),
-          isOverdue: window.closes < today,
+          birth: windowView(chance.window),
+          isOverdue: chance.window.closes < today,
         };
       }),
     );
@@ -140,7 +126,7 @@ export class BirthsService {
     return this.book.state.present(today).flatMap((facts) => {
       const { record } = facts;
       if (record.species !== species || record.sex !== 'female') return [];
-      const chance = this.history.chance(facts, 'just-over');
+      const chance = this.history.chance(facts);
       return chance && chance.chance.probability >= AWAITED_FROM ? [{ id: record.id, facts, chance }] : [];
     });
   }

@@ -40,7 +40,7 @@ export class BirthsPageService {
     const today = this.clock.today();
     const facts = this.animals.find(id);
     const on = birth.on === undefined ? today : dayOf(birth.on);
-    const chance = this.history.chance(facts, 'just-over');
+    const chance = this.history.chance(facts);
     return {
       tag: tagView(facts, today),
       species: facts.record.species,

@@ -6,12 +6,11 @@ import {
   groupOn,
   isoOf,
   penStage,
-  siresOfBirth,
+  siresOfBirthOf,
   SPECIES,
   windowStage,
   type AnimalFacts,
   type Birth,
-  type ConceptionCandidate,
   type Day,
   type SireChance,
   type Species,
@@ -52,19 +51,18 @@ export class ExpectedService {
 
   private view(species: Species, { id, facts, chance }: Awaited): ExpectedBirth {
     const today = this.clock.today();
-    const { gestationDays } = this.book.state.settings(species);
     const groupId = groupOn(facts, today);
     return {
       tag: tagView(facts, today),
       species,
       groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
-      probability: chance.chance.probability,
+      probability: chance.isOverTime ? null : chance.chance.probability,
       young: youngOf(facts.pregnancyTests, chance),
       sires: this.sires(facts, today),
       servedOn: isoOf(chance.spell.lastOn),
-      birth: windowView(this.births.window(species, chance.conceivedOn)),
-      daysOver: daysOver(chance.conceivedOn, gestationDays, today),
-      perDay: birthDayChances(chance.conceivedOn, gestationDays, today, DAYS_AHEAD),
+      birth: windowView(chance.window),
+      daysOver: daysOver(chance.window, today),
+      perDay: birthDayChances(chance.spread, today, DAYS_AHEAD).map((share) => share * chance.chance.probability),
       steps: this.carrying.stepsToDo(facts).map(({ step, window }) => ({
         name: step,
         window: windowView(window),
@@ -88,24 +86,15 @@ export class ExpectedService {
   }
 
   private chances(facts: AnimalFacts, bornOn: Day, birth: Birth | undefined): readonly SireChance[] {
-    const { gestationDays } = this.book.state.settings(facts.record.species);
     const before = this.book.state.litters.birthsOf(facts.record.id).findLast((b) => b.on < (birth?.on ?? bornOn) - 3);
-    const candidates = this.history
-      .of(facts)
-      .spells.filter((s) => s.lastOn <= bornOn && (before === undefined || s.on > before.on))
-      .map(({ on, lastOn, maleIds }): ConceptionCandidate => ({ from: on, to: lastOn, maleIds }));
-    const sires = siresOfBirth(bornOn, candidates, gestationDays);
-    if (sires.length > 0 || birth) return sires;
-    // Not her day yet: whoever served her last is meant.
-    const last = candidates.at(-1)?.maleIds ?? [];
-    return last.map((maleId) => ({ maleId, probability: 1 / last.length }));
+    const sires = siresOfBirthOf(facts, this.history.context(facts), { bornOn, since: before?.on });
+    // Not her day yet: what she carries says by whom.
+    return sires.length > 0 || birth ? sires : (this.history.chance(facts)?.sires ?? []);
   }
 
   /** Births a day of all that are awaited, from today on. */
   perDay(expected: readonly ExpectedBirth[]): number[] {
-    return Array.from({ length: DAYS_AHEAD }, (_, d) =>
-      expected.reduce((s, e) => s + e.probability * (e.perDay[d] ?? 0), 0),
-    );
+    return Array.from({ length: DAYS_AHEAD }, (_, d) => expected.reduce((s, e) => s + (e.perDay[d] ?? 0), 0));
   }
 
   /** Whom to look at tonight. */
@@ -113,10 +102,12 @@ export class ExpectedService {
     return expected
       .map((e) => ({
         animalId: e.tag.animalId,
-        chance: e.probability * ((e.perDay[0] ?? 0) + (e.perDay[1] ?? 0)),
+        chance: (e.perDay[0] ?? 0) + (e.perDay[1] ?? 0),
+        isOver: e.probability === null,
       }))
-      .filter((n) => n.chance >= TONIGHT_FROM)
-      .sort((a, b) => b.chance - a.chance);
+      .filter((n) => n.isOver || n.chance >= TONIGHT_FROM)
+      .sort((a, b) => Number(b.isOver) - Number(a.isOver) || b.chance - a.chance)
+      .map(({ animalId, chance }) => ({ animalId, chance }));
   }
 
   /** How full the pens of the births and of the weeks after are. */

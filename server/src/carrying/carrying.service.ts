@@ -120,7 +120,7 @@ export class CarryingService {
   ): AnimalFacts[] {
     const today = this.clock.today();
     return this.history.females(species).filter((f) => {
-      const found = isPresent(f, today) ? this.history.chance(f) : undefined;
+      const found = isPresent(f, today) ? (this.history.chance(f) ?? this.history.unanswered(f)) : undefined;
       return (
         found !== undefined &&
         (groupId === undefined || groupOn(f, today) === groupId) &&

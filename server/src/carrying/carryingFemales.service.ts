@@ -33,7 +33,7 @@ import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
 import { FemalesToMateService } from '../mating/females.service';
 import { MatingHistoryService } from '../mating/history.service';
-import { BirthsService, youngOf } from '../births/births.service';
+import { youngOf } from '../births/births.service';
 import { WhatNowService } from './whatNow.service';
 
 /** From so much on she is known or very likely to carry; under so little she is taken as empty. */
@@ -59,18 +59,17 @@ export class CarryingFemalesService {
     @Inject(FemalesToMateService) private readonly females: FemalesToMateService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(WhatNowService) private readonly waysOn: WhatNowService,
-    @Inject(BirthsService) private readonly births: BirthsService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
   view(facts: AnimalFacts): CarryingFemaleView {
     const today = this.clock.today();
-    const { species } = facts.record;
     const found = this.history.chance(facts);
     const groupId = groupOn(facts, today);
     const state = this.stateOf(facts, found);
     const isAwaited = found !== undefined && (found.chance.probability >= CARRYING_FROM || state === 'too-soon');
-    const birth = found && isAwaited ? this.births.window(species, found.conceivedOn) : undefined;
+    const unanswered = this.history.unanswered(facts);
+    const birth = found && isAwaited ? found.window : unanswered?.window;
     const since = found?.spell.on ?? today;
     const tubeOut = found && tubeOutOf(facts, found.spell.lastOn);
     const decided = facts.waysOn.findLast((w) => w.on >= since);
@@ -93,10 +92,11 @@ export class CarryingFemalesService {
   }
 
   stateOf(facts: AnimalFacts, found: CarryingNow | undefined): CarryingState {
-    if (!found) return 'not-served';
+    if (!found) return this.history.unanswered(facts) ? 'unanswered' : 'not-served';
     const { spell, chance } = found;
     const { probability, story } = chance;
     if (story.some((s) => s.kind === 'lost')) return 'lost';
+    if (found.isOverTime && probability >= CARRYING_FROM) return 'over-time';
     const isTested = story.some((s) => s.kind === 'tested' && s.weight !== 1);
     const days = this.clock.today() - spell.lastOn;
     const { heatCycleDays: c } = this.book.state.settings(facts.record.species);

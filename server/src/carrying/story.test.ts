@@ -1,4 +1,6 @@
-import type { BirthsView, CarryingView, MatingView } from '@yaylak/contract';
+import type { BirthsView, CarryingView, DamView, MatingView, TodayView } from '@yaylak/contract';
+import { addDays, dayOf, isoOf } from '@yaylak/core';
+import { Clock } from '../common/clock';
 import { aGroup, fact, get, goatHerd, testApp, uuid, type TestApp } from '../tests/testApp';
 
 /** What every page says of one doe, as her year goes on; today is 23 November 2026. */
@@ -39,4 +41,91 @@ it('served again after a loss she is on the way from the new service, everywhere
   expect(onMating?.chance?.servedOn).toBe('2026-11-20');
   const births = await get<BirthsView>(t, '/api/births?species=goat');
   expect(births.expected.map((e) => e.tag.animalId)).toContain(doe);
+});
+
+const awaited = async () =>
+  (await get<BirthsView>(t, '/api/births?species=goat')).expected.find((e) => e.tag.animalId === doe);
+const onMating = async () =>
+  (await get<MatingView>(t, '/api/mating?species=goat')).females.find((f) => f.tag.animalId === doe);
+/** The same book on another day. */
+const on = (iso: string): void => void (t.app.get(Clock).today = () => dayOf(iso));
+
+it('served by two males two weeks apart she is awaited from both, with the same chances on every page', async () => {
+  await t.post(serve('2026-09-20'), serve('2026-10-04', other));
+  on('2026-10-12');
+  const [onCarrying, onBirths, mated] = [await carrying(), await awaited(), await onMating()];
+  expect(onBirths?.sires.map((s) => s.tag.animalId)).toEqual([other, buck]);
+  expect(onBirths?.sires[0]?.probability).toBeGreaterThan(0.8);
+  expect(mated?.chance?.males.map((m) => m.animalId)).toEqual([other, buck]);
+  expect(onCarrying?.birth).toMatchObject({ opens: '2027-02-12', closes: '2027-03-08' });
+  expect(onBirths?.birth).toEqual(onCarrying?.birth);
+  expect(onBirths?.probability).toBe(onCarrying?.chance?.probability);
+  expect(mated?.chance?.probability).toBe(onCarrying?.chance?.probability);
+
+  // Half way between the two, gestation speaks for neither: the sheet of the birth says what the others say.
+  const dam = (day: string) => get<DamView>(t, `/api/births/dam/${doe}?on=${day}`);
+  const [likeliest] = (await dam('2027-02-24')).sires;
+  expect(likeliest?.tag.animalId).toBe(other);
+  expect(likeliest?.probability).toBeCloseTo(onBirths?.sires[0]?.probability ?? NaN, 12);
+  // A hundred and fifty days after the first it is his.
+  expect((await dam('2027-02-17')).sires[0]?.tag.animalId).toBe(buck);
+
+  // A scan tells the age of the first: it is his everywhere, half way too.
+  on('2026-11-23');
+  await t.post(scan('2026-11-20', { ageDays: 61 }));
+  expect((await carrying())?.fit?.sires[0]?.tag.animalId).toBe(buck);
+  expect((await awaited())?.sires[0]).toEqual((await carrying())?.fit?.sires[0]);
+  expect((await dam('2027-02-24')).sires[0]?.probability).toBeCloseTo(
+    (await awaited())?.sires[0]?.probability ?? NaN,
+    12,
+  );
+});
+
+describe('scanned in young, and no birth is written down', () => {
+  beforeEach(async () => {
+    const answers = await t.post(serve('2026-04-20'), scan('2026-06-20', { young: 1, ageDays: 61 }));
+    expect(answers.map((a) => a.status)).not.toContain('refused');
+  });
+  const lookAt = async () =>
+    (await get<TodayView>(t, '/api/today')).lookAt.filter((l) => l.kind === 'unanswered').map((l) => l.tag.animalId);
+
+  it('she is awaited by a chance, then by name, then asked about, and never free meanwhile', async () => {
+    const chance = async (iso: string) => {
+      on(iso);
+      const [onBirths, onCarrying] = [await awaited(), await carrying()];
+      expect(onBirths?.probability).toBe(onCarrying?.chance?.probability);
+      expect((await onMating())?.isReady).toBe(false);
+      return onBirths?.probability;
+    };
+    // Her window is 12 to 22 September; all her days are over on the 25th.
+    const before = await chance('2026-09-08');
+    expect(before).toBeGreaterThan(0.99);
+    expect(await chance('2026-09-20')).toBeLessThan(before as number);
+    expect(await chance('2026-09-27')).toBeNull();
+    expect((await carrying())?.state).toBe('over-time');
+    const { births } = await get<TodayView>(t, '/api/today');
+    expect(births.map((b) => b.tag.animalId)).toEqual([doe]);
+    expect(await lookAt()).toEqual([]);
+
+    on('2026-10-01');
+    expect(await lookAt()).toEqual([doe]);
+    expect(await awaited()).toBeUndefined();
+    expect(await carrying()).toMatchObject({ state: 'unanswered', birth: { closes: '2026-09-22' } });
+    expect((await onMating())?.isReady).toBe(false);
+    expect((await onMating())?.reasons.map((r) => r.code)).toContain('unanswered');
+  });
+
+  it.each<[string, () => object]>([
+    ['a birth', () => fact('birth', doe, { on: '2026-09-18', alive: 1, dead: 0, ease: 'alone' })],
+    ['a loss', () => fact('loss', doe, { on: '2026-08-18', how: 'slipped' })],
+    ['that she was empty', () => fact('pregnancy-test', doe, { on: '2026-10-05', way: 'sight', result: 'empty' })],
+  ])('is not asked about any more once %s is told', async (_, told) => {
+    on('2026-10-05');
+    expect(await lookAt()).toEqual([doe]);
+    const [answer] = await t.post(told());
+    expect(answer?.status).toBe('kept');
+    expect(await lookAt()).toEqual([]);
+    on(isoOf(addDays(dayOf('2026-10-05'), 60)));
+    expect((await onMating())?.reasons.map((r) => r.code)).not.toContain('unanswered');
+  });
 });

@@ -144,14 +144,13 @@ export class FemalesToMateService {
     if (!found) return null;
     const { spell, chance } = found;
     const settings = this.book.state.settings(facts.record.species);
-    const { gestationDays: g } = settings;
     const [returns] = nextHeats(spell.lastOn, settings, 1);
     const last = spell.services.at(-1) as ServiceFact | undefined;
     return {
       servedOn: isoOf(spell.on),
-      males: spell.maleIds.flatMap((id) => this.tags(id)),
+      males: found.sires.flatMap(({ maleId }) => this.tags(maleId)),
       straw: last?.straw ?? null,
-      probability: chance.probability,
+      probability: found.isOverTime ? null : chance.probability,
       story: chance.story.map(signView),
       contradictions: chance.contradictions.map(({ earlier, later }) => ({
         earlier: signView(earlier),
@@ -159,8 +158,8 @@ export class FemalesToMateService {
       })),
       returns: returns ? windowView(returns) : null,
       returnedOn: spell.outcome.kind === 'returned' ? isoOf(spell.outcome.on) : null,
-      birthFrom: isoOf(addDays(spell.on, g.from)),
-      birthTo: isoOf(addDays(spell.lastOn, g.to)),
+      birthFrom: isoOf(found.window.opens),
+      birthTo: isoOf(found.window.closes),
     };
   }
 
@@ -186,6 +185,7 @@ export class FemalesToMateService {
       wombSince: this.wombSince(facts),
       score: score && today - score.on <= SCORE_DAYS ? score.score : undefined,
       served: found && { on: found.spell.on, probability: found.chance.probability },
+      dueUnanswered: this.history.unanswered(facts)?.window.bestFrom,
     };
   }
 

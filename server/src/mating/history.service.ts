@@ -10,9 +10,11 @@ import {
   shareTaken,
   spells,
   takingShare,
+  unansweredOf,
   addDays,
   dayOfMoment,
   type AnimalFacts,
+  type CarryingContext,
   type CarryingNow,
   type Day,
   type Exposure,
@@ -21,6 +23,7 @@ import {
   type SiredLitter,
   type Species,
   type Spell,
+  type Unanswered,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
@@ -115,20 +118,26 @@ export class MatingHistoryService {
   }
 
   /** What she may be carrying, see `carryingOf`. */
-  chance(facts: AnimalFacts, over: 'not-over' | 'just-over' = 'not-over'): CarryingNow | undefined {
+  chance(facts: AnimalFacts): CarryingNow | undefined {
+    return carryingOf(facts, this.context(facts));
+  }
+
+  /** A pregnancy of hers nobody said the end of, see `unansweredOf`. */
+  unanswered(facts: AnimalFacts): Unanswered | undefined {
+    return isPresent(facts, this.clock.today()) ? unansweredOf(facts, this.context(facts)) : undefined;
+  }
+
+  /** What is known of a female beside her own entries. */
+  context(facts: AnimalFacts): CarryingContext {
     const { species } = facts.record;
     const { spells: all, lastBirthOn } = this.of(facts);
-    return carryingOf(
-      facts,
-      {
-        spells: all,
-        lastBirthOn,
-        prior: this.takingShare(species),
-        settings: this.book.state.settings(species),
-        today: this.clock.today(),
-      },
-      over,
-    );
+    return {
+      spells: all,
+      lastBirthOn,
+      prior: this.takingShare(species),
+      settings: this.book.state.settings(species),
+      today: this.clock.today(),
+    };
   }
 
   /** All females of a species that are or were here. */

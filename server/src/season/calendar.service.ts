@@ -60,7 +60,7 @@ export class CalendarService {
   /** Births awaited of females one by one, on the days they are usual. */
   private births(): { id: string; summary: string; from: Day; to: Day; lines: string[] }[] {
     return this.birthList.list().rows.flatMap((r) =>
-      r.probability < CARRYING_FROM
+      r.probability !== null && r.probability < CARRYING_FROM
         ? []
         : [
             {

@@ -24,6 +24,7 @@ import { gainView, tagView } from '../common/views';
 import { DueService } from '../due/due.service';
 import { GrowthService } from '../growth/growth.service';
 import { JobsService } from '../jobs/jobs.service';
+import { MatingHistoryService } from '../mating/history.service';
 import { MatingService } from '../mating/mating.service';
 import { RemediesService } from '../remedies/remedies.service';
 import { SeasonService } from '../season/season.service';
@@ -41,6 +42,7 @@ export class TodayService {
     @Inject(AnimalPageService) private readonly pages: AnimalPageService,
     @Inject(JobsService) private readonly jobs: JobsService,
     @Inject(MatingService) private readonly mating: MatingService,
+    @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(CarryingService) private readonly carrying: CarryingService,
     @Inject(ExpectedService) private readonly expected: ExpectedService,
     @Inject(DueService) private readonly work: DueService,
@@ -186,6 +188,15 @@ export class TodayService {
             doubt,
           });
       });
+      const unanswered = record.sex === 'female' ? this.history.unanswered(facts) : undefined;
+      if (unanswered)
+        list.push({
+          kind: 'unanswered',
+          tag: tagView(facts, today),
+          species: record.species,
+          testedOn: isoOf(unanswered.testedOn),
+          dueOn: isoOf(unanswered.window.bestFrom),
+        });
       const message = record.sex === 'female' ? this.pages.alarm(facts, addDays(today, -DOUBT_DAYS)) : null;
       if (message !== null) list.push({ kind: 'adult-alarm', tag: tagView(facts, today), message });
     }

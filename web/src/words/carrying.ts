@@ -59,6 +59,8 @@ export function signText(sign: Sign): string {
       return 'Seen back on heat';
     case 'refused':
       return 'Refused the male when offered again';
+    case 'no-birth':
+      return 'No birth yet, though some of her days are past';
     case 'lost':
       return 'Lost what she carried';
     case 'tested': {

@@ -25,7 +25,7 @@ export function InYoung({ animalId, species, today }: Props) {
     <Panel aria-label="In young">
       <Row style={{ justifyContent: 'space-between' }}>
         <h2>
-          In young: {chanceText(chance.probability)}
+          {chance.probability === null ? 'Overdue' : `In young: ${chanceText(chance.probability)}`}
           <ChanceHow tag={data.tag.text} chance={chance} />
         </h2>
         <Small>

@@ -88,7 +88,7 @@ function ExpectedRow({ row, today, chance, onBirth }: RowProps) {
   const facts = [
     ...(row.daysOver > 0 ? [`${countText(row.daysOver, 'day', 'days')} over her time`] : []),
     ...(row.daysOver > 0 ? ['any hour now'] : chance === undefined ? [] : [`${percentText(chance)} till tomorrow`]),
-    `in young ${chanceText(row.probability)}`,
+    ...(row.probability === null ? [] : [`in young ${chanceText(row.probability)}`]),
     ...(row.young === null ? [] : [countText(row.young, one, many)]),
     ...(row.isFirst ? ['her first here'] : []),
     ...(row.sires.length === 0 ? [] : [`by ${row.sires.map((s) => s.tag.name ?? s.tag.text).join(' or ')}`]),

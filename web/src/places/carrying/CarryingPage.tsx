@@ -26,7 +26,7 @@ const InYoungPanel = lazy(async () => ({ default: (await import('./InYoungPanel'
 
 /** Who carries, how far the season is, who can be tested, and what to do with those that are empty. */
 export function CarryingPage() {
-  const { query, setSpecies, set } = useCarryingScope();
+  const { query, lostId, setSpecies, set } = useCarryingScope();
   const { data, error, refetch } = useQuery({ ...carryingQuery(query), placeholderData: (before) => before });
   const [open, setOpen] = useState<'results' | 'steps' | CarryingFemaleView>();
   const [chosenId, setChosenId] = useState<string>();
@@ -39,6 +39,8 @@ export function CarryingPage() {
       <Page title="Carrying">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
     );
   const females = inOrder(data.females);
+  // Sent here to say that one lost her young.
+  const lost = females.find((f) => f.tag.animalId === lostId);
   const questions = females.filter((f) => f.whatNow !== null);
   const chosen =
     questions.find((f) => f.tag.animalId === chosenId) ?? questions.find((f) => !f.decided) ?? questions[0];
@@ -88,6 +90,9 @@ export function CarryingPage() {
       ) : null}
       {open === 'results' ? <ResultsSheet onClose={() => setOpen(undefined)} /> : null}
       {open === 'steps' ? <StepsSheet species={data.species} onClose={() => setOpen(undefined)} /> : null}
+      {lost && open === undefined ? (
+        <TestSheet female={lost} species={data.species} today={data.on} of="loss" onClose={() => set('lost', '')} />
+      ) : null}
       {typeof open === 'object' ? (
         <TestSheet female={open} species={data.species} today={data.on} onClose={() => setOpen(undefined)} />
       ) : null}

@@ -63,14 +63,12 @@ export function FemaleRows({ females, view, onWrite, onAsk }: Props) {
                 <FitLine female={f} />
               </td>
               <td>
+                {f.state === 'not-served' ? null : <State data-state={f.state}>{STATE_WORDS[f.state]}</State>}{' '}
                 {f.chance ? (
-                  <>
-                    <State data-state={f.state}>{STATE_WORDS[f.state]}</State>{' '}
-                    <span style={{ whiteSpace: 'nowrap' }}>
-                      {chanceText(f.chance.probability)}
-                      <ChanceHow tag={f.tag.text} chance={f.chance} />
-                    </span>
-                  </>
+                  <span style={{ whiteSpace: 'nowrap' }}>
+                    {f.chance.probability === null ? null : chanceText(f.chance.probability)}
+                    <ChanceHow tag={f.tag.text} chance={f.chance} />
+                  </span>
                 ) : null}
               </td>
               <td>

@@ -30,17 +30,19 @@ interface Props {
   readonly female: CarryingFemaleView;
   readonly species: Species;
   readonly today: string;
+  /** What is told of first. */
+  readonly of?: 'test' | 'loss';
   readonly onClose: () => void;
 }
 
 /** A test or a look made by hand, or a loss; a test too soon says so and asks why. */
-export function TestSheet({ female, species, today, onClose }: Props) {
+export function TestSheet({ female, species, today, of = 'test', onClose }: Props) {
   const write = useWrite();
   const { data: holding } = useQuery(holdingQuery);
   const tests = holding?.species[species].tests ?? {};
   const ways = EVIDENCE_WAYS.filter((w) => w === 'sight' || tests[w] !== undefined);
   const { tag } = female;
-  const [what, setWhat] = useState<'test' | 'loss'>('test');
+  const [what, setWhat] = useState(of);
   const [typedWay, setWay] = useState<EvidenceWay>();
   const [result, setResult] = useState<TestResult>('carrying');
   const [young, setYoung] = useState('');

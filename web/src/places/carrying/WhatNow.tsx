@@ -49,7 +49,7 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
           on: view.on,
           decision: chosen,
           suggested,
-          ...(female.chance ? { chance: female.chance.probability } : {}),
+          ...(typeof female.chance?.probability === 'number' ? { chance: female.chance.probability } : {}),
           evidence: evidenceText(whatNow, view.currency),
           ...(reason.trim() === '' ? {} : { reason: reason.trim() }),
         },

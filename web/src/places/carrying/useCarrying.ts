@@ -10,7 +10,9 @@ type Part = 'groupId' | 'maleId' | 'season';
 export function useCarryingScope(): {
   readonly query: CarryingQuery;
   readonly setSpecies: (species: Species) => void;
-  readonly set: (part: Part, value: string) => void;
+  /** Who lost her young, where somebody was sent here to say so. */
+  readonly lostId: string | null;
+  readonly set: (part: Part | 'lost', value: string) => void;
 } {
   const [search, setSearch] = useSearchParams();
   const { data: today } = useQuery(todayQuery);
@@ -22,6 +24,7 @@ export function useCarryingScope(): {
   };
   return {
     query: { species: asked ?? here ?? 'sheep', ...part('groupId'), ...part('maleId'), ...part('season') },
+    lostId: search.get('lost'),
     setSpecies: (species) => setSearch({ species }, { replace: true }),
     set: (name, value) =>
       setSearch(

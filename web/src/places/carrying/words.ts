@@ -18,13 +18,25 @@ export const STATE_WORDS: Readonly<Record<CarryingState, string>> = {
   empty: 'empty',
   lost: 'lost hers',
   'not-served': 'not served',
+  'over-time': 'overdue',
+  unanswered: 'what came of her?',
 };
 
 /** From so much on she counts as known. */
 const VERY_LIKELY = 0.9;
 
 /** Exceptions first: who wants a decision, then who is not known, then who is. */
-const ORDER: readonly CarryingState[] = ['lost', 'empty', 'doubtful', 'too-soon', 'likely', 'in-young', 'not-served'];
+const ORDER: readonly CarryingState[] = [
+  'unanswered',
+  'over-time',
+  'lost',
+  'empty',
+  'doubtful',
+  'too-soon',
+  'likely',
+  'in-young',
+  'not-served',
+];
 export const inOrder = (females: readonly CarryingFemaleView[]): CarryingFemaleView[] =>
   [...females].sort(
     (a, b) =>
@@ -35,12 +47,14 @@ export const inOrder = (females: readonly CarryingFemaleView[]): CarryingFemaleV
 /** What is known of one, in a line: "no return, scan 14 Nov: 2 kids, 49 days". */
 export function knownText(f: CarryingFemaleView, species: Species): string {
   const { chance, tests } = f;
+  if (f.state === 'unanswered') return f.birth ? `was due ${shortDate(f.birth.bestFrom)}` : 'was due';
   if (!chance) return 'not served';
   const [one, many] = SPECIES_WORDS[species].young.unknown;
   const signs = chance.story.flatMap((s): string[] => {
     if (s.kind === 'no-return') return ['no return'];
     if (s.kind === 'returned') return [`back on heat ${shortDate(s.on)}`];
     if (s.kind === 'refused') return [`refused the male ${shortDate(s.on)}`];
+    if (s.kind === 'no-birth') return ['no birth yet'];
     if (s.kind === 'lost') return [`lost ${shortDate(s.on)}`];
     return [];
   });
@@ -73,6 +87,8 @@ export function answerText({ females, species, curve, isCurrent }: CarryingView)
   const parts = [
     `${sure} of ${countText(females.length, words[0], words[1])} very likely in young`,
     ...(likely > 0 ? [`${likely} likely`] : []),
+    ...(n('over-time') > 0 ? [`${n('over-time')} overdue`] : []),
+    ...(n('unanswered') > 0 ? [`${n('unanswered')} with no outcome on record`] : []),
     ...(n('too-soon') > 0 ? [`${n('too-soon')} too soon to say`] : []),
     ...(n('doubtful') > 0 ? [`${n('doubtful')} doubtful`] : []),
     ...(n('empty', 'lost') > 0 ? [`${n('empty', 'lost')} empty`] : []),

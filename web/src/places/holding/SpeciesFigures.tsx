@@ -17,6 +17,7 @@ interface Props {
 
 const FIELD_WORDS: Readonly<Record<keyof SpeciesSettings, string>> = {
   gestationDays: 'Carrying, days',
+  overdueDays: 'Waited for past the usual range, days',
   femaleFirstMatingDays: 'First mating of a female, days old',
   heatCycleDays: 'From heat to heat, days',
   femalesPerMale: 'Females to one male',

@@ -1,20 +1,23 @@
 import type { LookAt } from '@yaylak/contract';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
 import { useRecord } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
+import { LinkButton } from '../../parts/LinkButton';
 import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { useUndo } from '../../parts/Undo';
-import { shortDate, weightText } from '../../words/format';
+import { useWrite } from '../../parts/useWrite';
+import { fullDate, shortDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import { LookItem as Item } from '../../parts/rows';
 
 /** Entries and animals that want a person's eye; what the server refused stays here until somebody has looked. */
-export function LookAtList({ items }: { readonly items: readonly LookAt[] }) {
+export function LookAtList({ items, today }: { readonly items: readonly LookAt[]; readonly today: string }) {
   const unit = useWeightUnit();
   const navigate = useNavigate();
   const record = useRecord();
+  const write = useWrite();
   const undo = useUndo();
   const outbox = useOutbox();
   const { refused } = useOutboxState();
@@ -96,6 +99,51 @@ export function LookAtList({ items }: { readonly items: readonly LookAt[] }) {
                 <Button onPress={() => void navigate(`/animals/${item.tag.animalId}`)}>Open the animal</Button>
               </Item>
             );
+          case 'unanswered': {
+            const { tag, species, testedOn, dueOn } = item;
+            const name = tag.name ?? tag.text;
+            return (
+              <Item key={`unanswered ${tag.animalId}`}>
+                <div>
+                  <Row>
+                    <Tag tag={tag} />
+                    <b>What came of her?</b>
+                  </Row>
+                  <Small>
+                    In young on {shortDate(testedOn)}, due about {fullDate(dueOn)}, and no birth or loss on record.
+                    Until you say, she is neither in young nor free to mate.
+                  </Small>
+                </div>
+                <Button
+                  aria-label={`${name} was empty`}
+                  onPress={() =>
+                    void write(
+                      [{ type: 'pregnancy-test', animalId: tag.animalId, on: today, way: 'sight', result: 'empty' }],
+                      `${name} was empty`,
+                    ).then((refused) => refused.length > 0 && undo.say(refused.join(' ')))
+                  }
+                >
+                  Was empty
+                </Button>
+                <Row>
+                  <LinkButton
+                    as={Link}
+                    aria-label={`Record the loss of ${name}`}
+                    to={`/carrying?species=${species}&lost=${tag.animalId}`}
+                  >
+                    Aborted
+                  </LinkButton>
+                  <LinkButton
+                    as={Link}
+                    aria-label={`Record the birth of ${name}`}
+                    to={`/births?species=${species}&birth=${tag.animalId}`}
+                  >
+                    Birth
+                  </LinkButton>
+                </Row>
+              </Item>
+            );
+          }
           case 'adult-alarm':
             return (
               <Item key={`alarm ${item.tag.animalId}`}>

@@ -141,6 +141,29 @@ it('asks who an animal is that was taken in at the race, and opens one whose wei
   await waitFor(() => expect(path()).toBe('/animals/id of 22-0004'));
 });
 
+it('asks what came of one that was told in young and is long past her time', async () => {
+  const { user, entries } = await show({
+    lookAt: [
+      { kind: 'unanswered', tag: aTag('19-0004'), species: 'sheep', testedOn: '2026-01-25', dueOn: '2026-04-26' },
+    ],
+  });
+  expect(screen.getByText(/^In young on 25 Jan, due about 26 Apr 2026, and no birth or loss on record/)).toBeVisible();
+  expect(screen.getByRole('link', { name: 'Record the birth of 19-0004' })).toHaveAttribute(
+    'href',
+    '/births?species=sheep&birth=id of 19-0004',
+  );
+  expect(screen.getByRole('link', { name: 'Record the loss of 19-0004' })).toHaveAttribute(
+    'href',
+    '/carrying?species=sheep&lost=id of 19-0004',
+  );
+  await user.click(screen.getByRole('button', { name: '19-0004 was empty' }));
+  await waitFor(() =>
+    expect(entries()).toMatchObject([
+      { type: 'pregnancy-test', animalId: 'id of 19-0004', way: 'sight', result: 'empty', on: '2026-11-23' },
+    ]),
+  );
+});
+
 it('names who does not grow, and how that was worked out', async () => {
   const { user } = await show({
     notGrowing: [

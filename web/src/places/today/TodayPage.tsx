@@ -88,7 +88,7 @@ export function TodayPage() {
                 </Button>
               </Item>
             ))}
-            <LookAtList items={data.lookAt} />
+            <LookAtList items={data.lookAt} today={data.on} />
           </Rows>
         </section>
       ) : null}
