@@ -46,6 +46,20 @@ it('says how many entries wait here while the server is away', async () => {
   outbox.stop();
 });
 
+it('shows a place only once the day and the settings are there, so that no sheet is without a date', async () => {
+  let answer: (holding: object) => void = () => undefined;
+  renderPage(<Shell />, {
+    answers: {
+      'GET /api/today': aToday(),
+      'GET /api/year-band': { year: 2026, today: '2026-11-23', lanes: [] },
+      'GET /api/holding': () => new Promise((resolve) => (answer = resolve)),
+    },
+  });
+  expect(await screen.findByLabelText('Loading')).toBeVisible();
+  answer(aHolding());
+  await waitFor(() => expect(screen.queryByLabelText('Loading')).toBeNull());
+});
+
 it('changes between light and barn, and remembers which', async () => {
   const { user } = await show();
   await user.click(screen.getByRole('button', { name: 'Barn theme (dark)' }));

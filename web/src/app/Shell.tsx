@@ -39,7 +39,7 @@ const PLACES: readonly Place[] = [
 
 /** Band, rail and place. */
 export function Shell() {
-  const { data: holding } = useQuery(holdingQuery);
+  const { data: holding, isPending } = useQuery(holdingQuery);
   const { data: today } = useQuery(todayQuery);
   const outbox = useOutboxState();
   const [theme, setTheme] = useTheme();
@@ -93,7 +93,8 @@ export function Shell() {
       <Main id="place" tabIndex={-1}>
         <DayApartNote />
         <Suspense fallback={<Loading />}>
-          <Outlet />
+          {/* The day and the settings first: a sheet opened before them would be one without a date. */}
+          {isPending ? <Loading /> : <Outlet />}
         </Suspense>
       </Main>
       <TagFinder />
