@@ -82,11 +82,21 @@ export interface WhatNowView {
 }
 
 /**
- * Known so far: in young, likely, too soon to say, doubtful, empty; never served, or has lost it; over her time; told in
+ * Known so far: in young, likely, too soon to say, doubtful, empty; never served, ran
+ * with a male that marks and wears no mark, or has lost it; over her time; told in
  * young, and nobody said what came of it.
  */
 export type CarryingState =
-  'in-young' | 'likely' | 'too-soon' | 'doubtful' | 'empty' | 'not-served' | 'lost' | 'over-time' | 'unanswered';
+  | 'in-young'
+  | 'likely'
+  | 'too-soon'
+  | 'doubtful'
+  | 'empty'
+  | 'not-served'
+  | 'not-marked'
+  | 'lost'
+  | 'over-time'
+  | 'unanswered';
 
 export interface CarryingFemaleView {
   readonly tag: TagView;

@@ -8,7 +8,7 @@ export const aimFor = (
   kind: FemaleKind = 'usual',
 ): number => Math.min(HIGHEST_SCORE, aims.aims[stage] + (kind === 'usual' ? 0 : aims.more[kind]));
 
-export interface FemaleHistory {
+export interface FemaleRecord {
   /** Litters she has had. */
   readonly births: number;
   /** The most young of one litter she reared in the last one. */
@@ -20,7 +20,7 @@ export interface FemaleHistory {
 const MANY_REARED = 3;
 
 /** Which kind a female is: what asks most of her counts. Rabbits rear many as a rule, and have no kind for it. */
-export function femaleKind({ births, lastReared, isHeavyMilker }: FemaleHistory, species: Species): FemaleKind {
+export function femaleKind({ births, lastReared, isHeavyMilker }: FemaleRecord, species: Species): FemaleKind {
   if (isHeavyMilker) return 'heavy-milker';
   if (lastReared >= MANY_REARED && species !== 'rabbit') return 'many-reared';
   return births === 0 ? 'first-timer' : 'usual';

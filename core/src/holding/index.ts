@@ -1,1 +1,2 @@
 export * from './carryingOf';
+export * from './femaleHistory';

@@ -17,6 +17,8 @@ export interface Exposure {
   readonly to: Day | undefined;
   /** Finds heats and sires nothing. */
   readonly isTeaser: boolean;
+  /** He wears colour, and whom he serves wears his mark. */
+  readonly isRaddled: boolean;
 }
 
 /** Males that ran with a group on a day, teasers left out. */

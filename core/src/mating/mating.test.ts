@@ -266,6 +266,7 @@ describe('males', () => {
     from: day(from),
     to: to === undefined ? undefined : day(to),
     isTeaser,
+    isRaddled: false,
   });
   it('that ran with a group on a day may be the sires; a teaser is none', () => {
     const all = [run('a', '2026-11-01', '2026-11-20'), run('b', '2026-11-10'), run('t', '2026-10-01', undefined, true)];

@@ -1,12 +1,13 @@
 import { SPECIES_TABLE } from '../species';
 import { day } from '../tests/builders';
-import { ranWithServices, spells } from '.';
+import { ranUnmarked, ranWithServices, spells } from '.';
 
 const { sheep, rabbit } = SPECIES_TABLE;
-const ran = (from: string, to?: string, maleId = 'ram') => ({
+const ran = (from: string, to?: string, maleId = 'ram', isRaddled = false) => ({
   maleId,
   from: day(from),
   to: to === undefined ? undefined : day(to),
+  isRaddled,
 });
 const asOf = day('2026-12-20');
 const served = (
@@ -62,4 +63,29 @@ it('is a spell over its stretch: a birth that fits any day of it is of it', () =
   });
   expect(of('2026-07-10')).toMatchObject({ outcome: { kind: 'born' } });
   expect(of('2026-08-10')).toMatchObject({ outcome: { kind: 'nothing-came' } });
+});
+
+describe('with a ram that marks whom he serves', () => {
+  const raddled = [ran('2026-10-01', '2026-11-10', 'ram', true)];
+  const unmarked = (more: { services?: readonly string[]; births?: readonly string[] } = {}, on = '2026-12-20') =>
+    ranUnmarked(
+      { ran: raddled, serviceDays: (more.services ?? []).map(day), birthDays: (more.births ?? []).map(day) },
+      sheep,
+      day(on),
+    );
+  it('who wears no mark was not served, and stands by herself', () => {
+    expect(served(raddled)).toEqual([]);
+    expect(unmarked()).toEqual({ from: day('2026-10-01'), to: day('2026-11-10'), maleIds: ['ram'] });
+    // Beside one that does not mark, she may have been served by him.
+    expect(served([...raddled, ran('2026-10-05', '2026-11-01', 'other')])).toMatchObject([{ maleIds: ['other'] }]);
+  });
+  it.each([
+    ['a service after it began', { services: ['2026-11-20'] }, undefined],
+    ['a birth', { births: ['2027-03-01'] }, '2027-03-02'],
+    // 152 days after 10 November 2026.
+    ['the end of the time of a birth from it', {}, '2027-04-12'],
+  ])('until %s', (_, more, on) => {
+    expect(unmarked(more, on)).toBeUndefined();
+    expect(unmarked({}, '2027-04-11')).toBeDefined();
+  });
 });

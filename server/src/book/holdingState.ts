@@ -4,7 +4,9 @@ import {
   dailyWeights,
   dayOf,
   emptyFacts,
+  exposuresOf,
   factLists,
+  femaleHistory,
   insertByDayInPlace,
   isPresent,
   normalised,
@@ -13,11 +15,13 @@ import {
   scaleBiases,
   scorerBiases,
   scorerPairs,
+  testedFemale,
   withOverrides,
   type AnimalFacts,
   type AnimalRecord,
   type BookView,
   type Day,
+  type Exposure,
   type Reading,
   type SampleFact,
   type ScaleBias,
@@ -57,6 +61,8 @@ export interface PlanRecord {
   readonly version: number;
 }
 
+/** Entries after which a male may run with others than before. */
+const STAY_ENTRIES: readonly string[] = ['stay', 'stay-end', 'harness', 'departure', 'arrival'];
 /** Entries the family is read anew after. */
 const FAMILY_ENTRIES: readonly string[] = ['arrival', 'gene-test'];
 
@@ -75,6 +81,9 @@ export class HoldingState {
   version = 0;
   /** Grows with every change of an animal, its parents or its gene tests. */
   familyVersion = 0;
+  /** Grows with every change of whom males run with. */
+  private staysVersion = 0;
+  private exposuresKept: { readonly version: number; readonly all: readonly Exposure[] } | undefined;
   /** Who is kin to whom. */
   readonly family = new Family(this);
   /** Who was born by whom, and reared. */
@@ -165,15 +174,22 @@ export class HoldingState {
     };
   }
 
-  /** What a test of a female on a day hangs on: her last service since her last birth, and that birth. */
+  /** Every stay of a male with a group, teasers too; worked out once for the stays there are. */
+  get exposures(): readonly Exposure[] {
+    if (this.exposuresKept?.version !== this.staysVersion) {
+      const all = [...this.animals.values()].flatMap((f) => exposuresOf(f));
+      this.exposuresKept = { version: this.staysVersion, all };
+    }
+    return this.exposuresKept.all;
+  }
+
+  /** What a test of a female on a day hangs on, see `testedFemale`. */
   tested(femaleId: string, on: Day): TestedFemale | undefined {
     const facts = this.animals.get(femaleId);
     if (!facts) return undefined;
-    const lastBirthOn = this.litters.birthsOf(femaleId).findLast((b) => b.on <= on)?.on;
-    const servedOn = facts.services.findLast(
-      (s) => s.on <= on && (lastBirthOn === undefined || s.on >= lastBirthOn),
-    )?.on;
-    return { servedOn, lastBirthOn };
+    const births = this.litters.birthsOf(femaleId);
+    const settings = this.settings(facts.record.species);
+    return testedFemale(femaleHistory(facts, { exposures: this.exposures, births, settings, today: on }), births, on);
   }
 
   present(asOf: Day): AnimalFacts[] {
@@ -194,6 +210,7 @@ export class HoldingState {
     facts.record = record;
     this.linkParents(record);
     this.familyVersion++;
+    this.staysVersion++;
     this.version++;
   }
 
@@ -212,6 +229,14 @@ export class HoldingState {
 
   /** Lets the family be read anew after a change of it, and after its undoing. */
   private withFamily(entry: AnimalEntry, undo: Undo): Undo {
+    if (STAY_ENTRIES.includes(entry.type)) {
+      this.staysVersion++;
+      const back = undo;
+      undo = () => {
+        this.staysVersion++;
+        back();
+      };
+    }
     if (!FAMILY_ENTRIES.includes(entry.type)) return undo;
     this.familyVersion++;
     return () => {

@@ -120,11 +120,13 @@ export class CarryingService {
   ): AnimalFacts[] {
     const today = this.clock.today();
     return this.history.females(species).filter((f) => {
-      const found = isPresent(f, today) ? (this.history.chance(f) ?? this.history.unanswered(f)) : undefined;
+      if (!isPresent(f, today)) return false;
+      const { spell } = this.history.chance(f) ?? this.history.unanswered(f) ?? {};
+      const maleIds = spell?.maleIds ?? this.females.unmarked(f)?.maleIds;
       return (
-        found !== undefined &&
+        maleIds !== undefined &&
         (groupId === undefined || groupOn(f, today) === groupId) &&
-        (maleId === undefined || found.spell.maleIds.includes(maleId))
+        (maleId === undefined || maleIds.includes(maleId))
       );
     });
   }

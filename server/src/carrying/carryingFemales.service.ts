@@ -22,6 +22,7 @@ import {
   type AnimalFacts,
   type CarryingNow,
   type Day,
+  type RanUnmarked,
   type SampleFact,
   type Species,
   type TestWay,
@@ -92,7 +93,8 @@ export class CarryingFemalesService {
   }
 
   stateOf(facts: AnimalFacts, found: CarryingNow | undefined): CarryingState {
-    if (!found) return this.history.unanswered(facts) ? 'unanswered' : 'not-served';
+    if (!found && this.history.unanswered(facts)) return 'unanswered';
+    if (!found) return this.unmarked(facts) ? 'not-marked' : 'not-served';
     const { spell, chance } = found;
     const { probability, story } = chance;
     if (story.some((s) => s.kind === 'lost')) return 'lost';
@@ -110,13 +112,19 @@ export class CarryingFemalesService {
     return days > c.to && c.mean > 0 ? 'likely' : 'too-soon';
   }
 
-  /** Every way of testing her species, with its window for this pregnancy. */
-  private tests(facts: AnimalFacts, { spell }: CarryingNow): TestOpen[] {
+  /** Her stretch with a male that marks, where she wears no mark and nothing since says more; see `ranUnmarked`. */
+  unmarked(facts: AnimalFacts): RanUnmarked | undefined {
+    const { unmarked, spells } = this.history.of(facts);
+    return unmarked && spells.some((s) => s.on >= unmarked.from) ? undefined : unmarked;
+  }
+
+  /** Every way of testing her species, with its window for a pregnancy from a day of service on. */
+  private tests(facts: AnimalFacts, servedOn: Day): TestOpen[] {
     const today = this.clock.today();
     const { tests } = this.book.state.settings(facts.record.species);
     // By her last service, as the book judges it: should she have taken then, an earlier test would not find it.
     const { spells, lastBirthOn } = this.history.of(facts);
-    const female = { servedOn: spells.at(-1)?.lastOn ?? spell.lastOn, lastBirthOn };
+    const female = { servedOn: Math.max(spells.at(-1)?.lastOn ?? servedOn, servedOn) as Day, lastBirthOn };
     return TEST_WAYS.flatMap((way) => {
       const rules = tests[way];
       if (!rules) return [];
@@ -126,7 +134,7 @@ export class CarryingFemalesService {
           isUsed: rules.isUsed > 0,
           window: testWindow(rules, female),
           early: tooSoon(rules, female, today),
-          isDone: facts.pregnancyTests.some((t) => t.way === way && t.on > spell.lastOn && t.result !== 'doubtful'),
+          isDone: facts.pregnancyTests.some((t) => t.way === way && t.on > servedOn && t.result !== 'doubtful'),
         },
       ];
     });
@@ -136,8 +144,9 @@ export class CarryingFemalesService {
   openTests(facts: AnimalFacts): TestOpen[] {
     const found = this.history.chance(facts);
     const state = this.stateOf(facts, found);
-    if (!found || state === 'empty' || state === 'lost') return [];
-    return this.tests(facts, found).filter(
+    if (!found) return this.scansOfUnmarked(facts);
+    if (state === 'empty' || state === 'lost') return [];
+    return this.tests(facts, found.spell.lastOn).filter(
       ({ way, isDone, window }) =>
         !isDone &&
         windowStage(window, this.clock.today()) !== 'over' &&
@@ -146,8 +155,14 @@ export class CarryingFemalesService {
     );
   }
 
+  /** A mark may have been missed: from its first day on a scan may find young nobody knows of. */
+  private scansOfUnmarked(facts: AnimalFacts): TestOpen[] {
+    const unmarked = this.unmarked(facts);
+    return unmarked ? this.tests(facts, unmarked.from).filter((t) => t.way !== 'blood' && !t.isDone) : [];
+  }
+
   private windows(facts: AnimalFacts, found: CarryingNow): TestWindowView[] {
-    return this.tests(facts, found).map(({ way, window, isDone, early }) => ({
+    return this.tests(facts, found.spell.lastOn).map(({ way, window, isDone, early }) => ({
       way,
       window: windowView(window),
       isDone,

@@ -1,7 +1,7 @@
 import type { BirthsView, CarryingView, DamView, MatingView, TodayView } from '@yaylak/contract';
 import { addDays, dayOf, isoOf } from '@yaylak/core';
 import { Clock } from '../common/clock';
-import { aGroup, fact, get, goatHerd, testApp, uuid, type TestApp } from '../tests/testApp';
+import { aGroup, arrival, fact, get, goatHerd, move, testApp, uuid, type TestApp } from '../tests/testApp';
 
 /** What every page says of one doe, as her year goes on; today is 23 November 2026. */
 let t: TestApp;
@@ -127,5 +127,45 @@ describe('scanned in young, and no birth is written down', () => {
     expect(await lookAt()).toEqual([]);
     on(isoOf(addDays(dayOf('2026-10-05'), 60)));
     expect((await onMating())?.reasons.map((r) => r.code)).not.toContain('unanswered');
+  });
+});
+
+describe('ewes with a ram', () => {
+  const [ram, ewe] = [uuid(), uuid()];
+  let flock: string;
+  beforeEach(async () => {
+    flock = await aGroup(t, 'Ewes');
+    await t.post(
+      arrival(ram, { sex: 'male', bornOn: '2022-04-01', on: '2022-04-01' }),
+      arrival(ewe, { bornOn: '2023-04-01', on: '2023-04-01' }),
+      move(ewe, flock, '2024-04-01'),
+    );
+  });
+  const put = (on: string, more: object = {}) =>
+    t.post(fact('stay', ram, { on, groupId: flock, isTeaser: false, ...more }));
+  const seen = async () => {
+    const view = await get<CarryingView>(t, '/api/carrying?species=sheep');
+    return { row: view.females.find((f) => f.tag.animalId === ewe), view };
+  };
+  const scanned = (more: object = {}) =>
+    t.post(fact('pregnancy-test', ewe, { on: '2026-11-23', way: 'scan', result: 'carrying', ...more }));
+
+  it('not marked after a cycle with a raddled ram she is not in young but on a list of her own, and can be scanned', async () => {
+    await put('2026-10-01', { colour: 'blue' });
+    const { row, view } = await seen();
+    expect(row).toMatchObject({ state: 'not-marked', chance: null, isOverdue: false });
+    expect(view.testing.find((p) => p.way === 'scan')?.ready.map((r) => r.animalId)).toEqual([ewe]);
+    expect((await get<BirthsView>(t, '/api/births?species=sheep')).expected).toEqual([]);
+    expect((await scanned())[0]?.status).toBe('kept');
+  });
+
+  it('22 days with a ram that does not mark, a scan is too soon in the book as it is on the page', async () => {
+    await put('2026-11-01');
+    const { row } = await seen();
+    const told = row?.windows.find((w) => w.way === 'scan')?.tooSoon;
+    expect(told).toBeTruthy();
+    const [refused] = await scanned();
+    expect(refused).toMatchObject({ status: 'refused', refusal: { code: 'test-too-soon', test: told } });
+    expect((await scanned({ reason: 'the vet was here' }))[0]?.status).toBe('kept');
   });
 });

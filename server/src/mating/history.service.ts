@@ -2,6 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { MarkColour } from '@yaylak/contract';
 import {
   carryingOf,
+  femaleHistory,
   groupOn,
   heatsSeen,
   isPresent,
@@ -18,6 +19,7 @@ import {
   type CarryingNow,
   type Day,
   type Exposure,
+  type FemaleHistory,
   type Heat,
   type Service,
   type SiredLitter,
@@ -28,23 +30,20 @@ import {
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 
-/** What is known of a female's heats and services. */
-export interface FemaleHistory {
-  readonly heats: readonly Heat[];
-  readonly spells: readonly Spell[];
-  readonly lastBirthOn: Day | undefined;
-  readonly hasGivenBirth: boolean;
-}
-
 interface Kept {
   readonly version: number;
   readonly today: Day;
   readonly histories: Map<string, FemaleHistory>;
-  readonly exposures: readonly Exposure[];
   readonly shares: Map<Species, number>;
 }
 
-const NO_HISTORY: FemaleHistory = { heats: [], spells: [], lastBirthOn: undefined, hasGivenBirth: false };
+const NO_HISTORY: FemaleHistory = {
+  heats: [],
+  spells: [],
+  lastBirthOn: undefined,
+  hasGivenBirth: false,
+  unmarked: undefined,
+};
 
 /** Heats, services and what came of them, of all females; worked out once a version of the book. */
 @Injectable()
@@ -68,7 +67,7 @@ export class MatingHistoryService {
 
   /** Every stay of a male with a group, teasers too. */
   get exposures(): readonly Exposure[] {
-    return this.read().exposures;
+    return this.book.state.exposures;
   }
 
   /** Males that may sire, with a female now: by the group she is in. */
@@ -148,89 +147,20 @@ export class MatingHistoryService {
   }
 
   private history(facts: AnimalFacts): FemaleHistory {
-    const { species } = facts.record;
-    const settings = this.book.state.settings(species);
-    const all = this.book.state.litters.birthsOf(facts.record.id);
-    const heats = heatsSeen(facts.heats, settings);
-    const births = all.map((b) => ({ on: b.on, young: b.alive + b.dead }));
-    const gone = facts.departures[0]?.on;
-    // Who left is judged by what was known then: no birth is to be expected of her any more.
-    const asOf = (gone === undefined ? this.clock.today() : Math.min(gone, this.clock.today())) as Day;
-    return {
-      heats,
-      spells: spells(
-        {
-          services: [...facts.services, ...this.unseenServices(facts, births), ...this.ranWith(facts, births, asOf)],
-          // Without a cycle a red vulva comes and goes in young as well: only who lifts for the buck is back.
-          heatDays: heats.flatMap((h) =>
-            h.isStanding || settings.heatCycleDays.mean > 0 ? [dayOfMoment(h.seenAt)] : [],
-          ),
-          births,
-          emptyOn: emptyDays(facts),
-        },
-        settings,
-        asOf,
-      ),
-      lastBirthOn: births.at(-1)?.on,
-      hasGivenBirth: births.length > 0,
-    };
-  }
-
-  /** Births no service was written down for, of females that ran with males then: any of these may be the sire. */
-  private unseenServices(facts: AnimalFacts, births: readonly { readonly on: Day }[]): Service[] {
-    const { gestationDays: g } = this.book.state.settings(facts.record.species);
-    return births.flatMap((birth): Service[] => {
-      const on = addDays(birth.on, -g.mean);
-      const isKnown = facts.services.some(
-        (s) => s.on >= addDays(birth.on, -g.to - 4) && s.on <= addDays(birth.on, -g.from + 4),
-      );
-      const maleIds = isKnown ? [] : this.runningWith(facts, on);
-      return maleIds.length === 0 ? [] : [{ on, at: undefined, way: 'ran-with', maleIds }];
+    return femaleHistory(facts, {
+      exposures: this.exposures,
+      births: this.book.state.litters.birthsOf(facts.record.id),
+      settings: this.book.state.settings(facts.record.species),
+      today: this.clock.today(),
     });
-  }
-
-  /** Stretches she ran with males and no service was written down of. */
-  private ranWith(facts: AnimalFacts, births: readonly { readonly on: Day }[], asOf: Day): Service[] {
-    const { bornOn, species } = facts.record;
-    const settings = this.book.state.settings(species);
-    const oldEnough = bornOn === undefined ? undefined : addDays(bornOn, settings.femaleFirstMatingDays);
-    const ran = this.exposures.filter((e) => {
-      const to = e.to ?? asOf;
-      const wasThere = groupOn(facts, e.from) === e.groupId || groupOn(facts, to) === e.groupId;
-      return !e.isTeaser && wasThere && (facts.arrivedOn ?? e.from) <= to && (oldEnough ?? e.from) <= e.from;
-    });
-    const serviceDays = facts.services.map((s) => s.on);
-    return ranWithServices({ ran, serviceDays, birthDays: births.map((b) => b.on) }, settings, asOf);
   }
 
   private read(): Kept {
-    const { version, animals } = this.book.state;
+    const { version } = this.book.state;
     const today = this.clock.today();
     if (this.kept?.version === version && this.kept.today === today) return this.kept;
-    const exposures = [...animals.values()].flatMap((f) => stays(f));
-    return (this.kept = { version, today, histories: new Map(), exposures, shares: new Map() });
+    return (this.kept = { version, today, histories: new Map(), shares: new Map() });
   }
-}
-
-/** Days she was told empty, or was found to have lost it. */
-const emptyDays = ({ pregnancyTests, losses }: AnimalFacts): Day[] => [
-  ...pregnancyTests.flatMap((t) => (t.result === 'empty' ? [t.on] : [])),
-  ...losses.map((l) => l.on),
-];
-
-/** A male's stays; one that left the holding stays no longer. */
-function stays(facts: AnimalFacts): Exposure[] {
-  return facts.stays.map((s): Exposure => {
-    const end = facts.stayEnds.find((e) => e.stayId === s.entryId)?.on;
-    const gone = facts.departures[0]?.on;
-    return {
-      maleId: facts.record.id,
-      groupId: s.groupId,
-      from: s.on,
-      to: end ?? gone,
-      isTeaser: s.isTeaser || facts.record.sex === 'castrate',
-    };
-  });
 }
 
 /** Whether a stay goes on today. */

@@ -54,6 +54,36 @@ describe('the answer', () => {
     expect(await screen.findByRole('alert')).toHaveTextContent('The server is away');
   });
 
+  it('lists those that ran with a raddled male and wear no mark by themselves, and asks what came of the long overdue', async () => {
+    await show({
+      females: [
+        aFemale({ tag: SECOND, state: 'not-marked', chance: null, birth: null }),
+        aFemale({ state: 'unanswered', chance: null }),
+      ],
+    });
+    expect(
+      screen.getByText('1 with no outcome on record, 1 ran with him and not marked.', { exact: false }),
+    ).toBeVisible();
+    const unmarked = screen.getByRole('heading', { name: 'Ran with a raddled male, no mark (1)' });
+    expect(
+      within(unmarked.parentElement as HTMLElement).getByText('ran with a raddled male, no mark seen'),
+    ).toBeVisible();
+    expect(screen.getByText('what came of her?')).toBeVisible();
+    expect(screen.getByText('was due 25 Feb')).toBeVisible();
+  });
+
+  it('opens the sheet of a loss for whom it was sent here, and closes it for good', async () => {
+    const { user, path } = renderPage(<CarryingPage />, {
+      answers: { 'GET /api/carrying': aCarrying({ females: [aFemale()] }) },
+      at: '/carrying?species=goat&lost=f1',
+    });
+    const sheet = within(await screen.findByRole('dialog', { name: 'Thyme: a test, a look or a loss' }));
+    expect(sheet.getByLabelText('What')).toHaveValue('loss');
+    await user.keyboard('{Escape}');
+    await waitFor(() => expect(path()).toBe('/carrying?species=goat'));
+    expect(screen.queryByRole('dialog')).toBeNull();
+  });
+
   it('asks anew for a group, a male or a season', async () => {
     const { user, asked, path } = await show();
     await user.selectOptions(screen.getByLabelText('Served by'), 'm1');

@@ -85,9 +85,23 @@ export function CarryingPage() {
         </Empty>
       )}
       <Testing view={data} />
-      {females.length > 0 ? (
-        <FemaleRows females={females} view={data} onWrite={setOpen} onAsk={(f) => setChosenId(f.tag.animalId)} />
-      ) : null}
+      {(
+        [
+          ['One by one', females.filter((f) => f.state !== 'not-marked')],
+          ['Ran with a raddled male, no mark', females.filter((f) => f.state === 'not-marked')],
+        ] as const
+      ).map(([title, own]) =>
+        own.length === 0 ? null : (
+          <FemaleRows
+            key={title}
+            title={title}
+            females={own}
+            view={data}
+            onWrite={setOpen}
+            onAsk={(f) => setChosenId(f.tag.animalId)}
+          />
+        ),
+      )}
       {open === 'results' ? <ResultsSheet onClose={() => setOpen(undefined)} /> : null}
       {open === 'steps' ? <StepsSheet species={data.species} onClose={() => setOpen(undefined)} /> : null}
       {lost && open === undefined ? (

@@ -20,6 +20,7 @@ import { shortDate } from '../../words/format';
 import { knownText, STATE_WORDS } from './words';
 
 interface Props {
+  readonly title: string;
   readonly females: readonly CarryingFemaleView[];
   readonly view: CarryingView;
   readonly onWrite: (female: CarryingFemaleView) => void;
@@ -29,12 +30,14 @@ interface Props {
 const SHOWN = 40;
 
 /** Each female: her service, what is known, how likely she carries, and what comes next. */
-export function FemaleRows({ females, view, onWrite, onAsk }: Props) {
+export function FemaleRows({ title, females, view, onWrite, onAsk }: Props) {
   const [isAll, setAll] = useState(false);
   const shown = isAll ? females : females.slice(0, SHOWN);
   return (
     <Panel>
-      <h2>One by one ({females.length})</h2>
+      <h2>
+        {title} ({females.length})
+      </h2>
       <Middle>
         <thead>
           <tr>
@@ -180,6 +183,8 @@ const State = styled.b`
     color: ${colour('moss')};
   }
   &[data-state='empty'],
+  &[data-state='over-time'],
+  &[data-state='unanswered'],
   &[data-state='lost'],
   &[data-state='doubtful'] {
     color: ${colour('madder')};

@@ -18,6 +18,7 @@ export const STATE_WORDS: Readonly<Record<CarryingState, string>> = {
   empty: 'empty',
   lost: 'lost hers',
   'not-served': 'not served',
+  'not-marked': 'not marked',
   'over-time': 'overdue',
   unanswered: 'what came of her?',
 };
@@ -35,6 +36,7 @@ const ORDER: readonly CarryingState[] = [
   'too-soon',
   'likely',
   'in-young',
+  'not-marked',
   'not-served',
 ];
 export const inOrder = (females: readonly CarryingFemaleView[]): CarryingFemaleView[] =>
@@ -48,6 +50,7 @@ export const inOrder = (females: readonly CarryingFemaleView[]): CarryingFemaleV
 export function knownText(f: CarryingFemaleView, species: Species): string {
   const { chance, tests } = f;
   if (f.state === 'unanswered') return f.birth ? `was due ${shortDate(f.birth.bestFrom)}` : 'was due';
+  if (f.state === 'not-marked') return 'ran with a raddled male, no mark seen';
   if (!chance) return 'not served';
   const [one, many] = SPECIES_WORDS[species].young.unknown;
   const signs = chance.story.flatMap((s): string[] => {
@@ -82,7 +85,7 @@ export function answerText({ females, species, curve, isCurrent }: CarryingView)
   const sure = females.filter(isSure).length;
   const n = (...states: CarryingState[]): number =>
     females.filter((f) => states.includes(f.state) && !isSure(f)).length;
-  const served = females.filter((f) => f.state !== 'not-served').length;
+  const unserved = females.filter((f) => f.state === 'not-served').length;
   const likely = n('likely', 'in-young');
   const parts = [
     `${sure} of ${countText(females.length, words[0], words[1])} very likely in young`,
@@ -92,7 +95,8 @@ export function answerText({ females, species, curve, isCurrent }: CarryingView)
     ...(n('too-soon') > 0 ? [`${n('too-soon')} too soon to say`] : []),
     ...(n('doubtful') > 0 ? [`${n('doubtful')} doubtful`] : []),
     ...(n('empty', 'lost') > 0 ? [`${n('empty', 'lost')} empty`] : []),
-    ...(served < females.length ? [`${females.length - served} not served`] : []),
+    ...(n('not-marked') > 0 ? [`${n('not-marked')} ran with him and not marked`] : []),
+    ...(unserved > 0 ? [`${unserved} not served`] : []),
   ];
   const until = females.flatMap((f) => f.whatNow?.serveUntil ?? []).sort()[0];
   return `${parts.join(', ')}.${until ? ` Who is empty can be served again until ${shortDate(until)}.` : ''}`;
