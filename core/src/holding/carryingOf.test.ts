@@ -3,7 +3,7 @@ import type { Day } from '../calendar';
 import { spells, type Service } from '../mating';
 import { SPECIES_TABLE, type TestRules } from '../species';
 import { day } from '../tests/builders';
-import { carryingOf, openServices, pregnancyEndedOn, unansweredOf } from './carryingOf';
+import { carryingOf, openServices, pregnancyEndedOn, unansweredOf } from '.';
 
 const goat = SPECIES_TABLE.goat;
 const TODAY = day('2026-11-23');

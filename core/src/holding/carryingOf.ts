@@ -1,18 +1,9 @@
-import { birthSpread, birthWindow, siresOfBirth, stillToCome, type BirthSpread, type SireChance } from '../births';
+import { birthSpread, birthWindow, stillToCome, type BirthSpread } from '../births';
 import type { AnimalFacts } from '../book';
 import { addDays, type Day, type Window } from '../calendar';
 import { CARRYING_FROM, type Spell } from '../mating';
-import {
-  carriedSpell,
-  carryingChance,
-  tooSoon,
-  type AgeFit,
-  type CarriedSpell,
-  type CarryingChance,
-  type ScannedAge,
-  type TestReading,
-} from '../pregnancy';
-import type { SpeciesSettings } from '../species';
+import { carriedSpell, carryingChance, type AgeFit, type CarriedSpell, type CarryingChance } from '../pregnancy';
+import { openServices, pregnancyEndedOn, readings, type CarryingContext, type OpenServices } from './openServices';
 
 /** A female's pregnancy as far as it is known: by which service, since when, how likely, and when it ends. */
 export interface CarryingNow extends CarriedSpell {
@@ -24,96 +15,8 @@ export interface CarryingNow extends CarriedSpell {
   readonly isOverTime: boolean;
 }
 
-/** What is known of her beside her own entries. */
-export interface CarryingContext {
-  /** All her services, put together by heat, in order. */
-  readonly spells: readonly Spell[];
-  readonly lastBirthOn: Day | undefined;
-  /** Share of services that take, of her species here. */
-  readonly prior: number;
-  readonly settings: SpeciesSettings;
-  readonly today: Day;
-}
-
 /** Refused so many days after a service, the male is refused for being in young, and not for being too late. */
 const CHECK_FROM_DAYS = 4;
-
-/**
- * The last day that ended a pregnancy of hers and with it all that was seen of it: a birth, a loss after which she was
- * served, or the end of a time that brought nothing and after which she was. A loss that nothing followed is part of
- * the story that it ended.
- */
-export function pregnancyEndedOn(
-  { losses }: Pick<AnimalFacts, 'losses'>,
-  { spells, lastBirthOn, settings }: Pick<CarryingContext, 'spells' | 'lastBirthOn' | 'settings'>,
-): Day | undefined {
-  const isServedAfter = (day: Day): boolean => spells.some((s) => s.on > day);
-  const over = spells.map((s) => addDays(s.lastOn, settings.gestationDays.to));
-  const days = [...losses.map((l) => l.on), ...over].filter(isServedAfter);
-  return days.reduce<Day | undefined>((last, day) => (last === undefined || day > last ? day : last), lastBirthOn);
-}
-
-/** Services since a pregnancy ended, with how likely she carries from each, and the ages scanned since. */
-export interface OpenServices {
-  readonly spells: readonly Spell[];
-  /** In the order of the spells; together, that she carries at all, by what was seen up to the last of them. */
-  readonly weights: readonly number[];
-  readonly scans: readonly ScannedAge[];
-}
-
-/**
- * The services she may carry from. One she was served after is not forgotten: that she came to the male again speaks
- * against the first, and so do the tests between, but neither is proof.
- * @param since after this day; undefined from the beginning
- * @param until up to this day
- */
-export function openServices(
-  facts: Pick<AnimalFacts, 'pregnancyTests'>,
-  { spells, lastBirthOn, prior, settings }: CarryingContext,
-  { since, until }: { readonly since: Day | undefined; readonly until: Day },
-): OpenServices {
-  const isIn = (day: Day): boolean => (since === undefined || day > since) && day <= until;
-  const open = spells.filter((s) => isIn(s.on));
-  let weights: number[] = [];
-  open.forEach((spell, i) => {
-    const carried = weights.reduce((s, w) => s + w, 0);
-    weights.push((1 - carried) * prior);
-    const next = open[i + 1];
-    if (!next) return;
-    const before = carried + (1 - carried) * prior;
-    const tests = readings(facts, spell.lastOn, settings, lastBirthOn).filter((t) => t.on <= next.on);
-    const seen = carryingChance(
-      { servedOn: spell.lastOn, prior: before, returnedOn: next.on, tests },
-      settings,
-      next.on,
-    );
-    weights = weights.map((w) => (before === 0 ? 0 : (w * seen.probability) / before));
-  });
-  const scans = facts.pregnancyTests.flatMap((t) =>
-    t.way === 'scan' && t.ageDays !== undefined && isIn(t.on) ? [{ on: t.on, ageDays: t.ageDays }] : [],
-  );
-  return { spells: open, weights, scans };
-}
-
-/** Her tests since a service, with whether each could tell. */
-function readings(
-  { pregnancyTests }: Pick<AnimalFacts, 'pregnancyTests'>,
-  servedOn: Day,
-  settings: SpeciesSettings,
-  lastBirthOn: Day | undefined,
-): TestReading[] {
-  return pregnancyTests
-    .filter((t) => t.on > servedOn)
-    .map(({ on, way, result }): TestReading => {
-      const rules = way === 'sight' ? undefined : settings.tests[way];
-      return {
-        on,
-        way,
-        result,
-        isTooSoon: rules !== undefined && tooSoon(rules, { servedOn, lastBirthOn }, on) !== undefined,
-      };
-    });
-}
 
 /**
  * What a female may be carrying, with how likely it is; undefined after a birth, and when she is so long past her time
@@ -152,30 +55,6 @@ export function unansweredOf(facts: AnimalFacts, context: CarryingContext): Unan
 /** The last day she is waited for. */
 const overdueLimit = ({ window }: CarryingNow, { settings }: CarryingContext): Day =>
   addDays(window.closes, settings.overdueDays);
-
-/**
- * Who sired a birth, or would sire one on a day: her services before it by how likely she carried from each, by the age
- * a scan told, and by the length gestation would have had.
- * @param since the birth before it
- * @returns the likeliest first; none where no service lies within the usual range and four days of it
- */
-export function siresOfBirthOf(
-  facts: AnimalFacts,
-  context: CarryingContext,
-  { bornOn, since }: { readonly bornOn: Day; readonly since: Day | undefined },
-): readonly SireChance[] {
-  const { spells, weights, scans } = openServices(facts, context, { since, until: bornOn });
-  const found = carriedSpell(spells, scans, weights);
-  // An age that fits no service says nothing of which of them it was.
-  const shares = found?.fit?.kind === 'none-fits' ? weights : (found?.conceptions.map((c) => c.share) ?? []);
-  const candidates = spells.map(({ on, lastOn, maleIds }, i) => ({
-    from: on,
-    to: lastOn,
-    maleIds,
-    weight: shares[i] ?? 0,
-  }));
-  return siresOfBirth(bornOn, candidates, context.settings.gestationDays);
-}
 
 /** Her last pregnancy, whether or not its time is over. */
 function pregnancyOf(facts: AnimalFacts, context: CarryingContext): CarryingNow | undefined {

@@ -1,2 +1,4 @@
 export * from './carryingOf';
 export * from './femaleHistory';
+export * from './openServices';
+export * from './siresOfBirthOf';
