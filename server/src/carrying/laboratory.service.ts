@@ -35,6 +35,7 @@ export class LaboratoryService {
     const blood = this.book.state.settings(species).tests.blood;
     const female = this.book.state.tested(facts.record.id, on);
     const isOfYoung = purpose === 'pregnancy';
+    const carried = isOfYoung ? this.history.chance(facts) : undefined;
     return [
       {
         sampleId: entryId,
@@ -45,7 +46,7 @@ export class LaboratoryService {
         numbers: facts.identifiers.map((i) => i.text),
         species,
         servedOn: isOfYoung && female?.servedOn !== undefined ? isoOf(female.servedOn) : null,
-        probability: isOfYoung ? (this.history.chance(facts)?.chance.probability ?? null) : null,
+        probability: carried && !carried.isOverTime ? carried.chance.probability : null,
         isTooSoon: isOfYoung && blood !== undefined && female !== undefined && tooSoon(blood, female, on) !== undefined,
       },
     ];

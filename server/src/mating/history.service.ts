@@ -28,6 +28,7 @@ interface Kept {
   readonly version: number;
   readonly today: Day;
   readonly histories: Map<string, FemaleHistory>;
+  readonly chances: Map<string, CarryingNow | undefined>;
   readonly shares: Map<Species, number>;
 }
 
@@ -112,7 +113,10 @@ export class MatingHistoryService {
 
   /** What she may be carrying, see `carryingOf`. */
   chance(facts: AnimalFacts): CarryingNow | undefined {
-    return carryingOf(facts, this.context(facts));
+    const { chances } = this.read();
+    const { id } = facts.record;
+    if (!chances.has(id)) chances.set(id, carryingOf(facts, this.context(facts)));
+    return chances.get(id);
   }
 
   /** A pregnancy of hers nobody said the end of, see `unansweredOf`. */
@@ -153,7 +157,7 @@ export class MatingHistoryService {
     const { version } = this.book.state;
     const today = this.clock.today();
     if (this.kept?.version === version && this.kept.today === today) return this.kept;
-    return (this.kept = { version, today, histories: new Map(), shares: new Map() });
+    return (this.kept = { version, today, histories: new Map(), chances: new Map(), shares: new Map() });
   }
 }
 
