@@ -8,6 +8,8 @@ import { openServices, pregnancyEndedOn, readings, type CarryingContext, type Op
 /** A female's pregnancy as far as it is known: by which service, since when, how likely, and when it ends. */
 export interface CarryingNow extends CarriedSpell {
   readonly chance: CarryingChance;
+  /** That she carries by all but the waiting: no birth yet makes nobody empty, and nobody free. */
+  readonly beforeWaiting: number;
   /** The day of her birth, should she carry. */
   readonly spread: BirthSpread;
   readonly window: Window;
@@ -68,20 +70,24 @@ function pregnancyOf(facts: AnimalFacts, context: CarryingContext): CarryingNow 
   const rest = stillToCome(spread, today);
   const at = open.spells.indexOf(spell);
   const earlier = open.weights.slice(0, at).reduce((s, w) => s + w, 0);
-  const chance = carryingChance(
-    {
-      servedOn: spell.lastOn,
-      prior: earlier + (1 - earlier) * context.prior,
-      returnedOn: returnedOn(spell, open, fit),
-      refusedOn: facts.heats.findLast((l) => l.signs.includes('refuses') && l.on >= spell.lastOn + CHECK_FROM_DAYS)?.on,
-      tests: readings(facts, spell.lastOn, settings, lastBirthOn),
-      lostOn: facts.losses.find((l) => l.on > spell.lastOn)?.on,
-      stillToCome: rest > 0 ? rest : 1,
-    },
-    settings,
-    today,
-  );
-  return { ...carried, chance, spread, window: birthWindow(conceptions, gestationDays), isOverTime: rest <= 0 };
+  const seen = {
+    servedOn: spell.lastOn,
+    prior: earlier + (1 - earlier) * context.prior,
+    returnedOn: returnedOn(spell, open, fit),
+    refusedOn: facts.heats.findLast((l) => l.signs.includes('refuses') && l.on >= spell.lastOn + CHECK_FROM_DAYS)?.on,
+    tests: readings(facts, spell.lastOn, settings, lastBirthOn),
+    lostOn: facts.losses.find((l) => l.on > spell.lastOn)?.on,
+  };
+  const { probability: beforeWaiting } = carryingChance(seen, settings, today);
+  const chance = carryingChance({ ...seen, stillToCome: rest > 0 ? rest : 1 }, settings, today);
+  return {
+    ...carried,
+    chance,
+    beforeWaiting,
+    spread,
+    window: birthWindow(conceptions, gestationDays),
+    isOverTime: rest <= 0,
+  };
 }
 
 /** The day she was seen back on heat or served again; what a scan that fits this service saw after it is explained. */

@@ -41,7 +41,14 @@ export interface FemaleToMate {
   /** Since when a retained afterbirth or an infected womb is not cured. */
   readonly wombSince: Day | undefined;
   readonly score: number | undefined;
-  readonly served: { readonly on: Day; readonly probability: number } | undefined;
+  readonly served:
+    | {
+        readonly on: Day;
+        readonly probability: number;
+        /** Her birth is awaited: she is left alone though no birth yet has made it less likely. */
+        readonly isAwaited?: boolean;
+      }
+    | undefined;
   /** When a birth was due of which nobody said whether it came. */
   readonly dueUnanswered: Day | undefined;
 }
@@ -70,7 +77,7 @@ export function femaleReadiness(f: FemaleToMate, rules: Rules, asOf: Day): Readi
   if (f.wombSince !== undefined) reasons.push({ code: 'womb', since: f.wombSince });
   if (f.score !== undefined && f.score < mating.scoreLeast)
     reasons.push({ code: 'thin', score: f.score, least: mating.scoreLeast });
-  if (f.served && f.served.probability >= CARRYING_FROM)
+  if (f.served && (f.served.isAwaited || f.served.probability >= CARRYING_FROM))
     reasons.push({ code: 'carrying', servedOn: f.served.on, probability: f.served.probability });
   if (f.dueUnanswered !== undefined) reasons.push({ code: 'unanswered', dueOn: f.dueUnanswered });
   return readiness(reasons);

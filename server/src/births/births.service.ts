@@ -127,7 +127,7 @@ export class BirthsService {
       const { record } = facts;
       if (record.species !== species || record.sex !== 'female') return [];
       const chance = this.history.chance(facts);
-      return chance && chance.chance.probability >= AWAITED_FROM ? [{ id: record.id, facts, chance }] : [];
+      return chance && chance.beforeWaiting >= AWAITED_FROM ? [{ id: record.id, facts, chance }] : [];
     });
   }
 }

@@ -252,7 +252,7 @@ export class CarryingService {
     const found = this.history.chance(facts);
     if (found && own.includes(found.spell)) {
       const { probability } = found.chance;
-      const isEmpty = probability < EMPTY_UNDER;
+      const isEmpty = found.beforeWaiting < EMPTY_UNDER;
       return {
         conceivedOn: isEmpty ? undefined : found.conceivedOn,
         weight: isEmpty ? 0 : probability,

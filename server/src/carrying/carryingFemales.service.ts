@@ -68,7 +68,7 @@ export class CarryingFemalesService {
     const found = this.history.chance(facts);
     const groupId = groupOn(facts, today);
     const state = this.stateOf(facts, found);
-    const isAwaited = found !== undefined && (found.chance.probability >= CARRYING_FROM || state === 'too-soon');
+    const isAwaited = found !== undefined && (found.beforeWaiting >= CARRYING_FROM || state === 'too-soon');
     const unanswered = this.history.unanswered(facts);
     const birth = found && isAwaited ? found.window : unanswered?.window;
     const since = found?.spell.on ?? today;
@@ -96,9 +96,10 @@ export class CarryingFemalesService {
     if (!found && this.history.unanswered(facts)) return 'unanswered';
     if (!found) return this.unmarked(facts) ? 'not-marked' : 'not-served';
     const { spell, chance } = found;
-    const { probability, story } = chance;
+    const { story } = chance;
+    const probability = found.beforeWaiting;
     if (story.some((s) => s.kind === 'lost')) return 'lost';
-    if (found.isOverTime && probability >= CARRYING_FROM) return 'over-time';
+    if (this.clock.today() > found.window.closes && probability >= CARRYING_FROM) return 'over-time';
     const isTested = story.some((s) => s.kind === 'tested' && s.weight !== 1);
     const days = this.clock.today() - spell.lastOn;
     const { heatCycleDays: c } = this.book.state.settings(facts.record.species);
@@ -173,7 +174,7 @@ export class CarryingFemalesService {
   /** Steps before her birth that are not done yet. */
   stepsToDo(facts: AnimalFacts): { readonly step: string; readonly window: Window }[] {
     const found = this.history.chance(facts);
-    if (!found || found.chance.probability < CARRYING_FROM) return [];
+    if (!found || found.beforeWaiting < CARRYING_FROM) return [];
     const { carryingSteps, gestationDays } = this.book.state.settings(facts.record.species);
     const birthOn = addDays(found.conceivedOn, gestationDays.mean);
     return carryingSteps.flatMap((step) =>

@@ -101,6 +101,11 @@ describe('scanned in young, and no birth is written down', () => {
     const before = await chance('2026-09-08');
     expect(before).toBeGreaterThan(0.99);
     expect(await chance('2026-09-20')).toBeLessThan(before as number);
+    // Two days past her window hardly any of her days are left: less likely, but neither doubtful, to be sold, nor free.
+    expect(await chance('2026-09-24')).toBeLessThan(0.9);
+    expect(await carrying()).toMatchObject({ state: 'over-time', whatNow: null });
+    expect(await awaited()).toMatchObject({ daysOver: 2 });
+    expect((await onMating())?.reasons.map((r) => r.code)).toContain('carrying');
     expect(await chance('2026-09-27')).toBeNull();
     expect((await carrying())?.state).toBe('over-time');
     const { births } = await get<TodayView>(t, '/api/today');

@@ -11,6 +11,7 @@ import {
 } from '@yaylak/contract';
 import {
   addDays,
+  CARRYING_FROM,
   dayOfMoment,
   dayOfWeight,
   femaleReadiness,
@@ -184,7 +185,11 @@ export class FemalesToMateService {
       heatsSeen: history.heats.length,
       wombSince: this.wombSince(facts),
       score: score && today - score.on <= SCORE_DAYS ? score.score : undefined,
-      served: found && { on: found.spell.on, probability: found.chance.probability },
+      served: found && {
+        on: found.spell.on,
+        probability: found.chance.probability,
+        isAwaited: found.beforeWaiting >= CARRYING_FROM,
+      },
       dueUnanswered: this.history.unanswered(facts)?.window.bestFrom,
     };
   }
