@@ -28,7 +28,7 @@ export function littersByDam(young: Iterable<Born>): Map<string, Litter[]> {
   }
   const litters = new Map<string, Litter[]>();
   for (const [damId, list] of byDam) {
-    list.sort((a, b) => a.bornOn - b.bornOn);
+    list.sort((a, b) => a.bornOn - b.bornOn || (a.id < b.id ? -1 : 1));
     const own: { damId: string; bornOn: Day; youngIds: string[] }[] = [];
     for (const one of list) {
       const last = own.at(-1);

@@ -3,6 +3,10 @@ import type { WindowDays } from '../calendar';
 export const SPECIES = ['sheep', 'goat', 'rabbit', 'cattle'] as const;
 export type Species = (typeof SPECIES)[number];
 
+/** One value a species. */
+export const bySpecies = <T>(make: (species: Species) => T): Readonly<Record<Species, T>> =>
+  Object.fromEntries(SPECIES.map((species) => [species, make(species)])) as Record<Species, T>;
+
 export const SEXES = ['female', 'male', 'castrate', 'unknown'] as const;
 export type Sex = (typeof SEXES)[number];
 

@@ -198,7 +198,7 @@ export class AnimalPageService {
   private corrections({ weights, record: { species } }: AnimalFacts): BiasView[] {
     const used = new Set(
       weights.flatMap(({ by, method }) =>
-        isGuess(method) ? (this.book.state.biases.get(biasKey({ by, method, species })) ?? []) : [],
+        isGuess(method) ? (this.book.state.tapeBiases.get(biasKey({ by, method, species })) ?? []) : [],
       ),
     );
     return [...used].filter((b) => b.isUsed).map(biasView);

@@ -144,7 +144,8 @@ export class AnimalsService {
 
   private select({ cursor: _cursor, limit: _limit, columns: _columns, ...query }: AnimalQuery): readonly AnimalFacts[] {
     const key = JSON.stringify(query, Object.keys(query).sort());
-    const stamp = `${this.book.state.version} ${this.clock.today()}`;
+    const { version, recordsVersion } = this.book.state;
+    const stamp = `${version} ${recordsVersion} ${this.clock.today()}`;
     const known = this.kept.get(key);
     this.kept.delete(key);
     const list = known?.stamp === stamp ? known.list : this.search(query);

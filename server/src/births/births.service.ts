@@ -2,6 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { BirthListView, BirthsToComeView } from '@yaylak/contract';
 import {
   birthsToCome,
+  bySpecies,
   groupOn,
   halfWidth80,
   isoOf,
@@ -15,6 +16,7 @@ import {
   type Species,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Whole } from '../book/derived';
 import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
@@ -37,32 +39,27 @@ const OVERLAP_FROM = 0.5;
 /** Births that are to come: day by day, and who when. */
 @Injectable()
 export class BirthsService {
-  private kept: { readonly version: number; readonly today: Day; readonly of: Map<Species, BirthsToCome | undefined> } =
-    {
-      version: -1,
-      today: 0 as Day,
-      of: new Map(),
-    };
+  private readonly ofAll: Readonly<Record<Species, Whole<BirthsToCome | undefined>>>;
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.ofAll = bySpecies((species) => book.whole(() => this.ofAwaited(species, () => true)));
+  }
 
   /** Births of a species from today on; of some of its females, where they are named. */
   toCome(species: Species, among?: ReadonlySet<string>): BirthsToCome | undefined {
-    const today = this.clock.today();
-    const { version } = this.book.state;
-    if (this.kept.version !== version || this.kept.today !== today) this.kept = { version, today, of: new Map() };
-    if (!among && this.kept.of.has(species)) return this.kept.of.get(species);
+    return among ? this.ofAwaited(species, (id) => among.has(id)) : this.ofAll[species].get();
+  }
+
+  private ofAwaited(species: Species, isAsked: (id: string) => boolean): BirthsToCome | undefined {
     const carrying = this.awaited(species).flatMap(({ id, chance }): Carrying[] =>
-      among && !among.has(id) ? [] : [{ spread: chance.spread, probability: chance.chance.probability }],
+      isAsked(id) ? [{ spread: chance.spread, probability: chance.chance.probability }] : [],
     );
-    const found = birthsToCome(carrying, today);
-    if (!among) this.kept.of.set(species, found);
-    return found;
+    return birthsToCome(carrying, this.clock.today());
   }
 
   async view(species: Species, among: ReadonlySet<string>): Promise<BirthsToComeView | null> {

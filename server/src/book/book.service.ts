@@ -18,16 +18,19 @@ import {
   factLists,
   mainIdentifier,
   readingBefore,
+  type AnimalFacts,
   type AnimalRecord,
   type Refusal,
 } from '@yaylak/core';
 import { Clock } from '../common/clock';
 import { checkpoint, isBusy, reconnect, settle } from '../database/openBook';
-import { HoldingState, type Undo } from './holdingState';
+import { Derived, Whole } from './derived';
+import { HoldingState } from './holdingState';
 import { loadBook } from './loadBook';
 import { toChecked } from './toChecked';
 import { readEntries } from './readEntries';
 import { shapeEntry, type Shaped } from './shape';
+import type { Undo } from './stamps';
 import { isAnimalEntry, writeEntries, writeStrikes } from './writeEntries';
 
 /** What a batch will do, worked out before a row is written. */
@@ -86,10 +89,9 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
 
   /** Reads the whole book into memory anew. */
   async load(): Promise<void> {
-    const { state, findings, nextSeq } = await loadBook(this.orm.em.fork(), this.clock.today());
+    const { state, findings, nextSeq } = await loadBook(this.orm.em.fork(), this.clock.today(), this.state);
     this.findings = findings;
     this.nextSeq = nextSeq;
-    state.version = this.state.version + 1;
     this.state = state;
     this.isInDoubt = false;
   }
@@ -191,6 +193,23 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
   /** Replaces an animal's record after it was written. */
   setRecord(record: AnimalRecord): void {
     this.state.setRecord(record);
+  }
+
+  /**
+   * A value of each animal that is kept until the animal, or one it hangs on, or the day changes.
+   * @param also what else it hangs on: a figure of all animals
+   */
+  derived<T>(compute: (facts: AnimalFacts) => T, also?: (facts: AnimalFacts) => number): Derived<T> {
+    return new Derived(
+      () => this.state,
+      compute,
+      also ? (facts) => `${this.clock.today()} ${also(facts)}` : () => this.clock.today(),
+    );
+  }
+
+  /** A value of the whole book that is kept until a fact, a setting or the day is another. */
+  whole<T>(compute: () => T): Whole<T> {
+    return new Whole(() => [this.state.version, this.clock.today()], compute);
   }
 
   /** How an animal is called in a message. */

@@ -8,13 +8,10 @@ import {
   factLists,
   femaleHistory,
   insertByDayInPlace,
+  isGuess,
   isPresent,
   normalised,
   parseDay,
-  sameDayPairs,
-  scaleBiases,
-  scorerBiases,
-  scorerPairs,
   testedFemale,
   withOverrides,
   type AnimalFacts,
@@ -33,11 +30,14 @@ import {
   type TestedFemale,
 } from '@yaylak/core';
 import type { AnimalEntry, ArrivalEntry, PlanFacts, ProductFacts, SampleEntry, ScorersSetting } from '@yaylak/contract';
+import { Biases } from './biases';
 import { birthFact } from './birthFacts';
+import { Derived, Whole } from './derived';
 import { Family } from './family';
 import { Litters } from './litters';
 import { matingFact } from './matingFacts';
 import { pregnancyFact } from './pregnancyFacts';
+import { Stamps, type Undo } from './stamps';
 import { recordOf } from './toChecked';
 
 export interface GroupRecord {
@@ -62,12 +62,9 @@ export interface PlanRecord {
 }
 
 /** Entries after which a male may run with others than before. */
-const STAY_ENTRIES: readonly string[] = ['stay', 'stay-end', 'harness', 'departure', 'arrival'];
+const STAY_ENTRIES: readonly string[] = ['stay', 'stay-end', 'harness', 'departure'];
 /** Entries the family is read anew after. */
 const FAMILY_ENTRIES: readonly string[] = ['arrival', 'gene-test'];
-
-/** Takes a change of the state back again. */
-export type Undo = () => void;
 
 /**
  * The book's present state in memory, struck entries left out: all lists and plans read from here. It changes only in
@@ -77,38 +74,125 @@ export class HoldingState {
   readonly animals = new Map<string, AnimalFacts>();
   readonly groups = new Map<string, GroupRecord>();
   readonly youngByParent = new Map<string, Set<string>>();
-  /** Grows with every change; whoever keeps derived figures keeps them for one version. */
-  version = 0;
-  /** Grows with every change of an animal, its parents or its gene tests. */
-  familyVersion = 0;
-  /** Grows with every change of whom males run with. */
-  private staysVersion = 0;
-  private exposuresKept: { readonly version: number; readonly all: readonly Exposure[] } | undefined;
-  /** Who is kin to whom. */
-  readonly family = new Family(this);
-  /** Who was born by whom, and reared. */
-  readonly litters = new Litters(this);
   readonly products = new Map<string, ProductRecord>();
   readonly jobs = new Set<string>();
   readonly plans = new Map<string, PlanRecord>();
+  private readonly stamps: Stamps;
+  private readonly biases = new Biases();
+  /** Stands for whom males run with, and for all kinship: another with each change of these. */
+  private readonly staysStamps: Stamps;
+  private readonly familyStamps: Stamps;
+  /** Stands for the settings, and for groups, products and plans. */
+  private readonly settingsStamps: Stamps;
+  private readonly recordsStamps: Stamps;
   private readonly tubes = new Map<string, SampleFact[]>();
   private readonly wearers = new Map<string, Set<string>>();
+  private readonly groupMembers = new Map<string, Set<string>>();
   private settingsTable = withOverrides({});
-  private scorers: ScorersSetting = { setRight: [] };
-  private scorersKept:
-    | { readonly version: number; readonly pairs: readonly ScorerPair[]; readonly biasOf: ReadonlyMap<string, number> }
-    | undefined;
-  private biasesKept: { readonly version: number; readonly byKey: ReadonlyMap<string, ScaleBias> } | undefined;
+  private presentKept:
+    { readonly version: number; readonly asOf: Day; readonly all: readonly AnimalFacts[] } | undefined;
+  /** Who is kin to whom. */
+  readonly family: Family;
+  /** Who was born by whom, and reared. */
+  readonly litters: Litters;
+  private readonly allExposures: Whole<readonly Exposure[]>;
+  private readonly dailyOf: Derived<readonly Reading[]>;
+  private readonly scoresOf: Derived<readonly ScoreOnDay[]>;
+
+  /** @param before the state of the same book that this one takes the place of */
+  constructor(before?: HoldingState) {
+    this.stamps = new Stamps(before?.stamps.newest);
+    this.staysStamps = new Stamps(before?.staysStamps.newest);
+    this.familyStamps = new Stamps(before?.familyStamps.newest);
+    this.settingsStamps = new Stamps(before?.settingsStamps.newest);
+    this.recordsStamps = new Stamps(before?.recordsStamps.newest);
+    this.family = new Family(this);
+    this.litters = new Litters(this);
+    this.allExposures = new Whole(
+      () => [this.staysStamps.version],
+      () => [...this.animals.values()].flatMap((f) => exposuresOf(f)),
+    );
+    this.dailyOf = new Derived(
+      () => this,
+      (facts) => dailyWeights(facts, this.tapeBiases),
+    );
+    this.scoresOf = new Derived(
+      () => this,
+      (facts) => dailyScores(facts.scores, this.biases.scorerBias),
+    );
+  }
+
+  /** Another with every change of a fact or a setting, and the same again when a change is taken back. */
+  get version(): number {
+    this.settle();
+    return this.stamps.version;
+  }
+
+  /** Another with every change of an animal, its parents or its gene tests. */
+  get familyVersion(): number {
+    return this.familyStamps.version;
+  }
+
+  /** Another with every change of a setting. */
+  get settingsVersion(): number {
+    return this.settingsStamps.version;
+  }
+
+  /** Another with every change of a group, a product or a plan. */
+  get recordsVersion(): number {
+    return this.recordsStamps.version;
+  }
+
+  /** In which state an animal, or another its figures hang on, was last touched. */
+  stampOf(animalId: string): number {
+    this.settle();
+    return this.stamps.of(animalId);
+  }
 
   setOverrides(overrides: SpeciesOverrides): void {
     this.settingsTable = withOverrides(overrides);
-    this.familyVersion++;
-    this.version++;
+    this.changedAll();
   }
 
   setScorers(scorers: ScorersSetting): void {
-    this.scorers = scorers;
-    this.version++;
+    this.biases.setScorers(scorers);
+    this.changedAll();
+  }
+
+  /** Everything may be another: the settings changed, or the book was read. */
+  private changedAll(): void {
+    for (const stamps of [this.stamps, this.staysStamps, this.familyStamps, this.settingsStamps, this.recordsStamps])
+      stamps.touchAll();
+  }
+
+  setGroup(group: GroupRecord): void {
+    this.groups.set(group.id, group);
+    this.recordsStamps.touchAll();
+  }
+
+  removeGroup(id: string): void {
+    this.groups.delete(id);
+    this.recordsStamps.touchAll();
+  }
+
+  removeProduct(id: string): void {
+    this.products.delete(id);
+    this.recordsStamps.touchAll();
+  }
+
+  setProduct(product: ProductRecord): void {
+    this.products.set(product.id, product);
+    this.recordsStamps.touchAll();
+  }
+
+  setPlan(plan: PlanRecord): void {
+    this.plans.set(plan.id, plan);
+    this.recordsStamps.touchAll();
+  }
+
+  removePlan(id: string): void {
+    this.plans.delete(id);
+    this.recordsStamps.touchAll();
   }
 
   settings(species: Species): SpeciesSettings {
@@ -119,42 +203,41 @@ export class HoldingState {
     return this.settingsTable;
   }
 
-  /** How each person's tape and eye read beside the scale, by `biasKey`; worked out once a version. */
-  get biases(): ReadonlyMap<string, ScaleBias> {
-    if (this.biasesKept?.version !== this.version) {
-      const pairs = [...this.animals.values()].flatMap((f) => sameDayPairs(f.weights, f.record.species));
-      const byKey = new Map(scaleBiases(pairs).map((b) => [biasKey(b), b]));
-      this.biasesKept = { version: this.version, byKey };
-    }
-    return this.biasesKept.byKey;
+  /** How each person's tape and eye read beside the scale, by `biasKey`. */
+  get tapeBiases(): ReadonlyMap<string, ScaleBias> {
+    this.settle();
+    return this.biases.byKey;
   }
 
   /** An animal's readings by day, guesses set right. */
   daily(facts: AnimalFacts): readonly Reading[] {
-    return dailyWeights(facts, this.biases);
+    return this.dailyOf.of(facts);
   }
 
-  /** How the scorers felt the same animals; worked out once a version. */
+  /** How the scorers felt the same animals. */
   get scorerPairs(): readonly ScorerPair[] {
-    return this.scorersRead().pairs;
+    this.settle();
+    return this.biases.scorerPairs;
   }
 
   /** An animal's scores by day, set right by the scorers the holding sets right. */
   scores(facts: AnimalFacts): readonly ScoreOnDay[] {
-    return dailyScores(facts.scores, this.scorersRead().biasOf);
+    return this.scoresOf.of(facts);
   }
 
-  private scorersRead(): NonNullable<HoldingState['scorersKept']> {
-    if (this.scorersKept?.version === this.version) return this.scorersKept;
-    const pairs = scorerPairs([...this.animals.values()].map((f) => f.scores));
-    const { reference, setRight } = this.scorers;
-    const biases = reference === undefined ? [] : scorerBiases(pairs, reference);
-    const used = biases.filter((b) => b.isUsable && setRight.includes(b.by));
-    return (this.scorersKept = {
-      version: this.version,
-      pairs,
-      biasOf: new Map(used.map((b) => [b.by, b.bias])),
-    });
+  /** Touches those whose readings are set right otherwise since a hand has another bias. */
+  private settle(): void {
+    const { keys, scorers } = this.biases.settle();
+    if (keys.size + scorers.size === 0) return;
+    const kin = new Set<string>();
+    for (const facts of this.animals.values()) {
+      const { species } = facts.record;
+      const isOther =
+        facts.weights.some(({ method, by }) => isGuess(method) && keys.has(biasKey({ method, by, species }))) ||
+        facts.scores.some((s) => scorers.has(s.by));
+      if (isOther) for (const id of this.litters.kinOf(facts)) kin.add(id);
+    }
+    this.stamps.touch(kin);
   }
 
   /** The state as the rules of the book see it. */
@@ -174,13 +257,9 @@ export class HoldingState {
     };
   }
 
-  /** Every stay of a male with a group, teasers too; worked out once for the stays there are. */
+  /** Every stay of a male with a group, teasers too. */
   get exposures(): readonly Exposure[] {
-    if (this.exposuresKept?.version !== this.staysVersion) {
-      const all = [...this.animals.values()].flatMap((f) => exposuresOf(f));
-      this.exposuresKept = { version: this.staysVersion, all };
-    }
-    return this.exposuresKept.all;
+    return this.allExposures.get();
   }
 
   /** What a test of a female on a day hangs on, see `testedFemale`. */
@@ -192,8 +271,16 @@ export class HoldingState {
     return testedFemale(femaleHistory(facts, { exposures: this.exposures, births, settings, today: on }), births, on);
   }
 
-  present(asOf: Day): AnimalFacts[] {
-    return [...this.animals.values()].filter((facts) => isPresent(facts, asOf));
+  /** Those on the holding on a day, in the order they came. */
+  present(asOf: Day): readonly AnimalFacts[] {
+    const { version } = this;
+    if (this.presentKept?.version !== version || this.presentKept.asOf !== asOf)
+      this.presentKept = {
+        version,
+        asOf,
+        all: [...this.animals.values()].filter((facts) => isPresent(facts, asOf)),
+      };
+    return this.presentKept.all;
   }
 
   *wearersOf(plainText: string): Iterable<AnimalFacts> {
@@ -203,50 +290,74 @@ export class HoldingState {
     }
   }
 
+  /** Puts another record in an animal's place; its parents, old and new, and their young are touched with it. */
   setRecord(record: AnimalRecord): void {
     const facts = this.animals.get(record.id);
     if (!facts) return;
-    this.unlinkParents(facts.record);
-    facts.record = record;
-    this.linkParents(record);
-    this.familyVersion++;
-    this.staysVersion++;
-    this.version++;
+    const kin = this.touchedBy(facts, true);
+    this.replaceRecord(facts, record);
+    for (const id of this.touchedBy(facts, true)) kin.add(id);
+    this.stamps.touch(kin);
+    this.familyStamps.touchAll();
+    this.staysStamps.touchAll();
   }
 
   /** Adds an entry's fact. */
   apply(entry: AnimalEntry): Undo {
-    return this.withVersion(this.withFamily(entry, this.applied(entry)));
+    return this.changing(entry, () => this.applied(entry));
   }
 
-  /** What was derived meanwhile does not hold any more once it is undone. */
-  private withVersion(undo: Undo): Undo {
+  /** Takes a struck entry's fact out. */
+  strike(entry: AnimalEntry): Undo {
+    return this.changing(entry, () => this.struck(entry));
+  }
+
+  /**
+   * Adds the facts of a book that is being read, where nobody has asked for a figure yet.
+   * @param next what an entry is applied by, with the record its animal has now
+   */
+  async filled(fill: (next: (entry: AnimalEntry, record?: AnimalRecord) => void) => Promise<void>): Promise<void> {
+    await fill((entry, record) => {
+      this.applied(entry);
+      const facts = this.animals.get(entry.animalId);
+      if (facts && record) this.replaceRecord(facts, record);
+    });
+    this.changedAll();
+  }
+
+  private replaceRecord(facts: AnimalFacts, record: AnimalRecord): void {
+    this.unlinkParents(facts.record);
+    facts.record = record;
+    this.linkParents(record);
+    this.litters.noteFosterings(record.id);
+  }
+
+  /** Makes a change, marks whom it touches before and after, and takes the marks back with it. */
+  private changing(entry: AnimalEntry, change: () => Undo): Undo {
+    const isStay = STAY_ENTRIES.includes(entry.type);
+    const facts = this.animals.get(entry.animalId);
+    const kin = facts ? this.touchedBy(facts, isStay) : new Set<string>();
+    const undo = change();
+    const after = this.animals.get(entry.animalId);
+    if (after) for (const id of this.touchedBy(after, isStay)) kin.add(id);
+    const undos = [this.stamps.touch(kin)];
+    if (isStay) undos.push(this.staysStamps.touch([]));
+    if (FAMILY_ENTRIES.includes(entry.type)) undos.push(this.familyStamps.touch([]));
     return () => {
       undo();
-      this.version++;
+      for (const back of undos) back();
     };
   }
 
-  /** Lets the family be read anew after a change of it, and after its undoing. */
-  private withFamily(entry: AnimalEntry, undo: Undo): Undo {
-    if (STAY_ENTRIES.includes(entry.type)) {
-      this.staysVersion++;
-      const back = undo;
-      undo = () => {
-        this.staysVersion++;
-        back();
-      };
-    }
-    if (!FAMILY_ENTRIES.includes(entry.type)) return undo;
-    this.familyVersion++;
-    return () => {
-      this.familyVersion++;
-      undo();
-    };
+  /** Whose figures may hang on an animal: its kin, and, of a male's stays, all that were ever in those groups. */
+  private touchedBy(facts: AnimalFacts, isStay: boolean): Set<string> {
+    const kin = this.litters.kinOf(facts);
+    if (isStay)
+      for (const { groupId } of facts.stays) for (const id of this.groupMembers.get(groupId) ?? []) kin.add(id);
+    return kin;
   }
 
   private applied(entry: AnimalEntry): Undo {
-    this.version++;
     if (entry.type === 'arrival') return this.applyArrival(entry);
     const facts = this.animals.get(entry.animalId);
     if (!facts) throw new Error(`entry ${entry.id} speaks of an animal that is not in the book`);
@@ -260,9 +371,13 @@ export class HoldingState {
       case 'identifier-end':
         return insert(facts.identifierEnds, { ...base, identifierId: entry.identifierId, how: entry.how });
       case 'move':
+        this.addMember(entry.groupId, entry.animalId);
         return insert(facts.moves, { ...base, groupId: entry.groupId });
       case 'weight':
-        return insert(facts.weights, { ...base, kg: entry.kg, method: entry.method, by: entry.writtenBy });
+        return noted(
+          () => this.biases.noteWeight(facts),
+          insert(facts.weights, { ...base, kg: entry.kg, method: entry.method, by: entry.writtenBy }),
+        );
       case 'mark': {
         const { colour, place, purpose, until } = entry;
         return insert(facts.marks, { ...base, colour, place, purpose, until: until ? parseDay(until) : undefined });
@@ -287,7 +402,10 @@ export class HoldingState {
       case 'litter-weight':
         return insert(facts.litterWeights, { ...base, totalKg: entry.totalKg, count: entry.count });
       case 'score':
-        return insert(facts.scores, { ...base, score: entry.score, by: entry.scoredBy });
+        return noted(
+          () => this.biases.noteScore(facts),
+          insert(facts.scores, { ...base, score: entry.score, by: entry.scoredBy }),
+        );
       case 'mob':
         return insert(facts.mobs, { ...base, mob: entry.mob });
       case 'check':
@@ -317,20 +435,15 @@ export class HoldingState {
       case 'feed':
       case 'pen-stage': {
         const { list, fact } = birthFact(entry, facts, base);
-        return insert(list, fact);
+        const undo = insert(list, fact);
+        return entry.type === 'fostering' ? noted(() => this.litters.noteFosterings(entry.animalId), undo) : undo;
       }
       case 'note':
         return () => undefined;
     }
   }
 
-  /** Takes a struck entry's fact out. */
-  strike(entry: AnimalEntry): Undo {
-    return this.withVersion(this.withFamily(entry, this.struck(entry)));
-  }
-
   private struck(entry: AnimalEntry): Undo {
-    this.version++;
     const facts = this.animals.get(entry.animalId);
     if (!facts) return () => undefined;
     if (entry.type === 'arrival') {
@@ -352,9 +465,16 @@ export class HoldingState {
       const at = list.findIndex((f) => f.entryId === entry.id);
       if (at < 0) continue;
       const [taken] = list.splice(at, 1);
-      return () => {
-        if (taken) list.splice(at, 0, taken);
-      };
+      return noted(
+        () => {
+          if (entry.type === 'weight') this.biases.noteWeight(facts);
+          if (entry.type === 'score') this.biases.noteScore(facts);
+          if (entry.type === 'fostering') this.litters.noteFosterings(entry.animalId);
+        },
+        () => {
+          if (taken) list.splice(at, 0, taken);
+        },
+      );
     }
     return () => undefined;
   }
@@ -396,6 +516,12 @@ export class HoldingState {
     );
   }
 
+  private addMember(groupId: string, animalId: string): void {
+    const set = this.groupMembers.get(groupId);
+    if (set) set.add(animalId);
+    else this.groupMembers.set(groupId, new Set([animalId]));
+  }
+
   private addWearer(text: string, animalId: string): void {
     const plain = normalised(text);
     const set = this.wearers.get(plain);
@@ -421,5 +547,14 @@ function insert<T extends { readonly entryId: string; readonly on: Day }>(list: 
   insertByDayInPlace(list, fact);
   return () => {
     list.splice(list.indexOf(fact), 1);
+  };
+}
+
+/** Tells of a change when it was made, and when it is taken back. */
+function noted(note: () => void, undo: Undo): Undo {
+  note();
+  return () => {
+    undo();
+    note();
   };
 }

@@ -11,54 +11,44 @@ import {
   type Species,
   type SpeciesSettings,
 } from '@yaylak/core';
+import { Derived, type Stamped } from './derived';
 
 /** What litters need of the book. */
-interface Book {
+interface Book extends Stamped {
   readonly animals: ReadonlyMap<string, AnimalFacts>;
   readonly youngByParent: ReadonlyMap<string, ReadonlySet<string>>;
-  /** Grows with every change. */
-  readonly version: number;
   settings(species: Species): SpeciesSettings;
 }
 
-interface Kept {
-  readonly version: number;
-  readonly litters: Map<string, readonly Litter[]>;
-  readonly births: Map<string, readonly Birth[]>;
-  /** All young that were ever put under another dam or reared by hand, by every dam they have to do with. */
-  fostered: ReadonlyMap<string, readonly string[]> | undefined;
-}
-
-/** Who was born by whom, and reared by whom; worked out when it is asked for, once a version of the book. */
+/** Who was born by whom, and reared by whom; worked out when it is asked for. */
 export class Litters {
-  private kept: Kept | undefined;
+  /** Young that were ever put under another dam or reared by hand, by every dam they have to do with. */
+  private readonly fostered = new Map<string, Set<string>>();
+  private readonly damsOfFostered = new Map<string, readonly string[]>();
+  private readonly litters: Derived<readonly Litter[]>;
+  private readonly births: Derived<readonly Birth[]>;
 
-  constructor(private readonly book: Book) {}
+  constructor(private readonly book: Book) {
+    this.litters = new Derived(
+      () => book,
+      (facts) => this.read(facts.record.id),
+    );
+    this.births = new Derived(
+      () => book,
+      (facts) => birthsOf(this.litters.of(facts), facts.births),
+    );
+  }
 
   /** Litters a female has had by the young on record, oldest first. */
   of(damId: string): readonly Litter[] {
-    const { litters } = this.read();
-    const known = litters.get(damId);
-    if (known) return known;
-    const young = [...(this.book.youngByParent.get(damId) ?? [])].flatMap((id): Born[] => {
-      const record = this.book.animals.get(id)?.record;
-      return record?.bornOn === undefined || record.damId !== damId
-        ? []
-        : [{ id, species: record.species, bornOn: record.bornOn, damId }];
-    });
-    const found = littersByDam(young).get(damId) ?? [];
-    litters.set(damId, found);
-    return found;
+    const facts = this.book.animals.get(damId);
+    return facts ? this.litters.of(facts) : [];
   }
 
   /** Her births, written down or known by their young, in order. */
   birthsOf(damId: string): readonly Birth[] {
-    const { births } = this.read();
-    const known = births.get(damId);
-    if (known) return known;
-    const found = birthsOf(this.of(damId), this.book.animals.get(damId)?.births ?? []);
-    births.set(damId, found);
-    return found;
+    const facts = this.book.animals.get(damId);
+    return facts ? this.births.of(facts) : [];
   }
 
   /** A young as its rearing is reckoned with; undefined without a birth date. */
@@ -77,8 +67,37 @@ export class Litters {
 
   /** All young that may ever have been with a dam: her own, and those put under her. */
   youngAbout(damId: string): Reared[] {
-    const ids = new Set([...(this.book.youngByParent.get(damId) ?? []), ...(this.fostered().get(damId) ?? [])]);
-    return [...ids].flatMap((id) => this.reared(id) ?? []);
+    return [...this.idsAbout(damId)].flatMap((id) => this.reared(id) ?? []);
+  }
+
+  /**
+   * Whose figures may hang on an animal: it itself, its parents and those it was put under, and the young of all these
+   * dams; hers too.
+   */
+  kinOf({ record: { id, damId, sireId, sex } }: AnimalFacts): Set<string> {
+    const dams = new Set([damId, ...(this.damsOfFostered.get(id) ?? [])].flatMap((d) => d ?? []));
+    // A sire's young hang on nothing of his; a hundred of them are left alone.
+    if (sex !== 'male') dams.add(id);
+    const kin = new Set([id, ...dams, ...(sireId === undefined ? [] : [sireId])]);
+    for (const dam of dams) for (const young of this.idsAbout(dam)) kin.add(young);
+    return kin;
+  }
+
+  /** Reads anew under whom a young was put; after each change of its fosterings or its dam. */
+  noteFosterings(id: string): void {
+    for (const damId of this.damsOfFostered.get(id) ?? []) this.fostered.get(damId)?.delete(id);
+    const facts = this.book.animals.get(id);
+    if (!facts || facts.fosterings.length === 0) {
+      this.damsOfFostered.delete(id);
+      return;
+    }
+    const dams = [...new Set([facts.record.damId, ...facts.fosterings.map((f) => f.damId)])].flatMap((d) => d ?? []);
+    this.damsOfFostered.set(id, dams);
+    for (const damId of dams) {
+      const set = this.fostered.get(damId);
+      if (set) set.add(id);
+      else this.fostered.set(damId, new Set([id]));
+    }
   }
 
   /**
@@ -88,7 +107,7 @@ export class Litters {
   rearingType(facts: AnimalFacts, asOf: Day): number | undefined {
     const { id, rearingType: typed, damId, species } = facts.record;
     const dams = [damId, facts.fosterings.at(-1)?.damId].flatMap((d) => d ?? []);
-    const isFostered = dams.some((d) => this.fostered().has(d)) || facts.fosterings.length > 0;
+    const isFostered = dams.some((d) => (this.fostered.get(d)?.size ?? 0) > 0) || facts.fosterings.length > 0;
     const isWritten = damId !== undefined && (this.book.animals.get(damId)?.births.length ?? 0) > 0;
     if (!isFostered && (typed !== undefined || !isWritten)) return typed;
     const young = this.reared(id);
@@ -98,22 +117,17 @@ export class Litters {
     return rearingType(young, each, this.book.settings(species).weaningDays.bestFrom, asOf);
   }
 
-  private fostered(): ReadonlyMap<string, readonly string[]> {
-    const kept = this.read();
-    if (kept.fostered) return kept.fostered;
-    const by = new Map<string, string[]>();
-    for (const { record, fosterings } of this.book.animals.values()) {
-      if (fosterings.length === 0) continue;
-      for (const damId of new Set([record.damId, ...fosterings.map((f) => f.damId)]))
-        if (damId !== undefined) by.set(damId, [...(by.get(damId) ?? []), record.id]);
-    }
-    return (kept.fostered = by);
+  private read(damId: string): readonly Litter[] {
+    const young = [...(this.book.youngByParent.get(damId) ?? [])].flatMap((id): Born[] => {
+      const record = this.book.animals.get(id)?.record;
+      return record?.bornOn === undefined || record.damId !== damId
+        ? []
+        : [{ id, species: record.species, bornOn: record.bornOn, damId }];
+    });
+    return littersByDam(young).get(damId) ?? [];
   }
 
-  private read(): Kept {
-    const { version } = this.book;
-    if (this.kept?.version !== version)
-      this.kept = { version, litters: new Map(), births: new Map(), fostered: undefined };
-    return this.kept;
+  private idsAbout(damId: string): Set<string> {
+    return new Set([...(this.book.youngByParent.get(damId) ?? []), ...(this.fostered.get(damId) ?? [])]);
   }
 }

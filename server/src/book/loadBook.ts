@@ -35,9 +35,10 @@ export interface LoadedBook {
 /**
  * Reads the whole book into memory. A record that cannot be used as it is stored is left out and named; the rest
  * stands, so that no page ever fails for one of them.
+ * @param before the state this one takes the place of
  */
-export async function loadBook(em: EntityManager, today: Day): Promise<LoadedBook> {
-  const state = new HoldingState();
+export async function loadBook(em: EntityManager, today: Day, before: HoldingState): Promise<LoadedBook> {
+  const state = new HoldingState(before);
   const holding = await em.findOne(HoldingEntity, 1);
   const findings: BookFinding[] = [];
   if (holding) {
@@ -132,21 +133,21 @@ export async function applyAll(
   versions: ReadonlyMap<string, number>,
   onUnfit?: (entry: AnimalEntry) => void,
 ): Promise<void> {
-  for (const [i, { entry, struckBy }] of kept.entries()) {
-    if (i % AT_ONCE === AT_ONCE - 1) await breathe();
-    if (struckBy !== undefined || !isAnimalEntry(entry)) continue;
-    const isUnsure = onUnfit !== undefined && WITH_LISTS.has(entry.type);
-    if (isUnsure && shapeEntry(entry).kind === 'faulty') {
-      onUnfit(entry);
-      continue;
+  await state.filled(async (apply) => {
+    for (const [i, { entry, struckBy }] of kept.entries()) {
+      if (i % AT_ONCE === AT_ONCE - 1) await breathe();
+      if (struckBy !== undefined || !isAnimalEntry(entry)) continue;
+      const isUnsure = onUnfit !== undefined && WITH_LISTS.has(entry.type);
+      if (isUnsure && shapeEntry(entry).kind === 'faulty') {
+        onUnfit(entry);
+        continue;
+      }
+      try {
+        apply(entry, entry.type === 'arrival' ? recordOf(entry, versions.get(entry.animalId) ?? 1) : undefined);
+      } catch (error) {
+        if (!onUnfit) throw error;
+        onUnfit(entry);
+      }
     }
-    try {
-      state.apply(entry);
-    } catch (error) {
-      if (!onUnfit) throw error;
-      onUnfit(entry);
-      continue;
-    }
-    if (entry.type === 'arrival') state.setRecord(recordOf(entry, versions.get(entry.animalId) ?? 1));
-  }
+  });
 }

@@ -87,8 +87,7 @@ export class GroupsService {
           'Moves, stays of males, jobs or plans speak of it. Close it instead.',
         );
       await this.book.transact((tx) => tx.nativeDelete(GroupEntity, { id }));
-      this.book.state.groups.delete(id);
-      this.book.state.version++;
+      this.book.state.removeGroup(id);
     });
   }
 
@@ -102,8 +101,7 @@ export class GroupsService {
   }
 
   private keep(record: GroupRecord): void {
-    this.book.state.groups.set(record.id, record);
-    this.book.state.version++;
+    this.book.state.setGroup(record);
   }
 
   private refuseSameName(name: string, id: string): void {

@@ -32,6 +32,7 @@ import {
   type Species,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Derived, Whole } from '../book/derived';
 import { Clock } from '../common/clock';
 import { gainView } from '../common/views';
 
@@ -53,46 +54,43 @@ const FRESH_YOUNG_DAYS = 400;
 /** Stretch of readings a gain is judged over. */
 const PERIOD_DAYS = 60;
 
-/** Growth of the animals in the book: loads, lets core compute, keeps the answer for one version of the book. */
+/** Growth of the animals in the book: loads, lets core compute, keeps the answers. */
 @Injectable()
 export class GrowthService {
-  private snapshotKept: { readonly version: number; readonly today: Day; readonly value: GrowthSnapshot } | undefined;
-  /** A ranking asks for the same animal several times over. */
-  private readonly growingKept = new WeakMap<
-    AnimalFacts,
-    { readonly version: number; readonly value: GrowingAnimal | undefined }
-  >();
-  private readonly factorsKept = new Map<string, { readonly version: number; readonly value: FactorsInUse }>();
+  private readonly all: Whole<GrowthSnapshot>;
+  private readonly lastGains: Derived<Gain>;
+  /** Of one young enough to be compared, its gain of late. */
+  private readonly lateGains: Derived<WithGain | undefined>;
+  private readonly growers: Derived<GrowingAnimal | undefined>;
+  private readonly records = new Map<number, Derived<FactorRecord | undefined>>();
+  private readonly factorsInUse = new Map<string, Whole<FactorsInUse>>();
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
-
-  snapshot(): GrowthSnapshot {
-    const today = this.clock.today();
-    const { version } = this.book.state;
-    if (this.snapshotKept?.version === version && this.snapshotKept.today === today) return this.snapshotKept.value;
-    const value = this.computeSnapshot(today);
-    this.snapshotKept = { version, today, value };
-    return value;
+  ) {
+    this.all = book.whole(() => this.computeSnapshot());
+    this.lastGains = book.derived((facts) =>
+      lastGain(this.book.state.daily(facts), this.book.state.settings(facts.record.species)),
+    );
+    this.lateGains = book.derived((facts) => this.lateGain(facts));
+    this.growers = book.derived((facts) => this.readGrowing(facts));
   }
 
-  private computeSnapshot(today: Day): GrowthSnapshot {
+  snapshot(): GrowthSnapshot {
+    return this.all.get();
+  }
+
+  private computeSnapshot(): GrowthSnapshot {
+    const today = this.clock.today();
     const gains = new Map<string, Gain>();
     const lines = new Map<string, number>();
     const groupOf = new Map<string, { key: string; memberIds: string[] }>();
     const young: WithGain[] = [];
     for (const facts of this.book.state.present(today)) {
-      const { id, species, sex, bornOn } = facts.record;
-      const daily = this.book.state.daily(facts);
-      const settings = this.book.state.settings(species);
-      gains.set(id, lastGain(daily, settings));
-      const last = daily.at(-1);
-      if (bornOn === undefined || !last || today - bornOn > FRESH_YOUNG_DAYS) continue;
-      // Over the readings of two months: two weighings alone are too often too soon to tell.
-      const gain = gainOverPeriod(daily, { from: addDays(last.on, -PERIOD_DAYS), to: last.on }, settings);
-      young.push({ id, species, sex, bornOn, groupId: groupOn(facts, today), gain });
+      gains.set(facts.record.id, this.lastGains.of(facts));
+      const own = this.lateGains.of(facts);
+      if (own) young.push(own);
     }
     for (const group of contemporaryGroups(young)) {
       const memberIds = group.members.map((m) => m.id);
@@ -103,6 +101,18 @@ export class GrowthService {
       }
     }
     return { gains, lines, groupOf, notGrowing: notGrowing(young, (today - FRESH_DAYS) as Day) };
+  }
+
+  private lateGain(facts: AnimalFacts): WithGain | undefined {
+    const today = this.clock.today();
+    const { id, species, sex, bornOn } = facts.record;
+    const daily = this.book.state.daily(facts);
+    const last = daily.at(-1);
+    if (bornOn === undefined || !last || today - bornOn > FRESH_YOUNG_DAYS) return undefined;
+    // Over the readings of two months: two weighings alone are too often too soon to tell.
+    const period = { from: addDays(last.on, -PERIOD_DAYS), to: last.on };
+    const gain = gainOverPeriod(daily, period, this.book.state.settings(species));
+    return { id, species, sex, bornOn, groupId: groupOn(facts, today), gain };
   }
 
   /** The last gain with its verdict against the contemporaries' line. */
@@ -120,12 +130,7 @@ export class GrowthService {
 
   /** An animal as the growth functions want it. @returns undefined without a birth date */
   growing(facts: AnimalFacts): GrowingAnimal | undefined {
-    const { version } = this.book.state;
-    const kept = this.growingKept.get(facts);
-    if (kept?.version === version) return kept.value;
-    const value = this.readGrowing(facts);
-    this.growingKept.set(facts, { version, value });
-    return value;
+    return this.growers.of(facts);
   }
 
   private readGrowing(facts: AnimalFacts): GrowingAnimal | undefined {
@@ -140,21 +145,25 @@ export class GrowthService {
   /** Factors in use for a species at a standard age: the table, and the holding's own where it has records enough. */
   factors(species: Species, standardDays: number): FactorsInUse {
     const key = `${species} ${standardDays}`;
-    const { version } = this.book.state;
-    const kept = this.factorsKept.get(key);
-    if (kept?.version === version) return kept.value;
-    const settings = this.book.state.settings(species);
+    const known = this.factorsInUse.get(key) ?? this.book.whole(() => this.fitted(species, standardDays));
+    this.factorsInUse.set(key, known);
+    return known.get();
+  }
+
+  private fitted(species: Species, standardDays: number): FactorsInUse {
+    const read =
+      this.records.get(standardDays) ??
+      this.book.derived((facts) => {
+        const animal = this.growing(facts);
+        return animal && factorRecord(animal, standardDays, this.book.state.settings(facts.record.species));
+      });
+    this.records.set(standardDays, read);
     const records: FactorRecord[] = [];
     for (const facts of this.book.state.animals.values()) {
-      if (facts.record.species !== species) continue;
-      const animal = this.growing(facts);
-      if (!animal) continue;
-      const record = factorRecord(animal, standardDays, settings);
+      const record = facts.record.species === species ? read.of(facts) : undefined;
       if (record) records.push(record);
     }
-    const value = fitFactors(records, settings.growthFactors);
-    this.factorsKept.set(key, { version, value });
-    return value;
+    return fitFactors(records, this.book.state.settings(species).growthFactors);
   }
 
   /** An animal's weight set to an age. @returns undefined without a reading near it */

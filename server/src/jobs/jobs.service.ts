@@ -59,7 +59,6 @@ export class JobsService {
         }),
       );
       this.book.state.jobs.add(job.id);
-      this.book.state.version++;
       return this.toView({ ...job, finishedAt: null });
     });
   }
@@ -69,10 +68,7 @@ export class JobsService {
     return this.book.exclusively(async () => {
       const row = await this.orm.em.fork().findOne(JobEntity, id);
       if (!row) throw notFound('job');
-      if (row.finishedAt === null) {
-        await this.book.transact((em) => em.nativeUpdate(JobEntity, { id }, { finishedAt }));
-        this.book.state.version++;
-      }
+      if (row.finishedAt === null) await this.book.transact((em) => em.nativeUpdate(JobEntity, { id }, { finishedAt }));
       return this.toView({ ...(row as unknown as JobRow), finishedAt: row.finishedAt ?? finishedAt });
     });
   }

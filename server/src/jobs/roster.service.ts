@@ -54,7 +54,7 @@ export class RosterService {
       gone: this.gone(today),
       products: this.products.list().filter((p) => !p.isClosed),
       templates: await this.templates.list(),
-      biases: [...this.book.state.biases.values()].map(biasView),
+      biases: [...this.book.state.tapeBiases.values()].map(biasView),
       nextNumbers: Object.fromEntries(
         SPECIES.map((s) => [s, this.holding.nextNumbers(s, 'female', NUMBERS_AHEAD).numbers]),
       ) as RosterView['nextNumbers'],

@@ -35,6 +35,7 @@ import {
 } from '@yaylak/core';
 import { afterbirthOf } from '../births/afterbirth';
 import { BookService } from '../book/book.service';
+import type { Derived } from '../book/derived';
 import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
 import { MatingHistoryService } from './history.service';
@@ -47,16 +48,22 @@ const SCORE_DAYS = 150;
 /** Each female's readiness, heats and services. */
 @Injectable()
 export class FemalesToMateService {
-  private readonly readinessKept = new WeakMap<
-    AnimalFacts,
-    { readonly version: number; readonly today: Day; readonly value: Readiness<FemaleReason> }
-  >();
+  /** It takes a growth curve, so it is kept. */
+  private readonly readinesses: Derived<Readiness<FemaleReason>>;
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.readinesses = book.derived(
+      (facts) => {
+        const today = this.clock.today();
+        return femaleReadiness(this.toMate(facts, today), this.book.state.settings(facts.record.species), today);
+      },
+      (facts) => history.takingShare(facts.record.species),
+    );
+  }
 
   view(facts: AnimalFacts): FemaleToMateView {
     const today = this.clock.today();
@@ -86,15 +93,9 @@ export class FemalesToMateService {
     };
   }
 
-  /** Whether she may be mated today; worked out once a version of the book, as it takes a growth curve. */
+  /** Whether she may be mated today. */
   readiness(facts: AnimalFacts): Readiness<FemaleReason> {
-    const today = this.clock.today();
-    const { version } = this.book.state;
-    const known = this.readinessKept.get(facts);
-    if (known?.version === version && known.today === today) return known.value;
-    const value = femaleReadiness(this.toMate(facts, today), this.book.state.settings(facts.record.species), today);
-    this.readinessKept.set(facts, { version, today, value });
-    return value;
+    return this.readinesses.of(facts);
   }
 
   /** The heat she is on, or was on so lately that a service is still judged by it. */

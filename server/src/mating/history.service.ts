@@ -10,6 +10,7 @@ import {
   takingShare,
   unansweredOf,
   addDays,
+  bySpecies,
   type AnimalFacts,
   type CarryingContext,
   type CarryingNow,
@@ -22,15 +23,8 @@ import {
   type Unanswered,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Derived, Whole } from '../book/derived';
 import { Clock } from '../common/clock';
-
-interface Kept {
-  readonly version: number;
-  readonly today: Day;
-  readonly histories: Map<string, FemaleHistory>;
-  readonly chances: Map<string, CarryingNow | undefined>;
-  readonly shares: Map<Species, number>;
-}
 
 const NO_HISTORY: FemaleHistory = {
   heats: [],
@@ -40,24 +34,27 @@ const NO_HISTORY: FemaleHistory = {
   unmarked: undefined,
 };
 
-/** Heats, services and what came of them, of all females; worked out once a version of the book. */
+/** Heats, services and what came of them, of all females. */
 @Injectable()
 export class MatingHistoryService {
-  private kept: Kept | undefined;
+  private readonly histories: Derived<FemaleHistory>;
+  private readonly chances: Derived<CarryingNow | undefined>;
+  private readonly shares: Readonly<Record<Species, Whole<number>>>;
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.histories = book.derived((facts) => this.history(facts));
+    this.chances = book.derived(
+      (facts) => carryingOf(facts, this.context(facts)),
+      (facts) => this.takingShare(facts.record.species),
+    );
+    this.shares = bySpecies((species) => book.whole(() => this.readShare(species)));
+  }
 
   of(facts: AnimalFacts): FemaleHistory {
-    if (facts.record.sex !== 'female') return NO_HISTORY;
-    const { histories } = this.read();
-    const known = histories.get(facts.record.id);
-    if (known) return known;
-    const found = this.history(facts);
-    histories.set(facts.record.id, found);
-    return found;
+    return facts.record.sex === 'female' ? this.histories.of(facts) : NO_HISTORY;
   }
 
   /** Every stay of a male with a group, teasers too. */
@@ -97,26 +94,22 @@ export class MatingHistoryService {
 
   /** Share of services that take: the species' figure drawn toward the holding's own. */
   takingShare(species: Species): number {
-    const { shares } = this.read();
-    const known = shares.get(species);
-    if (known !== undefined) return known;
+    return this.shares[species].get();
+  }
+
+  private readShare(species: Species): number {
     const own = shareTaken(this.spellsOf(species));
     const of = own?.of ?? 0;
-    const share = takingShare(
+    return takingShare(
       this.book.state.settings(species).season.conceptionShare,
       Math.round((own?.share ?? 0) * of),
       of,
     );
-    shares.set(species, share);
-    return share;
   }
 
   /** What she may be carrying, see `carryingOf`. */
   chance(facts: AnimalFacts): CarryingNow | undefined {
-    const { chances } = this.read();
-    const { id } = facts.record;
-    if (!chances.has(id)) chances.set(id, carryingOf(facts, this.context(facts)));
-    return chances.get(id);
+    return this.chances.of(facts);
   }
 
   /** A pregnancy of hers nobody said the end of, see `unansweredOf`. */
@@ -151,13 +144,6 @@ export class MatingHistoryService {
       settings: this.book.state.settings(facts.record.species),
       today: this.clock.today(),
     });
-  }
-
-  private read(): Kept {
-    const { version } = this.book.state;
-    const today = this.clock.today();
-    if (this.kept?.version === version && this.kept.today === today) return this.kept;
-    return (this.kept = { version, today, histories: new Map(), chances: new Map(), shares: new Map() });
   }
 }
 

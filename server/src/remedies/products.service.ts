@@ -3,6 +3,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { ChangeProduct, CreateProduct, FieldFault, ProductFacts, ProductView } from '@yaylak/contract';
 import { batchStock, dayOf, isoOf, normalised, type BatchStock } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Whole } from '../book/derived';
 import type { ProductRecord } from '../book/holdingState';
 import { Clock } from '../common/clock';
 import { plain } from '../common/plain';
@@ -12,13 +13,16 @@ import { ProductEntity } from './product.entity';
 /** The holding's list of products, with what is left of each. */
 @Injectable()
 export class ProductsService {
-  private given: { readonly version: number; readonly byProduct: Map<string, Map<string, number>> } | undefined;
+  /** Amounts given, by product and batch. */
+  private readonly given: Whole<Map<string, Map<string, number>>>;
 
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.given = book.whole(() => this.givenByBatch());
+  }
 
   list(): ProductView[] {
     return [...this.book.state.products.values()]
@@ -31,7 +35,7 @@ export class ProductsService {
       ...b,
       expiresOn: b.expiresOn === undefined ? undefined : dayOf(b.expiresOn),
     }));
-    return batchStock(batches, this.givenByBatch().get(id) ?? new Map(), this.clock.today());
+    return batchStock(batches, this.given.get().get(id) ?? new Map(), this.clock.today());
   }
 
   create(product: CreateProduct): Promise<ProductView> {
@@ -75,14 +79,12 @@ export class ProductsService {
           'The register speaks of it. Say that it is no longer used instead.',
         );
       await this.book.transact((em) => em.nativeDelete(ProductEntity, { id }));
-      this.book.state.products.delete(id);
-      this.book.state.version++;
+      this.book.state.removeProduct(id);
     });
   }
 
   private keep(record: ProductRecord): ProductView {
-    this.book.state.products.set(record.id, record);
-    this.book.state.version++;
+    this.book.state.setProduct(record);
     return this.view(record);
   }
 
@@ -97,17 +99,13 @@ export class ProductsService {
     return { ...product, batches, left, isLow: lowAt !== undefined && left <= lowAt };
   }
 
-  /** Amounts given, by product and batch. */
   private givenByBatch(): Map<string, Map<string, number>> {
-    const { version } = this.book.state;
-    if (this.given?.version === version) return this.given.byProduct;
     const byProduct = new Map<string, Map<string, number>>();
     for (const facts of this.book.state.animals.values())
       for (const { productId, batch = '', amount } of facts.treatments) {
         const batches = byProduct.get(productId) ?? new Map<string, number>();
         byProduct.set(productId, batches.set(batch, (batches.get(batch) ?? 0) + amount));
       }
-    this.given = { version, byProduct };
     return byProduct;
   }
 

@@ -44,14 +44,12 @@ export class PlansService {
   remove(id: string): Promise<void> {
     return this.book.exclusively(async () => {
       if ((await this.book.transact((em) => em.nativeDelete(PlanEntity, { id }))) === 0) throw notFound('plan');
-      this.book.state.plans.delete(id);
-      this.book.state.version++;
+      this.book.state.removePlan(id);
     });
   }
 
   private keep(record: PlanRecord): PlanRecord {
-    this.book.state.plans.set(record.id, record);
-    this.book.state.version++;
+    this.book.state.setPlan(record);
     return record;
   }
 

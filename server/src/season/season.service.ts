@@ -15,6 +15,7 @@ import {
 } from '@yaylak/core';
 import { AnimalPageService } from '../animals/animalPage.service';
 import { BookService } from '../book/book.service';
+import { Whole } from '../book/derived';
 import type { PlanRecord } from '../book/holdingState';
 import { Clock } from '../common/clock';
 import { HoldingService } from '../holding/holding.service';
@@ -38,16 +39,22 @@ export interface Milestone {
 /** The plans of the year against the book: whom they are for, and what came of them. */
 @Injectable()
 export class SeasonService {
-  /** For one version of the book and one day, by the plan as it was laid out. */
-  private femalesOf = { version: -1, today: 0 as Day, byPlan: new Map<YearPlan, readonly AnimalFacts[]>() };
-  private laidOut: { readonly version: number; readonly plans: readonly Laid[] } | undefined;
+  /** By the plan as it was laid out. */
+  private readonly femalesOf: Whole<Map<YearPlan, readonly AnimalFacts[]>>;
+  private readonly laidOut: Whole<readonly Laid[]>;
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(AnimalPageService) private readonly pages: AnimalPageService,
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.femalesOf = book.whole(() => new Map());
+    this.laidOut = new Whole(
+      () => [this.book.state.recordsVersion, this.book.state.settingsVersion],
+      () => this.layAllOut(),
+    );
+  }
 
   async view(): Promise<SeasonView> {
     return {
@@ -57,18 +64,18 @@ export class SeasonService {
     };
   }
 
-  /** All plans with their steps, the earliest mating first; worked out once a version of the book. */
+  /** All plans with their steps, the earliest mating first. */
   laid(): readonly Laid[] {
-    const { version } = this.book.state;
-    if (this.laidOut?.version === version) return this.laidOut.plans;
-    const plans = [...this.book.state.plans.values()]
+    return this.laidOut.get();
+  }
+
+  private layAllOut(): readonly Laid[] {
+    return [...this.book.state.plans.values()]
       .map((record) => {
         const plan = planOf(record.facts);
         return { record, plan, steps: layOut(plan, this.book.state.settings(plan.species)).steps };
       })
       .sort((a, b) => a.plan.matingOn - b.plan.matingOn || (a.record.id < b.record.id ? -1 : 1));
-    this.laidOut = { version, plans };
-    return plans;
   }
 
   planView(laid: Laid): PlanView {
@@ -95,14 +102,11 @@ export class SeasonService {
 
   /** Those a plan is for: the females of its group on the day of mating (of today while that is ahead), or all old enough. */
   females(plan: YearPlan): readonly AnimalFacts[] {
-    const today = this.clock.today();
-    const { version } = this.book.state;
-    if (this.femalesOf.version !== version || this.femalesOf.today !== today)
-      this.femalesOf = { version, today, byPlan: new Map() };
-    const known = this.femalesOf.byPlan.get(plan);
+    const byPlan = this.femalesOf.get();
+    const known = byPlan.get(plan);
     if (known) return known;
-    const found = this.findFemales(plan, today);
-    this.femalesOf.byPlan.set(plan, found);
+    const found = this.findFemales(plan, this.clock.today());
+    byPlan.set(plan, found);
     return found;
   }
 

@@ -1,0 +1,57 @@
+import type { AnimalFacts } from '@yaylak/core';
+
+/** What derived values need of the book. */
+export interface Stamped {
+  /** In which state an animal, or another its figures hang on, was last touched. */
+  stampOf(animalId: string): number;
+}
+
+/**
+ * One value an animal, worked out when it is asked for and kept until the animal, or one it hangs on, is touched. It
+ * goes with the animal's facts: those of a book read anew are others.
+ */
+export class Derived<T> {
+  private readonly kept = new WeakMap<
+    AnimalFacts,
+    { readonly stamp: number; readonly also: string | number | undefined; readonly value: T }
+  >();
+
+  /** @param also what beside its kin a value hangs on: the day, a figure of all animals */
+  constructor(
+    private readonly book: () => Stamped,
+    private readonly compute: (facts: AnimalFacts) => T,
+    private readonly also?: (facts: AnimalFacts) => string | number,
+  ) {}
+
+  of(facts: AnimalFacts): T {
+    const stamp = this.book().stampOf(facts.record.id);
+    const also = this.also?.(facts);
+    const known = this.kept.get(facts);
+    if (known?.stamp === stamp && known.also === also) return known.value;
+    const value = this.compute(facts);
+    this.kept.set(facts, { stamp, also, value });
+    return value;
+  }
+}
+
+/** One value of the whole book, kept until something it hangs on is another. */
+export class Whole<T> {
+  private kept: { readonly hangsOn: readonly unknown[]; readonly value: T } | undefined;
+
+  /**
+   * @param hangsOn versions, the day: whatever makes a value another
+   * @param compute asked for where one of these has changed
+   */
+  constructor(
+    private readonly hangsOn: () => readonly unknown[],
+    private readonly compute: () => T,
+  ) {}
+
+  get(): T {
+    const hangsOn = this.hangsOn();
+    if (this.kept && this.kept.hangsOn.every((v, i) => v === hangsOn[i])) return this.kept.value;
+    const value = this.compute();
+    this.kept = { hangsOn, value };
+    return value;
+  }
+}
