@@ -319,7 +319,8 @@ export const emptyFacts = (record: AnimalRecord): AnimalFacts => ({
 export function insertByDayInPlace<T extends { readonly on: Day }>(list: T[], fact: T): void {
   let at = list.length;
   while (at > 0 && (list[at - 1] as T).on > fact.on) at--;
-  list.splice(at, 0, fact);
+  if (at === list.length) list.push(fact);
+  else list.splice(at, 0, fact);
 }
 
 /** Takes the fact of a struck entry out again. */

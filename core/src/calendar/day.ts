@@ -20,12 +20,24 @@ export const toDay = (date: CalendarDate): Day => gregorian.toJulianDay(date) as
 /** The library date of a day. */
 export const toCalendarDate = (d: Day): CalendarDate => gregorian.fromJulianDay(d) as CalendarDate;
 
+/** Texts read before: a book says the same few thousand days hundreds of thousands of times. */
+const read = new Map<string, Day>();
+const MOST_READ = 20_000;
+
 /**
  * Reads `YYYY-MM-DD`.
  * @returns undefined when the text is no date of the calendar (29 February of a common year) or its year is outside
  * 1950-2199
  */
 export function parseDay(iso: string): Day | undefined {
+  const known = read.get(iso);
+  if (known !== undefined) return known;
+  const day = readDay(iso);
+  if (day !== undefined && read.size < MOST_READ) read.set(iso, day);
+  return day;
+}
+
+function readDay(iso: string): Day | undefined {
   if (!/^\d{4}-\d{2}-\d{2}$/.test(iso)) return undefined;
   try {
     const date = parseDate(iso);

@@ -21,22 +21,22 @@ export function birthFact(entry: BirthOrRearingEntry, facts: AnimalFacts, base: 
     case 'birth': {
       const { alive, dead, ease, presentation, mothering, afterbirth, reason } = entry;
       const at = momentOrNot(entry.at);
-      return into(facts.births, { ...base, at, alive, dead, ease, presentation, mothering, afterbirth, reason });
+      return into(facts.births, { at, alive, dead, ease, presentation, mothering, afterbirth, reason, ...base });
     }
     case 'afterbirth':
-      return into(facts.afterbirths, { ...base, state: entry.state });
+      return into(facts.afterbirths, { state: entry.state, ...base });
     case 'colostrum':
-      return into(facts.colostrums, { ...base, at: momentOf(entry.at), how: entry.how });
+      return into(facts.colostrums, { at: momentOf(entry.at), how: entry.how, ...base });
     case 'fostering':
-      return into(facts.fosterings, { ...base, damId: entry.damId });
+      return into(facts.fosterings, { damId: entry.damId, ...base });
     case 'weaning':
-      return into(facts.weanings, { ...base, isDone: entry.isDone });
+      return into(facts.weanings, { isDone: entry.isDone, ...base });
     case 'feed': {
       const { feed, kg, priceMinor } = entry;
-      return into(facts.feeds, { ...base, since: dayOf(entry.since), feed, kg, priceMinor });
+      return into(facts.feeds, { since: dayOf(entry.since), feed, kg, priceMinor, ...base });
     }
     case 'pen-stage':
-      return into(facts.penStages, { ...base, stage: entry.stage });
+      return into(facts.penStages, { stage: entry.stage, ...base });
   }
 }
 
@@ -49,16 +49,16 @@ export function birthToCheck(
     case 'birth': {
       const { alive, dead, deadYoung = [], species, reason } = entry;
       const at = momentOrNot(entry.at);
-      return { type: 'birth', ...base, at, alive, dead, deadYoung: deadYoung.length, species, reason };
+      return { type: 'birth', at, alive, dead, deadYoung: deadYoung.length, species, reason, ...base };
     }
     case 'colostrum':
-      return { type: 'colostrum', ...base, at: momentOf(entry.at) };
+      return { type: 'colostrum', at: momentOf(entry.at), ...base };
     case 'fostering':
-      return { type: 'fostering', ...base, damId: entry.damId };
+      return { type: 'fostering', damId: entry.damId, ...base };
     case 'weaning':
-      return { type: 'weaning', ...base, isDone: entry.isDone };
+      return { type: 'weaning', isDone: entry.isDone, ...base };
     case 'feed':
-      return { type: 'feed', ...base, since: dayOf(entry.since) };
+      return { type: 'feed', since: dayOf(entry.since), ...base };
     case 'afterbirth':
     case 'pen-stage':
       return { type: entry.type, ...base };

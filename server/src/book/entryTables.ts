@@ -182,3 +182,11 @@ export const ENTRY_TABLES: Readonly<Record<EntryType, EntryTable>> = {
     properties: { entryId: 'struckEntry' },
   },
 };
+
+/** Columns of each type that hold a list or a set of grades: no schema can hold these to a shape. */
+export const LISTS = Object.fromEntries(
+  Object.entries(ENTRY_TABLES).map(([type, { read = {} }]) => [
+    type,
+    Object.keys(read).filter((name) => read[name] === json),
+  ]),
+) as Record<string, readonly string[]> as Readonly<Record<EntryType, readonly string[]>>;

@@ -66,6 +66,9 @@ const STAY_ENTRIES: readonly string[] = ['stay', 'stay-end', 'harness', 'departu
 /** Entries the family is read anew after. */
 const FAMILY_ENTRIES: readonly string[] = ['arrival', 'gene-test'];
 
+/** Applies an entry; an arrival with the record its animal has now. */
+export type Fill = (entry: AnimalEntry, record?: AnimalRecord) => void;
+
 /**
  * The book's present state in memory, struck entries left out: all lists and plans read from here. It changes only in
  * one synchronous step after a commit, so that nobody ever reads what was not written.
@@ -314,9 +317,9 @@ export class HoldingState {
 
   /**
    * Adds the facts of a book that is being read, where nobody has asked for a figure yet.
-   * @param next what an entry is applied by, with the record its animal has now
+   * @param fill told what an entry is applied by
    */
-  async filled(fill: (next: (entry: AnimalEntry, record?: AnimalRecord) => void) => Promise<void>): Promise<void> {
+  async filled(fill: (apply: Fill) => Promise<void>): Promise<void> {
     await fill((entry, record) => {
       this.applied(entry);
       const facts = this.animals.get(entry.animalId);
@@ -366,50 +369,50 @@ export class HoldingState {
       case 'identifier': {
         const { kind, text, colour, ear } = entry;
         this.addWearer(text, entry.animalId);
-        return insert(facts.identifiers, { ...base, kind, text, colour, ear, shape: entry.shape });
+        return insert(facts.identifiers, { kind, text, colour, ear, shape: entry.shape, ...base });
       }
       case 'identifier-end':
-        return insert(facts.identifierEnds, { ...base, identifierId: entry.identifierId, how: entry.how });
+        return insert(facts.identifierEnds, { identifierId: entry.identifierId, how: entry.how, ...base });
       case 'move':
         this.addMember(entry.groupId, entry.animalId);
-        return insert(facts.moves, { ...base, groupId: entry.groupId });
+        return insert(facts.moves, { groupId: entry.groupId, ...base });
       case 'weight':
         return noted(
           () => this.biases.noteWeight(facts),
-          insert(facts.weights, { ...base, kg: entry.kg, method: entry.method, by: entry.writtenBy }),
+          insert(facts.weights, { kg: entry.kg, method: entry.method, by: entry.writtenBy, ...base }),
         );
       case 'mark': {
         const { colour, place, purpose, until } = entry;
-        return insert(facts.marks, { ...base, colour, place, purpose, until: until ? parseDay(until) : undefined });
+        return insert(facts.marks, { colour, place, purpose, until: until ? parseDay(until) : undefined, ...base });
       }
       case 'choice':
-        return insert(facts.choices, { ...base, decision: entry.decision });
+        return insert(facts.choices, { decision: entry.decision, ...base });
       case 'departure':
-        return insert(facts.departures, { ...base, how: entry.how, cause: entry.cause });
+        return insert(facts.departures, { how: entry.how, cause: entry.cause, ...base });
       case 'passage':
-        return insert(facts.passages, { ...base, jobId: entry.jobId, gate: entry.gate });
+        return insert(facts.passages, { jobId: entry.jobId, gate: entry.gate, ...base });
       case 'treatment': {
         const { productId, amount, unit, route, batch, meatDays, milkDays, isOffLabel = false } = entry;
-        const fact = { ...base, productId, amount, unit, route, batch, meatDays, milkDays, isOffLabel };
+        const fact = { productId, amount, unit, route, batch, meatDays, milkDays, isOffLabel, ...base };
         return insert(facts.treatments, fact);
       }
       case 'look':
-        return insert(facts.looks, { ...base, grades: entry.grades });
+        return insert(facts.looks, { grades: entry.grades, ...base });
       case 'sample':
         return this.applySample(entry, facts.samples, base);
       case 'care':
-        return insert(facts.cares, { ...base, kind: entry.kind, method: entry.method });
+        return insert(facts.cares, { kind: entry.kind, method: entry.method, ...base });
       case 'litter-weight':
-        return insert(facts.litterWeights, { ...base, totalKg: entry.totalKg, count: entry.count });
+        return insert(facts.litterWeights, { totalKg: entry.totalKg, count: entry.count, ...base });
       case 'score':
         return noted(
           () => this.biases.noteScore(facts),
-          insert(facts.scores, { ...base, score: entry.score, by: entry.scoredBy }),
+          insert(facts.scores, { score: entry.score, by: entry.scoredBy, ...base }),
         );
       case 'mob':
-        return insert(facts.mobs, { ...base, mob: entry.mob });
+        return insert(facts.mobs, { mob: entry.mob, ...base });
       case 'check':
-        return insert(facts.checks, { ...base, what: entry.what, isFound: entry.isFound });
+        return insert(facts.checks, { what: entry.what, isFound: entry.isFound, ...base });
       case 'heat':
       case 'service':
       case 'stay':
@@ -498,7 +501,7 @@ export class HoldingState {
   }
 
   private applySample(entry: SampleEntry, samples: SampleFact[], base: { entryId: string; on: Day }): Undo {
-    const fact = { ...base, animalId: entry.animalId, tube: entry.tube, purpose: entry.purpose, jobId: entry.jobId };
+    const fact = { animalId: entry.animalId, tube: entry.tube, purpose: entry.purpose, jobId: entry.jobId, ...base };
     const plain = normalised(entry.tube);
     const undo = insert(samples, fact);
     this.tubes.set(plain, [...(this.tubes.get(plain) ?? []), fact]);

@@ -1,5 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import {
+  ENTRY_TYPES,
   missingOf,
   PlanFacts,
   ProductFacts,
@@ -7,6 +8,7 @@ import {
   TemplateFacts,
   type AnimalEntry,
   type BookFinding,
+  type EntryType,
 } from '@yaylak/contract';
 import { isoOf, type Day } from '@yaylak/core';
 import { breathe } from '../common/breathe';
@@ -18,9 +20,9 @@ import { JobEntity } from '../jobs/job.entity';
 import { TemplateEntity } from '../jobs/template.entity';
 import { ProductEntity } from '../remedies/product.entity';
 import { PlanEntity } from '../season/plan.entity';
-import { ENTRY_TABLES } from './entryTables';
-import { HoldingState } from './holdingState';
-import { readEntries, type KeptEntry } from './readEntries';
+import { LISTS } from './entryTables';
+import { HoldingState, type Fill } from './holdingState';
+import { readAllOf, type KeptEntry } from './readEntries';
 import { shapeEntry } from './shape';
 import { recordOf } from './toChecked';
 import { isAnimalEntry } from './writeEntries';
@@ -73,24 +75,30 @@ export async function loadBook(em: EntityManager, today: Day, before: HoldingSta
     state.jobs.add(id);
     if (settings) isSound('job', id, StationSettings, settings);
   }
-  const kept = await readEntries(em, { all: true }, (id, type) =>
-    findings.push({ record: 'entry', id, message: `A ${type} cannot be read.` }),
-  );
   const versions = await em
     .getConnection()
     .execute<{ id: string; version: number }[]>('select id, version from animal where version > 1');
   const versionOf = new Map(versions.map((v) => [v.id, v.version]));
-  await applyAll(state, kept, versionOf, ({ id, type }) =>
-    findings.push({ record: 'entry', id, message: `A ${type} does not fit what is in the book.` }),
-  );
-  findings.push(...(await linksBroken(em)), ...clockFindings(kept, today));
+  let newest = '';
+  await state.filled(async (apply) => {
+    // Kind by kind, so that never all of a large book stands in memory twice; a list of facts is of one kind.
+    for (const type of ARRIVALS_FIRST) {
+      const kept = await readAllOf(em, type, (id) =>
+        findings.push({ record: 'entry', id, message: `A ${type} cannot be read.` }),
+      );
+      for (const { entry } of kept) if (entry.on > newest) newest = entry.on;
+      await applyInOrder(apply, kept, versionOf, ({ id }) =>
+        findings.push({ record: 'entry', id, message: `A ${type} does not fit what is in the book.` }),
+      );
+    }
+  });
+  findings.push(...(await linksBroken(em)), ...clockFindings(newest, today));
   // Asked of the table: the last entry may be one that cannot be read.
   const [last] = await em.getConnection().execute<{ seq: number | null }[]>('select max(seq) as seq from entry');
   return { state, findings, nextSeq: (last?.seq ?? 0) + 1 };
 }
 
-/** Kinds whose columns hold lists: what the schema cannot hold to a shape is looked at when it is read. */
-const WITH_LISTS = new Set(Object.entries(ENTRY_TABLES).flatMap(([type, { read }]) => (read ? [type] : [])));
+const ARRIVALS_FIRST: readonly EntryType[] = ['arrival', ...ENTRY_TYPES.filter((type) => type !== 'arrival')];
 /** Entries applied in one go, before other requests are let on. */
 const AT_ONCE = 2_000;
 /** Findings named at most: the first say enough. */
@@ -109,8 +117,7 @@ async function linksBroken(em: EntityManager): Promise<BookFinding[]> {
 }
 
 /** A clock that was set back makes facts of today look as if they were still to come. */
-function clockFindings(kept: readonly KeptEntry[], today: Day): BookFinding[] {
-  const newest = kept.reduce((latest, { entry }) => (entry.on > latest ? entry.on : latest), '');
+function clockFindings(newest: string, today: Day): BookFinding[] {
   return newest > isoOf(today)
     ? [
         {
@@ -123,31 +130,50 @@ function clockFindings(kept: readonly KeptEntry[], today: Day): BookFinding[] {
 }
 
 /**
- * Applies entries in the order they were kept, struck ones left out.
- * @param onUnfit told of an entry that cannot be applied, which is then left out; without it the entry is thrown
+ * Applies all entries of a book in the order they were kept, struck ones left out.
  * @throws Error naming the entry that speaks of an animal not in the book
  */
-export async function applyAll(
-  state: HoldingState,
+export const applyAll = (state: HoldingState, kept: readonly Pick<KeptEntry, 'entry' | 'struckBy'>[]): Promise<void> =>
+  state.filled((apply) => applyInOrder(apply, kept, new Map()));
+
+/** @param onUnfit told of an entry that cannot be applied, which is then left out; without it the entry is thrown */
+async function applyInOrder(
+  apply: Fill,
   kept: readonly Pick<KeptEntry, 'entry' | 'struckBy'>[],
   versions: ReadonlyMap<string, number>,
   onUnfit?: (entry: AnimalEntry) => void,
 ): Promise<void> {
-  await state.filled(async (apply) => {
-    for (const [i, { entry, struckBy }] of kept.entries()) {
-      if (i % AT_ONCE === AT_ONCE - 1) await breathe();
-      if (struckBy !== undefined || !isAnimalEntry(entry)) continue;
-      const isUnsure = onUnfit !== undefined && WITH_LISTS.has(entry.type);
-      if (isUnsure && shapeEntry(entry).kind === 'faulty') {
-        onUnfit(entry);
-        continue;
-      }
-      try {
-        apply(entry, entry.type === 'arrival' ? recordOf(entry, versions.get(entry.animalId) ?? 1) : undefined);
-      } catch (error) {
-        if (!onUnfit) throw error;
-        onUnfit(entry);
-      }
+  const isSound = listCheck();
+  for (const [i, { entry, struckBy }] of kept.entries()) {
+    if (i % AT_ONCE === AT_ONCE - 1) await breathe();
+    if (struckBy !== undefined || !isAnimalEntry(entry)) continue;
+    if (onUnfit && !isSound(entry)) {
+      onUnfit(entry);
+      continue;
     }
-  });
+    try {
+      apply(entry, entry.type === 'arrival' ? recordOf(entry, versions.get(entry.animalId) ?? 1) : undefined);
+    } catch (error) {
+      if (!onUnfit) throw error;
+      onUnfit(entry);
+    }
+  }
 }
+
+/** Whether the lists in an entry are as its class wants them; asked once for each list that is found. */
+function listCheck(): (entry: AnimalEntry) => boolean {
+  const known = new Map<string, boolean>();
+  return (entry) => {
+    const lists = LISTS[entry.type];
+    if (lists.length === 0) return true;
+    const key = JSON.stringify([entry.type, ...lists.map((name) => entry[name as keyof AnimalEntry])]);
+    const found = known.get(key) ?? shapeEntry({ ...NOT_READ, ...entry }).kind === 'entry';
+    if (known.size < MOST_LISTS) known.set(key, found);
+    return found;
+  };
+}
+
+/** Stands for what is not read of an entry: the schema holds it to its shape. */
+const NOT_READ = { writtenAt: '2026-01-01T00:00:00.000Z', source: 'hand' };
+/** Lists remembered as good or bad. */
+const MOST_LISTS = 50_000;

@@ -17,26 +17,26 @@ export type MatingEntry =
 export function matingFact(entry: MatingEntry, facts: AnimalFacts, base: Fact): FactInto {
   switch (entry.type) {
     case 'heat':
-      return into(facts.heats, { ...base, at: momentOf(entry.at), signs: entry.signs });
+      return into(facts.heats, { at: momentOf(entry.at), signs: entry.signs, ...base });
     case 'service': {
       const { way, maleIds, straw, colour, isCheck = false } = entry;
-      return into(facts.services, { ...base, at: momentOrNot(entry.at), way, maleIds, straw, colour, isCheck });
+      return into(facts.services, { at: momentOrNot(entry.at), way, maleIds, straw, colour, isCheck, ...base });
     }
     case 'stay':
       return into(facts.stays, {
-        ...base,
         groupId: entry.groupId,
         colour: entry.colour,
         isTeaser: entry.isTeaser ?? false,
+        ...base,
       });
     case 'stay-end':
-      return into(facts.stayEnds, { ...base, stayId: entry.stayId });
+      return into(facts.stayEnds, { stayId: entry.stayId, ...base });
     case 'harness':
-      return into(facts.harnesses, { ...base, stayId: entry.stayId, colour: entry.colour });
+      return into(facts.harnesses, { stayId: entry.stayId, colour: entry.colour, ...base });
     case 'male-check':
-      return into(facts.maleChecks, { ...base, grades: entry.grades, girthCm: entry.girthCm });
+      return into(facts.maleChecks, { grades: entry.grades, girthCm: entry.girthCm, ...base });
     case 'gene-test':
-      return into(facts.geneTests, { ...base, gene: entry.gene, result: entry.result, sampleId: entry.sampleId });
+      return into(facts.geneTests, { gene: entry.gene, result: entry.result, sampleId: entry.sampleId, ...base });
   }
 }
 
@@ -49,19 +49,19 @@ export function matingToCheck(
 ): MatingEntryToCheck {
   switch (entry.type) {
     case 'heat':
-      return { type: 'heat', ...base, at: momentOf(entry.at) };
+      return { type: 'heat', at: momentOf(entry.at), ...base };
     case 'service': {
       const { way, maleIds, straw, reason } = entry;
-      return { type: 'service', ...base, at: momentOrNot(entry.at), way, maleIds, straw, reason };
+      return { type: 'service', at: momentOrNot(entry.at), way, maleIds, straw, reason, ...base };
     }
     case 'stay':
-      return { type: 'stay', ...base, groupId: entry.groupId };
+      return { type: 'stay', groupId: entry.groupId, ...base };
     case 'stay-end':
     case 'harness':
-      return { type: entry.type, ...base, stayId: entry.stayId };
+      return { type: entry.type, stayId: entry.stayId, ...base };
     case 'male-check':
       return { type: 'male-check', ...base };
     case 'gene-test':
-      return { type: 'gene-test', ...base, gene: entry.gene, sampleId: entry.sampleId };
+      return { type: 'gene-test', gene: entry.gene, sampleId: entry.sampleId, ...base };
   }
 }

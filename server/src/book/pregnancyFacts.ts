@@ -10,7 +10,6 @@ export function pregnancyFact(entry: PregnancyEntry, facts: AnimalFacts, base: F
     case 'pregnancy-test': {
       const { way, result, young, ageDays, findings = [], testedBy, learner, learnerAgeDays, sampleId } = entry;
       return into(facts.pregnancyTests, {
-        ...base,
         way,
         result,
         young,
@@ -22,14 +21,15 @@ export function pregnancyFact(entry: PregnancyEntry, facts: AnimalFacts, base: F
             ? undefined
             : { name: learner, ageDays: learnerAgeDays },
         sampleId,
+        ...base,
       });
     }
     case 'loss':
-      return into(facts.losses, { ...base, how: entry.how });
+      return into(facts.losses, { how: entry.how, ...base });
     case 'way-on':
-      return into(facts.waysOn, { ...base, decision: entry.decision, reason: entry.reason });
+      return into(facts.waysOn, { decision: entry.decision, reason: entry.reason, ...base });
     case 'carrying-step':
-      return into(facts.carryingSteps, { ...base, step: entry.step });
+      return into(facts.carryingSteps, { step: entry.step, ...base });
   }
 }
 
@@ -40,5 +40,5 @@ export function pregnancyToCheck(
 ): PregnancyEntryToCheck {
   if (entry.type !== 'pregnancy-test') return { type: entry.type, ...base };
   const { way, result, young, ageDays, sampleId, reason } = entry;
-  return { type: 'pregnancy-test', ...base, way, result, young, ageDays, sampleId, reason };
+  return { type: 'pregnancy-test', way, result, young, ageDays, sampleId, reason, ...base };
 }

@@ -10,8 +10,6 @@ export interface KeptEntry {
   readonly struckBy: string | undefined;
 }
 
-type Row = Record<string, string | number | null>;
-
 export type EntryFilter =
   | { readonly animalId: string }
   | { readonly jobId: string }
@@ -27,101 +25,171 @@ function whereOf(filter: EntryFilter): { readonly sql: string; readonly values: 
   return { sql: '', values: [] };
 }
 
+/** Told of an entry whose row cannot be read. */
+type OnUnreadable = (entryId: string, type: EntryType) => void;
+
 /**
- * Reads entries in the order they were kept, struck ones too: plain selects, one a type, since entities for a hundred
- * thousand rows take eight times as long.
- * @param onUnreadable told of an entry whose row cannot be read
+ * Reads entries in the order they were kept, struck ones too.
  * @param page rows read in one go when all are read
  */
 export async function readEntries(
   em: EntityManager,
   filter: EntryFilter,
-  onUnreadable: (entryId: string, type: EntryType) => void = () => undefined,
+  onUnreadable: OnUnreadable = () => undefined,
   page = PAGE,
 ): Promise<KeptEntry[]> {
-  const connection = em.getConnection();
-  const { sql, values } = whereOf(filter);
   const kept: KeptEntry[] = [];
-  for (const type of 'type' in filter ? [filter.type] : ENTRY_TYPES) {
-    const { entity, columns, read } = ENTRY_TABLES[type];
-    const animal = type === 'arrival';
-    const own = Object.entries(columns).map(([name, column]) => `d."${column}" as "${name}"`);
-    const select = `select e.id, e.seq, e.animal_id, e.happened_on, e.written_at, e.written_by, e.source, e.job_id, e.struck_by_id, d.rowid as row_at,
-        ${own.join(', ')}${animal ? ', a.species, a.sex, a.born_on, a.dam_id, a.sire_id, a.birth_type, a.rearing_type, a.strain' : ''}
-        from ${tablesOf(filter, entity.meta.tableName)}
-        ${animal ? 'cross join animal a on a.id = e.animal_id' : ''} ${sql}`;
-    const ask = (more: string, last: readonly number[]): Promise<Row[]> =>
-      connection.execute<Row[]>(`${select} ${more}`, [...values, ...last], 'all', em.getTransactionContext());
-    for await (const rows of 'all' in filter ? inPages(ask, page) : [await ask('', [])])
-      for (const row of rows)
-        try {
-          kept.push(toKept(type, row, Object.keys(columns), read));
-        } catch {
-          // A list in a column that is no JSON any more: this entry is left out, the others stand.
-          onUnreadable(String(row.id), type);
-        }
-  }
+  for (const type of await typesOf(em, filter))
+    for await (const rows of pagesOf(em, type, { filter, shared: SHARED, onUnreadable, page })) kept.push(...rows);
   return kept.sort((a, b) => a.seq - b.seq);
 }
 
-/** A cross join keeps the order that is written: the planner would go through all entries for each page. */
-const tablesOf = (filter: EntryFilter, own: string): string =>
-  'all' in filter ? `${own} d cross join entry e on e.id = d.entry_id` : `entry e join ${own} d on d.entry_id = e.id`;
+/**
+ * All entries of a type in the order they were kept, struck ones too, as far as facts are made of them: `writtenAt` and
+ * `source` are left in the file.
+ */
+export async function readAllOf(em: EntityManager, type: EntryType, onUnreadable: OnUnreadable): Promise<KeptEntry[]> {
+  const { writtenAt: _, source: __, ...shared } = SHARED;
+  const kept: KeptEntry[] = [];
+  const asked = { filter: { all: true }, shared, onUnreadable, page: PAGE } as const;
+  for await (const rows of pagesOf(em, type, asked)) kept.push(...rows);
+  return kept.sort((a, b) => a.seq - b.seq);
+}
+
+/** Which tables have to be asked: mostly one or none, where there are three dozen. */
+async function typesOf(em: EntityManager, filter: EntryFilter): Promise<readonly EntryType[]> {
+  if ('type' in filter) return [filter.type];
+  if ('all' in filter) return ENTRY_TYPES;
+  const { sql, values } = whereOf(filter);
+  const rows = await em
+    .getConnection()
+    .execute<{ type: string }[]>(
+      `select distinct e.type from entry e ${sql}`,
+      values,
+      'all',
+      em.getTransactionContext(),
+    );
+  const there = new Set(rows.map((r) => r.type));
+  return ENTRY_TYPES.filter((type) => there.has(type));
+}
 
 /** Rows read in one go, before other requests are let on. */
 const PAGE = 4_000;
 
-/** All rows of a type, page by page in the order of their own table. */
-async function* inPages(
-  ask: (more: string, last: readonly number[]) => Promise<Row[]>,
-  page: number,
-): AsyncGenerator<Row[]> {
-  let last = 0;
-  for (;;) {
+type Cell = string | number | null;
+
+/** What every row has, by the name it has in the entry on the wire. */
+const SHARED = {
+  id: 'e.id',
+  seq: 'e.seq',
+  struckBy: 'e.struck_by_id',
+  animalId: 'e.animal_id',
+  on: 'e.happened_on',
+  writtenAt: 'e.written_at',
+  writtenBy: 'e.written_by',
+  source: 'e.source',
+  jobId: 'e.job_id',
+} as const;
+/** What an arrival says of its animal stands in the animal's row. */
+const OF_ANIMAL = {
+  species: 'a.species',
+  sex: 'a.sex',
+  bornOn: 'a.born_on',
+  damId: 'a.dam_id',
+  sireId: 'a.sire_id',
+  birthType: 'a.birth_type',
+  rearingType: 'a.rearing_type',
+  strain: 'a.strain',
+} as const;
+
+/**
+ * Rows of a type, page by page. A page comes as one text of JSON: handed over cell by cell, a hundred thousand rows
+ * take twice as long, and entities for them eight times.
+ */
+async function* pagesOf(
+  em: EntityManager,
+  type: EntryType,
+  {
+    filter,
+    shared,
+    onUnreadable,
+    page,
+  }: {
+    readonly filter: EntryFilter;
+    readonly shared: Readonly<Record<string, string>>;
+    readonly onUnreadable: OnUnreadable;
+    readonly page: number;
+  },
+): AsyncGenerator<KeptEntry[]> {
+  const { entity, columns, read = {} } = ENTRY_TABLES[type];
+  const own = Object.fromEntries(Object.entries(columns).map(([name, column]) => [name, `d."${column}"`]));
+  const cells = { ...shared, ...own, ...(type === 'arrival' ? OF_ANIMAL : {}) };
+  const names = Object.keys(cells);
+  const { sql, values } = whereOf(filter);
+  const isAll = 'all' in filter;
+  const { tableName } = entity.meta;
+  // A cross join keeps the order that is written: the planner would go through all entries for each page.
+  const from = isAll
+    ? `${tableName} d cross join entry e on e.id = d.entry_id`
+    : `entry e join ${tableName} d on d.entry_id = e.id`;
+  const select = `select ${[...Object.values(cells), 'd.rowid'].map((cell, i) => `${cell} as c${i}`).join(', ')}
+    from ${from} ${type === 'arrival' ? 'cross join animal a on a.id = e.animal_id' : ''}`;
+  const row = [...names, 'rowid'].map((name, i) => (name in own ? exact(`c${i}`) : `c${i}`)).join(', ');
+  const ask = async (more: string, last: readonly number[]): Promise<Cell[][]> => {
+    const [found] = await em
+      .getConnection()
+      .execute<{ readonly page: string }[]>(
+        `select json_group_array(json_array(${row})) as page from (${select} ${more})`,
+        [...values, ...last],
+        'all',
+        em.getTransactionContext(),
+      );
+    return JSON.parse(found?.page ?? '[]') as Cell[][];
+  };
+  const toAll = (rows: readonly Cell[][]): KeptEntry[] =>
+    rows.flatMap((row) => {
+      try {
+        return [toKept(type, names, row, read)];
+      } catch {
+        // A list in a column that is no JSON any more: this entry is left out, the others stand.
+        onUnreadable(String(row[0]), type);
+        return [];
+      }
+    });
+  if (!isAll) {
+    yield toAll(await ask(sql, []));
+    return;
+  }
+  for (let last = 0; ;) {
     const rows = await ask('where d.rowid > ? order by d.rowid limit ?', [last, page]);
-    yield rows;
+    yield toAll(rows);
     if (rows.length < page) return;
-    last = Number(rows.at(-1)?.row_at);
+    last = Number(rows.at(-1)?.at(-1));
     await breathe();
   }
 }
 
-const ANIMAL_FIELDS = {
-  species: 'species',
-  sex: 'sex',
-  bornOn: 'born_on',
-  damId: 'dam_id',
-  sireId: 'sire_id',
-  birthType: 'birth_type',
-  rearingType: 'rearing_type',
-  strain: 'strain',
-} as const;
+/** A number with a fraction is written with all its digits: SQLite's own JSON keeps fifteen of the seventeen. */
+const exact = (cell: string): string =>
+  `case typeof(${cell}) when 'real' then json(format('%!.17g', ${cell})) else ${cell} end`;
 
 function toKept(
   type: EntryType,
-  row: Row,
-  own: readonly string[],
-  read: (typeof ENTRY_TABLES)[EntryType]['read'] = {},
+  names: readonly string[],
+  row: readonly Cell[],
+  read: NonNullable<(typeof ENTRY_TABLES)[EntryType]['read']>,
 ): KeptEntry {
-  const entry: Record<string, unknown> = { id: row.id as string, type };
-  const put = (name: string, value: unknown): void => {
-    if (value !== null && value !== undefined) entry[name] = value;
-  };
-  put('animalId', row.animal_id);
-  put('on', row.happened_on);
-  put('writtenAt', row.written_at);
-  put('writtenBy', row.written_by);
-  put('source', row.source);
-  put('jobId', row.job_id);
-  for (const name of own) {
-    const value = row[name];
+  const entry: Record<string, unknown> = { id: row[0], type };
+  names.forEach((name, i) => {
+    const value = row[i];
+    if (value === null || value === undefined || name === 'seq' || name === 'struckBy') return;
     const reader = read[name];
-    put(name, reader && value !== null && value !== undefined ? reader(value) : value);
-  }
-  if (type === 'arrival') for (const [name, column] of Object.entries(ANIMAL_FIELDS)) put(name, row[column]);
+    const found = reader ? reader(value) : value;
+    if (found !== null && found !== undefined) entry[name] = found;
+  });
   return {
-    seq: row.seq as number,
+    seq: row[1] as number,
     entry: entry as unknown as Entry,
-    struckBy: (row.struck_by_id as string | null) ?? undefined,
+    struckBy: (row[2] as string | null) ?? undefined,
   };
 }

@@ -23,33 +23,33 @@ export function toChecked(entry: AnimalEntry): CheckedEntry {
   const base = { animalId: entry.animalId, on: dayOf(entry.on) };
   switch (entry.type) {
     case 'arrival':
-      return { type: 'arrival', ...base, animal: recordOf(entry) };
+      return { type: 'arrival', animal: recordOf(entry), ...base };
     case 'weight':
-      return { type: 'weight', ...base, kg: entry.kg };
+      return { type: 'weight', kg: entry.kg, ...base };
     case 'identifier':
-      return { type: 'identifier', ...base, kind: entry.kind, text: entry.text, colour: entry.colour };
+      return { type: 'identifier', kind: entry.kind, text: entry.text, colour: entry.colour, ...base };
     case 'identifier-end':
-      return { type: 'identifier-end', ...base, identifierId: entry.identifierId };
+      return { type: 'identifier-end', identifierId: entry.identifierId, ...base };
     case 'move':
-      return { type: 'move', ...base, groupId: entry.groupId };
+      return { type: 'move', groupId: entry.groupId, ...base };
     case 'treatment': {
       const { productId, amount, meatDays, isOffLabel = false } = entry;
-      return { type: 'treatment', ...base, productId, amount, meatDays, isOffLabel };
+      return { type: 'treatment', productId, amount, meatDays, isOffLabel, ...base };
     }
     case 'look':
-      return { type: 'look', ...base, standardIds: Object.keys(entry.grades) };
+      return { type: 'look', standardIds: Object.keys(entry.grades), ...base };
     case 'sample':
       return {
         type: 'sample',
-        ...base,
         tube: entry.tube,
         isOfYoung: entry.purpose === 'pregnancy',
         reason: entry.reason,
+        ...base,
       };
     case 'litter-weight':
-      return { type: 'litter-weight', ...base, totalKg: entry.totalKg, count: entry.count };
+      return { type: 'litter-weight', totalKg: entry.totalKg, count: entry.count, ...base };
     case 'score':
-      return { type: 'score', ...base, score: entry.score };
+      return { type: 'score', score: entry.score, ...base };
     case 'heat':
     case 'service':
     case 'stay':

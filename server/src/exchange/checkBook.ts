@@ -232,7 +232,6 @@ async function checkStanding({ animals, entries }: CheckedBook): Promise<void> {
     await applyAll(
       state,
       entries.map((entry) => ({ entry, struckBy: struckBy.get(entry.id) })),
-      new Map(),
     );
   } catch (error) {
     throw wrong('entries', `The file does not hang together: ${(error as Error).message}.`);
