@@ -20,8 +20,9 @@ export const toDay = (date: CalendarDate): Day => gregorian.toJulianDay(date) as
 /** The library date of a day. */
 export const toCalendarDate = (d: Day): CalendarDate => gregorian.fromJulianDay(d) as CalendarDate;
 
-/** Texts read before: a book says the same few thousand days hundreds of thousands of times. */
+/** Texts read, and days written, before: a book says the same few thousand days hundreds of thousands of times. */
 const read = new Map<string, Day>();
+const written = new Map<Day, string>();
 const MOST_READ = 20_000;
 
 /**
@@ -55,7 +56,13 @@ export function dayOf(iso: string): Day {
 }
 
 /** `YYYY-MM-DD` of a day. */
-export const isoOf = (d: Day): string => toCalendarDate(d).toString();
+export function isoOf(d: Day): string {
+  const known = written.get(d);
+  if (known !== undefined) return known;
+  const iso = toCalendarDate(d).toString();
+  if (written.size < MOST_READ) written.set(d, iso);
+  return iso;
+}
 
 /** The day `days` later (earlier when negative). */
 export const addDays = (d: Day, days: number): Day => (d + days) as Day;

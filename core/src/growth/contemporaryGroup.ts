@@ -15,6 +15,9 @@ export interface Contemporary {
   readonly bornOn: Day;
 }
 
+/** Which animals may be contemporaries at all: those of one species, management group and sex. */
+export const herdKey = ({ species, groupId, sex }: Contemporary): string => `${species} ${groupId ?? '-'} ${sex}`;
+
 export interface ContemporaryGroup<T extends Contemporary> {
   readonly key: string;
   readonly members: readonly T[];
@@ -29,7 +32,7 @@ export interface ContemporaryGroup<T extends Contemporary> {
 export function contemporaryGroups<T extends Contemporary>(animals: readonly T[]): ContemporaryGroup<T>[] {
   const herds = new Map<string, T[]>();
   for (const animal of animals) {
-    const key = `${animal.species} ${animal.groupId ?? '-'} ${animal.sex}`;
+    const key = herdKey(animal);
     const herd = herds.get(key);
     if (herd) herd.push(animal);
     else herds.set(key, [animal]);

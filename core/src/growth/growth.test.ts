@@ -295,13 +295,15 @@ describe('not growing', () => {
   });
   const flock = [withGain('a', 30, 40), withGain('b', 30, 41), withGain('c', 31, 41), withGain('d', 33, 33.5)];
   it('lists who is surely under half the median, and leaves chance out', () => {
-    const list = notGrowing(flock, day('2026-09-01'));
+    const list = notGrowing(contemporaryGroups(flock), day('2026-09-01'));
     expect(list.map((n) => n.animalId)).toEqual(['d']);
     expect(list[0]).toMatchObject({ groupSize: 4, isSmallGroup: true });
-    expect(notGrowing([...flock.slice(0, 3), withGain('d', 33, 37)], day('2026-09-01'))).toEqual([]);
+    expect(notGrowing(contemporaryGroups([...flock.slice(0, 3), withGain('d', 33, 37)]), day('2026-09-01'))).toEqual(
+      [],
+    );
   });
   it('leaves old news out', () => {
-    expect(notGrowing(flock, day('2026-10-02'))).toEqual([]);
+    expect(notGrowing(contemporaryGroups(flock), day('2026-10-02'))).toEqual([]);
   });
 });
 

@@ -6,6 +6,7 @@ export * from './factorRecord';
 export * from './factors';
 export * from './gain';
 export * from './groupBand';
+export * from './herds';
 export * from './likeForLike';
 export * from './litter';
 export * from './notGrowing';

@@ -1,6 +1,6 @@
 import type { Day } from '../calendar';
 import { median } from '../statistics';
-import { contemporaryGroups, SMALL_GROUP, type Contemporary } from './contemporaryGroup';
+import { SMALL_GROUP, type Contemporary, type ContemporaryGroup } from './contemporaryGroup';
 import { judgeGain, type Gain, type KnownGain } from './gain';
 
 export interface WithGain extends Contemporary {
@@ -25,9 +25,9 @@ export const notGrowingLine = (groupMedianKgPerDay: number): number => Math.max(
  * room for chance. Worst share of the median first.
  * @param since gains that end before this day are old news and left out
  */
-export function notGrowing(animals: readonly WithGain[], since: Day): NotGrowing[] {
+export function notGrowing(groups: Iterable<ContemporaryGroup<WithGain>>, since: Day): NotGrowing[] {
   const list: NotGrowing[] = [];
-  for (const group of contemporaryGroups(animals)) {
+  for (const group of groups) {
     const gains = group.members.flatMap((m) =>
       m.gain.kind === 'gain' && m.gain.to >= since ? [{ m, gain: m.gain }] : [],
     );

@@ -22,6 +22,7 @@ import {
   type AnimalRecord,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Changes } from '../book/derived';
 import { Clock } from '../common/clock';
 import { badFields, notFound, staleVersion } from '../common/problems';
 import { tagView } from '../common/views';
@@ -42,8 +43,11 @@ export class AnimalsService {
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
-  /** Lists of the present version of the book by their query, the one asked for last at the end. */
-  private readonly kept = new Map<string, { readonly stamp: string; readonly list: readonly AnimalFacts[] }>();
+  /** Lists by their query, the one asked for last at the end. */
+  private readonly kept = new Map<
+    string,
+    { readonly recordsVersion: number; readonly changes: Changes; readonly list: readonly AnimalFacts[] }
+  >();
 
   /** A page of animals, filtered and sorted here; the cursor is the place after the last row of this version. */
   list(query: AnimalQuery): AnimalPage {
@@ -144,43 +148,67 @@ export class AnimalsService {
 
   private select({ cursor: _cursor, limit: _limit, columns: _columns, ...query }: AnimalQuery): readonly AnimalFacts[] {
     const key = JSON.stringify(query, Object.keys(query).sort());
-    const { version, recordsVersion } = this.book.state;
-    const stamp = `${version} ${recordsVersion} ${this.clock.today()}`;
-    const known = this.kept.get(key);
+    const { recordsVersion } = this.book.state;
+    let kept = this.kept.get(key);
     this.kept.delete(key);
-    const list = known?.stamp === stamp ? known.list : this.search(query);
-    this.kept.set(key, { stamp, list });
+    // Another name of a group may be searched or sorted by.
+    if (kept?.recordsVersion !== recordsVersion) kept = undefined;
+    const changes = kept?.changes ?? this.book.changes();
+    const list = this.brought(query, kept?.list ?? [], changes.since());
+    this.kept.set(key, { recordsVersion, changes, list });
     const oldest = this.kept.keys().next().value;
     if (this.kept.size > LISTS_KEPT && oldest !== undefined) this.kept.delete(oldest);
     return list;
   }
 
-  private search(query: AnimalQuery): AnimalFacts[] {
+  /**
+   * A list as it is now: those that changed are taken out and put in again, so that a change costs little.
+   * @param changed undefined where all may have
+   */
+  private brought(
+    query: AnimalQuery,
+    before: readonly AnimalFacts[],
+    changed: ReadonlySet<string> | undefined,
+  ): readonly AnimalFacts[] {
+    const { animals } = this.book.state;
+    const isAsked = this.asked(query);
+    const compare = this.order(query);
+    if (!changed) return [...animals.values()].filter(isAsked).sort(compare);
+    if (changed.size === 0) return before;
+    const list = without(before, changed, animals);
+    for (const id of changed) {
+      const facts = animals.get(id);
+      if (facts && isAsked(facts)) list.splice(placeIn(list, facts, compare), 0, facts);
+    }
+    return list;
+  }
+
+  private asked(query: AnimalQuery): (facts: AnimalFacts) => boolean {
     const today = this.clock.today();
     const presence = query.presence ?? 'present';
     const words = normalised(query.words ?? '');
-    const found: AnimalFacts[] = [];
-    for (const facts of this.book.state.animals.values()) {
+    return (facts) => {
       const { record } = facts;
-      if (presence !== 'all' && isPresent(facts, today) !== (presence === 'present')) continue;
-      if (query.species && record.species !== query.species) continue;
-      if (query.sex && record.sex !== query.sex) continue;
-      if (query.bornIn && (record.bornOn === undefined || yearOf(record.bornOn) !== query.bornIn)) continue;
+      if (presence !== 'all' && isPresent(facts, today) !== (presence === 'present')) return false;
+      if (query.species && record.species !== query.species) return false;
+      if (query.sex && record.sex !== query.sex) return false;
+      if (query.bornIn && (record.bornOn === undefined || yearOf(record.bornOn) !== query.bornIn)) return false;
       const groupId = groupOn(facts, today);
-      if (query.groupId && groupId !== query.groupId) continue;
-      if (words && !this.saysWords(facts, groupId, words)) continue;
-      found.push(facts);
-    }
-    return found.sort(
-      compareBy(query.sort ?? 'number', query.direction ?? 'up', {
-        groupName: (facts) => this.book.state.groups.get(groupOn(facts, today) ?? '')?.name ?? '',
-        lastKg: (f) => this.book.state.daily(f).at(-1)?.kg,
-        gain: (facts) => {
-          const gain = this.growth.snapshot().gains.get(facts.record.id);
-          return gain?.kind === 'gain' ? gain.kgPerDay : undefined;
-        },
-      }),
-    );
+      if (query.groupId && groupId !== query.groupId) return false;
+      return !words || this.saysWords(facts, groupId, words);
+    };
+  }
+
+  private order(query: AnimalQuery): (a: AnimalFacts, b: AnimalFacts) => number {
+    const today = this.clock.today();
+    return compareBy(query.sort ?? 'number', query.direction ?? 'up', {
+      groupName: (facts) => this.book.state.groups.get(groupOn(facts, today) ?? '')?.name ?? '',
+      lastKg: (f) => this.book.state.daily(f).at(-1)?.kg,
+      gain: (facts) => {
+        const gain = this.growth.lastGain(facts);
+        return gain?.kind === 'gain' ? gain.kgPerDay : undefined;
+      },
+    });
   }
 
   private saysWords(facts: AnimalFacts, groupId: string | undefined, words: string): boolean {
@@ -216,3 +244,38 @@ const rowOf = (record: AnimalRecord) => ({
   strain: record.strain ?? null,
   version: record.version,
 });
+
+/** Taken out one by one where they are few: to look at each of ten thousand for its id takes fifty times as long. */
+const FEW = 64;
+
+function without(
+  list: readonly AnimalFacts[],
+  ids: ReadonlySet<string>,
+  animals: ReadonlyMap<string, AnimalFacts>,
+): AnimalFacts[] {
+  const left = [...list];
+  const isOut = (id: string): boolean => {
+    const facts = animals.get(id);
+    const at = facts ? left.indexOf(facts) : -1;
+    if (at >= 0) left.splice(at, 1);
+    return at >= 0;
+  };
+  // One that is not in the list, or was taken out of the book and came again as another, is looked for by its id.
+  return ids.size <= FEW && [...ids].every(isOut) ? left : list.filter((f) => !ids.has(f.record.id));
+}
+
+/** Where one goes in a list that is in order. */
+function placeIn(
+  list: readonly AnimalFacts[],
+  facts: AnimalFacts,
+  compare: (a: AnimalFacts, b: AnimalFacts) => number,
+): number {
+  let low = 0;
+  let high = list.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (compare(list[middle] as AnimalFacts, facts) <= 0) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}

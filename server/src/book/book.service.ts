@@ -24,7 +24,7 @@ import {
 } from '@yaylak/core';
 import { Clock } from '../common/clock';
 import { checkpoint, isBusy, reconnect, settle } from '../database/openBook';
-import { Derived, Whole } from './derived';
+import { Changes, Derived, Whole } from './derived';
 import { HoldingState } from './holdingState';
 import { loadBook } from './loadBook';
 import { toChecked } from './toChecked';
@@ -210,6 +210,14 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
   /** A value of the whole book that is kept until a fact, a setting or the day is another. */
   whole<T>(compute: () => T): Whole<T> {
     return new Whole(() => [this.state.version, this.clock.today()], compute);
+  }
+
+  /** Tells each time which animals may be another since it was asked before. */
+  changes(): Changes {
+    return new Changes(
+      () => this.state,
+      () => this.clock.today(),
+    );
   }
 
   /** How an animal is called in a message. */

@@ -78,7 +78,7 @@ function figures({ book: { state }, history, growth, females, births, products }
     toCome: SPECIES.map((s) => births.toCome(s)),
     shares: SPECIES.map((s) => history.takingShare(s)),
     stock: products.stockOf(state.products.get('product') as never),
-    notGrowing: growth.snapshot().notGrowing,
+    notGrowing: growth.notGrowing(),
     genes: SPECIES.map((s) => state.family.genes(s).map(({ gene, found }) => [gene, found.kind])),
   };
 }

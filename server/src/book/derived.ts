@@ -55,3 +55,29 @@ export class Whole<T> {
     return value;
   }
 }
+
+/** What something kept up to date asks of the book. */
+export interface Changing {
+  readonly version: number;
+  touchedSince(version: number): ReadonlySet<string> | undefined;
+}
+
+/** Hears each time which animals may be another since it asked before. */
+export class Changes {
+  private last: { readonly book: Changing; readonly version: number; readonly today: number } | undefined;
+
+  constructor(
+    private readonly book: () => Changing,
+    private readonly today: () => number,
+  ) {}
+
+  /** @returns undefined where all may be another: the first time, on another day, of a book read anew */
+  since(): ReadonlySet<string> | undefined {
+    const book = this.book();
+    const { version } = book;
+    const today = this.today();
+    const { last } = this;
+    this.last = { book, version, today };
+    return last?.book === book && last.today === today ? book.touchedSince(last.version) : undefined;
+  }
+}

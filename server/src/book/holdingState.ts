@@ -63,6 +63,8 @@ export interface PlanRecord {
 
 /** Entries after which a male may run with others than before. */
 const STAY_ENTRIES: readonly string[] = ['stay', 'stay-end', 'harness', 'departure'];
+/** Entries after which an animal has other kin than before. */
+const KIN_ENTRIES: readonly string[] = ['arrival', 'fostering'];
 /** Entries the family is read anew after. */
 const FAMILY_ENTRIES: readonly string[] = ['arrival', 'gene-test'];
 
@@ -150,6 +152,12 @@ export class HoldingState {
   stampOf(animalId: string): number {
     this.settle();
     return this.stamps.of(animalId);
+  }
+
+  /** Who may be another than in an earlier version; undefined where that is too long ago to tell. */
+  touchedSince(version: number): ReadonlySet<string> | undefined {
+    this.settle();
+    return this.stamps.touchedSince(version);
   }
 
   setOverrides(overrides: SpeciesOverrides): void {
@@ -338,10 +346,11 @@ export class HoldingState {
   /** Makes a change, marks whom it touches before and after, and takes the marks back with it. */
   private changing(entry: AnimalEntry, change: () => Undo): Undo {
     const isStay = STAY_ENTRIES.includes(entry.type);
+    const isKin = KIN_ENTRIES.includes(entry.type);
     const facts = this.animals.get(entry.animalId);
     const kin = facts ? this.touchedBy(facts, isStay) : new Set<string>();
     const undo = change();
-    const after = this.animals.get(entry.animalId);
+    const after = isStay || isKin ? this.animals.get(entry.animalId) : undefined;
     if (after) for (const id of this.touchedBy(after, isStay)) kin.add(id);
     const undos = [this.stamps.touch(kin)];
     if (isStay) undos.push(this.staysStamps.touch([]));

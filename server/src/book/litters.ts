@@ -20,6 +20,8 @@ interface Book extends Stamped {
   settings(species: Species): SpeciesSettings;
 }
 
+const NONE: readonly string[] = [];
+
 /** Who was born by whom, and reared by whom; worked out when it is asked for. */
 export class Litters {
   /** Young that were ever put under another dam or reared by hand, by every dam they have to do with. */
@@ -75,11 +77,18 @@ export class Litters {
    * dams; hers too.
    */
   kinOf({ record: { id, damId, sireId, sex } }: AnimalFacts): Set<string> {
-    const dams = new Set([damId, ...(this.damsOfFostered.get(id) ?? [])].flatMap((d) => d ?? []));
+    const kin = new Set([id]);
+    // Loops and no lists: this is asked for each of a hundred thousand weights of a file.
+    const withYoung = (dam: string): void => {
+      kin.add(dam);
+      for (const young of this.book.youngByParent.get(dam) ?? NONE) kin.add(young);
+      for (const young of this.fostered.get(dam) ?? NONE) kin.add(young);
+    };
+    if (sireId !== undefined) kin.add(sireId);
+    if (damId !== undefined) withYoung(damId);
+    for (const dam of this.damsOfFostered.get(id) ?? NONE) withYoung(dam);
     // A sire's young hang on nothing of his; a hundred of them are left alone.
-    if (sex !== 'male') dams.add(id);
-    const kin = new Set([id, ...dams, ...(sireId === undefined ? [] : [sireId])]);
-    for (const dam of dams) for (const young of this.idsAbout(dam)) kin.add(young);
+    if (sex !== 'male') withYoung(id);
     return kin;
   }
 

@@ -3,10 +3,17 @@ import { plainToInstance } from 'class-transformer';
 import { isUUID, validateSync } from 'class-validator';
 import { fieldFaults } from '../common/problems';
 import { boundFault } from '../doors/bounds';
+import { quickCheck } from './quickCheck';
 
 export type Shaped =
   | { readonly kind: 'entry'; readonly entry: Entry }
   | { readonly kind: 'faulty'; readonly id: string; readonly faults: readonly FieldFault[] };
+
+const QUICK = Object.fromEntries(
+  Object.entries(ENTRY_CLASSES).map(([type, of]) => [type, quickCheck(of as new () => Entry)]),
+) as Record<string, (raw: unknown) => Entry | undefined> as Readonly<
+  Record<EntryType, (raw: unknown) => Entry | undefined>
+>;
 
 /** Reads one entry of a batch against its class; a faulty one is an answer of its own and does not spoil the batch. */
 export function shapeEntry(raw: unknown): Shaped {
@@ -19,6 +26,8 @@ export function shapeEntry(raw: unknown): Shaped {
     const message = `${given} is not a kind of entry. Use one of ${Object.keys(ENTRY_CLASSES).join(', ')}.`;
     return { kind: 'faulty', id: known, faults: [{ field: 'type', message }] };
   }
+  const quick = QUICK[type as EntryType](raw);
+  if (quick) return { kind: 'entry', entry: quick };
   const entry: Entry = plainToInstance(ENTRY_CLASSES[type as EntryType] as new () => Entry, raw);
   const errors = validateSync(entry, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   if (errors.length > 0) return { kind: 'faulty', id: known, faults: fieldFaults(errors) };

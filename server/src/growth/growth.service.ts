@@ -5,48 +5,35 @@ import {
   adjustedWeight,
   breakdownAgainst,
   completedMonths,
-  contemporaryGroups,
   factorRecord,
   FACTOR_GROUPS,
   fitFactors,
   gainOverPeriod,
   groupOn,
+  Herds,
   isoOf,
+  isPresent,
   judgeGain,
   lastGain,
   likeForLikeRatios,
   meanSteps,
-  median,
   notGrowing,
-  notGrowingLine,
   readingNear,
   type AdjustedWeight,
   type AnimalFacts,
-  type Contemporary,
-  type Day,
   type FactorRecord,
   type FactorsInUse,
   type Gain,
   type GrowingAnimal,
+  type GrowthGroup,
   type NotGrowing,
   type Species,
+  type WithGain,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
-import type { Derived, Whole } from '../book/derived';
+import type { Changes, Derived, Whole } from '../book/derived';
 import { Clock } from '../common/clock';
 import { gainView } from '../common/views';
-
-interface WithGain extends Contemporary {
-  readonly gain: Gain;
-}
-
-/** What is known of everybody's growth, worked once for a version of the book. */
-export interface GrowthSnapshot {
-  readonly gains: ReadonlyMap<string, Gain>;
-  readonly lines: ReadonlyMap<string, number>;
-  readonly groupOf: ReadonlyMap<string, { readonly key: string; readonly memberIds: readonly string[] }>;
-  readonly notGrowing: readonly NotGrowing[];
-}
 
 /** Gains older than this are history and no call to act. */
 const FRESH_DAYS = 45;
@@ -57,7 +44,9 @@ const PERIOD_DAYS = 60;
 /** Growth of the animals in the book: loads, lets core compute, keeps the answers. */
 @Injectable()
 export class GrowthService {
-  private readonly all: Whole<GrowthSnapshot>;
+  private readonly worst: Whole<readonly NotGrowing[]>;
+  private herds = new Herds();
+  private readonly changes: Changes;
   private readonly lastGains: Derived<Gain>;
   /** Of one young enough to be compared, its gain of late. */
   private readonly lateGains: Derived<WithGain | undefined>;
@@ -69,7 +58,8 @@ export class GrowthService {
     @Inject(BookService) private readonly book: BookService,
     @Inject(Clock) private readonly clock: Clock,
   ) {
-    this.all = book.whole(() => this.computeSnapshot());
+    this.changes = book.changes();
+    this.worst = book.whole(() => notGrowing(this.upToDate().groups(), addDays(this.clock.today(), -FRESH_DAYS)));
     this.lastGains = book.derived((facts) =>
       lastGain(this.book.state.daily(facts), this.book.state.settings(facts.record.species)),
     );
@@ -77,30 +67,31 @@ export class GrowthService {
     this.growers = book.derived((facts) => this.readGrowing(facts));
   }
 
-  snapshot(): GrowthSnapshot {
-    return this.all.get();
+  /** Those whose gain is under half of their contemporaries', the worst first. */
+  notGrowing(): readonly NotGrowing[] {
+    return this.worst.get();
   }
 
-  private computeSnapshot(): GrowthSnapshot {
+  /** An animal's contemporaries, itself among them, with the line their gains are held against. */
+  groupOf(animalId: string): GrowthGroup | undefined {
+    return this.upToDate().groupOf(animalId);
+  }
+
+  /** The last gain of one that is here. */
+  lastGain(facts: AnimalFacts): Gain | undefined {
+    return isPresent(facts, this.clock.today()) ? this.lastGains.of(facts) : undefined;
+  }
+
+  private upToDate(): Herds {
     const today = this.clock.today();
-    const gains = new Map<string, Gain>();
-    const lines = new Map<string, number>();
-    const groupOf = new Map<string, { key: string; memberIds: string[] }>();
-    const young: WithGain[] = [];
-    for (const facts of this.book.state.present(today)) {
-      gains.set(facts.record.id, this.lastGains.of(facts));
-      const own = this.lateGains.of(facts);
-      if (own) young.push(own);
+    const { animals } = this.book.state;
+    const changed = this.changes.since();
+    if (!changed) this.herds = new Herds();
+    for (const id of changed ?? animals.keys()) {
+      const facts = animals.get(id);
+      this.herds.set(id, facts && isPresent(facts, today) ? this.lateGains.of(facts) : undefined);
     }
-    for (const group of contemporaryGroups(young)) {
-      const memberIds = group.members.map((m) => m.id);
-      const middle = median(group.members.flatMap((m) => (m.gain.kind === 'gain' ? [m.gain.kgPerDay] : [])));
-      for (const m of group.members) {
-        groupOf.set(m.id, { key: group.key, memberIds });
-        if (middle !== undefined && group.members.length > 1) lines.set(m.id, notGrowingLine(middle));
-      }
-    }
-    return { gains, lines, groupOf, notGrowing: notGrowing(young, (today - FRESH_DAYS) as Day) };
+    return this.herds;
   }
 
   private lateGain(facts: AnimalFacts): WithGain | undefined {
@@ -117,14 +108,14 @@ export class GrowthService {
 
   /** The last gain with its verdict against the contemporaries' line. */
   gainOf(animalId: string): GainView | null {
-    const gain = this.snapshot().gains.get(animalId);
-    return this.judged(animalId, gain);
+    const facts = this.book.state.animals.get(animalId);
+    return this.judged(animalId, facts && this.lastGain(facts));
   }
 
   /** Any gain of an animal, judged by the line of its contemporaries. */
   judged(animalId: string, gain: Gain | undefined): GainView | null {
     if (!gain || gain.kind !== 'gain') return null;
-    const line = this.snapshot().lines.get(animalId);
+    const line = this.groupOf(animalId)?.lineKgPerDay;
     return line === undefined ? gainView(gain, null, 'no-group') : gainView(gain, line, judgeGain(gain, line));
   }
 
@@ -222,8 +213,8 @@ export class GrowthService {
 
   /** An animal's adjusted weight among its contemporaries. */
   verdict(facts: AnimalFacts): ContemporaryVerdict | null {
-    const group = this.snapshot().groupOf.get(facts.record.id);
-    const members = (group?.memberIds ?? []).flatMap((id) => this.book.state.animals.get(id) ?? []);
+    const group = this.groupOf(facts.record.id);
+    const members = (group?.members ?? []).flatMap(({ id }) => this.book.state.animals.get(id) ?? []);
     const standardDays = this.bestStandardAge(members, this.book.state.settings(facts.record.species).standardAgesDays);
     const own = standardDays === undefined ? undefined : this.adjusted(facts, standardDays);
     if (!own || standardDays === undefined) return null;

@@ -224,12 +224,15 @@ export class LittersService {
 
   /** Place by gain among its contemporaries. */
   private placeOf(id: string): { readonly at: number; readonly of: number } | undefined {
-    const { gains, groupOf } = this.growth.snapshot();
-    const own = gains.get(id);
-    const group = groupOf.get(id);
+    const lastGain = (of: string) => {
+      const facts = this.book.state.animals.get(of);
+      return facts && this.growth.lastGain(facts);
+    };
+    const own = lastGain(id);
+    const group = this.growth.groupOf(id);
     if (own?.kind !== 'gain' || !group) return undefined;
-    const known = group.memberIds.flatMap((m) => {
-      const gain = gains.get(m);
+    const known = group.members.flatMap((m) => {
+      const gain = lastGain(m.id);
       return gain?.kind === 'gain' ? [gain.kgPerDay] : [];
     });
     return { at: 1 + known.filter((g) => g > own.kgPerDay).length, of: known.length };

@@ -144,8 +144,8 @@ export class TodayService {
 
   private notGrowing(today: Day): NotGrowingView[] {
     return this.growth
-      .snapshot()
-      .notGrowing.slice(0, ROWS)
+      .notGrowing()
+      .slice(0, ROWS)
       .flatMap((n) => {
         const facts = this.book.state.animals.get(n.animalId);
         if (!facts) return [];
