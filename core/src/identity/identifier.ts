@@ -12,7 +12,8 @@ export type Ear = (typeof EARS)[number];
 
 /** What an identifier says without the way it was written: case, spaces and separators do not matter. */
 export const normalised = (text: string): string =>
-  text
-    .toLocaleLowerCase('tr')
-    .replace(/[\s\-_./]/g, '')
-    .replace(/ı/g, 'i');
+  // Most numbers are plain letters and digits, where the alphabet's own rules cost tenfold and change nothing.
+  (PLAIN.test(text) ? text.toLowerCase() : text.toLocaleLowerCase('tr').replace(/ı/g, 'i')).replace(SEPARATORS, '');
+
+const PLAIN = /^[\x20-\x7e]*$/;
+const SEPARATORS = /[\s\-_./]/g;

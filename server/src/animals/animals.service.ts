@@ -22,7 +22,7 @@ import {
   type AnimalRecord,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
-import type { Changes } from '../book/derived';
+import { Whole, type Changes } from '../book/derived';
 import { Clock } from '../common/clock';
 import { badFields, notFound, staleVersion } from '../common/problems';
 import { tagView } from '../common/views';
@@ -36,12 +36,23 @@ const LISTS_KEPT = 8;
 
 @Injectable()
 export class AnimalsService {
+  private readonly index: Whole<IdentifierIndexRow[]>;
+
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
     @Inject(GrowthService) private readonly growth: GrowthService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.index = new Whole(
+      () => [
+        ...this.book.state.versionsOf(['arrival', 'departure', 'identifier', 'identifier-end', 'move']),
+        this.book.state.recordsVersion,
+        this.clock.today(),
+      ],
+      () => this.readIndex(),
+    );
+  }
 
   /** Lists by their query, the one asked for last at the end. */
   private readonly kept = new Map<
@@ -124,6 +135,10 @@ export class AnimalsService {
 
   /** Everything ever worn, for the finder and for imports on the device. */
   identifierIndex(): IdentifierIndexRow[] {
+    return this.index.get();
+  }
+
+  private readIndex(): IdentifierIndexRow[] {
     const today = this.clock.today();
     const rows: IdentifierIndexRow[] = [];
     for (const facts of this.book.state.animals.values()) {

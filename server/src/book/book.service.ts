@@ -7,6 +7,7 @@ import {
   type BookFinding,
   type Entry,
   type EntryAnswer,
+  type EntryType,
   type PostMode,
   type StrikeEntry,
 } from '@yaylak/contract';
@@ -24,7 +25,7 @@ import {
 } from '@yaylak/core';
 import { Clock } from '../common/clock';
 import { checkpoint, isBusy, reconnect, settle } from '../database/openBook';
-import { Changes, Derived, Whole } from './derived';
+import { Changes, Collected, Derived, Whole } from './derived';
 import { HoldingState } from './holdingState';
 import { loadBook } from './loadBook';
 import { toChecked } from './toChecked';
@@ -212,12 +213,22 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
     return new Whole(() => [this.state.version, this.clock.today()], compute);
   }
 
+  /** A value of the whole book that hangs on no facts but of these kinds, on the settings and the day. */
+  ofKinds<T>(kinds: readonly EntryType[], compute: () => T): Whole<T> {
+    return new Whole(() => [...this.state.versionsOf(kinds), this.clock.today()], compute);
+  }
+
   /** Tells each time which animals may be another since it was asked before. */
   changes(): Changes {
     return new Changes(
       () => this.state,
       () => this.clock.today(),
     );
+  }
+
+  /** A value of each animal that has one, all of them together. */
+  collected<T>(compute: (facts: AnimalFacts) => T | undefined): Collected<T> {
+    return new Collected(() => this.state, this.changes(), compute);
   }
 
   /** How an animal is called in a message. */

@@ -76,6 +76,7 @@ function figures({ book: { state }, history, growth, females, births, products }
     tape: [...state.tapeBiases].sort(([a], [b]) => (a < b ? -1 : 1)),
     scorers: state.scorerPairs,
     toCome: SPECIES.map((s) => births.toCome(s)),
+    spells: SPECIES.map((s) => history.spellsOf(s)),
     shares: SPECIES.map((s) => history.takingShare(s)),
     stock: products.stockOf(state.products.get('product') as never),
     notGrowing: growth.notGrowing(),

@@ -81,3 +81,48 @@ export class Changes {
     return last?.book === book && last.today === today ? book.touchedSince(last.version) : undefined;
   }
 }
+
+/** The values of all animals that have one, together: each change looks only at the animals it touched. */
+export class Collected<T> {
+  private readonly values = new Map<string, T>();
+  private list: readonly T[] | undefined;
+  private stamp = 0;
+
+  constructor(
+    private readonly book: () => { readonly animals: ReadonlyMap<string, AnimalFacts> },
+    private readonly changes: Changes,
+    private readonly compute: (facts: AnimalFacts) => T | undefined,
+  ) {}
+
+  all(): readonly T[] {
+    this.bring();
+    return (this.list ??= [...this.values.values()]);
+  }
+
+  /** Another whenever one of the values is. */
+  version(): number {
+    this.bring();
+    return this.stamp;
+  }
+
+  private bring(): void {
+    const { animals } = this.book();
+    const changed = this.changes.since();
+    if (!changed) {
+      this.values.clear();
+      this.stamp++;
+      this.list = undefined;
+    }
+    for (const id of changed ?? animals.keys()) {
+      const facts = animals.get(id);
+      const value = facts && this.compute(facts);
+      if (changed && isSame(value, this.values.get(id))) continue;
+      if (value === undefined) this.values.delete(id);
+      else this.values.set(id, value);
+      this.stamp++;
+      this.list = undefined;
+    }
+  }
+}
+
+const isSame = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);

@@ -1,4 +1,6 @@
+import type { EntryType } from '@yaylak/contract';
 import {
+  bySpecies,
   genotypes,
   inbreedingOf,
   kinship,
@@ -14,12 +16,14 @@ import {
   type SpeciesSettings,
   type WithParents,
 } from '@yaylak/core';
+import { Whole } from './derived';
 
 /** What the family needs of the book. */
 interface Book {
   readonly animals: ReadonlyMap<string, AnimalFacts>;
-  /** Grows with every change of an animal, its parents or its gene tests. */
+  /** Another with every change of an animal or its parents. */
   readonly familyVersion: number;
+  versionsOf(kinds: readonly EntryType[]): number[];
   settings(species: Species): SpeciesSettings;
 }
 
@@ -30,19 +34,30 @@ export interface GeneFound {
 
 /** Who is kin to whom, worked out once for each change of the animals. */
 export class Family {
-  private kept:
-    { readonly version: number; readonly pedigree: Pedigree; readonly inbreeding: Float64Array } | undefined;
-  private genesKept = new Map<Species, { readonly version: number; readonly genes: readonly GeneFound[] }>();
+  private readonly all: Whole<{ readonly pedigree: Pedigree; readonly inbreeding: Float64Array }>;
+  private readonly genesOfAll: Readonly<Record<Species, Whole<readonly GeneFound[]>>>;
 
-  constructor(private readonly book: Book) {}
+  constructor(private readonly book: Book) {
+    this.all = new Whole(
+      () => [book.familyVersion],
+      () => this.read(),
+    );
+    this.genesOfAll = bySpecies(
+      (species) =>
+        new Whole(
+          () => book.versionsOf(['arrival', 'gene-test']),
+          () => this.readGenes(species),
+        ),
+    );
+  }
 
   get pedigree(): Pedigree {
-    return this.read().pedigree;
+    return this.all.get().pedigree;
   }
 
   /** In the pedigree's order. */
   get inbreeding(): Float64Array {
-    return this.read().inbreeding;
+    return this.all.get().inbreeding;
   }
 
   inbreedingOf(id: string): number {
@@ -52,7 +67,7 @@ export class Family {
 
   /** What the young of two would be, and whether they may be put together. */
   pair(femaleId: string, maleId: string): PairJudged {
-    const { pedigree, inbreeding } = this.read();
+    const { pedigree, inbreeding } = this.all.get();
     const expected = kinship(pedigree, inbreeding, femaleId, maleId);
     return { inbreeding: expected, refusal: this.refusalOf(femaleId, maleId, expected) };
   }
@@ -71,9 +86,10 @@ export class Family {
 
   /** Genotypes of each gene anybody of the species was tested for; a gene whose tests contradict each other says nothing. */
   genes(species: Species): readonly GeneFound[] {
-    const { familyVersion: version } = this.book;
-    const known = this.genesKept.get(species);
-    if (known?.version === version) return known.genes;
+    return this.genesOfAll[species].get();
+  }
+
+  private readGenes(species: Species): readonly GeneFound[] {
     const animals: WithParents[] = [];
     const tests = new Map<string, { animalId: string; result: 'free' | 'carrier' | 'affected' }[]>();
     for (const { record, geneTests } of this.book.animals.values()) {
@@ -83,12 +99,10 @@ export class Family {
         tests.set(gene, [...(tests.get(gene) ?? []), { animalId: record.id, result }]);
     }
     const { alleleFrequency } = this.book.settings(species).pairing;
-    const genes = [...tests].map(([gene, own]) => ({
+    return [...tests].map(([gene, own]) => ({
       gene,
       found: genotypes({ animals: related(animals, own), tests: own, alleleFrequency, errorRate: 0 }),
     }));
-    this.genesKept.set(species, { version, genes });
-    return genes;
   }
 
   private genesOf(species: Species): GeneOf[] {
@@ -97,9 +111,8 @@ export class Family {
     );
   }
 
-  private read(): NonNullable<Family['kept']> {
-    const { familyVersion: version, animals } = this.book;
-    if (this.kept?.version === version) return this.kept;
+  private read(): { readonly pedigree: Pedigree; readonly inbreeding: Float64Array } {
+    const { animals } = this.book;
     const found = pedigreeOf([...animals.values()].map((f) => f.record));
     // The rules of the book let no loop in; an old book that has one all the same is read without parents.
     const { pedigree } =
@@ -108,7 +121,7 @@ export class Family {
         : (pedigreeOf([...animals.keys()].map((id) => ({ id, sireId: undefined, damId: undefined }))) as {
             pedigree: Pedigree;
           });
-    return (this.kept = { version, pedigree, inbreeding: inbreedingOf(pedigree) });
+    return { pedigree, inbreeding: inbreedingOf(pedigree) };
   }
 }
 

@@ -1,5 +1,6 @@
 import {
   biasKey,
+  bySpecies,
   dailyScores,
   dailyWeights,
   dayOf,
@@ -29,7 +30,16 @@ import {
   type SpeciesSettings,
   type TestedFemale,
 } from '@yaylak/core';
-import type { AnimalEntry, ArrivalEntry, PlanFacts, ProductFacts, SampleEntry, ScorersSetting } from '@yaylak/contract';
+import {
+  ENTRY_TYPES,
+  type AnimalEntry,
+  type ArrivalEntry,
+  type EntryType,
+  type PlanFacts,
+  type ProductFacts,
+  type SampleEntry,
+  type ScorersSetting,
+} from '@yaylak/contract';
 import { Biases } from './biases';
 import { birthFact } from './birthFacts';
 import { Derived, Whole } from './derived';
@@ -62,11 +72,9 @@ export interface PlanRecord {
 }
 
 /** Entries after which a male may run with others than before. */
-const STAY_ENTRIES: readonly string[] = ['stay', 'stay-end', 'harness', 'departure'];
+const STAY_ENTRIES: readonly EntryType[] = ['stay', 'stay-end', 'harness', 'departure'];
 /** Entries after which an animal has other kin than before. */
-const KIN_ENTRIES: readonly string[] = ['arrival', 'fostering'];
-/** Entries the family is read anew after. */
-const FAMILY_ENTRIES: readonly string[] = ['arrival', 'gene-test'];
+const KIN_ENTRIES: readonly EntryType[] = ['arrival', 'fostering'];
 
 /** Applies an entry; an arrival with the record its animal has now. */
 export type Fill = (entry: AnimalEntry, record?: AnimalRecord) => void;
@@ -84,9 +92,8 @@ export class HoldingState {
   readonly plans = new Map<string, PlanRecord>();
   private readonly stamps: Stamps;
   private readonly biases = new Biases();
-  /** Stands for whom males run with, and for all kinship: another with each change of these. */
-  private readonly staysStamps: Stamps;
-  private readonly familyStamps: Stamps;
+  /** By kind of entry, another with each change of one; an animal's record counts as its arrival. */
+  private readonly kindStamps = new Map<EntryType, Stamps>();
   /** Stands for the settings, and for groups, products and plans. */
   private readonly settingsStamps: Stamps;
   private readonly recordsStamps: Stamps;
@@ -100,6 +107,7 @@ export class HoldingState {
   readonly family: Family;
   /** Who was born by whom, and reared. */
   readonly litters: Litters;
+  private readonly bySpecies: Readonly<Record<Species, Whole<readonly AnimalFacts[]>>>;
   private readonly allExposures: Whole<readonly Exposure[]>;
   private readonly dailyOf: Derived<readonly Reading[]>;
   private readonly scoresOf: Derived<readonly ScoreOnDay[]>;
@@ -107,15 +115,21 @@ export class HoldingState {
   /** @param before the state of the same book that this one takes the place of */
   constructor(before?: HoldingState) {
     this.stamps = new Stamps(before?.stamps.newest);
-    this.staysStamps = new Stamps(before?.staysStamps.newest);
-    this.familyStamps = new Stamps(before?.familyStamps.newest);
+    for (const type of ENTRY_TYPES) this.kindStamps.set(type, new Stamps(before?.kindStamps.get(type)?.newest));
     this.settingsStamps = new Stamps(before?.settingsStamps.newest);
     this.recordsStamps = new Stamps(before?.recordsStamps.newest);
     this.family = new Family(this);
     this.litters = new Litters(this);
     this.allExposures = new Whole(
-      () => [this.staysStamps.version],
+      () => this.versionsOf(STAY_ENTRIES),
       () => [...this.animals.values()].flatMap((f) => exposuresOf(f)),
+    );
+    this.bySpecies = bySpecies(
+      (species) =>
+        new Whole(
+          () => [this.familyVersion],
+          () => [...this.animals.values()].filter((f) => f.record.species === species),
+        ),
     );
     this.dailyOf = new Derived(
       () => this,
@@ -133,9 +147,14 @@ export class HoldingState {
     return this.stamps.version;
   }
 
-  /** Another with every change of an animal, its parents or its gene tests. */
+  /** Versions of some kinds of entry, for what hangs on no other facts than these. */
+  versionsOf(kinds: readonly EntryType[]): number[] {
+    return kinds.map((kind) => this.kindStamps.get(kind)?.version ?? 0);
+  }
+
+  /** Another with every change of an animal or its parents. */
   get familyVersion(): number {
-    return this.familyStamps.version;
+    return this.kindStamps.get('arrival')?.version ?? 0;
   }
 
   /** Another with every change of a setting. */
@@ -172,7 +191,7 @@ export class HoldingState {
 
   /** Everything may be another: the settings changed, or the book was read. */
   private changedAll(): void {
-    for (const stamps of [this.stamps, this.staysStamps, this.familyStamps, this.settingsStamps, this.recordsStamps])
+    for (const stamps of [this.stamps, this.settingsStamps, this.recordsStamps, ...this.kindStamps.values()])
       stamps.touchAll();
   }
 
@@ -251,6 +270,11 @@ export class HoldingState {
     this.stamps.touch(kin);
   }
 
+  /** All animals of a species that are or were here, in the order they came. */
+  ofSpecies(species: Species): readonly AnimalFacts[] {
+    return this.bySpecies[species].get();
+  }
+
   /** The state as the rules of the book see it. */
   view(today: Day): BookView {
     return {
@@ -309,8 +333,8 @@ export class HoldingState {
     this.replaceRecord(facts, record);
     for (const id of this.touchedBy(facts, true)) kin.add(id);
     this.stamps.touch(kin);
-    this.familyStamps.touchAll();
-    this.staysStamps.touchAll();
+    // Another sex may end what a male stays for.
+    for (const kind of ['arrival', 'stay'] as const) this.kindStamps.get(kind)?.touchAll();
   }
 
   /** Adds an entry's fact. */
@@ -352,12 +376,12 @@ export class HoldingState {
     const undo = change();
     const after = isStay || isKin ? this.animals.get(entry.animalId) : undefined;
     if (after) for (const id of this.touchedBy(after, isStay)) kin.add(id);
-    const undos = [this.stamps.touch(kin)];
-    if (isStay) undos.push(this.staysStamps.touch([]));
-    if (FAMILY_ENTRIES.includes(entry.type)) undos.push(this.familyStamps.touch([]));
+    const untouch = this.stamps.touch(kin);
+    const unmark = this.kindStamps.get(entry.type)?.touch([]);
     return () => {
       undo();
-      for (const back of undos) back();
+      untouch();
+      unmark?.();
     };
   }
 

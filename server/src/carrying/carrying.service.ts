@@ -3,6 +3,7 @@ import type { CarryingQuery, CarryingView, InYoungView } from '@yaylak/contract'
 import {
   addDays,
   aimLine,
+  bySpecies,
   CARRYING_FROM,
   carryingBlocks,
   curveEnd,
@@ -21,10 +22,11 @@ import {
   type Spell,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Whole } from '../book/derived';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
-import { MatingHistoryService } from '../mating/history.service';
+import { HISTORY_KINDS, MatingHistoryService } from '../mating/history.service';
 import { BirthsService } from '../births/births.service';
 import { CarryingFemalesService, EMPTY_UNDER, VERY_LIKELY } from './carryingFemales.service';
 import { LaboratoryService } from './laboratory.service';
@@ -34,9 +36,18 @@ const SEASONS = 6;
 /** A season is one in which so many of those that could be were served. */
 const MAIN_SHARE = 0.25;
 
+/** A season of mating: who was served in it, and who might have been. */
+interface SeasonRead {
+  readonly season: MatingSeason;
+  readonly served: ReadonlySet<AnimalFacts>;
+  readonly base: readonly AnimalFacts[];
+}
+
 /** Who carries, who does not, and what the season brings. */
 @Injectable()
 export class CarryingService {
+  private readonly seasonsOf: Readonly<Record<Species, Whole<readonly SeasonRead[]>>>;
+
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(HoldingService) private readonly holding: HoldingService,
@@ -45,18 +56,21 @@ export class CarryingService {
     @Inject(BirthsService) private readonly births: BirthsService,
     @Inject(LaboratoryService) private readonly laboratory: LaboratoryService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.seasonsOf = bySpecies((species) => book.ofKinds(HISTORY_KINDS, () => this.readSeasons(species)));
+  }
 
   async view({ species, groupId, maleId, season: asked }: CarryingQuery): Promise<CarryingView> {
     const today = this.clock.today();
     const seasons = this.seasons(species);
-    const main = this.mainSeason(species, seasons);
-    const season = seasons.find((s) => isoOf(s.from) === asked) ?? main;
-    const whole = season ? this.base(species, season) : [];
+    const main = this.mainSeason(seasons);
+    const chosen = seasons.find((s) => isoOf(s.season.from) === asked) ?? main;
+    const season = chosen?.season;
+    const whole = chosen?.base ?? [];
     const base = season ? whole.filter((f) => this.isAmong(f, season, groupId, maleId)) : [];
     const open = this.open(species, { groupId, maleId });
     // Nobody is awaited of a season long over, and its empty ones are no question any more.
-    const isCurrent = season === main && open.length > 0;
+    const isCurrent = chosen === main && open.length > 0;
     const awaited = new Set(open);
     const unserved = base.filter((f) => isPresent(f, today) && !awaited.has(f));
     const present = isCurrent ? [...open, ...unserved] : [];
@@ -68,10 +82,10 @@ export class CarryingService {
       currency,
       groups: season ? this.groupsOf(whole, season) : [],
       males: season ? this.malesOf(whole, season) : [],
-      seasons: seasons.map((s) => ({
+      seasons: seasons.map(({ season: s, base: own }) => ({
         from: isoOf(s.from),
         to: isoOf(s.to),
-        females: this.base(species, s).length,
+        females: own.length,
       })),
       season: season ? isoOf(season.from) : null,
       isCurrent,
@@ -86,17 +100,20 @@ export class CarryingService {
   /** Seasons as stretches of the year: mating, carrying, and births awaited. */
   band(species: Species): (CarryingBlock & { readonly season: Day })[] {
     const { gestationDays: g } = this.book.state.settings(species);
-    const females = this.history.females(species);
-    return this.seasons(species).flatMap((season) => {
-      const own = females.flatMap((f) => this.spellsIn(f, season));
-      const awaited = females.flatMap((f) => {
-        const found = isPresent(f, this.clock.today()) ? this.history.chance(f) : undefined;
-        const isOfSeason = found && found.spell.on >= season.from && found.spell.on <= season.to;
-        return isOfSeason && found.chance.probability >= CARRYING_FROM ? [found.conceivedOn] : [];
-      });
+    const today = this.clock.today();
+    const carried = this.book.state.present(today).flatMap((f) => {
+      if (f.record.species !== species || f.record.sex !== 'female') return [];
+      const found = this.history.chance(f);
+      return found && found.chance.probability >= CARRYING_FROM ? [found] : [];
+    });
+    return this.seasons(species).flatMap(({ season, served }) => {
+      const own = [...served].flatMap((f) => this.spellsIn(f, season));
+      const awaited = carried.flatMap(({ spell, conceivedOn }) =>
+        spell.on >= season.from && spell.on <= season.to ? [conceivedOn] : [],
+      );
       return carryingBlocks({
         ...season,
-        females: new Set(females.filter((f) => this.spellsIn(f, season).length > 0)).size,
+        females: served.size,
         births: own.flatMap((s) => (s.outcome.kind === 'born' ? [s.outcome.on] : [])),
         awaited:
           awaited.length === 0
@@ -107,10 +124,8 @@ export class CarryingService {
   }
 
   /** The last season that is more than one or two served by the way. */
-  private mainSeason(species: Species, seasons: readonly MatingSeason[]): MatingSeason | undefined {
-    const females = this.history.females(species);
-    const served = (s: MatingSeason): number => females.filter((f) => this.spellsIn(f, s).length > 0).length;
-    return seasons.find((s) => served(s) >= MAIN_SHARE * this.base(species, s).length) ?? seasons[0];
+  private mainSeason(seasons: readonly SeasonRead[]): SeasonRead | undefined {
+    return seasons.find(({ served, base }) => served.size >= MAIN_SHARE * base.length) ?? seasons[0];
   }
 
   /** Females of a species that are here and may carry, whenever they were served. */
@@ -132,22 +147,18 @@ export class CarryingService {
   }
 
   /** Seasons of mating by the services written down, the latest first. */
-  private seasons(species: Species): MatingSeason[] {
-    const { heatCycleDays } = this.book.state.settings(species);
-    const days = this.history.spellsOf(species).flatMap((s) => [s.on, s.lastOn]);
-    return matingSeasons(days, heatCycleDays.mean).toReversed().slice(0, SEASONS);
+  private seasons(species: Species): readonly SeasonRead[] {
+    return this.seasonsOf[species].get();
   }
 
   /**
    * Females eligible at the start of a season: here then and of age, of the groups in which anybody was served. Where
    * nobody was in a group, those that were served.
    */
-  private base(species: Species, season: MatingSeason): AnimalFacts[] {
+  private readBase(species: Species, season: MatingSeason, served: ReadonlySet<AnimalFacts>): AnimalFacts[] {
     const { femaleFirstMatingDays } = this.book.state.settings(species);
-    const all = this.history.females(species);
-    const served = new Set(all.filter((f) => this.spellsIn(f, season).length > 0));
     const groups = new Set([...served].flatMap((f) => groupOn(f, season.from) ?? []));
-    return all.filter((f) => {
+    return this.history.females(species).filter((f) => {
       if (served.has(f)) return true;
       const { bornOn } = f.record;
       const wasHere = (f.arrivedOn ?? season.from) <= season.from && isPresent(f, season.from);
@@ -155,6 +166,18 @@ export class CarryingService {
       const groupId = groupOn(f, season.from);
       return wasHere && wasOfAge && groupId !== undefined && groups.has(groupId);
     });
+  }
+
+  private readSeasons(species: Species): readonly SeasonRead[] {
+    const { heatCycleDays } = this.book.state.settings(species);
+    const days = this.history.spellsOf(species).flatMap((s) => [s.on, s.lastOn]);
+    return matingSeasons(days, heatCycleDays.mean)
+      .toReversed()
+      .slice(0, SEASONS)
+      .map((season) => {
+        const served = new Set(this.history.females(species).filter((f) => this.spellsIn(f, season).length > 0));
+        return { season, served, base: this.readBase(species, season, served) };
+      });
   }
 
   private spellsIn(facts: AnimalFacts, { from, to }: MatingSeason): Spell[] {

@@ -21,7 +21,6 @@ import {
   readingNear,
   type AdjustedWeight,
   type AnimalFacts,
-  type FactorRecord,
   type FactorsInUse,
   type Gain,
   type GrowingAnimal,
@@ -31,7 +30,7 @@ import {
   type WithGain,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
-import type { Changes, Derived, Whole } from '../book/derived';
+import { Whole, type Changes, type Derived } from '../book/derived';
 import { Clock } from '../common/clock';
 import { gainView } from '../common/views';
 
@@ -40,6 +39,12 @@ const FRESH_DAYS = 45;
 const FRESH_YOUNG_DAYS = 400;
 /** Stretch of readings a gain is judged over. */
 const PERIOD_DAYS = 60;
+
+/** The factors of a species at a standard age, fitted to its own records, and everybody's weight by them. */
+interface Fit {
+  readonly factors: Whole<FactorsInUse>;
+  readonly weights: Derived<AdjustedWeight | undefined>;
+}
 
 /** Growth of the animals in the book: loads, lets core compute, keeps the answers. */
 @Injectable()
@@ -51,8 +56,7 @@ export class GrowthService {
   /** Of one young enough to be compared, its gain of late. */
   private readonly lateGains: Derived<WithGain | undefined>;
   private readonly growers: Derived<GrowingAnimal | undefined>;
-  private readonly records = new Map<number, Derived<FactorRecord | undefined>>();
-  private readonly factorsInUse = new Map<string, Whole<FactorsInUse>>();
+  private readonly fits = new Map<string, Fit>();
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
@@ -135,30 +139,36 @@ export class GrowthService {
 
   /** Factors in use for a species at a standard age: the table, and the holding's own where it has records enough. */
   factors(species: Species, standardDays: number): FactorsInUse {
-    const key = `${species} ${standardDays}`;
-    const known = this.factorsInUse.get(key) ?? this.book.whole(() => this.fitted(species, standardDays));
-    this.factorsInUse.set(key, known);
-    return known.get();
+    return this.fit(species, standardDays).factors.get();
   }
 
-  private fitted(species: Species, standardDays: number): FactorsInUse {
-    const read =
-      this.records.get(standardDays) ??
-      this.book.derived((facts) => {
-        const animal = this.growing(facts);
-        return animal && factorRecord(animal, standardDays, this.book.state.settings(facts.record.species));
-      });
-    this.records.set(standardDays, read);
-    const records: FactorRecord[] = [];
-    for (const facts of this.book.state.animals.values()) {
-      const record = facts.record.species === species ? read.of(facts) : undefined;
-      if (record) records.push(record);
-    }
-    return fitFactors(records, this.book.state.settings(species).growthFactors);
+  private fit(species: Species, standardDays: number): Fit {
+    const key = `${species} ${standardDays}`;
+    const known = this.fits.get(key);
+    if (known) return known;
+    const records = this.book.collected((facts) => {
+      const animal = facts.record.species === species ? this.growing(facts) : undefined;
+      return animal && factorRecord(animal, standardDays, this.book.state.settings(species));
+    });
+    const factors = new Whole(
+      () => [records.version(), this.book.state.settingsVersion],
+      () => fitFactors(records.all(), this.book.state.settings(species).growthFactors),
+    );
+    const weights = this.book.derived(
+      (facts) => this.readAdjusted(facts, standardDays),
+      () => records.version(),
+    );
+    const fit = { factors, weights };
+    this.fits.set(key, fit);
+    return fit;
   }
 
   /** An animal's weight set to an age. @returns undefined without a reading near it */
   adjusted(facts: AnimalFacts, standardDays: number): AdjustedWeight | undefined {
+    return this.fit(facts.record.species, standardDays).weights.of(facts);
+  }
+
+  private readAdjusted(facts: AnimalFacts, standardDays: number): AdjustedWeight | undefined {
     const animal = this.growing(facts);
     if (!animal) return undefined;
     const { species } = facts.record;

@@ -27,6 +27,7 @@ import {
   type WeightUnit,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Whole } from '../book/derived';
 import { Clock } from '../common/clock';
 import { plain } from '../common/plain';
 import { badFields, staleVersion } from '../common/problems';
@@ -80,6 +81,8 @@ export class HoldingService {
     @Inject(CONFIG) private readonly config: ServerConfig,
   ) {}
 
+  /** By species, sex and how many were asked for. */
+  private readonly numbersNext = new Map<string, Whole<NextNumbers>>();
   /** What of the stored settings can be used, looked at once a version. */
   private sound: ({ readonly version: number } & ReturnType<typeof soundSettings>) | undefined;
 
@@ -158,6 +161,15 @@ export class HoldingService {
 
   /** The next free numbers of a species, counted past every number ever worn. */
   nextNumbers(species: Species, sex: Sex, count: number): NextNumbers {
+    const key = `${species} ${sex} ${count}`;
+    const known =
+      this.numbersNext.get(key) ??
+      this.book.ofKinds(['arrival', 'identifier'], () => this.readNextNumbers(species, sex, count));
+    this.numbersNext.set(key, known);
+    return known.get();
+  }
+
+  private readNextNumbers(species: Species, sex: Sex, count: number): NextNumbers {
     const template = readTemplate(this.book.state.settings(species).numberTemplate);
     if (template.kind === 'refused') return { numbers: [] };
     const used: string[] = [];

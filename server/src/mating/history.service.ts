@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { MarkColour } from '@yaylak/contract';
+import type { EntryType, MarkColour } from '@yaylak/contract';
 import {
   carryingOf,
   femaleHistory,
@@ -34,12 +34,29 @@ const NO_HISTORY: FemaleHistory = {
   unmarked: undefined,
 };
 
+/** Kinds of entry a female's history is read from: her own, and whom males ran with. */
+export const HISTORY_KINDS: readonly EntryType[] = [
+  'arrival',
+  'departure',
+  'move',
+  'heat',
+  'service',
+  'stay',
+  'stay-end',
+  'harness',
+  'pregnancy-test',
+  'loss',
+  'birth',
+];
+
 /** Heats, services and what came of them, of all females. */
 @Injectable()
 export class MatingHistoryService {
   private readonly histories: Derived<FemaleHistory>;
   private readonly chances: Derived<CarryingNow | undefined>;
   private readonly shares: Readonly<Record<Species, Whole<number>>>;
+  private readonly femalesBySpecies: Readonly<Record<Species, Whole<readonly AnimalFacts[]>>>;
+  private readonly spellsBySpecies: Readonly<Record<Species, Whole<readonly Spell[]>>>;
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
@@ -50,7 +67,13 @@ export class MatingHistoryService {
       (facts) => carryingOf(facts, this.context(facts)),
       (facts) => this.takingShare(facts.record.species),
     );
-    this.shares = bySpecies((species) => book.whole(() => this.readShare(species)));
+    this.femalesBySpecies = bySpecies((species) =>
+      book.ofKinds(['arrival'], () => this.book.state.ofSpecies(species).filter((f) => f.record.sex === 'female')),
+    );
+    this.spellsBySpecies = bySpecies((species) =>
+      book.ofKinds(HISTORY_KINDS, () => this.females(species).flatMap((f) => this.of(f).spells)),
+    );
+    this.shares = bySpecies((species) => book.ofKinds(HISTORY_KINDS, () => this.readShare(species)));
   }
 
   of(facts: AnimalFacts): FemaleHistory {
@@ -78,8 +101,8 @@ export class MatingHistoryService {
   }
 
   /** Spells of all females of a species that are or were here. */
-  spellsOf(species: Species): Spell[] {
-    return this.females(species).flatMap((f) => [...this.of(f).spells]);
+  spellsOf(species: Species): readonly Spell[] {
+    return this.spellsBySpecies[species].get();
   }
 
   /** Litters with both parents on record. */
@@ -131,10 +154,8 @@ export class MatingHistoryService {
   }
 
   /** All females of a species that are or were here. */
-  females(species: Species): AnimalFacts[] {
-    return [...this.book.state.animals.values()].filter(
-      ({ record }) => record.species === species && record.sex === 'female',
-    );
+  females(species: Species): readonly AnimalFacts[] {
+    return this.femalesBySpecies[species].get();
   }
 
   private history(facts: AnimalFacts): FemaleHistory {

@@ -24,6 +24,7 @@ import {
 } from '@yaylak/core';
 import { AnimalsService } from '../animals/animals.service';
 import { BookService } from '../book/book.service';
+import type { Whole } from '../book/derived';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { GrowthService } from '../growth/growth.service';
@@ -39,7 +40,7 @@ const MOST_PARTNERS = 200;
 /** Who may go to whom: kinship, genes and merit of every possible pair, and the pedigrees behind them. */
 @Injectable()
 export class PairingService {
-  private generationsKept: { readonly version: number; readonly of: Float64Array } | undefined;
+  private readonly allGenerations: Whole<Float64Array>;
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
@@ -49,7 +50,9 @@ export class PairingService {
     @Inject(FemalesToMateService) private readonly females: FemalesToMateService,
     @Inject(MalesService) private readonly males: MalesService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.allGenerations = book.ofKinds(['arrival'], () => generationEquivalents(this.book.state.family.pedigree));
+  }
 
   view({ species, groupId }: MatingQuery): PairingView {
     const today = this.clock.today();
@@ -220,11 +223,8 @@ export class PairingService {
   }
 
   private generations(id: string): number {
-    const { family, familyVersion: version } = this.book.state;
-    if (this.generationsKept?.version !== version)
-      this.generationsKept = { version, of: generationEquivalents(family.pedigree) };
-    const at = family.pedigree.indexOf.get(id);
-    return at === undefined ? 0 : (this.generationsKept.of[at] ?? 0);
+    const at = this.book.state.family.pedigree.indexOf.get(id);
+    return at === undefined ? 0 : (this.allGenerations.get()[at] ?? 0);
   }
 
   private tags(id: string): TagView[] {

@@ -2,6 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { CAUSE_WORDS, type LossCluster, type LossView, type RearingView, type SeasonTallyView } from '@yaylak/contract';
 import {
   addDays,
+  bySpecies,
   dayOf,
   isoOf,
   lossClusters,
@@ -17,6 +18,7 @@ import {
   type Species,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Whole } from '../book/derived';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
@@ -31,16 +33,32 @@ const NUMBERS = 20;
 const SEASON_GAP_DAYS = 45;
 const SEASONS = 4;
 
+interface OneBirth {
+  readonly facts: AnimalFacts;
+  readonly birth: Birth;
+}
+
 /** The place of rearing. */
 @Injectable()
 export class RearingService {
+  private readonly birthsBySpecies: Readonly<Record<Species, Whole<readonly OneBirth[]>>>;
+
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(LittersService) private readonly litters: LittersService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.birthsBySpecies = bySpecies((species) =>
+      book.ofKinds(['arrival', 'birth'], () =>
+        this.history
+          .females(species)
+          .flatMap((facts) => this.book.state.litters.birthsOf(facts.record.id).map((birth) => ({ facts, birth })))
+          .sort((a, b) => a.birth.on - b.birth.on),
+      ),
+    );
+  }
 
   view(species: Species): RearingView {
     const today = this.clock.today();
@@ -79,23 +97,21 @@ export class RearingService {
   }
 
   /** Births of a species since a day, in order. */
-  births(species: Species, since: Day): { readonly facts: AnimalFacts; readonly birth: Birth }[] {
-    return this.history
-      .females(species)
-      .flatMap((facts) => this.book.state.litters.birthsOf(facts.record.id).map((birth) => ({ facts, birth })))
-      .filter(({ birth }) => birth.on >= since && birth.on <= this.clock.today())
-      .sort((a, b) => a.birth.on - b.birth.on);
+  births(species: Species, since: Day): readonly OneBirth[] {
+    const today = this.clock.today();
+    return this.birthsBySpecies[species].get().filter(({ birth }) => birth.on >= since && birth.on <= today);
   }
 
   /** Young that died before weaning, the latest first. */
   private losses(species: Species): LossView[] {
     const today = this.clock.today();
     const { weaningDays } = this.book.state.settings(species);
-    return [...this.book.state.animals.values()]
+    return this.book.state
+      .ofSpecies(species)
       .flatMap((facts): LossView[] => {
         const { bornOn, damId } = facts.record;
         const died = facts.departures.find((d) => d.how === 'died');
-        if (facts.record.species !== species || bornOn === undefined || !died) return [];
+        if (bornOn === undefined || !died) return [];
         const ageDays = died.on - bornOn;
         if (ageDays > weaningDays.closes || today - died.on > TOLD_DAYS) return [];
         const dam = this.book.state.animals.get(
@@ -117,7 +133,7 @@ export class RearingService {
   /** Seasons of births, the latest first: what was scanned, born and reared of the females that were put to the male. */
   private seasons(species: Species): SeasonTallyView[] {
     const today = this.clock.today();
-    const seasons: { from: Day; to: Day; births: { facts: AnimalFacts; birth: Birth }[] }[] = [];
+    const seasons: { from: Day; to: Day; births: OneBirth[] }[] = [];
     for (const one of this.births(species, addDays(today, -SEASONS * 365))) {
       const last = seasons.at(-1);
       if (last && one.birth.on - last.to <= SEASON_GAP_DAYS) {

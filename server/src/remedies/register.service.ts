@@ -1,7 +1,16 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
 import type { RegisterQuery, RegisterRow, RegisterView, TreatmentEntry } from '@yaylak/contract';
-import { dayOf, isoOf, withdrawalEnd, wornIdentifiers } from '@yaylak/core';
+import {
+  dayOf,
+  isoOf,
+  mainIdentifier,
+  withdrawalEnd,
+  wornIdentifiers,
+  type AnimalFacts,
+  type Day,
+  type TreatmentFact,
+} from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { readEntries } from '../book/readEntries';
 import { Clock } from '../common/clock';
@@ -32,6 +41,18 @@ const COLUMNS: Readonly<Record<string, (row: RegisterRow) => Cell>> = {
   'milk withheld to': (r) => r.milkUntil,
 };
 
+/** A treatment, before its entry is read. */
+interface Given {
+  readonly entryId: string;
+  readonly on: Day;
+  readonly facts: AnimalFacts;
+}
+
+const isAsked = ({ on, productId }: TreatmentFact, query: RegisterQuery): boolean =>
+  (query.from === undefined || on >= dayOf(query.from)) &&
+  (query.to === undefined || on <= dayOf(query.to)) &&
+  (query.productId === undefined || productId === query.productId);
+
 /** The treatment register: every remedy given, struck ones left out, the newest first. */
 @Injectable()
 export class RegisterService {
@@ -42,35 +63,48 @@ export class RegisterService {
   ) {}
 
   async view(query: RegisterQuery): Promise<RegisterView> {
-    const rows = await this.rows(query);
-    return { rows: rows.slice(0, LISTED), total: rows.length };
+    const given = this.given(query);
+    return { rows: await this.rows(given.slice(0, LISTED)), total: given.length };
   }
 
   async csv(query: RegisterQuery): Promise<string> {
-    const rows = await this.rows(query);
+    const rows = await this.rows(this.given(query));
     return csv(
       Object.keys(COLUMNS),
       rows.map((row) => Object.values(COLUMNS).map((cell) => cell(row))),
     );
   }
 
-  private async rows(query: RegisterQuery): Promise<RegisterRow[]> {
-    const kept = await readEntries(this.orm.em.fork(), { type: 'treatment' });
-    return kept
-      .flatMap(({ entry, struckBy }) => (entry.type === 'treatment' && !struckBy ? [entry] : []))
-      .filter((e) => this.fits(e, query))
-      .map((e) => this.row(e))
-      .sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : a.tag.text < b.tag.text ? -1 : 1));
+  /** What was given, the newest first, from memory: only what is shown is read from the file. */
+  private given(query: RegisterQuery): Given[] {
+    const { animalId, species } = query;
+    const { state } = this.book;
+    const one = animalId === undefined ? undefined : state.animals.get(animalId);
+    const among =
+      animalId !== undefined ? (one ? [one] : []) : species ? state.ofSpecies(species) : state.animals.values();
+    const given: Given[] = [];
+    for (const facts of among) {
+      if (species !== undefined && facts.record.species !== species) continue;
+      for (const t of facts.treatments) if (isAsked(t, query)) given.push({ entryId: t.entryId, on: t.on, facts });
+    }
+    const numbers = new Map<AnimalFacts, string>();
+    const numberOf = (facts: AnimalFacts): string => {
+      const known = numbers.get(facts) ?? mainIdentifier(facts)?.identifier.text ?? '';
+      numbers.set(facts, known);
+      return known;
+    };
+    return given.sort((a, b) => b.on - a.on || (numberOf(a.facts) < numberOf(b.facts) ? -1 : 1));
   }
 
-  private fits(e: TreatmentEntry, { from, to, productId, animalId, species }: RegisterQuery): boolean {
-    return (
-      (from === undefined || e.on >= from) &&
-      (to === undefined || e.on <= to) &&
-      (productId === undefined || e.productId === productId) &&
-      (animalId === undefined || e.animalId === animalId) &&
-      (species === undefined || this.book.state.animals.get(e.animalId)?.record.species === species)
-    );
+  /** Their entries with all that was written, in the same order. */
+  private async rows(given: readonly Given[]): Promise<RegisterRow[]> {
+    const ids = given.map((g) => g.entryId);
+    const kept = await readEntries(this.orm.em.fork(), { ids });
+    const byId = new Map(kept.map(({ entry }) => [entry.id, entry]));
+    return ids.flatMap((id) => {
+      const entry = byId.get(id);
+      return entry?.type === 'treatment' ? [this.row(entry)] : [];
+    });
   }
 
   private row(e: TreatmentEntry): RegisterRow {

@@ -11,8 +11,10 @@ import {
   type Day,
   type IdentifierFact,
   type MarkFact,
+  type SharedNumber,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Whole } from '../book/derived';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 
@@ -22,10 +24,16 @@ const ROWS = 300;
 /** Who wants a tag, and which numbers do not tell two apart. */
 @Injectable()
 export class TagsService {
+  private readonly sharedOfAll: Whole<readonly SharedNumber[]>;
+
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.sharedOfAll = book.ofKinds(['arrival', 'departure', 'identifier', 'identifier-end'], () =>
+      sharedNumbers(this.book.state.animals.values(), this.clock.today()),
+    );
+  }
 
   view(): TagsView {
     const present = this.book.state.present(this.clock.today());
@@ -99,7 +107,8 @@ export class TagsService {
 
   private shared(): SharedNumberView[] {
     const { animals } = this.book.state;
-    return sharedNumbers(animals.values(), this.clock.today())
+    return this.sharedOfAll
+      .get()
       .slice(0, ROWS)
       .map(({ isNow, wearers, ...number }) => ({
         kind: number.kind,
