@@ -60,6 +60,11 @@ export class Biases {
     return this.setting.setRight.length === 0 ? NONE : this.readScorers().biasOf;
   }
 
+  /** Whether anything changed since it was read last. */
+  get isOpen(): boolean {
+    return this.weighed.size + this.scored.size > 0;
+  }
+
   /**
    * Reads what changed since it was read last.
    * @returns whose readings are now set right otherwise: by these keys of a tape or eye, by these scorers

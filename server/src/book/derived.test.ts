@@ -63,6 +63,7 @@ function figures({ book: { state }, history, growth, females, births, products }
     growing: growth.growing(facts),
     gain: growth.gainOf(facts.record.id),
     factors: growth.adjusted(facts, 90),
+    verdict: growth.verdict(facts),
     inbreeding: state.family.inbreedingOf(facts.record.id),
     tested: state.tested(facts.record.id, TODAY),
   });

@@ -257,6 +257,7 @@ export class HoldingState {
 
   /** Touches those whose readings are set right otherwise since a hand has another bias. */
   private settle(): void {
+    if (!this.biases.isOpen) return;
     const { keys, scorers } = this.biases.settle();
     if (keys.size + scorers.size === 0) return;
     const kin = new Set<string>();

@@ -71,6 +71,7 @@ export class Stamps {
    * @returns undefined where that is too long ago to tell
    */
   touchedSince(version: number): ReadonlySet<string> | undefined {
+    if (version === this.version_) return NOBODY;
     const from = Math.min(version, this.version_);
     if (from < this.forgotten) return undefined;
     const ids = new Set<string>();
@@ -93,5 +94,6 @@ export class Stamps {
   }
 }
 
+const NOBODY: ReadonlySet<string> = new Set();
 /** Touches remembered one by one. */
 const MOST_JOURNALLED = 5_000;

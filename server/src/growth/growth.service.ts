@@ -40,6 +40,13 @@ const FRESH_YOUNG_DAYS = 400;
 /** Stretch of readings a gain is judged over. */
 const PERIOD_DAYS = 60;
 
+interface GroupStandard {
+  readonly standardDays: number | undefined;
+  readonly factors: FactorsInUse | undefined;
+  readonly ratioOf: ReturnType<typeof likeForLikeRatios>;
+  readonly means: ReturnType<typeof meanSteps> | undefined;
+}
+
 /** The factors of a species at a standard age, fitted to its own records, and everybody's weight by them. */
 interface Fit {
   readonly factors: Whole<FactorsInUse>;
@@ -57,6 +64,8 @@ export class GrowthService {
   private readonly lateGains: Derived<WithGain | undefined>;
   private readonly growers: Derived<GrowingAnimal | undefined>;
   private readonly fits = new Map<string, Fit>();
+  /** By a group as it is: one of whose animals anything changed is another. */
+  private readonly standards = new WeakMap<GrowthGroup, GroupStandard>();
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
@@ -224,17 +233,34 @@ export class GrowthService {
   /** An animal's adjusted weight among its contemporaries. */
   verdict(facts: AnimalFacts): ContemporaryVerdict | null {
     const group = this.groupOf(facts.record.id);
-    const members = (group?.members ?? []).flatMap(({ id }) => this.book.state.animals.get(id) ?? []);
-    const standardDays = this.bestStandardAge(members, this.book.state.settings(facts.record.species).standardAgesDays);
+    if (!group) return null;
+    const { standardDays, ratioOf, means } = this.standardOf(group, facts.record.species);
     const own = standardDays === undefined ? undefined : this.adjusted(facts, standardDays);
-    if (!own || standardDays === undefined) return null;
-    const weights = members.flatMap((m) => this.adjusted(m, standardDays) ?? []);
-    const ratio = likeForLikeRatios(weights.map((w) => w.kg))?.(own.kg);
-    if (!ratio) return null;
+    const ratio = own && ratioOf?.(own.kg);
+    if (!own || !ratio || !means) return null;
     return {
       adjusted: this.adjustedView(own, facts.record.species),
       ...ratio,
-      breakdown: breakdownAgainst(own, meanSteps(weights)),
+      breakdown: breakdownAgainst(own, means),
     };
+  }
+
+  /** What the contemporaries of a group weigh, set to the age that most have a reading near. */
+  private standardOf(group: GrowthGroup, species: Species): GroupStandard {
+    const ages = this.book.state.settings(species).standardAgesDays;
+    const known = this.standards.get(group);
+    if (known && (known.standardDays === undefined || known.factors === this.factors(species, known.standardDays)))
+      return known;
+    const members = group.members.flatMap(({ id }) => this.book.state.animals.get(id) ?? []);
+    const standardDays = this.bestStandardAge(members, ages);
+    const weights = members.flatMap((m) => (standardDays === undefined ? [] : (this.adjusted(m, standardDays) ?? [])));
+    const standard: GroupStandard = {
+      standardDays,
+      factors: standardDays === undefined ? undefined : this.factors(species, standardDays),
+      ratioOf: likeForLikeRatios(weights.map((w) => w.kg)),
+      means: weights.length > 0 ? meanSteps(weights) : undefined,
+    };
+    this.standards.set(group, standard);
+    return standard;
   }
 }
