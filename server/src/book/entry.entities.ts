@@ -15,17 +15,17 @@ export const EntryEntity = defineEntity({
     /** Order in which the book kept them. */
     seq: p.integer().unique(),
     type: p.string(),
-    animal: () => p.manyToOne(AnimalEntity).nullable().index(),
+    animal: () => p.manyToOne(AnimalEntity).deleteRule('restrict').nullable().index(),
     happenedOn: p.string(),
     writtenAt: p.string(),
     writtenBy: p.string(),
     source: p.string(),
-    job: () => p.manyToOne(JobEntity).nullable().index(),
-    struckBy: () => p.manyToOne(EntryEntity).nullable().index(),
+    job: () => p.manyToOne(JobEntity).deleteRule('restrict').nullable().index(),
+    struckBy: () => p.manyToOne(EntryEntity).deleteRule('restrict').nullable().index(),
   },
 });
 
-const own = { entry: () => p.oneToOne(EntryEntity).primary().owner() };
+const own = { entry: () => p.oneToOne(EntryEntity).deleteRule('restrict').primary().owner() };
 
 export const ArrivalEntity = defineEntity({
   name: 'Arrival',
@@ -54,7 +54,7 @@ export const IdentifierEndEntity = defineEntity({
   tableName: 'identifier_end_entry',
   properties: {
     ...own,
-    identifier: () => p.manyToOne(EntryEntity).index(),
+    identifier: () => p.manyToOne(EntryEntity).deleteRule('restrict').index(),
     how: p.string(),
     reason: p.string().nullable(),
   },
@@ -62,7 +62,7 @@ export const IdentifierEndEntity = defineEntity({
 export const MoveEntity = defineEntity({
   name: 'Move',
   tableName: 'move_entry',
-  properties: { ...own, group: () => p.manyToOne(GroupEntity).index() },
+  properties: { ...own, group: () => p.manyToOne(GroupEntity).deleteRule('restrict').index() },
 });
 export const MarkEntity = defineEntity({
   name: 'Mark',
@@ -107,7 +107,7 @@ export const TreatmentEntity = defineEntity({
   tableName: 'treatment_entry',
   properties: {
     ...own,
-    product: () => p.manyToOne(ProductEntity).index(),
+    product: () => p.manyToOne(ProductEntity).deleteRule('restrict').index(),
     amount: p.double(),
     unit: p.string(),
     route: p.string(),
@@ -178,7 +178,7 @@ export const StayEntity = defineEntity({
   tableName: 'stay_entry',
   properties: {
     ...own,
-    group: () => p.manyToOne(GroupEntity).index(),
+    group: () => p.manyToOne(GroupEntity).deleteRule('restrict').index(),
     colour: p.string().nullable(),
     isTeaser: p.boolean().nullable(),
   },
@@ -186,12 +186,12 @@ export const StayEntity = defineEntity({
 export const StayEndEntity = defineEntity({
   name: 'StayEnd',
   tableName: 'stay_end_entry',
-  properties: { ...own, stay: () => p.manyToOne(EntryEntity).index() },
+  properties: { ...own, stay: () => p.manyToOne(EntryEntity).deleteRule('restrict').index() },
 });
 export const HarnessEntity = defineEntity({
   name: 'Harness',
   tableName: 'harness_entry',
-  properties: { ...own, stay: () => p.manyToOne(EntryEntity).index(), colour: p.string() },
+  properties: { ...own, stay: () => p.manyToOne(EntryEntity).deleteRule('restrict').index(), colour: p.string() },
 });
 export const MaleCheckEntity = defineEntity({
   name: 'MaleCheck',
@@ -206,7 +206,7 @@ export const GeneTestEntity = defineEntity({
     gene: p.string(),
     result: p.string(),
     laboratory: p.string().nullable(),
-    sample: () => p.manyToOne(EntryEntity).nullable().index(),
+    sample: () => p.manyToOne(EntryEntity).deleteRule('restrict').nullable().index(),
   },
 });
 export const PregnancyTestEntity = defineEntity({
@@ -222,7 +222,7 @@ export const PregnancyTestEntity = defineEntity({
     testedBy: p.string().nullable(),
     learner: p.string().nullable(),
     learnerAgeDays: p.integer().nullable(),
-    sample: () => p.manyToOne(EntryEntity).nullable().index(),
+    sample: () => p.manyToOne(EntryEntity).deleteRule('restrict').nullable().index(),
     laboratory: p.string().nullable(),
     reason: p.string().nullable(),
   },
@@ -281,7 +281,11 @@ export const ColostrumEntity = defineEntity({
 export const FosteringEntity = defineEntity({
   name: 'Fostering',
   tableName: 'fostering_entry',
-  properties: { ...own, dam: () => p.manyToOne(AnimalEntity).nullable().index(), reason: p.string().nullable() },
+  properties: {
+    ...own,
+    dam: () => p.manyToOne(AnimalEntity).deleteRule('restrict').nullable().index(),
+    reason: p.string().nullable(),
+  },
 });
 export const WeaningEntity = defineEntity({
   name: 'Weaning',
@@ -301,5 +305,9 @@ export const FeedEntity = defineEntity({
 export const StrikeEntity = defineEntity({
   name: 'Strike',
   tableName: 'strike_entry',
-  properties: { ...own, struckEntry: () => p.oneToOne(EntryEntity).owner(), reason: p.string().nullable() },
+  properties: {
+    ...own,
+    struckEntry: () => p.oneToOne(EntryEntity).deleteRule('restrict').owner(),
+    reason: p.string().nullable(),
+  },
 });

@@ -101,8 +101,8 @@ export class HoldingState {
   private readonly wearers = new Map<string, Set<string>>();
   private readonly groupMembers = new Map<string, Set<string>>();
   private settingsTable = withOverrides({});
-  private presentKept:
-    { readonly version: number; readonly asOf: Day; readonly all: readonly AnimalFacts[] } | undefined;
+  private presentOn: Day | undefined;
+  private readonly presentThen: Whole<readonly AnimalFacts[]>;
   /** Who is kin to whom. */
   readonly family: Family;
   /** Who was born by whom, and reared. */
@@ -130,6 +130,10 @@ export class HoldingState {
           () => [this.familyVersion],
           () => [...this.animals.values()].filter((f) => f.record.species === species),
         ),
+    );
+    this.presentThen = new Whole(
+      () => [...this.versionsOf(['arrival', 'departure']), this.presentOn],
+      () => [...this.animals.values()].filter((facts) => isPresent(facts, this.presentOn as Day)),
     );
     this.dailyOf = new Derived(
       () => this,
@@ -309,14 +313,8 @@ export class HoldingState {
 
   /** Those on the holding on a day, in the order they came. */
   present(asOf: Day): readonly AnimalFacts[] {
-    const { version } = this;
-    if (this.presentKept?.version !== version || this.presentKept.asOf !== asOf)
-      this.presentKept = {
-        version,
-        asOf,
-        all: [...this.animals.values()].filter((facts) => isPresent(facts, asOf)),
-      };
-    return this.presentKept.all;
+    this.presentOn = asOf;
+    return this.presentThen.get();
   }
 
   *wearersOf(plainText: string): Iterable<AnimalFacts> {

@@ -1,10 +1,15 @@
 import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { MikroORM } from '@mikro-orm/libsql';
+import { readEntries } from '../book/readEntries';
 import { readConfig } from '../config';
 import { arrival, testApp, uuid } from '../tests/testApp';
 import { backupFiles } from './bookFolder';
-import { backUp, openBook } from './openBook';
+import { MIGRATION_NAMES } from './migrationNames';
+import { migratorOf } from './migratorOf';
+import { backUp, closeBook, openBook } from './openBook';
+import { ormOptions } from './ormConfig';
 
 it('has migrations that make exactly the schema of the entities', async () => {
   const t = await testApp();
@@ -45,6 +50,50 @@ it('backs the book up before a migration runs on it', async () => {
   }).catch((e: Error) => e.message);
   expect(restored).toContain('already exists'); // the copy is a whole book: its tables are there
   await t.close();
+});
+
+it.each(MIGRATION_NAMES.slice(0, -1))('brings a book of %s up to date with all that stands in it', async (form) => {
+  const config = readConfig({ DATA_DIR: mkdtempSync(join(tmpdir(), 'yaylak-old-')), LOG_LEVEL: 'silent' });
+  const old = await MikroORM.init(ormOptions(config.dataFile));
+  const migrator = await migratorOf(old);
+  await migrator.up({ to: MIGRATION_NAMES[0] });
+  const write = (sql: string, ...values: readonly unknown[]) => old.em.getConnection().execute(sql, [...values]);
+  const [animal, came, weighed, strike] = [uuid(), uuid(), uuid(), uuid()];
+  const entry = (id: string, seq: number, type: string, of: string | null) =>
+    write(
+      `insert into entry (id, seq, type, animal_id, happened_on, written_at, written_by, source)
+        values (?, ?, ?, ?, '2026-11-01', '2026-11-01T08:00:00.000Z', 'Aylin', 'hand')`,
+      ...[id, seq, type, of],
+    );
+  await write("insert into animal (id, species, sex, version) values (?, 'sheep', 'female', 3)", animal);
+  await entry(came, 1, 'arrival', animal);
+  await write("insert into arrival_entry (entry_id, how) values (?, 'bought')", came);
+  await entry(weighed, 2, 'weight', animal);
+  await write("insert into weight_entry (entry_id, kg, method) values (?, 47.3, 'scale')", weighed);
+  await entry(strike, 3, 'strike', null);
+  await write("insert into strike_entry (entry_id, struck_entry_id, reason) values (?, ?, 'misread')", strike, weighed);
+  await write('update entry set struck_by_id = ? where id = ?', strike, weighed);
+  if (form !== MIGRATION_NAMES[0]) await migrator.up({ to: form });
+  await old.close();
+
+  const orm = await openBook(config);
+  const book = orm.em.getConnection();
+  expect((await readEntries(orm.em.fork(), { all: true })).map((k) => [k.entry, k.struckBy])).toMatchObject([
+    [{ id: came, animalId: animal, type: 'arrival', how: 'bought', species: 'sheep' }, undefined],
+    [{ id: weighed, kg: 47.3, method: 'scale' }, strike],
+    [{ id: strike, entryId: weighed, reason: 'misread' }, undefined],
+  ]);
+  expect(await book.execute('pragma integrity_check')).toMatchObject([{ integrity_check: 'ok' }]);
+  // Nothing that is spoken of goes, whoever tries.
+  for (const [table, id] of [
+    ['entry', weighed],
+    ['entry', strike],
+    ['animal', animal],
+  ])
+    await expect(book.execute(`delete from ${table} where id = ?`, [id])).rejects.toThrow('FOREIGN KEY');
+  expect(await book.execute('select id from entry')).toHaveLength(3);
+  await closeBook(orm);
+  rmSync(config.dataDir, { recursive: true });
 });
 
 it('keeps the last twenty backups', async () => {

@@ -7,6 +7,7 @@ export const MIGRATION_NAMES = [
   '20261124100000_mating',
   '20261126000000_carrying',
   '20261126100000_births',
+  '20261129000000_restrict',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

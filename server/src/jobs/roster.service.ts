@@ -13,6 +13,7 @@ import {
   type Reading,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Whole } from '../book/derived';
 import { ChoosingService } from '../choosing/choosing.service';
 import { Clock } from '../common/clock';
 import { ConditionService } from '../condition/condition.service';
@@ -34,6 +35,8 @@ const ROSTER_SCORES = 3;
 /** All that a device takes to the race. */
 @Injectable()
 export class RosterService {
+  private readonly goneOfAll: Whole<GoneNumber[]>;
+
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(ChoosingService) private readonly choosing: ChoosingService,
@@ -43,7 +46,11 @@ export class RosterService {
     @Inject(ProductsService) private readonly products: ProductsService,
     @Inject(TemplatesService) private readonly templates: TemplatesService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.goneOfAll = book.ofKinds(['arrival', 'departure', 'identifier', 'identifier-end'], () =>
+      this.gone(this.clock.today()),
+    );
+  }
 
   async view(): Promise<RosterView> {
     const today = this.clock.today();
@@ -51,7 +58,7 @@ export class RosterService {
     return {
       on: isoOf(today),
       animals: this.book.state.present(today).map((facts) => this.animal(facts, today, points)),
-      gone: this.gone(today),
+      gone: this.goneOfAll.get(),
       products: this.products.list().filter((p) => !p.isClosed),
       templates: await this.templates.list(),
       biases: [...this.book.state.tapeBiases.values()].map(biasView),

@@ -21,7 +21,7 @@ export class ProductsService {
     @Inject(BookService) private readonly book: BookService,
     @Inject(Clock) private readonly clock: Clock,
   ) {
-    this.given = book.whole(() => this.givenByBatch());
+    this.given = book.ofKinds(['arrival', 'treatment'], () => this.givenByBatch());
   }
 
   list(): ProductView[] {

@@ -8,6 +8,7 @@ import { Migration20261124100000_mating } from './20261124100000_mating';
 import { Migration20261124000000_season } from './20261124000000_season';
 import { Migration20261126000000_carrying } from './20261126000000_carrying';
 import { Migration20261126100000_births } from './20261126100000_births';
+import { Migration20261129000000_restrict } from './20261129000000_restrict';
 
 /** What each step does; listed by hand, so that nothing is looked for on disk. */
 const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
@@ -18,6 +19,7 @@ const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>
   '20261124100000_mating': Migration20261124100000_mating,
   '20261126000000_carrying': Migration20261126000000_carrying,
   '20261126100000_births': Migration20261126100000_births,
+  '20261129000000_restrict': Migration20261129000000_restrict,
 };
 
 /** In the order they are run. */
