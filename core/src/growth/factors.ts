@@ -80,7 +80,13 @@ export function fitFactors(records: readonly FactorRecord[], table: GrowthFactor
       .map((key) => ({ group, key })),
   );
   const fitted = complete.length >= OWN_FROM_RECORDS ? logEffects(complete, columns) : undefined;
-  const count = (group: FactorGroup, key: string): number => complete.filter((r) => r.classes[group] === key).length;
+  const counts = new Map<string, number>();
+  for (const { classes } of complete)
+    for (const group of FACTOR_GROUPS) {
+      const key = `${group} ${classes[group]}`;
+      counts.set(key, (counts.get(key) ?? 0) + 1);
+    }
+  const count = (group: FactorGroup, key: string): number => counts.get(`${group} ${key}`) ?? 0;
   const inUse = (group: FactorGroup): Record<string, FactorInUse> => {
     const base = baseClass(table[group]);
     const isBaseKnown = count(group, base) >= OWN_FROM_RECORDS;
@@ -107,24 +113,34 @@ function logEffects(
   records: readonly FactorRecord[],
   columns: readonly { readonly group: FactorGroup; readonly key: string }[],
 ): Map<string, number> {
-  // Batches are taken out by centring inside each (Frisch & Waugh 1933) instead of a column a batch.
-  const batches = new Map<string, { rows: number[][]; y: number[] }>();
-  for (const record of records) {
-    const batch = batches.get(record.batch) ?? { rows: [], y: [] };
-    batches.set(record.batch, batch);
-    batch.rows.push(columns.map(({ group, key }) => (record.classes[group] === key ? 1 : 0)));
-    batch.y.push(Math.log(record.kg));
+  // Records of one batch and the same classes are one row that counts as often: the normal equations stay the same.
+  const batches = new Map<string, Map<string, { readonly row: readonly number[]; count: number; sumY: number }>>();
+  for (const { batch, classes, kg } of records) {
+    const cells = batches.get(batch) ?? new Map<string, { row: readonly number[]; count: number; sumY: number }>();
+    batches.set(batch, cells);
+    const key = `${classes.birthType}/${classes.sex}/${classes.damAge}`;
+    const cell = cells.get(key) ?? {
+      row: columns.map((column) => (classes[column.group] === column.key ? 1 : 0)),
+      count: 0,
+      sumY: 0,
+    };
+    cells.set(key, cell);
+    cell.count++;
+    cell.sumY += Math.log(kg);
   }
+  // Batches are taken out by centring inside each (Frisch & Waugh 1933) instead of a column a batch.
   const rows: number[][] = [];
   const y: number[] = [];
   for (const batch of batches.values()) {
-    const n = batch.y.length;
-    const means = columns.map((_, c) => batch.rows.reduce((s, row) => s + (row[c] as number), 0) / n);
-    const meanY = batch.y.reduce((s, v) => s + v, 0) / n;
-    batch.rows.forEach((row, r) => {
-      rows.push(row.map((v, c) => v - (means[c] as number)));
-      y.push((batch.y[r] as number) - meanY);
-    });
+    const cells = [...batch.values()];
+    const n = cells.reduce((s, c) => s + c.count, 0);
+    const means = columns.map((_, c) => cells.reduce((s, { row, count }) => s + count * (row[c] as number), 0) / n);
+    const meanY = cells.reduce((s, c) => s + c.sumY, 0) / n;
+    for (const { row, count, sumY } of cells) {
+      const weight = Math.sqrt(count);
+      rows.push(row.map((v, c) => weight * (v - (means[c] as number))));
+      y.push(weight * (sumY / count - meanY));
+    }
   }
   const effects = fitLinear(rows, y);
   return new Map(columns.map(({ group, key }, c) => [`${group} ${key}`, effects[c] as number]));

@@ -26,6 +26,7 @@ import {
 } from '@yaylak/core';
 import { AnimalPageService } from '../animals/animalPage.service';
 import { BookService } from '../book/book.service';
+import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { gainView, tagView } from '../common/views';
 import { GrowthService } from '../growth/growth.service';
@@ -124,6 +125,7 @@ export class ChoosingService {
     if (this.pointsKept?.key === key) return this.pointsKept.points;
     const points = new Map<string, number>();
     for (const one of this.sets()) {
+      await breathe();
       const set = this.crop(one);
       const { standardAgesDays } = this.book.state.settings(one.species);
       const measured = this.measure(set, this.growth.bestStandardAge(set, standardAgesDays), this.clock.today());

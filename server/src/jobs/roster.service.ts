@@ -15,6 +15,7 @@ import {
 import { BookService } from '../book/book.service';
 import type { Whole } from '../book/derived';
 import { ChoosingService } from '../choosing/choosing.service';
+import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { ConditionService } from '../condition/condition.service';
 import { biasView, tagView } from '../common/views';
@@ -29,6 +30,8 @@ const ROSTER_WEIGHTS = 6;
 const GONE_DAYS = 6 * 365;
 /** Next free numbers a device takes along to a place without a server. */
 const NUMBERS_AHEAD = 60;
+/** Animals read in one go, before other requests are let on. */
+const AT_ONCE = 400;
 /** Scores a device keeps of an animal: enough for its trend. */
 const ROSTER_SCORES = 3;
 
@@ -55,9 +58,14 @@ export class RosterService {
   async view(): Promise<RosterView> {
     const today = this.clock.today();
     const points = await this.choosing.points();
+    const animals: RosterAnimal[] = [];
+    for (const [i, facts] of this.book.state.present(today).entries()) {
+      if (i % AT_ONCE === AT_ONCE - 1) await breathe();
+      animals.push(this.animal(facts, today, points));
+    }
     return {
       on: isoOf(today),
-      animals: this.book.state.present(today).map((facts) => this.animal(facts, today, points)),
+      animals,
       gone: this.goneOfAll.get(),
       products: this.products.list().filter((p) => !p.isClosed),
       templates: await this.templates.list(),
