@@ -62,8 +62,8 @@ test('a mating with near kin is stopped with the figure, and overruled only with
   await sheet.getByLabel('Male', { exact: true }).selectOption(buck.tag.animalId);
   await expect(sheet.getByText(/is her .*: their young would be \d+.% inbred/)).toBeVisible();
   await sheet.getByRole('button', { name: 'Write the service down' }).click();
-  await expect(sheet.getByRole('alert')).toContainText('Give the reason');
-  await sheet.getByLabel(/^Why all the same/).fill('the other buck is lame');
+  await expect(sheet.getByRole('alert')).toContainText('give a reason for going ahead');
+  await sheet.getByLabel(/^Reason for going ahead/).fill('the other buck is lame');
   await sheet.getByRole('button', { name: 'Write the service down' }).click();
   await expect(sheet).toBeHidden();
   const { entries } = await ask<BookFile>(page, '/api/book');
@@ -136,6 +136,10 @@ test('a male is put in with raddle, and his marks are read at the race', async (
   const sheet = page.getByRole('dialog', { name: /^Put / });
   await sheet.getByLabel('With', { exact: true }).selectOption({ label: 'Milking does, 14 females' });
   await sheet.getByLabel('Raddle or harness').selectOption('red');
+  await sheet.getByRole('button', { name: 'Put him in' }).click();
+  // His daughters are among them: they are named, and he goes in only with a reason.
+  await expect(sheet.getByRole('alert')).toContainText(/should not run with .* and .*: too closely related/);
+  await sheet.getByLabel('Reason for going ahead').fill('they are sold on Friday');
   await sheet.getByRole('button', { name: 'Put him in' }).click();
   await expect(sheet).toBeHidden();
   await row.getByRole('button', { name: 'Read the marks' }).click();

@@ -77,6 +77,10 @@ export function birthQuestionText(question: BirthQuestion): string {
       return `${question.born} born, and ${question.scanned} scanned on ${question.on}. Are they all hers?`;
     case 'tested-empty':
       return `She tested empty on ${question.on}. Is it she, or was the test wrong?`;
+    case 'never-mated':
+      return `No service is on record, and no male was with her from ${question.from} to ${question.to}. Is it she?`;
+    case 'dam-too-young':
+      return `She was ${question.ageDays} days old, and gives birth from ${question.youngestDays} days on at the earliest. Is it she, and is her birth date right?`;
     case 'two-births':
       return `She gave birth on ${question.on} as well, ${question.days} days apart. Is it she?`;
     case 'other-species':

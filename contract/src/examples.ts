@@ -75,7 +75,7 @@ export const EXAMPLES: Readonly<Record<EntryType, object>> = {
     isCheck: true,
     reason: 'the only buck left',
   },
-  stay: { groupId: ID, colour: 'red', isTeaser: true },
+  stay: { groupId: ID, colour: 'red', isTeaser: true, reason: 'no other ram' },
   'stay-end': { stayId: ID },
   harness: { stayId: ID, colour: 'blue' },
   'male-check': { grades: { feet: 'good', testicles: 'fail' }, girthCm: 32.5 },

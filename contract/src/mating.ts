@@ -37,6 +37,8 @@ export class PedigreeQuery {
 /** Why an animal is not mated, or not yet, in words. */
 export interface ReasonView {
   readonly code: FemaleReason['code'] | MaleReason['code'];
+  /** More than a caution: who goes on gives a reason. */
+  readonly holds: boolean;
   readonly words: string;
   readonly until: string | null;
 }

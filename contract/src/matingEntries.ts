@@ -93,6 +93,11 @@ export class StayEntry extends AnimalEntryBase {
   @MayBeMissing()
   @IsBoolean()
   isTeaser?: boolean;
+  /** Why, where he runs with females that are too young, or too near kin to him. */
+  @MayBeMissing()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  reason?: string;
 }
 export class StayEndEntry extends AnimalEntryBase {
   @IsIn(['stay-end'])

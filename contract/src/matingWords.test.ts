@@ -6,8 +6,8 @@ const day = dayOf('2026-11-05');
 it.each<[FemaleReason, string]>([
   [{ code: 'too-young', until: day }, 'too young'],
   [{ code: 'too-light', kg: 26.04, neededKg: 33, until: undefined }, '26\u00a0kg, wants 33\u00a0kg first'],
-  [{ code: 'heats-to-skip', seen: 0, of: 1 }, 'let her first heat go by, 0 seen'],
-  [{ code: 'heats-to-skip', seen: 1, of: 2 }, 'let 2 heats go by, 1 seen'],
+  [{ code: 'heats-to-skip', goneBy: 0, of: 1 }, 'let her first heat go by'],
+  [{ code: 'heats-to-skip', goneBy: 1, of: 2 }, 'let 2 heats go by, 1 gone'],
   [{ code: 'resting', bornOn: day, until: day }, 'rests after the birth of 2026-11-05'],
   [{ code: 'womb', since: day }, 'womb not clean: look again, then the next heat'],
   [{ code: 'thin', score: 1.5, least: 2 }, 'too thin at 1.5, wants 2'],

@@ -11,7 +11,7 @@ export function femaleReasonText(reason: FemaleReason): string {
     case 'too-light':
       return `${kgText(reason.kg)}, wants ${kgText(reason.neededKg)} first`;
     case 'heats-to-skip':
-      return `let ${reason.of === 1 ? 'her first heat' : `${reason.of} heats`} go by, ${reason.seen} seen`;
+      return reason.of === 1 ? 'let her first heat go by' : `let ${reason.of} heats go by, ${reason.goneBy} gone`;
     case 'resting':
       return `rests after the birth of ${isoOf(reason.bornOn)}`;
     case 'womb':

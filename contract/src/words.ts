@@ -10,6 +10,7 @@ import {
   type WeightUnit,
 } from '@yaylak/core';
 import { birthQuestionText } from './birthWords';
+import { femaleReasonText, maleReasonText } from './matingWords';
 import { tooSoonText } from './pregnancyWords';
 
 /** How an animal of a refusal is named; ids mean nothing to people. */
@@ -89,6 +90,14 @@ export function refusalText(
       return `${value.replace('T', ' ')} is not on ${refusal.on}. Check the day and the hour.`;
     case 'pair':
       return `${pairText(refusal.refusal, refusal.inbreeding, nameOf(value))} Choose another male, or give the reason.`;
+    case 'later-than-now':
+      return `${value.replace('T', ' ')} is later than now. Correct the day or the time.`;
+    case 'held-back':
+      return `${capital(nameOf(value))} is not ready to mate: ${refusal.reasons.map(femaleReasonText).join('; ')}. Choose another, or give a reason.`;
+    case 'male-held-back':
+      return `${capital(nameOf(value))} is not ready to be used: ${refusal.reasons.map(maleReasonText).join('; ')}. Choose another, or give a reason.`;
+    case 'not-with-these':
+      return `${capital(nameOf(value))} should not run with ${listed(refusal.femaleIds.map(nameOf))}: too closely related, or too young. Move them out first, or give a reason.`;
     case 'does-not-carry':
       return 'Only a female carries young. Choose another animal, or mend the sex first.';
     case 'young-of-empty':
@@ -205,3 +214,11 @@ function parentageText(fault: ParentageFault, role: ParentRole, name: string): s
       return `${name} descends from this animal, or is it. An animal cannot be its own ancestor.`;
   }
 }
+
+/** The first few by name, the others counted. */
+function listed(names: readonly string[]): string {
+  const more = names.length - NAMED;
+  if (more > 0) return `${names.slice(0, NAMED).join(', ')} and ${more} more`;
+  return [names.slice(0, -1).join(', '), ...names.slice(-1)].filter((part) => part !== '').join(' and ');
+}
+const NAMED = 4;

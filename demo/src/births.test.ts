@@ -29,11 +29,13 @@ it('nothing speaks against a birth that has no reason written beside it', () => 
       { on: dayOf(b.on), alive: b.alive, dead: b.dead, species: undefined },
       {
         species: speciesOf(b.animalId),
+        bornOn: undefined,
+        wasNearMale: () => true,
         births: birthsOf([], written.map((w) => ({ ...w, entryId: w.id, on: dayOf(w.on) })) as never),
         serviceDays: own(ofType('service')).map((s) => dayOf(s.on)),
         tests: own(ofType('pregnancy-test')).map((t) => ({ on: dayOf(t.on), result: t.result, young: t.young })),
       },
-      SPECIES_TABLE[speciesOf(b.animalId)].gestationDays,
+      SPECIES_TABLE[speciesOf(b.animalId)],
     );
     return b.reason === undefined ? questions.map((q) => `${b.on} ${speciesOf(b.animalId)} ${q.code}`) : [];
   });

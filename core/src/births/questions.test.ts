@@ -2,16 +2,18 @@ import { SPECIES_TABLE } from '../species';
 import { day } from '../tests/builders';
 import { birthDayChances, birthQuestions, birthsOf, birthSpread, daysOver, siresOfBirth, type DamAsked } from '.';
 
-const { gestationDays } = SPECIES_TABLE.goat; // 150 (145-155)
+const { goat } = SPECIES_TABLE; // carried 150 days (145-155), mated from day 215
 const doe = (change: Partial<DamAsked> = {}): DamAsked => ({
   species: 'goat',
+  bornOn: day('2022-03-01'),
+  wasNearMale: () => true,
   births: [],
   serviceDays: [day('2025-10-01')],
   tests: [],
   ...change,
 });
 const born = (on: string, change: object = {}) => ({ on: day(on), alive: 2, dead: 0, species: undefined, ...change });
-const ask = (birth: ReturnType<typeof born>, dam = doe()) => birthQuestions(birth, dam, gestationDays);
+const ask = (birth: ReturnType<typeof born>, dam = doe()) => birthQuestions(birth, dam, goat);
 
 describe('a birth is asked about', () => {
   it.each([
@@ -21,6 +23,22 @@ describe('a birth is asked about', () => {
     ['2026-03-09', []], // day 159
     ['2026-03-10', [{ code: 'too-late', servedOn: '2025-10-01', days: 160, longest: 155 }]],
   ])('by the days since the service, on %s', (on, asked) => expect(ask(born(on))).toEqual(asked));
+
+  it('where no service is on record and no male was near', () => {
+    const alone = doe({ serviceDays: [], wasNearMale: () => false });
+    // 159 and 141 days before the birth.
+    expect(ask(born('2026-03-01'), alone)).toEqual([{ code: 'never-mated', from: '2025-09-23', to: '2025-10-11' }]);
+  });
+
+  it.each([
+    ['2026-04-25', []], // 420 days old: from 215 + 145 - 4 = 356 on
+    ['2026-02-20', []], // 356
+    ['2026-02-19', [{ code: 'dam-too-young', ageDays: 355, youngestDays: 356 }]],
+  ])('by the age of a dam at her first birth, on %s', (on, asked) => {
+    expect(ask(born(on), doe({ bornOn: day('2025-03-01'), serviceDays: [] }))).toEqual(asked);
+    const second = doe({ bornOn: day('2025-03-01'), serviceDays: [], births: [{ on: day('2025-06-01') }] });
+    expect(ask(born(on), second)).toEqual([]);
+  });
 
   it('not where an earlier service fits, nor where none is on record', () => {
     const twice = doe({ serviceDays: [day('2025-10-01'), day('2025-11-10')] });
@@ -96,14 +114,14 @@ describe('the sire', () => {
       { from: day('2025-10-01'), to: day('2025-10-01'), maleIds: ['a'] },
       { from: day('2025-10-06'), to: day('2025-10-06'), maleIds: ['b', 'c'] },
     ];
-    const sires = siresOfBirth(day('2026-02-28'), services, gestationDays);
+    const sires = siresOfBirth(day('2026-02-28'), services, goat.gestationDays);
     expect(sires.map((s) => s.maleId)).toEqual(['a', 'b', 'c']);
     expect(sires[0]?.probability).toBeCloseTo(1 / 1.135335, 5);
     expect(sires[1]?.probability).toBeCloseTo(0.135335 / 1.135335 / 2, 5);
   });
   it('is nobody where no service lies near', () => {
     const services = [{ from: day('2025-08-01'), to: day('2025-08-01'), maleIds: ['a'] }];
-    expect(siresOfBirth(day('2026-02-28'), services, gestationDays)).toEqual([]);
+    expect(siresOfBirth(day('2026-02-28'), services, goat.gestationDays)).toEqual([]);
   });
 });
 

@@ -1,4 +1,4 @@
-import { isoOf, type Day } from '../calendar';
+import { addDays, isoOf, type Day } from '../calendar';
 import type { TestResult } from '../pregnancy';
 import type { Species } from '../species';
 import type { Birth } from './birthsOf';
@@ -12,6 +12,9 @@ export type BirthQuestion =
   | { readonly code: 'too-late'; readonly servedOn: string; readonly days: number; readonly longest: number }
   | { readonly code: 'more-than-scanned'; readonly scanned: number; readonly born: number; readonly on: string }
   | { readonly code: 'tested-empty'; readonly on: string }
+  /** No service on record, and no male near her when she must have been served. */
+  | { readonly code: 'never-mated'; readonly from: string; readonly to: string }
+  | { readonly code: 'dam-too-young'; readonly ageDays: number; readonly youngestDays: number }
   | { readonly code: 'two-births'; readonly on: string; readonly days: number }
   | { readonly code: 'other-species'; readonly told: Species; readonly species: Species };
 
@@ -25,6 +28,9 @@ export interface BirthAsked {
 
 export interface DamAsked {
   readonly species: Species;
+  readonly bornOn: Day | undefined;
+  /** Whether she may have met a male that sires in a stretch of days. */
+  readonly wasNearMale: (stretch: { readonly from: Day; readonly to: Day }) => boolean;
   /** Her other births. */
   readonly births: readonly Pick<Birth, 'on'>[];
   readonly serviceDays: readonly Day[];
@@ -36,10 +42,18 @@ export const GESTATION_SLACK_DAYS = 4;
 
 /**
  * All that speaks against a birth as it was written down. Services and tests count since the birth before it; a birth
- * fits a service when it comes within the usual range of it, four days either way. Nothing is asked of services where
- * none is on record: she may have run with a male.
+ * fits a service when it comes within the usual range of it, four days either way. Where no service is on record she
+ * may have run with a male; it is asked about where none was near. A dam served before she was of age for it is asked
+ * about too: it may be another, or her birth date is wrong.
  */
-export function birthQuestions(birth: BirthAsked, dam: DamAsked, gestation: GestationDays): BirthQuestion[] {
+export function birthQuestions(
+  birth: BirthAsked,
+  dam: DamAsked,
+  {
+    gestationDays: gestation,
+    femaleFirstMatingDays,
+  }: { readonly gestationDays: GestationDays; readonly femaleFirstMatingDays: number },
+): BirthQuestion[] {
   const asked: BirthQuestion[] = [];
   const { on } = birth;
   if (birth.species !== undefined && birth.species !== dam.species)
@@ -50,6 +64,14 @@ export function birthQuestions(birth: BirthAsked, dam: DamAsked, gestation: Gest
   const before = Math.max(-Infinity, ...others.map((b) => b.on).filter((d) => d < on));
   const services = dam.serviceDays.filter((d) => d > before && d <= on);
   const [shortest, longest] = [gestation.from - GESTATION_SLACK_DAYS, gestation.to + GESTATION_SLACK_DAYS];
+  if (services.length === 0) {
+    const stretch = { from: addDays(on, -longest), to: addDays(on, -shortest) };
+    if (!dam.wasNearMale(stretch))
+      asked.push({ code: 'never-mated', from: isoOf(stretch.from), to: isoOf(stretch.to) });
+  }
+  const youngestDays = femaleFirstMatingDays + gestation.from - GESTATION_SLACK_DAYS;
+  if (dam.bornOn !== undefined && others.every((b) => b.on > on) && on - dam.bornOn < youngestDays)
+    asked.push({ code: 'dam-too-young', ageDays: on - dam.bornOn, youngestDays });
   const fits = services.some((d) => on - d >= shortest && on - d <= longest);
   const first = services[0];
   const last = services.at(-1);

@@ -61,6 +61,7 @@ const book: BirthBook = {
   animal: (id) => all.get(id),
   settings: (species) => SPECIES_TABLE[species],
   birthsOf: (id) => birthsOf([], all.get(id)?.births ?? []),
+  wasNearMale: () => true,
 };
 const code = (entry: BirthEntryToCheck): string | undefined => {
   const facts = all.get(entry.animalId);

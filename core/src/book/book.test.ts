@@ -57,6 +57,7 @@ const doe = emptyFacts(record('doe', { species: 'goat' }));
 const all = new Map<string, AnimalFacts>([ewe, ram, lamb, gone, doe].map((f) => [f.record.id, f]));
 const book: BookView = {
   today: day('2026-11-23'),
+  now: momentOf('2026-11-23T12:00'),
   animal: (id) => all.get(id),
   hasProduct: (id) => id === 'drench',
   hasJob: (id) => id === 'weighing',
@@ -68,6 +69,10 @@ const book: BookView = {
     femaleId === 'lamb' && maleId === 'ram'
       ? { inbreeding: 0.25, refusal: { code: 'relation', relation: 'parent' } }
       : { inbreeding: 0, refusal: undefined },
+  heldBack: (id) => (id === 'lamb' ? [{ code: 'too-young', until: day('2026-12-01') }] : []),
+  maleHeldBack: (_, on) => (on < day('2026-01-01') ? [{ code: 'too-young', until: day('2026-01-01') }] : []),
+  femalesIn: () => [ewe, lamb],
+  wasNearMale: () => true,
   tested: (id) =>
     id === 'ewe'
       ? { servedOn: day('2026-11-03'), lastBirthOn: day('2026-04-01') }
@@ -268,6 +273,7 @@ describe('the present state', () => {
 
 describe('the rules of mating', () => {
   const ofRam = { animalId: 'ram', on: day('2026-11-01') };
+  const stay = { type: 'stay' as const, ...ofRam, isTeaser: false, reason: undefined };
   ram.stays.push(
     { entryId: 'in', on: day('2026-10-20'), groupId: 'flock', colour: 'red', isTeaser: false },
     { entryId: 'over', on: day('2025-10-20'), groupId: 'flock', colour: 'red', isTeaser: false },
@@ -282,13 +288,30 @@ describe('the rules of mating', () => {
     ['by who is not in the book', serve({ maleIds: ['who'] }), 'unknown-male'],
     ['of a goat by a ram', serve({ animalId: 'doe' }), 'male-of-other-species'],
     ['at an hour of the day', serve({ at: momentOf('2026-11-01T07:00') }), undefined],
+    ['later than now', serve({ on: day('2026-11-23'), at: momentOf('2026-11-23T12:16') }), 'later-than-now'],
+    ['by a clock a little ahead', serve({ on: day('2026-11-23'), at: momentOf('2026-11-23T12:14') }), undefined],
     ['at an hour of another day', serve({ at: momentOf('2026-11-02T07:00') }), 'time-of-other-day'],
     ['by her sire', serve({ animalId: 'lamb' }), 'pair'],
     ['by her sire, for a reason', serve({ animalId: 'lamb', reason: 'broke out' }), undefined],
     ['a mark of her sire’s, found in the field', serve({ animalId: 'lamb', way: 'raddle' }), undefined],
-    ['a male put with a group', { type: 'stay', ...ofRam, groupId: 'flock' }, undefined],
-    ['a male put with no group', { type: 'stay', ...ofRam, groupId: 'none' }, 'unknown-group'],
-    ['a ewe put in as the male', { type: 'stay', ...ofRam, animalId: 'ewe', groupId: 'flock' }, 'not-a-male'],
+    ['a male put with a group', { ...stay, groupId: 'flock' }, 'not-with-these'],
+    [
+      'a male put with his daughter for a reason',
+      { ...stay, groupId: 'flock', reason: 'they are parted at night' },
+      undefined,
+    ],
+    ['a teaser put with his daughter', { ...stay, groupId: 'flock', isTeaser: true }, undefined],
+    ['a male put in too young', { ...stay, on: day('2025-11-01'), groupId: 'flock' }, 'male-held-back'],
+    [
+      'a service of one too young',
+      serve({ animalId: 'lamb', maleIds: [], straw: 'A-7', way: 'insemination' }),
+      'held-back',
+    ],
+    ['a mark on one too young', serve({ animalId: 'lamb', way: 'raddle' }), undefined],
+    ['a service of one too young for a reason', serve({ animalId: 'lamb', reason: 'small but strong' }), undefined],
+    ['a service by one too young', serve({ on: day('2025-11-01') }), 'male-held-back'],
+    ['a male put with no group', { ...stay, groupId: 'none' }, 'unknown-group'],
+    ['a ewe put in as the male', { ...stay, animalId: 'ewe', groupId: 'flock' }, 'not-a-male'],
     ['a male taken out', { type: 'stay-end', ...ofRam, stayId: 'in' }, undefined],
     ['taken out of where he never was', { type: 'stay-end', ...ofRam, stayId: 'never' }, 'unknown-stay'],
     ['taken out twice', { type: 'stay-end', ...ofRam, stayId: 'over' }, 'stay-ended'],

@@ -52,6 +52,8 @@ export interface BirthBook {
   settings(species: Species): SpeciesSettings;
   /** A female's births, written down or known by their young. */
   birthsOf(damId: string): readonly Birth[];
+  /** Whether a female may have met a male that sires in a stretch of days. */
+  wasNearMale(femaleId: string, stretch: { readonly from: Day; readonly to: Day }): boolean;
 }
 
 /** First milk is written down of young up to so many days old. */
@@ -135,9 +137,11 @@ export function questionsOf(birth: BirthAsked, facts: AnimalFacts, book: BirthBo
   const { id, species } = facts.record;
   const dam = {
     species,
+    bornOn: facts.record.bornOn,
+    wasNearMale: (stretch: { readonly from: Day; readonly to: Day }) => book.wasNearMale(id, stretch),
     births: book.birthsOf(id),
     serviceDays: facts.services.map((s) => s.on),
     tests: facts.pregnancyTests,
   };
-  return birthQuestions(birth, dam, book.settings(species).gestationDays);
+  return birthQuestions(birth, dam, book.settings(species));
 }

@@ -1,4 +1,4 @@
-import { isoOf, type Day } from '../calendar';
+import { addHours, isoMoment, isoOf, type Day, type Moment } from '../calendar';
 import { isScore } from '../condition';
 import {
   normalised,
@@ -11,7 +11,7 @@ import { checkParent, type ParentageFault, type ParentRole } from '../pedigree';
 import type { Sex, Species } from '../species';
 import { wornIdentifiers } from './derived';
 import { checkBirth, type BirthBook, type BirthEntryToCheck, type BirthRefusal } from './checkBirth';
-import { checkMating, type MatingEntryToCheck, type MatingRefusal, type PairJudged } from './checkMating';
+import { checkMating, type MatingBook, type MatingEntryToCheck, type MatingRefusal } from './checkMating';
 import {
   checkPregnancy,
   testTooSoon,
@@ -20,6 +20,9 @@ import {
   type PregnancyRefusal,
 } from './checkPregnancy';
 import type { AnimalFacts } from './facts';
+
+/** A tablet's clock may go ahead of this computer's by so much. */
+const CLOCKS_APART_HOURS = 0.25;
 
 /** An entry as the rules see it. */
 export type CheckedEntry =
@@ -83,15 +86,13 @@ export interface ArrivalFacts {
 }
 
 /** What the rules may ask of the book. */
-export interface BookView extends PregnancyBook, BirthBook {
+export interface BookView extends PregnancyBook, BirthBook, MatingBook {
   readonly today: Day;
-  hasGroup(id: string): boolean;
+  readonly now: Moment;
   hasProduct(id: string): boolean;
   hasJob(id: string): boolean;
   /** Who has the tube of this number already, on that day or in the same job. */
   tubeOf(tube: string, on: Day): string | undefined;
-  /** What the young of two would be, and whether they may be put together. */
-  pair(femaleId: string, maleId: string): PairJudged;
   /** Animals that wear or wore an identifier of this normalised text. */
   wearersOf(plainText: string): Iterable<AnimalFacts>;
 }
@@ -106,6 +107,7 @@ export type Refusal = { readonly field: string; readonly value: string } & (
         | 'unknown-identifier'
         | 'identifier-ended'
         | 'in-future'
+        | 'later-than-now'
         | 'empty'
         | 'unknown-product'
         | 'unknown-job'
@@ -138,6 +140,8 @@ export function checkJob({ jobId }: { readonly jobId?: string }, book: Pick<Book
 /** The first rule of the book an entry breaks. */
 export function checkEntry(entry: CheckedEntry, book: BookView): Refusal | undefined {
   if (entry.on > book.today) return { code: 'in-future', field: 'on', value: isoOf(entry.on) };
+  if ('at' in entry && entry.at !== undefined && entry.at > addHours(book.now, CLOCKS_APART_HOURS))
+    return { code: 'later-than-now', field: 'at', value: isoMoment(entry.at) };
   if (entry.type === 'arrival') return checkArrival(entry, book);
   const facts = book.animal(entry.animalId);
   if (!facts) return { code: 'unknown-animal', field: 'animalId', value: entry.animalId };

@@ -1,5 +1,6 @@
 import { dayOfMoment, isoMoment, isoOf, type Day, type Moment } from '../calendar';
-import type { PairRefusal, ServiceWay } from '../mating';
+import type { FemaleReason, MaleReason, PairRefusal, ServiceWay } from '../mating';
+import type { Species, SpeciesSettings } from '../species';
 import type { AnimalFacts } from './facts';
 
 interface OfAnimal {
@@ -18,7 +19,12 @@ export type MatingEntryToCheck =
       readonly straw: string | undefined;
       readonly reason: string | undefined;
     })
-  | (OfAnimal & { readonly type: 'stay'; readonly groupId: string })
+  | (OfAnimal & {
+      readonly type: 'stay';
+      readonly groupId: string;
+      readonly isTeaser: boolean;
+      readonly reason: string | undefined;
+    })
   | (OfAnimal & { readonly type: 'stay-end' | 'harness'; readonly stayId: string })
   | (OfAnimal & { readonly type: 'male-check' })
   | (OfAnimal & { readonly type: 'gene-test'; readonly gene: string; readonly sampleId: string | undefined });
@@ -38,13 +44,26 @@ export type MatingRefusal = { readonly field: string; readonly value: string } &
   | { readonly code: 'male-gone'; readonly goneOn: string }
   /** A pair that is not put together, and no reason given why it was all the same. */
   | { readonly code: 'pair'; readonly refusal: PairRefusal; readonly inbreeding: number }
+  /** One that is not to be mated now, and no reason given. */
+  | { readonly code: 'held-back'; readonly reasons: readonly FemaleReason[] }
+  | { readonly code: 'male-held-back'; readonly reasons: readonly MaleReason[] }
+  /** Put in with females that are too young, or too near kin to him, and no reason given. */
+  | { readonly code: 'not-with-these'; readonly femaleIds: readonly string[]; readonly groupId: string }
 );
 
 /** What the rules of mating ask of the book. */
 export interface MatingBook {
   animal(id: string): AnimalFacts | undefined;
   hasGroup(id: string): boolean;
+  settings(species: Species): SpeciesSettings;
+  /** What the young of two would be, and whether they may be put together. */
   pair(femaleId: string, maleId: string): PairJudged;
+  /** Why a female is not to be mated on a day, cautions left out. */
+  heldBack(femaleId: string, on: Day): readonly FemaleReason[];
+  /** Why a male is not to be used on a day, cautions left out. */
+  maleHeldBack(maleId: string, on: Day): readonly MaleReason[];
+  /** Females in a group on a day. */
+  femalesIn(groupId: string, on: Day): readonly AnimalFacts[];
 }
 
 /** Ways by which a person puts two together; a mark found in the field is written down whoever made it. */
@@ -70,9 +89,10 @@ export function checkMating(
       return entry.type === 'service' ? checkService(entry, facts, book) : undefined;
     case 'stay':
       if (sex !== 'male' && sex !== 'castrate') return { code: 'not-a-male', ...own };
-      return book.hasGroup(entry.groupId)
+      if (!book.hasGroup(entry.groupId)) return { code: 'unknown-group', field: 'groupId', value: entry.groupId };
+      return entry.isTeaser || entry.reason !== undefined || sex !== 'male'
         ? undefined
-        : { code: 'unknown-group', field: 'groupId', value: entry.groupId };
+        : checkStay(entry, facts.record, book);
     case 'stay-end':
     case 'harness': {
       const value = { field: 'stayId', value: entry.stayId };
@@ -87,6 +107,24 @@ export function checkMating(
         ? undefined
         : { code: 'unknown-sample', field: 'sampleId', value: entry.sampleId };
   }
+}
+
+function checkStay(
+  { animalId, groupId, on }: Extract<MatingEntryToCheck, { type: 'stay' }>,
+  { species }: AnimalFacts['record'],
+  book: MatingBook,
+): MatingRefusal | undefined {
+  const { femaleFirstMatingDays, mating } = book.settings(species);
+  const field = 'reason';
+  const reasons = book.maleHeldBack(animalId, on);
+  if (reasons.length > 0) return { code: 'male-held-back', field, value: animalId, reasons };
+  const femaleIds = book.femalesIn(groupId, on).flatMap(({ record: { id, bornOn } }) => {
+    const ageDays = bornOn === undefined ? Infinity : on - bornOn;
+    // Sucklings do not conceive; from then on, until they may be mated, they are kept from him.
+    if (ageDays < mating.malesApartDays) return [];
+    return ageDays < femaleFirstMatingDays || book.pair(id, animalId).refusal ? [id] : [];
+  });
+  return femaleIds.length > 0 ? { code: 'not-with-these', field, value: animalId, femaleIds, groupId } : undefined;
 }
 
 function checkService(
@@ -108,6 +146,10 @@ function checkService(
     if (reason !== undefined || !BY_CHOICE.includes(way)) continue;
     const { refusal, inbreeding } = book.pair(record.id, value);
     if (refusal) return { code: 'pair', field, value, refusal, inbreeding };
+    const reasons = way === 'hand' ? book.maleHeldBack(value, on) : [];
+    if (reasons.length > 0) return { code: 'male-held-back', field: 'reason', value, reasons };
   }
-  return undefined;
+  if (reason !== undefined || !BY_CHOICE.includes(way)) return undefined;
+  const reasons = book.heldBack(record.id, on);
+  return reasons.length > 0 ? { code: 'held-back', field: 'reason', value: record.id, reasons } : undefined;
 }

@@ -1,4 +1,6 @@
 export * from './carryingOf';
 export * from './femaleHistory';
+export * from './nearMale';
 export * from './openServices';
+export * from './readyToMate';
 export * from './siresOfBirthOf';

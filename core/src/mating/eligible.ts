@@ -6,7 +6,7 @@ import type { Proportion } from '../statistics';
 export type FemaleReason =
   | { readonly code: 'too-young'; readonly until: Day }
   | { readonly code: 'too-light'; readonly kg: number; readonly neededKg: number; readonly until: Day | undefined }
-  | { readonly code: 'heats-to-skip'; readonly seen: number; readonly of: number }
+  | { readonly code: 'heats-to-skip'; readonly goneBy: number; readonly of: number }
   | { readonly code: 'resting'; readonly bornOn: Day; readonly until: Day }
   | { readonly code: 'womb'; readonly since: Day }
   | { readonly code: 'thin'; readonly score: number; readonly least: number }
@@ -37,7 +37,8 @@ export interface FemaleToMate {
   readonly lastBirthOn: Day | undefined;
   /** Now, and when she reaches the weight of her first mating. */
   readonly weight: { readonly kg: number; readonly neededKg: number; readonly reachedOn: Day | undefined } | undefined;
-  readonly heatsSeen: number;
+  /** Heats that are over; the one she is on has not gone by. */
+  readonly heatsGoneBy: number;
   /** Since when a retained afterbirth or an infected womb is not cured. */
   readonly wombSince: Day | undefined;
   readonly score: number | undefined;
@@ -56,19 +57,21 @@ export interface FemaleToMate {
 /** From this probability of carrying on she is left alone, and waited for. */
 export const CARRYING_FROM = 0.5;
 
-type Rules = Pick<SpeciesSettings, 'femaleFirstMatingDays' | 'waitAfterBirthDays' | 'mating'>;
+type Rules = Pick<SpeciesSettings, 'femaleFirstMatingDays' | 'waitAfterBirthDays' | 'heatCycleDays' | 'mating'>;
 
 /** Whether a female may be mated today, with all reasons against it. */
 export function femaleReadiness(f: FemaleToMate, rules: Rules, asOf: Day): Readiness<FemaleReason> {
-  const { mating } = rules;
+  const { mating, heatCycleDays } = rules;
   const reasons: FemaleReason[] = [];
   const oldEnough = f.bornOn === undefined ? undefined : addDays(f.bornOn, rules.femaleFirstMatingDays);
   if (!f.hasGivenBirth) {
     if (oldEnough !== undefined && oldEnough > asOf) reasons.push({ code: 'too-young', until: oldEnough });
     if (f.weight && f.weight.kg < f.weight.neededKg)
       reasons.push({ code: 'too-light', kg: f.weight.kg, neededKg: f.weight.neededKg, until: f.weight.reachedOn });
-    if (f.heatsSeen < mating.heatsSkipped && !f.served)
-      reasons.push({ code: 'heats-to-skip', seen: f.heatsSeen, of: mating.heatsSkipped });
+    // So long past the age of her first mating she has had them, whether or not anybody saw.
+    const isGrown = oldEnough === undefined || asOf >= addDays(oldEnough, (mating.heatsSkipped + 1) * heatCycleDays.to);
+    if (f.heatsGoneBy < mating.heatsSkipped && !isGrown && !f.served)
+      reasons.push({ code: 'heats-to-skip', goneBy: f.heatsGoneBy, of: mating.heatsSkipped });
   }
   if (f.lastBirthOn !== undefined) {
     const until = addDays(f.lastBirthOn, rules.waitAfterBirthDays);

@@ -199,7 +199,7 @@ describe('who may be mated', () => {
     hasGivenBirth: true,
     lastBirthOn: day('2026-04-01'),
     weight: undefined,
-    heatsSeen: 1,
+    heatsGoneBy: 1,
     wombSince: undefined,
     score: 3,
     served: undefined,
@@ -227,15 +227,20 @@ describe('who may be mated', () => {
       hasGivenBirth: false,
       lastBirthOn: undefined,
       weight: { kg: 28, neededKg: 33, reachedOn: day('2027-01-10') },
-      heatsSeen: 1,
+      heatsGoneBy: 1,
     };
     // 215 days after 1 May 2026 are 2 December.
     const found = femaleReadiness(kid, goat, asOf);
     expect(found.reasons.map((r) => r.code)).toEqual(['too-young', 'too-light']);
     expect(found.readyOn).toBe(day('2027-01-10'));
-    const noHeat = femaleReadiness({ ...kid, heatsSeen: 0 }, goat, asOf);
-    expect(noHeat.reasons.at(-1)).toEqual({ code: 'heats-to-skip', seen: 0, of: 1 });
+    const noHeat = femaleReadiness({ ...kid, heatsGoneBy: 0 }, goat, asOf);
+    expect(noHeat.reasons.at(-1)).toEqual({ code: 'heats-to-skip', goneBy: 0, of: 1 });
     expect(noHeat.readyOn).toBeUndefined();
+    // Two cycles of 24 days past the 215th she has had one, seen or not.
+    const codesAt = (on: string) =>
+      femaleReadiness({ ...kid, heatsGoneBy: 0 }, goat, day(on)).reasons.map((r) => r.code);
+    expect(codesAt('2027-01-18')).toContain('heats-to-skip');
+    expect(codesAt('2027-01-19')).not.toContain('heats-to-skip');
   });
   it('a male that is old, unchecked or takes badly is flagged, a young or failed one is not used', () => {
     const ram = {

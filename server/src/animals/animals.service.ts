@@ -116,7 +116,7 @@ export class AnimalsService {
       const facts = this.find(id);
       if (facts.record.version !== change.version) throw staleVersion('animal', this.row(facts));
       const record = changed(facts.record, change);
-      const refusal = checkRecord(record, this.book.state.view(this.clock.today()));
+      const refusal = checkRecord(record, this.book.state.view(this.clock.today(), this.clock.moment()));
       if (refusal)
         throw badFields([{ field: refusal.field, message: refusalText(refusal, (a) => this.book.nameOf(a)) }]);
       const firstDay = Math.min(...facts.weights.map((w) => w.on), ...facts.identifiers.map((i) => i.on));

@@ -51,7 +51,7 @@ export class BirthsPageService {
       questions: questionsOf(
         { on, alive: birth.alive ?? 0, dead: birth.dead ?? 0, species: birth.species },
         facts,
-        this.book.state.view(today),
+        this.book.state.view(today, this.clock.moment()),
       ),
     };
   }

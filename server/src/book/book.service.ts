@@ -294,7 +294,7 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
   }
 
   private judgeFact(entry: AnimalEntry): Outcome {
-    const refusal = checkEntry(toChecked(entry), this.state.view(this.clock.today()));
+    const refusal = checkEntry(toChecked(entry), this.state.view(this.clock.today(), this.clock.moment()));
     if (refusal) return { answer: this.refused(entry.id, refusal) };
     const doubt = entry.type === 'weight' ? this.doubtOf(entry) : undefined;
     return {

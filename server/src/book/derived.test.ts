@@ -155,7 +155,7 @@ interface Written {
 }
 
 const isTaken = (book: Book, entry: AnimalEntry): boolean =>
-  checkEntry(toChecked(entry), book.book.state.view(TODAY)) === undefined;
+  checkEntry(toChecked(entry), book.book.state.view(TODAY, clock.moment())) === undefined;
 
 /** One thing a person may do: write, strike out, only ask, or correct a record. */
 function step(random: Random, book: Book, written: Written, nextId: () => string, told: (kind: string) => void): void {
@@ -189,7 +189,7 @@ function step(random: Random, book: Book, written: Written, nextId: () => string
       { bornOn: record.bornOn === undefined ? undefined : ((record.bornOn - 30) as Day) },
     ][Math.floor(random() * 5)];
     const next = { ...record, ...change, version: record.version + 1 };
-    if (checkRecord(next, state.view(TODAY))) return;
+    if (checkRecord(next, state.view(TODAY, clock.moment()))) return;
     state.setRecord(next);
     written.records.set(record.id, next);
     return told('correct');

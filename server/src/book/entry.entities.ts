@@ -181,6 +181,7 @@ export const StayEntity = defineEntity({
     group: () => p.manyToOne(GroupEntity).deleteRule('restrict').index(),
     colour: p.string().nullable(),
     isTeaser: p.boolean().nullable(),
+    reason: p.string().nullable(),
   },
 });
 export const StayEndEntity = defineEntity({

@@ -95,7 +95,7 @@ export const ENTRY_TABLES: Readonly<Record<EntryType, EntryTable>> = {
   },
   stay: {
     entity: e.StayEntity,
-    columns: { groupId: 'group_id', colour: 'colour', isTeaser: 'is_teaser' },
+    columns: { groupId: 'group_id', colour: 'colour', isTeaser: 'is_teaser', reason: 'reason' },
     properties: { groupId: 'group' },
     read: { isTeaser: flag },
   },

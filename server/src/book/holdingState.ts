@@ -6,20 +6,29 @@ import {
   dayOf,
   emptyFacts,
   exposuresOf,
+  factsUntil,
+  groupOn,
+  holdsBack,
   factLists,
   femaleHistory,
   insertByDayInPlace,
   isGuess,
   isPresent,
+  maleHeldBack,
+  momentAt,
   normalised,
   parseDay,
+  readyToMate,
   testedFemale,
+  wasNearMale,
   withOverrides,
   type AnimalFacts,
   type AnimalRecord,
   type BookView,
   type Day,
   type Exposure,
+  type FemaleReason,
+  type Moment,
   type Reading,
   type SampleFact,
   type ScaleBias,
@@ -70,6 +79,8 @@ export interface PlanRecord {
   readonly facts: PlanFacts;
   readonly version: number;
 }
+
+const NOON = 12 * 60;
 
 /** Entries after which a male may run with others than before. */
 const STAY_ENTRIES: readonly EntryType[] = ['stay', 'stay-end', 'harness', 'departure'];
@@ -281,9 +292,10 @@ export class HoldingState {
   }
 
   /** The state as the rules of the book see it. */
-  view(today: Day): BookView {
+  view(today: Day, now: Moment): BookView {
     return {
       today,
+      now,
       animal: (id) => this.animals.get(id),
       hasGroup: (id) => this.groups.has(id),
       hasProduct: (id) => this.products.has(id),
@@ -294,7 +306,45 @@ export class HoldingState {
       wearersOf: (plain) => this.wearersOf(plain),
       tested: (femaleId, on) => this.tested(femaleId, on),
       birthsOf: (damId) => this.litters.birthsOf(damId),
+      heldBack: (femaleId, on) => this.heldBack(femaleId, on, on === today ? now : momentAt(on, NOON)),
+      maleHeldBack: (maleId, on) => {
+        const male = this.animals.get(maleId);
+        return male ? maleHeldBack(male, this.settings(male.record.species), on) : [];
+      },
+      femalesIn: (groupId, on) =>
+        [...(this.groupMembers.get(groupId) ?? [])].flatMap((id) => {
+          const facts = this.animals.get(id);
+          const isThere = facts?.record.sex === 'female' && groupOn(facts, on) === groupId && isPresent(facts, on);
+          return isThere ? [facts] : [];
+        }),
+      wasNearMale: (femaleId, stretch) => {
+        const female = this.animals.get(femaleId);
+        if (!female) return true;
+        const { species } = female.record;
+        const males = this.ofSpecies(species).filter((f) => f.record.sex === 'male');
+        return wasNearMale(female, stretch, { males, exposures: this.exposures, settings: this.settings(species) });
+      },
     };
+  }
+
+  /** Why a female is not to be mated on a day, by what was known then; cautions left out. */
+  private heldBack(femaleId: string, on: Day, now: Moment): readonly FemaleReason[] {
+    const facts = this.animals.get(femaleId);
+    if (!facts) return [];
+    const known = factsUntil(facts, on);
+    const births = this.litters.birthsOf(femaleId).filter((b) => b.on <= on);
+    const settings = this.settings(facts.record.species);
+    const found = readyToMate(known, {
+      history: femaleHistory(known, { exposures: this.exposures, births, settings, today: on }),
+      births,
+      daily: this.daily(facts).filter((r) => r.on <= on),
+      scores: this.scores(facts).filter((s) => s.on <= on),
+      prior: settings.season.conceptionShare,
+      settings,
+      today: on,
+      now,
+    });
+    return found.reasons.filter(holdsBack);
   }
 
   /** Every stay of a male with a group, teasers too. */

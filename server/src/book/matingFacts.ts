@@ -55,7 +55,13 @@ export function matingToCheck(
       return { type: 'service', at: momentOrNot(entry.at), way, maleIds, straw, reason, ...base };
     }
     case 'stay':
-      return { type: 'stay', groupId: entry.groupId, ...base };
+      return {
+        type: 'stay',
+        groupId: entry.groupId,
+        isTeaser: entry.isTeaser ?? false,
+        reason: entry.reason,
+        ...base,
+      };
     case 'stay-end':
     case 'harness':
       return { type: entry.type, stayId: entry.stayId, ...base };

@@ -8,6 +8,7 @@ export const MIGRATION_NAMES = [
   '20261126000000_carrying',
   '20261126100000_births',
   '20261129000000_restrict',
+  '20261129100000_stayReason',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -11,21 +11,18 @@ import {
 } from '@yaylak/contract';
 import {
   addDays,
-  CARRYING_FROM,
   dayOfMoment,
-  dayOfWeight,
-  femaleReadiness,
   groupOn,
-  growthCurve,
+  holdsBack,
   isoMoment,
   isoOf,
   nextHeats,
+  readyToMate,
   serviceTiming,
   serviceWindow,
   type AnimalFacts,
-  type CarryingSign,
   type Day,
-  type FemaleToMate,
+  type CarryingSign,
   type Heat,
   type Moment,
   type Readiness,
@@ -33,7 +30,6 @@ import {
   type ServiceFact,
   type WindowOf,
 } from '@yaylak/core';
-import { afterbirthOf } from '../births/afterbirth';
 import { BookService } from '../book/book.service';
 import type { Derived } from '../book/derived';
 import { Clock } from '../common/clock';
@@ -42,8 +38,6 @@ import { MatingHistoryService } from './history.service';
 
 /** A heat is shown until so long after its window closed, that a late service is still judged. */
 const SHOWN_DAYS = 3;
-/** A score older than this says nothing of today. */
-const SCORE_DAYS = 150;
 
 /** Each female's readiness, heats and services. */
 @Injectable()
@@ -58,8 +52,18 @@ export class FemalesToMateService {
   ) {
     this.readinesses = book.derived(
       (facts) => {
-        const today = this.clock.today();
-        return femaleReadiness(this.toMate(facts, today), this.book.state.settings(facts.record.species), today);
+        const { state } = this.book;
+        const { id, species } = facts.record;
+        return readyToMate(facts, {
+          history: this.history.of(facts),
+          births: state.litters.birthsOf(id),
+          daily: state.daily(facts),
+          scores: state.scores(facts),
+          prior: this.history.takingShare(species),
+          settings: state.settings(species),
+          today: this.clock.today(),
+          now: this.clock.moment(),
+        });
       },
       (facts) => history.takingShare(facts.record.species),
     );
@@ -91,6 +95,11 @@ export class FemalesToMateService {
       // Who was taken out today ran with her today, and does no more.
       runsWith: this.history.runningWith(facts, addDays(today, 1)).flatMap((id) => this.tags(id)),
     };
+  }
+
+  /** Whether she is not to be served without a reason. */
+  isHeldBack(facts: AnimalFacts): boolean {
+    return this.readiness(facts).reasons.some(holdsBack);
   }
 
   /** Whether she may be mated today. */
@@ -165,52 +174,6 @@ export class FemalesToMateService {
     };
   }
 
-  /** Since when her womb is not clear: found so, or an afterbirth held back, and not found clear since. */
-  private wombSince(facts: AnimalFacts): Day | undefined {
-    const womb = facts.checks.findLast((c) => c.what === 'womb');
-    const heldSince = afterbirthOf(this.book.state, facts, this.clock.moment())?.heldSince;
-    const isCleared = womb && !womb.isFound && heldSince !== undefined && womb.on > heldSince;
-    return womb?.isFound ? womb.on : isCleared ? undefined : heldSince;
-  }
-
-  private toMate(facts: AnimalFacts, today: Day): FemaleToMate {
-    const { bornOn } = facts.record;
-    const history = this.history.of(facts);
-    const score = this.book.state.scores(facts).at(-1);
-    const found = this.history.chance(facts);
-    return {
-      bornOn,
-      hasGivenBirth: history.hasGivenBirth,
-      lastBirthOn: history.lastBirthOn,
-      weight: history.hasGivenBirth ? undefined : this.weight(facts, 'female'),
-      heatsSeen: history.heats.length,
-      wombSince: this.wombSince(facts),
-      score: score && today - score.on <= SCORE_DAYS ? score.score : undefined,
-      served: found && {
-        on: found.spell.on,
-        probability: found.chance.probability,
-        isAwaited: found.beforeWaiting >= CARRYING_FROM,
-      },
-      dueUnanswered: this.history.unanswered(facts)?.window.bestFrom,
-    };
-  }
-
-  /**
-   * A young animal's weight beside what is wanted at its first mating, and when its curve gets there. Its own grown
-   * weight is taken where its curve tells it; from a few readings it would be read off the very table it is held to.
-   */
-  weight(facts: AnimalFacts, sex: 'female' | 'male'): FemaleToMate['weight'] {
-    const { bornOn, species } = facts.record;
-    const settings = this.book.state.settings(species);
-    const daily = this.book.state.daily(facts);
-    const last = daily.at(-1);
-    if (!last || bornOn === undefined) return undefined;
-    const curve = growthCurve(bornOn, daily, settings);
-    const matureKg = curve.kind === 'curve' ? curve.matureKg : settings.matureWeightKg[sex];
-    const neededKg = matureKg * settings.mating.firstMatingShare;
-    return { kg: last.kg, neededKg, reachedOn: dayOfWeight(curve, neededKg, bornOn, last) };
-  }
-
   private tags(id: string): TagView[] {
     const facts = this.book.state.animals.get(id);
     return facts ? [tagView(facts, this.clock.today())] : [];
@@ -219,6 +182,7 @@ export class FemalesToMateService {
 
 const reasonView = (reason: FemaleReason): ReasonView => ({
   code: reason.code,
+  holds: holdsBack(reason),
   words: femaleReasonText(reason),
   until: 'until' in reason && reason.until !== undefined ? isoOf(reason.until) : null,
 });

@@ -11,13 +11,16 @@ import {
   capacityOf,
   completedMonths,
   conceptionShare,
+  failedParts,
   groupOn,
+  holdsMaleBack,
   isoOf,
   kinshipTable,
   maleReadiness,
   partingWindow,
   restsUntil,
   servicesPerWeekOf,
+  weightToMate,
   windowStage,
   type AnimalFacts,
   type MaleReason,
@@ -30,7 +33,6 @@ import {
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
-import { FemalesToMateService } from './females.service';
 import { isOpenStay, MatingHistoryService, seasonFrom } from './history.service';
 
 /** Work that opens within so many days is shown. */
@@ -42,7 +44,6 @@ export class MalesService {
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
-    @Inject(FemalesToMateService) private readonly females: FemalesToMateService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -97,13 +98,13 @@ export class MalesService {
     const today = this.clock.today();
     const { record } = facts;
     const check = facts.maleChecks.at(-1);
-    const failed = check ? Object.entries(check.grades).flatMap(([part, g]) => (g === 'fail' ? [part] : [])) : [];
+    const failed = check ? failedParts(check.grades) : [];
     const settings = this.book.state.settings(record.species);
     const isGrown = record.bornOn === undefined || today - record.bornOn >= settings.mating.maleGrownDays;
     return maleReadiness(
       {
         bornOn: record.bornOn,
-        weight: isGrown ? undefined : this.females.weight(facts, 'male'),
+        weight: isGrown ? undefined : weightToMate(facts, 'male', this.book.state.daily(facts), settings),
         lastCheck: check && { on: check.on, failed },
         share: conceptionShare(spells, record.id),
         restsUntil: restsUntil(
@@ -236,6 +237,7 @@ const worksOut = ({ way, maleIds }: Service, maleId: string): boolean =>
 
 export const maleReasonView = (reason: MaleReason): ReasonView => ({
   code: reason.code,
+  holds: holdsMaleBack(reason),
   words: maleReasonText(reason),
   until: 'until' in reason && reason.until !== undefined ? isoOf(reason.until) : null,
 });

@@ -71,14 +71,14 @@ export class MatingService {
     };
   }
 
-  /** Heats of all species that can still be served and are not served twice, the soonest over first. */
+  /** Heats of all species that can still be served and are not served twice, the soonest over first; none of one held back. */
   toServe(): HeatToServe[] {
     const now = isoMoment(this.clock.moment());
     return SPECIES.flatMap((species) =>
       this.comingUp(species).flatMap((f): HeatToServe[] => {
         const heat = this.females.heat(f);
         const isOpen = heat?.window !== null && heat !== undefined && heat.window.closes >= now;
-        return isOpen && heat.services.length < 2 ? [{ species, heat }] : [];
+        return isOpen && !this.females.isHeldBack(f) && heat.services.length < 2 ? [{ species, heat }] : [];
       }),
     ).sort((a, b) => ((a.heat.window?.closes ?? '') < (b.heat.window?.closes ?? '') ? -1 : 1));
   }

@@ -9,7 +9,7 @@ import type {
   SeasonView,
   TodayView,
 } from '@yaylak/contract';
-import { aGroup, arrival, fact, move, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
+import { aGroup, arrival, fact, move, strike, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
 const [grandBuck, buck, son, doe, kid, sheepRam] = Array.from({ length: 6 }, uuid) as [
@@ -136,7 +136,11 @@ it('the longer no return is seen the likelier she carries, and a return says not
 });
 
 it('a male put in with a group has its females, and his marks have him', async () => {
-  const stay = fact('stay', son, { on: '2026-11-10', groupId: herd, colour: 'red' });
+  const putIn = { on: '2026-11-10', groupId: herd, colour: 'red' };
+  // The kid is his half-sister; the doe is kin too far for the limit.
+  const [refused] = await t.post(fact('stay', son, putIn));
+  expect(refused).toMatchObject({ status: 'refused', refusal: { code: 'not-with-these', femaleIds: [kid] } });
+  const stay = fact('stay', son, { ...putIn, reason: 'the kid goes to the shed' });
   expect((await t.post(stay))[0]?.status).toBe('kept');
   await t.post(fact('harness', son, { on: '2026-11-20', stayId: stay.id, colour: 'blue' }));
   const { males } = await view();
@@ -148,6 +152,24 @@ it('a male put in with a group has its females, and his marks have him', async (
   expect((await female(kid))?.runsWith.map((m) => m.animalId)).toEqual([son]);
   await t.post(fact('stay-end', son, { stayId: stay.id }));
   expect((await view()).males.find((m) => m.tag.animalId === son)?.stays).toEqual([]);
+});
+
+it('one that is held back is not offered on Today, and is served only for a reason', async () => {
+  const held = uuid();
+  const heat = fact('heat', held, { on: '2026-11-23', at: '2026-11-23T09:00', signs: ['stands'] });
+  await t.post(arrival(held, { species: 'goat', bornOn: '2023-04-01', on: '2023-04-01' }), heat);
+  const offered = async () =>
+    ((await t.http().get('/api/today').expect(200)).body as TodayView).heats.map((h) => h.heat.tag.animalId);
+  expect(await offered()).toContain(held);
+  await t.post(fact('check', held, { what: 'womb', isFound: true }));
+  expect(await offered()).not.toContain(held);
+  const serve = { at: '2026-11-23T21:00', way: 'hand', maleIds: [buck] };
+  const [refused] = await t.post(fact('service', held, serve));
+  expect(refused).toMatchObject({ status: 'refused', refusal: { code: 'held-back', reasons: [{ code: 'womb' }] } });
+  expect((await female(held))?.reasons).toMatchObject([{ code: 'womb', holds: true }]);
+  const served = fact('service', held, { ...serve, reason: 'the vet looked again' });
+  expect((await t.post(served))[0]?.status).toBe('kept');
+  await t.post(strike(served.id), strike(heat.id));
 });
 
 it('a male that failed his check is not used, one never checked is flagged, an old one too', async () => {
@@ -275,7 +297,7 @@ describe('what follows from a mating elsewhere', () => {
     };
     // The son was taken out today: his marks may still be found.
     expect((await roster())?.map((m) => [m.maleId, m.colour])).toEqual([[son, 'blue']]);
-    const ran = fact('stay', buck, { on: '2026-11-20', groupId: herd, colour: 'green' });
+    const ran = fact('stay', buck, { on: '2026-11-20', groupId: herd, colour: 'green', reason: 'for a day' });
     await t.post(ran, fact('stay', grandBuck, { groupId: herd, isTeaser: true }));
     expect(await roster()).toEqual([
       { maleId: grandBuck, name: expect.any(String) as string, colour: null, isTeaser: true },

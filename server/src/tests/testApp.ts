@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { MikroORM } from '@mikro-orm/libsql';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { Entry, EntryAnswer } from '@yaylak/contract';
-import { dayOf } from '@yaylak/core';
+import { dayOf, momentOf } from '@yaylak/core';
 import { makeDemoBook } from '@yaylak/demo';
 import request from 'supertest';
 import { v7 } from 'uuid';
@@ -82,10 +82,16 @@ async function afresh(one: TestApp): Promise<TestApp> {
   await connection.execute('pragma foreign_keys = on');
   const clock = app.get(Clock);
   for (const own of Object.keys(clock)) Reflect.deleteProperty(clock, own);
-  Object.assign(clock, { daysAhead: 0, today: () => dayOf(TODAY) });
+  Object.assign(clock, { daysAhead: 0, ...lateOn(TODAY) });
   await app.get(BookService).load();
   return one;
 }
+
+/** An hour before midnight: nothing that a test writes of the day is still to come, whenever it runs. */
+const lateOn = (today: string): Pick<Clock, 'today' | 'moment'> => ({
+  today: () => dayOf(today),
+  moment: () => momentOf(`${today}T23:00`),
+});
 
 async function start(dataDir: string, change: Partial<ServerConfig>, today: string | null): Promise<TestApp> {
   const config = {
@@ -96,7 +102,7 @@ async function start(dataDir: string, change: Partial<ServerConfig>, today: stri
   };
   const orm = await openBook(config);
   const app = await createApp(config, orm);
-  if (today !== null) app.get(Clock).today = () => dayOf(today);
+  if (today !== null) Object.assign(app.get(Clock), lateOn(today));
   await app.init();
   const http = () => request(app.getHttpServer() as Parameters<typeof request>[0]);
   const end = async (): Promise<void> => {

@@ -95,7 +95,9 @@ describe('the heats', () => {
         aFemale({
           isReady: false,
           readyOn: '2026-12-20',
-          reasons: [{ code: 'resting', words: 'rests after the birth of 2026-11-05', until: '2026-12-20' }],
+          reasons: [
+            { code: 'resting', holds: true, words: 'rests after the birth of 2026-11-05', until: '2026-12-20' },
+          ],
         }),
       ],
       heats: [],
@@ -118,7 +120,9 @@ describe('the heats', () => {
 it('a womb that is clean again is written down where she waits', async () => {
   const { user, entries } = await show({
     heats: [],
-    females: [aFemale({ isReady: false, reasons: [{ code: 'womb', words: 'womb not clean', until: null }] })],
+    females: [
+      aFemale({ isReady: false, reasons: [{ code: 'womb', holds: true, words: 'womb not clean', until: null }] }),
+    ],
   });
   await user.click(screen.getByRole('button', { name: 'Womb is clean now' }));
   await waitFor(() =>
@@ -176,9 +180,9 @@ describe('serving', () => {
     await user.selectOptions(sheet.getByLabelText('Male'), 'm1');
     expect(sheet.getByText(/Juniper is her half-brother: their young would be 13\s% inbred/)).toBeVisible();
     await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
-    expect(await sheet.findByRole('alert')).toHaveTextContent('Give the reason, or choose another male');
+    expect(await sheet.findByRole('alert')).toHaveTextContent('Choose another male, or give a reason');
     expect(entries()).toEqual([]);
-    await user.type(sheet.getByLabelText(/Why all the same/), 'no other buck');
+    await user.type(sheet.getByLabelText(/Reason for going ahead/), 'no other buck');
     await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
     await waitFor(() => expect(entries()).toHaveLength(1));
     expect(entries()[0]).toMatchObject({
@@ -256,7 +260,10 @@ describe('the males', () => {
   };
 
   it('show their load, their share with its range, and whom they must not meet', async () => {
-    await males({ load: 30, reasons: [{ code: 'old', words: 'old: look for his follower', until: null }] });
+    await males({
+      load: 30,
+      reasons: [{ code: 'old', holds: false, words: 'old: look for his follower', until: null }],
+    });
     expect(screen.getByText('30 of 25, too many')).toBeVisible();
     expect(screen.getByText(/^83\s% \(76 to 88\s%\) of 29$/)).toBeVisible();
     expect(screen.getByRole('link', { name: 'not with 1 of 2' })).toHaveAttribute('href', '/animals/m1/pedigree');

@@ -45,13 +45,18 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
   const timing =
     heat?.window && parseMoment(at) !== undefined ? serviceTiming(windowOf(heat.window), momentOf(at)) : undefined;
   const name = tag.name ?? tag.text;
+  const held = female.reasons.filter((r) => r.holds);
+  // A mark found in the field is written down whoever made it, and on whom.
+  const isAsked = way !== 'raddle' && (partner?.refusal != null || held.length > 0);
 
   const draft = (): EntryDraft | string => {
     if (parseMoment(at) === undefined) return 'When: give the day and the hour.';
     if (maleId === '' && !(isStraw && straw.trim() !== ''))
       return way === 'insemination' ? 'Say whose straw: its code, or a male of the holding.' : 'Choose the male.';
-    if (partner?.refusal && way !== 'raddle' && reason.trim() === '')
-      return 'Why: this pair is not put together. Give the reason, or choose another male.';
+    if (isAsked && reason.trim() === '')
+      return partner?.refusal
+        ? 'These two should not be mated. Choose another male, or give a reason for going ahead.'
+        : 'She is not ready to mate. Leave her, or give a reason for going ahead.';
     return {
       type: 'service',
       animalId: tag.animalId,
@@ -64,7 +69,7 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
       ...maybe('straw', isStraw ? straw : ''),
       ...maybe('batch', way === 'insemination' ? batch : ''),
       ...maybe('technician', way === 'insemination' ? technician : ''),
-      ...maybe('reason', partner?.refusal ? reason : ''),
+      ...maybe('reason', reason),
     };
   };
   const submit = async (): Promise<void> => {
@@ -142,13 +147,24 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
           ) : null}
         </Row>
       ) : null}
-      {partner?.refusal ? (
+      {partner?.refusal || isAsked ? (
         <NotePanel $tone="madder" role="status">
-          <b>Not to be put together.</b> {partner.refusal}
-          {way === 'raddle' ? null : (
-            <Field label="Why all the same" value={reason} onChange={setReason} isRequired style={{ marginTop: 8 }} />
-          )}
+          {partner?.refusal ? (
+            <p>
+              <b>Do not mate these.</b> {partner.refusal}
+            </p>
+          ) : null}
+          {held.length > 0 ? (
+            <p>
+              <b>Not ready to mate:</b> {held.map((r) => r.words).join('; ')}.
+            </p>
+          ) : null}
+          {isAsked || problem ? (
+            <Field label="Reason for going ahead" value={reason} onChange={setReason} isRequired />
+          ) : null}
         </NotePanel>
+      ) : problem && way !== 'raddle' ? (
+        <Field label="Reason for going ahead" value={reason} onChange={setReason} />
       ) : null}
       {problem ? <p role="alert">{problem}</p> : null}
       <Row>

@@ -25,6 +25,7 @@ export function StaySheet({ male, view, onClose }: Props) {
   const [colour, setColour] = useState<Colour | ''>('');
   const [isTeaser, setTeaser] = useState(false);
   const [on, setOn] = useState(view.on);
+  const [reason, setReason] = useState('');
   const [problem, setProblem] = useState<string>();
   const name = tag.name ?? tag.text;
   const group = view.groups.find((g) => g.id === groupId);
@@ -95,6 +96,9 @@ export function StaySheet({ male, view, onClose }: Props) {
         </>
       ) : null}
       {problem ? <p role="alert">{problem}</p> : null}
+      {problem && male.stays.length === 0 && !isTeaser ? (
+        <Field label="Reason for going ahead" value={reason} onChange={setReason} />
+      ) : null}
       {male.stays.length === 0 ? (
         <Row>
           <Button
@@ -108,6 +112,7 @@ export function StaySheet({ male, view, onClose }: Props) {
                   groupId,
                   ...(colour === '' ? {} : { colour }),
                   ...(isTeaser ? { isTeaser } : {}),
+                  ...(reason.trim() === '' || isTeaser ? {} : { reason: reason.trim() }),
                 },
                 `Put ${name} in with ${group?.name ?? 'them'}`,
               )
