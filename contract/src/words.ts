@@ -8,6 +8,8 @@ import {
   type Refusal,
   type Relation,
   type WeightUnit,
+  type ChangeRefusal,
+  type SexEvidence,
 } from '@yaylak/core';
 import { birthQuestionText } from './birthWords';
 import { femaleReasonText, maleReasonText } from './matingWords';
@@ -18,7 +20,7 @@ export type NameOf = (animalId: string) => string;
 
 /** A refusal as a person reads it: what is wrong with which value, and what to do. */
 export function refusalText(
-  refusal: Refusal,
+  refusal: Refusal | ChangeRefusal,
   nameOf: NameOf = () => 'another animal',
   unit: WeightUnit = 'kg',
 ): string {
@@ -42,6 +44,12 @@ export function refusalText(
       return `${value} is before its birth on ${refusal.bornOn}. Check the date, or the birth date.`;
     case 'born-after-arrival':
       return `Born ${value}, after it came on ${refusal.on}. Check the two dates.`;
+    case 'entry-before-birth':
+      return `Born ${value} would be after its first entry on ${refusal.on}. Correct the date, or delete that entry first.`;
+    case 'young-not-younger':
+      return `Born ${value} would not be before ${nameOf(refusal.youngId)}, its young, born ${refusal.on}. Correct the date.`;
+    case 'sex-contradicted':
+      return `It is on record with ${evidenceText(refusal.evidence)}. Delete or correct those first if they are wrong.`;
     case 'gone':
       return `It left the holding on ${refusal.goneOn}. Strike that out first if it is wrong.`;
     case 'weight-not-positive':
@@ -222,3 +230,13 @@ function listed(names: readonly string[]): string {
   return [names.slice(0, -1).join(', '), ...names.slice(-1)].filter((part) => part !== '').join(' and ');
 }
 const NAMED = 4;
+
+function evidenceText({ births, services, young, asMale }: SexEvidence): string {
+  const counts: readonly (readonly [number, string, string])[] = [
+    [births, 'birth', 'births'],
+    [services, 'service', 'services'],
+    [young, 'young', 'young'],
+    [asMale, 'use or check as a male', 'uses or checks as a male'],
+  ];
+  return counts.flatMap(([count, one, many]) => (count > 0 ? [`${count} ${count === 1 ? one : many}`] : [])).join(', ');
+}

@@ -1,4 +1,5 @@
 export * from './checkBirth';
+export * from './checkChange';
 export * from './checkEntry';
 export * from './checkMating';
 export * from './checkPregnancy';

@@ -10,7 +10,7 @@ import {
 } from '@yaylak/contract';
 import {
   ageWords,
-  checkRecord,
+  checkChange,
   dayOf,
   groupOn,
   isoOf,
@@ -116,17 +116,9 @@ export class AnimalsService {
       const facts = this.find(id);
       if (facts.record.version !== change.version) throw staleVersion('animal', this.row(facts));
       const record = changed(facts.record, change);
-      const refusal = checkRecord(record, this.book.state.view(this.clock.today(), this.clock.moment()));
+      const refusal = checkChange(facts, record, this.book.state.view(this.clock.today(), this.clock.moment()));
       if (refusal)
         throw badFields([{ field: refusal.field, message: refusalText(refusal, (a) => this.book.nameOf(a)) }]);
-      const firstDay = Math.min(...facts.weights.map((w) => w.on), ...facts.identifiers.map((i) => i.on));
-      if (record.bornOn !== undefined && record.bornOn > firstDay)
-        throw badFields([
-          {
-            field: 'bornOn',
-            message: `Born ${isoOf(record.bornOn)} would be after its first entry on ${isoOf(firstDay as never)}. Check the date, or strike that entry out.`,
-          },
-        ]);
       await this.book.transact((em) => em.nativeUpdate(AnimalEntity, { id }, rowOf(record)));
       this.book.setRecord(record);
       return this.row(this.find(id));

@@ -24,7 +24,7 @@ import {
   withOverrides,
   type AnimalFacts,
   type AnimalRecord,
-  type BookView,
+  type ChangeBook,
   type Day,
   type Exposure,
   type FemaleReason,
@@ -292,7 +292,7 @@ export class HoldingState {
   }
 
   /** The state as the rules of the book see it. */
-  view(today: Day, now: Moment): BookView {
+  view(today: Day, now: Moment): ChangeBook {
     return {
       today,
       now,
@@ -306,6 +306,8 @@ export class HoldingState {
       wearersOf: (plain) => this.wearersOf(plain),
       tested: (femaleId, on) => this.tested(femaleId, on),
       birthsOf: (damId) => this.litters.birthsOf(damId),
+      youngOf: (id) =>
+        [...(this.youngByParent.get(id) ?? [])].flatMap((young) => this.animals.get(young)?.record ?? []),
       heldBack: (femaleId, on) => this.heldBack(femaleId, on, on === today ? now : momentAt(on, NOON)),
       maleHeldBack: (maleId, on) => {
         const male = this.animals.get(maleId);

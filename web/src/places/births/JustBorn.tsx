@@ -21,6 +21,7 @@ import { WindowBar } from '../../parts/WindowBar';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { bornText } from '../../words/births';
 import { shortDate, weightText } from '../../words/format';
+import { hourOf } from '../../words/hourOf';
 import { useWeightUnit } from '../../words/useUnits';
 
 interface Props {
@@ -96,7 +97,7 @@ function BornRow({ birth, today, onFoster, onLoss }: { readonly birth: BirthSeen
           ].join(', ')}
           .
         </Small>
-        <YoungLine birth={birth} />
+        <YoungLine birth={birth} today={today} />
         {afterbirth && afterbirth.state !== 'passed' ? (
           <Small>
             <b>Afterbirth {AFTERBIRTH_WORDS[afterbirth.state]}.</b>
@@ -181,7 +182,13 @@ const BornItem = styled(Item)`
 `;
 
 /** Each young in a word; of a litter that is counted, what it has to be said of. */
-function YoungLine({ birth: { young, species, tag, at } }: { readonly birth: BirthSeen }) {
+function YoungLine({
+  birth: { young, species, tag, at },
+  today,
+}: {
+  readonly birth: BirthSeen;
+  readonly today: string;
+}) {
   const unit = useWeightUnit();
   const words = SPECIES_WORDS[species].young;
   const thirsty = young.filter((y) => y.colostrumBy !== null);
@@ -198,21 +205,30 @@ function YoungLine({ birth: { young, species, tag, at } }: { readonly birth: Bir
   return (
     <>
       {young.length > 0 && young.length <= 4 ? <Small>{each.join('; ')}.</Small> : null}
-      {thirsty.length > 0 && at !== null ? <FirstMilk thirsty={thirsty} dam={tag.name ?? tag.text} /> : null}
+      {thirsty.length > 0 && at !== null ? (
+        <FirstMilk thirsty={thirsty} dam={tag.name ?? tag.text} today={today} />
+      ) : null}
     </>
   );
 }
 
-function FirstMilk({ thirsty, dam }: { readonly thirsty: readonly YoungSeen[]; readonly dam: string }) {
+/** Sucked now, whenever it was to be by: of one born at 20:00 that is tomorrow, and it is pressed today. */
+function FirstMilk({
+  thirsty,
+  dam,
+  today,
+}: {
+  readonly thirsty: readonly YoungSeen[];
+  readonly dam: string;
+  readonly today: string;
+}) {
   const write = useWrite();
   const undo = useUndo();
   const by = thirsty[0]?.colostrumBy ?? '';
   const had = async (): Promise<void> => {
-    const now = new Date();
-    const on = by.slice(0, 10);
-    const at = `${on}T${now.toTimeString().slice(0, 5)}`;
+    const at = hourOf(today);
     const refused = await write(
-      thirsty.map((y) => ({ type: 'colostrum', animalId: y.tag.animalId, on, at, how: 'sucked' })),
+      thirsty.map((y) => ({ type: 'colostrum', animalId: y.tag.animalId, on: today, at, how: 'sucked' })),
       `First milk for ${thirsty.length} of ${dam}`,
     );
     if (refused.length > 0) undo.say(refused.join(' '));
