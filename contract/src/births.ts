@@ -103,6 +103,10 @@ export interface BirthSeen {
   readonly young: readonly YoungSeen[];
   /** With her now, her own or not. */
   readonly rears: number;
+  /** Young she left behind, dead or gone, that nobody feeds yet. */
+  readonly orphans: number;
+  /** The day she died or left. */
+  readonly goneOn: string | null;
   readonly stage: {
     readonly now: PenStage;
     readonly next: { readonly stage: PenStage; readonly window: WindowView; readonly isOpen: boolean } | null;

@@ -72,7 +72,9 @@ export type LookAt =
       readonly species: Species;
       readonly testedOn: string;
       readonly dueOn: string;
-    };
+    }
+  /** She died or left, and her young are with nobody. */
+  | { readonly kind: 'orphans'; readonly tag: TagView; readonly species: Species; readonly count: number };
 
 /** A heat that can still be served. */
 export interface HeatToServe {

@@ -6,6 +6,7 @@ import type {
   DamView,
   EntryAnswer,
   MatingView,
+  TodayView,
 } from '@yaylak/contract';
 import { aGroup, arrival, fact, get, goatHerd, testApp, uuid, weight, type TestApp } from '../tests/testApp';
 
@@ -178,4 +179,25 @@ it('a dam goes on with her young, and the pens are counted', async () => {
   expect(refusedOf(await t.post(fact('pen-stage', due, { stage: 'mixing' })))).toBe('kept');
   expect(await bonding()).toBe(2);
   expect((await seen(due)).stage).toMatchObject({ now: 'mixing', next: { stage: 'group' } });
+});
+
+it('young whose dam died stand on Births and Today as orphans until somebody feeds them', async () => {
+  const [mother, twin, brother] = [uuid(), uuid(), uuid()];
+  await t.post(
+    arrival(mother, { species: 'goat', bornOn: '2022-04-01', on: '2022-04-01' }),
+    birth(mother, { on: '2026-11-20', alive: 2, reason: 'bought in kid' }),
+    kid(twin, mother, '2026-11-20'),
+    kid(brother, mother, '2026-11-20', { sex: 'male' }),
+    fact('departure', mother, { on: '2026-11-22', how: 'died' }),
+  );
+  const today = async () =>
+    (await get<TodayView>(t, '/api/today')).lookAt.filter((l) => l.kind === 'orphans').map((l) => l.count);
+  expect(await seen(mother)).toMatchObject({ orphans: 2, goneOn: '2026-11-22', stage: null, handling: { left: 2 } });
+  expect(await today()).toEqual([2]);
+  await t.post(fact('fostering', twin, { damId: foster }));
+  expect(await seen(mother)).toMatchObject({ orphans: 1 });
+  // By hand: without a dam.
+  await t.post(fact('fostering', brother, {}));
+  expect(await today()).toEqual([]);
+  expect((await seen(mother))?.orphans ?? 0).toBe(0);
 });

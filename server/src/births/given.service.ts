@@ -7,6 +7,8 @@ import {
   groupOn,
   isoMoment,
   isoOf,
+  isPresent,
+  orphansOf,
   penStage,
   rearedBy,
   windowStage,
@@ -46,20 +48,39 @@ export class GivenService {
       .sort((a, b) => ((a.at ?? a.on) < (b.at ?? b.on) ? 1 : -1));
   }
 
-  /** The last birth of each female that is here, of the last month. */
+  /** The last birth of each female, of the last month; longer of one that left young behind. */
   births(species: readonly Species[]): { readonly facts: AnimalFacts; readonly birth: Birth }[] {
     const today = this.clock.today();
-    return this.book.state.present(today).flatMap((facts) => {
-      if (!species.includes(facts.record.species) || facts.record.sex !== 'female') return [];
-      const birth = this.book.state.litters.birthsOf(facts.record.id).at(-1);
-      return birth && birth.on <= today && today - birth.on <= ASKED_DAYS ? [{ facts, birth }] : [];
+    return species.flatMap((s) =>
+      this.book.state.ofSpecies(s).flatMap((facts) => {
+        if (facts.record.sex !== 'female') return [];
+        const birth = this.book.state.litters.birthsOf(facts.record.id).at(-1);
+        if (!birth || birth.on > today) return [];
+        const isAsked = isPresent(facts, today) ? today - birth.on <= ASKED_DAYS : this.orphans(facts) > 0;
+        return isAsked ? [{ facts, birth }] : [];
+      }),
+    );
+  }
+
+  /** Dams that left young behind, with how many are to be fed. */
+  orphaned(species: readonly Species[]): { readonly facts: AnimalFacts; readonly orphans: number }[] {
+    return this.births(species).flatMap(({ facts }) => {
+      const orphans = this.orphans(facts);
+      return orphans > 0 ? [{ facts, orphans }] : [];
     });
+  }
+
+  private orphans(dam: AnimalFacts): number {
+    if (isPresent(dam, this.clock.today())) return 0;
+    const { closes } = this.book.state.settings(dam.record.species).weaningDays;
+    const young = this.book.state.litters.youngAbout(dam.record.id);
+    return orphansOf(dam, young, { today: this.clock.today(), weaningAge: closes }).length;
   }
 
   private isShown(b: BirthSeen): boolean {
     const isHeld = b.afterbirth !== null && (b.afterbirth.heldSince !== null || b.afterbirth.state === 'waiting');
     const isRecent = isoOf(addDays(this.clock.today(), -RECENT_DAYS)) <= b.on;
-    return isRecent || isHeld || (b.handling?.left ?? 0) > 0 || (b.stage?.next ?? null) !== null;
+    return isRecent || isHeld || b.orphans > 0 || (b.handling?.left ?? 0) > 0 || (b.stage?.next ?? null) !== null;
   }
 
   view(facts: AnimalFacts, birth: Birth): BirthSeen {
@@ -88,6 +109,8 @@ export class GivenService {
       sires: this.expected.sires(facts, birth.on, birth),
       young: birth.youngIds.flatMap((id) => this.young(id, record.id, fact)),
       rears: rears.length,
+      orphans: this.orphans(facts),
+      goneOn: facts.departures[0] ? isoOf(facts.departures[0].on) : null,
       stage: this.stageView(facts, birth),
       handling: this.handling(birth, record.species),
     };
@@ -125,7 +148,7 @@ export class GivenService {
   /** In which pen she is with her young of a birth; undefined where none is with her. */
   stage(facts: AnimalFacts, birth: Birth): StageNow | undefined {
     const today = this.clock.today();
-    if (this.withHer(facts.record.id, today).length === 0) return undefined;
+    if (!isPresent(facts, today) || this.withHer(facts.record.id, today).length === 0) return undefined;
     const { rearing } = this.book.state.settings(facts.record.species);
     const moved = facts.penStages.filter((p) => p.on >= birth.on);
     return penStage({ on: birth.on, young: birth.alive }, moved, rearing, today);

@@ -17,6 +17,7 @@ import {
 } from '@yaylak/core';
 import { AnimalPageService } from '../animals/animalPage.service';
 import { ExpectedService } from '../births/expected.service';
+import { GivenService } from '../births/given.service';
 import { BookService } from '../book/book.service';
 import { CarryingService } from '../carrying/carrying.service';
 import { Clock } from '../common/clock';
@@ -44,6 +45,7 @@ export class TodayService {
     @Inject(MatingService) private readonly mating: MatingService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(CarryingService) private readonly carrying: CarryingService,
+    @Inject(GivenService) private readonly given: GivenService,
     @Inject(ExpectedService) private readonly expected: ExpectedService,
     @Inject(DueService) private readonly work: DueService,
     @Inject(SeasonService) private readonly season: SeasonService,
@@ -164,7 +166,12 @@ export class TodayService {
   }
 
   private lookAt(present: readonly AnimalFacts[], today: Day): LookAt[] {
-    const list: LookAt[] = [];
+    const list: LookAt[] = this.given.orphaned(SPECIES).map(({ facts, orphans }) => ({
+      kind: 'orphans',
+      tag: tagView(facts, today),
+      species: facts.record.species,
+      count: orphans,
+    }));
     for (const facts of present) {
       const { record } = facts;
       const settings = this.book.state.settings(record.species);

@@ -49,6 +49,8 @@ const aBirthSeen = (change: Partial<BirthSeen> = {}): BirthSeen => ({
     diedOn: null,
   })),
   rears: 2,
+  orphans: 0,
+  goneOn: null,
   stage: { now: 'bonding', next: { stage: 'mixing', window, isOpen: true } },
   handling: { window, left: 2, isOpen: true },
   ...change,

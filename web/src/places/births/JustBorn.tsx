@@ -20,7 +20,7 @@ import { useWrite } from '../../parts/useWrite';
 import { WindowBar } from '../../parts/WindowBar';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { bornText } from '../../words/births';
-import { shortDate, weightText } from '../../words/format';
+import { countText, shortDate, weightText } from '../../words/format';
 import { hourOf } from '../../words/hourOf';
 import { useWeightUnit } from '../../words/useUnits';
 
@@ -98,6 +98,15 @@ function BornRow({ birth, today, onFoster, onLoss }: { readonly birth: BirthSeen
           .
         </Small>
         <YoungLine birth={birth} today={today} />
+        {birth.orphans > 0 ? (
+          <Small>
+            <b>
+              {countText(birth.orphans, 'orphan', 'orphans')}
+              {birth.goneOn ? `: their dam has been gone since ${shortDate(birth.goneOn)}` : ''}.
+            </b>{' '}
+            Foster them, or feed them by hand.
+          </Small>
+        ) : null}
         {afterbirth && afterbirth.state !== 'passed' ? (
           <Small>
             <b>Afterbirth {AFTERBIRTH_WORDS[afterbirth.state]}.</b>

@@ -1,4 +1,5 @@
 import type { LookAt } from '@yaylak/contract';
+import { SPECIES_WORDS } from '@yaylak/core';
 import { Link, useNavigate } from 'react-router';
 import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
 import { useRecord } from '../../outbox/useRecord';
@@ -99,6 +100,27 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
                 <Button onPress={() => void navigate(`/animals/${item.tag.animalId}`)}>Open the animal</Button>
               </Item>
             );
+          case 'orphans': {
+            const { tag, species, count } = item;
+            const young = SPECIES_WORDS[species].young.unknown[count === 1 ? 0 : 1];
+            return (
+              <Item key={`orphans ${tag.animalId}`}>
+                <div>
+                  <Row>
+                    <Tag tag={tag} />
+                    <b>
+                      {count} orphan {young}
+                    </b>
+                  </Row>
+                  <Small>Their dam is gone. Foster them, or feed them by hand: colostrum first, and warm.</Small>
+                </div>
+                <span />
+                <LinkButton as={Link} to={`/births?species=${species}`}>
+                  Find them a dam
+                </LinkButton>
+              </Item>
+            );
+          }
           case 'unanswered': {
             const { tag, species, testedOn, dueOn } = item;
             const name = tag.name ?? tag.text;

@@ -141,12 +141,15 @@ it('asks who an animal is that was taken in at the race, and opens one whose wei
   await waitFor(() => expect(path()).toBe('/animals/id of 22-0004'));
 });
 
-it('asks what came of one that was told in young and is long past her time', async () => {
+it('shows orphans, and asks what came of one that was told in young and is long past her time', async () => {
   const { user, entries } = await show({
     lookAt: [
+      { kind: 'orphans', tag: aTag('20-0007'), species: 'sheep', count: 2 },
       { kind: 'unanswered', tag: aTag('19-0004'), species: 'sheep', testedOn: '2026-01-25', dueOn: '2026-04-26' },
     ],
   });
+  expect(screen.getByText('2 orphan lambs')).toBeVisible();
+  expect(screen.getByRole('link', { name: 'Find them a dam' })).toHaveAttribute('href', '/births?species=sheep');
   expect(screen.getByText(/^In young on 25 Jan, due about 26 Apr 2026, and no birth or loss on record/)).toBeVisible();
   expect(screen.getByRole('link', { name: 'Record the birth of 19-0004' })).toHaveAttribute(
     'href',
