@@ -1,4 +1,4 @@
-import type { AdjustedWeight, Breakdown, Species } from '@yaylak/core';
+import type { AdjustedWeight, Breakdown, GuessingMethod, Species } from '@yaylak/core';
 
 /** A gain with how wide the guess is. Kilograms a day. */
 export interface GainView {
@@ -49,7 +49,7 @@ export interface ContemporaryVerdict {
 /** How somebody's tape or eye reads beside the scale; 80 % interval. */
 export interface BiasView {
   readonly by: string;
-  readonly method: string;
+  readonly method: GuessingMethod;
   readonly species: Species;
   readonly pairs: number;
   readonly ratio: number;

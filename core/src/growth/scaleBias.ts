@@ -74,6 +74,13 @@ export function scaleBiases(pairs: readonly SameDayPair[]): ScaleBias[] {
   });
 }
 
+/** What setting right takes of a bias. */
+export type UsedBias = Pick<ScaleBias, 'by' | 'method' | 'species' | 'ratio' | 'isUsed'>;
+
+/** Biases as `correctedKg` looks them up. */
+export const biasesByKey = <B extends UsedBias>(biases: readonly B[]): ReadonlyMap<string, B> =>
+  new Map(biases.map((b) => [biasKey(b), b]));
+
 /** Who guessed what how: biases are kept by this. */
 export const biasKey = (g: Pick<SameDayPair, 'by' | 'method' | 'species'>): string =>
   `${g.species} ${g.method} ${g.by}`;
@@ -81,7 +88,7 @@ export const biasKey = (g: Pick<SameDayPair, 'by' | 'method' | 'species'>): stri
 /** A guessed weight set right by its person's bias. @returns undefined where there is none to use: it stays as read */
 export function correctedKg(
   guess: { readonly kg: number; readonly method: WeighingMethod; readonly by: string; readonly species: Species },
-  biases: ReadonlyMap<string, ScaleBias>,
+  biases: ReadonlyMap<string, UsedBias>,
 ): number | undefined {
   if (!isGuess(guess.method)) return undefined;
   const bias = biases.get(biasKey({ ...guess, method: guess.method }));

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { SPECIES_TABLE } from '@yaylak/core';
+import { biasesByKey, SPECIES_TABLE } from '@yaylak/core';
 import type { RosterAnimal } from '@yaylak/contract';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -35,9 +35,10 @@ export function RacePage() {
     [holding?.species],
   );
   const before = useMemo(() => gainsBefore(listed, settingsOf), [listed, settingsOf]);
+  const biases = useMemo(() => biasesByKey(race.roster.biases), [race.roster.biases]);
   const figures = useMemo(
-    () => jobFigures(passages, before, animals, job?.on ?? '', settingsOf),
-    [passages, before, animals, job?.on, settingsOf],
+    () => jobFigures(passages, before, animals, job?.on ?? '', settingsOf, biases),
+    [passages, before, animals, job?.on, settingsOf, biases],
   );
   const isFinished = job?.finishedAt != null;
 

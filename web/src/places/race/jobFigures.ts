@@ -1,5 +1,6 @@
 import type { RosterAnimal } from '@yaylak/contract';
 import {
+  correctedKg,
   dailyReadings,
   dayOf,
   gainBetween,
@@ -15,6 +16,7 @@ import {
   type KnownGain,
   type Reading,
   type SpeciesSettings,
+  type UsedBias,
 } from '@yaylak/core';
 import { readingsOf } from '../../remedies/planTreatment';
 import type { Passage } from './raceLog';
@@ -54,6 +56,7 @@ export function jobFigures(
   animals: ReadonlyMap<string, RosterAnimal>,
   on: string,
   settingsOf: (animal: RosterAnimal) => SpeciesSettings,
+  biases: ReadonlyMap<string, UsedBias> = new Map(),
 ): JobFigures {
   const last = new Map<string, Passage>();
   for (const p of passages) last.set(p.animalId, p);
@@ -61,12 +64,13 @@ export function jobFigures(
   const gates = new Map<string, number>();
   for (const p of last.values()) {
     if (p.gate !== undefined) gates.set(p.gate, (gates.get(p.gate) ?? 0) + 1);
-    if (p.kg === undefined) continue;
     const animal = animals.get(p.animalId);
+    const kg = kgOf(p, animal, biases);
+    if (kg === undefined) continue;
     points.push({
       animalId: p.animalId,
-      kg: p.kg,
-      gain: animal && gainAtJob(animal, { on: dayOf(on), kg: p.kg, method: 'scale' }, settingsOf(animal)),
+      kg,
+      gain: animal && gainAtJob(animal, { on: dayOf(on), kg, method: 'scale' }, settingsOf(animal)),
     });
   }
   const gains = points.flatMap((p) => (p.gain ? [p.gain.kgPerDay] : []));
@@ -78,6 +82,18 @@ export function jobFigures(
     lineKgPerDay: middle === undefined ? undefined : notGrowingLine(middle),
     gates,
   };
+}
+
+/** What an animal weighs by a passage: a tape's or an eye's reading set right by its hand's bias. */
+function kgOf(
+  { entries, kg }: Passage,
+  animal: RosterAnimal | undefined,
+  biases: ReadonlyMap<string, UsedBias>,
+): number | undefined {
+  const written = entries.find((e) => e.type === 'weight');
+  if (kg === undefined || !animal || !written) return kg;
+  const { method, writtenBy: by } = written;
+  return correctedKg({ kg, method, by, species: animal.species }, biases) ?? kg;
 }
 
 function meanGain(points: readonly JobPoint[]): JobFigures['meanGain'] {

@@ -1,5 +1,5 @@
 import type { Entry, RosterAnimal } from '@yaylak/contract';
-import { dayOf, SPECIES_TABLE } from '@yaylak/core';
+import { biasesByKey, dayOf, SPECIES_TABLE, type UsedBias } from '@yaylak/core';
 import { aRosterAnimal, aTag } from '../../tests/builders';
 import { answerTag, answerWeight, matchesFor, raceNumbers } from './answers';
 import { gainsBefore, jobFigures } from './jobFigures';
@@ -120,6 +120,23 @@ describe('the log of a job', () => {
     expect(figures.meanGain?.kgPerDay).toBeCloseTo(0.2, 10); // 2.8 kg in 14 days
     expect(figures.gates.get('Keep')).toBe(1);
     expect(figures.lineKgPerDay).toBeUndefined();
+  });
+
+  it('tallies a tape set right by its hand, as the station does', () => {
+    const flock = [lamb('a', [['2026-11-09', 30, 'scale']])];
+    const tape = { by: 'Selin', method: 'tape' as const, species: 'sheep' as const, ratio: 1.1, isUsed: true };
+    const taped = (biases: readonly UsedBias[]) =>
+      jobFigures(
+        passagesOf([entry('1b', { type: 'weight', kg: 36.08, method: 'tape', writtenBy: 'Selin', animalId: 'a' })], []),
+        [],
+        new Map(flock.map((a) => [a.tag.animalId, a])),
+        '2026-11-23',
+        () => SPECIES_TABLE.sheep,
+        biasesByKey(biases),
+      );
+    expect(taped([tape]).meanKg).toBeCloseTo(32.8, 10); // 36.08 / 1.1
+    expect(taped([tape]).meanGain?.kgPerDay).toBeCloseTo(0.2, 10);
+    expect(taped([{ ...tape, by: 'Aylin' }]).meanKg).toBe(36.08);
   });
 
   it('judges by the last weighings until five are through, then by the job itself', () => {

@@ -1,4 +1,4 @@
-import { dayOf, readingBefore, scaleUnit } from '@yaylak/core';
+import { biasesByKey, correctedKg, dayOf, readingBefore, scaleUnit } from '@yaylak/core';
 import type { BiasView } from '@yaylak/contract';
 import { weightText } from '../../../words/format';
 import { readingsOf } from '../../../remedies/planTreatment';
@@ -38,7 +38,10 @@ export function biasAt(draft: Draft, at: AtHand): BiasView | undefined {
 /** What is thought of the animal's weight: a guess is set right by its hand's bias. What is written stays as it was read. */
 export function trueKg(draft: Draft, at: AtHand): number | undefined {
   const kg = typedKg(draft, at);
-  return kg === undefined ? undefined : kg / (biasAt(draft, at)?.ratio ?? 1);
+  if (kg === undefined) return undefined;
+  const { method = 'scale' } = at.job.settings.weigh ?? {};
+  const guess = { kg, method: draft.isFromCrate ? ('crate' as const) : method, by: at.weighedBy, species: at.species };
+  return correctedKg(guess, biasesByKey(at.roster.biases)) ?? kg;
 }
 
 export const weigh: StationRules = {
