@@ -164,7 +164,7 @@ describe('standards of the look-over', () => {
 });
 
 it('shows how each hand’s tape reads, and from when on it is used', async () => {
-  const bias = { method: 'tape', species: 'sheep' as const, low: 1.063, high: 1.08 };
+  const bias = { method: 'tape' as const, species: 'sheep' as const, low: 1.063, high: 1.08 };
   await show({
     'GET /api/roster': aRoster([], {
       biases: [

@@ -94,7 +94,7 @@ it('a tape is set right for the dose and the gate, and written down as it was re
   const biases = [
     {
       by: 'Aylin',
-      method: 'tape',
+      method: 'tape' as const,
       species: 'sheep' as const,
       pairs: 9,
       ratio: 1.1,
@@ -106,7 +106,7 @@ it('a tape is set right for the dose and the gate, and written down as it was re
   const at = atHand(
     ['weigh', 'treat', 'sort'],
     {
-      weigh: { method: 'tape' },
+      weigh: { method: 'tape' as const },
       treat: { productIds: [drench.id] },
       sort: { by: 'weight', line: 42, above: 'left', below: 'right' },
     },
