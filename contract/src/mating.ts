@@ -74,6 +74,8 @@ export interface HeatView {
   readonly signs: readonly HeatSign[];
   /** Null for species without hours. */
   readonly window: HourWindowView | null;
+  /** When it may have opened at the earliest: standing began between two looks. Null where nobody looked before. */
+  readonly opensEarliest: string | null;
   readonly services: readonly ServedView[];
   /** Days after the service it says did not hold. */
   readonly returnAfterDays: number | null;

@@ -125,11 +125,24 @@ function byMorningEvening(onset: Moment): WindowOf<Moment> {
   };
 }
 
-export type ServiceTiming = 'too-early' | 'early' | 'best' | 'late' | 'too-late';
+/**
+ * When the window may have opened at the earliest: standing began somewhere between the last look at which she did not
+ * and the first at which she did.
+ * @returns undefined where nobody looked shortly before, or heat has no hours
+ */
+export const earliestOpens = (
+  { notYetAt }: Pick<Heat, 'notYetAt'>,
+  settings: Pick<SpeciesSettings, 'serviceHours' | 'mating'>,
+): Moment | undefined => (notYetAt === undefined ? undefined : serviceWindow(notYetAt, settings)?.opens);
 
-/** How a service lies to the window of its heat. */
-export function serviceTiming(window: WindowOf<Moment>, at: Moment): ServiceTiming {
-  if (at < window.opens) return 'too-early';
+export type ServiceTiming = 'too-early' | 'perhaps-early' | 'early' | 'best' | 'late' | 'too-late';
+
+/**
+ * How a service lies to the window of its heat.
+ * @param earliest when the window may have opened at the earliest, see `earliestOpens`
+ */
+export function serviceTiming(window: WindowOf<Moment>, at: Moment, earliest: Moment = window.opens): ServiceTiming {
+  if (at < window.opens) return at < earliest ? 'too-early' : 'perhaps-early';
   if (at < window.bestFrom) return 'early';
   if (at <= window.bestTo) return 'best';
   return at <= window.closes ? 'late' : 'too-late';

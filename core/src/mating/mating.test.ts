@@ -5,6 +5,7 @@ import { proportion } from '../statistics';
 import {
   capacityOf,
   conceptionShare,
+  earliestOpens,
   femaleReadiness,
   heatsSeen,
   hoursInSpell,
@@ -95,6 +96,17 @@ describe('when to serve', () => {
     expect(timing('2026-11-21T22:00')).toBe('best');
     expect(timing('2026-11-22T09:00')).toBe('late');
     expect(timing('2026-11-22T10:01')).toBe('too-late');
+  });
+  it('standing that began between two looks may be over the edge already', () => {
+    // Not yet at 22:00, standing at 07:00: of a goat the window opens 12 hours after she began.
+    const window = serviceWindow(momentOf('2026-11-21T07:00'), goat);
+    const earliest = earliestOpens({ notYetAt: momentOf('2026-11-20T22:00') }, goat);
+    if (!window || earliest === undefined) throw new Error('she has a window');
+    const timing = (at: string) => serviceTiming(window, momentOf(at), earliest);
+    expect(timing('2026-11-21T09:59')).toBe('too-early');
+    expect(timing('2026-11-21T10:00')).toBe('perhaps-early');
+    expect(timing('2026-11-21T19:00')).toBe('early');
+    expect(earliestOpens({ notYetAt: undefined }, goat)).toBeUndefined();
   });
   it.each([
     ['2026-12-31T07:00', '2026-12-31T17:00'],

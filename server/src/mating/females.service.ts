@@ -12,6 +12,7 @@ import {
 import {
   addDays,
   dayOfMoment,
+  earliestOpens,
   groupOn,
   holdsBack,
   isoMoment,
@@ -116,6 +117,7 @@ export class FemalesToMateService {
     const window = serviceWindow(heat.seenAt, this.book.state.settings(facts.record.species));
     const until = window ? dayOfMoment(window.closes) : dayOfMoment(heat.lastSeenAt);
     if (addDays(until, SHOWN_DAYS) < today) return undefined;
+    const earliest = earliestOpens(heat, this.book.state.settings(facts.record.species));
     const seenOn = dayOfMoment(heat.seenAt);
     const returned = history.spells.find((s) => s.outcome.kind === 'returned' && s.outcome.on === seenOn);
     return {
@@ -125,6 +127,7 @@ export class FemalesToMateService {
       isStanding: heat.isStanding,
       signs: heat.signs,
       window: window ? hourWindow(window) : null,
+      opensEarliest: earliest === undefined ? null : isoMoment(earliest),
       services: this.servicesOf(facts, heat, window, until),
       returnAfterDays: returned?.outcome.kind === 'returned' ? returned.outcome.days : null,
     };
@@ -134,10 +137,10 @@ export class FemalesToMateService {
     const from = dayOfMoment(heat.seenAt) - 1;
     return facts.services
       .filter((s) => s.on >= from && s.on <= addDays(until, SHOWN_DAYS))
-      .map((s) => this.servedView(s, window));
+      .map((s) => this.servedView(s, window, earliestOpens(heat, this.book.state.settings(facts.record.species))));
   }
 
-  private servedView(s: ServiceFact, window: WindowOf<Moment> | undefined): ServedView {
+  private servedView(s: ServiceFact, window: WindowOf<Moment> | undefined, earliest: Moment | undefined): ServedView {
     return {
       entryId: s.entryId,
       at: s.at === undefined ? null : isoMoment(s.at),
@@ -145,7 +148,7 @@ export class FemalesToMateService {
       way: s.way,
       males: s.maleIds.flatMap((id) => this.tags(id)),
       straw: s.straw ?? null,
-      timing: window && s.at !== undefined ? serviceTiming(window, s.at) : null,
+      timing: window && s.at !== undefined ? serviceTiming(window, s.at, earliest) : null,
     };
   }
 

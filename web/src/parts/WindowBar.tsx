@@ -26,7 +26,16 @@ export function WindowBar({ window: w, today }: Props) {
 }
 
 /** The same by the hour: a heat's window for service. */
-export function HourBar({ window: w, now }: { readonly window: HourWindowView; readonly now: string }) {
+/** @param earliest when it may have opened already, as standing began between two looks */
+export function HourBar({
+  window: w,
+  now,
+  earliest = null,
+}: {
+  readonly window: HourWindowView;
+  readonly now: string;
+  readonly earliest?: string | null;
+}) {
   const moments = {
     opens: momentOf(w.opens),
     bestFrom: momentOf(w.bestFrom),
@@ -34,17 +43,28 @@ export function HourBar({ window: w, now }: { readonly window: HourWindowView; r
     closes: momentOf(w.closes),
   };
   const today = isoMoment(momentOf(now)).slice(0, 10);
-  return <Bar<Moment> window={moments} now={momentOf(now)} unit={0} text={w} say={(at) => dayAndHour(at, today)} />;
+  return (
+    <Bar<Moment>
+      window={moments}
+      earliest={earliest === null ? undefined : { at: momentOf(earliest), text: earliest }}
+      now={momentOf(now)}
+      unit={0}
+      text={w}
+      say={(at) => dayAndHour(at, today)}
+    />
+  );
 }
 
 function Bar<T extends number>({
   window: w,
+  earliest,
   now,
   unit,
   text,
   say,
 }: {
   readonly window: WindowOf<T>;
+  readonly earliest?: { readonly at: T; readonly text: string } | undefined;
   readonly now: T;
   /** Width of one step: 1 where the ends are whole days. */
   readonly unit: 0 | 1;
@@ -54,16 +74,20 @@ function Bar<T extends number>({
   const stage = windowStage(w, now);
   const length = w.closes - w.opens + unit;
   const margin = Math.max(2, Math.round(length * 0.25));
-  const from = Math.min(w.opens - margin, now - 1);
+  const from = Math.min((earliest?.at ?? w.opens) - margin, now - 1);
   const to = Math.max(w.closes + margin, now + 1);
   const at = (place: number): number => (100 * (place - from)) / (to - from);
   const stretch = (a: number, b: number, fill: string) => (
     <Stretch style={{ left: `${at(a)}%`, width: `${Math.max(1.5, at(b) - at(a))}%`, background: fill }} />
   );
-  const words = `${STAGE_WORDS[stage]}: opens ${say(text.opens)}, best ${say(text.bestFrom)} to ${say(text.bestTo)}, closes ${say(text.closes)}`;
+  const perhaps = earliest ? `, perhaps already ${say(earliest.text)}` : '';
+  const words = `${STAGE_WORDS[stage]}: opens ${say(text.opens)}${perhaps}, best ${say(text.bestFrom)} to ${say(text.bestTo)}, closes ${say(text.closes)}`;
   return (
     <StretchBox role="img" aria-label={words} title={words}>
       <StretchTrack>
+        {earliest && earliest.at < w.opens ? (
+          <Perhaps style={{ left: `${at(earliest.at)}%`, width: `${at(w.opens) - at(earliest.at)}%` }} />
+        ) : null}
         {stretch(w.opens, w.closes + unit, colour('mossWash'))}
         {stretch(w.bestFrom, w.bestTo + unit, colour('mossFill'))}
         {stretch(w.closes + unit, to, colour('madderWash'))}
@@ -83,6 +107,13 @@ const Stretch = styled.span`
   top: 0;
   height: 8px;
   border-radius: 4px;
+`;
+/** A window that may have opened already: its edge is not known. */
+const Perhaps = styled.span`
+  position: absolute;
+  top: 3px;
+  height: 0;
+  border-top: 2px dashed ${colour('mossFill')};
 `;
 const Labels = styled(StretchLabels)`
   b[data-stage='best'],

@@ -66,6 +66,7 @@ export const PART_WORDS: Readonly<Record<MalePart, string>> = {
 export const GRADE_WORDS: Readonly<Record<PartGrade, string>> = { good: 'good', watch: 'to watch', fail: 'not fit' };
 export const TIMING_WORDS: Readonly<Record<ServiceTiming, string>> = {
   'too-early': 'too early',
+  'perhaps-early': 'perhaps too early',
   early: 'early',
   best: 'at the best time',
   late: 'late',

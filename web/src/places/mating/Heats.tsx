@@ -45,7 +45,11 @@ export function Heats({ view, onServe }: Props) {
                 {h.returnAfterDays === null ? '' : ` Back after ${h.returnAfterDays} days: that service did not hold.`}
               </Small>
             </div>
-            {h.window ? <HourBar window={h.window} now={view.now} /> : <Small>any hour, while she takes him</Small>}
+            {h.window ? (
+              <HourBar window={h.window} earliest={h.opensEarliest} now={view.now} />
+            ) : (
+              <Small>any hour, while she takes him</Small>
+            )}
             <div>
               {h.services.map((s) => (
                 <Small key={s.entryId}>{servedWords(s, today)}</Small>

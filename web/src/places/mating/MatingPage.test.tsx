@@ -50,7 +50,7 @@ describe('the heats', () => {
     await show();
     expect(screen.getByText('Serve Thyme: best from Tue 04:00; 1 more doe may be mated.')).toBeVisible();
     expect(
-      screen.getByRole('img', { name: 'not yet: opens 22:00, best Tue 04:00 to Tue 22:00, closes Wed 10:00' }),
+      screen.getByRole('img', { name: 'not yet: opens 22:00, perhaps already 06:00, best Tue 04:00 to Tue 22:00, closes Wed 10:00' }),
     ).toBeVisible();
     expect(screen.getByText(/Standing since 10:00, not yet at Sun 18:00/)).toBeVisible();
   });
@@ -167,6 +167,12 @@ describe('serving', () => {
 
   it('says at once that it is too early, or too late', async () => {
     const { sheet } = await open();
+    expect(
+      sheet.getByText(
+        'Perhaps too early: she began to stand between two looks, so the window opened between 06:00 and 22:00. Serve again later.',
+      ),
+    ).toBeVisible();
+    fireEvent.change(sheet.getByLabelText('When'), { target: { value: '2026-11-23T05:00' } });
     expect(sheet.getByText('Too early: the window opens 22:00 and is best from Tue 04:00.')).toBeVisible();
     fireEvent.change(sheet.getByLabelText('When'), { target: { value: '2026-11-25T12:00' } });
     expect(sheet.getByText(/Too late: the window closed Wed 10:00/)).toBeVisible();

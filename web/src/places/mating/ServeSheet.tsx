@@ -43,7 +43,9 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
   const partner = partners.find((p) => p.tag.animalId === maleId);
   const isStraw = way === 'insemination' && maleId === '';
   const timing =
-    heat?.window && parseMoment(at) !== undefined ? serviceTiming(windowOf(heat.window), momentOf(at)) : undefined;
+    heat?.window && parseMoment(at) !== undefined
+      ? serviceTiming(windowOf(heat.window), momentOf(at), earliestOf(heat))
+      : undefined;
   const name = tag.name ?? tag.text;
   const held = female.reasons.filter((r) => r.holds);
   // A mark found in the field is written down whoever made it, and on whom.
@@ -98,7 +100,13 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
         <Tag tag={tag} isStatic />
         <Small>{female.reasons.map((r) => r.words).join('; ') || 'nothing speaks against mating her'}</Small>
       </Row>
-      {heat?.window ? <HourBar window={heat.window} now={parseMoment(at) === undefined ? view.now : at} /> : null}
+      {heat?.window ? (
+        <HourBar
+          window={heat.window}
+          earliest={heat.opensEarliest}
+          now={parseMoment(at) === undefined ? view.now : at}
+        />
+      ) : null}
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         <Choice
           label="How"
@@ -191,12 +199,20 @@ const windowOf = (w: NonNullable<HeatView['window']>) => ({
   closes: momentOf(w.closes),
 });
 
-function timingWords(timing: Exclude<ServiceTiming, 'best'>, { window }: HeatView, today: string): string {
+const earliestOf = ({ opensEarliest }: HeatView) => (opensEarliest === null ? undefined : momentOf(opensEarliest));
+
+function timingWords(
+  timing: Exclude<ServiceTiming, 'best'>,
+  { window, opensEarliest }: HeatView,
+  today: string,
+): string {
   if (!window) return '';
   const say = (at: string): string => dayAndHour(at, today);
   switch (timing) {
     case 'too-early':
       return `Too early: the window opens ${say(window.opens)} and is best from ${say(window.bestFrom)}.`;
+    case 'perhaps-early':
+      return `Perhaps too early: she began to stand between two looks, so the window opened between ${say(opensEarliest ?? window.opens)} and ${say(window.opens)}. Serve again later.`;
     case 'early':
       return `Early: it is best from ${say(window.bestFrom)} to ${say(window.bestTo)}. Serve again then.`;
     case 'late':

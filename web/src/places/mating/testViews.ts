@@ -32,6 +32,7 @@ export const aHeat = (change: Partial<HeatView> = {}): HeatView => ({
     bestTo: '2026-11-24T22:00',
     closes: '2026-11-25T10:00',
   },
+  opensEarliest: '2026-11-23T06:00',
   services: [],
   returnAfterDays: null,
   ...change,

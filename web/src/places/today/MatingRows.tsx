@@ -30,7 +30,7 @@ export function MatingRows({ heats, partings, now, on }: Pick<TodayView, 'heats'
                 {heat.services.length > 0 ? ', served once' : ''}
               </Small>
             </div>
-            {heat.window ? <HourBar window={heat.window} now={now} /> : <span />}
+            {heat.window ? <HourBar window={heat.window} earliest={heat.opensEarliest} now={now} /> : <span />}
             <LinkButton as={Link} to={`/mating?species=${species}&serve=${heat.tag.animalId}`}>
               Serve
             </LinkButton>

@@ -219,6 +219,7 @@ describe('mating', () => {
     tag: aTag('G-037', { animalId: 'doe', name: 'Thyme' }),
     seenAt: '2026-11-22T17:30',
     notYetAt: null,
+    opensEarliest: null,
     isStanding: true,
     signs: ['stands' as const],
     window: {
