@@ -185,14 +185,21 @@ it('young whose dam died stand on Births and Today as orphans until somebody fee
   const [mother, twin, brother] = [uuid(), uuid(), uuid()];
   await t.post(
     arrival(mother, { species: 'goat', bornOn: '2022-04-01', on: '2022-04-01' }),
-    birth(mother, { on: '2026-11-20', alive: 2, reason: 'bought in kid' }),
+    birth(mother, { on: '2026-11-20', alive: 2, afterbirth: 'waiting', reason: 'bought in kid' }),
     kid(twin, mother, '2026-11-20'),
     kid(brother, mother, '2026-11-20', { sex: 'male' }),
     fact('departure', mother, { on: '2026-11-22', how: 'died' }),
   );
   const today = async () =>
     (await get<TodayView>(t, '/api/today')).lookAt.filter((l) => l.kind === 'orphans').map((l) => l.count);
-  expect(await seen(mother)).toMatchObject({ orphans: 2, goneOn: '2026-11-22', stage: null, handling: { left: 2 } });
+  expect(await seen(mother)).toMatchObject({
+    orphans: 2,
+    goneOn: '2026-11-22',
+    // Of her nothing is to be done any more.
+    afterbirth: null,
+    stage: null,
+    handling: { left: 2 },
+  });
   expect(await today()).toEqual([2]);
   await t.post(fact('fostering', twin, { damId: foster }));
   expect(await seen(mother)).toMatchObject({ orphans: 1 });

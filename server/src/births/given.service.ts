@@ -88,7 +88,7 @@ export class GivenService {
     const { record } = facts;
     const groupId = groupOn(facts, today);
     const fact = facts.births.find((b) => b.entryId === birth.written?.entryId);
-    const after = afterbirthOf(this.book.state, facts, this.clock.moment());
+    const after = isPresent(facts, today) ? afterbirthOf(this.book.state, facts, this.clock.moment()) : undefined;
     const rears = this.withHer(record.id, today);
     return {
       entryId: birth.written?.entryId ?? null,

@@ -80,8 +80,10 @@ function Bar<T extends number>({
   const stretch = (a: number, b: number, fill: string) => (
     <Stretch style={{ left: `${at(a)}%`, width: `${Math.max(1.5, at(b) - at(a))}%`, background: fill }} />
   );
+  const isPerhaps = earliest !== undefined && now >= earliest.at && now < w.opens;
+  const label = isPerhaps ? 'perhaps open' : STAGE_WORDS[stage];
   const perhaps = earliest ? `, perhaps already ${say(earliest.text)}` : '';
-  const words = `${STAGE_WORDS[stage]}: opens ${say(text.opens)}${perhaps}, best ${say(text.bestFrom)} to ${say(text.bestTo)}, closes ${say(text.closes)}`;
+  const words = `${label}: opens ${say(text.opens)}${perhaps}, best ${say(text.bestFrom)} to ${say(text.bestTo)}, closes ${say(text.closes)}`;
   return (
     <StretchBox role="img" aria-label={words} title={words}>
       <StretchTrack>
@@ -95,7 +97,7 @@ function Bar<T extends number>({
       </StretchTrack>
       <Labels>
         <span>{say(text.opens)}</span>
-        <b data-stage={stage}>{STAGE_WORDS[stage]}</b>
+        <b data-stage={isPerhaps ? 'open' : stage}>{label}</b>
         <span>{say(text.closes)}</span>
       </Labels>
     </StretchBox>

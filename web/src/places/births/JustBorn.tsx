@@ -102,9 +102,9 @@ function BornRow({ birth, today, onFoster, onLoss }: { readonly birth: BirthSeen
           <Small>
             <b>
               {countText(birth.orphans, 'orphan', 'orphans')}
-              {birth.goneOn ? `: their dam has been gone since ${shortDate(birth.goneOn)}` : ''}.
+              {birth.goneOn ? `: the dam has been gone since ${shortDate(birth.goneOn)}` : ''}.
             </b>{' '}
-            Foster them, or feed them by hand.
+            Foster or bottle-feed.
           </Small>
         ) : null}
         {afterbirth && afterbirth.state !== 'passed' ? (

@@ -50,7 +50,9 @@ describe('the heats', () => {
     await show();
     expect(screen.getByText('Serve Thyme: best from Tue 04:00; 1 more doe may be mated.')).toBeVisible();
     expect(
-      screen.getByRole('img', { name: 'not yet: opens 22:00, perhaps already 06:00, best Tue 04:00 to Tue 22:00, closes Wed 10:00' }),
+      screen.getByRole('img', {
+        name: 'perhaps open: opens 22:00, perhaps already 06:00, best Tue 04:00 to Tue 22:00, closes Wed 10:00',
+      }),
     ).toBeVisible();
     expect(screen.getByText(/Standing since 10:00, not yet at Sun 18:00/)).toBeVisible();
   });

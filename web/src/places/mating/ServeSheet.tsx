@@ -98,7 +98,11 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
     <Sheet title={`Serve ${name}`} isOpen onClose={onClose} width={640}>
       <Row>
         <Tag tag={tag} isStatic />
-        <Small>{female.reasons.map((r) => r.words).join('; ') || 'nothing speaks against mating her'}</Small>
+        <Small>
+          {female.reasons.length === 0
+            ? 'nothing speaks against mating her'
+            : female.reasons.flatMap((r) => (isAsked && r.holds ? [] : [r.words])).join('; ')}
+        </Small>
       </Row>
       {heat?.window ? (
         <HourBar

@@ -112,11 +112,15 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
                       {count} orphan {young}
                     </b>
                   </Row>
-                  <Small>Their dam is gone. Foster them, or feed them by hand: colostrum first, and warm.</Small>
+                  <Small>The dam is gone. Foster or bottle-feed: colostrum first, and warm.</Small>
                 </div>
                 <span />
-                <LinkButton as={Link} to={`/births?species=${species}`}>
-                  Find them a dam
+                <LinkButton
+                  as={Link}
+                  aria-label={`Foster the ${young} of ${tag.name ?? tag.text}`}
+                  to={`/births?species=${species}`}
+                >
+                  Foster
                 </LinkButton>
               </Item>
             );

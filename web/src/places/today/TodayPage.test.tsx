@@ -149,7 +149,10 @@ it('shows orphans, and asks what came of one that was told in young and is long 
     ],
   });
   expect(screen.getByText('2 orphan lambs')).toBeVisible();
-  expect(screen.getByRole('link', { name: 'Find them a dam' })).toHaveAttribute('href', '/births?species=sheep');
+  expect(screen.getByRole('link', { name: 'Foster the lambs of 20-0007' })).toHaveAttribute(
+    'href',
+    '/births?species=sheep',
+  );
   expect(screen.getByText(/^In young on 25 Jan, due about 26 Apr 2026, and no birth or loss on record/)).toBeVisible();
   expect(screen.getByRole('link', { name: 'Record the birth of 19-0004' })).toHaveAttribute(
     'href',
