@@ -1,3 +1,4 @@
+export * from './afterbirthOf';
 export * from './carryingOf';
 export * from './femaleHistory';
 export * from './nearMale';

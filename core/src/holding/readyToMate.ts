@@ -1,4 +1,4 @@
-import { afterbirthNow, type Birth } from '../births';
+import type { Birth } from '../births';
 import { factLists, type AnimalFacts } from '../book';
 import { addDays, dayOfMoment, type Day, type Moment } from '../calendar';
 import type { ScoreOnDay } from '../condition';
@@ -13,6 +13,7 @@ import {
   type Readiness,
 } from '../mating';
 import type { SpeciesSettings } from '../species';
+import { afterbirthOf } from './afterbirthOf';
 import { carryingOf, unansweredOf } from './carryingOf';
 import type { FemaleHistory } from './femaleHistory';
 
@@ -109,15 +110,11 @@ export const failedParts = (grades: Readonly<Record<string, string>>): string[] 
 function wombSince(
   facts: AnimalFacts,
   births: readonly Birth[],
-  { rearing }: SpeciesSettings,
+  settings: SpeciesSettings,
   now: Moment,
 ): Day | undefined {
   const womb = facts.checks.findLast((c) => c.what === 'womb');
-  const last = births.at(-1);
-  const at = facts.births.find((b) => b.entryId === last?.written?.entryId)?.at;
-  const heldSince =
-    last &&
-    afterbirthNow({ written: last.written, at }, facts.afterbirths, { hours: rearing.afterbirthHours, now })?.heldSince;
+  const heldSince = afterbirthOf(facts, births, settings, now)?.heldSince;
   const isCleared = womb && !womb.isFound && heldSince !== undefined && womb.on > heldSince;
   return womb?.isFound ? womb.on : isCleared ? undefined : heldSince;
 }

@@ -3,6 +3,7 @@ import type { BirthSeen, YoungSeen } from '@yaylak/contract';
 import {
   addDays,
   addHours,
+  afterbirthOf,
   BY_HAND,
   groupOn,
   isoMoment,
@@ -23,7 +24,6 @@ import {
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
-import { afterbirthOf } from './afterbirth';
 import { ExpectedService } from './expected.service';
 
 /** Births stay on the list for so many days, and as long as something is still to do. */
@@ -88,7 +88,9 @@ export class GivenService {
     const { record } = facts;
     const groupId = groupOn(facts, today);
     const fact = facts.births.find((b) => b.entryId === birth.written?.entryId);
-    const after = isPresent(facts, today) ? afterbirthOf(this.book.state, facts, this.clock.moment()) : undefined;
+    const births = this.book.state.litters.birthsOf(record.id);
+    const settings = this.book.state.settings(record.species);
+    const after = isPresent(facts, today) ? afterbirthOf(facts, births, settings, this.clock.moment()) : undefined;
     const rears = this.withHer(record.id, today);
     return {
       entryId: birth.written?.entryId ?? null,
