@@ -30,5 +30,6 @@ export * from './stations';
 export * from './tags';
 export * from './templates';
 export * from './today';
+export * from './shares';
 export * from './words';
 export * from './origin';

@@ -1,5 +1,5 @@
 import { isoOf, type FemaleReason, type MaleReason } from '@yaylak/core';
-import { percentText } from './words';
+import { percentText } from './shares';
 
 const kgText = (kg: number): string => `${Math.round(kg * 10) / 10}\u00a0kg`;
 

@@ -14,6 +14,7 @@ import {
 import { birthQuestionText } from './birthWords';
 import { femaleReasonText, maleReasonText } from './matingWords';
 import { tooSoonText } from './pregnancyWords';
+import { percentText } from './shares';
 
 /** How an animal of a refusal is named; ids mean nothing to people. */
 export type NameOf = (animalId: string) => string;
@@ -169,22 +170,6 @@ export const RELATION_WORDS: Readonly<Record<Relation, string>> = {
   'half-sib': 'half-brother',
   grandparent: 'grandsire',
   grandyoung: 'grandson',
-};
-
-/** A chance in words that never claims to be certain: `over 99 %`, `under 1 %`, else the per cent. */
-export const chanceText = (chance: number | null): string =>
-  chance === null
-    ? 'overdue'
-    : chance > 0.99
-      ? 'over 99\u00a0%'
-      : chance < 0.01 && chance > 0
-        ? 'under 1\u00a0%'
-        : percentText(chance);
-
-/** A share as per cent, to the tenth below ten. */
-export const percentText = (share: number): string => {
-  const percent = 100 * share;
-  return `${percent < 10 ? Math.round(percent * 10) / 10 : Math.round(percent)}\u00a0%`;
 };
 
 const shown = (kg: number, unit: WeightUnit): string => `${Math.round(fromKg(kg, unit) * 100) / 100}\u00a0${unit}`;

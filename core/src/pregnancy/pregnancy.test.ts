@@ -342,7 +342,8 @@ describe('sell, keep, test or serve again', () => {
       fc.property(fc.double({ min: 0, max: 1, noNaN: true }), money, money, (q, keep, lostIfSold) => {
         const { ways, breakEven = 0 } = whatNow(q, { ...costs, keep, lostIfSold, serve: undefined });
         const cost = Object.fromEntries(ways.map((w) => [w.way, w.cost])) as Record<string, number>;
-        const [sell = 0, stay = 0, again = 0] = [cost.sell, cost.keep, cost['test-again']];
+        const of = (way: string): number => cost[way] ?? 0;
+        const [sell, stay, again] = [of('sell'), of('keep'), of('test-again')] as const;
         if (q < breakEven - 1e-9) expect(sell).toBeLessThan(stay);
         if (q > breakEven + 1e-9) expect(sell).toBeGreaterThan(stay);
         expect(again).toBeLessThanOrEqual(9 + Math.min(sell, stay) + 1e-9);

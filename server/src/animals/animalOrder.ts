@@ -39,7 +39,7 @@ const KEYS: Readonly<Record<AnimalSort, (derived: Derived) => (facts: AnimalFact
   species: () => (f) => SPECIES.indexOf(f.record.species),
   group: (d) => (f) => d.groupName(f) || undefined,
   // Youngest first when rising: a later birth is a smaller age.
-  age: () => (f) => (f.record.bornOn === undefined ? undefined : -f.record.bornOn),
+  age: () => (f) => (f.record.bornOn === undefined ? undefined : -Number(f.record.bornOn)),
   weight: (d) => d.lastKg,
   weighed: () => (f) => f.weights.at(-1)?.on,
   gain: (d) => d.gain,

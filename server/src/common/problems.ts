@@ -52,6 +52,6 @@ export function fieldFaults(errors: readonly ValidationError[], under = ''): Fie
 }
 
 function withValue(message: string, value: unknown): string {
-  if (value === undefined || typeof value === 'object') return message;
+  if (typeof value !== 'string' && typeof value !== 'number' && typeof value !== 'boolean') return message;
   return `${message} (got “${String(value).slice(0, 60)}”)`;
 }

@@ -63,7 +63,10 @@ it.each(MIGRATION_NAMES.slice(0, -1))('brings a book of %s up to date with all t
     write(
       `insert into entry (id, seq, type, animal_id, happened_on, written_at, written_by, source)
         values (?, ?, ?, ?, '2026-11-01', '2026-11-01T08:00:00.000Z', 'Aylin', 'hand')`,
-      ...[id, seq, type, of],
+      id,
+      seq,
+      type,
+      of,
     );
   await write("insert into animal (id, species, sex, version) values (?, 'sheep', 'female', 3)", animal);
   await entry(came, 1, 'arrival', animal);

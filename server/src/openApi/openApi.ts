@@ -5,7 +5,7 @@ import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { addAnswers } from './addAnswers';
 import { addQueries } from './addQueries';
 import { addNulls, RULE_SCHEMAS } from './ruleSchemas';
-// eslint-disable-next-line @typescript-eslint/no-require-imports -- the library's own metadata storage has no typed export for this
+// oxlint-disable-next-line typescript/no-require-imports -- the library's own metadata storage has no typed export for this
 const { defaultMetadataStorage } = require('class-transformer/cjs/storage') as { defaultMetadataStorage: never };
 
 /** The API's page at /api/docs, with the contract's own classes as its schemas. */

@@ -17,7 +17,8 @@ export interface Asked {
   readonly body: unknown;
 }
 
-type Answer = unknown;
+/** What is answered, or who answers it. */
+type Answer = object | string | number | null | undefined | symbol;
 
 /** A no of the server, with its status. */
 export const no = (status: number, title: string, detail?: string, type = '') => ({

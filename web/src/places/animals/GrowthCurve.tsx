@@ -67,7 +67,7 @@ export function GrowthCurve({ view, unit, fromDays, toDays }: Props) {
           />
           <YAxis unit={` ${shownIn}`} stroke={colour('inkSoft')} fontSize={12} width={LANE_LEFT_PX} />
           <Tooltip
-            labelFormatter={(d) => `${String(d)} days old`}
+            labelFormatter={(d) => `${Number(d)} days old`}
             formatter={(value, name) => {
               const figure = (v: unknown): string => `${Number(v).toFixed(isSmall ? 0 : 1)} ${shownIn}`;
               return [Array.isArray(value) ? value.map(figure).join(' to ') : figure(value), name];

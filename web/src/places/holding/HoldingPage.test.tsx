@@ -11,6 +11,7 @@ const show = async (answers: Answers = {}) => {
 };
 const changes = (asked: readonly { method: string; path: string; body: unknown }[]) =>
   asked.filter((a) => a.method !== 'GET').map((a) => [a.method, a.path, a.body]);
+const bodyOf = (asked: Parameters<typeof changes>[0], n: number): unknown => changes(asked)[n]?.[2];
 
 describe('the holding', () => {
   it('is saved on the version it is seen in, and taken back to what it was', async () => {
@@ -105,7 +106,7 @@ describe('groups', () => {
     await user.type(screen.getByLabelText('New group'), ' Low paddock ');
     await user.click(screen.getByRole('button', { name: 'Make it' }));
     await screen.findByText('Made the group “Low paddock”');
-    const { id } = changes(asked)[0]?.[2] as { id: string };
+    const { id } = bodyOf(asked, 0) as { id: string };
     await user.keyboard('{Tab}');
     await user.click(screen.getByRole('button', { name: 'Take back (Ctrl+Z)' }));
     await waitFor(() => expect(changes(asked)[1]).toEqual(['DELETE', `/api/groups/${id}`, undefined]));
@@ -157,7 +158,7 @@ describe('standards of the look-over', () => {
     });
     await user.click(screen.getByRole('button', { name: 'Take out the standard Colour' }));
     await waitFor(() => expect(changes(asked)).toHaveLength(2));
-    const left = (changes(asked)[1]?.[2] as { standards: { species: string; name: string }[] }).standards;
+    const left = (bodyOf(asked, 1) as { standards: { species: string; name: string }[] }).standards;
     expect(left.some((s) => s.species === 'sheep' && s.name === 'Colour')).toBe(false);
     expect(left.some((s) => s.species === 'goat' && s.name === 'Colour')).toBe(true);
   });
