@@ -33,6 +33,7 @@ const web = {
 module.exports = {
   // Both cores: left to itself, one of two is kept free and the files go one after another.
   maxWorkers: 2,
+  cacheDirectory: `${__dirname}/.cache/jest`,
   // Servers and books are opened for real, two cores are shared.
   testTimeout: 60000,
   projects: [

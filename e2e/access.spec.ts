@@ -8,7 +8,7 @@ test.describe.configure({ mode: 'parallel' });
 let server: Server;
 let page: Page;
 test.beforeAll(async ({ browser }, { parallelIndex }) => {
-  server = await aServer(4940 + parallelIndex);
+  server = await aServer(4960 + parallelIndex);
   page = await browser.newPage();
 });
 test.afterAll(() => server.remove());

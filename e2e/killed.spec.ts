@@ -10,7 +10,7 @@ const { FUZZ_KILLS } = process.env;
  * as on any holding.
  */
 const BOOKS = FUZZ_KILLS === undefined ? [4933, 4934] : [4933];
-const KILLS_EACH = Number(FUZZ_KILLS ?? 16) / BOOKS.length;
+const KILLS_EACH = Number(FUZZ_KILLS ?? 8) / BOOKS.length;
 const START_MS = 3_000;
 
 const STAMP = { writtenAt: '2026-01-02T08:00:00.000Z', writtenBy: 'Aylin', source: 'race' };

@@ -6,8 +6,8 @@ import { WINDOW } from './journey';
 export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
-  // Two at a time, one file each: most of a journey is waiting, and each has a server and a port of its own.
-  workers: 2,
+  // Three at a time on two cores, one file each: much of a journey is waiting, and each has a server and a port of its own.
+  workers: 3,
   timeout: 180_000,
   // A machine that is shared can be three times slower than a laptop; what is awaited comes, or it does not.
   expect: { timeout: 30_000 },

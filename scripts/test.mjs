@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
-import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
 import { ensureBuilt, ensureInstalled, root } from './lib.mjs';
@@ -10,6 +11,9 @@ ensureChromium();
 const cache = join(root, '.cache');
 mkdirSync(cache, { recursive: true });
 
+/** Books of the tests are written in memory where there is such a folder: each waits for its disk at every commit. */
+const TMPDIR = existsSync('/dev/shm') ? '/dev/shm' : tmpdir();
+
 /** One part of the run; what it says is shown when it is over, so that parts beside each other do not mix. */
 function step(name, command, args, env = {}) {
   const from = Date.now();
@@ -17,7 +21,7 @@ function step(name, command, args, env = {}) {
     const child = spawn(command, args, {
       cwd: root,
       stdio: ['ignore', 'pipe', 'pipe'],
-      env: { ...process.env, ...env },
+      env: { ...process.env, TMPDIR, ...env },
     });
     const said = [];
     child.stdout.on('data', (piece) => said.push(piece));

@@ -6,7 +6,7 @@ import { pagesOf } from './tests/pages';
 import { demoInto, testApp, type TestApp } from './tests/testApp';
 
 /** `npm run fuzz` makes all of them. */
-const REQUESTS = Number(process.env.FUZZ_REQUESTS ?? 1_500);
+const REQUESTS = Number(process.env.FUZZ_REQUESTS ?? 600);
 const SEED = Number(process.env.FUZZ_SEED ?? 20_261_128);
 const HANG_MS = 5_000;
 /** What the book itself grows by stays within this. */

@@ -66,17 +66,16 @@ const SPOILT: [string, string, string][] = [
   ['grades that are no JSON', `update look_entry set grades = 'pass'`, 'entry'],
 ];
 
+let document: ApiDocument | undefined;
 it.each(SPOILT)('shows the rest of every page beside %s, and names it under Holding', async (_, sql, record) => {
   await t.orm.em.getConnection().execute(sql);
   t = await t.again();
   const { about } = await get<HoldingView>(t, '/api/holding');
   expect(about.findings).toMatchObject([{ record, message: expect.stringMatching(/\S/) }]);
   const failing: string[] = [];
-  for (const path of pagesOf(await get<ApiDocument>(t, '/api/docs-json'))) {
-    const { status } = await t.http().get(path);
-    if (status >= 500) failing.push(`${status} ${path}`);
-  }
+  document ??= await get<ApiDocument>(t, '/api/docs-json');
   for (const path of [
+    ...pagesOf(document, ['sheep', 'rabbit']),
     `/api/animals/${ewe}`,
     `/api/rearing/life/${ewe}`,
     `/api/carrying/female/${ewe}`,
