@@ -1,4 +1,4 @@
-import type { Ease, FeedVerdict, Sex, Species, WeaningWay } from '@yaylak/core';
+import type { Ease, FeedVerdict, LitterGain, LitterMeans, Sex, Species, WeaningWay } from '@yaylak/core';
 import { SPECIES } from '@yaylak/core';
 import { IsIn, IsString, Length } from 'class-validator';
 import { MayBeMissing } from './nested';
@@ -40,12 +40,8 @@ export interface RearedView {
   readonly points: readonly (readonly [ageDays: number, kg: number])[];
 }
 
-export interface LitterGainView {
-  readonly litterKgPerDay: number | null;
-  readonly kgPerHeadPerDay: number;
-  readonly countChangedBy: number;
-  readonly days: number;
-}
+/** What a litter put on between its last two weighings, or what a head weighed where the heads were others. */
+export type LitterChangeView = LitterGain | LitterMeans;
 
 /** Young that one dam rears. */
 export interface LitterView {
@@ -60,7 +56,7 @@ export interface LitterView {
   readonly young: readonly RearedView[];
   /** Of the whole litter: age, head and kilograms together. */
   readonly days: readonly { readonly ageDays: number; readonly count: number; readonly totalKg: number }[];
-  readonly last: LitterGainView | null;
+  readonly last: LitterChangeView | null;
   readonly daysWithout: number | null;
   /** How it is to be weighed today by the holding's rhythm, where it was not yet. */
   readonly toWeigh: 'together' | 'each' | null;

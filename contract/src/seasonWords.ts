@@ -1,6 +1,10 @@
-import { SPECIES_WORDS, type ConditionStage, type PlanStep, type Species } from '@yaylak/core';
+import { SPECIES_WORDS, type ConditionStage, type PlanStep, type quarterOf, type Species } from '@yaylak/core';
 import type { PlanFacts } from './season';
 import type { DueWork } from './today';
+
+/** `Spring 2026`; a winter has two years: `Winter 2026–27`. */
+export const quarterText = ({ year, quarter }: ReturnType<typeof quarterOf>): string =>
+  quarter === 'winter' ? `Winter ${year - 1}–${String(year).slice(2)}` : `${capital(quarter)} ${year}`;
 
 const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 

@@ -7,6 +7,7 @@ import {
   dayOf,
   isoOf,
   parseDay,
+  quarterOf,
   readTypedDate,
   readTypedDateIso,
   sharedWindow,
@@ -134,4 +135,15 @@ it('completed months never run ahead of the calendar, for any two days', () => {
     }),
     { seed: 3 },
   );
+});
+
+it.each([
+  ['2026-11-30', 'autumn', 2026],
+  ['2026-12-01', 'winter', 2027],
+  ['2027-01-15', 'winter', 2027],
+  ['2028-02-29', 'winter', 2028],
+  ['2027-03-01', 'spring', 2027],
+  ['2027-08-31', 'summer', 2027],
+])('%s is in %s %i', (iso, quarter, year) => {
+  expect(quarterOf(dayOf(iso))).toEqual({ quarter, year });
 });

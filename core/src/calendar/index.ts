@@ -1,5 +1,6 @@
 export * from './age';
 export * from './day';
 export * from './moment';
+export * from './quarter';
 export * from './typedDate';
 export * from './window';

@@ -19,7 +19,7 @@ import {
   judgeGain,
   lastGain,
   likeForLikeRatios,
-  litterGain,
+  litterChange,
   litterSpread,
   nextWeighing,
   notGrowing,
@@ -333,20 +333,6 @@ describe('the adult alarm', () => {
 });
 
 describe('litters', () => {
-  it('keep a kit’s gain when a litter mate dies', () => {
-    const before = { on: day('2026-06-01'), count: 8, totalKg: 0.8 };
-    expect(litterGain(before, { on: day('2026-06-05'), count: 7, totalKg: 0.98 })).toEqual({
-      kind: 'gain',
-      litterKgPerDay: undefined,
-      kgPerHeadPerDay: expect.closeTo(0.01, 10),
-      countChangedBy: -1,
-      days: 4,
-    });
-    expect(litterGain(before, { on: day('2026-06-05'), count: 0, totalKg: 0 })).toEqual({
-      kind: 'no-gain',
-      reason: 'none-left',
-    });
-  });
   it('show the runts', () => {
     const kgs = [0.5, 0.52, 0.48, 0.3];
     expect(litterSpread(kgs.map((kg, i) => ({ id: String(i), kg })))).toMatchObject({
@@ -491,23 +477,75 @@ describe('a weight read off between weighings', () => {
   });
 });
 
-describe('a litter on the scale together', () => {
-  const counting = (on: string, count: number, totalKg: number) => ({ on: day(on), count, totalKg });
-  it('gains as a whole while all live', () => {
+describe('a litter on the scale', () => {
+  const eight = ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h'];
+  const together = (on: string, totalKg: number, heads = eight, count = heads.length) => ({
+    on: day(on),
+    count,
+    totalKg,
+    heads,
+  });
+  const each = (on: string, kgs: Readonly<Record<string, number>>) => ({
+    ...together(
+      on,
+      Object.values(kgs).reduce((s, kg) => s + kg, 0),
+      Object.keys(kgs),
+    ),
+    each: new Map(Object.entries(kgs)),
+  });
+  const nobody = () => false;
+  it('gains as a whole while the same heads are in it', () => {
     // 8 kits from 0.8 to 2.0 kg in 10 days: 120 g a day together, 15 g each.
-    expect(litterGain(counting('2026-05-01', 8, 0.8), counting('2026-05-11', 8, 2))).toEqual({
+    expect(litterChange(together('2026-05-01', 0.8), together('2026-05-11', 2), nobody)).toEqual({
       kind: 'gain',
-      litterKgPerDay: expect.closeTo(0.12, 10) as number,
+      heads: 8,
+      kg: expect.closeTo(1.2, 10) as number,
+      kgPerDay: expect.closeTo(0.12, 10) as number,
       kgPerHeadPerDay: expect.closeTo(0.015, 10) as number,
-      countChangedBy: 0,
       days: 10,
+      died: 0,
+      left: 0,
+      joined: 0,
     });
   });
+  it('gains by those there on both days where each was weighed, whoever died or came', () => {
+    // a 100 to 180 g, b 60 to 120 g: 140 g in 4 days. The weakest died, and lifts no mean; a strong one came in.
+    const change = litterChange(
+      each('2026-06-01', { a: 0.1, b: 0.06, weak: 0.03 }),
+      each('2026-06-05', { a: 0.18, b: 0.12, strong: 0.4 }),
+      (id) => id === 'weak',
+    );
+    expect(change).toMatchObject({ kind: 'gain', heads: 2, died: 1, left: 0, joined: 1, days: 4 });
+    expect(change.kind === 'gain' && change.kgPerDay).toBeCloseTo(0.035, 12);
+    expect(change.kind === 'gain' && change.kgPerHeadPerDay).toBeCloseTo(0.0175, 12);
+  });
+  it('has no gain weighed together with other heads in it, but what one weighed on average', () => {
+    const seven = [...eight.slice(0, 6), 'foster'];
+    const change = litterChange(together('2026-06-01', 0.8), together('2026-06-05', 0.98, seven), (id) => id === 'g');
+    expect(change).toEqual({
+      kind: 'means',
+      fromKg: expect.closeTo(0.1, 12) as number,
+      toKg: expect.closeTo(0.14, 12) as number,
+      days: 4,
+      died: 1,
+      left: 1,
+      joined: 1,
+    });
+  });
+  it('is not the same where another number was counted', () => {
+    expect(litterChange(together('2026-06-01', 0.8), together('2026-06-05', 0.98, eight, 7), nobody).kind).toBe(
+      'means',
+    );
+  });
   it.each([
-    [counting('2026-05-01', 8, 2), 'one-date'],
-    [counting('2026-05-11', 0, 0), 'none-left'],
-  ])('%#: has no gain', (second, reason) => {
-    expect(litterGain(counting('2026-05-01', 8, 0.8), second)).toEqual({ kind: 'no-gain', reason });
+    [together('2026-05-01', 2), 'one-date'],
+    [together('2026-05-11', 0, []), 'none-left'],
+  ])('%#: has no answer', (second, reason) => {
+    expect(litterChange(together('2026-05-01', 0.8), second, nobody)).toEqual({ kind: 'no-answer', reason });
+  });
+  it('has none where nobody was there on both days', () => {
+    const [a, b] = [each('2026-05-01', { a: 0.1 }), each('2026-05-11', { b: 0.2 })];
+    expect(litterChange(a, b, nobody)).toEqual({ kind: 'no-answer', reason: 'none-left' });
   });
   it('spreads about its mean', () => {
     // Mean 0.6, deviations -0.1, 0, 0.1: SD 0.1. 70 % of 0.6 is 0.42.

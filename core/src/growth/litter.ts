@@ -1,37 +1,82 @@
 import type { Day } from '../calendar';
 import { mean, standardDeviation } from '../statistics';
 
-/** A whole litter on the scale together, or kit by kit. */
+/** A whole litter weighed on one day: together on the pan, or each by itself. */
 export interface LitterCounting {
   readonly on: Day;
   readonly count: number;
   readonly totalKg: number;
+  /** Who was in it that day, as far as the book knows them. */
+  readonly heads: readonly string[];
+  /** What each weighed; undefined where they were weighed together. */
+  readonly each?: ReadonlyMap<string, number> | undefined;
 }
 
-export type LitterGain =
-  | {
-      readonly kind: 'gain';
-      /** Of the whole litter; undefined when the count changed, for then it says nothing of growth. */
-      readonly litterKgPerDay: number | undefined;
-      readonly kgPerHeadPerDay: number;
-      readonly countChangedBy: number;
-      readonly days: number;
-    }
-  | { readonly kind: 'no-gain'; readonly reason: 'one-date' | 'none-left' };
+/** Who was in the litter on one of two days only. */
+export interface HeadsChanged {
+  readonly died: number;
+  /** Given to another dam, weaned or gone. */
+  readonly left: number;
+  readonly joined: number;
+}
 
-/** Daily gain of a litter between countings; when one died or was fostered between, per head only, and it says so. */
-export function litterGain(a: LitterCounting, b: LitterCounting): LitterGain {
+export type LitterChange =
+  LitterGain | LitterMeans | { readonly kind: 'no-answer'; readonly reason: 'one-date' | 'none-left' };
+
+export interface LitterGain extends HeadsChanged {
+  readonly kind: 'gain';
+  /** Those it is reckoned over: there on both days. */
+  readonly heads: number;
+  /** Gained by all of them together. */
+  readonly kg: number;
+  readonly kgPerDay: number;
+  readonly kgPerHeadPerDay: number;
+  readonly days: number;
+}
+
+/** Weighed together with other heads in it: what one weighed on the mean, which is no gain of anybody. */
+export interface LitterMeans extends HeadsChanged {
+  readonly kind: 'means';
+  readonly fromKg: number;
+  readonly toKg: number;
+  readonly days: number;
+}
+
+/**
+ * What a litter put on between two countings. Where each was weighed by itself on both days: the sum over those there on
+ * both. Otherwise, with the same heads: the difference of the totals. With other heads there is no gain, only the mean of
+ * a head on either day.
+ * @param hasDied of heads that are not in it any more
+ */
+export function litterChange(a: LitterCounting, b: LitterCounting, hasDied: (id: string) => boolean): LitterChange {
   const days = b.on - a.on;
-  if (days <= 0) return { kind: 'no-gain', reason: 'one-date' };
-  if (a.count === 0 || b.count === 0) return { kind: 'no-gain', reason: 'none-left' };
-  const countChangedBy = b.count - a.count;
-  return {
+  if (days <= 0) return { kind: 'no-answer', reason: 'one-date' };
+  if (a.count === 0 || b.count === 0) return { kind: 'no-answer', reason: 'none-left' };
+  const [before, after] = [new Set(a.heads), new Set(b.heads)];
+  const gone = a.heads.filter((id) => !after.has(id));
+  const died = gone.filter(hasDied).length;
+  const changed = { died, left: gone.length - died, joined: b.heads.filter((id) => !before.has(id)).length };
+  const gain = (heads: number, kg: number): LitterGain => ({
     kind: 'gain',
-    litterKgPerDay: countChangedBy === 0 ? (b.totalKg - a.totalKg) / days : undefined,
-    kgPerHeadPerDay: (b.totalKg / b.count - a.totalKg / a.count) / days,
-    countChangedBy,
+    heads,
+    kg,
+    kgPerDay: kg / days,
+    kgPerHeadPerDay: kg / heads / days,
     days,
-  };
+    ...changed,
+  });
+  if (a.each && b.each) {
+    const { each } = b;
+    const gains = [...a.each].flatMap(([id, kg]) => (each.has(id) ? [(each.get(id) ?? 0) - kg] : []));
+    if (gains.length === 0) return { kind: 'no-answer', reason: 'none-left' };
+    return gain(
+      gains.length,
+      gains.reduce((s, kg) => s + kg, 0),
+    );
+  }
+  const isSame = gone.length === 0 && changed.joined === 0 && a.count === b.count;
+  if (isSame) return gain(a.count, b.totalKg - a.totalKg);
+  return { kind: 'means', fromKg: a.totalKg / a.count, toKg: b.totalKg / b.count, days, ...changed };
 }
 
 /** A kit under this share of its litter's mean is a runt to watch. Rule of thumb. */

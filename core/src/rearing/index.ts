@@ -1,4 +1,5 @@
 export * from './compareLitters';
+export * from './feedGain';
 export * from './feedTrial';
 export * from './litterCurve';
 export * from './litterTrend';

@@ -27,8 +27,8 @@ export function rearedBy(young: Reared, on: Day): string | undefined {
   return last ? (last.damId ?? BY_HAND) : young.birthDamId;
 }
 
-/** Young under one dam further apart in age than this are of two litters. */
-const SAME_AGE_DAYS = 21;
+/** Young under one dam born within so many days of each other are one litter. */
+export const ONE_LITTER_DAYS = 21;
 
 /**
  * Reared as one of so many: those its dam reared together with it, itself included, on the last day it was with a dam
@@ -46,5 +46,5 @@ export function rearingType(young: Reared, herd: readonly Reared[], weaningAge: 
   const on = Math.max(last, young.bornOn) as Day;
   const damId = rearedBy(young, on);
   if (damId === undefined || damId === BY_HAND) return undefined;
-  return herd.filter((y) => Math.abs(y.bornOn - young.bornOn) <= SAME_AGE_DAYS && rearedBy(y, on) === damId).length;
+  return herd.filter((y) => Math.abs(y.bornOn - young.bornOn) <= ONE_LITTER_DAYS && rearedBy(y, on) === damId).length;
 }

@@ -7,6 +7,8 @@ import {
   compareLitters,
   feedTrial,
   litterDays,
+  fedYoung,
+  gainOnFeed,
   litterNow,
   litterTrend,
   lossClusters,
@@ -129,13 +131,17 @@ describe('a litter', () => {
     id,
     daily: Object.entries(kgs).map(([d, kg]) => ({ on: on(Number(d)), kg })),
     isIn: (asOf) => asOf < on(until),
+    hasDied: until < 99,
   });
-  it('gains by the head when a kit dies between countings', () => {
-    // Together .48 of 8 on day 1; each .10 of 7 on day 5: (.10 - .06) / 4 a head, and nothing of the whole.
+  it('shows the mean of a head, and no gain, when a kit dies between countings', () => {
+    // Together .48 of 8 on day 1; each .10 of 7 on day 5.
     const kits = Array.from({ length: 7 }, (_, i) => kit(String(i), { 5: 0.1 }));
     const now = litterNow([{ on: on(1), count: 8, totalKg: 0.48 }], [...kits, kit('dead', {}, 3)], on(8));
-    expect(now.last).toMatchObject({ litterKgPerDay: undefined, countChangedBy: -1, days: 4 });
-    expect(now.last?.kind === 'gain' && now.last.kgPerHeadPerDay).toBeCloseTo(0.01, 12);
+    expect(now.last).toMatchObject({ kind: 'means', died: 1, left: 0, joined: 0, days: 4 });
+    expect(now.last?.kind === 'means' && [now.last.fromKg, now.last.toKg].map((kg) => kg.toFixed(3))).toEqual([
+      '0.060',
+      '0.100',
+    ]);
     expect(now.daysWithout).toBe(3);
   });
   it('was weighed only on days on which all of it was', () => {
@@ -359,5 +365,43 @@ it('counts a season to a hundred females, and where young were lost', () => {
     bornPercent: 75,
     rearedPercent: 50,
     lost: { beforeBirth: 1, atBirth: 1, inRearing: 1 },
+  });
+});
+
+describe('the gain on a feed', () => {
+  const fed = (id: string, kgs: Readonly<Record<number, number>>) => ({
+    id,
+    daily: Object.entries(kgs).map(([d, kg]) => ({ on: on(Number(d)), kg })),
+  });
+  const together = (d: number, count: number, totalKg: number, heads: readonly string[]) => ({
+    on: on(d),
+    count,
+    totalKg,
+    heads,
+  });
+  it('is that of each, at the pace between the weighings nearest to its first and last day', () => {
+    // a 1.0 to 1.8 kg in 8 days, b 1.0 to 1.4: 0.1 and 0.05 a day, over the ten days of the feed.
+    const young = [fed('a', { 31: 1, 39: 1.8 }), fed('b', { 31: 1, 39: 1.4 })];
+    const gained = gainOnFeed(young, [], on(30), on(40));
+    expect(gained?.young).toBe(2);
+    expect(gained?.gainKg).toBeCloseTo(1.5, 12);
+    expect(gainOnFeed([...young, fed('c', {})], [], on(30), on(40))).toBeUndefined();
+  });
+  it('is that of the whole litter where it was weighed together, and none when its heads changed', () => {
+    const days = [together(30, 2, 2, ['a', 'b']), together(40, 2, 3, ['a', 'b'])];
+    expect(gainOnFeed([fed('a', {}), fed('b', {})], days, on(30), on(40))).toEqual({ gainKg: 1, young: 2 });
+    const fewer = [days[0], together(40, 1, 1.6, ['a'])].flatMap((d) => d ?? []);
+    expect(gainOnFeed([fed('a', {})], fewer, on(30), on(40))).toBeUndefined();
+  });
+  it('is of the youngest litter she reared when it was begun, hers and others’, to its end', () => {
+    const all = [
+      lamb('own'),
+      lamb('others', { birthDamId: 'x', fosterings: [{ on: on(3), damId: 'her' }] }),
+      lamb('given', { fosterings: [{ on: on(3), damId: 'x' }] }),
+      lamb('gone', { goneOn: on(35) }),
+      lamb('older', { bornOn: addDays(BORN, -60) }),
+      lamb('weaned', { weanedOn: on(32) }),
+    ];
+    expect(fedYoung('her', all, on(30), on(40)).map((y) => y.id)).toEqual(['own', 'others', 'weaned']);
   });
 });

@@ -1,27 +1,32 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type {
-  FeedNoGainView,
-  FeedTrialView,
-  LitterGroupBy,
-  LitterGroupView,
-  LittersQuery,
-  LittersView,
-  LitterValue,
-  TrendView,
+import {
+  quarterText,
+  type FeedNoGainView,
+  type FeedTrialView,
+  type LitterGroupBy,
+  type LitterGroupView,
+  type LittersQuery,
+  type LittersView,
+  type LitterValue,
+  type TrendView,
 } from '@yaylak/contract';
 import {
   addDays,
   compareLitters,
+  fedYoung,
   feedTrial,
+  gainOnFeed,
   isoOf,
   litterTrend,
   mean,
-  rearedBy,
+  ONE_LITTER_DAYS,
+  quarterOf,
   weanedKg,
   type AnimalFacts,
   type Birth,
   type Day,
   type FeedRecord,
+  type GainOnFeed,
   type LitterRecord,
   type LitterTrend,
   type Species,
@@ -32,7 +37,7 @@ import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { GrowthService } from '../growth/growth.service';
 import { HoldingService } from '../holding/holding.service';
-import { LittersService, ONE_LITTER_DAYS, type LitterReared } from './litters.service';
+import { LittersService } from './litters.service';
 import { RearingService } from './rearing.service';
 
 /** Litters of so many years are compared. */
@@ -118,17 +123,13 @@ export class CompareService {
     if (value === undefined) return [];
     const damId = facts.record.id;
     const sireId = birth.youngIds.map((id) => this.book.state.animals.get(id)?.record.sireId).find((id) => id);
-    const iso = isoOf(birth.on);
-    const quarter = `${iso.slice(0, 4)} ${Math.ceil(Number(iso.slice(5, 7)) / 3)}`;
-    const group = { doe: damId, buck: sireId, pair: sireId && `${damId} ${sireId}`, season: quarter }[by];
+    const season = quarterText(quarterOf(birth.on));
+    const group = { doe: damId, buck: sireId, pair: sireId && `${damId} ${sireId}`, season }[by];
     return group === undefined ? [] : [{ group, parity, size: birth.alive, value }];
   }
 
   private named(group: string, by: LitterGroupBy): Pick<LitterGroupView, 'name' | 'tags'> {
-    if (by === 'season') {
-      const [year, quarter] = group.split(' ');
-      return { name: `${year}, ${QUARTERS[Number(quarter) - 1] ?? ''}`, tags: [] };
-    }
+    if (by === 'season') return { name: group, tags: [] };
     const tags = group.split(' ').flatMap((id) => {
       const facts = this.book.state.animals.get(id);
       return facts ? [tagView(facts, this.clock.today())] : [];
@@ -248,7 +249,7 @@ export class CompareService {
     };
   }
 
-  /** What litters gained while they ate of a feed: by the head between its days, times those that were left. */
+  /** What litters gained while they ate of a feed. */
   private tried(species: Species, feed: string): (FeedRecord & { readonly young: number })[] {
     return [...this.book.state.animals.values()].flatMap((dam) =>
       dam.record.species !== species
@@ -262,38 +263,14 @@ export class CompareService {
     );
   }
 
-  private gained(
-    dam: AnimalFacts,
-    since: Day,
-    until: Day,
-  ): { readonly gainKg: number; readonly young: number } | undefined {
+  private gained(dam: AnimalFacts, since: Day, until: Day): GainOnFeed | undefined {
     const { id, species } = dam.record;
-    // Hers, and others' she rears; they may eat of it still when they are weaned.
-    const young = this.book.state.litters
-      .youngAbout(id)
-      .filter((y) => rearedBy({ ...y, weanedOn: undefined }, since) === id && (y.goneOn ?? Infinity) > until)
-      .filter((y, _, all) => y.bornOn >= Math.max(...all.map((o) => o.bornOn)) - ONE_LITTER_DAYS);
+    const young = fedYoung(id, this.book.state.litters.youngAbout(id), since, until);
     const bornOn = young[0]?.bornOn;
     if (bornOn === undefined) return undefined;
-    const gains = young.flatMap((y) => {
-      const facts = this.book.state.animals.get(y.id);
-      const daily = facts ? this.book.state.daily(facts) : [];
-      const near = (on: Day) =>
-        daily
-          .filter((r) => Math.abs(r.on - on) <= NEAR_FEED_DAYS)
-          .sort((x, z) => Math.abs(x.on - on) - Math.abs(z.on - on))[0];
-      const [from, to] = [near(since), near(until)];
-      return from && to && to.on > from.on ? [((to.kg - from.kg) / (to.on - from.on)) * (until - since)] : [];
-    });
-    if (gains.length > 0 && gains.length === young.length)
-      return { gainKg: gains.reduce((s, g) => s + g, 0), young: gains.length };
-    const litter: LitterReared = { species, dam, bornOn, young, birth: undefined };
-    const days = this.litters.now(litter).days.filter((d) => d.on >= since - NEAR_FEED_DAYS);
-    const first = days.find((d) => Math.abs(d.on - since) <= NEAR_FEED_DAYS);
-    const last = days.findLast((d) => Math.abs(d.on - until) <= NEAR_FEED_DAYS);
-    if (!first || !last || last.on <= first.on) return undefined;
-    const perHead = last.totalKg / last.count - first.totalKg / first.count;
-    return { gainKg: (perHead / (last.on - first.on)) * (until - since) * last.count, young: last.count };
+    const { days } = this.litters.now({ species, dam, bornOn, young, birth: undefined });
+    const fed = young.map((y) => ({ id: y.id, daily: this.litters.dailyOf(y.id) }));
+    return gainOnFeed(fed, days, since, until);
   }
 }
 
@@ -318,7 +295,3 @@ function retireText(size: LitterTrend, also: TrendView['also']): string | null {
   ];
   return falls.length === 0 ? null : `Retire her: ${falls.join('; ')}, and that is hardly chance.`;
 }
-
-/** A weight so many days about the beginning or the end of a feed is taken for it. */
-const NEAR_FEED_DAYS = 4;
-const QUARTERS = ['winter', 'spring', 'summer', 'autumn'];

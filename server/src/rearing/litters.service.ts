@@ -5,6 +5,7 @@ import {
   BY_HAND,
   isoOf,
   litterNow,
+  ONE_LITTER_DAYS,
   rearedBy,
   weaningPlans,
   weaningWay,
@@ -13,6 +14,7 @@ import {
   type Day,
   type LitterMember,
   type LitterNow,
+  type Reading,
   type Reared,
   type Species,
   type WeaningPlan,
@@ -22,9 +24,6 @@ import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
 import { GrowthService } from '../growth/growth.service';
 import { FemalesToMateService } from '../mating/females.service';
-
-/** Young under one dam born within so many days of each other are one litter. */
-export const ONE_LITTER_DAYS = 21;
 
 /** A litter as it is reared: whom one dam has now. */
 export interface LitterReared {
@@ -75,21 +74,24 @@ export class LittersService {
 
   /** How a litter does now; young that were in it and are not any more count for the days they were. */
   now({ dam, bornOn, young }: LitterReared): LitterNow {
-    const today = this.clock.today();
     const damId = dam?.record.id;
     const all = damId === undefined ? young : this.book.state.litters.youngAbout(damId);
     const members = all
       .filter((y) => Math.abs(y.bornOn - bornOn) <= ONE_LITTER_DAYS)
-      .map((y): LitterMember => {
-        const facts = this.book.state.animals.get(y.id);
-        return {
-          id: y.id,
-          daily: facts ? this.book.state.daily(facts) : [],
-          isIn: (on) => rearedBy(y, on) === (damId ?? BY_HAND),
-        };
-      });
+      .map((y): LitterMember => ({
+        id: y.id,
+        daily: this.dailyOf(y.id),
+        isIn: (on) => rearedBy(y, on) === (damId ?? BY_HAND),
+        hasDied: this.hasDied(y.id),
+      }));
     const together = dam?.litterWeights.filter((w) => w.on >= bornOn) ?? [];
-    return litterNow(together, members, today);
+    return litterNow(together, members, this.clock.today());
+  }
+
+  /** Weights of an animal by day. */
+  dailyOf(id: string): readonly Reading[] {
+    const facts = this.book.state.animals.get(id);
+    return facts ? this.book.state.daily(facts) : [];
   }
 
   plans({ species, dam, bornOn, young }: LitterReared): WeaningPlan[] {
@@ -151,15 +153,7 @@ export class LittersService {
         .flatMap((y) => this.young(y, plans.get(y.id), now, dam?.record.id))
         .sort((a, b) => (b.lastKg ?? 0) - (a.lastKg ?? 0)),
       days: now.days.map((d) => ({ ageDays: d.on - bornOn, count: d.count, totalKg: d.totalKg })),
-      last:
-        now.last?.kind === 'gain'
-          ? {
-              litterKgPerDay: now.last.litterKgPerDay ?? null,
-              kgPerHeadPerDay: now.last.kgPerHeadPerDay,
-              countChangedBy: now.last.countChangedBy,
-              days: now.last.days,
-            }
-          : null,
+      last: now.last && now.last.kind !== 'no-answer' ? now.last : null,
       daysWithout: now.daysWithout ?? null,
       toWeigh: this.toWeigh(litter, now) ?? null,
       weaning: {

@@ -74,7 +74,7 @@ it('shows a litter by whom it is reared, with its curve and what is to be done',
     [35, 3],
     [42, 3],
   ]);
-  expect(own.last?.litterKgPerDay).toBeCloseTo((3.24 - 2.4) / 7, 9);
+  expect(own.last?.kind === 'gain' && own.last.kgPerDay).toBeCloseTo((3.24 - 2.4) / 7, 9);
   expect(own.young.map((y) => y.weaning.waits)).toEqual([null, null, 'smaller']);
   expect(own.young[0]?.rearingType).toBe(3);
   const other = await litter(foster);

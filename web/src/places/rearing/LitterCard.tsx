@@ -1,4 +1,4 @@
-import type { LitterView, RearedView } from '@yaylak/contract';
+import type { LitterChangeView, LitterView, RearedView } from '@yaylak/contract';
 import { SPECIES_WORDS, type WeightUnit } from '@yaylak/core';
 import { lazy, Suspense, useState } from 'react';
 import styled from 'styled-components';
@@ -133,7 +133,7 @@ function storyText({ bornAlive, bornDead, lost, young, bornOn, daysWithout, wean
   ].join('; ')}.`;
 }
 
-/** The last gain of the whole litter, by the head where one died or was moved between. */
+/** What the litter put on between its last two weighings; where the heads were others, what one weighed then and now. */
 function GainLine({
   litter: { last, species, days },
   unit,
@@ -143,16 +143,26 @@ function GainLine({
 }) {
   const now = days.at(-1);
   if (!last || !now) return null;
-  const changed = last.countChangedBy;
+  const weight = (kg: number): string => weightText(kg, unit, species);
+  const others = headsText(last);
   return (
     <p>
-      <b>{weightText(now.totalKg, unit, species)}</b> together, {weightText(now.totalKg / now.count, unit, species)}{' '}
-      each. {last.litterKgPerDay === null ? '' : `The litter ${gramsPerDay(last.litterKgPerDay)}, `}
-      {gramsPerDay(last.kgPerHeadPerDay)} a head over {countText(last.days, 'day', 'days')}
-      {changed === 0 ? '' : ` (by the head, ${Math.abs(changed)} ${changed < 0 ? 'fewer' : 'more'} than before)`}.
+      <b>{weight(now.totalKg)}</b> together, {weight(now.totalKg / now.count)} each.{' '}
+      {last.kind === 'gain'
+        ? `${others === '' ? 'The litter' : `The ${last.heads} there both times`} ${gramsPerDay(last.kgPerDay)}, ` +
+          `${gramsPerDay(last.kgPerHeadPerDay)} a head over ${countText(last.days, 'day', 'days')}` +
+          `${others === '' ? '' : ` (${others})`}.`
+        : `A head weighed ${weight(last.fromKg)} on average ${countText(last.days, 'day', 'days')} before` +
+          ` and ${weight(last.toKg)} then, but they were not the same heads (${others}): no gain can be told.`}
     </p>
   );
 }
+
+/** Who was in the litter at one of two weighings only. */
+const headsText = ({ died, left, joined }: LitterChangeView): string =>
+  [died > 0 ? `${died} died` : [], left > 0 ? `${left} left the litter` : [], joined > 0 ? `${joined} came to it` : []]
+    .flat()
+    .join(', ');
 
 interface RowProps {
   readonly young: RearedView;

@@ -52,7 +52,17 @@ const aLitter = (change: Partial<LitterView> = {}): LitterView => ({
     { ageDays: 35, count: 4, totalKg: 3.5 },
     { ageDays: 42, count: 3, totalKg: 3 },
   ],
-  last: { litterKgPerDay: null, kgPerHeadPerDay: 0.018, countChangedBy: -1, days: 7 },
+  last: {
+    kind: 'gain',
+    heads: 3,
+    kg: 0.378,
+    kgPerDay: 0.054,
+    kgPerHeadPerDay: 0.018,
+    days: 7,
+    died: 1,
+    left: 0,
+    joined: 0,
+  },
   daysWithout: 0,
   toWeigh: 'each',
   weaning: { way: 'biggest-first', ready: 2, window },
@@ -79,6 +89,16 @@ const page = (view = aView(), at = '/rearing?species=rabbit', more: object = {})
     at,
   });
 
+it('tells no gain of a litter weighed together with other heads in it', async () => {
+  const last = { kind: 'means', fromKg: 0.8, toKg: 1, days: 7, died: 1, left: 1, joined: 0 } as const;
+  page(aView({ litters: [aLitter({ last })] }));
+  const card = within(await screen.findByRole('group', { name: 'Litter of K-D01' }));
+  expect(
+    card.getByText(/A head weighed .* on average 7 days before .*not the same heads \(1 died, 1 left the litter\)/),
+  ).toBeVisible();
+  expect(card.queryByText(/a head over 7 days/)).toBeNull();
+});
+
 it('says who falls behind, what died of what, and how the litter gains by the head', async () => {
   page();
   expect(
@@ -87,7 +107,7 @@ it('says who falls behind, what died of what, and how the litter gains by the he
   expect(screen.getByText('3 died of scour from 18 Nov to 20 Nov.')).toBeVisible();
   const card = within(screen.getByRole('group', { name: 'Litter of K-D01' }));
   expect(card.getByText('Born 12 Oct: 4 alive, 1 dead; 1 died since; weighed today; 2 to wean.')).toBeVisible();
-  expect(card.getByText(/18 g\/day a head over 7 days \(by the head, 1 fewer than before\)/)).toBeVisible();
+  expect(card.getByText(/The 3 there both times 54.g\/day, 18.g\/day a head over 7 days \(1 died\)\./)).toBeVisible();
   // The one to watch stands first, whatever its weight.
   expect(card.getAllByRole('row')[1]).toHaveTextContent('3. kitrunt: watch');
   expect(card.getByText('smaller: from 25 Nov')).toBeVisible();

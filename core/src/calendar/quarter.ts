@@ -1,0 +1,14 @@
+import { toCalendarDate, type Day } from './day';
+
+export const QUARTERS = ['winter', 'spring', 'summer', 'autumn'] as const;
+export type Quarter = (typeof QUARTERS)[number];
+
+/**
+ * The quarter of the year a day is in, as it is on the land: December, January and February are one winter, and it has
+ * the year of its January.
+ */
+export function quarterOf(on: Day): { readonly year: number; readonly quarter: Quarter } {
+  const { year, month } = toCalendarDate(on);
+  const quarter = QUARTERS[Math.floor((month % 12) / 3)] ?? 'winter';
+  return { year: month === 12 ? year + 1 : year, quarter };
+}
