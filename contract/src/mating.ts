@@ -2,6 +2,7 @@ import { SPECIES } from '@yaylak/core';
 import type {
   CarryingSign,
   FemaleReason,
+  GeneResult,
   HeatSign,
   MalePart,
   MaleReason,
@@ -206,8 +207,12 @@ export interface PairingView {
   /** For each female the places of the males she is with now. */
   readonly present: readonly (readonly number[])[];
   readonly most: number;
-  /** Genes whose tests contradict the parentage. */
-  readonly contradictions: readonly { readonly gene: string; readonly tags: readonly TagView[] }[];
+  /** Tests that cannot all be true: of one animal, or by the parentage between them. */
+  readonly contradictions: readonly {
+    readonly gene: string;
+    readonly kind: 'own' | 'parentage';
+    readonly tags: readonly TagView[];
+  }[];
   /** Genes whose figures are close and not exact. */
   readonly approximate: readonly string[];
 }
@@ -236,11 +241,17 @@ export interface PedigreeNode {
   readonly isRepeated: boolean;
   readonly genes: readonly {
     readonly gene: string;
-    readonly tested: 'free' | 'carrier' | 'affected' | null;
+    readonly tested: GeneResult | null;
     readonly carries: number;
+    /** Between what the chance to carry lies, where it is not exact. */
+    readonly about: readonly [low: number, high: number] | null;
+    /** Where its tests, or its parentage, contradict: what it counts as until that is mended. */
+    readonly countsAs: 'carrier' | 'affected' | null;
   }[];
 }
 export interface PedigreeView {
+  /** Genes the species was tested for: one is chosen, not typed anew. */
+  readonly genes: readonly string[];
   readonly nodes: readonly PedigreeNode[];
   readonly inbreeding: number;
   readonly generations: number;

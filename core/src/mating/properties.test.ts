@@ -205,7 +205,9 @@ describe('the plan', () => {
     fc.assert(
       fc.property(problem, (of) => {
         const males = of.capacities.length;
-        const rows = Array.from({ length: of.females }, (_, f) => of.costs.slice(f * males, (f + 1) * males));
+        const rows = Array.from({ length: of.females }, (_, f) =>
+          Array.from(of.costs.slice(f * males, (f + 1) * males)),
+        );
         const turned = Float64Array.from(rows.toReversed().flat());
         expect(served({ ...of, costs: turned })).toEqual(served(of));
       }),

@@ -63,6 +63,7 @@ const GENE_WORDS: Readonly<Record<GeneResult | 'doubtful', readonly string[]>> =
   free: ['free', 'clear', 'not carried'],
   carrier: ['carrier', 'carries'],
   affected: ['affected'],
+  unaffected: ['unaffected', 'not affected'],
   doubtful: WORDS.doubtful,
 };
 

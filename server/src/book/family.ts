@@ -1,6 +1,7 @@
 import type { EntryType } from '@yaylak/contract';
 import {
   bySpecies,
+  geneKey,
   genotypes,
   inbreedingOf,
   kinship,
@@ -8,6 +9,7 @@ import {
   pedigreeOf,
   type AnimalFacts,
   type GeneOf,
+  type GeneTest,
   type GenotypesFound,
   type PairJudged,
   type PairRefusal,
@@ -84,31 +86,32 @@ export class Family {
     );
   }
 
-  /** Genotypes of each gene anybody of the species was tested for; a gene whose tests contradict each other says nothing. */
+  /** Each gene anybody of the species was tested for, under the name it was first written by. */
   genes(species: Species): readonly GeneFound[] {
     return this.genesOfAll[species].get();
   }
 
   private readGenes(species: Species): readonly GeneFound[] {
     const animals: WithParents[] = [];
-    const tests = new Map<string, { animalId: string; result: 'free' | 'carrier' | 'affected' }[]>();
+    const genes = new Map<string, { readonly gene: string; readonly tests: GeneTest[] }>();
     for (const { record, geneTests } of this.book.animals.values()) {
       if (record.species !== species) continue;
       animals.push(record);
-      for (const { gene, result } of geneTests)
-        tests.set(gene, [...(tests.get(gene) ?? []), { animalId: record.id, result }]);
+      for (const { gene, result } of geneTests) {
+        const own = genes.get(geneKey(gene)) ?? { gene: gene.trim(), tests: [] };
+        genes.set(geneKey(gene), own);
+        own.tests.push({ animalId: record.id, result });
+      }
     }
     const { alleleFrequency } = this.book.settings(species).pairing;
-    return [...tests].map(([gene, own]) => ({
+    return [...genes.values()].map(({ gene, tests }) => ({
       gene,
-      found: genotypes({ animals: related(animals, own), tests: own, alleleFrequency, errorRate: 0 }),
+      found: genotypes({ animals, tests, alleleFrequency, errorRate: 0 }),
     }));
   }
 
   private genesOf(species: Species): GeneOf[] {
-    return this.genes(species).flatMap(({ gene, found }) =>
-      found.kind === 'genotypes' ? [{ gene, of: (id: string) => found.of.get(id) }] : [],
-    );
+    return this.genes(species).map(({ gene, found }) => ({ gene, of: found.of }));
   }
 
   private read(): { readonly pedigree: Pedigree; readonly inbreeding: Float64Array } {
@@ -123,23 +126,4 @@ export class Family {
           });
     return { pedigree, inbreeding: inbreedingOf(pedigree) };
   }
-}
-
-/** Those a test tells anything of: the tested, their ancestors, and all that come down from these. */
-function related(animals: readonly WithParents[], tests: readonly { readonly animalId: string }[]): WithParents[] {
-  const byId = new Map(animals.map((a) => [a.id, a]));
-  const told = new Set<string>();
-  const waiting = tests.map((t) => t.animalId);
-  for (let id = waiting.pop(); id !== undefined; id = waiting.pop()) {
-    const animal = byId.get(id);
-    if (!animal || told.has(id)) continue;
-    told.add(id);
-    for (const parent of [animal.sireId, animal.damId]) if (parent !== undefined) waiting.push(parent);
-  }
-  // Animals may stand before their parents in the list: go round until nobody is added.
-  for (let size = -1; size !== told.size;) {
-    size = told.size;
-    for (const a of animals) if ([a.sireId, a.damId].some((p) => p !== undefined && told.has(p))) told.add(a.id);
-  }
-  return animals.filter((a) => told.has(a.id));
 }

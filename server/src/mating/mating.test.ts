@@ -201,15 +201,33 @@ it('pairs carry their figure, and carriers are kept apart', async () => {
   expect(pair.ancestors.map((a) => [a.tag.animalId, a.inbreeding])).toEqual([[grandBuck, 0.125]]);
 });
 
-it('tests that contradict the parentage are named and say nothing', async () => {
+it('tests that contradict each other are named, and meanwhile each counts as a carrier', async () => {
   await t.post(
     fact('gene-test', buck, { gene: 'cold skin', result: 'free' }),
     fact('gene-test', doe, { gene: 'cold skin', result: 'free' }),
     fact('gene-test', kid, { gene: 'cold skin', result: 'affected' }),
   );
   const { contradictions } = await get<PairingView>('/pairing?species=goat');
-  expect(contradictions).toMatchObject([{ gene: 'cold skin' }]);
+  expect(contradictions).toMatchObject([{ gene: 'cold skin', kind: 'parentage' }]);
   expect(new Set(contradictions[0]?.tags.map((x) => x.animalId))).toEqual(new Set([buck, doe, kid]));
+  // One animal, two spellings of one gene, two answers.
+  await t.post(
+    fact('gene-test', son, { gene: 'Wry  Jaw', result: 'free' }),
+    fact('gene-test', son, { gene: 'wry jaw ', result: 'carrier' }),
+    fact('gene-test', doe, { gene: 'wry jaw', result: 'carrier' }),
+  );
+  const pairing = await get<PairingView>('/pairing?species=goat');
+  expect(pairing.contradictions.find((c) => c.kind === 'own')).toMatchObject({
+    gene: expect.stringMatching(/^wry\s+jaw$/i) as string,
+    tags: [{ animalId: son }],
+  });
+  const at =
+    pairing.females.findIndex((x) => x.tag.animalId === doe) * pairing.males.length +
+    pairing.males.findIndex((x) => x.tag.animalId === son);
+  expect(pairing.refusals[at]).toMatchObject({ code: 'carriers' });
+  const { nodes, genes } = await get<PedigreeView>(`/pedigree/${son}?generations=2`);
+  expect(genes).toHaveLength(2);
+  expect(nodes[0]?.genes.find((g) => g.gene !== 'cold skin')).toMatchObject({ countsAs: 'carrier', carries: 1 });
 });
 
 it('a pedigree shows the repeated ancestor and what the inbreeding comes of', async () => {

@@ -13,6 +13,7 @@ import {
   addDays,
   capacityOf,
   commonAncestors,
+  geneKey,
   generationEquivalents,
   groupOn,
   isoOf,
@@ -20,7 +21,6 @@ import {
   mean,
   SHALLOW_GENERATIONS,
   type AnimalFacts,
-  type Genotype,
 } from '@yaylak/core';
 import { AnimalsService } from '../animals/animals.service';
 import { BookService } from '../book/book.service';
@@ -102,14 +102,18 @@ export class PairingService {
         return ids.flatMap((id) => (maleIds.includes(id) ? [maleIds.indexOf(id)] : []));
       }),
       most: settings.pairing.inbreedingMost,
-      contradictions: family
-        .genes(species)
-        .flatMap(({ gene, found }) =>
-          found.kind === 'contradiction' ? [{ gene, tags: found.testedIds.flatMap((id) => this.tags(id)) }] : [],
-        ),
+      contradictions: family.genes(species).flatMap(({ gene, found }) =>
+        found.contradictions.map(({ kind, animalIds }) => ({
+          gene,
+          kind,
+          tags: animalIds.flatMap((id) => this.tags(id)),
+        })),
+      ),
       approximate: family
         .genes(species)
-        .flatMap(({ gene, found }) => (found.kind === 'genotypes' && found.approximate.size > 0 ? [gene] : [])),
+        .flatMap(({ gene, found }) =>
+          [...females, ...males].some((f) => found.about(f.record.id) !== undefined) ? [gene] : [],
+        ),
     };
   }
 
@@ -146,6 +150,7 @@ export class PairingService {
     for (const p of places) counts.set(p.facts.record.id, (counts.get(p.facts.record.id) ?? 0) + 1);
     const { damId, sireId } = facts.record;
     return {
+      genes: family.genes(facts.record.species).map(({ gene }) => gene),
       nodes: places.map((p) => this.node(p.key, p.facts, (counts.get(p.facts.record.id) ?? 0) > 1)),
       inbreeding: family.inbreedingOf(id),
       generations: this.generations(id),
@@ -164,9 +169,19 @@ export class PairingService {
       inbreeding: family.inbreedingOf(id),
       isRepeated,
       genes: family.genes(species).flatMap(({ gene, found }) => {
-        const genotype: Genotype | undefined = found.kind === 'genotypes' ? found.of.get(id) : undefined;
-        const tested = facts.geneTests.findLast((t) => t.gene === gene)?.result ?? null;
-        return genotype ? [{ gene, tested, carries: 1 - genotype[0] }] : [];
+        const genotype = found.of(id);
+        const tested = facts.geneTests.findLast((t) => geneKey(t.gene) === geneKey(gene))?.result ?? null;
+        return genotype
+          ? [
+              {
+                gene,
+                tested,
+                carries: 1 - genotype[0],
+                about: found.about(id) ?? null,
+                countsAs: !found.isDoubted(id) ? null : genotype[2] === 1 ? 'affected' : 'carrier',
+              },
+            ]
+          : [];
       }),
     };
   }

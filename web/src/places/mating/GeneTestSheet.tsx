@@ -15,11 +15,23 @@ interface Props {
   readonly onClose: () => void;
 }
 
+/** None of those the species was tested for before. */
+const ANOTHER = '';
+
+const GENE_RESULT_WORDS: Readonly<Record<GeneResult, string>> = {
+  free: 'free',
+  carrier: 'carrier',
+  affected: 'affected',
+  unaffected: 'not affected',
+};
+
 /** What a laboratory said of a recessive disorder. */
 export function GeneTestSheet({ tag, view, onClose }: Props) {
   const write = useWrite();
   const { data: holding } = useQuery(holdingQuery);
-  const [gene, setGene] = useState(view.nodes.flatMap((n) => n.genes)[0]?.gene ?? '');
+  const [chosen, setChosen] = useState(view.genes[0] ?? ANOTHER);
+  const [typed, setTyped] = useState('');
+  const gene = chosen === ANOTHER ? typed : chosen;
   const [result, setResult] = useState<GeneResult>('free');
   const [laboratory, setLaboratory] = useState('');
   const [typedOn, setOn] = useState<string>();
@@ -27,7 +39,7 @@ export function GeneTestSheet({ tag, view, onClose }: Props) {
   // The holding may be read after the sheet is opened: today is filled in whenever it comes, until a day is typed.
   const on = typedOn ?? holding?.today ?? '';
   const submit = async (): Promise<void> => {
-    if (gene.trim() === '') return setProblem('Gene: type which disorder was tested.');
+    if (gene.trim() === '') return setProblem('Disorder: type which one was tested.');
     if (on === '') return setProblem('On: give the day it was tested.');
     const refused = await write(
       [
@@ -48,15 +60,29 @@ export function GeneTestSheet({ tag, view, onClose }: Props) {
   return (
     <Sheet title={`Gene test of ${tag.name ?? tag.text}`} isOpen onClose={onClose}>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-        <Field label="Disorder" value={gene} onChange={setGene} autoFocus />
-        <Choice label="Result" value={result} options={GENE_RESULTS.map((r) => [r, r])} onChange={setResult} />
+        {view.genes.length > 0 ? (
+          <Choice
+            label="Disorder"
+            value={chosen}
+            options={[...view.genes.map((g): [string, string] => [g, g]), [ANOTHER, 'another']]}
+            onChange={setChosen}
+          />
+        ) : null}
+        {chosen === ANOTHER ? <Field label="Name of the disorder" value={typed} onChange={setTyped} autoFocus /> : null}
+        <Choice
+          label="Result"
+          value={result}
+          options={GENE_RESULTS.map((r) => [r, GENE_RESULT_WORDS[r]])}
+          onChange={setResult}
+        />
       </Row>
       <Row $gap={3}>
         <Field label="Laboratory" value={laboratory} onChange={setLaboratory} />
         <Field label="On" type="date" value={on} onChange={setOn} />
       </Row>
       <Small>
-        Its forebears and young are told from it what they may carry. Free, carrier of one copy, or affected.
+        Its forebears and young are told from it what they may carry. Free, carrier of one copy, or affected; “not
+        affected” where only that is known, such as of a grown healthy animal.
       </Small>
       {problem ? <p role="alert">{problem}</p> : null}
       <Row>

@@ -9,6 +9,7 @@ import { RecordPage } from './RecordPage';
 import { aFemale, aHeat, aMale, aMating, BUCK, DOE, OTHER, STRANGER_BUCK } from './testViews';
 
 const aPedigree = (change: Partial<PedigreeView> = {}): PedigreeView => ({
+  genes: [],
   nodes: [
     { key: '', tag: DOE, inbreeding: 0.125, isRepeated: false, genes: [] },
     {
@@ -16,7 +17,11 @@ const aPedigree = (change: Partial<PedigreeView> = {}): PedigreeView => ({
       tag: BUCK,
       inbreeding: 0,
       isRepeated: true,
-      genes: [{ gene: 'wry jaw', tested: 'carrier', carries: 1 }],
+      genes: [
+        { gene: 'wry jaw', tested: 'carrier', carries: 1, about: null, countsAs: null },
+        { gene: 'cold skin', tested: 'free', carries: 1, about: null, countsAs: 'carrier' },
+        { gene: 'stiff leg', tested: null, carries: 0.15, about: [0.12, 0.18], countsAs: null },
+      ],
     },
     { key: 'ds', tag: BUCK, inbreeding: 0, isRepeated: true, genes: [] },
   ],
@@ -334,6 +339,8 @@ it('a pedigree marks who stands in it twice, and who may not be put to it', asyn
   expect(screen.getByText(/13\s% inbred; 1.5 full generations known, so kinship may be higher/)).toBeVisible();
   expect(document.querySelectorAll('[data-repeated]')).toHaveLength(2);
   expect(screen.getByText('wry jaw: carrier, tested')).toBeVisible();
+  expect(screen.getByText('cold skin: tests contradict, counts as a carrier')).toBeVisible();
+  expect(screen.getByText(/stiff leg: may carry, about 12.% to 18.%/)).toBeVisible();
   expect(screen.getByRole('heading', { name: 'Who may serve Thyme? (1 of 2)' })).toBeVisible();
 });
 
@@ -503,8 +510,8 @@ it('a gene test wants the disorder, and takes the result', async () => {
   await user.click(await screen.findByRole('button', { name: 'Write a gene test down' }));
   const sheet = within(await screen.findByRole('dialog', { name: 'Gene test of Thyme' }));
   await user.click(sheet.getByRole('button', { name: 'Write it down' }));
-  expect(await sheet.findByRole('alert')).toHaveTextContent('Gene: type which disorder was tested.');
-  await user.type(sheet.getByLabelText('Disorder'), 'wry jaw');
+  expect(await sheet.findByRole('alert')).toHaveTextContent('Disorder: type which one was tested.');
+  await user.type(sheet.getByLabelText('Name of the disorder'), 'wry jaw');
   await user.selectOptions(sheet.getByLabelText('Result'), 'carrier');
   await user.type(sheet.getByLabelText('Laboratory'), 'Upland lab');
   await user.click(sheet.getByRole('button', { name: 'Write it down' }));
@@ -513,6 +520,23 @@ it('a gene test wants the disorder, and takes the result', async () => {
       { type: 'gene-test', animalId: 'f1', gene: 'wry jaw', result: 'carrier', laboratory: 'Upland lab' },
     ]),
   );
+});
+
+it('a gene the species was tested for before is chosen, and another typed', async () => {
+  const { user, entries } = renderPage(<PedigreePage />, {
+    answers: { 'GET /api/mating/pedigree/f1': aPedigree({ genes: ['cold skin', 'wry jaw'] }) },
+    at: '/animals/f1/pedigree',
+    route: '/animals/:id/pedigree',
+  });
+  await user.click(await screen.findByRole('button', { name: 'Write a gene test down' }));
+  const sheet = within(await screen.findByRole('dialog', { name: 'Gene test of Thyme' }));
+  expect(sheet.queryByLabelText('Name of the disorder')).toBeNull();
+  await user.selectOptions(sheet.getByLabelText('Disorder'), 'another');
+  expect(sheet.getByLabelText('Name of the disorder')).toBeVisible();
+  await user.selectOptions(sheet.getByLabelText('Disorder'), 'wry jaw');
+  await user.selectOptions(sheet.getByLabelText('Result'), 'not affected');
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await waitFor(() => expect(entries()).toMatchObject([{ type: 'gene-test', gene: 'wry jaw', result: 'unaffected' }]));
 });
 
 it('a gene test opened before the holding is read is of today all the same', async () => {
@@ -527,6 +551,7 @@ it('a gene test opened before the holding is read is of today all the same', asy
   });
   await user.click(await screen.findByRole('button', { name: 'Write a gene test down' }));
   const sheet = within(await screen.findByRole('dialog'));
+  await user.type(sheet.getByLabelText('Name of the disorder'), 'wry jaw');
   await user.click(sheet.getByRole('button', { name: 'Write it down' }));
   expect(await sheet.findByRole('alert')).toHaveTextContent('On: give the day it was tested.');
   answer(aHolding());

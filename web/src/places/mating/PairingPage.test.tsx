@@ -159,7 +159,10 @@ it('writes the females moved and the male put in, where they are together alread
 });
 
 it('names tests that contradict the parentage, and genes whose figures are only close', async () => {
-  await show({ contradictions: [{ gene: 'cold skin', tags: [BUCK, OTHER] }], approximate: ['wry jaw'] });
+  await show({
+    contradictions: [{ gene: 'cold skin', kind: 'parentage', tags: [BUCK, OTHER] }],
+    approximate: ['wry jaw'],
+  });
   expect(screen.getByRole('heading', { name: 'Tests of cold skin contradict the parentage' })).toBeVisible();
   expect(screen.getByText(/the chances of wry jaw are close and not exact/)).toBeVisible();
 });

@@ -179,10 +179,16 @@ function Aside({
           </tbody>
         </table>
       </Panel>
-      {view.contradictions.map(({ gene, tags }) => (
-        <NotePanel key={gene} $tone="madder">
-          <h2>Tests of {gene} contradict the parentage</h2>
-          <Small>A test or a parent of these is wrong; until it is mended, the gene is left out.</Small>
+      {view.contradictions.map(({ gene, kind, tags }, i) => (
+        <NotePanel key={i} $tone="madder">
+          <h2>
+            Tests of {gene} contradict {kind === 'own' ? 'each other' : 'the parentage'}
+          </h2>
+          <Small>
+            {kind === 'own' ? 'A test' : 'A test or a parent'} of {tags.length === 1 ? 'this one' : 'these'} is wrong.
+            Test again, and strike out what was wrong; until then {tags.length === 1 ? 'it counts' : 'each counts'} as a
+            carrier, or as affected if only that was found.
+          </Small>
           <Row style={{ marginTop: 8 }}>
             {tags.map((t) => (
               <Tag key={t.animalId} tag={t} />

@@ -115,8 +115,12 @@ function Tree({ nodes, generations }: { readonly nodes: readonly PedigreeNode[];
   );
 }
 
-const geneWords = ({ gene, tested, carries }: PedigreeNode['genes'][number]): string =>
-  tested ? `${gene}: ${tested}, tested` : `${gene}: may carry, ${percentText(carries)}`;
+function geneWords({ gene, tested, carries, about, countsAs }: PedigreeNode['genes'][number]): string {
+  if (countsAs) return `${gene}: tests contradict, counts as ${countsAs === 'affected' ? 'affected' : 'a carrier'}`;
+  if (tested && tested !== 'unaffected') return `${gene}: ${tested}, tested`;
+  const chance = about ? `about ${about.map(percentText).join(' to ')}` : percentText(carries);
+  return `${gene}:${tested ? ' not affected,' : ''} may carry, ${chance}`;
+}
 
 function Ancestry({ view }: { readonly view: PedigreeView }) {
   if (view.ancestors.length === 0) return null;
