@@ -187,7 +187,8 @@ export interface PairingView {
   readonly species: Species;
   readonly females: readonly {
     readonly tag: TagView;
-    readonly isReady: boolean;
+    /** Why she stays out of a plan for today; empty where she is in it. */
+    readonly waits: readonly string[];
     readonly generations: number;
     readonly inbreeding: number;
   }[];

@@ -85,6 +85,12 @@ export function holdsBack(reason: FemaleReason): boolean {
   }
 }
 
+/**
+ * Whether a reason keeps a female out of a plan of who goes to whom: all that hold her back, and being taken to be in
+ * young. Thin ones stay in.
+ */
+export const leavesPlan = (reason: FemaleReason): boolean => holdsBack(reason) || reason.code === 'carrying';
+
 /** Whether a male is not used without a reason. */
 export const holdsMaleBack = ({ code }: MaleReason): boolean => code === 'too-young' || code === 'failed-check';
 

@@ -201,6 +201,15 @@ it('pairs carry their figure, and carriers are kept apart', async () => {
   expect(pair.ancestors.map((a) => [a.tag.animalId, a.inbreeding])).toEqual([[grandBuck, 0.125]]);
 });
 
+it('a plan leaves out her whose womb is not clean, and says so', async () => {
+  const waits = async (): Promise<readonly string[] | undefined> =>
+    (await get<PairingView>('/pairing?species=goat')).females.find((f) => f.tag.animalId === doe)?.waits;
+  // She was served, and is taken to be in young.
+  expect(await waits()).toEqual(['served, in young with 70\u00a0%']);
+  await t.post(fact('check', doe, { what: 'womb', isFound: true }));
+  expect(await waits()).toContain('womb not clean: look again, then the next heat');
+});
+
 it('tests that contradict each other are named, and meanwhile each counts as a carrier', async () => {
   await t.post(
     fact('gene-test', buck, { gene: 'cold skin', result: 'free' }),

@@ -1,5 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import {
+  femaleReasonText,
   pairText,
   type MatingQuery,
   type PairingView,
@@ -18,6 +19,7 @@ import {
   groupOn,
   isoOf,
   kinshipTable,
+  leavesPlan,
   mean,
   SHALLOW_GENERATIONS,
   type AnimalFacts,
@@ -77,7 +79,7 @@ export class PairingService {
       species,
       females: females.map((f) => ({
         tag: tagView(f, today),
-        isReady: this.females.readiness(f).isReady,
+        waits: this.females.readiness(f).reasons.filter(leavesPlan).map(femaleReasonText),
         generations: this.generations(f.record.id),
         inbreeding: family.inbreedingOf(f.record.id),
       })),

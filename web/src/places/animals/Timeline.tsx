@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
 import type { AnimalEntry, AnimalView, TimelineItem } from '@yaylak/contract';
-import { useState } from 'react';
 import styled from 'styled-components';
 import { holdingQuery } from '../../api/queries';
 import { useRecord } from '../../outbox/useRecord';
@@ -8,6 +7,7 @@ import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { useUndo } from '../../parts/Undo';
 import { keptOrThrow } from '../../parts/useWrite';
+import { useFirst } from '../../parts/useFirst';
 import { colour, space } from '../../theme/tokens';
 import { fullDate } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
@@ -22,12 +22,11 @@ interface Props {
 
 /** Everything written of an animal, newest first; a wrong entry is struck out and stays readable. */
 export function Timeline({ view, today }: Props) {
-  const [isAll, setAll] = useState(false);
   const unit = useWeightUnit();
   const { data: holding } = useQuery(holdingQuery);
   const record = useRecord();
   const undo = useUndo();
-  const items = isAll ? view.timeline : view.timeline.slice(0, FIRST_SHOWN);
+  const { shown: items, more } = useFirst(view.timeline, FIRST_SHOWN);
   const strike = async (item: TimelineItem, words: string): Promise<void> => {
     const outcome = await record([{ type: 'strike', on: today, entryId: item.entry.id, reason: 'wrong entry' }]);
     if (outcome.kind === 'refused') return undo.say(outcome.messages.join(' '));
@@ -77,9 +76,7 @@ export function Timeline({ view, today }: Props) {
           );
         })}
       </List>
-      {view.timeline.length > FIRST_SHOWN ? (
-        <Button onPress={() => setAll(!isAll)}>{isAll ? 'Show fewer' : `Show all ${view.timeline.length}`}</Button>
-      ) : null}
+      {more}
     </Panel>
   );
 }

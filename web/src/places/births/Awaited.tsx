@@ -1,6 +1,5 @@
 import { chanceText, percentText, type BirthsView, type ExpectedBirth } from '@yaylak/contract';
 import { SPECIES_WORDS } from '@yaylak/core';
-import { useState } from 'react';
 import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
 import { How } from '../../parts/How';
@@ -10,6 +9,7 @@ import { Tag } from '../../parts/Tag';
 import { useUndo } from '../../parts/Undo';
 import { useWrite } from '../../parts/useWrite';
 import { WindowBar } from '../../parts/WindowBar';
+import { useFirst } from '../../parts/useFirst';
 import { countText, shortDate } from '../../words/format';
 
 interface Props {
@@ -22,10 +22,10 @@ const SHOWN = 8;
 
 /** Those to look at tonight first, then all that come after. */
 export function Awaited({ view, onBirth }: Props) {
-  const [isAll, setAll] = useState(false);
   const { expected, tonight, on } = view;
   const watched = tonight.flatMap((n) => expected.find((e) => e.tag.animalId === n.animalId) ?? []);
   const later = expected.filter((e) => !watched.includes(e));
+  const { shown, more } = useFirst(later, SHOWN);
   const chanceOf = (e: ExpectedBirth) => tonight.find((n) => n.animalId === e.tag.animalId)?.chance;
   return (
     <>
@@ -57,15 +57,11 @@ export function Awaited({ view, onBirth }: Props) {
             <Small>first to come first</Small>
           </Heading>
           <Rows>
-            {(isAll ? later : later.slice(0, SHOWN)).map((e) => (
+            {shown.map((e) => (
               <ExpectedRow key={e.tag.animalId} row={e} today={on} chance={undefined} onBirth={onBirth} />
             ))}
           </Rows>
-          {later.length > SHOWN ? (
-            <Button kind="quiet" onPress={() => setAll(!isAll)}>
-              {isAll ? 'Show the next ones only' : `Show all ${later.length}`}
-            </Button>
-          ) : null}
+          {more}
         </section>
       ) : null}
     </>

@@ -6,7 +6,6 @@ import {
   type CarryingFemaleView,
   type CarryingView,
 } from '@yaylak/contract';
-import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { ChanceHow } from '../../parts/ChanceHow';
@@ -14,6 +13,7 @@ import { LineTable } from '../../parts/LineTable';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { WindowBar } from '../../parts/WindowBar';
+import { useFirst } from '../../parts/useFirst';
 import { colour } from '../../theme/tokens';
 import { contradictionText } from '../../words/carrying';
 import { shortDate } from '../../words/format';
@@ -31,8 +31,7 @@ const SHOWN = 40;
 
 /** Each female: her service, what is known, how likely she carries, and what comes next. */
 export function FemaleRows({ title, females, view, onWrite, onAsk }: Props) {
-  const [isAll, setAll] = useState(false);
-  const shown = isAll ? females : females.slice(0, SHOWN);
+  const { shown, more } = useFirst(females, SHOWN);
   return (
     <Panel>
       <h2>
@@ -88,11 +87,7 @@ export function FemaleRows({ title, females, view, onWrite, onAsk }: Props) {
           ))}
         </tbody>
       </Middle>
-      {females.length > SHOWN ? (
-        <Button kind="quiet" onPress={() => setAll(!isAll)}>
-          {isAll ? 'Show fewer' : `Show all ${females.length}`}
-        </Button>
-      ) : null}
+      {more}
     </Panel>
   );
 }

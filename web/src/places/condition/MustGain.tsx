@@ -1,14 +1,13 @@
 import type { ConditionAnimal } from '@yaylak/contract';
-import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
 import { How } from '../../parts/How';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
+import { useFirst } from '../../parts/useFirst';
 import { FEMALE_KIND_WORDS, scoreText, TREND_WORDS } from '../../words/condition';
 import { fullDate, gramsPerDay, shortDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
@@ -33,11 +32,10 @@ const urgency = ({ way }: ConditionAnimal): number =>
 export function MustGain({ animals, by, on }: Props) {
   const unit = useWeightUnit();
   const write = useWrite();
-  const [isAll, setAll] = useState(false);
   const under = animals.filter((a) => a.way.kind !== 'there').sort((a, b) => urgency(b) - urgency(a));
+  const { shown, more } = useFirst(under, SHOWN);
   if (under.length === 0) return null;
   const late = under.filter((a) => a.way.kind !== 'there' && !a.way.isFeasible);
-  const shown = isAll ? under : under.slice(0, SHOWN);
   const milk = (a: ConditionAnimal): Promise<readonly string[]> =>
     write(
       [{ type: 'check', animalId: a.tag.animalId, on, what: 'milk', isFound: a.kind !== 'heavy-milker' }],
@@ -131,11 +129,7 @@ export function MustGain({ animals, by, on }: Props) {
           })}
         </tbody>
       </Middle>
-      {under.length > SHOWN ? (
-        <Button kind="quiet" onPress={() => setAll(!isAll)}>
-          {isAll ? 'Show fewer' : `Show all ${under.length}`}
-        </Button>
-      ) : null}
+      {more}
       <Small>
         Who cannot make it: mate her later, keep her out of this season, or lower the aim in her case. Fed up means more
         energy, slowly over a week; ask your vet or adviser where they do not answer. <Link to="/year">Year plan</Link>{' '}

@@ -101,6 +101,22 @@ it('leaves out a male that is not fit', async () => {
   expect(cell('G-021', 'G-01B')).toHaveAccessibleName(/, planned/);
 });
 
+it('leaves out those in young or held back, says who and why, and takes them in for later', async () => {
+  const [first, second] = aPairing().females;
+  if (!first || !second) throw new Error('two females');
+  const { user } = await show({ females: [{ ...first, waits: ['served, in young with 99\u00a0%'] }, second] });
+  expect(screen.getByText('1 doe and 2 bucks: 0 of 2 pairs are not to be.')).toBeVisible();
+  expect(screen.queryByRole('button', { name: /^G-017 with/ })).toBeNull();
+  const left = within(screen.getByRole('heading', { name: 'Left out of the plan (1)' }).parentElement as HTMLElement);
+  expect(left.getByRole('row', { name: /G-017.*served, in young with 99/ })).toBeVisible();
+  await plan(user);
+  expect(cell('G-021', 'G-01B')).toHaveAccessibleName(/, planned/);
+  await user.click(screen.getByText('with the 1 in young or held back, for later'));
+  expect(screen.queryByRole('heading', { name: 'Left out of the plan (1)' })).toBeNull();
+  await plan(user);
+  expect(cell('G-017', 'G-02B')).toHaveAccessibleName(/, planned/);
+});
+
 it('can be stopped, and changes nothing then', async () => {
   let stopped: (() => void) | undefined;
   const { user } = await show();
@@ -169,6 +185,6 @@ it('names tests that contradict the parentage, and genes whose figures are only 
 
 it('says who to bring in first where there is nobody to pair', async () => {
   await show({ males: [], females: [], inbreeding: [], refusals: [], present: [] });
-  expect(screen.getByText(/There is no male bred from, or no female of age/)).toBeVisible();
+  expect(screen.getByText(/There is no male bred from, or no female that may be mated/)).toBeVisible();
   expect(screen.getByRole('button', { name: 'Plan who goes to whom' })).toBeDisabled();
 });

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { percentText, type PairingView } from '@yaylak/contract';
 import { SPECIES, SPECIES_WORDS } from '@yaylak/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { matingQuery, pairingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
@@ -13,9 +13,11 @@ import { Tag } from '../../parts/Tag';
 import { Tick } from '../../parts/Tick';
 import { useNewKey } from '../../parts/useWindowKey';
 import { countText } from '../../words/format';
+import { LeftOut } from './LeftOut';
 import { MatingGroups } from './MatingGroups';
 import { MatingTabs } from './MatingTabs';
 import { PairGrid } from './PairGrid';
+import { withoutWaiting } from './planned';
 import { useMatingScope } from './useMating';
 import { figuresOf, usePairing, type PairingWish } from './usePairing';
 
@@ -59,7 +61,11 @@ const WEIGHTS = [
   ['0.1', 'merit before kinship'],
 ] as const;
 
-function Pairing({ view, filters }: { readonly view: PairingView; readonly filters: React.ReactNode }) {
+function Pairing({ view: whole, filters }: { readonly view: PairingView; readonly filters: React.ReactNode }) {
+  // A plan for a later time takes those in that are in young or held back today.
+  const [isLater, setLater] = useState(false);
+  const view = useMemo(() => (isLater ? whole : withoutWaiting(whole)), [isLater, whole]);
+  const waiting = whole.females.filter((f) => f.waits.length > 0);
   const [wish, setWish] = useState<PairingWish>({ kinshipWeight: 0.5, isFewest: false, capacities: {}, locked: {} });
   const { state, plan, stop, clear } = usePairing(view);
   useNewKey(() => void plan(wish));
@@ -113,17 +119,30 @@ function Pairing({ view, filters }: { readonly view: PairingView; readonly filte
           <p>Click a pair to lock it: the plan then keeps it, also where a word stands against it.</p>
         </How>
         <Tick label="with the fewest males" isSelected={wish.isFewest} onChange={(isFewest) => change({ isFewest })} />
+        {waiting.length > 0 ? (
+          <Tick
+            label={`with the ${waiting.length} in young or held back, for later`}
+            isSelected={isLater}
+            onChange={(next) => {
+              setLater(next);
+              clear();
+            }}
+          />
+        ) : null}
       </Row>
       {state.kind === 'failed' ? <p role="alert">The plan could not be made: {state.message}</p> : null}
       {state.kind === 'stopped' ? <p role="status">Stopped. Nothing was changed.</p> : null}
       {view.males.length === 0 || view.females.length === 0 ? (
-        <Empty title="Nobody to pair">There is no male bred from, or no female of age, of this species.</Empty>
+        <Empty title="Nobody to pair">
+          There is no male bred from, or no female that may be mated, of this species.
+        </Empty>
       ) : (
         <Panel>
           <PairGrid view={view} wish={wish} maleOf={maleOf} onWish={change} />
         </Panel>
       )}
       {maleOf ? <MatingGroups view={view} maleOf={maleOf} /> : null}
+      {isLater ? null : <LeftOut females={waiting} />}
     </Page>
   );
 }

@@ -13,6 +13,7 @@ import { Page } from '../../parts/Page';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
+import { useFirst } from '../../parts/useFirst';
 import { colour, space } from '../../theme/tokens';
 import { GeneTestSheet } from './GeneTestSheet';
 import { MaleCheckSheet } from './MaleCheckSheet';
@@ -156,7 +157,7 @@ function Partners({
   readonly isMale: boolean;
   readonly name: string;
 }) {
-  const [isAll, setAll] = useState(false);
+  const { shown, more } = useFirst(view.partners, SHOWN);
   if (view.partners.length === 0) return null;
   const allowed = view.partners.filter((p) => p.refusal === null).length;
   return (
@@ -174,7 +175,7 @@ function Partners({
           </tr>
         </thead>
         <tbody>
-          {(isAll ? view.partners : view.partners.slice(0, SHOWN)).map((p) => (
+          {shown.map((p) => (
             <tr key={p.tag.animalId}>
               <td>
                 <Row $gap={1}>
@@ -188,11 +189,7 @@ function Partners({
           ))}
         </tbody>
       </LineTable>
-      {view.partners.length > SHOWN ? (
-        <Button kind="quiet" onPress={() => setAll(!isAll)}>
-          {isAll ? 'Show fewer' : `Show all ${view.partners.length}`}
-        </Button>
-      ) : null}
+      {more}
     </Panel>
   );
 }

@@ -1,9 +1,9 @@
 import type { FemaleToMateView, MatingView } from '@yaylak/contract';
-import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Row, Small } from '../../parts/Panel';
+import { useFirst } from '../../parts/useFirst';
 import { Tag } from '../../parts/Tag';
 import { WindowBar } from '../../parts/WindowBar';
 
@@ -17,10 +17,10 @@ const SHOWN = 10;
 
 /** Who may be mated, those whose next heat is foretold first. */
 export function Ready({ females, view, onServe }: Props) {
-  const [isAll, setAll] = useState(false);
-  if (females.length === 0) return null;
   const order = (f: FemaleToMateView): string => f.nextHeat?.opens ?? '9999';
   const sorted = [...females].sort((a, b) => (order(a) < order(b) ? -1 : order(a) > order(b) ? 1 : 0));
+  const { shown, more } = useFirst(sorted, SHOWN);
+  if (females.length === 0) return null;
   return (
     <Panel>
       <h2>May be mated ({females.length})</h2>
@@ -35,7 +35,7 @@ export function Ready({ females, view, onServe }: Props) {
           </tr>
         </thead>
         <tbody>
-          {(isAll ? sorted : sorted.slice(0, SHOWN)).map((f) => (
+          {shown.map((f) => (
             <tr key={f.tag.animalId}>
               <td>
                 <Row $gap={1}>
@@ -60,11 +60,7 @@ export function Ready({ females, view, onServe }: Props) {
           ))}
         </tbody>
       </Middle>
-      {females.length > SHOWN ? (
-        <Button kind="quiet" onPress={() => setAll(!isAll)}>
-          {isAll ? 'Show fewer' : `Show all ${females.length}`}
-        </Button>
-      ) : null}
+      {more}
     </Panel>
   );
 }

@@ -72,7 +72,7 @@ export const aMating = (change: Partial<MatingView> = {}): MatingView => ({
 export const aPairing = (change: Partial<PairingView> = {}): PairingView => ({
   on: '2026-11-23',
   species: 'goat',
-  females: [DOE, OTHER].map((t) => ({ tag: t, isReady: true, generations: 1, inbreeding: 0 })),
+  females: [DOE, OTHER].map((t) => ({ tag: t, waits: [], generations: 1, inbreeding: 0 })),
   males: [BUCK, STRANGER_BUCK].map((t) => ({
     tag: t,
     isReady: true,

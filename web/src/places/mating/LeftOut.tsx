@@ -1,0 +1,39 @@
+import type { PairingView } from '@yaylak/contract';
+import { LineTable } from '../../parts/LineTable';
+import { Panel, Row } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { useFirst } from '../../parts/useFirst';
+
+const SHOWN = 8;
+
+/** Whom a plan for today leaves out, and why. */
+export function LeftOut({ females }: { readonly females: PairingView['females'] }) {
+  const { shown, more } = useFirst(females, SHOWN);
+  if (females.length === 0) return null;
+  return (
+    <Panel>
+      <h2>Left out of the plan ({females.length})</h2>
+      <LineTable>
+        <thead>
+          <tr>
+            <th>Female</th>
+            <th>Why</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map((f) => (
+            <tr key={f.tag.animalId}>
+              <td>
+                <Row $gap={1}>
+                  <Tag tag={f.tag} /> {f.tag.name}
+                </Row>
+              </td>
+              <td>{f.waits.join('; ')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </LineTable>
+      {more}
+    </Panel>
+  );
+}
