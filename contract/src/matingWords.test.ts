@@ -12,7 +12,8 @@ it.each<[FemaleReason, string]>([
   [{ code: 'womb', since: day }, 'womb not clean: look again, then the next heat'],
   [{ code: 'thin', score: 1.5, least: 2 }, 'too thin at 1.5, wants 2'],
   [{ code: 'unanswered', dueOn: day }, 'due 2026-11-05, and nobody said what came of her'],
-  [{ code: 'carrying', servedOn: day, probability: 0.904 }, 'served, in young with 90\u00a0%'],
+  [{ code: 'carrying', servedOn: day, probability: 0.904 }, 'served, likely in young (90\u00a0%)'],
+  [{ code: 'carrying', servedOn: day, probability: 0.9996 }, 'served, likely in young (over 99\u00a0%)'],
 ])('a female: %j', (reason, words) => {
   expect(femaleReasonText(reason)).toBe(words);
 });

@@ -1,5 +1,5 @@
 import { isoOf, type FemaleReason, type MaleReason } from '@yaylak/core';
-import { percentText } from './shares';
+import { chanceText, percentText } from './shares';
 
 const kgText = (kg: number): string => `${Math.round(kg * 10) / 10}\u00a0kg`;
 
@@ -19,7 +19,7 @@ export function femaleReasonText(reason: FemaleReason): string {
     case 'thin':
       return `too thin at ${reason.score}, wants ${reason.least}`;
     case 'carrying':
-      return `served, in young with ${percentText(reason.probability)}`;
+      return `served, likely in young (${chanceText(reason.probability)})`;
     case 'unanswered':
       return `due ${isoOf(reason.dueOn)}, and nobody said what came of her`;
   }

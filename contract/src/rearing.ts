@@ -89,6 +89,7 @@ export interface SeasonTallyView {
   readonly isOpen: boolean;
   readonly females: number;
   readonly gaveBirth: number;
+  readonly litters: number;
   readonly scannedFemales: number;
   readonly scanned: number;
   readonly bornAlive: number;
@@ -98,6 +99,8 @@ export interface SeasonTallyView {
   readonly scannedPercent: number | null;
   readonly bornPercent: number | null;
   readonly rearedPercent: number | null;
+  readonly bornALitter: number | null;
+  readonly rearedALitter: number | null;
   readonly lost: { readonly beforeBirth: number; readonly atBirth: number; readonly inRearing: number };
 }
 
@@ -105,6 +108,8 @@ export interface RearingView {
   readonly on: string;
   readonly species: Species;
   readonly way: WeaningWay;
+  /** Young are counted and weighed as litters, not to a hundred females. */
+  readonly isByLitter: boolean;
   /** Males are kept apart from this age on, days. */
   readonly malesApartDays: number;
   /** The next free numbers, for young that wear nothing yet. */

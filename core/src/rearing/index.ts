@@ -1,3 +1,4 @@
+export * from './byLitter';
 export * from './compareLitters';
 export * from './feedGain';
 export * from './feedTrial';

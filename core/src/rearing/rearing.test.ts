@@ -343,8 +343,16 @@ it('sees three losses of one cause within a week of each other as an outbreak', 
 });
 
 it('counts a season to a hundred females, and where young were lost', () => {
+  let count = 0;
   // Four to the male, three scanned: 2, 2, 1. One slipped her single, one of four was born dead, one died later.
-  const f = (scanned: number | undefined, bornAlive: number, bornDead: number, reared: number) => ({
+  const f = (
+    scanned: number | undefined,
+    bornAlive: number,
+    bornDead: number,
+    reared: number,
+    femaleId = String(count++),
+  ) => ({
+    femaleId,
     scanned,
     bornAlive,
     bornDead,
@@ -355,6 +363,7 @@ it('counts a season to a hundred females, and where young were lost', () => {
   expect(seasonTally([f(2, 2, 0, 2), f(2, 1, 1, 0), f(1, 0, 0, 0), f(undefined, 0, 0, 0)])).toEqual({
     females: 4,
     gaveBirth: 2,
+    litters: 2,
     scannedFemales: 3,
     scanned: 5,
     bornAlive: 3,
@@ -364,7 +373,18 @@ it('counts a season to a hundred females, and where young were lost', () => {
     scannedPercent: 500 / 3,
     bornPercent: 75,
     rearedPercent: 50,
+    bornALitter: 1.5,
+    rearedALitter: 1,
     lost: { beforeBirth: 1, atBirth: 1, inRearing: 1 },
+  });
+  // Two does, one with two litters of 8 and 6, the other with one of 7: two females, three litters, 7 a litter.
+  const does = [f(undefined, 8, 0, 7, 'a'), f(undefined, 6, 1, 6, 'a'), f(undefined, 7, 0, 5, 'b')];
+  expect(seasonTally(does)).toMatchObject({
+    females: 2,
+    gaveBirth: 2,
+    litters: 3,
+    bornALitter: 7,
+    rearedALitter: 6,
   });
 });
 

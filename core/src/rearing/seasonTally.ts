@@ -1,5 +1,6 @@
-/** One female of a season, from the male to weaning. */
+/** A litter of a season, or a female that had none, from the male to weaning. */
 export interface FemaleOfSeason {
+  readonly femaleId: string;
   /** Young seen at the last scan with a count. */
   readonly scanned: number | undefined;
   readonly bornAlive: number;
@@ -12,8 +13,10 @@ export interface FemaleOfSeason {
 }
 
 export interface SeasonTally {
+  /** Each once, however many litters she had in it. */
   readonly females: number;
   readonly gaveBirth: number;
+  readonly litters: number;
   /** Of those scanned. */
   readonly scannedFemales: number;
   readonly scanned: number;
@@ -25,6 +28,9 @@ export interface SeasonTally {
   readonly scannedPercent: number | undefined;
   readonly bornPercent: number | undefined;
   readonly rearedPercent: number | undefined;
+  /** Young to a litter; undefined without one. */
+  readonly bornALitter: number | undefined;
+  readonly rearedALitter: number | undefined;
   /** Where they were lost, of each stage's own young; negative where more were born than scanned. */
   readonly lost: {
     /** Of those scanned in females that were. */
@@ -35,10 +41,13 @@ export interface SeasonTally {
   };
 }
 
-/** The young of a season to a hundred females, and where they were lost between scan, birth and weaning. */
+/** The young of a season to a hundred females and to a litter, and where they were lost between scan, birth and weaning. */
 export function seasonTally(season: readonly FemaleOfSeason[]): SeasonTally {
   const sum = (of: (f: FemaleOfSeason) => number): number => season.reduce((s, f) => s + of(f), 0);
-  const females = season.length;
+  const heads = (of: readonly FemaleOfSeason[]): number => new Set(of.map((f) => f.femaleId)).size;
+  const females = heads(season);
+  const births = season.filter((f) => f.gaveBirth);
+  const litters = births.length;
   const wereScanned = season.filter((f) => f.scanned !== undefined);
   const scanned = wereScanned.reduce((s, f) => s + (f.scanned ?? 0), 0);
   const [bornAlive, bornDead] = [sum((f) => f.bornAlive), sum((f) => f.bornDead)];
@@ -46,7 +55,8 @@ export function seasonTally(season: readonly FemaleOfSeason[]): SeasonTally {
   const percent = (count: number, of: number): number | undefined => (of === 0 ? undefined : (100 * count) / of);
   return {
     females,
-    gaveBirth: season.filter((f) => f.gaveBirth).length,
+    gaveBirth: heads(births),
+    litters,
     scannedFemales: wereScanned.length,
     scanned,
     bornAlive,
@@ -56,6 +66,8 @@ export function seasonTally(season: readonly FemaleOfSeason[]): SeasonTally {
     scannedPercent: percent(scanned, wereScanned.length),
     bornPercent: percent(bornAlive, females),
     rearedPercent: percent(reared, females),
+    bornALitter: litters === 0 ? undefined : bornAlive / litters,
+    rearedALitter: litters === 0 ? undefined : reared / litters,
     lost: {
       beforeBirth: scanned - wereScanned.reduce((s, f) => s + f.bornAlive + f.bornDead, 0),
       atBirth: bornDead,

@@ -81,7 +81,11 @@ function figures({ book: { state }, history, growth, females, births, products }
     shares: SPECIES.map((s) => history.takingShare(s)),
     stock: products.stockOf(state.products.get('product') as never),
     notGrowing: growth.notGrowing(),
-    genes: SPECIES.map((s) => state.family.genes(s).map(({ gene, found }) => [gene, found.contradictions, [...state.animals.keys()].map(found.of)])),
+    genes: SPECIES.map((s) =>
+      state.family
+        .genes(s)
+        .map(({ gene, found }) => [gene, found.contradictions, [...state.animals.keys()].map(found.of)]),
+    ),
   };
 }
 

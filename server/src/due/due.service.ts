@@ -3,6 +3,7 @@ import { EVIDENCE_WAY_WORDS, SHIPPED_TEMPLATES, stepName, usualScoring, type Due
 import {
   fieldWord,
   groupOn,
+  isByLitter,
   isoOf,
   isPresent,
   nextScoring,
@@ -25,7 +26,7 @@ import { RemediesService } from '../remedies/remedies.service';
 import { SeasonService, type Laid } from '../season/season.service';
 import { AHEAD_DAYS, batches, type Batch } from './batches';
 import { mergeDue } from './merge';
-import { isByLitter, YoungDueService } from './young.service';
+import { YoungDueService } from './young.service';
 
 /** A step of a plan nobody did is asked after for so long past its close. */
 const LATE_DAYS = 14;

@@ -3,12 +3,12 @@ import { PEN_STAGE_WORDS, SHIPPED_TEMPLATES, type DueWork } from '@yaylak/contra
 import {
   addDays,
   fieldWord,
+  isByLitter,
   mainIdentifier,
   SPECIES,
   SPECIES_WORDS,
   type Day,
   type PenStage,
-  type SpeciesSettings,
 } from '@yaylak/core';
 import { GivenService } from '../births/given.service';
 import { BookService } from '../book/book.service';
@@ -16,9 +16,6 @@ import { windowView } from '../common/views';
 import { LittersService } from '../rearing/litters.service';
 import { SeasonService } from '../season/season.service';
 import { batches } from './batches';
-
-/** Young that are weighed day by day are told of litter by litter. */
-export const isByLitter = ({ rearing }: Pick<SpeciesSettings, 'rearing'>): boolean => rearing.eachDailyDays > 0;
 
 /** What is due of young: first handling, the next pen, weighing day by day, weaning. */
 @Injectable()

@@ -205,7 +205,7 @@ it('a plan leaves out her whose womb is not clean, and says so', async () => {
   const waits = async (): Promise<readonly string[] | undefined> =>
     (await get<PairingView>('/pairing?species=goat')).females.find((f) => f.tag.animalId === doe)?.waits;
   // She was served, and is taken to be in young.
-  expect(await waits()).toEqual(['served, in young with 70\u00a0%']);
+  expect(await waits()).toEqual(['served, likely in young (70\u00a0%)']);
   await t.post(fact('check', doe, { what: 'womb', isFound: true }));
   expect(await waits()).toContain('womb not clean: look again, then the next heat');
 });

@@ -4,6 +4,7 @@ import {
   addDays,
   bySpecies,
   dayOf,
+  isByLitter,
   isoOf,
   lossClusters,
   proportion,
@@ -74,6 +75,7 @@ export class RearingService {
       on: isoOf(today),
       species,
       way: weaningWay(this.book.state.settings(species)),
+      isByLitter: isByLitter(this.book.state.settings(species)),
       malesApartDays: this.book.state.settings(species).mating.malesApartDays,
       nextNumbers: this.holding.nextNumbers(species, 'female', NUMBERS).numbers,
       groups: [...this.book.state.groups.values()]
@@ -156,6 +158,8 @@ export class RearingService {
           scannedPercent: found.scannedPercent ?? null,
           bornPercent: found.bornPercent ?? null,
           rearedPercent: found.rearedPercent ?? null,
+          bornALitter: found.bornALitter ?? null,
+          rearedALitter: found.rearedALitter ?? null,
         };
       });
   }
@@ -163,6 +167,7 @@ export class RearingService {
   private ofSeason(facts: AnimalFacts, birth: Birth): FemaleOfSeason {
     const tally = this.tally(facts, birth);
     return {
+      femaleId: facts.record.id,
       scanned: scannedBefore(facts, birth.on, this.book.state.settings(facts.record.species).gestationDays.to),
       bornAlive: birth.alive,
       bornDead: birth.dead,
@@ -182,7 +187,9 @@ export class RearingService {
         .spells.some((s) => s.lastOn >= from - g.to && s.lastOn <= to - g.from && s.isRipe);
       if (!wasServed) return [];
       const scanned = scannedBefore(facts, to, g.to);
-      return [{ scanned, bornAlive: 0, bornDead: 0, gaveBirth: false, reared: 0, withHer: 0 }];
+      return [
+        { femaleId: facts.record.id, scanned, bornAlive: 0, bornDead: 0, gaveBirth: false, reared: 0, withHer: 0 },
+      ];
     });
   }
 }

@@ -81,6 +81,7 @@ const aView = (change: Partial<RearingView> = {}): RearingView => ({
   clusters: [{ cause: 'scour', count: 3, from: '2026-11-18', to: '2026-11-20', dams: [DOE] }],
   survival: { reared: 90, of: 100 },
   seasons: [],
+  isByLitter: true,
   ...change,
 });
 const page = (view = aView(), at = '/rearing?species=rabbit', more: object = {}) =>
@@ -88,6 +89,42 @@ const page = (view = aView(), at = '/rearing?species=rabbit', more: object = {})
     answers: { 'GET /api/rearing': view, 'GET /api/today': aToday(), ...more },
     at,
   });
+
+it.each([
+  [true, 'Litters', '3', 'Born alive a litter', '7.3'],
+  [false, 'Gave birth', '2', 'Born alive', '180'],
+])(
+  'by litter: %s: tells a season to a litter or to a hundred females',
+  async (isByLitter, what, count, born, figure) => {
+    const season = {
+      from: '2026-02-01',
+      to: '2026-09-01',
+      isOpen: true,
+      females: 2,
+      gaveBirth: 2,
+      litters: 3,
+      scannedFemales: 0,
+      scanned: 0,
+      bornAlive: 22,
+      bornDead: 1,
+      reared: 12,
+      withHer: 4,
+      scannedPercent: null,
+      bornPercent: 180,
+      rearedPercent: 150,
+      bornALitter: 22 / 3,
+      rearedALitter: 4,
+      lost: { beforeBirth: 0, atBirth: 1, inRearing: 6 },
+    };
+    page(aView({ isByLitter, seasons: [season] }));
+    const row = (name: string) => screen.getByRole('row', { name: new RegExp(`^${name}`) });
+    await screen.findByRole('heading', { name: /^Season by season/ });
+    expect(row('Females')).toHaveTextContent('Females2');
+    expect(row(what)).toHaveTextContent(`${what}${count}`);
+    expect(row(`${born} `.trim())).toHaveTextContent(new RegExp(`^${born}${figure}`));
+    expect(row('Reared')).toHaveTextContent(/so far$/);
+  },
+);
 
 it('tells no gain of a litter weighed together with other heads in it', async () => {
   const last = { kind: 'means', fromKg: 0.8, toKg: 1, days: 7, died: 1, left: 1, joined: 0 } as const;
