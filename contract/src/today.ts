@@ -1,4 +1,6 @@
+import { IsIn } from 'class-validator';
 import type { BandBlock, CarryingBlock, ReadingDoubt, Species } from '@yaylak/core';
+import { MayBeMissing } from './nested';
 import type { TagView, WindowView } from './animals';
 import type { PenStageEntry } from './birthEntries';
 import type { GainView } from './growth';
@@ -90,6 +92,16 @@ export interface PartingDue {
   readonly window: WindowView;
 }
 
+/** Lists of Today that can be as long as the herd: the first of each are sent unless all are asked for. */
+export const LONG_LISTS = ['notGrowing', 'withheld', 'lookAt'] as const;
+export type LongList = (typeof LONG_LISTS)[number];
+
+export class TodayQuery {
+  @MayBeMissing()
+  @IsIn(LONG_LISTS)
+  all?: LongList;
+}
+
 export interface TodayView {
   readonly on: string;
   /** By the server's clock. */
@@ -103,6 +115,8 @@ export interface TodayView {
   readonly withheld: readonly WithheldView[];
   readonly openJobs: readonly JobView[];
   readonly lookAt: readonly LookAt[];
+  /** So many more there are of each than were sent. */
+  readonly more: Readonly<Record<LongList, number>>;
   readonly head: readonly { readonly species: Species; readonly present: number; readonly grownFemales: number }[];
 }
 

@@ -34,7 +34,6 @@ const LATE_DAYS = 14;
 const SAME_ROUND_DAYS = 45;
 /** Young born so many days outside the planned births are still of the season. */
 const BORN_SLACK_DAYS = 15;
-const ROWS = 40;
 /** Steps of a plan that go by each female's own service once it is known. */
 const TOLD_BY_SERVICES: readonly string[] = ['test', 'count', 'nest'];
 const TEST_VERBS: Readonly<Record<TestWay, string>> = { blood: 'Take blood of', scan: 'Scan', palpation: 'Feel' };
@@ -65,11 +64,9 @@ export class DueService {
       ...this.beforeBirth(present, today),
       ...this.young.list(today),
     ];
-    return mergeDue(all)
-      .sort((a, b) =>
-        a.window.closes < b.window.closes ? -1 : a.window.closes > b.window.closes ? 1 : a.key < b.key ? -1 : 1,
-      )
-      .slice(0, ROWS);
+    return mergeDue(all).sort((a, b) =>
+      a.window.closes < b.window.closes ? -1 : a.window.closes > b.window.closes ? 1 : a.key < b.key ? -1 : 1,
+    );
   }
 
   private weighings(present: readonly AnimalFacts[], today: Day): DueWork[] {

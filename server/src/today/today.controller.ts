@@ -1,15 +1,15 @@
-import { Controller, Get, Inject } from '@nestjs/common';
-import type { TodayView, YearBandView } from '@yaylak/contract';
+import { Controller, Get, Inject, Query } from '@nestjs/common';
+import { TodayQuery, type TodayView, type YearBandView } from '@yaylak/contract';
 import { TodayService } from './today.service';
 
 @Controller('api')
 export class TodayController {
   constructor(@Inject(TodayService) private readonly today: TodayService) {}
 
-  /** What is due today, in one list. */
+  /** What is due today, in one list; the first of the long ones unless one is asked for whole. */
   @Get('today')
-  view(): Promise<TodayView> {
-    return this.today.view();
+  view(@Query() query: TodayQuery): Promise<TodayView> {
+    return this.today.view(query);
   }
 
   /** The year’s seasons of each species, for the band above every page. */

@@ -1,5 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { BirthDue, LookAt, NotGrowingView, PlannedBlock, TodayView, YearBandView } from '@yaylak/contract';
+import type {
+  BirthDue,
+  LongList,
+  LookAt,
+  NotGrowingView,
+  PlannedBlock,
+  TodayQuery,
+  TodayView,
+  YearBandView,
+} from '@yaylak/contract';
 import {
   addDays,
   doubtReading,
@@ -13,6 +22,7 @@ import {
   type AnimalFacts,
   type Born,
   type Day,
+  type NotGrowing,
   type Species,
 } from '@yaylak/core';
 import { AnimalPageService } from '../animals/animalPage.service';
@@ -32,6 +42,7 @@ import { SeasonService } from '../season/season.service';
 
 /** A doubtful reading older than this was looked at or will not be. */
 const DOUBT_DAYS = 60;
+/** So many rows of a list that can be as long as the herd are sent at first. */
 const ROWS = 40;
 
 /** What waits today. */
@@ -53,9 +64,16 @@ export class TodayService {
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
-  async view(): Promise<TodayView> {
+  async view({ all }: TodayQuery = {}): Promise<TodayView> {
     const today = this.clock.today();
     const present = this.book.state.present(today);
+    const lists = {
+      notGrowing: this.growth.notGrowing(),
+      withheld: this.remedies.withheld(),
+      lookAt: this.lookAt(present, today),
+    };
+    const first = <T>(of: LongList, rows: readonly T[]): readonly T[] => (of === all ? rows : rows.slice(0, ROWS));
+    const more = (of: LongList): number => lists[of].length - first<unknown>(of, lists[of]).length;
     return {
       on: isoOf(today),
       now: isoMoment(this.clock.moment()),
@@ -63,10 +81,11 @@ export class TodayService {
       partings: this.mating.partingsDue(),
       births: this.birthsDue(),
       due: this.work.list(),
-      notGrowing: this.notGrowing(today),
-      withheld: this.remedies.withheld().slice(0, ROWS),
+      notGrowing: this.notGrowing(first('notGrowing', lists.notGrowing), today),
+      withheld: first('withheld', lists.withheld),
       openJobs: await this.jobs.open(),
-      lookAt: this.lookAt(present, today),
+      lookAt: first('lookAt', lists.lookAt),
+      more: { notGrowing: more('notGrowing'), withheld: more('withheld'), lookAt: more('lookAt') },
       head: SPECIES.map((species) => {
         const own = present.filter((f) => f.record.species === species);
         const { grownFromDays } = SPECIES_WORDS[species];
@@ -144,25 +163,22 @@ export class TodayService {
     });
   }
 
-  private notGrowing(today: Day): NotGrowingView[] {
-    return this.growth
-      .notGrowing()
-      .slice(0, ROWS)
-      .flatMap((n) => {
-        const facts = this.book.state.animals.get(n.animalId);
-        if (!facts) return [];
-        const groupId = groupOn(facts, today);
-        return [
-          {
-            tag: tagView(facts, today),
-            gain: gainView(n.gain, n.lineKgPerDay, 'below'),
-            groupMedianKgPerDay: n.groupMedianKgPerDay,
-            groupSize: n.groupSize,
-            isSmallGroup: n.isSmallGroup,
-            groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
-          },
-        ];
-      });
+  private notGrowing(rows: readonly NotGrowing[], today: Day): NotGrowingView[] {
+    return rows.flatMap((n) => {
+      const facts = this.book.state.animals.get(n.animalId);
+      if (!facts) return [];
+      const groupId = groupOn(facts, today);
+      return [
+        {
+          tag: tagView(facts, today),
+          gain: gainView(n.gain, n.lineKgPerDay, 'below'),
+          groupMedianKgPerDay: n.groupMedianKgPerDay,
+          groupSize: n.groupSize,
+          isSmallGroup: n.isSmallGroup,
+          groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
+        },
+      ];
+    });
   }
 
   private lookAt(present: readonly AnimalFacts[], today: Day): LookAt[] {
@@ -207,6 +223,6 @@ export class TodayService {
       const message = record.sex === 'female' ? this.pages.alarm(facts, addDays(today, -DOUBT_DAYS)) : null;
       if (message !== null) list.push({ kind: 'adult-alarm', tag: tagView(facts, today), message });
     }
-    return list.slice(0, ROWS);
+    return list;
   }
 }

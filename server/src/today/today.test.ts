@@ -1,5 +1,18 @@
 import type { TodayView, YearBandView } from '@yaylak/contract';
-import { aJob, aGroup, arrival, get, move, testApp, TODAY, uuid, weight, type TestApp } from '../tests/testApp';
+import {
+  aJob,
+  aGroup,
+  aProduct,
+  arrival,
+  get,
+  move,
+  testApp,
+  TODAY,
+  treatment,
+  uuid,
+  weight,
+  type TestApp,
+} from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {
@@ -78,4 +91,17 @@ it('weaves births and the rearing after them into the lane of the species, over 
   const goats = band.lanes.find((l) => l.species === 'goat');
   expect(goats?.blocks.map((b) => b.kind)).toEqual(['births', 'rearing']);
   expect(goats?.blocks[0]).toMatchObject({ batchFrom: '2025-12-29', young: 2 });
+});
+
+it('sends the first of a long list and says how many more there are, and the whole when it is asked for', async () => {
+  const product = await aProduct(t);
+  const ewes = Array.from({ length: 45 }, () => uuid());
+  await t.post(...ewes.flatMap((id) => [arrival(id), treatment(id, product, { meatDays: 14 })]));
+  const first = await today();
+  expect(first.withheld).toHaveLength(40);
+  expect(first.more).toEqual({ notGrowing: 0, withheld: 5, lookAt: 0 });
+  const whole = await get<TodayView>(t, '/api/today?all=withheld');
+  expect(new Set(whole.withheld.map((w) => w.tag.animalId))).toEqual(new Set(ewes));
+  expect(whole.more.withheld).toBe(0);
+  await get(t, '/api/today?all=everything', 400);
 });

@@ -12,6 +12,7 @@ import type {
   DamQuery,
   DamView,
   LifeView,
+  LongList,
   LittersQuery,
   LittersView,
   RearingView,
@@ -85,6 +86,12 @@ export const forgetDayApart = (client: QueryClient): void =>
   void client.setQueryData<HoldingRead>(['holding'], (read) => {
     const { dayApart: _, ...rest } = read ?? ({} as HoldingRead);
     return read && rest;
+  });
+/** One of Today's long lists, whole; under the key of Today, so that it is read again with it. */
+export const todayWholeQuery = (all: LongList) =>
+  queryOptions({
+    queryKey: ['today', { all }],
+    queryFn: ({ signal }) => ask<TodayView>(`/api/today?all=${all}`, { signal }),
   });
 export const todayQuery = queryOptions({
   queryKey: ['today'],

@@ -48,6 +48,7 @@ export function Shell() {
       today.heats.length +
       today.openJobs.length +
       today.lookAt.length +
+      today.more.lookAt +
       outbox.refused.length
     : 0;
   usePlaceKeys();

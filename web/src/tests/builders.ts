@@ -238,6 +238,7 @@ export const aToday = (change: Partial<TodayView> = {}): TodayView => ({
   withheld: [],
   openJobs: [],
   lookAt: [],
+  more: { notGrowing: 0, withheld: 0, lookAt: 0 },
   head: [],
   ...change,
 });

@@ -1,4 +1,5 @@
 import type { WithheldView } from '@yaylak/contract';
+import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../parts/Button';
 import { HeldBar } from '../../parts/HeldBar';
@@ -6,8 +7,15 @@ import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { Heading, Item, Rows } from '../../parts/rows';
 
+interface Props {
+  readonly rows: readonly WithheldView[];
+  /** What shows the rest. */
+  readonly more: ReactNode;
+  readonly today: string;
+}
+
 /** Whose meat or milk may not be used yet. */
-export function Held({ rows, today }: { readonly rows: readonly WithheldView[]; readonly today: string }) {
+export function Held({ rows, more, today }: Props) {
   const navigate = useNavigate();
   if (rows.length === 0) return null;
   return (
@@ -35,6 +43,7 @@ export function Held({ rows, today }: { readonly rows: readonly WithheldView[]; 
           </Item>
         ))}
       </Rows>
+      {more}
     </section>
   );
 }

@@ -1,4 +1,5 @@
 import type { NotGrowingView } from '@yaylak/contract';
+import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
@@ -6,8 +7,14 @@ import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { fullDate, gainText, gramsPerDay } from '../../words/format';
 
+interface Props {
+  readonly rows: readonly NotGrowingView[];
+  /** What shows the rest. */
+  readonly more: ReactNode;
+}
+
 /** Young that surely gain under half of their contemporaries' median. */
-export function NotGrowing({ rows }: { readonly rows: readonly NotGrowingView[] }) {
+export function NotGrowing({ rows, more }: Props) {
   return (
     <Panel>
       <h2>Not growing as they should</h2>
@@ -40,6 +47,7 @@ export function NotGrowing({ rows }: { readonly rows: readonly NotGrowingView[] 
           );
         })}
       </List>
+      {more}
     </Panel>
   );
 }

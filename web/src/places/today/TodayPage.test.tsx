@@ -252,3 +252,30 @@ describe('mating', () => {
     expect(screen.queryByRole('heading', { name: 'Mating' })).toBeNull();
   });
 });
+
+it('shows the first of a long list, and all of it when asked', async () => {
+  const held = (text: string): TodayView['withheld'][number] => ({
+    tag: aTag(text),
+    species: 'sheep',
+    groupName: null,
+    of: 'meat',
+    from: '2026-11-20',
+    until: '2026-12-04',
+    clearFrom: '2026-12-05',
+    product: 'White drench',
+  });
+  const both = [held('24-0001'), held('24-0002')];
+  const { user } = await show(
+    {},
+    {
+      'GET /api/today': ({ query }: { query: URLSearchParams }) =>
+        query.get('all') === 'withheld'
+          ? aToday({ head, withheld: both })
+          : aToday({ head, withheld: both.slice(0, 1), more: { notGrowing: 0, withheld: 1, lookAt: 0 } }),
+    },
+  );
+  expect(screen.queryByRole('button', { name: 'Remedies of 24-0002' })).toBeNull();
+  await user.click(screen.getByRole('button', { name: 'and 1 more' }));
+  expect(await screen.findByRole('button', { name: 'Remedies of 24-0002' })).toBeVisible();
+  expect(screen.queryByRole('button', { name: /^and / })).toBeNull();
+});

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import type { TodayView } from '@yaylak/contract';
 import { SPECIES_WORDS } from '@yaylak/core';
 import { Link, useNavigate } from 'react-router';
 import { todayQuery } from '../../api/queries';
@@ -16,16 +17,24 @@ import { DueRows } from './DueRows';
 import { Held } from './Held';
 import { MatingRows } from './MatingRows';
 import { NotGrowing } from './NotGrowing';
+import { useWhole } from './useWhole';
 
 /** What is open now, what opens this week, who does not grow, what is unfinished. */
 export function TodayPage() {
   const { data, error, refetch } = useQuery(todayQuery);
-  const { refused } = useOutboxState();
-  const navigate = useNavigate();
   if (!data)
     return <Page title="Today">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+  return <Today data={data} />;
+}
+
+function Today({ data }: { readonly data: TodayView }) {
+  const { refused } = useOutboxState();
+  const navigate = useNavigate();
   const open = data.due.filter((d) => d.isOpen);
   const ahead = data.due.filter((d) => !d.isOpen);
+  const notGrowing = useWhole(data, 'notGrowing');
+  const withheld = useWhole(data, 'withheld');
+  const lookAt = useWhole(data, 'lookAt');
   const hasBook = data.head.some((h) => h.present > 0);
   return (
     <Page
@@ -33,7 +42,7 @@ export function TodayPage() {
       lead="Type a tag number anywhere to find that animal"
       aside={
         <>
-          <NotGrowing rows={data.notGrowing} />
+          <NotGrowing {...notGrowing} />
           <Panel>
             <h2>On the holding</h2>
             <FigureTable $isSum>
@@ -88,8 +97,9 @@ export function TodayPage() {
                 </Button>
               </Item>
             ))}
-            <LookAtList items={data.lookAt} today={data.on} />
+            <LookAtList items={lookAt.rows} today={data.on} />
           </Rows>
+          {lookAt.more}
         </section>
       ) : null}
       <BirthRows rows={data.births} today={data.on} />
@@ -103,7 +113,7 @@ export function TodayPage() {
           <DueRows work={open} today={data.on} />
         </section>
       ) : null}
-      <Held rows={data.withheld} today={data.on} />
+      <Held {...withheld} today={data.on} />
       {ahead.length > 0 ? (
         <section>
           <Heading>
