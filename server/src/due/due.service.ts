@@ -14,8 +14,6 @@ import {
   type Day,
   type PlanStep,
   type TestWay,
-  type Window,
-  type YearPlan,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { CarryingFemalesService } from '../carrying/carryingFemales.service';
@@ -32,8 +30,6 @@ import { YoungDueService } from './young.service';
 const LATE_DAYS = 14;
 /** A round of the plan and one of the rhythm closer than this are one. */
 const SAME_ROUND_DAYS = 45;
-/** Young born so many days outside the planned births are still of the season. */
-const BORN_SLACK_DAYS = 15;
 /** Steps of a plan that go by each female's own service once it is known. */
 const TOLD_BY_SERVICES: readonly string[] = ['test', 'count', 'nest'];
 const TEST_VERBS: Readonly<Record<TestWay, string>> = { blood: 'Take blood of', scan: 'Scan', palpation: 'Feel' };
@@ -243,10 +239,11 @@ export class DueService {
 
   /** A step as work on those it was not done to yet; nothing when none is left. */
   private stepWork(laid: Laid, step: PlanStep, females: readonly AnimalFacts[], today: Day): DueWork[] {
-    const { record, plan, steps } = laid;
+    const { record, plan } = laid;
     const group = plan.groupId === undefined ? undefined : this.book.state.groups.get(plan.groupId);
-    const births = steps.find((s) => s.kind === 'births' && s.litter === step.litter)?.window;
-    const all = this.whoFor(plan, step, females, births).filter((f) => isPresent(f, today));
+    const all = this.season.whoFor(laid, step, females).filter((f) => isPresent(f, today));
+    // Who of the young is weaned goes by each, as under Rearing.
+    if (step.kind === 'weaning' && all.length > 0) return [];
     const animals = all.filter((f) => this.season.doneOn(laid, step, f) === undefined);
     if (all.length > 0 && animals.length === 0) return [];
     const done = all.length - animals.length;
@@ -276,33 +273,6 @@ export class DueService {
         steps: [{ planId: record.id, key: step.key }],
       },
     ];
-  }
-
-  /** Whom a step is done to: the males, the young of the season, the dams that gave birth, or the females. */
-  private whoFor(
-    { species, matingOn }: YearPlan,
-    step: PlanStep,
-    females: readonly AnimalFacts[],
-    births: Window | undefined,
-  ): readonly AnimalFacts[] {
-    if (step.kind === 'male-check')
-      return this.season.malesHere(species, matingOn, SPECIES_WORDS[species].grownFromDays);
-    if (step.kind !== 'weaning' && step.kind !== 'processing') return females;
-    const young = females.flatMap((f) =>
-      [...(this.book.state.youngByParent.get(f.record.id) ?? [])].flatMap(
-        (id) => this.book.state.animals.get(id) ?? [],
-      ),
-    );
-    const ofSeason = young.filter(
-      ({ record: { bornOn } }) =>
-        bornOn !== undefined &&
-        births !== undefined &&
-        bornOn >= births.opens - BORN_SLACK_DAYS &&
-        bornOn <= births.closes + BORN_SLACK_DAYS,
-    );
-    if (step.kind === 'weaning') return ofSeason;
-    const dams = new Set(ofSeason.map((f) => f.record.damId));
-    return females.filter((f) => dams.has(f.record.id));
   }
 }
 

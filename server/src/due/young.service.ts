@@ -28,7 +28,7 @@ export class YoungDueService {
   ) {}
 
   list(today: Day): DueWork[] {
-    return [...this.afterBirth(today), ...this.rearing(today)];
+    return [...this.afterBirth(today), ...this.weaning(today), ...this.rearing(today)];
   }
 
   /** First handling of young, and dams that go on to the next pen with them. */
@@ -74,24 +74,45 @@ export class YoungDueService {
     ];
   }
 
-  /** Litters that are weighed by the day, and young that are to be weaned where no plan says when. */
+  /** Young that are to be weaned, of species that are weaned as a group: those Rearing says it of. */
+  private weaning(today: Day): DueWork[] {
+    const ready = SPECIES.filter((s) => !isByLitter(this.book.state.settings(s))).flatMap((species) =>
+      this.litters.withDams(species).flatMap((litter) =>
+        this.litters.plans(litter).flatMap(({ id, isReady, step, window }) => {
+          const facts = this.book.state.animals.get(id);
+          return isReady && facts ? [{ facts, what: step, window }] : [];
+        }),
+      ),
+    );
+    return batches(this.book.state, ready, today).map((batch): DueWork => {
+      const verb = batch.why[0] === 'first' ? 'Keep off the milk' : 'Wean';
+      return {
+        ...batch,
+        key: `wean ${batch.key}`,
+        does: [verb],
+        why: ['of age to be weaned'],
+        job: {
+          name: `${verb} ${batch.who}`,
+          stations: ['weigh'],
+          settings: { weigh: { method: 'scale' } },
+          gates: [],
+        },
+        steps: [],
+      };
+    });
+  }
+
+  /** Litters that are weighed by the day, and who of them is to be weaned. */
   private rearing(today: Day): DueWork[] {
     return SPECIES.flatMap((species): DueWork[] => {
-      // Litters that are weighed by the day are weaned by what each weighs, and not by the plan's day.
-      const isPlanned =
-        !isByLitter(this.book.state.settings(species)) &&
-        this.season
-          .laid()
-          .some(
-            (l) => l.plan.species === species && l.steps.some((s) => s.kind === 'weaning' && s.window.closes >= today),
-          );
+      const byLitter = isByLitter(this.book.state.settings(species));
       return this.litters.withDams(species).flatMap((litter): DueWork[] => {
         const { dam, bornOn, young } = litter;
         const name = dam ? (mainIdentifier(dam)?.identifier.text ?? 'a dam') : 'those reared by hand';
         const path = `/rearing?species=${species}&litter=${dam?.record.id ?? 'by-hand'}`;
         const base = { group: null, species, job: null, steps: [], isOpen: true };
         const how = this.litters.toWeigh(litter, this.litters.now(litter));
-        const ready = isPlanned ? [] : this.litters.plans(litter).filter((p) => p.isReady);
+        const ready = byLitter ? this.litters.plans(litter).filter((p) => p.isReady) : [];
         const count = (n: number): string => `${n} ${fieldWord({ species, sex: 'unknown' }, 0, n > 1)} of ${name}`;
         return [
           ...(how === undefined

@@ -5,6 +5,7 @@ import {
   isoOf,
   isPresent,
   layOut,
+  SPECIES_WORDS,
   type AnimalFacts,
   type ConditionStage,
   type Day,
@@ -20,7 +21,7 @@ import type { PlanRecord } from '../book/holdingState';
 import { Clock } from '../common/clock';
 import { HoldingService } from '../holding/holding.service';
 
-/** What was done so many days before its window or after it still belongs to it. */
+/** What was done, or born, so many days before its window or after it still belongs to it. */
 const SLACK_DAYS = 15;
 
 export interface Laid {
@@ -166,7 +167,28 @@ export class SeasonService {
   }
 
   private happened(laid: Laid, step: PlanStep, females: readonly AnimalFacts[]): Happened | undefined {
-    return spread(females.map((f) => this.doneOn(laid, step, f)));
+    return spread(this.whoFor(laid, step, females).map((f) => this.doneOn(laid, step, f)));
+  }
+
+  /** Whom a step is done to: the males, the young of the season, the dams that gave birth, or the females. */
+  whoFor({ plan, steps }: Laid, step: PlanStep, females: readonly AnimalFacts[]): readonly AnimalFacts[] {
+    const { species, matingOn } = plan;
+    if (step.kind === 'male-check') return this.malesHere(species, matingOn, SPECIES_WORDS[species].grownFromDays);
+    if (step.kind !== 'weaning' && step.kind !== 'processing') return females;
+    const births = steps.find((s) => s.kind === 'births' && s.litter === step.litter)?.window;
+    const ofSeason = females
+      .flatMap((f) => [...(this.book.state.youngByParent.get(f.record.id) ?? [])])
+      .flatMap((id) => this.book.state.animals.get(id) ?? [])
+      .filter(
+        ({ record: { bornOn } }) =>
+          bornOn !== undefined &&
+          births !== undefined &&
+          bornOn >= births.opens - SLACK_DAYS &&
+          bornOn <= births.closes + SLACK_DAYS,
+      );
+    if (step.kind === 'weaning') return ofSeason;
+    const dams = new Set(ofSeason.map((f) => f.record.damId));
+    return females.filter((f) => dams.has(f.record.id));
   }
 
   /** The day a step was done on an animal, as far as the book tells: born, scored, given, sampled. */

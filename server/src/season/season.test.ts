@@ -111,6 +111,24 @@ describe('a plan', () => {
     });
   });
 
+  it('looks at the males for their check, and at the young for the weaning', async () => {
+    const group = await aGroup(t, 'Upland flock');
+    const [ewe] = await ewesIn(group, 1);
+    const [ram, lamb] = [uuid(), uuid()];
+    await t.post(
+      arrival(ram, { sex: 'male', bornOn: '2022-03-01', on: '2022-03-01' }),
+      arrival(lamb, { damId: ewe, bornOn: '2026-03-12', on: '2026-03-12' }),
+      // A look at the ewe's mouth is no check of the ram.
+      fact('look', ewe ?? '', { grades: { mouth: 'pass' }, on: '2025-08-19' }),
+      fact('male-check', ram, { grades: { feet: 'good' }, on: '2025-08-21' }),
+      fact('weaning', lamb, { isDone: true, on: '2026-06-20' }),
+    );
+    const wanted = { what: 'births', on: '2026-03-10' } as const;
+    const { happened } = await create(aPlan({ groupId: group, wanted, matingOn: '2025-10-14' }));
+    expect(happened['male-check']).toEqual({ from: '2025-08-21', to: '2025-08-21', head: 1 });
+    expect(happened.weaning).toEqual({ from: '2026-06-20', to: '2026-06-20', head: 1 });
+  });
+
   it('stands pale in the band of the year', async () => {
     const plan = await create(aPlan());
     const band = await get<YearBandView>(t, '/api/year-band');

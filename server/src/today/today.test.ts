@@ -1,4 +1,4 @@
-import type { TodayView, YearBandView } from '@yaylak/contract';
+import type { RearingView, TodayView, YearBandView } from '@yaylak/contract';
 import {
   aJob,
   aGroup,
@@ -104,4 +104,45 @@ it('sends the first of a long list and says how many more there are, and the who
   expect(new Set(whole.withheld.map((w) => w.tag.animalId))).toEqual(new Set(ewes));
   expect(whole.more.withheld).toBe(0);
   await get(t, '/api/today?all=everything', 400);
+});
+
+it('asks for the weaning of those Rearing says are of age, planned or not', async () => {
+  const [planned, other] = [await aGroup(t, 'Planned'), await aGroup(t, 'Others')];
+  const born = { bornOn: '2026-08-15', on: '2026-08-15' };
+  const lambs = await Promise.all(
+    [planned, planned, other].map(async (group, i) => {
+      const [ewe, lamb] = [uuid(), uuid()];
+      const late = i === 1 ? { bornOn: '2026-09-20', on: '2026-09-20' } : born;
+      await t.post(
+        arrival(ewe, { bornOn: '2023-03-01', on: '2023-03-01' }),
+        move(ewe, group, '2024-03-01'),
+        arrival(lamb, { damId: ewe, ...late }),
+        move(lamb, group, late.on),
+      );
+      return lamb;
+    }),
+  );
+  const plan = { kind: 'season', name: 'Autumn lambs', species: 'sheep', groupId: planned, females: 2 };
+  const wanted = { what: 'births', on: '2026-08-12' };
+  await t
+    .http()
+    .post('/api/season/plans')
+    .send({
+      ...plan,
+      id: uuid(),
+      wanted,
+      matingOn: '2026-03-18',
+      flushing: 'none',
+      cycles: 2,
+      doses: [],
+      shifts: {},
+      done: {},
+    })
+    .expect(201);
+  // Weaned from 90 days on: born on 15 August they are 100 days old, on 20 September 64.
+  const asked = (await today()).due.filter((d) => d.does.includes('Wean')).flatMap((d) => d.animalIds);
+  const rearing = await get<RearingView>(t, '/api/rearing?species=sheep');
+  const ready = rearing.litters.flatMap((l) => l.young).filter((y) => y.weaning.isReady);
+  expect(new Set(asked)).toEqual(new Set([lambs[0], lambs[2]]));
+  expect(new Set(ready.map((y) => y.tag.animalId))).toEqual(new Set(asked));
 });
