@@ -238,26 +238,23 @@ describe('serving', () => {
   });
 });
 
-it('young males are moved away from the females all at once', async () => {
+it('young males that are due are moved away from the females, a group at a time, and the later ones are told', async () => {
+  const window = { opens: '2026-11-01', bestFrom: '2026-11-10', bestTo: '2026-11-19', closes: '2026-11-28' };
+  const due = { tag: OTHER, groupId: 'g1', groupName: 'Kids', window, isOpen: true, isLate: true };
+  const later = { ...due, tag: BUCK, isOpen: false, isLate: false, window: { ...window, opens: '2026-12-08' } };
   const { user, entries } = await show(
-    {
-      partings: [
-        {
-          tag: OTHER,
-          groupId: 'g1',
-          groupName: 'Kids',
-          window: { opens: '2026-11-01', bestFrom: '2026-11-10', bestTo: '2026-11-19', closes: '2026-11-28' },
-          isOpen: true,
-          isLate: true,
-        },
-      ],
-    },
+    { partings: [due, later, { ...later, tag: DOE, groupId: 'g2', groupName: 'Growing hutches' }] },
     { 'GET /api/groups': [{ id: 'g9', name: 'Buck kids', species: 'goat', isClosed: false, version: 1, present: 0 }] },
   );
   await screen.findByRole('option', { name: 'Buck kids' });
+  expect(screen.getByRole('heading', { name: 'Part from the females in Kids: 1 now' })).toBeVisible();
+  expect(screen.getByText(/1 more from 8 Dec on/)).toBeVisible();
+  expect(
+    screen.getByRole('heading', { name: 'Part from the females in Growing hutches: 1 from 8 Dec on' }),
+  ).toBeVisible();
   await user.click(screen.getByRole('button', { name: 'Move them' }));
   expect(await screen.findByRole('alert')).toHaveTextContent('Choose the group they go to.');
-  await user.selectOptions(screen.getByLabelText('Move all to'), 'g9');
+  await user.selectOptions(screen.getByLabelText('Move it to'), 'g9');
   await user.click(screen.getByRole('button', { name: 'Move them' }));
   await waitFor(() => expect(entries()).toMatchObject([{ type: 'move', animalId: 'f2', groupId: 'g9' }]));
 });
