@@ -33,8 +33,9 @@ import { LaboratoryService } from './laboratory.service';
 
 /** Seasons to choose among. */
 const SEASONS = 6;
-/** A season is one in which so many of those that could be were served. */
+/** A season is one in which so many of those that could be were served; one alone of several is a slip. */
 const MAIN_SHARE = 0.25;
+const MAIN_LEAST = 2;
 
 /** A season of mating: who was served in it, and who might have been. */
 interface SeasonRead {
@@ -72,7 +73,8 @@ export class CarryingService {
     // Nobody is awaited of a season long over, and its empty ones are no question any more.
     const isCurrent = chosen === main && open.length > 0;
     const awaited = new Set(open);
-    const unserved = base.filter((f) => isPresent(f, today) && !awaited.has(f));
+    // Who was served in it and is awaited no more has given birth.
+    const unserved = base.filter((f) => isPresent(f, today) && !awaited.has(f) && !chosen?.served.has(f));
     const present = isCurrent ? [...open, ...unserved] : [];
     const ids = new Set(present.map((f) => f.record.id));
     const { currency } = await this.holding.settings();
@@ -123,9 +125,11 @@ export class CarryingService {
     });
   }
 
-  /** The last season that is more than one or two served by the way. */
+  /** The last season that most of the herd went by, not one served by the way or by mistake. */
   private mainSeason(seasons: readonly SeasonRead[]): SeasonRead | undefined {
-    return seasons.find(({ served, base }) => served.size >= MAIN_SHARE * base.length) ?? seasons[0];
+    const isMain = ({ served, base }: SeasonRead): boolean =>
+      served.size >= Math.max(MAIN_SHARE * base.length, Math.min(MAIN_LEAST, base.length));
+    return seasons.find(isMain) ?? seasons[0];
   }
 
   /** Females of a species that are here and may carry, whenever they were served. */

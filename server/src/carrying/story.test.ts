@@ -174,3 +174,41 @@ describe('ewes with a ram', () => {
     expect((await scanned({ reason: 'the vet was here' }))[0]?.status).toBe('kept');
   });
 });
+
+it('one insemination by mistake turns no season: those in young stay in theirs', async () => {
+  const herdmates = [uuid(), uuid(), uuid()];
+  await t.post(...herdmates.map((id) => arrival(id, { species: 'goat', bornOn: '2023-04-01', on: '2023-04-01' })));
+  await t.post(...herdmates.map((id) => move(id, herd, '2024-04-01')));
+  const all = [doe, ...herdmates];
+  await t.post(
+    ...all.map((id, i) => fact('service', id, { on: `2026-09-0${i + 1}`, way: 'hand', maleIds: [buck] })),
+    // Two months later one of the four is inseminated by mistake.
+    fact('service', doe, {
+      on: '2026-11-15',
+      way: 'insemination',
+      maleIds: [other],
+      straw: 'X-1',
+      reason: 'by mistake',
+    }),
+  );
+  const page = await get<CarryingView>(t, '/api/carrying?species=goat');
+  expect(page.season).toBe('2026-09-01');
+  expect(page.curve).toMatchObject({ base: 4, notServed: 0 });
+  expect(page.females.map((f) => f.state)).not.toContain('not-served');
+});
+
+it('one that has given birth is not called not served', async () => {
+  const [mate, kid] = [uuid(), uuid()];
+  await t.post(
+    arrival(mate, { species: 'goat', bornOn: '2023-04-01', on: '2023-04-01' }),
+    move(mate, herd, '2024-04-01'),
+  );
+  await t.post(
+    serve('2026-06-20'),
+    fact('service', mate, { on: '2026-07-05', way: 'hand', maleIds: [buck] }),
+    arrival(kid, { species: 'goat', damId: doe, bornOn: '2026-11-17', on: '2026-11-17' }),
+  );
+  const { females, curve } = await get<CarryingView>(t, '/api/carrying?species=goat');
+  expect(females.map((f) => f.tag.animalId)).toEqual([mate]);
+  expect(females.filter((f) => f.state === 'not-served')).toHaveLength(curve?.notServed ?? -1);
+});
