@@ -35,7 +35,10 @@ export function FosterSheet({ dam, species, young, today, onClose }: Props) {
   const [on, setOn] = useState(today);
   const [reason, setReason] = useState('');
   const [problem, setProblem] = useState<string>();
-  const others = (data?.recent ?? []).filter((b) => b.tag.animalId !== dam.animalId && b.species === species);
+  // One that died or left rears nobody, whatever she bore.
+  const others = (data?.recent ?? []).filter(
+    (b) => b.tag.animalId !== dam.animalId && b.species === species && b.goneOn === null,
+  );
   const [one, many] = SPECIES_WORDS[species].young.unknown;
   const submit = async (): Promise<void> => {
     const damId = to === BY_TAG ? found : to;

@@ -160,10 +160,13 @@ it('what is still to do of a birth is one press each', async () => {
 
 it('a young goes under another dam, or is written down as died of something', async () => {
   const other = aBirthSeen({ tag: EWE, entryId: 'b2', rears: 1, young: [] });
-  const { user, entries } = page(aView({ recent: [aBirthSeen(), other], expected: [], tonight: [] }));
+  const dead = aBirthSeen({ tag: aTag('22-0009'), entryId: 'b3', rears: 0, young: [], goneOn: '2026-11-20' });
+  const { user, entries } = page(aView({ recent: [aBirthSeen(), other, dead], expected: [], tonight: [] }));
   const row = within(await screen.findByRole('group', { name: 'Born of 22-0002' }));
   await user.click(row.getByRole('button', { name: 'Foster young of 22-0002' }));
   const foster = within(await screen.findByRole('dialog', { name: 'Foster lambs of 22-0002' }));
+  await foster.findByRole('option', { name: 'Clover: rears 1' });
+  expect(foster.queryByRole('option', { name: /22-0009/ })).toBeNull();
   await user.selectOptions(await foster.findByLabelText('To whom'), 'Clover: rears 1');
   await user.type(foster.getByLabelText('Why'), 'no milk');
   await user.click(foster.getByRole('button', { name: 'Write it down' }));
