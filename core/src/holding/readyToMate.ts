@@ -34,8 +34,7 @@ export interface ReadyContext {
 
 /** A score older than this says nothing of today. */
 const SCORE_DAYS = 150;
-/** A heat she was seen on so few days ago may still go on: it is not one that went by. */
-const HEAT_OVER_DAYS = 3;
+const HOURS_A_DAY = 24;
 /** From this probability on she is taken to be in young, and is not served by mistake. */
 const SURELY_CARRYING = 0.99;
 
@@ -48,12 +47,14 @@ function femaleToMate(facts: AnimalFacts, context: ReadyContext): FemaleToMate {
   const carrying = { spells: history.spells, lastBirthOn: history.lastBirthOn, prior, settings, today };
   const found = carryingOf(facts, carrying);
   const score = scores.at(-1);
+  const standing = Math.ceil(settings.standingHeatHours.to / HOURS_A_DAY);
   return {
     bornOn: facts.record.bornOn,
     hasGivenBirth: history.hasGivenBirth,
     lastBirthOn: history.lastBirthOn,
     weight: history.hasGivenBirth ? undefined : weightToMate(facts, 'female', daily, settings),
-    heatsGoneBy: history.heats.filter((h) => addDays(dayOfMoment(h.lastSeenAt), HEAT_OVER_DAYS) <= today).length,
+    // A heat may still go on as long as one stands at the most: until then it has not gone by.
+    heatsGoneBy: history.heats.filter((h) => addDays(dayOfMoment(h.lastSeenAt), standing) <= today).length,
     wombSince: wombSince(facts, births, settings, now),
     score: score && today - score.on <= SCORE_DAYS ? score.score : undefined,
     served: found && {

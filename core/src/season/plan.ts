@@ -5,6 +5,13 @@ import type { Species, SpeciesSettings } from '../species';
 export const FLUSHING_SCHOOLS = { 'six-weeks': 42, 'three-weeks': 21, none: 0 } as const;
 export type FlushingSchool = keyof typeof FLUSHING_SCHOOLS;
 
+/** The school that flushes nearest to so many days before mating, the longer of two as near. */
+export function flushingSchoolOf(daysBefore: number): FlushingSchool {
+  const schools = Object.keys(FLUSHING_SCHOOLS) as FlushingSchool[];
+  const off = (s: FlushingSchool): number => Math.abs(FLUSHING_SCHOOLS[s] - daysBefore);
+  return schools.reduce((best, s) => (off(s) < off(best) ? s : best));
+}
+
 /** How soon a doe rabbit goes back to the buck after a birth, in days. */
 export const REMATING_SCHOOLS = { intensive: 11, middle: 28, easy: 42 } as const;
 export type RematingSchool = keyof typeof REMATING_SCHOOLS;

@@ -4,6 +4,7 @@ import {
   dayOf,
   expectedBirths,
   isoOf,
+  flushingSchoolOf,
   layOut,
   matingFor,
   movesWith,
@@ -350,4 +351,14 @@ describe('the plan of the year after', () => {
     // Third mating 10 January + 2 x 59 days, the fourth 59 days later.
     expect(isoOf(nextPlan(aCycle(), rabbit).matingOn)).toBe(isoOf(addDays(dayOf('2028-01-10'), 3 * 59)));
   });
+});
+
+it.each([
+  [42, 'six-weeks'],
+  [40, 'six-weeks'],
+  [21, 'three-weeks'],
+  [11, 'three-weeks'],
+  [0, 'none'],
+])('flushing %i days before mating is the school of %s', (days, school) => {
+  expect(flushingSchoolOf(days)).toBe(school);
 });

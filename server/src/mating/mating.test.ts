@@ -201,6 +201,21 @@ it('pairs carry their figure, and carriers are kept apart', async () => {
   expect(pair.ancestors.map((a) => [a.tag.animalId, a.inbreeding])).toEqual([[grandBuck, 0.125]]);
 });
 
+it('a heat has gone by when nobody stands any longer, by the holding’s figure', async () => {
+  const goneBy = async () => (await female(kid))?.reasons.map((r) => r.code).includes('heats-to-skip');
+  const seen = fact('heat', kid, { on: '2026-11-21', at: '2026-11-21T08:00', signs: ['stands'] });
+  await t.post(seen);
+  // Does stand up to 72 hours: on the 23rd it may go on still.
+  expect(await goneBy()).toBe(true);
+  const holding = (await t.http().get('/api/holding').expect(200)).body as { version: number };
+  const change = (species: object, version: number) =>
+    t.http().patch('/api/holding').send({ version, species }).expect(200);
+  const { body } = await change({ goat: { standingHeatHours: { from: 12, to: 36 } } }, holding.version);
+  expect(await goneBy()).toBe(false);
+  await change({}, (body as { version: number }).version);
+  await t.post({ ...fact('strike', kid, { entryId: seen.id }) });
+});
+
 it('a plan leaves out her whose womb is not clean, and says so', async () => {
   const waits = async (): Promise<readonly string[] | undefined> =>
     (await get<PairingView>('/pairing?species=goat')).females.find((f) => f.tag.animalId === doe)?.waits;

@@ -4,6 +4,7 @@ import {
   addDays,
   dayOf,
   FLUSHING_SCHOOLS,
+  flushingSchoolOf,
   isoOf,
   matingFor,
   parseDay,
@@ -43,7 +44,8 @@ interface Form {
   readonly what: 'births' | 'sale';
   readonly on: string;
   readonly saleAge: string;
-  readonly flushing: FlushingSchool;
+  /** Empty for what the holding does with the species. */
+  readonly flushing: FlushingSchool | '';
   readonly cycles: string;
   readonly doses: readonly { readonly name: string; readonly productId: string; readonly days: string }[];
   readonly matingOn: string;
@@ -59,7 +61,7 @@ const formOf = (facts: PlanFacts | undefined, today: string): Form => ({
   what: facts?.wanted?.what ?? 'births',
   on: facts?.wanted?.on ?? '',
   saleAge: facts?.wanted?.saleAgeDays === undefined ? '150' : String(facts.wanted.saleAgeDays),
-  flushing: facts?.flushing ?? 'six-weeks',
+  flushing: facts?.flushing ?? '',
   cycles: facts?.cycles === undefined ? '' : String(facts.cycles),
   doses: (facts?.doses ?? []).map((d) => ({
     name: d.name,
@@ -96,6 +98,7 @@ export function PlanSheet({ view, onClose, onKept }: Props) {
       (a.bornOn === null || dayOf(holding.today) - dayOf(a.bornOn) >= settings.femaleFirstMatingDays),
   ).length;
   const females = form.females === '' ? inBook : Number(form.females);
+  const flushing = form.flushing === '' ? flushingSchoolOf(settings.season.flushingBefore) : form.flushing;
   const cycles = form.cycles === '' ? settings.season.cycles : Number(form.cycles);
   const wantedOn = parseDay(form.on);
   const wanted = { what: form.what, ...(form.what === 'sale' ? { saleAgeDays: Number(form.saleAge) } : {}) };
@@ -131,7 +134,7 @@ export function PlanSheet({ view, onClose, onKept }: Props) {
       ...base,
       matingOn: isSameWish ? view.facts.matingOn : isoOf(malesIn),
       wanted: { ...wanted, on: form.on },
-      flushing: form.flushing,
+      flushing,
       cycles,
       doses: form.doses.map((d) => ({
         name: d.name.trim(),
@@ -284,7 +287,7 @@ export function PlanSheet({ view, onClose, onKept }: Props) {
               <Row $gap={3}>
                 <Choice
                   label="Flushing"
-                  value={form.flushing}
+                  value={flushing}
                   options={Object.keys(FLUSHING_SCHOOLS).map((s) => [
                     s as FlushingSchool,
                     FLUSHING_WORDS[s as FlushingSchool],

@@ -1,5 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { CreatePlan, PlanFacts, PlanView } from '@yaylak/contract';
+import { SPECIES_TABLE } from '@yaylak/core';
 import { aHolding, aPlanView } from '../../tests/builders';
 import { AWAY, no, renderPage, type Answers } from '../../tests/renderPage';
 import { YearPage } from './YearPage';
@@ -165,6 +166,20 @@ describe('a new plan', () => {
       cycles: 2,
       doses: [{ name: 'Own vaccine', daysBeforeBirth: 28 }],
     });
+  });
+
+  it('flushes as the holding does with the species, unless another way is chosen', async () => {
+    const sheep = { ...SPECIES_TABLE.sheep, season: { ...SPECIES_TABLE.sheep.season, flushingBefore: 21 } };
+    const { user, plans } = await show([], {
+      'GET /api/holding': aHolding({ species: { ...SPECIES_TABLE, sheep } }),
+    });
+    await user.click(screen.getAllByRole('button', { name: 'New plan' })[0] as HTMLElement);
+    const sheet = await screen.findByRole('dialog', { name: 'New plan' });
+    await user.clear(within(sheet).getByLabelText('Females'));
+    await user.type(within(sheet).getByLabelText('Females'), '12');
+    fireEvent.change(within(sheet).getByLabelText('On'), { target: { value: '2028-03-10' } });
+    await user.click(within(sheet).getByRole('button', { name: 'Plan it' }));
+    await waitFor(() => expect(plans()[0]?.facts).toMatchObject({ flushing: 'three-weeks' }));
   });
 
   it('of rabbits is a cycle by its school', async () => {
