@@ -31,5 +31,6 @@ export * from './tags';
 export * from './templates';
 export * from './today';
 export * from './shares';
+export * from './weights';
 export * from './words';
 export * from './origin';

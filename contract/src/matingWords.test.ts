@@ -1,11 +1,11 @@
 import { dayOf, proportion, type FemaleReason, type MaleReason, type PairRefusal, type Refusal } from '@yaylak/core';
-import { femaleReasonText, maleReasonText, pairText, percentText, refusalText } from '.';
+import { femaleReasonText, maleReasonText, pairText, percentText, refusalText, weightText } from '.';
 
 const day = dayOf('2026-11-05');
 
 it.each<[FemaleReason, string]>([
   [{ code: 'too-young', until: day }, 'too young'],
-  [{ code: 'too-light', kg: 26.04, neededKg: 33, until: undefined }, '26\u00a0kg, wants 33\u00a0kg first'],
+  [{ code: 'too-light', kg: 26.04, neededKg: 33, until: undefined }, '26.0\u00a0kg, wants 33.0\u00a0kg first'],
   [{ code: 'heats-to-skip', goneBy: 0, of: 1 }, 'let her first heat go by'],
   [{ code: 'heats-to-skip', goneBy: 1, of: 2 }, 'let 2 heats go by, 1 gone'],
   [{ code: 'resting', bornOn: day, until: day }, 'rests after the birth of 2026-11-05'],
@@ -15,12 +15,12 @@ it.each<[FemaleReason, string]>([
   [{ code: 'carrying', servedOn: day, probability: 0.904 }, 'served, likely in young (90\u00a0%)'],
   [{ code: 'carrying', servedOn: day, probability: 0.9996 }, 'served, likely in young (over 99\u00a0%)'],
 ])('a female: %j', (reason, words) => {
-  expect(femaleReasonText(reason)).toBe(words);
+  expect(femaleReasonText(reason, 'kg')).toBe(words);
 });
 
 it.each<[MaleReason, string]>([
   [{ code: 'too-young', until: day }, 'too young'],
-  [{ code: 'too-light', kg: 40, neededKg: 52.25, until: day }, '40\u00a0kg, wants 52.3\u00a0kg first'],
+  [{ code: 'too-light', kg: 40, neededKg: 52.25, until: day }, '40.0\u00a0kg, wants 52.3\u00a0kg first'],
   [{ code: 'failed-check', on: day, parts: ['feet', 'testicles'] }, 'not fit at the check: feet, testicles'],
   [{ code: 'not-checked', lastOn: undefined }, 'never checked'],
   [{ code: 'not-checked', lastOn: day }, 'last checked 2026-11-05'],
@@ -28,7 +28,24 @@ it.each<[MaleReason, string]>([
   [{ code: 'low-share', share: proportion(3, 12) ?? never() }, 'only 25\u00a0% of 12 took'],
   [{ code: 'resting', until: day }, 'rests until 2026-11-05, many services this week'],
 ])('a male: %j', (reason, words) => {
-  expect(maleReasonText(reason)).toBe(words);
+  expect(maleReasonText(reason, 'kg')).toBe(words);
+});
+it('weights of reasons are in pounds where the holding weighs in pounds', () => {
+  const light = { code: 'too-light', kg: 40, neededKg: 52.25, until: day } as const;
+  expect(femaleReasonText(light, 'lb')).toBe('88.2\u00a0lb, wants 115.2\u00a0lb first');
+  expect(maleReasonText(light, 'lb')).toBe('88.2\u00a0lb, wants 115.2\u00a0lb first');
+});
+it.each([
+  [27.2, 'kg', undefined, '27.2\u00a0kg'],
+  [640.4, 'kg', 'cattle', '640\u00a0kg'],
+  [-0.02, 'kg', 'sheep', '0.0\u00a0kg'],
+  [-1.5, 'kg', 'sheep', '\u22121.5\u00a0kg'],
+  [27.2, 'lb', 'sheep', '60.0\u00a0lb'],
+  [0.742, 'kg', 'rabbit', '742\u00a0g'],
+  // 742 g are 26.173 ounces.
+  [0.742, 'lb', 'rabbit', '26.2\u00a0oz'],
+] as const)('%d kg, weighed in %s, of %s: %s', (kg, unit, species, text) => {
+  expect(weightText(kg, unit, species)).toBe(text);
 });
 function never(): never {
   throw new Error('there is a share of twelve');

@@ -1,15 +1,14 @@
-import { isoOf, type FemaleReason, type MaleReason } from '@yaylak/core';
+import { isoOf, type FemaleReason, type MaleReason, type WeightUnit } from '@yaylak/core';
 import { chanceText, percentText } from './shares';
-
-const kgText = (kg: number): string => `${Math.round(kg * 10) / 10}\u00a0kg`;
+import { weightText } from './weights';
 
 /** Why a female is not mated, or not yet. */
-export function femaleReasonText(reason: FemaleReason): string {
+export function femaleReasonText(reason: FemaleReason, unit: WeightUnit): string {
   switch (reason.code) {
     case 'too-young':
       return 'too young';
     case 'too-light':
-      return `${kgText(reason.kg)}, wants ${kgText(reason.neededKg)} first`;
+      return `${weightText(reason.kg, unit)}, wants ${weightText(reason.neededKg, unit)} first`;
     case 'heats-to-skip':
       return reason.of === 1 ? 'let her first heat go by' : `let ${reason.of} heats go by, ${reason.goneBy} gone`;
     case 'resting':
@@ -26,12 +25,12 @@ export function femaleReasonText(reason: FemaleReason): string {
 }
 
 /** Why a male is not used, or only with a doubt. */
-export function maleReasonText(reason: MaleReason): string {
+export function maleReasonText(reason: MaleReason, unit: WeightUnit): string {
   switch (reason.code) {
     case 'too-young':
       return 'too young';
     case 'too-light':
-      return `${kgText(reason.kg)}, wants ${kgText(reason.neededKg)} first`;
+      return `${weightText(reason.kg, unit)}, wants ${weightText(reason.neededKg, unit)} first`;
     case 'failed-check':
       return `not fit at the check: ${reason.parts.join(', ')}`;
     case 'not-checked':

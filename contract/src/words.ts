@@ -1,5 +1,6 @@
 import {
   fromKg,
+  scaleUnit,
   SPECIES_WORDS,
   type ParentageFault,
   type ParentRole,
@@ -7,6 +8,7 @@ import {
   type PairRefusal,
   type Refusal,
   type Relation,
+  type ScaleUnit,
   type WeightUnit,
   type ChangeRefusal,
   type SexEvidence,
@@ -56,7 +58,7 @@ export function refusalText(
     case 'weight-not-positive':
       return `A weight of ${shown(Number(value), unit)} cannot be. Type what the scale says.`;
     case 'weight-too-high':
-      return `${shown(Number(value), unit)} is more than any ${SPECIES_WORDS[refusal.species].plural} weigh here (up to ${shown(refusal.heaviestKg, unit)}). Check the figure, or raise the limit under Holding.`;
+      return `${shown(Number(value), scaleUnit(refusal.species, unit))} is more than any ${SPECIES_WORDS[refusal.species].plural} weigh here (up to ${shown(refusal.heaviestKg, scaleUnit(refusal.species, unit))}). Check the figure, or raise the limit under Holding.`;
     case 'unknown-job':
       return 'The job this was recorded in is not in the book. Start a job, or record it outside one.';
     case 'unknown-product':
@@ -102,9 +104,9 @@ export function refusalText(
     case 'later-than-now':
       return `${value.replace('T', ' ')} is later than now. Correct the day or the time.`;
     case 'held-back':
-      return `${capital(nameOf(value))} is not ready to mate: ${refusal.reasons.map(femaleReasonText).join('; ')}. Choose another, or give a reason.`;
+      return `${capital(nameOf(value))} is not ready to mate: ${refusal.reasons.map((r) => femaleReasonText(r, unit)).join('; ')}. Choose another, or give a reason.`;
     case 'male-held-back':
-      return `${capital(nameOf(value))} is not ready to be used: ${refusal.reasons.map(maleReasonText).join('; ')}. Choose another, or give a reason.`;
+      return `${capital(nameOf(value))} is not ready to be used: ${refusal.reasons.map((r) => maleReasonText(r, unit)).join('; ')}. Choose another, or give a reason.`;
     case 'not-with-these':
       return `${capital(nameOf(value))} should not run with ${listed(refusal.femaleIds.map(nameOf))}: too closely related, or too young. Move them out first, or give a reason.`;
     case 'does-not-carry':
@@ -172,7 +174,7 @@ export const RELATION_WORDS: Readonly<Record<Relation, string>> = {
   grandyoung: 'grandson',
 };
 
-const shown = (kg: number, unit: WeightUnit): string => `${Math.round(fromKg(kg, unit) * 100) / 100}\u00a0${unit}`;
+const shown = (kg: number, unit: ScaleUnit): string => `${Math.round(fromKg(kg, unit) * 100) / 100}\u00a0${unit}`;
 const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
 /** Why an electronic number was not taken. */

@@ -14,8 +14,8 @@ export const KG_PER_LB = 0.45359237;
 export const OZ_PER_LB = 16;
 export const GRAMS_PER_KG = 1000;
 
-/** A holding's unit, or grams where a species is too small for kilograms. */
-export type ScaleUnit = WeightUnit | 'g';
+/** A holding's unit, or grams and ounces where a species is too small for kilograms and pounds. */
+export type ScaleUnit = WeightUnit | 'g' | 'oz';
 
 /** Kilograms of a figure typed in `from`. */
 export const toKg = (value: number, from: ScaleUnit): number => (value * PER_UNIT[from].times) / PER_UNIT[from].over;
@@ -28,4 +28,5 @@ const PER_UNIT: Readonly<Record<ScaleUnit, { readonly times: number; readonly ov
   kg: { times: 1, over: 1 },
   lb: { times: KG_PER_LB, over: 1 },
   g: { times: 1, over: GRAMS_PER_KG },
+  oz: { times: KG_PER_LB, over: OZ_PER_LB },
 };

@@ -102,4 +102,4 @@ export function fieldWord(
 
 /** The unit a species is weighed in on a holding that weighs in kilograms or pounds. */
 export const scaleUnit = (species: Species | undefined, unit: WeightUnit): ScaleUnit =>
-  unit === 'kg' && species !== undefined && SPECIES_WORDS[species].isInGrams ? 'g' : unit;
+  species === undefined || !SPECIES_WORDS[species].isInGrams ? unit : unit === 'kg' ? 'g' : 'oz';

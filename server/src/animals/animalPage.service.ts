@@ -1,6 +1,15 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import type { AnimalView, BiasView, DueView, Entry, GainView, TagView, TimelineItem } from '@yaylak/contract';
+import {
+  weightText,
+  type AnimalView,
+  type BiasView,
+  type DueView,
+  type Entry,
+  type GainView,
+  type TagView,
+  type TimelineItem,
+} from '@yaylak/contract';
 import {
   biasKey,
   isGuess,
@@ -191,7 +200,7 @@ export class AnimalPageService {
       grown,
       this.book.state.litters.of(id).map((l) => l.bornOn),
     );
-    return alarm ? alarmText(alarm) : null;
+    return alarm ? alarmText(alarm, (kg) => weightText(kg, this.book.state.unit, species)) : null;
   }
 
   /** The biases by which guesses among its weights were set right. */
@@ -259,8 +268,9 @@ export class AnimalPageService {
 const plainGain = (gain: Gain): GainView | null => (gain.kind === 'gain' ? gainView(gain, null, 'no-group') : null);
 
 /** An adult alarm in words with its figures. */
-function alarmText(alarm: NonNullable<ReturnType<typeof adultAlarm>>): string {
-  if (alarm.kind === 'fall')
-    return `Lost ${Math.round(alarm.share * 100)}\u00a0% in ${alarm.days} days, from ${alarm.fromKg.toFixed(1)} to ${alarm.kg.toFixed(1)}\u00a0kg. Look at teeth, gut and feet.`;
-  return `${alarm.kg.toFixed(1)}\u00a0kg is ${Math.round(alarm.share * 100)}\u00a0% of the usual ${alarm.usualKg.toFixed(1)}\u00a0kg for the time of year. Look at teeth, gut and feet.`;
+function alarmText(alarm: NonNullable<ReturnType<typeof adultAlarm>>, weight: (kg: number) => string): string {
+  const percent = `${Math.round(alarm.share * 100)}\u00a0%`;
+  return alarm.kind === 'fall'
+    ? `Lost ${percent} in ${alarm.days} days, from ${weight(alarm.fromKg)} to ${weight(alarm.kg)}. Look at teeth, gut and feet.`
+    : `${weight(alarm.kg)} is ${percent} of the usual ${weight(alarm.usualKg)} for the time of year. Look at teeth, gut and feet.`;
 }

@@ -118,7 +118,9 @@ export class AnimalsService {
       const record = changed(facts.record, change);
       const refusal = checkChange(facts, record, this.book.state.view(this.clock.today(), this.clock.moment()));
       if (refusal)
-        throw badFields([{ field: refusal.field, message: refusalText(refusal, (a) => this.book.nameOf(a)) }]);
+        throw badFields([
+          { field: refusal.field, message: refusalText(refusal, (a) => this.book.nameOf(a), this.book.state.unit) },
+        ]);
       await this.book.transact((em) => em.nativeUpdate(AnimalEntity, { id }, rowOf(record)));
       this.book.setRecord(record);
       return this.row(this.find(id));

@@ -167,7 +167,7 @@ describe('the page of an animal', () => {
       weight(ewe, '2026-10-20', 60),
       weight(ewe, '2026-11-10', 54),
     );
-    expect((await page(ewe)).alarm).toContain('Lost 10\u00a0% in 21 days, from 60.0 to 54.0\u00a0kg');
+    expect((await page(ewe)).alarm).toContain('Lost 10\u00a0% in 21 days, from 60.0\u00a0kg to 54.0\u00a0kg');
   });
 
   it('is not there for an id nobody has, and says so', async () => {

@@ -338,6 +338,11 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
   }
 
   private refused(id: string, refusal: Refusal): EntryAnswer {
-    return { id, status: 'refused', message: refusalText(refusal, (animal) => this.nameOf(animal)), refusal };
+    return {
+      id,
+      status: 'refused',
+      message: refusalText(refusal, (animal) => this.nameOf(animal), this.state.unit),
+      refusal,
+    };
   }
 }

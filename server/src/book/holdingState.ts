@@ -38,6 +38,7 @@ import {
   type SpeciesOverrides,
   type SpeciesSettings,
   type TestedFemale,
+  type WeightUnit,
 } from '@yaylak/core';
 import {
   ENTRY_TYPES,
@@ -112,6 +113,7 @@ export class HoldingState {
   private readonly wearers = new Map<string, Set<string>>();
   private readonly groupMembers = new Map<string, Set<string>>();
   private settingsTable = withOverrides({});
+  private weightUnit: WeightUnit = 'kg';
   private presentOn: Day | undefined;
   private readonly presentThen: Whole<readonly AnimalFacts[]>;
   /** Who is kin to whom. */
@@ -196,6 +198,16 @@ export class HoldingState {
 
   setOverrides(overrides: SpeciesOverrides): void {
     this.settingsTable = withOverrides(overrides);
+    this.changedAll();
+  }
+
+  /** What the holding weighs in, for words. */
+  get unit(): WeightUnit {
+    return this.weightUnit;
+  }
+
+  setUnit(unit: WeightUnit): void {
+    this.weightUnit = unit;
     this.changedAll();
   }
 

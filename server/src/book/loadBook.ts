@@ -47,6 +47,7 @@ export async function loadBook(em: EntityManager, today: Day, before: HoldingSta
     const { leftOut, species, findings: found } = soundSettings(holding);
     findings.push(...found);
     state.setOverrides(species);
+    state.setUnit(holding.unit === 'lb' ? 'lb' : 'kg');
     if (holding.scorers && !leftOut.includes('scorers')) state.setScorers(holding.scorers);
   }
   for (const g of await groupsInOrder(em))

@@ -1,6 +1,6 @@
-import type { HoldingView, NextNumbers } from '@yaylak/contract';
+import type { AnimalView, HoldingView, MatingView, NextNumbers } from '@yaylak/contract';
 import { SPECIES_TABLE } from '@yaylak/core';
-import { arrival, get, tag, testApp, uuid, type TestApp } from '../tests/testApp';
+import { arrival, get, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {
@@ -110,4 +110,30 @@ it('takes heat waves, and refuses one that ends before it begins', async () => {
 
 it('takes every figure of the shipped table as it stands', async () => {
   await t.http().patch('/api/holding').send({ version: 1, species: SPECIES_TABLE }).expect(200);
+});
+
+it('speaks in pounds of everything once the holding weighs in pounds, and after a start again', async () => {
+  const [ewe, kid] = [uuid(), uuid()];
+  await t.http().patch('/api/holding').send({ version: 1, unit: 'lb' }).expect(200);
+  const [, , , slip] = await t.post(
+    arrival(ewe, { bornOn: '2022-03-01', on: '2022-03-01' }),
+    arrival(kid, { species: 'goat', bornOn: '2026-03-20', on: '2026-03-20' }),
+    weight(kid, '2026-11-20', 26),
+    weight(ewe, '2026-11-20', 2_000),
+    weight(ewe, '2026-11-01', 70),
+    weight(ewe, '2026-11-21', 60),
+  );
+  expect(slip).toMatchObject({ status: 'refused', message: expect.stringContaining('4409.25\u00a0lb') as string });
+  const said = async () => {
+    const { alarm } = await get<AnimalView>(t, `/api/animals/${ewe}`);
+    const { females } = await get<MatingView>(t, '/api/mating?species=goat');
+    return { alarm, words: females.find((f) => f.tag.animalId === kid)?.reasons[0]?.words };
+  };
+  const pounds = {
+    alarm: expect.stringContaining('from 154.3\u00a0lb to 132.3\u00a0lb') as string,
+    words: '57.3\u00a0lb, wants 72.8\u00a0lb first',
+  };
+  expect(await said()).toEqual(pounds);
+  t = await t.again();
+  expect(await said()).toEqual(pounds);
 });

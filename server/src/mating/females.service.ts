@@ -30,6 +30,7 @@ import {
   type FemaleReason,
   type ServiceFact,
   type WindowOf,
+  type WeightUnit,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import type { Derived } from '../book/derived';
@@ -89,7 +90,7 @@ export class FemalesToMateService {
       groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
       isReady: readiness.isReady,
       readyOn: readiness.readyOn === undefined ? null : isoOf(readiness.readyOn),
-      reasons: readiness.reasons.map(reasonView),
+      reasons: readiness.reasons.map((r) => reasonView(r, this.book.state.unit)),
       lastHeatOn: lastHeatOn === undefined ? null : isoOf(lastHeatOn),
       nextHeat: next ? windowView(next) : null,
       chance,
@@ -183,10 +184,10 @@ export class FemalesToMateService {
   }
 }
 
-const reasonView = (reason: FemaleReason): ReasonView => ({
+const reasonView = (reason: FemaleReason, unit: WeightUnit): ReasonView => ({
   code: reason.code,
   holds: holdsBack(reason),
-  words: femaleReasonText(reason),
+  words: femaleReasonText(reason, unit),
   until: 'until' in reason && reason.until !== undefined ? isoOf(reason.until) : null,
 });
 

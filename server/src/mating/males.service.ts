@@ -29,6 +29,7 @@ import {
   type Service,
   type Species,
   type Spell,
+  type WeightUnit,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
@@ -199,7 +200,7 @@ export class MalesService {
       ageYears: record.bornOn === undefined ? null : Math.floor(completedMonths(record.bornOn, today) / 12),
       isReady: readiness.isReady,
       readyOn: readiness.readyOn === undefined ? null : isoOf(readiness.readyOn),
-      reasons: readiness.reasons.map(maleReasonView),
+      reasons: readiness.reasons.map((r) => maleReasonView(r, this.book.state.unit)),
       check: check ? { on: isoOf(check.on), grades: check.grades, girthCm: check.girthCm ?? null } : null,
       capacity: capacityOf(record.bornOn, this.book.state.settings(record.species), today),
       load: this.load(facts, females),
@@ -235,10 +236,10 @@ export class MalesService {
 const worksOut = ({ way, maleIds }: Service, maleId: string): boolean =>
   way !== 'insemination' && maleIds.length === 1 && maleIds[0] === maleId;
 
-export const maleReasonView = (reason: MaleReason): ReasonView => ({
+const maleReasonView = (reason: MaleReason, unit: WeightUnit): ReasonView => ({
   code: reason.code,
   holds: holdsMaleBack(reason),
-  words: maleReasonText(reason),
+  words: maleReasonText(reason, unit),
   until: 'until' in reason && reason.until !== undefined ? isoOf(reason.until) : null,
 });
 

@@ -109,7 +109,7 @@ it('a kid waits for her weight and her first heat, with the day', async () => {
   const found = await female(kid);
   // Born 20 March 2026: 215 days are over on 21 October.
   expect(found?.reasons.map((r) => r.code)).toEqual(['too-light', 'heats-to-skip']);
-  expect(found?.reasons[0]?.words).toBe('26\u00a0kg, wants 33\u00a0kg first');
+  expect(found?.reasons[0]?.words).toBe('26.0\u00a0kg, wants 33.0\u00a0kg first');
   expect(found).toMatchObject({ isReady: false, readyOn: null });
 });
 

@@ -79,7 +79,10 @@ export class PairingService {
       species,
       females: females.map((f) => ({
         tag: tagView(f, today),
-        waits: this.females.readiness(f).reasons.filter(leavesPlan).map(femaleReasonText),
+        waits: this.females
+          .readiness(f)
+          .reasons.filter(leavesPlan)
+          .map((r) => femaleReasonText(r, this.book.state.unit)),
         generations: this.generations(f.record.id),
         inbreeding: family.inbreedingOf(f.record.id),
       })),

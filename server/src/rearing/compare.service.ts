@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import {
   quarterText,
+  weightText,
   type FeedNoGainView,
   type FeedTrialView,
   type LitterGroupBy,
@@ -168,7 +169,7 @@ export class CompareService {
       low: isKnown ? found.low : null,
       high: isKnown ? found.high : null,
       also,
-      suggestion: retireText(found, also),
+      suggestion: retireText(found, also, (kg) => weightText(kg, this.book.state.unit, facts.record.species)),
       lastScore: this.book.state.scores(facts).at(-1)?.score ?? null,
       alarm: this.pages.alarm(facts),
     };
@@ -278,7 +279,7 @@ export class CompareService {
 const SURVIVAL_SD = 0.2;
 
 /** What a fall says; null where nothing falls. */
-function retireText(size: LitterTrend, also: TrendView['also']): string | null {
+function retireText(size: LitterTrend, also: TrendView['also'], weight: (kg: number) => string): string | null {
   const falls = [
     ...(size.kind === 'falling'
       ? [`${Math.abs(size.perLitter).toFixed(1)} fewer each litter over ${size.litters}`]
@@ -289,7 +290,7 @@ function retireText(size: LitterTrend, also: TrendView['also']): string | null {
         : [
             a.of === 'survival'
               ? `${Math.round(-100 * a.perLitter)}\u00a0% less of each litter reaches weaning`
-              : `${(-a.perLitter).toFixed(1)}\u00a0kg less weaned each litter`,
+              : `${weight(-a.perLitter)} less weaned each litter`,
           ],
     ),
   ];

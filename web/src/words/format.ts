@@ -1,5 +1,7 @@
-import type { BiasView, GainView, ShareView } from '@yaylak/contract';
-import { fromKg, halfWidth80, scaleUnit, SPECIES_WORDS, type Age, type Species, type WeightUnit } from '@yaylak/core';
+import { weightText, type BiasView, type GainView, type ShareView } from '@yaylak/contract';
+import { fromKg, halfWidth80, SPECIES_WORDS, type Age, type Species, type WeightUnit } from '@yaylak/core';
+
+export { weightText } from '@yaylak/contract';
 
 /** All figures people read are made here: rounded once, with their unit after a space that does not break. */
 // A full no-break space: the narrow one is all but invisible in the text face.
@@ -19,12 +21,6 @@ export const sureWeightText = (kg: number, standardError: number, unit: WeightUn
 /** Points with how wide the guess is, four times out of five: `62.7 ± 5.9 points`. */
 export const surePointsText = (points: number, standardError: number): string =>
   `${fixed(points, 1)} ± ${fixed(halfWidth80(standardError), 1)} points`;
-
-/** `27.2 kg`, `742 g`, `59.9 lb`. */
-export function weightText(kg: number, unit: WeightUnit, species?: Species): string {
-  if (scaleUnit(species, unit) === 'g') return `${fixed(fromKg(kg, 'g'), 0)}${THIN}g`;
-  return `${fixed(fromKg(kg, unit), unit === 'kg' && Math.abs(kg) >= 200 ? 0 : 1)}${THIN}${unit}`;
-}
 
 /** A difference with its sign: `+6.9 kg`. */
 export function differenceText(kg: number, unit: WeightUnit): string {

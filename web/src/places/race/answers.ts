@@ -106,7 +106,11 @@ export function answerWeight(input: {
   const gross = toKg(typed.value, input.unit);
   const kg = input.tareKg ? Number((gross - input.tareKg).toFixed(4)) : gross;
   const refusal = checkWeight(kg, input.species, { settings: () => input.settings });
-  if (refusal) return { kind: 'refused', message: refusalText(refusal, undefined, input.unit === 'lb' ? 'lb' : 'kg') };
+  if (refusal)
+    return {
+      kind: 'refused',
+      message: refusalText(refusal, undefined, input.unit === 'lb' || input.unit === 'oz' ? 'lb' : 'kg'),
+    };
   const doubt = doubtReading(
     input.before,
     { on: dayOf(input.on), kg, method: input.method ?? 'scale' },

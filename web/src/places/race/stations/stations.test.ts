@@ -72,6 +72,10 @@ describe('a weight', () => {
     const { facts } = twice(weighed('98'), atHand(['weigh'], {}, { unit: 'lb' }));
     expect(facts?.[1]).toEqual({ type: 'weight', kg: expect.closeTo(98 * 0.45359237, 10), method: 'scale' });
   });
+  it('of a rabbit is in ounces there', () => {
+    const { facts } = twice(weighed('64'), atHand(['weigh'], {}, { unit: 'lb', species: 'rabbit' }));
+    expect(facts?.[1]).toEqual({ type: 'weight', kg: expect.closeTo(4 * 0.45359237, 10), method: 'scale' });
+  });
   it('that jumps is asked about once', () => {
     expect(twice(weighed('95'), atHand(['weigh']))).toMatchObject({
       said: expect.stringMatching(/^Check the reading/),
