@@ -6,7 +6,7 @@ export * from './curve';
 export * from './probability';
 export * from './results';
 export * from './steps';
-export * from './tests';
+export * from './testWindow';
 export * from './typedScan';
 export * from './whatNow';
 export * from './whichSpell';
