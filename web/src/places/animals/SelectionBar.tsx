@@ -9,7 +9,7 @@ import { Choice, Field } from '../../parts/Field';
 import { Row } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
-import { TreatSheet } from '../../remedies/TreatSheet';
+import { TreatSheet } from '../../shared/remedies/TreatSheet';
 import { colour, radius, space } from '../../theme/tokens';
 import { countText } from '../../words/format';
 

@@ -8,7 +8,7 @@ import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Row } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
-import { TreatSheet } from '../../remedies/TreatSheet';
+import { TreatSheet } from '../../shared/remedies/TreatSheet';
 import { useWrite } from '../../parts/useWrite';
 import { weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';

@@ -10,7 +10,7 @@ import {
 } from '@yaylak/contract';
 import { SPECIES_WORDS } from '@yaylak/core';
 import styled from 'styled-components';
-import { useStartJob } from '../../jobs/useStartJob';
+import { useStartJob } from '../../shared/jobs/useStartJob';
 import { Button } from '../../parts/Button';
 import { Row, Small, Stack } from '../../parts/Panel';
 import { Heading, Item, Rows } from '../../parts/rows';

@@ -4,7 +4,7 @@ import { matchResults, type ReadResult, type ResultMatch, type TubeSent } from '
 import { useState } from 'react';
 import styled from 'styled-components';
 import { tubesOutQuery } from '../../api/queries';
-import { refusedWords } from '../../files/refusedWords';
+import { refusedWords } from '../../adapters/files/refusedWords';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';

@@ -3,7 +3,7 @@ import { dayOf, SPECIES_WORDS } from '@yaylak/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { useStartJob } from '../../jobs/useStartJob';
+import { useStartJob } from '../../shared/jobs/useStartJob';
 import { Button } from '../../parts/Button';
 import { How } from '../../parts/How';
 import { Panel, Row, Small } from '../../parts/Panel';

@@ -1,6 +1,6 @@
 import type { TubeOutView } from '@yaylak/contract';
 import { normalised, type ResultRow, type TubeSent } from '@yaylak/core';
-import { readTable, type FileTableAnswer } from '../../files/readTable';
+import { readTable, type FileTableAnswer } from '../../adapters/files/readTable';
 
 /** Headings a laboratory may use, by what they mean. */
 const HEADINGS: Readonly<Record<'tube' | 'animal' | 'result' | 'gene', readonly string[]>> = {

@@ -4,7 +4,7 @@ import { CONDITION_STAGES, headWanted, SPECIES, SPECIES_WORDS, type ConditionSta
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { conditionQuery } from '../../api/queries';
-import { useStartJob } from '../../jobs/useStartJob';
+import { useStartJob } from '../../shared/jobs/useStartJob';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { LinkButton } from '../../parts/LinkButton';

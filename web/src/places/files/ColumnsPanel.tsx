@@ -6,7 +6,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { space } from '../../theme/tokens';
 import { fieldWord } from './faultWords';
 import { PlainTable } from './PlainTable';
-import { ENCODINGS } from '../../files/readTable';
+import { ENCODINGS } from '../../adapters/files/readTable';
 import type { ImportState } from './useImport';
 
 interface Props {

@@ -1,5 +1,5 @@
 import { readRows, type ImportContext } from './importEntries';
-import { readTable } from '../../files/readTable';
+import { readTable } from '../../adapters/files/readTable';
 
 const bytes = (text: string): Uint8Array => new Uint8Array(Buffer.from(text, 'utf8'));
 const table = (file: Uint8Array) => {

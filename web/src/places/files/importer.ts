@@ -1,5 +1,5 @@
 import { readRows, type ImportContext } from './importEntries';
-import { readTable, type Encoding, type FileTable, type FileTableAnswer } from '../../files/readTable';
+import { readTable, type Encoding, type FileTable, type FileTableAnswer } from '../../adapters/files/readTable';
 import { sendRows, takeBackEntries, type RowOutcome, type TakenBack } from './sendRows';
 
 export interface Preview {

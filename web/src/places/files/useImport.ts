@@ -8,8 +8,8 @@ import { useUndo } from '../../parts/Undo';
 import { countText } from '../../words/format';
 import type { Preview } from './importer';
 import { importWorker } from './importWorkerClient';
-import type { Encoding, FileTable } from '../../files/readTable';
-import { refusedWords } from '../../files/refusedWords';
+import type { Encoding, FileTable } from '../../adapters/files/readTable';
+import { refusedWords } from '../../adapters/files/refusedWords';
 import type { RowOutcome } from './sendRows';
 
 interface Opened {

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { matingQuery } from '../../api/queries';
-import { useStartJob } from '../../jobs/useStartJob';
+import { useStartJob } from '../../shared/jobs/useStartJob';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
 import { How } from '../../parts/How';

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { ask } from '../../api/client';
 import { groupsQuery } from '../../api/queries';
 import { readAgain } from '../../api/readAgain';
-import { useStartJob } from '../../jobs/useStartJob';
+import { useStartJob } from '../../shared/jobs/useStartJob';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';

@@ -18,7 +18,7 @@ import { groupsQuery, holdingQuery } from '../../api/queries';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { Panel } from '../../parts/Panel';
 import { useUndo } from '../../parts/Undo';
-import { useReadings } from '../../readings/useReadings';
+import { useReadings } from '../../adapters/readings/useReadings';
 import { colour, radius, space } from '../../theme/tokens';
 import { hourOf } from '../../words/hourOf';
 import { useWeightUnit } from '../../words/useUnits';

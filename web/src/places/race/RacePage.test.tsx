@@ -2,8 +2,8 @@ import { act, screen, waitFor, within } from '@testing-library/react';
 import type { JobView, RosterView } from '@yaylak/contract';
 import { aJob, anEntry, aProduct, aRoster, aRosterAnimal, TODAY } from '../../tests/builders';
 import { AWAY, renderPage, type Answers } from '../../tests/renderPage';
-import { createDevices } from '../../readings/devices';
-import { DevicesContext } from '../../readings/useReadings';
+import { createDevices } from '../../adapters/readings/devices';
+import { DevicesContext } from '../../adapters/readings/useReadings';
 import { RacePage } from './RacePage';
 
 const lambs = [aRosterAnimal('26-0001'), aRosterAnimal('26-0002'), aRosterAnimal('26-0012')];

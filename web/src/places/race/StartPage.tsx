@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { groupsQuery, holdingQuery, jobsQuery, rosterQuery } from '../../api/queries';
-import { useStartJob } from '../../jobs/useStartJob';
+import { useStartJob } from '../../shared/jobs/useStartJob';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Page } from '../../parts/Page';

@@ -18,7 +18,7 @@ import {
   type SpeciesSettings,
   type UsedBias,
 } from '@yaylak/core';
-import { readingsOf } from '../../remedies/planTreatment';
+import { readingsOf } from '../../shared/remedies/planTreatment';
 import type { Passage } from './raceLog';
 
 export interface JobPoint {

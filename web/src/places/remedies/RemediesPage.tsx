@@ -13,7 +13,7 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { useNewKey } from '../../parts/useWindowKey';
 import { WindowBar } from '../../parts/WindowBar';
-import { useGiveJob } from '../../remedies/useGiveJob';
+import { useGiveJob } from '../../shared/remedies/useGiveJob';
 import { colour, space } from '../../theme/tokens';
 import { countText, fullDate, longDate } from '../../words/format';
 import { ProductSheet } from './ProductSheet';

@@ -6,7 +6,7 @@ import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Row } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
-import { TreatSheet } from '../../remedies/TreatSheet';
+import { TreatSheet } from '../../shared/remedies/TreatSheet';
 
 /** Asks whom to treat, a whole group or single numbers, and then with what. */
 export function TreatWhom() {

@@ -2,14 +2,14 @@ import { useQueryClient } from '@tanstack/react-query';
 import { workTitle, type DueWork } from '@yaylak/contract';
 import { Link, useNavigate } from 'react-router';
 import { seasonQuery } from '../../api/queries';
-import { useStartJob } from '../../jobs/useStartJob';
+import { useStartJob } from '../../shared/jobs/useStartJob';
 import { Button } from '../../parts/Button';
 import { LinkButton } from '../../parts/LinkButton';
 import { Row, Small } from '../../parts/Panel';
 import { useUndo } from '../../parts/Undo';
 import { useWrite } from '../../parts/useWrite';
 import { WindowBar } from '../../parts/WindowBar';
-import { useSavePlans } from '../../season/useSavePlans';
+import { useSavePlans } from '../../shared/season/useSavePlans';
 import { shortDate } from '../../words/format';
 import { Item, Rows } from '../../parts/rows';
 

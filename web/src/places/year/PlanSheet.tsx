@@ -24,7 +24,7 @@ import { Choice, Field } from '../../parts/Field';
 import { Row, Small, Stack } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useUndo } from '../../parts/Undo';
-import { useSavePlans } from '../../season/useSavePlans';
+import { useSavePlans } from '../../shared/season/useSavePlans';
 import { fullDate } from '../../words/format';
 import { newId } from '../../words/ids';
 import { FLUSHING_WORDS, REMATING_WORDS } from '../../words/season';

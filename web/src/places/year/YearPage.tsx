@@ -13,7 +13,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { useUndo } from '../../parts/Undo';
 import { useNewKey } from '../../parts/useWindowKey';
-import { useSavePlans } from '../../season/useSavePlans';
+import { useSavePlans } from '../../shared/season/useSavePlans';
 import { countText, fullDate, shortDate } from '../../words/format';
 import { newId } from '../../words/ids';
 import { BirthsChart } from './BirthsChart';

@@ -5,7 +5,7 @@ import {
   treatmentFact,
   type PlannedTreatment,
   type Treated,
-} from '../../../remedies/planTreatment';
+} from '../../../shared/remedies/planTreatment';
 import type { Draft } from '../draft';
 import { productOf, type AtHand, type Problem, type StationRules, type Toggle } from './atHand';
 import { trueKg } from './weigh';

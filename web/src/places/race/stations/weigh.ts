@@ -1,7 +1,7 @@
 import { biasesByKey, correctedKg, dayOf, readingBefore, scaleUnit } from '@yaylak/core';
 import type { BiasView } from '@yaylak/contract';
 import { weightText } from '../../../words/format';
-import { readingsOf } from '../../../remedies/planTreatment';
+import { readingsOf } from '../../../shared/remedies/planTreatment';
 import { answerWeight, type WeightAnswer } from '../answers';
 import type { Draft } from '../draft';
 import type { AtHand, StationRules } from './atHand';

@@ -1,9 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import type { PlanFacts, PlanView } from '@yaylak/contract';
 import { useCallback } from 'react';
-import { ask, AwayError } from '../api/client';
-import { readAgain } from '../api/readAgain';
-import { useUndo } from '../parts/Undo';
+import { ask, AwayError } from '../../api/client';
+import { readAgain } from '../../api/readAgain';
+import { useUndo } from '../../parts/Undo';
 
 /** Why a plan was not saved. */
 export interface NotSaved {

@@ -1,12 +1,12 @@
 import { CAUSE_WORDS, type TagView } from '@yaylak/contract';
 import { DEATH_CAUSES, SPECIES_WORDS, type DeathCause, type Species } from '@yaylak/core';
 import { useState } from 'react';
-import { Button } from '../parts/Button';
-import { Choice, Field } from '../parts/Field';
-import { Row, Small } from '../parts/Panel';
-import { Sheet } from '../parts/Sheet';
-import { useWrite } from '../parts/useWrite';
-import { countText } from '../words/format';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { Row, Small } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { useWrite } from '../../parts/useWrite';
+import { countText } from '../../words/format';
 import { ChooseYoung, firstOf, type YoungToChoose } from './ChooseYoung';
 
 interface Props {

@@ -2,9 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import type { StartJob } from '@yaylak/contract';
 import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
-import { holdingQuery } from '../api/queries';
-import { useOutbox } from '../outbox/useOutbox';
-import { newId } from '../words/ids';
+import { holdingQuery } from '../../api/queries';
+import { useOutbox } from '../../outbox/useOutbox';
+import { newId } from '../../words/ids';
 
 export type JobToStart = Pick<StartJob, 'name' | 'stations' | 'gates' | 'animalIds'> & {
   readonly settings?: StartJob['settings'];

@@ -1,6 +1,6 @@
 import { screen, waitFor } from '@testing-library/react';
-import { aHolding, aProduct, aRoster, aRosterAnimal, TODAY } from '../tests/builders';
-import { renderPage } from '../tests/renderPage';
+import { aHolding, aProduct, aRoster, aRosterAnimal, TODAY } from '../../tests/builders';
+import { renderPage } from '../../tests/renderPage';
 import { TreatSheet } from './TreatSheet';
 
 const light = aRosterAnimal('26-0001', { weights: [['2026-11-20', 30, 'scale']] });

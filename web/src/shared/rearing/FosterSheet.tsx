@@ -2,15 +2,15 @@ import { useQuery } from '@tanstack/react-query';
 import type { TagView } from '@yaylak/contract';
 import { SPECIES_WORDS, type Species } from '@yaylak/core';
 import { useState } from 'react';
-import { birthsQuery, damQuery } from '../api/queries';
-import { Button } from '../parts/Button';
-import { Choice, Field } from '../parts/Field';
-import { FindOne } from '../parts/FindOne';
-import { Row, Small } from '../parts/Panel';
-import { Sheet } from '../parts/Sheet';
-import { Tag } from '../parts/Tag';
-import { useWrite } from '../parts/useWrite';
-import { countText } from '../words/format';
+import { birthsQuery, damQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { FindOne } from '../../parts/FindOne';
+import { Row, Small } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { Tag } from '../../parts/Tag';
+import { useWrite } from '../../parts/useWrite';
+import { countText } from '../../words/format';
 import { ChooseYoung, firstOf, type YoungToChoose } from './ChooseYoung';
 
 interface Props {

@@ -14,8 +14,8 @@ import {
   type WeightUnit,
   type WithdrawalRule,
 } from '@yaylak/core';
-import type { EntryDraft } from '../outbox/useRecord';
-import { fullDate, weightText } from '../words/format';
+import type { EntryDraft } from '../../outbox/useRecord';
+import { fullDate, weightText } from '../../words/format';
 
 /** Who is treated, as a dose needs it. */
 export interface Treated {

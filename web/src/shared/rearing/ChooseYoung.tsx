@@ -1,9 +1,9 @@
 import type { TagView } from '@yaylak/contract';
 import { SPECIES_WORDS, type Sex, type Species } from '@yaylak/core';
-import { Choice } from '../parts/Field';
-import { Row, Small } from '../parts/Panel';
-import { Tick } from '../parts/Tick';
-import { countText } from '../words/format';
+import { Choice } from '../../parts/Field';
+import { Row, Small } from '../../parts/Panel';
+import { Tick } from '../../parts/Tick';
+import { countText } from '../../words/format';
 
 /** A young as it is chosen. */
 export interface YoungToChoose {
