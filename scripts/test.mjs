@@ -47,7 +47,7 @@ const journeys = (name, file, which) =>
 // Two lanes for two cores: the types make what the browser is shown as they are looked at.
 console.log('\nLint, format, types and build ...');
 const results = await Promise.all([
-  npm('Lint', 'lint:code'),
+  (async () => (await npm('Lint', 'lint:code')) && (await npm('Imports', 'lint:imports')))(),
   (async () => {
     const good = await npm('Types', 'types');
     ensureBuilt();

@@ -11,7 +11,7 @@ import { AnimalsService } from './animals/animals.service';
 import { BookController } from './book/book.controller';
 import { BookService } from './book/book.service';
 import { BirthsController } from './births/births.controller';
-import { BirthsService } from './births/births.service';
+import { BirthsToComeService } from './carrying/birthsToCome.service';
 import { BirthsPageService } from './births/birthsPage.service';
 import { ExpectedService } from './births/expected.service';
 import { GivenService } from './births/given.service';
@@ -55,7 +55,8 @@ import { RemediesController } from './remedies/remedies.controller';
 import { RemediesService } from './remedies/remedies.service';
 import { DueService } from './due/due.service';
 import { YoungDueService } from './due/young.service';
-import { CalendarService } from './season/calendar.service';
+import { CalendarController } from './calendar/calendar.controller';
+import { CalendarService } from './calendar/calendar.service';
 import { FemalesToMateService } from './mating/females.service';
 import { MatingHistoryService } from './mating/history.service';
 import { MalesService } from './mating/males.service';
@@ -85,6 +86,7 @@ import { TodayService } from './today/today.service';
     HoldingController,
     JobsController,
     RemediesController,
+    CalendarController,
     SeasonController,
     MatingController,
     TagsController,
@@ -94,7 +96,7 @@ import { TodayService } from './today/today.service';
     AnimalPageService,
     AnimalsService,
     BookFileService,
-    BirthsService,
+    BirthsToComeService,
     BookService,
     CalendarService,
     BirthsPageService,

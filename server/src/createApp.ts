@@ -12,7 +12,7 @@ import { ProblemFilter } from './common/problem.filter';
 import { badFields, fieldFaults } from './common/problems';
 import type { ServerConfig } from './config';
 import { bodyErrors } from './doors/bodyErrors';
-import { bounded } from './doors/bounds';
+import { bounded } from './common/bounds';
 import { BOOK_PATH, bodyWithin, doors } from './doors/doors';
 import { serveApiPage } from './openApi/openApi';
 

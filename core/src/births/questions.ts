@@ -1,6 +1,6 @@
 import { addDays, isoOf, type Day } from '../calendar';
 import type { TestResult } from '../pregnancy';
-import type { Species } from '../species';
+import { GESTATION_SLACK_DAYS, type Species } from '../species';
 import type { Birth } from './birthsOf';
 import type { GestationDays } from './expected';
 import { SAME_LITTER_DAYS } from './litters';
@@ -36,9 +36,6 @@ export interface DamAsked {
   readonly serviceDays: readonly Day[];
   readonly tests: readonly { readonly on: Day; readonly result: TestResult; readonly young: number | undefined }[];
 }
-
-/** Births so far outside the usual range are still of the service; as `spells` has it. */
-export const GESTATION_SLACK_DAYS = 4;
 
 /**
  * All that speaks against a birth as it was written down. Services and tests count since the birth before it; a birth

@@ -1,7 +1,7 @@
 import { addDays, type Day } from '../calendar';
 import { fitConception, type ConceptionCandidate } from '../pregnancy';
+import { GESTATION_SLACK_DAYS } from '../species';
 import { gestationSd, type GestationDays } from './expected';
-import { GESTATION_SLACK_DAYS } from './questions';
 
 /** A male that may be the sire. */
 export interface SireChance {

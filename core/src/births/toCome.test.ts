@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { addDays, type Day } from '../calendar';
 import { SPECIES_TABLE } from '../species';
 import { day } from '../tests/builders';
-import { birthsToCome, birthSpread, birthWindow, type Carrying } from '.';
+import { birthsToCome, birthSpread, birthsWithin, birthWindow, daysShortOfPens, type Carrying } from '.';
 
 const { gestationDays } = SPECIES_TABLE.rabbit; // 31 (29-33): an SD of one day
 const one = (on: Day, probability: number): Carrying => ({
@@ -90,4 +90,12 @@ describe('the window of a birth', () => {
     expect(shares).toHaveLength(41);
     expect(start).toBe(addDays(day('2026-10-04'), 150 - 20));
   });
+});
+
+it('adds births over days, and counts the days on which pens run short', () => {
+  const perDay = [1, 2, 0, 3, 1];
+  expect(birthsWithin({ from: day('2027-03-01'), perDay }, day('2027-03-02'), 3)).toBe(5);
+  expect(birthsWithin({ from: day('2027-03-01'), perDay }, day('2027-02-20'), 7)).toBe(0);
+  // Two days in a pen: 1, 3, 2, 3, 4 births in pens; over 2 on three days.
+  expect(daysShortOfPens(perDay, 2, 2)).toBe(3);
 });

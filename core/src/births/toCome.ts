@@ -56,3 +56,11 @@ export function birthsToCome(carrying: readonly Carrying[], asOf: Day): BirthsTo
     overdue: carrying.length - open.length,
   };
 }
+
+/** Births expected on so many days from one day on. */
+export const birthsWithin = ({ from, perDay }: Pick<BirthsToCome, 'from' | 'perDay'>, day: Day, days: number): number =>
+  perDay.reduce((sum, n, d) => (from + d >= day && from + d < day + days ? sum + n : sum), 0);
+
+/** Days on which the births of the last `penDays`, each in a pen that long, would fill more pens than there are. */
+export const daysShortOfPens = (perDay: readonly number[], pens: number, penDays: number): number =>
+  perDay.filter((_, d) => perDay.slice(Math.max(0, d - penDays + 1), d + 1).reduce((s, n) => s + n, 0) > pens).length;

@@ -1,7 +1,6 @@
-import { OVERDUE_DAYS } from '../births';
 import { isoOf, type Day } from '../calendar';
 import { tooSoon, type EvidenceWay, type TestResult, type TestedFemale, type TooSoon } from '../pregnancy';
-import type { Species, SpeciesSettings } from '../species';
+import { OVERDUE_DAYS, type Species, type SpeciesSettings } from '../species';
 import type { AnimalFacts } from './facts';
 
 interface OfAnimal {

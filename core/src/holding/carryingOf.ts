@@ -98,3 +98,9 @@ function returnedOn(spell: Spell, { spells, scans }: OpenServices, fit: AgeFit |
     .sort((a, b) => a - b)
     .find((on) => scannedOn === undefined || on > scannedOn);
 }
+
+/** How many young she was last told to carry in this pregnancy; null where nobody counted. */
+export const youngTold = (
+  tests: readonly { readonly on: Day; readonly young: number | undefined }[],
+  { spell }: Pick<CarryingNow, 'spell'>,
+): number | null => tests.findLast((t) => t.on > spell.lastOn && t.young !== undefined)?.young ?? null;

@@ -1,6 +1,5 @@
 import { addDays, hoursBetween, type Day, type Moment } from '../calendar';
-import { GESTATION_SLACK_DAYS, OVERDUE_DAYS } from '../births';
-import type { SpeciesSettings } from '../species';
+import { GESTATION_SLACK_DAYS, OVERDUE_DAYS, type SpeciesSettings } from '../species';
 import { proportion, type Proportion } from '../statistics';
 
 export const SERVICE_WAYS = ['hand', 'insemination', 'raddle', 'ran-with'] as const;

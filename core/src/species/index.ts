@@ -1,3 +1,4 @@
+export * from './gestation';
 export * from './overrides';
 export * from './species';
 export * from './table';

@@ -27,7 +27,7 @@ import { Clock } from '../common/clock';
 import { badFields, notFound, staleVersion } from '../common/problems';
 import { tagView } from '../common/views';
 import { GrowthService } from '../growth/growth.service';
-import { AnimalEntity } from './animal.entity';
+import { AnimalEntity } from '../records/animal.entity';
 import { compareBy } from './animalOrder';
 
 const PAGE = 100;

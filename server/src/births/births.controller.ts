@@ -7,14 +7,14 @@ import {
   type BirthsView,
   type DamView,
 } from '@yaylak/contract';
-import { BirthsService } from './births.service';
+import { BirthsToComeService } from '../carrying/birthsToCome.service';
 import { BirthsPageService } from './birthsPage.service';
 
 @Controller('api/births')
 export class BirthsController {
   constructor(
     @Inject(BirthsPageService) private readonly page: BirthsPageService,
-    @Inject(BirthsService) private readonly births: BirthsService,
+    @Inject(BirthsToComeService) private readonly births: BirthsToComeService,
   ) {}
 
   /** Births expected, pens and what is to be watched, of one species or all. */

@@ -1,12 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { BirthsView, DamQuery, DamView } from '@yaylak/contract';
-import { dayOf, groupOn, isoOf, questionsOf, type Species } from '@yaylak/core';
+import { dayOf, groupOn, isoOf, questionsOf, type Species, youngTold } from '@yaylak/core';
 import { AnimalsService } from '../animals/animals.service';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { MatingHistoryService } from '../mating/history.service';
-import { youngOf } from './births.service';
 import { ExpectedService } from './expected.service';
 import { GivenService } from './given.service';
 
@@ -44,7 +43,7 @@ export class BirthsPageService {
     return {
       tag: tagView(facts, today),
       species: facts.record.species,
-      young: chance ? youngOf(facts.pregnancyTests, chance) : null,
+      young: chance ? youngTold(facts.pregnancyTests, chance) : null,
       sires: this.expected.sires(facts, on),
       groupId: groupOn(facts, today) ?? null,
       rears: this.given.withHer(id, today).length,

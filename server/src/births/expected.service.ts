@@ -14,6 +14,7 @@ import {
   type Day,
   type SireChance,
   type Species,
+  youngTold,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { CarryingFemalesService } from '../carrying/carryingFemales.service';
@@ -21,7 +22,7 @@ import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
 import { MatingHistoryService } from '../mating/history.service';
-import { BirthsService, youngOf, type Awaited } from './births.service';
+import { BirthsToComeService, type Awaited } from '../carrying/birthsToCome.service';
 
 /** Days ahead the chance of each is told. */
 export const DAYS_AHEAD = 14;
@@ -38,7 +39,7 @@ export class ExpectedService {
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(CarryingFemalesService) private readonly carrying: CarryingFemalesService,
-    @Inject(BirthsService) private readonly births: BirthsService,
+    @Inject(BirthsToComeService) private readonly births: BirthsToComeService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -57,7 +58,7 @@ export class ExpectedService {
       species,
       groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
       probability: chance.isOverTime ? null : chance.chance.probability,
-      young: youngOf(facts.pregnancyTests, chance),
+      young: youngTold(facts.pregnancyTests, chance),
       sires: this.sires(facts, today),
       servedOn: isoOf(chance.spell.lastOn),
       birth: windowView(chance.window),

@@ -12,7 +12,7 @@ import {
   type AnimalRecord,
   type Day,
 } from '@yaylak/core';
-import { BirthsService } from '../births/births.service';
+import { BirthsToComeService } from '../carrying/birthsToCome.service';
 import { Clock } from '../common/clock';
 import { GrowthService } from '../growth/growth.service';
 import { FemalesToMateService } from '../mating/females.service';
@@ -36,7 +36,7 @@ function aBook() {
   const history = new MatingHistoryService(book, clock);
   const growth = new GrowthService(book, clock);
   const females = new FemalesToMateService(book, history, clock);
-  const births = new BirthsService(book, undefined as never, history, clock);
+  const births = new BirthsToComeService(book, undefined as never, history, clock);
   return { book, history, growth, females, births, products: new ProductsService(undefined as never, book, clock) };
 }
 type Book = ReturnType<typeof aBook>;

@@ -1,5 +1,5 @@
 import type { EntryType } from '@yaylak/contract';
-import * as e from './entry.entities';
+import * as e from '../records/entry.entities';
 
 /** A type's own table: its entity, and its columns by the name they have in the entry on the wire. */
 export interface EntryTable {

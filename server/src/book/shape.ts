@@ -2,7 +2,7 @@ import { ENTRY_CLASSES, type Entry, type EntryType, type FieldFault } from '@yay
 import { plainToInstance } from 'class-transformer';
 import { isUUID, validateSync } from 'class-validator';
 import { fieldFaults } from '../common/problems';
-import { boundFault } from '../doors/bounds';
+import { boundFault } from '../common/bounds';
 import { quickCheck } from './quickCheck';
 
 export type Shaped =

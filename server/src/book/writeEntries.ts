@@ -1,6 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { AnimalEntry, ArrivalEntry, Entry, EntryType } from '@yaylak/contract';
-import { AnimalEntity } from '../animals/animal.entity';
+import { AnimalEntity } from '../records/animal.entity';
 import { ENTRY_TABLES } from './entryTables';
 
 /** Rows an insert statement carries at most: enough that the statement itself costs nothing. */

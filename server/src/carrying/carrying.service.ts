@@ -27,7 +27,7 @@ import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
 import { HISTORY_KINDS, MatingHistoryService } from '../mating/history.service';
-import { BirthsService } from '../births/births.service';
+import { BirthsToComeService } from './birthsToCome.service';
 import { CarryingFemalesService, EMPTY_UNDER, VERY_LIKELY } from './carryingFemales.service';
 import { LaboratoryService } from './laboratory.service';
 
@@ -54,7 +54,7 @@ export class CarryingService {
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(CarryingFemalesService) private readonly females: CarryingFemalesService,
-    @Inject(BirthsService) private readonly births: BirthsService,
+    @Inject(BirthsToComeService) private readonly births: BirthsToComeService,
     @Inject(LaboratoryService) private readonly laboratory: LaboratoryService,
     @Inject(Clock) private readonly clock: Clock,
   ) {

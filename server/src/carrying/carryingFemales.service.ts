@@ -28,13 +28,13 @@ import {
   type TestWay,
   type TooSoon,
   type Window,
+  youngTold,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
 import { FemalesToMateService } from '../mating/females.service';
 import { MatingHistoryService } from '../mating/history.service';
-import { youngOf } from '../births/births.service';
 import { WhatNowService } from './whatNow.service';
 
 /** From so much on she is known or very likely to carry; under so little she is taken as empty. */
@@ -80,7 +80,7 @@ export class CarryingFemalesService {
       state,
       chance: this.females.chanceView(facts),
       conceivedOn: found ? isoOf(found.conceivedOn) : null,
-      young: found ? youngOf(facts.pregnancyTests, found) : null,
+      young: found ? youngTold(facts.pregnancyTests, found) : null,
       tests: found ? testsSince(facts, found.spell.on) : [],
       windows: found ? this.windows(facts, found) : [],
       tubeOut: tubeOut ? { tube: tubeOut.tube, on: isoOf(tubeOut.on) } : null,

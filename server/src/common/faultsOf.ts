@@ -1,7 +1,7 @@
 import type { FieldFault } from '@yaylak/contract';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
-import { boundFault } from '../doors/bounds';
+import { boundFault } from './bounds';
 import { fieldFaults } from './problems';
 
 export type ClassOf = new () => object;

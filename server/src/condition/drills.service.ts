@@ -3,7 +3,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { DrillsView, KeepDrill } from '@yaylak/contract';
 import { BookService } from '../book/book.service';
 import { plain } from '../common/plain';
-import { DrillEntity } from './drill.entity';
+import { DrillEntity } from '../records/drill.entity';
 
 /** Drills shown: a few years of practice. */
 const MOST = 200;

@@ -1,12 +1,12 @@
-import { AnimalEntity } from '../animals/animal.entity';
-import * as entries from '../book/entry.entities';
-import { DrillEntity } from '../condition/drill.entity';
-import { GroupEntity } from '../groups/group.entity';
-import { HoldingEntity } from '../holding/holding.entity';
-import { JobEntity } from '../jobs/job.entity';
-import { TemplateEntity } from '../jobs/template.entity';
-import { ProductEntity } from '../remedies/product.entity';
-import { PlanEntity } from '../season/plan.entity';
+import { AnimalEntity } from '../records/animal.entity';
+import * as entries from '../records/entry.entities';
+import { DrillEntity } from '../records/drill.entity';
+import { GroupEntity } from '../records/group.entity';
+import { HoldingEntity } from '../records/holding.entity';
+import { JobEntity } from '../records/job.entity';
+import { TemplateEntity } from '../records/template.entity';
+import { ProductEntity } from '../records/product.entity';
+import { PlanEntity } from '../records/plan.entity';
 
 export const ENTITIES = [
   HoldingEntity,

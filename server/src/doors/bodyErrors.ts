@@ -1,6 +1,6 @@
 import type { Problem } from '@yaylak/contract';
 import type { NextFunction, Request, Response } from 'express';
-import { sendProblem } from './doors';
+import { sendProblem } from '../common/sendProblem';
 
 /** What is wrong with a body that could not be read. */
 const BODY_PROBLEMS: Readonly<Record<string, Problem>> = {

@@ -1,13 +1,10 @@
-import { isOurHost, isOwnPage, isPlainJson, type Problem } from '@yaylak/contract';
+import { isOurHost, isOwnPage, isPlainJson } from '@yaylak/contract';
 import type { NextFunction, Request, Response } from 'express';
+import { sendProblem } from '../common/sendProblem';
 
 const READS: readonly string[] = ['GET', 'HEAD', 'OPTIONS'];
 /** What the pages may ask the browser for: a stick or crate on a serial line, nothing else. */
 const PERMISSIONS = 'serial=(self), camera=(), geolocation=(), microphone=(), payment=(), usb=(), midi=(), hid=()';
-
-export function sendProblem(response: Response, problem: Problem): void {
-  response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
-}
 
 /** Turns away what was not meant for this server, before anything of it is read. */
 export function doors(request: Request, response: Response, next: NextFunction): void {

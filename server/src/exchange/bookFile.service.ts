@@ -9,21 +9,21 @@ import {
   type BookReadIn,
   type ReadingBook,
 } from '@yaylak/contract';
-import { AnimalEntity } from '../animals/animal.entity';
+import { AnimalEntity } from '../records/animal.entity';
 import { BookService } from '../book/book.service';
 import { readEntries } from '../book/readEntries';
 import { writeEntries, writeStrikes } from '../book/writeEntries';
 import { breathe } from '../common/breathe';
 import { conflict, tooLarge } from '../common/problems';
-import { DrillEntity } from '../condition/drill.entity';
-import { GroupEntity } from '../groups/group.entity';
-import { HoldingEntity } from '../holding/holding.entity';
-import { groupsInOrder } from '../groups/groupsInOrder';
+import { DrillEntity } from '../records/drill.entity';
+import { GroupEntity } from '../records/group.entity';
+import { HoldingEntity } from '../records/holding.entity';
+import { groupsInOrder } from '../records/groupsInOrder';
 import { HoldingService } from '../holding/holding.service';
-import { JobEntity } from '../jobs/job.entity';
-import { TemplateEntity } from '../jobs/template.entity';
-import { ProductEntity } from '../remedies/product.entity';
-import { PlanEntity } from '../season/plan.entity';
+import { JobEntity } from '../records/job.entity';
+import { TemplateEntity } from '../records/template.entity';
+import { ProductEntity } from '../records/product.entity';
+import { PlanEntity } from '../records/plan.entity';
 import { checkBook, type CheckedBook } from './checkBook';
 import { readRecords, type Chunks } from './readRecords';
 

@@ -18,8 +18,8 @@ import { HoldingState } from '../book/holdingState';
 import { shapeEntry } from '../book/shape';
 import { faultsOf, type ClassOf } from '../common/faultsOf';
 import { breathe } from '../common/breathe';
-import { blankFaults, resourceFaults, standardFaults } from '../holding/listFaults';
-import { overrideFaults } from '../holding/overrideFaults';
+import { blankFaults, resourceFaults, standardFaults } from '../records/listFaults';
+import { overrideFaults } from '../records/overrideFaults';
 import { BOOK_LISTS, wrong, type BookList, type BookRecord } from './readRecords';
 
 /** The class each list's records are checked by. */

@@ -2,7 +2,7 @@ import { Tokenizer, TokenParser, TokenType } from '@streamparser/json';
 import { BOOK_FORMAT, BOOK_FORMAT_VERSION, type BookFile } from '@yaylak/contract';
 import { badFields, notJson, type ProblemException } from '../common/problems';
 import { breathe } from '../common/breathe';
-import { MOST_DEPTH } from '../doors/bounds';
+import { MOST_DEPTH } from '../common/bounds';
 
 export type BookPart = keyof BookFile;
 /** Parts of a book that are lists of records. */

@@ -6,7 +6,7 @@ import { BookService } from '../book/book.service';
 import type { GroupRecord } from '../book/holdingState';
 import { Clock } from '../common/clock';
 import { badFields, conflict, notFound, staleVersion } from '../common/problems';
-import { GroupEntity } from './group.entity';
+import { GroupEntity } from '../records/group.entity';
 
 /** Where a group's id can stand: in a column of its own, or among a record's facts. */
 const SPEAK_OF_GROUPS: readonly (readonly [table: string, column: string])[] = [

@@ -34,10 +34,10 @@ import { badFields, staleVersion } from '../common/problems';
 import { CONFIG } from '../common/tokens';
 import type { ServerConfig } from '../config';
 import { backupFiles } from '../database/bookFolder';
-import { HoldingEntity } from './holding.entity';
-import { blankFaults, resourceFaults, standardFaults } from './listFaults';
-import { overrideFaults } from './overrideFaults';
-import { soundSettings } from './soundSettings';
+import { HoldingEntity } from '../records/holding.entity';
+import { blankFaults, resourceFaults, standardFaults } from '../records/listFaults';
+import { overrideFaults } from '../records/overrideFaults';
+import { soundSettings } from '../records/soundSettings';
 
 export interface Settings {
   readonly name: string;

@@ -6,7 +6,7 @@ import { readEntries } from '../book/readEntries';
 import { faultsOf } from '../common/faultsOf';
 import { plain } from '../common/plain';
 import { notFound } from '../common/problems';
-import { JobEntity } from './job.entity';
+import { JobEntity } from '../records/job.entity';
 
 const JOBS_LISTED = 50;
 

@@ -6,7 +6,7 @@ import { BookService } from '../book/book.service';
 import { faultsOf } from '../common/faultsOf';
 import { plain } from '../common/plain';
 import { badFields, notFound } from '../common/problems';
-import { TemplateEntity } from './template.entity';
+import { TemplateEntity } from '../records/template.entity';
 
 /** Jobs kept as templates, the shipped ones before the holding's own. */
 @Injectable()

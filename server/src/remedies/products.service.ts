@@ -8,7 +8,7 @@ import type { ProductRecord } from '../book/holdingState';
 import { Clock } from '../common/clock';
 import { plain } from '../common/plain';
 import { badFields, conflict, notFound, staleVersion } from '../common/problems';
-import { ProductEntity } from './product.entity';
+import { ProductEntity } from '../records/product.entity';
 
 /** The holding's list of products, with what is left of each. */
 @Injectable()

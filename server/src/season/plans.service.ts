@@ -6,7 +6,7 @@ import { BookService } from '../book/book.service';
 import type { PlanRecord } from '../book/holdingState';
 import { plain } from '../common/plain';
 import { badFields, notFound, staleVersion } from '../common/problems';
-import { PlanEntity } from './plan.entity';
+import { PlanEntity } from '../records/plan.entity';
 
 /** The plans of the year, kept on a version each. */
 @Injectable()

@@ -1,20 +1,6 @@
-import {
-  Body,
-  Controller,
-  Delete,
-  Get,
-  Header,
-  HttpCode,
-  Inject,
-  Param,
-  ParseUUIDPipe,
-  Post,
-  Put,
-  Query,
-} from '@nestjs/common';
-import { CalendarQuery, ChangePlan, CreatePlan, type PlanView, type SeasonView } from '@yaylak/contract';
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
+import { ChangePlan, CreatePlan, type PlanView, type SeasonView } from '@yaylak/contract';
 import type { PlanRecord } from '../book/holdingState';
-import { CalendarService } from './calendar.service';
 import { PlansService } from './plans.service';
 import { SeasonService } from './season.service';
 
@@ -23,7 +9,6 @@ export class SeasonController {
   constructor(
     @Inject(SeasonService) private readonly season: SeasonService,
     @Inject(PlansService) private readonly plans: PlansService,
-    @Inject(CalendarService) private readonly calendars: CalendarService,
   ) {}
 
   /** Season plans laid over the calendar, with what is short and what is due. */
@@ -50,14 +35,6 @@ export class SeasonController {
   @HttpCode(204)
   remove(@Param('id', ParseUUIDPipe) id: string): Promise<void> {
     return this.plans.remove(id);
-  }
-
-  /** The plan and what is due, for a calendar to subscribe to. */
-  @Get('calendar.ics')
-  @Header('content-type', 'text/calendar; charset=utf-8')
-  @Header('content-disposition', 'inline; filename="yaylak.ics"')
-  calendar(@Query() { key }: CalendarQuery): Promise<string> {
-    return this.calendars.text(key ?? '');
   }
 
   private shown({ id }: PlanRecord): PlanView {

@@ -2,12 +2,12 @@ import { Inject, Injectable } from '@nestjs/common';
 import { chanceText, stepName, workTitle } from '@yaylak/contract';
 import { addDays, CARRYING_FROM, dayOf, isoOf, SPECIES_WORDS, type Day } from '@yaylak/core';
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
-import { BirthsService } from '../births/births.service';
+import { BirthsToComeService } from '../carrying/birthsToCome.service';
 import { Clock } from '../common/clock';
 import { notFound } from '../common/problems';
 import { DueService } from '../due/due.service';
 import { HoldingService } from '../holding/holding.service';
-import { SeasonService } from './season.service';
+import { SeasonService } from '../season/season.service';
 
 /** Steps of the last half year stay in the calendar, so that it can be looked back at. */
 const BACK_DAYS = 183;
@@ -18,7 +18,7 @@ const DAY_SECONDS = 86_400;
 export class CalendarService {
   constructor(
     @Inject(SeasonService) private readonly season: SeasonService,
-    @Inject(BirthsService) private readonly birthList: BirthsService,
+    @Inject(BirthsToComeService) private readonly birthList: BirthsToComeService,
     @Inject(DueService) private readonly due: DueService,
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(Clock) private readonly clock: Clock,

@@ -12,8 +12,10 @@ import {
   type BirthsToCome,
   type Carrying,
   type CarryingNow,
-  type Day,
   type Species,
+  birthsWithin,
+  daysShortOfPens,
+  youngTold,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import type { Whole } from '../book/derived';
@@ -38,7 +40,7 @@ const OVERLAP_FROM = 0.5;
 
 /** Births that are to come: day by day, and who when. */
 @Injectable()
-export class BirthsService {
+export class BirthsToComeService {
   private readonly ofAll: Readonly<Record<Species, Whole<BirthsToCome | undefined>>>;
 
   constructor(
@@ -79,10 +81,10 @@ export class BirthsService {
       mostBy: isoOf(births.mostBy),
       overdue: births.overdue,
       pens,
-      shortDays: pens === null ? 0 : shortDays(births.perDay, pens),
+      shortDays: pens === null ? 0 : daysShortOfPens(births.perDay, pens, PEN_DAYS),
       overlaps: SPECIES.flatMap((other) => {
         const theirs = other === species ? undefined : this.toCome(other);
-        const inWeek = theirs ? sumOf(theirs, births.peakWeekFrom, 7) : 0;
+        const inWeek = theirs ? birthsWithin(theirs, births.peakWeekFrom, 7) : 0;
         return inWeek >= OVERLAP_FROM ? [{ species: other, births: inWeek }] : [];
       }),
     };
@@ -98,7 +100,7 @@ export class BirthsService {
           species,
           groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
           probability: chance.isOverTime ? null : chance.chance.probability,
-          young: youngOf(facts.pregnancyTests, chance),
+          young: youngTold(facts.pregnancyTests, chance),
           sires: chance.sires.flatMap(({ maleId }) => {
             const sire = this.book.state.animals.get(maleId);
             return sire ? [mainIdentifier(sire)?.identifier.text ?? id] : [];
@@ -127,19 +129,4 @@ export class BirthsService {
       return chance && chance.beforeWaiting >= AWAITED_FROM ? [{ id: record.id, facts, chance }] : [];
     });
   }
-}
-
-/** How many she was last told to carry in this pregnancy. */
-export const youngOf = (
-  tests: readonly { readonly on: Day; readonly young: number | undefined }[],
-  { spell }: CarryingNow,
-): number | null => tests.findLast((t) => t.on > spell.lastOn && t.young !== undefined)?.young ?? null;
-
-const sumOf = ({ from, perDay }: BirthsToCome, day: Day, days: number): number =>
-  perDay.reduce((s, n, d) => (from + d >= day && from + d < day + days ? s + n : s), 0);
-
-/** Days on which the births of the last days would fill more pens than there are. */
-function shortDays(perDay: readonly number[], pens: number): number {
-  return perDay.filter((_, d) => perDay.slice(Math.max(0, d - PEN_DAYS + 1), d + 1).reduce((s, n) => s + n, 0) > pens)
-    .length;
 }

@@ -1,10 +1,10 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { DeadYoung } from '@yaylak/contract';
 import type { HeatSign, LookGrade, MalePart, PartGrade, ScanFinding } from '@yaylak/core';
-import { AnimalEntity } from '../animals/animal.entity';
-import { GroupEntity } from '../groups/group.entity';
-import { JobEntity } from '../jobs/job.entity';
-import { ProductEntity } from '../remedies/product.entity';
+import { AnimalEntity } from './animal.entity';
+import { GroupEntity } from './group.entity';
+import { JobEntity } from './job.entity';
+import { ProductEntity } from './product.entity';
 
 /** What all entries share. Rows are added; only `struckBy` is ever set afterwards. */
 export const EntryEntity = defineEntity({

@@ -1,6 +1,6 @@
 import type { FieldFault } from '@yaylak/contract';
 import type { NextFunction, Request, Response } from 'express';
-import { sendProblem } from './doors';
+import { sendProblem } from './sendProblem';
 
 /** Levels of a body: an entry has four, a holding's figures six. */
 export const MOST_DEPTH = 32;
