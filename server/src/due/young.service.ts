@@ -17,6 +17,9 @@ import { LittersService } from '../rearing/litters.service';
 import { SeasonService } from '../season/season.service';
 import { batches } from './batches';
 
+/** The first of two steps of weaning, before whom it is done to. */
+const OFF_THE_MILK = 'Off the milk:';
+
 /** What is due of young: first handling, the next pen, weighing day by day, weaning. */
 @Injectable()
 export class YoungDueService {
@@ -85,19 +88,16 @@ export class YoungDueService {
       ),
     );
     return batches(this.book.state, ready, today).map((batch): DueWork => {
-      const verb = batch.why[0] === 'first' ? 'Keep off the milk' : 'Wean';
+      const isFirst = batch.why[0] === 'first';
+      // No job of its own: put together with a weighing it would name others that are only weighed.
       return {
         ...batch,
         key: `wean ${batch.key}`,
-        does: [verb],
+        does: [isFirst ? OFF_THE_MILK : 'Wean'],
         why: ['of age to be weaned'],
-        job: {
-          name: `${verb} ${batch.who}`,
-          stations: ['weigh'],
-          settings: { weigh: { method: 'scale' } },
-          gates: [],
-        },
+        job: null,
         steps: [],
+        at: { path: `/rearing?species=${batch.species ?? ''}`, words: 'Wean' },
       };
     });
   }
@@ -135,7 +135,7 @@ export class YoungDueService {
                 {
                   ...base,
                   key: `wean ${litter.dam?.record.id} ${bornOn}`,
-                  does: [ready[0].step === 'first' ? 'Keep off the milk' : 'Wean'],
+                  does: [ready[0].step === 'first' ? OFF_THE_MILK : 'Wean'],
                   who: count(ready.length),
                   why: [ready.length < young.length ? `${young.length - ready.length} later` : 'all of the litter'],
                   animalIds: ready.map((p) => p.id),

@@ -12,6 +12,7 @@ import {
   uuid,
   weight,
   type TestApp,
+  fact,
 } from '../tests/testApp';
 
 let t: TestApp;
@@ -145,4 +146,25 @@ it('asks for the weaning of those Rearing says are of age, planned or not', asyn
   const ready = rearing.litters.flatMap((l) => l.young).filter((y) => y.weaning.isReady);
   expect(new Set(asked)).toEqual(new Set([lambs[0], lambs[2]]));
   expect(new Set(ready.map((y) => y.tag.animalId))).toEqual(new Set(asked));
+});
+
+it('keeps those to be weaned apart from those that are only weighed', async () => {
+  const top = await aGroup(t, 'Top');
+  const on = '2026-08-05'; // 110 days old: of age to be weaned, and the 16 week weight is due
+  const lambs = Array.from({ length: 5 }, () => uuid());
+  for (const lamb of lambs) {
+    const ewe = uuid();
+    await t.post(
+      arrival(ewe, { bornOn: '2023-03-01', on: '2023-03-01' }),
+      arrival(lamb, { damId: ewe, bornOn: on, on }),
+      weight(lamb, on, 4),
+      move(lamb, top, on),
+    );
+  }
+  await t.post(fact('weaning', lambs[4] ?? '', { isDone: true, on: '2026-11-20' }));
+  const { due } = await today();
+  expect(due.find((d) => d.does.includes('Weigh'))?.animalIds).toHaveLength(5);
+  const wean = due.find((d) => d.does.includes('Wean'));
+  expect(new Set(wean?.animalIds)).toEqual(new Set(lambs.slice(0, 4)));
+  expect(wean).toMatchObject({ job: null, at: { path: '/rearing?species=sheep', words: 'Wean' } });
 });
