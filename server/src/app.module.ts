@@ -54,6 +54,7 @@ import { RearingService } from './rearing/rearing.service';
 import { RemediesController } from './remedies/remedies.controller';
 import { RemediesService } from './remedies/remedies.service';
 import { DueService } from './due/due.service';
+import { MarksDueService } from './due/marks.service';
 import { YoungDueService } from './due/young.service';
 import { CalendarController } from './calendar/calendar.controller';
 import { CalendarService } from './calendar/calendar.service';
@@ -117,6 +118,7 @@ import { TodayService } from './today/today.service';
     DrillsService,
     DueService,
     YoungDueService,
+    MarksDueService,
     FemalesToMateService,
     MalesService,
     MatingHistoryService,

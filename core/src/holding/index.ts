@@ -4,5 +4,6 @@ export * from './femaleHistory';
 export * from './nearMale';
 export * from './openServices';
 export * from './orphansOf';
+export * from './raddleOn';
 export * from './readyToMate';
 export * from './siresOfBirthOf';

@@ -2,6 +2,7 @@ export * from './assign';
 export * from './eligible';
 export * from './heats';
 export * from './males';
+export * from './marks';
 export * from './pairs';
 export * from './ranWith';
 export * from './record';

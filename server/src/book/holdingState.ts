@@ -49,6 +49,7 @@ import {
   type ProductFacts,
   type SampleEntry,
   type ScorersSetting,
+  type Station,
 } from '@yaylak/contract';
 import { Biases } from './biases';
 import { birthFact } from './birthFacts';
@@ -100,7 +101,8 @@ export class HoldingState {
   readonly groups = new Map<string, GroupRecord>();
   readonly youngByParent = new Map<string, Set<string>>();
   readonly products = new Map<string, ProductRecord>();
-  readonly jobs = new Set<string>();
+  /** What is done in each job. */
+  readonly jobs = new Map<string, readonly Station[]>();
   readonly plans = new Map<string, PlanRecord>();
   private readonly stamps: Stamps;
   private readonly biases = new Biases();

@@ -9,6 +9,7 @@ import {
   type AnimalEntry,
   type BookFinding,
   type EntryType,
+  type Station,
 } from '@yaylak/contract';
 import { isoOf, type Day } from '@yaylak/core';
 import { breathe } from '../common/breathe';
@@ -72,8 +73,8 @@ export async function loadBook(em: EntityManager, today: Day, before: HoldingSta
     else findings.push({ record: 'plan', id, message: `The plan lacks ${missing.join(', ')}.` });
   }
   for (const { id, facts } of await em.find(TemplateEntity, {})) isSound('template', id, TemplateFacts, facts);
-  for (const { id, settings } of await em.find(JobEntity, {}, { fields: ['id', 'settings'] })) {
-    state.jobs.add(id);
+  for (const { id, stations, settings } of await em.find(JobEntity, {}, { fields: ['id', 'stations', 'settings'] })) {
+    state.jobs.set(id, stations as Station[]);
     if (settings) isSound('job', id, StationSettings, settings);
   }
   const versions = await em

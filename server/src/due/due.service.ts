@@ -24,6 +24,7 @@ import { RemediesService } from '../remedies/remedies.service';
 import { SeasonService, type Laid } from '../season/season.service';
 import { AHEAD_DAYS, batches, type Batch } from './batches';
 import { mergeDue } from './merge';
+import { MarksDueService } from './marks.service';
 import { YoungDueService } from './young.service';
 
 /** A step of a plan nobody did is asked after for so long past its close. */
@@ -43,6 +44,7 @@ export class DueService {
     @Inject(SeasonService) private readonly season: SeasonService,
     @Inject(CarryingFemalesService) private readonly carrying: CarryingFemalesService,
     @Inject(YoungDueService) private readonly young: YoungDueService,
+    @Inject(MarksDueService) private readonly marks: MarksDueService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
@@ -59,6 +61,7 @@ export class DueService {
       ...this.tests(present, today),
       ...this.beforeBirth(present, today),
       ...this.young.list(today),
+      ...this.marks.list(present, today),
     ];
     return mergeDue(all).sort((a, b) =>
       a.window.closes < b.window.closes ? -1 : a.window.closes > b.window.closes ? 1 : a.key < b.key ? -1 : 1,

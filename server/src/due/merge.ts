@@ -3,6 +3,9 @@ import { STATIONS, type DueWork } from '@yaylak/contract';
 /** Stations that harm nobody when one more animal passes them. */
 const HARMLESS = ['weigh', 'score', 'look'];
 
+/** Done day by day in the field: what is done once or twice a year does not wait for it, nor go along each time. */
+const BY_THE_DAY = 'raddle';
+
 /**
  * Open work on the same animals as one job: who has to come through the race anyway is weighed and scored in one go.
  * Work is put together where one list holds nearly all of the other and its stations only measure; a remedy, a sample
@@ -23,6 +26,7 @@ export function mergeDue(due: readonly DueWork[]): DueWork[] {
 function canJoin(a: DueWork, b: DueWork): boolean {
   if (!a.job || !b.job || !a.isOpen || !b.isOpen || a.species !== b.species || a.group?.id !== b.group?.id)
     return false;
+  if ([a.job, b.job].some((job) => job?.stations.includes(BY_THE_DAY))) return false;
   const subjects = [a.job.settings.subject, b.job.settings.subject];
   if (subjects.some((s) => s !== undefined && s !== 'each')) return false;
   const own = new Set(a.animalIds);

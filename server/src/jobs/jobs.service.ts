@@ -58,7 +58,7 @@ export class JobsService {
           finishedAt: null,
         }),
       );
-      this.book.state.jobs.add(job.id);
+      this.book.state.jobs.set(job.id, job.stations);
       return this.toView({ ...job, finishedAt: null });
     });
   }

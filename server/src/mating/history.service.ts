@@ -6,6 +6,7 @@ import {
   groupOn,
   isPresent,
   malesWith,
+  raddleOn,
   shareTaken,
   takingShare,
   unansweredOf,
@@ -95,9 +96,8 @@ export class MatingHistoryService {
   raddleOf(maleId: string, groupId: string | undefined, on: Day): MarkColour | null {
     const facts = this.book.state.animals.get(maleId);
     const stay = facts?.stays.findLast((s) => s.groupId === groupId && s.on <= on);
-    if (!facts || !stay) return null;
-    const change = facts.harnesses.findLast((h) => h.stayId === stay.entryId && h.on <= on);
-    return ((change?.colour ?? stay.colour) as MarkColour | undefined) ?? null;
+    const raddle = facts && stay && raddleOn(facts, stay, on);
+    return (raddle?.colour as MarkColour | undefined) ?? null;
   }
 
   /** Spells of all females of a species that are or were here. */

@@ -18,6 +18,7 @@ import {
   kinshipTable,
   maleReadiness,
   partingWindow,
+  raddleOn,
   restsUntil,
   servicesPerWeekOf,
   weightToMate,
@@ -216,15 +217,14 @@ export class MalesService {
     return facts.stays
       .filter((s) => isOpenStay(facts, s.entryId, today))
       .map((s): StayView => {
-        const change = facts.harnesses.findLast((h) => h.stayId === s.entryId);
-        const colour = change?.colour ?? s.colour;
+        const raddle = raddleOn(facts, s, today);
         return {
           stayId: s.entryId,
           groupId: s.groupId,
           groupName: this.book.state.groups.get(s.groupId)?.name ?? 'a group',
           from: isoOf(s.on),
-          colour: colour ?? null,
-          colourFrom: colour === undefined ? null : isoOf(change?.on ?? s.on),
+          colour: raddle?.colour ?? null,
+          colourFrom: raddle ? isoOf(raddle.since) : null,
           isTeaser: s.isTeaser,
           females: females.filter((f) => groupOn(f, today) === s.groupId).length,
         };

@@ -161,11 +161,9 @@ export function MalesPage() {
                       <div key={s.stayId}>
                         {s.groupName}
                         {s.isTeaser ? ', teaser' : ''}
-                        {s.isTeaser ? null : (
-                          <Button kind="quiet" onPress={() => void read(s.groupName)}>
-                            Read the marks
-                          </Button>
-                        )}
+                        <Button kind="quiet" onPress={() => void read(s.groupName)}>
+                          Read the marks
+                        </Button>
                         <Small>
                           since {shortDate(s.from)}
                           {s.colour ? `, ${s.colour} since ${shortDate(s.colourFrom ?? s.from)}` : ''}
