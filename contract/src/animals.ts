@@ -82,6 +82,8 @@ export interface AnimalRow {
   readonly ageDays: number | null;
   readonly group: { readonly id: string; readonly name: string } | null;
   readonly dam: TagView | null;
+  /** Whose embryo it was. */
+  readonly donor: TagView | null;
   readonly sire: TagView | null;
   readonly birthType: number | null;
   readonly rearingType: number | null;
@@ -112,6 +114,10 @@ export class ChangeAnimal {
   @IsOptional()
   @IsUUID()
   damId?: string | null;
+  /** Whose embryo it was, where `damId` only carried it. */
+  @IsOptional()
+  @IsUUID()
+  donorId?: string | null;
   @IsOptional()
   @IsUUID()
   sireId?: string | null;

@@ -88,6 +88,10 @@ export class BookAnimalRecord {
   @IsOptional()
   @IsUUID()
   damId: string | null;
+  /** A file from before embryos were known of has none. */
+  @IsOptional()
+  @IsUUID()
+  donorId?: string | null;
   @IsOptional()
   @IsUUID()
   sireId: string | null;
@@ -124,6 +128,7 @@ export interface BookAnimal {
   readonly sex: Sex;
   readonly bornOn: string | null;
   readonly damId: string | null;
+  readonly donorId?: string | null;
   readonly sireId: string | null;
   readonly birthType: number | null;
   readonly rearingType: number | null;

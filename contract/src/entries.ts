@@ -82,6 +82,10 @@ export class ArrivalEntry extends AnimalEntryBase {
   @MayBeMissing()
   @IsUUID()
   damId?: string;
+  /** Whose embryo it was, where `damId` only carried it. */
+  @MayBeMissing()
+  @IsUUID()
+  donorId?: string;
   @MayBeMissing()
   @IsUUID()
   sireId?: string;

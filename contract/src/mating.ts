@@ -61,7 +61,8 @@ export interface ServedView {
   readonly on: string;
   readonly way: ServiceWay;
   readonly males: readonly TagView[];
-  readonly straw: string | null;
+  /** A straw, or a male that is not in the book, in words. */
+  readonly otherSire: string | null;
   readonly timing: ServiceTiming | null;
 }
 
@@ -91,7 +92,8 @@ export interface SignView extends Omit<CarryingSign, 'on' | 'test'> {
 export interface ChanceView {
   readonly servedOn: string;
   readonly males: readonly TagView[];
-  readonly straw: string | null;
+  /** A straw, or a male that is not in the book, in words. */
+  readonly otherSire: string | null;
   /** Null of one over her time: there is no chance of hers, she is overdue. */
   readonly probability: number | null;
   readonly story: readonly SignView[];

@@ -41,7 +41,7 @@ export class ServiceEntry extends AnimalEntryBase {
   @MayBeMissing()
   @IsLocalTime()
   at?: string;
-  /** All that may be the sire: one by hand, several where several ran. */
+  /** All of the holding that may be the sire: one by hand, several where several ran. */
   @IsArray()
   @ArrayUnique()
   @ArrayMaxSize(30)
@@ -52,6 +52,11 @@ export class ServiceEntry extends AnimalEntryBase {
   @IsString()
   @Length(1, MAX_TEXT)
   straw?: string;
+  /** A male that is not in the book: "the neighbour's ram", "not known". */
+  @MayBeMissing()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  otherMale?: string;
   @MayBeMissing()
   @IsString()
   @Length(1, MAX_TEXT)

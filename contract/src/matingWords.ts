@@ -2,6 +2,15 @@ import { isoOf, type FemaleReason, type MaleReason, type WeightUnit } from '@yay
 import { chanceText, percentText } from './shares';
 import { weightText } from './weights';
 
+/** Who served her beside the males of the holding: a straw, or a male that is not in the book. */
+export const otherSireText = ({
+  straw,
+  otherMale,
+}: {
+  readonly straw?: string | undefined;
+  readonly otherMale?: string | undefined;
+}): string | undefined => (straw === undefined ? otherMale : `straw ${straw}`);
+
 /** Why a female is not mated, or not yet. */
 export function femaleReasonText(reason: FemaleReason, unit: WeightUnit): string {
   switch (reason.code) {

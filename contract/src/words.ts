@@ -86,7 +86,7 @@ export function refusalText(
     case 'not-a-male':
       return `${nameOf(value)} is no male. Choose another, or mend the sex first.`;
     case 'no-sire':
-      return 'Say who served her: a male of the holding, or the code of a straw.';
+      return 'Say who served her: a male of the holding, the code of a straw, or a male from elsewhere.';
     case 'unknown-male':
       return 'That male is not in the book. Add him first.';
     case 'male-of-other-species':

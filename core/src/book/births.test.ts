@@ -18,6 +18,7 @@ const record = (id: string, change: Partial<AnimalRecord> = {}): AnimalRecord =>
   sex: 'female',
   bornOn: day('2022-04-01'),
   damId: undefined,
+  donorId: undefined,
   sireId: undefined,
   birthType: undefined,
   rearingType: undefined,
@@ -33,6 +34,7 @@ doe.services.push({
   way: 'hand',
   maleIds: ['buck'],
   straw: undefined,
+  otherMale: undefined,
   colour: undefined,
   isCheck: false,
 });

@@ -23,6 +23,7 @@ const record = (id: string, change: Partial<AnimalRecord> = {}): AnimalRecord =>
   sex: 'female',
   bornOn: day('2024-04-01'),
   damId: undefined,
+  donorId: undefined,
   sireId: undefined,
   birthType: undefined,
   rearingType: undefined,
@@ -87,6 +88,7 @@ const serve = (change: object = {}): CheckedEntry => ({
   way: 'hand',
   maleIds: ['ram'],
   straw: undefined,
+  otherMale: undefined,
   reason: undefined,
   ...change,
 });
@@ -105,6 +107,7 @@ const arrive = (change: object): CheckedEntry => ({
     sex: 'female',
     bornOn: day('2026-05-01'),
     damId: undefined,
+    donorId: undefined,
     sireId: undefined,
     birthType: 1,
     rearingType: 1,

@@ -64,7 +64,7 @@ function checkSex(facts: AnimalFacts, sex: Sex, book: ChangeBook): ChangeRefusal
   const evidence: SexEvidence = {
     births: isFemale ? 0 : facts.births.length,
     services: isFemale ? 0 : facts.services.length,
-    young: young.filter((y) => (isFemale ? y.sireId === id : y.damId === id)).length,
+    young: young.filter((y) => (isFemale ? y.sireId === id : y.damId === id || y.donorId === id)).length,
     asMale: isFemale ? facts.stays.length + facts.maleChecks.length : 0,
   };
   return Object.values(evidence).some((count) => count > 0)

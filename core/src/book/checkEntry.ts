@@ -20,6 +20,7 @@ import {
   type PregnancyRefusal,
 } from './checkPregnancy';
 import type { AnimalFacts } from './facts';
+import { geneticParents } from './geneticParents';
 
 /** A tablet's clock may go ahead of this computer's by so much. */
 const CLOCKS_APART_HOURS = 0.25;
@@ -80,6 +81,8 @@ export interface ArrivalFacts {
   readonly sex: Sex;
   readonly bornOn: Day | undefined;
   readonly damId: string | undefined;
+  /** Whose embryo it was, where another carried it. */
+  readonly donorId: string | undefined;
   readonly sireId: string | undefined;
   readonly birthType: number | undefined;
   readonly rearingType: number | undefined;
@@ -262,13 +265,18 @@ export function checkRecord(animal: ArrivalFacts & { readonly id: string }, book
   // A lamb may be reared beside a foster mate, so one more than born is fine; nine for a twin is a slip.
   if (birthType !== undefined && rearingType !== undefined && rearingType > birthType + 4)
     return { code: 'reared-more-than-born', field: 'rearingType', value: String(rearingType), born: birthType };
-  for (const [role, parentId] of [
-    ['dam', animal.damId],
-    ['sire', animal.sireId],
+  const family = (id: string) => {
+    const record = book.animal(id)?.record;
+    return record && geneticParents(record);
+  };
+  for (const [field, role, parentId] of [
+    ['damId', 'dam', animal.damId],
+    ['donorId', 'dam', animal.donorId],
+    ['sireId', 'sire', animal.sireId],
   ] as const) {
     if (parentId === undefined) continue;
-    const fault = checkParent(animal, parentId, role, (id) => book.animal(id)?.record);
-    if (fault) return { code: 'parentage', field: `${role}Id`, value: parentId, role, fault };
+    const fault = checkParent(animal, parentId, role, family);
+    if (fault) return { code: 'parentage', field, value: parentId, role, fault };
   }
   return undefined;
 }

@@ -17,6 +17,7 @@ export type MatingEntryToCheck =
       readonly way: ServiceWay;
       readonly maleIds: readonly string[];
       readonly straw: string | undefined;
+      readonly otherMale: string | undefined;
       readonly reason: string | undefined;
     })
   | (OfAnimal & {
@@ -132,8 +133,9 @@ function checkService(
   { record }: AnimalFacts,
   book: MatingBook,
 ): MatingRefusal | undefined {
-  const { maleIds, straw, way, reason, on } = entry;
-  if (maleIds.length === 0 && straw === undefined) return { code: 'no-sire', field: 'maleIds', value: '' };
+  const { maleIds, straw, otherMale, way, reason, on } = entry;
+  if (maleIds.length === 0 && straw === undefined && otherMale === undefined)
+    return { code: 'no-sire', field: 'maleIds', value: '' };
   for (const value of maleIds) {
     const male = book.animal(value);
     const field = 'maleIds';

@@ -16,6 +16,8 @@ import type { Sex, Species } from '../species';
 export interface AnimalRecord extends Pedigreed {
   readonly species: Species;
   readonly sex: Sex;
+  /** Whose embryo it was, where another carried it: `damId` is who gave birth to it. */
+  readonly donorId: string | undefined;
   /** Born as one of so many. */
   readonly birthType: number | undefined;
   /** Reared as one of so many. */
@@ -105,9 +107,11 @@ export interface CheckFact extends Fact, Omit<CheckMade, 'what'> {
 }
 /** Looked at for heat. */
 export interface HeatFact extends Fact, HeatLook {}
-/** Served; without a male of the holding, by straw. */
+/** Served; without a male of the holding, by straw or by one from elsewhere. */
 export interface ServiceFact extends Fact, Service {
   readonly straw: string | undefined;
+  /** A male that is not in the book, in words: "the neighbour's ram". */
+  readonly otherMale: string | undefined;
   /** Colour of the mark read, where a male with a harness ran. */
   readonly colour: string | undefined;
   /** Offered again to see whether she refuses, as rabbits are. */

@@ -5,4 +5,5 @@ export * from './checkMating';
 export * from './checkPregnancy';
 export * from './derived';
 export * from './facts';
+export * from './geneticParents';
 export * from './tagging';

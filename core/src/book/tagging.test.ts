@@ -10,6 +10,7 @@ const anEwe = (id = 'ewe'): AnimalFacts =>
     sex: 'female',
     bornOn: day('2024-04-01'),
     damId: undefined,
+    donorId: undefined,
     sireId: undefined,
     birthType: undefined,
     rearingType: undefined,

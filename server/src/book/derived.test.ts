@@ -120,7 +120,14 @@ function anEntry(random: Random, book: Book, nextId: () => string): AnimalEntry 
   if (type === 'afterbirth') on = isoOf(facts?.births[0]?.on ?? TODAY);
   const bornOn = isoOf((dayOf(on) - Math.floor(random() * 900)) as Day);
   const own: Partial<Record<EntryType, object>> = {
-    arrival: { species, sex: pick(['female', 'female', 'male']), bornOn, damId: female, sireId: male },
+    arrival: {
+      species,
+      sex: pick(['female', 'female', 'male']),
+      bornOn,
+      damId: female,
+      donorId: pick([undefined, female]),
+      sireId: male,
+    },
     identifier: { text: `26-${Math.floor(random() * 900)}` },
     'identifier-end': { identifierId: facts?.identifiers.at(-1)?.entryId },
     move: { groupId: pick(GROUPS) },
@@ -187,11 +194,12 @@ function step(random: Random, book: Book, written: Written, nextId: () => string
     const { record } = facts;
     const change = [
       { damId: other('female') },
+      { donorId: other('female') },
       { sireId: other('male') },
       { sex: record.sex === 'male' ? ('female' as const) : ('male' as const) },
       { damId: undefined },
       { bornOn: record.bornOn === undefined ? undefined : ((record.bornOn - 30) as Day) },
-    ][Math.floor(random() * 5)];
+    ][Math.floor(random() * 6)];
     const next = { ...record, ...change, version: record.version + 1 };
     if (checkRecord(next, state.view(TODAY, clock.moment()))) return;
     state.setRecord(next);

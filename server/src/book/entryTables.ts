@@ -84,6 +84,7 @@ export const ENTRY_TABLES: Readonly<Record<EntryType, EntryTable>> = {
       at: 'at',
       maleIds: 'male_ids',
       straw: 'straw',
+      otherMale: 'other_male',
       batch: 'batch',
       technician: 'technician',
       colour: 'colour',

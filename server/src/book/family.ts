@@ -2,6 +2,7 @@ import type { EntryType } from '@yaylak/contract';
 import {
   bySpecies,
   geneKey,
+  geneticParents,
   genotypes,
   inbreedingOf,
   kinship,
@@ -81,7 +82,10 @@ export class Family {
     return pairRefusal(
       { femaleId, maleId, inbreeding },
       this.book.settings(species).pairing,
-      (id) => this.book.animals.get(id)?.record,
+      (id) => {
+        const record = this.book.animals.get(id)?.record;
+        return record && geneticParents(record);
+      },
       this.genesOf(species),
     );
   }
@@ -96,7 +100,7 @@ export class Family {
     const genes = new Map<string, { readonly gene: string; readonly tests: GeneTest[] }>();
     for (const { record, geneTests } of this.book.animals.values()) {
       if (record.species !== species) continue;
-      animals.push(record);
+      animals.push(geneticParents(record));
       for (const { gene, result } of geneTests) {
         const own = genes.get(geneKey(gene)) ?? { gene: gene.trim(), tests: [] };
         genes.set(geneKey(gene), own);
@@ -116,7 +120,7 @@ export class Family {
 
   private read(): { readonly pedigree: Pedigree; readonly inbreeding: Float64Array } {
     const { animals } = this.book;
-    const found = pedigreeOf([...animals.values()].map((f) => f.record));
+    const found = pedigreeOf([...animals.values()].map((f) => geneticParents(f.record)));
     // The rules of the book let no loop in; an old book that has one all the same is read without parents.
     const { pedigree } =
       found.kind === 'pedigree'

@@ -630,8 +630,8 @@ export class HoldingState {
     else this.wearers.set(plain, new Set([animalId]));
   }
 
-  private linkParents({ id, damId, sireId }: AnimalRecord): void {
-    for (const parent of [damId, sireId]) {
+  private linkParents({ id, damId, donorId, sireId }: AnimalRecord): void {
+    for (const parent of [damId, donorId, sireId]) {
       if (parent === undefined) continue;
       const set = this.youngByParent.get(parent);
       if (set) set.add(id);
@@ -639,8 +639,8 @@ export class HoldingState {
     }
   }
 
-  private unlinkParents({ id, damId, sireId }: AnimalRecord): void {
-    for (const parent of [damId, sireId]) if (parent !== undefined) this.youngByParent.get(parent)?.delete(id);
+  private unlinkParents({ id, damId, donorId, sireId }: AnimalRecord): void {
+    for (const parent of [damId, donorId, sireId]) if (parent !== undefined) this.youngByParent.get(parent)?.delete(id);
   }
 }
 

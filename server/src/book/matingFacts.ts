@@ -19,8 +19,17 @@ export function matingFact(entry: MatingEntry, facts: AnimalFacts, base: Fact): 
     case 'heat':
       return into(facts.heats, { at: momentOf(entry.at), signs: entry.signs, ...base });
     case 'service': {
-      const { way, maleIds, straw, colour, isCheck = false } = entry;
-      return into(facts.services, { at: momentOrNot(entry.at), way, maleIds, straw, colour, isCheck, ...base });
+      const { way, maleIds, straw, otherMale, colour, isCheck = false } = entry;
+      return into(facts.services, {
+        at: momentOrNot(entry.at),
+        way,
+        maleIds,
+        straw,
+        otherMale,
+        colour,
+        isCheck,
+        ...base,
+      });
     }
     case 'stay':
       return into(facts.stays, {
@@ -51,8 +60,8 @@ export function matingToCheck(
     case 'heat':
       return { type: 'heat', at: momentOf(entry.at), ...base };
     case 'service': {
-      const { way, maleIds, straw, reason } = entry;
-      return { type: 'service', at: momentOrNot(entry.at), way, maleIds, straw, reason, ...base };
+      const { way, maleIds, straw, otherMale, reason } = entry;
+      return { type: 'service', at: momentOrNot(entry.at), way, maleIds, straw, otherMale, reason, ...base };
     }
     case 'stay':
       return {

@@ -96,6 +96,7 @@ const OF_ANIMAL = {
   sex: 'a.sex',
   bornOn: 'a.born_on',
   damId: 'a.dam_id',
+  donorId: 'a.donor_id',
   sireId: 'a.sire_id',
   birthType: 'a.birth_type',
   rearingType: 'a.rearing_type',

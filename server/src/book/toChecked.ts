@@ -11,6 +11,7 @@ export const recordOf = (entry: ArrivalEntry, version = 1): AnimalRecord => ({
   sex: entry.sex,
   bornOn: entry.bornOn ? dayOf(entry.bornOn) : undefined,
   damId: entry.damId,
+  donorId: entry.donorId,
   sireId: entry.sireId,
   birthType: entry.birthType,
   rearingType: entry.rearingType,

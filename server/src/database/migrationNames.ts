@@ -9,6 +9,7 @@ export const MIGRATION_NAMES = [
   '20261126100000_births',
   '20261129000000_restrict',
   '20261129100000_stayReason',
+  '20261129200000_strangers',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -126,6 +126,7 @@ export class BookFileService {
         sex: a.sex,
         bornOn: a.born_on,
         damId: a.dam_id,
+        donorId: a.donor_id,
         sireId: a.sire_id,
         birthType: a.birth_type,
         rearingType: a.rearing_type,

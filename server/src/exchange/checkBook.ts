@@ -123,6 +123,7 @@ function checkParents(animals: BookFile['animals']): void {
   for (const [i, animal] of animals.entries())
     for (const [field, sex] of [
       ['damId', 'female'],
+      ['donorId', 'female'],
       ['sireId', 'male'],
     ] as const) {
       const parentId = animal[field] ?? undefined;
@@ -145,8 +146,8 @@ function checkParents(animals: BookFile['animals']): void {
 function inLoop(animals: BookFile['animals']): number | undefined {
   const waits = new Map<string, number>();
   const youngOf = new Map<string, string[]>();
-  for (const { id, damId, sireId } of animals) {
-    const parents = [damId, sireId].filter((p): p is string => p !== null && p !== undefined);
+  for (const { id, damId, donorId, sireId } of animals) {
+    const parents = [damId, donorId, sireId].filter((p): p is string => p !== null && p !== undefined);
     waits.set(id, parents.length);
     for (const parent of parents) {
       const young = youngOf.get(parent);
@@ -174,6 +175,7 @@ const REFERENCES: readonly (readonly [field: string, part: keyof BookFile])[] = 
   ['groupId', 'groups'],
   ['productId', 'products'],
   ['damId', 'animals'],
+  ['donorId', 'animals'],
   ['sireId', 'animals'],
   ['maleIds', 'animals'],
   ['identifierId', 'entries'],
@@ -218,6 +220,7 @@ const RECORD_FIELDS = [
   'sex',
   'bornOn',
   'damId',
+  'donorId',
   'sireId',
   'birthType',
   'rearingType',

@@ -14,6 +14,7 @@ describe('a book with every kind of entry', () => {
     groupId: ids.group,
     productId: ids.product,
     damId: ids.ewe,
+    donorId: ids.ewe,
     sireId: ids.ram,
     maleIds: [ids.ram],
     identifierId: ids.identifier,
@@ -41,6 +42,7 @@ describe('a book with every kind of entry', () => {
     sex: 'female',
     bornOn: null,
     damId: null,
+    donorId: null,
     sireId: null,
     birthType: null,
     rearingType: null,
@@ -113,6 +115,7 @@ describe('a book with every kind of entry', () => {
       animal(ids.lamb as string, {
         bornOn: '2026-04-01',
         damId: ids.ewe,
+        donorId: ids.ewe,
         sireId: ids.ram,
         birthType: 2,
         rearingType: 1,

@@ -1,4 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
+import { otherSireText } from '@yaylak/contract';
 import type { GoneNumber, RosterAnimal, RosterView } from '@yaylak/contract';
 import {
   groupOn,
@@ -9,6 +10,7 @@ import {
   withheldOn,
   wornIdentifiers,
   type AnimalFacts,
+  type ServiceFact,
   type Day,
   type Reading,
 } from '@yaylak/core';
@@ -145,7 +147,10 @@ export class RosterService {
             served: open.map((s) => ({
               from: isoOf(s.on),
               to: isoOf(s.lastOn),
-              males: s.maleIds.flatMap((id) => this.shortName(id) ?? []),
+              males: [
+                ...s.maleIds.flatMap((id) => this.shortName(id) ?? []),
+                ...(s.services as readonly ServiceFact[]).flatMap((one) => otherSireText(one) ?? []),
+              ],
             })),
           }),
     };

@@ -1,5 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import {
+  otherSireText,
   femaleReasonText,
   type ChanceView,
   type FemaleToMateView,
@@ -148,7 +149,7 @@ export class FemalesToMateService {
       on: isoOf(s.on),
       way: s.way,
       males: s.maleIds.flatMap((id) => this.tags(id)),
-      straw: s.straw ?? null,
+      otherSire: otherSireText(s) ?? null,
       timing: window && s.at !== undefined ? serviceTiming(window, s.at, earliest) : null,
     };
   }
@@ -164,7 +165,7 @@ export class FemalesToMateService {
     return {
       servedOn: isoOf(spell.on),
       males: found.sires.flatMap(({ maleId }) => this.tags(maleId)),
-      straw: last?.straw ?? null,
+      otherSire: (last && otherSireText(last)) ?? null,
       probability: found.isOverTime ? null : chance.probability,
       story: chance.story.map(signView),
       contradictions: chance.contradictions.map(({ earlier, later }) => ({

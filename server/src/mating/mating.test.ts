@@ -415,3 +415,40 @@ it('reads its facts again after a start', async () => {
   const after = await view();
   expect({ ...after, now: '' }).toEqual({ ...before, now: '' });
 });
+
+it('keeps a service by a male from elsewhere, and does not give her young to the buck she met before him', async () => {
+  const other = uuid();
+  await t.post(arrival(other, { species: 'goat', sex: 'female', bornOn: '2023-04-02', on: '2023-04-02' }));
+  const serve = (change: object) => t.post(fact('service', other, { way: 'hand', maleIds: [], ...change }));
+  expect(await serve({})).toMatchObject([{ refusal: { code: 'no-sire' } }]);
+  expect(await serve({ otherMale: 'the neighbour’s buck', on: '2026-11-20' })).toMatchObject([{ status: 'kept' }]);
+  expect((await female(other))?.chance).toMatchObject({
+    servedOn: '2026-11-20',
+    males: [],
+    otherSire: 'the neighbour’s buck',
+  });
+});
+
+it('takes an embryo’s kin from its donor, and its litter from the doe that carried it', async () => {
+  const [donor, carrier, half] = [uuid(), uuid(), uuid()] as [string, string, string];
+  const goat = (id: string, change: object) =>
+    arrival(id, { species: 'goat', sex: 'female', bornOn: '2022-04-03', on: '2022-04-03', ...change });
+  const born = { bornOn: '2026-02-01', on: '2026-02-01', how: 'born' };
+  const answers = await t.post(
+    goat(donor, {}),
+    goat(carrier, {}),
+    goat(half, { ...born, damId: carrier, donorId: donor, sireId: buck }),
+  );
+  expect(answers.map((a) => a.status)).toEqual(['kept', 'kept', 'kept']);
+  const { nodes } = await get<PedigreeView>(`/pedigree/${half}?generations=2`);
+  expect(nodes.map((n) => n.tag.animalId)).toEqual([half, buck, donor]);
+  const page = (await t.http().get(`/api/animals/${half}`).expect(200)).body as AnimalView;
+  expect(page.row).toMatchObject({ dam: { animalId: carrier }, donor: { animalId: donor } });
+  // A donor is a dam: no male, and not younger than the kid.
+  const { version } = page.row;
+  const change = async (donorId: string | null) =>
+    (await t.http().patch(`/api/animals/${half}`).send({ version, donorId })).status;
+  expect(await change(son)).toBe(400);
+  expect(await change(null)).toBe(200);
+  expect((await get<PedigreeView>(`/pedigree/${half}?generations=2`)).nodes[2]?.tag.animalId).toBe(carrier);
+});

@@ -16,6 +16,7 @@ import {
   commonAncestors,
   geneKey,
   generationEquivalents,
+  geneticParents,
   groupOn,
   isoOf,
   kinshipTable,
@@ -144,7 +145,7 @@ export class PairingService {
       if (key.length + 1 >= generations) return;
       for (const [side, parentId] of [
         ['s', at.record.sireId],
-        ['d', at.record.damId],
+        ['d', geneticParents(at.record).damId],
       ] as const) {
         const parent = parentId === undefined ? undefined : this.book.state.animals.get(parentId);
         if (parent) walk(parent, key + side);
@@ -153,7 +154,7 @@ export class PairingService {
     walk(facts, '');
     const counts = new Map<string, number>();
     for (const p of places) counts.set(p.facts.record.id, (counts.get(p.facts.record.id) ?? 0) + 1);
-    const { damId, sireId } = facts.record;
+    const { damId, sireId } = geneticParents(facts.record);
     return {
       genes: family.genes(facts.record.species).map(({ gene }) => gene),
       nodes: places.map((p) => this.node(p.key, p.facts, (counts.get(p.facts.record.id) ?? 0) > 1)),

@@ -10,6 +10,7 @@ export const AnimalEntity = defineEntity({
     sex: p.string(),
     bornOn: p.string().nullable(),
     dam: () => p.manyToOne(AnimalEntity).deleteRule('restrict').nullable().index(),
+    donor: () => p.manyToOne(AnimalEntity).deleteRule('restrict').nullable().index(),
     sire: () => p.manyToOne(AnimalEntity).deleteRule('restrict').nullable().index(),
     birthType: p.integer().nullable(),
     rearingType: p.integer().nullable(),

@@ -165,6 +165,7 @@ export const ServiceEntity = defineEntity({
     at: p.string().nullable(),
     maleIds: p.json<string[]>(),
     straw: p.string().nullable(),
+    otherMale: p.string().nullable(),
     batch: p.string().nullable(),
     technician: p.string().nullable(),
     colour: p.string().nullable(),

@@ -96,6 +96,7 @@ const ID_OF: Readonly<Record<string, string>> = {
   animalId: 'animals',
   animalIds: 'animals',
   damId: 'animals',
+  donorId: 'animals',
   sireId: 'animals',
   maleIds: 'animals',
   groupId: 'groups',

@@ -58,6 +58,7 @@ export const aRow = (text: string, change: Partial<AnimalRow> = {}): AnimalRow =
   ageDays: 236,
   group: { id: 'g1', name: 'Top paddock' },
   dam: aTag('22-0001'),
+  donor: null,
   sire: null,
   birthType: 2,
   rearingType: 1,

@@ -1,3 +1,4 @@
+import { otherSireText } from '@yaylak/contract';
 import type { Entry } from '@yaylak/contract';
 import { HEAT_SIGNS, type MalePart, type PartGrade, type ServiceTiming, type ServiceWay } from '@yaylak/core';
 
@@ -27,7 +28,7 @@ export function matingWords(
         : `Heat, ${hourText(entry.at)}: ${entry.signs.map((s) => HEAT_SIGNS[s].words).join(', ')}`;
     case 'service': {
       const sires = entry.maleIds.map((id) => nameOf?.(id) ?? 'a male');
-      const who = entry.straw === undefined ? sires.join(' or ') : `straw ${entry.straw}`;
+      const who = servedBy(sires, otherSireText(entry));
       const colour = entry.colour === undefined ? '' : `, ${entry.colour} mark`;
       const why = entry.reason === undefined ? '' : ` (${entry.reason})`;
       return `${entry.isCheck ? 'Offered again, served' : WAY_WORDS[entry.way]}${entry.at ? ` ${hourText(entry.at)}` : ''}: ${who}${colour}${why}`;
@@ -49,6 +50,10 @@ export function matingWords(
       return `Gene test, ${entry.gene}: ${entry.result}`;
   }
 }
+
+/** Who served her: males of the holding, a straw, a male from elsewhere. */
+export const servedBy = (males: readonly string[], otherSire: string | null | undefined): string =>
+  [...males, ...(otherSire == null ? [] : [otherSire])].join(' or ');
 
 export const WAY_WORDS: Readonly<Record<ServiceWay, string>> = {
   hand: 'Served',

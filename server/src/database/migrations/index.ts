@@ -10,6 +10,7 @@ import { Migration20261126000000_carrying } from './20261126000000_carrying';
 import { Migration20261126100000_births } from './20261126100000_births';
 import { Migration20261129000000_restrict } from './20261129000000_restrict';
 import { Migration20261129100000_stayReason } from './20261129100000_stayReason';
+import { Migration20261129200000_strangers } from './20261129200000_strangers';
 
 /** What each step does; listed by hand, so that nothing is looked for on disk. */
 const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
@@ -22,6 +23,7 @@ const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>
   '20261126100000_births': Migration20261126100000_births,
   '20261129000000_restrict': Migration20261129000000_restrict,
   '20261129100000_stayReason': Migration20261129100000_stayReason,
+  '20261129200000_strangers': Migration20261129200000_strangers,
 };
 
 /** In the order they are run. */

@@ -63,8 +63,9 @@ export function Family({ view }: Props) {
     <Panel>
       <h2>Family</h2>
       <Pairs>
-        {one('Dam', row.dam)}
+        {one(row.donor ? 'Carried by' : 'Dam', row.dam)}
         {one('Sire', row.sire)}
+        {row.donor ? one('Embryo of', row.donor) : null}
         {one("Dam's dam", ancestors.damDam)}
         {one("Sire's dam", ancestors.sireDam)}
         {one("Dam's sire", ancestors.damSire)}

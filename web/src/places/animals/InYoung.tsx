@@ -8,6 +8,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { WindowBar } from '../../parts/WindowBar';
 import { contradictionText } from '../../words/carrying';
 import { countText, shortDate } from '../../words/format';
+import { servedBy } from '../../words/mating';
 
 interface Props {
   readonly animalId: string;
@@ -30,7 +31,10 @@ export function InYoung({ animalId, species, today }: Props) {
         </h2>
         <Small>
           served {shortDate(chance.servedOn)} by{' '}
-          {chance.straw ? `straw ${chance.straw}` : chance.males.map((m) => m.name ?? m.text).join(' or ')}
+          {servedBy(
+            chance.males.map((m) => m.name ?? m.text),
+            chance.otherSire,
+          )}
           {young === null ? '' : `, ${countText(young, one, many)} seen`}
         </Small>
       </Row>

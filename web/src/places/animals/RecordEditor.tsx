@@ -17,6 +17,7 @@ export function RecordEditor({ view }: { readonly view: AnimalView }) {
     sex: row.sex,
     bornOn: row.bornOn ?? '',
     dam: row.dam?.text ?? '',
+    donor: row.donor?.text ?? '',
     sire: row.sire?.text ?? '',
     birthType: row.birthType === null ? '' : String(row.birthType),
     rearingType: row.rearingType === null ? '' : String(row.rearingType),
@@ -30,8 +31,8 @@ export function RecordEditor({ view }: { readonly view: AnimalView }) {
   const count = (field: 'birthType' | 'rearingType'): number | null =>
     draft[field] === '' ? null : Number(draft[field]);
   const save = async (): Promise<void> => {
-    const parents: { damId?: string | null; sireId?: string | null } = {};
-    for (const role of ['dam', 'sire'] as const) {
+    const parents: { damId?: string | null; donorId?: string | null; sireId?: string | null } = {};
+    for (const role of ['dam', 'donor', 'sire'] as const) {
       if (draft[role] === shown[role]) continue;
       const named = parentNamed(identifiers ?? [], role, draft[role]);
       if (named.kind === 'unclear') return setProblem(named.message);
@@ -74,6 +75,12 @@ export function RecordEditor({ view }: { readonly view: AnimalView }) {
         />
         <Field label="Born on" type="date" value={draft.bornOn} onChange={(bornOn) => setDraft({ ...draft, bornOn })} />
         <Field label="Dam" value={draft.dam} onChange={(dam) => setDraft({ ...draft, dam })} />
+        <Field
+          label="Embryo of"
+          hint="only where another female carried it"
+          value={draft.donor}
+          onChange={(donor) => setDraft({ ...draft, donor })}
+        />
         <Field label="Sire" value={draft.sire} onChange={(sire) => setDraft({ ...draft, sire })} />
         <Field
           label="Born as one of"

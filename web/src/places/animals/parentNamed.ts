@@ -1,4 +1,6 @@
-import { resolveIdentifier, type ParentRole, type Searchable } from '@yaylak/core';
+import { resolveIdentifier, type Searchable } from '@yaylak/core';
+
+const ROLE_WORDS = { dam: 'Dam', donor: 'Embryo of', sire: 'Sire' } as const;
 
 export type NamedParent =
   | { readonly kind: 'animal'; readonly id: string }
@@ -6,11 +8,14 @@ export type NamedParent =
   | { readonly kind: 'unclear'; readonly message: string };
 
 /** Whom a typed number names as dam or sire; left empty it is nobody. */
-export function parentNamed(identifiers: readonly Searchable[], role: ParentRole, typed: string): NamedParent {
+export function parentNamed(
+  identifiers: readonly Searchable[],
+  role: keyof typeof ROLE_WORDS,
+  typed: string,
+): NamedParent {
   if (typed.trim() === '') return { kind: 'nobody' };
   const found = resolveIdentifier(identifiers, typed);
   if (found.kind === 'one') return { kind: 'animal', id: found.animalId };
-  const who = role === 'dam' ? 'Dam' : 'Sire';
   const wearers = found.kind === 'none' ? 'no animal wears' : 'several animals wear';
-  return { kind: 'unclear', message: `${who}: ${wearers} “${typed.trim()}”. Type the whole number.` };
+  return { kind: 'unclear', message: `${ROLE_WORDS[role]}: ${wearers} “${typed.trim()}”. Type the whole number.` };
 }

@@ -44,6 +44,7 @@ const recordOf = (row: AnimalRow): RecordChange => ({
   sex: row.sex,
   bornOn: row.bornOn,
   damId: row.dam?.animalId ?? null,
+  donorId: row.donor?.animalId ?? null,
   sireId: row.sire?.animalId ?? null,
   birthType: row.birthType,
   rearingType: row.rearingType,

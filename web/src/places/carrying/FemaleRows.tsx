@@ -18,6 +18,7 @@ import { colour } from '../../theme/tokens';
 import { contradictionText } from '../../words/carrying';
 import { shortDate } from '../../words/format';
 import { knownText, STATE_WORDS } from './words';
+import { servedBy } from '../../words/mating';
 
 interface Props {
   readonly title: string;
@@ -94,7 +95,10 @@ export function FemaleRows({ title, females, view, onWrite, onAsk }: Props) {
 
 function Service({ female: { chance } }: { readonly female: CarryingFemaleView }) {
   if (!chance) return null;
-  const by = chance.straw ? `straw ${chance.straw}` : chance.males.map((m) => m.name ?? m.text).join(' or ');
+  const by = servedBy(
+    chance.males.map((m) => m.name ?? m.text),
+    chance.otherSire,
+  );
   return (
     <>
       {shortDate(chance.servedOn)}

@@ -8,7 +8,7 @@ export const BUCK: TagView = aTag('G-B1', { animalId: 'm1', name: 'Juniper' });
 export const aChance = (change: Partial<ChanceView> = {}): ChanceView => ({
   servedOn: '2026-10-01',
   males: [BUCK],
-  straw: null,
+  otherSire: null,
   probability: 0.96,
   story: [
     { kind: 'served', on: '2026-10-01', after: 0.7, weight: 1 },

@@ -7,7 +7,7 @@ import { Tag } from '../../parts/Tag';
 import { HourBar } from '../../parts/WindowBar';
 import { phone, space } from '../../theme/tokens';
 import { countText, dayAndHour } from '../../words/format';
-import { TIMING_WORDS, WAY_WORDS } from '../../words/mating';
+import { TIMING_WORDS, WAY_WORDS, servedBy } from '../../words/mating';
 
 interface Props {
   readonly view: MatingView;
@@ -73,7 +73,10 @@ const isOpen = ({ window, services }: HeatView, now: string): boolean =>
   window === null || (window.opens <= now && window.closes >= now && services.length < 2);
 
 function servedWords(s: ServedView, today: string): string {
-  const who = s.straw === null ? s.males.map((m) => m.name ?? m.text).join(' or ') : `straw ${s.straw}`;
+  const who = servedBy(
+    s.males.map((m) => m.name ?? m.text),
+    s.otherSire,
+  );
   const when = s.at === null ? '' : ` ${dayAndHour(s.at, today)}`;
   return `${WAY_WORDS[s.way]}${when}, ${who}${s.timing === null ? '' : `: ${TIMING_WORDS[s.timing]}`}`;
 }

@@ -76,7 +76,7 @@ describe('the heats', () => {
           chance: {
             servedOn: '2026-10-20',
             males: [BUCK],
-            straw: null,
+            otherSire: null,
             probability: 0.9,
             story: [
               { kind: 'served', on: '2026-10-20', after: 0.7, weight: 1 },
@@ -215,6 +215,18 @@ describe('serving', () => {
     await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
     await waitFor(() => expect(entries()).toHaveLength(1));
     expect(entries()[0]).toMatchObject({ way: 'insemination', maleIds: [], straw: 'ARD-7' });
+  });
+
+  it('takes a male that is not in the book, by the words for him', async () => {
+    const { user, sheet, entries } = await open();
+    await user.selectOptions(sheet.getByLabelText('How'), 'ran with him, not seen');
+    await user.selectOptions(sheet.getByLabelText('Male'), 'a male from elsewhere, or not known');
+    await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
+    expect(await sheet.findByRole('alert')).toHaveTextContent('Say which male');
+    await user.type(sheet.getByLabelText(/Which male/), 'the neighbour’s buck');
+    await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
+    await waitFor(() => expect(entries()).toHaveLength(1));
+    expect(entries()[0]).toMatchObject({ way: 'ran-with', maleIds: [], otherMale: 'the neighbour’s buck' });
   });
 
   it('writes a refusal down as a look', async () => {
@@ -455,7 +467,7 @@ describe('rabbits', () => {
               chance: {
                 servedOn: '2026-11-16',
                 males: [BUCK],
-                straw: null,
+                otherSire: null,
                 probability: 0.75,
                 story: [{ kind: 'served', on: '2026-11-16', after: 0.75, weight: 1 }],
                 contradictions: [],

@@ -21,7 +21,10 @@ interface Props {
   readonly onClose: () => void;
 }
 
-type Way = 'hand' | 'insemination' | 'raddle';
+type Way = 'hand' | 'insemination' | 'raddle' | 'ran-with';
+
+/** Stands in the list of males for one that is not in the book. */
+const OTHER = 'other';
 
 /** A service of one female: by whom, how and when; too early or too late, and a pair not put together, are said at once. */
 export function ServeSheet({ female, heat, view, onClose }: Props) {
@@ -31,6 +34,7 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
   const [way, setWay] = useState<Way>('hand');
   const [at, setAt] = useState(view.now);
   const [maleId, setMaleId] = useState('');
+  const [otherMale, setOtherMale] = useState('');
   const [straw, setStraw] = useState('');
   const [batch, setBatch] = useState('');
   const [technician, setTechnician] = useState('');
@@ -49,10 +53,12 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
   const name = tag.name ?? tag.text;
   const held = female.reasons.filter((r) => r.holds);
   // A mark found in the field is written down whoever made it, and on whom.
-  const isAsked = way !== 'raddle' && (partner?.refusal != null || held.length > 0);
+  const isChosen = way === 'hand' || way === 'insemination';
+  const isAsked = isChosen && (partner?.refusal != null || held.length > 0);
 
   const draft = (): EntryDraft | string => {
     if (parseMoment(at) === undefined) return 'When: give the day and the hour.';
+    if (maleId === OTHER && otherMale.trim() === '') return 'Say which male: “the neighbour’s ram”, or “not known”.';
     if (maleId === '' && !(isStraw && straw.trim() !== ''))
       return way === 'insemination' ? 'Say whose straw: its code, or a male of the holding.' : 'Choose the male.';
     if (isAsked && reason.trim() === '')
@@ -65,7 +71,8 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
       on: at.slice(0, 10),
       at,
       way,
-      maleIds: maleId === '' ? [] : [maleId],
+      maleIds: maleId === '' || maleId === OTHER ? [] : [maleId],
+      ...maybe('otherMale', maleId === OTHER ? otherMale : ''),
       ...(way === 'hand' ? { isWitnessed } : {}),
       ...(isCheck ? { isCheck } : {}),
       ...maybe('straw', isStraw ? straw : ''),
@@ -119,8 +126,12 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
             ['hand', 'by hand, male brought to her'],
             ['insemination', 'insemination'],
             ['raddle', 'found marked'],
+            ['ran-with', 'ran with him, not seen'],
           ]}
-          onChange={setWay}
+          onChange={(to) => {
+            setWay(to);
+            if (to === 'insemination' && maleId === OTHER) setMaleId('');
+          }}
         />
         <Field label="When" type="datetime-local" value={at} onChange={setAt} />
       </Row>
@@ -141,9 +152,19 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
                 `${p.tag.name ?? p.tag.text}: ${percentText(p.inbreeding)} inbred${p.refusal ? ', not to be' : ''}${p.isReady ? '' : ', not fit'}`,
               ] as const,
           ),
+          ...(way === 'insemination' ? [] : [[OTHER, 'a male from elsewhere, or not known'] as const]),
         ]}
         onChange={setMaleId}
       />
+      {maleId === OTHER ? (
+        <Field
+          label="Which male"
+          hint="“the neighbour’s ram”, or “not known”"
+          value={otherMale}
+          onChange={setOtherMale}
+          isRequired
+        />
+      ) : null}
       {way === 'insemination' ? (
         <Row $gap={3}>
           {isStraw ? <Field label="Code of the straw" value={straw} onChange={setStraw} /> : null}
@@ -175,7 +196,7 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
             <Field label="Reason for going ahead" value={reason} onChange={setReason} isRequired />
           ) : null}
         </NotePanel>
-      ) : problem && way !== 'raddle' ? (
+      ) : problem && isChosen ? (
         <Field label="Reason for going ahead" value={reason} onChange={setReason} />
       ) : null}
       {problem ? <p role="alert">{problem}</p> : null}
@@ -193,8 +214,10 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
   );
 }
 
-const maybe = (key: 'straw' | 'batch' | 'technician' | 'reason', value: string): Record<string, string> =>
-  value.trim() === '' ? {} : { [key]: value.trim() };
+const maybe = (
+  key: 'straw' | 'otherMale' | 'batch' | 'technician' | 'reason',
+  value: string,
+): Record<string, string> => (value.trim() === '' ? {} : { [key]: value.trim() });
 
 const windowOf = (w: NonNullable<HeatView['window']>) => ({
   opens: momentOf(w.opens),

@@ -9,6 +9,7 @@ import { Tag } from '../../parts/Tag';
 import { WindowBar } from '../../parts/WindowBar';
 import { chanceText, percentText } from '@yaylak/contract';
 import { fullDate, shortDate } from '../../words/format';
+import { servedBy } from '../../words/mating';
 
 interface Props {
   readonly females: readonly FemaleToMateView[];
@@ -56,7 +57,10 @@ export function Served({ females, view, onServe }: Props) {
                   </Row>
                 </td>
                 <td>
-                  {chance.straw ? `straw ${chance.straw}` : chance.males.map((m) => m.name ?? m.text).join(' or ')}
+                  {servedBy(
+                    chance.males.map((m) => m.name ?? m.text),
+                    chance.otherSire,
+                  )}
                 </td>
                 <td>{shortDate(chance.servedOn)}</td>
                 <td>

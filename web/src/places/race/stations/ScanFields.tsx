@@ -55,7 +55,7 @@ export function ScanFields({ draft, at, onType, children }: Props) {
                 {services.length === 0 ? <span>No service is written down.</span> : null}
                 {services.slice(-MOST_SHOWN).map((s) => (
                   <span key={s.from}>
-                    {countText(s.days, 'day', 'days')} since {s.males.join(' or ') || 'a straw'}, {shortDate(s.to)}
+                    {countText(s.days, 'day', 'days')} since {s.males.join(' or ')}, {shortDate(s.to)}
                   </span>
                 ))}
                 {fit ? <em>{fitText(fit, services)}</em> : null}
@@ -125,7 +125,7 @@ function fitText(fit: AgeFit, services: ReturnType<typeof servicesAt>): string {
   const service = services[fit.nearest];
   const off = fit.daysOff === 0 ? '' : `, ${Math.abs(fit.daysOff)} d ${fit.daysOff > 0 ? 'older' : 'younger'}`;
   const chance = fit.chances.length > 1 ? ` (${percentText(fit.chances[fit.nearest] ?? 0)})` : '';
-  return `Fits ${shortDate(service?.to ?? '')}, ${service?.males.join(' or ') || 'the straw'}${off}${chance}.`;
+  return `Fits ${shortDate(service?.to ?? '')}, ${service?.males.join(' or ') ?? ''}${off}${chance}.`;
 }
 
 const Count = styled(Chip)`

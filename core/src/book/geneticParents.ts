@@ -1,0 +1,6 @@
+import type { Pedigreed } from '../pedigree';
+import type { AnimalRecord } from './facts';
+
+/** An animal with the parents its genes are from: of an embryo that was put in, the donor and not who carried it. */
+export const geneticParents = ({ donorId, ...record }: AnimalRecord): Pedigreed =>
+  donorId === undefined ? record : { ...record, damId: donorId };
