@@ -12,7 +12,7 @@ it.each([
   ],
   [
     { code: 'more-than-scanned', scanned: 1, born: 2, on: '2026-08-01' },
-    '2 born, and 1 scanned on 2026-08-01. Are they all hers?',
+    '2 born, and 1 counted on 2026-08-01. Are they all hers?',
   ],
   [{ code: 'tested-empty', on: '2026-08-01' }, 'She tested empty on 2026-08-01. Is it she, or was the test wrong?'],
   [

@@ -74,7 +74,7 @@ export function birthQuestionText(question: BirthQuestion): string {
     case 'too-late':
       return `Day ${question.days} after the service of ${question.servedOn}; up to day ${question.longest} is usual. Was she served again?`;
     case 'more-than-scanned':
-      return `${question.born} born, and ${question.scanned} scanned on ${question.on}. Are they all hers?`;
+      return `${question.born} born, and ${question.scanned} counted on ${question.on}. Are they all hers?`;
     case 'tested-empty':
       return `She tested empty on ${question.on}. Is it she, or was the test wrong?`;
     case 'never-mated':

@@ -1,4 +1,4 @@
-import { SPECIES } from '@yaylak/core';
+import { SPECIES, type ScanningRate } from '@yaylak/core';
 import type {
   EvidenceWay,
   ScanFinding,
@@ -151,9 +151,8 @@ export interface InYoungView {
   readonly unknown: number;
   readonly notServed: number;
   readonly left: number;
-  /** Of those scanned: young to 100 females. */
-  readonly scanned: number;
-  readonly youngScanned: number;
+  /** Of those whose young were counted; null where nobody's were. */
+  readonly scanning: ScanningRate | null;
 }
 
 export interface BirthsToComeView {

@@ -89,7 +89,7 @@ it.each([
 it.each<[Refusal, RegExp]>([
   [{ code: 'not-a-female', field: 'animalId', value: 'x' }, /Only a female comes on heat/],
   [{ code: 'not-a-male', field: 'maleIds', value: 'ewe' }, /^yellow 22-0001 is no male/],
-  [{ code: 'no-sire', field: 'maleIds', value: '' }, /a male of the holding, or the code of a straw/],
+  [{ code: 'no-sire', field: 'maleIds', value: '' }, /a male of the holding, the code of a straw/],
   [{ code: 'unknown-male', field: 'maleIds', value: 'x' }, /Add him first/],
   [{ code: 'male-of-other-species', field: 'maleIds', value: 'ewe' }, /yellow 22-0001 is of another species/],
   [{ code: 'male-gone', field: 'maleIds', value: 'ewe', goneOn: '2026-10-01' }, /left the holding on 2026-10-01/],

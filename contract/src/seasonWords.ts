@@ -13,7 +13,7 @@ export function stepName(
   step: Pick<PlanStep, 'key' | 'kind' | 'stage' | 'dose'>,
   { species, doses }: Pick<PlanFacts, 'species' | 'doses'>,
 ): string {
-  const { grown, young, birth } = SPECIES_WORDS[species];
+  const { birth, grown, isTakenToMale, toldBy, young } = SPECIES_WORDS[species];
   switch (step.kind) {
     case 'male-check':
       return `Check the ${grown.male[1]}`;
@@ -26,11 +26,11 @@ export function stepName(
     case 'minerals':
       return step.key === 'minerals' ? 'Minerals before mating' : `Minerals before ${birth}`;
     case 'mating':
-      return species === 'rabbit' ? 'Does to the buck' : `${capital(grown.male[1])} in`;
+      return isTakenToMale ? `${capital(grown.female[1])} to the ${grown.male[0]}` : `${capital(grown.male[1])} in`;
     case 'test':
       return 'Blood test';
     case 'count':
-      return species === 'rabbit' ? 'Feel for young' : `Scan and count`;
+      return toldBy === 'palpation' ? 'Feel for young' : 'Scan and count';
     case 'dose':
       return doses?.[step.dose ?? 0]?.name ?? 'Vaccinate';
     case 'nest':

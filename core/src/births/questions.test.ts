@@ -140,3 +140,14 @@ describe('the day of a birth to come', () => {
     expect(daysOver({ closes: day('2026-12-04') }, day('2026-12-06'))).toBe(2);
   });
 });
+
+it.each([
+  ['rabbit', 7, 1, false],
+  ['rabbit', 7, 2, false],
+  ['rabbit', 5, 3, true],
+  ['rabbit', 0, 1, true], // nobody alive is always asked about
+  ['goat', 1, 1, true],
+] as const)('a %s birth of %i alive and %i dead is asked about: %s', (species, alive, dead, isAsked) => {
+  const asked = birthQuestions(born('2026-02-28', { alive, dead }), doe(), SPECIES_TABLE[species]).map((q) => q.code);
+  expect(asked.includes('born-dead')).toBe(isAsked);
+});

@@ -1,8 +1,7 @@
 import { addDays, isoOf, type Day } from '../calendar';
 import type { TestResult } from '../pregnancy';
-import { GESTATION_SLACK_DAYS, type Species } from '../species';
+import { GESTATION_SLACK_DAYS, type RearingRules, type Species, type SpeciesSettings } from '../species';
 import type { Birth } from './birthsOf';
-import type { GestationDays } from './expected';
 import { SAME_LITTER_DAYS } from './litters';
 
 /** What makes a birth worth asking about before it is believed; days as dates, so that it can be sent. */
@@ -37,6 +36,10 @@ export interface DamAsked {
   readonly tests: readonly { readonly on: Day; readonly result: TestResult; readonly young: number | undefined }[];
 }
 
+type BirthRules = Pick<SpeciesSettings, 'gestationDays' | 'femaleFirstMatingDays'> & {
+  readonly rearing: Pick<RearingRules, 'deadAskedFrom'>;
+};
+
 /**
  * All that speaks against a birth as it was written down. Services and tests count since the birth before it; a birth
  * fits a service when it comes within the usual range of it, four days either way. Where no service is on record she
@@ -46,10 +49,7 @@ export interface DamAsked {
 export function birthQuestions(
   birth: BirthAsked,
   dam: DamAsked,
-  {
-    gestationDays: gestation,
-    femaleFirstMatingDays,
-  }: { readonly gestationDays: GestationDays; readonly femaleFirstMatingDays: number },
+  { gestationDays: gestation, femaleFirstMatingDays, rearing: { deadAskedFrom } }: BirthRules,
 ): BirthQuestion[] {
   const asked: BirthQuestion[] = [];
   const { on } = birth;
@@ -86,6 +86,7 @@ export function birthQuestions(
   const born = birth.alive + birth.dead;
   if (count?.young !== undefined && born > count.young)
     asked.push({ code: 'more-than-scanned', scanned: count.young, born, on: isoOf(count.on) });
-  if (birth.dead > 0) asked.push({ code: 'born-dead', dead: birth.dead });
+  if (birth.dead > 0 && (birth.alive === 0 || birth.dead >= deadAskedFrom))
+    asked.push({ code: 'born-dead', dead: birth.dead });
   return asked;
 }

@@ -1,4 +1,4 @@
-import type { ConditionAims, ConditionStage, FemaleKind, Species } from '../species';
+import type { ConditionAims, ConditionStage, FemaleKind } from '../species';
 import { HIGHEST_SCORE } from './scale';
 
 /** The score wanted of a female of this kind at this stage; never over the end of the scale. */
@@ -19,9 +19,12 @@ export interface FemaleRecord {
 /** From so many young reared together a female is kept fatter. */
 const MANY_REARED = 3;
 
-/** Which kind a female is: what asks most of her counts. Rabbits rear many as a rule, and have no kind for it. */
-export function femaleKind({ births, lastReared, isHeavyMilker }: FemaleRecord, species: Species): FemaleKind {
+/** Which kind a female is: what asks most of her counts. Where many young are the rule (rabbits) no more is wanted of her. */
+export function femaleKind(
+  { births, lastReared, isHeavyMilker }: FemaleRecord,
+  { more }: Pick<ConditionAims, 'more'>,
+): FemaleKind {
   if (isHeavyMilker) return 'heavy-milker';
-  if (lastReared >= MANY_REARED && species !== 'rabbit') return 'many-reared';
+  if (lastReared >= MANY_REARED && more['many-reared'] > 0) return 'many-reared';
   return births === 0 ? 'first-timer' : 'usual';
 }

@@ -98,7 +98,7 @@ export function serviceWindow(
   { serviceHours: h, mating }: Pick<SpeciesSettings, 'serviceHours' | 'mating'>,
 ): WindowOf<Moment> | undefined {
   if (h.closes === 0) return undefined;
-  if (mating.morningEvening === 1) return byMorningEvening(onset);
+  if (mating.heatSchool === 'morning-evening') return byMorningEvening(onset);
   return {
     opens: addHours(onset, h.opens),
     bestFrom: addHours(onset, h.bestFrom),

@@ -112,7 +112,10 @@ describe('when to serve', () => {
     ['2026-12-31T07:00', '2026-12-31T17:00'],
     ['2026-12-31T18:00', '2027-01-01T06:00'],
   ])('by morning and evening, seen %s is served from %s', (seen, best) => {
-    const window = serviceWindow(momentOf(seen), { ...cattle, mating: { ...cattle.mating, morningEvening: 1 } });
+    const window = serviceWindow(momentOf(seen), {
+      ...cattle,
+      mating: { ...cattle.mating, heatSchool: 'morning-evening' },
+    });
     expect(window && isoMoment(window.bestFrom)).toBe(best);
   });
   it('a rabbit has no hours', () => {

@@ -49,7 +49,7 @@ export function pairRefusal(
   const { femaleId, maleId, inbreeding } = pair;
   const relation = relationOf(femaleId, maleId, family);
   const isGrand = relation === 'grandparent' || relation === 'grandyoung';
-  if (relation && (!isGrand || rules.grandparents === 1)) return { code: 'relation', relation };
+  if (relation && (!isGrand || rules.grandparents === 'forbidden')) return { code: 'relation', relation };
   if (inbreeding > rules.inbreedingMost + ROUNDING) return { code: 'inbreeding', most: rules.inbreedingMost };
   for (const { gene, of } of genes) {
     const [her, his] = [of(femaleId), of(maleId)];

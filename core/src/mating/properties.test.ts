@@ -84,7 +84,13 @@ describe('heats, of whatever looks', () => {
         fc.boolean(),
         (minute, offsets, isMorningEvening) => {
           const onset = momentAt(START, minute);
-          const rules = { ...cattle, mating: { ...cattle.mating, morningEvening: Number(isMorningEvening) } };
+          const rules = {
+            ...cattle,
+            mating: {
+              ...cattle.mating,
+              heatSchool: isMorningEvening ? ('morning-evening' as const) : ('hours' as const),
+            },
+          };
           const window = serviceWindow(onset, rules);
           if (!window) throw new Error('cattle have hours');
           const places = [...offsets]

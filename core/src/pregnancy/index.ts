@@ -5,6 +5,7 @@ export * from './barren';
 export * from './curve';
 export * from './probability';
 export * from './results';
+export * from './scanningRate';
 export * from './steps';
 export * from './testWindow';
 export * from './typedScan';

@@ -1,3 +1,5 @@
+import { scanningRate } from '../pregnancy';
+
 /** A litter of a season, or a female that had none, from the male to weaning. */
 export interface FemaleOfSeason {
   readonly femaleId: string;
@@ -49,7 +51,8 @@ export function seasonTally(season: readonly FemaleOfSeason[]): SeasonTally {
   const births = season.filter((f) => f.gaveBirth);
   const litters = births.length;
   const wereScanned = season.filter((f) => f.scanned !== undefined);
-  const scanned = wereScanned.reduce((s, f) => s + (f.scanned ?? 0), 0);
+  const rate = scanningRate(wereScanned.map((f) => f.scanned ?? 0));
+  const scanned = rate?.young ?? 0;
   const [bornAlive, bornDead] = [sum((f) => f.bornAlive), sum((f) => f.bornDead)];
   const [reared, withHer] = [sum((f) => f.reared), sum((f) => f.withHer)];
   const percent = (count: number, of: number): number | undefined => (of === 0 ? undefined : (100 * count) / of);
@@ -63,7 +66,7 @@ export function seasonTally(season: readonly FemaleOfSeason[]): SeasonTally {
     bornDead,
     reared,
     withHer,
-    scannedPercent: percent(scanned, wereScanned.length),
+    scannedPercent: rate?.per100,
     bornPercent: percent(bornAlive, females),
     rearedPercent: percent(reared, females),
     bornALitter: litters === 0 ? undefined : bornAlive / litters,

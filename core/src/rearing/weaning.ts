@@ -1,5 +1,5 @@
 import { addDays, type Day, type Window } from '../calendar';
-import { WEANING_WAYS, type SpeciesSettings, type WeaningWay } from '../species';
+import type { SpeciesSettings } from '../species';
 
 export interface ToWean {
   readonly id: string;
@@ -22,10 +22,6 @@ export interface WeaningPlan {
 
 type Rules = Pick<SpeciesSettings, 'weaningDays' | 'rearing'>;
 
-/** The holding's way, from its place in the list. */
-export const weaningWay = ({ rearing }: Pick<SpeciesSettings, 'rearing'>): WeaningWay =>
-  WEANING_WAYS[rearing.weaningWay - 1] ?? 'at-once';
-
 /**
  * Who of a litter, or of a group, is weaned on a day, and who waits for what. At once: all from the best age on. By
  * weight: from the earliest age on each that is heavy enough, at the latest age all. Biggest first: from the best age
@@ -40,7 +36,7 @@ export function weaningPlans(
   weanedKgs: readonly number[] = [],
 ): WeaningPlan[] {
   const { weaningDays: w, rearing } = rules;
-  const way = weaningWay(rules);
+  const way = rearing.weaningWay;
   const kgs = [...young.flatMap((y) => y.kg ?? []), ...weanedKgs].sort((a, b) => a - b);
   const middle = kgs[Math.floor((kgs.length - 1) / 2)];
   return young.map((y) => {

@@ -12,6 +12,10 @@ export function flushingSchoolOf(daysBefore: number): FlushingSchool {
   return schools.reduce((best, s) => (off(s) < off(best) ? s : best));
 }
 
+/** Where mating itself brings the heat on there are births all year round; the others have a season. */
+export const planKindOf = ({ heatCycleDays }: Pick<SpeciesSettings, 'heatCycleDays'>): 'season' | 'rolling' =>
+  heatCycleDays.mean === 0 ? 'rolling' : 'season';
+
 /** How soon a doe rabbit goes back to the buck after a birth, in days. */
 export const REMATING_SCHOOLS = { intensive: 11, middle: 28, easy: 42 } as const;
 export type RematingSchool = keyof typeof REMATING_SCHOOLS;

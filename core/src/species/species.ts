@@ -94,8 +94,8 @@ export interface TestRules {
   readonly specificity: number;
   /** A head, in hundredths of the holding's money. */
   readonly priceMinor: number;
-  /** 1: this way is used here and asked for when it is due. */
-  readonly isUsed: number;
+  /** This way is used here and asked for when it is due. */
+  readonly isUsed: boolean;
 }
 
 /** What a season is held against, and what a mistake costs; money in hundredths of the holding's. */
@@ -126,7 +126,7 @@ export interface CarryingStep {
   readonly slackDays: number;
 }
 
-/** How young are weaned; what is set is the place in this list, from 1. */
+/** How young are weaned: all at once, each that is heavy enough, the biggest first, or in two steps. */
 export const WEANING_WAYS = ['at-once', 'by-weight', 'biggest-first', 'two-steps'] as const;
 export type WeaningWay = (typeof WEANING_WAYS)[number];
 
@@ -140,8 +140,7 @@ export interface RearingRules {
   readonly bondingDays: number;
   /** With other dams and their young up to this age, then to the group. 0: none. */
   readonly mixingDays: number;
-  /** 1 all at once, 2 each that is heavy enough, 3 biggest first, 4 in two steps; see `WEANING_WAYS`. */
-  readonly weaningWay: number;
+  readonly weaningWay: WeaningWay;
   /** Heavy enough to be weaned. */
   readonly weaningKg: number;
   /** Small ones, or the second step, so many days later. */
@@ -153,7 +152,20 @@ export interface RearingRules {
   readonly youngByBirth: readonly number[];
   /** Spread of the young of one birth (SD). */
   readonly youngSd: number;
+  /** So many born dead at one birth are asked about before they are believed, as are births of nobody alive. */
+  readonly deadAskedFrom: number;
 }
+
+/**
+ * When a heat is served: by hours from the start of standing heat, or seen in the morning serve in the evening and the
+ * other way.
+ */
+export const HEAT_SCHOOLS = ['hours', 'morning-evening'] as const;
+export type HeatSchool = (typeof HEAT_SCHOOLS)[number];
+
+/** Whether grandparents and grandyoung are forbidden too, or judged by their inbreeding alone. */
+export const GRANDPARENT_RULES = ['forbidden', 'by-inbreeding'] as const;
+export type GrandparentRule = (typeof GRANDPARENT_RULES)[number];
 
 /** Who may be mated, and how heats are judged. */
 export interface MatingRules {
@@ -176,8 +188,7 @@ export interface MatingRules {
   readonly maleCheckGoodDays: number;
   /** Signs that must agree for a heat, where standing was not seen. */
   readonly signsNeeded: number;
-  /** 0: by hours from the start of standing heat; 1: seen in the morning serve in the evening, and the other way. */
-  readonly morningEvening: number;
+  readonly heatSchool: HeatSchool;
   /** Share of heats in empty females that are seen, with two looks a day. */
   readonly heatsSeenShare: number;
 }
@@ -186,8 +197,7 @@ export interface MatingRules {
 export interface PairingRules {
   /** Expected inbreeding of the young over which a pair is forbidden; at it, it is allowed. */
   readonly inbreedingMost: number;
-  /** 1: grandparents and grandyoung are forbidden too, 0: judged by their inbreeding alone. */
-  readonly grandparents: number;
+  readonly grandparents: GrandparentRule;
   /** Probability of an affected young from which a pair is forbidden. */
   readonly affectedLeast: number;
   /** Share of a recessive disorder's allele in the base, where nobody was tested. */

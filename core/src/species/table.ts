@@ -50,7 +50,12 @@ const test = (
 ): TestRules => ({ days: { opens, bestFrom, bestTo, closes }, afterBirthDays, ...rest });
 
 /** First cousins' young at the limit; a pair of known carriers gives one affected in four. */
-const PAIRING: PairingRules = { inbreedingMost: 0.0625, grandparents: 1, affectedLeast: 0.05, alleleFrequency: 0.02 };
+const PAIRING: PairingRules = {
+  inbreedingMost: 0.0625,
+  grandparents: 'forbidden',
+  affectedLeast: 0.05,
+  alleleFrequency: 0.02,
+};
 
 /** To the end of any life. */
 export const FOR_LIFE_DAYS = 36_500;
@@ -78,7 +83,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       maleServicesPerWeek: 30,
       maleCheckGoodDays: 120,
       signsNeeded: 2,
-      morningEvening: 0,
+      heatSchool: 'hours',
       heatsSeenShare: 0.6,
     },
     pairing: PAIRING,
@@ -95,8 +100,8 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       conceptionShare: 0.75,
     },
     tests: {
-      blood: test(30, 32, 110, 140, 60, { sensitivity: 0.99, specificity: 0.95, priceMinor: 900, isUsed: 0 }),
-      scan: test(35, 45, 90, 115, 0, { sensitivity: 0.97, specificity: 0.98, priceMinor: 400, isUsed: 1 }),
+      blood: test(30, 32, 110, 140, 60, { sensitivity: 0.99, specificity: 0.95, priceMinor: 900, isUsed: false }),
+      scan: test(35, 45, 90, 115, 0, { sensitivity: 0.97, specificity: 0.98, priceMinor: 400, isUsed: true }),
     },
     carrying: {
       aimFirst: 0.7,
@@ -118,13 +123,14 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       afterbirthHours: 12,
       bondingDays: 1,
       mixingDays: 14,
-      weaningWay: 1,
+      weaningWay: 'at-once',
       weaningKg: 18,
       stepDays: 0,
       litterDailyDays: 0,
       eachDailyDays: 0,
       youngByBirth: [-0.35, -0.1, 0, 0, 0, 0, -0.1],
       youngSd: 0.6,
+      deadAskedFrom: 1,
     },
     condition: {
       aims: { weaning: 2.5, mating: 3, carrying: 3, birth: 3 },
@@ -184,7 +190,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       maleServicesPerWeek: 14,
       maleCheckGoodDays: 120,
       signsNeeded: 2,
-      morningEvening: 0,
+      heatSchool: 'hours',
       heatsSeenShare: 0.75,
     },
     pairing: PAIRING,
@@ -201,8 +207,8 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       conceptionShare: 0.7,
     },
     tests: {
-      blood: test(30, 32, 110, 140, 60, { sensitivity: 0.99, specificity: 0.95, priceMinor: 900, isUsed: 1 }),
-      scan: test(35, 45, 90, 115, 0, { sensitivity: 0.97, specificity: 0.98, priceMinor: 500, isUsed: 1 }),
+      blood: test(30, 32, 110, 140, 60, { sensitivity: 0.99, specificity: 0.95, priceMinor: 900, isUsed: true }),
+      scan: test(35, 45, 90, 115, 0, { sensitivity: 0.97, specificity: 0.98, priceMinor: 500, isUsed: true }),
     },
     carrying: {
       aimFirst: 0.65,
@@ -224,13 +230,14 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       afterbirthHours: 12,
       bondingDays: 1,
       mixingDays: 14,
-      weaningWay: 2,
+      weaningWay: 'by-weight',
       weaningKg: 12,
       stepDays: 0,
       litterDailyDays: 0,
       eachDailyDays: 0,
       youngByBirth: [-0.4, -0.1, 0, 0, 0, 0, -0.1],
       youngSd: 0.6,
+      deadAskedFrom: 1,
     },
     condition: {
       aims: { weaning: 2.5, mating: 3, carrying: 3, birth: 3 },
@@ -288,7 +295,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       maleServicesPerWeek: 6,
       maleCheckGoodDays: 90,
       signsNeeded: 1,
-      morningEvening: 0,
+      heatSchool: 'hours',
       heatsSeenShare: 0.5,
     },
     pairing: PAIRING,
@@ -305,7 +312,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       conceptionShare: 0.75,
     },
     tests: {
-      palpation: test(10, 10, 14, 14, 0, { sensitivity: 0.9, specificity: 0.9, priceMinor: 0, isUsed: 1 }),
+      palpation: test(10, 10, 14, 14, 0, { sensitivity: 0.9, specificity: 0.9, priceMinor: 0, isUsed: true }),
     },
     carrying: {
       aimFirst: 0.75,
@@ -324,13 +331,14 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       afterbirthHours: 24,
       bondingDays: 0,
       mixingDays: 0,
-      weaningWay: 3,
+      weaningWay: 'biggest-first',
       weaningKg: 0.9,
       stepDays: 2,
       litterDailyDays: 14,
       eachDailyDays: 28,
       youngByBirth: [-1, -0.3, 0, 0, 0, 0, -0.2, -0.4],
       youngSd: 1.8,
+      deadAskedFrom: 3,
     },
     condition: {
       aims: { weaning: 3, mating: 3, carrying: 3, birth: 3 },
@@ -383,7 +391,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       maleServicesPerWeek: 10,
       maleCheckGoodDays: 180,
       signsNeeded: 2,
-      morningEvening: 0,
+      heatSchool: 'hours',
       heatsSeenShare: 0.65,
     },
     pairing: PAIRING,
@@ -400,8 +408,8 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       conceptionShare: 0.6,
     },
     tests: {
-      blood: test(30, 32, 200, 270, 90, { sensitivity: 0.99, specificity: 0.95, priceMinor: 900, isUsed: 0 }),
-      scan: test(30, 35, 90, 130, 0, { sensitivity: 0.97, specificity: 0.98, priceMinor: 1_500, isUsed: 1 }),
+      blood: test(30, 32, 200, 270, 90, { sensitivity: 0.99, specificity: 0.95, priceMinor: 900, isUsed: false }),
+      scan: test(30, 35, 90, 130, 0, { sensitivity: 0.97, specificity: 0.98, priceMinor: 1_500, isUsed: true }),
     },
     carrying: {
       aimFirst: 0.6,
@@ -423,13 +431,14 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       afterbirthHours: 24,
       bondingDays: 2,
       mixingDays: 0,
-      weaningWay: 4,
+      weaningWay: 'two-steps',
       weaningKg: 160,
       stepDays: 7,
       litterDailyDays: 0,
       eachDailyDays: 0,
       youngByBirth: [0],
       youngSd: 0.2,
+      deadAskedFrom: 1,
     },
     condition: {
       aims: { weaning: 2.5, mating: 2.5, carrying: 3, birth: 3 },

@@ -11,6 +11,10 @@ interface SpeciesWords {
   readonly birth: string;
   /** Too small to be read in kilograms. */
   readonly isInGrams?: boolean;
+  /** The female goes to the male, and not he to her. */
+  readonly isTakenToMale?: boolean;
+  /** How young are told before the birth. */
+  readonly toldBy: 'scan' | 'palpation';
 }
 
 export const SPECIES_WORDS: Readonly<Record<Species, SpeciesWords>> = {
@@ -31,6 +35,7 @@ export const SPECIES_WORDS: Readonly<Record<Species, SpeciesWords>> = {
       unknown: ['lamb', 'lambs'],
     },
     birth: 'lambing',
+    toldBy: 'scan',
   },
   goat: {
     name: 'Goats',
@@ -49,6 +54,7 @@ export const SPECIES_WORDS: Readonly<Record<Species, SpeciesWords>> = {
       unknown: ['kid', 'kids'],
     },
     birth: 'kidding',
+    toldBy: 'scan',
   },
   rabbit: {
     name: 'Rabbits',
@@ -68,6 +74,8 @@ export const SPECIES_WORDS: Readonly<Record<Species, SpeciesWords>> = {
     },
     birth: 'kindling',
     isInGrams: true,
+    isTakenToMale: true,
+    toldBy: 'palpation',
   },
   cattle: {
     name: 'Cattle',
@@ -86,6 +94,7 @@ export const SPECIES_WORDS: Readonly<Record<Species, SpeciesWords>> = {
       unknown: ['calf', 'calves'],
     },
     birth: 'calving',
+    toldBy: 'scan',
   },
 };
 

@@ -70,7 +70,7 @@ it('awaits who carries, the overdue first, with tonight’s watch', async () => 
 it.each([
   [empty, {}, 'birth-questioned', 'She tested empty on 2026-08-20. Is it she, or was the test wrong?'],
   [early, {}, 'birth-questioned', 'Day 95 after the service of 2026-08-20; from day 145 on is usual.'],
-  [due, { alive: 3 }, 'birth-questioned', '3 born, and 2 scanned on 2026-08-20. Are they all hers?'],
+  [due, { alive: 3 }, 'birth-questioned', '3 born, and 2 counted on 2026-08-20. Are they all hers?'],
   [due, { alive: 1, dead: 1 }, 'birth-questioned', '1 born dead: what was it?'],
   [due, { species: 'sheep' }, 'birth-questioned', 'This is the list of sheep, and she is one of the goats.'],
   [due, { alive: 0 }, 'nobody-born', 'Nobody was born. Count at least one'],

@@ -6,6 +6,7 @@ import {
   bySpecies,
   CARRYING_FROM,
   carryingBlocks,
+  countedAt,
   curveEnd,
   groupOn,
   inYoungBy,
@@ -13,6 +14,7 @@ import {
   isoOf,
   isPresent,
   matingSeasons,
+  scanningRate,
   type AnimalFacts,
   type CarryingBlock,
   type CurveFemale,
@@ -260,8 +262,7 @@ export class CarryingService {
       unknown: rows.filter((r) => r.isServed && !r.isEmpty && r.weight < VERY_LIKELY).length,
       notServed: rows.filter((r) => !r.isServed).length,
       left: rows.filter((r) => r.leftOn !== undefined && r.leftOn <= until).length,
-      scanned: scans.length,
-      youngScanned: scans.reduce((s, n) => s + n, 0),
+      scanning: scanningRate(scans) ?? null,
     };
   }
 
@@ -292,13 +293,11 @@ export class CarryingService {
     return { conceivedOn: undefined, weight: 0, leftOn, isEmpty: isOver, isServed };
   }
 
-  /** Young she was scanned with in a season, 0 for empty; undefined where she was not scanned or it was doubtful. */
+  /** Young she was scanned with in a season, 0 for empty; undefined where nobody counted. */
   private scanIn({ pregnancyTests }: AnimalFacts, { from, to }: MatingSeason): number | undefined {
     const until = addDays(to, SCAN_WITHIN_DAYS);
-    const scan = pregnancyTests.findLast(
-      (t) => (t.way === 'scan' || t.way === 'palpation') && t.result !== 'doubtful' && t.on > from && t.on <= until,
-    );
-    return scan && (scan.result === 'empty' ? 0 : (scan.young ?? 1));
+    const counts = pregnancyTests.map((t) => (t.on > from && t.on <= until ? countedAt(t) : undefined));
+    return counts.findLast((count) => count !== undefined);
   }
 }
 

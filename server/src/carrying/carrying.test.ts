@@ -194,7 +194,7 @@ it('draws the curve of the season: base, weeks, the sold one out of it, and a ma
   expect(season).toBe('2026-09-20');
   expect(groups.map((g) => g.name)).toEqual(['Does']);
   expect(males.map((m) => m.text).sort()).toEqual(['Alder', 'Juniper']);
-  expect(curve).toMatchObject({ base: 8, left: 1, notServed: 1, scanned: 3, youngScanned: 4 });
+  expect(curve).toMatchObject({ base: 8, left: 1, notServed: 1, scanning: { females: 3, young: 4 } });
   expect(curve?.weeks[0]?.known).toBeLessThanOrEqual(curve?.weeks.at(-1)?.known ?? 0);
   expect(curve?.foretold.at(-1)).toBeGreaterThan(curve?.known.at(-1) ?? 1);
   const his = await view(`&maleId=${other}`);

@@ -132,7 +132,7 @@ export class CarryingFemalesService {
       return [
         {
           way,
-          isUsed: rules.isUsed > 0,
+          isUsed: rules.isUsed,
           window: testWindow(rules, female),
           early: tooSoon(rules, female, today),
           isDone: facts.pregnancyTests.some((t) => t.way === way && t.on > servedOn && t.result !== 'doubtful'),
@@ -200,7 +200,7 @@ export class CarryingFemalesService {
       return [
         {
           way,
-          isUsed: rules.isUsed > 0,
+          isUsed: rules.isUsed,
           ready: own.flatMap(({ facts, early }) => (early === undefined ? [tagView(facts, today)] : [])),
           later: own.flatMap(({ facts, early }) =>
             early === undefined ? [] : [{ tag: tagView(facts, today), tooSoon: toldTooSoon(early, way) }],

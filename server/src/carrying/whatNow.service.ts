@@ -114,6 +114,6 @@ export class WhatNowService {
       if (!rules || !found) return [];
       const window = testWindow(rules, { servedOn: found.spell.lastOn, lastBirthOn });
       return window.closes < today ? [] : [{ way, rules, from: Math.max(today, window.opens) as Day }];
-    }).sort((a, b) => b.rules.isUsed - a.rules.isUsed || a.from - b.from)[0];
+    }).sort((a, b) => Number(b.rules.isUsed) - Number(a.rules.isUsed) || a.from - b.from)[0];
   }
 }

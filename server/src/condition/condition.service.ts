@@ -107,7 +107,10 @@ export class ConditionService {
     const litters = this.book.state.litters.of(id);
     const lastReared = litters.at(-1)?.youngIds.filter((young) => this.pages.isReared(young, today)).length ?? 0;
     const isHeavyMilker = facts.checks.findLast((c) => c.what === 'milk')?.isFound ?? false;
-    return femaleKind({ births: litters.length, lastReared, isHeavyMilker }, species);
+    return femaleKind(
+      { births: litters.length, lastReared, isHeavyMilker },
+      this.book.state.settings(species).condition,
+    );
   }
 
   /** Females old enough for a first mating; one whose birth is not known is taken to be. */

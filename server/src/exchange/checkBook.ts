@@ -19,6 +19,7 @@ import { shapeEntry } from '../book/shape';
 import { faultsOf, type ClassOf } from '../common/faultsOf';
 import { breathe } from '../common/breathe';
 import { blankFaults, resourceFaults, standardFaults } from '../records/listFaults';
+import { fromOlder } from '../records/olderFigures';
 import { overrideFaults } from '../records/overrideFaults';
 import { BOOK_LISTS, wrong, type BookList, type BookRecord } from './readRecords';
 
@@ -50,8 +51,8 @@ export async function checkBook(records: AsyncIterable<BookRecord>): Promise<Che
   for await (const record of records) {
     const { part, value } = record;
     if (part === 'holding') {
-      checkHolding(value as BookFile['holding']);
-      book.holding = value as BookFile['holding'];
+      book.holding = brought(value as BookFile['holding']);
+      checkHolding(book.holding);
       continue;
     }
     const kept = part === 'entries' ? shapedEntry(record) : checkRecord(record, SHAPES[part]);
@@ -101,6 +102,12 @@ function shapedEntry(record: BookRecord): Entry {
   if (shaped.kind === 'entry') return shaped.entry;
   throw wrong(`entries.${record.index}`, `${placeOf(record)}: ${shaped.faults.map((f) => f.message).join(' ')}`);
 }
+
+/** A file of an earlier version may say some figures in another way. */
+const brought = (holding: BookFile['holding']): BookFile['holding'] =>
+  (holding as BookFile['holding'] | null)?.species === undefined
+    ? holding
+    : { ...holding, species: fromOlder(holding.species) as NonNullable<BookFile['holding']['species']> };
 
 function checkHolding(holding: BookFile['holding']): void {
   const faults = faultsOf(BookHolding, holding);

@@ -80,7 +80,7 @@ it('holds the rules of mating and pairing within their bounds', async () => {
       version: 1,
       species: {
         goat: {
-          mating: { ...mating, firstMatingShare: 1.2, signsNeeded: 0, morningEvening: 2 },
+          mating: { ...mating, firstMatingShare: 1.2, signsNeeded: 0, heatSchool: 'by-moon' },
           pairing: { ...pairing, inbreedingMost: -0.1 },
           serviceHours: { ...serviceHours, bestFrom: 50 },
           grownShare: [0.6, 1.5],
@@ -91,7 +91,7 @@ it('holds the rules of mating and pairing within their bounds', async () => {
   expect((body.fields as { field: string }[]).map((f) => f.field)).toEqual([
     'species.goat.mating.firstMatingShare',
     'species.goat.mating.signsNeeded',
-    'species.goat.mating.morningEvening',
+    'species.goat.mating.heatSchool',
     'species.goat.pairing.inbreedingMost',
     'species.goat.serviceHours',
     'species.goat.grownShare.1',

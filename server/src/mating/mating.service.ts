@@ -50,7 +50,7 @@ export class MatingService {
       school:
         settings.serviceHours.closes === 0
           ? 'none'
-          : settings.mating.morningEvening === 1
+          : settings.mating.heatSchool === 'morning-evening'
             ? 'morning-evening'
             : 'hours',
       signsNeeded: settings.mating.signsNeeded,

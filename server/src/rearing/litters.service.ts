@@ -8,7 +8,6 @@ import {
   ONE_LITTER_DAYS,
   rearedBy,
   weaningPlans,
-  weaningWay,
   type AnimalFacts,
   type Birth,
   type Day,
@@ -157,7 +156,7 @@ export class LittersService {
       daysWithout: now.daysWithout ?? null,
       toWeigh: this.toWeigh(litter, now) ?? null,
       weaning: {
-        way: weaningWay(settings),
+        way: settings.rearing.weaningWay,
         ready: ready.length,
         window: windowView(
           window ?? {

@@ -4,13 +4,13 @@ import {
   addDays,
   bySpecies,
   dayOf,
+  countedAt,
   isByLitter,
   isoOf,
   lossClusters,
   proportion,
   rearingTally,
   seasonTally,
-  weaningWay,
   type AnimalFacts,
   type Birth,
   type Day,
@@ -74,7 +74,7 @@ export class RearingService {
     return {
       on: isoOf(today),
       species,
-      way: weaningWay(this.book.state.settings(species)),
+      way: this.book.state.settings(species).rearing.weaningWay,
       isByLitter: isByLitter(this.book.state.settings(species)),
       malesApartDays: this.book.state.settings(species).mating.malesApartDays,
       nextNumbers: this.holding.nextNumbers(species, 'female', NUMBERS).numbers,
@@ -194,12 +194,10 @@ export class RearingService {
   }
 }
 
-/** Young counted at the last scan or blood before a birth; 0 for one told empty. */
+/** Young counted at the last test before a birth that counted any, or told her empty. */
 function scannedBefore(facts: AnimalFacts, on: Day, gestation: number): number | undefined {
-  const test = facts.pregnancyTests.findLast(
-    (t) => t.on < on && t.on > on - gestation && (t.young !== undefined || t.result === 'empty'),
-  );
-  return test && (test.young ?? 0);
+  const counts = facts.pregnancyTests.map((t) => (t.on < on && t.on > on - gestation ? countedAt(t) : undefined));
+  return counts.findLast((count) => count !== undefined);
 }
 
 /** Outbreaks among the losses, with the dams they were at. */

@@ -1,9 +1,12 @@
 import type { FieldFault } from '@yaylak/contract';
 import {
   CARRYING_STEP_KINDS,
+  GRANDPARENT_RULES,
+  HEAT_SCHOOLS,
   readTemplate,
   SPECIES,
   SPECIES_TABLE,
+  WEANING_WAYS,
   type Species,
   type SpeciesOverrides,
   type SpeciesSettings,
@@ -16,12 +19,12 @@ const BOUNDS: readonly (readonly [name: RegExp, least: number, most: number])[] 
     0,
     1,
   ],
-  [/(pairing\.\w+|morningEvening|isUsed|aimFirst|aimSecond|aimLast)$/, 0, 1],
+  [/(pairing\.\w+|aimFirst|aimSecond|aimLast)$/, 0, 1],
   [/(sensitivity|specificity)$/, 0.5, 1],
   [/Minor$/, 0, 100_000_000],
   [/scoreLeast$/, 0, 5],
   [/signsNeeded$/, 1, 5],
-  [/weaningWay$/, 1, 4],
+  [/deadAskedFrom$/, 1, 30],
   [/youngByBirth\.\d+$/, -20, 20],
   [/condition\.(aims|more)\./, 0, 5],
   [/season\.cycles$/, 1, 12],
@@ -32,6 +35,13 @@ const BOUNDS: readonly (readonly [name: RegExp, least: number, most: number])[] 
   [/identifiersAdvised$/, 1, 5],
   [/./, 0, 100_000],
 ];
+
+/** What may stand where one of a few is chosen, by the name of the choice. */
+const CHOICES: Readonly<Record<string, readonly string[]>> = {
+  weaningWay: WEANING_WAYS,
+  heatSchool: HEAT_SCHOOLS,
+  grandparents: GRANDPARENT_RULES,
+};
 
 const WINDOW_ORDER = ['opens', 'bestFrom', 'bestTo', 'closes'];
 const RANGE_ORDER = ['from', 'mean', 'to'];
@@ -66,8 +76,13 @@ function unlike(shipped: unknown, value: unknown, field: string): FieldFault[] {
           },
         ];
   }
+  if (typeof shipped === 'boolean')
+    return typeof value === 'boolean' ? [] : [{ field, message: `${field} must be true or false.` }];
   if (typeof shipped === 'string') {
     if (typeof value !== 'string') return [{ field, message: `${field} must be text.` }];
+    const choices = CHOICES[field.slice(field.lastIndexOf('.') + 1)];
+    if (choices)
+      return choices.includes(value) ? [] : [{ field, message: `${field} must be one of ${choices.join(', ')}.` }];
     if (!field.endsWith('numberTemplate'))
       return value.length <= 120 ? [] : [{ field, message: `${field} is too long.` }];
     const template = readTemplate(value);

@@ -2,6 +2,7 @@ import { ChangeHolding, type BookFinding } from '@yaylak/contract';
 import type { SpeciesOverrides } from '@yaylak/core';
 import { faultsOf } from '../common/faultsOf';
 import { blankFaults, standardFaults } from './listFaults';
+import { fromOlder } from './olderFigures';
 import { overrideFaults } from './overrideFaults';
 
 /** Fields that are looked at one by one: a bad one is left out, the others stand. */
@@ -39,7 +40,7 @@ export function soundSettings(stored: Stored): {
     if (fault) findings.push({ record: 'setting', id: field, message: fault.message });
     return fault !== undefined;
   });
-  const species = usable(stored.species, findings);
+  const species = usable(fromOlder(stored.species), findings);
   return { leftOut, species, findings };
 }
 

@@ -1,7 +1,7 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
 import { missingOf, type ChangePlan, type CreatePlan, type FieldFault, type PlanFacts } from '@yaylak/contract';
-import { normalised } from '@yaylak/core';
+import { normalised, planKindOf, SPECIES_WORDS } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import type { PlanRecord } from '../book/holdingState';
 import { plain } from '../common/plain';
@@ -62,8 +62,12 @@ export class PlansService {
       faults.push({ field: 'groupId', message: 'There is no such group. Choose one of the holding’s groups.' });
     if (facts.wanted?.what === 'sale' && facts.wanted.saleAgeDays === undefined)
       faults.push({ field: 'saleAgeDays', message: 'Say how old they are to be sold.' });
-    if ((facts.kind === 'rolling') !== (facts.species === 'rabbit'))
-      faults.push({ field: 'kind', message: 'Rabbits go round in a rolling cycle; the others have a season.' });
+    const kind = planKindOf(this.book.state.settings(facts.species));
+    if (facts.kind !== kind)
+      faults.push({
+        field: 'kind',
+        message: `${SPECIES_WORDS[facts.species].name} ${kind === 'rolling' ? 'go round in a rolling cycle' : 'have a season'}. Send “${kind}”.`,
+      });
     for (const other of this.book.state.plans.values())
       if (other.id !== id && normalised(other.facts.name) === normalised(facts.name))
         faults.push({ field: 'name', message: `There is a plan “${other.facts.name}” already. Choose another name.` });

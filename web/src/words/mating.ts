@@ -77,3 +77,6 @@ export const TIMING_WORDS: Readonly<Record<ServiceTiming, string>> = {
   late: 'late',
   'too-late': 'too late',
 };
+
+/** What was done to tell young before the birth. */
+export const TOLD_WORDS = { scan: 'Scanned', palpation: 'Felt' } as const;

@@ -6,6 +6,7 @@ import { How } from '../../parts/How';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { colour, fonts, space } from '../../theme/tokens';
 import { countText, fullDate, shortDate } from '../../words/format';
+import { TOLD_WORDS } from '../../words/mating';
 
 interface Props {
   readonly curve: InYoungView;
@@ -144,11 +145,11 @@ function Figures({ curve, species }: { readonly curve: InYoungView; readonly spe
     ['Not known', String(curve.unknown)],
     ['Not served', String(curve.notServed)],
     ...(curve.left > 0 ? ([['Sold or dead', String(curve.left)]] as const) : []),
-    ...(curve.scanned > 0
+    ...(curve.scanning
       ? ([
           [
-            'Scanned',
-            `${Math.round((100 * curve.youngScanned) / curve.scanned)} young to 100 ${SPECIES_WORDS[species].grown.female[1]} (${curve.scanned})`,
+            TOLD_WORDS[SPECIES_WORDS[species].toldBy],
+            `${Math.round(curve.scanning.per100)} young to 100 ${SPECIES_WORDS[species].grown.female[1]} (${curve.scanning.females})`,
           ],
         ] as const)
       : []),

@@ -132,8 +132,7 @@ export const aCarrying = (change: Partial<CarryingView> = {}): CarryingView => (
     unknown: 2,
     notServed: 3,
     left: 1,
-    scanned: 4,
-    youngScanned: 7,
+    scanning: { females: 4, young: 7, per100: 700 / 4 },
   },
   births: {
     from: '2027-02-20',

@@ -12,7 +12,7 @@ import { NotePanel, Panel, Small } from '../../parts/Panel';
 import { colour, fonts, space } from '../../theme/tokens';
 import { Drill } from './Drill';
 import { DrillHistory } from './DrillHistory';
-import { LoinDrawing } from './LoinDrawing';
+import { DRAWN_LOINS, LoinDrawing } from './LoinDrawing';
 
 /** What each score feels like, a drill with written cases, and how the hand learns. */
 export function PracticePage() {
@@ -63,7 +63,7 @@ export function PracticePage() {
         {guide.scores.map((places, i) => (
           <Panel key={i}>
             <h2>{i + 1}</h2>
-            {species === 'rabbit' ? null : <LoinDrawing score={i + 1} />}
+            {DRAWN_LOINS.includes(species) ? <LoinDrawing score={i + 1} /> : null}
             <dl>
               {places.map((words, p) => (
                 <div key={guide.places[p]}>

@@ -47,6 +47,11 @@ const FIELD_WORDS: Readonly<Record<keyof SpeciesSettings, string>> = {
   numberTemplate: 'Template of new numbers',
 };
 
+const FIELDS = Object.keys(FIELD_WORDS) as (keyof SpeciesSettings)[];
+
+/** A yes or no is kept as one. */
+const asKept = (typed: string): string | boolean => (typed === 'true' || typed === 'false' ? typed === 'true' : typed);
+
 /** The species table as the holding has it, each figure with where its default comes from. */
 export function SpeciesFigures({ species, holding, onSave }: Props) {
   const settings = holding.species[species];
@@ -56,13 +61,21 @@ export function SpeciesFigures({ species, holding, onSave }: Props) {
 
   const save = async (): Promise<void> => {
     let own: Partial<SpeciesSettings> = overridden;
+    const chosen = new Set(
+      FIELDS.flatMap((f) => flatFigures(f, settings[f])).flatMap((f) => (f.choices ? [f.path] : [])),
+    );
     for (const [path, typed] of Object.entries(draft)) {
       const [field = ''] = path.split('.');
-      const isText = path === 'numberTemplate' || path.endsWith('.name');
+      const isText = path === 'numberTemplate' || path.endsWith('.name') || chosen.has(path);
       const number = readTypedNumber(typed);
       if (!isText && number.kind === 'refused')
         return setProblem(`${FIELD_WORDS[field as keyof SpeciesSettings]}: “${typed}” is not a number.`);
-      own = fillIn({ ...settings, ...own }, own, path, number.kind === 'number' && !isText ? number.value : typed);
+      own = fillIn(
+        { ...settings, ...own },
+        own,
+        path,
+        number.kind === 'number' && !isText ? number.value : chosen.has(path) ? asKept(typed) : typed,
+      );
     }
     setProblem(await onSave({ species: { ...holding.overrides, [species]: own } }));
   };
@@ -79,7 +92,7 @@ export function SpeciesFigures({ species, holding, onSave }: Props) {
     >
       <Table>
         <tbody>
-          {(Object.keys(FIELD_WORDS) as (keyof SpeciesSettings)[]).map((field) => (
+          {FIELDS.map((field) => (
             <tr key={field}>
               <th scope="row">
                 {FIELD_WORDS[field]}
@@ -87,17 +100,30 @@ export function SpeciesFigures({ species, holding, onSave }: Props) {
               </th>
               <td>
                 <Row>
-                  {flatFigures(field, settings[field]).map(({ path, label, value }) => (
-                    <label key={path}>
-                      {label}
-                      <input
-                        aria-label={`${FIELD_WORDS[field]} ${label}`.trim()}
-                        value={draft[path] ?? value}
-                        data-wide={typeof value === 'string' && !/^[\d.]+$/.test(value) ? true : undefined}
-                        onChange={(e) => setDraft({ ...draft, [path]: e.target.value })}
-                      />
-                    </label>
-                  ))}
+                  {flatFigures(field, settings[field]).map(({ path, label, value, choices }) => {
+                    const own = {
+                      'aria-label': `${FIELD_WORDS[field]} ${label}`.trim(),
+                      value: draft[path] ?? value,
+                      onChange: (e: { readonly target: { readonly value: string } }) =>
+                        setDraft({ ...draft, [path]: e.target.value }),
+                    };
+                    return (
+                      <label key={path}>
+                        {label}
+                        {choices ? (
+                          <select {...own}>
+                            {choices.map(([kept, words]) => (
+                              <option key={kept} value={kept}>
+                                {words}
+                              </option>
+                            ))}
+                          </select>
+                        ) : (
+                          <input {...own} data-wide={!/^[\d.]+$/.test(value) || undefined} />
+                        )}
+                      </label>
+                    );
+                  })}
                 </Row>
                 {field in overridden ? (
                   <Button kind="quiet" onPress={() => void reset(field)}>
@@ -149,6 +175,10 @@ const Table = styled.table`
     ${fieldLook}
     width: 76px;
     padding: 0 ${space(2)};
+    font-size: 15px;
+  }
+  select {
+    ${fieldLook}
     font-size: 15px;
   }
   input[data-wide] {

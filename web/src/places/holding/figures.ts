@@ -1,11 +1,35 @@
-import type { SpeciesSettings } from '@yaylak/core';
+import type { GrandparentRule, HeatSchool, SpeciesSettings, WeaningWay } from '@yaylak/core';
 
 export interface FlatFigure {
   /** `weaningDays.opens`. */
   readonly path: string;
   readonly label: string;
   readonly value: string;
+  /** What it may be, where one of a few is chosen: how it is kept, and its words. */
+  readonly choices?: readonly (readonly [value: string, words: string])[];
 }
+
+/** The words of what is chosen, by the name of the choice. */
+const CHOICES: Readonly<Record<string, NonNullable<FlatFigure['choices']>>> = {
+  isUsed: [
+    ['true', 'yes'],
+    ['false', 'no'],
+  ],
+  weaningWay: [
+    ['at-once', 'all at once'],
+    ['by-weight', 'by weight'],
+    ['biggest-first', 'biggest first'],
+    ['two-steps', 'in two steps'],
+  ] satisfies readonly (readonly [WeaningWay, string])[],
+  heatSchool: [
+    ['hours', 'by hours'],
+    ['morning-evening', 'by morning and evening'],
+  ] satisfies readonly (readonly [HeatSchool, string])[],
+  grandparents: [
+    ['forbidden', 'forbidden'],
+    ['by-inbreeding', 'judged by inbreeding'],
+  ] satisfies readonly (readonly [GrandparentRule, string])[],
+};
 
 const NOT_SHOWN = new Set(['kind', 'birthTypeBy']);
 const LABELS: Readonly<Record<string, string>> = {
@@ -35,7 +59,7 @@ const LABELS: Readonly<Record<string, string>> = {
   birthScoringBefore: 'scoring before birth',
   birthMineralsBefore: 'minerals before birth',
   afterBirthDays: 'days after a birth',
-  isUsed: 'asked for here (1) or not (0)',
+  isUsed: 'asked for here',
   priceMinor: 'price a head',
   aimFirst: 'aim, in young after the first cycle',
   aimSecond: 'after the second cycle',
@@ -51,7 +75,8 @@ const LABELS: Readonly<Record<string, string>> = {
   afterbirthHours: 'afterbirth held back after, hours',
   bondingDays: 'in the pen of the birth, days for one young',
   mixingDays: 'with other dams up to, days old',
-  weaningWay: 'weaned 1 at once, 2 by weight, 3 biggest first, 4 in two steps',
+  weaningWay: 'weaned',
+  deadAskedFrom: 'born dead, asked about from',
   weaningKg: 'heavy enough to wean',
   stepDays: 'small ones or second step later by',
   litterDailyDays: 'litter weighed together daily up to',
@@ -72,10 +97,10 @@ const LABELS: Readonly<Record<string, string>> = {
   maleServicesPerWeek: 'services a week, then a male rests',
   maleCheckGoodDays: 'a male check is good for, days',
   signsNeeded: 'signs that must agree, where standing was not seen',
-  morningEvening: 'serve by hours (0) or by morning and evening (1)',
+  heatSchool: 'served',
   heatsSeenShare: 'share of heats that are seen',
   inbreedingMost: 'inbreeding of the young at most',
-  grandparents: 'grandparents forbidden (1) or judged by inbreeding (0)',
+  grandparents: 'with grandparents',
   affectedLeast: 'forbidden from this chance of an affected young',
   alleleFrequency: 'a disorder in the untested base',
 };
@@ -85,8 +110,11 @@ const isMoney = (path: string): boolean => path.endsWith('Minor');
 
 /** A setting's figures one by one, each with the path to put it back. */
 export function flatFigures(field: string, value: unknown, label = ''): FlatFigure[] {
-  if (typeof value !== 'object' || value === null)
-    return [{ path: field, label, value: isMoney(field) ? String(Number(value) / 100) : String(value) }];
+  if (typeof value !== 'object' || value === null) {
+    const choices = CHOICES[field.slice(field.lastIndexOf('.') + 1)];
+    const shown = isMoney(field) ? String(Number(value) / 100) : String(value);
+    return [{ path: field, label, value: shown, ...(choices ? { choices } : {}) }];
+  }
   return Object.entries(value).flatMap(([key, inner]) => {
     if (NOT_SHOWN.has(key)) return [];
     const isPlace = /^\d+$/.test(key) && Array.isArray(value);
@@ -100,14 +128,14 @@ export function fillIn(
   current: SpeciesSettings,
   overrides: Partial<SpeciesSettings>,
   path: string,
-  value: string | number,
+  value: string | number | boolean,
 ): Partial<SpeciesSettings> {
   const [field = '', ...rest] = path.split('.');
   const kept = isMoney(path) && typeof value === 'number' ? Math.round(100 * value) : value;
   return { ...overrides, [field]: replaced(current[field as keyof SpeciesSettings], rest, kept) };
 }
 
-function replaced(node: unknown, path: readonly string[], value: string | number): unknown {
+function replaced(node: unknown, path: readonly string[], value: string | number | boolean): unknown {
   const [key, ...rest] = path;
   if (key === undefined) return value;
   if (Array.isArray(node)) return node.map((v: unknown, i) => (String(i) === key ? replaced(v, rest, value) : v));

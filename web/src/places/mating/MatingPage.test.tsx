@@ -119,7 +119,7 @@ describe('the heats', () => {
     await user.selectOptions(await screen.findByLabelText('Hour of service'), 'morning-evening');
     await waitFor(() => expect(asked.some((a) => a.method === 'PATCH')).toBe(true));
     expect(asked.find((a) => a.method === 'PATCH')?.body).toMatchObject({
-      species: { goat: { mating: { morningEvening: 1, signsNeeded: 2 } } },
+      species: { goat: { mating: { heatSchool: 'morning-evening', signsNeeded: 2 } } },
     });
   });
 });

@@ -95,10 +95,12 @@ export function MatingPage() {
   );
 }
 
-const question = ({ species }: MatingView): string =>
-  species === 'rabbit'
-    ? 'Which does go to the buck?'
-    : `Which ${SPECIES_WORDS[species].grown.female[1]} are on heat, and when to serve?`;
+const question = ({ species }: MatingView): string => {
+  const { grown, isTakenToMale } = SPECIES_WORDS[species];
+  return isTakenToMale
+    ? `Which ${grown.female[1]} go to the ${grown.male[0]}?`
+    : `Which ${grown.female[1]} are on heat, and when to serve?`;
+};
 
 function answer({ heats, now, species }: MatingView, ready: number): string {
   const today = now.slice(0, 10);
@@ -134,7 +136,7 @@ function Aside({ data }: { readonly data: MatingView }) {
         ) : (
           <p>
             Last {data.looks.map((l) => dayAndHour(l, today)).join(' and ')}.
-            {hours !== undefined && hours > 14 && data.species !== 'rabbit' ? <b> More than half a day ago.</b> : null}
+            {hours !== undefined && hours > 14 && data.school !== 'none' ? <b> More than half a day ago.</b> : null}
           </p>
         )}
         <Small>

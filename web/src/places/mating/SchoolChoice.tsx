@@ -14,7 +14,7 @@ export function SchoolChoice({ view: { school, species } }: { readonly view: Mat
   if (school === 'none' || !holding) return null;
   const { mating, serviceHours: h } = holding.species[species];
   const change = async (next: 'hours' | 'morning-evening'): Promise<void> => {
-    const own = { ...holding.overrides[species], mating: { ...mating, morningEvening: next === 'hours' ? 0 : 1 } };
+    const own = { ...holding.overrides[species], mating: { ...mating, heatSchool: next } };
     setProblem(await save({ species: { ...holding.overrides, [species]: own } }));
   };
   return (

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { percentText, type FemaleToMateView, type HeatView, type MatingView } from '@yaylak/contract';
-import { momentOf, parseMoment, serviceTiming, type ServiceTiming } from '@yaylak/core';
+import { momentOf, parseMoment, serviceTiming, SPECIES_WORDS, type ServiceTiming } from '@yaylak/core';
 import { useState } from 'react';
 import { pedigreeQuery } from '../../api/queries';
 import type { EntryDraft } from '../../outbox/useRecord';
@@ -51,6 +51,7 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
       ? serviceTiming(windowOf(heat.window), momentOf(at), earliestOf(heat))
       : undefined;
   const name = tag.name ?? tag.text;
+  const { grown, isTakenToMale } = SPECIES_WORDS[view.species];
   const held = female.reasons.filter((r) => r.holds);
   // A mark found in the field is written down whoever made it, and on whom.
   const isChosen = way === 'hand' || way === 'insemination';
@@ -123,7 +124,7 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
           label="How"
           value={way}
           options={[
-            ['hand', 'by hand, male brought to her'],
+            ['hand', isTakenToMale ? `by hand, taken to the ${grown.male[0]}` : 'by hand, male brought to her'],
             ['insemination', 'insemination'],
             ['raddle', 'found marked'],
             ['ran-with', 'ran with him, not seen'],

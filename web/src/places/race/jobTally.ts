@@ -1,5 +1,5 @@
 import type { PregnancyTestEntry, ProductView } from '@yaylak/contract';
-import type { Standard } from '@yaylak/core';
+import { countedAt, scanningRate, type Standard } from '@yaylak/core';
 import { amountText, countText } from '../../words/format';
 import { CARE_WORDS } from '../../words/stations';
 import type { Passage } from './raceLog';
@@ -53,17 +53,14 @@ export function jobTally(
 function scanTally(scans: readonly PregnancyTestEntry[]): { readonly what: string; readonly figure: string }[] {
   if (scans.length === 0) return [];
   const of = (isIt: (s: PregnancyTestEntry) => boolean): number => scans.filter(isIt).length;
-  const young = scans.reduce((sum, s) => sum + (s.young ?? 0), 0);
+  const rate = scanningRate(scans.flatMap((s) => countedAt({ ...s, young: s.young }) ?? []));
   const counts = [...new Set(scans.flatMap((s) => s.young ?? []))].sort((a, b) => a - b);
-  const sure = of((s) => s.result !== 'doubtful');
   return [
     { what: 'Empty', figure: String(of((s) => s.result === 'empty')) },
     ...counts.map((n) => ({ what: `With ${n}`, figure: String(of((s) => s.young === n)) })),
     ...(of((s) => s.result === 'doubtful') > 0
       ? [{ what: 'Doubtful', figure: String(of((s) => s.result === 'doubtful')) }]
       : []),
-    ...(young > 0 && sure > 0
-      ? [{ what: 'Young to 100 females', figure: String(Math.round((100 * young) / sure)) }]
-      : []),
+    ...(rate && rate.young > 0 ? [{ what: 'Young to 100 females', figure: String(Math.round(rate.per100)) }] : []),
   ];
 }

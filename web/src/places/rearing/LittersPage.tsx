@@ -7,7 +7,7 @@ import {
   type LittersView,
   type LitterValue,
 } from '@yaylak/contract';
-import { SPECIES, SPECIES_WORDS, type Species, type WeightUnit } from '@yaylak/core';
+import { isByLitter, SPECIES, SPECIES_TABLE, SPECIES_WORDS, type Species, type WeightUnit } from '@yaylak/core';
 import { Link, useSearchParams } from 'react-router';
 import { littersQuery } from '../../api/queries';
 import { Choice } from '../../parts/Field';
@@ -34,11 +34,14 @@ const VALUE_WORDS: Readonly<Record<LitterValue, string>> = {
   'weaned-kg': 'kilograms weaned',
 };
 
+/** Told of litter by litter as a rule. */
+const LITTER_SPECIES = SPECIES.find((s) => isByLitter(SPECIES_TABLE[s])) ?? SPECIES[0];
+
 /** Litters held against each other fairly, dams whose litters fall, and feeds that were tried. */
 export function LittersPage() {
   const [search, setSearch] = useSearchParams();
   const unit = useWeightUnit();
-  const species = SPECIES.find((s) => s === search.get('species')) ?? 'rabbit';
+  const species = SPECIES.find((s) => s === search.get('species')) ?? LITTER_SPECIES;
   const by = LITTER_GROUPS.find((g) => g === search.get('by')) ?? 'doe';
   const value = LITTER_VALUES.find((v) => v === search.get('value')) ?? 'reared';
   const dearer = search.get('dearer') ?? undefined;

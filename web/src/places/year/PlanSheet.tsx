@@ -8,6 +8,7 @@ import {
   isoOf,
   matingFor,
   parseDay,
+  planKindOf,
   REMATING_SCHOOLS,
   SPECIES,
   SPECIES_WORDS,
@@ -89,7 +90,7 @@ export function PlanSheet({ view, onClose, onKept }: Props) {
   const { species } = form;
   const settings = holding.species[species];
   const words = SPECIES_WORDS[species];
-  const isRolling = species === 'rabbit';
+  const isRolling = planKindOf(settings) === 'rolling';
   const inBook = (roster?.animals ?? []).filter(
     (a) =>
       a.species === species &&

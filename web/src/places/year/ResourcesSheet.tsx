@@ -62,7 +62,7 @@ export function ResourcesSheet({ holding, onClose }: Props) {
             hint="Left empty, work is not looked at. A day is eight hours of one person."
           />
           <Row $gap={3}>
-            {SPECIES.filter((s) => s !== 'rabbit').map((s) => (
+            {SPECIES.filter((s) => holding.species[s].rearing.bondingDays > 0).map((s) => (
               <Field
                 key={s}
                 label={`${SPECIES_WORDS[s].birth.charAt(0).toUpperCase()}${SPECIES_WORDS[s].birth.slice(1)} pens`}

@@ -85,15 +85,16 @@ const learnerAge = (draft: Draft): number | undefined | 'wrong' => {
 /** Scanned or felt: how many, how old, what else; a count and an age typed in one. */
 export const scan: StationRules = {
   problems(draft, at): Problem[] {
+    const told = at.job.settings?.scan?.way === 'palpation' ? 'felt for young' : 'scanned';
     if (at.sex !== 'female')
-      return [{ kind: 'ask', key: 'no-female', message: 'No female: nothing to scan. Enter again goes on.' }];
+      return [{ kind: 'ask', key: 'no-female', message: `No female: not ${told}. Enter again goes on.` }];
     const typed = scanTyped(draft);
     if (typed.kind === 'refused') {
       if (typed.reason !== 'empty')
         return [{ kind: 'refuse', field: 'scan', message: `“${draft.fields.scan ?? ''}” ${REASONS[typed.reason]}` }];
       return at.job.stations.length === 1
         ? [{ kind: 'refuse', field: 'scan', message: REASONS.empty }]
-        : [{ kind: 'ask', key: 'no-scan', message: 'Not scanned. Enter again goes on without it.' }];
+        : [{ kind: 'ask', key: 'no-scan', message: `Not ${told}. Enter again goes on without it.` }];
     }
     if (learnerAge(draft) === 'wrong')
       return [{ kind: 'refuse', field: 'learnerAge', message: 'The learner’s age is in days, such as 62.' }];
