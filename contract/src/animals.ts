@@ -1,4 +1,4 @@
-import { SEXES, SPECIES } from '@yaylak/core';
+import { SEXES, SPECIES, type RearedPerYear } from '@yaylak/core';
 import type { ContemporaryVerdict } from './growth';
 import type { Age, IdentifierKind, Sex, Species, TagColour, Window } from '@yaylak/core';
 import { Type } from 'class-transformer';
@@ -224,13 +224,8 @@ export interface AnimalView {
     readonly sireSire: TagView | null;
   };
   readonly young: readonly { readonly tag: TagView; readonly bornOn: string | null; readonly isPresent: boolean }[];
-  readonly record: {
-    readonly litters: number;
-    readonly born: number;
-    readonly reared: number;
-    readonly perYear: number;
-    readonly years: number;
-  } | null;
+  /** What a female has given; null without a birth. */
+  readonly record: (RearedPerYear & { readonly born: number }) | null;
   readonly timeline: readonly TimelineItem[];
 }
 

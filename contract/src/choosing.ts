@@ -1,4 +1,4 @@
-import { SEXES, SPECIES } from '@yaylak/core';
+import { SEXES, SPECIES, type RearedPerYear } from '@yaylak/core';
 import type {
   Breakdown,
   ChoosingReason,
@@ -62,12 +62,7 @@ export interface ChoosingRow {
   readonly ratio: number | null;
   readonly sinceBirth: GainView | null;
   readonly lastGain: GainView | null;
-  readonly damRecord: {
-    readonly litters: number;
-    readonly reared: number;
-    readonly years: number;
-    readonly perYear: number;
-  } | null;
+  readonly damRecord: RearedPerYear | null;
   readonly index: number;
   readonly standardError: number;
   readonly parts: readonly TraitPoints[];

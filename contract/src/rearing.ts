@@ -1,5 +1,5 @@
 import type { Ease, FeedVerdict, LitterGain, LitterMeans, Sex, Species, WeaningWay } from '@yaylak/core';
-import { SPECIES } from '@yaylak/core';
+import { SPECIES, type RearedPerYear } from '@yaylak/core';
 import { IsIn, IsString, Length } from 'class-validator';
 import { MayBeMissing } from './nested';
 import type { TagView, WindowView } from './animals';
@@ -256,9 +256,9 @@ export interface LifeView {
     readonly born: number;
     readonly dead: number;
     readonly reared: number;
-    readonly years: number;
-    readonly rearedPerYear: number | null;
-    readonly weanedKgPerYear: number | null;
+    readonly perYear: RearedPerYear | null;
+    /** Of the litters whose young were all weighed near weaning; null without one. */
+    readonly weaned: { readonly litters: number; readonly kgALitter: number } | null;
     readonly meanIntervalDays: number | null;
     readonly hardBirths: number;
   };

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import type { Breakdown } from '../growth';
-import { day } from '../tests/builders';
-import { damRecord, drawLines, rankByIndex, reasonsFor, type Candidate } from '.';
+import { drawLines, rankByIndex, reasonsFor, type Candidate } from '.';
 
 const value = (v: number, se = 0) => ({ value: v, standardError: se });
 const weights = { growth: 50, damRecord: 30, lastGain: 20 };
@@ -119,26 +118,5 @@ describe('reasons', () => {
       { code: 'not-measured', trait: 'damRecord' },
       { code: 'near-line', standardError: 2 },
     ]);
-  });
-});
-
-describe('a dam’s record', () => {
-  const litter = (bornOn: string, n: number) => ({
-    damId: 'd',
-    bornOn: day(bornOn),
-    youngIds: Array.from({ length: n }, (_, i) => `${bornOn} ${i}`),
-  });
-  it('counts young reared a year from her first litter', () => {
-    const record = damRecord(
-      [litter('2024-04-01', 1), litter('2025-04-03', 2), litter('2026-03-30', 3)],
-      (id) => id !== '2026-03-30 2',
-      day('2026-11-01'),
-    );
-    expect(record).toMatchObject({ litters: 3, reared: 5, years: 3 });
-    expect(record?.value).toBeCloseTo(5 / 3, 10);
-    expect(record?.standardError).toBeCloseTo((0.6 * Math.sqrt(3)) / 3, 10);
-  });
-  it('is no answer before the first litter', () => {
-    expect(damRecord([litter('2027-01-01', 1)], () => true, day('2026-11-01'))).toBeUndefined();
   });
 });

@@ -1,4 +1,3 @@
-export * from './damRecord';
 export * from './line';
 export * from './rank';
 export * from './reasons';

@@ -78,6 +78,7 @@ describe('survival', () => {
       lost: 1,
       reared: 1,
       withHer: 0,
+      agesWithHer: [],
       survival: 0.5,
     });
     expect(rearingTally('other', { on: BORN, alive: 1, dead: 0 }, herd, how)).toMatchObject({

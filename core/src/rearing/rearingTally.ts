@@ -16,6 +16,8 @@ export interface RearingTally {
   readonly reared: number;
   /** With her now. */
   readonly withHer: number;
+  /** Their ages, in days. */
+  readonly agesWithHer: readonly number[];
   /** Reared of those she had to rear; undefined while some are with her still, or with none. */
   readonly survival: number | undefined;
 }
@@ -36,7 +38,8 @@ export function rearingTally(
   const near = herd.filter((y) => Math.abs(y.bornOn - birth.on) <= weaningAge / 2);
   const own = near.filter((y) => y.birthDamId === damId && Math.abs(y.bornOn - birth.on) <= 3);
   const taken = near.filter((y) => !own.includes(y) && y.fosterings.some((f) => f.damId === damId && f.on <= asOf));
-  const fates = [...own, ...taken].map((y) => fateUnder(y, damId, weaningAge, asOf, died));
+  const young = [...own, ...taken];
+  const fates = young.map((y) => fateUnder(y, damId, weaningAge, asOf, died));
   const count = (fate: Fate): number => fates.filter((f) => f === fate).length;
   const [lost, reared, withHer] = [count('lost'), count('reared'), count('with-her')];
   return {
@@ -47,6 +50,7 @@ export function rearingTally(
     lost,
     reared,
     withHer,
+    agesWithHer: young.flatMap((y, i) => (fates[i] === 'with-her' ? [asOf - y.bornOn] : [])),
     survival: withHer > 0 || lost + reared === 0 ? undefined : reared / (lost + reared),
   };
 }

@@ -14,7 +14,6 @@ import {
   biasKey,
   isGuess,
   adultAlarm,
-  damRecord,
   gainOverPeriod,
   gainSinceFirst,
   groupBand,
@@ -61,8 +60,7 @@ export class AnimalPageService {
     const settings = this.book.state.settings(record.species);
     const daily = this.book.state.daily(facts);
     const departure = facts.departures[0];
-    const litters = this.book.state.litters.of(id);
-    const dam = damRecord(litters, (young) => this.isReared(young, today), today);
+    const reared = this.book.state.litters.rearedPerYear(facts, today);
     const timeline = await this.timeline(id);
     const period = gainOverPeriod(daily, { from: (today - PERIOD_DAYS) as Day, to: today }, settings);
     return {
@@ -94,25 +92,11 @@ export class AnimalPageService {
       identifiers: this.identifiers(timeline),
       ancestors: this.ancestors(facts),
       young: this.young(id),
-      record: dam
-        ? {
-            litters: dam.litters,
-            born: litters.reduce((s, l) => s + l.youngIds.length, 0),
-            reared: dam.reared,
-            perYear: dam.value,
-            years: dam.years,
-          }
+      record: reared
+        ? { ...reared, born: this.book.state.litters.birthsOf(id).reduce((s, b) => s + b.alive, 0) }
         : null,
       timeline: timeline.toReversed(),
     };
-  }
-
-  /** Whether a young lived to weaning age, or still may. */
-  isReared(youngId: string, asOf: Day): boolean {
-    const facts = this.book.state.animals.get(youngId);
-    if (facts?.record.bornOn === undefined) return false;
-    const died = facts.departures.find((d) => d.how === 'died' && d.on <= asOf);
-    return !died || died.on - facts.record.bornOn >= this.book.state.settings(facts.record.species).weaningDays.opens;
   }
 
   private async timeline(id: string): Promise<TimelineItem[]> {

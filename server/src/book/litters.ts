@@ -1,23 +1,34 @@
 import {
   birthsOf,
+  bySpecies,
   littersByDam,
+  rearedPerYear,
+  rearingTally,
   rearingType,
+  youngSurvival,
   type AnimalFacts,
   type Birth,
   type Born,
   type Day,
   type Litter,
   type Reared,
+  type RearedPerYear,
+  type RearingTally,
   type Species,
   type SpeciesSettings,
+  type YoungSeenFor,
 } from '@yaylak/core';
-import { Derived, type Stamped } from './derived';
+import type { EntryType } from '@yaylak/contract';
+import { Derived, Whole, type Stamped } from './derived';
 
 /** What litters need of the book. */
 interface Book extends Stamped {
   readonly animals: ReadonlyMap<string, AnimalFacts>;
   readonly youngByParent: ReadonlyMap<string, ReadonlySet<string>>;
   settings(species: Species): SpeciesSettings;
+  ofSpecies(species: Species): readonly AnimalFacts[];
+  versionsOf(kinds: readonly EntryType[]): number[];
+  readonly settingsVersion: number;
 }
 
 const NONE: readonly string[] = [];
@@ -30,7 +41,17 @@ export class Litters {
   private readonly litters: Derived<readonly Litter[]>;
   private readonly births: Derived<readonly Birth[]>;
 
+  private readonly survival: Readonly<Record<Species, Whole<readonly number[]>>>;
+  private survivalOn = 0 as Day;
+
   constructor(private readonly book: Book) {
+    this.survival = bySpecies(
+      (species) =>
+        new Whole(
+          () => [...book.versionsOf(['arrival', 'departure']), book.settingsVersion, this.survivalOn],
+          () => this.readSurvival(species, this.survivalOn),
+        ),
+    );
     this.litters = new Derived(
       () => book,
       (facts) => this.read(facts.record.id),
@@ -51,6 +72,45 @@ export class Litters {
   birthsOf(damId: string): readonly Birth[] {
     const facts = this.book.animals.get(damId);
     return facts ? this.births.of(facts) : [];
+  }
+
+  /** What became of the young of one birth. */
+  tally({ record: { id, species } }: AnimalFacts, birth: Birth, asOf: Day): RearingTally {
+    return rearingTally(id, birth, this.youngAbout(id), {
+      weaningAge: this.book.settings(species).weaningDays.bestFrom,
+      asOf,
+      died: (young) => this.book.animals.get(young)?.departures[0]?.how === 'died',
+    });
+  }
+
+  /** Young a female rears a year, by all her births up to a day; undefined without one. */
+  rearedPerYear(facts: AnimalFacts, asOf: Day): RearedPerYear | undefined {
+    const births = this.birthsOf(facts.record.id).filter((b) => b.on <= asOf);
+    if (births.length === 0) return undefined;
+    const { species } = facts.record;
+    const until = Math.min(asOf, facts.departures[0]?.on ?? asOf) as Day;
+    const told = births.map((birth) => ({ on: birth.on, tally: this.tally(facts, birth, asOf) }));
+    return rearedPerYear(told, { until, survival: this.survivalOf(species, asOf) }, this.book.settings(species));
+  }
+
+  /** Share of a species' young alive at each age up to weaning. */
+  private survivalOf(species: Species, asOf: Day): readonly number[] {
+    this.survivalOn = asOf;
+    return this.survival[species].get();
+  }
+
+  private readSurvival(species: Species, asOf: Day): readonly number[] {
+    const weaningAge = this.book.settings(species).weaningDays.bestFrom;
+    const seen: YoungSeenFor[] = [];
+    for (const { record, departures, arrivedOn } of this.book.ofSpecies(species)) {
+      const { bornOn, damId } = record;
+      // One that came in was seen from then on only, and those that died before are not in the book.
+      if (bornOn === undefined || damId === undefined || (arrivedOn ?? bornOn) > bornOn || bornOn > asOf) continue;
+      const gone = departures[0];
+      const isGone = gone !== undefined && gone.on <= asOf;
+      seen.push({ days: (isGone ? gone.on : asOf) - bornOn, died: isGone && gone.how === 'died' });
+    }
+    return youngSurvival(seen, weaningAge);
   }
 
   /** A young as its rearing is reckoned with; undefined without a birth date. */

@@ -3,7 +3,6 @@ import type { ChoosingQuery, ChoosingRow, ChoosingSet, ChoosingView } from '@yay
 import {
   addDays,
   breakdownAgainst,
-  damRecord,
   drawLines,
   gainOverPeriod,
   gainSinceFirst,
@@ -18,13 +17,12 @@ import {
   yearOf,
   type AdjustedWeight,
   type AnimalFacts,
-  type DamRecord,
+  type RearedPerYear,
   type Day,
   type KnownGain,
   type Placed,
   type TraitValues,
 } from '@yaylak/core';
-import { AnimalPageService } from '../animals/animalPage.service';
 import { BookService } from '../book/book.service';
 import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
@@ -42,7 +40,7 @@ interface Measured {
   readonly facts: AnimalFacts;
   readonly adjusted: AdjustedWeight | undefined;
   readonly recent: KnownGain | undefined;
-  readonly dam: DamRecord | undefined;
+  readonly dam: RearedPerYear | undefined;
 }
 
 /** Who stays: the ranked list of a set. */
@@ -53,7 +51,6 @@ export class ChoosingService {
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(GrowthService) private readonly growth: GrowthService,
-    @Inject(AnimalPageService) private readonly pages: AnimalPageService,
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
@@ -147,14 +144,11 @@ export class ChoosingService {
   }
 
   private measure(set: readonly AnimalFacts[], standardDays: number | undefined, today: Day): Measured[] {
-    const dams = new Map<string, DamRecord | undefined>();
+    const dams = new Map<string, RearedPerYear | undefined>();
     return set.map((facts) => {
       const { damId, species } = facts.record;
-      if (damId !== undefined && !dams.has(damId))
-        dams.set(
-          damId,
-          damRecord(this.book.state.litters.of(damId), (id) => this.pages.isReared(id, today), today),
-        );
+      const dam = damId === undefined ? undefined : this.book.state.animals.get(damId);
+      if (dam && !dams.has(dam.record.id)) dams.set(dam.record.id, this.book.state.litters.rearedPerYear(dam, today));
       const daily = this.book.state.daily(facts);
       const last = daily.at(-1);
       const settings = this.book.state.settings(species);
@@ -202,9 +196,7 @@ export class ChoosingService {
         ratio: adjusted ? (ratioOf?.(adjusted.kg).ratio ?? null) : null,
         sinceBirth: since.kind === 'gain' ? gainView(since, null, 'no-group') : null,
         lastGain: this.growth.judged(facts.record.id, m.recent),
-        damRecord: m.dam
-          ? { litters: m.dam.litters, reared: m.dam.reared, years: m.dam.years, perYear: m.dam.value }
-          : null,
+        damRecord: m.dam ?? null,
         index: row.index,
         standardError: row.standardError,
         parts: row.parts,
@@ -222,5 +214,5 @@ const candidate = (m: Measured) => ({ id: m.facts.record.id, traits: traitsOf(m)
 const traitsOf = ({ adjusted, recent, dam }: Measured): TraitValues => ({
   ...(adjusted ? { growth: { value: adjusted.kg, standardError: adjusted.standardError } } : {}),
   ...(recent ? { lastGain: { value: recent.kgPerDay, standardError: recent.standardError } } : {}),
-  ...(dam ? { damRecord: { value: dam.value, standardError: dam.standardError } } : {}),
+  ...(dam ? { damRecord: { value: dam.perYear, standardError: dam.standardError } } : {}),
 });

@@ -104,11 +104,14 @@ export class ConditionService {
     const { id, sex, species } = facts.record;
     if (sex !== 'female') return 'usual';
     const today = this.clock.today();
-    const litters = this.book.state.litters.of(id);
-    const lastReared = litters.at(-1)?.youngIds.filter((young) => this.pages.isReared(young, today)).length ?? 0;
+    const { litters } = this.book.state;
+    const births = litters.birthsOf(id);
+    const last = births.at(-1);
+    const tally = last && litters.tally(facts, last, today);
+    const lastReared = tally ? tally.reared + tally.withHer : 0;
     const isHeavyMilker = facts.checks.findLast((c) => c.what === 'milk')?.isFound ?? false;
     return femaleKind(
-      { births: litters.length, lastReared, isHeavyMilker },
+      { births: births.length, lastReared, isHeavyMilker },
       this.book.state.settings(species).condition,
     );
   }

@@ -1,16 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { LifeLitter, LifeView } from '@yaylak/contract';
-import {
-  damRecord,
-  groupOn,
-  isoOf,
-  isPresent,
-  mean,
-  type AnimalFacts,
-  type Birth,
-  type RearingTally,
-} from '@yaylak/core';
-import { AnimalPageService } from '../animals/animalPage.service';
+import { groupOn, isoOf, isPresent, mean, type AnimalFacts, type Birth, type RearingTally } from '@yaylak/core';
 import { AnimalsService } from '../animals/animals.service';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
@@ -29,7 +19,6 @@ export class LifeService {
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(AnimalsService) private readonly animals: AnimalsService,
-    @Inject(AnimalPageService) private readonly pages: AnimalPageService,
     @Inject(RearingService) private readonly rearing: RearingService,
     @Inject(CompareService) private readonly compare: CompareService,
     @Inject(Clock) private readonly clock: Clock,
@@ -42,7 +31,6 @@ export class LifeService {
     const groupId = groupOn(facts, today);
     const told = this.told(facts);
     const litters = told.map((t, i) => this.litter(facts, t, told[i - 1]));
-    const years = damRecord(this.book.state.litters.of(id), (young) => this.pages.isReared(young, today), today)?.years;
     const kgs = litters.flatMap((l) => l.weanedKg ?? []);
     const reared = litters.reduce((s, l) => s + l.reared, 0);
     const tagOf = (other: string | undefined) => {
@@ -64,9 +52,8 @@ export class LifeService {
         born: litters.reduce((s, l) => s + l.alive, 0),
         dead: litters.reduce((s, l) => s + l.dead, 0),
         reared,
-        years: years ?? 0,
-        rearedPerYear: years === undefined ? null : reared / years,
-        weanedKgPerYear: years === undefined || kgs.length === 0 ? null : kgs.reduce((s, kg) => s + kg, 0) / years,
+        perYear: this.book.state.litters.rearedPerYear(facts, today) ?? null,
+        weaned: kgs.length === 0 ? null : { litters: kgs.length, kgALitter: mean(kgs) ?? 0 },
         meanIntervalDays: mean(litters.flatMap((l) => l.intervalDays ?? [])) ?? null,
         hardBirths: litters.filter((l) => l.ease === 'pulled-hard' || l.ease === 'vet').length,
       },

@@ -9,7 +9,6 @@ import {
   isoOf,
   lossClusters,
   proportion,
-  rearingTally,
   seasonTally,
   type AnimalFacts,
   type Birth,
@@ -90,12 +89,8 @@ export class RearingService {
   }
 
   /** What became of the young of one birth. */
-  tally({ record: { id, species } }: AnimalFacts, birth: Birth): RearingTally {
-    return rearingTally(id, birth, this.book.state.litters.youngAbout(id), {
-      weaningAge: this.book.state.settings(species).weaningDays.bestFrom,
-      asOf: this.clock.today(),
-      died: (young) => this.book.state.animals.get(young)?.departures[0]?.how === 'died',
-    });
+  tally(facts: AnimalFacts, birth: Birth): RearingTally {
+    return this.book.state.litters.tally(facts, birth, this.clock.today());
   }
 
   /** Births of a species since a day, in order. */

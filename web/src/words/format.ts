@@ -1,5 +1,13 @@
 import { weightText, type BiasView, type GainView, type ShareView } from '@yaylak/contract';
-import { fromKg, halfWidth80, SPECIES_WORDS, type Age, type Species, type WeightUnit } from '@yaylak/core';
+import {
+  fromKg,
+  halfWidth80,
+  SPECIES_WORDS,
+  type Age,
+  type RearedPerYear,
+  type Species,
+  type WeightUnit,
+} from '@yaylak/core';
 
 export { weightText } from '@yaylak/contract';
 
@@ -121,3 +129,7 @@ export const moneyApartText = (a: number, b: number, currency: string): string =
   moneyText(Math.abs(Math.round(a) - Math.round(b)), currency);
 
 export const countText = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
+
+/** Young reared a year: "1.9 a year (1.6 to 2.2) over 3.4 years". */
+export const perYearText = ({ perYear, low, high, years }: RearedPerYear): string =>
+  `${figureText(perYear, 1)} a year (${figureText(Math.max(0, low), 1)} to ${figureText(high, 1)}) over ${figureText(years, 1)} years`;

@@ -5,7 +5,7 @@ import { How } from '../../parts/How';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { space } from '../../theme/tokens';
-import { countText, figureText, fullDate } from '../../words/format';
+import { fullDate, perYearText } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 
 interface Props {
@@ -28,17 +28,19 @@ export function Given({ view }: Props) {
           <tr>
             <th scope="row">Born, reared</th>
             <td>
-              {record.born}, {record.reared}
+              {record.born}, {record.weaned}
             </td>
           </tr>
           <tr>
             <th scope="row">Reared a year</th>
             <td>
-              {figureText(record.perYear, 1)} × {record.years} yr{' '}
+              {perYearText(record)}{' '}
               <How of="Reared a year">
                 <p>
-                  {record.reared} reared over {countText(record.years, 'year', 'years')}, from the first litter to the
-                  last. Reared is who lived to the earliest weaning age, or may still.
+                  Reared: weaned, or past the age of weaning, each counted at the dam that reared it; one still with her
+                  counts the chance that it gets there. The years run from the first birth to the last, and on to the
+                  next usual one, or to today where that is longer. The range holds the true figure four times out of
+                  five.
                 </p>
               </How>
             </td>

@@ -9,6 +9,7 @@ import {
   differenceText,
   figureText,
   gainText,
+  perYearText,
   surePointsText,
   sureWeightText,
   weightText,
@@ -46,7 +47,7 @@ const LINES: readonly (readonly [
     "Dam's record",
     (r) =>
       r.damRecord
-        ? `${r.damRecord.reared} reared of ${r.damRecord.litters} litters, ${r.damRecord.perYear.toFixed(1)} a year`
+        ? `${r.damRecord.weaned} reared of ${r.damRecord.litters} litters, ${perYearText(r.damRecord)}`
         : 'none',
   ],
 ];

@@ -6,7 +6,15 @@ import { Key } from '../../parts/KeysHelp';
 import { Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, radius, space } from '../../theme/tokens';
-import { bornText, figureText, gainFigures, surePointsText, verdictText, weightText } from '../../words/format';
+import {
+  bornText,
+  figureText,
+  gainFigures,
+  perYearText,
+  surePointsText,
+  verdictText,
+  weightText,
+} from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useUnits';
 import { decisionOf, type Decisions } from './decisions';
@@ -138,7 +146,7 @@ export function RankedList({
                   <td data-figure title={r.lastGain ? verdictText(r.lastGain) : ''}>
                     {r.lastGain ? gainFigures(r.lastGain) : 'none'}
                   </td>
-                  <td>{r.damRecord ? `${r.damRecord.perYear.toFixed(1)} × ${r.damRecord.years} yr` : 'none'}</td>
+                  <td>{r.damRecord ? perYearText(r.damRecord) : 'none'}</td>
                   <td style={{ whiteSpace: 'nowrap' }}>
                     <Bar title={surePointsText(r.index, r.standardError)}>
                       <span

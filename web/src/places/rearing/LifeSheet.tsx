@@ -9,7 +9,7 @@ import { LinkButton } from '../../parts/LinkButton';
 import { PaperSheet } from '../../parts/PaperSheet';
 import { Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
-import { countText, figureText, fullDate, weightText } from '../../words/format';
+import { countText, figureText, fullDate, perYearText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 
 /** The record of a female's life, on paper as the card of her pen. */
@@ -114,8 +114,12 @@ function sumText({ sums, species }: LifeView, unit: WeightUnit): string {
   return `${[
     countText(sums.litters, 'birth', 'births'),
     `${countText(sums.born, one, many)} alive${sums.dead > 0 ? ` and ${sums.dead} dead` : ''}`,
-    `${sums.reared} reared${sums.rearedPerYear === null ? '' : `, ${figureText(sums.rearedPerYear, 1)} a year over ${countText(sums.years, 'year', 'years')}`}`,
-    ...(sums.weanedKgPerYear === null ? [] : [`${weightText(sums.weanedKgPerYear, unit)} weaned a year`]),
+    `${sums.reared} reared${sums.perYear === null ? '' : `, ${perYearText(sums.perYear)}`}`,
+    ...(sums.weaned === null
+      ? []
+      : [
+          `${weightText(sums.weaned.kgALitter, unit, species)} weaned a litter (${sums.weaned.litters} of ${sums.litters} weighed)`,
+        ]),
     ...(sums.meanIntervalDays === null ? [] : [`${Math.round(sums.meanIntervalDays)} days from birth to birth`]),
     ...(sums.hardBirths > 0 ? [countText(sums.hardBirths, 'hard birth', 'hard births')] : []),
   ].join('; ')}.`;

@@ -370,9 +370,8 @@ it('the record of a life stands beside the others', async () => {
       born: 8,
       dead: 1,
       reared: 5,
-      years: 1,
-      rearedPerYear: 5,
-      weanedKgPerYear: 5.5,
+      perYear: { perYear: 5, standardError: 1.8, low: 2.7, high: 7.3, litters: 1, weaned: 5, reared: 5, years: 1 },
+      weaned: { litters: 1, kgALitter: 5.5 },
       meanIntervalDays: null,
       hardBirths: 1,
     },
@@ -386,7 +385,7 @@ it('the record of a life stands beside the others', async () => {
   });
   expect(
     await screen.findByText(
-      '1 birth; 8 kits alive and 1 dead; 5 reared, 5.0 a year over 1 year; 5.5 kg weaned a year; 1 hard birth.',
+      '1 birth; 8 kits alive and 1 dead; 5 reared, 5.0 a year (2.7 to 7.3) over 1.0 years; 5500 g weaned a litter (1 of 1 weighed); 1 hard birth.',
     ),
   ).toBeVisible();
   expect(screen.getByText('A litter: 8.0 alive, the 5 other does 7.5; 5.0 reared, the others 6.9.')).toBeVisible();
