@@ -184,6 +184,8 @@ export interface FeedArmView {
   readonly feed: string;
   readonly priceMinor: number;
   readonly records: number;
+  /** Litters on the feed that were not weighed near its beginning and end, and tell nothing. */
+  readonly leftOut: number;
   readonly feedPerKgGained: number;
   readonly costMinorPerKg: number;
 }
@@ -192,6 +194,13 @@ export interface FeedArmView {
 export interface FeedNoGainView {
   readonly kind: 'no-gain';
   readonly feed: string;
+}
+
+/** No litter on a feed was weighed near its beginning and end. */
+export interface FeedNotWeighedView {
+  readonly kind: 'not-weighed';
+  readonly feed: string;
+  readonly litters: number;
 }
 
 export interface FeedTrialView {
@@ -218,7 +227,7 @@ export interface LittersView {
   readonly trends: readonly TrendView[];
   /** All feeds written down, by their price. */
   readonly feeds: readonly { readonly feed: string; readonly priceMinor: number; readonly litters: number }[];
-  readonly trial: FeedTrialView | FeedNoGainView | null;
+  readonly trial: FeedTrialView | FeedNoGainView | FeedNotWeighedView | null;
 }
 
 /** One birth in a female's record. */

@@ -48,6 +48,7 @@ export interface BirthDue {
 
 export interface NotGrowingView {
   readonly tag: TagView;
+  readonly species: Species;
   readonly gain: GainView;
   readonly groupMedianKgPerDay: number;
   readonly groupSize: number;

@@ -3,6 +3,7 @@ import {
   quarterText,
   weightText,
   type FeedNoGainView,
+  type FeedNotWeighedView,
   type FeedTrialView,
   type LitterGroupBy,
   type LitterGroupView,
@@ -209,10 +210,10 @@ export class CompareService {
   /** Two feeds against each other: those asked for, else the dearest and the one after it. */
   private trial(
     species: Species,
-    feeds: readonly { feed: string; priceMinor: number }[],
+    feeds: readonly { feed: string; priceMinor: number; litters: number }[],
     dearer: string | undefined,
     cheaper: string | undefined,
-  ): FeedTrialView | FeedNoGainView | null {
+  ): FeedTrialView | FeedNoGainView | FeedNotWeighedView | null {
     const a = feeds.find((f) => f.feed === dearer) ?? feeds[0];
     const b = feeds.find((f) => f.feed === cheaper && f !== a) ?? feeds.find((f) => f !== a);
     if (!a || !b) return null;
@@ -228,12 +229,16 @@ export class CompareService {
       { pricePerKg: low.priceMinor, records: second.records },
       youngKg,
     );
-    if (found.kind === 'not-tried') return null;
+    if (found.kind === 'not-tried') {
+      const { feed, litters } = first.records.length === 0 ? high : low;
+      return { kind: 'not-weighed', feed, litters };
+    }
     if (found.kind === 'no-gain') return { kind: 'no-gain', feed: (found.on === 'dearer' ? high : low).feed };
-    const arm = (feed: { feed: string; priceMinor: number }, of: typeof found.dearer) => ({
-      feed: feed.feed,
-      priceMinor: feed.priceMinor,
+    const arm = ({ feed, priceMinor, litters }: typeof high, of: typeof found.dearer) => ({
+      feed,
+      priceMinor,
       records: of.records,
+      leftOut: litters - of.records,
       feedPerKgGained: of.feedPerKgGained,
       costMinorPerKg: of.costPerKgGained,
     });

@@ -124,7 +124,10 @@ it('compares litters and sees one doe’s fall', async () => {
 
 it('holds two feeds against each other', async () => {
   const dear = on('feed', foster, 0, { since: day(7), feed: 'Green pellet', kg: 1, priceMinor: 2150 });
-  await t.post(weight(kits[4] ?? '', day(7), 0.8), dear);
+  await t.post(dear);
+  const unweighed = (await get<LittersView>(t, '/api/rearing/litters?species=rabbit')).trial;
+  expect(unweighed).toEqual({ kind: 'not-weighed', feed: 'Green pellet', litters: 1 });
+  await t.post(weight(kits[4] ?? '', day(7), 0.8));
   const { trial } = await get<LittersView>(t, '/api/rearing/litters?species=rabbit');
   if (trial?.kind !== 'found') throw new Error('two feeds were tried');
   // 2.4 kg for .84 kg gained at 16.90; 1 kg for .2 kg at 21.50: one litter each says nothing yet.

@@ -171,6 +171,7 @@ export class TodayService {
       return [
         {
           tag: tagView(facts, today),
+          species: facts.record.species,
           gain: gainView(n.gain, n.lineKgPerDay, 'below'),
           groupMedianKgPerDay: n.groupMedianKgPerDay,
           groupSize: n.groupSize,

@@ -49,7 +49,7 @@ describe('a gain', () => {
   ])('%#: says the figure, how wide it is, and what can be told', (gain, words) => {
     renderPage(
       <div data-testid="gain">
-        <GainFigure gain={gain} title="Gain" />
+        <GainFigure species="sheep" gain={gain} title="Gain" />
       </div>,
     );
     expect(screen.getByTestId('gain')).toHaveTextContent(words);

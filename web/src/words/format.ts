@@ -3,8 +3,10 @@ import {
   fromKg,
   halfWidth80,
   SPECIES_WORDS,
+  toKg,
   type Age,
   type RearedPerYear,
+  type ScaleUnit,
   type Species,
   type WeightUnit,
 } from '@yaylak/core';
@@ -31,20 +33,43 @@ export const surePointsText = (points: number, standardError: number): string =>
   `${fixed(points, 1)} ± ${fixed(halfWidth80(standardError), 1)} points`;
 
 /** A difference with its sign: `+6.9 kg`. */
-export function differenceText(kg: number, unit: WeightUnit): string {
-  const text = fixed(fromKg(kg, unit), 1);
-  return `${text.startsWith(MINUS) || text === '0.0' ? '' : '+'}${text}${THIN}${unit}`;
+export function differenceText(kg: number, unit: ScaleUnit): string {
+  const text = fixed(fromKg(kg, unit), unit === 'g' ? 0 : 1);
+  return `${text.startsWith(MINUS) || /^0(\.0)?$/.test(text) ? '' : '+'}${text}${THIN}${unit}`;
 }
 
-/** Kilograms a day as grams a day. */
-export const gramsPerDay = (kgPerDay: number): string => `${fixed(kgPerDay * 1000, 0)}${THIN}g/day`;
+/** The unit as a word: one, and many. */
+export const UNIT_WORDS: Readonly<Record<WeightUnit, readonly [one: string, many: string]>> = {
+  kg: ['kilogram', 'kilograms'],
+  lb: ['pound', 'pounds'],
+};
+
+/** How a gain is said on a scale: grams a day beside kilograms and grams, pounds or ounces a day beside these. */
+const DAILY: Readonly<Record<ScaleUnit, { readonly unit: ScaleUnit; readonly digits: number }>> = {
+  kg: { unit: 'g', digits: 0 },
+  g: { unit: 'g', digits: 0 },
+  lb: { unit: 'lb', digits: 2 },
+  oz: { unit: 'oz', digits: 2 },
+};
+export const dailyUnit = (scale: ScaleUnit): string => `${DAILY[scale].unit}/day`;
+/** A figure a day as it is shown, without its unit. */
+export const dailyFigure = (kgPerDay: number, scale: ScaleUnit): number => fromKg(kgPerDay, DAILY[scale].unit);
+/** Kilograms a day of a figure typed as it is shown. */
+export const dailyKg = (shown: number, scale: ScaleUnit): number => toKg(shown, DAILY[scale].unit);
+
+const daily = (kgPerDay: number, scale: ScaleUnit): string => fixed(dailyFigure(kgPerDay, scale), DAILY[scale].digits);
+
+/** A gain: `168 g/day`, `0.37 lb/day`. */
+export const perDayText = (kgPerDay: number, scale: ScaleUnit): string =>
+  `${daily(kgPerDay, scale)}${THIN}${dailyUnit(scale)}`;
 
 /** A gain with how wide the guess is: `168 ± 41 g/day`. */
-export const gainText = (gain: Pick<GainView, 'kgPerDay' | 'halfWidth'>): string => `${gainFigures(gain)}${THIN}g/day`;
+export const gainText = (gain: Pick<GainView, 'kgPerDay' | 'halfWidth'>, scale: ScaleUnit): string =>
+  `${gainFigures(gain, scale)}${THIN}${dailyUnit(scale)}`;
 
 /** The same without its unit, for a column whose heading has it: `168 ± 41`. */
-export const gainFigures = (gain: Pick<GainView, 'kgPerDay' | 'halfWidth'>): string =>
-  `${fixed(gain.kgPerDay * 1000, 0)} ± ${Math.round(gain.halfWidth * 1000)}`;
+export const gainFigures = (gain: Pick<GainView, 'kgPerDay' | 'halfWidth'>, scale: ScaleUnit): string =>
+  `${daily(gain.kgPerDay, scale)} ± ${daily(gain.halfWidth, scale)}`;
 
 /** An amount in a dose unit as it is read off a syringe: `8.5`, `0.25`, no zeros behind. */
 export const amountText = (amount: number): string => String(Number(amount.toFixed(3)));

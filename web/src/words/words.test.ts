@@ -20,7 +20,9 @@ it.each([
   [differenceText(-4.64, 'kg'), '\u22124.6\u00a0kg'],
   [differenceText(0.02, 'kg'), '0.0\u00a0kg'],
   [differenceText(6.9, 'kg'), '+6.9\u00a0kg'],
-  [gainText({ kgPerDay: -0.05, halfWidth: 0.1234 }), '\u221250 ± 123\u00a0g/day'],
+  [gainText({ kgPerDay: -0.05, halfWidth: 0.1234 }, 'kg'), '\u221250 ± 123\u00a0g/day'],
+  [gainText({ kgPerDay: 0.168, halfWidth: 0.041 }, 'lb'), '0.37 ± 0.09\u00a0lb/day'],
+  [gainText({ kgPerDay: 0.0283495, halfWidth: 0.01 }, 'oz'), '1.00 ± 0.35\u00a0oz/day'],
   // 59.91 less 52.97, as both are shown, though the two are 6.931 apart.
   [moneyApartText(5990.5, 5297.4, 'TRY'), '6.94\u00a0TRY'],
   [bornText('sheep', 2, 1), 'twin, reared single'],

@@ -19,19 +19,19 @@ export function Figures({ view }: { readonly view: AnimalView }) {
             Since last weighing
           </th>
           <td>
-            <GainFigure gain={gains.last} title="Gain since last weighing" />
+            <GainFigure species={view.row.species} gain={gains.last} title="Gain since last weighing" />
           </td>
         </tr>
         <tr>
           <th scope="row">Last 60 days</th>
           <td>
-            <GainFigure gain={gains.period} title="Gain of the last 60 days" />
+            <GainFigure species={view.row.species} gain={gains.period} title="Gain of the last 60 days" />
           </td>
         </tr>
         <tr>
           <th scope="row">Since the first weight</th>
           <td>
-            <GainFigure gain={gains.sinceBirth} title="Gain since the first weight" />
+            <GainFigure species={view.row.species} gain={gains.sinceBirth} title="Gain since the first weight" />
           </td>
         </tr>
         {verdict ? (

@@ -96,7 +96,7 @@ export const COLUMNS = {
     sort: 'gain',
     width: 190,
     isFigure: true,
-    cell: (r) => (r.gain ? <GainFigure gain={r.gain} title="Gain" isCompact /> : ''),
+    cell: (r) => (r.gain ? <GainFigure gain={r.gain} species={r.species} title="Gain" isCompact /> : ''),
     inFile: ['gain', 'gainSure'],
   }),
 } as const;

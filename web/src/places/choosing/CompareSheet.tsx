@@ -1,5 +1,5 @@
 import type { ChoosingRow } from '@yaylak/contract';
-import type { Species, WeightUnit } from '@yaylak/core';
+import { scaleUnit, type Species, type WeightUnit } from '@yaylak/core';
 import styled from 'styled-components';
 import { Sheet } from '../../parts/Sheet';
 import { Tag } from '../../parts/Tag';
@@ -41,8 +41,8 @@ const LINES: readonly (readonly [
   ['From age', (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.age / 1000, u) : 'none')],
   ['From birth and rearing', (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.birthType / 1000, u) : 'none')],
   ["From dam's age", (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.damAge / 1000, u) : 'none')],
-  ['First weight to now', (r) => (r.sinceBirth ? gainText(r.sinceBirth) : 'none')],
-  ['Last gain', (r) => (r.lastGain ? gainText(r.lastGain) : 'none')],
+  ['First weight to now', (r, u, species) => (r.sinceBirth ? gainText(r.sinceBirth, scaleUnit(species, u)) : 'none')],
+  ['Last gain', (r, u, species) => (r.lastGain ? gainText(r.lastGain, scaleUnit(species, u)) : 'none')],
   [
     "Dam's record",
     (r) =>

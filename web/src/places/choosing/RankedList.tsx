@@ -1,5 +1,5 @@
 import type { ChoosingRow } from '@yaylak/contract';
-import type { Decision, Lines, Species } from '@yaylak/core';
+import { scaleUnit, type Decision, type Lines, type Species } from '@yaylak/core';
 import { Fragment, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import styled from 'styled-components';
 import { Key } from '../../parts/KeysHelp';
@@ -8,6 +8,7 @@ import { Tag } from '../../parts/Tag';
 import { colour, radius, space } from '../../theme/tokens';
 import {
   bornText,
+  dailyUnit,
   figureText,
   gainFigures,
   perYearText,
@@ -115,7 +116,7 @@ export function RankedList({
             <th>Animal</th>
             <th>Born as</th>
             <th data-figure>Set weight</th>
-            <th data-figure>Last gain, g/day</th>
+            <th data-figure>Last gain, {dailyUnit(scaleUnit(species, unit))}</th>
             <th>Dam’s record</th>
             <th>Worth, points</th>
             <th>Choice</th>
@@ -144,7 +145,7 @@ export function RankedList({
                   <td>{bornText(species, r.birthType, r.rearingType)}</td>
                   <td data-figure>{r.adjusted ? weightText(r.adjusted.kg, unit) : 'none'}</td>
                   <td data-figure title={r.lastGain ? verdictText(r.lastGain) : ''}>
-                    {r.lastGain ? gainFigures(r.lastGain) : 'none'}
+                    {r.lastGain ? gainFigures(r.lastGain, scaleUnit(species, unit)) : 'none'}
                   </td>
                   <td>{r.damRecord ? perYearText(r.damRecord) : 'none'}</td>
                   <td style={{ whiteSpace: 'nowrap' }}>

@@ -1,5 +1,5 @@
 import type { ChoosingRow } from '@yaylak/contract';
-import { neutralCell, type Species } from '@yaylak/core';
+import { neutralCell, scaleUnit, type Species } from '@yaylak/core';
 import { unparse } from 'papaparse';
 import styled, { createGlobalStyle } from 'styled-components';
 import { Button } from '../../parts/Button';
@@ -87,7 +87,7 @@ export function SaleList({ rows, title, today, species }: Props) {
               <td>{bornText(species, r.birthType, r.rearingType)}</td>
               <td>{r.lastKg === null ? '' : weightText(r.lastKg, unit)}</td>
               <td>{r.lastOn ? fullDate(r.lastOn) : ''}</td>
-              <td>{r.lastGain ? gainText(r.lastGain) : ''}</td>
+              <td>{r.lastGain ? gainText(r.lastGain, scaleUnit(species, unit)) : ''}</td>
               <td>{r.tag.withheld?.meat ? <b>withheld to {fullDate(r.tag.withheld.meat)}</b> : 'clear'}</td>
             </tr>
           ))}

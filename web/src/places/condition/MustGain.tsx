@@ -9,7 +9,7 @@ import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { useFirst } from '../../parts/useFirst';
 import { FEMALE_KIND_WORDS, scoreText, TREND_WORDS } from '../../words/condition';
-import { fullDate, gramsPerDay, shortDate, weightText } from '../../words/format';
+import { fullDate, perDayText, shortDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 
 interface Props {
@@ -106,7 +106,7 @@ export function MustGain({ animals, by, on }: Props) {
                     ? `${weightText(way.kg, unit)} ± ${weightText(way.halfWidthKg, unit)}`
                     : 'no weight'}
                 </td>
-                <td>{way.kind === 'gain' && way.kgPerDay !== null ? gramsPerDay(way.kgPerDay) : ''}</td>
+                <td>{way.kind === 'gain' && way.kgPerDay !== null ? perDayText(way.kgPerDay, unit) : ''}</td>
                 <td>
                   {way.isFeasible ? (
                     <>can, from {shortDate(way.reachedOn)} on</>

@@ -1,5 +1,12 @@
 import type { HoldingView } from '@yaylak/contract';
-import { readTypedNumber, SOURCE_NOTES, SPECIES_TABLE, type Species, type SpeciesSettings } from '@yaylak/core';
+import {
+  readTypedNumber,
+  SOURCE_NOTES,
+  SPECIES_TABLE,
+  type Species,
+  type SpeciesSettings,
+  type WeightUnit,
+} from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
@@ -36,16 +43,20 @@ const FIELD_WORDS: Readonly<Record<keyof SpeciesSettings, string>> = {
   scoring: 'Rhythm of scoring, days',
   weaningDays: 'Weaning, days old',
   standardAgesDays: 'Ages a weight is set to, days',
-  birthWeightKg: 'Usual birth weight by litter size, kg',
+  birthWeightKg: 'Usual birth weight by litter size',
   readingSdShare: 'Gut fill and scale, share of body weight',
-  matureWeightKg: 'Weight when grown, kg',
-  heaviestKg: 'Heaviest reading taken, kg',
-  fastestGainKgPerDay: 'Fastest gain, kg a day',
+  matureWeightKg: 'Weight when grown',
+  heaviestKg: 'Heaviest reading taken',
+  fastestGainKgPerDay: 'Fastest gain a day',
   growthFactors: 'Like-for-like factors',
   weighing: 'Weighing rhythm, days old',
   identifiersAdvised: 'Tags an animal should wear',
   numberTemplate: 'Template of new numbers',
 };
+
+/** The field in words, weights with the unit they are typed in. */
+const wordsOf = (field: keyof SpeciesSettings, unit: WeightUnit): string =>
+  `${FIELD_WORDS[field]}${field.includes('Kg') ? `, ${unit}` : ''}`;
 
 const FIELDS = Object.keys(FIELD_WORDS) as (keyof SpeciesSettings)[];
 
@@ -55,6 +66,7 @@ const asKept = (typed: string): string | boolean => (typed === 'true' || typed =
 /** The species table as the holding has it, each figure with where its default comes from. */
 export function SpeciesFigures({ species, holding, onSave }: Props) {
   const settings = holding.species[species];
+  const { unit } = holding;
   const [draft, setDraft] = useState<Readonly<Record<string, string>>>({});
   const [problem, setProblem] = useState<string>();
   const overridden = holding.overrides[species] ?? {};
@@ -69,12 +81,13 @@ export function SpeciesFigures({ species, holding, onSave }: Props) {
       const isText = path === 'numberTemplate' || path.endsWith('.name') || chosen.has(path);
       const number = readTypedNumber(typed);
       if (!isText && number.kind === 'refused')
-        return setProblem(`${FIELD_WORDS[field as keyof SpeciesSettings]}: “${typed}” is not a number.`);
+        return setProblem(`${wordsOf(field as keyof SpeciesSettings, unit)}: “${typed}” is not a number.`);
       own = fillIn(
         { ...settings, ...own },
         own,
         path,
         number.kind === 'number' && !isText ? number.value : chosen.has(path) ? asKept(typed) : typed,
+        unit,
       );
     }
     setProblem(await onSave({ species: { ...holding.overrides, [species]: own } }));
@@ -95,14 +108,14 @@ export function SpeciesFigures({ species, holding, onSave }: Props) {
           {FIELDS.map((field) => (
             <tr key={field}>
               <th scope="row">
-                {FIELD_WORDS[field]}
+                {wordsOf(field, unit)}
                 <Small>{SOURCE_NOTES[field]}</Small>
               </th>
               <td>
                 <Row>
-                  {flatFigures(field, settings[field]).map(({ path, label, value, choices }) => {
+                  {flatFigures(field, settings[field], unit).map(({ path, label, value, choices }) => {
                     const own = {
-                      'aria-label': `${FIELD_WORDS[field]} ${label}`.trim(),
+                      'aria-label': `${wordsOf(field, unit)} ${label}`.trim(),
                       value: draft[path] ?? value,
                       onChange: (e: { readonly target: { readonly value: string } }) =>
                         setDraft({ ...draft, [path]: e.target.value }),
@@ -129,7 +142,7 @@ export function SpeciesFigures({ species, holding, onSave }: Props) {
                   <Button kind="quiet" onPress={() => void reset(field)}>
                     Own figure. Back to{' '}
                     {JSON.stringify(SPECIES_TABLE[species][field]).length < 40
-                      ? flatFigures(field, SPECIES_TABLE[species][field])
+                      ? flatFigures(field, SPECIES_TABLE[species][field], unit)
                           .map((f) => f.value)
                           .join(', ')
                       : 'the shipped ones'}

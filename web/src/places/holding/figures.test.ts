@@ -31,3 +31,9 @@ it('shows money whole and keeps it in hundredths', () => {
   expect(price?.value).toBe('9');
   expect(fillIn(goat, {}, 'tests.blood.priceMinor', 8.75).tests?.blood?.priceMinor).toBe(875);
 });
+
+it('shows weights in pounds and keeps them in kilograms', () => {
+  const grown = flatFigures('matureWeightKg', { female: 60, male: 90 }, 'lb');
+  expect(grown.map((f) => f.value)).toEqual(['132.3', '198.4']);
+  expect(fillIn(sheep, {}, 'matureWeightKg.female', 132, 'lb').matureWeightKg?.female).toBeCloseTo(59.874, 3);
+});

@@ -1,4 +1,12 @@
-import type { GrandparentRule, HeatSchool, SpeciesSettings, WeaningWay } from '@yaylak/core';
+import {
+  fromKg,
+  toKg,
+  type GrandparentRule,
+  type HeatSchool,
+  type SpeciesSettings,
+  type WeaningWay,
+  type WeightUnit,
+} from '@yaylak/core';
 
 export interface FlatFigure {
   /** `weaningDays.opens`. */
@@ -105,22 +113,29 @@ const LABELS: Readonly<Record<string, string>> = {
   alleleFrequency: 'a disorder in the untested base',
 };
 
+/** Weights are kept in kilograms and typed in the holding's unit. */
+const isWeight = (path: string): boolean => /Kg(PerDay)?(\.|$)/.test(path);
+
 /** Money is kept in hundredths and typed whole. */
 const isMoney = (path: string): boolean => path.endsWith('Minor');
 
 /** A setting's figures one by one, each with the path to put it back. */
-export function flatFigures(field: string, value: unknown, label = ''): FlatFigure[] {
+export function flatFigures(field: string, value: unknown, unit: WeightUnit = 'kg', label = ''): FlatFigure[] {
   if (typeof value !== 'object' || value === null) {
     const choices = CHOICES[field.slice(field.lastIndexOf('.') + 1)];
-    const shown = isMoney(field) ? String(Number(value) / 100) : String(value);
-    return [{ path: field, label, value: shown, ...(choices ? { choices } : {}) }];
+    return [{ path: field, label, value: shownAs(field, value, unit), ...(choices ? { choices } : {}) }];
   }
   return Object.entries(value).flatMap(([key, inner]) => {
     if (NOT_SHOWN.has(key)) return [];
     const isPlace = /^\d+$/.test(key) && Array.isArray(value);
     const own = isPlace ? String(Number(key) + 1) : (LABELS[key] ?? key);
-    return flatFigures(`${field}.${key}`, inner, label && !isPlace ? `${label} ${own}` : own);
+    return flatFigures(`${field}.${key}`, inner, unit, label && !isPlace ? `${label} ${own}` : own);
   });
+}
+
+function shownAs(path: string, value: unknown, unit: WeightUnit): string {
+  if (isMoney(path)) return String(Number(value) / 100);
+  return isWeight(path) && unit !== 'kg' ? String(Number(fromKg(Number(value), unit).toPrecision(4))) : String(value);
 }
 
 /** The overrides with one figure put at its path; the whole field is overridden with it. */
@@ -129,9 +144,17 @@ export function fillIn(
   overrides: Partial<SpeciesSettings>,
   path: string,
   value: string | number | boolean,
+  unit: WeightUnit = 'kg',
 ): Partial<SpeciesSettings> {
   const [field = '', ...rest] = path.split('.');
-  const kept = isMoney(path) && typeof value === 'number' ? Math.round(100 * value) : value;
+  const kept =
+    typeof value !== 'number'
+      ? value
+      : isMoney(path)
+        ? Math.round(100 * value)
+        : isWeight(path)
+          ? toKg(value, unit)
+          : value;
   return { ...overrides, [field]: replaced(current[field as keyof SpeciesSettings], rest, kept) };
 }
 

@@ -1,5 +1,5 @@
 import type { RosterAnimal } from '@yaylak/contract';
-import { ageWords, dayOf, fieldWord, type SpeciesSettings, type WeightUnit } from '@yaylak/core';
+import { ageWords, dayOf, fieldWord, scaleUnit, type SpeciesSettings, type WeightUnit } from '@yaylak/core';
 import styled from 'styled-components';
 import { Tag } from '../../parts/Tag';
 import { colour, fonts, space } from '../../theme/tokens';
@@ -25,7 +25,7 @@ export function AnimalAtHand({ animal, on, unit, settings }: Props) {
       last ? weightText(last[1], unit, animal.species) : 'none',
       last ? `${shortDate(last[0])}, ${last[2]}` : 'first time',
     ],
-    ['First weight to now', sinceBirth ? gainText(sinceBirth) : 'not yet', ''],
+    ['First weight to now', sinceBirth ? gainText(sinceBirth, scaleUnit(animal.species, unit)) : 'not yet', ''],
     [
       'Born as',
       bornText(animal.species, animal.birthType, animal.rearingType),

@@ -2,7 +2,7 @@ import type { GateChoice } from '@yaylak/contract';
 import type { WeightUnit } from '@yaylak/core';
 import styled from 'styled-components';
 import { colour, fonts, radius, space, touchRace } from '../../theme/tokens';
-import { figureText, gainText, gramsPerDay, weightText } from '../../words/format';
+import { figureText, gainText, perDayText, weightText } from '../../words/format';
 import type { SuggestedGate } from './stations/sort';
 
 interface Props {
@@ -52,7 +52,7 @@ export function becauseText({ because, isNear }: Pick<SuggestedGate, 'because' |
     case 'weight':
       return `${weightText(because.kg, unit)} against the line of ${weightText(because.line, unit)}${near}`;
     case 'gain':
-      return `${gainText(because.gain)} against the line of ${gramsPerDay(because.line)}${near}`;
+      return `${gainText(because.gain, unit)} against the line of ${perDayText(because.line, unit)}${near}`;
     case 'standards':
       return because.failed.length === 0 ? 'nothing failed' : `fails ${because.failed.join(', ').toLowerCase()}`;
     case 'index':

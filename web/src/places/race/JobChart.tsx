@@ -1,15 +1,19 @@
 import { ReferenceLine, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts';
+import type { ScaleUnit } from '@yaylak/core';
 import { colour } from '../../theme/tokens';
+import { dailyUnit, figureText } from '../../words/format';
 
 interface Props {
-  readonly points: readonly { readonly kg: number; readonly grams: number }[];
-  readonly unit: string;
-  readonly lineGrams: number | undefined;
+  readonly points: readonly { readonly kg: number; readonly daily: number }[];
+  readonly unit: ScaleUnit;
+  /** A day, as gains are shown beside this unit. */
+  readonly line: number | undefined;
 }
 
 /** Gain against weight of those through, with the line of not growing. */
-export function JobChart({ points, unit, lineGrams }: Props) {
-  const isUnder = (p: (typeof points)[number]): boolean => lineGrams !== undefined && p.grams < lineGrams;
+export function JobChart({ points, unit, line }: Props) {
+  const isUnder = (p: (typeof points)[number]): boolean => line !== undefined && p.daily < line;
+  const digits = unit === 'lb' || unit === 'oz' ? 2 : 0;
   const under = points.filter(isUnder);
   const over = points.filter((p) => !isUnder(p));
   return (
@@ -26,20 +30,20 @@ export function JobChart({ points, unit, lineGrams }: Props) {
             tickFormatter={(v: number) => v.toFixed(0)}
           />
           <YAxis
-            dataKey="grams"
+            dataKey="daily"
             type="number"
             fontSize={12}
             stroke={colour('inkSoft')}
             width={44}
-            tickFormatter={(v: number) => `${v.toFixed(0)} g`}
+            tickFormatter={(v: number) => figureText(v, digits)}
           />
-          {lineGrams === undefined ? null : (
+          {line === undefined ? null : (
             <ReferenceLine
-              y={lineGrams}
+              y={line}
               stroke={colour('madder')}
               strokeDasharray="4 3"
               label={{
-                value: `${lineGrams.toFixed(0)} g/day`,
+                value: `${figureText(line, digits)} ${dailyUnit(unit)}`,
                 position: 'insideBottomRight',
                 fill: colour('madder'),
                 fontSize: 12,

@@ -1,9 +1,9 @@
-import { fromKg } from '@yaylak/core';
+import { fromKg, scaleUnit } from '@yaylak/core';
 import { lazy, memo, Suspense, useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { NotePanel, Panel, Small, Stack } from '../../parts/Panel';
 import { colour, fonts, space } from '../../theme/tokens';
-import { gainText, weightText } from '../../words/format';
+import { dailyFigure, gainText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import type { JobFigures } from './jobFigures';
 import { MobCounts } from './Mobs';
@@ -28,9 +28,10 @@ export const JobSoFar = memo(function JobSoFar({
   // The chart may lag behind the next animal; the keyboard may not.
   const drawn = useSettled(figures, DRAW_AFTER_MS);
   const species = race.listed[0]?.species;
+  const scale = scaleUnit(species, unit);
   const points = drawn.points
     .slice(-MOST_DRAWN)
-    .flatMap((p) => (p.gain ? [{ kg: fromKg(p.kg, unit), grams: p.gain.kgPerDay * 1000 }] : []));
+    .flatMap((p) => (p.gain ? [{ kg: fromKg(p.kg, scale), daily: dailyFigure(p.gain.kgPerDay, scale) }] : []));
   return (
     <Stack $gap={3}>
       <Panel>
@@ -43,7 +44,7 @@ export const JobSoFar = memo(function JobSoFar({
             </div>
             <div>
               <Small>Mean gain</Small>
-              <b>{figures.meanGain === undefined ? 'none yet' : gainText(figures.meanGain)}</b>
+              <b>{figures.meanGain === undefined ? 'none yet' : gainText(figures.meanGain, scale)}</b>
             </div>
           </Two>
         ) : null}
@@ -53,8 +54,8 @@ export const JobSoFar = memo(function JobSoFar({
           <Suspense fallback={<div style={{ height: 150 }} />}>
             <JobChart
               points={points}
-              unit={unit}
-              lineGrams={drawn.lineKgPerDay === undefined ? undefined : drawn.lineKgPerDay * 1000}
+              unit={scale}
+              line={figures.lineKgPerDay === undefined ? undefined : dailyFigure(figures.lineKgPerDay, scale)}
             />
             {drawn.points.length > MOST_DRAWN ? <Small>the last {MOST_DRAWN} through</Small> : null}
           </Suspense>

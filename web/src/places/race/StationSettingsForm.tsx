@@ -30,6 +30,7 @@ import { CARE_WORDS, PURPOSE_WORDS } from '../../words/stations';
 import type { JobPlan } from './plan';
 import { ScanSettingsForm } from './ScanSettingsForm';
 import { ScoreSettingsForm } from './ScoreSettingsForm';
+import { dailyUnit, dailyFigure, dailyKg } from '../../words/format';
 
 interface Props {
   readonly station: Station;
@@ -395,10 +396,10 @@ interface LineWords {
   readonly read: (shown: number, unit: WeightUnit) => number;
 }
 const plainLine: LineWords = { label: () => '', show: (line) => line, read: (shown) => shown };
-/** How a rule's line is typed: weights in the holding's unit, gains in grams a day. */
+/** How a rule's line is typed: weights and gains in the holding's unit. */
 const LINES: Readonly<Record<SortRuleFacts['by'], LineWords>> = {
   weight: { label: (unit) => `Line, ${unit}`, show: fromKg, read: toKg },
-  gain: { label: () => 'Line, g a day', show: (line) => line * 1000, read: (shown) => shown / 1000 },
+  gain: { label: (unit) => `Line, ${dailyUnit(unit)}`, show: dailyFigure, read: dailyKg },
   index: { ...plainLine, label: () => 'Line, points' },
   standards: plainLine,
 };

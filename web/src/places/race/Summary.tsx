@@ -1,11 +1,12 @@
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { scaleUnit } from '@yaylak/core';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small, Stack } from '../../parts/Panel';
 import { LinkButton } from '../../parts/LinkButton';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { countText, gainText, gramsPerDay, weightText } from '../../words/format';
+import { countText, gainText, perDayText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import { judged, type JobFigures } from './jobFigures';
 import { Mobs } from './Mobs';
@@ -24,6 +25,7 @@ interface Props {
 /** What the job brought: counts that must agree, who was missed, who stands out. */
 export function Summary({ race, figures, isFinished, onBack, onFinish, onLeave }: Props) {
   const unit = useWeightUnit();
+  const scale = scaleUnit(race.listed[0]?.species, unit);
   const { listed, passages, animals } = race;
   const seen = new Set(passages.map((p) => p.animalId));
   const missed = listed.filter((a) => !seen.has(a.tag.animalId));
@@ -65,7 +67,7 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onLeave }
               </div>
               <div>
                 <Small>Mean gain</Small>
-                <b>{figures.meanGain === undefined ? 'none' : gainText(figures.meanGain)}</b>
+                <b>{figures.meanGain === undefined ? 'none' : gainText(figures.meanGain, scale)}</b>
               </div>
             </>
           ) : null}
@@ -92,12 +94,12 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onLeave }
         ) : null}
         {slow.length > 0 ? (
           <section>
-            <h3>Surely under the line of {gramsPerDay(figures.lineKgPerDay ?? 0)}</h3>
+            <h3>Surely under the line of {perDayText(figures.lineKgPerDay ?? 0, scale)}</h3>
             {slow.map((p) => {
               const a = animals.get(p.animalId);
               return (
                 <Row key={p.animalId} style={{ marginTop: 4 }}>
-                  {a ? <Tag tag={a.tag} isStatic /> : null} {p.gain ? gainText(p.gain) : ''}
+                  {a ? <Tag tag={a.tag} isStatic /> : null} {p.gain ? gainText(p.gain, scale) : ''}
                 </Row>
               );
             })}

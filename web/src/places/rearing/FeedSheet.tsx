@@ -1,5 +1,5 @@
 import type { LitterView } from '@yaylak/contract';
-import { readTypedNumber } from '@yaylak/core';
+import { readTypedNumber, toKg } from '@yaylak/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { holdingQuery, littersQuery } from '../../api/queries';
@@ -8,6 +8,8 @@ import { Field } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
+import { useWeightUnit } from '../../words/useUnits';
+import { UNIT_WORDS } from '../../words/format';
 
 interface Props {
   readonly litter: LitterView;
@@ -24,6 +26,7 @@ export function FeedSheet({ litter, species, today, onClose }: Props) {
   const [feed, setFeed] = useState('');
   const [since, setSince] = useState(litter.bornOn);
   const [on, setOn] = useState(today);
+  const unit = useWeightUnit();
   const [kg, setKg] = useState('');
   const [price, setPrice] = useState('');
   const [problem, setProblem] = useState<string>();
@@ -32,8 +35,8 @@ export function FeedSheet({ litter, species, today, onClose }: Props) {
     const [eaten, cost] = [readTypedNumber(kg), readTypedNumber(price)];
     if (feed.trim() === '') return setProblem('Feed: give its name.');
     if (eaten.kind !== 'number' || !(eaten.value > 0))
-      return setProblem('Eaten: type the kilograms, without what was left.');
-    if (cost.kind !== 'number' || cost.value < 0) return setProblem('Price: type what a kilogram costs.');
+      return setProblem(`Eaten: type the ${UNIT_WORDS[unit][1]}, without what was left.`);
+    if (cost.kind !== 'number' || cost.value < 0) return setProblem(`Price: type what a ${UNIT_WORDS[unit][0]} costs.`);
     const refused = await write(
       [
         {
@@ -42,8 +45,8 @@ export function FeedSheet({ litter, species, today, onClose }: Props) {
           on,
           since,
           feed: feed.trim(),
-          kg: eaten.value,
-          priceMinor: Math.round(cost.value * 100),
+          kg: toKg(eaten.value, unit),
+          priceMinor: Math.round((cost.value * 100) / toKg(1, unit)),
         },
       ],
       `Wrote down what ${name} and hers ate`,
@@ -65,7 +68,7 @@ export function FeedSheet({ litter, species, today, onClose }: Props) {
             kind="quiet"
             onPress={() => {
               setFeed(f.feed);
-              setPrice(String(f.priceMinor / 100));
+              setPrice(String(Number(((f.priceMinor * toKg(1, unit)) / 100).toFixed(2))));
             }}
           >
             {f.feed}
@@ -73,9 +76,9 @@ export function FeedSheet({ litter, species, today, onClose }: Props) {
         ))}
       </Row>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-        <Field label="Eaten, kg" inputMode="decimal" style={{ width: 120 }} value={kg} onChange={setKg} />
+        <Field label={`Eaten, ${unit}`} inputMode="decimal" style={{ width: 120 }} value={kg} onChange={setKg} />
         <Field
-          label={`Price of a kg, ${holding?.currency ?? ''}`}
+          label={`Price of a ${UNIT_WORDS[unit][0]}, ${holding?.currency ?? ''}`}
           inputMode="decimal"
           style={{ width: 160 }}
           value={price}
@@ -88,7 +91,7 @@ export function FeedSheet({ litter, species, today, onClose }: Props) {
           Write it down
         </Button>
       </Row>
-      <Small>Two feeds are compared under Compare litters, by what a kilogram gained costs on each.</Small>
+      <Small>Two feeds are compared under Compare litters, by what a {UNIT_WORDS[unit][0]} gained costs on each.</Small>
     </Sheet>
   );
 }

@@ -1,5 +1,5 @@
 import type { LitterChangeView, LitterView, RearedView } from '@yaylak/contract';
-import { SPECIES_WORDS, type WeightUnit } from '@yaylak/core';
+import { scaleUnit, SPECIES_WORDS, type WeightUnit } from '@yaylak/core';
 import { lazy, Suspense, useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
@@ -9,7 +9,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { WindowBar } from '../../parts/WindowBar';
 import { phone, space } from '../../theme/tokens';
-import { bornText, countText, gramsPerDay, shortDate, weightText } from '../../words/format';
+import { bornText, countText, perDayText, shortDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import { waitsText } from './words';
 
@@ -149,8 +149,8 @@ function GainLine({
     <p>
       <b>{weight(now.totalKg)}</b> together, {weight(now.totalKg / now.count)} each.{' '}
       {last.kind === 'gain'
-        ? `${others === '' ? 'The litter' : `The ${last.heads} there both times`} ${gramsPerDay(last.kgPerDay)}, ` +
-          `${gramsPerDay(last.kgPerHeadPerDay)} a head over ${countText(last.days, 'day', 'days')}` +
+        ? `${others === '' ? 'The litter' : `The ${last.heads} there both times`} ${perDayText(last.kgPerDay, scaleUnit(species, unit))}, ` +
+          `${perDayText(last.kgPerHeadPerDay, scaleUnit(species, unit))} a head over ${countText(last.days, 'day', 'days')}` +
           `${others === '' ? '' : ` (${others})`}.`
         : `A head weighed ${weight(last.fromKg)} on average ${countText(last.days, 'day', 'days')} before` +
           ` and ${weight(last.toKg)} then, but they were not the same heads (${others}): no gain can be told.`}
@@ -192,7 +192,13 @@ function YoungRow({ young: y, place, litter, unit }: RowProps) {
         ) : null}
       </td>
       <td>{y.lastKg === null ? 'none' : weightText(y.lastKg, unit, litter.species)}</td>
-      <td>{y.gain ? <GainFigure gain={y.gain} title={`Gain of ${y.tag.text}`} isCompact /> : 'not yet'}</td>
+      <td>
+        {y.gain ? (
+          <GainFigure gain={y.gain} species={litter.species} title={`Gain of ${y.tag.text}`} isCompact />
+        ) : (
+          'not yet'
+        )}
+      </td>
       <td>{y.place === null ? '' : `${y.place} of ${y.of}`}</td>
       <td>{y.weaning.isReady ? (y.weaning.step === 'first' ? 'first step now' : 'now') : waitsText(y.weaning)}</td>
     </tr>

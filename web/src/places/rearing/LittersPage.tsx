@@ -7,7 +7,7 @@ import {
   type LittersView,
   type LitterValue,
 } from '@yaylak/contract';
-import { isByLitter, SPECIES, SPECIES_TABLE, SPECIES_WORDS, type Species, type WeightUnit } from '@yaylak/core';
+import { isByLitter, SPECIES, SPECIES_TABLE, SPECIES_WORDS, toKg, type Species, type WeightUnit } from '@yaylak/core';
 import { Link, useSearchParams } from 'react-router';
 import { littersQuery } from '../../api/queries';
 import { Choice } from '../../parts/Field';
@@ -19,7 +19,7 @@ import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { scoreText } from '../../words/condition';
-import { countText, figureText, moneyApartText, moneyText, weightText } from '../../words/format';
+import { countText, figureText, moneyApartText, moneyText, UNIT_WORDS, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 
 const BY_WORDS: Readonly<Record<LitterGroupBy, string>> = {
@@ -31,7 +31,7 @@ const BY_WORDS: Readonly<Record<LitterGroupBy, string>> = {
 const VALUE_WORDS: Readonly<Record<LitterValue, string>> = {
   born: 'born alive',
   reared: 'reared',
-  'weaned-kg': 'kilograms weaned',
+  'weaned-kg': 'weight weaned',
 };
 
 /** Told of litter by litter as a rule. */
@@ -156,7 +156,7 @@ function Compared({ view, unit }: { readonly view: LittersView; readonly unit: W
 
 const TREND_WORDS = { falling: 'falling', rising: 'rising', steady: 'no trend', 'too-few': 'too few to tell' } as const;
 
-const ALSO_WORDS = { survival: 'share reared', 'weaned-kg': 'kilograms weaned' } as const;
+const ALSO_WORDS = { survival: 'share reared', 'weaned-kg': 'weight weaned' } as const;
 
 function Trends({ view: { trends } }: { readonly view: LittersView }) {
   const told = trends.filter((t) => t.kind !== 'too-few');
@@ -227,21 +227,35 @@ interface TrialProps {
 function FeedTrial({ view, onChange }: TrialProps) {
   const { feeds, trial, currency } = view;
   const unit = useWeightUnit();
+  const [one] = UNIT_WORDS[unit];
   if (!trial)
     return (
       <Panel>
         <h2>Feeds tried</h2>
         <Small>
-          Write down under Rearing what a litter ate of a feed, for litters on two feeds: then it is told here what a
-          kilogram gained costs on each, and whether the difference is sure.
+          Write down under Rearing what a litter ate of a feed, for litters on two feeds: then it is told here what a{' '}
+          {one} gained costs on each, and whether the difference is sure.
         </Small>
       </Panel>
+    );
+  if (trial.kind === 'not-weighed')
+    return (
+      <NotePanel $tone="weld">
+        <h2>Feeds tried</h2>
+        <p>
+          {countText(trial.litters, 'litter was', 'litters were')} on “{trial.feed}”, and none was weighed within four
+          days of its beginning and its end, with the same heads both times. Weigh them then, and the cost of a {one}{' '}
+          gained is told here.
+        </p>
+      </NotePanel>
     );
   if (trial.kind === 'no-gain')
     return (
       <NotePanel $tone="weld">
         <h2>Feeds tried</h2>
-        <p>The litters on “{trial.feed}” together gained nothing, so there is no cost of a kilogram gained.</p>
+        <p>
+          The litters on “{trial.feed}” together gained nothing, so there is no cost of a {one} gained.
+        </p>
       </NotePanel>
     );
   const money = (minor: number): string => moneyText(Math.round(minor), currency);
@@ -252,9 +266,10 @@ function FeedTrial({ view, onChange }: TrialProps) {
         Feeds tried
         <How of="Feeds tried">
           <p>
-            All feed eaten over all that was gained in that time, every litter in, times the price. The difference of
-            two feeds has an interval by Student’s t, right four times out of five. How many more litters: the usual
-            sample size for two means at the difference and the spread seen.
+            All feed eaten over all that was gained in that time, every litter in that was weighed near the beginning
+            and the end of the feed, times the price. The difference of two feeds has an interval by Student’s t, right
+            four times out of five. How many more litters: the usual sample size for two means at the difference and the
+            spread seen.
           </p>
         </How>
       </h2>
@@ -276,8 +291,8 @@ function FeedTrial({ view, onChange }: TrialProps) {
           <tr>
             <th>Feed</th>
             <th>Litters</th>
-            <th>Feed for a kg</th>
-            <th>A kg gained</th>
+            <th>Feed for a {one}</th>
+            <th>A {one} gained</th>
           </tr>
         </thead>
         <tbody>
@@ -285,16 +300,23 @@ function FeedTrial({ view, onChange }: TrialProps) {
             <tr key={a.feed}>
               <td>
                 {a.feed}
-                <Small>{money(a.priceMinor)} a kg</Small>
+                <Small>
+                  {money(a.priceMinor * toKg(1, unit))} a {one}
+                </Small>
               </td>
-              <td>{a.records}</td>
-              <td>{figureText(a.feedPerKgGained, 2)} kg</td>
-              <td>{money(a.costMinorPerKg)}</td>
+              <td>
+                {a.records}
+                {a.leftOut > 0 ? <Small>{a.leftOut} not weighed, left out</Small> : null}
+              </td>
+              <td>
+                {figureText(a.feedPerKgGained, 2)} {unit}
+              </td>
+              <td>{money(a.costMinorPerKg * toKg(1, unit))}</td>
             </tr>
           ))}
         </tbody>
       </LineTable>
-      <p>{verdictText(trial, currency)}</p>
+      <p>{verdictText(trial, currency, unit)}</p>
       <Small>
         For a young that gains {weightText(trial.youngKg, unit)}: {money(Math.abs(trial.perYoungMinor))}{' '}
         {trial.perYoungMinor < 0 ? 'less' : 'more'} on the cheaper.
@@ -303,11 +325,12 @@ function FeedTrial({ view, onChange }: TrialProps) {
   );
 }
 
-function verdictText(trial: FeedTrialView, currency: string): string {
+function verdictText(trial: FeedTrialView, currency: string, unit: WeightUnit): string {
+  const aUnit = toKg(1, unit);
   const { dearer, cheaper, halfWidthMinor } = trial;
-  const apart = moneyApartText(dearer.costMinorPerKg, cheaper.costMinorPerKg, currency);
-  const sure = halfWidthMinor === null ? '' : ` ± ${moneyText(Math.round(halfWidthMinor), currency)}`;
-  const difference = `${apart}${sure} a kg gained`;
+  const apart = moneyApartText(dearer.costMinorPerKg * aUnit, cheaper.costMinorPerKg * aUnit, currency);
+  const sure = halfWidthMinor === null ? '' : ` ± ${moneyText(Math.round(halfWidthMinor * aUnit), currency)}`;
+  const difference = `${apart}${sure} a ${UNIT_WORDS[unit][0]} gained`;
   switch (trial.verdict) {
     case 'cheaper-saves':
       return `Take the cheaper: it saves ${difference}.`;

@@ -312,8 +312,22 @@ const litters: LittersView = {
   ],
   trial: {
     kind: 'found',
-    dearer: { feed: 'Green pellet', priceMinor: 2150, records: 3, feedPerKgGained: 2.8, costMinorPerKg: 6020 },
-    cheaper: { feed: 'Plain pellet', priceMinor: 1690, records: 2, feedPerKgGained: 3.2, costMinorPerKg: 5408 },
+    dearer: {
+      feed: 'Green pellet',
+      priceMinor: 2150,
+      records: 3,
+      leftOut: 0,
+      feedPerKgGained: 2.8,
+      costMinorPerKg: 6020,
+    },
+    cheaper: {
+      feed: 'Plain pellet',
+      priceMinor: 1690,
+      records: 2,
+      leftOut: 1,
+      feedPerKgGained: 3.2,
+      costMinorPerKg: 5408,
+    },
     differenceMinor: -612,
     halfWidthMinor: 900,
     verdict: 'cannot-tell',
@@ -331,11 +345,24 @@ it('litters compared say how sure they are, who falls, and whether a feed was wo
   expect(await screen.findByText('12 litters of three years, 6.5 reared on average.')).toBeVisible();
   expect(screen.getByText('+0.40 ± 0.60')).toBeVisible();
   expect(screen.getByText('3 litters: guess')).toBeVisible();
-  expect(screen.getByText('kilograms weaned falling')).toBeVisible();
+  expect(screen.getByText('weight weaned falling')).toBeVisible();
   expect(screen.getByText(/^Retire her: 0.8 fewer each litter over 4/)).toBeVisible();
   expect(
-    screen.getByText(/^One cannot tell yet: 6.12 TRY ± 9.00 TRY a kg gained\. About 7 more litters on each/),
+    screen.getByText(/^One cannot tell yet: 6.12 TRY ± 9.00 TRY a kilogram gained\. About 7 more litters on each/),
   ).toBeVisible();
+});
+
+it('says in pounds what a pound gained costs, and which litters tell nothing of it', async () => {
+  renderPage(<LittersPage />, {
+    answers: { 'GET /api/rearing/litters': litters, 'GET /api/holding': { ...aHolding(), unit: 'lb' } },
+    at: '/rearing/litters?species=rabbit',
+  });
+  // 60.20 a kilogram are 27.31 a pound; feed for a pound gained is as many pounds.
+  const dearer = within(await screen.findByRole('row', { name: /^Green pellet/ }));
+  expect(await dearer.findByText(/^27.31.TRY$/)).toBeVisible();
+  expect(dearer.getByText('2.80 lb')).toBeVisible();
+  expect(within(screen.getByRole('row', { name: /^Plain pellet/ })).getByText('1 not weighed, left out')).toBeVisible();
+  expect(screen.getByText(/2.78.TRY ± 4.08.TRY a pound gained/)).toBeVisible();
 });
 
 it('the record of a life stands beside the others', async () => {

@@ -17,6 +17,7 @@ import { colour, space } from '../../theme/tokens';
 import { newId } from '../../words/ids';
 import { ROUTE_WORDS } from '../../words/stations';
 import { draftOf, NO_DAYS, readProduct, type BatchDraft, type DoseDraft, type ProductDraft } from './productDraft';
+import { useWeightUnit } from '../../words/useUnits';
 
 interface Props {
   /** Undefined for a new one. */
@@ -29,7 +30,8 @@ const NEW_BATCH: BatchDraft = { batch: '', expiresOn: '', amount: '' };
 
 /** A product with what its label says; the user's own, and all doses come from it. */
 export function ProductSheet({ product, onClose }: Props) {
-  const [draft, setDraft] = useState<ProductDraft>(() => draftOf(product?.facts));
+  const unit = useWeightUnit();
+  const [draft, setDraft] = useState<ProductDraft>(() => draftOf(product?.facts, unit));
   const [faults, setFaults] = useState<readonly string[]>([]);
   const client = useQueryClient();
   const undo = useUndo();
@@ -37,7 +39,7 @@ export function ProductSheet({ product, onClose }: Props) {
   const reread = (): void => void readAgain(client);
 
   const save = async (isClosed = product?.isClosed ?? false): Promise<void> => {
-    const read = readProduct(draft);
+    const read = readProduct(draft, unit, product?.facts);
     if (read.kind === 'faults') return setFaults(read.faults);
     try {
       if (product) {
@@ -182,6 +184,7 @@ interface PartProps {
 }
 
 function DoseTable({ draft, onChange }: PartProps) {
+  const unit = useWeightUnit();
   return (
     <Table>
       <thead>
@@ -212,8 +215,8 @@ function DoseTable({ draft, onChange }: PartProps) {
                   value={dose.by}
                   options={[
                     ['none', 'not on the label'],
-                    ['kg', 'the kilogram'],
-                    ['band', 'bands of weight'],
+                    ['kg', unit === 'lb' ? 'the pound' : 'the kilogram'],
+                    ['band', unit === 'lb' ? 'bands of weight, lb' : 'bands of weight'],
                     ['head', 'the head'],
                   ]}
                   onChange={(by) => set({ by })}

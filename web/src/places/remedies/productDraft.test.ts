@@ -40,6 +40,26 @@ it('a label opened and saved again is the same label, by every way it is given',
   expect(readProduct(draftOf(FULL))).toEqual({ kind: 'facts', facts: FULL });
 });
 
+it('a label is read in pounds, and what is not touched is not reckoned over and back', () => {
+  const kg: ProductFacts = { ...FULL, doses: [{ species: 'sheep', by: 'kg', perKg: 0.2 }] };
+  const draft = draftOf(kg, 'lb');
+  expect(draft.doses.sheep.text).toBe('0.09072'); // 0.2 ml a kilogram
+  expect(readProduct(draft, 'lb', kg)).toEqual({ kind: 'facts', facts: kg });
+  const typed = {
+    ...draft,
+    doses: {
+      ...draft.doses,
+      sheep: { ...draft.doses.sheep, text: '0.1' },
+      goat: { by: 'band' as const, text: '66: 6', days: {} },
+    },
+  };
+  const read = readProduct(typed, 'lb', kg);
+  expect(read.kind === 'facts' && read.facts.doses).toEqual([
+    { species: 'sheep', by: 'kg', perKg: expect.closeTo(0.1 / 0.45359237, 12) },
+    { species: 'goat', by: 'band', bands: [{ upToKg: expect.closeTo(66 * 0.45359237, 12), amount: 6 }] },
+  ]);
+});
+
 it.each<[string, Partial<ProductDraft>, string]>([
   ['no name', { name: ' ' }, 'Name: type what stands on the bottle.'],
   ['a step of nothing', { step: '0' }, 'Syringe step'],

@@ -1,12 +1,15 @@
 import type { DoseFacts, ProductFacts, WithdrawalFacts } from '@yaylak/contract';
 import {
+  fromKg,
   parseDay,
   readTypedNumber,
   SPECIES,
+  toKg,
   type DoseUnit,
   type ProductKind,
   type Route,
   type Species,
+  type WeightUnit,
 } from '@yaylak/core';
 
 /** A dose as it is typed: a figure for the kilogram or the head, or bands as `30: 6, 60: 12`. */
@@ -51,14 +54,14 @@ export interface ProductDraft {
 export const NO_DAYS: DaysDraft = { meat: '', milk: '' };
 const shown = (n: number | undefined): string => (n === undefined ? '' : String(n));
 
-/** The draft of a label, or of an empty one. */
-export function draftOf(facts: ProductFacts | undefined): ProductDraft {
+/** The draft of a label, or of an empty one; weights in the holding's unit. */
+export function draftOf(facts: ProductFacts | undefined, unit: WeightUnit = 'kg'): ProductDraft {
   const dose = (species: Species): DoseDraft => {
     const rule = facts?.doses.find((d) => d.species === species);
     const days = (facts?.withdrawals ?? [])
       .filter((w) => w.species === species)
       .map((w) => [w.route, { meat: shown(w.meatDays), milk: shown(w.milkDays) }] as const);
-    return { by: rule?.by ?? 'none', text: rule ? doseText(rule) : '', days: Object.fromEntries(days) };
+    return { by: rule?.by ?? 'none', text: rule ? doseText(rule, unit) : '', days: Object.fromEntries(days) };
   };
   return {
     name: facts?.name ?? '',
@@ -86,17 +89,25 @@ export function draftOf(facts: ProductFacts | undefined): ProductDraft {
   };
 }
 
-function doseText({ by, perKg, bands, amount }: DoseFacts): string {
-  if (by === 'kg') return shown(perKg);
-  return by === 'head' ? shown(amount) : (bands ?? []).map((b) => `${b.upToKg}: ${b.amount}`).join(', ');
+function doseText({ by, perKg, bands, amount }: DoseFacts, unit: WeightUnit): string {
+  if (by === 'kg') return perKg === undefined ? '' : rounded(perKg * toKg(1, unit));
+  if (by === 'head') return shown(amount);
+  return (bands ?? []).map((b) => `${rounded(fromKg(b.upToKg, unit))}: ${b.amount}`).join(', ');
 }
+
+/** As many digits as a label has; a figure in kilograms is as it was typed. */
+const rounded = (value: number): string => String(Number(value.toPrecision(4)));
 
 export type ProductRead =
   | { readonly kind: 'facts'; readonly facts: ProductFacts }
   | { readonly kind: 'faults'; readonly faults: readonly string[] };
 
-/** Reads a typed label; every fault names its field, what stands there and what to type. */
-export function readProduct(draft: ProductDraft): ProductRead {
+/**
+ * Reads a typed label; every fault names its field, what stands there and what to type.
+ * @param unit  weights were typed in it, and doses to one of it
+ * @param before  the label as it stands: a dose that is shown as before is not reckoned over and back
+ */
+export function readProduct(draft: ProductDraft, unit: WeightUnit = 'kg', before?: ProductFacts): ProductRead {
   const faults: string[] = [];
   const figure = (text: string, field: string, hint: string): number | undefined => {
     if (text.trim() === '') return undefined;
@@ -118,17 +129,19 @@ export function readProduct(draft: ProductDraft): ProductRead {
   const doses = SPECIES.flatMap((species): DoseFacts[] => {
     const { by, text } = draft.doses[species];
     if (by === 'none') return [];
+    const was = before?.doses.find((d) => d.species === species && d.by === by);
+    if (was && doseText(was, unit) === text) return [was];
     if (by === 'band') {
       const bands = readBands(text);
       if (!bands) faults.push(`Dose, ${species}: “${text}” is no list of bands. Type it as 30: 6, 60: 12.`);
-      return bands ? [{ species, by, bands }] : [];
+      return bands ? [{ species, by, bands: bands.map((b) => ({ ...b, upToKg: toKg(b.upToKg, unit) })) }] : [];
     }
     const value = figure(text, `Dose, ${species}`, 'Type what the label says.');
     if (value === undefined || value === 0) {
       if (value === 0 || text.trim() === '') faults.push(`Dose, ${species}: type what the label says.`);
       return [];
     }
-    return [by === 'kg' ? { species, by, perKg: value } : { species, by, amount: value }];
+    return [by === 'kg' ? { species, by, perKg: value / toKg(1, unit) } : { species, by, amount: value }];
   });
   if (draft.routes.length === 0) faults.push('Given: choose at least one way.');
   const withdrawals = SPECIES.flatMap((species) =>

@@ -1,11 +1,13 @@
 import type { NotGrowingView } from '@yaylak/contract';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
+import { scaleUnit } from '@yaylak/core';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { fullDate, gainText, gramsPerDay } from '../../words/format';
+import { fullDate, gainText, perDayText } from '../../words/format';
+import { useWeightUnit } from '../../words/useUnits';
 
 interface Props {
   readonly rows: readonly NotGrowingView[];
@@ -15,6 +17,7 @@ interface Props {
 
 /** Young that surely gain under half of their contemporaries' median. */
 export function NotGrowing({ rows, more }: Props) {
+  const unit = useWeightUnit();
   return (
     <Panel>
       <h2>Not growing as they should</h2>
@@ -29,16 +32,17 @@ export function NotGrowing({ rows, more }: Props) {
               <Bar aria-hidden>
                 <span style={{ width: `${Math.max(3, share * 100)}%` }} />
               </Bar>
-              <b>{gainText(row.gain)}</b>
+              <b>{gainText(row.gain, scaleUnit(row.species, unit))}</b>
               <How of={`Gain of ${row.tag.text}`}>
                 <p>
-                  {gainText(row.gain)} over {row.gain.readings} readings, {fullDate(row.gain.from)} to{' '}
-                  {fullDate(row.gain.to)}.
+                  {gainText(row.gain, scaleUnit(row.species, unit))} over {row.gain.readings} readings,{' '}
+                  {fullDate(row.gain.from)} to {fullDate(row.gain.to)}.
                 </p>
                 <p>
                   {row.groupSize} contemporaries{row.groupName ? ` in ${row.groupName}` : ''} have a median of{' '}
-                  {gramsPerDay(row.groupMedianKgPerDay)}; half of it, {gramsPerDay(row.gain.lineKgPerDay ?? 0)}, is the
-                  line. The whole range lies under it, so it is not chance.
+                  {perDayText(row.groupMedianKgPerDay, scaleUnit(row.species, unit))}; half of it,{' '}
+                  {perDayText(row.gain.lineKgPerDay ?? 0, scaleUnit(row.species, unit))}, is the line. The whole range
+                  lies under it, so it is not chance.
                   {row.isSmallGroup ? ' The group is small: take it with care.' : ''}
                 </p>
                 <p>Look at teeth, worms, feet and whether it gets to the trough. If it lasts, ask your vet.</p>

@@ -174,6 +174,7 @@ it('names who does not grow, and how that was worked out', async () => {
   const { user } = await show({
     notGrowing: [
       {
+        species: 'sheep',
         tag: aTag('26-0003'),
         gain: aGain({ kgPerDay: 0.02, halfWidth: 0.03, lineKgPerDay: 0.1, verdict: 'below', readings: 4 }),
         groupMedianKgPerDay: 0.2,

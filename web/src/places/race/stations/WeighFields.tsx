@@ -71,10 +71,12 @@ function Growth({
   const verdict = gain && judged(gain, line);
   return (
     <>
-      {lastKg === undefined ? null : <b>{differenceText(kg - lastKg, at.unit)} since last time</b>}
+      {lastKg === undefined ? null : (
+        <b>{differenceText(kg - lastKg, scaleUnit(animal.species, at.unit))} since last time</b>
+      )}
       {gain ? (
         <em data-verdict={verdict}>
-          {gainText(gain)}
+          {gainText(gain, scaleUnit(animal.species, at.unit))}
           {verdict ? <span>{VERDICT_WORDS[verdict]}</span> : null}
         </em>
       ) : null}
