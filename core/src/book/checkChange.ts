@@ -1,7 +1,10 @@
 import { isoOf, type Day } from '../calendar';
 import type { Sex } from '../species';
-import { checkRecord, type BookView, type Refusal } from './checkEntry';
-import { factLists, type AnimalFacts, type AnimalRecord } from './facts';
+import type { BookView } from './bookView';
+import { factLists } from './factLists';
+import type { AnimalFacts, AnimalRecord } from './facts';
+import { checkRecord } from './kinds/arrival';
+import type { Refusal } from './refusals';
 
 /** What a change of a record asks of the book beside what an entry does. */
 export interface ChangeBook extends BookView {

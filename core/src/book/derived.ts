@@ -1,7 +1,9 @@
 import type { Day } from '../calendar';
 import { correctedKg, dailyReadings, isGuess, type Reading, type ScaleBias } from '../growth';
 import { openWithdrawals, type OpenWithdrawal } from '../remedies';
-import type { AnimalFacts, IdentifierFact, MarkFact } from './facts';
+import type { AnimalFacts } from './facts';
+import type { IdentifierFact } from './kinds/identifier';
+import type { MarkFact } from './kinds/mark';
 
 /** Whether an animal is on the holding: not departed by that day. */
 export const isPresent = (facts: AnimalFacts, asOf: Day): boolean => !facts.departures.some((d) => d.on <= asOf);

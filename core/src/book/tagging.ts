@@ -1,7 +1,9 @@
 import type { Day } from '../calendar';
 import { normalised } from '../identity';
 import { isPresent, wornIdentifiers } from './derived';
-import type { AnimalFacts, IdentifierEnd, IdentifierFact } from './facts';
+import type { AnimalFacts } from './facts';
+import type { IdentifierFact } from './kinds/identifier';
+import type { IdentifierEnd } from './kinds/identifierEnd';
 
 /** Why an animal wants a tag, the most pressing first. */
 export const TAG_NEEDS = ['none-worn', 'lost-one', 'too-few'] as const;

@@ -28,7 +28,6 @@ import { checkpoint, isBusy, reconnect, settle } from '../database/openBook';
 import { Changes, Collected, Derived, Whole } from './derived';
 import { HoldingState } from './holdingState';
 import { loadBook } from './loadBook';
-import { toChecked } from './toChecked';
 import { readEntries } from './readEntries';
 import { shapeEntry, type Shaped } from './shape';
 import type { Undo } from './stamps';
@@ -294,7 +293,8 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
   }
 
   private judgeFact(entry: AnimalEntry): Outcome {
-    const refusal = checkEntry(toChecked(entry), this.state.view(this.clock.today(), this.clock.moment()));
+    const asked = { day: dayOf(entry.on), ...entry };
+    const refusal = checkEntry(asked, this.state.view(this.clock.today(), this.clock.moment()));
     if (refusal) return { answer: this.refused(entry.id, refusal) };
     const doubt = entry.type === 'weight' ? this.doubtOf(entry) : undefined;
     return {

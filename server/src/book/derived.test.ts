@@ -7,6 +7,7 @@ import {
   factLists,
   isoOf,
   momentAt,
+  recordOf,
   SPECIES,
   type AnimalFacts,
   type AnimalRecord,
@@ -20,7 +21,6 @@ import { MatingHistoryService } from '../mating/history.service';
 import { ProductsService } from '../remedies/products.service';
 import { seeded, type Random } from '../tests/fuzzer';
 import { BookService } from './book.service';
-import { recordOf, toChecked } from './toChecked';
 
 const TODAY = dayOf('2026-11-24');
 const clock = new Clock();
@@ -166,7 +166,7 @@ interface Written {
 }
 
 const isTaken = (book: Book, entry: AnimalEntry): boolean =>
-  checkEntry(toChecked(entry), book.book.state.view(TODAY, clock.moment())) === undefined;
+  checkEntry({ day: dayOf(entry.on), ...entry }, book.book.state.view(TODAY, clock.moment())) === undefined;
 
 /** One thing a person may do: write, strike out, only ask, or correct a record. */
 function step(random: Random, book: Book, written: Written, nextId: () => string, told: (kind: string) => void): void {

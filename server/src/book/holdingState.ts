@@ -7,28 +7,33 @@ import {
   emptyFacts,
   exposuresOf,
   factsUntil,
+  femaleHistory,
   groupOn,
   holdsBack,
-  factLists,
-  femaleHistory,
   insertByDayInPlace,
   isGuess,
   isPresent,
+  kindOf,
+  kindsTouching,
   maleHeldBack,
   momentAt,
   normalised,
-  parseDay,
   readyToMate,
+  recordOf,
   testedFemale,
   wasNearMale,
   withOverrides,
   type AnimalFacts,
   type AnimalRecord,
+  type AnyKind,
   type ChangeBook,
   type Day,
   type Exposure,
+  type Fact,
   type FemaleReason,
+  type IdentifierFact,
   type Moment,
+  type MoveFact,
   type Reading,
   type SampleFact,
   type ScaleBias,
@@ -38,6 +43,7 @@ import {
   type SpeciesOverrides,
   type SpeciesSettings,
   type TestedFemale,
+  type Touch,
   type WeightUnit,
 } from '@yaylak/core';
 import {
@@ -47,19 +53,14 @@ import {
   type EntryType,
   type PlanFacts,
   type ProductFacts,
-  type SampleEntry,
   type ScorersSetting,
   type Station,
 } from '@yaylak/contract';
 import { Biases } from './biases';
-import { birthFact } from './birthFacts';
 import { Derived, Whole } from './derived';
 import { Family } from './family';
 import { Litters } from './litters';
-import { matingFact } from './matingFacts';
-import { pregnancyFact } from './pregnancyFacts';
 import { Stamps, type Undo } from './stamps';
-import { recordOf } from './toChecked';
 
 export interface GroupRecord {
   readonly id: string;
@@ -85,9 +86,16 @@ export interface PlanRecord {
 const NOON = 12 * 60;
 
 /** Entries after which a male may run with others than before. */
-const STAY_ENTRIES: readonly EntryType[] = ['stay', 'stay-end', 'harness', 'departure'];
+const STAY_ENTRIES = kindsTouching('company');
 /** Entries after which an animal has other kin than before. */
-const KIN_ENTRIES: readonly EntryType[] = ['arrival', 'fostering'];
+const KIN_ENTRIES = kindsTouching('kin');
+
+/** Told of a fact that was added to its list, or taken out. */
+interface Keeper {
+  readonly added?: (fact: Fact, facts: AnimalFacts) => void;
+  readonly taken?: (fact: Fact, facts: AnimalFacts) => void;
+}
+const both = (told: NonNullable<Keeper['added']>): Keeper => ({ added: told, taken: told });
 
 /** Applies an entry; an arrival with the record its animal has now. */
 export type Fill = (entry: AnimalEntry, record?: AnimalRecord) => void;
@@ -126,6 +134,23 @@ export class HoldingState {
   private readonly allExposures: Whole<readonly Exposure[]>;
   private readonly dailyOf: Derived<readonly Reading[]>;
   private readonly scoresOf: Derived<readonly ScoreOnDay[]>;
+
+  /** What is kept up with the facts beside the animals' lists, by what an entry touches. */
+  private readonly keepers: Readonly<Record<Touch, Keeper>> = {
+    // By stamps: see `changing`.
+    company: {},
+    kin: {},
+    // Whoever once wore a number is found by it for good; whoever was once in a group is looked at when it is asked for.
+    numbers: { added: (fact, { record }) => addTo(this.wearers, normalised((fact as IdentifierFact).text), record.id) },
+    members: { added: (fact, { record }) => addTo(this.groupMembers, (fact as MoveFact).groupId, record.id) },
+    tubes: {
+      added: (fact) => this.addTube(fact as SampleFact),
+      taken: (fact) => this.dropTube(fact as SampleFact),
+    },
+    tapes: both((_, facts) => this.biases.noteWeight(facts)),
+    scorers: both((_, facts) => this.biases.noteScore(facts)),
+    fosterings: both((_, { record }) => this.litters.noteFosterings(record.id)),
+  };
 
   /** @param before the state of the same book that this one takes the place of */
   constructor(before?: HoldingState) {
@@ -462,86 +487,16 @@ export class HoldingState {
     if (entry.type === 'arrival') return this.applyArrival(entry);
     const facts = this.animals.get(entry.animalId);
     if (!facts) throw new Error(`entry ${entry.id} speaks of an animal that is not in the book`);
-    const base = { entryId: entry.id, on: dayOf(entry.on) };
-    switch (entry.type) {
-      case 'identifier': {
-        const { kind, text, colour, ear } = entry;
-        this.addWearer(text, entry.animalId);
-        return insert(facts.identifiers, { kind, text, colour, ear, shape: entry.shape, ...base });
-      }
-      case 'identifier-end':
-        return insert(facts.identifierEnds, { identifierId: entry.identifierId, how: entry.how, ...base });
-      case 'move':
-        this.addMember(entry.groupId, entry.animalId);
-        return insert(facts.moves, { groupId: entry.groupId, ...base });
-      case 'weight':
-        return noted(
-          () => this.biases.noteWeight(facts),
-          insert(facts.weights, { kg: entry.kg, method: entry.method, by: entry.writtenBy, ...base }),
-        );
-      case 'mark': {
-        const { colour, place, purpose, until } = entry;
-        return insert(facts.marks, { colour, place, purpose, until: until ? parseDay(until) : undefined, ...base });
-      }
-      case 'choice':
-        return insert(facts.choices, { decision: entry.decision, ...base });
-      case 'departure':
-        return insert(facts.departures, { how: entry.how, cause: entry.cause, ...base });
-      case 'passage':
-        return insert(facts.passages, { jobId: entry.jobId, gate: entry.gate, ...base });
-      case 'treatment': {
-        const { productId, amount, unit, route, batch, meatDays, milkDays, isOffLabel = false } = entry;
-        const fact = { productId, amount, unit, route, batch, meatDays, milkDays, isOffLabel, ...base };
-        return insert(facts.treatments, fact);
-      }
-      case 'look':
-        return insert(facts.looks, { grades: entry.grades, ...base });
-      case 'sample':
-        return this.applySample(entry, facts.samples, base);
-      case 'care':
-        return insert(facts.cares, { kind: entry.kind, method: entry.method, ...base });
-      case 'litter-weight':
-        return insert(facts.litterWeights, { totalKg: entry.totalKg, count: entry.count, ...base });
-      case 'score':
-        return noted(
-          () => this.biases.noteScore(facts),
-          insert(facts.scores, { score: entry.score, by: entry.scoredBy, ...base }),
-        );
-      case 'mob':
-        return insert(facts.mobs, { mob: entry.mob, ...base });
-      case 'check':
-        return insert(facts.checks, { what: entry.what, isFound: entry.isFound, ...base });
-      case 'heat':
-      case 'service':
-      case 'stay':
-      case 'stay-end':
-      case 'harness':
-      case 'male-check':
-      case 'gene-test': {
-        const { list, fact } = matingFact(entry, facts, base);
-        return insert(list, fact);
-      }
-      case 'pregnancy-test':
-      case 'loss':
-      case 'way-on':
-      case 'carrying-step': {
-        const { list, fact } = pregnancyFact(entry, facts, base);
-        return insert(list, fact);
-      }
-      case 'birth':
-      case 'afterbirth':
-      case 'colostrum':
-      case 'fostering':
-      case 'weaning':
-      case 'feed':
-      case 'pen-stage': {
-        const { list, fact } = birthFact(entry, facts, base);
-        const undo = insert(list, fact);
-        return entry.type === 'fostering' ? noted(() => this.litters.noteFosterings(entry.animalId), undo) : undo;
-      }
-      case 'note':
-        return () => undefined;
-    }
+    const kind = kindOf(entry.type);
+    if (kind.list === null) return () => undefined;
+    const list: Fact[] = facts[kind.list];
+    const fact = kind.fact(entry, { entryId: entry.id, on: dayOf(entry.on) });
+    insertByDayInPlace(list, fact);
+    this.tell(kind, 'added', fact, facts);
+    return () => {
+      list.splice(list.indexOf(fact), 1);
+      this.tell(kind, 'taken', fact, facts);
+    };
   }
 
   private struck(entry: AnimalEntry): Undo {
@@ -555,29 +510,21 @@ export class HoldingState {
         this.linkParents(facts.record);
       };
     }
-    if (entry.type === 'sample') {
-      const sample = facts.samples.find((f) => f.entryId === entry.id);
-      if (!sample) return () => undefined;
-      facts.samples.splice(facts.samples.indexOf(sample), 1);
-      this.dropTube(entry);
-      return () => void this.applySample(entry, facts.samples, { entryId: entry.id, on: sample.on });
-    }
-    for (const list of factLists(facts)) {
-      const at = list.findIndex((f) => f.entryId === entry.id);
-      if (at < 0) continue;
-      const [taken] = list.splice(at, 1);
-      return noted(
-        () => {
-          if (entry.type === 'weight') this.biases.noteWeight(facts);
-          if (entry.type === 'score') this.biases.noteScore(facts);
-          if (entry.type === 'fostering') this.litters.noteFosterings(entry.animalId);
-        },
-        () => {
-          if (taken) list.splice(at, 0, taken);
-        },
-      );
-    }
-    return () => undefined;
+    const kind = kindOf(entry.type);
+    const list: Fact[] = kind.list === null ? [] : facts[kind.list];
+    const at = list.findIndex((f) => f.entryId === entry.id);
+    const [taken] = at < 0 ? [] : list.splice(at, 1);
+    if (!taken) return () => undefined;
+    this.tell(kind, 'taken', taken, facts);
+    return () => {
+      list.splice(at, 0, taken);
+      this.tell(kind, 'added', taken, facts);
+    };
+  }
+
+  /** Tells whoever keeps up with what a kind of entry touches. */
+  private tell({ touches }: AnyKind, what: 'added' | 'taken', fact: Fact, facts: AnimalFacts): void {
+    for (const touch of touches ?? []) this.keepers[touch][what]?.(fact, facts);
   }
 
   private applyArrival(entry: ArrivalEntry): Undo {
@@ -598,36 +545,17 @@ export class HoldingState {
     return animalId;
   }
 
-  private applySample(entry: SampleEntry, samples: SampleFact[], base: { entryId: string; on: Day }): Undo {
-    const fact = { animalId: entry.animalId, tube: entry.tube, purpose: entry.purpose, jobId: entry.jobId, ...base };
-    const plain = normalised(entry.tube);
-    const undo = insert(samples, fact);
-    this.tubes.set(plain, [...(this.tubes.get(plain) ?? []), fact]);
-    return () => {
-      undo();
-      this.dropTube(entry);
-    };
+  private addTube(sample: SampleFact): void {
+    const plain = normalised(sample.tube);
+    this.tubes.set(plain, [...(this.tubes.get(plain) ?? []), sample]);
   }
 
-  private dropTube(entry: SampleEntry): void {
-    const plain = normalised(entry.tube);
+  private dropTube({ tube, entryId }: SampleFact): void {
+    const plain = normalised(tube);
     this.tubes.set(
       plain,
-      (this.tubes.get(plain) ?? []).filter((s) => s.entryId !== entry.id),
+      (this.tubes.get(plain) ?? []).filter((s) => s.entryId !== entryId),
     );
-  }
-
-  private addMember(groupId: string, animalId: string): void {
-    const set = this.groupMembers.get(groupId);
-    if (set) set.add(animalId);
-    else this.groupMembers.set(groupId, new Set([animalId]));
-  }
-
-  private addWearer(text: string, animalId: string): void {
-    const plain = normalised(text);
-    const set = this.wearers.get(plain);
-    if (set) set.add(animalId);
-    else this.wearers.set(plain, new Set([animalId]));
   }
 
   private linkParents({ id, damId, donorId, sireId }: AnimalRecord): void {
@@ -644,18 +572,8 @@ export class HoldingState {
   }
 }
 
-function insert<T extends { readonly entryId: string; readonly on: Day }>(list: T[], fact: T): Undo {
-  insertByDayInPlace(list, fact);
-  return () => {
-    list.splice(list.indexOf(fact), 1);
-  };
-}
-
-/** Tells of a change when it was made, and when it is taken back. */
-function noted(note: () => void, undo: Undo): Undo {
-  note();
-  return () => {
-    undo();
-    note();
-  };
+function addTo(sets: Map<string, Set<string>>, key: string, id: string): void {
+  const set = sets.get(key);
+  if (set) set.add(id);
+  else sets.set(key, new Set([id]));
 }

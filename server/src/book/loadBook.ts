@@ -11,7 +11,7 @@ import {
   type EntryType,
   type Station,
 } from '@yaylak/contract';
-import { isoOf, type Day } from '@yaylak/core';
+import { isoOf, recordOf, type Day } from '@yaylak/core';
 import { breathe } from '../common/breathe';
 import { faultsOf, type ClassOf } from '../common/faultsOf';
 import { groupsInOrder } from '../records/groupsInOrder';
@@ -25,7 +25,6 @@ import { LISTS } from './entryTables';
 import { HoldingState, type Fill } from './holdingState';
 import { readAllOf, type KeptEntry } from './readEntries';
 import { shapeEntry } from './shape';
-import { recordOf } from './toChecked';
 import { isAnimalEntry } from './writeEntries';
 
 /** A book as it is read: what stands in it, what cannot be used, and the number of its next entry. */

@@ -1,0 +1,46 @@
+import type { DoseUnit, Route, Withheld } from '../../remedies';
+import type { Fact } from '../facts';
+import type { FactKind } from './kind';
+
+export interface TreatmentWritten {
+  readonly productId: string;
+  readonly amount: number;
+  readonly unit: DoseUnit;
+  readonly route: Route;
+  readonly batch?: string | undefined;
+  readonly meatDays?: number | undefined;
+  readonly milkDays?: number | undefined;
+  readonly isOffLabel?: boolean | undefined;
+}
+
+/** A remedy given. */
+export interface TreatmentFact extends Fact, Withheld {
+  readonly amount: number;
+  readonly unit: DoseUnit;
+  readonly route: Route;
+  readonly batch: string | undefined;
+  readonly isOffLabel: boolean;
+}
+
+export const treatment: FactKind<'treatments', TreatmentWritten, TreatmentFact> = {
+  list: 'treatments',
+  fact: ({ productId, amount, unit, route, batch, meatDays, milkDays, isOffLabel = false }, base) => ({
+    productId,
+    amount,
+    unit,
+    route,
+    batch,
+    meatDays,
+    milkDays,
+    isOffLabel,
+    ...base,
+  }),
+  check({ productId, amount, isOffLabel, meatDays }, _, book) {
+    if (!book.hasProduct(productId)) return { code: 'unknown-product', field: 'productId', value: productId };
+    if (!(amount > 0)) return { code: 'amount-not-positive', field: 'amount', value: String(amount) };
+    // Off the label nothing is known but what the vet says: without a figure the meat would never be known to be clear.
+    return isOffLabel && meatDays === undefined
+      ? { code: 'withdrawal-needed', field: 'meatDays', value: '' }
+      : undefined;
+  },
+};

@@ -1,0 +1,76 @@
+import type { BirthQuestion } from '../births';
+import type { ElectronicRefusal } from '../identity';
+import type { FemaleReason, MaleReason, PairRefusal } from '../mating';
+import type { ParentageFault, ParentRole } from '../pedigree';
+import type { Species } from '../species';
+import type { TooSoonTold } from './testTooSoon';
+
+/** Refusals that need no more said than the field and its value. */
+type PlainCode =
+  | 'unknown-animal'
+  | 'animal-known'
+  | 'unknown-group'
+  | 'unknown-identifier'
+  | 'identifier-ended'
+  | 'in-future'
+  | 'later-than-now'
+  | 'empty'
+  | 'unknown-product'
+  | 'unknown-job'
+  | 'amount-not-positive'
+  | 'withdrawal-needed'
+  | 'nothing-looked-at'
+  | 'not-a-dam'
+  | 'not-a-score'
+  | 'weight-not-positive'
+  | 'not-a-female'
+  | 'not-a-male'
+  | 'no-sire'
+  | 'unknown-stay'
+  | 'stay-ended'
+  | 'unknown-male'
+  | 'male-of-other-species'
+  | 'does-not-carry'
+  | 'young-of-empty'
+  | 'unknown-sample'
+  | 'tube-answered'
+  | 'gives-no-birth'
+  | 'nobody-born'
+  | 'more-dead-than-told'
+  | 'no-birth-before'
+  | 'no-age'
+  | 'own-mother'
+  | 'ends-before-it-begins'
+  | 'already-weaned'
+  | 'dam-gone';
+
+/** Why an entry is refused, with the field, the value and what it takes to say the remedy. */
+export type Refusal = { readonly field: string; readonly value: string } & (
+  | { readonly code: PlainCode }
+  | { readonly code: 'before-birth'; readonly bornOn: string }
+  | { readonly code: 'born-after-arrival'; readonly on: string }
+  | { readonly code: 'gone'; readonly goneOn: string }
+  | { readonly code: 'tube-taken'; readonly animalId: string }
+  | { readonly code: 'weight-too-high'; readonly heaviestKg: number; readonly species: Species }
+  | { readonly code: 'number-worn'; readonly wearerId: string; readonly colour: string | undefined }
+  | { readonly code: 'electronic'; readonly reason: ElectronicRefusal; readonly length: number | undefined }
+  | { readonly code: 'reared-more-than-born'; readonly born: number }
+  | { readonly code: 'parentage'; readonly role: ParentRole; readonly fault: ParentageFault }
+  | { readonly code: 'time-of-other-day'; readonly on: string }
+  | { readonly code: 'male-gone'; readonly goneOn: string }
+  /** A pair that is not put together, and no reason given why it was all the same. */
+  | { readonly code: 'pair'; readonly refusal: PairRefusal; readonly inbreeding: number }
+  /** One that is not to be mated now, and no reason given. */
+  | { readonly code: 'held-back'; readonly reasons: readonly FemaleReason[] }
+  | { readonly code: 'male-held-back'; readonly reasons: readonly MaleReason[] }
+  /** Put in with females that are too young, or too near kin to him, and no reason given. */
+  | { readonly code: 'not-with-these'; readonly femaleIds: readonly string[]; readonly groupId: string }
+  | { readonly code: 'no-such-test'; readonly species: Species }
+  | { readonly code: 'age-too-high'; readonly mostDays: number }
+  /** Before the test can tell, and no reason given why it was made all the same. */
+  | { readonly code: 'test-too-soon'; readonly test: TooSoonTold }
+  | { readonly code: 'birth-known'; readonly on: string }
+  | { readonly code: 'too-old-for-colostrum'; readonly ageDays: number }
+  /** Something speaks against it, and no reason was given why it is so all the same. */
+  | { readonly code: 'birth-questioned'; readonly questions: readonly BirthQuestion[] }
+);
