@@ -1,7 +1,8 @@
-import type { EntryType } from './entries';
+import { ENTRY_CLASSES, type EntryType } from './entries';
+import { ID } from './exampleId';
 
-/** Stands for any id. */
-export const ID = '0191d5a0-0000-7000-8000-000000000001';
+export { ID };
+
 /** What every entry carries. */
 export const COMMON = {
   id: ID,
@@ -13,116 +14,6 @@ export const COMMON = {
 };
 
 /** An entry of each type with every field it can have. */
-export const EXAMPLES: Readonly<Record<EntryType, object>> = {
-  arrival: {
-    how: 'born',
-    species: 'sheep',
-    sex: 'female',
-    bornOn: '2026-11-01',
-    damId: ID,
-    donorId: ID,
-    sireId: ID,
-    birthType: 2,
-    rearingType: 1,
-    strain: 'Hill',
-  },
-  identifier: { kind: 'visual', text: '26-0001', colour: 'yellow', ear: 'left', shape: 'flag' },
-  'identifier-end': { identifierId: ID, how: 'lost', reason: 'fence' },
-  move: { groupId: ID },
-  weight: { kg: 27.2, method: 'scale', tareKg: 1.5 },
-  mark: { colour: 'blue', place: 'rump', purpose: 'second string', until: '2026-12-01' },
-  passage: { gate: 'Keep', suggested: 'Sell' },
-  choice: {
-    decision: 'keep',
-    suggested: 'sell',
-    among: 'ewe lambs',
-    place: 1,
-    of: 9,
-    reason: 'bred well',
-  },
-  departure: { how: 'died', cause: 'cold', reason: 'found at dawn' },
-  note: { text: 'limps' },
-  'litter-weight': { totalKg: 1.9, count: 6, tareKg: 0.4 },
-  treatment: {
-    productId: ID,
-    amount: 8.5,
-    unit: 'ml',
-    route: 'mouth',
-    batch: 'K-17',
-    reason: 'worms',
-    prescribedBy: 'the vet',
-    doseKg: 41,
-    doseMethod: 'scale',
-    meatDays: 14,
-    milkDays: 4,
-    isOffLabel: true,
-  },
-  look: { grades: { mouth: 'pass', feet: 'fail', frame: 4 } },
-  sample: { tube: 'B-014', purpose: 'blood', reason: 'thin' },
-  care: { kind: 'dock', method: 'ring' },
-  score: { score: 2.5, scoredBy: 'Kerem' },
-  mob: { mob: 'thin', suggested: 'fit' },
-  check: { what: 'teeth', isFound: true, words: 'two gone' },
-  heat: { at: '2026-11-01T07:30', signs: ['stands', 'mounts'] },
-  service: {
-    way: 'hand',
-    at: '2026-11-01T18:00',
-    maleIds: [ID],
-    straw: 'ARD-7',
-    otherMale: 'a ram from over the fence',
-    batch: 'B2',
-    technician: 'Selin',
-    colour: 'red',
-    isWitnessed: true,
-    isCheck: true,
-    reason: 'the only buck left',
-  },
-  stay: { groupId: ID, colour: 'red', isTeaser: true, reason: 'no other ram' },
-  'stay-end': { stayId: ID },
-  harness: { stayId: ID, colour: 'blue' },
-  'male-check': { grades: { feet: 'good', testicles: 'fail' }, girthCm: 32.5 },
-  'gene-test': { gene: 'grey lamb', result: 'carrier', laboratory: 'Upland lab', sampleId: ID },
-  'pregnancy-test': {
-    way: 'scan',
-    result: 'carrying',
-    young: 2,
-    ageDays: 62,
-    findings: ['unequal'],
-    testedBy: 'Selin',
-    learner: 'Kerem',
-    learnerAgeDays: 66,
-    sampleId: ID,
-    laboratory: 'Upland lab',
-    reason: 'the van leaves tomorrow',
-  },
-  loss: { how: 'slipped', words: 'two, by the hedge' },
-  'way-on': {
-    decision: 'sell',
-    suggested: 'serve-again',
-    chance: 0.14,
-    evidence: 'serve again 38, sell 61',
-    reason: 'her second empty year',
-  },
-  'carrying-step': { step: 'Nest box in' },
-  birth: {
-    at: '2026-11-01T06:10',
-    alive: 1,
-    dead: 1,
-    deadYoung: [{ sex: 'male', kg: 3.1 }],
-    ease: 'pulled-hard',
-    presentation: 'leg-back',
-    help: 'pushed back, leg found',
-    mothering: 'good',
-    afterbirth: 'waiting',
-    litterKg: 3.4,
-    species: 'sheep',
-    reason: 'long in the passage',
-  },
-  afterbirth: { state: 'retained' },
-  colostrum: { at: '2026-11-01T07:00', how: 'bottle' },
-  fostering: { damId: ID, reason: 'no milk' },
-  weaning: { isDone: true },
-  'pen-stage': { stage: 'mixing', pen: '3' },
-  feed: { since: '2026-10-20', feed: 'Plain pellet', kg: 12.5, priceMinor: 45 },
-  strike: { entryId: ID, reason: 'misread' },
-};
+export const EXAMPLES = Object.fromEntries(
+  Object.entries(ENTRY_CLASSES).map(([type, { example }]) => [type, example]),
+) as Readonly<Record<EntryType, object>>;

@@ -1,5 +1,4 @@
 export * from './animals';
-export * from './birthEntries';
 export * from './birthWords';
 export * from './births';
 export * from './bookFile';
@@ -15,10 +14,9 @@ export * from './jobs';
 export * from './kinds';
 export * from './label';
 export * from './mating';
-export * from './matingEntries';
 export * from './matingWords';
 export * from './plan';
-export * from './pregnancyEntries';
+export * from './posting';
 export * from './pregnancyWords';
 export * from './problem';
 export * from './rearing';

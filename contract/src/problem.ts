@@ -1,4 +1,4 @@
-import type { FieldFault } from './entries';
+import type { FieldFault } from './posting';
 
 /** RFC 9457 problem document. */
 export interface Problem {

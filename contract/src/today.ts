@@ -2,11 +2,11 @@ import { IsIn } from 'class-validator';
 import type { BandBlock, CarryingBlock, ReadingDoubt, Species } from '@yaylak/core';
 import { MayBeMissing } from './nested';
 import type { TagView, WindowView } from './animals';
-import type { PenStageEntry } from './birthEntries';
+import type { PenStageEntry } from './entries/penStage';
 import type { GainView } from './growth';
 import type { JobView } from './jobs';
 import type { HeatView } from './mating';
-import type { CarryingStepEntry } from './pregnancyEntries';
+import type { CarryingStepEntry } from './entries/carryingStep';
 import type { WithheldView } from './remedies';
 import type { TemplateFacts } from './stations';
 

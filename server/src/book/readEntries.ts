@@ -122,13 +122,12 @@ async function* pagesOf(
     readonly page: number;
   },
 ): AsyncGenerator<KeptEntry[]> {
-  const { entity, columns, read = {} } = ENTRY_TABLES[type];
+  const { name: tableName, columns, read } = ENTRY_TABLES[type];
   const own = Object.fromEntries(Object.entries(columns).map(([name, column]) => [name, `d."${column}"`]));
   const cells = { ...shared, ...own, ...(type === 'arrival' ? OF_ANIMAL : {}) };
   const names = Object.keys(cells);
   const { sql, values } = whereOf(filter);
   const isAll = 'all' in filter;
-  const { tableName } = entity.meta;
   // A cross join keeps the order that is written: the planner would go through all entries for each page.
   const from = isAll
     ? `${tableName} d cross join entry e on e.id = d.entry_id`
@@ -178,7 +177,7 @@ function toKept(
   type: EntryType,
   names: readonly string[],
   row: readonly Cell[],
-  read: NonNullable<(typeof ENTRY_TABLES)[EntryType]['read']>,
+  read: (typeof ENTRY_TABLES)[EntryType]['read'],
 ): KeptEntry {
   const entry: Record<string, unknown> = { id: row[0], type };
   names.forEach((name, i) => {

@@ -45,8 +45,8 @@ export async function writeEntries(em: EntityManager, entries: readonly Entry[],
     else byType.set(entry.type, [entry]);
   }
   for (const [type, list] of byType) {
-    const { entity, columns } = ENTRY_TABLES[type];
-    await insertAll(em, entity.meta.tableName, { id: 'entry_id', ...columns }, list);
+    const { name, columns } = ENTRY_TABLES[type];
+    await insertAll(em, name, { id: 'entry_id', ...columns }, list);
   }
 }
 

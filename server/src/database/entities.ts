@@ -1,5 +1,5 @@
 import { AnimalEntity } from '../records/animal.entity';
-import * as entries from '../records/entry.entities';
+import { ENTRY_ENTITIES, EntryEntity } from '../records/entry.entities';
 import { DrillEntity } from '../records/drill.entity';
 import { GroupEntity } from '../records/group.entity';
 import { HoldingEntity } from '../records/holding.entity';
@@ -17,5 +17,6 @@ export const ENTITIES = [
   DrillEntity,
   PlanEntity,
   AnimalEntity,
-  ...Object.values(entries),
+  EntryEntity,
+  ...Object.values(ENTRY_ENTITIES),
 ];

@@ -1,5 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
-import type { DeadYoung } from '@yaylak/contract';
+import type { DeadYoung, EntryType } from '@yaylak/contract';
 import type { HeatSign, LookGrade, MalePart, PartGrade, ScanFinding } from '@yaylak/core';
 import { AnimalEntity } from './animal.entity';
 import { GroupEntity } from './group.entity';
@@ -313,3 +313,44 @@ export const StrikeEntity = defineEntity({
     reason: p.string().nullable(),
   },
 });
+
+/** The table of each kind of entry. */
+export const ENTRY_ENTITIES = {
+  arrival: ArrivalEntity,
+  identifier: IdentifierEntity,
+  'identifier-end': IdentifierEndEntity,
+  move: MoveEntity,
+  weight: WeightEntity,
+  mark: MarkEntity,
+  passage: PassageEntity,
+  choice: ChoiceEntity,
+  departure: DepartureEntity,
+  note: NoteEntity,
+  'litter-weight': LitterWeightEntity,
+  treatment: TreatmentEntity,
+  look: LookEntity,
+  sample: SampleEntity,
+  care: CareEntity,
+  score: ScoreEntity,
+  mob: MobEntity,
+  check: CheckEntity,
+  heat: HeatEntity,
+  service: ServiceEntity,
+  stay: StayEntity,
+  'stay-end': StayEndEntity,
+  harness: HarnessEntity,
+  'male-check': MaleCheckEntity,
+  'gene-test': GeneTestEntity,
+  'pregnancy-test': PregnancyTestEntity,
+  loss: LossEntity,
+  'way-on': WayOnEntity,
+  'carrying-step': CarryingStepEntity,
+  birth: BirthEntity,
+  afterbirth: AfterbirthEntity,
+  colostrum: ColostrumEntity,
+  fostering: FosteringEntity,
+  weaning: WeaningEntity,
+  'pen-stage': PenStageEntity,
+  feed: FeedEntity,
+  strike: StrikeEntity,
+} as const satisfies Readonly<Record<EntryType, object>>;

@@ -8,24 +8,14 @@ import {
   PRESENTATION_WORDS,
   type Entry,
 } from '@yaylak/contract';
-import { SPECIES_WORDS, type Species, type WeightUnit } from '@yaylak/core';
+import { SPECIES_WORDS, type Species } from '@yaylak/core';
 import { countText, shortDate, weightText } from './format';
+import type { Lines } from './lines';
 
-type BirthOrRearing = Extract<
-  Entry,
-  { type: 'birth' | 'afterbirth' | 'colostrum' | 'fostering' | 'weaning' | 'pen-stage' | 'feed' }
->;
-
-interface Told {
-  readonly species: Species | undefined;
-  readonly unit: WeightUnit;
-  readonly nameOf?: ((animalId: string) => string | undefined) | undefined;
-}
-
-/** An entry of births or rearing in a line of words. */
-export function birthWords(entry: BirthOrRearing, { species, unit, nameOf }: Told): string {
-  switch (entry.type) {
-    case 'birth': {
+/** Entries of births and rearing. */
+export const BIRTH_LINES: Lines<'birth' | 'afterbirth' | 'colostrum' | 'fostering' | 'weaning' | 'pen-stage' | 'feed'> =
+  {
+    birth(entry, told) {
       const parts = [
         ...(entry.at === undefined ? [] : [`at ${entry.at.slice(11)}`]),
         EASE_WORDS[entry.ease],
@@ -33,28 +23,23 @@ export function birthWords(entry: BirthOrRearing, { species, unit, nameOf }: Tol
         ...(entry.help === undefined ? [] : [entry.help]),
         ...(entry.mothering === undefined ? [] : [MOTHERING_WORDS[entry.mothering]]),
         ...(entry.afterbirth === undefined ? [] : [`afterbirth ${AFTERBIRTH_WORDS[entry.afterbirth]}`]),
-        ...(entry.litterKg === undefined ? [] : [`${weightText(entry.litterKg, unit, species)} together`]),
+        ...(entry.litterKg === undefined ? [] : [`${weightText(entry.litterKg, told.unit, told.species)} together`]),
       ];
       const why = entry.reason === undefined ? '' : ` (asked about: ${entry.reason})`;
-      return `Gave birth to ${bornText(entry.alive, entry.dead, species)}: ${parts.join(', ')}${why}`;
-    }
-    case 'afterbirth':
-      return `Afterbirth ${AFTERBIRTH_WORDS[entry.state]}`;
-    case 'colostrum':
-      return `First milk at ${entry.at.slice(11)}, ${COLOSTRUM_WORDS[entry.how]}`;
-    case 'fostering': {
+      return `Gave birth to ${bornText(entry.alive, entry.dead, told.species)}: ${parts.join(', ')}${why}`;
+    },
+    afterbirth: (entry) => `Afterbirth ${AFTERBIRTH_WORDS[entry.state]}`,
+    colostrum: (entry) => `First milk at ${entry.at.slice(11)}, ${COLOSTRUM_WORDS[entry.how]}`,
+    fostering(entry, told) {
       const why = entry.reason === undefined ? '' : ` (${entry.reason})`;
       if (entry.damId === undefined) return `Reared by hand${why}`;
-      return `Put under ${nameOf?.(entry.damId) ?? 'another dam'}${why}`;
-    }
-    case 'weaning':
-      return entry.isDone ? 'Weaned' : 'Kept off the milk, first step of weaning';
-    case 'feed':
-      return `Ate ${weightText(entry.kg, unit)} of ${entry.feed} since ${shortDate(entry.since)}`;
-    case 'pen-stage':
-      return `With her young to the ${PEN_STAGE_WORDS[entry.stage]}${entry.pen === undefined ? '' : ` ${entry.pen}`}`;
-  }
-}
+      return `Put under ${told.nameOf?.(entry.damId) ?? 'another dam'}${why}`;
+    },
+    weaning: (entry) => (entry.isDone ? 'Weaned' : 'Kept off the milk, first step of weaning'),
+    feed: (entry, told) => `Ate ${weightText(entry.kg, told.unit)} of ${entry.feed} since ${shortDate(entry.since)}`,
+    'pen-stage': (entry) =>
+      `With her young to the ${PEN_STAGE_WORDS[entry.stage]}${entry.pen === undefined ? '' : ` ${entry.pen}`}`,
+  };
 
 /** `2 kids alive`, `1 kid alive and 1 dead`, `2 kids dead`. */
 export function bornText(alive: number, dead: number, species: Species | undefined): string {

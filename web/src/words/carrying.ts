@@ -1,15 +1,7 @@
-import {
-  EVIDENCE_WAY_WORDS,
-  FINDING_WORDS,
-  LOSS_WORDS,
-  WAY_ON_WORDS,
-  type ChanceView,
-  type Entry,
-} from '@yaylak/contract';
-import { SPECIES_WORDS, type Species, type TestResult } from '@yaylak/core';
+import { EVIDENCE_WAY_WORDS, FINDING_WORDS, LOSS_WORDS, WAY_ON_WORDS, type ChanceView } from '@yaylak/contract';
+import { SPECIES_WORDS, type TestResult } from '@yaylak/core';
 import { countText, shortDate } from './format';
-
-type CarryingEntry = Extract<Entry, { type: 'pregnancy-test' | 'loss' | 'way-on' | 'carrying-step' }>;
+import type { Lines } from './lines';
 
 export const TEST_RESULT_WORDS: Readonly<Record<TestResult, string>> = {
   carrying: 'in young',
@@ -17,34 +9,30 @@ export const TEST_RESULT_WORDS: Readonly<Record<TestResult, string>> = {
   doubtful: 'doubtful',
 };
 
-/** An entry of carrying in a line of words. */
-export function carryingWords(entry: CarryingEntry, species: Species | undefined): string {
-  switch (entry.type) {
-    case 'pregnancy-test': {
-      const [one, many] = species ? SPECIES_WORDS[species].young.unknown : ['young', 'young'];
-      const parts = [
-        entry.young === undefined ? TEST_RESULT_WORDS[entry.result] : countText(entry.young, one, many),
-        ...(entry.ageDays === undefined ? [] : [countText(entry.ageDays, 'day old', 'days old')]),
-        ...(entry.findings ?? []).map((f) => FINDING_WORDS[f]),
-        ...(entry.testedBy === undefined ? [] : [`by ${entry.testedBy}`]),
-        ...(entry.laboratory === undefined ? [] : [entry.laboratory]),
-      ];
-      const why = entry.reason === undefined ? '' : ` (too soon: ${entry.reason})`;
-      return `${capital(EVIDENCE_WAY_WORDS[entry.way])}: ${parts.join(', ')}${why}`;
-    }
-    case 'loss':
-      return `${capital(LOSS_WORDS[entry.how])}${entry.words === undefined ? '' : `: ${entry.words}`}`;
-    case 'way-on': {
-      const over =
-        entry.suggested !== undefined && entry.suggested !== entry.decision
-          ? ` (suggested: ${WAY_ON_WORDS[entry.suggested].toLowerCase()})`
-          : '';
-      return `Decided: ${WAY_ON_WORDS[entry.decision].toLowerCase()}${over}${entry.reason === undefined ? '' : `, ${entry.reason}`}`;
-    }
-    case 'carrying-step':
-      return `Done before the birth: ${entry.step}`;
-  }
-}
+/** Entries of carrying. */
+export const CARRYING_LINES: Lines<'pregnancy-test' | 'loss' | 'way-on' | 'carrying-step'> = {
+  'pregnancy-test'(entry, told) {
+    const [one, many] = told.species ? SPECIES_WORDS[told.species].young.unknown : ['young', 'young'];
+    const parts = [
+      entry.young === undefined ? TEST_RESULT_WORDS[entry.result] : countText(entry.young, one, many),
+      ...(entry.ageDays === undefined ? [] : [countText(entry.ageDays, 'day old', 'days old')]),
+      ...(entry.findings ?? []).map((f) => FINDING_WORDS[f]),
+      ...(entry.testedBy === undefined ? [] : [`by ${entry.testedBy}`]),
+      ...(entry.laboratory === undefined ? [] : [entry.laboratory]),
+    ];
+    const why = entry.reason === undefined ? '' : ` (too soon: ${entry.reason})`;
+    return `${capital(EVIDENCE_WAY_WORDS[entry.way])}: ${parts.join(', ')}${why}`;
+  },
+  loss: (entry) => `${capital(LOSS_WORDS[entry.how])}${entry.words === undefined ? '' : `: ${entry.words}`}`,
+  'way-on'(entry) {
+    const over =
+      entry.suggested !== undefined && entry.suggested !== entry.decision
+        ? ` (suggested: ${WAY_ON_WORDS[entry.suggested].toLowerCase()})`
+        : '';
+    return `Decided: ${WAY_ON_WORDS[entry.decision].toLowerCase()}${over}${entry.reason === undefined ? '' : `, ${entry.reason}`}`;
+  },
+  'carrying-step': (entry) => `Done before the birth: ${entry.step}`,
+};
 
 type Sign = ChanceView['story'][number];
 

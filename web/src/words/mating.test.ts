@@ -1,10 +1,11 @@
 import { anEntry } from '../tests/builders';
 import { dayAndHour, shareText } from './format';
 import { hourOf } from './hourOf';
-import { matingWords } from './mating';
+import { entryWords } from './entryWords';
+import type { Told } from './lines';
 
-const words = (type: Parameters<typeof anEntry>[0], change: object, told: Parameters<typeof matingWords>[1] = {}) =>
-  matingWords(anEntry(type, change) as Parameters<typeof matingWords>[0], told);
+const words = (type: Parameters<typeof anEntry>[0], change: object, told: Partial<Told> = {}) =>
+  entryWords(anEntry(type, change), { species: 'goat', unit: 'kg', standards: [], ...told });
 
 it.each([
   [

@@ -1,9 +1,9 @@
 import type { AnimalView } from '@yaylak/contract';
 import { dayOf, isoOf, type Day } from '@yaylak/core';
-import { carryingWords, TEST_RESULT_WORDS } from '../../words/carrying';
+import { TEST_RESULT_WORDS } from '../../words/carrying';
 import { scoreText } from '../../words/condition';
 import { fullDate, monthYear } from '../../words/format';
-import { matingWords } from '../../words/mating';
+import { entryWords } from '../../words/entryWords';
 import { DECISION_WORDS } from '../../words/reasons';
 
 /** A mark on a lane: at one day, or over a stretch of days. */
@@ -90,18 +90,21 @@ function matingMarks(entries: Entries, end: number): LifeMark[] {
   const outOn = new Map(entries.flatMap(({ entry }) => (entry.type === 'stay-end' ? [[entry.stayId, entry.on]] : [])));
   return entries.flatMap(({ entry, groupName }): LifeMark[] => {
     if (entry.type === 'heat' && entry.signs.length > 0)
-      return [dayMark(entry, 'heat', 'look', matingWords(entry, {}))];
-    if (entry.type === 'service') return [dayMark(entry, 'served', 'good', matingWords(entry, {}))];
+      return [dayMark(entry, 'heat', 'look', entryWords(entry, TOLD))];
+    if (entry.type === 'service') return [dayMark(entry, 'served', 'good', entryWords(entry, TOLD))];
     if (entry.type === 'pregnancy-test')
-      return [dayMark(entry, TEST_RESULT_WORDS[entry.result], 'plain', carryingWords(entry, undefined))];
-    if (entry.type === 'loss') return [dayMark(entry, 'lost', 'over', carryingWords(entry, undefined))];
+      return [dayMark(entry, TEST_RESULT_WORDS[entry.result], 'plain', entryWords(entry, TOLD))];
+    if (entry.type === 'loss') return [dayMark(entry, 'lost', 'over', entryWords(entry, TOLD))];
     if (entry.type !== 'stay') return [];
     const out = outOn.get(entry.id);
-    const words = `${matingWords(entry, { groupName })}, from ${fullDate(entry.on)}${out ? ` to ${fullDate(out)}` : ''}`;
+    const words = `${entryWords(entry, { ...TOLD, groupName })}, from ${fullDate(entry.on)}${out ? ` to ${fullDate(out)}` : ''}`;
     const to = out === undefined ? end : dayOf(out);
     return [{ key: entry.id, from: dayOf(entry.on), to, label: groupName ?? 'with females', words, tone: 'group' }];
   });
 }
+
+/** A lane speaks of no weights and of no standards. */
+const TOLD = { species: undefined, unit: 'kg', standards: [] } as const;
 
 const dayMark = (
   entry: { readonly id: string; readonly on: string },

@@ -1,0 +1,62 @@
+import { SEXES, SPECIES } from '@yaylak/core';
+import type { Sex, Species } from '@yaylak/core';
+import { IsIn, IsInt, IsString, IsUUID, Length, Max, Min } from 'class-validator';
+import { AnimalEntryBase } from '../entryBase';
+import { ID } from '../exampleId';
+import { ARRIVAL_WAYS } from '../kinds';
+import { MayBeMissing } from '../nested';
+import { IsCalendarDate, MAX_TEXT } from '../rules';
+
+/** An animal comes into the book: born here, bought, or found standing in the race. */
+export class ArrivalEntry extends AnimalEntryBase {
+  static readonly example = {
+    how: 'born',
+    species: 'sheep',
+    sex: 'female',
+    bornOn: '2026-11-01',
+    damId: ID,
+    donorId: ID,
+    sireId: ID,
+    birthType: 2,
+    rearingType: 1,
+    strain: 'Hill',
+  };
+
+  @IsIn(['arrival'])
+  type: 'arrival';
+  @IsIn(ARRIVAL_WAYS)
+  how: (typeof ARRIVAL_WAYS)[number];
+  @IsIn(SPECIES)
+  species: Species;
+  @IsIn(SEXES)
+  sex: Sex;
+  @MayBeMissing()
+  @IsCalendarDate()
+  bornOn?: string;
+  @MayBeMissing()
+  @IsUUID()
+  damId?: string;
+  /** Whose embryo it was, where `damId` only carried it. */
+  @MayBeMissing()
+  @IsUUID()
+  donorId?: string;
+  @MayBeMissing()
+  @IsUUID()
+  sireId?: string;
+  /** Born as one of so many. */
+  @MayBeMissing()
+  @IsInt()
+  @Min(1)
+  @Max(20)
+  birthType?: number;
+  /** Reared as one of so many. */
+  @MayBeMissing()
+  @IsInt()
+  @Min(1)
+  @Max(20)
+  rearingType?: number;
+  @MayBeMissing()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  strain?: string;
+}

@@ -1,0 +1,21 @@
+import { IsIn, IsString, Length } from 'class-validator';
+import { AnimalEntryBase } from '../entryBase';
+import { MayBeMissing } from '../nested';
+import { MAX_TEXT } from '../rules';
+
+/** Through the race: seen, and by which gate it left. */
+export class PassageEntry extends AnimalEntryBase {
+  static readonly example = { gate: 'Keep', suggested: 'Sell' };
+
+  @IsIn(['passage'])
+  type: 'passage';
+  @MayBeMissing()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  gate?: string;
+  /** The gate the job's rule suggested, where there was one. */
+  @MayBeMissing()
+  @IsString()
+  @Length(1, MAX_TEXT)
+  suggested?: string;
+}
