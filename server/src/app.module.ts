@@ -5,139 +5,54 @@ import { APP_GUARD } from '@nestjs/core';
 import { ServeStaticModule } from '@nestjs/serve-static';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { LoggerModule } from 'nestjs-pino';
-import { AnimalPageService } from './animals/animalPage.service';
-import { AnimalsController } from './animals/animals.controller';
-import { AnimalsService } from './animals/animals.service';
-import { BookController } from './book/book.controller';
-import { BookService } from './book/book.service';
-import { BirthsController } from './births/births.controller';
-import { BirthsToComeService } from './carrying/birthsToCome.service';
-import { BirthsPageService } from './births/birthsPage.service';
-import { ExpectedService } from './births/expected.service';
-import { GivenService } from './births/given.service';
-import { CarryingController } from './carrying/carrying.controller';
-import { CarryingFemalesService } from './carrying/carryingFemales.service';
-import { CarryingService } from './carrying/carrying.service';
-import { LaboratoryService } from './carrying/laboratory.service';
-import { WhatNowService } from './carrying/whatNow.service';
-import { ChoosingController } from './choosing/choosing.controller';
-import { ChoosingService } from './choosing/choosing.service';
-import { Clock } from './common/clock';
-import { ConditionController } from './condition/condition.controller';
-import { ConditionService } from './condition/condition.service';
-import { DrillsService } from './condition/drills.service';
-import { ScorersService } from './condition/scorers.service';
+import { CommonModule } from './common/common.module';
+import { AnimalsModule } from './animals/animals.module';
+import { BirthsModule } from './births/births.module';
+import { BookModule } from './book/book.module';
+import { CalendarModule } from './calendar/calendar.module';
+import { CarryingModule } from './carrying/carrying.module';
+import { ChoosingModule } from './choosing/choosing.module';
+import { ConditionModule } from './condition/condition.module';
+import { DueModule } from './due/due.module';
+import { ExchangeModule } from './exchange/exchange.module';
+import { GroupsModule } from './groups/groups.module';
+import { GrowthModule } from './growth/growth.module';
+import { HealthModule } from './health/health.module';
+import { HoldingModule } from './holding/holding.module';
+import { JobsModule } from './jobs/jobs.module';
+import { MatingModule } from './mating/mating.module';
+import { RearingModule } from './rearing/rearing.module';
+import { RemediesModule } from './remedies/remedies.module';
+import { SeasonModule } from './season/season.module';
+import { TagsModule } from './tags/tags.module';
+import { TodayModule } from './today/today.module';
 import { logStream } from './common/logStream';
-import { CONFIG } from './common/tokens';
 import type { ServerConfig } from './config';
 import { closeBook } from './database/openBook';
-import { BookFileService } from './exchange/bookFile.service';
-import { CsvService } from './exchange/csv.service';
-import { ExchangeController } from './exchange/exchange.controller';
-import { GroupsController } from './groups/groups.controller';
-import { GroupsService } from './groups/groups.service';
-import { GrowthService } from './growth/growth.service';
-import { HealthController } from './health/health.controller';
-import { HoldingController } from './holding/holding.controller';
-import { HoldingService } from './holding/holding.service';
-import { JobsController } from './jobs/jobs.controller';
-import { JobsService } from './jobs/jobs.service';
-import { RosterService } from './jobs/roster.service';
-import { TemplatesService } from './jobs/templates.service';
-import { ProductsService } from './remedies/products.service';
-import { RegisterService } from './remedies/register.service';
-import { CompareService } from './rearing/compare.service';
-import { LifeService } from './rearing/life.service';
-import { LittersService } from './rearing/litters.service';
-import { RearingController } from './rearing/rearing.controller';
-import { RearingService } from './rearing/rearing.service';
-import { RemediesController } from './remedies/remedies.controller';
-import { RemediesService } from './remedies/remedies.service';
-import { DueService } from './due/due.service';
-import { MarksDueService } from './due/marks.service';
-import { YoungDueService } from './due/young.service';
-import { CalendarController } from './calendar/calendar.controller';
-import { CalendarService } from './calendar/calendar.service';
-import { FemalesToMateService } from './mating/females.service';
-import { MatingHistoryService } from './mating/history.service';
-import { MalesService } from './mating/males.service';
-import { MatingController } from './mating/mating.controller';
-import { MatingService } from './mating/mating.service';
-import { PairingService } from './mating/pairing.service';
-import { PlansService } from './season/plans.service';
-import { SeasonController } from './season/season.controller';
-import { SeasonService } from './season/season.service';
-import { TagsController } from './tags/tags.controller';
-import { TagsService } from './tags/tags.service';
-import { TodayController } from './today/today.controller';
-import { TodayService } from './today/today.service';
 
+/** One module a feature; what all of them stand on (clock, settings, the open book) is there for each. */
 @Module({
-  controllers: [
-    AnimalsController,
-    BookController,
-    BirthsController,
-    RearingController,
-    CarryingController,
-    ChoosingController,
-    ConditionController,
-    ExchangeController,
-    GroupsController,
-    HealthController,
-    HoldingController,
-    JobsController,
-    RemediesController,
-    CalendarController,
-    SeasonController,
-    MatingController,
-    TagsController,
-    TodayController,
-  ],
-  providers: [
-    AnimalPageService,
-    AnimalsService,
-    BookFileService,
-    BirthsToComeService,
-    BookService,
-    CalendarService,
-    BirthsPageService,
-    CompareService,
-    LifeService,
-    LittersService,
-    RearingService,
-    ExpectedService,
-    GivenService,
-    CarryingFemalesService,
-    CarryingService,
-    LaboratoryService,
-    WhatNowService,
-    ChoosingService,
-    Clock,
-    ConditionService,
-    CsvService,
-    DrillsService,
-    DueService,
-    YoungDueService,
-    MarksDueService,
-    FemalesToMateService,
-    MalesService,
-    MatingHistoryService,
-    MatingService,
-    PairingService,
-    GroupsService,
-    GrowthService,
-    HoldingService,
-    JobsService,
-    PlansService,
-    ProductsService,
-    RegisterService,
-    RemediesService,
-    RosterService,
-    ScorersService,
-    SeasonService,
-    TagsService,
-    TemplatesService,
-    TodayService,
+  imports: [
+    AnimalsModule,
+    BirthsModule,
+    BookModule,
+    CalendarModule,
+    CarryingModule,
+    ChoosingModule,
+    ConditionModule,
+    DueModule,
+    ExchangeModule,
+    GroupsModule,
+    GrowthModule,
+    HealthModule,
+    HoldingModule,
+    JobsModule,
+    MatingModule,
+    RearingModule,
+    RemediesModule,
+    SeasonModule,
+    TagsModule,
+    TodayModule,
   ],
 })
 export class AppModule implements OnApplicationShutdown {
@@ -148,6 +63,7 @@ export class AppModule implements OnApplicationShutdown {
     return {
       module: AppModule,
       imports: [
+        CommonModule.over(config, orm),
         LoggerModule.forRoot({
           forRoutes: ['*path'],
           pinoHttp: [
@@ -166,11 +82,7 @@ export class AppModule implements OnApplicationShutdown {
         ThrottlerModule.forRoot([{ ttl: 10_000, limit: config.requestsPerTenSeconds }]),
         ...(existsSync(config.webDir) ? [interfaceModule(config.webDir)] : []),
       ],
-      providers: [
-        { provide: CONFIG, useValue: config },
-        { provide: MikroORM, useValue: orm },
-        { provide: APP_GUARD, useClass: ThrottlerGuard },
-      ],
+      providers: [{ provide: APP_GUARD, useClass: ThrottlerGuard }],
     };
   }
 

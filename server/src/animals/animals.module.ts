@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { BookModule } from '../book/book.module';
+import { GrowthModule } from '../growth/growth.module';
+import { AnimalPageService } from './animalPage.service';
+import { AnimalsController } from './animals.controller';
+import { AnimalsService } from './animals.service';
+
+@Module({
+  imports: [BookModule, GrowthModule],
+  controllers: [AnimalsController],
+  providers: [AnimalPageService, AnimalsService],
+  exports: [AnimalPageService, AnimalsService],
+})
+export class AnimalsModule {}

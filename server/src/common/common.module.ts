@@ -1,0 +1,21 @@
+import { MikroORM } from '@mikro-orm/libsql';
+import { Global, Module, type DynamicModule } from '@nestjs/common';
+import type { ServerConfig } from '../config';
+import { Clock } from './clock';
+import { CONFIG } from './tokens';
+
+/** What every feature stands on: the clock, how the server was started, and the open book's connection. */
+@Global()
+@Module({ providers: [Clock], exports: [Clock] })
+export class CommonModule {
+  static over(config: ServerConfig, orm: MikroORM): DynamicModule {
+    return {
+      module: CommonModule,
+      providers: [
+        { provide: CONFIG, useValue: config },
+        { provide: MikroORM, useValue: orm },
+      ],
+      exports: [CONFIG, MikroORM],
+    };
+  }
+}

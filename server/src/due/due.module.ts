@@ -1,0 +1,18 @@
+import { Module } from '@nestjs/common';
+import { BirthsModule } from '../births/births.module';
+import { BookModule } from '../book/book.module';
+import { CarryingModule } from '../carrying/carrying.module';
+import { MatingModule } from '../mating/mating.module';
+import { RearingModule } from '../rearing/rearing.module';
+import { RemediesModule } from '../remedies/remedies.module';
+import { SeasonModule } from '../season/season.module';
+import { DueService } from './due.service';
+import { MarksDueService } from './marks.service';
+import { YoungDueService } from './young.service';
+
+@Module({
+  imports: [BirthsModule, BookModule, CarryingModule, MatingModule, RearingModule, RemediesModule, SeasonModule],
+  providers: [DueService, MarksDueService, YoungDueService],
+  exports: [DueService],
+})
+export class DueModule {}

@@ -1,0 +1,31 @@
+import { Module } from '@nestjs/common';
+import { AnimalsModule } from '../animals/animals.module';
+import { BirthsModule } from '../births/births.module';
+import { BookModule } from '../book/book.module';
+import { CarryingModule } from '../carrying/carrying.module';
+import { DueModule } from '../due/due.module';
+import { GrowthModule } from '../growth/growth.module';
+import { JobsModule } from '../jobs/jobs.module';
+import { MatingModule } from '../mating/mating.module';
+import { RemediesModule } from '../remedies/remedies.module';
+import { SeasonModule } from '../season/season.module';
+import { TodayController } from './today.controller';
+import { TodayService } from './today.service';
+
+@Module({
+  imports: [
+    AnimalsModule,
+    BirthsModule,
+    BookModule,
+    CarryingModule,
+    DueModule,
+    GrowthModule,
+    JobsModule,
+    MatingModule,
+    RemediesModule,
+    SeasonModule,
+  ],
+  controllers: [TodayController],
+  providers: [TodayService],
+})
+export class TodayModule {}
