@@ -59,6 +59,8 @@ export interface ExpectedBirth {
   readonly probability: number | null;
   readonly young: number | null;
   readonly sires: readonly SireView[];
+  /** A straw, or a male that is not in the book, in words. */
+  readonly otherSire: string | null;
   readonly servedOn: string;
   readonly birth: WindowView;
   /** Past the usual range; 0 within it. */
@@ -144,6 +146,7 @@ export interface DamView {
   readonly species: Species;
   readonly young: number | null;
   readonly sires: readonly SireView[];
+  readonly otherSire: string | null;
   readonly groupId: string | null;
   /** Young of hers or put under her that are with her now. */
   readonly rears: number;

@@ -1,4 +1,4 @@
-import { SPECIES, type ScanningRate } from '@yaylak/core';
+import { SPECIES, type CarryingState, type ScanningRate } from '@yaylak/core';
 import type {
   EvidenceWay,
   ScanFinding,
@@ -81,22 +81,7 @@ export interface WhatNowView {
   readonly chances: number;
 }
 
-/**
- * Known so far: in young, likely, too soon to say, doubtful, empty; never served, ran
- * with a male that marks and wears no mark, or has lost it; over her time; told in
- * young, and nobody said what came of it.
- */
-export type CarryingState =
-  | 'in-young'
-  | 'likely'
-  | 'too-soon'
-  | 'doubtful'
-  | 'empty'
-  | 'not-served'
-  | 'not-marked'
-  | 'lost'
-  | 'over-time'
-  | 'unanswered';
+export type { CarryingState };
 
 export interface CarryingFemaleView {
   readonly tag: TagView;

@@ -1,5 +1,6 @@
 export * from './afterbirthOf';
 export * from './carryingOf';
+export * from './carryingState';
 export * from './femaleHistory';
 export * from './nearMale';
 export * from './openServices';

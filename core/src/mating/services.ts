@@ -13,8 +13,11 @@ export interface Service {
   readonly way: ServiceWay;
   /** Of one nobody saw: since when she ran with them; `on` is then the last day. */
   readonly since?: Day;
-  /** All that may be the sire: one by hand, several where several males ran. */
+  /** All of the holding that may be the sire: one by hand, several where several males ran. */
   readonly maleIds: readonly string[];
+  /** Beside them: the code of a straw, or a male that is not in the book, in words. */
+  readonly straw?: string | undefined;
+  readonly otherMale?: string | undefined;
 }
 
 /** Services of one heat, and what came of them. */

@@ -16,6 +16,10 @@ export type ScanFinding = (typeof SCAN_FINDINGS)[number];
 export const LOSS_WAYS = ['slipped', 'absorbed', 'other'] as const;
 export type LossWay = (typeof LOSS_WAYS)[number];
 
+/** From so much on she counts as very likely in young; under so little she is taken as empty. Rules of thumb. */
+export const VERY_LIKELY = 0.9;
+export const EMPTY_UNDER = 0.1;
+
 /** What a test said, as evidence. */
 export interface TestReading {
   readonly on: Day;

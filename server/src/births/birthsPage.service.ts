@@ -4,7 +4,7 @@ import { dayOf, groupOn, isoOf, questionsOf, type Species, youngTold } from '@ya
 import { AnimalsService } from '../animals/animals.service';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
-import { tagView } from '../common/views';
+import { otherSireOf, tagView } from '../common/views';
 import { MatingHistoryService } from '../mating/history.service';
 import { ExpectedService } from './expected.service';
 import { GivenService } from './given.service';
@@ -45,6 +45,7 @@ export class BirthsPageService {
       species: facts.record.species,
       young: chance ? youngTold(facts.pregnancyTests, chance) : null,
       sires: this.expected.sires(facts, on),
+      otherSire: otherSireOf(this.history.chance(facts)),
       groupId: groupOn(facts, today) ?? null,
       rears: this.given.withHer(id, today).length,
       questions: questionsOf(

@@ -19,7 +19,7 @@ import {
 import { BookService } from '../book/book.service';
 import { CarryingFemalesService } from '../carrying/carryingFemales.service';
 import { Clock } from '../common/clock';
-import { tagView, windowView } from '../common/views';
+import { otherSireOf, tagView, windowView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
 import { MatingHistoryService } from '../mating/history.service';
 import { BirthsToComeService, type Awaited } from '../carrying/birthsToCome.service';
@@ -60,6 +60,7 @@ export class ExpectedService {
       probability: chance.isOverTime ? null : chance.chance.probability,
       young: youngTold(facts.pregnancyTests, chance),
       sires: this.sires(facts, today),
+      otherSire: otherSireOf(chance),
       servedOn: isoOf(chance.spell.lastOn),
       birth: windowView(chance.window),
       daysOver: daysOver(chance.window, today),

@@ -6,7 +6,6 @@ import {
   groupOn,
   halfWidth80,
   isoOf,
-  mainIdentifier,
   SPECIES,
   type AnimalFacts,
   type BirthsToCome,
@@ -20,7 +19,7 @@ import {
 import { BookService } from '../book/book.service';
 import type { Whole } from '../book/derived';
 import { Clock } from '../common/clock';
-import { tagView, windowView } from '../common/views';
+import { calledAs, otherSireOf, tagView, windowView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
 import { MatingHistoryService } from '../mating/history.service';
 
@@ -93,7 +92,7 @@ export class BirthsToComeService {
   list(only?: Species): BirthListView {
     const today = this.clock.today();
     const rows = (only ? [only] : SPECIES).flatMap((species) =>
-      this.awaited(species).map(({ id, facts, chance }) => {
+      this.awaited(species).map(({ facts, chance }) => {
         const groupId = groupOn(facts, today);
         return {
           tag: tagView(facts, today),
@@ -101,10 +100,13 @@ export class BirthsToComeService {
           groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
           probability: chance.isOverTime ? null : chance.chance.probability,
           young: youngTold(facts.pregnancyTests, chance),
-          sires: chance.sires.flatMap(({ maleId }) => {
-            const sire = this.book.state.animals.get(maleId);
-            return sire ? [mainIdentifier(sire)?.identifier.text ?? id] : [];
-          }),
+          sires: [
+            ...chance.sires.flatMap(({ maleId }) => {
+              const sire = this.book.state.animals.get(maleId);
+              return sire ? [calledAs(sire, today)] : [];
+            }),
+            ...[otherSireOf(chance)].flatMap((other) => other ?? []),
+          ],
           servedOn: isoOf(chance.spell.lastOn),
           birth: windowView(chance.window),
           isOverdue: chance.window.closes < today,

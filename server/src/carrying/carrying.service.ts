@@ -8,6 +8,7 @@ import {
   carryingBlocks,
   countedAt,
   curveEnd,
+  EMPTY_UNDER,
   groupOn,
   inYoungBy,
   inYoungCurve,
@@ -15,6 +16,7 @@ import {
   isPresent,
   matingSeasons,
   scanningRate,
+  VERY_LIKELY,
   type AnimalFacts,
   type CarryingBlock,
   type CurveFemale,
@@ -30,7 +32,7 @@ import { tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
 import { HISTORY_KINDS, MatingHistoryService } from '../mating/history.service';
 import { BirthsToComeService } from './birthsToCome.service';
-import { CarryingFemalesService, EMPTY_UNDER, VERY_LIKELY } from './carryingFemales.service';
+import { CarryingFemalesService } from './carryingFemales.service';
 import { LaboratoryService } from './laboratory.service';
 
 /** Seasons to choose among. */

@@ -11,6 +11,7 @@ import {
   addDays,
   bestTestDay,
   CARRYING_FROM,
+  carryingState,
   carryingStepWindow,
   groupOn,
   isoOf,
@@ -18,7 +19,9 @@ import {
   testWindow,
   toldTooSoon,
   tooSoon,
+  unmarkedOf,
   windowStage,
+  youngTold,
   type AnimalFacts,
   type CarryingNow,
   type Day,
@@ -28,7 +31,6 @@ import {
   type TestWay,
   type TooSoon,
   type Window,
-  youngTold,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
@@ -36,12 +38,6 @@ import { tagView, windowView } from '../common/views';
 import { FemalesToMateService } from '../mating/females.service';
 import { MatingHistoryService } from '../mating/history.service';
 import { WhatNowService } from './whatNow.service';
-
-/** From so much on she is known or very likely to carry; under so little she is taken as empty. */
-export const VERY_LIKELY = 0.9;
-export const EMPTY_UNDER = 0.1;
-/** Where two signs contradict each other, only what is all but certain is taken as known. */
-const CONTRADICTED = { over: 0.02, under: 0.98 };
 
 /** A way of testing for one female. */
 export interface TestOpen {
@@ -93,30 +89,17 @@ export class CarryingFemalesService {
   }
 
   stateOf(facts: AnimalFacts, found: CarryingNow | undefined): CarryingState {
-    if (!found && this.history.unanswered(facts)) return 'unanswered';
-    if (!found) return this.unmarked(facts) ? 'not-marked' : 'not-served';
-    const { spell, chance } = found;
-    const { story } = chance;
-    const probability = found.beforeWaiting;
-    if (story.some((s) => s.kind === 'lost')) return 'lost';
-    if (this.clock.today() > found.window.closes && probability >= CARRYING_FROM) return 'over-time';
-    const isTested = story.some((s) => s.kind === 'tested' && s.weight !== 1);
-    const days = this.clock.today() - spell.lastOn;
-    const { heatCycleDays: c } = this.book.state.settings(facts.record.species);
-    if (chance.contradictions.length > 0 && probability > CONTRADICTED.over && probability < CONTRADICTED.under)
-      return 'doubtful';
-    if (probability >= VERY_LIKELY && isTested) return 'in-young';
-    if (probability < EMPTY_UNDER) return 'empty';
-    if (isTested || story.some((s) => s.kind === 'returned'))
-      return probability >= CARRYING_FROM ? 'likely' : 'doubtful';
-    // Without a test only a full cycle says anything.
-    return days > c.to && c.mean > 0 ? 'likely' : 'too-soon';
+    return carryingState(found, {
+      unanswered: this.history.unanswered(facts),
+      unmarked: this.unmarked(facts),
+      settings: this.book.state.settings(facts.record.species),
+      today: this.clock.today(),
+    });
   }
 
-  /** Her stretch with a male that marks, where she wears no mark and nothing since says more; see `ranUnmarked`. */
+  /** Her stretch with a male that marks, where she wears no mark; see `unmarkedOf`. */
   unmarked(facts: AnimalFacts): RanUnmarked | undefined {
-    const { unmarked, spells } = this.history.of(facts);
-    return unmarked && spells.some((s) => s.on >= unmarked.from) ? undefined : unmarked;
+    return unmarkedOf(this.history.of(facts));
   }
 
   /** Every way of testing her species, with its window for a pregnancy from a day of service on. */

@@ -4,12 +4,13 @@ import {
   withheldOn,
   wornIdentifiers,
   type AnimalFacts,
+  type CarryingNow,
   type Day,
   type KnownGain,
   type ScaleBias,
   type Window,
 } from '@yaylak/core';
-import type { BiasView, GainView, TagView, WindowView } from '@yaylak/contract';
+import { otherSireText, type BiasView, type GainView, type TagView, type WindowView } from '@yaylak/contract';
 
 /** An animal as its tag, with what of it is withheld on a day. */
 export function tagView(facts: AnimalFacts, today: Day): TagView {
@@ -63,3 +64,15 @@ export const gainView = (gain: KnownGain, lineKgPerDay: number | null, verdict: 
   lineKgPerDay,
   verdict,
 });
+
+/** Who served her beside males of the holding, of what she may be carrying. */
+export function otherSireOf(found: CarryingNow | undefined): string | null {
+  const last = found?.spell.services.at(-1);
+  return (last && otherSireText(last)) ?? null;
+}
+
+/** What an animal is called in a line: its name, else its number. */
+export function calledAs(facts: AnimalFacts, today: Day): string {
+  const { name, text } = tagView(facts, today);
+  return name ?? text;
+}

@@ -14,7 +14,7 @@ import {
   type Window,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
-import { tagView, windowView } from '../common/views';
+import { calledAs, windowView } from '../common/views';
 import { isOpenStay } from '../mating/history.service';
 import { AHEAD_DAYS } from './batches';
 
@@ -62,7 +62,7 @@ export class MarksDueService {
         does: ['Read the marks of'],
         who: `${females.length} ${many}`,
         why: [
-          `${nameOf(male, today)}${isTeaser ? ', a teaser,' : ''} runs with them${readOn === undefined ? '' : `; read ${daysAgo(today - readOn)}`}`,
+          `${calledAs(male, today)}${isTeaser ? ', a teaser,' : ''} runs with them${readOn === undefined ? '' : `; read ${daysAgo(today - readOn)}`}`,
         ],
         animalIds: females.map((f) => f.record.id),
         job: { name: `${group?.name ?? many}, marks read`, stations: ['raddle'], settings: {}, gates: [] },
@@ -79,7 +79,7 @@ export class MarksDueService {
       {
         ...this.base(`raddle ${stay.entryId}`, male, stay, window, today),
         does: ['Change the raddle of'],
-        who: nameOf(male, today),
+        who: calledAs(male, today),
         why: [`${raddle.colour} for ${today - raddle.since} days: who comes back shows both colours`],
         animalIds: [male.record.id],
         job: null,
@@ -123,10 +123,5 @@ interface Running {
   readonly stay: StayFact;
   readonly females: readonly AnimalFacts[];
 }
-
-const nameOf = (facts: AnimalFacts, today: Day): string => {
-  const { name, text } = tagView(facts, today);
-  return name ?? text;
-};
 
 const daysAgo = (days: number): string => (days === 1 ? 'yesterday' : `${days} days ago`);

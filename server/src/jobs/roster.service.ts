@@ -10,7 +10,6 @@ import {
   withheldOn,
   wornIdentifiers,
   type AnimalFacts,
-  type ServiceFact,
   type Day,
   type Reading,
 } from '@yaylak/core';
@@ -149,7 +148,7 @@ export class RosterService {
               to: isoOf(s.lastOn),
               males: [
                 ...s.maleIds.flatMap((id) => this.shortName(id) ?? []),
-                ...(s.services as readonly ServiceFact[]).flatMap((one) => otherSireText(one) ?? []),
+                ...s.services.flatMap((one) => otherSireText(one) ?? []),
               ],
             })),
           }),

@@ -29,14 +29,13 @@ import {
   type Moment,
   type Readiness,
   type FemaleReason,
-  type ServiceFact,
   type WindowOf,
   type WeightUnit,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import type { Derived } from '../book/derived';
 import { Clock } from '../common/clock';
-import { tagView, windowView } from '../common/views';
+import { otherSireOf, tagView, windowView } from '../common/views';
 import { MatingHistoryService } from './history.service';
 
 /** A heat is shown until so long after its window closed, that a late service is still judged. */
@@ -142,7 +141,11 @@ export class FemalesToMateService {
       .map((s) => this.servedView(s, window, earliestOpens(heat, this.book.state.settings(facts.record.species))));
   }
 
-  private servedView(s: ServiceFact, window: WindowOf<Moment> | undefined, earliest: Moment | undefined): ServedView {
+  private servedView(
+    s: AnimalFacts['services'][number],
+    window: WindowOf<Moment> | undefined,
+    earliest: Moment | undefined,
+  ): ServedView {
     return {
       entryId: s.entryId,
       at: s.at === undefined ? null : isoMoment(s.at),
@@ -161,11 +164,10 @@ export class FemalesToMateService {
     const { spell, chance } = found;
     const settings = this.book.state.settings(facts.record.species);
     const [returns] = nextHeats(spell.lastOn, settings, 1);
-    const last = spell.services.at(-1) as ServiceFact | undefined;
     return {
       servedOn: isoOf(spell.on),
       males: found.sires.flatMap(({ maleId }) => this.tags(maleId)),
-      otherSire: (last && otherSireText(last)) ?? null,
+      otherSire: otherSireOf(found),
       probability: found.isOverTime ? null : chance.probability,
       story: chance.story.map(signView),
       contradictions: chance.contradictions.map(({ earlier, later }) => ({

@@ -88,16 +88,17 @@ function youngMarks(view: AnimalView): LifeMark[] {
 /** Heats, services and, of a male, where he ran; looks that saw nothing are left out. */
 function matingMarks(entries: Entries, end: number): LifeMark[] {
   const outOn = new Map(entries.flatMap(({ entry }) => (entry.type === 'stay-end' ? [[entry.stayId, entry.on]] : [])));
-  return entries.flatMap(({ entry, groupName }): LifeMark[] => {
+  return entries.flatMap(({ entry, groupName, names }): LifeMark[] => {
+    const told = { ...TOLD, groupName, nameOf: (id: string) => names?.[id] };
     if (entry.type === 'heat' && entry.signs.length > 0)
-      return [dayMark(entry, 'heat', 'look', entryWords(entry, TOLD))];
-    if (entry.type === 'service') return [dayMark(entry, 'served', 'good', entryWords(entry, TOLD))];
+      return [dayMark(entry, 'heat', 'look', entryWords(entry, told))];
+    if (entry.type === 'service') return [dayMark(entry, 'served', 'good', entryWords(entry, told))];
     if (entry.type === 'pregnancy-test')
-      return [dayMark(entry, TEST_RESULT_WORDS[entry.result], 'plain', entryWords(entry, TOLD))];
-    if (entry.type === 'loss') return [dayMark(entry, 'lost', 'over', entryWords(entry, TOLD))];
+      return [dayMark(entry, TEST_RESULT_WORDS[entry.result], 'plain', entryWords(entry, told))];
+    if (entry.type === 'loss') return [dayMark(entry, 'lost', 'over', entryWords(entry, told))];
     if (entry.type !== 'stay') return [];
     const out = outOn.get(entry.id);
-    const words = `${entryWords(entry, { ...TOLD, groupName })}, from ${fullDate(entry.on)}${out ? ` to ${fullDate(out)}` : ''}`;
+    const words = `${entryWords(entry, told)}, from ${fullDate(entry.on)}${out ? ` to ${fullDate(out)}` : ''}`;
     const to = out === undefined ? end : dayOf(out);
     return [{ key: entry.id, from: dayOf(entry.on), to, label: groupName ?? 'with females', words, tone: 'group' }];
   });

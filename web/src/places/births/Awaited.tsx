@@ -11,6 +11,7 @@ import { useWrite } from '../../parts/useWrite';
 import { WindowBar } from '../../parts/WindowBar';
 import { useFirst } from '../../parts/useFirst';
 import { countText, shortDate } from '../../words/format';
+import { servedBy } from '../../words/mating';
 
 interface Props {
   readonly view: BirthsView;
@@ -81,13 +82,17 @@ function ExpectedRow({ row, today, chance, onBirth }: RowProps) {
   const { tag } = row;
   const name = tag.name ?? tag.text;
   const [one, many] = SPECIES_WORDS[row.species].young.unknown;
+  const sires = servedBy(
+    row.sires.map((s) => s.tag.name ?? s.tag.text),
+    row.otherSire,
+  );
   const facts = [
     ...(row.daysOver > 0 ? [`${countText(row.daysOver, 'day', 'days')} over her time`] : []),
     ...(row.daysOver > 0 ? ['any hour now'] : chance === undefined ? [] : [`${percentText(chance)} till tomorrow`]),
     ...(row.probability === null ? [] : [`in young ${chanceText(row.probability)}`]),
     ...(row.young === null ? [] : [countText(row.young, one, many)]),
     ...(row.isFirst ? ['her first here'] : []),
-    ...(row.sires.length === 0 ? [] : [`by ${row.sires.map((s) => s.tag.name ?? s.tag.text).join(' or ')}`]),
+    ...(sires === '' ? [] : [`by ${sires}`]),
     ...(row.groupName === null ? [] : [row.groupName]),
   ];
   const stepDone = async (step: string): Promise<void> => {

@@ -85,7 +85,7 @@ const isCounted = ({ rearing }: SpeciesSettings): boolean => rearing.eachDailyDa
 /** A dam as the device keeps her for the race. */
 function damKept(roster: RosterView | undefined, damId: string): DamView | undefined {
   const found = roster?.animals.find((a) => a.tag.animalId === damId);
-  return found && { ...found, young: null, sires: [], rears: 0, questions: [] };
+  return found && { ...found, young: null, sires: [], otherSire: null, rears: 0, questions: [] };
 }
 
 function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
@@ -201,7 +201,7 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
         label="Sire"
         value={sireId}
         options={[
-          ['', dam.sires.length === 0 ? 'no service on record' : 'not sure: leave it open'],
+          ['', dam.otherSire ?? (dam.sires.length === 0 ? 'no service on record' : 'not sure: leave it open')],
           ...dam.sires.map(
             (s) => [s.tag.animalId, `${s.tag.name ?? s.tag.text}: ${chanceText(s.probability)}`] as const,
           ),

@@ -7,6 +7,7 @@ const EWE: DamView = {
   species: 'sheep',
   young: 2,
   sires: [{ tag: aTag('R-1'), probability: 0.94 }],
+  otherSire: null,
   groupId: 'g1',
   rears: 0,
   questions: [],

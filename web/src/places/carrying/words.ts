@@ -6,7 +6,7 @@ import {
   type CarryingState,
   type CarryingView,
 } from '@yaylak/contract';
-import { SPECIES_WORDS, type Species } from '@yaylak/core';
+import { SPECIES_WORDS, VERY_LIKELY, type Species } from '@yaylak/core';
 import { TEST_RESULT_WORDS } from '../../words/carrying';
 import { countText, shortDate } from '../../words/format';
 
@@ -22,9 +22,6 @@ export const STATE_WORDS: Readonly<Record<CarryingState, string>> = {
   'over-time': 'overdue',
   unanswered: 'what came of her?',
 };
-
-/** From so much on she counts as known. */
-const VERY_LIKELY = 0.9;
 
 /** Exceptions first: who wants a decision, then who is not known, then who is. */
 const ORDER: readonly CarryingState[] = [
