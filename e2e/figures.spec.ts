@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test';
 import { chanceText, weightText, type CarryingView, type RearingView, type TodayView } from '@yaylak/contract';
 import { SPECIES, SPECIES_WORDS, VERY_LIKELY } from '@yaylak/core';
 import { expect, test } from './journey';
+import { plain, rowOf, said as saidAt } from './pages';
 import { aServer, type Server } from './server';
 
 /*
@@ -20,15 +21,7 @@ test.afterAll(() => server.remove());
 const ask = async <T>(page: Page, path: string): Promise<T> =>
   (await (await page.request.get(`${server.url}${path}`)).json()) as T;
 
-/** All a place says, in one line, once it has its figures. */
-async function said(page: Page, path: string): Promise<string> {
-  await page.goto(`${server.url}${path}`, { waitUntil: 'commit' });
-  const main = page.getByRole('main');
-  await expect(main.getByRole('heading', { level: 1 })).toBeVisible();
-  await expect(main.locator('[aria-busy]')).toHaveCount(0);
-  return plain(await main.innerText());
-}
-const plain = (text: string): string => text.replace(/[\s\u00a0]+/g, ' ');
+const said = (page: Page, path: string): Promise<string> => saidAt(page, `${server.url}${path}`);
 /** The figure that stands in a text where `#` is; -1 where the text is not there. */
 const figure = (text: string, pattern: string): number =>
   Number(new RegExp(pattern.replace('#', '(\\d+)')).exec(text)?.[1] ?? -1);
@@ -115,9 +108,3 @@ for (const species of SPECIES)
       if (rearingText.includes(young.tag.text)) expect(rowOf(rearingText, young.tag.text)).toContain(kg);
     }
   });
-
-/** What stands behind a number, up to so much of it as a row has. */
-function rowOf(text: string, number: string): string {
-  const at = text.indexOf(number);
-  return at < 0 ? '' : text.slice(at, at + 260);
-}

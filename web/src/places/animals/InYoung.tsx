@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { chanceText } from '@yaylak/contract';
+import { chanceText, type CarryingFemaleView } from '@yaylak/contract';
 import { SPECIES_WORDS, type Species } from '@yaylak/core';
 import { Link } from 'react-router';
 import { carryingFemaleQuery } from '../../api/queries';
@@ -26,7 +26,7 @@ export function InYoung({ animalId, species, today }: Props) {
     <Panel aria-label="In young">
       <Row style={{ justifyContent: 'space-between' }}>
         <h2>
-          {chance.probability === null ? 'Overdue' : `In young: ${chanceText(chance.probability)}`}
+          {headline(data)}
           <ChanceHow tag={data.tag.text} chance={chance} />
         </h2>
         <Small>
@@ -54,4 +54,9 @@ export function InYoung({ animalId, species, today }: Props) {
       </Small>
     </Panel>
   );
+}
+
+function headline({ chance, state }: CarryingFemaleView): string {
+  if (state === 'lost') return 'Lost what she carried';
+  return chance?.probability == null ? 'Overdue' : `In young: ${chanceText(chance.probability)}`;
 }

@@ -1,0 +1,19 @@
+import { expect, type Page } from '@playwright/test';
+
+/** One space where the page has several, or one that does not break. */
+export const plain = (text: string): string => text.replace(/[\s\u00a0]+/g, ' ');
+
+/** All a place says, in one line, once it has its figures. */
+export async function said(page: Page, address: string): Promise<string> {
+  await page.goto(address, { waitUntil: 'commit' });
+  const main = page.getByRole('main');
+  await expect(main.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(main.locator('[aria-busy]')).toHaveCount(0);
+  return plain(await main.innerText());
+}
+
+/** What stands behind a number, up to so much of it as a row has. */
+export function rowOf(text: string, number: string, length = 260): string {
+  const at = text.indexOf(number);
+  return at < 0 ? '' : text.slice(at, at + length);
+}
