@@ -1,5 +1,6 @@
+import 'reflect-metadata';
 import type { Page } from '@playwright/test';
-import type { BookFile, RosterView, SeasonView, TodayView } from '@yaylak/contract';
+import { whoText, type BookFile, type RosterView, type SeasonView, type TodayView } from '@yaylak/contract';
 import { expect, test } from './journey';
 import { aServer, type Server } from './server';
 
@@ -16,7 +17,7 @@ test('one press from Today starts the scoring of the ewes; after it stand the mo
   page,
 }) => {
   const { due } = await ask<TodayView>(page, '/api/today');
-  const work = due.find((d) => d.does.includes('Score') && d.who.endsWith('ewes'));
+  const work = due.find((d) => d.does.includes('Score') && d.who !== null && whoText(d.who).endsWith('ewes'));
   const roster = await ask<RosterView>(page, '/api/roster');
   const ewes = roster.animals.filter((a) => work?.animalIds.includes(a.tag.animalId)).slice(0, 9);
   await page.goto(server.url);
@@ -54,7 +55,7 @@ test('one press from Today starts the scoring of the ewes; after it stand the mo
 
   // Who was scored is not asked for again; the rest of the flock still is.
   const after = await ask<TodayView>(page, '/api/today');
-  const left = after.due.find((d) => d.does.includes('Score') && d.who.endsWith('ewes'));
+  const left = after.due.find((d) => d.does.includes('Score') && d.who !== null && whoText(d.who).endsWith('ewes'));
   expect(left?.animalIds).toHaveLength((work?.animalIds.length ?? 0) - ewes.length);
 });
 

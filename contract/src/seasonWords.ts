@@ -1,6 +1,6 @@
 import { SPECIES_WORDS, type ConditionStage, type PlanStep, type quarterOf, type Species } from '@yaylak/core';
 import type { PlanFacts } from './season';
-import type { DueWork } from './today';
+import type { DueWho, DueWork } from './today';
 
 /** `Spring 2026`; a winter has two years: `Winter 2026–27`. */
 export const quarterText = ({ year, quarter }: ReturnType<typeof quarterOf>): string =>
@@ -54,6 +54,12 @@ export function stageWords(stage: ConditionStage, species: Species): string {
 
 const takesOn = (verb: string): boolean => / (to|of)$/.test(verb);
 
+/** To whom work is done: "31 ewes". */
+export const whoText = (who: DueWho): string =>
+  'called' in who
+    ? who.called
+    : `${who.count} ${who.words[who.count === 1 ? 0 : 1]}${who.of === undefined ? '' : ` of ${who.of}`}`;
+
 /** Work in a line: "Weigh, score and give White drench to 31 ewes". */
 export function workTitle({ does, who }: Pick<DueWork, 'does' | 'who'>): string {
   // What takes a "to" or an "of" comes last, so that the sentence runs on into whom.
@@ -64,5 +70,5 @@ export function workTitle({ does, who }: Pick<DueWork, 'does' | 'who'>): string 
   });
   const last = words.pop() ?? '';
   const all = words.length === 0 ? last : `${words.join(', ')} and ${last}`;
-  return who === '' ? all : `${all} ${who}`;
+  return who === null ? all : `${all} ${whoText(who)}`;
 }

@@ -10,13 +10,18 @@ import type { CarryingStepEntry } from './entries/carryingStep';
 import type { WithheldView } from './remedies';
 import type { TemplateFacts } from './stations';
 
+/** So many of a kind, "31 ewes", where one dam's, "6 kits of K-D16"; or one by its name. */
+export type DueWho =
+  | { readonly count: number; readonly words: readonly [one: string, many: string]; readonly of?: string }
+  | { readonly called: string };
+
 /** Work that is due: what is done to whom, why, in which window, and what one press starts. */
 export interface DueWork {
   readonly key: string;
   /** What is done, one verb each: "Weigh", "Score", "Give White drench to"; put together by `workTitle`. */
   readonly does: readonly string[];
-  /** "31 ewes". */
-  readonly who: string;
+  /** To whom; null where it is no work on animals. */
+  readonly who: DueWho | null;
   /** What asks for it, one line each: "8 week weight", "Lambing 2027: score before mating". */
   readonly why: readonly string[];
   readonly group: { readonly id: string; readonly name: string } | null;

@@ -1,4 +1,4 @@
-import type { DueWork } from '@yaylak/contract';
+import type { DueWho, DueWork } from '@yaylak/contract';
 import { fieldWord, groupOn, sharedWindow, windowStage, type AnimalFacts, type Day, type Window } from '@yaylak/core';
 import type { HoldingState } from '../book/holdingState';
 import { windowView } from '../common/views';
@@ -6,20 +6,34 @@ import { windowView } from '../common/views';
 /** Work that opens within so many days is shown. */
 export const AHEAD_DAYS = 7;
 
-/** A row of work, but for what is done. */
-export type Batch = Omit<DueWork, 'does' | 'job' | 'steps'>;
+/** One animal that is due by something. */
+export interface Due<What> {
+  readonly facts: AnimalFacts;
+  readonly what: What;
+  readonly window: Window;
+}
 
-/** Animals due by the same thing as one row of their group and sex. */
-export function batches(
+/** A row of work, but for what is done: who is due by what. */
+export interface Batch<What> extends Pick<DueWork, 'key' | 'group' | 'species' | 'animalIds' | 'window' | 'isOpen'> {
+  readonly what: What;
+  readonly who: DueWho;
+}
+
+/**
+ * Animals due by the same thing as one row of their group and sex.
+ * @param same what tells two things apart, where they are more than a word
+ */
+export function batches<What>(
   state: HoldingState,
-  due: readonly { readonly facts: AnimalFacts; readonly what: string; readonly window: Window }[],
+  due: readonly Due<What>[],
   today: Day,
-): Batch[] {
-  const rows = new Map<string, { what: string; facts: AnimalFacts[]; windows: Window[] }>();
+  same: (what: What) => string = String,
+): Batch<What>[] {
+  const rows = new Map<string, { readonly what: What; readonly facts: AnimalFacts[]; readonly windows: Window[] }>();
   for (const { facts, what, window } of due) {
     if (window.opens > today + AHEAD_DAYS) continue;
     const { species, sex } = facts.record;
-    const key = `${species} ${sex} ${groupOn(facts, today) ?? '-'} ${what}`;
+    const key = `${species} ${sex} ${groupOn(facts, today) ?? '-'} ${same(what)}`;
     const batch = rows.get(key) ?? { what, facts: [], windows: [] };
     rows.set(key, batch);
     batch.facts.push(facts);
@@ -31,12 +45,11 @@ export function batches(
     if (!window || !first) return [];
     const groupId = groupOn(first, today);
     const group = groupId === undefined ? undefined : state.groups.get(groupId);
-    const age = today - (first.record.bornOn ?? today);
     return [
       {
         key,
-        who: `${facts.length} ${fieldWord(first.record, age, facts.length > 1)}`,
-        why: [what],
+        what,
+        who: counted(first, facts.length, today),
         group: group ? { id: group.id, name: group.name } : null,
         species: first.record.species,
         animalIds: facts.map((f) => f.record.id),
@@ -45,4 +58,20 @@ export function batches(
       },
     ];
   });
+}
+
+/** What a row of work has of its batch. */
+export const rowOf = <What>({ who, group, species, animalIds, window, isOpen }: Batch<What>) => ({
+  who,
+  group,
+  species,
+  animalIds,
+  window,
+  isOpen,
+});
+
+/** So many of a kind, by the field word of the first. */
+export function counted({ record }: AnimalFacts, count: number, today: Day): DueWho {
+  const age = today - (record.bornOn ?? today);
+  return { count, words: [fieldWord(record, age), fieldWord(record, age, true)] };
 }

@@ -1,7 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { EVIDENCE_WAY_WORDS, SHIPPED_TEMPLATES, stepName, usualScoring, type DueWork } from '@yaylak/contract';
+import { EVIDENCE_WAY_WORDS, SHIPPED_TEMPLATES, stepName, usualScoring, whoText, type DueWork } from '@yaylak/contract';
 import {
-  fieldWord,
   groupOn,
   isByLitter,
   isoOf,
@@ -22,7 +21,7 @@ import { windowView } from '../common/views';
 import { MatingHistoryService } from '../mating/history.service';
 import { RemediesService } from '../remedies/remedies.service';
 import { SeasonService, type Laid } from '../season/season.service';
-import { AHEAD_DAYS, batches, type Batch } from './batches';
+import { AHEAD_DAYS, batches, counted, rowOf, type Batch, type Due } from './batches';
 import { mergeDue } from './merge';
 import { MarksDueService } from './marks.service';
 import { YoungDueService } from './young.service';
@@ -83,11 +82,12 @@ export class DueService {
       return next ? [{ facts, what: next.step, window: next.window }] : [];
     });
     return this.batched(due, today).map((batch) => ({
-      ...batch,
+      ...rowOf(batch),
       key: `weigh ${batch.key}`,
       does: ['Weigh'],
+      why: [batch.what],
       job: {
-        name: `${batch.who}, ${(batch.why[0] ?? '').toLowerCase()}`,
+        name: `${whoText(batch.who)}, ${batch.what.toLowerCase()}`,
         stations: ['weigh'],
         settings: { weigh: { method: 'scale' } },
         gates: [],
@@ -122,11 +122,12 @@ export class DueService {
       return isPlanned ? [] : [{ facts, what: 'usual scoring', window }];
     });
     return this.batched(due, today).map((batch) => ({
-      ...batch,
+      ...rowOf(batch),
       key: `score ${batch.key}`,
       does: ['Score'],
+      why: [batch.what],
       job: {
-        name: `${batch.who}, scoring`,
+        name: `${whoText(batch.who)}, scoring`,
         stations: ['score'],
         settings: { score: usualScoring('carrying') },
         gates: [],
@@ -140,14 +141,14 @@ export class DueService {
     const due = this.served(present).flatMap((facts) =>
       this.carrying.openTests(facts).flatMap((t) =>
         // Those it can tell of today come through by themselves; the others are a row of their own.
-        t.isUsed ? [{ facts, what: `${t.way}${t.early ? ' later' : ''}`, window: t.window }] : [],
+        t.isUsed ? [{ facts, what: { way: t.way, isLater: t.early !== undefined }, window: t.window }] : [],
       ),
     );
-    return this.batched(due, today).map((batch) => {
-      const way = (batch.why[0] ?? '').replace(' later', '') as TestWay;
-      const name = `${batch.who}, ${EVIDENCE_WAY_WORDS[way]}`;
+    return this.batched(due, today, ({ way, isLater }) => `${way} ${isLater}`).map((batch) => {
+      const { way } = batch.what;
+      const name = `${whoText(batch.who)}, ${EVIDENCE_WAY_WORDS[way]}`;
       return {
-        ...batch,
+        ...rowOf(batch),
         key: `test ${batch.key}`,
         does: [TEST_VERBS[way]],
         why: [`${EVIDENCE_WAY_WORDS[way]} of those served`],
@@ -173,18 +174,18 @@ export class DueService {
         .flatMap(({ step, window }) => (window.closes >= today - LATE_DAYS ? [{ facts, what: step, window }] : [])),
     );
     return this.batched(due, today).map((batch) => ({
-      ...batch,
+      ...rowOf(batch),
       key: `before birth ${batch.key}`,
-      does: [`${batch.why[0] ?? ''}:`],
+      does: [`${batch.what}:`],
       why: [`before ${batch.species ? SPECIES_WORDS[batch.species].birth : 'the birth'}`],
       job: null,
       steps: [],
-      writes: { type: 'carrying-step', step: batch.why[0] ?? '' },
+      writes: { type: 'carrying-step', step: batch.what },
     }));
   }
 
-  private batched(due: Parameters<typeof batches>[1], today: Day): Batch[] {
-    return batches(this.book.state, due, today);
+  private batched<What>(due: readonly Due<What>[], today: Day, same?: (what: What) => string): Batch<What>[] {
+    return batches(this.book.state, due, today, same);
   }
 
   private served(present: readonly AnimalFacts[]): AnimalFacts[] {
@@ -200,7 +201,7 @@ export class DueService {
         {
           key: `give ${d.key}`,
           does: [`Give ${d.product} to`],
-          who: heads(d.animalIds.length),
+          who: { count: d.animalIds.length, words: ['animal', 'animals'] },
           why: [`${d.nth === null ? 'yearly plan' : `dose ${d.nth}`}${d.done > 0 ? `, ${d.done} done` : ''}`],
           group: groupId === undefined || d.groupName === null ? null : { id: groupId, name: d.groupName },
           species: first?.record.species ?? null,
@@ -250,7 +251,6 @@ export class DueService {
     const animals = all.filter((f) => this.season.doneOn(laid, step, f) === undefined);
     if (all.length > 0 && animals.length === 0) return [];
     const done = all.length - animals.length;
-    const first = animals[0]?.record;
     const name = stepName(step, record.facts);
     const product = record.facts.doses?.[step.dose ?? -1]?.productId;
     const isScanned = this.book.state.settings(plan.species).tests.scan !== undefined;
@@ -262,8 +262,7 @@ export class DueService {
       {
         key: `${record.id} ${step.key}`,
         does: [verbOf(step, name, { isJob: job !== null, isScanned })],
-        who:
-          first && job ? `${animals.length} ${fieldWord(first, today - (first.bornOn ?? 0), animals.length > 1)}` : '',
+        who: animals[0] && job ? counted(animals[0], animals.length, today) : null,
         why: [
           `${record.facts.name}: ${name.charAt(0).toLowerCase()}${name.slice(1)}${done > 0 ? `, ${done} done` : ''}`,
         ],
@@ -278,8 +277,6 @@ export class DueService {
     ];
   }
 }
-
-const heads = (count: number): string => `${count} ${count === 1 ? 'animal' : 'animals'}`;
 
 /** What the race does for a step; nothing where it is no work at the race. */
 function jobOf(

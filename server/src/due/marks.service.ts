@@ -2,7 +2,6 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { DueWork } from '@yaylak/contract';
 import {
   addDays,
-  fieldWord,
   groupOn,
   markReading,
   raddleChange,
@@ -16,7 +15,7 @@ import {
 import { BookService } from '../book/book.service';
 import { calledAs, windowView } from '../common/views';
 import { isOpenStay } from '../mating/history.service';
-import { AHEAD_DAYS } from './batches';
+import { AHEAD_DAYS, counted } from './batches';
 
 /** What is due of males that run with females and tell by marks: reading them, and another colour each cycle. */
 @Injectable()
@@ -55,17 +54,21 @@ export class MarksDueService {
     // Read day by day, it is no news before its day.
     if (!window || window.opens > today) return [];
     const group = this.groupOf(stay);
-    const many = fieldWord(first.record, today - (first.record.bornOn ?? today), females.length > 1);
     return [
       {
         ...this.base(`read marks ${stay.entryId}`, male, stay, window, today),
         does: ['Read the marks of'],
-        who: `${females.length} ${many}`,
+        who: counted(first, females.length, today),
         why: [
           `${calledAs(male, today)}${isTeaser ? ', a teaser,' : ''} runs with them${readOn === undefined ? '' : `; read ${daysAgo(today - readOn)}`}`,
         ],
         animalIds: females.map((f) => f.record.id),
-        job: { name: `${group?.name ?? many}, marks read`, stations: ['raddle'], settings: {}, gates: [] },
+        job: {
+          name: group ? `${group.name}, marks read` : 'Marks read',
+          stations: ['raddle'],
+          settings: {},
+          gates: [],
+        },
       },
     ];
   }
@@ -79,7 +82,7 @@ export class MarksDueService {
       {
         ...this.base(`raddle ${stay.entryId}`, male, stay, window, today),
         does: ['Change the raddle of'],
-        who: calledAs(male, today),
+        who: { called: calledAs(male, today) },
         why: [`${raddle.colour} for ${today - raddle.since} days: who comes back shows both colours`],
         animalIds: [male.record.id],
         job: null,

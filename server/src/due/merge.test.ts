@@ -5,7 +5,7 @@ const work = (does: string, stations: string[], ids: string[], change: object = 
   ({
     key: does,
     does: [does],
-    who: `${ids.length} ewes`,
+    who: { count: ids.length, words: ['ewe', 'ewes'] },
     why: [does.toLowerCase()],
     group: { id: 'g', name: 'Flock' },
     species: 'sheep',
@@ -28,7 +28,7 @@ it('puts measuring on nearly the same animals into one job, in the order of the 
   ]);
   expect(one).toMatchObject({
     does: ['Score', 'Weigh'],
-    who: '11 ewes',
+    who: { count: 11, words: ['ewe', 'ewes'] },
     why: ['score', 'weigh'],
     job: { stations: ['weigh', 'score'] },
     window: { opens: '2026-11-10', closes: '2026-11-26' },

@@ -49,8 +49,7 @@ function joined(a: DueWork, b: DueWork): DueWork {
     ...a,
     key: `${a.key} + ${b.key}`,
     does: [...new Set([...a.does, ...b.does])],
-    who:
-      animalIds.length === larger.animalIds.length ? larger.who : larger.who.replace(/^\d+/, String(animalIds.length)),
+    who: larger.who && 'count' in larger.who ? { ...larger.who, count: animalIds.length } : larger.who,
     why: [...a.why, ...b.why],
     animalIds,
     window: {

@@ -1,21 +1,12 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { PEN_STAGE_WORDS, SHIPPED_TEMPLATES, type DueWork } from '@yaylak/contract';
-import {
-  addDays,
-  fieldWord,
-  isByLitter,
-  mainIdentifier,
-  SPECIES,
-  SPECIES_WORDS,
-  type Day,
-  type PenStage,
-} from '@yaylak/core';
+import { PEN_STAGE_WORDS, SHIPPED_TEMPLATES, type DueWho, type DueWork } from '@yaylak/contract';
+import { addDays, isByLitter, mainIdentifier, SPECIES, SPECIES_WORDS, type Day } from '@yaylak/core';
 import { GivenService } from '../births/given.service';
 import { BookService } from '../book/book.service';
 import { windowView } from '../common/views';
 import { LittersService } from '../rearing/litters.service';
 import { SeasonService } from '../season/season.service';
-import { batches } from './batches';
+import { batches, rowOf } from './batches';
 
 /** The first of two steps of weaning, before whom it is done to. */
 const OFF_THE_MILK = 'Off the milk:';
@@ -49,9 +40,10 @@ export class YoungDueService {
     const plan = SHIPPED_TEMPLATES.find((t) => t.id === 'newborn');
     return [
       ...batches(this.book.state, toHandle, today).map((batch): DueWork => ({
-        ...batch,
+        ...rowOf(batch),
         key: `handle ${batch.key}`,
         does: ['Weigh and tag the young of'],
+        why: ['first handling'],
         job: plan
           ? {
               name: `${batch.species ? SPECIES_WORDS[batch.species].young.unknown[1] : 'Young'}, first handling`,
@@ -63,9 +55,9 @@ export class YoungDueService {
         steps: [],
       })),
       ...batches(this.book.state, toMove, today).map((batch): DueWork => {
-        const stage = batch.why[0] as PenStage;
+        const stage = batch.what;
         return {
-          ...batch,
+          ...rowOf(batch),
           key: `pen ${batch.key}`,
           does: [`To the ${PEN_STAGE_WORDS[stage]}:`],
           why: ['with their young'],
@@ -88,10 +80,10 @@ export class YoungDueService {
       ),
     );
     return batches(this.book.state, ready, today).map((batch): DueWork => {
-      const isFirst = batch.why[0] === 'first';
+      const isFirst = batch.what === 'first';
       // No job of its own: put together with a weighing it would name others that are only weighed.
       return {
-        ...batch,
+        ...rowOf(batch),
         key: `wean ${batch.key}`,
         does: [isFirst ? OFF_THE_MILK : 'Wean'],
         why: ['of age to be weaned'],
@@ -113,7 +105,7 @@ export class YoungDueService {
         const base = { group: null, species, job: null, steps: [], isOpen: true };
         const how = this.litters.toWeigh(litter, this.litters.now(litter));
         const ready = byLitter ? this.litters.plans(litter).filter((p) => p.isReady) : [];
-        const count = (n: number): string => `${n} ${fieldWord({ species, sex: 'unknown' }, 0, n > 1)} of ${name}`;
+        const count = (n: number): DueWho => ({ count: n, words: SPECIES_WORDS[species].young.unknown, of: name });
         return [
           ...(how === undefined
             ? []

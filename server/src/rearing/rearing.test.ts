@@ -92,7 +92,7 @@ it('asks on Today for the weaning, and no more once it is done', async () => {
   const before = await due();
   expect(before.find((d) => d.at?.path.includes(doe))).toMatchObject({
     does: ['Wean'],
-    who: '2 kits of K-D01',
+    who: { count: 2, words: ['kit', 'kits'], of: 'K-D01' },
     why: ['1 later'],
     animalIds: kits.slice(0, 2),
   });

@@ -161,7 +161,7 @@ describe('what is due today', () => {
     // The ewes were never weighed: whoever comes to be scored is weighed as well.
     expect(work).toMatchObject({
       does: ['Score', 'Weigh'],
-      who: '2 ewes',
+      who: { count: 2, words: ['ewe', 'ewes'] },
       group: { name: 'Upland flock' },
       isOpen: true,
       job: { stations: ['weigh', 'score'], settings: { score: { stage: 'mating' } } },
@@ -180,7 +180,7 @@ describe('what is due today', () => {
     const doses = [{ name: 'Own vaccine', productId, daysBeforeBirth: 28 }];
     const made = await create(aPlan({ groupId: group, matingOn: '2026-07-27', wanted, doses }));
     const work = (await due()).find((d) => d.does.includes('Give Own vaccine to'));
-    expect(workTitle(work ?? { does: [], who: '' })).toBe(
+    expect(workTitle(work ?? { does: [], who: null })).toBe(
       'Scan, score, weigh, take blood and give Own vaccine to 2 ewes',
     );
     expect(work?.job).toMatchObject({

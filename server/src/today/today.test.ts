@@ -40,7 +40,12 @@ it('puts those due by one step into one row for their group, in a window of thei
   await t.post(move(a, top, '2026-10-02'), move(b, top, '2026-10-02'));
   const { due } = await today();
   const row = due.find((d) => d.group?.name === 'Top');
-  expect(row).toMatchObject({ why: ['8 week weight'], who: '2 ewe lambs', isOpen: true, species: 'sheep' });
+  expect(row).toMatchObject({
+    why: ['8 week weight'],
+    who: { count: 2, words: ['ewe lamb', 'ewe lambs'] },
+    isOpen: true,
+    species: 'sheep',
+  });
   expect(new Set(row?.animalIds)).toEqual(new Set([a, b]));
   // Opens with the first and closes with the first to close: 30 September + 49 and + 70.
   expect(row?.window).toMatchObject({ opens: '2026-11-18', closes: '2026-12-09' });

@@ -14,7 +14,7 @@ const due = (
 ): TodayView['due'][number] => ({
   key: who,
   does: ['Weigh'],
-  who,
+  who: who === '' ? null : { called: who },
   why: ['8 week weight'],
   group: { id: 'g1', name: 'Top paddock' },
   species: 'sheep',
