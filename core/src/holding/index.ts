@@ -1,6 +1,7 @@
 export * from './afterbirthOf';
 export * from './carryingOf';
 export * from './carryingState';
+export * from './doubtOf';
 export * from './femaleHistory';
 export * from './nearMale';
 export * from './openServices';

@@ -3,6 +3,7 @@ export * from './eligible';
 export * from './heats';
 export * from './males';
 export * from './marks';
+export * from './ofAge';
 export * from './pairs';
 export * from './ranWith';
 export * from './record';

@@ -1,6 +1,7 @@
 import { addDays, windowAfter, type Day, type Window } from '../calendar';
 import type { SpeciesSettings } from '../species';
 import type { Proportion } from '../statistics';
+import { isMaleGrown } from './ofAge';
 import { shareTaken, type Spell } from './services';
 
 /** Parts of a male looked at before the season. */
@@ -34,10 +35,9 @@ export const conceptionShare = (spells: readonly Spell[], maleId: string): Propo
 /** How many females a male of this age can serve. */
 export const capacityOf = (
   bornOn: Day | undefined,
-  { femalesPerMale, mating }: Pick<SpeciesSettings, 'femalesPerMale' | 'mating'>,
+  settings: Pick<SpeciesSettings, 'femalesPerMale' | 'mating'>,
   asOf: Day,
-): number =>
-  bornOn === undefined || asOf - bornOn >= mating.maleGrownDays ? femalesPerMale.grown : femalesPerMale.young;
+): number => settings.femalesPerMale[isMaleGrown(bornOn, settings, asOf) ? 'grown' : 'young'];
 
 const WEEK_DAYS = 7;
 
@@ -56,12 +56,9 @@ export function restsUntil(serviceDays: readonly Day[], perWeek: number, asOf: D
 /** How many services a week a male of this age may do. */
 export const servicesPerWeekOf = (
   bornOn: Day | undefined,
-  { mating }: Pick<SpeciesSettings, 'mating'>,
+  settings: Pick<SpeciesSettings, 'mating'>,
   asOf: Day,
-): number =>
-  bornOn === undefined || asOf - bornOn >= mating.maleGrownDays
-    ? mating.maleServicesPerWeek
-    : mating.maleServicesPerWeek / 2;
+): number => settings.mating.maleServicesPerWeek / (isMaleGrown(bornOn, settings, asOf) ? 1 : 2);
 
 /** When a young male is to be parted from the females. */
 export const partingWindow = (bornOn: Day, { mating }: Pick<SpeciesSettings, 'mating'>): Window => {

@@ -1,3 +1,4 @@
+export * from './birthSeasons';
 export * from './byLitter';
 export * from './compareLitters';
 export * from './feedGain';

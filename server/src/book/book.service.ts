@@ -15,12 +15,12 @@ import {
   checkEntry,
   checkJob,
   dayOf,
-  doubtReading,
+  doubtOf,
   factLists,
   mainIdentifier,
-  readingBefore,
   type AnimalFacts,
   type AnimalRecord,
+  type ReadingDoubt,
   type Refusal,
 } from '@yaylak/core';
 import { Clock } from '../common/clock';
@@ -329,12 +329,15 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
     return factLists(facts).reduce((s, l) => s + l.length, 0);
   }
 
-  private doubtOf(entry: Extract<AnimalEntry, { type: 'weight' }>): ReturnType<typeof doubtReading> {
+  private doubtOf(entry: Extract<AnimalEntry, { type: 'weight' }>): ReadingDoubt | undefined {
     const facts = this.state.animals.get(entry.animalId);
     if (!facts) return undefined;
-    const on = dayOf(entry.on);
-    const before = readingBefore(facts.weights, on);
-    return doubtReading(before, { on, kg: entry.kg, method: entry.method }, this.state.settings(facts.record.species));
+    const { kg, method, writtenBy: by } = entry;
+    return doubtOf(
+      facts,
+      { on: dayOf(entry.on), kg, method, by },
+      { biases: () => this.state.tapeBiases, settings: this.state.settings(facts.record.species) },
+    );
   }
 
   private refused(id: string, refusal: Refusal): EntryAnswer {

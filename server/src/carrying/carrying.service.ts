@@ -12,6 +12,7 @@ import {
   groupOn,
   inYoungBy,
   inYoungCurve,
+  isFemaleOfAge,
   isoOf,
   isPresent,
   matingSeasons,
@@ -164,13 +165,12 @@ export class CarryingService {
    * nobody was in a group, those that were served.
    */
   private readBase(species: Species, season: MatingSeason, served: ReadonlySet<AnimalFacts>): AnimalFacts[] {
-    const { femaleFirstMatingDays } = this.book.state.settings(species);
+    const settings = this.book.state.settings(species);
     const groups = new Set([...served].flatMap((f) => groupOn(f, season.from) ?? []));
     return this.history.females(species).filter((f) => {
       if (served.has(f)) return true;
-      const { bornOn } = f.record;
       const wasHere = (f.arrivedOn ?? season.from) <= season.from && isPresent(f, season.from);
-      const wasOfAge = bornOn === undefined || season.from - bornOn >= femaleFirstMatingDays;
+      const wasOfAge = isFemaleOfAge(f.record.bornOn, settings, season.from);
       const groupId = groupOn(f, season.from);
       return wasHere && wasOfAge && groupId !== undefined && groups.has(groupId);
     });

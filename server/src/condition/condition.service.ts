@@ -9,13 +9,14 @@ import type {
   WayView,
 } from '@yaylak/contract';
 import {
-  completedMonths,
   addDays,
   aimFor,
+  completedMonths,
   conditionOfGroup,
   dayOf,
   femaleKind,
   groupOn,
+  isFemaleOfAge,
   isoOf,
   mobFor,
   noResponse,
@@ -118,14 +119,11 @@ export class ConditionService {
 
   /** Females old enough for a first mating; one whose birth is not known is taken to be. */
   private oldEnough(species: ConditionQuery['species'], today: Day): AnimalFacts[] {
-    const { femaleFirstMatingDays } = this.book.state.settings(species);
+    const settings = this.book.state.settings(species);
     return this.book.state
       .present(today)
       .filter(
-        ({ record: r }) =>
-          r.species === species &&
-          r.sex === 'female' &&
-          (r.bornOn === undefined || today - r.bornOn >= femaleFirstMatingDays),
+        ({ record: r }) => r.species === species && r.sex === 'female' && isFemaleOfAge(r.bornOn, settings, today),
       );
   }
 

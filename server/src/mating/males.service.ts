@@ -14,6 +14,9 @@ import {
   failedParts,
   groupOn,
   holdsMaleBack,
+  isFemaleOfAge,
+  isMaleGrown,
+  isMaleOfAge,
   isoOf,
   kinshipTable,
   maleReadiness,
@@ -55,10 +58,10 @@ export class MalesService {
    */
   inUse(species: Species): AnimalFacts[] {
     const today = this.clock.today();
-    const { mating } = this.book.state.settings(species);
+    const settings = this.book.state.settings(species);
     return this.ofAge(species).filter((f) => {
       const { id, bornOn } = f.record;
-      const isGrown = bornOn === undefined || today - bornOn >= mating.maleGrownDays;
+      const isGrown = isMaleGrown(bornOn, settings, today);
       const isKnown = f.maleChecks.length + f.stays.length > 0 || f.choices.at(-1)?.decision === 'keep';
       return isGrown || isKnown || (this.book.state.youngByParent.get(id)?.size ?? 0) > 0;
     });
@@ -67,13 +70,10 @@ export class MalesService {
   /** Males old enough to be used, oldest first. */
   ofAge(species: Species): AnimalFacts[] {
     const today = this.clock.today();
-    const { maleFirstDays } = this.book.state.settings(species).mating;
+    const settings = this.book.state.settings(species);
     return this.book.state
       .present(today)
-      .filter(
-        ({ record: r }) =>
-          r.species === species && r.sex === 'male' && (r.bornOn === undefined || today - r.bornOn >= maleFirstDays),
-      )
+      .filter(({ record: r }) => r.species === species && r.sex === 'male' && isMaleOfAge(r.bornOn, settings, today))
       .sort((a, b) => (a.record.bornOn ?? 0) - (b.record.bornOn ?? 0));
   }
 
@@ -102,7 +102,7 @@ export class MalesService {
     const check = facts.maleChecks.at(-1);
     const failed = check ? failedParts(check.grades) : [];
     const settings = this.book.state.settings(record.species);
-    const isGrown = record.bornOn === undefined || today - record.bornOn >= settings.mating.maleGrownDays;
+    const isGrown = isMaleGrown(record.bornOn, settings, today);
     return maleReadiness(
       {
         bornOn: record.bornOn,
@@ -123,14 +123,11 @@ export class MalesService {
   /** Females that may be mated by age, ready or not. */
   femalesOfAge(species: Species): AnimalFacts[] {
     const today = this.clock.today();
-    const { femaleFirstMatingDays } = this.book.state.settings(species);
+    const settings = this.book.state.settings(species);
     return this.book.state
       .present(today)
       .filter(
-        ({ record: r }) =>
-          r.species === species &&
-          r.sex === 'female' &&
-          (r.bornOn === undefined || today - r.bornOn >= femaleFirstMatingDays),
+        ({ record: r }) => r.species === species && r.sex === 'female' && isFemaleOfAge(r.bornOn, settings, today),
       );
   }
 
@@ -165,7 +162,7 @@ export class MalesService {
         const groupId = groupOn(facts, today);
         if (sex !== 'male' || bornOn === undefined || groupId === undefined || !withFemales.has(groupId)) return [];
         // A grown male is where he is on purpose.
-        if (today - bornOn >= settings.mating.maleFirstDays) return [];
+        if (isMaleOfAge(bornOn, settings, today)) return [];
         const window = partingWindow(bornOn, settings);
         if (window.opens > today + AHEAD_DAYS) return [];
         const stage = windowStage(window, today);

@@ -1,15 +1,17 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { HeatToServe, MatingQuery, MatingRecordView, MatingView, PartingDue, PartingView } from '@yaylak/contract';
 import {
+  addDays,
   conceptionShare,
   dayOf,
   groupOn,
+  isFemaleOfAge,
   isoMoment,
   isoOf,
   pairRecords,
   quarterRecords,
-  SPECIES,
   sireRecords,
+  SPECIES,
   type AnimalFacts,
   type Species,
 } from '@yaylak/core';
@@ -157,14 +159,12 @@ export class MatingService {
   /** Females of age, and those that will be within two months. */
   private comingUp(species: Species): AnimalFacts[] {
     const today = this.clock.today();
-    const { femaleFirstMatingDays } = this.book.state.settings(species);
+    const settings = this.book.state.settings(species);
+    const soon = addDays(today, 60);
     return this.book.state
       .present(today)
       .filter(
-        ({ record: r }) =>
-          r.species === species &&
-          r.sex === 'female' &&
-          (r.bornOn === undefined || today - r.bornOn >= femaleFirstMatingDays - 60),
+        ({ record: r }) => r.species === species && r.sex === 'female' && isFemaleOfAge(r.bornOn, settings, soon),
       );
   }
 

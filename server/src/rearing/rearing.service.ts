@@ -2,9 +2,10 @@ import { Inject, Injectable } from '@nestjs/common';
 import { CAUSE_WORDS, type LossCluster, type LossView, type RearingView, type SeasonTallyView } from '@yaylak/contract';
 import {
   addDays,
+  birthSeasons,
   bySpecies,
-  dayOf,
   countedAt,
+  dayOf,
   isByLitter,
   isoOf,
   lossClusters,
@@ -29,8 +30,6 @@ import { LittersService } from './litters.service';
 const TOLD_DAYS = 550;
 const LOSSES = 60;
 const NUMBERS = 20;
-/** Births further apart than this are of two seasons. */
-const SEASON_GAP_DAYS = 45;
 const SEASONS = 4;
 
 interface OneBirth {
@@ -130,14 +129,7 @@ export class RearingService {
   /** Seasons of births, the latest first: what was scanned, born and reared of the females that were put to the male. */
   private seasons(species: Species): SeasonTallyView[] {
     const today = this.clock.today();
-    const seasons: { from: Day; to: Day; births: OneBirth[] }[] = [];
-    for (const one of this.births(species, addDays(today, -SEASONS * 365))) {
-      const last = seasons.at(-1);
-      if (last && one.birth.on - last.to <= SEASON_GAP_DAYS) {
-        last.to = one.birth.on;
-        last.births.push(one);
-      } else seasons.push({ from: one.birth.on, to: one.birth.on, births: [one] });
-    }
+    const seasons = birthSeasons(this.births(species, addDays(today, -SEASONS * 365)));
     return seasons
       .slice(-SEASONS)
       .reverse()

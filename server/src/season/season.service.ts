@@ -2,6 +2,8 @@ import { Inject, Injectable } from '@nestjs/common';
 import { planOf, type HappenedView, type PlanView, type SeasonView } from '@yaylak/contract';
 import {
   groupOn,
+  isFemaleOfAge,
+  isMaleGrown,
   isoOf,
   isPresent,
   layOut,
@@ -113,12 +115,12 @@ export class SeasonService {
 
   private findFemales({ species, groupId, matingOn }: YearPlan, today: Day): AnimalFacts[] {
     const on = Math.min(matingOn, today) as Day;
-    const { femaleFirstMatingDays } = this.book.state.settings(species);
+    const settings = this.book.state.settings(species);
     return [...this.book.state.animals.values()].filter((f) => {
       const { species: own, sex, bornOn } = f.record;
       if (own !== species || sex !== 'female' || !isPresent(f, on) || (f.arrivedOn ?? on) > on) return false;
       if (groupId !== undefined) return groupOn(f, on) === groupId;
-      return bornOn === undefined || matingOn - bornOn >= femaleFirstMatingDays;
+      return isFemaleOfAge(bornOn, settings, matingOn);
     });
   }
 
@@ -158,9 +160,9 @@ export class SeasonService {
 
   private males(species: Species, on: Day): PlanView['males'] {
     const counts = { grown: 0, young: 0 };
-    const { maleFirstDays, maleGrownDays } = this.book.state.settings(species).mating;
-    for (const { record } of this.malesHere(species, on, maleFirstDays)) {
-      if (record.bornOn === undefined || on - record.bornOn >= maleGrownDays) counts.grown++;
+    const settings = this.book.state.settings(species);
+    for (const { record } of this.malesHere(species, on, settings.mating.maleFirstDays)) {
+      if (isMaleGrown(record.bornOn, settings, on)) counts.grown++;
       else counts.young++;
     }
     return counts;

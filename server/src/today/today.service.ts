@@ -11,10 +11,11 @@ import type {
 } from '@yaylak/contract';
 import {
   addDays,
-  doubtReading,
+  doubtOf,
   groupOn,
   isoMoment,
   isoOf,
+  plannedBlocks,
   SPECIES,
   SPECIES_WORDS,
   yearBandBlocks,
@@ -139,28 +140,19 @@ export class TodayService {
     return { year, today: isoOf(today), lanes };
   }
 
-  /** What the plans want of a species in a year: mating, carrying, births, and rearing to the weaning. */
+  /** What the plans want of a species in a year. */
   private planned(species: Species, year: number): PlannedBlock[] {
-    return this.season.laid().flatMap(({ record, plan, steps }) => {
-      if (plan.species !== species) return [];
-      const block = (kind: PlannedBlock['kind'], from: Day, to: Day): PlannedBlock[] =>
-        from <= to && yearOf(to) >= year && yearOf(from) <= year
-          ? [{ kind, from: isoOf(from), to: isoOf(to), planId: record.id, name: record.facts.name }]
-          : [];
-      return steps.flatMap((mating) => {
-        if (mating.kind !== 'mating') return [];
-        const own = (kind: string) => steps.find((s) => s.kind === kind && s.litter === mating.litter);
-        const births = own('births');
-        const weaning = own('weaning');
-        if (!births || !weaning) return [];
-        return [
-          ...block('mating', mating.window.opens, mating.window.closes),
-          ...block('carrying', addDays(mating.window.closes, 1), addDays(births.window.opens, -1)),
-          ...block('births', births.window.opens, births.window.bestTo),
-          ...block('rearing', addDays(births.window.bestTo, 1), weaning.window.bestTo),
-        ];
-      });
-    });
+    return this.season
+      .laid()
+      .flatMap(({ record, plan, steps }) =>
+        plan.species !== species
+          ? []
+          : plannedBlocks(steps).flatMap(({ kind, from, to }) =>
+              yearOf(to) >= year && yearOf(from) <= year
+                ? [{ kind, from: isoOf(from), to: isoOf(to), planId: record.id, name: record.facts.name }]
+                : [],
+            ),
+      );
   }
 
   private notGrowing(rows: readonly NotGrowing[], today: Day): NotGrowingView[] {
@@ -192,16 +184,11 @@ export class TodayService {
     for (const facts of present) {
       const { record } = facts;
       const settings = this.book.state.settings(record.species);
-      const daily = this.book.state.daily(facts);
       if (record.sex === 'unknown' && record.bornOn === undefined)
         list.push({ kind: 'unknown-animal', tag: tagView(facts, today), on: isoOf(facts.arrivedOn ?? today) });
       facts.weights.forEach((w) => {
         if (today - w.on > DOUBT_DAYS) return;
-        const doubt = doubtReading(
-          daily.findLast((r) => r.on < w.on),
-          w,
-          settings,
-        );
+        const doubt = doubtOf(facts, w, { biases: () => this.book.state.tapeBiases, settings });
         if (doubt)
           list.push({
             kind: 'doubtful-weight',

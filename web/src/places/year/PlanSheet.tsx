@@ -5,6 +5,7 @@ import {
   dayOf,
   FLUSHING_SCHOOLS,
   flushingSchoolOf,
+  isFemaleOfAge,
   isoOf,
   matingFor,
   parseDay,
@@ -96,7 +97,7 @@ export function PlanSheet({ view, onClose, onKept }: Props) {
       a.species === species &&
       a.sex === 'female' &&
       (form.groupId === '' || a.groupId === form.groupId) &&
-      (a.bornOn === null || dayOf(holding.today) - dayOf(a.bornOn) >= settings.femaleFirstMatingDays),
+      isFemaleOfAge(a.bornOn === null ? undefined : dayOf(a.bornOn), settings, dayOf(holding.today)),
   ).length;
   const females = form.females === '' ? inBook : Number(form.females);
   const flushing = form.flushing === '' ? flushingSchoolOf(settings.season.flushingBefore) : form.flushing;

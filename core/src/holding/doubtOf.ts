@@ -1,0 +1,24 @@
+import { dailyWeights, type AnimalFacts, type WeightFact } from '../book';
+import { correctedKg, doubtReading, isGuess, type ReadingDoubt, type ScaleBias } from '../growth';
+import type { SpeciesSettings } from '../species';
+
+const NONE: ReadonlyMap<string, ScaleBias> = new Map();
+
+interface DoubtContext {
+  /** By `biasKey`; asked only where a tape or an eye is among the animal's readings, as they are dear to keep up. */
+  readonly biases: () => ReadonlyMap<string, ScaleBias>;
+  readonly settings: SpeciesSettings;
+}
+
+/** A doubt about a weight beside the animal's own before it (see `doubtReading`), a tape and an eye set right in both. */
+export function doubtOf(
+  facts: AnimalFacts,
+  weight: Pick<WeightFact, 'on' | 'kg' | 'method' | 'by'>,
+  { biases, settings }: DoubtContext,
+): ReadingDoubt | undefined {
+  const isGuessed = isGuess(weight.method) || facts.weights.some((w) => isGuess(w.method));
+  const known = isGuessed ? biases() : NONE;
+  const before = dailyWeights(facts, known).findLast((r) => r.on < weight.on);
+  const kg = correctedKg({ ...weight, species: facts.record.species }, known) ?? weight.kg;
+  return doubtReading(before, { on: weight.on, kg, method: weight.method }, settings);
+}
