@@ -227,12 +227,12 @@ async function fill(orm) {
       plain,
     );
     for (const type of new Set(rows.map((e) => e.type))) {
-      const { entity, columns } = ENTRY_TABLES[type];
+      const { name, columns } = ENTRY_TABLES[type];
       const own = plain.filter((e) => e.type === type);
       const used = Object.entries(columns).filter(([name]) =>
         own.some((e) => e[name] !== undefined && e[name] !== null),
       );
-      await insert(entity.meta.tableName, [['id', 'entry_id'], ...used], own);
+      await insert(name, [['id', 'entry_id'], ...used], own);
     }
     rows = [];
   };

@@ -74,8 +74,11 @@ async function postAll(book, entries, size = 1000) {
     if (bad) throw new Error(bad.message);
   }
 }
-/** The same rows into tables of the same form, with their keys and indexes, a thousand a transaction: what the file itself takes. */
-async function rawInserts(orm, weights) {
+/**
+ * Tables of the same form, with their keys and indexes, and how rows are put into them a thousand a transaction: what the
+ * file itself takes.
+ */
+async function floorTables(orm) {
   const c = orm.em.getConnection();
   const forms = await c.execute(
     "select type, sql from sqlite_master where tbl_name in ('entry', 'weight_entry') and sql is not null order by type desc",
@@ -88,21 +91,27 @@ async function rawInserts(orm, weights) {
   for (const { sql } of forms) await c.execute(own(sql));
   const cells = (n, from = 0) =>
     Array.from({ length: n }, (_, i) => `json_extract(value, '$[${i + from}]')`).join(', ');
-  for (let i = 0; i < weights.length; i += 1000) {
-    const rows = weights
-      .slice(i, i + 1000)
-      .map((w, k) => [w.id, i + k, w.type, w.animalId, w.on, w.writtenAt, w.writtenBy, w.source, w.kg, w.method]);
-    await orm.em.fork().transactional(async (em) => {
-      const run = (sql) => em.getConnection().execute(sql, [JSON.stringify(rows)], 'run', em.getTransactionContext());
-      await run(`insert into floor_entry (id, seq, type, animal_id, happened_on, written_at, written_by, source)
-        select ${cells(8)} from json_each(?)`);
-      await run(`insert into floor_weight_entry (entry_id, kg, method)
-        select ${cells(1)}, ${cells(2, 8)} from json_each(?)`);
-    });
-  }
-  return async () => {
-    await c.execute('drop table floor_weight_entry');
-    await c.execute('drop table floor_entry');
+  let seq = 0;
+  return {
+    insert: async (weights) => {
+      for (let i = 0; i < weights.length; i += 1000) {
+        const rows = weights
+          .slice(i, i + 1000)
+          .map((w) => [w.id, seq++, w.type, w.animalId, w.on, w.writtenAt, w.writtenBy, w.source, w.kg, w.method]);
+        await orm.em.fork().transactional(async (em) => {
+          const run = (sql) =>
+            em.getConnection().execute(sql, [JSON.stringify(rows)], 'run', em.getTransactionContext());
+          await run(`insert into floor_entry (id, seq, type, animal_id, happened_on, written_at, written_by, source)
+            select ${cells(8)} from json_each(?)`);
+          await run(`insert into floor_weight_entry (entry_id, kg, method)
+            select ${cells(1)}, ${cells(2, 8)} from json_each(?)`);
+        });
+      }
+    },
+    drop: async () => {
+      await c.execute('drop table floor_weight_entry');
+      await c.execute('drop table floor_entry');
+    },
   };
 }
 const YOUNG = 10_000;
@@ -140,7 +149,9 @@ await withApp(async ({ app, orm, book }) => {
     ),
   );
   const importing = await seconds(() => postAll(book, weights), 1);
-  const raw = await seconds(() => rawInserts(orm, weights), 1);
+  const floor = await floorTables(orm);
+  const raw = await seconds(() => floor.insert(weights), 1);
+  await floor.drop();
   report(
     'import of 100,000 weights',
     `${importing.toFixed(1)} s`,
@@ -189,7 +200,9 @@ await withApp(async ({ app, orm, book }) => {
   report('next page of them', inMs(paging), `${inMs(bare)} bare query`, paging / bare);
   const one = weight(young[7], '2026-11-21', 41);
   const posting = await seconds(() => postAll(book, [{ ...one, id: v7() }]), 20);
-  const rawOne = await seconds(() => rawInserts(orm, [one]), 20);
+  const floorOne = await floorTables(orm);
+  const rawOne = await seconds(() => floorOne.insert([{ ...one, id: v7() }]), 20);
+  await floorOne.drop();
   report('one posted weight', inMs(posting), `${inMs(rawOne)} raw, same tables`, posting / rawOne);
   report('memory with 112,000 entries', `${Math.round(process.memoryUsage().rss / 1e6)} MB`, '', NaN);
 });
