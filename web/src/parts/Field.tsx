@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { ReactNode, Ref } from 'react';
 import { FieldError, Input, Label, Text, TextField, type TextFieldProps } from 'react-aria-components';
 import styled from 'styled-components';
 import { colour, radius, space, touch } from '../theme/tokens';
@@ -10,16 +10,17 @@ interface Props extends TextFieldProps {
   readonly placeholder?: string;
   /** Where a heading over it says the same. */
   readonly isLabelHidden?: boolean;
+  readonly inputRef?: Ref<HTMLInputElement>;
 }
 
 /** A field with its label, its hint and what is wrong with it. */
-export function Field({ label, hint, error, placeholder, isLabelHidden = false, ...props }: Props) {
+export function Field({ label, hint, error, placeholder, isLabelHidden = false, inputRef, ...props }: Props) {
   return (
     <Box {...props} {...(isLabelHidden ? { 'aria-label': label } : {})} isInvalid={error !== undefined}>
       {isLabelHidden ? null : <Label>{label}</Label>}
-      <FieldInput {...(placeholder === undefined ? {} : { placeholder })} />
+      <FieldInput ref={inputRef} {...(placeholder === undefined ? {} : { placeholder })} />
       {hint ? <Text slot="description">{hint}</Text> : null}
-      <FieldError>{error}</FieldError>
+      <FieldError>{error === undefined ? null : <span role="alert">{error}</span>}</FieldError>
     </Box>
   );
 }

@@ -1,3 +1,4 @@
+import { IdentifierEntry } from '@yaylak/contract';
 import {
   EARS,
   IDENTIFIER_KINDS,
@@ -8,12 +9,12 @@ import {
   type TagColour,
   type TagShape,
 } from '@yaylak/core';
-import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { EntryForm } from '../../parts/form/EntryForm';
+import { FormChoice, FormField } from '../../parts/form/fields';
+import { useEntryForm } from '../../parts/form/useEntryForm';
 import { Row, Stack } from '../../parts/Panel';
-import { useWrite } from '../../parts/useWrite';
-import { Problem } from './SelectionBar';
 
 interface Props {
   readonly animalId: string;
@@ -21,74 +22,55 @@ interface Props {
   readonly onDone: () => void;
 }
 
+interface Typed {
+  readonly kind: IdentifierKind;
+  readonly text: string;
+  readonly colour: TagColour;
+  readonly ear: Ear | '';
+  readonly shape: TagShape | '';
+}
+
+const same = <T extends string>(values: readonly T[]): (readonly [T, string])[] => values.map((v) => [v, v] as const);
+
 /** Fits an identifier today. */
 export function FitForm({ animalId, today, onDone }: Props) {
-  const [kind, setKind] = useState<IdentifierKind>('visual');
-  const [text, setText] = useState('');
-  const [colour, setColour] = useState<TagColour>('yellow');
-  const [ear, setEar] = useState<Ear | ''>('');
-  const [shape, setShape] = useState<TagShape | ''>('');
-  const [problem, setProblem] = useState<string>();
-  const write = useWrite();
-  const fit = async (): Promise<void> => {
-    const refused = await write(
-      [
-        {
-          type: 'identifier',
-          animalId,
-          on: today,
-          kind,
-          text: text.trim(),
-          ...(kind === 'visual' ? { colour } : {}),
-          ...(kind === 'name' || ear === '' ? {} : { ear }),
-          ...(kind === 'visual' && shape !== '' ? { shape } : {}),
-        },
-      ],
-      `Fitted ${text.trim()}`,
-    );
-    setProblem(refused.join(' ') || undefined);
-    if (refused.length === 0) onDone();
-  };
+  const asked = useEntryForm<Typed>({
+    of: IdentifierEntry,
+    start: { kind: 'visual', text: '', colour: 'yellow', ear: '', shape: '' },
+    read: ({ kind, text, colour, ear, shape }) => ({
+      type: 'identifier',
+      animalId,
+      on: today,
+      kind,
+      text: text.trim(),
+      ...(kind === 'visual' ? { colour } : {}),
+      ...(kind === 'name' || ear === '' ? {} : { ear }),
+      ...(kind === 'visual' && shape !== '' ? { shape } : {}),
+    }),
+    words: { text: 'Type what stands on it.' },
+  });
+  const kind = useWatch({ control: asked.form.control, name: 'kind' });
   return (
-    <form
-      style={{ marginTop: 8 }}
-      onSubmit={(e) => {
-        e.preventDefault();
-        void fit();
-      }}
-    >
-      <Stack $gap={2}>
+    <Stack $gap={2} style={{ marginTop: 8 }}>
+      <EntryForm
+        {...asked}
+        done={({ text }) => `Fitted ${text.trim()}`}
+        onDone={onDone}
+        submit="Fit it"
+        more={<Button onPress={onDone}>Not now</Button>}
+      >
         <Row>
-          <Choice label="Kind" value={kind} options={IDENTIFIER_KINDS.map((k) => [k, k])} onChange={setKind} />
+          <FormChoice name="kind" label="Kind" options={same(IDENTIFIER_KINDS)} />
           {kind === 'visual' ? (
             <>
-              <Choice label="Colour" value={colour} options={TAG_COLOURS.map((c) => [c, c])} onChange={setColour} />
-              <Choice
-                label="Shape"
-                value={shape}
-                options={[['', 'not said'], ...TAG_SHAPES.map((s) => [s, s] as const)]}
-                onChange={setShape}
-              />
+              <FormChoice name="colour" label="Colour" options={same(TAG_COLOURS)} />
+              <FormChoice name="shape" label="Shape" options={[['', 'not said'], ...same(TAG_SHAPES)]} />
             </>
           ) : null}
-          {kind === 'name' ? null : (
-            <Choice
-              label="Ear"
-              value={ear}
-              options={[['', 'not said'], ...EARS.map((e) => [e, e] as const)]}
-              onChange={setEar}
-            />
-          )}
+          {kind === 'name' ? null : <FormChoice name="ear" label="Ear" options={[['', 'not said'], ...same(EARS)]} />}
         </Row>
-        <Field label="Number or name" value={text} onChange={setText} autoFocus />
-        {problem ? <Problem role="alert">{problem}</Problem> : null}
-        <Row>
-          <Button type="submit" kind="main" isDisabled={text.trim() === ''}>
-            Fit it
-          </Button>
-          <Button onPress={onDone}>Not now</Button>
-        </Row>
-      </Stack>
-    </form>
+        <FormField name="text" label="Number or name" autoFocus />
+      </EntryForm>
+    </Stack>
   );
 }

@@ -1,13 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
-import type { PedigreeView, TagView } from '@yaylak/contract';
+import { GeneTestEntry, type PedigreeView, type TagView } from '@yaylak/contract';
 import { GENE_RESULTS, type GeneResult } from '@yaylak/core';
-import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { holdingQuery } from '../../api/queries';
-import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { EntryForm } from '../../parts/form/EntryForm';
+import { FormChoice, FormField } from '../../parts/form/fields';
+import { useEntryForm } from '../../parts/form/useEntryForm';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
-import { useWrite } from '../../parts/useWrite';
 
 interface Props {
   readonly tag: TagView;
@@ -25,71 +25,62 @@ const GENE_RESULT_WORDS: Readonly<Record<GeneResult, string>> = {
   unaffected: 'not affected',
 };
 
-/** What a laboratory said of a recessive disorder. */
-export function GeneTestSheet({ tag, view, onClose }: Props) {
-  const write = useWrite();
+interface Typed {
+  readonly chosen: string;
+  readonly gene: string;
+  readonly result: GeneResult;
+  readonly laboratory: string;
+  readonly on: string;
+}
+
+/** What a laboratory said of a recessive disorder; opened once the day is known. */
+export function GeneTestSheet(props: Props) {
   const { data: holding } = useQuery(holdingQuery);
-  const [chosen, setChosen] = useState(view.genes[0] ?? ANOTHER);
-  const [typed, setTyped] = useState('');
-  const gene = chosen === ANOTHER ? typed : chosen;
-  const [result, setResult] = useState<GeneResult>('free');
-  const [laboratory, setLaboratory] = useState('');
-  const [typedOn, setOn] = useState<string>();
-  const [problem, setProblem] = useState<string>();
-  // The holding may be read after the sheet is opened: today is filled in whenever it comes, until a day is typed.
-  const on = typedOn ?? holding?.today ?? '';
-  const submit = async (): Promise<void> => {
-    if (gene.trim() === '') return setProblem('Disorder: type which one was tested.');
-    if (on === '') return setProblem('On: give the day it was tested.');
-    const refused = await write(
-      [
-        {
-          type: 'gene-test',
-          animalId: tag.animalId,
-          on,
-          gene: gene.trim(),
-          result,
-          ...(laboratory.trim() === '' ? {} : { laboratory: laboratory.trim() }),
-        },
-      ],
-      `Wrote down the test of ${tag.text}`,
-    );
-    if (refused.length > 0) return setProblem(refused.join(' '));
-    onClose();
-  };
+  return holding ? <GeneTestForm {...props} today={holding.today} /> : null;
+}
+
+function GeneTestForm({ tag, view, onClose, today }: Props & { readonly today: string }) {
+  const asked = useEntryForm<Typed>({
+    of: GeneTestEntry,
+    start: { chosen: view.genes[0] ?? ANOTHER, gene: '', result: 'free', laboratory: '', on: today },
+    read: ({ chosen, gene, result, laboratory, on }) => ({
+      type: 'gene-test',
+      animalId: tag.animalId,
+      on,
+      gene: (chosen === ANOTHER ? gene : chosen).trim(),
+      result,
+      ...(laboratory.trim() === '' ? {} : { laboratory: laboratory.trim() }),
+    }),
+    words: { gene: 'Type which disorder was tested, in up to 40 letters.', on: 'Give the day it was tested.' },
+  });
+  const chosen = useWatch({ control: asked.form.control, name: 'chosen' });
   return (
     <Sheet title={`Gene test of ${tag.name ?? tag.text}`} isOpen onClose={onClose}>
-      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-        {view.genes.length > 0 ? (
-          <Choice
-            label="Disorder"
-            value={chosen}
-            options={[...view.genes.map((g): [string, string] => [g, g]), [ANOTHER, 'another']]}
-            onChange={setChosen}
+      <EntryForm {...asked} done={() => `Wrote down the test of ${tag.text}`} onDone={onClose}>
+        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+          {view.genes.length > 0 ? (
+            <FormChoice
+              name="chosen"
+              label="Disorder"
+              options={[...view.genes.map((g) => [g, g] as const), [ANOTHER, 'another']]}
+            />
+          ) : null}
+          {chosen === ANOTHER ? <FormField name="gene" label="Name of the disorder" autoFocus /> : null}
+          <FormChoice
+            name="result"
+            label="Result"
+            options={GENE_RESULTS.map((r) => [r, GENE_RESULT_WORDS[r]] as const)}
           />
-        ) : null}
-        {chosen === ANOTHER ? <Field label="Name of the disorder" value={typed} onChange={setTyped} autoFocus /> : null}
-        <Choice
-          label="Result"
-          value={result}
-          options={GENE_RESULTS.map((r) => [r, GENE_RESULT_WORDS[r]])}
-          onChange={setResult}
-        />
-      </Row>
-      <Row $gap={3}>
-        <Field label="Laboratory" value={laboratory} onChange={setLaboratory} />
-        <Field label="On" type="date" value={on} onChange={setOn} />
-      </Row>
-      <Small>
-        Its forebears and young are told from it what they may carry. Free, carrier of one copy, or affected; “not
-        affected” where only that is known, such as of a grown healthy animal.
-      </Small>
-      {problem ? <p role="alert">{problem}</p> : null}
-      <Row>
-        <Button kind="main" onPress={() => void submit()}>
-          Write it down
-        </Button>
-      </Row>
+        </Row>
+        <Row $gap={3}>
+          <FormField name="laboratory" label="Laboratory" />
+          <FormField name="on" label="On" type="date" />
+        </Row>
+        <Small>
+          Its forebears and young are told from it what they may carry. Free, carrier of one copy, or affected; “not
+          affected” where only that is known, such as of a grown healthy animal.
+        </Small>
+      </EntryForm>
     </Sheet>
   );
 }

@@ -1,0 +1,45 @@
+import type { ComponentProps } from 'react';
+import { useController } from 'react-hook-form';
+import { Choice, Field } from '../Field';
+import { Tick } from '../Tick';
+
+type OfForm<Control> = Omit<Control, 'value' | 'onChange' | 'error' | 'isSelected'> & { readonly name: string };
+
+/** A field of the form around it, with what is wrong with it. */
+export function FormField({ name, ...props }: OfForm<ComponentProps<typeof Field>>) {
+  const { field, fieldState } = useController({ name });
+  return (
+    <Field
+      {...props}
+      name={name}
+      value={field.value as string}
+      onChange={field.onChange}
+      onBlur={field.onBlur}
+      error={fieldState.error?.message}
+      inputRef={field.ref}
+    />
+  );
+}
+
+interface ChoiceProps {
+  readonly name: string;
+  readonly label: string;
+  readonly options: readonly (readonly [value: string, words: string])[];
+}
+
+/** One of a few, of the form around it. */
+export function FormChoice({ name, label, options }: ChoiceProps) {
+  const { field, fieldState } = useController({ name });
+  return (
+    <>
+      <Choice label={label} options={options} value={field.value as string} onChange={field.onChange} />
+      {fieldState.error ? <p role="alert">{fieldState.error.message}</p> : null}
+    </>
+  );
+}
+
+/** A yes or no of the form around it. */
+export function FormTick({ name, ...props }: OfForm<ComponentProps<typeof Tick>>) {
+  const { field } = useController({ name });
+  return <Tick {...props} isSelected={field.value as boolean} onChange={field.onChange} />;
+}
