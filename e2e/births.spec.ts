@@ -128,7 +128,7 @@ test('more young than were scanned are asked about, and kept with a reason; Ctrl
   const alive = sheet.getByRole('group', { name: 'Born alive' });
   await alive.getByRole('button', { name: '+ Female' }).click();
   await alive.getByRole('button', { name: '+ Female' }).click();
-  await expect(sheet.getByText(/^2 born, and 1 scanned on .* Are they all hers\?$/)).toBeVisible();
+  await expect(sheet.getByText(/^2 born, and 1 counted on .* Are they all hers\?$/)).toBeVisible();
   const submit = sheet.getByRole('button', { name: 'Write the birth down' });
   await submit.click();
   await expect(sheet.getByRole('alert')).toContainText('Check, or give the reason.');

@@ -39,9 +39,10 @@ async function write(page: Page, days: number, ...entries: readonly object[]): P
   await forget(page);
 }
 /** The same book so many days on. */
-async function later(days: number): Promise<void> {
+async function later(page: Page, days: number): Promise<void> {
   await server.kill();
   await server.start(days);
+  await forget(page);
 }
 const born = (animalId: string, days: number, change: object) => ({
   type: 'arrival',
@@ -54,16 +55,21 @@ const born = (animalId: string, days: number, change: object) => ({
   ...change,
 });
 const named = (animalId: string, text: string) => ({ type: 'identifier', animalId, kind: 'name', text });
-const said = (page: Page, path: string): Promise<string> => saidAt(page, `${server.url}${path}`);
+const said = (page: Page, path: string, awaited?: RegExp): Promise<string> =>
+  saidAt(page, `${server.url}${path}`, awaited);
 
 /** What the places say behind her name, and all that her own page says. */
-async function everywhere(page: Page): Promise<Record<'carrying' | 'mating' | 'births' | 'own' | 'today', string>> {
+async function everywhere(
+  page: Page,
+  /** What her own page says a moment later than the rest. */
+  own?: RegExp,
+): Promise<Record<'carrying' | 'mating' | 'births' | 'own' | 'today', string>> {
   const row = async (path: string): Promise<string> => rowOf(await said(page, path), 'Thyme', 420);
   return {
     carrying: await row('/carrying?species=goat'),
     mating: await row('/mating?species=goat'),
     births: await row('/births?species=goat'),
-    own: await said(page, `/animals/${ids.thyme}`),
+    own: await said(page, `/animals/${ids.thyme}`, own),
     today: await said(page, '/'),
   };
 }
@@ -90,7 +96,7 @@ test('a doe is served, slips, is served by another, scanned, kids and dies; her 
     write(page, days, { type: 'service', animalId: ids.thyme, way: 'hand', maleIds: [maleId], reason: 'a test' });
 
   await serve(0, ids.alder);
-  let all = await everywhere(page);
+  let all = await everywhere(page, /Alder/);
   for (const text of [all.carrying, all.mating, all.own]) {
     expect(text).toContain('Alder');
     expect(text).toContain(day(0));
@@ -98,23 +104,23 @@ test('a doe is served, slips, is served by another, scanned, kids and dies; her 
   expect(all.births).toContain('by Alder');
   expect(all.carrying).toContain('too soon to say');
 
-  await later(30);
+  await later(page, 30);
   await write(page, 30, { type: 'loss', animalId: ids.thyme, how: 'slipped' });
-  all = await everywhere(page);
+  all = await everywhere(page, /Lost what she carried/);
   expect(all.carrying).toContain('lost');
   expect(all.births).not.toContain('by Alder');
   expect(all.own).not.toContain('In young');
 
-  await later(33);
+  await later(page, 33);
   await serve(33, ids.birch);
-  all = await everywhere(page);
+  all = await everywhere(page, /Birch/);
   for (const text of [all.carrying, all.mating, all.births, all.own]) {
     expect(text).toContain('Birch');
     expect(text).not.toContain('by Alder');
   }
   expect(all.carrying).toContain('too soon to say');
 
-  await later(83);
+  await later(page, 83);
   await write(page, 83, {
     type: 'pregnancy-test',
     animalId: ids.thyme,
@@ -123,7 +129,7 @@ test('a doe is served, slips, is served by another, scanned, kids and dies; her 
     young: 2,
     ageDays: 50,
   });
-  all = await everywhere(page);
+  all = await everywhere(page, /over 99/);
   expect(all.carrying).toContain('over 99 %');
   expect(all.births).toContain('in young over 99 %, 2 kids');
   expect(all.births).toContain('by Birch');
@@ -134,7 +140,7 @@ test('a doe is served, slips, is served by another, scanned, kids and dies; her 
     expect(text).toContain(day(33 + 155));
   }
 
-  await later(183);
+  await later(page, 183);
   const kid = { damId: ids.thyme, sireId: ids.birch, birthType: 2 };
   await write(
     page,
@@ -152,7 +158,7 @@ test('a doe is served, slips, is served by another, scanned, kids and dies; her 
   expect(all.carrying).not.toContain('over 99 %');
   expect(await said(page, `/rearing/life/${ids.thyme}`)).toContain('1 birth; 2 kids alive');
 
-  await later(186);
+  await later(page, 186);
   await write(page, 186, { type: 'departure', animalId: ids.thyme, how: 'died', cause: 'unknown' });
   all = await everywhere(page);
   expect(all.today).toContain('2 orphan kids');
@@ -172,7 +178,7 @@ test('a doe is served, slips, is served by another, scanned, kids and dies; her 
   expect(rowOf(rearing, 'Reared by hand')).toContain('1 kid');
 
   // Of age to be weaned on the 70th day: all three, and then none.
-  await later(183 + 75);
+  await later(page, 183 + 75);
   expect(await said(page, '/rearing?species=goat')).toContain('3 to wean now');
   expect(await said(page, '/')).toMatch(/Wean 2 .*kid/);
   await write(page, 183 + 75, ...[...kids, sorrels].map((animalId) => ({ type: 'weaning', animalId, isDone: true })));

@@ -21,7 +21,8 @@ test.afterAll(() => server.remove());
 const ask = async <T>(page: Page, path: string): Promise<T> =>
   (await (await page.request.get(`${server.url}${path}`)).json()) as T;
 
-const said = (page: Page, path: string): Promise<string> => saidAt(page, `${server.url}${path}`);
+const said = (page: Page, path: string, awaited?: string): Promise<string> =>
+  saidAt(page, `${server.url}${path}`, awaited);
 /** The figure that stands in a text where `#` is; -1 where the text is not there. */
 const figure = (text: string, pattern: string): number =>
   Number(new RegExp(pattern.replace('#', '(\\d+)')).exec(text)?.[1] ?? -1);
@@ -50,7 +51,7 @@ for (const species of SPECIES)
     // 3 to 5: her chance, her birth and who served her, where she is told of.
     const her = carrying.females.find((f) => f.chance?.probability != null && f.birth && !f.isOverdue);
     if (her?.chance?.probability != null && her.birth) {
-      const own = await said(page, `/animals/${her.tag.animalId}`);
+      const own = await said(page, `/animals/${her.tag.animalId}`, 'In young');
       const chance = plain(chanceText(her.chance.probability));
       const male = her.chance.otherSire ?? her.chance.males.map((m) => m.name ?? m.text).join(' or ');
       expect(own).toContain(`In young: ${chance}`);

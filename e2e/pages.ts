@@ -3,12 +3,16 @@ import { expect, type Page } from '@playwright/test';
 /** One space where the page has several, or one that does not break. */
 export const plain = (text: string): string => text.replace(/[\s\u00a0]+/g, ' ');
 
-/** All a place says, in one line, once it has its figures. */
-export async function said(page: Page, address: string): Promise<string> {
+/**
+ * All a place says, in one line, once it has its figures.
+ * @param awaited what comes a moment later than the place itself, such as a panel with a question of its own
+ */
+export async function said(page: Page, address: string, awaited?: string | RegExp): Promise<string> {
   await page.goto(address, { waitUntil: 'commit' });
   const main = page.getByRole('main');
   await expect(main.getByRole('heading', { level: 1 })).toBeVisible();
   await expect(main.locator('[aria-busy]')).toHaveCount(0);
+  if (awaited !== undefined) await expect(main).toContainText(awaited);
   return plain(await main.innerText());
 }
 
