@@ -41,5 +41,5 @@ export function FormChoice({ name, label, options }: ChoiceProps) {
 /** A yes or no of the form around it. */
 export function FormTick({ name, ...props }: OfForm<ComponentProps<typeof Tick>>) {
   const { field } = useController({ name });
-  return <Tick {...props} isSelected={field.value as boolean} onChange={field.onChange} />;
+  return <Tick {...props} isSelected={field.value === true} onChange={field.onChange} />;
 }

@@ -5,8 +5,8 @@ import { useForm, type DefaultValues, type FieldErrors, type FieldValues, type U
 import type { EntryDraft } from '../../outbox/useRecord';
 
 interface Asked<Typed extends FieldValues> {
-  /** The contract's class: what is typed is held against its rules. */
-  readonly of: new () => object;
+  /** The contract's class of what is typed: it is held against its rules. */
+  readonly of: (typed: Typed) => new () => object;
   readonly start: DefaultValues<Typed>;
   /** The entry of what is typed; a figure that cannot be read is no number, and the class refuses it. */
   readonly read: (typed: Typed) => EntryDraft;
@@ -43,7 +43,11 @@ export function useEntryForm<Typed extends FieldValues>({
     resolver: async (typed, context, options) => {
       // What every entry carries is filled in when it is sent.
       const entry = { ...STAMP, ...read(typed) };
-      const { errors } = await classValidatorResolver(of, {}, { mode: 'sync' })(entry, context, options as never);
+      const { errors } = await classValidatorResolver(of(typed), {}, { mode: 'sync' })(
+        entry,
+        context,
+        options as never,
+      );
       // What the form has no field for is the book's to judge, not whoever fills it in.
       const own = Object.keys(errors).flatMap((name) => {
         const field = fieldOf[name] ?? name;

@@ -35,7 +35,7 @@ const same = <T extends string>(values: readonly T[]): (readonly [T, string])[] 
 /** Fits an identifier today. */
 export function FitForm({ animalId, today, onDone }: Props) {
   const asked = useEntryForm<Typed>({
-    of: IdentifierEntry,
+    of: () => IdentifierEntry,
     start: { kind: 'visual', text: '', colour: 'yellow', ear: '', shape: '' },
     read: ({ kind, text, colour, ear, shape }) => ({
       type: 'identifier',

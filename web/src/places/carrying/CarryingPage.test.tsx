@@ -260,7 +260,7 @@ describe('one by one', () => {
     expect(sheet.getByRole('status')).toHaveTextContent('it can tell from day 35, 2026-12-08');
     await user.type(sheet.getByLabelText('Young'), 'two');
     await user.click(sheet.getByRole('button', { name: 'Write it down' }));
-    expect(sheet.getByRole('alert')).toHaveTextContent('Young: type how many, as a whole number.');
+    expect(await sheet.findByRole('alert')).toHaveTextContent('Type how many, as a whole number.');
     await user.clear(sheet.getByLabelText('Young'));
     await user.type(sheet.getByLabelText('Young'), '2');
     await user.type(sheet.getByLabelText('Age, days'), '20');

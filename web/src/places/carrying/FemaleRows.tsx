@@ -10,8 +10,7 @@ import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { ChanceHow } from '../../parts/ChanceHow';
 import { LineTable } from '../../parts/LineTable';
-import { Panel, Row, Small } from '../../parts/Panel';
-import { Tag } from '../../parts/Tag';
+import { Panel, Small } from '../../parts/Panel';
 import { WindowBar } from '../../parts/WindowBar';
 import { useFirst } from '../../parts/useFirst';
 import { colour } from '../../theme/tokens';
@@ -19,6 +18,7 @@ import { contradictionText } from '../../words/carrying';
 import { shortDate } from '../../words/format';
 import { knownText, STATE_WORDS } from './words';
 import { servedBy } from '../../words/mating';
+import { NamedTag } from '../../parts/NamedTag';
 
 interface Props {
   readonly title: string;
@@ -53,9 +53,7 @@ export function FemaleRows({ title, females, view, onWrite, onAsk }: Props) {
           {shown.map((f) => (
             <tr key={f.tag.animalId}>
               <td>
-                <Row $gap={1}>
-                  <Tag tag={f.tag} /> {f.tag.name}
-                </Row>
+                <NamedTag tag={f.tag} />
               </td>
               <td style={{ whiteSpace: 'nowrap' }}>{f.chance ? <Service female={f} /> : null}</td>
               <td>

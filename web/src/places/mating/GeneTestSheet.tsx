@@ -41,7 +41,7 @@ export function GeneTestSheet(props: Props) {
 
 function GeneTestForm({ tag, view, onClose, today }: Props & { readonly today: string }) {
   const asked = useEntryForm<Typed>({
-    of: GeneTestEntry,
+    of: () => GeneTestEntry,
     start: { chosen: view.genes[0] ?? ANOTHER, gene: '', result: 'free', laboratory: '', on: today },
     read: ({ chosen, gene, result, laboratory, on }) => ({
       type: 'gene-test',

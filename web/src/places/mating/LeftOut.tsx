@@ -1,8 +1,8 @@
 import type { PairingView } from '@yaylak/contract';
 import { LineTable } from '../../parts/LineTable';
-import { Panel, Row } from '../../parts/Panel';
-import { Tag } from '../../parts/Tag';
+import { Panel } from '../../parts/Panel';
 import { useFirst } from '../../parts/useFirst';
+import { NamedTag } from '../../parts/NamedTag';
 
 const SHOWN = 8;
 
@@ -24,9 +24,7 @@ export function LeftOut({ females }: { readonly females: PairingView['females'] 
           {shown.map((f) => (
             <tr key={f.tag.animalId}>
               <td>
-                <Row $gap={1}>
-                  <Tag tag={f.tag} /> {f.tag.name}
-                </Row>
+                <NamedTag tag={f.tag} />
               </td>
               <td>{f.waits.join('; ')}</td>
             </tr>

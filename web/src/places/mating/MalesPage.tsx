@@ -13,7 +13,6 @@ import { LineTable } from '../../parts/LineTable';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
-import { Tag } from '../../parts/Tag';
 import { colour } from '../../theme/tokens';
 import { countText, shareText, shortDate } from '../../words/format';
 import { GRADE_WORDS, PART_WORDS } from '../../words/mating';
@@ -22,6 +21,7 @@ import { MatingTabs } from './MatingTabs';
 import { Partings } from './Partings';
 import { StaySheet } from './StaySheet';
 import { useMatingScope } from './useMating';
+import { NamedTag } from '../../parts/NamedTag';
 
 /** Whether the males are fit, have room, and where they run. */
 export function MalesPage() {
@@ -123,9 +123,7 @@ export function MalesPage() {
               {data.males.map((m) => (
                 <tr key={m.tag.animalId}>
                   <td>
-                    <Row $gap={1}>
-                      <Tag tag={m.tag} /> {m.tag.name}
-                    </Row>
+                    <NamedTag tag={m.tag} />
                     <Small>
                       {[
                         ...(m.ageYears === null ? [] : [countText(m.ageYears, 'year', 'years')]),

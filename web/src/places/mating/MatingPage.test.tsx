@@ -252,7 +252,14 @@ describe('serving', () => {
 
 it('young males that are due are moved away from the females, a group at a time, and the later ones are told', async () => {
   const window = { opens: '2026-11-01', bestFrom: '2026-11-10', bestTo: '2026-11-19', closes: '2026-11-28' };
-  const due = { tag: OTHER, groupId: 'g1', groupName: 'Kids', window, isOpen: true, isLate: true };
+  const due = {
+    tag: OTHER,
+    groupId: '0191d5a0-0000-7000-8000-0000000000c1',
+    groupName: 'Kids',
+    window,
+    isOpen: true,
+    isLate: true,
+  };
   const later = { ...due, tag: BUCK, isOpen: false, isLate: false, window: { ...window, opens: '2026-12-08' } };
   const { user, entries } = await show(
     { partings: [due, later, { ...later, tag: DOE, groupId: 'g2', groupName: 'Growing hutches' }] },
@@ -313,13 +320,17 @@ describe('the males', () => {
     expect(sheet.getByRole('status')).toHaveTextContent('Does has 2, and he should have 1 at the most.');
     await user.selectOptions(sheet.getByLabelText('Raddle or harness'), 'red');
     await user.click(sheet.getByRole('button', { name: 'Put him in' }));
-    await waitFor(() => expect(entries()).toMatchObject([{ type: 'stay', groupId: 'g1', colour: 'red' }]));
+    await waitFor(() =>
+      expect(entries()).toMatchObject([
+        { type: 'stay', groupId: '0191d5a0-0000-7000-8000-0000000000c1', colour: 'red' },
+      ]),
+    );
   });
 
   it('get another colour, are taken out, and their marks are read at the race', async () => {
     const stay = {
       stayId: 's1',
-      groupId: 'g1',
+      groupId: '0191d5a0-0000-7000-8000-0000000000c1',
       groupName: 'Does',
       from: '2026-11-01',
       colour: 'red',
@@ -426,8 +437,8 @@ describe('whose mating is looked at', () => {
         },
       },
     );
-    await user.selectOptions(screen.getByLabelText('Group'), 'g1');
-    await waitFor(() => expect(answered.at(-1)).toBe('g1'));
+    await user.selectOptions(screen.getByLabelText('Group'), '0191d5a0-0000-7000-8000-0000000000c1');
+    await waitFor(() => expect(answered.at(-1)).toBe('0191d5a0-0000-7000-8000-0000000000c1'));
   });
 
   it('says what to do where nobody is on heat, and where the server does not answer', async () => {

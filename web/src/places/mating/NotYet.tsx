@@ -2,10 +2,10 @@ import type { FemaleToMateView } from '@yaylak/contract';
 import { useState } from 'react';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
-import { Panel, Row } from '../../parts/Panel';
-import { Tag } from '../../parts/Tag';
+import { Panel } from '../../parts/Panel';
 import { useWrite } from '../../parts/useWrite';
 import { fullDate } from '../../words/format';
+import { NamedTag } from '../../parts/NamedTag';
 
 /** Who is not mated yet, why, and from when she may be. */
 export function NotYet({ females, on }: { readonly females: readonly FemaleToMateView[]; readonly on: string }) {
@@ -36,9 +36,7 @@ export function NotYet({ females, on }: { readonly females: readonly FemaleToMat
           {sorted.map((f) => (
             <tr key={f.tag.animalId}>
               <td>
-                <Row $gap={1}>
-                  <Tag tag={f.tag} /> {f.tag.name}
-                </Row>
+                <NamedTag tag={f.tag} />
               </td>
               <td>{f.reasons.map((r) => r.words).join('; ')}</td>
               <td>

@@ -17,6 +17,7 @@ import { useFirst } from '../../parts/useFirst';
 import { colour, space } from '../../theme/tokens';
 import { GeneTestSheet } from './GeneTestSheet';
 import { MaleCheckSheet } from './MaleCheckSheet';
+import { NamedTag } from '../../parts/NamedTag';
 
 const GENERATIONS = ['3', '4', '5'] as const;
 const SHOWN = 16;
@@ -178,9 +179,7 @@ function Partners({
           {shown.map((p) => (
             <tr key={p.tag.animalId}>
               <td>
-                <Row $gap={1}>
-                  <Tag tag={p.tag} /> {p.tag.name}
-                </Row>
+                <NamedTag tag={p.tag} />
               </td>
               <td>{p.groupName ?? ''}</td>
               <td>{p.refusal === null ? percentText(p.inbreeding) : <s>{percentText(p.inbreeding)}</s>}</td>

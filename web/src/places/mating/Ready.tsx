@@ -2,10 +2,10 @@ import type { FemaleToMateView, MatingView } from '@yaylak/contract';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
-import { Panel, Row, Small } from '../../parts/Panel';
+import { Panel, Small } from '../../parts/Panel';
 import { useFirst } from '../../parts/useFirst';
-import { Tag } from '../../parts/Tag';
 import { WindowBar } from '../../parts/WindowBar';
+import { NamedTag } from '../../parts/NamedTag';
 
 interface Props {
   readonly females: readonly FemaleToMateView[];
@@ -38,9 +38,7 @@ export function Ready({ females, view, onServe }: Props) {
           {shown.map((f) => (
             <tr key={f.tag.animalId}>
               <td>
-                <Row $gap={1}>
-                  <Tag tag={f.tag} /> {f.tag.name}
-                </Row>
+                <NamedTag tag={f.tag} />
               </td>
               <td>{f.groupName ?? ''}</td>
               <td>

@@ -14,6 +14,7 @@ import { Tag } from '../../parts/Tag';
 import { countText, figureText, fullDate, shareText, shortDate } from '../../words/format';
 import { MatingTabs } from './MatingTabs';
 import { useMatingScope } from './useMating';
+import { NamedTag } from '../../parts/NamedTag';
 
 // The chart's library comes with the first that is drawn.
 const QuarterChart = lazy(async () => ({ default: (await import('./QuarterChart')).QuarterChart }));
@@ -88,9 +89,7 @@ function Males({ rows }: { readonly rows: MatingRecordView['males'] }) {
           {rows.map((m) => (
             <tr key={m.tag.animalId}>
               <td>
-                <Row $gap={1}>
-                  <Tag tag={m.tag} /> {m.tag.name}
-                </Row>
+                <NamedTag tag={m.tag} />
               </td>
               <td>{m.spells}</td>
               <td>{m.share ? shareText(m.share) : 'not known yet'}</td>

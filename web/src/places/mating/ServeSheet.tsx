@@ -55,7 +55,7 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
   const isAsked = (typed: Pick<Typed, 'way' | 'maleId'>): boolean =>
     isChosen(typed) && (partnerOf(typed)?.refusal != null || held.length > 0);
   const asked = useEntryForm<Typed>({
-    of: ServiceEntry,
+    of: () => ServiceEntry,
     start: {
       way: 'hand',
       at: view.now,

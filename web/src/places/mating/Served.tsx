@@ -4,12 +4,12 @@ import { Button } from '../../parts/Button';
 import { ChanceHow } from '../../parts/ChanceHow';
 import { How } from '../../parts/How';
 import { LineTable } from '../../parts/LineTable';
-import { Panel, Row, Small } from '../../parts/Panel';
-import { Tag } from '../../parts/Tag';
+import { Panel, Small } from '../../parts/Panel';
 import { WindowBar } from '../../parts/WindowBar';
 import { chanceText, percentText } from '@yaylak/contract';
 import { fullDate, shortDate } from '../../words/format';
 import { servedBy } from '../../words/mating';
+import { NamedTag } from '../../parts/NamedTag';
 
 interface Props {
   readonly females: readonly FemaleToMateView[];
@@ -52,9 +52,7 @@ export function Served({ females, view, onServe }: Props) {
             return (
               <tr key={f.tag.animalId}>
                 <td>
-                  <Row $gap={1}>
-                    <Tag tag={f.tag} /> {f.tag.name}
-                  </Row>
+                  <NamedTag tag={f.tag} />
                 </td>
                 <td>
                   {servedBy(

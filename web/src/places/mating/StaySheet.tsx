@@ -5,9 +5,9 @@ import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
-import { Tick } from '../../parts/Tick';
 import { useWrite } from '../../parts/useWrite';
 import { countText } from '../../words/format';
+import { PutIn } from './PutIn';
 
 interface Props {
   readonly male: MaleToMateView;
@@ -19,32 +19,53 @@ type Colour = (typeof MARK_COLOURS)[number];
 
 /** A male is put in with a group, his raddle changed, or he is taken out. */
 export function StaySheet({ male, view, onClose }: Props) {
+  const name = male.tag.name ?? male.tag.text;
+  const isIn = male.stays.length > 0;
+  return (
+    <Sheet title={isIn ? `${name} and his group` : `Put ${name} in`} isOpen onClose={onClose}>
+      {isIn ? (
+        <Running male={male} today={view.on} onDone={onClose} />
+      ) : (
+        <PutIn male={male} view={view} onDone={onClose} />
+      )}
+      <Small>Change the colour with each cycle, light before dark: who is marked twice came back.</Small>
+    </Sheet>
+  );
+}
+
+interface RunningProps {
+  readonly male: MaleToMateView;
+  readonly today: string;
+  readonly onDone: () => void;
+}
+
+/** Where he runs: another raddle, or out. */
+function Running({ male: { tag, stays }, today, onDone }: RunningProps) {
   const write = useWrite();
-  const { tag } = male;
-  const [groupId, setGroupId] = useState(view.groups[0]?.id ?? '');
   const [colour, setColour] = useState<Colour | ''>('');
-  const [isTeaser, setTeaser] = useState(false);
-  const [on, setOn] = useState(view.on);
-  const [reason, setReason] = useState('');
+  const [on, setOn] = useState(today);
   const [problem, setProblem] = useState<string>();
   const name = tag.name ?? tag.text;
-  const group = view.groups.find((g) => g.id === groupId);
   const keep = async (draft: EntryDraft, done: string): Promise<void> => {
     const refused = await write([draft], done);
     if (refused.length > 0) return setProblem(refused.join(' '));
-    onClose();
+    onDone();
   };
   const base = { animalId: tag.animalId, on };
-  const colours = MARK_COLOURS.map((c) => [c, c] as const);
   return (
-    <Sheet title={male.stays.length > 0 ? `${name} and his group` : `Put ${name} in`} isOpen onClose={onClose}>
+    <>
       <Field label="On" type="date" value={on} onChange={setOn} />
-      {male.stays.map((s) => (
+      {stays.map((s) => (
         <Row key={s.stayId} $gap={3} style={{ alignItems: 'flex-end' }}>
           <span>
             {s.groupName}, {countText(s.females, 'female', 'females')}
           </span>
-          <Choice label="Raddle" value={colour} options={[['', 'choose'], ...colours]} onChange={setColour} />
+          <Choice
+            label="Raddle"
+            value={colour}
+            options={[['', 'choose'], ...MARK_COLOURS.map((c) => [c, c] as const)]}
+            onChange={setColour}
+          />
           <Button
             isDisabled={colour === ''}
             onPress={() =>
@@ -65,64 +86,7 @@ export function StaySheet({ male, view, onClose }: Props) {
           </Button>
         </Row>
       ))}
-      {male.stays.length === 0 ? (
-        <>
-          <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-            <Choice
-              label="With"
-              value={groupId}
-              options={view.groups.map(
-                (g) => [g.id, `${g.name}, ${countText(g.females, 'female', 'females')}`] as const,
-              )}
-              onChange={setGroupId}
-            />
-            <Choice
-              label="Raddle or harness"
-              value={colour}
-              options={[['', 'none'], ...colours]}
-              onChange={setColour}
-            />
-          </Row>
-          <Tick label="a teaser: finds heats, sires nothing" isSelected={isTeaser} onChange={setTeaser} />
-          {group && !isTeaser && group.females > male.capacity ? (
-            <p role="status">
-              {group.name} has {group.females}, and he should have {male.capacity} at the most. Put a second one in, or
-              part the group.
-            </p>
-          ) : null}
-          {male.notWith > 0 && !isTeaser ? (
-            <Small>He is not to be put with {male.notWith} of the females here: see his pedigree, or Pairing.</Small>
-          ) : null}
-        </>
-      ) : null}
       {problem ? <p role="alert">{problem}</p> : null}
-      {problem && male.stays.length === 0 && !isTeaser ? (
-        <Field label="Reason for going ahead" value={reason} onChange={setReason} />
-      ) : null}
-      {male.stays.length === 0 ? (
-        <Row>
-          <Button
-            kind="main"
-            isDisabled={groupId === ''}
-            onPress={() =>
-              void keep(
-                {
-                  type: 'stay',
-                  ...base,
-                  groupId,
-                  ...(colour === '' ? {} : { colour }),
-                  ...(isTeaser ? { isTeaser } : {}),
-                  ...(reason.trim() === '' || isTeaser ? {} : { reason: reason.trim() }),
-                },
-                `Put ${name} in with ${group?.name ?? 'them'}`,
-              )
-            }
-          >
-            Put him in
-          </Button>
-        </Row>
-      ) : null}
-      <Small>Change the colour with each cycle, light before dark: who is marked twice came back.</Small>
-    </Sheet>
+    </>
   );
 }

@@ -57,7 +57,7 @@ export const aMating = (change: Partial<MatingView> = {}): MatingView => ({
   on: '2026-11-23',
   now: '2026-11-23T11:00',
   species: 'goat',
-  groups: [{ id: 'g1', name: 'Does', females: 2 }],
+  groups: [{ id: '0191d5a0-0000-7000-8000-0000000000c1', name: 'Does', females: 2 }],
   school: 'hours',
   signsNeeded: 2,
   heats: [aHeat()],

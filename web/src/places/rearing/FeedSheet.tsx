@@ -31,7 +31,7 @@ export function FeedSheet({ litter, species, today, onClose }: Props) {
   const [one, many] = UNIT_WORDS[unit];
   const name = litter.dam?.name ?? litter.dam?.text ?? '';
   const asked = useEntryForm({
-    of: FeedEntry,
+    of: () => FeedEntry,
     start: { feed: '', since: litter.bornOn, on: today, kg: '', price: '' },
     read: (typed) => ({
       type: 'feed',

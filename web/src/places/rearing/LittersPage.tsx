@@ -21,6 +21,7 @@ import { Tag } from '../../parts/Tag';
 import { scoreText } from '../../words/condition';
 import { countText, figureText, moneyApartText, moneyText, UNIT_WORDS, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
+import { NamedTag } from '../../parts/NamedTag';
 
 const BY_WORDS: Readonly<Record<LitterGroupBy, string>> = {
   doe: 'dam',
@@ -186,9 +187,7 @@ function Trends({ view: { trends } }: { readonly view: LittersView }) {
           {told.slice(0, 12).map((t) => (
             <tr key={t.tag.animalId}>
               <td>
-                <Row $gap={1}>
-                  <Tag tag={t.tag} /> {t.tag.name}
-                </Row>
+                <NamedTag tag={t.tag} />
               </td>
               <td>{t.sizes.slice(-10).join(', ')}</td>
               <td>
