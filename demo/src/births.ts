@@ -191,7 +191,7 @@ function feedTrial(w: BookWriter): void {
         since: isoOf(since),
         feed: isDear ? 'Green pellet' : 'Plain pellet',
         kg,
-        priceMinor: isDear ? 2150 : 1690,
+        priceMinor: isDear ? 66 : 52,
       });
   });
 }

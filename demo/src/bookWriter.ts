@@ -15,17 +15,27 @@ import type {
 import { BOOK_FORMAT, BOOK_FORMAT_VERSION } from '@yaylak/contract';
 import {
   addDays,
-  type DeathCause,
   DEFAULT_POINTS_WEIGHTS,
   isoOf,
+  SPECIES_TABLE,
   yearOf,
   type Day,
+  type DeathCause,
   type Sex,
   type Species,
   type TagColour,
 } from '@yaylak/core';
 import { v5 } from 'uuid';
 import type { Random } from './random';
+
+const { tests, carrying } = SPECIES_TABLE.goat;
+/** What the laboratory of the valley takes, and what a goat costs to keep: 7 euros a tube, about 140 a year. */
+const OWN_FIGURES = {
+  goat: {
+    ...(tests.blood ? { tests: { ...tests, blood: { ...tests.blood, priceMinor: 700 } } } : {}),
+    carrying: { ...carrying, keepPerDayMinor: 38 },
+  },
+};
 
 const NAMESPACE = '5b9f4a52-2f0e-4c53-9c39-7d6f1f0f2a11';
 
@@ -324,9 +334,9 @@ export class BookWriter {
         name,
         keeper: 'Aylin',
         unit: 'kg',
-        currency: 'TRY',
+        currency: 'EUR',
         pointsWeights: DEFAULT_POINTS_WEIGHTS,
-        species: {},
+        species: OWN_FIGURES,
         version: 1,
         blankTags,
         ...(resources ? { resources } : {}),
