@@ -83,14 +83,16 @@ export class HoldingService {
 
   /** By species, sex and how many were asked for. */
   private readonly numbersNext = new Map<string, Whole<NextNumbers>>();
-  /** What of the stored settings can be used, looked at once a version. */
-  private sound: ({ readonly version: number } & ReturnType<typeof soundSettings>) | undefined;
+  /** What of the stored settings can be used, looked at once a version of them and of the book they are in. */
+  private sound: ({ readonly of: string } & ReturnType<typeof soundSettings>) | undefined;
 
   async settings(): Promise<Settings> {
     const row = await this.orm.em.fork().findOne(HoldingEntity, 1);
     if (!row) return NEW_HOLDING;
     const stored = row as unknown as Settings;
-    if (this.sound?.version !== stored.version) this.sound = { version: stored.version, ...soundSettings(stored) };
+    // Another book that was read in may have as many changes of its settings behind it.
+    const of = `${this.book.state.settingsVersion} ${stored.version}`;
+    if (this.sound?.of !== of) this.sound = { of, ...soundSettings(stored) };
     const { leftOut, species } = this.sound;
     return {
       ...stored,
