@@ -18,7 +18,7 @@ export const SOURCE_NOTES: Readonly<Record<keyof SpeciesSettings, string>> = {
   carrying: 'Rules of thumb. Set the money to your own prices: what an empty one costs and one in young is worth.',
   carryingSteps: 'What many do before a birth. Set your own; the label and your vet say what may be given when.',
   rearing:
-    'Rules of thumb. Weaning: 1 all at once, 2 each that is heavy enough, 3 biggest first, 4 in two steps. Rabbits: one school weighs the litter daily to day 14 and each kit to day 28, another each kit from birth (0 and 28).',
+    'Rules of thumb. Weaned all at once, each that is heavy enough, the biggest first, or in two steps. Rabbits: one school weighs the litter daily to day 14 and each kit to day 28, another each kit from birth (0 and 28).',
   condition: 'Rules of thumb, for scores felt by hand. Set your own aims where your animals or your ground ask for it.',
   scoring: 'At least three times a year; a plan of the season sets its own rounds.',
   weaningDays: 'Rule of thumb: earliest, best and latest age on farms that rear on the dam.',

@@ -11,6 +11,8 @@ interface Props<Typed extends FieldValues> extends EntryFormState<Typed> {
   readonly onDone: () => void;
   readonly submit?: string;
   readonly children: ReactNode;
+  /** Below what the book has against it: a field for a reason. */
+  readonly against?: ReactNode;
   /** Beside the button that sends it. */
   readonly more?: ReactNode;
 }
@@ -23,6 +25,7 @@ export function EntryForm<Typed extends FieldValues>({
   onDone,
   submit = 'Write it down',
   children,
+  against,
   more,
 }: Props<Typed>) {
   const write = useWrite();
@@ -37,6 +40,7 @@ export function EntryForm<Typed extends FieldValues>({
       <form noValidate style={{ display: 'contents' }} onSubmit={(e) => void send(e)}>
         {children}
         {root ? <p role="alert">{root.message}</p> : null}
+        {root ? against : null}
         <Row>
           <Button type="submit" kind="main">
             {submit}

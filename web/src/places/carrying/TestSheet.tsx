@@ -151,7 +151,7 @@ function TestForm({
           </>
         ) : (
           <>
-            <Row $gap={3}>
+            <Row $gap={3} style={{ alignItems: 'flex-start' }}>
               <FormChoice name="way" label="By" options={ways.map((w) => [w, EVIDENCE_WAY_WORDS[w]] as const)} />
               <FormChoice
                 name="result"

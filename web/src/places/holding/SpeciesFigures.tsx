@@ -132,7 +132,7 @@ export function SpeciesFigures({ species, holding, onSave }: Props) {
                             ))}
                           </select>
                         ) : (
-                          <input {...own} data-wide={!/^[\d.]+$/.test(value) || undefined} />
+                          <input {...own} data-wide={!/^-?[\d.]+$/.test(value) || undefined} />
                         )}
                       </label>
                     );

@@ -129,7 +129,7 @@ export function flatFigures(field: string, value: unknown, unit: WeightUnit = 'k
     if (NOT_SHOWN.has(key)) return [];
     const isPlace = /^\d+$/.test(key) && Array.isArray(value);
     const own = isPlace ? String(Number(key) + 1) : (LABELS[key] ?? key);
-    return flatFigures(`${field}.${key}`, inner, unit, label && !isPlace ? `${label} ${own}` : own);
+    return flatFigures(`${field}.${key}`, inner, unit, label ? `${label} ${own}` : own);
   });
 }
 

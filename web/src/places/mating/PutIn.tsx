@@ -49,6 +49,7 @@ export function PutIn({ male, view, onDone }: Props) {
       done={(typed) => `Put ${name} in with ${groupOf(typed.groupId)?.name ?? 'them'}`}
       onDone={onDone}
       submit="Put him in"
+      against={isTeaser ? null : <FormField name="reason" label="Reason for going ahead" />}
     >
       <FormField name="on" label="On" type="date" />
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
@@ -72,9 +73,6 @@ export function PutIn({ male, view, onDone }: Props) {
       ) : null}
       {male.notWith > 0 && !isTeaser ? (
         <Small>He is not to be put with {male.notWith} of the females here: see his pedigree, or Pairing.</Small>
-      ) : null}
-      {asked.form.formState.errors.root && !isTeaser ? (
-        <FormField name="reason" label="Reason for going ahead" />
       ) : null}
     </EntryForm>
   );

@@ -115,7 +115,6 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
     heat?.window && parseMoment(at) !== undefined
       ? serviceTiming(windowOf(heat.window), momentOf(at), earliestOf(heat))
       : undefined;
-  const { root } = asked.form.formState.errors;
   return (
     <Sheet title={`Serve ${name}`} isOpen onClose={onClose} width={640}>
       <Row>
@@ -138,6 +137,11 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
         done={() => `Wrote down the service of ${name}`}
         onDone={onClose}
         submit="Write the service down"
+        against={
+          isChosen({ way }) && !isAsked({ way, maleId }) ? (
+            <FormField name="reason" label="Reason for going ahead" />
+          ) : null
+        }
         more={<Instead female={female} at={at} way={way} today={view.on} onDone={onClose} />}
       >
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
@@ -153,7 +157,7 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
           />
           <FormField name="at" label="When" type="datetime-local" />
         </Row>
-        {timing && heat?.window && timing !== 'best' ? (
+        {timing && heat?.window && timing !== 'best' && isChosen({ way }) ? (
           <NotePanel $tone={timing === 'too-early' || timing === 'too-late' ? 'madder' : 'weld'} role="status">
             {timingWords(timing, heat, view.now.slice(0, 10))}
           </NotePanel>
@@ -173,9 +177,7 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
             ...(way === 'insemination' ? [] : [[OTHER, 'a male from elsewhere, or not known'] as const]),
           ]}
         />
-        {maleId === OTHER ? (
-          <FormField name="otherMale" label="Which male" hint="“the neighbour’s ram”, or “not known”" isRequired />
-        ) : null}
+        {maleId === OTHER ? <FormField name="otherMale" label="Which male" isRequired /> : null}
         {way === 'insemination' ? (
           <Row $gap={3}>
             {maleId === '' ? <FormField name="straw" label="Code of the straw" /> : null}
@@ -205,8 +207,6 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
             ) : null}
             <FormField name="reason" label="Reason for going ahead" isRequired />
           </NotePanel>
-        ) : root && isChosen({ way }) ? (
-          <FormField name="reason" label="Reason for going ahead" />
         ) : null}
       </EntryForm>
       <Small>Serve twice in the window where you can. One needle, one glove, one animal; wash before the next.</Small>

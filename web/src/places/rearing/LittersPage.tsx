@@ -290,8 +290,8 @@ function FeedTrial({ view, onChange }: TrialProps) {
           <tr>
             <th>Feed</th>
             <th>Litters</th>
-            <th>Feed for a {one}</th>
-            <th>A {one} gained</th>
+            <th>Feed for a {unit}</th>
+            <th>A {unit} gained</th>
           </tr>
         </thead>
         <tbody>
@@ -300,7 +300,7 @@ function FeedTrial({ view, onChange }: TrialProps) {
               <td>
                 {a.feed}
                 <Small>
-                  {money(a.priceMinor * toKg(1, unit))} a {one}
+                  {money(a.priceMinor * toKg(1, unit))} a {unit}
                 </Small>
               </td>
               <td>
