@@ -24,22 +24,23 @@ export class MarksDueService {
 
   list(present: readonly AnimalFacts[], today: Day): DueWork[] {
     const running = present.flatMap((male) =>
-      male.stays.flatMap((stay) =>
-        isOpenStay(male, stay.entryId, today) && stay.on <= today ? [{ male, stay, females: [] as AnimalFacts[] }] : [],
-      ),
+      male.stays.flatMap((stay) => (isOpenStay(male, stay.entryId, today) && stay.on <= today ? [{ male, stay }] : [])),
     );
     if (running.length === 0) return [];
+    const byGroup = new Map<string, AnimalFacts[]>();
     for (const facts of present) {
-      if (facts.record.sex !== 'female') continue;
-      const groupId = groupOn(facts, today);
-      for (const { male, stay, females } of running)
-        if (stay.groupId === groupId && male.record.species === facts.record.species) females.push(facts);
+      const groupId = facts.record.sex === 'female' ? groupOn(facts, today) : undefined;
+      if (groupId === undefined) continue;
+      const own = byGroup.get(groupId);
+      if (own) own.push(facts);
+      else byGroup.set(groupId, [facts]);
     }
-    return running.flatMap(({ male, stay, females }) =>
-      females.length === 0
-        ? []
-        : [...this.reading({ male, stay, females }, today), ...this.change({ male, stay, females }, today)],
-    );
+    return running.flatMap(({ male, stay }) => {
+      const { species } = male.record;
+      const females = (byGroup.get(stay.groupId) ?? []).filter((f) => f.record.species === species);
+      const all = { male, stay, females };
+      return females.length === 0 ? [] : [...this.reading(all, today), ...this.change(all, today)];
+    });
   }
 
   private reading({ male, stay, females }: Running, today: Day): DueWork[] {

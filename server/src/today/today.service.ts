@@ -186,9 +186,10 @@ export class TodayService {
       const settings = this.book.state.settings(record.species);
       if (record.sex === 'unknown' && record.bornOn === undefined)
         list.push({ kind: 'unknown-animal', tag: tagView(facts, today), on: isoOf(facts.arrivedOn ?? today) });
+      const daily = this.book.state.daily(facts);
       facts.weights.forEach((w) => {
         if (today - w.on > DOUBT_DAYS) return;
-        const doubt = doubtOf(facts, w, { biases: () => this.book.state.tapeBiases, settings });
+        const doubt = doubtOf(facts, w, { biases: () => this.book.state.tapeBiases, settings, daily });
         if (doubt)
           list.push({
             kind: 'doubtful-weight',
