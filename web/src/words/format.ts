@@ -157,4 +157,10 @@ export const countText = (n: number, one: string, many: string): string => `${n}
 
 /** Young reared a year: "1.9 a year (1.6 to 2.2) over 3.4 years". */
 export const perYearText = ({ perYear, low, high, years }: RearedPerYear): string =>
-  `${figureText(perYear, 1)} a year (${figureText(Math.max(0, low), 1)} to ${figureText(high, 1)}) over ${figureText(years, 1)} years`;
+  `${figureText(perYear, 1)} a year (${rangeOf(low, high)}) over ${figureText(years, 1)} years`;
+
+/** The same where a heading says what it is: "1.9 (1.6 to 2.2)". */
+export const perYearFigures = ({ perYear, low, high }: Pick<RearedPerYear, 'perYear' | 'low' | 'high'>): string =>
+  `${figureText(perYear, 1)} (${rangeOf(low, high)})`;
+
+const rangeOf = (low: number, high: number): string => `${figureText(Math.max(0, low), 1)} to ${figureText(high, 1)}`;

@@ -29,7 +29,10 @@ export function EntryForm<Typed extends FieldValues>({
   more,
 }: Props<Typed>) {
   const write = useWrite();
-  const { root } = form.formState.errors;
+  const {
+    errors: { root },
+    isSubmitting,
+  } = form.formState;
   const send = form.handleSubmit(async (typed) => {
     const refused = await write([read(typed)], done(typed));
     if (refused.length > 0) return form.setError('root', { message: refused.join(' ') });
@@ -42,7 +45,8 @@ export function EntryForm<Typed extends FieldValues>({
         {root ? <p role="alert">{root.message}</p> : null}
         {root ? against : null}
         <Row>
-          <Button type="submit" kind="main">
+          {/* Pressed twice, it is written once. */}
+          <Button type="submit" kind="main" isDisabled={isSubmitting}>
             {submit}
           </Button>
           {more}

@@ -5,7 +5,7 @@ import { How } from '../../parts/How';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { space } from '../../theme/tokens';
-import { figureText, fullDate } from '../../words/format';
+import { figureText, fullDate, perYearFigures } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 
 interface Props {
@@ -34,7 +34,7 @@ export function Given({ view }: Props) {
           <tr>
             <th scope="row">Reared a year</th>
             <td>
-              {figureText(record.perYear, 1)} ({figureText(Math.max(0, record.low), 1)} to {figureText(record.high, 1)}){' '}
+              {perYearFigures(record)}{' '}
               <How of="Reared a year">
                 <p>
                   Reared: weaned, or past the age of weaning, each counted at the dam that reared it; one still with her

@@ -11,7 +11,7 @@ import {
   dailyUnit,
   figureText,
   gainFigures,
-  perYearText,
+  perYearFigures,
   surePointsText,
   verdictText,
   weightText,
@@ -117,7 +117,7 @@ export function RankedList({
             <th>Born as</th>
             <th data-figure>Set weight</th>
             <th data-figure>Last gain, {dailyUnit(scaleUnit(species, unit))}</th>
-            <th>Dam’s record</th>
+            <th>Dam, reared a year</th>
             <th>Worth, points</th>
             <th>Choice</th>
             <th className="no-print">Compare</th>
@@ -147,7 +147,7 @@ export function RankedList({
                   <td data-figure title={r.lastGain ? verdictText(r.lastGain) : ''}>
                     {r.lastGain ? gainFigures(r.lastGain, scaleUnit(species, unit)) : 'none'}
                   </td>
-                  <td>{r.damRecord ? perYearText(r.damRecord) : 'none'}</td>
+                  <td>{r.damRecord ? perYearFigures(r.damRecord) : 'none'}</td>
                   <td style={{ whiteSpace: 'nowrap' }}>
                     <Bar title={surePointsText(r.index, r.standardError)}>
                       <span
