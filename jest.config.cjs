@@ -1,3 +1,5 @@
+const { writePacks } = require('./scripts/packs.cjs');
+
 /** One run for every room; sources are read directly, nothing has to be built first. */
 const swc = (tsx) => [
   '@swc/jest',
@@ -17,10 +19,15 @@ const swc = (tsx) => [
     module: { type: 'commonjs' },
   },
 ];
-const room = (name, extra = {}) => ({
+/** Test files of a room as they stand, or read by the pack where all of them are run (`PACKED`). */
+const tests = (name, ending, packs) =>
+  process.env.PACKED
+    ? { roots: [writePacks(name, ending, packs)], testMatch: ['**/*.pack.ts'] }
+    : { testMatch: [`<rootDir>/src/**/*${ending}`] };
+const room = (name, { packs = 1, ending = '.test.ts', ...extra } = {}) => ({
   displayName: name,
   rootDir: `${__dirname}/${name}`,
-  testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
+  ...tests(name, ending, packs),
   transform: { '^.+\\.tsx$': swc(true), '^.+\\.[mc]?[jt]s$': swc(false) },
   testEnvironment: 'node',
   testEnvironmentOptions: { customExportConditions: ['@yaylak/source', 'node', 'require', 'default'] },
@@ -37,17 +44,22 @@ module.exports = {
   // Servers and books are opened for real, two cores are shared.
   testTimeout: 60000,
   projects: [
-    room('core', { setupFiles: ['<rootDir>/src/tests/seed.ts'] }),
+    room('core', { packs: 2, setupFiles: ['<rootDir>/src/tests/seed.ts'] }),
     room('contract', { setupFiles: ['reflect-metadata'] }),
-    room('server', { setupFiles: ['reflect-metadata'] }),
+    room('server', {
+      packs: 9,
+      setupFiles: ['reflect-metadata'],
+      setupFilesAfterEnv: ['<rootDir>/src/tests/pool.ts'],
+    }),
     room('demo', { setupFiles: ['reflect-metadata'] }),
     room('devices', { setupFiles: ['reflect-metadata'] }),
-    room('web', { ...web, testMatch: ['<rootDir>/src/**/*.test.ts'], setupFiles: ['<rootDir>/src/tests/setup.ts'] }),
+    room('web', { ...web, packs: 2, setupFiles: ['<rootDir>/src/tests/setup.ts'] }),
     // What is drawn is tested in a page, as a person meets it: by role and label.
     room('web', {
       ...web,
       displayName: 'web pages',
-      testMatch: ['<rootDir>/src/**/*.test.tsx'],
+      ending: '.test.tsx',
+      packs: 8,
       testEnvironment: 'jsdom',
       setupFiles: ['<rootDir>/src/tests/setupPage.ts'],
       setupFilesAfterEnv: ['<rootDir>/src/tests/afterEachPage.ts'],

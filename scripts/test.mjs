@@ -57,7 +57,7 @@ const results = await Promise.all([
 console.log('\nUnits, and beside them the journeys that mostly wait ...');
 results.push(
   ...(await Promise.all([
-    step('Units', 'npx', ['jest', '--silent', '--forceExit', '--json', `--outputFile=${unitsFile}`]),
+    step('Units', 'npx', ['jest', '--silent', '--forceExit', '--json', `--outputFile=${unitsFile}`], { PACKED: '1' }),
     journeys('Journeys at walking pace', 'journeys-slow.json', SLOW),
   ])),
 );

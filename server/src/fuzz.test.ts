@@ -1,5 +1,3 @@
-import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { createAnswerCheck, ensureAnswers } from './tests/answerCheck';
 import { createFuzzer, idsOf, minimised, seeded, type ApiDocument, type FuzzRequest } from './tests/fuzzer';
 import { pagesOf } from './tests/pages';
@@ -15,13 +13,10 @@ const MOST_GROWN_MB = 100;
 const PAGES_EVERY = Number(process.env.FUZZ_PAGES_EVERY ?? 120);
 
 let t: TestApp;
-let url: string;
 beforeAll(async () => {
   ensureAnswers();
   t = await testApp();
   await demoInto(t, 1);
-  await t.app.listen(0, '127.0.0.1');
-  url = `http://127.0.0.1:${((t.app.getHttpServer() as Server).address() as AddressInfo).port}`;
 }, 60_000);
 afterAll(() => t.close());
 
@@ -34,7 +29,7 @@ interface Answered {
 
 async function ask({ method, path, body }: FuzzRequest): Promise<Answered> {
   const from = performance.now();
-  const answer = await fetch(url + path, {
+  const answer = await fetch(t.url + path, {
     method: method.toUpperCase(),
     signal: AbortSignal.timeout(4 * HANG_MS),
     ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
@@ -57,7 +52,7 @@ const checkBy =
 
 it(`${REQUESTS} requests of seed ${SEED} end without a 5xx or a hang, and every page answers after them`, async () => {
   const document = JSON.parse((await ask({ method: 'get', path: '/api/docs-json' })).text) as ApiDocument;
-  const ids = idsOf((await (await fetch(`${url}/api/book`)).json()) as { entries: object[] });
+  const ids = idsOf((await (await fetch(`${t.url}/api/book`)).json()) as { entries: object[] });
   const fuzzer = createFuzzer(document, seeded(SEED), () => ids);
   const pages = pagesOf(document).filter((path) => !path.startsWith('/api/book'));
   const breach = checkBy(createAnswerCheck(document));

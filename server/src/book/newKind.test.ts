@@ -1,4 +1,4 @@
-// First of all: it adds a kind to the lists the others read.
+// @alone First of all: it adds a kind to the lists the others read.
 import '../tests/bellKind';
 import type { AnimalView, EntryAnswer } from '@yaylak/contract';
 import { emptyFacts } from '@yaylak/core';

@@ -12,9 +12,9 @@ import { backUp, closeBook, openBook } from './openBook';
 import { ormOptions } from './ormConfig';
 
 it('has migrations that make exactly the schema of the entities', async () => {
-  const t = await testApp();
+  const t = await testApp(mkdtempSync(join(tmpdir(), 'yaylak-test-')));
   expect((await t.orm.schema.getUpdateSchemaSQL()).trim()).toBe('');
-  await t.close();
+  await t.end();
 });
 
 it('waits for a lock, writes in full and keeps foreign keys, on a renewed connection too', async () => {

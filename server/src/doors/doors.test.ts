@@ -2,8 +2,6 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { connect } from 'node:net';
-import type { AddressInfo } from 'node:net';
-import type { Server } from 'node:http';
 import { Logger } from '@nestjs/common';
 import { aGroup, arrival, note, testApp, uuid, type TestApp } from '../tests/testApp';
 
@@ -160,11 +158,10 @@ it('says so of a cut or too big body where the pages are served as well', async 
 
 it('hangs up on a body that does not come', async () => {
   const slow = await testApp(undefined, { bodyMs: 100 });
-  await slow.app.listen(0, '127.0.0.1');
-  const { port } = (slow.app.getHttpServer() as Server).address() as AddressInfo;
+  const { port } = new URL(slow.url);
   const answer = await new Promise<string>((resolve, reject) => {
     let text = '';
-    const socket = connect(port, '127.0.0.1', () =>
+    const socket = connect(Number(port), '127.0.0.1', () =>
       socket.write(
         'POST /api/groups HTTP/1.1\r\nhost: 127.0.0.1\r\ncontent-type: application/json\r\ncontent-length: 500\r\n\r\n{"id"',
       ),

@@ -1,5 +1,4 @@
-import { request, type Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
+import { request } from 'node:http';
 import { makeDemoBook } from '@yaylak/demo';
 import type { BookFile, Problem, ReadingBook } from '@yaylak/contract';
 import { breathe } from '../common/breathe';
@@ -289,9 +288,7 @@ it('says how far a book has come, lets others be answered meanwhile, and stops w
 });
 
 it('answers a file it refuses at once, and takes the rest of it off the line', async () => {
-  await t.app.listen(0, '127.0.0.1');
-  const { port } = (t.app.getHttpServer() as Server).address() as AddressInfo;
-  const answer = await fetch(`http://127.0.0.1:${port}/api/book`, {
+  const answer = await fetch(`${t.url}/api/book`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: `{"format":"other"${' '.repeat(20_000_000)}}`,
@@ -303,9 +300,7 @@ it('answers a file it refuses at once, and takes the rest of it off the line', a
 });
 
 it('stops when whoever sends it hangs up', async () => {
-  await t.app.listen(0, '127.0.0.1');
-  const { port } = (t.app.getHttpServer() as Server).address() as AddressInfo;
-  const gone = request({ port, host: '127.0.0.1', path: '/api/book', method: 'POST' });
+  const gone = request(`${t.url}/api/book`, { method: 'POST' });
   gone.setHeader('content-type', 'application/json').on('error', () => undefined);
   gone.write('{"format":"yaylak-book","formatVersion":1,\n"groups":[');
   const readings = async () =>
@@ -318,10 +313,8 @@ it('stops when whoever sends it hangs up', async () => {
 
 it('gives up a book whose rest does not come', async () => {
   const slow = await testApp(undefined, { bodyMs: 100 });
-  await slow.app.listen(0, '127.0.0.1');
-  const { port } = (slow.app.getHttpServer() as Server).address() as AddressInfo;
   const status = await new Promise<number | undefined>((resolve) => {
-    const sent = request({ port, host: '127.0.0.1', path: '/api/book', method: 'POST' }, (r) => resolve(r.statusCode));
+    const sent = request(`${slow.url}/api/book`, { method: 'POST' }, (r) => resolve(r.statusCode));
     sent.setHeader('content-type', 'application/json').on('error', () => undefined);
     sent.write('{"format":"yaylak-book",');
   });

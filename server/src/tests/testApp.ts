@@ -1,5 +1,6 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { MikroORM } from '@mikro-orm/libsql';
@@ -14,6 +15,7 @@ import { Clock } from '../common/clock';
 import { readConfig, type ServerConfig } from '../config';
 import { createApp } from '../createApp';
 import { openBook } from '../database/openBook';
+import { pool } from './pool';
 
 export const TODAY = '2026-11-23';
 
@@ -21,6 +23,8 @@ export interface TestApp {
   readonly app: NestExpressApplication;
   readonly orm: MikroORM;
   readonly config: ServerConfig;
+  /** Where it listens. */
+  readonly url: string;
   readonly http: () => ReturnType<typeof request>;
   readonly post: (...entries: object[]) => Promise<EntryAnswer[]>;
   /** Stops the server and starts it again on the same book. */
@@ -48,11 +52,7 @@ export async function testApp(
   return isUsual ? pooled(started) : started;
 }
 
-/** Servers that no test has at the moment. */
-const pool: TestApp[] = [];
-afterAll(() => Promise.all(pool.splice(0).map((one) => one.end())));
-
-/** Goes back into the pool when a test is done with it; one that listens, or was closed, does not. */
+/** Goes back into the pool when a test is done with it; one that was closed does not. */
 function pooled(one: TestApp): TestApp {
   const { app, orm } = one;
   const own: TestApp = {
@@ -62,8 +62,7 @@ function pooled(one: TestApp): TestApp {
       return pooled(await start(one.config.dataDir, {}, TODAY));
     },
     close: async () => {
-      const isRunning = await orm.isConnected();
-      if (!isRunning || (app.getHttpServer() as Server).listening) await one.end();
+      if (!(await orm.isConnected())) await one.end();
       else pool.push(own);
     },
   };
@@ -103,8 +102,11 @@ async function start(dataDir: string, change: Partial<ServerConfig>, today: stri
   const orm = await openBook(config);
   const app = await createApp(config, orm);
   if (today !== null) Object.assign(app.get(Clock), lateOn(today));
-  await app.init();
-  const http = () => request(app.getHttpServer() as Parameters<typeof request>[0]);
+  // Once and for all: asked one that does not listen, supertest has it listen for every single request.
+  await app.listen(0, '127.0.0.1');
+  const server = app.getHttpServer() as Server;
+  const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const http = () => request(url);
   const end = async (): Promise<void> => {
     await app.close();
     rmSync(dataDir, { recursive: true, force: true });
@@ -113,6 +115,7 @@ async function start(dataDir: string, change: Partial<ServerConfig>, today: stri
     app,
     orm,
     config,
+    url,
     http,
     post: async (...entries) => {
       const answer = await http().post('/api/entries').send({ entries }).expect(200);

@@ -5,7 +5,7 @@ import { no, renderPage, type Answers } from '../../tests/renderPage';
 import { FilesPage } from './FilesPage';
 import { createImporter } from './importer';
 
-// The worker's own work, in this thread: a test page has no workers.
+// @alone The worker's own work, in this thread: a test page has no workers.
 jest.mock('./importWorkerClient', () => ({ importWorker: () => mockImporter }));
 const mockImporter = createImporter();
 

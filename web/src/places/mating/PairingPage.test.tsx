@@ -7,7 +7,7 @@ import { createPlanner } from './planner';
 import { makePlan, stopPlan } from './plannerClient';
 import { aMating, aPairing, BUCK, DOE, OTHER, STRANGER_BUCK } from './testViews';
 
-// jsdom has no workers: the same planner runs on the page.
+// @alone jsdom has no workers: the same planner runs on the page.
 jest.mock('./plannerClient', () => ({ makePlan: jest.fn(), stopPlan: jest.fn() }));
 const planning = jest.mocked(makePlan);
 

@@ -12,6 +12,9 @@ const opened = async (devicesUrl: string | null) => {
   return user;
 };
 
+const { WebSocket } = globalThis;
+afterEach(() => void (globalThis.WebSocket = WebSocket));
+
 it('takes the address of a bridge from the settings only, and says how it is set', async () => {
   await opened(null);
   expect(await screen.findByText(/No bridge is set/)).toHaveTextContent('DEVICES_URL=ws://127.0.0.1:4871 npm start');
