@@ -5,6 +5,7 @@ export * from './feedGain';
 export * from './feedTrial';
 export * from './litterCurve';
 export * from './litterTrend';
+export * from './littersReared';
 export * from './lossClusters';
 export * from './rearedBy';
 export * from './rearedPerYear';

@@ -6,6 +6,8 @@ import {
   afterbirthOf,
   BY_HAND,
   groupOn,
+  handlingWindow,
+  isBirthAskedAbout,
   isoMoment,
   isoOf,
   isPresent,
@@ -13,6 +15,7 @@ import {
   penStage,
   rearedBy,
   windowStage,
+  youngToHandle,
   type AnimalFacts,
   type Birth,
   type BirthFact,
@@ -28,8 +31,6 @@ import { ExpectedService } from './expected.service';
 
 /** Births stay on the list for so many days, and as long as something is still to do. */
 const RECENT_DAYS = 14;
-/** Handling and going on are asked for so long. */
-const ASKED_DAYS = 30;
 
 /** Births that were, with what is still to do of each. */
 @Injectable()
@@ -55,9 +56,8 @@ export class GivenService {
       this.book.state.ofSpecies(s).flatMap((facts) => {
         if (facts.record.sex !== 'female') return [];
         const birth = this.book.state.litters.birthsOf(facts.record.id).at(-1);
-        if (!birth || birth.on > today) return [];
-        const isAsked = isPresent(facts, today) ? today - birth.on <= ASKED_DAYS : this.orphans(facts) > 0;
-        return isAsked ? [{ facts, birth }] : [];
+        const dam = { isHere: isPresent(facts, today), orphans: () => this.orphans(facts) };
+        return birth && isBirthAskedAbout(birth, dam, today) ? [{ facts, birth }] : [];
       }),
     );
   }
@@ -172,30 +172,18 @@ export class GivenService {
     };
   }
 
-  /** When the young of a birth are weighed and tagged for the first time. */
-  handlingWindow(birth: Pick<Birth, 'on'>, species: Species): Window {
-    const on = this.book.state.settings(species).season.processingAfter;
-    return {
-      opens: addDays(birth.on, Math.max(0, on - 1)),
-      bestFrom: addDays(birth.on, on),
-      bestTo: addDays(birth.on, on + 1),
-      closes: addDays(birth.on, on + 5),
-    };
-  }
-
-  /** Young of a birth that are here and wear nothing yet. Rabbits get their marks when they are weaned. */
-  toHandle(birth: Pick<Birth, 'youngIds'>, species: Species): string[] {
-    if (this.book.state.settings(species).rearing.bondingDays === 0) return [];
-    return birth.youngIds.filter((id) => {
-      const facts = this.book.state.animals.get(id);
-      return facts !== undefined && facts.departures.length === 0 && facts.identifiers.length === 0;
-    });
+  /** When the young of a birth that wear nothing yet are weighed and tagged, and how many they are. */
+  toHandle(birth: Birth, species: Species): { readonly window: Window; readonly left: number } | undefined {
+    const settings = this.book.state.settings(species);
+    const young = birth.youngIds.flatMap((id) => this.book.state.animals.get(id) ?? []);
+    const left = youngToHandle(young, settings).length;
+    return left === 0 ? undefined : { window: handlingWindow(birth, settings), left };
   }
 
   private handling(birth: Birth, species: Species): BirthSeen['handling'] {
-    const left = this.toHandle(birth, species).length;
-    if (left === 0) return null;
-    const window = this.handlingWindow(birth, species);
+    const found = this.toHandle(birth, species);
+    if (!found) return null;
+    const { window, left } = found;
     return { window: windowView(window), left, isOpen: windowStage(window, this.clock.today()) !== 'early' };
   }
 }

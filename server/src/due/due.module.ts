@@ -7,12 +7,10 @@ import { RearingModule } from '../rearing/rearing.module';
 import { RemediesModule } from '../remedies/remedies.module';
 import { SeasonModule } from '../season/season.module';
 import { DueService } from './due.service';
-import { MarksDueService } from './marks.service';
-import { YoungDueService } from './young.service';
 
 @Module({
   imports: [BirthsModule, BookModule, CarryingModule, MatingModule, RearingModule, RemediesModule, SeasonModule],
-  providers: [DueService, MarksDueService, YoungDueService],
+  providers: [DueService],
   exports: [DueService],
 })
 export class DueModule {}

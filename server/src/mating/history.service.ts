@@ -168,9 +168,5 @@ export class MatingHistoryService {
   }
 }
 
-/** Whether a stay goes on today. */
-export const isOpenStay = (facts: AnimalFacts, stayId: string, today: Day): boolean =>
-  isPresent(facts, today) && !facts.stayEnds.some((e) => e.stayId === stayId);
-
 /** Days from which on services by hand count as this season's. */
 export const seasonFrom = (today: Day): Day => addDays(today, -90);

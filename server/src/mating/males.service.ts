@@ -18,6 +18,7 @@ import {
   isMaleGrown,
   isMaleOfAge,
   isoOf,
+  isOpenStay,
   kinshipTable,
   maleReadiness,
   partingWindow,
@@ -38,7 +39,7 @@ import {
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
-import { isOpenStay, MatingHistoryService, seasonFrom } from './history.service';
+import { MatingHistoryService, seasonFrom } from './history.service';
 
 /** Work that opens within so many days is shown. */
 const AHEAD_DAYS = 14;

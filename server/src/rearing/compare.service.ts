@@ -19,9 +19,9 @@ import {
   feedTrial,
   gainOnFeed,
   isoOf,
+  isOneLitter,
   litterTrend,
   mean,
-  ONE_LITTER_DAYS,
   quarterOf,
   weanedKg,
   type AnimalFacts,
@@ -114,7 +114,7 @@ export class CompareService {
       const by = y.fosterings.at(-1);
       const isHers = by ? by.damId === record.id : y.birthDamId === record.id;
       const weaned = y.weanedOn ?? addDays(y.bornOn, ageDays);
-      const isOf = Math.abs(y.bornOn - birth.on) <= ONE_LITTER_DAYS;
+      const isOf = isOneLitter(y.bornOn, birth.on);
       const growing = facts && isHers && isOf && (y.goneOn ?? Infinity) >= weaned && this.growth.growing(facts);
       return growing ? [growing] : [];
     });

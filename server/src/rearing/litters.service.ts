@@ -4,15 +4,17 @@ import {
   addDays,
   BY_HAND,
   isoOf,
+  isOneLitter,
   litterNow,
-  ONE_LITTER_DAYS,
+  littersReared,
+  litterWeighing,
   rearedBy,
   weaningPlans,
   type AnimalFacts,
-  type Birth,
   type Day,
   type LitterMember,
   type LitterNow,
+  type LitterOfDam,
   type Reading,
   type Reared,
   type Species,
@@ -24,15 +26,10 @@ import { tagView, windowView } from '../common/views';
 import { GrowthService } from '../growth/growth.service';
 import { FemalesToMateService } from '../mating/females.service';
 
-/** A litter as it is reared: whom one dam has now. */
-export interface LitterReared {
+/** A litter as it is reared, with its dam; she is undefined where they are reared by hand. */
+export interface LitterReared extends Omit<LitterOfDam, 'damId'> {
   readonly species: Species;
-  /** Undefined where they are reared by hand. */
   readonly dam: AnimalFacts | undefined;
-  readonly bornOn: Day;
-  readonly young: readonly Reared[];
-  /** Her own birth they are of; undefined where all are another's. */
-  readonly birth: Birth | undefined;
 }
 
 /** Who rears whom now, how they gain, and who is to be weaned. */
@@ -48,27 +45,17 @@ export class LittersService {
   /** Litters that are with their dams, the youngest last. */
   withDams(species: Species): LitterReared[] {
     const today = this.clock.today();
+    const { animals, litters } = this.book.state;
     const { weaningDays } = this.book.state.settings(species);
-    const byDam = new Map<string, Reared[]>();
-    for (const { record } of this.book.state.present(today)) {
-      if (record.species !== species || record.bornOn === undefined) continue;
-      if (today - record.bornOn > weaningDays.closes) continue;
-      const young = this.book.state.litters.reared(record.id);
-      const by = young && rearedBy(young, today);
-      if (young && by !== undefined) byDam.set(by, [...(byDam.get(by) ?? []), young]);
-    }
-    return [...byDam]
-      .flatMap(([by, all]) => parted(all).map((young): LitterReared => this.litter(species, by, young)))
-      .sort((a, b) => a.bornOn - b.bornOn);
-  }
-
-  private litter(species: Species, by: string, young: readonly Reared[]): LitterReared {
-    const bornOn = young[0]?.bornOn ?? this.clock.today();
-    const birth =
-      by === BY_HAND
-        ? undefined
-        : this.book.state.litters.birthsOf(by).find((b) => Math.abs(b.on - bornOn) <= ONE_LITTER_DAYS);
-    return { species, dam: this.book.state.animals.get(by), bornOn: birth?.on ?? bornOn, young, birth };
+    const young = this.book.state.present(today).flatMap(({ record: { id, species: own, bornOn } }) => {
+      if (own !== species || bornOn === undefined || today - bornOn > weaningDays.closes) return [];
+      return litters.reared(id) ?? [];
+    });
+    return littersReared(young, (damId) => litters.birthsOf(damId), today).map(({ damId, ...litter }) => ({
+      ...litter,
+      species,
+      dam: damId === undefined ? undefined : animals.get(damId),
+    }));
   }
 
   /** How a litter does now; young that were in it and are not any more count for the days they were. */
@@ -76,7 +63,7 @@ export class LittersService {
     const damId = dam?.record.id;
     const all = damId === undefined ? young : this.book.state.litters.youngAbout(damId);
     const members = all
-      .filter((y) => Math.abs(y.bornOn - bornOn) <= ONE_LITTER_DAYS)
+      .filter((y) => isOneLitter(y.bornOn, bornOn))
       .map((y): LitterMember => ({
         id: y.id,
         daily: this.dailyOf(y.id),
@@ -116,19 +103,14 @@ export class LittersService {
     return this.book.state.litters.youngAbout(damId).flatMap((y) => {
       const wasHers = rearedBy({ ...y, weanedOn: undefined }, y.weanedOn ?? y.bornOn) === damId;
       const facts = this.book.state.animals.get(y.id);
-      if (y.weanedOn === undefined || !wasHers || !facts || Math.abs(y.bornOn - bornOn) > ONE_LITTER_DAYS) return [];
+      if (y.weanedOn === undefined || !wasHers || !facts || !isOneLitter(y.bornOn, bornOn)) return [];
       return this.book.state.daily(facts).at(-1)?.kg ?? [];
     });
   }
 
-  /** How a litter is to be weighed today by the holding's school; undefined where it was, or is not daily. */
-  toWeigh(litter: LitterReared, now: LitterNow): 'together' | 'each' | undefined {
-    const { rearing } = this.book.state.settings(litter.species);
-    const age = this.clock.today() - litter.bornOn;
-    if (now.daysWithout === 0 || age === 0) return undefined;
-    if (age <= rearing.litterDailyDays) return 'together';
-    if (age <= rearing.eachDailyDays) return 'each';
-    return rearing.eachDailyDays > 0 && (now.daysWithout ?? Infinity) >= WEEK ? 'each' : undefined;
+  /** How a litter is to be weighed today; see `litterWeighing`. */
+  toWeigh({ species, bornOn }: LitterReared, { daysWithout }: LitterNow): 'together' | 'each' | undefined {
+    return litterWeighing(this.book.state.settings(species), this.clock.today() - bornOn, daysWithout);
   }
 
   view(litter: LitterReared): LitterView {
@@ -230,18 +212,4 @@ export class LittersService {
     });
     return { at: 1 + known.filter((g) => g > own.kgPerDay).length, of: known.length };
   }
-}
-
-/** After the daily stretch each is weighed once a week. */
-const WEEK = 7;
-
-/** Young of one dam as litters by their age. */
-function parted(all: readonly Reared[]): Reared[][] {
-  const litters: Reared[][] = [];
-  for (const young of [...all].sort((a, b) => a.bornOn - b.bornOn)) {
-    const last = litters.at(-1);
-    if (last?.[0] && young.bornOn - last[0].bornOn <= ONE_LITTER_DAYS) last.push(young);
-    else litters.push([young]);
-  }
-  return litters;
 }

@@ -2,19 +2,15 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { DoseDueView, RemediesView, WithheldView } from '@yaylak/contract';
 import {
   addDays,
-  dosesDue,
+  dueOfRemedies,
   groupOn,
   isoOf,
-  planTurn,
-  sharedWindow,
-  windowStage,
   withheldOn,
   type AnimalFacts,
   type Day,
-  type Window,
+  type DueRow,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
-import type { ProductRecord } from '../book/holdingState';
 import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
 import { ProductsService } from './products.service';
@@ -70,76 +66,33 @@ export class RemediesService {
   /** Doses of courses begun and of yearly plans, those that close first first. */
   due(): DoseDueView[] {
     const today = this.clock.today();
-    const present = this.book.state.present(today);
-    return [...this.coursesDue(present, today), ...this.plansDue(present, today)].sort((a, b) =>
-      a.window.closes < b.window.closes ? -1 : a.window.closes > b.window.closes ? 1 : a.key < b.key ? -1 : 1,
+    return this.dueRows(AHEAD_DAYS).flatMap(({ key, task, animals, window, isOpen }): DoseDueView[] =>
+      task.kind === 'give'
+        ? [
+            {
+              key,
+              productId: task.productId,
+              product: this.productName(task.productId),
+              nth: task.nth ?? null,
+              groupName: animals[0] ? this.groupName(animals[0], today) : null,
+              animalIds: animals.map((f) => f.record.id),
+              tags: animals.slice(0, TAGS_SHOWN).map((f) => tagView(f, today)),
+              done: task.done,
+              window: windowView(window),
+              isOpen,
+            },
+          ]
+        : [],
     );
   }
 
-  private coursesDue(present: readonly AnimalFacts[], today: Day): DoseDueView[] {
-    const batches = new Map<string, { productId: string; nth: number; facts: AnimalFacts[]; windows: Window[] }>();
-    for (const facts of present)
-      for (const { productId, nth, window } of dosesDue(
-        facts.treatments,
-        (id) => this.book.state.products.get(id)?.facts.course,
-        today,
-      )) {
-        if (window.opens > today + AHEAD_DAYS) continue;
-        const key = `${productId} ${nth} ${groupOn(facts, today) ?? '-'} ${window.bestFrom}`;
-        const batch = batches.get(key) ?? { productId, nth, facts: [], windows: [] };
-        batches.set(key, batch);
-        batch.facts.push(facts);
-        batch.windows.push(window);
-      }
-    return [...batches].map(([key, { productId, nth, facts, windows }]) => {
-      const product = this.book.state.products.get(productId) as ProductRecord;
-      return this.dueView(key, product, nth, facts, 0, sharedWindow(windows) as Window, today);
+  dueRows(aheadDays?: number): DueRow[] {
+    const today = this.clock.today();
+    const products = [...this.book.state.products.values()].map(({ id, isClosed, facts }) => {
+      const { course, doses, planMonths = [], planGroupIds = [] } = facts;
+      return [id, { id, isClosed, course, doses, planMonths, planGroupIds }] as const;
     });
-  }
-
-  /** A yearly plan asks for those of its groups that had none since its turn counts. */
-  private plansDue(present: readonly AnimalFacts[], today: Day): DoseDueView[] {
-    return [...this.book.state.products.values()].flatMap((product) => {
-      const { planMonths = [], planGroupIds = [], doses } = product.facts;
-      if (product.isClosed || planMonths.length === 0) return [];
-      const { window, countsFrom } = planTurn(planMonths, today);
-      if (window.opens > today + AHEAD_DAYS) return [];
-      return planGroupIds.flatMap((groupId) => {
-        const own = present.filter(
-          (f) => groupOn(f, today) === groupId && doses.some((d) => d.species === f.record.species),
-        );
-        const missing = own.filter(
-          (f) => !f.treatments.some((t) => t.productId === product.id && t.on >= countsFrom && t.on <= today),
-        );
-        if (missing.length === 0) return [];
-        const done = own.length - missing.length;
-        return [this.dueView(`${product.id} plan ${groupId}`, product, null, missing, done, window, today)];
-      });
-    });
-  }
-
-  private dueView(
-    key: string,
-    product: ProductRecord,
-    nth: number | null,
-    facts: readonly AnimalFacts[],
-    done: number,
-    window: Window,
-    today: Day,
-  ): DoseDueView {
-    const first = facts[0];
-    return {
-      key,
-      productId: product.id,
-      product: product.facts.name,
-      nth,
-      groupName: first ? this.groupName(first, today) : null,
-      animalIds: facts.map((f) => f.record.id),
-      tags: facts.slice(0, TAGS_SHOWN).map((f) => tagView(f, today)),
-      done,
-      window: windowView(window),
-      isOpen: windowStage(window, today) !== 'early',
-    };
+    return dueOfRemedies(this.book.state.present(today), new Map(products), today, aheadDays);
   }
 
   private groupName(facts: AnimalFacts, today: Day): string | null {

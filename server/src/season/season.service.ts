@@ -1,17 +1,18 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { planOf, type HappenedView, type PlanView, type SeasonView } from '@yaylak/contract';
 import {
-  groupOn,
-  isFemaleOfAge,
+  femalesOfPlan,
+  happenedOn,
   isMaleGrown,
   isoOf,
-  isPresent,
   layOut,
-  SPECIES_WORDS,
+  stepDoneOn,
+  whoForStep,
   type AnimalFacts,
   type ConditionStage,
   type Day,
   type Happened,
+  type PlannedContext,
   type PlanStep,
   type Species,
   type YearPlan,
@@ -22,9 +23,6 @@ import { Whole } from '../book/derived';
 import type { PlanRecord } from '../book/holdingState';
 import { Clock } from '../common/clock';
 import { HoldingService } from '../holding/holding.service';
-
-/** What was done, or born, so many days before its window or after it still belongs to it. */
-const SLACK_DAYS = 15;
 
 export interface Laid {
   readonly record: PlanRecord;
@@ -108,20 +106,10 @@ export class SeasonService {
     const byPlan = this.femalesOf.get();
     const known = byPlan.get(plan);
     if (known) return known;
-    const found = this.findFemales(plan, this.clock.today());
+    const { state } = this.book;
+    const found = femalesOfPlan(plan, state.ofSpecies(plan.species), state.settings(plan.species), this.clock.today());
     byPlan.set(plan, found);
     return found;
-  }
-
-  private findFemales({ species, groupId, matingOn }: YearPlan, today: Day): AnimalFacts[] {
-    const on = Math.min(matingOn, today) as Day;
-    const settings = this.book.state.settings(species);
-    return [...this.book.state.animals.values()].filter((f) => {
-      const { species: own, sex, bornOn } = f.record;
-      if (own !== species || sex !== 'female' || !isPresent(f, on) || (f.arrivedOn ?? on) > on) return false;
-      if (groupId !== undefined) return groupOn(f, on) === groupId;
-      return isFemaleOfAge(bornOn, settings, matingOn);
-    });
   }
 
   /** What came of each step so far, by its key. */
@@ -169,82 +157,26 @@ export class SeasonService {
   }
 
   private happened(laid: Laid, step: PlanStep, females: readonly AnimalFacts[]): Happened | undefined {
-    return spread(this.whoFor(laid, step, females).map((f) => this.doneOn(laid, step, f)));
+    return happenedOn(this.whoFor(laid, step, females).map((f) => this.doneOn(laid, step, f)));
   }
 
-  /** Whom a step is done to: the males, the young of the season, the dams that gave birth, or the females. */
-  whoFor({ plan, steps }: Laid, step: PlanStep, females: readonly AnimalFacts[]): readonly AnimalFacts[] {
-    const { species, matingOn } = plan;
-    if (step.kind === 'male-check') return this.malesHere(species, matingOn, SPECIES_WORDS[species].grownFromDays);
-    if (step.kind !== 'weaning' && step.kind !== 'processing') return females;
-    const births = steps.find((s) => s.kind === 'births' && s.litter === step.litter)?.window;
-    const ofSeason = females
-      .flatMap((f) => [...(this.book.state.youngByParent.get(f.record.id) ?? [])])
-      .flatMap((id) => this.book.state.animals.get(id) ?? [])
-      .filter(
-        ({ record: { bornOn } }) =>
-          bornOn !== undefined &&
-          births !== undefined &&
-          bornOn >= births.opens - SLACK_DAYS &&
-          bornOn <= births.closes + SLACK_DAYS,
-      );
-    if (step.kind === 'weaning') return ofSeason;
-    const dams = new Set(ofSeason.map((f) => f.record.damId));
-    return females.filter((f) => dams.has(f.record.id));
+  /** Whom a step is done to. */
+  whoFor(laid: Laid, step: PlanStep, females: readonly AnimalFacts[]): readonly AnimalFacts[] {
+    return whoForStep(laid, step, females, this.planned(laid.plan.species));
   }
 
-  /** The day a step was done on an animal, as far as the book tells: born, scored, given, sampled. */
-  doneOn({ record }: Laid, step: PlanStep, facts: AnimalFacts): Day | undefined {
-    const from = step.window.opens - SLACK_DAYS;
-    const to = step.window.closes + SLACK_DAYS;
-    const isIn = ({ on }: { readonly on: Day }): boolean => on >= from && on <= to;
-    switch (step.kind) {
-      case 'births':
-        return this.book.state.litters.birthsOf(facts.record.id).find(isIn)?.on;
-      case 'scoring':
-        return facts.scores.find(isIn)?.on;
-      case 'dose': {
-        const productId = record.facts.doses?.[step.dose ?? -1]?.productId;
-        return facts.treatments.find((g) => g.productId === productId && isIn(g))?.on;
-      }
-      case 'test':
-        return facts.samples.find((g) => (g.purpose === 'pregnancy' || g.purpose === 'blood') && isIn(g))?.on;
-      case 'count':
-        return facts.pregnancyTests.find((t) => (t.way === 'scan' || t.way === 'palpation') && isIn(t))?.on;
-      case 'mating':
-        return facts.services.find(isIn)?.on;
-      case 'male-check':
-        return facts.maleChecks.find(isIn)?.on ?? facts.looks.find(isIn)?.on;
-      case 'weaning':
-        return facts.weanings.find((w) => w.isDone)?.on;
-      case 'processing':
-        return this.handledOn(facts.record.id, from, to);
-      // Of these the book keeps no record of its own: they are written down as done by hand.
-      case 'weaned':
-      case 'flushing':
-      case 'minerals':
-      case 'nest':
-      case 'sale':
-        return undefined;
-    }
+  /** The day a step was done on an animal, as far as the book tells. */
+  doneOn({ plan }: Laid, step: PlanStep, facts: AnimalFacts): Day | undefined {
+    return stepDoneOn(plan, step, facts, this.planned(plan.species));
   }
 
-  /** The day the last of a dam's young of a season got its first identifier; undefined while one has none. */
-  private handledOn(damId: string, from: number, to: number): Day | undefined {
-    const birth = this.book.state.litters.birthsOf(damId).find((b) => b.on >= from && b.on <= to);
-    const days = (birth?.youngIds ?? []).flatMap((id) => {
-      const young = this.book.state.animals.get(id);
-      return young && young.departures.length === 0 ? [young.identifiers[0]?.on] : [];
-    });
-    const known = days.filter((d) => d !== undefined);
-    return known.length === 0 || known.length < days.length ? undefined : (Math.max(...known) as Day);
+  private planned(species: Species): PlannedContext {
+    const { animals, litters, youngByParent } = this.book.state;
+    return {
+      birthsOf: (damId) => litters.birthsOf(damId),
+      youngOf: (damId) => [...(youngByParent.get(damId) ?? [])].flatMap((id) => animals.get(id) ?? []),
+      animal: (id) => animals.get(id),
+      malesHere: (on, minDays) => this.malesHere(species, on, minDays),
+    };
   }
-}
-
-/** From the first to the last of the days there are. */
-function spread(days: readonly (Day | undefined)[]): Happened | undefined {
-  const all = days.flatMap((d) => d ?? []).sort((a, b) => a - b);
-  const [from] = all;
-  const to = all.at(-1);
-  return from === undefined || to === undefined ? undefined : { from, to, head: all.length };
 }

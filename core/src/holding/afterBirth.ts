@@ -1,0 +1,32 @@
+import type { Birth } from '../births';
+import type { AnimalFacts } from '../book';
+import { addDays, type Day, type Window } from '../calendar';
+import type { SpeciesSettings } from '../species';
+
+/** Handling, going on and what a dam needs are asked for so long after a birth. */
+const ASKED_DAYS = 30;
+
+/** Whether a birth is still asked about: of a month for a dam that is here, longer of one that left young behind. */
+export const isBirthAskedAbout = (
+  birth: Pick<Birth, 'on'>,
+  { isHere, orphans }: { readonly isHere: boolean; readonly orphans: () => number },
+  today: Day,
+): boolean => birth.on <= today && (isHere ? today - birth.on <= ASKED_DAYS : orphans() > 0);
+
+/** When the young of a birth are weighed and tagged for the first time. */
+export function handlingWindow({ on }: Pick<Birth, 'on'>, { season }: Pick<SpeciesSettings, 'season'>): Window {
+  const after = season.processingAfter;
+  return {
+    opens: addDays(on, Math.max(0, after - 1)),
+    bestFrom: addDays(on, after),
+    bestTo: addDays(on, after + 1),
+    closes: addDays(on, after + 5),
+  };
+}
+
+/** Young of a birth that are here and wear nothing yet. Where they stay in the nest they get their marks at weaning. */
+export const youngToHandle = (
+  young: readonly AnimalFacts[],
+  { rearing }: Pick<SpeciesSettings, 'rearing'>,
+): AnimalFacts[] =>
+  rearing.bondingDays === 0 ? [] : young.filter((f) => f.departures.length === 0 && f.identifiers.length === 0);
