@@ -1,5 +1,5 @@
 import { addDays, type Day } from '../calendar';
-import type { Species, SpeciesSettings } from '../species';
+import type { SpeciesSettings } from '../species';
 import type { Born } from './litters';
 
 /** A stretch of the year band. */
@@ -38,10 +38,4 @@ export function yearBandBlocks(born: readonly Born[], settings: Pick<SpeciesSett
       { kind: 'rearing', from: addDays(to, 1), to: addDays(to, settings.weaningDays.bestTo), ...batch },
     ] as const;
   });
-}
-
-/** A lane of the band. */
-export interface BandLane {
-  readonly species: Species;
-  readonly blocks: readonly BandBlock[];
 }

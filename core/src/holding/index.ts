@@ -1,5 +1,6 @@
 export * from './afterBirth';
 export * from './afterbirthOf';
+export * from './bandLane';
 export * from './carryingOf';
 export * from './carryingState';
 export * from './doubtOf';

@@ -1,30 +1,18 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type {
-  BirthDue,
-  LongList,
-  LookAt,
-  NotGrowingView,
-  PlannedBlock,
-  TodayQuery,
-  TodayView,
-  YearBandView,
-} from '@yaylak/contract';
+import type { BirthDue, LongList, LookAt, NotGrowingView, TodayQuery, TodayView, YearBandView } from '@yaylak/contract';
 import {
   addDays,
+  bandLane,
   doubtOf,
   groupOn,
   isoMoment,
   isoOf,
-  plannedBlocks,
   SPECIES,
   SPECIES_WORDS,
-  yearBandBlocks,
   yearOf,
   type AnimalFacts,
-  type Born,
   type Day,
   type NotGrowing,
-  type Species,
 } from '@yaylak/core';
 import { AnimalPageService } from '../animals/animalPage.service';
 import { ExpectedService } from '../births/expected.service';
@@ -108,51 +96,36 @@ export class TodayService {
     });
   }
 
-  /** The year's lanes, from births and the rearing after them. */
+  /** The year's lanes; see `bandLane`. */
   yearBand(): YearBandView {
     const today = this.clock.today();
     const year = yearOf(today);
+    const { state } = this.book;
     const lanes = SPECIES.map((species) => {
-      const born: Born[] = [];
-      for (const { record } of this.book.state.animals.values())
-        if (
-          record.species === species &&
-          record.bornOn !== undefined &&
-          record.damId !== undefined &&
-          yearOf(record.bornOn) >= year - 1
-        )
-          born.push({ id: record.id, species, bornOn: record.bornOn, damId: record.damId });
-      const blocks = yearBandBlocks(born, this.book.state.settings(species))
-        .filter((b) => yearOf(b.to) >= year && yearOf(b.from) <= year)
-        .map((b) => ({
+      const plans = this.season.laid().filter(({ plan }) => plan.species === species);
+      const lane = bandLane(
+        {
+          species,
+          all: state.ofSpecies(species),
+          carrying: this.carrying.band(species),
+          plans: plans.map(({ record, steps }) => ({ id: record.id, steps })),
+        },
+        state.settings(species),
+        year,
+      );
+      return {
+        species,
+        blocks: lane.blocks.map((b) => ({
           ...b,
-          from: isoOf(b.from),
-          to: isoOf(b.to),
+          ...fromTo(b),
           batchFrom: isoOf(b.batchFrom),
           batchTo: isoOf(b.batchTo),
-        }));
-      const carrying = this.carrying
-        .band(species)
-        .filter((b) => yearOf(b.to) >= year && yearOf(b.from) <= year)
-        .map((b) => ({ ...b, from: isoOf(b.from), to: isoOf(b.to), season: isoOf(b.season) }));
-      return { species, blocks, planned: this.planned(species, year), carrying };
+        })),
+        planned: lane.planned.map((p) => ({ ...p, ...fromTo(p), name: state.plans.get(p.planId)?.facts.name ?? '' })),
+        carrying: lane.carrying.map((b) => ({ ...b, ...fromTo(b), season: isoOf(b.season) })),
+      };
     });
     return { year, today: isoOf(today), lanes };
-  }
-
-  /** What the plans want of a species in a year. */
-  private planned(species: Species, year: number): PlannedBlock[] {
-    return this.season
-      .laid()
-      .flatMap(({ record, plan, steps }) =>
-        plan.species !== species
-          ? []
-          : plannedBlocks(steps).flatMap(({ kind, from, to }) =>
-              yearOf(to) >= year && yearOf(from) <= year
-                ? [{ kind, from: isoOf(from), to: isoOf(to), planId: record.id, name: record.facts.name }]
-                : [],
-            ),
-      );
   }
 
   private notGrowing(rows: readonly NotGrowing[], today: Day): NotGrowingView[] {
@@ -215,3 +188,5 @@ export class TodayService {
     return list;
   }
 }
+
+const fromTo = ({ from, to }: { readonly from: Day; readonly to: Day }) => ({ from: isoOf(from), to: isoOf(to) });
