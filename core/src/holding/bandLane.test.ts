@@ -1,17 +1,9 @@
-import { emptyFacts } from '../book';
 import { dayOf } from '../calendar';
 import { withOverrides } from '../species';
+import { anAnimal } from '../tests/builders';
 import { bandLane } from './bandLane';
 
-const lamb = (id: string, bornOn: string, damId?: string) =>
-  emptyFacts({
-    id,
-    version: 1,
-    species: 'sheep',
-    sex: 'female',
-    bornOn: dayOf(bornOn),
-    ...(damId === undefined ? {} : { damId }),
-  });
+const lamb = (id: string, bornOn: string, damId?: string) => anAnimal(id, { bornOn: dayOf(bornOn), damId });
 const window = (from: string, to: string) => ({
   opens: dayOf(from),
   bestFrom: dayOf(from),

@@ -6,6 +6,7 @@ export * from './carryingState';
 export * from './doubtOf';
 export * from './due';
 export * from './femaleHistory';
+export * from './lostYoung';
 export * from './nearMale';
 export * from './openServices';
 export * from './openStay';

@@ -1,21 +1,21 @@
+import type { DeathCause } from '../births';
 import type { Day } from '../calendar';
 
 export interface LossOfCause {
   readonly on: Day;
-  /** Undefined where nobody knows. */
-  readonly cause: string | undefined;
+  readonly cause: DeathCause | undefined;
 }
 
 /** Losses of one cause no further apart are of one outbreak; fewer than three are chance. Rules of thumb. */
 export const CLUSTER_DAYS = 7;
 export const CLUSTER_FROM = 3;
 
-/** Losses of one cause that follow on each other within a week, three and more; the latest outbreak first. */
+/** Losses of one known cause that follow on each other within a week, three and more; the latest outbreak first. */
 export function lossClusters<T extends LossOfCause>(losses: readonly T[]): T[][] {
   const open = new Map<string, T[]>();
   const all: T[][] = [];
   for (const loss of [...losses].sort((a, b) => a.on - b.on)) {
-    if (loss.cause === undefined) continue;
+    if (loss.cause === undefined || loss.cause === 'unknown') continue;
     const own = open.get(loss.cause);
     const last = own?.at(-1);
     if (own && last && loss.on - last.on <= CLUSTER_DAYS) own.push(loss);

@@ -1,3 +1,4 @@
+import type { DeathCause } from '../births';
 import fc from 'fast-check';
 import { addDays, type Day } from '../calendar';
 import { SPECIES_TABLE } from '../species';
@@ -331,7 +332,7 @@ describe('litters compared', () => {
 });
 
 it('sees three losses of one cause within a week of each other as an outbreak', () => {
-  const loss = (d: number, cause: string | undefined) => ({ on: on(d), cause });
+  const loss = (d: number, cause: DeathCause | undefined) => ({ on: on(d), cause });
   const all = [
     loss(1, 'scour'),
     loss(7, 'scour'),
@@ -339,6 +340,10 @@ it('sees three losses of one cause within a week of each other as an outbreak', 
     loss(30, 'scour'),
     loss(2, 'cold'),
     loss(3, 'cold'),
+    // Nobody knows of three: that is no one cause.
+    loss(4, 'unknown'),
+    loss(5, 'unknown'),
+    loss(6, 'unknown'),
   ];
   expect(lossClusters([...all, loss(4, undefined)]).map((c) => c.map((l) => l.on - BORN))).toEqual([[1, 7, 14]]);
 });

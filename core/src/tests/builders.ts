@@ -1,3 +1,4 @@
+import { emptyFacts, type AnimalFacts, type AnimalRecord } from '../book';
 import { dayOf, type Day } from '../calendar';
 import type { GrowingAnimal, Reading, WeighingMethod } from '../growth';
 
@@ -23,3 +24,20 @@ export function aLamb(change: Partial<GrowingAnimal> & { readonly id?: string } 
 }
 
 export const day = (iso: string): Day => dayOf(iso);
+
+/** An animal nothing is written of yet but its record: a ewe of unknown birth, unless said otherwise. */
+export const anAnimal = (id: string, change: Partial<AnimalRecord> = {}): AnimalFacts =>
+  emptyFacts({
+    id,
+    version: 1,
+    species: 'sheep',
+    sex: 'female',
+    bornOn: undefined,
+    damId: undefined,
+    sireId: undefined,
+    donorId: undefined,
+    birthType: undefined,
+    rearingType: undefined,
+    strain: undefined,
+    ...change,
+  });

@@ -5,16 +5,18 @@ import {
   birthSeasons,
   bySpecies,
   countedAt,
-  dayOf,
   isByLitter,
   isoOf,
   lossClusters,
+  LOSSES_TOLD_DAYS,
+  lostYoung,
   proportion,
   seasonTally,
   type AnimalFacts,
   type Birth,
   type Day,
   type FemaleOfSeason,
+  type LostYoung,
   type RearingTally,
   type Species,
 } from '@yaylak/core';
@@ -26,8 +28,6 @@ import { HoldingService } from '../holding/holding.service';
 import { MatingHistoryService } from '../mating/history.service';
 import { LittersService } from './litters.service';
 
-/** Losses and survival are told of so many days. */
-const TOLD_DAYS = 550;
 const LOSSES = 60;
 const NUMBERS = 20;
 const SEASONS = 4;
@@ -61,8 +61,8 @@ export class RearingService {
 
   view(species: Species): RearingView {
     const today = this.clock.today();
-    const losses = this.losses(species);
-    const settled = this.births(species, addDays(today, -TOLD_DAYS)).flatMap(({ facts, birth }) => {
+    const losses = lostYoung(this.book.state.ofSpecies(species), this.book.state.settings(species), today);
+    const settled = this.births(species, addDays(today, -LOSSES_TOLD_DAYS)).flatMap(({ facts, birth }) => {
       const tally = this.tally(facts, birth);
       return tally.withHer === 0 ? [tally] : [];
     });
@@ -80,8 +80,8 @@ export class RearingService {
         .filter((g) => !g.isClosed && (g.species === null || g.species === species))
         .map(({ id, name }) => ({ id, name })),
       litters: this.litters.withDams(species).map((l) => this.litters.view(l)),
-      losses: losses.slice(0, LOSSES),
-      clusters: clustersOf(losses),
+      losses: losses.slice(0, LOSSES).map((loss) => this.lossView(loss)),
+      clusters: lossClusters(losses).map((c) => this.cluster(c)),
       survival: survival ? { reared, of: reared + lost } : null,
       seasons: this.seasons(species),
     };
@@ -98,32 +98,29 @@ export class RearingService {
     return this.birthsBySpecies[species].get().filter(({ birth }) => birth.on >= since && birth.on <= today);
   }
 
-  /** Young that died before weaning, the latest first. */
-  private losses(species: Species): LossView[] {
+  private lossView({ facts, on, ageDays, damId, cause }: LostYoung): LossView {
     const today = this.clock.today();
-    const { weaningDays } = this.book.state.settings(species);
-    return this.book.state
-      .ofSpecies(species)
-      .flatMap((facts): LossView[] => {
-        const { bornOn, damId } = facts.record;
-        const died = facts.departures.find((d) => d.how === 'died');
-        if (bornOn === undefined || !died) return [];
-        const ageDays = died.on - bornOn;
-        if (ageDays > weaningDays.closes || today - died.on > TOLD_DAYS) return [];
-        const dam = this.book.state.animals.get(
-          facts.fosterings.findLast((f) => f.on <= died.on)?.damId ?? damId ?? '',
-        );
-        return [
-          {
-            tag: tagView(facts, today),
-            dam: dam ? tagView(dam, today) : null,
-            on: isoOf(died.on),
-            ageDays,
-            cause: died.cause ? CAUSE_WORDS[died.cause] : null,
-          },
-        ];
-      })
-      .sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : 0));
+    const dam = this.book.state.animals.get(damId ?? '');
+    return {
+      tag: tagView(facts, today),
+      dam: dam ? tagView(dam, today) : null,
+      on: isoOf(on),
+      ageDays,
+      cause: cause ? CAUSE_WORDS[cause] : null,
+    };
+  }
+
+  /** Outbreaks among the losses, with the dams they were at. */
+  private cluster(losses: readonly LostYoung[]): LossCluster {
+    const views = losses.map((loss) => this.lossView(loss));
+    const dams = new Map(views.flatMap(({ dam }) => (dam ? [[dam.animalId, dam] as const] : [])));
+    return {
+      cause: views[0]?.cause ?? '',
+      count: views.length,
+      from: views[0]?.on ?? '',
+      to: views.at(-1)?.on ?? '',
+      dams: [...dams.values()],
+    };
   }
 
   /** Seasons of births, the latest first: what was scanned, born and reared of the females that were put to the male. */
@@ -185,23 +182,4 @@ export class RearingService {
 function scannedBefore(facts: AnimalFacts, on: Day, gestation: number): number | undefined {
   const counts = facts.pregnancyTests.map((t) => (t.on < on && t.on > on - gestation ? countedAt(t) : undefined));
   return counts.findLast((count) => count !== undefined);
-}
-
-/** Outbreaks among the losses, with the dams they were at. */
-function clustersOf(losses: readonly LossView[]): LossCluster[] {
-  const known = losses.map((view) => ({
-    view,
-    on: dayOf(view.on),
-    cause: view.cause === CAUSE_WORDS.unknown ? undefined : (view.cause ?? undefined),
-  }));
-  return lossClusters(known).map((c): LossCluster => {
-    const dams = new Map(c.flatMap(({ view: { dam } }) => (dam ? [[dam.animalId, dam] as const] : [])));
-    return {
-      cause: c[0]?.cause ?? '',
-      count: c.length,
-      from: c[0]?.view.on ?? '',
-      to: c.at(-1)?.view.on ?? '',
-      dams: [...dams.values()],
-    };
-  });
 }

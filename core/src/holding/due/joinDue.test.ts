@@ -1,11 +1,10 @@
-import { emptyFacts, type AnimalFacts } from '../../book';
+import type { AnimalFacts } from '../../book';
 import { dayOf } from '../../calendar';
+import { anAnimal } from '../../tests/builders';
 import type { DueRow } from './dueRow';
 import { joinDue } from './joinDue';
 
-const EWES = Array.from({ length: 12 }, (_, i): AnimalFacts =>
-  emptyFacts({ id: `e${i}`, version: 1, species: 'sheep', sex: 'female' }),
-);
+const EWES = Array.from({ length: 12 }, (_, i) => anAnimal(`e${i}`));
 const windowTo = (closes: string, opens = '2026-11-20') => ({
   opens: dayOf(opens),
   bestFrom: dayOf('2026-11-22'),
