@@ -63,7 +63,8 @@ export async function createApp(config: ServerConfig, orm: MikroORM): Promise<Ne
     }),
   );
   app.use(doors);
-  app.use(compression());
+  // The quickest: a list of megabytes for a tablet in the next room waits for the packing, not for the line.
+  app.use(compression({ level: 1 }));
   app.use(bodyWithin(config.bodyMs));
   BODY_LIMITS.forEach(([, limit], i) => {
     const isMeant = (url: string): boolean =>

@@ -6,6 +6,13 @@ import type { SpeciesSettings } from '../species';
 /** Handling, going on and what a dam needs are asked for so long after a birth. */
 const ASKED_DAYS = 30;
 
+/** No longer than this is a dam's young taken for hers that she was given after a birth of her own. */
+const FOSTERED_DAYS = 365;
+
+/** No birth before this day is asked about: of one that left young behind, none is of an age to be fed any more. */
+export const birthsAskedSince = ({ weaningDays }: Pick<SpeciesSettings, 'weaningDays'>, today: Day): Day =>
+  addDays(today, -Math.max(ASKED_DAYS, weaningDays.closes + FOSTERED_DAYS));
+
 /** Whether a birth is still asked about: of a month for a dam that is here, longer of one that left young behind. */
 export const isBirthAskedAbout = (
   birth: Pick<Birth, 'on'>,

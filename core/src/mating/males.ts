@@ -32,6 +32,26 @@ export const malesWith = (exposures: readonly Exposure[], groupId: string, on: D
 export const conceptionShare = (spells: readonly Spell[], maleId: string): Proportion | undefined =>
   shareTaken(spells.filter((s) => s.maleIds.length === 1 && s.maleIds[0] === maleId));
 
+/** Spells by each male that may have sired in them. */
+export function spellsByMale(spells: readonly Spell[]): ReadonlyMap<string, readonly Spell[]> {
+  const byMale = new Map<string, Spell[]>();
+  for (const spell of spells)
+    for (const maleId of spell.maleIds) {
+      const own = byMale.get(maleId);
+      if (own) own.push(spell);
+      else byMale.set(maleId, [spell]);
+    }
+  return byMale;
+}
+
+/** Days of the services a male did himself and alone: a straw costs him nothing, and of a mark of two nobody knows whose. */
+export const serviceDaysOf = (spells: readonly Spell[], maleId: string): Day[] =>
+  spells.flatMap(({ services }) =>
+    services.flatMap(({ way, maleIds, on }) =>
+      way !== 'insemination' && maleIds.length === 1 && maleIds[0] === maleId ? [on] : [],
+    ),
+  );
+
 /** How many females a male of this age can serve. */
 export const capacityOf = (
   bornOn: Day | undefined,

@@ -4,6 +4,7 @@ import {
   addDays,
   addHours,
   afterbirthOf,
+  birthsAskedSince,
   BY_HAND,
   groupOn,
   handlingWindow,
@@ -52,14 +53,14 @@ export class GivenService {
   /** The last birth of each female, of the last month; longer of one that left young behind. */
   births(species: readonly Species[]): { readonly facts: AnimalFacts; readonly birth: Birth }[] {
     const today = this.clock.today();
-    return species.flatMap((s) =>
-      this.book.state.ofSpecies(s).flatMap((facts) => {
-        if (facts.record.sex !== 'female') return [];
-        const birth = this.book.state.litters.birthsOf(facts.record.id).at(-1);
+    return species.flatMap((s) => {
+      const since = birthsAskedSince(this.book.state.settings(s), today);
+      const last = new Map(this.book.state.litters.birthsSince(s, since).map((one) => [one.facts, one] as const));
+      return [...last.values()].filter(({ facts, birth }) => {
         const dam = { isHere: isPresent(facts, today), orphans: () => this.orphans(facts) };
-        return birth && isBirthAskedAbout(birth, dam, today) ? [{ facts, birth }] : [];
-      }),
-    );
+        return isBirthAskedAbout(birth, dam, today);
+      });
+    });
   }
 
   /** Dams that left young behind, with how many are to be fed. */

@@ -31,6 +31,12 @@ interface Book extends Stamped {
   readonly settingsVersion: number;
 }
 
+/** A birth and whose it was. */
+export interface OneBirth {
+  readonly facts: AnimalFacts;
+  readonly birth: Birth;
+}
+
 const NONE: readonly string[] = [];
 
 /** Who was born by whom, and reared by whom; worked out when it is asked for. */
@@ -40,7 +46,9 @@ export class Litters {
   private readonly damsOfFostered = new Map<string, readonly string[]>();
   private readonly litters: Derived<readonly Litter[]>;
   private readonly births: Derived<readonly Birth[]>;
+  private readonly about: Derived<readonly Reared[]>;
 
+  private readonly allBirths: Readonly<Record<Species, Whole<readonly OneBirth[]>>>;
   private readonly survival: Readonly<Record<Species, Whole<readonly number[]>>>;
   private survivalOn = 0 as Day;
 
@@ -52,9 +60,26 @@ export class Litters {
           () => this.readSurvival(species, this.survivalOn),
         ),
     );
+    this.allBirths = bySpecies(
+      (species) =>
+        new Whole(
+          () => book.versionsOf(['arrival', 'birth']),
+          () =>
+            book
+              .ofSpecies(species)
+              .flatMap((facts) =>
+                facts.record.sex === 'female' ? this.birthsOf(facts.record.id).map((birth) => ({ facts, birth })) : [],
+              )
+              .sort((a, b) => a.birth.on - b.birth.on),
+        ),
+    );
     this.litters = new Derived(
       () => book,
       (facts) => this.read(facts.record.id),
+    );
+    this.about = new Derived(
+      () => book,
+      ({ record: { id } }) => this.idsAbout(id).flatMap((young) => this.reared(young) ?? []),
     );
     this.births = new Derived(
       () => book,
@@ -72,6 +97,15 @@ export class Litters {
   birthsOf(damId: string): readonly Birth[] {
     const facts = this.book.animals.get(damId);
     return facts ? this.births.of(facts) : [];
+  }
+
+  /** Births of a species since a day, in order. */
+  birthsSince(species: Species, since: Day): OneBirth[] {
+    const all = this.allBirths[species].get();
+    // Those asked for are the last of many years'.
+    let from = all.length;
+    while ((all[from - 1]?.birth.on ?? -Infinity) >= since) from--;
+    return all.slice(from);
   }
 
   /** What became of the young of one birth. */
@@ -128,8 +162,9 @@ export class Litters {
   }
 
   /** All young that may ever have been with a dam: her own, and those put under her. */
-  youngAbout(damId: string): Reared[] {
-    return [...this.idsAbout(damId)].flatMap((id) => this.reared(id) ?? []);
+  youngAbout(damId: string): readonly Reared[] {
+    const facts = this.book.animals.get(damId);
+    return facts ? this.about.of(facts) : [];
   }
 
   /**
@@ -196,7 +231,11 @@ export class Litters {
     return littersByDam(young).get(damId) ?? [];
   }
 
-  private idsAbout(damId: string): Set<string> {
-    return new Set([...(this.book.youngByParent.get(damId) ?? []), ...(this.fostered.get(damId) ?? [])]);
+  /** A sire's young are about their dams. */
+  private idsAbout(damId: string): readonly string[] {
+    const own = [...(this.book.youngByParent.get(damId) ?? NONE)];
+    const fostered = this.fostered.get(damId);
+    const hers = own.filter((id) => this.book.animals.get(id)?.record.damId === damId && fostered?.has(id) !== true);
+    return fostered ? [...hers, ...fostered] : hers;
   }
 }

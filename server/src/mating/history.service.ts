@@ -8,6 +8,7 @@ import {
   malesWith,
   raddleOn,
   shareTaken,
+  spellsByMale,
   takingShare,
   unansweredOf,
   addDays,
@@ -58,6 +59,7 @@ export class MatingHistoryService {
   private readonly shares: Readonly<Record<Species, Whole<number>>>;
   private readonly femalesBySpecies: Readonly<Record<Species, Whole<readonly AnimalFacts[]>>>;
   private readonly spellsBySpecies: Readonly<Record<Species, Whole<readonly Spell[]>>>;
+  private readonly spellsByMale: Readonly<Record<Species, Whole<ReadonlyMap<string, readonly Spell[]>>>>;
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
@@ -74,6 +76,7 @@ export class MatingHistoryService {
     this.spellsBySpecies = bySpecies((species) =>
       book.ofKinds(HISTORY_KINDS, () => this.females(species).flatMap((f) => this.of(f).spells)),
     );
+    this.spellsByMale = bySpecies((species) => book.ofKinds(HISTORY_KINDS, () => spellsByMale(this.spellsOf(species))));
     this.shares = bySpecies((species) => book.ofKinds(HISTORY_KINDS, () => this.readShare(species)));
   }
 
@@ -103,6 +106,11 @@ export class MatingHistoryService {
   /** Spells of all females of a species that are or were here. */
   spellsOf(species: Species): readonly Spell[] {
     return this.spellsBySpecies[species].get();
+  }
+
+  /** Spells a male may have sired in. */
+  spellsBy({ record: { id, species } }: AnimalFacts): readonly Spell[] {
+    return this.spellsByMale[species].get().get(id) ?? [];
   }
 
   /** Litters with both parents on record. */

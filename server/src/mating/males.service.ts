@@ -24,6 +24,7 @@ import {
   partingWindow,
   raddleOn,
   restsUntil,
+  serviceDaysOf,
   servicesPerWeekOf,
   weightToMate,
   windowStage,
@@ -31,9 +32,7 @@ import {
   type MaleReason,
   type Proportion,
   type Readiness,
-  type Service,
   type Species,
-  type Spell,
   type WeightUnit,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
@@ -80,7 +79,6 @@ export class MalesService {
 
   list(species: Species): MaleToMateView[] {
     const males = this.inUse(species);
-    const spells = this.history.spellsOf(species);
     const females = this.femalesOfAge(species);
     const { family } = this.book.state;
     const table = kinshipTable(
@@ -93,12 +91,13 @@ export class MalesService {
       const notWith = females.filter((f, column) =>
         family.refusalOf(f.record.id, facts.record.id, table.values[row * females.length + column] ?? 0),
       ).length;
-      return this.view(facts, spells, females, notWith);
+      return this.view(facts, females, notWith);
     });
   }
 
-  readiness(facts: AnimalFacts, spells: readonly Spell[]): Readiness<MaleReason> {
+  readiness(facts: AnimalFacts): Readiness<MaleReason> {
     const today = this.clock.today();
+    const spells = this.history.spellsBy(facts);
     const { record } = facts;
     const check = facts.maleChecks.at(-1);
     const failed = check ? failedParts(check.grades) : [];
@@ -111,7 +110,7 @@ export class MalesService {
         lastCheck: check && { on: check.on, failed },
         share: conceptionShare(spells, record.id),
         restsUntil: restsUntil(
-          spells.flatMap((s) => s.services.flatMap((one) => (worksOut(one, record.id) ? [one.on] : []))),
+          serviceDaysOf(spells, record.id),
           servicesPerWeekOf(record.bornOn, settings, today),
           today,
         ),
@@ -181,18 +180,13 @@ export class MalesService {
       .sort((a, b) => (a.window.closes < b.window.closes ? -1 : 1));
   }
 
-  private view(
-    facts: AnimalFacts,
-    spells: readonly Spell[],
-    females: readonly AnimalFacts[],
-    notWith: number,
-  ): MaleToMateView {
+  private view(facts: AnimalFacts, females: readonly AnimalFacts[], notWith: number): MaleToMateView {
     const today = this.clock.today();
     const { record } = facts;
-    const readiness = this.readiness(facts, spells);
+    const readiness = this.readiness(facts);
     const check = facts.maleChecks.at(-1);
     const groupId = groupOn(facts, today);
-    const share = conceptionShare(spells, record.id);
+    const share = conceptionShare(this.history.spellsBy(facts), record.id);
     return {
       tag: tagView(facts, today),
       groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
@@ -229,10 +223,6 @@ export class MalesService {
       });
   }
 }
-
-/** A service the male did himself and alone: a straw costs him nothing, and of a mark of two nobody knows whose. */
-const worksOut = ({ way, maleIds }: Service, maleId: string): boolean =>
-  way !== 'insemination' && maleIds.length === 1 && maleIds[0] === maleId;
 
 const maleReasonView = (reason: MaleReason, unit: WeightUnit): ReasonView => ({
   code: reason.code,

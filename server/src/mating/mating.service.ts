@@ -11,6 +11,7 @@ import {
   pairRecords,
   quarterRecords,
   sireRecords,
+  spellsByMale,
   SPECIES,
   type AnimalFacts,
   type Species,
@@ -101,10 +102,11 @@ export class MatingService {
   async record({ species }: MatingQuery): Promise<MatingRecordView> {
     const today = this.clock.today();
     const spells = this.history.spellsOf(species);
+    const byMale = spellsByMale(spells);
     const litters = this.history.littersOf(species);
     const hot = (await this.holding.settings()).resources?.hot ?? [];
     const bySire = new Map(sireRecords(litters).map((r) => [r.sireId, r]));
-    const ids = new Set([...spells.flatMap((s) => s.maleIds), ...bySire.keys()]);
+    const ids = new Set([...byMale.keys(), ...bySire.keys()]);
     const tag = (id: string) => {
       const facts = this.book.state.animals.get(id);
       return facts ? [tagView(facts, today)] : [];
@@ -115,8 +117,8 @@ export class MatingService {
         .flatMap((id) =>
           tag(id).map((t) => {
             const sire = bySire.get(id);
-            const his = spells.filter((s) => s.maleIds.includes(id));
-            const share = conceptionShare(spells, id);
+            const his = byMale.get(id) ?? [];
+            const share = conceptionShare(his, id);
             return {
               tag: t,
               share: share ? shareView(share) : null,

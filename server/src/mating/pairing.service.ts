@@ -66,7 +66,6 @@ export class PairingService {
       .filter((f) => groupId === undefined || groupOn(f, today) === groupId);
     const males = this.males.inUse(species);
     const maleIds = males.map((m) => m.record.id);
-    const spells = this.history.spellsOf(species);
     // One sweep a row: the shorter list.
     const table = kinshipTable(
       family.pedigree,
@@ -89,7 +88,7 @@ export class PairingService {
       })),
       males: males.map((m) => ({
         tag: tagView(m, today),
-        isReady: this.males.readiness(m, spells).isReady,
+        isReady: this.males.readiness(m).isReady,
         capacity: capacityOf(m.record.bornOn, settings, today),
         generations: this.generations(m.record.id),
         inbreeding: family.inbreedingOf(m.record.id),
@@ -206,7 +205,6 @@ export class PairingService {
       [id],
       others.map((o) => o.record.id),
     );
-    const spells = isMale ? [] : this.history.spellsOf(species);
     return others
       .map((o, i) => {
         const inbreeding = values[i] ?? 0;
@@ -216,7 +214,7 @@ export class PairingService {
         return {
           tag: tagView(o, today),
           groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
-          isReady: isMale ? this.females.readiness(o).isReady : this.males.readiness(o, spells).isReady,
+          isReady: isMale ? this.females.readiness(o).isReady : this.males.readiness(o).isReady,
           inbreeding,
           refusal: refusal ? pairText(refusal, inbreeding, this.book.nameOf(maleId)) : null,
         };

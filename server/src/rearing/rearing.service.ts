@@ -3,7 +3,6 @@ import { CAUSE_WORDS, type LossCluster, type LossView, type RearingView, type Se
 import {
   addDays,
   birthSeasons,
-  bySpecies,
   countedAt,
   isByLitter,
   isoOf,
@@ -21,7 +20,7 @@ import {
   type Species,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
-import type { Whole } from '../book/derived';
+import type { OneBirth } from '../book/litters';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
@@ -32,32 +31,16 @@ const LOSSES = 60;
 const NUMBERS = 20;
 const SEASONS = 4;
 
-interface OneBirth {
-  readonly facts: AnimalFacts;
-  readonly birth: Birth;
-}
-
 /** The place of rearing. */
 @Injectable()
 export class RearingService {
-  private readonly birthsBySpecies: Readonly<Record<Species, Whole<readonly OneBirth[]>>>;
-
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(LittersService) private readonly litters: LittersService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {
-    this.birthsBySpecies = bySpecies((species) =>
-      book.ofKinds(['arrival', 'birth'], () =>
-        this.history
-          .females(species)
-          .flatMap((facts) => this.book.state.litters.birthsOf(facts.record.id).map((birth) => ({ facts, birth })))
-          .sort((a, b) => a.birth.on - b.birth.on),
-      ),
-    );
-  }
+  ) {}
 
   view(species: Species): RearingView {
     const today = this.clock.today();
@@ -95,7 +78,7 @@ export class RearingService {
   /** Births of a species since a day, in order. */
   births(species: Species, since: Day): readonly OneBirth[] {
     const today = this.clock.today();
-    return this.birthsBySpecies[species].get().filter(({ birth }) => birth.on >= since && birth.on <= today);
+    return this.book.state.litters.birthsSince(species, since).filter(({ birth }) => birth.on <= today);
   }
 
   private lossView({ facts, on, ageDays, damId, cause }: LostYoung): LossView {
