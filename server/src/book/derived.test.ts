@@ -32,7 +32,7 @@ function aBook() {
   const book = new BookService(undefined as never, clock);
   for (const id of GROUPS) book.state.setGroup({ id, name: id, species: null, isClosed: false, version: 1 });
   book.state.setProduct({ id: 'product', facts: { batches: [] } as never, isClosed: false, version: 1 });
-  book.state.setScorers({ reference: 'Aylin', setRight: ['Kerem'] });
+  book.state.setSettings({ species: {}, unit: 'kg', scorers: { reference: 'Aylin', setRight: ['Kerem'] } });
   const history = new MatingHistoryService(book, clock);
   const growth = new GrowthService(book, clock);
   const females = new FemalesToMateService(book, history, clock);

@@ -83,6 +83,16 @@ export interface PlanRecord {
   readonly version: number;
 }
 
+/** Settings that figures hang on. */
+export interface FigureSettings {
+  readonly species: SpeciesOverrides;
+  readonly unit: WeightUnit;
+  readonly scorers: ScorersSetting;
+}
+
+/** As a book begins. */
+const NO_SETTINGS: FigureSettings = { species: {}, unit: 'kg', scorers: { setRight: [] } };
+
 const NOON = 12 * 60;
 
 /** Entries after which a male may run with others than before. */
@@ -122,6 +132,7 @@ export class HoldingState {
   private readonly tubes = new Map<string, SampleFact[]>();
   private readonly wearers = new Map<string, Set<string>>();
   private readonly groupMembers = new Map<string, Set<string>>();
+  private settingsText = JSON.stringify(NO_SETTINGS);
   private settingsTable = withOverrides({});
   private weightUnit: WeightUnit = 'kg';
   private presentOn: Day | undefined;
@@ -223,24 +234,20 @@ export class HoldingState {
     return this.stamps.touchedSince(version);
   }
 
-  setOverrides(overrides: SpeciesOverrides): void {
-    this.settingsTable = withOverrides(overrides);
+  /** Takes the settings figures hang on. Saved again as they are, as where another setting changed, they change nothing. */
+  setSettings(settings: FigureSettings): void {
+    const text = JSON.stringify(settings);
+    if (text === this.settingsText) return;
+    this.settingsText = text;
+    this.settingsTable = withOverrides(settings.species);
+    this.weightUnit = settings.unit;
+    this.biases.setScorers(settings.scorers);
     this.changedAll();
   }
 
   /** What the holding weighs in, for words. */
   get unit(): WeightUnit {
     return this.weightUnit;
-  }
-
-  setUnit(unit: WeightUnit): void {
-    this.weightUnit = unit;
-    this.changedAll();
-  }
-
-  setScorers(scorers: ScorersSetting): void {
-    this.biases.setScorers(scorers);
-    this.changedAll();
   }
 
   /** Everything may be another: the settings changed, or the book was read. */

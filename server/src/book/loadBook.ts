@@ -9,6 +9,7 @@ import {
   type AnimalEntry,
   type BookFinding,
   type EntryType,
+  type ScorersSetting,
   type Station,
 } from '@yaylak/contract';
 import { isoOf, recordOf, type Day } from '@yaylak/core';
@@ -46,9 +47,11 @@ export async function loadBook(em: EntityManager, today: Day, before: HoldingSta
   if (holding) {
     const { leftOut, species, findings: found } = soundSettings(holding);
     findings.push(...found);
-    state.setOverrides(species);
-    state.setUnit(holding.unit === 'lb' ? 'lb' : 'kg');
-    if (holding.scorers && !leftOut.includes('scorers')) state.setScorers(holding.scorers);
+    state.setSettings({
+      species,
+      unit: holding.unit === 'lb' ? 'lb' : 'kg',
+      scorers: leftOut.includes('scorers') ? NO_SCORERS : (holding.scorers ?? NO_SCORERS),
+    });
   }
   for (const g of await groupsInOrder(em))
     state.groups.set(g.id, {
@@ -99,6 +102,7 @@ export async function loadBook(em: EntityManager, today: Day, before: HoldingSta
   return { state, findings, nextSeq: (last?.seq ?? 0) + 1 };
 }
 
+const NO_SCORERS: ScorersSetting = { setRight: [] };
 const ARRIVALS_FIRST: readonly EntryType[] = ['arrival', ...ENTRY_TYPES.filter((type) => type !== 'arrival')];
 /** Entries applied in one go, before other requests are let on. */
 const AT_ONCE = 2_000;

@@ -201,8 +201,7 @@ export class HoldingService {
 
   private async save(settings: Settings): Promise<void> {
     await this.book.transact((em) => em.upsert(HoldingEntity, { id: 1, ...settings }));
-    this.book.state.setOverrides(settings.species);
-    this.book.state.setUnit(settings.unit);
-    this.book.state.setScorers(settings.scorers ?? { setRight: [] });
+    const { species, unit, scorers } = settings;
+    this.book.state.setSettings({ species, unit, scorers: scorers ?? { setRight: [] } });
   }
 }

@@ -1,5 +1,6 @@
 import type { AnimalView, HoldingView, MatingView, NextNumbers } from '@yaylak/contract';
 import { SPECIES_TABLE } from '@yaylak/core';
+import { BookService } from '../book/book.service';
 import { arrival, get, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
@@ -136,4 +137,14 @@ it('speaks in pounds of everything once the holding weighs in pounds, and after 
   expect(await said()).toEqual(pounds);
   t = await t.again();
   expect(await said()).toEqual(pounds);
+});
+
+it('works out nothing anew for a setting no figure hangs on', async () => {
+  const { state } = t.app.get(BookService);
+  const { version } = (await get<HoldingView>(t, '/api/holding')) as { version: number };
+  const before = state.version;
+  const named = await t.http().patch('/api/holding').send({ version, name: 'Upper farm' }).expect(200);
+  expect(state.version).toBe(before);
+  await t.http().patch('/api/holding').send({ version: named.body.version, unit: 'lb' }).expect(200);
+  expect(state.version).not.toBe(before);
 });
