@@ -56,6 +56,7 @@ export const HISTORY_KINDS: readonly EntryType[] = [
 export class MatingHistoryService {
   private readonly histories: Derived<FemaleHistory>;
   private readonly chances: Derived<CarryingNow | undefined>;
+  private readonly siredLitters: Readonly<Record<Species, Whole<readonly SiredLitter[]>>>;
   private readonly shares: Readonly<Record<Species, Whole<number>>>;
   private readonly femalesBySpecies: Readonly<Record<Species, Whole<readonly AnimalFacts[]>>>;
   private readonly spellsBySpecies: Readonly<Record<Species, Whole<readonly Spell[]>>>;
@@ -77,6 +78,7 @@ export class MatingHistoryService {
       book.ofKinds(HISTORY_KINDS, () => this.females(species).flatMap((f) => this.of(f).spells)),
     );
     this.spellsByMale = bySpecies((species) => book.ofKinds(HISTORY_KINDS, () => spellsByMale(this.spellsOf(species))));
+    this.siredLitters = bySpecies((species) => book.ofKinds(['arrival'], () => this.readSired(species)));
     this.shares = bySpecies((species) => book.ofKinds(HISTORY_KINDS, () => this.readShare(species)));
   }
 
@@ -114,7 +116,11 @@ export class MatingHistoryService {
   }
 
   /** Litters with both parents on record. */
-  littersOf(species: Species): SiredLitter[] {
+  littersOf(species: Species): readonly SiredLitter[] {
+    return this.siredLitters[species].get();
+  }
+
+  private readSired(species: Species): SiredLitter[] {
     return this.females(species).flatMap((f) =>
       this.book.state.litters.of(f.record.id).flatMap((l): SiredLitter[] => {
         const sireId = this.book.state.animals.get(l.youngIds[0] ?? '')?.record.sireId;

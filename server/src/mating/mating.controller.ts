@@ -21,7 +21,7 @@ export class MatingController {
 
   /** Females of a species or group by what they are waiting for, heats, males and who ran with whom. */
   @Get()
-  view(@Query() query: MatingQuery): MatingView {
+  view(@Query() query: MatingQuery): Promise<MatingView> {
     return this.mating.view(query);
   }
 
@@ -33,7 +33,7 @@ export class MatingController {
 
   /** Who might be put to whom, by kinship and gain. */
   @Get('pairing')
-  pairs(@Query() query: MatingQuery): PairingView {
+  pairs(@Query() query: MatingQuery): Promise<PairingView> {
     return this.pairing.view(query);
   }
 

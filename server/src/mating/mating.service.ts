@@ -17,6 +17,7 @@ import {
   type Species,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
@@ -39,12 +40,16 @@ export class MatingService {
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
-  view({ species, groupId }: MatingQuery): MatingView {
+  async view({ species, groupId }: MatingQuery): Promise<MatingView> {
     const today = this.clock.today();
     const settings = this.book.state.settings(species);
     const all = this.comingUp(species);
     const now = isoMoment(this.clock.moment());
     const members = all.filter((f) => groupId === undefined || groupOn(f, today) === groupId);
+    const females = members.map((f) => this.females.view(f));
+    // Hundreds of females, then each of them with each male: others are let on between.
+    await breathe();
+    const males = this.males.list(species);
     return {
       on: isoOf(today),
       now,
@@ -65,8 +70,8 @@ export class MatingService {
           const isOver = Number(endA < now) - Number(endB < now);
           return isOver || (endA < now ? -1 : 1) * (endA < endB ? -1 : 1);
         }),
-      females: members.map((f) => this.females.view(f)),
-      males: this.males.list(species),
+      females,
+      males,
       otherMales: this.males.ofAge(species).length - this.males.inUse(species).length,
       partings: this.males.partings(species),
       looks: this.looks(all),

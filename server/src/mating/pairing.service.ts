@@ -24,10 +24,12 @@ import {
   mean,
   SHALLOW_GENERATIONS,
   type AnimalFacts,
+  type PairRefusal,
 } from '@yaylak/core';
 import { AnimalsService } from '../animals/animals.service';
 import { BookService } from '../book/book.service';
 import type { Whole } from '../book/derived';
+import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { GrowthService } from '../growth/growth.service';
@@ -35,6 +37,8 @@ import { FemalesToMateService } from './females.service';
 import { MatingHistoryService } from './history.service';
 import { MalesService } from './males.service';
 
+/** Females paired in one go, before other requests are let on. */
+const AT_ONCE = 100;
 /** A male's young are believed like so many of no merit, before any of his own. */
 const MERIT_PRIOR = 10;
 const DEFAULT_GENERATIONS = 4;
@@ -57,7 +61,7 @@ export class PairingService {
     this.allGenerations = book.ofKinds(['arrival'], () => generationEquivalents(this.book.state.family.pedigree));
   }
 
-  view({ species, groupId }: MatingQuery): PairingView {
+  async view({ species, groupId }: MatingQuery): Promise<PairingView> {
     const today = this.clock.today();
     const { family } = this.book.state;
     const settings = this.book.state.settings(species);
@@ -73,7 +77,17 @@ export class PairingService {
       maleIds,
       females.map((f) => f.record.id),
     );
-    const inbreeding = females.flatMap((_, f) => males.map((__, m) => table.values[m * females.length + f] ?? 0));
+    const inbreeding: number[] = [];
+    const refusals: (PairRefusal | null)[] = [];
+    for (const [row, f] of females.entries()) {
+      if (row % AT_ONCE === AT_ONCE - 1) await breathe();
+      for (const [column, m] of males.entries()) {
+        const expected = table.values[column * females.length + row] ?? 0;
+        inbreeding.push(expected);
+        refusals.push(family.refusalOf(f.record.id, m.record.id, expected) ?? null);
+      }
+    }
+    await breathe();
     return {
       on: isoOf(today),
       species,
@@ -95,12 +109,7 @@ export class PairingService {
         ...this.merit(m.record.id),
       })),
       inbreeding,
-      refusals: females.flatMap((f, row) =>
-        males.map(
-          (m, column) =>
-            family.refusalOf(f.record.id, m.record.id, inbreeding[row * males.length + column] ?? 0) ?? null,
-        ),
-      ),
+      refusals,
       present: females.map((f) => {
         const served = this.history.chance(f)?.spell.maleIds;
         const ids = served ?? this.history.runningWith(f, addDays(today, 1));

@@ -8,10 +8,10 @@ import {
   withdrawalEnd,
   wornIdentifiers,
   type AnimalFacts,
-  type Day,
   type TreatmentFact,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Whole } from '../book/derived';
 import { readEntries } from '../book/readEntries';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
@@ -43,24 +43,22 @@ const COLUMNS: Readonly<Record<string, (row: RegisterRow) => Cell>> = {
 
 /** A treatment, before its entry is read. */
 interface Given {
-  readonly entryId: string;
-  readonly on: Day;
+  readonly fact: TreatmentFact;
   readonly facts: AnimalFacts;
 }
-
-const isAsked = ({ on, productId }: TreatmentFact, query: RegisterQuery): boolean =>
-  (query.from === undefined || on >= dayOf(query.from)) &&
-  (query.to === undefined || on <= dayOf(query.to)) &&
-  (query.productId === undefined || productId === query.productId);
 
 /** The treatment register: every remedy given, struck ones left out, the newest first. */
 @Injectable()
 export class RegisterService {
+  private readonly all: Whole<readonly Given[]>;
+
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.all = book.ofKinds(['arrival', 'treatment', 'identifier', 'identifier-end'], () => this.readAll());
+  }
 
   async view(query: RegisterQuery): Promise<RegisterView> {
     const given = this.given(query);
@@ -76,29 +74,34 @@ export class RegisterService {
   }
 
   /** What was given, the newest first, from memory: only what is shown is read from the file. */
-  private given(query: RegisterQuery): Given[] {
-    const { animalId, species } = query;
-    const { state } = this.book;
-    const one = animalId === undefined ? undefined : state.animals.get(animalId);
-    const among =
-      animalId !== undefined ? (one ? [one] : []) : species ? state.ofSpecies(species) : state.animals.values();
-    const given: Given[] = [];
-    for (const facts of among) {
-      if (species !== undefined && facts.record.species !== species) continue;
-      for (const t of facts.treatments) if (isAsked(t, query)) given.push({ entryId: t.entryId, on: t.on, facts });
+  private given(query: RegisterQuery): readonly Given[] {
+    const { animalId, species, productId } = query;
+    const from = query.from === undefined ? -Infinity : dayOf(query.from);
+    const to = query.to === undefined ? Infinity : dayOf(query.to);
+    return this.all
+      .get()
+      .filter(
+        ({ facts: { record }, fact }) =>
+          (species === undefined || record.species === species) &&
+          (animalId === undefined || record.id === animalId) &&
+          (productId === undefined || fact.productId === productId) &&
+          fact.on >= from &&
+          fact.on <= to,
+      );
+  }
+
+  private readAll(): Given[] {
+    const all: (Given & { readonly number: string })[] = [];
+    for (const facts of this.book.state.animals.values()) {
+      const number = mainIdentifier(facts)?.identifier.text ?? '';
+      for (const fact of facts.treatments) all.push({ fact, facts, number });
     }
-    const numbers = new Map<AnimalFacts, string>();
-    const numberOf = (facts: AnimalFacts): string => {
-      const known = numbers.get(facts) ?? mainIdentifier(facts)?.identifier.text ?? '';
-      numbers.set(facts, known);
-      return known;
-    };
-    return given.sort((a, b) => b.on - a.on || (numberOf(a.facts) < numberOf(b.facts) ? -1 : 1));
+    return all.sort((a, b) => b.fact.on - a.fact.on || (a.number < b.number ? -1 : 1));
   }
 
   /** Their entries with all that was written, in the same order. */
   private async rows(given: readonly Given[]): Promise<RegisterRow[]> {
-    const ids = given.map((g) => g.entryId);
+    const ids = given.map(({ fact }) => fact.entryId);
     const kept = await readEntries(this.orm.em.fork(), { ids });
     const byId = new Map(kept.map(({ entry }) => [entry.id, entry]));
     return ids.flatMap((id) => {
