@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { fromKg, toKg } from './units';
+import { fromKg, toKg, type AnimalId, type Days, type Grams, type GroupId, type Hours, type Kilograms } from './units';
 
 it('turns pounds into kilograms by the international pound', () => {
   expect(toKg(100, 'lb')).toBe(45.359237);
@@ -16,4 +16,16 @@ it('gives back what was typed', () => {
       expect(fromKg(toKg(lb, 'lb'), 'lb')).toBeCloseTo(lb, 9),
     ),
   );
+});
+
+it('takes a plain figure or text, and not one kind for another', () => {
+  const [ewe, flock, lamb, birth, rest]: [AnimalId, GroupId, Kilograms, Grams, Days] = ['ewe', 'flock', 4.2, 4200, 3];
+  // Each line is no type error unless the kinds are kept apart.
+  // @ts-expect-error an animal is no group
+  const group: GroupId = ewe;
+  // @ts-expect-error grams are a thousand to the kilogram
+  const kg: Kilograms = birth;
+  // @ts-expect-error a day has 24 of them
+  const hours: Hours = rest;
+  expect([group, kg, hours, flock, lamb]).toEqual(['ewe', 4200, 3, 'flock', 4.2]);
 });

@@ -1,6 +1,7 @@
 import { addDays, momentAt, hoursBetween, type Day, type Moment } from '../calendar';
 import type { Birth } from './birthsOf';
 import type { Afterbirth } from './kinds';
+import type { Hours } from '../units';
 
 export interface AfterbirthNow {
   readonly state: Afterbirth;
@@ -18,7 +19,7 @@ export interface AfterbirthNow {
 export function afterbirthNow(
   birth: Pick<Birth, 'written'> & { readonly at: Moment | undefined },
   later: readonly { readonly on: Day; readonly state: Afterbirth }[],
-  { hours, now }: { readonly hours: number; readonly now: Moment },
+  { hours, now }: { readonly hours: Hours; readonly now: Moment },
 ): AfterbirthNow | undefined {
   const { written, at } = birth;
   if (!written) return undefined;

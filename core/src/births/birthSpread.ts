@@ -1,5 +1,6 @@
 import { addDays, type Day, type Window } from '../calendar';
 import { gestationSpread, spreadHalf, type GestationDays } from './expected';
+import type { Days } from '../units';
 
 /** A day a female that carries may have conceived on. */
 export interface Conception {
@@ -45,7 +46,7 @@ export const stillToCome = ({ start, shares }: BirthSpread, asOf: Day): number =
  * spread with the days gone by taken off and the rest scaled up. Past its end there is none: she is over her time.
  * @returns `days` shares that add up to 1 at the most
  */
-export function birthDayChances(spread: BirthSpread, asOf: Day, days: number): number[] {
+export function birthDayChances(spread: BirthSpread, asOf: Day, days: Days): number[] {
   const rest = stillToCome(spread, asOf);
   return Array.from({ length: days }, (_, d) => (rest <= 0 ? 0 : (spread.shares[asOf + d - spread.start] ?? 0) / rest));
 }

@@ -1,6 +1,7 @@
 import type { Day } from '../calendar';
 import type { Afterbirth, Ease, Mothering, Presentation } from './kinds';
 import { SAME_LITTER_DAYS, type Litter } from './litters';
+import type { AnimalId } from '../units';
 
 /** A birth as it was written down at the dam. */
 export interface BirthWritten {
@@ -18,7 +19,7 @@ export interface BirthWritten {
 export interface Birth {
   readonly on: Day;
   /** Born alive, on record. */
-  readonly youngIds: readonly string[];
+  readonly youngIds: readonly AnimalId[];
   readonly alive: number;
   /** Known only where the birth was written down. */
   readonly dead: number;

@@ -1,4 +1,5 @@
 import { addDays, type Day } from '../calendar';
+import type { Days } from '../units';
 
 export interface GestationDays {
   readonly mean: number;
@@ -15,7 +16,7 @@ export interface BirthsExpected {
   readonly peakWeekFrom: Day;
   readonly peakWeek: number;
   /** The most in three days running: as long as a pen is taken. */
-  readonly peakThreeDays: number;
+  readonly peakThreeDays: Days;
   /** The day 95 % of them are over. */
   readonly mostBy: Day;
 }
@@ -59,7 +60,7 @@ export function birthsExpected(from: Day, perDay: readonly number[]): BirthsExpe
 }
 
 /** Where so many days running hold the most; the first of equals. */
-function fullest(perDay: readonly number[], days: number): { readonly at: number; readonly sum: number } {
+function fullest(perDay: readonly number[], days: Days): { readonly at: number; readonly sum: number } {
   let best = { at: 0, sum: -1 };
   for (let at = 0; at < perDay.length; at++) {
     let sum = 0;

@@ -1,17 +1,18 @@
 import type { Day } from '../calendar';
 import type { Species } from '../species';
+import type { AnimalId } from '../units';
 
 export interface Born {
-  readonly id: string;
+  readonly id: AnimalId;
   readonly species: Species;
   readonly bornOn: Day;
-  readonly damId: string | undefined;
+  readonly damId: AnimalId | undefined;
 }
 
 export interface Litter {
-  readonly damId: string;
+  readonly damId: AnimalId;
   readonly bornOn: Day;
-  readonly youngIds: readonly string[];
+  readonly youngIds: readonly AnimalId[];
 }
 
 /** Births by one dam within this many days are one litter: twins over midnight, a kindling in two goes. */
@@ -29,7 +30,7 @@ export function littersByDam(young: Iterable<Born>): Map<string, Litter[]> {
   const litters = new Map<string, Litter[]>();
   for (const [damId, list] of byDam) {
     list.sort((a, b) => a.bornOn - b.bornOn || (a.id < b.id ? -1 : 1));
-    const own: { damId: string; bornOn: Day; youngIds: string[] }[] = [];
+    const own: { damId: AnimalId; bornOn: Day; youngIds: string[] }[] = [];
     for (const one of list) {
       const last = own.at(-1);
       if (last && one.bornOn - last.bornOn <= SAME_LITTER_DAYS) last.youngIds.push(one.id);

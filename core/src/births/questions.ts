@@ -3,18 +3,19 @@ import type { TestResult } from '../pregnancy';
 import { GESTATION_SLACK_DAYS, type RearingRules, type Species, type SpeciesSettings } from '../species';
 import type { Birth } from './birthsOf';
 import { SAME_LITTER_DAYS } from './litters';
+import type { Days } from '../units';
 
 /** What makes a birth worth asking about before it is believed; days as dates, so that it can be sent. */
 export type BirthQuestion =
   | { readonly code: 'born-dead'; readonly dead: number }
-  | { readonly code: 'too-early'; readonly servedOn: string; readonly days: number; readonly shortest: number }
-  | { readonly code: 'too-late'; readonly servedOn: string; readonly days: number; readonly longest: number }
+  | { readonly code: 'too-early'; readonly servedOn: string; readonly days: Days; readonly shortest: number }
+  | { readonly code: 'too-late'; readonly servedOn: string; readonly days: Days; readonly longest: number }
   | { readonly code: 'more-than-scanned'; readonly scanned: number; readonly born: number; readonly on: string }
   | { readonly code: 'tested-empty'; readonly on: string }
   /** No service on record, and no male near her when she must have been served. */
   | { readonly code: 'never-mated'; readonly from: string; readonly to: string }
-  | { readonly code: 'dam-too-young'; readonly ageDays: number; readonly youngestDays: number }
-  | { readonly code: 'two-births'; readonly on: string; readonly days: number }
+  | { readonly code: 'dam-too-young'; readonly ageDays: Days; readonly youngestDays: Days }
+  | { readonly code: 'two-births'; readonly on: string; readonly days: Days }
   | { readonly code: 'other-species'; readonly told: Species; readonly species: Species };
 
 export interface BirthAsked {

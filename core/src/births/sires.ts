@@ -2,10 +2,11 @@ import { addDays, type Day } from '../calendar';
 import { fitConception, type ConceptionCandidate } from '../pregnancy';
 import { GESTATION_SLACK_DAYS } from '../species';
 import { gestationSd, type GestationDays } from './expected';
+import type { AnimalId } from '../units';
 
 /** A male that may be the sire. */
 export interface SireChance {
-  readonly maleId: string;
+  readonly maleId: AnimalId;
   readonly probability: number;
 }
 

@@ -1,6 +1,7 @@
 import type { Day } from '../calendar';
 import { stillToCome, type BirthSpread } from './birthSpread';
 import { birthsExpected, type BirthsExpected } from './expected';
+import type { Days } from '../units';
 
 /** A female that carries, or may. */
 export interface Carrying {
@@ -58,9 +59,9 @@ export function birthsToCome(carrying: readonly Carrying[], asOf: Day): BirthsTo
 }
 
 /** Births expected on so many days from one day on. */
-export const birthsWithin = ({ from, perDay }: Pick<BirthsToCome, 'from' | 'perDay'>, day: Day, days: number): number =>
+export const birthsWithin = ({ from, perDay }: Pick<BirthsToCome, 'from' | 'perDay'>, day: Day, days: Days): number =>
   perDay.reduce((sum, n, d) => (from + d >= day && from + d < day + days ? sum + n : sum), 0);
 
 /** Days on which the births of the last `penDays`, each in a pen that long, would fill more pens than there are. */
-export const daysShortOfPens = (perDay: readonly number[], pens: number, penDays: number): number =>
+export const daysShortOfPens = (perDay: readonly number[], pens: number, penDays: Days): number =>
   perDay.filter((_, d) => perDay.slice(Math.max(0, d - penDays + 1), d + 1).reduce((s, n) => s + n, 0) > pens).length;

@@ -4,6 +4,7 @@ import type { FemaleReason, MaleReason, PairRefusal } from '../mating';
 import type { TestedFemale } from '../pregnancy';
 import type { Species, SpeciesSettings } from '../species';
 import type { AnimalFacts } from './facts';
+import type { AnimalId, GroupId } from '../units';
 
 /** What the young of a pair would be, and why it is not to be. */
 export interface PairJudged {
@@ -25,17 +26,17 @@ export interface BookView {
   /** Animals that wear or wore an identifier of this normalised text. */
   wearersOf(plainText: string): Iterable<AnimalFacts>;
   /** What the young of two would be, and whether they may be put together. */
-  pair(femaleId: string, maleId: string): PairJudged;
+  pair(femaleId: AnimalId, maleId: AnimalId): PairJudged;
   /** Why a female is not to be mated on a day, cautions left out. */
-  heldBack(femaleId: string, on: Day): readonly FemaleReason[];
+  heldBack(femaleId: AnimalId, on: Day): readonly FemaleReason[];
   /** Why a male is not to be used on a day, cautions left out. */
-  maleHeldBack(maleId: string, on: Day): readonly MaleReason[];
+  maleHeldBack(maleId: AnimalId, on: Day): readonly MaleReason[];
   /** Females in a group on a day. */
-  femalesIn(groupId: string, on: Day): readonly AnimalFacts[];
+  femalesIn(groupId: GroupId, on: Day): readonly AnimalFacts[];
   /** Her last service since her last birth, and that birth, up to a day. */
-  tested(femaleId: string, on: Day): TestedFemale | undefined;
+  tested(femaleId: AnimalId, on: Day): TestedFemale | undefined;
   /** A female's births, written down or known by their young. */
-  birthsOf(damId: string): readonly Birth[];
+  birthsOf(damId: AnimalId): readonly Birth[];
   /** Whether a female may have met a male that sires in a stretch of days. */
-  wasNearMale(femaleId: string, stretch: { readonly from: Day; readonly to: Day }): boolean;
+  wasNearMale(femaleId: AnimalId, stretch: { readonly from: Day; readonly to: Day }): boolean;
 }

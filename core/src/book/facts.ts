@@ -2,13 +2,14 @@ import type { Day } from '../calendar';
 import type { Pedigreed } from '../pedigree';
 import type { Sex, Species } from '../species';
 import type { Kinds } from './kinds';
+import type { AnimalId } from '../units';
 
 /** An animal's record: what it is, not what happened to it. */
 export interface AnimalRecord extends Pedigreed {
   readonly species: Species;
   readonly sex: Sex;
   /** Whose embryo it was, where another carried it: `damId` is who gave birth to it. */
-  readonly donorId: string | undefined;
+  readonly donorId: AnimalId | undefined;
   /** Born as one of so many. */
   readonly birthType: number | undefined;
   /** Reared as one of so many. */

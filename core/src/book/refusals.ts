@@ -4,6 +4,7 @@ import type { FemaleReason, MaleReason, PairRefusal } from '../mating';
 import type { ParentageFault, ParentRole } from '../pedigree';
 import type { Species } from '../species';
 import type { TooSoonTold } from './testTooSoon';
+import type { AnimalId, GroupId, Kilograms, Days } from '../units';
 
 /** Refusals that need no more said than the field and its value. */
 type PlainCode =
@@ -50,8 +51,8 @@ export type Refusal = { readonly field: string; readonly value: string } & (
   | { readonly code: 'before-birth'; readonly bornOn: string }
   | { readonly code: 'born-after-arrival'; readonly on: string }
   | { readonly code: 'gone'; readonly goneOn: string }
-  | { readonly code: 'tube-taken'; readonly animalId: string }
-  | { readonly code: 'weight-too-high'; readonly heaviestKg: number; readonly species: Species }
+  | { readonly code: 'tube-taken'; readonly animalId: AnimalId }
+  | { readonly code: 'weight-too-high'; readonly heaviestKg: Kilograms; readonly species: Species }
   | { readonly code: 'number-worn'; readonly wearerId: string; readonly colour: string | undefined }
   | { readonly code: 'electronic'; readonly reason: ElectronicRefusal; readonly length: number | undefined }
   | { readonly code: 'reared-more-than-born'; readonly born: number }
@@ -64,13 +65,13 @@ export type Refusal = { readonly field: string; readonly value: string } & (
   | { readonly code: 'held-back'; readonly reasons: readonly FemaleReason[] }
   | { readonly code: 'male-held-back'; readonly reasons: readonly MaleReason[] }
   /** Put in with females that are too young, or too near kin to him, and no reason given. */
-  | { readonly code: 'not-with-these'; readonly femaleIds: readonly string[]; readonly groupId: string }
+  | { readonly code: 'not-with-these'; readonly femaleIds: readonly AnimalId[]; readonly groupId: GroupId }
   | { readonly code: 'no-such-test'; readonly species: Species }
-  | { readonly code: 'age-too-high'; readonly mostDays: number }
+  | { readonly code: 'age-too-high'; readonly mostDays: Days }
   /** Before the test can tell, and no reason given why it was made all the same. */
   | { readonly code: 'test-too-soon'; readonly test: TooSoonTold }
   | { readonly code: 'birth-known'; readonly on: string }
-  | { readonly code: 'too-old-for-colostrum'; readonly ageDays: number }
+  | { readonly code: 'too-old-for-colostrum'; readonly ageDays: Days }
   /** Something speaks against it, and no reason was given why it is so all the same. */
   | { readonly code: 'birth-questioned'; readonly questions: readonly BirthQuestion[] }
 );

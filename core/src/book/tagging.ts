@@ -4,6 +4,7 @@ import { isPresent, wornIdentifiers } from './derived';
 import type { AnimalFacts } from './facts';
 import type { IdentifierFact } from './kinds/identifier';
 import type { IdentifierEnd } from './kinds/identifierEnd';
+import type { AnimalId } from '../units';
 
 /** Why an animal wants a tag, the most pressing first. */
 export const TAG_NEEDS = ['none-worn', 'lost-one', 'too-few'] as const;
@@ -48,7 +49,7 @@ function needOf(worn: number, lost: number, advised: number): TagNeed | undefine
 
 /** One who wears or wore a number, and from when to when. */
 export interface Wearer {
-  readonly animalId: string;
+  readonly animalId: AnimalId;
   readonly from: Day;
   /** Undefined while it is worn. */
   readonly until: Day | undefined;

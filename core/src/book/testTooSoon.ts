@@ -3,6 +3,7 @@ import { tooSoon, type EvidenceWay, type TooSoon } from '../pregnancy';
 import type { Species } from '../species';
 import type { BookView } from './bookView';
 import type { Refusal } from './refusals';
+import type { AnimalId } from '../units';
 
 /** A test asked too soon, as it is told: days as dates, so that it can be sent. */
 export interface TooSoonTold extends Omit<TooSoon, 'since' | 'validFrom'> {
@@ -20,7 +21,7 @@ export const toldTooSoon = (found: TooSoon, way: EvidenceWay): TooSoonTold => ({
 
 /** Why a test of a day could not tell yet; by its book's figures. */
 export function testTooSoon(
-  { animalId, day }: { readonly animalId: string; readonly day: Day },
+  { animalId, day }: { readonly animalId: AnimalId; readonly day: Day },
   way: EvidenceWay,
   species: Species,
   book: Pick<BookView, 'settings' | 'tested'>,

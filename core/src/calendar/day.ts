@@ -1,4 +1,5 @@
 import { CalendarDate, GregorianCalendar, parseDate } from '@internationalized/date';
+import type { Days } from '../units';
 
 declare const day: unique symbol;
 
@@ -65,7 +66,7 @@ export function isoOf(d: Day): string {
 }
 
 /** The day `days` later (earlier when negative). */
-export const addDays = (d: Day, days: number): Day => (d + days) as Day;
+export const addDays = (d: Day, days: Days): Day => (d + days) as Day;
 
 /** The calendar year a day lies in. */
 export const yearOf = (d: Day): number => toCalendarDate(d).year;

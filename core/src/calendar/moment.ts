@@ -1,3 +1,4 @@
+import type { Hours } from '../units';
 import { addDays, isoOf, parseDay, type Day } from './day';
 
 declare const moment: unique symbol;
@@ -37,6 +38,6 @@ export function isoMoment(at: Moment): string {
 export const dayOfMoment = (at: Moment): Day => addDays(0 as Day, Math.floor(at / DAY_MINUTES));
 /** From midnight, 0 to 1439. */
 export const minutesOfDay = (at: Moment): number => ((at % DAY_MINUTES) + DAY_MINUTES) % DAY_MINUTES;
-export const addHours = (at: Moment, hours: number): Moment => (at + Math.round(hours * 60)) as Moment;
+export const addHours = (at: Moment, hours: Hours): Moment => (at + Math.round(hours * 60)) as Moment;
 /** Hours from one moment to a later one, with their fraction. */
-export const hoursBetween = (from: Moment, to: Moment): number => (to - from) / 60;
+export const hoursBetween = (from: Moment, to: Moment): Hours => (to - from) / 60;

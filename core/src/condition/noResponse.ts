@@ -1,6 +1,7 @@
 import type { Day } from '../calendar';
 import type { Mob } from './mobs';
 import { scoreTrend, type ScoreOnDay } from './readings';
+import type { Days } from '../units';
 
 /** What is looked at when feed does not help. */
 export const CONDITION_CHECKS = ['teeth', 'worms', 'feet', 'age', 'illness'] as const;
@@ -24,7 +25,7 @@ export interface MobFrom {
 export interface NoResponse {
   readonly from: ScoreOnDay;
   readonly to: ScoreOnDay;
-  readonly days: number;
+  readonly days: Days;
   /** Checks made since the feed should have shown, the last of each. */
   readonly made: readonly CheckMade[];
   readonly stillToCheck: readonly ConditionCheck[];

@@ -1,10 +1,11 @@
 import type { Day } from '../calendar';
 import { mean, standardDeviation } from '../statistics';
 import { HIGHEST_SCORE, LOWEST_SCORE } from './scale';
+import type { AnimalId } from '../units';
 
 /** An animal as a round found it. */
 export interface Scored {
-  readonly animalId: string;
+  readonly animalId: AnimalId;
   readonly score: number;
   readonly aim: number;
 }
@@ -58,11 +59,11 @@ const ROUND_GAP_DAYS = 10;
 export interface ScoringRound {
   readonly from: Day;
   readonly to: Day;
-  readonly animalIds: readonly string[];
+  readonly animalIds: readonly AnimalId[];
 }
 
 /** Rounds of scoring of a group, in order of day, from the days its animals were scored. */
-export function scoringRounds(scores: Iterable<{ readonly animalId: string; readonly on: Day }>): ScoringRound[] {
+export function scoringRounds(scores: Iterable<{ readonly animalId: AnimalId; readonly on: Day }>): ScoringRound[] {
   const rounds: { from: Day; to: Day; ids: Set<string> }[] = [];
   for (const { animalId, on } of [...scores].sort((a, b) => a.on - b.on)) {
     const last = rounds.at(-1);

@@ -1,5 +1,6 @@
 import { addDays, type Day } from '../calendar';
 import { halfWidth80 } from '../statistics';
+import type { Kilograms, KilogramsPerDay } from '../units';
 
 export interface WayToAim {
   readonly score: number;
@@ -7,7 +8,7 @@ export interface WayToAim {
   readonly scoreSd: number;
   readonly aim: number;
   /** Kilograms now; without one only the days are told. */
-  readonly weightKg: number | undefined;
+  readonly weightKg: Kilograms | undefined;
   /** Kilograms a score is, as a share of the animal's weight at score 3; 0 where none is known. */
   readonly kgPerScoreShare: number;
   readonly from: Day;
@@ -22,19 +23,19 @@ export type ToAim =
   | { readonly kind: 'no-weight'; readonly isFeasible: boolean; readonly reachedOn: Day }
   | {
       readonly kind: 'gain';
-      readonly kg: number;
+      readonly kg: Kilograms;
       /** Half the width of its 80 % interval, from how well a hand feels a score. */
-      readonly halfWidthKg: number;
-      readonly kgPerDay: number;
+      readonly halfWidthKg: Kilograms;
+      readonly kgPerDay: KilogramsPerDay;
       /** No animal is fed up faster than this. */
-      readonly capKgPerDay: number;
+      readonly capKgPerDay: KilogramsPerDay;
       readonly isFeasible: boolean;
       /** The day the aim is reached at the fastest. */
       readonly reachedOn: Day;
     };
 
 /** What an animal would weigh at score 3. @param share kilograms a score as a share of that weight */
-export const referenceKg = (weightKg: number, score: number, share: number): number =>
+export const referenceKg = (weightKg: Kilograms, score: number, share: number): number =>
   weightKg / (1 + share * (score - 3));
 
 const DUST = 1e-9;

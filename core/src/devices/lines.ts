@@ -1,10 +1,11 @@
 import { readElectronicNumber, type ElectronicRefusal } from '../identity';
+import type { Kilograms } from '../units';
 
 /** What a device said. Weights in kilograms. */
 export type DeviceReading =
   | { readonly kind: 'number'; readonly digits: string }
   | { readonly kind: 'bad-number'; readonly text: string; readonly reason: ElectronicRefusal }
-  | { readonly kind: 'weight'; readonly kg: number }
+  | { readonly kind: 'weight'; readonly kg: Kilograms }
   | { readonly kind: 'noise'; readonly text: string };
 
 const KG_PER: Readonly<Record<string, number>> = { kg: 1, g: 0.001, lb: 0.45359237 };

@@ -1,7 +1,9 @@
+import type { Kilograms } from '../units';
+
 /** One sample of a weigh crate: milliseconds on any running clock, kilograms. */
 export interface CrateSample {
   readonly atMs: number;
-  readonly kg: number;
+  readonly kg: Kilograms;
 }
 
 export interface SteadyOptions {
@@ -10,9 +12,9 @@ export interface SteadyOptions {
   /** Half the spread allowed, as a share of the weight; an animal never stands as still as a stone. */
   readonly withinShare: number;
   /** And never less than so many kilograms, the scale's own step. */
-  readonly withinKg: number;
+  readonly withinKg: Kilograms;
   /** Below this the crate counts as empty. */
-  readonly emptyKg: number;
+  readonly emptyKg: Kilograms;
   /** The least samples a verdict is made from. */
   readonly samples: number;
 }
@@ -28,8 +30,8 @@ export const USUAL_STEADY: SteadyOptions = {
 /** What the crate holds now. `settled` is said once an animal: the crate must be empty before the next. */
 export type CrateState =
   | { readonly kind: 'empty' }
-  | { readonly kind: 'moving'; readonly kg: number }
-  | { readonly kind: 'settled'; readonly kg: number; readonly isNew: boolean };
+  | { readonly kind: 'moving'; readonly kg: Kilograms }
+  | { readonly kind: 'settled'; readonly kg: Kilograms; readonly isNew: boolean };
 
 /**
  * Watches a crate's samples for a weight that stands still: the median of the last `overMs`, once none of them lies

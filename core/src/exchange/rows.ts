@@ -2,7 +2,7 @@ import { isoOf, readTypedDate, type DateOrder } from '../calendar';
 import { WEIGHING_METHODS, type WeighingMethod } from '../growth';
 import { normalised, readElectronicNumber, TAG_COLOURS, type Resolved, type TagColour } from '../identity';
 import { SEXES, SPECIES, SPECIES_WORDS, type Sex, type Species } from '../species';
-import { toKg, type WeightUnit } from '../units';
+import { toKg, type WeightUnit, type AnimalId, type GroupId, type Kilograms } from '../units';
 import type { ColumnMapping, ImportField } from './columns';
 import { readTypedNumber } from './readNumber';
 
@@ -33,9 +33,9 @@ export type RowAnswer<T> =
   { readonly kind: 'row'; readonly row: T } | { readonly kind: 'fault'; readonly fault: RowFault };
 
 export interface WeightRow {
-  readonly animalId: string;
+  readonly animalId: AnimalId;
   readonly on: string;
-  readonly kg: number;
+  readonly kg: Kilograms;
   readonly method: WeighingMethod;
 }
 
@@ -103,7 +103,7 @@ export interface AnimalRow {
   readonly sire: string | undefined;
   readonly birthType: number | undefined;
   readonly rearingType: number | undefined;
-  readonly groupId: string | undefined;
+  readonly groupId: GroupId | undefined;
 }
 
 /** One line of a file of animals. Dam and sire stay numbers: they may stand further down in the same file. */

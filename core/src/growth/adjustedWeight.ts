@@ -2,21 +2,22 @@ import type { Day } from '../calendar';
 import type { SpeciesSettings } from '../species';
 import { factorClasses, type FactorClasses, type FactorGroup, type FactorsInUse, type FactorTraits } from './factors';
 import { readingSd, type Reading } from './readings';
+import type { Kilograms, Days } from '../units';
 
 export type WeightAtAge =
-  | { readonly kind: 'weight'; readonly kg: number }
+  | { readonly kind: 'weight'; readonly kg: Kilograms }
   | { readonly kind: 'no-answer'; readonly reason: 'age-zero' | 'no-birth-weight' }
-  | { readonly kind: 'no-answer'; readonly reason: 'age-too-far'; readonly fromDays: number; readonly toDays: number };
+  | { readonly kind: 'no-answer'; readonly reason: 'age-too-far'; readonly fromDays: Days; readonly toDays: Days };
 
 /**
  * Weight set to an age by the usual linear rule: birth + (weight - birth) / age x standard age.
  * @param ageDays age at the reading; only from half to one and a half of `standardDays` gives an answer
  */
 export function weightAtAge(input: {
-  readonly kg: number;
-  readonly ageDays: number;
-  readonly birthKg: number | undefined;
-  readonly standardDays: number;
+  readonly kg: Kilograms;
+  readonly ageDays: Days;
+  readonly birthKg: Kilograms | undefined;
+  readonly standardDays: Days;
 }): WeightAtAge {
   const { kg, ageDays, birthKg, standardDays } = input;
   if (ageDays <= 0) return { kind: 'no-answer', reason: 'age-zero' };
@@ -37,10 +38,10 @@ export interface GrowingAnimal extends FactorTraits {
 
 export interface AdjustedWeight {
   readonly kind: 'adjusted';
-  readonly standardDays: number;
+  readonly standardDays: Days;
   readonly reading: Reading;
-  readonly ageDays: number;
-  readonly birthKg: number;
+  readonly ageDays: Days;
+  readonly birthKg: Kilograms;
   readonly birthWeight: 'weighed' | 'default';
   readonly classes: FactorClasses;
   readonly factors: Readonly<Record<FactorGroup, number>>;
@@ -52,7 +53,7 @@ export interface AdjustedWeight {
     readonly sex: number;
     readonly damAge: number;
   };
-  readonly kg: number;
+  readonly kg: Kilograms;
   /** Kilograms, from gut fill and scale at the reading. */
   readonly standardError: number;
 }
@@ -62,15 +63,15 @@ export type AdjustedWeightAnswer =
   | {
       readonly kind: 'no-answer';
       readonly reason: 'no-reading-near-age';
-      readonly fromDays: number;
-      readonly toDays: number;
+      readonly fromDays: Days;
+      readonly toDays: Days;
     };
 
 /** Birth weight of an animal: its reading within a day of birth, or the species' default for its litter size. */
 export function birthWeightOf(
   animal: Pick<GrowingAnimal, 'bornOn' | 'daily' | 'birthType'>,
   settings: Pick<SpeciesSettings, 'birthWeightKg'>,
-): { readonly kg: number; readonly from: 'weighed' | 'default' } {
+): { readonly kg: Kilograms; readonly from: 'weighed' | 'default' } {
   const weighed = animal.daily.find((r) => r.on - animal.bornOn <= 1 && r.on >= animal.bornOn);
   if (weighed) return { kg: weighed.kg, from: 'weighed' };
   const table = settings.birthWeightKg;
@@ -79,10 +80,7 @@ export function birthWeightOf(
 }
 
 /** The reading nearest a standard age, from half to one and a half of it; the earlier of two as near. */
-export function readingNear(
-  animal: Pick<GrowingAnimal, 'bornOn' | 'daily'>,
-  standardDays: number,
-): Reading | undefined {
+export function readingNear(animal: Pick<GrowingAnimal, 'bornOn' | 'daily'>, standardDays: Days): Reading | undefined {
   let nearest: Reading | undefined;
   for (const r of animal.daily) {
     const age = r.on - animal.bornOn;
@@ -99,7 +97,7 @@ export function readingNear(
  */
 export function adjustedWeight(
   animal: GrowingAnimal,
-  standardDays: number,
+  standardDays: Days,
   settings: SpeciesSettings,
   inUse: FactorsInUse,
 ): AdjustedWeightAnswer {

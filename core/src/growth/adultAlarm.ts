@@ -1,20 +1,21 @@
 import { addYears, toCalendarDate, type Day } from '../calendar';
 import { median } from '../statistics';
 import type { Reading } from './readings';
+import type { Kilograms, Days } from '../units';
 
 export type AdultAlarm =
   | {
       readonly kind: 'under-usual';
-      readonly kg: number;
-      readonly usualKg: number;
+      readonly kg: Kilograms;
+      readonly usualKg: Kilograms;
       readonly share: number;
       readonly readings: number;
     }
   | {
       readonly kind: 'fall';
-      readonly fromKg: number;
-      readonly kg: number;
-      readonly days: number;
+      readonly fromKg: Kilograms;
+      readonly kg: Kilograms;
+      readonly days: Days;
       readonly share: number;
     };
 
@@ -62,7 +63,7 @@ export function adultAlarm(daily: readonly Reading[], birthsOn: readonly Day[]):
 }
 
 /** Under, and not only by the dust of binary fractions: 92 % of 65 kg is 59.8 kg and no alarm. */
-const isUnder = (kg: number, bound: number): boolean => kg < bound - 1e-9;
+const isUnder = (kg: Kilograms, bound: number): boolean => kg < bound - 1e-9;
 
 function isSameStage(a: Day, b: Day): boolean {
   const years = toCalendarDate(b).year - toCalendarDate(a).year;

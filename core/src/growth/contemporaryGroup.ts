@@ -1,6 +1,7 @@
 import type { Day } from '../calendar';
 import type { Sex, Species } from '../species';
 import { mean } from '../statistics';
+import type { GroupId, Kilograms } from '../units';
 
 /** Births further apart than this are not contemporaries. */
 export const CONTEMPORARY_DAYS = 35;
@@ -11,7 +12,7 @@ export interface Contemporary {
   readonly id: string;
   readonly species: Species;
   readonly sex: Sex;
-  readonly groupId: string | undefined;
+  readonly groupId: GroupId | undefined;
   readonly bornOn: Day;
 }
 
@@ -70,7 +71,7 @@ export interface LikeForLikeRatio {
  * @param groupKgs adjusted weights of the whole group
  * @returns a function of one's own adjusted weight; undefined without weights
  */
-export function likeForLikeRatios(groupKgs: readonly number[]): ((ownKg: number) => LikeForLikeRatio) | undefined {
+export function likeForLikeRatios(groupKgs: readonly number[]): ((ownKg: Kilograms) => LikeForLikeRatio) | undefined {
   const average = mean(groupKgs);
   if (average === undefined || average <= 0) return undefined;
   const groupSize = groupKgs.length;

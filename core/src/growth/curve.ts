@@ -2,12 +2,13 @@ import { addDays, type Day } from '../calendar';
 import type { SpeciesSettings } from '../species';
 import { fitCurve, t80, Z_80, type CurveModel } from '../statistics';
 import { readingSd, type Reading } from './readings';
+import type { Kilograms, Days } from '../units';
 
 export const GROWTH_CURVES = ['brody', 'gompertz'] as const;
 export type GrowthCurveKind = (typeof GROWTH_CURVES)[number];
 
 /** Parameters are the weight when grown, what is left to grow at birth, and the rate a day. */
-type Parameters = readonly [matureKg: number, left: number, ratePerDay: number];
+type Parameters = readonly [matureKg: Kilograms, left: number, ratePerDay: number];
 
 /** Weight at an age of so many days, and how it changes with each parameter. */
 const MODELS: Readonly<Record<GrowthCurveKind, CurveModel>> = {
@@ -34,19 +35,19 @@ export type GrowthCurve =
   | {
       readonly kind: 'curve';
       readonly curve: GrowthCurveKind;
-      readonly matureKg: number;
+      readonly matureKg: Kilograms;
       /** Half the width of its 80 % interval. */
-      readonly halfWidthKg: number;
+      readonly halfWidthKg: Kilograms;
       readonly readings: number;
-      kgAt(ageDays: number): number;
+      kgAt(ageDays: Days): number;
     }
   | {
       /** Too few readings for a curve: from the share grown at the age of the last. */
       readonly kind: 'share-grown';
-      readonly matureKg: number;
-      readonly halfWidthKg: number;
+      readonly matureKg: Kilograms;
+      readonly halfWidthKg: Kilograms;
       readonly share: number;
-      kgAt(ageDays: number): number;
+      kgAt(ageDays: Days): number;
     }
   | { readonly kind: 'no-curve'; readonly reason: 'no-birth-date' | 'no-reading' };
 
@@ -77,7 +78,7 @@ export function growthCurve(bornOn: Day | undefined, daily: readonly Reading[], 
   };
 }
 
-function fitted(curve: GrowthCurveKind, points: readonly (readonly [age: number, kg: number])[]) {
+function fitted(curve: GrowthCurveKind, points: readonly (readonly [age: number, kg: Kilograms])[]) {
   const kgs = points.map((p) => p[1]);
   const ages = points.map((p) => p[0]);
   const heaviest = Math.max(...kgs);
@@ -100,7 +101,7 @@ function fitted(curve: GrowthCurveKind, points: readonly (readonly [age: number,
       matureKg,
       halfWidthKg,
       readings: points.length,
-      kgAt: (ageDays: number) => model(fit.parameters, ageDays).value,
+      kgAt: (ageDays: Days) => model(fit.parameters, ageDays).value,
     },
   };
 }
@@ -108,7 +109,7 @@ function fitted(curve: GrowthCurveKind, points: readonly (readonly [age: number,
 const YEAR_DAYS = 365;
 
 /** Share of the grown weight at an age, by straight lines between birth and the years of the table. */
-export function shareGrown(ageDays: number, { grownShare, birthWeightKg, matureWeightKg }: Settings): number {
+export function shareGrown(ageDays: Days, { grownShare, birthWeightKg, matureWeightKg }: Settings): number {
   const atBirth = Math.min(0.5, (birthWeightKg[0] ?? 0) / matureWeightKg.female);
   // A year after the table ends it is grown.
   const shares = [atBirth, ...grownShare, 1];
@@ -129,7 +130,7 @@ const MOST_AHEAD_DAYS = 1500;
  */
 export function dayOfWeight(
   curve: GrowthCurve,
-  kg: number,
+  kg: Kilograms,
   bornOn: Day,
   last: Pick<Reading, 'on' | 'kg'>,
 ): Day | undefined {

@@ -2,6 +2,7 @@ import type { SpeciesSettings } from '../species';
 import { birthWeightOf, readingNear, weightAtAge, type GrowingAnimal } from './adjustedWeight';
 import { CONTEMPORARY_DAYS } from './contemporaryGroup';
 import { factorClasses, type FactorRecord } from './factors';
+import type { Days } from '../units';
 
 /**
  * An animal's weighing as a record to fit growth factors from: its weight set to the standard age by the linear rule
@@ -10,7 +11,7 @@ import { factorClasses, type FactorRecord } from './factors';
  */
 export function factorRecord(
   animal: GrowingAnimal,
-  standardDays: number,
+  standardDays: Days,
   settings: Pick<SpeciesSettings, 'birthWeightKg' | 'growthFactors'>,
 ): FactorRecord | undefined {
   const reading = readingNear(animal, standardDays);

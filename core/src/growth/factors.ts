@@ -1,5 +1,6 @@
 import type { GrowthFactors, Sex } from '../species';
 import { fitLinear } from '../statistics';
+import type { Kilograms } from '../units';
 
 export const FACTOR_GROUPS = ['birthType', 'sex', 'damAge'] as const;
 export type FactorGroup = (typeof FACTOR_GROUPS)[number];
@@ -55,7 +56,7 @@ export type FactorsInUse = Readonly<Record<FactorGroup, Readonly<Record<string, 
 
 /** One record of the holding: a weight set to an age by the linear rule alone. */
 export interface FactorRecord {
-  readonly kg: number;
+  readonly kg: Kilograms;
   readonly classes: FactorClasses;
   /** Contemporary batch: only differences inside one say anything of the factors. */
   readonly batch: string;

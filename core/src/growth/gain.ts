@@ -2,11 +2,12 @@ import type { Day } from '../calendar';
 import type { SpeciesSettings } from '../species';
 import { fitLine, t80, Z_80 } from '../statistics';
 import { readingSd, type Reading } from './readings';
+import type { KilogramsPerDay } from '../units';
 
 export type Gain =
   | {
       readonly kind: 'gain';
-      readonly kgPerDay: number;
+      readonly kgPerDay: KilogramsPerDay;
       /** Kilograms a day. */
       readonly standardError: number;
       /** Half the width of the 80 % interval, kilograms a day. */
@@ -89,7 +90,7 @@ export function gainOverPeriod(
 export type GainVerdict = 'above' | 'below' | 'too-soon';
 
 /** On which side of a line a gain lies; `too-soon` where its 80 % interval has both. */
-export function judgeGain(gain: KnownGain, lineKgPerDay: number): GainVerdict {
+export function judgeGain(gain: KnownGain, lineKgPerDay: KilogramsPerDay): GainVerdict {
   if (gain.kgPerDay - gain.halfWidth > lineKgPerDay) return 'above';
   if (gain.kgPerDay + gain.halfWidth < lineKgPerDay) return 'below';
   return 'too-soon';

@@ -1,12 +1,13 @@
 import { quantileSorted, sorted } from '../statistics';
 import type { Reading } from './readings';
 import type { Day } from '../calendar';
+import type { Kilograms, Days } from '../units';
 
 export interface BandPoint {
-  readonly ageDays: number;
-  readonly lowKg: number;
-  readonly midKg: number;
-  readonly highKg: number;
+  readonly ageDays: Days;
+  readonly lowKg: Kilograms;
+  readonly midKg: Kilograms;
+  readonly highKg: Kilograms;
   readonly animals: number;
 }
 

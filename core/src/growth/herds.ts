@@ -1,11 +1,12 @@
 import { median } from '../statistics';
 import { contemporaryGroups, herdKey, type ContemporaryGroup } from './contemporaryGroup';
 import { notGrowingLine, type WithGain } from './notGrowing';
+import type { KilogramsPerDay } from '../units';
 
 /** Contemporaries with what their gains are held against. */
 export interface GrowthGroup extends ContemporaryGroup<WithGain> {
   /** Half their median gain; undefined of one alone, or where nobody's gain is known. */
-  readonly lineKgPerDay: number | undefined;
+  readonly lineKgPerDay: KilogramsPerDay | undefined;
 }
 
 interface Herd {

@@ -1,20 +1,21 @@
 import { mean } from '../statistics';
 import type { AdjustedWeight } from './adjustedWeight';
+import type { Grams, Kilograms, Days } from '../units';
 
 /** What a weight's difference from the mean is made of; whole grams, and the parts add up to `totalGrams`. */
 export interface Breakdown {
-  readonly totalGrams: number;
+  readonly totalGrams: Grams;
   readonly parts: {
-    readonly age: number;
-    readonly birthType: number;
-    readonly sex: number;
-    readonly damAge: number;
+    readonly age: Grams;
+    readonly birthType: Grams;
+    readonly sex: Grams;
+    readonly damAge: Grams;
     /** What is left when everything known is taken out: the animal, like for like. */
-    readonly likeForLike: number;
+    readonly likeForLike: Grams;
   };
   readonly ageDaysAgainstMean: number;
-  readonly meanReadKg: number;
-  readonly meanAdjustedKg: number;
+  readonly meanReadKg: Kilograms;
+  readonly meanAdjustedKg: Kilograms;
   readonly setSize: number;
 }
 
@@ -31,7 +32,7 @@ export function breakdownAgainstMean(own: AdjustedWeight, set: readonly Adjusted
 
 export interface MeanSteps {
   readonly steps: AdjustedWeight['steps'];
-  readonly ageDays: number;
+  readonly ageDays: Days;
   readonly size: number;
 }
 
@@ -55,7 +56,7 @@ export function meanSteps(set: readonly AdjustedWeight[]): MeanSteps {
 /** `breakdownAgainstMean` with the means at hand. */
 export function breakdownAgainst(own: AdjustedWeight, against: MeanSteps): Breakdown {
   const ahead = (step: keyof AdjustedWeight['steps']): number => own.steps[step] - against.steps[step];
-  const grams = (kg: number): number => Math.round(kg * 1000) + 0;
+  const grams = (kg: Kilograms): Grams => Math.round(kg * 1000) + 0;
   const totalGrams = grams(ahead('read'));
   const age = grams(ahead('read') - ahead('age'));
   const birthType = grams(ahead('age') - ahead('birthType'));

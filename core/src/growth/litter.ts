@@ -1,11 +1,12 @@
 import type { Day } from '../calendar';
 import { mean, standardDeviation } from '../statistics';
+import type { Kilograms, KilogramsPerDay, Days } from '../units';
 
 /** A whole litter weighed on one day: together on the pan, or each by itself. */
 export interface LitterCounting {
   readonly on: Day;
   readonly count: number;
-  readonly totalKg: number;
+  readonly totalKg: Kilograms;
   /** Who was in it that day, as far as the book knows them. */
   readonly heads: readonly string[];
   /** What each weighed; undefined where they were weighed together. */
@@ -28,18 +29,18 @@ export interface LitterGain extends HeadsChanged {
   /** Those it is reckoned over: there on both days. */
   readonly heads: number;
   /** Gained by all of them together. */
-  readonly kg: number;
-  readonly kgPerDay: number;
+  readonly kg: Kilograms;
+  readonly kgPerDay: KilogramsPerDay;
   readonly kgPerHeadPerDay: number;
-  readonly days: number;
+  readonly days: Days;
 }
 
 /** Weighed together with other heads in it: what one weighed on the mean, which is no gain of anybody. */
 export interface LitterMeans extends HeadsChanged {
   readonly kind: 'means';
-  readonly fromKg: number;
-  readonly toKg: number;
-  readonly days: number;
+  readonly fromKg: Kilograms;
+  readonly toKg: Kilograms;
+  readonly days: Days;
 }
 
 /**
@@ -56,7 +57,7 @@ export function litterChange(a: LitterCounting, b: LitterCounting, hasDied: (id:
   const gone = a.heads.filter((id) => !after.has(id));
   const died = gone.filter(hasDied).length;
   const changed = { died, left: gone.length - died, joined: b.heads.filter((id) => !before.has(id)).length };
-  const gain = (heads: number, kg: number): LitterGain => ({
+  const gain = (heads: number, kg: Kilograms): LitterGain => ({
     kind: 'gain',
     heads,
     kg,
@@ -84,15 +85,17 @@ export const RUNT_SHARE = 0.7;
 
 export interface LitterSpread {
   readonly count: number;
-  readonly totalKg: number;
-  readonly meanKg: number;
+  readonly totalKg: Kilograms;
+  readonly meanKg: Kilograms;
   /** Standard deviation; undefined for one. */
-  readonly sdKg: number | undefined;
+  readonly sdKg: Kilograms | undefined;
   readonly runtIds: readonly string[];
 }
 
 /** Total, mean, spread and runts of a litter weighed one by one. @returns undefined for none */
-export function litterSpread(kits: readonly { readonly id: string; readonly kg: number }[]): LitterSpread | undefined {
+export function litterSpread(
+  kits: readonly { readonly id: string; readonly kg: Kilograms }[],
+): LitterSpread | undefined {
   const kgs = kits.map((k) => k.kg);
   const meanKg = mean(kgs);
   if (meanKg === undefined) return undefined;

@@ -2,23 +2,24 @@ import type { Day } from '../calendar';
 import { median } from '../statistics';
 import { SMALL_GROUP, type Contemporary, type ContemporaryGroup } from './contemporaryGroup';
 import { judgeGain, type Gain, type KnownGain } from './gain';
+import type { AnimalId, KilogramsPerDay } from '../units';
 
 export interface WithGain extends Contemporary {
   readonly gain: Gain;
 }
 
 export interface NotGrowing {
-  readonly animalId: string;
+  readonly animalId: AnimalId;
   readonly gain: KnownGain;
-  readonly groupMedianKgPerDay: number;
+  readonly groupMedianKgPerDay: KilogramsPerDay;
   readonly groupSize: number;
   readonly isSmallGroup: boolean;
   /** The line the gain is surely under: half the group's median, or zero in a group that loses weight. */
-  readonly lineKgPerDay: number;
+  readonly lineKgPerDay: KilogramsPerDay;
 }
 
 /** Half the group's median gain, never under zero. */
-export const notGrowingLine = (groupMedianKgPerDay: number): number => Math.max(0, groupMedianKgPerDay / 2);
+export const notGrowingLine = (groupMedianKgPerDay: KilogramsPerDay): number => Math.max(0, groupMedianKgPerDay / 2);
 
 /**
  * Those whose gain is under half of their contemporaries' median, or below zero, and whose 80 % interval leaves no

@@ -1,13 +1,14 @@
 import type { Day } from '../calendar';
 import type { SpeciesSettings } from '../species';
 import { mean } from '../statistics';
+import type { Kilograms, Days } from '../units';
 
 export const WEIGHING_METHODS = ['scale', 'crate', 'tape', 'litter', 'estimate'] as const;
 export type WeighingMethod = (typeof WEIGHING_METHODS)[number];
 
 export interface Reading {
   readonly on: Day;
-  readonly kg: number;
+  readonly kg: Kilograms;
   readonly method: WeighingMethod;
 }
 
@@ -57,7 +58,7 @@ export function readingBefore(readings: readonly Reading[], on: Day): Reading | 
 }
 
 /** SD of one reading, kilograms. */
-export const readingSd = (kg: number, settings: Pick<SpeciesSettings, 'readingSdShare'>): number =>
+export const readingSd = (kg: Kilograms, settings: Pick<SpeciesSettings, 'readingSdShare'>): number =>
   kg * settings.readingSdShare;
 
 /** Share of body weight that can go at once without anything being wrong with the reading: a birth, a fleece. */
@@ -68,8 +69,8 @@ const FALL_AT_MOST = 0.4;
 const FLAG_AT_SD = 5;
 
 export type ReadingDoubt =
-  | { readonly kind: 'jump'; readonly fromKg: number; readonly days: number; readonly likelyUpToKg: number }
-  | { readonly kind: 'fall'; readonly fromKg: number; readonly days: number; readonly likelyDownToKg: number };
+  | { readonly kind: 'jump'; readonly fromKg: Kilograms; readonly days: Days; readonly likelyUpToKg: Kilograms }
+  | { readonly kind: 'fall'; readonly fromKg: Kilograms; readonly days: Days; readonly likelyDownToKg: Kilograms };
 
 /**
  * A doubt about a reading beside the one before it: more than 5 SD of the two readings beyond what the fastest gain

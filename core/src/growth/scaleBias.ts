@@ -1,6 +1,7 @@
 import { mean, standardDeviation, t80 } from '../statistics';
 import type { Species } from '../species';
 import type { Reading, WeighingMethod } from './readings';
+import type { Kilograms } from '../units';
 
 /** Ways that guess a weight from something else than a scale. */
 export const GUESSING_METHODS = ['tape', 'estimate'] as const satisfies readonly WeighingMethod[];
@@ -16,8 +17,8 @@ export interface SameDayPair {
   readonly by: string;
   readonly method: GuessingMethod;
   readonly species: Species;
-  readonly guessedKg: number;
-  readonly scaleKg: number;
+  readonly guessedKg: Kilograms;
+  readonly scaleKg: Kilograms;
 }
 
 /** How a person's tape or eye reads beside the scale. */
@@ -87,7 +88,7 @@ export const biasKey = (g: Pick<SameDayPair, 'by' | 'method' | 'species'>): stri
 
 /** A guessed weight set right by its person's bias. @returns undefined where there is none to use: it stays as read */
 export function correctedKg(
-  guess: { readonly kg: number; readonly method: WeighingMethod; readonly by: string; readonly species: Species },
+  guess: { readonly kg: Kilograms; readonly method: WeighingMethod; readonly by: string; readonly species: Species },
   biases: ReadonlyMap<string, UsedBias>,
 ): number | undefined {
   if (!isGuess(guess.method)) return undefined;

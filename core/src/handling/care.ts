@@ -1,4 +1,5 @@
 import type { Species } from '../species';
+import type { Days } from '../units';
 
 export const CARE_KINDS = ['feet', 'shear', 'clip', 'navel', 'dock', 'castrate', 'disbud'] as const;
 export type CareKind = (typeof CARE_KINDS)[number];
@@ -28,7 +29,7 @@ const LIMIT_DAYS: Partial<Record<CareKind, Partial<Record<Species, number>>>> = 
 export const PAINFUL_CARE: readonly CareKind[] = ['dock', 'castrate', 'disbud'];
 
 export type CareCaution =
-  | { readonly kind: 'over-age'; readonly limitDays: number; readonly ageDays: number }
+  | { readonly kind: 'over-age'; readonly limitDays: Days; readonly ageDays: Days }
   /** Not done to this species. */
   | { readonly kind: 'not-usual' }
   | { readonly kind: 'wrong-sex' };
@@ -36,7 +37,7 @@ export type CareCaution =
 /** What speaks against a work on an animal. @param ageDays undefined where the birth is not known */
 export function careCaution(
   kind: CareKind,
-  animal: { readonly species: Species; readonly sex: string; readonly ageDays: number | undefined },
+  animal: { readonly species: Species; readonly sex: string; readonly ageDays: Days | undefined },
 ): CareCaution | undefined {
   if (!PAINFUL_CARE.includes(kind)) return undefined;
   if (kind === 'castrate' && animal.sex === 'female') return { kind: 'wrong-sex' };

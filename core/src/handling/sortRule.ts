@@ -1,5 +1,6 @@
 import type { KnownGain } from '../growth';
 import { judgeGain } from '../growth';
+import type { Kilograms } from '../units';
 
 export const GATE_KEYS = ['left', 'down', 'right'] as const;
 export type GateKey = (typeof GATE_KEYS)[number];
@@ -14,7 +15,7 @@ export type SortRule =
   | { readonly by: 'index'; readonly line: number; readonly above: GateKey; readonly below: GateKey };
 
 export interface Sorted {
-  readonly kg: number | undefined;
+  readonly kg: Kilograms | undefined;
   readonly gain: KnownGain | undefined;
   readonly failed: readonly string[];
   readonly points: number | undefined;
@@ -23,7 +24,7 @@ export interface Sorted {
 export interface GateSuggestion {
   readonly gate: GateKey;
   readonly because:
-    | { readonly kind: 'weight'; readonly kg: number; readonly line: number }
+    | { readonly kind: 'weight'; readonly kg: Kilograms; readonly line: number }
     | { readonly kind: 'gain'; readonly gain: KnownGain; readonly line: number }
     | { readonly kind: 'standards'; readonly failed: readonly string[] }
     | { readonly kind: 'index'; readonly points: number; readonly line: number };
@@ -37,7 +38,7 @@ export interface GateSuggestion {
  * @param halfWidthKg half the 80 % interval of one reading, kilograms
  * @returns undefined where the figure the rule goes by is not there
  */
-export function suggestGate(rule: SortRule, animal: Sorted, halfWidthKg: number): GateSuggestion | undefined {
+export function suggestGate(rule: SortRule, animal: Sorted, halfWidthKg: Kilograms): GateSuggestion | undefined {
   const gateFor = (isAbove: boolean): GateKey => (isAbove ? rule.above : rule.below);
   switch (rule.by) {
     case 'weight': {

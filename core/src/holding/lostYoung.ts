@@ -2,14 +2,15 @@ import type { AnimalFacts } from '../book';
 import type { DeathCause } from '../births';
 import { addDays, type Day } from '../calendar';
 import type { SpeciesSettings } from '../species';
+import type { AnimalId, Days } from '../units';
 
 /** A young that died before it was weaned. */
 export interface LostYoung {
   readonly facts: AnimalFacts;
   readonly on: Day;
-  readonly ageDays: number;
+  readonly ageDays: Days;
   /** Who reared it then; undefined by hand, or where nobody knows. */
-  readonly damId: string | undefined;
+  readonly damId: AnimalId | undefined;
   /** Undefined where none was written down. */
   readonly cause: DeathCause | undefined;
 }

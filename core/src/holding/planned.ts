@@ -4,17 +4,18 @@ import type { Day } from '../calendar';
 import { isFemaleOfAge } from '../mating';
 import type { Happened, PlanStep, YearPlan } from '../season';
 import { SPECIES_WORDS, type SpeciesSettings } from '../species';
+import type { AnimalId, Days } from '../units';
 
 /** What was done, or born, so many days before its window or after it still belongs to it. */
 const SLACK_DAYS = 15;
 
 /** What the book tells of those a plan is for. */
 export interface PlannedContext {
-  readonly birthsOf: (damId: string) => readonly Birth[];
-  readonly youngOf: (damId: string) => readonly AnimalFacts[];
+  readonly birthsOf: (damId: AnimalId) => readonly Birth[];
+  readonly youngOf: (damId: AnimalId) => readonly AnimalFacts[];
   readonly animal: (id: string) => AnimalFacts | undefined;
   /** Males of the species that are here and at least so old on a day. */
-  readonly malesHere: (on: Day, minDays: number) => readonly AnimalFacts[];
+  readonly malesHere: (on: Day, minDays: Days) => readonly AnimalFacts[];
 }
 
 /**

@@ -1,8 +1,9 @@
 import { normalised } from './identifier';
+import type { AnimalId } from '../units';
 
 /** One identifier ever worn, as search sees it. */
 export interface Searchable {
-  readonly animalId: string;
+  readonly animalId: AnimalId;
   readonly text: string;
   /** The text normalised before; where thousands are searched at every keystroke it is not made anew each time. */
   readonly plain?: string;
@@ -56,9 +57,9 @@ function byRank(a: Match<Searchable>, b: Match<Searchable>): number {
 }
 
 export type Resolved =
-  | { readonly kind: 'one'; readonly animalId: string }
+  | { readonly kind: 'one'; readonly animalId: AnimalId }
   | { readonly kind: 'none' }
-  | { readonly kind: 'several'; readonly animalIds: readonly string[] };
+  | { readonly kind: 'several'; readonly animalIds: readonly AnimalId[] };
 
 /**
  * The one animal a number in a file means: whole numbers only, the present wearer before past ones. Two present

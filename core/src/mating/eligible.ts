@@ -1,11 +1,17 @@
 import { addDays, addYears, type Day } from '../calendar';
 import type { SpeciesSettings } from '../species';
 import type { Proportion } from '../statistics';
+import type { Kilograms } from '../units';
 
 /** Why a female is not mated, or not yet; `until` where the day is known. */
 export type FemaleReason =
   | { readonly code: 'too-young'; readonly until: Day }
-  | { readonly code: 'too-light'; readonly kg: number; readonly neededKg: number; readonly until: Day | undefined }
+  | {
+      readonly code: 'too-light';
+      readonly kg: Kilograms;
+      readonly neededKg: Kilograms;
+      readonly until: Day | undefined;
+    }
   | { readonly code: 'heats-to-skip'; readonly goneBy: number; readonly of: number }
   | { readonly code: 'resting'; readonly bornOn: Day; readonly until: Day }
   | { readonly code: 'womb'; readonly since: Day }
@@ -16,7 +22,12 @@ export type FemaleReason =
 
 export type MaleReason =
   | { readonly code: 'too-young'; readonly until: Day }
-  | { readonly code: 'too-light'; readonly kg: number; readonly neededKg: number; readonly until: Day | undefined }
+  | {
+      readonly code: 'too-light';
+      readonly kg: Kilograms;
+      readonly neededKg: Kilograms;
+      readonly until: Day | undefined;
+    }
   | { readonly code: 'failed-check'; readonly on: Day; readonly parts: readonly string[] }
   | { readonly code: 'not-checked'; readonly lastOn: Day | undefined }
   | { readonly code: 'old'; readonly since: Day }
@@ -36,7 +47,8 @@ export interface FemaleToMate {
   readonly hasGivenBirth: boolean;
   readonly lastBirthOn: Day | undefined;
   /** Now, and when she reaches the weight of her first mating. */
-  readonly weight: { readonly kg: number; readonly neededKg: number; readonly reachedOn: Day | undefined } | undefined;
+  readonly weight:
+    { readonly kg: Kilograms; readonly neededKg: Kilograms; readonly reachedOn: Day | undefined } | undefined;
   /** Heats that are over; the one she is on has not gone by. */
   readonly heatsGoneBy: number;
   /** Since when a retained afterbirth or an infected womb is not cured. */
@@ -88,7 +100,8 @@ export function femaleReadiness(f: FemaleToMate, rules: Rules, asOf: Day): Readi
 
 export interface MaleToMate {
   readonly bornOn: Day | undefined;
-  readonly weight: { readonly kg: number; readonly neededKg: number; readonly reachedOn: Day | undefined } | undefined;
+  readonly weight:
+    { readonly kg: Kilograms; readonly neededKg: Kilograms; readonly reachedOn: Day | undefined } | undefined;
   readonly lastCheck: { readonly on: Day; readonly failed: readonly string[] } | undefined;
   /** Of his females that took. */
   readonly share: Proportion | undefined;

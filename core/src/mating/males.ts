@@ -3,6 +3,7 @@ import type { SpeciesSettings } from '../species';
 import type { Proportion } from '../statistics';
 import { isMaleGrown } from './ofAge';
 import { shareTaken, type Spell } from './services';
+import type { AnimalId, GroupId } from '../units';
 
 /** Parts of a male looked at before the season. */
 export const MALE_PARTS = ['feet', 'teeth', 'testicles', 'condition', 'temper'] as const;
@@ -12,8 +13,8 @@ export type PartGrade = (typeof PART_GRADES)[number];
 
 /** A male with a group of females, from the day he was put in until he was taken out. */
 export interface Exposure {
-  readonly maleId: string;
-  readonly groupId: string;
+  readonly maleId: AnimalId;
+  readonly groupId: GroupId;
   readonly from: Day;
   readonly to: Day | undefined;
   /** Finds heats and sires nothing. */
@@ -23,13 +24,13 @@ export interface Exposure {
 }
 
 /** Males that ran with a group on a day, teasers left out. */
-export const malesWith = (exposures: readonly Exposure[], groupId: string, on: Day): string[] =>
+export const malesWith = (exposures: readonly Exposure[], groupId: GroupId, on: Day): string[] =>
   exposures
     .filter((e) => !e.isTeaser && e.groupId === groupId && e.from <= on && (e.to === undefined || e.to >= on))
     .map((e) => e.maleId);
 
 /** Share of a male's spells that took. A spell that may be another male's says nothing of him. */
-export const conceptionShare = (spells: readonly Spell[], maleId: string): Proportion | undefined =>
+export const conceptionShare = (spells: readonly Spell[], maleId: AnimalId): Proportion | undefined =>
   shareTaken(spells.filter((s) => s.maleIds.length === 1 && s.maleIds[0] === maleId));
 
 /** Spells by each male that may have sired in them. */
@@ -45,7 +46,7 @@ export function spellsByMale(spells: readonly Spell[]): ReadonlyMap<string, read
 }
 
 /** Days of the services a male did himself and alone: a straw costs him nothing, and of a mark of two nobody knows whose. */
-export const serviceDaysOf = (spells: readonly Spell[], maleId: string): Day[] =>
+export const serviceDaysOf = (spells: readonly Spell[], maleId: AnimalId): Day[] =>
   spells.flatMap(({ services }) =>
     services.flatMap(({ way, maleIds, on }) =>
       way !== 'insemination' && maleIds.length === 1 && maleIds[0] === maleId ? [on] : [],

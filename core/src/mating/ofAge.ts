@@ -1,9 +1,9 @@
 import type { Day } from '../calendar';
 import type { SpeciesSettings } from '../species';
+import type { Days } from '../units';
 
 /** Whether an animal was born so many days before; one whose birth is not known is taken to be. */
-const isOfDays = (bornOn: Day | undefined, days: number, on: Day): boolean =>
-  bornOn === undefined || on - bornOn >= days;
+const isOfDays = (bornOn: Day | undefined, days: Days, on: Day): boolean => bornOn === undefined || on - bornOn >= days;
 
 /** Old enough for a first mating. */
 export const isFemaleOfAge = (

@@ -1,5 +1,6 @@
 import { youngAffected, type Genotype, type Pedigreed } from '../pedigree';
 import type { PairingRules } from '../species';
+import type { AnimalId } from '../units';
 
 /** What one animal is to another, by their parents and grandparents. */
 export type Relation = 'parent' | 'young' | 'full-sib' | 'half-sib' | 'grandparent' | 'grandyoung';
@@ -41,7 +42,7 @@ const ROUNDING = 1e-9;
 
 /** The first reason two animals are not put together; undefined where none speaks against it. */
 export function pairRefusal(
-  pair: { readonly femaleId: string; readonly maleId: string; readonly inbreeding: number },
+  pair: { readonly femaleId: AnimalId; readonly maleId: AnimalId; readonly inbreeding: number },
   rules: PairingRules,
   family: FamilyOf,
   genes: readonly GeneOf[],

@@ -1,10 +1,11 @@
 import { addDays, type Day } from '../calendar';
 import type { SpeciesSettings } from '../species';
 import type { Service } from './services';
+import type { AnimalId } from '../units';
 
 /** A stretch a female ran with a male that may sire; `to` is not known while he is still with her. */
 export interface RanWith {
-  readonly maleId: string;
+  readonly maleId: AnimalId;
   readonly from: Day;
   readonly to: Day | undefined;
   /** He wears colour, and whom he serves wears his mark. */
@@ -43,7 +44,7 @@ export function ranWithServices(
 export interface RanUnmarked {
   readonly from: Day;
   readonly to: Day;
-  readonly maleIds: readonly string[];
+  readonly maleIds: readonly AnimalId[];
 }
 
 /**
@@ -69,7 +70,7 @@ function silentStretches(
   { ran, serviceDays, birthDays }: RunningFemale,
   { heatCycleDays: c, gestationDays: g }: Pick<SpeciesSettings, 'heatCycleDays' | 'gestationDays'>,
   asOf: Day,
-): { readonly from: Day; readonly to: Day; readonly maleIds: readonly string[] }[] {
+): { readonly from: Day; readonly to: Day; readonly maleIds: readonly AnimalId[] }[] {
   if (c.mean === 0) return [];
   return stretches(ran, asOf).filter(({ from, to }) => {
     const isSeen = serviceDays.some((d) => d >= from && d <= to);

@@ -1,17 +1,18 @@
 import { toCalendarDate, toDay, type Day } from '../calendar';
 import { mean, meanWithRange, type MeanWithRange, type Proportion } from '../statistics';
 import { shareTaken, type Spell } from './services';
+import type { AnimalId } from '../units';
 
 /** A litter with both its parents. */
 export interface SiredLitter {
-  readonly damId: string;
-  readonly sireId: string;
+  readonly damId: AnimalId;
+  readonly sireId: AnimalId;
   readonly bornOn: Day;
   readonly size: number;
 }
 
 export interface SireRecord {
-  readonly sireId: string;
+  readonly sireId: AnimalId;
   readonly litters: number;
   readonly meanSize: number;
   /**
@@ -42,8 +43,8 @@ export function sireRecords(litters: readonly SiredLitter[]): SireRecord[] {
 }
 
 export interface PairRecord {
-  readonly damId: string;
-  readonly sireId: string;
+  readonly damId: AnimalId;
+  readonly sireId: AnimalId;
   readonly litters: number;
   readonly meanSize: number;
   /** Mean of her litters by other males, and how many. */

@@ -1,6 +1,7 @@
 import { addDays, hoursBetween, type Day, type Moment } from '../calendar';
 import { GESTATION_SLACK_DAYS, OVERDUE_DAYS, type SpeciesSettings } from '../species';
 import { proportion, type Proportion } from '../statistics';
+import type { AnimalId, Days } from '../units';
 
 export const SERVICE_WAYS = ['hand', 'insemination', 'raddle', 'ran-with'] as const;
 /** By hand, by straw, a mark read on a female that runs with a male, or only having run with him. */
@@ -14,7 +15,7 @@ export interface Service {
   /** Of one nobody saw: since when she ran with them; `on` is then the last day. */
   readonly since?: Day;
   /** All of the holding that may be the sire: one by hand, several where several males ran. */
-  readonly maleIds: readonly string[];
+  readonly maleIds: readonly AnimalId[];
   /** Beside them: the code of a straw, or a male that is not in the book, in words. */
   readonly straw?: string | undefined;
   readonly otherMale?: string | undefined;
@@ -26,7 +27,7 @@ export interface Spell {
   readonly on: Day;
   readonly lastOn: Day;
   /** The males of its services, each once, the first first. */
-  readonly maleIds: readonly string[];
+  readonly maleIds: readonly AnimalId[];
   readonly outcome: Outcome;
   /**
    * Its time to give birth is over. Only such spells are counted into shares: a return is known within a month and a
@@ -39,7 +40,7 @@ export type Outcome =
   /** She gave birth in its time. */
   | { readonly kind: 'born'; readonly on: Day; readonly young: number }
   /** She came on heat or was served again in a time that a cycle explains. */
-  | { readonly kind: 'returned'; readonly on: Day; readonly days: number }
+  | { readonly kind: 'returned'; readonly on: Day; readonly days: Days }
   /** Her time to give birth is over and no birth was written down. */
   | { readonly kind: 'nothing-came' }
   /** Told otherwise: a test, or a loss. */

@@ -1,8 +1,10 @@
+import type { AnimalId } from '../units';
+
 /** What kinship has to know of an animal. */
 export interface WithParents {
-  readonly id: string;
-  readonly sireId: string | undefined;
-  readonly damId: string | undefined;
+  readonly id: AnimalId;
+  readonly sireId: AnimalId | undefined;
+  readonly damId: AnimalId | undefined;
 }
 
 /** No parent known: the parent is taken for an unrelated animal of the base. */

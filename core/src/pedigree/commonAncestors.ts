@@ -1,8 +1,9 @@
+import type { AnimalId } from '../units';
 import { UNKNOWN, type Pedigree } from './arrays';
 
 /** An animal both parents come down from, and what of the young's inbreeding comes of it. */
 export interface CommonAncestor {
-  readonly id: string;
+  readonly id: AnimalId;
   readonly inbreeding: number;
 }
 

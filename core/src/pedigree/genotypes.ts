@@ -2,6 +2,7 @@ import { beliefPropagation } from './beliefPropagation';
 import { cliqueTree } from './cliqueTree';
 import type { Factor } from './factor';
 import type { WithParents } from './arrays';
+import type { AnimalId } from '../units';
 
 /** What a test of a recessive gene says: no copy, one, or two; or only that there are not two. */
 export const GENE_RESULTS = ['free', 'carrier', 'affected', 'unaffected'] as const;
@@ -19,7 +20,7 @@ const FITS: Readonly<Record<GeneResult, readonly [boolean, boolean, boolean]>> =
 export const geneKey = (name: string): string => name.trim().toLowerCase().replaceAll(/\s+/g, ' ');
 
 export interface GeneTest {
-  readonly animalId: string;
+  readonly animalId: AnimalId;
   readonly result: GeneResult;
 }
 
@@ -38,7 +39,7 @@ export type Genotype = readonly [free: number, carrier: number, affected: number
 /** Tests that cannot all be true: of one animal, or by the parentage between them. */
 export interface GeneContradiction {
   readonly kind: 'own' | 'parentage';
-  readonly animalIds: readonly string[];
+  readonly animalIds: readonly AnimalId[];
 }
 
 export interface GenotypesFound {
@@ -180,7 +181,7 @@ export function genotypes(question: GenotypeQuestion): GenotypesFound {
     return answer[0];
   };
   /** Whether the lines of two parents have anything to do with each other. */
-  const meet = (sireId: string | undefined, damId: string | undefined): boolean => {
+  const meet = (sireId: AnimalId | undefined, damId: AnimalId | undefined): boolean => {
     if (sireId === undefined || damId === undefined) return false;
     const [his, hers] = [lineOf([sireId]), lineOf([damId])];
     const hisFamilies = new Set([...his].flatMap((l) => familyOf.get(l) ?? []));
@@ -188,8 +189,8 @@ export function genotypes(question: GenotypeQuestion): GenotypesFound {
   };
   /** Each parent by itself: exact where their lines do not meet, what messages would tell where they do. */
   const fromParents = (
-    sireId: string | undefined,
-    damId: string | undefined,
+    sireId: AnimalId | undefined,
+    damId: AnimalId | undefined,
     meets: boolean,
   ): readonly [Genotype, Genotype | undefined] => {
     const handed = (id: string | undefined, of: ReadonlyMap<string, Genotype>): number => {

@@ -1,5 +1,6 @@
 import type { Day } from '../calendar';
 import type { Sex, Species } from '../species';
+import type { AnimalId } from '../units';
 
 /** What parentage has to know of an animal. */
 export interface Pedigreed {
@@ -7,8 +8,8 @@ export interface Pedigreed {
   readonly species: Species;
   readonly sex: Sex;
   readonly bornOn: Day | undefined;
-  readonly damId: string | undefined;
-  readonly sireId: string | undefined;
+  readonly damId: AnimalId | undefined;
+  readonly sireId: AnimalId | undefined;
 }
 
 export type ParentRole = 'dam' | 'sire';

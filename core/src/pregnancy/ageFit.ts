@@ -1,17 +1,18 @@
 import { addDays, type Day } from '../calendar';
+import type { AnimalId, Days } from '../units';
 
 /** When she may have conceived, and by whom: a service of a day, or a stretch she ran with males. */
 export interface ConceptionCandidate {
   readonly from: Day;
   readonly to: Day;
-  readonly maleIds: readonly string[];
+  readonly maleIds: readonly AnimalId[];
   /** How likely it was before the day was told, beside the others; equal where it is left out. */
   readonly weight?: number;
 }
 
 export interface ScannedAge {
   readonly on: Day;
-  readonly ageDays: number;
+  readonly ageDays: Days;
 }
 
 export type AgeFit =
@@ -26,13 +27,13 @@ export type AgeFit =
       /** Probability of each candidate, in the order given. */
       readonly chances: readonly number[];
       /** Probability of each male, the likeliest first; several of one service share alike. */
-      readonly sires: readonly { readonly maleId: string; readonly probability: number }[];
+      readonly sires: readonly { readonly maleId: AnimalId; readonly probability: number }[];
     }
   /** No service lies where the age says: one was not seen, or the age or the animal is another's. */
   | { readonly kind: 'none-fits'; readonly conceivedOn: Day; readonly nearestDaysOff: number | undefined };
 
 /** Error of an age told by scan, standard deviation: 3 days to 60 days of age, then 5 % of it. Rule of thumb. */
-export const scanAgeSd = (ageDays: number): number => (ageDays <= 60 ? 3 : 0.05 * ageDays);
+export const scanAgeSd = (ageDays: Days): number => (ageDays <= 60 ? 3 : 0.05 * ageDays);
 
 /** A scan so near a service is taken for it, whatever the error: both bounds included. */
 export const SAME_SERVICE_DAYS = 5;
@@ -101,7 +102,7 @@ const NAMED_FROM = 0.005;
 export function siresAmong(
   candidates: readonly Pick<ConceptionCandidate, 'maleIds'>[],
   chances: readonly number[],
-): { readonly maleId: string; readonly probability: number }[] {
+): { readonly maleId: AnimalId; readonly probability: number }[] {
   const bySire = new Map<string, number>();
   candidates.forEach(({ maleIds }, i) => {
     for (const id of maleIds) bySire.set(id, (bySire.get(id) ?? 0) + (chances[i] as number) / maleIds.length);

@@ -1,11 +1,12 @@
 import { agreement, halfWidth80, shareWithin, standardDeviation, type AnswerPair } from '../statistics';
+import type { Days } from '../units';
 
 /** One foetus whose age two told. */
 export interface AgeingPair {
   readonly learner: string;
   readonly scanner: string;
-  readonly learnerDays: number;
-  readonly scannerDays: number;
+  readonly learnerDays: Days;
+  readonly scannerDays: Days;
 }
 
 export interface AgeingAgreement {

@@ -1,4 +1,5 @@
 import { addDays, type Day } from '../calendar';
+import type { Days } from '../units';
 
 /** A female eligible at the start of mating. */
 export interface CurveFemale {
@@ -61,7 +62,7 @@ export function inYoungCurve(females: readonly CurveFemale[], startOn: Day, unti
 }
 
 /** Share in young at the end of day `days - 1`: a 3-week rate counts days 0 to 20, week w ends on day 7w - 1. */
-export const inYoungBy = (curve: Pick<InYoungCurve, 'perDay'>, days: number): number =>
+export const inYoungBy = (curve: Pick<InYoungCurve, 'perDay'>, days: Days): number =>
   days < 1 ? 0 : (curve.perDay[Math.min(days, curve.perDay.length) - 1] ?? 0);
 
 /** A point the share in young is wanted to have reached. */
@@ -76,7 +77,7 @@ export interface AimPoint {
  */
 export function aimLine(
   aims: { readonly aimFirst: number; readonly aimSecond: number; readonly aimLast: number },
-  cycleDays: number,
+  cycleDays: Days,
 ): AimPoint[] {
   if (cycleDays === 0) return [{ day: 0, share: aims.aimFirst }];
   return [
@@ -98,7 +99,7 @@ export interface MatingSeason {
 }
 
 /** Seasons of mating a species had, by its service days, in order. */
-export function matingSeasons(serviceDays: readonly Day[], cycleDays: number): MatingSeason[] {
+export function matingSeasons(serviceDays: readonly Day[], cycleDays: Days): MatingSeason[] {
   const gap = cycleDays > 0 ? SEASON_GAP_DAYS : ROUND_GAP_DAYS;
   const seasons: { from: Day; to: Day }[] = [];
   for (const on of [...serviceDays].sort((a, b) => a - b)) {
@@ -110,5 +111,5 @@ export function matingSeasons(serviceDays: readonly Day[], cycleDays: number): M
 }
 
 /** The last day of a curve: three cycles, or as long as there were services, and no later than `asOf`. */
-export const curveEnd = ({ from, to }: MatingSeason, cycleDays: number, asOf: Day): Day =>
+export const curveEnd = ({ from, to }: MatingSeason, cycleDays: Days, asOf: Day): Day =>
   Math.min(asOf, Math.max(addDays(from, 3 * Math.max(cycleDays, 7)), to)) as Day;

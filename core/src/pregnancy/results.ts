@@ -1,12 +1,13 @@
 import { normalised } from '../identity';
 import type { GeneResult } from '../pedigree';
 import type { TestResult } from './probability';
+import type { AnimalId } from '../units';
 
 /** A tube that went to a laboratory and is not answered yet. */
 export interface TubeSent {
   readonly sampleId: string;
   readonly tube: string;
-  readonly animalId: string;
+  readonly animalId: AnimalId;
   /** All numbers the animal wears, as the laboratory may have copied them. */
   readonly numbers: readonly string[];
   readonly purpose: 'pregnancy' | 'gene';

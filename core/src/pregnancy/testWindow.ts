@@ -1,5 +1,6 @@
 import { addDays, type Day, type Window, type WindowDays } from '../calendar';
 import type { SpeciesSettings, TestRules } from '../species';
+import type { Days } from '../units';
 
 /** What a test of a female hangs on. */
 export interface TestedFemale {
@@ -33,7 +34,7 @@ export interface TooSoon {
   readonly after: 'service' | 'birth';
   readonly since: Day;
   /** Days from then to the test. */
-  readonly days: number;
+  readonly days: Days;
   readonly daysNeeded: number;
   readonly validFrom: Day;
 }

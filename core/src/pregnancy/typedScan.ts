@@ -1,4 +1,5 @@
 import type { TestResult } from './probability';
+import type { Days } from '../units';
 
 export type TypedScan =
   | {
@@ -6,7 +7,7 @@ export type TypedScan =
       readonly result: TestResult;
       /** Undefined where none was counted. */
       readonly young: number | undefined;
-      readonly ageDays: number | undefined;
+      readonly ageDays: Days | undefined;
     }
   | { readonly kind: 'refused'; readonly reason: 'empty' | 'not-a-scan' | 'too-many' | 'age-of-empty' };
 

@@ -1,6 +1,7 @@
 import { addDays, type Day } from '../calendar';
 import type { Spell } from '../mating';
 import { ageFit, conceptionDay, scanAgeSd, siresAmong, type AgeFit, type ScannedAge } from './ageFit';
+import type { AnimalId } from '../units';
 
 /** A service she may have conceived by. */
 export interface ConceivedBy {
@@ -19,7 +20,7 @@ export interface CarriedSpell {
   /** All of them, in order of day; where a scan fits none, the day that it says. */
   readonly conceptions: readonly ConceivedBy[];
   /** Each male's part of it, the likeliest first. */
-  readonly sires: readonly { readonly maleId: string; readonly probability: number }[];
+  readonly sires: readonly { readonly maleId: AnimalId; readonly probability: number }[];
   /** What her last scan with an age says of it; undefined without one. */
   readonly fit: AgeFit | undefined;
 }

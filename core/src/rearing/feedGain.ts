@@ -1,6 +1,7 @@
 import type { Day } from '../calendar';
 import { litterChange, type LitterCounting } from '../growth';
 import { rearedBy, ONE_LITTER_DAYS, type Reared } from './rearedBy';
+import type { AnimalId, Kilograms } from '../units';
 
 /** A weighing stands for the day a feed was begun or ended within so many days of it. Rule of thumb. */
 const NEAR_FEED_DAYS = 4;
@@ -8,12 +9,12 @@ const NEAR_FEED_DAYS = 4;
 /** A young that ate of a feed, with its weights by day. */
 export interface FedYoung {
   readonly id: string;
-  readonly daily: readonly { readonly on: Day; readonly kg: number }[];
+  readonly daily: readonly { readonly on: Day; readonly kg: Kilograms }[];
 }
 
 export interface GainOnFeed {
   /** Gained by all of them over the days of the feed. */
-  readonly gainKg: number;
+  readonly gainKg: Kilograms;
   readonly young: number;
 }
 
@@ -21,7 +22,7 @@ export interface GainOnFeed {
  * Whose gain a feed is held against: the youngest litter a dam reared when it was begun, hers and others', that is there
  * to its end. They may eat of it still when they are weaned.
  */
-export function fedYoung(damId: string, about: readonly Reared[], since: Day, until: Day): Reared[] {
+export function fedYoung(damId: AnimalId, about: readonly Reared[], since: Day, until: Day): Reared[] {
   const all = about.filter(
     (y) => rearedBy({ ...y, weanedOn: undefined }, since) === damId && (y.goneOn ?? Infinity) > until,
   );

@@ -1,10 +1,11 @@
 import { t80, Z_80 } from '../statistics';
+import type { Kilograms } from '../units';
 
 /** One litter or group on one of two feeds. */
 export interface FeedRecord {
   /** Gained by all of it while on the feed. */
-  readonly gainKg: number;
-  readonly feedKg: number;
+  readonly gainKg: Kilograms;
+  readonly feedKg: Kilograms;
 }
 
 export interface FeedArm {
@@ -14,8 +15,8 @@ export interface FeedArm {
 
 export interface FeedArmFound {
   readonly records: number;
-  readonly feedKg: number;
-  readonly gainKg: number;
+  readonly feedKg: Kilograms;
+  readonly gainKg: Kilograms;
   /** Feed for a kilogram gained: all feed over all gain, every litter in, whatever it gained. */
   readonly feedPerKgGained: number;
   /** Of `feedPerKgGained`; undefined under two records. */
@@ -59,7 +60,7 @@ const MOST_MORE = 999;
  * usual sample size for two means, 80 % sure and found four times of five, at the difference and the spread seen.
  * @param youngKg gain of one young over the time, to say what it means a head
  */
-export function feedTrial(dearer: FeedArm, cheaper: FeedArm, youngKg: number): FeedTrial {
+export function feedTrial(dearer: FeedArm, cheaper: FeedArm, youngKg: Kilograms): FeedTrial {
   if (dearer.records.length === 0 || cheaper.records.length === 0) return { kind: 'not-tried' };
   const a = armFound(dearer);
   if (!a) return { kind: 'no-gain', on: 'dearer' };

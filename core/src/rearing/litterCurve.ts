@@ -1,10 +1,11 @@
 import type { Day } from '../calendar';
 import { litterChange, litterSpread, type LitterChange, type LitterCounting } from '../growth';
+import type { Kilograms } from '../units';
 
 /** A kit or lamb of a litter, with its weights by day. */
 export interface LitterMember {
   readonly id: string;
-  readonly daily: readonly { readonly on: Day; readonly kg: number }[];
+  readonly daily: readonly { readonly on: Day; readonly kg: Kilograms }[];
   /** In this litter on a day. */
   isIn(on: Day): boolean;
   readonly hasDied: boolean;

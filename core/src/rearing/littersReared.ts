@@ -2,11 +2,12 @@ import type { Birth } from '../births';
 import type { Day } from '../calendar';
 import type { SpeciesSettings } from '../species';
 import { BY_HAND, ONE_LITTER_DAYS, rearedBy, type Reared } from './rearedBy';
+import type { AnimalId, Days } from '../units';
 
 /** A litter as it is reared: whom one dam has now. */
 export interface LitterOfDam {
   /** Undefined where they are reared by hand. */
-  readonly damId: string | undefined;
+  readonly damId: AnimalId | undefined;
   readonly bornOn: Day;
   readonly young: readonly Reared[];
   /** Her own birth they are of; undefined where all are another's. */
@@ -19,7 +20,7 @@ export interface LitterOfDam {
  */
 export function littersReared(
   young: readonly Reared[],
-  birthsOf: (damId: string) => readonly Birth[],
+  birthsOf: (damId: AnimalId) => readonly Birth[],
   today: Day,
 ): LitterOfDam[] {
   const byDam = new Map<string, Reared[]>();
@@ -65,7 +66,7 @@ const WEEK = 7;
  */
 export function litterWeighing(
   { rearing }: Pick<SpeciesSettings, 'rearing'>,
-  ageDays: number,
+  ageDays: Days,
   daysWithout: number | undefined,
 ): 'together' | 'each' | undefined {
   if (daysWithout === 0 || ageDays === 0) return undefined;

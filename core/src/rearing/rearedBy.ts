@@ -1,16 +1,17 @@
 import { addDays, type Day } from '../calendar';
+import type { AnimalId } from '../units';
 
 /** Put under another dam, or reared by hand: without a dam. */
 export interface Fostering {
   readonly on: Day;
-  readonly damId: string | undefined;
+  readonly damId: AnimalId | undefined;
 }
 
 /** A young as its rearing is reckoned with. */
 export interface Reared {
-  readonly id: string;
+  readonly id: AnimalId;
   readonly bornOn: Day;
-  readonly birthDamId: string | undefined;
+  readonly birthDamId: AnimalId | undefined;
   /** In order of day. */
   readonly fosterings: readonly Fostering[];
   readonly weanedOn: Day | undefined;

@@ -1,6 +1,7 @@
 import { addDays, type Day } from '../calendar';
 import type { Birth } from '../births';
 import { rearedBy, type Reared } from './rearedBy';
+import type { AnimalId } from '../units';
 
 /** What became of the young of one birth, and of those its dam took on; each counted at the dam that had it then. */
 export interface RearingTally {
@@ -30,7 +31,7 @@ export interface RearingTally {
  * @param died      whether a young that is gone died
  */
 export function rearingTally(
-  damId: string,
+  damId: AnimalId,
   birth: Pick<Birth, 'on' | 'alive' | 'dead'>,
   herd: readonly Reared[],
   { weaningAge, asOf, died }: { weaningAge: number; asOf: Day; died: (id: string) => boolean },
@@ -57,7 +58,7 @@ export function rearingTally(
 
 type Fate = 'lost' | 'reared' | 'with-her' | 'elsewhere';
 
-function fateUnder(y: Reared, damId: string, weaningAge: number, asOf: Day, died: (id: string) => boolean): Fate {
+function fateUnder(y: Reared, damId: AnimalId, weaningAge: number, asOf: Day, died: (id: string) => boolean): Fate {
   const oldEnough = addDays(y.bornOn, weaningAge);
   const until = Math.min(y.weanedOn ?? oldEnough, y.goneOn ?? Infinity, addDays(asOf, 1)) as Day;
   const lastDay = Math.max(y.bornOn, until - 1) as Day;

@@ -1,8 +1,9 @@
 import { scanningRate } from '../pregnancy';
+import type { AnimalId } from '../units';
 
 /** A litter of a season, or a female that had none, from the male to weaning. */
 export interface FemaleOfSeason {
-  readonly femaleId: string;
+  readonly femaleId: AnimalId;
   /** Young seen at the last scan with a count. */
   readonly scanned: number | undefined;
   readonly bornAlive: number;

@@ -1,5 +1,6 @@
 import { birthWeightOf, readingNear, weightAtAge, type GrowingAnimal } from '../growth';
 import type { SpeciesSettings } from '../species';
+import type { Days } from '../units';
 
 /**
  * What a litter weighed at one age, so that a litter weighed late is not the better for it: each young's weight nearest
@@ -9,7 +10,7 @@ import type { SpeciesSettings } from '../species';
  */
 export function weanedKg(
   young: readonly Pick<GrowingAnimal, 'bornOn' | 'daily' | 'birthType'>[],
-  ageDays: number,
+  ageDays: Days,
   settings: Pick<SpeciesSettings, 'birthWeightKg'>,
 ): number | undefined {
   let sum = 0;

@@ -1,11 +1,12 @@
 import { addDays, type Day, type Window } from '../calendar';
 import type { SpeciesSettings } from '../species';
+import type { Kilograms } from '../units';
 
 export interface ToWean {
   readonly id: string;
   readonly bornOn: Day;
   /** Its last weight; undefined where it was never weighed. */
-  readonly kg: number | undefined;
+  readonly kg: Kilograms | undefined;
   /** The first of two steps was taken then. */
   readonly begunOn: Day | undefined;
 }

@@ -1,6 +1,8 @@
+import type { Days } from '../units';
+
 /** How long a young was seen from its birth: to its death, or until it was weaned, left alive or today. */
 export interface YoungSeenFor {
-  readonly days: number;
+  readonly days: Days;
   readonly died: boolean;
 }
 
@@ -29,7 +31,7 @@ export function youngSurvival(young: readonly YoungSeenFor[], weaningAge: number
 }
 
 /** Chance that a young of this age is alive at weaning, by the shares of `youngSurvival`; 1 from that age on. */
-export function reachesWeaning(survival: readonly number[], ageDays: number): number {
+export function reachesWeaning(survival: readonly number[], ageDays: Days): number {
   const now = survival[ageDays];
   const atWeaning = survival.at(-1) ?? 1;
   return now === undefined ? 1 : now === 0 ? 0 : atWeaning / now;

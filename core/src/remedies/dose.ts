@@ -2,6 +2,7 @@ import type { Day } from '../calendar';
 import { dailyReadings, type Reading, type WeighingMethod } from '../growth';
 import type { Species } from '../species';
 import type { ProductLabel } from './product';
+import type { Kilograms } from '../units';
 
 /** Ways of weighing a dose is worked from without a caution. */
 const SURE_METHODS: readonly WeighingMethod[] = ['scale', 'crate'];
@@ -9,7 +10,7 @@ const SURE_METHODS: readonly WeighingMethod[] = ['scale', 'crate'];
 export const DOSE_WEIGHT_DAYS = { grown: 30, young: 10 } as const;
 
 export interface DoseWeight {
-  readonly kg: number;
+  readonly kg: Kilograms;
   readonly method: WeighingMethod;
   readonly daysOld: number;
   readonly cautions: readonly DoseCaution[];
@@ -48,14 +49,14 @@ export type Dose =
       readonly sites: readonly number[];
     }
   | { readonly kind: 'no-dose'; readonly reason: 'species-not-on-label' | 'no-weight' }
-  | { readonly kind: 'no-dose'; readonly reason: 'above-bands'; readonly heaviestKg: number };
+  | { readonly kind: 'no-dose'; readonly reason: 'above-bands'; readonly heaviestKg: Kilograms };
 
 /**
  * The dose by the user's own label: rate x weight, the label's band, or the same for all; rounded to the step and
  * parted where there is a most per site. Never anything that is not on the label.
  * @param kg undefined where the animal has no weight; a dose for all heads does not need one
  */
-export function doseFor(label: ProductLabel, species: Species, kg: number | undefined): Dose {
+export function doseFor(label: ProductLabel, species: Species, kg: Kilograms | undefined): Dose {
   const rule = label.doses.find((d) => d.species === species);
   if (!rule) return { kind: 'no-dose', reason: 'species-not-on-label' };
   if (rule.by === 'head') return dose(label, rule.amount, rule.amount);

@@ -1,5 +1,6 @@
 import type { Day } from '../calendar';
 import type { Species } from '../species';
+import type { Kilograms, Days } from '../units';
 
 export const PRODUCT_KINDS = ['remedy', 'vaccine', 'bolus', 'mineral'] as const;
 export type ProductKind = (typeof PRODUCT_KINDS)[number];
@@ -12,13 +13,13 @@ export type Route = (typeof ROUTES)[number];
 
 /** How a label doses a species: so much a kilogram, by bands of weight, or the same for all. Amounts in the dose unit. */
 export type DoseRule = { readonly species: Species } & (
-  | { readonly by: 'kg'; readonly perKg: number }
+  | { readonly by: 'kg'; readonly perKg: Kilograms }
   | { readonly by: 'band'; readonly bands: readonly DoseBand[] }
   | { readonly by: 'head'; readonly amount: number }
 );
 /** Up to and with a weight, kilograms. */
 export interface DoseBand {
-  readonly upToKg: number;
+  readonly upToKg: Kilograms;
   readonly amount: number;
 }
 
@@ -26,8 +27,8 @@ export interface DoseBand {
 export interface WithdrawalRule {
   readonly species: Species;
   readonly route: Route;
-  readonly meatDays: number | undefined;
-  readonly milkDays: number | undefined;
+  readonly meatDays: Days | undefined;
+  readonly milkDays: Days | undefined;
 }
 
 export interface ProductBatch {
@@ -50,5 +51,5 @@ export interface ProductLabel {
   readonly maxPerSite: number | undefined;
   readonly withdrawals: readonly WithdrawalRule[];
   /** Given so many times in all, so many days apart. */
-  readonly course: { readonly times: number; readonly everyDays: number } | undefined;
+  readonly course: { readonly times: number; readonly everyDays: Days } | undefined;
 }

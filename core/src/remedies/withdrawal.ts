@@ -1,6 +1,7 @@
 import { addDays, type Day } from '../calendar';
 import type { Species } from '../species';
 import type { ProductLabel, Route, WithdrawalRule } from './product';
+import type { Days } from '../units';
 
 /** What the label says for a species and a route. @returns undefined where it says nothing: that use is off the label */
 export const labelWithdrawal = (label: ProductLabel, species: Species, route: Route): WithdrawalRule | undefined =>
@@ -10,8 +11,8 @@ export const labelWithdrawal = (label: ProductLabel, species: Species, route: Ro
 export interface Withheld {
   readonly on: Day;
   readonly productId: string;
-  readonly meatDays: number | undefined;
-  readonly milkDays: number | undefined;
+  readonly meatDays: Days | undefined;
+  readonly milkDays: Days | undefined;
 }
 
 /** What may not be used yet, and to the end of which day. */
@@ -26,7 +27,7 @@ export interface OpenWithdrawal {
 }
 
 /** The last counted day: the day of treatment is day 0, and the withdrawal ends at the end of day `days`. */
-export const withdrawalEnd = (on: Day, days: number): Day => addDays(on, days);
+export const withdrawalEnd = (on: Day, days: Days): Day => addDays(on, days);
 
 /** What is withheld on a day; of several the longest counts. 0 days withhold the day of treatment itself not at all. */
 export function openWithdrawals(treatments: readonly Withheld[], asOf: Day): OpenWithdrawal[] {

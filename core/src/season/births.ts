@@ -1,5 +1,6 @@
 import { addDays, type Day } from '../calendar';
 import { birthsExpected, gestationSpread, spreadHalf, type BirthsExpected, type GestationDays } from '../births';
+import type { Days } from '../units';
 
 export interface BirthsAsked {
   readonly females: number;
@@ -7,7 +8,7 @@ export interface BirthsAsked {
   /** The last day of mating. */
   readonly matingTo: Day;
   /** 0 where mating itself brings the heat on: all take from the first day. */
-  readonly cycleDays: number;
+  readonly cycleDays: Days;
   readonly conceptionShare: number;
   readonly gestationDays: GestationDays;
 }

@@ -4,6 +4,7 @@ import type { BirthsExpected } from '../births';
 import { wishOn, type YearPlan } from './plan';
 import { layOut, type PlanStep, type StepKind } from './steps';
 import { workByWeek } from './work';
+import type { Days } from '../units';
 
 /** What the holding has, and when it has not. */
 export interface Resources {
@@ -34,13 +35,13 @@ export type Clash = { readonly planId: string; readonly step: string } & (
       readonly code: 'out-of-place';
       readonly side: 'too-late' | 'too-early';
       readonly other: string;
-      readonly days: number;
+      readonly days: Days;
     }
   | { readonly code: 'away'; readonly from: Day; readonly to: Day; readonly why: string }
   | { readonly code: 'lean'; readonly from: Day; readonly to: Day; readonly why: string }
   | { readonly code: 'pens'; readonly wanted: number; readonly pens: number }
   | { readonly code: 'two-births'; readonly otherPlanId: string; readonly weekFrom: Day }
-  | { readonly code: 'too-much-work'; readonly weekFrom: Day; readonly days: number; readonly has: number }
+  | { readonly code: 'too-much-work'; readonly weekFrom: Day; readonly days: Days; readonly has: number }
 );
 
 type SettingsOf = (species: Species) => SpeciesSettings;
@@ -111,7 +112,7 @@ function femaleClashes({ id, plan, females, males, steps }: Laid, settings: Spec
 }
 
 /** A step by its key less its number, the one it has to come before, and the days that must lie between. */
-const BEFORE: readonly (readonly [step: string, other: string, days: number])[] = [
+const BEFORE: readonly (readonly [step: string, other: string, days: Days])[] = [
   ['weaned', 'flushing', 0],
   ['weaned', 'mating', 21],
   // Semen takes seven weeks to be made: a male found wanting later cannot mend in time.

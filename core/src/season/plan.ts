@@ -1,5 +1,6 @@
 import { addDays, type Day } from '../calendar';
 import type { Species, SpeciesSettings } from '../species';
+import type { GroupId, Days } from '../units';
 
 /** How long before mating the females are fed up: six weeks for who has to gain, three for who only needs a push. */
 export const FLUSHING_SCHOOLS = { 'six-weeks': 42, 'three-weeks': 21, none: 0 } as const;
@@ -31,7 +32,7 @@ export interface PlannedDose {
 interface PlanBase {
   readonly name: string;
   readonly species: Species;
-  readonly groupId?: string;
+  readonly groupId?: GroupId;
   /** Head to be mated. */
   readonly females: number;
   /** The day the males go in, or of the first mating; all other dates are reckoned from it. */
@@ -46,7 +47,7 @@ interface PlanBase {
 export interface SeasonPlan extends PlanBase {
   readonly kind: 'season';
   /** What was wanted when the plan was made. */
-  readonly wanted: { readonly what: 'births' | 'sale'; readonly on: Day; readonly saleAgeDays?: number };
+  readonly wanted: { readonly what: 'births' | 'sale'; readonly on: Day; readonly saleAgeDays?: Days };
   readonly flushing: FlushingSchool;
   readonly cycles: number;
   readonly doses: readonly PlannedDose[];

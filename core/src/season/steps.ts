@@ -4,6 +4,7 @@ import type { BirthsExpected } from '../births';
 import { expectedBirths } from './births';
 import { countingDays } from '../pregnancy';
 import { FLUSHING_SCHOOLS, REMATING_SCHOOLS, type RollingPlan, type SeasonPlan, type YearPlan } from './plan';
+import type { Days } from '../units';
 
 /** Kinds of step; a plan has some of them, a rolling one each of its own several times. */
 export const STEP_KINDS = [
@@ -68,7 +69,7 @@ const around = (on: Day, early: number, best: number, late: number): Window =>
   windowOf(addDays(on, -early), addDays(on, -best), addDays(on, best), addDays(on, late));
 const stretch = (from: Day, to: Day): Window => windowOf(from, from, to, to);
 
-export const moved = (w: Window, days: number): Window => ({
+export const moved = (w: Window, days: Days): Window => ({
   opens: addDays(w.opens, days),
   bestFrom: addDays(w.bestFrom, days),
   bestTo: addDays(w.bestTo, days),
@@ -105,7 +106,7 @@ function season(plan: SeasonPlan, settings: Settings): LaidOut {
   const inOn = plan.matingOn;
   const outOn = addDays(inOn, Math.max(1, plan.cycles * Math.max(1, cycle.mean)) - 1);
   const steps = new Steps(plan.shifts);
-  const before = (days: number): Day => addDays(inOn, -days);
+  const before = (days: Days): Day => addDays(inOn, -days);
   const births = expectedBirths({
     females: plan.females,
     matingFrom: inOn,
@@ -299,7 +300,7 @@ const ROOTS: readonly StepKind[] = ['mating', 'births', 'sale'];
  * gestation is longer for being wished so; births and sale carry the wish as well. Any other step moves alone with
  * what is reckoned from it. In a rolling plan a mating or birth carries all litters after it.
  */
-export function moveStep(plan: YearPlan, step: Pick<PlanStep, 'key' | 'kind'>, days: number): YearPlan {
+export function moveStep(plan: YearPlan, step: Pick<PlanStep, 'key' | 'kind'>, days: Days): YearPlan {
   if (days === 0) return plan;
   if (plan.kind === 'season' && ROOTS.includes(step.kind)) {
     const isWish = step.kind === plan.wanted.what;

@@ -1,4 +1,5 @@
 import type { WindowDays } from '../calendar';
+import type { Kilograms, KilogramsPerDay, Days, Hours } from '../units';
 
 export const SPECIES = ['sheep', 'goat', 'rabbit', 'cattle'] as const;
 export type Species = (typeof SPECIES)[number];
@@ -16,9 +17,9 @@ export type WeighingStep =
   | {
       readonly kind: 'every';
       readonly name: string;
-      readonly fromDays: number;
-      readonly toDays: number;
-      readonly everyDays: number;
+      readonly fromDays: Days;
+      readonly toDays: Days;
+      readonly everyDays: Days;
     };
 
 /** Multiplies a weight to what it would have been for the base animal; 1 is the base class. */
@@ -88,7 +89,7 @@ export interface TestRules {
   /** Days after the service; the best stretch is the one in which young can be counted as well, where they can. */
   readonly days: WindowDays;
   /** Days after her last birth before which what is left of it may be found. */
-  readonly afterBirthDays: number;
+  readonly afterBirthDays: Days;
   /** Share of those that carry that it finds, and of those that are empty. */
   readonly sensitivity: number;
   readonly specificity: number;
@@ -123,7 +124,7 @@ export interface CarryingStep {
   readonly name: string;
   /** Best done so many days before the birth, and so many days earlier or later at the most. */
   readonly daysBefore: number;
-  readonly slackDays: number;
+  readonly slackDays: Days;
 }
 
 /** How young are weaned: all at once, each that is heavy enough, the biggest first, or in two steps. */
@@ -133,21 +134,21 @@ export type WeaningWay = (typeof WEANING_WAYS)[number];
 /** From the birth to weaning. Days from birth; weights in kilograms. */
 export interface RearingRules {
   /** First milk within so many hours. */
-  readonly colostrumHours: number;
+  readonly colostrumHours: Hours;
   /** An afterbirth that has not passed after so many hours is held back. */
-  readonly afterbirthHours: number;
+  readonly afterbirthHours: Hours;
   /** A dam stays in the pen of the birth so long; each young over one adds a day. 0: she goes nowhere. */
-  readonly bondingDays: number;
+  readonly bondingDays: Days;
   /** With other dams and their young up to this age, then to the group. 0: none. */
-  readonly mixingDays: number;
+  readonly mixingDays: Days;
   readonly weaningWay: WeaningWay;
   /** Heavy enough to be weaned. */
-  readonly weaningKg: number;
+  readonly weaningKg: Kilograms;
   /** Small ones, or the second step, so many days later. */
-  readonly stepDays: number;
+  readonly stepDays: Days;
   /** The whole litter on the scale every day up to this age, then each every day up to the next. 0: not at all. */
-  readonly litterDailyDays: number;
-  readonly eachDailyDays: number;
+  readonly litterDailyDays: Days;
+  readonly eachDailyDays: Days;
   /** Young of a birth beside a grown female's usual, by the place of the birth in her row; the last serves the rest. */
   readonly youngByBirth: readonly number[];
   /** Spread of the young of one birth (SD). */
@@ -176,16 +177,16 @@ export interface MatingRules {
   /** Under this condition score a female is not mated. */
   readonly scoreLeast: number;
   /** Males: first use, grown, flagged as old (years), kept apart from females from; days old. */
-  readonly maleFirstDays: number;
-  readonly maleGrownDays: number;
+  readonly maleFirstDays: Days;
+  readonly maleGrownDays: Days;
   readonly maleOldYears: number;
-  readonly malesApartDays: number;
+  readonly malesApartDays: Days;
   /** A male whose share of females that take is surely under this is to be replaced. */
   readonly maleShareLeast: number;
   /** Services in a week after which a grown male rests; a young one after half as many. */
   readonly maleServicesPerWeek: number;
   /** A check of the male is good for so many days. */
-  readonly maleCheckGoodDays: number;
+  readonly maleCheckGoodDays: Days;
   /** Signs that must agree for a heat, where standing was not seen. */
   readonly signsNeeded: number;
   readonly heatSchool: HeatSchool;
@@ -208,13 +209,13 @@ export interface PairingRules {
 export interface SpeciesSettings {
   readonly gestationDays: { readonly mean: number; readonly from: number; readonly to: number };
   /** A female is waited for so many days past the usual range; after that it is asked what came of her. */
-  readonly overdueDays: number;
-  readonly femaleFirstMatingDays: number;
+  readonly overdueDays: Days;
+  readonly femaleFirstMatingDays: Days;
   /** From heat to heat; 0 where mating itself brings it on. */
   readonly heatCycleDays: { readonly mean: number; readonly from: number; readonly to: number };
   readonly femalesPerMale: { readonly grown: number; readonly young: number };
   /** From a birth to the next service. */
-  readonly waitAfterBirthDays: number;
+  readonly waitAfterBirthDays: Days;
   /** How long standing heat lasts; 0 where mating itself brings it on. */
   readonly standingHeatHours: { readonly from: number; readonly to: number };
   /** Hours from the start of standing heat; all 0 where any receptive day does. */
@@ -229,7 +230,7 @@ export interface SpeciesSettings {
   readonly rearing: RearingRules;
   readonly condition: ConditionAims;
   /** The usual rhythm of scoring by hand, where no plan says otherwise. */
-  readonly scoring: { readonly fromDays: number; readonly everyDays: number };
+  readonly scoring: { readonly fromDays: Days; readonly everyDays: Days };
   readonly weaningDays: WindowDays;
   /** Ages a weight is set to for comparison. */
   readonly standardAgesDays: readonly number[];
@@ -241,9 +242,9 @@ export interface SpeciesSettings {
   readonly grownShare: readonly number[];
   readonly matureWeightKg: { readonly female: number; readonly male: number };
   /** The heaviest reading anybody could believe. */
-  readonly heaviestKg: number;
+  readonly heaviestKg: Kilograms;
   /** The fastest gain ever seen at the best age, kilograms a day: beyond it a reading is to be checked. */
-  readonly fastestGainKgPerDay: number;
+  readonly fastestGainKgPerDay: KilogramsPerDay;
   readonly growthFactors: GrowthFactors;
   readonly weighing: readonly WeighingStep[];
   /** Tags and tattoos an animal should wear. */

@@ -1,4 +1,5 @@
 import type { PairingRules, Species, SpeciesSettings, TestRules } from './species';
+import type { Days } from '../units';
 
 /** Where a default comes from, shown beside it in the settings. */
 export const SOURCE_NOTES: Readonly<Record<keyof SpeciesSettings, string>> = {
@@ -36,7 +37,7 @@ export const SOURCE_NOTES: Readonly<Record<keyof SpeciesSettings, string>> = {
 
 const at = (name: string, opens: number, bestFrom: number, bestTo: number, closes: number) =>
   ({ kind: 'at-age', name, window: { opens, bestFrom, bestTo, closes } }) as const;
-const every = (name: string, fromDays: number, toDays: number, everyDays: number) =>
+const every = (name: string, fromDays: Days, toDays: Days, everyDays: Days) =>
   ({ kind: 'every', name, fromDays, toDays, everyDays }) as const;
 
 /** Days after the service: opens, best from and to, closes; then days after her last birth. */
@@ -45,7 +46,7 @@ const test = (
   bestFrom: number,
   bestTo: number,
   closes: number,
-  afterBirthDays: number,
+  afterBirthDays: Days,
   rest: Pick<TestRules, 'sensitivity' | 'specificity' | 'priceMinor' | 'isUsed'>,
 ): TestRules => ({ days: { opens, bestFrom, bestTo, closes }, afterBirthDays, ...rest });
 

@@ -1,11 +1,11 @@
-import type { ScaleUnit, WeightUnit } from '../units';
+import type { ScaleUnit, WeightUnit, Days } from '../units';
 import type { Sex, Species } from './species';
 
 /** What people call the animal; `grown` from the age given. */
 interface SpeciesWords {
   readonly name: string;
   readonly plural: string;
-  readonly grownFromDays: number;
+  readonly grownFromDays: Days;
   readonly grown: Readonly<Record<Sex, readonly [one: string, many: string]>>;
   readonly young: Readonly<Record<Sex, readonly [one: string, many: string]>>;
   readonly birth: string;
@@ -101,7 +101,7 @@ export const SPECIES_WORDS: Readonly<Record<Species, SpeciesWords>> = {
 /** The field word for an animal of this age; unknown age counts as grown. */
 export function fieldWord(
   animal: { readonly species: Species; readonly sex: Sex },
-  ageDays: number | undefined,
+  ageDays: Days | undefined,
   many = false,
 ): string {
   const words = SPECIES_WORDS[animal.species];

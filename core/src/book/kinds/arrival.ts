@@ -6,14 +6,15 @@ import type { AnimalRecord } from '../facts';
 import { geneticParents } from '../geneticParents';
 import type { Refusal } from '../refusals';
 import type { BareKind, ToCheck } from './kind';
+import type { AnimalId } from '../../units';
 
 export interface ArrivalWritten {
   readonly species: Species;
   readonly sex: Sex;
   readonly bornOn?: string | undefined;
-  readonly damId?: string | undefined;
-  readonly donorId?: string | undefined;
-  readonly sireId?: string | undefined;
+  readonly damId?: AnimalId | undefined;
+  readonly donorId?: AnimalId | undefined;
+  readonly sireId?: AnimalId | undefined;
   readonly birthType?: number | undefined;
   readonly rearingType?: number | undefined;
   readonly strain?: string | undefined;
@@ -23,7 +24,7 @@ export interface ArrivalWritten {
 export const arrival: BareKind<ArrivalWritten> = { list: null, touches: ['kin'] };
 
 /** The record an arrival opens. */
-export const recordOf = (entry: ArrivalWritten & { readonly animalId: string }, version = 1): AnimalRecord => ({
+export const recordOf = (entry: ArrivalWritten & { readonly animalId: AnimalId }, version = 1): AnimalRecord => ({
   id: entry.animalId,
   species: entry.species,
   sex: entry.sex,

@@ -1,11 +1,12 @@
 import { dayOf, isoOf, type Day } from '../../calendar';
 import type { Fact } from '../facts';
 import type { FactKind } from './kind';
+import type { Kilograms } from '../../units';
 
 export interface FeedWritten {
   readonly since: string;
   readonly feed: string;
-  readonly kg: number;
+  readonly kg: Kilograms;
   readonly priceMinor: number;
 }
 
@@ -13,7 +14,7 @@ export interface FeedWritten {
 export interface FeedFact extends Fact {
   readonly since: Day;
   readonly feed: string;
-  readonly kg: number;
+  readonly kg: Kilograms;
   readonly priceMinor: number;
 }
 

@@ -1,14 +1,15 @@
 import { isPresent } from '../derived';
 import type { Fact } from '../facts';
 import type { FactKind } from './kind';
+import type { AnimalId } from '../../units';
 
 export interface FosteringWritten {
-  readonly damId?: string | undefined;
+  readonly damId?: AnimalId | undefined;
 }
 
 /** Put under a dam that is not its own or back again; without a dam it is reared by hand. */
 export interface FosteringFact extends Fact {
-  readonly damId: string | undefined;
+  readonly damId: AnimalId | undefined;
 }
 
 export const fostering: FactKind<'fosterings', FosteringWritten, FosteringFact> = {

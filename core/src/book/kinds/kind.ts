@@ -2,18 +2,19 @@ import type { Day } from '../../calendar';
 import type { BookView } from '../bookView';
 import type { AnimalFacts, Fact } from '../facts';
 import type { Refusal } from '../refusals';
+import type { AnimalId } from '../../units';
 
 /** What every entry of an animal carries, as it is written. */
 export interface Written {
   readonly id: string;
-  readonly animalId: string;
+  readonly animalId: AnimalId;
   readonly on: string;
   readonly writtenBy: string;
   readonly jobId?: string | undefined;
 }
 
 /** An entry as its rule sees it: as it is written, and the day it says. */
-export type ToCheck<W> = W & { readonly animalId: string; readonly day: Day };
+export type ToCheck<W> = W & { readonly animalId: AnimalId; readonly day: Day };
 
 /**
  * What an entry changes beside the animal's own figures: whom those a male runs with are, who is kin to whom, who wears

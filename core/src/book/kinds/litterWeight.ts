@@ -1,9 +1,10 @@
 import type { Fact } from '../facts';
 import type { FactKind } from './kind';
 import { checkWeight } from './weight';
+import type { Kilograms } from '../../units';
 
 export interface LitterWeightWritten {
-  readonly totalKg: number;
+  readonly totalKg: Kilograms;
   readonly count: number;
 }
 

@@ -1,8 +1,9 @@
 import type { Fact } from '../facts';
 import type { FactKind } from './kind';
+import type { GroupId } from '../../units';
 
 export interface MoveWritten {
-  readonly groupId: string;
+  readonly groupId: GroupId;
 }
 
 export interface MoveFact extends Fact, MoveWritten {}

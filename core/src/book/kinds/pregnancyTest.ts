@@ -6,16 +6,17 @@ import type { Refusal } from '../refusals';
 import { testTooSoon } from '../testTooSoon';
 import type { FactKind, ToCheck } from './kind';
 import { checkCarries } from './ofFemales';
+import type { Days } from '../../units';
 
 export interface PregnancyTestWritten {
   readonly way: EvidenceWay;
   readonly result: TestResult;
   readonly young?: number | undefined;
-  readonly ageDays?: number | undefined;
+  readonly ageDays?: Days | undefined;
   readonly findings?: readonly ScanFinding[] | undefined;
   readonly testedBy?: string | undefined;
   readonly learner?: string | undefined;
-  readonly learnerAgeDays?: number | undefined;
+  readonly learnerAgeDays?: Days | undefined;
   readonly sampleId?: string | undefined;
   readonly reason?: string | undefined;
 }
@@ -25,10 +26,10 @@ export interface PregnancyTestFact extends Fact {
   readonly way: EvidenceWay;
   readonly result: TestResult;
   readonly young: number | undefined;
-  readonly ageDays: number | undefined;
+  readonly ageDays: Days | undefined;
   readonly findings: readonly ScanFinding[];
   readonly testedBy: string | undefined;
-  readonly learner: { readonly name: string; readonly ageDays: number } | undefined;
+  readonly learner: { readonly name: string; readonly ageDays: Days } | undefined;
   /** The tube it was read from. */
   readonly sampleId: string | undefined;
 }

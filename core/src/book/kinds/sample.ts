@@ -2,6 +2,7 @@ import { normalised } from '../../identity';
 import type { Fact } from '../facts';
 import { testTooSoon } from '../testTooSoon';
 import type { FactKind } from './kind';
+import type { AnimalId } from '../../units';
 
 export interface SampleWritten {
   readonly tube: string;
@@ -10,7 +11,7 @@ export interface SampleWritten {
 }
 
 export interface SampleFact extends Fact {
-  readonly animalId: string;
+  readonly animalId: AnimalId;
   readonly tube: string;
   readonly purpose: string;
   readonly jobId: string | undefined;

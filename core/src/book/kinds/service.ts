@@ -5,11 +5,12 @@ import type { AnimalFacts, Fact } from '../facts';
 import type { Refusal } from '../refusals';
 import type { FactKind, ToCheck } from './kind';
 import { onItsDay } from './onItsDay';
+import type { AnimalId } from '../../units';
 
 export interface ServiceWritten {
   readonly way: ServiceWay;
   readonly at?: string | undefined;
-  readonly maleIds: readonly string[];
+  readonly maleIds: readonly AnimalId[];
   readonly straw?: string | undefined;
   readonly otherMale?: string | undefined;
   readonly colour?: string | undefined;

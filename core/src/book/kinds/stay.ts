@@ -2,9 +2,10 @@ import type { BookView } from '../bookView';
 import type { AnimalFacts, Fact } from '../facts';
 import type { Refusal } from '../refusals';
 import type { FactKind, ToCheck } from './kind';
+import type { GroupId } from '../../units';
 
 export interface StayWritten {
-  readonly groupId: string;
+  readonly groupId: GroupId;
   readonly colour?: string | undefined;
   readonly isTeaser?: boolean | undefined;
   readonly reason?: string | undefined;
@@ -12,7 +13,7 @@ export interface StayWritten {
 
 /** A male put with a group of females. */
 export interface StayFact extends Fact {
-  readonly groupId: string;
+  readonly groupId: GroupId;
   readonly colour: string | undefined;
   readonly isTeaser: boolean;
 }

@@ -1,6 +1,7 @@
 import type { DoseUnit, Route, Withheld } from '../../remedies';
 import type { Fact } from '../facts';
 import type { FactKind } from './kind';
+import type { Days } from '../../units';
 
 export interface TreatmentWritten {
   readonly productId: string;
@@ -8,8 +9,8 @@ export interface TreatmentWritten {
   readonly unit: DoseUnit;
   readonly route: Route;
   readonly batch?: string | undefined;
-  readonly meatDays?: number | undefined;
-  readonly milkDays?: number | undefined;
+  readonly meatDays?: Days | undefined;
+  readonly milkDays?: Days | undefined;
   readonly isOffLabel?: boolean | undefined;
 }
 

@@ -4,9 +4,10 @@ import type { BookView } from '../bookView';
 import type { Fact } from '../facts';
 import type { Refusal } from '../refusals';
 import type { FactKind } from './kind';
+import type { Kilograms } from '../../units';
 
 export interface WeightWritten {
-  readonly kg: number;
+  readonly kg: Kilograms;
   readonly method: WeighingMethod;
 }
 
@@ -23,7 +24,7 @@ export const weight: FactKind<'weights', WeightWritten, WeightFact> = {
 };
 
 /** A weight nobody could have read: not above zero, or above the heaviest of the species. */
-export function checkWeight(kg: number, species: Species, book: Pick<BookView, 'settings'>): Refusal | undefined {
+export function checkWeight(kg: Kilograms, species: Species, book: Pick<BookView, 'settings'>): Refusal | undefined {
   const value = String(kg);
   if (!(kg > 0)) return { code: 'weight-not-positive', field: 'kg', value };
   const { heaviestKg } = book.settings(species);

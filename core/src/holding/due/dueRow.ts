@@ -4,6 +4,7 @@ import type { PenStage } from '../../births';
 import type { WeaningPlan } from '../../rearing';
 import type { PlanStep } from '../../season';
 import type { Species, TestWay } from '../../species';
+import type { GroupId, Days } from '../../units';
 
 /** Work that opens within so many days is told. */
 export const DUE_AHEAD_DAYS = 7;
@@ -23,7 +24,7 @@ export type DueTask =
   | { readonly kind: 'pen'; readonly stage: PenStage }
   | { readonly kind: 'wean'; readonly step: WeaningPlan['step'] }
   | ({ readonly kind: 'wean-litter'; readonly step: WeaningPlan['step']; readonly later: number } & OfLitter)
-  | ({ readonly kind: 'weigh-litter'; readonly how: 'together' | 'each'; readonly ageDays: number } & OfLitter)
+  | ({ readonly kind: 'weigh-litter'; readonly how: 'together' | 'each'; readonly ageDays: Days } & OfLitter)
   | {
       readonly kind: 'read-marks';
       readonly male: AnimalFacts;
@@ -45,7 +46,7 @@ export interface DueRow {
   /** Whom it is done to; of `handle` and `pen` the dams; none where it is no work on animals. */
   readonly animals: readonly AnimalFacts[];
   readonly species: Species | undefined;
-  readonly groupId: string | undefined;
+  readonly groupId: GroupId | undefined;
   readonly window: Window;
   readonly isOpen: boolean;
   /**
