@@ -1,8 +1,7 @@
-import 'reflect-metadata';
-import { newId } from '../../words/ids';
-import { classValidatorResolver } from '@hookform/resolvers/class-validator';
-import { useForm, type DefaultValues, type FieldErrors, type FieldValues, type UseFormReturn } from 'react-hook-form';
+import type { DefaultValues, FieldValues, UseFormReturn } from 'react-hook-form';
 import type { EntryDraft } from '../../outbox/useRecord';
+import { newId } from '../../words/ids';
+import { useTypedForm, type Made } from './useTypedForm';
 
 interface Asked<Typed extends FieldValues> {
   /** The contract's class of what is typed: it is held against its rules. */
@@ -23,45 +22,23 @@ export interface EntryFormState<Typed extends FieldValues> {
   readonly read: (typed: Typed) => EntryDraft;
 }
 
-/** Any stamp that fits. */
+/** Any stamp that fits: what every entry carries is filled in when it is sent. */
 const STAMP = { id: newId(), writtenAt: new Date(0).toISOString(), writtenBy: '-', source: 'hand' } as const;
 
-/**
- * A form of one entry: fields are typed as text, and the contract's class, the same the server asks, says which of them
- * does not fit; the words to each are the form's own.
- */
+/** An entry as a form would send it, held against its class. */
+export const madeEntry = (shape: new () => object, draft: object): Made => ({ shape, value: { ...STAMP, ...draft } });
+
+/** A form of one entry; see `useTypedForm`. */
 export function useEntryForm<Typed extends FieldValues>({
   of,
-  start,
   read,
-  words,
   also,
-  fieldOf = {},
+  ...asked
 }: Asked<Typed>): EntryFormState<Typed> {
-  const form = useForm<Typed>({
-    defaultValues: start,
-    resolver: async (typed, context, options) => {
-      // What every entry carries is filled in when it is sent.
-      const entry = { ...STAMP, ...read(typed) };
-      const { errors } = await classValidatorResolver(of(typed), {}, { mode: 'sync' })(
-        entry,
-        context,
-        options as never,
-      );
-      // What the form has no field for is the book's to judge, not whoever fills it in.
-      const own = Object.keys(errors).flatMap((name) => {
-        const field = fieldOf[name] ?? name;
-        return field in typed ? [[field, words[name] ?? `This cannot be taken as it is (${name}).`] as const] : [];
-      });
-      const against = { ...Object.fromEntries(own), ...also?.(typed) };
-      if (Object.keys(against).length === 0) return { values: typed, errors: {} };
-      return {
-        values: {},
-        errors: Object.fromEntries(
-          Object.entries(against).map(([field, message]) => [field, { type: 'refused', message }]),
-        ) as FieldErrors<Typed>,
-      };
-    },
+  const form = useTypedForm<Typed>({
+    ...asked,
+    made: (typed) => [madeEntry(of(typed), read(typed))],
+    also: (typed) => (also?.(typed) ?? {}) as Readonly<Record<string, string>>,
   });
   return { form, read };
 }

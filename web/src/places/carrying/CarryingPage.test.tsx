@@ -386,8 +386,12 @@ it('the steps before a birth are the holding’s own', async () => {
   const shipped = SPECIES_TABLE.goat.carryingSteps.length;
   await user.click(await sheet.findByRole('button', { name: 'Add a step' }));
   await user.click(sheet.getByRole('button', { name: 'Keep the steps' }));
-  expect(sheet.getByRole('alert')).toHaveTextContent(`Step ${shipped + 1}: it wants a name`);
   const step = within(sheet.getByRole('group', { name: `Step ${shipped + 1}` }));
+  expect((await step.findAllByRole('alert')).map((a) => a.textContent)).toEqual([
+    'Say what is done.',
+    'Give whole days, 0 to 999.',
+  ]);
+  expect(step.getByLabelText('What')).toHaveFocus();
   await user.type(step.getByLabelText('What'), 'Own vaccine');
   await user.type(step.getByLabelText('Days before'), '28');
   await user.click(sheet.getByRole('button', { name: 'Keep the steps' }));

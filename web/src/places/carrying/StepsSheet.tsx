@@ -1,14 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
+import { ChangeHolding, type HoldingView } from '@yaylak/contract';
 import { CARRYING_STEP_KINDS, SPECIES_TABLE, SPECIES_WORDS, type CarryingStep, type Species } from '@yaylak/core';
-import { useState } from 'react';
+import { useFieldArray } from 'react-hook-form';
 import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
-import { Row, Small, Stack } from '../../parts/Panel';
+import { FormChoice, FormField } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
+import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 
-interface StepForm {
+interface StepTyped {
   readonly kind: CarryingStep['kind'];
   readonly name: string;
   readonly daysBefore: string;
@@ -22,19 +25,30 @@ const KIND_WORDS: Readonly<Record<CarryingStep['kind'], string>> = {
   give: 'give',
   look: 'look',
 };
-const formOf = (s: CarryingStep): StepForm => ({
+const ADDED: StepTyped = { kind: 'give', name: '', daysBefore: '', slackDays: '3' };
+const typedOf = (s: CarryingStep): StepTyped => ({
   kind: s.kind,
   name: s.name,
   daysBefore: String(s.daysBefore),
   slackDays: String(s.slackDays),
 });
-const whole = (text: string): number | undefined => (/^\d{1,3}$/.test(text.trim()) ? Number(text) : undefined);
+const stepOf = ({ kind, name, daysBefore, slackDays }: StepTyped): CarryingStep => ({
+  kind,
+  name: name.trim(),
+  daysBefore: Number(daysBefore),
+  slackDays: Number(slackDays),
+});
+const WHOLE_DAYS = 'Give whole days, 0 to 999.';
+const isWhole = (text: string): boolean => /^\d{1,3}$/.test(text.trim());
 
-function stepOf({ kind, name, daysBefore, slackDays }: StepForm): CarryingStep | undefined {
-  const [before, slack] = [whole(daysBefore), whole(slackDays)];
-  return name.trim() === '' || before === undefined || slack === undefined
-    ? undefined
-    : { kind, name: name.trim(), daysBefore: before, slackDays: slack };
+function against({ steps }: { readonly steps: readonly StepTyped[] }): Against {
+  const wrong: Record<string, string> = {};
+  steps.forEach(({ name, daysBefore, slackDays }, i) => {
+    if (name.trim() === '') wrong[`steps.${i}.name`] = 'Say what is done.';
+    if (!isWhole(daysBefore)) wrong[`steps.${i}.daysBefore`] = WHOLE_DAYS;
+    if (!isWhole(slackDays)) wrong[`steps.${i}.slackDays`] = WHOLE_DAYS;
+  });
+  return wrong;
 }
 
 interface Props {
@@ -45,76 +59,72 @@ interface Props {
 /** What is done before each birth, and when: Today asks for it as it comes due. */
 export function StepsSheet({ species, onClose }: Props) {
   const { data: holding } = useQuery(holdingQuery);
-  const save = useSaveHolding();
-  const [typed, setSteps] = useState<readonly StepForm[]>();
-  const [problem, setProblem] = useState<string>();
-  if (!holding) return null;
-  const steps = typed ?? holding.species[species].carryingSteps.map(formOf);
-  const set = (i: number, change: Partial<StepForm>): void =>
-    setSteps(steps.map((s, n) => (n === i ? { ...s, ...change } : s)));
-  const keep = async (): Promise<void> => {
-    const carryingSteps = steps.map(stepOf);
-    const bad = carryingSteps.findIndex((s) => s === undefined);
-    if (bad >= 0) return setProblem(`Step ${bad + 1}: it wants a name, and whole days in both fields.`);
-    const own = { ...holding.overrides[species], carryingSteps: carryingSteps as CarryingStep[] };
-    const wrong = await save({ species: { ...holding.overrides, [species]: own } });
-    if (wrong) return setProblem(wrong);
-    onClose();
-  };
   return (
     <Sheet title={`Before ${SPECIES_WORDS[species].birth}`} isOpen onClose={onClose} width={820}>
-      <Stack>
-        <Small>
-          Counted back from the day the birth is due by the service or the scan. A nest box for rabbits goes in on day
-          28 of 31. What is given, and when, is your label’s and your vet’s to say.
-        </Small>
-        {steps.map((step, i) => (
-          <Row key={i} $gap={2} style={{ alignItems: 'flex-end' }} role="group" aria-label={`Step ${i + 1}`}>
-            <Choice
-              label="Kind"
-              value={step.kind}
-              options={CARRYING_STEP_KINDS.map((k) => [k, KIND_WORDS[k]])}
-              onChange={(kind) => set(i, { kind })}
-            />
-            <Field label="What" value={step.name} onChange={(name) => set(i, { name })} style={{ flex: '1 1 240px' }} />
-            <Field
-              label="Days before"
-              inputMode="numeric"
-              style={{ width: 100 }}
-              value={step.daysBefore}
-              onChange={(daysBefore) => set(i, { daysBefore })}
-            />
-            <Field
-              label="give or take"
-              inputMode="numeric"
-              style={{ width: 90 }}
-              value={step.slackDays}
-              onChange={(slackDays) => set(i, { slackDays })}
-            />
-            <Button
-              kind="quiet"
-              aria-label={`Leave ${step.name} out`}
-              onPress={() => setSteps(steps.filter((_, n) => n !== i))}
-            >
-              Leave out
-            </Button>
-          </Row>
-        ))}
-        <Row>
-          <Button onPress={() => setSteps([...steps, { kind: 'give', name: '', daysBefore: '', slackDays: '3' }])}>
-            Add a step
-          </Button>
-        </Row>
-        {problem ? <p role="alert">{problem}</p> : null}
-        <Row>
-          <Button kind="main" onPress={() => void keep()}>
-            Keep the steps
-          </Button>
-          <Button kind="quiet" onPress={() => setSteps(SPECIES_TABLE[species].carryingSteps.map(formOf))}>
-            Show the shipped ones
-          </Button>
-        </Row>
-      </Stack>
+      <Small>
+        Counted back from the day the birth is due by the service or the scan. A nest box for rabbits goes in on day 28
+        of 31. What is given, and when, is your label’s and your vet’s to say.
+      </Small>
+      {holding ? <StepsForm holding={holding} species={species} onDone={onClose} /> : null}
     </Sheet>
+  );
+}
+
+interface FormProps {
+  readonly holding: HoldingView;
+  readonly species: Species;
+  readonly onDone: () => void;
+}
+
+function StepsForm({ holding, species, onDone }: FormProps) {
+  const save = useSaveHolding();
+  const changed = (steps: readonly StepTyped[]) => ({
+    species: {
+      ...holding.overrides,
+      [species]: { ...holding.overrides[species], carryingSteps: steps.map(stepOf) },
+    },
+  });
+  const form = useTypedForm<{ steps: StepTyped[] }>({
+    start: { steps: holding.species[species].carryingSteps.map(typedOf) },
+    made: ({ steps }) => [{ shape: ChangeHolding, value: { version: holding.version, ...changed(steps) } }],
+    also: against,
+    fieldOf: { species: 'steps' },
+  });
+  const { fields, append, remove, replace } = useFieldArray({ control: form.control, name: 'steps' });
+  const send = async ({ steps }: { readonly steps: readonly StepTyped[] }): Promise<readonly string[]> => {
+    const wrong = await save(changed(steps));
+    return wrong === undefined ? [] : [wrong];
+  };
+  return (
+    <SendForm
+      form={form}
+      send={send}
+      onDone={onDone}
+      submit="Keep the steps"
+      more={
+        <Button kind="quiet" onPress={() => replace(SPECIES_TABLE[species].carryingSteps.map(typedOf))}>
+          Show the shipped ones
+        </Button>
+      }
+    >
+      {fields.map(({ id, name }, i) => (
+        <Row key={id} $gap={2} style={{ alignItems: 'flex-end' }} role="group" aria-label={`Step ${i + 1}`}>
+          <FormChoice
+            name={`steps.${i}.kind`}
+            label="Kind"
+            options={CARRYING_STEP_KINDS.map((k) => [k, KIND_WORDS[k]])}
+          />
+          <FormField name={`steps.${i}.name`} label="What" style={{ flex: '1 1 240px' }} />
+          <FormField name={`steps.${i}.daysBefore`} label="Days before" inputMode="numeric" style={{ width: 100 }} />
+          <FormField name={`steps.${i}.slackDays`} label="give or take" inputMode="numeric" style={{ width: 90 }} />
+          <Button kind="quiet" aria-label={`Leave ${name} out`} onPress={() => remove(i)}>
+            Leave out
+          </Button>
+        </Row>
+      ))}
+      <Row>
+        <Button onPress={() => append(ADDED)}>Add a step</Button>
+      </Row>
+    </SendForm>
   );
 }

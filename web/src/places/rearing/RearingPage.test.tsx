@@ -170,7 +170,7 @@ it('weighs the litter together, and says what is missing', async () => {
   await user.click(await screen.findByRole('button', { name: 'Weigh the litter of K-D01' }));
   const sheet = within(await screen.findByRole('dialog'));
   await user.click(sheet.getByRole('button', { name: 'Write it down' }));
-  expect(sheet.getByRole('alert')).toHaveTextContent('Together: type what the scale says in g.');
+  expect(sheet.getByRole('alert')).toHaveTextContent('Type what the scale says in g.');
   await user.type(sheet.getByLabelText('Together, g'), '640');
   await user.click(sheet.getByRole('button', { name: 'Write it down' }));
   await waitFor(() =>

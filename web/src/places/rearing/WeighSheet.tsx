@@ -1,9 +1,11 @@
-import type { LitterView } from '@yaylak/contract';
-import { readTypedNumber, scaleUnit, SPECIES_WORDS, toKg, type Species } from '@yaylak/core';
-import { useState } from 'react';
+import { LitterWeightEntry, WeightEntry, type LitterView, type RearedView } from '@yaylak/contract';
+import { readTypedNumber, scaleUnit, SPECIES_WORDS, toKg, type ScaleUnit, type Species } from '@yaylak/core';
+import { useWatch } from 'react-hook-form';
 import type { EntryDraft } from '../../outbox/useRecord';
-import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { FormChoice, FormField } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { madeEntry } from '../../parts/form/useEntryForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
@@ -17,102 +19,121 @@ interface Props {
   readonly onClose: () => void;
 }
 
-type How = 'together' | 'each';
+interface Typed {
+  readonly how: 'together' | 'each';
+  readonly on: string;
+  readonly total: string;
+  readonly count: string;
+  /** In the order the young stand in; who was not weighed is left empty. */
+  readonly each: readonly { readonly text: string }[];
+}
+
+/** Kilograms of what was typed; no number where it is none. */
+function kgOf(text: string, scale: ScaleUnit): number {
+  const typed = readTypedNumber(text);
+  return typed.kind === 'number' && typed.value > 0 ? Number(toKg(typed.value, scale).toFixed(4)) : NaN;
+}
+
+function against({ how, total, count, each }: Typed, scale: ScaleUnit): Against {
+  if (how === 'together')
+    return {
+      ...(Number.isNaN(kgOf(total, scale)) ? { total: `Type what the scale says in ${scale}.` } : {}),
+      ...(/^[1-9]\d?$/.test(count.trim()) ? {} : { count: 'Count them: a whole number.' }),
+    };
+  const wrong = each.flatMap(({ text }, i) =>
+    text.trim() !== '' && Number.isNaN(kgOf(text, scale))
+      ? [[`each.${i}.text`, `“${text}” is no weight. Type what the scale says in ${scale}.`] as const]
+      : [],
+  );
+  return each.every(({ text }) => text.trim() === '')
+    ? { 'each.0.text': `Type the weight of each in ${scale}; who was not weighed is left out.` }
+    : Object.fromEntries(wrong);
+}
 
 /** A litter on the scale: together, or each in its turn. */
 export function WeighSheet({ litter, species, today, onClose }: Props) {
   const write = useWrite();
   const unit = useWeightUnit();
   const { dam, young } = litter;
-  const [how, setHow] = useState<How>(dam ? (litter.toWeigh ?? 'each') : 'each');
-  const [on, setOn] = useState(today);
-  const [count, setCount] = useState(String(young.length));
-  const [total, setTotal] = useState('');
-  const [each, setEach] = useState<Readonly<Record<string, string>>>({});
-  const [problem, setProblem] = useState<string>();
   const scale = scaleUnit(species, unit);
   const words = SPECIES_WORDS[species].young;
   const name = dam?.name ?? dam?.text ?? 'those reared by hand';
-  const kgOf = (text: string): number | undefined => {
-    const typed = readTypedNumber(text);
-    return typed.kind === 'number' && typed.value > 0 ? Number(toKg(typed.value, scale).toFixed(4)) : undefined;
+  const entriesOf = ({ how, on, total, count, each }: Typed): EntryDraft[] =>
+    how === 'together'
+      ? [
+          {
+            type: 'litter-weight',
+            animalId: dam?.animalId ?? '',
+            on,
+            totalKg: kgOf(total, scale),
+            count: Number(count),
+          },
+        ]
+      : young.flatMap((y, i): EntryDraft[] => {
+          const text = each[i]?.text.trim() ?? '';
+          return text === ''
+            ? []
+            : [{ type: 'weight', animalId: y.tag.animalId, on, kg: kgOf(text, scale), method: 'scale' }];
+        });
+  const form = useTypedForm<Typed>({
+    start: {
+      how: dam ? (litter.toWeigh ?? 'each') : 'each',
+      on: today,
+      total: '',
+      count: String(young.length),
+      each: young.map(() => ({ text: '' })),
+    },
+    made: (typed) =>
+      entriesOf(typed).map((draft) => madeEntry(draft.type === 'weight' ? WeightEntry : LitterWeightEntry, draft)),
+    words: { on: 'Give the day it was weighed.', totalKg: 'That is no weight of a litter.' },
+    also: (typed) => against(typed, scale),
+    fieldOf: { totalKg: 'total', kg: 'each' },
+  });
+  const how = useWatch({ control: form.control, name: 'how' });
+  const send = (typed: Typed): Promise<readonly string[]> => {
+    const made = entriesOf(typed);
+    const what = typed.how === 'together' ? 'the litter' : countText(made.length, ...words.unknown);
+    return write(made, `Weighed ${what} of ${name}`);
   };
-  const entries = (): readonly EntryDraft[] | string => {
-    if (how === 'together') {
-      const totalKg = kgOf(total);
-      if (!/^[1-9]\d?$/.test(count.trim())) return 'How many: count them as a whole number.';
-      if (totalKg === undefined) return `Together: type what the scale says in ${scale}.`;
-      return [{ type: 'litter-weight', animalId: dam?.animalId ?? '', on, totalKg, count: Number(count) }];
-    }
-    const typed = young.filter((y) => (each[y.tag.animalId] ?? '').trim() !== '');
-    if (typed.length === 0) return `Type the weight of each in ${scale}; who was not weighed is left out.`;
-    const made: EntryDraft[] = [];
-    for (const y of typed) {
-      const text = each[y.tag.animalId] ?? '';
-      const kg = kgOf(text);
-      if (kg === undefined) return `“${text}” is no weight. Type what the scale says in ${scale}.`;
-      made.push({ type: 'weight', animalId: y.tag.animalId, on, kg, method: 'scale' });
-    }
-    return made;
-  };
-  const submit = async (): Promise<void> => {
-    const made = entries();
-    if (typeof made === 'string') return setProblem(made);
-    const what = how === 'together' ? 'the litter' : countText(made.length, ...words.unknown);
-    const refused = await write(made, `Weighed ${what} of ${name}`);
-    if (refused.length > 0) return setProblem(refused.join(' '));
-    onClose();
-  };
+  const labelOf = (y: RearedView, i: number): string =>
+    y.tag.kind === 'none' ? `${i + 1}. ${words[y.sex === 'castrate' ? 'male' : y.sex][0]}` : y.tag.text;
   return (
     <Sheet title={`Weigh the litter of ${name}`} isOpen onClose={onClose}>
-      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-        {dam ? (
-          <Choice<How>
-            label="How"
-            value={how}
-            options={[
-              ['together', 'all together'],
-              ['each', 'each in turn'],
-            ]}
-            onChange={setHow}
-          />
-        ) : null}
-        <Field label="On" type="date" value={on} onChange={setOn} />
-      </Row>
-      {how === 'together' ? (
+      <SendForm form={form} send={send} onDone={onClose} submit="Write it down">
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Field
-            label={`Together, ${scale}`}
-            inputMode="decimal"
-            style={{ width: 150 }}
-            value={total}
-            onChange={setTotal}
-            autoFocus
-          />
-          <Field label="How many" inputMode="numeric" style={{ width: 100 }} value={count} onChange={setCount} />
-        </Row>
-      ) : (
-        <Row $gap={3} role="group" aria-label="Each">
-          {young.map((y, i) => (
-            <Field
-              key={y.tag.animalId}
-              label={`${y.tag.kind === 'none' ? `${i + 1}. ${words[y.sex === 'castrate' ? 'male' : y.sex][0]}` : y.tag.text}, ${scale}`}
-              hint={y.lastKg === null ? undefined : `last ${weightText(y.lastKg, unit, species)}`}
-              inputMode="decimal"
-              style={{ width: 130 }}
-              value={each[y.tag.animalId] ?? ''}
-              onChange={(text) => setEach({ ...each, [y.tag.animalId]: text })}
-              autoFocus={i === 0}
+          {dam ? (
+            <FormChoice
+              name="how"
+              label="How"
+              options={[
+                ['together', 'all together'],
+                ['each', 'each in turn'],
+              ]}
             />
-          ))}
+          ) : null}
+          <FormField name="on" label="On" type="date" />
         </Row>
-      )}
-      {problem ? <p role="alert">{problem}</p> : null}
-      <Row>
-        <Button kind="main" onPress={() => void submit()}>
-          Write it down
-        </Button>
-      </Row>
+        {how === 'together' ? (
+          <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+            <FormField name="total" label={`Together, ${scale}`} inputMode="decimal" style={{ width: 150 }} autoFocus />
+            <FormField name="count" label="How many" inputMode="numeric" style={{ width: 100 }} />
+          </Row>
+        ) : (
+          <Row $gap={3} role="group" aria-label="Each">
+            {young.map((y, i) => (
+              <FormField
+                key={y.tag.animalId}
+                name={`each.${i}.text`}
+                label={`${labelOf(y, i)}, ${scale}`}
+                hint={y.lastKg === null ? undefined : `last ${weightText(y.lastKg, unit, species)}`}
+                inputMode="decimal"
+                style={{ width: 130 }}
+                autoFocus={i === 0}
+              />
+            ))}
+          </Row>
+        )}
+      </SendForm>
       <Small>
         At one hour of the day, before the doe has suckled. One school weighs the whole litter for two weeks and then
         each, another each from birth: set it under Holding. Kits without a mark stand here heaviest first: weigh them

@@ -1,0 +1,61 @@
+import type { ReactNode } from 'react';
+import { FormProvider, type FieldValues, type UseFormReturn } from 'react-hook-form';
+import styled from 'styled-components';
+import { space } from '../../theme/tokens';
+import { Button } from '../Button';
+import { Row } from '../Panel';
+
+interface Props<Typed extends FieldValues> {
+  readonly form: UseFormReturn<Typed>;
+  /** Sends what was typed. @returns what speaks against it, in words; nothing where it was taken */
+  readonly send: (typed: Typed) => Promise<readonly string[]>;
+  readonly onDone: (typed: Typed) => void;
+  readonly submit: string;
+  readonly children: ReactNode;
+  /** Below what stands against it: a field for a reason. */
+  readonly against?: ReactNode;
+  /** Beside the button that sends it. */
+  readonly more?: ReactNode;
+}
+
+/** A form with its fields, what stands against it, and the button that sends it: pressed twice, it is sent once. */
+export function SendForm<Typed extends FieldValues>({
+  form,
+  send,
+  onDone,
+  submit,
+  children,
+  against,
+  more,
+}: Props<Typed>) {
+  const {
+    errors: { root },
+    isSubmitting,
+  } = form.formState;
+  const submitted = form.handleSubmit(async (typed) => {
+    const refused = await send(typed);
+    if (refused.length > 0) return form.setError('root', { message: refused.join(' ') });
+    onDone(typed);
+  });
+  return (
+    <FormProvider {...form}>
+      <Fields noValidate onSubmit={(e) => void submitted(e)}>
+        {children}
+        {root ? <p role="alert">{root.message}</p> : null}
+        {root ? against : null}
+        <Row>
+          <Button type="submit" kind="main" isDisabled={isSubmitting}>
+            {submit}
+          </Button>
+          {more}
+        </Row>
+      </Fields>
+    </FormProvider>
+  );
+}
+
+const Fields = styled.form`
+  display: flex;
+  flex-direction: column;
+  gap: ${space(4)};
+`;

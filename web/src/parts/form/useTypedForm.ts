@@ -1,0 +1,67 @@
+import 'reflect-metadata';
+import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import {
+  set,
+  useForm,
+  type DefaultValues,
+  type FieldErrors,
+  type FieldValues,
+  type UseFormReturn,
+} from 'react-hook-form';
+
+/** What is sent, and the contract's class it is held against. */
+export interface Made {
+  readonly shape: new () => object;
+  readonly value: object;
+}
+
+/** What stands against a form, by the path of the field: `steps.2.name`. */
+export type Against = Readonly<Record<string, string>>;
+
+interface Asked<Typed extends FieldValues> {
+  readonly start: DefaultValues<Typed>;
+  /** What would be sent of what is typed; a figure that cannot be read is no number, and the class refuses it. */
+  readonly made: (typed: Typed) => readonly Made[];
+  /** What to say of each field a class refuses, by the class's name for it. */
+  readonly words?: Readonly<Record<string, string>>;
+  /** What else stands against it: what no class can know, or what is said of a field of a list. */
+  readonly also?: (typed: Typed) => Against;
+  /** The form's field, where the class calls it otherwise. */
+  readonly fieldOf?: Readonly<Record<string, string>>;
+}
+
+/**
+ * A form whose fields are typed as text. The contract's classes, the same the server asks, say which of them does not
+ * fit; the words to each are the form's own.
+ */
+export function useTypedForm<Typed extends FieldValues>({
+  start,
+  made,
+  words = {},
+  also,
+  fieldOf = {},
+}: Asked<Typed>): UseFormReturn<Typed> {
+  return useForm<Typed>({
+    defaultValues: start,
+    resolver: async (typed, context, options) => {
+      const against: Record<string, string> = { ...also?.(typed) };
+      if (Object.keys(against).length === 0)
+        for (const { shape, value } of made(typed)) {
+          const { errors } = await classValidatorResolver(shape, {}, { mode: 'sync' })(
+            value,
+            context,
+            options as never,
+          );
+          for (const name of Object.keys(errors)) {
+            const field = fieldOf[name] ?? name;
+            // What the form has no field for is the book's to judge, not whoever fills it in.
+            if (field in typed) against[field] ??= words[name] ?? `This cannot be taken as it is (${name}).`;
+          }
+        }
+      if (Object.keys(against).length === 0) return { values: typed, errors: {} };
+      const errors: FieldErrors<Typed> = {};
+      for (const [path, message] of Object.entries(against)) set(errors, path, { type: 'refused', message });
+      return { values: {}, errors };
+    },
+  });
+}
