@@ -11,6 +11,8 @@ interface Props<Typed extends FieldValues> {
   readonly send: (typed: Typed) => Promise<readonly string[]>;
   readonly onDone: (typed: Typed) => void;
   readonly submit: string;
+  /** The button is for a gloved hand. */
+  readonly isTall?: boolean;
   readonly children: ReactNode;
   /** Below what stands against it: a field for a reason. */
   readonly against?: ReactNode;
@@ -24,6 +26,7 @@ export function SendForm<Typed extends FieldValues>({
   send,
   onDone,
   submit,
+  isTall,
   children,
   against,
   more,
@@ -44,7 +47,7 @@ export function SendForm<Typed extends FieldValues>({
         {root ? <p role="alert">{root.message}</p> : null}
         {root ? against : null}
         <Row>
-          <Button type="submit" kind="main" isDisabled={isSubmitting}>
+          <Button type="submit" kind="main" isDisabled={isSubmitting} {...(isTall ? TALL : {})}>
             {submit}
           </Button>
           {more}
@@ -54,6 +57,7 @@ export function SendForm<Typed extends FieldValues>({
   );
 }
 
+const TALL = { style: { minHeight: 64 } };
 const Fields = styled.form`
   display: flex;
   flex-direction: column;

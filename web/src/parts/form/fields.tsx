@@ -1,5 +1,6 @@
 import type { ComponentProps } from 'react';
 import { useController } from 'react-hook-form';
+import { BigKeys } from '../BigKeys';
 import { Choice, Field } from '../Field';
 import { Tick } from '../Tick';
 
@@ -42,4 +43,17 @@ export function FormChoice({ name, label, options }: ChoiceProps) {
 export function FormTick({ name, ...props }: OfForm<ComponentProps<typeof Tick>>) {
   const { field } = useController({ name });
   return <Tick {...props} isSelected={field.value === true} onChange={field.onChange} />;
+}
+
+interface BigKeysProps<T extends string> {
+  readonly name: string;
+  readonly label: string;
+  readonly options: readonly (readonly [T, string])[];
+  readonly isNeeded?: boolean;
+}
+
+/** One of a few by a big key, of the form around it; pressed again it is none, where none will do. */
+export function FormBigKeys<T extends string>({ name, ...props }: BigKeysProps<T>) {
+  const { field } = useController({ name });
+  return <BigKeys {...props} value={field.value as T | ''} onChange={field.onChange} />;
 }

@@ -1,21 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
-import type { NextNumbers } from '@yaylak/contract';
+import { ENTRY_CLASSES, type NextNumbers } from '@yaylak/contract';
 import { SEXES, SPECIES, SPECIES_WORDS, TAG_COLOURS, type Sex, type Species, type TagColour } from '@yaylak/core';
-import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { ask } from '../../api/client';
 import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { FormChoice, FormField } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { madeEntry } from '../../parts/form/useEntryForm';
+import { useTypedForm } from '../../parts/form/useTypedForm';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
 import { countText } from '../../words/format';
 import { newId } from '../../words/ids';
 import { parentNamed } from './parentNamed';
-import { Problem } from './SelectionBar';
 
-interface Draft {
+interface Typed {
   readonly species: Species;
   readonly sex: Sex;
   readonly count: string;
@@ -29,7 +31,7 @@ interface Draft {
   readonly groupId: string;
 }
 
-const EMPTY: Draft = {
+const EMPTY: Typed = {
   species: 'sheep',
   sex: 'female',
   count: '1',
@@ -43,6 +45,11 @@ const EMPTY: Draft = {
   groupId: '',
 };
 const MOST_AT_ONCE = 200;
+const isCount = (count: number): boolean => Number.isInteger(count) && count >= 1 && count <= MOST_AT_ONCE;
+/** Stands for the next free number as long as none is typed. */
+const ANY_NUMBER = '1';
+
+type Parents = Readonly<Record<'dam' | 'sire', ReturnType<typeof parentNamed>>>;
 
 /** Adds one animal, or a run of them with the next free numbers. */
 export function AddSheet({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }) {
@@ -54,75 +61,65 @@ export function AddSheet({ isOpen, onClose }: { readonly isOpen: boolean; readon
 }
 
 function AddForm({ onClose }: { readonly onClose: () => void }) {
-  const [draft, setDraft] = useState(EMPTY);
-  const [problems, setProblems] = useState<readonly string[]>([]);
-  const [isBusy, setBusy] = useState(false);
   const { data: holding } = useQuery(holdingQuery);
   const { data: groups } = useQuery(groupsQuery);
   const { data: identifiers } = useQuery(identifiersQuery);
   const write = useWrite();
-  const count = Number(draft.count);
+  const today = holding?.today ?? '';
+  const parentsOf = (typed: Typed): Parents => {
+    const of = (role: 'dam' | 'sire') => parentNamed(identifiers ?? [], role, typed[role]);
+    return { dam: of('dam'), sire: of('sire') };
+  };
+  const form = useTypedForm<Typed>({
+    start: EMPTY,
+    made: (typed) =>
+      draftsFor(typed.number.trim() || ANY_NUMBER, typed, parentsOf(typed), today).map((draft) =>
+        madeEntry(ENTRY_CLASSES[draft.type], draft),
+      ),
+    words: { bornOn: 'Give the day it was born, or leave it empty.', text: 'That is no number of an animal.' },
+    also: (typed) => {
+      const wrong: Record<string, string> = {};
+      if (!isCount(Number(typed.count)))
+        wrong.count = `How many: give a whole number from 1 to ${MOST_AT_ONCE}, not “${typed.count}”.`;
+      for (const [role, named] of Object.entries(parentsOf(typed)))
+        if (named.kind === 'unclear') wrong[role] = named.message;
+      return wrong;
+    },
+    fieldOf: { text: 'number' },
+  });
+  const [species, sex, counted] = useWatch({ control: form.control, name: ['species', 'sex', 'count'] });
+  const count = Number(counted);
   const isMany = count > 1;
   const { data: next } = useQuery({
-    queryKey: ['next-numbers', draft.species, draft.sex, count],
-    queryFn: () => ask<NextNumbers>(`/api/holding/next-numbers/${draft.species}?sex=${draft.sex}&count=${count}`),
-    enabled: Number.isInteger(count) && count >= 1 && count <= MOST_AT_ONCE,
+    queryKey: ['next-numbers', species, sex, count],
+    queryFn: () => ask<NextNumbers>(`/api/holding/next-numbers/${species}?sex=${sex}&count=${count}`),
+    enabled: isCount(count),
   });
-  const put = (change: Partial<Draft>): void => setDraft((now) => ({ ...now, ...change }));
-
-  const submit = async (): Promise<void> => {
-    const today = holding?.today ?? '';
-    if (!Number.isInteger(count) || count < 1 || count > MOST_AT_ONCE)
-      return setProblems([`How many: give a whole number from 1 to ${MOST_AT_ONCE}, not “${draft.count}”.`]);
-    const parents: { damId?: string; sireId?: string } = {};
-    for (const role of ['dam', 'sire'] as const) {
-      const named = parentNamed(identifiers ?? [], role, draft[role]);
-      if (named.kind === 'unclear') return setProblems([named.message]);
-      if (named.kind === 'animal') parents[`${role}Id`] = named.id;
-    }
-    const numbers = isMany ? (next?.numbers ?? []) : [draft.number.trim() || (next?.numbers[0] ?? '')];
-    const drafts = numbers.flatMap((number) => draftsFor(number, draft, parents, today));
-    setBusy(true);
-    const refused = await write(
-      drafts,
-      `Added ${isMany ? countText(numbers.length, 'animal', 'animals') : (numbers[0] ?? '')}`,
-    );
-    setBusy(false);
-    setProblems(refused);
-    if (refused.length === 0) onClose();
+  const send = (typed: Typed): Promise<readonly string[]> => {
+    const numbers = isMany ? (next?.numbers ?? []) : [typed.number.trim() || (next?.numbers[0] ?? '')];
+    const drafts = numbers.flatMap((number) => draftsFor(number, typed, parentsOf(typed), today));
+    return write(drafts, `Added ${isMany ? countText(numbers.length, 'animal', 'animals') : (numbers[0] ?? '')}`);
   };
 
   return (
-    <form
-      style={{ display: 'flex', flexDirection: 'column', gap: 16 }}
-      onSubmit={(e) => {
-        e.preventDefault();
-        void submit();
-      }}
+    <SendForm
+      form={form}
+      send={send}
+      onDone={onClose}
+      submit={isMany ? `Add ${count}` : 'Add it'}
+      more={<Button onPress={onClose}>Not now</Button>}
     >
       <Row $gap={3}>
-        <Choice
-          label="Species"
-          value={draft.species}
-          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
-          onChange={(species) => put({ species })}
-        />
-        <Choice label="Sex" value={draft.sex} options={SEXES.map((s) => [s, s])} onChange={(sex) => put({ sex })} />
-        <Field
-          label="How many"
-          value={draft.count}
-          onChange={(v) => put({ count: v })}
-          inputMode="numeric"
-          style={{ width: 90 }}
-        />
-        <Choice
+        <FormChoice name="species" label="Species" options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])} />
+        <FormChoice name="sex" label="Sex" options={SEXES.map((s) => [s, s])} />
+        <FormField name="count" label="How many" inputMode="numeric" style={{ width: 90 }} />
+        <FormChoice
+          name="groupId"
           label="Group"
-          value={draft.groupId}
           options={[
             ['', 'no group yet'],
             ...(groups ?? []).filter((g) => !g.isClosed).map((g) => [g.id, g.name] as const),
           ]}
-          onChange={(groupId) => put({ groupId })}
         />
       </Row>
       <Row $gap={3} style={{ alignItems: 'flex-start' }}>
@@ -131,48 +128,23 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
             Numbers {next?.numbers[0] ?? '…'} to {next?.numbers.at(-1) ?? '…'}
           </Small>
         ) : (
-          <Field
+          <FormField
+            name="number"
             label="Number"
             placeholder={next?.numbers[0] ?? ''}
             hint="left empty: the next free one"
-            value={draft.number}
-            onChange={(number) => put({ number })}
           />
         )}
-        <Choice
-          label="Tag colour"
-          value={draft.colour}
-          options={TAG_COLOURS.map((c) => [c, c])}
-          onChange={(colour) => put({ colour })}
-        />
-        {isMany ? null : (
-          <Field
-            label="Electronic number"
-            hint="15 digits, may be empty"
-            value={draft.electronic}
-            onChange={(electronic) => put({ electronic })}
-          />
-        )}
+        <FormChoice name="colour" label="Tag colour" options={TAG_COLOURS.map((c) => [c, c])} />
+        {isMany ? null : <FormField name="electronic" label="Electronic number" hint="15 digits, may be empty" />}
       </Row>
       <Row $gap={3}>
-        <Field label="Born on" type="date" value={draft.bornOn} onChange={(bornOn) => put({ bornOn })} />
-        <Field
-          label="Dam"
-          placeholder="number"
-          value={draft.dam}
-          onChange={(dam) => put({ dam })}
-          style={{ width: 140 }}
-        />
-        <Field
-          label="Sire"
-          placeholder="number"
-          value={draft.sire}
-          onChange={(sire) => put({ sire })}
-          style={{ width: 140 }}
-        />
-        <Choice
+        <FormField name="bornOn" label="Born on" type="date" />
+        <FormField name="dam" label="Dam" placeholder="number" style={{ width: 140 }} />
+        <FormField name="sire" label="Sire" placeholder="number" style={{ width: 140 }} />
+        <FormChoice
+          name="birthType"
           label="Born as"
-          value={draft.birthType}
           options={[
             ['', 'not known'],
             ['1', 'single'],
@@ -180,30 +152,13 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
             ['3', 'triplet'],
             ...[4, 5, 6, 7, 8, 9, 10, 11, 12].map((n) => [String(n), `one of ${n}`] as const),
           ]}
-          onChange={(birthType) => put({ birthType })}
         />
       </Row>
-      {problems.map((p) => (
-        <Problem key={p} role="alert">
-          {p}
-        </Problem>
-      ))}
-      <Row>
-        <Button kind="main" type="submit" isDisabled={isBusy}>
-          {isMany ? `Add ${count}` : 'Add it'}
-        </Button>
-        <Button onPress={onClose}>Not now</Button>
-      </Row>
-    </form>
+    </SendForm>
   );
 }
 
-function draftsFor(
-  number: string,
-  draft: Draft,
-  parents: { damId?: string; sireId?: string },
-  today: string,
-): EntryDraft[] {
+function draftsFor(number: string, draft: Typed, { dam, sire }: Parents, today: string): EntryDraft[] {
   const animalId = newId();
   const on = today;
   const birthType =
@@ -213,11 +168,12 @@ function draftsFor(
       type: 'arrival',
       animalId,
       on,
-      how: parents.damId ? 'born' : 'bought',
+      how: dam.kind === 'animal' ? 'born' : 'bought',
       species: draft.species,
       sex: draft.sex,
       ...(draft.bornOn ? { bornOn: draft.bornOn } : {}),
-      ...parents,
+      ...(dam.kind === 'animal' ? { damId: dam.id } : {}),
+      ...(sire.kind === 'animal' ? { sireId: sire.id } : {}),
       ...birthType,
     },
     { type: 'identifier', animalId, on, kind: 'visual', text: number, colour: draft.colour },

@@ -4,6 +4,7 @@ import {
   birthQuestionText,
   chanceText,
   EASE_WORDS,
+  ENTRY_CLASSES,
   MOTHERING_WORDS,
   PRESENTATION_WORDS,
   type DamView,
@@ -20,11 +21,15 @@ import {
   type SpeciesSettings,
 } from '@yaylak/core';
 import { useState } from 'react';
+import { Controller, useWatch } from 'react-hook-form';
 import { damQuery, holdingQuery, rosterQuery } from '../../api/queries';
-import { BigKeys } from '../../parts/BigKeys';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Field';
 import { FindOne } from '../../parts/FindOne';
+import { FormBigKeys, FormChoice, FormField } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { madeEntry } from '../../parts/form/useEntryForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { NotePanel, Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { Tag } from '../../parts/Tag';
@@ -92,110 +97,98 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
   const write = useWrite();
   const unit = useWeightUnit();
   const { data: holding } = useQuery(holdingQuery);
-  const [birth, setBirth] = useState<BirthTyped>(() => aBirth(today, hour));
-  const [sire, setSire] = useState<string>();
-  const [problem, setProblem] = useState<string>();
-  const typed = countsOf(birth, true);
-  const byKeys = countsOf(birth, false);
   const { data: first } = useQuery(damQuery(damId, {}));
   // In a shed without a network the device knows her all the same; what speaks against the birth is asked later.
   const { data: roster } = useQuery({ ...rosterQuery, staleTime: Infinity });
   const species = first?.species ?? roster?.animals.find((a) => a.tag.animalId === damId)?.species;
   const isByCount = holding !== undefined && species !== undefined && isCounted(holding.species[species]);
-  const counts = isByCount ? typed : byKeys;
+  const known = first ?? damKept(roster, damId);
+  const entriesOf = (typed: BirthTyped): ReturnType<typeof birthEntries> =>
+    known
+      ? birthEntries(
+          { ...typed, sireId: typed.sireId ?? sureSire(known) },
+          { dam: known, unit, isByCount, species: listed ?? known.species },
+        )
+      : 'She is not here yet. Wait a moment and write it down again.';
+  const form = useTypedForm<BirthTyped>({
+    start: aBirth(today, hour),
+    made: (typed) => {
+      const entries = entriesOf(typed);
+      return typeof entries === 'string' ? [] : entries.map((e) => madeEntry(ENTRY_CLASSES[e.type], e));
+    },
+    words: { on: 'Give the day of the birth.', alive: 'Count those alive.', dead: 'Count those dead.' },
+    also: (typed): Against => {
+      const entries = entriesOf(typed);
+      return typeof entries === 'string' ? { root: entries } : {};
+    },
+  });
+  const { control } = form;
+  const [on, young, alive, dead, ease, sireTyped] = useWatch({
+    control,
+    name: ['on', 'young', 'alive', 'dead', 'ease', 'sireId'],
+  });
+  const counts = countsOf({ young, alive, dead }, isByCount);
   const { data: now } = useQuery({
-    ...damQuery(damId, { on: birth.on, ...counts, ...(listed ? { species: listed } : {}) }),
+    ...damQuery(damId, { on, ...counts, ...(listed ? { species: listed } : {}) }),
     placeholderData: (before) => before,
   });
-  const dam = now ?? first ?? damKept(roster, damId);
+  const dam = now ?? known;
   if (!dam || !holding) return null;
-  const set = (change: Partial<BirthTyped>): void => {
-    setProblem(undefined);
-    setBirth({ ...birth, ...change });
-  };
-  const sireId = sire ?? sureSire(dam);
+  const sireId = sireTyped ?? sureSire(dam);
   const questions = counts && counts.alive + counts.dead > 0 ? dam.questions : [];
   const words = SPECIES_WORDS[dam.species];
-  const submit = async (): Promise<void> => {
-    const entries = birthEntries({ ...birth, sireId }, { dam, unit, isByCount, species: listed ?? dam.species });
-    if (typeof entries === 'string') return setProblem(entries);
-    const said = `${dam.tag.name ?? dam.tag.text}: ${bornText(counts?.alive ?? 0, counts?.dead ?? 0, dam.species)}`;
-    const refused = await write(entries, `Wrote down ${words.birth} of ${said}`);
-    if (refused.length > 0) return setProblem(refused.join(' '));
-    onDone(said);
+  const saidOf = (typed: BirthTyped): string => {
+    const born = countsOf(typed, isByCount);
+    return `${dam.tag.name ?? dam.tag.text}: ${bornText(born?.alive ?? 0, born?.dead ?? 0, dam.species)}`;
+  };
+  const send = (typed: BirthTyped): Promise<readonly string[]> => {
+    const entries = entriesOf(typed);
+    return typeof entries === 'string'
+      ? Promise.resolve([entries])
+      : write(entries, `Wrote down ${words.birth} of ${saidOf(typed)}`);
   };
   return (
-    <>
+    <SendForm form={form} send={send} onDone={(typed) => onDone(saidOf(typed))} submit="Write the birth down" isTall>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         <Tag tag={dam.tag} isStatic />
-        <Field label="On" type="date" value={birth.on} onChange={(on) => set({ on })} />
-        <Field label="At" type="time" value={birth.hour} onChange={(h) => set({ hour: h })} />
+        <FormField name="on" label="On" type="date" />
+        <FormField name="hour" label="At" type="time" />
         <Small>{dam.young === null ? 'not counted before' : `${dam.young} counted before`}</Small>
       </Row>
       {isByCount ? (
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Field
-            label="Alive"
-            inputMode="numeric"
-            style={{ width: 90 }}
-            value={birth.alive}
-            onChange={(alive) => set({ alive })}
-            autoFocus
-          />
-          <Field
-            label="Dead"
-            inputMode="numeric"
-            style={{ width: 90 }}
-            value={birth.dead}
-            onChange={(dead) => set({ dead })}
-          />
-          <Field
+          <FormField name="alive" label="Alive" inputMode="numeric" style={{ width: 90 }} autoFocus />
+          <FormField name="dead" label="Dead" inputMode="numeric" style={{ width: 90 }} />
+          <FormField
+            name="together"
             label={`Live ones together, ${scaleUnit(dam.species, unit)}`}
             inputMode="decimal"
             style={{ width: 190 }}
-            value={birth.together}
-            onChange={(together) => set({ together })}
           />
         </Row>
       ) : (
-        <YoungKeys species={dam.species} unit={unit} young={birth.young} onChange={(young) => set({ young })} />
+        <Controller
+          control={control}
+          name="young"
+          render={({ field }) => (
+            <YoungKeys species={dam.species} unit={unit} young={field.value} onChange={field.onChange} />
+          )}
+        />
       )}
-      <BigKeys
-        label="How it went"
-        isNeeded
-        value={birth.ease}
-        options={EASES.map((e) => [e, EASE_WORDS[e]])}
-        onChange={(ease) => set({ ease: ease === '' ? 'alone' : ease })}
-      />
-      {birth.ease === 'alone' ? null : (
+      <FormBigKeys name="ease" label="How it went" isNeeded options={EASES.map((e) => [e, EASE_WORDS[e]])} />
+      {ease === 'alone' ? null : (
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Choice
+          <FormChoice
+            name="presentation"
             label="How it lay"
-            value={birth.presentation}
             options={[['', 'not said'], ...PRESENTATIONS.map((p) => [p, PRESENTATION_WORDS[p]] as const)]}
-            onChange={(presentation) => set({ presentation })}
           />
-          <Field
-            label="What help"
-            value={birth.help}
-            onChange={(help) => set({ help })}
-            style={{ flex: '1 1 220px' }}
-          />
+          <FormField name="help" label="What help" style={{ flex: '1 1 220px' }} />
         </Row>
       )}
       <Row $gap={5} style={{ alignItems: 'flex-start' }}>
-        <BigKeys
-          label="Mothering"
-          value={birth.mothering}
-          options={MOTHERINGS.map((m) => [m, MOTHERING_WORDS[m]])}
-          onChange={(mothering) => set({ mothering })}
-        />
-        <BigKeys
-          label="Afterbirth"
-          value={birth.afterbirth}
-          options={AFTERBIRTHS.map((a) => [a, AFTERBIRTH_WORDS[a]])}
-          onChange={(afterbirth) => set({ afterbirth })}
-        />
+        <FormBigKeys name="mothering" label="Mothering" options={MOTHERINGS.map((m) => [m, MOTHERING_WORDS[m]])} />
+        <FormBigKeys name="afterbirth" label="Afterbirth" options={AFTERBIRTHS.map((a) => [a, AFTERBIRTH_WORDS[a]])} />
       </Row>
       <Choice
         label="Sire"
@@ -206,28 +199,16 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
             (s) => [s.tag.animalId, `${s.tag.name ?? s.tag.text}: ${chanceText(s.probability)}`] as const,
           ),
         ]}
-        onChange={setSire}
+        onChange={(id) => form.setValue('sireId', id)}
       />
       {questions.length > 0 ? (
         <NotePanel $tone="weld" role="status">
           {questions.map((q) => (
             <p key={q.code}>{birthQuestionText(q)}</p>
           ))}
-          <Field
-            label="Why it is so all the same"
-            value={birth.reason}
-            onChange={(reason) => set({ reason })}
-            isRequired
-            style={{ marginTop: 8 }}
-          />
+          <FormField name="reason" label="Why it is so all the same" isRequired style={{ marginTop: 8 }} />
         </NotePanel>
       ) : null}
-      {problem ? <p role="alert">{problem}</p> : null}
-      <Row>
-        <Button kind="main" onPress={() => void submit()} style={{ minHeight: 64 }}>
-          Write the birth down
-        </Button>
-      </Row>
-    </>
+    </SendForm>
   );
 }

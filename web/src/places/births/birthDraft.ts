@@ -39,7 +39,8 @@ export interface BirthTyped {
   readonly help: string;
   readonly mothering: Mothering | '';
   readonly afterbirth: Afterbirth | '';
-  readonly sireId: string;
+  /** Undefined as long as nobody chose: who is sure is taken. */
+  readonly sireId: string | undefined;
   readonly reason: string;
 }
 
@@ -55,7 +56,7 @@ export const aBirth = (on: string, hour: string): BirthTyped => ({
   help: '',
   mothering: '',
   afterbirth: '',
-  sireId: '',
+  sireId: undefined,
   reason: '',
 });
 
@@ -66,7 +67,7 @@ export const sureSire = (dam: Pick<DamView, 'sires'>): string =>
 
 /** How many alive and dead; undefined where a count is no whole number. */
 export function countsOf(
-  birth: BirthTyped,
+  birth: Pick<BirthTyped, 'young' | 'alive' | 'dead'>,
   isByCount: boolean,
 ): { readonly alive: number; readonly dead: number } | undefined {
   if (!isByCount) {
@@ -151,7 +152,7 @@ function youngEntries(
       sex,
       bornOn: on,
       damId: dam.tag.animalId,
-      ...maybe('sireId', orNot(sireId)),
+      ...maybe('sireId', orNot(sireId ?? '')),
       birthType,
     },
     ...(dam.groupId === null ? [] : [{ type: 'move', animalId, on, groupId: dam.groupId } as const]),
