@@ -7,6 +7,8 @@ import { LittersPage } from './LittersPage';
 import { RearingPage } from './RearingPage';
 import { weanEntries, type WeanTyped } from './weanDraft';
 
+/** Chosen in a form, which holds it to what an id is. */
+const GROUP = '0191d5a0-0000-7000-8000-0000000000c2';
 const DOE = aTag('K-D01', { animalId: 'd1' });
 const window = { opens: '2026-11-16', bestFrom: '2026-11-23', bestTo: '2026-11-23', closes: '2026-12-07' };
 const aKit = (n: number, change: Partial<RearedView> = {}): RearedView => ({
@@ -75,7 +77,7 @@ const aView = (change: Partial<RearingView> = {}): RearingView => ({
   way: 'biggest-first',
   malesApartDays: 75,
   nextNumbers: ['K-26-90', 'K-26-91', 'K-26-92'],
-  groups: [{ id: 'g2', name: 'Growing hutches' }],
+  groups: [{ id: GROUP, name: 'Growing hutches' }],
   litters: [aLitter()],
   losses: [{ tag: aTag('x'), dam: DOE, on: '2026-11-20', ageDays: 17, cause: 'scour' }],
   clusters: [{ cause: 'scour', count: 3, from: '2026-11-18', to: '2026-11-20', dams: [DOE] }],
@@ -240,7 +242,7 @@ describe('the entries of a weaning', () => {
     chosen: ['k1'],
     numbers: { k1: 'K-26-90' },
     sexes: {},
-    groupId: 'g2',
+    groupId: GROUP,
     damScore: '',
     udder: '',
   };

@@ -1,13 +1,18 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import type { LitterView, RearedView, RearingView } from '@yaylak/contract';
+import { ENTRY_CLASSES, type LitterView, type RearedView, type RearingView } from '@yaylak/contract';
 import { addDays, dayOf, isoOf, SPECIES_WORDS, type Sex } from '@yaylak/core';
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
 import { ask } from '../../api/client';
 import { holdingQuery, rearingQuery } from '../../api/queries';
 import { readAgain } from '../../api/readAgain';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Field';
+import { FormChoice, FormField } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { madeEntry } from '../../parts/form/useEntryForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { LineTable } from '../../parts/LineTable';
 import { LinkButton } from '../../parts/LinkButton';
 import { Row, Small } from '../../parts/Panel';
@@ -36,48 +41,63 @@ export function WeanSheet({ litter, view, today, onClose }: Props) {
   const [{ dam, young, species, weaning, damNext }] = useState(litter);
   const isFirstStep = weaning.way === 'two-steps' && young.some((y) => y.weaning.step === 'first');
   const anyReady = young.some((y) => y.weaning.isReady);
-  const [typed, setTyped] = useState<WeanTyped>(() => ({
-    on: today,
-    chosen: young.filter((y) => y.weaning.isReady).map((y) => y.tag.animalId),
-    numbers: numbersFor(young, view.nextNumbers),
-    sexes: {},
-    groupId: '',
-    damScore: '',
-    udder: '',
-  }));
-  const [problem, setProblem] = useState<string>();
   const [done, setDone] = useState<string>();
-  const set = (change: Partial<WeanTyped>): void => {
-    setProblem(undefined);
-    setTyped((t) => ({ ...t, ...change }));
-  };
   const words = SPECIES_WORDS[species].young;
   const name = dam?.name ?? dam?.text ?? 'those reared by hand';
   const udder = holding?.standards.find((s) => s.species === species && /udder/i.test(s.name));
-  const submit = async (): Promise<void> => {
-    const made = weanEntries(typed, {
+  const entriesOf = (typed: WeanTyped): ReturnType<typeof weanEntries> =>
+    weanEntries(typed, {
       young,
       damId: dam?.animalId,
       isFirstStep,
       scoredBy: holding?.keeper ?? 'Keeper',
       udderId: udder?.id,
     });
-    if (typeof made === 'string') return setProblem(made);
+  const form = useTypedForm<WeanTyped>({
+    start: {
+      on: today,
+      chosen: young.filter((y) => y.weaning.isReady).map((y) => y.tag.animalId),
+      numbers: numbersFor(young, view.nextNumbers),
+      sexes: {},
+      groupId: '',
+      damScore: '',
+      udder: '',
+    },
+    made: (typed) => {
+      const entries = entriesOf(typed);
+      return typeof entries === 'string' ? [] : entries.map((e) => madeEntry(ENTRY_CLASSES[e.type], e));
+    },
+    words: { on: 'Give the day.', score: 'A score is from 1 to 5 by quarters.' },
+    also: (typed): Against => {
+      const entries = entriesOf(typed);
+      return typeof entries === 'string' ? { root: entries } : {};
+    },
+    fieldOf: { score: 'damScore' },
+  });
+  const [chosen, sexes] = useWatch({ control: form.control, name: ['chosen', 'sexes'] });
+  const saidOf = (typed: WeanTyped): string => {
     const count = countText(typed.chosen.length, ...words.unknown);
-    const said = isFirstStep ? `Kept ${count} of ${name} off the milk` : `Weaned ${count} of ${name}`;
+    return isFirstStep ? `Kept ${count} of ${name} off the milk` : `Weaned ${count} of ${name}`;
+  };
+  const send = async (typed: WeanTyped): Promise<readonly string[]> => {
+    const made = entriesOf(typed);
+    if (typeof made === 'string') return [made];
+    const said = saidOf(typed);
     const refused = await write(made, said);
-    if (refused.length > 0) return setProblem(refused.join(' '));
+    if (refused.length > 0) return refused;
     const wrong = await writeSexes(young, typed);
-    if (wrong) return setProblem(`${said}. The sexes were not written down: ${wrong}`);
+    return wrong === undefined ? [] : [`${said}. The sexes were not written down: ${wrong}`];
+  };
+  const onDone = (typed: WeanTyped): void => {
     void readAgain(client, { queryKey: rearingQuery(species).queryKey });
-    setDone(said);
+    setDone(saidOf(typed));
   };
   if (done)
     return (
       <Sheet title={`Weaning, ${name}`} isOpen onClose={onClose}>
         <p role="status">{done}.</p>
-        {young.length > typed.chosen.length ? (
-          <p>{young.length - typed.chosen.length} stay with her; they come up again when it is their day.</p>
+        {young.length > chosen.length ? (
+          <p>{young.length - chosen.length} stay with her; they come up again when it is their day.</p>
         ) : null}
         {isFirstStep ? null : (
           <p>
@@ -105,108 +125,95 @@ export function WeanSheet({ litter, view, today, onClose }: Props) {
     );
   return (
     <Sheet title={`${isFirstStep ? 'Keep off the milk' : 'Wean'}, ${name}`} isOpen onClose={onClose} width={760}>
-      <LineTable>
-        <thead>
-          <tr>
-            <th>{isFirstStep ? 'Off the milk' : 'Wean'}</th>
-            <th>Weight</th>
-            <th>Sex</th>
-            <th>Number</th>
-            <th>By age and weight</th>
-          </tr>
-        </thead>
-        <tbody>
-          {young.map((y, i) => {
-            const id = y.tag.animalId;
-            const called =
-              y.tag.kind === 'none' ? `${i + 1}. ${words[y.sex === 'castrate' ? 'male' : y.sex][0]}` : y.tag.text;
-            return (
-              <tr key={id}>
-                <td>
-                  <Tick
-                    label={called}
-                    isSelected={typed.chosen.includes(id)}
-                    onChange={(isIn) =>
-                      set({ chosen: isIn ? [...typed.chosen, id] : typed.chosen.filter((c) => c !== id) })
-                    }
-                  />
-                </td>
-                <td>{y.lastKg === null ? 'none' : weightText(y.lastKg, unit, species)}</td>
-                <td>
-                  {y.sex === 'unknown' ? (
-                    <Choice<Sex>
-                      label={`Sex of ${called}`}
-                      isLabelHidden
-                      value={typed.sexes[id] ?? 'unknown'}
-                      options={[
-                        ['unknown', 'not looked'],
-                        ['female', 'female'],
-                        ['male', 'male'],
-                      ]}
-                      onChange={(sex) => set({ sexes: { ...typed.sexes, [id]: sex } })}
+      <SendForm form={form} send={send} onDone={onDone} submit="Write it down">
+        <LineTable>
+          <thead>
+            <tr>
+              <th>{isFirstStep ? 'Off the milk' : 'Wean'}</th>
+              <th>Weight</th>
+              <th>Sex</th>
+              <th>Number</th>
+              <th>By age and weight</th>
+            </tr>
+          </thead>
+          <tbody>
+            {young.map((y, i) => {
+              const id = y.tag.animalId;
+              const called =
+                y.tag.kind === 'none' ? `${i + 1}. ${words[y.sex === 'castrate' ? 'male' : y.sex][0]}` : y.tag.text;
+              return (
+                <tr key={id}>
+                  <td>
+                    <Tick
+                      label={called}
+                      isSelected={chosen.includes(id)}
+                      onChange={(isIn) =>
+                        form.setValue('chosen', isIn ? [...chosen, id] : chosen.filter((c) => c !== id))
+                      }
                     />
-                  ) : (
-                    y.sex
-                  )}
-                </td>
-                <td>
-                  {y.tag.kind === 'none' ? (
-                    <Field
-                      label={`Number of ${called}`}
-                      isLabelHidden
-                      style={{ width: 130 }}
-                      value={typed.numbers[id] ?? ''}
-                      onChange={(text) => set({ numbers: { ...typed.numbers, [id]: text } })}
-                    />
-                  ) : (
-                    'worn'
-                  )}
-                </td>
-                <td>{y.weaning.isReady ? 'ready' : waitsText(y.weaning)}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </LineTable>
-      {anyReady ? null : <Small>None is ready by age and weight: tick those you wean all the same.</Small>}
-      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-        <Field label="On" type="date" value={typed.on} onChange={(on) => set({ on })} />
-        {isFirstStep ? null : (
-          <Choice
-            label="To the group"
-            value={typed.groupId}
-            options={[['', 'stay where they are'], ...view.groups.map((g) => [g.id, g.name] as const)]}
-            onChange={(groupId) => set({ groupId })}
-          />
-        )}
-        {dam ? (
-          <Field
-            label="Her condition, 1 to 5"
-            inputMode="decimal"
-            style={{ width: 160 }}
-            value={typed.damScore}
-            onChange={(damScore) => set({ damScore })}
-          />
-        ) : null}
-        {dam && udder ? (
-          <Choice
-            label="Her udder"
-            value={typed.udder}
-            options={[
-              ['', 'not looked'],
-              ['pass', 'sound'],
-              ['fail', udder.fails],
-            ]}
-            onChange={(u) => set({ udder: u })}
-          />
-        ) : null}
-      </Row>
-      {problem ? <p role="alert">{problem}</p> : null}
-      <Row>
-        <Button kind="main" onPress={() => void submit()}>
-          Write it down
-        </Button>
-      </Row>
+                  </td>
+                  <td>{y.lastKg === null ? 'none' : weightText(y.lastKg, unit, species)}</td>
+                  <td>
+                    {y.sex === 'unknown' ? (
+                      <Choice<Sex>
+                        label={`Sex of ${called}`}
+                        isLabelHidden
+                        value={sexes[id] ?? 'unknown'}
+                        options={[
+                          ['unknown', 'not looked'],
+                          ['female', 'female'],
+                          ['male', 'male'],
+                        ]}
+                        onChange={(sex) => form.setValue('sexes', { ...sexes, [id]: sex })}
+                      />
+                    ) : (
+                      y.sex
+                    )}
+                  </td>
+                  <td>
+                    {y.tag.kind === 'none' ? (
+                      <FormField
+                        name={`numbers.${id}`}
+                        label={`Number of ${called}`}
+                        isLabelHidden
+                        style={{ width: 130 }}
+                      />
+                    ) : (
+                      'worn'
+                    )}
+                  </td>
+                  <td>{y.weaning.isReady ? 'ready' : waitsText(y.weaning)}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </LineTable>
+        {anyReady ? null : <Small>None is ready by age and weight: tick those you wean all the same.</Small>}
+        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+          <FormField name="on" label="On" type="date" />
+          {isFirstStep ? null : (
+            <FormChoice
+              name="groupId"
+              label="To the group"
+              options={[['', 'stay where they are'], ...view.groups.map((g) => [g.id, g.name] as const)]}
+            />
+          )}
+          {dam ? (
+            <FormField name="damScore" label="Her condition, 1 to 5" inputMode="decimal" style={{ width: 160 }} />
+          ) : null}
+          {dam && udder ? (
+            <FormChoice
+              name="udder"
+              label="Her udder"
+              options={[
+                ['', 'not looked'],
+                ['pass', 'sound'],
+                ['fail', udder.fails],
+              ]}
+            />
+          ) : null}
+        </Row>
+      </SendForm>
       <Small>{HELP[weaning.way]} The way is set under Holding.</Small>
     </Sheet>
   );

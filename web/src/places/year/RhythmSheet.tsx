@@ -1,9 +1,21 @@
-import type { HoldingView } from '@yaylak/contract';
-import { FOR_LIFE_DAYS, SPECIES, SPECIES_TABLE, SPECIES_WORDS, type Species, type WeighingStep } from '@yaylak/core';
+import { ChangeHolding, type HoldingView } from '@yaylak/contract';
+import {
+  FOR_LIFE_DAYS,
+  SPECIES,
+  SPECIES_TABLE,
+  SPECIES_WORDS,
+  type Species,
+  type SpeciesSettings,
+  type WeighingStep,
+} from '@yaylak/core';
 import { useState } from 'react';
+import { useFieldArray, useWatch } from 'react-hook-form';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
-import { Row, Small, Stack } from '../../parts/Panel';
+import { Choice } from '../../parts/Field';
+import { FormField } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
+import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 
@@ -13,152 +25,172 @@ interface Props {
 }
 
 /** A step while it is typed: all its figures as text. */
-interface StepForm {
+interface StepTyped {
   readonly kind: WeighingStep['kind'];
   readonly name: string;
-  readonly figures: readonly string[];
+  readonly figures: readonly { readonly text: string }[];
 }
 
-const formOf = (step: WeighingStep): StepForm =>
-  step.kind === 'at-age'
-    ? {
-        kind: step.kind,
-        name: step.name,
-        figures: [step.window.opens, step.window.bestFrom, step.window.bestTo, step.window.closes].map(String),
-      }
-    : {
-        kind: step.kind,
-        name: step.name,
-        figures: [step.fromDays, step.toDays >= FOR_LIFE_DAYS ? '' : step.toDays, step.everyDays].map(String),
-      };
+const stepTyped = (step: WeighingStep): StepTyped => ({
+  kind: step.kind,
+  name: step.name,
+  figures: (step.kind === 'at-age'
+    ? [step.window.opens, step.window.bestFrom, step.window.bestTo, step.window.closes]
+    : [step.fromDays, step.toDays >= FOR_LIFE_DAYS ? '' : step.toDays, step.everyDays]
+  ).map((figure) => ({ text: String(figure) })),
+});
 const LABELS = {
   'at-age': ['opens', 'best from', 'best to', 'closes'],
   every: ['from', 'to', 'every'],
 } as const;
 
-function stepOf({ kind, name, figures }: StepForm): WeighingStep | undefined {
-  const days = figures.map((f, i) => (f.trim() === '' && kind === 'every' && i === 1 ? FOR_LIFE_DAYS : Number(f)));
+function stepOf({ kind, name, figures }: StepTyped): WeighingStep {
+  const days = figures.map(({ text }) => (text.trim() === '' ? FOR_LIFE_DAYS : Number(text)));
   const [a = NaN, b = NaN, c = NaN, d = NaN] = days;
-  if (name.trim() === '' || figures.some((f, i) => f.trim() === '' && !(kind === 'every' && i === 1))) return undefined;
-  if (days.some((n) => !Number.isInteger(n) || n < 0)) return undefined;
   return kind === 'at-age'
     ? { kind, name: name.trim(), window: { opens: a, bestFrom: b, bestTo: c, closes: d } }
     : { kind, name: name.trim(), fromDays: a, toDays: b, everyDays: c };
 }
 
+type Rhythm = Pick<SpeciesSettings, 'weighing' | 'scoring'>;
+
+interface Typed {
+  readonly steps: readonly StepTyped[];
+  readonly fromDays: string;
+  readonly everyDays: string;
+}
+
+const typedOf = ({ weighing, scoring }: Rhythm): Typed => ({
+  steps: weighing.map(stepTyped),
+  fromDays: String(scoring.fromDays),
+  everyDays: String(scoring.everyDays),
+});
+
+function against({ steps, fromDays, everyDays }: Typed): Against {
+  const wrong: Record<string, string> = {};
+  steps.forEach((step, i) => {
+    if (step.name.trim() === '') wrong[`steps.${i}.name`] = 'Give it a name.';
+    step.figures.forEach(({ text }, f) => {
+      const isForLife = step.kind === 'every' && f === 1 && text.trim() === '';
+      if (!isForLife && !isWhole(text)) wrong[`steps.${i}.figures.${f}.text`] = 'Whole days.';
+    });
+  });
+  if (!isWhole(fromDays)) wrong.fromDays = 'Whole days.';
+  if (!isWhole(everyDays) || Number(everyDays) < 1) wrong.everyDays = 'Whole days, at least one.';
+  return wrong;
+}
+
+const isWhole = (text: string): boolean => /^\d{1,6}$/.test(text.trim());
+
 /** When each species is weighed and scored, by age: what Today goes by. */
 export function RhythmSheet({ holding, onClose }: Props) {
-  const save = useSaveHolding();
   const [species, setSpecies] = useState<Species>('sheep');
-  const settings = holding.species[species];
-  const [steps, setSteps] = useState(() => settings.weighing.map(formOf));
-  const [scoring, setScoring] = useState([String(settings.scoring.fromDays), String(settings.scoring.everyDays)]);
-  const [problem, setProblem] = useState<string>();
-  const show = (s: Species, from: HoldingView['species'] = holding.species): void => {
-    setSpecies(s);
-    setSteps(from[s].weighing.map(formOf));
-    setScoring([String(from[s].scoring.fromDays), String(from[s].scoring.everyDays)]);
-    setProblem(undefined);
-  };
-  const set = (i: number, change: Partial<StepForm>): void =>
-    setSteps(steps.map((s, n) => (n === i ? { ...s, ...change } : s)));
-  const keep = async (): Promise<void> => {
-    const weighing = steps.map(stepOf);
-    const bad = weighing.findIndex((s) => s === undefined);
-    if (bad >= 0) return setProblem(`Weighing ${bad + 1}: it wants a name, and whole days in every field.`);
-    const [fromDays = NaN, everyDays = NaN] = scoring.map(Number);
-    if (!Number.isInteger(fromDays) || !Number.isInteger(everyDays) || everyDays < 1)
-      return setProblem('Scoring: type whole days, at least one between two scorings.');
-    const own = {
-      ...holding.overrides[species],
-      weighing: weighing as WeighingStep[],
-      scoring: { fromDays, everyDays },
-    };
-    const wrong = await save({ species: { ...holding.overrides, [species]: own } });
-    if (wrong) return setProblem(wrong);
-    onClose();
-  };
   return (
     <Sheet title="Rhythms of weighing and scoring" isOpen onClose={onClose} width={960}>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          void keep();
-        }}
-      >
-        <Stack>
-          <Choice
-            label="Species"
-            value={species}
-            options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
-            onChange={(s) => show(s)}
-          />
-          <Small>
-            Days of age; a “to” left empty is for life. What is due by them stands under Today; a plan’s own rounds go
-            before the usual scoring.
-          </Small>
-          {steps.map((step, i) => (
-            <Row key={i} $gap={2} style={{ alignItems: 'flex-end' }} role="group" aria-label={`Weighing ${i + 1}`}>
-              <Field label="Weighing" value={step.name} onChange={(name) => set(i, { name })} />
-              <Choice
-                label="When"
-                value={step.kind}
-                options={[
-                  ['at-age', 'once at an age'],
-                  ['every', 'again and again'],
-                ]}
-                onChange={(kind) => set(i, { kind, figures: LABELS[kind].map(() => '') })}
-              />
-              {LABELS[step.kind].map((label, f) => (
-                <Field
-                  key={label}
-                  label={label}
-                  inputMode="numeric"
-                  style={{ width: 84 }}
-                  value={step.figures[f] ?? ''}
-                  onChange={(text) => set(i, { figures: step.figures.map((x, n) => (n === f ? text : x)) })}
-                />
-              ))}
-              <Button
-                kind="quiet"
-                aria-label={`Leave ${step.name} out`}
-                isDisabled={steps.length === 1}
-                onPress={() => setSteps(steps.filter((_, n) => n !== i))}
-              >
-                Leave out
-              </Button>
-            </Row>
-          ))}
-          <Row>
-            <Button onPress={() => setSteps([...steps, { kind: 'at-age', name: '', figures: ['', '', '', ''] }])}>
-              Add a weighing
-            </Button>
-          </Row>
-          <Row $gap={3} role="group" aria-label="Scoring">
-            <Field
-              label="Scored from, days old"
-              inputMode="numeric"
-              value={scoring[0] ?? ''}
-              onChange={(text) => setScoring([text, scoring[1] ?? ''])}
-            />
-            <Field
-              label="and every, days"
-              inputMode="numeric"
-              value={scoring[1] ?? ''}
-              onChange={(text) => setScoring([scoring[0] ?? '', text])}
-            />
-          </Row>
-          {problem ? <p role="alert">{problem}</p> : null}
-          <Row>
-            <Button type="submit" kind="main">
-              Keep the rhythm of {SPECIES_WORDS[species].plural}
-            </Button>
-            <Button kind="quiet" onPress={() => show(species, SPECIES_TABLE)}>
-              Show the shipped one
-            </Button>
-          </Row>
-        </Stack>
-      </form>
+      <Choice
+        label="Species"
+        value={species}
+        options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+        onChange={setSpecies}
+      />
+      <Small>
+        Days of age; a “to” left empty is for life. What is due by them stands under Today; a plan’s own rounds go
+        before the usual scoring.
+      </Small>
+      <RhythmForm key={species} holding={holding} species={species} onDone={onClose} />
     </Sheet>
+  );
+}
+
+interface FormProps {
+  readonly holding: HoldingView;
+  readonly species: Species;
+  readonly onDone: () => void;
+}
+
+function RhythmForm({ holding, species, onDone }: FormProps) {
+  const save = useSaveHolding();
+  const changed = ({ steps, fromDays, everyDays }: Typed) => ({
+    species: {
+      ...holding.overrides,
+      [species]: {
+        ...holding.overrides[species],
+        weighing: steps.map(stepOf),
+        scoring: { fromDays: Number(fromDays), everyDays: Number(everyDays) },
+      },
+    },
+  });
+  const form = useTypedForm<Typed>({
+    start: typedOf(holding.species[species]),
+    made: (typed) => [{ shape: ChangeHolding, value: { version: holding.version, ...changed(typed) } }],
+    also: against,
+    fieldOf: { species: 'steps' },
+  });
+  const { control } = form;
+  const { fields, append, remove, update } = useFieldArray({ control, name: 'steps' });
+  const steps = useWatch({ control, name: 'steps' });
+  const send = async (typed: Typed): Promise<readonly string[]> => {
+    const wrong = await save(changed(typed));
+    return wrong === undefined ? [] : [wrong];
+  };
+  return (
+    <SendForm
+      form={form}
+      send={send}
+      onDone={onDone}
+      submit={`Keep the rhythm of ${SPECIES_WORDS[species].plural}`}
+      more={
+        <Button kind="quiet" onPress={() => form.reset(typedOf(SPECIES_TABLE[species]))}>
+          Show the shipped one
+        </Button>
+      }
+    >
+      {fields.map(({ id }, i) => {
+        const kind = steps[i]?.kind ?? 'at-age';
+        const name = steps[i]?.name ?? '';
+        return (
+          <Row key={id} $gap={2} style={{ alignItems: 'flex-end' }} role="group" aria-label={`Weighing ${i + 1}`}>
+            <FormField name={`steps.${i}.name`} label="Weighing" />
+            <Choice
+              label="When"
+              value={kind}
+              options={[
+                ['at-age', 'once at an age'],
+                ['every', 'again and again'],
+              ]}
+              onChange={(to) => update(i, { kind: to, name, figures: LABELS[to].map(() => ({ text: '' })) })}
+            />
+            {LABELS[kind].map((label, f) => (
+              <FormField
+                key={label}
+                name={`steps.${i}.figures.${f}.text`}
+                label={label}
+                inputMode="numeric"
+                style={{ width: 84 }}
+              />
+            ))}
+            <Button
+              kind="quiet"
+              aria-label={`Leave ${name} out`}
+              isDisabled={fields.length === 1}
+              onPress={() => remove(i)}
+            >
+              Leave out
+            </Button>
+          </Row>
+        );
+      })}
+      <Row>
+        <Button
+          onPress={() => append({ kind: 'at-age', name: '', figures: LABELS['at-age'].map(() => ({ text: '' })) })}
+        >
+          Add a weighing
+        </Button>
+      </Row>
+      <Row $gap={3} role="group" aria-label="Scoring">
+        <FormField name="fromDays" label="Scored from, days old" inputMode="numeric" />
+        <FormField name="everyDays" label="and every, days" inputMode="numeric" />
+      </Row>
+    </SendForm>
   );
 }

@@ -266,8 +266,12 @@ describe('what plans are held against', () => {
     await user.type(within(sheet).getByLabelText('and every, days'), '60');
     await user.click(within(sheet).getByRole('button', { name: 'Add a weighing' }));
     await user.click(within(sheet).getByRole('button', { name: 'Keep the rhythm of rabbits' }));
-    expect(within(sheet).getByRole('alert')).toHaveTextContent('Weighing 3: it wants a name');
-    await user.click(within(within(sheet).getByRole('group', { name: 'Weighing 3' })).getByText('Leave out'));
+    const added = within(within(sheet).getByRole('group', { name: 'Weighing 3' }));
+    expect((await added.findAllByRole('alert')).map((a) => a.textContent)).toEqual([
+      'Give it a name.',
+      ...Array.from({ length: 4 }, () => 'Whole days.'),
+    ]);
+    await user.click(added.getByText('Leave out'));
     await user.click(within(sheet).getByRole('button', { name: 'Keep the rhythm of rabbits' }));
     await waitFor(() =>
       expect(patched(asked)).toMatchObject([
