@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode, type SyntheticEvent } from 'react';
 import { FormProvider, type FieldValues, type UseFormReturn } from 'react-hook-form';
 import styled from 'styled-components';
 import { space } from '../../theme/tokens';
@@ -35,14 +35,26 @@ export function SendForm<Typed extends FieldValues>({
     errors: { root },
     isSubmitting,
   } = form.formState;
+  const isSending = useRef(false);
   const submitted = form.handleSubmit(async (typed) => {
     const refused = await send(typed);
     if (refused.length > 0) return form.setError('root', { message: refused.join(' ') });
     onDone(typed);
   });
+  /** Enter twice comes before the button has been drawn anew. */
+  const submitOnce = async (event: SyntheticEvent): Promise<void> => {
+    event.preventDefault();
+    if (isSending.current) return;
+    isSending.current = true;
+    try {
+      await submitted(event);
+    } finally {
+      isSending.current = false;
+    }
+  };
   return (
     <FormProvider {...form}>
-      <Fields noValidate onSubmit={(e) => void submitted(e)}>
+      <Fields noValidate onSubmit={(e) => void submitOnce(e)}>
         {children}
         {root ? <p role="alert">{root.message}</p> : null}
         {root ? against : null}

@@ -1,7 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import type { ProductView } from '@yaylak/contract';
+import { ProductFacts, type ProductView } from '@yaylak/contract';
 import { DOSE_UNITS, PRODUCT_KINDS, ROUTES, SPECIES, SPECIES_WORDS } from '@yaylak/core';
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import styled from 'styled-components';
 import { ask } from '../../api/client';
 import { groupsQuery } from '../../api/queries';
@@ -9,8 +10,11 @@ import { readAgain } from '../../api/readAgain';
 import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
 import { Choice, Field } from '../../parts/Field';
+import { FormChoice, FormField } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { LineTable } from '../../parts/LineTable';
-import { Row, Small, Stack } from '../../parts/Panel';
+import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useUndo } from '../../parts/Undo';
 import { colour, space } from '../../theme/tokens';
@@ -31,19 +35,33 @@ const NEW_BATCH: BatchDraft = { batch: '', expiresOn: '', amount: '' };
 /** A product with what its label says; the user's own, and all doses come from it. */
 export function ProductSheet({ product, onClose }: Props) {
   const unit = useWeightUnit();
-  const [draft, setDraft] = useState<ProductDraft>(() => draftOf(product?.facts, unit));
-  const [faults, setFaults] = useState<readonly string[]>([]);
+  const form = useTypedForm<ProductDraft>({
+    start: draftOf(product?.facts, unit),
+    made: (typed) => {
+      const read = readProduct(typed, unit, product?.facts);
+      return read.kind === 'faults' ? [] : [{ shape: ProductFacts, value: read.facts }];
+    },
+    also: (typed): Against => {
+      const read = readProduct(typed, unit, product?.facts);
+      return read.kind === 'faults' ? { root: read.faults.join(' ') } : {};
+    },
+  });
+  const draft = useWatch({ control: form.control }) as ProductDraft;
   const client = useQueryClient();
   const undo = useUndo();
-  const set = (change: Partial<ProductDraft>): void => setDraft({ ...draft, ...change });
+  const set = (change: Partial<ProductDraft>): void => {
+    for (const [field, value] of Object.entries(change)) form.setValue(field as keyof ProductDraft, value as never);
+  };
   const reread = (): void => void readAgain(client);
+  // One label, however often it is sent.
+  const [id] = useState(() => product?.id ?? newId());
 
-  const save = async (isClosed = product?.isClosed ?? false): Promise<void> => {
-    const read = readProduct(draft, unit, product?.facts);
-    if (read.kind === 'faults') return setFaults(read.faults);
+  const save = async (typed: ProductDraft, isClosed = product?.isClosed ?? false): Promise<readonly string[]> => {
+    const read = readProduct(typed, unit, product?.facts);
+    if (read.kind === 'faults') return read.faults;
     try {
       if (product) {
-        const path = `/api/remedies/products/${product.id}`;
+        const path = `/api/remedies/products/${id}`;
         const saved = await ask<ProductView>(path, {
           method: 'PUT',
           body: { ...read.facts, version: product.version, isClosed },
@@ -57,7 +75,6 @@ export function ProductSheet({ product, onClose }: Props) {
           },
         });
       } else {
-        const id = newId();
         await ask('/api/remedies/products', { method: 'POST', body: { id, ...read.facts } });
         undo.offer({
           done: `Added ${read.facts.name}`,
@@ -68,112 +85,71 @@ export function ProductSheet({ product, onClose }: Props) {
         });
       }
     } catch (error) {
-      return setFaults([(error as Error).message]);
+      return [(error as Error).message];
     }
     reread();
-    onClose();
+    return [];
   };
+  /** Saves what is typed, and that it is used no longer, or again. */
+  const turn = form.handleSubmit(async (typed) => {
+    const refused = await save(typed, !product?.isClosed);
+    if (refused.length > 0) return form.setError('root', { message: refused.join(' ') });
+    onClose();
+  });
   return (
     <Sheet title={product ? product.facts.name : 'Add a product'} isOpen onClose={onClose} width={860}>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          void save();
-        }}
-      >
-        <Stack $gap={3}>
-          <Small>Type what the label says, and nothing else. What is not on it, the vet decides.</Small>
-          <Grid>
-            <Field label="Name" value={draft.name} onChange={(name) => set({ name })} autoFocus />
-            <Choice
-              label="Kind"
-              value={draft.kind}
-              options={PRODUCT_KINDS.map((k) => [k, k])}
-              onChange={(kind) => set({ kind })}
-            />
-            <Field label="Active substance" value={draft.active} onChange={(active) => set({ active })} />
-            <Field label="Form" placeholder="drench" value={draft.form} onChange={(form) => set({ form })} />
-            <Field
-              label="Concentration"
-              placeholder="25 mg/ml"
-              value={draft.concentration}
-              onChange={(concentration) => set({ concentration })}
-            />
-            <Choice
-              label="Measured in"
-              value={draft.doseUnit}
-              options={DOSE_UNITS.map((u) => [u, u])}
-              onChange={(doseUnit) => set({ doseUnit })}
-            />
-            <Field label="Syringe step" inputMode="decimal" value={draft.step} onChange={(step) => set({ step })} />
-            <Choice
-              label="Rounded"
-              value={draft.rounding}
-              options={[
-                ['up', 'up: too little does harm'],
-                ['nearest', 'to the nearest step'],
-              ]}
-              onChange={(rounding) => set({ rounding })}
-            />
-            <Field
-              label="Most at one place"
-              inputMode="decimal"
-              value={draft.maxPerSite}
-              onChange={(maxPerSite) => set({ maxPerSite })}
-            />
-            <Field label="Doses in all" inputMode="numeric" value={draft.times} onChange={(times) => set({ times })} />
-            <Field
-              label="Days between"
-              inputMode="numeric"
-              value={draft.everyDays}
-              onChange={(everyDays) => set({ everyDays })}
-            />
-            <Field
-              label="On whose prescription"
-              value={draft.prescribedBy}
-              onChange={(prescribedBy) => set({ prescribedBy })}
-            />
-            <Field
-              label={`Say when low, ${draft.doseUnit}`}
-              inputMode="decimal"
-              value={draft.lowAt}
-              onChange={(lowAt) => set({ lowAt })}
-            />
-          </Grid>
-          <Row role="group" aria-label="Given">
-            <span>Given</span>
-            {ROUTES.map((r) => {
-              const isIn = draft.routes.includes(r);
-              const routes = isIn ? draft.routes.filter((x) => x !== r) : [...draft.routes, r];
-              return (
-                <Chip key={r} type="button" aria-pressed={isIn} onClick={() => set({ routes })}>
-                  {ROUTE_WORDS[r]}
-                </Chip>
-              );
-            })}
-          </Row>
-          <DoseTable draft={draft} onChange={set} />
-          <Batches draft={draft} onChange={set} />
-          <Plan draft={draft} onChange={set} />
-          {faults.length > 0 ? (
-            <Faults role="alert">
-              {faults.map((f) => (
-                <p key={f}>{f}</p>
-              ))}
-            </Faults>
-          ) : null}
-          <Row>
-            <Button kind="main" type="submit">
-              Save the label
+      <SendForm
+        form={form}
+        send={save}
+        onDone={onClose}
+        submit="Save the label"
+        more={
+          product ? (
+            <Button onPress={() => void turn()} isDisabled={form.formState.isSubmitting}>
+              {product.isClosed ? 'It is used again' : 'No longer used'}
             </Button>
-            {product ? (
-              <Button onPress={() => void save(!product.isClosed)}>
-                {product.isClosed ? 'It is used again' : 'No longer used'}
-              </Button>
-            ) : null}
-          </Row>
-        </Stack>
-      </form>
+          ) : undefined
+        }
+      >
+        <Small>Type what the label says, and nothing else. What is not on it, the vet decides.</Small>
+        <Grid>
+          <FormField name="name" label="Name" autoFocus />
+          <FormChoice name="kind" label="Kind" options={PRODUCT_KINDS.map((k) => [k, k])} />
+          <FormField name="active" label="Active substance" />
+          <FormField name="form" label="Form" placeholder="drench" />
+          <FormField name="concentration" label="Concentration" placeholder="25 mg/ml" />
+          <FormChoice name="doseUnit" label="Measured in" options={DOSE_UNITS.map((u) => [u, u])} />
+          <FormField name="step" label="Syringe step" inputMode="decimal" />
+          <FormChoice
+            name="rounding"
+            label="Rounded"
+            options={[
+              ['up', 'up: too little does harm'],
+              ['nearest', 'to the nearest step'],
+            ]}
+          />
+          <FormField name="maxPerSite" label="Most at one place" inputMode="decimal" />
+          <FormField name="times" label="Doses in all" inputMode="numeric" />
+          <FormField name="everyDays" label="Days between" inputMode="numeric" />
+          <FormField name="prescribedBy" label="On whose prescription" />
+          <FormField name="lowAt" label={`Say when low, ${draft.doseUnit}`} inputMode="decimal" />
+        </Grid>
+        <Row role="group" aria-label="Given">
+          <span>Given</span>
+          {ROUTES.map((r) => {
+            const isIn = draft.routes.includes(r);
+            const routes = isIn ? draft.routes.filter((x) => x !== r) : [...draft.routes, r];
+            return (
+              <Chip key={r} type="button" aria-pressed={isIn} onClick={() => set({ routes })}>
+                {ROUTE_WORDS[r]}
+              </Chip>
+            );
+          })}
+        </Row>
+        <DoseTable draft={draft} onChange={set} />
+        <Batches draft={draft} onChange={set} />
+        <Plan draft={draft} onChange={set} />
+      </SendForm>
     </Sheet>
   );
 }
@@ -375,8 +351,4 @@ const Cell = styled.input`
   &:disabled {
     opacity: 0.5;
   }
-`;
-const Faults = styled.div`
-  color: ${colour('madder')};
-  font-weight: 600;
 `;

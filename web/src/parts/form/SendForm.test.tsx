@@ -1,0 +1,67 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { NoteEntry } from '@yaylak/contract';
+import { renderPage } from '../../tests/renderPage';
+import { FormField } from './fields';
+import { SendForm } from './SendForm';
+import { madeEntry } from './useEntryForm';
+import { useTypedForm } from './useTypedForm';
+
+interface Typed {
+  readonly text: string;
+}
+
+function Form({ send }: { readonly send: (typed: Typed) => Promise<readonly string[]> }) {
+  const form = useTypedForm<Typed>({
+    start: { text: '' },
+    made: ({ text }) => [
+      madeEntry(NoteEntry, {
+        type: 'note',
+        animalId: '0191d5a0-0000-7000-8000-0000000000a1',
+        on: '2026-11-23',
+        text,
+      }),
+    ],
+    words: { text: 'Write what there is to say.' },
+  });
+  return (
+    <SendForm form={form} send={send} onDone={() => undefined} submit="Send">
+      <FormField name="text" label="Note" />
+    </SendForm>
+  );
+}
+
+const show = (answers: readonly (readonly string[])[]) => {
+  const left = [...answers];
+  const send = jest.fn((_: Typed): Promise<readonly string[]> => Promise.resolve(left.shift() ?? []));
+  return { send, ...renderPage(<Form send={send} />) };
+};
+
+it('sends once what is sent twice before it has answered', async () => {
+  const { send, user } = show([[]]);
+  await user.type(screen.getByLabelText('Note'), 'calm');
+  const form = screen.getByLabelText('Note').closest('form') as HTMLFormElement;
+  fireEvent.submit(form);
+  fireEvent.submit(form);
+  await waitFor(() => expect(send).toHaveBeenCalled());
+  await waitFor(() => expect(screen.getByRole('button', { name: 'Send' })).toBeEnabled());
+  expect(send.mock.calls).toEqual([[{ text: 'calm' }]]);
+});
+
+it('says at the field what the contract’s class refuses, and sends nothing', async () => {
+  const { send, user } = show([[]]);
+  await user.click(screen.getByRole('button', { name: 'Send' }));
+  expect(await screen.findByRole('alert')).toHaveTextContent('Write what there is to say.');
+  expect(screen.getByLabelText('Note')).toHaveFocus();
+  expect(send).not.toHaveBeenCalled();
+});
+
+it('keeps what was typed when the book refuses it, and can be sent again', async () => {
+  const { send, user } = show([['She is not in the book.'], []]);
+  await user.type(screen.getByLabelText('Note'), 'calm');
+  await user.click(screen.getByRole('button', { name: 'Send' }));
+  expect(await screen.findByRole('alert')).toHaveTextContent('She is not in the book.');
+  expect(screen.getByLabelText('Note')).toHaveValue('calm');
+  await user.click(screen.getByRole('button', { name: 'Send' }));
+  await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+  expect(send).toHaveBeenCalledTimes(2);
+});
