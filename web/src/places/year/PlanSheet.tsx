@@ -1,14 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import type { PlanFacts, PlanView } from '@yaylak/contract';
+import { PlanFacts, type HoldingView, type PlanView } from '@yaylak/contract';
 import {
   addDays,
   dayOf,
   FLUSHING_SCHOOLS,
-  flushingSchoolOf,
   isFemaleOfAge,
   isoOf,
-  matingFor,
-  parseDay,
   planKindOf,
   REMATING_SCHOOLS,
   SPECIES,
@@ -18,18 +15,23 @@ import {
   type Species,
 } from '@yaylak/core';
 import { useState } from 'react';
+import { useFieldArray, useWatch } from 'react-hook-form';
 import { ask } from '../../api/client';
 import { groupsQuery, holdingQuery, remediesQuery, rosterQuery } from '../../api/queries';
 import { readAgain } from '../../api/readAgain';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
-import { Row, Small, Stack } from '../../parts/Panel';
+import { FormChoice, FormField } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
+import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useUndo } from '../../parts/Undo';
 import { useSavePlans } from '../../shared/season/useSavePlans';
 import { fullDate } from '../../words/format';
 import { newId } from '../../words/ids';
 import { FLUSHING_WORDS, REMATING_WORDS } from '../../words/season';
+import { capital, flushingOf, malesInOf, planFacts, planTyped, type PlanTyped } from './planDraft';
 
 interface Props {
   /** The plan to change; a new one where there is none. */
@@ -38,126 +40,62 @@ interface Props {
   readonly onKept: (id: string) => void;
 }
 
-interface Form {
-  readonly name: string;
-  readonly species: Species;
-  readonly groupId: string;
-  readonly females: string;
-  readonly what: 'births' | 'sale';
-  readonly on: string;
-  readonly saleAge: string;
-  /** Empty for what the holding does with the species. */
-  readonly flushing: FlushingSchool | '';
-  readonly cycles: string;
-  readonly doses: readonly { readonly name: string; readonly productId: string; readonly days: string }[];
-  readonly matingOn: string;
-  readonly school: RematingSchool;
-  readonly litters: string;
+/** Makes a plan from the wished first birth or sale, or changes one. */
+export function PlanSheet(props: Props) {
+  const { data: holding } = useQuery(holdingQuery);
+  return holding ? <PlanForm {...props} holding={holding} /> : null;
 }
 
-const formOf = (facts: PlanFacts | undefined, today: string): Form => ({
-  name: facts?.name ?? '',
-  species: facts?.species ?? 'sheep',
-  groupId: facts?.groupId ?? '',
-  females: facts ? String(facts.females) : '',
-  what: facts?.wanted?.what ?? 'births',
-  on: facts?.wanted?.on ?? '',
-  saleAge: facts?.wanted?.saleAgeDays === undefined ? '150' : String(facts.wanted.saleAgeDays),
-  flushing: facts?.flushing ?? '',
-  cycles: facts?.cycles === undefined ? '' : String(facts.cycles),
-  doses: (facts?.doses ?? []).map((d) => ({
-    name: d.name,
-    productId: d.productId ?? '',
-    days: String(d.daysBeforeBirth),
-  })),
-  matingOn: facts?.matingOn ?? today,
-  school: facts?.school ?? 'middle',
-  litters: facts?.litters === undefined ? '5' : String(facts.litters),
-});
-
-/** Makes a plan from the wished first birth or sale, or changes one. */
-export function PlanSheet({ view, onClose, onKept }: Props) {
-  const { data: holding } = useQuery(holdingQuery);
+function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding: HoldingView }) {
   const { data: groups } = useQuery(groupsQuery);
   const { data: roster } = useQuery(rosterQuery);
   const { data: remedies } = useQuery(remediesQuery);
   const client = useQueryClient();
   const undo = useUndo();
   const save = useSavePlans();
-  const [form, setForm] = useState(() => formOf(view?.facts, holding?.today ?? ''));
-  const [problem, setProblem] = useState<string>();
-  if (!holding) return null;
-  const set = (change: Partial<Form>): void => setForm({ ...form, ...change });
-  const { species } = form;
+  // One plan, however often it is sent.
+  const [id] = useState(() => view?.id ?? newId());
+  const inBook = ({ species, groupId }: PlanTyped): number =>
+    (roster?.animals ?? []).filter(
+      (a) =>
+        a.species === species &&
+        a.sex === 'female' &&
+        (groupId === '' || a.groupId === groupId) &&
+        isFemaleOfAge(a.bornOn === null ? undefined : dayOf(a.bornOn), holding.species[species], dayOf(holding.today)),
+    ).length;
+  const factsOf = (all: PlanTyped): PlanFacts | string =>
+    planFacts(all, { settings: holding.species[all.species], inBook: inBook(all), before: view?.facts });
+  const form = useTypedForm<PlanTyped>({
+    start: planTyped(view?.facts, holding.today),
+    made: (all) => {
+      const facts = factsOf(all);
+      return typeof facts === 'string' ? [] : [{ shape: PlanFacts, value: facts }];
+    },
+    words: { name: 'Give it a shorter name.', females: 'Type how many are to be mated.' },
+    also: (all): Against => {
+      const facts = factsOf(all);
+      return typeof facts === 'string' ? { root: facts } : {};
+    },
+  });
+  const { control, setValue } = form;
+  const typed = useWatch({ control }) as PlanTyped;
+  const { fields, append, remove } = useFieldArray({ control, name: 'doses' });
+  const { species } = typed;
   const settings = holding.species[species];
   const words = SPECIES_WORDS[species];
-  const isRolling = planKindOf(settings) === 'rolling';
-  const inBook = (roster?.animals ?? []).filter(
-    (a) =>
-      a.species === species &&
-      a.sex === 'female' &&
-      (form.groupId === '' || a.groupId === form.groupId) &&
-      isFemaleOfAge(a.bornOn === null ? undefined : dayOf(a.bornOn), settings, dayOf(holding.today)),
-  ).length;
-  const females = form.females === '' ? inBook : Number(form.females);
-  const flushing = form.flushing === '' ? flushingSchoolOf(settings.season.flushingBefore) : form.flushing;
-  const cycles = form.cycles === '' ? settings.season.cycles : Number(form.cycles);
-  const wantedOn = parseDay(form.on);
-  const wanted = { what: form.what, ...(form.what === 'sale' ? { saleAgeDays: Number(form.saleAge) } : {}) };
-  const malesIn = wantedOn === undefined ? undefined : matingFor({ ...wanted, on: wantedOn }, settings);
+  const malesIn = malesInOf(typed, settings);
 
-  /** What stands against keeping it; the facts when nothing does. */
-  const facts = (): string | PlanFacts => {
-    const name = form.name.trim() || `${capital(words.birth)}${form.on ? ` ${form.on.slice(0, 4)}` : ''}`;
-    if (!(Number.isInteger(females) && females > 0)) return 'Females: type how many are to be mated.';
-    const base = {
-      name,
-      species,
-      ...(form.groupId === '' ? {} : { groupId: form.groupId }),
-      females,
-      shifts: view?.facts.shifts ?? {},
-      done: view?.facts.done ?? {},
-    };
-    if (isRolling) {
-      if (parseDay(form.matingOn) === undefined) return 'First mating: type its date.';
-      const litters = Number(form.litters);
-      if (!(Number.isInteger(litters) && litters >= 1 && litters <= 12)) return 'Litters: type 1 to 12.';
-      return { kind: 'rolling', ...base, matingOn: form.matingOn, school: form.school, litters };
-    }
-    if (malesIn === undefined) return 'Type the date that is wanted.';
-    if (form.what === 'sale' && !(Number(form.saleAge) > 0)) return 'Sale: type how old they are to be, in days.';
-    if (!(Number.isInteger(cycles) && cycles >= 1 && cycles <= 12)) return 'Heat cycles: type 1 to 12.';
-    const bad = form.doses.find((d) => d.name.trim() === '' || !(Number(d.days) >= 0) || d.days === '');
-    if (bad) return 'Given before birth: each wants a name and its days.';
-    // A plan whose wish is not touched keeps the day the males go in, which may have been moved.
-    const isSameWish = view?.facts.wanted?.on === form.on && view.facts.wanted.what === form.what;
-    return {
-      kind: 'season',
-      ...base,
-      matingOn: isSameWish ? view.facts.matingOn : isoOf(malesIn),
-      wanted: { ...wanted, on: form.on },
-      flushing,
-      cycles,
-      doses: form.doses.map((d) => ({
-        name: d.name.trim(),
-        ...(d.productId === '' ? {} : { productId: d.productId }),
-        daysBeforeBirth: Math.round(Number(d.days)),
-      })),
-    };
-  };
-  const keep = async (): Promise<void> => {
-    const made = facts();
-    if (typeof made === 'string') return setProblem(made);
+  const send = async (all: PlanTyped): Promise<readonly string[]> => {
+    const made = factsOf(all);
+    if (typeof made === 'string') return [made];
     if (view) {
       const wrong = await save([{ plan: view, facts: made }], `Changed ${made.name}`);
-      if (wrong) return setProblem(wrong.message);
-      return onClose();
+      return wrong ? [wrong.message] : [];
     }
-    const id = newId();
     try {
       await ask('/api/season/plans', { method: 'POST', body: { id, ...made } });
     } catch (error) {
-      return setProblem((error as Error).message);
+      return [(error as Error).message];
     }
     await readAgain(client);
     undo.offer({
@@ -167,7 +105,10 @@ export function PlanSheet({ view, onClose, onKept }: Props) {
         await readAgain(client);
       },
     });
-    onKept(id);
+    return [];
+  };
+  const onDone = (): void => {
+    if (!view) onKept(id);
     onClose();
   };
   const drop = async (): Promise<void> => {
@@ -175,7 +116,7 @@ export function PlanSheet({ view, onClose, onKept }: Props) {
     try {
       await ask(`/api/season/plans/${view.id}`, { method: 'DELETE' });
     } catch (error) {
-      return setProblem((error as Error).message);
+      return form.setError('root', { message: (error as Error).message });
     }
     await readAgain(client);
     undo.offer({
@@ -190,179 +131,140 @@ export function PlanSheet({ view, onClose, onKept }: Props) {
   const products = (remedies?.products ?? []).filter((p) => !p.isClosed);
   return (
     <Sheet title={view ? `Change ${view.facts.name}` : 'New plan'} isOpen onClose={onClose} width={680}>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          void keep();
-        }}
-      >
-        <Stack>
-          <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-            {view ? null : (
-              <Choice
-                label="Species"
-                value={species}
-                options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
-                onChange={(s: Species) => set({ species: s, groupId: '' })}
-              />
-            )}
-            <Choice
-              label="Group"
-              value={form.groupId}
-              options={[
-                ['', `all grown ${words.grown.female[1]}`],
-                ...(groups ?? [])
-                  .filter((g) => !g.isClosed && (g.species === species || g.species === null))
-                  .map((g) => [g.id, g.name] as const),
-              ]}
-              onChange={(groupId) => set({ groupId })}
-            />
-            <Field
-              label="Females"
-              inputMode="numeric"
-              value={form.females === '' ? String(inBook) : form.females}
-              onChange={(text) => set({ females: text })}
-            />
-            <Field
-              label="Name"
-              value={form.name}
-              placeholder={`${capital(words.birth)} ${form.on.slice(0, 4)}`}
-              onChange={(name) => set({ name })}
-            />
-          </Row>
-          {isRolling ? (
-            <Row $gap={3}>
-              <Field
-                label="First mating"
-                type="date"
-                value={form.matingOn}
-                onChange={(matingOn) => set({ matingOn })}
-              />
-              <Choice
-                label="Served again"
-                value={form.school}
-                options={Object.keys(REMATING_SCHOOLS).map((s) => [
-                  s as RematingSchool,
-                  REMATING_WORDS[s as RematingSchool],
-                ])}
-                onChange={(school) => set({ school })}
-              />
-              <Field
-                label="Litters ahead"
-                inputMode="numeric"
-                value={form.litters}
-                onChange={(litters) => set({ litters })}
-              />
-              <Small>
-                Intensive gives the most litters and asks the most of a doe and her feed; easy spares her. Thin does
-                wait, whatever the school.
-              </Small>
-            </Row>
-          ) : (
-            <>
-              <Row $gap={3}>
-                <Choice
-                  label="What is wanted"
-                  value={form.what}
-                  options={[
-                    ['births', `first ${words.birth}`],
-                    ['sale', 'a sale'],
-                  ]}
-                  onChange={(what) => set({ what })}
-                />
-                <Field label="On" type="date" value={form.on} onChange={(on) => set({ on })} />
-                {form.what === 'sale' ? (
-                  <Field
-                    label="Sold at, days old"
-                    inputMode="numeric"
-                    value={form.saleAge}
-                    onChange={(saleAge) => set({ saleAge })}
-                  />
-                ) : null}
-              </Row>
-              {malesIn === undefined ? null : (
-                <p role="status">
-                  So the {words.grown.male[1]} go in on <b>{fullDate(isoOf(malesIn))}</b>, {settings.gestationDays.mean}{' '}
-                  days before the first births on {fullDate(isoOf(addDays(malesIn, settings.gestationDays.mean)))}.
-                </p>
-              )}
-              <Row $gap={3}>
-                <Choice
-                  label="Flushing"
-                  value={flushing}
-                  options={Object.keys(FLUSHING_SCHOOLS).map((s) => [
-                    s as FlushingSchool,
-                    FLUSHING_WORDS[s as FlushingSchool],
-                  ])}
-                  onChange={(flushing) => set({ flushing })}
-                />
-                <Field
-                  label="Heat cycles the males stay"
-                  inputMode="numeric"
-                  value={form.cycles === '' ? String(settings.season.cycles) : form.cycles}
-                  onChange={(text) => set({ cycles: text })}
-                />
-              </Row>
-              <Small>
-                Flushing: one school feeds up for six weeks, so that thin ones gain most of a score; another for three,
-                which is enough where they are fit already. Fat ones are not flushed.
-              </Small>
-              {form.doses.map((dose, i) => {
-                const setDose = (change: Partial<Form['doses'][number]>): void =>
-                  set({ doses: form.doses.map((d, n) => (n === i ? { ...d, ...change } : d)) });
-                return (
-                  <Row key={i} $gap={3} style={{ alignItems: 'flex-end' }}>
-                    <Choice
-                      label="Product"
-                      value={dose.productId}
-                      options={[['', 'none on the list'], ...products.map((p) => [p.id, p.facts.name] as const)]}
-                      onChange={(productId) =>
-                        setDose({
-                          productId,
-                          name: dose.name || (products.find((p) => p.id === productId)?.facts.name ?? ''),
-                        })
-                      }
-                    />
-                    <Field label="Given before birth" value={dose.name} onChange={(name) => setDose({ name })} />
-                    <Field
-                      label="Days before"
-                      inputMode="numeric"
-                      value={dose.days}
-                      onChange={(text) => setDose({ days: text })}
-                    />
-                    <Button
-                      kind="quiet"
-                      aria-label={`Leave ${dose.name || 'it'} out`}
-                      onPress={() => set({ doses: form.doses.filter((_, n) => n !== i) })}
-                    >
-                      Leave out
-                    </Button>
-                  </Row>
-                );
-              })}
-              <Row>
-                <Button onPress={() => set({ doses: [...form.doses, { name: '', productId: '', days: '28' }] })}>
-                  Add a vaccine or remedy before birth
-                </Button>
-                <Small>Which, and how long before, is for your label and your vet to say.</Small>
-              </Row>
-            </>
-          )}
-          {problem ? <p role="alert">{problem}</p> : null}
-          <Row>
-            <Button type="submit" kind="main">
-              {view ? 'Keep the plan' : 'Plan it'}
+      <SendForm
+        form={form}
+        send={send}
+        onDone={onDone}
+        submit={view ? 'Keep the plan' : 'Plan it'}
+        more={
+          view ? (
+            <Button kind="danger" onPress={() => void drop()}>
+              Take it out
             </Button>
-            {view ? (
-              <Button kind="danger" onPress={() => void drop()}>
-                Take it out
-              </Button>
-            ) : null}
+          ) : undefined
+        }
+      >
+        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+          {view ? null : (
+            <Choice
+              label="Species"
+              value={species}
+              options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+              onChange={(s: Species) => {
+                setValue('species', s);
+                setValue('groupId', '');
+              }}
+            />
+          )}
+          <FormChoice
+            name="groupId"
+            label="Group"
+            options={[
+              ['', `all grown ${words.grown.female[1]}`],
+              ...(groups ?? [])
+                .filter((g) => !g.isClosed && (g.species === species || g.species === null))
+                .map((g) => [g.id, g.name] as const),
+            ]}
+          />
+          <Field
+            label="Females"
+            inputMode="numeric"
+            value={typed.females === '' ? String(inBook(typed)) : typed.females}
+            onChange={(text) => setValue('females', text)}
+          />
+          <FormField name="name" label="Name" placeholder={`${capital(words.birth)} ${typed.on.slice(0, 4)}`} />
+        </Row>
+        {planKindOf(settings) === 'rolling' ? (
+          <Row $gap={3}>
+            <FormField name="matingOn" label="First mating" type="date" />
+            <FormChoice
+              name="school"
+              label="Served again"
+              options={Object.keys(REMATING_SCHOOLS).map((s) => [
+                s as RematingSchool,
+                REMATING_WORDS[s as RematingSchool],
+              ])}
+            />
+            <FormField name="litters" label="Litters ahead" inputMode="numeric" />
+            <Small>
+              Intensive gives the most litters and asks the most of a doe and her feed; easy spares her. Thin does wait,
+              whatever the school.
+            </Small>
           </Row>
-        </Stack>
-      </form>
+        ) : (
+          <>
+            <Row $gap={3}>
+              <FormChoice
+                name="what"
+                label="What is wanted"
+                options={[
+                  ['births', `first ${words.birth}`],
+                  ['sale', 'a sale'],
+                ]}
+              />
+              <FormField name="on" label="On" type="date" />
+              {typed.what === 'sale' ? (
+                <FormField name="saleAge" label="Sold at, days old" inputMode="numeric" />
+              ) : null}
+            </Row>
+            {malesIn === undefined ? null : (
+              <p role="status">
+                So the {words.grown.male[1]} go in on <b>{fullDate(isoOf(malesIn))}</b>, {settings.gestationDays.mean}{' '}
+                days before the first births on {fullDate(isoOf(addDays(malesIn, settings.gestationDays.mean)))}.
+              </p>
+            )}
+            <Row $gap={3}>
+              <Choice
+                label="Flushing"
+                value={flushingOf(typed, settings)}
+                options={Object.keys(FLUSHING_SCHOOLS).map((s) => [
+                  s as FlushingSchool,
+                  FLUSHING_WORDS[s as FlushingSchool],
+                ])}
+                onChange={(school) => setValue('flushing', school)}
+              />
+              <Field
+                label="Heat cycles the males stay"
+                inputMode="numeric"
+                value={typed.cycles === '' ? String(settings.season.cycles) : typed.cycles}
+                onChange={(text) => setValue('cycles', text)}
+              />
+            </Row>
+            <Small>
+              Flushing: one school feeds up for six weeks, so that thin ones gain most of a score; another for three,
+              which is enough where they are fit already. Fat ones are not flushed.
+            </Small>
+            {fields.map(({ id: key }, i) => {
+              const name = typed.doses[i]?.name ?? '';
+              return (
+                <Row key={key} $gap={3} style={{ alignItems: 'flex-end' }}>
+                  <Choice
+                    label="Product"
+                    value={typed.doses[i]?.productId ?? ''}
+                    options={[['', 'none on the list'], ...products.map((p) => [p.id, p.facts.name] as const)]}
+                    onChange={(productId) => {
+                      setValue(`doses.${i}.productId`, productId);
+                      if (name === '')
+                        setValue(`doses.${i}.name`, products.find((p) => p.id === productId)?.facts.name ?? '');
+                    }}
+                  />
+                  <FormField name={`doses.${i}.name`} label="Given before birth" />
+                  <FormField name={`doses.${i}.days`} label="Days before" inputMode="numeric" />
+                  <Button kind="quiet" aria-label={`Leave ${name || 'it'} out`} onPress={() => remove(i)}>
+                    Leave out
+                  </Button>
+                </Row>
+              );
+            })}
+            <Row>
+              <Button onPress={() => append({ name: '', productId: '', days: '28' })}>
+                Add a vaccine or remedy before birth
+              </Button>
+              <Small>Which, and how long before, is for your label and your vet to say.</Small>
+            </Row>
+          </>
+        )}
+      </SendForm>
     </Sheet>
   );
 }
-
-const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
