@@ -1,7 +1,7 @@
 import { useRef, type ReactNode, type SyntheticEvent } from 'react';
 import { FormProvider, type FieldValues, type UseFormReturn } from 'react-hook-form';
 import styled from 'styled-components';
-import { space } from '../../theme/tokens';
+import { colour, space } from '../../theme/tokens';
 import { Button } from '../Button';
 import { Row } from '../Panel';
 
@@ -56,7 +56,7 @@ export function SendForm<Typed extends FieldValues>({
     <FormProvider {...form}>
       <Fields noValidate onSubmit={(e) => void submitOnce(e)}>
         {children}
-        {root ? <p role="alert">{root.message}</p> : null}
+        {root ? <Against role="alert">{root.message}</Against> : null}
         {root ? against : null}
         <Row>
           <Button type="submit" kind="main" isDisabled={isSubmitting} {...(isTall ? TALL : {})}>
@@ -74,4 +74,8 @@ const Fields = styled.form`
   display: flex;
   flex-direction: column;
   gap: ${space(4)};
+`;
+const Against = styled.p`
+  color: ${colour('madder')};
+  font-weight: 600;
 `;

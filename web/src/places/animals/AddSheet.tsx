@@ -7,10 +7,11 @@ import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
 import { FormChoice, FormField } from '../../parts/form/fields';
+import { FieldRow } from '../../parts/form/FieldRow';
 import { SendForm } from '../../parts/form/SendForm';
 import { madeEntry } from '../../parts/form/useEntryForm';
 import { useTypedForm } from '../../parts/form/useTypedForm';
-import { Row, Small } from '../../parts/Panel';
+import { Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
 import { countText } from '../../words/format';
@@ -109,7 +110,7 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
       submit={isMany ? `Add ${count}` : 'Add it'}
       more={<Button onPress={onClose}>Not now</Button>}
     >
-      <Row $gap={3}>
+      <FieldRow $gap={3}>
         <FormChoice name="species" label="Species" options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])} />
         <FormChoice name="sex" label="Sex" options={SEXES.map((s) => [s, s])} />
         <FormField name="count" label="How many" inputMode="numeric" style={{ width: 90 }} />
@@ -121,8 +122,8 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
             ...(groups ?? []).filter((g) => !g.isClosed).map((g) => [g.id, g.name] as const),
           ]}
         />
-      </Row>
-      <Row $gap={3} style={{ alignItems: 'flex-start' }}>
+      </FieldRow>
+      <FieldRow $gap={3}>
         {isMany ? (
           <Small>
             Numbers {next?.numbers[0] ?? '…'} to {next?.numbers.at(-1) ?? '…'}
@@ -137,8 +138,8 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
         )}
         <FormChoice name="colour" label="Tag colour" options={TAG_COLOURS.map((c) => [c, c])} />
         {isMany ? null : <FormField name="electronic" label="Electronic number" hint="15 digits, may be empty" />}
-      </Row>
-      <Row $gap={3}>
+      </FieldRow>
+      <FieldRow $gap={3}>
         <FormField name="bornOn" label="Born on" type="date" />
         <FormField name="dam" label="Dam" placeholder="number" style={{ width: 140 }} />
         <FormField name="sire" label="Sire" placeholder="number" style={{ width: 140 }} />
@@ -153,7 +154,7 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
             ...[4, 5, 6, 7, 8, 9, 10, 11, 12].map((n) => [String(n), `one of ${n}`] as const),
           ]}
         />
-      </Row>
+      </FieldRow>
     </SendForm>
   );
 }

@@ -27,6 +27,7 @@ import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
 import { FindOne } from '../../parts/FindOne';
 import { FormBigKeys, FormChoice, FormField } from '../../parts/form/fields';
+import { FieldRow } from '../../parts/form/FieldRow';
 import { SendForm } from '../../parts/form/SendForm';
 import { madeEntry } from '../../parts/form/useEntryForm';
 import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
@@ -149,14 +150,14 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
   };
   return (
     <SendForm form={form} send={send} onDone={(typed) => onDone(saidOf(typed))} submit="Write the birth down" isTall>
-      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+      <FieldRow $gap={3}>
         <Tag tag={dam.tag} isStatic />
         <FormField name="on" label="On" type="date" />
         <FormField name="hour" label="At" type="time" />
         <Small>{dam.young === null ? 'not counted before' : `${dam.young} counted before`}</Small>
-      </Row>
+      </FieldRow>
       {isByCount ? (
-        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <FieldRow $gap={3}>
           <FormField name="alive" label="Alive" inputMode="numeric" style={{ width: 90 }} autoFocus />
           <FormField name="dead" label="Dead" inputMode="numeric" style={{ width: 90 }} />
           <FormField
@@ -165,7 +166,7 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
             inputMode="decimal"
             style={{ width: 190 }}
           />
-        </Row>
+        </FieldRow>
       ) : (
         <Controller
           control={control}
@@ -177,14 +178,14 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
       )}
       <FormBigKeys name="ease" label="How it went" isNeeded options={EASES.map((e) => [e, EASE_WORDS[e]])} />
       {ease === 'alone' ? null : (
-        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <FieldRow $gap={3}>
           <FormChoice
             name="presentation"
             label="How it lay"
             options={[['', 'not said'], ...PRESENTATIONS.map((p) => [p, PRESENTATION_WORDS[p]] as const)]}
           />
           <FormField name="help" label="What help" style={{ flex: '1 1 220px' }} />
-        </Row>
+        </FieldRow>
       )}
       <Row $gap={5} style={{ alignItems: 'flex-start' }}>
         <FormBigKeys name="mothering" label="Mothering" options={MOTHERINGS.map((m) => [m, MOTHERING_WORDS[m]])} />

@@ -5,6 +5,7 @@ import { useFieldArray } from 'react-hook-form';
 import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { FormChoice, FormField } from '../../parts/form/fields';
+import { FieldRow } from '../../parts/form/FieldRow';
 import { SendForm } from '../../parts/form/SendForm';
 import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Row, Small } from '../../parts/Panel';
@@ -108,7 +109,7 @@ function StepsForm({ holding, species, onDone }: FormProps) {
       }
     >
       {fields.map(({ id, name }, i) => (
-        <Row key={id} $gap={2} style={{ alignItems: 'flex-end' }} role="group" aria-label={`Step ${i + 1}`}>
+        <FieldRow key={id} $gap={2} role="group" aria-label={`Step ${i + 1}`}>
           <FormChoice
             name={`steps.${i}.kind`}
             label="Kind"
@@ -120,7 +121,7 @@ function StepsForm({ holding, species, onDone }: FormProps) {
           <Button kind="quiet" aria-label={`Leave ${name} out`} onPress={() => remove(i)}>
             Leave out
           </Button>
-        </Row>
+        </FieldRow>
       ))}
       <Row>
         <Button onPress={() => append(ADDED)}>Add a step</Button>

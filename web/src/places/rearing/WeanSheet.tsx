@@ -10,6 +10,7 @@ import { readAgain } from '../../api/readAgain';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
 import { FormChoice, FormField } from '../../parts/form/fields';
+import { FieldRow } from '../../parts/form/FieldRow';
 import { SendForm } from '../../parts/form/SendForm';
 import { madeEntry } from '../../parts/form/useEntryForm';
 import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
@@ -189,7 +190,7 @@ export function WeanSheet({ litter, view, today, onClose }: Props) {
           </tbody>
         </LineTable>
         {anyReady ? null : <Small>None is ready by age and weight: tick those you wean all the same.</Small>}
-        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <FieldRow $gap={3}>
           <FormField name="on" label="On" type="date" />
           {isFirstStep ? null : (
             <FormChoice
@@ -212,7 +213,7 @@ export function WeanSheet({ litter, view, today, onClose }: Props) {
               ]}
             />
           ) : null}
-        </Row>
+        </FieldRow>
       </SendForm>
       <Small>{HELP[weaning.way]} The way is set under Holding.</Small>
     </Sheet>

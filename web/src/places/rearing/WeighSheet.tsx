@@ -3,6 +3,7 @@ import { readTypedNumber, scaleUnit, SPECIES_WORDS, toKg, type ScaleUnit, type S
 import { useWatch } from 'react-hook-form';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { FormChoice, FormField } from '../../parts/form/fields';
+import { FieldRow } from '../../parts/form/FieldRow';
 import { SendForm } from '../../parts/form/SendForm';
 import { madeEntry } from '../../parts/form/useEntryForm';
 import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
@@ -100,7 +101,7 @@ export function WeighSheet({ litter, species, today, onClose }: Props) {
   return (
     <Sheet title={`Weigh the litter of ${name}`} isOpen onClose={onClose}>
       <SendForm form={form} send={send} onDone={onClose} submit="Write it down">
-        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <FieldRow $gap={3}>
           {dam ? (
             <FormChoice
               name="how"
@@ -112,12 +113,12 @@ export function WeighSheet({ litter, species, today, onClose }: Props) {
             />
           ) : null}
           <FormField name="on" label="On" type="date" />
-        </Row>
+        </FieldRow>
         {how === 'together' ? (
-          <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+          <FieldRow $gap={3}>
             <FormField name="total" label={`Together, ${scale}`} inputMode="decimal" style={{ width: 150 }} autoFocus />
             <FormField name="count" label="How many" inputMode="numeric" style={{ width: 100 }} />
-          </Row>
+          </FieldRow>
         ) : (
           <Row $gap={3} role="group" aria-label="Each">
             {young.map((y, i) => (

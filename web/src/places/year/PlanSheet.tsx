@@ -22,6 +22,7 @@ import { readAgain } from '../../api/readAgain';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { FormChoice, FormField } from '../../parts/form/fields';
+import { FieldRow } from '../../parts/form/FieldRow';
 import { SendForm } from '../../parts/form/SendForm';
 import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Row, Small } from '../../parts/Panel';
@@ -144,7 +145,7 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
           ) : undefined
         }
       >
-        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <FieldRow $gap={3}>
           {view ? null : (
             <Choice
               label="Species"
@@ -173,9 +174,9 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
             onChange={(text) => setValue('females', text)}
           />
           <FormField name="name" label="Name" placeholder={`${capital(words.birth)} ${typed.on.slice(0, 4)}`} />
-        </Row>
+        </FieldRow>
         {planKindOf(settings) === 'rolling' ? (
-          <Row $gap={3}>
+          <FieldRow $gap={3}>
             <FormField name="matingOn" label="First mating" type="date" />
             <FormChoice
               name="school"
@@ -190,10 +191,10 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
               Intensive gives the most litters and asks the most of a doe and her feed; easy spares her. Thin does wait,
               whatever the school.
             </Small>
-          </Row>
+          </FieldRow>
         ) : (
           <>
-            <Row $gap={3}>
+            <FieldRow $gap={3}>
               <FormChoice
                 name="what"
                 label="What is wanted"
@@ -206,14 +207,14 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
               {typed.what === 'sale' ? (
                 <FormField name="saleAge" label="Sold at, days old" inputMode="numeric" />
               ) : null}
-            </Row>
+            </FieldRow>
             {malesIn === undefined ? null : (
               <p role="status">
                 So the {words.grown.male[1]} go in on <b>{fullDate(isoOf(malesIn))}</b>, {settings.gestationDays.mean}{' '}
                 days before the first births on {fullDate(isoOf(addDays(malesIn, settings.gestationDays.mean)))}.
               </p>
             )}
-            <Row $gap={3}>
+            <FieldRow $gap={3}>
               <Choice
                 label="Flushing"
                 value={flushingOf(typed, settings)}
@@ -229,7 +230,7 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
                 value={typed.cycles === '' ? String(settings.season.cycles) : typed.cycles}
                 onChange={(text) => setValue('cycles', text)}
               />
-            </Row>
+            </FieldRow>
             <Small>
               Flushing: one school feeds up for six weeks, so that thin ones gain most of a score; another for three,
               which is enough where they are fit already. Fat ones are not flushed.
@@ -237,7 +238,7 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
             {fields.map(({ id: key }, i) => {
               const name = typed.doses[i]?.name ?? '';
               return (
-                <Row key={key} $gap={3} style={{ alignItems: 'flex-end' }}>
+                <FieldRow key={key} $gap={3}>
                   <Choice
                     label="Product"
                     value={typed.doses[i]?.productId ?? ''}
@@ -253,7 +254,7 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
                   <Button kind="quiet" aria-label={`Leave ${name || 'it'} out`} onPress={() => remove(i)}>
                     Leave out
                   </Button>
-                </Row>
+                </FieldRow>
               );
             })}
             <Row>

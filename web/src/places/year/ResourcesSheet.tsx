@@ -3,6 +3,7 @@ import { bySpecies, readTypedNumber, SPECIES, SPECIES_WORDS, type Species } from
 import { useFieldArray, useFormState } from 'react-hook-form';
 import { Button } from '../../parts/Button';
 import { FormField } from '../../parts/form/fields';
+import { FieldRow } from '../../parts/form/FieldRow';
 import { SendForm } from '../../parts/form/SendForm';
 import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Row, Small, Stack } from '../../parts/Panel';
@@ -129,14 +130,14 @@ function Stretches({ title, hint, name, type }: StretchesProps) {
     <Stack $gap={2} role="group" aria-label={title}>
       <h3>{title}</h3>
       {fields.map(({ id }, i) => (
-        <Row key={id} $gap={2} style={{ alignItems: 'flex-end' }}>
+        <FieldRow key={id} $gap={2}>
           <FormField name={`${name}.${i}.from`} label="From" type={type} />
           <FormField name={`${name}.${i}.to`} label="To" type={type} />
           <FormField name={`${name}.${i}.why`} label="Why" />
           <Button kind="quiet" onPress={() => remove(i)}>
             Leave out
           </Button>
-        </Row>
+        </FieldRow>
       ))}
       <ListError name={name} />
       <Row>

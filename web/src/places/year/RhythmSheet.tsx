@@ -13,6 +13,7 @@ import { useFieldArray, useWatch } from 'react-hook-form';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
 import { FormField } from '../../parts/form/fields';
+import { FieldRow } from '../../parts/form/FieldRow';
 import { SendForm } from '../../parts/form/SendForm';
 import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Row, Small } from '../../parts/Panel';
@@ -149,7 +150,7 @@ function RhythmForm({ holding, species, onDone }: FormProps) {
         const kind = steps[i]?.kind ?? 'at-age';
         const name = steps[i]?.name ?? '';
         return (
-          <Row key={id} $gap={2} style={{ alignItems: 'flex-end' }} role="group" aria-label={`Weighing ${i + 1}`}>
+          <FieldRow key={id} $gap={2} role="group" aria-label={`Weighing ${i + 1}`}>
             <FormField name={`steps.${i}.name`} label="Weighing" />
             <Choice
               label="When"
@@ -177,7 +178,7 @@ function RhythmForm({ holding, species, onDone }: FormProps) {
             >
               Leave out
             </Button>
-          </Row>
+          </FieldRow>
         );
       })}
       <Row>
