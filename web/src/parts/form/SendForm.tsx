@@ -7,8 +7,12 @@ import { Row } from '../Panel';
 
 interface Props<Typed extends FieldValues> {
   readonly form: UseFormReturn<Typed>;
-  /** Sends what was typed. @returns what speaks against it, in words; nothing where it was taken */
-  readonly send: (typed: Typed) => Promise<readonly string[]>;
+  /**
+   * Sends what was typed.
+   * @returns what speaks against it, in words; nothing where it was taken; `asked` where it is only sent when the button
+   * is pressed again, knowing what is asked
+   */
+  readonly send: (typed: Typed) => Promise<readonly string[] | 'asked'>;
   readonly onDone: (typed: Typed) => void;
   readonly submit: string;
   /** The button is for a gloved hand. */
@@ -38,6 +42,7 @@ export function SendForm<Typed extends FieldValues>({
   const isSending = useRef(false);
   const submitted = form.handleSubmit(async (typed) => {
     const refused = await send(typed);
+    if (refused === 'asked') return;
     if (refused.length > 0) return form.setError('root', { message: refused.join(' ') });
     onDone(typed);
   });

@@ -54,8 +54,9 @@ export function useTypedForm<Typed extends FieldValues>({
           );
           for (const name of Object.keys(errors)) {
             const field = fieldOf[name] ?? name;
-            // What the form has no field for is the book's to judge, not whoever fills it in.
-            if (field in typed) against[field] ??= words[name] ?? `This cannot be taken as it is (${name}).`;
+            // What the form has no field for, or what was chosen from a list, is the book's to judge.
+            if (!(field in typed) || (name.endsWith('Id') && words[name] === undefined)) continue;
+            against[field] ??= words[name] ?? `This cannot be taken as it is (${name}).`;
           }
         }
       if (Object.keys(against).length === 0) return { values: typed, errors: {} };

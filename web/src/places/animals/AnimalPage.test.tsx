@@ -5,6 +5,8 @@ import { no, refuses, renderPage, type Answers } from '../../tests/renderPage';
 import { AnimalPage } from './AnimalPage';
 
 const ID = 'id of 26-0001';
+/** Chosen in a form, which holds it to what an id is. */
+const RAMS = '0191d5a0-0000-7000-8000-0000000000c3';
 const PATH = `/animals/${encodeURIComponent(ID)}`;
 const show = async (view: AnimalView = aView('26-0001'), answers: Answers = {}) => {
   const shown = renderPage(<AnimalPage />, {
@@ -12,7 +14,7 @@ const show = async (view: AnimalView = aView('26-0001'), answers: Answers = {}) 
     route: '/animals/:id',
     answers: {
       [`GET /api/animals/${encodeURIComponent(ID)}`]: view,
-      'GET /api/groups': [aGroup('Top paddock'), aGroup('Rams')],
+      'GET /api/groups': [aGroup('Top paddock'), aGroup('Rams', { id: RAMS })],
       ...answers,
     },
   });
@@ -99,8 +101,8 @@ describe('writing down', () => {
   });
 
   it.each([
-    ['', 'Weight: type what the scale says.'],
-    ['heavy', 'Weight: “heavy” is not a number. Write it as 27.2 or 27,2.'],
+    ['', 'Type what the scale says.'],
+    ['heavy', '“heavy” is not a number. Write it as 27.2 or 27,2.'],
   ])('not a weight of %j', async (typed, words) => {
     const { user, entries } = await show();
     await user.click(screen.getByRole('button', { name: 'Weight' }));
@@ -128,7 +130,7 @@ describe('writing down', () => {
     await user.click(screen.getByRole('button', { name: 'Write it down' }));
     await waitFor(() => expect(entries()).toHaveLength(3));
     expect(entries()).toMatchObject([
-      { type: 'move', groupId: 'id of Rams' },
+      { type: 'move', groupId: RAMS },
       { type: 'note', text: 'limps a little' },
       { type: 'departure', how: 'died', reason: 'bloat' },
     ]);

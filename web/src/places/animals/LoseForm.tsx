@@ -1,13 +1,13 @@
-import type { IdentifierView } from '@yaylak/contract';
+import { ENTRY_CLASSES, type IdentifierView } from '@yaylak/contract';
 import { EARS } from '@yaylak/core';
-import { useState } from 'react';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
-import { Row, Stack } from '../../parts/Panel';
-import { Tick } from '../../parts/Tick';
+import { FieldRow } from '../../parts/form/FieldRow';
+import { FormChoice, FormField, FormTick } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { madeEntry } from '../../parts/form/useEntryForm';
+import { useTypedForm } from '../../parts/form/useTypedForm';
 import { useWrite } from '../../parts/useWrite';
-import { Problem } from './SelectionBar';
 
 interface Props {
   readonly animalId: string;
@@ -17,73 +17,72 @@ interface Props {
   readonly onDone: () => void;
 }
 
+interface Typed {
+  readonly how: 'lost' | 'removed';
+  readonly on: string;
+  readonly reason: string;
+  readonly isReplaced: boolean;
+}
+
 /** Writes an identifier down as lost or taken out, and the same number fitted again if it was. */
 export function LoseForm({ animalId, identifier, words, today, onDone }: Props) {
-  const [how, setHow] = useState<'lost' | 'removed'>('lost');
-  const [on, setOn] = useState(today);
-  const [reason, setReason] = useState('');
-  const [isReplaced, setReplaced] = useState(false);
-  const [problem, setProblem] = useState<string>();
   const write = useWrite();
-  const save = async (): Promise<void> => {
-    const { entryId: identifierId, kind, text, colour } = identifier;
-    const ear = EARS.find((e) => e === identifier.ear);
-    const drafts: EntryDraft[] = [
-      {
-        type: 'identifier-end',
-        animalId,
-        on,
-        identifierId,
-        how,
-        ...(reason.trim() === '' ? {} : { reason: reason.trim() }),
-      },
-    ];
-    if (isReplaced)
-      drafts.push({
-        type: 'identifier',
-        animalId,
-        on,
-        kind,
-        text,
-        ...(colour === null ? {} : { colour }),
-        ...(ear === undefined ? {} : { ear }),
-      });
+  const { entryId: identifierId, kind, text, colour } = identifier;
+  const ear = EARS.find((e) => e === identifier.ear);
+  const draftsOf = ({ how, on, reason, isReplaced }: Typed): EntryDraft[] => [
+    {
+      type: 'identifier-end',
+      animalId,
+      on,
+      identifierId,
+      how,
+      ...(reason.trim() === '' ? {} : { reason: reason.trim() }),
+    },
+    ...(isReplaced
+      ? [
+          {
+            type: 'identifier' as const,
+            animalId,
+            on,
+            kind,
+            text,
+            ...(colour === null ? {} : { colour }),
+            ...(ear === undefined ? {} : { ear }),
+          },
+        ]
+      : []),
+  ];
+  const form = useTypedForm<Typed>({
+    start: { how: 'lost', on: today, reason: '', isReplaced: false },
+    made: (typed) => draftsOf(typed).map((draft) => madeEntry(ENTRY_CLASSES[draft.type], draft)),
+    words: { on: 'Give the day.', reason: 'Say why in fewer words.' },
+  });
+  const send = (typed: Typed): Promise<readonly string[]> => {
+    const { how, isReplaced } = typed;
     const done = `${how === 'lost' ? 'Lost' : 'Taken out'}: ${words}${isReplaced ? ', fitted again' : ''}`;
-    const refused = await write(drafts, done);
-    setProblem(refused.join(' ') || undefined);
-    if (refused.length === 0) onDone();
+    return write(draftsOf(typed), done);
   };
   return (
-    <form
-      style={{ marginTop: 8 }}
-      onSubmit={(e) => {
-        e.preventDefault();
-        void save();
-      }}
+    <SendForm
+      form={form}
+      send={send}
+      onDone={onDone}
+      submit="Write it down"
+      more={<Button onPress={onDone}>Not now</Button>}
     >
-      <Stack $gap={2}>
-        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Choice
-            label="What happened"
-            value={how}
-            options={[
-              ['lost', 'lost'],
-              ['removed', 'taken out'],
-            ]}
-            onChange={setHow}
-          />
-          <Field label="On" type="date" value={on} onChange={setOn} />
-        </Row>
-        <Field label="Why, if you know" placeholder="caught in the fence" value={reason} onChange={setReason} />
-        <Tick label="The same number is fitted again" isSelected={isReplaced} onChange={setReplaced} />
-        {problem ? <Problem role="alert">{problem}</Problem> : null}
-        <Row>
-          <Button type="submit" kind="main">
-            Write it down
-          </Button>
-          <Button onPress={onDone}>Not now</Button>
-        </Row>
-      </Stack>
-    </form>
+      <FieldRow $gap={3}>
+        <FormChoice
+          name="how"
+          label="What happened"
+          options={[
+            ['lost', 'lost'],
+            ['removed', 'taken out'],
+          ]}
+        />
+        <FormField name="on" label="On" type="date" />
+      </FieldRow>
+      <FormField name="reason" label="Why, if you know" placeholder="caught in the fence" />
+      <FormTick name="isReplaced" label="The same number is fitted again" />
+    </SendForm>
   );
 }

@@ -1,19 +1,49 @@
 import { useQuery } from '@tanstack/react-query';
-import type { AnimalView } from '@yaylak/contract';
+import { ChangeAnimal, type AnimalView } from '@yaylak/contract';
 import { SEXES, type Sex } from '@yaylak/core';
 import { useState } from 'react';
 import { identifiersQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
-import { Panel, Row } from '../../parts/Panel';
+import { FormChoice, FormField } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
+import { Panel } from '../../parts/Panel';
 import { parentNamed } from './parentNamed';
-import { Problem } from './SelectionBar';
-import { useChangeRecord } from './useChangeRecord';
+import { useChangeRecord, type RecordChange } from './useChangeRecord';
+
+interface Typed {
+  readonly sex: Sex;
+  readonly bornOn: string;
+  readonly dam: string;
+  readonly donor: string;
+  readonly sire: string;
+  readonly birthType: string;
+  readonly rearingType: string;
+}
+
+const ROLES = ['dam', 'donor', 'sire'] as const;
 
 /** The animal's record, edited where it is shown; a change made meanwhile elsewhere is said and shown. */
 export function RecordEditor({ view }: { readonly view: AnimalView }) {
-  const { row } = view;
-  const shown = {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <Panel>
+      <h2>Record</h2>
+      {isOpen ? (
+        <RecordForm view={view} onDone={() => setOpen(false)} />
+      ) : (
+        <Button style={{ marginTop: 8 }} onPress={() => setOpen(true)}>
+          Change sex, birth or parents
+        </Button>
+      )}
+    </Panel>
+  );
+}
+
+function RecordForm({ view: { row }, onDone }: { readonly view: AnimalView; readonly onDone: () => void }) {
+  const { data: identifiers } = useQuery(identifiersQuery);
+  const changeRecord = useChangeRecord();
+  const shown: Typed = {
     sex: row.sex,
     bornOn: row.bornOn ?? '',
     dam: row.dam?.text ?? '',
@@ -22,86 +52,49 @@ export function RecordEditor({ view }: { readonly view: AnimalView }) {
     birthType: row.birthType === null ? '' : String(row.birthType),
     rearingType: row.rearingType === null ? '' : String(row.rearingType),
   };
-  const [draft, setDraft] = useState(shown);
-  const [isOpen, setOpen] = useState(false);
-  const [problem, setProblem] = useState<string>();
-  const { data: identifiers } = useQuery({ ...identifiersQuery, enabled: isOpen });
-  const changeRecord = useChangeRecord();
-
-  const count = (field: 'birthType' | 'rearingType'): number | null =>
-    draft[field] === '' ? null : Number(draft[field]);
-  const save = async (): Promise<void> => {
-    const parents: { damId?: string | null; donorId?: string | null; sireId?: string | null } = {};
-    for (const role of ['dam', 'donor', 'sire'] as const) {
-      if (draft[role] === shown[role]) continue;
-      const named = parentNamed(identifiers ?? [], role, draft[role]);
-      if (named.kind === 'unclear') return setProblem(named.message);
-      parents[`${role}Id`] = named.kind === 'animal' ? named.id : null;
+  /** Only what is another than it was: two who change other fields do not stand in each other's way. */
+  const changeOf = (typed: Typed): RecordChange => {
+    const change: RecordChange = {};
+    if (typed.sex !== shown.sex) change.sex = typed.sex;
+    if (typed.bornOn !== shown.bornOn) change.bornOn = typed.bornOn === '' ? null : typed.bornOn;
+    for (const field of ['birthType', 'rearingType'] as const)
+      if (typed[field] !== shown[field]) change[field] = typed[field] === '' ? null : Number(typed[field]);
+    for (const role of ROLES) {
+      if (typed[role] === shown[role]) continue;
+      const named = parentNamed(identifiers ?? [], role, typed[role]);
+      change[`${role}Id`] = named.kind === 'animal' ? named.id : null;
     }
-    const refused = await changeRecord(row, {
-      ...(draft.sex === shown.sex ? {} : { sex: draft.sex }),
-      ...(draft.bornOn === shown.bornOn ? {} : { bornOn: draft.bornOn === '' ? null : draft.bornOn }),
-      ...parents,
-      ...(draft.birthType === shown.birthType ? {} : { birthType: count('birthType') }),
-      ...(draft.rearingType === shown.rearingType ? {} : { rearingType: count('rearingType') }),
-    });
-    setProblem(refused);
-    if (refused === undefined) setOpen(false);
+    return change;
   };
-  if (!isOpen)
-    return (
-      <Panel>
-        <h2>Record</h2>
-        <Button style={{ marginTop: 8 }} onPress={() => setOpen(true)}>
-          Change sex, birth or parents
-        </Button>
-      </Panel>
-    );
+  const form = useTypedForm<Typed>({
+    start: shown,
+    made: (typed) => [{ shape: ChangeAnimal, value: { version: row.version, ...changeOf(typed) } }],
+    words: {
+      bornOn: 'Give the day it was born, or leave it empty.',
+      birthType: 'How many were born with it, itself too: a whole number.',
+      rearingType: 'How many were reared with it, itself too: a whole number.',
+    },
+    also: (typed): Against =>
+      Object.fromEntries(
+        ROLES.flatMap((role) => {
+          const named = typed[role] === shown[role] ? undefined : parentNamed(identifiers ?? [], role, typed[role]);
+          return named?.kind === 'unclear' ? [[role, named.message]] : [];
+        }),
+      ),
+  });
+  const send = async (typed: Typed): Promise<readonly string[]> => {
+    const refused = await changeRecord(row, changeOf(typed));
+    return refused === undefined ? [] : [refused];
+  };
   return (
-    <Panel>
-      <h2>Record</h2>
-      <form
-        style={{ display: 'flex', flexDirection: 'column', gap: 8, marginTop: 8 }}
-        onSubmit={(e) => {
-          e.preventDefault();
-          void save();
-        }}
-      >
-        <Choice
-          label="Sex"
-          value={draft.sex}
-          options={SEXES.map((s) => [s, s] as [Sex, string])}
-          onChange={(sex) => setDraft({ ...draft, sex })}
-        />
-        <Field label="Born on" type="date" value={draft.bornOn} onChange={(bornOn) => setDraft({ ...draft, bornOn })} />
-        <Field label="Dam" value={draft.dam} onChange={(dam) => setDraft({ ...draft, dam })} />
-        <Field
-          label="Embryo of"
-          hint="only where another female carried it"
-          value={draft.donor}
-          onChange={(donor) => setDraft({ ...draft, donor })}
-        />
-        <Field label="Sire" value={draft.sire} onChange={(sire) => setDraft({ ...draft, sire })} />
-        <Field
-          label="Born as one of"
-          inputMode="numeric"
-          value={draft.birthType}
-          onChange={(birthType) => setDraft({ ...draft, birthType })}
-        />
-        <Field
-          label="Reared as one of"
-          inputMode="numeric"
-          value={draft.rearingType}
-          onChange={(rearingType) => setDraft({ ...draft, rearingType })}
-        />
-        {problem ? <Problem role="alert">{problem}</Problem> : null}
-        <Row>
-          <Button type="submit" kind="main">
-            Save
-          </Button>
-          <Button onPress={() => setOpen(false)}>Leave it</Button>
-        </Row>
-      </form>
-    </Panel>
+    <SendForm form={form} send={send} onDone={onDone} submit="Save" more={<Button onPress={onDone}>Leave it</Button>}>
+      <FormChoice name="sex" label="Sex" options={SEXES.map((s) => [s, s] as const)} />
+      <FormField name="bornOn" label="Born on" type="date" />
+      <FormField name="dam" label="Dam" />
+      <FormField name="donor" label="Embryo of" hint="only where another female carried it" />
+      <FormField name="sire" label="Sire" />
+      <FormField name="birthType" label="Born as one of" inputMode="numeric" />
+      <FormField name="rearingType" label="Reared as one of" inputMode="numeric" />
+    </SendForm>
   );
 }

@@ -1,18 +1,20 @@
 import { useQuery } from '@tanstack/react-query';
-import type { AnimalView } from '@yaylak/contract';
+import { ENTRY_CLASSES, type AnimalView } from '@yaylak/contract';
 import { readTypedNumber, scaleUnit, toKg, type WeighingMethod, type WeightUnit } from '@yaylak/core';
 import { useState } from 'react';
 import { groupsQuery } from '../../api/queries';
 import type { EntryDraft, RecordOutcome } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
-import { Row } from '../../parts/Panel';
+import { FieldRow } from '../../parts/form/FieldRow';
+import { FormChoice, FormField } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { madeEntry } from '../../parts/form/useEntryForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Sheet } from '../../parts/Sheet';
 import { TreatSheet } from '../../shared/remedies/TreatSheet';
 import { useWrite } from '../../parts/useWrite';
 import { weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
-import { Problem } from './SelectionBar';
 
 interface Props {
   readonly view: AnimalView;
@@ -48,102 +50,105 @@ export function WriteDown({ view, today }: Props) {
   );
 }
 
+interface Typed {
+  readonly on: string;
+  readonly text: string;
+  readonly method: WeighingMethod;
+  readonly groupId: string;
+  readonly how: 'died' | 'sold' | 'slaughtered' | 'lost';
+}
+
 function Form({ what, view, today, onClose }: Props & { readonly what: What; readonly onClose: () => void }) {
   const unit = useWeightUnit();
   const { data: groups } = useQuery(groupsQuery);
-  const typedIn = scaleUnit(view.row.species, unit);
-  const [on, setOn] = useState(today);
-  const [text, setText] = useState('');
-  const [method, setMethod] = useState<WeighingMethod>('scale');
-  const [groupId, setGroupId] = useState('');
-  const [how, setHow] = useState<'died' | 'sold' | 'slaughtered' | 'lost'>('sold');
-  const [problem, setProblem] = useState<string>();
+  const scale = scaleUnit(view.row.species, unit);
   const write = useWrite();
-
-  const draft = (): EntryDraft | string => {
+  const draftOf = ({ on, text, method, groupId, how }: Typed): EntryDraft => {
     const base = { animalId: view.row.tag.animalId, on };
     switch (what) {
       case 'weight': {
         const typed = readTypedNumber(text);
-        if (typed.kind === 'refused')
-          return typed.reason === 'empty'
-            ? 'Weight: type what the scale says.'
-            : `Weight: “${text}” is not a number. Write it as 27.2 or 27,2.`;
-        return { type: 'weight', ...base, kg: toKg(typed.value, typedIn), method };
+        return { type: 'weight', ...base, kg: typed.kind === 'number' ? toKg(typed.value, scale) : NaN, method };
       }
       case 'move':
-        return groupId === '' ? 'Choose a group.' : { type: 'move', ...base, groupId };
+        return { type: 'move', ...base, groupId };
       case 'note':
-        return text.trim() === '' ? 'The note is empty.' : { type: 'note', ...base, text: text.trim() };
+        return { type: 'note', ...base, text: text.trim() };
       case 'departure':
         return { type: 'departure', ...base, how, ...(text.trim() ? { reason: text.trim() } : {}) };
     }
   };
-  const submit = async (): Promise<void> => {
-    const made = draft();
-    if (typeof made === 'string') return setProblem(made);
-    const refused = await write([made], (kept) => `Written down.${doubtWords(kept, unit)}`);
-    if (refused.length > 0) return setProblem(refused.join(' '));
-    onClose();
-  };
+  const form = useTypedForm<Typed>({
+    start: { on: today, text: '', method: 'scale', groupId: '', how: 'sold' },
+    made: (typed) => [madeEntry(ENTRY_CLASSES[what], draftOf(typed))],
+    words: {
+      on: 'Give the day.',
+      kg: `Type what the scale says, as 27.2 or 27,2, in ${scale}.`,
+      text: 'The note is empty, or too long.',
+      groupId: 'Choose a group.',
+      reason: 'Say why in fewer words.',
+    },
+    also: (typed): Against => (what === 'weight' ? weightFault(typed) : {}),
+    fieldOf: { kg: 'text', reason: 'text' },
+  });
   return (
-    <form
-      style={{ display: 'flex', flexDirection: 'column', gap: 16 }}
-      onSubmit={(e) => {
-        e.preventDefault();
-        void submit();
-      }}
+    <SendForm
+      form={form}
+      send={(typed) => write([draftOf(typed)], (kept) => `Written down.${doubtWords(kept, unit)}`)}
+      onDone={onClose}
+      submit="Write it down"
     >
       {what === 'weight' ? (
-        <Row $gap={3}>
-          <Field label={`Weight, ${typedIn}`} inputMode="decimal" value={text} onChange={setText} autoFocus />
-          <Choice
+        <FieldRow $gap={3}>
+          <FormField name="text" label={`Weight, ${scale}`} inputMode="decimal" autoFocus />
+          <FormChoice
+            name="method"
             label="By"
-            value={method}
             options={[
               ['scale', 'scale'],
               ['crate', 'crate'],
               ['tape', 'tape'],
               ['estimate', 'eye'],
             ]}
-            onChange={setMethod}
           />
-        </Row>
+        </FieldRow>
       ) : null}
       {what === 'move' ? (
-        <Choice
+        <FormChoice
+          name="groupId"
           label="To"
-          value={groupId}
           options={[['', 'choose a group'], ...(groups ?? []).map((g) => [g.id, g.name] as const)]}
-          onChange={setGroupId}
         />
       ) : null}
-      {what === 'note' ? <Field label="Note" value={text} onChange={setText} autoFocus /> : null}
+      {what === 'note' ? <FormField name="text" label="Note" autoFocus /> : null}
       {what === 'departure' ? (
-        <Row $gap={3}>
-          <Choice
+        <FieldRow $gap={3}>
+          <FormChoice
+            name="how"
             label="How"
-            value={how}
             options={[
               ['sold', 'sold'],
               ['slaughtered', 'slaughtered'],
               ['died', 'died'],
               ['lost', 'lost'],
             ]}
-            onChange={setHow}
           />
-          <Field label="Why" value={text} onChange={setText} />
-        </Row>
+          <FormField name="text" label="Why" />
+        </FieldRow>
       ) : null}
-      <Field label="On" type="date" value={on} onChange={setOn} />
-      {problem ? <Problem role="alert">{problem}</Problem> : null}
-      <Row>
-        <Button kind="main" type="submit">
-          Write it down
-        </Button>
-      </Row>
-    </form>
+      <FormField name="on" label="On" type="date" />
+    </SendForm>
   );
+}
+
+/** A figure that cannot be read is shown as it was typed. */
+function weightFault({ text }: Typed): Against {
+  const typed = readTypedNumber(text);
+  if (typed.kind === 'number') return {};
+  return {
+    text:
+      typed.reason === 'empty' ? 'Type what the scale says.' : `“${text}” is not a number. Write it as 27.2 or 27,2.`,
+  };
 }
 
 /** The book's doubt about a weight it kept, if it has one. */

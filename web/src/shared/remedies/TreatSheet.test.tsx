@@ -63,7 +63,7 @@ it('does not give what is not on the label, unless the vet’s days are typed', 
   expect(await screen.findByText(/K-1: the label of White drench has no withdrawal for this species/)).toBeVisible();
   await user.click(screen.getByText('Off the label, on the vet’s word'));
   await user.click(press());
-  expect(await screen.findByText(/type the days for meat that the vet gave/)).toBeVisible();
+  expect(await screen.findByText(/Type the days for meat that the vet gave/)).toBeVisible();
   await user.type(screen.getByLabelText('Vet’s days for meat'), '60');
   await user.click(press());
   await waitFor(() => expect(entries()).toMatchObject([{ isOffLabel: true, meatDays: 60, amount: 5 }]));

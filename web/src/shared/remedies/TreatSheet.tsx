@@ -1,19 +1,23 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import type { ProductView, RosterAnimal } from '@yaylak/contract';
-import { dayOf, readTypedNumber, type Route, type Species } from '@yaylak/core';
+import { TreatmentEntry, type HoldingView, type ProductView, type RosterAnimal } from '@yaylak/contract';
+import { dayOf, parseDay, readTypedNumber, type Route, type Species } from '@yaylak/core';
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import styled from 'styled-components';
 import { holdingQuery, rosterQuery } from '../../api/queries';
 import { readAgain } from '../../api/readAgain';
 import type { EntryDraft } from '../../outbox/useRecord';
-import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Field';
+import { FieldRow } from '../../parts/form/FieldRow';
+import { FormField, FormTick } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { madeEntry } from '../../parts/form/useEntryForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { LineTable } from '../../parts/LineTable';
-import { Row, Small, Stack } from '../../parts/Panel';
+import { Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
-import { Tick } from '../../parts/Tick';
 import { useWrite } from '../../parts/useWrite';
 import { colour, space } from '../../theme/tokens';
 import { amountText, countText, weightText } from '../../words/format';
@@ -29,18 +33,19 @@ interface Props {
 /** Treats one animal or several: dose by the label for each, or by the heaviest of them for all. */
 export function TreatSheet({ animalIds, onClose }: Props) {
   const { data: roster } = useQuery({ ...rosterQuery, staleTime: 0 });
+  const { data: holding } = useQuery(holdingQuery);
   const ids = new Set(animalIds);
   const animals = (roster?.animals ?? []).filter((a) => ids.has(a.tag.animalId));
   const title =
     animals.length === 1 ? `Treat ${animals[0]?.tag.text ?? ''}` : `Treat ${countText(ids.size, 'animal', 'animals')}`;
   return (
     <Sheet title={title} isOpen onClose={onClose} width={720}>
-      {!roster ? <Loading /> : null}
+      {roster && holding ? null : <Loading />}
       {roster?.products.length === 0 ? (
         <p>There is no product on the list yet. Add it under Remedies, with what its label says.</p>
       ) : null}
-      {roster && roster.products.length > 0 ? (
-        <Form animals={animals} products={roster.products} onClose={onClose} />
+      {roster && holding && roster.products.length > 0 ? (
+        <Form animals={animals} products={roster.products} holding={holding} onClose={onClose} />
       ) : null}
     </Sheet>
   );
@@ -49,170 +54,194 @@ export function TreatSheet({ animalIds, onClose }: Props) {
 interface FormProps {
   readonly animals: readonly RosterAnimal[];
   readonly products: readonly ProductView[];
+  readonly holding: HoldingView;
   readonly onClose: () => void;
+}
+
+interface Typed {
+  readonly productId: string;
+  readonly on: string;
+  /** Empty: by the label. */
+  readonly amount: string;
+  /** Undefined as long as nobody chose: the label's first. */
+  readonly route: Route | undefined;
+  readonly batch: string | undefined;
+  readonly reason: string;
+  readonly prescribedBy: string;
+  readonly isByHeaviest: boolean;
+  readonly isOffLabel: boolean;
+  readonly vetMeat: string;
+  readonly vetMilk: string;
 }
 
 const ROWS_SHOWN = 8;
 
-function Form({ animals, products, onClose }: FormProps) {
-  const { data: holding } = useQuery(holdingQuery);
+function Form({ animals, products, holding, onClose }: FormProps) {
   const client = useQueryClient();
   const unit = useWeightUnit();
   const write = useWrite();
-  const [productId, setProductId] = useState(products[0]?.id ?? '');
-  const product = products.find((p) => p.id === productId) ?? (products[0] as ProductView);
-  const [typedOn, setOn] = useState<string>();
-  const [amount, setAmount] = useState('');
-  const [route, setRoute] = useState<Route>();
-  const [batch, setBatch] = useState<string>();
-  const [reason, setReason] = useState('');
-  const [prescribedBy, setPrescribedBy] = useState('');
-  const [isByHeaviest, setByHeaviest] = useState(false);
-  const [isOffLabel, setOffLabel] = useState(false);
-  const [vetMeat, setVetMeat] = useState('');
-  const [vetMilk, setVetMilk] = useState('');
   const [asked, setAsked] = useState<string>();
-  const [problem, setProblem] = useState<string>();
-  const on = typedOn ?? holding?.today ?? '';
-  if (!holding) return <Loading />;
-
-  const who = (animal: RosterAnimal) => ({
-    animal,
-    species: animal.species,
-    ageDays: animal.bornOn ? dayOf(on) - dayOf(animal.bornOn) : undefined,
-    settings: holding.species[animal.species],
-    on,
-    unit,
-  });
-  const choice = { amountText: amount.trim() === '' ? undefined : amount, route, batch };
-  const own = animals.map((a) => planTreatment(product, who(a), choice));
-  const heaviest = Math.max(0, ...own.map((p) => p.weight?.kg ?? 0));
-  const plans =
-    isByHeaviest && heaviest > 0
-      ? animals.map((a) => planTreatment(product, who(a), { ...choice, byKg: heaviest }))
+  const productOf = (id: string): ProductView => products.find((p) => p.id === id) ?? (products[0] as ProductView);
+  const plansOf = (typed: Typed): readonly PlannedTreatment[] => {
+    const product = productOf(typed.productId);
+    const choice = {
+      amountText: typed.amount.trim() === '' ? undefined : typed.amount,
+      route: typed.route,
+      batch: typed.batch,
+    };
+    const who = (animal: RosterAnimal) => ({
+      animal,
+      species: animal.species,
+      ageDays: animal.bornOn ? dayOf(typed.on) - dayOf(animal.bornOn) : undefined,
+      settings: holding.species[animal.species],
+      on: typed.on,
+      unit,
+    });
+    const own = animals.map((a) => planTreatment(product, who(a), choice));
+    const byKg = heaviestOf(own);
+    return typed.isByHeaviest && byKg > 0
+      ? animals.map((a) => planTreatment(product, who(a), { ...choice, byKg }))
       : own;
-  const cautions = plans.flatMap((p, i) =>
-    p.cautions.map((c) => (animals.length === 1 ? c : `${animals[i]?.tag.text ?? ''}: ${c}`)),
-  );
+  };
+  const draftsOf = (typed: Typed): EntryDraft[] => {
+    const days = typed.isOffLabel ? vetDays(typed) : undefined;
+    return plansOf(typed).flatMap((plan, i): EntryDraft[] => {
+      const fact = treatmentFact(plan, typed, days === 'unclear' ? undefined : days);
+      const animal = animals[i];
+      return fact && animal ? [{ ...fact, animalId: animal.tag.animalId, on: typed.on }] : [];
+    });
+  };
+  const form = useTypedForm<Typed>({
+    start: {
+      productId: products[0]?.id ?? '',
+      on: holding.today,
+      amount: '',
+      route: undefined,
+      batch: undefined,
+      reason: '',
+      prescribedBy: '',
+      isByHeaviest: false,
+      isOffLabel: false,
+      vetMeat: '',
+      vetMilk: '',
+    },
+    made: (typed) => draftsOf(typed).map((draft) => madeEntry(TreatmentEntry, draft)),
+    words: { on: 'Give the day it was given.', reason: 'Say why in fewer words.' },
+    also: (typed): Against => {
+      if (parseDay(typed.on) === undefined) return { on: 'Give the day it was given.' };
+      const fault = faultOf(plansOf(typed), animals, typed.isOffLabel);
+      if (fault) return { root: fault };
+      return typed.isOffLabel && vetDays(typed) === 'unclear'
+        ? { vetMeat: 'Type the days for meat that the vet gave, 0 or more.' }
+        : {};
+    },
+  });
+  const typed = useWatch({ control: form.control }) as Typed;
+  const product = productOf(typed.productId);
+  const plans = parseDay(typed.on) === undefined ? [] : plansOf(typed);
+  const heaviest = heaviestOf(plans);
+  const cautionsOf = (planned: readonly PlannedTreatment[]): string[] =>
+    planned.flatMap((p, i) =>
+      p.cautions.map((c) => (animals.length === 1 ? c : `${animals[i]?.tag.text ?? ''}: ${c}`)),
+    );
+  const cautions = cautionsOf(plans);
   const first = plans[0];
 
-  const vet = (): { meatDays: number; milkDays?: number } | string | undefined => {
-    if (!isOffLabel) return undefined;
-    const [meat, milk] = [readTypedNumber(vetMeat), readTypedNumber(vetMilk)];
-    if (meat.kind === 'refused' || !Number.isInteger(meat.value) || meat.value < 0)
-      return 'Off the label: type the days for meat that the vet gave, 0 or more.';
-    return { meatDays: meat.value, ...(milk.kind === 'number' ? { milkDays: milk.value } : {}) };
-  };
-  const give = async (): Promise<void> => {
-    const fault = faultOf(plans, animals, isOffLabel);
-    if (fault) return setProblem(fault);
-    const days = vet();
-    if (typeof days === 'string') return setProblem(days);
-    const question = cautions.join(' ');
+  const give = async (sent: Typed): Promise<readonly string[] | 'asked'> => {
+    const question = cautionsOf(plansOf(sent)).join(' ');
     if (question !== '' && asked !== question) {
       setAsked(question);
-      return setProblem(undefined);
+      return 'asked';
     }
-    const drafts = plans.flatMap((plan, i): EntryDraft[] => {
-      const fact = treatmentFact(plan, { reason, prescribedBy }, days);
-      const animal = animals[i];
-      return fact && animal ? [{ ...fact, animalId: animal.tag.animalId, on }] : [];
-    });
-    const refused = await write(
-      drafts,
-      `${product.facts.name} written down for ${countText(drafts.length, 'animal', 'animals')}`,
-    );
-    if (refused.length > 0) return setProblem(refused.join(' '));
+    const drafts = draftsOf(sent);
+    const done = `${productOf(sent.productId).facts.name} written down for ${countText(drafts.length, 'animal', 'animals')}`;
+    return write(drafts, done);
+  };
+  const onDone = (): void => {
     void readAgain(client, { queryKey: ['roster'] });
     onClose();
   };
   return (
-    <form
-      onSubmit={(e) => {
-        e.preventDefault();
-        void give();
-      }}
+    <SendForm
+      form={form}
+      send={give}
+      onDone={onDone}
+      submit="Write it down"
+      more={<Small>The label and your vet decide. One needle for each animal; nothing poured on a wet back.</Small>}
     >
-      <Stack $gap={3}>
-        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Choice
-            label="Product"
-            value={product.id}
-            options={products.map((p) => [p.id, p.facts.name])}
-            onChange={(id) => {
-              setProductId(id);
-              setRoute(undefined);
-              setBatch(undefined);
-              setAmount('');
-            }}
-          />
-          <Choice
-            label="How"
-            value={route ?? product.facts.routes[0] ?? 'mouth'}
-            options={product.facts.routes.map((r) => [r, ROUTE_WORDS[r]])}
-            onChange={setRoute}
-          />
-          <Choice
-            label="Batch"
-            value={batch ?? first?.batch ?? ''}
-            options={[
-              ...(first?.batch === undefined ? [['', 'not said'] as const] : []),
-              ...product.batches.map(
-                (b) => [b.batch, `${b.batch}${b.state === 'good' ? '' : `, ${STATE_WORDS[b.state]}`}`] as const,
-              ),
-            ]}
-            onChange={setBatch}
-          />
-          <Field label="On" type="date" value={on} onChange={setOn} />
-        </Row>
-        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Field
-            label={`Amount, ${product.facts.doseUnit} (empty: by the label)`}
-            inputMode="decimal"
-            value={amount}
-            onChange={setAmount}
-          />
-          <Field label="Why" value={reason} onChange={setReason} />
-          <Field
-            label="On whose prescription"
-            placeholder={product.facts.prescribedBy ?? ''}
-            value={prescribedBy}
-            onChange={setPrescribedBy}
-          />
-        </Row>
-        {animals.length > 1 ? (
-          <Tick
-            label={`One dose for all, by the heaviest${heaviest > 0 ? ` (${weightText(heaviest, unit)})` : ''}`}
-            isSelected={isByHeaviest}
-            onChange={setByHeaviest}
-          />
-        ) : null}
-        <Doses plans={plans} animals={animals} />
-        <Tick label="Off the label, on the vet’s word" isSelected={isOffLabel} onChange={setOffLabel} />
-        {isOffLabel ? (
-          <Row $gap={3}>
-            <Field label="Vet’s days for meat" inputMode="numeric" value={vetMeat} onChange={setVetMeat} />
-            <Field label="Vet’s days for milk" inputMode="numeric" value={vetMilk} onChange={setVetMilk} />
-          </Row>
-        ) : null}
-        {asked !== undefined && cautions.length > 0 ? (
-          <Asked role="alert">
-            {cautions.map((c) => (
-              <p key={c}>{c}</p>
-            ))}
-            <p>Press again to write it down all the same.</p>
-          </Asked>
-        ) : null}
-        {problem ? <Problem role="alert">{problem}</Problem> : null}
-        <Row $gap={3}>
-          <Button kind="main" type="submit" isDisabled={animals.length === 0}>
-            Write it down
-          </Button>
-          <Small>The label and your vet decide. One needle for each animal; nothing poured on a wet back.</Small>
-        </Row>
-      </Stack>
-    </form>
+      <FieldRow $gap={3}>
+        <Choice
+          label="Product"
+          value={product.id}
+          options={products.map((p) => [p.id, p.facts.name])}
+          onChange={(id) => {
+            form.setValue('productId', id);
+            form.setValue('route', undefined);
+            form.setValue('batch', undefined);
+            form.setValue('amount', '');
+          }}
+        />
+        <Choice
+          label="How"
+          value={typed.route ?? product.facts.routes[0] ?? 'mouth'}
+          options={product.facts.routes.map((r) => [r, ROUTE_WORDS[r]])}
+          onChange={(route) => form.setValue('route', route)}
+        />
+        <Choice
+          label="Batch"
+          value={typed.batch ?? first?.batch ?? ''}
+          options={[
+            ...(first?.batch === undefined ? [['', 'not said'] as const] : []),
+            ...product.batches.map(
+              (b) => [b.batch, `${b.batch}${b.state === 'good' ? '' : `, ${STATE_WORDS[b.state]}`}`] as const,
+            ),
+          ]}
+          onChange={(batch) => form.setValue('batch', batch)}
+        />
+        <FormField name="on" label="On" type="date" />
+      </FieldRow>
+      <FieldRow $gap={3}>
+        <FormField
+          name="amount"
+          label={`Amount, ${product.facts.doseUnit} (empty: by the label)`}
+          inputMode="decimal"
+        />
+        <FormField name="reason" label="Why" />
+        <FormField name="prescribedBy" label="On whose prescription" placeholder={product.facts.prescribedBy ?? ''} />
+      </FieldRow>
+      {animals.length > 1 ? (
+        <FormTick
+          name="isByHeaviest"
+          label={`One dose for all, by the heaviest${heaviest > 0 ? ` (${weightText(heaviest, unit)})` : ''}`}
+        />
+      ) : null}
+      <Doses plans={plans} animals={animals} />
+      <FormTick name="isOffLabel" label="Off the label, on the vet’s word" />
+      {typed.isOffLabel ? (
+        <FieldRow $gap={3}>
+          <FormField name="vetMeat" label="Vet’s days for meat" inputMode="numeric" />
+          <FormField name="vetMilk" label="Vet’s days for milk" inputMode="numeric" />
+        </FieldRow>
+      ) : null}
+      {asked !== undefined && cautions.length > 0 ? (
+        <Asked role="alert">
+          {cautions.map((c) => (
+            <p key={c}>{c}</p>
+          ))}
+          <p>Press again to write it down all the same.</p>
+        </Asked>
+      ) : null}
+    </SendForm>
   );
+}
+
+const heaviestOf = (plans: readonly PlannedTreatment[]): number => Math.max(0, ...plans.map((p) => p.weight?.kg ?? 0));
+
+/** The vet's days, where it is given off the label. */
+function vetDays({ vetMeat, vetMilk }: Typed): { meatDays: number; milkDays?: number } | 'unclear' {
+  const [meat, milk] = [readTypedNumber(vetMeat), readTypedNumber(vetMilk)];
+  if (meat.kind === 'refused' || !Number.isInteger(meat.value) || meat.value < 0) return 'unclear';
+  return { meatDays: meat.value, ...(milk.kind === 'number' ? { milkDays: milk.value } : {}) };
 }
 
 const STATE_WORDS = { good: 'good', 'expires-soon': 'over soon', expired: 'is over', 'used-up': 'used up' } as const;
@@ -311,8 +340,4 @@ const Asked = styled.div`
   padding: ${space(2)} ${space(3)};
   background: ${colour('weldWash')};
   border-left: 5px solid ${colour('weldFill')};
-`;
-const Problem = styled.p`
-  color: ${colour('madder')};
-  font-weight: 600;
 `;
