@@ -93,9 +93,25 @@ function sitesOf(amount: number, { maxPerSite, step }: ProductLabel): number[] {
   // A most per site that is no whole number of steps cannot be parted evenly in steps: full places, then the rest.
   if (sites.every((s) => s <= maxPerSite + 1e-9)) return sites;
   const full = Math.floor(maxPerSite / step + 1e-9) * step;
+  // Less at one place than the syringe can measure: the label is wrong, and there is no end to the places.
+  if (full <= 0) return [amount];
   const parted: number[] = [];
   for (let left = amount; left > 1e-9; left -= full) parted.push(tidy(Math.min(full, left)));
   return parted;
+}
+
+/** An amount further from the label's dose than this is asked about. Rules of thumb. */
+const FAR_OVER = 1.2;
+const FAR_UNDER = 0.8;
+
+/**
+ * Whether an amount is far from what the label says, before rounding: over 1.2 times or under 0.8 times of it.
+ * @returns how many times the label's dose it is; undefined near it, or where the label has none
+ */
+export function timesLabel(dose: Dose, amount: number): number | undefined {
+  if (dose.kind !== 'dose' || !(dose.exact > 0)) return undefined;
+  const times = amount / dose.exact;
+  return times > FAR_OVER + 1e-9 || times < FAR_UNDER - 1e-9 ? times : undefined;
 }
 
 /** Drops what binary fractions leave: a tenth of a millilitre has no sixteenth digit. */

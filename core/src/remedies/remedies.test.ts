@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  timesLabel,
   batchStock,
   batchToUse,
   doseFor,
@@ -121,6 +122,37 @@ describe('a dose', () => {
       ),
     );
   });
+});
+
+describe('an amount beside the label', () => {
+  // 0.2 ml a kilogram: 30 kg are 6 ml.
+  const six = doseFor(label({ doses: [{ species: 'sheep', by: 'kg', perKg: 0.2 }] }), 'sheep', 30);
+  it.each([
+    [6, undefined],
+    [7.2, undefined],
+    [7.3, 7.3 / 6],
+    [4.8, undefined],
+    [4.7, 4.7 / 6],
+    [9999, 9999 / 6],
+  ])('of %d ml for 6 is that many times the dose where it is far from it', (amount, times) => {
+    expect(timesLabel(six, amount)).toEqual(times === undefined ? undefined : expect.closeTo(times, 9));
+  });
+
+  it('is far from it too where the step of the syringe makes it so', () => {
+    // 2 kg want 0.4 ml, and the syringe measures by halves.
+    const coarse = doseFor(label({ doses: [{ species: 'sheep', by: 'kg', perKg: 0.2 }], step: 0.5 }), 'sheep', 2);
+    expect(coarse).toMatchObject({ kind: 'dose', amount: 0.5 });
+    expect(timesLabel(coarse, 0.5)).toBeCloseTo(1.25, 9);
+  });
+
+  it('has nothing to be held against where the label says nothing', () => {
+    expect(timesLabel(doseFor(label(), 'rabbit', 3), 5)).toBeUndefined();
+  });
+});
+
+it('comes to an end where a label allows less at one place than the syringe measures', () => {
+  const wrong = label({ doses: [{ species: 'sheep', by: 'head', amount: 3 }], step: 0.5, maxPerSite: 0.2 });
+  expect(doseFor(wrong, 'sheep', 40)).toMatchObject({ sites: [3] });
 });
 
 describe('a withdrawal', () => {

@@ -55,6 +55,20 @@ it('doses all by the heaviest when asked', async () => {
   await waitFor(() => expect(entries().map((e) => (e.type === 'treatment' ? e.amount : 0))).toEqual([9, 9]));
 });
 
+it('holds an amount far from the label’s until it has a reason, and asks once more', async () => {
+  const { user, entries } = show([light.tag.animalId]);
+  await screen.findByText('6 ml');
+  await user.type(screen.getByLabelText(/Amount, ml/), '60');
+  await user.click(press());
+  expect(await screen.findByText(/far from the label’s dose: say why/)).toBeVisible();
+  await user.type(screen.getByLabelText('Why'), 'the vet, by telephone');
+  await user.click(press());
+  expect(await screen.findByText(/60 ml is 10 times the label’s 6 ml. Look at the amount again./)).toBeVisible();
+  expect(entries()).toEqual([]);
+  await user.click(press());
+  await waitFor(() => expect(entries()).toMatchObject([{ amount: 60, reason: 'the vet, by telephone' }]));
+});
+
 it('does not give what is not on the label, unless the vet’s days are typed', async () => {
   const { user, entries } = show([kid.tag.animalId]);
   await screen.findByText('not on the label');

@@ -131,6 +131,9 @@ function Form({ animals, products, holding, onClose }: FormProps) {
       if (parseDay(typed.on) === undefined) return { on: 'Give the day it was given.' };
       const fault = faultOf(plansOf(typed), animals, typed.isOffLabel);
       if (fault) return { root: fault };
+      const isFar = plansOf(typed).some((p) => p.timesLabel !== undefined && typed.amount.trim() !== '');
+      if (isFar && typed.reason.trim() === '')
+        return { reason: 'That is far from the label’s dose: say why, and on whose word.' };
       return typed.isOffLabel && vetDays(typed) === 'unclear'
         ? { vetMeat: 'Type the days for meat that the vet gave, 0 or more.' }
         : {};

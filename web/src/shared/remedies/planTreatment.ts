@@ -5,6 +5,7 @@ import {
   doseWeight,
   labelWithdrawal,
   readTypedNumber,
+  timesLabel,
   type Dose,
   type DoseWeight,
   type Reading,
@@ -15,7 +16,7 @@ import {
   type WithdrawalRule,
 } from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
-import { fullDate, weightText } from '../../words/format';
+import { amountText, fullDate, weightText } from '../../words/format';
 
 /** Who is treated, as a dose needs it. */
 export interface Treated {
@@ -51,6 +52,8 @@ export interface PlannedTreatment {
   readonly batch: string | undefined;
   /** What the label says for the species by this route; undefined where it says nothing. */
   readonly withdrawal: WithdrawalRule | undefined;
+  /** How many times the label's dose it is, where that is far from one. */
+  readonly timesLabel: number | undefined;
   /** In whole sentences, each a reason to look again before it is given. */
   readonly cautions: readonly string[];
 }
@@ -64,21 +67,25 @@ export function planTreatment(product: ProductView, who: Treated, choice: Treatm
   const label = labelOf(product.facts);
   const weight = weightFor(who);
   const dose = doseFor(label, who.species, choice.byKg ?? weight?.kg);
-  const amountText = choice.amountText ?? (dose.kind === 'dose' ? String(dose.amount) : '');
-  const typed = readTypedNumber(amountText);
+  const given = choice.amountText ?? (dose.kind === 'dose' ? String(dose.amount) : '');
+  const typed = readTypedNumber(given);
   const route = choice.route ?? product.facts.routes[0] ?? 'mouth';
   const usable = product.batches.find((b) => b.state === 'good' || b.state === 'expires-soon');
   const batch = choice.batch ?? usable?.batch;
+  const amount = typed.kind === 'number' && typed.value > 0 ? typed.value : undefined;
+  const times = amount === undefined ? undefined : timesLabel(dose, amount);
   return {
     product,
     dose,
     weight,
-    amountText,
-    amount: typed.kind === 'number' && typed.value > 0 ? typed.value : undefined,
+    amountText: given,
+    amount,
+    timesLabel: times,
     route,
     batch,
     withdrawal: labelWithdrawal(label, who.species, route),
     cautions: [
+      ...doseCautions(product, dose, amount, times),
       ...weightCautions(product, who, weight, dose),
       ...batchCautions(product, batch),
       ...historyCautions(product, who),
@@ -91,6 +98,27 @@ function weightFor({ animal, ageDays, settings, weighedNow, on }: Treated): Dose
   const readings = [...(animal ? readingsOf(animal) : []), ...(weighedNow ? [weighedNow] : [])];
   return doseWeight(readings, dayOf(on), ageDays !== undefined && ageDays <= settings.weaningDays.closes);
 }
+
+/** An amount far from the label's: a slip of the keys, or a syringe too coarse for a small animal. */
+function doseCautions(
+  { facts }: ProductView,
+  dose: Dose,
+  amount: number | undefined,
+  times: number | undefined,
+): string[] {
+  if (times === undefined || amount === undefined || dose.kind !== 'dose') return [];
+  const unit = facts.doseUnit;
+  const label = `the label’s ${amountText(dose.exact)} ${unit}`;
+  const said = `${facts.name}: ${amountText(amount)} ${unit} is ${timesText(times)} ${label}.`;
+  return [
+    amount === dose.amount
+      ? `${said} The step of the syringe makes it so: take a finer one.`
+      : `${said} Look at the amount again.`,
+  ];
+}
+
+const timesText = (times: number): string =>
+  `${times >= 10 ? Math.round(times) : times.toFixed(times < 1 ? 2 : 1)} times`;
 
 function weightCautions(
   { facts }: ProductView,
@@ -138,11 +166,11 @@ function historyCautions({ id, facts }: ProductView, { animal, on }: Treated): s
 }
 
 /** Why nothing can be given yet, in words; undefined when it can. */
-export function amountFault({ product, dose, amount, amountText }: PlannedTreatment): string | undefined {
+export function amountFault({ product, dose, amount, amountText: typed }: PlannedTreatment): string | undefined {
   if (amount !== undefined) return undefined;
   const { name } = product.facts;
   const more = 'Type what is given, or leave it out.';
-  if (amountText.trim() !== '' || dose.kind === 'dose') return `${name}: “${amountText}” is no amount. ${more}`;
+  if (typed.trim() !== '' || dose.kind === 'dose') return `${name}: “${typed}” is no amount. ${more}`;
   switch (dose.reason) {
     case 'no-weight':
       return `${name}: the dose goes by weight and there is none. ${more}`;
