@@ -53,3 +53,10 @@ export interface ProductLabel {
   /** Given so many times in all, so many days apart. */
   readonly course: { readonly times: number; readonly everyDays: Days } | undefined;
 }
+
+/** Whether a label allows less at one place than its syringe can measure: it was typed wrong, and no dose can be parted. */
+export const isUnderStep = ({
+  maxPerSite,
+  step,
+}: Pick<ProductLabel, 'step'> & { readonly maxPerSite?: number | undefined }): boolean =>
+  maxPerSite !== undefined && maxPerSite < step - 1e-9;

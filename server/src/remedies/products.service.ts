@@ -1,7 +1,7 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
 import type { ChangeProduct, CreateProduct, FieldFault, ProductFacts, ProductView } from '@yaylak/contract';
-import { batchStock, dayOf, isoOf, normalised, type BatchStock } from '@yaylak/core';
+import { batchStock, dayOf, isoOf, isUnderStep, normalised, type BatchStock } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import type { Whole } from '../book/derived';
 import type { ProductRecord } from '../book/holdingState';
@@ -140,6 +140,11 @@ export function productFaults(facts: ProductFacts): FieldFault[] {
     'withdrawals',
     'The withdrawal for',
   );
+  if (isUnderStep(facts))
+    faults.push({
+      field: 'maxPerSite',
+      message: `The most at one place (${facts.maxPerSite}) is less than the syringe’s step (${facts.step}). Look at the label again.`,
+    });
   const needs = { kg: 'perKg', band: 'bands', head: 'amount' } as const;
   for (const dose of facts.doses)
     if (dose[needs[dose.by]] === undefined)

@@ -51,6 +51,7 @@ describe('the list of products', () => {
       'does not give',
     ],
     ['a step of nothing', { step: 0 }, 'step'],
+    ['less at one place than the syringe measures', { step: 0.5, maxPerSite: 0.2 }, 'less than the syringe’s step'],
     ['no route', { routes: [] }, 'routes'],
   ])('refuses %s and says which', async (_, change, words) => {
     const answer = await t.http().post('/api/remedies/products').send(aLabelWith(change)).expect(400);

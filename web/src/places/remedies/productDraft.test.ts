@@ -64,6 +64,7 @@ it.each<[string, Partial<ProductDraft>, string]>([
   ['no name', { name: ' ' }, 'Name: type what stands on the bottle.'],
   ['a step of nothing', { step: '0' }, 'Syringe step'],
   ['a step that is no figure', { step: 'half' }, 'Syringe step: “half” is no figure.'],
+  ['less at one place than the syringe measures', { step: '0.5', maxPerSite: '0.2' }, 'less than the syringe’s step'],
   ['no way to give it', { routes: [] }, 'Given: choose at least one way.'],
   ['half a course', { everyDays: '' }, 'A course needs both'],
   ['a batch without a number', { batches: [{ batch: '', expiresOn: '', amount: '5' }] }, 'Batch: type the number'],

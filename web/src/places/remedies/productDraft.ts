@@ -1,6 +1,7 @@
 import type { DoseFacts, ProductFacts, WithdrawalFacts } from '@yaylak/contract';
 import {
   fromKg,
+  isUnderStep,
   parseDay,
   readTypedNumber,
   SPECIES,
@@ -166,6 +167,8 @@ export function readProduct(draft: ProductDraft, unit: WeightUnit = 'kg', before
   if ((times === undefined) !== (everyDays === undefined))
     faults.push('A course needs both: how many doses in all, and how many days between.');
   const maxPerSite = figure(draft.maxPerSite, 'Most at one place', 'Leave it empty where the label has none.');
+  if (step !== undefined && isUnderStep({ step, maxPerSite }))
+    faults.push('Most at one place: it is less than the syringe’s step. Look at the label again.');
   const lowAt = figure(draft.lowAt, 'Low at', 'Leave it empty to hear nothing.');
   if (faults.length > 0) return { kind: 'faults', faults };
   return {
