@@ -10,7 +10,12 @@ interface Typed {
   readonly text: string;
 }
 
-function Form({ send }: { readonly send: (typed: Typed) => Promise<readonly string[]> }) {
+interface Props {
+  readonly send: (typed: Typed) => Promise<readonly string[]>;
+  readonly hasField?: boolean;
+}
+
+function Form({ send, hasField = true }: Props) {
   const form = useTypedForm<Typed>({
     start: { text: '' },
     made: ({ text }) => [
@@ -25,7 +30,7 @@ function Form({ send }: { readonly send: (typed: Typed) => Promise<readonly stri
   });
   return (
     <SendForm form={form} send={send} onDone={() => undefined} submit="Send">
-      <FormField name="text" label="Note" />
+      {hasField ? <FormField name="text" label="Note" /> : null}
     </SendForm>
   );
 }
@@ -64,4 +69,12 @@ it('keeps what was typed when the book refuses it, and can be sent again', async
   await user.click(screen.getByRole('button', { name: 'Send' }));
   await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
   expect(send).toHaveBeenCalledTimes(2);
+});
+
+it('says below what no field of it shows: its button never does nothing without a word', async () => {
+  const send = jest.fn();
+  const { user } = renderPage(<Form send={send} hasField={false} />);
+  await user.click(screen.getByRole('button', { name: 'Send' }));
+  expect(await screen.findByRole('alert')).toHaveTextContent('Write what there is to say.');
+  expect(send).not.toHaveBeenCalled();
 });

@@ -1,9 +1,10 @@
-import { useRef, type ReactNode, type SyntheticEvent } from 'react';
+import { useRef, useState, type ReactNode, type SyntheticEvent } from 'react';
 import { FormProvider, type FieldValues, type UseFormReturn } from 'react-hook-form';
 import styled from 'styled-components';
 import { colour, space } from '../../theme/tokens';
 import { Button } from '../Button';
 import { Row } from '../Panel';
+import { ShownFields, unseenOf } from './shownFields';
 
 interface Props<Typed extends FieldValues> {
   readonly form: UseFormReturn<Typed>;
@@ -40,12 +41,18 @@ export function SendForm<Typed extends FieldValues>({
     isSubmitting,
   } = form.formState;
   const isSending = useRef(false);
-  const submitted = form.handleSubmit(async (typed) => {
-    const refused = await send(typed);
-    if (refused === 'asked') return;
-    if (refused.length > 0) return form.setError('root', { message: refused.join(' ') });
-    onDone(typed);
-  });
+  const [shown] = useState(() => new Set<string>());
+  const [unseen, setUnseen] = useState<readonly string[]>([]);
+  const submitted = form.handleSubmit(
+    async (typed) => {
+      setUnseen([]);
+      const refused = await send(typed);
+      if (refused === 'asked') return;
+      if (refused.length > 0) return form.setError('root', { message: refused.join(' ') });
+      onDone(typed);
+    },
+    (errors) => setUnseen(unseenOf(errors, shown)),
+  );
   /** Enter twice comes before the button has been drawn anew. */
   const submitOnce = async (event: SyntheticEvent): Promise<void> => {
     event.preventDefault();
@@ -59,17 +66,20 @@ export function SendForm<Typed extends FieldValues>({
   };
   return (
     <FormProvider {...form}>
-      <Fields noValidate onSubmit={(e) => void submitOnce(e)}>
-        {children}
-        {root ? <Against role="alert">{root.message}</Against> : null}
-        {root ? against : null}
-        <Row>
-          <Button type="submit" kind="main" isDisabled={isSubmitting} {...(isTall ? TALL : {})}>
-            {submit}
-          </Button>
-          {more}
-        </Row>
-      </Fields>
+      <ShownFields.Provider value={shown}>
+        <Fields noValidate onSubmit={(e) => void submitOnce(e)}>
+          {children}
+          {unseen.length > 0 ? <Against role="alert">{[...new Set(unseen)].join(' ')}</Against> : null}
+          {root ? <Against role="alert">{root.message}</Against> : null}
+          {root ? against : null}
+          <Row>
+            <Button type="submit" kind="main" isDisabled={isSubmitting} {...(isTall ? TALL : {})}>
+              {submit}
+            </Button>
+            {more}
+          </Row>
+        </Fields>
+      </ShownFields.Provider>
     </FormProvider>
   );
 }

@@ -3,12 +3,14 @@ import { useController } from 'react-hook-form';
 import { BigKeys } from '../BigKeys';
 import { Choice, Field } from '../Field';
 import { Tick } from '../Tick';
+import { useShown } from './shownFields';
 
 type OfForm<Control> = Omit<Control, 'value' | 'onChange' | 'error' | 'isSelected'> & { readonly name: string };
 
 /** A field of the form around it, with what is wrong with it. */
 export function FormField({ name, ...props }: OfForm<ComponentProps<typeof Field>>) {
   const { field, fieldState } = useController({ name });
+  useShown(name);
   return (
     <Field
       {...props}
@@ -31,6 +33,7 @@ interface ChoiceProps {
 /** One of a few, of the form around it. */
 export function FormChoice({ name, label, options }: ChoiceProps) {
   const { field, fieldState } = useController({ name });
+  useShown(name);
   return (
     <>
       <Choice label={label} options={options} value={field.value as string} onChange={field.onChange} />

@@ -1,6 +1,6 @@
 import { ResourcesSetting, type HoldingView } from '@yaylak/contract';
 import { bySpecies, readTypedNumber, SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
-import { useFieldArray, useFormState } from 'react-hook-form';
+import { useFieldArray } from 'react-hook-form';
 import { Button } from '../../parts/Button';
 import { FormField } from '../../parts/form/fields';
 import { FieldRow } from '../../parts/form/FieldRow';
@@ -103,7 +103,6 @@ export function ResourcesSheet({ holding, onClose }: Props) {
             />
           ))}
         </Row>
-        <ListError name="pens" />
         <Stretches title="Days nobody is here" name="away" type="date" hint="A wedding, a journey, the harvest." />
         <Stretches title="Feed is short, each year" name="lean" type="text" hint="Month and day, such as 07-20." />
         <Stretches
@@ -139,17 +138,10 @@ function Stretches({ title, hint, name, type }: StretchesProps) {
           </Button>
         </FieldRow>
       ))}
-      <ListError name={name} />
       <Row>
         <Button onPress={() => append({ from: '', to: '', why: '' })}>Add</Button>
         <Small>{hint}</Small>
       </Row>
     </Stack>
   );
-}
-
-/** What is wrong with several fields together. */
-function ListError({ name }: { readonly name: keyof Typed }) {
-  const found = useFormState<Typed>().errors[name]?.message;
-  return typeof found === 'string' ? <p role="alert">{found}</p> : null;
 }
