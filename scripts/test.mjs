@@ -47,11 +47,11 @@ const journeys = (name, file, which) =>
 // Two lanes for two cores: the types make what the browser is shown as they are looked at.
 console.log('\nLint, format, types and build ...');
 const results = await Promise.all([
-  (async () => (await npm('Lint', 'lint:code')) && (await npm('Imports', 'lint:imports')))(),
+  (async () => (await npm('Lint', 'lint:code')) && (await npm('Format', 'lint:format')))(),
   (async () => {
     const good = await npm('Types', 'types');
     ensureBuilt();
-    return good && (await npm('Format', 'lint:format'));
+    return good && (await npm('Imports', 'lint:imports'));
   })(),
 ]);
 console.log('\nUnits, and beside them the journeys that mostly wait ...');
