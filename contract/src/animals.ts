@@ -189,10 +189,26 @@ export interface CurveView {
   readonly groupName: string;
 }
 
+/** Of which day something is asked. */
+export class OnQuery {
+  @IsCalendarDate()
+  on: string;
+}
+
+/** What of an animal may not be used, from the treatment to the last counted day. */
+export interface WithheldOfAnimal {
+  readonly of: 'meat' | 'milk';
+  readonly from: string;
+  readonly until: string;
+  readonly clearFrom: string;
+  readonly product: string;
+}
+
 export interface AnimalView {
   readonly row: AnimalRow;
   readonly strain: string | null;
-  readonly departed: { readonly on: string; readonly how: string } | null;
+  /** `toldUntil`: the last day of a withdrawal the buyer was told of. */
+  readonly departed: { readonly on: string; readonly how: string; readonly toldUntil: string | null } | null;
   readonly marks: readonly {
     readonly colour: string;
     readonly place: string;
@@ -200,12 +216,8 @@ export interface AnimalView {
     readonly until: string | null;
   }[];
   readonly due: readonly DueView[];
-  readonly withheld: readonly {
-    readonly of: 'meat' | 'milk';
-    readonly from: string;
-    readonly until: string;
-    readonly product: string;
-  }[];
+  /** Today; of one that left, on the day it did. */
+  readonly withheld: readonly WithheldOfAnimal[];
   readonly gains: {
     readonly last: GainView | null;
     readonly period: GainView | null;

@@ -40,6 +40,10 @@ export class GateChoice {
   @MayBeMissing()
   @IsUUID()
   groupId?: string;
+  /** Whoever goes out by it is for sale or slaughter: one under withdrawal is asked about first. */
+  @MayBeMissing()
+  @IsBoolean()
+  isForSale?: boolean;
 }
 
 export class WeighSettings {

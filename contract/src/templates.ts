@@ -74,7 +74,7 @@ export const SHIPPED_TEMPLATES: readonly TemplateView[] = [
     gates: [
       { key: 'left', name: 'Keep' },
       { key: 'down', name: 'Second string' },
-      { key: 'right', name: 'Sell' },
+      { key: 'right', name: 'Sell', isForSale: true },
     ],
     isShipped: true,
   },

@@ -91,7 +91,15 @@ it.each<[Refusal, string]>([
   ],
   [
     { code: 'withdrawal-needed', field: 'meatDays', value: '' },
-    'Used off its label, so the label’s withdrawal does not hold. Type the days for meat that the vet gave.',
+    'The withdrawal for meat is missing. Enter the label’s days, 0 if it says none; off the label, the days your vet gave.',
+  ],
+  [
+    { code: 'meat-withheld', field: 'how', value: 'slaughtered', until: '2026-12-04', clearOn: '2026-12-05' },
+    'Its meat is withheld to the end of 2026-12-04. It may go for slaughter from 2026-12-05.',
+  ],
+  [
+    { code: 'buyer-not-told', field: 'toldUntil', value: '', until: '2026-12-04' },
+    'Meat or milk is withheld to the end of 2026-12-04. Tell the buyer, and tick that you did.',
   ],
   [{ code: 'amount-not-positive', field: 'amount', value: '0' }, 'An amount of 0 cannot be. Type how much was given.'],
   [

@@ -55,6 +55,10 @@ export function refusalText(
       return `It is on record with ${evidenceText(refusal.evidence)}. Delete or correct those first if they are wrong.`;
     case 'gone':
       return `It left the holding on ${refusal.goneOn}. Strike that out first if it is wrong.`;
+    case 'meat-withheld':
+      return `Its meat is withheld to the end of ${refusal.until}. It may go for slaughter from ${refusal.clearOn}.`;
+    case 'buyer-not-told':
+      return `Meat or milk is withheld to the end of ${refusal.until}. Tell the buyer, and tick that you did.`;
     case 'weight-not-positive':
       return `A weight of ${shown(Number(value), unit)} cannot be. Type what the scale says.`;
     case 'weight-too-high':
@@ -66,7 +70,7 @@ export function refusalText(
     case 'amount-not-positive':
       return `An amount of ${value} cannot be. Type how much was given.`;
     case 'withdrawal-needed':
-      return 'Used off its label, so the label’s withdrawal does not hold. Type the days for meat that the vet gave.';
+      return 'The withdrawal for meat is missing. Enter the label’s days, 0 if it says none; off the label, the days your vet gave.';
     case 'nothing-looked-at':
       return 'Nothing was looked over. Give at least one standard.';
     case 'not-a-dam':

@@ -4,10 +4,10 @@ import { IsIn, IsString, MaxLength } from 'class-validator';
 import { AnimalEntryBase } from '../entryBase';
 import { DEPARTURE_WAYS } from '../kinds';
 import { MayBeMissing } from '../nested';
-import { MAX_TEXT } from '../rules';
+import { IsCalendarDate, MAX_TEXT } from '../rules';
 
 export class DepartureEntry extends AnimalEntryBase {
-  static readonly example = { how: 'died', cause: 'cold', reason: 'found at dawn' };
+  static readonly example = { how: 'died', cause: 'cold', toldUntil: '2026-12-04', reason: 'found at dawn' };
 
   @IsIn(['departure'])
   type: 'departure';
@@ -17,6 +17,10 @@ export class DepartureEntry extends AnimalEntryBase {
   @MayBeMissing()
   @IsIn(DEATH_CAUSES)
   cause?: DeathCause;
+  /** Of one sold while meat or milk is withheld: to which last day, as the buyer was told. */
+  @MayBeMissing()
+  @IsCalendarDate()
+  toldUntil?: string;
   @MayBeMissing()
   @IsString()
   @MaxLength(MAX_TEXT)

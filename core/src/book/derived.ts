@@ -1,6 +1,5 @@
 import type { Day } from '../calendar';
 import { correctedKg, dailyReadings, isGuess, type Reading, type ScaleBias } from '../growth';
-import { openWithdrawals, type OpenWithdrawal } from '../remedies';
 import type { AnimalFacts } from './facts';
 import type { IdentifierFact } from './kinds/identifier';
 import type { MarkFact } from './kinds/mark';
@@ -20,10 +19,6 @@ export function groupOn(facts: AnimalFacts, asOf: Day): string | undefined {
 /** Spray marks that can be seen on a day: made by then, and their day not over. */
 export const marksOn = (facts: AnimalFacts, asOf: Day): MarkFact[] =>
   facts.marks.filter((m) => m.on <= asOf && (m.until === undefined || m.until >= asOf));
-
-/** What of an animal may not be used on a day. Milk is asked of females only. */
-export const withheldOn = (facts: AnimalFacts, asOf: Day): OpenWithdrawal[] =>
-  openWithdrawals(facts.treatments, asOf).filter((w) => w.of === 'meat' || facts.record.sex === 'female');
 
 /** Identifiers still worn. */
 export const wornIdentifiers = (facts: AnimalFacts): IdentifierFact[] =>

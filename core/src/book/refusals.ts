@@ -51,6 +51,10 @@ export type Refusal = { readonly field: string; readonly value: string } & (
   | { readonly code: 'before-birth'; readonly bornOn: string }
   | { readonly code: 'born-after-arrival'; readonly on: string }
   | { readonly code: 'gone'; readonly goneOn: string }
+  /** It may not go for slaughter yet. */
+  | { readonly code: 'meat-withheld'; readonly until: string; readonly clearOn: string }
+  /** Sold while meat or milk is withheld, and the buyer not told to the right day. */
+  | { readonly code: 'buyer-not-told'; readonly until: string }
   | { readonly code: 'tube-taken'; readonly animalId: AnimalId }
   | { readonly code: 'weight-too-high'; readonly heaviestKg: Kilograms; readonly species: Species }
   | { readonly code: 'number-worn'; readonly wearerId: string; readonly colour: string | undefined }

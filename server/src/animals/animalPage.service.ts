@@ -9,8 +9,10 @@ import {
   type GainView,
   type TagView,
   type TimelineItem,
+  type WithheldOfAnimal,
 } from '@yaylak/contract';
 import {
+  addDays,
   biasKey,
   isGuess,
   adultAlarm,
@@ -66,19 +68,16 @@ export class AnimalPageService {
     return {
       row: this.animals.row(facts),
       strain: record.strain ?? null,
-      departed: departure ? { on: isoOf(departure.on), how: departure.how } : null,
+      departed: departure
+        ? { on: isoOf(departure.on), how: departure.how, toldUntil: departure.toldUntil ?? null }
+        : null,
       marks: marksOn(facts, today).map((m) => ({
         colour: m.colour,
         place: m.place,
         purpose: m.purpose,
         until: m.until === undefined ? null : isoOf(m.until),
       })),
-      withheld: withheldOn(facts, today).map(({ of, from, until, productId }) => ({
-        of,
-        from: isoOf(from),
-        until: isoOf(until),
-        product: this.book.state.products.get(productId)?.facts.name ?? 'a product',
-      })),
+      withheld: this.withheld(id, departure?.on ?? today),
       due: isPresent(facts, today) ? this.due(facts, today) : [],
       gains: {
         last: this.growth.gainOf(id),
@@ -97,6 +96,17 @@ export class AnimalPageService {
         : null,
       timeline: timeline.toReversed(),
     };
+  }
+
+  /** What of an animal may not be used on a day. */
+  withheld(id: string, on: Day): WithheldOfAnimal[] {
+    return withheldOn(this.animals.find(id), on).map(({ of, from, until, productId }) => ({
+      of,
+      from: isoOf(from),
+      until: isoOf(until),
+      clearFrom: isoOf(addDays(until, 1)),
+      product: this.book.state.products.get(productId)?.facts.name ?? 'a product',
+    }));
   }
 
   private async timeline(id: string): Promise<TimelineItem[]> {

@@ -2,11 +2,14 @@ import { Body, Controller, Get, Inject, Param, ParseUUIDPipe, Patch, Query } fro
 import {
   AnimalQuery,
   ChangeAnimal,
+  OnQuery,
   type AnimalPage,
   type AnimalRow,
   type AnimalView,
   type IdentifierIndexRow,
+  type WithheldOfAnimal,
 } from '@yaylak/contract';
+import { dayOf } from '@yaylak/core';
 import { AnimalPageService } from './animalPage.service';
 import { AnimalsService } from './animals.service';
 
@@ -33,6 +36,12 @@ export class AnimalsController {
   @Get('animals/:id')
   view(@Param('id', ParseUUIDPipe) id: string): Promise<AnimalView> {
     return this.page.view(id);
+  }
+
+  /** What of an animal may not be used on a day: asked before it leaves. */
+  @Get('animals/:id/withheld')
+  withheld(@Param('id', ParseUUIDPipe) id: string, @Query() { on }: OnQuery): WithheldOfAnimal[] {
+    return this.page.withheld(id, dayOf(on));
   }
 
   /** Changes an animal’s record on the version that was read. */

@@ -10,6 +10,7 @@ export const MIGRATION_NAMES = [
   '20261129000000_restrict',
   '20261129100000_stayReason',
   '20261129200000_strangers',
+  '20261129300000_leaving',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -90,7 +90,13 @@ export const ChoiceEntity = defineEntity({
 export const DepartureEntity = defineEntity({
   name: 'Departure',
   tableName: 'departure_entry',
-  properties: { ...own, how: p.string(), cause: p.string().nullable(), reason: p.string().nullable() },
+  properties: {
+    ...own,
+    how: p.string(),
+    cause: p.string().nullable(),
+    toldUntil: p.string().nullable(),
+    reason: p.string().nullable(),
+  },
 });
 export const NoteEntity = defineEntity({
   name: 'Note',

@@ -1,8 +1,9 @@
-import type { ProductView, RegisterView, RemediesView, RosterView, TagsView } from '@yaylak/contract';
+import type { Entry, ProductView, RegisterView, RemediesView, RosterView, TagsView } from '@yaylak/contract';
 import {
   aGroup,
   aProduct,
   arrival,
+  departure,
   get,
   move,
   strike,
@@ -90,7 +91,7 @@ describe('a treatment', () => {
   it('withholds the animal wherever it is shown, to the end of the last counted day', async () => {
     const [id, ewe] = [await aProduct(t), uuid()];
     await t.post(
-      arrival(ewe),
+      arrival(ewe, { bornOn: '2024-04-01', on: '2024-04-01' }),
       tag(ewe, '26-0001'),
       treatment(ewe, id, { on: '2026-11-20', meatDays: 14, milkDays: 3 }),
     );
@@ -120,10 +121,43 @@ describe('a treatment', () => {
     expect((await view()).withheld).toEqual([]);
   });
 
+  it('lets nobody go for slaughter while meat is withheld, and nobody be sold without a word to the buyer', async () => {
+    const [id, ewe, wether] = [await aProduct(t), uuid(), uuid()];
+    await t.post(
+      arrival(ewe),
+      arrival(wether, { sex: 'castrate' }),
+      ...[ewe, wether].map((one) => treatment(one, id, { on: '2026-11-20', meatDays: 14, milkDays: 0 })),
+    );
+    const left = (animalId: string, change: object) => ({ ...departure(animalId, '2026-11-23'), ...change }) as Entry;
+    expect((await t.post(left(ewe, { how: 'slaughtered' })))[0]).toMatchObject({
+      status: 'refused',
+      message: expect.stringContaining('from 2026-12-05') as string,
+    });
+    expect((await t.post(left(ewe, {})))[0]).toMatchObject({
+      status: 'refused',
+      message: expect.stringMatching(/^Meat or milk is withheld to the end of 2026-12-04/) as string,
+    });
+    expect(await get(t, `/api/animals/${ewe}/withheld?on=2026-11-23`)).toEqual([
+      { of: 'meat', from: '2026-11-20', until: '2026-12-04', clearFrom: '2026-12-05', product: 'White drench' },
+    ]);
+    expect((await t.post(left(ewe, { toldUntil: '2026-12-04' })))[0]).toMatchObject({ status: 'kept' });
+    expect(await get(t, `/api/animals/${ewe}`)).toMatchObject({
+      departed: { how: 'sold', toldUntil: '2026-12-04' },
+      withheld: [{ until: '2026-12-04' }],
+    });
+    // What is recorded afterwards is kept, and shown on its page.
+    const clear = uuid();
+    await t.post(arrival(clear), left(clear, { how: 'slaughtered' }));
+    await t.post(treatment(clear, id, { on: '2026-11-20', meatDays: 14 }));
+    expect(await get(t, `/api/animals/${clear}`)).toMatchObject({ withheld: [{ of: 'meat', until: '2026-12-04' }] });
+    await t.http().get(`/api/animals/${ewe}/withheld?on=never`).expect(400);
+  });
+
   it.each<[string, object, string]>([
     ['of a product not on the list', { productId: '0191d5a0-0000-7000-8000-000000000009' }, 'not on the list'],
     ['of nothing', { amount: 0 }, 'cannot be'],
-    ['off the label without the vet’s figure', { isOffLabel: true }, 'days for meat that the vet gave'],
+    ['without the days of its label', {}, 'The withdrawal for meat is missing'],
+    ['off the label without the vet’s figure', { isOffLabel: true }, 'the days your vet gave'],
   ])('%s is refused', async (_, change, words) => {
     const [id, ewe] = [await aProduct(t), uuid()];
     await t.post(arrival(ewe));

@@ -191,6 +191,7 @@ export const treatment = (animalId: string, productId: string, change: object = 
     batch: 'K1',
     doseKg: 41,
     doseMethod: 'scale',
+    meatDays: 0,
     ...change,
   }) as Entry;
 export const sample = (animalId: string, tube: string, on = TODAY): Entry =>

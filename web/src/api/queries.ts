@@ -38,6 +38,7 @@ import type {
   RemediesView,
   RosterView,
   ScorersView,
+  WithheldOfAnimal,
   SeasonView,
   TagsView,
   TodayView,
@@ -123,6 +124,11 @@ export const animalQuery = (id: string) =>
   queryOptions({
     queryKey: ['animal', id],
     queryFn: ({ signal }) => ask<AnimalView>(`/api/animals/${id}`, { signal }),
+  });
+export const withheldQuery = (id: string, on: string) =>
+  queryOptions({
+    queryKey: ['animal', id, 'withheld', on],
+    queryFn: ({ signal }) => ask<WithheldOfAnimal[]>(withQuery(`/api/animals/${id}/withheld`, { on }), { signal }),
   });
 export const animalsQuery = (query: AnimalQuery) =>
   infiniteQueryOptions({

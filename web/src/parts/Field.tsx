@@ -65,10 +65,18 @@ interface ChoiceProps<T extends string> {
   readonly options: readonly (readonly [value: T, words: string])[];
   readonly onChange: (value: T) => void;
   readonly isLabelHidden?: boolean;
+  readonly error?: string | undefined;
 }
 
 /** One of a few, by the browser's own select: it works with every keyboard, glove and reader. */
-export function Choice<T extends string>({ label, value, options, onChange, isLabelHidden = false }: ChoiceProps<T>) {
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  isLabelHidden = false,
+  error,
+}: ChoiceProps<T>) {
   return (
     <ChoiceBox>
       <span data-hidden={isLabelHidden || undefined}>{label}</span>
@@ -79,9 +87,16 @@ export function Choice<T extends string>({ label, value, options, onChange, isLa
           </option>
         ))}
       </select>
+      {error === undefined ? null : <Wrong role="alert">{error}</Wrong>}
     </ChoiceBox>
   );
 }
+/** What is wrong with a choice or a tick, beneath it. */
+export const Wrong = styled.span`
+  font-size: 13px;
+  color: ${colour('madder')};
+  font-weight: 600;
+`;
 const ChoiceBox = styled.label`
   display: flex;
   flex-direction: column;

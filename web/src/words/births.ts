@@ -49,7 +49,11 @@ export function bornText(alive: number, dead: number, species: Species | undefin
 }
 
 /** How an animal left, and of what it died. */
-export function departureWords({ how, cause, reason }: Extract<Entry, { type: 'departure' }>): string {
-  const more = [...(cause === undefined ? [] : [CAUSE_WORDS[cause]]), ...(reason ? [reason] : [])];
+export function departureWords({ how, cause, toldUntil, reason }: Extract<Entry, { type: 'departure' }>): string {
+  const more = [
+    ...(cause === undefined ? [] : [CAUSE_WORDS[cause]]),
+    ...(toldUntil === undefined ? [] : [`buyer told: withheld to the end of ${shortDate(toldUntil)}`]),
+    ...(reason ? [reason] : []),
+  ];
   return `Left: ${how}${more.length > 0 ? ` (${more.join(', ')})` : ''}`;
 }

@@ -1,12 +1,15 @@
 import type { DeathCause } from '../../births';
 import { isoOf } from '../../calendar';
 import type { Fact } from '../facts';
+import { checkLeaving } from '../withheld';
 import type { FactKind } from './kind';
 
 export interface DepartureWritten {
   readonly how: 'died' | 'sold' | 'slaughtered' | 'lost';
   /** Of one that died, as far as anybody could tell. */
   readonly cause?: DeathCause | undefined;
+  /** Of one sold while meat or milk is withheld: to which last day, as the buyer was told. */
+  readonly toldUntil?: string | undefined;
 }
 
 export interface DepartureFact extends Fact, DepartureWritten {}
@@ -14,10 +17,13 @@ export interface DepartureFact extends Fact, DepartureWritten {}
 /** It left the holding. */
 export const departure: FactKind<'departures', DepartureWritten, DepartureFact> = {
   list: 'departures',
-  fact: ({ how, cause }, base) => ({ how, cause, ...base }),
+  fact: ({ how, cause, toldUntil }, base) => ({ how, cause, toldUntil, ...base }),
   touches: ['company'],
-  check({ day }, facts) {
+  check(entry, facts) {
+    const { day } = entry;
     const gone = facts.departures.find((d) => d.on === day);
-    return gone && { code: 'gone', field: 'on', value: isoOf(day), goneOn: isoOf(gone.on) };
+    return gone
+      ? { code: 'gone', field: 'on', value: isoOf(day), goneOn: isoOf(gone.on) }
+      : checkLeaving(entry, facts, day);
   },
 };

@@ -36,12 +36,10 @@ export const treatment: FactKind<'treatments', TreatmentWritten, TreatmentFact> 
     isOffLabel,
     ...base,
   }),
-  check({ productId, amount, isOffLabel, meatDays }, _, book) {
+  check({ productId, amount, meatDays }, _, book) {
     if (!book.hasProduct(productId)) return { code: 'unknown-product', field: 'productId', value: productId };
     if (!(amount > 0)) return { code: 'amount-not-positive', field: 'amount', value: String(amount) };
-    // Off the label nothing is known but what the vet says: without a figure the meat would never be known to be clear.
-    return isOffLabel && meatDays === undefined
-      ? { code: 'withdrawal-needed', field: 'meatDays', value: '' }
-      : undefined;
+    // The label's days, or the vet's: without a figure the meat would pass for clear from the start.
+    return meatDays === undefined ? { code: 'withdrawal-needed', field: 'meatDays', value: '' } : undefined;
   },
 };

@@ -1,7 +1,7 @@
 import type { ComponentProps } from 'react';
 import { useController } from 'react-hook-form';
 import { BigKeys } from '../BigKeys';
-import { Choice, Field } from '../Field';
+import { Choice, Field, Wrong } from '../Field';
 import { Tick } from '../Tick';
 import { useShown } from './shownFields';
 
@@ -35,17 +35,26 @@ export function FormChoice({ name, label, options }: ChoiceProps) {
   const { field, fieldState } = useController({ name });
   useShown(name);
   return (
-    <>
-      <Choice label={label} options={options} value={field.value as string} onChange={field.onChange} />
-      {fieldState.error ? <p role="alert">{fieldState.error.message}</p> : null}
-    </>
+    <Choice
+      label={label}
+      options={options}
+      value={field.value as string}
+      onChange={field.onChange}
+      error={fieldState.error?.message}
+    />
   );
 }
 
 /** A yes or no of the form around it. */
 export function FormTick({ name, ...props }: OfForm<ComponentProps<typeof Tick>>) {
-  const { field } = useController({ name });
-  return <Tick {...props} isSelected={field.value === true} onChange={field.onChange} />;
+  const { field, fieldState } = useController({ name });
+  useShown(name);
+  return (
+    <>
+      <Tick {...props} isSelected={field.value === true} onChange={field.onChange} />
+      {fieldState.error ? <Wrong role="alert">{fieldState.error.message}</Wrong> : null}
+    </>
+  );
 }
 
 interface BigKeysProps<T extends string> {

@@ -32,7 +32,7 @@ it('says who it is in one sentence', async () => {
 it('says that it left, what it wears in colour, and that its weight is off', async () => {
   await show(
     aView('26-0001', {
-      departed: { on: '2026-11-20', how: 'sold' },
+      departed: { on: '2026-11-20', how: 'sold', toldUntil: null },
       marks: [{ colour: 'blue', place: 'rump', purpose: 'second string', until: null }],
       alarm: 'Lost 10 % in 21 days.',
     }),
@@ -126,14 +126,73 @@ describe('writing down', () => {
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     await user.click(screen.getByRole('button', { name: 'Left' }));
     await user.selectOptions(screen.getByLabelText('How'), 'died');
-    await user.type(screen.getByLabelText('Why'), 'bloat');
-    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await user.selectOptions(screen.getByLabelText('Of what'), 'bloat');
+    await user.type(screen.getByLabelText('Note'), 'found at dawn');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(entries()).toHaveLength(3));
     expect(entries()).toMatchObject([
       { type: 'move', groupId: RAMS },
       { type: 'note', text: 'limps a little' },
-      { type: 'departure', how: 'died', reason: 'bloat' },
+      { type: 'departure', how: 'died', cause: 'bloat', reason: 'found at dawn' },
     ]);
+  });
+});
+
+describe('leaving while meat is withheld', () => {
+  const asked: string[] = [];
+  const leave = async () => {
+    const shown = await show(aView('26-0001'), {
+      [`GET ${PATH.replace('/animals', '/api/animals')}/withheld`]: ({ query }) => {
+        asked.push(query.get('on') ?? '');
+        return [{ of: 'meat', from: '2026-11-20', until: '2026-12-04', clearFrom: '2026-12-05', product: 'Drench' }];
+      },
+    });
+    await shown.user.click(screen.getByRole('button', { name: 'Left' }));
+    return shown;
+  };
+  const save = () => screen.getByRole('button', { name: 'Save' });
+
+  it('does not go for slaughter, and says from when it can', async () => {
+    const { user, entries } = await leave();
+    await user.selectOptions(screen.getByLabelText('How'), 'slaughtered');
+    expect(
+      await screen.findByText(
+        'Meat withheld to the end of 4 Dec 2026 (Drench). It can go for slaughter from 5 Dec 2026.',
+      ),
+    ).toBeVisible();
+    await user.click(save());
+    expect(await screen.findByRole('alert')).toHaveTextContent('It cannot go for slaughter on this day.');
+    expect(entries()).toEqual([]);
+    expect(asked.at(-1)).toBe('2026-11-23');
+  });
+
+  it('is sold alive only once the buyer has been told, with the days', async () => {
+    const { user, entries } = await leave();
+    const told = await screen.findByRole('checkbox', {
+      name: 'The buyer has been told: withheld to the end of 4 Dec 2026, 11 more days',
+    });
+    await user.click(save());
+    expect(await screen.findByRole('alert')).toHaveTextContent('Tell the buyer first, and tick it.');
+    expect(entries()).toEqual([]);
+    await user.click(told);
+    await user.click(save());
+    await waitFor(() => expect(entries()).toMatchObject([{ how: 'sold', toldUntil: '2026-12-04' }]));
+  });
+
+  it.each([
+    ['slaughtered', null, 'Meat was withheld to the end of 4 Dec 2026 (Drench). Tell whoever took the meat.'],
+    ['sold', null, 'The buyer has not been told: withheld to the end of 4 Dec 2026.'],
+    ['sold', '2026-12-04', 'The buyer was told: withheld to the end of 4 Dec 2026.'],
+  ])('is said on its page afterwards: %s, told %s', async (how, toldUntil, words) => {
+    const until = { of: 'meat', from: '2026-11-20', until: '2026-12-04', clearFrom: '2026-12-05' } as const;
+    await show(
+      aView('26-0001', {
+        departed: { on: '2026-11-22', how, toldUntil },
+        withheld: [{ ...until, product: 'Drench' }],
+      }),
+    );
+    expect(screen.getByText(words)).toBeVisible();
+    expect(screen.queryByText('What now')).toBeNull();
   });
 });
 

@@ -25,6 +25,7 @@ import { InYoung } from './InYoung';
 import { LifeLanes } from './LifeLanes';
 import { RecordEditor } from './RecordEditor';
 import { Timeline } from './Timeline';
+import { leftWithheldWords } from '../../words/withheld';
 import { WriteDown } from './WriteDown';
 
 const GrowthCurve = lazy(async () => ({ default: (await import('./GrowthCurve')).GrowthCurve }));
@@ -77,6 +78,7 @@ export function AnimalPage() {
       </div>
     </Who>
   );
+  const leftWithheld = leftWithheldWords(data);
   return (
     <Page
       title={title}
@@ -96,6 +98,7 @@ export function AnimalPage() {
           <b>Weight off its usual.</b> {data.alarm}
         </NotePanel>
       ) : null}
+      {leftWithheld ? <NotePanel $tone="madder">{leftWithheld}</NotePanel> : null}
       {data.corrections.map((bias) => (
         <Corrected key={`${bias.by} ${bias.method}`} bias={bias} />
       ))}
@@ -110,7 +113,7 @@ export function AnimalPage() {
       ) : null}
       <Now>
         <Figures view={data} />
-        {data.due.length + data.withheld.length > 0 && holding ? (
+        {data.due.length + data.withheld.length > 0 && !data.departed && holding ? (
           <div>
             <Small>What now</Small>
             {data.withheld.map((w) => (

@@ -13,6 +13,7 @@ import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Sheet } from '../../parts/Sheet';
 import { TreatSheet } from '../../shared/remedies/TreatSheet';
 import { useWrite } from '../../parts/useWrite';
+import { LeaveSheet } from './LeaveSheet';
 import { weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 
@@ -21,18 +22,18 @@ interface Props {
   readonly today: string;
 }
 
-type What = 'weight' | 'move' | 'note' | 'departure';
+type What = 'weight' | 'move' | 'note';
 const TITLES: Readonly<Record<What, string>> = {
   weight: 'Write down a weight',
   move: 'Move',
   note: 'Write a note',
-  departure: 'It left the holding',
 };
 
 /** Writes a fact of one animal down, away from the race. */
 export function WriteDown({ view, today }: Props) {
   const [what, setWhat] = useState<What>();
   const [isTreating, setTreating] = useState(false);
+  const [isLeaving, setLeaving] = useState(false);
   return (
     <>
       {isTreating ? <TreatSheet animalIds={[view.row.tag.animalId]} onClose={() => setTreating(false)} /> : null}
@@ -42,7 +43,8 @@ export function WriteDown({ view, today }: Props) {
       <Button onPress={() => setTreating(true)}>Treat</Button>
       <Button onPress={() => setWhat('move')}>Move</Button>
       <Button onPress={() => setWhat('note')}>Note</Button>
-      {view.departed ? null : <Button onPress={() => setWhat('departure')}>Left</Button>}
+      {view.departed ? null : <Button onPress={() => setLeaving(true)}>Left</Button>}
+      {isLeaving ? <LeaveSheet view={view} today={today} onClose={() => setLeaving(false)} /> : null}
       <Sheet title={what ? TITLES[what] : ''} isOpen={what !== undefined} onClose={() => setWhat(undefined)}>
         {what ? <Form what={what} view={view} today={today} onClose={() => setWhat(undefined)} /> : null}
       </Sheet>
@@ -55,7 +57,6 @@ interface Typed {
   readonly text: string;
   readonly method: WeighingMethod;
   readonly groupId: string;
-  readonly how: 'died' | 'sold' | 'slaughtered' | 'lost';
 }
 
 function Form({ what, view, today, onClose }: Props & { readonly what: What; readonly onClose: () => void }) {
@@ -63,7 +64,7 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
   const { data: groups } = useQuery(groupsQuery);
   const scale = scaleUnit(view.row.species, unit);
   const write = useWrite();
-  const draftOf = ({ on, text, method, groupId, how }: Typed): EntryDraft => {
+  const draftOf = ({ on, text, method, groupId }: Typed): EntryDraft => {
     const base = { animalId: view.row.tag.animalId, on };
     switch (what) {
       case 'weight': {
@@ -74,22 +75,19 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
         return { type: 'move', ...base, groupId };
       case 'note':
         return { type: 'note', ...base, text: text.trim() };
-      case 'departure':
-        return { type: 'departure', ...base, how, ...(text.trim() ? { reason: text.trim() } : {}) };
     }
   };
   const form = useTypedForm<Typed>({
-    start: { on: today, text: '', method: 'scale', groupId: '', how: 'sold' },
+    start: { on: today, text: '', method: 'scale', groupId: '' },
     made: (typed) => [madeEntry(ENTRY_CLASSES[what], draftOf(typed))],
     words: {
       on: 'Give the day.',
       kg: `Type what the scale says, as 27.2 or 27,2, in ${scale}.`,
       text: 'The note is empty, or too long.',
       groupId: 'Choose a group.',
-      reason: 'Say why in fewer words.',
     },
     also: (typed): Against => (what === 'weight' ? weightFault(typed) : {}),
-    fieldOf: { kg: 'text', reason: 'text' },
+    fieldOf: { kg: 'text' },
   });
   return (
     <SendForm
@@ -121,21 +119,6 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
         />
       ) : null}
       {what === 'note' ? <FormField name="text" label="Note" autoFocus /> : null}
-      {what === 'departure' ? (
-        <FieldRow $gap={3}>
-          <FormChoice
-            name="how"
-            label="How"
-            options={[
-              ['sold', 'sold'],
-              ['slaughtered', 'slaughtered'],
-              ['died', 'died'],
-              ['lost', 'lost'],
-            ]}
-          />
-          <FormField name="text" label="Why" />
-        </FieldRow>
-      ) : null}
       <FormField name="on" label="On" type="date" />
     </SendForm>
   );

@@ -11,7 +11,7 @@ const lane = (name: string, change: Parameters<typeof aView>[1]) =>
 it('goes from birth to today, or to the day it left', () => {
   const life = lifeLanes(aView('26-0001'), TODAY);
   expect([life.from, life.to]).toEqual([dayOf('2026-04-01'), dayOf(TODAY)]);
-  expect(lifeLanes(aView('26-0001', { departed: { on: '2026-10-01', how: 'sold' } }), TODAY).to).toBe(
+  expect(lifeLanes(aView('26-0001', { departed: { on: '2026-10-01', how: 'sold', toldUntil: null } }), TODAY).to).toBe(
     dayOf('2026-10-01'),
   );
 });

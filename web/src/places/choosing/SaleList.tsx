@@ -5,7 +5,8 @@ import styled, { createGlobalStyle } from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { colour, space } from '../../theme/tokens';
-import { bornText, countText, fullDate, gainText, weightText } from '../../words/format';
+import { daysLeft, daysLeftText } from '../../words/withheld';
+import { bornText, fullDate, gainText, weightText } from '../../words/format';
 import { saveFile } from '../../words/saveFile';
 import { useWeightUnit } from '../../words/useUnits';
 
@@ -29,12 +30,13 @@ export function SaleList({ rows, title, today, species }: Props) {
         r.lastOn,
         r.lastGain ? Math.round(r.lastGain.kgPerDay * 1000) : null,
         r.tag.withheld?.meat ?? null,
+        r.tag.withheld?.meat ? daysLeft(r.tag.withheld.meat, today) : null,
       ].map((c) => (c === null ? '' : neutralCell(String(c)))),
     );
     saveFile(
       `sale-list-${today}.csv`,
       'text/csv',
-      `${unparse({ fields: ['number', 'colour', 'born as', 'last weight kg', 'weighed on', 'gain g per day', 'meat withheld to'], data }, { newline: '\r\n' })}\r\n`,
+      `${unparse({ fields: ['number', 'colour', 'born as', 'last weight kg', 'weighed on', 'gain g per day', 'meat withheld to', 'days left'], data }, { newline: '\r\n' })}\r\n`,
     );
   };
   if (rows.length === 0) return null;
@@ -63,8 +65,8 @@ export function SaleList({ rows, title, today, species }: Props) {
       <Small>
         {fullDate(today || '2026-01-01')}. Mean {weightText(mean, unit)}.{' '}
         {held.length === 0
-          ? 'None of them is under withdrawal, as far as the book knows.'
-          : `${countText(held.length, 'is', 'are')} under withdrawal and not to be offered yet.`}
+          ? 'None of them is under withdrawal, as far as the records go.'
+          : `${held.length} under withdrawal: not for slaughter before the day shown; sold alive, tell the buyer.`}
       </Small>
       <OnlyTheSheet />
       <Table>
@@ -88,7 +90,15 @@ export function SaleList({ rows, title, today, species }: Props) {
               <td>{r.lastKg === null ? '' : weightText(r.lastKg, unit)}</td>
               <td>{r.lastOn ? fullDate(r.lastOn) : ''}</td>
               <td>{r.lastGain ? gainText(r.lastGain, scaleUnit(species, unit)) : ''}</td>
-              <td>{r.tag.withheld?.meat ? <b>withheld to {fullDate(r.tag.withheld.meat)}</b> : 'clear'}</td>
+              <td>
+                {r.tag.withheld?.meat ? (
+                  <b>
+                    withheld to {fullDate(r.tag.withheld.meat)}, {daysLeftText(r.tag.withheld.meat, today)}
+                  </b>
+                ) : (
+                  'clear'
+                )}
+              </td>
             </tr>
           ))}
         </tbody>

@@ -49,7 +49,8 @@ import { NumberStation } from './NumberStation';
 import { Aside, Main, Scrolling } from './raceFrame';
 import { buzz, tick } from './sounds';
 import { fieldsAt, finishAnimal, fieldText, proposedAt, togglesAt, type AtHand, type Fact } from './stations';
-import { suggestedGate } from './stations/sort';
+import { meatHeld, suggestedGate } from './stations/sort';
+import { heldText } from '../../words/withheld';
 import { pressToggle } from './stations/StationList';
 import { addYoung, takeIn, type Race } from './useRace';
 import { untaggedYoung, youngAtHandText } from './youngOfDam';
@@ -273,6 +274,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     else return false;
     return true;
   };
+  const held = job?.stations.includes('sort') && !isNumber ? meatHeld(draft, at) : undefined;
   const back = (): void => {
     setDamId(undefined);
     setBornAs(undefined);
@@ -336,6 +338,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
               gates={job.gates}
               chosen={draft.gate}
               suggested={suggestedGate(draft, at)}
+              held={held && heldText(held)}
               unit={unit}
               counts={figures.gates}
               onChoose={chooseGate}

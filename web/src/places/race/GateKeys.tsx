@@ -10,6 +10,8 @@ interface Props {
   readonly chosen: string | undefined;
   /** What the job's rule suggests, taken by Enter unless another gate is chosen. */
   readonly suggested: SuggestedGate | undefined;
+  /** Meat of the animal at hand that is withheld, in words: said beside a gate of those for sale. */
+  readonly held: string | undefined;
   readonly unit: WeightUnit;
   readonly counts: ReadonlyMap<string, number>;
   readonly onChoose: (name: string) => void;
@@ -18,12 +20,13 @@ interface Props {
 const SIGNS = { left: '←', down: '↓', right: '→' } as const;
 
 /** The ways out of the race, each with how many have left by it. */
-export function GateKeys({ gates, chosen, suggested, unit, counts, onChoose }: Props) {
+export function GateKeys({ gates, chosen, suggested, held, unit, counts, onChoose }: Props) {
   return (
     <Gates role="group" aria-label="Gate">
       {suggested ? (
         <p>
           Suggested: <b>{suggested.choice.name}</b>, {becauseText(suggested, unit)}
+          {held !== undefined && suggested.choice.isForSale ? <strong>. {held}</strong> : null}
           {chosen !== undefined && chosen !== suggested.choice.name ? `. Overruled: ${chosen}.` : ''}
         </p>
       ) : null}
@@ -72,6 +75,9 @@ const Gates = styled.div`
   p {
     grid-column: 1 / -1;
     font-size: 15px;
+  }
+  strong {
+    color: ${colour('plum')};
   }
 `;
 const Gate = styled.button`

@@ -335,7 +335,14 @@ function SortSettingsForm({ plan, groups, unit, onChange }: Pick<Props, 'plan' |
               value={gate.groupId ?? ''}
               options={[['', 'stays in its group'], ...openGroups(groups)]}
               onChange={(groupId) =>
-                setGate(gate.key, ({ key, name }) => ({ key, name, ...(groupId ? { groupId } : {}) }))
+                setGate(gate.key, ({ groupId: _, ...g }) => ({ ...g, ...(groupId ? { groupId } : {}) }))
+              }
+            />
+            <Tick
+              label="for sale or slaughter"
+              isSelected={gate.isForSale === true}
+              onChange={(isForSale) =>
+                setGate(gate.key, ({ isForSale: _, ...g }) => ({ ...g, ...(isForSale ? { isForSale } : {}) }))
               }
             />
           </div>

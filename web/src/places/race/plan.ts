@@ -14,7 +14,7 @@ export type JobPlan = Pick<TemplateFacts, 'stations' | 'settings' | 'gates'>;
 export const USUAL_GATES: readonly GateChoice[] = [
   { key: 'left', name: 'Keep' },
   { key: 'down', name: 'Second string' },
-  { key: 'right', name: 'Sell' },
+  { key: 'right', name: 'Sell', isForSale: true },
 ];
 
 /** What a station is set to when it is first ticked. */

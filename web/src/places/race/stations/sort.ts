@@ -1,10 +1,21 @@
-import { dayOf, halfWidth80, readingSd, suggestGate, type GateSuggestion, type SortRule } from '@yaylak/core';
+import {
+  dayOf,
+  halfWidth80,
+  isoOf,
+  readingSd,
+  suggestGate,
+  withdrawalEnd,
+  type GateSuggestion,
+  type SortRule,
+} from '@yaylak/core';
 import type { GateChoice } from '@yaylak/contract';
 import type { Draft } from '../draft';
 import { gainTo } from '../jobFigures';
-import type { AtHand, StationRules } from './atHand';
+import type { AtHand, Problem, StationRules } from './atHand';
 import { failedAt } from './look';
+import { plannedTreatments } from './treat';
 import { trueKg } from './weigh';
+import { heldText } from '../../../words/withheld';
 
 export interface SuggestedGate extends GateSuggestion {
   readonly choice: GateChoice;
@@ -30,13 +41,37 @@ export function suggestedGate(draft: Draft, at: AtHand): SuggestedGate | undefin
   return suggestion && choice ? { ...suggestion, choice } : undefined;
 }
 
+/** Meat of the animal at hand that is withheld, what is given in this job among it: whichever ends last. */
+export function meatHeld(draft: Draft, at: AtHand): { readonly until: string; readonly product: string } | undefined {
+  const known = (at.animal?.withheld ?? []).flatMap(({ of, until, product }) =>
+    of === 'meat' ? [{ until, product }] : [],
+  );
+  const now = plannedTreatments(draft, at).flatMap((plan) => {
+    const days = plan.isLeftOut ? 0 : (plan.withdrawal?.meatDays ?? 0);
+    return days > 0 ? [{ until: isoOf(withdrawalEnd(dayOf(at.job.on), days)), product: plan.product.facts.name }] : [];
+  });
+  return [...known, ...now].toSorted((a, b) => (a.until < b.until ? -1 : 1)).at(-1);
+}
+
 /** The gate it leaves by: chosen, or else suggested. */
 export const gateOf = (draft: Draft, at: AtHand): GateChoice | undefined =>
   draft.gate === undefined ? suggestedGate(draft, at)?.choice : at.job.gates.find((g) => g.name === draft.gate);
 
 export const sort: StationRules = {
-  problems: (draft, at) =>
-    gateOf(draft, at) ? [] : [{ kind: 'refuse', message: 'Choose a gate: ← ↓ →, then Enter.' }],
+  problems(draft, at): Problem[] {
+    const gate = gateOf(draft, at);
+    if (!gate) return [{ kind: 'refuse', message: 'Choose a gate: ← ↓ →, then Enter.' }];
+    const held = gate.isForSale ? meatHeld(draft, at) : undefined;
+    return held
+      ? [
+          {
+            kind: 'ask',
+            key: `${gate.name} held`,
+            message: `${heldText(held)} Not for slaughter until then. Choose another gate, or Enter again for ${gate.name}.`,
+          },
+        ]
+      : [];
+  },
   // The gate itself stands in the passage; what it leads to is a move.
   facts(draft, at) {
     const groupId = gateOf(draft, at)?.groupId;

@@ -3,7 +3,7 @@ import { SPECIES_TABLE, USUAL_STANDARDS } from '@yaylak/core';
 import { aProduct, aRosterAnimal, aTag, TODAY } from '../../../tests/builders';
 import { FRESH, typedField, type Draft } from '../draft';
 import { finishAnimal, proposedAt, togglesAt, type AtHand } from '.';
-import { suggestedGate } from './sort';
+import { meatHeld, suggestedGate } from './sort';
 
 const lamb = aRosterAnimal('26-0001');
 const drench = aProduct('White drench');
@@ -320,6 +320,37 @@ describe('a gate', () => {
     const draft = weighed('44', { grades: { 'sheep-mouth': 'fail' }, gate: 'Keep' });
     expect(suggestedGate(draft, at)).toMatchObject({ choice: { name: 'Sell' }, because: { failed: ['Mouth'] } });
     expect(twice(draft, at).facts?.[0]).toEqual({ type: 'passage', gate: 'Keep', suggested: 'Sell' });
+  });
+});
+
+describe('a gate of those for sale', () => {
+  const sell = (animal: AtHand['animal'], change: Partial<AtHand['job']> = {}): AtHand => {
+    const at = atHand(['weigh', 'sort'], { sort: { by: 'weight', line: 50, above: 'left', below: 'right' } });
+    const gates = at.job.gates.map((g) => (g.name === 'Sell' ? { ...g, isForSale: true } : g));
+    return { ...at, animal, job: { ...at.job, gates, ...change } };
+  };
+  const held = { ...lamb, withheld: [{ of: 'meat' as const, until: '2026-12-04', product: 'Drops' }] };
+  it('is asked about while meat is withheld, with the day; the other is not', () => {
+    const { said, facts } = twice(weighed('44'), sell(held));
+    expect(said).toMatch(/^Meat withheld to the end of 4 Dec 2026 \(Drops\)\. Not for slaughter until then\./);
+    expect(facts?.[0]).toMatchObject({ gate: 'Sell' });
+    expect(twice(weighed('55'), sell(held)).said).toBeUndefined();
+  });
+  it('is taken by Enter alone when nothing, or only milk, is withheld', () => {
+    const milk = { ...lamb, withheld: [{ of: 'milk' as const, until: '2026-12-04', product: 'Drops' }] };
+    for (const animal of [lamb, milk]) expect(twice(weighed('44'), sell(animal)).said).toBeUndefined();
+  });
+  it('minds what is given in the same job, the longer of the two', () => {
+    const at = sell(held, { stations: ['weigh', 'treat', 'sort'] });
+    const treating = {
+      ...at,
+      job: { ...at.job, settings: { ...at.job.settings, treat: { productIds: [drench.id] } } },
+    };
+    expect(meatHeld(weighed('44'), treating)).toEqual({ until: '2026-12-07', product: 'White drench' });
+    expect(meatHeld(weighed('44', { leftOut: [`treat ${drench.id}`] }), treating)).toEqual({
+      until: '2026-12-04',
+      product: 'Drops',
+    });
   });
 });
 

@@ -1,0 +1,93 @@
+import { useQuery } from '@tanstack/react-query';
+import { CAUSE_WORDS, DEPARTURE_WAYS, DepartureEntry, type AnimalView } from '@yaylak/contract';
+import { DEATH_CAUSES, type DeathCause } from '@yaylak/core';
+import { withheldQuery } from '../../api/queries';
+import type { EntryDraft } from '../../outbox/useRecord';
+import { FieldRow } from '../../parts/form/FieldRow';
+import { FormChoice, FormField, FormTick } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { madeEntry } from '../../parts/form/useEntryForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
+import { NotePanel, Small } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { useWrite } from '../../parts/useWrite';
+import { buyerToldLabel, lastWithheld, withheldToText } from '../../words/withheld';
+
+interface Props {
+  readonly view: AnimalView;
+  readonly today: string;
+  readonly onClose: () => void;
+}
+
+const HOW = { sold: 'sold alive', slaughtered: 'slaughtered', died: 'died', lost: 'lost' } as const;
+
+interface Typed {
+  readonly on: string;
+  readonly how: DepartureEntry['how'];
+  readonly cause: DeathCause;
+  readonly reason: string;
+  readonly isTold: boolean;
+}
+
+/**
+ * It left the holding. Where something of it is withheld on that day the sheet says so at once: for slaughter there is
+ * no way round, sold alive the buyer is told first.
+ */
+export function LeaveSheet({ view, today, onClose }: Props) {
+  const { animalId } = view.row.tag;
+  const write = useWrite();
+  const draftOf = ({ on, how, cause, reason, isTold }: Typed): EntryDraft => ({
+    type: 'departure',
+    animalId,
+    on,
+    how,
+    ...(how === 'died' ? { cause } : {}),
+    ...(how === 'sold' && isTold && until !== undefined ? { toldUntil: until } : {}),
+    ...(reason.trim() === '' ? {} : { reason: reason.trim() }),
+  });
+  const form = useTypedForm<Typed>({
+    start: { on: today, how: 'sold', cause: 'unknown', reason: '', isTold: false },
+    made: (typed) => [madeEntry(DepartureEntry, draftOf(typed))],
+    also: ({ how: way, isTold }): Against =>
+      way === 'slaughtered' && counts.length > 0
+        ? { how: 'It cannot go for slaughter on this day.' }
+        : way === 'sold' && until !== undefined && !isTold
+          ? { isTold: 'Tell the buyer first, and tick it.' }
+          : {},
+    words: { on: 'Enter the day it left.', reason: 'Use fewer words.' },
+  });
+  const [on, how] = form.watch(['on', 'how']);
+  const { data: withheld = [] } = useQuery({ ...withheldQuery(animalId, on), enabled: on !== '' });
+  const counts = withheld.filter((w) => how === 'sold' || (how === 'slaughtered' && w.of === 'meat'));
+  const until = lastWithheld(withheld);
+  return (
+    <Sheet title="Left the holding" isOpen onClose={onClose}>
+      <SendForm
+        form={form}
+        send={(typed) => write([draftOf(typed)], `${view.row.tag.text} left: ${HOW[typed.how]}`)}
+        onDone={onClose}
+        submit="Save"
+      >
+        <FieldRow $gap={3}>
+          <FormChoice name="how" label="How" options={DEPARTURE_WAYS.map((way) => [way, HOW[way]])} />
+          {how === 'died' ? (
+            <FormChoice name="cause" label="Of what" options={DEATH_CAUSES.map((c) => [c, CAUSE_WORDS[c]])} />
+          ) : null}
+          <FormField name="on" label="On" type="date" />
+        </FieldRow>
+        {counts.length > 0 ? (
+          <NotePanel $tone="madder">
+            {counts.map((w) => (
+              <p key={w.of}>{withheldToText(w, how === 'slaughtered')}</p>
+            ))}
+          </NotePanel>
+        ) : null}
+        {how === 'sold' && until !== undefined ? <FormTick name="isTold" label={buyerToldLabel(until, on)} /> : null}
+        <FormField name="reason" label={how === 'sold' ? 'To whom, or why' : 'Note'} />
+        {how === 'slaughtered' ? (
+          <Small>The label, your vet and the local rules decide when meat may be used.</Small>
+        ) : null}
+      </SendForm>
+    </Sheet>
+  );
+}
