@@ -129,6 +129,9 @@ test('two devices work one job at once, and each sees what the other wrote', asy
   await expect(one.getByText('all on the server')).toBeVisible();
   const two = await (await browser.newContext()).newPage();
   await two.goto(one.url());
+  // A device that did not begin the job asks whose hand it is.
+  await two.getByLabel('Weighed and recorded by').fill('Deniz');
+  await two.keyboard.press('Enter');
   await expect(two.getByLabel('Number of the next animal')).toBeFocused();
   await weigh(one, a?.tag.text ?? '', '41', 1);
   await weigh(two, b?.tag.text ?? '', '42', 1);
@@ -144,4 +147,10 @@ test('two devices work one job at once, and each sees what the other wrote', asy
     .first()
     .click();
   await expect(one.getByRole('heading', { name: /Written down twice/ })).toBeHidden();
+  const { entries } = (await (await request.get(`${server.url}/api/book`)).json()) as BookFile;
+  expect(entries.filter((e) => e.source === 'race' && e.type === 'weight').map((e) => e.writtenBy)).toEqual([
+    'Aylin',
+    'Deniz',
+    'Aylin',
+  ]);
 });

@@ -4,6 +4,7 @@ import {
   ArrayMinSize,
   ArrayUnique,
   IsArray,
+  IsBoolean,
   IsIn,
   IsISO8601,
   IsString,
@@ -28,6 +29,10 @@ export class StartJob {
   name: string;
   @IsCalendarDate()
   on: string;
+  /** Entered on purpose for its own day: whenever an animal goes through, it is dated with the job's day. */
+  @MayBeMissing()
+  @IsBoolean()
+  isForItsDay?: boolean;
   @IsISO8601({ strict: true })
   startedAt: string;
   @IsString()

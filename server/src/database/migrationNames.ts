@@ -11,6 +11,7 @@ export const MIGRATION_NAMES = [
   '20261129100000_stayReason',
   '20261129200000_strangers',
   '20261129300000_leaving',
+  '20261129400000_jobDay',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -89,7 +89,7 @@ describe('a book with every kind of entry', () => {
       version: 4,
     },
     groups: [{ id: ids.group, name: 'Ewes', species: 'sheep', isClosed: false, version: 3 }],
-    jobs: [{ ...aJob({ id: ids.job, animalIds: [ids.ewe] }), finishedAt: null }],
+    jobs: [{ ...aJob({ id: ids.job, isForItsDay: true, animalIds: [ids.ewe] }), finishedAt: null }],
     products: [
       {
         id: ids.product,

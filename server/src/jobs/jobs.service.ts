@@ -10,7 +10,8 @@ import { JobEntity } from '../records/job.entity';
 
 const JOBS_LISTED = 50;
 
-interface JobRow extends StartJob {
+interface JobRow extends Omit<StartJob, 'isForItsDay'> {
+  readonly isForItsDay?: boolean | null;
   readonly finishedAt: string | null;
 }
 
@@ -48,11 +49,12 @@ export class JobsService {
     return this.book.exclusively(async () => {
       const known = await this.orm.em.fork().findOne(JobEntity, job.id);
       if (known) return this.toView(known as unknown as JobRow);
-      const { on, ...rest } = job;
+      const { on, isForItsDay = null, ...rest } = job;
       await this.book.transact((em) =>
         em.insert(JobEntity, {
           ...rest,
           happenedOn: on,
+          isForItsDay,
           settings: job.settings ? plain(job.settings) : null,
           gates: job.gates.map((g) => ({ ...g })),
           finishedAt: null,
@@ -81,6 +83,7 @@ export class JobsService {
       id: row.id,
       name: row.name,
       on: row.happenedOn ?? row.on,
+      ...(row.isForItsDay ? { isForItsDay: true } : {}),
       startedAt: row.startedAt,
       startedBy: row.startedBy,
       stations: row.stations,

@@ -8,6 +8,7 @@ export const JobEntity = defineEntity({
     id: p.uuid().primary(),
     name: p.string(),
     happenedOn: p.string(),
+    isForItsDay: p.boolean().nullable(),
     startedAt: p.string(),
     startedBy: p.string(),
     stations: p.json<Station[]>(),

@@ -12,6 +12,7 @@ import { Migration20261129000000_restrict } from './20261129000000_restrict';
 import { Migration20261129100000_stayReason } from './20261129100000_stayReason';
 import { Migration20261129200000_strangers } from './20261129200000_strangers';
 import { Migration20261129300000_leaving } from './20261129300000_leaving';
+import { Migration20261129400000_jobDay } from './20261129400000_jobDay';
 
 /** What each step does; listed by hand, so that nothing is looked for on disk. */
 const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
@@ -26,6 +27,7 @@ const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>
   '20261129100000_stayReason': Migration20261129100000_stayReason,
   '20261129200000_strangers': Migration20261129200000_strangers,
   '20261129300000_leaving': Migration20261129300000_leaving,
+  '20261129400000_jobDay': Migration20261129400000_jobDay,
 };
 
 /** In the order they are run. */

@@ -78,7 +78,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   const { data: holding } = useQuery(holdingQuery);
   const { data: groups } = useQuery(groupsQuery);
   const undo = useUndo();
-  const { job, animals, listed, passages, roster } = race;
+  const { job, on, by, animals, listed, passages, roster } = race;
   const [draft, setDraft] = useState<Draft>(() => ({ ...FRESH, aside: keptAside(job?.id) }));
   const [damId, setDamId] = useState<string>();
   const [bornAs, setBornAs] = useState<number>();
@@ -88,7 +88,6 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   const written = useMemo(() => writtenIn(passages, animals), [passages, animals]);
   const isNumber = draft.animalId === undefined;
   const matches = isNumber ? matchesFor(numbers, draft.number) : [];
-  const on = job?.on ?? '';
   const through = { passages, listedIds, unit, gone: roster.gone };
   const jobSettings = job?.settings ?? {};
   const isYoungJob = jobSettings.subject === 'young';
@@ -109,7 +108,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
       standards: holding?.standards ?? [],
       roster,
       now: hourOf(on),
-      weighedBy: job?.startedBy ?? '',
+      weighedBy: by,
       wearerOf(text) {
         const plain = normalised(text);
         const other = numbers.find((n) => n.isWorn && n.plain === plain && n.animalId !== of.animalId);

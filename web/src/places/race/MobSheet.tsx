@@ -20,7 +20,7 @@ export function MobSheet() {
   const { job } = race;
   if (!job)
     return race.isMissing ? <Empty title="This job is not here">It may be on another device.</Empty> : <Loading />;
-  const mobs = jobMobs(race.passages, race.animals, job.on);
+  const mobs = jobMobs(race.passages, race.animals);
   const only = MOBS.find((m) => m === search.get('mob'));
   const shown: readonly Mob[] = only ? [only] : MOBS;
   const heading = only ? `The ${MOB_WORDS[only]} mob` : 'Feed mobs';

@@ -30,7 +30,7 @@ const entries = [
 ];
 
 it('puts each animal where it was put last, with the mean of its scores and the spray', () => {
-  const mobs = jobMobs(passagesOf(entries, []), new Map(ewes.map((e) => [e.tag.animalId, e])), TODAY);
+  const mobs = jobMobs(passagesOf(entries, []), new Map(ewes.map((e) => [e.tag.animalId, e])));
   expect(mobs.thin.map((m) => [m.animal.tag.text, m.score, m.before, m.spray])).toEqual([
     ['22-0001', 2.25, 2.5, 'red on the shoulder'],
     ['22-0002', 2, 2.5, 'red on the shoulder'],

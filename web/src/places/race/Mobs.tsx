@@ -13,7 +13,7 @@ import type { Race } from './useRace';
 
 /** Head counts of the feed mobs so far, a line each. */
 export function MobCounts({ race: { job, passages, animals } }: { readonly race: Race }) {
-  const mobs = useMemo(() => jobMobs(passages, animals, job?.on ?? ''), [passages, animals, job?.on]);
+  const mobs = useMemo(() => jobMobs(passages, animals), [passages, animals]);
   if (!job?.stations.includes('score')) return null;
   return (
     <FigureTable $isSum aria-label="Feed mobs so far">
@@ -33,7 +33,7 @@ export function MobCounts({ race: { job, passages, animals } }: { readonly race:
 export function Mobs({ race }: { readonly race: Race }) {
   const { job, passages, animals } = race;
   if (!job?.stations.includes('score')) return null;
-  const mobs = jobMobs(passages, animals, job.on);
+  const mobs = jobMobs(passages, animals);
   const place = job.settings?.score?.place ?? '';
   const spray = (mob: Mob) => job.settings?.score?.sprays.find((s) => s.mob === mob)?.colour;
   return (

@@ -16,7 +16,7 @@ const MISSING_SHOWN = 40;
 /** Who came, newest last, and who is not seen yet. */
 export const PassageList = memo(function PassageList({ race }: { readonly race: Race }) {
   const unit = useWeightUnit();
-  const { passages, listed, animals, job } = race;
+  const { passages, listed, animals, on } = race;
   const seen = new Set(passages.map((p) => p.animalId));
   const missing = listed.filter((a) => !seen.has(a.tag.animalId));
   const seenListed = listed.length - missing.length;
@@ -53,7 +53,7 @@ export const PassageList = memo(function PassageList({ race }: { readonly race: 
           <li key={a.tag.animalId}>
             <Tag tag={a.tag} isStatic />
             <span>
-              {a.bornOn && job && a.bornOn <= job.on ? shortAge(ageWords(dayOf(a.bornOn), dayOf(job.on))) : ''}
+              {a.bornOn && on !== '' && a.bornOn <= on ? shortAge(ageWords(dayOf(a.bornOn), dayOf(on))) : ''}
               {a.birthType !== null && a.birthType <= 3 ? ` ${bornText(a.species, a.birthType, null)}` : ''}
             </span>
           </li>

@@ -4,6 +4,7 @@ import { aJob, anEntry, aProduct, aRoster, aRosterAnimal, TODAY } from '../../te
 import { AWAY, renderPage, type Answers } from '../../tests/renderPage';
 import { createDevices } from '../../adapters/readings/devices';
 import { DevicesContext } from '../../adapters/readings/useReadings';
+import { keepHand, keptHand } from '../../shared/jobs/hand';
 import { RacePage } from './RacePage';
 
 const lambs = [aRosterAnimal('26-0001'), aRosterAnimal('26-0002'), aRosterAnimal('26-0012')];
@@ -24,6 +25,8 @@ const show = async (job: Partial<JobView> = {}, answers: Answers = {}, roster: P
   await screen.findByText('0 of 3');
   return shown;
 };
+// Whoever began the job on this device is at the race.
+beforeEach(() => keepHand('j1', { by: 'Aylin', saidOn: TODAY }));
 const number = () => screen.getByLabelText('Number of the next animal');
 const weight = () => screen.findByLabelText(/^Weight( in the crate)?, kg/);
 
@@ -39,6 +42,65 @@ it('takes an animal in five seconds: number, Enter, weight, Enter, and waits for
     { type: 'passage', animalId: ids[0], on: TODAY, jobId: 'j1', source: 'race' },
     { type: 'weight', animalId: ids[0], kg: 44.5, method: 'scale', jobId: 'j1' },
   ]);
+});
+
+describe('who is there, and which day it is', () => {
+  const ask = async (job: Partial<JobView>) => {
+    const shown = renderPage(<RacePage />, {
+      at: '/race/j1',
+      route: '/race/:id',
+      answers: {
+        'GET /api/jobs/j1': { job: aJob({ animalIds: ids, expected: 3, on: '2026-11-18', ...job }), entries: [] },
+        'GET /api/roster': aRoster([...lambs, other]),
+      },
+    });
+    await screen.findByRole('heading', { name: 'Who is at the race now?' });
+    expect(screen.queryByLabelText('Number of the next animal')).toBeNull();
+    return shown;
+  };
+
+  it('a job continued on another day dates each animal by the day it goes through, and by the hand now there', async () => {
+    keepHand('j1', { by: 'Aylin', saidOn: '2026-11-18' });
+    const { user, entries } = await ask({});
+    expect(screen.getByText('From here on animals are dated 23 Nov 2026.')).toBeVisible();
+    const name = screen.getByLabelText('Weighed and recorded by');
+    expect(name).toHaveValue('Aylin');
+    await user.clear(name);
+    await user.click(screen.getByRole('button', { name: 'Continue' }));
+    expect(await screen.findByText('Enter a name.')).toBeVisible();
+    await user.type(name, 'Deniz{Enter}');
+    await user.type(await screen.findByLabelText('Number of the next animal'), '0001{Enter}');
+    await user.type(await weight(), '44.5{Enter}');
+    await waitFor(() => expect(entries()).toHaveLength(2));
+    for (const entry of entries()) expect(entry).toMatchObject({ on: TODAY, writtenBy: 'Deniz' });
+    expect(keptHand('j1')).toEqual({ by: 'Deniz', saidOn: TODAY });
+    expect(screen.getByText('begun 18 Nov, now dated 23 Nov')).toBeVisible();
+  });
+
+  it('a job entered for its own day dates everybody with that day', async () => {
+    keepHand('j1', { by: 'Aylin', saidOn: '2026-11-18' });
+    const { user, entries } = await ask({ isForItsDay: true });
+    expect(screen.getByText(/every animal is dated with that day/)).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'Continue' }));
+    await user.type(await screen.findByLabelText('Number of the next animal'), '0001{Enter}');
+    await user.type(await weight(), '44.5{Enter}');
+    await waitFor(() => expect(entries()).toHaveLength(2));
+    for (const entry of entries()) expect(entry).toMatchObject({ on: '2026-11-18', writtenBy: 'Aylin' });
+  });
+
+  it('a device that did not begin the job asks who is there, and can be told of another later', async () => {
+    localStorage.clear();
+    const { user, entries } = await ask({ on: TODAY });
+    await user.clear(screen.getByLabelText('Weighed and recorded by'));
+    await user.type(screen.getByLabelText('Weighed and recorded by'), 'Selin{Enter}');
+    await user.click(await screen.findByRole('button', { name: 'Recorded by Selin. Somebody else' }));
+    await user.clear(screen.getByLabelText('Weighed and recorded by'));
+    await user.type(screen.getByLabelText('Weighed and recorded by'), 'Deniz{Enter}');
+    await user.type(await screen.findByLabelText('Number of the next animal'), '0001{Enter}');
+    await user.type(await weight(), '44.5{Enter}');
+    await waitFor(() => expect(entries()).toHaveLength(2));
+    expect(entries()[0]).toMatchObject({ on: TODAY, writtenBy: 'Deniz' });
+  });
 });
 
 it('shows the gain as the weight is typed, with how wide the guess is', async () => {

@@ -5,25 +5,29 @@ import { useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { holdingQuery } from '../../api/queries';
 import { useOutbox } from '../../outbox/useOutbox';
+import { forgetHand, keepHand, keptHand } from '../../shared/jobs/hand';
 import { Button } from '../../parts/Button';
 import { Key } from '../../parts/KeysHelp';
 import { Empty, Loading } from '../../parts/States';
-import { countText } from '../../words/format';
+import { countText, fullDate, shortDate } from '../../words/format';
 import { STATION_WORDS } from '../../words/stations';
 import { Capture } from './Capture';
 import { gainsBefore, jobFigures } from './jobFigures';
 import { JobSoFar } from './JobSoFar';
 import { PassageList } from './PassageList';
-import { Aside, Foot, Frame, Head, Kept, Left, Main, Right } from './raceFrame';
+import { Aside, Foot, Frame, Head, HeadButton, Kept, Left, Main, Right } from './raceFrame';
 import { Readers } from './Readers';
 import { areSoundsOn, setSoundsOn } from './sounds';
 import { Summary } from './Summary';
 import { useRace } from './useRace';
+import { WhoIsThere } from './WhoIsThere';
 
 /** The race, full screen: who came and who is missing, the animal at hand, the job so far. */
 export function RacePage() {
   const { id = '' } = useParams();
-  const race = useRace(id);
+  const [hand, setHand] = useState(() => keptHand(id));
+  const [isHandAsked, setHandAsked] = useState(false);
+  const race = useRace(id, hand?.by);
   const outbox = useOutbox();
   const navigate = useNavigate();
   const { data: holding } = useQuery(holdingQuery);
@@ -37,14 +41,16 @@ export function RacePage() {
   const before = useMemo(() => gainsBefore(listed, settingsOf), [listed, settingsOf]);
   const biases = useMemo(() => biasesByKey(race.roster.biases), [race.roster.biases]);
   const figures = useMemo(
-    () => jobFigures(passages, before, animals, job?.on ?? '', settingsOf, biases),
-    [passages, before, animals, job?.on, settingsOf, biases],
+    () => jobFigures(passages, before, animals, settingsOf, biases),
+    [passages, before, animals, settingsOf, biases],
   );
   const isFinished = job?.finishedAt != null;
 
   // What this device kept of a job that is over and sent is not needed any more; the outbox is outside React.
   useEffect(() => {
-    if (isFinished && race.keptHere === 0) void outbox.forgetJob(id);
+    if (!isFinished || race.keptHere > 0) return;
+    forgetHand(id);
+    void outbox.forgetJob(id);
   }, [isFinished, race.keptHere, outbox, id]);
 
   if (!job || race.isReading)
@@ -64,13 +70,37 @@ export function RacePage() {
     );
   const seenIds = new Set(passages.map((p) => p.animalId));
   const seen = listed.filter((a) => seenIds.has(a.tag.animalId)).length;
+  const isForgotten = hand?.saidOn !== holding?.today;
+  const isAsking = !isFinished && !isSummary && (isHandAsked || (isForgotten && holding !== undefined));
+  const say = (by: string): void => {
+    const said = { by, saidOn: holding?.today ?? race.on };
+    keepHand(id, said);
+    setHand(said);
+    setHandAsked(false);
+  };
   const leave = (): void => void navigate('/race');
   return (
     <Frame data-own-keys>
       <Head>
         <h1>{job.name}</h1>
         <span>{job.stations.map((s) => STATION_WORDS[s]).join(' · ')}</span>
+        {job.isForItsDay ? (
+          <b>for {fullDate(job.on)}</b>
+        ) : race.on === job.on ? null : (
+          <span>
+            begun {shortDate(job.on)}, now dated {shortDate(race.on)}
+          </span>
+        )}
         <Right>
+          {isFinished || isAsking ? null : (
+            <HeadButton
+              type="button"
+              aria-label={`Recorded by ${race.by}. Somebody else`}
+              onClick={() => setHandAsked(true)}
+            >
+              by {race.by}
+            </HeadButton>
+          )}
           <Readers />
           <label>
             <input
@@ -111,6 +141,10 @@ export function RacePage() {
             <JobSoFar race={race} figures={figures} />
           </Aside>
         </>
+      ) : isAsking ? (
+        <Main>
+          <WhoIsThere job={job} on={race.on} by={hand?.by} onSaid={say} />
+        </Main>
       ) : (
         <Capture race={race} figures={figures} settingsOf={settingsOf} onLeave={leave} />
       )}

@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import styled from 'styled-components';
 import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
@@ -9,7 +8,7 @@ import { Sheet } from '../../parts/Sheet';
 import { browserSerial, serialSource } from '../../adapters/readings/serialSource';
 import { socketSource } from '../../adapters/readings/socketSource';
 import { useDevices, useDevicesState } from '../../adapters/readings/useReadings';
-import { colour, radius, space } from '../../theme/tokens';
+import { HeadButton } from './raceFrame';
 import { weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 
@@ -67,14 +66,14 @@ export function Readers() {
       : `stick and crate ${STATE_WORDS[first.state]}${crate && crate.kind !== 'empty' ? `, ${weightText(crate.kg, unit)} ${crate.kind === 'moving' ? 'moving' : 'settled'}` : ''}`;
   return (
     <>
-      <Shown
+      <HeadButton
         type="button"
         data-state={first?.state}
         aria-label={`Readers: ${first ? STATE_WORDS[first.state] : 'none'}`}
         onClick={() => setOpen(true)}
       >
         {words}
-      </Shown>
+      </HeadButton>
       <Sheet title="Stick and crate" isOpen={isOpen} onClose={() => setOpen(false)}>
         {sources.map((s) => (
           <Row key={s.name} $gap={3}>
@@ -111,17 +110,3 @@ export function Readers() {
     </>
   );
 }
-
-const Shown = styled.button`
-  min-height: 36px;
-  padding: 0 ${space(3)};
-  border: 1px solid ${colour('bandSoft')};
-  border-radius: ${radius};
-  background: transparent;
-  color: ${colour('bandInk')};
-  font-variant-numeric: tabular-nums;
-  cursor: pointer;
-  &[data-state='away'] {
-    border-color: #ebbe62;
-  }
-`;

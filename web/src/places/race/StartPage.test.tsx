@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import type { StartJob } from '@yaylak/contract';
 import { aGroup, aJob, aRosterAnimal, TODAY } from '../../tests/builders';
 import { renderPage, type Answers } from '../../tests/renderPage';
@@ -64,6 +64,17 @@ it('starts a job with its list fixed, and goes to the race', async () => {
     gates: [],
     animalIds: ['id of 26-0001', 'id of 26-0002'],
   });
+});
+
+it('can be begun on purpose for an earlier day, never for a later one', async () => {
+  const { user, asked } = await show();
+  fireEvent.change(screen.getByLabelText('Day'), { target: { value: '2026-11-24' } });
+  await user.click(screen.getByRole('button', { name: 'Start with 2 animals' }));
+  expect(await screen.findByText('Day: enter today or an earlier day.')).toBeVisible();
+  fireEvent.change(screen.getByLabelText('Day'), { target: { value: '2026-11-22' } });
+  expect(screen.getByText('Every animal will be dated with this day, whenever you enter it.')).toBeVisible();
+  await user.click(screen.getByRole('button', { name: 'Start with 2 animals' }));
+  await waitFor(() => expect(started(asked)).toMatchObject({ on: '2026-11-22', isForItsDay: true }));
 });
 
 it('sorts by gates that lead to groups; a gate without a name is none', async () => {

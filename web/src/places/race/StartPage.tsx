@@ -60,6 +60,7 @@ export function StartPage() {
   const template = templates.find((t) => t.id === templateId) ?? given?.plan ?? (SHIPPED_TEMPLATES[0] as JobPlan);
   const plan = ownPlan ?? withNextTube(template, lastTubes);
   const [typedBy, setStartedBy] = useState<string>();
+  const [forDay, setForDay] = useState<string>();
   const startedBy = typedBy ?? holding?.keeper ?? '';
   const unit = useWeightUnit();
   const [problem, setProblem] = useState<string>();
@@ -86,9 +87,12 @@ export function StartPage() {
     if (!who || !holding) return;
     const fault = planFault(plan);
     if (fault) return setProblem(fault);
+    if (forDay !== undefined && (forDay === '' || forDay > holding.today))
+      return setProblem('Day: enter today or an earlier day.');
     const problemFound = await startJob({
       name: shownName.trim() || 'Weighing',
       startedBy,
+      forDay,
       ...planToStart(plan),
       animalIds: who.animals.map((a) => a.tag.animalId),
     });
@@ -196,7 +200,18 @@ export function StartPage() {
                   }}
                 />
               ) : null}
-              <Field label="Weighed and written by" value={startedBy} onChange={setStartedBy} />
+              <Field label="Weighed and recorded by" value={startedBy} onChange={setStartedBy} />
+              <Field
+                label="Day"
+                type="date"
+                value={forDay ?? holding?.today ?? ''}
+                onChange={setForDay}
+                hint={
+                  forDay !== undefined && forDay !== '' && forDay !== holding?.today
+                    ? 'Every animal will be dated with this day, whenever you enter it.'
+                    : undefined
+                }
+              />
             </Row>
             <StationChoice plan={plan} onChange={change} />
             {plan.stations.map((station) => (

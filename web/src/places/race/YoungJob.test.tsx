@@ -1,7 +1,8 @@
 import { screen, waitFor } from '@testing-library/react';
 import type { RosterAnimal } from '@yaylak/contract';
-import { aJob, aRoster, aRosterAnimal, aTag } from '../../tests/builders';
+import { aJob, aRoster, aRosterAnimal, aTag, TODAY } from '../../tests/builders';
 import { renderPage } from '../../tests/renderPage';
+import { keepHand } from '../../shared/jobs/hand';
 import { RacePage } from './RacePage';
 
 const ewe = aRosterAnimal('22-0001', { bornOn: '2022-04-01' });
@@ -9,6 +10,7 @@ const weight = () => screen.findByLabelText(/^Weight/);
 
 /** A job of new-borns: tag and weigh the young of each dam. */
 async function youngJob(more: readonly RosterAnimal[] = []) {
+  keepHand('j1', { by: 'Aylin', saidOn: TODAY });
   const shown = renderPage(<RacePage />, {
     at: '/race/j1',
     route: '/race/:id',

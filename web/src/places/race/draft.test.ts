@@ -21,6 +21,7 @@ const ids = lambs.map((a) => a.tag.animalId);
 const passage = (animalId: string, kg?: number): Passage => ({
   animalId,
   writtenAt: 't',
+  on: '2026-11-23',
   kg,
   gate: undefined,
   entries: [],

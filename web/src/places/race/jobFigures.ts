@@ -54,7 +54,6 @@ export function jobFigures(
   passages: readonly Passage[],
   earlierGains: readonly number[],
   animals: ReadonlyMap<string, RosterAnimal>,
-  on: string,
   settingsOf: (animal: RosterAnimal) => SpeciesSettings,
   biases: ReadonlyMap<string, UsedBias> = new Map(),
 ): JobFigures {
@@ -70,7 +69,7 @@ export function jobFigures(
     points.push({
       animalId: p.animalId,
       kg,
-      gain: animal && gainAtJob(animal, { on: dayOf(on), kg, method: 'scale' }, settingsOf(animal)),
+      gain: animal && gainAtJob(animal, { on: dayOf(p.on), kg, method: 'scale' }, settingsOf(animal)),
     });
   }
   const gains = points.flatMap((p) => (p.gain ? [p.gain.kgPerDay] : []));

@@ -15,7 +15,6 @@ export interface MobMember {
 export function jobMobs(
   passages: readonly Passage[],
   animals: ReadonlyMap<string, RosterAnimal>,
-  on: string,
 ): Readonly<Record<Mob, readonly MobMember[]>> {
   const last = new Map<string, { readonly mob: Mob; readonly member: MobMember }>();
   for (const { animalId, entries } of passages) {
@@ -26,7 +25,7 @@ export function jobMobs(
     const member: MobMember = {
       animal,
       score: mean(entries.flatMap((e) => (e.type === 'score' ? [e.score] : []))),
-      before: animal.scores.findLast(([day]) => day < on)?.[1],
+      before: animal.scores.findLast(([day]) => day < put.on)?.[1],
       spray: mark?.type === 'mark' ? `${mark.colour} on the ${mark.place}` : undefined,
     };
     last.set(animalId, { mob: put.mob, member });

@@ -4,7 +4,15 @@ import { jobTally } from './jobTally';
 import type { Passage } from './raceLog';
 
 const passage = (...entries: object[]): Passage =>
-  ({ animalId: 'a', writtenAt: 't', kg: undefined, gate: undefined, entries, refusedBecause: undefined }) as Passage;
+  ({
+    animalId: 'a',
+    writtenAt: 't',
+    on: '2026-11-23',
+    kg: undefined,
+    gate: undefined,
+    entries,
+    refusedBecause: undefined,
+  }) as Passage;
 
 it('adds up what a job did, heads and amounts', () => {
   const drench = aProduct('White drench');

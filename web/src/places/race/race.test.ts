@@ -109,13 +109,7 @@ describe('the log of a job', () => {
       ],
       [],
     );
-    const figures = jobFigures(
-      passages,
-      [],
-      new Map(flock.map((a) => [a.tag.animalId, a])),
-      '2026-11-23',
-      () => SPECIES_TABLE.sheep,
-    );
+    const figures = jobFigures(passages, [], new Map(flock.map((a) => [a.tag.animalId, a])), () => SPECIES_TABLE.sheep);
     expect(figures.meanKg).toBe(32.8);
     expect(figures.meanGain?.kgPerDay).toBeCloseTo(0.2, 10); // 2.8 kg in 14 days
     expect(figures.gates.get('Keep')).toBe(1);
@@ -130,7 +124,6 @@ describe('the log of a job', () => {
         passagesOf([entry('1b', { type: 'weight', kg: 36.08, method: 'tape', writtenBy: 'Selin', animalId: 'a' })], []),
         [],
         new Map(flock.map((a) => [a.tag.animalId, a])),
-        '2026-11-23',
         () => SPECIES_TABLE.sheep,
         biasesByKey(biases),
       );
@@ -158,7 +151,6 @@ describe('the log of a job', () => {
         ),
         gainsBefore(flock, settingsOf),
         new Map(flock.map((a) => [a.tag.animalId, a])),
-        '2026-11-23',
         settingsOf,
       ).lineKgPerDay;
     // Half the median of 100 to 500 g a day, and half of that of 30 to 150.

@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { colour, narrow, phone, space } from '../../theme/tokens';
+import { colour, narrow, phone, radius, space } from '../../theme/tokens';
 
 /** The race, full screen: its head, three columns and the line of keys below. */
 export const Frame = styled.div`
@@ -46,6 +46,20 @@ export const Right = styled.div`
   display: flex;
   gap: ${space(4)};
   align-items: center;
+`;
+/** A button in the dark head. */
+export const HeadButton = styled.button`
+  min-height: 36px;
+  padding: 0 ${space(3)};
+  border: 1px solid ${colour('bandSoft')};
+  border-radius: ${radius};
+  background: transparent;
+  color: ${colour('bandInk')};
+  font-variant-numeric: tabular-nums;
+  cursor: pointer;
+  &[data-state='away'] {
+    border-color: #ebbe62;
+  }
 `;
 export const Kept = styled.span`
   &::before {

@@ -5,6 +5,8 @@ import type { OutboxItem } from '../../outbox/store';
 export interface Passage {
   readonly animalId: string;
   readonly writtenAt: string;
+  /** The day it went through. */
+  readonly on: string;
   readonly kg: number | undefined;
   readonly gate: string | undefined;
   readonly entries: readonly AnimalEntry[];
@@ -60,6 +62,7 @@ function toPassage(entries: readonly AnimalEntry[], refusedBecause: string | und
   return {
     animalId: first.animalId,
     writtenAt: first.writtenAt,
+    on: (passage ?? first).on,
     kg: weight?.type === 'weight' ? weight.kg : undefined,
     gate: passage?.type === 'passage' ? passage.gate : undefined,
     entries,

@@ -12,6 +12,10 @@ import { isSameLog, jobLog, passagesOf, type Logged, type Passage } from './race
 
 export interface Race {
   readonly job: (StartJob & { readonly finishedAt: string | null }) | undefined;
+  /** The day an animal that goes through now is dated: today, unless the job is entered for its own day. */
+  readonly on: string;
+  /** Whose hand what is recorded now bears. */
+  readonly by: string;
   readonly isMissing: boolean;
   /** The animals are still being read: a number typed now would find nobody. */
   readonly isReading: boolean;
@@ -46,7 +50,7 @@ const NO_ROSTER: RosterView = {
 };
 
 /** A job as this device knows it, with or without the server. */
-export function useRace(jobId: string): Race {
+export function useRace(jobId: string, hand?: string): Race {
   const outbox = useOutbox();
   const { items, waiting } = useOutboxState();
   const server = useQuery({
@@ -78,22 +82,24 @@ export function useRace(jobId: string): Race {
     [job?.animalIds, animals],
   );
   const passages = useMemo(() => passagesOf(server.data?.entries ?? NOTHING, log), [server.data?.entries, log]);
-  // Whoever started the job holds the tape in it.
-  const writtenBy = job?.startedBy ?? holding?.keeper ?? 'Keeper';
+  const by = hand ?? job?.startedBy ?? holding?.keeper ?? 'Keeper';
+  const on = job?.isForItsDay ? job.on : (holding?.today ?? job?.on ?? '');
 
   const put = useCallback(
     async (drafts: readonly EntryDraft[]) => {
       // One time for one passage: it is what holds its entries together.
       const at = new Date().toISOString();
       await outbox.put(
-        drafts.map((d) => ({ kind: 'entry', entry: { ...stamp(d, writtenBy, 'race'), writtenAt: at, jobId } })),
+        drafts.map((d) => ({ kind: 'entry', entry: { ...stamp(d, by, 'race'), writtenAt: at, jobId } })),
       );
     },
-    [outbox, writtenBy, jobId],
+    [outbox, by, jobId],
   );
 
   return {
     job,
+    on,
+    by,
     isReading: roster.isPending && roster.fetchStatus === 'fetching',
     isMissing: !job && server.isError && !roster.isPending,
     animals,

@@ -4,12 +4,15 @@ import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
 import { holdingQuery } from '../../api/queries';
 import { useOutbox } from '../../outbox/useOutbox';
+import { keepHand } from './hand';
 import { newId } from '../../words/ids';
 
 export type JobToStart = Pick<StartJob, 'name' | 'stations' | 'gates' | 'animalIds'> & {
   readonly settings?: StartJob['settings'];
   /** Whoever keeps the book where nobody is named. */
   readonly startedBy?: string;
+  /** Another day than today, on purpose. */
+  readonly forDay?: string | undefined;
 };
 
 /** Writes a job down on this device and opens it at the race. @returns what went wrong, in words */
@@ -18,12 +21,13 @@ export function useStartJob(): (job: JobToStart) => Promise<string | undefined> 
   const outbox = useOutbox();
   const navigate = useNavigate();
   return useCallback(
-    async ({ startedBy, settings, animalIds, ...rest }) => {
+    async ({ startedBy, settings, animalIds, forDay, ...rest }) => {
       if (!holding) return 'The settings are not here yet. Wait a moment and start again.';
       const job: StartJob = {
         id: newId(),
         ...rest,
-        on: holding.today,
+        on: forDay ?? holding.today,
+        ...(forDay !== undefined && forDay !== holding.today ? { isForItsDay: true } : {}),
         startedAt: new Date().toISOString(),
         startedBy: startedBy?.trim() || holding.keeper,
         ...(settings ? { settings } : {}),
@@ -34,6 +38,7 @@ export function useStartJob(): (job: JobToStart) => Promise<string | undefined> 
       } catch {
         return 'This device could not write the job down: its storage is full or shut. Make room in the browser and try again.';
       }
+      keepHand(job.id, { by: job.startedBy, saidOn: holding.today });
       void navigate(`/race/${job.id}`);
       return undefined;
     },
