@@ -93,6 +93,7 @@ type Bare<T> = T extends AnimalEntry ? Omit<T, 'id' | 'writtenAt' | 'writtenBy' 
 /** Writes the demo's story down as entries of a book. Ids follow from the order of writing, so a seed gives one book. */
 export class BookWriter {
   readonly animals: DemoAnimal[] = [];
+  private readonly passages = new Map<string, { readonly writtenAt: string; readonly writtenBy: string }>();
   private readonly entries: Entry[] = [];
   private readonly products: NonNullable<BookFile['products']>[number][] = [];
   private readonly groups = new Map<string, { id: string; species: Species }>();
@@ -277,12 +278,18 @@ export class BookWriter {
     const second = this.count % 60;
     const minute = Math.floor(this.count / 60) % 60;
     const time = `${String(minute).padStart(2, '0')}:${String(second).padStart(2, '0')}`;
+    const written = {
+      writtenAt: `${isoOf(addDays(on, -1))}T20:${time}.000Z`,
+      writtenBy: by ?? (this.count % 3 === 0 ? 'Aylin' : 'Kerem'),
+    };
+    // One way through a job is of one moment and one hand: by that its entries are known to belong together.
+    const passage = jobId === undefined ? written : (this.passages.get(`${jobId} ${animal.id}`) ?? written);
+    if (jobId !== undefined) this.passages.set(`${jobId} ${animal.id}`, passage);
     this.entries.push({
       id,
       animalId: animal.id,
       on: isoOf(on),
-      writtenAt: `${isoOf(addDays(on, -1))}T20:${time}.000Z`,
-      writtenBy: by ?? (this.count % 3 === 0 ? 'Aylin' : 'Kerem'),
+      ...passage,
       source: 'demo',
       ...(jobId ? { jobId } : {}),
       ...bare,

@@ -303,6 +303,17 @@ describe('hangs together', () => {
       expect(through.size).toBeLessThan(open?.animalIds.length ?? 0);
     });
 
+    it('nobody went through a job twice: all that was recorded of one in it is of one moment and one hand', () => {
+      const moments = new Map<string, Set<string>>();
+      for (const e of book.entries) {
+        if (e.jobId === undefined || e.type === 'strike') continue;
+        const key = `${e.jobId} ${e.animalId}`;
+        moments.set(key, (moments.get(key) ?? new Set()).add(`${e.writtenAt} ${e.writtenBy}`));
+      }
+      expect(moments.size).toBeGreaterThan(30);
+      for (const [key, found] of moments) expect([key, found.size]).toEqual([key, 1]);
+    });
+
     it('each autumn one choice went against the ranking, with its reason', () => {
       const against = ofType('choice').filter((e) => e.suggested !== e.decision);
       expect(against.length).toBeGreaterThanOrEqual(4);
