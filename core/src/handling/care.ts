@@ -34,14 +34,17 @@ export type CareCaution =
   | { readonly kind: 'not-usual' }
   | { readonly kind: 'wrong-sex' };
 
+/** The age in days up to which it is commonly done by the keeper, see `LIMIT_DAYS`; undefined where there is none. */
+export const careLimitDays = (kind: CareKind, species: Species): Days | undefined => LIMIT_DAYS[kind]?.[species];
+
 /** What speaks against a work on an animal. @param ageDays undefined where the birth is not known */
 export function careCaution(
   kind: CareKind,
   animal: { readonly species: Species; readonly sex: string; readonly ageDays: Days | undefined },
 ): CareCaution | undefined {
   if (!PAINFUL_CARE.includes(kind)) return undefined;
-  if (kind === 'castrate' && animal.sex === 'female') return { kind: 'wrong-sex' };
-  const limitDays = LIMIT_DAYS[kind]?.[animal.species];
+  if (kind === 'castrate' && (animal.sex === 'female' || animal.sex === 'castrate')) return { kind: 'wrong-sex' };
+  const limitDays = careLimitDays(kind, animal.species);
   if (limitDays === undefined) return { kind: 'not-usual' };
   const { ageDays } = animal;
   return ageDays !== undefined && ageDays > limitDays ? { kind: 'over-age', limitDays, ageDays } : undefined;

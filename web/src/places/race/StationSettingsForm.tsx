@@ -300,8 +300,9 @@ function CareSettingsForm({
       </Row>
       {isPainful ? (
         <Small>
-          Docking, castrating and disbudding hurt. Up to which age, by which method, with which pain relief and by whom
-          is for your local rules and your vet to say; where it is not lawful, leave it out.
+          Docking, castrating and disbudding hurt. They are only offered here, and pressed for each animal at the race.
+          Up to which age, by which method, with which pain relief and by whom is for your local law and your vet to
+          say; where it is not lawful, leave it out.
         </Small>
       ) : null}
     </>

@@ -49,6 +49,8 @@ export interface Draft {
   readonly grades: Readonly<Record<string, LookGrade>>;
   /** What of the job is not done to this one. */
   readonly leftOut: readonly string[];
+  /** Works that hurt are done only where they were pressed for this one. */
+  readonly pressed: readonly string[];
   /** Entries of identifiers it has lost. */
   readonly lost: readonly string[];
   /** What was found on her: marks of males, and what a scan showed. */
@@ -76,6 +78,7 @@ export const FRESH: Draft = {
   amounts: {},
   grades: {},
   leftOut: [],
+  pressed: [],
   lost: [],
   marks: [],
   sex: undefined,
@@ -180,6 +183,7 @@ export const isBegun = (d: Draft): boolean =>
   Object.keys(d.grades).length > 0 ||
   Object.keys(d.amounts).length > 0 ||
   d.leftOut.length > 0 ||
+  d.pressed.length > 0 ||
   d.lost.length > 0 ||
   d.mob !== undefined ||
   d.gate !== undefined;

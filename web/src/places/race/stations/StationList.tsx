@@ -1,5 +1,5 @@
 import type { Station } from '@yaylak/contract';
-import { fieldWord, scaleUnit, spacedDigits, type Sex, type Species } from '@yaylak/core';
+import { fieldWord, PAINFUL_CARE, scaleUnit, spacedDigits, type Sex, type Species } from '@yaylak/core';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { Chip } from '../../../parts/Chip';
@@ -8,7 +8,7 @@ import { amountText, bornText, weightText } from '../../../words/format';
 import { PURPOSE_WORDS } from '../../../words/stations';
 import { toggled, typed, typedField, type Draft, type FieldName } from '../draft';
 import { fieldText, proposedAt, type AtHand, type LetteredToggle } from '.';
-import { careFor } from './handwork';
+import { careFor, careKey, isDone, pressedText } from './handwork';
 import { wornAt } from './identify';
 import { litterTyped } from './litter';
 import { gradeOf, pressed, standardsAt } from './look';
@@ -40,7 +40,22 @@ export function pressToggle(draft: Draft, at: AtHand, toggle: LetteredToggle): D
   if (toggle.station === 'raddle' || toggle.station === 'scan')
     return typed(draft, { marks: toggled(draft.marks, toggle.key) });
   if (toggle.station === 'identify') return typed(draft, { lost: toggled(draft.lost, toggle.key) });
-  return typed(draft, { leftOut: toggled(draft.leftOut, toggle.key) });
+  const choice = toggle.station === 'care' ? careFor(at).find((c) => careKey(c.kind) === toggle.key) : undefined;
+  if (choice && PAINFUL_CARE.includes(choice.kind)) {
+    const pressedNow = toggled(draft.pressed, toggle.key);
+    return typed(draft, {
+      pressed: pressedNow,
+      message: pressedText(choice, at, pressedNow.includes(toggle.key)),
+    });
+  }
+  const leftOut = toggled(draft.leftOut, toggle.key);
+  // A letter typed by mistake is seen: what it put off is named.
+  return typed(draft, {
+    leftOut,
+    ...(leftOut.includes(toggle.key)
+      ? { message: `${toggle.words}: not for this one. Press again to put it back.` }
+      : {}),
+  });
 }
 
 /** The stations of the job, in its order, each with only what it needs. The gates stand by themselves below. */
@@ -144,9 +159,17 @@ export function StationList(props: Props) {
       careFor(at).length > 0 ? (
         <StationRow name="By hand">
           {keysOf('care', (t) => {
-            const method = careFor(at).find((c) => `care ${c.kind}` === t.key)?.method;
-            return { ...onOff(t), ...(method ? { says: method } : {}) };
+            const choice = careFor(at).find((c) => careKey(c.kind) === t.key);
+            const isPainful = choice !== undefined && PAINFUL_CARE.includes(choice.kind);
+            const isOn = choice !== undefined && isDone(draft, choice.kind);
+            return {
+              ...(isPainful ? { state: isOn ? 'on' : 'plain' } : onOff(t)),
+              ...(choice?.method ? { says: choice.method } : {}),
+            };
           })}
+          {careFor(at).some((c) => PAINFUL_CARE.includes(c.kind)) ? (
+            <Hint>What hurts is done only to those you press it for. Age, method and pain relief: your local law.</Hint>
+          ) : null}
         </StationRow>
       ) : null,
     move: () =>

@@ -1,6 +1,8 @@
-import { careCaution, type CareCaution, type CareKind } from '@yaylak/core';
+import { careCaution, careLimitDays, PAINFUL_CARE, type CareCaution, type CareKind, type Species } from '@yaylak/core';
 import type { CareChoice } from '@yaylak/contract';
 import { CARE_WORDS } from '../../../words/stations';
+import type { Draft } from '../draft';
+import { countText } from '../../../words/format';
 import type { AtHand, Problem, StationRules } from './atHand';
 
 export const careKey = (kind: CareKind): string => `care ${kind}`;
@@ -13,6 +15,22 @@ export const careFor = (at: AtHand): CareChoice[] =>
   });
 
 const overAge = (caution: CareCaution | undefined) => (caution?.kind === 'over-age' ? caution : undefined);
+
+/** Whether a work of the job is done to the animal at hand: what hurts only where it was pressed for this one. */
+export const isDone = (draft: Draft, kind: CareKind): boolean =>
+  PAINFUL_CARE.includes(kind) ? draft.pressed.includes(careKey(kind)) : !draft.leftOut.includes(careKey(kind));
+
+/** What is said when a work that hurts is pressed, or left. */
+export function pressedText({ kind, method }: CareChoice, { species, ageDays }: AtHand, isOn: boolean): string {
+  const what = `${CARE_WORDS[kind]}${method ? ` (${method})` : ''}`;
+  if (!isOn) return `${what}: not done to this one.`;
+  const age = ageDays === undefined ? 'age not known' : `${countText(ageDays, 'day', 'days')} old`;
+  return `${what}: ${age}. ${limitText(kind, species)}`;
+}
+
+/** `Over 7 days old it is a vet’s work, with pain relief, in many places. Your local law decides.` */
+const limitText = (kind: CareKind, species: Species): string =>
+  `Over ${countText(careLimitDays(kind, species) ?? 0, 'day', 'days')} old it is a vet’s work in many places, with pain relief. Your local law decides.`;
 
 export const mark: StationRules = {
   facts: (draft, at) =>
@@ -38,19 +56,22 @@ export const note: StationRules = {
 export const care: StationRules = {
   problems: (draft, at) =>
     careFor(at).flatMap(({ kind }): Problem[] => {
+      if (!isDone(draft, kind)) return [];
       const caution = overAge(careCaution(kind, at));
-      if (!caution || draft.leftOut.includes(careKey(kind))) return [];
+      const isAgeUnknown = PAINFUL_CARE.includes(kind) && at.ageDays === undefined;
+      if (!caution && !isAgeUnknown) return [];
+      const age = caution ? `at ${countText(caution.ageDays, 'day', 'days')}` : 'at an age that is not known';
       return [
         {
           kind: 'ask',
           key: careKey(kind),
-          message: `${CARE_WORDS[kind]} at ${caution.ageDays} days: over ${caution.limitDays} days it is in many places only for a vet, with pain relief. Your local rules decide. Enter again writes it down.`,
+          message: `${CARE_WORDS[kind]} ${age}: ${limitText(kind, at.species)} Enter again to record it.`,
         },
       ];
     }),
   facts: (draft, at) =>
     careFor(at).flatMap(({ kind, method }) =>
-      draft.leftOut.includes(careKey(kind)) ? [] : [{ type: 'care', kind, ...(method ? { method } : {}) } as const],
+      isDone(draft, kind) ? [{ type: 'care', kind, ...(method ? { method } : {}) } as const] : [],
     ),
   toggles: (at) => careFor(at).map(({ kind }) => ({ key: careKey(kind), words: CARE_WORDS[kind] })),
 };

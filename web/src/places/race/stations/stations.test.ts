@@ -1,8 +1,9 @@
-import type { StationSettings } from '@yaylak/contract';
+import { SHIPPED_TEMPLATES, type StationSettings, type TemplateView } from '@yaylak/contract';
 import { SPECIES_TABLE, USUAL_STANDARDS } from '@yaylak/core';
 import { aProduct, aRosterAnimal, aTag, TODAY } from '../../../tests/builders';
 import { FRESH, typedField, type Draft } from '../draft';
-import { finishAnimal, proposedAt, togglesAt, type AtHand } from '.';
+import { finishAnimal, proposedAt, togglesAt, type AtHand, type LetteredToggle } from '.';
+import { pressToggle } from './StationList';
 import { meatHeld, suggestedGate } from './sort';
 
 const lamb = aRosterAnimal('26-0001');
@@ -358,12 +359,44 @@ describe('work by hand', () => {
   const care = (kind: 'dock' | 'castrate' | 'feet'): StationSettings => ({
     care: { kinds: [{ kind, method: 'ring' }] },
   });
-  it('that hurts is asked about over its age', () => {
-    expect(twice(weighed(''), atHand(['care'], care('dock')))).toMatchObject({
-      said: expect.stringMatching(/^Dock at 236 days: over 7 days .* local rules decide/),
-      facts: [{ type: 'passage' }, { type: 'care', kind: 'dock', method: 'ring' }],
+  const male = { sex: 'male' as const, ageDays: 2 };
+  it.each(['dock', 'castrate'] as const)('%s, which hurts, is done only where it is pressed for this one', (kind) => {
+    const at = atHand(['care'], care(kind), male);
+    expect(twice(weighed(''), at)).toEqual({ said: undefined, facts: [{ type: 'passage' }] });
+    const [toggle] = togglesAt(at);
+    const on = pressToggle(weighed(''), at, toggle as LetteredToggle);
+    expect(on.message).toMatch(
+      /\(ring\): 2 days old\. Over 7 days old it is a vet’s work .* Your local law decides\.$/,
+    );
+    expect(twice(on, at).facts).toEqual([{ type: 'passage' }, { type: 'care', kind, method: 'ring' }]);
+    const off = pressToggle(on, at, toggle as LetteredToggle);
+    expect(off.message).toMatch(/not done to this one\.$/);
+    expect(twice(off, at).facts).toEqual([{ type: 'passage' }]);
+  });
+  it.each([
+    [236, /^Dock at 236 days: Over 7 days old it is a vet’s work .* Your local law decides\./],
+    [undefined, /^Dock at an age that is not known: /],
+  ])('that hurts is asked about over its age, and without one (%s)', (ageDays, words) => {
+    const at = atHand(['care'], care('dock'), { ageDays });
+    const { said, facts } = twice(weighed('', { pressed: ['care dock'] }), at);
+    expect(said).toMatch(words);
+    expect(facts?.[1]).toEqual({ type: 'care', kind: 'dock', method: 'ring' });
+  });
+  it('that does not hurt is named when a letter puts it off', () => {
+    const at = atHand(['care'], care('feet'));
+    const off = pressToggle(weighed(''), at, togglesAt(at)[0] as LetteredToggle);
+    expect(off).toMatchObject({
+      leftOut: ['care feet'],
+      message: 'Feet: not for this one. Press again to put it back.',
     });
-    expect(twice(weighed(''), atHand(['care'], care('dock'), { ageDays: 2 })).said).toBeUndefined();
+  });
+  it('no castrate is castrated again', () => {
+    expect(togglesAt(atHand(['care'], care('castrate'), { sex: 'castrate', ageDays: 2 }))).toEqual([]);
+  });
+  it('the new-born job that is shipped does nothing by itself that hurts', () => {
+    const { settings } = SHIPPED_TEMPLATES.find((t) => t.id === 'newborn') as TemplateView;
+    const { facts } = twice(weighed(''), atHand(['care'], settings, male));
+    expect(facts).toEqual([{ type: 'passage' }, { type: 'care', kind: 'navel', method: 'iodine' }]);
   });
   it('is not asked of whom it does not fit', () => {
     expect(twice(weighed(''), atHand(['care'], care('castrate'))).facts).toEqual([{ type: 'passage' }]);
