@@ -94,6 +94,10 @@ it.each<[Refusal, string]>([
     'The withdrawal for meat is missing. Enter the label’s days, 0 if it says none; off the label, the days your vet gave.',
   ],
   [
+    { code: 'castrated', field: 'sex', value: 'male', on: '2026-04-03' },
+    'It was castrated on 2026-04-03. If that is wrong, delete it first.',
+  ],
+  [
     { code: 'meat-withheld', field: 'how', value: 'slaughtered', until: '2026-12-04', clearOn: '2026-12-05' },
     'Its meat is withheld to the end of 2026-12-04. It may go for slaughter from 2026-12-05.',
   ],

@@ -55,6 +55,8 @@ export function refusalText(
       return `It is on record with ${evidenceText(refusal.evidence)}. Delete or correct those first if they are wrong.`;
     case 'gone':
       return `It left the holding on ${refusal.goneOn}. Strike that out first if it is wrong.`;
+    case 'castrated':
+      return `It was castrated on ${refusal.on}. If that is wrong, delete it first.`;
     case 'meat-withheld':
       return `Its meat is withheld to the end of ${refusal.until}. It may go for slaughter from ${refusal.clearOn}.`;
     case 'buyer-not-told':

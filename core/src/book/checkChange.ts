@@ -1,6 +1,7 @@
 import { isoOf, type Day } from '../calendar';
 import type { Sex } from '../species';
 import type { BookView } from './bookView';
+import { castratedOn } from './castration';
 import { factLists } from './factLists';
 import type { AnimalFacts, AnimalRecord } from './facts';
 import { checkRecord } from './kinds/arrival';
@@ -57,9 +58,12 @@ function checkBirthDate(facts: AnimalFacts, { id, bornOn }: AnimalRecord, book: 
     : { code: 'young-not-younger', ...own, youngId: young.id, on: isoOf(young.bornOn) };
 }
 
-function checkSex(facts: AnimalFacts, sex: Sex, book: ChangeBook): ChangeRefusal | undefined {
+function checkSex(facts: AnimalFacts, sex: Sex, book: ChangeBook): Refusal | ChangeRefusal | undefined {
   const { id, sex: before } = facts.record;
   if (sex === before || sex === 'unknown') return undefined;
+  const cutOn = castratedOn(facts);
+  if (cutOn !== undefined && sex !== 'castrate')
+    return { code: 'castrated', field: 'sex', value: sex, on: isoOf(cutOn) };
   const young = book.youngOf(id);
   const isFemale = sex === 'female';
   // A male that was cut sired what he sired.

@@ -7,7 +7,10 @@ import type { AnimalId } from '../units';
 /** An animal's record: what it is, not what happened to it. */
 export interface AnimalRecord extends Pedigreed {
   readonly species: Species;
+  /** Today: a male that was castrated is a castrate since. */
   readonly sex: Sex;
+  /** What its record says, where an entry has made it another since. */
+  readonly recordedSex?: Sex | undefined;
   /** Whose embryo it was, where another carried it: `damId` is who gave birth to it. */
   readonly donorId: AnimalId | undefined;
   /** Born as one of so many. */

@@ -1,4 +1,5 @@
 export * from './bookView';
+export * from './castration';
 export * from './checkChange';
 export * from './checkEntry';
 export * from './derived';

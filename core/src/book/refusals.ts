@@ -55,6 +55,8 @@ export type Refusal = { readonly field: string; readonly value: string } & (
   | { readonly code: 'meat-withheld'; readonly until: string; readonly clearOn: string }
   /** Sold while meat or milk is withheld, and the buyer not told to the right day. */
   | { readonly code: 'buyer-not-told'; readonly until: string }
+  /** It is a castrate since then already. */
+  | { readonly code: 'castrated'; readonly on: string }
   | { readonly code: 'tube-taken'; readonly animalId: AnimalId }
   | { readonly code: 'weight-too-high'; readonly heaviestKg: Kilograms; readonly species: Species }
   | { readonly code: 'number-worn'; readonly wearerId: string; readonly colour: string | undefined }

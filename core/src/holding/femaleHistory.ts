@@ -1,5 +1,5 @@
 import type { Birth } from '../births';
-import { groupOn, type AnimalFacts } from '../book';
+import { castratedOn, groupOn, type AnimalFacts } from '../book';
 import { addDays, dayOfMoment, type Day } from '../calendar';
 import {
   heatsSeen,
@@ -118,19 +118,26 @@ const emptyDays = ({ pregnancyTests, losses }: AnimalFacts): Day[] => [
   ...losses.map((l) => l.on),
 ];
 
-/** A male's stays; one that left the holding stays no longer, and a teaser, or a castrate, sires nothing. */
-export const exposuresOf = (facts: AnimalFacts): Exposure[] =>
-  facts.stays.map((s): Exposure => {
-    const end = facts.stayEnds.find((e) => e.stayId === s.entryId)?.on;
+/**
+ * A male's stays; one that left the holding stays no longer, and a teaser, or a castrate, sires nothing: of one that was
+ * castrated while he ran with them, what he may have sired ends on that day.
+ */
+export function exposuresOf(facts: AnimalFacts): Exposure[] {
+  const isCastrate = facts.record.sex === 'castrate';
+  const cutOn = isCastrate ? castratedOn(facts) : undefined;
+  return facts.stays.map((s): Exposure => {
+    const end = facts.stayEnds.find((e) => e.stayId === s.entryId)?.on ?? facts.departures[0]?.on;
+    const wasWhole = cutOn !== undefined && s.on < cutOn;
     return {
       maleId: facts.record.id,
       groupId: s.groupId,
       from: s.on,
-      to: end ?? facts.departures[0]?.on,
-      isTeaser: s.isTeaser || facts.record.sex === 'castrate',
+      to: wasWhole && (end === undefined || cutOn < end) ? cutOn : end,
+      isTeaser: s.isTeaser || (isCastrate && !wasWhole),
       isRaddled: s.colour !== undefined || facts.harnesses.some((h) => h.stayId === s.entryId),
     };
   });
+}
 
 /** What a test of a female on a day hangs on: the last day she may have been served since her last birth by then. */
 export function testedFemale(

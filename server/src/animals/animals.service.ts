@@ -231,9 +231,10 @@ export class AnimalsService {
 function changed(record: AnimalRecord, change: ChangeAnimal): AnimalRecord {
   const pick = <T>(now: T | undefined, to: T | null | undefined): T | undefined =>
     to === undefined ? now : (to ?? undefined);
+  const isOtherSex = change.sex !== undefined && change.sex !== record.sex;
   return {
     ...record,
-    sex: change.sex ?? record.sex,
+    ...(isOtherSex ? { sex: change.sex, recordedSex: undefined } : {}),
     bornOn: change.bornOn === undefined ? record.bornOn : change.bornOn === null ? undefined : dayOf(change.bornOn),
     damId: pick(record.damId, change.damId),
     donorId: pick(record.donorId, change.donorId),
@@ -246,7 +247,7 @@ function changed(record: AnimalRecord, change: ChangeAnimal): AnimalRecord {
 }
 
 const rowOf = (record: AnimalRecord) => ({
-  sex: record.sex,
+  sex: record.recordedSex ?? record.sex,
   bornOn: record.bornOn === undefined ? null : isoOf(record.bornOn),
   dam: record.damId ?? null,
   donor: record.donorId ?? null,

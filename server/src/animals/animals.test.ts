@@ -1,8 +1,9 @@
-import type { AnimalPage, AnimalView, IdentifierIndexRow } from '@yaylak/contract';
+import type { AnimalPage, AnimalView, BookFile, IdentifierIndexRow, MatingView, RosterView } from '@yaylak/contract';
 import {
   aGroup,
   arrival,
   departure,
+  fact,
   get,
   identifierEnd,
   mark,
@@ -176,6 +177,52 @@ describe('the page of an animal', () => {
       .get(`/api/animals/${uuid()}`)
       .expect(404, /no such animal/);
     await t.http().get('/api/animals/7').expect(400);
+  });
+});
+
+describe('an animal that was castrated', () => {
+  const sexOf = async (id: string) => (await get<AnimalView>(t, `/api/animals/${id}`)).row.sex;
+  it('is a castrate from then on everywhere, and a male again when that is struck out', async () => {
+    const [ram, cut] = [uuid(), fact('care', '', { kind: 'castrate', method: 'ring', on: '2026-04-03' })];
+    await t.post(arrival(ram, { sex: 'male' }), tag(ram, '26-0007'), { ...cut, animalId: ram });
+    expect(await sexOf(ram)).toBe('castrate');
+    expect(await get(t, '/api/animals?sex=castrate')).toMatchObject({ rows: [{ sex: 'castrate' }] });
+    expect(await get(t, '/api/animals?sex=male')).toMatchObject({ rows: [] });
+    expect((await get<RosterView>(t, '/api/roster')).animals).toMatchObject([{ sex: 'castrate' }]);
+    expect((await get<MatingView>(t, '/api/mating?species=sheep')).males).toEqual([]);
+    // A new book of the same records says the same, and its record is not touched.
+    const book = await get<BookFile>(t, '/api/book');
+    expect(book.animals).toMatchObject([{ sex: 'male' }]);
+    // Its birth date corrected, it stays a castrate; another sex is not taken while the castration stands.
+    const change = (fields: object) => t.http().patch(`/api/animals/${ram}`).send(fields);
+    await change({ version: 1, bornOn: '2026-03-31', sex: 'castrate' }).expect(200);
+    expect(await sexOf(ram)).toBe('castrate');
+    const refused = await change({ version: 2, sex: 'male' }).expect(400);
+    expect(JSON.stringify(refused.body)).toContain('It was castrated on 2026-04-03');
+    expect(await t.post({ ...cut, id: uuid(), animalId: ram })).toMatchObject([{ status: 'refused' }]);
+    await t.post(strike(cut.id));
+    expect(await sexOf(ram)).toBe('male');
+  });
+
+  it('is no female', async () => {
+    const ewe = uuid();
+    await t.post(arrival(ewe));
+    const [answer] = await t.post(fact('care', ewe, { kind: 'castrate', method: 'ring' }));
+    expect(answer).toMatchObject({ status: 'refused' });
+  });
+
+  it('sires nothing from the day on that he was castrated', async () => {
+    const [ram, ewe, groupId] = [uuid(), uuid(), await aGroup(t, 'Ewes')];
+    await t.post(
+      arrival(ram, { sex: 'male', bornOn: '2024-04-01', on: '2024-04-01' }),
+      arrival(ewe, { bornOn: '2024-04-01', on: '2024-04-01' }),
+      move(ewe, groupId, '2026-10-01'),
+      fact('stay', ram, { groupId, on: '2026-10-01', isTeaser: false }),
+    );
+    const sires = async () => JSON.stringify(await get(t, `/api/carrying/female/${ewe}`));
+    expect(await sires()).toContain(ram);
+    await t.post(fact('care', ram, { kind: 'castrate', method: 'clamp', on: '2026-10-01' }));
+    expect(await sires()).not.toContain(ram);
   });
 });
 

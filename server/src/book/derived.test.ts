@@ -153,6 +153,7 @@ function anEntry(random: Random, book: Book, nextId: () => string): AnimalEntry 
     birth: { species: facts?.record.species },
     fostering: { damId: pick([female, undefined]) },
     departure: { on: '2026-11-23' },
+    care: { kind: pick(['feet', 'castrate']) },
   };
   const at = 'at' in EXAMPLES[type] ? { at: `${on}T07:00` } : {};
   const entry = { ...COMMON, ...EXAMPLES[type], id: nextId(), type, animalId, on, ...at, ...own[type] };

@@ -45,6 +45,7 @@ import {
   type TestedFemale,
   type Touch,
   type WeightUnit,
+  withSexToday,
 } from '@yaylak/core';
 import {
   ENTRY_TYPES,
@@ -160,6 +161,9 @@ export class HoldingState {
     },
     tapes: both((_, facts) => this.biases.noteWeight(facts)),
     scorers: both((_, facts) => this.biases.noteScore(facts)),
+    sex: both((_, facts) => {
+      facts.record = withSexToday(facts.record, facts.cares);
+    }),
     fosterings: both((_, { record }) => this.litters.noteFosterings(record.id)),
   };
 
@@ -459,14 +463,16 @@ export class HoldingState {
 
   private replaceRecord(facts: AnimalFacts, record: AnimalRecord): void {
     this.unlinkParents(facts.record);
-    facts.record = record;
+    facts.record = withSexToday(record, facts.cares);
     this.linkParents(record);
     this.litters.noteFosterings(record.id);
   }
 
   /** Makes a change, marks whom it touches before and after, and takes the marks back with it. */
   private changing(entry: AnimalEntry, change: () => Undo): Undo {
-    const isStay = STAY_ENTRIES.includes(entry.type);
+    // Another sex changes what a male's stays are, and counts as another record.
+    const isSex = entry.type === 'care' && entry.kind === 'castrate';
+    const isStay = isSex || STAY_ENTRIES.includes(entry.type);
     const isKin = KIN_ENTRIES.includes(entry.type);
     const facts = this.animals.get(entry.animalId);
     const kin = facts ? this.touchedBy(facts, isStay) : new Set<string>();
@@ -474,11 +480,12 @@ export class HoldingState {
     const after = isStay || isKin ? this.animals.get(entry.animalId) : undefined;
     if (after) for (const id of this.touchedBy(after, isStay)) kin.add(id);
     const untouch = this.stamps.touch(kin);
-    const unmark = this.kindStamps.get(entry.type)?.touch([]);
+    const kinds: readonly EntryType[] = isSex ? [entry.type, 'arrival', 'stay'] : [entry.type];
+    const unmark = kinds.map((kind) => this.kindStamps.get(kind)?.touch([]));
     return () => {
       undo();
       untouch();
-      unmark?.();
+      for (const back of unmark) back?.();
     };
   }
 

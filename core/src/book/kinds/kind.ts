@@ -19,9 +19,9 @@ export type ToCheck<W> = W & { readonly animalId: AnimalId; readonly day: Day };
 /**
  * What an entry changes beside the animal's own figures: whom those a male runs with are, who is kin to whom, who wears
  * a number, who is in a group, whose a tube is, how a hand's tape or eye reads, how a scorer feels, under whom young are
- * reared.
+ * reared, what sex the animal is.
  */
-export type Touch = 'company' | 'kin' | 'numbers' | 'members' | 'tubes' | 'tapes' | 'scorers' | 'fosterings';
+export type Touch = 'company' | 'kin' | 'numbers' | 'members' | 'tubes' | 'tapes' | 'scorers' | 'fosterings' | 'sex';
 
 interface Kind<W extends object> {
   /** The first rule it breaks; entries of every kind are held against day, animal and departure before. */
