@@ -3,10 +3,11 @@ import type { ProductFacts } from './remedies';
 
 /** The label as core reckons with it. */
 export const labelOf = (facts: ProductFacts): ProductLabel => ({
-  doses: facts.doses.flatMap(({ species, by, perKg, bands, amount }): DoseRule[] => {
-    if (by === 'kg' && perKg !== undefined) return [{ species, by, perKg }];
-    if (by === 'band' && bands !== undefined) return [{ species, by, bands }];
-    return by === 'head' && amount !== undefined ? [{ species, by, amount }] : [];
+  doses: facts.doses.flatMap(({ by, perKg, bands, amount, ...rest }): DoseRule[] => {
+    const who = { species: rest.species, fromDays: rest.fromDays, fromKg: rest.fromKg };
+    if (by === 'kg' && perKg !== undefined) return [{ ...who, by, perKg }];
+    if (by === 'band' && bands !== undefined) return [{ ...who, by, bands }];
+    return by === 'head' && amount !== undefined ? [{ ...who, by, amount }] : [];
   }),
   doseUnit: facts.doseUnit,
   step: facts.step,

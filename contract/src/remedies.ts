@@ -39,6 +39,18 @@ export class DoseFacts {
   species: Species;
   @IsIn(['kg', 'band', 'head'])
   by: 'kg' | 'band' | 'head';
+  /** Not for those under so many days old. */
+  @MayBeMissing()
+  @IsInt()
+  @Min(1)
+  @Max(4000)
+  fromDays?: number;
+  /** Not for those under such a weight, kilograms. */
+  @MayBeMissing()
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  @Min(0.01)
+  @Max(2000)
+  fromKg?: number;
   @MayBeMissing()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0.000001)

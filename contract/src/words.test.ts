@@ -94,6 +94,18 @@ it.each<[Refusal, string]>([
     'The withdrawal for meat is missing. Enter the label’s days, 0 if it says none; off the label, the days your vet gave.',
   ],
   [
+    { code: 'under-label', field: 'amount', value: '1', small: { reason: 'too-young', fromDays: 30, ageDays: 1 } },
+    'The label is for animals from 30 days old; this one is 1 day old. Leave it out; if your vet ordered it, record it off the label with the vet’s days.',
+  ],
+  [
+    { code: 'under-label', field: 'amount', value: '1', small: { reason: 'too-light', fromKg: 25, kg: 9 } },
+    'The label is for animals from 25\u00a0kg; this one is 9\u00a0kg. Leave it out; if your vet ordered it, record it off the label with the vet’s days.',
+  ],
+  [
+    { code: 'far-from-label', field: 'amount', value: '16', times: 2, exact: 8.0004, unit: 'ml' },
+    '16 ml is 2.0 times the label’s 8 ml. Correct the amount, or give the reason.',
+  ],
+  [
     { code: 'castrated', field: 'sex', value: 'male', on: '2026-04-03' },
     'It was castrated on 2026-04-03. If that is wrong, delete it first.',
   ],

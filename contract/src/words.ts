@@ -12,6 +12,7 @@ import {
   type WeightUnit,
   type ChangeRefusal,
   type SexEvidence,
+  type TooSmall,
 } from '@yaylak/core';
 import { birthQuestionText } from './birthWords';
 import { femaleReasonText, maleReasonText } from './matingWords';
@@ -55,6 +56,10 @@ export function refusalText(
       return `It is on record with ${evidenceText(refusal.evidence)}. Delete or correct those first if they are wrong.`;
     case 'gone':
       return `It left the holding on ${refusal.goneOn}. Strike that out first if it is wrong.`;
+    case 'under-label':
+      return `${tooSmallText(refusal.small, unit)} Leave it out; if your vet ordered it, record it off the label with the vet’s days.`;
+    case 'far-from-label':
+      return `${value} ${refusal.unit} is ${timesText(refusal.times)} the label’s ${Number(refusal.exact.toFixed(3))} ${refusal.unit}. Correct the amount, or give the reason.`;
     case 'castrated':
       return `It was castrated on ${refusal.on}. If that is wrong, delete it first.`;
     case 'meat-withheld':
@@ -157,6 +162,17 @@ export function refusalText(
       return parentageText(refusal.fault, refusal.role, nameOf(value));
   }
 }
+
+/** `The label is for animals from 30 days old; this one is 2 days old.` */
+export function tooSmallText(small: TooSmall, unit: WeightUnit): string {
+  if (small.reason === 'too-young')
+    return `The label is for animals from ${small.fromDays} days old; this one is ${small.ageDays} ${small.ageDays === 1 ? 'day' : 'days'} old.`;
+  return `The label is for animals from ${shown(small.fromKg, unit)}; this one is ${shown(small.kg, unit)}.`;
+}
+
+/** `2.5 times`, with fewer digits the more it is. */
+export const timesText = (times: number): string =>
+  `${times >= 10 ? Math.round(times) : times.toFixed(times < 1 ? 2 : 1)} times`;
 
 /** Why two are not put together, with the figure. */
 export function pairText(refusal: PairRefusal, inbreeding: number, male: string): string {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { momentOf, type Day } from '../calendar';
+import type { ProductLabel } from '../remedies';
 import { SPECIES_TABLE } from '../species';
 import { day } from '../tests/builders';
 import {
@@ -56,11 +57,21 @@ gone.identifiers.push({
 });
 const doe = emptyFacts(record('doe', { species: 'goat' }));
 const all = new Map<string, AnimalFacts>([ewe, ram, lamb, gone, doe].map((f) => [f.record.id, f]));
+/** 0.2 ml a kilogram, not for lambs under 30 days or 10 kg. */
+const DRENCH: ProductLabel = {
+  doses: [{ species: 'sheep', by: 'kg', perKg: 0.2, fromDays: 30, fromKg: 10 }],
+  doseUnit: 'ml',
+  step: 0.5,
+  rounding: 'nearest',
+  maxPerSite: undefined,
+  withdrawals: [],
+  course: undefined,
+};
 const book: BookView = {
   today: day('2026-11-23'),
   now: momentOf('2026-11-23T12:00'),
   animal: (id) => all.get(id),
-  hasProduct: (id) => id === 'drench',
+  label: (id) => (id === 'drench' ? DRENCH : undefined),
   hasJob: (id) => id === 'weighing',
   tubeOf: (tube) => (tube === 'B-001' ? 'ram' : undefined),
   hasGroup: (id) => id === 'flock',
@@ -92,6 +103,19 @@ const serve = (change: object = {}): object => ({
   reason: undefined,
   ...change,
 });
+/** Of a ewe of 40 kg: 8 ml by the label. */
+const treat = (change: object): object => ({
+  type: 'treatment',
+  animalId: 'ewe',
+  day: day('2026-11-01'),
+  productId: 'drench',
+  amount: 8,
+  unit: 'ml',
+  route: 'mouth',
+  doseKg: 40,
+  meatDays: 14,
+  ...change,
+});
 const weigh = (on: string, kg: number, animalId = 'ewe'): object => ({
   type: 'weight',
   animalId,
@@ -118,6 +142,19 @@ const tag = (text: string, colour: string | undefined, kind: 'visual' | 'electro
   colour,
 });
 
+it.each<[string, object]>([
+  ['by the label', treat({})],
+  ['far from it with the reason', treat({ amount: 16, reason: 'the vet said twice' })],
+  ['as the step of the syringe makes it', treat({ amount: 2.5, doseKg: 11 })],
+  [
+    'off the label with the vet’s days',
+    treat({ amount: 16, isOffLabel: true, animalId: 'lamb', day: day('2026-04-20') }),
+  ],
+  ['of no known weight', treat({ amount: 16, doseKg: undefined })],
+])('a dose %s is taken', (_, entry) => {
+  expect(checkEntry(entry as CheckedEntry, book)).toBeUndefined();
+});
+
 describe('the rules of the book', () => {
   it.each<[string, object, string | undefined]>([
     ['a plain weight', weigh('2026-11-01', 60), undefined],
@@ -131,6 +168,9 @@ describe('the rules of the book', () => {
     ['a weight after it was sold', weigh('2026-02-01', 60, 'gone'), 'gone'],
     ['a weight on the day it was sold', weigh('2026-01-10', 60, 'gone'), undefined],
     ['a move to no group', { type: 'move', animalId: 'ewe', day: day('2026-05-01'), groupId: 'x' }, 'unknown-group'],
+    ['a dose far from the label’s, without a reason', treat({ amount: 16 }), 'far-from-label'],
+    ['a dose for one under the label’s least age', treat({ animalId: 'lamb', day: day('2026-04-20') }), 'under-label'],
+    ['a dose for one under the label’s least weight', treat({ doseKg: 9 }), 'under-label'],
     ['a second departure', { type: 'departure', animalId: 'gone', day: day('2026-01-10') }, 'gone'],
     ['an animal that is there', { ...arrive({}), animalId: 'ewe' } as CheckedEntry, 'animal-known'],
     ['a birth after the arrival', arrive({ bornOn: '2026-05-02' }), 'born-after-arrival'],

@@ -2,6 +2,7 @@ import type { Birth } from '../births';
 import type { Day, Moment } from '../calendar';
 import type { FemaleReason, MaleReason, PairRefusal } from '../mating';
 import type { TestedFemale } from '../pregnancy';
+import type { ProductLabel } from '../remedies';
 import type { Species, SpeciesSettings } from '../species';
 import type { AnimalFacts } from './facts';
 import type { AnimalId, GroupId } from '../units';
@@ -19,7 +20,8 @@ export interface BookView {
   animal(id: string): AnimalFacts | undefined;
   settings(species: Species): SpeciesSettings;
   hasGroup(id: string): boolean;
-  hasProduct(id: string): boolean;
+  /** What the label of a product says; undefined where it is not on the list. */
+  label(productId: string): ProductLabel | undefined;
   hasJob(id: string): boolean;
   /** Who has the tube of this number already, on that day or in the same job. */
   tubeOf(tube: string, on: Day): string | undefined;

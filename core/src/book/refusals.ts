@@ -2,6 +2,7 @@ import type { BirthQuestion } from '../births';
 import type { ElectronicRefusal } from '../identity';
 import type { FemaleReason, MaleReason, PairRefusal } from '../mating';
 import type { ParentageFault, ParentRole } from '../pedigree';
+import type { DoseUnit, TooSmall } from '../remedies';
 import type { Species } from '../species';
 import type { TooSoonTold } from './testTooSoon';
 import type { AnimalId, GroupId, Kilograms, Days } from '../units';
@@ -55,6 +56,10 @@ export type Refusal = { readonly field: string; readonly value: string } & (
   | { readonly code: 'meat-withheld'; readonly until: string; readonly clearOn: string }
   /** Sold while meat or milk is withheld, and the buyer not told to the right day. */
   | { readonly code: 'buyer-not-told'; readonly until: string }
+  /** The label is not for one so young or so light. */
+  | { readonly code: 'under-label'; readonly small: TooSmall }
+  /** Far from the label's dose, and no reason given. */
+  | { readonly code: 'far-from-label'; readonly times: number; readonly exact: number; readonly unit: DoseUnit }
   /** It is a castrate since then already. */
   | { readonly code: 'castrated'; readonly on: string }
   | { readonly code: 'tube-taken'; readonly animalId: AnimalId }

@@ -1,8 +1,8 @@
 import type { Day } from '../calendar';
 import { dailyReadings, type Reading, type WeighingMethod } from '../growth';
 import type { Species } from '../species';
-import type { ProductLabel } from './product';
-import type { Kilograms } from '../units';
+import type { DoseRule, DoseUnit, ProductLabel } from './product';
+import type { Days, Kilograms } from '../units';
 
 /** Ways of weighing a dose is worked from without a caution. */
 const SURE_METHODS: readonly WeighingMethod[] = ['scale', 'crate'];
@@ -15,6 +15,9 @@ export interface DoseWeight {
   readonly daysOld: number;
   readonly cautions: readonly DoseCaution[];
 }
+
+/** What binary fractions leave of a step. */
+const TINY = 1e-9;
 
 /** Why a dose is to be looked at before it is given. */
 export type DoseCaution = 'old-weight' | 'tape' | 'estimate' | 'litter';
@@ -49,55 +52,75 @@ export type Dose =
       readonly sites: readonly number[];
     }
   | { readonly kind: 'no-dose'; readonly reason: 'species-not-on-label' | 'no-weight' }
-  | { readonly kind: 'no-dose'; readonly reason: 'above-bands'; readonly heaviestKg: Kilograms };
+  | { readonly kind: 'no-dose'; readonly reason: 'above-bands'; readonly heaviestKg: Kilograms }
+  | ({ readonly kind: 'no-dose' } & TooSmall);
+
+/** Under the least age or weight of the label: a bolus is not for a lamb two days old. */
+export type TooSmall =
+  | { readonly reason: 'too-young'; readonly fromDays: Days; readonly ageDays: Days }
+  | { readonly reason: 'too-light'; readonly fromKg: Kilograms; readonly kg: Kilograms };
+
+/** Who is dosed. */
+export interface Dosed {
+  readonly species: Species;
+  /** Undefined where the animal has no weight; a dose for all heads does not need one. */
+  readonly kg: Kilograms | undefined;
+  /** Undefined where its birth is not known. */
+  readonly ageDays?: Days | undefined;
+}
+
+/** Whether an animal is under what the label of a product is for; of what is not known nothing is said. */
+export function tooSmall(
+  { fromDays, fromKg }: Pick<DoseRule, 'fromDays' | 'fromKg'>,
+  { kg, ageDays }: Pick<Dosed, 'kg' | 'ageDays'>,
+): TooSmall | undefined {
+  if (fromDays !== undefined && ageDays !== undefined && ageDays < fromDays)
+    return { reason: 'too-young', fromDays, ageDays };
+  return fromKg !== undefined && kg !== undefined && kg < fromKg ? { reason: 'too-light', fromKg, kg } : undefined;
+}
 
 /**
  * The dose by the user's own label: rate x weight, the label's band, or the same for all; rounded to the step and
  * parted where there is a most per site. Never anything that is not on the label.
- * @param kg undefined where the animal has no weight; a dose for all heads does not need one
  */
-export function doseFor(label: ProductLabel, species: Species, kg: Kilograms | undefined): Dose {
+export function doseFor(label: ProductLabel, who: Dosed): Dose {
+  const { species, kg } = who;
   const rule = label.doses.find((d) => d.species === species);
   if (!rule) return { kind: 'no-dose', reason: 'species-not-on-label' };
-  if (rule.by === 'head') return dose(label, rule.amount, rule.amount);
+  const small = tooSmall(rule, who);
+  if (small) return { kind: 'no-dose', ...small };
+  if (rule.by === 'head') return dose(label, rule.amount);
   if (kg === undefined) return { kind: 'no-dose', reason: 'no-weight' };
-  if (rule.by === 'kg') return dose(label, rule.perKg * kg, roundedTo(label, rule.perKg * kg));
+  if (rule.by === 'kg') return dose(label, rule.perKg * kg);
   const bands = [...rule.bands].sort((a, b) => a.upToKg - b.upToKg);
   const band = bands.find((b) => kg <= b.upToKg);
   if (!band) return { kind: 'no-dose', reason: 'above-bands', heaviestKg: bands.at(-1)?.upToKg ?? 0 };
-  return dose(label, band.amount, band.amount);
+  return dose(label, band.amount);
 }
 
-const dose = (label: ProductLabel, exact: number, amount: number): Dose => ({
-  kind: 'dose',
-  exact,
-  amount,
-  sites: sitesOf(amount, label),
-});
+function dose(label: ProductLabel, exact: number): Dose {
+  const amount = roundedTo(label, exact);
+  return { kind: 'dose', exact, amount, sites: sitesOf(amount, label) };
+}
 
-/** Steps are counted in whole numbers, so that 0.1 + 0.2 does not make one step more than it is. */
+/** Steps are counted in whole numbers, a half up and never under one, so that 0.1 + 0.2 makes no step more than it is. */
 function roundedTo({ step, rounding }: ProductLabel, exact: number): number {
   const steps = exact / step;
-  const whole = rounding === 'up' ? Math.ceil(steps - 1e-9) : Math.round(steps);
+  const whole = rounding === 'up' ? Math.ceil(steps - TINY) : Math.floor(steps + 0.5 + TINY);
   return tidy(Math.max(1, whole) * step);
 }
 
-/** Parts an amount over as few places as the most per site allows, as evenly as the step lets. */
+/** Parts an amount over the fewest places in which whole steps fit under the most, as evenly as the step lets. */
 function sitesOf(amount: number, { maxPerSite, step }: ProductLabel): number[] {
-  if (maxPerSite === undefined || amount <= maxPerSite + 1e-9) return [amount];
-  const places = Math.ceil(amount / maxPerSite - 1e-9);
-  const steps = Math.round(amount / step);
-  const low = Math.floor(steps / places);
-  const more = steps - low * places;
-  const sites = Array.from({ length: places }, (_, i) => tidy((low + (i < more ? 1 : 0)) * step));
-  // A most per site that is no whole number of steps cannot be parted evenly in steps: full places, then the rest.
-  if (sites.every((s) => s <= maxPerSite + 1e-9)) return sites;
-  const full = Math.floor(maxPerSite / step + 1e-9) * step;
+  if (maxPerSite === undefined || amount <= maxPerSite + TINY) return [amount];
+  const stepsAPlace = Math.floor(maxPerSite / step + TINY);
   // Less at one place than the syringe can measure: the label is wrong, and there is no end to the places.
-  if (full <= 0) return [amount];
-  const parted: number[] = [];
-  for (let left = amount; left > 1e-9; left -= full) parted.push(tidy(Math.min(full, left)));
-  return parted;
+  if (stepsAPlace < 1) return [amount];
+  const steps = Math.round(amount / step);
+  const places = Math.ceil(steps / stepsAPlace);
+  const least = Math.floor(steps / places);
+  const more = steps - least * places;
+  return Array.from({ length: places }, (_, i) => tidy((least + (i < more ? 1 : 0)) * step));
 }
 
 /** An amount further from the label's dose than this is asked about. Rules of thumb. */
@@ -111,7 +134,31 @@ const FAR_UNDER = 0.8;
 export function timesLabel(dose: Dose, amount: number): number | undefined {
   if (dose.kind !== 'dose' || !(dose.exact > 0)) return undefined;
   const times = amount / dose.exact;
-  return times > FAR_OVER + 1e-9 || times < FAR_UNDER - 1e-9 ? times : undefined;
+  return times > FAR_OVER + TINY || times < FAR_UNDER - TINY ? times : undefined;
+}
+
+/** Whether somebody chose an amount far from the label's: the step of the syringe alone does not make it so. */
+export const isOwnAmount = (dose: Dose, amount: number): boolean =>
+  timesLabel(dose, amount) !== undefined && !(dose.kind === 'dose' && Math.abs(dose.amount - amount) < TINY);
+
+/** A grown animal of each species, to see what a label comes to. Rules of thumb. */
+const GROWN_KG: Readonly<Record<Species, Kilograms>> = { sheep: 65, goat: 55, rabbit: 4, cattle: 600 };
+/** More than this is seldom given at once to a head: in ml or g a kilogram of a grown one, in pieces a head. */
+const SELDOM = { aKilogram: 5, pieces: 10 } as const;
+
+/** What a label's rule gives a grown animal, or one at the top of a band, where that is so much that the label was likely typed wrong. */
+export function unusualDose(
+  rule: DoseRule,
+  unit: DoseUnit,
+): { readonly amount: number; readonly kg: Kilograms } | undefined {
+  const grown = GROWN_KG[rule.species];
+  const given =
+    rule.by === 'band'
+      ? rule.bands.map(({ upToKg, amount }) => ({ kg: upToKg, amount }))
+      : [{ kg: grown, amount: rule.by === 'kg' ? tidy(rule.perKg * grown) : rule.amount }];
+  return given.find(
+    ({ kg, amount }) => amount > (unit === 'ml' || unit === 'g' ? SELDOM.aKilogram * kg : SELDOM.pieces),
+  );
 }
 
 /** Drops what binary fractions leave: a tenth of a millilitre has no sixteenth digit. */

@@ -12,7 +12,12 @@ export const ROUTES = ['under-skin', 'muscle', 'mouth', 'pour-on', 'udder', 'eye
 export type Route = (typeof ROUTES)[number];
 
 /** How a label doses a species: so much a kilogram, by bands of weight, or the same for all. Amounts in the dose unit. */
-export type DoseRule = { readonly species: Species } & (
+export type DoseRule = {
+  readonly species: Species;
+  /** The label is not for those under so many days old, or under such a weight. */
+  readonly fromDays?: Days | undefined;
+  readonly fromKg?: Kilograms | undefined;
+} & (
   | { readonly by: 'kg'; readonly perKg: Kilograms }
   | { readonly by: 'band'; readonly bands: readonly DoseBand[] }
   | { readonly by: 'head'; readonly amount: number }

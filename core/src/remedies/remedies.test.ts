@@ -9,6 +9,9 @@ import {
   isoOf,
   openWithdrawals,
   planTurn,
+  unusualDose,
+  type DoseRule,
+  type DoseUnit,
   type ProductLabel,
 } from '..';
 import { day, reading } from '../tests/builders';
@@ -62,7 +65,7 @@ describe('a dose', () => {
     // Less than half a step is still something to give.
     ['nearest' as const, 0.5, 0.5],
   ])('rounded %s for %d kg is %d ml', (rounding, kg, amount) => {
-    expect(doseFor(label({ rounding }), 'sheep', kg)).toMatchObject({ kind: 'dose', amount });
+    expect(doseFor(label({ rounding }), { species: 'sheep', kg })).toMatchObject({ kind: 'dose', amount });
   });
 
   it('follows the bands of the label, the last weight of a band within it', () => {
@@ -78,19 +81,23 @@ describe('a dose', () => {
         },
       ],
     });
-    expect([30, 30.1, 60].map((kg) => doseFor(bands, 'sheep', kg))).toMatchObject([
+    expect([30, 30.1, 60].map((kg) => doseFor(bands, { species: 'sheep', kg }))).toMatchObject([
       { amount: 6 },
       { amount: 12 },
       { amount: 12 },
     ]);
-    expect(doseFor(bands, 'sheep', 61)).toEqual({ kind: 'no-dose', reason: 'above-bands', heaviestKg: 60 });
+    expect(doseFor(bands, { species: 'sheep', kg: 61 })).toEqual({
+      kind: 'no-dose',
+      reason: 'above-bands',
+      heaviestKg: 60,
+    });
   });
 
   it('is never given for a species or without a weight the label wants', () => {
-    expect(doseFor(label(), 'goat', 40)).toEqual({ kind: 'no-dose', reason: 'species-not-on-label' });
-    expect(doseFor(label(), 'sheep', undefined)).toEqual({ kind: 'no-dose', reason: 'no-weight' });
+    expect(doseFor(label(), { species: 'goat', kg: 40 })).toEqual({ kind: 'no-dose', reason: 'species-not-on-label' });
+    expect(doseFor(label(), { species: 'sheep', kg: undefined })).toEqual({ kind: 'no-dose', reason: 'no-weight' });
     const bolus = label({ doses: [{ species: 'sheep', by: 'head', amount: 1 }], step: 1 });
-    expect(doseFor(bolus, 'sheep', undefined)).toMatchObject({ amount: 1, sites: [1] });
+    expect(doseFor(bolus, { species: 'sheep', kg: undefined })).toMatchObject({ amount: 1, sites: [1] });
   });
 
   it.each([
@@ -102,7 +109,7 @@ describe('a dose', () => {
     // At most 1.2 in steps of a half: full places of 1, then the rest.
     [11, 1.2, [1, 1, 0.5]],
   ])('for %d kg at most %d ml a place goes in as %j', (kg, maxPerSite, sites) => {
-    expect(doseFor(label({ maxPerSite }), 'sheep', kg)).toMatchObject({ sites });
+    expect(doseFor(label({ maxPerSite }), { species: 'sheep', kg })).toMatchObject({ sites });
   });
 
   it('parts add up to the dose, no place has too much, and up is never under', () => {
@@ -112,7 +119,7 @@ describe('a dose', () => {
         fc.constantFrom(0.1, 0.25, 0.5, 1),
         fc.integer({ min: 2, max: 20 }),
         (kg, step, most) => {
-          const dose = doseFor(label({ step, maxPerSite: most }), 'sheep', kg);
+          const dose = doseFor(label({ step, maxPerSite: most }), { species: 'sheep', kg });
           if (dose.kind !== 'dose') throw new Error('no dose');
           expect(dose.sites.reduce((s, v) => s + v, 0)).toBeCloseTo(dose.amount, 4);
           expect(Math.max(...dose.sites)).toBeLessThanOrEqual(most + 1e-6);
@@ -126,7 +133,7 @@ describe('a dose', () => {
 
 describe('an amount beside the label', () => {
   // 0.2 ml a kilogram: 30 kg are 6 ml.
-  const six = doseFor(label({ doses: [{ species: 'sheep', by: 'kg', perKg: 0.2 }] }), 'sheep', 30);
+  const six = doseFor(label({ doses: [{ species: 'sheep', by: 'kg', perKg: 0.2 }] }), { species: 'sheep', kg: 30 });
   it.each([
     [6, undefined],
     [7.2, undefined],
@@ -140,19 +147,83 @@ describe('an amount beside the label', () => {
 
   it('is far from it too where the step of the syringe makes it so', () => {
     // 2 kg want 0.4 ml, and the syringe measures by halves.
-    const coarse = doseFor(label({ doses: [{ species: 'sheep', by: 'kg', perKg: 0.2 }], step: 0.5 }), 'sheep', 2);
+    const coarse = doseFor(label({ doses: [{ species: 'sheep', by: 'kg', perKg: 0.2 }], step: 0.5 }), {
+      species: 'sheep',
+      kg: 2,
+    });
     expect(coarse).toMatchObject({ kind: 'dose', amount: 0.5 });
     expect(timesLabel(coarse, 0.5)).toBeCloseTo(1.25, 9);
   });
 
   it('has nothing to be held against where the label says nothing', () => {
-    expect(timesLabel(doseFor(label(), 'rabbit', 3), 5)).toBeUndefined();
+    expect(timesLabel(doseFor(label(), { species: 'rabbit', kg: 3 }), 5)).toBeUndefined();
+  });
+});
+
+describe('the least age and weight of a label', () => {
+  const bolus = label({
+    doses: [{ species: 'sheep', by: 'head', amount: 1, fromDays: 90, fromKg: 25 }],
+    doseUnit: 'bolus',
+    step: 1,
+  });
+  it.each<[number | undefined, number | undefined, object]>([
+    [2, 4, { kind: 'no-dose', reason: 'too-young', fromDays: 90, ageDays: 2 }],
+    [89, 40, { kind: 'no-dose', reason: 'too-young', fromDays: 90, ageDays: 89 }],
+    [90, 24.9, { kind: 'no-dose', reason: 'too-light', fromKg: 25, kg: 24.9 }],
+    [90, 25, { kind: 'dose', amount: 1 }],
+    // Of what is not known nothing is said: an old ewe that was bought has no birth date.
+    [undefined, undefined, { kind: 'dose', amount: 1 }],
+    [undefined, 24, { kind: 'no-dose', reason: 'too-light' }],
+  ])('at %s days and %s kg', (ageDays, kg, expected) => {
+    expect(doseFor(bolus, { species: 'sheep', kg, ageDays })).toMatchObject(expected);
+  });
+});
+
+describe('rounding to the step of the syringe', () => {
+  it.each<[Partial<ProductLabel>, number, number]>([
+    // 0.07 ml a kilogram for 30 kg is 2.1: 21 steps of a tenth, not 20.
+    [{ doses: [{ species: 'sheep', by: 'kg', perKg: 0.07 }], step: 0.1 }, 30, 2.1],
+    // A half goes up: 0.05 x 45 is 2.25.
+    [{ doses: [{ species: 'sheep', by: 'kg', perKg: 0.05 }], step: 0.5 }, 45, 2.5],
+    [{ doses: [{ species: 'sheep', by: 'kg', perKg: 0.07 }], step: 0.1 }, 45, 3.2],
+    // Amounts of bands and of heads are measured with the same syringe.
+    [{ doses: [{ species: 'sheep', by: 'band', bands: [{ upToKg: 60, amount: 2.3 }] }], step: 0.5 }, 40, 2.5],
+    [{ doses: [{ species: 'sheep', by: 'head', amount: 2.2 }], step: 0.5 }, 40, 2],
+    [{ doses: [{ species: 'sheep', by: 'head', amount: 0.1 }], step: 0.5 }, 40, 0.5],
+  ])('%j for %d kg is %d', (change, kg, amount) => {
+    expect(doseFor(label({ rounding: 'nearest', ...change }), { species: 'sheep', kg })).toMatchObject({ amount });
+  });
+});
+
+describe('a label that was likely typed wrong', () => {
+  it.each<[DoseRule, DoseUnit, object | undefined]>([
+    [{ species: 'sheep', by: 'kg', perKg: 0.2 }, 'ml', undefined],
+    [{ species: 'sheep', by: 'kg', perKg: 99_999 }, 'ml', { amount: 6_499_935, kg: 65 }],
+    [{ species: 'rabbit', by: 'head', amount: 20 }, 'ml', undefined],
+    [{ species: 'rabbit', by: 'head', amount: 25 }, 'ml', { amount: 25, kg: 4 }],
+    [
+      {
+        species: 'cattle',
+        by: 'band',
+        bands: [
+          { upToKg: 100, amount: 20 },
+          { upToKg: 300, amount: 6000 },
+        ],
+      },
+      'ml',
+      { amount: 6000, kg: 300 },
+    ],
+    [{ species: 'cattle', by: 'head', amount: 2 }, 'bolus', undefined],
+    [{ species: 'cattle', by: 'head', amount: 20 }, 'bolus', { amount: 20 }],
+  ])('%j in %s', (rule, unit, expected) => {
+    if (expected) expect(unusualDose(rule, unit)).toMatchObject(expected);
+    else expect(unusualDose(rule, unit)).toBeUndefined();
   });
 });
 
 it('comes to an end where a label allows less at one place than the syringe measures', () => {
   const wrong = label({ doses: [{ species: 'sheep', by: 'head', amount: 3 }], step: 0.5, maxPerSite: 0.2 });
-  expect(doseFor(wrong, 'sheep', 40)).toMatchObject({ sites: [3] });
+  expect(doseFor(wrong, { species: 'sheep', kg: 40 })).toMatchObject({ sites: [3] });
 });
 
 describe('a withdrawal', () => {

@@ -48,6 +48,7 @@ import {
   withSexToday,
 } from '@yaylak/core';
 import {
+  labelOf,
   ENTRY_TYPES,
   type AnimalEntry,
   type ArrivalEntry,
@@ -343,12 +344,16 @@ export class HoldingState {
 
   /** The state as the rules of the book see it. */
   view(today: Day, now: Moment): ChangeBook {
+    const { products } = this;
     return {
       today,
       now,
       animal: (id) => this.animals.get(id),
       hasGroup: (id) => this.groups.has(id),
-      hasProduct: (id) => this.products.has(id),
+      label(id) {
+        const product = products.get(id);
+        return product && labelOf(product.facts);
+      },
       hasJob: (id) => this.jobs.has(id),
       tubeOf: (tube, on) => this.tubeOf(tube, on),
       settings: (species) => this.settings(species),

@@ -156,6 +156,7 @@ describe('a treatment', () => {
   it.each<[string, object, string]>([
     ['of a product not on the list', { productId: '0191d5a0-0000-7000-8000-000000000009' }, 'not on the list'],
     ['of nothing', { amount: 0 }, 'cannot be'],
+    ['of twice the label’s dose, without a reason', { amount: 17, meatDays: 14 }, 'times the label’s 8.2 ml'],
     ['without the days of its label', {}, 'The withdrawal for meat is missing'],
     ['off the label without the vet’s figure', { isOffLabel: true }, 'the days your vet gave'],
   ])('%s is refused', async (_, change, words) => {

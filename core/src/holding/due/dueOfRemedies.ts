@@ -1,7 +1,6 @@
 import { groupOn, type AnimalFacts } from '../../book';
 import { addDays, sharedWindow, type Day, type Window } from '../../calendar';
-import { dosesDue, planTurn, type ProductLabel } from '../../remedies';
-import type { Species } from '../../species';
+import { dosesDue, planTurn, tooSmall, type DoseRule, type ProductLabel } from '../../remedies';
 import { DUE_AHEAD_DAYS, opened, type DueRow } from './dueRow';
 
 /** A product of the holding's list, and when in the year it is given to which groups. */
@@ -9,7 +8,7 @@ export interface ProductGiven {
   readonly id: string;
   readonly isClosed: boolean;
   readonly course: ProductLabel['course'];
-  readonly doses: readonly { readonly species: Species }[];
+  readonly doses: readonly Pick<DoseRule, 'species' | 'fromDays' | 'fromKg'>[];
   readonly planMonths: readonly number[];
   readonly planGroupIds: readonly string[];
 }
@@ -51,6 +50,17 @@ function ofCourses(
   );
 }
 
+/** Whether a label is for an animal: of its species, and not under its least age or weight. */
+function isFor(
+  doses: ProductGiven['doses'],
+  { record: { species, bornOn }, weights }: AnimalFacts,
+  today: Day,
+): boolean {
+  const rule = doses.find((d) => d.species === species);
+  const ageDays = bornOn === undefined ? undefined : today - bornOn;
+  return rule !== undefined && tooSmall(rule, { kg: weights.at(-1)?.kg, ageDays }) === undefined;
+}
+
 /** A yearly plan asks for those of its groups that had none since its turn counts. */
 function ofPlans(
   present: readonly AnimalFacts[],
@@ -63,9 +73,7 @@ function ofPlans(
     const { window, countsFrom } = planTurn(planMonths, today);
     if (window.opens > last) return [];
     return planGroupIds.flatMap((groupId) => {
-      const own = present.filter(
-        (f) => groupOn(f, today) === groupId && doses.some((d) => d.species === f.record.species),
-      );
+      const own = present.filter((f) => groupOn(f, today) === groupId && isFor(doses, f, today));
       const missing = own.filter(
         (f) => !f.treatments.some((t) => t.productId === id && t.on >= countsFrom && t.on <= today),
       );

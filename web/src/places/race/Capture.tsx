@@ -365,18 +365,23 @@ const asDraft = ({ id: _id, writtenAt: _at, writtenBy: _by, source: _source, ...
   fact as EntryDraft;
 
 /** Numbers fitted and tubes filled in this job so far: the next ones follow from them. */
-function writtenIn(passages: Race['passages'], animals: Race['animals']): Pick<AtHand, 'fitted' | 'tubes'> {
+function writtenIn(
+  passages: Race['passages'],
+  animals: Race['animals'],
+): Pick<AtHand, 'fitted' | 'tubes' | 'isPouredOn'> {
   const fitted: string[] = [];
   const tubes = new Map<string, { tube: string; animalId: string; name: string }>();
+  let isPouredOn = false;
   for (const { animalId, entries } of passages)
     for (const entry of entries) {
+      if (entry.type === 'treatment' && entry.route === 'pour-on') isPouredOn = true;
       if (entry.type === 'identifier') fitted.push(entry.text);
       if (entry.type === 'sample') {
         const name = animals.get(animalId)?.tag.text ?? 'another';
         tubes.set(normalised(entry.tube), { tube: entry.tube, animalId, name });
       }
     }
-  return { fitted, tubes };
+  return { fitted, tubes, isPouredOn };
 }
 
 const Message = styled.p`

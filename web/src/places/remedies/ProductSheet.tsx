@@ -20,7 +20,16 @@ import { useUndo } from '../../parts/Undo';
 import { colour, space } from '../../theme/tokens';
 import { newId } from '../../words/ids';
 import { ROUTE_WORDS } from '../../words/stations';
-import { draftOf, NO_DAYS, readProduct, type BatchDraft, type DoseDraft, type ProductDraft } from './productDraft';
+import { Asked } from '../../shared/remedies/Asked';
+import {
+  draftOf,
+  labelDoubts,
+  NO_DAYS,
+  readProduct,
+  type BatchDraft,
+  type DoseDraft,
+  type ProductDraft,
+} from './productDraft';
 import { useWeightUnit } from '../../words/useUnits';
 
 interface Props {
@@ -54,11 +63,20 @@ export function ProductSheet({ product, onClose }: Props) {
   };
   const reread = (): void => void readAgain(client);
   // One label, however often it is sent.
+  const [asked, setAsked] = useState<string>();
   const [id] = useState(() => product?.id ?? newId());
 
-  const save = async (typed: ProductDraft, isClosed = product?.isClosed ?? false): Promise<readonly string[]> => {
+  const save = async (
+    typed: ProductDraft,
+    isClosed = product?.isClosed ?? false,
+  ): Promise<readonly string[] | 'asked'> => {
     const read = readProduct(typed, unit, product?.facts);
     if (read.kind === 'faults') return read.faults;
+    const doubts = labelDoubts(read.facts, unit);
+    if (doubts.length > 0 && asked !== doubts.join(' ')) {
+      setAsked(doubts.join(' '));
+      return 'asked';
+    }
     try {
       if (product) {
         const path = `/api/remedies/products/${id}`;
@@ -93,6 +111,7 @@ export function ProductSheet({ product, onClose }: Props) {
   /** Saves what is typed, and that it is used no longer, or again. */
   const turn = form.handleSubmit(async (typed) => {
     const refused = await save(typed, !product?.isClosed);
+    if (refused === 'asked') return;
     if (refused.length > 0) return form.setError('root', { message: refused.join(' ') });
     onClose();
   });
@@ -149,6 +168,12 @@ export function ProductSheet({ product, onClose }: Props) {
         <DoseTable draft={draft} onChange={set} />
         <Batches draft={draft} onChange={set} />
         <Plan draft={draft} onChange={set} />
+        {asked === undefined ? null : (
+          <Asked role="alert">
+            <p>{asked}</p>
+            <p>Correct it, or press again to save it as it is.</p>
+          </Asked>
+        )}
       </SendForm>
     </Sheet>
   );
@@ -168,6 +193,7 @@ function DoseTable({ draft, onChange }: PartProps) {
           <th>For</th>
           <th>Dose by</th>
           <th>Figure, {draft.doseUnit}</th>
+          <th colSpan={2}>Not under, days and {unit}</th>
           {draft.routes.map((route) => (
             <th key={route} colSpan={2}>
               Meat and milk, days{draft.routes.length > 1 ? `, ${ROUTE_WORDS[route]}` : ''}
@@ -207,6 +233,18 @@ function DoseTable({ draft, onChange }: PartProps) {
                   onChange={(e) => set({ text: e.target.value })}
                 />
               </td>
+              {(['fromDays', 'fromKg'] as const).map((least) => (
+                <td key={least}>
+                  <Cell
+                    aria-label={`${least === 'fromDays' ? 'Least age, days' : `Least weight, ${unit}`}, ${name}`}
+                    inputMode="decimal"
+                    disabled={dose.by === 'none'}
+                    placeholder={least === 'fromDays' ? 'days' : unit}
+                    value={dose[least]}
+                    onChange={(e) => set({ [least]: e.target.value })}
+                  />
+                </td>
+              ))}
               {draft.routes.flatMap((route) =>
                 (['meat', 'milk'] as const).map((of) => {
                   const days = dose.days[route] ?? NO_DAYS;

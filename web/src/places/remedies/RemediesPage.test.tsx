@@ -91,6 +91,27 @@ it('takes a label in, and says what is missing in it', async () => {
   });
 });
 
+it('asks about a dose no animal is given before the label is saved, and takes its least age and weight', async () => {
+  const { user, asked } = show();
+  const posted = () => asked.filter((a) => a.path === '/api/remedies/products');
+  await user.click(await screen.findByRole('button', { name: 'Add a product' }));
+  await user.type(screen.getByLabelText('Name'), 'Blue drops');
+  await user.selectOptions(screen.getByLabelText('Dose by, sheep'), 'kg');
+  await user.type(screen.getByLabelText('Dose, sheep'), '99999');
+  await user.type(screen.getByLabelText('Least age, days, sheep'), '30');
+  await user.type(screen.getByLabelText('Least weight, kg, sheep'), '12,5');
+  await user.click(screen.getByRole('button', { name: 'Save the label' }));
+  expect(await screen.findByText(/Dose, sheep: 6499935 ml for one of 65\.0\skg is far more than usual/)).toBeVisible();
+  expect(posted()).toEqual([]);
+  await user.clear(screen.getByLabelText('Dose, sheep'));
+  await user.type(screen.getByLabelText('Dose, sheep'), '0.2');
+  await user.click(screen.getByRole('button', { name: 'Save the label' }));
+  await waitFor(() => expect(posted()).toHaveLength(1));
+  expect(posted()[0]?.body).toMatchObject({
+    doses: [{ species: 'sheep', by: 'kg', perKg: 0.2, fromDays: 30, fromKg: 12.5 }],
+  });
+});
+
 it('the register shows who got what, and to when it is withheld', async () => {
   const view: RegisterView = {
     total: 1,

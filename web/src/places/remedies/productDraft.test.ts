@@ -50,7 +50,7 @@ it('a label is read in pounds, and what is not touched is not reckoned over and 
     doses: {
       ...draft.doses,
       sheep: { ...draft.doses.sheep, text: '0.1' },
-      goat: { by: 'band' as const, text: '66: 6', days: {} },
+      goat: { by: 'band' as const, text: '66: 6', fromDays: '', fromKg: '', days: {} },
     },
   };
   const read = readProduct(typed, 'lb', kg);
@@ -71,17 +71,22 @@ it.each<[string, Partial<ProductDraft>, string]>([
   ['a batch of a day that is none', { batches: [{ batch: 'K', expiresOn: '2027-02-29', amount: '5' }] }, 'is no date'],
   [
     'a dose without its figure',
-    { doses: { ...draftOf(FULL).doses, goat: { by: 'kg', text: '', days: {} } } },
+    { doses: { ...draftOf(FULL).doses, goat: { by: 'kg', text: '', fromDays: '', fromKg: '', days: {} } } },
     'Dose, goat: type what the label says.',
   ],
   [
     'bands nobody can read',
-    { doses: { ...draftOf(FULL).doses, goat: { by: 'band', text: 'small: 5', days: {} } } },
+    { doses: { ...draftOf(FULL).doses, goat: { by: 'band', text: 'small: 5', fromDays: '', fromKg: '', days: {} } } },
     'is no list of bands',
   ],
   [
     'half a day of withdrawal',
-    { doses: { ...draftOf(FULL).doses, goat: { by: 'head', text: '1', days: { mouth: { meat: '1.5', milk: '' } } } } },
+    {
+      doses: {
+        ...draftOf(FULL).doses,
+        goat: { by: 'head', text: '1', fromDays: '', fromKg: '', days: { mouth: { meat: '1.5', milk: '' } } },
+      },
+    },
     'Meat, goat: “1.5” is not whole.',
   ],
 ])('%s is named', (_, change, words) => {

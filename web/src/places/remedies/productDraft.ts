@@ -1,22 +1,28 @@
-import type { DoseFacts, ProductFacts, WithdrawalFacts } from '@yaylak/contract';
+import { labelOf, weightText, type DoseFacts, type ProductFacts, type WithdrawalFacts } from '@yaylak/contract';
 import {
   fromKg,
   isUnderStep,
   parseDay,
   readTypedNumber,
   SPECIES,
+  SPECIES_WORDS,
   toKg,
+  unusualDose,
   type DoseUnit,
   type ProductKind,
   type Route,
   type Species,
   type WeightUnit,
 } from '@yaylak/core';
+import { amountText } from '../../words/format';
 
 /** A dose as it is typed: a figure for the kilogram or the head, or bands as `30: 6, 60: 12`. */
 export interface DoseDraft {
   readonly by: 'none' | DoseFacts['by'];
   readonly text: string;
+  /** The least age in days and the least weight the label is for; empty where it has none. */
+  readonly fromDays: string;
+  readonly fromKg: string;
   /** Days withheld, for each way the product is given. */
   readonly days: Readonly<Partial<Record<Route, DaysDraft>>>;
 }
@@ -62,7 +68,13 @@ export function draftOf(facts: ProductFacts | undefined, unit: WeightUnit = 'kg'
     const days = (facts?.withdrawals ?? [])
       .filter((w) => w.species === species)
       .map((w) => [w.route, { meat: shown(w.meatDays), milk: shown(w.milkDays) }] as const);
-    return { by: rule?.by ?? 'none', text: rule ? doseText(rule, unit) : '', days: Object.fromEntries(days) };
+    return {
+      by: rule?.by ?? 'none',
+      text: rule ? doseText(rule, unit) : '',
+      fromDays: shown(rule?.fromDays),
+      fromKg: rule?.fromKg === undefined ? '' : rounded(fromKg(rule.fromKg, unit)),
+      days: Object.fromEntries(days),
+    };
   };
   return {
     name: facts?.name ?? '',
@@ -127,22 +139,33 @@ export function readProduct(draft: ProductDraft, unit: WeightUnit = 'kg', before
   const step = figure(draft.step, 'Syringe step', 'Type it as 0.5.');
   if (step === undefined || step <= 0) faults.push('Syringe step: type what the syringe can measure, such as 0.5.');
 
+  const leastOf = (
+    { fromDays, fromKg: least }: DoseDraft,
+    species: Species,
+  ): Pick<DoseFacts, 'fromDays' | 'fromKg'> => {
+    const days = whole(fromDays, `Least age, ${species}`);
+    const weight = figure(least, `Least weight, ${species}`, 'Leave it empty where the label has none.');
+    return defined({ fromDays: days || undefined, fromKg: weight ? toKg(weight, unit) : undefined });
+  };
   const doses = SPECIES.flatMap((species): DoseFacts[] => {
     const { by, text } = draft.doses[species];
     if (by === 'none') return [];
     const was = before?.doses.find((d) => d.species === species && d.by === by);
-    if (was && doseText(was, unit) === text) return [was];
+    const least = leastOf(draft.doses[species], species);
+    if (was && doseText(was, unit) === text) return [{ ...withoutLeast(was), ...least }];
     if (by === 'band') {
       const bands = readBands(text);
       if (!bands) faults.push(`Dose, ${species}: “${text}” is no list of bands. Type it as 30: 6, 60: 12.`);
-      return bands ? [{ species, by, bands: bands.map((b) => ({ ...b, upToKg: toKg(b.upToKg, unit) })) }] : [];
+      return bands
+        ? [{ species, by, bands: bands.map((b) => ({ ...b, upToKg: toKg(b.upToKg, unit) })), ...least }]
+        : [];
     }
     const value = figure(text, `Dose, ${species}`, 'Type what the label says.');
     if (value === undefined || value === 0) {
       if (value === 0 || text.trim() === '') faults.push(`Dose, ${species}: type what the label says.`);
       return [];
     }
-    return [by === 'kg' ? { species, by, perKg: value / toKg(1, unit) } : { species, by, amount: value }];
+    return [{ species, by, ...(by === 'kg' ? { perKg: value / toKg(1, unit) } : { amount: value }), ...least }];
   });
   if (draft.routes.length === 0) faults.push('Given: choose at least one way.');
   const withdrawals = SPECIES.flatMap((species) =>
@@ -198,6 +221,17 @@ export function readProduct(draft: ProductDraft, unit: WeightUnit = 'kg', before
   };
 }
 
+/** What of a label is likely a slip of the keys: a dose no grown animal is given. */
+export const labelDoubts = (facts: ProductFacts, unit: WeightUnit): string[] =>
+  labelOf(facts).doses.flatMap((rule) => {
+    const found = unusualDose(rule, facts.doseUnit);
+    if (!found) return [];
+    const who = `${SPECIES_WORDS[rule.species].plural}`;
+    return [
+      `Dose, ${who}: ${amountText(found.amount)} ${facts.doseUnit} for one of ${weightText(found.kg, unit, rule.species)} is far more than usual. Check the decimal point.`,
+    ];
+  });
+
 /** `30: 6, 60: 12` as bands: up to 30 kg 6, up to 60 kg 12. */
 export function readBands(text: string): { readonly upToKg: number; readonly amount: number }[] | undefined {
   const parts = text.split(/;|,\s+/).map((part) => part.split(':').map((n) => readTypedNumber(n)));
@@ -208,6 +242,8 @@ export function readBands(text: string): { readonly upToKg: number; readonly amo
   );
   return bands.length === parts.length && parts.every((p) => p.length === 2) ? bands : undefined;
 }
+
+const withoutLeast = ({ fromDays: _days, fromKg: _kg, ...rest }: DoseFacts): DoseFacts => rest;
 
 /** Fields that have a value. */
 const defined = <T extends object>(fields: T): { [K in keyof T]?: Exclude<T[K], undefined> } =>

@@ -52,7 +52,12 @@ it('doses all by the heaviest when asked', async () => {
   const { user, entries } = show(both);
   await user.click(await screen.findByText(/One dose for all, by the heaviest/));
   await user.click(press());
-  await waitFor(() => expect(entries().map((e) => (e.type === 'treatment' ? e.amount : 0))).toEqual([9, 9]));
+  await waitFor(() =>
+    expect(entries().map((e) => (e.type === 'treatment' ? [e.amount, e.doseKg] : []))).toEqual([
+      [9, 44],
+      [9, 44],
+    ]),
+  );
 });
 
 it('holds an amount far from the label’s until it has a reason, and asks once more', async () => {
@@ -67,6 +72,60 @@ it('holds an amount far from the label’s until it has a reason, and asks once 
   expect(entries()).toEqual([]);
   await user.click(press());
   await waitFor(() => expect(entries()).toMatchObject([{ amount: 60, reason: 'the vet, by telephone' }]));
+});
+
+describe('a label that is not for the young and light', () => {
+  const bolus = aProduct('Trace bolus');
+  const label = {
+    ...bolus,
+    facts: { ...bolus.facts, doses: [{ species: 'sheep' as const, by: 'head' as const, amount: 1, fromDays: 90 }] },
+  };
+  const baby = aRosterAnimal('26-0101', { bornOn: '2026-11-21', weights: [] });
+  const showBolus = (ids: readonly string[]) =>
+    renderPage(<TreatSheet animalIds={ids} onClose={jest.fn()} />, {
+      at: '/',
+      route: '/',
+      answers: {
+        'GET /api/roster': aRoster([light, heavy, baby], { products: [label] }),
+        'GET /api/holding': aHolding(),
+      },
+    });
+
+  it('leaves those out of a round and says who', async () => {
+    const { user, entries } = showBolus([...both, baby.tag.animalId]);
+    expect(
+      await screen.findByText(
+        '26-0101: Trace bolus: left out. The label is for animals from 90 days old; this one is 2 days old.',
+      ),
+    ).toBeVisible();
+    expect(screen.getByText('2 ml in all')).toBeVisible();
+    await user.click(press());
+    await waitFor(() => expect(entries().map((e) => (e.type === 'treatment' ? e.animalId : ''))).toEqual(both));
+  });
+
+  it('gives it to none of them alone, but on the vet’s word', async () => {
+    const { user, entries } = showBolus([baby.tag.animalId]);
+    await screen.findByText(/left out\. The label is for animals from 90 days old/);
+    await user.click(press());
+    expect(await screen.findByRole('alert')).toHaveTextContent('It is under the label’s least age or weight.');
+    await user.click(screen.getByText('Off the label, on the vet’s word'));
+    await user.type(screen.getByLabelText('Vet’s days for meat'), '30');
+    await user.type(screen.getByLabelText(/^Amount/), '1');
+    await user.click(press());
+    await waitFor(() => expect(entries()).toMatchObject([{ isOffLabel: true, meatDays: 30, amount: 1 }]));
+  });
+});
+
+it('asks whether the backs are dry before a pour-on', async () => {
+  const poured = aProduct('Blue pour-on');
+  const withdrawals = poured.facts.withdrawals.map((w) => ({ ...w, route: 'pour-on' as const }));
+  const { user, entries } = show(both, [{ ...poured, facts: { ...poured.facts, routes: ['pour-on'], withdrawals } }]);
+  await screen.findByText('15 ml in all');
+  await user.click(press());
+  expect(await screen.findByRole('alert')).toHaveTextContent('Are the backs dry?');
+  expect(entries()).toEqual([]);
+  await user.click(press());
+  await waitFor(() => expect(entries()).toHaveLength(2));
 });
 
 it('does not give what is not on the label, unless the vet’s days are typed', async () => {

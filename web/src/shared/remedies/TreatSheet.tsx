@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { TreatmentEntry, type HoldingView, type ProductView, type RosterAnimal } from '@yaylak/contract';
-import { dayOf, parseDay, readTypedNumber, type Route, type Species } from '@yaylak/core';
+import { dayOf, parseDay, readTypedNumber, type DoseWeight, type Route, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import styled from 'styled-components';
@@ -19,11 +19,18 @@ import { Sheet } from '../../parts/Sheet';
 import { Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
-import { colour, space } from '../../theme/tokens';
 import { amountText, countText, weightText } from '../../words/format';
 import { ROUTE_WORDS } from '../../words/stations';
 import { useWeightUnit } from '../../words/useUnits';
-import { amountFault, planTreatment, treatmentFact, type PlannedTreatment } from './planTreatment';
+import { Asked } from './Asked';
+import {
+  amountFault,
+  DRY_BACKS,
+  planTreatment,
+  treatmentFact,
+  underLabelText,
+  type PlannedTreatment,
+} from './planTreatment';
 
 interface Props {
   readonly animalIds: readonly string[];
@@ -98,14 +105,15 @@ function Form({ animals, products, holding, onClose }: FormProps) {
       unit,
     });
     const own = animals.map((a) => planTreatment(product, who(a), choice));
-    const byKg = heaviestOf(own);
-    return typed.isByHeaviest && byKg > 0
-      ? animals.map((a) => planTreatment(product, who(a), { ...choice, byKg }))
+    const heaviest = heaviestOf(own);
+    return typed.isByHeaviest && heaviest
+      ? animals.map((a) => planTreatment(product, who(a), { ...choice, heaviest }))
       : own;
   };
   const draftsOf = (typed: Typed): EntryDraft[] => {
     const days = typed.isOffLabel ? vetDays(typed) : undefined;
     return plansOf(typed).flatMap((plan, i): EntryDraft[] => {
+      if (isLeftOut(plan, typed)) return [];
       const fact = treatmentFact(plan, typed, days === 'unclear' ? undefined : days);
       const animal = animals[i];
       return fact && animal ? [{ ...fact, animalId: animal.tag.animalId, on: typed.on }] : [];
@@ -129,9 +137,9 @@ function Form({ animals, products, holding, onClose }: FormProps) {
     words: { on: 'Give the day it was given.', reason: 'Say why in fewer words.' },
     also: (typed): Against => {
       if (parseDay(typed.on) === undefined) return { on: 'Give the day it was given.' };
-      const fault = faultOf(plansOf(typed), animals, typed.isOffLabel);
+      const fault = faultOf(plansOf(typed), animals, typed);
       if (fault) return { root: fault };
-      const isFar = plansOf(typed).some((p) => p.timesLabel !== undefined && typed.amount.trim() !== '');
+      const isFar = plansOf(typed).some((p) => p.isOwnAmount && !isLeftOut(p, typed));
       if (isFar && typed.reason.trim() === '')
         return { reason: 'That is far from the label’s dose: say why, and on whose word.' };
       return typed.isOffLabel && vetDays(typed) === 'unclear'
@@ -145,13 +153,19 @@ function Form({ animals, products, holding, onClose }: FormProps) {
   const heaviest = heaviestOf(plans);
   const cautionsOf = (planned: readonly PlannedTreatment[]): string[] =>
     planned.flatMap((p, i) =>
-      p.cautions.map((c) => (animals.length === 1 ? c : `${animals[i]?.tag.text ?? ''}: ${c}`)),
+      (isLeftOut(p, typed) ? [] : p.cautions).map((c) =>
+        animals.length === 1 ? c : `${animals[i]?.tag.text ?? ''}: ${c}`,
+      ),
     );
-  const cautions = cautionsOf(plans);
+  const questionsOf = (planned: readonly PlannedTreatment[]): string[] => [
+    ...cautionsOf(planned),
+    ...(planned[0]?.route === 'pour-on' ? [DRY_BACKS] : []),
+  ];
+  const cautions = questionsOf(plans);
   const first = plans[0];
 
   const give = async (sent: Typed): Promise<readonly string[] | 'asked'> => {
-    const question = cautionsOf(plansOf(sent)).join(' ');
+    const question = questionsOf(plansOf(sent)).join(' ');
     if (question !== '' && asked !== question) {
       setAsked(question);
       return 'asked';
@@ -215,10 +229,10 @@ function Form({ animals, products, holding, onClose }: FormProps) {
       {animals.length > 1 ? (
         <FormTick
           name="isByHeaviest"
-          label={`One dose for all, by the heaviest${heaviest > 0 ? ` (${weightText(heaviest, unit)})` : ''}`}
+          label={`One dose for all, by the heaviest${heaviest ? ` (${weightText(heaviest.kg, unit)})` : ''}`}
         />
       ) : null}
-      <Doses plans={plans} animals={animals} />
+      <Doses plans={plans} animals={animals} isOffLabel={typed.isOffLabel} />
       <FormTick name="isOffLabel" label="Off the label, on the vet’s word" />
       {typed.isOffLabel ? (
         <FieldRow $gap={3}>
@@ -231,14 +245,19 @@ function Form({ animals, products, holding, onClose }: FormProps) {
           {cautions.map((c) => (
             <p key={c}>{c}</p>
           ))}
-          <p>Press again to write it down all the same.</p>
+          <p>Press again to record it anyway.</p>
         </Asked>
       ) : null}
     </SendForm>
   );
 }
 
-const heaviestOf = (plans: readonly PlannedTreatment[]): number => Math.max(0, ...plans.map((p) => p.weight?.kg ?? 0));
+const heaviestOf = (plans: readonly PlannedTreatment[]): DoseWeight | undefined =>
+  plans.flatMap((p) => p.weight ?? []).reduce<DoseWeight | undefined>((a, b) => (a && a.kg >= b.kg ? a : b), undefined);
+
+/** Under the label's least age or weight, and not on the vet's word: it gets nothing. */
+const isLeftOut = ({ underLabel }: PlannedTreatment, { isOffLabel }: Pick<Typed, 'isOffLabel'>): boolean =>
+  underLabel !== undefined && !isOffLabel;
 
 /** The vet's days, where it is given off the label. */
 function vetDays({ vetMeat, vetMilk }: Typed): { meatDays: number; milkDays?: number } | 'unclear' {
@@ -253,9 +272,12 @@ const STATE_WORDS = { good: 'good', 'expires-soon': 'over soon', expired: 'is ov
 function faultOf(
   plans: readonly PlannedTreatment[],
   animals: readonly RosterAnimal[],
-  isOffLabel: boolean,
+  { isOffLabel }: Pick<Typed, 'isOffLabel'>,
 ): string | undefined {
+  if (plans.length > 0 && plans.every((p) => isLeftOut(p, { isOffLabel })))
+    return `${plans.length === 1 ? 'It is' : 'All of them are'} under the label’s least age or weight. If your vet ordered it, tick “Off the label” and enter the vet’s days.`;
   for (const [i, plan] of plans.entries()) {
+    if (isLeftOut(plan, { isOffLabel })) continue;
     const name = animals[i]?.tag.text ?? '';
     const fault = amountFault(plan);
     if (fault) return `${name}: ${fault}`;
@@ -268,57 +290,68 @@ function faultOf(
 function Doses({
   plans,
   animals,
+  isOffLabel,
 }: {
   readonly plans: readonly PlannedTreatment[];
   readonly animals: readonly RosterAnimal[];
+  readonly isOffLabel: boolean;
 }) {
   const unit = useWeightUnit();
-  const total = plans.reduce((sum, p) => sum + (p.amount ?? 0), 0);
+  const isOut = (plan: PlannedTreatment): boolean => isLeftOut(plan, { isOffLabel });
+  const total = plans.reduce((sum, p) => sum + (isOut(p) ? 0 : (p.amount ?? 0)), 0);
+  const out = plans.flatMap((p, i) =>
+    isOut(p) ? [`${animals[i]?.tag.text ?? ''}: ${underLabelText(p, unit) ?? ''}`] : [],
+  );
   const doseUnit = plans[0]?.product.facts.doseUnit ?? '';
   return (
-    <Table>
-      <thead>
-        <tr>
-          <th>Animal</th>
-          <th>Weight</th>
-          <th>Dose</th>
-          <th>Meat and milk withheld</th>
-        </tr>
-      </thead>
-      <tbody>
-        {plans.slice(0, ROWS_SHOWN).map((plan, i) => {
-          const animal = animals[i];
-          return animal ? (
-            <tr key={animal.tag.animalId}>
-              <td>
-                <Tag tag={animal.tag} isStatic />
-              </td>
-              <td>{weightWords(plan, animal.species, unit)}</td>
-              <td>
-                {plan.amount === undefined ? 'none' : `${amountText(plan.amount)} ${doseUnit}`}
-                {plan.dose.kind === 'dose' && plan.dose.sites.length > 1 && plan.amount === plan.dose.amount
-                  ? `: ${plan.dose.sites.map(amountText).join(' + ')} in ${plan.dose.sites.length} places`
-                  : ''}
-              </td>
-              <td>{withdrawalWords(plan)}</td>
-            </tr>
-          ) : null;
-        })}
-      </tbody>
-      {plans.length > 1 ? (
-        <tfoot>
+    <>
+      <Table>
+        <thead>
           <tr>
-            <td colSpan={2}>
-              {plans.length > ROWS_SHOWN ? `and ${plans.length - ROWS_SHOWN} more; ` : ''}
-              {countText(plans.length, 'animal', 'animals')}
-            </td>
-            <td colSpan={2}>
-              {amountText(total)} {doseUnit} in all
-            </td>
+            <th>Animal</th>
+            <th>Weight</th>
+            <th>Dose</th>
+            <th>Meat and milk withheld</th>
           </tr>
-        </tfoot>
-      ) : null}
-    </Table>
+        </thead>
+        <tbody>
+          {plans.slice(0, ROWS_SHOWN).map((plan, i) => {
+            const animal = animals[i];
+            return animal ? (
+              <tr key={animal.tag.animalId}>
+                <td>
+                  <Tag tag={animal.tag} isStatic />
+                </td>
+                <td>{weightWords(plan, animal.species, unit)}</td>
+                <td>
+                  {plan.amount === undefined || isOut(plan) ? 'none' : `${amountText(plan.amount)} ${doseUnit}`}
+                  {plan.dose.kind === 'dose' && plan.dose.sites.length > 1 && plan.amount === plan.dose.amount
+                    ? `: ${plan.dose.sites.map(amountText).join(' + ')} in ${plan.dose.sites.length} places`
+                    : ''}
+                </td>
+                <td>{withdrawalWords(plan)}</td>
+              </tr>
+            ) : null;
+          })}
+        </tbody>
+        {plans.length > 1 ? (
+          <tfoot>
+            <tr>
+              <td colSpan={2}>
+                {plans.length > ROWS_SHOWN ? `and ${plans.length - ROWS_SHOWN} more; ` : ''}
+                {countText(plans.length, 'animal', 'animals')}
+              </td>
+              <td colSpan={2}>
+                {amountText(total)} {doseUnit} in all
+              </td>
+            </tr>
+          </tfoot>
+        ) : null}
+      </Table>
+      {out.map((words) => (
+        <Small key={words}>{words}</Small>
+      ))}
+    </>
   );
 }
 
@@ -338,9 +371,4 @@ const Table = styled(LineTable)`
     font-weight: 700;
     border-bottom: 0;
   }
-`;
-const Asked = styled.div`
-  padding: ${space(2)} ${space(3)};
-  background: ${colour('weldWash')};
-  border-left: 5px solid ${colour('weldFill')};
 `;

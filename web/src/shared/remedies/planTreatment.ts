@@ -1,8 +1,9 @@
-import { labelOf, type ProductView, type RosterAnimal } from '@yaylak/contract';
+import { labelOf, timesText, tooSmallText, type ProductView, type RosterAnimal } from '@yaylak/contract';
 import {
   dayOf,
   doseFor,
   doseWeight,
+  isOwnAmount,
   labelWithdrawal,
   readTypedNumber,
   timesLabel,
@@ -11,12 +12,13 @@ import {
   type Reading,
   type Route,
   type Species,
+  type TooSmall,
   type SpeciesSettings,
   type WeightUnit,
   type WithdrawalRule,
 } from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
-import { amountText, fullDate, weightText } from '../../words/format';
+import { amountText, countText, fullDate, weightText } from '../../words/format';
 
 /** Who is treated, as a dose needs it. */
 export interface Treated {
@@ -37,7 +39,7 @@ export interface TreatmentChoice {
   readonly route?: Route | undefined;
   readonly batch?: string | undefined;
   /** All are dosed by this weight, the heaviest of them. */
-  readonly byKg?: number | undefined;
+  readonly heaviest?: DoseWeight | undefined;
 }
 
 /** A remedy as it would be given to one animal. */
@@ -45,6 +47,10 @@ export interface PlannedTreatment {
   readonly product: ProductView;
   readonly dose: Dose;
   readonly weight: DoseWeight | undefined;
+  /** What the dose is worked from: its own weight, or that of the heaviest. */
+  readonly dosedBy: DoseWeight | undefined;
+  /** The label is not for one so young or so light: it is left out. */
+  readonly underLabel: TooSmall | undefined;
   /** Typed, or the dose. */
   readonly amountText: string;
   readonly amount: number | undefined;
@@ -52,8 +58,8 @@ export interface PlannedTreatment {
   readonly batch: string | undefined;
   /** What the label says for the species by this route; undefined where it says nothing. */
   readonly withdrawal: WithdrawalRule | undefined;
-  /** How many times the label's dose it is, where that is far from one. */
-  readonly timesLabel: number | undefined;
+  /** Somebody chose an amount far from the label's: it wants a reason. */
+  readonly isOwnAmount: boolean;
   /** In whole sentences, each a reason to look again before it is given. */
   readonly cautions: readonly string[];
 }
@@ -66,7 +72,11 @@ export const readingsOf = (animal: RosterAnimal): Reading[] =>
 export function planTreatment(product: ProductView, who: Treated, choice: TreatmentChoice = {}): PlannedTreatment {
   const label = labelOf(product.facts);
   const weight = weightFor(who);
-  const dose = doseFor(label, who.species, choice.byKg ?? weight?.kg);
+  const own = doseFor(label, { species: who.species, kg: weight?.kg, ageDays: who.ageDays });
+  const underLabel =
+    own.kind === 'no-dose' && (own.reason === 'too-young' || own.reason === 'too-light') ? own : undefined;
+  const dosedBy = choice.heaviest ?? weight;
+  const dose = underLabel ? own : doseFor(label, { species: who.species, kg: dosedBy?.kg, ageDays: who.ageDays });
   const given = choice.amountText ?? (dose.kind === 'dose' ? String(dose.amount) : '');
   const typed = readTypedNumber(given);
   const route = choice.route ?? product.facts.routes[0] ?? 'mouth';
@@ -78,15 +88,18 @@ export function planTreatment(product: ProductView, who: Treated, choice: Treatm
     product,
     dose,
     weight,
+    dosedBy,
+    underLabel,
     amountText: given,
     amount,
-    timesLabel: times,
+    isOwnAmount: amount !== undefined && isOwnAmount(dose, amount),
     route,
     batch,
     withdrawal: labelWithdrawal(label, who.species, route),
     cautions: [
       ...doseCautions(product, dose, amount, times),
       ...weightCautions(product, who, weight, dose),
+      ...ageCautions(product, who),
       ...batchCautions(product, batch),
       ...historyCautions(product, who),
     ],
@@ -117,8 +130,20 @@ function doseCautions(
   ];
 }
 
-const timesText = (times: number): string =>
-  `${times >= 10 ? Math.round(times) : times.toFixed(times < 1 ? 2 : 1)} times`;
+/** The label has a least age, and nobody knows how old this one is. */
+function ageCautions({ facts }: ProductView, { species, ageDays }: Treated): string[] {
+  const from = facts.doses.find((d) => d.species === species)?.fromDays;
+  return from === undefined || ageDays !== undefined
+    ? []
+    : [`${facts.name}: the label is for animals from ${countText(from, 'day', 'days')} old, and its age is not known.`];
+}
+
+/** Why it is left out, in words. */
+export const underLabelText = ({ product, underLabel }: PlannedTreatment, unit: WeightUnit): string | undefined =>
+  underLabel && `${product.facts.name}: left out. ${tooSmallText(underLabel, unit)}`;
+
+/** Nothing is poured on a wet back: asked once a job, or a sheet. */
+export const DRY_BACKS = 'Are the backs dry? A pour-on on a wet back runs off.';
 
 function weightCautions(
   { facts }: ProductView,
@@ -176,6 +201,9 @@ export function amountFault({ product, dose, amount, amountText: typed }: Planne
       return `${name}: the dose goes by weight and there is none. ${more}`;
     case 'above-bands':
       return `${name}: it is heavier than the label’s last band (${dose.heaviestKg} kg). ${more}`;
+    case 'too-young':
+    case 'too-light':
+      return `${name}: ${tooSmallText(dose, 'kg')} ${more}`;
     case 'species-not-on-label':
       return `${name}: the label has no dose for this species. ${more}`;
   }
@@ -189,7 +217,7 @@ export function treatmentFact(
   more: { readonly reason?: string | undefined; readonly prescribedBy?: string | undefined } = {},
   vet?: { readonly meatDays: number; readonly milkDays?: number | undefined },
 ): Given | undefined {
-  const { product, amount, weight, withdrawal, route, batch } = plan;
+  const { product, amount, dosedBy, withdrawal, route, batch } = plan;
   if (amount === undefined) return undefined;
   const { meatDays, milkDays } = vet ?? withdrawal ?? {};
   const prescribedBy = more.prescribedBy?.trim() || product.facts.prescribedBy;
@@ -203,7 +231,7 @@ export function treatmentFact(
     ...(batch === undefined ? {} : { batch }),
     ...(reason ? { reason } : {}),
     ...(prescribedBy ? { prescribedBy } : {}),
-    ...(weight ? { doseKg: Number(weight.kg.toFixed(3)), doseMethod: weight.method } : {}),
+    ...(dosedBy ? { doseKg: Number(dosedBy.kg.toFixed(3)), doseMethod: dosedBy.method } : {}),
     ...(meatDays === undefined ? {} : { meatDays }),
     ...(milkDays === undefined ? {} : { milkDays }),
     ...(vet ? { isOffLabel: true } : {}),

@@ -18,6 +18,7 @@ import { ScanFields, SoonReason } from './ScanFields';
 import { tooSoonAt } from './scan';
 import { ScoreFields } from './ScoreFields';
 import { pressedMob } from './score';
+import { underLabelText } from '../../../shared/remedies/planTreatment';
 import { plannedTreatments } from './treat';
 import { WeighFields } from './WeighFields';
 
@@ -223,6 +224,7 @@ function TreatRows({
         return (
           <Remedy key={product.id}>
             {keys[i]}
+            {plan.underLabel ? <Caution>{underLabelText(plan, at.unit)}</Caution> : null}
             {plan.isLeftOut ? null : (
               <>
                 <SmallField
@@ -244,6 +246,15 @@ function TreatRows({
                 {plan.cautions.map((caution) => (
                   <Caution key={caution}>{caution}</Caution>
                 ))}
+                {plan.isOwnAmount ? (
+                  <SmallField
+                    id="race-reason"
+                    label="Reason for this amount"
+                    width={260}
+                    value={draft.fields.reason ?? ''}
+                    onType={(text) => onChange(typedField(draft, 'reason', text))}
+                  />
+                ) : null}
               </>
             )}
           </Remedy>
@@ -313,7 +324,7 @@ const Remedy = styled.div`
   flex-wrap: wrap;
   align-items: center;
   gap: ${space(1)} ${space(2)};
-  label > span {
+  label:not([for='race-reason']) > span {
     position: absolute;
     width: 1px;
     height: 1px;

@@ -24,6 +24,8 @@ export interface AtHand {
   readonly fitted: readonly string[];
   /** Another one here who wears a number, in any colour. */
   wearerOf(text: string): TagView | undefined;
+  /** A pour-on was given in this job: that the backs are dry was asked. */
+  readonly isPouredOn: boolean;
   /** Tubes of this job by their plain text, with whose they are; the last one taken stands last. */
   readonly tubes: ReadonlyMap<string, { readonly tube: string; readonly animalId: string; readonly name: string }>;
 }

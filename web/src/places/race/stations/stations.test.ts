@@ -41,6 +41,7 @@ const atHand = (
   wearerOf: (text) =>
     text === '26-0007' || text === '792000000000007' ? aTag('26-0007', { colour: 'green' }) : undefined,
   fitted: [],
+  isPouredOn: false,
   tubes: new Map(),
   ...change,
 });
@@ -151,6 +152,36 @@ describe('a remedy', () => {
     const { said, facts } = twice(weighed('44'), atHand(['weigh', 'treat'], settings));
     expect(said).toBeUndefined();
     expect(facts?.at(-1)).toEqual({ ...given, amount: 9, reason: 'worms', doseKg: 44, doseMethod: 'scale' });
+  });
+  it('far from the label’s wants a reason, which stands with it', () => {
+    const twiceIt = weighed('44', { amounts: { [drench.id]: '18' } });
+    const at = atHand(['weigh', 'treat'], settings);
+    expect(twice(twiceIt, at)).toMatchObject({
+      said: expect.stringMatching(/18 ml is 2\.0 times the label’s 8\.8 ml.* Correct it, or give the reason\.$/),
+      facts: undefined,
+    });
+    expect(finishAnimal(twiceIt, at)).toMatchObject({ field: 'reason' });
+    const reasoned = { ...twiceIt, fields: { ...twiceIt.fields, reason: 'the vet said twice' } };
+    expect(twice(reasoned, at).facts?.at(-1)).toMatchObject({ amount: 18, reason: 'worms; the vet said twice' });
+  });
+  it('that is not for one so young or so light by its label is left out, and there is no key round it', () => {
+    const doses = [{ species: 'sheep' as const, by: 'head' as const, amount: 1, fromDays: 300, fromKg: 40 }];
+    const roster = { ...atHand([]).roster, products: [{ ...drench, facts: { ...drench.facts, doses } }] };
+    const given = (ageDays: number, kg: string) =>
+      twice(weighed(kg), atHand(['weigh', 'treat'], settings, { roster, ageDays })).facts?.map((f) => f.type);
+    expect(given(236, '44')).toEqual(['passage', 'weight']);
+    expect(given(400, '39')).toEqual(['passage', 'weight']);
+    expect(given(400, '44')).toEqual(['passage', 'weight', 'treatment']);
+    const pressed = weighed('44', { leftOut: [`treat ${drench.id}`] });
+    expect(twice(pressed, atHand(['weigh', 'treat'], settings, { roster })).facts).toHaveLength(2);
+  });
+  it('poured on asks once a job whether the backs are dry', () => {
+    const withdrawals = drench.facts.withdrawals.map((w) => ({ ...w, route: 'pour-on' as const }));
+    const facts = { ...drench.facts, routes: ['pour-on' as const], withdrawals };
+    const roster = { ...atHand([]).roster, products: [{ ...drench, facts }] };
+    expect(twice(weighed('44'), atHand(['weigh', 'treat'], settings, { roster })).said).toMatch(/^Are the backs dry\?/);
+    const later = atHand(['weigh', 'treat'], settings, { roster, isPouredOn: true });
+    expect(twice(weighed('44'), later).said).toBeUndefined();
   });
   it('by a tape, or by a weight of long ago, is asked about', () => {
     const byTape = twice(weighed('44'), atHand(['weigh', 'treat'], { ...settings, weigh: { method: 'tape' } }));

@@ -17,6 +17,7 @@ export const anAtHand = (change: Partial<AtHand> = {}): AtHand => ({
   weighedBy: 'Kerem',
   wearerOf: () => undefined,
   fitted: [],
+  isPouredOn: false,
   tubes: new Map(),
   ...change,
 });

@@ -1,6 +1,7 @@
 import { dayOf } from '@yaylak/core';
 import {
   amountFault,
+  DRY_BACKS,
   planTreatment,
   treatmentFact,
   type PlannedTreatment,
@@ -24,7 +25,7 @@ export const plannedTreatments = (draft: Draft, at: AtHand): StationTreatment[] 
     if (!product) return [];
     const key = keyOf(id);
     const plan = planTreatment(product, treatedAt(draft, at), { amountText: draft.amounts[id] });
-    return [{ ...plan, key, isLeftOut: draft.leftOut.includes(key) }];
+    return [{ ...plan, key, isLeftOut: plan.underLabel !== undefined || draft.leftOut.includes(key) }];
   });
 
 /** The animal at hand with the weight just taken, where the job weighs. */
@@ -37,6 +38,9 @@ function treatedAt(draft: Draft, at: AtHand): Treated {
     weighedNow: kg === undefined ? undefined : { on: dayOf(at.job.on), kg, method },
   };
 }
+
+/** Why an amount is given that is far from the label's. */
+const reasonOf = (draft: Draft): string => (draft.fields.reason ?? '').trim();
 
 export const treat: StationRules = {
   problems: (draft, at) =>
@@ -51,13 +55,25 @@ export const treat: StationRules = {
         ];
       const fault = amountFault(plan);
       if (fault) return [{ kind: 'refuse', message: fault }];
-      return plan.cautions.length === 0
+      if (plan.isOwnAmount && reasonOf(draft) === '')
+        return [
+          {
+            kind: 'refuse',
+            message: `${plan.cautions.join(' ')} Correct it, or give the reason.`,
+            field: 'reason',
+          },
+        ];
+      const wet = plan.route === 'pour-on' && !at.isPouredOn ? [DRY_BACKS] : [];
+      const cautions = [...wet, ...plan.cautions];
+      return cautions.length === 0
         ? []
-        : [{ kind: 'ask', key: plan.key, message: `${plan.cautions.join(' ')} Enter again gives it.` }];
+        : [{ kind: 'ask', key: plan.key, message: `${cautions.join(' ')} Enter again gives it.` }];
     }),
   facts: (draft, at) =>
     plannedTreatments(draft, at).flatMap((plan) => {
-      const fact = plan.isLeftOut ? undefined : treatmentFact(plan, { reason: at.job.settings.treat?.reason });
+      const why = [at.job.settings.treat?.reason?.trim() ?? '', plan.isOwnAmount ? reasonOf(draft) : ''];
+      const reason = why.filter((words) => words !== '').join('; ');
+      const fact = plan.isLeftOut ? undefined : treatmentFact(plan, { reason });
       return fact ?? [];
     }),
   toggles: (at) =>
