@@ -83,7 +83,7 @@ describe('rows', () => {
     for (const [number, date] of [
       ['792 000000126031', '2026-11-23'],
       ['A0000000 792000000126031', '2026-11-23 08:31:05'],
-      ['0792000000126031', '23.11.2026 8:31'],
+      ['792.000.000.126.031', '23.11.2026 8:31'],
     ] as const)
       expect(
         readWeightRow([number, date, '08:31:05', '41.2'], columns, { unit: 'kg', dateOrder: 'day-month' }, resolveAll),

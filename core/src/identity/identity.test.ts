@@ -15,11 +15,10 @@ describe('electronic numbers', () => {
     ['792000000126031', '792000000126031', 'country'],
     ['792 000 000 126 031', '792000000126031', 'country'],
     ['A0000000 792000000126031', '792000000126031', 'country'],
-    ['0792000000126031', '792000000126031', 'country'],
     ['999000000000001', '999000000000001', 'test'],
     ['982274877906943', '982274877906943', 'maker'],
     // Worked by hand: bit 1 set, country 792 = 0x318, national 126031 = 0x1EC4F; 792 x 2^38 + 126031.
-    ['8000C6000001EC4F', '792000000126031', 'country'],
+    ['0x8000C6000001EC4F', '792000000126031', 'country'],
   ])('reads %s', (typed, digits, prefix) => {
     expect(readElectronicNumber(typed)).toEqual({ kind: 'number', digits, prefix });
   });
@@ -27,6 +26,10 @@ describe('electronic numbers', () => {
   it.each([
     ['', 'empty'],
     ['79200000012603', 'wrong-length'], // 14 digits
+    // One digit too many is a slip, and never a frame that means another animal.
+    ['0792000000126031', 'wrong-length'],
+    ['8000792000000126', 'wrong-length'],
+    ['8000C6000001EC4F', 'letters'],
     ['79200000O126031', 'letters'],
     ['792274877906944', 'national-too-high'], // 2^38
     ['000000000126031', 'no-such-prefix'],

@@ -1,4 +1,5 @@
 import { ENTRY_CLASSES, type Entry, type EntryType, type FieldFault } from '@yaylak/contract';
+import { keptText } from '@yaylak/core';
 import { plainToInstance } from 'class-transformer';
 import { isUUID, validateSync } from 'class-validator';
 import { fieldFaults } from '../common/problems';
@@ -15,6 +16,12 @@ const QUICK = Object.fromEntries(
   Record<EntryType, (raw: unknown) => Entry | undefined>
 >;
 
+/** One form of a number is stored, however a stick or a hand sent it. */
+function asKept(entry: Entry): Entry {
+  if (entry.type === 'identifier') entry.text = keptText(entry.kind, entry.text);
+  return entry;
+}
+
 /** Reads one entry of a batch against its class; a faulty one is an answer of its own and does not spoil the batch. */
 export function shapeEntry(raw: unknown): Shaped {
   const { id, type } = (raw ?? {}) as { id?: unknown; type?: unknown };
@@ -27,9 +34,9 @@ export function shapeEntry(raw: unknown): Shaped {
     return { kind: 'faulty', id: known, faults: [{ field: 'type', message }] };
   }
   const quick = QUICK[type as EntryType](raw);
-  if (quick) return { kind: 'entry', entry: quick };
+  if (quick) return { kind: 'entry', entry: asKept(quick) };
   const entry: Entry = plainToInstance(ENTRY_CLASSES[type as EntryType] as new () => Entry, raw);
   const errors = validateSync(entry, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   if (errors.length > 0) return { kind: 'faulty', id: known, faults: fieldFaults(errors) };
-  return { kind: 'entry', entry };
+  return { kind: 'entry', entry: asKept(entry) };
 }

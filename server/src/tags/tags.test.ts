@@ -1,4 +1,4 @@
-import type { TagsView } from '@yaylak/contract';
+import type { BookFile, IdentifierIndexRow, TagsView } from '@yaylak/contract';
 import {
   aGroup,
   arrival,
@@ -109,4 +109,22 @@ it('lists the marks in the field by what they mean, with the groups they stand i
     },
     { colour: 'red', place: 'shoulder', until: null, isUntilForAll: true, groups: [{ name: 'no group', count: 1 }] },
   ]);
+});
+
+it('keeps one form of an electronic number, however it came, so that it is on one animal only', async () => {
+  const [one, two] = [uuid(), uuid()];
+  await t.post(arrival(one), arrival(two));
+  const frame = electronic(one, '0x8000C6000001EC4F');
+  expect(await t.post(frame)).toMatchObject([{ status: 'kept' }]);
+  const index = await get<IdentifierIndexRow[]>(t, '/api/identifiers');
+  expect(index.map((i) => i.text)).toEqual(['792000000126031']);
+  const book = await get<BookFile>(t, '/api/book');
+  expect(book.entries.flatMap((e) => (e.type === 'identifier' ? [e.text] : []))).toEqual(['792000000126031']);
+  for (const same of ['792 000 000 126 031', 'A0000000792000000126031', '792000000126031'])
+    expect(await t.post(electronic(two, same))).toMatchObject([{ status: 'refused' }]);
+  // A digit too many is a slip, and no number at all.
+  for (const slip of ['7920000001260311', '0792000000126031', '8000792000000126'])
+    expect(await t.post(electronic(two, slip))).toMatchObject([
+      { status: 'refused', message: expect.stringContaining('16') as string },
+    ]);
 });

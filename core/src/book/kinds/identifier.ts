@@ -1,4 +1,5 @@
 import {
+  keptText,
   normalised,
   readElectronicNumber,
   type Ear,
@@ -31,13 +32,20 @@ export interface IdentifierFact extends Fact {
 /** A tag, a tattoo, an electronic number or a name is fitted. */
 export const identifier: FactKind<'identifiers', IdentifierWritten, IdentifierFact> = {
   list: 'identifiers',
-  fact: ({ kind, text, colour, ear, shape }, base) => ({ kind, text, colour, ear, shape, ...base }),
+  fact: ({ kind, text, colour, ear, shape }, base) => ({
+    kind,
+    text: keptText(kind, text),
+    colour,
+    ear,
+    shape,
+    ...base,
+  }),
   touches: ['numbers'],
   check: (entry, _, book) => checkNumber(entry, book),
 };
 
 function checkNumber(entry: ToCheck<IdentifierWritten>, book: BookView): Refusal | undefined {
-  const plain = normalised(entry.text);
+  const plain = normalised(keptText(entry.kind, entry.text));
   if (plain === '') return { code: 'empty', field: 'text', value: entry.text };
   if (entry.kind === 'electronic') {
     const read = readElectronicNumber(entry.text);

@@ -49,6 +49,13 @@ describe('a number', () => {
     expect(first).toMatchObject({ isRefused: true, draft: { asked: ['unknown'] } });
     expect(entered('zz-9', { asked: ['unknown'] })).toMatchObject({ isRefused: false, draft: { animalId: STRANGER } });
   });
+  it('of a digit too many is a slip, and never taken in', () => {
+    for (const asked of [[], ['unknown']])
+      expect(entered('7920000001260311', { asked })).toMatchObject({
+        isRefused: true,
+        draft: { animalId: undefined, message: expect.stringContaining('16') as string },
+      });
+  });
   it('not typed changes nothing', () => {
     expect(entered(' ')).toMatchObject({ isRefused: false, draft: { number: ' ' } });
   });

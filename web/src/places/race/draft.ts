@@ -1,6 +1,7 @@
-import type { GoneNumber, RosterAnimal } from '@yaylak/contract';
+import { electronicText, type GoneNumber, type RosterAnimal } from '@yaylak/contract';
 import {
   normalised,
+  readElectronicNumber,
   type LookGrade,
   type Match,
   type Mob,
@@ -152,7 +153,9 @@ export function enterNumber(draft: Draft, matches: readonly Match<RaceNumber>[],
           ? `${answer.animalIds.length} animals wear “${draft.number}”. Choose with the arrow keys: the colour tells them apart.`
           : `${answer.animalIds.length} animals fit “${draft.number}”. Type more, or choose with the arrow keys.`,
       );
-    case 'unknown':
+    case 'unknown': {
+      const slip = electronicSlip(answer.number);
+      if (slip !== undefined) return refuse(draft, slip);
       return draft.asked.includes('unknown')
         ? goOn({
             ...draft,
@@ -163,10 +166,19 @@ export function enterNumber(draft: Draft, matches: readonly Match<RaceNumber>[],
             asked: [],
           })
         : refuse(draft, unknownWords(answer.number, through.gone), ['unknown']);
+    }
     case 'nothing-typed':
       return goOn(draft);
   }
 }
+
+/** A long row of digits is meant as an electronic number: one that cannot be read as such is a slip, and no animal. */
+function electronicSlip(number: string): string | undefined {
+  if (number.replace(/\D/g, '').length < LONG_DIGITS || /[a-wyz]/i.test(number)) return undefined;
+  const read = readElectronicNumber(number);
+  return read.kind === 'refused' ? electronicText(read.reason, number, read.length) : undefined;
+}
+const LONG_DIGITS = 12;
 
 /** Nobody here wears it: who did, if one did, so that a tag found in the grass is not taken for an animal. */
 function unknownWords(number: string, gone: readonly GoneNumber[]): string {
