@@ -115,6 +115,8 @@ export interface RosterAnimal {
   /** Her services since her last birth, a heat each, oldest first. */
   readonly served?: readonly RosterService[];
   readonly lastBirthOn?: string;
+  /** How many young are reared under her now. */
+  readonly rears?: number;
   /** Points in the ranking the holding last drew up for its like; null outside it. */
   readonly points: number | null;
 }

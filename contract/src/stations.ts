@@ -55,6 +55,11 @@ export class WeighSettings {
   @Min(0)
   @Max(500)
   tareKg?: number;
+  /** Which pan: the blue basket. */
+  @MayBeMissing()
+  @IsString()
+  @Length(1, 40)
+  tareName?: string;
 }
 /** The spray that shows a feed mob across the field. */
 export class MobSpray {

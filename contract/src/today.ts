@@ -67,6 +67,7 @@ export type LookAt =
       readonly kind: 'doubtful-weight';
       readonly entryId: string;
       readonly tag: TagView;
+      readonly species: Species;
       readonly on: string;
       readonly kg: number;
       readonly doubt: ReadingDoubt;

@@ -12,7 +12,22 @@ describe('figures as typed', () => {
   ])('%s is %f', (text, n) => {
     expect(readTypedNumber(text)).toEqual({ kind: 'number', value: n });
   });
-  it.each(['', 'heavy', '12kg', '1.2.3,4,5', '=1+1'])('refuses %s', (text) => {
+  it.each([
+    '',
+    'heavy',
+    '12kg',
+    '1.2.3,4,5',
+    '=1+1',
+    '1.2.5',
+    '12.5.1',
+    '41..5',
+    '4,1,5',
+    '12 5',
+    '1.23,4',
+    '1 2345',
+    '.',
+    '5..',
+  ])('refuses %s', (text) => {
     expect(readTypedNumber(text).kind).toBe('refused');
   });
 });

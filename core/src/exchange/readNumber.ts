@@ -4,28 +4,23 @@ export type TypedNumber =
   | { readonly kind: 'number'; readonly value: number }
   | { readonly kind: 'refused'; readonly reason: 'empty' | 'not-a-number' | 'two-readings' };
 
+/** `12`, `12.5`, `,5`: one mark at most. */
+const PLAIN = /^[+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)$/;
+/** `1 234`, `1.234.567`, `1,234.5`: thousands in threes by one and the same sign, and another for the decimals. */
+const GROUPED = /^[+-]?\d{1,3}(?:([ .,])\d{3}(?:\1\d{3})*)(?:(?!\1)[.,]\d*)?$/;
+const ONE_GROUP = /^[+-]?\d{1,3}[.,]\d{3}$/;
+
 /**
- * Reads a figure as people type it: `12.5`, `12,5`, `1 234.5`. One comma or one point is the decimal mark; where both
- * stand the last one is. `1,234` could be either and is read with `mark`.
+ * Reads a figure as people type it: `12.5`, `12,5`, `1 234.5`, `1.234,5`. One comma or one point is the decimal mark;
+ * where both stand the last one is. `1,234` could be either and is read with `mark`. A figure that is neither, such as
+ * `1.2.5` or `41..5`, is a slip and is refused: what was meant is not guessed.
  */
 export function readTypedNumber(text: string, mark?: DecimalMark): TypedNumber {
-  const clean = text.trim().replace(/[\s\u00a0\u202f]/g, '');
+  const clean = text.trim().replace(/[\s\u00a0\u202f]+/g, ' ');
   if (clean === '') return { kind: 'refused', reason: 'empty' };
-  if (!/^[+-]?[\d.,]*\d[\d.,]*$/.test(clean)) return { kind: 'refused', reason: 'not-a-number' };
-  const commas = clean.split(',').length - 1;
-  const points = clean.split('.').length - 1;
-  let plain: string;
-  if (commas > 0 && points > 0) {
-    const decimal = clean.lastIndexOf(',') > clean.lastIndexOf('.') ? ',' : '.';
-    if ((decimal === ',' ? commas : points) > 1) return { kind: 'refused', reason: 'not-a-number' };
-    plain = clean
-      .split(decimal === ',' ? '.' : ',')
-      .join('')
-      .replace(',', '.');
-  } else if (commas + points > 1) plain = clean.replace(/[.,]/g, '');
-  else if (mark && /^[+-]?\d{1,3}[.,]\d{3}$/.test(clean))
-    plain = clean.includes(mark) ? clean.replace(',', '.') : clean.replace(/[.,]/, '');
-  else plain = clean.replace(',', '.');
-  const value = Number(plain);
-  return Number.isFinite(value) ? { kind: 'number', value } : { kind: 'refused', reason: 'not-a-number' };
+  const isThousands = mark !== undefined && ONE_GROUP.test(clean) && !clean.includes(mark);
+  if (PLAIN.test(clean) && !isThousands) return { kind: 'number', value: Number(clean.replace(',', '.')) };
+  const groups = GROUPED.exec(clean);
+  if (!groups) return { kind: 'refused', reason: 'not-a-number' };
+  return { kind: 'number', value: Number(clean.replaceAll(groups[1] as string, '').replace(',', '.')) };
 }

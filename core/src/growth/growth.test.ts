@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { addDays } from '../calendar';
-import { SPECIES_TABLE } from '../species';
+import { SPECIES, SPECIES_TABLE } from '../species';
 import { aLamb, day, reading } from '../tests/builders';
 import {
   adjustedWeight,
@@ -8,6 +8,8 @@ import {
   breakdownAgainstMean,
   contemporaryGroups,
   dailyReadings,
+  doubtForAge,
+  doubtLitter,
   doubtReading,
   factorClasses,
   factorRecord,
@@ -27,8 +29,10 @@ import {
   shippedFactors,
   weightAtAge,
   weightOn,
+  unlikelyPan,
   type AdjustedWeight,
   type FactorRecord,
+  type KnownReadings,
   type WithGain,
 } from '.';
 
@@ -59,7 +63,62 @@ describe('readings', () => {
     [72.2, 27.2, 'fall'],
     [60, 47, undefined], // a birth
   ])('from %f to %f kg in seven days: %s', (before, after, kind) => {
-    expect(doubtReading(reading('2026-05-01', before), reading('2026-05-08', after), sheep)?.kind).toBe(kind);
+    expect(doubtReading({ before: reading('2026-05-01', before) }, reading('2026-05-08', after), sheep)?.kind).toBe(
+      kind,
+    );
+  });
+  it.each<[KnownReadings, number, object | undefined]>([
+    // The point in another place, or one unit for the other.
+    [{ before: reading('2026-05-01', 58.5) }, 585, { kind: 'jump', likelyKg: 58.5 }],
+    [{ before: reading('2026-05-01', 58.5) }, 5.9, { kind: 'fall', likelyKg: 59 }],
+    [{ before: reading('2026-05-01', 58.5) }, 0.0592, { kind: 'fall', likelyKg: 59.2 }],
+    [{ before: reading('2026-05-01', 58.5) }, 130, { kind: 'jump', likelyKg: undefined }],
+    // Twice on a day.
+    [{ sameDay: reading('2026-05-08', 58.5) }, 130, { kind: 'same-day', fromKg: 58.5 }],
+    [{ sameDay: reading('2026-05-08', 58.5) }, 59.5, undefined],
+    [{ sameDay: reading('2026-05-08', 58.5), before: reading('2026-05-01', 58) }, 130, { kind: 'same-day' }],
+    // First weights, by the age.
+    [{ ageDays: 2 }, 4.2, undefined],
+    [{ ageDays: 2 }, 42, { kind: 'for-age', ageDays: 2, likelyKg: 4.2 }],
+    [{ ageDays: 2 }, 0.42, { kind: 'for-age', likelyKg: 4.2 }],
+    [{ ageDays: 1500 }, 6.5, { kind: 'for-age', likelyKg: 65 }],
+    [{ ageDays: 1500 }, 65, undefined],
+    [{}, 6.5, undefined],
+  ])('%j beside %d kg', (known, kg, expected) => {
+    const doubt = doubtReading(known, reading('2026-05-08', kg), sheep);
+    if (expected === undefined) expect(doubt).toBeUndefined();
+    else expect(doubt).toMatchObject(expected);
+  });
+  it.each<[number, number, number | undefined, object[]]>([
+    // Seven kits of ten days: 14.5 g and 14,500 g are slips, 1,450 g is not.
+    [1.45, 7, 7, []],
+    [0.0145, 7, 7, [{ kind: 'by-the-head', likelyKg: 0.145 * 10 }]],
+    [14.5, 7, 7, [{ kind: 'by-the-head', likelyKg: 1.45 }]],
+    [1.45, 8, 7, [{ kind: 'heads', count: 8, heads: 7 }]],
+    [1.45, 8, undefined, []],
+  ])('a litter of %d kg, %d of %s', (totalKg, count, heads, expected) => {
+    expect(doubtLitter({ totalKg, count }, { heads, ageDays: 10 }, SPECIES_TABLE.rabbit)).toMatchObject(expected);
+  });
+  it('asks nothing of litters and young as they commonly are', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...SPECIES), fc.integer({ min: 0, max: 200 }), (species, ageDays) => {
+        const settings = SPECIES_TABLE[species];
+        // Half of the fastest gain from the usual birth weight.
+        const kg = Math.min(
+          (settings.birthWeightKg[0] ?? 0) + (settings.fastestGainKgPerDay / 2) * ageDays,
+          settings.heaviestKg / 3,
+        );
+        expect(doubtForAge(kg, ageDays, settings)).toBeUndefined();
+      }),
+    );
+  });
+  it.each([
+    [0.35, undefined],
+    [25, undefined],
+    [350, { likelyKg: 0.35 }],
+    [40_000, { likelyKg: undefined }],
+  ])('a pan of %d kg', (kg, expected) => {
+    expect(unlikelyPan(kg)).toEqual(expected);
   });
 });
 

@@ -10,6 +10,8 @@ export * from './herds';
 export * from './likeForLike';
 export * from './litter';
 export * from './notGrowing';
+export * from './litterDoubt';
+export * from './pan';
 export * from './readings';
 export * from './scaleBias';
 export * from './weighingDue';

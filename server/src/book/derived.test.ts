@@ -31,7 +31,12 @@ clock.moment = () => momentAt(TODAY, 12 * 60);
 function aBook() {
   const book = new BookService(undefined as never, clock);
   for (const id of GROUPS) book.state.setGroup({ id, name: id, species: null, isClosed: false, version: 1 });
-  book.state.setProduct({ id: 'product', facts: { batches: [], doses: [], withdrawals: [] } as never, isClosed: false, version: 1 });
+  book.state.setProduct({
+    id: 'product',
+    facts: { batches: [], doses: [], withdrawals: [] } as never,
+    isClosed: false,
+    version: 1,
+  });
   book.state.setSettings({ species: {}, unit: 'kg', scorers: { reference: 'Aylin', setRight: ['Kerem'] } });
   const history = new MatingHistoryService(book, clock);
   const growth = new GrowthService(book, clock);

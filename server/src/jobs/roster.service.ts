@@ -5,6 +5,7 @@ import {
   groupOn,
   isoOf,
   mainIdentifier,
+  rearedBy,
   SAMPLE_LOOKBACK_DAYS,
   SPECIES,
   withheldOn,
@@ -135,11 +136,11 @@ export class RosterService {
   }
 
   /** Of a female, the services she may be carrying from, and the birth before them. */
-  private served(facts: AnimalFacts): Pick<RosterAnimal, 'served' | 'lastBirthOn'> {
+  private served(facts: AnimalFacts): Pick<RosterAnimal, 'served' | 'lastBirthOn' | 'rears'> {
     const { spells, lastBirthOn } = this.history.of(facts);
     const open = spells.filter((s) => !s.isRipe && (lastBirthOn === undefined || s.on > lastBirthOn));
     return {
-      ...(lastBirthOn === undefined ? {} : { lastBirthOn: isoOf(lastBirthOn) }),
+      ...(lastBirthOn === undefined ? {} : { lastBirthOn: isoOf(lastBirthOn), ...this.rears(facts, lastBirthOn) }),
       ...(open.length === 0
         ? {}
         : {
@@ -153,6 +154,14 @@ export class RosterService {
             })),
           }),
     };
+  }
+
+  /** Of one that has given birth not longer ago than young suckle: how many are under her now. */
+  private rears({ record: { id, species } }: AnimalFacts, lastBirthOn: Day): Pick<RosterAnimal, 'rears'> {
+    const { state } = this.book;
+    const today = this.clock.today();
+    if (today - lastBirthOn > state.settings(species).weaningDays.closes) return {};
+    return { rears: state.litters.youngAbout(id).filter((y) => rearedBy(y, today) === id).length };
   }
 
   private shortName(id: string | undefined): string | null {

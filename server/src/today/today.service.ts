@@ -168,6 +168,7 @@ export class TodayService {
             kind: 'doubtful-weight',
             entryId: w.entryId,
             tag: tagView(facts, today),
+            species: record.species,
             on: isoOf(w.on),
             kg: w.kg,
             doubt,

@@ -124,7 +124,9 @@ export function renderPage(
     outbox,
     entries: () =>
       asked.flatMap((a) =>
-        a.method === 'POST' && a.path.startsWith('/api/entries') ? (a.body as { entries: Entry[] }).entries : [],
+        a.method === 'POST' && a.path.startsWith('/api/entries') && !a.path.includes('mode=check')
+          ? (a.body as { entries: Entry[] }).entries
+          : [],
       ),
     path: () => path,
   };

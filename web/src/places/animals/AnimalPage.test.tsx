@@ -78,7 +78,7 @@ describe('writing down', () => {
     await user.click(screen.getByRole('button', { name: 'Weight' }));
     await user.type(screen.getByLabelText('Weight, kg'), '43,5');
     await user.click(screen.getByRole('button', { name: 'Write it down' }));
-    await screen.findByText('Written down.');
+    await screen.findByText('Saved.');
     expect(entries()).toMatchObject([{ type: 'weight', animalId: ID, kg: 43.5, method: 'scale', on: '2026-11-23' }]);
     await user.keyboard('{Control>}z{/Control}');
     await waitFor(() => expect(entries()[1]).toMatchObject({ type: 'strike', entryId: entries()[0]?.id }));
@@ -90,14 +90,18 @@ describe('writing down', () => {
         answers: body.entries.map((e) => ({
           id: e.id,
           status: 'kept',
-          doubt: { kind: 'jump', fromKg: 42.5, days: 2 },
+          doubt: { kind: 'jump', fromKg: 42.5, days: 2, likelyUpToKg: 50, likelyKg: 8.5 },
         })),
       }),
     });
     await user.click(screen.getByRole('button', { name: 'Weight' }));
     await user.type(screen.getByLabelText('Weight, kg'), '85');
     await user.click(screen.getByRole('button', { name: 'Write it down' }));
-    expect(await screen.findByText(/Check the reading: a jump from 42.5\s?kg in 2 days/)).toBeVisible();
+    expect(await screen.findByRole('alert')).toHaveTextContent(
+      /Check the reading: 85.0\s?kg\. 42.5\s?kg 2 days before; up to 50.0\s?kg is likely\. Did you mean 8.5\s?kg\?/,
+    );
+    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
   });
 
   it.each([

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { ENTRY_CLASSES, type AnimalView } from '@yaylak/contract';
-import { readTypedNumber, scaleUnit, toKg, type WeighingMethod, type WeightUnit } from '@yaylak/core';
+import { readTypedNumber, scaleUnit, toKg, type WeighingMethod } from '@yaylak/core';
 import { useState } from 'react';
 import { groupsQuery } from '../../api/queries';
-import type { EntryDraft, RecordOutcome } from '../../outbox/useRecord';
+import { useDoubts } from '../../outbox/useDoubts';
+import type { EntryDraft } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
 import { FieldRow } from '../../parts/form/FieldRow';
 import { FormChoice, FormField } from '../../parts/form/fields';
@@ -14,7 +15,8 @@ import { Sheet } from '../../parts/Sheet';
 import { TreatSheet } from '../../shared/remedies/TreatSheet';
 import { useWrite } from '../../parts/useWrite';
 import { LeaveSheet } from './LeaveSheet';
-import { weightText } from '../../words/format';
+import { Asked } from '../../parts/Asked';
+import { checkReadingText } from '../../words/doubts';
 import { useWeightUnit } from '../../words/useUnits';
 
 interface Props {
@@ -64,6 +66,10 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
   const { data: groups } = useQuery(groupsQuery);
   const scale = scaleUnit(view.row.species, unit);
   const write = useWrite();
+  const doubts = useDoubts();
+  const [question, setQuestion] = useState<string>();
+  /** What the question was about: another figure is asked about anew. */
+  const [asked, setAsked] = useState<string>();
   const draftOf = ({ on, text, method, groupId }: Typed): EntryDraft => {
     const base = { animalId: view.row.tag.animalId, on };
     switch (what) {
@@ -89,13 +95,18 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
     also: (typed): Against => (what === 'weight' ? weightFault(typed) : {}),
     fieldOf: { kg: 'text' },
   });
+  const send = async (typed: Typed): Promise<readonly string[] | 'asked'> => {
+    const draft = draftOf(typed);
+    const [doubt] = draft.type === 'weight' && asked !== typed.text ? await doubts([draft]) : [];
+    if (doubt && draft.type === 'weight') {
+      setQuestion(checkReadingText(draft.kg, doubt, unit, view.row.species));
+      setAsked(typed.text);
+      return 'asked';
+    }
+    return write([draft], 'Saved.');
+  };
   return (
-    <SendForm
-      form={form}
-      send={(typed) => write([draftOf(typed)], (kept) => `Written down.${doubtWords(kept, unit)}`)}
-      onDone={onClose}
-      submit="Write it down"
-    >
+    <SendForm form={form} send={send} onDone={onClose} submit="Write it down">
       {what === 'weight' ? (
         <FieldRow $gap={3}>
           <FormField name="text" label={`Weight, ${scale}`} inputMode="decimal" autoFocus />
@@ -120,6 +131,12 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
       ) : null}
       {what === 'note' ? <FormField name="text" label="Note" autoFocus /> : null}
       <FormField name="on" label="On" type="date" />
+      {question === undefined ? null : (
+        <Asked role="alert">
+          <p>{question}</p>
+          <p>Correct it, or press again to keep it, marked.</p>
+        </Asked>
+      )}
     </SendForm>
   );
 }
@@ -132,12 +149,4 @@ function weightFault({ text }: Typed): Against {
     text:
       typed.reason === 'empty' ? 'Type what the scale says.' : `“${text}” is not a number. Write it as 27.2 or 27,2.`,
   };
-}
-
-/** The book's doubt about a weight it kept, if it has one. */
-function doubtWords(kept: RecordOutcome, unit: WeightUnit): string {
-  const answer = kept.kind === 'kept' ? kept.answers[0] : undefined;
-  if (answer?.status !== 'kept' || !answer.doubt) return '';
-  const { kind, fromKg, days } = answer.doubt;
-  return ` Check the reading: a ${kind} from ${weightText(fromKg, unit)} in ${days} days`;
 }

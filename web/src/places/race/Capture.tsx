@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { AnimalEntry, RosterAnimal } from '@yaylak/contract';
+import type { AnimalEntry, RosterAnimal, StationSettings } from '@yaylak/contract';
 import {
   addDays,
   dayOf,
@@ -49,6 +49,7 @@ import { NumberStation } from './NumberStation';
 import { Aside, Main, Scrolling } from './raceFrame';
 import { buzz, tick } from './sounds';
 import { fieldsAt, finishAnimal, fieldText, proposedAt, togglesAt, type AtHand, type Fact } from './stations';
+import { keepPan, keptPan, PanLine, type Pan } from './PanLine';
 import { meatHeld, suggestedGate } from './stations/sort';
 import { heldText } from '../../words/withheld';
 import { pressToggle } from './stations/StationList';
@@ -89,7 +90,8 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   const isNumber = draft.animalId === undefined;
   const matches = isNumber ? matchesFor(numbers, draft.number) : [];
   const through = { passages, listedIds, unit, gone: roster.gone };
-  const jobSettings = job?.settings ?? {};
+  const [ownPan, setOwnPan] = useState(() => keptPan(job?.id));
+  const jobSettings = withPan(job?.settings ?? {}, ownPan);
   const isYoungJob = jobSettings.subject === 'young';
   const dam = damId === undefined ? undefined : animals.get(damId);
 
@@ -326,6 +328,16 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
           <Message role="alert" data-shown={draft.message !== undefined || undefined}>
             {draft.message}
           </Message>
+          {isPanUsed(job) ? (
+            <PanLine
+              pan={jobSettings.weigh ?? {}}
+              scale={scaleUnit(at.species, unit)}
+              onChange={(pan) => {
+                keepPan(job?.id, pan);
+                setOwnPan(pan);
+              }}
+            />
+          ) : null}
           <AsideReadings
             readings={draft.aside}
             isNumber={isNumber}
@@ -363,6 +375,18 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
 /** An entry to be written down anew, as itself and no longer as the one that was struck. */
 const asDraft = ({ id: _id, writtenAt: _at, writtenBy: _by, source: _source, ...fact }: AnimalEntry): EntryDraft =>
   fact as EntryDraft;
+
+/** A pan stands on a scale; a crate, a tape and an eye have none. */
+const isPanUsed = (job: Race['job']): boolean =>
+  job?.stations.includes('litter') === true ||
+  (job?.stations.includes('weigh') === true && (job.settings?.weigh?.method ?? 'scale') === 'scale');
+
+/** The job's settings with the pan that was taken since. */
+function withPan(settings: StationSettings, pan: Pan | undefined): StationSettings {
+  if (!pan) return settings;
+  const { tareKg: _, tareName: __, ...weigh } = settings.weigh ?? { method: 'scale' as const };
+  return { ...settings, weigh: { ...weigh, ...pan } };
+}
 
 /** Numbers fitted and tubes filled in this job so far: the next ones follow from them. */
 function writtenIn(

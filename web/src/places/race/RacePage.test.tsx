@@ -103,6 +103,35 @@ describe('who is there, and which day it is', () => {
   });
 });
 
+it('names the pan beside the weight, and takes another in the midst of the job', async () => {
+  const { user, entries } = await show({
+    settings: { weigh: { method: 'scale', tareKg: 0.6, tareName: 'Blue basket' } },
+  });
+  expect(screen.getByText('Blue basket, 0.6 kg taken off each reading')).toBeVisible();
+  await user.type(number(), '0001{Enter}');
+  await user.type(await weight(), '44.6{Enter}');
+  await user.click(screen.getByRole('button', { name: 'Another pan' }));
+  const pan = screen.getByLabelText('Weight of the pan, kg');
+  await user.clear(pan);
+  await user.type(pan, '350{Enter}');
+  expect(await screen.findByText('No pan weighs 350 kg. Did you mean 0.35 kg?')).toBeVisible();
+  // Esc shuts the sheet, not the race.
+  await user.keyboard('{Escape}');
+  expect(screen.queryByRole('dialog')).toBeNull();
+  await user.click(screen.getByRole('button', { name: 'Another pan' }));
+  await user.clear(screen.getByLabelText('Weight of the pan, kg'));
+  await user.type(screen.getByLabelText('Weight of the pan, kg'), '1.2{Enter}');
+  expect(await screen.findByText(/, 1.2 kg taken off each reading/)).toBeVisible();
+  await user.type(number(), '0002{Enter}');
+  await user.type(await weight(), '45.2{Enter}');
+  await waitFor(() => expect(entries()).toHaveLength(4));
+  expect(entries().filter((e) => e.type === 'weight')).toMatchObject([
+    { kg: 44, tareKg: 0.6 },
+    { kg: 44, tareKg: 1.2 },
+  ]);
+  localStorage.clear();
+});
+
 it('shows the gain as the weight is typed, with how wide the guess is', async () => {
   const { user } = await show();
   await user.type(number(), '0001{Enter}');
@@ -133,7 +162,9 @@ it('asks twice before it takes in a number nobody wears, and once before a weigh
   );
   await user.type(number(), '0001{Enter}');
   await user.type(await weight(), '95{Enter}');
-  expect(screen.getByRole('alert')).toHaveTextContent(/Check the reading: 95.0\s?kg after 38.0\s?kg 30 days ago/);
+  expect(screen.getByRole('alert')).toHaveTextContent(
+    /Check the reading: 95.0\s?kg\. 38.0\s?kg 30 days before; up to .* is likely\./,
+  );
   await user.keyboard('{Enter}');
   await waitFor(() => expect(entries().at(-1)).toMatchObject({ type: 'weight', kg: 95 }));
 });

@@ -14,6 +14,7 @@ import { STATION_WORDS } from '../../words/stations';
 import { Capture } from './Capture';
 import { gainsBefore, jobFigures } from './jobFigures';
 import { JobSoFar } from './JobSoFar';
+import { forgetPan } from './PanLine';
 import { PassageList } from './PassageList';
 import { Aside, Foot, Frame, Head, HeadButton, Kept, Left, Main, Right } from './raceFrame';
 import { Readers } from './Readers';
@@ -50,6 +51,7 @@ export function RacePage() {
   useEffect(() => {
     if (!isFinished || race.keptHere > 0) return;
     forgetHand(id);
+    forgetPan(id);
     void outbox.forgetJob(id);
   }, [isFinished, race.keptHere, outbox, id]);
 

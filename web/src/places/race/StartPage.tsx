@@ -224,6 +224,7 @@ export function StartPage() {
                   groups={groups ?? []}
                   startedBy={startedBy}
                   unit={unit}
+                  species={who?.animals[0]?.species}
                   onChange={setPlan}
                 />
               </StationPart>

@@ -16,8 +16,10 @@ import {
   fromKg,
   PAINFUL_CARE,
   readTypedNumber,
+  scaleUnit,
   TAG_COLOURS,
   toKg,
+  type Species,
   type TagColour,
   type WeightUnit,
 } from '@yaylak/core';
@@ -38,6 +40,8 @@ interface Props {
   readonly products: readonly ProductView[];
   readonly groups: readonly GroupView[];
   readonly unit: WeightUnit;
+  /** Of those who come: a pan is typed in their unit. */
+  readonly species: Species | undefined;
   /** Who feels where nobody is named. */
   readonly startedBy: string;
   readonly onChange: (plan: JobPlan) => void;
@@ -47,13 +51,14 @@ const METHOD_WORDS = { scale: 'scale', crate: 'crate', tape: 'tape', estimate: '
 const GATE_SIGNS = { left: '← left', down: '↓ straight on', right: '→ right' } as const;
 
 /** What one station of a job has to know; nothing where there is nothing to say. */
-export function StationSettingsForm({ station, plan, products, groups, unit, startedBy, onChange }: Props) {
+export function StationSettingsForm({ station, plan, products, groups, unit, species, startedBy, onChange }: Props) {
   const { settings } = plan;
   const set = (change: Partial<StationSettings>): void => onChange({ ...plan, settings: { ...settings, ...change } });
   switch (station) {
     case 'weigh':
     case 'litter': {
       const weigh = settings.weigh ?? { method: 'scale' };
+      const scale = scaleUnit(species, unit);
       return (
         <Row $gap={3}>
           {station === 'weigh' ? (
@@ -65,15 +70,27 @@ export function StationSettingsForm({ station, plan, products, groups, unit, sta
             />
           ) : null}
           <FigureField
-            label={`Pan or basket, ${unit}`}
-            value={weigh.tareKg === undefined ? undefined : fromKg(weigh.tareKg, unit)}
+            key={scale}
+            label={`Pan or basket, ${scale}`}
+            value={weigh.tareKg === undefined ? undefined : fromKg(weigh.tareKg, scale)}
             onChange={(tare) => {
-              const { tareKg: _, ...without } = weigh;
+              const { tareKg: _, tareName: __, ...without } = weigh;
               set({
-                weigh: tare === undefined ? without : { ...without, tareKg: Number(toKg(tare, unit).toFixed(4)) },
+                weigh: tare === undefined ? without : { ...weigh, tareKg: Number(toKg(tare, scale).toFixed(4)) },
               });
             }}
           />
+          {weigh.tareKg ? (
+            <Field
+              label="Which pan"
+              placeholder="blue basket"
+              value={weigh.tareName ?? ''}
+              onChange={(tareName) => {
+                const { tareName: _, ...without } = weigh;
+                set({ weigh: tareName === '' ? without : { ...without, tareName } });
+              }}
+            />
+          ) : null}
           {weigh.method === 'tape' || weigh.method === 'estimate' ? (
             <Small>
               A tape or an eye usually reads high. Weigh a few on the scale the same day: from eight pairs on your own

@@ -17,6 +17,7 @@ import {
   type ScaleUnit,
 } from '@yaylak/core';
 import { refusalText } from '@yaylak/contract';
+import { meantText } from '../../words/doubts';
 
 /** A number somebody wears, as the race looks it up. */
 export interface RaceNumber extends Searchable {
@@ -87,6 +88,9 @@ export function answerWeight(input: {
   readonly unit: ScaleUnit;
   readonly species: Species;
   readonly before: Reading | undefined;
+  /** Another reading of the same day. */
+  readonly sameDay?: Reading | undefined;
+  readonly ageDays?: number | undefined;
   readonly on: string;
   readonly settings: SpeciesSettings;
   /** What the pan weighs: taken off what is read. */
@@ -106,15 +110,15 @@ export function answerWeight(input: {
   const gross = toKg(typed.value, input.unit);
   const kg = input.tareKg ? Number((gross - input.tareKg).toFixed(4)) : gross;
   const refusal = checkWeight(kg, input.species, { settings: () => input.settings });
-  if (refusal)
-    return {
-      kind: 'refused',
-      message: refusalText(refusal, undefined, input.unit === 'lb' || input.unit === 'oz' ? 'lb' : 'kg'),
-    };
   const doubt = doubtReading(
-    input.before,
+    { before: input.before, sameDay: input.sameDay, ageDays: input.ageDays },
     { on: dayOf(input.on), kg, method: input.method ?? 'scale' },
     input.settings,
   );
+  if (refusal) {
+    const unit = input.unit === 'lb' || input.unit === 'oz' ? 'lb' : 'kg';
+    const meant = meantText(doubt?.likelyKg, unit, input.species);
+    return { kind: 'refused', message: `${refusalText(refusal, undefined, unit)}${meant}` };
+  }
   return doubt ? { kind: 'doubt', kg, doubt } : { kind: 'weight', kg };
 }

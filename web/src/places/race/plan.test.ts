@@ -21,6 +21,11 @@ it.each<[string, JobPlan, string]>([
   ['a treatment of nothing', withStation(WEIGH, 'treat', true), 'choose a product'],
   ['a mark without a meaning', withStation(WEIGH, 'mark', true), 'what the mark means'],
   ['a move to nowhere', withStation(WEIGH, 'move', true), 'choose the group'],
+  [
+    'a pan no hand lifts',
+    { ...WEIGH, settings: { weigh: { method: 'scale', tareKg: 350 } } },
+    'No pan weighs 350 kg. Did you mean 0.35 kg?',
+  ],
   ['one gate', { ...withStation(WEIGH, 'sort', true), gates: [{ key: 'left', name: 'Keep' }] }, 'two gates'],
   [
     'a line that lies nowhere',

@@ -1,4 +1,4 @@
-import { nextTube } from '@yaylak/core';
+import { nextTube, unlikelyPan } from '@yaylak/core';
 import {
   STATIONS,
   usualScoring,
@@ -7,6 +7,7 @@ import {
   type StationSettings,
   type TemplateFacts,
 } from '@yaylak/contract';
+import { panFaultText } from '../../words/pan';
 
 /** Stations, their settings and gates while a job is being put together. */
 export type JobPlan = Pick<TemplateFacts, 'stations' | 'settings' | 'gates'>;
@@ -57,6 +58,9 @@ export function planFault({ stations, settings, gates }: JobPlan): string | unde
   if (stations.length === 0) return 'Choose at least one station.';
   if (has('treat') && (settings.treat?.productIds.length ?? 0) === 0)
     return 'Treat: choose a product. The list is kept under Remedies.';
+  const { tareKg } = settings.weigh ?? {};
+  if ((has('weigh') || has('litter')) && tareKg !== undefined && unlikelyPan(tareKg))
+    return `Pan: ${panFaultText(tareKg, 'kg')}`;
   if (has('score') && settings.score?.scorers.some((name) => name.trim() === ''))
     return 'Score condition: say whose hand feels.';
   if (has('sample') && (settings.sample?.firstTube.trim() ?? '') === '')

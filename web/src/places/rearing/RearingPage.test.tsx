@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { LifeView, LittersView, LitterView, RearedView, RearingView } from '@yaylak/contract';
 import { aGain, aHolding, aTag, aToday, TODAY } from '../../tests/builders';
 import { no, renderPage } from '../../tests/renderPage';
@@ -167,7 +167,7 @@ it('weighs each kit in three presses from Today', async () => {
 });
 
 it('weighs the litter together, and says what is missing', async () => {
-  const young = aLitter({ ageDays: 5, toWeigh: 'together' });
+  const young = aLitter({ bornOn: '2026-11-18', ageDays: 5, toWeigh: 'together' });
   const { user, entries } = page(aView({ litters: [young] }));
   await user.click(await screen.findByRole('button', { name: 'Weigh the litter of K-D01' }));
   const sheet = within(await screen.findByRole('dialog'));
@@ -178,6 +178,39 @@ it('weighs the litter together, and says what is missing', async () => {
   await waitFor(() =>
     expect(entries()).toMatchObject([{ type: 'litter-weight', animalId: 'd1', totalKg: 0.64, count: 3 }]),
   );
+});
+
+it.each([
+  ['6,4', '3', /Check the reading: 2\s?g each\. At 5 days old .* Did you mean 640\s?g together\?/],
+  ['64000', '3', /Check the reading: 21333\s?g each\. .* Did you mean 6400?\s?g together\?/],
+  ['640', '4', /4 on the scale, and the litter has 3\. Count again\./],
+])('asks about a litter of %s g for %s before it is kept', async (total, count, words) => {
+  const young = aLitter({ bornOn: '2026-11-18', ageDays: 5, toWeigh: 'together' });
+  const { user, entries } = page(aView({ litters: [young] }));
+  await user.click(await screen.findByRole('button', { name: 'Weigh the litter of K-D01' }));
+  const sheet = within(await screen.findByRole('dialog'));
+  await user.type(sheet.getByLabelText('Together, g'), total);
+  await user.clear(sheet.getByLabelText('How many'));
+  await user.type(sheet.getByLabelText('How many'), count);
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  expect(await sheet.findByRole('alert')).toHaveTextContent(words);
+  expect(entries()).toEqual([]);
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await waitFor(() => expect(entries()).toHaveLength(1));
+});
+
+it('takes no litter weighed before its birth', async () => {
+  const young = aLitter({ bornOn: '2026-11-18', ageDays: 5, toWeigh: 'together' });
+  const { user, entries } = page(aView({ litters: [young] }));
+  await user.click(await screen.findByRole('button', { name: 'Weigh the litter of K-D01' }));
+  const sheet = within(await screen.findByRole('dialog'));
+  await user.type(sheet.getByLabelText('Together, g'), '640');
+  fireEvent.change(sheet.getByLabelText('On'), { target: { value: '2026-11-17' } });
+  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  expect(await sheet.findByRole('alert')).toHaveTextContent(
+    '17 Nov 2026 is before the birth on 18 Nov 2026. Correct the date.',
+  );
+  expect(entries()).toEqual([]);
 });
 
 it('weans the biggest first with numbers and sexes, and offers the doe', async () => {

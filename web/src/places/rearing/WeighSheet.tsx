@@ -1,7 +1,22 @@
 import { LitterWeightEntry, WeightEntry, type LitterView, type RearedView } from '@yaylak/contract';
-import { readTypedNumber, scaleUnit, SPECIES_WORDS, toKg, type ScaleUnit, type Species } from '@yaylak/core';
+import {
+  dayOf,
+  doubtLitter,
+  parseDay,
+  readTypedNumber,
+  scaleUnit,
+  SPECIES_WORDS,
+  toKg,
+  type ScaleUnit,
+  type Species,
+} from '@yaylak/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
+import { holdingQuery } from '../../api/queries';
+import { useDoubts } from '../../outbox/useDoubts';
 import type { EntryDraft } from '../../outbox/useRecord';
+import { Asked } from '../../parts/Asked';
 import { FormChoice, FormField } from '../../parts/form/fields';
 import { FieldRow } from '../../parts/form/FieldRow';
 import { SendForm } from '../../parts/form/SendForm';
@@ -10,7 +25,8 @@ import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
-import { countText, weightText } from '../../words/format';
+import { checkReadingText, litterDoubtText } from '../../words/doubts';
+import { countText, fullDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 
 interface Props {
@@ -54,6 +70,9 @@ function against({ how, total, count, each }: Typed, scale: ScaleUnit): Against 
 /** A litter on the scale: together, or each in its turn. */
 export function WeighSheet({ litter, species, today, onClose }: Props) {
   const write = useWrite();
+  const doubts = useDoubts();
+  const { data: holding } = useQuery(holdingQuery);
+  const [asked, setAsked] = useState<string>();
   const unit = useWeightUnit();
   const { dam, young } = litter;
   const scale = scaleUnit(species, unit);
@@ -87,12 +106,39 @@ export function WeighSheet({ litter, species, today, onClose }: Props) {
     made: (typed) =>
       entriesOf(typed).map((draft) => madeEntry(draft.type === 'weight' ? WeightEntry : LitterWeightEntry, draft)),
     words: { on: 'Give the day it was weighed.', totalKg: 'That is no weight of a litter.' },
-    also: (typed) => against(typed, scale),
+    also: (typed) =>
+      parseDay(typed.on) !== undefined && typed.on < litter.bornOn
+        ? { on: `${fullDate(typed.on)} is before the birth on ${fullDate(litter.bornOn)}. Correct the date.` }
+        : against(typed, scale),
     fieldOf: { totalKg: 'total', kg: 'each' },
   });
   const how = useWatch({ control: form.control, name: 'how' });
-  const send = (typed: Typed): Promise<readonly string[]> => {
+  /** What is doubtful of what was typed, each in a sentence. */
+  const questionsOf = async (typed: Typed, made: readonly EntryDraft[]): Promise<readonly string[]> => {
+    const settings = holding?.species[species];
+    if (typed.how === 'together') {
+      const ageDays = dayOf(typed.on) - dayOf(litter.bornOn);
+      const totalKg = kgOf(typed.total, scale);
+      const found = settings
+        ? doubtLitter({ totalKg, count: Number(typed.count) }, { heads: young.length, ageDays }, settings)
+        : [];
+      return found.map((doubt) => litterDoubtText(doubt, unit, species));
+    }
+    const weighed = young.flatMap((y, i) => (typed.each[i]?.text.trim() ? [labelOf(y, i)] : []));
+    return (await doubts(made)).flatMap((doubt, i) => {
+      const draft = made[i];
+      return doubt && draft?.type === 'weight'
+        ? [`${weighed[i] ?? ''}: ${checkReadingText(draft.kg, doubt, unit, species)}`]
+        : [];
+    });
+  };
+  const send = async (typed: Typed): Promise<readonly string[] | 'asked'> => {
     const made = entriesOf(typed);
+    const question = (await questionsOf(typed, made)).join(' ');
+    if (question !== '' && question !== asked) {
+      setAsked(question);
+      return 'asked';
+    }
     const what = typed.how === 'together' ? 'the litter' : countText(made.length, ...words.unknown);
     return write(made, `Weighed ${what} of ${name}`);
   };
@@ -133,6 +179,12 @@ export function WeighSheet({ litter, species, today, onClose }: Props) {
               />
             ))}
           </Row>
+        )}
+        {asked === undefined ? null : (
+          <Asked role="alert">
+            <p>{asked}</p>
+            <p>Correct it, or press again to keep it as it is.</p>
+          </Asked>
         )}
       </SendForm>
       <Small>

@@ -20,7 +20,7 @@ import { useUndo } from '../../parts/Undo';
 import { colour, space } from '../../theme/tokens';
 import { newId } from '../../words/ids';
 import { ROUTE_WORDS } from '../../words/stations';
-import { Asked } from '../../shared/remedies/Asked';
+import { Asked } from '../../parts/Asked';
 import {
   draftOf,
   labelDoubts,

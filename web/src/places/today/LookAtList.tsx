@@ -9,6 +9,7 @@ import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { useUndo } from '../../parts/Undo';
 import { useWrite } from '../../parts/useWrite';
+import { doubtWords } from '../../words/doubts';
 import { fullDate, shortDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import { LookItem as Item } from '../../parts/rows';
@@ -61,12 +62,7 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
                       Check the reading: {weightText(item.kg, unit)} on {shortDate(item.on)}
                     </b>
                   </Row>
-                  <Small>
-                    {weightText(item.doubt.fromKg, unit)} {item.doubt.days} days before;{' '}
-                    {item.doubt.kind === 'jump'
-                      ? `up to ${weightText(item.doubt.likelyUpToKg, unit)} could be.`
-                      : `down to ${weightText(item.doubt.likelyDownToKg, unit)} could be.`}
-                  </Small>
+                  <Small>{doubtWords(item.doubt, unit, item.species)}</Small>
                 </div>
                 <Button onPress={() => void navigate(`/animals/${item.tag.animalId}`)}>Open the animal</Button>
                 <Button

@@ -22,7 +22,7 @@ import { useWrite } from '../../parts/useWrite';
 import { amountText, countText, weightText } from '../../words/format';
 import { ROUTE_WORDS } from '../../words/stations';
 import { useWeightUnit } from '../../words/useUnits';
-import { Asked } from './Asked';
+import { Asked } from '../../parts/Asked';
 import {
   amountFault,
   DRY_BACKS,

@@ -29,7 +29,7 @@ export function WeighFields({ draft, at, lineKgPerDay, onType }: Props) {
     <Ask>
       <label htmlFor="race-weight">
         {`Weight${draft.isFromCrate ? METHOD_WORDS.crate : METHOD_WORDS[method]}, ${scaleUnit(at.species, unit)}`}
-        {tareKg ? `, with the pan of ${weightText(tareKg, unit, at.species)}` : ''}
+        {tareKg ? ', with the pan' : ''}
       </label>
       <WeightRow>
         <BigInput

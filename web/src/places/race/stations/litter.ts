@@ -1,5 +1,6 @@
-import { checkWeight, readTypedNumber, scaleUnit, toKg } from '@yaylak/core';
+import { checkWeight, dayOf, doubtLitter, readTypedNumber, scaleUnit, toKg } from '@yaylak/core';
 import { refusalText } from '@yaylak/contract';
+import { litterDoubtText } from '../../../words/doubts';
 import type { Draft } from '../draft';
 import type { AtHand, Problem, StationRules } from './atHand';
 
@@ -21,6 +22,15 @@ export function litterTyped(
   };
 }
 
+/** How many a dam has with her, and how old they are; a litter born since she was last read is not known. */
+function litterOf({ animal, job }: AtHand): { heads: number | undefined; ageDays: number | undefined } {
+  const bornOn = animal?.lastBirthOn;
+  return {
+    heads: animal?.rears,
+    ageDays: bornOn === undefined ? undefined : dayOf(job.on) - dayOf(bornOn),
+  };
+}
+
 export const litter: StationRules = {
   problems(draft, at): Problem[] {
     const { totalKg, count } = litterTyped(draft, at);
@@ -31,9 +41,18 @@ export const litter: StationRules = {
     if (count === undefined || count > 30)
       return [{ kind: 'refuse', message: 'Type how many are on the scale, 1 to 30.', field: 'litterCount' }];
     const fault = checkWeight(totalKg / count, at.species, { settings: () => at.settings });
-    return fault
-      ? [{ kind: 'refuse', message: `By the head: ${refusalText(fault, undefined, at.unit)}`, field: 'litterKg' }]
-      : [];
+    if (fault)
+      return [{ kind: 'refuse', message: `By the head: ${refusalText(fault, undefined, at.unit)}`, field: 'litterKg' }];
+    const doubts = doubtLitter({ totalKg, count }, litterOf(at), at.settings);
+    return doubts.length === 0
+      ? []
+      : [
+          {
+            kind: 'ask',
+            key: `litter ${totalKg} ${count}`,
+            message: `${doubts.map((d) => litterDoubtText(d, at.unit, at.species)).join(' ')} Enter again keeps it.`,
+          },
+        ];
   },
   facts(draft, at) {
     const { totalKg, count, tareKg } = litterTyped(draft, at);

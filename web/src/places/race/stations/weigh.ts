@@ -1,6 +1,6 @@
 import { biasesByKey, correctedKg, dayOf, readingBefore, scaleUnit } from '@yaylak/core';
 import type { BiasView } from '@yaylak/contract';
-import { weightText } from '../../../words/format';
+import { checkReadingText } from '../../../words/doubts';
 import { readingsOf } from '../../../shared/remedies/planTreatment';
 import { answerWeight, type WeightAnswer } from '../answers';
 import type { Draft } from '../draft';
@@ -14,6 +14,8 @@ export function weightAnswer(draft: Draft, at: AtHand): WeightAnswer {
     unit: scaleUnit(at.species, at.unit),
     species: at.species,
     before: at.animal && readingBefore(readingsOf(at.animal), dayOf(at.job.on)),
+    sameDay: at.animal && readingsOf(at.animal).findLast((r) => r.on === dayOf(at.job.on)),
+    ageDays: at.ageDays,
     on: at.job.on,
     settings: at.settings,
     tareKg,
@@ -55,14 +57,8 @@ export const weigh: StationRules = {
       return [{ kind: 'ask', key: 'no-weight', message: 'No weight. Enter again goes on without one.' }];
     }
     if (answer.kind === 'weight') return [];
-    const { fromKg, days } = answer.doubt;
-    return [
-      {
-        kind: 'ask',
-        key: 'doubt',
-        message: `Check the reading: ${weightText(answer.kg, at.unit)} after ${weightText(fromKg, at.unit)} ${days} days ago. Enter again keeps it, marked.`,
-      },
-    ];
+    const words = checkReadingText(answer.kg, answer.doubt, at.unit, at.species);
+    return [{ kind: 'ask', key: 'doubt', message: `${words} Enter again keeps it, marked.` }];
   },
   facts(draft, at) {
     const answer = weightAnswer(draft, at);

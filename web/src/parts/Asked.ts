@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { colour, space } from '../../theme/tokens';
+import { colour, space } from '../theme/tokens';
 
 /** What is asked before it is taken: pressed again, it was meant so. */
 export const Asked = styled.div`
