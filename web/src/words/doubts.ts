@@ -12,7 +12,7 @@ export function doubtWords(doubt: ReadingDoubt, unit: WeightUnit, species: Speci
     case 'same-day':
       return `${weight(doubt.fromKg)} on the same day.`;
     case 'for-age':
-      return `At ${countText(doubt.ageDays, 'day', 'days')} old ${weight(doubt.lowKg)} to ${weight(doubt.highKg)} is likely.`;
+      return `${doubt.ageDays === 0 ? 'At birth' : `At ${countText(doubt.ageDays, 'day', 'days')} old`} ${weight(doubt.lowKg)} to ${weight(doubt.highKg)} is likely.`;
   }
 }
 

@@ -37,7 +37,8 @@ import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { bornText } from '../../words/births';
 import { useWeightUnit } from '../../words/useUnits';
-import { aBirth, birthEntries, countsOf, sureSire, type BirthTyped } from './birthDraft';
+import { Asked } from '../../parts/Asked';
+import { aBirth, birthEntries, birthWeightDoubts, countsOf, sureSire, type BirthTyped } from './birthDraft';
 import { YoungKeys } from './YoungKeys';
 
 interface Props {
@@ -95,6 +96,7 @@ function damKept(roster: RosterView | undefined, damId: string): DamView | undef
 }
 
 function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
+  const [asked, setAsked] = useState<string>();
   const write = useWrite();
   const unit = useWeightUnit();
   const { data: holding } = useQuery(holdingQuery);
@@ -142,11 +144,16 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
     const born = countsOf(typed, isByCount);
     return `${dam.tag.name ?? dam.tag.text}: ${bornText(born?.alive ?? 0, born?.dead ?? 0, dam.species)}`;
   };
-  const send = (typed: BirthTyped): Promise<readonly string[]> => {
+  const send = async (typed: BirthTyped): Promise<readonly string[] | 'asked'> => {
     const entries = entriesOf(typed);
-    return typeof entries === 'string'
-      ? Promise.resolve([entries])
-      : write(entries, `Wrote down ${words.birth} of ${saidOf(typed)}`);
+    if (typeof entries === 'string') return [entries];
+    const { species: of } = dam;
+    const doubts = birthWeightDoubts(entries, { species: of, unit, settings: holding.species[of] }).join(' ');
+    if (doubts !== '' && doubts !== asked) {
+      setAsked(doubts);
+      return 'asked';
+    }
+    return write(entries, `Wrote down ${words.birth} of ${saidOf(typed)}`);
   };
   return (
     <SendForm form={form} send={send} onDone={(typed) => onDone(saidOf(typed))} submit="Write the birth down" isTall>
@@ -210,6 +217,12 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
           <FormField name="reason" label="Why it is so all the same" isRequired style={{ marginTop: 8 }} />
         </NotePanel>
       ) : null}
+      {asked === undefined ? null : (
+        <Asked role="alert">
+          <p>{asked}</p>
+          <p>Correct it, or press again to keep it as it is.</p>
+        </Asked>
+      )}
     </SendForm>
   );
 }

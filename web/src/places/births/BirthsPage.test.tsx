@@ -113,6 +113,22 @@ it('a birth by big keys is written down with its young, and the next dam can be 
   expect(sheet.getByLabelText('Tag of the dam')).toHaveFocus();
 });
 
+it('asks about a weight no lamb is born with, and says what was likely meant', async () => {
+  const { user, entries } = page(aView(), { 'GET /api/births/dam/e1': aDam() });
+  await user.click(await screen.findByRole('button', { name: 'Write down the birth of Clover' }));
+  const sheet = within(await screen.findByRole('dialog', { name: 'A birth' }));
+  await user.click(
+    within(await sheet.findByRole('group', { name: 'Born alive' })).getByRole('button', { name: '+ Female' }),
+  );
+  await user.type(within(sheet.getByRole('group', { name: '1. ewe lamb' })).getByLabelText('Weight, kg'), '42');
+  await user.click(sheet.getByRole('radio', { name: 'passed' }));
+  await user.click(sheet.getByRole('button', { name: 'Write the birth down' }));
+  expect(await sheet.findByText(/Check the reading: 42.0\s?kg\. At birth .* Did you mean 4.2\s?kg\?/)).toBeVisible();
+  expect(entries()).toEqual([]);
+  await user.click(sheet.getByRole('button', { name: 'Write the birth down' }));
+  await waitFor(() => expect(entries().find((e) => e.type === 'weight')).toMatchObject({ kg: 42 }));
+});
+
 it('asks in words about a birth that something speaks against', async () => {
   const empty = aDam({ questions: [{ code: 'tested-empty', on: '2026-08-20' }] });
   const { user, entries } = page(aView(), { 'GET /api/births/dam/e1': empty });

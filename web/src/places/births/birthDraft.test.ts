@@ -1,6 +1,15 @@
+import { SPECIES_TABLE } from '@yaylak/core';
 import type { DamView } from '@yaylak/contract';
 import { aTag } from '../../tests/builders';
-import { aBirth, birthEntries, countsOf, sureSire, type BirthTyped, type YoungTyped } from './birthDraft';
+import {
+  aBirth,
+  birthEntries,
+  birthWeightDoubts,
+  countsOf,
+  sureSire,
+  type BirthTyped,
+  type YoungTyped,
+} from './birthDraft';
 
 const EWE: DamView = {
   tag: aTag('22-0001'),
@@ -49,6 +58,18 @@ it('writes the birth, each live young with her as its dam, its weight and its fi
   expect(entries[4]).toMatchObject({ at: '2026-11-23T06:10', how: 'sucked' });
   const ids = entries.map((e) => ('animalId' in e ? e.animalId : ''));
   expect(new Set(ids)).toEqual(new Set([EWE.tag.animalId, ids[1], ids[5]]));
+});
+
+it.each([
+  ['465', 0],
+  ['1,4', 1],
+  ['14500', 1],
+])('a litter of eight kits of %s g is asked about %d times', (together, times) => {
+  const doe = { ...EWE, species: 'rabbit' as const, groupId: null };
+  const entries = made({ alive: '8', dead: '1', together }, true, doe);
+  if (typeof entries === 'string') throw new Error(entries);
+  const doubts = birthWeightDoubts(entries, { species: 'rabbit', unit: 'kg', settings: SPECIES_TABLE.rabbit });
+  expect(doubts).toHaveLength(times);
 });
 
 it('counts a litter of rabbits, weighed together in grams', () => {

@@ -9,8 +9,13 @@ import {
   type Mothering,
   type Presentation,
   type Sex,
+  doubtForAge,
+  doubtLitter,
+  type Species,
+  type SpeciesSettings,
   type WeightUnit,
 } from '@yaylak/core';
+import { checkReadingText, litterDoubtText } from '../../words/doubts';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { newId } from '../../words/ids';
 
@@ -134,6 +139,24 @@ export function birthEntries(
       : [];
   return [birthEntry, ...litter, ...born.flatMap((y) => youngEntries(y, birth, dam, counts.alive + counts.dead))];
 }
+
+/** What is doubtful of the weights of a birth, each in a sentence: no young of the species is born so heavy or so light. */
+export const birthWeightDoubts = (
+  entries: readonly EntryDraft[],
+  {
+    species,
+    unit,
+    settings,
+  }: { readonly species: Species; readonly unit: WeightUnit; readonly settings: SpeciesSettings },
+): string[] =>
+  entries.flatMap((entry) => {
+    if (entry.type === 'litter-weight')
+      return doubtLitter(entry, { heads: undefined, ageDays: 0 }, settings).map((d) =>
+        litterDoubtText(d, unit, species),
+      );
+    const doubt = entry.type === 'weight' ? doubtForAge(entry.kg, 0, settings) : undefined;
+    return doubt && entry.type === 'weight' ? [checkReadingText(entry.kg, doubt, unit, species)] : [];
+  });
 
 function youngEntries(
   { sex, kg, hasSucked }: { readonly sex: Sex; readonly kg: number | undefined; readonly hasSucked: boolean },
