@@ -1,7 +1,7 @@
 import { act, screen, waitFor, within } from '@testing-library/react';
-import type { JobView, RosterView } from '@yaylak/contract';
+import type { Entry, JobEntries, JobView, RosterView } from '@yaylak/contract';
 import { aJob, anEntry, aProduct, aRoster, aRosterAnimal, TODAY } from '../../tests/builders';
-import { AWAY, renderPage, type Answers } from '../../tests/renderPage';
+import { AWAY, keepsAll, renderPage, type Answers, type Asked } from '../../tests/renderPage';
 import { createDevices } from '../../adapters/readings/devices';
 import { DevicesContext } from '../../adapters/readings/useReadings';
 import { keepHand, keptHand } from '../../shared/jobs/hand';
@@ -102,6 +102,47 @@ describe('who is there, and which day it is', () => {
     expect(entries()[0]).toMatchObject({ on: TODAY, writtenBy: 'Deniz' });
   });
 });
+
+it('shows at once what a finished job did, and goes on showing it until the server says the same', async () => {
+  let known: JobEntries = { job: aJob({ animalIds: ids, expected: 3 }), entries: [] };
+  const kept: Entry[] = [];
+  let finishes = 0;
+  const { user, outbox, asked } = await show(
+    {},
+    {
+      // What the server tells is of before: it has not been asked since.
+      'GET /api/jobs/j1': () => known,
+      'POST /api/entries': (one: Asked) => {
+        kept.push(...(one.body as { entries: Entry[] }).entries);
+        return keepsAll(one);
+      },
+      'POST /api/jobs/j1/finish': () => {
+        finishes += 1;
+        return {};
+      },
+    },
+  );
+  for (const n of ['0001', '0002']) {
+    await user.type(number(), `${n}{Enter}`);
+    await user.type(await weight(), '44.5{Enter}');
+  }
+  await user.click(screen.getByRole('button', { name: 'Finish' }));
+  await user.click(screen.getByRole('button', { name: 'Finish the job' }));
+  expect(await screen.findByRole('heading', { name: 'Finished' })).toBeVisible();
+  await waitFor(() => expect(finishes).toBe(1));
+  await waitFor(() => expect(outbox.state().waiting).toBe(0));
+  // Asked again after all was sent, the server still has the state of before.
+  const reads = () => asked.filter((a) => a.method === 'GET' && a.path === '/api/jobs/j1').length;
+  await waitFor(() => expect(reads()).toBeGreaterThan(1));
+  expect(screen.getByRole('heading', { name: 'Finished' })).toBeVisible();
+  expect(screen.getByText('2 of 3 on the list came through')).toBeVisible();
+  expect(outbox.state().items).not.toEqual([]);
+  // Now it has all of it: what this device kept is not needed any more, and nothing looks otherwise.
+  known = { job: { ...known.job, finishedAt: `${TODAY}T09:00:00.000Z`, seen: 2 }, entries: kept };
+  await waitFor(() => expect(outbox.state().items).toEqual([]), { timeout: 15_000 });
+  expect(screen.getByRole('heading', { name: 'Finished' })).toBeVisible();
+  expect(screen.getByText('2 of 3 on the list came through')).toBeVisible();
+}, 30_000);
 
 it('names the pan beside the weight, and takes another in the midst of the job', async () => {
   const { user, entries } = await show({

@@ -49,11 +49,11 @@ export function RacePage() {
 
   // What this device kept of a job that is over and sent is not needed any more; the outbox is outside React.
   useEffect(() => {
-    if (!isFinished || race.keptHere > 0) return;
+    if (!race.isOnServer || race.keptHere > 0) return;
     forgetHand(id);
     forgetPan(id);
     void outbox.forgetJob(id);
-  }, [isFinished, race.keptHere, outbox, id]);
+  }, [race.isOnServer, race.keptHere, outbox, id]);
 
   if (!job || race.isReading)
     return (

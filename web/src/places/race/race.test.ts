@@ -3,7 +3,7 @@ import { biasesByKey, dayOf, SPECIES_TABLE, type UsedBias } from '@yaylak/core';
 import { aRosterAnimal, aTag } from '../../tests/builders';
 import { answerTag, answerWeight, matchesFor, raceNumbers } from './answers';
 import { gainsBefore, jobFigures } from './jobFigures';
-import { isSameLog, jobLog, passagesOf } from './raceLog';
+import { hasAll, isSameLog, jobLog, passagesOf } from './raceLog';
 
 const lamb = (text: string, weights: RosterAnimal['weights'] = []): RosterAnimal =>
   aRosterAnimal(text, { tag: aTag(text, { animalId: text }), weights });
@@ -98,6 +98,18 @@ describe('the log of a job', () => {
     expect(isSameLog(log(item(e)), log({ ...item(e), state: 'kept' as never }))).toBe(true);
     expect(isSameLog(log(item(e)), log(item(e, 'refused')))).toBe(false);
     expect(isSameLog(log(item(e)), log(item(e), item(entry('3a', {}))))).toBe(false);
+  });
+
+  it('is all on the server once each entry is known there, or struck out here or there', () => {
+    const [e, f] = [entry('2a', { type: 'weight', kg: 31 }), entry('3a', {})];
+    const strike = entry('4s', { type: 'strike', entryId: f.id });
+    const log = (...items: ReturnType<typeof item>[]) => jobLog(items, 'j');
+    expect(hasAll([], log(item(e)))).toBe(false);
+    expect(hasAll([e], log(item(e), item(f)))).toBe(false);
+    expect(hasAll([e, f], log(item(e), item(f)))).toBe(true);
+    expect(hasAll([e], log(item(e), item(f), item(strike)))).toBe(true);
+    expect(hasAll([e, strike], log(item(e), item(f)))).toBe(true);
+    expect(hasAll([e], log(item(e, 'refused')))).toBe(false);
   });
 
   it('tallies weights, gains and gates', () => {

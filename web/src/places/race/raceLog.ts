@@ -31,6 +31,17 @@ export const jobLog = (onDevice: readonly OutboxItem[], jobId: string): Logged[]
 export const isSameLog = (a: readonly Logged[], b: readonly Logged[]): boolean =>
   a.length === b.length && a.every((x, i) => x.entry === b[i]?.entry && x.refused === b[i].refused);
 
+/** Whether the server has all that a device wrote of a job, but for what was struck out again. */
+export function hasAll(fromServer: readonly Entry[], log: readonly Logged[]): boolean {
+  const known = new Set(fromServer.map((e) => e.id));
+  const all = [...fromServer, ...log.map(({ entry }) => entry)];
+  const struck = new Set(all.flatMap((e) => (e.type === 'strike' ? [e.entryId] : [])));
+  return log.every(
+    ({ entry, refused }) =>
+      refused === undefined && (known.has(entry.id) || struck.has(entry.id) || entry.type === 'strike'),
+  );
+}
+
 /**
  * The passages of a job, oldest first: what the server has and what lies on this device, each entry once, struck ones
  * left out.

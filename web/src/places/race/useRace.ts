@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Entry, JobView, RosterAnimal, RosterView, StartJob } from '@yaylak/contract';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { holdingQuery, jobQuery, rosterQuery } from '../../api/queries';
 import type { OutboxItem } from '../../outbox/store';
 import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
@@ -8,7 +8,7 @@ import { stamp, type EntryDraft } from '../../outbox/useRecord';
 import { newId } from '../../words/ids';
 import { readElectronicNumber, type Sex } from '@yaylak/core';
 import { nobody } from './draft';
-import { isSameLog, jobLog, passagesOf, type Logged, type Passage } from './raceLog';
+import { hasAll, isSameLog, jobLog, passagesOf, type Logged, type Passage } from './raceLog';
 
 export interface Race {
   readonly job: (StartJob & { readonly finishedAt: string | null }) | undefined;
@@ -23,6 +23,8 @@ export interface Race {
   readonly listed: readonly RosterAnimal[];
   readonly passages: readonly Passage[];
   readonly keptHere: number;
+  /** The server has said that the job is finished and has all that this device wrote of it: the device may forget it. */
+  readonly isOnServer: boolean;
   readonly roster: RosterView;
   /** Writes one animal's way through down on this device, then sends it. */
   pass(entries: readonly EntryDraft[]): Promise<void>;
@@ -82,6 +84,11 @@ export function useRace(jobId: string, hand?: string): Race {
     [job?.animalIds, animals],
   );
   const passages = useMemo(() => passagesOf(server.data?.entries ?? NOTHING, log), [server.data?.entries, log]);
+  const { refetch } = server;
+  // What was just sent is asked back at once: until then this device is what knows of it.
+  useEffect(() => {
+    if (isFinishedHere && waiting === 0) void refetch();
+  }, [isFinishedHere, waiting, refetch]);
   const by = hand ?? job?.startedBy ?? holding?.keeper ?? 'Keeper';
   const on = job?.isForItsDay ? job.on : (holding?.today ?? job?.on ?? '');
 
@@ -106,6 +113,7 @@ export function useRace(jobId: string, hand?: string): Race {
     listed,
     passages,
     keptHere: waiting,
+    isOnServer: finishedAt !== null && hasAll(server.data?.entries ?? NOTHING, log),
     roster: roster.data ?? NO_ROSTER,
     pass: put,
     takeBack: (passage) =>
