@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { MAX_BATCH, type Entry, type EntryAnswer, type EntriesAnswered } from '@yaylak/contract';
-import { useCallback } from 'react';
+import { useCallback, useRef } from 'react';
 import { ask, AwayError, ProblemError } from '../api/client';
 import { holdingQuery } from '../api/queries';
 import { readAgain } from '../api/readAgain';
@@ -31,15 +31,16 @@ export const strikesOf = (entries: readonly Pick<Entry, 'id' | 'on'>[], reason: 
 
 /**
  * Records the facts of a form, all of them or none: asks the server at once so that a refusal can be mended where it
- * was typed; when the server is away the entries go into the outbox.
+ * was typed; when the server is away the entries go into the outbox. The same facts again, before the first have been
+ * answered, are a key pressed twice: they are recorded once.
  */
 export function useRecord(): (drafts: readonly EntryDraft[]) => Promise<RecordOutcome> {
   const outbox = useOutbox();
   const client = useQueryClient();
   const { data: holding } = useQuery(holdingQuery);
   const writtenBy = holding?.keeper ?? 'Keeper';
-  return useCallback(
-    async (drafts) => {
+  const record = useCallback(
+    async (drafts: readonly EntryDraft[]): Promise<RecordOutcome> => {
       if (drafts.length > MAX_BATCH)
         return {
           kind: 'refused',
@@ -71,5 +72,17 @@ export function useRecord(): (drafts: readonly EntryDraft[]) => Promise<RecordOu
       }
     },
     [client, outbox, writtenBy],
+  );
+  const underWay = useRef(new Map<string, Promise<RecordOutcome>>());
+  return useCallback(
+    (drafts) => {
+      const said = JSON.stringify(drafts);
+      const known = underWay.current.get(said);
+      if (known) return known;
+      const outcome = record(drafts).finally(() => underWay.current.delete(said));
+      underWay.current.set(said, outcome);
+      return outcome;
+    },
+    [record],
   );
 }

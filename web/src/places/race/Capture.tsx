@@ -12,7 +12,7 @@ import {
   SPECIES_TABLE,
   type SpeciesSettings,
 } from '@yaylak/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { groupsQuery, holdingQuery } from '../../api/queries';
 import type { EntryDraft } from '../../outbox/useRecord';
@@ -48,7 +48,7 @@ import { Keypad } from './Keypad';
 import { NumberStation } from './NumberStation';
 import { Aside, Main, Scrolling } from './raceFrame';
 import { buzz, tick } from './sounds';
-import { fieldsAt, finishAnimal, fieldText, proposedAt, togglesAt, type AtHand, type Fact } from './stations';
+import { fieldsAt, finishAnimal, fieldText, isReady, proposedAt, togglesAt, type AtHand, type Fact } from './stations';
 import { keepPan, keptPan, PanLine, type Pan } from './PanLine';
 import { meatHeld, suggestedGate } from './stations/sort';
 import { heldText } from '../../words/withheld';
@@ -62,6 +62,10 @@ interface Props {
   readonly settingsOf: (animal: RosterAnimal) => SpeciesSettings;
   readonly onLeave: () => void;
 }
+
+/** So long an animal that came at hand by itself is not recorded by Enter. */
+const QUIET_MS = 500;
+const clock = (): number => Date.now();
 
 /** Stands for a young one that is being added under its dam. */
 const YOUNG = 'young';
@@ -87,6 +91,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   const listedIds = useMemo(() => new Set(job?.animalIds ?? []), [job?.animalIds]);
   const numbers = useMemo(() => raceNumbers([...animals.values()], listedIds), [animals, listedIds]);
   const written = useMemo(() => writtenIn(passages, animals), [passages, animals]);
+  const quietUntil = useRef(0);
   const isNumber = draft.animalId === undefined;
   const matches = isNumber ? matchesFor(numbers, draft.number) : [];
   const through = { passages, listedIds, unit, gone: roster.gone };
@@ -177,6 +182,15 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
         : [];
     return [...damPassage, ...before, ...facts.map((fact) => ({ ...fact, animalId, on }) as EntryDraft)];
   };
+  /** What comes after an animal: the one that was read meanwhile is at hand at once, or the number is asked for. */
+  const nextOf = (before: Draft): Draft => {
+    const next = afterwards(before);
+    // At a job of young the dam is scanned first: her number waits in its field.
+    if (before.next === undefined || isYoungJob) return next;
+    const exact = matchesFor(numbers, before.next).filter((m) => m.rank === 'exact');
+    quietUntil.current = clock() + QUIET_MS;
+    return enterNumber(next, exact, through).draft;
+  };
   const write = async (facts: readonly Fact[]): Promise<void> => {
     const before = draft;
     const left = before.animalId === YOUNG || damId === undefined ? undefined : youngOf(damId, FRESH, before.animalId);
@@ -196,7 +210,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
           }
         : left
           ? { ...left, aside: before.aside, number: before.number }
-          : afterwards(before),
+          : nextOf(before),
     );
     tick();
     try {
@@ -212,6 +226,8 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     setDraft({ ...afterwards(draft), message: 'Scan or type the next dam.' });
   };
   const enterAnimal = (): void => {
+    // Enter pressed twice for one animal does not record the one that came at hand in between.
+    if (clock() < quietUntil.current) return;
     const text = draft.fields.weight ?? '';
     // A reader that types sends its number and Enter into whichever field has the keyboard.
     const wedge = text.length >= 12 ? readDeviceLine(text) : undefined;
@@ -234,7 +250,8 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   const onNumberRead = (digits: string, of: Draft = draft): void => {
     const isFitting = job?.stations.includes('identify') ?? false;
     const found = matchesFor(numbers, digits);
-    take(readNumber(of, { digits, matches: found, isFitting }, through));
+    const isReadyNow = of.animalId !== undefined && of.animalId !== YOUNG && isReady(of, atHand(of));
+    take(readNumber(of, { digits, matches: found, isFitting, isReady: isReadyNow }, through));
   };
   useReadings({
     onNumber: (digits) => onNumberRead(digits),

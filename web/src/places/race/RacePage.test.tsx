@@ -421,6 +421,32 @@ describe('with a stick and a crate', () => {
     await waitFor(() => expect(entries().at(-1)).toMatchObject({ kg: 41.5, animalId: wired[1]?.tag.animalId }));
   });
 
+  it('in a job with nothing to type, each is recorded once and the one read meanwhile comes at once', async () => {
+    const { user, entries, read } = await showWired({
+      stations: ['mark'],
+      settings: { mark: { colour: 'blue', place: 'rump', purpose: 'drenched' } },
+    });
+    read(EID);
+    await screen.findByText('blue on the rump: drenched');
+    read(OTHER);
+    expect(screen.getByRole('alert')).toHaveTextContent('Finish this one with Enter; the other comes next.');
+    await user.keyboard('{Enter}');
+    await waitFor(() => expect(entries()).toHaveLength(2));
+    // The second stands there already. Enter pressed twice for the first does nothing to it; a new one records it.
+    await within(screen.getByRole('main')).findByRole('img', { name: /tag 26-0002/ });
+    await user.keyboard('{Enter}');
+    expect(entries()).toHaveLength(2);
+    await new Promise((done) => setTimeout(done, 600));
+    await user.keyboard('{Enter}');
+    await waitFor(() => expect(entries()).toHaveLength(4));
+    expect(entries().map((e) => [e.type, e.type === 'strike' ? '' : e.animalId])).toEqual(
+      wired.flatMap((a) => [
+        ['passage', a.tag.animalId],
+        ['mark', a.tag.animalId],
+      ]),
+    );
+  });
+
   it('the one behind, read too soon, waits and comes next', async () => {
     const { user, read, stand } = await showWired();
     read(EID);
@@ -431,9 +457,7 @@ describe('with a stick and a crate', () => {
       `Another animal was read: ${OTHER}. Finish this one with Enter`,
     );
     await user.keyboard('{Enter}');
-    expect(await screen.findByLabelText('Number of the next animal')).toHaveValue(OTHER);
-    await user.keyboard('{Enter}');
-    expect(within(screen.getByRole('main')).getByRole('img', { name: /tag 26-0002/ })).toBeVisible();
+    expect(await within(screen.getByRole('main')).findByRole('img', { name: /tag 26-0002/ })).toBeVisible();
   });
 
   it('a number nobody wears is kept aside when the next one is read, and taken up later', async () => {

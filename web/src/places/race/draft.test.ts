@@ -71,8 +71,8 @@ describe('a number', () => {
 });
 
 describe('a number from a stick', () => {
-  const read = (draft: Partial<Draft>, digits: string, isFitting = false) =>
-    readNumber({ ...FRESH, ...draft }, { digits, matches: matchesFor(numbers, digits), isFitting }, through());
+  const read = (draft: Partial<Draft>, digits: string, isFitting = false, isReady = false) =>
+    readNumber({ ...FRESH, ...draft }, { digits, matches: matchesFor(numbers, digits), isFitting, isReady }, through());
   it('of a waiting race is the animal that comes', () => {
     expect(read({}, '26-0001')).toMatchObject({ isRefused: false, draft: { animalId: ids[0] } });
   });
@@ -93,6 +93,23 @@ describe('a number from a stick', () => {
     const held = read({ animalId: ids[0], fields: { weight: '44' } }, '26-0002');
     expect(held.draft).toMatchObject({ animalId: ids[0], next: '26-0002', fields: { weight: '44' } });
     expect(afterwards(held.draft)).toEqual({ ...FRESH, number: '26-0002' });
+  });
+  it('of another animal where nothing has to be typed waits its turn, and takes nothing from the first', () => {
+    const held = read({ animalId: ids[0] }, '26-0002', false, true);
+    expect(held.draft).toMatchObject({ animalId: ids[0], next: '26-0002' });
+  });
+  it.each([{ marks: ['red'] }, { sex: 'female' as const }])(
+    'of another animal waits where %j was pressed',
+    (pressed) => {
+      expect(read({ animalId: ids[0], ...pressed }, '26-0002').draft).toMatchObject({
+        animalId: ids[0],
+        next: '26-0002',
+      });
+    },
+  );
+  it('waiting in its field is kept aside when another is read', () => {
+    const next = read({ number: '792000000126031' }, '26-0002');
+    expect(next.draft).toMatchObject({ animalId: ids[1], aside: [{ kind: 'number', text: '792000000126031' }] });
   });
   it('that nobody wears is the tag just fitted, where tags are fitted', () => {
     expect(read({ animalId: ids[0] }, '792000000126031', true).draft.fields.electronic).toBe('792000000126031');
@@ -116,10 +133,14 @@ describe('a weight from the crate', () => {
 });
 
 it('readings that found no animal are kept aside, and can be taken up again', () => {
-  const unknown = readNumber(FRESH, { digits: '792000000126031', matches: [], isFitting: false }, through());
+  const unknown = readNumber(
+    FRESH,
+    { digits: '792000000126031', matches: [], isFitting: false, isReady: false },
+    through(),
+  );
   const next = readNumber(
     unknown.draft,
-    { digits: '26-0001', matches: matchesFor(numbers, '26-0001'), isFitting: false },
+    { digits: '26-0001', matches: matchesFor(numbers, '26-0001'), isFitting: false, isReady: false },
     through(),
   ).draft;
   expect(next).toMatchObject({ animalId: ids[0], aside: [{ kind: 'number', text: '792000000126031' }] });

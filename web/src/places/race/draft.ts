@@ -197,8 +197,12 @@ export const isBegun = (d: Draft): boolean =>
   d.leftOut.length > 0 ||
   d.pressed.length > 0 ||
   d.lost.length > 0 ||
+  d.marks.length > 0 ||
+  d.sex !== undefined ||
   d.mob !== undefined ||
   d.gate !== undefined;
+
+const ELECTRONIC = /^\d{15}$/;
 
 export interface NumberRead {
   readonly digits: string;
@@ -206,24 +210,29 @@ export interface NumberRead {
   readonly matches: readonly Match<RaceNumber>[];
   /** The job fits electronic tags: a number nobody wears is the one just fitted. */
   readonly isFitting: boolean;
+  /** The animal at hand could be recorded as it stands: in a job of treating there is nothing to type. */
+  readonly isReady: boolean;
 }
 
 /**
  * A number from a stick. With an animal at hand it is that animal again, the tag just fitted, a wrong animal read (if
- * nothing was typed yet), or the next one in the race, which then waits its turn: no reading is dropped.
+ * nothing was typed yet and something has to be), or the next one in the race, which then waits its turn: no reading is
+ * dropped.
  */
 export function readNumber(draft: Draft, read: NumberRead, through: Through): Entered {
-  const { digits, matches, isFitting } = read;
+  const { digits, matches, isFitting, isReady } = read;
   const exact = matches.filter((m) => m.rank === 'exact');
   if (draft.animalId === undefined) {
-    const isWaiting = draft.asked.includes('unknown') && draft.number !== digits;
+    // A number that was read and not taken up yet: nobody wears it, or it came while another animal was at hand.
+    const isRead = draft.asked.includes('unknown') || ELECTRONIC.test(draft.number);
+    const isWaiting = isRead && draft.number !== digits;
     const kept = isWaiting ? putAside(draft, { kind: 'number', text: draft.number }) : draft;
     return enterNumber(typed(kept, { number: digits, marked: undefined }), exact, through);
   }
   const wearer = exact[0]?.found.animalId;
   if (wearer === draft.animalId) return goOn(draft);
   if (wearer === undefined && isFitting) return goOn(typedField(draft, 'electronic', digits));
-  if (isBegun(draft) || wearer === undefined)
+  if (isBegun(draft) || isReady || wearer === undefined)
     return refuse(
       {
         ...(draft.next && draft.next !== digits ? putAside(draft, { kind: 'number', text: draft.next }) : draft),

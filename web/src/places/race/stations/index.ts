@@ -109,6 +109,16 @@ export function finishAnimal(draft: Draft, at: AtHand): Finished {
   return { kind: 'write', facts: [passageOf(draft, at), ...at.job.stations.flatMap((s) => RULES[s].facts(draft, at))] };
 }
 
+/** Whether Enter could record the animal at hand, with no more than its cautions asked: nothing has to be typed for it. */
+export function isReady(draft: Draft, at: AtHand): boolean {
+  const finished = finishAnimal(draft, at);
+  if (finished.kind === 'write') return true;
+  const problems = at.job.stations.flatMap((s) => RULES[s].problems?.(draft, at) ?? []);
+  return problems.every((p) => p.kind === 'ask' && !p.key.startsWith(NOTHING_TYPED));
+}
+/** Keys of what is asked where a field that could be filled is empty: `no-weight`, `no-score`. */
+const NOTHING_TYPED = 'no-';
+
 function passageOf(draft: Draft, at: AtHand): Fact {
   if (!at.job.stations.includes('sort')) return { type: 'passage' };
   const gate = gateOf(draft, at)?.name;
