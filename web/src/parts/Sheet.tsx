@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
 import { colour, radius, space } from '../theme/tokens';
+import { useUnsavedGuard } from './unsaved';
 
 interface Props {
   readonly title: string;
@@ -11,14 +12,15 @@ interface Props {
   readonly width?: number;
 }
 
-/** A sheet laid over the page; Escape puts it away. */
+/** A sheet laid over the page; Escape puts it away, or asks first where something typed in it is not saved yet. */
 export function Sheet({ title, isOpen, onClose, children, width = 560 }: Props) {
+  const guard = useUnsavedGuard(onClose);
   return (
-    <Overlay isOpen={isOpen} onOpenChange={(open) => !open && onClose()} isDismissable>
+    <Overlay isOpen={isOpen} onOpenChange={(open) => !open && guard.close()} isDismissable>
       <Body style={{ maxWidth: width }}>
         <Dialog>
           <Heading slot="title">{title}</Heading>
-          {children}
+          {guard.wrap(children)}
         </Dialog>
       </Body>
     </Overlay>

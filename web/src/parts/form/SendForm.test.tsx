@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { NoteEntry } from '@yaylak/contract';
 import { renderPage } from '../../tests/renderPage';
+import { Sheet } from '../Sheet';
 import { FormField } from './fields';
 import { SendForm } from './SendForm';
 import { madeEntry } from './useEntryForm';
@@ -77,4 +78,57 @@ it('says below what no field of it shows: its button never does nothing without 
   await user.click(screen.getByRole('button', { name: 'Send' }));
   expect(await screen.findByRole('alert')).toHaveTextContent('Write what there is to say.');
   expect(send).not.toHaveBeenCalled();
+});
+
+describe('in a sheet', () => {
+  const showSheet = () => {
+    const onClose = jest.fn();
+    const send = jest.fn((_: Typed): Promise<readonly string[]> => Promise.resolve([]));
+    const shown = renderPage(
+      <Sheet title="A note" isOpen onClose={onClose}>
+        <Form send={send} />
+      </Sheet>,
+    );
+    return { ...shown, onClose, send };
+  };
+  const ASKED = 'What you typed is not saved yet.';
+
+  it('asks before what is half typed is put away, and goes back to it', async () => {
+    const { user, onClose } = showSheet();
+    await user.type(screen.getByLabelText('Note'), 'calm');
+    await user.keyboard('{Escape}');
+    expect(await screen.findByText(ASKED)).toBeVisible();
+    expect(onClose).not.toHaveBeenCalled();
+    // Escape again, or the button, goes on with it.
+    await user.keyboard('{Escape}');
+    expect(screen.queryByText(ASKED)).toBeNull();
+    expect(screen.getByLabelText('Note')).toHaveValue('calm');
+    await user.keyboard('{Escape}');
+    await user.click(await screen.findByRole('button', { name: 'Leave without saving' }));
+    expect(onClose).toHaveBeenCalledTimes(1);
+  });
+
+  it('is put away without a word where nothing was typed, or what was typed is saved', async () => {
+    const { user, onClose } = showSheet();
+    await user.keyboard('{Escape}');
+    expect(onClose).toHaveBeenCalledTimes(1);
+    await user.type(screen.getByLabelText('Note'), 'calm');
+    await user.clear(screen.getByLabelText('Note'));
+    await user.keyboard('{Escape}');
+    expect(onClose).toHaveBeenCalledTimes(2);
+  });
+
+  it('holds a reload only while something is not saved', async () => {
+    const { user } = showSheet();
+    const isHeld = (): boolean => {
+      const event = new Event('beforeunload', { cancelable: true });
+      window.dispatchEvent(event);
+      return event.defaultPrevented;
+    };
+    expect(isHeld()).toBe(false);
+    await user.type(screen.getByLabelText('Note'), 'calm');
+    expect(isHeld()).toBe(true);
+    await user.click(screen.getByRole('button', { name: 'Send' }));
+    await waitFor(() => expect(isHeld()).toBe(false));
+  });
 });

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { colour, space } from '../../theme/tokens';
 import { Button } from '../Button';
 import { Row } from '../Panel';
+import { useUnsaved } from '../unsaved';
 import { ShownFields, unseenOf } from './shownFields';
 
 interface Props<Typed extends FieldValues> {
@@ -39,7 +40,9 @@ export function SendForm<Typed extends FieldValues>({
   const {
     errors: { root },
     isSubmitting,
+    isDirty,
   } = form.formState;
+  const saved = useUnsaved(isDirty);
   const isSending = useRef(false);
   const [shown] = useState(() => new Set<string>());
   const [unseen, setUnseen] = useState<readonly string[]>([]);
@@ -49,6 +52,7 @@ export function SendForm<Typed extends FieldValues>({
       const refused = await send(typed);
       if (refused === 'asked') return;
       if (refused.length > 0) return form.setError('root', { message: refused.join(' ') });
+      saved();
       onDone(typed);
     },
     (errors) => setUnseen(unseenOf(errors, shown)),
