@@ -35,24 +35,6 @@ export function AsideReadings({ readings, isNumber, onTake, onDrop }: Props) {
   );
 }
 
-const key = (jobId: string): string => `yaylak-aside-${jobId}`;
-
-/** What was kept aside of a job on this device. */
-export function keptAside(jobId: string | undefined): readonly AsideReading[] {
-  try {
-    const kept: unknown = JSON.parse(localStorage.getItem(key(jobId ?? '')) ?? '[]');
-    return Array.isArray(kept) ? (kept as AsideReading[]) : [];
-  } catch {
-    return [];
-  }
-}
-
-export function keepAside(jobId: string | undefined, readings: readonly AsideReading[]): void {
-  if (jobId === undefined) return;
-  if (readings.length === 0) localStorage.removeItem(key(jobId));
-  else localStorage.setItem(key(jobId), JSON.stringify(readings));
-}
-
 const Box = styled.div`
   display: flex;
   flex-direction: column;

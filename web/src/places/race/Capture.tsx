@@ -24,7 +24,7 @@ import { hourOf } from '../../words/hourOf';
 import { useWeightUnit } from '../../words/useUnits';
 import { AnimalStage } from './AnimalStage';
 import { matchesFor, raceNumbers } from './answers';
-import { AsideReadings, keepAside, keptAside } from './AsideReadings';
+import { AsideReadings } from './AsideReadings';
 import {
   afterwards,
   chooseAnimal,
@@ -44,6 +44,7 @@ import {
 import { GateKeys } from './GateKeys';
 import type { JobFigures } from './jobFigures';
 import { JobSoFar } from './JobSoFar';
+import { keepDraft, keptDraft } from './keptDraft';
 import { Keypad } from './Keypad';
 import { NumberStation } from './NumberStation';
 import { Aside, Main, Scrolling } from './raceFrame';
@@ -84,9 +85,10 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   const { data: groups } = useQuery(groupsQuery);
   const undo = useUndo();
   const { job, on, by, animals, listed, passages, roster } = race;
-  const [draft, setDraft] = useState<Draft>(() => ({ ...FRESH, aside: keptAside(job?.id) }));
-  const [damId, setDamId] = useState<string>();
-  const [bornAs, setBornAs] = useState<number>();
+  const [left] = useState(() => keptDraft(job?.id, (id) => animals.has(id) || id === STRANGER || id === YOUNG));
+  const [draft, setDraft] = useState<Draft>(left?.draft ?? FRESH);
+  const [damId, setDamId] = useState(left?.damId);
+  const [bornAs, setBornAs] = useState(left?.bornAs);
   const [lastField, setLastField] = useState<FieldName>();
   const listedIds = useMemo(() => new Set(job?.animalIds ?? []), [job?.animalIds]);
   const numbers = useMemo(() => raceNumbers([...animals.values()], listedIds), [animals, listedIds]);
@@ -127,8 +129,8 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   const at = atHand(draft);
   const toggles = togglesAt(at, isYoungJob ? ['f', 'm'] : []);
 
-  // Readings without an animal outlive a closed lid; the browser's storage is outside React.
-  useEffect(() => keepAside(job?.id, draft.aside), [job?.id, draft.aside]);
+  // What is typed, and readings without an animal, outlive a closed lid; the browser's storage is outside React.
+  useEffect(() => keepDraft(job?.id, { draft, damId, bornAs }), [job?.id, draft, damId, bornAs]);
 
   // The keyboard is outside React: Escape leaves from wherever the focus is.
   useEffect(() => {

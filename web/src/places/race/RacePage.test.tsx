@@ -1,4 +1,4 @@
-import { act, screen, waitFor, within } from '@testing-library/react';
+import { act, cleanup, screen, waitFor, within } from '@testing-library/react';
 import type { Entry, JobEntries, JobView, RosterView } from '@yaylak/contract';
 import { aJob, anEntry, aProduct, aRoster, aRosterAnimal, TODAY } from '../../tests/builders';
 import { AWAY, keepsAll, renderPage, type Answers, type Asked } from '../../tests/renderPage';
@@ -143,6 +143,28 @@ it('shows at once what a finished job did, and goes on showing it until the serv
   expect(screen.getByRole('heading', { name: 'Finished' })).toBeVisible();
   expect(screen.getByText('2 of 3 on the list came through')).toBeVisible();
 }, 30_000);
+
+it('keeps what was typed of the animal at hand when the race is left, and forgets it once it is recorded', async () => {
+  const first = await show();
+  await first.user.type(number(), '0001{Enter}');
+  await first.user.type(await weight(), '44.5');
+  cleanup();
+  const again = renderPage(<RacePage />, {
+    at: '/race/j1',
+    route: '/race/:id',
+    answers: {
+      'GET /api/jobs/j1': { job: aJob({ animalIds: ids, expected: 3 }), entries: [] },
+      'GET /api/roster': aRoster([...lambs, other]),
+    },
+  });
+  expect(await weight()).toHaveValue('44.5');
+  expect(within(screen.getByRole('main')).getByRole('img', { name: /tag 26-0001/ })).toBeVisible();
+  await again.user.click(await weight());
+  await again.user.keyboard('{Enter}');
+  await waitFor(() => expect(again.entries()).toHaveLength(2));
+  cleanup();
+  await show();
+});
 
 it('names the pan beside the weight, and takes another in the midst of the job', async () => {
   const { user, entries } = await show({

@@ -14,6 +14,7 @@ import { STATION_WORDS } from '../../words/stations';
 import { Capture } from './Capture';
 import { gainsBefore, jobFigures } from './jobFigures';
 import { JobSoFar } from './JobSoFar';
+import { forgetDraft } from './keptDraft';
 import { forgetPan } from './PanLine';
 import { PassageList } from './PassageList';
 import { Aside, Foot, Frame, Head, HeadButton, Kept, Left, Main, Right } from './raceFrame';
@@ -52,6 +53,7 @@ export function RacePage() {
     if (!race.isOnServer || race.keptHere > 0) return;
     forgetHand(id);
     forgetPan(id);
+    forgetDraft(id);
     void outbox.forgetJob(id);
   }, [race.isOnServer, race.keptHere, outbox, id]);
 
