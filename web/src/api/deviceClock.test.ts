@@ -1,6 +1,6 @@
 import { QueryClient, QueryObserver } from '@tanstack/react-query';
 import { aHolding } from '../tests/builders';
-import { carriedOn, dayApart, deviceMoment } from './deviceClock';
+import { carriedOn, clockAt, dayApart, deviceMoment } from './deviceClock';
 import { holdingQuery } from './queries';
 
 const read = (now: string, readAt: string) => ({ today: now.slice(0, 10), now, readAt });
@@ -23,6 +23,12 @@ it.each([
   ],
 ])('%s: the server at %s, the device at %s; at %s it is the %s', (_, now, readAt, device, carried) => {
   expect(carriedOn(read(now, readAt), device)).toBe(carried);
+});
+
+it('carries the server’s hour on by the device’s own clock, over midnight too', () => {
+  expect(clockAt(read('2026-11-23T23:50', '2026-11-23T08:00'), '2026-11-23T08:25')).toBe('2026-11-24T00:15');
+  // One set back meanwhile does not carry back.
+  expect(clockAt(read('2026-11-23T23:50', '2026-11-23T08:00'), '2026-11-23T07:00')).toBe('2026-11-23T23:50');
 });
 
 it.each([

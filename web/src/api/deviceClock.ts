@@ -27,6 +27,9 @@ export const carriedOn = (read: ClocksRead, device: string): string => {
   return carried > read.today ? carried : read.today;
 };
 
+/** The server's clock as this device carries it on: `2026-11-23T07:30`. */
+export const clockAt = (read: ClocksRead, device: string): string => isoMoment(carriedTo(read, device));
+
 /** A device that had gone by another day than the server, found out when they met again. */
 export interface DayApart {
   /** When they had met before. */

@@ -46,7 +46,7 @@ import type {
   YearBandView,
 } from '@yaylak/contract';
 import type { Species } from '@yaylak/core';
-import { carriedOn, dayApart, deviceMoment, type DayApart } from './deviceClock';
+import { carriedOn, clockAt, dayApart, deviceMoment, type DayApart } from './deviceClock';
 import { ask, withQuery } from './client';
 
 /** The settings as the server gave them, with this device's clock then. */
@@ -62,7 +62,10 @@ let kept: { readonly at: string; readonly select: (read: HoldingRead) => Holding
 function holdingAt(at: string): (read: HoldingRead) => HoldingHere {
   // Kept by an older page they have no clock: that one went by the server's day.
   if (kept?.at !== at)
-    kept = { at, select: (read) => ({ ...read, today: read.readAt ? carriedOn(read, at) : read.today }) };
+    kept = {
+      at,
+      select: (read) => (read.readAt ? { ...read, today: carriedOn(read, at), now: clockAt(read, at) } : read),
+    };
   return kept.select;
 }
 

@@ -1,5 +1,2 @@
-/** A day at the hour it is now on this device: `2026-11-24T07:30`. */
-export function hourOf(on: string, now = new Date()): string {
-  const two = (n: number): string => String(n).padStart(2, '0');
-  return `${on}T${two(now.getHours())}:${two(now.getMinutes())}`;
-}
+/** A day at the hour of a clock: `2026-11-24T07:30`. @param now the server's clock, as this device carries it on */
+export const hourOf = (on: string, now: string): string => `${on}T${now.slice(11, 16)}`;

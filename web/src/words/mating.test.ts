@@ -55,5 +55,5 @@ it('a share has its range and its count', () => {
 });
 
 it('a day takes the hour of the device', () => {
-  expect(hourOf('2026-11-23', new Date(2026, 10, 24, 7, 5))).toBe('2026-11-23T07:05');
+  expect(hourOf('2026-11-23', '2026-11-24T07:05')).toBe('2026-11-23T07:05');
 });

@@ -114,10 +114,10 @@ function ExpectedRow({ row, today, chance, onBirth }: RowProps) {
                 <Chip
                   key={s.name}
                   type="button"
-                  aria-label={`Done for ${name}: ${s.name}`}
+                  aria-label={`Mark done for ${name}: ${s.name}`}
                   onClick={() => void stepDone(s.name)}
                 >
-                  Done: {s.name}
+                  Mark done: {s.name}
                 </Chip>
               ) : (
                 <Small key={s.name}>

@@ -89,7 +89,7 @@ it('answers who gives birth next, and what is to be done before', async () => {
   const row = within(screen.getByRole('group', { name: 'Clover' }));
   expect(row.getByText(/^50 % till tomorrow, in young over 99 %, 2 lambs, by R-1, Flock\./)).toBeVisible();
   expect(screen.getByText(/Too few for the births of the next three days/)).toBeVisible();
-  await user.click(row.getByRole('button', { name: 'Done for Clover: Into the lambing shed' }));
+  await user.click(row.getByRole('button', { name: 'Mark done for Clover: Into the lambing shed' }));
   await waitFor(() => expect(entries()).toMatchObject([{ type: 'carrying-step', animalId: 'e1' }]));
 });
 
@@ -164,7 +164,7 @@ it('a birth in a shed without a network is kept on the device', async () => {
 it('what is still to do of a birth is one press each', async () => {
   const { user, entries } = page();
   const row = within(await screen.findByRole('group', { name: 'Born of 22-0002' }));
-  expect(row.getByText('First milk for 2 by 02:00.')).toBeVisible();
+  expect(row.getByText('Colostrum for 2 by 02:00 on 24 Nov.')).toBeVisible();
   await user.click(row.getByRole('button', { name: '22-0002 to the mixing pen' }));
   await user.click(row.getByRole('button', { name: 'Afterbirth of 22-0002 held back' }));
   await user.click(row.getByRole('button', { name: 'Young of 22-0002 had their first milk' }));

@@ -3,7 +3,8 @@ import type { BirthSeen, BirthsView } from '@yaylak/contract';
 import { SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { birthsQuery } from '../../api/queries';
+import { deviceMoment } from '../../api/deviceClock';
+import { birthsQuery, holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
 import { LinkButton } from '../../parts/LinkButton';
@@ -29,6 +30,7 @@ type Open =
 export function BirthsPage() {
   const [search, setSearch] = useSearchParams();
   const species = SPECIES.find((s) => s === search.get('species'));
+  const { data: holding } = useQuery(holdingQuery);
   const { data, error, refetch } = useQuery({
     ...birthsQuery(species ?? ''),
     placeholderData: (before) => before,
@@ -88,7 +90,13 @@ export function BirthsPage() {
         onLoss={(birth) => setOpen({ sheet: 'loss', birth })}
       />
       {open?.sheet === 'birth' ? (
-        <BirthSheet damId={open.damId} species={species} today={data.on} hour={hourNow()} onClose={close} />
+        <BirthSheet
+          damId={open.damId}
+          species={species}
+          today={data.on}
+          hour={(holding?.now ?? deviceMoment()).slice(11, 16)}
+          onClose={close}
+        />
       ) : null}
       {open?.sheet === 'foster' ? (
         <FosterSheet
@@ -111,9 +119,6 @@ export function BirthsPage() {
     </Page>
   );
 }
-
-/** The hour on the wall, as it is typed. */
-const hourNow = (): string => new Date().toTimeString().slice(0, 5);
 
 const withHer = ({ young }: BirthSeen) => young.filter((y) => y.diedOn === null && y.rearedBy === null);
 

@@ -9,7 +9,10 @@ import {
   type YoungSeen,
 } from '@yaylak/contract';
 import { SPECIES_WORDS } from '@yaylak/core';
+import { useQuery } from '@tanstack/react-query';
 import styled from 'styled-components';
+import { deviceMoment } from '../../api/deviceClock';
+import { holdingQuery } from '../../api/queries';
 import { useStartJob } from '../../shared/jobs/useStartJob';
 import { Button } from '../../parts/Button';
 import { Row, Small, Stack } from '../../parts/Panel';
@@ -233,9 +236,10 @@ function FirstMilk({
 }) {
   const write = useWrite();
   const undo = useUndo();
+  const { data: holding } = useQuery(holdingQuery);
   const by = thirsty[0]?.colostrumBy ?? '';
   const had = async (): Promise<void> => {
-    const at = hourOf(today);
+    const at = hourOf(today, holding?.now ?? deviceMoment());
     const refused = await write(
       thirsty.map((y) => ({ type: 'colostrum', animalId: y.tag.animalId, on: today, at, how: 'sucked' })),
       `First milk for ${thirsty.length} of ${dam}`,
@@ -245,7 +249,7 @@ function FirstMilk({
   return (
     <Row>
       <Small>
-        First milk for {thirsty.length} by {by.slice(11)}.
+        Colostrum for {thirsty.length} by {by.slice(11)} on {shortDate(by)}.
       </Small>
       <Button kind="quiet" aria-label={`Young of ${dam} had their first milk`} onPress={() => void had()}>
         They sucked

@@ -14,6 +14,7 @@ import {
 } from '@yaylak/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import styled from 'styled-components';
+import { deviceMoment } from '../../api/deviceClock';
 import { groupsQuery, holdingQuery } from '../../api/queries';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { Panel } from '../../parts/Panel';
@@ -116,7 +117,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
       unit,
       standards: holding?.standards ?? [],
       roster,
-      now: hourOf(on),
+      now: hourOf(on, holding?.now ?? deviceMoment()),
       weighedBy: by,
       wearerOf(text) {
         const plain = normalised(text);
