@@ -55,5 +55,11 @@ it('keeps what the book refused until it is mended and sent again, or dropped', 
   isRefused = true;
   await outbox.put([{ kind: 'entry', entry: weight }]);
   await user.click(await screen.findByRole('button', { name: 'Drop it' }));
+  // One press asks; going elsewhere is no answer.
+  await user.tab();
+  expect(screen.queryByRole('button', { name: 'Drop it for good?' })).toBeNull();
+  expect(outbox.state().refused).toHaveLength(1);
+  await user.click(screen.getByRole('button', { name: 'Drop it' }));
+  await user.click(screen.getByRole('button', { name: 'Drop it for good?' }));
   await waitFor(() => expect(outbox.state().refused).toEqual([]));
 });

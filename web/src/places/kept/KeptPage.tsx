@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { groupsQuery, holdingQuery, rosterQuery } from '../../api/queries';
 import type { OutboxItem } from '../../outbox/store';
 import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
+import { AskButton } from '../../parts/AskButton';
 import { Button } from '../../parts/Button';
 import { Page } from '../../parts/Page';
 import { Panel, Row, Small } from '../../parts/Panel';
@@ -60,9 +61,12 @@ export function KeptPage() {
                     <Button onPress={() => void navigate(`/animals/${animalOf(item) ?? ''}`)}>Open the animal</Button>
                   ) : null}
                   <Button onPress={() => void outbox.retry(item.key)}>Send again</Button>
-                  <Button kind="quiet" onPress={() => void outbox.dismiss(item.key)}>
-                    Drop it
-                  </Button>
+                  <AskButton
+                    kind="quiet"
+                    label="Drop it"
+                    ask="Drop it for good?"
+                    onConfirm={() => void outbox.dismiss(item.key)}
+                  />
                 </Row>
               </li>
             ))}

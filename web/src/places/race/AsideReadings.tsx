@@ -1,4 +1,5 @@
 import styled from 'styled-components';
+import { AskButton } from '../../parts/AskButton';
 import { Button } from '../../parts/Button';
 import { Row, Small } from '../../parts/Panel';
 import { space } from '../../theme/tokens';
@@ -26,9 +27,13 @@ export function AsideReadings({ readings, isNumber, onTake, onDrop }: Props) {
           <Button isDisabled={reading.kind === 'number' && !isNumber} onPress={() => onTake(reading)}>
             Take it up
           </Button>
-          <Button kind="quiet" aria-label={`Drop ${reading.text}`} onPress={() => onDrop(reading)}>
-            Drop
-          </Button>
+          <AskButton
+            kind="quiet"
+            label="Drop"
+            name={`Drop ${reading.text}`}
+            ask={`Drop ${reading.text} for good?`}
+            onConfirm={() => onDrop(reading)}
+          />
         </Row>
       ))}
     </Box>

@@ -3,6 +3,7 @@ import { SPECIES_WORDS } from '@yaylak/core';
 import { Link, useNavigate } from 'react-router';
 import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
 import { useRecord } from '../../outbox/useRecord';
+import { AskButton } from '../../parts/AskButton';
 import { Button } from '../../parts/Button';
 import { LinkButton } from '../../parts/LinkButton';
 import { Row, Small } from '../../parts/Panel';
@@ -47,7 +48,11 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
           ) : (
             <span />
           )}
-          <Button onPress={() => void outbox.dismiss(item.key)}>Looked at, drop it</Button>
+          <AskButton
+            label="Checked: dismiss"
+            ask="Dismiss it for good?"
+            onConfirm={() => void outbox.dismiss(item.key)}
+          />
         </Item>
       ))}
       {items.map((item) => {

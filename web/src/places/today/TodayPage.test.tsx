@@ -203,7 +203,8 @@ it('keeps what the book refused in sight until somebody has looked', async () =>
   await outbox.put([{ kind: 'entry', entry: anEntry('weight', { kg: 30, on: '2026-11-20' }) }]);
   expect(await screen.findByText('Not taken by the book: weight of 20 Nov')).toBeVisible();
   expect(screen.getByText(/It had left by then. It is kept on this device/)).toBeVisible();
-  await user.click(screen.getByRole('button', { name: 'Looked at, drop it' }));
+  await user.click(screen.getByRole('button', { name: 'Checked: dismiss' }));
+  await user.click(screen.getByRole('button', { name: 'Dismiss it for good?' }));
   await waitFor(() => expect(screen.queryByText(/Not taken by the book/)).toBeNull());
   expect(outbox.state().refused).toEqual([]);
 });

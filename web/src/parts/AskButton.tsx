@@ -1,0 +1,30 @@
+import { useState, type ComponentProps } from 'react';
+import { Button } from './Button';
+
+interface Props extends Omit<ComponentProps<typeof Button>, 'onPress' | 'children' | 'aria-label'> {
+  readonly label: string;
+  /** What the first press asks; the second one does it. */
+  readonly ask: string;
+  /** What a reader says of the button before it asks; its label where nothing is given. */
+  readonly name?: string;
+  readonly onConfirm: () => void;
+}
+
+/** A button whose deed cannot be taken back: the first press asks, and only the second does it. Left alone, it asks anew. */
+export function AskButton({ label, ask, name, onConfirm, kind = 'plain', ...props }: Props) {
+  const [isAsking, setAsking] = useState(false);
+  return (
+    <Button
+      {...props}
+      kind={isAsking ? 'danger' : kind}
+      {...(isAsking || name === undefined ? {} : { 'aria-label': name })}
+      onBlur={() => setAsking(false)}
+      onPress={() => {
+        if (isAsking) onConfirm();
+        setAsking(!isAsking);
+      }}
+    >
+      <span role="status">{isAsking ? ask : label}</span>
+    </Button>
+  );
+}
