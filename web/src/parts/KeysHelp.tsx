@@ -8,7 +8,7 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['0-9 or /', 'Find an animal by any part of its number or name'],
   ['Alt+1 to Alt+0', 'Go to one of the first ten places, in the order of the rail'],
   ['Ctrl+Z', 'Take back the last thing done'],
-  ['N', 'New, in this place (Animals: add; At the race: start)'],
+  ['N', 'New, in this place (Animals: add; Births: record one; At the race: to the button that starts)'],
   ['Shift+Enter in the finder', 'Open the record of a female’s litters, to be printed as her card'],
   ['Arrow keys', 'Along the year band; up and down a list'],
   ['Enter', 'Open what is chosen'],

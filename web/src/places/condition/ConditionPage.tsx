@@ -21,6 +21,8 @@ import { Rounds } from './Rounds';
 
 const MOST_TAGS = 12;
 
+const SCORE = 'score-these';
+
 /** Are they fit for what comes: the last round against the aim, who must gain, and who does not answer to feed. */
 export function ConditionPage() {
   const [search, setSearch] = useSearchParams();
@@ -62,7 +64,8 @@ export function ConditionPage() {
       }),
     );
   };
-  useNewKey(() => void score());
+  // A job is begun by its own button: a letter only leads there.
+  useNewKey(() => document.getElementById(SCORE)?.focus());
   if (!data)
     return (
       <Page title="Condition">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
@@ -80,7 +83,7 @@ export function ConditionPage() {
           <LinkButton as={Link} to="/condition/practice">
             Practice corner
           </LinkButton>
-          <Button kind="main" isDisabled={data.females === 0} onPress={() => void score()}>
+          <Button id={SCORE} kind="main" isDisabled={data.females === 0} onPress={() => void score()}>
             Score {countText(data.females, ...SPECIES_WORDS[species].grown.female)}
           </Button>
         </>

@@ -100,12 +100,15 @@ it('takes over who was chosen elsewhere, under the name given there', async () =
   await waitFor(() => expect(started(asked)?.animalIds).toEqual(['id of 25-0001', 'id of G-26-01']));
 });
 
-it('starts by N, but not while a name is typed', async () => {
+it('is led to its button by N, which starts nothing by itself, and not while a name is typed', async () => {
   const { user, asked, path } = await show();
   await user.type(screen.getByLabelText('Name of the job'), ' n');
   expect(path()).toBe('/race');
   screen.getByLabelText('Name of the job').blur();
   await user.keyboard('n');
+  expect(screen.getByRole('button', { name: /^Start with/ })).toHaveFocus();
+  expect(path()).toBe('/race');
+  await user.keyboard('{Enter}');
   await waitFor(() => expect(started(asked)?.name).toBe('Ewe lambs of 2026 n'));
 });
 

@@ -37,6 +37,7 @@ interface Who {
 }
 
 const MOST_SHOWN = 60;
+const START = 'start-job';
 /** Choose who comes, and what is done; jobs that are not finished stand beside. */
 export function StartPage() {
   const roster = useQuery({ ...rosterQuery, staleTime: 0 });
@@ -98,7 +99,8 @@ export function StartPage() {
     });
     if (problemFound) setProblem(problemFound);
   };
-  useNewKey(() => void start());
+  // A job is begun by its own button: a letter only leads there.
+  useNewKey(() => document.getElementById(START)?.focus());
 
   if (!roster.data)
     return (
@@ -231,7 +233,7 @@ export function StartPage() {
             ))}
             {problem ? <p role="alert">{problem}</p> : null}
             <Row>
-              <Button kind="main" type="submit" isDisabled={!who}>
+              <Button id={START} kind="main" type="submit" isDisabled={!who}>
                 Start with {countText(who?.animals.length ?? 0, 'animal', 'animals')}
               </Button>
               <KeepTemplate plan={plan} templates={templates} onKept={setTemplateId} />
