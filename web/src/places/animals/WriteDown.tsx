@@ -131,12 +131,10 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
       ) : null}
       {what === 'note' ? <FormField name="text" label="Note" autoFocus /> : null}
       <FormField name="on" label="On" type="date" />
-      {question === undefined ? null : (
-        <Asked role="alert">
-          <p>{question}</p>
-          <p>Correct it, or press again to keep it, marked.</p>
-        </Asked>
-      )}
+      <Asked
+        questions={question === undefined ? [] : [question]}
+        again="Correct it, or press again to keep it, marked."
+      />
     </SendForm>
   );
 }

@@ -217,12 +217,7 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
           <FormField name="reason" label="Why it is so all the same" isRequired style={{ marginTop: 8 }} />
         </NotePanel>
       ) : null}
-      {asked === undefined ? null : (
-        <Asked role="alert">
-          <p>{asked}</p>
-          <p>Correct it, or press again to keep it as it is.</p>
-        </Asked>
-      )}
+      <Asked questions={asked === undefined ? [] : [asked]} again="Correct it, or press again to keep it as it is." />
     </SendForm>
   );
 }

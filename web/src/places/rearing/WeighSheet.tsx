@@ -180,12 +180,7 @@ export function WeighSheet({ litter, species, today, onClose }: Props) {
             ))}
           </Row>
         )}
-        {asked === undefined ? null : (
-          <Asked role="alert">
-            <p>{asked}</p>
-            <p>Correct it, or press again to keep it as it is.</p>
-          </Asked>
-        )}
+        <Asked questions={asked === undefined ? [] : [asked]} again="Correct it, or press again to keep it as it is." />
       </SendForm>
       <Small>
         At one hour of the day, before the doe has suckled. One school weighs the whole litter for two weeks and then

@@ -168,12 +168,7 @@ export function ProductSheet({ product, onClose }: Props) {
         <DoseTable draft={draft} onChange={set} />
         <Batches draft={draft} onChange={set} />
         <Plan draft={draft} onChange={set} />
-        {asked === undefined ? null : (
-          <Asked role="alert">
-            <p>{asked}</p>
-            <p>Correct it, or press again to save it as it is.</p>
-          </Asked>
-        )}
+        <Asked questions={asked === undefined ? [] : [asked]} again="Correct it, or press again to save it as it is." />
       </SendForm>
     </Sheet>
   );

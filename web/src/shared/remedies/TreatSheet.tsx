@@ -240,14 +240,7 @@ function Form({ animals, products, holding, onClose }: FormProps) {
           <FormField name="vetMilk" label="Vet’s days for milk" inputMode="numeric" />
         </FieldRow>
       ) : null}
-      {asked !== undefined && cautions.length > 0 ? (
-        <Asked role="alert">
-          {cautions.map((c) => (
-            <p key={c}>{c}</p>
-          ))}
-          <p>Press again to record it anyway.</p>
-        </Asked>
-      ) : null}
+      <Asked questions={asked === undefined ? [] : cautions} again="Press again to record it anyway." />
     </SendForm>
   );
 }
