@@ -1,3 +1,4 @@
+import { IsRestoringProvider } from '@tanstack/react-query';
 import { act, cleanup, screen, waitFor, within } from '@testing-library/react';
 import type { Entry, JobEntries, JobView, RosterView } from '@yaylak/contract';
 import { aJob, anEntry, aProduct, aRoster, aRosterAnimal, TODAY } from '../../tests/builders';
@@ -5,6 +6,7 @@ import { AWAY, keepsAll, renderPage, type Answers, type Asked } from '../../test
 import { createDevices } from '../../adapters/readings/devices';
 import { DevicesContext } from '../../adapters/readings/useReadings';
 import { keepHand, keptHand } from '../../shared/jobs/hand';
+import { FRESH } from './draft';
 import { RacePage } from './RacePage';
 
 const lambs = [aRosterAnimal('26-0001'), aRosterAnimal('26-0002'), aRosterAnimal('26-0012')];
@@ -164,6 +166,22 @@ it('keeps what was typed of the animal at hand when the race is left, and forget
   await waitFor(() => expect(again.entries()).toHaveLength(2));
   cleanup();
   await show();
+});
+
+it('waits for the animals the device keeps before it takes up what was being typed', async () => {
+  const at = { draft: { ...FRESH, number: '26-0001', animalId: ids[0], fields: { weight: '44.5' } } };
+  localStorage.setItem('yaylak-draft-j1', JSON.stringify(at));
+  const { outbox } = renderPage(
+    <IsRestoringProvider value>
+      <RacePage />
+    </IsRestoringProvider>,
+    { at: '/race/j1', route: '/race/:id' },
+  );
+  const { finishedAt: _, seen: __, expected: ___, ...job } = aJob({ animalIds: ids });
+  await act(() => outbox.put([{ kind: 'job', job }]));
+  expect(screen.queryByRole('main')).toBeNull();
+  expect(localStorage.getItem('yaylak-draft-j1')).toBe(JSON.stringify(at));
+  localStorage.clear();
 });
 
 it('names the pan beside the weight, and takes another in the midst of the job', async () => {

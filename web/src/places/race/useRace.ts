@@ -107,7 +107,8 @@ export function useRace(jobId: string, hand?: string): Race {
     job,
     on,
     by,
-    isReading: roster.isPending && roster.fetchStatus === 'fetching',
+    // Idle it is while the device takes up what it kept: then nobody is known yet either.
+    isReading: roster.isPending && roster.fetchStatus !== 'paused',
     isMissing: !job && server.isError && !roster.isPending,
     animals,
     listed,
