@@ -54,6 +54,9 @@ export class BookJob extends StartJob {
   @IsOptional()
   @IsISO8601({ strict: true })
   finishedAt: string | null;
+  @MayBeMissing()
+  @IsISO8601({ strict: true })
+  discardedAt?: string;
 }
 export class BookProduct {
   @IsUUID()

@@ -20,10 +20,8 @@ import { STATIONS, type MarkColour, type Station } from './kinds';
 import type { BiasView } from './growth';
 import { GateChoice, StationSettings, type TemplateView } from './stations';
 
-/** Starts a job; sent twice it is one job. */
-export class StartJob {
-  @IsUUID()
-  id: string;
+/** What a job is, as far as it may be said anew while it stands. */
+export class JobFacts {
   @IsString()
   @Length(1, MAX_TEXT)
   name: string;
@@ -33,11 +31,6 @@ export class StartJob {
   @MayBeMissing()
   @IsBoolean()
   isForItsDay?: boolean;
-  @IsISO8601({ strict: true })
-  startedAt: string;
-  @IsString()
-  @Length(1, MAX_TEXT)
-  startedBy: string;
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(STATIONS.length)
@@ -52,11 +45,22 @@ export class StartJob {
   @ArrayMaxSize(3)
   @IsNestedList(() => GateChoice)
   gates: GateChoice[];
-  /** Who is expected; the list is fixed when the job starts, so that the count after can be held against it. */
+  /** Who is expected: the count after is held against it. */
   @IsArray()
   @ArrayMaxSize(20_000)
   @IsUUID('all', { each: true })
   animalIds: string[];
+}
+
+/** Starts a job; sent twice it is one job. */
+export class StartJob extends JobFacts {
+  @IsUUID()
+  id: string;
+  @IsISO8601({ strict: true })
+  startedAt: string;
+  @IsString()
+  @Length(1, MAX_TEXT)
+  startedBy: string;
 }
 
 export class FinishJob {
@@ -64,8 +68,19 @@ export class FinishJob {
   finishedAt: string;
 }
 
+/** Puts a job away, and strikes out what was recorded in it. */
+export class DiscardJob {
+  @IsISO8601({ strict: true })
+  discardedAt: string;
+  @IsString()
+  @Length(1, MAX_TEXT)
+  discardedBy: string;
+}
+
 export interface JobView extends StartJob {
   readonly finishedAt: string | null;
+  /** Put away; what stands in it all the same came in from another device since. */
+  readonly discardedAt?: string;
   readonly seen: number;
   readonly expected: number;
 }

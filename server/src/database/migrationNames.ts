@@ -12,6 +12,7 @@ export const MIGRATION_NAMES = [
   '20261129200000_strangers',
   '20261129300000_leaving',
   '20261129400000_jobDay',
+  '20261129500000_jobDiscarded',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

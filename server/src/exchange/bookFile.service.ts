@@ -104,6 +104,7 @@ export class BookFileService {
           gates,
           animalIds,
           finishedAt,
+          discardedAt,
         }) => ({
           id,
           name: jobName,
@@ -116,6 +117,7 @@ export class BookFileService {
           gates,
           animalIds,
           finishedAt: finishedAt ?? null,
+          ...(discardedAt ? { discardedAt } : {}),
         }),
       ),
       products: products.map(({ id, facts, isClosed, version: v }) => ({ id, facts, isClosed, version: v })),

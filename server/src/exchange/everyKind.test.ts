@@ -89,7 +89,13 @@ describe('a book with every kind of entry', () => {
       version: 4,
     },
     groups: [{ id: ids.group, name: 'Ewes', species: 'sheep', isClosed: false, version: 3 }],
-    jobs: [{ ...aJob({ id: ids.job, isForItsDay: true, animalIds: [ids.ewe] }), finishedAt: null }],
+    jobs: [
+      {
+        ...aJob({ id: ids.job, isForItsDay: true, animalIds: [ids.ewe] }),
+        finishedAt: null,
+        discardedAt: `${TODAY}T09:00:00.000Z`,
+      },
+    ],
     products: [
       {
         id: ids.product,

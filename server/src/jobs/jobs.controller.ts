@@ -1,6 +1,8 @@
-import { Body, Controller, Delete, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
 import {
+  DiscardJob,
   FinishJob,
+  JobFacts,
   KeepTemplate,
   StartJob,
   type JobEntries,
@@ -70,5 +72,24 @@ export class JobsController {
   @HttpCode(200)
   finish(@Param('id', ParseUUIDPipe) id: string, @Body() finish: FinishJob): Promise<JobView> {
     return this.jobs.finish(id, finish);
+  }
+
+  /** Says anew what a job is: its name, its day, who is expected and what is done. */
+  @Put('jobs/:id')
+  change(@Param('id', ParseUUIDPipe) id: string, @Body() facts: JobFacts): Promise<JobView> {
+    return this.jobs.change(id, facts);
+  }
+
+  /** Opens a job again that was finished or put away. */
+  @Delete('jobs/:id/end')
+  resume(@Param('id', ParseUUIDPipe) id: string): Promise<JobView> {
+    return this.jobs.resume(id);
+  }
+
+  /** Puts a job away and strikes out what was recorded in it, all of it or nothing. */
+  @Post('jobs/:id/discard')
+  @HttpCode(200)
+  discard(@Param('id', ParseUUIDPipe) id: string, @Body() discard: DiscardJob): Promise<JobView> {
+    return this.jobs.discard(id, discard);
   }
 }

@@ -1,11 +1,22 @@
+import type { EntityData, InferEntity } from '@mikro-orm/core';
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import { StationSettings, type FinishJob, type JobEntries, type JobView, type StartJob } from '@yaylak/contract';
+import {
+  StationSettings,
+  type DiscardJob,
+  type FinishJob,
+  type JobEntries,
+  type JobFacts,
+  type JobView,
+  type StartJob,
+  type StrikeEntry,
+} from '@yaylak/contract';
+import { randomUUID } from 'node:crypto';
 import { BookService } from '../book/book.service';
 import { readEntries } from '../book/readEntries';
 import { faultsOf } from '../common/faultsOf';
 import { plain } from '../common/plain';
-import { notFound } from '../common/problems';
+import { conflict, notFound } from '../common/problems';
 import { JobEntity } from '../records/job.entity';
 
 const JOBS_LISTED = 50;
@@ -13,6 +24,7 @@ const JOBS_LISTED = 50;
 interface JobRow extends Omit<StartJob, 'isForItsDay'> {
   readonly isForItsDay?: boolean | null;
   readonly finishedAt: string | null;
+  readonly discardedAt?: string | null;
 }
 
 @Injectable()
@@ -22,18 +34,22 @@ export class JobsService {
     @Inject(BookService) private readonly book: BookService,
   ) {}
 
-  async list(): Promise<JobView[]> {
-    const rows = await this.orm.em
-      .fork()
-      .find(JobEntity, {}, { orderBy: { startedAt: 'desc', id: 'asc' }, limit: JOBS_LISTED });
-    return rows.map((row) => this.toView(row as unknown as JobRow));
+  list(): Promise<JobView[]> {
+    return this.listed({});
   }
 
-  async open(): Promise<JobView[]> {
+  open(): Promise<JobView[]> {
+    return this.listed({ finishedAt: null });
+  }
+
+  /** One put away is out of the list, unless another device sent something of it since. */
+  private async listed(where: { readonly finishedAt?: null }): Promise<JobView[]> {
     const rows = await this.orm.em
       .fork()
-      .find(JobEntity, { finishedAt: null }, { orderBy: { startedAt: 'desc', id: 'asc' }, limit: JOBS_LISTED });
-    return rows.map((row) => this.toView(row as unknown as JobRow));
+      .find(JobEntity, where, { orderBy: { startedAt: 'desc', id: 'asc' }, limit: JOBS_LISTED });
+    return rows
+      .map((row) => this.toView(row as unknown as JobRow))
+      .filter((job) => job.discardedAt === undefined || job.seen > 0);
   }
 
   async view(id: string): Promise<JobEntries> {
@@ -49,16 +65,9 @@ export class JobsService {
     return this.book.exclusively(async () => {
       const known = await this.orm.em.fork().findOne(JobEntity, job.id);
       if (known) return this.toView(known as unknown as JobRow);
-      const { on, isForItsDay = null, ...rest } = job;
+      const { id, startedAt, startedBy } = job;
       await this.book.transact((em) =>
-        em.insert(JobEntity, {
-          ...rest,
-          happenedOn: on,
-          isForItsDay,
-          settings: job.settings ? plain(job.settings) : null,
-          gates: job.gates.map((g) => ({ ...g })),
-          finishedAt: null,
-        }),
+        em.insert(JobEntity, { ...columnsOf(job), id, startedAt, startedBy, finishedAt: null, discardedAt: null }),
       );
       this.book.state.jobs.set(job.id, job.stations);
       return this.toView({ ...job, finishedAt: null });
@@ -72,6 +81,54 @@ export class JobsService {
       if (!row) throw notFound('job');
       if (row.finishedAt === null) await this.book.transact((em) => em.nativeUpdate(JobEntity, { id }, { finishedAt }));
       return this.toView({ ...(row as unknown as JobRow), finishedAt: row.finishedAt ?? finishedAt });
+    });
+  }
+
+  /** Says anew what a job is; what was recorded in it stays as it is. */
+  change(id: string, facts: JobFacts): Promise<JobView> {
+    return this.update(id, columnsOf(facts), () => this.book.state.jobs.set(id, facts.stations));
+  }
+
+  /** Opens a job again that was finished or put away; what was struck out of it stays struck out. */
+  resume(id: string): Promise<JobView> {
+    return this.update(id, { finishedAt: null, discardedAt: null });
+  }
+
+  /**
+   * Puts a job away, and with it what was recorded in it, the last first.
+   * @throws ProblemException `conflict` when the book holds something that stands on it; then nothing is struck out
+   */
+  async discard(id: string, { discardedAt, discardedBy }: DiscardJob): Promise<JobView> {
+    const em = this.orm.em.fork();
+    if (!(await em.findOne(JobEntity, id))) throw notFound('job');
+    const kept = await readEntries(em, { jobId: id });
+    const strikes = kept
+      .filter((k) => !k.struckBy && k.entry.type !== 'strike')
+      .toReversed()
+      .map(({ entry }): StrikeEntry => ({
+        type: 'strike',
+        id: randomUUID(),
+        on: entry.on,
+        entryId: entry.id,
+        reason: 'the job was discarded',
+        writtenAt: discardedAt,
+        writtenBy: discardedBy,
+        source: 'race',
+      }));
+    const refused = (await this.book.post(strikes, 'whole')).flatMap((a) =>
+      a.status === 'refused' ? [a.message] : [],
+    );
+    if (refused.length > 0) throw conflict('This job cannot be discarded as it is.', [...new Set(refused)].join(' '));
+    return this.update(id, { discardedAt });
+  }
+
+  private update(id: string, columns: EntityData<JobColumns>, done: () => void = () => undefined): Promise<JobView> {
+    return this.book.exclusively(async () => {
+      const em = this.orm.em.fork();
+      if (!(await em.findOne(JobEntity, id))) throw notFound('job');
+      await this.book.transact((inside) => inside.nativeUpdate(JobEntity, { id }, columns));
+      done();
+      return this.toView((await this.orm.em.fork().findOneOrFail(JobEntity, id)) as unknown as JobRow);
     });
   }
 
@@ -91,8 +148,21 @@ export class JobsService {
       gates: row.gates,
       animalIds: row.animalIds,
       finishedAt: row.finishedAt,
+      ...(row.discardedAt ? { discardedAt: row.discardedAt } : {}),
       seen: seen.size,
       expected: row.animalIds.length,
     };
   }
 }
+
+type JobColumns = InferEntity<typeof JobEntity>;
+
+const columnsOf = ({ name, on, isForItsDay = false, stations, settings, gates, animalIds }: JobFacts) => ({
+  name,
+  happenedOn: on,
+  isForItsDay: isForItsDay || null,
+  stations,
+  settings: settings ? plain(settings) : null,
+  gates: gates.map((g) => ({ ...g })),
+  animalIds,
+});

@@ -1,5 +1,6 @@
-import type { JobEntries, RosterView, TemplateView } from '@yaylak/contract';
+import type { JobEntries, RosterView, StartJob, TemplateView } from '@yaylak/contract';
 import {
+  aJob,
   arrival,
   departure,
   fact,
@@ -205,4 +206,90 @@ it('a job that is not there says so', async () => {
     .get(`/api/jobs/${uuid()}`)
     .expect(404, /no such job/);
   await t.http().post(`/api/jobs/${uuid()}/finish`).send({ finishedAt: '2026-11-23T08:00:00.000Z' }).expect(404);
+});
+
+describe('a job that was begun wrongly', () => {
+  const start = async (change: Partial<StartJob> = {}): Promise<string> => {
+    const id = uuid();
+    await t
+      .http()
+      .post('/api/jobs')
+      .send(aJob({ id, ...change }))
+      .expect(200);
+    return id;
+  };
+  const { id: _id, startedAt: _at, startedBy: _by, ...facts } = aJob({});
+  const discarded = { discardedAt: `${TODAY}T10:00:00.000Z`, discardedBy: 'Kerem' };
+
+  it('has its name, day, animals and stations said anew; who began it and when stays', async () => {
+    const [ewe, id] = [uuid(), await start()];
+    await t.post(arrival(ewe));
+    const change = {
+      ...facts,
+      name: 'Ewes',
+      on: '2026-11-22',
+      isForItsDay: true,
+      stations: ['weigh', 'score'],
+      animalIds: [ewe],
+    };
+    await t.http().put(`/api/jobs/${id}`).send(change).expect(200);
+    expect((await get<JobEntries>(t, `/api/jobs/${id}`)).job).toMatchObject({ ...change, startedBy: 'Aylin' });
+    const { isForItsDay: _, ...back } = change;
+    await t
+      .http()
+      .put(`/api/jobs/${id}`)
+      .send({ ...back, stations: [] })
+      .expect(400);
+    await t.http().put(`/api/jobs/${id}`).send(back).expect(200);
+    expect((await get<JobEntries>(t, `/api/jobs/${id}`)).job.isForItsDay).toBeUndefined();
+    await t.http().put(`/api/jobs/${uuid()}`).send(back).expect(404);
+  });
+
+  it('is discarded with what was recorded in it, the animals taken in at it too', async () => {
+    const [ewe, stranger, id] = [uuid(), uuid(), await start()];
+    await t.post(arrival(ewe));
+    await t.post(
+      { ...weight(ewe, TODAY, 40), jobId: id },
+      { ...arrival(stranger), jobId: id },
+      { ...weight(stranger, TODAY, 30), jobId: id },
+      { ...fact('passage', stranger, { on: TODAY }), jobId: id },
+    );
+    await t.http().post(`/api/jobs/${id}/discard`).send(discarded).expect(200);
+    expect(await get(t, '/api/jobs')).toEqual([]);
+    expect((await roster()).map((a) => [a.tag.animalId, a.weights])).toEqual([[ewe, []]]);
+    const { job, entries } = await get<JobEntries>(t, `/api/jobs/${id}`);
+    expect(job.discardedAt).toBe(discarded.discardedAt);
+    expect(entries.every((e) => e.type === 'strike')).toBe(true);
+  });
+
+  it('stands as it was when the book holds something that hangs on it, and says what', async () => {
+    const [stranger, id] = [uuid(), await start()];
+    await t.post({ ...arrival(stranger), jobId: id });
+    await t.post(weight(stranger, TODAY, 30));
+    const { body } = await t.http().post(`/api/jobs/${id}/discard`).send(discarded).expect(409);
+    expect(body.detail).toMatch(/still has 1 entry in the book/);
+    expect(await roster()).toHaveLength(1);
+    expect(await get(t, '/api/jobs')).toHaveLength(1);
+  });
+
+  it('is in the list again when another device sends an animal of it later, and can be opened again', async () => {
+    const [ewe, id] = [uuid(), await start()];
+    await t.post(arrival(ewe));
+    await t.http().post(`/api/jobs/${id}/discard`).send(discarded).expect(200);
+    await t.post({ ...fact('passage', ewe, { on: TODAY }), jobId: id });
+    expect(await get(t, '/api/jobs')).toMatchObject([{ id, seen: 1, discardedAt: discarded.discardedAt }]);
+    const { body } = await t.http().delete(`/api/jobs/${id}/end`).expect(200);
+    expect(body.discardedAt).toBeUndefined();
+  });
+
+  it('is opened again after it was finished', async () => {
+    const id = await start();
+    await t
+      .http()
+      .post(`/api/jobs/${id}/finish`)
+      .send({ finishedAt: `${TODAY}T09:00:00.000Z` })
+      .expect(200);
+    expect((await t.http().delete(`/api/jobs/${id}/end`).expect(200)).body.finishedAt).toBeNull();
+    await t.http().delete(`/api/jobs/${uuid()}/end`).expect(404);
+  });
 });

@@ -16,5 +16,6 @@ export const JobEntity = defineEntity({
     gates: p.json<GateChoice[]>(),
     animalIds: p.json<string[]>(),
     finishedAt: p.string().nullable(),
+    discardedAt: p.string().nullable(),
   },
 });

@@ -13,6 +13,7 @@ import { Migration20261129100000_stayReason } from './20261129100000_stayReason'
 import { Migration20261129200000_strangers } from './20261129200000_strangers';
 import { Migration20261129300000_leaving } from './20261129300000_leaving';
 import { Migration20261129400000_jobDay } from './20261129400000_jobDay';
+import { Migration20261129500000_jobDiscarded } from './20261129500000_jobDiscarded';
 
 /** What each step does; listed by hand, so that nothing is looked for on disk. */
 const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
@@ -28,6 +29,7 @@ const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>
   '20261129200000_strangers': Migration20261129200000_strangers,
   '20261129300000_leaving': Migration20261129300000_leaving,
   '20261129400000_jobDay': Migration20261129400000_jobDay,
+  '20261129500000_jobDiscarded': Migration20261129500000_jobDiscarded,
 };
 
 /** In the order they are run. */
