@@ -75,6 +75,10 @@ export class DiscardJob {
   @IsString()
   @Length(1, MAX_TEXT)
   discardedBy: string;
+  /** Only as long as nothing was recorded in it: to take a start back. */
+  @MayBeMissing()
+  @IsBoolean()
+  isIfEmpty?: boolean;
 }
 
 export interface JobView extends StartJob {

@@ -98,7 +98,7 @@ export class JobsService {
    * Puts a job away, and with it what was recorded in it, the last first.
    * @throws ProblemException `conflict` when the book holds something that stands on it; then nothing is struck out
    */
-  async discard(id: string, { discardedAt, discardedBy }: DiscardJob): Promise<JobView> {
+  async discard(id: string, { discardedAt, discardedBy, isIfEmpty }: DiscardJob): Promise<JobView> {
     const em = this.orm.em.fork();
     if (!(await em.findOne(JobEntity, id))) throw notFound('job');
     const kept = await readEntries(em, { jobId: id });
@@ -115,6 +115,11 @@ export class JobsService {
         writtenBy: discardedBy,
         source: 'race',
       }));
+    if (isIfEmpty && strikes.length > 0)
+      throw conflict(
+        'Animals went through in this job meanwhile.',
+        'Open it, and discard it there if it was begun wrongly.',
+      );
     const refused = (await this.book.post(strikes, 'whole')).flatMap((a) =>
       a.status === 'refused' ? [a.message] : [],
     );

@@ -262,6 +262,21 @@ describe('a job that was begun wrongly', () => {
     expect(entries.every((e) => e.type === 'strike')).toBe(true);
   });
 
+  it('is not discarded by taking its start back once animals went through', async () => {
+    const [ewe, id] = [uuid(), await start()];
+    await t.post(arrival(ewe));
+    await t.post({ ...weight(ewe, TODAY, 40), jobId: id });
+    const ifEmpty = { ...discarded, isIfEmpty: true };
+    const { body } = await t.http().post(`/api/jobs/${id}/discard`).send(ifEmpty).expect(409);
+    expect(body.title).toMatch(/went through in this job meanwhile/);
+    expect((await get<JobEntries>(t, `/api/jobs/${id}`)).entries).toHaveLength(1);
+    await t
+      .http()
+      .post(`/api/jobs/${await start()}/discard`)
+      .send(ifEmpty)
+      .expect(200);
+  });
+
   it('stands as it was when the book holds something that hangs on it, and says what', async () => {
     const [stranger, id] = [uuid(), await start()];
     await t.post({ ...arrival(stranger), jobId: id });

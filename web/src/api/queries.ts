@@ -54,6 +54,10 @@ interface HoldingRead extends HoldingView {
   readonly readAt: string;
   readonly dayApart?: DayApart;
 }
+/** A job as the server gave it, and when it was asked, in ms: it knows nothing of what came after. */
+interface JobRead extends JobEntries {
+  readonly askedAt: number;
+}
 /** The settings as this device goes by them. */
 export type HoldingHere = HoldingView & { readonly dayApart?: DayApart };
 
@@ -122,7 +126,13 @@ export const jobsQuery = queryOptions({
   queryFn: ({ signal }) => ask<JobView[]>('/api/jobs', { signal }),
 });
 export const jobQuery = (id: string) =>
-  queryOptions({ queryKey: ['job', id], queryFn: ({ signal }) => ask<JobEntries>(`/api/jobs/${id}`, { signal }) });
+  queryOptions({
+    queryKey: ['job', id],
+    queryFn: async ({ signal }): Promise<JobRead> => {
+      const askedAt = Date.now();
+      return { ...(await ask<JobEntries>(`/api/jobs/${id}`, { signal })), askedAt };
+    },
+  });
 export const animalQuery = (id: string) =>
   queryOptions({
     queryKey: ['animal', id],

@@ -4,6 +4,7 @@ import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { holdingQuery, todayQuery } from '../api/queries';
 import { useOutboxState } from '../outbox/useOutbox';
+import { useOpenJobs } from '../shared/jobs/useJobs';
 import { Loading } from '../parts/States';
 import { TagFinder } from '../parts/TagFinder';
 import { YearBand } from '../parts/YearBand';
@@ -42,11 +43,12 @@ export function Shell() {
   const { data: holding, isPending } = useQuery(holdingQuery);
   const { data: today } = useQuery(todayQuery);
   const outbox = useOutboxState();
+  const openJobs = useOpenJobs();
   const [theme, setTheme] = useTheme();
   const waiting = today
     ? today.due.filter((d) => d.isOpen).length +
       today.heats.length +
-      today.openJobs.length +
+      openJobs.length +
       today.lookAt.length +
       today.more.lookAt +
       outbox.refused.length

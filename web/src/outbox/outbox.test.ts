@@ -35,7 +35,8 @@ function aServer() {
         }),
       );
     },
-    post: (path) => (isAway ? Promise.reject(new TypeError('away')) : Promise.resolve(kept.push(path))),
+    send: (method, path) =>
+      isAway ? Promise.reject(new TypeError('away')) : Promise.resolve(kept.push(`${method} ${path}`)),
   };
   return { kept, courier, goAway: (away: boolean) => (isAway = away), refuse: (id: string) => (refuses = id) };
 }
@@ -54,10 +55,21 @@ it('sends in the order of writing, a job before what belongs to it', async () =>
     entry('1'),
     { kind: 'job', job: { id: 'j' } as never },
     entry('2', 'j'),
+    { kind: 'change', jobId: 'j', facts: {} as never },
     { kind: 'finish', jobId: 'j', finishedAt: '' },
+    { kind: 'resume', jobId: 'j' },
+    { kind: 'discard', jobId: 'j', discard: { discardedAt: '', discardedBy: '' } },
   ]);
   await until(() => outbox.state().waiting === 0);
-  expect(server.kept).toEqual(['1', '/api/jobs', '2', '/api/jobs/j/finish']);
+  expect(server.kept).toEqual([
+    '1',
+    'POST /api/jobs',
+    '2',
+    'PUT /api/jobs/j',
+    'POST /api/jobs/j/finish',
+    'DELETE /api/jobs/j/end',
+    'POST /api/jobs/j/discard',
+  ]);
 });
 
 it('keeps everything while the server is away, over a reload too, and sends it once it is back', async () => {
@@ -92,7 +104,7 @@ it('does not try a refused request for ever', async () => {
   const no = new ProblemError({ type: '', title: 'That is too much in one piece.', status: 413 });
   const outbox = createOutbox(indexedDbStore(freshName()), {
     postEntries: () => Promise.reject(no),
-    post: () => Promise.reject(no),
+    send: () => Promise.reject(no),
   });
   await outbox.put([entry('1')]);
   await until(() => outbox.state().refused.length === 1);
@@ -118,7 +130,7 @@ it('keeps waiting what the server did not answer', async () => {
       const known = asked.length === 1 ? entries.slice(0, 1) : entries;
       return Promise.resolve(known.map(({ id }) => ({ id, status: 'kept' as const })));
     },
-    post: () => Promise.resolve(),
+    send: () => Promise.resolve(),
   });
   await outbox.put([entry('1'), entry('2'), entry('3')]);
   await until(() => outbox.state().waiting === 0);
@@ -137,7 +149,7 @@ it('puts aside the one entry that spoils a whole request, and sends the others',
       kept.push(...entries.map((e) => e.id));
       return Promise.resolve(entries.map(({ id }) => ({ id, status: 'kept' as const })));
     },
-    post: () => Promise.resolve(),
+    send: () => Promise.resolve(),
   });
   await outbox.put(['1', '2', '3', '4', '5'].map((id) => entry(id)));
   await until(() => outbox.state().waiting === 0);
@@ -150,7 +162,7 @@ it.each([401, 403, 408, 421, 429, 503])(
   async (status) => {
     const outbox = createOutbox(indexedDbStore(freshName()), {
       postEntries: () => Promise.reject(new ProblemError({ type: '', title: '', status })),
-      post: () => Promise.resolve(),
+      send: () => Promise.resolve(),
     });
     await outbox.put([entry('1'), entry('2')]);
     await outbox.flush();

@@ -14,13 +14,13 @@ export interface OutboxState {
 /** How items are sent; a test puts its own here. */
 export interface Courier {
   postEntries(entries: readonly Entry[]): Promise<readonly EntryAnswer[]>;
-  post(path: string, body: unknown): Promise<unknown>;
+  send(method: 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<unknown>;
 }
 
 export const serverCourier: Courier = {
   postEntries: async (entries) =>
     (await ask<EntriesAnswered>('/api/entries', { method: 'POST', body: { entries } })).answers,
-  post: (path, body) => ask(path, { method: 'POST', body }),
+  send: (method, path, body) => ask(path, { method, body }),
 };
 
 const BATCH = 200;
@@ -104,7 +104,7 @@ export function createOutbox(store: OutboxStore, courier: Courier = serverCourie
           return [
             answer.status === 'refused'
               ? { ...item, state: 'refused', message: answer.message }
-              : { ...item, state: 'kept' },
+              : { ...item, state: 'kept', keptAt: Date.now() },
           ];
         }),
       );
@@ -208,17 +208,26 @@ export function jobOf(out: Outgoing): string | undefined {
 }
 
 async function deliver(courier: Courier, batch: readonly OutboxItem[]): Promise<readonly EntryAnswer[]> {
-  const first = batch[0];
-  if (!first) return [];
-  switch (first.out.kind) {
-    case 'entry':
-      return courier.postEntries(batch.flatMap((i) => (i.out.kind === 'entry' ? [i.out.entry] : [])));
+  const out = batch[0]?.out;
+  if (!out) return [];
+  if (out.kind === 'entry')
+    return courier.postEntries(batch.flatMap((i) => (i.out.kind === 'entry' ? [i.out.entry] : [])));
+  await sendOfJob(courier, out);
+  return [{ id: jobOf(out) ?? '', status: 'kept' }];
+}
+
+function sendOfJob(courier: Courier, out: Exclude<Outgoing, { kind: 'entry' }>): Promise<unknown> {
+  switch (out.kind) {
     case 'job':
-      await courier.post('/api/jobs', first.out.job);
-      return [{ id: first.out.job.id, status: 'kept' }];
+      return courier.send('POST', '/api/jobs', out.job);
+    case 'change':
+      return courier.send('PUT', `/api/jobs/${out.jobId}`, out.facts);
     case 'finish':
-      await courier.post(`/api/jobs/${first.out.jobId}/finish`, { finishedAt: first.out.finishedAt });
-      return [{ id: first.out.jobId, status: 'kept' }];
+      return courier.send('POST', `/api/jobs/${out.jobId}/finish`, { finishedAt: out.finishedAt });
+    case 'resume':
+      return courier.send('DELETE', `/api/jobs/${out.jobId}/end`);
+    case 'discard':
+      return courier.send('POST', `/api/jobs/${out.jobId}/discard`, out.discard);
   }
 }
 

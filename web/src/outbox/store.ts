@@ -1,11 +1,14 @@
 import { createStore, del, delMany, entries, setMany } from 'idb-keyval';
-import type { Entry, StartJob } from '@yaylak/contract';
+import type { DiscardJob, Entry, JobFacts, StartJob } from '@yaylak/contract';
 
-/** What is to be sent: an entry, the start of a job or its end. */
+/** What is to be sent: an entry, or what was done with a job. */
 export type Outgoing =
   | { readonly kind: 'entry'; readonly entry: Entry }
   | { readonly kind: 'job'; readonly job: StartJob }
-  | { readonly kind: 'finish'; readonly jobId: string; readonly finishedAt: string };
+  | { readonly kind: 'change'; readonly jobId: string; readonly facts: JobFacts }
+  | { readonly kind: 'finish'; readonly jobId: string; readonly finishedAt: string }
+  | { readonly kind: 'resume'; readonly jobId: string }
+  | { readonly kind: 'discard'; readonly jobId: string; readonly discard: DiscardJob };
 
 export interface OutboxItem {
   /** UUID v7: keys in rising order are in order of writing. */
@@ -14,6 +17,8 @@ export interface OutboxItem {
   /** `kept` ones stay while their job is open: they are the job's log on this device. */
   readonly state: 'waiting' | 'kept' | 'refused';
   readonly message?: string;
+  /** When the server said that it has it, in ms: what was read before that does not know of it. */
+  readonly keptAt?: number;
 }
 
 /** Where the items lie. Tests use their own. */

@@ -25,30 +25,32 @@ export type RecordOutcome =
 export const stamp = (draft: EntryDraft, writtenBy: string, source: 'hand' | 'race' | 'import'): Entry =>
   ({ ...draft, id: draft.id ?? newId(), writtenAt: new Date().toISOString(), writtenBy, source }) as Entry;
 
+/** What is written of one animal at the race, under one time: it is what holds its entries together. */
+export function raceEntries(drafts: readonly EntryDraft[], by: string, jobId: string): Entry[] {
+  const writtenAt = new Date().toISOString();
+  return drafts.map((d) => ({ ...stamp(d, by, 'race'), writtenAt, jobId }));
+}
+
 /** Strikes of entries, the last first, so that nothing is struck out from under what stands on it. */
 export const strikesOf = (entries: readonly Pick<Entry, 'id' | 'on'>[], reason: string): EntryDraft[] =>
   entries.toReversed().map((e) => ({ type: 'strike', on: e.on, entryId: e.id, reason }));
 
 /**
- * Records the facts of a form, all of them or none: asks the server at once so that a refusal can be mended where it
- * was typed; when the server is away the entries go into the outbox. The same facts again, before the first have been
- * answered, are a key pressed twice: they are recorded once.
+ * Sends entries, all of them or none: asks the server at once so that a refusal can be mended where it was typed; when the
+ * server is away the entries go into the outbox.
  */
-export function useRecord(): (drafts: readonly EntryDraft[]) => Promise<RecordOutcome> {
+export function useSendWhole(): (entries: readonly Entry[]) => Promise<RecordOutcome> {
   const outbox = useOutbox();
   const client = useQueryClient();
-  const { data: holding } = useQuery(holdingQuery);
-  const writtenBy = holding?.keeper ?? 'Keeper';
-  const record = useCallback(
-    async (drafts: readonly EntryDraft[]): Promise<RecordOutcome> => {
-      if (drafts.length > MAX_BATCH)
+  return useCallback(
+    async (entries: readonly Entry[]): Promise<RecordOutcome> => {
+      if (entries.length > MAX_BATCH)
         return {
           kind: 'refused',
           messages: [
-            `These are ${countText(drafts.length, 'entry', 'entries')}; up to ${MAX_BATCH} go in at a time. Choose fewer.`,
+            `These are ${countText(entries.length, 'entry', 'entries')}; up to ${MAX_BATCH} go in at a time. Choose fewer.`,
           ],
         };
-      const entries = drafts.map((d) => stamp(d, writtenBy, 'hand'));
       try {
         const { answers } = await ask<EntriesAnswered>('/api/entries?mode=whole', {
           method: 'POST',
@@ -71,18 +73,28 @@ export function useRecord(): (drafts: readonly EntryDraft[]) => Promise<RecordOu
         return { kind: 'kept-here', entries };
       }
     },
-    [client, outbox, writtenBy],
+    [client, outbox],
   );
+}
+
+/**
+ * Records the facts of a form, all of them or none. The same facts again, before the first have been answered, are a key
+ * pressed twice: they are recorded once.
+ */
+export function useRecord(): (drafts: readonly EntryDraft[]) => Promise<RecordOutcome> {
+  const send = useSendWhole();
+  const { data: holding } = useQuery(holdingQuery);
+  const writtenBy = holding?.keeper ?? 'Keeper';
   const underWay = useRef(new Map<string, Promise<RecordOutcome>>());
   return useCallback(
     (drafts) => {
       const said = JSON.stringify(drafts);
       const known = underWay.current.get(said);
       if (known) return known;
-      const outcome = record(drafts).finally(() => underWay.current.delete(said));
+      const outcome = send(drafts.map((d) => stamp(d, writtenBy, 'hand'))).finally(() => underWay.current.delete(said));
       underWay.current.set(said, outcome);
       return outcome;
     },
-    [record],
+    [send, writtenBy],
   );
 }

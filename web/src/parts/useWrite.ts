@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import { strikesOf, useRecord, type EntryDraft, type RecordOutcome } from '../outbox/useRecord';
+import { useRecord, type EntryDraft, type RecordOutcome } from '../outbox/useRecord';
 import { useUndo } from './Undo';
 
 type Kept = Exclude<RecordOutcome, { kind: 'refused' }>;
@@ -22,15 +22,10 @@ export function useWrite(): (
       const isKeptHere = outcome.kind === 'kept-here';
       undo.offer({
         done: isKeptHere ? `${words.replace(/\.$/, '')}. It is kept on this device until the server is back` : words,
-        undo: async () => keptOrThrow(await record(strikesOf(outcome.entries, 'taken back'))),
+        undo: { kind: 'strike', entries: outcome.entries.map(({ id, on }) => ({ id, on })) },
       });
       return [];
     },
     [record, undo],
   );
-}
-
-/** For an undo: the bar says why when the book refuses it. @throws Error with the book's reasons */
-export function keptOrThrow(outcome: RecordOutcome): void {
-  if (outcome.kind === 'refused') throw new Error(outcome.messages.join(' '));
 }

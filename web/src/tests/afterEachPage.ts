@@ -6,4 +6,5 @@ configure({ asyncUtilTimeout: 10_000 });
 afterEach(() => {
   cleanup();
   localStorage.clear();
+  sessionStorage.clear();
 });

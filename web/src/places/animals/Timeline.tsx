@@ -1,12 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
-import type { AnimalEntry, AnimalView, TimelineItem } from '@yaylak/contract';
+import type { AnimalView, TimelineItem } from '@yaylak/contract';
 import styled from 'styled-components';
 import { holdingQuery } from '../../api/queries';
 import { useRecord } from '../../outbox/useRecord';
+import { asDraft } from '../../outbox/wayBack';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { useUndo } from '../../parts/Undo';
-import { keptOrThrow } from '../../parts/useWrite';
 import { useFirst } from '../../parts/useFirst';
 import { colour, space } from '../../theme/tokens';
 import { fullDate } from '../../words/format';
@@ -32,11 +32,7 @@ export function Timeline({ view, today }: Props) {
     if (outcome.kind === 'refused') return undo.say(outcome.messages.join(' '));
     undo.offer({
       done: `Struck out: ${words}`,
-      undo: async () => {
-        // A strike stays; the fact is written down anew.
-        const { id: _id, writtenAt: _at, writtenBy: _by, source: _source, ...again } = item.entry as AnimalEntry;
-        keptOrThrow(await record([again]));
-      },
+      undo: { kind: 'again', drafts: [asDraft(item.entry)] },
     });
   };
   return (

@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import type { Entry, EntryAnswer } from '@yaylak/contract';
 import { aHolding, anIdentifier, TODAY } from '../../tests/builders';
 import { no, renderPage, type Answers } from '../../tests/renderPage';
@@ -26,7 +26,7 @@ function aBook() {
   };
   const answers: Answers = {
     'POST /api/entries': ({ body, query }: { body: { entries: Entry[] }; query: URLSearchParams }) => ({
-      answers: body.entries.map((e) => answer(e, query.get('mode') === 'keep')),
+      answers: body.entries.map((e) => answer(e, query.get('mode') !== 'check')),
     }),
     'GET /api/identifiers': [anIdentifier('26-0001'), anIdentifier('26-0002')],
   };
@@ -109,6 +109,20 @@ it('takes the whole file back, and in again only when that is asked', async () =
   await look(user);
   await user.click(await screen.findByRole('button', { name: 'Take in 2' }));
   expect(await screen.findByRole('heading', { name: '2 taken in' })).toBeVisible();
+});
+
+it('is taken back after a reload too, by Ctrl+Z, and only once', async () => {
+  const first = await show();
+  await pick(first.user, aFile(GOOD));
+  await screen.findByRole('heading', { name: '2. What its columns are' });
+  await look(first.user);
+  await first.user.click(await screen.findByRole('button', { name: 'Take in 2' }));
+  await screen.findByRole('heading', { name: '2 taken in' });
+  cleanup();
+  const { user, book } = await show(first.book);
+  await user.keyboard('{Control>}z{/Control}');
+  expect(await screen.findByText('Taken back: took in 2 rows of “weights.csv”')).toBeVisible();
+  expect(book.struck.size).toBe(2);
 });
 
 it('wants the columns it needs, and remembers what was chosen for files with the same headings', async () => {

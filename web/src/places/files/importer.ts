@@ -6,6 +6,8 @@ export interface Preview {
   readonly rows: number;
   readonly bad: ReturnType<typeof readRows>['bad'];
   readonly outcomes: readonly RowOutcome[];
+  /** Entries the book has kept of this run, in their order. */
+  readonly keptIds: readonly string[];
   /** False when it was stopped before its end. */
   readonly isWhole: boolean;
 }
@@ -48,7 +50,13 @@ export function createImporter() {
         onProgress: (done) => onProgress(done, rows.length),
         isCancelled: () => isCancelled,
       });
-      return { rows: good.length + bad.length, bad, outcomes, isWhole: outcomes.length === rows.length };
+      return {
+        rows: good.length + bad.length,
+        bad,
+        outcomes,
+        keptIds: options.mode === 'keep' ? [...keptIds] : [],
+        isWhole: outcomes.length === rows.length,
+      };
     },
 
     /** Strikes out everything the last run wrote, the last first. */

@@ -48,6 +48,8 @@ export interface ImportState {
   readonly stop: () => void;
 }
 
+/** A file that was brought in, as something to take back. */
+const undoKey = ({ keptIds }: Preview): string => `import ${keptIds[0] ?? ''}`;
 const mappingKey = (kind: ImportKind, headings: readonly string[]): string =>
   `yaylak-import ${kind} ${headings.join('|')}`;
 
@@ -138,6 +140,12 @@ export function useImport(): ImportState {
     if (!result) return;
     if (mode === 'check') return setPreview(result);
     setDone(result);
+    if (result.keptIds.length > 0)
+      undo.keep({
+        done: `Took in ${countText(linesOf(result, 'kept').length, 'row', 'rows')} of “${opened.name}”`,
+        undo: { kind: 'strike', entries: result.keptIds.map((id) => ({ id, on: holding?.today ?? '' })) },
+        key: undoKey(result),
+      });
     void readAgain(client);
   };
 
@@ -147,6 +155,7 @@ export function useImport(): ImportState {
     const back = await withProgress((onProgress) => importWorker().takeBack(stamp, onProgress));
     if (!back) return;
     startOver();
+    if (done) undo.forget(undoKey(done));
     undo.say(
       `Taken back: ${countText(back.struck, 'entry', 'entries')} of the file struck out.${back.refused.length > 0 ? ` Some stay. ${back.refused.join(' ')}` : ''}`,
     );

@@ -95,6 +95,13 @@ export function KeptPage() {
   );
 }
 
+const JOB_DEEDS = {
+  change: 'A job was changed',
+  finish: 'A job was finished',
+  resume: 'A job was opened again',
+  discard: 'A job was discarded',
+} as const;
+
 const animalOf = ({ out }: OutboxItem): string | undefined =>
   out.kind === 'entry' && out.entry.type !== 'strike' ? out.entry.animalId : undefined;
 
@@ -107,7 +114,7 @@ function What({ item }: { readonly item: OutboxItem }) {
   const animals = useMemo(() => new Map(roster?.animals.map((a) => [a.tag.animalId, a])), [roster]);
   const { out } = item;
   if (out.kind === 'job') return <span>A job was started: {out.job.name}</span>;
-  if (out.kind === 'finish') return <span>A job was finished</span>;
+  if (out.kind !== 'entry') return <span>{JOB_DEEDS[out.kind]}</span>;
   const { entry } = out;
   const animal = animals.get(animalOf(item) ?? '');
   return (

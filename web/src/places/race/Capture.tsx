@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { AnimalEntry, RosterAnimal, StationSettings } from '@yaylak/contract';
+import type { Entry, RosterAnimal, StationSettings } from '@yaylak/contract';
 import {
   addDays,
   dayOf,
@@ -16,7 +16,8 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { deviceMoment } from '../../api/deviceClock';
 import { groupsQuery, holdingQuery } from '../../api/queries';
-import type { EntryDraft } from '../../outbox/useRecord';
+import { strikesOf, type EntryDraft } from '../../outbox/useRecord';
+import { asDraft, type WayBack } from '../../outbox/wayBack';
 import { Panel } from '../../parts/Panel';
 import { useUndo } from '../../parts/Undo';
 import { useReadings } from '../../adapters/readings/useReadings';
@@ -217,7 +218,8 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     );
     tick();
     try {
-      await race.pass(entriesOf(before, facts));
+      const written = await race.pass(entriesOf(before, facts));
+      undo.keep(ofPassage(written, `Recorded ${animals.get(before.animalId ?? '')?.tag.text ?? before.number}`));
     } catch {
       buzz();
       setDraft({ ...before, message: NOT_WRITTEN, asked: [] });
@@ -267,6 +269,16 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     },
   });
 
+  const way = (drafts: readonly EntryDraft[]): WayBack => ({ kind: 'race', jobId: job?.id ?? '', by, drafts });
+  /** A passage as something to take back: the newest deed to an animal takes the place of the one before. */
+  const ofPassage = (entries: readonly Entry[], done: string) => ({
+    done,
+    undo: way(strikesOf(entries, 'taken back at the race')),
+    key: `${entries[0]?.writtenAt ?? ''} ${job?.id ?? ''}`,
+  });
+  /** Taken back by mistake, it is written down anew: a strike itself cannot be struck. */
+  const again = (entries: readonly Entry[]): WayBack => way(entries.map(asDraft));
+
   const takeBackLast = (): void => {
     const last = passages.at(-1);
     if (!last) {
@@ -276,8 +288,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     const name = animals.get(last.animalId)?.tag.text ?? 'the last one';
     void race.takeBack(last).then(() => {
       say(`Taken back: ${name}.`);
-      // Taken back by mistake, it is written down anew: a strike itself cannot be struck.
-      undo.offer({ done: `Taken back ${name}`, undo: () => race.pass(last.entries.map(asDraft)) });
+      undo.offer({ ...ofPassage(last.entries, `Taken back ${name}`), undo: again(last.entries) });
     });
   };
   const onAnimalKey = (key: string, field: HTMLInputElement | undefined): boolean => {
@@ -391,10 +402,6 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     </>
   );
 }
-
-/** An entry to be written down anew, as itself and no longer as the one that was struck. */
-const asDraft = ({ id: _id, writtenAt: _at, writtenBy: _by, source: _source, ...fact }: AnimalEntry): EntryDraft =>
-  fact as EntryDraft;
 
 /** A pan stands on a scale; a crate, a tape and an eye have none. */
 const isPanUsed = (job: Race['job']): boolean =>

@@ -1,6 +1,6 @@
 import { IsRestoringProvider } from '@tanstack/react-query';
-import { act, cleanup, screen, waitFor, within } from '@testing-library/react';
-import type { Entry, JobEntries, JobView, RosterView } from '@yaylak/contract';
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import type { Entry, JobEntries, JobFacts, JobView, RosterView } from '@yaylak/contract';
 import { aJob, anEntry, aProduct, aRoster, aRosterAnimal, TODAY } from '../../tests/builders';
 import { AWAY, keepsAll, renderPage, type Answers, type Asked } from '../../tests/renderPage';
 import { createDevices } from '../../adapters/readings/devices';
@@ -109,11 +109,15 @@ it('shows at once what a finished job did, and goes on showing it until the serv
   let known: JobEntries = { job: aJob({ animalIds: ids, expected: 3 }), entries: [] };
   const kept: Entry[] = [];
   let finishes = 0;
+  let say: (entries: JobEntries) => void = () => undefined;
+  const said = new Promise<JobEntries>((resolve) => {
+    say = resolve;
+  });
   const { user, outbox, asked } = await show(
     {},
     {
-      // What the server tells is of before: it has not been asked since.
-      'GET /api/jobs/j1': () => known,
+      // Once it is finished, what the server says of it is a long time coming.
+      'GET /api/jobs/j1': () => (finishes === 0 ? known : said),
       'POST /api/entries': (one: Asked) => {
         kept.push(...(one.body as { entries: Entry[] }).entries);
         return keepsAll(one);
@@ -133,7 +137,7 @@ it('shows at once what a finished job did, and goes on showing it until the serv
   expect(await screen.findByRole('heading', { name: 'Finished' })).toBeVisible();
   await waitFor(() => expect(finishes).toBe(1));
   await waitFor(() => expect(outbox.state().waiting).toBe(0));
-  // Asked again after all was sent, the server still has the state of before.
+  // Asked again after all was sent, the server has not answered yet.
   const reads = () => asked.filter((a) => a.method === 'GET' && a.path === '/api/jobs/j1').length;
   await waitFor(() => expect(reads()).toBeGreaterThan(1));
   expect(screen.getByRole('heading', { name: 'Finished' })).toBeVisible();
@@ -141,6 +145,7 @@ it('shows at once what a finished job did, and goes on showing it until the serv
   expect(outbox.state().items).not.toEqual([]);
   // Now it has all of it: what this device kept is not needed any more, and nothing looks otherwise.
   known = { job: { ...known.job, finishedAt: `${TODAY}T09:00:00.000Z`, seen: 2 }, entries: kept };
+  say(known);
   await waitFor(() => expect(outbox.state().items).toEqual([]), { timeout: 15_000 });
   expect(screen.getByRole('heading', { name: 'Finished' })).toBeVisible();
   expect(screen.getByText('2 of 3 on the list came through')).toBeVisible();
@@ -603,4 +608,148 @@ it('an animal taken back by mistake is written down again by Ctrl+Z', async () =
     expect(entries().map((e) => e.type)).toEqual(['passage', 'weight', 'strike', 'strike', 'passage', 'weight']),
   );
   expect(new Set(entries().map((e) => e.id)).size).toBe(6);
+});
+
+it('takes back the animal recorded last by Ctrl+Z, the one before it next, and each only once', async () => {
+  const { user, entries } = await show();
+  for (const n of ['0001', '0002']) {
+    await user.type(number(), `${n}{Enter}`);
+    await user.type(await weight(), '44{Enter}');
+  }
+  await screen.findByText('2 of 3');
+  await user.keyboard('{Control>}z{/Control}');
+  expect(await screen.findByText('Taken back: recorded 26-0002')).toBeVisible();
+  await screen.findByText('1 of 3');
+  await user.keyboard('{Control>}z{/Control}');
+  await screen.findByText('0 of 3');
+  await user.keyboard('{Control>}z{/Control}');
+  expect(await screen.findByText('There is nothing to take back.')).toBeVisible();
+  const struck = entries().flatMap((e) => (e.type === 'strike' ? [e.entryId] : []));
+  await waitFor(() => expect(entries()).toHaveLength(8));
+  expect(new Set(struck).size).toBe(struck.length);
+});
+
+it('takes back by Ctrl+Z what was recorded before a reload', async () => {
+  const first = await show();
+  await first.user.type(number(), '0001{Enter}');
+  await first.user.type(await weight(), '44{Enter}');
+  await waitFor(() => expect(first.entries()).toHaveLength(2));
+  const kept = first.entries();
+  cleanup();
+  const { user, entries } = await show({}, {}, {});
+  await user.keyboard('{Control>}z{/Control}');
+  await waitFor(() => expect(entries()).toHaveLength(2));
+  expect(entries()).toMatchObject(kept.toReversed().map((e) => ({ type: 'strike', entryId: e.id, jobId: 'j1' })));
+});
+
+describe('a job said anew', () => {
+  const open = async (answers: Answers = {}) => {
+    const shown = await show({}, { 'PUT /api/jobs/j1': {}, 'POST /api/jobs/j1/discard': {}, ...answers });
+    return {
+      ...shown,
+      sheet: async () => {
+        await shown.user.click(screen.getByRole('button', { name: 'change job' }));
+        return within(await screen.findByRole('dialog', { name: 'Change this job' }));
+      },
+      said: () => shown.asked.findLast((a) => a.method === 'PUT')?.body as JobFacts,
+    };
+  };
+  const record = async (user: Awaited<ReturnType<typeof show>>['user'], n: string) => {
+    await user.type(number(), `${n}{Enter}`);
+    await user.type(await weight(), '44.5{Enter}');
+  };
+
+  it('gets another name, another set of animals and a station more, and goes on with them at once', async () => {
+    const { user, sheet, said } = await open();
+    const form = await sheet();
+    await user.clear(form.getByLabelText('Name of the job'));
+    await user.type(form.getByLabelText('Name of the job'), 'Top paddock');
+    await user.click(form.getByRole('button', { name: 'Take 26-0012 out' }));
+    expect(form.getByText('26-0012 is not on the list any more.')).toBeVisible();
+    await user.click(form.getByLabelText('Sort by gate'));
+    await user.click(form.getByRole('button', { name: 'Save the job' }));
+    expect(await screen.findByRole('heading', { name: 'Top paddock' })).toBeVisible();
+    expect(screen.getByText('0 of 2')).toBeVisible();
+    await waitFor(() => expect(said()).toBeDefined());
+    expect(said()).toMatchObject({
+      name: 'Top paddock',
+      on: TODAY,
+      stations: ['weigh', 'sort'],
+      animalIds: ids.slice(0, 2),
+    });
+    expect(said().isForItsDay).toBeUndefined();
+  });
+
+  it('dates what was recorded with its other day too, each fact once, under the hand and the time it had', async () => {
+    const { user, sheet, said, entries } = await open();
+    await record(user, '0001');
+    await waitFor(() => expect(entries()).toHaveLength(2));
+    const form = await sheet();
+    fireEvent.change(form.getByLabelText('Day'), { target: { value: '2026-11-22' } });
+    expect(form.getByRole('checkbox', { name: /^Move the 1 animal already recorded to 22 Nov 2026/ })).toBeChecked();
+    await user.click(form.getByRole('button', { name: 'Save the job' }));
+    await waitFor(() => expect(said()).toMatchObject({ on: '2026-11-22', isForItsDay: true }));
+    const [passage, weighed, ...anew] = entries();
+    expect(anew).toMatchObject([
+      { type: 'strike', entryId: weighed?.id, jobId: 'j1' },
+      { type: 'strike', entryId: passage?.id, jobId: 'j1' },
+      { type: 'passage', on: '2026-11-22', writtenAt: passage?.writtenAt, writtenBy: 'Aylin', jobId: 'j1' },
+      { type: 'weight', on: '2026-11-22', kg: 44.5 },
+    ]);
+    expect(new Set(entries().map((e) => e.id)).size).toBe(6);
+    expect(await screen.findByText('for 22 Nov 2026')).toBeVisible();
+  });
+
+  it('keeps its day when the book speaks against what was recorded on the other one', async () => {
+    const { user, sheet, asked } = await open();
+    await record(user, '0001');
+    const form = await sheet();
+    fireEvent.change(form.getByLabelText('Day'), { target: { value: '2026-11-24' } });
+    await user.click(form.getByRole('button', { name: 'Save the job' }));
+    expect(form.getByText('Day: enter today or an earlier day.')).toBeVisible();
+    expect(asked.some((a) => a.method === 'PUT')).toBe(false);
+  });
+
+  it('is discarded on a second press that says how much is struck out, also without the server', async () => {
+    const { user, sheet, asked, outbox } = await open({ 'POST /api/jobs/j1/discard': AWAY });
+    await record(user, '0001');
+    await screen.findByText('1 of 3');
+    const form = await sheet();
+    await user.click(form.getByRole('button', { name: 'Discard the job' }));
+    expect(asked.some((a) => a.path.endsWith('/discard'))).toBe(false);
+    await user.click(form.getByRole('button', { name: /^Strike out what was recorded of 1 animal\?/ }));
+    expect(await screen.findByRole('heading', { name: 'This job was discarded' })).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'Open it again' }));
+    expect(await screen.findByLabelText('Number of the next animal')).toBeVisible();
+    expect(
+      outbox
+        .state()
+        .items.map((i) => i.out.kind)
+        .filter((kind) => kind !== 'entry'),
+    ).toEqual(['discard', 'resume']);
+  });
+
+  it('is opened again when it was finished by mistake', async () => {
+    let finishedAt: string | null = null;
+    const { user } = await open({
+      'GET /api/jobs/j1': () => ({ job: aJob({ animalIds: ids, expected: 3, finishedAt }), entries: [] }),
+      'POST /api/jobs/j1/finish': (one: Asked) => {
+        finishedAt = (one.body as { finishedAt: string }).finishedAt;
+        return {};
+      },
+      'DELETE /api/jobs/j1/end': () => {
+        finishedAt = null;
+        return {};
+      },
+    });
+    await user.click(screen.getByRole('button', { name: 'Finish' }));
+    await user.click(screen.getByRole('button', { name: 'Finish the job' }));
+    await user.click(await screen.findByRole('button', { name: 'Open it again' }));
+    expect(await screen.findByLabelText('Number of the next animal')).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'Finish' }));
+    await user.click(screen.getByRole('button', { name: 'Finish the job' }));
+    await screen.findByRole('button', { name: 'Open it again' });
+    await user.keyboard('{Control>}z{/Control}');
+    expect(await screen.findByText('Taken back: finished the job “Ewe lambs”')).toBeVisible();
+  });
 });

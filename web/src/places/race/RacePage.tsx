@@ -8,16 +8,18 @@ import { useOutbox } from '../../outbox/useOutbox';
 import { forgetHand, keepHand, keptHand } from '../../shared/jobs/hand';
 import { Button } from '../../parts/Button';
 import { Key } from '../../parts/KeysHelp';
+import { useUndo } from '../../parts/Undo';
 import { Empty, Loading } from '../../parts/States';
 import { countText, fullDate, shortDate } from '../../words/format';
 import { STATION_WORDS } from '../../words/stations';
 import { Capture } from './Capture';
 import { gainsBefore, jobFigures } from './jobFigures';
+import { JobSheet } from './JobSheet';
 import { JobSoFar } from './JobSoFar';
 import { forgetDraft } from './keptDraft';
 import { forgetPan } from './PanLine';
 import { PassageList } from './PassageList';
-import { Aside, Foot, Frame, Head, HeadButton, Kept, Left, Main, Right } from './raceFrame';
+import { Alone, Aside, Foot, Frame, Head, HeadButton, Kept, Left, Main, Right } from './raceFrame';
 import { Readers } from './Readers';
 import { areSoundsOn, setSoundsOn } from './sounds';
 import { Summary } from './Summary';
@@ -34,6 +36,8 @@ export function RacePage() {
   const navigate = useNavigate();
   const { data: holding } = useQuery(holdingQuery);
   const [isSummary, setSummary] = useState(false);
+  const [isChanging, setChanging] = useState(false);
+  const undo = useUndo();
   const [hasSounds, setSounds] = useState(areSoundsOn);
   const { job, passages, listed, animals } = race;
   const settingsOf = useMemo(
@@ -59,7 +63,7 @@ export function RacePage() {
 
   if (!job || race.isReading)
     return (
-      <div style={{ padding: 24 }}>
+      <Alone>
         {race.isMissing ? (
           <Empty
             title="This job is not here"
@@ -70,7 +74,27 @@ export function RacePage() {
         ) : (
           <Loading />
         )}
-      </div>
+      </Alone>
+    );
+  if (job.discardedAt !== undefined)
+    return (
+      <Alone>
+        <Empty
+          title="This job was discarded"
+          action={
+            <>
+              <Button onPress={() => void race.resume()}>Open it again</Button>
+              <Button kind="main" onPress={() => void navigate('/race')}>
+                To the race
+              </Button>
+            </>
+          }
+        >
+          {passages.length === 0
+            ? 'Nothing recorded in it counts.'
+            : `${countText(passages.length, 'animal', 'animals')} came in from another device since. Open it again to see them.`}
+        </Empty>
+      </Alone>
     );
   const seenIds = new Set(passages.map((p) => p.animalId));
   const seen = listed.filter((a) => seenIds.has(a.tag.animalId)).length;
@@ -82,9 +106,15 @@ export function RacePage() {
     setHand(said);
     setHandAsked(false);
   };
+  const finish = async (): Promise<void> => {
+    await race.finish();
+    setSummary(true);
+    undo.keep({ done: `Finished the job “${job.name}”`, undo: { kind: 'job', out: { kind: 'resume', jobId: id } } });
+  };
   const leave = (): void => void navigate('/race');
   return (
     <Frame data-own-keys>
+      <JobSheet race={race} isOpen={isChanging} onClose={() => setChanging(false)} />
       <Head>
         <h1>{job.name}</h1>
         <span>{job.stations.map((s) => STATION_WORDS[s]).join(' · ')}</span>
@@ -103,6 +133,11 @@ export function RacePage() {
               onClick={() => setHandAsked(true)}
             >
               by {race.by}
+            </HeadButton>
+          )}
+          {isFinished ? null : (
+            <HeadButton type="button" onClick={() => setChanging(true)}>
+              change job
             </HeadButton>
           )}
           <Readers />
@@ -137,7 +172,8 @@ export function RacePage() {
               figures={figures}
               isFinished={isFinished}
               onBack={() => setSummary(false)}
-              onFinish={() => void race.finish().then(() => setSummary(true))}
+              onFinish={() => void finish()}
+              onResume={() => void race.resume().then(() => setSummary(false))}
               onLeave={leave}
             />
           </Main>

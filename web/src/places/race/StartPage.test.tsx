@@ -1,7 +1,7 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { StartJob } from '@yaylak/contract';
-import { aGroup, aJob, aRosterAnimal, TODAY } from '../../tests/builders';
-import { renderPage, type Answers } from '../../tests/renderPage';
+import { aGroup, aJob, anIdentifier, aRosterAnimal, TODAY } from '../../tests/builders';
+import { AWAY, renderPage, type Answers } from '../../tests/renderPage';
 import { StartPage } from './StartPage';
 
 const animals = [
@@ -122,4 +122,36 @@ it('lists jobs that are not finished before those that are', async () => {
   expect(await screen.findByText('23 Nov, 2 of 5 through')).toBeVisible();
   await user.click(screen.getByRole('button', { name: 'Look' }));
   await waitFor(() => expect(path()).toBe('/race/b'));
+});
+
+it('lets the list be put together: one out, one in by its number, a set at once, each once', async () => {
+  const { user, asked } = await show({
+    'GET /api/identifiers': animals.map((a) => anIdentifier(a.tag.text, { animalId: a.tag.animalId })),
+  });
+  await user.click(screen.getByRole('button', { name: 'Change who comes' }));
+  await user.click(screen.getByRole('button', { name: 'Take 26-0002 out' }));
+  await user.type(screen.getByLabelText('Add an animal: type its number, or scan'), '25-0001{Enter}');
+  expect(await screen.findByText('25-0001 is on the list now.')).toBeVisible();
+  await user.selectOptions(screen.getByLabelText('Add a set'), 'Ram lambs of 2026 (1)');
+  await user.selectOptions(screen.getByLabelText('Add a set'), 'Ram lambs of 2026 (1)');
+  expect(screen.getByText('Already on the list: 26-R01.')).toBeVisible();
+  await user.click(screen.getByRole('button', { name: 'Start with 3 animals' }));
+  await waitFor(() => expect(started(asked)?.animalIds).toEqual(['id of 26-0001', 'id of 25-0001', 'id of 26-R01']));
+});
+
+it('takes a start back by Ctrl+Z, as long as nobody went through', async () => {
+  const { user, asked } = await show({ 'POST /api/jobs/discard': {} });
+  await user.click(screen.getByRole('button', { name: 'Start with 2 animals' }));
+  await waitFor(() => expect(started(asked)).toBeDefined());
+  await user.keyboard('{Control>}z{/Control}');
+  const path = `/api/jobs/${started(asked).id}/discard`;
+  await waitFor(() => expect(asked.find((a) => a.path === path)?.body).toMatchObject({ isIfEmpty: true }));
+});
+
+it('lists a job begun here that the server has not heard of', async () => {
+  const { outbox } = await show({ 'POST /api/jobs': AWAY });
+  const { finishedAt: _, seen: __, expected: ___, ...job } = aJob({ name: 'No signal', animalIds: ['a', 'b'] });
+  await act(() => outbox.put([{ kind: 'job', job }]));
+  expect(await screen.findByText('No signal')).toBeVisible();
+  expect(screen.getByText('23 Nov, 0 of 2 through')).toBeVisible();
 });

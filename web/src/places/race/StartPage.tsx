@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { SHIPPED_TEMPLATES, type RosterAnimal } from '@yaylak/contract';
-import { fieldWord, SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { SHIPPED_TEMPLATES } from '@yaylak/contract';
 import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { groupsQuery, holdingQuery, jobsQuery, rosterQuery } from '../../api/queries';
+import { groupsQuery, holdingQuery, rosterQuery } from '../../api/queries';
+import { useJobs } from '../../shared/jobs/useJobs';
 import { useStartJob } from '../../shared/jobs/useStartJob';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
@@ -13,14 +13,13 @@ import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { useNewKey } from '../../parts/useWindowKey';
-import { colour, radius, space } from '../../theme/tokens';
+import { colour, space } from '../../theme/tokens';
 import { countText, shortDate } from '../../words/format';
-import { STATION_WORDS } from '../../words/stations';
-import { useWeightUnit } from '../../words/useUnits';
 import { KeepTemplate } from './KeepTemplate';
 import { planFault, planToStart, withNextTube, type JobPlan } from './plan';
-import { StationChoice } from './StationChoice';
-import { StationSettingsForm } from './StationSettingsForm';
+import { PlanFields } from './PlanFields';
+import { WhoComes } from './WhoComes';
+import { whoSets } from './whoSets';
 
 /** What another place hands over to start a job with. */
 export interface GivenJob {
@@ -30,19 +29,13 @@ export interface GivenJob {
   readonly plan?: JobPlan;
 }
 
-interface Who {
-  readonly key: string;
-  readonly words: string;
-  readonly animals: readonly RosterAnimal[];
-}
-
 const MOST_SHOWN = 60;
 const START = 'start-job';
 /** Choose who comes, and what is done; jobs that are not finished stand beside. */
 export function StartPage() {
   const roster = useQuery({ ...rosterQuery, staleTime: 0 });
   const { data: holding } = useQuery(holdingQuery);
-  const { data: jobs } = useQuery(jobsQuery);
+  const jobs = useJobs();
   const { data: groups } = useQuery(groupsQuery);
   const navigate = useNavigate();
   const startJob = useStartJob();
@@ -63,9 +56,12 @@ export function StartPage() {
   const [typedBy, setStartedBy] = useState<string>();
   const [forDay, setForDay] = useState<string>();
   const startedBy = typedBy ?? holding?.keeper ?? '';
-  const unit = useWeightUnit();
   const [problem, setProblem] = useState<string>();
   const who = sets.find((s) => s.key === chosen) ?? sets[0];
+  const animals = useMemo(() => new Map(roster.data?.animals.map((a) => [a.tag.animalId, a])), [roster.data]);
+  const [own, setOwn] = useState<readonly string[]>();
+  const [isChoosing, setChoosing] = useState(false);
+  const coming = own?.flatMap((id) => animals.get(id) ?? []) ?? who?.animals ?? [];
   const shownName = name ?? (who ? (given?.name ?? who.words.replace(/ \(\d+\)$/, '')) : '');
 
   const setPlan = (next: JobPlan): void => {
@@ -85,7 +81,8 @@ export function StartPage() {
   };
 
   const start = async (): Promise<void> => {
-    if (!who || !holding) return;
+    if (!holding) return;
+    if (coming.length === 0) return setProblem('Nobody is on the list. Add the animals that come.');
     const fault = planFault(plan);
     if (fault) return setProblem(fault);
     if (forDay !== undefined && (forDay === '' || forDay > holding.today))
@@ -95,7 +92,7 @@ export function StartPage() {
       startedBy,
       forDay,
       ...planToStart(plan),
-      animalIds: who.animals.map((a) => a.tag.animalId),
+      animalIds: coming.map((a) => a.tag.animalId),
     });
     if (problemFound) setProblem(problemFound);
   };
@@ -108,8 +105,8 @@ export function StartPage() {
         {roster.error ? <Failed error={roster.error} onRetry={() => void roster.refetch()} /> : <Loading />}
       </Page>
     );
-  const open = (jobs ?? []).filter((j) => j.finishedAt === null);
-  const done = (jobs ?? []).filter((j) => j.finishedAt !== null).slice(0, 6);
+  const open = jobs.filter((j) => j.finishedAt === null);
+  const done = jobs.filter((j) => j.finishedAt !== null).slice(0, 6);
   return (
     <Page
       title="Who comes through the race?"
@@ -171,7 +168,10 @@ export function StartPage() {
               label="Who"
               value={who?.key ?? ''}
               options={sets.map((s) => [s.key, s.words])}
-              onChange={setChosen}
+              onChange={(key) => {
+                setChosen(key);
+                setOwn(undefined);
+              }}
             />
             <Field label="Name of the job" value={shownName} onChange={setName} />
             <Row $gap={3} style={{ alignItems: 'flex-end' }}>
@@ -181,27 +181,6 @@ export function StartPage() {
                 options={[...templates.map((t) => [t.id, t.name] as const), ['', 'put together here']]}
                 onChange={choose}
               />
-              <Choice
-                label="Written down is"
-                value={plan.settings.subject ?? 'each'}
-                options={[
-                  ['each', 'each animal'],
-                  ['young', 'the young of each dam'],
-                  ['litter', 'each dam’s litter as one'],
-                ]}
-                onChange={(subject) => setPlan({ ...plan, settings: { ...plan.settings, subject } })}
-              />
-              {plan.settings.subject === 'young' ? (
-                <Field
-                  label="How old, days"
-                  inputMode="numeric"
-                  value={String(plan.settings.young?.ageDays ?? 2)}
-                  onChange={(text) => {
-                    const ageDays = Math.min(60, Number(text.replace(/\D/g, '')));
-                    setPlan({ ...plan, settings: { ...plan.settings, young: { ageDays } } });
-                  }}
-                />
-              ) : null}
               <Field label="Weighed and recorded by" value={startedBy} onChange={setStartedBy} />
               <Field
                 label="Day"
@@ -215,106 +194,48 @@ export function StartPage() {
                 }
               />
             </Row>
-            <StationChoice plan={plan} onChange={change} />
-            {plan.stations.map((station) => (
-              <StationPart key={`${templateId} ${station}`} aria-label={STATION_WORDS[station]}>
-                <legend>{STATION_WORDS[station]}</legend>
-                <StationSettingsForm
-                  station={station}
-                  plan={plan}
-                  products={roster.data.products}
-                  groups={groups ?? []}
-                  startedBy={startedBy}
-                  unit={unit}
-                  species={who?.animals[0]?.species}
-                  onChange={setPlan}
-                />
-              </StationPart>
-            ))}
+            <PlanFields
+              key={templateId}
+              plan={plan}
+              products={roster.data.products}
+              groups={groups ?? []}
+              species={coming[0]?.species}
+              startedBy={startedBy}
+              onStations={change}
+              onSettings={setPlan}
+            />
             {problem ? <p role="alert">{problem}</p> : null}
             <Row>
-              <Button id={START} kind="main" type="submit" isDisabled={!who}>
-                Start with {countText(who?.animals.length ?? 0, 'animal', 'animals')}
+              <Button id={START} kind="main" type="submit" isDisabled={coming.length === 0}>
+                Start with {countText(coming.length, 'animal', 'animals')}
               </Button>
               <KeepTemplate plan={plan} templates={templates} onKept={setTemplateId} />
             </Row>
           </Stack>
         </form>
       </Panel>
-      {who ? (
-        <Row aria-label="Those expected" role="group">
-          {who.animals.slice(0, MOST_SHOWN).map((a) => (
-            <Tag key={a.tag.animalId} tag={a.tag} isStatic />
-          ))}
-          {who.animals.length > MOST_SHOWN ? <Small>and {who.animals.length - MOST_SHOWN} more</Small> : null}
+      <Panel>
+        <Row style={{ justifyContent: 'space-between' }}>
+          <h2>Those expected</h2>
+          <Button kind="quiet" aria-expanded={isChoosing} onPress={() => setChoosing(!isChoosing)}>
+            {isChoosing ? 'Done' : 'Change who comes'}
+          </Button>
         </Row>
-      ) : null}
+        {isChoosing ? (
+          <WhoComes ids={coming.map((a) => a.tag.animalId)} animals={animals} sets={sets} onChange={setOwn} />
+        ) : (
+          <Row aria-label="Those expected" role="group">
+            {coming.slice(0, MOST_SHOWN).map((a) => (
+              <Tag key={a.tag.animalId} tag={a.tag} isStatic />
+            ))}
+            {coming.length > MOST_SHOWN ? <Small>and {coming.length - MOST_SHOWN} more</Small> : null}
+          </Row>
+        )}
+      </Panel>
     </Page>
   );
 }
 
-/** Never wore anything: new-born young that go through with their dam. */
-const isUnmarked = (a: RosterAnimal): boolean => a.worn.length === 0 && a.formerly.length === 0;
-
-/**
- * Sets to choose from: those handed over, this year's and last year's young by sex, and the groups; without those that
- * nobody could call, since they wear nothing yet.
- */
-function whoSets(
-  all: readonly RosterAnimal[],
-  today: string,
-  given: { readonly animalIds?: readonly string[] | undefined; readonly name?: string | undefined } | null,
-): Who[] {
-  const sets: Who[] = [];
-  const animals = all.filter((a) => !isUnmarked(a));
-  if (given?.animalIds) {
-    const ids = new Set(given.animalIds);
-    const own = all.filter((a) => ids.has(a.tag.animalId));
-    sets.push({ key: 'given', words: `${given.name ?? 'Chosen animals'} (${own.length})`, animals: own });
-  }
-  const year = Number(today.slice(0, 4));
-  for (const species of SPECIES)
-    for (const sex of ['female', 'male', 'castrate'] as const)
-      for (const bornIn of [year, year - 1]) {
-        const own = animals.filter((a) => a.species === species && a.sex === sex && a.bornOn?.startsWith(`${bornIn}-`));
-        if (own.length === 0) continue;
-        const word = fieldWord({ species, sex }, 1, true);
-        sets.push({
-          key: `${species} ${sex} ${bornIn}`,
-          words: `${word.charAt(0).toUpperCase()}${word.slice(1)} of ${bornIn} (${own.length})`,
-          animals: own,
-        });
-      }
-  const groups = new Map<string, { name: string; animals: RosterAnimal[] }>();
-  for (const a of animals) {
-    if (a.groupId === null) continue;
-    const group = groups.get(a.groupId) ?? { name: a.groupName ?? 'group', animals: [] };
-    group.animals.push(a);
-    groups.set(a.groupId, group);
-  }
-  for (const [id, g] of groups)
-    sets.push({ key: id, words: `Group ${g.name} (${g.animals.length})`, animals: g.animals });
-  for (const species of SPECIES) {
-    const own = animals.filter((a) => a.species === species);
-    if (own.length > 0)
-      sets.push({ key: species, words: `All ${SPECIES_WORDS[species].plural} (${own.length})`, animals: own });
-  }
-  return sets;
-}
-
-const StationPart = styled.fieldset`
-  display: flex;
-  flex-direction: column;
-  gap: ${space(2)};
-  margin: 0;
-  padding: ${space(2)} ${space(3)} ${space(3)};
-  border: 1px solid ${colour('line')};
-  border-radius: ${radius};
-  legend {
-    padding: 0 ${space(2)};
-    font-weight: 700;
-  }
-`;
 const Job = styled.div`
   display: flex;
   justify-content: space-between;

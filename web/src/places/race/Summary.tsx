@@ -19,11 +19,12 @@ interface Props {
   readonly isFinished: boolean;
   readonly onBack: () => void;
   readonly onFinish: () => void;
+  readonly onResume: () => void;
   readonly onLeave: () => void;
 }
 
 /** What the job brought: counts that must agree, who was missed, who stands out. */
-export function Summary({ race, figures, isFinished, onBack, onFinish, onLeave }: Props) {
+export function Summary({ race, figures, isFinished, onBack, onFinish, onResume, onLeave }: Props) {
   const unit = useWeightUnit();
   const scale = scaleUnit(race.listed[0]?.species, unit);
   const { listed, passages, animals } = race;
@@ -135,7 +136,9 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onLeave }
           </section>
         ) : null}
         <Row>
-          {isFinished ? null : (
+          {isFinished ? (
+            <Button onPress={onResume}>Open it again</Button>
+          ) : (
             <>
               <Button kind="main" onPress={onFinish}>
                 Finish the job

@@ -129,3 +129,7 @@ export const Foot = styled.footer`
   border-top: 1px solid ${colour('line')};
   font-size: 14px;
 `;
+/** A word in place of the race. */
+export const Alone = styled.div`
+  padding: ${space(6)};
+`;

@@ -1,17 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Entry, JobView, RosterAnimal, RosterView, StartJob } from '@yaylak/contract';
+import { MAX_BATCH, type Entry, type JobFacts, type RosterAnimal, type RosterView } from '@yaylak/contract';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { holdingQuery, jobQuery, rosterQuery } from '../../api/queries';
-import type { OutboxItem } from '../../outbox/store';
 import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
-import { stamp, type EntryDraft } from '../../outbox/useRecord';
+import { raceEntries, strikesOf, useSendWhole, type EntryDraft } from '../../outbox/useRecord';
+import { jobHere, type JobHere } from '../../shared/jobs/jobHere';
 import { newId } from '../../words/ids';
 import { readElectronicNumber, type Sex } from '@yaylak/core';
 import { nobody } from './draft';
 import { hasAll, isSameLog, jobLog, passagesOf, type Logged, type Passage } from './raceLog';
 
 export interface Race {
-  readonly job: (StartJob & { readonly finishedAt: string | null }) | undefined;
+  readonly job: JobHere | undefined;
   /** The day an animal that goes through now is dated: today, unless the job is entered for its own day. */
   readonly on: string;
   /** Whose hand what is recorded now bears. */
@@ -27,15 +27,18 @@ export interface Race {
   readonly isOnServer: boolean;
   readonly roster: RosterView;
   /** Writes one animal's way through down on this device, then sends it. */
-  pass(entries: readonly EntryDraft[]): Promise<void>;
-  takeBack(passage: Passage): Promise<void>;
+  pass(entries: readonly EntryDraft[]): Promise<readonly Entry[]>;
+  takeBack(passage: Passage): Promise<readonly Entry[]>;
   finish(): Promise<void>;
+  /** Opens it again when it was finished or put away. */
+  resume(): Promise<void>;
+  /** Puts it away, and strikes out what was recorded in it. */
+  discard(): Promise<void>;
+  /** Says anew what the job is. */
+  change(facts: JobFacts): Promise<void>;
+  /** Dates what was recorded with another day. @returns the book's reasons against it; none when it is so */
+  redate(passages: readonly Passage[], on: string): Promise<readonly string[]>;
 }
-
-const jobOnDevice = (items: readonly OutboxItem[], id: string): StartJob | undefined => {
-  const found = items.find((i) => i.out.kind === 'job' && i.out.job.id === id);
-  return found?.out.kind === 'job' ? found.out.job : undefined;
-};
 
 const OTHERS_EVERY_MS = 10_000;
 const NOBODY: readonly RosterAnimal[] = [];
@@ -55,6 +58,7 @@ const NO_ROSTER: RosterView = {
 export function useRace(jobId: string, hand?: string): Race {
   const outbox = useOutbox();
   const { items, waiting } = useOutboxState();
+  const send = useSendWhole();
   const server = useQuery({
     ...jobQuery(jobId),
     staleTime: Infinity,
@@ -64,13 +68,11 @@ export function useRace(jobId: string, hand?: string): Race {
   });
   const roster = useQuery({ ...rosterQuery, staleTime: Infinity });
   const { data: holding } = useQuery(holdingQuery);
-  const onDevice = jobOnDevice(items, jobId);
   const isFinishedHere = items.some((i) => i.out.kind === 'finish' && i.out.jobId === jobId);
-  const known: JobView | StartJob | undefined = server.data?.job ?? onDevice;
   const finishedAt = server.data?.job.finishedAt ?? null;
-  const job = useMemo(
-    () => (known ? { ...known, finishedAt: finishedAt ?? (isFinishedHere ? known.startedAt : null) } : undefined),
-    [known, finishedAt, isFinishedHere],
+  const job = useSame(
+    useMemo(() => jobHere(jobId, server.data?.job, server.data?.askedAt ?? 0, items), [jobId, server.data, items]),
+    isSameJob,
   );
   const all = roster.data?.animals ?? NOBODY;
   const log = useSame(jobLog(items, jobId), isSameLog);
@@ -94,11 +96,9 @@ export function useRace(jobId: string, hand?: string): Race {
 
   const put = useCallback(
     async (drafts: readonly EntryDraft[]) => {
-      // One time for one passage: it is what holds its entries together.
-      const at = new Date().toISOString();
-      await outbox.put(
-        drafts.map((d) => ({ kind: 'entry', entry: { ...stamp(d, by, 'race'), writtenAt: at, jobId } })),
-      );
+      const entries = raceEntries(drafts, by, jobId);
+      await outbox.put(entries.map((entry) => ({ kind: 'entry', entry })));
+      return entries;
     },
     [outbox, by, jobId],
   );
@@ -114,18 +114,51 @@ export function useRace(jobId: string, hand?: string): Race {
     listed,
     passages,
     keptHere: waiting,
-    isOnServer: finishedAt !== null && hasAll(server.data?.entries ?? NOTHING, log),
+    isOnServer: finishedAt !== null && job?.finishedAt != null && hasAll(server.data?.entries ?? NOTHING, log),
     roster: roster.data ?? NO_ROSTER,
     pass: put,
-    takeBack: (passage) =>
-      put(
-        [...passage.entries]
-          .reverse()
-          .map((e) => ({ type: 'strike', on: e.on, entryId: e.id, reason: 'taken back at the race' })),
-      ),
+    takeBack: (passage) => put(strikesOf(passage.entries, 'taken back at the race')),
     finish: () => outbox.put([{ kind: 'finish', jobId, finishedAt: new Date().toISOString() }]),
+    resume: () => outbox.put([{ kind: 'resume', jobId }]),
+    discard: () =>
+      outbox.put([{ kind: 'discard', jobId, discard: { discardedAt: new Date().toISOString(), discardedBy: by } }]),
+    change: (facts) => outbox.put([{ kind: 'change', jobId, facts }]),
+    redate: async (passed, day) => {
+      const refused = new Set<string>();
+      // The last ones first, each piece whole, so that nothing is struck out that is not written down anew.
+      for (const part of partsOf(passed.toReversed(), MAX_BATCH / 2)) {
+        const strikes = part.flatMap((p) => raceEntries(strikesOf(p.entries, `dated ${day}`), by, jobId));
+        const outcome = await send([...strikes, ...part.toReversed().flatMap((p) => redated(p, day))]);
+        if (outcome.kind === 'refused') outcome.messages.forEach((m) => refused.add(m));
+      }
+      return [...refused];
+    },
   };
 }
+
+/** A passage's entries on another day, as entries of their own that speak of one another as before. */
+function redated({ entries }: Passage, on: string): Entry[] {
+  const fresh = new Map(entries.map((e) => [e.id, newId()]));
+  const text = JSON.stringify(entries.map((e) => ({ ...e, on })));
+  return JSON.parse(text, (_key, value: unknown) => fresh.get(value as string) ?? value) as Entry[];
+}
+
+/** Passages in parts of so many entries at most; one that has more is a part by itself. */
+function partsOf(passages: readonly Passage[], most: number): Passage[][] {
+  const parts: Passage[][] = [];
+  let held = Infinity;
+  for (const passage of passages) {
+    if (held + passage.entries.length > most) {
+      parts.push([]);
+      held = 0;
+    }
+    parts.at(-1)?.push(passage);
+    held += passage.entries.length;
+  }
+  return parts;
+}
+
+const isSameJob = (a: JobHere | undefined, b: JobHere | undefined): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** The value of before while it says the same: that an entry has been sent changes nothing of who is through. */
 function useSame<T>(value: T, isSame: (a: T, b: T) => boolean): T {

@@ -179,7 +179,7 @@ describe('blank tags', () => {
   const bag = { id: 'b', species: 'sheep', colour: 'green', shape: 'flag', first: '26-0001', last: '26-0006' } as const;
   it('are counted less what has been fitted, with the next of them', async () => {
     await show(aView([]), { 'GET /api/holding': aHolding({ blankTags: [bag] }) });
-    expect(screen.getByText('5 of 6 left, next 26-0001')).toBeVisible();
+    expect(await screen.findByText('5 of 6 left, next 26-0001')).toBeVisible();
   });
   it('are put in as a bag, and a bag that is none cannot be', async () => {
     const { user, asked } = await show(aView([]), { 'PATCH /api/holding': aHolding() });

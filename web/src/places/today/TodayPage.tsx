@@ -9,6 +9,7 @@ import { FigureTable } from '../../parts/FigureTable';
 import { Page } from '../../parts/Page';
 import { Panel, Small, Soft } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
+import { useOpenJobs } from '../../shared/jobs/useJobs';
 import { countText, longDate, shortDate } from '../../words/format';
 import { LookAtList } from './LookAtList';
 import { Heading, Item, Rows } from '../../parts/rows';
@@ -28,6 +29,7 @@ export function TodayPage() {
 }
 
 function Today({ data }: { readonly data: TodayView }) {
+  const openJobs = useOpenJobs();
   const { refused } = useOutboxState();
   const navigate = useNavigate();
   const open = data.due.filter((d) => d.isOpen);
@@ -76,14 +78,14 @@ function Today({ data }: { readonly data: TodayView }) {
           Add your animals one by one under <Link to="/animals">Animals</Link>, or bring in a list you already have.
         </Empty>
       )}
-      {data.openJobs.length + data.lookAt.length + refused.length > 0 ? (
+      {openJobs.length + data.lookAt.length + refused.length > 0 ? (
         <section>
           <Heading>
             <h2>Unfinished</h2>
             <Small>nothing of it is lost</Small>
           </Heading>
           <Rows>
-            {data.openJobs.map((job) => (
+            {openJobs.map((job) => (
               <Item key={job.id}>
                 <div>
                   <b>{job.name}</b>

@@ -4,6 +4,7 @@ import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
 import { holdingQuery } from '../../api/queries';
 import { useOutbox } from '../../outbox/useOutbox';
+import { useUndo } from '../../parts/Undo';
 import { keepHand } from './hand';
 import { newId } from '../../words/ids';
 
@@ -20,6 +21,7 @@ export function useStartJob(): (job: JobToStart) => Promise<string | undefined> 
   const { data: holding } = useQuery(holdingQuery);
   const outbox = useOutbox();
   const navigate = useNavigate();
+  const undo = useUndo();
   return useCallback(
     async ({ startedBy, settings, animalIds, forDay, ...rest }) => {
       if (!holding) return 'The settings are not here yet. Wait a moment and start again.';
@@ -38,10 +40,15 @@ export function useStartJob(): (job: JobToStart) => Promise<string | undefined> 
       } catch {
         return 'This device could not write the job down: its storage is full or shut. Make room in the browser and try again.';
       }
+      const discard = { discardedAt: job.startedAt, discardedBy: job.startedBy, isIfEmpty: true };
+      undo.keep({
+        done: `Started the job “${job.name}”`,
+        undo: { kind: 'job', out: { kind: 'discard', jobId: job.id, discard } },
+      });
       keepHand(job.id, { by: job.startedBy, saidOn: holding.today });
       void navigate(`/race/${job.id}`);
       return undefined;
     },
-    [holding, outbox, navigate],
+    [holding, outbox, navigate, undo],
   );
 }

@@ -1,0 +1,89 @@
+import type { GroupView, ProductView } from '@yaylak/contract';
+import type { Species } from '@yaylak/core';
+import styled from 'styled-components';
+import { Choice, Field } from '../../parts/Field';
+import { Row } from '../../parts/Panel';
+import { colour, radius, space } from '../../theme/tokens';
+import { STATION_WORDS } from '../../words/stations';
+import { useWeightUnit } from '../../words/useUnits';
+import type { JobPlan } from './plan';
+import { StationChoice } from './StationChoice';
+import { StationSettingsForm } from './StationSettingsForm';
+
+interface Props {
+  readonly plan: JobPlan;
+  readonly products: readonly ProductView[];
+  readonly groups: readonly GroupView[];
+  /** Of those who come: a pan is typed in their unit. */
+  readonly species: Species | undefined;
+  readonly startedBy: string;
+  /** Stations were ticked or moved. */
+  readonly onStations: (plan: JobPlan) => void;
+  /** What a station has to know is another. */
+  readonly onSettings: (plan: JobPlan) => void;
+}
+
+const MOST_DAYS = 60;
+
+/** What is done at a job, station by station, and of whom it is written down. */
+export function PlanFields({ plan, products, groups, species, startedBy, onStations, onSettings }: Props) {
+  const unit = useWeightUnit();
+  const { settings, stations } = plan;
+  return (
+    <>
+      <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+        <Choice
+          label="Written down is"
+          value={settings.subject ?? 'each'}
+          options={[
+            ['each', 'each animal'],
+            ['young', 'the young of each dam'],
+            ['litter', 'each dam’s litter as one'],
+          ]}
+          onChange={(subject) => onSettings({ ...plan, settings: { ...settings, subject } })}
+        />
+        {settings.subject === 'young' ? (
+          <Field
+            label="How old, days"
+            inputMode="numeric"
+            value={String(settings.young?.ageDays ?? 2)}
+            onChange={(text) => {
+              const ageDays = Math.min(MOST_DAYS, Number(text.replace(/\D/g, '')));
+              onSettings({ ...plan, settings: { ...settings, young: { ageDays } } });
+            }}
+          />
+        ) : null}
+      </Row>
+      <StationChoice plan={plan} onChange={onStations} />
+      {stations.map((station) => (
+        <StationPart key={station} aria-label={STATION_WORDS[station]}>
+          <legend>{STATION_WORDS[station]}</legend>
+          <StationSettingsForm
+            station={station}
+            plan={plan}
+            products={products}
+            groups={groups}
+            startedBy={startedBy}
+            unit={unit}
+            species={species}
+            onChange={onSettings}
+          />
+        </StationPart>
+      ))}
+    </>
+  );
+}
+
+const StationPart = styled.fieldset`
+  display: flex;
+  flex-direction: column;
+  gap: ${space(2)};
+  margin: 0;
+  padding: ${space(2)} ${space(3)} ${space(3)};
+  border: 1px solid ${colour('line')};
+  border-radius: ${radius};
+  legend {
+    padding: 0 ${space(2)};
+    font-weight: 700;
+  }
+`;

@@ -1,0 +1,125 @@
+import type { RosterAnimal } from '@yaylak/contract';
+import { useMemo, useState } from 'react';
+import styled from 'styled-components';
+import { useReadings } from '../../adapters/readings/useReadings';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Field';
+import { FindOne } from '../../parts/FindOne';
+import { Row, Small } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { colour, radius, space } from '../../theme/tokens';
+import { countText } from '../../words/format';
+import { matchesFor, raceNumbers } from './answers';
+import type { Who } from './whoSets';
+
+interface Props {
+  readonly ids: readonly string[];
+  readonly animals: ReadonlyMap<string, RosterAnimal>;
+  readonly sets: readonly Who[];
+  readonly onChange: (ids: readonly string[]) => void;
+}
+
+const SHOWN = 60;
+
+/** The animals expected at a job: taken out by a press, put in by their number, by the reader or a set at once. */
+export function WhoComes({ ids, animals, sets, onChange }: Props) {
+  const [said, setSaid] = useState<string>();
+  const [isWhole, setWhole] = useState(false);
+  const inIt = useMemo(() => new Set(ids), [ids]);
+  const numbers = useMemo(() => raceNumbers([...animals.values()], inIt), [animals, inIt]);
+  const others = useMemo(() => new Set([...animals.keys()].filter((id) => !inIt.has(id))), [animals, inIt]);
+  const nameOf = (id: string): string => animals.get(id)?.tag.text ?? 'an animal that is gone';
+  const add = (more: readonly string[]): void => {
+    const fresh = more.filter((id) => !inIt.has(id));
+    onChange([...ids, ...fresh]);
+    setSaid(
+      fresh.length === 1
+        ? `${nameOf(fresh[0] ?? '')} is on the list now.`
+        : fresh.length === 0
+          ? `Already on the list: ${more.length === 1 ? nameOf(more[0] ?? '') : 'all of them'}.`
+          : `${countText(fresh.length, 'animal', 'animals')} more on the list.`,
+    );
+  };
+  useReadings({
+    onNumber: (digits) => {
+      const [first] = matchesFor(numbers, digits).filter((m) => m.rank === 'exact');
+      if (first) add([first.found.animalId]);
+      else setSaid(`Nobody here wears ${digits}.`);
+    },
+    onBadNumber: (text) => setSaid(`The reader sent “${text}”, which is no animal’s number. Read the tag again.`),
+    onWeight: () => undefined,
+  });
+  const shown = isWhole ? ids : ids.slice(0, SHOWN);
+  return (
+    <>
+      <Row $gap={3} style={{ alignItems: 'flex-start' }}>
+        <FindOne
+          key={ids.length}
+          label="Add an animal: type its number, or scan"
+          among={others}
+          onChoose={(id) => add([id])}
+        />
+        <Choice
+          label="Add a set"
+          value=""
+          options={[['', 'choose'], ...sets.map((s) => [s.key, s.words] as const)]}
+          onChange={(key) => add(sets.find((s) => s.key === key)?.animals.map((a) => a.tag.animalId) ?? [])}
+        />
+        <Button kind="quiet" isDisabled={ids.length === 0} onPress={() => onChange([])}>
+          Take all out
+        </Button>
+      </Row>
+      <p role="status">{said}</p>
+      <Expected aria-label="Those expected">
+        {shown.map((id) => {
+          const animal = animals.get(id);
+          return (
+            <li key={id}>
+              {animal ? <Tag tag={animal.tag} isStatic /> : <Small as="span">gone</Small>}
+              <button
+                type="button"
+                aria-label={`Take ${nameOf(id)} out`}
+                onClick={() => {
+                  onChange(ids.filter((other) => other !== id));
+                  setSaid(`${nameOf(id)} is not on the list any more.`);
+                }}
+              >
+                ×
+              </button>
+            </li>
+          );
+        })}
+      </Expected>
+      {ids.length > shown.length ? (
+        <Button kind="quiet" onPress={() => setWhole(true)}>
+          Show {ids.length - shown.length} more
+        </Button>
+      ) : null}
+    </>
+  );
+}
+
+const Expected = styled.ul`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(2)};
+  li {
+    display: flex;
+    align-items: center;
+    padding-left: ${space(1)};
+    border: 1px solid ${colour('line')};
+    border-radius: ${radius};
+  }
+  button {
+    min-width: 44px;
+    min-height: 44px;
+    border: 0;
+    background: transparent;
+    color: ${colour('inkSoft')};
+    font-size: 18px;
+    cursor: pointer;
+  }
+`;
