@@ -52,7 +52,7 @@ export function WhoComes({ ids, animals, sets, onChange }: Props) {
   const shown = isWhole ? ids : ids.slice(0, SHOWN);
   return (
     <>
-      <Row $gap={3} style={{ alignItems: 'flex-start' }}>
+      <Ways>
         <FindOne
           key={ids.length}
           label="Add an animal: type its number, or scan"
@@ -65,11 +65,13 @@ export function WhoComes({ ids, animals, sets, onChange }: Props) {
           options={[['', 'choose'], ...sets.map((s) => [s.key, s.words] as const)]}
           onChange={(key) => add(sets.find((s) => s.key === key)?.animals.map((a) => a.tag.animalId) ?? [])}
         />
+      </Ways>
+      <Row>
         <Button kind="quiet" isDisabled={ids.length === 0} onPress={() => onChange([])}>
           Take all out
         </Button>
+        <span role="status">{said}</span>
       </Row>
-      <p role="status">{said}</p>
       <Expected aria-label="Those expected">
         {shown.map((id) => {
           const animal = animals.get(id);
@@ -99,6 +101,12 @@ export function WhoComes({ ids, animals, sets, onChange }: Props) {
   );
 }
 
+const Ways = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(280px, 100%), 1fr));
+  gap: ${space(3)};
+  align-items: start;
+`;
 const Expected = styled.ul`
   list-style: none;
   margin: 0;
