@@ -27,7 +27,7 @@ export function KeysHelp() {
     if (event.key === '?') setOpen(true);
   });
   return (
-    <Sheet title="Keys" isOpen={isOpen} onClose={() => setOpen(false)}>
+    <Sheet isForLooking title="Keys" isOpen={isOpen} onClose={() => setOpen(false)}>
       <List>
         {KEYS.map(([key, what]) => (
           <div key={key}>

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { colour, narrow, phone, space } from '../theme/tokens';
+import { PageGuard } from './unsaved';
 
 interface Props {
   /** Words become the heading; anything else brings its own. */
@@ -22,8 +23,10 @@ export function Page({ title, lead, actions, aside, children }: Props) {
         </Words>
         {actions ? <Actions className="no-print">{actions}</Actions> : null}
       </Head>
-      <Main>{children}</Main>
-      {aside === undefined ? null : <Aside>{aside}</Aside>}
+      <PageGuard>
+        <Main>{children}</Main>
+        {aside === undefined ? null : <Aside>{aside}</Aside>}
+      </PageGuard>
     </Frame>
   );
 }

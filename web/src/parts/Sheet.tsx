@@ -10,17 +10,19 @@ interface Props {
   readonly onClose: () => void;
   readonly children: ReactNode;
   readonly width?: number;
+  /** Nothing typed here is to be kept: something is looked for, or shown. */
+  readonly isForLooking?: boolean;
 }
 
 /** A sheet laid over the page; Escape puts it away, or asks first where something typed in it is not saved yet. */
-export function Sheet({ title, isOpen, onClose, children, width = 560 }: Props) {
+export function Sheet({ title, isOpen, onClose, children, width = 560, isForLooking = false }: Props) {
   const guard = useUnsavedGuard(onClose);
   return (
     <Overlay isOpen={isOpen} onOpenChange={(open) => !open && guard.close()} isDismissable>
       <Body style={{ maxWidth: width }}>
         <Dialog>
           <Heading slot="title">{title}</Heading>
-          {guard.wrap(children)}
+          <Content onChange={isForLooking ? undefined : guard.onTyped}>{guard.wrap(children)}</Content>
         </Dialog>
       </Body>
     </Overlay>
@@ -53,4 +55,7 @@ const Body = styled(Modal)`
   h2 {
     font-size: 20px;
   }
+`;
+const Content = styled.div`
+  display: contents;
 `;

@@ -22,7 +22,7 @@ export function TagFinder() {
     setTyped((before = '') => before + (event.key === '/' ? '' : event.key));
   });
   return (
-    <Sheet title="Find an animal" isOpen={typed !== undefined} onClose={() => setTyped(undefined)}>
+    <Sheet isForLooking title="Find an animal" isOpen={typed !== undefined} onClose={() => setTyped(undefined)}>
       {typed === undefined ? null : <Finder typed={typed} onType={setTyped} onClose={() => setTyped(undefined)} />}
     </Sheet>
   );

@@ -16,10 +16,12 @@ import { Button } from './Button';
 import { Row } from './Panel';
 
 interface Unsaved {
-  /** Says whether a form has something typed in it that is nowhere else. */
-  readonly mark: (form: string, isUnsaved: boolean) => void;
+  /** Says whether a form has something typed in it that is nowhere else; `undefined` when the form is gone. */
+  readonly mark: (form: string, isUnsaved: boolean | undefined) => void;
 }
 const UnsavedContext = createContext<Unsaved>({ mark: () => undefined });
+/** Stands for what is typed where no form tells what became of it. */
+const TYPED = 'typed';
 
 /** Told by a form: what is typed in it would be lost if its sheet were put away. @returns says that it is saved now */
 export function useUnsaved(isUnsaved: boolean): () => void {
@@ -27,7 +29,7 @@ export function useUnsaved(isUnsaved: boolean): () => void {
   const form = useId();
   useEffect(() => {
     mark(form, isUnsaved);
-    return () => mark(form, false);
+    return () => mark(form, undefined);
   }, [mark, form, isUnsaved]);
   return useCallback(() => mark(form, false), [mark, form]);
 }
@@ -37,21 +39,30 @@ interface Guard {
   readonly close: () => void;
   /** Around what the sheet shows. */
   readonly wrap: (children: ReactNode) => ReactNode;
+  /** Something is typed or chosen in it: it counts as not saved where no form in it says what is. */
+  readonly onTyped: () => void;
 }
 
 /** Keeps a sheet with something typed in it from being put away, left by Back or lost by a reload without a word. */
 export function useUnsavedGuard(onClose: () => void): Guard {
-  const forms = useRef(new Set<string>());
+  /** Forms that tell, and whether they hold something unsaved. */
+  const forms = useRef(new Map<string, boolean>());
   const [isUnsaved, setUnsaved] = useState(false);
   const [isAsking, setAsking] = useState(false);
-  const mark = useCallback((form: string, isIt: boolean): void => {
-    if (isIt) forms.current.add(form);
-    else forms.current.delete(form);
-    setUnsaved(forms.current.size > 0);
-    if (forms.current.size === 0) setAsking(false);
-  }, []);
+  const isAnyUnsaved = useCallback(() => [...forms.current.values()].includes(true), []);
+  const mark = useCallback(
+    (form: string, isIt: boolean | undefined): void => {
+      if (isIt === undefined) forms.current.delete(form);
+      else forms.current.set(form, isIt);
+      setUnsaved(isAnyUnsaved());
+      if (!isAnyUnsaved()) setAsking(false);
+    },
+    [isAnyUnsaved],
+  );
+  const onTyped = useCallback((): void => {
+    if ([...forms.current.keys()].every((form) => form === TYPED)) mark(TYPED, true);
+  }, [mark]);
   const unsaved = useMemo(() => ({ mark }), [mark]);
-  const isAnyUnsaved = useCallback(() => forms.current.size > 0, []);
   // The browser asks by itself before a reload; what it says is its own.
   useEffect(() => {
     if (!isUnsaved) return undefined;
@@ -67,6 +78,7 @@ export function useUnsavedGuard(onClose: () => void): Guard {
   // A page that is tested by itself stands in a router that knows no blockers.
   const hasRouter = useContext(DataRouterContext) !== null;
   return {
+    onTyped,
     close: () => {
       // Asked already, Escape goes back to what is being typed.
       if (isAsking) keep();
@@ -83,6 +95,11 @@ export function useUnsavedGuard(onClose: () => void): Guard {
       </UnsavedContext>
     ),
   };
+}
+
+/** A page with forms of its own: what is typed in them is not lost by Back, a link or a reload without a word. */
+export function PageGuard({ children }: { readonly children: ReactNode }) {
+  return useUnsavedGuard(() => undefined).wrap(children);
 }
 
 /** Back, or a link: held until it is said what becomes of what was typed. */

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { NoteEntry } from '@yaylak/contract';
 import { renderPage } from '../../tests/renderPage';
 import { Sheet } from '../Sheet';
@@ -116,6 +116,25 @@ describe('in a sheet', () => {
     await user.clear(screen.getByLabelText('Note'));
     await user.keyboard('{Escape}');
     expect(onClose).toHaveBeenCalledTimes(2);
+  });
+
+  it('is asked about as well where no form tells what was typed, but not where something is only looked for', async () => {
+    const onClose = jest.fn();
+    const sheet = (isForLooking: boolean) => (
+      <Sheet title="Foster" isForLooking={isForLooking} isOpen onClose={onClose}>
+        <input aria-label="Why" />
+      </Sheet>
+    );
+    const { user } = renderPage(sheet(false));
+    await user.type(screen.getByLabelText('Why'), 'hungry');
+    await user.keyboard('{Escape}');
+    expect(await screen.findByText(ASKED)).toBeVisible();
+    expect(onClose).not.toHaveBeenCalled();
+    cleanup();
+    const looking = renderPage(sheet(true));
+    await looking.user.type(screen.getByLabelText('Why'), 'hungry');
+    await looking.user.keyboard('{Escape}');
+    expect(onClose).toHaveBeenCalledTimes(1);
   });
 
   it('holds a reload only while something is not saved', async () => {

@@ -56,7 +56,7 @@ const LINES: readonly (readonly [
 export function CompareSheet({ species, rows, isOpen, onClose }: Props) {
   const unit = useWeightUnit();
   return (
-    <Sheet title="Side by side" isOpen={isOpen} onClose={onClose} width={760}>
+    <Sheet isForLooking title="Side by side" isOpen={isOpen} onClose={onClose} width={760}>
       <Table>
         <thead>
           <tr>

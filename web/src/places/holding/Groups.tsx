@@ -7,6 +7,7 @@ import { readAgain } from '../../api/readAgain';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { Panel, Row, Small } from '../../parts/Panel';
+import { useUnsaved } from '../../parts/unsaved';
 import { useUndo } from '../../parts/Undo';
 import { newId } from '../../words/ids';
 
@@ -17,6 +18,7 @@ export function Groups() {
   const undo = useUndo();
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<string>();
+  useUnsaved(name !== '');
 
   const send = async <T,>(path: string, method: string, body?: object): Promise<T> => {
     const answer = await ask<T>(path, { method, body });

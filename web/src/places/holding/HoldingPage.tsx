@@ -10,6 +10,7 @@ import { Page } from '../../parts/Page';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { PointsPanel } from '../../parts/PointsPanel';
+import { useUnsaved } from '../../parts/unsaved';
 import { useSaveHolding, type SaveHolding } from '../../parts/useSaveHolding';
 import { Findings } from './Findings';
 import { Groups } from './Groups';
@@ -87,6 +88,8 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
     currency: holding.currency,
   });
   const [problem, setProblem] = useState<string>();
+  const isChanged = (['name', 'keeper', 'unit', 'currency'] as const).some((key) => draft[key] !== holding[key]);
+  useUnsaved(isChanged);
   return (
     <Panel>
       <h2>The holding</h2>

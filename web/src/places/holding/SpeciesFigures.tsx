@@ -8,6 +8,7 @@ import {
   type WeightUnit,
 } from '@yaylak/core';
 import { useState } from 'react';
+import { useUnsaved } from '../../parts/unsaved';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Row, Small } from '../../parts/Panel';
@@ -69,6 +70,7 @@ export function SpeciesFigures({ species, holding, onSave }: Props) {
   const { unit } = holding;
   const [draft, setDraft] = useState<Readonly<Record<string, string>>>({});
   const [problem, setProblem] = useState<string>();
+  useUnsaved(Object.keys(draft).length > 0);
   const overridden = holding.overrides[species] ?? {};
 
   const save = async (): Promise<void> => {

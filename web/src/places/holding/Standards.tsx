@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Panel, Row, Small } from '../../parts/Panel';
+import { useUnsaved } from '../../parts/unsaved';
 import type { SaveHolding } from '../../parts/useSaveHolding';
 import { colour, space } from '../../theme/tokens';
 import { newId } from '../../words/ids';
@@ -28,6 +29,7 @@ export function Standards({ holding, onSave }: Props) {
   const [kind, setKind] = useState<StandardSetting['kind']>('go');
   const [of, setOf] = useState('all');
   const [problem, setProblem] = useState<string>();
+  useUnsaved(name !== '' || fails !== '');
   const own = holding.standards.filter((s) => s.species === species);
   const save = async (standards: readonly StandardSetting[]): Promise<boolean> => {
     const refused = await onSave({ standards: standards.map((s) => ({ ...s, sexes: [...s.sexes] })) });

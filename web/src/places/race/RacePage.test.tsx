@@ -203,6 +203,7 @@ it('names the pan beside the weight, and takes another in the midst of the job',
   expect(await screen.findByText('No pan weighs 350 kg. Did you mean 0.35 kg?')).toBeVisible();
   // Esc shuts the sheet, not the race.
   await user.keyboard('{Escape}');
+  await user.click(await screen.findByRole('button', { name: 'Leave without saving' }));
   expect(screen.queryByRole('dialog')).toBeNull();
   await user.click(screen.getByRole('button', { name: 'Another pan' }));
   await user.clear(screen.getByLabelText('Weight of the pan, kg'));

@@ -74,7 +74,7 @@ export function Readers() {
       >
         {words}
       </HeadButton>
-      <Sheet title="Stick and crate" isOpen={isOpen} onClose={() => setOpen(false)}>
+      <Sheet isForLooking title="Stick and crate" isOpen={isOpen} onClose={() => setOpen(false)}>
         {sources.map((s) => (
           <Row key={s.name} $gap={3}>
             <span>

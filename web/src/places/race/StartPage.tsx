@@ -12,6 +12,7 @@ import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
+import { useUnsaved } from '../../parts/unsaved';
 import { useNewKey } from '../../parts/useWindowKey';
 import { colour, space } from '../../theme/tokens';
 import { countText, shortDate } from '../../words/format';
@@ -64,6 +65,8 @@ export function StartPage() {
   const coming = own?.flatMap((id) => animals.get(id) ?? []) ?? who?.animals ?? [];
   const shownName = name ?? (who ? (given?.name ?? who.words.replace(/ \(\d+\)$/, '')) : '');
 
+  const saved = useUnsaved(ownPlan !== undefined || own !== undefined || name !== undefined);
+
   const setPlan = (next: JobPlan): void => {
     setProblem(undefined);
     setOwnPlan(next);
@@ -87,6 +90,7 @@ export function StartPage() {
     if (fault) return setProblem(fault);
     if (forDay !== undefined && (forDay === '' || forDay > holding.today))
       return setProblem('Day: enter today or an earlier day.');
+    saved();
     const problemFound = await startJob({
       name: shownName.trim() || 'Weighing',
       startedBy,

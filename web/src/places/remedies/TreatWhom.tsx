@@ -51,7 +51,7 @@ export function TreatWhom() {
       <Button kind="main" onPress={() => setOpen(true)}>
         Treat
       </Button>
-      <Sheet title="Treat whom?" isOpen={isOpen} onClose={() => setOpen(false)}>
+      <Sheet isForLooking title="Treat whom?" isOpen={isOpen} onClose={() => setOpen(false)}>
         <form
           onSubmit={(e) => {
             e.preventDefault();

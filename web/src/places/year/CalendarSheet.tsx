@@ -43,7 +43,7 @@ export function CalendarSheet({ holding, calendarKey, onClose }: Props) {
       }),
     );
   return (
-    <Sheet title="Calendar" isOpen onClose={onClose}>
+    <Sheet isForLooking title="Calendar" isOpen onClose={onClose}>
       <Stack>
         <p>All steps of the plans and all that is due, as whole days. Each calendar that reads iCalendar takes it.</p>
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
