@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test';
-import type { BookFile, RosterView } from '@yaylak/contract';
+import type { BirthsView, BookFile, RosterView } from '@yaylak/contract';
 import { chromiumOptions } from '../scripts/chromium.mjs';
 import { aServer, type Server } from './server';
 
@@ -114,6 +114,67 @@ test('a whole job without a network, the browser closed and opened again in it, 
   expect(written.map((e) => [e.type, e.type === 'strike' ? '' : e.animalId])).toEqual(expected);
   expect(written.flatMap((e) => (e.type === 'weight' ? [e.kg] : []))).toEqual(lambs.map((_, i) => Number(kgOf(i))));
   await second.context.close();
+});
+
+test('every place opens after a reload without the server, says from when its figures are, and a birth is kept', async ({
+  request,
+}) => {
+  const first = await openBrowser(false);
+  await first.page.goto(server.url);
+  await first.page.evaluate(() => navigator.serviceWorker.ready.then(() => true));
+  // The last of what is read ahead for this has been written away.
+  await expect
+    .poll(
+      () =>
+        first.page.evaluate(
+          () =>
+            new Promise<boolean>((resolve) => {
+              const open = indexedDB.open('keyval-store');
+              open.onsuccess = () => {
+                const get = open.result.transaction('keyval').objectStore('keyval').get('yaylak-read');
+                get.onsuccess = () => resolve(/"condition",\{"species":"cattle"/.test(String(get.result)));
+              };
+            }),
+        ),
+      { timeout: 40_000 },
+    )
+    .toBe(true);
+  await first.context.close();
+
+  const { context, page } = await openBrowser(true);
+  for (const [path, shown] of [
+    ['/remedies', 'Remedies'],
+    ['/tags', 'Who needs a tag?'],
+    ['/carrying', 'Carrying'],
+    ['/rearing', 'Rearing'],
+    ['/mating', 'Mating'],
+    ['/condition', 'Condition'],
+    ['/year', 'Year plan'],
+    ['/choosing', 'Choosing'],
+    ['/births', 'Births'],
+  ] as const) {
+    await page.goto(`${server.url}${path}`);
+    await expect(
+      page.getByText(/What you see is what this device keeps, read (today|on .*) at \d\d:\d\d/),
+    ).toBeVisible();
+    await expect(page.getByRole('heading', { level: 1 }).first(), shown).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'The server is away' })).toHaveCount(0);
+  }
+  await page.getByRole('button', { name: 'Write a birth down' }).click();
+  const birth = page.getByRole('dialog', { name: 'A birth' });
+  await birth.getByLabel('Tag of the dam').fill('A-10');
+  await page.keyboard.press('Enter');
+  await birth.getByRole('group', { name: 'Alive' }).getByRole('button', { name: '+ Female' }).click();
+  await birth.getByRole('button', { name: 'Write the birth down' }).click();
+  await expect(birth.getByText('A-10: 1 lamb alive. The next dam, or close.')).toBeVisible();
+  await context.setOffline(false);
+  await expect
+    .poll(async () => {
+      const { recent } = (await (await request.get(`${server.url}/api/births`)).json()) as BirthsView;
+      return recent.find((b) => b.tag.text === 'A-10')?.alive;
+    })
+    .toBe(1);
+  await context.close();
 });
 
 test('two devices work one job at once, and each sees what the other wrote', async ({ browser, request }) => {

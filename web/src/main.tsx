@@ -10,6 +10,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { registerSW } from 'virtual:pwa-register';
 import { App } from './app/App';
+import { KEPT_OFFLINE } from './app/keptOffline';
 import { createOutbox } from './outbox/outbox';
 import { indexedDbStore } from './outbox/store';
 import { OutboxContext } from './outbox/useOutbox';
@@ -27,22 +28,6 @@ const KEPT_MS = 14 * 86_400_000;
 const QUIET_MS = 2_000;
 /** Writing the roster of thousands away takes a moment; not after every small thing. */
 const PERSIST_MS = 5_000;
-/** What the race and the first look need without a server. */
-const KEPT_OFFLINE = new Set([
-  'holding',
-  'today',
-  'year-band',
-  'groups',
-  'identifiers',
-  'roster',
-  'jobs',
-  'job',
-  'animals',
-  'animal',
-  'remedies',
-  'tags',
-]);
-
 const client = new QueryClient({
   defaultOptions: {
     queries: { staleTime: 10_000, gcTime: KEPT_MS, retry: 1, networkMode: 'always', refetchOnWindowFocus: true },
@@ -64,6 +49,8 @@ outbox.onKept(() => {
     QUIET_MS,
   );
 });
+// What waits for the server is not to be cleared away when the disk is full. Asked once; a browser may say no.
+void navigator.storage?.persist?.().catch(() => undefined);
 window.addEventListener('online', () => void outbox.flush());
 
 createRoot(document.getElementById('root') as HTMLElement).render(
@@ -79,6 +66,8 @@ createRoot(document.getElementById('root') as HTMLElement).render(
           shouldDehydrateQuery: (q) => q.state.data !== undefined && KEPT_OFFLINE.has(String(q.queryKey[0])),
         },
       }}
+      // However young what was kept is: whether the server is there is known only by asking.
+      onSuccess={() => void client.invalidateQueries({ refetchType: 'none' })}
     >
       <OutboxContext value={outbox}>
         <UndoProvider>

@@ -12,7 +12,9 @@ import { KeysHelp } from '../parts/KeysHelp';
 import { useTheme } from '../theme/useTheme';
 import { colour, fonts, phone, radius, space } from '../theme/tokens';
 import { countText } from '../words/format';
+import { AwayNote } from './AwayNote';
 import { DayApartNote } from './DayApartNote';
+import { StorageNote } from '../parts/StorageNote';
 import { useKeepForOffline } from './useKeepForOffline';
 
 interface Place {
@@ -95,6 +97,8 @@ export function Shell() {
       </Rail>
       <Main id="place" tabIndex={-1}>
         <DayApartNote />
+        <AwayNote />
+        <StorageNote />
         <Suspense fallback={<Loading />}>
           {/* The day and the settings first: a sheet opened before them would be one without a date. */}
           {isPending ? <Loading /> : <Outlet />}

@@ -27,16 +27,10 @@ export function ChoosingPage() {
   const sets = useQuery(choosingSetsQuery);
   const [params, setParams] = useSearchParams();
   const set = sets.data?.find((s) => keyOf(s) === params.get('set')) ?? sets.data?.[0];
-  if (sets.error)
-    return (
-      <Page title="Choosing">
-        <Failed error={sets.error} onRetry={() => void sets.refetch()} />
-      </Page>
-    );
   if (!sets.data)
     return (
       <Page title="Choosing">
-        <Loading rows={10} />
+        {sets.error ? <Failed error={sets.error} onRetry={() => void sets.refetch()} /> : <Loading rows={10} />}
       </Page>
     );
   if (!set)

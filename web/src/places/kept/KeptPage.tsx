@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
+import { isStorageSafe } from '../../adapters/storage';
 import { groupsQuery, holdingQuery, rosterQuery } from '../../api/queries';
 import type { OutboxItem } from '../../outbox/store';
 import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
@@ -23,6 +24,10 @@ export function KeptPage() {
   const outbox = useOutbox();
   const { items, waiting, refused, isServerThere } = useOutboxState();
   const navigate = useNavigate();
+  const { data: isSafe } = useQuery({
+    queryKey: ['storage-safe'],
+    queryFn: async () => (await isStorageSafe()) ?? null,
+  });
   const queue = items.filter((i) => i.state === 'waiting');
   return (
     <Page
@@ -44,6 +49,12 @@ export function KeptPage() {
         <Empty title="Nothing is kept here">
           What is written with no server in reach is kept on this device and sent by itself, in order, when it is back.
         </Empty>
+      ) : null}
+      {isSafe === false ? (
+        <Small>
+          The browser may clear what is kept here when the disk runs full. Installing Yaylak as an app, from the
+          browser’s menu, usually stops that.
+        </Small>
       ) : null}
       {refused.length > 0 ? (
         <Panel>

@@ -19,6 +19,7 @@ import { groupsQuery, holdingQuery } from '../../api/queries';
 import { strikesOf, type EntryDraft } from '../../outbox/useRecord';
 import { asDraft, type WayBack } from '../../outbox/wayBack';
 import { Panel } from '../../parts/Panel';
+import { StorageNote } from '../../parts/StorageNote';
 import { useUndo } from '../../parts/Undo';
 import { useReadings } from '../../adapters/readings/useReadings';
 import { colour, radius, space } from '../../theme/tokens';
@@ -324,6 +325,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   return (
     <>
       <Main>
+        <StorageNote />
         <Panel
           style={{ padding: 0, paddingBottom: 16 }}
           onFocus={(e) => {

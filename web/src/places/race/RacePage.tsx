@@ -10,6 +10,7 @@ import { Button } from '../../parts/Button';
 import { Key } from '../../parts/KeysHelp';
 import { useUndo } from '../../parts/Undo';
 import { Empty, Loading } from '../../parts/States';
+import { StorageNote } from '../../parts/StorageNote';
 import { countText, fullDate, shortDate } from '../../words/format';
 import { STATION_WORDS } from '../../words/stations';
 import { Capture } from './Capture';
@@ -183,6 +184,7 @@ export function RacePage() {
         </>
       ) : isAsking ? (
         <Main>
+          <StorageNote />
           <WhoIsThere job={job} on={race.on} by={hand?.by} onSaid={say} />
         </Main>
       ) : (
