@@ -182,4 +182,6 @@ export interface HoldingView {
 /** The next free numbers by a species' template. */
 export interface NextNumbers {
   readonly numbers: readonly string[];
+  /** Of the bag they are taken from; null where they are counted on. */
+  readonly colour: TagColour | null;
 }

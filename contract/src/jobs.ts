@@ -156,8 +156,6 @@ export interface RosterView {
   readonly products: readonly ProductView[];
   readonly templates: readonly TemplateView[];
   readonly biases: readonly BiasView[];
-  /** The next free number of each species by its template. */
-  readonly nextNumbers: Readonly<Record<Species, readonly string[]>>;
   /** Tubes used so far, the last of each purpose: what comes next follows from it. */
   readonly lastTubes: Readonly<Record<string, string>>;
 }

@@ -112,8 +112,6 @@ export interface RearingView {
   readonly isByLitter: boolean;
   /** Males are kept apart from this age on, days. */
   readonly malesApartDays: number;
-  /** The next free numbers, for young that wear nothing yet. */
-  readonly nextNumbers: readonly string[];
   /** Groups weaned young may go to. */
   readonly groups: readonly { readonly id: string; readonly name: string }[];
   readonly litters: readonly LitterView[];

@@ -1,4 +1,4 @@
-import type { IdentifierKind, Species, TagColour, TagNeed } from '@yaylak/core';
+import type { IdentifierKind, Sex, Species, TagColour, TagNeed } from '@yaylak/core';
 import type { TagView } from './animals';
 
 /** An identifier in short. */
@@ -18,6 +18,8 @@ export interface LostTag extends TagInShort {
 export interface TagNeedView {
   readonly tag: TagView;
   readonly species: Species;
+  readonly sex: Sex;
+  readonly bornOn: string | null;
   readonly groupName: string | null;
   readonly need: TagNeed;
   readonly advised: number;

@@ -25,6 +25,17 @@ function rangeOf(first: string, last: string): Range | undefined {
  */
 export const blanksIn = (first: string, last: string): number | undefined => rangeOf(first, last)?.count;
 
+/** Whether two bags hold a number in common: the same text around it, and ranges that meet. */
+export function areOverlapping(
+  a: readonly [first: string, last: string],
+  b: readonly [first: string, last: string],
+): boolean {
+  const [x, y] = [rangeOf(...a), rangeOf(...b)];
+  if (!x || !y || normalised(x.before) !== normalised(y.before) || normalised(x.after) !== normalised(y.after))
+    return false;
+  return x.from < y.from + BigInt(y.count) && y.from < x.from + BigInt(x.count);
+}
+
 /** The tags of a bag that nobody ever wore, in order. @param used normalised texts */
 export function blanksLeft(first: string, last: string, used: ReadonlySet<string>): string[] {
   const range = rangeOf(first, last);

@@ -1,11 +1,15 @@
 import fc from 'fast-check';
 import {
+  areOverlapping,
   blanksIn,
   blanksLeft,
   nextFreeNumbers,
+  numberDoubt,
+  numbersToFit,
   readElectronicNumber,
   readTemplate,
   resolveIdentifier,
+  searchAnimals,
   searchIdentifiers,
   spacedDigits,
 } from '.';
@@ -79,7 +83,104 @@ describe('number templates', () => {
   });
 });
 
+describe('what is asked before a number is fitted', () => {
+  const worn = [
+    { animalId: 'a', kind: 'visual', text: '26-0031', colour: 'yellow', isPresent: true, isWorn: true },
+    { animalId: 'b', kind: 'visual', text: '26-0032', colour: 'yellow', isPresent: true, isWorn: false },
+    { animalId: 'c', kind: 'visual', text: '26-0033', colour: 'yellow', isPresent: false, isWorn: true },
+    { animalId: 'a', kind: 'electronic', text: '792000000126031', colour: null, isPresent: true, isWorn: true },
+  ] as const;
+  it.each([
+    [
+      'another colour of one worn here',
+      { text: '26 0031', colour: 'red' },
+      { kind: 'other-colour', animalId: 'a', colour: 'yellow' },
+    ],
+    ['a colour that is not said', { text: '26-0031' }, { kind: 'other-colour', animalId: 'a', colour: 'yellow' }],
+    // The very same tag is no question: the book refuses it.
+    ['the same tag', { text: '26-0031', colour: 'yellow' }, undefined],
+    ['its own', { text: '26-0031', colour: 'red', animalId: 'a' }, undefined],
+    ['one another lost', { text: '26-0032', colour: 'yellow' }, { kind: 'lost-by', animalId: 'b' }],
+    ['one of an animal that is gone', { text: '26-0033', colour: 'blue' }, { kind: 'worn-by-gone', animalId: 'c' }],
+    ['an electronic one, colour or not', { kind: 'electronic', text: '792 000000126031', colour: 'red' }, undefined],
+    ['a free one', { text: '26-0034' }, undefined],
+  ] as const)('%s', (_, tag, doubt) => {
+    expect(numberDoubt(worn, { kind: 'visual', ...tag })).toEqual(doubt);
+  });
+});
+
+describe('the numbers to fit next', () => {
+  const read = readTemplate('{YY}-{NNNN}');
+  const parts = read.kind === 'template' ? read.parts : [];
+  const bags = [
+    { colour: 'green', first: '26-0040', last: '26-0043' },
+    { colour: 'pink', first: '26-0101', last: '26-0199' },
+  ] as const;
+  const fit = (year: number, count = 1, colour?: 'pink') =>
+    numbersToFit({
+      parts,
+      context: { year, speciesLetter: 'S', sexLetter: 'F' },
+      used: ['26-0040', '25-0007'],
+      count,
+      bags,
+      colour,
+    });
+  it('are the first left in a bag of the birth year, with the colour it has', () => {
+    expect(fit(2026)).toEqual({ numbers: ['26-0041'], colour: 'green' });
+    expect(fit(2026, 1, 'pink')).toEqual({ numbers: ['26-0101'], colour: 'pink' });
+  });
+  it('are from the next bag where one does not hold enough, and counted on for a year without a bag', () => {
+    expect(fit(2026, 4).numbers).toEqual(['26-0101', '26-0102', '26-0103', '26-0104']);
+    expect(fit(2025)).toEqual({ numbers: ['25-0008'], colour: undefined });
+  });
+});
+
+describe('an animal is found as it is called', () => {
+  const row = (animalId: string, text: string, more: object = {}) => ({
+    animalId,
+    text,
+    colour: 'yellow' as const,
+    species: 'sheep' as const,
+    sex: 'female' as const,
+    ageDays: 900,
+    isPresent: true,
+    isWorn: true,
+    ...more,
+  });
+  const all = [
+    row('ewe', '17'),
+    row('red ewe', '117', { colour: 'red' }),
+    row('ram', '217', { sex: 'male' }),
+    row('lamb', '317', { ageDays: 90 }),
+    row('doe', '417', { species: 'goat', colour: 'red' }),
+    row('named', 'Red', { colour: null }),
+  ];
+  const found = (typed: string) => searchAnimals(all, typed).map((m) => m.found.animalId);
+  it.each([
+    ['red 17', ['red ewe', 'doe']],
+    ['ewe 17', ['ewe', 'red ewe', 'lamb']],
+    ['ewe lamb 17', ['lamb']],
+    ['rams', ['ram']],
+    ['goats', ['doe']],
+    ['red goat', ['doe']],
+    ['red', ['named']],
+    ['blue 17', []],
+    ['cow 17', []],
+  ])('%s', (typed, ids) => {
+    expect(found(typed)).toEqual(ids);
+  });
+});
+
 describe('a bag of blank tags', () => {
+  it.each([
+    ['26-0040', '26-0049', '26-0049', '26-0060', true],
+    ['26-0040', '26-0049', '26-0050', '26-0060', false],
+    ['26-0040', '26-0049', '27-0040', '27-0049', false],
+    ['26-0040', '26-0049', '26-0001', '26-9999', true],
+  ])('%s to %s and %s to %s overlap: %s', (a, b, c, d, isIt) => {
+    expect(areOverlapping([a, b], [c, d])).toBe(isIt);
+    expect(areOverlapping([c, d], [a, b])).toBe(isIt);
+  });
   it.each([
     ['26-0040', '26-0049', 10],
     ['K 7 y', 'K 12 y', 6],
@@ -123,6 +224,18 @@ describe('search', () => {
   it('finds without separators and case', () => {
     expect(searchIdentifiers(all, '260031')[0]?.found.animalId).toBe('a');
     expect(searchIdentifiers(all, 'çiĞ')[0]?.found.animalId).toBe('e');
+  });
+
+  it('finds a number without its leading zeros, in any way it is written', () => {
+    const zeros = [one('a', '26-0017'), one('b', '26-1017'), one('c', '2617')];
+    const found = (typed: string) => searchIdentifiers(zeros, typed).map((m) => [m.found.animalId, m.rank]);
+    expect(found('2617')).toEqual([
+      ['c', 'exact'],
+      ['a', 'alike'],
+    ]);
+    expect(found('26/17')[1]).toEqual(['a', 'alike']);
+    expect(found('26/017').map(([id]) => id)).toEqual(['c', 'a']);
+    expect(found('17').map(([id]) => id)).toEqual(['c', 'a', 'b']);
   });
 
   it('resolves a whole number to its present wearer, and says when there are two', () => {

@@ -17,7 +17,7 @@ export type Template =
   | { readonly kind: 'template'; readonly parts: readonly TemplatePart[] }
   | { readonly kind: 'refused'; readonly reason: TemplateFault; readonly part: string };
 
-type TemplatePart =
+export type TemplatePart =
   | { readonly kind: 'text'; readonly text: string }
   | { readonly kind: 'year'; readonly digits: 2 | 4 }
   | { readonly kind: 'species' }
@@ -77,9 +77,7 @@ export function nextFreeNumbers(
 ): string[] {
   const taken = new Set<string>();
   let highest = 0;
-  const pattern = new RegExp(
-    `^${parts.map((p) => (p.kind === 'running' ? '(\\d+)' : escape(normalised(fillTemplate([p], context, 0))))).join('')}$`,
-  );
+  const pattern = patternOf(parts, context);
   for (const number of used) {
     const plain = normalised(number);
     taken.add(plain);
@@ -93,5 +91,14 @@ export function nextFreeNumbers(
   }
   return free;
 }
+
+/** Whether a number could be one of the template, for this year and animal. */
+export const isOfTemplate = (parts: readonly TemplatePart[], context: TemplateContext, number: string): boolean =>
+  patternOf(parts, context).test(normalised(number));
+
+const patternOf = (parts: readonly TemplatePart[], context: TemplateContext): RegExp =>
+  new RegExp(
+    `^${parts.map((p) => (p.kind === 'running' ? '(\\d+)' : escape(normalised(fillTemplate([p], context, 0))))).join('')}$`,
+  );
 
 const escape = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');

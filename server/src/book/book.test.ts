@@ -157,6 +157,18 @@ it('refuses a number that another wears in that colour, also inside one batch', 
   });
 });
 
+it('refuses an electronic number that another wears, whatever colour it is said to have', async () => {
+  const [a, b] = [uuid(), uuid()];
+  const electronic = { kind: 'electronic', text: '792000000126031' };
+  const answers = await t.post(
+    arrival(a),
+    arrival(b),
+    fact('identifier', a, { on: TODAY, ...electronic }),
+    fact('identifier', b, { on: TODAY, ...electronic, text: '792 000 000 126 031', colour: 'yellow' }),
+  );
+  expect(statuses(answers)).toEqual(['kept', 'kept', 'kept', 'refused']);
+});
+
 it('judges a batch as the book will be, entry after entry', async () => {
   const [dam, lamb] = [uuid(), uuid()];
   const answers = await t.post(

@@ -32,14 +32,16 @@ export class HoldingController {
     return this.holding.change(change);
   }
 
-  /** The next free numbers for animals of a species and sex. */
+  /** The numbers to fit next on animals of a species and sex, born in a year. */
   @Get('next-numbers/:species')
   nextNumbers(
     @Param('species', new ParseEnumPipe(Object.fromEntries(SPECIES.map((s) => [s, s])))) species: Species,
     @Query('sex', new DefaultValuePipe('female'), new ParseEnumPipe(Object.fromEntries(SEXES.map((s) => [s, s]))))
     sex: Sex,
     @Query('count', new DefaultValuePipe(1), ParseIntPipe) count: number,
-  ): NextNumbers {
-    return this.holding.nextNumbers(species, sex, Math.min(MOST_NUMBERS, Math.max(1, count)));
+    @Query('year', new ParseIntPipe({ optional: true })) year?: number,
+  ): Promise<NextNumbers> {
+    const bounded = Math.min(MOST_NUMBERS, Math.max(1, count));
+    return this.holding.nextNumbers({ species, sex, count: bounded, ...(year === undefined ? {} : { year }) });
   }
 }

@@ -15,7 +15,7 @@ import {
   DEFAULT_POINTS_WEIGHTS,
   isoMoment,
   isoOf,
-  nextFreeNumbers,
+  numbersToFit,
   readTemplate,
   SEX_LETTERS,
   USUAL_STANDARDS,
@@ -71,6 +71,14 @@ const NEW_HOLDING: Settings = {
   calendarKey: null,
   version: 1,
 };
+
+interface NumbersAsked {
+  readonly species: Species;
+  readonly sex: Sex;
+  readonly count: number;
+  /** Of birth; this year where it is not known. */
+  readonly year?: number;
+}
 
 @Injectable()
 export class HoldingService {
@@ -161,31 +169,22 @@ export class HoldingService {
     });
   }
 
-  /** The next free numbers of a species, counted past every number ever worn. */
-  nextNumbers(species: Species, sex: Sex, count: number): NextNumbers {
-    const key = `${species} ${sex} ${count}`;
-    const known =
-      this.numbersNext.get(key) ??
-      this.book.ofKinds(['arrival', 'identifier'], () => this.readNextNumbers(species, sex, count));
-    this.numbersNext.set(key, known);
-    return known.get();
-  }
-
-  private readNextNumbers(species: Species, sex: Sex, count: number): NextNumbers {
+  /** The numbers to fit next: out of the bags in the drawer, or counted past every number ever worn. */
+  async nextNumbers({ species, sex, count, year = yearOf(this.clock.today()) }: NumbersAsked): Promise<NextNumbers> {
     const template = readTemplate(this.book.state.settings(species).numberTemplate);
-    if (template.kind === 'refused') return { numbers: [] };
+    if (template.kind === 'refused') return { numbers: [], colour: null };
+    const { blankTags } = await this.settings();
     const used: string[] = [];
     for (const facts of this.book.state.animals.values())
       for (const i of facts.identifiers) if (i.kind === 'visual') used.push(i.text);
-    const letter = (species[0] as string).toUpperCase();
-    return {
-      numbers: nextFreeNumbers(
-        template.parts,
-        { year: yearOf(this.clock.today()), speciesLetter: letter, sexLetter: SEX_LETTERS[sex] },
-        used,
-        count,
-      ),
-    };
+    const { numbers, colour = null } = numbersToFit({
+      parts: template.parts,
+      context: { year, speciesLetter: species.charAt(0).toUpperCase(), sexLetter: SEX_LETTERS[sex] },
+      used,
+      count,
+      bags: (blankTags ?? []).filter((b) => b.species === species),
+    });
+    return { numbers, colour };
   }
 
   /** What the calendar's address is known by; made the first time it is asked for. */

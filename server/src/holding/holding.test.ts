@@ -32,6 +32,33 @@ it('counts the next number past every one that was ever worn in the year', async
   expect(await next('goat')).toEqual(['G-26-01']);
 });
 
+it('takes the next number out of the bag of the birth year, and refuses a bag that overlaps one of its colour', async () => {
+  const ewe = uuid();
+  await t.post(arrival(ewe), tag(ewe, '26-0040'));
+  const bag = (colour: string, first: string, last: string) => ({
+    id: uuid(),
+    species: 'sheep',
+    colour,
+    shape: 'flag',
+    first,
+    last,
+  });
+  const green = bag('green', '26-0040', '26-0080');
+  const keep = (version: number, blankTags: object[]) => t.http().patch('/api/holding').send({ version, blankTags });
+  await keep(1, [green]).expect(200);
+  expect(await get<NextNumbers>(t, '/api/holding/next-numbers/sheep')).toEqual({
+    numbers: ['26-0041'],
+    colour: 'green',
+  });
+  expect(await next('sheep?year=2025')).toEqual(['25-0001']);
+  const { body } = await keep(2, [green, bag('green', '26-0080', '26-0099')]).expect(400);
+  expect(body.detail).toBe(
+    '26-0080 to 26-0099 overlaps the green bag 26-0040 to 26-0080. Give the first number that is not in it.',
+  );
+  // The same numbers in another colour are other tags.
+  await keep(2, [green, bag('pink', '26-0040', '26-0099')]).expect(200);
+});
+
 it('writes the letter of the sex where the template asks for it', async () => {
   await t
     .http()

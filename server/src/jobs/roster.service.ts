@@ -7,7 +7,6 @@ import {
   mainIdentifier,
   rearedBy,
   SAMPLE_LOOKBACK_DAYS,
-  SPECIES,
   withheldOn,
   wornIdentifiers,
   type AnimalFacts,
@@ -21,7 +20,6 @@ import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { ConditionService } from '../condition/condition.service';
 import { biasView, tagView } from '../common/views';
-import { HoldingService } from '../holding/holding.service';
 import { MatingHistoryService } from '../mating/history.service';
 import { ProductsService } from '../remedies/products.service';
 import { TemplatesService } from './templates.service';
@@ -30,8 +28,6 @@ import { TemplatesService } from './templates.service';
 const ROSTER_WEIGHTS = 6;
 /** Numbers of those gone are kept so long: a tag found in the grass is asked about, one of ten years ago is not. */
 const GONE_DAYS = 6 * 365;
-/** Next free numbers a device takes along to a place without a server. */
-const NUMBERS_AHEAD = 60;
 /** Animals read in one go, before other requests are let on. */
 const AT_ONCE = 400;
 /** Scores a device keeps of an animal: enough for its trend. */
@@ -46,7 +42,6 @@ export class RosterService {
     @Inject(BookService) private readonly book: BookService,
     @Inject(ChoosingService) private readonly choosing: ChoosingService,
     @Inject(ConditionService) private readonly condition: ConditionService,
-    @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(ProductsService) private readonly products: ProductsService,
     @Inject(TemplatesService) private readonly templates: TemplatesService,
@@ -72,9 +67,6 @@ export class RosterService {
       products: this.products.list().filter((p) => !p.isClosed),
       templates: await this.templates.list(),
       biases: [...this.book.state.tapeBiases.values()].map(biasView),
-      nextNumbers: Object.fromEntries(
-        SPECIES.map((s) => [s, this.holding.nextNumbers(s, 'female', NUMBERS_AHEAD).numbers]),
-      ) as RosterView['nextNumbers'],
       lastTubes: this.lastTubes(today),
     };
   }

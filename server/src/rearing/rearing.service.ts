@@ -23,12 +23,10 @@ import { BookService } from '../book/book.service';
 import type { OneBirth } from '../book/litters';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
-import { HoldingService } from '../holding/holding.service';
 import { MatingHistoryService } from '../mating/history.service';
 import { LittersService } from './litters.service';
 
 const LOSSES = 60;
-const NUMBERS = 20;
 const SEASONS = 4;
 
 /** The place of rearing. */
@@ -36,7 +34,6 @@ const SEASONS = 4;
 export class RearingService {
   constructor(
     @Inject(BookService) private readonly book: BookService,
-    @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(LittersService) private readonly litters: LittersService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(Clock) private readonly clock: Clock,
@@ -58,7 +55,6 @@ export class RearingService {
       way: this.book.state.settings(species).rearing.weaningWay,
       isByLitter: isByLitter(this.book.state.settings(species)),
       malesApartDays: this.book.state.settings(species).mating.malesApartDays,
-      nextNumbers: this.holding.nextNumbers(species, 'female', NUMBERS).numbers,
       groups: [...this.book.state.groups.values()]
         .filter((g) => !g.isClosed && (g.species === null || g.species === species))
         .map(({ id, name }) => ({ id, name })),

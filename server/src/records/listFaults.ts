@@ -1,5 +1,5 @@
 import type { BlankTags, FieldFault, ResourcesSetting, StandardSetting } from '@yaylak/contract';
-import { blanksIn, normalised } from '@yaylak/core';
+import { areOverlapping, blanksIn, normalised } from '@yaylak/core';
 
 /** Standards whose names cannot be told apart, or that share an id. */
 export function standardFaults(standards: readonly StandardSetting[]): FieldFault[] {
@@ -14,9 +14,9 @@ export function standardFaults(standards: readonly StandardSetting[]): FieldFaul
   });
 }
 
-/** Ranges of blank tags that are none. */
-export const blankFaults = (blanks: readonly BlankTags[]): FieldFault[] =>
-  blanks.flatMap(({ first, last }): FieldFault[] =>
+/** Ranges of blank tags that are none, and bags of one colour that hold the same tags. */
+export function blankFaults(blanks: readonly BlankTags[]): FieldFault[] {
+  const none = blanks.flatMap(({ first, last }): FieldFault[] =>
     blanksIn(first, last) === undefined
       ? [
           {
@@ -26,6 +26,21 @@ export const blankFaults = (blanks: readonly BlankTags[]): FieldFault[] =>
         ]
       : [],
   );
+  const twice = blanks.flatMap((bag, i): FieldFault[] => {
+    const other = blanks
+      .slice(0, i)
+      .find((b) => b.colour === bag.colour && areOverlapping([b.first, b.last], [bag.first, bag.last]));
+    return other
+      ? [
+          {
+            field: 'blankTags',
+            message: `${bag.first} to ${bag.last} overlaps the ${other.colour} bag ${other.first} to ${other.last}. Give the first number that is not in it.`,
+          },
+        ]
+      : [];
+  });
+  return [...none, ...twice];
+}
 
 /** Days away that end before they begin, and a species whose pens are given twice. */
 export function resourceFaults(resources: ResourcesSetting | undefined): FieldFault[] {

@@ -90,13 +90,15 @@ export class TagsService {
   }
 
   private needOf(facts: AnimalFacts): TagNeedView | undefined {
-    const { species } = facts.record;
+    const { species, sex, bornOn } = facts.record;
     const advised = this.book.state.settings(species).identifiersAdvised;
     const { need, worn, lost } = tagging(facts, advised);
     if (need === undefined) return undefined;
     return {
       tag: tagView(facts, this.clock.today()),
       species,
+      sex,
+      bornOn: bornOn === undefined ? null : isoOf(bornOn),
       groupName: this.groupNameOf(facts) ?? null,
       need,
       advised,

@@ -181,7 +181,6 @@ export const aRoster = (animals: readonly RosterAnimal[], change: Partial<Roster
   products: [],
   templates: SHIPPED_TEMPLATES,
   biases: [],
-  nextNumbers: { sheep: ['26-0501', '26-0502'], goat: [], rabbit: [], cattle: [] },
   lastTubes: {},
   ...change,
 });

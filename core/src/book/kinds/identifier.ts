@@ -1,4 +1,5 @@
 import {
+  isSameTag,
   keptText,
   normalised,
   readElectronicNumber,
@@ -55,9 +56,7 @@ function checkNumber(entry: ToCheck<IdentifierWritten>, book: BookView): Refusal
   if (entry.kind === 'name') return undefined;
   for (const wearer of book.wearersOf(plain)) {
     if (wearer.record.id === entry.animalId || wearer.departures.length > 0) continue;
-    const same = wornIdentifiers(wearer).find(
-      (i) => i.kind === entry.kind && normalised(i.text) === plain && (i.colour ?? '') === (entry.colour ?? ''),
-    );
+    const same = wornIdentifiers(wearer).find((i) => normalised(i.text) === plain && isSameTag(i, entry));
     if (same)
       return {
         code: 'number-worn',

@@ -1,5 +1,7 @@
-import type { ComponentProps } from 'react';
+import { useState, type ComponentProps } from 'react';
 import type { FieldValues } from 'react-hook-form';
+import type { EntryDraft } from '../../outbox/useRecord';
+import { Asked } from '../Asked';
 import { useWrite } from '../useWrite';
 import { SendForm } from './SendForm';
 import type { EntryFormState } from './useEntryForm';
@@ -11,10 +13,34 @@ interface Props<Typed extends FieldValues> extends EntryFormState<Typed>, Parts 
   readonly done: (typed: Typed) => string;
   readonly onDone: () => void;
   readonly submit?: string;
+  /** What is asked of the entry before it is written down, a sentence each; pressed again it was meant so. */
+  readonly questions?: (draft: EntryDraft) => readonly string[];
 }
 
 /** Writes one entry down. */
-export function EntryForm<Typed extends FieldValues>({ read, done, submit = 'Write it down', ...form }: Props<Typed>) {
+export function EntryForm<Typed extends FieldValues>({
+  read,
+  done,
+  submit = 'Write it down',
+  questions,
+  children,
+  ...form
+}: Props<Typed>) {
   const write = useWrite();
-  return <SendForm {...form} submit={submit} send={(typed) => write([read(typed)], done(typed))} />;
+  const [asked, setAsked] = useState<readonly string[]>([]);
+  const send = async (typed: Typed): Promise<readonly string[] | 'asked'> => {
+    const draft = read(typed);
+    const now = questions?.(draft) ?? [];
+    if (now.join() !== asked.join()) {
+      setAsked(now);
+      if (now.length > 0) return 'asked';
+    }
+    return write([draft], done(typed));
+  };
+  return (
+    <SendForm {...form} submit={submit} send={send}>
+      {children}
+      <Asked questions={asked} again={`Press “${submit}” again if it is so.`} />
+    </SendForm>
+  );
 }

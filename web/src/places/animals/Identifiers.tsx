@@ -3,8 +3,8 @@ import { spacedDigits } from '@yaylak/core';
 import { useState } from 'react';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
+import { FitForm } from '../../shared/tags/FitForm';
 import { fullDate } from '../../words/format';
-import { FitForm } from './FitForm';
 import { LoseForm } from './LoseForm';
 
 interface Props {
@@ -46,7 +46,7 @@ export function Identifiers({ view, today }: Props) {
         </div>
       ))}
       {isFitting ? (
-        <FitForm animalId={animalId} today={today} onDone={() => setFitting(false)} />
+        <FitForm animal={view.row} today={today} onDone={() => setFitting(false)} />
       ) : (
         <Button style={{ marginTop: 8 }} onPress={() => setFitting(true)}>
           Fit another

@@ -22,6 +22,7 @@ import { Panel } from '../../parts/Panel';
 import { StorageNote } from '../../parts/StorageNote';
 import { useUndo } from '../../parts/Undo';
 import { useReadings } from '../../adapters/readings/useReadings';
+import { numbersForOf } from '../../shared/tags/numbersFor';
 import { colour, radius, space } from '../../theme/tokens';
 import { hourOf } from '../../words/hourOf';
 import { useWeightUnit } from '../../words/useUnits';
@@ -95,6 +96,12 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   const [lastField, setLastField] = useState<FieldName>();
   const listedIds = useMemo(() => new Set(job?.animalIds ?? []), [job?.animalIds]);
   const numbers = useMemo(() => raceNumbers([...animals.values()], listedIds), [animals, listedIds]);
+  const numbersFor = useMemo(
+    () =>
+      holding &&
+      numbersForOf(holding, [...[...animals.values()].flatMap(visualsOf), ...roster.gone.map((g) => g.text)]),
+    [holding, animals, roster.gone],
+  );
   const written = useMemo(() => writtenIn(passages, animals), [passages, animals]);
   const quietUntil = useRef(0);
   const isNumber = draft.animalId === undefined;
@@ -126,6 +133,16 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
         const other = numbers.find((n) => n.isWorn && n.plain === plain && n.animalId !== of.animalId);
         return other && animals.get(other.animalId)?.tag;
       },
+      formerWearerOf(text) {
+        const plain = normalised(text);
+        const lost = numbers.find((n) => !n.isWorn && n.plain === plain && n.animalId !== of.animalId);
+        if (lost) return { name: animals.get(lost.animalId)?.tag.text ?? text, isGone: false };
+        const gone = roster.gone.find((g) => normalised(g.text) === plain);
+        return gone && { name: gone.name, isGone: true };
+      },
+      nextNumbers: ({ count, colour: ring }) =>
+        numbersFor?.({ species, sex: animal?.sex ?? of.sex ?? 'unknown', bornOn: animal?.bornOn, count, colour: ring })
+          .numbers ?? [],
       ...written,
     };
   };
@@ -404,6 +421,12 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     </>
   );
 }
+
+/** The numbers it wears and wore that are read by eye. */
+const visualsOf = ({ worn, formerly }: RosterAnimal): readonly string[] => [
+  ...worn.flatMap(([text, , kind]) => (kind === 'visual' ? [text] : [])),
+  ...formerly,
+];
 
 /** A pan stands on a scale; a crate, a tape and an eye have none. */
 const isPanUsed = (job: Race['job']): boolean =>

@@ -56,7 +56,6 @@ describe('on paper', () => {
         },
         'GET /api/roster': {
           on: TODAY, animals: ewes, gone: [], products: [], templates: [], biases: [], lastTubes: {},
-          nextNumbers: { sheep: [], goat: [], rabbit: [], cattle: [] },
         }, // prettier-ignore
       },
     });

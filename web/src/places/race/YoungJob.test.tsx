@@ -1,6 +1,6 @@
 import { screen, waitFor } from '@testing-library/react';
 import type { RosterAnimal } from '@yaylak/contract';
-import { aJob, aRoster, aRosterAnimal, aTag, TODAY } from '../../tests/builders';
+import { aHolding, aJob, aRoster, aRosterAnimal, aTag, TODAY } from '../../tests/builders';
 import { renderPage } from '../../tests/renderPage';
 import { keepHand } from '../../shared/jobs/hand';
 import { RacePage } from './RacePage';
@@ -23,6 +23,9 @@ async function youngJob(more: readonly RosterAnimal[] = []) {
         }),
         entries: [],
       },
+      'GET /api/holding': aHolding({
+        blankTags: [{ id: 'b', species: 'sheep', colour: 'green', shape: 'flag', first: '26-0501', last: '26-0599' }],
+      }),
       'GET /api/roster': aRoster([ewe, aRosterAnimal('R1', { sex: 'male' }), ...more]),
     },
   });

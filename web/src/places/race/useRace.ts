@@ -50,7 +50,6 @@ const NO_ROSTER: RosterView = {
   products: [],
   templates: [],
   biases: [],
-  nextNumbers: { sheep: [], goat: [], rabbit: [], cattle: [] },
   lastTubes: {},
 };
 

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { LifeView, LittersView, LitterView, RearedView, RearingView } from '@yaylak/contract';
-import { aGain, aHolding, aTag, aToday, TODAY } from '../../tests/builders';
+import { aGain, aHolding, anIdentifier, aTag, aToday, TODAY } from '../../tests/builders';
 import { no, renderPage } from '../../tests/renderPage';
 import { LifeSheet } from './LifeSheet';
 import { LittersPage } from './LittersPage';
@@ -76,7 +76,6 @@ const aView = (change: Partial<RearingView> = {}): RearingView => ({
   species: 'rabbit',
   way: 'biggest-first',
   malesApartDays: 75,
-  nextNumbers: ['K-26-90', 'K-26-91', 'K-26-92'],
   groups: [{ id: GROUP, name: 'Growing hutches' }],
   litters: [aLitter()],
   losses: [{ tag: aTag('x'), dam: DOE, on: '2026-11-20', ageDays: 17, cause: 'scour' }],
@@ -216,6 +215,7 @@ it('takes no litter weighed before its birth', async () => {
 it('weans the biggest first with numbers and sexes, and offers the doe', async () => {
   const { user, entries, asked } = page(aView(), '/rearing?species=rabbit&litter=d1&do=wean', {
     'PATCH /api/animals/k1': {},
+    'GET /api/identifiers': [anIdentifier('K-26-89')],
   });
   const sheet = within(await screen.findByRole('dialog', { name: 'Wean, K-D01' }));
   expect(sheet.getByRole('checkbox', { name: '1. kit' })).toBeChecked();

@@ -20,6 +20,7 @@ import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { Tick } from '../../parts/Tick';
 import { useWrite } from '../../parts/useWrite';
+import { useNumbersFor, type NumbersFor } from '../../shared/tags/numbersFor';
 import { countText, fullDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import { weanEntries, type WeanTyped } from './weanDraft';
@@ -33,7 +34,13 @@ interface Props {
 }
 
 /** Takes those that are ready off their dam, into a new group; looks at the dam, and offers her next mating. */
-export function WeanSheet({ litter, view, today, onClose }: Props) {
+export function WeanSheet(props: Props) {
+  const numbersFor = useNumbersFor();
+  // The numbers it proposes follow from those that are worn.
+  return numbersFor ? <WeanForm {...props} numbersFor={numbersFor} /> : null;
+}
+
+function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readonly numbersFor: NumbersFor }) {
   const write = useWrite();
   const client = useQueryClient();
   const unit = useWeightUnit();
@@ -58,7 +65,7 @@ export function WeanSheet({ litter, view, today, onClose }: Props) {
     start: {
       on: today,
       chosen: young.filter((y) => y.weaning.isReady).map((y) => y.tag.animalId),
-      numbers: numbersFor(young, view.nextNumbers),
+      numbers: numbersOf(young, litter, numbersFor),
       sexes: {},
       groupId: '',
       damScore: '',
@@ -236,9 +243,14 @@ const FEED: Readonly<Record<LitterView['weaning']['way'], string>> = {
 };
 
 /** Young that wear nothing get the next free numbers, the heaviest first. */
-function numbersFor(young: readonly RearedView[], next: readonly string[]): Record<string, string> {
+function numbersOf(
+  young: readonly RearedView[],
+  { species, bornOn }: LitterView,
+  numbersFor: NumbersFor,
+): Record<string, string> {
   const plain = young.filter((y) => y.tag.kind === 'none');
-  return Object.fromEntries(plain.map((y, i) => [y.tag.animalId, next[i] ?? '']));
+  const { numbers } = numbersFor({ species, sex: 'female', bornOn, count: Math.max(1, plain.length) });
+  return Object.fromEntries(plain.map((y, i) => [y.tag.animalId, numbers[i] ?? '']));
 }
 
 const apartText = ({ malesApartDays }: RearingView, { bornOn }: LitterView): string =>

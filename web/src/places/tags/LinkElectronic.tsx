@@ -2,16 +2,20 @@ import { useQuery } from '@tanstack/react-query';
 import { resolveIdentifier } from '@yaylak/core';
 import { useRef, useState } from 'react';
 import { holdingQuery, identifiersQuery } from '../../api/queries';
+import { Asked } from '../../parts/Asked';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { Panel, Small, Stack } from '../../parts/Panel';
 import { useWrite } from '../../parts/useWrite';
+import { useTagQuestions } from '../../shared/tags/useTagQuestions';
 
 /** Links a scanned electronic number to the animal of a number that can be read: scan, Enter, number, Enter. */
 export function LinkElectronic() {
   const [scanned, setScanned] = useState('');
   const [number, setNumber] = useState('');
   const [problem, setProblem] = useState<string>();
+  const [asked, setAsked] = useState<readonly string[]>([]);
+  const questions = useTagQuestions();
   const second = useRef<HTMLDivElement>(null);
   const first = useRef<HTMLDivElement>(null);
   const { data: holding } = useQuery(holdingQuery);
@@ -29,18 +33,21 @@ export function LinkElectronic() {
           ? `No animal wears “${number.trim()}”. Type the whole number.`
           : `Several animals wear “${number.trim()}”. Fit it on the page of the one you mean.`,
       );
-    const refused = await write(
-      [
-        {
-          type: 'identifier',
-          animalId: found.animalId,
-          on: holding?.today ?? '',
-          kind: 'electronic',
-          text: scanned.trim(),
-        },
-      ],
-      `Linked ${scanned.trim()} to ${number.trim()}`,
-    );
+    const drafts = [
+      {
+        type: 'identifier',
+        animalId: found.animalId,
+        on: holding?.today ?? '',
+        kind: 'electronic',
+        text: scanned.trim(),
+      },
+    ] as const;
+    const now = questions(drafts);
+    if (now.join() !== asked.join()) {
+      setAsked(now);
+      if (now.length > 0) return;
+    }
+    const refused = await write(drafts, `Linked ${scanned.trim()} to ${number.trim()}`);
     setProblem(refused.join(' ') || undefined);
     if (refused.length > 0) return;
     setScanned('');
@@ -64,6 +71,7 @@ export function LinkElectronic() {
           <div ref={second}>
             <Field label="Number it wears" value={number} onChange={setNumber} error={problem} />
           </div>
+          <Asked questions={asked} again="Press “Link them” again if it is so." />
           <Button type="submit">Link them</Button>
         </Stack>
       </form>

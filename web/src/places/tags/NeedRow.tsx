@@ -1,40 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
 import type { TagNeedView } from '@yaylak/contract';
-import { spacedDigits, TAG_COLOURS, type TagColour } from '@yaylak/core';
+import { spacedDigits } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
-import { useWrite } from '../../parts/useWrite';
+import { FitForm } from '../../shared/tags/FitForm';
 import { colour, space } from '../../theme/tokens';
 import { countText, fullDate } from '../../words/format';
 
-type Fitted = 'visual' | 'electronic' | 'tattoo';
-
-/** One that wants a tag: why, and the field to fit it, with the number it lost already typed. */
+/** One that wants a tag: why, and the form to fit it, with the number it lost already typed. */
 export function NeedRow({ need }: { readonly need: TagNeedView }) {
   const lost = need.lost.at(-1);
   const [isFitting, setFitting] = useState(false);
-  const [kind, setKind] = useState<Fitted>(lost && lost.kind !== 'name' ? lost.kind : kindMissing(need));
-  const [text, setText] = useState(lost?.kind === 'visual' ? lost.text : '');
-  const [ring, setRing] = useState<TagColour>(lost?.colour ?? need.tag.colour ?? 'yellow');
-  const [problem, setProblem] = useState<string>();
   const { data: holding } = useQuery(holdingQuery);
-  const write = useWrite();
-  const fit = async (): Promise<void> => {
-    const { animalId } = need.tag;
-    const on = holding?.today ?? '';
-    const worn = kind === 'visual' ? { colour: ring } : {};
-    const refused = await write(
-      [{ type: 'identifier', animalId, on, kind, text: text.trim(), ...worn }],
-      `Fitted ${text.trim()}`,
-    );
-    setProblem(refused.join(' ') || undefined);
-    if (refused.length === 0) setFitting(false);
-  };
   return (
     <Line>
       <Row style={{ justifyContent: 'space-between', flexWrap: 'nowrap' }}>
@@ -55,41 +36,23 @@ export function NeedRow({ need }: { readonly need: TagNeedView }) {
         )}
       </Row>
       {isFitting ? (
-        <form
-          onSubmit={(e) => {
-            e.preventDefault();
-            void fit();
+        <FitForm
+          animal={need}
+          today={holding?.today ?? ''}
+          start={{
+            kind: lost && lost.kind !== 'name' ? lost.kind : kindMissing(need),
+            ...(lost?.kind === 'visual' ? { text: lost.text } : {}),
+            ...(lost?.colour ? { colour: lost.colour } : {}),
           }}
-        >
-          <Row $gap={3} style={{ alignItems: 'flex-end', marginTop: 8 }}>
-            <Choice
-              label="Kind"
-              value={kind}
-              options={[
-                ['visual', 'visual'],
-                ['electronic', 'electronic'],
-                ['tattoo', 'tattoo'],
-              ]}
-              onChange={setKind}
-            />
-            <Field label="Number" value={text} onChange={setText} autoFocus />
-            {kind === 'visual' ? (
-              <Choice label="Colour" value={ring} options={TAG_COLOURS.map((c) => [c, c])} onChange={setRing} />
-            ) : null}
-            <Button kind="main" type="submit" isDisabled={text.trim() === ''}>
-              Fit it
-            </Button>
-            <Button onPress={() => setFitting(false)}>Not now</Button>
-          </Row>
-          {problem ? <Against role="alert">{problem}</Against> : null}
-        </form>
+          onDone={() => setFitting(false)}
+        />
       ) : null}
     </Line>
   );
 }
 
 /** What it does not wear yet: the visual one first, for it is read across a pen. */
-const kindMissing = ({ worn }: TagNeedView): Fitted =>
+const kindMissing = ({ worn }: TagNeedView): 'visual' | 'electronic' =>
   worn.some((w) => w.kind === 'visual') ? 'electronic' : 'visual';
 
 const shortWords = ({ kind, text, colour: ring }: TagNeedView['worn'][number]): string =>
@@ -107,9 +70,4 @@ const Line = styled.li`
   & + & {
     border-top: 1px solid ${colour('line')};
   }
-`;
-const Against = styled.p`
-  margin-top: ${space(2)};
-  color: ${colour('madder')};
-  font-weight: 600;
 `;

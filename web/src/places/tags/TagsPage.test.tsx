@@ -7,6 +7,8 @@ import { TagsPage } from './TagsPage';
 const aNeed = (text: string, change: Partial<TagNeedView> = {}): TagNeedView => ({
   tag: aTag(text),
   species: 'sheep',
+  sex: 'female',
+  bornOn: '2026-04-01',
   groupName: 'Top paddock',
   need: 'too-few',
   advised: 2,
@@ -58,7 +60,7 @@ it('says so when nobody does', async () => {
 it('fits the number it lost again, in its colour, and takes it back', async () => {
   const { user, entries } = await show(aView([lostOne]));
   await user.click(screen.getByRole('button', { name: 'Fit one to 24-0001' }));
-  expect(screen.getByLabelText('Number')).toHaveValue('24-0001');
+  expect(screen.getByLabelText('Number or name')).toHaveValue('24-0001');
   expect(screen.getByLabelText('Colour')).toHaveValue('blue');
   await user.click(screen.getByRole('button', { name: 'Fit it' }));
   await screen.findByText('Fitted 24-0001');
@@ -73,9 +75,36 @@ it('offers the kind that is missing, and keeps what was typed when the book refu
   const { user } = await show(aView([few]), { 'POST /api/entries': refuses('identifier', 'It has 14 digits.') });
   await user.click(screen.getByRole('button', { name: 'Fit one to 26-0002' }));
   expect(screen.getByLabelText('Kind')).toHaveValue('electronic');
-  await user.type(screen.getByLabelText('Number'), '79200000012603{Enter}');
+  await user.type(screen.getByLabelText('Number or name'), '79200000012603{Enter}');
   expect(await screen.findByRole('alert')).toHaveTextContent('It has 14 digits.');
-  expect(screen.getByLabelText('Number')).toHaveValue('79200000012603');
+  expect(screen.getByLabelText('Number or name')).toHaveValue('79200000012603');
+});
+
+it('offers the next free number of the birth year, and asks before another colour of one that is worn', async () => {
+  const bare = aNeed('none', {
+    need: 'none-worn',
+    worn: [],
+    tag: aTag('none', { kind: 'none' }),
+    bornOn: '2025-05-01',
+  });
+  const { user, entries } = await show(aView([bare]), {
+    'GET /api/identifiers': [anIdentifier('26-0004'), anIdentifier('25-0011')],
+  });
+  await user.click(screen.getByRole('button', { name: 'Fit one to none' }));
+  await user.type(screen.getByLabelText('Number or name'), '26-0004');
+  await user.selectOptions(screen.getByLabelText('Colour'), 'pink');
+  await user.keyboard('{Tab}{Enter}');
+  await user.click(screen.getByRole('button', { name: 'Fit it' }));
+  expect(
+    await screen.findByText(
+      'yellow 26-0004 is worn by another that is here; this one would be pink. Can the two be told apart?',
+    ),
+  ).toBeVisible();
+  expect(entries()).toEqual([]);
+  await user.click(screen.getByRole('button', { name: 'Next free: 25-0012' }));
+  await user.click(screen.getByRole('button', { name: 'Fit it' }));
+  await screen.findByText('Fitted 25-0012');
+  expect(entries()).toMatchObject([{ text: '25-0012', colour: 'pink' }]);
 });
 
 describe('an electronic number', () => {

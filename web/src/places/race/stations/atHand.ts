@@ -1,5 +1,5 @@
 import type { ProductView, RosterAnimal, RosterView, StartJob, StationSettings, TagView } from '@yaylak/contract';
-import type { Sex, Species, SpeciesSettings, Standard, WeightUnit } from '@yaylak/core';
+import type { Sex, Species, SpeciesSettings, Standard, TagColour, WeightUnit } from '@yaylak/core';
 import type { EntryDraft } from '../../../outbox/useRecord';
 import type { Draft, FieldName } from '../draft';
 
@@ -19,11 +19,15 @@ export interface AtHand {
   readonly now: string;
   /** Who holds the tape. */
   readonly weighedBy: string;
-  readonly roster: Pick<RosterView, 'products' | 'nextNumbers' | 'lastTubes' | 'biases'>;
+  readonly roster: Pick<RosterView, 'products' | 'lastTubes' | 'biases'>;
+  /** The next free numbers for the animal, of a colour where one is named. */
+  nextNumbers(asked: { readonly count: number; readonly colour: TagColour | undefined }): readonly string[];
   /** Numbers fitted in this job that the roster does not know of yet. */
   readonly fitted: readonly string[];
   /** Another one here who wears a number, in any colour. */
   wearerOf(text: string): TagView | undefined;
+  /** Another who wore a number and lost it, or is gone: how it is called. */
+  formerWearerOf(text: string): { readonly name: string; readonly isGone: boolean } | undefined;
   /** A pour-on was given in this job: that the backs are dry was asked. */
   readonly isPouredOn: boolean;
   /** Tubes of this job by their plain text, with whose they are; the last one taken stands last. */

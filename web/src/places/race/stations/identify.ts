@@ -1,5 +1,6 @@
 import { electronicText } from '@yaylak/contract';
 import { normalised, readElectronicNumber } from '@yaylak/core';
+import { tagDoubtText } from '../../../words/tags';
 import { fieldText, type AtHand, type Problem, type StationRules } from './atHand';
 
 /** Identifiers the animal at hand wears, without its name. */
@@ -9,7 +10,9 @@ export const wornAt = (at: AtHand): readonly (readonly [text: string, entryId: s
 /** The first free number that was not fitted in this job. */
 function nextNumber(at: AtHand): string {
   const fitted = new Set(at.fitted.map(normalised));
-  return at.roster.nextNumbers[at.species].find((n) => !fitted.has(normalised(n))) ?? '';
+  // Those fitted in this job may be among the next ones: so many more are looked at.
+  const next = at.nextNumbers({ count: fitted.size + 1, colour: at.job.settings.identify?.colour });
+  return next.find((n) => !fitted.has(normalised(n))) ?? '';
 }
 
 /** A visual number is proposed for one that has none left: its own again if it lost it, else the next free one. */
@@ -17,6 +20,18 @@ export function identifiersProposed(at: AtHand): { visual?: string } {
   const kinds = at.job.settings.identify?.kinds ?? [];
   if (!kinds.includes('visual') || wornAt(at).some(([, , kind]) => kind === 'visual')) return {};
   return { visual: at.animal?.formerly.findLast((text) => !/^\d{15}$/.test(text)) ?? nextNumber(at) };
+}
+
+/** A number another lost, or one that is gone wore: asked once. */
+function formerly(text: string, at: AtHand): Problem[] {
+  const own = at.animal?.formerly.some((f) => normalised(f) === normalised(text));
+  const before = text === '' || own ? undefined : at.formerWearerOf(text);
+  if (!before) return [];
+  const words = tagDoubtText(
+    { kind: before.isGone ? 'worn-by-gone' : 'lost-by', animalId: '' },
+    { text, name: before.name },
+  );
+  return [{ kind: 'ask', key: `wore ${text}`, message: `${words} Enter again fits it all the same.` }];
 }
 
 export const identify: StationRules = {
@@ -42,7 +57,7 @@ export const identify: StationRules = {
             message: `${wearer.colour ?? ''} ${visual} is worn by another. Enter again fits it in this colour.`.trim(),
           },
         ]
-      : [];
+      : formerly(visual, at);
     const electronic = (draft.fields.electronic ?? '').trim();
     if (electronic === '') return asked;
     const read = readElectronicNumber(electronic);

@@ -32,7 +32,6 @@ const atHand = (
   standards: USUAL_STANDARDS,
   roster: {
     products: [drench],
-    nextNumbers: { sheep: ['26-0501', '26-0502'], goat: [], rabbit: [], cattle: [] },
     lastTubes: {},
     biases: [],
   },
@@ -40,6 +39,8 @@ const atHand = (
   weighedBy: 'Aylin',
   wearerOf: (text) =>
     text === '26-0007' || text === '792000000000007' ? aTag('26-0007', { colour: 'green' }) : undefined,
+  formerWearerOf: (text) => (text === '26-0009' ? { name: '26-0044', isGone: false } : undefined),
+  nextNumbers: ({ count }) => Array.from({ length: count }, (_, i) => `26-050${i + 1}`),
   fitted: [],
   isPouredOn: false,
   tubes: new Map(),
@@ -292,6 +293,12 @@ describe('identifiers', () => {
       facts: { length: 2 },
     });
     expect(said('electronic', '792 000000000007')).toBe('That electronic tag is 26-0007’s. Read it again.');
+  });
+  it('that another lost are asked about once', () => {
+    expect(twice(typedField(weighed(''), 'visual', '26-0009'), atHand(['identify'], settings))).toMatchObject({
+      said: '26-0009 is the number 26-0044 lost. Read the tag again: it may be the very one that was found. Enter again fits it all the same.',
+      facts: { length: 2 },
+    });
   });
   it('an electronic number of the wrong length is refused', () => {
     expect(twice(typedField(weighed(''), 'electronic', '792'), atHand(['identify'], settings))).toMatchObject({

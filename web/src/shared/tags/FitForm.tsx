@@ -6,6 +6,8 @@ import {
   TAG_SHAPES,
   type Ear,
   type IdentifierKind,
+  type Sex,
+  type Species,
   type TagColour,
   type TagShape,
 } from '@yaylak/core';
@@ -15,10 +17,19 @@ import { EntryForm } from '../../parts/form/EntryForm';
 import { FormChoice, FormField } from '../../parts/form/fields';
 import { useEntryForm } from '../../parts/form/useEntryForm';
 import { Row, Stack } from '../../parts/Panel';
+import { useNumbersFor } from './numbersFor';
+import { useTagQuestions } from './useTagQuestions';
 
 interface Props {
-  readonly animalId: string;
+  readonly animal: {
+    readonly tag: { readonly animalId: string };
+    readonly species: Species;
+    readonly sex: Sex;
+    readonly bornOn: string | null;
+  };
   readonly today: string;
+  /** What is offered to begin with: the kind it lacks, or the tag it lost. */
+  readonly start?: Partial<Pick<Typed, 'kind' | 'text' | 'colour'>>;
   readonly onDone: () => void;
 }
 
@@ -33,10 +44,20 @@ interface Typed {
 const same = <T extends string>(values: readonly T[]): (readonly [T, string])[] => values.map((v) => [v, v] as const);
 
 /** Fits an identifier today. */
-export function FitForm({ animalId, today, onDone }: Props) {
+export function FitForm({ animal, today, start = {}, onDone }: Props) {
+  const { animalId } = animal.tag;
+  const numbersFor = useNumbersFor();
+  const questions = useTagQuestions();
   const asked = useEntryForm<Typed>({
     of: () => IdentifierEntry,
-    start: { kind: 'visual', text: '', colour: 'yellow', ear: '', shape: '' },
+    start: {
+      kind: 'visual',
+      text: '',
+      colour: numbersFor?.(animal).colour ?? 'yellow',
+      ear: '',
+      shape: '',
+      ...start,
+    },
     read: ({ kind, text, colour, ear, shape }) => ({
       type: 'identifier',
       animalId,
@@ -49,11 +70,13 @@ export function FitForm({ animalId, today, onDone }: Props) {
     }),
     words: { text: 'Type what stands on it.' },
   });
-  const kind = useWatch({ control: asked.form.control, name: 'kind' });
+  const [kind, colour] = useWatch({ control: asked.form.control, name: ['kind', 'colour'] });
+  const next = numbersFor?.({ ...animal, colour }).numbers[0];
   return (
     <Stack $gap={2} style={{ marginTop: 8 }}>
       <EntryForm
         {...asked}
+        questions={(draft) => questions([draft])}
         done={({ text }) => `Fitted ${text.trim()}`}
         onDone={onDone}
         submit="Fit it"
@@ -69,7 +92,14 @@ export function FitForm({ animalId, today, onDone }: Props) {
           ) : null}
           {kind === 'name' ? null : <FormChoice name="ear" label="Ear" options={[['', 'not said'], ...same(EARS)]} />}
         </Row>
-        <FormField name="text" label="Number or name" autoFocus />
+        <Row style={{ alignItems: 'flex-end' }}>
+          <FormField name="text" label="Number or name" autoFocus />
+          {kind === 'visual' && next !== undefined ? (
+            <Button kind="quiet" onPress={() => asked.form.setValue('text', next, { shouldDirty: true })}>
+              Next free: {next}
+            </Button>
+          ) : null}
+        </Row>
       </EntryForm>
     </Stack>
   );

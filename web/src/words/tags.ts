@@ -1,0 +1,23 @@
+import type { NumberDoubt, TagColour } from '@yaylak/core';
+
+interface Said {
+  /** The number to be fitted, and its colour. */
+  readonly text: string;
+  readonly colour?: TagColour | undefined;
+  /** How the other animal is called. */
+  readonly name: string;
+}
+
+/** What is asked before a number is fitted that another wears in another colour, or wore. */
+export function tagDoubtText(doubt: NumberDoubt, { text, colour, name }: Said): string {
+  switch (doubt.kind) {
+    case 'other-colour':
+      return doubt.colour === null
+        ? `${text} is worn by another that is here, in a colour that is not recorded. Can the two be told apart?`
+        : `${doubt.colour} ${text} is worn by another that is here${colour === undefined ? ', and this tag has no colour yet' : `; this one would be ${colour}`}. Can the two be told apart?`;
+    case 'lost-by':
+      return `${text} is the number ${name === text ? 'another' : name} lost. Read the tag again: it may be the very one that was found.`;
+    case 'worn-by-gone':
+      return `${text} was worn by one that is gone. Records of the two are easily mixed up.`;
+  }
+}
