@@ -1,4 +1,4 @@
-import { SEXES, SPECIES, type RearedPerYear } from '@yaylak/core';
+import { DECISIONS, SEXES, SPECIES, type Decision, type RearedPerYear } from '@yaylak/core';
 import type { ContemporaryVerdict } from './growth';
 import type { Age, IdentifierKind, Sex, Species, TagColour, Window } from '@yaylak/core';
 import { Type } from 'class-transformer';
@@ -13,6 +13,8 @@ export type AnimalSort = (typeof ANIMAL_SORTS)[number];
 export const PRESENCE = ['present', 'gone', 'all'] as const;
 
 /** Which animals, in which order, from where. */
+export const WITHHELD_ASKED = ['any', 'meat', 'milk'] as const;
+
 export class AnimalQuery {
   @MayBeMissing()
   @IsString()
@@ -37,6 +39,19 @@ export class AnimalQuery {
   @Min(1950)
   @Max(2199)
   bornIn?: number;
+  /** Wears a mark: its colour, place and purpose, with a bar between. */
+  @MayBeMissing()
+  @IsString()
+  @MaxLength(MAX_TEXT * 2)
+  mark?: string;
+  /** Meat or milk, or either of them, may not be used today. */
+  @MayBeMissing()
+  @IsIn(WITHHELD_ASKED)
+  withheld?: (typeof WITHHELD_ASKED)[number];
+  /** What was written of it when it was last chosen among its like. */
+  @MayBeMissing()
+  @IsIn(DECISIONS)
+  chosen?: Decision;
   @MayBeMissing()
   @IsIn(ANIMAL_SORTS)
   sort?: AnimalSort;
@@ -58,6 +73,21 @@ export class AnimalQuery {
   @IsString()
   @MaxLength(400)
   columns?: string;
+}
+
+/** Asks for what was written of animals, by a part of it. */
+export class MentionQuery {
+  @IsString()
+  @Length(2, MAX_TEXT)
+  words: string;
+}
+
+/** A tube or a note that says what was asked for. */
+export interface MentionView {
+  readonly tag: TagView;
+  readonly kind: 'tube' | 'note';
+  readonly text: string;
+  readonly on: string;
 }
 
 /** How an animal is shown: its tag. */

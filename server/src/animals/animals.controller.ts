@@ -2,22 +2,26 @@ import { Body, Controller, Get, Inject, Param, ParseUUIDPipe, Patch, Query } fro
 import {
   AnimalQuery,
   ChangeAnimal,
+  MentionQuery,
   OnQuery,
   type AnimalPage,
   type AnimalRow,
   type AnimalView,
   type IdentifierIndexRow,
+  type MentionView,
   type WithheldOfAnimal,
 } from '@yaylak/contract';
 import { dayOf } from '@yaylak/core';
 import { AnimalPageService } from './animalPage.service';
 import { AnimalsService } from './animals.service';
+import { MentionsService } from './mentions.service';
 
 @Controller('api')
 export class AnimalsController {
   constructor(
     @Inject(AnimalsService) private readonly animals: AnimalsService,
     @Inject(AnimalPageService) private readonly page: AnimalPageService,
+    @Inject(MentionsService) private readonly mentioned: MentionsService,
   ) {}
 
   /** A page of animals, filtered and in order; the cursor of one page asks for the next. */
@@ -30,6 +34,12 @@ export class AnimalsController {
   @Get('identifiers')
   identifiers(): IdentifierIndexRow[] {
     return this.animals.identifierIndex();
+  }
+
+  /** Tubes and notes that say what is asked for, the newest first. */
+  @Get('mentions')
+  mentions(@Query() { words }: MentionQuery): Promise<MentionView[]> {
+    return this.mentioned.find(words);
   }
 
   /** One animal: record, figures, numbers and time line. */

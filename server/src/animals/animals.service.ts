@@ -15,11 +15,14 @@ import {
   groupOn,
   isoOf,
   isPresent,
+  marksOn,
   normalised,
+  withheldOn,
   wornIdentifiers,
   yearOf,
   type AnimalFacts,
   type AnimalRecord,
+  type MarkFact,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Whole, type Changes } from '../book/derived';
@@ -205,6 +208,13 @@ export class AnimalsService {
       if (query.bornIn && (record.bornOn === undefined || yearOf(record.bornOn) !== query.bornIn)) return false;
       const groupId = groupOn(facts, today);
       if (query.groupId && groupId !== query.groupId) return false;
+      if (query.mark && !marksOn(facts, today).some((m) => markKey(m) === query.mark)) return false;
+      if (
+        query.withheld &&
+        !withheldOn(facts, today).some(({ of }) => query.withheld === 'any' || query.withheld === of)
+      )
+        return false;
+      if (query.chosen && facts.choices.at(-1)?.decision !== query.chosen) return false;
       return !words || this.saysWords(facts, groupId, words);
     };
   }
@@ -227,6 +237,9 @@ export class AnimalsService {
     return normalised(`${group?.name ?? ''} ${facts.record.strain ?? ''}`).includes(words);
   }
 }
+
+/** A mark as it is asked for: all that look the same and mean the same. */
+const markKey = ({ colour, place, purpose }: MarkFact): string => `${colour}|${place}|${purpose}`;
 
 function changed(record: AnimalRecord, change: ChangeAnimal): AnimalRecord {
   const pick = <T>(now: T | undefined, to: T | null | undefined): T | undefined =>

@@ -1,6 +1,15 @@
-import type { AnimalPage, AnimalView, BookFile, IdentifierIndexRow, MatingView, RosterView } from '@yaylak/contract';
+import type {
+  AnimalPage,
+  AnimalView,
+  BookFile,
+  IdentifierIndexRow,
+  MatingView,
+  MentionView,
+  RosterView,
+} from '@yaylak/contract';
 import {
   aGroup,
+  aProduct,
   arrival,
   departure,
   fact,
@@ -9,10 +18,12 @@ import {
   mark,
   move,
   note,
+  sample,
   strike,
   tag,
   testApp,
   TODAY,
+  treatment,
   uuid,
   weight,
   type TestApp,
@@ -224,6 +235,64 @@ describe('an animal that was castrated', () => {
     await t.post(fact('care', ram, { kind: 'castrate', method: 'clamp', on: '2026-10-01' }));
     expect(await sires()).not.toContain(ram);
   });
+});
+
+describe('asked for by what was done to them', () => {
+  it('are those that wear a mark, while they wear it', async () => {
+    const [a, b] = [uuid(), uuid()];
+    await t.post(arrival(a), arrival(b), tag(a, '1'), tag(b, '2'));
+    await t.post(mark(a, { colour: 'blue', place: 'rump', purpose: 'sell' }));
+    const asked = `mark=${encodeURIComponent('blue|rump|sell')}`;
+    expect(await numbers(asked)).toEqual(['1']);
+    await t.post(
+      mark(b, { colour: 'blue', place: 'rump', purpose: 'sell' }),
+      mark(b, { colour: 'red', place: 'rump', purpose: 'sell' }),
+    );
+    expect(await numbers(asked)).toEqual(['1', '2']);
+    expect(await numbers(`mark=${encodeURIComponent('red|rump|keep')}`)).toEqual([]);
+  });
+
+  it('are those last chosen so', async () => {
+    const [a, b] = [uuid(), uuid()];
+    await t.post(arrival(a), arrival(b), tag(a, '1'), tag(b, '2'));
+    const chosen = (id: string, decision: string) => fact('choice', id, { on: TODAY, decision, among: 'ewes' });
+    await t.post(chosen(a, 'sell'), chosen(b, 'sell'));
+    expect(await numbers('chosen=sell')).toEqual(['1', '2']);
+    await t.post(chosen(a, 'keep'));
+    expect(await numbers('chosen=sell')).toEqual(['2']);
+    expect(await numbers('chosen=keep')).toEqual(['1']);
+    await t.http().get('/api/animals?chosen=eat').expect(400);
+  });
+
+  it('are those of which something is withheld today', async () => {
+    const [a, b, product] = [uuid(), uuid(), await aProduct(t)];
+    await t.post(arrival(a), arrival(b), tag(a, '1'), tag(b, '2'));
+    await t.post(treatment(a, product, { meatDays: 14, milkDays: 3, unit: 'ml' }));
+    expect(await numbers('withheld=any')).toEqual(['1']);
+    expect(await numbers('withheld=meat')).toEqual(['1']);
+    expect(await numbers('withheld=milk')).toEqual([]);
+  });
+});
+
+it('finds tubes and notes by a part of them, and not what was struck out', async () => {
+  const [a, b] = [uuid(), uuid()];
+  const wrong = note(b, 'limps on 100% of days');
+  await t.post(arrival(a), arrival(b), tag(a, '1'), tag(b, '2'));
+  await t.post(sample(a, 'B-021'), note(a, 'Limps behind'), wrong);
+  const found = async (words: string) =>
+    (await get<MentionView[]>(t, `/api/mentions?words=${encodeURIComponent(words)}`)).map((m) => [
+      m.tag.text,
+      m.kind,
+      m.text,
+    ]);
+  expect(await found('b-02')).toEqual([['1', 'tube', 'B-021']]);
+  expect(await found('limps')).toHaveLength(2);
+  // A sign that means anything to the database means itself here.
+  expect(await found('100%')).toEqual([['2', 'note', 'limps on 100% of days']]);
+  expect(await found('1_0%')).toEqual([]);
+  await t.post(strike(wrong.id));
+  expect(await found('limps')).toEqual([['1', 'note', 'Limps behind']]);
+  await t.http().get('/api/mentions?words=x').expect(400);
 });
 
 it('lists every identifier ever worn, for search on the device', async () => {

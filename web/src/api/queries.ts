@@ -29,6 +29,7 @@ import type {
   MatingQuery,
   MatingRecordView,
   MatingView,
+  MentionView,
   PairingView,
   PairView,
   PedigreeView,
@@ -142,6 +143,11 @@ export const withheldQuery = (id: string, on: string) =>
   queryOptions({
     queryKey: ['animal', id, 'withheld', on],
     queryFn: ({ signal }) => ask<WithheldOfAnimal[]>(withQuery(`/api/animals/${id}/withheld`, { on }), { signal }),
+  });
+export const mentionsQuery = (words: string) =>
+  queryOptions({
+    queryKey: ['mentions', words],
+    queryFn: ({ signal }) => ask<MentionView[]>(withQuery('/api/mentions', { words }), { signal }),
   });
 export const animalsQuery = (query: AnimalQuery) =>
   infiniteQueryOptions({

@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
-import { searchIdentifiers } from '@yaylak/core';
-import { useState } from 'react';
+import { dayOf, fieldWord, searchAnimals } from '@yaylak/core';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { identifiersQuery } from '../api/queries';
+import { holdingQuery, identifiersQuery, mentionsQuery } from '../api/queries';
 import { colour, radius, space } from '../theme/tokens';
+import { shortDate } from '../words/format';
 import { fieldLook } from './Field';
 import { Sheet } from './Sheet';
 import { Tag } from './Tag';
@@ -38,7 +39,19 @@ function Finder({ typed, onType, onClose }: FinderProps) {
   const [at, setAt] = useState(0);
   const navigate = useNavigate();
   const { data: all, isPending } = useQuery(identifiersQuery);
-  const matches = searchIdentifiers(all ?? [], typed, 12);
+  const { data: holding } = useQuery(holdingQuery);
+  const today = holding?.today;
+  const rows = useMemo(
+    () =>
+      (all ?? []).map((row) => ({
+        ...row,
+        ageDays: row.bornOn && today ? dayOf(today) - dayOf(row.bornOn) : undefined,
+      })),
+    [all, today],
+  );
+  const matches = searchAnimals(rows, typed, 12);
+  const words = typed.trim();
+  const { data: mentions } = useQuery({ ...mentionsQuery(words), enabled: words.length >= LEAST_MENTIONED });
   const open = (animalId: string): void => {
     onClose();
     void navigate(`/animals/${animalId}`);
@@ -88,7 +101,7 @@ function Finder({ typed, onType, onClose }: FinderProps) {
               }}
             />
             <span>
-              {found.species}, {found.sex}
+              {fieldWord(found, found.ageDays)}
               {found.bornOn ? `, born ${found.bornOn.slice(0, 4)}` : ''}
               {found.groupName ? `, ${found.groupName}` : ''}
             </span>
@@ -96,13 +109,32 @@ function Finder({ typed, onType, onClose }: FinderProps) {
           </li>
         ))}
       </List>
-      {matches.length === 0 && typed !== '' && !isPending ? (
+      {mentions !== undefined && mentions.length > 0 ? (
+        <>
+          <h3>Tubes and notes</h3>
+          <Mentioned aria-label="Tubes and notes">
+            {mentions.map(({ tag, kind, text, on }) => (
+              <li key={`${kind} ${tag.animalId} ${on} ${text}`}>
+                <button type="button" onClick={() => open(tag.animalId)}>
+                  <Tag isStatic tag={tag} />
+                  <span>
+                    {kind === 'tube' ? `tube ${text}` : text}, {shortDate(on)}
+                  </span>
+                </button>
+              </li>
+            ))}
+          </Mentioned>
+        </>
+      ) : null}
+      {matches.length === 0 && (mentions ?? []).length === 0 && typed !== '' && !isPending ? (
         <p>No animal ever wore “{typed}”. Try fewer digits.</p>
       ) : null}
     </>
   );
 }
 
+/** A single letter stands in every note. */
+const LEAST_MENTIONED = 2;
 const Input = styled.input`
   ${fieldLook}
   font-size: 22px;
@@ -127,5 +159,25 @@ const List = styled.ul`
   em {
     margin-left: auto;
     color: ${colour('inkSoft')};
+  }
+`;
+const Mentioned = styled.ul`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  button {
+    display: flex;
+    align-items: center;
+    gap: ${space(3)};
+    width: 100%;
+    min-height: 44px;
+    padding: ${space(1)} ${space(2)};
+    border: 0;
+    border-radius: ${radius};
+    background: none;
+    color: inherit;
+    font: inherit;
+    text-align: left;
+    cursor: pointer;
   }
 `;

@@ -131,6 +131,35 @@ describe('the finder', () => {
     await user.keyboard('x');
     expect(await screen.findByText('No animal ever wore “nergx”. Try fewer digits.')).toBeVisible();
   });
+  it('finds by colour and kind as well, and calls each by its word in the yard', async () => {
+    const { user } = renderPage(page, {
+      answers: {
+        'GET /api/identifiers': [
+          anIdentifier('26-0017', { colour: 'red', bornOn: '2026-03-01' }),
+          anIdentifier('24-0017', { animalId: 'old', bornOn: '2024-03-01' }),
+        ],
+        'GET /api/mentions': [],
+      },
+    });
+    await user.keyboard('/');
+    await user.type(await screen.findByLabelText(/Any part of a number/), 'red 17');
+    expect(await screen.findByRole('option')).toHaveTextContent('26-0017ewe lamb, born 2026');
+    await user.clear(screen.getByLabelText(/Any part of a number/));
+    await user.type(screen.getByLabelText(/Any part of a number/), '26/17');
+    expect(await screen.findByRole('option')).toHaveTextContent('26-0017');
+  });
+  it('finds tubes and what was noted, and opens the animal', async () => {
+    const { user, path } = renderPage(page, {
+      answers: {
+        'GET /api/identifiers': identifiers,
+        'GET /api/mentions': [{ tag: aTag('26-0012'), kind: 'tube', text: 'B-021', on: '2026-11-02' }],
+      },
+    });
+    await user.keyboard('/');
+    await user.type(await screen.findByLabelText(/Any part of a number/), 'b-021');
+    await user.click(await screen.findByRole('button', { name: /tube B-021, 2 Nov/ }));
+    await waitFor(() => expect(path()).toBe('/animals/id of 26-0012'));
+  });
   it('leaves digits to a field, and to a place that has keys of its own', async () => {
     const { user } = show();
     await user.type(screen.getByLabelText('field'), '1');

@@ -1,11 +1,11 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import type { AnimalQuery, AnimalRow, AnimalSort } from '@yaylak/contract';
-import { SEXES, SPECIES, SPECIES_WORDS, type Sex, type Species } from '@yaylak/core';
+import { DECISIONS, SEXES, SPECIES, SPECIES_WORDS, type Decision, type Sex, type Species } from '@yaylak/core';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { AwayError, withQuery } from '../../api/client';
-import { animalsQuery, groupsQuery } from '../../api/queries';
+import { animalsQuery, groupsQuery, tagsQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
 import { Choice, Field } from '../../parts/Field';
@@ -40,6 +40,7 @@ export function AnimalsPage() {
   const navigate = useNavigate();
   const query = useMemo(() => queryOf(params), [params]);
   const { data: groups } = useQuery(groupsQuery);
+  const { data: tags } = useQuery(tagsQuery);
   const list = useInfiniteQuery(animalsQuery(query));
   const rows = useMemo(() => list.data?.pages.flatMap((p) => p.rows) ?? [], [list.data]);
   const total = list.data?.pages[0]?.total ?? 0;
@@ -105,6 +106,38 @@ export function AnimalsPage() {
           onChange={(groupId) => set({ groupId })}
         />
         <Choice
+          label="Mark"
+          value={query.mark ?? ''}
+          options={[
+            ['', 'any or none'],
+            ...(tags?.marks ?? []).map(
+              (m) =>
+                [
+                  `${m.colour}|${m.place}|${m.purpose}`,
+                  `${m.colour} on the ${m.place}${m.purpose === '' ? '' : `: ${m.purpose}`} (${m.groups.reduce((n, g) => n + g.count, 0)})`,
+                ] as const,
+            ),
+          ]}
+          onChange={(mark) => set({ mark })}
+        />
+        <Choice
+          label="Withheld"
+          value={query.withheld ?? ''}
+          options={[
+            ['', 'any'],
+            ['any', 'meat or milk withheld'],
+            ['meat', 'meat withheld'],
+            ['milk', 'milk withheld'],
+          ]}
+          onChange={(withheld) => set({ withheld })}
+        />
+        <Choice
+          label="Chosen"
+          value={query.chosen ?? ''}
+          options={[['', 'any or not yet'], ...DECISIONS.map((d) => [d, DECISION_WORDS[d]] as const)]}
+          onChange={(chosen) => set({ chosen })}
+        />
+        <Choice
           label="Here"
           value={query.presence ?? 'present'}
           options={[
@@ -168,6 +201,11 @@ export function AnimalsPage() {
   );
 }
 
+const DECISION_WORDS: Readonly<Record<Decision, string>> = {
+  keep: 'to keep',
+  second: 'second string',
+  sell: 'to sell',
+};
 const SEX_CHIPS: Readonly<Record<Sex, string>> = {
   female: 'females',
   male: 'males',
@@ -185,6 +223,9 @@ function queryOf(params: URLSearchParams): AnimalQuery {
     ...(get('groupId') ? { groupId: get('groupId') } : {}),
     ...(get('presence') ? { presence: get('presence') as 'gone' | 'all' } : {}),
     ...(bornIn ? { bornIn: Number(bornIn) } : {}),
+    ...(get('mark') ? { mark: get('mark') } : {}),
+    ...(get('withheld') ? { withheld: get('withheld') as 'any' } : {}),
+    ...(get('chosen') ? { chosen: get('chosen') as Decision } : {}),
     ...(get('sort') ? { sort: get('sort') as AnimalSort } : {}),
     ...(get('direction') ? { direction: get('direction') as 'up' | 'down' } : {}),
   } as AnimalQuery;
