@@ -27,6 +27,15 @@ export interface TagNeedView {
   readonly lost: readonly LostTag[];
 }
 
+/** Young of one dam and day that are too young to be tagged, and from when they are. */
+export interface TagLaterView {
+  readonly dam: TagView | null;
+  readonly species: Species;
+  readonly bornOn: string;
+  readonly count: number;
+  readonly from: string;
+}
+
 export interface SharedNumberView extends TagInShort {
   readonly isNow: boolean;
   readonly wearers: readonly { readonly tag: TagView; readonly from: string; readonly until: string | null }[];
@@ -50,6 +59,8 @@ export interface TagsView {
   /** The most pressing first, up to a limit. */
   readonly needs: readonly TagNeedView[];
   readonly counts: Readonly<Record<TagNeed, number>>;
+  /** Litters and lambs that wait for their day, the next first, up to a limit. */
+  readonly later: readonly TagLaterView[];
   readonly present: number;
   readonly shared: readonly SharedNumberView[];
 }

@@ -31,6 +31,26 @@ export function handlingWindow({ on }: Pick<Birth, 'on'>, { season }: Pick<Speci
   };
 }
 
+/**
+ * From when one that never wore anything is tagged, while that is still to come: its first handling, or where the young
+ * stay in the nest their weaning.
+ * @returns undefined for one that may be tagged now, wore something, or whose birth is not known
+ */
+export function taggedFrom(
+  { record: { bornOn }, identifiers, weanings }: AnimalFacts,
+  settings: Pick<SpeciesSettings, 'rearing' | 'season' | 'weaningDays'>,
+  today: Day,
+): Day | undefined {
+  if (bornOn === undefined || identifiers.length > 0) return undefined;
+  const isInNest = settings.rearing.bondingDays === 0;
+  if (isInNest && (weanings.some((w) => w.isDone) || today > addDays(bornOn, settings.weaningDays.closes)))
+    return undefined;
+  const from = isInNest
+    ? addDays(bornOn, settings.weaningDays.bestFrom)
+    : handlingWindow({ on: bornOn }, settings).opens;
+  return isInNest || today < from ? from : undefined;
+}
+
 /** Young of a birth that are here and wear nothing yet. Where they stay in the nest they get their marks at weaning. */
 export const youngToHandle = (
   young: readonly AnimalFacts[],

@@ -70,7 +70,13 @@ export interface Described extends Searchable {
 /** The words an animal may be meant by: `ewe lamb`, `lamb`, `sheep`. */
 function kindWords(animal: Described): readonly string[] {
   const { name, plural } = SPECIES_WORDS[animal.species];
-  const words = [animal.species, name, plural, fieldWord(animal, animal.ageDays), fieldWord(animal, animal.ageDays, true)];
+  const words = [
+    animal.species,
+    name,
+    plural,
+    fieldWord(animal, animal.ageDays),
+    fieldWord(animal, animal.ageDays, true),
+  ];
   return words.flatMap((w) => w.toLowerCase().split(' '));
 }
 

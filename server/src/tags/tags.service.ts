@@ -1,10 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { MarkInField, SharedNumberView, TagInShort, TagNeedView, TagsView } from '@yaylak/contract';
+import type { MarkInField, SharedNumberView, TagInShort, TagLaterView, TagNeedView, TagsView } from '@yaylak/contract';
 import {
   groupOn,
   isoOf,
   marksOn,
   sharedNumbers,
+  taggedFrom,
   tagging,
   TAG_NEEDS,
   type AnimalFacts,
@@ -20,6 +21,13 @@ import { tagView } from '../common/views';
 
 /** More than a day's work is not listed. */
 const ROWS = 300;
+
+/** One that is too young to be tagged. */
+interface Waiting {
+  readonly facts: AnimalFacts;
+  readonly bornOn: Day;
+  readonly from: Day;
+}
 
 /** Who wants a tag, and which numbers do not tell two apart. */
 @Injectable()
@@ -37,7 +45,9 @@ export class TagsService {
 
   view(): TagsView {
     const present = this.book.state.present(this.clock.today());
-    const needs = present.flatMap((facts) => this.needOf(facts) ?? []);
+    const waiting = present.flatMap((facts) => this.waitingOf(facts) ?? []);
+    const tooYoung = new Set(waiting.map(({ facts }) => facts));
+    const needs = present.flatMap((facts) => (tooYoung.has(facts) ? [] : (this.needOf(facts) ?? [])));
     const number = new Intl.Collator('en', { numeric: true });
     needs.sort(
       (a, b) => TAG_NEEDS.indexOf(a.need) - TAG_NEEDS.indexOf(b.need) || number.compare(a.tag.text, b.tag.text),
@@ -46,10 +56,45 @@ export class TagsService {
     return {
       needs: needs.slice(0, ROWS),
       counts: { 'none-worn': count('none-worn'), 'lost-one': count('lost-one'), 'too-few': count('too-few') },
+      later: this.later(waiting),
       present: present.length,
       shared: this.shared(),
       marks: this.marks(present),
     };
+  }
+
+  private waitingOf(facts: AnimalFacts): Waiting | undefined {
+    const { species, bornOn } = facts.record;
+    const from = taggedFrom(facts, this.book.state.settings(species), this.clock.today());
+    return from === undefined || bornOn === undefined ? undefined : { facts, bornOn, from };
+  }
+
+  /** A line for the young of one dam and day, the next to be tagged first. */
+  private later(waiting: readonly Waiting[]): TagLaterView[] {
+    const byBirth = new Map<string, Waiting[]>();
+    for (const one of waiting) {
+      const { damId, species } = one.facts.record;
+      const key = `${damId ?? species} ${one.bornOn}`;
+      byBirth.set(key, [...(byBirth.get(key) ?? []), one]);
+    }
+    return [...byBirth.values()]
+      .flatMap((litter) => {
+        const [first] = litter;
+        if (!first) return [];
+        const { damId, species } = first.facts.record;
+        const dam = damId === undefined ? undefined : this.book.state.animals.get(damId);
+        return [
+          {
+            dam: dam ? tagView(dam, this.clock.today()) : null,
+            species,
+            bornOn: isoOf(first.bornOn),
+            count: litter.length,
+            from: isoOf(first.from),
+          },
+        ];
+      })
+      .sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : 0))
+      .slice(0, ROWS);
   }
 
   /** Marks of one look and meaning together, the commonest first. */

@@ -3,6 +3,7 @@ import {
   aGroup,
   arrival,
   departure,
+  fact,
   get,
   identifierEnd,
   mark,
@@ -52,6 +53,27 @@ it('lists who wears none, who lost one and who has too few, the most pressing fi
   });
   expect(counts).toEqual({ 'none-worn': 1, 'lost-one': 1, 'too-few': 1 });
   expect(present).toBe(4);
+});
+
+it('leaves out those too young to be tagged: a litter is one line until it is weaned, a lamb until its first handling', async () => {
+  const [doe, ewe, lamb, older, ...kits] = Array.from({ length: 6 }, () => uuid()) as [string, string, string, string];
+  const born = (id: string, damId: string, bornOn: string, species = 'rabbit') =>
+    arrival(id, { species, sex: 'unknown', damId, bornOn, on: bornOn, how: 'born' });
+  await t.post(arrival(doe, { species: 'rabbit' }), arrival(ewe), tag(doe, 'K-1'), tag(ewe, '26-0001'));
+  await t.post(
+    ...kits.map((k) => born(k, doe, '2026-11-01')),
+    born(lamb, ewe, TODAY, 'sheep'),
+    born(older, ewe, '2026-11-18', 'sheep'),
+  );
+  const { needs, later } = await view();
+  expect(later.map((l) => [l.dam?.text, l.bornOn, l.count, l.from])).toEqual([
+    ['26-0001', TODAY, 1, '2026-11-24'],
+    ['K-1', '2026-11-01', 2, '2026-12-13'],
+  ]);
+  expect(needs.filter((n) => n.need === 'none-worn').map((n) => n.tag.animalId)).toEqual([older]);
+  // Weaned, each of them is to be tagged.
+  await t.post(...kits.map((k) => fact('weaning', k, { on: TODAY, isDone: true })));
+  expect((await view()).needs.filter((n) => n.need === 'none-worn')).toHaveLength(3);
 });
 
 it('asks for as many as the holding wants of the species', async () => {

@@ -331,6 +331,10 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     setDraft({ ...FRESH, aside: draft.aside, number: draft.number });
   };
 
+  const unnumbered = useMemo(
+    () => (isYoungJob || !job?.stations.includes('identify') ? [] : unnumberedOf(listed, passages)),
+    [isYoungJob, job?.stations, listed, passages],
+  );
   const field: FieldName | 'number' | undefined = isNumber ? 'number' : (lastField ?? fieldsAt(at)[0]);
   const padText =
     field === undefined ? '' : field === 'number' ? draft.number : fieldText(draft, field, proposedAt(at));
@@ -353,6 +357,8 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
           {isNumber ? (
             <NumberStation
               draft={draft}
+              unnumbered={unnumbered}
+              on={on}
               matches={matches}
               animals={animals}
               label={isYoungJob ? 'Number of the next dam' : 'Number of the next animal'}
@@ -420,6 +426,15 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
       </Aside>
     </>
   );
+}
+
+/** Those on the list that wear nothing and have not been through, group by group, the young of one dam together. */
+function unnumberedOf(listed: readonly RosterAnimal[], passages: Race['passages']): RosterAnimal[] {
+  const seen = new Set(passages.map((p) => p.animalId));
+  const key = (a: RosterAnimal): string => `${a.groupName ?? ''} ${a.dam ?? ''} ${a.bornOn ?? ''}`;
+  return listed
+    .filter((a) => a.worn.length === 0 && !seen.has(a.tag.animalId))
+    .sort((a, b) => (key(a) < key(b) ? -1 : key(a) > key(b) ? 1 : 0));
 }
 
 /** The numbers it wears and wore that are read by eye. */

@@ -7,12 +7,16 @@ import { colour, radius, space } from '../../theme/tokens';
 import type { RaceNumber } from './answers';
 import type { Draft } from './draft';
 import { Ask, BigInput } from './fields';
+import { Unnumbered } from './Unnumbered';
 
 interface Props {
   readonly draft: Draft;
   readonly matches: readonly Match<RaceNumber>[];
   readonly animals: ReadonlyMap<string, RosterAnimal>;
   readonly label: string;
+  /** Those that wear nothing, in a job where they are given something. */
+  readonly unnumbered: readonly RosterAnimal[];
+  readonly on: string;
   readonly onType: (change: Partial<Draft>) => void;
   readonly onChoose: (animalId: string) => void;
   readonly onEnter: () => void;
@@ -20,7 +24,18 @@ interface Props {
 }
 
 /** Who comes: a number, and whom it may mean. */
-export function NumberStation({ draft, matches, animals, label, onType, onChoose, onEnter, onTakeBack }: Props) {
+export function NumberStation({
+  draft,
+  matches,
+  animals,
+  label,
+  unnumbered,
+  on,
+  onType,
+  onChoose,
+  onEnter,
+  onTakeBack,
+}: Props) {
   const input = useRef<HTMLInputElement>(null);
   // Focus is outside React: the next animal's number has the keyboard, and a digit typed beside any field is one.
   useEffect(() => {
@@ -75,6 +90,7 @@ export function NumberStation({ draft, matches, animals, label, onType, onChoose
           ) : null;
         })}
       </Matches>
+      <Unnumbered animals={unnumbered} typed={draft.number} on={on} onChoose={onChoose} />
     </Ask>
   );
 }

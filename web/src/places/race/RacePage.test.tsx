@@ -1,7 +1,7 @@
 import { IsRestoringProvider } from '@tanstack/react-query';
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import type { Entry, JobEntries, JobFacts, JobView, RosterView } from '@yaylak/contract';
-import { aJob, anEntry, aProduct, aRoster, aRosterAnimal, TODAY } from '../../tests/builders';
+import type { Entry, JobEntries, JobFacts, JobView, RosterAnimal, RosterView } from '@yaylak/contract';
+import { aJob, anEntry, aProduct, aRoster, aRosterAnimal, aTag, TODAY } from '../../tests/builders';
 import { AWAY, keepsAll, renderPage, type Answers, type Asked } from '../../tests/renderPage';
 import { createDevices } from '../../adapters/readings/devices';
 import { DevicesContext } from '../../adapters/readings/useReadings';
@@ -13,7 +13,12 @@ const lambs = [aRosterAnimal('26-0001'), aRosterAnimal('26-0002'), aRosterAnimal
 const other = aRosterAnimal('25-0044');
 const ids = lambs.map((a) => a.tag.animalId);
 
-const show = async (job: Partial<JobView> = {}, answers: Answers = {}, roster: Partial<RosterView> = {}) => {
+const show = async (
+  job: Partial<JobView> = {},
+  answers: Answers = {},
+  roster: Partial<RosterView> = {},
+  seen = '0 of 3',
+) => {
   const shown = renderPage(<RacePage />, {
     at: '/race/j1',
     route: '/race/:id',
@@ -24,7 +29,7 @@ const show = async (job: Partial<JobView> = {}, answers: Answers = {}, roster: P
     },
   });
   await screen.findByLabelText('Number of the next animal');
-  await screen.findByText('0 of 3');
+  await screen.findByText(seen);
   return shown;
 };
 // Whoever began the job on this device is at the race.
@@ -641,6 +646,43 @@ it('takes back by Ctrl+Z what was recorded before a reload', async () => {
   await user.keyboard('{Control>}z{/Control}');
   await waitFor(() => expect(entries()).toHaveLength(2));
   expect(entries()).toMatchObject(kept.toReversed().map((e) => ({ type: 'strike', entryId: e.id, jobId: 'j1' })));
+});
+
+it('an animal without a number is picked by what is known of it, and gets its tag', async () => {
+  const bare = (id: string, change: Partial<RosterAnimal>) =>
+    aRosterAnimal('no number', {
+      worn: [],
+      formerly: [],
+      tag: aTag('no number', { animalId: id, kind: 'none' }),
+      ...change,
+    });
+  const young = [bare('y1', { dam: '24-0012', sex: 'female' }), bare('y2', { dam: '24-0077', sex: 'male' })];
+  const { user, entries } = await show(
+    { stations: ['identify'], settings: { identify: { kinds: ['visual'] } }, animalIds: [...ids, 'y1', 'y2'] },
+    { 'GET /api/roster': aRoster([...lambs, other, ...young]) },
+    {},
+    '0 of 5',
+  );
+  const list = await screen.findByRole('list', { name: 'Without a number' });
+  expect(
+    within(list)
+      .getAllByRole('button')
+      .map((b) => b.textContent),
+  ).toEqual([
+    expect.stringMatching(/^ewe lamb, 7 months, of 24-0012/),
+    expect.stringMatching(/^ram lamb, 7 months, of 24-0077/),
+  ]);
+  await user.type(number(), '077');
+  await user.click(within(list).getByRole('button', { name: /^ram lamb/ }));
+  await user.type(await screen.findByLabelText('New tag'), '{Enter}');
+  expect(await screen.findByText('1 of 5')).toBeVisible();
+  await waitFor(() =>
+    expect(entries()).toMatchObject([
+      { type: 'passage', animalId: 'y2' },
+      { type: 'identifier', text: '26-0013' },
+    ]),
+  );
+  expect(within(await screen.findByRole('list', { name: 'Without a number' })).getAllByRole('button')).toHaveLength(1);
 });
 
 describe('a job said anew', () => {

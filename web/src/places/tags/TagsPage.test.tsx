@@ -31,6 +31,7 @@ const aView = (needs: TagNeedView[], change: Partial<TagsView> = {}): TagsView =
   },
   present: 40,
   shared: [],
+  later: [],
   marks: [],
   ...change,
 });

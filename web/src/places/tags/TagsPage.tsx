@@ -16,6 +16,7 @@ import { LinkElectronic } from './LinkElectronic';
 import { MarksInField } from './MarksInField';
 import { NeedRow } from './NeedRow';
 import { NumbersToCome } from './NumbersToCome';
+import { TagLater } from './TagLater';
 import { SharedNumbers } from './SharedNumbers';
 
 const NEEDS: readonly (readonly [need: TagNeed, words: string])[] = [
@@ -85,6 +86,7 @@ export function TagsPage() {
           ))}
         </Rows>
       ) : null}
+      <TagLater later={data.later} />
       <MarksInField marks={data.marks} />
       <SharedNumbers shared={data.shared} />
     </Page>

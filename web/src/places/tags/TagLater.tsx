@@ -1,0 +1,50 @@
+import type { TagLaterView } from '@yaylak/contract';
+import { SPECIES_WORDS } from '@yaylak/core';
+import styled from 'styled-components';
+import { Panel, Row, Small } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { useFirst } from '../../parts/useFirst';
+import { colour, space } from '../../theme/tokens';
+import { countText, fullDate, shortDate } from '../../words/format';
+
+const FIRST_SHOWN = 8;
+
+/** Young that are tagged later, a line for each litter. */
+export function TagLater({ later }: { readonly later: readonly TagLaterView[] }) {
+  const { shown, more } = useFirst(later, FIRST_SHOWN);
+  if (later.length === 0) return null;
+  return (
+    <Panel>
+      <h2>Tagged later</h2>
+      <List>
+        {shown.map(({ dam, species, bornOn, count, from }) => (
+          <li key={`${dam?.animalId ?? species} ${bornOn}`}>
+            <Row $gap={3}>
+              {dam ? <Tag tag={dam} /> : <span>no dam</span>}
+              <span>
+                {countText(count, ...SPECIES_WORDS[species].young.unknown)} of {shortDate(bornOn)}
+              </span>
+            </Row>
+            <Small>from {fullDate(from)}</Small>
+          </li>
+        ))}
+      </List>
+      {more}
+    </Panel>
+  );
+}
+
+const List = styled.ul`
+  list-style: none;
+  margin: ${space(3)} 0 0;
+  padding: 0;
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    align-items: center;
+    gap: ${space(2)};
+    min-height: 44px;
+    border-top: 1px solid ${colour('line')};
+  }
+`;
