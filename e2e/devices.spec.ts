@@ -75,6 +75,7 @@ test('sixty sheep go through weigh, look over, treat and sort by stick and crate
       await page.keyboard.press('l');
       failed.add(animal.tag.animalId);
     }
+    await page.keyboard.press('a');
     if (i === 30) await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Enter');
     // A caution is asked about once: an old treatment, a withdrawal that runs.

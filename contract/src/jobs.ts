@@ -1,4 +1,4 @@
-import type { FemaleKind, IdentifierKind, Mob, Sex, Species } from '@yaylak/core';
+import type { Decision, FemaleKind, IdentifierKind, LookGrade, Mob, Sex, Species } from '@yaylak/core';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -136,8 +136,13 @@ export interface RosterAnimal {
   readonly lastBirthOn?: string;
   /** How many young are reared under her now. */
   readonly rears?: number;
-  /** Points in the ranking the holding last drew up for its like; null outside it. */
+  /** Points in the ranking the holding last drew up for its like, and their standard error; null outside it. */
   readonly points: number | null;
+  readonly pointsError?: number;
+  /** What was written down when it was last chosen among its like. */
+  readonly chosen?: Decision;
+  /** The last grade of each standard it was looked over for. */
+  readonly grades?: Readonly<Record<string, LookGrade>>;
 }
 
 /** Who wore a number and is no longer here. */

@@ -31,6 +31,14 @@ import {
 import { IsCalendarDate, MAX_TEXT } from './rules';
 
 /** A way out of the race; with a group, whoever leaves by it is moved there. */
+/** A spray mark put on at a gate. */
+export class GateMark {
+  @IsIn(MARK_COLOURS)
+  colour: (typeof MARK_COLOURS)[number];
+  @IsIn(MARK_PLACES)
+  place: (typeof MARK_PLACES)[number];
+}
+
 export class GateChoice {
   @IsIn(GATE_KEYS)
   key: GateKey;
@@ -44,6 +52,10 @@ export class GateChoice {
   @MayBeMissing()
   @IsBoolean()
   isForSale?: boolean;
+  /** Sprayed on whoever goes out by it; what it means is the gate's name. */
+  @MayBeMissing()
+  @IsNested(() => GateMark)
+  mark?: GateMark;
 }
 
 export class WeighSettings {

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   careCaution,
   letterKeys,
+  failedAtLast,
   nextGrade,
   nextTube,
   standardsFor,
@@ -41,14 +42,37 @@ describe('the gate a rule suggests', () => {
     const rule: SortRule = { by: 'standards', above: 'left', below: 'right' };
     expect(suggestGate(rule, { ...animal, failed: ['Mouth'] }, 1)).toMatchObject({ gate: 'right' });
     expect(suggestGate(rule, animal, 1)).toMatchObject({ gate: 'left' });
-    expect(suggestGate({ ...rule, by: 'index', line: 60 }, { ...animal, points: 61 }, 1)).toMatchObject({
+  });
+  it('by points: a written choice goes before them, a failed standard before both, and near is told', () => {
+    const rule: SortRule = { by: 'index', line: 60, above: 'left', below: 'right', between: 'down' };
+    const by = (change: object) => suggestGate(rule, { ...animal, points: 61, pointsError: 3, ...change }, 1);
+    expect(by({})).toEqual({
       gate: 'left',
+      because: { kind: 'index', points: 61, standardError: 3, line: 60 },
+      isNear: true,
     });
+    expect(by({ points: 50 })).toMatchObject({ gate: 'right', isNear: false });
+    expect(by({ decision: 'sell' })).toMatchObject({ gate: 'right', because: { kind: 'decision', decision: 'sell' } });
+    expect(by({ decision: 'second' })).toMatchObject({ gate: 'down' });
+    expect(by({ decision: 'keep', failed: ['Mouth'] })).toMatchObject({
+      gate: 'right',
+      because: { kind: 'standards', failed: ['Mouth'] },
+    });
+    expect(suggestGate({ ...rule, between: undefined }, { ...animal, decision: 'second' }, 1)?.gate).toBe('right');
   });
   it('is none where its figure is missing', () => {
     for (const rule of [weightRule, { ...weightRule, by: 'gain' }, { ...weightRule, by: 'index' }] as const)
       expect(suggestGate(rule, animal, 1)).toBeUndefined();
   });
+});
+
+it('what was failed is told by the last look at each standard', () => {
+  const standards = USUAL_STANDARDS.filter((s) => s.species === 'sheep');
+  const looks = [
+    { grades: { 'sheep-mouth': 'fail', 'sheep-feet': 'fail', 'sheep-frame': 0 } },
+    { grades: { 'sheep-feet': 'pass' } },
+  ] as const;
+  expect(failedAtLast(standards, looks)).toEqual(['Mouth']);
 });
 
 it.each([
@@ -78,6 +102,7 @@ describe('keys of the look-over', () => {
   it('pass, fail and pass again; points go round from the middle', () => {
     expect(nextGrade('go', undefined)).toBe('fail');
     expect(nextGrade('go', 'fail')).toBe('pass');
+    expect(nextGrade('go', 'pass')).toBeUndefined();
     expect([undefined, 3, 5, 0].map((g) => nextGrade('points', g))).toEqual([3, 4, 0, 1]);
   });
 });

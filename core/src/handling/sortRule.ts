@@ -1,3 +1,4 @@
+import type { Decision } from '../choosing';
 import type { KnownGain } from '../growth';
 import { judgeGain } from '../growth';
 import type { Kilograms } from '../units';
@@ -11,14 +12,23 @@ export type SortRule =
   | { readonly by: 'gain'; readonly line: number; readonly above: GateKey; readonly below: GateKey }
   /** Fails a go-or-no-go standard, or passes them all. */
   | { readonly by: 'standards'; readonly above: GateKey; readonly below: GateKey }
-  /** Points of the ranking last drawn up. */
-  | { readonly by: 'index'; readonly line: number; readonly above: GateKey; readonly below: GateKey };
+  /** The choice written down, or else points of the ranking last drawn up; the second string goes between, where there is a gate. */
+  | {
+      readonly by: 'index';
+      readonly line: number;
+      readonly above: GateKey;
+      readonly below: GateKey;
+      readonly between?: GateKey | undefined;
+    };
 
 export interface Sorted {
   readonly kg: Kilograms | undefined;
   readonly gain: KnownGain | undefined;
   readonly failed: readonly string[];
   readonly points: number | undefined;
+  readonly pointsError?: number | undefined;
+  /** Written down when it was last chosen among its like. */
+  readonly decision?: Decision | undefined;
 }
 
 export interface GateSuggestion {
@@ -27,14 +37,16 @@ export interface GateSuggestion {
     | { readonly kind: 'weight'; readonly kg: Kilograms; readonly line: number }
     | { readonly kind: 'gain'; readonly gain: KnownGain; readonly line: number }
     | { readonly kind: 'standards'; readonly failed: readonly string[] }
-    | { readonly kind: 'index'; readonly points: number; readonly line: number };
+    | { readonly kind: 'decision'; readonly decision: Decision }
+    | { readonly kind: 'index'; readonly points: number; readonly standardError: number; readonly line: number };
   /** The figure may as well lie on the other side of the line. */
   readonly isNear: boolean;
 }
 
 /**
- * The gate a rule suggests. At the line counts as above it. A weight within its own reading error of the line, or a
- * gain whose 80 % interval spans it, is suggested all the same and said to be near.
+ * The gate a rule suggests. At the line counts as above it. A weight within its own reading error of the line, a gain
+ * whose 80 % interval spans it, or points within their standard error of it, is suggested all the same and said to be
+ * near. One that fails a standard goes below whatever its points or the choice are.
  * @param halfWidthKg half the 80 % interval of one reading, kilograms
  * @returns undefined where the figure the rule goes by is not there
  */
@@ -60,10 +72,16 @@ export function suggestGate(rule: SortRule, animal: Sorted, halfWidthKg: Kilogra
         isNear: false,
       };
     case 'index': {
-      const { points } = animal;
+      const { points, pointsError: standardError = 0, decision, failed } = animal;
+      if (failed.length > 0) return { gate: rule.below, because: { kind: 'standards', failed }, isNear: false };
+      if (decision !== undefined) {
+        const gates = { keep: rule.above, second: rule.between ?? rule.below, sell: rule.below };
+        return { gate: gates[decision], because: { kind: 'decision', decision }, isNear: false };
+      }
       if (points === undefined) return undefined;
-      const because = { kind: 'index', points, line: rule.line } as const;
-      return { gate: gateFor(points >= rule.line), because, isNear: false };
+      const because = { kind: 'index', points, standardError, line: rule.line } as const;
+      const isNear = Math.abs(points - rule.line) < standardError;
+      return { gate: gateFor(points >= rule.line), because, isNear };
     }
   }
 }

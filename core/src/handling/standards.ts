@@ -54,10 +54,23 @@ export const standardsFor = (
   animal: { readonly species: Species; readonly sex: Sex },
 ): Standard[] => all.filter((s) => s.species === animal.species && s.sexes.includes(animal.sex));
 
-/** The grade after one more press of a standard's key: pass, fail, pass; or 3, 4, 5, 0, 1, 2 from the middle. */
-export function nextGrade(kind: Standard['kind'], grade: LookGrade | undefined): LookGrade {
-  if (kind === 'go') return grade === 'fail' ? 'pass' : 'fail';
+/**
+ * The grade after one more press of a standard's key: fails, passes, not looked at; or 3, 4, 5, 0, 1, 2 from the middle.
+ */
+export function nextGrade(kind: Standard['kind'], grade: LookGrade | undefined): LookGrade | undefined {
+  if (kind === 'go') return grade === undefined ? 'fail' : grade === 'fail' ? 'pass' : undefined;
   return typeof grade === 'number' ? (grade + 1) % (LOOK_POINTS + 1) : 3;
+}
+
+/** Names of the go-or-no-go standards that were failed when each was last looked at. @param looks oldest first */
+export function failedAtLast(
+  standards: readonly Standard[],
+  looks: readonly { readonly grades: Readonly<Record<string, LookGrade>> }[],
+): string[] {
+  return standards.flatMap(({ id, kind, name }) => {
+    const last = looks.findLast(({ grades }) => grades[id] !== undefined)?.grades[id];
+    return kind === 'go' && last === 'fail' ? [name] : [];
+  });
 }
 
 /**

@@ -11,6 +11,7 @@ import {
   likeForLikeRatios,
   meanSteps,
   rankByIndex,
+  type Ranked,
   reasonsFor,
   SEXES,
   SPECIES,
@@ -44,9 +45,12 @@ interface Measured {
 }
 
 /** Who stays: the ranked list of a set. */
+/** Where an animal stands in the ranking of its like. */
+export type Points = Pick<Ranked, 'index' | 'standardError'>;
+
 @Injectable()
 export class ChoosingService {
-  private pointsKept: { readonly key: string; readonly points: ReadonlyMap<string, number> } | undefined;
+  private pointsKept: { readonly key: string; readonly points: ReadonlyMap<string, Points> } | undefined;
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
@@ -115,18 +119,18 @@ export class ChoosingService {
   }
 
   /** Points of everybody in a set, each set at its own best age. */
-  async points(): Promise<ReadonlyMap<string, number>> {
+  async points(): Promise<ReadonlyMap<string, Points>> {
     const { version } = this.book.state;
     const settings = await this.holding.settings();
     const key = `${version} ${settings.version} ${this.clock.today()}`;
     if (this.pointsKept?.key === key) return this.pointsKept.points;
-    const points = new Map<string, number>();
+    const points = new Map<string, Points>();
     for (const one of this.sets()) {
       await breathe();
       const set = this.crop(one);
       const { standardAgesDays } = this.book.state.settings(one.species);
       const measured = this.measure(set, this.growth.bestStandardAge(set, standardAgesDays), this.clock.today());
-      for (const row of rankByIndex(measured.map(candidate), settings.pointsWeights)) points.set(row.id, row.index);
+      for (const row of rankByIndex(measured.map(candidate), settings.pointsWeights)) points.set(row.id, row);
     }
     this.pointsKept = { key, points };
     return points;

@@ -11,11 +11,12 @@ import {
   wornIdentifiers,
   type AnimalFacts,
   type Day,
+  type LookGrade,
   type Reading,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import type { Whole } from '../book/derived';
-import { ChoosingService } from '../choosing/choosing.service';
+import { ChoosingService, type Points } from '../choosing/choosing.service';
 import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { ConditionService } from '../condition/condition.service';
@@ -58,7 +59,7 @@ export class RosterService {
     const animals: RosterAnimal[] = [];
     for (const [i, facts] of this.book.state.present(today).entries()) {
       if (i % AT_ONCE === AT_ONCE - 1) await breathe();
-      animals.push(this.animal(facts, today, points));
+      animals.push({ ...this.animal(facts, today), ...judgedSoFar(facts, points) });
     }
     return {
       on: isoOf(today),
@@ -71,7 +72,7 @@ export class RosterService {
     };
   }
 
-  private animal(facts: AnimalFacts, today: Day, points: ReadonlyMap<string, number>): RosterAnimal {
+  private animal(facts: AnimalFacts, today: Day): Omit<RosterAnimal, 'points'> {
     const { record } = facts;
     const groupId = groupOn(facts, today);
     const worn = wornIdentifiers(facts);
@@ -105,7 +106,6 @@ export class RosterService {
       ...this.runsWith(facts, today),
       ...this.served(facts),
       femaleKind: this.condition.femaleKind(facts),
-      points: points.get(record.id) ?? null,
     };
   }
 
@@ -190,4 +190,21 @@ export class RosterService {
 function rosterWeights(daily: readonly Reading[]): (readonly [string, number, string])[] {
   const kept = daily.length > ROSTER_WEIGHTS ? [daily[0], ...daily.slice(-ROSTER_WEIGHTS)] : daily;
   return kept.flatMap((r) => (r ? [[isoOf(r.on), r.kg, r.method] as const] : []));
+}
+
+/** What the gate by points goes by: the ranking, the choice that was written down, and what was found looking it over. */
+function judgedSoFar(
+  { record, choices, looks }: AnimalFacts,
+  points: ReadonlyMap<string, Points>,
+): Pick<RosterAnimal, 'points' | 'pointsError' | 'chosen' | 'grades'> {
+  const own = points.get(record.id);
+  const chosen = choices.at(-1)?.decision;
+  return {
+    points: own?.index ?? null,
+    ...(own ? { pointsError: own.standardError } : {}),
+    ...(chosen === undefined ? {} : { chosen }),
+    ...(looks.length > 0
+      ? { grades: Object.assign({}, ...looks.map((l) => l.grades)) as Record<string, LookGrade> }
+      : {}),
+  };
 }

@@ -17,6 +17,7 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { useNewKey } from '../../parts/useWindowKey';
 import { space } from '../../theme/tokens';
 import { countText } from '../../words/format';
+import { DECISION_WORDS } from '../../words/reasons';
 import { AddSheet } from './AddSheet';
 import { AnimalsTable } from './AnimalsTable';
 import { COLUMNS, type ColumnId } from './columns';
@@ -134,7 +135,7 @@ export function AnimalsPage() {
         <Choice
           label="Chosen"
           value={query.chosen ?? ''}
-          options={[['', 'any or not yet'], ...DECISIONS.map((d) => [d, DECISION_WORDS[d]] as const)]}
+          options={[['', 'any or not yet'], ...DECISIONS.map((d) => [d, DECISION_WORDS[d].toLowerCase()] as const)]}
           onChange={(chosen) => set({ chosen })}
         />
         <Choice
@@ -201,11 +202,6 @@ export function AnimalsPage() {
   );
 }
 
-const DECISION_WORDS: Readonly<Record<Decision, string>> = {
-  keep: 'to keep',
-  second: 'second string',
-  sell: 'to sell',
-};
 const SEX_CHIPS: Readonly<Record<Sex, string>> = {
   female: 'females',
   male: 'males',

@@ -3,6 +3,7 @@ import type { WeightUnit } from '@yaylak/core';
 import styled from 'styled-components';
 import { colour, fonts, radius, space, touchRace } from '../../theme/tokens';
 import { figureText, gainText, perDayText, weightText } from '../../words/format';
+import { DECISION_WORDS } from '../../words/reasons';
 import type { SuggestedGate } from './stations/sort';
 
 interface Props {
@@ -41,7 +42,9 @@ export function GateKeys({ gates, chosen, suggested, held, unit, counts, onChoos
           <b>
             {SIGNS[g.key]} {g.name}
           </b>
-          <span>{counts.get(g.name) ?? 0} so far</span>
+          <span>
+            {counts.get(g.name) ?? 0} so far{g.mark ? `, spray ${g.mark.colour} on the ${g.mark.place}` : ''}
+          </span>
         </Gate>
       ))}
     </Gates>
@@ -59,7 +62,9 @@ export function becauseText({ because, isNear }: Pick<SuggestedGate, 'because' |
     case 'standards':
       return because.failed.length === 0 ? 'nothing failed' : `fails ${because.failed.join(', ').toLowerCase()}`;
     case 'index':
-      return `${figureText(because.points, 1)} points against the line of ${figureText(because.line, 1)}`;
+      return `${figureText(because.points, 1)} ± ${figureText(because.standardError, 1)} points against the line of ${figureText(because.line, 1)}${near}`;
+    case 'decision':
+      return `as it was chosen: ${DECISION_WORDS[because.decision].toLowerCase()}`;
   }
 }
 

@@ -571,6 +571,9 @@ describe('a job with many stations', () => {
     expect(screen.getByLabelText('Amount of White drench')).toHaveValue('9');
     await user.keyboard('l');
     expect(screen.getByRole('button', { name: /Legs fails/ })).toBeVisible();
+    expect(screen.getByRole('button', { name: /Mouth not looked at/ })).toBeVisible();
+    await user.keyboard('a');
+    expect(screen.getByRole('button', { name: /Mouth passes/ })).toBeVisible();
     expect(screen.getByText('Sell', { selector: 'p b' })).toBeVisible();
     await user.keyboard('{Enter}');
     expect(screen.getByRole('alert')).toHaveTextContent(
@@ -591,7 +594,7 @@ describe('a job with many stations', () => {
     const { user, entries } = await show(job, {}, { products: [drench] });
     for (const n of ['0001', '0002']) {
       await user.type(number(), `${n}{Enter}`);
-      await user.type(await weight(), '44{ArrowRight}{Enter}{Enter}');
+      await user.type(await weight(), '44a{ArrowRight}{Enter}{Enter}');
     }
     await waitFor(() => expect(entries()).toHaveLength(10));
     expect(entries().filter((e) => e.type === 'sample')).toMatchObject([{ tube: 'B-001' }, { tube: 'B-002' }]);

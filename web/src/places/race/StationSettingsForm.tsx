@@ -356,6 +356,27 @@ function SortSettingsForm({ plan, groups, unit, onChange }: Pick<Props, 'plan' |
                 setGate(gate.key, ({ groupId: _, ...g }) => ({ ...g, ...(groupId ? { groupId } : {}) }))
               }
             />
+            <Row $gap={2}>
+              <Choice
+                label="and spray"
+                value={gate.mark?.colour ?? ''}
+                options={[['', 'nothing'], ...MARK_COLOURS.map((c) => [c, c] as const)]}
+                onChange={(colour) =>
+                  setGate(gate.key, ({ mark, ...g }) => ({
+                    ...g,
+                    ...(colour === '' ? {} : { mark: { colour, place: mark?.place ?? 'rump' } }),
+                  }))
+                }
+              />
+              {gate.mark ? (
+                <Choice
+                  label="on the"
+                  value={gate.mark.place}
+                  options={MARK_PLACES.map((p) => [p, p])}
+                  onChange={(place) => setGate(gate.key, (g) => (g.mark ? { ...g, mark: { ...g.mark, place } } : g))}
+                />
+              ) : null}
+            </Row>
             <Tick
               label="for sale or slaughter"
               isSelected={gate.isForSale === true}

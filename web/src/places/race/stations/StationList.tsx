@@ -11,7 +11,7 @@ import { fieldText, proposedAt, type AtHand, type LetteredToggle } from '.';
 import { careFor, careKey, isDone, pressedText } from './handwork';
 import { wornAt } from './identify';
 import { litterTyped } from './litter';
-import { gradeOf, pressed, standardsAt } from './look';
+import { isLookedOver, OTHERS_PASS, pressed } from './look';
 import { LetterKey, SmallField, StationRow } from './parts';
 import { raddlesAt } from './raddle';
 import { ScanFields, SoonReason } from './ScanFields';
@@ -33,10 +33,7 @@ interface Props {
 
 /** What a letter does at the animal at hand. */
 export function pressToggle(draft: Draft, at: AtHand, toggle: LetteredToggle): Draft {
-  if (toggle.station === 'look') {
-    const standard = standardsAt(at).find((s) => s.id === toggle.key);
-    return standard ? typed(draft, { grades: pressed(draft, standard) }) : draft;
-  }
+  if (toggle.station === 'look') return typed(draft, { grades: pressed(draft, at, toggle.key) });
   if (toggle.station === 'score') return typed(draft, { mob: pressedMob(draft, toggle.key) });
   if (toggle.station === 'raddle' || toggle.station === 'scan')
     return typed(draft, { marks: toggled(draft.marks, toggle.key) });
@@ -98,10 +95,11 @@ export function StationList(props: Props) {
     look: () => (
       <StationRow name="Look over">
         {keysOf('look', (t) => {
-          const standard = standardsAt(at).find((s) => s.id === t.key);
-          const grade = standard && gradeOf(draft, standard);
+          if (t.key === OTHERS_PASS) return isLookedOver(draft, at) ? { state: 'on' } : { state: 'plain' };
+          const grade = draft.grades[t.key];
           if (grade === 'fail') return { state: 'bad', says: 'fails' };
-          return typeof grade === 'number' ? { state: 'on', says: `${grade} of 5` } : { state: 'plain' };
+          if (grade === undefined) return { state: 'plain', says: 'not looked at' };
+          return { state: 'on', says: grade === 'pass' ? 'passes' : `${grade} of 5` };
         })}
       </StationRow>
     ),

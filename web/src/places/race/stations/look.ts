@@ -1,23 +1,51 @@
-import { nextGrade, standardsFor, type LookGrade, type Standard } from '@yaylak/core';
+import { failedAtLast, nextGrade, standardsFor, type LookGrade, type Standard } from '@yaylak/core';
 import type { Draft } from '../draft';
-import type { AtHand, StationRules } from './atHand';
+import type { AtHand, Problem, StationRules } from './atHand';
 
 /** The standards asked of the animal at hand. */
 export const standardsAt = (at: AtHand): Standard[] => standardsFor(at.standards, at);
 
-/** What was found of a standard: a go-or-no-go one nobody pressed is passed. */
-export const gradeOf = (draft: Draft, { id, kind }: Standard): LookGrade | undefined =>
-  draft.grades[id] ?? (kind === 'go' ? 'pass' : undefined);
+/** What was found of a standard; nothing of one that nobody looked at. */
+export const gradeOf = (draft: Draft, { id }: Standard): LookGrade | undefined => draft.grades[id];
 
-export const failedAt = (draft: Draft, at: AtHand): Standard[] =>
-  standardsAt(at).filter((s) => gradeOf(draft, s) === 'fail');
+/** Whether every go-or-no-go standard was looked at. */
+export const isLookedOver = (draft: Draft, at: AtHand): boolean =>
+  standardsAt(at).every((s) => s.kind !== 'go' || gradeOf(draft, s) !== undefined);
 
-export const pressed = (draft: Draft, { id, kind }: Standard): Draft['grades'] => ({
-  ...draft.grades,
-  [id]: nextGrade(kind, draft.grades[id]),
-});
+/** Failed today, and failed before and not looked at today. */
+export function failedAt(draft: Draft, at: AtHand): string[] {
+  const before = at.animal?.grades;
+  return failedAtLast(standardsAt(at), [...(before ? [{ grades: before }] : []), { grades: draft.grades }]);
+}
+
+/** Says that all that nobody pressed were looked at and pass. */
+export const OTHERS_PASS = 'others-pass';
+
+export function pressed(draft: Draft, at: AtHand, key: string): Draft['grades'] {
+  if (key === OTHERS_PASS) {
+    const others = standardsAt(at).filter((s) => s.kind === 'go' && gradeOf(draft, s) === undefined);
+    return { ...draft.grades, ...Object.fromEntries(others.map((s) => [s.id, 'pass'] as const)) };
+  }
+  const standard = standardsAt(at).find((s) => s.id === key);
+  if (!standard) return draft.grades;
+  const { [key]: before, ...others } = draft.grades;
+  const grade = nextGrade(standard.kind, before);
+  return grade === undefined ? others : { ...others, [key]: grade };
+}
 
 export const look: StationRules = {
+  problems(draft, at): Problem[] {
+    return standardsAt(at).some((s) => gradeOf(draft, s) !== undefined) || standardsAt(at).length === 0
+      ? []
+      : [
+          {
+            kind: 'ask',
+            key: 'not looked over',
+            message:
+              'Not looked over yet. “All others pass” says that you looked and it is sound; Enter again records that it was not looked at.',
+          },
+        ];
+  },
   facts(draft, at) {
     const grades = standardsAt(at).flatMap((s): [string, LookGrade][] => {
       const grade = gradeOf(draft, s);
@@ -25,5 +53,8 @@ export const look: StationRules = {
     });
     return grades.length === 0 ? [] : [{ type: 'look', grades: Object.fromEntries(grades) }];
   },
-  toggles: (at) => standardsAt(at).map((s) => ({ key: s.id, words: s.name })),
+  toggles(at) {
+    const all = standardsAt(at).map((s) => ({ key: s.id, words: s.name }));
+    return all.length === 0 ? [] : [...all, { key: OTHERS_PASS, words: 'All others pass' }];
+  },
 };

@@ -12,7 +12,7 @@ import type { GateChoice } from '@yaylak/contract';
 import type { Draft } from '../draft';
 import { gainTo } from '../jobFigures';
 import type { AtHand, Problem, StationRules } from './atHand';
-import { failedAt } from './look';
+import { failedAt, isLookedOver } from './look';
 import { plannedTreatments } from './treat';
 import { trueKg } from './weigh';
 import { heldText } from '../../../words/withheld';
@@ -26,20 +26,31 @@ export function suggestedGate(draft: Draft, at: AtHand): SuggestedGate | undefin
   const rule = at.job.settings.sort;
   if (!rule || (rule.by !== 'standards' && rule.line === undefined)) return undefined;
   const kg = trueKg(draft, at);
+  const failed = failedAt(draft, at);
+  // What was not looked at is not known to pass.
+  if (rule.by === 'standards' && failed.length === 0 && !isLookedOver(draft, at)) return undefined;
   const reading = kg === undefined ? undefined : { on: dayOf(at.job.on), kg, method: 'scale' as const };
   const suggestion = suggestGate(
-    rule as SortRule,
+    withBetween(rule as SortRule, at.job.gates),
     {
       kg,
       gain: at.animal && reading && gainTo(at.animal, reading, at.settings),
-      failed: failedAt(draft, at).map((s) => s.name),
+      failed,
       points: at.animal?.points ?? undefined,
+      pointsError: at.animal?.pointsError,
+      decision: at.animal?.chosen,
     },
     kg === undefined ? 0 : halfWidth80(readingSd(kg, at.settings)),
   );
   const choice = suggestion && at.job.gates.find((g) => g.key === suggestion.gate);
   return suggestion && choice ? { ...suggestion, choice } : undefined;
 }
+
+/** The second string goes by the gate that is neither the one above nor the one below. */
+const withBetween = (rule: SortRule, gates: readonly GateChoice[]): SortRule =>
+  rule.by === 'index'
+    ? { ...rule, between: gates.find((g) => g.key !== rule.above && g.key !== rule.below)?.key }
+    : rule;
 
 /** Meat of the animal at hand that is withheld, what is given in this job among it: whichever ends last. */
 export function meatHeld(draft: Draft, at: AtHand): { readonly until: string; readonly product: string } | undefined {
@@ -74,7 +85,10 @@ export const sort: StationRules = {
   },
   // The gate itself stands in the passage; what it leads to is a move.
   facts(draft, at) {
-    const groupId = gateOf(draft, at)?.groupId;
-    return groupId === undefined ? [] : [{ type: 'move', groupId }];
+    const { groupId, mark, name: purpose = '' } = gateOf(draft, at) ?? {};
+    return [
+      ...(groupId === undefined ? [] : [{ type: 'move', groupId } as const]),
+      ...(mark ? [{ type: 'mark', ...mark, purpose } as const] : []),
+    ];
   },
 };

@@ -130,13 +130,33 @@ it('a tape is set right for the dose and the gate, and written down as it was re
 });
 
 describe('a look-over', () => {
-  it('passes what nobody pressed, and leaves points out that nobody gave', () => {
-    const { facts } = twice(weighed('44', { grades: { 'sheep-feet': 'fail' } }), atHand(['look']));
+  const pressing = (...keys: string[]): Draft =>
+    keys.reduce((draft, key) => {
+      const at = atHand(['look']);
+      const toggle = togglesAt(at).find((t) => t.key === key);
+      return toggle ? pressToggle(draft, at, toggle) : draft;
+    }, weighed('44'));
+  it('records only what was pressed: the rest was not looked at', () => {
+    const { facts } = twice(pressing('sheep-feet'), atHand(['look']));
+    expect(facts?.[1]).toEqual({ type: 'look', grades: { 'sheep-feet': 'fail' } });
+  });
+  it('passes all the others when that is pressed, and leaves points out that nobody gave', () => {
+    const { facts } = twice(pressing('sheep-feet', 'others-pass'), atHand(['look']));
     expect(facts?.[1]).toMatchObject({
       type: 'look',
       grades: { 'sheep-mouth': 'pass', 'sheep-feet': 'fail', 'sheep-udder': 'pass' },
     });
     expect(facts?.[1]).not.toHaveProperty('grades.sheep-frame');
+  });
+  it('takes back a slip by pressing on: fails, passes, not looked at', () => {
+    expect(pressing('sheep-feet', 'sheep-feet').grades).toEqual({ 'sheep-feet': 'pass' });
+    expect(pressing('sheep-feet', 'sheep-feet', 'sheep-feet').grades).toEqual({});
+  });
+  it('is asked about once where nothing was looked at, and then left out', () => {
+    expect(twice(weighed('44'), atHand(['look']))).toMatchObject({
+      said: expect.stringMatching(/^Not looked over yet\./),
+      facts: [{ type: 'passage' }],
+    });
   });
   it('asks of a male what males are asked', () => {
     const words = togglesAt(atHand(['look'], {}, { sex: 'male' })).map((t) => t.words);
@@ -339,26 +359,70 @@ describe('a litter together', () => {
 
 describe('a gate', () => {
   const by = (sort: StationSettings['sort']) => atHand(['weigh', 'look', 'sort'], sort ? { sort } : {});
+  const sound = { 'sheep-mouth': 'pass' } as const;
   it('has to be chosen where nothing is suggested', () => {
-    expect(twice(weighed('44'), by(undefined))).toMatchObject({
+    expect(twice(weighed('44', { grades: sound }), by(undefined))).toMatchObject({
       said: 'Choose a gate: ← ↓ →, then Enter.',
       facts: undefined,
     });
   });
   it('is the suggested one by Enter alone, and moves the animal where it leads', () => {
     const at = by({ by: 'weight', line: 50, above: 'left', below: 'right' });
-    expect(twice(weighed('44'), at).facts).toMatchObject([
+    expect(twice(weighed('44', { grades: sound }), at).facts).toMatchObject([
       { type: 'passage', gate: 'Sell', suggested: 'Sell' },
       { type: 'weight' },
       { type: 'look' },
       { type: 'move', groupId: 'g9' },
     ]);
   });
+  it('is not suggested by the look-over before all was looked at', () => {
+    const at = by({ by: 'standards', above: 'left', below: 'right' });
+    expect(suggestedGate(weighed('44', { grades: sound }), at)).toBeUndefined();
+  });
   it('overruled is kept beside what was suggested', () => {
     const at = by({ by: 'standards', above: 'left', below: 'right' });
     const draft = weighed('44', { grades: { 'sheep-mouth': 'fail' }, gate: 'Keep' });
     expect(suggestedGate(draft, at)).toMatchObject({ choice: { name: 'Sell' }, because: { failed: ['Mouth'] } });
     expect(twice(draft, at).facts?.[0]).toEqual({ type: 'passage', gate: 'Keep', suggested: 'Sell' });
+  });
+});
+
+describe('a gate by points', () => {
+  const rule = { by: 'index', line: 50, above: 'left', below: 'right' } as const;
+  const by = (change: object, draft = weighed('44')) =>
+    suggestedGate(
+      draft,
+      atHand(['sort'], { sort: rule }, { animal: { ...lamb, points: 52, pointsError: 3, ...change } }),
+    );
+  it('tells how near the line they are', () => {
+    expect(by({})).toMatchObject({ choice: { name: 'Keep' }, because: { points: 52, standardError: 3 }, isNear: true });
+    expect(by({ pointsError: 1 })).toMatchObject({ isNear: false });
+  });
+  it('follows the choice that was written down, but for one that failed a standard', () => {
+    expect(by({ chosen: 'sell' })).toMatchObject({ choice: { name: 'Sell' }, because: { decision: 'sell' } });
+    const failed = { chosen: 'keep', grades: { 'sheep-mouth': 'fail' } };
+    expect(by(failed)).toMatchObject({ choice: { name: 'Sell' }, because: { failed: ['Mouth'] } });
+    // Looked at again today and sound, it follows the choice.
+    expect(by(failed, weighed('44', { grades: { 'sheep-mouth': 'pass' } }))).toMatchObject({
+      choice: { name: 'Keep' },
+    });
+  });
+});
+
+describe('a gate with a mark', () => {
+  it('sprays whoever goes out by it, and nobody else', () => {
+    const at = atHand(['sort']);
+    const gates = at.job.gates.map((g) =>
+      g.name === 'Sell' ? { ...g, mark: { colour: 'red', place: 'rump' } as const } : g,
+    );
+    const marked = { ...at, job: { ...at.job, gates } };
+    expect(twice(weighed('44', { gate: 'Sell' }), marked).facts).toContainEqual({
+      type: 'mark',
+      colour: 'red',
+      place: 'rump',
+      purpose: 'Sell',
+    });
+    expect(twice(weighed('44', { gate: 'Keep' }), marked).facts?.some((f) => f.type === 'mark')).toBe(false);
   });
 });
 
