@@ -1,6 +1,6 @@
-import { DECISIONS, SEXES, SPECIES, type Decision, type RearedPerYear } from '@yaylak/core';
+import { BIRTH_KNOWN_TO, DECISIONS, SEXES, SPECIES, type Decision, type RearedPerYear } from '@yaylak/core';
 import type { ContemporaryVerdict } from './growth';
-import type { Age, IdentifierKind, Sex, Species, TagColour, Window } from '@yaylak/core';
+import type { Age, BirthKnownTo, IdentifierKind, Sex, Species, TagColour, Window } from '@yaylak/core';
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Max, MaxLength, Min } from 'class-validator';
 import { MayBeMissing } from './nested';
@@ -108,6 +108,8 @@ export interface AnimalRow {
   readonly species: Species;
   readonly sex: Sex;
   readonly bornOn: string | null;
+  /** How far the birth is known where the day is not. */
+  readonly birthKnownTo?: BirthKnownTo;
   readonly age: Age | null;
   readonly ageDays: number | null;
   readonly group: { readonly id: string; readonly name: string } | null;
@@ -165,6 +167,10 @@ export class ChangeAnimal {
   @IsString()
   @Length(1, MAX_TEXT)
   strain?: string | null;
+  /** With a birth date that is known no further; left out, the day is known. */
+  @MayBeMissing()
+  @IsIn(BIRTH_KNOWN_TO)
+  birthKnownTo?: BirthKnownTo;
 }
 
 /** An entry on an animal's time line. */

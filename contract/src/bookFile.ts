@@ -1,6 +1,8 @@
 import {
+  BIRTH_KNOWN_TO,
   SEXES,
   SPECIES,
+  type BirthKnownTo,
   type PointsWeights,
   type Sex,
   type Species,
@@ -112,6 +114,9 @@ export class BookAnimalRecord {
   @IsString()
   @Length(1, MAX_TEXT)
   strain: string | null;
+  @MayBeMissing()
+  @IsIn(BIRTH_KNOWN_TO)
+  birthKnownTo?: BirthKnownTo;
   @IsInt()
   @Min(1)
   version: number;
@@ -136,6 +141,7 @@ export interface BookAnimal {
   readonly birthType: number | null;
   readonly rearingType: number | null;
   readonly strain: string | null;
+  readonly birthKnownTo?: BirthKnownTo;
   readonly version: number;
 }
 

@@ -1,4 +1,4 @@
-import type { Decision, FemaleKind, IdentifierKind, LookGrade, Mob, Sex, Species } from '@yaylak/core';
+import type { BirthKnownTo, Decision, FemaleKind, IdentifierKind, LookGrade, Mob, Sex, Species } from '@yaylak/core';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -102,6 +102,7 @@ export interface RosterAnimal {
   readonly species: Species;
   readonly sex: Sex;
   readonly bornOn: string | null;
+  readonly birthKnownTo?: BirthKnownTo;
   readonly birthType: number | null;
   readonly rearingType: number | null;
   readonly dam: string | null;

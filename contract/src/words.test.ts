@@ -62,6 +62,10 @@ it.each<[Refusal, string]>([
     '2026-03-01 is before its birth on 2026-04-01. Check the date, or the birth date.',
   ],
   [
+    { code: 'born-too-long-ago', field: 'bornOn', value: '1950-05-02', oldestYears: 25, species: 'sheep' },
+    'Sheep do not live 25 years: 1950-05-02 is a slip of the year.',
+  ],
+  [
     { code: 'born-after-arrival', field: 'bornOn', value: '2026-05-02', on: '2026-05-01' },
     'Born 2026-05-02, after it came on 2026-05-01. Check the two dates.',
   ],

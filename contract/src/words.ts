@@ -46,6 +46,8 @@ export function refusalText(
       return 'A number needs at least one letter or digit.';
     case 'before-birth':
       return `${value} is before its birth on ${refusal.bornOn}. Check the date, or the birth date.`;
+    case 'born-too-long-ago':
+      return `${SPECIES_WORDS[refusal.species].name} do not live ${refusal.oldestYears} years: ${refusal.value} is a slip of the year.`;
     case 'born-after-arrival':
       return `Born ${value}, after it came on ${refusal.on}. Check the two dates.`;
     case 'entry-before-birth':

@@ -1,5 +1,5 @@
-import { SEXES, SPECIES } from '@yaylak/core';
-import type { Sex, Species } from '@yaylak/core';
+import { BIRTH_KNOWN_TO, SEXES, SPECIES } from '@yaylak/core';
+import type { BirthKnownTo, Sex, Species } from '@yaylak/core';
 import { IsIn, IsInt, IsString, IsUUID, Length, Max, Min } from 'class-validator';
 import { AnimalEntryBase } from '../entryBase';
 import { ID } from '../exampleId';
@@ -20,6 +20,7 @@ export class ArrivalEntry extends AnimalEntryBase {
     birthType: 2,
     rearingType: 1,
     strain: 'Hill',
+    birthKnownTo: 'month',
   };
 
   @IsIn(['arrival'])
@@ -59,4 +60,8 @@ export class ArrivalEntry extends AnimalEntryBase {
   @IsString()
   @Length(1, MAX_TEXT)
   strain?: string;
+  /** How far the birth is known where the day is not: `bornOn` is the middle of that month or year. */
+  @MayBeMissing()
+  @IsIn(BIRTH_KNOWN_TO)
+  birthKnownTo?: BirthKnownTo;
 }

@@ -174,6 +174,7 @@ describe('the rules of the book', () => {
     ['a second departure', { type: 'departure', animalId: 'gone', day: day('2026-01-10') }, 'gone'],
     ['an animal that is there', { ...arrive({}), animalId: 'ewe' } as CheckedEntry, 'animal-known'],
     ['a birth after the arrival', arrive({ bornOn: '2026-05-02' }), 'born-after-arrival'],
+    ['a sheep born in 1950', arrive({ bornOn: '1950-01-01' }), 'born-too-long-ago'],
     ['a dam and a sire', arrive({ damId: 'ewe', sireId: 'ram' }), undefined],
     ['a number worn by another', tag('24-0001', 'yellow'), 'number-worn'],
     ['that number in another colour', tag('24-0001', 'blue'), undefined],

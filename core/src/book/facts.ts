@@ -1,4 +1,4 @@
-import type { Day } from '../calendar';
+import type { BirthKnownTo, Day } from '../calendar';
 import type { Pedigreed } from '../pedigree';
 import type { Sex, Species } from '../species';
 import type { Kinds } from './kinds';
@@ -18,6 +18,8 @@ export interface AnimalRecord extends Pedigreed {
   /** Reared as one of so many. */
   readonly rearingType: number | undefined;
   readonly strain: string | undefined;
+  /** How far its birth is known, where the day is not. */
+  readonly birthKnownTo?: BirthKnownTo | undefined;
   readonly version: number;
 }
 

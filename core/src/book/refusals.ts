@@ -51,6 +51,8 @@ export type Refusal = { readonly field: string; readonly value: string } & (
   | { readonly code: PlainCode }
   | { readonly code: 'before-birth'; readonly bornOn: string }
   | { readonly code: 'born-after-arrival'; readonly on: string }
+  /** Older than any of its species. */
+  | { readonly code: 'born-too-long-ago'; readonly oldestYears: number; readonly species: Species }
   | { readonly code: 'gone'; readonly goneOn: string }
   /** It may not go for slaughter yet. */
   | { readonly code: 'meat-withheld'; readonly until: string; readonly clearOn: string }

@@ -3,16 +3,19 @@ import {
   addDays,
   addYears,
   ageWords,
+  birthText,
   completedMonths,
   dayOf,
   isoOf,
   parseDay,
   quarterOf,
+  readTypedBirth,
   readTypedDate,
   readTypedDateIso,
   sharedWindow,
   windowAfter,
   windowStage,
+  type Day,
 } from '.';
 
 describe('days', () => {
@@ -146,4 +149,30 @@ it.each([
   ['2027-08-31', 'summer', 2027],
 ])('%s is in %s %i', (iso, quarter, year) => {
   expect(quarterOf(dayOf(iso))).toEqual({ quarter, year });
+});
+
+describe('a birth as people know it', () => {
+  it.each([
+    ['12.3.2024', '2024-03-12', undefined],
+    ['2024-03-12', '2024-03-12', undefined],
+    ['3.2024', '2024-03-15', 'month'],
+    ['03/2024', '2024-03-15', 'month'],
+    ['2024-3', '2024-03-15', 'month'],
+    ['2024', '2024-07-01', 'year'],
+  ])('%s', (typed, on, knownTo) => {
+    const born = readTypedBirth(typed, 'day-month');
+    expect(born && [isoOf(born.on), born.knownTo]).toEqual([on, knownTo]);
+    // Written as far as it is known, it is read back as the same.
+    expect(readTypedBirth(birthText(on, born?.knownTo), 'day-month')).toEqual(born);
+  });
+  it.each(['13.2024', 'spring', '24', '31.2.2024', ''])('“%s” is none', (typed) => {
+    expect(readTypedBirth(typed, 'day-month')).toBeUndefined();
+  });
+  it('has its middle no later than the day it came, within the same month or year', () => {
+    const on = (typed: string, latest: string) => isoOf(readTypedBirth(typed, 'day-month', dayOf(latest))?.on as Day);
+    expect(on('2026', '2026-03-10')).toBe('2026-03-10');
+    expect(on('3.2026', '2026-03-10')).toBe('2026-03-10');
+    // A month that is still to come stays to come, and is refused.
+    expect(on('4.2026', '2026-03-10')).toBe('2026-04-15');
+  });
 });

@@ -1,4 +1,5 @@
 export * from './age';
+export * from './birthKnown';
 export * from './day';
 export * from './moment';
 export * from './quarter';

@@ -1,4 +1,4 @@
-import { isoOf, readTypedDate, type DateOrder } from '../calendar';
+import { isoOf, readTypedBirth, readTypedDate, type BirthKnownTo, type DateOrder } from '../calendar';
 import { WEIGHING_METHODS, type WeighingMethod } from '../growth';
 import { normalised, readElectronicNumber, TAG_COLOURS, type Resolved, type TagColour } from '../identity';
 import { SEXES, SPECIES, SPECIES_WORDS, type Sex, type Species } from '../species';
@@ -99,6 +99,7 @@ export interface AnimalRow {
   readonly species: Species;
   readonly sex: Sex;
   readonly bornOn: string | undefined;
+  readonly birthKnownTo: BirthKnownTo | undefined;
   readonly dam: string | undefined;
   readonly sire: string | undefined;
   readonly birthType: number | undefined;
@@ -121,8 +122,8 @@ export function readAnimalRow(
   const sex = SEX_BY_WORD.get(normalised(cell('sex')));
   if (!sex) return fault('sex', cell('sex'), cell('sex') ? 'unknown-word' : 'missing', SEXES);
   const born = optional('bornOn');
-  const bornOn = born === undefined ? undefined : readTypedDate(born, choices.dateOrder);
-  if (born !== undefined && bornOn === undefined) return fault('bornOn', born, 'not-a-date');
+  const birth = born === undefined ? undefined : readTypedBirth(born, choices.dateOrder);
+  if (born !== undefined && birth === undefined) return fault('bornOn', born, 'not-a-date');
   const colourWord = optional('colour');
   const colour = colourWord === undefined ? undefined : TAG_COLOURS.find((c) => c === normalised(colourWord));
   if (colourWord !== undefined && !colour) return fault('colour', colourWord, 'unknown-word', TAG_COLOURS);
@@ -145,7 +146,8 @@ export function readAnimalRow(
       name: optional('name'),
       species,
       sex,
-      bornOn: bornOn === undefined ? undefined : isoOf(bornOn),
+      bornOn: birth === undefined ? undefined : isoOf(birth.on),
+      birthKnownTo: birth?.knownTo,
       dam: optional('dam'),
       sire: optional('sire'),
       birthType: counts.birthType,

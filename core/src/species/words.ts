@@ -6,6 +6,8 @@ interface SpeciesWords {
   readonly name: string;
   readonly plural: string;
   readonly grownFromDays: Days;
+  /** Older ones are a slip of the year. A rule of thumb, on the wide side. */
+  readonly oldestYears: number;
   readonly grown: Readonly<Record<Sex, readonly [one: string, many: string]>>;
   readonly young: Readonly<Record<Sex, readonly [one: string, many: string]>>;
   readonly birth: string;
@@ -22,6 +24,7 @@ export const SPECIES_WORDS: Readonly<Record<Species, SpeciesWords>> = {
     name: 'Sheep',
     plural: 'sheep',
     grownFromDays: 365,
+    oldestYears: 25,
     grown: {
       female: ['ewe', 'ewes'],
       male: ['ram', 'rams'],
@@ -41,6 +44,7 @@ export const SPECIES_WORDS: Readonly<Record<Species, SpeciesWords>> = {
     name: 'Goats',
     plural: 'goats',
     grownFromDays: 365,
+    oldestYears: 25,
     grown: {
       female: ['doe', 'does'],
       male: ['buck', 'bucks'],
@@ -60,6 +64,7 @@ export const SPECIES_WORDS: Readonly<Record<Species, SpeciesWords>> = {
     name: 'Rabbits',
     plural: 'rabbits',
     grownFromDays: 150,
+    oldestYears: 15,
     grown: {
       female: ['doe', 'does'],
       male: ['buck', 'bucks'],
@@ -81,6 +86,7 @@ export const SPECIES_WORDS: Readonly<Record<Species, SpeciesWords>> = {
     name: 'Cattle',
     plural: 'cattle',
     grownFromDays: 900,
+    oldestYears: 40,
     grown: {
       female: ['cow', 'cows'],
       male: ['bull', 'bulls'],

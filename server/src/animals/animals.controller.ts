@@ -36,6 +36,12 @@ export class AnimalsController {
     return this.animals.identifierIndex();
   }
 
+  /** Breeds and strains of the animals in the book, by name. */
+  @Get('strains')
+  strains(): string[] {
+    return this.animals.strains();
+  }
+
   /** Tubes and notes that say what is asked for, the newest first. */
   @Get('mentions')
   mentions(@Query() { words }: MentionQuery): Promise<MentionView[]> {

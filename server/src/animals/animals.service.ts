@@ -98,6 +98,7 @@ export class AnimalsService {
       species: record.species,
       sex: record.sex,
       bornOn: record.bornOn === undefined ? null : isoOf(record.bornOn),
+      ...(record.birthKnownTo === undefined ? {} : { birthKnownTo: record.birthKnownTo }),
       age: record.bornOn === undefined ? null : ageWords(record.bornOn, today),
       ageDays: record.bornOn === undefined ? null : today - record.bornOn,
       group: group ? { id: group.id, name: group.name } : null,
@@ -129,6 +130,12 @@ export class AnimalsService {
       this.book.setRecord(record);
       return this.row(this.find(id));
     });
+  }
+
+  /** Breeds and strains that were written down, each once. */
+  strains(): string[] {
+    const all = new Set([...this.book.state.animals.values()].flatMap(({ record }) => record.strain ?? []));
+    return [...all].sort((a, b) => a.localeCompare(b));
   }
 
   /** Everything ever worn, for the finder and for imports on the device. */
@@ -249,6 +256,8 @@ function changed(record: AnimalRecord, change: ChangeAnimal): AnimalRecord {
     ...record,
     ...(isOtherSex ? { sex: change.sex, recordedSex: undefined } : {}),
     bornOn: change.bornOn === undefined ? record.bornOn : change.bornOn === null ? undefined : dayOf(change.bornOn),
+    birthKnownTo:
+      change.bornOn === undefined ? record.birthKnownTo : change.bornOn === null ? undefined : change.birthKnownTo,
     damId: pick(record.damId, change.damId),
     donorId: pick(record.donorId, change.donorId),
     sireId: pick(record.sireId, change.sireId),
@@ -268,6 +277,7 @@ const rowOf = (record: AnimalRecord) => ({
   birthType: record.birthType ?? null,
   rearingType: record.rearingType ?? null,
   strain: record.strain ?? null,
+  birthKnownTo: record.birthKnownTo ?? null,
   version: record.version,
 });
 

@@ -28,6 +28,7 @@ const OF_ANIMAL = {
   birthType: 'birth_type',
   rearingType: 'rearing_type',
   strain: 'strain',
+  birthKnownTo: 'birth_known_to',
   version: 'version',
 };
 
@@ -134,5 +135,6 @@ const animalRow = (a: ArrivalEntry): object => ({
   birthType: a.birthType ?? null,
   rearingType: a.rearingType ?? null,
   strain: a.strain ?? null,
+  birthKnownTo: a.birthKnownTo ?? null,
   version: 1,
 });

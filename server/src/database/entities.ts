@@ -1,3 +1,4 @@
+import type { Options } from '@mikro-orm/core';
 import { AnimalEntity } from '../records/animal.entity';
 import { ENTRY_ENTITIES, EntryEntity } from '../records/entry.entities';
 import { DrillEntity } from '../records/drill.entity';
@@ -8,7 +9,7 @@ import { TemplateEntity } from '../records/template.entity';
 import { ProductEntity } from '../records/product.entity';
 import { PlanEntity } from '../records/plan.entity';
 
-export const ENTITIES = [
+export const ENTITIES: NonNullable<Options['entities']> = [
   HoldingEntity,
   GroupEntity,
   JobEntity,

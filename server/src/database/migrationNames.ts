@@ -13,6 +13,7 @@ export const MIGRATION_NAMES = [
   '20261129300000_leaving',
   '20261129400000_jobDay',
   '20261129500000_jobDiscarded',
+  '20261129600000_birthKnown',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -135,6 +135,7 @@ export class BookFileService {
         birthType: a.birth_type,
         rearingType: a.rearing_type,
         strain: a.strain,
+        ...(a.birth_known_to ? { birthKnownTo: a.birth_known_to } : {}),
         version: a.version,
       })) as unknown as BookAnimal[],
       entries: entries.map((k) => k.entry),

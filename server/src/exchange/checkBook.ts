@@ -232,6 +232,7 @@ const RECORD_FIELDS = [
   'birthType',
   'rearingType',
   'strain',
+  'birthKnownTo',
 ] as const satisfies readonly (keyof BookAnimal & keyof ArrivalEntry)[];
 
 /** Tried on an empty state first: a book that cannot be read back must not be written. */

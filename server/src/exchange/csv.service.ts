@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { AnimalQuery, AnimalRow } from '@yaylak/contract';
-import { dailyWeights, isoOf, mainIdentifier, wornIdentifiers, type AnimalFacts } from '@yaylak/core';
+import { birthText, dailyWeights, isoOf, mainIdentifier, wornIdentifiers, type AnimalFacts } from '@yaylak/core';
 import { AnimalsService } from '../animals/animals.service';
 import { BookService } from '../book/book.service';
 import { csv, type Cell } from './csvText';
@@ -21,7 +21,7 @@ const ANIMAL_COLUMNS: Readonly<Record<string, Column>> = {
   name: { heading: 'name', cell: (r) => r.tag.name },
   species: { heading: 'species', cell: (r) => r.species },
   sex: { heading: 'sex', cell: (r) => r.sex },
-  born: { heading: 'born', cell: (r) => r.bornOn },
+  born: { heading: 'born', cell: (r) => r.bornOn && birthText(r.bornOn, r.birthKnownTo) },
   bornAs: { heading: 'born as', cell: (r) => r.birthType },
   rearedAs: { heading: 'reared as', cell: (r) => r.rearingType },
   dam: { heading: 'dam', cell: (r) => r.dam?.text },

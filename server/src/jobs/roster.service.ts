@@ -82,6 +82,7 @@ export class RosterService {
       species: record.species,
       sex: record.sex,
       bornOn: record.bornOn === undefined ? null : isoOf(record.bornOn),
+      ...(record.birthKnownTo === undefined ? {} : { birthKnownTo: record.birthKnownTo }),
       birthType: record.birthType ?? null,
       rearingType: this.book.state.litters.rearingType(facts, today) ?? null,
       dam: this.shortName(record.damId),

@@ -144,6 +144,10 @@ export const withheldQuery = (id: string, on: string) =>
     queryKey: ['animal', id, 'withheld', on],
     queryFn: ({ signal }) => ask<WithheldOfAnimal[]>(withQuery(`/api/animals/${id}/withheld`, { on }), { signal }),
   });
+export const strainsQuery = queryOptions({
+  queryKey: ['strains'],
+  queryFn: ({ signal }) => ask<string[]>('/api/strains', { signal }),
+});
 export const mentionsQuery = (words: string) =>
   queryOptions({
     queryKey: ['mentions', words],

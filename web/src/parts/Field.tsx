@@ -11,14 +11,20 @@ interface Props extends TextFieldProps {
   /** Where a heading over it says the same. */
   readonly isLabelHidden?: boolean;
   readonly inputRef?: Ref<HTMLInputElement>;
+  /** The list of suggestions it has. */
+  readonly list?: string;
 }
 
 /** A field with its label, its hint and what is wrong with it. */
-export function Field({ label, hint, error, placeholder, isLabelHidden = false, inputRef, ...props }: Props) {
+export function Field({ label, hint, error, placeholder, isLabelHidden = false, inputRef, list, ...props }: Props) {
   return (
     <Box {...props} {...(isLabelHidden ? { 'aria-label': label } : {})} isInvalid={error !== undefined}>
       {isLabelHidden ? null : <Label>{label}</Label>}
-      <FieldInput ref={inputRef} {...(placeholder === undefined ? {} : { placeholder })} />
+      <FieldInput
+        ref={inputRef}
+        {...(list === undefined ? {} : { list })}
+        {...(placeholder === undefined ? {} : { placeholder })}
+      />
       {hint ? <Text slot="description">{hint}</Text> : null}
       <FieldError>{error === undefined ? null : <span role="alert">{error}</span>}</FieldError>
     </Box>

@@ -51,7 +51,7 @@ export function KeptAnimal({ animal, on }: { readonly animal: RosterAnimal; read
           <h1>
             {fieldWord(animal, ageDays)}
             {animal.bornOn && ageDays !== undefined && ageDays >= 0
-              ? `, ${ageText(ageWords(dayOf(animal.bornOn), dayOf(on)))}`
+              ? `, ${ageText(ageWords(dayOf(animal.bornOn), dayOf(on)), animal.birthKnownTo)}`
               : ''}
           </h1>
         </Row>

@@ -21,6 +21,8 @@ interface Undoing {
   offer(undoable: Undoable): void;
   /** Can be taken back as well, without a word about it: one of many, as at the race. */
   keep(undoable: Undoable): void;
+  /** Takes the newest back: for a sheet that lies over the bar. */
+  takeBack(): Promise<void>;
   /** What was done under this key has been taken back by another way. */
   forget(key: string): void;
   /** Says something that cannot be taken back. */
@@ -86,10 +88,11 @@ export function UndoProvider({ children }: { readonly children: ReactNode }) {
         add(undoable);
         setMessage(undefined);
       },
+      takeBack,
       forget: (key) => setStack((s) => s.filter((u) => u.key !== key)),
       say: (words) => setMessage(words),
     }),
-    [add],
+    [add, takeBack],
   );
   return (
     <UndoContext value={undoing}>

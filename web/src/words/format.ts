@@ -5,6 +5,7 @@ import {
   SPECIES_WORDS,
   toKg,
   type Age,
+  type BirthKnownTo,
   type RearedPerYear,
   type ScaleUnit,
   type Species,
@@ -98,7 +99,14 @@ export function verdictText(gain: GainView): string {
   }
 }
 
-export function ageText(age: Age): string {
+export function ageText(age: Age, knownTo?: BirthKnownTo): string {
+  // Of one known by its year alone, months would be made up.
+  const about = knownTo === undefined ? '' : 'about ';
+  if (knownTo === 'year' && age.unit === 'years') return `about ${age.count} ${age.count === 1 ? 'year' : 'years'}`;
+  return `${about}${exactAgeText(age)}`;
+}
+
+function exactAgeText(age: Age): string {
   const many = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;
   if (age.unit === 'years')
     return age.months > 0 ? `${many(age.count, 'year')} ${many(age.months, 'month')}` : many(age.count, 'year');
@@ -110,6 +118,10 @@ const dayMonth = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'shor
 const withYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
 const monthAndYear = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: 'UTC' });
 const long = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
+
+/** A birth as far as it is known: `12 Mar 2024`, `Mar 2024`, `2024`. */
+export const birthDate = (iso: string, knownTo: BirthKnownTo | null | undefined): string =>
+  knownTo === 'year' ? iso.slice(0, 4) : knownTo === 'month' ? monthAndYear.format(utc(iso)) : fullDate(iso);
 
 /** `23 Nov`. */
 export const shortDate = (iso: string): string => dayMonth.format(utc(iso));

@@ -1,6 +1,6 @@
-import { dayOf, isoOf, parseDay } from '../../calendar';
+import { addYears, dayOf, isoOf, parseDay, type BirthKnownTo } from '../../calendar';
 import { checkParent } from '../../pedigree';
-import type { Sex, Species } from '../../species';
+import { SPECIES_WORDS, type Sex, type Species } from '../../species';
 import type { BookView } from '../bookView';
 import type { AnimalRecord } from '../facts';
 import { geneticParents } from '../geneticParents';
@@ -18,6 +18,7 @@ export interface ArrivalWritten {
   readonly birthType?: number | undefined;
   readonly rearingType?: number | undefined;
   readonly strain?: string | undefined;
+  readonly birthKnownTo?: BirthKnownTo | undefined;
 }
 
 /** It comes into the book: by birth or from elsewhere. Its record stands by itself, so that it can be changed. */
@@ -35,6 +36,7 @@ export const recordOf = (entry: ArrivalWritten & { readonly animalId: AnimalId }
   birthType: entry.birthType,
   rearingType: entry.rearingType,
   strain: entry.strain,
+  birthKnownTo: entry.bornOn ? entry.birthKnownTo : undefined,
   version,
 });
 
@@ -44,6 +46,9 @@ export function checkArrival(entry: ToCheck<ArrivalWritten>, book: BookView): Re
   const bornOn = entry.bornOn === undefined ? undefined : parseDay(entry.bornOn);
   if (bornOn !== undefined && bornOn > entry.day)
     return { code: 'born-after-arrival', field: 'bornOn', value: isoOf(bornOn), on: isoOf(entry.day) };
+  const oldestYears = SPECIES_WORDS[entry.species].oldestYears;
+  if (bornOn !== undefined && bornOn < addYears(entry.day, -oldestYears))
+    return { code: 'born-too-long-ago', field: 'bornOn', value: isoOf(bornOn), oldestYears, species: entry.species };
   return checkRecord(recordOf(entry), book);
 }
 

@@ -14,6 +14,7 @@ import { Migration20261129200000_strangers } from './20261129200000_strangers';
 import { Migration20261129300000_leaving } from './20261129300000_leaving';
 import { Migration20261129400000_jobDay } from './20261129400000_jobDay';
 import { Migration20261129500000_jobDiscarded } from './20261129500000_jobDiscarded';
+import { Migration20261129600000_birthKnown } from './20261129600000_birthKnown';
 
 /** What each step does; listed by hand, so that nothing is looked for on disk. */
 const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
@@ -30,6 +31,7 @@ const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>
   '20261129300000_leaving': Migration20261129300000_leaving,
   '20261129400000_jobDay': Migration20261129400000_jobDay,
   '20261129500000_jobDiscarded': Migration20261129500000_jobDiscarded,
+  '20261129600000_birthKnown': Migration20261129600000_birthKnown,
 };
 
 /** In the order they are run. */

@@ -1,61 +1,43 @@
 import { useQuery } from '@tanstack/react-query';
-import { ENTRY_CLASSES, type NextNumbers } from '@yaylak/contract';
-import { SEXES, SPECIES, SPECIES_WORDS, TAG_COLOURS, type Sex, type Species, type TagColour } from '@yaylak/core';
+import { ENTRY_CLASSES } from '@yaylak/contract';
+import { SEXES, SPECIES, SPECIES_WORDS, TAG_COLOURS } from '@yaylak/core';
+import { useEffect, useId, useRef, useState } from 'react';
 import { useWatch } from 'react-hook-form';
-import { ask } from '../../api/client';
-import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
-import type { EntryDraft } from '../../outbox/useRecord';
+import { holdingQuery, identifiersQuery, strainsQuery } from '../../api/queries';
+import { Asked } from '../../parts/Asked';
 import { Button } from '../../parts/Button';
 import { FormChoice, FormField } from '../../parts/form/fields';
 import { FieldRow } from '../../parts/form/FieldRow';
+import { FormLines } from '../../parts/form/FormLines';
 import { SendForm } from '../../parts/form/SendForm';
 import { madeEntry } from '../../parts/form/useEntryForm';
 import { useTypedForm } from '../../parts/form/useTypedForm';
-import { Small } from '../../parts/Panel';
+import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
+import { useUndo } from '../../parts/Undo';
 import { useWrite } from '../../parts/useWrite';
+import { FormGroup } from '../../shared/groups/FormGroup';
+import { useNumbersFor } from '../../shared/tags/numbersFor';
+import { useTagQuestions } from '../../shared/tags/useTagQuestions';
+import { BIRTH_ASKED, BIRTH_HINT, birthOf } from '../../words/birth';
 import { countText } from '../../words/format';
-import { newId } from '../../words/ids';
+import {
+  addedDrafts,
+  countOf,
+  asTyped,
+  linesOf,
+  MOST_AT_ONCE,
+  nextOne,
+  NEW_ANIMAL,
+  type AddTyped,
+  type Parents,
+} from './addDraft';
 import { parentNamed } from './parentNamed';
 
-interface Typed {
-  readonly species: Species;
-  readonly sex: Sex;
-  readonly count: string;
-  readonly number: string;
-  readonly colour: TagColour;
-  readonly electronic: string;
-  readonly bornOn: string;
-  readonly dam: string;
-  readonly sire: string;
-  readonly birthType: string;
-  readonly groupId: string;
-}
-
-const EMPTY: Typed = {
-  species: 'sheep',
-  sex: 'female',
-  count: '1',
-  number: '',
-  colour: 'yellow',
-  electronic: '',
-  bornOn: '',
-  dam: '',
-  sire: '',
-  birthType: '',
-  groupId: '',
-};
-const MOST_AT_ONCE = 200;
-const isCount = (count: number): boolean => Number.isInteger(count) && count >= 1 && count <= MOST_AT_ONCE;
-/** Stands for the next free number as long as none is typed. */
-const ANY_NUMBER = '1';
-
-type Parents = Readonly<Record<'dam' | 'sire', ReturnType<typeof parentNamed>>>;
-
-/** Adds one animal, or a run of them with the next free numbers. */
+/** Adds animals, one after the other or many at once, and stays open for the next. */
 export function AddSheet({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }) {
   return (
-    <Sheet title="Add animals" isOpen={isOpen} onClose={onClose} width={680}>
+    <Sheet title="Add animals" isOpen={isOpen} onClose={onClose} width={720}>
       <AddForm onClose={onClose} />
     </Sheet>
   );
@@ -63,124 +45,182 @@ export function AddSheet({ isOpen, onClose }: { readonly isOpen: boolean; readon
 
 function AddForm({ onClose }: { readonly onClose: () => void }) {
   const { data: holding } = useQuery(holdingQuery);
-  const { data: groups } = useQuery(groupsQuery);
   const { data: identifiers } = useQuery(identifiersQuery);
+  const { data: strains = [] } = useQuery(strainsQuery);
+  const numbersFor = useNumbersFor();
+  const questions = useTagQuestions();
   const write = useWrite();
+  const undo = useUndo();
+  const [added, setAdded] = useState<string>();
+  const [asked, setAsked] = useState<readonly string[]>([]);
+  const box = useRef<HTMLDivElement>(null);
+  const strainList = useId();
   const today = holding?.today ?? '';
-  const parentsOf = (typed: Typed): Parents => {
+  const parentsOf = (typed: AddTyped): Parents => {
     const of = (role: 'dam' | 'sire') => parentNamed(identifiers ?? [], role, typed[role]);
     return { dam: of('dam'), sire: of('sire') };
   };
-  const form = useTypedForm<Typed>({
-    start: EMPTY,
-    made: (typed) =>
-      draftsFor(typed.number.trim() || ANY_NUMBER, typed, parentsOf(typed), today).map((draft) =>
-        madeEntry(ENTRY_CLASSES[draft.type], draft),
-      ),
-    words: { bornOn: 'Give the day it was born, or leave it empty.', text: 'That is no number of an animal.' },
+  const cameOn = (typed: AddTyped): string => typed.cameOn || today;
+  /** The numbers to come, as many as are added: those typed, or the next free ones. */
+  const numbersOf = (typed: AddTyped): readonly string[] => {
+    const lines = linesOf(typed);
+    if (lines.length > 0) return lines;
+    const { bornOn } = birthOf(typed.born);
+    const { species, sex, colour } = typed;
+    const count = countOf(typed);
+    if (count === 1 && typed.number.trim() !== '') return [typed.number.trim()];
+    return (
+      numbersFor?.({ species, sex, count, colour, bornOn: /^\d{4}/.test(bornOn ?? '') ? bornOn : null }).numbers ?? []
+    );
+  };
+  const draftsOf = (typed: AddTyped, numbers: readonly string[]) =>
+    addedDrafts(typed, { numbers, parents: parentsOf(typed), on: cameOn(typed) });
+  const form = useTypedForm<AddTyped>({
+    start: NEW_ANIMAL,
+    made: (typed) => draftsOf(typed, asTyped(typed)).map((draft) => madeEntry(ENTRY_CLASSES[draft.type], draft)),
+    words: {
+      bornOn: BIRTH_ASKED,
+      on: 'Give the day it came.',
+      text: 'That is no number of an animal.',
+      strain: 'Give the breed in fewer words.',
+    },
     also: (typed) => {
       const wrong: Record<string, string> = {};
-      if (!isCount(Number(typed.count)))
+      const count = Number(typed.count);
+      const lines = linesOf(typed);
+      if (!Number.isInteger(count) || count < 1 || count > MOST_AT_ONCE)
         wrong.count = `How many: give a whole number from 1 to ${MOST_AT_ONCE}, not “${typed.count}”.`;
+      else if (lines.length > 0 && lines.length !== count)
+        wrong.lines = `These are ${countText(lines.length, 'number', 'numbers')} for ${countText(count, 'animal', 'animals')}. Add the ones that are missing, or change how many.`;
+      const twice = lines.find((line, i) => lines.indexOf(line) < i);
+      if (twice !== undefined) wrong.lines = `“${twice}” stands there twice.`;
+      if (typed.cameOn !== '' && typed.cameOn > today) wrong.cameOn = 'Give today or an earlier day.';
       for (const [role, named] of Object.entries(parentsOf(typed)))
         if (named.kind === 'unclear') wrong[role] = named.message;
       return wrong;
     },
-    fieldOf: { text: 'number' },
+    fieldOf: { text: 'number', bornOn: 'born', on: 'cameOn' },
   });
-  const [species, sex, counted] = useWatch({ control: form.control, name: ['species', 'sex', 'count'] });
-  const count = Number(counted);
-  const isMany = count > 1;
-  const { data: next } = useQuery({
-    queryKey: ['next-numbers', species, sex, count],
-    queryFn: () => ask<NextNumbers>(`/api/holding/next-numbers/${species}?sex=${sex}&count=${count}`),
-    enabled: isCount(count),
-  });
-  const send = (typed: Typed): Promise<readonly string[]> => {
-    const numbers = isMany ? (next?.numbers ?? []) : [typed.number.trim() || (next?.numbers[0] ?? '')];
-    const drafts = numbers.flatMap((number) => draftsFor(number, typed, parentsOf(typed), today));
-    return write(drafts, `Added ${isMany ? countText(numbers.length, 'animal', 'animals') : (numbers[0] ?? '')}`);
+  const typedNow = useWatch({ control: form.control }) as AddTyped;
+  const isMany = countOf(typedNow) > 1 || linesOf(typedNow).length > 1;
+  const numbers = holding ? numbersOf(typedNow) : [];
+  const hasNumber = typedNow.wears !== 'nothing';
+
+  // Focus is outside React: the first field has the keyboard when the sheet opens.
+  useEffect(() => box.current?.querySelector('select')?.focus(), []);
+
+  const send = async (typed: AddTyped): Promise<readonly string[] | 'asked'> => {
+    const given = numbersOf(typed);
+    if (typed.wears !== 'nothing' && given.length < countOf(typed))
+      return ['The next free numbers are not here yet. Type the numbers, or wait a moment.'];
+    const drafts = draftsOf(typed, given);
+    const now = questions(drafts);
+    if (now.join() !== asked.join()) {
+      setAsked(now);
+      if (now.length > 0) return 'asked';
+    }
+    return write(drafts, `Added ${saidOf(typed, given)}`);
+  };
+  const saidOf = (typed: AddTyped, given: readonly string[]): string =>
+    isMany
+      ? countText(countOf(typed), 'animal', 'animals')
+      : (typed.wears === 'nothing' ? typed.name.trim() : given[0]) || 'one without a number';
+  const onDone = (typed: AddTyped): void => {
+    setAdded(`Added ${saidOf(typed, numbers)}`);
+    setAsked([]);
+    form.reset(nextOne(typed));
+    const next = typed.wears === 'nothing' ? 'name' : isMany ? 'lines' : 'number';
+    box.current?.querySelector<HTMLElement>(`[name="${next}"]`)?.focus();
   };
 
   return (
-    <SendForm
-      form={form}
-      send={send}
-      onDone={onClose}
-      submit={isMany ? `Add ${count}` : 'Add it'}
-      more={<Button onPress={onClose}>Not now</Button>}
-    >
-      <FieldRow $gap={3}>
-        <FormChoice name="species" label="Species" options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])} />
-        <FormChoice name="sex" label="Sex" options={SEXES.map((s) => [s, s])} />
-        <FormField name="count" label="How many" inputMode="numeric" style={{ width: 90 }} />
-        <FormChoice
-          name="groupId"
-          label="Group"
-          options={[
-            ['', 'no group yet'],
-            ...(groups ?? []).filter((g) => !g.isClosed).map((g) => [g.id, g.name] as const),
-          ]}
-        />
-      </FieldRow>
-      <FieldRow $gap={3}>
-        {isMany ? (
-          <Small>
-            Numbers {next?.numbers[0] ?? '…'} to {next?.numbers.at(-1) ?? '…'}
-          </Small>
-        ) : (
-          <FormField
-            name="number"
-            label="Number"
-            placeholder={next?.numbers[0] ?? ''}
-            hint="left empty: the next free one"
-          />
+    <div ref={box}>
+      <SendForm
+        form={form}
+        send={send}
+        onDone={onDone}
+        submit={isMany ? `Add ${countOf(typedNow)}` : 'Add it'}
+        more={<Button onPress={onClose}>{added === undefined ? 'Not now' : 'Close'}</Button>}
+      >
+        {added === undefined ? null : (
+          <Row>
+            <span role="status">{`${added}. The next one, or close.`}</span>
+            <Button kind="quiet" onPress={() => void undo.takeBack().then(() => setAdded('Taken back'))}>
+              Take it back
+            </Button>
+          </Row>
         )}
-        <FormChoice name="colour" label="Tag colour" options={TAG_COLOURS.map((c) => [c, c])} />
-        {isMany ? null : <FormField name="electronic" label="Electronic number" hint="15 digits, may be empty" />}
-      </FieldRow>
-      <FieldRow $gap={3}>
-        <FormField name="bornOn" label="Born on" type="date" />
-        <FormField name="dam" label="Dam" placeholder="number" style={{ width: 140 }} />
-        <FormField name="sire" label="Sire" placeholder="number" style={{ width: 140 }} />
-        <FormChoice
-          name="birthType"
-          label="Born as"
-          options={[
-            ['', 'not known'],
-            ['1', 'single'],
-            ['2', 'twin'],
-            ['3', 'triplet'],
-            ...[4, 5, 6, 7, 8, 9, 10, 11, 12].map((n) => [String(n), `one of ${n}`] as const),
-          ]}
-        />
-      </FieldRow>
-    </SendForm>
+        <FieldRow $gap={3}>
+          <FormChoice name="species" label="Species" options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])} />
+          <FormChoice name="sex" label="Sex" options={SEXES.map((s) => [s, s])} />
+          <FormField name="count" label="How many" inputMode="numeric" style={{ width: 90 }} />
+          <FormGroup name="groupId" label="Group" none="no group yet" />
+        </FieldRow>
+        <FieldRow $gap={3}>
+          <FormChoice
+            name="wears"
+            label={isMany ? 'They wear' : 'It wears'}
+            options={[
+              ['tag', 'a tag'],
+              ['tattoo', 'a tattoo'],
+              ['nothing', 'nothing yet'],
+            ]}
+          />
+          {typedNow.wears === 'tag' ? (
+            <FormChoice name="colour" label="Tag colour" options={TAG_COLOURS.map((c) => [c, c])} />
+          ) : null}
+          {hasNumber && !isMany ? (
+            <FormField
+              name="number"
+              label="Number"
+              placeholder={numbers[0] ?? ''}
+              hint="left empty: the next free one"
+            />
+          ) : null}
+          {isMany ? null : <FormField name="name" label="Name" hint="may be empty" style={{ width: 140 }} />}
+          {isMany ? null : <FormField name="electronic" label="Electronic number" hint="15 digits, may be empty" />}
+        </FieldRow>
+        {hasNumber && isMany ? (
+          <>
+            <FormLines
+              name="lines"
+              label="Their own numbers, one a line"
+              hint="Paste a column of a spreadsheet. Left empty: the next free ones."
+            />
+            {linesOf(typedNow).length === 0 && numbers.length > 0 ? (
+              <Small>
+                Numbers {numbers[0]} to {numbers.at(-1)}
+              </Small>
+            ) : null}
+          </>
+        ) : null}
+        <FieldRow $gap={3}>
+          <FormField name="born" label="Born" hint={BIRTH_HINT} style={{ width: 190 }} />
+          <FormField name="dam" label="Dam" placeholder="number" style={{ width: 130 }} />
+          <FormField name="sire" label="Sire" placeholder="number" style={{ width: 130 }} />
+          <FormChoice
+            name="birthType"
+            label="Born as"
+            options={[
+              ['', 'not known'],
+              ['1', 'single'],
+              ['2', 'twin'],
+              ['3', 'triplet'],
+              ...[4, 5, 6, 7, 8, 9, 10, 11, 12].map((n) => [String(n), `one of ${n}`] as const),
+            ]}
+          />
+        </FieldRow>
+        <FieldRow $gap={3}>
+          <FormField name="strain" label="Breed" list={strainList} style={{ width: 190 }} />
+          <datalist id={strainList}>
+            {strains.map((s) => (
+              <option key={s} value={s} />
+            ))}
+          </datalist>
+          <FormField name="cameOn" label="Came on (empty: today)" type="date" />
+        </FieldRow>
+        <Asked questions={asked} again="Press again if it is so." />
+      </SendForm>
+    </div>
   );
-}
-
-function draftsFor(number: string, draft: Typed, { dam, sire }: Parents, today: string): EntryDraft[] {
-  const animalId = newId();
-  const on = today;
-  const birthType =
-    draft.birthType === '' ? {} : { birthType: Number(draft.birthType), rearingType: Number(draft.birthType) };
-  return [
-    {
-      type: 'arrival',
-      animalId,
-      on,
-      how: dam.kind === 'animal' ? 'born' : 'bought',
-      species: draft.species,
-      sex: draft.sex,
-      ...(draft.bornOn ? { bornOn: draft.bornOn } : {}),
-      ...(dam.kind === 'animal' ? { damId: dam.id } : {}),
-      ...(sire.kind === 'animal' ? { sireId: sire.id } : {}),
-      ...birthType,
-    },
-    { type: 'identifier', animalId, on, kind: 'visual', text: number, colour: draft.colour },
-    ...(draft.electronic.trim() === ''
-      ? []
-      : [{ type: 'identifier', animalId, on, kind: 'electronic', text: draft.electronic.trim() } as const]),
-    ...(draft.groupId === '' ? [] : [{ type: 'move', animalId, on, groupId: draft.groupId } as const]),
-  ];
 }

@@ -15,7 +15,7 @@ import { Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { WindowBar } from '../../parts/WindowBar';
 import { colour, fonts, phone, space } from '../../theme/tokens';
-import { ageText, bornText, fullDate, weightText } from '../../words/format';
+import { ageText, birthDate, bornText, fullDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import { ChoicesMade, Family, Given } from './Family';
 import { Figures } from './Figures';
@@ -59,12 +59,12 @@ export function AnimalPage() {
         <h1>
           {what.charAt(0).toUpperCase() + what.slice(1)}
           {row.tag.name ? ` ${row.tag.name}` : ''}
-          {row.age ? `, ${ageText(row.age)}` : ''}
+          {row.age ? `, ${ageText(row.age, row.birthKnownTo)}` : ''}
           {row.group && row.isPresent ? `, ${row.group.name}` : ''}
         </h1>
         <p>
           {row.bornOn
-            ? `Born ${fullDate(row.bornOn)}${row.birthType === null ? '' : ` as ${bornText(row.species, row.birthType, row.rearingType)}`}.`
+            ? `Born ${birthDate(row.bornOn, row.birthKnownTo)}${row.birthType === null ? '' : ` as ${bornText(row.species, row.birthType, row.rearingType)}`}.`
             : 'Birth not known.'}{' '}
           {row.lastKg !== null && row.lastOn
             ? `${weightText(row.lastKg, unit, row.species)} on ${fullDate(row.lastOn)}.`

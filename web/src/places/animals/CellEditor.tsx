@@ -7,6 +7,7 @@ import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
 import { fieldLook } from '../../parts/Field';
 import { useWrite } from '../../parts/useWrite';
 import { colour, radius, space } from '../../theme/tokens';
+import { birthOf, birthTyped } from '../../words/birth';
 import { parentNamed } from './parentNamed';
 import { useChangeRecord, type RecordChange } from './useChangeRecord';
 
@@ -27,7 +28,7 @@ const textsOf = (row: AnimalRow, fact: EditableFact): readonly string[] => {
     case 'group':
       return [row.group?.id ?? ''];
     case 'bornOn':
-      return [row.bornOn ?? ''];
+      return [birthTyped(row.bornOn, row.birthKnownTo)];
     case 'bornAs':
       return [String(row.birthType ?? ''), String(row.rearingType ?? '')];
     case 'dam':
@@ -115,7 +116,7 @@ export function CellEditor({ row, fact, onDone }: Props) {
             ...(groups ?? []).filter((g) => !g.isClosed).map((g) => [g.id, g.name] as const),
           ])
         : null}
-      {fact === 'bornOn' ? field(0, words, { type: 'date' }) : null}
+      {fact === 'bornOn' ? field(0, words) : null}
       {fact === 'dam' || fact === 'sire' ? field(0, words) : null}
       {fact === 'bornAs' ? (
         <>
@@ -148,7 +149,7 @@ function changeOf(
     case 'sex':
       return { sex: SEXES.find((s) => s === text) ?? 'unknown' };
     case 'bornOn':
-      return { bornOn: text === '' ? null : text };
+      return birthOf(text);
     case 'bornAs': {
       const counts = texts.map((t) => (t.trim() === '' ? null : Number(t)));
       const bad = counts.findIndex((n) => n !== null && (!Number.isInteger(n) || n < 1 || n > 20));

@@ -8,6 +8,7 @@ import { FormChoice, FormField } from '../../parts/form/fields';
 import { SendForm } from '../../parts/form/SendForm';
 import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Panel } from '../../parts/Panel';
+import { BIRTH_ASKED, BIRTH_HINT, birthOf, birthTyped } from '../../words/birth';
 import { parentNamed } from './parentNamed';
 import { useChangeRecord, type RecordChange } from './useChangeRecord';
 
@@ -45,7 +46,7 @@ function RecordForm({ view: { row }, onDone }: { readonly view: AnimalView; read
   const changeRecord = useChangeRecord();
   const shown: Typed = {
     sex: row.sex,
-    bornOn: row.bornOn ?? '',
+    bornOn: birthTyped(row.bornOn, row.birthKnownTo),
     dam: row.dam?.text ?? '',
     donor: row.donor?.text ?? '',
     sire: row.sire?.text ?? '',
@@ -56,7 +57,7 @@ function RecordForm({ view: { row }, onDone }: { readonly view: AnimalView; read
   const changeOf = (typed: Typed): RecordChange => {
     const change: RecordChange = {};
     if (typed.sex !== shown.sex) change.sex = typed.sex;
-    if (typed.bornOn !== shown.bornOn) change.bornOn = typed.bornOn === '' ? null : typed.bornOn;
+    if (typed.bornOn !== shown.bornOn) Object.assign(change, birthOf(typed.bornOn));
     for (const field of ['birthType', 'rearingType'] as const)
       if (typed[field] !== shown[field]) change[field] = typed[field] === '' ? null : Number(typed[field]);
     for (const role of ROLES) {
@@ -70,7 +71,7 @@ function RecordForm({ view: { row }, onDone }: { readonly view: AnimalView; read
     start: shown,
     made: (typed) => [{ shape: ChangeAnimal, value: { version: row.version, ...changeOf(typed) } }],
     words: {
-      bornOn: 'Give the day it was born, or leave it empty.',
+      bornOn: BIRTH_ASKED,
       birthType: 'How many were born with it, itself too: a whole number.',
       rearingType: 'How many were reared with it, itself too: a whole number.',
     },
@@ -89,7 +90,7 @@ function RecordForm({ view: { row }, onDone }: { readonly view: AnimalView; read
   return (
     <SendForm form={form} send={send} onDone={onDone} submit="Save" more={<Button onPress={onDone}>Leave it</Button>}>
       <FormChoice name="sex" label="Sex" options={SEXES.map((s) => [s, s] as const)} />
-      <FormField name="bornOn" label="Born on" type="date" />
+      <FormField name="bornOn" label="Born" hint={BIRTH_HINT} />
       <FormField name="dam" label="Dam" />
       <FormField name="donor" label="Embryo of" hint="only where another female carried it" />
       <FormField name="sire" label="Sire" />

@@ -10,6 +10,7 @@ import { Row } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
 import { TreatSheet } from '../../shared/remedies/TreatSheet';
+import { GroupField } from '../../shared/groups/GroupField';
 import { colour, radius, space } from '../../theme/tokens';
 import { countText } from '../../words/format';
 
@@ -60,15 +61,7 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
         Choose none
       </Button>
       <Sheet title={`Move ${many}`} isOpen={open === 'move'} onClose={() => setOpen(undefined)}>
-        <Choice
-          label="To"
-          value={groupId}
-          options={[
-            ['', 'choose a group'],
-            ...(groups ?? []).filter((g) => !g.isClosed).map((g) => [g.id, g.name] as const),
-          ]}
-          onChange={setGroupId}
-        />
+        <GroupField label="To" none="choose a group" value={groupId} onChange={setGroupId} />
         {problem ? <Problem role="alert">{problem}</Problem> : null}
         <Row>
           <Button

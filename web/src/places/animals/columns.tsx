@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { GainFigure } from '../../parts/GainFigure';
 import { Soft } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
-import { ageText, bornText, fullDate, shortDate, weightText } from '../../words/format';
+import { ageText, birthDate, bornText, shortDate, weightText } from '../../words/format';
 import type { EditableFact } from './CellEditor';
 
 export interface ColumnSpec {
@@ -50,7 +50,7 @@ export const COLUMNS = {
     heading: 'Age',
     sort: 'age',
     width: 140,
-    cell: (r) => (r.age ? ageText(r.age) : 'not known'),
+    cell: (r) => (r.age ? ageText(r.age, r.birthKnownTo) : 'not known'),
     inFile: ['age'],
   }),
   born: column({
@@ -58,7 +58,7 @@ export const COLUMNS = {
     sort: 'age',
     width: 140,
     edits: 'bornOn',
-    cell: (r) => (r.bornOn ? fullDate(r.bornOn) : 'not known'),
+    cell: (r) => (r.bornOn ? birthDate(r.bornOn, r.birthKnownTo) : 'not known'),
     inFile: ['born'],
   }),
   bornAs: column({

@@ -43,6 +43,7 @@ export function useChangeRecord(): (row: AnimalRow, change: RecordChange) => Pro
 const recordOf = (row: AnimalRow): RecordChange => ({
   sex: row.sex,
   bornOn: row.bornOn,
+  ...(row.birthKnownTo ? { birthKnownTo: row.birthKnownTo } : {}),
   damId: row.dam?.animalId ?? null,
   donorId: row.donor?.animalId ?? null,
   sireId: row.sire?.animalId ?? null,

@@ -159,6 +159,7 @@ function readAnimals(rows: readonly (readonly string[])[], context: ImportContex
       species: row.species,
       sex: row.sex,
       ...(row.bornOn === undefined ? {} : { bornOn: row.bornOn }),
+      ...(row.birthKnownTo === undefined ? {} : { birthKnownTo: row.birthKnownTo }),
       ...parents,
       ...(row.birthType === undefined ? {} : { birthType: row.birthType }),
       ...(row.rearingType === undefined ? {} : { rearingType: row.rearingType }),

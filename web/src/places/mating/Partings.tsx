@@ -1,14 +1,12 @@
-import { useQuery } from '@tanstack/react-query';
 import type { PartingView } from '@yaylak/contract';
 import { useState } from 'react';
-import { groupsQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
 import { NotePanel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { useFirst } from '../../parts/useFirst';
 import { useWrite } from '../../parts/useWrite';
 import { WindowBar } from '../../parts/WindowBar';
+import { GroupField } from '../../shared/groups/GroupField';
 import { countText, shortDate } from '../../words/format';
 
 interface Props {
@@ -27,7 +25,6 @@ const SHOWN = 12;
 
 /** Those of one group: who goes now, and how many more will have to. */
 function OfGroup({ rows, today }: Props) {
-  const { data: groups } = useQuery(groupsQuery);
   const write = useWrite();
   const [to, setTo] = useState('');
   const [problem, setProblem] = useState<string>();
@@ -38,7 +35,6 @@ function OfGroup({ rows, today }: Props) {
   const [next] = later;
   if (!first) return null;
   const groupName = first.groupName ?? 'a group';
-  const choices = (groups ?? []).filter((g) => !g.isClosed && g.id !== first.groupId);
   const move = async (): Promise<void> => {
     if (to === '') return setProblem('Choose the group they go to.');
     const refused = await write(
@@ -67,10 +63,11 @@ function OfGroup({ rows, today }: Props) {
             {more}
           </Row>
           <Row style={{ alignItems: 'flex-end', marginTop: 8 }}>
-            <Choice
+            <GroupField
               label={due.length === 1 ? 'Move it to' : `Move these ${due.length} to`}
               value={to}
-              options={[['', 'choose a group'], ...choices.map((g) => [g.id, g.name] as const)]}
+              none="choose a group"
+              but={first.groupId ?? undefined}
               onChange={setTo}
             />
             <Button onPress={() => void move()}>Move them</Button>

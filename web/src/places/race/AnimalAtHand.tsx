@@ -41,7 +41,7 @@ export function AnimalAtHand({ animal, on, unit, settings }: Props) {
           <h2>
             {what.charAt(0).toUpperCase() + what.slice(1)}
             {animal.bornOn && ageDays !== undefined && ageDays >= 0
-              ? `, ${ageText(ageWords(dayOf(animal.bornOn), dayOf(on)))}`
+              ? `, ${ageText(ageWords(dayOf(animal.bornOn), dayOf(on)), animal.birthKnownTo)}`
               : ''}
           </h2>
           <p>{animal.groupName ?? 'no group'}</p>

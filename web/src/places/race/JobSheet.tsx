@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { JobFacts } from '@yaylak/contract';
 import { useMemo, useState } from 'react';
-import { groupsQuery, holdingQuery } from '../../api/queries';
+import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { AskButton } from '../../parts/AskButton';
 import { Field } from '../../parts/Field';
@@ -34,7 +34,6 @@ export function JobSheet({ race, isOpen, onClose }: Props) {
 function Form({ race, job, onClose }: Omit<Props, 'isOpen'> & { readonly job: NonNullable<Race['job']> }) {
   const { passages, animals, roster } = race;
   const { data: holding } = useQuery(holdingQuery);
-  const { data: groups = [] } = useQuery(groupsQuery);
   const today = holding?.today ?? job.on;
   const [name, setName] = useState(job.name);
   const [on, setOn] = useState(job.isForItsDay ? job.on : today);
@@ -102,7 +101,6 @@ function Form({ race, job, onClose }: Omit<Props, 'isOpen'> & { readonly job: No
         <PlanFields
           plan={plan}
           products={roster.products}
-          groups={groups}
           species={race.listed[0]?.species}
           startedBy={race.by}
           onStations={setPlan}

@@ -1,4 +1,4 @@
-import type { GroupView, ProductView } from '@yaylak/contract';
+import type { ProductView } from '@yaylak/contract';
 import type { Species } from '@yaylak/core';
 import styled from 'styled-components';
 import { Choice, Field } from '../../parts/Field';
@@ -13,7 +13,6 @@ import { StationSettingsForm } from './StationSettingsForm';
 interface Props {
   readonly plan: JobPlan;
   readonly products: readonly ProductView[];
-  readonly groups: readonly GroupView[];
   /** Of those who come: a pan is typed in their unit. */
   readonly species: Species | undefined;
   readonly startedBy: string;
@@ -26,7 +25,7 @@ interface Props {
 const MOST_DAYS = 60;
 
 /** What is done at a job, station by station, and of whom it is written down. */
-export function PlanFields({ plan, products, groups, species, startedBy, onStations, onSettings }: Props) {
+export function PlanFields({ plan, products, species, startedBy, onStations, onSettings }: Props) {
   const unit = useWeightUnit();
   const { settings, stations } = plan;
   return (
@@ -62,7 +61,6 @@ export function PlanFields({ plan, products, groups, species, startedBy, onStati
             station={station}
             plan={plan}
             products={products}
-            groups={groups}
             startedBy={startedBy}
             unit={unit}
             species={species}

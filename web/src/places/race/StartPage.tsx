@@ -3,7 +3,7 @@ import { SHIPPED_TEMPLATES } from '@yaylak/contract';
 import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { groupsQuery, holdingQuery, rosterQuery } from '../../api/queries';
+import { holdingQuery, rosterQuery } from '../../api/queries';
 import { useJobs } from '../../shared/jobs/useJobs';
 import { useStartJob } from '../../shared/jobs/useStartJob';
 import { Button } from '../../parts/Button';
@@ -37,7 +37,6 @@ export function StartPage() {
   const roster = useQuery({ ...rosterQuery, staleTime: 0 });
   const { data: holding } = useQuery(holdingQuery);
   const jobs = useJobs();
-  const { data: groups } = useQuery(groupsQuery);
   const navigate = useNavigate();
   const startJob = useStartJob();
   const given = useLocation().state as GivenJob | null;
@@ -202,7 +201,6 @@ export function StartPage() {
               key={templateId}
               plan={plan}
               products={roster.data.products}
-              groups={groups ?? []}
               species={coming[0]?.species}
               startedBy={startedBy}
               onStations={change}

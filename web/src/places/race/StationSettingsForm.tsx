@@ -4,7 +4,6 @@ import {
   MARK_PLACES,
   SAMPLE_PURPOSES,
   type GateChoice,
-  type GroupView,
   type ProductView,
   type SortRuleFacts,
   type Station,
@@ -28,6 +27,7 @@ import styled from 'styled-components';
 import { Choice, Field } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { Tick } from '../../parts/Tick';
+import { GroupField } from '../../shared/groups/GroupField';
 import { CARE_WORDS, PURPOSE_WORDS } from '../../words/stations';
 import type { JobPlan } from './plan';
 import { ScanSettingsForm } from './ScanSettingsForm';
@@ -38,7 +38,6 @@ interface Props {
   readonly station: Station;
   readonly plan: JobPlan;
   readonly products: readonly ProductView[];
-  readonly groups: readonly GroupView[];
   readonly unit: WeightUnit;
   /** Of those who come: a pan is typed in their unit. */
   readonly species: Species | undefined;
@@ -51,7 +50,7 @@ const METHOD_WORDS = { scale: 'scale', crate: 'crate', tape: 'tape', estimate: '
 const GATE_SIGNS = { left: '← left', down: '↓ straight on', right: '→ right' } as const;
 
 /** What one station of a job has to know; nothing where there is nothing to say. */
-export function StationSettingsForm({ station, plan, products, groups, unit, species, startedBy, onChange }: Props) {
+export function StationSettingsForm({ station, plan, products, unit, species, startedBy, onChange }: Props) {
   const { settings } = plan;
   const set = (change: Partial<StationSettings>): void => onChange({ ...plan, settings: { ...settings, ...change } });
   switch (station) {
@@ -160,10 +159,10 @@ export function StationSettingsForm({ station, plan, products, groups, unit, spe
       return <CareSettingsForm settings={settings} onChange={set} />;
     case 'move':
       return (
-        <Choice
+        <GroupField
           label="They go to"
           value={settings.move?.groupId ?? ''}
-          options={[['', 'choose a group'], ...openGroups(groups)]}
+          none="choose a group"
           onChange={(groupId) => set({ move: { groupId } })}
         />
       );
@@ -197,7 +196,7 @@ export function StationSettingsForm({ station, plan, products, groups, unit, spe
       );
     }
     case 'sort':
-      return <SortSettingsForm plan={plan} groups={groups} unit={unit} onChange={onChange} />;
+      return <SortSettingsForm plan={plan} unit={unit} onChange={onChange} />;
     case 'score':
       return (
         <ScoreSettingsForm
@@ -221,9 +220,6 @@ export function StationSettingsForm({ station, plan, products, groups, unit, spe
       return null;
   }
 }
-
-const openGroups = (groups: readonly GroupView[]): (readonly [string, string])[] =>
-  groups.filter((g) => !g.isClosed).map((g) => [g.id, g.name] as const);
 
 function TreatSettingsForm({
   settings,
@@ -326,7 +322,7 @@ function CareSettingsForm({
   );
 }
 
-function SortSettingsForm({ plan, groups, unit, onChange }: Pick<Props, 'plan' | 'groups' | 'unit' | 'onChange'>) {
+function SortSettingsForm({ plan, unit, onChange }: Pick<Props, 'plan' | 'unit' | 'onChange'>) {
   const { gates } = plan;
   const rule = plan.settings.sort;
   const setRule = (sort: SortRuleFacts | undefined): void => {
@@ -348,10 +344,10 @@ function SortSettingsForm({ plan, groups, unit, onChange }: Pick<Props, 'plan' |
               value={gate.name}
               onChange={(name) => setGate(gate.key, (g) => ({ ...g, name }))}
             />
-            <Choice
+            <GroupField
               label="and move to"
               value={gate.groupId ?? ''}
-              options={[['', 'stays in its group'], ...openGroups(groups)]}
+              none="stays in its group"
               onChange={(groupId) =>
                 setGate(gate.key, ({ groupId: _, ...g }) => ({ ...g, ...(groupId ? { groupId } : {}) }))
               }

@@ -43,12 +43,15 @@ export function Unnumbered({ animals, typed, on, onChoose }: Props) {
 }
 
 /** `ewe lamb, 3 months, of 24-0012 by Lodos, Top paddock`. */
-export function wordsOf({ species, sex, bornOn, dam, sire, groupName }: RosterAnimal, on: string): string {
+export function wordsOf(
+  { species, sex, bornOn, birthKnownTo, dam, sire, groupName }: RosterAnimal,
+  on: string,
+): string {
   const isBorn = bornOn !== null && bornOn <= on;
   const parents = `${dam === null ? '' : ` of ${dam}`}${sire === null ? '' : ` by ${sire}`}`.trim();
   return [
     fieldWord({ species, sex }, isBorn ? dayOf(on) - dayOf(bornOn) : undefined),
-    ...(isBorn ? [ageText(ageWords(dayOf(bornOn), dayOf(on)))] : []),
+    ...(isBorn ? [ageText(ageWords(dayOf(bornOn), dayOf(on)), birthKnownTo)] : []),
     ...(parents === '' ? [] : [parents]),
     ...(groupName === null ? [] : [groupName]),
   ].join(', ');

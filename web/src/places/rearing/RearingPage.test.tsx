@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { LifeView, LittersView, LitterView, RearedView, RearingView } from '@yaylak/contract';
-import { aGain, aHolding, anIdentifier, aTag, aToday, TODAY } from '../../tests/builders';
+import { aGain, aGroup, aHolding, anIdentifier, aTag, aToday, TODAY } from '../../tests/builders';
 import { no, renderPage } from '../../tests/renderPage';
 import { LifeSheet } from './LifeSheet';
 import { LittersPage } from './LittersPage';
@@ -216,6 +216,7 @@ it('weans the biggest first with numbers and sexes, and offers the doe', async (
   const { user, entries, asked } = page(aView(), '/rearing?species=rabbit&litter=d1&do=wean', {
     'PATCH /api/animals/k1': {},
     'GET /api/identifiers': [anIdentifier('K-26-89')],
+    'GET /api/groups': [aGroup('Growing hutches', { id: GROUP, species: 'rabbit' })],
   });
   const sheet = within(await screen.findByRole('dialog', { name: 'Wean, K-D01' }));
   expect(sheet.getByRole('checkbox', { name: '1. kit' })).toBeChecked();

@@ -20,6 +20,7 @@ import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { Tick } from '../../parts/Tick';
 import { useWrite } from '../../parts/useWrite';
+import { FormGroup } from '../../shared/groups/FormGroup';
 import { useNumbersFor, type NumbersFor } from '../../shared/tags/numbersFor';
 import { countText, fullDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
@@ -200,11 +201,7 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
         <FieldRow $gap={3}>
           <FormField name="on" label="On" type="date" />
           {isFirstStep ? null : (
-            <FormChoice
-              name="groupId"
-              label="To the group"
-              options={[['', 'stay where they are'], ...view.groups.map((g) => [g.id, g.name] as const)]}
-            />
+            <FormGroup name="groupId" label="To the group" none="stay where they are" species={species} />
           )}
           {dam ? (
             <FormField name="damScore" label="Her condition, 1 to 5" inputMode="decimal" style={{ width: 160 }} />
