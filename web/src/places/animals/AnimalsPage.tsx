@@ -232,4 +232,8 @@ const Filters = styled.div`
   flex-wrap: wrap;
   align-items: flex-end;
   gap: ${space(3)};
+  /* A long mark does not push the others into a line of their own. */
+  select {
+    max-width: 180px;
+  }
 `;

@@ -688,6 +688,17 @@ it('an animal without a number is picked by what is known of it, and gets its ta
   expect(within(await screen.findByRole('list', { name: 'Without a number' })).getAllByRole('button')).toHaveLength(1);
 });
 
+it('shows the keys of the race by F1 while a field has the keyboard, and Esc goes back to it', async () => {
+  const { user } = await show();
+  await user.type(number(), '00');
+  await user.keyboard('{F1}');
+  const keys = await screen.findByRole('dialog', { name: 'Keys: At the race' });
+  expect(within(keys).getByText('With nothing typed: takes the last animal back')).toBeVisible();
+  await user.keyboard('{Escape}');
+  await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+  expect(number()).toHaveValue('00');
+});
+
 describe('a job said anew', () => {
   const open = async (answers: Answers = {}) => {
     const shown = await show({}, { 'PUT /api/jobs/j1': {}, 'POST /api/jobs/j1/discard': {}, ...answers });

@@ -7,7 +7,7 @@ import { holdingQuery } from '../../api/queries';
 import { useOutbox } from '../../outbox/useOutbox';
 import { forgetHand, keepHand, keptHand } from '../../shared/jobs/hand';
 import { Button } from '../../parts/Button';
-import { Key } from '../../parts/KeysHelp';
+import { Key, KeysHelp } from '../../parts/KeysHelp';
 import { useUndo } from '../../parts/Undo';
 import { Empty, Loading } from '../../parts/States';
 import { StorageNote } from '../../parts/StorageNote';
@@ -115,6 +115,7 @@ export function RacePage() {
   const leave = (): void => void navigate('/race');
   return (
     <Frame data-own-keys>
+      <KeysHelp />
       <JobSheet race={race} isOpen={isChanging} onClose={() => setChanging(false)} />
       <Head>
         <h1>{job.name}</h1>
@@ -208,6 +209,9 @@ export function RacePage() {
             ) : null}
             <span>
               <Key>Backspace</Key> takes back the last animal
+            </span>
+            <span>
+              <Key>F1</Key> all keys
             </span>
             <span style={{ marginLeft: 'auto' }}>
               <Key>Esc</Key> leaves, everything is kept
