@@ -32,3 +32,4 @@ export * from './shares';
 export * from './weights';
 export * from './words';
 export * from './origin';
+export * from './faultWords';

@@ -109,7 +109,7 @@ export const IsDayMap = (of: 'shift' | 'date', options?: ValidationOptions): Pro
   ValidateBy(
     {
       name: 'isDayMap',
-      constraints: [of],
+      constraints: [of, MOST_SHIFT_DAYS],
       validator: {
         validate: (value): boolean =>
           typeof value === 'object' &&

@@ -79,6 +79,8 @@ export async function createApp(config: ServerConfig, orm: MikroORM): Promise<Ne
       whitelist: true,
       forbidNonWhitelisted: true,
       transform: true,
+      // The words of a fault say what its rule was made with, which is found by the class it stands in.
+      validationError: { target: true, value: true },
       exceptionFactory: (errors: ValidationError[]) => badFields(fieldFaults(errors)),
     }),
   );

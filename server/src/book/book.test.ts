@@ -41,7 +41,7 @@ it('keeps the good entries of a batch and says why of each refused one', async (
     refusal: { field: 'kg' },
   });
   expect(answers[5]).toMatchObject({
-    message: expect.stringContaining('on is no date of the calendar; write it as 2026-03-31 (got “2025-02-29”)'),
+    message: 'Day: “2025-02-29” is no date of the calendar. Write it as 2026-03-31.',
   });
   const { body } = await t.http().get(`/api/animals/${ewe}`).expect(200);
   expect(body.curve.readings).toHaveLength(1);
@@ -106,7 +106,7 @@ describe('a batch that is wanted whole', () => {
       .http()
       .post('/api/entries?mode=half')
       .send({ entries: [arrival(uuid())] })
-      .expect(400, /mode must be one of/);
+      .expect(400, /Mode: “[a-z]+” is none of these/);
   });
 });
 

@@ -1,6 +1,6 @@
 import { HttpException } from '@nestjs/common';
-import type { FieldFault, Problem } from '@yaylak/contract';
-import type { ValidationError } from 'class-validator';
+import { faultText, type BrokenRule, type FieldFault, type Problem } from '@yaylak/contract';
+import { getMetadataStorage, type ValidationError } from 'class-validator';
 
 /** A failure that is known, with the words for it. */
 export class ProblemException extends HttpException {
@@ -39,19 +39,29 @@ export const notJson = (detail: string): ProblemException =>
 export const tooLarge = (detail: string): ProblemException =>
   problem(413, 'too-large', 'That is too much in one piece.', { detail });
 
-/** class-validator's findings as a flat list of fields in words. */
+/** class-validator's findings as a flat list of fields in words, one for each field: the first rule it breaks. */
 export function fieldFaults(errors: readonly ValidationError[], under = ''): FieldFault[] {
   return errors.flatMap((error) => {
     const field = under ? `${under}.${error.property}` : error.property;
-    const own = Object.values(error.constraints ?? {}).map((message) => ({
-      field,
-      message: `${withValue(message, error.value)}.`,
-    }));
-    return [...own, ...fieldFaults(error.children ?? [], field)];
+    const own = brokenRule(error);
+    return [
+      ...(own === undefined ? [] : [{ field, message: faultText({ ...own, field, value: error.value as unknown }) }]),
+      ...fieldFaults(error.children ?? [], field),
+    ];
   });
 }
 
-function withValue(message: string, value: unknown): string {
-  if (typeof value !== 'string' && typeof value !== 'number' && typeof value !== 'boolean') return message;
-  return `${message} (got “${String(value).slice(0, 60)}”)`;
+/** Of several rules that one value breaks, what kind of thing it is comes before how large it is. */
+const KINDS_FIRST =
+  /^(isString|isNumber|isInt|isBoolean|isArray|isOneObject|isListOfObjects|isCalendarDate|isUuid|isIn)$/;
+
+function brokenRule({ constraints, target, property }: ValidationError): Pick<BrokenRule, 'rule' | 'args'> | undefined {
+  const rules = Object.keys(constraints ?? {});
+  const rule = rules.find((r) => KINDS_FIRST.test(r)) ?? rules[0];
+  if (rule === undefined) return undefined;
+  const all =
+    target === undefined ? [] : getMetadataStorage().getTargetValidationMetadatas(target.constructor, '', false, false);
+  const args = all.find((m) => m.propertyName === property && (m.name ?? m.type) === rule)?.constraints as
+    readonly unknown[] | undefined;
+  return { rule, args: args ?? [] };
 }

@@ -171,7 +171,7 @@ describe('templates', () => {
   it.each([
     [{ ...mine, name: 'weigh' }, /already/],
     [{ ...mine, stations: [] }, /stations/],
-    [{ ...mine, stations: ['weigh', 'weigh'] }, /unique/],
+    [{ ...mine, stations: ['weigh', 'weigh'] }, /Stations: something stands there twice/],
     [{ ...mine, settings: { weigh: { method: 'guess' } } }, /method/],
   ])('%j is refused', async (template, words) => {
     await t.http().post('/api/templates').send(template).expect(400, words);

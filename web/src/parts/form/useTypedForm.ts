@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import { fieldName } from '@yaylak/contract';
 import {
   set,
   useForm,
@@ -56,7 +57,7 @@ export function useTypedForm<Typed extends FieldValues>({
             const field = fieldOf[name] ?? name;
             // What the form has no field for, or what was chosen from a list, is the book's to judge.
             if (!(field in typed) || (name.endsWith('Id') && words[name] === undefined)) continue;
-            against[field] ??= words[name] ?? `This cannot be taken as it is (${name}).`;
+            against[field] ??= words[name] ?? `${fieldName(name)}: this cannot be taken as it is. Correct it.`;
           }
         }
       if (Object.keys(against).length === 0) return { values: typed, errors: {} };

@@ -1,0 +1,137 @@
+import { LOOK_POINTS } from '@yaylak/core';
+
+/** A rule of a contract's class that a value breaks. */
+export interface BrokenRule {
+  /** As class-validator names it. */
+  readonly rule: string;
+  /** Where it stands: `species.sheep.girthCm`, `entries.3.on`. */
+  readonly field: string;
+  readonly value: unknown;
+  /** What the rule was made with: the least, the list, the pattern. */
+  readonly args: readonly unknown[];
+}
+
+/** Fields whose names do not say it in plain words. */
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+  on: 'day',
+  at: 'time',
+  by: 'by whom',
+  bornOn: 'birth date',
+  text: 'text',
+  kg: 'weight (kg)',
+  how: 'how',
+  id: 'id',
+  animalIds: 'animals',
+  birthKnownTo: 'how far the birth is known',
+  onDay: 'day',
+};
+/** Ends of names that are units, with how they are written. */
+const UNITS: readonly (readonly [end: string, unit: string])[] = [
+  ['KgPerDay', 'kg a day'],
+  ['PerDay', 'a day'],
+  ['Kg', 'kg'],
+  ['Cm', 'cm'],
+  ['Ml', 'ml'],
+  ['Days', 'days'],
+  ['Hours', 'hours'],
+  ['Months', 'months'],
+  ['Years', 'years'],
+];
+
+const inWords = (name: string): string =>
+  name
+    .replace(/^is(?=[A-Z])/, '')
+    .replace(/Id(s?)$/, '$1')
+    .replace(/([a-z0-9])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`)
+    .toLowerCase();
+
+/** What a field is called: `Girth (cm)`; of a list its place beside it, `Day of number 4`. */
+export function fieldName(field: string): string {
+  const parts = field.split('.');
+  const last = parts.at(-1) ?? '';
+  const place = /^\d+$/.test(last) ? last : parts.findLast((p) => /^\d+$/.test(p));
+  const name = /^\d+$/.test(last) ? (parts.at(-2) ?? 'the list') : last;
+  const unit = UNITS.find(([end]) => name.endsWith(end) && name.length > end.length);
+  const words = FIELD_WORDS[name] ?? (unit ? `${inWords(name.slice(0, -unit[0].length))} (${unit[1]})` : inWords(name));
+  const said = place === undefined ? words : `${words} of number ${Number(place) + 1}`;
+  return said.charAt(0).toUpperCase() + said.slice(1);
+}
+
+const LONGEST_SHOWN = 60;
+/** What was given, as it may be shown; nothing of what is no single value. */
+const given = (value: unknown): string =>
+  typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean'
+    ? `“${String(value).slice(0, LONGEST_SHOWN)}”`
+    : 'this';
+const isMissing = (value: unknown): boolean => value === undefined || value === null || value === '';
+const listed = (of: unknown): string =>
+  (Array.isArray(of) ? of : Object.values((of ?? {}) as object)).map((one) => inWords(String(one))).join(', ');
+
+type Words = (broken: {
+  readonly was: string;
+  readonly name: string;
+  readonly args: readonly unknown[];
+  readonly value: unknown;
+}) => string;
+
+const NO_DAY_OF_YEAR = 'is no day of a year. Write it as 07-15.';
+/** What a field with a pattern of its own looks like. */
+const PATTERN_WORDS: Readonly<Record<string, string>> = {
+  currency: 'is no currency. Write three capital letters, such as EUR.',
+  from: NO_DAY_OF_YEAR,
+  to: NO_DAY_OF_YEAR,
+};
+
+/** What is said of each rule that the contracts use, after the field's name. */
+const RULE_WORDS: Readonly<Record<string, Words>> = {
+  isString: ({ was }) => `${was} is no text. Give it as text.`,
+  isNumber: ({ was }) => `${was} is no number. Give it as 12.5.`,
+  isInt: ({ was }) => `${was} is no whole number. Give one without a part behind the point.`,
+  isBoolean: ({ was }) => `${was} is neither yes nor no. Give true or false.`,
+  isArray: ({ was }) => `${was} is no list. Give a list.`,
+  isObject: ({ was }) => `${was} is not a set of fields. Give one.`,
+  isOneObject: ({ was }) => `${was} is not one set of fields. Give one, and no list.`,
+  isListOfObjects: ({ was }) => `${was} is not a list of sets of fields. Give such a list.`,
+  isIn: ({ was, args: [of] }) => `${was} is none of these: ${listed(of)}. Choose one of them.`,
+  isUuid: ({ was }) => `${was} is no id. Choose it anew.`,
+  isLength: ({ value, args: [least, most] }) => lengthText(value, least as number, most as number),
+  maxLength: ({ value, args: [most] }) => lengthText(value, 0, most as number),
+  min: ({ was, args: [least] }) => `${was} is too small. The least is ${String(least)}.`,
+  max: ({ was, args: [most] }) => `${was} is too large. The most is ${String(most)}.`,
+  arrayMinSize: ({ args: [least] }) => `there are too few. Give at least ${String(least)}.`,
+  arrayMaxSize: ({ args: [most] }) => `there are too many. Give up to ${String(most)} at a time.`,
+  arrayUnique: () => 'something stands there twice. Leave one of them out.',
+  matches: ({ was, name }) =>
+    `${was} ${PATTERN_WORDS[name] ?? 'is not written as it is taken here. Compare it with the example.'}`,
+  isIso8601: ({ was }) => `${was} is no moment. Write it as 2026-03-31T07:30:00.000Z.`,
+  isCalendarDate: ({ was }) => `${was} is no date of the calendar. Write it as 2026-03-31.`,
+  isLocalTime: ({ was }) => `${was} is no date with a time. Write it as 2026-03-31T07:30.`,
+  isDeadYoung: () => 'this cannot be read. Give for each one born dead how it was found.',
+  isGrades: ({ args: [parts, grades] }) => `give ${listed(grades)} for each of these: ${listed(parts)}.`,
+  isLookGrades: () => `give pass, fail or 0 to ${LOOK_POINTS} points for each standard.`,
+  isDayMap: ({ args: [of, most] }) =>
+    of === 'date' ? 'give a date for each step.' : `give up to ${String(most)} days for each step.`,
+  whitelistValidation: () => 'nothing of this name is known here. Leave it out.',
+  unknownValue: () => 'this is not a record. Give a set of fields.',
+};
+
+function lengthText(value: unknown, least: number, most: number): string {
+  const length = typeof value === 'string' ? value.length : 0;
+  return length > most
+    ? `${length} characters are too many. Give up to ${most}.`
+    : `${length} characters are too few. Give at least ${least}.`;
+}
+
+/** Rules that only say whether others are asked at all. */
+export const SILENT_RULES: ReadonlySet<string> = new Set(['conditionalValidation', 'isOptional', 'nestedValidation']);
+
+/** Whether there are words for a rule. */
+export const hasWords = (rule: string): boolean => rule in RULE_WORDS;
+
+/** A broken rule in words: the field, the value and the remedy. */
+export function faultText({ rule, field, value, args }: BrokenRule): string {
+  const name = fieldName(field);
+  if (isMissing(value) && rule !== 'whitelistValidation') return `${name}: enter it, it is missing.`;
+  const words = RULE_WORDS[rule];
+  return `${name}: ${words ? words({ was: given(value), name: field.split('.').at(-1) ?? '', args, value }) : `${given(value)} cannot be taken as it is.`}`;
+}
