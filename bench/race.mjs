@@ -124,6 +124,7 @@ export async function raceRows({ app, postAll, arrival, weight, newId }) {
       await page.keyboard.press('Enter');
       await page.getByLabel('Weight, kg').waitFor();
       await page.keyboard.type('61.5');
+      await page.keyboard.press('a');
       await page.keyboard.press('Enter');
       await page
         .getByTestId('seen-count')

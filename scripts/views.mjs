@@ -31,6 +31,7 @@ const race = async (page, url) => {
     await page.keyboard.press('Enter');
     await page.keyboard.type((lamb.weights.at(-1)[1] + 1 + (i % 3)).toFixed(1));
     if (i % 4 === 3 || i === 8) await page.keyboard.press('l');
+    await page.keyboard.press('a');
     if (i === 8) break;
     await page.keyboard.press(gates[i % 4]);
     await page.keyboard.press('Enter');
