@@ -178,8 +178,10 @@ test('animals are added, found by digits typed anywhere, moved and put back', as
   await expect(page.getByRole('alert')).toContainText('has 14 digits');
   await page.getByLabel('Electronic number').fill('');
   await page.getByRole('button', { name: 'Add it' }).click();
-  await expect(page.getByText('Added 77-7001')).toBeVisible();
-
+  await expect(page.getByText('Added 77-7001. The next one, or close.')).toBeVisible();
+  // It is open for the next one, whose number has the keyboard.
+  await expect(page.getByLabel('Number', { exact: true })).toBeFocused();
+  await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
   await page.keyboard.press('7');
   await expect(page.getByRole('dialog', { name: 'Find an animal' })).toBeVisible();
