@@ -14,6 +14,7 @@ export const MIGRATION_NAMES = [
   '20261129400000_jobDay',
   '20261129500000_jobDiscarded',
   '20261129600000_birthKnown',
+  '20261129700000_passedWhy',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

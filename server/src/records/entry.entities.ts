@@ -72,7 +72,7 @@ export const MarkEntity = defineEntity({
 export const PassageEntity = defineEntity({
   name: 'Passage',
   tableName: 'passage_entry',
-  properties: { ...own, gate: p.string().nullable(), suggested: p.string().nullable() },
+  properties: { ...own, gate: p.string().nullable(), suggested: p.string().nullable(), why: p.string().nullable() },
 });
 export const ChoiceEntity = defineEntity({
   name: 'Choice',

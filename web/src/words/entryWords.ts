@@ -20,7 +20,7 @@ const LINES: Lines = {
   move: (_, told) => `Moved to ${told.groupName ?? 'a group'}`,
   mark: (entry) =>
     `Marked ${entry.colour} on the ${entry.place}: ${entry.purpose}${entry.until ? `, to ${fullDate(entry.until)}` : ''}`,
-  passage: (entry) => passageWords(entry.gate, entry.suggested),
+  passage: (entry) => `${passageWords(entry.gate, entry.suggested)}${entry.why ? `, passed by: ${entry.why}` : ''}`,
   choice: (entry) =>
     `Chosen: ${DECISION_WORDS[entry.decision].toLowerCase()}${entry.reason ? ` (${entry.reason})` : ''}`,
   departure: (entry) => departureWords(entry),

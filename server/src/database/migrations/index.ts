@@ -15,6 +15,7 @@ import { Migration20261129300000_leaving } from './20261129300000_leaving';
 import { Migration20261129400000_jobDay } from './20261129400000_jobDay';
 import { Migration20261129500000_jobDiscarded } from './20261129500000_jobDiscarded';
 import { Migration20261129600000_birthKnown } from './20261129600000_birthKnown';
+import { Migration20261129700000_passedWhy } from './20261129700000_passedWhy';
 
 /** What each step does; listed by hand, so that nothing is looked for on disk. */
 const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
@@ -32,6 +33,7 @@ const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>
   '20261129400000_jobDay': Migration20261129400000_jobDay,
   '20261129500000_jobDiscarded': Migration20261129500000_jobDiscarded,
   '20261129600000_birthKnown': Migration20261129600000_birthKnown,
+  '20261129700000_passedWhy': Migration20261129700000_passedWhy,
 };
 
 /** In the order they are run. */

@@ -46,7 +46,7 @@ import {
   type FieldName,
 } from './draft';
 import { GateKeys } from './GateKeys';
-import type { JobFigures } from './jobFigures';
+import { kindOf, type JobFigures } from './jobFigures';
 import { JobSoFar } from './JobSoFar';
 import { keepDraft, keptDraft } from './keptDraft';
 import { Keypad } from './Keypad';
@@ -375,7 +375,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
               bornAs={bornAs}
               onBornAs={setBornAs}
               toggles={toggles}
-              lineKgPerDay={figures.lineKgPerDay}
+              lineKgPerDay={kindOf(figures, at.species)?.lineKgPerDay}
               groupName={(id) => groups?.find((g) => g.id === id)?.name ?? 'a group'}
               onChange={setDraft}
               onKey={onAnimalKey}

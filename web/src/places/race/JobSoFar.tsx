@@ -3,9 +3,10 @@ import { lazy, memo, Suspense, useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { NotePanel, Panel, Small, Stack } from '../../parts/Panel';
 import { colour, fonts, space } from '../../theme/tokens';
-import { dailyFigure, gainText, weightText } from '../../words/format';
+import { dailyFigure } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
-import type { JobFigures } from './jobFigures';
+import { kindOf, type JobFigures } from './jobFigures';
+import { JobMeans } from './JobMeans';
 import { MobCounts } from './Mobs';
 import { Tally } from './Tally';
 import type { Race } from './useRace';
@@ -30,33 +31,24 @@ export const JobSoFar = memo(function JobSoFar({
   const species = race.listed[0]?.species;
   const scale = scaleUnit(species, unit);
   const points = drawn.points
+    .filter((p) => p.species === species)
     .slice(-MOST_DRAWN)
     .flatMap((p) => (p.gain ? [{ kg: fromKg(p.kg, scale), daily: dailyFigure(p.gain.kgPerDay, scale) }] : []));
+  const line = kindOf(figures, species)?.lineKgPerDay;
   return (
     <Stack $gap={3}>
       <Panel>
         <h2>This job</h2>
         {race.job?.stations.includes('weigh') ? (
           <Two>
-            <div>
-              <Small>Mean weight</Small>
-              <b>{figures.meanKg === undefined ? 'none yet' : weightText(figures.meanKg, unit, species)}</b>
-            </div>
-            <div>
-              <Small>Mean gain</Small>
-              <b>{figures.meanGain === undefined ? 'none yet' : gainText(figures.meanGain, scale)}</b>
-            </div>
+            <JobMeans figures={figures} none="none yet" />
           </Two>
         ) : null}
         <MobCounts race={race} />
         <Tally race={race} />
         {points.length > 1 ? (
           <Suspense fallback={<div style={{ height: 150 }} />}>
-            <JobChart
-              points={points}
-              unit={scale}
-              line={figures.lineKgPerDay === undefined ? undefined : dailyFigure(figures.lineKgPerDay, scale)}
-            />
+            <JobChart points={points} unit={scale} line={line === undefined ? undefined : dailyFigure(line, scale)} />
             {drawn.points.length > MOST_DRAWN ? <Small>the last {MOST_DRAWN} through</Small> : null}
           </Suspense>
         ) : null}

@@ -688,6 +688,23 @@ it('an animal without a number is picked by what is known of it, and gets its ta
   expect(within(await screen.findByRole('list', { name: 'Without a number' })).getAllByRole('button')).toHaveLength(1);
 });
 
+it('lets one pass that cannot be weighed, with why, and asks for it first', async () => {
+  const { user, entries } = await show();
+  await user.type(number(), '0001{Enter}');
+  await user.type(await weight(), '{Enter}');
+  expect(screen.getByRole('alert')).toHaveTextContent(
+    'Type what the scale says. Or say why it passes without a weight.',
+  );
+  await user.type(screen.getByLabelText('Why it passes without a weight'), 'too lame for the crate{Enter}');
+  expect(await screen.findByText('1 of 3')).toBeVisible();
+  await waitFor(() => expect(entries()).toHaveLength(1));
+  expect(entries()).toMatchObject([{ type: 'passage', why: 'too lame for the crate' }]);
+  // The next one is not asked by itself.
+  await user.type(number(), '0002{Enter}');
+  await weight();
+  expect(screen.queryByLabelText('Why it passes without a weight')).toBeNull();
+});
+
 it('shows the keys of the race by F1 while a field has the keyboard, and Esc goes back to it', async () => {
   const { user } = await show();
   await user.type(number(), '00');

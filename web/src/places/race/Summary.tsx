@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { scaleUnit } from '@yaylak/core';
+import { scaleUnit, type WeightUnit } from '@yaylak/core';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small, Stack } from '../../parts/Panel';
 import { LinkButton } from '../../parts/LinkButton';
@@ -8,7 +8,8 @@ import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { countText, gainText, perDayText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
-import { judged, type JobFigures } from './jobFigures';
+import { judged, kindOf, type JobFigures } from './jobFigures';
+import { JobMeans } from './JobMeans';
 import { Mobs } from './Mobs';
 import { Tally } from './Tally';
 import type { Race } from './useRace';
@@ -26,13 +27,14 @@ interface Props {
 /** What the job brought: counts that must agree, who was missed, who stands out. */
 export function Summary({ race, figures, isFinished, onBack, onFinish, onResume, onLeave }: Props) {
   const unit = useWeightUnit();
-  const scale = scaleUnit(race.listed[0]?.species, unit);
   const { listed, passages, animals } = race;
   const seen = new Set(passages.map((p) => p.animalId));
   const missed = listed.filter((a) => !seen.has(a.tag.animalId));
   const listedIds = new Set(listed.map((a) => a.tag.animalId));
   const others = [...seen].filter((id) => !listedIds.has(id));
-  const slow = figures.points.filter((p) => p.gain && judged(p.gain, figures.lineKgPerDay) === 'below');
+  const slow = figures.points.filter(
+    (p) => p.gain && judged(p.gain, kindOf(figures, p.species)?.lineKgPerDay) === 'below',
+  );
   const counts = new Map<string, number>();
   for (const { animalId } of passages) counts.set(animalId, (counts.get(animalId) ?? 0) + 1);
   const twice = [...seen]
@@ -60,18 +62,7 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
           {missed.length} not seen make {listed.length}.
         </p>
         <Figures>
-          {race.job?.stations.includes('weigh') ? (
-            <>
-              <div>
-                <Small>Mean weight</Small>
-                <b>{figures.meanKg === undefined ? 'none' : weightText(figures.meanKg, unit, listed[0]?.species)}</b>
-              </div>
-              <div>
-                <Small>Mean gain</Small>
-                <b>{figures.meanGain === undefined ? 'none' : gainText(figures.meanGain, scale)}</b>
-              </div>
-            </>
-          ) : null}
+          {race.job?.stations.includes('weigh') ? <JobMeans figures={figures} none="none" /> : null}
           {[...figures.gates].map(([gate, n]) => (
             <div key={gate}>
               <Small>{gate}</Small>
@@ -95,12 +86,12 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
         ) : null}
         {slow.length > 0 ? (
           <section>
-            <h3>Surely under the line of {perDayText(figures.lineKgPerDay ?? 0, scale)}</h3>
+            <h3>Surely under the line{linesText(figures, unit)}</h3>
             {slow.map((p) => {
               const a = animals.get(p.animalId);
               return (
                 <Row key={p.animalId} style={{ marginTop: 4 }}>
-                  {a ? <Tag tag={a.tag} isStatic /> : null} {p.gain ? gainText(p.gain, scale) : ''}
+                  {a ? <Tag tag={a.tag} isStatic /> : null} {p.gain ? gainText(p.gain, scaleUnit(p.species, unit)) : ''}
                 </Row>
               );
             })}
@@ -156,6 +147,14 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
       </Stack>
     </Panel>
   );
+}
+
+/** ` of 71 g/day`; of more than one species nothing, each has its own. */
+function linesText({ kinds }: JobFigures, unit: WeightUnit): string {
+  const [one, ...others] = kinds;
+  return one?.lineKgPerDay === undefined || others.length > 0
+    ? ''
+    : ` of ${perDayText(one.lineKgPerDay, scaleUnit(one.species, unit))}`;
 }
 
 const Figures = styled.div`

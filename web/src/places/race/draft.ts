@@ -28,6 +28,8 @@ export type FieldName =
   | 'tube'
   /** Why she is tested before the test can tell. */
   | 'reason'
+  /** Why it passes without what the job is for. */
+  | 'why'
   | 'note'
   | 'visual'
   | 'electronic';

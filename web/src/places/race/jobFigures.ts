@@ -17,42 +17,61 @@ import {
   type Reading,
   type SpeciesSettings,
   type UsedBias,
+  SPECIES,
+  type Species,
 } from '@yaylak/core';
 import { readingsOf } from '../../shared/remedies/planTreatment';
 import type { Passage } from './raceLog';
 
 export interface JobPoint {
   readonly animalId: string;
+  readonly species: Species;
   readonly kg: number;
   readonly gain: KnownGain | undefined;
 }
 
-export interface JobFigures {
-  readonly points: readonly JobPoint[];
+/** Figures of one species of a job: a ewe and a doe rabbit have no mean. */
+export interface KindFigures {
+  readonly species: Species;
   readonly meanKg: number | undefined;
   /** Kilograms a day, with how wide the guess is; of one animal alone its own. */
   readonly meanGain: Pick<KnownGain, 'kgPerDay' | 'halfWidth'> | undefined;
   /** Half the median gain of the job so far; of the last weighings until five are through. */
   readonly lineKgPerDay: number | undefined;
+}
+
+export interface JobFigures {
+  readonly points: readonly JobPoint[];
+  /** A species each, of those expected and those through, in the order of the species. */
+  readonly kinds: readonly KindFigures[];
   readonly gates: ReadonlyMap<string, number>;
 }
 
+export const kindOf = (figures: JobFigures, species: Species | undefined): KindFigures | undefined =>
+  figures.kinds.find((k) => k.species === species);
+
 const ENOUGH = 5;
 
-/** Gains of those on the list at their last weighings, kilograms a day; read once a job. */
-export const gainsBefore = (
+export type GainsBefore = Readonly<Partial<Record<Species, readonly number[]>>>;
+
+/** Gains of those on the list at their last weighings, kilograms a day, by species; read once a job. */
+export function gainsBefore(
   listed: readonly RosterAnimal[],
   settingsOf: (animal: RosterAnimal) => SpeciesSettings,
-): number[] =>
-  listed.flatMap((a) => {
+): GainsBefore {
+  const gains: Partial<Record<Species, number[]>> = {};
+  for (const a of listed) {
     const gain = lastGain(dailyReadings(readingsOf(a)), settingsOf(a));
-    return gain.kind === 'gain' ? [gain.kgPerDay] : [];
-  });
+    const own = (gains[a.species] ??= []);
+    if (gain.kind === 'gain') own.push(gain.kgPerDay);
+  }
+  return gains;
+}
 
 /** The tally of a job so far. */
 export function jobFigures(
   passages: readonly Passage[],
-  earlierGains: readonly number[],
+  earlierGains: GainsBefore,
   animals: ReadonlyMap<string, RosterAnimal>,
   settingsOf: (animal: RosterAnimal) => SpeciesSettings,
   biases: ReadonlyMap<string, UsedBias> = new Map(),
@@ -68,18 +87,24 @@ export function jobFigures(
     if (kg === undefined) continue;
     points.push({
       animalId: p.animalId,
+      species: animal?.species ?? 'sheep',
       kg,
       gain: animal && gainAtJob(animal, { on: dayOf(p.on), kg, method: 'scale' }, settingsOf(animal)),
     });
   }
+  const species = SPECIES.filter((one) => one in earlierGains || points.some((p) => p.species === one));
+  return { points, kinds: species.map((one) => figuresOf(one, points, earlierGains[one] ?? [])), gates };
+}
+
+function figuresOf(species: Species, all: readonly JobPoint[], earlierGains: readonly number[]): KindFigures {
+  const points = all.filter((p) => p.species === species);
   const gains = points.flatMap((p) => (p.gain ? [p.gain.kgPerDay] : []));
   const middle = median(gains.length >= ENOUGH ? gains : earlierGains);
   return {
-    points,
+    species,
     meanKg: mean(points.map((p) => p.kg)),
     meanGain: meanGain(points),
     lineKgPerDay: middle === undefined ? undefined : notGrowingLine(middle),
-    gates,
   };
 }
 
@@ -95,7 +120,7 @@ function kgOf(
   return correctedKg({ kg, method, by, species: animal.species }, biases) ?? kg;
 }
 
-function meanGain(points: readonly JobPoint[]): JobFigures['meanGain'] {
+function meanGain(points: readonly JobPoint[]): KindFigures['meanGain'] {
   const gains = points.flatMap((p) => p.gain ?? []);
   const all = meanWithRange(gains.map((g) => g.kgPerDay));
   return all ? { kgPerDay: all.mean, halfWidth: all.halfWidth } : gains[0];

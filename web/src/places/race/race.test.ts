@@ -121,11 +121,29 @@ describe('the log of a job', () => {
       ],
       [],
     );
-    const figures = jobFigures(passages, [], new Map(flock.map((a) => [a.tag.animalId, a])), () => SPECIES_TABLE.sheep);
-    expect(figures.meanKg).toBe(32.8);
-    expect(figures.meanGain?.kgPerDay).toBeCloseTo(0.2, 10); // 2.8 kg in 14 days
+    const figures = jobFigures(passages, {}, new Map(flock.map((a) => [a.tag.animalId, a])), () => SPECIES_TABLE.sheep);
+    const [sheep] = figures.kinds;
+    expect(sheep?.meanKg).toBe(32.8);
+    expect(sheep?.meanGain?.kgPerDay).toBeCloseTo(0.2, 10); // 2.8 kg in 14 days
     expect(figures.gates.get('Keep')).toBe(1);
-    expect(figures.lineKgPerDay).toBeUndefined();
+    expect(sheep?.lineKgPerDay).toBeUndefined();
+  });
+
+  it('has means and a line for each species of a mixed job, never one of both', () => {
+    const ewe = lamb('a', [['2026-11-09', 60, 'scale']]);
+    const kid = { ...lamb('k', [['2026-11-09', 20, 'scale']]), species: 'goat' as const };
+    const flock = [ewe, kid];
+    const settingsOf = (a: RosterAnimal) => SPECIES_TABLE[a.species];
+    const passages = passagesOf(
+      [entry('1b', { type: 'weight', kg: 62, animalId: 'a' }), entry('2b', { type: 'weight', kg: 22, animalId: 'k' })],
+      [],
+    );
+    const before = { sheep: [0.1], goat: [0.2] };
+    const { kinds } = jobFigures(passages, before, new Map(flock.map((a) => [a.tag.animalId, a])), settingsOf);
+    expect(kinds.map((k) => [k.species, k.meanKg, k.lineKgPerDay])).toEqual([
+      ['sheep', 62, 0.05],
+      ['goat', 22, 0.1],
+    ]);
   });
 
   it('tallies a tape set right by its hand, as the station does', () => {
@@ -134,14 +152,14 @@ describe('the log of a job', () => {
     const taped = (biases: readonly UsedBias[]) =>
       jobFigures(
         passagesOf([entry('1b', { type: 'weight', kg: 36.08, method: 'tape', writtenBy: 'Selin', animalId: 'a' })], []),
-        [],
+        {},
         new Map(flock.map((a) => [a.tag.animalId, a])),
         () => SPECIES_TABLE.sheep,
         biasesByKey(biases),
-      );
-    expect(taped([tape]).meanKg).toBeCloseTo(32.8, 10); // 36.08 / 1.1
-    expect(taped([tape]).meanGain?.kgPerDay).toBeCloseTo(0.2, 10);
-    expect(taped([{ ...tape, by: 'Aylin' }]).meanKg).toBe(36.08);
+      ).kinds[0];
+    expect(taped([tape])?.meanKg).toBeCloseTo(32.8, 10); // 36.08 / 1.1
+    expect(taped([tape])?.meanGain?.kgPerDay).toBeCloseTo(0.2, 10);
+    expect(taped([{ ...tape, by: 'Aylin' }])?.meanKg).toBe(36.08);
   });
 
   it('judges by the last weighings until five are through, then by the job itself', () => {
@@ -164,7 +182,7 @@ describe('the log of a job', () => {
         gainsBefore(flock, settingsOf),
         new Map(flock.map((a) => [a.tag.animalId, a])),
         settingsOf,
-      ).lineKgPerDay;
+      ).kinds[0]?.lineKgPerDay;
     // Half the median of 100 to 500 g a day, and half of that of 30 to 150.
     expect(line(4)).toBeCloseTo(0.15, 10);
     expect(line(5)).toBeCloseTo(0.045, 10);

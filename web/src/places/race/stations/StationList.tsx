@@ -7,7 +7,7 @@ import { colour, space } from '../../../theme/tokens';
 import { amountText, bornText, weightText } from '../../../words/format';
 import { PURPOSE_WORDS } from '../../../words/stations';
 import { toggled, typed, typedField, type Draft, type FieldName } from '../draft';
-import { fieldText, proposedAt, type AtHand, type LetteredToggle } from '.';
+import { canPassBy, fieldText, proposedAt, whyAt, type AtHand, type LetteredToggle } from '.';
 import { careFor, careKey, isDone, pressedText } from './handwork';
 import { wornAt } from './identify';
 import { litterTyped } from './litter';
@@ -84,12 +84,26 @@ export function StationList(props: Props) {
       ));
   const onOff = (t: LetteredToggle): KeyFace => ({ state: draft.leftOut.includes(t.key) ? 'off' : 'on' });
 
+  /** Once Enter found nothing typed: one that cannot be weighed or scored passes, and it is said why. */
+  const passBy = (name: FieldName, what: string): ReactNode =>
+    canPassBy(at) && (draft.fields[name] ?? '').trim() === '' && (draft.message !== undefined || whyAt(draft) !== '')
+      ? field('why', `Why it passes without ${what}`, { width: 300 })
+      : null;
+
   const rows: Record<Exclude<Station, 'sort'>, () => ReactNode> = {
-    weigh: () => <WeighFields {...props} onType={type('weight')} />,
+    weigh: () => (
+      <>
+        <WeighFields {...props} onType={type('weight')} />
+        {passBy('weight', 'a weight')}
+      </>
+    ),
     score: () => (
-      <ScoreFields draft={draft} at={at} onType={type}>
-        {(mob) => keysOf('score', (t) => (t.key === mob ? { state: 'on', says: 'goes there' } : { state: 'plain' }))}
-      </ScoreFields>
+      <>
+        <ScoreFields draft={draft} at={at} onType={type}>
+          {(mob) => keysOf('score', (t) => (t.key === mob ? { state: 'on', says: 'goes there' } : { state: 'plain' }))}
+        </ScoreFields>
+        {passBy('score', 'a score')}
+      </>
     ),
     litter: () => <LitterRow {...props}>{field}</LitterRow>,
     look: () => (

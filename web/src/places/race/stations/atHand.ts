@@ -65,5 +65,8 @@ export const fieldText = (
   proposed: Partial<Record<FieldName, string>> = {},
 ): string => draft.fields[name] ?? proposed[name] ?? '';
 
+/** Why the animal at hand passes without what the job is for; nothing where that is not said. */
+export const whyAt = (draft: Pick<Draft, 'fields'>): string => (draft.fields.why ?? '').trim();
+
 export const productOf = (at: AtHand, id: string): ProductView | undefined =>
   at.roster.products.find((p) => p.id === id);

@@ -1,7 +1,7 @@
 import { letterKeys, type TestWay } from '@yaylak/core';
 import type { Station } from '@yaylak/contract';
 import type { Draft, FieldName } from '../draft';
-import type { AtHand, Fact, Problem, StationRules, Toggle } from './atHand';
+import { whyAt, type AtHand, type Fact, type Problem, type StationRules, type Toggle } from './atHand';
 import { care, mark, move, note } from './handwork';
 import { identify } from './identify';
 import { litter } from './litter';
@@ -119,7 +119,16 @@ export function isReady(draft: Draft, at: AtHand): boolean {
 /** Keys of what is asked where a field that could be filled is empty: `no-weight`, `no-score`. */
 const NOTHING_TYPED = 'no-';
 
+/** Jobs of one thing that cannot be done to every animal: such a one passes, and it is said why. */
+export const canPassBy = ({ job: { stations } }: AtHand): boolean =>
+  stations.length === 1 && (stations[0] === 'weigh' || stations[0] === 'score');
+
 function passageOf(draft: Draft, at: AtHand): Fact {
+  const why =
+    canPassBy(at) && fieldsAt(at).every((f) => f === 'why' || (draft.fields[f] ?? '').trim() === '')
+      ? whyAt(draft)
+      : '';
+  if (why !== '') return { type: 'passage', why };
   if (!at.job.stations.includes('sort')) return { type: 'passage' };
   const gate = gateOf(draft, at)?.name;
   const suggested = suggestedGate(draft, at)?.choice.name;

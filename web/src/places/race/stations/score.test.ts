@@ -67,7 +67,7 @@ it.each([
   ['7', '“7” is off the scale. Scores go from 1 to 5.'],
   ['3.3', '“3.3” is finer than a hand can feel. Use halves or quarters.'],
   ['x', '“x” is not a score. Type 1 to 5, such as 2.5; a point alone after it is a half.'],
-  ['', 'Type the score, 1 to 5; a point after it is a half.'],
+  ['', 'Type the score, 1 to 5; a point after it is a half. Or say why it passes without a score.'],
 ])('%s is refused with what to do', (typed, message) => {
   expect(facts(draft(typed), atHand())).toBe(message);
 });

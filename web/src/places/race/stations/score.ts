@@ -13,7 +13,7 @@ import {
 } from '@yaylak/core';
 import { scoreText, MOB_WORDS } from '../../../words/condition';
 import type { Draft, FieldName } from '../draft';
-import type { AtHand, Fact, Problem, StationRules } from './atHand';
+import { whyAt, type AtHand, type Fact, type Problem, type StationRules } from './atHand';
 
 export const SCORE_FIELDS = ['score', 'score2'] as const satisfies readonly FieldName[];
 const REASONS: Readonly<Record<Extract<TypedScore, { kind: 'refused' }>['reason'], string>> = {
@@ -84,7 +84,9 @@ export const score: StationRules = {
     if (empty) {
       // Where scoring is all there is to do, an animal without a score has not been through.
       if (at.job.stations.length === 1 && all.every((t) => t.typed.kind === 'refused'))
-        return [{ kind: 'refuse', field: empty.field, message: REASONS.empty }];
+        return whyAt(draft) === ''
+          ? [{ kind: 'refuse', field: empty.field, message: `${REASONS.empty} Or say why it passes without a score.` }]
+          : [];
       const whose = all.length > 1 ? `No score by ${empty.by}.` : 'No score.';
       return [{ kind: 'ask', key: 'no-score', message: `${whose} Enter again goes on without one.` }];
     }

@@ -4,7 +4,7 @@ import { checkReadingText } from '../../../words/doubts';
 import { readingsOf } from '../../../shared/remedies/planTreatment';
 import { answerWeight, type WeightAnswer } from '../answers';
 import type { Draft } from '../draft';
-import type { AtHand, StationRules } from './atHand';
+import { whyAt, type AtHand, type StationRules } from './atHand';
 
 /** What the typed weight means for the animal at hand. */
 export function weightAnswer(draft: Draft, at: AtHand): WeightAnswer {
@@ -52,8 +52,11 @@ export const weigh: StationRules = {
     if (answer.kind === 'refused') {
       const isEmpty = (draft.fields.weight ?? '').trim() === '';
       // Where weighing is all there is to do, an animal without a weight has not been through.
-      if (!isEmpty || at.job.stations.length === 1)
-        return [{ kind: 'refuse', message: answer.message, field: 'weight' }];
+      if (!isEmpty) return [{ kind: 'refuse', message: answer.message, field: 'weight' }];
+      if (at.job.stations.length === 1)
+        return whyAt(draft) === ''
+          ? [{ kind: 'refuse', message: `${answer.message} Or say why it passes without a weight.`, field: 'weight' }]
+          : [];
       return [{ kind: 'ask', key: 'no-weight', message: 'No weight. Enter again goes on without one.' }];
     }
     if (answer.kind === 'weight') return [];
