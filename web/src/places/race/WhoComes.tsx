@@ -25,6 +25,7 @@ const SHOWN = 60;
 export function WhoComes({ ids, animals, sets, onChange }: Props) {
   const [said, setSaid] = useState<string>();
   const [isWhole, setWhole] = useState(false);
+  const [set, setSet] = useState<Who>();
   const inIt = useMemo(() => new Set(ids), [ids]);
   const numbers = useMemo(() => raceNumbers([...animals.values()], inIt), [animals, inIt]);
   const others = useMemo(() => new Set([...animals.keys()].filter((id) => !inIt.has(id))), [animals, inIt]);
@@ -59,12 +60,18 @@ export function WhoComes({ ids, animals, sets, onChange }: Props) {
           among={others}
           onChoose={(id) => add([id])}
         />
-        <Choice
-          label="Add a set"
-          value=""
-          options={[['', 'choose'], ...sets.map((s) => [s.key, s.words] as const)]}
-          onChange={(key) => add(sets.find((s) => s.key === key)?.animals.map((a) => a.tag.animalId) ?? [])}
-        />
+        <Row style={{ alignItems: 'flex-end' }}>
+          {/* Going through the sets by letters adds none of them on the way. */}
+          <Choice
+            label="Add a set"
+            value={set?.key ?? ''}
+            options={[['', 'choose'], ...sets.map((s) => [s.key, s.words] as const)]}
+            onChange={(key) => setSet(sets.find((s) => s.key === key))}
+          />
+          <Button isDisabled={set === undefined} onPress={() => add(set?.animals.map((a) => a.tag.animalId) ?? [])}>
+            Add them
+          </Button>
+        </Row>
       </Ways>
       <Row>
         <Button kind="quiet" isDisabled={ids.length === 0} onPress={() => onChange([])}>

@@ -1,0 +1,129 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import type { BookFile } from '@yaylak/contract';
+import { aServer, type Server } from './server';
+
+let server: Server;
+test.beforeEach(async () => {
+  server = await aServer(4966, 'empty');
+});
+test.afterEach(() => server.remove());
+
+/** Five minutes of somebody who types two keys a second. */
+const FIVE_MINUTES_OF_KEYS = 600;
+
+/** A keyboard that counts its keys, and nothing else in hand. */
+function aKeyboard(page: Page) {
+  let keys = 0;
+  const press = async (key: string): Promise<void> => {
+    keys++;
+    await page.keyboard.press(key);
+  };
+  const type = async (text: string): Promise<void> => {
+    keys += text.length;
+    await page.keyboard.type(text);
+  };
+  const isAt = (field: Locator): Promise<boolean> =>
+    field.evaluate((element) => element === document.activeElement || element.contains(document.activeElement));
+  return {
+    press,
+    type,
+    keys: () => keys,
+    /** Goes there by Tab, or back by Shift and Tab. */
+    async to(field: Locator, key: 'Tab' | 'Shift+Tab' = 'Tab'): Promise<void> {
+      await field.waitFor();
+      for (let i = 0; i < 60 && !(await isAt(field)); i++) await press(key);
+      expect(await isAt(field)).toBe(true);
+    },
+  };
+}
+
+test('a new holding has five ewes, two rams, three does by name and a cow, all weighed, by keyboard in five minutes', async ({
+  page,
+  request,
+}) => {
+  const { press, type, to, keys } = aKeyboard(page);
+  await page.goto(`${server.url}/animals`);
+  await expect(page.getByRole('button', { name: 'Add animals' })).toBeVisible();
+  await press('n');
+  const sheet = page.getByRole('dialog', { name: 'Add animals' });
+  const [species, sex, wears, number, name] = ['Species', 'Sex', 'It wears', 'Number', 'Name'].map((label) =>
+    sheet.getByLabel(label, { exact: true }),
+  ) as [Locator, Locator, Locator, Locator, Locator];
+  await expect(species).toBeFocused();
+  const add = async (text: string): Promise<void> => {
+    await type(text);
+    await press('Enter');
+    await expect(sheet.getByText(`Added ${text}. The next one, or close.`)).toBeVisible();
+  };
+
+  await to(number);
+  for (const ewe of ['101', '102', '103', '104', '105']) await add(ewe);
+  await to(sex, 'Shift+Tab');
+  await type('m');
+  await to(number);
+  for (const ram of ['R1', 'R2']) await add(ram);
+  await to(species, 'Shift+Tab');
+  await type('r');
+  await to(sex);
+  await type('f');
+  await to(wears);
+  await type('n');
+  await to(name);
+  for (const doe of ['Pamuk', 'Boncuk', 'Fistik']) await add(doe);
+  await to(species, 'Shift+Tab');
+  await type('c');
+  await to(wears);
+  await type('a');
+  await to(number);
+  await add('C1');
+  await press('Escape');
+  await expect(sheet).toBeHidden();
+  await expect(page.getByText('11 animals shown')).toBeVisible();
+
+  await press('Alt+2');
+  await to(page.getByLabel('Who', { exact: true }));
+  await type('All sheep');
+  await expect(page.getByRole('button', { name: 'Start with 7 animals' })).toBeVisible();
+  await to(page.getByRole('button', { name: 'Change who comes' }));
+  await press('Enter');
+  for (const others of ['All rabbits', 'All cattle']) {
+    await to(page.getByLabel('Add a set'), others === 'All rabbits' ? 'Tab' : 'Shift+Tab');
+    await type(others);
+    await to(page.getByRole('button', { name: 'Add them' }));
+    await press('Enter');
+  }
+  await to(page.getByRole('button', { name: 'Start with 11 animals' }), 'Shift+Tab');
+  await press('Enter');
+  const weighings = [
+    ...['101', '102', '103', '104', '105'].map((n, i) => [n, String(60 + i)] as const),
+    ['R1', '90'],
+    ['R2', '95'],
+    ['Pamuk', '4200'],
+    ['Boncuk', '4100'],
+    ['Fistik', '3900'],
+    ['C1', '520'],
+  ] as const;
+  for (const [i, [who, weight]] of weighings.entries()) {
+    await expect(page.getByLabel('Number of the next animal')).toBeFocused();
+    await type(who);
+    await press('Enter');
+    await expect(page.getByLabel(/^Weight, k?g$/)).toBeFocused();
+    await type(weight);
+    await press('Enter');
+    await expect(page.getByTestId('seen-count')).toHaveText(`${i + 1} of 11`);
+  }
+  expect(keys()).toBeLessThan(FIVE_MINUTES_OF_KEYS);
+
+  await expect(page.getByText('all on the server')).toBeVisible();
+  const { animals, entries } = (await (await request.get(`${server.url}/api/book`)).json()) as BookFile;
+  const count = (of: string, is: string): number => animals.filter((a) => a.species === of && a.sex === is).length;
+  expect([
+    count('sheep', 'female'),
+    count('sheep', 'male'),
+    count('rabbit', 'female'),
+    count('cattle', 'female'),
+  ]).toEqual([5, 2, 3, 1]);
+  expect(entries.flatMap((e) => (e.type === 'weight' ? [e.kg] : []))).toEqual([
+    60, 61, 62, 63, 64, 90, 95, 4.2, 4.1, 3.9, 520,
+  ]);
+});
