@@ -17,14 +17,16 @@ export function AskButton({ label, ask, name, onConfirm, kind = 'plain', ...prop
     <Button
       {...props}
       kind={isAsking ? 'danger' : kind}
-      {...(isAsking || name === undefined ? {} : { 'aria-label': name })}
+      // A name of its own: words in a live region within a button are none of its name, and a reader hears the new
+      // name of the button it stands on.
+      aria-label={isAsking ? ask : (name ?? label)}
       onBlur={() => setAsking(false)}
       onPress={() => {
         if (isAsking) onConfirm();
         setAsking(!isAsking);
       }}
     >
-      <span role="status">{isAsking ? ask : label}</span>
+      {isAsking ? ask : label}
     </Button>
   );
 }
