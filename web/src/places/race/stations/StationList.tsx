@@ -86,9 +86,11 @@ export function StationList(props: Props) {
 
   /** Once Enter found nothing typed: one that cannot be weighed or scored passes, and it is said why. */
   const passBy = (name: FieldName, what: string): ReactNode =>
-    canPassBy(at) && (draft.fields[name] ?? '').trim() === '' && (draft.message !== undefined || whyAt(draft) !== '')
-      ? field('why', `Why it passes without ${what}`, { width: 300 })
-      : null;
+    canPassBy(at) &&
+    (draft.fields[name] ?? '').trim() === '' &&
+    (draft.message !== undefined || whyAt(draft) !== '') ? (
+      <StationRow name="Passes by">{field('why', `Why it passes without ${what}`, { width: 300 })}</StationRow>
+    ) : null;
 
   const rows: Record<Exclude<Station, 'sort'>, () => ReactNode> = {
     weigh: () => (
