@@ -23,6 +23,8 @@ export function Tick({ label, ...props }: Props) {
 }
 
 const Line = styled(Checkbox)`
+  /* The box that is not seen stands in the line: outside it would stretch the page under its own foot. */
+  position: relative;
   display: flex;
   align-items: center;
   gap: ${space(2)};
