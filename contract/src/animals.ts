@@ -1,6 +1,6 @@
 import { BIRTH_KNOWN_TO, DECISIONS, SEXES, SPECIES, type Decision, type RearedPerYear } from '@yaylak/core';
 import type { ContemporaryVerdict } from './growth';
-import type { Age, BirthKnownTo, IdentifierKind, Sex, Species, TagColour, Window } from '@yaylak/core';
+import type { Age, BirthKnownTo, DepartureWay, IdentifierKind, Sex, Species, TagColour, Window } from '@yaylak/core';
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Max, MaxLength, Min } from 'class-validator';
 import { MayBeMissing } from './nested';
@@ -244,7 +244,7 @@ export interface AnimalView {
   readonly row: AnimalRow;
   readonly strain: string | null;
   /** `toldUntil`: the last day of a withdrawal the buyer was told of. */
-  readonly departed: { readonly on: string; readonly how: string; readonly toldUntil: string | null } | null;
+  readonly departed: { readonly on: string; readonly how: DepartureWay; readonly toldUntil: string | null } | null;
   readonly marks: readonly {
     readonly colour: string;
     readonly place: string;

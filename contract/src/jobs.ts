@@ -1,4 +1,14 @@
-import type { BirthKnownTo, Decision, FemaleKind, IdentifierKind, LookGrade, Mob, Sex, Species } from '@yaylak/core';
+import type {
+  BirthKnownTo,
+  Decision,
+  DepartureWay,
+  FemaleKind,
+  IdentifierKind,
+  LookGrade,
+  Mob,
+  Sex,
+  Species,
+} from '@yaylak/core';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -151,7 +161,7 @@ export interface GoneNumber {
   readonly text: string;
   readonly animalId: string;
   readonly name: string;
-  readonly how: string;
+  readonly how: DepartureWay;
   readonly on: string;
 }
 

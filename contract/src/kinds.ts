@@ -1,8 +1,6 @@
 // Kinds by name, apart from the classes that check them: the interface takes the names alone along.
 
 export const ENTRY_SOURCES = ['hand', 'race', 'import', 'demo'] as const;
-export const ARRIVAL_WAYS = ['born', 'bought', 'found'] as const;
-export const DEPARTURE_WAYS = ['sold', 'slaughtered', 'died', 'lost'] as const;
 export const IDENTIFIER_ENDS = ['lost', 'removed'] as const;
 export const MARK_COLOURS = ['red', 'blue', 'green', 'orange', 'black'] as const;
 export const MARK_PLACES = ['shoulder', 'back', 'rump', 'head'] as const;

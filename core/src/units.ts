@@ -17,7 +17,8 @@ export type Days = number & { readonly [unit]?: 'day' };
 export type Hours = number & { readonly [unit]?: 'hour' };
 export type KilogramsPerDay = number & { readonly [unit]?: 'kg/day' };
 
-export type WeightUnit = 'kg' | 'lb';
+export const WEIGHT_UNITS = ['kg', 'lb'] as const;
+export type WeightUnit = (typeof WEIGHT_UNITS)[number];
 
 /** International avoirdupois pound, exact (1959 agreement). */
 export const KG_PER_LB = 0.45359237;

@@ -1,9 +1,8 @@
-import { BIRTH_KNOWN_TO, SEXES, SPECIES } from '@yaylak/core';
-import type { BirthKnownTo, Sex, Species } from '@yaylak/core';
+import { ARRIVAL_WAYS, BIRTH_KNOWN_TO, SEXES, SPECIES } from '@yaylak/core';
+import type { ArrivalWay, BirthKnownTo, Sex, Species } from '@yaylak/core';
 import { IsIn, IsInt, IsString, IsUUID, Length, Max, Min } from 'class-validator';
 import { AnimalEntryBase } from '../entryBase';
 import { ID } from '../exampleId';
-import { ARRIVAL_WAYS } from '../kinds';
 import { MayBeMissing } from '../nested';
 import { IsCalendarDate, MAX_TEXT } from '../rules';
 
@@ -26,7 +25,7 @@ export class ArrivalEntry extends AnimalEntryBase {
   @IsIn(['arrival'])
   type: 'arrival';
   @IsIn(ARRIVAL_WAYS)
-  how: (typeof ARRIVAL_WAYS)[number];
+  how: ArrivalWay;
   @IsIn(SPECIES)
   species: Species;
   @IsIn(SEXES)

@@ -1,8 +1,7 @@
-import { DEATH_CAUSES } from '@yaylak/core';
-import type { DeathCause } from '@yaylak/core';
+import { DEATH_CAUSES, DEPARTURE_WAYS } from '@yaylak/core';
+import type { DeathCause, DepartureWay } from '@yaylak/core';
 import { IsIn, IsString, MaxLength } from 'class-validator';
 import { AnimalEntryBase } from '../entryBase';
-import { DEPARTURE_WAYS } from '../kinds';
 import { MayBeMissing } from '../nested';
 import { IsCalendarDate, MAX_TEXT } from '../rules';
 
@@ -12,7 +11,7 @@ export class DepartureEntry extends AnimalEntryBase {
   @IsIn(['departure'])
   type: 'departure';
   @IsIn(DEPARTURE_WAYS)
-  how: (typeof DEPARTURE_WAYS)[number];
+  how: DepartureWay;
   /** What it died of, as far as anybody can tell. */
   @MayBeMissing()
   @IsIn(DEATH_CAUSES)

@@ -2,6 +2,7 @@ import type { BirthKnownTo, Day } from '../calendar';
 import type { Pedigreed } from '../pedigree';
 import type { Sex, Species } from '../species';
 import type { Kinds } from './kinds';
+import type { ArrivalWay } from './kinds/arrival';
 import type { AnimalId } from '../units';
 
 /** An animal's record: what it is, not what happened to it. */
@@ -39,6 +40,7 @@ export type FactLists = { readonly [Name in keyof Kinds as ListOf<Kinds[Name]>]:
 export interface AnimalFacts extends FactLists {
   record: AnimalRecord;
   arrivedOn: Day | undefined;
+  arrivedBy?: ArrivalWay;
 }
 
 /** Puts a fact in its place in a list ordered by day; of one day, the later written stands later. */

@@ -1,21 +1,29 @@
 import { normalised } from '../identity';
+import { WEIGHT_UNITS, type WeightUnit } from '../units';
 
 /** What a file of this kind can carry. */
 export const IMPORT_FIELDS = {
-  weights: ['number', 'on', 'weight', 'method'],
+  weights: ['number', 'colour', 'on', 'weight', 'method'],
   animals: [
     'number',
     'colour',
+    'tattoo',
     'electronic',
     'name',
     'species',
     'sex',
+    'breed',
     'bornOn',
     'dam',
     'sire',
     'birthType',
     'rearingType',
     'group',
+    'arrivedOn',
+    'arrivedBy',
+    'leftOn',
+    'leftHow',
+    'notes',
   ],
 } as const;
 export type ImportKind = keyof typeof IMPORT_FIELDS;
@@ -23,7 +31,7 @@ export type ImportField = (typeof IMPORT_FIELDS)[ImportKind][number];
 
 export const REQUIRED_FIELDS: Readonly<Record<ImportKind, readonly ImportField[]>> = {
   weights: ['number', 'on', 'weight'],
-  animals: ['number', 'species', 'sex'],
+  animals: ['species', 'sex'],
 };
 
 /** Column index by field. */
@@ -43,10 +51,24 @@ const HEADINGS: Readonly<Record<ImportField, readonly string[]>> = {
   birthType: ['bornas', 'birthtype', 'littersize'],
   rearingType: ['rearedas', 'rearingtype', 'reared'],
   group: ['group', 'mob', 'pen'],
+  tattoo: ['tattoo'],
+  breed: ['breed', 'strain', 'race'],
+  arrivedOn: ['arrived', 'arrival', 'since'],
+  arrivedBy: ['cameby', 'origin'],
+  leftOn: ['left', 'gone', 'departed'],
+  leftHow: ['lefthow', 'howleft'],
+  notes: ['notes', 'note', 'remarks', 'comment'],
   on: ['date', 'on', 'weighed', 'day'],
   weight: ['weight', 'kg', 'lb', 'mass'],
   method: ['method', 'how', 'scale'],
 };
+
+/** The unit that the heading of the weights names: `weight kg`, `Weight (lb)`. */
+export function guessUnit(mapping: ColumnMapping, headings: readonly string[]): WeightUnit | undefined {
+  const heading = mapping.weight === undefined ? '' : (headings[mapping.weight] ?? '');
+  const words = heading.toLowerCase().split(/[^a-z]+/);
+  return WEIGHT_UNITS.find((unit) => words.includes(unit) || words.includes(`${unit}s`));
+}
 
 /** Guesses which column carries which field from the headings: whole heading first, then a heading that starts so. */
 export function guessColumns(kind: ImportKind, headings: readonly string[]): ColumnMapping {

@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { guessColumns, neutralCell, plainCell, readAnimalRow, readTypedNumber, readWeightRow } from '.';
+import {
+  guessColumns,
+  guessUnit,
+  neutralCell,
+  notesText,
+  plainCell,
+  readAnimalRow,
+  readTypedNumber,
+  readWeightRow,
+} from '.';
 
 describe('figures as typed', () => {
   it.each([
@@ -71,6 +80,45 @@ describe('columns', () => {
   });
 });
 
+it('the heading of the weights says their unit', () => {
+  const unitOf = (heading: string) => guessUnit({ weight: 1 }, ['number', heading]);
+  expect(['weight kg', 'Weight (lb)', 'Lbs', 'Weight', 'kgs'].map(unitOf)).toEqual(['kg', 'lb', 'lb', undefined, 'kg']);
+  expect(guessUnit({}, ['number'])).toBeUndefined();
+});
+
+describe('a row of an animal', () => {
+  const FIELDS = ['species', 'sex', 'arrivedOn', 'leftOn', 'leftHow', 'notes', 'group', 'breed'] as const;
+  const read = (cells: Partial<Record<(typeof FIELDS)[number], string>>) =>
+    readAnimalRow(
+      FIELDS.map((f) => ({ species: 'sheep', sex: 'female', ...cells })[f] ?? ''),
+      Object.fromEntries(FIELDS.map((f, i) => [f, i])),
+      { unit: 'kg', dateOrder: 'day-month' },
+    );
+  it('needs no number', () => {
+    expect(read({ group: 'Back field', breed: 'Hill' })).toMatchObject({
+      kind: 'row',
+      row: { number: undefined, group: 'Back field', breed: 'Hill', left: undefined },
+    });
+  });
+  it('says when and how it left, both or neither', () => {
+    expect(read({ leftOn: '1.11.2026', leftHow: 'Sold' })).toMatchObject({
+      row: { left: { on: '2026-11-01', how: 'sold' } },
+    });
+    expect(read({ leftOn: '1.11.2026' })).toMatchObject({ fault: { field: 'leftHow', reason: 'missing' } });
+    expect(read({ leftHow: 'sold' })).toMatchObject({ fault: { field: 'leftOn', reason: 'missing' } });
+    expect(read({ leftOn: '1.11.2026', leftHow: 'flew' })).toMatchObject({
+      fault: { field: 'leftHow', value: 'flew', reason: 'unknown-word' },
+    });
+    expect(read({ arrivedOn: '31.2.2026' })).toMatchObject({ fault: { field: 'arrivedOn', reason: 'not-a-date' } });
+  });
+  it('has notes with their days, or without', () => {
+    const notes = [{ on: '2026-11-02', text: 'limps: left fore' }, { text: 'good mother' }];
+    expect(notesText(notes)).toBe('2026-11-02: limps: left fore | good mother');
+    expect(read({ notes: notesText(notes) })).toMatchObject({ row: { notes } });
+    expect(read({ notes: '2026-02-30: odd' })).toMatchObject({ row: { notes: [{ text: '2026-02-30: odd' }] } });
+  });
+});
+
 describe('rows', () => {
   const mapping = { number: 0, on: 1, weight: 2 };
   const resolve = (n: string) => (n === '7' ? ({ kind: 'one', animalId: 'a' } as const) : ({ kind: 'none' } as const));
@@ -109,16 +157,10 @@ describe('rows', () => {
       ['K-1', 'Rabbits', 'does'],
       { number: 0, species: 1, sex: 2 },
       { unit: 'kg', dateOrder: 'day-month' },
-      () => undefined,
     );
     expect(animal).toMatchObject({ kind: 'row', row: { species: 'rabbit', sex: 'female' } });
     expect(
-      readAnimalRow(
-        ['K-1', 'dragon', 'f'],
-        { number: 0, species: 1, sex: 2 },
-        { unit: 'kg', dateOrder: 'day-month' },
-        () => undefined,
-      ),
+      readAnimalRow(['K-1', 'dragon', 'f'], { number: 0, species: 1, sex: 2 }, { unit: 'kg', dateOrder: 'day-month' }),
     ).toMatchObject({
       fault: { field: 'species', reason: 'unknown-word' },
     });

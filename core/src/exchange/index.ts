@@ -1,4 +1,7 @@
+export * from './animalRow';
+export type { ReadingChoices, RowAnswer, RowFault } from './cells';
 export * from './columns';
 export * from './formulaCell';
+export { notesText, type NoteLine } from './noteLines';
 export * from './readNumber';
-export * from './rows';
+export * from './weightRow';

@@ -550,6 +550,7 @@ export class HoldingState {
     const record = recordOf(entry);
     const facts = emptyFacts(record);
     facts.arrivedOn = dayOf(entry.on);
+    facts.arrivedBy = entry.how;
     this.animals.set(record.id, facts);
     this.linkParents(record);
     return () => {

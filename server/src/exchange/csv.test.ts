@@ -1,4 +1,5 @@
-import { arrival, get, note, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
+import type { Entry } from '@yaylak/contract';
+import { arrival, departure, get, note, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {
@@ -54,6 +55,54 @@ it('writes one weighing a day and method, the readings of a day averaged', async
     '26-0001,yellow,2026-06-01,20.5,scale',
     '26-0001,yellow,2026-07-01,25.5,scale',
   ]);
+});
+
+it('writes weights with the digits a reading has', async () => {
+  const ewe = uuid();
+  const doe = uuid();
+  await t.post(
+    arrival(ewe),
+    tag(ewe, '26-0001'),
+    arrival(doe, { species: 'rabbit' }),
+    tag(doe, 'K-1'),
+    weight(ewe, '2026-06-01', 27.169_881_063),
+    weight(doe, '2026-06-01', 0.742_334),
+  );
+  expect((await lines('/api/files/weights.csv')).slice(1)).toEqual([
+    '26-0001,yellow,2026-06-01,27.17,scale',
+    'K-1,yellow,2026-06-01,0.742,scale',
+  ]);
+});
+
+it('leaves the number of an animal without one empty, and says breed, arrival, leaving and notes', async () => {
+  const [lamb, gone] = [uuid(), uuid()];
+  await t.post(
+    arrival(lamb, { strain: 'Hill' }),
+    { ...note(lamb, 'limps'), on: '2026-11-02' } as Entry,
+    arrival(gone),
+    tag(gone, '26-0002'),
+    departure(gone, '2026-11-03'),
+  );
+  expect(
+    await lines('/api/files/animals.csv?presence=all&columns=number,breed,arrived,cameBy,left,leftHow,notes'),
+  ).toEqual([
+    'number,breed,arrived,came by,left,left how,notes',
+    '26-0002,,2026-04-01,born,2026-11-03,sold,',
+    ',Hill,2026-04-01,born,,,2026-11-02: limps',
+  ]);
+});
+
+it('calls a parent by colour and number where another wore that number', async () => {
+  const [red, blue, lamb] = [uuid(), uuid(), uuid()];
+  await t.post(
+    arrival(red, { bornOn: '2020-04-01' }),
+    { ...tag(red, '7'), colour: 'red' },
+    arrival(blue, { bornOn: '2020-04-01' }),
+    { ...tag(blue, '7'), colour: 'blue' },
+    arrival(lamb, { damId: blue }),
+    tag(lamb, '8'),
+  );
+  expect(await lines('/api/files/animals.csv?columns=number,dam')).toContain('8,blue 7');
 });
 
 it('is sent as a file, never to be shown or guessed at by the browser', async () => {

@@ -24,7 +24,7 @@ export class ExchangeController {
   @Get('files/animals.csv')
   @Header('content-type', CSV)
   @Header('content-disposition', 'attachment; filename="animals.csv"')
-  animals(@Query() query: AnimalQuery): string {
+  animals(@Query() query: AnimalQuery): Promise<string> {
     return this.csv.animalsCsv(query, query.columns ? query.columns.split(',') : []);
   }
 

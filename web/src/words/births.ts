@@ -55,5 +55,6 @@ export function departureWords({ how, cause, toldUntil, reason }: Extract<Entry,
     ...(toldUntil === undefined ? [] : [`buyer told: withheld to the end of ${shortDate(toldUntil)}`]),
     ...(reason ? [reason] : []),
   ];
+  if (how === 'elsewhere') return 'Not here: known by its number, as a parent';
   return `Left: ${how}${more.length > 0 ? ` (${more.join(', ')})` : ''}`;
 }

@@ -1,5 +1,5 @@
 import type { Entry } from '@yaylak/contract';
-import { spacedDigits, type LookGrade, type Standard } from '@yaylak/core';
+import { spacedDigits, type ArrivalWay, type LookGrade, type Standard } from '@yaylak/core';
 import { amountText, countText, fullDate, weightText } from './format';
 import { CHECK_WORDS, MOB_WORDS, scoreText } from './condition';
 import { BIRTH_LINES, departureWords } from './births';
@@ -9,8 +9,15 @@ import type { Lines, Told } from './lines';
 import { DECISION_WORDS } from './reasons';
 import { CARE_WORDS, PURPOSE_WORDS, ROUTE_WORDS } from './stations';
 
+const ARRIVAL_WORDS: Readonly<Record<ArrivalWay, string>> = {
+  born: 'Born here',
+  bought: 'Bought',
+  found: 'Found and taken in',
+  named: 'Known by its number, as a parent',
+};
+
 const LINES: Lines = {
-  arrival: (entry) => (entry.how === 'born' ? 'Born here' : entry.how === 'bought' ? 'Bought' : 'Found and taken in'),
+  arrival: (entry) => ARRIVAL_WORDS[entry.how],
   weight: (entry, told) => `${weightText(entry.kg, told.unit, told.species)}, ${entry.method}`,
   identifier: (entry) =>
     entry.kind === 'electronic'

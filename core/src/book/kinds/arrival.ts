@@ -8,6 +8,10 @@ import type { Refusal } from '../refusals';
 import type { BareKind, ToCheck } from './kind';
 import type { AnimalId } from '../../units';
 
+/** How one comes into the book; `named` never stood here, it is known by its number as a parent. */
+export const ARRIVAL_WAYS = ['born', 'bought', 'found', 'named'] as const;
+export type ArrivalWay = (typeof ARRIVAL_WAYS)[number];
+
 export interface ArrivalWritten {
   readonly species: Species;
   readonly sex: Sex;

@@ -4,8 +4,14 @@ import type { Fact } from '../facts';
 import { checkLeaving } from '../withheld';
 import type { FactKind } from './kind';
 
+/** How one that stood here leaves. */
+export const LEAVING_WAYS = ['sold', 'slaughtered', 'died', 'lost'] as const;
+/** `elsewhere`: it never stood here, it is known by its number alone. */
+export const DEPARTURE_WAYS = [...LEAVING_WAYS, 'elsewhere'] as const;
+export type DepartureWay = (typeof DEPARTURE_WAYS)[number];
+
 export interface DepartureWritten {
-  readonly how: 'died' | 'sold' | 'slaughtered' | 'lost';
+  readonly how: DepartureWay;
   /** Of one that died, as far as anybody could tell. */
   readonly cause?: DeathCause | undefined;
   /** Of one sold while meat or milk is withheld: to which last day, as the buyer was told. */

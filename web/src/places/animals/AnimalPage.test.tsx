@@ -187,7 +187,7 @@ describe('leaving while meat is withheld', () => {
     ['slaughtered', null, 'Meat was withheld to the end of 4 Dec 2026 (Drench). Tell whoever took the meat.'],
     ['sold', null, 'The buyer has not been told: withheld to the end of 4 Dec 2026.'],
     ['sold', '2026-12-04', 'The buyer was told: withheld to the end of 4 Dec 2026.'],
-  ])('is said on its page afterwards: %s, told %s', async (how, toldUntil, words) => {
+  ] as const)('is said on its page afterwards: %s, told %s', async (how, toldUntil, words) => {
     const until = { of: 'meat', from: '2026-11-20', until: '2026-12-04', clearFrom: '2026-12-05' } as const;
     await show(
       aView('26-0001', {

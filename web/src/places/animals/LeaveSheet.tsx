@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { CAUSE_WORDS, DEPARTURE_WAYS, DepartureEntry, type AnimalView } from '@yaylak/contract';
-import { DEATH_CAUSES, type DeathCause } from '@yaylak/core';
+import { CAUSE_WORDS, DepartureEntry, type AnimalView } from '@yaylak/contract';
+import { DEATH_CAUSES, LEAVING_WAYS, type DeathCause } from '@yaylak/core';
 import { withheldQuery } from '../../api/queries';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { FieldRow } from '../../parts/form/FieldRow';
@@ -23,7 +23,7 @@ const HOW = { sold: 'sold alive', slaughtered: 'slaughtered', died: 'died', lost
 
 interface Typed {
   readonly on: string;
-  readonly how: DepartureEntry['how'];
+  readonly how: (typeof LEAVING_WAYS)[number];
   readonly cause: DeathCause;
   readonly reason: string;
   readonly isTold: boolean;
@@ -69,7 +69,7 @@ export function LeaveSheet({ view, today, onClose }: Props) {
         submit="Save"
       >
         <FieldRow $gap={3}>
-          <FormChoice name="how" label="How" options={DEPARTURE_WAYS.map((way) => [way, HOW[way]])} />
+          <FormChoice name="how" label="How" options={LEAVING_WAYS.map((way) => [way, HOW[way]])} />
           {how === 'died' ? (
             <FormChoice name="cause" label="Of what" options={DEATH_CAUSES.map((c) => [c, CAUSE_WORDS[c]])} />
           ) : null}

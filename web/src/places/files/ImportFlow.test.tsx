@@ -22,7 +22,9 @@ function aBook() {
       kept.set(e.id, e);
       if (e.type === 'strike') struck.add(e.entryId);
     }
-    return { id: e.id, status: 'kept' };
+    return e.type === 'weight' && e.kg === 4.15
+      ? { id: e.id, status: 'kept', doubt: { kind: 'same-day', fromKg: 41.2, likelyKg: 41.5 } }
+      : { id: e.id, status: 'kept' };
   };
   const answers: Answers = {
     'POST /api/entries': ({ body, query }: { body: { entries: Entry[] }; query: URLSearchParams }) => ({
@@ -123,6 +125,57 @@ it('is taken back after a reload too, by Ctrl+Z, and only once', async () => {
   await user.keyboard('{Control>}z{/Control}');
   expect(await screen.findByText('Taken back: took in 2 rows of “weights.csv”')).toBeVisible();
   expect(book.struck.size).toBe(2);
+});
+
+it('leaves out weights that look wrong, unless they are taken as they stand', async () => {
+  const { user, book } = await show();
+  await pick(user, aFile(`${GOOD}26-0001;3.11.2026;4,15\n26-0002;4.11.2026;4,15\n`));
+  await screen.findByRole('heading', { name: '2. What its columns are' });
+  await look(user);
+  const rows = within(await screen.findByTestId('doubtful-rows'))
+    .getAllByRole('row')
+    .slice(1);
+  expect(rows[0]).toHaveTextContent('426-00014.2 kg on 3 Nov41.2 kg on the same day. Did you mean 41.5 kg?');
+  expect(screen.getByText(/2 look wrong/)).toBeVisible();
+  await user.click(screen.getByRole('checkbox', { name: 'Take line 5 as it stands' }));
+  await user.click(screen.getByRole('button', { name: 'Take in 3' }));
+  expect(await screen.findByText(/1 left out, 1 of them because the weight looked wrong/)).toBeVisible();
+  expect([...book.kept.values()].map((e) => e.type === 'weight' && e.on)).toEqual([
+    '2026-11-01',
+    '2026-11-02',
+    '2026-11-04',
+  ]);
+});
+
+it('makes the groups that animals stand in, before they go in', async () => {
+  const made: unknown[] = [];
+  const book = aBook();
+  const answers: Answers = {
+    ...book.answers,
+    'POST /api/groups': ({ body }: { body: unknown }) => {
+      made.push(body);
+      return body;
+    },
+  };
+  const { user } = await show({ ...book, answers });
+  await user.selectOptions(screen.getByLabelText('It holds'), 'animals');
+  await pick(user, aFile('number;species;sex;group;dam\n1;sheep;f;Fold;99\n', 'animals.csv'));
+  await screen.findByRole('heading', { name: '2. What its columns are' });
+  await look(user);
+  expect(await screen.findByText(/A group is made/)).toHaveTextContent('A group is made: Fold.');
+  expect(screen.getByText(/1 dam or sire is neither in the file nor in the book: 99/)).toBeVisible();
+  expect(made).toEqual([]);
+  await user.click(screen.getByRole('button', { name: 'Take in 1' }));
+  await screen.findByRole('heading', { name: '1 taken in' });
+  expect(made).toMatchObject([{ name: 'Fold', species: 'sheep' }]);
+  expect([...book.kept.values()].map((e) => e.type)).toEqual([
+    'arrival',
+    'identifier',
+    'departure',
+    'arrival',
+    'identifier',
+    'move',
+  ]);
 });
 
 it('wants the columns it needs, and remembers what was chosen for files with the same headings', async () => {

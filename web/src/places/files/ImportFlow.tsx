@@ -7,7 +7,9 @@ import { countText } from '../../words/format';
 import { BadRows } from './BadRows';
 import { ColumnsPanel } from './ColumnsPanel';
 import { FilePick } from '../../parts/FilePick';
-import { linesOf, useImport, type ImportState } from './useImport';
+import { DoubtfulRows } from './DoubtfulRows';
+import type { Preview } from './importer';
+import { doubtfulLines, linesOf, useImport, type ImportState } from './useImport';
 
 /** From a file to the book: choose, say what its columns are, look at what would happen, take it in. */
 export function ImportFlow() {
@@ -68,15 +70,21 @@ function WouldHappen({
   readonly preview: NonNullable<ImportState['preview']>;
 }) {
   const refused = preview.outcomes.filter((o) => o.status === 'refused');
-  const fresh = linesOf(preview, 'kept').length;
+  const left = doubtfulLines(preview).filter((line) => !state.taken.has(line)).length;
+  const fresh = linesOf(preview, 'kept').length - left;
   const struck = linesOf(preview, 'struck-out').length;
   return (
     <Panel>
       <h2>3. What would happen</h2>
       <p>
         Of {countText(preview.rows, 'row', 'rows')}: <b>{fresh} new</b>, {linesOf(preview, 'already-kept').length} in
-        the book already, <b>{preview.bad.length + refused.length} cannot be taken</b>.
-        {preview.isWhole ? '' : ' Stopped before the end.'}
+        the book already, <b>{preview.bad.length + refused.length} cannot be taken</b>
+        {left > 0 ? (
+          <>
+            , <b>{countText(left, 'looks', 'look')} wrong</b>
+          </>
+        ) : null}
+        .{preview.isWhole ? '' : ' Stopped before the end.'}
       </p>
       {struck > 0 || state.choices.takesAgain ? (
         <Tick
@@ -89,6 +97,8 @@ function WouldHappen({
           onChange={(takesAgain) => state.choose({ takesAgain })}
         />
       ) : null}
+      <GroupsAndParents state={state} preview={preview} />
+      <DoubtfulRows outcomes={preview.outcomes} state={state} />
       <BadRows bad={preview.bad} refused={refused} />
       <Row style={{ marginTop: 12 }}>
         <Button
@@ -103,10 +113,47 @@ function WouldHappen({
   );
 }
 
+const NAMED_FIRST = 8;
+
+/** A list of names in a line, the rest counted. */
+const namesText = (names: readonly string[]): string =>
+  names.length <= NAMED_FIRST
+    ? names.join(', ')
+    : `${names.slice(0, NAMED_FIRST).join(', ')} and ${names.length - NAMED_FIRST} more`;
+
+/** What the file speaks of and the book does not have: groups that are made, parents known by their number. */
+function GroupsAndParents({ state, preview }: { readonly state: ImportState; readonly preview: Preview }) {
+  const { newGroups, knownParents } = preview;
+  return (
+    <>
+      {newGroups.length > 0 ? (
+        <p>
+          {newGroups.length === 1 ? 'A group is' : `${newGroups.length} groups are`} made:{' '}
+          <b>{namesText(newGroups.map((g) => g.name))}</b>.
+        </p>
+      ) : null}
+      {knownParents.length > 0 ? (
+        <p>
+          {countText(knownParents.length, 'dam or sire is', 'dams and sires are')} neither in the file nor in the book:{' '}
+          {namesText(knownParents)}.
+        </p>
+      ) : null}
+      {knownParents.length > 0 || !state.choices.takesParents ? (
+        <Tick
+          label="Keep such parents as known by their number, not here. Without it their young are left out."
+          isSelected={state.choices.takesParents}
+          onChange={(takesParents) => state.choose({ takesParents })}
+        />
+      ) : null}
+    </>
+  );
+}
+
 /** What was taken in, and the way back. */
 function Happened({ state, done }: { readonly state: ImportState; readonly done: NonNullable<ImportState['done']> }) {
   const before = state.preview?.outcomes.filter((o) => o.status === 'refused') ?? [];
   const refused = [...before, ...done.outcomes.filter((o) => o.status === 'refused')];
+  const doubted = doubtfulLines(state.preview).filter((line) => !state.taken.has(line)).length;
   const kept = linesOf(done, 'kept').length;
   return (
     <NotePanel $tone="moss" role="status">
@@ -114,7 +161,9 @@ function Happened({ state, done }: { readonly state: ImportState; readonly done:
         {kept} taken in{done.isWhole ? '' : ', then stopped'}
       </h2>
       <p>
-        {linesOf(done, 'already-kept').length} were in the book already. {done.bad.length + refused.length} left out.
+        {linesOf(done, 'already-kept').length} were in the book already. {done.bad.length + refused.length + doubted}{' '}
+        left out
+        {doubted > 0 ? `, ${doubted} of them because the weight looked wrong` : ''}.
       </p>
       <BadRows bad={done.bad} refused={refused} />
       {kept > 0 ? (

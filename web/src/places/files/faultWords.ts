@@ -16,6 +16,13 @@ const FIELD_WORDS: Readonly<Record<RowFault['field'], string>> = {
   birthType: 'born as',
   rearingType: 'reared as',
   group: 'group',
+  tattoo: 'tattoo',
+  breed: 'breed',
+  arrivedOn: 'arrived on',
+  arrivedBy: 'came by',
+  leftOn: 'left on',
+  leftHow: 'how it left',
+  notes: 'notes',
 };
 
 export const fieldWord = (field: RowFault['field']): string => FIELD_WORDS[field];
@@ -27,6 +34,8 @@ const ENTRY_FIELDS: Readonly<Record<string, RowFault['field']>> = {
   sireId: 'sire',
   groupId: 'group',
   animalId: 'number',
+  strain: 'breed',
+  how: 'arrivedBy',
 };
 
 /** The column behind a field of an entry. */
@@ -52,7 +61,5 @@ export function faultWords({ value, reason, known, field }: RowFault): string {
       return `several animals wear “${value}”; use the electronic number`;
     case 'unknown-word':
       return `“${value}” is not a ${FIELD_WORDS[field]} known here; use ${(known ?? []).join(', ')}`;
-    case 'unknown-group':
-      return `there is no group “${value}”; make it under Holding, or mend the name`;
   }
 }

@@ -1,4 +1,4 @@
-import { readRows, type ImportContext } from './importEntries';
+import { readRows, type BookNumber, type ImportContext } from './importEntries';
 import { readTable } from '../../adapters/files/readTable';
 
 const bytes = (text: string): Uint8Array => new Uint8Array(Buffer.from(text, 'utf8'));
@@ -32,12 +32,24 @@ describe('a file', () => {
   });
 });
 
+const aNumber = (text: string, change: Partial<BookNumber> = {}): BookNumber => ({
+  animalId: `id of ${text}`,
+  text,
+  isPresent: true,
+  isWorn: true,
+  colour: null,
+  species: 'sheep',
+  sex: 'female',
+  ...change,
+});
+
 describe('rows as entries', () => {
   const context = (change: Partial<ImportContext>): ImportContext => ({
     kind: 'weights',
     mapping: { number: 0, on: 1, weight: 2 },
     choices: { unit: 'kg', dateOrder: 'day-month' },
-    identifiers: [{ animalId: 'a', text: '7', isPresent: true, isWorn: true }],
+    identifiers: [aNumber('7', { animalId: 'a' })],
+    takesParents: false,
     groups: [],
     today: '2026-11-23',
     writtenBy: 'Aylin',
@@ -73,5 +85,130 @@ describe('rows as entries', () => {
     );
     expect(good.map((r) => r.line)).toEqual([4, 3, 2]);
     expect(bad).toMatchObject([{ line: 5, fault: { field: 'dam', value: '99' } }]);
+  });
+
+  describe('of animals', () => {
+    const FIELDS = [
+      'number',
+      'colour',
+      'species',
+      'sex',
+      'bornOn',
+      'dam',
+      'group',
+      'name',
+      'leftOn',
+      'leftHow',
+    ] as const;
+    type Cells = Partial<Record<(typeof FIELDS)[number], string>>;
+    const read = (rows: readonly Cells[], change: Partial<ImportContext> = {}) =>
+      readRows(
+        rows.map((cells) => FIELDS.map((f) => ({ species: 'sheep', sex: 'female', ...cells })[f] ?? '')),
+        context({
+          kind: 'animals',
+          mapping: Object.fromEntries(FIELDS.map((f, i) => [f, i])),
+          identifiers: [],
+          takesParents: true,
+          ...change,
+        }),
+      );
+    const arrivals = ({ good }: ReturnType<typeof read>) =>
+      good.flatMap((r) => r.entries.flatMap((e) => (e.type === 'arrival' ? [e] : [])));
+
+    it('without a number are each one of its own, the same again', () => {
+      const lamb = { dam: '1', bornOn: '2026-11-01' };
+      const rows = [{ number: '1' }, lamb, lamb];
+      const ids = arrivals(read(rows)).map((a) => a.animalId);
+      expect(new Set(ids).size).toBe(3);
+      expect(arrivals(read(rows)).map((a) => a.animalId)).toEqual(ids);
+      expect(
+        read(rows)
+          .good.flatMap((r) => r.entries)
+          .filter((e) => e.type === 'identifier'),
+      ).toHaveLength(1);
+    });
+    it('with the number of another one are not taken for it; the same row twice is', () => {
+      const old = { number: '7', colour: 'red', bornOn: '2015', leftOn: '2019-01-01', leftHow: 'sold' };
+      const young = { number: '7', colour: 'red', bornOn: '2024-04-01' };
+      expect(new Set(arrivals(read([old, young, young])).map((a) => a.animalId)).size).toBe(2);
+    });
+    it('ask for the groups they stand in, those of one species for it', () => {
+      const { newGroups, good } = read(
+        [
+          { number: '1', group: 'Back field' },
+          { number: '2', group: 'back field', species: 'goat' },
+          { number: '3', group: 'Fold' },
+          { number: '4', group: 'Kept' },
+        ],
+        { groups: [{ id: 'g', name: 'kept' }] },
+      );
+      expect(newGroups).toMatchObject([{ name: 'Back field' }, { name: 'Fold', species: 'sheep' }]);
+      expect(newGroups[0]).not.toHaveProperty('species');
+      const moves = good.flatMap((r) => r.entries.flatMap((e) => (e.type === 'move' ? [e.groupId] : [])));
+      expect(moves).toEqual([newGroups[0]?.id, newGroups[0]?.id, newGroups[1]?.id, 'g']);
+    });
+    it('take a dam that is nowhere else as known by her number, not here, from her first young on', () => {
+      const rows = [
+        { number: '2', dam: '19-0004', bornOn: '2022-04-02' },
+        { number: '1', dam: '19-0004', bornOn: '2021-04-01' },
+      ];
+      const answer = read(rows);
+      expect(answer.knownParents).toEqual(['19-0004']);
+      const [of2, of1] = answer.good;
+      expect(of2?.entries.slice(0, 3)).toEqual(of1?.entries.slice(0, 3));
+      expect(of2?.entries).toMatchObject([
+        { type: 'arrival', how: 'named', sex: 'female', on: '2021-04-01' },
+        { type: 'identifier', text: '19-0004' },
+        { type: 'departure', how: 'elsewhere', on: '2021-04-01' },
+        { type: 'arrival', how: 'born', damId: of2?.entries[0]?.type === 'arrival' && of2.entries[0].animalId },
+        { type: 'identifier', text: '2' },
+      ]);
+      expect(read(rows, { takesParents: false }).bad).toMatchObject([
+        { line: 2, fault: { field: 'dam', value: '19-0004', reason: 'unknown-animal' } },
+        { line: 3 },
+      ]);
+    });
+    it('find the dam that fits among those of a number: by species, sex, age and colour', () => {
+      const rows = [
+        { number: '7', colour: 'red', bornOn: '2020' },
+        { number: '7', colour: 'blue', bornOn: '2020', name: 'Nergis' },
+        { number: '7', species: 'goat' },
+        { number: '7', sex: 'male' },
+        { number: '7', colour: 'green', bornOn: '2025' },
+        { number: '20', dam: '7', bornOn: '2024-04-01' },
+        { number: '21', dam: 'blue 7', bornOn: '2024-04-01' },
+        { number: '22', dam: 'Nergis', bornOn: '2024-04-01' },
+      ];
+      const answer = read(rows);
+      const damOf = (number: string) =>
+        arrivals(answer).find((a) =>
+          answer.good.some((r) =>
+            r.entries.some((e) => e.type === 'identifier' && e.animalId === a.animalId && e.text === number),
+          ),
+        )?.damId;
+      const blue = answer.good.flatMap((r) => r.entries).find((e) => e.type === 'identifier' && e.kind === 'name');
+      expect([damOf('21'), damOf('22')]).toEqual([
+        blue?.type === 'identifier' && blue.animalId,
+        blue?.type === 'identifier' && blue.animalId,
+      ]);
+      expect(answer.bad).toMatchObject([{ line: 7, fault: { field: 'dam', value: '7', reason: 'several-animals' } }]);
+    });
+  });
+
+  it('of weights tell two tags of a number apart by the colour beside it', () => {
+    const identifiers = [
+      aNumber('7', { animalId: 'red one', colour: 'red' }),
+      aNumber('7', { animalId: 'blue one', colour: 'blue' }),
+    ];
+    const mapping = { number: 0, colour: 1, on: 2, weight: 3 };
+    const { good, bad } = readRows(
+      [
+        ['7', 'blue', '1.11.2026', '12'],
+        ['7', '', '1.11.2026', '12'],
+      ],
+      context({ identifiers, mapping }),
+    );
+    expect(good.flatMap((r) => r.entries)).toMatchObject([{ animalId: 'blue one' }]);
+    expect(bad).toMatchObject([{ line: 3, fault: { reason: 'several-animals' } }]);
   });
 });

@@ -1,10 +1,13 @@
-import { readRows, type ImportContext } from './importEntries';
+import { ask } from '../../api/client';
+import { readRows, type ImportContext, type NewGroup, type ReadRows, type RowEntries } from './importEntries';
 import { readTable, type Encoding, type FileTable, type FileTableAnswer } from '../../adapters/files/readTable';
 import { sendRows, takeBackEntries, type RowOutcome, type TakenBack } from './sendRows';
 
 export interface Preview {
   readonly rows: number;
-  readonly bad: ReturnType<typeof readRows>['bad'];
+  readonly bad: ReadRows['bad'];
+  readonly newGroups: ReadRows['newGroups'];
+  readonly knownParents: ReadRows['knownParents'];
   readonly outcomes: readonly RowOutcome[];
   /** Entries the book has kept of this run, in their order. */
   readonly keptIds: readonly string[];
@@ -14,7 +17,7 @@ export interface Preview {
 
 export interface RunOptions {
   readonly mode: 'check' | 'keep';
-  /** Lines the check before has refused. */
+  /** Lines the check before has refused, and doubted ones that nobody took. */
   readonly skipLines: readonly number[];
   /** Whether rows that were struck out after an earlier import come in again. */
   readonly takesAgain: boolean;
@@ -40,10 +43,15 @@ export function createImporter() {
 
     async run(context: ImportContext, options: RunOptions, onProgress: OnProgress): Promise<Preview> {
       isCancelled = false;
-      const { good, bad } = readRows(table?.rows ?? [], context);
+      const { good, bad, newGroups, knownParents } = readRows(table?.rows ?? [], context);
       const skipped = new Set(options.skipLines);
-      const rows = good.filter((r) => !skipped.has(r.line));
-      if (options.mode === 'keep') keptIds = [];
+      const wanted = good.filter((r) => !skipped.has(r.line));
+      const isKeeping = options.mode === 'keep';
+      if (isKeeping) {
+        keptIds = [];
+        await makeGroups(newGroups, wanted);
+      }
+      const rows = isKeeping ? wanted : wanted.map((r) => withoutMovesTo(newGroups, r));
       const outcomes = await sendRows(rows, {
         ...options,
         onKept: (ids) => keptIds.push(...ids),
@@ -53,8 +61,10 @@ export function createImporter() {
       return {
         rows: good.length + bad.length,
         bad,
+        newGroups,
+        knownParents,
         outcomes,
-        keptIds: options.mode === 'keep' ? [...keptIds] : [],
+        keptIds: isKeeping ? [...keptIds] : [],
         isWhole: outcomes.length === rows.length,
       };
     },
@@ -79,4 +89,17 @@ export function createImporter() {
       isCancelled = true;
     },
   };
+}
+
+/** Makes the groups that rows to be kept stand in; one that is there by now stays as it is. */
+async function makeGroups(groups: readonly NewGroup[], rows: readonly RowEntries[]): Promise<void> {
+  const spokenOf = new Set(rows.flatMap((r) => r.entries.flatMap((e) => (e.type === 'move' ? [e.groupId] : []))));
+  for (const group of groups) if (spokenOf.has(group.id)) await ask('/api/groups', { method: 'POST', body: group });
+}
+
+/** A row as the book can judge it before its group is made. */
+function withoutMovesTo(groups: readonly NewGroup[], row: RowEntries): RowEntries {
+  if (groups.length === 0) return row;
+  const ids = new Set(groups.map((g) => g.id));
+  return { ...row, entries: row.entries.filter((e) => e.type !== 'move' || !ids.has(e.groupId)) };
 }

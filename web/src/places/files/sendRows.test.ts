@@ -1,5 +1,5 @@
 import type { Entry, EntryAnswer } from '@yaylak/contract';
-import { readRows } from './importEntries';
+import { readRows, type RowEntries } from './importEntries';
 import { sendRows, takeBackEntries, type RowOutcome } from './sendRows';
 
 /** A book that keeps, knows what it kept, and can be told to refuse or to have struck out. */
@@ -8,10 +8,12 @@ function aBook() {
   const struck = new Set<string>();
   const refused = new Map<string, string>();
   const batches: { mode: string; size: number }[] = [];
+  const asked: Entry[][] = [];
   globalThis.fetch = ((path: string, init: RequestInit) => {
     const { entries } = JSON.parse(init.body as string) as { entries: Entry[] };
     const mode = path.split('mode=')[1] ?? '';
     batches.push({ mode, size: entries.length });
+    asked.push(entries);
     const answers = entries.map((e): EntryAnswer => {
       const why = refused.get('animalId' in e ? e.animalId : '');
       if (why !== undefined) return { id: e.id, status: 'refused', message: why };
@@ -25,7 +27,7 @@ function aBook() {
     });
     return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve({ answers }) });
   }) as unknown as typeof fetch;
-  return { kept, struck, refused, batches };
+  return { kept, struck, refused, batches, asked };
 }
 
 const rows = (count: number, kg = 10) =>
@@ -35,7 +37,10 @@ const rows = (count: number, kg = 10) =>
       kind: 'weights',
       mapping: { number: 0, on: 1, weight: 2 },
       choices: { unit: 'kg', dateOrder: 'day-month' },
-      identifiers: [{ animalId: 'a', text: '7', isPresent: true, isWorn: true }],
+      identifiers: [
+        { animalId: 'a', text: '7', isPresent: true, isWorn: true, colour: null, species: 'sheep', sex: 'female' },
+      ],
+      takesParents: false,
       groups: [],
       today: '2026-11-23',
       writtenBy: 'Aylin',
@@ -64,6 +69,26 @@ it('a check writes nothing', async () => {
   const book = aBook();
   expect(count(await sendRows(rows(5), options({ mode: 'check' })), 'kept')).toBe(5);
   expect(book.kept).toEqual([]);
+});
+
+it('a check shows parents of an earlier batch again, with their young', async () => {
+  const book = aBook();
+  const bred = (line: number, animalId: string, more: object = {}): RowEntries => ({
+    line,
+    entries: Array.from(
+      { length: 500 },
+      (_, i) => ({ id: `${animalId} ${i}`, type: 'arrival', animalId, ...more }) as Entry,
+    ),
+  });
+  await sendRows(
+    [bred(2, 'ewe', { damId: 'old' }), bred(3, 'ram'), bred(4, 'lamb', { damId: 'ewe', sireId: 'ram' })],
+    options({ mode: 'check' }),
+  );
+  expect(book.batches.map((b) => b.size)).toEqual([1000, 502]);
+  expect(book.asked.at(-1)?.slice(0, 2)).toEqual([
+    { id: 'ewe 499', type: 'arrival', animalId: 'ewe' },
+    { id: 'ram 499', type: 'arrival', animalId: 'ram' },
+  ]);
 });
 
 it('stops after the batch that is on its way', async () => {

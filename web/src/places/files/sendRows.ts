@@ -1,7 +1,15 @@
-import type { EntriesAnswered, Entry, EntryAnswer } from '@yaylak/contract';
+import type { ArrivalEntry, EntriesAnswered, Entry, EntryAnswer } from '@yaylak/contract';
+import type { Kilograms, ReadingDoubt } from '@yaylak/core';
 import { ask } from '../../api/client';
 import { newId } from '../../words/ids';
 import { anew, type RowEntries } from './importEntries';
+
+export interface DoubtfulWeight {
+  readonly animalId: string;
+  readonly on: string;
+  readonly kg: Kilograms;
+  readonly doubt: ReadingDoubt;
+}
 
 export interface RowOutcome {
   readonly line: number;
@@ -10,6 +18,8 @@ export interface RowOutcome {
   readonly message?: string;
   /** The entry's field that is wrong, where the book names one. */
   readonly field?: string;
+  /** A weight that the book would take and doubts. */
+  readonly doubtful?: DoubtfulWeight;
 }
 
 interface Sending {
@@ -35,34 +45,63 @@ const post = async (entries: readonly Entry[], mode: 'check' | 'keep'): Promise<
 /** Sends rows in batches that never cut a row in two; stops between batches when cancelled. */
 export async function sendRows(rows: readonly RowEntries[], options: SendOptions): Promise<RowOutcome[]> {
   const outcomes: RowOutcome[] = [];
+  // A check leaves nothing in the book, so that parents of an earlier batch are shown again with their young.
+  const before = options.mode === 'check' ? new Map<string, ArrivalEntry>() : undefined;
   let from = 0;
   while (from < rows.length && !options.isCancelled()) {
     let to = from;
     let entries = 0;
     while (to < rows.length && (to === from || entries + (rows[to]?.entries.length ?? 0) <= ENTRIES_A_BATCH))
       entries += rows[to++]?.entries.length ?? 0;
-    outcomes.push(...(await sendBatch(rows.slice(from, to), options)));
+    const batch = rows.slice(from, to);
+    const answered = await sendBatch(batch, { ...options, parents: before ? parentsOf(batch, before) : [] });
+    if (before) keepArrivals(before, batch, answered);
+    outcomes.push(...answered);
     from = to;
     options.onProgress(from);
   }
   return outcomes;
 }
 
+const arrivalsOf = ({ entries }: RowEntries): ArrivalEntry[] => entries.filter((e) => e.type === 'arrival');
+
+/** Parents of a batch's animals that an earlier batch brought, each by itself. */
+function parentsOf(batch: readonly RowEntries[], before: ReadonlyMap<string, ArrivalEntry>): ArrivalEntry[] {
+  const parents = new Map<string, ArrivalEntry>();
+  for (const arrival of batch.flatMap(arrivalsOf))
+    for (const id of [arrival.damId, arrival.sireId]) {
+      const parent = id === undefined ? undefined : before.get(id);
+      if (!parent) continue;
+      const { damId: _dam, sireId: _sire, ...alone } = parent;
+      parents.set(parent.animalId, alone);
+    }
+  for (const own of batch.flatMap(arrivalsOf)) parents.delete(own.animalId);
+  return [...parents.values()];
+}
+
+function keepArrivals(
+  before: Map<string, ArrivalEntry>,
+  batch: readonly RowEntries[],
+  outcomes: readonly RowOutcome[],
+): void {
+  const refused = new Set(outcomes.flatMap((o) => (o.status === 'refused' ? [o.line] : [])));
+  for (const row of batch)
+    if (!refused.has(row.line)) for (const arrival of arrivalsOf(row)) before.set(arrival.animalId, arrival);
+}
+
 async function sendBatch(
   rows: readonly RowEntries[],
-  { mode, takesAgain, onKept }: SendOptions,
+  { mode, takesAgain, onKept, parents }: SendOptions & { readonly parents: readonly ArrivalEntry[] },
 ): Promise<RowOutcome[]> {
   const outcomes = new Map<number, RowOutcome>();
   let asked = rows;
   for (let time = 1; asked.length > 0; time++) {
-    const answers = await post(
-      asked.flatMap((r) => r.entries),
-      mode,
-    );
+    const all = await post([...parents, ...asked.flatMap((r) => r.entries)], mode);
+    const answers = all.slice(parents.length);
     onKept?.(answers.flatMap((a) => (a.status === 'kept' ? [a.id] : [])));
     let at = 0;
     for (const row of asked) {
-      outcomes.set(row.line, outcomeOf(row.line, answers.slice(at, at + row.entries.length)));
+      outcomes.set(row.line, outcomeOf(row, answers.slice(at, at + row.entries.length)));
       at += row.entries.length;
     }
     if (!takesAgain || time > MOST_TIMES_ANEW) break;
@@ -74,7 +113,7 @@ async function sendBatch(
   return rows.flatMap((r) => outcomes.get(r.line) ?? []);
 }
 
-function outcomeOf(line: number, answers: readonly EntryAnswer[]): RowOutcome {
+function outcomeOf({ line, entries }: RowEntries, answers: readonly EntryAnswer[]): RowOutcome {
   const refused = answers.find((a) => a.status === 'refused');
   if (refused?.status === 'refused') {
     const field = refused.refusal?.field ?? refused.faults?.[0]?.field;
@@ -82,7 +121,15 @@ function outcomeOf(line: number, answers: readonly EntryAnswer[]): RowOutcome {
   }
   const first = answers[0];
   if (first?.status === 'already-kept' && first.isStruck) return { line, status: 'struck-out' };
-  return { line, status: answers.every((a) => a.status === 'already-kept') ? 'already-kept' : 'kept' };
+  if (answers.every((a) => a.status === 'already-kept')) return { line, status: 'already-kept' };
+  const doubtful = doubtfulOf(entries[0], first);
+  return { line, status: 'kept', ...(doubtful ? { doubtful } : {}) };
+}
+
+function doubtfulOf(entry: Entry | undefined, answer: EntryAnswer | undefined): DoubtfulWeight | undefined {
+  if (entry?.type !== 'weight' || answer?.status !== 'kept' || !answer.doubt) return undefined;
+  const { animalId, on, kg } = entry;
+  return { animalId, on, kg, doubt: answer.doubt };
 }
 
 export interface TakenBack {

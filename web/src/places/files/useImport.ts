@@ -1,5 +1,12 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { guessColumns, type ColumnMapping, type DateOrder, type ImportKind, type WeightUnit } from '@yaylak/core';
+import {
+  guessColumns,
+  guessUnit,
+  type ColumnMapping,
+  type DateOrder,
+  type ImportKind,
+  type WeightUnit,
+} from '@yaylak/core';
 import { proxy } from 'comlink';
 import { useState } from 'react';
 import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
@@ -25,6 +32,8 @@ interface Choices {
   readonly unit: WeightUnit;
   readonly dateOrder: DateOrder;
   readonly takesAgain: boolean;
+  /** Whether dams and sires that are nowhere else are kept as known by their number. */
+  readonly takesParents: boolean;
 }
 
 export interface ImportState {
@@ -34,6 +43,9 @@ export interface ImportState {
   readonly done: Preview | undefined;
   readonly progress: { readonly done: number; readonly of: number } | undefined;
   readonly problem: string | undefined;
+  /** Lines with a doubted weight that are to be taken as they stand. */
+  readonly taken: ReadonlySet<number>;
+  readonly take: (lines: readonly number[], isTaken: boolean) => void;
   /** Reads a file; its columns are guessed, or remembered from the last file with the same headings. */
   readonly open: (
     file: { readonly name: string; readonly bytes: Uint8Array },
@@ -66,12 +78,14 @@ export function useImport(): ImportState {
   const [done, setDone] = useState<Preview>();
   const [progress, setProgress] = useState<ImportState['progress']>();
   const [problem, setProblem] = useState<string>();
+  const [taken, setTaken] = useState<ReadonlySet<number>>(new Set());
   const choices: Choices = {
     kind: 'weights',
     mapping: {},
     unit: holding?.unit ?? 'kg',
     dateOrder: 'day-month',
     takesAgain: false,
+    takesParents: true,
     ...chosen,
   };
 
@@ -79,6 +93,7 @@ export function useImport(): ImportState {
     setPreview(undefined);
     setDone(undefined);
     setProblem(undefined);
+    setTaken(new Set());
   };
   const withProgress = async <T>(
     work: (onProgress: (n: number, of: number) => void) => Promise<T>,
@@ -106,18 +121,18 @@ export function useImport(): ImportState {
     }
     setOpened({ name, bytes, table: answer.table, sample: answer.sample ?? [] });
     const remembered = localStorage.getItem(mappingKey(kind, answer.table.headings));
-    setChosen((c) => ({
-      ...c,
-      kind,
-      mapping: remembered ? (JSON.parse(remembered) as ColumnMapping) : guessColumns(kind, answer.table.headings),
-    }));
+    const { headings } = answer.table;
+    const mapping = remembered ? (JSON.parse(remembered) as ColumnMapping) : guessColumns(kind, headings);
+    const unit = guessUnit(mapping, headings);
+    setChosen((c) => ({ ...c, kind, mapping, ...(unit === undefined ? {} : { unit }) }));
   };
 
   const run: ImportState['run'] = async (mode) => {
     if (!opened) return;
-    const { kind, mapping, dateOrder, takesAgain } = choices;
+    const { kind, mapping, dateOrder, takesAgain, takesParents } = choices;
     localStorage.setItem(mappingKey(kind, opened.table.headings), JSON.stringify(mapping));
-    const skipLines = mode === 'keep' ? linesOf(preview, 'refused') : [];
+    const skipLines =
+      mode === 'keep' ? [...linesOf(preview, 'refused'), ...doubtfulLines(preview).filter((l) => !taken.has(l))] : [];
     const result = await withProgress(async (onProgress) => {
       // Judged by the settings and against all numbers there are: while they are still being read, every row would speak
       // of nobody.
@@ -130,8 +145,17 @@ export function useImport(): ImportState {
         kind,
         mapping,
         choices: { unit: chosen.unit ?? here.unit, dateOrder },
-        identifiers: known.map(({ animalId, text, isPresent, isWorn }) => ({ animalId, text, isPresent, isWorn })),
+        identifiers: known.map(({ animalId, text, isPresent, isWorn, colour, species, sex }) => ({
+          animalId,
+          text,
+          isPresent,
+          isWorn,
+          colour,
+          species,
+          sex,
+        })),
         groups: all.map(({ id, name }) => ({ id, name })),
+        takesParents,
         today: here.today,
         writtenBy: here.keeper,
       };
@@ -169,6 +193,15 @@ export function useImport(): ImportState {
     done,
     progress,
     problem,
+    taken,
+    take: (lines, isTaken) =>
+      setTaken((before) => {
+        const after = new Set(before);
+        for (const line of lines)
+          if (isTaken) after.add(line);
+          else after.delete(line);
+        return after;
+      }),
     open,
     choose: (change) => {
       startOver();
@@ -183,3 +216,7 @@ export function useImport(): ImportState {
 /** Lines of a result that ended one way. */
 export const linesOf = (result: Preview | undefined, status: RowOutcome['status']): number[] =>
   (result?.outcomes ?? []).flatMap((o) => (o.status === status ? [o.line] : []));
+
+/** Lines with a weight that the book doubts. */
+export const doubtfulLines = (result: Preview | undefined): number[] =>
+  (result?.outcomes ?? []).flatMap((o) => (o.doubtful ? [o.line] : []));

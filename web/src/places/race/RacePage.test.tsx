@@ -543,7 +543,7 @@ describe('with a stick and a crate', () => {
   });
 
   it('a dead animal’s number says whose it was before anything is taken in', async () => {
-    const gone = [{ text: '24-0003', animalId: 'x', name: '24-0003', how: 'died', on: '2026-10-01' }];
+    const gone = [{ text: '24-0003', animalId: 'x', name: '24-0003', how: 'died', on: '2026-10-01' }] as const;
     const { user } = await showWired({}, { gone });
     await user.type(number(), '24-0003{Enter}');
     expect(screen.getByRole('alert')).toHaveTextContent('is 24-0003’s, who died on 1 Oct 2026. Read the tag again.');

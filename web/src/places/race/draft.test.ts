@@ -152,7 +152,7 @@ it('readings that found no animal are kept aside, and can be taken up again', ()
 });
 
 it('a number of one who died or was sold says so before it is taken in', () => {
-  const gone = [{ text: '24-0003', animalId: 'x', name: '24-0003', how: 'died', on: '2026-10-01' }];
+  const gone = [{ text: '24-0003', animalId: 'x', name: '24-0003', how: 'died', on: '2026-10-01' }] as const;
   const asked = enterNumber({ ...FRESH, number: '24 0003' }, [], { ...through(), gone });
   expect(asked.draft.message).toMatch(/“24 0003” is 24-0003’s, who died on 1 Oct 2026/);
   expect(enterNumber(asked.draft, [], { ...through(), gone }).draft.animalId).toBe(STRANGER);

@@ -2,6 +2,7 @@ import { electronicText, type GoneNumber, type RosterAnimal } from '@yaylak/cont
 import {
   normalised,
   readElectronicNumber,
+  type DepartureWay,
   type LookGrade,
   type Match,
   type Mob,
@@ -182,12 +183,20 @@ function electronicSlip(number: string): string | undefined {
 }
 const LONG_DIGITS = 12;
 
+const LEFT_WORDS: Readonly<Record<DepartureWay, string>> = {
+  died: 'died',
+  lost: 'was lost',
+  sold: 'was sold',
+  slaughtered: 'was slaughtered',
+  elsewhere: 'was written down as a parent',
+};
+
 /** Nobody here wears it: who did, if one did, so that a tag found in the grass is not taken for an animal. */
 function unknownWords(number: string, gone: readonly GoneNumber[]): string {
   const plain = normalised(number);
   const left = gone.filter((g) => normalised(g.text) === plain).sort((a, b) => (a.on < b.on ? 1 : -1))[0];
   if (!left) return `No animal here wears “${number}”. Enter again takes it in and asks later who it is.`;
-  const what = left.how === 'died' ? 'died' : left.how === 'lost' ? 'was lost' : `was ${left.how}`;
+  const what = LEFT_WORDS[left.how];
   return `“${number}” is ${left.name}’s, who ${what} on ${fullDate(left.on)}. Read the tag again. If it stands here, Enter again takes it in and asks later who it is.`;
 }
 
