@@ -56,6 +56,12 @@ export class GateChoice {
   @MayBeMissing()
   @IsNested(() => GateMark)
   mark?: GateMark;
+  /** Heads counted in the pen behind it. */
+  @MayBeMissing()
+  @IsInt()
+  @Min(0)
+  @Max(20_000)
+  counted?: number;
 }
 
 export class WeighSettings {

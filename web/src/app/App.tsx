@@ -119,6 +119,11 @@ const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import('../places/births/BirthList')).BirthList }),
   },
   {
+    path: '/race/:id/pens',
+    ErrorBoundary: RouteFailed,
+    lazy: async () => ({ Component: (await import('../places/race/PenSheet')).PenSheet }),
+  },
+  {
     path: '/race/:id/tubes',
     ErrorBoundary: RouteFailed,
     lazy: async () => ({ Component: (await import('../places/race/TubeSheet')).TubeSheet }),

@@ -10,7 +10,7 @@ import { Sheet } from '../../parts/Sheet';
 import { Tick } from '../../parts/Tick';
 import { useUnsaved } from '../../parts/unsaved';
 import { countText, fullDate } from '../../words/format';
-import { planFault, planToStart, type JobPlan } from './plan';
+import { factsOf, keptPlan, planFault, type JobPlan } from './plan';
 import { PlanFields } from './PlanFields';
 import type { Race } from './useRace';
 import { WhoComes } from './WhoComes';
@@ -53,7 +53,7 @@ function Form({ race, job, onClose }: Omit<Props, 'isOpen'> & { readonly job: No
     name: name.trim(),
     on: isOtherDay ? on : job.on,
     ...((isOtherDay ? on !== today : job.isForItsDay) ? { isForItsDay: true } : {}),
-    ...planToStart(plan),
+    ...keptPlan(plan),
     animalIds: [...ids],
   };
   const saved = useUnsaved(JSON.stringify(facts) !== JSON.stringify(factsOf(job)));
@@ -125,11 +125,3 @@ function Form({ race, job, onClose }: Omit<Props, 'isOpen'> & { readonly job: No
     </form>
   );
 }
-
-const factsOf = ({ name, on, isForItsDay, stations, settings, gates, animalIds }: JobFacts): JobFacts => ({
-  name,
-  on,
-  ...(isForItsDay ? { isForItsDay } : {}),
-  ...planToStart({ stations, settings: settings ?? {}, gates }),
-  animalIds,
-});

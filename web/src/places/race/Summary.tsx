@@ -11,6 +11,7 @@ import { useWeightUnit } from '../../words/useUnits';
 import { judged, kindOf, type JobFigures } from './jobFigures';
 import { JobMeans } from './JobMeans';
 import { Mobs } from './Mobs';
+import { Pens } from './Pens';
 import { Tally } from './Tally';
 import type { Race } from './useRace';
 
@@ -61,15 +62,8 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
           {countText(listed.length, 'animal', 'animals')} before; {listed.length - missed.length} seen and{' '}
           {missed.length} not seen make {listed.length}.
         </p>
-        <Figures>
-          {race.job?.stations.includes('weigh') ? <JobMeans figures={figures} none="none" /> : null}
-          {[...figures.gates].map(([gate, n]) => (
-            <div key={gate}>
-              <Small>{gate}</Small>
-              <b>{n}</b>
-            </div>
-          ))}
-        </Figures>
+        <Figures>{race.job?.stations.includes('weigh') ? <JobMeans figures={figures} none="none" /> : null}</Figures>
+        <Pens race={race} />
         <Mobs race={race} />
         <Tally race={race} />
         {missed.length > 0 ? (

@@ -3,6 +3,7 @@ import {
   STATIONS,
   usualScoring,
   type GateChoice,
+  type JobFacts,
   type Station,
   type StationSettings,
   type TemplateFacts,
@@ -76,7 +77,7 @@ export function planFault({ stations, settings, gates }: JobPlan): string | unde
 }
 
 /** What the job keeps: settings only of its stations, gates only where it sorts. */
-export function planToStart({ stations, settings, gates }: JobPlan): JobPlan {
+export function keptPlan({ stations, settings, gates }: JobPlan): JobPlan {
   const { subject, young, ...byStation } = settings;
   const own = Object.entries(byStation).filter(
     ([station, value]) => value !== undefined && (stations as readonly string[]).includes(station),
@@ -102,3 +103,18 @@ export function withNextTube(plan: JobPlan, lastTubes: Readonly<Record<string, s
   if (!sample || firstTube === undefined) return plan;
   return { ...plan, settings: { ...plan.settings, sample: { ...sample, firstTube } } };
 }
+
+/** A plan for a job to come: what was counted in a pen was counted on another day. */
+export function planToStart(plan: JobPlan): JobPlan {
+  const kept = keptPlan(plan);
+  return { ...kept, gates: kept.gates.map(({ counted: _, ...gate }) => gate) };
+}
+
+/** A job as what may be said of it anew. */
+export const factsOf = ({ name, on, isForItsDay, stations, settings, gates, animalIds }: JobFacts): JobFacts => ({
+  name,
+  on,
+  ...(isForItsDay ? { isForItsDay } : {}),
+  ...keptPlan({ stations, settings: settings ?? {}, gates }),
+  animalIds,
+});

@@ -1,0 +1,141 @@
+import { neutralCell } from '@yaylak/core';
+import { unparse } from 'papaparse';
+import { Link, useParams } from 'react-router';
+import { Button } from '../../parts/Button';
+import { LineTable } from '../../parts/LineTable';
+import { LinkButton } from '../../parts/LinkButton';
+import { PaperSheet } from '../../parts/PaperSheet';
+import { TickBox } from '../../parts/TickBox';
+import { Row, Small } from '../../parts/Panel';
+import { Empty, Loading } from '../../parts/States';
+import { countText, fullDate, shortDate, weightText } from '../../words/format';
+import { saveFile } from '../../words/saveFile';
+import { useWeightUnit } from '../../words/useUnits';
+import { jobPens, type PenAnimal } from './pens';
+import { useRace } from './useRace';
+
+const electronicOf = ({ animal }: PenAnimal): string =>
+  animal.worn.find(([, , kind]) => kind === 'electronic')?.[0] ?? '';
+const heldUntil = ({ animal }: PenAnimal, of: 'meat' | 'milk'): string =>
+  animal.withheld
+    .filter((w) => w.of === of)
+    .map((w) => w.until)
+    .sort()
+    .at(-1) ?? '';
+
+/** Who stands in which pen after the gate, to be read at the pen: both numbers, and what is withheld of whom. */
+export function PenSheet() {
+  const { id = '' } = useParams();
+  const race = useRace(id);
+  const unit = useWeightUnit();
+  const { job } = race;
+  if (!job)
+    return race.isMissing ? <Empty title="This job is not here">It may be on another device.</Empty> : <Loading />;
+  const pens = jobPens(job.gates, race.passages, race.animals);
+  const csv = (): void =>
+    saveFile(
+      `pens-${job.on}.csv`,
+      'text/csv',
+      `${unparse(
+        {
+          fields: [
+            'pen',
+            'number',
+            'colour',
+            'electronic',
+            'name',
+            'species',
+            'sex',
+            'weight kg',
+            'meat withheld to the end of',
+            'milk withheld to the end of',
+          ],
+          data: pens.flatMap((pen) =>
+            pen.inside.map((one) =>
+              [
+                pen.name,
+                one.animal.tag.text,
+                one.animal.tag.colour ?? '',
+                electronicOf(one),
+                one.animal.tag.name ?? '',
+                one.animal.species,
+                one.animal.sex,
+                one.kg ?? '',
+                heldUntil(one, 'meat'),
+                heldUntil(one, 'milk'),
+              ].map((c) => neutralCell(String(c))),
+            ),
+          ),
+        },
+        { newline: '\r\n' },
+      )}\r\n`,
+    );
+  return (
+    <PaperSheet>
+      <Row style={{ justifyContent: 'space-between' }}>
+        <h1>Pens: {job.name}</h1>
+        <Row className="no-print">
+          <LinkButton as={Link} to={`/race/${id}`}>
+            Back to the job
+          </LinkButton>
+          <Button onPress={csv}>As a file (CSV)</Button>
+          <Button kind="main" onPress={() => window.print()}>
+            Print
+          </Button>
+        </Row>
+      </Row>
+      <p>{fullDate(job.on)}</p>
+      {pens.length === 0 ? (
+        <Empty title="This job sorts nobody">A job with the station Sort has gates, and a pen behind each.</Empty>
+      ) : null}
+      {pens.map((pen) => (
+        <section key={pen.name}>
+          <h2>
+            {pen.name}, {countText(pen.inside.length, 'animal', 'animals')}
+            {pen.gate?.mark ? `, ${pen.gate.mark.colour} on the ${pen.gate.mark.place}` : ''}
+          </h2>
+          <p>Counted in the pen: {pen.gate?.counted ?? '________'}</p>
+          {pen.inside.length === 0 ? (
+            <Small>Nobody.</Small>
+          ) : (
+            <LineTable>
+              <thead>
+                <tr>
+                  <th>Number</th>
+                  <th>Electronic</th>
+                  <th>Name</th>
+                  <th>Weight</th>
+                  <th>Withheld</th>
+                  <th>Is here</th>
+                </tr>
+              </thead>
+              <tbody>
+                {pen.inside.map((one) => {
+                  const { tag, species } = one.animal;
+                  return (
+                    <tr key={tag.animalId}>
+                      <td>
+                        <b>{tag.text}</b> {tag.colour ?? ''}
+                      </td>
+                      <td>{electronicOf(one)}</td>
+                      <td>{tag.name ?? ''}</td>
+                      <td>{one.kg === undefined ? '' : weightText(one.kg, unit, species)}</td>
+                      <td>
+                        {(['meat', 'milk'] as const)
+                          .flatMap((of) => (heldUntil(one, of) ? [`${of} to ${shortDate(heldUntil(one, of))}`] : []))
+                          .join(', ')}
+                      </td>
+                      <td>
+                        <TickBox says={`${tag.text} is in ${pen.name}`} />
+                      </td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </LineTable>
+          )}
+        </section>
+      ))}
+    </PaperSheet>
+  );
+}

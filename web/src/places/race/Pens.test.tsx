@@ -1,0 +1,95 @@
+import { screen, within } from '@testing-library/react';
+import type { Entry, JobFacts } from '@yaylak/contract';
+import { aJob, anEntry, aRosterAnimal, TODAY } from '../../tests/builders';
+import { renderPage } from '../../tests/renderPage';
+import { countedText, jobPens } from './pens';
+import { PenSheet } from './PenSheet';
+import { factsOf, planToStart } from './plan';
+import { passagesOf } from './raceLog';
+import { RacePage } from './RacePage';
+
+const ewes = ['22-0010', '22-0002', '22-0003'].map((n) =>
+  aRosterAnimal(n, {
+    withheld: n === '22-0003' ? [{ of: 'meat', until: '2026-12-04', product: 'Drench' }] : [],
+  }),
+);
+const animals = new Map(ewes.map((e) => [e.tag.animalId, e]));
+const out = (number: string, minute: number, gate: string): Entry[] => {
+  const of = { animalId: `id of ${number}`, jobId: 'j1', on: TODAY, writtenAt: `${TODAY}T08:0${minute}:00.000Z` };
+  return [
+    anEntry('passage', { id: `${number} p${minute}`, ...of, gate }),
+    anEntry('weight', { id: `${number} w${minute}`, ...of, kg: 40 + minute }),
+  ];
+};
+const entries = [
+  ...out('22-0003', 1, 'Sell'),
+  ...out('22-0010', 2, 'Keep'),
+  ...out('22-0002', 3, 'Keep'),
+  ...out('22-0003', 4, 'Keep'),
+];
+const gates = [
+  { key: 'left' as const, name: 'Keep', counted: 2 },
+  { key: 'right' as const, name: 'Sell' },
+];
+const job = aJob({
+  id: 'j1',
+  name: 'Sort the ewes',
+  stations: ['weigh', 'sort'],
+  gates,
+  animalIds: ewes.map((e) => e.tag.animalId),
+  finishedAt: `${TODAY}T10:00:00.000Z`,
+});
+
+it('puts who went through twice into the pen it went to last, by number', () => {
+  const pens = jobPens(gates, passagesOf(entries, []), animals);
+  expect(pens.map((p) => [p.name, p.inside.map((one) => [one.animal.tag.text, one.kg])])).toEqual([
+    ['Keep', [['22-0002', 43], ['22-0003', 44], ['22-0010', 42]]],
+    ['Sell', []],
+  ]); // prettier-ignore
+});
+
+it('says what a count means', () => {
+  expect([countedText(14, 14), countedText(12, 14), countedText(15, 14)]).toEqual([
+    'agrees',
+    '2 short. Count again, then read the pen list.',
+    '1 too many. Count again, then read the pen list for who went in by another gate.',
+  ]);
+});
+
+it('a job changed keeps what was counted, one to come has counted nothing', () => {
+  expect(factsOf(job).gates[0]?.counted).toBe(2);
+  expect(planToStart({ stations: job.stations, settings: {}, gates }).gates[0]).toEqual({ key: 'left', name: 'Keep' });
+});
+
+const answers = {
+  'GET /api/jobs/j1': { job, entries },
+  'GET /api/roster': { on: TODAY, animals: ewes, gone: [], products: [], templates: [], biases: [], lastTubes: {} },
+};
+
+it('holds the heads counted in each pen against who went in by its gate', async () => {
+  const { user, asked } = renderPage(<RacePage />, {
+    at: '/race/j1',
+    route: '/race/:id',
+    answers: { ...answers, 'PUT /api/jobs/j1': ({ body }: { body: JobFacts }) => ({ ...job, ...body }) },
+  });
+  const keep = await screen.findByRole('textbox', { name: 'Counted in Keep' });
+  expect(keep).toHaveValue('2');
+  expect(screen.getByText('1 short. Count again, then read the pen list.')).toBeVisible();
+  await user.clear(keep);
+  await user.type(keep, 'two{Enter}');
+  expect(screen.getByRole('alert')).toHaveTextContent('“two” is no count of heads. Enter a whole number, such as 3.');
+  await user.clear(keep);
+  await user.type(keep, '3{Enter}');
+  expect(await screen.findByText('agrees')).toBeVisible();
+  const sent = asked.filter((a) => a.method === 'PUT').map((a) => (a.body as JobFacts).gates);
+  expect(sent).toEqual([[{ key: 'left', name: 'Keep', counted: 3 }, gates[1]]]);
+});
+
+it('prints the pens with both numbers, weight and what is withheld', async () => {
+  renderPage(<PenSheet />, { at: '/race/j1/pens', route: '/race/:id/pens', answers });
+  expect(await screen.findByRole('heading', { name: 'Keep, 3 animals' })).toBeVisible();
+  expect(screen.getByText('Counted in the pen: 2')).toBeVisible();
+  const rows = within(screen.getByRole('table')).getAllByRole('row').slice(1);
+  expect(rows[1]).toHaveTextContent(/22-0003.*44\.0 kg.*meat to 4 Dec/);
+  expect(within(rows[1] as HTMLElement).getByRole('img', { name: /22-0003 is in Keep/ })).toBeVisible();
+});
