@@ -11,6 +11,7 @@ import { YearBand } from '../parts/YearBand';
 import { KeysHelp } from '../parts/KeysHelp';
 import { useTheme } from '../theme/useTheme';
 import { colour, fonts, phone, radius, space } from '../theme/tokens';
+import { usePhone } from '../theme/usePhone';
 import { countText } from '../words/format';
 import { AwayNote } from './AwayNote';
 import { DayApartNote } from './DayApartNote';
@@ -47,6 +48,7 @@ export function Shell() {
   const outbox = useOutboxState();
   const openJobs = useOpenJobs();
   const [theme, setTheme] = useTheme();
+  const isPhone = usePhone();
   const waiting = today
     ? today.due.filter((d) => d.isOpen).length +
       today.heats.length +
@@ -57,6 +59,23 @@ export function Shell() {
     : 0;
   usePlaceKeys();
   useKeepForOffline();
+  const foot = (
+    <Foot className="no-print">
+      {outbox.waiting > 0 ? (
+        <p role="status">
+          <Link to="/kept">{countText(outbox.waiting, 'entry', 'entries')} kept here</Link>, not yet on the server
+        </p>
+      ) : null}
+      {outbox.refused.length > 0 ? (
+        <p role="status">
+          <Link to="/kept">{outbox.refused.length} not taken</Link> by the book
+        </p>
+      ) : null}
+      <button type="button" onClick={() => setTheme(theme === 'light' ? 'barn' : 'light')}>
+        {theme === 'light' ? 'Barn theme (dark)' : 'Light theme'}
+      </button>
+    </Foot>
+  );
   return (
     <Frame>
       <a className="skip" href="#place">
@@ -79,21 +98,7 @@ export function Shell() {
             </RailLink>
           </div>
         ))}
-        <Foot>
-          {outbox.waiting > 0 ? (
-            <p role="status">
-              <Link to="/kept">{countText(outbox.waiting, 'entry', 'entries')} kept here</Link>, not yet on the server
-            </p>
-          ) : null}
-          {outbox.refused.length > 0 ? (
-            <p role="status">
-              <Link to="/kept">{outbox.refused.length} not taken</Link> by the book
-            </p>
-          ) : null}
-          <button type="button" onClick={() => setTheme(theme === 'light' ? 'barn' : 'light')}>
-            {theme === 'light' ? 'Barn theme (dark)' : 'Light theme'}
-          </button>
-        </Foot>
+        {isPhone ? null : foot}
       </Rail>
       <Main id="place" tabIndex={-1}>
         <DayApartNote />
@@ -104,6 +109,7 @@ export function Shell() {
           {isPending ? <Loading /> : <Outlet />}
         </Suspense>
       </Main>
+      {isPhone ? foot : null}
       <TagFinder />
       <KeysHelp />
     </Frame>
@@ -143,7 +149,7 @@ const Frame = styled.div`
     padding: 8px;
   }
   ${phone} {
-    grid-template: auto auto minmax(0, 1fr) / minmax(0, 1fr);
+    grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr);
   }
   @media print {
     display: block;
@@ -232,7 +238,13 @@ const Foot = styled.div`
     cursor: pointer;
   }
   ${phone} {
-    display: none;
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 ${space(4)};
+    padding: 0 ${space(3)};
+    background: ${colour('rail')};
+    border-top: 1px solid ${colour('line')};
   }
 `;
 const Main = styled.main`

@@ -2,7 +2,7 @@ import type { RosterAnimal } from '@yaylak/contract';
 import { ageWords, dayOf, fieldWord, scaleUnit, type SpeciesSettings, type WeightUnit } from '@yaylak/core';
 import styled from 'styled-components';
 import { Tag } from '../../parts/Tag';
-import { colour, fonts, space } from '../../theme/tokens';
+import { colour, fonts, phone, space } from '../../theme/tokens';
 import { ageText, bornText, gainText, shortDate, weightText } from '../../words/format';
 import { gainFromBirth } from './jobFigures';
 
@@ -47,7 +47,7 @@ export function AnimalAtHand({ animal, on, unit, settings }: Props) {
           <p>{animal.groupName ?? 'no group'}</p>
         </div>
       </Who>
-      <Cells>
+      <Cells data-known>
         {cells.map(([label, figure, under]) => (
           <div key={label}>
             <span>{label}</span>
@@ -66,11 +66,25 @@ const Who = styled.div`
   align-items: center;
   gap: ${space(4)};
   padding: ${space(3)} ${space(5)};
+  ${phone} {
+    flex-wrap: nowrap;
+    gap: ${space(3)};
+    padding: ${space(2)} ${space(4)};
+  }
 `;
 const Cells = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(120px, 1fr));
   border-block: 1px solid ${colour('line')};
+  ${phone} {
+    grid-template-columns: repeat(4, 1fr);
+    b {
+      font-size: 14px;
+    }
+    span {
+      font-size: 12px;
+    }
+  }
   div {
     padding: ${space(1)} ${space(3)};
     border-left: 1px solid ${colour('line')};

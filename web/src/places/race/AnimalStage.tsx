@@ -1,6 +1,6 @@
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
-import { colour, fonts, space } from '../../theme/tokens';
+import { colour, fonts, phone, space } from '../../theme/tokens';
 import { fullDate } from '../../words/format';
 import { AnimalAtHand } from './AnimalAtHand';
 import { typed, type Draft } from './draft';
@@ -45,12 +45,11 @@ export function AnimalStage({
     if (field instanceof HTMLInputElement) field.select();
   }, [first, draft.animalId]);
   return (
-    <div
+    <Stage
       ref={frame}
       role="group"
       aria-label="The animal at hand"
       tabIndex={-1}
-      style={{ outline: 'none' }}
       onKeyDown={(e: KeyboardEvent<HTMLDivElement>) => {
         if (e.ctrlKey || e.altKey || e.metaKey) return;
         const field = e.target instanceof HTMLInputElement ? e.target : undefined;
@@ -85,10 +84,24 @@ export function AnimalStage({
         groupName={groupName}
         onChange={onChange}
       />
-    </div>
+    </Stage>
   );
 }
 
+/** On a phone what is measured stands under the tag; its numbers and what was known before come behind. */
+const Stage = styled.div`
+  outline: none;
+  ${phone} {
+    display: flex;
+    flex-direction: column;
+    > [data-station='identify'] {
+      order: 1;
+    }
+    > [data-known] {
+      order: 2;
+    }
+  }
+`;
 const Unknown = styled.p`
   padding: ${space(4)} ${space(5)};
   font: 700 22px ${fonts.heading};

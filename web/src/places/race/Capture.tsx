@@ -23,7 +23,7 @@ import { StorageNote } from '../../parts/StorageNote';
 import { useUndo } from '../../parts/Undo';
 import { useReadings } from '../../adapters/readings/useReadings';
 import { numbersForOf } from '../../shared/tags/numbersFor';
-import { colour, radius, space } from '../../theme/tokens';
+import { colour, phone, radius, space } from '../../theme/tokens';
 import { hourOf } from '../../words/hourOf';
 import { useWeightUnit } from '../../words/useUnits';
 import { AnimalStage } from './AnimalStage';
@@ -51,7 +51,7 @@ import { JobSoFar } from './JobSoFar';
 import { keepDraft, keptDraft } from './keptDraft';
 import { Keypad } from './Keypad';
 import { NumberStation } from './NumberStation';
-import { Aside, Main, Scrolling } from './raceFrame';
+import { Aside, KEYS_HIGH, Main, Scrolling } from './raceFrame';
 import { buzz, tick } from './sounds';
 import { fieldsAt, finishAnimal, fieldText, isReady, proposedAt, togglesAt, type AtHand, type Fact } from './stations';
 import { keepPan, keptPan, PanLine, type Pan } from './PanLine';
@@ -381,9 +381,6 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
               onKey={onAnimalKey}
             />
           )}
-          <Message role="alert" data-shown={draft.message !== undefined || undefined}>
-            {draft.message}
-          </Message>
           {isPanUsed(job) ? (
             <PanLine
               pan={jobSettings.weigh ?? {}}
@@ -400,17 +397,22 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
             onTake={(reading) => setDraft(takeUp(draft, reading))}
             onDrop={(reading) => setDraft({ ...draft, aside: draft.aside.filter((a) => a !== reading) })}
           />
-          {job?.stations.includes('sort') && !isNumber ? (
-            <GateKeys
-              gates={job.gates}
-              chosen={draft.gate}
-              suggested={suggestedGate(draft, at)}
-              held={held && heldText(held)}
-              unit={unit}
-              counts={figures.gates}
-              onChoose={chooseGate}
-            />
-          ) : null}
+          <InSight>
+            <Message role="alert" data-shown={draft.message !== undefined || undefined}>
+              {draft.message}
+            </Message>
+            {job?.stations.includes('sort') && !isNumber ? (
+              <GateKeys
+                gates={job.gates}
+                chosen={draft.gate}
+                suggested={suggestedGate(draft, at)}
+                held={held && heldText(held)}
+                unit={unit}
+                counts={figures.gates}
+                onChoose={chooseGate}
+              />
+            ) : null}
+          </InSight>
         </Panel>
       </Main>
       <Aside aria-label="The job so far">
@@ -475,8 +477,21 @@ function writtenIn(
   return { fitted, tubes, isPouredOn };
 }
 
+/** However many stations there are, what is to be said and the gates stay in sight. */
+const InSight = styled.div`
+  position: sticky;
+  bottom: 0;
+  background: ${colour('panel')};
+  ${phone} {
+    bottom: ${KEYS_HIGH}px;
+    z-index: 1;
+  }
+`;
 const Message = styled.p`
   margin: 0 ${space(5)};
+  ${phone} {
+    margin: 0 ${space(2)};
+  }
   &[data-shown] {
     padding: ${space(2)} ${space(3)};
     background: ${colour('weldWash')};

@@ -1,7 +1,7 @@
 import type { GateChoice } from '@yaylak/contract';
 import type { WeightUnit } from '@yaylak/core';
 import styled from 'styled-components';
-import { colour, fonts, radius, space, touchRace } from '../../theme/tokens';
+import { colour, fonts, phone, radius, space, touchRace } from '../../theme/tokens';
 import { figureText, gainText, perDayText, weightText } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 import type { SuggestedGate } from './stations/sort';
@@ -73,10 +73,10 @@ const Gates = styled.div`
   grid-template-columns: repeat(3, 1fr);
   gap: ${space(3)};
   padding: ${space(3)} ${space(5)};
-  /* However many stations there are, the gates stay in sight. */
-  position: sticky;
-  bottom: 0;
-  background: ${colour('panel')};
+  ${phone} {
+    gap: ${space(2)};
+    padding: ${space(2)};
+  }
   p {
     grid-column: 1 / -1;
     font-size: 15px;

@@ -1,6 +1,6 @@
 import { Fragment } from 'react';
 import styled from 'styled-components';
-import { colour, fonts, radius, space, touchRace } from '../../theme/tokens';
+import { colour, fonts, phone, radius, space, touchRace } from '../../theme/tokens';
 
 interface Props {
   readonly onDigit: (digit: string) => void;
@@ -50,6 +50,15 @@ const Keys = styled.div`
   grid-template-columns: repeat(3, 1fr) 76px;
   gap: ${space(2)};
   margin-top: auto;
+  ${phone} {
+    order: 2;
+    position: sticky;
+    bottom: 0;
+    z-index: 2;
+    padding: ${space(2)};
+    background: ${colour('ground')};
+    border-top: 1px solid ${colour('line')};
+  }
 `;
 const PadKey = styled.button`
   min-height: ${touchRace};

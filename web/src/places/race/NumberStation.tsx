@@ -3,7 +3,7 @@ import type { Match } from '@yaylak/core';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { Tag } from '../../parts/Tag';
-import { colour, radius, space } from '../../theme/tokens';
+import { colour, radius, space, touchRace } from '../../theme/tokens';
 import type { RaceNumber } from './answers';
 import type { Draft } from './draft';
 import { Ask, BigInput } from './fields';
@@ -108,7 +108,7 @@ const Matches = styled.ul`
     display: flex;
     gap: ${space(2)};
     align-items: center;
-    min-height: 52px;
+    min-height: ${touchRace};
     padding: 0 ${space(2)};
     border-radius: ${radius};
     border: 1px solid ${colour('line')};

@@ -11,6 +11,7 @@ import { Key, KeysHelp } from '../../parts/KeysHelp';
 import { useUndo } from '../../parts/Undo';
 import { Empty, Loading } from '../../parts/States';
 import { StorageNote } from '../../parts/StorageNote';
+import { usePhone } from '../../theme/usePhone';
 import { countText, fullDate, shortDate } from '../../words/format';
 import { STATION_WORDS } from '../../words/stations';
 import { Capture } from './Capture';
@@ -20,7 +21,7 @@ import { JobSoFar } from './JobSoFar';
 import { forgetDraft } from './keptDraft';
 import { forgetPan } from './PanLine';
 import { PassageList } from './PassageList';
-import { Alone, Aside, Foot, Frame, Head, HeadButton, Kept, Left, Main, Right } from './raceFrame';
+import { Alone, Aside, Foot, Frame, Head, HeadButton, Kept, Left, Main, MoreButton, Right } from './raceFrame';
 import { Readers } from './Readers';
 import { areSoundsOn, setSoundsOn } from './sounds';
 import { Summary } from './Summary';
@@ -38,6 +39,8 @@ export function RacePage() {
   const { data: holding } = useQuery(holdingQuery);
   const [isSummary, setSummary] = useState(false);
   const [isChanging, setChanging] = useState(false);
+  const isPhone = usePhone();
+  const [isHeadOpen, setHeadOpen] = useState(false);
   const undo = useUndo();
   const [hasSounds, setSounds] = useState(areSoundsOn);
   const { job, passages, listed, animals } = race;
@@ -119,7 +122,7 @@ export function RacePage() {
       <JobSheet race={race} isOpen={isChanging} onClose={() => setChanging(false)} />
       <Head>
         <h1>{job.name}</h1>
-        <span>{job.stations.map((s) => STATION_WORDS[s]).join(' · ')}</span>
+        <span className="stations">{job.stations.map((s) => STATION_WORDS[s]).join(' · ')}</span>
         {job.isForItsDay ? (
           <b>for {fullDate(job.on)}</b>
         ) : race.on === job.on ? null : (
@@ -127,7 +130,7 @@ export function RacePage() {
             begun {shortDate(job.on)}, now dated {shortDate(race.on)}
           </span>
         )}
-        <Right>
+        <Right data-open={isHeadOpen || undefined}>
           {isFinished || isAsking ? null : (
             <HeadButton
               type="button"
@@ -154,14 +157,19 @@ export function RacePage() {
             />{' '}
             sounds
           </label>
-          {race.keptHere > 0 ? (
-            <Kept role="status">{race.keptHere} kept here, not yet on the server</Kept>
-          ) : (
-            <Kept role="status" data-sent>
-              all on the server
-            </Kept>
-          )}
         </Right>
+        {race.keptHere > 0 ? (
+          <Kept role="status">
+            {race.keptHere} kept here{isPhone ? '' : ', not yet on the server'}
+          </Kept>
+        ) : (
+          <Kept role="status" data-sent>
+            all on the server
+          </Kept>
+        )}
+        <MoreButton type="button" aria-expanded={isHeadOpen} onClick={() => setHeadOpen(!isHeadOpen)}>
+          Job
+        </MoreButton>
       </Head>
       <Left tabIndex={0} aria-label="Who came and who is missing">
         <PassageList race={race} />
@@ -196,18 +204,18 @@ export function RacePage() {
           <span>{countText(seen, 'animal', 'animals')} through</span>
         ) : (
           <>
-            <span>
+            <span data-hint>
               <Key>Enter</Key> goes on
             </span>
-            <span>
+            <span data-hint>
               <Key>↑</Key> <Key>↓</Key> among numbers
             </span>
             {job.stations.includes('sort') ? (
-              <span>
+              <span data-hint>
                 <Key>←</Key> <Key>↓</Key> <Key>→</Key> gate
               </span>
             ) : null}
-            <span>
+            <span data-hint>
               <Key>Backspace</Key> takes back the last animal
             </span>
             <span>

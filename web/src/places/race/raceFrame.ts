@@ -1,5 +1,8 @@
 import styled from 'styled-components';
-import { colour, narrow, phone, radius, space } from '../../theme/tokens';
+import { colour, narrow, phone, radius, space, touch } from '../../theme/tokens';
+
+/** On a phone the keys lie at its lower edge and what is under them scrolls; so high they are, in pixels. */
+export const KEYS_HIGH = 300;
 
 /** The race, full screen: its head, three columns and the line of keys below. */
 export const Frame = styled.div`
@@ -17,8 +20,10 @@ export const Frame = styled.div`
       'foot foot' auto / minmax(0, 1fr) 270px;
   }
   ${phone} {
+    display: flex;
+    flex-direction: column;
     height: auto;
-    grid-template: 'head' auto 'main' auto 'aside' auto 'left' auto 'foot' auto / minmax(0, 1fr);
+    min-height: 100%;
   }
 `;
 export const Head = styled.header`
@@ -38,7 +43,28 @@ export const Head = styled.header`
     display: inline-flex;
     gap: 6px;
     align-items: center;
-    min-height: 36px;
+    min-height: ${touch};
+    min-width: ${touch};
+  }
+  > span {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  ${narrow} {
+    > .stations {
+      display: none;
+    }
+  }
+  ${phone} {
+    padding: ${space(1)} ${space(4)};
+    h1 {
+      flex: 1 1 0;
+      min-width: 0;
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
   }
 `;
 export const Right = styled.div`
@@ -46,10 +72,35 @@ export const Right = styled.div`
   display: flex;
   gap: ${space(4)};
   align-items: center;
+  ${phone} {
+    display: none;
+    order: 2;
+    flex: 1 0 100%;
+    flex-wrap: wrap;
+    gap: ${space(2)};
+    padding-bottom: ${space(2)};
+    &[data-open] {
+      display: flex;
+    }
+  }
+`;
+/** Opens what a phone's head has no room for. */
+export const MoreButton = styled.button`
+  display: none;
+  min-width: ${touch};
+  min-height: ${touch};
+  padding: 0 ${space(3)};
+  border: 1px solid ${colour('bandSoft')};
+  border-radius: ${radius};
+  background: transparent;
+  color: ${colour('bandInk')};
+  ${phone} {
+    display: block;
+  }
 `;
 /** A button in the dark head. */
 export const HeadButton = styled.button`
-  min-height: 36px;
+  min-height: ${touch};
   padding: 0 ${space(3)};
   border: 1px solid ${colour('bandSoft')};
   border-radius: ${radius};
@@ -84,6 +135,7 @@ export const Left = styled.aside`
     padding: ${space(4)} ${space(4)} 0 0;
   }
   ${phone} {
+    order: 4;
     padding: ${space(4)};
   }
 `;
@@ -91,6 +143,11 @@ export const Main = styled.main`
   grid-area: main;
   padding: ${space(4)};
   overflow: auto;
+  ${phone} {
+    order: 1;
+    padding: ${space(2)};
+    overflow: visible;
+  }
 `;
 export const Aside = styled.aside`
   grid-area: aside;
@@ -104,7 +161,8 @@ export const Aside = styled.aside`
     overflow: auto;
   }
   ${phone} {
-    padding-left: ${space(4)};
+    /* Its keys stand in the frame, where they can keep to the lower edge of the screen. */
+    display: contents;
   }
 `;
 /** The figures give way to the keys: beside them they scroll, below a narrow screen's keys they follow. */
@@ -117,6 +175,10 @@ export const Scrolling = styled.div`
     order: 2;
     overflow: visible;
   }
+  ${phone} {
+    order: 3;
+    padding: ${space(4)} ${space(4)} 0;
+  }
 `;
 export const Foot = styled.footer`
   grid-area: foot;
@@ -128,6 +190,18 @@ export const Foot = styled.footer`
   background: ${colour('rail')};
   border-top: 1px solid ${colour('line')};
   font-size: 14px;
+  ${narrow} {
+    /* A tablet has no arrows and no Backspace; F1 tells of them where there is a keyboard. */
+    [data-hint] {
+      display: none;
+    }
+  }
+  ${phone} {
+    order: 5;
+    > span {
+      display: none;
+    }
+  }
 `;
 /** A word in place of the race. */
 export const Alone = styled.div`

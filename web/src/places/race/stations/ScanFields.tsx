@@ -8,7 +8,7 @@ import { countText, shortDate } from '../../../words/format';
 import type { Draft, FieldName } from '../draft';
 import { Ask, BigInput } from '../fields';
 import type { AtHand } from './atHand';
-import { SmallField, StationRow } from './parts';
+import { SmallField, StationRow, useFigureKeys } from './parts';
 import { fitAt, scanTyped, servicesAt, tooSoonAt } from './scan';
 
 interface Props {
@@ -24,6 +24,7 @@ const MOST_SHOWN = 4;
 
 /** How many and how old in one field; beside it the days since each service, or nothing where it is done blind. */
 export function ScanFields({ draft, at, onType, children }: Props) {
+  const figureKeys = useFigureKeys();
   const { way = 'scan', learner, isBlind = false } = at.job.settings.scan ?? {};
   const typed = scanTyped(draft);
   const fit = fitAt(draft, at);
@@ -41,7 +42,7 @@ export function ScanFields({ draft, at, onType, children }: Props) {
               style={{ maxWidth: 190 }}
               id="race-scan"
               autoComplete="off"
-              inputMode="decimal"
+              inputMode={figureKeys}
               value={draft.fields.scan ?? ''}
               onChange={(e) => onType('scan')(e.target.value)}
             />

@@ -7,7 +7,7 @@ import { shortDate } from '../../../words/format';
 import type { Draft, FieldName } from '../draft';
 import { Ask, BigInput } from '../fields';
 import type { AtHand } from './atHand';
-import { StationRow } from './parts';
+import { StationRow, useFigureKeys } from './parts';
 import { aimAt, scoreAt, scoreBefore, suggestedMob, typedScores } from './score';
 
 interface Props {
@@ -20,6 +20,7 @@ interface Props {
 
 /** One field a scorer; beside them the last score, the aim, and where the animal goes. */
 export function ScoreFields({ draft, at, onType, children }: Props) {
+  const figureKeys = useFigureKeys();
   const all = typedScores(draft, at);
   const now = scoreAt(draft, at);
   const before = scoreBefore(at);
@@ -40,7 +41,7 @@ export function ScoreFields({ draft, at, onType, children }: Props) {
                 style={{ maxWidth: 150 }}
                 id={`race-${field}`}
                 autoComplete="off"
-                inputMode="decimal"
+                inputMode={figureKeys}
                 value={draft.fields[field] ?? ''}
                 onChange={(e) => onType(field)(e.target.value)}
               />

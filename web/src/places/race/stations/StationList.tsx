@@ -196,7 +196,17 @@ export function StationList(props: Props) {
       ) : null,
     note: () => <StationRow name="Note">{field('note', '', { width: 380 })}</StationRow>,
   };
-  return <>{at.job.stations.map((s) => (s === 'sort' ? null : <div key={s}>{rows[s]()}</div>))}</>;
+  return (
+    <>
+      {at.job.stations.map((s) =>
+        s === 'sort' ? null : (
+          <div key={s} data-station={s}>
+            {rows[s]()}
+          </div>
+        ),
+      )}
+    </>
+  );
 }
 
 interface KeyFace {

@@ -1,12 +1,13 @@
 import type { RosterAnimal } from '@yaylak/contract';
 import { dayOf, scaleUnit } from '@yaylak/core';
 import styled from 'styled-components';
-import { colour, space } from '../../../theme/tokens';
+import { colour, phone, space } from '../../../theme/tokens';
 import { differenceText, gainText, readsText, weightText } from '../../../words/format';
 import type { Draft } from '../draft';
 import { Ask, BigInput } from '../fields';
 import { gainTo, judged } from '../jobFigures';
 import type { AtHand } from './atHand';
+import { useFigureKeys } from './parts';
 import { biasAt, trueKg } from './weigh';
 
 const VERDICT_WORDS = { above: 'growing', below: 'not growing as it should', 'too-soon': 'too soon to tell' } as const;
@@ -21,6 +22,7 @@ interface Props {
 
 /** The weight, with what it says while it is typed. */
 export function WeighFields({ draft, at, lineKgPerDay, onType }: Props) {
+  const figureKeys = useFigureKeys();
   const { unit } = at;
   const { method = 'scale', tareKg } = at.job.settings.weigh ?? {};
   const bias = biasAt(draft, at);
@@ -33,10 +35,9 @@ export function WeighFields({ draft, at, lineKgPerDay, onType }: Props) {
       </label>
       <WeightRow>
         <BigInput
-          style={{ maxWidth: 240 }}
           id="race-weight"
           autoComplete="off"
-          inputMode="decimal"
+          inputMode={figureKeys}
           value={draft.fields.weight ?? ''}
           onChange={(e) => onType(e.target.value)}
         />
@@ -88,6 +89,13 @@ const WeightRow = styled.div`
   display: flex;
   align-items: center;
   gap: ${space(4)};
+  input {
+    max-width: 240px;
+    ${phone} {
+      width: 150px;
+      flex: none;
+    }
+  }
   b,
   em {
     display: block;

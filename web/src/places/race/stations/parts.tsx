@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { fieldLook } from '../../../parts/Field';
-import { colour, fonts, radius, space, touch } from '../../../theme/tokens';
+import { colour, fonts, phone, radius, space, touchRace } from '../../../theme/tokens';
+import { usePhone } from '../../../theme/usePhone';
 
 /** A station's row: its name on the left, what it asks on the right. */
 export function StationRow({ name, children }: { readonly name: string; readonly children: ReactNode }) {
@@ -37,6 +38,9 @@ export function LetterKey({ words, letter, state, says, onPress }: LetterKeyProp
   );
 }
 
+/** A phone's own keyboard would lie over the keys to touch, which have all that a figure needs. */
+export const useFigureKeys = (): 'none' | 'decimal' => (usePhone() ? 'none' : 'decimal');
+
 interface SmallFieldProps {
   readonly id: string;
   readonly label: string;
@@ -48,6 +52,7 @@ interface SmallFieldProps {
 
 /** A field of a station. Letters typed in one of words are letters; in one of figures they are keys. */
 export function SmallField({ id, label, value, isFigure = false, width = 150, onType }: SmallFieldProps) {
+  const figureKeys = useFigureKeys();
   return (
     <Labelled htmlFor={id}>
       <span>{label}</span>
@@ -55,7 +60,7 @@ export function SmallField({ id, label, value, isFigure = false, width = 150, on
         id={id}
         style={{ width }}
         autoComplete="off"
-        inputMode={isFigure ? 'decimal' : 'text'}
+        inputMode={isFigure ? figureKeys : 'text'}
         data-words={isFigure ? undefined : true}
         value={value}
         onChange={(e) => onType(e.target.value)}
@@ -74,6 +79,11 @@ const Line = styled.div`
     color: ${colour('inkSoft')};
     font-size: 14px;
   }
+  ${phone} {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 2px;
+    padding: ${space(1)} ${space(4)};
+  }
   > div {
     display: flex;
     flex-wrap: wrap;
@@ -82,7 +92,8 @@ const Line = styled.div`
   }
 `;
 const Press = styled.button`
-  min-height: ${touch};
+  min-height: ${touchRace};
+  min-width: ${touchRace};
   padding: 0 ${space(3)};
   border: 1px solid ${colour('lineStrong')};
   border-radius: ${radius};
@@ -123,12 +134,14 @@ const Labelled = styled.label`
   display: inline-flex;
   align-items: center;
   gap: ${space(2)};
+  max-width: 100%;
   span {
     color: ${colour('inkSoft')};
     font-size: 14px;
   }
   input {
     ${fieldLook}
+    min-height: ${touchRace};
     font: 700 18px ${fonts.mono};
   }
 `;
