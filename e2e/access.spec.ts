@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './axe';
 import { aServer, type Server } from './server';
+import { expectTouchable } from './targets';
 
 // Every place for everybody, some of the places in each worker. One window goes from place to place, as people do: the
 // application is loaded once.
@@ -57,10 +58,12 @@ for (const path of PLACES) {
   test(`${path} can be read and used by everybody, on a laptop, a tablet and a phone, and in the barn`, async () => {
     await open(path);
     await expectAccessible(page);
+    await expectTouchable(page);
     await expectNothingBeside(LAPTOP.width);
     for (const size of SMALLER) {
       await page.setViewportSize(size);
       await expectAccessible(page, 'targets');
+      await expectTouchable(page);
       await expectNothingBeside(size.width);
     }
     await page.evaluate(() => {

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test';
 import type { BirthsView, BookFile, RosterView } from '@yaylak/contract';
 import { chromiumOptions } from '../scripts/chromium.mjs';
+import { expectOnDevice } from './device';
 import { aServer, type Server } from './server';
 
 test.use({ serviceWorkers: 'allow' });
@@ -58,22 +59,7 @@ test('a whole job without a network, the browser closed and opened again in it, 
   await first.page.getByRole('link', { name: 'At the race' }).click();
   await expect(first.page.getByRole('button', { name: /Start with/ })).toBeVisible();
   // What was read is written away a few seconds later.
-  await expect
-    .poll(
-      () =>
-        first.page.evaluate(
-          () =>
-            new Promise<boolean>((resolve) => {
-              const open = indexedDB.open('keyval-store');
-              open.onsuccess = () => {
-                const get = open.result.transaction('keyval').objectStore('keyval').get('yaylak-read');
-                get.onsuccess = () => resolve(String(get.result).includes('"roster"'));
-              };
-            }),
-        ),
-      { timeout: 30_000 },
-    )
-    .toBe(true);
+  await expectOnDevice(first.page, '"roster"');
 
   await first.context.setOffline(true);
   await first.page.getByLabel('Who', { exact: true }).selectOption({ label: `Ewe lambs of ${year} (31)` });
@@ -123,22 +109,7 @@ test('every place opens after a reload without the server, says from when its fi
   await first.page.goto(server.url);
   await first.page.evaluate(() => navigator.serviceWorker.ready.then(() => true));
   // The last of what is read ahead for this has been written away.
-  await expect
-    .poll(
-      () =>
-        first.page.evaluate(
-          () =>
-            new Promise<boolean>((resolve) => {
-              const open = indexedDB.open('keyval-store');
-              open.onsuccess = () => {
-                const get = open.result.transaction('keyval').objectStore('keyval').get('yaylak-read');
-                get.onsuccess = () => resolve(/"condition",\{"species":"cattle"/.test(String(get.result)));
-              };
-            }),
-        ),
-      { timeout: 40_000 },
-    )
-    .toBe(true);
+  await expectOnDevice(first.page, '"condition",{"species":"cattle"');
   await first.context.close();
 
   const { context, page } = await openBrowser(true);

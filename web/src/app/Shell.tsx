@@ -10,7 +10,7 @@ import { TagFinder } from '../parts/TagFinder';
 import { YearBand } from '../parts/YearBand';
 import { KeysHelp } from '../parts/KeysHelp';
 import { useTheme } from '../theme/useTheme';
-import { colour, fonts, phone, radius, space } from '../theme/tokens';
+import { colour, fonts, phone, radius, space, touch } from '../theme/tokens';
 import { usePhone } from '../theme/usePhone';
 import { countText } from '../words/format';
 import { AwayNote } from './AwayNote';
@@ -184,10 +184,9 @@ const Brand = styled.div`
 const Rail = styled.nav`
   background: ${colour('rail')};
   border-right: 1px solid ${colour('line')};
-  padding: ${space(3)} ${space(2)};
+  padding: ${space(1)} ${space(2)};
   display: flex;
   flex-direction: column;
-  gap: 2px;
   overflow: auto;
   ${phone} {
     flex-direction: row;
@@ -197,7 +196,7 @@ const Rail = styled.nav`
 const Under = styled.p`
   font-size: 13px;
   color: ${colour('inkSoft')};
-  padding: ${space(3)} ${space(3)} ${space(1)};
+  padding: ${space(1)} ${space(3)} 0;
   ${phone} {
     display: none;
   }
@@ -207,7 +206,7 @@ const RailLink = styled(NavLink)`
   justify-content: space-between;
   align-items: center;
   gap: ${space(2)};
-  min-height: 40px;
+  min-height: ${touch};
   padding: 0 ${space(3)};
   border-radius: ${radius};
   border-left: 4px solid transparent;
@@ -226,7 +225,7 @@ const Count = styled.span`
 `;
 const Foot = styled.div`
   margin-top: auto;
-  padding: ${space(3)};
+  padding: 0 ${space(3)};
   font-size: 13px;
   button {
     border: 0;

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Button, Dialog, DialogTrigger, Heading, Popover } from 'react-aria-components';
 import styled from 'styled-components';
-import { colour, radius, space } from '../theme/tokens';
+import { colour, radius, space, touchable } from '../theme/tokens';
 
 interface Props {
   /** What figure is asked about. */
@@ -25,6 +25,7 @@ export function How({ of, children }: Props) {
 }
 
 const Ask = styled(Button)`
+  ${touchable}
   border: 0;
   background: none;
   padding: 2px 4px;

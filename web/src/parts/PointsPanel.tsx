@@ -3,7 +3,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from './Button';
 import { Panel, Small } from './Panel';
-import { colour, space } from '../theme/tokens';
+import { colour, space, touch } from '../theme/tokens';
 import { useSaveHolding } from './useSaveHolding';
 import { TRAIT_WORDS } from '../words/reasons';
 
@@ -47,12 +47,13 @@ const Line = styled.label`
   grid-template-columns: 92px minmax(0, 1fr) 34px;
   align-items: center;
   gap: ${space(2)};
-  min-height: 36px;
+  min-height: ${touch};
   b {
     text-align: right;
   }
   input {
     accent-color: ${colour('indigo')};
     min-width: 0;
+    min-height: ${touch};
   }
 `;

@@ -1,7 +1,7 @@
 import type { TagView } from '@yaylak/contract';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { fonts, radius, TAG_FILLS } from '../theme/tokens';
+import { fonts, radius, TAG_FILLS, touchable } from '../theme/tokens';
 import { shortDate } from '../words/format';
 
 interface Props {
@@ -62,6 +62,7 @@ export function Tag({ tag, size = 'small', isStatic = false }: Props) {
 }
 
 const TagLink = styled(Link)`
+  ${touchable}
   text-decoration: none;
   display: inline-block;
   border-radius: ${radius};

@@ -13,6 +13,7 @@ export const GlobalStyle = createGlobalStyle`
     font-variant-numeric: tabular-nums;
   }
   h1, h2, h3 { font-family: ${fonts.heading}; margin: 0; line-height: 1.2; font-weight: 650; }
+  summary { padding-block: 12px; min-height: 44px; cursor: pointer; }
   h1 { font-size: 26px; }
   h2 { font-size: 18px; }
   h3 { font-size: 16px; }

@@ -72,6 +72,15 @@ export const space = (steps: number): string => `${steps * 4}px`;
 export const radius = '8px';
 export const touch = '44px';
 export const touchRace = '64px';
+/** Makes what is small to see big enough to touch, without moving anything: the area around it answers too. */
+export const touchable = `
+  position: relative;
+  &::after {
+    content: '';
+    position: absolute;
+    inset: min(0px, calc((100% - ${touch}) / 2));
+  }
+`;
 
 export const fonts = {
   heading: "'Bricolage Grotesque Variable', sans-serif",

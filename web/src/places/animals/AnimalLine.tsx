@@ -1,6 +1,7 @@
 import type { AnimalRow } from '@yaylak/contract';
 import { Children, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import styled from 'styled-components';
+import { RowTick } from '../../parts/RowTick';
 import { colour, space } from '../../theme/tokens';
 import { CellEditor } from './CellEditor';
 import { COLUMNS, type ColumnId } from './columns';
@@ -67,7 +68,7 @@ export function AnimalLine({ row, index, top, template, columns, isSelected, onT
       onKeyDown={onLineKey}
     >
       <span role="gridcell">
-        <LineTick type="checkbox" aria-label={`Choose ${row.tag.text}`} checked={isSelected} onChange={onToggle} />
+        <RowTick aria-label={`Choose ${row.tag.text}`} checked={isSelected} onChange={onToggle} />
       </span>
       {columns.map((id, i) => {
         const { edits, isFigure } = COLUMNS[id];
@@ -153,11 +154,4 @@ const Line = styled.div`
   &[data-gone] {
     color: ${colour('inkSoft')};
   }
-`;
-export const LineTick = styled.input`
-  width: 20px;
-  height: 20px;
-  margin: 0 auto;
-  display: block;
-  accent-color: ${colour('indigo')};
 `;

@@ -3,9 +3,10 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import type { AnimalRow, AnimalSort } from '@yaylak/contract';
 import { useEffect, useMemo, useRef } from 'react';
 import styled from 'styled-components';
-import { colour, radius, space } from '../../theme/tokens';
+import { RowTick } from '../../parts/RowTick';
+import { colour, radius, space, touch } from '../../theme/tokens';
 import { useWeightUnit } from '../../words/useUnits';
-import { AnimalLine, LineTick, ROW_PX } from './AnimalLine';
+import { AnimalLine, ROW_PX } from './AnimalLine';
 import { COLUMNS, type ColumnId } from './columns';
 
 const features = tableFeatures({});
@@ -67,8 +68,7 @@ export function AnimalsTable(props: Props) {
     <Scroller ref={scroller} role="grid" aria-label="Animals" aria-rowcount={props.total} tabIndex={0}>
       <Head role="row" style={{ gridTemplateColumns: template }}>
         <span role="columnheader">
-          <LineTick
-            type="checkbox"
+          <RowTick
             aria-label="Choose all that are loaded"
             checked={isAll}
             onChange={() => onSelectedChange(isAll ? new Set() : new Set(rows.map((r) => r.tag.animalId)))}
@@ -153,7 +153,8 @@ const Head = styled.div`
     border: 0;
     background: none;
     padding: 0;
-    min-height: 32px;
+    min-height: ${touch};
+    min-width: ${touch};
     cursor: pointer;
     font-weight: 600;
     color: ${colour('ink')};

@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
 import { fieldLook } from '../../parts/Field';
 import { useWrite } from '../../parts/useWrite';
-import { colour, radius, space } from '../../theme/tokens';
+import { colour, radius, space, touch } from '../../theme/tokens';
 import { birthOf, birthTyped } from '../../words/birth';
 import { parentNamed } from './parentNamed';
 import { useChangeRecord, type RecordChange } from './useChangeRecord';
@@ -173,7 +173,7 @@ const Editing = styled.div`
   input,
   select {
     ${fieldLook}
-    min-height: 36px;
+    min-height: ${touch};
     padding: 0 ${space(1)};
     width: 100%;
     font: inherit;

@@ -54,6 +54,6 @@ const Pane = styled(Popover)`
     display: flex;
     gap: ${space(2)};
     align-items: center;
-    min-height: 36px;
+    min-height: ${touch};
   }
 `;

@@ -115,7 +115,6 @@ const Way = styled.div`
   summary {
     cursor: pointer;
     font-size: 14px;
-    min-height: 24px;
   }
   ul {
     list-style: none;

@@ -5,7 +5,8 @@ import styled from 'styled-components';
 import { Key } from '../../parts/KeysHelp';
 import { Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
-import { colour, radius, space } from '../../theme/tokens';
+import { colour, radius, space, touchable } from '../../theme/tokens';
+import { RowTick } from '../../parts/RowTick';
 import {
   bornText,
   dailyUnit,
@@ -164,8 +165,7 @@ export function RankedList({
                     </Chosen>
                   </td>
                   <td className="no-print">
-                    <input
-                      type="checkbox"
+                    <RowTick
                       aria-label={`Compare ${r.tag.text}`}
                       checked={pair.includes(r.tag.animalId)}
                       onChange={() => onPairChange(toggled(pair, r.tag.animalId))}
@@ -243,6 +243,7 @@ const Table = styled.table`
   }
 `;
 const Line = styled.div`
+  ${touchable}
   height: 20px;
   display: flex;
   align-items: center;

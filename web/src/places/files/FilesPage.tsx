@@ -10,7 +10,11 @@ export function FilesPage() {
   return (
     <Page
       title="In and out"
-      actions={<Link to="/holding">Back to Holding</Link>}
+      actions={
+        <LinkButton as={Link} to="/holding">
+          Back to Holding
+        </LinkButton>
+      }
       lead="Everything in the book can leave it as open files, and lists you have elsewhere can come in."
       aside={
         <>

@@ -13,7 +13,7 @@ import { LineTable } from '../../parts/LineTable';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
-import { colour } from '../../theme/tokens';
+import { colour, touchable } from '../../theme/tokens';
 import { countText, shareText, shortDate } from '../../words/format';
 import { GRADE_WORDS, PART_WORDS } from '../../words/mating';
 import { MaleCheckSheet } from './MaleCheckSheet';
@@ -135,9 +135,9 @@ export function MalesPage() {
                     <Load m={m} />
                     <Small>
                       {m.notWith > 0 ? (
-                        <Link to={`/animals/${m.tag.animalId}/pedigree`}>
+                        <Apart to={`/animals/${m.tag.animalId}/pedigree`}>
                           not with {m.notWith} of {m.females}
-                        </Link>
+                        </Apart>
                       ) : (
                         'with all of them'
                       )}
@@ -235,4 +235,7 @@ const Middle = styled(LineTable)`
   td {
     vertical-align: middle;
   }
+`;
+const Apart = styled(Link)`
+  ${touchable}
 `;

@@ -2,7 +2,7 @@ import { pairText, percentText, type PairingView } from '@yaylak/contract';
 import styled from 'styled-components';
 import { Tag } from '../../parts/Tag';
 import { fieldLook } from '../../parts/Field';
-import { colour } from '../../theme/tokens';
+import { colour, touch } from '../../theme/tokens';
 import type { PairingWish } from './usePairing';
 
 interface Props {
@@ -139,7 +139,7 @@ const Scroll = styled.div`
   input {
     ${fieldLook}
     width: 56px;
-    min-height: 32px;
+    min-height: ${touch};
     padding: 0 6px;
   }
 `;
@@ -150,7 +150,7 @@ const Cell = styled.button`
   gap: 6px;
   width: 100%;
   min-width: 92px;
-  min-height: 40px;
+  min-height: ${touch};
   padding: 0 8px;
   border: 1px solid ${colour('line')};
   border-radius: 4px;

@@ -11,13 +11,13 @@ export const Frame = styled.div`
   grid-template:
     'head head head' auto
     'left main aside' minmax(0, 1fr)
-    'foot foot foot' auto / 236px minmax(0, 1fr) 290px;
+    'foot foot foot' auto / 236px minmax(0, 1fr) 312px;
   ${narrow} {
     grid-template:
       'head head' auto
       'main left' minmax(0, 2fr)
       'main aside' minmax(310px, 3fr)
-      'foot foot' auto / minmax(0, 1fr) 270px;
+      'foot foot' auto / minmax(0, 1fr) 312px;
   }
   ${phone} {
     display: flex;

@@ -2,7 +2,7 @@ import type { PlanView } from '@yaylak/contract';
 import type { Clash } from '@yaylak/core';
 import styled from 'styled-components';
 import { Panel, Small } from '../../parts/Panel';
-import { colour, space } from '../../theme/tokens';
+import { colour, space, touch } from '../../theme/tokens';
 import { clashText } from '../../words/season';
 
 interface Props {
@@ -45,7 +45,7 @@ const One = styled.div`
     border: 0;
     background: none;
     padding: 0;
-    min-height: 24px;
+    min-height: ${touch};
     font-weight: 700;
     color: ${colour('ink')};
     text-decoration: underline;

@@ -4,7 +4,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import styled from 'styled-components';
 import { Chip } from '../../parts/Chip';
 import { dotted, slanted } from '../../parts/weave';
-import { colour, radius, space } from '../../theme/tokens';
+import { colour, radius, space, touch, touchable } from '../../theme/tokens';
 import { fullDate, shortDate } from '../../words/format';
 import { at, axisOf, monthsOf, namedMonths } from './axis';
 import type { PlanOnPage } from './useYear';
@@ -189,7 +189,7 @@ const Rows = styled.ol`
     grid-template-columns: 176px minmax(0, 1fr) 224px;
     gap: 8px;
     align-items: center;
-    min-height: 40px;
+    min-height: ${touch};
   }
   @media (max-width: 700px) {
     li {
@@ -230,6 +230,7 @@ const Track = styled.div`
   }
 `;
 const Bar = styled.div`
+  ${touchable}
   position: absolute;
   top: 3px;
   height: 24px;
@@ -309,7 +310,7 @@ const End = styled.div`
     white-space: nowrap;
   }
   button {
-    min-height: 36px;
+    min-height: ${touch};
     font-size: 13px;
     padding: 0 ${space(2)};
   }
