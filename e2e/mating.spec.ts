@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test';
 import type { BookFile, FemaleToMateView, MatingView, PairingView, PedigreeView, RosterView } from '@yaylak/contract';
 import { expectAccessible } from './axe';
 import { expect, test } from './journey';
+import { typeDay } from './pages';
 import { aServer, type Server } from './server';
 
 let server: Server;
@@ -27,7 +28,7 @@ test('a doe seen standing at 10:00 shows her window with hours, by keyboard alon
   await expect(page.getByRole('heading', { level: 1, name: /on heat/ })).toBeVisible();
   await page.keyboard.press('n');
   const sheet = page.getByRole('dialog', { name: 'Look for heat' });
-  await sheet.getByLabel('When').fill(`${yesterday}T10:00`);
+  await typeDay(sheet, 'When', `${yesterday}T10:00`);
   await sheet.getByRole('listbox', { name: 'Females' }).focus();
   for (let i = 0; i < place; i++) await page.keyboard.press('ArrowDown');
   await page.keyboard.press('s');
@@ -42,11 +43,11 @@ test('a doe seen standing at 10:00 shows her window with hours, by keyboard alon
   // A service of that very hour is too early, one three days on too late.
   await heat.getByRole('button', { name: 'Serve' }).click();
   const serve = page.getByRole('dialog', { name: /^Serve / });
-  await serve.getByLabel('When').fill(`${yesterday}T11:00`);
+  await typeDay(serve, 'When', `${yesterday}T11:00`);
   await expect(serve.getByText(/^Too early: the window opens .*22:00/)).toBeVisible();
-  await serve.getByLabel('When').fill(`${dayBefore(on, -2)}T11:00`);
+  await typeDay(serve, 'When', `${dayBefore(on, -2)}T11:00`);
   await expect(serve.getByText(/^Too late: the window closed/)).toBeVisible();
-  await serve.getByLabel('When').fill(`${on}T04:30`);
+  await typeDay(serve, 'When', `${on}T04:30`);
   await expect(serve.getByText(/^Too/)).toBeHidden();
   await expectAccessible(page);
 });

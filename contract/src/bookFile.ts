@@ -7,6 +7,7 @@ import {
   type Sex,
   type Species,
   type SpeciesOverrides,
+  type DateOrder,
   type WeightUnit,
 } from '@yaylak/core';
 import { IsBoolean, IsIn, IsInt, IsISO8601, IsOptional, IsString, IsUUID, Length, Max, Min } from 'class-validator';
@@ -153,6 +154,7 @@ export interface BookFile {
     readonly name: string;
     readonly keeper: string;
     readonly unit: WeightUnit;
+    readonly dateOrder?: DateOrder;
     readonly currency: string;
     readonly pointsWeights: PointsWeights;
     readonly species: SpeciesOverrides;

@@ -1,5 +1,6 @@
-import { SEXES, SPECIES, TAG_COLOURS, TAG_SHAPES } from '@yaylak/core';
+import { DATE_ORDERS, SEXES, SPECIES, TAG_COLOURS, TAG_SHAPES } from '@yaylak/core';
 import type {
+  DateOrder,
   PointsWeights,
   Sex,
   Species,
@@ -112,6 +113,10 @@ export class ChangeHolding {
   @MayBeMissing()
   @IsIn(['kg', 'lb'])
   unit?: WeightUnit;
+  /** The order days are typed in. */
+  @MayBeMissing()
+  @IsIn(DATE_ORDERS)
+  dateOrder?: DateOrder;
   @MayBeMissing()
   @Matches(/^[A-Z]{3}$/, { message: 'currency is three capital letters, such as EUR' })
   currency?: string;
@@ -154,6 +159,7 @@ export interface HoldingView {
   readonly name: string;
   readonly keeper: string;
   readonly unit: WeightUnit;
+  readonly dateOrder: DateOrder;
   readonly currency: string;
   readonly pointsWeights: PointsWeights;
   readonly overrides: SpeciesOverrides;

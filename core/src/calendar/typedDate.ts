@@ -1,7 +1,8 @@
 import { isoOf, parseDay, type Day } from './day';
 
-/** Order in which a holding's files write day, month and year when the year does not stand first. */
-export type DateOrder = 'day-month' | 'month-day';
+/** Orders a holding writes day, month and year in. A date with its year first can be read in any of them. */
+export const DATE_ORDERS = ['day-month', 'month-day', 'year-month'] as const;
+export type DateOrder = (typeof DATE_ORDERS)[number];
 
 /**
  * Reads a date as people and spreadsheets write it: `2026-03-31`, `31.03.2026`, `31/3/26`, `20260331`.
@@ -22,7 +23,7 @@ export function readTypedDate(text: string, order: DateOrder, latestYear = 2099)
     year = `20${third}`;
     if (Number(year) > latestYear) year = `19${third}`;
   }
-  return order === 'day-month' ? fromParts(year, second, first) : fromParts(year, first, second);
+  return order === 'month-day' ? fromParts(year, first, second) : fromParts(year, second, first);
 }
 
 const fromParts = (year: string, month: string, date: string): Day | undefined =>

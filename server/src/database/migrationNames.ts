@@ -15,6 +15,7 @@ export const MIGRATION_NAMES = [
   '20261129500000_jobDiscarded',
   '20261129600000_birthKnown',
   '20261129700000_passedWhy',
+  '20261129800000_dateOrder',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -45,6 +45,7 @@ export class BookFileService {
       name,
       keeper,
       unit,
+      dateOrder,
       currency,
       pointsWeights,
       species,
@@ -77,6 +78,7 @@ export class BookFileService {
         pointsWeights,
         species,
         version,
+        ...(dateOrder ? { dateOrder } : {}),
         ...(standards ? { standards } : {}),
         ...(blankTags ? { blankTags } : {}),
         ...(scorers ? { scorers } : {}),
@@ -239,11 +241,13 @@ async function writeRecords(em: EntityManager, book: CheckedBook): Promise<void>
     resources = null,
     calendar = null,
     calendarKey = null,
+    dateOrder = null,
     ...holding
   } = book.holding;
   await em.upsert(HoldingEntity, {
     id: 1,
     ...holding,
+    dateOrder,
     standards: standards && [...standards],
     blankTags: blankTags && [...blankTags],
     scorers,

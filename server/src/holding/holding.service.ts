@@ -20,6 +20,7 @@ import {
   SEX_LETTERS,
   USUAL_STANDARDS,
   yearOf,
+  type DateOrder,
   type PointsWeights,
   type Sex,
   type Species,
@@ -43,6 +44,7 @@ export interface Settings {
   readonly name: string;
   readonly keeper: string;
   readonly unit: WeightUnit;
+  readonly dateOrder: DateOrder | null;
   readonly currency: string;
   readonly pointsWeights: PointsWeights;
   readonly species: SpeciesOverrides;
@@ -60,6 +62,7 @@ const NEW_HOLDING: Settings = {
   name: 'My holding',
   keeper: 'Keeper',
   unit: 'kg',
+  dateOrder: null,
   currency: 'EUR',
   pointsWeights: DEFAULT_POINTS_WEIGHTS,
   species: {},
@@ -116,6 +119,7 @@ export class HoldingService {
       name: s.name,
       keeper: s.keeper,
       unit: s.unit,
+      dateOrder: s.dateOrder ?? 'day-month',
       currency: s.currency,
       pointsWeights: s.pointsWeights,
       overrides: s.species,
@@ -154,6 +158,7 @@ export class HoldingService {
         name: change.name ?? before.name,
         keeper: change.keeper ?? before.keeper,
         unit: change.unit ?? before.unit,
+        dateOrder: change.dateOrder ?? before.dateOrder ?? null,
         currency: change.currency ?? before.currency,
         pointsWeights: weights ? { ...weights } : before.pointsWeights,
         species: change.species ?? before.species,

@@ -1,4 +1,4 @@
-import type { AnimalView, HoldingView, MatingView, NextNumbers } from '@yaylak/contract';
+import type { BookFile, AnimalView, HoldingView, MatingView, NextNumbers } from '@yaylak/contract';
 import { SPECIES_TABLE } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { arrival, get, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
@@ -138,6 +138,14 @@ it('takes heat waves, and refuses one that ends before it begins', async () => {
 
 it('takes every figure of the shipped table as it stands', async () => {
   await t.http().patch('/api/holding').send({ version: 1, species: SPECIES_TABLE }).expect(200);
+});
+
+it('keeps the order days are typed in, and writes it into the book’s file', async () => {
+  expect((await get<HoldingView>(t, '/api/holding')).dateOrder).toBe('day-month');
+  await t.http().patch('/api/holding').send({ version: 1, dateOrder: 'year-month' }).expect(200);
+  expect((await get<HoldingView>(t, '/api/holding')).dateOrder).toBe('year-month');
+  expect((await get<BookFile>(t, '/api/book')).holding.dateOrder).toBe('year-month');
+  await t.http().patch('/api/holding').send({ version: 2, dateOrder: 'month' }).expect(400);
 });
 
 it('speaks in pounds of everything once the holding weighs in pounds, and after a start again', async () => {

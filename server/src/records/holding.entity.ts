@@ -11,6 +11,7 @@ export const HoldingEntity = defineEntity({
     name: p.string(),
     keeper: p.string(),
     unit: p.string(),
+    dateOrder: p.string().nullable(),
     currency: p.string(),
     pointsWeights: p.json<PointsWeights>(),
     species: p.json<SpeciesOverrides>(),

@@ -8,6 +8,7 @@ import { overrideFaults } from './overrideFaults';
 /** Fields that are looked at one by one: a bad one is left out, the others stand. */
 const FIELDS = [
   'unit',
+  'dateOrder',
   'currency',
   'pointsWeights',
   'standards',

@@ -1,6 +1,6 @@
 import { QueryClient, QueryObserver } from '@tanstack/react-query';
 import { aHolding } from '../tests/builders';
-import { carriedOn, clockAt, dayApart, deviceMoment } from './deviceClock';
+import { carriedOn, clockAt, dayApart, deviceMoment, minutesAhead } from './deviceClock';
 import { holdingQuery } from './queries';
 
 const read = (now: string, readAt: string) => ({ today: now.slice(0, 10), now, readAt });
@@ -49,6 +49,18 @@ it.each([
   ],
 ])('clocks that meet again %s', (_, now, readAt, apart) => {
   expect(dayApart(read('2026-11-23T08:00', '2026-11-23T08:00'), read(now, readAt))).toEqual(apart);
+});
+
+it.each([
+  ['2026-11-23T08:00', '2026-11-23T08:05', undefined],
+  ['2026-11-23T08:00', '2026-11-23T08:06', 6],
+  ['2026-11-23T08:00', '2026-11-23T07:00', -60],
+  ['2026-11-23T23:58', '2026-11-24T00:09', 11],
+  // A demo that is days ahead.
+  ['2026-12-25T08:00', '2026-11-23T08:00', undefined],
+  ['2026-12-25T08:00', '2026-11-23T08:20', 20],
+])('the server at %s and the device at %s are %s minutes apart', (now, readAt, apart) => {
+  expect(minutesAhead(read(now, readAt))).toBe(apart);
 });
 
 describe('the settings of a device that was away', () => {

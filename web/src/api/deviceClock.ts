@@ -48,3 +48,17 @@ export function dayApart(before: ClocksRead, { today, now, readAt }: ClocksRead)
   const apart = Math.abs(carriedTo(before, readAt) - momentOf(now));
   return carried !== today && apart > AGREE_MINUTES ? { since: before.today, carried, today } : undefined;
 }
+
+/** A clock that is out by more is to be set; by less nobody's hour is wrong. */
+const TOLD_MINUTES = 5;
+const DAY_MINUTES = 1440;
+
+/**
+ * How many minutes the device's clock was ahead of the server's when they last met, where it is more than a few; below 0
+ * it was behind. Whole days are left out: they are told by `dayApart`, and a demo may be days ahead of its own clock.
+ */
+export function minutesAhead({ now, readAt }: ClocksRead): number | undefined {
+  const apart = momentOf(readAt) - momentOf(now);
+  const within = apart - Math.round(apart / DAY_MINUTES) * DAY_MINUTES;
+  return Math.abs(within) > TOLD_MINUTES ? within : undefined;
+}

@@ -47,7 +47,7 @@ import type {
   YearBandView,
 } from '@yaylak/contract';
 import type { Species } from '@yaylak/core';
-import { carriedOn, clockAt, dayApart, deviceMoment, type DayApart } from './deviceClock';
+import { carriedOn, clockAt, dayApart, deviceMoment, minutesAhead, type DayApart } from './deviceClock';
 import { ask, withQuery } from './client';
 
 /** The settings as the server gave them, with this device's clock then. */
@@ -60,7 +60,11 @@ interface JobRead extends JobEntries {
   readonly askedAt: number;
 }
 /** The settings as this device goes by them. */
-export type HoldingHere = HoldingView & { readonly dayApart?: DayApart };
+export type HoldingHere = HoldingView & {
+  readonly dayApart?: DayApart;
+  /** How far this device's clock is ahead of the server's, where that is more than a few minutes. */
+  readonly minutesAhead?: number | undefined;
+};
 
 let kept: { readonly at: string; readonly select: (read: HoldingRead) => HoldingHere } | undefined;
 /** The settings as they stand at a moment of this device. */
@@ -69,7 +73,10 @@ function holdingAt(at: string): (read: HoldingRead) => HoldingHere {
   if (kept?.at !== at)
     kept = {
       at,
-      select: (read) => (read.readAt ? { ...read, today: carriedOn(read, at), now: clockAt(read, at) } : read),
+      select: (read) =>
+        read.readAt
+          ? { ...read, today: carriedOn(read, at), now: clockAt(read, at), minutesAhead: minutesAhead(read) }
+          : read,
     };
   return kept.select;
 }

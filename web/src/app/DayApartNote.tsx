@@ -7,6 +7,25 @@ import { Button } from '../parts/Button';
 import { NotePanel, Row } from '../parts/Panel';
 import { countText, fullDate } from '../words/format';
 
+/** Says that this device's clock is out, as long as it is. */
+export function ClockNote() {
+  const { data: holding } = useQuery(holdingQuery);
+  const minutes = holding?.minutesAhead;
+  if (minutes === undefined) return null;
+  const apart = Math.abs(minutes);
+  const hours = Math.floor(apart / 60);
+  const long = [
+    ...(hours > 0 ? [countText(hours, 'hour', 'hours')] : []),
+    ...(apart % 60 > 0 ? [countText(apart % 60, 'minute', 'minutes')] : []),
+  ].join(' ');
+  return (
+    <NotePanel $tone="weld" role="note" style={{ margin: '16px 16px 0' }}>
+      This device’s clock is {long} {minutes > 0 ? 'ahead of' : 'behind'} the computer with the book. Hours here go by
+      the computer’s clock. Set this device’s, or its time zone.
+    </NotePanel>
+  );
+}
+
 /** Says that this device went by another day than the computer while they were apart, until it has been read. */
 export function DayApartNote() {
   const { data: holding } = useQuery(holdingQuery);

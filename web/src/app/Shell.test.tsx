@@ -67,6 +67,15 @@ it('changes between light and barn, and remembers which', async () => {
   expect(await screen.findByRole('button', { name: 'Light theme' })).toBeVisible();
 });
 
+it('says that this device’s clock is an hour and more ahead, and whose clock counts', async () => {
+  jest.useFakeTimers({ now: new Date('2026-11-23T10:10:00'), advanceTimers: true });
+  await show({ 'GET /api/holding': aHolding({ now: '2026-11-23T09:00' }) });
+  expect(await screen.findByRole('note')).toHaveTextContent(
+    'This device’s clock is 1 hour 10 minutes ahead of the computer with the book. Hours here go by the computer’s clock.',
+  );
+  jest.useRealTimers();
+});
+
 it('says once that this device’s clock was days behind', async () => {
   const days = ['2026-11-23', '2026-12-25'];
   jest.useFakeTimers({ now: new Date('2026-11-23T12:00:00'), advanceTimers: true });

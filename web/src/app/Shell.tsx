@@ -14,7 +14,7 @@ import { colour, fonts, phone, radius, space, touch } from '../theme/tokens';
 import { usePhone } from '../theme/usePhone';
 import { countText } from '../words/format';
 import { AwayNote } from './AwayNote';
-import { DayApartNote } from './DayApartNote';
+import { ClockNote, DayApartNote } from './DayApartNote';
 import { StorageNote } from '../parts/StorageNote';
 import { useKeepForOffline } from './useKeepForOffline';
 
@@ -102,6 +102,7 @@ export function Shell() {
       </Rail>
       <Main id="place" tabIndex={-1}>
         <DayApartNote />
+        <ClockNote />
         <AwayNote />
         <StorageNote />
         <Suspense fallback={<Loading />}>

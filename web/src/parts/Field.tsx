@@ -2,6 +2,7 @@ import type { ReactNode, Ref } from 'react';
 import { FieldError, Input, Label, Text, TextField, type TextFieldProps } from 'react-aria-components';
 import styled from 'styled-components';
 import { colour, radius, space, touch } from '../theme/tokens';
+import { DATE_TYPES, DateField } from './DateField';
 
 interface Props extends TextFieldProps {
   readonly label: string;
@@ -16,7 +17,24 @@ interface Props extends TextFieldProps {
 }
 
 /** A field with its label, its hint and what is wrong with it. */
-export function Field({ label, hint, error, placeholder, isLabelHidden = false, inputRef, list, ...props }: Props) {
+export function Field(props: Props) {
+  const { type, value, onChange, style } = props;
+  const dated = DATE_TYPES.find((one) => one === type);
+  if (dated === undefined) return <TextBox {...props} />;
+  const { label, hint, error, isLabelHidden = false, inputRef, onBlur, autoFocus, isDisabled } = props;
+  return (
+    <DateField
+      type={dated}
+      value={value ?? ''}
+      onChange={(day) => onChange?.(day)}
+      onBlur={onBlur && (() => onBlur({} as never))}
+      style={typeof style === 'object' ? style : undefined}
+      {...{ label, hint, error, isLabelHidden, inputRef, autoFocus, isDisabled }}
+    />
+  );
+}
+
+function TextBox({ label, hint, error, placeholder, isLabelHidden = false, inputRef, list, ...props }: Props) {
   return (
     <Box {...props} {...(isLabelHidden ? { 'aria-label': label } : {})} isInvalid={error !== undefined}>
       {isLabelHidden ? null : <Label>{label}</Label>}

@@ -107,6 +107,7 @@ export const aHolding = (change: Partial<HoldingView> = {}): HoldingView => ({
   name: 'Ardıçlı',
   keeper: 'Aylin',
   unit: 'kg',
+  dateOrder: 'day-month',
   currency: 'EUR',
   pointsWeights: DEFAULT_POINTS_WEIGHTS,
   overrides: {},

@@ -114,6 +114,8 @@ function exactAgeText(age: Age): string {
 }
 
 const utc = (iso: string): Date => new Date(`${iso.slice(0, 10)}T00:00:00Z`);
+/** A day in words; nothing of one that is not typed whole yet. */
+const inWords = (words: Intl.DateTimeFormat, iso: string): string => (iso === '' ? '' : words.format(utc(iso)));
 const dayMonth = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
 const withYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
 const monthAndYear = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: 'UTC' });
@@ -124,13 +126,13 @@ export const birthDate = (iso: string, knownTo: BirthKnownTo | null | undefined)
   knownTo === 'year' ? iso.slice(0, 4) : knownTo === 'month' ? monthAndYear.format(utc(iso)) : fullDate(iso);
 
 /** `23 Nov`. */
-export const shortDate = (iso: string): string => dayMonth.format(utc(iso));
+export const shortDate = (iso: string): string => inWords(dayMonth, iso);
 /** `23 Nov 2026`. */
-export const fullDate = (iso: string): string => withYear.format(utc(iso));
+export const fullDate = (iso: string): string => inWords(withYear, iso);
 /** `Nov 2026`. */
-export const monthYear = (iso: string): string => monthAndYear.format(utc(iso));
+export const monthYear = (iso: string): string => inWords(monthAndYear, iso);
 /** `Monday 23 November`. */
-export const longDate = (iso: string): string => long.format(utc(iso)).replace(',', '');
+export const longDate = (iso: string): string => inWords(long, iso).replace(',', '');
 
 const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' });
 /** A local time as it is said beside a day: `22:00` today, `Tue 04:00` within the week, else `4 Dec 04:00`. */

@@ -16,6 +16,7 @@ import { Migration20261129400000_jobDay } from './20261129400000_jobDay';
 import { Migration20261129500000_jobDiscarded } from './20261129500000_jobDiscarded';
 import { Migration20261129600000_birthKnown } from './20261129600000_birthKnown';
 import { Migration20261129700000_passedWhy } from './20261129700000_passedWhy';
+import { Migration20261129800000_dateOrder } from './20261129800000_dateOrder';
 
 /** What each step does; listed by hand, so that nothing is looked for on disk. */
 const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
@@ -34,6 +35,7 @@ const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>
   '20261129500000_jobDiscarded': Migration20261129500000_jobDiscarded,
   '20261129600000_birthKnown': Migration20261129600000_birthKnown,
   '20261129700000_passedWhy': Migration20261129700000_passedWhy,
+  '20261129800000_dateOrder': Migration20261129800000_dateOrder,
 };
 
 /** In the order they are run. */

@@ -1,6 +1,7 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import { aGroup, anIdentifier } from '../../tests/builders';
+import { typeDay } from '../../tests/dates';
 import { AWAY, refuses, renderPage, type Answers } from '../../tests/renderPage';
 import { AddSheet } from './AddSheet';
 
@@ -140,7 +141,7 @@ it('adds one by its name alone, and one with a tattoo that came earlier', async 
     { kind: 'name', text: 'Pamuk' },
   ]);
   await user.selectOptions(screen.getByLabelText('It wears'), 'a tattoo');
-  fireEvent.change(screen.getByLabelText('Came on (empty: today)'), { target: { value: '2026-10-01' } });
+  await typeDay(user, 'Came on (empty: today)', '2026-10-01');
   await user.type(screen.getByLabelText('Number'), 'K9{Enter}');
   await waitFor(() => expect(entries()).toHaveLength(4));
   expect(entries().slice(2)).toMatchObject([

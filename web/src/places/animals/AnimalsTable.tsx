@@ -142,7 +142,8 @@ const Head = styled.div`
   color: ${colour('inkSoft')};
   font-size: 13px;
   > span {
-    padding: ${space(2)};
+    padding: 0 ${space(2)};
+    text-align: start;
     display: flex;
     align-items: center;
   }
@@ -155,6 +156,7 @@ const Head = styled.div`
     padding: 0;
     min-height: ${touch};
     min-width: ${touch};
+    text-align: inherit;
     cursor: pointer;
     font-weight: 600;
     color: ${colour('ink')};

@@ -83,7 +83,7 @@ export function useImport(): ImportState {
     kind: 'weights',
     mapping: {},
     unit: holding?.unit ?? 'kg',
-    dateOrder: 'day-month',
+    dateOrder: holding?.dateOrder === 'month-day' ? 'month-day' : 'day-month',
     takesAgain: false,
     takesParents: true,
     ...chosen,

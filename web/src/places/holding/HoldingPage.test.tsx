@@ -20,6 +20,7 @@ describe('the holding', () => {
     await user.clear(name);
     await user.type(name, 'Yukarı');
     await user.selectOptions(screen.getByLabelText('Weights in'), 'pounds');
+    await user.selectOptions(screen.getByLabelText('Dates typed as'), 'month, day, year');
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await screen.findByText('Saved the settings');
     expect(changes(asked)[0]?.[2]).toEqual({
@@ -27,6 +28,7 @@ describe('the holding', () => {
       name: 'Yukarı',
       keeper: 'Aylin',
       unit: 'lb',
+      dateOrder: 'month-day',
       currency: 'EUR',
     });
     await user.click(screen.getByRole('button', { name: 'Take back (Ctrl+Z)' }));

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { HoldingView } from '@yaylak/contract';
-import { SPECIES, SPECIES_WORDS, type Species, type WeightUnit } from '@yaylak/core';
+import { SPECIES, SPECIES_WORDS, type DateOrder, type Species, type WeightUnit } from '@yaylak/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { holdingQuery } from '../../api/queries';
@@ -85,10 +85,13 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
     name: holding.name,
     keeper: holding.keeper,
     unit: holding.unit,
+    dateOrder: holding.dateOrder,
     currency: holding.currency,
   });
   const [problem, setProblem] = useState<string>();
-  const isChanged = (['name', 'keeper', 'unit', 'currency'] as const).some((key) => draft[key] !== holding[key]);
+  const isChanged = (['name', 'keeper', 'unit', 'dateOrder', 'currency'] as const).some(
+    (key) => draft[key] !== holding[key],
+  );
   useUnsaved(isChanged);
   return (
     <Panel>
@@ -110,6 +113,16 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
               ['lb', 'pounds'],
             ]}
             onChange={(unit: WeightUnit) => setDraft({ ...draft, unit })}
+          />
+          <Choice
+            label="Dates typed as"
+            value={draft.dateOrder}
+            options={[
+              ['day-month', 'day, month, year'],
+              ['month-day', 'month, day, year'],
+              ['year-month', 'year, month, day'],
+            ]}
+            onChange={(dateOrder: DateOrder) => setDraft({ ...draft, dateOrder })}
           />
           <Field
             label="Currency"

@@ -1,6 +1,7 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import type { JobFacts } from '@yaylak/contract';
 import { aJob, aRoster, aRosterAnimal, TODAY } from '../../tests/builders';
+import { typeDay } from '../../tests/dates';
 import { AWAY, renderPage, type Answers, type Asked } from '../../tests/renderPage';
 import { keepHand } from '../../shared/jobs/hand';
 import { RacePage } from './RacePage';
@@ -69,7 +70,7 @@ describe('a job said anew', () => {
     await record(user, '0001');
     await waitFor(() => expect(entries()).toHaveLength(2));
     const form = await sheet();
-    fireEvent.change(form.getByLabelText('Day'), { target: { value: '2026-11-22' } });
+    await typeDay(user, 'Day', '2026-11-22');
     expect(form.getByRole('checkbox', { name: /^Move the 1 animal already recorded to 22 Nov 2026/ })).toBeChecked();
     await user.click(form.getByRole('button', { name: 'Save the job' }));
     await waitFor(() => expect(said()).toMatchObject({ on: '2026-11-22', isForItsDay: true }));
@@ -88,7 +89,7 @@ describe('a job said anew', () => {
     const { user, sheet, asked } = await open();
     await record(user, '0001');
     const form = await sheet();
-    fireEvent.change(form.getByLabelText('Day'), { target: { value: '2026-11-24' } });
+    await typeDay(user, 'Day', '2026-11-24');
     await user.click(form.getByRole('button', { name: 'Save the job' }));
     expect(form.getByText('Day: enter today or an earlier day.')).toBeVisible();
     expect(asked.some((a) => a.method === 'PUT')).toBe(false);

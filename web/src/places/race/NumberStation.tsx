@@ -3,6 +3,7 @@ import type { Match } from '@yaylak/core';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { Tag } from '../../parts/Tag';
+import { isTyping } from '../../parts/useWindowKey';
 import { colour, radius, space, touchRace } from '../../theme/tokens';
 import type { RaceNumber } from './answers';
 import type { Draft } from './draft';
@@ -41,8 +42,7 @@ export function NumberStation({
   useEffect(() => {
     input.current?.focus();
     const onKey = (event: globalThis.KeyboardEvent): void => {
-      if (/^\d$/.test(event.key) && !/^(INPUT|TEXTAREA)$/.test((event.target as HTMLElement).tagName))
-        input.current?.focus();
+      if (/^\d$/.test(event.key) && !isTyping(event.target)) input.current?.focus();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);

@@ -1,6 +1,7 @@
-import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import type { StartJob } from '@yaylak/contract';
 import { aGroup, aJob, anIdentifier, aRosterAnimal, TODAY } from '../../tests/builders';
+import { typeDay } from '../../tests/dates';
 import { AWAY, renderPage, type Answers } from '../../tests/renderPage';
 import { StartPage } from './StartPage';
 
@@ -68,10 +69,10 @@ it('starts a job with its list fixed, and goes to the race', async () => {
 
 it('can be begun on purpose for an earlier day, never for a later one', async () => {
   const { user, asked } = await show();
-  fireEvent.change(screen.getByLabelText('Day'), { target: { value: '2026-11-24' } });
+  await typeDay(user, 'Day', '2026-11-24');
   await user.click(screen.getByRole('button', { name: 'Start with 2 animals' }));
   expect(await screen.findByText('Day: enter today or an earlier day.')).toBeVisible();
-  fireEvent.change(screen.getByLabelText('Day'), { target: { value: '2026-11-22' } });
+  await typeDay(user, 'Day', '2026-11-22');
   expect(screen.getByText('Every animal will be dated with this day, whenever you enter it.')).toBeVisible();
   await user.click(screen.getByRole('button', { name: 'Start with 2 animals' }));
   await waitFor(() => expect(started(asked)).toMatchObject({ on: '2026-11-22', isForItsDay: true }));

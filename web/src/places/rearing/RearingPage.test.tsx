@@ -1,6 +1,7 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import type { LifeView, LittersView, LitterView, RearedView, RearingView } from '@yaylak/contract';
 import { aGain, aGroup, aHolding, anIdentifier, aTag, aToday, TODAY } from '../../tests/builders';
+import { typeDay } from '../../tests/dates';
 import { no, renderPage } from '../../tests/renderPage';
 import { LifeSheet } from './LifeSheet';
 import { LittersPage } from './LittersPage';
@@ -204,7 +205,7 @@ it('takes no litter weighed before its birth', async () => {
   await user.click(await screen.findByRole('button', { name: 'Weigh the litter of K-D01' }));
   const sheet = within(await screen.findByRole('dialog'));
   await user.type(sheet.getByLabelText('Together, g'), '640');
-  fireEvent.change(sheet.getByLabelText('On'), { target: { value: '2026-11-17' } });
+  await typeDay(user, 'On', '2026-11-17');
   await user.click(sheet.getByRole('button', { name: 'Write it down' }));
   expect(await sheet.findByRole('alert')).toHaveTextContent(
     '17 Nov 2026 is before the birth on 18 Nov 2026. Correct the date.',

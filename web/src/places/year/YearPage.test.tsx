@@ -1,7 +1,8 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import type { CreatePlan, PlanFacts, PlanView } from '@yaylak/contract';
 import { SPECIES_TABLE } from '@yaylak/core';
 import { aHolding, aPlanView } from '../../tests/builders';
+import { typeDay } from '../../tests/dates';
 import { AWAY, no, renderPage, type Answers } from '../../tests/renderPage';
 import { YearPage } from './YearPage';
 
@@ -151,7 +152,7 @@ describe('a new plan', () => {
     const sheet = await screen.findByRole('dialog', { name: 'New plan' });
     await user.clear(within(sheet).getByLabelText('Females'));
     await user.type(within(sheet).getByLabelText('Females'), '12');
-    fireEvent.change(within(sheet).getByLabelText('On'), { target: { value: '2028-03-10' } });
+    await typeDay(user, 'On', '2028-03-10');
     expect(within(sheet).getByText('15 Oct 2027')).toBeVisible();
     await user.click(within(sheet).getByRole('button', { name: 'Add a vaccine or remedy before birth' }));
     await user.click(within(sheet).getByRole('button', { name: 'Plan it' }));
@@ -177,7 +178,7 @@ describe('a new plan', () => {
     const sheet = await screen.findByRole('dialog', { name: 'New plan' });
     await user.clear(within(sheet).getByLabelText('Females'));
     await user.type(within(sheet).getByLabelText('Females'), '12');
-    fireEvent.change(within(sheet).getByLabelText('On'), { target: { value: '2028-03-10' } });
+    await typeDay(user, 'On', '2028-03-10');
     await user.click(within(sheet).getByRole('button', { name: 'Plan it' }));
     await waitFor(() => expect(plans()[0]?.facts).toMatchObject({ flushing: 'three-weeks' }));
   });
@@ -188,7 +189,7 @@ describe('a new plan', () => {
     const sheet = await screen.findByRole('dialog', { name: 'New plan' });
     await user.selectOptions(within(sheet).getByLabelText('Species'), 'rabbit');
     await user.selectOptions(within(sheet).getByLabelText('Served again'), 'intensive');
-    fireEvent.change(within(sheet).getByLabelText('First mating'), { target: { value: '2026-12-01' } });
+    await typeDay(user, 'First mating', '2026-12-01');
     await user.clear(within(sheet).getByLabelText('Females'));
     await user.type(within(sheet).getByLabelText('Females'), '6');
     await user.type(within(sheet).getByLabelText('Name'), 'Litters');
