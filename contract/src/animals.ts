@@ -101,6 +101,8 @@ export interface TagView {
   readonly isWorn: boolean;
   /** Last counted days of open withdrawals. */
   readonly withheld?: { readonly meat?: string; readonly milk?: string };
+  /** Whom it is kept for, and to which last day. */
+  readonly reserved?: { readonly buyer: string; readonly until?: string };
 }
 
 export interface AnimalRow {
@@ -251,6 +253,13 @@ export interface AnimalView {
     readonly purpose: string;
     readonly until: string | null;
   }[];
+  readonly reservation: {
+    readonly entryId: string;
+    readonly buyer: string;
+    readonly until: string | null;
+    readonly priceMinor: number | null;
+    readonly depositMinor: number | null;
+  } | null;
   readonly due: readonly DueView[];
   /** Today; of one that left, on the day it did. */
   readonly withheld: readonly WithheldOfAnimal[];

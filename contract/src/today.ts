@@ -82,6 +82,8 @@ export type LookAt =
       readonly testedOn: string;
       readonly dueOn: string;
     }
+  /** Its day is over: it is free again. */
+  | { readonly kind: 'reservation-over'; readonly tag: TagView; readonly buyer: string; readonly until: string }
   /** She died or left, and her young are with nobody. */
   | { readonly kind: 'orphans'; readonly tag: TagView; readonly species: Species; readonly count: number };
 

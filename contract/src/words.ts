@@ -58,6 +58,14 @@ export function refusalText(
       return `It is on record with ${evidenceText(refusal.evidence)}. Delete or correct those first if they are wrong.`;
     case 'gone':
       return `It left the holding on ${refusal.goneOn}. Strike that out first if it is wrong.`;
+    case 'reserved':
+      return `It is kept for ${value}${refusal.until === undefined ? '' : ` until ${refusal.until}`}. Let that go first.`;
+    case 'unknown-reservation':
+      return 'There is no such reservation of this animal. Look at its page again.';
+    case 'reservation-ended':
+      return 'That reservation was let go already. Nothing more is to be done.';
+    case 'deposit-over-price':
+      return `A deposit of ${value} is more than the price. Correct one of them.`;
     case 'under-label':
       return `${tooSmallText(refusal.small, unit)} Leave it out; if your vet ordered it, record it off the label with the vet’s days.`;
     case 'far-from-label':

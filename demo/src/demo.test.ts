@@ -234,10 +234,13 @@ describe('hangs together', () => {
       expect(new Set(lost.map(isReplaced))).toEqual(new Set([true, false]));
     });
 
-    it('a few ram lambs stand marked for a buyer', () => {
-      const marks = ofType('mark').filter((m) => m.purpose === 'reserved for a buyer');
-      expect(marks.length).toBeGreaterThanOrEqual(3);
-      expect(marks.every((m) => animals.get(m.animalId)?.sex === 'male' && (m.until ?? '') > TODAY)).toBe(true);
+    it('a few ram lambs are kept for a buyer and marked, and one is free again', () => {
+      const kept = ofType('reservation').filter((r) => (r.until ?? '') > TODAY);
+      expect(kept.length).toBeGreaterThanOrEqual(3);
+      const marks = ofType('mark').filter((m) => m.purpose === 'reserved for Kerem of the mill');
+      expect(new Set(marks.map((m) => m.animalId))).toEqual(new Set(kept.map((r) => r.animalId)));
+      expect(kept.every((r) => animals.get(r.animalId)?.sex === 'male')).toBe(true);
+      expect(ofType('reservation').filter((r) => (r.until ?? '9') < TODAY)).toHaveLength(1);
     });
 
     it('two hands differ by about a third of a score on the same ewes', () => {

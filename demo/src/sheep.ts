@@ -1,4 +1,4 @@
-import { addDays, yearOf, type Day, type TagColour } from '@yaylak/core';
+import { addDays, isoOf, yearOf, type Day, type TagColour } from '@yaylak/core';
 import type { BookWriter, DemoAnimal } from './bookWriter';
 import { trueWeight } from './growthCurve';
 
@@ -29,7 +29,7 @@ export function writeSheep(w: BookWriter, years: number): void {
     if (ago > 0) chooseLambs(w, lambs, end);
   }
   tellLostTags(w);
-  markForTheBuyer(w);
+  keepForBuyers(w);
 }
 
 function founder(w: BookWriter, start: Day, sex: 'female' | 'male', ram?: string): DemoAnimal {
@@ -175,14 +175,30 @@ function tellLostTags(w: BookWriter): void {
   if (bare) w.endVisual(bare, addDays(w.today, -70), 'not found');
 }
 
-/** A neighbour has looked at the ram lambs and picked a few; they stand marked until he comes for them. */
-function markForTheBuyer(w: BookWriter): void {
+/**
+ * A neighbour has looked at the ram lambs and picked a few; they are kept for him, and marked, until he comes for them.
+ * One that another asked for was not fetched in time.
+ */
+function keepForBuyers(w: BookWriter): void {
   const lambs = w.present('sheep', w.today).filter((a) => a.sex === 'male' && w.today - a.bornOn < 300);
-  for (const lamb of lambs.filter((_, i) => i % 7 === 2))
-    w.mark(
-      lamb,
-      addDays(w.today, -2),
-      { colour: 'red', place: 'shoulder', purpose: 'reserved for a buyer' },
-      addDays(w.today, 12),
-    );
+  const asked = addDays(w.today, -2);
+  const until = addDays(w.today, 12);
+  for (const lamb of lambs.filter((_, i) => i % 7 === 2)) {
+    w.write(lamb, asked, {
+      type: 'reservation',
+      buyer: 'Kerem of the mill',
+      until: isoOf(until),
+      priceMinor: 14_000,
+      depositMinor: 3_000,
+    });
+    w.mark(lamb, asked, { colour: 'red', place: 'shoulder', purpose: 'reserved for Kerem of the mill' }, until);
+  }
+  const late = lambs.filter((_, i) => i % 7 === 4)[0];
+  if (late)
+    w.write(late, addDays(w.today, -16), {
+      type: 'reservation',
+      buyer: 'Sevgi',
+      until: isoOf(addDays(w.today, -2)),
+      priceMinor: 13_000,
+    });
 }

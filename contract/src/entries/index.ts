@@ -31,6 +31,8 @@ import { SampleEntry } from './sample';
 import { ScoreEntry } from './score';
 import { ServiceEntry } from './service';
 import { StayEntry } from './stay';
+import { ReleaseEntry } from './release';
+import { ReservationEntry } from './reservation';
 import { StayEndEntry } from './stayEnd';
 import { StrikeEntry } from './strike';
 import { TreatmentEntry } from './treatment';
@@ -61,6 +63,8 @@ export const ENTRY_CLASSES = {
   heat: HeatEntry,
   service: ServiceEntry,
   stay: StayEntry,
+  reservation: ReservationEntry,
+  release: ReleaseEntry,
   'stay-end': StayEndEntry,
   harness: HarnessEntry,
   'male-check': MaleCheckEntry,
@@ -114,6 +118,8 @@ export * from './sample';
 export * from './score';
 export * from './service';
 export * from './stay';
+export * from './release';
+export * from './reservation';
 export * from './stayEnd';
 export * from './strike';
 export * from './treatment';

@@ -44,7 +44,10 @@ type PlainCode =
   | 'own-mother'
   | 'ends-before-it-begins'
   | 'already-weaned'
-  | 'dam-gone';
+  | 'dam-gone'
+  | 'unknown-reservation'
+  | 'reservation-ended'
+  | 'deposit-over-price';
 
 /** Why an entry is refused, with the field, the value and what it takes to say the remedy. */
 export type Refusal = { readonly field: string; readonly value: string } & (
@@ -62,6 +65,8 @@ export type Refusal = { readonly field: string; readonly value: string } & (
   | { readonly code: 'under-label'; readonly small: TooSmall }
   /** Far from the label's dose, and no reason given. */
   | { readonly code: 'far-from-label'; readonly times: number; readonly exact: number; readonly unit: DoseUnit }
+  /** It is kept for a buyer already. */
+  | { readonly code: 'reserved'; readonly until: string | undefined }
   /** It is a castrate since then already. */
   | { readonly code: 'castrated'; readonly on: string }
   | { readonly code: 'tube-taken'; readonly animalId: AnimalId }

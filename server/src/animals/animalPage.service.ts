@@ -23,6 +23,7 @@ import {
   isoOf,
   isPresent,
   marksOn,
+  reservedOn,
   nextWeighing,
   SPECIES_WORDS,
   windowAfter,
@@ -32,6 +33,7 @@ import {
   type Day,
   withheldOn,
   type Reading,
+  type ReservationFact,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { readEntries } from '../book/readEntries';
@@ -77,6 +79,7 @@ export class AnimalPageService {
         purpose: m.purpose,
         until: m.until === undefined ? null : isoOf(m.until),
       })),
+      reservation: reservationView(reservedOn(facts, today)),
       withheld: this.withheld(id, departure?.on ?? today),
       due: isPresent(facts, today) ? this.due(facts, today) : [],
       gains: {
@@ -268,3 +271,14 @@ function alarmText(alarm: NonNullable<ReturnType<typeof adultAlarm>>, weight: (k
     ? `Lost ${percent} in ${alarm.days} days, from ${weight(alarm.fromKg)} to ${weight(alarm.kg)}. Look at teeth, gut and feet.`
     : `${weight(alarm.kg)} is ${percent} of the usual ${weight(alarm.usualKg)} for the time of year. Look at teeth, gut and feet.`;
 }
+
+const reservationView = (open: ReservationFact | undefined): AnimalView['reservation'] =>
+  open
+    ? {
+        entryId: open.entryId,
+        buyer: open.buyer,
+        until: open.until === undefined ? null : isoOf(open.until),
+        priceMinor: open.priceMinor ?? null,
+        depositMinor: open.depositMinor ?? null,
+      }
+    : null;

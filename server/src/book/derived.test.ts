@@ -112,6 +112,7 @@ function anEntry(random: Random, book: Book, nextId: () => string): AnimalEntry 
     'identifier-end': (f) => f.identifiers.length > f.identifierEnds.length,
     'stay-end': (f) => f.stays.length > 0,
     harness: (f) => f.stays.length > 0,
+    release: (f) => f.reservations.length > f.releases.length,
     afterbirth: (f) => f.births.length > 0,
     'pen-stage': (f) => f.births.length > 0,
     colostrum: (f) => f.record.bornOn !== undefined,
@@ -148,6 +149,7 @@ function anEntry(random: Random, book: Book, nextId: () => string): AnimalEntry 
     stay: { groupId: pick(GROUPS), isTeaser: random() < 0.2, colour: pick(['red', undefined]) },
     'stay-end': { stayId: facts?.stays.at(-1)?.entryId },
     harness: { stayId: facts?.stays[0]?.entryId },
+    release: { reservationId: facts?.reservations.at(-1)?.entryId },
     'gene-test': { gene: 'grey', sampleId: undefined, result: pick(['free', 'carrier']) },
     'pregnancy-test': {
       sampleId: undefined,

@@ -1,6 +1,7 @@
 import {
   isoOf,
   mainIdentifier,
+  reservedOn,
   withheldOn,
   wornIdentifiers,
   type AnimalFacts,
@@ -25,7 +26,14 @@ export function tagView(facts: AnimalFacts, today: Day): TagView {
     hasElectronic: worn.some((i) => i.kind === 'electronic'),
     isWorn: main?.isWorn ?? false,
     ...withheld(facts, today),
+    ...reserved(facts, today),
   };
+}
+
+function reserved(facts: AnimalFacts, today: Day): Pick<TagView, 'reserved'> {
+  const open = facts.reservations.length === 0 ? undefined : reservedOn(facts, today);
+  if (!open) return {};
+  return { reserved: { buyer: open.buyer, ...(open.until === undefined ? {} : { until: isoOf(open.until) }) } };
 }
 
 function withheld(facts: AnimalFacts, today: Day): Pick<TagView, 'withheld'> {

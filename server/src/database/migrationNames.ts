@@ -16,6 +16,7 @@ export const MIGRATION_NAMES = [
   '20261129600000_birthKnown',
   '20261129700000_passedWhy',
   '20261129800000_dateOrder',
+  '20261129900000_reserved',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -7,7 +7,9 @@ import { aJob, aRollingPlan, aTemplate, testApp, TODAY, uuid } from '../tests/te
 
 describe('a book with every kind of entry', () => {
   const ids = Object.fromEntries(
-    ['ewe', 'ram', 'lamb', 'group', 'job', 'product', 'identifier', 'stay', 'sample', 'weight'].map((k) => [k, uuid()]),
+    ['ewe', 'ram', 'lamb', 'group', 'job', 'product', 'identifier', 'stay', 'reservation', 'sample', 'weight'].map(
+      (k) => [k, uuid()],
+    ),
   ) as Record<string, string>;
   const REFERS: Readonly<Record<string, unknown>> = {
     jobId: ids.job,
@@ -19,6 +21,7 @@ describe('a book with every kind of entry', () => {
     maleIds: [ids.ram],
     identifierId: ids.identifier,
     stayId: ids.stay,
+    reservationId: ids.reservation,
     sampleId: ids.sample,
     entryId: ids.weight,
   };
@@ -67,6 +70,7 @@ describe('a book with every kind of entry', () => {
     bare('arrival', { animalId: ids.ram, on: '2023-04-01', sex: 'male' }),
     whole('identifier', { id: ids.identifier }),
     whole('stay', { id: ids.stay, animalId: ids.ram }),
+    whole('reservation', { id: ids.reservation, animalId: ids.ram }),
     whole('sample', { id: ids.sample, tube: 'B-001' }),
     whole('weight', { id: ids.weight }),
     whole('weight', { id: other }),

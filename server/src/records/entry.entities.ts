@@ -1,4 +1,4 @@
-import { defineEntity, p } from '@mikro-orm/core';
+import { defineEntity, p, type EntitySchema } from '@mikro-orm/core';
 import type { DeadYoung, EntryType } from '@yaylak/contract';
 import type { HeatSign, LookGrade, MalePart, PartGrade, ScanFinding } from '@yaylak/core';
 import { AnimalEntity } from './animal.entity';
@@ -191,6 +191,22 @@ export const StayEntity = defineEntity({
     reason: p.string().nullable(),
   },
 });
+export const ReservationEntity = defineEntity({
+  name: 'Reservation',
+  tableName: 'reservation_entry',
+  properties: {
+    ...own,
+    buyer: p.string(),
+    until: p.string().nullable(),
+    priceMinor: p.integer().nullable(),
+    depositMinor: p.integer().nullable(),
+  },
+});
+export const ReleaseEntity = defineEntity({
+  name: 'Release',
+  tableName: 'release_entry',
+  properties: { ...own, reservation: () => p.manyToOne(EntryEntity).deleteRule('restrict').index() },
+});
 export const StayEndEntity = defineEntity({
   name: 'StayEnd',
   tableName: 'stay_end_entry',
@@ -321,7 +337,7 @@ export const StrikeEntity = defineEntity({
 });
 
 /** The table of each kind of entry. */
-export const ENTRY_ENTITIES = {
+export const ENTRY_ENTITIES: Readonly<Record<EntryType, EntitySchema>> = {
   arrival: ArrivalEntity,
   identifier: IdentifierEntity,
   'identifier-end': IdentifierEndEntity,
@@ -343,6 +359,8 @@ export const ENTRY_ENTITIES = {
   heat: HeatEntity,
   service: ServiceEntity,
   stay: StayEntity,
+  reservation: ReservationEntity,
+  release: ReleaseEntity,
   'stay-end': StayEndEntity,
   harness: HarnessEntity,
   'male-check': MaleCheckEntity,
@@ -359,4 +377,4 @@ export const ENTRY_ENTITIES = {
   'pen-stage': PenStageEntity,
   feed: FeedEntity,
   strike: StrikeEntity,
-} as const satisfies Readonly<Record<EntryType, object>>;
+};

@@ -104,6 +104,7 @@ const ID_OF: Readonly<Record<string, string>> = {
   productId: 'products',
   identifierId: 'identifier',
   stayId: 'stay',
+  reservationId: 'reservation',
   sampleId: 'sample',
   entryId: 'weight',
 };

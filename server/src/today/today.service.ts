@@ -4,6 +4,7 @@ import {
   addDays,
   bandLane,
   doubtOf,
+  lapsedOn,
   groupOn,
   isoMoment,
   isoOf,
@@ -185,6 +186,14 @@ export class TodayService {
         });
       const message = record.sex === 'female' ? this.pages.alarm(facts, addDays(today, -DOUBT_DAYS)) : null;
       if (message !== null) list.push({ kind: 'adult-alarm', tag: tagView(facts, today), message });
+      const lapsed = facts.reservations.length === 0 ? undefined : lapsedOn(facts, today);
+      if (lapsed?.until !== undefined)
+        list.push({
+          kind: 'reservation-over',
+          tag: tagView(facts, today),
+          buyer: lapsed.buyer,
+          until: isoOf(lapsed.until),
+        });
     }
     return list;
   }

@@ -1,8 +1,9 @@
 import type { TagView } from '@yaylak/contract';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { fonts, radius, TAG_FILLS, touchable } from '../theme/tokens';
+import { colour, fonts, radius, TAG_FILLS, touchable } from '../theme/tokens';
 import { shortDate } from '../words/format';
+import { reservedText } from '../words/reserved';
 
 interface Props {
   readonly tag: TagView;
@@ -15,7 +16,8 @@ export function tagLabel(tag: TagView): string {
   const electronic = tag.hasElectronic ? ', with electronic tag' : '';
   const name = tag.name ? `, ${tag.name}` : '';
   const withheld = withheldWords(tag);
-  return `${tag.colour ?? ''} tag ${tag.text}${name}${electronic}${tag.isWorn ? '' : ', lost'}${withheld ? `, ${withheld}` : ''}`.trim();
+  const reserved = tag.reserved ? `, ${reservedText(tag.reserved)}` : '';
+  return `${tag.colour ?? ''} tag ${tag.text}${name}${electronic}${tag.isWorn ? '' : ', lost'}${withheld ? `, ${withheld}` : ''}${reserved}`.trim();
 }
 
 /** One known by its electronic number alone is read by its end; the whole stands beside it in words. */
@@ -31,7 +33,7 @@ export function withheldWords({ withheld }: TagView): string {
 
 /**
  * An animal as its ear tag: its colour and number, a hole, a notch for the electronic one, an outline when it is lost,
- * a barred end while something of it is withheld.
+ * a barred end while something of it is withheld, a line beneath while it is kept for a buyer.
  */
 export function Tag({ tag, size = 'small', isStatic = false }: Props) {
   const fill = TAG_FILLS[tag.colour ?? 'white'] ?? TAG_FILLS.white;
@@ -41,7 +43,10 @@ export function Tag({ tag, size = 'small', isStatic = false }: Props) {
       data-lost={!tag.isWorn || undefined}
       data-electronic={tag.hasElectronic || undefined}
       data-withheld={tag.withheld !== undefined || undefined}
-      title={tag.withheld ? withheldWords(tag) : undefined}
+      data-reserved={tag.reserved !== undefined || undefined}
+      title={
+        [withheldWords(tag), tag.reserved ? reservedText(tag.reserved) : ''].filter(Boolean).join('; ') || undefined
+      }
       style={{ '--fill': fill } as object}
     >
       <Hole data-size={size} aria-hidden />
@@ -95,6 +100,9 @@ const Face = styled.span`
     background:
       repeating-linear-gradient(135deg, #6b4263 0 3px, var(--fill) 3px 6px) right / 10px 100% no-repeat,
       var(--fill);
+  }
+  &[data-reserved] {
+    box-shadow: inset 0 -4px 0 ${colour('indigo')};
   }
   &[data-withheld]::after {
     right: 18px;

@@ -74,6 +74,7 @@ export const aView = (text: string, change: Partial<AnimalView> = {}): AnimalVie
   row: aRow(text),
   strain: null,
   departed: null,
+  reservation: null,
   marks: [],
   due: [],
   corrections: [],

@@ -47,6 +47,8 @@ const LINES: Lines = {
     `To the ${MOB_WORDS[entry.mob]} mob${entry.suggested && entry.suggested !== entry.mob ? ` (suggested: ${MOB_WORDS[entry.suggested]})` : ''}`,
   check: (entry) =>
     `${CHECK_WORDS[entry.what][entry.isFound ? 'found' : 'clear']}${entry.words ? `: ${entry.words}` : ''}`,
+  reservation: (entry) => `Reserved for ${entry.buyer}${entry.until ? `, to ${fullDate(entry.until)}` : ''}`,
+  release: () => 'Reservation let go',
   strike: () => 'Struck out',
   ...MATING_LINES,
   ...CARRYING_LINES,

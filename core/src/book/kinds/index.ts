@@ -29,6 +29,8 @@ import { sample } from './sample';
 import { score } from './score';
 import { service } from './service';
 import { stay } from './stay';
+import { release } from './release';
+import { reservation } from './reservation';
 import { stayEnd } from './stayEnd';
 import { treatment } from './treatment';
 import { wayOn } from './wayOn';
@@ -61,6 +63,8 @@ export const KINDS = {
   heat,
   service,
   stay,
+  reservation,
+  release,
   'stay-end': stayEnd,
   harness,
   'male-check': maleCheck,

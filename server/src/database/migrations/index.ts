@@ -17,6 +17,7 @@ import { Migration20261129500000_jobDiscarded } from './20261129500000_jobDiscar
 import { Migration20261129600000_birthKnown } from './20261129600000_birthKnown';
 import { Migration20261129700000_passedWhy } from './20261129700000_passedWhy';
 import { Migration20261129800000_dateOrder } from './20261129800000_dateOrder';
+import { Migration20261129900000_reserved } from './20261129900000_reserved';
 
 /** What each step does; listed by hand, so that nothing is looked for on disk. */
 const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
@@ -36,6 +37,7 @@ const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>
   '20261129600000_birthKnown': Migration20261129600000_birthKnown,
   '20261129700000_passedWhy': Migration20261129700000_passedWhy,
   '20261129800000_dateOrder': Migration20261129800000_dateOrder,
+  '20261129900000_reserved': Migration20261129900000_reserved,
 };
 
 /** In the order they are run. */

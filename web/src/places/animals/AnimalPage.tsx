@@ -26,6 +26,7 @@ import { LifeLanes } from './LifeLanes';
 import { RecordEditor } from './RecordEditor';
 import { Timeline } from './Timeline';
 import { leftWithheldWords } from '../../words/withheld';
+import { Reserved } from './Reserved';
 import { WriteDown } from './WriteDown';
 
 const GrowthCurve = lazy(async () => ({ default: (await import('./GrowthCurve')).GrowthCurve }));
@@ -71,7 +72,9 @@ export function AnimalPage() {
             : 'Never weighed.'}{' '}
           {data.departed ? (
             <b>
-              Left on {fullDate(data.departed.on)}: {data.departed.how}.
+              {data.departed.how === 'elsewhere'
+                ? 'Not here: known by its number, as a parent.'
+                : `Left on ${fullDate(data.departed.on)}: ${data.departed.how}.`}
             </b>
           ) : null}
         </p>
@@ -102,6 +105,7 @@ export function AnimalPage() {
       {data.corrections.map((bias) => (
         <Corrected key={`${bias.by} ${bias.method}`} bias={bias} />
       ))}
+      {data.reservation && holding ? <Reserved view={data} holding={holding} /> : null}
       {data.marks.length > 0 ? (
         <Row>
           {data.marks.map((m) => (

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { CAUSE_WORDS, DepartureEntry, type AnimalView } from '@yaylak/contract';
 import { DEATH_CAUSES, LEAVING_WAYS, type DeathCause } from '@yaylak/core';
-import { withheldQuery } from '../../api/queries';
+import { holdingQuery, withheldQuery } from '../../api/queries';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { FieldRow } from '../../parts/form/FieldRow';
 import { FormChoice, FormField, FormTick } from '../../parts/form/fields';
@@ -11,6 +11,7 @@ import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { NotePanel, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
+import { reservationWords } from '../../words/reserved';
 import { buyerToldLabel, lastWithheld, withheldToText } from '../../words/withheld';
 
 interface Props {
@@ -36,6 +37,7 @@ interface Typed {
 export function LeaveSheet({ view, today, onClose }: Props) {
   const { animalId } = view.row.tag;
   const write = useWrite();
+  const { data: holding } = useQuery(holdingQuery);
   const draftOf = ({ on, how, cause, reason, isTold }: Typed): EntryDraft => ({
     type: 'departure',
     animalId,
@@ -81,6 +83,9 @@ export function LeaveSheet({ view, today, onClose }: Props) {
               <p key={w.of}>{withheldToText(w, how === 'slaughtered')}</p>
             ))}
           </NotePanel>
+        ) : null}
+        {view.reservation && how !== 'died' && how !== 'lost' ? (
+          <NotePanel $tone="indigo">{reservationWords(view.reservation, holding?.currency ?? '')}</NotePanel>
         ) : null}
         {how === 'sold' && until !== undefined ? <FormTick name="isTold" label={buyerToldLabel(until, on)} /> : null}
         <FormField name="reason" label={how === 'sold' ? 'To whom, or why' : 'Note'} />

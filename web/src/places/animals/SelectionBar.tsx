@@ -3,6 +3,7 @@ import { MARK_COLOURS, MARK_PLACES, type AnimalRow } from '@yaylak/contract';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { groupsQuery, holdingQuery } from '../../api/queries';
+import { ReserveSheet } from './ReserveSheet';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
@@ -24,6 +25,7 @@ interface Props {
 export function SelectionBar({ rows, onDone, onJob }: Props) {
   const { data: groups } = useQuery(groupsQuery);
   const { data: holding } = useQuery(holdingQuery);
+  const [isReserving, setReserving] = useState(false);
   const [open, setOpen] = useState<'move' | 'mark'>();
   const [groupId, setGroupId] = useState('');
   const [mark, setMark] = useState<{
@@ -55,6 +57,10 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
       ) : null}
       <Button onPress={() => setOpen('move')}>Move to a group</Button>
       <Button onPress={() => setOpen('mark')}>Mark</Button>
+      <Button onPress={() => setReserving(true)}>Reserve</Button>
+      {isReserving ? (
+        <ReserveSheet tags={rows.map((r) => r.tag)} today={on} onClose={() => setReserving(false)} onDone={onDone} />
+      ) : null}
       <Button onPress={() => setTreating(true)}>Treat</Button>
       <Button onPress={() => onJob(rows)}>Start a job</Button>
       <Button kind="quiet" onPress={onDone}>

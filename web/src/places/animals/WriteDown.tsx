@@ -15,6 +15,7 @@ import { Sheet } from '../../parts/Sheet';
 import { TreatSheet } from '../../shared/remedies/TreatSheet';
 import { useWrite } from '../../parts/useWrite';
 import { LeaveSheet } from './LeaveSheet';
+import { ReserveSheet } from './ReserveSheet';
 import { Asked } from '../../parts/Asked';
 import { checkReadingText } from '../../words/doubts';
 import { useWeightUnit } from '../../words/useUnits';
@@ -36,6 +37,7 @@ export function WriteDown({ view, today }: Props) {
   const [what, setWhat] = useState<What>();
   const [isTreating, setTreating] = useState(false);
   const [isLeaving, setLeaving] = useState(false);
+  const [isReserving, setReserving] = useState(false);
   return (
     <>
       {isTreating ? <TreatSheet animalIds={[view.row.tag.animalId]} onClose={() => setTreating(false)} /> : null}
@@ -45,7 +47,9 @@ export function WriteDown({ view, today }: Props) {
       <Button onPress={() => setTreating(true)}>Treat</Button>
       <Button onPress={() => setWhat('move')}>Move</Button>
       <Button onPress={() => setWhat('note')}>Note</Button>
+      {view.departed || view.reservation ? null : <Button onPress={() => setReserving(true)}>Reserve</Button>}
       {view.departed ? null : <Button onPress={() => setLeaving(true)}>Left</Button>}
+      {isReserving ? <ReserveSheet tags={[view.row.tag]} today={today} onClose={() => setReserving(false)} /> : null}
       {isLeaving ? <LeaveSheet view={view} today={today} onClose={() => setLeaving(false)} /> : null}
       <Sheet title={what ? TITLES[what] : ''} isOpen={what !== undefined} onClose={() => setWhat(undefined)}>
         {what ? <Form what={what} view={view} today={today} onClose={() => setWhat(undefined)} /> : null}

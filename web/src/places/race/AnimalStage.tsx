@@ -2,6 +2,7 @@ import { useEffect, useRef, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { colour, fonts, phone, space } from '../../theme/tokens';
 import { fullDate } from '../../words/format';
+import { reservedText } from '../../words/reserved';
 import { AnimalAtHand } from './AnimalAtHand';
 import { typed, type Draft } from './draft';
 import { fieldsAt, type AtHand, type LetteredToggle } from './stations';
@@ -70,6 +71,7 @@ export function AnimalStage({
           {w.of === 'meat' ? 'Meat' : 'Milk'} withheld to the end of {fullDate(w.until)}: {w.product}
         </Withheld>
       ))}
+      {at.animal?.tag.reserved ? <Reserved>It is {reservedText(at.animal.tag.reserved)}</Reserved> : null}
       {damName !== undefined && !at.animal ? (
         <>
           <SexKeys draft={draft} at={at} onChoose={(sex) => onChange(typed(draft, { sex }))} />
@@ -113,4 +115,8 @@ const Withheld = styled.p`
   background: ${colour('plumWash')};
   color: ${colour('ink')};
   font-weight: 600;
+`;
+const Reserved = styled(Withheld)`
+  border-left-color: ${colour('indigo')};
+  background: ${colour('indigoWash')};
 `;

@@ -101,6 +101,22 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
                 <Button onPress={() => void navigate(`/animals/${item.tag.animalId}`)}>Open the animal</Button>
               </Item>
             );
+          case 'reservation-over':
+            return (
+              <Item key={`reservation ${item.tag.animalId}`}>
+                <div>
+                  <Row>
+                    <Tag tag={item.tag} />
+                    <b>Free again</b>
+                  </Row>
+                  <Small>
+                    It was reserved for {item.buyer} to {shortDate(item.until)}. Take the spray off, or reserve it anew.
+                  </Small>
+                </div>
+                <span />
+                <Button onPress={() => void navigate(`/animals/${item.tag.animalId}`)}>Open the animal</Button>
+              </Item>
+            );
           case 'orphans': {
             const { tag, species, count } = item;
             const young = SPECIES_WORDS[species].young.unknown[count === 1 ? 0 : 1];

@@ -1,0 +1,125 @@
+import { MARK_COLOURS, MARK_PLACES, ReservationEntry, type TagView } from '@yaylak/contract';
+import { readTypedNumber } from '@yaylak/core';
+import { useQuery } from '@tanstack/react-query';
+import { holdingQuery } from '../../api/queries';
+import type { EntryDraft } from '../../outbox/useRecord';
+import { FieldRow } from '../../parts/form/FieldRow';
+import { FormChoice, FormField } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { madeEntry } from '../../parts/form/useEntryForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
+import { Small } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { useWrite } from '../../parts/useWrite';
+import { countText } from '../../words/format';
+
+interface Props {
+  readonly tags: readonly TagView[];
+  readonly today: string;
+  readonly onClose: () => void;
+  readonly onDone?: () => void;
+}
+
+type Spray = 'none' | (typeof MARK_COLOURS)[number];
+
+interface Typed {
+  readonly buyer: string;
+  readonly until: string;
+  readonly price: string;
+  readonly deposit: string;
+  readonly spray: Spray;
+  readonly place: (typeof MARK_PLACES)[number];
+}
+
+const minorOf = (text: string): number | undefined => {
+  const read = readTypedNumber(text);
+  return read.kind === 'number' ? Math.round(read.value * 100) : undefined;
+};
+
+/** Keeps animals for a buyer, to a day, with price, deposit and the spray that shows it across the field. */
+export function ReserveSheet({ tags, today, onClose, onDone }: Props) {
+  const { data: holding } = useQuery(holdingQuery);
+  const write = useWrite();
+  const [first] = tags;
+  const many = tags.length === 1 ? (first?.text ?? '') : countText(tags.length, 'animal', 'animals');
+  const draftsOf = ({ buyer, until, price, deposit, spray, place }: Typed): readonly EntryDraft[] =>
+    tags.flatMap(({ animalId }): EntryDraft[] => {
+      const [priceMinor, depositMinor] = [minorOf(price), minorOf(deposit)];
+      return [
+        {
+          type: 'reservation',
+          animalId,
+          on: today,
+          buyer: buyer.trim(),
+          ...(until === '' ? {} : { until }),
+          ...(priceMinor === undefined ? {} : { priceMinor }),
+          ...(depositMinor === undefined ? {} : { depositMinor }),
+        },
+        ...(spray === 'none'
+          ? []
+          : [
+              {
+                type: 'mark',
+                animalId,
+                on: today,
+                colour: spray,
+                place,
+                purpose: `reserved for ${buyer.trim()}`,
+                ...(until === '' ? {} : { until }),
+              } as const,
+            ]),
+      ];
+    });
+  const form = useTypedForm<Typed>({
+    start: { buyer: '', until: '', price: '', deposit: '', spray: 'none', place: 'back' },
+    made: (typed) =>
+      draftsOf(typed)
+        .slice(0, 1)
+        .map((draft) => madeEntry(ReservationEntry, draft)),
+    also: ({ price, deposit, until }): Against => ({
+      ...(price !== '' && minorOf(price) === undefined
+        ? { price: `“${price}” is not a price. Type it as 240 or 240.50.` }
+        : {}),
+      ...(deposit !== '' && minorOf(deposit) === undefined
+        ? { deposit: `“${deposit}” is not an amount. Type it as 50 or 50.00.` }
+        : {}),
+      ...(until !== '' && until < today ? { until: 'That day is over. Enter today or a later day.' } : {}),
+    }),
+    fieldOf: { priceMinor: 'price', depositMinor: 'deposit' },
+    words: { buyer: 'Say for whom.' },
+  });
+  const spray = form.watch('spray');
+  return (
+    <Sheet title={`Reserve ${many}`} isOpen onClose={onClose}>
+      <SendForm
+        form={form}
+        send={(typed) => write(draftsOf(typed), `Reserved ${many} for ${typed.buyer.trim()}`)}
+        onDone={() => {
+          onClose();
+          onDone?.();
+        }}
+        submit="Reserve"
+      >
+        <FieldRow $gap={3}>
+          <FormField name="buyer" label="For whom" autoFocus />
+          <FormField name="until" label="Kept to the end of" type="date" />
+        </FieldRow>
+        <FieldRow $gap={3}>
+          <FormField name="price" label={`Price a head, ${holding?.currency ?? ''}`} inputMode="decimal" />
+          <FormField name="deposit" label={`Deposit a head, ${holding?.currency ?? ''}`} inputMode="decimal" />
+        </FieldRow>
+        <FieldRow $gap={3}>
+          <FormChoice
+            name="spray"
+            label="Spray"
+            options={[['none', 'none'], ...MARK_COLOURS.map((c) => [c, c] as const)]}
+          />
+          {spray === 'none' ? null : (
+            <FormChoice name="place" label="Place on the body" options={MARK_PLACES.map((p) => [p, p] as const)} />
+          )}
+        </FieldRow>
+        <Small>Without a day it is kept until you let it go. After its day it is free again, and Today says so.</Small>
+      </SendForm>
+    </Sheet>
+  );
+}
