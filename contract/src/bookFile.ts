@@ -12,7 +12,13 @@ import {
 } from '@yaylak/core';
 import { IsBoolean, IsIn, IsInt, IsISO8601, IsOptional, IsString, IsUUID, Length, Max, Min } from 'class-validator';
 import type { Entry } from './entries';
-import { ChangeHolding, type BlankTags, type ScorersSetting, type StandardSetting } from './holding';
+import {
+  ChangeHolding,
+  type BlankTags,
+  type DecisionMarksSetting,
+  type ScorersSetting,
+  type StandardSetting,
+} from './holding';
 import { StartJob } from './jobs';
 import { IsNested, MayBeMissing } from './nested';
 import { ProductFacts } from './remedies';
@@ -165,6 +171,7 @@ export interface BookFile {
     readonly scorers?: ScorersSetting;
     readonly resources?: ResourcesSetting;
     readonly calendar?: CalendarSetting;
+    readonly decisionMarks?: DecisionMarksSetting;
     readonly calendarKey?: string;
   };
   readonly groups: readonly {

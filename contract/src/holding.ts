@@ -1,6 +1,7 @@
 import { DATE_ORDERS, SEXES, SPECIES, TAG_COLOURS, TAG_SHAPES } from '@yaylak/core';
 import type {
   DateOrder,
+  Decision,
   PointsWeights,
   Sex,
   Species,
@@ -28,6 +29,7 @@ import {
 import { IsNested, IsNestedList, MayBeMissing } from './nested';
 import { MAX_TEXT } from './rules';
 import { CalendarSetting, ResourcesSetting } from './season';
+import { GateMark } from './stations';
 
 export class PointsWeightsSetting implements PointsWeights {
   @IsNumber()
@@ -97,6 +99,19 @@ export class BlankTags {
   last: string;
 }
 
+/** What is sprayed on whom a choice keeps, puts second, or sells; what has none is not sprayed. */
+export class DecisionMarksSetting implements Partial<Record<Decision, GateMark>> {
+  @MayBeMissing()
+  @IsNested(() => GateMark)
+  keep?: GateMark;
+  @MayBeMissing()
+  @IsNested(() => GateMark)
+  second?: GateMark;
+  @MayBeMissing()
+  @IsNested(() => GateMark)
+  sell?: GateMark;
+}
+
 /** A change of the holding's settings on a version of them. */
 export class ChangeHolding {
   @IsInt()
@@ -146,6 +161,9 @@ export class ChangeHolding {
   @MayBeMissing()
   @IsNested(() => CalendarSetting)
   calendar?: CalendarSetting;
+  @MayBeMissing()
+  @IsNested(() => DecisionMarksSetting)
+  decisionMarks?: DecisionMarksSetting;
 }
 
 /** A record that cannot be used as it is stored; it is left out, and the rest of the book stands. */
@@ -169,6 +187,7 @@ export interface HoldingView {
   readonly scorers: ScorersSetting;
   readonly resources: ResourcesSetting;
   readonly calendar: CalendarSetting;
+  readonly decisionMarks: DecisionMarksSetting;
   readonly version: number;
   readonly today: string;
   /** The time on the server's wall, by which a device that is away carries its day on. */

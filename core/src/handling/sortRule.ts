@@ -75,8 +75,7 @@ export function suggestGate(rule: SortRule, animal: Sorted, halfWidthKg: Kilogra
       const { points, pointsError: standardError = 0, decision, failed } = animal;
       if (failed.length > 0) return { gate: rule.below, because: { kind: 'standards', failed }, isNear: false };
       if (decision !== undefined) {
-        const gates = { keep: rule.above, second: rule.between ?? rule.below, sell: rule.below };
-        return { gate: gates[decision], because: { kind: 'decision', decision }, isNear: false };
+        return { gate: gatesOf(rule)[decision], because: { kind: 'decision', decision }, isNear: false };
       }
       if (points === undefined) return undefined;
       const because = { kind: 'index', points, standardError, line: rule.line } as const;
@@ -84,4 +83,24 @@ export function suggestGate(rule: SortRule, animal: Sorted, halfWidthKg: Kilogra
       return { gate: gateFor(points >= rule.line), because, isNear };
     }
   }
+}
+
+/** The gate of each decision, where a rule follows the choice; without one between, the second string goes with the sold. */
+const gatesOf = ({
+  above,
+  between,
+  below,
+}: Extract<SortRule, { readonly by: 'index' }>): Readonly<Record<Decision, GateKey>> => ({
+  keep: above,
+  second: between ?? below,
+  sell: below,
+});
+
+/** The decision that a gate is for, where a rule follows the choice. */
+export function decisionOfGate(
+  { by, above, between, below }: Pick<SortRule, 'by' | 'above' | 'below'> & { readonly between?: GateKey | undefined },
+  gate: GateKey,
+): Decision | undefined {
+  if (by !== 'index') return undefined;
+  return gate === above ? 'keep' : gate === between ? 'second' : gate === below ? 'sell' : undefined;
 }

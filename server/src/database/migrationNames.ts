@@ -17,6 +17,7 @@ export const MIGRATION_NAMES = [
   '20261129700000_passedWhy',
   '20261129800000_dateOrder',
   '20261129900000_reserved',
+  '20261130000000_decisionMarks',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -54,6 +54,7 @@ export class BookFileService {
       scorers,
       resources,
       calendar,
+      decisionMarks,
       calendarKey,
       version,
     } = await this.holding.settings();
@@ -84,6 +85,7 @@ export class BookFileService {
         ...(scorers ? { scorers } : {}),
         ...(resources ? { resources } : {}),
         ...(calendar ? { calendar } : {}),
+        ...(decisionMarks ? { decisionMarks } : {}),
         ...(calendarKey ? { calendarKey } : {}),
       },
       groups: groups.map((g) => ({
@@ -240,6 +242,7 @@ async function writeRecords(em: EntityManager, book: CheckedBook): Promise<void>
     scorers = null,
     resources = null,
     calendar = null,
+    decisionMarks = null,
     calendarKey = null,
     dateOrder = null,
     ...holding
@@ -253,6 +256,7 @@ async function writeRecords(em: EntityManager, book: CheckedBook): Promise<void>
     scorers,
     resources,
     calendar,
+    decisionMarks,
     calendarKey,
   });
   for (const product of book.products) await em.insert(ProductEntity, { ...product });

@@ -5,6 +5,7 @@ import type {
   BlankTags,
   CalendarSetting,
   ChangeHolding,
+  DecisionMarksSetting,
   HoldingView,
   NextNumbers,
   ResourcesSetting,
@@ -54,6 +55,7 @@ export interface Settings {
   readonly scorers: ScorersSetting | null;
   readonly resources: ResourcesSetting | null;
   readonly calendar: CalendarSetting | null;
+  readonly decisionMarks: DecisionMarksSetting | null;
   readonly calendarKey: string | null;
   readonly version: number;
 }
@@ -71,6 +73,7 @@ const NEW_HOLDING: Settings = {
   scorers: null,
   resources: null,
   calendar: null,
+  decisionMarks: null,
   calendarKey: null,
   version: 1,
 };
@@ -128,6 +131,7 @@ export class HoldingService {
       scorers: s.scorers ?? { setRight: [] },
       resources: s.resources ?? { birthPens: [], away: [], lean: [] },
       calendar: s.calendar ?? {},
+      decisionMarks: s.decisionMarks ?? {},
       species: this.book.state.allSettings,
       version: s.version,
       today: isoOf(this.clock.today()),
@@ -167,6 +171,7 @@ export class HoldingService {
         scorers: (change.scorers && plain(change.scorers)) ?? before.scorers ?? null,
         resources: (change.resources && plain(change.resources)) ?? before.resources ?? null,
         calendar: (change.calendar && plain(change.calendar)) ?? before.calendar ?? null,
+        decisionMarks: (change.decisionMarks && plain(change.decisionMarks)) ?? before.decisionMarks ?? null,
         calendarKey: before.calendarKey ?? null,
         version: before.version + 1,
       });

@@ -148,6 +148,15 @@ it('keeps the order days are typed in, and writes it into the book’s file', as
   await t.http().patch('/api/holding').send({ version: 2, dateOrder: 'month' }).expect(400);
 });
 
+it('keeps what is sprayed for each decision, and refuses a colour that is none', async () => {
+  const decisionMarks = { keep: { colour: 'green', place: 'back' }, sell: { colour: 'red', place: 'rump' } };
+  await t.http().patch('/api/holding').send({ version: 1, decisionMarks }).expect(200);
+  expect((await get<HoldingView>(t, '/api/holding')).decisionMarks).toEqual(decisionMarks);
+  expect((await get<BookFile>(t, '/api/book')).holding.decisionMarks).toEqual(decisionMarks);
+  const odd = { keep: { colour: 'grey', place: 'back' } };
+  await t.http().patch('/api/holding').send({ version: 2, decisionMarks: odd }).expect(400);
+});
+
 it('speaks in pounds of everything once the holding weighs in pounds, and after a start again', async () => {
   const [ewe, kid] = [uuid(), uuid()];
   await t.http().patch('/api/holding').send({ version: 1, unit: 'lb' }).expect(200);

@@ -1,5 +1,12 @@
 import { defineEntity, p } from '@mikro-orm/core';
-import type { BlankTags, CalendarSetting, ResourcesSetting, ScorersSetting, StandardSetting } from '@yaylak/contract';
+import type {
+  BlankTags,
+  CalendarSetting,
+  DecisionMarksSetting,
+  ResourcesSetting,
+  ScorersSetting,
+  StandardSetting,
+} from '@yaylak/contract';
 import type { PointsWeights, SpeciesOverrides } from '@yaylak/core';
 
 /** The holding's settings: one row. */
@@ -20,6 +27,7 @@ export const HoldingEntity = defineEntity({
     scorers: p.json<ScorersSetting>().nullable(),
     resources: p.json<ResourcesSetting>().nullable(),
     calendar: p.json<CalendarSetting>().nullable(),
+    decisionMarks: p.json<DecisionMarksSetting>().nullable(),
     /** What the calendar's address is known by; made once. */
     calendarKey: p.string().nullable(),
     version: p.integer(),

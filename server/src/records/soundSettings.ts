@@ -16,6 +16,7 @@ const FIELDS = [
   'scorers',
   'resources',
   'calendar',
+  'decisionMarks',
 ] as const;
 
 /** Settings as they are stored: anything may stand in a field. */

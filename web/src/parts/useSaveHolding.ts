@@ -26,16 +26,28 @@ export function useSaveHolding(): SaveHolding {
         undo.offer({
           done: 'Saved the settings',
           undo: async () => {
-            const { name, keeper, unit, currency, pointsWeights, overrides, scorers, resources, calendar } = before;
+            const { name, keeper, unit, dateOrder, currency, pointsWeights, overrides } = before;
+            const { scorers, resources, calendar, decisionMarks } = before;
             const lists = {
               standards: [...before.standards],
               blankTags: [...before.blankTags],
               scorers,
               resources,
               calendar,
+              decisionMarks,
             };
             const version = saved.version;
-            await patch({ version, name, keeper, unit, currency, pointsWeights, species: overrides, ...lists });
+            await patch({
+              version,
+              name,
+              keeper,
+              unit,
+              dateOrder,
+              currency,
+              pointsWeights,
+              species: overrides,
+              ...lists,
+            });
           },
         });
         return undefined;

@@ -118,6 +118,7 @@ export const aHolding = (change: Partial<HoldingView> = {}): HoldingView => ({
   scorers: { setRight: [] },
   resources: { birthPens: [], away: [], lean: [] },
   calendar: {},
+  decisionMarks: {},
   version: 1,
   today: TODAY,
   now: `${TODAY}T12:00`,

@@ -18,6 +18,7 @@ import { Migration20261129600000_birthKnown } from './20261129600000_birthKnown'
 import { Migration20261129700000_passedWhy } from './20261129700000_passedWhy';
 import { Migration20261129800000_dateOrder } from './20261129800000_dateOrder';
 import { Migration20261129900000_reserved } from './20261129900000_reserved';
+import { Migration20261130000000_decisionMarks } from './20261130000000_decisionMarks';
 
 /** What each step does; listed by hand, so that nothing is looked for on disk. */
 const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
@@ -38,6 +39,7 @@ const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>
   '20261129700000_passedWhy': Migration20261129700000_passedWhy,
   '20261129800000_dateOrder': Migration20261129800000_dateOrder,
   '20261129900000_reserved': Migration20261129900000_reserved,
+  '20261130000000_decisionMarks': Migration20261130000000_decisionMarks,
 };
 
 /** In the order they are run. */

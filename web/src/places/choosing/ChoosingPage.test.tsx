@@ -1,6 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import type { ChoosingView } from '@yaylak/contract';
-import { aChoosing, aChoosingRow, anAdjusted } from '../../tests/builders';
+import { aChoosing, aChoosingRow, aHolding, anAdjusted } from '../../tests/builders';
 import { no, refuses, renderPage, type Answers } from '../../tests/renderPage';
 import { ChoosingPage } from './ChoosingPage';
 
@@ -176,4 +176,24 @@ it('says when the ranking cannot be read', async () => {
     answers: { 'GET /api/choosing/sets': SETS, 'GET /api/choosing': no(503, 'The disk did not answer.') },
   });
   expect(await screen.findByText('The disk did not answer.')).toBeVisible();
+});
+
+it('sets what is sprayed on whom it keeps, puts second or sells, and takes it away again', async () => {
+  let marks: object = { sell: { colour: 'red', place: 'rump' } };
+  const { user, asked } = await show(aChoosing(three), {
+    'GET /api/holding': () => aHolding({ decisionMarks: marks }),
+    'PATCH /api/holding': ({ body }: { body: { decisionMarks: object } }) => {
+      marks = body.decisionMarks;
+      return aHolding({ decisionMarks: marks, version: 2 });
+    },
+  });
+  const sent = () =>
+    asked.filter((a) => a.method === 'PATCH').map((a) => (a.body as { decisionMarks: object }).decisionMarks);
+  await user.selectOptions(await screen.findByLabelText('Keep', { selector: 'select' }), 'green');
+  await waitFor(() =>
+    expect(sent()).toEqual([{ sell: { colour: 'red', place: 'rump' }, keep: { colour: 'green', place: 'back' } }]),
+  );
+  await waitFor(() => expect(screen.getAllByLabelText('on the')).toHaveLength(2));
+  await user.selectOptions(screen.getByLabelText('Sell', { selector: 'select' }), 'no mark');
+  await waitFor(() => expect(sent()[1]).toEqual({ keep: { colour: 'green', place: 'back' } }));
 });

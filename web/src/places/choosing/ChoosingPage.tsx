@@ -14,6 +14,7 @@ import { useWrite } from '../../parts/useWrite';
 import { countText } from '../../words/format';
 import { BreakdownPanel } from './BreakdownPanel';
 import { CompareSheet } from './CompareSheet';
+import { DecisionMarks } from './DecisionMarks';
 import { decisionOf, decisionsAgainst, type Decisions } from './decisions';
 import { RankedList } from './RankedList';
 import { SaleList } from './SaleList';
@@ -141,6 +142,7 @@ function Chooser({ set, picker }: { readonly set: ChoosingSet; readonly picker: 
           <div className="no-print" style={{ display: 'flex', flexDirection: 'column', gap: 16 }}>
             {selected ? <BreakdownPanel row={selected} size={rows.length} /> : null}
             <PointsPanel weights={data.weights} />
+            <DecisionMarks />
           </div>
         }
       >

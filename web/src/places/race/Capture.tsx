@@ -51,6 +51,7 @@ import { JobSoFar } from './JobSoFar';
 import { keepDraft, keptDraft } from './keptDraft';
 import { Keypad } from './Keypad';
 import { NumberStation } from './NumberStation';
+import { markedGates } from './stations/sort';
 import { Aside, KEYS_HIGH, Main, Scrolling } from './raceFrame';
 import { buzz, tick } from './sounds';
 import { fieldsAt, finishAnimal, fieldText, isReady, proposedAt, togglesAt, type AtHand, type Fact } from './stations';
@@ -112,12 +113,14 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   const isYoungJob = jobSettings.subject === 'young';
   const dam = damId === undefined ? undefined : animals.get(damId);
 
+  const gates = job ? markedGates(job, holding?.decisionMarks ?? {}) : [];
+
   const atHand = (of: Draft): AtHand => {
     const animal = of.animalId === undefined ? undefined : animals.get(of.animalId);
     const species = animal?.species ?? dam?.species ?? listed[0]?.species ?? 'sheep';
     const youngAge = dam && !animal ? (jobSettings.young?.ageDays ?? 2) : undefined;
     return {
-      job: { stations: job?.stations ?? [], gates: job?.gates ?? [], on, settings: jobSettings },
+      job: { stations: job?.stations ?? [], gates: [...gates], on, settings: jobSettings },
       animal,
       species,
       sex: animal?.sex ?? of.sex ?? 'unknown',
@@ -403,7 +406,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
             </Message>
             {job?.stations.includes('sort') && !isNumber ? (
               <GateKeys
-                gates={job.gates}
+                gates={gates}
                 chosen={draft.gate}
                 suggested={suggestedGate(draft, at)}
                 held={held && heldText(held)}

@@ -1,5 +1,7 @@
 import { neutralCell } from '@yaylak/core';
 import { unparse } from 'papaparse';
+import { useQuery } from '@tanstack/react-query';
+import { holdingQuery } from '../../api/queries';
 import { Link, useParams } from 'react-router';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
@@ -12,6 +14,7 @@ import { countText, fullDate, shortDate, weightText } from '../../words/format';
 import { saveFile } from '../../words/saveFile';
 import { useWeightUnit } from '../../words/useUnits';
 import { jobPens, type PenAnimal } from './pens';
+import { markedGates } from './stations/sort';
 import { useRace } from './useRace';
 
 const electronicOf = ({ animal }: PenAnimal): string =>
@@ -28,10 +31,11 @@ export function PenSheet() {
   const { id = '' } = useParams();
   const race = useRace(id);
   const unit = useWeightUnit();
+  const { data: holding } = useQuery(holdingQuery);
   const { job } = race;
   if (!job)
     return race.isMissing ? <Empty title="This job is not here">It may be on another device.</Empty> : <Loading />;
-  const pens = jobPens(job.gates, race.passages, race.animals);
+  const pens = jobPens(markedGates(job, holding?.decisionMarks ?? {}), race.passages, race.animals);
   const csv = (): void =>
     saveFile(
       `pens-${job.on}.csv`,

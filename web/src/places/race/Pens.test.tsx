@@ -7,6 +7,7 @@ import { PenSheet } from './PenSheet';
 import { factsOf, planToStart } from './plan';
 import { passagesOf } from './raceLog';
 import { RacePage } from './RacePage';
+import { markedGates } from './stations/sort';
 
 const ewes = ['22-0010', '22-0002', '22-0003'].map((n) =>
   aRosterAnimal(n, {
@@ -54,6 +55,28 @@ it('says what a count means', () => {
     '2 short. Count again, then read the pen list.',
     '1 too many. Count again, then read the pen list for who went in by another gate.',
   ]);
+});
+
+it('a gate without a mark of its own sprays that of the decision it is for', () => {
+  const sorted = {
+    gates: [
+      { key: 'left' as const, name: 'Keep' },
+      { key: 'down' as const, name: 'Second', mark: { colour: 'blue' as const, place: 'head' as const } },
+      { key: 'right' as const, name: 'Sell' },
+    ],
+    settings: { sort: { by: 'index' as const, line: 0, above: 'left' as const, below: 'right' as const } },
+  };
+  const marks = {
+    keep: { colour: 'green', place: 'back' },
+    second: { colour: 'orange', place: 'back' },
+  } as const;
+  expect(markedGates(sorted, marks).map((g) => g.mark)).toEqual([
+    { colour: 'green', place: 'back' },
+    { colour: 'blue', place: 'head' },
+    undefined,
+  ]);
+  const byWeight = { ...sorted, settings: { sort: { ...sorted.settings.sort, by: 'weight' as const } } };
+  expect(markedGates(byWeight, marks)[0]?.mark).toBeUndefined();
 });
 
 it('a job changed keeps what was counted, one to come has counted nothing', () => {

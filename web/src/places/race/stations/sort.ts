@@ -1,5 +1,6 @@
 import {
   dayOf,
+  decisionOfGate,
   halfWidth80,
   isoOf,
   readingSd,
@@ -8,7 +9,7 @@ import {
   type GateSuggestion,
   type SortRule,
 } from '@yaylak/core';
-import type { GateChoice } from '@yaylak/contract';
+import type { DecisionMarksSetting, GateChoice, JobFacts } from '@yaylak/contract';
 import type { Draft } from '../draft';
 import { gainTo } from '../jobFigures';
 import type { AtHand, Problem, StationRules } from './atHand';
@@ -92,3 +93,16 @@ export const sort: StationRules = {
     ];
   },
 };
+
+/** The gates as they spray: each its own mark, or that of the decision it is for. */
+export function markedGates(
+  { gates, settings }: Pick<JobFacts, 'gates' | 'settings'>,
+  marks: DecisionMarksSetting,
+): readonly GateChoice[] {
+  const rule = settings?.sort && withBetween(settings.sort as SortRule, gates);
+  return gates.map((gate) => {
+    const decision = rule && decisionOfGate(rule, gate.key);
+    const mark = gate.mark ?? (decision && marks[decision]);
+    return mark ? { ...gate, mark } : gate;
+  });
+}
