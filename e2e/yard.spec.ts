@@ -258,3 +258,25 @@ for (const size of [
     await expectTouchable(page);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(size.width);
   });
+
+test('every key of every station is big enough for a glove', async ({ page }) => {
+  await page.setViewportSize({ width: 1024, height: 768 });
+  const { animals } = await roster(page);
+  const doe = animals.find((a) => a.species === 'goat' && a.sex === 'female' && a.served && a.worn.length > 0);
+  const job = await start(page, doe ? [doe] : [], {
+    stations: ['identify', 'weigh', 'score', 'scan', 'look', 'sample', 'mark', 'care', 'note'],
+    settings: {
+      score: { stage: 'mating', scorers: [], sprays: [], place: 'shoulder' },
+      scan: { way: 'scan', isBlind: false },
+      sample: { purpose: 'blood', firstTube: 'B-500' },
+      mark: { colour: 'red', place: 'back', purpose: 'seen' },
+      care: { kinds: [{ kind: 'feet', method: 'trimmed' }] },
+    } as never,
+  });
+  await page.goto(`${server.url}/race/${job.id}`);
+  await at(page).says('Aylin');
+  await at(page).number.fill(doe?.tag.text ?? '');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('group', { name: 'Look over' })).toBeVisible();
+  await expectTouchable(page, TOUCH_RACE, '[aria-label="The animal at hand"]');
+});

@@ -311,6 +311,7 @@ const End = styled.div`
   }
   button {
     min-height: ${touch};
+    min-width: 64px;
     font-size: 13px;
     padding: 0 ${space(2)};
   }

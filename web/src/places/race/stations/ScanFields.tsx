@@ -2,13 +2,12 @@ import { canTellText, percentText } from '@yaylak/contract';
 import { SPECIES_WORDS, type AgeFit, type TooSoonTold } from '@yaylak/core';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { Chip } from '../../../parts/Chip';
 import { colour, fonts, space } from '../../../theme/tokens';
 import { countText, shortDate } from '../../../words/format';
 import type { Draft, FieldName } from '../draft';
 import { Ask, BigInput } from '../fields';
 import type { AtHand } from './atHand';
-import { SmallField, StationRow, useFigureKeys } from './parts';
+import { Count, SmallField, StationRow, useFigureKeys } from './parts';
 import { fitAt, scanTyped, servicesAt, tooSoonAt } from './scan';
 
 interface Props {
@@ -88,7 +87,11 @@ export function ScanFields({ draft, at, onType, children }: Props) {
           />
         ) : null}
       </StationRow>
-      {way === 'scan' ? <StationRow name="Found">{children}</StationRow> : null}
+      {way === 'scan' ? (
+        <StationRow name="Found" isWide>
+          {children}
+        </StationRow>
+      ) : null}
       <SoonReason soon={soon} value={draft.fields.reason ?? ''} onType={onType('reason')} />
     </>
   );
@@ -129,10 +132,6 @@ function fitText(fit: AgeFit, services: ReturnType<typeof servicesAt>): string {
   return `Fits ${shortDate(service?.to ?? '')}, ${service?.males.join(' or ') ?? ''}${off}${chance}.`;
 }
 
-const Count = styled(Chip)`
-  min-height: 44px;
-  min-width: 52px;
-`;
 const ScanRow = styled.div`
   display: flex;
   flex-wrap: wrap;

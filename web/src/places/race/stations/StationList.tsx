@@ -2,7 +2,6 @@ import type { Station } from '@yaylak/contract';
 import { fieldWord, PAINFUL_CARE, scaleUnit, spacedDigits, type Sex, type Species } from '@yaylak/core';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { Chip } from '../../../parts/Chip';
 import { colour, space } from '../../../theme/tokens';
 import { amountText, bornText, weightText } from '../../../words/format';
 import { PURPOSE_WORDS } from '../../../words/stations';
@@ -12,7 +11,7 @@ import { careFor, careKey, isDone, pressedText } from './handwork';
 import { wornAt } from './identify';
 import { litterTyped } from './litter';
 import { isLookedOver, OTHERS_PASS, pressed } from './look';
-import { LetterKey, SmallField, StationRow } from './parts';
+import { Count, LetterKey, SmallField, StationRow } from './parts';
 import { raddlesAt } from './raddle';
 import { ScanFields, SoonReason } from './ScanFields';
 import { tooSoonAt } from './scan';
@@ -109,7 +108,7 @@ export function StationList(props: Props) {
     ),
     litter: () => <LitterRow {...props}>{field}</LitterRow>,
     look: () => (
-      <StationRow name="Look over">
+      <StationRow name="Look over" isWide>
         {keysOf('look', (t) => {
           if (t.key === OTHERS_PASS) return isLookedOver(draft, at) ? { state: 'on' } : { state: 'plain' };
           const grade = draft.grades[t.key];
@@ -336,9 +335,6 @@ export function BornAsKeys({
   );
 }
 
-const Count = styled(Chip)`
-  min-height: 44px;
-`;
 const Hint = styled.span`
   color: ${colour('inkSoft')};
   font-size: 13px;

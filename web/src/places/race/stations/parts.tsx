@@ -1,13 +1,23 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
+import { Chip } from '../../../parts/Chip';
 import { fieldLook } from '../../../parts/Field';
 import { colour, fonts, phone, radius, space, touchRace } from '../../../theme/tokens';
 import { usePhone } from '../../../theme/usePhone';
 
 /** A station's row: its name on the left, what it asks on the right. */
-export function StationRow({ name, children }: { readonly name: string; readonly children: ReactNode }) {
+export function StationRow({
+  name,
+  isWide = false,
+  children,
+}: {
+  readonly name: string;
+  /** Many keys: they take the whole width, under the name. */
+  readonly isWide?: boolean;
+  readonly children: ReactNode;
+}) {
   return (
-    <Line role="group" aria-label={name}>
+    <Line role="group" aria-label={name} data-wide={isWide || undefined}>
       <span aria-hidden>{name}</span>
       <div>{children}</div>
     </Line>
@@ -69,6 +79,13 @@ export function SmallField({ id, label, value, isFigure = false, width = 150, on
   );
 }
 
+/** A count to press, with a glove. */
+export const Count = styled(Chip)`
+  min-width: ${touchRace};
+  min-height: ${touchRace};
+  border-radius: ${radius};
+  font: 700 18px ${fonts.mono};
+`;
 const Line = styled.div`
   display: grid;
   grid-template-columns: 84px minmax(0, 1fr);
@@ -78,6 +95,10 @@ const Line = styled.div`
   > span {
     color: ${colour('inkSoft')};
     font-size: 14px;
+  }
+  &[data-wide] {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 2px;
   }
   ${phone} {
     grid-template-columns: minmax(0, 1fr);
