@@ -4,7 +4,7 @@ import { UNKNOWN, type Pedigree } from './arrays';
  * Share of an animal's additive variance that is its own Mendelian sampling, given the inbreeding of its parents:
  * 1 without parents, 3/4 less F/4 with one, 1/2 less their mean F/2 with two (Henderson 1976, Biometrics 32: 69).
  */
-function samplingVariance({ sire, dam }: Pedigree, inbreeding: Float64Array, i: number): number {
+export function samplingVariance({ sire, dam }: Pedigree, inbreeding: Float64Array, i: number): number {
   const s = sire[i] as number;
   const d = dam[i] as number;
   let variance = 1;

@@ -1,0 +1,1 @@
+export { solveMixedModel, type MixedModelAnswer, type ModelRecords, type VarianceShares } from './mixedModel';
