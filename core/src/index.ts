@@ -5,6 +5,7 @@ export * from './choosing';
 export * from './condition';
 export * from './devices';
 export * from './exchange';
+export * from './breeding-values';
 export * from './growth';
 export * from './handling';
 export * from './holding';
