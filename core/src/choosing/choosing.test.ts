@@ -7,7 +7,7 @@ const weights = { growth: 50, damRecord: 30, lastGain: 20 };
 
 describe('the index', () => {
   it('is worked as by hand', () => {
-    // growth 20 30 40: mean 30, SD 10, so +-10 x 0.5 points.
+    // growth 20 30 40: mean 30, SD 10, so +-10 points; nothing else is known of anybody, so growth has all the weight.
     const ranked = rankByIndex(
       [
         { id: 'a', traits: { growth: value(20, 2) } },
@@ -17,9 +17,37 @@ describe('the index', () => {
       weights,
     );
     expect(ranked.map((r) => [r.id, r.place, r.index, r.standardError])).toEqual([
-      ['b', 1, 55, 2],
+      ['b', 1, 60, 4],
       ['c', 2, 50, 0],
-      ['a', 3, 45, 1],
+      ['a', 3, 40, 2],
+    ]);
+  });
+  it('gives what was not measured no points and all the spread of the set, never certainty', () => {
+    // Growth 20, 40 and dam's litters 1, 2: SDs 14.14 and 0.707. Weights 50 and 30 of 80.
+    const ranked = rankByIndex(
+      [
+        { id: 'a', traits: { growth: value(20), damRecord: value(1) } },
+        { id: 'b', traits: { growth: value(40), damRecord: value(2) } },
+        { id: 'c', traits: { growth: value(30) } },
+      ],
+      weights,
+    );
+    const unmeasured = ranked.find((r) => r.id === 'c');
+    expect(unmeasured?.index).toBe(50);
+    expect(unmeasured?.standardError).toBeCloseTo((10 * 30) / 80, 10);
+    expect(ranked.find((r) => r.id === 'a')?.standardError).toBe(0);
+  });
+  it('leaves out a trait that is the same in all', () => {
+    const ranked = rankByIndex(
+      [
+        { id: 'a', traits: { growth: value(20), damRecord: value(1, 0.4) } },
+        { id: 'b', traits: { growth: value(40), damRecord: value(1, 0.4) } },
+      ],
+      weights,
+    );
+    expect(ranked.map((r) => [r.index.toFixed(3), r.standardError])).toEqual([
+      ['57.071', 0],
+      ['42.929', 0],
     ]);
   });
   it('takes what was not measured as the mean and says so', () => {
@@ -69,19 +97,31 @@ describe('the line', () => {
       'sell',
     ]);
   });
-  it('greys who is nearer to it than the own error, and an exact tie', () => {
-    expect(drawLines(ranked([60, 52, 50, 40], 1.5), { keep: 2, second: 2 }).map((p) => p.isGrey)).toEqual([
-      false,
-      true,
-      true,
-      false,
+  it('greys who has more than two chances in ten to belong on the other side, and an exact tie', () => {
+    // The lines at 51 and at 30: one point away with an error of 1.5 is Phi(-1 / 1.5) = .2525.
+    const placed = drawLines(ranked([60, 52, 50, 40, 20], 1.5), { keep: 2, second: 2 });
+    expect(placed.map((p) => Number(p.chanceAcross.toFixed(4)))).toEqual([0, 0.2525, 0.2525, 0, 0]);
+    expect(placed.map((p) => p.isGrey)).toEqual([false, true, true, false, false]);
+    // One point away with an error of 1.1: Phi(-1 / 1.1) = .1817.
+    expect(drawLines(ranked([60, 52, 50], 1.1), { keep: 2, second: 1 })[1]).toMatchObject({ isGrey: false });
+    const tied = drawLines(ranked([60, 50, 50, 40], 0), { keep: 2, second: 2 });
+    expect(tied.map((p) => [p.chanceAcross, p.isGrey])).toEqual([
+      [0, false],
+      [0.5, true],
+      [0.5, true],
+      [0, false],
     ]);
-    expect(drawLines(ranked([60, 50, 50, 40], 0), { keep: 2, second: 2 }).map((p) => p.isGrey)).toEqual([
-      false,
-      true,
-      true,
-      false,
-    ]);
+  });
+  it('tells as often as it says on which side one belongs', () => {
+    // Simulated: true points of one at 52 with an error of 3, the line at 51; how often is it below?
+    const [, near] = drawLines(ranked([60, 52, 50], 3), { keep: 2, second: 1 });
+    let state = 7;
+    const uniform = (): number => (state = (state * 48271) % 2147483647) / 2147483647;
+    const normal = (): number => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
+    const draws = 40_000;
+    let below = 0;
+    for (let k = 0; k < draws; k++) if (52 + 3 * normal() < 51) below++;
+    expect(near?.chanceAcross).toBeCloseTo(below / draws, 2);
   });
   it('greys nobody when all or none are kept', () => {
     expect(drawLines(ranked([60, 50], 20), { keep: 2, second: 0 }).some((p) => p.isGrey)).toBe(false);
@@ -104,6 +144,7 @@ describe('reasons', () => {
     index: 47,
     standardError: 2,
     suggestion: 'second',
+    chanceAcross: 0.3,
     isGrey: true,
     parts: [
       { trait: 'growth', value: 30, points: -3 },
@@ -116,7 +157,7 @@ describe('reasons', () => {
       { code: 'heavier-than-worth', place: 14, placeByWeight: 1, part: 'age', grams: 2900 },
       { code: 'trait', trait: 'growth', points: -3 },
       { code: 'not-measured', trait: 'damRecord' },
-      { code: 'near-line', standardError: 2 },
+      { code: 'near-line', chanceAcross: 0.3 },
     ]);
   });
 });

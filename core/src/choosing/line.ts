@@ -1,3 +1,4 @@
+import { normalShareBelow } from '../statistics';
 import type { Ranked } from './rank';
 
 export const DECISIONS = ['keep', 'second', 'sell'] as const;
@@ -12,13 +13,18 @@ export interface Lines {
 
 export interface Placed extends Ranked {
   readonly suggestion: Decision;
-  /** Nearer to a line than the standard error: the ranking cannot tell on which side it belongs. */
+  /** Chance that it belongs on the other side of the line it is nearer to; 0 where no line parts the list. */
+  readonly chanceAcross: number;
+  /** The chance is so high that the ranking cannot tell on which side it belongs. */
   readonly isGrey: boolean;
 }
 
+/** Above this chance of belonging across the line an animal stands in the grey zone. */
+const GREY = 0.2;
+
 /**
- * Draws the lines at the numbers wanted. A line lies midway between the last above and the first below it; whoever is
- * nearer to one than the own standard error stands in the grey zone, and so does an exact tie across it.
+ * Draws the lines at the numbers wanted. A line lies midway between the last above and the first below it; of two lines
+ * the nearer counts.
  * @param ranked best first
  */
 export function drawLines(ranked: readonly Ranked[], lines: Lines): Placed[] {
@@ -27,9 +33,19 @@ export function drawLines(ranked: readonly Ranked[], lines: Lines): Placed[] {
     const below = ranked[n];
     return above && below ? [(above.index + below.index) / 2] : [];
   });
-  return ranked.map((r, i) => ({
-    ...r,
-    suggestion: i < lines.keep ? 'keep' : i < lines.keep + lines.second ? 'second' : 'sell',
-    isGrey: cuts.some((cut) => r.index === cut || Math.abs(r.index - cut) < r.standardError),
-  }));
+  return ranked.map((r, i) => {
+    const chance = cuts.length === 0 ? 0 : acrossLine(Math.min(...cuts.map((cut) => Math.abs(r.index - cut))), r);
+    return {
+      ...r,
+      suggestion: i < lines.keep ? 'keep' : i < lines.keep + lines.second ? 'second' : 'sell',
+      chanceAcross: chance,
+      isGrey: chance > GREY,
+    };
+  });
+}
+
+/** Chance that one with an error lies on the other side of a line so far away. */
+function acrossLine(distance: number, { standardError }: Ranked): number {
+  if (standardError === 0) return distance === 0 ? 0.5 : 0;
+  return normalShareBelow(-distance, 0, standardError);
 }

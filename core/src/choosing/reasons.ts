@@ -6,7 +6,7 @@ import type { ChoosingTrait } from './traits';
 export type ChoosingReason =
   | { readonly code: 'trait'; readonly trait: ChoosingTrait; readonly points: number }
   | { readonly code: 'not-measured'; readonly trait: ChoosingTrait }
-  | { readonly code: 'near-line'; readonly standardError: number }
+  | { readonly code: 'near-line'; readonly chanceAcross: number }
   | {
       readonly code: 'heavier-than-worth';
       readonly place: number;
@@ -63,6 +63,6 @@ export function reasonsFor(
     if (value === undefined) reasons.push({ code: 'not-measured', trait });
     else if (Math.abs(points) >= NOTABLE_POINTS) reasons.push({ code: 'trait', trait, points });
   }
-  if (row.isGrey) reasons.push({ code: 'near-line', standardError: row.standardError });
+  if (row.isGrey) reasons.push({ code: 'near-line', chanceAcross: row.chanceAcross });
   return reasons;
 }

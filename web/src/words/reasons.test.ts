@@ -5,7 +5,7 @@ it.each<[ChoosingReason, RegExp]>([
   [{ code: 'trait', trait: 'growth', points: 3.4 }, /^Growth gives 3 points\.$/],
   [{ code: 'trait', trait: 'damRecord', points: -1.2 }, /^Dam's litters take 1 point\.$/],
   [{ code: 'not-measured', trait: 'lastGain' }, /not measured: taken as the mean/],
-  [{ code: 'near-line', standardError: 4.2 }, /error of 4 points: either side would be right/],
+  [{ code: 'near-line', chanceAcross: 0.27 }, /About 3 in 10 that it belongs on the other side/],
   [
     { code: 'heavier-than-worth', place: 14, placeByWeight: 1, part: 'age', grams: 2900 },
     /^1st by weight, but 14th: \+2\.9\u00a0kg come from its age\.$/,

@@ -58,9 +58,9 @@ export function reasonWords(reason: ChoosingReason, unit: WeightUnit): string {
       return `${TRAIT_WORDS[reason.trait]} ${VERBS[reason.trait][points > 0 ? 0 : 1]} ${Math.abs(points)} ${Math.abs(points) === 1 ? 'point' : 'points'}.`;
     }
     case 'not-measured':
-      return `${TRAIT_WORDS[reason.trait]} not measured: taken as the mean.`;
+      return `${TRAIT_WORDS[reason.trait]} not measured: taken as the mean, and less sure for it.`;
     case 'near-line':
-      return `Nearer to a line than the error of ${reason.standardError.toFixed(0)} points: either side would be right.`;
+      return `About ${Math.round(reason.chanceAcross * 10)} in 10 that it belongs on the other side of the line.`;
     case 'heavier-than-worth':
       return `${ordinal(reason.placeByWeight)} by weight, but ${ordinal(reason.place)}: ${differenceText(reason.grams / 1000, unit)} come from ${PART_NOUNS[reason.part][0]}.`;
     case 'lighter-than-worth':

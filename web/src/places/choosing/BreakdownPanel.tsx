@@ -46,8 +46,8 @@ export function BreakdownPanel({ row, size }: { readonly row: ChoosingRow; reado
           </table>
           <p>
             Each trait is its distance from the set’s mean in the set’s own spread, times 10, times its share of the
-            points weights. What was not measured counts as the mean. Four times out of five the worth lies within ±{' '}
-            {figureText(halfWidth80(row.standardError), 1)}.
+            points weights. What was not measured counts as the mean, and makes the worth less sure. Four times out of
+            five the worth lies within ± {figureText(halfWidth80(row.standardError), 1)}.
           </p>
         </How>
       </Small>

@@ -121,7 +121,7 @@ describe('why it stands where it stands', () => {
       'Like for like+0.5 kg ± 1.3 kg',
     ]);
     // 5.2 - 0.9 - 3.5 - 0.3 = 0.5
-    expect(screen.getByText('Last gain not measured: taken as the mean.')).toBeVisible();
+    expect(screen.getByText('Last gain not measured: taken as the mean, and less sure for it.')).toBeVisible();
   });
 
   it('and how its weight was set, step by step, with the source of each factor', async () => {
