@@ -31,7 +31,8 @@ import {
 } from 'react-aria-components';
 import styled from 'styled-components';
 import { holdingQuery } from '../api/queries';
-import { colour, radius, space, touch } from '../theme/tokens';
+import { colour, radius, space, touch, touchable } from '../theme/tokens';
+import { fieldFrame } from './fieldFrame';
 
 /** What a field of a day, of a moment or of an hour holds: `2026-11-29`, `2026-11-29T07:30`, `07:30`; empty is none. */
 export const DATE_TYPES = ['date', 'datetime-local', 'time'] as const;
@@ -188,33 +189,15 @@ const FIRST_YEAR = 1000;
 
 const isHalfTyped = (day: DateValue | null): boolean => day !== null && day.year < FIRST_YEAR;
 
-const look = `
-  display: flex;
-  flex-direction: column;
-  gap: ${space(1)};
-  .react-aria-Label {
-    font-size: 13px;
-    color: ${colour('inkSoft')};
-  }
-  [slot='description'] {
-    font-size: 13px;
-    color: ${colour('inkSoft')};
-  }
-  .react-aria-FieldError {
-    font-size: 13px;
-    color: ${colour('madder')};
-    font-weight: 600;
-  }
-`;
 const Typed = styled.div`
   flex: 1;
   display: flex;
 `;
 const Picker = styled(DatePicker)`
-  ${look}
+  ${fieldFrame}
 `;
 const HourField = styled(TimeField)`
-  ${look}
+  ${fieldFrame}
 `;
 const Box = styled(Group)`
   display: flex;
@@ -257,6 +240,7 @@ const Box = styled(Group)`
     }
   }
   button {
+    ${touchable}
     display: grid;
     place-items: center;
     min-width: ${touch};

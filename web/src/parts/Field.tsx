@@ -3,6 +3,7 @@ import { FieldError, Input, Label, Text, TextField, type TextFieldProps } from '
 import styled from 'styled-components';
 import { colour, radius, space, touch } from '../theme/tokens';
 import { DATE_TYPES, DateField } from './DateField';
+import { fieldFrame } from './fieldFrame';
 
 interface Props extends TextFieldProps {
   readonly label: string;
@@ -50,22 +51,7 @@ function TextBox({ label, hint, error, placeholder, isLabelHidden = false, input
 }
 
 const Box = styled(TextField)`
-  display: flex;
-  flex-direction: column;
-  gap: ${space(1)};
-  label {
-    font-size: 13px;
-    color: ${colour('inkSoft')};
-  }
-  [slot='description'] {
-    font-size: 13px;
-    color: ${colour('inkSoft')};
-  }
-  .react-aria-FieldError {
-    font-size: 13px;
-    color: ${colour('madder')};
-    font-weight: 600;
-  }
+  ${fieldFrame}
 `;
 export const fieldLook = `
   min-height: ${touch};

@@ -7,6 +7,7 @@ import { identifiersQuery } from '../api/queries';
 import { colour, radius, space } from '../theme/tokens';
 import { Field } from './Field';
 import { Tag } from './Tag';
+import { PlainList } from './PlainList';
 
 interface Props {
   readonly label: string;
@@ -65,10 +66,8 @@ export function FindOne({ label, among, onChoose, autoFocus = false }: Props) {
   );
 }
 
-const Found = styled.ul`
-  list-style: none;
+const Found = styled(PlainList)`
   margin: ${space(2)} 0 0;
-  padding: 0;
   display: flex;
   flex-wrap: wrap;
   gap: ${space(2)};

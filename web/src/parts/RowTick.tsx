@@ -19,6 +19,9 @@ const Area = styled.label`
   margin: 0 auto;
   cursor: pointer;
   input {
+    /* Over the area that answers for it: a press on the box is a press on the box. */
+    position: relative;
+    z-index: 1;
     display: block;
     width: 20px;
     height: 20px;

@@ -10,6 +10,7 @@ import { fieldLook } from './Field';
 import { Sheet } from './Sheet';
 import { Tag } from './Tag';
 import { useWindowKey } from './useWindowKey';
+import { PlainList } from './PlainList';
 
 /** Opens on digits typed outside a field, or on `/`; finds by any part of anything ever worn. */
 export function TagFinder() {
@@ -140,10 +141,7 @@ const Input = styled.input`
   font-size: 22px;
   min-height: 52px;
 `;
-const List = styled.ul`
-  list-style: none;
-  margin: 0;
-  padding: 0;
+const List = styled(PlainList)`
   li {
     display: flex;
     align-items: center;
@@ -161,10 +159,7 @@ const List = styled.ul`
     color: ${colour('inkSoft')};
   }
 `;
-const Mentioned = styled.ul`
-  list-style: none;
-  margin: 0;
-  padding: 0;
+const Mentioned = styled(PlainList)`
   button {
     display: flex;
     align-items: center;

@@ -8,6 +8,7 @@ import { yearBandQuery } from '../api/queries';
 import { dotted, slanted } from './weave';
 import { colour, phone, space } from '../theme/tokens';
 import { countText, shortDate } from '../words/format';
+import { PlainList } from './PlainList';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const KIND_WORDS = { births: 'born', rearing: 'rearing' } as const;
@@ -139,12 +140,9 @@ const LaneName = styled.span`
   font-size: 12px;
   line-height: 12px;
 `;
-const Lane = styled.ul`
+const Lane = styled(PlainList)`
   position: relative;
   height: 12px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
   background: ${colour('bandLine')};
   border-radius: 2px;
   li {

@@ -12,6 +12,7 @@ import { colour, space } from '../../theme/tokens';
 import { fullDate } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import { entryWords } from '../../words/entryWords';
+import { PlainList } from '../../parts/PlainList';
 
 const FIRST_SHOWN = 12;
 
@@ -77,10 +78,8 @@ export function Timeline({ view, today }: Props) {
   );
 }
 
-const List = styled.ul`
-  list-style: none;
+const List = styled(PlainList)`
   margin: ${space(2)} 0;
-  padding: 0;
   li {
     display: grid;
     grid-template-columns: 110px minmax(0, 1fr) auto;

@@ -1,14 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { chanceText } from '@yaylak/contract';
 import { SPECIES, SPECIES_WORDS } from '@yaylak/core';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { birthListQuery } from '../../api/queries';
-import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
 import { LineTable } from '../../parts/LineTable';
-import { LinkButton } from '../../parts/LinkButton';
+import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
-import { Row, Small } from '../../parts/Panel';
+import { Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { TickBox } from '../../parts/TickBox';
 import { countText, fullDate, shortDate } from '../../words/format';
@@ -22,23 +21,17 @@ export function BirthList() {
   const { rows } = data;
   return (
     <PaperSheet>
-      <Row style={{ justifyContent: 'space-between', alignItems: 'flex-end' }}>
-        <h1>Births to expect{species === '' ? '' : `: ${SPECIES_WORDS[species].birth}`}</h1>
-        <Row className="no-print" style={{ alignItems: 'flex-end' }}>
-          <Choice
-            label="Species"
-            value={species}
-            options={[['', 'all'], ...SPECIES.map((s) => [s, SPECIES_WORDS[s].name] as const)]}
-            onChange={(s) => setSearch(s === '' ? {} : { species: s }, { replace: true })}
-          />
-          <LinkButton as={Link} to={species === '' ? '/births' : `/births?species=${species}`}>
-            Back to Births
-          </LinkButton>
-          <Button kind="main" onPress={() => window.print()}>
-            Print
-          </Button>
-        </Row>
-      </Row>
+      <PaperHead
+        title={`Births to expect${species === '' ? '' : `: ${SPECIES_WORDS[species].birth}`}`}
+        back={{ to: species === '' ? '/births' : `/births?species=${species}`, words: 'Back to Births' }}
+      >
+        <Choice
+          label="Species"
+          value={species}
+          options={[['', 'all'], ...SPECIES.map((s) => [s, SPECIES_WORDS[s].name] as const)]}
+          onChange={(s) => setSearch(s === '' ? {} : { species: s }, { replace: true })}
+        />
+      </PaperHead>
       <p>
         {fullDate(data.on)}. {countText(rows.length, 'female', 'females')}, by the day the birth is usual first.
       </p>

@@ -18,6 +18,7 @@ import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { colour, space } from '../../theme/tokens';
 import { countText, fullDate, moneyText, shortDate } from '../../words/format';
+import { PlainList } from '../../parts/PlainList';
 
 interface Props {
   readonly female: CarryingFemaleView;
@@ -245,10 +246,8 @@ const Costs = styled.table`
     font-weight: 700;
   }
 `;
-const Bars = styled.ul`
-  list-style: none;
+const Bars = styled(PlainList)`
   margin: ${space(2)} 0;
-  padding: 0;
   li {
     padding: 3px 0;
     font-size: 13px;

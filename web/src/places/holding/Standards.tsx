@@ -9,6 +9,7 @@ import { useUnsaved } from '../../parts/unsaved';
 import type { SaveHolding } from '../../parts/useSaveHolding';
 import { colour, space } from '../../theme/tokens';
 import { newId } from '../../words/ids';
+import { PlainList } from '../../parts/PlainList';
 
 interface Props {
   readonly holding: HoldingView;
@@ -102,10 +103,8 @@ export function Standards({ holding, onSave }: Props) {
   );
 }
 
-const List = styled.ul`
-  list-style: none;
+const List = styled(PlainList)`
   margin: ${space(2)} 0 ${space(3)};
-  padding: 0;
   li {
     display: flex;
     justify-content: space-between;

@@ -16,6 +16,7 @@ import { colour, space } from '../../theme/tokens';
 import { entryWords } from '../../words/entryWords';
 import { countText, fullDate } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
+import { PlainList } from '../../parts/PlainList';
 
 const SHOWN = 200;
 
@@ -148,10 +149,8 @@ function What({ item }: { readonly item: OutboxItem }) {
   );
 }
 
-const List = styled.ul`
-  list-style: none;
+const List = styled(PlainList)`
   margin: ${space(2)} 0 0;
-  padding: 0;
   li {
     display: flex;
     flex-wrap: wrap;

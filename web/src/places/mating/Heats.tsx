@@ -8,6 +8,7 @@ import { HourBar } from '../../parts/WindowBar';
 import { phone, space } from '../../theme/tokens';
 import { countText, dayAndHour } from '../../words/format';
 import { TIMING_WORDS, WAY_WORDS, servedBy } from '../../words/mating';
+import { PlainList } from '../../parts/PlainList';
 
 interface Props {
   readonly view: MatingView;
@@ -81,10 +82,8 @@ function servedWords(s: ServedView, today: string): string {
   return `${WAY_WORDS[s.way]}${when}, ${who}${s.timing === null ? '' : `: ${TIMING_WORDS[s.timing]}`}`;
 }
 
-const List = styled.ul`
-  list-style: none;
+const List = styled(PlainList)`
   margin: ${space(2)} 0;
-  padding: 0;
   li {
     display: grid;
     grid-template-columns: minmax(0, 5fr) minmax(0, 4fr) minmax(0, 3fr);

@@ -1,11 +1,10 @@
 import { MOBS, type Mob } from '@yaylak/core';
-import { Link, useParams, useSearchParams } from 'react-router';
-import { Button } from '../../parts/Button';
+import { useParams, useSearchParams } from 'react-router';
 import { LineTable } from '../../parts/LineTable';
-import { LinkButton } from '../../parts/LinkButton';
+import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
 import { TickBox } from '../../parts/TickBox';
-import { Row, Small } from '../../parts/Panel';
+import { Small } from '../../parts/Panel';
 import { Empty, Loading } from '../../parts/States';
 import { MOB_WORDS, scoreText } from '../../words/condition';
 import { countText, fullDate } from '../../words/format';
@@ -26,19 +25,7 @@ export function MobSheet() {
   const heading = only ? `The ${MOB_WORDS[only]} mob` : 'Feed mobs';
   return (
     <PaperSheet>
-      <Row style={{ justifyContent: 'space-between' }}>
-        <h1>
-          {heading}: {job.name}
-        </h1>
-        <Row className="no-print">
-          <LinkButton as={Link} to={`/race/${id}`}>
-            Back to the job
-          </LinkButton>
-          <Button kind="main" onPress={() => window.print()}>
-            Print
-          </Button>
-        </Row>
-      </Row>
+      <PaperHead title={`${heading}: ${job.name}`} back={{ to: `/race/${id}`, words: 'Back to the job' }} />
       <p>
         {fullDate(job.on)}, scored by {(job.settings?.score?.scorers ?? []).join(' and ') || job.startedBy}.
       </p>

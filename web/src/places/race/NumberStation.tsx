@@ -9,6 +9,7 @@ import type { RaceNumber } from './answers';
 import type { Draft } from './draft';
 import { Ask, BigInput } from './fields';
 import { Unnumbered } from './Unnumbered';
+import { PlainList } from '../../parts/PlainList';
 
 interface Props {
   readonly draft: Draft;
@@ -95,9 +96,7 @@ export function NumberStation({
   );
 }
 
-const Matches = styled.ul`
-  list-style: none;
-  padding: 0;
+const Matches = styled(PlainList)`
   margin: ${space(2)} 0 0;
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));

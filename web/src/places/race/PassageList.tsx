@@ -9,6 +9,7 @@ import { ageText, bornText, countText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import type { Passage } from './raceLog';
 import type { Race } from './useRace';
+import { PlainList } from '../../parts/PlainList';
 
 const SEEN_SHOWN = 8;
 const MISSING_SHOWN = 40;
@@ -90,10 +91,8 @@ const Title = styled.div`
     color: ${colour('madder')};
   }
 `;
-const List = styled.ul`
-  list-style: none;
+const List = styled(PlainList)`
   margin: 0 0 ${space(3)};
-  padding: 0;
   font-size: 13px;
   li {
     display: flex;

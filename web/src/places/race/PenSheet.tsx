@@ -2,13 +2,13 @@ import { neutralCell } from '@yaylak/core';
 import { unparse } from 'papaparse';
 import { useQuery } from '@tanstack/react-query';
 import { holdingQuery } from '../../api/queries';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
-import { LinkButton } from '../../parts/LinkButton';
+import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
 import { TickBox } from '../../parts/TickBox';
-import { Row, Small } from '../../parts/Panel';
+import { Small } from '../../parts/Panel';
 import { Empty, Loading } from '../../parts/States';
 import { countText, fullDate, shortDate, weightText } from '../../words/format';
 import { saveFile } from '../../words/saveFile';
@@ -76,18 +76,9 @@ export function PenSheet() {
     );
   return (
     <PaperSheet>
-      <Row style={{ justifyContent: 'space-between' }}>
-        <h1>Pens: {job.name}</h1>
-        <Row className="no-print">
-          <LinkButton as={Link} to={`/race/${id}`}>
-            Back to the job
-          </LinkButton>
-          <Button onPress={csv}>As a file (CSV)</Button>
-          <Button kind="main" onPress={() => window.print()}>
-            Print
-          </Button>
-        </Row>
-      </Row>
+      <PaperHead title={`Pens: ${job.name}`} back={{ to: `/race/${id}`, words: 'Back to the job' }}>
+        <Button onPress={csv}>As a file (CSV)</Button>
+      </PaperHead>
       <p>{fullDate(job.on)}</p>
       {pens.length === 0 ? (
         <Empty title="This job sorts nobody">A job with the station Sort has gates, and a pen behind each.</Empty>

@@ -10,6 +10,7 @@ import { countText } from '../../words/format';
 import { countedText, jobPens, type Pen } from './pens';
 import { factsOf } from './plan';
 import type { Race } from './useRace';
+import { PlainList } from '../../parts/PlainList';
 
 const MOST_HEADS = 20_000;
 
@@ -85,10 +86,8 @@ function Counted(props: {
   );
 }
 
-const List = styled.ul`
-  list-style: none;
+const List = styled(PlainList)`
   margin: ${space(2)} 0;
-  padding: 0;
   li {
     display: grid;
     grid-template-columns: minmax(120px, 1fr) 150px minmax(120px, 2fr);

@@ -1,12 +1,12 @@
 import { dayOf, neutralCell } from '@yaylak/core';
 import { unparse } from 'papaparse';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
-import { LinkButton } from '../../parts/LinkButton';
+import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
 import { TickBox } from '../../parts/TickBox';
-import { Row, Small } from '../../parts/Panel';
+import { Small } from '../../parts/Panel';
 import { Empty, Loading } from '../../parts/States';
 import { countText, fullDate, shortDate } from '../../words/format';
 import { PURPOSE_WORDS } from '../../words/stations';
@@ -41,18 +41,9 @@ export function TubeSheet() {
     );
   return (
     <PaperSheet>
-      <Row style={{ justifyContent: 'space-between' }}>
-        <h1>Tubes: {job.name}</h1>
-        <Row className="no-print">
-          <LinkButton as={Link} to={`/race/${id}`}>
-            Back to the job
-          </LinkButton>
-          <Button onPress={csv}>As a file (CSV)</Button>
-          <Button kind="main" onPress={() => window.print()}>
-            Print
-          </Button>
-        </Row>
-      </Row>
+      <PaperHead title={`Tubes: ${job.name}`} back={{ to: `/race/${id}`, words: 'Back to the job' }}>
+        <Button onPress={csv}>As a file (CSV)</Button>
+      </PaperHead>
       <p>
         {fullDate(job.on)}, taken by {job.startedBy}. {countText(rows.length, 'tube', 'tubes')}, in the order they were
         filled.

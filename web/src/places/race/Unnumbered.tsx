@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { Small } from '../../parts/Panel';
 import { colour, radius, space } from '../../theme/tokens';
 import { ageText } from '../../words/format';
+import { PlainList } from '../../parts/PlainList';
 
 interface Props {
   readonly animals: readonly RosterAnimal[];
@@ -57,10 +58,8 @@ export function wordsOf(
   ].join(', ');
 }
 
-const List = styled.ul`
-  list-style: none;
+const List = styled(PlainList)`
   margin: ${space(2)} 0 0;
-  padding: 0;
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(260px, 100%), 1fr));
   gap: ${space(2)};

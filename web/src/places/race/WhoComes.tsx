@@ -11,6 +11,7 @@ import { colour, radius, space } from '../../theme/tokens';
 import { countText } from '../../words/format';
 import { matchesFor, raceNumbers } from './answers';
 import type { Who } from './whoSets';
+import { PlainList } from '../../parts/PlainList';
 
 interface Props {
   readonly ids: readonly string[];
@@ -114,10 +115,7 @@ const Ways = styled.div`
   gap: ${space(3)};
   align-items: start;
 `;
-const Expected = styled.ul`
-  list-style: none;
-  margin: 0;
-  padding: 0;
+const Expected = styled(PlainList)`
   display: flex;
   flex-wrap: wrap;
   gap: ${space(2)};

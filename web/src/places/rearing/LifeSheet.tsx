@@ -1,13 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { EASE_WORDS, type LifeView } from '@yaylak/contract';
 import { fieldWord, SPECIES_WORDS, type WeightUnit } from '@yaylak/core';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { lifeQuery } from '../../api/queries';
-import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
-import { LinkButton } from '../../parts/LinkButton';
+import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
-import { Row, Small } from '../../parts/Panel';
+import { Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { countText, figureText, fullDate, perYearText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
@@ -22,20 +21,11 @@ export function LifeSheet() {
   const words = SPECIES_WORDS[species];
   return (
     <PaperSheet>
-      <Row style={{ justifyContent: 'space-between', alignItems: 'flex-end' }}>
-        <h1>
-          {tag.text}
-          {tag.name ? ` ${tag.name}` : ''}: her record
-        </h1>
-        <Row className="no-print">
-          <LinkButton as={Link} to={`/animals/${tag.animalId}`}>
-            Her page
-          </LinkButton>
-          <Button kind="main" onPress={() => window.print()}>
-            Print the card
-          </Button>
-        </Row>
-      </Row>
+      <PaperHead
+        title={`${tag.text}${tag.name ? ` ${tag.name}` : ''}: her record`}
+        back={{ to: `/animals/${tag.animalId}`, words: 'Her page' }}
+        print="Print the card"
+      />
       <p>{whoText(data)}</p>
       {litters.length === 0 ? (
         <Empty title={`No ${words.birth} of hers is in the book`}>Births are written down under Births.</Empty>

@@ -19,6 +19,7 @@ import { countText, fullDate, longDate } from '../../words/format';
 import { ProductSheet } from './ProductSheet';
 import { Shelf } from './Shelf';
 import { TreatWhom } from './TreatWhom';
+import { PlainList } from '../../parts/PlainList';
 
 /** What is withheld, what is to be given again, and what stands on the shelf. */
 export function RemediesPage() {
@@ -137,10 +138,8 @@ function Due({ rows, today }: { readonly rows: readonly DoseDueView[]; readonly 
   );
 }
 
-const List = styled.ul`
-  list-style: none;
+const List = styled(PlainList)`
   margin: ${space(2)} 0 0;
-  padding: 0;
   li {
     display: grid;
     grid-template-columns: minmax(120px, 1fr) minmax(180px, 1.6fr) minmax(160px, 1.2fr);

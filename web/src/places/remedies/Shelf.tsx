@@ -4,6 +4,7 @@ import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { colour, space } from '../../theme/tokens';
 import { amountText, fullDate } from '../../words/format';
+import { PlainList } from '../../parts/PlainList';
 
 interface Props {
   readonly products: readonly ProductView[];
@@ -65,10 +66,8 @@ function Warning({ batch, unit }: { readonly batch: BatchView; readonly unit: st
   ) : null;
 }
 
-const List = styled.ul`
-  list-style: none;
+const List = styled(PlainList)`
   margin: ${space(2)} 0 0;
-  padding: 0;
   li {
     display: flex;
     justify-content: space-between;

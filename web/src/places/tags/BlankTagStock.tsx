@@ -10,6 +10,7 @@ import { Panel, Row, Small, Stack } from '../../parts/Panel';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 import { colour, space, TAG_FILLS } from '../../theme/tokens';
 import { newId } from '../../words/ids';
+import { PlainList } from '../../parts/PlainList';
 
 const LOW = 10;
 type BagDraft = Omit<BlankTags, 'id'>;
@@ -117,10 +118,8 @@ export function BlankTagStock() {
   );
 }
 
-const List = styled.ul`
-  list-style: none;
+const List = styled(PlainList)`
   margin: ${space(2)} 0;
-  padding: 0;
   li {
     display: grid;
     grid-template-columns: 18px minmax(0, 1fr) auto;

@@ -4,6 +4,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { shortDate } from '../../words/format';
+import { PlainList } from '../../parts/PlainList';
 
 const MOST_SHOWN = 24;
 
@@ -39,10 +40,8 @@ export function MarksInField({ marks }: { readonly marks: readonly MarkInField[]
   );
 }
 
-const List = styled.ul`
-  list-style: none;
+const List = styled(PlainList)`
   margin: ${space(2)} 0 0;
-  padding: 0;
   li {
     padding: ${space(3)} 0;
   }

@@ -5,6 +5,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { fullDate } from '../../words/format';
+import { PlainList } from '../../parts/PlainList';
 
 /** Numbers that two animals wear or wore: which of them a paper of some year means. */
 export function SharedNumbers({ shared }: { readonly shared: readonly SharedNumberView[] }) {
@@ -35,10 +36,8 @@ export function SharedNumbers({ shared }: { readonly shared: readonly SharedNumb
   );
 }
 
-const List = styled.ul`
-  list-style: none;
+const List = styled(PlainList)`
   margin: ${space(3)} 0 0;
-  padding: 0;
   li {
     padding: ${space(2)} 0;
     border-top: 1px solid ${colour('line')};

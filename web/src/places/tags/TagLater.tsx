@@ -6,6 +6,7 @@ import { Tag } from '../../parts/Tag';
 import { useFirst } from '../../parts/useFirst';
 import { colour, space } from '../../theme/tokens';
 import { countText, fullDate, shortDate } from '../../words/format';
+import { PlainList } from '../../parts/PlainList';
 
 const FIRST_SHOWN = 8;
 
@@ -34,10 +35,8 @@ export function TagLater({ later }: { readonly later: readonly TagLaterView[] })
   );
 }
 
-const List = styled.ul`
-  list-style: none;
+const List = styled(PlainList)`
   margin: ${space(3)} 0 0;
-  padding: 0;
   li {
     display: flex;
     flex-wrap: wrap;

@@ -18,6 +18,7 @@ import { NeedRow } from './NeedRow';
 import { NumbersToCome } from './NumbersToCome';
 import { TagLater } from './TagLater';
 import { SharedNumbers } from './SharedNumbers';
+import { PlainList } from '../../parts/PlainList';
 
 const NEEDS: readonly (readonly [need: TagNeed, words: string])[] = [
   ['none-worn', 'without'],
@@ -93,10 +94,7 @@ export function TagsPage() {
   );
 }
 
-const Rows = styled.ul`
-  list-style: none;
-  margin: 0;
-  padding: 0;
+const Rows = styled(PlainList)`
   background: ${colour('panel')};
   border: 1px solid ${colour('line')};
   border-radius: ${radius};

@@ -8,6 +8,7 @@ import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { fullDate, gainText, perDayText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
+import { PlainList } from '../../parts/PlainList';
 
 interface Props {
   readonly rows: readonly NotGrowingView[];
@@ -56,10 +57,8 @@ export function NotGrowing({ rows, more }: Props) {
   );
 }
 
-const List = styled.ul`
-  list-style: none;
+const List = styled(PlainList)`
   margin: ${space(3)} 0 0;
-  padding: 0;
   li {
     display: flex;
     align-items: center;

@@ -3,12 +3,12 @@ import { stepName, workTitle, type PlanFacts } from '@yaylak/contract';
 import { addDays, dayOf, isoOf, toCalendarDate, weekOf, type Day, type PlanStep } from '@yaylak/core';
 import { Link, useSearchParams } from 'react-router';
 import { todayQuery } from '../../api/queries';
-import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
 import { LinkButton } from '../../parts/LinkButton';
+import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
 import { TickBox } from '../../parts/TickBox';
-import { Row, Small } from '../../parts/Panel';
+import { Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { fullDate, longDate, monthYear, shortDate } from '../../words/format';
 import { useYear } from './useYear';
@@ -42,20 +42,14 @@ export function YearSheet() {
   const months = [...new Set(year.map((l) => isoOf(toFirst(l.on))))];
   return (
     <PaperSheet>
-      <Row style={{ justifyContent: 'space-between' }}>
-        <h1>{isWeek ? `The week of ${longDate(isoOf(monday))}` : `The year from ${fullDate(season.data.on)}`}</h1>
-        <Row className="no-print">
-          <LinkButton as={Link} to="/year">
-            Back to the plan
-          </LinkButton>
-          <LinkButton as={Link} to={isWeek ? '/year/sheet?of=year' : '/year/sheet?of=week'}>
-            {isWeek ? 'The year' : 'The week'}
-          </LinkButton>
-          <Button kind="main" onPress={() => window.print()}>
-            Print
-          </Button>
-        </Row>
-      </Row>
+      <PaperHead
+        title={isWeek ? `The week of ${longDate(isoOf(monday))}` : `The year from ${fullDate(season.data.on)}`}
+        back={{ to: '/year', words: 'Back to the plan' }}
+      >
+        <LinkButton as={Link} to={isWeek ? '/year/sheet?of=year' : '/year/sheet?of=week'}>
+          {isWeek ? 'The year' : 'The week'}
+        </LinkButton>
+      </PaperHead>
       {isWeek ? (
         <>
           <LinesTable lines={week} first="Days" of={(l) => span(l)} />
