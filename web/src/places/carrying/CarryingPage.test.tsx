@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import { SPECIES_TABLE } from '@yaylak/core';
 import { aHolding } from '../../tests/builders';
 import { AWAY, no, renderPage, type Answers } from '../../tests/renderPage';
@@ -346,6 +346,23 @@ describe('results of a laboratory', () => {
         { type: 'gene-test', animalId: 'm1', gene: 'wry jaw', result: 'carrier', sampleId: 's3' },
       ]),
     );
+  });
+
+  it('are held against the tubes as the book knows them, where the device kept an older list', async () => {
+    let come: (tubes: unknown) => void = () => undefined;
+    const late = new Promise((resolve) => (come = resolve));
+    const asked = [[], late];
+    const { user } = await show({}, { 'GET /api/carrying/tubes': () => asked.shift() ?? tubes });
+    await user.click(screen.getByRole('button', { name: 'Read in results (2 tubes out)' }));
+    const dialog = within(await screen.findByRole('dialog', { name: 'Read in results' }));
+    await dialog.findByText('No tube is out.');
+    const input = document.querySelector<HTMLInputElement>('input[type=file]') as HTMLInputElement;
+    await user.upload(input, pick('results.csv', 'tube,animal,result,gene\nB-001,G-01,positive,\n'));
+    expect(await dialog.findByText(/0 fit their tubes, none wants a look, 1 of no tube of ours/)).toBeVisible();
+    // Looked at again, the page is read anew.
+    act(() => void window.dispatchEvent(new Event('visibilitychange')));
+    await act(() => Promise.resolve(come(tubes)));
+    expect(await dialog.findByText(/1 fits its tube, none wants a look, 2 tubes without an answer/)).toBeVisible();
   });
 
   it('that look swapped are held until somebody says whose they are', async () => {

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { TubeOutView } from '@yaylak/contract';
-import { matchResults, type ReadResult, type ResultMatch, type TubeSent } from '@yaylak/core';
+import { matchResults, type ReadResult, type ResultMatch, type ResultRow, type TubeSent } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { tubesOutQuery } from '../../api/queries';
@@ -27,7 +27,7 @@ type Verdict = 'hold' | 'as-said' | 'exchange';
 export function ResultsSheet({ onClose }: { readonly onClose: () => void }) {
   const write = useWrite();
   const { data: tubes, error, refetch } = useQuery(tubesOutQuery);
-  const [file, setFile] = useState<{ readonly name: string; readonly rows: readonly ResultMatch[] }>();
+  const [file, setFile] = useState<{ readonly name: string; readonly rows: readonly ResultRow[] }>();
   const [laboratory, setLaboratory] = useState('');
   const [verdicts, setVerdicts] = useState<Readonly<Record<string, Verdict>>>({});
   const [problem, setProblem] = useState<string>();
@@ -47,9 +47,10 @@ export function ResultsSheet({ onClose }: { readonly onClose: () => void }) {
         `${picked.name} has no column “${read.missing.join('” and no “')}”; its headings are ${read.headings.join(', ')}. Name the columns tube, result, and if there are any animal and gene.`,
       );
     setProblem(undefined);
-    setFile({ name: picked.name, rows: matchResults(tubes.map(sentOf), read.rows) });
+    setFile({ name: picked.name, rows: read.rows });
   };
-  const rows = file?.rows ?? [];
+  // Held against the tubes as they are known now: what this device kept may be older than the parcel.
+  const rows: readonly ResultMatch[] = file ? matchResults(tubes.map(sentOf), file.rows) : [];
   const good = rows.filter((m) => m.kind === 'good');
   const looks = rows.filter((m) => m.kind === 'look');
   const drafts = rows.flatMap((m) => draftOf(m, verdicts, byId, laboratory.trim()));
@@ -83,7 +84,7 @@ export function ResultsSheet({ onClose }: { readonly onClose: () => void }) {
       {file ? (
         <>
           <p role="status">
-            <b>{file.name}</b>: {good.length} fit their tubes,{' '}
+            <b>{file.name}</b>: {countText(good.length, 'fits its tube', 'fit their tubes')},{' '}
             {looks.length > 0 ? `${countText(looks.length, 'wants a look', 'want a look')}` : 'none wants a look'}
             {count(rows, 'unknown-tube') > 0 ? `, ${count(rows, 'unknown-tube')} of no tube of ours` : ''}
             {count(rows, 'missing') > 0
