@@ -1,5 +1,4 @@
 import { parseDate, parseDateTime, parseTime, type DateValue } from '@internationalized/date';
-import { useQuery } from '@tanstack/react-query';
 import type { DateOrder } from '@yaylak/core';
 import { CalendarDays, ChevronLeft, ChevronRight } from 'lucide-react';
 import {
@@ -30,8 +29,8 @@ import {
   TimeField,
 } from 'react-aria-components';
 import styled from 'styled-components';
-import { holdingQuery } from '../api/queries';
 import { colour, radius, space, touch, touchable } from '../theme/tokens';
+import { useDateOrder } from '../words/useUnits';
 import { fieldFrame } from './fieldFrame';
 
 /** What a field of a day, of a moment or of an hour holds: `2026-11-29`, `2026-11-29T07:30`, `07:30`; empty is none. */
@@ -63,9 +62,9 @@ const LOCALES: Readonly<Record<DateOrder, string>> = {
 
 /** A day typed part by part in the holding's order, with a calendar beside it; with the hour where hours count. */
 export function DateField(props: Props) {
-  const { data: holding } = useQuery(holdingQuery);
+  const order = useDateOrder();
   return (
-    <I18nProvider locale={LOCALES[holding?.dateOrder ?? 'day-month']}>
+    <I18nProvider locale={LOCALES[order]}>
       {props.type === 'time' ? <Hour {...props} /> : <Day {...props} />}
     </I18nProvider>
   );

@@ -1,6 +1,11 @@
-import { birthText, isoOf, readTypedBirth, type BirthKnownTo, type Day } from '@yaylak/core';
+import { birthText, isoOf, readTypedBirth, type BirthKnownTo, type DateOrder, type Day } from '@yaylak/core';
 
-export const BIRTH_HINT = '12.3.2024, or 3.2024, or 2024';
+/** How a birth can be typed, in the order the holding writes days in. */
+export const BIRTH_HINTS: Readonly<Record<DateOrder, string>> = {
+  'day-month': '12.3.2024, or 3.2024, or 2024',
+  'month-day': '3/12/2024, or 3/2024, or 2024',
+  'year-month': '2024-03-12, or 2024-03, or 2024',
+};
 export const BIRTH_ASKED = 'Give the day it was born, its month as 3.2024 or its year; or leave it empty.';
 
 interface BirthTyped {
@@ -10,11 +15,12 @@ interface BirthTyped {
 
 /**
  * A birth as it was typed, for a record; what cannot be read stays as it is, and the rules refuse it.
+ * @param order the holding writes days in
  * @param latest the day it came
  */
-export function birthOf(typed: string, latest?: Day): BirthTyped {
+export function birthOf(typed: string, order: DateOrder, latest?: Day): BirthTyped {
   if (typed.trim() === '') return { bornOn: null };
-  const born = readTypedBirth(typed, 'day-month', latest);
+  const born = readTypedBirth(typed, order, latest);
   if (!born) return { bornOn: typed.trim() };
   return { bornOn: isoOf(born.on), ...(born.knownTo === undefined ? {} : { birthKnownTo: born.knownTo }) };
 }

@@ -19,7 +19,8 @@ import { useWrite } from '../../parts/useWrite';
 import { FormGroup } from '../../shared/groups/FormGroup';
 import { useNumbersFor } from '../../shared/tags/numbersFor';
 import { useTagQuestions } from '../../shared/tags/useTagQuestions';
-import { BIRTH_ASKED, BIRTH_HINT, birthOf } from '../../words/birth';
+import { BIRTH_ASKED, BIRTH_HINTS, birthOf } from '../../words/birth';
+import { useDateOrder } from '../../words/useUnits';
 import { countText } from '../../words/format';
 import {
   addedDrafts,
@@ -46,6 +47,7 @@ export function AddSheet({ isOpen, onClose }: { readonly isOpen: boolean; readon
 function AddForm({ onClose }: { readonly onClose: () => void }) {
   const { data: holding } = useQuery(holdingQuery);
   const { data: identifiers } = useQuery(identifiersQuery);
+  const order = useDateOrder();
   const { data: strains = [] } = useQuery(strainsQuery);
   const numbersFor = useNumbersFor();
   const questions = useTagQuestions();
@@ -65,7 +67,7 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
   const numbersOf = (typed: AddTyped): readonly string[] => {
     const lines = linesOf(typed);
     if (lines.length > 0) return lines;
-    const { bornOn } = birthOf(typed.born);
+    const { bornOn } = birthOf(typed.born, order);
     const { species, sex, colour } = typed;
     const count = countOf(typed);
     if (count === 1 && typed.number.trim() !== '') return [typed.number.trim()];
@@ -74,7 +76,7 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
     );
   };
   const draftsOf = (typed: AddTyped, numbers: readonly string[]) =>
-    addedDrafts(typed, { numbers, parents: parentsOf(typed), on: cameOn(typed) });
+    addedDrafts(typed, { numbers, parents: parentsOf(typed), on: cameOn(typed), order });
   const form = useTypedForm<AddTyped>({
     start: NEW_ANIMAL,
     made: (typed) => draftsOf(typed, asTyped(typed)).map((draft) => madeEntry(ENTRY_CLASSES[draft.type], draft)),
@@ -195,7 +197,7 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
           </>
         ) : null}
         <FieldRow $gap={3}>
-          <FormField name="born" label="Born" hint={BIRTH_HINT} style={{ width: 190 }} />
+          <FormField name="born" label="Born" hint={BIRTH_HINTS[order]} style={{ width: 190 }} />
           <FormField name="dam" label="Dam" placeholder="number" style={{ width: 130 }} />
           <FormField name="sire" label="Sire" placeholder="number" style={{ width: 130 }} />
           <FormChoice

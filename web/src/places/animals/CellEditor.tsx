@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { AnimalRow } from '@yaylak/contract';
-import { SEXES } from '@yaylak/core';
+import { SEXES, type DateOrder } from '@yaylak/core';
 import { useRef, useState, type FocusEvent, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
@@ -59,7 +59,10 @@ export function CellEditor({ row, fact, onDone }: Props) {
       const move = { type: 'move', animalId: row.tag.animalId, on: holding?.today ?? '', groupId: group.id } as const;
       return (await write([move], `Moved ${row.tag.text} to ${group.name}`)).join(' ') || undefined;
     }
-    const change = changeOf(fact, next, (role) => parentNamed(identifiers ?? [], role, text));
+    const change = changeOf(fact, next, {
+      named: (role) => parentNamed(identifiers ?? [], role, text),
+      order: holding?.dateOrder ?? 'day-month',
+    });
     return typeof change === 'string' ? change : changeRecord(row, change);
   };
   const save = async (by: 'key' | 'leaving'): Promise<void> => {
@@ -142,14 +145,20 @@ const LABELS: Readonly<Record<EditableFact, string>> = {
 function changeOf(
   fact: Exclude<EditableFact, 'group'>,
   texts: readonly string[],
-  named: (role: 'dam' | 'sire') => ReturnType<typeof parentNamed>,
+  {
+    named,
+    order,
+  }: {
+    readonly named: (role: 'dam' | 'sire') => ReturnType<typeof parentNamed>;
+    readonly order: DateOrder;
+  },
 ): RecordChange | string {
   const text = texts[0] ?? '';
   switch (fact) {
     case 'sex':
       return { sex: SEXES.find((s) => s === text) ?? 'unknown' };
     case 'bornOn':
-      return birthOf(text);
+      return birthOf(text, order);
     case 'bornAs': {
       const counts = texts.map((t) => (t.trim() === '' ? null : Number(t)));
       const bad = counts.findIndex((n) => n !== null && (!Number.isInteger(n) || n < 1 || n > 20));

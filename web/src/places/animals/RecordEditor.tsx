@@ -8,7 +8,8 @@ import { FormChoice, FormField } from '../../parts/form/fields';
 import { SendForm } from '../../parts/form/SendForm';
 import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Panel } from '../../parts/Panel';
-import { BIRTH_ASKED, BIRTH_HINT, birthOf, birthTyped } from '../../words/birth';
+import { BIRTH_ASKED, BIRTH_HINTS, birthOf, birthTyped } from '../../words/birth';
+import { useDateOrder } from '../../words/useUnits';
 import { parentNamed } from './parentNamed';
 import { useChangeRecord, type RecordChange } from './useChangeRecord';
 
@@ -44,6 +45,7 @@ export function RecordEditor({ view }: { readonly view: AnimalView }) {
 function RecordForm({ view: { row }, onDone }: { readonly view: AnimalView; readonly onDone: () => void }) {
   const { data: identifiers } = useQuery(identifiersQuery);
   const changeRecord = useChangeRecord();
+  const order = useDateOrder();
   const shown: Typed = {
     sex: row.sex,
     bornOn: birthTyped(row.bornOn, row.birthKnownTo),
@@ -57,7 +59,7 @@ function RecordForm({ view: { row }, onDone }: { readonly view: AnimalView; read
   const changeOf = (typed: Typed): RecordChange => {
     const change: RecordChange = {};
     if (typed.sex !== shown.sex) change.sex = typed.sex;
-    if (typed.bornOn !== shown.bornOn) Object.assign(change, birthOf(typed.bornOn));
+    if (typed.bornOn !== shown.bornOn) Object.assign(change, birthOf(typed.bornOn, order));
     for (const field of ['birthType', 'rearingType'] as const)
       if (typed[field] !== shown[field]) change[field] = typed[field] === '' ? null : Number(typed[field]);
     for (const role of ROLES) {
@@ -90,7 +92,7 @@ function RecordForm({ view: { row }, onDone }: { readonly view: AnimalView; read
   return (
     <SendForm form={form} send={send} onDone={onDone} submit="Save" more={<Button onPress={onDone}>Leave it</Button>}>
       <FormChoice name="sex" label="Sex" options={SEXES.map((s) => [s, s] as const)} />
-      <FormField name="bornOn" label="Born" hint={BIRTH_HINT} />
+      <FormField name="bornOn" label="Born" hint={BIRTH_HINTS[order]} />
       <FormField name="dam" label="Dam" />
       <FormField name="donor" label="Embryo of" hint="only where another female carried it" />
       <FormField name="sire" label="Sire" />

@@ -1,4 +1,4 @@
-import { dayOf, type Sex, type Species, type TagColour } from '@yaylak/core';
+import { dayOf, type DateOrder, type Sex, type Species, type TagColour } from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { birthOf } from '../../words/birth';
 import { newId } from '../../words/ids';
@@ -88,22 +88,24 @@ interface Given {
   readonly parents: Parents;
   /** The day they came. */
   readonly on: string;
+  /** That a birth is typed in. */
+  readonly order: DateOrder;
 }
 
 /** The entries that put the animals into the book. */
-export function addedDrafts(typed: AddTyped, { numbers, parents, on }: Given): EntryDraft[] {
+export function addedDrafts(typed: AddTyped, { numbers, ...given }: Given): EntryDraft[] {
   const count = Math.max(countOf(typed), linesOf(typed).length);
-  return Array.from({ length: count }, (_, i) => oneDraft(typed, numbers[i] ?? '', count > 1, { parents, on })).flat();
+  return Array.from({ length: count }, (_, i) => oneDraft(typed, numbers[i] ?? '', count > 1, given)).flat();
 }
 
 function oneDraft(
   typed: AddTyped,
   number: string,
   isOneOfMany: boolean,
-  { parents: { dam, sire }, on }: Pick<Given, 'parents' | 'on'>,
+  { parents: { dam, sire }, on, order }: Omit<Given, 'numbers'>,
 ): EntryDraft[] {
   const animalId = newId();
-  const born = birthOf(typed.born, on === '' ? undefined : dayOf(on));
+  const born = birthOf(typed.born, order, on === '' ? undefined : dayOf(on));
   const birthType =
     typed.birthType === '' ? {} : { birthType: Number(typed.birthType), rearingType: Number(typed.birthType) };
   const worn = { type: 'identifier', animalId, on } as const;
