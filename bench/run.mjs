@@ -4,6 +4,7 @@ import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { breedingRows } from './breeding.mjs';
 import { matingRows } from './mating.mjs';
 import { raceRows } from './race.mjs';
 
@@ -212,6 +213,7 @@ await withApp(async ({ app, book }) => {
 }, true);
 
 rows.push(...matingRows(core));
+rows.push(...(await breedingRows(core)));
 
 // A book after a lifetime, three sizes: growth is linear where the figures are. Each in a process of its own.
 for (const size of [5_000, 20_000, 100_000]) {

@@ -1,7 +1,7 @@
 import type { Pedigree } from '../pedigree';
 import { addInverseRelationship } from './inverseRelationship';
 import { factorise, inverseDiagonal, solve } from './factorise';
-import { SymmetricBuilder } from './sparseSymmetric';
+import { SymmetricBuilder, type SparseSymmetric } from './sparseSymmetric';
 
 /** Records of one trait. Arrays run over the records. */
 export interface ModelRecords {
@@ -36,77 +36,87 @@ export interface MixedModelAnswer {
   readonly geneticVariance: number | undefined;
 }
 
-/**
- * Best linear unbiased values by Henderson's equations with A-inverse: y = X b + Z u + W c + e. Fixed effects that follow
- * from others are answered 0. The variance of error comes from the records, the shares being given; reliabilities are
- * exact.
- */
-export function solveMixedModel(
+/** Henderson's equations: fixed effects first, then animals, then the other effect. */
+export interface Equations {
+  readonly matrix: SparseSymmetric;
+  readonly right: Float64Array;
+  /** How many levels each fixed effect has, and where it starts. */
+  readonly levels: readonly number[];
+  readonly starts: readonly number[];
+  readonly firstAnimal: number;
+  readonly firstOther: number;
+}
+
+/** Sets up y = X b + Z u + W c + e with A-inverse, the error's variance factored out. */
+export function equationsOf(
   pedigree: Pedigree,
   inbreeding: Float64Array,
   { animal, value, fixed, other }: ModelRecords,
   { heritability, other: otherShare }: VarianceShares,
-): MixedModelAnswer {
+): Equations {
   const animals = pedigree.sire.length;
-  const records = value.length;
-  const levels = fixed.map((effect) => 1 + effect.reduce((most, level) => Math.max(most, level), -1));
-  const firstOf = levels.map((_, i) => levels.slice(0, i).reduce((sum, n) => sum + n, 0));
-  const fixedCount = levels.reduce((sum, n) => sum + n, 0);
-  const hasOther = other !== undefined && otherShare > 0;
-  const otherCount = hasOther ? 1 + other.reduce((most, level) => Math.max(most, level), -1) : 0;
-  const size = fixedCount + animals + otherCount;
+  const levels = fixed.map((effect) => 1 + highest(effect));
+  const starts = levels.map((_, f) => levels.slice(0, f).reduce((sum, n) => sum + n, 0));
+  const firstAnimal = levels.reduce((sum, n) => sum + n, 0);
+  const firstOther = firstAnimal + animals;
+  const others = other !== undefined && otherShare > 0 ? 1 + highest(other) : 0;
+  const size = firstOther + others;
   const error = 1 - heritability - otherShare;
-  const builder = new SymmetricBuilder(size, 6 * animals + otherCount + records * (fixed.length + 2) ** 2);
+  const builder = new SymmetricBuilder(size, 6 * animals + others + value.length * (fixed.length + 2) ** 2);
   const right = new Float64Array(size);
   const touched = new Int32Array(fixed.length + 2);
-  for (let r = 0; r < records; r++) {
+  for (let r = 0; r < value.length; r++) {
     let count = 0;
     fixed.forEach((effect, f) => {
       const level = effect[r] as number;
       // One effect carries the mean; of the others the first level is what the rest are held against.
-      if (f === 0 || level > 0) touched[count++] = (firstOf[f] as number) + level;
+      if (f === 0 || level > 0) touched[count++] = (starts[f] as number) + level;
     });
-    touched[count++] = fixedCount + (animal[r] as number);
-    if (hasOther) touched[count++] = fixedCount + animals + (other[r] as number);
+    touched[count++] = firstAnimal + (animal[r] as number);
+    if (others > 0) touched[count++] = firstOther + (other?.[r] as number);
     for (let a = 0; a < count; a++) {
       const i = touched[a] as number;
       right[i] = (right[i] as number) + (value[r] as number);
       for (let b = a; b < count; b++) builder.add(i, touched[b] as number, 1);
     }
   }
-  addInverseRelationship(builder, pedigree, { inbreeding, factor: error / heritability, offset: fixedCount });
-  for (let k = 0; k < otherCount; k++) {
-    const i = fixedCount + animals + k;
-    builder.add(i, i, error / otherShare);
-  }
+  addInverseRelationship(builder, pedigree, { inbreeding, factor: error / heritability, offset: firstAnimal });
+  for (let i = firstOther; i < size; i++) builder.add(i, i, error / otherShare);
   // An effect's level without a record has no equation of its own; it is answered 0.
-  for (let i = 0; i < fixedCount; i++) builder.add(i, i, 0);
-  const factor = factorise(builder.build());
+  for (let i = 0; i < firstAnimal; i++) builder.add(i, i, 0);
+  return { matrix: builder.build(), right, levels, starts, firstAnimal, firstOther };
+}
+
+/**
+ * Best linear unbiased values by Henderson's equations. Fixed effects that follow from others are answered 0. The
+ * variance of error comes from the records, the shares being given; reliabilities are exact.
+ */
+export function solveMixedModel(
+  pedigree: Pedigree,
+  inbreeding: Float64Array,
+  records: ModelRecords,
+  shares: VarianceShares,
+): MixedModelAnswer {
+  const { matrix, right, levels, starts, firstAnimal, firstOther } = equationsOf(pedigree, inbreeding, records, shares);
+  const error = 1 - shares.heritability - shares.other;
+  const lambda = error / shares.heritability;
+  const factor = factorise(matrix);
   const answer = solve(factor, right);
-  const inverse = inverseDiagonal(factor);
-  const rank = countOfNew(factor, fixedCount);
-  const errorVariance = records > rank ? (sumOfSquares(value) - dot(answer, right)) / (records - rank) : undefined;
-  const geneticVariance = errorVariance === undefined ? undefined : (errorVariance * heritability) / error;
-  const lambda = error / heritability;
-  const values = answer.slice(fixedCount, fixedCount + animals);
-  const reliability = Float64Array.from(
-    values,
-    (_, i) => 1 - (lambda * (inverse[fixedCount + i] as number)) / (1 + (inbreeding[i] as number)),
-  );
-  const predictionErrorVariance = Float64Array.from(
-    values,
-    (_, i) => (inverse[fixedCount + i] as number) * (errorVariance ?? Number.NaN),
-  );
+  const inverse = inverseDiagonal(factor).subarray(firstAnimal, firstOther);
+  const over = records.value.length - countOfNew(factor, firstAnimal);
+  const errorVariance = over > 0 ? (sumOfSquares(records.value) - dot(answer, right)) / over : undefined;
   return {
-    values,
-    predictionErrorVariance,
-    reliability,
-    fixed: levels.map((n, f) => answer.slice(firstOf[f] as number, (firstOf[f] as number) + n)),
-    other: answer.slice(fixedCount + animals),
+    values: answer.slice(firstAnimal, firstOther),
+    predictionErrorVariance: inverse.map((cell) => cell * (errorVariance ?? Number.NaN)),
+    reliability: inverse.map((cell, i) => 1 - (lambda * cell) / (1 + (inbreeding[i] as number))),
+    fixed: levels.map((n, f) => answer.slice(starts[f] as number, (starts[f] as number) + n)),
+    other: answer.slice(firstOther),
     errorVariance,
-    geneticVariance,
+    geneticVariance: errorVariance === undefined ? undefined : errorVariance / lambda,
   };
 }
+
+const highest = (levels: Int32Array): number => levels.reduce((most, level) => Math.max(most, level), -1);
 
 /** How many of the first equations say something new. */
 const countOfNew = ({ diagonal, placeOf }: ReturnType<typeof factorise>, first: number): number => {
