@@ -82,8 +82,13 @@ export type LookAt =
       readonly testedOn: string;
       readonly dueOn: string;
     }
-  /** Its day is over: it is free again. */
-  | { readonly kind: 'reservation-over'; readonly tag: TagView; readonly buyer: string; readonly until: string }
+  /** A buyer's day is over: what was kept for him is free again. */
+  | {
+      readonly kind: 'reservation-over';
+      readonly tags: readonly TagView[];
+      readonly buyer: string;
+      readonly until: string;
+    }
   /** She died or left, and her young are with nobody. */
   | { readonly kind: 'orphans'; readonly tag: TagView; readonly species: Species; readonly count: number };
 

@@ -69,7 +69,10 @@ it('is for one buyer at a time, to a day that is to come, with no deposit over t
 it('Today says that the day is over and the animal free', async () => {
   await t.post(reserve({ on: '2026-11-10', until: '2026-11-20' }));
   const said = async () => (await get<TodayView>(t, '/api/today')).lookAt.filter((l) => l.kind === 'reservation-over');
-  expect(await said()).toMatchObject([{ buyer: 'Demir', until: '2026-11-20', tag: { text: '26-0001' } }]);
-  await t.post(departure(ewe, TODAY));
+  expect(await said()).toMatchObject([{ buyer: 'Demir', until: '2026-11-20', tags: [{ text: '26-0001' }] }]);
+  const ram = uuid();
+  await t.post(arrival(ram), tag(ram, '26-0002'), reserve({ animalId: ram, on: '2026-11-10', until: '2026-11-20' }));
+  expect(await said()).toMatchObject([{ tags: [{ text: '26-0001' }, { text: '26-0002' }] }]);
+  await t.post(departure(ewe, TODAY), departure(ram, TODAY));
   expect(await said()).toEqual([]);
 });

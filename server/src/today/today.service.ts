@@ -1,5 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { BirthDue, LongList, LookAt, NotGrowingView, TodayQuery, TodayView, YearBandView } from '@yaylak/contract';
+import type {
+  BirthDue,
+  LongList,
+  LookAt,
+  NotGrowingView,
+  TagView,
+  TodayQuery,
+  TodayView,
+  YearBandView,
+} from '@yaylak/contract';
 import {
   addDays,
   bandLane,
@@ -186,17 +195,24 @@ export class TodayService {
         });
       const message = record.sex === 'female' ? this.pages.alarm(facts, addDays(today, -DOUBT_DAYS)) : null;
       if (message !== null) list.push({ kind: 'adult-alarm', tag: tagView(facts, today), message });
-      const lapsed = facts.reservations.length === 0 ? undefined : lapsedOn(facts, today);
-      if (lapsed?.until !== undefined)
-        list.push({
-          kind: 'reservation-over',
-          tag: tagView(facts, today),
-          buyer: lapsed.buyer,
-          until: isoOf(lapsed.until),
-        });
     }
-    return list;
+    return [...list, ...lapsedReservations(present, today)];
   }
 }
 
 const fromTo = ({ from, to }: { readonly from: Day; readonly to: Day }) => ({ from: isoOf(from), to: isoOf(to) });
+
+/** What was kept for buyers whose day is over, each with all that was kept for him to that day. */
+function lapsedReservations(present: readonly AnimalFacts[], today: Day): LookAt[] {
+  const buyers = new Map<string, { buyer: string; until: string; tags: TagView[] }>();
+  for (const facts of present) {
+    const lapsed = facts.reservations.length === 0 ? undefined : lapsedOn(facts, today);
+    if (lapsed?.until === undefined) continue;
+    const until = isoOf(lapsed.until);
+    const key = `${until} ${lapsed.buyer}`;
+    const group = buyers.get(key) ?? { buyer: lapsed.buyer, until, tags: [] };
+    buyers.set(key, group);
+    group.tags.push(tagView(facts, today));
+  }
+  return [...buyers.values()].map((group) => ({ kind: 'reservation-over', ...group }));
+}

@@ -103,18 +103,20 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
             );
           case 'reservation-over':
             return (
-              <Item key={`reservation ${item.tag.animalId}`}>
+              <Item key={`reservation ${item.until} ${item.buyer}`}>
                 <div>
                   <Row>
-                    <Tag tag={item.tag} />
+                    {item.tags.map((tag) => (
+                      <Tag key={tag.animalId} tag={tag} />
+                    ))}
                     <b>Free again</b>
                   </Row>
                   <Small>
-                    It was reserved for {item.buyer} to {shortDate(item.until)}. Take the spray off, or reserve it anew.
+                    Reserved for {item.buyer} to {shortDate(item.until)}. Take the spray off, or reserve anew.
                   </Small>
                 </div>
                 <span />
-                <Button onPress={() => void navigate(`/animals/${item.tag.animalId}`)}>Open the animal</Button>
+                <span />
               </Item>
             );
           case 'orphans': {

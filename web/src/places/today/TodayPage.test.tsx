@@ -142,6 +142,21 @@ it('asks who an animal is that was taken in at the race, and opens one whose wei
   await waitFor(() => expect(path()).toBe('/animals/id of 22-0004'));
 });
 
+it('says of a buyer whose day is over which animals are free again', async () => {
+  await show({
+    lookAt: [
+      { kind: 'reservation-over', tags: [aTag('26-0007'), aTag('26-0009')], buyer: 'Demir', until: '2026-11-21' },
+    ],
+  });
+  const row = screen.getByText('Free again').closest('div')?.parentElement as HTMLElement;
+  expect(
+    within(row)
+      .getAllByRole('link')
+      .map((l) => l.textContent),
+  ).toEqual(['26-0007', '26-0009']);
+  expect(row).toHaveTextContent('Reserved for Demir to 21 Nov. Take the spray off, or reserve anew.');
+});
+
 it('shows orphans, and asks what came of one that was told in young and is long past her time', async () => {
   const { user, entries } = await show({
     lookAt: [
