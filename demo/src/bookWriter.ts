@@ -21,12 +21,12 @@ import {
   yearOf,
   type Day,
   type DeathCause,
+  type Random,
   type Sex,
   type Species,
   type TagColour,
 } from '@yaylak/core';
 import { v5 } from 'uuid';
-import type { Random } from './random';
 
 const { tests, carrying } = SPECIES_TABLE.goat;
 /** What the laboratory of the valley takes, and what a goat costs to keep: 7 euros a tube, about 140 a year. */

@@ -1,5 +1,5 @@
 import type { BookFile } from '@yaylak/contract';
-import { addDays, yearOf, type Day } from '@yaylak/core';
+import { addDays, seededRandom, yearOf, type Day } from '@yaylak/core';
 import { writeBirths } from './births';
 import { BookWriter } from './bookWriter';
 import { writeCarrying } from './carrying';
@@ -8,7 +8,6 @@ import { demoDrills, demoPlans, demoResources, writeCondition } from './conditio
 import { writeGoats } from './goats';
 import { writeRabbits } from './rabbits';
 import { demoHeatWaves, writeMating } from './mating';
-import { seededRandom } from './random';
 import { demoBlankTags, writeRemedies } from './remedies';
 import { writeSheep } from './sheep';
 

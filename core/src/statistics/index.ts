@@ -5,3 +5,4 @@ export * from './quantile';
 export * from './fitCurve';
 export * from './normal';
 export * from './proportion';
+export * from './random';

@@ -10,7 +10,7 @@ export interface Random {
   pick<T>(list: readonly T[]): T;
 }
 
-/** The mulberry32 generator: 32 bits of state, good enough for a made-up farm. */
+/** The mulberry32 generator: 32 bits of state, good enough for a made-up farm and for simulations of thousands. */
 export function seededRandom(seed: number): Random {
   let state = seed >>> 0;
   const next = (): number => {
