@@ -15,7 +15,8 @@ import type { Entry } from './entries';
 import {
   ChangeHolding,
   type BlankTags,
-  type DecisionMarksSetting,
+  type ChoosingSetting,
+  DecisionMarksSetting,
   type ScorersSetting,
   type StandardSetting,
 } from './holding';
@@ -172,6 +173,7 @@ export interface BookFile {
     readonly resources?: ResourcesSetting;
     readonly calendar?: CalendarSetting;
     readonly decisionMarks?: DecisionMarksSetting;
+    readonly choosing?: ChoosingSetting;
     readonly calendarKey?: string;
   };
   readonly groups: readonly {

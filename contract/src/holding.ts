@@ -1,4 +1,4 @@
-import { DATE_ORDERS, SEXES, SPECIES, TAG_COLOURS, TAG_SHAPES } from '@yaylak/core';
+import { DATE_ORDERS, LOOK_POINTS, SEXES, SPECIES, STANDARD_RULES, TAG_COLOURS, TAG_SHAPES } from '@yaylak/core';
 import type {
   DateOrder,
   Decision,
@@ -8,6 +8,7 @@ import type {
   SpeciesOverrides,
   SpeciesSettings,
   Standard,
+  StandardRule,
   TagColour,
   TagShape,
   WeightUnit,
@@ -18,7 +19,6 @@ import {
   IsArray,
   IsIn,
   IsInt,
-  IsNumber,
   IsObject,
   IsString,
   Length,
@@ -29,22 +29,8 @@ import {
 import { IsNested, IsNestedList, MayBeMissing } from './nested';
 import { MAX_TEXT } from './rules';
 import { CalendarSetting, ResourcesSetting } from './season';
+import { OwnWeights, RankingHowSetting } from './ranking';
 import { GateMark } from './stations';
-
-export class PointsWeightsSetting implements PointsWeights {
-  @IsNumber()
-  @Min(0)
-  @Max(1000)
-  growth: number;
-  @IsNumber()
-  @Min(0)
-  @Max(1000)
-  damRecord: number;
-  @IsNumber()
-  @Min(0)
-  @Max(1000)
-  lastGain: number;
-}
 
 export class StandardSetting implements Standard {
   @IsString()
@@ -65,6 +51,15 @@ export class StandardSetting implements Standard {
   fails: string;
   @IsIn(['go', 'points'])
   kind: 'go' | 'points';
+  /** Points under which it is failed. */
+  @MayBeMissing()
+  @IsInt()
+  @Min(1)
+  @Max(LOOK_POINTS)
+  least?: number;
+  @MayBeMissing()
+  @IsIn(STANDARD_RULES)
+  rule?: StandardRule;
 }
 
 /** Whose hand the others are held against, and whose scores are set right by it. */
@@ -99,7 +94,7 @@ export class BlankTags {
   last: string;
 }
 
-/** What is sprayed on whom a choice keeps, puts second, or sells; what has none is not sprayed. */
+/** What is sprayed on whom a choice keeps, puts second, sells or culls; what has none is not sprayed. */
 export class DecisionMarksSetting implements Partial<Record<Decision, GateMark>> {
   @MayBeMissing()
   @IsNested(() => GateMark)
@@ -110,6 +105,32 @@ export class DecisionMarksSetting implements Partial<Record<Decision, GateMark>>
   @MayBeMissing()
   @IsNested(() => GateMark)
   sell?: GateMark;
+  @MayBeMissing()
+  @IsNested(() => GateMark)
+  cull?: GateMark;
+}
+
+/** A way to rank kept under a name. */
+export class RankingPreset {
+  @IsString()
+  @Length(1, 60)
+  id: string;
+  @IsIn(SPECIES)
+  species: Species;
+  @IsString()
+  @Length(1, 40)
+  name: string;
+  @IsNested(() => RankingHowSetting)
+  how: RankingHowSetting;
+}
+
+/** How the holding chooses. */
+export class ChoosingSetting {
+  /** The first of a species is what its sets begin with. */
+  @IsArray()
+  @ArrayMaxSize(40)
+  @IsNestedList(() => RankingPreset)
+  presets: RankingPreset[];
 }
 
 /** A change of the holding's settings on a version of them. */
@@ -136,8 +157,8 @@ export class ChangeHolding {
   @Matches(/^[A-Z]{3}$/, { message: 'currency is three capital letters, such as EUR' })
   currency?: string;
   @MayBeMissing()
-  @IsNested(() => PointsWeightsSetting)
-  pointsWeights?: PointsWeightsSetting;
+  @IsNested(() => OwnWeights)
+  pointsWeights?: OwnWeights;
   /** Whole fields of the species table to lay over it; checked field by field by the server. */
   @MayBeMissing()
   @IsObject()
@@ -164,6 +185,9 @@ export class ChangeHolding {
   @MayBeMissing()
   @IsNested(() => DecisionMarksSetting)
   decisionMarks?: DecisionMarksSetting;
+  @MayBeMissing()
+  @IsNested(() => ChoosingSetting)
+  choosing?: ChoosingSetting;
 }
 
 /** A record that cannot be used as it is stored; it is left out, and the rest of the book stands. */
@@ -188,6 +212,7 @@ export interface HoldingView {
   readonly resources: ResourcesSetting;
   readonly calendar: CalendarSetting;
   readonly decisionMarks: DecisionMarksSetting;
+  readonly choosing: ChoosingSetting;
   readonly version: number;
   readonly today: string;
   /** The time on the server's wall, by which a device that is away carries its day on. */

@@ -19,6 +19,7 @@ export * from './plan';
 export * from './posting';
 export * from './pregnancyWords';
 export * from './problem';
+export * from './ranking';
 export * from './rearing';
 export * from './remedies';
 export * from './rules';

@@ -152,7 +152,9 @@ export interface RosterAnimal {
   readonly pointsError?: number;
   /** What was written down when it was last chosen among its like. */
   readonly chosen?: Decision;
-  /** The last grade of each standard it was looked over for. */
+  /** Standards it had failed when that was written: the choice has overruled them. */
+  readonly chosenOver?: readonly string[];
+  /** The last grade of each standard that counts. */
   readonly grades?: Readonly<Record<string, LookGrade>>;
 }
 

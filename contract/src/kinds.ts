@@ -1,4 +1,5 @@
 // Kinds by name, apart from the classes that check them: the interface takes the names alone along.
+import { DECISIONS } from '@yaylak/core';
 
 export const ENTRY_SOURCES = ['hand', 'race', 'import', 'demo'] as const;
 export const IDENTIFIER_ENDS = ['lost', 'removed'] as const;
@@ -37,3 +38,7 @@ export const JOB_WEIGHING = ['scale', 'crate', 'tape', 'estimate'] as const;
 
 /** Bytes of a whole book's file at most: 200,000 entries have some 60 million. */
 export const MOST_BOOK_BYTES = 96_000_000;
+
+/** What a person says of one animal while choosing; undecided is written of nobody. */
+export const DRAFT_DECISIONS = [...DECISIONS, 'undecided'] as const;
+export type DraftDecision = (typeof DRAFT_DECISIONS)[number];

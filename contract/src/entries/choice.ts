@@ -5,7 +5,7 @@ import { AnimalEntryBase } from '../entryBase';
 import { MayBeMissing } from '../nested';
 import { MAX_NOTE, MAX_TEXT } from '../rules';
 
-/** Keep, second string or sell, as a person decided, with what was suggested. */
+/** Keep, second string, sell or cull, as a person decided, with what was suggested. */
 export class ChoiceEntry extends AnimalEntryBase {
   static readonly example = {
     decision: 'keep',

@@ -14,7 +14,7 @@ export { questionsOf, type BirthFact } from './kinds/birth';
 export { type CareFact } from './kinds/care';
 export { type CarryingStepFact } from './kinds/carryingStep';
 export { type CheckFact } from './kinds/check';
-export { type ChoiceFact } from './kinds/choice';
+export { leavesByChoice, type ChoiceFact } from './kinds/choice';
 export { type ColostrumFact } from './kinds/colostrum';
 export { DEPARTURE_WAYS, LEAVING_WAYS, type DepartureFact, type DepartureWay } from './kinds/departure';
 export { type FeedFact } from './kinds/feed';

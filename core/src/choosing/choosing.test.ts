@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Breakdown } from '../growth';
-import { drawLines, rankByIndex, reasonsFor, type Candidate } from '.';
+import { drawLines, rankByIndex, rankByValues, reasonsFor, type Candidate } from '.';
 
 const value = (v: number, se = 0) => ({ value: v, standardError: se });
 const weights = { growth: 50, damRecord: 30, lastGain: 20 };
@@ -51,10 +51,16 @@ describe('the index', () => {
     ]);
   });
   it('takes what was not measured as the mean and says so', () => {
-    const [first] = rankByIndex([{ id: 'a', traits: {} }], weights);
-    expect(first).toMatchObject({
+    const ranked = rankByIndex(
+      [
+        { id: 'a', traits: {} },
+        { id: 'b', traits: { growth: value(20) } },
+      ],
+      weights,
+    );
+    expect(ranked.find((r) => r.id === 'a')).toMatchObject({
       index: 50,
-      parts: [{ trait: 'growth', value: undefined, points: 0 }, expect.anything(), expect.anything()],
+      parts: [{ trait: 'growth', value: undefined, points: 0 }],
     });
   });
   it('refuses weights that weigh nothing', () => {
@@ -83,6 +89,45 @@ describe('the index', () => {
         again.forEach((r, i) => expect(r.index).toBeCloseTo(ranked[i]?.index ?? 0, 9));
       }),
     );
+  });
+});
+
+describe('the index of breeding values', () => {
+  const valued = (id: string, growth: number, pev: number) => ({
+    id,
+    values: new Map([['growth', { value: growth, predictionErrorVariance: pev }]] as const),
+  });
+  it('is worked as by hand, in points and in money', () => {
+    // Genetic SD 2: +1 kg is 5 points of 10 an SD, the error 10 x 1 / 2.
+    const traits = [{ trait: 'growth', geneticVariance: 4, baseLevel: 30 }] as const;
+    const animals = [valued('a', -1, 1), valued('b', 1, 1)];
+    const inPoints = rankByValues(animals, traits, { scale: 'points', weights: { growth: 3 } });
+    expect(inPoints?.map((r) => [r.id, r.index, r.standardError])).toEqual([
+      ['b', 55, 5],
+      ['a', 45, 5],
+    ]);
+    const inMoney = rankByValues(animals, traits, { scale: 'money', weights: { growth: 250 } });
+    expect(inMoney?.map((r) => [r.id, r.index, r.standardError])).toEqual([
+      ['b', 250, 250],
+      ['a', -250, 250],
+    ]);
+  });
+  it('marks down what lies off an aim, either way, and one little is known of', () => {
+    const traits = [{ trait: 'growth', geneticVariance: 4, baseLevel: 30, aim: 30 }] as const;
+    const ranked = rankByValues([valued('a', 0, 0), valued('b', 3, 0), valued('c', 0, 4)], traits, {
+      scale: 'money',
+      weights: { growth: 100 },
+    });
+    // E|X| of a normal with SD 2 around the aim is 2 sqrt(2 / pi) = 1.5958.
+    expect(ranked?.map((r) => [r.id, Number(r.index.toFixed(1))])).toEqual([
+      ['a', 0],
+      ['c', -159.6],
+      ['b', -300],
+    ]);
+  });
+  it('is none where no trait has a weight', () => {
+    const traits = [{ trait: 'growth', geneticVariance: 4, baseLevel: 30 }] as const;
+    expect(rankByValues([valued('a', 0, 1)], traits, { scale: 'points', weights: { growth: 0 } })).toBeUndefined();
   });
 });
 

@@ -1,8 +1,10 @@
 import { normalShareBelow } from '../statistics';
 import type { Ranked } from './rank';
 
-export const DECISIONS = ['keep', 'second', 'sell'] as const;
+export const DECISIONS = ['keep', 'second', 'sell', 'cull'] as const;
 export type Decision = (typeof DECISIONS)[number];
+/** What is suggested; a cull is a person's word, or that of the rules for the grown. */
+export type Suggestion = Exclude<Decision, 'cull'>;
 
 export interface Lines {
   /** How many stay. */
@@ -12,7 +14,7 @@ export interface Lines {
 }
 
 export interface Placed extends Ranked {
-  readonly suggestion: Decision;
+  readonly suggestion: Suggestion;
   /** Chance that it belongs on the other side of the line it is nearer to; 0 where no line parts the list. */
   readonly chanceAcross: number;
   /** The chance is so high that the ranking cannot tell on which side it belongs. */
@@ -48,4 +50,17 @@ export function drawLines(ranked: readonly Ranked[], lines: Lines): Placed[] {
 function acrossLine(distance: number, { standardError }: Ranked): number {
   if (standardError === 0) return distance === 0 ? 0.5 : 0;
   return normalShareBelow(-distance, 0, standardError);
+}
+
+/**
+ * The list with those who are best kept together suggested for keeping, whatever their place; the others follow in
+ * order.
+ */
+export function togetherFirst(placed: readonly Placed[], keptIds: readonly string[], { second }: Lines): Placed[] {
+  const kept = new Set(keptIds);
+  let left = second;
+  return placed.map((row) => {
+    const suggestion: Suggestion = kept.has(row.id) ? 'keep' : left-- > 0 ? 'second' : 'sell';
+    return { ...row, suggestion };
+  });
 }

@@ -1,11 +1,11 @@
 import type { Breakdown } from '../growth';
 import type { Placed } from './line';
-import type { ChoosingTrait } from './traits';
+import type { RankTrait } from './traits';
 
 /** Why an animal stands where it stands; the interface makes words of it. */
 export type ChoosingReason =
-  | { readonly code: 'trait'; readonly trait: ChoosingTrait; readonly points: number }
-  | { readonly code: 'not-measured'; readonly trait: ChoosingTrait }
+  | { readonly code: 'trait'; readonly trait: RankTrait; readonly points: number }
+  | { readonly code: 'not-measured'; readonly trait: RankTrait }
   | { readonly code: 'near-line'; readonly chanceAcross: number }
   | {
       readonly code: 'heavier-than-worth';

@@ -1,16 +1,4 @@
-import fc from 'fast-check';
-import {
-  careCaution,
-  letterKeys,
-  failedAtLast,
-  nextGrade,
-  nextTube,
-  standardsFor,
-  suggestGate,
-  USUAL_STANDARDS,
-  type KnownGain,
-  type SortRule,
-} from '..';
+import { careCaution, nextTube, suggestGate, type KnownGain, type SortRule } from '..';
 import { day } from '../tests/builders';
 
 describe('the gate a rule suggests', () => {
@@ -66,15 +54,6 @@ describe('the gate a rule suggests', () => {
   });
 });
 
-it('what was failed is told by the last look at each standard', () => {
-  const standards = USUAL_STANDARDS.filter((s) => s.species === 'sheep');
-  const looks = [
-    { grades: { 'sheep-mouth': 'fail', 'sheep-feet': 'fail', 'sheep-frame': 0 } },
-    { grades: { 'sheep-feet': 'pass' } },
-  ] as const;
-  expect(failedAtLast(standards, looks)).toEqual(['Mouth']);
-});
-
 it.each([
   ['B-001', 'B-002'],
   ['B-099', 'B-100'],
@@ -84,35 +63,6 @@ it.each([
   ['blue', undefined],
 ])('after tube %s comes %s', (tube, next) => {
   expect(nextTube(tube)).toBe(next);
-});
-
-describe('keys of the look-over', () => {
-  it('are the first letter, or the next that is free', () => {
-    expect(letterKeys(['Mouth', 'Markings', 'Mo', 'Çene', '77'])).toEqual(['m', 'a', 'o', 'c', 'b']);
-    expect(letterKeys(['Mouth', 'Legs'], ['M'])).toEqual(['o', 'l']);
-  });
-  it('are all different', () => {
-    fc.assert(
-      fc.property(fc.array(fc.string(), { maxLength: 26 }), (names) => {
-        const keys = letterKeys(names);
-        expect(new Set(keys).size).toBe(names.length);
-      }),
-    );
-  });
-  it('pass, fail and pass again; points go round from the middle', () => {
-    expect(nextGrade('go', undefined)).toBe('fail');
-    expect(nextGrade('go', 'fail')).toBe('pass');
-    expect(nextGrade('go', 'pass')).toBeUndefined();
-    expect([undefined, 3, 5, 0].map((g) => nextGrade('points', g))).toEqual([3, 4, 0, 1]);
-  });
-});
-
-it('asks of an animal what its species and sex are asked, by keys that differ', () => {
-  expect(new Set(USUAL_STANDARDS.map((s) => s.id)).size).toBe(USUAL_STANDARDS.length);
-  const names = (sex: 'female' | 'male') => standardsFor(USUAL_STANDARDS, { species: 'sheep', sex }).map((s) => s.name);
-  expect(names('female')).toContain('Udder');
-  expect(names('female')).not.toContain('Testicles');
-  expect(names('male')).toContain('Testicles');
 });
 
 it.each([

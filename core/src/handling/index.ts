@@ -1,4 +1,3 @@
 export * from './care';
 export * from './sortRule';
-export * from './standards';
 export * from './tubes';

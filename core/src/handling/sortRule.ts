@@ -94,6 +94,7 @@ const gatesOf = ({
   keep: above,
   second: between ?? below,
   sell: below,
+  cull: below,
 });
 
 /** The decision that a gate is for, where a rule follows the choice. */

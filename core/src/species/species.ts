@@ -205,6 +205,16 @@ export interface PairingRules {
   readonly alleleFrequency: number;
 }
 
+/** Who is chosen among. */
+export interface ChoosingRules {
+  /** A crop of young spans no more days of birth than these. */
+  readonly widestCropDays: Days;
+  /** Young are chosen as a crop to this age; after it they are among the grown. */
+  readonly youngDays: Days;
+  /** Animals born in so many years up to now are what a breeding value is held against. */
+  readonly baseYears: number;
+}
+
 /** What a holding may set for a species. Days from birth unless said otherwise; weights in kilograms. */
 export interface SpeciesSettings {
   readonly gestationDays: { readonly mean: number; readonly from: number; readonly to: number };
@@ -222,6 +232,7 @@ export interface SpeciesSettings {
   readonly serviceHours: WindowDays;
   readonly mating: MatingRules;
   readonly pairing: PairingRules;
+  readonly choosing: ChoosingRules;
   readonly season: SeasonDays;
   readonly tests: Readonly<Partial<Record<TestWay, TestRules>>>;
   readonly carrying: CarryingRules;

@@ -1,4 +1,4 @@
-import type { PairingRules, Species, SpeciesSettings, TestRules } from './species';
+import type { ChoosingRules, PairingRules, Species, SpeciesSettings, TestRules } from './species';
 import type { Days } from '../units';
 
 /** Where a default comes from, shown beside it in the settings. */
@@ -13,6 +13,8 @@ export const SOURCE_NOTES: Readonly<Record<keyof SpeciesSettings, string>> = {
   serviceHours: 'Rule of thumb, from the start of standing heat. Sheep run with the ram as a rule and need none.',
   mating: 'Rules of thumb. One school serves by hours from standing heat, another by morning and evening: set which.',
   pairing: 'One part in sixteen is what first cousins give. Set it lower in a small flock that buys no males.',
+  choosing:
+    'Rules of thumb. A crop is parted where more than 35 days lie between two births, or where it spans too far.',
   grownShare: 'Rule of thumb, used where an animal has too few weights for a curve of its own.',
   season: 'Rules of thumb. Flushing: one school gives six weeks before mating, another three; a plan can say its own.',
   tests: 'Usual figures of a good laboratory, scanner or hand; ask yours for theirs, and set your own prices.',
@@ -58,6 +60,9 @@ const PAIRING: PairingRules = {
   alleleFrequency: 0.02,
 };
 
+/** A season's young are one crop; at two years they are grown. */
+const CHOOSING: ChoosingRules = { widestCropDays: 120, youngDays: 730, baseYears: 5 };
+
 /** To the end of any life. */
 export const FOR_LIFE_DAYS = 36_500;
 
@@ -88,6 +93,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       heatsSeenShare: 0.6,
     },
     pairing: PAIRING,
+    choosing: CHOOSING,
     season: {
       cycles: 2,
       maleCheckBefore: 56,
@@ -195,6 +201,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       heatsSeenShare: 0.75,
     },
     pairing: PAIRING,
+    choosing: CHOOSING,
     season: {
       cycles: 2,
       maleCheckBefore: 56,
@@ -300,6 +307,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       heatsSeenShare: 0.5,
     },
     pairing: PAIRING,
+    choosing: { widestCropDays: 60, youngDays: 365, baseYears: 5 },
     season: {
       cycles: 1,
       maleCheckBefore: 14,
@@ -396,6 +404,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       heatsSeenShare: 0.65,
     },
     pairing: PAIRING,
+    choosing: CHOOSING,
     season: {
       cycles: 3,
       maleCheckBefore: 60,

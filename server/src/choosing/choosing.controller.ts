@@ -1,20 +1,69 @@
-import { Controller, Get, Inject, Query } from '@nestjs/common';
-import { ChoosingQuery, type ChoosingSet, type ChoosingView } from '@yaylak/contract';
+import { Body, Controller, Delete, Get, Inject, Post, Query } from '@nestjs/common';
+import {
+  ChangeDraft,
+  ChoosingQuery,
+  DropDraft,
+  SpeciesQuery,
+  type BreedingProgress,
+  type ChoosingSet,
+  type ChoosingView,
+  type KinView,
+  type StrictnessView,
+} from '@yaylak/contract';
+import { BreedingService } from './breeding.service';
 import { ChoosingService } from './choosing.service';
+import { KinService } from './kin.service';
+import { StrictnessService } from './strictness.service';
 
 @Controller('api/choosing')
 export class ChoosingController {
-  constructor(@Inject(ChoosingService) private readonly choosing: ChoosingService) {}
+  constructor(
+    @Inject(BreedingService) private readonly breeding: BreedingService,
+    @Inject(ChoosingService) private readonly choosing: ChoosingService,
+    @Inject(KinService) private readonly kin: KinService,
+    @Inject(StrictnessService) private readonly strictness: StrictnessService,
+  ) {}
 
-  /** Sets of animals that can be ranked. */
+  /** Sets of animals that can be chosen among. */
   @Get('sets')
   sets(): ChoosingSet[] {
-    return this.choosing.sets();
+    return this.choosing.list();
   }
 
-  /** A set in the order of its points, with where the lines fall. */
+  /** A set in its order, with the choice that is being made of it. */
   @Get()
-  rank(@Query() query: ChoosingQuery): Promise<ChoosingView> {
-    return this.choosing.rank(query);
+  view(@Query() query: ChoosingQuery): Promise<ChoosingView> {
+    return this.choosing.view(query);
+  }
+
+  /** Changes the choice that is being made of a set. */
+  @Post('draft')
+  change(@Body() change: ChangeDraft): Promise<ChoosingView> {
+    return this.choosing.change(change);
+  }
+
+  /** Throws the choice that is being made of a set away. */
+  @Delete('draft')
+  drop(@Query() query: DropDraft): Promise<ChoosingView> {
+    return this.choosing.drop(query);
+  }
+
+  /** How closely those of a set are related to each other and to the mates that stay. */
+  @Get('kin')
+  related(@Query() query: ChoosingQuery): Promise<KinView> {
+    return this.kin.view(query);
+  }
+
+  /** How far the breeding values of a species are worked. */
+  @Get('progress')
+  progress(@Query() { species }: SpeciesQuery): BreedingProgress {
+    const running = this.breeding.progress(species);
+    return { isWorking: running !== undefined, done: running?.done ?? 0, of: running?.of ?? 0 };
+  }
+
+  /** The share failing each standard, year by year of birth. */
+  @Get('strictness')
+  failing(@Query() { species }: SpeciesQuery): Promise<StrictnessView> {
+    return this.strictness.view(species);
   }
 }

@@ -1,144 +1,203 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { ChoosingQuery, ChoosingRow, ChoosingSet, ChoosingView } from '@yaylak/contract';
+import type {
+  ChangeDraft,
+  ChoosingQuery,
+  ChoosingRow,
+  ChoosingSet,
+  ChoosingView,
+  DropDraft,
+  KinChoice,
+  SetAnimal,
+  ValueView,
+} from '@yaylak/contract';
 import {
-  addDays,
+  BREEDING_TRAITS,
   breakdownAgainst,
+  CHOOSING_TRAITS,
   drawLines,
-  gainOverPeriod,
   gainSinceFirst,
   groupOn,
   isoOf,
+  isRanked,
   likeForLikeRatios,
   meanSteps,
   rankByIndex,
-  type Ranked,
+  rankByValues,
   reasonsFor,
-  SEXES,
-  SPECIES,
-  yearOf,
-  type AdjustedWeight,
-  type AnimalFacts,
-  type RearedPerYear,
+  suggestionByEye,
+  togetherFirst,
+  type BreedingTraitName,
   type Day,
-  type KnownGain,
   type Placed,
-  type TraitValues,
+  type RankBasis,
+  type Ranked,
+  type RankingHow,
+  type RankScale,
+  type WeighedTrait,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
+import { notFound } from '../common/problems';
 import { gainView, tagView } from '../common/views';
 import { GrowthService } from '../growth/growth.service';
-import { HoldingService } from '../holding/holding.service';
+import { BreedingService, type TraitAnswers } from './breeding.service';
+import { DraftsService, type Draft } from './drafts.service';
+import { HowService } from './how.service';
+import { JudgeService, traitsOf, type Measured } from './judge.service';
+import { SetsService, type FullSet } from './sets.service';
+import { traitState } from './traitState';
 
 /** Shares of a set that are suggested until the user draws the line. */
 const KEEP_SHARE = 0.4;
 const SECOND_SHARE = 0.25;
-/** The last gain is read over so many days, so that two weighings close together do not decide. */
-const LAST_GAIN_DAYS = 60;
+const NO_KIN: KinChoice = { pointsPerPercent: 0, sireCap: 0, keptIds: [] };
 
-interface Measured {
-  readonly facts: AnimalFacts;
-  readonly adjusted: AdjustedWeight | undefined;
-  readonly recent: KnownGain | undefined;
-  readonly dam: RearedPerYear | undefined;
-}
-
-/** Who stays: the ranked list of a set. */
 /** Where an animal stands in the ranking of its like. */
 export type Points = Pick<Ranked, 'index' | 'standardError'>;
 
+/** A set in its order, and what the order came from. */
+export interface RankedSet {
+  readonly how: RankingHow;
+  readonly basis: RankBasis;
+  readonly standardDays: number | undefined;
+  readonly ranked: readonly Ranked[];
+  readonly measured: ReadonlyMap<string, Measured>;
+  readonly failed: readonly Measured[];
+  readonly notRanked: readonly Measured[];
+}
+
+/** Who stays: a set in its order, with the choice that is being made of it. */
 @Injectable()
 export class ChoosingService {
   private pointsKept: { readonly key: string; readonly points: ReadonlyMap<string, Points> } | undefined;
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
-    @Inject(GrowthService) private readonly growth: GrowthService,
-    @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(BreedingService) private readonly breeding: BreedingService,
     @Inject(Clock) private readonly clock: Clock,
+    @Inject(DraftsService) private readonly drafts: DraftsService,
+    @Inject(GrowthService) private readonly growth: GrowthService,
+    @Inject(HowService) private readonly how: HowService,
+    @Inject(JudgeService) private readonly judge: JudgeService,
+    @Inject(SetsService) private readonly sets: SetsService,
   ) {}
 
-  /** Sets of young of the last two years, largest years first. */
-  sets(): ChoosingSet[] {
-    const today = this.clock.today();
-    const counts = new Map<string, ChoosingSet>();
-    for (const { record } of this.book.state.present(today)) {
-      if (record.bornOn === undefined || yearOf(record.bornOn) < yearOf(today) - 1) continue;
-      const set = { species: record.species, sex: record.sex, bornIn: yearOf(record.bornOn) };
-      const key = JSON.stringify(set);
-      counts.set(key, { ...set, count: (counts.get(key)?.count ?? 0) + 1 });
-    }
-    return [...counts.values()].sort(
-      (a, b) =>
-        b.bornIn - a.bornIn ||
-        SPECIES.indexOf(a.species) - SPECIES.indexOf(b.species) ||
-        SEXES.indexOf(a.sex) - SEXES.indexOf(b.sex),
-    );
+  list(): ChoosingSet[] {
+    return this.sets.all().map((set) => this.sets.view(set));
   }
 
-  async rank(query: ChoosingQuery): Promise<ChoosingView> {
+  /** The set of a question. @throws not-found where nobody is in it any more */
+  setOf(query: ChoosingQuery): FullSet {
+    const set = this.sets.find(query);
+    if (!set) throw notFound('set of animals');
+    return set;
+  }
+
+  async view(query: ChoosingQuery): Promise<ChoosingView> {
+    const set = this.setOf(query);
+    const draft = await this.drafts.of(set);
+    const values = await this.breeding.values(set.species);
+    const ranked = await this.rank(set, draft, values);
+    const lines = linesOf(draft, ranked.ranked.length);
+    const placed = drawLines(ranked.ranked, lines);
+    const kin = draft?.facts.kin ?? NO_KIN;
+    const isKinStale = kin.keptIds.length > 0 && !isOf(kin, placed, lines.keep);
+    const suggested = kin.keptIds.length > 0 && !isKinStale ? togetherFirst(placed, kin.keptIds, lines) : placed;
+    const measured = suggested.map((row) => ranked.measured.get(row.id) as Measured);
     const today = this.clock.today();
-    const crop = this.crop(query);
-    const set = query.groupId === undefined ? crop : crop.filter((f) => groupOn(f, today) === query.groupId);
-    const { standardAgesDays } = this.book.state.settings(query.species);
-    const standardDays = query.standardDays ?? this.growth.bestStandardAge(set, standardAgesDays);
-    const measured = this.measure(set, standardDays, today);
-    const weights = (await this.holding.settings()).pointsWeights;
-    const lines = {
-      keep: Math.min(query.keep ?? Math.round(set.length * KEEP_SHARE), set.length),
-      second: Math.min(query.second ?? Math.round(set.length * SECOND_SHARE), set.length),
-    };
-    const placed = drawLines(rankByIndex(measured.map(candidate), weights), lines);
     return {
-      species: query.species,
-      sex: query.sex,
-      bornIn: query.bornIn,
-      groupId: query.groupId ?? null,
-      groups: this.groupsOf(crop, today),
-      standardDays: standardDays ?? null,
-      standardAges: standardAgesDays,
-      weights,
+      set: this.sets.view(set),
+      groups: this.groupsOf(set, today),
+      how: ranked.how,
+      basis: ranked.basis,
+      ownTraits: CHOOSING_TRAITS.filter((trait) => measured.some((m) => traitsOf(m)[trait] !== undefined)),
+      traits: BREEDING_TRAITS.map((trait) => traitState(trait, values.get(trait))),
+      standardDays: ranked.standardDays ?? null,
+      standardAges: this.book.state.settings(set.species).standardAgesDays,
       lines,
-      rows: this.rows(placed, measured),
+      rows: this.rows(suggested, measured, draft, values),
+      failed: ranked.failed.map((m) => ({ ...this.animal(m, draft), suggestion: suggestionByEye(m.eye.failed) })),
+      notRanked: ranked.notRanked.map((m) => this.animal(m, draft)),
       withoutWeight: measured.filter((m) => !m.adjusted).length,
+      kin,
+      isKinStale,
+      draft: draft ? { version: draft.version, by: draft.facts.changedBy, at: draft.facts.changedAt } : null,
+      left: this.left(set, draft, today),
     };
   }
 
-  /** Those of a species, sex and year that are here. */
-  private crop({ species, sex, bornIn }: Pick<ChoosingQuery, 'species' | 'sex' | 'bornIn'>): AnimalFacts[] {
-    return this.book.state
-      .present(this.clock.today())
-      .filter(
-        ({ record }) =>
-          record.species === species &&
-          record.sex === sex &&
-          record.bornOn !== undefined &&
-          yearOf(record.bornOn) === bornIn,
-      );
+  async change(change: ChangeDraft): Promise<ChoosingView> {
+    await this.drafts.change(this.setOf(change), change);
+    return this.view(change);
   }
 
-  /** Points of everybody in a set, each set at its own best age. */
+  async drop(query: DropDraft): Promise<ChoosingView> {
+    await this.drafts.drop(this.setOf(query), query.version);
+    return this.view(query);
+  }
+
+  /** A set in its order, by its draft and what is known of it. */
+  async rank(
+    set: FullSet,
+    draft: Draft | undefined,
+    values: TraitAnswers | undefined,
+    scale?: RankScale,
+  ): Promise<RankedSet> {
+    const { species, members } = set;
+    const chosen = draft?.facts.how ?? (await this.how.of(species));
+    const how = scale === undefined ? chosen : { ...chosen, scale };
+    const standardDays =
+      draft?.facts.standardDays ??
+      this.growth.bestStandardAge(members, this.book.state.settings(species).standardAgesDays);
+    const letBack = draft?.facts.letBack ?? {};
+    const measured = await this.judge.measure(members, standardDays);
+    const hasValues = (m: Measured): boolean =>
+      values !== undefined && m.facts.record.sireId !== undefined && m.facts.record.damId !== undefined;
+    const isIn = (m: Measured): boolean =>
+      !set.crop ||
+      (m.ageDays !== undefined &&
+        isRanked({ ageDays: m.ageDays, hasParentsMean: hasValues(m), weighedAtDays: m.weighedAtDays }));
+    const able = measured.filter(isIn);
+    const isStruck = (m: Measured): boolean => m.eye.state === 'fails' && letBack[m.facts.record.id] === undefined;
+    const left = able.filter((m) => !isStruck(m));
+    const byValues = how.basis === 'values' && values ? ranking(left, values, how) : undefined;
+    return {
+      how,
+      basis: byValues ? 'values' : 'own',
+      standardDays,
+      ranked:
+        byValues ??
+        rankByIndex(
+          left.map((m) => ({ id: m.facts.record.id, traits: traitsOf(m) })),
+          how.own,
+        ),
+      measured: new Map(measured.map((m) => [m.facts.record.id, m])),
+      failed: able.filter(isStruck),
+      notRanked: measured.filter((m) => !able.includes(m)),
+    };
+  }
+
+  /** Points of every young, by the breeding values last worked: a device going to the race does not wait for new ones. */
   async points(): Promise<ReadonlyMap<string, Points>> {
-    const { version } = this.book.state;
-    const settings = await this.holding.settings();
-    const key = `${version} ${settings.version} ${this.clock.today()}`;
+    const { state } = this.book;
+    const key = `${state.version} ${await this.how.version()} ${this.clock.today()}`;
     if (this.pointsKept?.key === key) return this.pointsKept.points;
     const points = new Map<string, Points>();
-    for (const one of this.sets()) {
+    for (const set of this.sets.all()) {
       await breathe();
-      const set = this.crop(one);
-      const { standardAgesDays } = this.book.state.settings(one.species);
-      const measured = this.measure(set, this.growth.bestStandardAge(set, standardAgesDays), this.clock.today());
-      for (const row of rankByIndex(measured.map(candidate), settings.pointsWeights)) points.set(row.id, row);
+      if (!set.crop) continue;
+      const draft = await this.drafts.of(set);
+      const { ranked } = await this.rank(set, draft, this.breeding.lastKnown(set.species), 'points');
+      for (const row of ranked) points.set(row.id, row);
     }
     this.pointsKept = { key, points };
     return points;
   }
 
-  private groupsOf(crop: readonly AnimalFacts[], today: Day): ChoosingView['groups'] {
+  private groupsOf({ members }: FullSet, today: Day): ChoosingView['groups'] {
     const counts = new Map<string, number>();
-    for (const facts of crop) {
+    for (const facts of members) {
       const id = groupOn(facts, today);
       if (id !== undefined) counts.set(id, (counts.get(id) ?? 0) + 1);
     }
@@ -147,76 +206,104 @@ export class ChoosingService {
       .sort((a, b) => b.count - a.count || a.name.localeCompare(b.name));
   }
 
-  private measure(set: readonly AnimalFacts[], standardDays: number | undefined, today: Day): Measured[] {
-    const dams = new Map<string, RearedPerYear | undefined>();
-    return set.map((facts) => {
-      const { damId, species } = facts.record;
-      const dam = damId === undefined ? undefined : this.book.state.animals.get(damId);
-      if (dam && !dams.has(dam.record.id)) dams.set(dam.record.id, this.book.state.litters.rearedPerYear(dam, today));
-      const daily = this.book.state.daily(facts);
-      const last = daily.at(-1);
-      const settings = this.book.state.settings(species);
-      const recent = last
-        ? gainOverPeriod(daily, { from: addDays(last.on, -LAST_GAIN_DAYS), to: last.on }, settings)
-        : undefined;
-      return {
-        facts,
-        adjusted: standardDays === undefined ? undefined : this.growth.adjusted(facts, standardDays),
-        recent: recent?.kind === 'gain' ? recent : undefined,
-        dam: damId === undefined ? undefined : dams.get(damId),
-      };
+  /** Who was decided on and is not here any more. */
+  private left({ members }: FullSet, draft: Draft | undefined, today: Day): ChoosingView['left'] {
+    const here = new Set(members.map((m) => m.record.id));
+    return Object.entries(draft?.facts.decided ?? {}).flatMap(([id, { decision }]) => {
+      const facts = here.has(id) ? undefined : this.book.state.animals.get(id);
+      const gone = facts?.departures[0];
+      return facts && gone ? [{ tag: tagView(facts, today), how: gone.how, on: isoOf(gone.on), decision }] : [];
     });
   }
 
-  private rows(placed: readonly Placed[], measured: readonly Measured[]): ChoosingRow[] {
-    const byId = new Map(measured.map((m) => [m.facts.record.id, m]));
+  private animal(m: Measured, draft: Draft | undefined): SetAnimal {
+    return this.judge.view(m, draft?.facts);
+  }
+
+  private rows(
+    placed: readonly Placed[],
+    measured: readonly Measured[],
+    draft: Draft | undefined,
+    values: TraitAnswers,
+  ): ChoosingRow[] {
     const weights = measured.flatMap((m) => m.adjusted ?? []);
     const means = weights.length > 0 ? meanSteps(weights) : undefined;
     const byWeight = [...weights].sort((a, b) => b.reading.kg - a.reading.kg);
-    const placeByWeight = new Map(
-      measured.flatMap((m) => (m.adjusted ? [[m.facts.record.id, byWeight.indexOf(m.adjusted) + 1] as const] : [])),
-    );
+    const placeOf = new Map(byWeight.map((w, i) => [w, i + 1]));
     const ratioOf = likeForLikeRatios(weights.map((w) => w.kg));
-    const today = this.clock.today();
-    return placed.map((row) => {
-      const m = byId.get(row.id) as Measured;
+    return placed.map((row, i): ChoosingRow => {
+      const m = measured[i] as Measured;
       const { facts, adjusted } = m;
+      const { id, species } = facts.record;
       const breakdown = adjusted && means ? breakdownAgainst(adjusted, means) : undefined;
-      const place = placeByWeight.get(row.id);
-      const daily = this.book.state.daily(facts);
-      const last = daily.at(-1);
-      const chosen = facts.choices.at(-1);
-      const since = gainSinceFirst(daily, this.book.state.settings(facts.record.species));
+      const place = adjusted && placeOf.get(adjusted);
+      const since = gainSinceFirst(this.book.state.daily(facts), this.book.state.settings(species));
       return {
-        tag: tagView(facts, today),
+        ...this.animal(m, draft),
         place: row.place,
         placeByWeight: place ?? null,
-        birthType: facts.record.birthType ?? null,
-        rearingType: this.book.state.litters.rearingType(facts, today) ?? null,
-        lastKg: last?.kg ?? null,
-        lastOn: last ? isoOf(last.on) : null,
-        adjusted: adjusted ? this.growth.adjustedView(adjusted, facts.record.species) : null,
+        adjusted: adjusted ? this.growth.adjustedView(adjusted, species) : null,
         breakdown: breakdown ?? null,
         ratio: adjusted ? (ratioOf?.(adjusted.kg).ratio ?? null) : null,
         sinceBirth: since.kind === 'gain' ? gainView(since, null, 'no-group') : null,
-        lastGain: this.growth.judged(facts.record.id, m.recent),
+        lastGain: this.growth.judged(id, m.recent),
         damRecord: m.dam ?? null,
+        ownRecord: m.own ?? null,
+        values: valuesOf(id, values),
         index: row.index,
         standardError: row.standardError,
         parts: row.parts,
         reasons: reasonsFor(row, breakdown && place !== undefined ? { breakdown, placeByWeight: place } : undefined),
         suggestion: row.suggestion,
+        chanceAcross: row.chanceAcross,
         isGrey: row.isGrey,
-        chosen: chosen ? { decision: chosen.decision, on: isoOf(chosen.on) } : null,
       };
     });
   }
 }
 
-const candidate = (m: Measured) => ({ id: m.facts.record.id, traits: traitsOf(m) });
+/** Lines as they are drawn, or as they are suggested, within the number there. */
+function linesOf(draft: Draft | undefined, count: number): ChoosingView['lines'] {
+  const keep = Math.min(draft?.facts.keep ?? Math.round(count * KEEP_SHARE), count);
+  return { keep, second: Math.min(draft?.facts.second ?? Math.round(count * SECOND_SHARE), count - keep) };
+}
 
-const traitsOf = ({ adjusted, recent, dam }: Measured): TraitValues => ({
-  ...(adjusted ? { growth: { value: adjusted.kg, standardError: adjusted.standardError } } : {}),
-  ...(recent ? { lastGain: { value: recent.kgPerDay, standardError: recent.standardError } } : {}),
-  ...(dam ? { damRecord: { value: dam.perYear, standardError: dam.standardError } } : {}),
-});
+/** Whether those kept together are so many as are wanted, and all still in the list. */
+const isOf = ({ keptIds }: KinChoice, placed: readonly Placed[], keep: number): boolean => {
+  const ids = new Set(placed.map((p) => p.id));
+  return keptIds.length === keep && keptIds.every((id) => ids.has(id));
+};
+
+/** By breeding values, where any trait that counts has them. */
+function ranking(set: readonly AnimalMeasured[], answers: TraitAnswers, how: RankingHow): Ranked[] | undefined {
+  const traits = BREEDING_TRAITS.flatMap((trait): WeighedTrait[] => {
+    const answer = answers.get(trait);
+    if (answer?.kind !== 'values') return [];
+    const { geneticVariance, baseLevel } = answer;
+    const aim = trait === 'grown-weight' ? how.grownAimKg : undefined;
+    return [{ trait, geneticVariance, baseLevel, ...(aim === undefined ? {} : { aim }) }];
+  });
+  const animals = set.map(({ facts: { record } }) => ({
+    id: record.id,
+    values: new Map(
+      traits.flatMap(
+        ({ trait }): (readonly [BreedingTraitName, { value: number; predictionErrorVariance: number }])[] => {
+          const answer = answers.get(trait);
+          const own = answer?.kind === 'values' ? answer.of.get(record.id) : undefined;
+          return own ? [[trait, own]] : [];
+        },
+      ),
+    ),
+  }));
+  return rankByValues(animals, traits, { scale: how.scale, weights: how.scale === 'points' ? how.points : how.money });
+}
+type AnimalMeasured = Pick<Measured, 'facts'>;
+
+function valuesOf(id: string, answers: TraitAnswers): ValueView[] {
+  return [...answers].flatMap(([trait, answer]): ValueView[] => {
+    const own = answer.kind === 'values' ? answer.of.get(id) : undefined;
+    if (!own) return [];
+    const { value, predictionErrorVariance, reliability, word, records, parts } = own;
+    return [{ trait, value, standardError: Math.sqrt(predictionErrorVariance), reliability, word, records, parts }];
+  });
+}

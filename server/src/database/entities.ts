@@ -1,6 +1,7 @@
 import type { Options } from '@mikro-orm/core';
 import { AnimalEntity } from '../records/animal.entity';
 import { ENTRY_ENTITIES, EntryEntity } from '../records/entry.entities';
+import { ChoosingDraftEntity } from '../records/choosingDraft.entity';
 import { DrillEntity } from '../records/drill.entity';
 import { GroupEntity } from '../records/group.entity';
 import { HoldingEntity } from '../records/holding.entity';
@@ -17,6 +18,7 @@ export const ENTITIES: NonNullable<Options['entities']> = [
   ProductEntity,
   DrillEntity,
   PlanEntity,
+  ChoosingDraftEntity,
   AnimalEntity,
   EntryEntity,
   ...Object.values(ENTRY_ENTITIES),

@@ -18,6 +18,7 @@ export const MIGRATION_NAMES = [
   '20261129800000_dateOrder',
   '20261129900000_reserved',
   '20261130000000_decisionMarks',
+  '20261130100000_choosing',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

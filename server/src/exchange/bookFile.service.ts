@@ -55,6 +55,7 @@ export class BookFileService {
       resources,
       calendar,
       decisionMarks,
+      choosing,
       calendarKey,
       version,
     } = await this.holding.settings();
@@ -86,6 +87,7 @@ export class BookFileService {
         ...(resources ? { resources } : {}),
         ...(calendar ? { calendar } : {}),
         ...(decisionMarks ? { decisionMarks } : {}),
+        ...(choosing ? { choosing } : {}),
         ...(calendarKey ? { calendarKey } : {}),
       },
       groups: groups.map((g) => ({
@@ -243,6 +245,7 @@ async function writeRecords(em: EntityManager, book: CheckedBook): Promise<void>
     resources = null,
     calendar = null,
     decisionMarks = null,
+    choosing = null,
     calendarKey = null,
     dateOrder = null,
     ...holding
@@ -257,6 +260,7 @@ async function writeRecords(em: EntityManager, book: CheckedBook): Promise<void>
     resources,
     calendar,
     decisionMarks,
+    choosing,
     calendarKey,
   });
   for (const product of book.products) await em.insert(ProductEntity, { ...product });

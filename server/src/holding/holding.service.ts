@@ -4,6 +4,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type {
   BlankTags,
   CalendarSetting,
+  ChoosingSetting,
   ChangeHolding,
   DecisionMarksSetting,
   HoldingView,
@@ -56,6 +57,7 @@ export interface Settings {
   readonly resources: ResourcesSetting | null;
   readonly calendar: CalendarSetting | null;
   readonly decisionMarks: DecisionMarksSetting | null;
+  readonly choosing: ChoosingSetting | null;
   readonly calendarKey: string | null;
   readonly version: number;
 }
@@ -74,9 +76,13 @@ const NEW_HOLDING: Settings = {
   resources: null,
   calendar: null,
   decisionMarks: null,
+  choosing: null,
   calendarKey: null,
   version: 1,
 };
+
+const standardsOf = ({ standards }: Pick<Settings, 'standards'>): StandardSetting[] =>
+  standards ?? USUAL_STANDARDS.map((one) => ({ ...one, sexes: [...one.sexes] }));
 
 interface NumbersAsked {
   readonly species: Species;
@@ -126,12 +132,13 @@ export class HoldingService {
       currency: s.currency,
       pointsWeights: s.pointsWeights,
       overrides: s.species,
-      standards: s.standards ?? USUAL_STANDARDS.map((one) => ({ ...one, sexes: [...one.sexes] })),
+      standards: standardsOf(s),
       blankTags: s.blankTags ?? [],
       scorers: s.scorers ?? { setRight: [] },
       resources: s.resources ?? { birthPens: [], away: [], lean: [] },
       calendar: s.calendar ?? {},
       decisionMarks: s.decisionMarks ?? {},
+      choosing: s.choosing ?? { presets: [] },
       species: this.book.state.allSettings,
       version: s.version,
       today: isoOf(this.clock.today()),
@@ -147,6 +154,11 @@ export class HoldingService {
     };
   }
 
+  /** What animals are looked over for. */
+  async standards(): Promise<readonly StandardSetting[]> {
+    return standardsOf(await this.settings());
+  }
+
   change(change: ChangeHolding): Promise<HoldingView> {
     return this.book.exclusively(async () => {
       const before = await this.settings();
@@ -154,7 +166,7 @@ export class HoldingService {
       const faults = overrideFaults(change.species ?? {});
       faults.push(...standardFaults(change.standards ?? []), ...blankFaults(change.blankTags ?? []));
       const weights = change.pointsWeights;
-      if (weights && weights.growth + weights.damRecord + weights.lastGain <= 0)
+      if (weights && Object.values(weights).every((weight) => weight <= 0))
         faults.push({ field: 'pointsWeights', message: 'One of the points weights must be above 0.' });
       faults.push(...resourceFaults(change.resources));
       if (faults.length > 0) throw badFields(faults);
@@ -172,6 +184,7 @@ export class HoldingService {
         resources: (change.resources && plain(change.resources)) ?? before.resources ?? null,
         calendar: (change.calendar && plain(change.calendar)) ?? before.calendar ?? null,
         decisionMarks: (change.decisionMarks && plain(change.decisionMarks)) ?? before.decisionMarks ?? null,
+        choosing: (change.choosing && plain(change.choosing)) ?? before.choosing ?? null,
         calendarKey: before.calendarKey ?? null,
         version: before.version + 1,
       });

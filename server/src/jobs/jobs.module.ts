@@ -2,6 +2,7 @@ import { Module } from '@nestjs/common';
 import { BookModule } from '../book/book.module';
 import { ChoosingModule } from '../choosing/choosing.module';
 import { ConditionModule } from '../condition/condition.module';
+import { HoldingModule } from '../holding/holding.module';
 import { MatingModule } from '../mating/mating.module';
 import { RemediesModule } from '../remedies/remedies.module';
 import { JobsController } from './jobs.controller';
@@ -10,7 +11,7 @@ import { RosterService } from './roster.service';
 import { TemplatesService } from './templates.service';
 
 @Module({
-  imports: [BookModule, ChoosingModule, ConditionModule, MatingModule, RemediesModule],
+  imports: [BookModule, ChoosingModule, ConditionModule, HoldingModule, MatingModule, RemediesModule],
   controllers: [JobsController],
   providers: [JobsService, RosterService, TemplatesService],
   exports: [JobsService],

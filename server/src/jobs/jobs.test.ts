@@ -93,7 +93,11 @@ it('carries the last tube', async () => {
 
 it('carries points only of those a ranking has', async () => {
   const [young, old] = [uuid(), uuid()];
-  await t.post(arrival(young), arrival(old, { bornOn: '2019-04-01', on: '2019-04-01' }));
+  await t.post(
+    arrival(young),
+    weight(young, '2026-06-30', 30),
+    arrival(old, { bornOn: '2019-04-01', on: '2019-04-01' }),
+  );
   const points = new Map((await roster()).map((a) => [a.tag.animalId, a.points]));
   expect(points.get(young)).toBeCloseTo(50, 9); // alone it is its own mean
   expect(points.get(old)).toBeNull();

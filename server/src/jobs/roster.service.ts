@@ -10,8 +10,8 @@ import {
   withheldOn,
   wornIdentifiers,
   type AnimalFacts,
+  type ByEye,
   type Day,
-  type LookGrade,
   type Reading,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
@@ -19,8 +19,10 @@ import type { Whole } from '../book/derived';
 import { ChoosingService, type Points } from '../choosing/choosing.service';
 import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
+import { JudgeService } from '../choosing/judge.service';
 import { ConditionService } from '../condition/condition.service';
 import { biasView, tagView } from '../common/views';
+import { HoldingService } from '../holding/holding.service';
 import { MatingHistoryService } from '../mating/history.service';
 import { ProductsService } from '../remedies/products.service';
 import { TemplatesService } from './templates.service';
@@ -43,6 +45,8 @@ export class RosterService {
     @Inject(BookService) private readonly book: BookService,
     @Inject(ChoosingService) private readonly choosing: ChoosingService,
     @Inject(ConditionService) private readonly condition: ConditionService,
+    @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(JudgeService) private readonly judge: JudgeService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(ProductsService) private readonly products: ProductsService,
     @Inject(TemplatesService) private readonly templates: TemplatesService,
@@ -56,10 +60,11 @@ export class RosterService {
   async view(): Promise<RosterView> {
     const today = this.clock.today();
     const points = await this.choosing.points();
+    const standards = await this.holding.standards();
     const animals: RosterAnimal[] = [];
     for (const [i, facts] of this.book.state.present(today).entries()) {
       if (i % AT_ONCE === AT_ONCE - 1) await breathe();
-      animals.push({ ...this.animal(facts, today), ...judgedSoFar(facts, points) });
+      animals.push({ ...this.animal(facts, today), ...judgedSoFar(facts, points, this.judge.eye(facts, standards)) });
     }
     return {
       on: isoOf(today),
@@ -195,17 +200,18 @@ function rosterWeights(daily: readonly Reading[]): (readonly [string, number, st
 
 /** What the gate by points goes by: the ranking, the choice that was written down, and what was found looking it over. */
 function judgedSoFar(
-  { record, choices, looks }: AnimalFacts,
+  { record, choices }: AnimalFacts,
   points: ReadonlyMap<string, Points>,
-): Pick<RosterAnimal, 'points' | 'pointsError' | 'chosen' | 'grades'> {
+  { graded, failed }: ByEye,
+): Pick<RosterAnimal, 'points' | 'pointsError' | 'chosen' | 'chosenOver' | 'grades'> {
   const own = points.get(record.id);
-  const chosen = choices.at(-1)?.decision;
+  const chosen = choices.at(-1);
+  const over = chosen ? failed.filter((f) => f.on <= chosen.on).map((f) => f.standard.id) : [];
   return {
     points: own?.index ?? null,
     ...(own ? { pointsError: own.standardError } : {}),
-    ...(chosen === undefined ? {} : { chosen }),
-    ...(looks.length > 0
-      ? { grades: Object.assign({}, ...looks.map((l) => l.grades)) as Record<string, LookGrade> }
-      : {}),
+    ...(chosen === undefined ? {} : { chosen: chosen.decision }),
+    ...(over.length === 0 ? {} : { chosenOver: over }),
+    ...(graded.length > 0 ? { grades: Object.fromEntries(graded.map((g) => [g.standard.id, g.grade])) } : {}),
   };
 }

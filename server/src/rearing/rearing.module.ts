@@ -14,6 +14,6 @@ import { RearingService } from './rearing.service';
   imports: [AnimalsModule, BookModule, GrowthModule, HoldingModule, MatingModule],
   controllers: [RearingController],
   providers: [CompareService, LifeService, LittersService, RearingService],
-  exports: [LittersService],
+  exports: [CompareService, LittersService],
 })
 export class RearingModule {}

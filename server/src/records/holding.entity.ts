@@ -2,6 +2,7 @@ import { defineEntity, p } from '@mikro-orm/core';
 import type {
   BlankTags,
   CalendarSetting,
+  ChoosingSetting,
   DecisionMarksSetting,
   ResourcesSetting,
   ScorersSetting,
@@ -28,6 +29,7 @@ export const HoldingEntity = defineEntity({
     resources: p.json<ResourcesSetting>().nullable(),
     calendar: p.json<CalendarSetting>().nullable(),
     decisionMarks: p.json<DecisionMarksSetting>().nullable(),
+    choosing: p.json<ChoosingSetting>().nullable(),
     /** What the calendar's address is known by; made once. */
     calendarKey: p.string().nullable(),
     version: p.integer(),

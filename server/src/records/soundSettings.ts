@@ -17,6 +17,7 @@ const FIELDS = [
   'resources',
   'calendar',
   'decisionMarks',
+  'choosing',
 ] as const;
 
 /** Settings as they are stored: anything may stand in a field. */

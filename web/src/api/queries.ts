@@ -3,9 +3,6 @@ import type {
   AnimalPage,
   AnimalQuery,
   AnimalView,
-  ChoosingQuery,
-  ChoosingSet,
-  ChoosingView,
   AgeingView,
   BirthListView,
   BirthsView,
@@ -272,12 +269,3 @@ export const drillsQuery = queryOptions({
   queryKey: ['drills'],
   queryFn: ({ signal }) => ask<DrillsView>('/api/condition/drills', { signal }),
 });
-export const choosingSetsQuery = queryOptions({
-  queryKey: ['choosing-sets'],
-  queryFn: ({ signal }) => ask<ChoosingSet[]>('/api/choosing/sets', { signal }),
-});
-export const choosingQuery = (query: ChoosingQuery) =>
-  queryOptions({
-    queryKey: ['choosing', query],
-    queryFn: ({ signal }) => ask<ChoosingView>(withQuery('/api/choosing', query), { signal }),
-  });

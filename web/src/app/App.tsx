@@ -119,6 +119,11 @@ const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import('../places/births/BirthList')).BirthList }),
   },
   {
+    path: '/choosing/lists',
+    lazy: async () => ({ Component: (await import('../places/choosing/ChoiceLists')).ChoiceLists }),
+    ErrorBoundary: RouteFailed,
+  },
+  {
     path: '/race/:id/pens',
     ErrorBoundary: RouteFailed,
     lazy: async () => ({ Component: (await import('../places/race/PenSheet')).PenSheet }),

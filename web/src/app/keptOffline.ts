@@ -4,8 +4,6 @@ import {
   birthListQuery,
   birthsQuery,
   carryingQuery,
-  choosingQuery,
-  choosingSetsQuery,
   conditionQuery,
   groupsQuery,
   holdingQuery,
@@ -21,6 +19,7 @@ import {
   tubesOutQuery,
   yearBandQuery,
 } from '../api/queries';
+import { choosingQuery, choosingSetsQuery, queryOf } from '../api/choosing';
 
 /** What was read of these is kept on the device, over a reload, for when there is no server. */
 export const KEPT_OFFLINE: ReadonlySet<string> = new Set([
@@ -63,8 +62,8 @@ export async function readForOffline(client: QueryClient): Promise<void> {
   await client.prefetchInfiniteQuery(animalsQuery({}));
   const later = [remediesQuery, tagsQuery, seasonQuery, tubesOutQuery, choosingSetsQuery, birthListQuery('')];
   for (const query of later) await client.prefetchQuery(query as typeof remediesQuery);
-  for (const { species, sex, bornIn } of client.getQueryData(choosingSetsQuery.queryKey) ?? [])
-    await client.prefetchQuery(choosingQuery({ species, sex, bornIn }));
+  const crops = client.getQueryData(choosingSetsQuery.queryKey)?.filter((set) => set.from !== null);
+  for (const set of crops ?? []) await client.prefetchQuery(choosingQuery(queryOf(set)));
   for (const { species } of client.getQueryData(todayQuery.queryKey)?.head ?? []) {
     await client.prefetchQuery(carryingQuery({ species }));
     await client.prefetchQuery(rearingQuery(species));

@@ -1,3 +1,4 @@
+import type { OwnWeights } from '@yaylak/contract';
 import { CHOOSING_TRAITS, type PointsWeights } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -7,15 +8,15 @@ import { colour, space, touch } from '../theme/tokens';
 import { useSaveHolding } from './useSaveHolding';
 import { TRAIT_WORDS } from '../words/reasons';
 
-/** How much each point weighs; the holding's own, kept for all choosing. */
+/** How much each own record counts, in all sets that are not ranked otherwise. */
 export function PointsPanel({ weights }: { readonly weights: PointsWeights }) {
   const [draft, setDraft] = useState(weights);
   const [problem, setProblem] = useState<string>();
   const save = useSaveHolding();
-  const isChanged = CHOOSING_TRAITS.some((t) => draft[t] !== weights[t]);
+  const isChanged = CHOOSING_TRAITS.some((t) => (draft[t] ?? 0) !== (weights[t] ?? 0));
   return (
     <Panel>
-      <h2>Weight of each point</h2>
+      <h2>Own records: what counts</h2>
       {CHOOSING_TRAITS.map((trait) => (
         <Line key={trait}>
           {TRAIT_WORDS[trait]}
@@ -24,14 +25,17 @@ export function PointsPanel({ weights }: { readonly weights: PointsWeights }) {
             min={0}
             max={100}
             step={5}
-            value={draft[trait]}
+            value={draft[trait] ?? 0}
             onChange={(e) => setDraft({ ...draft, [trait]: Number(e.target.value) })}
           />
-          <b>{draft[trait]}</b>
+          <b>{draft[trait] ?? 0}</b>
         </Line>
       ))}
       {isChanged ? (
-        <Button kind="main" onPress={() => void save({ pointsWeights: draft }).then(setProblem)}>
+        <Button
+          kind="main"
+          onPress={() => void save({ pointsWeights: draft as OwnWeights }).then(setProblem)}
+        >
           Save the points
         </Button>
       ) : (

@@ -27,7 +27,7 @@ export function useSaveHolding(): SaveHolding {
           done: 'Saved the settings',
           undo: async () => {
             const { name, keeper, unit, dateOrder, currency, pointsWeights, overrides } = before;
-            const { scorers, resources, calendar, decisionMarks } = before;
+            const { scorers, resources, calendar, decisionMarks, choosing } = before;
             const lists = {
               standards: [...before.standards],
               blankTags: [...before.blankTags],
@@ -35,6 +35,7 @@ export function useSaveHolding(): SaveHolding {
               resources,
               calendar,
               decisionMarks,
+              choosing,
             };
             const version = saved.version;
             await patch({

@@ -3,6 +3,8 @@ import type {
   AnimalRow,
   AnimalView,
   ChoosingRow,
+  FailedAnimal,
+  SetAnimal,
   ChoosingView,
   Entry,
   GainView,
@@ -21,7 +23,7 @@ import type {
   PlanView,
 } from '@yaylak/contract';
 import { SHIPPED_TEMPLATES } from '@yaylak/contract';
-import { DEFAULT_POINTS_WEIGHTS, SPECIES_TABLE, USUAL_STANDARDS } from '@yaylak/core';
+import { DEFAULT_POINTS_WEIGHTS, SPECIES_TABLE, USUAL_HOW, USUAL_STANDARDS } from '@yaylak/core';
 
 /** Small true things for tests of pages: a ewe lamb of 2026 on 23 November 2026, unless said otherwise. */
 export const TODAY = '2026-11-23';
@@ -119,6 +121,7 @@ export const aHolding = (change: Partial<HoldingView> = {}): HoldingView => ({
   resources: { birthPens: [], away: [], lean: [] },
   calendar: {},
   decisionMarks: {},
+  choosing: { presets: [] },
   version: 1,
   today: TODAY,
   now: `${TODAY}T12:00`,
@@ -246,29 +249,63 @@ export const aToday = (change: Partial<TodayView> = {}): TodayView => ({
   ...change,
 });
 
-export const aChoosingRow = (text: string, place: number, change: Partial<ChoosingRow> = {}): ChoosingRow => ({
+const aSetAnimal = (text: string): SetAnimal => ({
   tag: aTag(text),
-  place,
-  placeByWeight: place,
+  worn: [text],
+  ageDays: 200,
   birthType: 2,
   rearingType: 2,
-  lastKg: 40 - place,
+  groupId: null,
+  sire: null,
+  dam: null,
+  lastKg: 40,
   lastOn: '2026-11-21',
+  score: null,
+  eye: { state: 'passes', failed: [], graded: [], missing: [], letBack: null },
+  written: null,
+  decided: null,
+});
+
+export const aChoosingRow = (text: string, place: number, change: Partial<ChoosingRow> = {}): ChoosingRow => ({
+  ...aSetAnimal(text),
+  place,
+  placeByWeight: place,
+  lastKg: 40 - place,
   adjusted: null,
   breakdown: null,
   ratio: null,
   sinceBirth: null,
   lastGain: null,
   damRecord: null,
+  ownRecord: null,
+  values: [],
   index: 100 - place,
   standardError: 1,
   parts: [],
   reasons: [],
   suggestion: place <= 1 ? 'keep' : place <= 2 ? 'second' : 'sell',
+  chanceAcross: 0,
   isGrey: false,
-  chosen: null,
   ...change,
 });
+
+/** One that failed its mouth on 3 November. */
+export const aFailedAnimal = (text: string, change: Partial<FailedAnimal> = {}): FailedAnimal => {
+  const mouth = {
+    standardId: 'm',
+    name: 'Mouth',
+    grade: 'fail',
+    isFailed: true,
+    on: '2026-11-03',
+    by: 'Kerem',
+  } as const;
+  return {
+    ...aSetAnimal(text),
+    eye: { state: 'fails', failed: [mouth], graded: [mouth], missing: [], letBack: null },
+    suggestion: 'sell',
+    ...change,
+  };
+};
 
 /** Read 44 kg at 150 days, a single out of a grown dam: the steps multiply through by hand. */
 export const anAdjusted = (change: Partial<AdjustedView> = {}): AdjustedView => ({
@@ -292,17 +329,23 @@ export const anAdjusted = (change: Partial<AdjustedView> = {}): AdjustedView => 
 });
 
 export const aChoosing = (rows: readonly ChoosingRow[], change: Partial<ChoosingView> = {}): ChoosingView => ({
-  species: 'sheep',
-  sex: 'female',
-  bornIn: 2026,
-  groupId: null,
+  set: { species: 'sheep', sex: 'female', from: '2026-04-06', to: '2026-05-07', count: rows.length },
   groups: [],
+  how: { ...USUAL_HOW.sheep, basis: 'own' },
+  basis: 'own',
+  ownTraits: ['growth', 'damRecord', 'lastGain'],
+  traits: [],
   standardDays: 147,
   standardAges: [112, 147],
-  weights: DEFAULT_POINTS_WEIGHTS,
   lines: { keep: 1, second: 1 },
   rows,
+  failed: [],
+  notRanked: [],
   withoutWeight: 0,
+  kin: { pointsPerPercent: 0, sireCap: 0, keptIds: [] },
+  isKinStale: false,
+  draft: null,
+  left: [],
   ...change,
 });
 

@@ -1,21 +1,24 @@
 import type { ChoosingRow } from '@yaylak/contract';
-import type { BreakdownPart, ChoosingReason, ChoosingTrait, Decision, WeightUnit } from '@yaylak/core';
-import { differenceText, weightText } from './format';
+import type { BreakdownPart, ChoosingReason, Decision, RankScale, RankTrait, WeightUnit } from '@yaylak/core';
+import { countText, differenceText, moneyText, weightText } from './format';
 
-export const TRAIT_WORDS: Readonly<Record<ChoosingTrait, string>> = {
+export const TRAIT_WORDS: Readonly<Record<RankTrait, string>> = {
   growth: 'Growth',
-  damRecord: "Dam's litters",
+  damRecord: 'Dam’s litters',
   lastGain: 'Last gain',
+  ownRecord: 'Own litters',
+  eyePoints: 'Points by eye',
+  'young-born': 'Young born',
+  'litter-weaned': 'Litter weaned',
+  'grown-weight': 'Grown weight',
+  'eye-points': 'Points by eye',
 };
-const VERBS: Readonly<Record<ChoosingTrait, readonly [gives: string, takes: string]>> = {
-  growth: ['gives', 'takes'],
-  damRecord: ['give', 'take'],
-  lastGain: ['gives', 'takes'],
-};
+const PLURALS: readonly RankTrait[] = ['damRecord', 'ownRecord', 'eyePoints', 'eye-points', 'young-born'];
 export const DECISION_WORDS: Readonly<Record<Decision, string>> = {
   keep: 'Keep',
   second: 'Second string',
   sell: 'Sell',
+  cull: 'Cull',
 };
 
 /** A part of the breakdown as a line of its own. */
@@ -36,7 +39,7 @@ export function partWords(part: BreakdownPart, row: ChoosingRow): string {
       return 'Sex';
     case 'damAge': {
       const years = adjusted?.factorSources.damAge.class;
-      return years ? `Dam ${years} ${years === '1' ? 'year' : 'years'} old` : "Dam's age not known";
+      return years ? `Dam ${years} ${years === '1' ? 'year' : 'years'} old` : 'Dam’s age not known';
     }
   }
 }
@@ -47,18 +50,25 @@ const PART_NOUNS: Readonly<Record<BreakdownPart, readonly [more: string, less: s
   age: ['its age', 'its youth'],
   birthType: ['being reared with few or alone', 'being one of several'],
   sex: ['its sex', 'its sex'],
-  damAge: ['a dam in her best years', "its dam's age"],
+  damAge: ['a dam in her best years', 'its dam’s age'],
 };
 
 /** A reason in words with its figures. */
-export function reasonWords(reason: ChoosingReason, unit: WeightUnit): string {
+export function reasonWords(
+  reason: ChoosingReason,
+  unit: WeightUnit,
+  { scale, currency }: { readonly scale: RankScale; readonly currency: string } = { scale: 'points', currency: '' },
+): string {
   switch (reason.code) {
     case 'trait': {
-      const points = Math.round(reason.points);
-      return `${TRAIT_WORDS[reason.trait]} ${VERBS[reason.trait][points > 0 ? 0 : 1]} ${Math.abs(points)} ${Math.abs(points) === 1 ? 'point' : 'points'}.`;
+      const verb = `${reason.points > 0 ? 'add' : 'take'}${PLURALS.includes(reason.trait) ? '' : 's'}`;
+      const points = Math.abs(Math.round(reason.points));
+      const much =
+        scale === 'money' ? moneyText(Math.abs(reason.points), currency) : countText(points, 'point', 'points');
+      return `${TRAIT_WORDS[reason.trait]} ${verb} ${much}.`;
     }
     case 'not-measured':
-      return `${TRAIT_WORDS[reason.trait]} not measured: taken as the mean, and less sure for it.`;
+      return `${TRAIT_WORDS[reason.trait]} not measured: counted as average, and less sure because of it.`;
     case 'near-line':
       return `About ${Math.round(reason.chanceAcross * 10)} in 10 that it belongs on the other side of the line.`;
     case 'heavier-than-worth':

@@ -1,4 +1,4 @@
-import type { LookGrade } from '../../handling';
+import type { LookGrade } from '../../choosing';
 import type { Fact } from '../facts';
 import type { FactKind } from './kind';
 
@@ -7,11 +7,13 @@ export interface LookWritten {
 }
 
 /** What was found looking it over, by the standard's id. */
-export interface LookFact extends Fact, LookWritten {}
+export interface LookFact extends Fact, LookWritten {
+  readonly by: string;
+}
 
 export const look: FactKind<'looks', LookWritten, LookFact> = {
   list: 'looks',
-  fact: ({ grades }, base) => ({ grades, ...base }),
+  fact: ({ grades, writtenBy }, base) => ({ grades, by: writtenBy, ...base }),
   check: ({ grades }) =>
     Object.keys(grades).length === 0 ? { code: 'nothing-looked-at', field: 'grades', value: '' } : undefined,
 };

@@ -19,6 +19,7 @@ import { Migration20261129700000_passedWhy } from './20261129700000_passedWhy';
 import { Migration20261129800000_dateOrder } from './20261129800000_dateOrder';
 import { Migration20261129900000_reserved } from './20261129900000_reserved';
 import { Migration20261130000000_decisionMarks } from './20261130000000_decisionMarks';
+import { Migration20261130100000_choosing } from './20261130100000_choosing';
 
 /** What each step does; listed by hand, so that nothing is looked for on disk. */
 const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
@@ -40,6 +41,7 @@ const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>
   '20261129800000_dateOrder': Migration20261129800000_dateOrder,
   '20261129900000_reserved': Migration20261129900000_reserved,
   '20261130000000_decisionMarks': Migration20261130000000_decisionMarks,
+  '20261130100000_choosing': Migration20261130100000_choosing,
 };
 
 /** In the order they are run. */

@@ -209,7 +209,7 @@ function sprayMarks(entries: Entries, end: number): LifeMark[] {
   );
 }
 
-const CHOICE_TONES = { keep: 'good', second: 'look', sell: 'over' } as const;
+const CHOICE_TONES = { keep: 'good', second: 'look', sell: 'over', cull: 'over' } as const;
 
 function choiceMarks(entries: Entries): LifeMark[] {
   return entries.flatMap(({ entry }): LifeMark[] =>

@@ -1,59 +1,92 @@
-import { halfWidth80, MEAN_INDEX } from '@yaylak/core';
-import type { ChoosingRow } from '@yaylak/contract';
+import type { ChoosingRow, ChoosingView } from '@yaylak/contract';
+import { halfWidth80, MEAN_INDEX, type BreedingTraitName } from '@yaylak/core';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { AdjustedHow } from '../../parts/AdjustedHow';
+import { Field } from '../../parts/Field';
 import { How } from '../../parts/How';
 import { NotePanel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { differenceText, figureText, fullDate, surePointsText, weightText } from '../../words/format';
+import { partText, RELIABILITY_TEXT, traitFigure, traitUnit, valueText, worthText } from '../../words/choosing';
+import { differenceText, fullDate, weightText } from '../../words/format';
 import { ordinal, partWords, reasonWords, TRAIT_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useUnits';
+import { isOverruled } from './decisions';
+
+interface Props {
+  readonly row: ChoosingRow;
+  readonly view: ChoosingView;
+  readonly currency: string;
+  readonly onReason: (reason: string) => void;
+}
 
 const PARTS = ['age', 'birthType', 'sex', 'damAge'] as const;
 
-/** Why an animal stands where it stands, in kilograms that add up. */
-export function BreakdownPanel({ row, size }: { readonly row: ChoosingRow; readonly size: number }) {
+/** Why an animal stands where it stands, in figures that add up. */
+export function BreakdownPanel({ row, view, currency, onReason }: Props) {
   const unit = useWeightUnit();
   const { adjusted, breakdown } = row;
+  const scale = view.basis === 'values' ? view.how.scale : 'points';
+  const on = { species: view.set.species, unit };
+  const [reason, setReason] = useState(row.decided?.reason ?? '');
   const headline =
     row.placeByWeight === 1 && row.place !== 1
       ? `Heaviest of them, but ${ordinal(row.place)}`
-      : `${ordinal(row.place)} of ${size}`;
+      : `${ordinal(row.place)} of ${view.rows.length}`;
   return (
     <NotePanel $tone="indigo" aria-live="polite">
       <Row style={{ justifyContent: 'space-between' }}>
         <Tag tag={row.tag} />
-        <b>{adjusted ? `${weightText(adjusted.readKg, unit)}` : 'no weight near the age'}</b>
+        <b>{row.lastKg === null ? '' : weightText(row.lastKg, unit)}</b>
       </Row>
       <h2 style={{ margin: '8px 0' }}>{headline}</h2>
-      <Small>
-        Worth {surePointsText(row.index, row.standardError)}{' '}
-        <How of={`Worth of ${row.tag.text}`}>
-          <table>
-            <tbody>
-              <tr>
-                <td>The mean of the set</td>
-                <td>{MEAN_INDEX}</td>
-              </tr>
-              {row.parts.map((p) => (
-                <tr key={p.trait}>
-                  <td>{TRAIT_WORDS[p.trait]}</td>
-                  <td>{figureText(p.points, 1)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          <p>
-            Each trait is its distance from the set’s mean in the set’s own spread, times 10, times its share of the
-            points weights. What was not measured counts as the mean, and makes the worth less sure. Four times out of
-            five the worth lies within ± {figureText(halfWidth80(row.standardError), 1)}.
-          </p>
-        </How>
-      </Small>
+      {isOverruled(row) ? (
+        <Field
+          label="Reason for deciding otherwise"
+          value={reason}
+          onChange={setReason}
+          onBlur={() => reason !== (row.decided?.reason ?? '') && onReason(reason)}
+          onKeyDown={(e) => e.key === 'Enter' && onReason(reason)}
+        />
+      ) : null}
+      <Table data-testid="worth">
+        <tbody>
+          {scale === 'points' ? (
+            <tr>
+              <th scope="row">{view.basis === 'values' ? 'The mean of the base years' : 'The mean of the set'}</th>
+              <td>{MEAN_INDEX}</td>
+            </tr>
+          ) : null}
+          {row.parts.map((p) => (
+            <tr key={p.trait}>
+              <th scope="row">
+                {TRAIT_WORDS[p.trait]} <ValueLine row={row} trait={p.trait as BreedingTraitName} on={on} />
+              </th>
+              <td>{partText(p.points, scale, currency)}</td>
+            </tr>
+          ))}
+          <tr data-sum>
+            <th scope="row">
+              Worth{' '}
+              <How of={`Worth of ${row.tag.text}`}>
+                <p>
+                  {view.basis === 'values'
+                    ? 'Each breeding value in genetic standard deviations, times 10, times its share of the weights; in money, times what one unit brings. '
+                    : 'Each trait is its distance from the set’s mean in the set’s own spread, times 10, times its share of the weights. What was not measured counts as average. '}
+                  What is not known makes the worth less sure, never surer. Four times out of five it lies within the
+                  range given.
+                </p>
+              </How>
+            </th>
+            <td>{worthText(row, scale, currency)}</td>
+          </tr>
+        </tbody>
+      </Table>
       {adjusted && breakdown ? (
         <>
           <Table data-testid="breakdown">
+            <caption>Weight, like for like</caption>
             <tbody>
               <tr>
                 <th scope="row">Weight on {fullDate(adjusted.readOn)}, against the mean</th>
@@ -84,14 +117,77 @@ export function BreakdownPanel({ row, size }: { readonly row: ChoosingRow; reado
       ) : null}
       <Reasons>
         {row.reasons.map((r) => (
-          <li key={`${r.code} ${'trait' in r ? r.trait : ''}`}>{reasonWords(r, unit)}</li>
+          <li key={`${r.code} ${'trait' in r ? r.trait : ''}`}>{reasonWords(r, unit, { scale, currency })}</li>
         ))}
       </Reasons>
     </NotePanel>
   );
 }
 
+/** A breeding value behind a part, with what it is made of. */
+function ValueLine({
+  row,
+  trait,
+  on,
+}: {
+  readonly row: ChoosingRow;
+  readonly trait: BreedingTraitName;
+  readonly on: Parameters<typeof valueText>[1];
+}) {
+  const value = row.values.find((v) => v.trait === trait);
+  if (!value) return null;
+  const { own, group, kin } = value.parts;
+  const unit = traitUnit(trait, on.species, on.unit);
+  return (
+    <Small as="span" style={{ display: 'block' }}>
+      {valueText(value, on)}, {RELIABILITY_TEXT[value.word]}{' '}
+      <How of={`${TRAIT_WORDS[trait]} of ${row.tag.text}`}>
+        {value.records === 0 ? (
+          <p>It has no record of its own: this is the mean of its parents.</p>
+        ) : (
+          <table>
+            <tbody>
+              <tr>
+                <td>Own {value.records === 1 ? 'record' : 'records'} against all</td>
+                <td>{traitFigure(trait, own, on)}</td>
+              </tr>
+              <tr>
+                <td>Its group, season and like</td>
+                <td>{traitFigure(trait, group, on)}</td>
+              </tr>
+              <tr>
+                <td>Kin, and what is held back of one record</td>
+                <td>{traitFigure(trait, kin, on)}</td>
+              </tr>
+              <tr>
+                <td>
+                  <b>Breeding value, {unit}</b>
+                </td>
+                <td>
+                  <b>{traitFigure(trait, value.value, on)}</b>
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        )}
+        <p>
+          Against the mean of the animals born in the base years. Reliability {value.reliability.toFixed(2)}: under 0.20
+          a guess, to 0.50 fair, above it good.
+        </p>
+      </How>
+    </Small>
+  );
+}
+
 const Table = styled.table`
+  width: 100%;
+  margin-top: ${space(2)};
+  caption {
+    text-align: left;
+    font-size: 13px;
+    color: ${colour('inkSoft')};
+    padding-top: ${space(2)};
+  }
   th {
     text-align: left;
     font-weight: 400;
@@ -99,6 +195,7 @@ const Table = styled.table`
   td {
     text-align: right;
     white-space: nowrap;
+    vertical-align: top;
     padding: ${space(1)} 0;
   }
   tr {
@@ -107,6 +204,7 @@ const Table = styled.table`
   tr[data-sum] th,
   tr[data-sum] td {
     font-weight: 700;
+    white-space: normal;
   }
 `;
 const Reasons = styled.ul`

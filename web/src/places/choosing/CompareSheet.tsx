@@ -1,23 +1,18 @@
-import type { ChoosingRow } from '@yaylak/contract';
-import { scaleUnit, type Species, type WeightUnit } from '@yaylak/core';
+import type { ChoosingRow, ChoosingView } from '@yaylak/contract';
+import { compareTwo, scaleUnit, type RankScale, type Species, type WeightUnit } from '@yaylak/core';
 import styled from 'styled-components';
+import { Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import {
-  bornText,
-  differenceText,
-  figureText,
-  gainText,
-  perYearText,
-  surePointsText,
-  sureWeightText,
-  weightText,
-} from '../../words/format';
+import { bornText, differenceText, gainText, perYearText, sureWeightText, weightText } from '../../words/format';
+import { partText, valueText, worthText } from '../../words/choosing';
 import { reasonWords, TRAIT_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useUnits';
 
 interface Props {
+  readonly view: ChoosingView;
+  readonly currency: string;
   readonly species: Species;
   readonly rows: readonly ChoosingRow[];
   readonly isOpen: boolean;
@@ -29,8 +24,7 @@ const LINES: readonly (readonly [
   figure: (r: ChoosingRow, unit: WeightUnit, species: Species) => string,
 ])[] = [
   ['Place', (r) => String(r.place)],
-  ['Place by bare weight', (r) => (r.placeByWeight === null ? 'none' : String(r.placeByWeight))],
-  ['Worth', (r) => surePointsText(r.index, r.standardError)],
+  ['Place by weight alone', (r) => (r.placeByWeight === null ? 'none' : String(r.placeByWeight))],
   ['Born as', (r, _u, species) => bornText(species, r.birthType, r.rearingType)],
   [
     'Weight read',
@@ -40,11 +34,11 @@ const LINES: readonly (readonly [
   ['Like for like', (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.likeForLike / 1000, u) : 'none')],
   ['From age', (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.age / 1000, u) : 'none')],
   ['From birth and rearing', (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.birthType / 1000, u) : 'none')],
-  ["From dam's age", (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.damAge / 1000, u) : 'none')],
+  ['From dam’s age', (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.damAge / 1000, u) : 'none')],
   ['First weight to now', (r, u, species) => (r.sinceBirth ? gainText(r.sinceBirth, scaleUnit(species, u)) : 'none')],
   ['Last gain', (r, u, species) => (r.lastGain ? gainText(r.lastGain, scaleUnit(species, u)) : 'none')],
   [
-    "Dam's record",
+    'Dam’s record',
     (r) =>
       r.damRecord
         ? `${r.damRecord.weaned} reared of ${r.damRecord.litters} litters, ${perYearText(r.damRecord)}`
@@ -52,11 +46,27 @@ const LINES: readonly (readonly [
   ],
 ];
 
-/** Two animals side by side. */
-export function CompareSheet({ species, rows, isOpen, onClose }: Props) {
+/** A chance in ten, as people say it; never a certainty. */
+const inTen = (chance: number): string => {
+  const tens = Math.round(chance * 10);
+  return tens >= 10 ? 'more than 9 in 10' : tens <= 0 ? 'less than 1 in 10' : `${tens} in 10`;
+};
+
+/** How the first stands against another: `4.1 ± 6.2 points more; 7 in 10 that the first is better`. */
+function againstText(first: ChoosingRow, other: ChoosingRow, scale: RankScale, currency: string): string {
+  const { difference, standardError, chanceFirst } = compareTwo(first, other);
+  const apart = worthText({ index: Math.abs(difference), standardError }, scale, currency);
+  return `${apart} ${difference >= 0 ? 'less' : 'more'} than ${first.tag.text}; ${inTen(chanceFirst)} that ${first.tag.text} is better.`;
+}
+
+/** Two to four animals side by side. */
+export function CompareSheet({ view, currency, species, rows, isOpen, onClose }: Props) {
   const unit = useWeightUnit();
+  const scale = view.basis === 'values' ? view.how.scale : 'points';
+  const on = { species, unit };
+  const [first] = rows;
   return (
-    <Sheet isForLooking title="Side by side" isOpen={isOpen} onClose={onClose} width={760}>
+    <Sheet isForLooking title="Side by side" isOpen={isOpen} onClose={onClose} width={rows.length > 2 ? 1080 : 760}>
       <Table>
         <thead>
           <tr>
@@ -69,6 +79,18 @@ export function CompareSheet({ species, rows, isOpen, onClose }: Props) {
           </tr>
         </thead>
         <tbody>
+          <tr>
+            <th scope="row">Worth</th>
+            {rows.map((r) => (
+              <td key={r.tag.animalId}>{worthText(r, scale, currency)}</td>
+            ))}
+          </tr>
+          <tr>
+            <th scope="row">Difference</th>
+            {rows.map((r) => (
+              <td key={r.tag.animalId}>{first && r !== first ? againstText(first, r, scale, currency) : ''}</td>
+            ))}
+          </tr>
           {LINES.map(([label, figure]) => (
             <tr key={label}>
               <th scope="row">{label}</th>
@@ -79,20 +101,27 @@ export function CompareSheet({ species, rows, isOpen, onClose }: Props) {
           ))}
           {rows[0]?.parts.map((p, i) => (
             <tr key={p.trait}>
-              <th scope="row">Points from {TRAIT_WORDS[p.trait].toLowerCase()}</th>
-              {rows.map((r) => (
-                <td key={r.tag.animalId}>{figureText(r.parts[i]?.points ?? 0, 1)}</td>
-              ))}
+              <th scope="row">From {TRAIT_WORDS[p.trait].toLowerCase()}</th>
+              {rows.map((r) => {
+                const value = r.values.find((v) => v.trait === p.trait);
+                return (
+                  <td key={r.tag.animalId}>
+                    {partText(r.parts[i]?.points ?? 0, scale, currency)}
+                    {value ? <Small>{valueText(value, on)}</Small> : null}
+                  </td>
+                );
+              })}
             </tr>
           ))}
           <tr>
             <th scope="row">Why</th>
             {rows.map((r) => (
-              <td key={r.tag.animalId}>{r.reasons.map((x) => reasonWords(x, unit)).join(' ')}</td>
+              <td key={r.tag.animalId}>{r.reasons.map((x) => reasonWords(x, unit, { scale, currency })).join(' ')}</td>
             ))}
           </tr>
         </tbody>
       </Table>
+      <Small>The errors of two animals are taken as independent, which those of close kin are not quite.</Small>
     </Sheet>
   );
 }

@@ -1,298 +1,207 @@
-import type { ChoosingRow } from '@yaylak/contract';
-import { scaleUnit, type Decision, type Lines, type Species } from '@yaylak/core';
-import { Fragment, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import type { ChoosingRow, ChoosingView, DraftDecision } from '@yaylak/contract';
+import type { Lines } from '@yaylak/core';
+import { Fragment, useRef, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { Key } from '../../parts/KeysHelp';
 import { Small } from '../../parts/Panel';
-import { Tag } from '../../parts/Tag';
-import { colour, radius, space, touchable } from '../../theme/tokens';
 import { RowTick } from '../../parts/RowTick';
-import {
-  bornText,
-  dailyUnit,
-  figureText,
-  gainFigures,
-  perYearFigures,
-  surePointsText,
-  verdictText,
-  weightText,
-} from '../../words/format';
-import { DECISION_WORDS } from '../../words/reasons';
+import { Tag } from '../../parts/Tag';
+import { colour, space } from '../../theme/tokens';
+import { partText, RELIABILITY_TEXT, worthFigure, worthText } from '../../words/choosing';
+import { scoreText } from '../../words/condition';
+import { bornText, perYearFigures, weightText } from '../../words/format';
+import { reservedText } from '../../words/reserved';
+import { TRAIT_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useUnits';
-import { decisionOf, type Decisions } from './decisions';
+import { ChoiceCell, type Decide } from './ChoiceCell';
+import { CutLine } from './CutLine';
+import { IndexBar } from './IndexBar';
+import { DenseTable, Frame } from './parts';
 
 interface Props {
-  readonly species: Species;
+  readonly view: ChoosingView;
+  readonly currency: string;
+  /** Of one group alone; the lines count all. */
   readonly rows: readonly ChoosingRow[];
-  readonly lines: Lines;
-  readonly onLinesChange: (lines: Lines) => void;
-  readonly decisions: Decisions;
-  readonly onDecide: (row: ChoosingRow, decision: Decision) => void;
+  readonly onLines: (lines: Lines) => void;
+  readonly onDecide: Decide;
   readonly selectedId: string | undefined;
   readonly onSelect: (id: string) => void;
-  readonly pair: readonly string[];
-  readonly onPairChange: (pair: readonly string[]) => void;
+  readonly compared: readonly string[];
+  readonly onCompare: (ids: readonly string[]) => void;
 }
 
-const DECISION_KEYS: Readonly<Record<string, Decision>> = { k: 'keep', s: 'second', x: 'sell' };
+const DECISION_KEYS: Readonly<Record<string, DraftDecision>> = {
+  k: 'keep',
+  s: 'second',
+  x: 'sell',
+  c: 'cull',
+  u: 'undecided',
+};
+const COLUMNS = 10;
+/** Side by side is for a few. */
+export const COMPARED_MOST = 4;
 
-/** The ranking with its two lines; a line is moved by dragging it or by its keys. */
-export function RankedList({
-  species,
-  rows,
-  lines,
-  onLinesChange,
-  decisions,
-  onDecide,
-  selectedId,
-  onSelect,
-  pair,
-  onPairChange,
-}: Props) {
+/** The ranking with its two lines. */
+export function RankedList(props: Props) {
+  const { view, currency, rows, onLines, onDecide, selectedId, onSelect, compared, onCompare } = props;
   const unit = useWeightUnit();
   const body = useRef<HTMLTableSectionElement>(null);
-  const most = Math.max(1, ...rows.map((r) => r.index));
-  const least = Math.min(...rows.map((r) => r.index));
+  const { lines, set, basis } = view;
+  const scale = basis === 'values' ? view.how.scale : 'points';
+  const all = view.rows.length;
+  const hasScores = view.rows.some((r) => r.score !== null);
+  const reach = Math.max(...view.rows.map((r) => sideOf(r, 1)), ...view.rows.map((r) => sideOf(r, -1)), 0);
+  const clamp = (n: number, most: number): number => Math.max(0, Math.min(most, n));
   const setKeep = (keep: number): void =>
-    onLinesChange({
-      keep: clamp(keep, rows.length),
-      second: Math.min(lines.second, rows.length - clamp(keep, rows.length)),
-    });
-  const setSecond = (end: number): void =>
-    onLinesChange({ keep: lines.keep, second: clamp(end - lines.keep, rows.length - lines.keep) });
+    onLines({ keep: clamp(keep, all), second: Math.min(lines.second, all - clamp(keep, all)) });
+  const setEnd = (end: number): void =>
+    onLines({ keep: lines.keep, second: clamp(end - lines.keep, all - lines.keep) });
 
   const onRowKey = (e: KeyboardEvent<HTMLTableRowElement>, row: ChoosingRow): void => {
     const decision = DECISION_KEYS[e.key.toLowerCase()];
-    if (decision && !e.ctrlKey && !e.metaKey && !e.altKey) onDecide(row, decision);
+    if (decision && !e.ctrlKey && !e.metaKey && !e.altKey)
+      onDecide(row, decision === row.suggestion ? 'as-suggested' : decision);
     else if (e.key === 'ArrowDown' || e.key === 'ArrowUp')
       moveFocus(body.current, e.currentTarget, e.key === 'ArrowDown' ? 1 : -1);
     else if (e.key === '[') setKeep(lines.keep - 1);
     else if (e.key === ']') setKeep(lines.keep + 1);
-    else if (e.key === ' ' && e.target === e.currentTarget) onPairChange(toggled(pair, row.tag.animalId));
+    else if (e.key === ' ' && e.target === e.currentTarget) onCompare(toggled(compared, row.tag.animalId));
     else return;
     e.preventDefault();
   };
-  /** The place a pointer is at: how many rows lie above it. */
   const placeAt = (y: number): number => {
-    const all = [...(body.current?.querySelectorAll<HTMLTableRowElement>('tr[data-row]') ?? [])];
-    return all.filter((r) => r.getBoundingClientRect().top + r.offsetHeight / 2 < y).length;
+    const shown = [...(body.current?.querySelectorAll<HTMLTableRowElement>('tr[data-row]') ?? [])];
+    return shown.filter((r) => r.getBoundingClientRect().top + r.offsetHeight / 2 < y).length;
   };
+  const isWhole = rows.length === all;
   const line = (name: string, at: number, set: (n: number) => void) => (
     <tr data-line>
-      <td colSpan={9}>
-        <Line
-          role="slider"
-          tabIndex={0}
-          aria-label={name}
-          aria-valuemin={0}
-          aria-valuemax={rows.length}
-          aria-valuenow={at}
-          aria-orientation="vertical"
-          onKeyDown={(e) => {
-            const step = e.key === 'ArrowDown' || e.key === ']' ? 1 : e.key === 'ArrowUp' || e.key === '[' ? -1 : 0;
-            if (step === 0) return;
-            set(at + step);
-            e.preventDefault();
-          }}
-          onPointerDown={(e: PointerEvent<HTMLDivElement>) => e.currentTarget.setPointerCapture(e.pointerId)}
-          onPointerMove={(e: PointerEvent<HTMLDivElement>) => {
-            if (!e.currentTarget.hasPointerCapture(e.pointerId)) return;
-            const place = placeAt(e.clientY);
-            if (place !== at) set(place);
-          }}
-        >
-          <span>
-            {name}: {at}
-          </span>
-        </Line>
+      <td colSpan={COLUMNS}>
+        <CutLine name={name} at={at} most={all} placeAt={isWhole ? placeAt : () => at} onMove={set} />
       </td>
     </tr>
   );
+  /** The last shown of those above a line. */
+  const isLastAbove = (i: number, at: number): boolean =>
+    (rows[i]?.place ?? 0) <= at && (rows[i + 1]?.place ?? Infinity) > at && at < all;
   return (
     <Frame>
-      <Table>
+      <List aria-label="By the numbers">
         <thead>
           <tr>
             <th>Place</th>
             <th>Animal</th>
             <th>Born as</th>
-            <th data-figure>Set weight</th>
-            <th data-figure>Last gain, {dailyUnit(scaleUnit(species, unit))}</th>
-            <th>Dam, reared a year</th>
-            <th>Worth, points</th>
+            <th data-figure>{view.standardDays === null ? 'Weight' : `${view.standardDays}-day weight`}</th>
+            <th data-figure>Dam rears a year</th>
+            {hasScores ? <th data-figure>Score</th> : null}
+            <th colSpan={2}>{scale === 'points' ? 'Worth, points' : 'Worth'}</th>
             <th>Choice</th>
-            <th className="no-print">Compare</th>
+            <th className="no-print">Beside</th>
           </tr>
         </thead>
         <tbody ref={body}>
-          {lines.keep === 0 ? line('Keep', 0, setKeep) : null}
-          {rows.map((r, i) => {
-            const decision = decisionOf(r, decisions);
-            return (
-              <Fragment key={r.tag.animalId}>
-                <tr
-                  data-row
-                  tabIndex={0}
-                  aria-selected={r.tag.animalId === selectedId}
-                  data-grey={r.isGrey || undefined}
-                  onClick={() => onSelect(r.tag.animalId)}
-                  onFocus={() => onSelect(r.tag.animalId)}
-                  onKeyDown={(e) => onRowKey(e, r)}
-                >
-                  <td>{r.place}</td>
-                  <td>
-                    <Tag tag={r.tag} />
-                  </td>
-                  <td>{bornText(species, r.birthType, r.rearingType)}</td>
-                  <td data-figure>{r.adjusted ? weightText(r.adjusted.kg, unit) : 'none'}</td>
-                  <td data-figure title={r.lastGain ? verdictText(r.lastGain) : ''}>
-                    {r.lastGain ? gainFigures(r.lastGain, scaleUnit(species, unit)) : 'none'}
-                  </td>
-                  <td>{r.damRecord ? perYearFigures(r.damRecord) : 'none'}</td>
-                  <td style={{ whiteSpace: 'nowrap' }}>
-                    <Bar title={surePointsText(r.index, r.standardError)}>
-                      <span
-                        style={{ width: `${8 + (92 * (r.index - least)) / Math.max(1, most - least)}%` }}
-                        data-grey={r.isGrey || undefined}
-                      />
-                    </Bar>
-                    {figureText(r.index, 0)}
-                    {r.isGrey ? ' ?' : ''}
-                  </td>
-                  <td>
-                    <Chosen data-decision={decision} data-against={decision !== r.suggestion || undefined}>
-                      {DECISION_WORDS[decision]}
-                    </Chosen>
-                  </td>
-                  <td className="no-print">
-                    <RowTick
-                      aria-label={`Compare ${r.tag.text}`}
-                      checked={pair.includes(r.tag.animalId)}
-                      onChange={() => onPairChange(toggled(pair, r.tag.animalId))}
-                    />
-                  </td>
-                </tr>
-                {i + 1 === lines.keep && lines.keep < rows.length ? line('Keep', lines.keep, setKeep) : null}
-                {lines.second > 0 && i + 1 === lines.keep + lines.second && i + 1 < rows.length
-                  ? line('Keep and second string', i + 1, setSecond)
-                  : null}
-              </Fragment>
-            );
-          })}
+          {lines.keep === 0 && all > 0 ? line('Keep', 0, setKeep) : null}
+          {rows.map((r, i) => (
+            <Fragment key={r.tag.animalId}>
+              <tr
+                data-row
+                tabIndex={0}
+                aria-selected={r.tag.animalId === selectedId}
+                data-grey={r.isGrey || undefined}
+                onClick={() => onSelect(r.tag.animalId)}
+                onFocus={() => onSelect(r.tag.animalId)}
+                onKeyDown={(e) => onRowKey(e, r)}
+              >
+                <td>{r.place}</td>
+                <td>
+                  <Tag tag={r.tag} />
+                  {r.tag.reserved ? <Small>{reservedText(r.tag.reserved)}</Small> : null}
+                </td>
+                <td>{bornText(set.species, r.birthType, r.rearingType)}</td>
+                <td data-figure>
+                  {r.adjusted ? weightText(r.adjusted.kg, unit) : r.lastKg === null ? '' : weightText(r.lastKg, unit)}
+                </td>
+                <td data-figure>{r.damRecord ? perYearFigures(r.damRecord) : ''}</td>
+                {hasScores ? <td data-figure>{r.score ? scoreText(r.score.score) : ''}</td> : null}
+                <td>
+                  <IndexBar
+                    parts={r.parts}
+                    reach={reach}
+                    words={`${worthText(r, scale, currency)}: ${r.parts
+                      .map((p) => `${TRAIT_WORDS[p.trait].toLowerCase()} ${partText(p.points, scale, currency)}`)
+                      .join(', ')}`}
+                  />
+                </td>
+                <td data-figure>
+                  {worthFigure(r.index, scale, currency)}
+                  {r.isGrey ? ' ?' : ''}
+                  {basis === 'values' ? <Small>{RELIABILITY_TEXT[sureness(r)]}</Small> : null}
+                </td>
+                <td>
+                  <ChoiceCell row={r} onDecide={onDecide} />
+                </td>
+                <td className="no-print">
+                  <RowTick
+                    aria-label={`Compare ${r.tag.text}`}
+                    checked={compared.includes(r.tag.animalId)}
+                    onChange={() => onCompare(toggled(compared, r.tag.animalId))}
+                  />
+                </td>
+              </tr>
+              {isLastAbove(i, lines.keep) ? line('Keep', lines.keep, setKeep) : null}
+              {lines.second > 0 && isLastAbove(i, lines.keep + lines.second)
+                ? line('Keep and second string', lines.keep + lines.second, setEnd)
+                : null}
+            </Fragment>
+          ))}
         </tbody>
-      </Table>
+      </List>
       <Keys className="no-print">
-        Drag a line, or <Key>[</Key> <Key>]</Key>. <Key>K</Key> <Key>S</Key> <Key>X</Key> on a row: keep, second string,
-        sell. A choice against the ranking asks for a reason. A question mark: too near to a line to tell.
+        Drag a line, or <Key>[</Key> <Key>]</Key>. <Key>K</Key> <Key>S</Key> <Key>X</Key> <Key>C</Key> on a row: keep,
+        second string, sell, cull. A choice against the ranking needs a reason. Hatched, with a question mark: too near
+        a line to tell.
       </Keys>
     </Frame>
   );
 }
 
-const clamp = (n: number, most: number): number => Math.max(0, Math.min(most, n));
-const toggled = (pair: readonly string[], id: string): string[] =>
-  pair.includes(id) ? pair.filter((p) => p !== id) : [...pair.slice(-1), id];
+const sideOf = ({ parts }: ChoosingRow, sign: 1 | -1): number =>
+  parts.reduce((sum, { points }) => sum + Math.max(0, sign * points), 0);
 
-function moveFocus(body: HTMLElement | null, from: HTMLElement, step: number): void {
-  const all = [...(body?.querySelectorAll<HTMLElement>('tr[data-row]') ?? [])];
-  all[all.indexOf(from) + step]?.focus();
+/** How far the values behind a place can be relied on: that of the trait that moves it most. */
+function sureness({ parts, values }: ChoosingRow): 'guess' | 'fair' | 'good' {
+  const [most] = [...parts].sort((a, b) => Math.abs(b.points) - Math.abs(a.points));
+  return values.find((v) => v.trait === most?.trait)?.word ?? 'guess';
 }
 
-const Frame = styled.div`
-  background: ${colour('panel')};
-  border: 1px solid ${colour('line')};
-  border-radius: ${radius};
-  overflow-x: auto;
-`;
-const Table = styled.table`
-  th {
-    text-align: left;
-    font-size: 13px;
-    font-weight: 600;
-    color: ${colour('inkSoft')};
-    padding: ${space(2)} 4px;
-    border-bottom: 1px solid ${colour('lineStrong')};
-    white-space: nowrap;
-  }
-  [data-figure] {
-    text-align: right;
-    white-space: nowrap;
-  }
-  td {
-    padding: 2px 4px;
-    height: 34px;
-  }
+const toggled = (ids: readonly string[], id: string): string[] =>
+  ids.includes(id) ? ids.filter((p) => p !== id) : [...ids.slice(1 - COMPARED_MOST), id];
+
+function moveFocus(body: HTMLElement | null, from: HTMLElement, by: number): void {
+  const all = [...(body?.querySelectorAll<HTMLElement>('tr[data-row]') ?? [])];
+  all[all.indexOf(from) + by]?.focus();
+}
+
+const List = styled(DenseTable)`
   tr[data-row] {
-    border-bottom: 1px solid ${colour('line')};
     cursor: pointer;
   }
-  tr[data-grey] {
-    background: repeating-linear-gradient(45deg, transparent 0 7px, ${colour('ground')} 7px 9px);
+  /* Wide headings take two lines, so that the list fits beside what stands next to it. */
+  th[data-figure] {
+    white-space: normal;
+    width: 72px;
+  }
+  tr[data-grey] td:first-child {
+    background: repeating-linear-gradient(45deg, transparent 0 5px, ${colour('stretch')} 5px 8px);
   }
   tr[aria-selected='true'] {
     background: ${colour('indigoWash')};
   }
   tr[data-line] td {
     padding: 0;
-    height: 20px;
-  }
-  input {
-    width: 20px;
-    height: 20px;
-    accent-color: ${colour('indigo')};
-  }
-`;
-const Line = styled.div`
-  ${touchable}
-  height: 20px;
-  display: flex;
-  align-items: center;
-  cursor: ns-resize;
-  touch-action: none;
-  background: linear-gradient(${colour('madder')}, ${colour('madder')}) center / 100% 3px no-repeat;
-  span {
-    margin-left: auto;
-    padding: 0 ${space(2)};
-    font-size: 12px;
-    font-weight: 700;
-    color: ${colour('madder')};
-    background: ${colour('panel')};
-  }
-`;
-const Bar = styled.span`
-  display: inline-block;
-  width: 52px;
-  height: 8px;
-  margin-right: ${space(2)};
-  background: ${colour('stretch')};
-  span {
-    display: block;
-    height: 8px;
-    background: ${colour('mossFill')};
-  }
-  span[data-grey] {
-    background: repeating-linear-gradient(90deg, ${colour('mossFill')} 0 4px, ${colour('mossWash')} 4px 7px);
-  }
-`;
-const Chosen = styled.span`
-  display: inline-block;
-  padding: 1px ${space(2)};
-  border-radius: 4px;
-  font-weight: 700;
-  white-space: nowrap;
-  &[data-decision='keep'] {
-    background: ${colour('mossWash')};
-    color: ${colour('moss')};
-  }
-  &[data-decision='second'] {
-    background: ${colour('weldWash')};
-    color: ${colour('weld')};
-  }
-  &[data-decision='sell'] {
-    background: ${colour('stretch')};
-  }
-  &[data-against] {
-    outline: 2px solid ${colour('madder')};
+    height: 22px;
   }
 `;
 const Keys = styled(Small)`

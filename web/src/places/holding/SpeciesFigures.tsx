@@ -34,6 +34,7 @@ const FIELD_WORDS: Readonly<Record<keyof SpeciesSettings, string>> = {
   serviceHours: 'Service, hours from the start of standing heat',
   mating: 'Mating: who, and how heats are judged',
   pairing: 'Pairs not put together',
+  choosing: 'Choosing: crops and base years',
   grownShare: 'Share of the grown weight by year',
   season: 'The season, days before or after',
   tests: 'Tests for young: days after service, finds those in young, and those empty',

@@ -1,5 +1,5 @@
 import type { HoldingView, StandardSetting } from '@yaylak/contract';
-import { SEXES, SPECIES, SPECIES_WORDS, type Sex, type Species } from '@yaylak/core';
+import { LOOK_POINTS, SEXES, SPECIES, SPECIES_WORDS, type Sex, type Species, type StandardRule } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
@@ -22,12 +22,18 @@ const OF: readonly (readonly [key: string, words: string, sexes: readonly Sex[]]
   ['male', 'males', ['male']],
 ];
 
+const POINTS = Array.from({ length: LOOK_POINTS }, (_, i) => i + 1);
+const pointsText = ({ least }: StandardSetting): string =>
+  least === undefined ? '0 to 5 points' : `0 to 5 points, fails under ${least}`;
+
 /** What animals are looked over for; each holding makes its own of it. */
 export function Standards({ holding, onSave }: Props) {
   const [species, setSpecies] = useState<Species>('sheep');
   const [name, setName] = useState('');
   const [fails, setFails] = useState('');
   const [kind, setKind] = useState<StandardSetting['kind']>('go');
+  const [least, setLeast] = useState('');
+  const [rule, setRule] = useState<StandardRule>('own');
   const [of, setOf] = useState('all');
   const [problem, setProblem] = useState<string>();
   useUnsaved(name !== '' || fails !== '');
@@ -39,7 +45,16 @@ export function Standards({ holding, onSave }: Props) {
   };
   const add = async (): Promise<void> => {
     const sexes = [...(OF.find(([key]) => key === of)?.[2] ?? SEXES)];
-    const standard = { id: newId(), species, sexes, name: name.trim(), fails: fails.trim(), kind };
+    const standard: StandardSetting = {
+      id: newId(),
+      species,
+      sexes,
+      name: name.trim(),
+      fails: fails.trim(),
+      kind,
+      rule,
+      ...(kind === 'points' && least !== '' ? { least: Number(least) } : {}),
+    };
     if (!(await save([...holding.standards, standard]))) return;
     setName('');
     setFails('');
@@ -60,7 +75,8 @@ export function Standards({ holding, onSave }: Props) {
         {own.map((s) => (
           <li key={s.id}>
             <span>
-              <b>{s.name}</b>, {s.kind === 'go' ? 'go or no-go' : '0 to 5 points'}
+              <b>{s.name}</b>, {s.kind === 'go' ? 'go or no-go' : pointsText(s)}
+              {s.rule === 'pedigree' ? ', pedigree rule' : ''}
               {s.sexes.length === SEXES.length ? '' : `, ${s.sexes.join(' and ')} only`}
               <Small>{s.fails}</Small>
             </span>
@@ -92,12 +108,33 @@ export function Standards({ holding, onSave }: Props) {
             ]}
             onChange={setKind}
           />
+          {kind === 'points' ? (
+            <Choice
+              label="Fails under"
+              value={least}
+              options={[['', 'never'], ...POINTS.map((n) => [String(n), `${n} points`] as const)]}
+              onChange={setLeast}
+            />
+          ) : null}
+          <Choice
+            label="Whose rule"
+            value={rule}
+            options={[
+              ['own', 'our own'],
+              ['pedigree', 'pedigree'],
+            ]}
+            onChange={setRule}
+          />
           <Choice label="Asked of" value={of} options={OF.map(([key, words]) => [key, words])} onChange={setOf} />
           <Button type="submit" isDisabled={name.trim() === ''}>
             Add it
           </Button>
         </Row>
       </form>
+      <Small>
+        One that fails a pedigree rule is put forward for the second string, one that fails a rule of your own to be
+        sold. The first failed in this order decides.
+      </Small>
       {problem ? <p role="alert">{problem}</p> : null}
     </Panel>
   );

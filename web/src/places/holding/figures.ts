@@ -111,6 +111,9 @@ const LABELS: Readonly<Record<string, string>> = {
   grandparents: 'with grandparents',
   affectedLeast: 'forbidden from this chance of an affected young',
   alleleFrequency: 'a disorder in the untested base',
+  widestCropDays: 'a crop spans, days at most',
+  youngDays: 'young to, days old',
+  baseYears: 'base years of breeding values',
 };
 
 /** Weights are kept in kilograms and typed in the holding's unit. */

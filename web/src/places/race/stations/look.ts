@@ -1,4 +1,4 @@
-import { failedAtLast, nextGrade, standardsFor, type LookGrade, type Standard } from '@yaylak/core';
+import { isFailedGrade, nextGrade, standardsFor, type LookGrade, type Standard } from '@yaylak/core';
 import type { Draft } from '../draft';
 import type { AtHand, Problem, StationRules } from './atHand';
 
@@ -12,10 +12,21 @@ export const gradeOf = (draft: Draft, { id }: Standard): LookGrade | undefined =
 export const isLookedOver = (draft: Draft, at: AtHand): boolean =>
   standardsAt(at).every((s) => s.kind !== 'go' || gradeOf(draft, s) !== undefined);
 
-/** Failed today, and failed before and not looked at today. */
-export function failedAt(draft: Draft, at: AtHand): string[] {
-  const before = at.animal?.grades;
-  return failedAtLast(standardsAt(at), [...(before ? [{ grades: before }] : []), { grades: draft.grades }]);
+/** Standards failed today, or failed before and not looked at today. */
+export function failedStandards(draft: Draft, at: AtHand): Standard[] {
+  return standardsAt(at).filter((s) => {
+    const grade = gradeOf(draft, s) ?? at.animal?.grades?.[s.id];
+    return grade !== undefined && isFailedGrade(s, grade);
+  });
+}
+
+/** Their names. */
+export const failedAt = (draft: Draft, at: AtHand): string[] => failedStandards(draft, at).map((s) => s.name);
+
+/** Those that a choice written since did not know of: it has overruled the others, with its reason. */
+export function failedSinceChosen(draft: Draft, at: AtHand): string[] {
+  const over = new Set(at.animal?.chosenOver);
+  return failedStandards(draft, at).flatMap((s) => (over.has(s.id) && gradeOf(draft, s) === undefined ? [] : [s.name]));
 }
 
 /** Says that all that nobody pressed were looked at and pass. */

@@ -13,7 +13,7 @@ import type { DecisionMarksSetting, GateChoice, JobFacts } from '@yaylak/contrac
 import type { Draft } from '../draft';
 import { gainTo } from '../jobFigures';
 import type { AtHand, Problem, StationRules } from './atHand';
-import { failedAt, isLookedOver } from './look';
+import { failedAt, failedSinceChosen, isLookedOver } from './look';
 import { plannedTreatments } from './treat';
 import { trueKg } from './weigh';
 import { heldText } from '../../../words/withheld';
@@ -27,7 +27,7 @@ export function suggestedGate(draft: Draft, at: AtHand): SuggestedGate | undefin
   const rule = at.job.settings.sort;
   if (!rule || (rule.by !== 'standards' && rule.line === undefined)) return undefined;
   const kg = trueKg(draft, at);
-  const failed = failedAt(draft, at);
+  const failed = rule.by === 'index' ? failedSinceChosen(draft, at) : failedAt(draft, at);
   // What was not looked at is not known to pass.
   if (rule.by === 'standards' && failed.length === 0 && !isLookedOver(draft, at)) return undefined;
   const reading = kg === undefined ? undefined : { on: dayOf(at.job.on), kg, method: 'scale' as const };

@@ -1,0 +1,45 @@
+import { queryOptions } from '@tanstack/react-query';
+import type {
+  BreedingProgress,
+  ChoosingQuery,
+  ChoosingSet,
+  ChoosingView,
+  KinView,
+  StrictnessView,
+} from '@yaylak/contract';
+import type { Species } from '@yaylak/core';
+import { ask, withQuery } from './client';
+
+/** Somebody else may be choosing in the same set: looked at again so often while it is open. */
+const LOOK_AGAIN_MS = 5_000;
+
+export const choosingSetsQuery = queryOptions({
+  queryKey: ['choosing-sets'],
+  queryFn: ({ signal }) => ask<ChoosingSet[]>('/api/choosing/sets', { signal }),
+});
+export const choosingQuery = (query: ChoosingQuery) =>
+  queryOptions({
+    queryKey: ['choosing', query],
+    queryFn: ({ signal }) => ask<ChoosingView>(withQuery('/api/choosing', query), { signal }),
+    refetchInterval: LOOK_AGAIN_MS,
+  });
+export const kinQuery = (query: ChoosingQuery) =>
+  queryOptions({
+    queryKey: ['choosing-kin', query],
+    queryFn: ({ signal }) => ask<KinView>(withQuery('/api/choosing/kin', query), { signal }),
+  });
+export const breedingProgressQuery = (species: Species) =>
+  queryOptions({
+    queryKey: ['breeding-progress', species],
+    queryFn: ({ signal }) => ask<BreedingProgress>(withQuery('/api/choosing/progress', { species }), { signal }),
+    refetchInterval: 500,
+  });
+export const strictnessQuery = (species: Species) =>
+  queryOptions({
+    queryKey: ['strictness', species],
+    queryFn: ({ signal }) => ask<StrictnessView>(withQuery('/api/choosing/strictness', { species }), { signal }),
+  });
+
+/** The query of a set. */
+export const queryOf = ({ species, sex, from }: ChoosingSet): ChoosingQuery =>
+  from === null ? { species, sex } : { species, sex, from };

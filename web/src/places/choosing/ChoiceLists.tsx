@@ -1,0 +1,122 @@
+import { useQuery } from '@tanstack/react-query';
+import type { ChoosingSet, DraftDecision } from '@yaylak/contract';
+import { useSearchParams } from 'react-router';
+import { choosingQuery, choosingSetsQuery, queryOf } from '../../api/choosing';
+import { holdingQuery } from '../../api/queries';
+import { LineTable } from '../../parts/LineTable';
+import { PaperHead } from '../../parts/PaperHead';
+import { PaperSheet } from '../../parts/PaperSheet';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { DRAFT_DECISION_WORDS, setWords } from '../../words/choosing';
+import { bornText, countText, fullDate, weightText } from '../../words/format';
+import { reservedText } from '../../words/reserved';
+import { useWeightUnit } from '../../words/useUnits';
+import { daysLeftText } from '../../words/withheld';
+import { choosable, decisionOf, idOf, type Choosable } from './decisions';
+import { isNamed } from './setKey';
+
+const LISTS: readonly DraftDecision[] = ['keep', 'second', 'sell', 'cull'];
+
+/** The choice as lists for paper: who stays, the second string, who is sold or culled, with every number they wear. */
+export function ChoiceLists() {
+  const [params] = useSearchParams();
+  const sets = useQuery(choosingSetsQuery);
+  const key = params.get('set');
+  const set = sets.data?.find((s) => isNamed(s, key));
+  if (!sets.data) return sets.error ? <Failed error={sets.error} onRetry={() => void sets.refetch()} /> : <Loading />;
+  if (!set) return <Empty title="Nobody to list">These animals are no longer here. Go back to Choosing.</Empty>;
+  return <Lists set={set} />;
+}
+
+function Lists({ set }: { readonly set: ChoosingSet }) {
+  const { data: view, error, refetch } = useQuery(choosingQuery(queryOf(set)));
+  const { data: holding } = useQuery(holdingQuery);
+  const [params] = useSearchParams();
+  if (!view) return error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={10} />;
+  const today = holding?.today ?? '';
+  const all = choosable(view);
+  return (
+    <PaperSheet>
+      <PaperHead
+        title={`The choice among ${setWords(set, today)}`}
+        back={{
+          to: `/choosing?set=${encodeURIComponent(params.get('set') ?? '')}&step=choice`,
+          words: 'Back to choosing',
+        }}
+      />
+      <p>
+        {holding?.name}, {today === '' ? '' : fullDate(today)}
+      </p>
+      {LISTS.map((decision) => (
+        <List
+          key={decision}
+          decision={decision}
+          rows={all.filter((a) => decisionOf(a) === decision)}
+          {...{ set, today }}
+        />
+      ))}
+    </PaperSheet>
+  );
+}
+
+interface ListProps {
+  readonly decision: DraftDecision;
+  readonly rows: readonly Choosable[];
+  readonly set: ChoosingSet;
+  readonly today: string;
+}
+
+function List({ decision, rows, set, today }: ListProps) {
+  const unit = useWeightUnit();
+  if (rows.length === 0) return null;
+  return (
+    <section style={{ marginTop: 20 }}>
+      <h2>
+        {DRAFT_DECISION_WORDS[decision]}: {countText(rows.length, 'animal', 'animals')}
+      </h2>
+      <LineTable>
+        <thead>
+          <tr>
+            <th>Number</th>
+            <th>Tag</th>
+            <th>Other numbers</th>
+            <th>Born as</th>
+            <th>Dam</th>
+            <th>Sire</th>
+            <th>Last weight</th>
+            <th>Remarks</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((a) => (
+            <tr key={idOf(a)}>
+              <td>{a.tag.text}</td>
+              <td>{a.tag.colour ?? ''}</td>
+              <td>{a.worn.filter((text) => text !== a.tag.text).join(', ')}</td>
+              <td>{bornText(set.species, a.birthType, a.rearingType)}</td>
+              <td>{a.dam?.text ?? ''}</td>
+              <td>{a.sire?.text ?? ''}</td>
+              <td>
+                {a.lastKg === null ? '' : weightText(a.lastKg, unit)}
+                {a.lastOn === null ? '' : `, ${fullDate(a.lastOn)}`}
+              </td>
+              <td>{remarks(a, today)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </LineTable>
+    </section>
+  );
+}
+
+function remarks(a: Choosable, today: string): string {
+  const { reserved, withheld } = a.tag;
+  return [
+    ...(a.eye.failed.length > 0 ? [`failed ${a.eye.failed.map((f) => f.name.toLowerCase()).join(', ')}`] : []),
+    ...(a.decided?.reason ? [a.decided.reason] : a.eye.letBack === null ? [] : [a.eye.letBack]),
+    ...(reserved ? [reservedText(reserved)] : []),
+    ...(withheld?.meat
+      ? [`meat withheld to ${fullDate(withheld.meat)}, ${daysLeftText(withheld.meat, today)}: not for slaughter before`]
+      : []),
+  ].join('; ');
+}

@@ -1,0 +1,194 @@
+import { useQuery } from '@tanstack/react-query';
+import { DRAFT_DECISIONS, type DraftDecision } from '@yaylak/contract';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { holdingQuery } from '../../api/queries';
+import { AskButton } from '../../parts/AskButton';
+import { Button } from '../../parts/Button';
+import { LinkButton } from '../../parts/LinkButton';
+import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { colour, space } from '../../theme/tokens';
+import { DRAFT_DECISION_WORDS } from '../../words/choosing';
+import { countText, shortDate } from '../../words/format';
+import { DECISION_WORDS } from '../../words/reasons';
+import { reservedText } from '../../words/reserved';
+import { ChoiceCell } from './ChoiceCell';
+import type { StepProps } from './Chooser';
+import { choiceFile } from './choiceFile';
+import {
+  changedSinceWritten,
+  choosable,
+  countsOf,
+  decisionOf,
+  idOf,
+  isOverruled,
+  lacksReason,
+  type Choosable,
+} from './decisions';
+import { GatePanel } from './GatePanel';
+import { Beside, DenseTable, Frame } from './parts';
+import { ReasonField } from './ReasonField';
+import { keyOf } from './setKey';
+import { useDecide } from './useDecide';
+import { useDropDraft } from './useDropDraft';
+import { WriteSheet } from './WriteSheet';
+
+/** What was decided, who was decided on otherwise than suggested, and what is done with it. */
+export function ChoiceStep({ choosing, view, set, words }: StepProps) {
+  const { data: holding } = useQuery(holdingQuery);
+  const decide = useDecide(choosing);
+  const drop = useDropDraft(set, view);
+  const [isWriting, setWriting] = useState(false);
+  const all = choosable(view);
+  const counts = countsOf(all);
+  const written = all.filter((a) => a.written !== null);
+  const changed = all.filter(changedSinceWritten);
+  const isWritten = all.every((a) => decisionOf(a) === 'undecided' || a.written?.decision === decisionOf(a));
+  const reason = (row: Choosable, text: string): void => {
+    const decision = row.decided?.decision ?? row.suggestion;
+    choosing.change({ decide: [{ animalId: idOf(row), decision, reason: text }] });
+  };
+  return (
+    <Beside
+      aside={
+        <>
+          <Panel>
+            <h2>Record it</h2>
+            <Small>
+              {written.length === 0
+                ? 'Nothing has been recorded yet: this is a draft, kept on the server as you go.'
+                : isWritten
+                  ? 'Recorded as it stands.'
+                  : `${countText(changed.length + all.filter((a) => a.written === null).length, 'animal differs', 'animals differ')} from what was last recorded.`}
+            </Small>
+            <Row style={{ marginTop: 12 }}>
+              <Button kind="main" isDisabled={all.length === 0} onPress={() => setWriting(true)}>
+                Record the choice
+              </Button>
+            </Row>
+          </Panel>
+          <GatePanel view={view} set={set} words={words} />
+          <Panel>
+            <h2>Lists</h2>
+            <Row>
+              <LinkButton as={Link} to={`/choosing/lists?set=${encodeURIComponent(keyOf(set))}`}>
+                Print the lists
+              </LinkButton>
+              <Button onPress={() => choiceFile(view, words, holding?.today ?? '')}>Save as CSV</Button>
+            </Row>
+          </Panel>
+          {view.draft ? (
+            <AskButton
+              kind="quiet"
+              label="Start afresh"
+              ask="Throw this draft away?"
+              onConfirm={() => void drop()}
+              style={{ alignSelf: 'flex-start' }}
+            />
+          ) : null}
+        </>
+      }
+    >
+      <Counts aria-label="How many">
+        {DRAFT_DECISIONS.filter((d) => counts[d] > 0).map((d) => (
+          <li key={d}>
+            <b>{counts[d]}</b> {DRAFT_DECISION_WORDS[d].toLowerCase()}
+          </li>
+        ))}
+      </Counts>
+      {view.left.length > 0 ? (
+        <NotePanel $tone="weld">
+          <h3>Left since you decided</h3>
+          {view.left.map((l) => (
+            <p key={l.tag.animalId}>
+              <Tag tag={l.tag} /> {l.how} {shortDate(l.on)}; it was to be{' '}
+              {DRAFT_DECISION_WORDS[l.decision].toLowerCase()}.
+            </p>
+          ))}
+        </NotePanel>
+      ) : null}
+      {changed.length > 0 ? (
+        <NotePanel $tone="indigo">
+          <h3>Changed since it was last recorded</h3>
+          {changed.map((a) => (
+            <p key={idOf(a)}>
+              <Tag tag={a.tag} /> {wasText(a)}
+            </p>
+          ))}
+        </NotePanel>
+      ) : null}
+      <Frame>
+        <DenseTable aria-label="The choice">
+          <thead>
+            <tr>
+              <th>Animal</th>
+              <th>Suggested</th>
+              <th>Choice</th>
+              <th>Reason</th>
+              <th>Reserved</th>
+            </tr>
+          </thead>
+          <tbody>
+            {DRAFT_DECISIONS.flatMap((decision) =>
+              all
+                .filter((a) => decisionOf(a) === decision)
+                .map((a) => (
+                  <tr key={idOf(a)}>
+                    <td>
+                      <Tag tag={a.tag} />
+                    </td>
+                    <td>{DECISION_WORDS[a.suggestion]}</td>
+                    <td>
+                      <ChoiceCell row={a} onDecide={decide} />
+                    </td>
+                    <td>
+                      {isOverruled(a) ? (
+                        <ReasonField row={a} onReason={(text) => reason(a, text)} isMissing={lacksReason(a)} />
+                      ) : (
+                        reasonOf(a, decision)
+                      )}
+                    </td>
+                    <td>{a.tag.reserved ? reservedText(a.tag.reserved) : ''}</td>
+                  </tr>
+                )),
+            )}
+          </tbody>
+        </DenseTable>
+      </Frame>
+      <WriteSheet view={view} words={words} isOpen={isWriting} onClose={() => setWriting(false)} onReason={reason} />
+    </Beside>
+  );
+}
+
+/** Why it stands so where it follows the suggestion. */
+function reasonOf(a: Choosable, decision: DraftDecision): string {
+  if (decision === 'undecided') return 'nothing is recorded of it';
+  if (a.eye.letBack !== null) return `let back: ${a.eye.letBack}`;
+  const [failed] = a.eye.failed;
+  if (failed) return `failed ${failed.name.toLowerCase()}`;
+  return 'place' in a ? `place ${a.place}` : '';
+}
+
+const wasText = (a: Choosable): string => {
+  const now = DRAFT_DECISION_WORDS[decisionOf(a)].toLowerCase();
+  const [was, on] = a.written ? [DECISION_WORDS[a.written.decision].toLowerCase(), shortDate(a.written.on)] : ['', ''];
+  const [failed] = a.eye.failed;
+  const because = failed && a.written && failed.on > a.written.on ? `, failed ${failed.name.toLowerCase()} since` : '';
+  return `${was} on ${on}, now ${now}${because}`;
+};
+
+const Counts = styled.ul`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(5)};
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  color: ${colour('inkSoft')};
+  b {
+    font-size: 26px;
+    color: ${colour('ink')};
+  }
+`;

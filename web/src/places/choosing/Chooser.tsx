@@ -1,0 +1,193 @@
+import { useQuery } from '@tanstack/react-query';
+import type { ChoosingSet } from '@yaylak/contract';
+import type { ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
+import { Tab, TabList, TabPanel, Tabs } from 'react-aria-components';
+import styled from 'styled-components';
+import { breedingProgressQuery } from '../../api/choosing';
+import { Page } from '../../parts/Page';
+import { NotePanel, Small } from '../../parts/Panel';
+import { Failed, Loading } from '../../parts/States';
+import { colour, phone, radius, space } from '../../theme/tokens';
+import { countText, dayAndHour } from '../../words/format';
+import { ChoiceStep } from './ChoiceStep';
+import { choosable, countsOf } from './decisions';
+import { EyeStep } from './EyeStep';
+import { KinStep } from './KinStep';
+import { NumbersStep } from './NumbersStep';
+import { useChoosing, type Choosing } from './useChoosing';
+
+interface Props {
+  readonly set: ChoosingSet;
+  readonly words: string;
+  readonly picker: ReactNode;
+}
+
+const STEPS = ['eye', 'numbers', 'kin', 'choice'] as const;
+type Step = (typeof STEPS)[number];
+
+/** One set through its four steps. */
+export function Chooser({ set, words, picker }: Props) {
+  const choosing = useChoosing(set);
+  const [params, setParams] = useSearchParams();
+  const { view, error, onRetry, problem, waiting } = choosing;
+  const title = `Choosing: ${words}`;
+  if (!view)
+    return (
+      <Page title={title} actions={picker}>
+        {error ? <Failed error={error} onRetry={onRetry} /> : <Working set={set} />}
+      </Page>
+    );
+  const step = STEPS.find((s) => s === params.get('step')) ?? 'numbers';
+  const notes = stepNotes(choosing);
+  const shared = { choosing, view, set, words };
+  return (
+    <Page title={title} lead={<Lead choosing={choosing} />} actions={picker}>
+      {problem ? (
+        <NotePanel $tone="madder" role="alert">
+          <p>{problem}</p>
+        </NotePanel>
+      ) : null}
+      {waiting > 0 ? (
+        <NotePanel $tone="weld" role="status">
+          <p>
+            The server is away. {countText(waiting, 'change waits', 'changes wait')} here and will be sent when it is
+            back. Leave this page open until then.
+          </p>
+        </NotePanel>
+      ) : null}
+      <Tabs
+        selectedKey={step}
+        onSelectionChange={(next) => {
+          params.set('step', String(next));
+          setParams(params, { replace: true });
+        }}
+      >
+        <Bar aria-label="Steps of choosing" className="no-print">
+          {STEPS.map((s) => (
+            <StepTab key={s} id={s}>
+              {STEP_WORDS[s]}
+              <small>{notes[s]}</small>
+            </StepTab>
+          ))}
+        </Bar>
+        <Pane id="eye">
+          <EyeStep {...shared} />
+        </Pane>
+        <Pane id="numbers">
+          <NumbersStep {...shared} />
+        </Pane>
+        <Pane id="kin">
+          <KinStep {...shared} />
+        </Pane>
+        <Pane id="choice">
+          <ChoiceStep {...shared} />
+        </Pane>
+      </Tabs>
+    </Page>
+  );
+}
+
+export interface StepProps {
+  readonly choosing: Choosing;
+  readonly view: NonNullable<Choosing['view']>;
+  readonly set: ChoosingSet;
+  /** The set in words. */
+  readonly words: string;
+}
+
+const STEP_WORDS: Readonly<Record<Step, string>> = {
+  eye: 'By eye',
+  numbers: 'By the numbers',
+  kin: 'Who is related',
+  choice: 'The choice',
+};
+
+/** What each step says of itself. */
+function stepNotes({ view }: Choosing): Readonly<Record<Step, string>> {
+  if (!view) return { eye: '', numbers: '', kin: '', choice: '' };
+  const all = choosable(view);
+  const looked = all.filter((a) => a.eye.state !== 'not-looked').length;
+  const counts = countsOf(all);
+  const { keptIds } = view.kin;
+  return {
+    eye: looked === 0 ? 'nobody looked at yet' : `${looked} looked at, ${view.failed.length} fail`,
+    numbers: `${view.rows.length} ranked, keep ${view.lines.keep}`,
+    kin: view.isKinStale ? 'to be drawn again' : keptIds.length > 0 ? `${keptIds.length} kept together` : 'plain order',
+    choice: `${counts.keep} keep, ${counts.second} second, ${counts.sell + counts.cull} go`,
+  };
+}
+
+/** Who was here last, and what is not ranked. */
+function Lead({ choosing: { view } }: { readonly choosing: Choosing }) {
+  if (!view) return null;
+  const grey = view.rows.filter((r) => r.isGrey).length;
+  return (
+    <>
+      {countText(view.set.count, 'animal', 'animals')}
+      {view.notRanked.length > 0 ? `, ${view.notRanked.length} too young or too little known to judge` : ''}
+      {grey > 0 ? `; ${grey} too near a line to tell` : ''}.{' '}
+      {view.draft ? `Last changed by ${view.draft.by}, ${dayAndHour(view.draft.at, view.draft.at.slice(0, 10))}.` : ''}
+    </>
+  );
+}
+
+/** The breeding values are being worked. */
+function Working({ set }: { readonly set: ChoosingSet }) {
+  const { data } = useQuery(breedingProgressQuery(set.species));
+  return (
+    <>
+      {data?.isWorking ? (
+        <Small role="status">
+          Working out breeding values: {data.done} of {data.of} traits done.
+        </Small>
+      ) : null}
+      <Loading rows={12} />
+    </>
+  );
+}
+
+const Bar = styled(TabList)`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0;
+  align-self: flex-start;
+  width: fit-content;
+  max-width: 100%;
+  background: ${colour('panel')};
+  border: 1px solid ${colour('line')};
+  border-radius: ${radius};
+  overflow: hidden;
+  ${phone} {
+    width: 100%;
+  }
+`;
+const StepTab = styled(Tab)`
+  min-height: 52px;
+  padding: ${space(2)} ${space(4)};
+  display: flex;
+  flex-direction: column;
+  cursor: pointer;
+  font-weight: 600;
+  border-right: 1px solid ${colour('line')};
+  outline-offset: -3px;
+  small {
+    font-weight: 400;
+    font-size: 13px;
+    color: ${colour('inkSoft')};
+  }
+  &[data-selected] {
+    background: ${colour('ink')};
+    color: ${colour('panel')};
+  }
+  &[data-selected] small {
+    color: ${colour('panel')};
+  }
+  ${phone} {
+    flex: 1 1 45%;
+  }
+`;
+const Pane = styled(TabPanel)`
+  margin-top: ${space(4)};
+  outline-offset: 4px;
+`;

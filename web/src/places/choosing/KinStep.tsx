@@ -1,0 +1,249 @@
+import { useQuery } from '@tanstack/react-query';
+import type { ChoosingRow } from '@yaylak/contract';
+import type { TogetherPoint } from '@yaylak/core';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { kinQuery, queryOf } from '../../api/choosing';
+import { holdingQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Field } from '../../parts/Field';
+import { How } from '../../parts/How';
+import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
+import { Failed, Loading } from '../../parts/States';
+import { Tag } from '../../parts/Tag';
+import { colour, space, touch } from '../../theme/tokens';
+import { worthFigure } from '../../words/choosing';
+import { countText, figureText } from '../../words/format';
+import type { StepProps } from './Chooser';
+import { KinCurve } from './KinCurve';
+import { Beside } from './parts';
+import { useCurve } from './useCurve';
+
+const percent = (share: number | undefined): string =>
+  share === undefined ? 'not known' : `${(100 * share).toFixed(1)} %`;
+
+/** The best to keep together: merit against kinship, to slide along. */
+export function KinStep({ choosing, view, set }: StepProps) {
+  const kin = useQuery({ ...kinQuery(queryOf(set)), staleTime: 0 });
+  const { data: holding } = useQuery(holdingQuery);
+  const [cap, setCap] = useState(String(view.kin.sireCap || ''));
+  const sireCap = Number(cap) || 0;
+  const { found, progress } = useCurve(view, kin.data, sireCap);
+  const [slid, setSlid] = useState<number>();
+  if (!kin.data) return kin.error ? <Failed error={kin.error} onRetry={() => void kin.refetch()} /> : <Loading />;
+  const points = found?.kind === 'points' ? found.points : [];
+  const savedAt = points.findLastIndex((p) => p.pointsPerPercent <= view.kin.pointsPerPercent);
+  const at = Math.min(slid ?? Math.max(0, savedAt), points.length - 1);
+  const point = points[at];
+  const ids = kin.data.animalIds;
+  const keptIds = point?.answer.chosen.map((i) => ids[i] as string) ?? [];
+  const rowOf = new Map(view.rows.map((r) => [r.tag.animalId, r]));
+  const plain = new Set(view.rows.slice(0, view.lines.keep).map((r) => r.tag.animalId));
+  const comesIn = keptIds.filter((id) => !plain.has(id));
+  const goesOut = [...plain].filter((id) => !keptIds.includes(id));
+  const isUsed = !view.isKinStale && keptIds.length > 0 && sameSet(keptIds, view.kin.keptIds);
+  const use = (): void =>
+    choosing.change({
+      kin: { pointsPerPercent: point?.pointsPerPercent ?? 0, sireCap, keptIds: comesIn.length > 0 ? keptIds : [] },
+    });
+  const scale = view.basis === 'values' ? view.how.scale : 'points';
+  const currency = holding?.currency ?? '';
+  return (
+    <Beside
+      aside={
+        <Panel>
+          <h2>
+            How close
+            <How of="the choice of kin">
+              <p>
+                Kinship is half the relationship: 12.5 % for half sibs, 25 % for full sibs. It counts twice: among those
+                kept, and of those kept with the {countText(kin.data.mates.length, 'mate', 'mates')} that stay, which is
+                the inbreeding their young will have on average.
+              </p>
+              <p>
+                Slide to the right to give up some merit for less kinship. Up to 25 candidates every choice is weighed;
+                above that animals are exchanged from 20 different starts until nothing gets better.
+              </p>
+            </How>
+          </h2>
+          <Figures>
+            <dt>Mean worth</dt>
+            <dd>{point ? worthFigureOf(point, points, scale, currency) : ''}</dd>
+            <dt>Among those kept</dt>
+            <dd>{percent(point?.answer.amongThem)}</dd>
+            <dt>Inbreeding of the next crop</dt>
+            <dd>{kin.data.mates.length === 0 ? 'no mates stay' : percent(point?.answer.withMates)}</dd>
+          </Figures>
+          <Field
+            label="At most of one sire (empty: any number)"
+            inputMode="numeric"
+            value={cap}
+            onChange={(v) => {
+              setCap(v.replace(/\D/g, ''));
+              setSlid(undefined);
+            }}
+          />
+          {kin.data.mates.length > 0 ? (
+            <>
+              <Small>Mates that stay</Small>
+              <Row>
+                {kin.data.mates.slice(0, MATES_SHOWN).map((m) => (
+                  <Tag key={m.animalId} tag={m} />
+                ))}
+                {kin.data.mates.length > MATES_SHOWN ? (
+                  <Small>and {kin.data.mates.length - MATES_SHOWN} more</Small>
+                ) : null}
+              </Row>
+            </>
+          ) : null}
+        </Panel>
+      }
+    >
+      {view.isKinStale ? (
+        <NotePanel $tone="weld" role="status">
+          <p>The list or the number kept has changed since this was chosen. Look again, and choose it anew.</p>
+        </NotePanel>
+      ) : null}
+      {found?.kind === 'not-possible' ? (
+        <NotePanel $tone="madder" role="alert">
+          <p>
+            Not possible: with at most {sireCap} of one sire no more than {found.most} can be kept, and the line is at{' '}
+            {view.lines.keep}. Raise the cap or move the line.
+          </p>
+        </NotePanel>
+      ) : null}
+      {progress === undefined ? null : (
+        <Small role="status">Weighing who goes with whom: {Math.round(100 * progress)} %.</Small>
+      )}
+      {point && points.length > 0 ? (
+        <Panel>
+          <h2>Worth against kinship, keeping {view.lines.keep}</h2>
+          <KinCurve points={points} at={at} scale={scale} currency={currency} />
+          {points.length > 1 ? (
+            <Slide>
+              <span>best worth</span>
+              <input
+                type="range"
+                aria-label="From best worth to least kinship"
+                aria-valuetext={`${percent(point.answer.amongThem)} kinship among them, mean worth ${worthFigure(point.answer.meanIndex, scale, currency)}`}
+                min={0}
+                max={points.length - 1}
+                step={1}
+                value={at}
+                onChange={(e) => setSlid(Number(e.target.value))}
+              />
+              <span>least kinship</span>
+            </Slide>
+          ) : (
+            <Small>Whatever kinship costs, these are the best together.</Small>
+          )}
+          <Row $gap={3} style={{ marginTop: 12 }}>
+            <Button
+              kind="main"
+              isDisabled={isUsed || (comesIn.length === 0 && view.kin.keptIds.length === 0)}
+              onPress={use}
+            >
+              {comesIn.length === 0 ? 'Keep the plain order' : `Keep these ${keptIds.length}`}
+            </Button>
+            {isUsed ? <Small>This is what is suggested now.</Small> : null}
+          </Row>
+        </Panel>
+      ) : null}
+      {point ? (
+        <Panel>
+          <h2>
+            {comesIn.length === 0
+              ? `The same ${keptIds.length} as by worth alone`
+              : `${countText(comesIn.length, 'comes in', 'come in')} for ${comesIn.length} of the plain order`}
+          </h2>
+          <Changes
+            label="Comes in"
+            rows={comesIn.flatMap((id) => rowOf.get(id) ?? [])}
+            scale={scale}
+            currency={currency}
+          />
+          <Changes
+            label="Goes out"
+            rows={goesOut.flatMap((id) => rowOf.get(id) ?? [])}
+            scale={scale}
+            currency={currency}
+          />
+          <Small>Kept together</Small>
+          <Row>
+            {keptIds.flatMap((id) => {
+              const row = rowOf.get(id);
+              return row ? [<Tag key={id} tag={row.tag} />] : [];
+            })}
+          </Row>
+        </Panel>
+      ) : null}
+    </Beside>
+  );
+}
+
+const MATES_SHOWN = 12;
+
+const sameSet = (a: readonly string[], b: readonly string[]): boolean =>
+  a.length === b.length && a.every((id) => b.includes(id));
+
+/** Mean worth of a point, with what it gives up against the plain order. */
+function worthFigureOf(
+  { answer }: TogetherPoint,
+  points: readonly TogetherPoint[],
+  scale: 'points' | 'money',
+  currency: string,
+): string {
+  const lost = (points[0]?.answer.meanIndex ?? 0) - answer.meanIndex;
+  const shown = scale === 'points' ? figureText(answer.meanIndex, 1) : worthFigure(answer.meanIndex, scale, currency);
+  const less = scale === 'points' ? figureText(lost, 1) : worthFigure(lost, scale, currency);
+  return lost < 0.005 ? shown : `${shown} (${less} less)`;
+}
+
+interface ChangesProps {
+  readonly label: string;
+  readonly rows: readonly ChoosingRow[];
+  readonly scale: 'points' | 'money';
+  readonly currency: string;
+}
+
+const Changes = ({ label, rows, scale, currency }: ChangesProps) =>
+  rows.length === 0 ? null : (
+    <div style={{ margin: '8px 0' }}>
+      <Small>{label}</Small>
+      <Row $gap={3}>
+        {rows.map((r) => (
+          <span key={r.tag.animalId}>
+            <Tag tag={r.tag} /> place {r.place}, {worthFigure(r.index, scale, currency)}
+            {r.sire ? `, by ${r.sire.text}` : ''}
+          </span>
+        ))}
+      </Row>
+    </div>
+  );
+
+const Figures = styled.dl`
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: ${space(2)};
+  margin: ${space(2)} 0 ${space(3)};
+  dt {
+    color: ${colour('inkSoft')};
+  }
+  dd {
+    margin: 0;
+    font-weight: 700;
+    text-align: right;
+  }
+`;
+const Slide = styled.label`
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto;
+  align-items: center;
+  gap: ${space(3)};
+  font-size: 13px;
+  color: ${colour('inkSoft')};
+  input {
+    min-height: ${touch};
+    accent-color: ${colour('indigo')};
+  }
+`;

@@ -1,0 +1,96 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { holdingQuery } from '../../api/queries';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Field';
+import { Row, Small } from '../../parts/Panel';
+import { BreakdownPanel } from './BreakdownPanel';
+import type { StepProps } from './Chooser';
+import { CompareSheet } from './CompareSheet';
+import { HowPanel } from './HowPanel';
+import { Beside } from './parts';
+import { RankedList } from './RankedList';
+import { useDecide } from './useDecide';
+
+/** The list in its order, and why each stands where it stands. */
+export function NumbersStep({ choosing, view, set }: StepProps) {
+  const { data: holding } = useQuery(holdingQuery);
+  const decide = useDecide(choosing);
+  const [groupId, setGroupId] = useState('');
+  const [selectedId, setSelectedId] = useState<string>();
+  const [compared, setCompared] = useState<readonly string[]>([]);
+  const [isComparing, setComparing] = useState(false);
+  const rows = groupId === '' ? view.rows : view.rows.filter((r) => r.groupId === groupId);
+  const selected =
+    rows.find((r) => r.tag.animalId === selectedId) ?? rows.find((r) => r.placeByWeight === 1) ?? rows[0];
+  const currency = holding?.currency ?? '';
+  return (
+    <>
+      <Beside
+        aside={
+          <>
+            {selected ? (
+              <BreakdownPanel
+                key={selected.tag.animalId}
+                row={selected}
+                view={view}
+                currency={currency}
+                onReason={(reason) =>
+                  selected.decided &&
+                  choosing.change({
+                    decide: [{ animalId: selected.tag.animalId, decision: selected.decided.decision, reason }],
+                  })
+                }
+              />
+            ) : null}
+            <HowPanel view={view} currency={currency} onChange={(how) => choosing.change({ how })} />
+          </>
+        }
+      >
+        <Row className="no-print" $gap={3} style={{ alignItems: 'flex-end' }}>
+          {view.groups.length > 1 ? (
+            <Choice
+              label="Show"
+              value={groupId}
+              options={[['', 'all groups'], ...view.groups.map((g) => [g.id, `${g.name} (${g.count})`] as const)]}
+              onChange={setGroupId}
+            />
+          ) : null}
+          {view.standardDays === null ? null : (
+            <Choice
+              label="Weight set to"
+              value={String(view.standardDays)}
+              options={view.standardAges.map((a) => [String(a), `${a} days`])}
+              onChange={(v) => choosing.change({ standardDays: Number(v) })}
+            />
+          )}
+          <Button isDisabled={compared.length < 2} onPress={() => setComparing(true)}>
+            Side by side{compared.length > 0 ? ` (${compared.length})` : ''}
+          </Button>
+          {view.withoutWeight > 0 && view.standardDays !== null ? (
+            <Small>{view.withoutWeight} without a weight near that age</Small>
+          ) : null}
+        </Row>
+        <RankedList
+          view={view}
+          currency={currency}
+          rows={rows}
+          onLines={(lines) => choosing.change(lines)}
+          onDecide={decide}
+          selectedId={selected?.tag.animalId}
+          onSelect={setSelectedId}
+          compared={compared}
+          onCompare={setCompared}
+        />
+      </Beside>
+      <CompareSheet
+        view={view}
+        species={set.species}
+        currency={currency}
+        rows={view.rows.filter((r) => compared.includes(r.tag.animalId))}
+        isOpen={isComparing}
+        onClose={() => setComparing(false)}
+      />
+    </>
+  );
+}

@@ -1,0 +1,120 @@
+import type { ChoosingSet, DraftDecision, TraitState, ValueView } from '@yaylak/contract';
+import {
+  dayOf,
+  fieldWord,
+  fromKg,
+  halfWidth80,
+  scaleUnit,
+  type BreedingTraitName,
+  type EyeState,
+  type RankScale,
+  type ReliabilityWord,
+  type Species,
+  type WeightUnit,
+} from '@yaylak/core';
+import { figureText, moneyText, monthYear, surePointsText } from './format';
+import { DECISION_WORDS, TRAIT_WORDS } from './reasons';
+
+/** A set by its field word and its months of birth: `ewe lambs of Apr to May 2026`; the grown by their word alone. */
+export function setWords({ species, sex, from, to }: ChoosingSet, today: string): string {
+  if (from === null || to === null)
+    return sex === 'unknown'
+      ? `${fieldWord({ species, sex }, undefined, true)} not sexed`
+      : `grown ${fieldWord({ species, sex }, undefined, true)}`;
+  const word = fieldWord({ species, sex }, today === '' ? 0 : dayOf(today) - dayOf(to), true);
+  return `${word} of ${monthsWords(from, to)}`;
+}
+
+/** The months a crop was born in: `Apr 2026`, `Apr to May 2026`, `Dec 2025 to Jan 2026`. */
+function monthsWords(from: string, to: string): string {
+  const [first, last] = [monthYear(from), monthYear(to)];
+  if (first === last) return last;
+  const isOneYear = from.slice(0, 4) === to.slice(0, 4);
+  return `${isOneYear ? first.replace(/\s\d{4}$/, '') : first} to ${last}`;
+}
+
+export const EYE_WORDS: Readonly<Record<EyeState, string>> = {
+  fails: 'fails',
+  passes: 'passes',
+  'in-part': 'passes so far',
+  'not-looked': 'not looked at',
+};
+
+export const RELIABILITY_TEXT: Readonly<Record<ReliabilityWord, string>> = {
+  guess: 'a guess',
+  fair: 'fair',
+  good: 'good',
+};
+
+export const DRAFT_DECISION_WORDS: Readonly<Record<DraftDecision, string>> = {
+  ...DECISION_WORDS,
+  undecided: 'Undecided',
+};
+
+/** What an animal is worth in a ranking, with how wide the guess is. */
+export const worthText = (
+  { index, standardError }: { readonly index: number; readonly standardError: number },
+  scale: RankScale,
+  currency: string,
+): string =>
+  scale === 'points'
+    ? surePointsText(index, standardError)
+    : `${moneyText(index, currency)} ± ${moneyText(halfWidth80(standardError), currency)}`;
+
+/** The same in a dense row. */
+export const worthFigure = (index: number, scale: RankScale, currency: string): string =>
+  scale === 'points' ? figureText(index, 0) : moneyText(index, currency);
+
+/** What a part adds or takes. */
+export function partText(points: number, scale: RankScale, currency: string): string {
+  const text = scale === 'points' ? figureText(points, 1) : moneyText(points, currency);
+  return points > 0 && /[1-9]/.test(text) ? `+${text}` : text;
+}
+
+const DIGITS: Readonly<Record<BreedingTraitName, number>> = {
+  growth: 2,
+  'young-born': 2,
+  'litter-weaned': 1,
+  'grown-weight': 1,
+  'eye-points': 2,
+};
+const IN_WEIGHT: readonly BreedingTraitName[] = ['growth', 'litter-weaned', 'grown-weight'];
+
+/** The unit a trait's values are told in. */
+export const traitUnit = (trait: BreedingTraitName, species: Species, unit: WeightUnit): string =>
+  IN_WEIGHT.includes(trait) ? scaleUnit(species, unit) : trait === 'young-born' ? 'a litter' : 'points';
+
+/** A figure of a trait in its unit, with a sign where it is a difference. */
+export function traitFigure(
+  trait: BreedingTraitName,
+  value: number,
+  { species, unit }: { readonly species: Species; readonly unit: WeightUnit },
+): string {
+  const scale = scaleUnit(species, unit);
+  const shown = IN_WEIGHT.includes(trait) ? fromKg(value, scale) : value;
+  const digits = IN_WEIGHT.includes(trait) && scale === 'g' ? 0 : DIGITS[trait];
+  const text = figureText(shown, digits);
+  return value > 0 && /[1-9]/.test(text) ? `+${text}` : text;
+}
+
+/** A breeding value with how wide the guess is: `+1.23 ± 1.36 kg`. */
+export const valueText = (
+  { trait, value, standardError }: Pick<ValueView, 'trait' | 'value' | 'standardError'>,
+  on: { readonly species: Species; readonly unit: WeightUnit },
+): string =>
+  `${traitFigure(trait, value, on)} ± ${traitFigure(trait, halfWidth80(standardError), on).replace('+', '')} ${traitUnit(trait, on.species, on.unit)}`;
+
+/** Why a trait has no breeding values. */
+export function traitStateText({ trait, state, records, needed }: TraitState): string | undefined {
+  const name = TRAIT_WORDS[trait];
+  switch (state) {
+    case 'values':
+      return undefined;
+    case 'too-few':
+      return `${name}: ${records} of ${needed} records needed.`;
+    case 'no-spread':
+      return `${name}: all records are alike, so nothing tells one animal from another.`;
+    case 'loop':
+      return `${name}: an animal is its own ancestor in the book. Correct the parents.`;
+  }
+}
