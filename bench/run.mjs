@@ -183,10 +183,12 @@ await withApp(async ({ app, orm, book }) => {
     }
     return best;
   };
-  await choosing.rank({ species: 'sheep', sex: 'female', bornIn: 2026 });
-  const ranking = await afterAChange(() => choosing.rank({ species: 'sheep', sex: 'female', bornIn: 2026 }));
+  const [largest] = choosing.list().sort((a, b) => b.count - a.count);
+  const rank = () => choosing.rank(choosing.setOf({ ...largest, from: largest.from ?? undefined }));
+  await rank();
+  const ranking = await afterAChange(rank);
   report(
-    'like-for-like ranking of 10,000 young',
+    `like-for-like ranking of ${largest.count.toLocaleString('en')} young`,
     `${ranking.toFixed(2)} s`,
     `${readRows.toFixed(2)} s reading the rows`,
     ranking / readRows,

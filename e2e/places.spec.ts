@@ -9,54 +9,6 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => server.remove());
 
-test('the heaviest lamb is not the first, and its breakdown adds up', async ({ page }) => {
-  await page.goto(`${server.url}/choosing`);
-  await expect(page.getByRole('heading', { name: /Heaviest of them, but/ })).toBeVisible();
-  const figures = await page.getByTestId('breakdown').locator('td').allTextContents();
-  const kilograms = figures.map((f) => Number((/[+\u2212-]?\d+\.\d/.exec(f)?.[0] ?? 'NaN').replace('\u2212', '-')));
-  const sum = kilograms.slice(0, -1).reduce((s, k) => s + k, 0);
-  // Each line is rounded to 0.1 kg when it is shown.
-  expect(Math.abs(sum - (kilograms.at(-1) ?? NaN))).toBeLessThanOrEqual(0.25);
-});
-
-test('the line moves by keys, a choice against the ranking asks why, and the choice can be taken back', async ({
-  page,
-}) => {
-  await page.goto(`${server.url}/choosing`);
-  const line = page.getByRole('slider', { name: 'Keep', exact: true });
-  const before = Number(await line.getAttribute('aria-valuenow'));
-  await line.focus();
-  await page.keyboard.press('ArrowUp');
-  await expect(page.getByRole('slider', { name: 'Keep', exact: true })).toHaveAttribute(
-    'aria-valuenow',
-    String(before - 1),
-  );
-  const first = page.locator('tr[data-row]').first();
-  await first.focus();
-  await page.keyboard.press('x');
-  await expect(first).toContainText('Sell');
-  await page.getByRole('button', { name: 'Write down the choice' }).click();
-  await expect(page.getByText('wants a reason')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Write it down' })).toBeDisabled();
-  await page.getByLabel(/^Why, for/).fill('bad mouth');
-  await page.getByRole('button', { name: 'Write it down' }).click();
-  await expect(page.getByText(/Wrote down the choice among/)).toBeVisible();
-  await page.keyboard.press('Control+z');
-  await expect(page.getByText(/Taken back: wrote down/)).toBeVisible();
-});
-
-test('two are compared side by side', async ({ page }) => {
-  await page.goto(`${server.url}/choosing`);
-  const boxes = page.getByRole('checkbox', { name: /^Compare/ });
-  await boxes.nth(0).check();
-  await boxes.nth(3).check();
-  await page.getByRole('button', { name: /Compare two/ }).click();
-  await expect(
-    page.getByRole('dialog', { name: 'Side by side' }).getByRole('row', { name: /Like for like/ }),
-  ).toBeVisible();
-  await expectAccessible(page);
-});
-
 test('a weighing four days after another is too soon to tell, with how wide the guess is', async ({
   page,
   request,

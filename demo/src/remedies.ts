@@ -1,5 +1,5 @@
 import type { ProductFacts, TreatmentEntry } from '@yaylak/contract';
-import { addDays, isoOf, USUAL_STANDARDS, standardsFor, type Day, type LookGrade } from '@yaylak/core';
+import { addDays, isoOf, seededRandom, USUAL_STANDARDS, standardsFor, type Day, type LookGrade } from '@yaylak/core';
 import type { BookWriter, DemoAnimal } from './bookWriter';
 import { EWES, RAM_LAMBS } from './sheep';
 
@@ -264,23 +264,57 @@ function shearAndTrim(w: BookWriter): void {
     }
 }
 
-/** Ewe lambs looked over before each choosing; fewer fail as the years go. */
+/** Looks have numbers of their own, so that one standard more does not stir the rest of the story. */
+const LOOKS_SEED = 73;
+/** Of this year's crop so many are still to be looked over. */
+const NOT_YET = 10;
+
+/**
+ * Ewe lambs looked over before each choosing. Fewer fail as the years go; young of dams that failed fail more often;
+ * those that were kept had mostly passed. Of this year the heaviest single fails its mouth, and a good one its colour.
+ */
 function lookOverLambs(w: BookWriter): void {
-  for (const ago of [3, 2, 1]) {
+  const own = seededRandom(LOOKS_SEED);
+  const hasFailed = new Set<DemoAnimal>();
+  for (const ago of [4, 3, 2, 1, 0]) {
     const on = addDays(w.today, -365 * ago - 12);
-    const lambs = w.present('sheep', on).filter((a) => a.sex === 'female' && on - a.bornOn < 330);
-    for (const lamb of lambs) {
-      const grades = standardsFor(USUAL_STANDARDS, lamb).map(({ id, kind }): [string, LookGrade] => [
-        id,
-        kind === 'points'
-          ? Math.max(0, Math.min(5, Math.round(w.random.normal(3.2, 0.9))))
-          : w.random.chance(0.02 + 0.025 * ago)
-            ? 'fail'
-            : 'pass',
-      ]);
-      w.write(lamb, on, { type: 'look', grades: Object.fromEntries(grades) });
+    const lambs = w
+      .present('sheep', on)
+      .filter((a) => a.sex === 'female' && on - a.bornOn < 330 && on - a.bornOn >= 60);
+    const planted = ago === 0 ? plantedFails(w, lambs) : new Map<DemoAnimal, string>();
+    const looked = ago === 0 ? lambs.filter((l, i) => planted.has(l) || i < lambs.length - NOT_YET) : lambs;
+    for (const lamb of looked) {
+      const isKept = lamb.goneOn === undefined || lamb.goneOn - on > 60;
+      const chance =
+        (0.006 + 0.011 * ago) * (isKept && ago < 3 ? 0.35 : 1.2) * (lamb.dam && hasFailed.has(lamb.dam) ? 2.5 : 1);
+      const grades = standardsFor(USUAL_STANDARDS, lamb).map(({ id, kind }): [string, LookGrade] => {
+        if (kind === 'points')
+          return [id, Math.max(1, Math.min(5, Math.round(own.normal(1.6 + 1.7 * lamb.merit, 0.8))))];
+        const fails = own.chance(chance) || planted.get(lamb) === id;
+        if (fails) hasFailed.add(lamb);
+        return [id, fails ? 'fail' : 'pass'];
+      });
+      w.write(
+        lamb,
+        on,
+        { type: 'look', grades: Object.fromEntries(grades) },
+        undefined,
+        ago % 2 === 0 ? 'Aylin' : 'Kerem',
+      );
     }
   }
+}
+
+/** What two of this year's fail. */
+function plantedFails(w: BookWriter, lambs: readonly DemoAnimal[]): Map<DemoAnimal, string> {
+  const kg = (lamb: DemoAnimal): number => w.lastKg(lamb, w.today) ?? 0;
+  const byWeight = [...lambs].sort((a, b) => kg(b) - kg(a));
+  const [single] = byWeight.filter((l) => l.rearingType === 1);
+  const twin = byWeight.filter((l) => l.rearingType === 2)[2];
+  return new Map([
+    ...(single ? [[single, 'sheep-mouth'] as const] : []),
+    ...(twin ? [[twin, 'sheep-nose-and-skin'] as const] : []),
+  ]);
 }
 
 /** The last round through the race: all ram lambs but one, whose tag the stick did not read. */

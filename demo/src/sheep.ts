@@ -1,4 +1,4 @@
-import { addDays, isoOf, yearOf, type Day, type TagColour } from '@yaylak/core';
+import { addDays, isoOf, seededRandom, yearOf, type Day, type Random, type TagColour } from '@yaylak/core';
 import type { BookWriter, DemoAnimal } from './bookWriter';
 import { trueWeight } from './growthCurve';
 
@@ -18,15 +18,19 @@ const yearColour = (on: Day): TagColour => COLOURS[yearOf(on) % COLOURS.length] 
 /** Five years of the flock. @param years whole years back from the end */
 export function writeSheep(w: BookWriter, years: number): void {
   const start = addDays(w.today, -365 * years - 90);
-  const rams = [0, 1].map((i) => founder(w, start, 'male', `R0${i + 1}`));
+  const founders = [0, 1].map((i) => founder(w, start, 'male', `R0${i + 1}`));
+  const own = seededRandom(RAMS_SEED);
+  let rams: readonly DemoAnimal[] = founders;
   for (let i = 0; i < EWES_AT_START; i++) founder(w, start, 'female');
   for (let ago = years - 1; ago >= 0; ago--) {
     const end = addDays(w.today, -365 * ago);
-    const sire = rams[ago % rams.length] as DemoAnimal;
-    const lambs = lambing(w, addDays(end, -LAMBING_BEFORE_END), sire);
+    const pair = rams;
+    const lambs = lambing(w, addDays(end, -LAMBING_BEFORE_END), (ewe) => ramFor(ewe, pair, own));
     weighLambs(w, lambs, end, ago === 0);
     weighEwes(w, end, ago === 0);
     if (ago > 0) chooseLambs(w, lambs, end);
+    const bought = BOUGHT[ago];
+    if (bought) rams = changedRams(w, rams, addDays(end, -60), bought);
   }
   tellLostTags(w);
   keepForBuyers(w);
@@ -49,7 +53,53 @@ function founder(w: BookWriter, start: Day, sex: 'female' | 'male', ram?: string
   });
 }
 
-function lambing(w: BookWriter, from: Day, sire: DemoAnimal): DemoAnimal[] {
+/** The rams' story has numbers of its own: it must not stir the rest. */
+const RAMS_SEED = 41;
+/** New rams in the autumn so many years ago, and how good they are: their daughters are not put to them. */
+const BOUGHT: Readonly<Record<number, readonly (readonly [number: string, merit: number])[]>> = {
+  3: [
+    ['R03', 1.02],
+    ['R04', 0.98],
+  ],
+  1: [
+    ['R05', 1.07],
+    ['R06', 0.98],
+  ],
+};
+
+/** A new pair comes before the rams go in, and the old one goes. */
+function changedRams(
+  w: BookWriter,
+  old: readonly DemoAnimal[],
+  on: Day,
+  bought: readonly (readonly [number: string, merit: number])[],
+): DemoAnimal[] {
+  for (const ram of old) w.leave(ram, addDays(on, 20), 'sold', 'his daughters are in the flock');
+  return bought.map(([number, merit]) => {
+    const bornOn = addDays(on, -540);
+    return w.add({
+      species: 'sheep',
+      sex: 'male',
+      bornOn,
+      arrivedOn: on,
+      how: 'bought',
+      merit,
+      number: `${String(yearOf(bornOn)).slice(2)}-${number}`,
+      colour: 'orange',
+      group: RAMS,
+      withElectronic: true,
+    });
+  });
+}
+
+/** The better of the pair serves most, but never his own daughters. */
+function ramFor(ewe: DemoAnimal, pair: readonly DemoAnimal[], own: Random): DemoAnimal {
+  const able = pair.filter((ram) => ram !== ewe.sire);
+  const isFirst = own.chance(0.6);
+  return (isFirst ? able[0] : able.at(-1)) as DemoAnimal;
+}
+
+function lambing(w: BookWriter, from: Day, ramOf: (ewe: DemoAnimal) => DemoAnimal): DemoAnimal[] {
   const lambs: DemoAnimal[] = [];
   for (const ewe of w.present('sheep', from)) {
     const ageDays = from - ewe.bornOn;
@@ -58,6 +108,7 @@ function lambing(w: BookWriter, from: Day, sire: DemoAnimal): DemoAnimal[] {
     const roll = w.random.next() + (ageDays < 800 ? -0.25 : 0);
     const born = roll < 0.32 ? 1 : roll < 0.88 ? 2 : 3;
     const lost = born > 1 && w.random.chance(0.1) ? 1 : 0;
+    const sire = ramOf(ewe);
     for (let i = 0; i < born; i++) {
       const sex = w.random.chance(0.5) ? 'female' : 'male';
       const merit = (ewe.merit + sire.merit) / 2 + w.random.normal(0, 0.085);

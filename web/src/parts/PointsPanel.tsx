@@ -32,10 +32,7 @@ export function PointsPanel({ weights }: { readonly weights: PointsWeights }) {
         </Line>
       ))}
       {isChanged ? (
-        <Button
-          kind="main"
-          onPress={() => void save({ pointsWeights: draft as OwnWeights }).then(setProblem)}
-        >
+        <Button kind="main" onPress={() => void save({ pointsWeights: draft as OwnWeights }).then(setProblem)}>
           Save the points
         </Button>
       ) : (

@@ -9,6 +9,8 @@ interface Props {
   readonly tag: TagView;
   readonly size?: 'small' | 'large';
   readonly isStatic?: boolean;
+  /** -1 where the row it stands in is walked by arrows and takes Tab itself. */
+  readonly tabIndex?: number;
 }
 
 /** What the picture of a tag says in words. */
@@ -35,7 +37,7 @@ export function withheldWords({ withheld }: TagView): string {
  * An animal as its ear tag: its colour and number, a hole, a notch for the electronic one, an outline when it is lost,
  * a barred end while something of it is withheld, a line beneath while it is kept for a buyer.
  */
-export function Tag({ tag, size = 'small', isStatic = false }: Props) {
+export function Tag({ tag, size = 'small', isStatic = false, tabIndex }: Props) {
   const fill = TAG_FILLS[tag.colour ?? 'white'] ?? TAG_FILLS.white;
   const face = (
     <Face
@@ -60,7 +62,7 @@ export function Tag({ tag, size = 'small', isStatic = false }: Props) {
       </span>
     );
   return (
-    <TagLink to={`/animals/${tag.animalId}`} aria-label={tagLabel(tag)}>
+    <TagLink to={`/animals/${tag.animalId}`} aria-label={tagLabel(tag)} tabIndex={tabIndex}>
       {face}
     </TagLink>
   );

@@ -30,10 +30,7 @@ export function BreakdownPanel({ row, view, currency, onReason }: Props) {
   const scale = view.basis === 'values' ? view.how.scale : 'points';
   const on = { species: view.set.species, unit };
   const [reason, setReason] = useState(row.decided?.reason ?? '');
-  const headline =
-    row.placeByWeight === 1 && row.place !== 1
-      ? `Heaviest of them, but ${ordinal(row.place)}`
-      : `${ordinal(row.place)} of ${view.rows.length}`;
+  const headline = headlineOf(row, view.rows.length);
   return (
     <NotePanel $tone="indigo" aria-live="polite">
       <Row style={{ justifyContent: 'space-between' }}>
@@ -122,6 +119,20 @@ export function BreakdownPanel({ row, view, currency, onReason }: Props) {
       </Reasons>
     </NotePanel>
   );
+}
+
+/** Places between weight and worth that are worth a headline. */
+const NOTABLE = 3;
+
+function headlineOf({ place, placeByWeight }: ChoosingRow, all: number): string {
+  if (placeByWeight === null || Math.abs(place - placeByWeight) < NOTABLE)
+    return placeByWeight === 1 && place !== 1
+      ? `Heaviest of them, but ${ordinal(place)}`
+      : `${ordinal(place)} of ${all}`;
+  if (placeByWeight === 1) return `Heaviest of them, but ${ordinal(place)}`;
+  return placeByWeight < place
+    ? `${ordinal(placeByWeight)} by weight, but ${ordinal(place)}`
+    : `Only ${ordinal(placeByWeight)} by weight, yet ${ordinal(place)}`;
 }
 
 /** A breeding value behind a part, with what it is made of. */

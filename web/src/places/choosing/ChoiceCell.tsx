@@ -6,8 +6,14 @@ import { decisionOf, isOverruled, type Choosable } from './decisions';
 
 export type Decide = (row: Choosable, decision: DraftDecision | 'as-suggested') => void;
 
+interface Props {
+  readonly row: Choosable;
+  readonly onDecide: Decide;
+  readonly tabIndex?: number;
+}
+
 /** What becomes of one, to change by key, mouse or touch; framed where it is against the suggestion. */
-export function ChoiceCell({ row, onDecide }: { readonly row: Choosable; readonly onDecide: Decide }) {
+export function ChoiceCell({ row, onDecide, tabIndex }: Props) {
   const decision = decisionOf(row);
   return (
     <Cell
@@ -15,6 +21,7 @@ export function ChoiceCell({ row, onDecide }: { readonly row: Choosable; readonl
       data-decision={decision}
       data-against={isOverruled(row) || undefined}
       value={decision}
+      tabIndex={tabIndex}
       onClick={(e) => e.stopPropagation()}
       onKeyDown={(e) => e.stopPropagation()}
       onChange={(e) => {
@@ -32,10 +39,11 @@ export function ChoiceCell({ row, onDecide }: { readonly row: Choosable; readonl
 }
 
 const Cell = styled.select`
-  min-height: 36px;
-  width: 108px;
+  min-height: 44px;
+  width: 126px;
   padding: 0 2px;
   font-weight: 700;
+  font-size: 14px;
   border: 1px solid transparent;
   border-radius: ${radius};
   background: ${colour('stretch')};

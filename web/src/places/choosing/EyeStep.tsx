@@ -74,23 +74,6 @@ export function EyeStep({ choosing, view, set, words }: StepProps) {
             </tr>
           </thead>
           <tbody>
-            {view.failed.map((a) => (
-              <tr key={idOf(a)} data-struck>
-                <td data-plain>
-                  <Tag tag={a.tag} />
-                </td>
-                <td>{EYE_WORDS[a.eye.state]}</td>
-                <td>{a.eye.failed.map(gradeText).join('; ')}</td>
-                <td data-plain>
-                  <ChoiceCell row={a} onDecide={decide} />
-                </td>
-                <td data-plain>
-                  <Button kind="quiet" aria-label={`Let ${a.tag.text} back`} onPress={() => setLettingBack(a)}>
-                    Let back…
-                  </Button>
-                </td>
-              </tr>
-            ))}
             {left.map((a) => (
               <tr key={idOf(a)}>
                 <td>
@@ -119,6 +102,23 @@ export function EyeStep({ choosing, view, set, words }: StepProps) {
                       onConfirm={() => choosing.change({ letBack: [{ animalId: idOf(a), reason: '' }] })}
                     />
                   )}
+                </td>
+              </tr>
+            ))}
+            {view.failed.map((a) => (
+              <tr key={idOf(a)} data-struck>
+                <td>
+                  <Tag tag={a.tag} />
+                </td>
+                <td data-struck>{EYE_WORDS[a.eye.state]}</td>
+                <td>{a.eye.failed.map(gradeText).join('; ')}</td>
+                <td>
+                  <ChoiceCell row={a} onDecide={decide} />
+                </td>
+                <td>
+                  <Button kind="quiet" aria-label={`Let ${a.tag.text} back`} onPress={() => setLettingBack(a)}>
+                    Let back…
+                  </Button>
                 </td>
               </tr>
             ))}

@@ -246,7 +246,7 @@ const Line = styled.div`
     min-height: ${touch};
   }
   input[type='number'] {
-    min-height: 36px;
+    min-height: ${touch};
     width: 52px;
     text-align: right;
     border: 1px solid ${colour('line')};

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import type { ChoosingRow } from '@yaylak/contract';
 import { useState } from 'react';
 import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
@@ -21,8 +22,7 @@ export function NumbersStep({ choosing, view, set }: StepProps) {
   const [compared, setCompared] = useState<readonly string[]>([]);
   const [isComparing, setComparing] = useState(false);
   const rows = groupId === '' ? view.rows : view.rows.filter((r) => r.groupId === groupId);
-  const selected =
-    rows.find((r) => r.tag.animalId === selectedId) ?? rows.find((r) => r.placeByWeight === 1) ?? rows[0];
+  const selected = rows.find((r) => r.tag.animalId === selectedId) ?? mostSurprising(rows);
   const currency = holding?.currency ?? '';
   return (
     <>
@@ -93,4 +93,10 @@ export function NumbersStep({ choosing, view, set }: StepProps) {
       />
     </>
   );
+}
+
+/** The one whose place the bare weight explains least: heavy and far down, before all. */
+function mostSurprising(rows: readonly ChoosingRow[]): ChoosingRow | undefined {
+  const falls = (r: ChoosingRow): number => r.place - (r.placeByWeight ?? r.place);
+  return rows.reduce<ChoosingRow | undefined>((most, r) => (most && falls(most) >= falls(r) ? most : r), undefined);
 }

@@ -103,59 +103,64 @@ export function RankedList(props: Props) {
         </thead>
         <tbody ref={body}>
           {lines.keep === 0 && all > 0 ? line('Keep', 0, setKeep) : null}
-          {rows.map((r, i) => (
-            <Fragment key={r.tag.animalId}>
-              <tr
-                data-row
-                tabIndex={0}
-                aria-selected={r.tag.animalId === selectedId}
-                data-grey={r.isGrey || undefined}
-                onClick={() => onSelect(r.tag.animalId)}
-                onFocus={() => onSelect(r.tag.animalId)}
-                onKeyDown={(e) => onRowKey(e, r)}
-              >
-                <td>{r.place}</td>
-                <td>
-                  <Tag tag={r.tag} />
-                  {r.tag.reserved ? <Small>{reservedText(r.tag.reserved)}</Small> : null}
-                </td>
-                <td>{bornText(set.species, r.birthType, r.rearingType)}</td>
-                <td data-figure>
-                  {r.adjusted ? weightText(r.adjusted.kg, unit) : r.lastKg === null ? '' : weightText(r.lastKg, unit)}
-                </td>
-                <td data-figure>{r.damRecord ? perYearFigures(r.damRecord) : ''}</td>
-                {hasScores ? <td data-figure>{r.score ? scoreText(r.score.score) : ''}</td> : null}
-                <td>
-                  <IndexBar
-                    parts={r.parts}
-                    reach={reach}
-                    words={`${worthText(r, scale, currency)}: ${r.parts
-                      .map((p) => `${TRAIT_WORDS[p.trait].toLowerCase()} ${partText(p.points, scale, currency)}`)
-                      .join(', ')}`}
-                  />
-                </td>
-                <td data-figure>
-                  {worthFigure(r.index, scale, currency)}
-                  {r.isGrey ? ' ?' : ''}
-                  {basis === 'values' ? <Small>{RELIABILITY_TEXT[sureness(r)]}</Small> : null}
-                </td>
-                <td>
-                  <ChoiceCell row={r} onDecide={onDecide} />
-                </td>
-                <td className="no-print">
-                  <RowTick
-                    aria-label={`Compare ${r.tag.text}`}
-                    checked={compared.includes(r.tag.animalId)}
-                    onChange={() => onCompare(toggled(compared, r.tag.animalId))}
-                  />
-                </td>
-              </tr>
-              {isLastAbove(i, lines.keep) ? line('Keep', lines.keep, setKeep) : null}
-              {lines.second > 0 && isLastAbove(i, lines.keep + lines.second)
-                ? line('Keep and second string', lines.keep + lines.second, setEnd)
-                : null}
-            </Fragment>
-          ))}
+          {rows.map((r, i) => {
+            // One row takes Tab, with what stands in it; the others are walked to by arrows.
+            const tabIndex = r.tag.animalId === selectedId ? 0 : -1;
+            return (
+              <Fragment key={r.tag.animalId}>
+                <tr
+                  data-row
+                  tabIndex={tabIndex}
+                  aria-selected={r.tag.animalId === selectedId}
+                  data-grey={r.isGrey || undefined}
+                  onClick={() => onSelect(r.tag.animalId)}
+                  onFocus={() => onSelect(r.tag.animalId)}
+                  onKeyDown={(e) => onRowKey(e, r)}
+                >
+                  <td>{r.place}</td>
+                  <td>
+                    <Tag tag={r.tag} tabIndex={tabIndex} />
+                    {r.tag.reserved ? <Small>{reservedText(r.tag.reserved)}</Small> : null}
+                  </td>
+                  <td>{bornText(set.species, r.birthType, r.rearingType)}</td>
+                  <td data-figure>
+                    {r.adjusted ? weightText(r.adjusted.kg, unit) : r.lastKg === null ? '' : weightText(r.lastKg, unit)}
+                  </td>
+                  <td data-figure>{r.damRecord ? perYearFigures(r.damRecord) : ''}</td>
+                  {hasScores ? <td data-figure>{r.score ? scoreText(r.score.score) : ''}</td> : null}
+                  <td>
+                    <IndexBar
+                      parts={r.parts}
+                      reach={reach}
+                      words={`${worthText(r, scale, currency)}: ${r.parts
+                        .map((p) => `${TRAIT_WORDS[p.trait].toLowerCase()} ${partText(p.points, scale, currency)}`)
+                        .join(', ')}`}
+                    />
+                  </td>
+                  <td data-figure>
+                    {worthFigure(r.index, scale, currency)}
+                    {r.isGrey ? ' ?' : ''}
+                    {basis === 'values' ? <Small>{RELIABILITY_TEXT[sureness(r)]}</Small> : null}
+                  </td>
+                  <td>
+                    <ChoiceCell row={r} onDecide={onDecide} tabIndex={tabIndex} />
+                  </td>
+                  <td className="no-print">
+                    <RowTick
+                      aria-label={`Compare ${r.tag.text}`}
+                      tabIndex={tabIndex}
+                      checked={compared.includes(r.tag.animalId)}
+                      onChange={() => onCompare(toggled(compared, r.tag.animalId))}
+                    />
+                  </td>
+                </tr>
+                {isLastAbove(i, lines.keep) ? line('Keep', lines.keep, setKeep) : null}
+                {lines.second > 0 && isLastAbove(i, lines.keep + lines.second)
+                  ? line('Keep and second string', lines.keep + lines.second, setEnd)
+                  : null}
+              </Fragment>
+            );
+          })}
         </tbody>
       </List>
       <Keys className="no-print">

@@ -62,8 +62,10 @@ export const DenseTable = styled.table`
   td:first-child {
     padding-left: ${space(3)};
   }
-  tr[data-struck] td:not([data-plain]) {
+  tr[data-struck] td[data-struck] {
     text-decoration: line-through;
+  }
+  tr[data-struck] td {
     color: ${colour('inkSoft')};
   }
 `;

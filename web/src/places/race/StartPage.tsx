@@ -46,7 +46,7 @@ export function StartPage() {
   );
   const [chosen, setChosen] = useState<string>();
   const [name, setName] = useState<string>();
-  const [templateId, setTemplateId] = useState(given?.templateId ?? 'weigh');
+  const [templateId, setTemplateId] = useState(given?.templateId ?? (given?.plan ? '' : 'weigh'));
   const templates = roster.data?.templates ?? SHIPPED_TEMPLATES;
   const [ownPlan, setOwnPlan] = useState<JobPlan>();
   const lastTubes = roster.data?.lastTubes ?? {};

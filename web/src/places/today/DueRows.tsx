@@ -36,7 +36,7 @@ export function DueRows({ work, today }: Props) {
     if (!job) return;
     // A first tube has to be looked at before anything is filled.
     if (job.stations.includes('sample'))
-      return void navigate('/race', { state: { animalIds, name: job.name, templateId: '', plan: job } });
+      return void navigate('/race', { state: { animalIds, name: job.name, plan: job } });
     const { name, stations, settings, gates } = job;
     const problem = await start({
       name,

@@ -9,7 +9,6 @@ export function useGiveJob(): (due: DoseDueView) => void {
       state: {
         animalIds,
         name: `${product}${groupName ? `, ${groupName}` : ''}`,
-        templateId: '',
         plan: { stations: ['treat'], settings: { treat: { productIds: [productId] } }, gates: [] },
       },
     });
