@@ -26,6 +26,7 @@ import {
   Max,
   Min,
 } from 'class-validator';
+import { CullRuleSetting } from './going';
 import { IsNested, IsNestedList, MayBeMissing } from './nested';
 import { MAX_TEXT } from './rules';
 import { CalendarSetting, ResourcesSetting } from './season';
@@ -131,6 +132,12 @@ export class ChoosingSetting {
   @ArrayMaxSize(40)
   @IsNestedList(() => RankingPreset)
   presets: RankingPreset[];
+  /** By which the grown go; the usual ones where it is not set. */
+  @MayBeMissing()
+  @IsArray()
+  @ArrayMaxSize(200)
+  @IsNestedList(() => CullRuleSetting)
+  rules?: CullRuleSetting[];
 }
 
 /** A change of the holding's settings on a version of them. */

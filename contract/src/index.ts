@@ -7,6 +7,7 @@ export * from './choosing';
 export * from './condition';
 export * from './entries';
 export * from './entryBase';
+export * from './going';
 export * from './groups';
 export * from './growth';
 export * from './holding';

@@ -129,6 +129,8 @@ export interface TodayView {
   readonly withheld: readonly WithheldView[];
   readonly openJobs: readonly JobView[];
   readonly lookAt: readonly LookAt[];
+  /** Grown ones that rules speak against and nobody has decided on. */
+  readonly shouldGo: readonly { readonly species: Species; readonly now: number; readonly seasonEnd: number }[];
   /** So many more there are of each than were sent. */
   readonly more: Readonly<Record<LongList, number>>;
   readonly head: readonly { readonly species: Species; readonly present: number; readonly grownFemales: number }[];

@@ -34,6 +34,7 @@ export function writeSheep(w: BookWriter, years: number): void {
   }
   tellLostTags(w);
   keepForBuyers(w);
+  tellOfTheOld(w);
 }
 
 function founder(w: BookWriter, start: Day, sex: 'female' | 'male', ram?: string): DemoAnimal {
@@ -251,5 +252,38 @@ function keepForBuyers(w: BookWriter): void {
       buyer: 'Sevgi',
       until: isoOf(addDays(w.today, -2)),
       priceMinor: 13_000,
+    });
+}
+
+/**
+ * What speaks against some of the grown: one that came at her keeper, one that prolapsed, one lame twice, and the old
+ * favourite who stays all the same.
+ */
+function tellOfTheOld(w: BookWriter): void {
+  const ewes = w.present('sheep', w.today).filter((a) => a.sex === 'female' && w.today - a.bornOn > 900);
+  const [wild, torn, lame] = ewes.filter((e) => w.today - e.bornOn < 5 * 365).slice(2);
+  const favourite = [...ewes].sort((a, b) => b.young - a.young)[0];
+  if (wild)
+    w.write(wild, addDays(w.today, -28), {
+      type: 'check',
+      what: 'temper',
+      isFound: true,
+      words: 'came at Kerem in the crush',
+    });
+  if (torn)
+    w.write(torn, addDays(torn.bornOn, 731), {
+      type: 'check',
+      what: 'prolapse',
+      isFound: true,
+      words: 'put back, lambed by herself',
+    });
+  if (lame)
+    for (const ago of [210, 58]) w.write(lame, addDays(w.today, -ago), { type: 'check', what: 'feet', isFound: true });
+  if (favourite)
+    w.choose(favourite, addDays(w.today, -9), {
+      decision: 'keep',
+      suggested: 'cull',
+      among: 'grown sheep',
+      reason: 'Mother of half the flock; soft feed, apart',
     });
 }

@@ -13,7 +13,7 @@ export { ARRIVAL_WAYS, recordOf, checkRecord, type ArrivalWay } from './kinds/ar
 export { questionsOf, type BirthFact } from './kinds/birth';
 export { type CareFact } from './kinds/care';
 export { type CarryingStepFact } from './kinds/carryingStep';
-export { type CheckFact } from './kinds/check';
+export { OTHER_CHECKS, type CheckFact } from './kinds/check';
 export { leavesByChoice, type ChoiceFact } from './kinds/choice';
 export { type ColostrumFact } from './kinds/colostrum';
 export { DEPARTURE_WAYS, LEAVING_WAYS, type DepartureFact, type DepartureWay } from './kinds/departure';

@@ -73,3 +73,5 @@ export const yearOf = (d: Day): number => toCalendarDate(d).year;
 
 /** The same date `years` later; 29 February becomes 28 February in a common year. */
 export const addYears = (d: Day, years: number): Day => toDay(toCalendarDate(d).add({ years }));
+/** So many months on; the last day of a month that is too short for it. */
+export const addMonths = (d: Day, months: number): Day => toDay(toCalendarDate(d).add({ months }));

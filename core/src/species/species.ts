@@ -213,6 +213,21 @@ export interface ChoosingRules {
   readonly youngDays: Days;
   /** Animals born in so many years up to now are what a breeding value is held against. */
   readonly baseYears: number;
+  /** A young reared to weaning, a cull, a replacement ready to be mated; hundredths of the holding's money. */
+  readonly youngMinor: number;
+  readonly cullMinor: number;
+  readonly replacementMinor: number;
+  /** Years a female is used. */
+  readonly usefulYears: number;
+  /** Years from birth to the first mating: 1, or 2 where it is done as a yearling. */
+  readonly matedAtYears: number;
+  /** Share of a grown female's young that one of so many whole years rears; the last serves the rest. */
+  readonly rearedByAge: readonly number[];
+  /** Share that dies in a year, and that is culled in it by whole years of age; the last serves the rest. */
+  readonly diesShare: number;
+  readonly culledByAge: readonly number[];
+  /** Young females brought to one year, a female a year. */
+  readonly daughtersAYear: number;
 }
 
 /** What a holding may set for a species. Days from birth unless said otherwise; weights in kilograms. */

@@ -60,8 +60,21 @@ const PAIRING: PairingRules = {
   alleleFrequency: 0.02,
 };
 
-/** A season's young are one crop; at two years they are grown. */
-const CHOOSING: ChoosingRules = { widestCropDays: 120, youngDays: 730, baseYears: 5 };
+/** A season's young are one crop; at two years they are grown. Money is that of a smallholding. */
+const CHOOSING: ChoosingRules = {
+  widestCropDays: 120,
+  youngDays: 730,
+  baseYears: 5,
+  youngMinor: 8_000,
+  cullMinor: 6_500,
+  replacementMinor: 14_000,
+  usefulYears: 5,
+  matedAtYears: 1,
+  rearedByAge: [0.5, 0.7, 0.9, 1, 1, 1, 0.97, 0.9, 0.8, 0.7],
+  diesShare: 0.04,
+  culledByAge: [0.05, 0.05, 0.07, 0.08, 0.1, 0.15, 0.25, 0.5, 0.6, 0.7],
+  daughtersAYear: 0.6,
+};
 
 /** To the end of any life. */
 export const FOR_LIFE_DAYS = 36_500;
@@ -201,7 +214,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       heatsSeenShare: 0.75,
     },
     pairing: PAIRING,
-    choosing: CHOOSING,
+    choosing: { ...CHOOSING, youngMinor: 7_000, cullMinor: 5_000, replacementMinor: 16_000, usefulYears: 6 },
     season: {
       cycles: 2,
       maleCheckBefore: 56,
@@ -307,7 +320,20 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       heatsSeenShare: 0.5,
     },
     pairing: PAIRING,
-    choosing: { widestCropDays: 60, youngDays: 365, baseYears: 5 },
+    choosing: {
+      widestCropDays: 60,
+      youngDays: 365,
+      baseYears: 5,
+      youngMinor: 900,
+      cullMinor: 600,
+      replacementMinor: 2_500,
+      usefulYears: 2,
+      matedAtYears: 1,
+      rearedByAge: [0.95, 1, 0.9, 0.75],
+      diesShare: 0.1,
+      culledByAge: [0.15, 0.25, 0.5, 0.8],
+      daughtersAYear: 12,
+    },
     season: {
       cycles: 1,
       maleCheckBefore: 14,
@@ -404,7 +430,18 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       heatsSeenShare: 0.65,
     },
     pairing: PAIRING,
-    choosing: CHOOSING,
+    choosing: {
+      ...CHOOSING,
+      youngMinor: 70_000,
+      cullMinor: 80_000,
+      replacementMinor: 140_000,
+      usefulYears: 7,
+      matedAtYears: 2,
+      rearedByAge: [0, 0, 0.85, 0.95, 1, 1, 1, 1, 1, 0.97, 0.93, 0.88, 0.8],
+      diesShare: 0.02,
+      culledByAge: [0.02, 0.05, 0.08, 0.08, 0.08, 0.1, 0.1, 0.12, 0.15, 0.2, 0.3, 0.4, 0.6],
+      daughtersAYear: 0.42,
+    },
     season: {
       cycles: 3,
       maleCheckBefore: 60,

@@ -7,11 +7,15 @@ import {
   type BreedingProgress,
   type ChoosingSet,
   type ChoosingView,
+  type GoingView,
+  type HerdView,
   type KinView,
   type StrictnessView,
 } from '@yaylak/contract';
 import { BreedingService } from './breeding.service';
 import { ChoosingService } from './choosing.service';
+import { GoingService } from './going.service';
+import { HerdService } from './herd.service';
 import { KinService } from './kin.service';
 import { StrictnessService } from './strictness.service';
 
@@ -20,6 +24,8 @@ export class ChoosingController {
   constructor(
     @Inject(BreedingService) private readonly breeding: BreedingService,
     @Inject(ChoosingService) private readonly choosing: ChoosingService,
+    @Inject(GoingService) private readonly going: GoingService,
+    @Inject(HerdService) private readonly herd: HerdService,
     @Inject(KinService) private readonly kin: KinService,
     @Inject(StrictnessService) private readonly strictness: StrictnessService,
   ) {}
@@ -65,5 +71,17 @@ export class ChoosingController {
   @Get('strictness')
   failing(@Query() { species }: SpeciesQuery): Promise<StrictnessView> {
     return this.strictness.view(species);
+  }
+
+  /** Grown animals that the holding's rules speak against, with what was decided of them. */
+  @Get('going')
+  who(@Query() { species }: SpeciesQuery): Promise<GoingView> {
+    return this.going.view(species);
+  }
+
+  /** The females of a species by age, and what becomes of them in a year. */
+  @Get('herd')
+  females(@Query() { species }: SpeciesQuery): Promise<HerdView> {
+    return this.herd.view(species);
   }
 }

@@ -19,7 +19,9 @@ import {
   isFemaleOfAge,
   isoOf,
   mobFor,
+  CONDITION_CHECKS,
   noResponse,
+  type ConditionCheck,
   RESPONSE_DAYS,
   scoreTrend,
   scoringRounds,
@@ -248,7 +250,7 @@ export class ConditionService {
 
   private unanswered(facts: AnimalFacts, today: Day): NoResponseView[] {
     const checks = facts.checks.flatMap((c) =>
-      c.what === 'milk' || c.what === 'womb' ? [] : [{ ...c, what: c.what }],
+      CONDITION_CHECKS.some((what) => what === c.what) ? [{ ...c, what: c.what as ConditionCheck }] : [],
     );
     const found = noResponse(this.book.state.scores(facts), facts.mobs, checks);
     if (!found || today - found.to.on > SCORE_DAYS) return [];

@@ -3,6 +3,7 @@ import { AnimalsModule } from '../animals/animals.module';
 import { BirthsModule } from '../births/births.module';
 import { BookModule } from '../book/book.module';
 import { CarryingModule } from '../carrying/carrying.module';
+import { ChoosingModule } from '../choosing/choosing.module';
 import { DueModule } from '../due/due.module';
 import { GrowthModule } from '../growth/growth.module';
 import { JobsModule } from '../jobs/jobs.module';
@@ -18,6 +19,7 @@ import { TodayService } from './today.service';
     BirthsModule,
     BookModule,
     CarryingModule,
+    ChoosingModule,
     DueModule,
     GrowthModule,
     JobsModule,

@@ -29,6 +29,7 @@ import { ExpectedService } from '../births/expected.service';
 import { GivenService } from '../births/given.service';
 import { BookService } from '../book/book.service';
 import { CarryingService } from '../carrying/carrying.service';
+import { GoingService } from '../choosing/going.service';
 import { Clock } from '../common/clock';
 import { gainView, tagView } from '../common/views';
 import { DueService } from '../due/due.service';
@@ -60,6 +61,7 @@ export class TodayService {
     @Inject(DueService) private readonly work: DueService,
     @Inject(SeasonService) private readonly season: SeasonService,
     @Inject(RemediesService) private readonly remedies: RemediesService,
+    @Inject(GoingService) private readonly going: GoingService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -84,6 +86,7 @@ export class TodayService {
       withheld: first('withheld', lists.withheld),
       openJobs: await this.jobs.open(),
       lookAt: first('lookAt', lists.lookAt),
+      shouldGo: await this.going.waiting(),
       more: { notGrowing: more('notGrowing'), withheld: more('withheld'), lookAt: more('lookAt') },
       head: SPECIES.map((species) => {
         const own = present.filter((f) => f.record.species === species);

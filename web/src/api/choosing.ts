@@ -4,6 +4,8 @@ import type {
   ChoosingQuery,
   ChoosingSet,
   ChoosingView,
+  GoingView,
+  HerdView,
   KinView,
   StrictnessView,
 } from '@yaylak/contract';
@@ -43,3 +45,13 @@ export const strictnessQuery = (species: Species) =>
 /** The query of a set. */
 export const queryOf = ({ species, sex, from }: ChoosingSet): ChoosingQuery =>
   from === null ? { species, sex } : { species, sex, from };
+export const goingQuery = (species: Species) =>
+  queryOptions({
+    queryKey: ['going', species],
+    queryFn: ({ signal }) => ask<GoingView>(withQuery('/api/choosing/going', { species }), { signal }),
+  });
+export const herdQuery = (species: Species) =>
+  queryOptions({
+    queryKey: ['herd', species],
+    queryFn: ({ signal }) => ask<HerdView>(withQuery('/api/choosing/herd', { species }), { signal }),
+  });

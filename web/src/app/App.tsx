@@ -74,6 +74,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../places/choosing/ChoosingPage')).ChoosingPage }),
       },
       {
+        path: 'choosing/going',
+        lazy: async () => ({ Component: (await import('../places/choosing/GoingPage')).GoingPage }),
+      },
+      {
         path: 'holding/files',
         lazy: async () => ({ Component: (await import('../places/files/FilesPage')).FilesPage }),
       },

@@ -244,6 +244,7 @@ export const aToday = (change: Partial<TodayView> = {}): TodayView => ({
   withheld: [],
   openJobs: [],
   lookAt: [],
+  shouldGo: [],
   more: { notGrowing: 0, withheld: 0, lookAt: 0 },
   head: [],
   ...change,

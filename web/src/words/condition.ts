@@ -34,7 +34,10 @@ export const CHECK_WORDS: Readonly<
   worms: { name: 'Worms', found: 'Worms found', clear: 'No worms' },
   feet: { name: 'Feet', found: 'Feet are bad', clear: 'Feet are sound' },
   age: { name: 'Age', found: 'Too old', clear: 'Not too old' },
-  illness: { name: 'Illness', found: 'Ill', clear: 'Nothing ill about her' },
+  illness: { name: 'Illness', found: 'Ill', clear: 'Healthy' },
   womb: { name: 'Womb', found: 'Womb not clean', clear: 'Womb clean' },
-  milk: { name: 'Milk', found: 'Heavy milker', clear: 'Milks as the others' },
+  milk: { name: 'Milk', found: 'Heavy milker', clear: 'Average milker' },
+  udder: { name: 'Udder', found: 'Udder is bad', clear: 'Udder is sound' },
+  prolapse: { name: 'Prolapse', found: 'Prolapse', clear: 'No prolapse' },
+  temper: { name: 'Temper', found: 'Dangerous to people', clear: 'Quiet to handle' },
 };

@@ -2,9 +2,9 @@ import type { ChoosingReason } from '@yaylak/core';
 import { reasonWords } from './reasons';
 
 it.each<[ChoosingReason, RegExp]>([
-  [{ code: 'trait', trait: 'growth', points: 3.4 }, /^Growth gives 3 points\.$/],
-  [{ code: 'trait', trait: 'damRecord', points: -1.2 }, /^Dam's litters take 1 point\.$/],
-  [{ code: 'not-measured', trait: 'lastGain' }, /not measured: taken as the mean/],
+  [{ code: 'trait', trait: 'growth', points: 3.4 }, /^Growth adds 3 points\.$/],
+  [{ code: 'trait', trait: 'damRecord', points: -1.2 }, /^Dam’s litters take 1 point\.$/],
+  [{ code: 'not-measured', trait: 'lastGain' }, /not measured: counted as average/],
   [{ code: 'near-line', chanceAcross: 0.27 }, /About 3 in 10 that it belongs on the other side/],
   [
     { code: 'heavier-than-worth', place: 14, placeByWeight: 1, part: 'age', grams: 2900 },

@@ -33,11 +33,13 @@ export interface TreatmentFact extends Fact, Withheld {
   readonly route: Route;
   readonly batch: string | undefined;
   readonly isOffLabel: boolean;
+  /** What it was given for. */
+  readonly reason: string | undefined;
 }
 
 export const treatment: FactKind<'treatments', TreatmentWritten, TreatmentFact> = {
   list: 'treatments',
-  fact: ({ productId, amount, unit, route, batch, meatDays, milkDays, isOffLabel = false }, base) => ({
+  fact: ({ productId, amount, unit, route, batch, meatDays, milkDays, isOffLabel = false, reason }, base) => ({
     productId,
     amount,
     unit,
@@ -46,6 +48,7 @@ export const treatment: FactKind<'treatments', TreatmentWritten, TreatmentFact> 
     meatDays,
     milkDays,
     isOffLabel,
+    reason,
     ...base,
   }),
   check(entry, facts, book) {

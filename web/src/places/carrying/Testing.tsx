@@ -32,7 +32,7 @@ export function Testing({ view }: { readonly view: CarryingView }) {
         state: {
           animalIds: animalIds.length > 0 ? animalIds : later.map((l) => l.tag.animalId),
           name,
-            plan: { stations: ['sample'], settings: { sample: { purpose: 'pregnancy', firstTube: 'B-001' } }, gates: [] },
+          plan: { stations: ['sample'], settings: { sample: { purpose: 'pregnancy', firstTube: 'B-001' } }, gates: [] },
         },
       });
     setProblem(await startJob({ name, stations: ['scan'], settings: { scan: { way } }, gates: [], animalIds }));

@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { choosingSetsQuery } from '../../api/choosing';
 import { holdingQuery } from '../../api/queries';
 import { Choice } from '../../parts/Field';
+import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { setWords } from '../../words/choosing';
@@ -40,16 +41,21 @@ export function ChoosingPage() {
       set={set}
       words={setWords(set, today)}
       picker={
-        <Choice
-          label="Among"
-          isLabelHidden
-          value={keyOf(set)}
-          options={sets.data.map((s) => [keyOf(s), `${setWords(s, today)} (${s.count})`])}
-          onChange={(next) => {
-            const step = params.get('step');
-            setParams({ set: next, ...(step ? { step } : {}) });
-          }}
-        />
+        <>
+          <LinkButton as={Link} to={`/choosing/going?species=${set.species}`}>
+            Who should go
+          </LinkButton>
+          <Choice
+            label="Among"
+            isLabelHidden
+            value={keyOf(set)}
+            options={sets.data.map((s) => [keyOf(s), `${setWords(s, today)} (${s.count})`])}
+            onChange={(next) => {
+              const step = params.get('step');
+              setParams({ set: next, ...(step ? { step } : {}) });
+            }}
+          />
+        </>
       }
     />
   );

@@ -114,6 +114,15 @@ const LABELS: Readonly<Record<string, string>> = {
   widestCropDays: 'a crop spans, days at most',
   youngDays: 'young to, days old',
   baseYears: 'base years of breeding values',
+  youngMinor: 'worth of a young at weaning',
+  cullMinor: 'worth of a cull',
+  replacementMinor: 'price of a replacement',
+  usefulYears: 'years a female is used',
+  matedAtYears: 'first mated at, years',
+  rearedByAge: 'young reared by age, share of a grown female',
+  diesShare: 'share that dies in a year',
+  culledByAge: 'share culled in a year, by age',
+  daughtersAYear: 'young females to one year, a female a year',
 };
 
 /** Weights are kept in kilograms and typed in the holding's unit. */

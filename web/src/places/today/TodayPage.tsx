@@ -18,6 +18,7 @@ import { DueRows } from './DueRows';
 import { Held } from './Held';
 import { MatingRows } from './MatingRows';
 import { NotGrowing } from './NotGrowing';
+import { ShouldGo } from './ShouldGo';
 import { useWhole } from './useWhole';
 
 /** What is open now, what opens this week, who does not grow, what is unfinished. */
@@ -45,6 +46,7 @@ function Today({ data }: { readonly data: TodayView }) {
       aside={
         <>
           <NotGrowing {...notGrowing} />
+          <ShouldGo rows={data.shouldGo} />
           <Panel>
             <h2>On the holding</h2>
             <FigureTable $isSum>

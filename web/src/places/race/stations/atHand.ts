@@ -43,6 +43,8 @@ export type Problem =
 export interface Toggle {
   readonly key: string;
   readonly words: string;
+  /** The letter it has in every job, unless that means something else there. */
+  readonly always?: string;
 }
 
 /** An entry still without its animal. */

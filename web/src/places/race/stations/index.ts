@@ -46,11 +46,13 @@ export function togglesAt(at: AtHand, taken: readonly string[] = []): LetteredTo
   const all = at.job.stations.flatMap((station) =>
     (RULES[station].toggles?.(at) ?? []).map((toggle) => ({ ...toggle, station })),
   );
+  const isKept = ({ always }: Toggle): boolean => always !== undefined && !taken.includes(always);
+  const others = all.filter((t) => !isKept(t));
   const letters = letterKeys(
-    all.map((t) => t.words),
-    taken,
+    others.map((t) => t.words),
+    [...taken, ...all.flatMap((t) => (isKept(t) ? (t.always ?? []) : []))],
   );
-  return all.map((t, i) => ({ ...t, letter: letters[i] ?? '' }));
+  return all.map((t) => ({ ...t, letter: isKept(t) ? (t.always ?? '') : (letters[others.indexOf(t)] ?? '') }));
 }
 
 /** What stands in the fields before anybody typed. */

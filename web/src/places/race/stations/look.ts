@@ -66,6 +66,6 @@ export const look: StationRules = {
   },
   toggles(at) {
     const all = standardsAt(at).map((s) => ({ key: s.id, words: s.name }));
-    return all.length === 0 ? [] : [...all, { key: OTHERS_PASS, words: 'All others pass' }];
+    return all.length === 0 ? [] : [...all, { key: OTHERS_PASS, words: 'All others pass', always: 'a' }];
   },
 };

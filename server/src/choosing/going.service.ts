@@ -1,0 +1,240 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { CullHitView, DecidedGrown, GoingRow, GoingView, OneMoreYearView, TodayView } from '@yaylak/contract';
+import {
+  completedMonths,
+  cullHits,
+  CULL_WEIGHTS,
+  isoOf,
+  leavesByChoice,
+  oneMoreYear,
+  since,
+  SPECIES,
+  suggestedWeight,
+  USUAL_CULL_RULES,
+  whatClears,
+  type AnimalFacts,
+  type CullHit,
+  type CullRule,
+  type Species,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { breathe } from '../common/breathe';
+import { Clock } from '../common/clock';
+import { tagView } from '../common/views';
+import { HoldingService } from '../holding/holding.service';
+import { GrownService } from './grown.service';
+import { JudgeService } from './judge.service';
+
+/** Animals read in one go, before other requests are let on. */
+const AT_ONCE = 200;
+const YEAR_DAYS = 365;
+
+interface Judged {
+  readonly facts: AnimalFacts;
+  readonly hits: readonly CullHit[];
+}
+
+/** Who of the grown should go, by the holding's rules. */
+@Injectable()
+export class GoingService {
+  private kept: { readonly of: string; readonly waiting: TodayView['shouldGo'] } | undefined;
+
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(Clock) private readonly clock: Clock,
+    @Inject(GrownService) private readonly grown: GrownService,
+    @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(JudgeService) private readonly judge: JudgeService,
+  ) {}
+
+  async view(species: Species): Promise<GoingView> {
+    const standards = await this.holding.standards();
+    const rules = await this.rules(species);
+    const all = await this.judged(species, rules);
+    const open: GoingRow[] = [];
+    const stays: DecidedGrown[] = [];
+    const goes: DecidedGrown[] = [];
+    for (const { facts, hits } of all) {
+      const standing = standingOf(facts, hits);
+      if (standing.kind === 'goes') goes.push(this.decided(facts, hits));
+      else if (standing.kind === 'stays') stays.push(this.decided(facts, hits));
+      else if (standing.kind === 'open') open.push(this.row(facts, standing.hits));
+    }
+    open.sort(
+      (a, b) =>
+        CULL_WEIGHTS.indexOf(a.weight) - CULL_WEIGHTS.indexOf(b.weight) ||
+        b.hits.length - a.hits.length ||
+        (a.oneMoreYear?.differenceMinor ?? 0) - (b.oneMoreYear?.differenceMinor ?? 0),
+    );
+    return {
+      species,
+      females: all.filter(({ facts }) => facts.record.sex === 'female').length,
+      males: all.filter(({ facts }) => facts.record.sex === 'male').length,
+      rows: open,
+      stays,
+      goes,
+      toLookOver: all.flatMap(({ facts }) => {
+        const { state } = this.judge.eye(facts, standards);
+        return !leavesByChoice(facts) && (state === 'not-looked' || state === 'in-part') ? [facts.record.id] : [];
+      }),
+      rules,
+      rearedByHerd: this.grown.herdMean(species) ?? null,
+    };
+  }
+
+  /** How many of each species wait for a decision: those to go now or at the season's end. */
+  async waiting(): Promise<TodayView['shouldGo']> {
+    const { version } = await this.holding.settings();
+    const of = `${this.book.state.version} ${version} ${this.clock.today()}`;
+    if (this.kept?.of === of) return this.kept.waiting;
+    const waiting: TodayView['shouldGo'][number][] = [];
+    for (const species of SPECIES) {
+      const weights = (await this.judged(species, await this.rules(species))).flatMap(({ facts, hits }) => {
+        const standing = standingOf(facts, hits);
+        return standing.kind === 'open' ? (suggestedWeight(standing.hits) ?? []) : [];
+      });
+      const [now, seasonEnd] = [
+        weights.filter((w) => w === 'now').length,
+        weights.filter((w) => w === 'season-end').length,
+      ];
+      if (now + seasonEnd > 0) waiting.push({ species, now, seasonEnd });
+    }
+    this.kept = { of, waiting };
+    return waiting;
+  }
+
+  /** The holding's rules of a species; an empty season more is granted where the setting of Carrying grants it. */
+  private async rules(species: Species): Promise<readonly CullRule[]> {
+    const { choosing } = await this.holding.settings();
+    const { secondChances } = this.book.state.settings(species).carrying;
+    return (choosing?.rules ?? USUAL_CULL_RULES)
+      .filter((rule) => rule.species === species)
+      .map((rule) =>
+        rule.fact === 'empty' ? { ...rule, granted: Math.max(rule.granted, secondChances - (rule.times - 1)) } : rule,
+      );
+  }
+
+  private async judged(species: Species, rules: readonly CullRule[]): Promise<Judged[]> {
+    const standards = await this.holding.standards();
+    const { version } = await this.holding.settings();
+    const today = this.clock.today();
+    const judged: Judged[] = [];
+    for (const [i, facts] of this.grown.here(species).entries()) {
+      if (i % AT_ONCE === AT_ONCE - 1) await breathe();
+      const { sex, bornOn } = facts.record;
+      const events = this.grown.events(facts, standards, version);
+      judged.push({ facts, hits: cullHits({ species, sex, bornOn, events }, rules, today) });
+    }
+    return judged;
+  }
+
+  private row(facts: AnimalFacts, hits: readonly CullHit[]): GoingRow {
+    const today = this.clock.today();
+    return {
+      tag: tagView(facts, today),
+      sex: facts.record.sex,
+      ageYears: this.ageYears(facts),
+      weight: suggestedWeight(hits) ?? 'watch',
+      hits: hits.map(hitView),
+      oneMoreYear: facts.record.sex === 'female' ? this.oneMoreYear(facts) : null,
+      reared: this.book.state.litters.rearedPerYear(facts, today) ?? null,
+    };
+  }
+
+  private decided(facts: AnimalFacts, hits: readonly CullHit[]): DecidedGrown {
+    const last = facts.choices.at(-1);
+    return {
+      tag: tagView(facts, this.clock.today()),
+      ageYears: this.ageYears(facts),
+      decision: last?.decision ?? 'keep',
+      reason: last?.reason ?? null,
+      on: isoOf(last?.on ?? this.clock.today()),
+      hits: hits.map(hitView),
+    };
+  }
+
+  private ageYears({ record: { bornOn } }: AnimalFacts): number | null {
+    return bornOn === undefined ? null : Math.floor(completedMonths(bornOn, this.clock.today()) / 12);
+  }
+
+  private oneMoreYear(facts: AnimalFacts): OneMoreYearView | null {
+    const { species } = facts.record;
+    const { choosing, carrying, rearing } = this.book.state.settings(species);
+    const own = this.book.state.litters.rearedPerYear(facts, this.clock.today());
+    const herd = this.grown.herdMean(species);
+    const age = this.ageYears(facts);
+    if (herd === undefined || age === null) return null;
+    const at = (list: readonly number[], years: number): number => list[Math.min(years, list.length - 1)] ?? 1;
+    const survival = 1 - choosing.diesShare;
+    const firstFactor = at(choosing.rearedByAge, choosing.matedAtYears);
+    const keepMinor = carrying.keepPerDayMinor * YEAR_DAYS;
+    const found = oneMoreYear(
+      {
+        own: { mean: own?.perYear ?? herd, litters: own?.litters ?? 0 },
+        herd,
+        ageFactor: at(choosing.rearedByAge, age + 1),
+        firstFactor,
+        litterSd: rearing.youngSd,
+        survival,
+        firstSurvival: survival,
+      },
+      {
+        young: choosing.youngMinor,
+        youngError: 0,
+        cull: choosing.cullMinor,
+        cullError: 0,
+        keep: keepMinor,
+        replacement: choosing.replacementMinor,
+        years: choosing.usefulYears,
+      },
+    );
+    return {
+      differenceMinor: Math.round(found.difference),
+      halfWidthMinor: Math.round(found.halfWidth),
+      keepingMinor: Math.round(found.keeping),
+      replacingMinor: Math.round(found.replacing),
+      young: found.young,
+      firstYoung: firstFactor * herd,
+      inputs: {
+        youngMinor: choosing.youngMinor,
+        cullMinor: choosing.cullMinor,
+        keepMinor,
+        replacementMinor: choosing.replacementMinor,
+        usefulYears: choosing.usefulYears,
+        survival,
+        litters: own?.litters ?? 0,
+      },
+    };
+  }
+}
+
+type Standing =
+  | { readonly kind: 'goes' | 'stays' | 'clear' }
+  /** Hits that no decision to keep it covers. */
+  | { readonly kind: 'open'; readonly hits: readonly CullHit[] };
+
+/** Where an animal stands: it was decided, it stays in spite of its hits, or there is something to decide. */
+function standingOf(facts: AnimalFacts, hits: readonly CullHit[]): Standing {
+  if (leavesByChoice(facts)) return { kind: 'goes' };
+  const { decision, reason, on } = facts.choices.at(-1) ?? {};
+  const stays = decision === 'keep' && reason !== undefined && on !== undefined ? { on, reason } : undefined;
+  const open = since(hits, stays);
+  if (open.length > 0) return { kind: 'open', hits: open };
+  return { kind: hits.length > 0 ? 'stays' : 'clear' };
+}
+
+function hitView(hit: CullHit): CullHitView {
+  const clears = whatClears(hit);
+  return {
+    fact: hit.rule.fact,
+    weight: hit.rule.weight,
+    evidence: hit.evidence.map(({ on, what, figure }) => ({
+      on: isoOf(on),
+      what: what ?? null,
+      figure: figure ?? null,
+    })),
+    chancesUsed: hit.chancesUsed,
+    chances: hit.chances,
+    clears: clears.kind === 'on' ? { kind: 'on', on: isoOf(clears.on) } : clears,
+  };
+}

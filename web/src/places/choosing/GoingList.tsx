@@ -1,0 +1,157 @@
+import type { GoingRow, GoingView } from '@yaylak/contract';
+import styled from 'styled-components';
+import { Button } from '../../parts/Button';
+import { How } from '../../parts/How';
+import { Small } from '../../parts/Panel';
+import { PlainList } from '../../parts/PlainList';
+import { Tag } from '../../parts/Tag';
+import { colour, narrow, phone, radius, space } from '../../theme/tokens';
+import { figureText, moneyText } from '../../words/format';
+import { clearsText, CULL_WEIGHT_WORDS, hitText } from '../../words/going';
+
+interface Props {
+  readonly view: GoingView;
+  readonly currency: string;
+  readonly onGoes: (row: GoingRow) => void;
+  readonly onStays: (row: GoingRow) => void;
+}
+
+/** Evidence first: what speaks against each, when it should go, what another year brings, and the two ways on. */
+export function GoingList({ view, currency, onGoes, onStays }: Props) {
+  return (
+    <List aria-label="Who should go">
+      {view.rows.map((row) => (
+        <li key={row.tag.animalId}>
+          <div>
+            <Tag tag={row.tag} />
+            <Small>
+              {row.ageYears === null ? 'age not known' : row.ageYears === 1 ? '1 year' : `${row.ageYears} years`}
+            </Small>
+          </div>
+          <div>
+            {row.hits.map((hit) => (
+              <p key={hit.fact}>
+                <b>{hitText(hit, view.rearedByHerd)}</b>
+                <Small as="span">{clearsText(hit)}</Small>
+              </p>
+            ))}
+          </div>
+          <div>
+            <Weight data-weight={row.weight}>{CULL_WEIGHT_WORDS[row.weight]}</Weight>
+            <OneMoreYear row={row} currency={currency} />
+          </div>
+          <Ways>
+            <Button aria-label={`${row.tag.text} goes`} onPress={() => onGoes(row)}>
+              Goes
+            </Button>
+            <Button kind="quiet" aria-label={`${row.tag.text} stays, with a reason`} onPress={() => onStays(row)}>
+              Stays…
+            </Button>
+          </Ways>
+        </li>
+      ))}
+    </List>
+  );
+}
+
+/** Whole money: what comes of estimates has no cents. */
+const whole = (minor: number, currency: string): string =>
+  moneyText(Math.round(minor / 100) * 100, currency).replace('.00', '');
+
+function OneMoreYear({ row, currency }: { readonly row: GoingRow; readonly currency: string }) {
+  const { oneMoreYear: year } = row;
+  if (!year) return null;
+  const { inputs } = year;
+  const sign = year.differenceMinor > 0 ? '+' : '';
+  return (
+    <Small>
+      one more year {sign}
+      {figureText(year.differenceMinor / 100, 0)} ± {whole(year.halfWidthMinor, currency)}{' '}
+      <How of={`one more year of ${row.tag.text}`}>
+        <table>
+          <tbody>
+            <tr>
+              <td>Young she should rear next year</td>
+              <td>{figureText(year.young, 2)}</td>
+            </tr>
+            <tr>
+              <td>A first-timer in her place</td>
+              <td>{figureText(year.firstYoung, 2)}</td>
+            </tr>
+            <tr>
+              <td>A young reared, {currency}</td>
+              <td>{whole(inputs.youngMinor, currency)}</td>
+            </tr>
+            <tr>
+              <td>A cull</td>
+              <td>{whole(inputs.cullMinor, currency)}</td>
+            </tr>
+            <tr>
+              <td>A replacement</td>
+              <td>{whole(inputs.replacementMinor, currency)}</td>
+            </tr>
+            <tr>
+              <td>A year’s keep, the same for both</td>
+              <td>{whole(inputs.keepMinor, currency)}</td>
+            </tr>
+            <tr>
+              <td>Keeping her</td>
+              <td>{whole(year.keepingMinor, currency)}</td>
+            </tr>
+            <tr>
+              <td>Replacing her</td>
+              <td>{whole(year.replacingMinor, currency)}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p>
+          Her own {inputs.litters} litters drawn to the others’ mean, and to her age.{' '}
+          {Math.round(100 * inputs.survival)} % are alive a year later; a replacement is used for {inputs.usefulYears}{' '}
+          years. The prices are settings of the holding, under Choosing in its figures. What speaks against her above is
+          not in the money: a bad mouth costs more than it says.
+        </p>
+      </How>
+    </Small>
+  );
+}
+
+const List = styled(PlainList)`
+  background: ${colour('panel')};
+  border: 1px solid ${colour('line')};
+  border-radius: ${radius};
+  li {
+    display: grid;
+    grid-template-columns: 112px minmax(0, 1fr) 150px auto;
+    gap: ${space(3)};
+    padding: ${space(3)} ${space(4)};
+    align-items: start;
+  }
+  li + li {
+    border-top: 1px solid ${colour('line')};
+  }
+  p > span {
+    display: block;
+  }
+  ${narrow} {
+    li {
+      grid-template-columns: 112px minmax(0, 1fr);
+    }
+  }
+  ${phone} {
+    li {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+`;
+const Weight = styled.b`
+  &[data-weight='now'] {
+    color: ${colour('madder')};
+  }
+  &[data-weight='season-end'] {
+    color: ${colour('weld')};
+  }
+`;
+const Ways = styled.div`
+  display: flex;
+  gap: ${space(1)};
+`;

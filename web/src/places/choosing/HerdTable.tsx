@@ -1,0 +1,65 @@
+import type { HerdView } from '@yaylak/contract';
+import { useState } from 'react';
+import { Button } from '../../parts/Button';
+import { Small } from '../../parts/Panel';
+import { figureText } from '../../words/format';
+import { DenseTable, Frame } from './parts';
+
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
+
+/** The shares the look ahead goes by: own records beside the table, and how far the own are used. */
+export function HerdTable({ view }: { readonly view: HerdView }) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <>
+      <Button kind="quiet" aria-expanded={isOpen} onPress={() => setOpen(!isOpen)}>
+        {isOpen ? 'Hide the shares' : 'Shares it goes by'}
+      </Button>
+      {isOpen ? (
+        <Frame>
+          <DenseTable aria-label="Shares by age">
+            <thead>
+              <tr>
+                <th>Age</th>
+                <th data-figure>Here</th>
+                <th data-figure>Die</th>
+                <th data-figure>Culled</th>
+                <th data-figure>Daughters</th>
+                <th data-figure>Own</th>
+              </tr>
+            </thead>
+            <tbody>
+              {view.classes.map((c, i) => (
+                <tr key={c.ageYears}>
+                  <td>
+                    {c.ageYears}
+                    {i === view.classes.length - 1 ? '+' : ''}
+                  </td>
+                  <td data-figure>{c.head}</td>
+                  <td data-figure title={`table ${percent(c.table.died)}`}>
+                    {percent(c.died)}
+                  </td>
+                  <td data-figure title={`table ${percent(c.table.culled)}`}>
+                    {percent(c.culled)}
+                  </td>
+                  <td data-figure title={`table ${figureText(c.table.young, 2)}`}>
+                    {figureText(c.young, 2)}
+                  </td>
+                  <td data-figure title={`${c.years} female years on record`}>
+                    {percent(c.ownWeight)}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </DenseTable>
+        </Frame>
+      ) : null}
+      {isOpen ? (
+        <Small>
+          Own: how far your own records count beside the table. Daughters: young females brought to one year, a female a
+          year.
+        </Small>
+      ) : null}
+    </>
+  );
+}

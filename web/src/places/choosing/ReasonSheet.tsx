@@ -1,0 +1,40 @@
+import { useState } from 'react';
+import { Button } from '../../parts/Button';
+import { Field } from '../../parts/Field';
+import { Row } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+
+interface Props {
+  readonly title: string;
+  readonly words: string;
+  readonly isOpen: boolean;
+  readonly onClose: () => void;
+  readonly onReason: (reason: string) => void;
+}
+
+/** Asks why it is decided otherwise than suggested. */
+export const ReasonSheet = ({ title, words, isOpen, onClose, onReason }: Props) => (
+  <Sheet title={title} isOpen={isOpen} onClose={onClose}>
+    {isOpen ? <Form words={words} onReason={onReason} /> : null}
+  </Sheet>
+);
+
+function Form({ words, onReason }: Pick<Props, 'words' | 'onReason'>) {
+  const [reason, setReason] = useState('');
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (reason.trim() !== '') onReason(reason.trim());
+      }}
+    >
+      <p style={{ marginBottom: 12 }}>{words}</p>
+      <Field autoFocus label="Reason" value={reason} onChange={setReason} />
+      <Row style={{ marginTop: 12 }}>
+        <Button kind="main" type="submit" isDisabled={reason.trim() === ''}>
+          Record it
+        </Button>
+      </Row>
+    </form>
+  );
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { createHerdWorker } from './herdAhead';
+
+expose(createHerdWorker());

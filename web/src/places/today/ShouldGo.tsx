@@ -1,0 +1,26 @@
+import type { TodayView } from '@yaylak/contract';
+import { SPECIES_WORDS } from '@yaylak/core';
+import { Link } from 'react-router';
+import { Panel } from '../../parts/Panel';
+import { PlainList } from '../../parts/PlainList';
+
+/** How many of the grown the rules speak against, and nobody has decided on. */
+export function ShouldGo({ rows }: { readonly rows: TodayView['shouldGo'] }) {
+  if (rows.length === 0) return null;
+  return (
+    <Panel>
+      <h2>Who should go</h2>
+      <PlainList>
+        {rows.map(({ species, now, seasonEnd }) => (
+          <li key={species} style={{ minHeight: 44, display: 'flex', alignItems: 'center' }}>
+            <Link to={`/choosing/going?species=${species}`}>
+              {SPECIES_WORDS[species].name}: {now > 0 ? `${now} now` : ''}
+              {now > 0 && seasonEnd > 0 ? ', ' : ''}
+              {seasonEnd > 0 ? `${seasonEnd} at season’s end` : ''}
+            </Link>
+          </li>
+        ))}
+      </PlainList>
+    </Panel>
+  );
+}
