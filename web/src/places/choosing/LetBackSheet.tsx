@@ -12,6 +12,7 @@ export const LetBackSheet = ({ animal, onClose, onLetBack }: Props) => (
   <ReasonSheet
     title={`Let ${animal?.tag.text ?? ''} back?`}
     words={`It failed on ${animal?.eye.failed.map((f) => f.name.toLowerCase()).join(' and ') ?? ''}. It will be ranked with the others, and the reason goes with the choice.`}
+    action="Let back"
     isOpen={animal !== undefined}
     onClose={onClose}
     onReason={onLetBack}

@@ -7,19 +7,21 @@ import { Sheet } from '../../parts/Sheet';
 interface Props {
   readonly title: string;
   readonly words: string;
+  /** The button's word. */
+  readonly action?: string;
   readonly isOpen: boolean;
   readonly onClose: () => void;
   readonly onReason: (reason: string) => void;
 }
 
 /** Asks why it is decided otherwise than suggested. */
-export const ReasonSheet = ({ title, words, isOpen, onClose, onReason }: Props) => (
+export const ReasonSheet = ({ title, words, action = 'Record it', isOpen, onClose, onReason }: Props) => (
   <Sheet title={title} isOpen={isOpen} onClose={onClose}>
-    {isOpen ? <Form words={words} onReason={onReason} /> : null}
+    {isOpen ? <Form words={words} action={action} onReason={onReason} /> : null}
   </Sheet>
 );
 
-function Form({ words, onReason }: Pick<Props, 'words' | 'onReason'>) {
+function Form({ words, action, onReason }: Pick<Props, 'words' | 'action' | 'onReason'>) {
   const [reason, setReason] = useState('');
   return (
     <form
@@ -32,7 +34,7 @@ function Form({ words, onReason }: Pick<Props, 'words' | 'onReason'>) {
       <Field autoFocus label="Reason" value={reason} onChange={setReason} />
       <Row style={{ marginTop: 12 }}>
         <Button kind="main" type="submit" isDisabled={reason.trim() === ''}>
-          Record it
+          {action}
         </Button>
       </Row>
     </form>
