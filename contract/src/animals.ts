@@ -216,6 +216,14 @@ export interface CurveView {
     readonly kg: number;
     readonly method: string;
   }[];
+  /** What it should weigh when grown, half an 80 % interval to either side; null of one that is grown or never weighed. */
+  readonly grown: {
+    readonly kg: number;
+    readonly halfWidthKg: number;
+    /** From its own curve, or from the share grown at its age. */
+    readonly from: 'curve' | 'share-grown';
+    readonly readings: number;
+  } | null;
   /** Middle half of the group by age. */
   readonly band: readonly {
     readonly ageDays: number;

@@ -37,6 +37,7 @@ import type { TagView } from './animals';
 import type { AdjustedView, GainView } from './growth';
 import { RankingHowSetting } from './ranking';
 import { IsCalendarDate, MAX_NOTE, MAX_TEXT } from './rules';
+import type { ShareView } from './mating';
 
 /** A set to choose among: a crop of young of one sex by its first birth, or the grown of it. */
 export class ChoosingQuery {
@@ -258,7 +259,19 @@ export interface FailedAnimal extends SetAnimal {
   readonly suggestion: Suggestion;
 }
 
+/** What counts of a male beside his figures. */
+export interface AsSire {
+  /** His sisters and half sisters that are here: none of them may be put to him. */
+  readonly sistersHere: number;
+  readonly daughtersHere: number;
+  /** Of the females he served, those that held. */
+  readonly share: ShareView | null;
+  /** What he should weigh when grown, half an 80 % interval to either side. */
+  readonly grown: { readonly kg: number; readonly halfWidthKg: number } | null;
+}
+
 export interface ChoosingRow extends SetAnimal {
+  readonly asSire: AsSire | null;
   readonly place: number;
   readonly placeByWeight: number | null;
   readonly adjusted: AdjustedView | null;

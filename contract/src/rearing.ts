@@ -266,6 +266,8 @@ export interface LifeView {
     readonly perYear: RearedPerYear | null;
     /** Of the litters whose young were all weighed near weaning; null without one. */
     readonly weaned: { readonly litters: number; readonly kgALitter: number } | null;
+    /** What she weans a year for her own weight; null where a weight is missing. */
+    readonly forWeight: { readonly kgAYear: number; readonly forAKg: number; readonly damKg: number } | null;
     readonly meanIntervalDays: number | null;
     readonly hardBirths: number;
   };

@@ -21,6 +21,7 @@ const treated = (
     route: 'mouth',
     batch: undefined,
     isOffLabel: false,
+    reason: undefined,
   });
   return facts;
 };

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   byEye,
   countedOn,
+  genesOf,
   letterKeys,
   nextGrade,
   standardsFor,
@@ -72,6 +73,25 @@ describe('by eye', () => {
     const looks = [look('2026-09-01', { frame: 5, depth: 5 }), look('2026-10-01', { frame: 2, depth: 4 })];
     expect(judged([...looks, look('2026-10-05', { mouth: 'pass' })], [mouth, frame, depth]).points?.mean).toBe(3);
   });
+});
+
+it('a male that carries a gene fails for it, a female only where she is affected', () => {
+  const test = (result: 'free' | 'carrier' | 'affected', on = '2024-03-01') => ({
+    gene: 'Hairless',
+    result,
+    on: day(on),
+    by: 'Lab',
+    entryId: result,
+  });
+  const fails = (sex: 'male' | 'female', ...tests: readonly ReturnType<typeof test>[]) => {
+    const found = byEye([], [], countedOn(BORN, TODAY), genesOf(tests, { species: 'sheep', sex }));
+    return [found.state, found.failed.map((f) => f.standard.name)];
+  };
+  expect(fails('male', test('carrier'))).toEqual(['fails', ['Hairless: carrier']]);
+  expect(fails('female', test('carrier'))).toEqual(['not-looked', []]);
+  expect(fails('female', test('affected'))).toEqual(['fails', ['Hairless: affected']]);
+  // Of two tests the later counts.
+  expect(fails('male', test('carrier'), test('free', '2024-05-01'))).toEqual(['not-looked', []]);
 });
 
 it('what fails for the herd book alone is of the second string, anything else is sold', () => {

@@ -1,4 +1,6 @@
 import type { Day } from '../calendar';
+import type { GeneResult } from '../pedigree';
+import type { Sex, Species } from '../species';
 import type { LookGrade, Standard } from './standards';
 import { JUDGED_FROM_DAYS } from './crops';
 
@@ -79,17 +81,56 @@ export function gradesOf(
   });
 }
 
+/** A gene it was tested for. */
+export interface GeneKnown {
+  readonly gene: string;
+  readonly result: GeneResult;
+  readonly on: Day;
+  readonly by: string;
+  readonly entryId: string;
+}
+
+/**
+ * Gene tests as go or no-go, the last of each gene: an affected animal fails, and a male that carries it, as he hands it
+ * to half of all his young. They hold for life.
+ */
+export function genesOf(
+  tests: readonly GeneKnown[],
+  { species, sex }: { readonly species: Species; readonly sex: Sex },
+): Graded[] {
+  const last = new Map(tests.map((t) => [t.gene.trim().toLowerCase(), t]));
+  return [...last.values()].map(({ gene, result, on, by, entryId }) => {
+    const isFailed = result === 'affected' || (result === 'carrier' && sex === 'male');
+    const standard: Standard = {
+      id: `gene ${gene}`,
+      species,
+      sexes: [sex],
+      name: `${gene}: ${result}`,
+      fails: '',
+      kind: 'go',
+      rule: 'own',
+    };
+    return { standard, grade: isFailed ? 'fail' : 'pass', isFailed, on, by, entryId };
+  });
+}
+
 /**
  * An animal against the standards asked of it. Any that is failed fails it; the first in the holding's order decides
  * and is named.
+ * @param genes see `genesOf`; they fail it too, but are no look-over
  */
-export function byEye(standards: readonly Standard[], looks: readonly Look[], counted: GradesCounted): ByEye {
+export function byEye(
+  standards: readonly Standard[],
+  looks: readonly Look[],
+  counted: GradesCounted,
+  genes: readonly Graded[] = [],
+): ByEye {
   const graded = gradesOf(standards, looks, counted);
-  const failed = graded.filter((g) => g.isFailed);
+  const failed = [...graded, ...genes].filter((g) => g.isFailed);
   const missing = standards.filter((s) => !graded.some((g) => g.standard === s));
   const state =
     failed.length > 0 ? 'fails' : graded.length === 0 ? 'not-looked' : missing.length > 0 ? 'in-part' : 'passes';
-  return { state, failed, graded, missing, points: pointsAtOneLook(graded) };
+  return { state, failed, graded: [...graded, ...genes], missing, points: pointsAtOneLook(graded) };
 }
 
 /** Mean of the point standards at one look: the last that has any. */

@@ -12,6 +12,7 @@ export * from './rearedPerYear';
 export * from './rearingTally';
 export * from './seasonTally';
 export * from './stages';
+export * from './weanedForWeight';
 export * from './weanedKg';
 export * from './weaning';
 export * from './youngSurvival';

@@ -4,6 +4,7 @@ import { addDays, type Day } from '../calendar';
 import { SPECIES_TABLE } from '../species';
 import { day } from '../tests/builders';
 import {
+  weanedForWeight,
   BY_HAND,
   compareLitters,
   feedTrial,
@@ -430,4 +431,11 @@ describe('the gain on a feed', () => {
     ];
     expect(fedYoung('her', all, on(30), on(40)).map((y) => y.id)).toEqual(['own', 'others', 'weaned']);
   });
+});
+
+it('weighs what a dam weans a year against her own weight', () => {
+  // Three litters of 40 kg in 2.5 years are 48 kg a year; of a ewe of 60 kg .8 a kilogram.
+  expect(weanedForWeight({ kgALitter: 40, litters: 3, years: 2.5 }, 60)).toEqual({ kgAYear: 48, forAKg: 0.8 });
+  expect(weanedForWeight({ kgALitter: undefined, litters: 3, years: 2.5 }, 60)).toBeUndefined();
+  expect(weanedForWeight({ kgALitter: 40, litters: 1, years: 0 }, 60)).toBeUndefined();
 });

@@ -16,6 +16,8 @@ import {
   biasKey,
   isGuess,
   adultAlarm,
+  growthCurve,
+  shareGrown,
   gainOverPeriod,
   gainSinceFirst,
   groupBand,
@@ -47,6 +49,9 @@ const PERIOD_DAYS = 60;
 const TWELVE_YEARS = 12 * 365;
 
 /** Everything the page of one animal shows. */
+/** Past this share of its grown weight there is nothing to look ahead to. */
+const GROWN_SHARE = 0.99;
+
 @Injectable()
 export class AnimalPageService {
   constructor(
@@ -225,10 +230,23 @@ export class AnimalPageService {
         members.push({ bornOn, daily: this.book.state.daily(other) });
     }
     return {
+      grown: this.grown(facts, today),
       readings: daily.map((r) => ({ on: isoOf(r.on), ageDays: r.on - first, kg: r.kg, method: r.method })),
       band: groupBand(members, grid),
       groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? SPECIES_WORDS[record.species].plural,
     };
+  }
+
+  /** What one that still grows should weigh in the end. */
+  private grown({ record: { bornOn, species, id } }: AnimalFacts, today: Day): AnimalView['curve']['grown'] {
+    const facts = this.book.state.animals.get(id);
+    const settings = this.book.state.settings(species);
+    if (!facts || bornOn === undefined || shareGrown(today - bornOn, settings) >= GROWN_SHARE) return null;
+    const daily = this.book.state.daily(facts);
+    const curve = growthCurve(bornOn, daily, settings);
+    if (curve.kind === 'no-curve') return null;
+    const { matureKg, halfWidthKg, kind } = curve;
+    return { kg: matureKg, halfWidthKg, from: kind, readings: daily.length };
   }
 
   private tag(id: string | undefined): TagView | null {

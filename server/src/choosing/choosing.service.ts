@@ -240,6 +240,7 @@ export class ChoosingService {
       const since = gainSinceFirst(this.book.state.daily(facts), this.book.state.settings(species));
       return {
         ...this.animal(m, draft),
+        asSire: facts.record.sex === 'male' ? this.judge.asSire(facts) : null,
         place: row.place,
         placeByWeight: place ?? null,
         adjusted: adjusted ? this.growth.adjustedView(adjusted, species) : null,

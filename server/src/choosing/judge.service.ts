@@ -1,9 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { DraftFacts, GradeView, SetAnimal } from '@yaylak/contract';
+import type { AsSire, DraftFacts, GradeView, SetAnimal } from '@yaylak/contract';
 import {
   addDays,
   byEye,
+  conceptionShare,
+  growthCurve,
+  isPresent,
   countedOn,
+  genesOf,
   gainOverPeriod,
   groupOn,
   isoOf,
@@ -21,9 +25,10 @@ import {
 import { BookService } from '../book/book.service';
 import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
-import { tagView } from '../common/views';
+import { shareView, tagView } from '../common/views';
 import { GrowthService } from '../growth/growth.service';
 import { HoldingService } from '../holding/holding.service';
+import { MatingHistoryService } from '../mating/history.service';
 
 /** The last gain is read over so many days, so that two weighings close together do not decide. */
 const LAST_GAIN_DAYS = 60;
@@ -51,6 +56,7 @@ export class JudgeService {
     @Inject(Clock) private readonly clock: Clock,
     @Inject(GrowthService) private readonly growth: GrowthService,
     @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
   ) {}
 
   async measure(set: readonly AnimalFacts[], standardDays: number | undefined): Promise<Measured[]> {
@@ -86,8 +92,9 @@ export class JudgeService {
   }
 
   eye(facts: AnimalFacts, standards: readonly Standard[]): ByEye {
-    const { record, looks } = facts;
-    return byEye(standardsFor(standards, record), looks, countedOn(record.bornOn, this.clock.today()));
+    const { record, looks, geneTests } = facts;
+    const counted = countedOn(record.bornOn, this.clock.today());
+    return byEye(standardsFor(standards, record), looks, counted, genesOf(geneTests, record));
   }
 
   private recentGain(facts: AnimalFacts): KnownGain | undefined {
@@ -106,6 +113,31 @@ export class JudgeService {
     const key = facts.record.id;
     if (!known.has(key)) known.set(key, this.book.state.litters.rearedPerYear(facts, this.clock.today()));
     return known.get(key);
+  }
+
+  /** What counts of a male beside his figures. */
+  asSire({ record }: AnimalFacts): AsSire {
+    const { state } = this.book;
+    const { id, damId, sireId, bornOn, species } = record;
+    const today = this.clock.today();
+    const facts = state.animals.get(id);
+    const here = (ids: Iterable<string>): number => {
+      let count = 0;
+      for (const one of new Set(ids)) {
+        const other = one === id ? undefined : state.animals.get(one);
+        if (other?.record.sex === 'female' && isPresent(other, today)) count++;
+      }
+      return count;
+    };
+    const youngOf = (parent: string | undefined): Iterable<string> => state.youngByParent.get(parent ?? '') ?? [];
+    const share = facts && conceptionShare(this.history.spellsBy(facts), id);
+    const curve = facts && growthCurve(bornOn, state.daily(facts), state.settings(species));
+    return {
+      sistersHere: here([...youngOf(damId), ...youngOf(sireId)]),
+      daughtersHere: here(youngOf(id)),
+      share: share ? shareView(share) : null,
+      grown: curve && curve.kind !== 'no-curve' ? { kg: curve.matureKg, halfWidthKg: curve.halfWidthKg } : null,
+    };
   }
 
   /** An animal of a set as it is shown, with what the draft says of it. */

@@ -8,10 +8,18 @@ import {
   type CarryingNow,
   type Day,
   type KnownGain,
+  type Proportion,
   type ScaleBias,
   type Window,
 } from '@yaylak/core';
-import { otherSireText, type BiasView, type GainView, type TagView, type WindowView } from '@yaylak/contract';
+import {
+  otherSireText,
+  type BiasView,
+  type GainView,
+  type ShareView,
+  type TagView,
+  type WindowView,
+} from '@yaylak/contract';
 
 /** An animal as its tag, with what of it is withheld on a day. */
 export function tagView(facts: AnimalFacts, today: Day): TagView {
@@ -84,3 +92,5 @@ export function calledAs(facts: AnimalFacts, today: Day): string {
   const { name, text } = tagView(facts, today);
   return name ?? text;
 }
+
+export const shareView = (p: Proportion): ShareView => ({ share: p.share, low: p.low, high: p.high, of: p.of });

@@ -4,7 +4,6 @@ import {
   type MaleToMateView,
   type PartingView,
   type ReasonView,
-  type ShareView,
   type StayView,
 } from '@yaylak/contract';
 import {
@@ -30,14 +29,13 @@ import {
   windowStage,
   type AnimalFacts,
   type MaleReason,
-  type Proportion,
   type Readiness,
   type Species,
   type WeightUnit,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
-import { tagView, windowView } from '../common/views';
+import { shareView, tagView, windowView } from '../common/views';
 import { MatingHistoryService, seasonFrom } from './history.service';
 
 /** Work that opens within so many days is shown. */
@@ -230,5 +228,3 @@ const maleReasonView = (reason: MaleReason, unit: WeightUnit): ReasonView => ({
   words: maleReasonText(reason, unit),
   until: 'until' in reason && reason.until !== undefined ? isoOf(reason.until) : null,
 });
-
-export const shareView = (p: Proportion): ShareView => ({ share: p.share, low: p.low, high: p.high, of: p.of });

@@ -19,11 +19,11 @@ import {
 import { BookService } from '../book/book.service';
 import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
-import { tagView } from '../common/views';
+import { shareView, tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
 import { FemalesToMateService } from './females.service';
 import { MatingHistoryService } from './history.service';
-import { MalesService, shareView } from './males.service';
+import { MalesService } from './males.service';
 
 const LOOKS = 2;
 const PAIRS = 60;

@@ -1,6 +1,15 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { LifeLitter, LifeView } from '@yaylak/contract';
-import { groupOn, isoOf, isPresent, mean, type AnimalFacts, type Birth, type RearingTally } from '@yaylak/core';
+import {
+  groupOn,
+  isoOf,
+  isPresent,
+  mean,
+  weanedForWeight,
+  type AnimalFacts,
+  type Birth,
+  type RearingTally,
+} from '@yaylak/core';
 import { AnimalsService } from '../animals/animals.service';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
@@ -33,6 +42,10 @@ export class LifeService {
     const litters = told.map((t, i) => this.litter(facts, t, told[i - 1]));
     const kgs = litters.flatMap((l) => l.weanedKg ?? []);
     const reared = litters.reduce((s, l) => s + l.reared, 0);
+    const perYear = this.book.state.litters.rearedPerYear(facts, today);
+    const damKg = this.book.state.daily(facts).at(-1)?.kg;
+    const forWeight =
+      perYear && weanedForWeight({ kgALitter: mean(kgs), litters: litters.length, years: perYear.years }, damKg);
     const tagOf = (other: string | undefined) => {
       const found = other === undefined ? undefined : this.book.state.animals.get(other);
       return found ? tagView(found, today) : null;
@@ -52,7 +65,8 @@ export class LifeService {
         born: litters.reduce((s, l) => s + l.alive, 0),
         dead: litters.reduce((s, l) => s + l.dead, 0),
         reared,
-        perYear: this.book.state.litters.rearedPerYear(facts, today) ?? null,
+        perYear: perYear ?? null,
+        forWeight: forWeight && damKg !== undefined ? { ...forWeight, damKg } : null,
         weaned: kgs.length === 0 ? null : { litters: kgs.length, kgALitter: mean(kgs) ?? 0 },
         meanIntervalDays: mean(litters.flatMap((l) => l.intervalDays ?? [])) ?? null,
         hardBirths: litters.filter((l) => l.ease === 'pulled-hard' || l.ease === 'vet').length,

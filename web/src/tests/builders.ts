@@ -84,7 +84,7 @@ export const aView = (text: string, change: Partial<AnimalView> = {}): AnimalVie
   gains: { last: aGain(), period: null, sinceBirth: null },
   verdict: null,
   alarm: null,
-  curve: { readings: [], band: [], groupName: 'Top paddock' },
+  curve: { grown: null, readings: [], band: [], groupName: 'Top paddock' },
   identifiers: [],
   ancestors: { damDam: null, damSire: null, sireDam: null, sireSire: null },
   young: [],
@@ -269,6 +269,7 @@ const aSetAnimal = (text: string): SetAnimal => ({
 
 export const aChoosingRow = (text: string, place: number, change: Partial<ChoosingRow> = {}): ChoosingRow => ({
   ...aSetAnimal(text),
+  asSire: null,
   place,
   placeByWeight: place,
   lastKg: 40 - place,

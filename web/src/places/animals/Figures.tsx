@@ -10,7 +10,8 @@ import { useWeightUnit } from '../../words/useUnits';
 /** The figures on growth, each of which can be asked "how?". */
 export function Figures({ view }: { readonly view: AnimalView }) {
   const unit = useWeightUnit();
-  const { gains, verdict } = view;
+  const { gains, verdict, curve } = view;
+  const { grown } = curve;
   return (
     <FigureTable>
       <tbody>
@@ -34,6 +35,23 @@ export function Figures({ view }: { readonly view: AnimalView }) {
             <GainFigure species={view.row.species} gain={gains.sinceBirth} title="Gain since the first weight" />
           </td>
         </tr>
+        {grown ? (
+          <tr>
+            <th scope="row">When grown, about</th>
+            <td>
+              <b>
+                {weightText(grown.kg, unit, view.row.species)} ± {weightText(grown.halfWidthKg, unit, view.row.species)}
+              </b>{' '}
+              <How of="Weight when grown">
+                <p>
+                  {grown.from === 'curve'
+                    ? `From the curve its own ${grown.readings} weights lie on. Four times out of five it will be within the range.`
+                    : 'From the share of its grown weight that an animal of its age has usually reached. It needs four weights over a third of its growth for a curve of its own.'}
+                </p>
+              </How>
+            </td>
+          </tr>
+        ) : null}
         {verdict ? (
           <>
             <tr>

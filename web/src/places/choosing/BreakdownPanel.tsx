@@ -1,4 +1,4 @@
-import type { ChoosingRow, ChoosingView } from '@yaylak/contract';
+import type { AsSire, ChoosingRow, ChoosingView } from '@yaylak/contract';
 import { halfWidth80, MEAN_INDEX, type BreedingTraitName } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -9,7 +9,7 @@ import { NotePanel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { partText, RELIABILITY_TEXT, traitFigure, traitUnit, valueText, worthText } from '../../words/choosing';
-import { differenceText, fullDate, weightText } from '../../words/format';
+import { differenceText, fullDate, shareText, weightText } from '../../words/format';
 import { ordinal, partWords, reasonWords, TRAIT_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useUnits';
 import { isOverruled } from './decisions';
@@ -112,12 +112,41 @@ export function BreakdownPanel({ row, view, currency, onReason }: Props) {
           </Small>
         </>
       ) : null}
+      {row.asSire ? <AsSirePanel sire={row.asSire} on={on} /> : null}
       <Reasons>
         {row.reasons.map((r) => (
           <li key={`${r.code} ${'trait' in r ? r.trait : ''}`}>{reasonWords(r, unit, { scale, currency })}</li>
         ))}
       </Reasons>
     </NotePanel>
+  );
+}
+
+/** What counts of a male beside his figures: whom he must not be put to, whether females hold to him, how big he gets. */
+function AsSirePanel({ sire, on }: { readonly sire: AsSire; readonly on: Parameters<typeof valueText>[1] }) {
+  const lines: readonly (readonly [label: string, value: string])[] = [
+    ['Sisters and half sisters here', String(sire.sistersHere)],
+    ['Daughters here', String(sire.daughtersHere)],
+    ['Females holding to him', sire.share ? shareText(sire.share) : 'not known'],
+    [
+      'When grown, about',
+      sire.grown
+        ? `${weightText(sire.grown.kg, on.unit, on.species)} ± ${weightText(sire.grown.halfWidthKg, on.unit, on.species)}`
+        : 'not known',
+    ],
+  ];
+  return (
+    <Table>
+      <caption>As a sire</caption>
+      <tbody>
+        {lines.map(([label, value]) => (
+          <tr key={label}>
+            <th scope="row">{label}</th>
+            <td style={{ whiteSpace: 'normal' }}>{value}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
   );
 }
 

@@ -110,6 +110,11 @@ function sumText({ sums, species }: LifeView, unit: WeightUnit): string {
       : [
           `${weightText(sums.weaned.kgALitter, unit, species)} weaned a litter (${sums.weaned.litters} of ${sums.litters} weighed)`,
         ]),
+    ...(sums.forWeight
+      ? [
+          `${weightText(sums.forWeight.kgAYear, unit, species)} weaned a year, ${figureText(sums.forWeight.forAKg, 2)} times her own weight of ${weightText(sums.forWeight.damKg, unit, species)}`,
+        ]
+      : []),
     ...(sums.meanIntervalDays === null ? [] : [`${Math.round(sums.meanIntervalDays)} days from birth to birth`]),
     ...(sums.hardBirths > 0 ? [countText(sums.hardBirths, 'hard birth', 'hard births')] : []),
   ].join('; ')}.`;

@@ -438,6 +438,7 @@ it('the record of a life stands beside the others', async () => {
       weaned: { litters: 1, kgALitter: 5.5 },
       meanIntervalDays: null,
       hardBirths: 1,
+      forWeight: { kgAYear: 5.5, forAKg: 1.25, damKg: 4.4 },
     },
     others: { females: 5, bornALitter: 7.5, rearedALitter: 6.9, intervalDays: 80 },
     trend: null,
@@ -449,7 +450,7 @@ it('the record of a life stands beside the others', async () => {
   });
   expect(
     await screen.findByText(
-      '1 birth; 8 kits alive and 1 dead; 5 reared, 5.0 a year (2.7 to 7.3) over 1.0 years; 5500 g weaned a litter (1 of 1 weighed); 1 hard birth.',
+      '1 birth; 8 kits alive and 1 dead; 5 reared, 5.0 a year (2.7 to 7.3) over 1.0 years; 5500 g weaned a litter (1 of 1 weighed); 5500 g weaned a year, 1.25 times her own weight of 4400 g; 1 hard birth.',
     ),
   ).toBeVisible();
   expect(screen.getByText('A litter: 8.0 alive, the 5 other does 7.5; 5.0 reared, the others 6.9.')).toBeVisible();
