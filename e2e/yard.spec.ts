@@ -66,9 +66,18 @@ const at = (page: Page) => ({
   number: page.getByLabel('Number of the next animal'),
   weight: page.getByLabel('Weight, kg'),
   seen: page.getByTestId('seen-count'),
+  /** Says who is there; a day that the server tells of only then is asked about once more. */
   async says(hand: string): Promise<void> {
-    await page.getByLabel('Weighed and recorded by').fill(hand);
-    await page.getByRole('button', { name: 'Continue' }).click();
+    const goOn = page.getByRole('button', { name: 'Continue' });
+    await expect(goOn).toBeVisible();
+    await expect(async () => {
+      if (await goOn.isVisible()) {
+        await page.getByLabel('Weighed and recorded by').fill(hand);
+        await goOn.click();
+      }
+      await expect(goOn).toBeHidden({ timeout: 1_000 });
+      await expect(page.locator('#race-number, #race-weight').first()).toBeVisible({ timeout: 2_000 });
+    }).toPass({ timeout: 30_000 });
   },
   async keys(text: string): Promise<void> {
     const pad = page.getByRole('group', { name: 'Keys to touch' });

@@ -55,18 +55,13 @@ const pedigree = async (page, url) => {
 };
 
 /** The herd on the scanner: who it can tell of, one at hand. */
-const scan = async (page, url) => {
-  const { testing } = await (await page.request.get(`${url}/api/carrying?species=goat`)).json();
-  const { ready } = testing.find((t) => t.way === 'scan');
-  await goto('/carrying?species=goat')(page, url);
-  await page.getByRole('button', { name: `Scan ${ready.length}`, exact: true }).click();
-  await page.getByLabel('Number of the next animal').waitFor();
-  for (const [i, tag] of ready.slice(0, 2).entries()) {
-    await page.keyboard.type(tag.text);
-    await page.keyboard.press('Enter');
-    await page.keyboard.type(i === 0 ? '1' : '2');
-    if (i === 0) await page.keyboard.press('Enter');
-  }
+/** The curve of this year's ewe lambs, slid a little towards less kinship. */
+const kin = async (page, url) => {
+  await goto('/choosing?step=kin')(page, url);
+  const slide = page.getByRole('slider', { name: 'From best worth to least kinship' });
+  await slide.waitFor();
+  await slide.focus();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
 };
 
 const importFile = async (page, url) => {
@@ -99,7 +94,6 @@ export const views = [
     open: (page, url) => animalByNumber(page, url, `species=sheep&sex=female&bornIn=${new Date().getFullYear() - 4}`),
   },
   { name: 'race', open: race },
-  { name: 'race-start', open: goto('/race') },
   { name: 'remedies', open: goto('/remedies') },
   { name: 'year', open: goto('/year') },
   { name: 'condition', open: goto('/condition') },
@@ -107,10 +101,11 @@ export const views = [
   { name: 'pairing', open: pairing },
   { name: 'pedigree', open: pedigree },
   { name: 'carrying', open: goto('/carrying?species=goat') },
-  { name: 'scan', open: scan },
   { name: 'births', open: goto('/births?species=sheep') },
   { name: 'rearing', open: goto('/rearing?species=rabbit') },
   { name: 'choosing', open: goto('/choosing') },
+  { name: 'kin', open: kin },
+  { name: 'going', open: goto('/choosing/going?species=sheep') },
   { name: 'import', open: importFile },
   { name: 'tags', open: goto('/tags') },
   { name: 'holding', open: goto('/holding') },

@@ -2,7 +2,9 @@ import type { TodayView } from '@yaylak/contract';
 import { SPECIES_WORDS } from '@yaylak/core';
 import { Link } from 'react-router';
 import { Panel } from '../../parts/Panel';
+import styled from 'styled-components';
 import { PlainList } from '../../parts/PlainList';
+import { touch } from '../../theme/tokens';
 
 /** How many of the grown the rules speak against, and nobody has decided on. */
 export function ShouldGo({ rows }: { readonly rows: TodayView['shouldGo'] }) {
@@ -12,15 +14,21 @@ export function ShouldGo({ rows }: { readonly rows: TodayView['shouldGo'] }) {
       <h2>Who should go</h2>
       <PlainList>
         {rows.map(({ species, now, seasonEnd }) => (
-          <li key={species} style={{ minHeight: 44, display: 'flex', alignItems: 'center' }}>
-            <Link to={`/choosing/going?species=${species}`}>
+          <li key={species}>
+            <Whole to={`/choosing/going?species=${species}`}>
               {SPECIES_WORDS[species].name}: {now > 0 ? `${now} now` : ''}
               {now > 0 && seasonEnd > 0 ? ', ' : ''}
               {seasonEnd > 0 ? `${seasonEnd} at season’s end` : ''}
-            </Link>
+            </Whole>
           </li>
         ))}
       </PlainList>
     </Panel>
   );
 }
+
+const Whole = styled(Link)`
+  display: flex;
+  align-items: center;
+  min-height: ${touch};
+`;
