@@ -210,3 +210,35 @@ test('the breakdown of the heaviest adds up', async ({ page }) => {
   // Each line is rounded to 0.1 kg when it is shown.
   expect(Math.abs(sum - (kilograms.at(-1) ?? NaN))).toBeLessThanOrEqual(0.25);
 });
+
+test('who should go: evidence first, one goes, one stays with a reason, and Today counts one less', async ({
+  page,
+}) => {
+  await page.goto(server.url);
+  const link = page.getByRole('link', { name: /^Sheep: 1 now/ });
+  await link.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Which ewes should go?' })).toBeVisible();
+  const list = page.getByRole('list', { name: 'Who should go' });
+  // The dangerous one stands first; the old favourite is not asked about.
+  await expect(list.getByRole('listitem').first()).toContainText('Dangerous to people');
+  await expect(page.getByRole('list', { name: 'Stays, and why' })).toContainText('Mother of half the flock');
+  const before = await list.getByRole('listitem').count();
+  await list.getByRole('listitem').first().getByRole('button', { name: /goes$/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('list', { name: 'Goes, still here' })).toContainText('Dangerous to people');
+  await list.getByRole('listitem').first().getByRole('button', { name: /stays/ }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Reason', { exact: true }).fill('one more year');
+  await page.keyboard.press('Enter');
+  await expect(list.getByRole('listitem')).toHaveCount(before - 2);
+  await page.keyboard.press('Control+z');
+  await expect(list.getByRole('listitem')).toHaveCount(before - 1);
+  // Five years ahead: fewer kept, fewer there.
+  const kept = page.getByRole('slider', { name: /Ewe lambs kept a year/ });
+  await kept.focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowLeft');
+  await expect(page.getByText(/Keeping \d+ a year: about \d+ in five years, \d+ short/)).toBeVisible();
+  await page.goto(server.url);
+  await expect(page.getByRole('link', { name: /^Sheep: \d+ at season’s end/ })).toBeVisible();
+});

@@ -262,7 +262,7 @@ function keepForBuyers(w: BookWriter): void {
 function tellOfTheOld(w: BookWriter): void {
   const ewes = w.present('sheep', w.today).filter((a) => a.sex === 'female' && w.today - a.bornOn > 900);
   const [wild, torn, lame] = ewes.filter((e) => w.today - e.bornOn < 5 * 365).slice(2);
-  const favourite = [...ewes].sort((a, b) => b.young - a.young)[0];
+  const favourite = ewes.filter((e) => w.today - e.bornOn > 7.1 * 365).sort((a, b) => b.young - a.young)[0];
   if (wild)
     w.write(wild, addDays(w.today, -28), {
       type: 'check',
