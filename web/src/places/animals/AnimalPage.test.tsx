@@ -142,6 +142,19 @@ describe('writing down', () => {
   });
 });
 
+it('something seen counts against her, or is sound again', async () => {
+  const { user, entries } = await show();
+  await user.click(screen.getByRole('button', { name: 'Seen' }));
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  expect(await screen.findByRole('alert')).toHaveTextContent('Choose what was seen.');
+  await user.selectOptions(screen.getByLabelText('What'), 'Dangerous to people');
+  await user.type(screen.getByLabelText('Remark'), 'at the crush');
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  await waitFor(() =>
+    expect(entries()).toMatchObject([{ type: 'check', what: 'temper', isFound: true, words: 'at the crush' }]),
+  );
+});
+
 describe('leaving while meat is withheld', () => {
   const asked: string[] = [];
   const leave = async () => {

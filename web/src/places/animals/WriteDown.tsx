@@ -16,6 +16,7 @@ import { TreatSheet } from '../../shared/remedies/TreatSheet';
 import { useWrite } from '../../parts/useWrite';
 import { LeaveSheet } from './LeaveSheet';
 import { ReserveSheet } from './ReserveSheet';
+import { SeenSheet } from './SeenSheet';
 import { Asked } from '../../parts/Asked';
 import { checkReadingText } from '../../words/doubts';
 import { useWeightUnit } from '../../words/useUnits';
@@ -38,6 +39,7 @@ export function WriteDown({ view, today }: Props) {
   const [isTreating, setTreating] = useState(false);
   const [isLeaving, setLeaving] = useState(false);
   const [isReserving, setReserving] = useState(false);
+  const [isSeen, setSeen] = useState(false);
   return (
     <>
       {isTreating ? <TreatSheet animalIds={[view.row.tag.animalId]} onClose={() => setTreating(false)} /> : null}
@@ -47,8 +49,10 @@ export function WriteDown({ view, today }: Props) {
       <Button onPress={() => setTreating(true)}>Treat</Button>
       <Button onPress={() => setWhat('move')}>Move</Button>
       <Button onPress={() => setWhat('note')}>Note</Button>
+      {view.departed ? null : <Button onPress={() => setSeen(true)}>Seen</Button>}
       {view.departed || view.reservation ? null : <Button onPress={() => setReserving(true)}>Reserve</Button>}
       {view.departed ? null : <Button onPress={() => setLeaving(true)}>Left</Button>}
+      {isSeen ? <SeenSheet view={view} today={today} onClose={() => setSeen(false)} /> : null}
       {isReserving ? <ReserveSheet tags={[view.row.tag]} today={today} onClose={() => setReserving(false)} /> : null}
       {isLeaving ? <LeaveSheet view={view} today={today} onClose={() => setLeaving(false)} /> : null}
       <Sheet title={what ? TITLES[what] : ''} isOpen={what !== undefined} onClose={() => setWhat(undefined)}>

@@ -56,7 +56,7 @@ export function Chooser({ set, words, picker }: Props) {
           </p>
         </NotePanel>
       ) : null}
-      <Tabs
+      <Steps
         selectedKey={step}
         onSelectionChange={(next) => {
           params.set('step', String(next));
@@ -83,7 +83,7 @@ export function Chooser({ set, words, picker }: Props) {
         <Pane id="choice">
           <ChoiceStep {...shared} />
         </Pane>
-      </Tabs>
+      </Steps>
     </Page>
   );
 }
@@ -147,6 +147,12 @@ function Working({ set }: { readonly set: ChoosingSet }) {
   );
 }
 
+/** The ring is of what has the focus in it, not of all the steps. */
+const Steps = styled(Tabs)`
+  &&[data-focus-visible] {
+    outline: none;
+  }
+`;
 const Bar = styled(TabList)`
   display: flex;
   flex-wrap: wrap;

@@ -113,9 +113,7 @@ function Herd({ view }: { readonly view: HerdView }) {
             ? `Keep about ${needed} a year to stay at ${target}${band ? ` (next year ${Math.round(band[0])} to ${Math.round(band[1])})` : ''}.`
             : `Keeping ${kept} a year: about ${Math.round(last.head)} in five years${last.head < target - 0.5 ? `, ${Math.round(target - last.head)} short` : ''}.`}{' '}
           Mean age {figureText(first.meanAge, 1)} now, {figureText(last.meanAge, 1)} in five years.{' '}
-          {first.short > 0.5 && kept === undefined
-            ? `Only ${coming} young are here: ${Math.round(first.short)} short next year. `
-            : ''}
+          {coming < first.needed - 0.5 ? `Only ${coming} young are here for next year. ` : ''}
           {effect
             ? `The best ${Math.min(effect.kept, effect.of)} of ${effect.of}: +${gain?.unit === 'money' ? moneyText(effect.gain, currency) : `${figureText(effect.gain, 2)} points`} a year${effect.kinship === undefined ? '' : `, kinship +${figureText(100 * effect.kinship, 2)} % a year`}.`
             : ''}
