@@ -171,6 +171,7 @@ function exchange(question: TogetherQuestion, { own, perPair }: Sum): number[] {
   const n = candidates.length;
   const random = seededRandom(seed).next;
   const { of, left: capOf } = sires(question);
+  const closest = perPair * closestKin(kinship, n);
   let best: number[] = [];
   let bestSum = -Infinity;
   for (let start = 0; start <= STARTS; start++) {
@@ -196,16 +197,23 @@ function exchange(question: TogetherQuestion, { own, perPair }: Sum): number[] {
       let gain = TINY;
       let out = -1;
       let into = -1;
-      for (let o = 0; o < n; o++) {
-        if (isIn[o] === 0) continue;
-        const lost = (own[o] as number) - perPair * ((among[o] as number) - (kinship[o * n + o] as number));
-        for (let i = 0; i < n; i++) {
-          if (isIn[i] === 1) continue;
+      // What each would bring if it came in beside all that are in, and what each that is in brings now.
+      const brings = own.map((value, i) => value - perPair * (among[i] as number));
+      const inside = order
+        .filter((i) => isIn[i] === 1)
+        .map((i) => ({ i, worth: (brings[i] as number) + perPair * (kinship[i * n + i] as number) }))
+        .sort((x, y) => x.worth - y.worth);
+      const outside = order.filter((i) => isIn[i] === 0).sort((x, y) => (brings[y] as number) - (brings[x] as number));
+      for (const { i: o, worth: lost } of inside) {
+        for (const i of outside) {
+          const won = brings[i] as number;
+          // In this order no later one can gain more: kinship with the one that goes is the most it may win back.
+          if (won + closest - lost <= gain) break;
           const sire = of[i] as number;
           if (sire >= 0 && sire !== of[o] && (left[sire] as number) <= 0) continue;
-          const won = (own[i] as number) - perPair * ((among[i] as number) - (kinship[i * n + o] as number));
-          if (won - lost > gain) {
-            gain = won - lost;
+          const gained = won + perPair * (kinship[i * n + o] as number) - lost;
+          if (gained > gain) {
+            gain = gained;
             out = o;
             into = i;
           }
@@ -225,6 +233,13 @@ function exchange(question: TogetherQuestion, { own, perPair }: Sum): number[] {
     }
   }
   return best;
+}
+
+/** The highest kinship of two of them. */
+function closestKin(kinship: Float64Array, n: number): number {
+  let most = 0;
+  for (let i = 0; i < n; i++) for (let j = 0; j < i; j++) most = Math.max(most, kinship[i * n + j] as number);
+  return most;
 }
 
 function shuffleInPlace(list: number[], random: () => number): void {
