@@ -299,6 +299,8 @@ export interface TraitState {
   readonly needed: number;
   readonly geneticSd: number | null;
   readonly baseLevel: number | null;
+  /** Reliabilities are exact; of a very large herd they are near enough. */
+  readonly isExact: boolean;
 }
 
 export interface ChoosingView {

@@ -51,6 +51,8 @@ export type BreedingAnswer =
       readonly kind: 'values';
       readonly of: ReadonlyMap<AnimalId, BreedingValue>;
       readonly geneticVariance: number;
+      /** Reliabilities are exact; of very large herds they are near enough. */
+      readonly isExact: boolean;
       /** What the mean of the base animals stands for, in the trait's own unit. */
       readonly baseLevel: number;
     };
@@ -58,7 +60,7 @@ export type BreedingAnswer =
 /** Fewer records say too little of any animal. */
 export const LEAST_RECORDS = 30;
 
-/** Values of a trait with exact reliabilities, by `solveMixedModel`. Records of animals not given are left out. */
+/** Values of a trait with their reliabilities, by `solveMixedModel`. Records of animals not given are left out. */
 export function breedingValues({ animals, records, shares, base }: BreedingQuestion): BreedingAnswer {
   const read = pedigreeOf(animals);
   if (read.kind === 'loop') return { kind: 'loop', ids: read.ids };
@@ -113,7 +115,7 @@ export function breedingValues({ animals, records, shares, base }: BreedingQuest
       parts: { own: ownPart, group: groupPart, kin: shown - ownPart - groupPart },
     });
   });
-  return { kind: 'values', of, geneticVariance, baseLevel: allFixed + baseMean };
+  return { kind: 'values', of, geneticVariance, isExact: answer.isExact, baseLevel: allFixed + baseMean };
 }
 
 /** Under .2 a guess, to .5 fair, above good. */

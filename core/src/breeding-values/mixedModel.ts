@@ -1,6 +1,8 @@
 import type { Pedigree } from '../pedigree';
+import { approximateInverse } from './approximateInverse';
 import { addInverseRelationship } from './inverseRelationship';
 import { factorise, inverseDiagonal, solve } from './factorise';
+import { diagonalOf, solveByRounds } from './iterate';
 import { SymmetricBuilder, type SparseSymmetric } from './sparseSymmetric';
 
 /** Records of one trait. Arrays run over the records. */
@@ -34,7 +36,12 @@ export interface MixedModelAnswer {
   /** Estimated from the records, in the unit's square; undefined where no record is left over for it. */
   readonly errorVariance: number | undefined;
   readonly geneticVariance: number | undefined;
+  /** Reliabilities are exact; of very large herds they are near enough. */
+  readonly isExact: boolean;
 }
+
+/** With more equations than these nothing is factored: values come by rounds, reliabilities near enough. */
+const EXACT_MOST = 20_000;
 
 /** Henderson's equations: fixed effects first, then animals, then the other effect. */
 export interface Equations {
@@ -89,21 +96,26 @@ export function equationsOf(
 
 /**
  * Best linear unbiased values by Henderson's equations. Fixed effects that follow from others are answered 0. The
- * variance of error comes from the records, the shares being given; reliabilities are exact.
+ * variance of error comes from the records, the shares being given; reliabilities are exact up to so many equations.
  */
 export function solveMixedModel(
   pedigree: Pedigree,
   inbreeding: Float64Array,
   records: ModelRecords,
   shares: VarianceShares,
+  exactMost = EXACT_MOST,
 ): MixedModelAnswer {
   const { matrix, right, levels, starts, firstAnimal, firstOther } = equationsOf(pedigree, inbreeding, records, shares);
   const error = 1 - shares.heritability - shares.other;
   const lambda = error / shares.heritability;
-  const factor = factorise(matrix);
-  const answer = solve(factor, right);
-  const inverse = inverseDiagonal(factor).subarray(firstAnimal, firstOther);
-  const over = records.value.length - countOfNew(factor, firstAnimal);
+  const isExact = matrix.size <= exactMost;
+  const factor = isExact ? factorise(matrix) : undefined;
+  const answer = factor ? solve(factor, right) : solveByRounds(matrix, right);
+  const inverse = factor
+    ? inverseDiagonal(factor).subarray(firstAnimal, firstOther)
+    : approximateInverse(pedigree, records, shares);
+  const known = factor ? countOfNew(factor, firstAnimal) : countOfKnown(matrix, firstAnimal);
+  const over = records.value.length - known;
   const errorVariance = over > 0 ? (sumOfSquares(records.value) - dot(answer, right)) / over : undefined;
   return {
     values: answer.slice(firstAnimal, firstOther),
@@ -113,6 +125,7 @@ export function solveMixedModel(
     other: answer.slice(firstOther),
     errorVariance,
     geneticVariance: errorVariance === undefined ? undefined : errorVariance / lambda,
+    isExact,
   };
 }
 
@@ -124,6 +137,12 @@ const countOfNew = ({ diagonal, placeOf }: ReturnType<typeof factorise>, first: 
   for (let i = 0; i < first; i++) if (diagonal[placeOf[i] as number] !== Infinity) count++;
   return count;
 };
+
+/** How many of the first have any record; those that follow from others are not told apart without a factor. */
+const countOfKnown = (matrix: SparseSymmetric, first: number): number =>
+  diagonalOf(matrix)
+    .subarray(0, first)
+    .filter((d) => d > 0).length;
 
 const sumOfSquares = (values: Float64Array): number => values.reduce((sum, v) => sum + v * v, 0);
 const dot = (a: Float64Array, b: Float64Array): number => a.reduce((sum, v, i) => sum + v * (b[i] as number), 0);

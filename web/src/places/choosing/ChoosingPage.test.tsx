@@ -254,7 +254,9 @@ describe('by the numbers', () => {
     await show('numbers', {
       ...view,
       how: { ...view.how, basis: 'values' },
-      traits: [{ trait: 'growth', state: 'too-few', records: 12, needed: 30, geneticSd: null, baseLevel: null }],
+      traits: [
+        { trait: 'growth', state: 'too-few', records: 12, needed: 30, geneticSd: null, baseLevel: null, isExact: true },
+      ],
     });
     expect(screen.getByText(/so own records serve/)).toBeVisible();
     expect(screen.getByText(/Growth: 12 of 30 records needed/)).toBeVisible();

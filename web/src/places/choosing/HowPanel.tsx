@@ -129,6 +129,9 @@ export function HowPanel({ view, currency, onChange }: Props) {
       {missing.length > 0 && how.basis === 'values' ? (
         <Small>Without breeding values. {missing.join(' ')}</Small>
       ) : null}
+      {basis === 'values' && traits.some((t) => !t.isExact) ? (
+        <Small>So large a herd: how sure each value is comes from a good approximation.</Small>
+      ) : null}
       <Presets species={set.species} how={how} onChange={onChange} />
     </Panel>
   );
