@@ -236,6 +236,7 @@ test('who should go: evidence first, one goes, one stays with a reason, and Toda
   await expect(list.getByRole('listitem')).toHaveCount(before - 1);
   // Five years ahead: fewer kept, fewer there.
   const kept = page.getByRole('slider', { name: /Ewe lambs kept a year/ });
+  await expect(kept).toBeEnabled();
   await kept.focus();
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowLeft');
   await expect(page.getByText(/Keeping \d+ a year: about \d+ in five years, \d+ short/)).toBeVisible();

@@ -88,7 +88,8 @@ function Herd({ view }: { readonly view: HerdView }) {
         value={shown}
         least={0}
         most={Math.max(coming, needed, 10)}
-        shown={String(shown)}
+        shown={ahead ? String(shown) : '…'}
+        isWaiting={!ahead}
         onChange={setKept}
       />
       <Slider
@@ -146,10 +147,12 @@ interface SliderProps {
   readonly least: number;
   readonly most: number;
   readonly shown: string;
+  /** What it begins with is not known yet. */
+  readonly isWaiting?: boolean;
   readonly onChange: (value: number) => void;
 }
 
-const Slider = ({ label, value, least, most, shown, onChange }: SliderProps) => (
+const Slider = ({ label, value, least, most, shown, isWaiting = false, onChange }: SliderProps) => (
   <Line>
     {label}
     <input
@@ -158,6 +161,7 @@ const Slider = ({ label, value, least, most, shown, onChange }: SliderProps) => 
       min={least}
       max={most}
       value={value}
+      disabled={isWaiting}
       onChange={(e) => onChange(Number(e.target.value))}
     />
     <b>{shown}</b>
