@@ -104,14 +104,7 @@ export class KinChoice {
 }
 
 /** A change of the draft of a choice; what is not named stays. */
-export class ChangeDraft {
-  @IsIn(SPECIES)
-  species: Species;
-  @IsIn(SEXES)
-  sex: Sex;
-  @MayBeMissing()
-  @IsCalendarDate()
-  from?: string;
+export class ChangeDraft extends ChoosingQuery {
   /** The draft's version that was on the screen; 0 where there was none. */
   @IsInt()
   @Min(0)
@@ -153,14 +146,7 @@ export class ChangeDraft {
 }
 
 /** Throws a draft away. */
-export class DropDraft {
-  @IsIn(SPECIES)
-  species: Species;
-  @IsIn(SEXES)
-  sex: Sex;
-  @MayBeMissing()
-  @IsCalendarDate()
-  from?: string;
+export class DropDraft extends ChoosingQuery {
   @Type(() => Number)
   @IsInt()
   @Min(1)
