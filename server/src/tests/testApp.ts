@@ -76,9 +76,11 @@ async function afresh(one: TestApp): Promise<TestApp> {
   const tables = await connection.execute<{ name: string }[]>(
     "select name from sqlite_master where type = 'table' and name not in ('migration', 'sqlite_sequence')",
   );
-  await connection.execute('pragma foreign_keys = off');
-  for (const { name } of tables) await connection.execute(`delete from "${name}"`);
-  await connection.execute('pragma foreign_keys = on');
+  // In one transaction: between two statements the pool may renew its connection, and what was set on it would be gone.
+  await connection.transactional(async (all) => {
+    await connection.execute('pragma defer_foreign_keys = on', [], 'run', all);
+    for (const { name } of tables) await connection.execute(`delete from "${name}"`, [], 'run', all);
+  });
   const clock = app.get(Clock);
   for (const own of Object.keys(clock)) Reflect.deleteProperty(clock, own);
   Object.assign(clock, { daysAhead: 0, ...lateOn(TODAY) });
