@@ -250,6 +250,25 @@ export interface WithheldOfAnimal {
   readonly product: string;
 }
 
+/** What stick and tape said last; null of a measure not taken that day. */
+export interface BodyView {
+  readonly on: string;
+  readonly heightCm: number | null;
+  readonly lengthCm: number | null;
+  readonly girthCm: number | null;
+  /** Null without a height, or without a weighing within two weeks of it. */
+  readonly forHeight: {
+    readonly kgPerCm: number;
+    /** Half an 80 % interval. */
+    readonly halfWidth: number;
+    readonly kg: number;
+    readonly weighedOn: string;
+    readonly aim: number;
+    /** Null of one still growing: the aim is for the grown. */
+    readonly verdict: 'light' | 'as-aimed' | 'heavy' | null;
+  } | null;
+}
+
 export interface AnimalView {
   readonly row: AnimalRow;
   readonly strain: string | null;
@@ -281,6 +300,7 @@ export interface AnimalView {
   /** Guesses among its weights that were set right, and by what. */
   readonly corrections: readonly BiasView[];
   readonly curve: CurveView;
+  readonly body: BodyView | null;
   readonly identifiers: readonly IdentifierView[];
   readonly ancestors: {
     readonly damDam: TagView | null;

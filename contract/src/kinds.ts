@@ -17,6 +17,7 @@ export const STATIONS = [
   'weigh',
   'litter',
   'score',
+  'measure',
   'raddle',
   'scan',
   'look',

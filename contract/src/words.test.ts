@@ -130,6 +130,14 @@ it.each<[Refusal, string]>([
     { code: 'unknown-product', field: 'productId', value: 'x' },
     'This product is not on the list. Add it under Remedies with what its label says.',
   ],
+  [
+    { code: 'nothing-measured', field: 'heightCm', value: '' },
+    'Nothing was measured. Give the height, the length or the girth, in centimetres.',
+  ],
+  [
+    { code: 'measure-not-believed', field: 'girthCm', value: '820', longestCm: 160, species: 'sheep' },
+    '820 cm is not a body measure of sheep (over 0, up to 160). Read the stick again, or raise the limit under Holding.',
+  ],
   [{ code: 'nothing-looked-at', field: 'grades', value: '' }, 'Nothing was looked over. Give at least one standard.'],
   [
     { code: 'not-a-dam', field: 'animalId', value: 'ram' },

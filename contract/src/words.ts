@@ -88,6 +88,10 @@ export function refusalText(
       return `An amount of ${value} cannot be. Type how much was given.`;
     case 'withdrawal-needed':
       return 'The withdrawal for meat is missing. Enter the label’s days, 0 if it says none; off the label, the days your vet gave.';
+    case 'nothing-measured':
+      return 'Nothing was measured. Give the height, the length or the girth, in centimetres.';
+    case 'measure-not-believed':
+      return `${value} cm is not a body measure of ${SPECIES_WORDS[refusal.species].plural} (over 0, up to ${refusal.longestCm}). Read the stick again, or raise the limit under Holding.`;
     case 'nothing-looked-at':
       return 'Nothing was looked over. Give at least one standard.';
     case 'not-a-dam':

@@ -183,9 +183,12 @@ function weighEwes(w: BookWriter, end: Day, isThisYear: boolean): void {
     const back = isThisYear && ewe === thin ? 0.86 : 1;
     w.weigh(ewe, addDays(end, -122), full * 0.93 * back, 0.5);
     w.weigh(ewe, addDays(end, -16), full * back, 0.5);
+    if (isThisYear) measure(w, ewe, addDays(end, -16));
   }
-  for (const ram of w.present('sheep', end).filter((a) => a.sex === 'male' && end - a.bornOn > 500))
+  for (const ram of w.present('sheep', end).filter((a) => a.sex === 'male' && end - a.bornOn > 500)) {
     w.weigh(ram, addDays(end, -16), 88 * ram.merit, 0.5);
+    if (isThisYear) measure(w, ram, addDays(end, -16), 78);
+  }
 }
 
 /** Last autumns' choosing: by weight like for like, as the keeper did it with a pocket calculator. */
@@ -286,4 +289,11 @@ function tellOfTheOld(w: BookWriter): void {
       among: 'grown sheep',
       reason: 'Mother of half the flock; soft feed, apart',
     });
+}
+
+/** Height, length and girth once a sheep, while the flock stood in the race: some are long in the leg for their weight. */
+function measure(w: BookWriter, sheep: DemoAnimal, on: Day, usualCm = 69): void {
+  const own = ((Number(sheep.number.replace(/\D/g, '')) * 29) % 12) - 5;
+  const heightCm = usualCm + own / 2;
+  w.write(sheep, on, { type: 'measure', heightCm, lengthCm: heightCm + 6, girthCm: Math.round(heightCm * 1.28) });
 }

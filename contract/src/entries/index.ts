@@ -22,6 +22,7 @@ import { LossEntry } from './loss';
 import { MaleCheckEntry } from './maleCheck';
 import { MarkEntry } from './mark';
 import { MobEntry } from './mob';
+import { MeasureEntry } from './measure';
 import { MoveEntry } from './move';
 import { NoteEntry } from './note';
 import { PassageEntry } from './passage';
@@ -67,6 +68,7 @@ export const ENTRY_CLASSES = {
   release: ReleaseEntry,
   'stay-end': StayEndEntry,
   harness: HarnessEntry,
+  measure: MeasureEntry,
   'male-check': MaleCheckEntry,
   'gene-test': GeneTestEntry,
   'pregnancy-test': PregnancyTestEntry,

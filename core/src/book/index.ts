@@ -26,6 +26,7 @@ export { type IdentifierFact } from './kinds/identifier';
 export { type IdentifierEnd } from './kinds/identifierEnd';
 export { type LitterWeightFact } from './kinds/litterWeight';
 export { type LookFact } from './kinds/look';
+export { type MeasureFact } from './kinds/measure';
 export { type LossFact } from './kinds/loss';
 export { type MaleCheckFact } from './kinds/maleCheck';
 export { type MarkFact } from './kinds/mark';

@@ -22,6 +22,7 @@ type PlainCode =
   | 'amount-not-positive'
   | 'withdrawal-needed'
   | 'nothing-looked-at'
+  | 'nothing-measured'
   | 'not-a-dam'
   | 'not-a-score'
   | 'weight-not-positive'
@@ -71,6 +72,7 @@ export type Refusal = { readonly field: string; readonly value: string } & (
   | { readonly code: 'castrated'; readonly on: string }
   | { readonly code: 'tube-taken'; readonly animalId: AnimalId }
   | { readonly code: 'weight-too-high'; readonly heaviestKg: Kilograms; readonly species: Species }
+  | { readonly code: 'measure-not-believed'; readonly longestCm: number; readonly species: Species }
   | { readonly code: 'number-worn'; readonly wearerId: string; readonly colour: string | undefined }
   | { readonly code: 'electronic'; readonly reason: ElectronicRefusal; readonly length: number | undefined }
   | { readonly code: 'reared-more-than-born'; readonly born: number }

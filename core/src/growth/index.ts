@@ -1,5 +1,6 @@
 export * from './adjustedWeight';
 export * from './adultAlarm';
+export * from './bodyMeasures';
 export * from './contemporaryGroup';
 export * from './curve';
 export * from './factorRecord';
@@ -9,8 +10,8 @@ export * from './groupBand';
 export * from './herds';
 export * from './likeForLike';
 export * from './litter';
-export * from './notGrowing';
 export * from './litterDoubt';
+export * from './notGrowing';
 export * from './pan';
 export * from './readings';
 export * from './scaleBias';

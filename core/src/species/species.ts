@@ -267,6 +267,10 @@ export interface SpeciesSettings {
   /** Share of the grown weight at 1, 2, 3 years; grown from then on. */
   readonly grownShare: readonly number[];
   readonly matureWeightKg: { readonly female: number; readonly male: number };
+  /** What a grown animal at a good score weighs for a centimetre of its height at the withers. */
+  readonly perCmHeightKg: { readonly female: number; readonly male: number };
+  /** The longest body measure anybody could believe, centimetres. */
+  readonly longestCm: number;
   /** The heaviest reading anybody could believe. */
   readonly heaviestKg: Kilograms;
   /** The fastest gain ever seen at the best age, kilograms a day: beyond it a reading is to be checked. */

@@ -28,7 +28,9 @@ export const SOURCE_NOTES: Readonly<Record<keyof SpeciesSettings, string>> = {
   standardAgesDays: 'The ages at which young of this species are commonly weighed.',
   birthWeightKg: 'Rule of thumb, used only when a birth was not weighed; the answer then says so.',
   readingSdShare: 'Rule of thumb for gut fill and scale together, as a share of body weight.',
+  perCmHeightKg: 'Rule of thumb for a middling upland animal at score 3. Set it to what suits your land.',
   matureWeightKg: 'Rule of thumb for a middling upland animal. Set it to your own.',
+  longestCm: 'Above this a body measure is refused as a slip of the finger.',
   heaviestKg: 'Above this a reading is refused as a slip of the finger.',
   fastestGainKgPerDay: 'A jump or fall far beyond this is kept and marked "check the reading".',
   growthFactors: 'Rules of thumb; replaced step by step by your own records from 60 in a class.',
@@ -169,6 +171,8 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     readingSdShare: 0.025,
     grownShare: [0.7, 0.92, 1],
     matureWeightKg: { female: 62, male: 90 },
+    perCmHeightKg: { female: 0.9, male: 1.15 },
+    longestCm: 160,
     heaviestKg: 220,
     fastestGainKgPerDay: 0.6,
     growthFactors: {
@@ -277,6 +281,8 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     readingSdShare: 0.025,
     grownShare: [0.6, 0.85, 0.95],
     matureWeightKg: { female: 55, male: 80 },
+    perCmHeightKg: { female: 0.8, male: 1 },
+    longestCm: 160,
     heaviestKg: 180,
     fastestGainKgPerDay: 0.4,
     growthFactors: {
@@ -392,6 +398,8 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     readingSdShare: 0.015,
     grownShare: [1],
     matureWeightKg: { female: 4.2, male: 4.0 },
+    perCmHeightKg: { female: 0.19, male: 0.18 },
+    longestCm: 70,
     heaviestKg: 14,
     fastestGainKgPerDay: 0.07,
     growthFactors: {
@@ -504,6 +512,8 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     readingSdShare: 0.025,
     grownShare: [0.55, 0.8, 0.93],
     matureWeightKg: { female: 520, male: 780 },
+    perCmHeightKg: { female: 4, male: 5.6 },
+    longestCm: 300,
     heaviestKg: 1600,
     fastestGainKgPerDay: 2.2,
     growthFactors: {

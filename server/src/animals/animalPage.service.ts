@@ -4,6 +4,7 @@ import {
   weightText,
   type AnimalView,
   type BiasView,
+  type BodyView,
   type DueView,
   type Entry,
   type GainView,
@@ -16,6 +17,7 @@ import {
   biasKey,
   isGuess,
   adultAlarm,
+  againstAim,
   growthCurve,
   shareGrown,
   gainOverPeriod,
@@ -28,6 +30,7 @@ import {
   reservedOn,
   nextWeighing,
   SPECIES_WORDS,
+  weightForHeight,
   windowAfter,
   windowStage,
   type AnimalFacts,
@@ -36,6 +39,7 @@ import {
   withheldOn,
   type Reading,
   type ReservationFact,
+  Z_80,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { readEntries } from '../book/readEntries';
@@ -48,10 +52,10 @@ import { AnimalsService } from './animals.service';
 const PERIOD_DAYS = 60;
 const TWELVE_YEARS = 12 * 365;
 
-/** Everything the page of one animal shows. */
 /** Past this share of its grown weight there is nothing to look ahead to. */
 const GROWN_SHARE = 0.99;
 
+/** Everything the page of one animal shows. */
 @Injectable()
 export class AnimalPageService {
   constructor(
@@ -96,6 +100,7 @@ export class AnimalPageService {
       alarm: this.alarm(facts),
       corrections: this.corrections(facts),
       curve: this.curve(facts, today),
+      body: this.body(facts),
       identifiers: this.identifiers(timeline),
       ancestors: this.ancestors(facts),
       young: this.young(id),
@@ -247,6 +252,35 @@ export class AnimalPageService {
     if (curve.kind === 'no-curve') return null;
     const { matureKg, halfWidthKg, kind } = curve;
     return { kg: matureKg, halfWidthKg, from: kind, readings: daily.length };
+  }
+
+  /** The last body measures, and what it weighed for its height. */
+  private body(facts: AnimalFacts): BodyView | null {
+    const measured = facts.measures.at(-1);
+    if (!measured) return null;
+    const { on, heightCm, lengthCm, girthCm } = measured;
+    const { species, sex, bornOn } = facts.record;
+    const settings = this.book.state.settings(species);
+    const found =
+      heightCm === undefined ? undefined : weightForHeight({ on, heightCm }, this.book.state.daily(facts), settings);
+    const aim = settings.perCmHeightKg[sex === 'female' ? 'female' : 'male'];
+    const isGrown = bornOn === undefined || shareGrown(on - bornOn, settings) >= GROWN_SHARE;
+    return {
+      on: isoOf(on),
+      heightCm: heightCm ?? null,
+      lengthCm: lengthCm ?? null,
+      girthCm: girthCm ?? null,
+      forHeight: found
+        ? {
+            kgPerCm: found.kgPerCm,
+            halfWidth: Z_80 * found.sd,
+            kg: found.weighed.kg,
+            weighedOn: isoOf(found.weighed.on),
+            aim,
+            verdict: isGrown ? againstAim(found, aim) : null,
+          }
+        : null,
+    };
   }
 
   private tag(id: string | undefined): TagView | null {

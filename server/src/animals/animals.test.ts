@@ -182,6 +182,41 @@ describe('the page of an animal', () => {
     expect((await page(ewe)).alarm).toContain('Lost 10\u00a0% in 21 days, from 60.0\u00a0kg to 54.0\u00a0kg');
   });
 
+  it('holds its weight against its height, and says light or heavy only of the grown', async () => {
+    const [grown, young] = [uuid(), uuid()];
+    await t.post(
+      arrival(grown, { sex: 'female', bornOn: '2021-04-01', on: '2021-04-01' }),
+      weight(grown, '2026-11-10', 49),
+      fact('measure', grown, { on: '2026-11-15', heightCm: 70, girthCm: 88.5 }),
+      arrival(young, { sex: 'female', bornOn: '2026-04-01', on: '2026-04-01' }),
+      weight(young, '2026-11-15', 35),
+      fact('measure', young, { on: '2026-11-15', heightCm: 60 }),
+    );
+    const bodyOf = async (id: string) => (await page(id)).body;
+    expect(await bodyOf(grown)).toMatchObject({
+      on: '2026-11-15',
+      heightCm: 70,
+      lengthCm: null,
+      girthCm: 88.5,
+      forHeight: { kgPerCm: 0.7, kg: 49, weighedOn: '2026-11-10', aim: 0.9, verdict: 'light' },
+    });
+    expect((await bodyOf(young))?.forHeight).toMatchObject({ kgPerCm: 35 / 60, verdict: null });
+  });
+
+  it('takes no measure that no animal of the kind has, and none that measures nothing', async () => {
+    const one = uuid();
+    const answers = await t.post(
+      arrival(one, { on: '2026-04-01' }),
+      fact('measure', one, { on: '2026-11-15', heightCm: 700 }),
+      fact('measure', one, { on: '2026-11-15' }),
+    );
+    expect(answers.map((a) => ('refusal' in a ? a.refusal.code : a.status))).toEqual([
+      'kept',
+      'measure-not-believed',
+      'nothing-measured',
+    ]);
+  });
+
   it('is not there for an id nobody has, and says so', async () => {
     await t
       .http()

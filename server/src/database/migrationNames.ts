@@ -19,6 +19,7 @@ export const MIGRATION_NAMES = [
   '20261129900000_reserved',
   '20261130000000_decisionMarks',
   '20261130100000_choosing',
+  '20261130110000_measures',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -217,6 +217,16 @@ export const HarnessEntity = defineEntity({
   tableName: 'harness_entry',
   properties: { ...own, stay: () => p.manyToOne(EntryEntity).deleteRule('restrict').index(), colour: p.string() },
 });
+export const MeasureEntity = defineEntity({
+  name: 'Measure',
+  tableName: 'measure_entry',
+  properties: {
+    ...own,
+    heightCm: p.double().nullable(),
+    lengthCm: p.double().nullable(),
+    girthCm: p.double().nullable(),
+  },
+});
 export const MaleCheckEntity = defineEntity({
   name: 'MaleCheck',
   tableName: 'male_check_entry',
@@ -363,6 +373,7 @@ export const ENTRY_ENTITIES: Readonly<Record<EntryType, EntitySchema>> = {
   release: ReleaseEntity,
   'stay-end': StayEndEntity,
   harness: HarnessEntity,
+  measure: MeasureEntity,
   'male-check': MaleCheckEntity,
   'gene-test': GeneTestEntity,
   'pregnancy-test': PregnancyTestEntity,

@@ -85,6 +85,7 @@ export const aView = (text: string, change: Partial<AnimalView> = {}): AnimalVie
   verdict: null,
   alarm: null,
   curve: { grown: null, readings: [], band: [], groupName: 'Top paddock' },
+  body: null,
   identifiers: [],
   ancestors: { damDam: null, damSire: null, sireDam: null, sireSire: null },
   young: [],

@@ -1,13 +1,13 @@
 import type { Entry } from '@yaylak/contract';
-import { spacedDigits, type ArrivalWay, type LookGrade, type Standard } from '@yaylak/core';
-import { amountText, countText, fullDate, weightText } from './format';
+import { BODY_MEASURES, spacedDigits, type ArrivalWay, type LookGrade, type Standard } from '@yaylak/core';
+import { amountText, countText, figureText, fullDate, weightText } from './format';
 import { CHECK_WORDS, MOB_WORDS, scoreText } from './condition';
 import { BIRTH_LINES, departureWords } from './births';
 import { CARRYING_LINES } from './carrying';
 import { MATING_LINES } from './mating';
 import type { Lines, Told } from './lines';
 import { DECISION_WORDS } from './reasons';
-import { CARE_WORDS, PURPOSE_WORDS, ROUTE_WORDS } from './stations';
+import { CARE_WORDS, MEASURE_WORDS, PURPOSE_WORDS, ROUTE_WORDS } from './stations';
 
 const ARRIVAL_WORDS: Readonly<Record<ArrivalWay, string>> = {
   born: 'Born here',
@@ -36,6 +36,8 @@ const LINES: Lines = {
     const withheld = entry.meatDays ? `, meat withheld ${countText(entry.meatDays, 'day', 'days')}` : '';
     return `${told.productName ?? 'A remedy'}, ${amountText(entry.amount)} ${entry.unit} ${ROUTE_WORDS[entry.route]}${entry.reason ? ` (${entry.reason})` : ''}${withheld}`;
   },
+  measure: (entry) =>
+    `Measured: ${BODY_MEASURES.flatMap((m) => (entry[m] === undefined ? [] : [`${MEASURE_WORDS[m].toLowerCase()} ${figureText(entry[m], 1)} cm`])).join(', ')}`,
   look: (entry, told) => lookWords(entry.grades, told.standards),
   sample: (entry) =>
     `Sample: ${PURPOSE_WORDS[entry.purpose]}, tube ${entry.tube}${entry.reason === undefined ? '' : ` (too soon: ${entry.reason})`}`,

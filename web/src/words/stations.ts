@@ -1,5 +1,5 @@
 import type { SamplePurpose, Station } from '@yaylak/contract';
-import type { CareKind, Route } from '@yaylak/core';
+import type { BodyMeasure, CareKind, Route } from '@yaylak/core';
 
 /** Stations as people name them. */
 export const STATION_WORDS: Readonly<Record<Station, string>> = {
@@ -7,6 +7,7 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
   weigh: 'Weigh',
   litter: 'Litter together',
   score: 'Score condition',
+  measure: 'Measure the body',
   raddle: 'Read raddle marks',
   scan: 'Scan or feel for young',
   look: 'Look over',
@@ -27,6 +28,13 @@ export const PURPOSE_WORDS: Readonly<Record<SamplePurpose, string>> = {
   dung: 'dung',
   milk: 'milk',
   swab: 'swab',
+};
+
+/** Height at the withers; length from the point of the shoulder to the pin bone; girth behind the elbows. */
+export const MEASURE_WORDS: Readonly<Record<BodyMeasure, string>> = {
+  heightCm: 'Height',
+  lengthCm: 'Length',
+  girthCm: 'Girth',
 };
 
 export const CARE_WORDS: Readonly<Record<CareKind, string>> = {

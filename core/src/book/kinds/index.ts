@@ -19,6 +19,7 @@ import { look } from './look';
 import { loss } from './loss';
 import { maleCheck } from './maleCheck';
 import { mark } from './mark';
+import { measure } from './measure';
 import { mob } from './mob';
 import { move } from './move';
 import { note } from './note';
@@ -55,6 +56,7 @@ export const KINDS = {
   'litter-weight': litterWeight,
   treatment,
   look,
+  measure,
   sample,
   care,
   score,

@@ -6,6 +6,7 @@ import { GainFigure } from '../../parts/GainFigure';
 import { How } from '../../parts/How';
 import { differenceText, figureText, sureWeightText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
+import { BodyRow } from './BodyRow';
 
 /** The figures on growth, each of which can be asked "how?". */
 export function Figures({ view }: { readonly view: AnimalView }) {
@@ -52,6 +53,7 @@ export function Figures({ view }: { readonly view: AnimalView }) {
             </td>
           </tr>
         ) : null}
+        {view.body ? <BodyRow body={view.body} species={view.row.species} /> : null}
         {verdict ? (
           <>
             <tr>

@@ -47,6 +47,8 @@ const FIELD_WORDS: Readonly<Record<keyof SpeciesSettings, string>> = {
   standardAgesDays: 'Ages a weight is set to, days',
   birthWeightKg: 'Usual birth weight by litter size',
   readingSdShare: 'Gut fill and scale, share of body weight',
+  perCmHeightKg: 'Weight for a centimetre of height at the withers',
+  longestCm: 'Longest body measure taken, cm',
   matureWeightKg: 'Weight when grown',
   heaviestKg: 'Heaviest reading taken',
   fastestGainKgPerDay: 'Fastest gain a day',

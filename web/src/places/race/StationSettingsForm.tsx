@@ -206,6 +206,13 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
           onChange={(score) => set({ score })}
         />
       );
+    case 'measure':
+      return (
+        <Small>
+          By stick and tape, centimetres. A weight the same day says what it weighs for its height; the aim is set under
+          Holding.
+        </Small>
+      );
     case 'look':
       return (
         <Small>The holding’s standards for the species and sex, each with a letter. They are set under Holding.</Small>

@@ -2,6 +2,7 @@ import { electronicText, type GoneNumber, type RosterAnimal } from '@yaylak/cont
 import {
   normalised,
   readElectronicNumber,
+  type BodyMeasure,
   type DepartureWay,
   type LookGrade,
   type Match,
@@ -22,6 +23,7 @@ export type FieldName =
   | 'weight'
   | 'score'
   | 'score2'
+  | BodyMeasure
   | 'litterKg'
   | 'litterCount'
   | 'scan'

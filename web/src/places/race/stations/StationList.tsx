@@ -1,10 +1,10 @@
 import type { Station } from '@yaylak/contract';
-import { fieldWord, PAINFUL_CARE, scaleUnit, spacedDigits, type Sex, type Species } from '@yaylak/core';
-import type { ReactNode } from 'react';
+import { BODY_MEASURES, fieldWord, PAINFUL_CARE, scaleUnit, spacedDigits, type Sex, type Species } from '@yaylak/core';
+import { Fragment, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { colour, space } from '../../../theme/tokens';
 import { amountText, bornText, weightText } from '../../../words/format';
-import { PURPOSE_WORDS } from '../../../words/stations';
+import { MEASURE_WORDS, PURPOSE_WORDS } from '../../../words/stations';
 import { toggled, typed, typedField, type Draft, type FieldName } from '../draft';
 import { canPassBy, fieldText, proposedAt, whyAt, type AtHand, type LetteredToggle } from '.';
 import { careFor, careKey, isDone, pressedText } from './handwork';
@@ -116,6 +116,17 @@ export function StationList(props: Props) {
           if (grade === undefined) return { state: 'plain', says: 'not looked at' };
           return { state: 'on', says: grade === 'pass' ? 'passes' : `${grade} of 5` };
         })}
+      </StationRow>
+    ),
+    measure: () => (
+      <StationRow name="Measure">
+        {BODY_MEASURES.map((m) => (
+          <Fragment key={m}>{field(m, `${MEASURE_WORDS[m]}, cm`, { isFigure: true, width: 92 })}</Fragment>
+        ))}
+        <Hint>
+          Standing square on level ground: height at the withers, length from the point of the shoulder to the pin bone,
+          girth behind the elbows.
+        </Hint>
       </StationRow>
     ),
     treat: () => <TreatRows {...props} keysOf={keysOf} />,

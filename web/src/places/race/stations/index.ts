@@ -1,4 +1,4 @@
-import { letterKeys, type TestWay } from '@yaylak/core';
+import { BODY_MEASURES, letterKeys, type TestWay } from '@yaylak/core';
 import type { Station } from '@yaylak/contract';
 import type { Draft, FieldName } from '../draft';
 import { whyAt, type AtHand, type Fact, type Problem, type StationRules, type Toggle } from './atHand';
@@ -6,6 +6,7 @@ import { care, mark, move, note } from './handwork';
 import { identify } from './identify';
 import { litter } from './litter';
 import { look } from './look';
+import { measure } from './measure';
 import { raddle } from './raddle';
 import { sample } from './sample';
 import { scan, tooSoonAt } from './scan';
@@ -21,6 +22,7 @@ const RULES: Readonly<Record<Station, StationRules>> = {
   weigh,
   litter,
   score,
+  measure,
   raddle,
   scan,
   look,
@@ -66,6 +68,7 @@ export function fieldsAt(at: AtHand): FieldName[] {
     weigh: ['weight'],
     score: SCORE_FIELDS.slice(0, scorersAt(at).length),
     litter: ['litterKg', 'litterCount'],
+    measure: BODY_MEASURES,
     scan: at.job.settings.scan?.learner === undefined ? ['scan'] : ['scan', 'learnerAge'],
     sample: ['tube'],
     note: ['note'],

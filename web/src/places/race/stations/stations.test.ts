@@ -517,3 +517,30 @@ it('letters of a job with many stations are all different', () => {
   const letters = togglesAt(at, ['f', 'm']).map((t) => t.letter);
   expect(new Set([...letters, 'f', 'm']).size).toBe(letters.length + 2);
 });
+
+describe('measuring the body', () => {
+  const at = atHand(['measure']);
+  const measured = (fields: Draft['fields']): Draft => ({ ...FRESH, animalId: lamb.tag.animalId, fields });
+
+  it('writes down what was typed, and leaves out what was not', () => {
+    expect(twice(measured({ heightCm: '64,5', girthCm: '81' }), at)).toEqual({
+      said: undefined,
+      facts: [{ type: 'passage' }, { type: 'measure', heightCm: 64.5, girthCm: 81 }],
+    });
+  });
+
+  it.each(['0', '645', 'tall'])('refuses a height of %s, naming field and limit', (heightCm) => {
+    expect(finishAnimal(measured({ heightCm, girthCm: '81' }), at)).toMatchObject({
+      kind: 'held',
+      field: 'heightCm',
+      message: `Height “${heightCm}” cannot be: type centimetres, over 0 and up to 160.`,
+    });
+  });
+
+  it('asks once whether one goes on unmeasured', () => {
+    expect(twice(measured({}), at)).toEqual({
+      said: 'Not measured. Enter again goes on without.',
+      facts: [{ type: 'passage' }],
+    });
+  });
+});
