@@ -19,7 +19,9 @@ const nth = (i) => `24-${String(i + 1).padStart(4, '0')}`;
 export async function raceRows({ app, postAll, arrival, weight, newId }) {
   const ids = Array.from({ length: ANIMALS }, () => newId());
   const book = app.book;
-  const stamp = { writtenAt: '2026-11-23T08:00:00.000Z', writtenBy: 'Bench', source: 'race' };
+  const now = new Date();
+  const today = now.toLocaleDateString('sv-SE');
+  const stamp = { writtenAt: now.toISOString(), writtenBy: 'Bench', source: 'race' };
   await postAll(
     book,
     ids.map((id) => arrival(id, '2024-04-01')),
@@ -60,8 +62,8 @@ export async function raceRows({ app, postAll, arrival, weight, newId }) {
   const job = {
     id: jobId,
     name: 'Everybody',
-    on: '2026-11-23',
-    startedAt: '2026-11-23T07:00:00.000Z',
+    on: today,
+    startedAt: now.toISOString(),
     startedBy: 'Bench',
     stations: ['weigh', 'look', 'treat', 'sort'],
     settings: { treat: { productIds: [product.id] }, sort: { by: 'weight', line: 60, above: 'left', below: 'right' } },
@@ -75,10 +77,10 @@ export async function raceRows({ app, postAll, arrival, weight, newId }) {
   await postAll(
     book,
     ids.slice(0, THROUGH).flatMap((animalId, i) => {
-      const at = { ...stamp, writtenAt: new Date(Date.UTC(2026, 10, 23, 8) + i * 5000).toISOString(), jobId };
+      const at = { ...stamp, writtenAt: new Date(now.getTime() + i).toISOString(), jobId };
       return [
-        { id: newId(), type: 'passage', animalId, on: '2026-11-23', ...at },
-        { ...weight(animalId, '2026-11-23', 60), ...at },
+        { id: newId(), type: 'passage', animalId, on: today, ...at },
+        { ...weight(animalId, today, 60), ...at },
       ];
     }),
   );
@@ -88,6 +90,9 @@ export async function raceRows({ app, postAll, arrival, weight, newId }) {
     const floor = await keystrokeMs(page);
     await page.goto(`${url}/race/${jobId}`);
     await page.getByTestId('seen-count').getByText(`${THROUGH} of ${ANIMALS}`).waitFor();
+    // This device did not begin the job, and is asked who stands there.
+    await page.getByRole('button', { name: 'Continue' }).click();
+    await page.locator('#race-number').waitFor();
     await page.evaluate(() => {
       globalThis.readMs = [];
       globalThis.readyMs = [];
