@@ -16,6 +16,7 @@ export * from './pregnancy';
 export * from './rearing';
 export * from './remedies';
 export * from './season';
+export * from './selling';
 export * from './species';
 export * from './statistics';
 export * from './units';

@@ -1,0 +1,88 @@
+import type { Day } from '../calendar';
+import { addDays } from '../calendar';
+import { quantileSorted, seededRandom, sorted } from '../statistics';
+import type { Days } from '../units';
+import { stepAt, stepChances, type ThoughtClass } from './classes';
+import { daysMore, marginIn, type AllowedDays, type DaysMore, type KeepCost } from './daysMore';
+import type { FatRate } from './fatAhead';
+import { pricesOn, type Outlet } from './outlets';
+import { exactValue, expectedValue, type ClassChances } from './value';
+import type { WeightAhead } from './weightAhead';
+
+/** What is known of one animal that may be sold. */
+export interface ForSale extends AllowedDays, KeepCost {
+  readonly today: Day;
+  readonly weight: WeightAhead;
+  readonly killingOut: number;
+  /** As this outlet's grader would see it; undefined where it was not felt. */
+  readonly classes: ThoughtClasses | undefined;
+}
+export interface ThoughtClasses {
+  /** Shape does not change over the days looked at. */
+  readonly shape: ThoughtClass;
+  /** On the day it was felt, the grader's habit put to it. */
+  readonly fat: ThoughtClass;
+  readonly daysSinceFelt: Days;
+  readonly rate: FatRate;
+}
+
+/** The fat it should have in so many days, thirds. */
+export const fatIn = ({ fat, daysSinceFelt, rate }: ThoughtClasses, days: Days): ThoughtClass => ({
+  mean: fat.mean + rate.perDay * (days + daysSinceFelt),
+  sd: fat.sd,
+});
+
+/** Class chances in so many days; the shape's are worked out once. */
+export function chancesAhead(classes: ThoughtClasses): (days: Days) => ClassChances {
+  const shape = stepChances(classes.shape);
+  return (days) => ({ shape, fat: stepChances(fatIn(classes, days)) });
+}
+
+/** What it would bring at an outlet by day, expected. @returns undefined on a day without a price, or unfelt at a grid */
+export function valueAhead(animal: ForSale, outlet: Outlet): (days: Days) => number | undefined {
+  const chances = animal.classes && chancesAhead(animal.classes);
+  return (days) => {
+    const prices = pricesOn(outlet.prices, addDays(animal.today, days));
+    if (!prices) return undefined;
+    const weight = { kg: animal.weight.kgIn(days), sd: animal.weight.sdIn(days) };
+    const classes = outlet.payBy === 'grid' ? chances?.(days) : undefined;
+    return expectedValue({ weight, killingOut: animal.killingOut, classes }, outlet, prices);
+  };
+}
+
+/** When to sell it there. */
+export const daysMoreAt = (animal: ForSale, outlet: Outlet): DaysMore =>
+  daysMore({ ...animal, valueIn: valueAhead(animal, outlet) });
+
+export interface MarginRange {
+  readonly low: number;
+  readonly high: number;
+}
+export const DRAWS = 2_000;
+
+/**
+ * The 10 and 90 % points of the margin on a day: today's weight, the gain, how fast it lays on fat and both classes are
+ * drawn; the chance to live through multiplies.
+ */
+export function marginRange(animal: ForSale, outlet: Outlet, days: Days, seed: number, draws = DRAWS): MarginRange {
+  const prices = pricesOn(outlet.prices, addDays(animal.today, days));
+  const now = valueAhead(animal, outlet)(0) ?? 0;
+  const { weight, classes, killingOut } = animal;
+  if (!prices) return { low: Number.NaN, high: Number.NaN };
+  const random = seededRandom(seed);
+  const expectedKg = weight.kgIn(days);
+  const margins = Array.from({ length: draws }, () => {
+    const liveKg =
+      expectedKg + random.normal(0, weight.readingSd) + (days + weight.daysSince) * random.normal(0, weight.gainSd);
+    const graded = classes && {
+      shape: stepAt(random.normal(classes.shape.mean, classes.shape.sd)),
+      fat: stepAt(
+        random.normal(classes.fat.mean, classes.fat.sd) +
+          Math.max(0, random.normal(classes.rate.perDay, classes.rate.sd)) * (days + classes.daysSinceFelt),
+      ),
+    };
+    return marginIn(days, exactValue({ liveKg, killingOut, graded }, outlet, prices) ?? Number.NaN, now, animal);
+  });
+  const rising = sorted(margins);
+  return { low: quantileSorted(rising, 0.1) as number, high: quantileSorted(rising, 0.9) as number };
+}

@@ -1,0 +1,40 @@
+import { normalShareBelow } from '../statistics';
+import { STEPS, type ClassStep } from './grid';
+
+/** Where shape or fat is thought to be, in thirds: not a whole step, and how sure. */
+export interface ThoughtClass {
+  readonly mean: number;
+  readonly sd: number;
+}
+
+/** Chance of each of the 15 steps: normal, cut at half steps, the ends take the tails. */
+export function stepChances({ mean, sd }: ThoughtClass): number[] {
+  let below = 0;
+  return Array.from({ length: STEPS }, (_, i) => {
+    const upTo = i === STEPS - 1 ? 1 : normalShareBelow(i + 1.5, mean, sd);
+    const chance = upTo - below;
+    below = upTo;
+    return chance;
+  });
+}
+
+/** Chance to be given a step from one to another, both included; `undefined` leaves that side open. */
+export function chanceWithin(thought: ThoughtClass, from: ClassStep | undefined, to: ClassStep | undefined): number {
+  return stepChances(thought).reduce(
+    (sum, chance, i) => (i + 1 >= (from ?? 1) && i + 1 <= (to ?? STEPS) ? sum + chance : sum),
+    0,
+  );
+}
+
+/** The step a thought comes to when it is graded. */
+export const stepAt = (thirds: number): ClassStep => Math.min(STEPS, Math.max(1, Math.round(thirds)));
+
+/** Places where fat is felt by hand. */
+export const FAT_PLACES = ['tail', 'loin', 'ribs', 'brisket'] as const;
+export type FatPlace = (typeof FAT_PLACES)[number];
+
+/** Fat in thirds from what was felt: the mean of the places felt. @returns undefined where none was */
+export function feltFat(felt: Readonly<Partial<Record<FatPlace, ClassStep>>>): number | undefined {
+  const steps = FAT_PLACES.flatMap((p) => felt[p] ?? []);
+  return steps.length === 0 ? undefined : steps.reduce((s, n) => s + n, 0) / steps.length;
+}

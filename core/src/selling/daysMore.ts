@@ -1,0 +1,103 @@
+import type { Days } from '../units';
+
+/** No further is looked ahead: prices and weather are anybody's guess beyond. */
+export const MOST_AHEAD: Days = 120;
+/** Margins nearer than this are the same. */
+const TIE = 1e-9;
+/** A day is as good as the best that loses no more than this share of it, or one hundredth of the money. */
+const AS_GOOD_SHARE = 0.01;
+const LEAST_MINOR = 1;
+
+/** Which of the coming days a head may be sold on. */
+export interface AllowedDays {
+  /** Days until nothing of it is withheld any more; 0 today. */
+  readonly clearIn: Days;
+  /** Days until it is old enough; 0 today. */
+  readonly oldEnoughIn: Days;
+  /** Days left to the holding's own limit of days on feed; undefined without one. */
+  readonly feedDaysLeft: Days | undefined;
+}
+
+export interface DaysQuestion extends AllowedDays {
+  /** What it brings in so many days, hundredths of the money; undefined where the outlet has no price by then. */
+  readonly valueIn: (days: Days) => number | undefined;
+  /** Feed and keep a day. */
+  readonly dailyCostMinor: number;
+  /** Chance to live through a day. */
+  readonly survival: number;
+  readonly interestAYear: number;
+}
+
+export interface DayRun {
+  readonly from: Days;
+  readonly to: Days;
+}
+
+export type DaysMore =
+  | {
+      readonly kind: 'days';
+      readonly bestIn: Days;
+      /** Margin over selling for nothing today: what it brings then, less what the days cost. */
+      readonly bestMinor: number;
+      /** By day from 0; undefined on a day it may not be sold. */
+      readonly margins: readonly (number | undefined)[];
+      /** Any day from the first to the last is as good as the best. */
+      readonly run: DayRun;
+      /** Later or earlier stretches as good. */
+      readonly others: readonly DayRun[];
+    }
+  | { readonly kind: 'no-day'; readonly reason: NoDayReason };
+/** The rule that closes the days: what is withheld, its age, the holding's limit of feed days, or no price. */
+export type NoDayReason = 'withheld' | 'too-young' | 'feed-limit' | 'no-price';
+
+/** What keeping it so many days costs, and what the money would have earned meanwhile. */
+export function marginIn(days: Days, value: number, nowMinor: number, asked: KeepCost): number {
+  const interest = (1 + asked.interestAYear) ** (days / 365) - 1;
+  return value * asked.survival ** days - days * asked.dailyCostMinor - nowMinor * interest;
+}
+export type KeepCost = Pick<DaysQuestion, 'dailyCostMinor' | 'survival' | 'interestAYear'>;
+
+/** When to sell one animal at one outlet: each allowed day's margin, the first of the best, and the days as good. */
+export function daysMore(asked: DaysQuestion): DaysMore {
+  const last = Math.min(MOST_AHEAD, asked.feedDaysLeft ?? MOST_AHEAD);
+  const first = Math.max(0, asked.clearIn, asked.oldEnoughIn);
+  if (last < 0) return { kind: 'no-day', reason: 'feed-limit' };
+  if (first > last)
+    return {
+      kind: 'no-day',
+      reason: asked.clearIn > last ? 'withheld' : asked.oldEnoughIn > last ? 'too-young' : 'feed-limit',
+    };
+  const now = asked.valueIn(0) ?? 0;
+  const margins = Array.from({ length: last + 1 }, (_, n) => {
+    const value = n < first ? undefined : asked.valueIn(n);
+    return value === undefined ? undefined : marginIn(n, value, now, asked);
+  });
+  const best = margins.reduce<number | undefined>(
+    (b, m) => (m !== undefined && m > (b ?? -Infinity) ? m : b),
+    undefined,
+  );
+  if (best === undefined) return { kind: 'no-day', reason: 'no-price' };
+  const bestIn = margins.findIndex((m) => m !== undefined && m >= best - TIE);
+  const runs = runsOver(margins, best - Math.max(AS_GOOD_SHARE * Math.abs(best), LEAST_MINOR));
+  const run = runs.find((r) => r.from <= bestIn && bestIn <= r.to) as DayRun;
+  return {
+    kind: 'days',
+    bestIn,
+    bestMinor: margins[bestIn] as number,
+    margins,
+    run,
+    others: runs.filter((r) => r !== run),
+  };
+}
+
+/** Unbroken runs of days whose margin is at least a line. */
+function runsOver(margins: readonly (number | undefined)[], line: number): DayRun[] {
+  const runs: DayRun[] = [];
+  margins.forEach((m, n) => {
+    if (m === undefined || m < line) return;
+    const open = runs.at(-1);
+    if (open?.to === n - 1) runs[runs.length - 1] = { from: open.from, to: n };
+    else runs.push({ from: n, to: n });
+  });
+  return runs;
+}

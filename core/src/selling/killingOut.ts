@@ -1,0 +1,42 @@
+import { mean } from '../statistics';
+import type { Days, Kilograms } from '../units';
+
+/** Kinds of animal that kill out alike. */
+export const KILLING_KINDS = ['lamb', 'kid', 'rabbit', 'beef', 'dairy-cross', 'dairy'] as const;
+export type KillingKind = (typeof KILLING_KINDS)[number];
+export const USUAL_KILLING_OUT: Readonly<Record<KillingKind, number>> = {
+  lamb: 0.46,
+  kid: 0.47,
+  rabbit: 0.55,
+  beef: 0.55,
+  'dairy-cross': 0.52,
+  dairy: 0.48,
+};
+/** The default is worth so many heads. */
+const DEFAULT_WORTH = 10;
+/** A live weight older than this says nothing of what was killed. */
+const LIVE_WEIGHT_DAYS: Days = 3;
+
+export interface KilledHead {
+  readonly kind: KillingKind;
+  readonly carcassKg: Kilograms;
+  readonly liveKg: Kilograms;
+  /** From the live weight to the day it was killed. */
+  readonly daysBefore: Days;
+}
+
+export interface KillingOut {
+  readonly share: number;
+  /** Heads of the holding's own in it. */
+  readonly heads: number;
+}
+
+/** Carcass weight over live weight: the default, and the holding's own heads weighed alive at most three days before. */
+export function killingOut(killed: readonly KilledHead[], kind: KillingKind): KillingOut {
+  const own = killed
+    .filter((k) => k.kind === kind && k.daysBefore >= 0 && k.daysBefore <= LIVE_WEIGHT_DAYS && k.liveKg > 0)
+    .map((k) => k.carcassKg / k.liveKg);
+  const n = own.length;
+  const share = (n * (mean(own) ?? 0) + DEFAULT_WORTH * USUAL_KILLING_OUT[kind]) / (n + DEFAULT_WORTH);
+  return { share, heads: n };
+}

@@ -1,0 +1,127 @@
+import { normalPiece } from '../statistics';
+import type { Days } from '../units';
+import { fatIn, type ForSale, type ThoughtClasses } from './animalAtOutlet';
+import { chanceWithin, type ThoughtClass } from './classes';
+import { MOST_AHEAD } from './daysMore';
+import { isPaidDead, type Outlet, type BoxRange, type WantedBox } from './outlets';
+import { STEPS } from './grid';
+
+export type BoxFactor = 'weight' | 'shape' | 'fat';
+
+export type BoxReadiness =
+  | { readonly kind: 'ready'; readonly chance: number; readonly isNarrow: Narrow | undefined }
+  | { readonly kind: 'in-days'; readonly days: Days; readonly chance: number; readonly isNarrow: Narrow | undefined }
+  | {
+      readonly kind: 'never';
+      /** What fails most on the day it comes nearest, and to which side. */
+      readonly factor: BoxFactor;
+      readonly side: 'under' | 'over';
+      readonly chance: number;
+      readonly onDay: Days;
+    }
+  | { readonly kind: 'not-felt' }
+  | { readonly kind: 'no-day'; readonly reason: 'withheld' | 'age' | 'feed-limit' };
+/** The box is narrower than this eye and scale are sure: one in its middle would be in it by this chance only. */
+export interface Narrow {
+  readonly bestChance: number;
+}
+
+/**
+ * When an animal lies in an outlet's box: today, in so many days, or never on this feed.
+ * @param ageDays today; undefined where the birth is not known, and then an age is not asked for
+ */
+export function readyFor(animal: ForSale, outlet: Outlet, ageDays: Days | undefined): BoxReadiness {
+  const { box, leastChance } = outlet;
+  const wantsClass = box.shape !== undefined || box.fat !== undefined;
+  if (wantsClass && !animal.classes) return { kind: 'not-felt' };
+  const last = Math.min(MOST_AHEAD, animal.feedDaysLeft ?? MOST_AHEAD);
+  const isOfAge = (n: Days): boolean => ageDays === undefined || isIn(ageDays + n, box.ageDays);
+  const days = Array.from({ length: Math.max(0, last + 1) }, (_, n) => n).filter((n) => n >= animal.clearIn);
+  if (days.length === 0)
+    return { kind: 'no-day', reason: animal.clearIn > last && last >= 0 ? 'withheld' : 'feed-limit' };
+  const allowed = days.filter(isOfAge);
+  if (allowed.length === 0) return { kind: 'no-day', reason: 'age' };
+  const deadFactor = isPaidDead(outlet.payBy) ? animal.killingOut : 1;
+  const weightIn = (n: Days): ThoughtClass => ({
+    mean: animal.weight.kgIn(n) * deadFactor,
+    sd: animal.weight.sdIn(n) * deadFactor,
+  });
+  const bestChance = middleChance(box, weightIn(0).sd, animal.classes);
+  const narrow = bestChance < leastChance ? { bestChance } : undefined;
+  const at = (n: Days): Factors => factorsOn(box, weightIn(n), animal.classes, n);
+  const isReady = (f: Factors): boolean => (narrow ? f.isInside : f.chance >= leastChance);
+  let nearest: { n: Days; factors: Factors } | undefined;
+  for (const n of allowed) {
+    const factors = at(n);
+    if (isReady(factors))
+      return n === 0
+        ? { kind: 'ready', chance: factors.chance, isNarrow: narrow }
+        : { kind: 'in-days', days: n, chance: factors.chance, isNarrow: narrow };
+    if (!nearest || factors.chance > nearest.factors.chance) nearest = { n, factors };
+  }
+  const { n, factors } = nearest as { n: Days; factors: Factors };
+  const worst = factors.each.reduce((w, f) => (f.chance < w.chance ? f : w));
+  return { kind: 'never', factor: worst.name, side: worst.side, chance: factors.chance, onDay: n };
+}
+
+const isIn = (value: number, range: BoxRange | undefined): boolean =>
+  value >= (range?.from ?? -Infinity) && value <= (range?.to ?? Infinity);
+
+interface Factor {
+  readonly name: BoxFactor;
+  readonly chance: number;
+  readonly side: 'under' | 'over';
+}
+interface Factors {
+  readonly chance: number;
+  readonly each: readonly Factor[];
+  /** Expected weight and classes lie in the box. */
+  readonly isInside: boolean;
+}
+
+function factorsOn(box: WantedBox, weight: ThoughtClass, classes: ThoughtClasses | undefined, n: Days): Factors {
+  const [low, high] = [box.kg?.from ?? -Infinity, box.kg?.to ?? Infinity];
+  const tails = {
+    under: normalPiece(-Infinity, low, weight.mean, weight.sd).chance,
+    over: 1 - normalPiece(-Infinity, high, weight.mean, weight.sd).chance,
+  };
+  const byWeight: Factor = {
+    name: 'weight',
+    chance: Math.max(0, 1 - tails.under - tails.over),
+    side: tails.under >= tails.over ? 'under' : 'over',
+  };
+  const fat = classes && fatIn(classes, n);
+  const each = [
+    byWeight,
+    ...(classes ? [classFactor('shape', classes.shape, box.shape)] : []),
+    ...(fat ? [classFactor('fat', fat, box.fat)] : []),
+  ];
+  return {
+    chance: each.reduce((p, f) => p * f.chance, 1),
+    each,
+    isInside:
+      isIn(weight.mean, box.kg) &&
+      (!classes || isIn(Math.round(classes.shape.mean), box.shape)) &&
+      (!fat || isIn(Math.round(fat.mean), box.fat)),
+  };
+}
+
+function classFactor(name: BoxFactor, thought: ThoughtClass, range: BoxRange | undefined): Factor {
+  const under = range?.from === undefined || range.from <= 1 ? 0 : chanceWithin(thought, 1, range.from - 1);
+  const over = range?.to === undefined || range.to >= STEPS ? 0 : chanceWithin(thought, range.to + 1, STEPS);
+  return { name, chance: Math.max(0, 1 - under - over), side: under >= over ? 'under' : 'over' };
+}
+
+/** The chance of an animal in the very middle of the box, as sure as this eye and scale are. */
+function middleChance(box: WantedBox, weightSd: number, classes: ThoughtClasses | undefined): number {
+  const middle = (range: BoxRange | undefined, low: number, high: number): number =>
+    ((range?.from ?? low) + (range?.to ?? high)) / 2;
+  const ofClass = (range: BoxRange | undefined, sd: number | undefined): number =>
+    range === undefined || sd === undefined
+      ? 1
+      : chanceWithin({ mean: middle(range, 1, STEPS), sd }, range.from, range.to);
+  const { from, to } = box.kg ?? {};
+  const half = from === undefined || to === undefined ? Infinity : (to - from) / 2;
+  const ofWeight = Number.isFinite(half) ? normalPiece(-half, half, 0, weightSd).chance : 1;
+  return ofWeight * ofClass(box.shape, classes?.shape.sd) * ofClass(box.fat, classes?.fat.sd);
+}
