@@ -28,7 +28,7 @@ import {
 } from 'class-validator';
 import { CullRuleSetting } from './going';
 import { IsNested, IsNestedList, MayBeMissing } from './nested';
-import { MAX_TEXT } from './rules';
+import { MAX_TEXT, WeighsSomething } from './rules';
 import { CalendarSetting, ResourcesSetting } from './season';
 import { OwnWeights, RankingHowSetting } from './ranking';
 import { GateMark } from './stations';
@@ -164,6 +164,7 @@ export class ChangeHolding {
   @Matches(/^[A-Z]{3}$/, { message: 'currency is three capital letters, such as EUR' })
   currency?: string;
   @MayBeMissing()
+  @WeighsSomething()
   @IsNested(() => OwnWeights)
   pointsWeights?: OwnWeights;
   /** Whole fields of the species table to lay over it; checked field by field by the server. */

@@ -2,6 +2,7 @@ import { RANK_BASES, RANK_SCALES } from '@yaylak/core';
 import type { RankBasis, RankingHow, RankScale } from '@yaylak/core';
 import { IsIn, IsNumber, Max, Min } from 'class-validator';
 import { IsNested, MayBeMissing } from './nested';
+import { WeighsSomething } from './rules';
 
 /** Bounds of a weight in points, and of hundredths of money for a unit. */
 const WEIGHT_MOST = 1_000;
@@ -71,11 +72,14 @@ export class RankingHowSetting implements RankingHow {
   basis: RankBasis;
   @IsIn(RANK_SCALES)
   scale: RankScale;
+  @WeighsSomething()
   @IsNested(() => OwnWeights)
   own: OwnWeights;
+  @WeighsSomething()
   @IsNested(() => ValueWeights)
   points: ValueWeights;
   /** Hundredths of the holding's money for a unit of the trait. */
+  @WeighsSomething()
   @IsNested(() => ValueWeights)
   money: ValueWeights;
   @MayBeMissing()

@@ -1,4 +1,4 @@
-import { LOOK_POINTS, parseDay, parseMoment } from '@yaylak/core';
+import { LOOK_POINTS, parseDay, parseMoment, weighsSomething } from '@yaylak/core';
 import { buildMessage, ValidateBy, type ValidationOptions } from 'class-validator';
 
 /** A date of the calendar as `YYYY-MM-DD`; 29 February of a common year is none. */
@@ -71,6 +71,19 @@ export const IsGrades = (
           Object.keys(value).length > 0 &&
           Object.entries(value).every(([part, grade]) => parts.includes(part) && grades.includes(grade as string)),
         defaultMessage: buildMessage(() => `$property must be ${grades.join(', ')} for ${parts.join(', ')}`, options),
+      },
+    },
+    options,
+  );
+
+/** Weights of which one at least is not 0. */
+export const WeighsSomething = (options?: ValidationOptions): PropertyDecorator =>
+  ValidateBy(
+    {
+      name: 'weighsSomething',
+      validator: {
+        validate: (value): boolean => typeof value === 'object' && value !== null && weighsSomething(value as Record<string, number>),
+        defaultMessage: buildMessage(() => '$property: one trait at least has to count. Give one a weight', options),
       },
     },
     options,

@@ -23,6 +23,10 @@ export interface RankingHow {
   readonly grownAimKg?: number;
 }
 
+/** Whether a list of weights tells anybody apart: one of them at least has to count. */
+export const weighsSomething = (weights: Readonly<Partial<Record<string, number>>>): boolean =>
+  Object.values(weights).some((w) => (w ?? 0) !== 0);
+
 /** Money shares are hundredths for a unit over a breeding life: rules of thumb for a smallholding. */
 const how = (
   points: Weights<BreedingTraitName>,

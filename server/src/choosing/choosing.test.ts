@@ -172,6 +172,9 @@ describe('the draft', () => {
       [b, 'cull', 'wild'],
     ]);
     await draft({ keep: -1 }, 2).expect(400);
+    const nothing = { ...USUAL_HOW.sheep, own: { growth: 0, lastGain: 0 } };
+    const refused = await draft({ how: nothing }, 2).expect(400);
+    expect((refused.body as { detail: string }).detail).toMatch(/one trait at least has to count/);
   });
 
   it('tells the later of two people what the first decided, and writes nothing over it unseen', async () => {

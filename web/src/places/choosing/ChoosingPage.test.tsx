@@ -249,6 +249,16 @@ describe('by the numbers', () => {
       }),
     );
   });
+  it('keeps the last weight that counts, and says why', async () => {
+    const how = { ...aChoosing(three).how, own: { growth: 40 } };
+    const { changes } = await show('numbers', aChoosing(three, { how }));
+    const typed = screen.getByRole('spinbutton', { name: 'Growth, weight' });
+    fireEvent.change(typed, { target: { value: '0' } });
+    fireEvent.blur(typed);
+    expect(screen.getByText('One trait at least has to count: the last one keeps its weight.')).toBeVisible();
+    expect(typed).toHaveValue(40);
+    expect(changes()).toEqual([]);
+  });
   it('says why there are no breeding values', async () => {
     const view = aChoosing(three);
     await show('numbers', {

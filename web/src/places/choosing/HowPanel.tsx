@@ -5,6 +5,7 @@ import {
   fromKg,
   scaleUnit,
   toKg,
+  weighsSomething,
   type BreedingTraitName,
   type ChoosingTrait,
   type RankingHow,
@@ -33,8 +34,12 @@ export function HowPanel({ view, currency, onChange }: Props) {
   const unit = useWeightUnit();
   const scale = scaleUnit(set.species, unit);
   const missing = traits.flatMap((t) => traitStateText(t) ?? []);
-  const setWeight = (of: 'own' | 'points' | 'money', trait: string, weight: number): void =>
-    onChange({ ...how, [of]: { ...how[of], [trait]: weight } });
+  const [isLast, setIsLast] = useState(false);
+  const setWeight = (of: 'own' | 'points' | 'money', trait: string, weight: number): void => {
+    const weights = { ...how[of], [trait]: weight };
+    setIsLast(!weighsSomething(weights));
+    if (weighsSomething(weights)) onChange({ ...how, [of]: weights });
+  };
   return (
     <Panel>
       <h2>
@@ -68,6 +73,7 @@ export function HowPanel({ view, currency, onChange }: Props) {
       {how.basis === 'values' && basis === 'own' ? (
         <Small role="status">No trait that counts has breeding values yet, so own records serve.</Small>
       ) : null}
+      {isLast ? <Small role="status">One trait at least has to count: the last one keeps its weight.</Small> : null}
       {basis === 'values' ? (
         <>
           <Choice
