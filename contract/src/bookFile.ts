@@ -25,6 +25,7 @@ import { IsNested, MayBeMissing } from './nested';
 import { ProductFacts } from './remedies';
 import { IsCalendarDate, MAX_TEXT } from './rules';
 import { PlanFacts, type CalendarSetting, type ResourcesSetting } from './season';
+import { OutletFacts } from './selling';
 import type { KeepTemplate } from './stations';
 import type { KeepDrill } from './condition';
 
@@ -73,6 +74,17 @@ export class BookProduct {
   id: string;
   @IsNested(() => ProductFacts)
   facts: ProductFacts;
+  @IsBoolean()
+  isClosed: boolean;
+  @IsInt()
+  @Min(1)
+  version: number;
+}
+export class BookOutlet {
+  @IsUUID()
+  id: string;
+  @IsNested(() => OutletFacts)
+  facts: OutletFacts;
   @IsBoolean()
   isClosed: boolean;
   @IsInt()
@@ -190,6 +202,7 @@ export interface BookFile {
     readonly isClosed: boolean;
     readonly version: number;
   }[];
+  readonly outlets?: readonly BookOutlet[];
   readonly templates?: readonly KeepTemplate[];
   readonly plans?: readonly { readonly id: string; readonly facts: PlanFacts; readonly version: number }[];
   readonly drills?: readonly KeepDrill[];

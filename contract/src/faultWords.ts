@@ -109,6 +109,8 @@ const RULE_WORDS: Readonly<Record<string, Words>> = {
   isDeadYoung: () => 'this cannot be read. Give for each one born dead how it was found.',
   isGrades: ({ args: [parts, grades] }) => `give ${listed(grades)} for each of these: ${listed(parts)}.`,
   isLookGrades: () => `give pass, fail or 0 to ${LOOK_POINTS} points for each standard.`,
+  isGridCells: () =>
+    'give a figure for every cell, row by row: a carcass that falls in an empty one would have no price.',
   weighsSomething: () => 'one trait at least has to count. Give one a weight that is not 0.',
   isDayMap: ({ args: [of, most] }) =>
     of === 'date' ? 'give a date for each step.' : `give up to ${String(most)} days for each step.`,

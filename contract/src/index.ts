@@ -30,6 +30,7 @@ export * from './stations';
 export * from './tags';
 export * from './templates';
 export * from './today';
+export * from './selling';
 export * from './shares';
 export * from './weights';
 export * from './words';

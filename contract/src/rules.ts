@@ -1,4 +1,4 @@
-import { LOOK_POINTS, parseDay, parseMoment, weighsSomething } from '@yaylak/core';
+import { LOOK_POINTS, parseDay, parseMoment, STEPS, weighsSomething } from '@yaylak/core';
 import { buildMessage, ValidateBy, type ValidationOptions } from 'class-validator';
 
 /** A date of the calendar as `YYYY-MM-DD`; 29 February of a common year is none. */
@@ -76,13 +76,37 @@ export const IsGrades = (
     options,
   );
 
+/** The field of a price grid: at most fifteen rows of at most fifteen figures, none missing. */
+export const IsGridCells = (options?: ValidationOptions): PropertyDecorator =>
+  ValidateBy(
+    {
+      name: 'isGridCells',
+      validator: {
+        validate: (value): boolean =>
+          Array.isArray(value) &&
+          value.length <= STEPS &&
+          value.every(
+            (row: unknown) =>
+              Array.isArray(row) &&
+              row.length <= STEPS &&
+              row.every((cell) => typeof cell === 'number' && Number.isFinite(cell) && Math.abs(cell) <= GRID_MOST),
+          ),
+        defaultMessage: buildMessage(() => '$property must be rows of figures, none missing', options),
+      },
+    },
+    options,
+  );
+/** Hundredths for a kilogram. */
+const GRID_MOST = 1_000_000;
+
 /** Weights of which one at least is not 0. */
 export const WeighsSomething = (options?: ValidationOptions): PropertyDecorator =>
   ValidateBy(
     {
       name: 'weighsSomething',
       validator: {
-        validate: (value): boolean => typeof value === 'object' && value !== null && weighsSomething(value as Record<string, number>),
+        validate: (value): boolean =>
+          typeof value === 'object' && value !== null && weighsSomething(value as Record<string, number>),
         defaultMessage: buildMessage(() => '$property: one trait at least has to count. Give one a weight', options),
       },
     },

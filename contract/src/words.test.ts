@@ -131,6 +131,14 @@ it.each<[Refusal, string]>([
     'This product is not on the list. Add it under Remedies with what its label says.',
   ],
   [
+    { code: 'nothing-felt', field: 'fat', value: '' },
+    'Neither shape nor fat was given. Feel the tail-head, loin, ribs or brisket, or look at the shape.',
+  ],
+  [
+    { code: 'not-a-class', field: 'shape', value: '16' },
+    '16 is no step of the classes. They go in thirds from 1 (P- and 1-) to 15 (E+ and 5+).',
+  ],
+  [
     { code: 'nothing-measured', field: 'heightCm', value: '' },
     'Nothing was measured. Give the height, the length or the girth, in centimetres.',
   ],

@@ -88,6 +88,10 @@ export function refusalText(
       return `An amount of ${value} cannot be. Type how much was given.`;
     case 'withdrawal-needed':
       return 'The withdrawal for meat is missing. Enter the label’s days, 0 if it says none; off the label, the days your vet gave.';
+    case 'nothing-felt':
+      return 'Neither shape nor fat was given. Feel the tail-head, loin, ribs or brisket, or look at the shape.';
+    case 'not-a-class':
+      return `${value} is no step of the classes. They go in thirds from 1 (P- and 1-) to 15 (E+ and 5+).`;
     case 'nothing-measured':
       return 'Nothing was measured. Give the height, the length or the girth, in centimetres.';
     case 'measure-not-believed':

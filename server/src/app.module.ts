@@ -24,6 +24,7 @@ import { MatingModule } from './mating/mating.module';
 import { RearingModule } from './rearing/rearing.module';
 import { RemediesModule } from './remedies/remedies.module';
 import { SeasonModule } from './season/season.module';
+import { SellingModule } from './selling/selling.module';
 import { TagsModule } from './tags/tags.module';
 import { TodayModule } from './today/today.module';
 import { logStream } from './common/logStream';
@@ -51,6 +52,7 @@ import { closeBook } from './database/openBook';
     RearingModule,
     RemediesModule,
     SeasonModule,
+    SellingModule,
     TagsModule,
     TodayModule,
   ],

@@ -10,6 +10,7 @@ import { ChoiceEntry } from './choice';
 import { ColostrumEntry } from './colostrum';
 import { DepartureEntry } from './departure';
 import { FeedEntry } from './feed';
+import { FinishEntry } from './finish';
 import { FosteringEntry } from './fostering';
 import { GeneTestEntry } from './geneTest';
 import { HarnessEntry } from './harness';
@@ -69,6 +70,7 @@ export const ENTRY_CLASSES = {
   'stay-end': StayEndEntry,
   harness: HarnessEntry,
   measure: MeasureEntry,
+  finish: FinishEntry,
   'male-check': MaleCheckEntry,
   'gene-test': GeneTestEntry,
   'pregnancy-test': PregnancyTestEntry,

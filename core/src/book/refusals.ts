@@ -23,6 +23,8 @@ type PlainCode =
   | 'withdrawal-needed'
   | 'nothing-looked-at'
   | 'nothing-measured'
+  | 'nothing-felt'
+  | 'not-a-class'
   | 'not-a-dam'
   | 'not-a-score'
   | 'weight-not-positive'

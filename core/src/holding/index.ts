@@ -4,6 +4,7 @@ export * from './bandLane';
 export * from './carryingOf';
 export * from './carryingState';
 export * from './doubtOf';
+export * from './forSale';
 export * from './due';
 export * from './femaleHistory';
 export * from './lostYoung';

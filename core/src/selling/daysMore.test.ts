@@ -97,6 +97,10 @@ describe('weight ahead', () => {
     expect(found).toMatchObject({ gain: 0.15, ownShare: 0 });
     expect(found?.sdIn(6)).toBeCloseTo(Math.hypot(0.025 * 43, 10 * 0.04), 9);
     expect(ahead({ daily: daily.slice(2), group: undefined })).toBeUndefined();
+    // Since a usual birth weight 229 days before, half of it open.
+    const sinceBirth = ahead({ daily: daily.slice(2), group: undefined, bornOn: day('2026-04-01') });
+    expect(sinceBirth?.gain).toBeCloseTo((43 - (sheep.birthWeightKg[0] ?? 0)) / 229, 9);
+    expect(sinceBirth?.gainSd).toBeCloseTo((sinceBirth?.gain ?? 0) / 2, 9);
     expect(ahead({ daily: [] })).toBeUndefined();
   });
 

@@ -1,9 +1,6 @@
 import type { Day } from '../calendar';
+import type { FatGroup } from '../species';
 import type { Days } from '../units';
-
-/** How early a breed or kind lays on fat. */
-export const FAT_GROUPS = ['early', 'middle', 'late'] as const;
-export type FatGroup = (typeof FAT_GROUPS)[number];
 
 /** Days to lay on one third of a fat class, before anything is known of the animal itself. Rules of thumb. */
 export const DAYS_A_THIRD: Readonly<Record<FatGroup, Days>> = { early: 14, middle: 21, late: 30 };

@@ -87,9 +87,9 @@ describe('the cells of a grid', () => {
   it('are all there, or the first that is missing is named', () => {
     const grid: Grid = { shape: 'whole', fat: 'thirds', cellsAre: 'price', cells: filled(5, 15) };
     expect(gridFault(grid)).toBeUndefined();
-    expect(gridFault({ ...grid, cells: filled(4, 15) })).toEqual({ kind: 'rows', found: 4, wanted: 5 });
+    expect(gridFault({ ...grid, cells: filled(4, 15) })).toEqual({ kind: 'grid-rows', found: 4, wanted: 5 });
     const holed = filled(5, 15);
     holed[3]?.splice(14, 1);
-    expect(gridFault({ ...grid, cells: holed })).toEqual({ kind: 'hole', shape: 'U', fat: '5+' });
+    expect(gridFault({ ...grid, cells: holed })).toEqual({ kind: 'grid-hole', shape: 'U', fat: '5+' });
   });
 });

@@ -78,16 +78,16 @@ export interface Grid {
 }
 
 export type GridFault =
-  | { readonly kind: 'rows'; readonly found: number; readonly wanted: number }
-  | { readonly kind: 'hole'; readonly shape: string; readonly fat: string };
+  | { readonly kind: 'grid-rows'; readonly found: number; readonly wanted: number }
+  | { readonly kind: 'grid-hole'; readonly shape: string; readonly fat: string };
 
 /** The first cell that is missing or no number: a carcass that falls there would have no price. */
 export function gridFault({ shape, fat, cells }: Grid): GridFault | undefined {
   const [rows, columns] = [cellNames(SHAPE_CLASSES, shape), cellNames(FAT_CLASSES, fat)];
-  if (cells.length !== rows.length) return { kind: 'rows', found: cells.length, wanted: rows.length };
+  if (cells.length !== rows.length) return { kind: 'grid-rows', found: cells.length, wanted: rows.length };
   for (const [r, row] of rows.entries())
     for (const [c, column] of columns.entries())
-      if (!Number.isFinite(cells[r]?.[c])) return { kind: 'hole', shape: row, fat: column };
+      if (!Number.isFinite(cells[r]?.[c])) return { kind: 'grid-hole', shape: row, fat: column };
   return undefined;
 }
 

@@ -1,9 +1,7 @@
+import type { KillingKind } from '../species';
 import { mean } from '../statistics';
 import type { Days, Kilograms } from '../units';
 
-/** Kinds of animal that kill out alike. */
-export const KILLING_KINDS = ['lamb', 'kid', 'rabbit', 'beef', 'dairy-cross', 'dairy'] as const;
-export type KillingKind = (typeof KILLING_KINDS)[number];
 export const USUAL_KILLING_OUT: Readonly<Record<KillingKind, number>> = {
   lamb: 0.46,
   kid: 0.47,

@@ -68,33 +68,40 @@ export const pricesOn = (prices: readonly PriceList[], on: Day): PriceList | und
     undefined,
   );
 
-export type PriceFault =
-  | { readonly kind: 'price-not-positive'; readonly value: number }
-  | { readonly kind: 'no-grid' }
-  | { readonly kind: 'grid'; readonly fault: GridFault }
-  | { readonly kind: 'band-upside-down'; readonly fromKg: Kilograms; readonly toKg: Kilograms }
-  | { readonly kind: 'bands-overlap'; readonly atKg: Kilograms }
-  | { readonly kind: 'same-day'; readonly on: string };
+export interface PriceFault {
+  /** Which list, and the day it begins. */
+  readonly list: number;
+  readonly from: string;
+  readonly fault:
+    | { readonly kind: 'price-not-positive'; readonly value: number }
+    | { readonly kind: 'no-grid' }
+    | { readonly kind: 'band-upside-down'; readonly fromKg: Kilograms; readonly toKg: Kilograms }
+    | { readonly kind: 'bands-overlap'; readonly atKg: Kilograms }
+    | { readonly kind: 'same-day' }
+    | GridFault;
+}
 
 /** The first thing in an outlet's prices that no carcass could be paid by. */
 export function priceFault({ payBy, prices }: Pick<Outlet, 'payBy' | 'prices'>): PriceFault | undefined {
   for (const [i, list] of prices.entries()) {
-    const twice = prices.slice(i + 1).find((other) => other.from === list.from);
-    if (twice) return { kind: 'same-day', on: isoOf(twice.from) };
-    const isWholeGrid = payBy === 'grid' && list.grid?.cellsAre === 'price';
-    if (!isWholeGrid && !(list.baseMinor > 0)) return { kind: 'price-not-positive', value: list.baseMinor };
-    if (payBy === 'grid') {
-      if (!list.grid) return { kind: 'no-grid' };
-      const fault = gridFault(list.grid);
-      if (fault) return { kind: 'grid', fault };
-    }
-    const fault = bandFault(list.bands);
-    if (fault) return fault;
+    const isTwice = prices.some((other, k) => k > i && other.from === list.from);
+    const fault = isTwice ? ({ kind: 'same-day' } as const) : listFault(payBy, list);
+    if (fault) return { list: i, from: isoOf(list.from), fault };
   }
   return undefined;
 }
 
-function bandFault(bands: readonly WeightBand[]): PriceFault | undefined {
+function listFault(payBy: PayWay, { baseMinor, grid, bands }: PriceList): PriceFault['fault'] | undefined {
+  const isWholeGrid = payBy === 'grid' && grid?.cellsAre === 'price';
+  if (!isWholeGrid && !(baseMinor > 0)) return { kind: 'price-not-positive', value: baseMinor };
+  if (payBy === 'grid') {
+    const fault = grid ? gridFault(grid) : ({ kind: 'no-grid' } as const);
+    if (fault) return fault;
+  }
+  return bandFault(bands);
+}
+
+function bandFault(bands: readonly WeightBand[]): PriceFault['fault'] | undefined {
   const upsideDown = bands.find((b) => b.toKg !== undefined && b.toKg <= b.fromKg);
   if (upsideDown) return { kind: 'band-upside-down', fromKg: upsideDown.fromKg, toKg: upsideDown.toKg as Kilograms };
   const rising = [...bands].sort((a, b) => a.fromKg - b.fromKg);

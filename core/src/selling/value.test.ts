@@ -165,7 +165,7 @@ describe('prices', () => {
   it.each([
     ['live-kg', prices({ baseMinor: 0 }), { kind: 'price-not-positive', value: 0 }],
     ['grid', prices(), { kind: 'no-grid' }],
-    ['grid', prices({ grid: { ...grid, cells: [] } }), { kind: 'grid', fault: { kind: 'rows', found: 0, wanted: 5 } }],
+    ['grid', prices({ grid: { ...grid, cells: [] } }), { kind: 'grid-rows', found: 0, wanted: 5 }],
     [
       'carcass-kg',
       prices({ bands: [{ fromKg: 20, toKg: 20, minorPerKg: 1 }] }),
@@ -182,7 +182,7 @@ describe('prices', () => {
       { kind: 'bands-overlap', atKg: 18 },
     ],
   ] as const)('of %s with a fault are named: %#', (payBy, list, fault) => {
-    expect(priceFault({ payBy, prices: [list] })).toEqual(fault);
+    expect(priceFault({ payBy, prices: [list] })).toEqual({ list: 0, from: '2026-01-01', fault });
   });
 
   it('are good with bands that meet, and one list a day', () => {
@@ -193,6 +193,9 @@ describe('prices', () => {
       ],
     });
     expect(priceFault({ payBy: 'carcass-kg', prices: [good] })).toBeUndefined();
-    expect(priceFault({ payBy: 'carcass-kg', prices: [good, good] })).toEqual({ kind: 'same-day', on: '2026-01-01' });
+    expect(priceFault({ payBy: 'carcass-kg', prices: [good, good] })).toMatchObject({
+      list: 0,
+      fault: { kind: 'same-day' },
+    });
   });
 });

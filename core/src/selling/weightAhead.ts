@@ -4,7 +4,7 @@ import type { SpeciesSettings } from '../species';
 import type { Days, Kilograms, KilogramsPerDay } from '../units';
 
 /** The own gain is read over these days. */
-const OWN_DAYS: Days = 42;
+export const OWN_DAYS: Days = 42;
 /** On a plateau over these, for the days before are another story. */
 export const PLATEAU_DAYS: Days = 21;
 
@@ -43,7 +43,7 @@ export interface WeightQuestion {
 /**
  * What an animal will weigh in so many days: its last reading, its own gain of the last 42 days believed against the
  * group's by h = V / (V + SE^2), or along its own fitted curve, shifted through the last reading.
- * @returns undefined of one that was never weighed, or with neither a gain of its own nor a group's
+ * @returns undefined of one that was never weighed, or whose gain nothing tells: no other weight, group or birth
  */
 export function weightAhead(asked: WeightQuestion, settings: SpeciesSettings): WeightAhead | undefined {
   const { daily, today, bornOn, group, isPlateau } = asked;
@@ -51,7 +51,9 @@ export function weightAhead(asked: WeightQuestion, settings: SpeciesSettings): W
   if (!last) return undefined;
   const s0 = readingSd(last.kg, settings);
   const daysSince = today - last.on;
-  const pace = isPlateau ? plateauPace(daily, today, settings) : paceOf(daily, today, group, settings);
+  const pace =
+    (isPlateau ? plateauPace(daily, today, settings) : paceOf(daily, today, group, settings)) ??
+    pacedSinceBirth(last, bornOn, settings);
   if (!pace) return undefined;
   const curve = !isPlateau && asked.curve?.kind === 'curve' && bornOn !== undefined ? asked.curve : undefined;
   const grown = (n: Days): Kilograms =>
@@ -96,6 +98,16 @@ function paceOf(
     sd: h === 0 ? Math.sqrt(variance) : Math.sqrt(h) * own.standardError,
     ownShare: h,
   };
+}
+
+/** Half of a gain since birth may be behind it: what it is taken to be off. */
+const BIRTH_PACE_SD_SHARE = 0.5;
+
+/** Weighed once, and nobody to go by: what it has gained a day since a usual birth weight, and far from sure. */
+function pacedSinceBirth(last: Reading, bornOn: Day | undefined, settings: SpeciesSettings): Pace | undefined {
+  if (bornOn === undefined || last.on <= bornOn) return undefined;
+  const gain = Math.max(0, (last.kg - (settings.birthWeightKg[0] ?? 0)) / (last.on - bornOn));
+  return { gain, sd: BIRTH_PACE_SD_SHARE * gain, ownShare: 1 };
 }
 
 function plateauPace(daily: readonly Reading[], today: Day, settings: SpeciesSettings): Pace | undefined {

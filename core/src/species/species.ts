@@ -230,6 +230,31 @@ export interface ChoosingRules {
   readonly daughtersAYear: number;
 }
 
+/** How early a breed or kind lays on fat. */
+export const FAT_GROUPS = ['early', 'middle', 'late'] as const;
+export type FatGroup = (typeof FAT_GROUPS)[number];
+
+/** Kinds of animal that kill out alike. */
+export const KILLING_KINDS = ['lamb', 'kid', 'rabbit', 'beef', 'dairy-cross', 'dairy'] as const;
+export type KillingKind = (typeof KILLING_KINDS)[number];
+
+/** How those for sale are kept and taken to be. */
+export interface SellingRules {
+  /** Feed and keep of one that waits, a day; hundredths of the holding's money. */
+  readonly keepMinorADay: number;
+  /** What money earns or costs a year, as a share. */
+  readonly interestAYear: number;
+  /** Chance that one dies on a day of waiting. */
+  readonly diesADay: number;
+  /** Days on feed at most, from weaning or from the day it was bought. */
+  readonly feedDaysMost: Days;
+  /** Not sold or sent younger than this. */
+  readonly leavesFromDays: Days;
+  /** Where nothing is said of the breed. */
+  readonly fatGroup: FatGroup;
+  readonly killingKind: KillingKind;
+}
+
 /** What a holding may set for a species. Days from birth unless said otherwise; weights in kilograms. */
 export interface SpeciesSettings {
   readonly gestationDays: { readonly mean: number; readonly from: number; readonly to: number };
@@ -248,6 +273,7 @@ export interface SpeciesSettings {
   readonly mating: MatingRules;
   readonly pairing: PairingRules;
   readonly choosing: ChoosingRules;
+  readonly selling: SellingRules;
   readonly season: SeasonDays;
   readonly tests: Readonly<Partial<Record<TestWay, TestRules>>>;
   readonly carrying: CarryingRules;

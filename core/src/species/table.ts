@@ -1,4 +1,4 @@
-import type { ChoosingRules, PairingRules, Species, SpeciesSettings, TestRules } from './species';
+import type { ChoosingRules, PairingRules, SellingRules, Species, SpeciesSettings, TestRules } from './species';
 import type { Days } from '../units';
 
 /** Where a default comes from, shown beside it in the settings. */
@@ -15,6 +15,8 @@ export const SOURCE_NOTES: Readonly<Record<keyof SpeciesSettings, string>> = {
   pairing: 'One part in sixteen is what first cousins give. Set it lower in a small flock that buys no males.',
   choosing:
     'Rules of thumb. A crop is parted where more than 35 days lie between two births, or where it spans too far.',
+  selling:
+    'Rules of thumb for a middling holding. Set the keep to your own feed; some kinds stop growing after about ninety days on feed.',
   grownShare: 'Rule of thumb, used where an animal has too few weights for a curve of its own.',
   season: 'Rules of thumb. Flushing: one school gives six weeks before mating, another three; a plan can say its own.',
   tests: 'Usual figures of a good laboratory, scanner or hand; ask yours for theirs, and set your own prices.',
@@ -78,6 +80,17 @@ const CHOOSING: ChoosingRules = {
   daughtersAYear: 0.6,
 };
 
+/** Lambs and kids on good keep. Money is that of a smallholding. */
+const SELLING: SellingRules = {
+  keepMinorADay: 28,
+  interestAYear: 0,
+  diesADay: 0.0002,
+  feedDaysMost: 120,
+  leavesFromDays: 60,
+  fatGroup: 'middle',
+  killingKind: 'lamb',
+};
+
 /** To the end of any life. */
 export const FOR_LIFE_DAYS = 36_500;
 
@@ -109,6 +122,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     },
     pairing: PAIRING,
     choosing: CHOOSING,
+    selling: SELLING,
     season: {
       cycles: 2,
       maleCheckBefore: 56,
@@ -219,6 +233,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     },
     pairing: PAIRING,
     choosing: { ...CHOOSING, youngMinor: 7_000, cullMinor: 5_000, replacementMinor: 16_000, usefulYears: 6 },
+    selling: { ...SELLING, fatGroup: 'late', killingKind: 'kid' },
     season: {
       cycles: 2,
       maleCheckBefore: 56,
@@ -340,6 +355,15 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       culledByAge: [0.15, 0.25, 0.5, 0.8],
       daughtersAYear: 12,
     },
+    selling: {
+      keepMinorADay: 7,
+      interestAYear: 0,
+      diesADay: 0.001,
+      feedDaysMost: 60,
+      leavesFromDays: 56,
+      fatGroup: 'middle',
+      killingKind: 'rabbit',
+    },
     season: {
       cycles: 1,
       maleCheckBefore: 14,
@@ -449,6 +473,15 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       diesShare: 0.02,
       culledByAge: [0.02, 0.05, 0.08, 0.08, 0.08, 0.1, 0.1, 0.12, 0.15, 0.2, 0.3, 0.4, 0.6],
       daughtersAYear: 0.42,
+    },
+    selling: {
+      keepMinorADay: 210,
+      interestAYear: 0.02,
+      diesADay: 0.00005,
+      feedDaysMost: 110,
+      leavesFromDays: 28,
+      fatGroup: 'middle',
+      killingKind: 'beef',
     },
     season: {
       cycles: 3,

@@ -20,6 +20,7 @@ export const MIGRATION_NAMES = [
   '20261130000000_decisionMarks',
   '20261130100000_choosing',
   '20261130110000_measures',
+  '20261130120000_selling',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

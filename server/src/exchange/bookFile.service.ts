@@ -23,6 +23,7 @@ import { HoldingService } from '../holding/holding.service';
 import { JobEntity } from '../records/job.entity';
 import { TemplateEntity } from '../records/template.entity';
 import { ProductEntity } from '../records/product.entity';
+import { OutletEntity } from '../records/outlet.entity';
 import { PlanEntity } from '../records/plan.entity';
 import { checkBook, type CheckedBook } from './checkBook';
 import { readRecords, type Chunks } from './readRecords';
@@ -61,6 +62,7 @@ export class BookFileService {
     } = await this.holding.settings();
     const products = await em.find(ProductEntity, {}, { orderBy: { id: 'asc' } });
     const templates = await em.find(TemplateEntity, {}, { orderBy: { id: 'asc' } });
+    const outlets = await em.find(OutletEntity, {}, { orderBy: { id: 'asc' } });
     const plans = await em.find(PlanEntity, {}, { orderBy: { id: 'asc' } });
     const drills = await em.find(DrillEntity, {}, { orderBy: { id: 'asc' } });
     const groups = await groupsInOrder(em);
@@ -130,6 +132,7 @@ export class BookFileService {
       plans: plans.map(({ id, facts, version: v }) => ({ id, facts, version: v })),
       drills: drills.map(({ id, takenOn, takenBy, answers }) => ({ id, on: takenOn, by: takenBy, answers })),
       templates: templates.map(({ id, facts }) => ({ ...facts, id })),
+      outlets: outlets.map(({ id, facts, isClosed, version: v }) => ({ id, facts, isClosed, version: v })),
       animals: animals.map((a) => ({
         id: a.id,
         species: a.species,
@@ -267,6 +270,7 @@ async function writeRecords(em: EntityManager, book: CheckedBook): Promise<void>
   for (const plan of book.plans) await em.insert(PlanEntity, { ...plan });
   for (const { id, on, by, answers } of book.drills)
     await em.insert(DrillEntity, { id, takenOn: on, takenBy: by, answers });
+  for (const outlet of book.outlets) await em.insert(OutletEntity, { ...outlet });
   for (const { id, ...facts } of book.templates) await em.insert(TemplateEntity, { id, facts });
   for (const group of book.groups) await em.insert(GroupEntity, { ...group });
   for (const { on, ...job } of book.jobs)

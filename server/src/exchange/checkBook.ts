@@ -3,6 +3,7 @@ import {
   BookGroup,
   BookHolding,
   BookJob,
+  BookOutlet,
   BookPlan,
   BookProduct,
   KeepDrill,
@@ -31,6 +32,7 @@ const SHAPES: Readonly<Record<Exclude<BookList, 'entries'>, ClassOf>> = {
   plans: BookPlan,
   drills: KeepDrill,
   templates: KeepTemplate,
+  outlets: BookOutlet,
   animals: BookAnimalRecord,
 };
 /** Records looked at in one go, before others are let on. */
@@ -82,6 +84,7 @@ const emptyBook = (): Filling => ({
   plans: [],
   drills: [],
   templates: [],
+  outlets: [],
   animals: [],
   entries: [],
 });

@@ -3,7 +3,7 @@ import { COMMON, EXAMPLES } from '@yaylak/contract/examples';
 import { readEntries, type KeptEntry } from '../book/readEntries';
 import { shapeEntry } from '../book/shape';
 import { refusalOf } from '../tests/bookRefusal';
-import { aJob, aRollingPlan, aTemplate, testApp, TODAY, uuid } from '../tests/testApp';
+import { aJob, anOutlet, aRollingPlan, aTemplate, testApp, TODAY, uuid } from '../tests/testApp';
 
 describe('a book with every kind of entry', () => {
   const ids = Object.fromEntries(
@@ -122,6 +122,7 @@ describe('a book with every kind of entry', () => {
     plans: [{ id: planId, facts: planFacts, version: 5 }],
     drills: [{ id: uuid(), on: TODAY, by: 'Kerem', answers: [{ caseId: 'ewe-1', score: 3 }] }],
     templates: [aTemplate('Mine')],
+    outlets: [{ id: uuid(), facts: anOutlet(), isClosed: true, version: 3 }],
     animals: [
       animal(ids.lamb as string, {
         bornOn: '2026-04-01',
@@ -166,7 +167,7 @@ describe('a book with every kind of entry', () => {
     expect(of(out.entries)).toEqual(of(file.entries));
     expect(of(out.entries).length).toBeGreaterThanOrEqual(2);
   });
-  it.each(['holding', 'groups', 'jobs', 'products', 'plans', 'drills', 'templates', 'animals'] as const)(
+  it.each(['holding', 'groups', 'jobs', 'products', 'plans', 'drills', 'templates', 'outlets', 'animals'] as const)(
     'keeps its %s',
     (part) => {
       expect(out[part]).toEqual(file[part]);

@@ -29,6 +29,7 @@ export const BOOK_LISTS: Readonly<Record<BookList, 'needed' | 'may be missing'>>
   plans: 'may be missing',
   drills: 'may be missing',
   templates: 'may be missing',
+  outlets: 'may be missing',
   animals: 'needed',
   entries: 'needed',
 };

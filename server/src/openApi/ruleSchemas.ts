@@ -28,6 +28,7 @@ export const RULE_SCHEMAS: NonNullable<Options['additionalConverters']> = {
     properties: Object.fromEntries((parts as string[]).map((part) => [part, { enum: grades as string[] }])),
     additionalProperties: false,
   }),
+  isGridCells: { type: 'array', items: { type: 'array', items: { type: 'number' } } },
   isLookGrades: {
     type: 'object',
     additionalProperties: {

@@ -1,6 +1,6 @@
 import { defineEntity, p, type EntitySchema } from '@mikro-orm/core';
 import type { DeadYoung, EntryType } from '@yaylak/contract';
-import type { HeatSign, LookGrade, MalePart, PartGrade, ScanFinding } from '@yaylak/core';
+import type { FatPlace, HeatSign, LookGrade, MalePart, PartGrade, ScanFinding } from '@yaylak/core';
 import { AnimalEntity } from './animal.entity';
 import { GroupEntity } from './group.entity';
 import { JobEntity } from './job.entity';
@@ -217,6 +217,15 @@ export const HarnessEntity = defineEntity({
   tableName: 'harness_entry',
   properties: { ...own, stay: () => p.manyToOne(EntryEntity).deleteRule('restrict').index(), colour: p.string() },
 });
+export const FinishEntity = defineEntity({
+  name: 'Finish',
+  tableName: 'finish_entry',
+  properties: {
+    ...own,
+    shape: p.integer().nullable(),
+    fat: p.json<Partial<Record<FatPlace, number>>>().nullable(),
+  },
+});
 export const MeasureEntity = defineEntity({
   name: 'Measure',
   tableName: 'measure_entry',
@@ -374,6 +383,7 @@ export const ENTRY_ENTITIES: Readonly<Record<EntryType, EntitySchema>> = {
   'stay-end': StayEndEntity,
   harness: HarnessEntity,
   measure: MeasureEntity,
+  finish: FinishEntity,
   'male-check': MaleCheckEntity,
   'gene-test': GeneTestEntity,
   'pregnancy-test': PregnancyTestEntity,

@@ -1,8 +1,10 @@
 import type { FieldFault } from '@yaylak/contract';
 import {
   CARRYING_STEP_KINDS,
+  FAT_GROUPS,
   GRANDPARENT_RULES,
   HEAT_SCHOOLS,
+  KILLING_KINDS,
   readTemplate,
   SPECIES,
   SPECIES_TABLE,
@@ -24,7 +26,9 @@ const BOUNDS: readonly (readonly [name: RegExp, least: number, most: number])[] 
   [/(rearedByAge\.\d+|culledByAge\.\d+|diesShare)$/, 0, 1.5],
   [/(usefulYears|matedAtYears|baseYears)$/, 1, 30],
   [/(widestCropDays|youngDays)$/, 10, 2_000],
-  [/Minor$/, 0, 100_000_000],
+  [/(interestAYear|diesADay)$/, 0, 0.5],
+  [/feedDaysMost$/, 1, 2_000],
+  [/Minor(ADay)?$/, 0, 100_000_000],
   [/scoreLeast$/, 0, 5],
   [/signsNeeded$/, 1, 5],
   [/deadAskedFrom$/, 1, 30],
@@ -43,6 +47,8 @@ const BOUNDS: readonly (readonly [name: RegExp, least: number, most: number])[] 
 const CHOICES: Readonly<Record<string, readonly string[]>> = {
   weaningWay: WEANING_WAYS,
   heatSchool: HEAT_SCHOOLS,
+  fatGroup: FAT_GROUPS,
+  killingKind: KILLING_KINDS,
   grandparents: GRANDPARENT_RULES,
 };
 

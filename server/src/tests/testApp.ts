@@ -274,5 +274,21 @@ export const aRollingPlan = (change: object = {}) => ({
 export const aTemplate = (name: string) => ({ id: v7(), name, stations: ['weigh'], settings: {}, gates: [] });
 
 /** Answers of a page, typed by the caller. */
+/** An outlet by the kilogram alive, 3.00 from the first of the year. */
+export const anOutlet = (change: object = {}) => ({
+  name: 'Hill market',
+  species: 'sheep',
+  payBy: 'live-kg',
+  prices: [{ from: '2026-01-01', baseMinor: 300, bands: [] }],
+  shrinkShare: 0,
+  commissionShare: 0,
+  tripMinor: 1500,
+  headMinor: 100,
+  least: 0,
+  weekdays: [6],
+  wants: { fromKg: 40 },
+  leastChance: 0.7,
+  ...change,
+});
 export const get = async <T>(t: TestApp, path: string, status = 200): Promise<T> =>
   (await t.http().get(path).expect(status)).body as T;

@@ -8,6 +8,7 @@ import { choice } from './choice';
 import { colostrum } from './colostrum';
 import { departure } from './departure';
 import { feed } from './feed';
+import { finish } from './finish';
 import { fostering } from './fostering';
 import { geneTest } from './geneTest';
 import { harness } from './harness';
@@ -57,6 +58,7 @@ export const KINDS = {
   treatment,
   look,
   measure,
+  finish,
   sample,
   care,
   score,

@@ -21,6 +21,7 @@ import { Migration20261129900000_reserved } from './20261129900000_reserved';
 import { Migration20261130000000_decisionMarks } from './20261130000000_decisionMarks';
 import { Migration20261130100000_choosing } from './20261130100000_choosing';
 import { Migration20261130110000_measures } from './20261130110000_measures';
+import { Migration20261130120000_selling } from './20261130120000_selling';
 
 /** What each step does; listed by hand, so that nothing is looked for on disk. */
 const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
@@ -44,6 +45,7 @@ const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>
   '20261130000000_decisionMarks': Migration20261130000000_decisionMarks,
   '20261130100000_choosing': Migration20261130100000_choosing,
   '20261130110000_measures': Migration20261130110000_measures,
+  '20261130120000_selling': Migration20261130120000_selling,
 };
 
 /** In the order they are run. */

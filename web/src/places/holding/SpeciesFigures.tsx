@@ -35,6 +35,7 @@ const FIELD_WORDS: Readonly<Record<keyof SpeciesSettings, string>> = {
   mating: 'Mating: who, and how heats are judged',
   pairing: 'Pairs not put together',
   choosing: 'Choosing: crops and base years',
+  selling: 'Selling: keep, days on feed, fat',
   grownShare: 'Share of the grown weight by year',
   season: 'The season, days before or after',
   tests: 'Tests for young: days after service, finds those in young, and those empty',

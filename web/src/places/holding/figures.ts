@@ -1,8 +1,10 @@
 import {
   fromKg,
   toKg,
+  type FatGroup,
   type GrandparentRule,
   type HeatSchool,
+  type KillingKind,
   type SpeciesSettings,
   type WeaningWay,
   type WeightUnit,
@@ -33,6 +35,19 @@ const CHOICES: Readonly<Record<string, NonNullable<FlatFigure['choices']>>> = {
     ['hours', 'by hours'],
     ['morning-evening', 'by morning and evening'],
   ] satisfies readonly (readonly [HeatSchool, string])[],
+  fatGroup: [
+    ['early', 'early'],
+    ['middle', 'middle'],
+    ['late', 'late'],
+  ] satisfies readonly (readonly [FatGroup, string])[],
+  killingKind: [
+    ['lamb', 'as lambs'],
+    ['kid', 'as kids'],
+    ['rabbit', 'as rabbits'],
+    ['beef', 'as beef cattle'],
+    ['dairy-cross', 'as dairy crosses'],
+    ['dairy', 'as dairy cattle'],
+  ] satisfies readonly (readonly [KillingKind, string])[],
   grandparents: [
     ['forbidden', 'forbidden'],
     ['by-inbreeding', 'judged by inbreeding'],
@@ -123,6 +138,13 @@ const LABELS: Readonly<Record<string, string>> = {
   diesShare: 'share that dies in a year',
   culledByAge: 'share culled in a year, by age',
   daughtersAYear: 'young females to one year, a female a year',
+  keepMinorADay: 'feed and keep of one that waits, a day',
+  interestAYear: 'interest a year, as a share',
+  diesADay: 'chance to die on a day of waiting',
+  feedDaysMost: 'on feed at most, days',
+  leavesFromDays: 'leaves from, days old',
+  fatGroup: 'goes fat',
+  killingKind: 'kills out',
 };
 
 /** Weights are kept in kilograms and typed in the holding's unit. */

@@ -1,0 +1,164 @@
+import type { Day } from '../calendar';
+import type { GrowthCurve, Reading } from '../growth';
+import { gainOverPeriod } from '../growth';
+import type { SpeciesSettings } from '../species';
+import { mean, standardDeviation } from '../statistics';
+import type { Days } from '../units';
+import { chancesAhead, daysMoreAt, valueAhead, type ForSale, type ThoughtClasses } from './animalAtOutlet';
+import { fatRate, type Felt } from './fatAhead';
+import { EYE_SD, withHabit, type GraderHabit } from './graders';
+import type { DaysMore } from './daysMore';
+import { pricesOn, type Outlet } from './outlets';
+import { readyFor, type BoxReadiness } from './ready';
+import { saleState, type SaleState } from './saleState';
+import { breakevenGain, marginalPerKg } from './value';
+import { onPlateau, OWN_DAYS, weightAhead, type GroupGain, type WeightAhead } from './weightAhead';
+
+/** One head that may be sold, as the book knows it. */
+export interface HeadAsked {
+  readonly today: Day;
+  readonly bornOn: Day | undefined;
+  /** As `dailyReadings` gives them, guesses set right. */
+  readonly daily: readonly Reading[];
+  readonly curve: GrowthCurve | undefined;
+  readonly group: GroupGain | undefined;
+  readonly feedDays: Days | undefined;
+  readonly clearIn: Days;
+  readonly oldEnoughIn: Days;
+  readonly shape: { readonly on: Day; readonly step: number } | undefined;
+  readonly felt: readonly Felt[];
+  readonly killingOut: number;
+}
+
+/** How an outlet's grader sees what this holding feels. */
+export interface Habits {
+  readonly shape: Pick<GraderHabit, 'used' | 'sd'>;
+  readonly fat: Pick<GraderHabit, 'used' | 'sd'>;
+}
+export const NO_HABITS: Habits = { shape: { used: 0, sd: EYE_SD.shape }, fat: { used: 0, sd: EYE_SD.fat } };
+
+export interface HeadAtOutlet {
+  readonly outlet: Outlet;
+  /** What it brings there today, whether or not it may go; the trip is not in it. Undefined unfelt, or without a price. */
+  readonly nowMinor: number | undefined;
+  readonly readiness: BoxReadiness;
+  readonly days: DaysMore;
+}
+
+export interface HeadAtOutlets {
+  readonly weight: WeightAhead;
+  readonly at: readonly HeadAtOutlet[];
+  readonly state: SaleState;
+  readonly inDays: Days | undefined;
+  /** Where it brings most on its best day, the trip left out. */
+  readonly best: HeadAtOutlet | undefined;
+  /** What its best day from tomorrow on brings, anywhere; undefined where it may not wait. */
+  readonly staysMinor: number | undefined;
+}
+
+/**
+ * One head at each outlet: what it brings today, whether it is ready there, and when it brings most.
+ * @returns undefined of one whose weight ahead is not known
+ */
+export function headAtOutlets(
+  asked: HeadAsked,
+  outlets: readonly Outlet[],
+  settings: SpeciesSettings,
+  habitsOf: (outlet: Outlet) => Habits = () => NO_HABITS,
+): HeadAtOutlets | undefined {
+  const { selling } = settings;
+  const { today, daily, bornOn, group, curve } = asked;
+  const pace = { daily, today, bornOn, group };
+  const plain = weightAhead({ ...pace, isPlateau: false, curve: undefined }, settings);
+  if (!plain) return undefined;
+  const animalOf = (weight: WeightAhead, outlet: Outlet): ForSale => ({
+    today,
+    weight,
+    killingOut: asked.killingOut,
+    classes: classesOf(asked, settings, habitsOf(outlet)),
+    clearIn: asked.clearIn,
+    oldEnoughIn: asked.oldEnoughIn,
+    feedDaysLeft: asked.feedDays === undefined ? undefined : selling.feedDaysMost - asked.feedDays,
+    dailyCostMinor: selling.keepMinorADay,
+    survival: 1 - selling.diesADay,
+    interestAYear: selling.interestAYear,
+  });
+  const breakevens = outlets.flatMap((o) => breakevenAt(animalOf(plain, o), o) ?? []);
+  const least = breakevens.length === 0 ? undefined : Math.min(...breakevens);
+  const isPlateau = onPlateau(daily, least === Infinity ? undefined : least, settings);
+  const weight = weightAhead({ ...pace, isPlateau, curve }, settings) ?? plain;
+  const ageDays = bornOn === undefined ? undefined : today - bornOn;
+  const at = outlets.map((outlet): HeadAtOutlet => {
+    const animal = animalOf(weight, outlet);
+    return {
+      outlet,
+      nowMinor: valueAhead(animal, outlet)(0),
+      readiness: readyFor(animal, outlet, ageDays),
+      days: daysMoreAt(animal, outlet),
+    };
+  });
+  const most = (days: DaysMore): number => (days.kind === 'days' ? days.bestMinor : -Infinity);
+  const best = at.reduce<HeadAtOutlet | undefined>(
+    (b, a) => (most(a.days) > (b ? most(b.days) : -Infinity) ? a : b),
+    undefined,
+  );
+  const waiting = at.flatMap(({ days }) => (days.kind === 'days' ? days.margins.slice(1) : [])).flatMap((m) => m ?? []);
+  const { state, inDays } = saleState({ clearIn: asked.clearIn, oldEnoughIn: asked.oldEnoughIn, isPlateau, at });
+  return {
+    weight,
+    at,
+    state,
+    inDays,
+    best,
+    staysMinor: waiting.length === 0 ? undefined : Math.max(...waiting),
+  };
+}
+
+/** The gain that pays for its keep at an outlet today. @returns undefined where it was not felt, or has no price there */
+function breakevenAt(animal: ForSale, outlet: Outlet): number | undefined {
+  const prices = pricesOn(outlet.prices, animal.today);
+  if (!prices) return undefined;
+  const marginal = marginalPerKg(
+    {
+      weight: { kg: animal.weight.kgIn(0), sd: animal.weight.sdIn(0) },
+      killingOut: animal.killingOut,
+      classes: animal.classes && chancesAhead(animal.classes)(0),
+    },
+    outlet,
+    prices,
+  );
+  return marginal === undefined ? undefined : breakevenGain(animal.dailyCostMinor, marginal);
+}
+
+/** Shape and fat as the outlet's grader would see them; both have to be known. */
+function classesOf(
+  { today, shape, felt }: HeadAsked,
+  { selling }: SpeciesSettings,
+  habits: Habits,
+): ThoughtClasses | undefined {
+  const last = felt.at(-1);
+  if (!shape || !last) return undefined;
+  return {
+    shape: withHabit(shape.step, habits.shape),
+    fat: withHabit(last.fat, habits.fat),
+    daysSinceFelt: today - last.on,
+    rate: fatRate(felt, selling.fatGroup),
+  };
+}
+
+/** How a group gains over the last weeks, from the gains of those in it. @returns undefined where nobody has one */
+export function groupGain(
+  members: readonly (readonly Reading[])[],
+  today: Day,
+  settings: SpeciesSettings,
+): GroupGain | undefined {
+  const gains = members.flatMap((daily) => {
+    const gain = gainOverPeriod(daily, { from: (today - OWN_DAYS) as Day, to: today }, settings);
+    return gain.kind === 'gain' ? [gain.kgPerDay] : [];
+  });
+  const centre = mean(gains);
+  const spread = standardDeviation(gains);
+  return centre === undefined
+    ? undefined
+    : { meanKgPerDay: centre, variance: spread === undefined ? undefined : spread ** 2 };
+}

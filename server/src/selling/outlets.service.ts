@@ -1,0 +1,102 @@
+import { MikroORM } from '@mikro-orm/libsql';
+import { Inject, Injectable } from '@nestjs/common';
+import type { ChangeOutlet, CreateOutlet, FieldFault, OutletFacts, OutletView } from '@yaylak/contract';
+import { dayOf, normalised, priceFault, type Outlet, type PriceList } from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { plain } from '../common/plain';
+import { badFields, notFound, staleVersion } from '../common/problems';
+import { OutletEntity } from '../records/outlet.entity';
+import { priceFaultText } from './priceFaultText';
+
+/** Where the holding sells. An outlet is never removed: sales of other years speak of it; it is closed. */
+@Injectable()
+export class OutletsService {
+  constructor(
+    @Inject(MikroORM) private readonly orm: MikroORM,
+    @Inject(BookService) private readonly book: BookService,
+  ) {}
+
+  /** The open ones before the closed, by name. */
+  async list(): Promise<OutletView[]> {
+    const stored = await this.orm.em.fork().find(OutletEntity, {});
+    return stored
+      .map(({ id, facts, isClosed, version }) => ({ id, facts, isClosed, version }))
+      .sort((a, b) => Number(a.isClosed) - Number(b.isClosed) || a.facts.name.localeCompare(b.facts.name));
+  }
+
+  create(outlet: CreateOutlet): Promise<OutletView> {
+    const { id, ...facts } = plain(outlet);
+    return this.book.exclusively(async () => {
+      const all = await this.list();
+      const known = all.find((o) => o.id === id);
+      if (known) return known;
+      refuseFaults(facts, all);
+      const record: OutletView = { id, facts, isClosed: false, version: 1 };
+      await this.book.transact((em) => em.insert(OutletEntity, { ...record }));
+      return record;
+    });
+  }
+
+  change(id: string, change: ChangeOutlet): Promise<OutletView> {
+    const { version, isClosed, ...facts } = plain(change);
+    return this.book.exclusively(async () => {
+      const all = await this.list();
+      const before = all.find((o) => o.id === id);
+      if (!before) throw notFound('outlet');
+      if (before.version !== version) throw staleVersion('outlet', before);
+      refuseFaults(
+        facts,
+        all.filter((o) => o.id !== id),
+      );
+      const record: OutletView = { id, facts, isClosed: isClosed ?? before.isClosed, version: version + 1 };
+      await this.book.transact((em) =>
+        em.nativeUpdate(OutletEntity, { id }, { facts, isClosed: record.isClosed, version: record.version }),
+      );
+      return record;
+    });
+  }
+}
+
+/** An outlet as core reckons with it. */
+export function outletOf({ id, facts }: OutletView): Outlet {
+  const { wants, prices, ...rest } = facts;
+  const range = (from: number | undefined, to: number | undefined) =>
+    from === undefined && to === undefined ? undefined : { from, to };
+  return {
+    ...rest,
+    id,
+    prices: prices.map((p): PriceList => ({ ...p, from: dayOf(p.from) })),
+    box: {
+      kg: range(wants.fromKg, wants.toKg),
+      shape: range(wants.fromShape, wants.toShape),
+      fat: range(wants.fromFat, wants.toFat),
+      ageDays: range(wants.fromDays, wants.toDays),
+    },
+  };
+}
+
+function refuseFaults(facts: OutletFacts, others: readonly OutletView[]): void {
+  const faults: FieldFault[] = [];
+  const same = others.find((o) => normalised(o.facts.name) === normalised(facts.name));
+  if (same) faults.push({ field: 'name', message: `There is an outlet “${same.facts.name}” already.` });
+  if (facts.most !== undefined && facts.most < facts.least)
+    faults.push({
+      field: 'most',
+      message: `It takes at most ${facts.most} and at least ${facts.least}: no load would do. Raise the one or lower the other.`,
+    });
+  const { wants } = facts;
+  for (const [what, from, to] of [
+    ['Kg', wants.fromKg, wants.toKg],
+    ['Shape', wants.fromShape, wants.toShape],
+    ['Fat', wants.fromFat, wants.toFat],
+    ['Days', wants.fromDays, wants.toDays],
+  ] as const)
+    if (from !== undefined && to !== undefined && to < from)
+      faults.push({
+        field: `wants.to${what}`,
+        message: `${to} lies under ${from}: nothing would fit. Exchange the two.`,
+      });
+  const fault = priceFault(outletOf({ id: '', facts, isClosed: false, version: 1 }));
+  if (fault) faults.push({ field: `prices.${fault.list}`, message: priceFaultText(fault) });
+  if (faults.length > 0) throw badFields(faults);
+}

@@ -1,0 +1,37 @@
+import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
+import { ChangeOutlet, CreateOutlet, SellingQuery, type OutletView, type SellingView } from '@yaylak/contract';
+import { OutletsService } from './outlets.service';
+import { SellingService } from './selling.service';
+
+@Controller('api/selling')
+export class SellingController {
+  constructor(
+    @Inject(SellingService) private readonly selling: SellingService,
+    @Inject(OutletsService) private readonly outlets: OutletsService,
+  ) {}
+
+  /** A pen of those that may be sold: who is ready, and what each brings at each outlet. */
+  @Get()
+  view(@Query() query: SellingQuery): Promise<SellingView> {
+    return this.selling.view(query);
+  }
+
+  /** Where the holding sells, with what is paid there and was paid before. */
+  @Get('outlets')
+  list(): Promise<OutletView[]> {
+    return this.outlets.list();
+  }
+
+  /** Adds an outlet. */
+  @Post('outlets')
+  @HttpCode(201)
+  create(@Body() outlet: CreateOutlet): Promise<OutletView> {
+    return this.outlets.create(outlet);
+  }
+
+  /** Changes an outlet on the version that was read: new prices are a list of their own day. */
+  @Put('outlets/:id')
+  change(@Param('id', ParseUUIDPipe) id: string, @Body() outlet: ChangeOutlet): Promise<OutletView> {
+    return this.outlets.change(id, outlet);
+  }
+}

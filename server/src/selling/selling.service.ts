@@ -1,0 +1,196 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { SaleCell, SaleRow, SellingQuery, SellingView } from '@yaylak/contract';
+import {
+  growthCurve,
+  groupGain,
+  groupOn,
+  headAtOutlets,
+  isoOf,
+  isPresent,
+  killingOut,
+  mayBeSold,
+  saleFacts,
+  SEXES,
+  stepAt,
+  type AnimalFacts,
+  type GroupGain,
+  type GrowthCurve,
+  type HeadAtOutlet,
+  type Outlet,
+  type SaleFacts,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { Derived } from '../book/derived';
+import { breathe } from '../common/breathe';
+import { Clock } from '../common/clock';
+import { tagView } from '../common/views';
+import { outletOf, OutletsService } from './outlets.service';
+
+/** Days of the curve that are shown: eight weeks. */
+const SHOWN_DAYS = 56;
+/** Heads worked out before others are let on. */
+const AT_ONCE = 10;
+
+/** Who is ready, for whom, and what each brings where. */
+@Injectable()
+export class SellingService {
+  private readonly curves: Derived<GrowthCurve>;
+
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(OutletsService) private readonly outlets: OutletsService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {
+    this.curves = new Derived(
+      () => this.book.state,
+      (facts) =>
+        growthCurve(facts.record.bornOn, this.book.state.daily(facts), this.book.state.settings(facts.record.species)),
+    );
+  }
+
+  async view({ species, groupId }: SellingQuery): Promise<SellingView> {
+    const today = this.clock.today();
+    const settings = this.book.state.settings(species);
+    const forSale = [...this.book.state.animals.values()].filter(
+      (f) => f.record.species === species && isPresent(f, today) && mayBeSold(f, today, settings),
+    );
+    const groups = this.groupsOf(forSale);
+    const chosen = groupId ?? groups[0]?.id ?? null;
+    const pen = forSale.filter((f) => (groupOn(f, today) ?? null) === chosen);
+    const outlets = (await this.outlets.list()).filter((o) => o.facts.species === species && !o.isClosed);
+    const reckoned = outlets.map(outletOf);
+    const gains = this.gainsBySex(pen);
+    const rows: SaleRow[] = [];
+    for (const [i, facts] of pen.entries()) {
+      if (i % AT_ONCE === 0) await breathe();
+      rows.push(this.row(facts, reckoned, gains.get(facts.record.sex)));
+    }
+    return { on: isoOf(today), species, outlets, groups, groupId: chosen, rows: rows.sort(byState) };
+  }
+
+  /** Where those for sale stand, the largest pen first; those in no group are not a pen. */
+  private groupsOf(forSale: readonly AnimalFacts[]): SellingView['groups'] {
+    const counts = new Map<string, number>();
+    for (const facts of forSale) {
+      const id = groupOn(facts, this.clock.today());
+      if (id !== undefined) counts.set(id, (counts.get(id) ?? 0) + 1);
+    }
+    return [...counts]
+      .map(([id, count]) => ({ id, count, name: this.book.state.groups.get(id)?.name ?? '' }))
+      .sort((a, b) => b.count - a.count || a.name.localeCompare(b.name));
+  }
+
+  /** How those of a pen gain, by sex: what one weighed once is taken to do. */
+  private gainsBySex(pen: readonly AnimalFacts[]): ReadonlyMap<string, GroupGain | undefined> {
+    const { state } = this.book;
+    const today = this.clock.today();
+    return new Map(
+      SEXES.map((sex) => {
+        const members = pen.filter((f) => f.record.sex === sex);
+        const [first] = members;
+        return [
+          sex,
+          first &&
+            groupGain(
+              members.map((f) => state.daily(f)),
+              today,
+              state.settings(first.record.species),
+            ),
+        ] as const;
+      }),
+    );
+  }
+
+  private row(facts: AnimalFacts, outlets: readonly Outlet[], group: GroupGain | undefined): SaleRow {
+    const today = this.clock.today();
+    const { state } = this.book;
+    const { species, sex, bornOn } = facts.record;
+    const settings = state.settings(species);
+    const sale = saleFacts(facts, today, settings);
+    const daily = state.daily(facts);
+    const groupId = groupOn(facts, today);
+    const head = headAtOutlets(
+      {
+        today,
+        bornOn,
+        daily,
+        curve: this.curves.of(facts),
+        group,
+        feedDays: sale.feedDays,
+        clearIn: sale.clearIn,
+        oldEnoughIn: sale.oldEnoughIn,
+        shape: sale.shape,
+        felt: sale.felt,
+        killingOut: killingOut([], settings.selling.killingKind).share,
+      },
+      outlets,
+      settings,
+    );
+    const lastKg = daily.at(-1);
+    const felt = sale.felt.at(-1);
+    const held = heldOf(sale);
+    return {
+      tag: tagView(facts, today),
+      sex,
+      ageDays: sale.ageDays ?? null,
+      groupName: (groupId && state.groups.get(groupId)?.name) ?? null,
+      state: held ? 'held' : (head?.state ?? 'not-known'),
+      held,
+      inDays: head?.inDays ?? null,
+      weight:
+        head && lastKg
+          ? {
+              kg: lastKg.kg,
+              on: isoOf(lastKg.on),
+              nowKg: head.weight.kgIn(0),
+              nowSd: head.weight.sdIn(0),
+              gainKgPerDay: head.weight.gain,
+              gainSd: head.weight.gainSd,
+              ownShare: head.weight.ownShare,
+              isPlateau: head.weight.isPlateau,
+            }
+          : null,
+      finish:
+        felt || sale.shape
+          ? {
+              on: isoOf(felt && (!sale.shape || felt.on > sale.shape.on) ? felt.on : (sale.shape?.on ?? today)),
+              shape: sale.shape?.step ?? null,
+              fat: felt ? stepAt(felt.fat) : null,
+            }
+          : null,
+      feedDays: sale.feedDays ?? null,
+      curve:
+        head?.best?.days.kind === 'days' ? head.best.days.margins.slice(0, SHOWN_DAYS + 1).map((m) => m ?? null) : [],
+      bestOutletId: head?.best?.outlet.id ?? null,
+      cells: head ? head.at.map((at) => cell(at, !held)) : [],
+      staysMinor: head?.staysMinor ?? null,
+    };
+  }
+}
+
+const cell = ({ outlet, nowMinor, readiness, days }: HeadAtOutlet, mayGo: boolean): SaleCell => ({
+  outletId: outlet.id,
+  nowMinor: mayGo ? (nowMinor ?? null) : null,
+  readiness,
+  best: days.kind === 'days' ? { inDays: days.bestIn, minor: days.bestMinor, run: days.run } : null,
+  noDay: days.kind === 'no-day' ? days.reason : null,
+});
+
+function heldOf({ clearIn, clearOn, oldEnoughIn, reservedFor }: SaleFacts): SaleRow['held'] {
+  if (clearIn > 0) return { of: 'withdrawal', clearOn: clearOn === undefined ? null : isoOf(clearOn), buyer: null };
+  if (reservedFor !== undefined) return { of: 'reserved', clearOn: null, buyer: reservedFor };
+  return oldEnoughIn > 0 ? { of: 'too-young', clearOn: null, buyer: null } : null;
+}
+
+/** Those to send first: closing before ready, the dearest first; the held and unknown last. */
+const ORDER = ['closing', 'ready', 'plateau', 'in-days', 'not-felt', 'never', 'held', 'not-known'] as const;
+function byState(a: SaleRow, b: SaleRow): number {
+  const worth = (r: SaleRow): number => Math.max(...r.cells.map((c) => c.nowMinor ?? -Infinity), -Infinity);
+  const byWorth = worth(b) === worth(a) ? 0 : worth(b) - worth(a);
+  return (
+    ORDER.indexOf(a.state) - ORDER.indexOf(b.state) ||
+    (a.inDays ?? 0) - (b.inDays ?? 0) ||
+    byWorth ||
+    a.tag.text.localeCompare(b.tag.text)
+  );
+}

@@ -1,0 +1,221 @@
+import type { OutletView, SaleRow, SellingView } from '@yaylak/contract';
+import {
+  aGroup,
+  anOutlet,
+  aProduct,
+  arrival,
+  fact,
+  get,
+  move,
+  testApp,
+  TODAY,
+  treatment,
+  uuid,
+  weight,
+  type TestApp,
+} from '../tests/testApp';
+
+let t: TestApp;
+let pen: string;
+beforeEach(async () => {
+  t = await testApp();
+  pen = await aGroup(t, 'Fattening pen');
+});
+afterEach(() => t.close());
+
+const outlet = async (change: object = {}): Promise<string> => {
+  const id = uuid();
+  await t
+    .http()
+    .post('/api/selling/outlets')
+    .send({ id, ...anOutlet(change) })
+    .expect(201);
+  return id;
+};
+const lamb = async (kgs: readonly number[], change: object = {}, weanedOn = '2026-09-01'): Promise<string> => {
+  const id = uuid();
+  await t.post(
+    arrival(id, { sex: 'male', bornOn: '2026-04-20', on: '2026-04-20', ...change }),
+    move(id, pen, weanedOn),
+    fact('weaning', id, { on: weanedOn, isDone: true }),
+    // The last today, a week between each.
+    ...kgs.map((kg, i) =>
+      weight(id, new Date(Date.UTC(2026, 10, 23 - 7 * (kgs.length - 1 - i))).toISOString().slice(0, 10), kg),
+    ),
+  );
+  return id;
+};
+const view = (): Promise<SellingView> => get(t, '/api/selling?species=sheep');
+const rowOf = async (id: string): Promise<SaleRow> => {
+  const row = (await view()).rows.find((r) => r.tag.animalId === id);
+  if (!row) throw new Error('not for sale');
+  return row;
+};
+
+describe('who is ready', () => {
+  it('is who lies in what an outlet wants, with what it brings there today and when most', async () => {
+    const market = await outlet();
+    const [heavy, light] = [await lamb([42, 43.4, 44.8]), await lamb([32, 33.4, 34.8])];
+    expect(await rowOf(heavy)).toMatchObject({
+      state: 'ready',
+      feedDays: 83,
+      weight: { kg: 44.8, on: TODAY, gainKgPerDay: expect.closeTo(0.2, 6) as number },
+      // 44.8 x 3.00 less 1.00.
+      cells: [{ outletId: market, nowMinor: expect.closeTo(13_340, 6) as number, readiness: { kind: 'ready' } }],
+      bestOutletId: market,
+    });
+    const row = await rowOf(light);
+    expect(row.state).toBe('in-days');
+    // To 40 kg it lacks 5.2, at .2 a day, and has to be there by 7 in 10.
+    expect(row.inDays).toBeGreaterThan(26);
+    expect(row.inDays).toBeLessThan(34);
+    // A day brings .60 and costs .28 and a little risk: it waits to the end of its days on feed.
+    expect(row.cells[0]?.best).toMatchObject({ inDays: 37 });
+  });
+
+  it('is nobody under withdrawal, nobody too young, and nobody kept for a buyer; each with why', async () => {
+    await outlet();
+    const [given, kept, young] = [
+      await lamb([44]),
+      await lamb([44]),
+      await lamb([20], { bornOn: '2026-10-10', on: '2026-10-10' }, '2026-11-01'),
+    ];
+    const product = await aProduct(t, { withdrawals: [{ species: 'sheep', route: 'mouth', meatDays: 14 }] });
+    await t.post(treatment(given, product, { meatDays: 14 }), fact('reservation', kept, { buyer: 'Neighbour' }));
+    expect(await rowOf(given)).toMatchObject({ state: 'held', held: { of: 'withdrawal', clearOn: '2026-12-08' } });
+    expect((await rowOf(given)).cells[0]?.nowMinor).toBeNull();
+    expect(await rowOf(kept)).toMatchObject({ state: 'held', held: { of: 'reserved', buyer: 'Neighbour' } });
+    expect(await rowOf(young)).toMatchObject({ state: 'held', held: { of: 'too-young' } });
+  });
+
+  it('leaves out who was chosen to be kept, and takes in the old that were chosen to go', async () => {
+    const [keeper, old, mother] = [
+      await lamb([44], { sex: 'female' }),
+      await lamb([60], { sex: 'female', bornOn: '2019-04-01' }),
+      await lamb([60], { sex: 'female', bornOn: '2020-04-01' }),
+    ];
+    await t.post(
+      fact('choice', keeper, { decision: 'keep', among: 'ewe lambs' }),
+      fact('choice', old, { decision: 'cull', among: 'grown ewes', reason: 'teeth' }),
+    );
+    const ids = (await view()).rows.map((r) => r.tag.animalId);
+    expect(ids).toEqual([old]);
+    expect(ids).not.toContain(mother);
+  });
+
+  it('is asked to be felt for an outlet that pays by class, and is worth its class once it was', async () => {
+    const cells = Array.from({ length: 5 }, (_, s) =>
+      Array.from({ length: 5 }, (__, f) => 20 * (s - 2) - 30 * Math.max(0, f - 2)),
+    );
+    const grid = { shape: 'whole', fat: 'whole', cellsAre: 'adjustment', cells };
+    await outlet({
+      payBy: 'grid',
+      prices: [{ from: '2026-01-01', baseMinor: 650, bands: [], grid }],
+      wants: { fromKg: 18, fromFat: 4, toFat: 9 },
+    });
+    const id = await lamb([42, 43.4, 44.8]);
+    expect(await rowOf(id)).toMatchObject({ state: 'not-felt', finish: null, cells: [{ nowMinor: null }] });
+    await t.post(fact('finish', id, { on: TODAY, shape: 8, fat: { tail: 7, loin: 7, ribs: 7 } }));
+    const row = await rowOf(id);
+    expect(row.finish).toEqual({ on: TODAY, shape: 8, fat: 7 });
+    // 44.8 x .46 = 20.6 kg at 6.50, a little off for the fat it may be graded.
+    expect(row.cells[0]?.nowMinor).toBeGreaterThan(12_200);
+    expect(row.cells[0]?.nowMinor).toBeLessThan(13_300);
+    expect(row.cells[0]?.readiness.kind).not.toBe('not-felt');
+  });
+
+  it('is not known without a weight', async () => {
+    await outlet();
+    expect(await rowOf(await lamb([]))).toMatchObject({ state: 'not-known', weight: null, cells: [], curve: [] });
+  });
+});
+
+describe('outlets', () => {
+  const change = (id: string, facts: object, version: number) =>
+    t
+      .http()
+      .put(`/api/selling/outlets/${id}`)
+      .send({ ...facts, version });
+
+  it('are added once, changed on the version that was read, and closed', async () => {
+    const id = await outlet();
+    const again = { id, ...anOutlet({ name: 'Twice' }) };
+    expect((await t.http().post('/api/selling/outlets').send(again).expect(201)).body).toMatchObject({
+      version: 1,
+      facts: { name: 'Hill market' },
+    });
+    await change(id, anOutlet({ note: 'Saturdays' }), 1).expect(200);
+    await change(id, anOutlet(), 1).expect(409);
+    await change(id, { ...anOutlet(), isClosed: true }, 2).expect(200);
+    const [found] = await get<OutletView[]>(t, '/api/selling/outlets');
+    expect(found).toMatchObject({ isClosed: true, version: 3 });
+    expect((await view()).outlets).toEqual([]);
+  });
+
+  it.each([
+    [
+      { prices: [{ from: '2026-01-01', baseMinor: 0, bands: [] }] },
+      'Prices from 2026-01-01: a price of 0 pays nothing. Type what the outlet pays.',
+    ],
+    [
+      { payBy: 'grid' },
+      'Prices from 2026-01-01: this outlet pays by class and has no grid. Fill one in, or choose another way to pay.',
+    ],
+    [{ least: 5, most: 3 }, 'It takes at most 3 and at least 5: no load would do. Raise the one or lower the other.'],
+    [{ wants: { fromFat: 9, toFat: 4 } }, '4 lies under 9: nothing would fit. Exchange the two.'],
+    [
+      {
+        payBy: 'carcass-kg',
+        prices: [
+          {
+            from: '2026-01-01',
+            baseMinor: 600,
+            bands: [
+              { fromKg: 12, toKg: 18, minorPerKg: 0 },
+              { fromKg: 16, minorPerKg: -5 },
+            ],
+          },
+        ],
+      },
+      'Prices from 2026-01-01: two bands cover 16 kg. Let one end where the next begins.',
+    ],
+    [
+      {
+        payBy: 'grid',
+        prices: [
+          {
+            from: '2026-01-01',
+            baseMinor: 600,
+            bands: [],
+            grid: {
+              shape: 'whole',
+              fat: 'whole',
+              cellsAre: 'adjustment',
+              cells: [
+                [0, 0, 0, 0, 0],
+                [0, 0, 0, 0],
+              ],
+            },
+          },
+        ],
+      },
+      'Prices from 2026-01-01: the grid has 2 rows and needs 5. Paste the whole field.',
+    ],
+  ])('with what nothing could be paid by are refused, with the remedy: %#', async (facts, message) => {
+    const refused = await t
+      .http()
+      .post('/api/selling/outlets')
+      .send({ id: uuid(), ...anOutlet(facts) })
+      .expect(400);
+    expect((refused.body as { fields: { message: string }[] }).fields.map((f) => f.message)).toEqual([message]);
+  });
+
+  it('have a name each', async () => {
+    await outlet();
+    await t
+      .http()
+      .post('/api/selling/outlets')
+      .send({ id: uuid(), ...anOutlet({ name: 'hill  MARKET' }) })
+      .expect(400);
+  });
+});
