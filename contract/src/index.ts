@@ -16,6 +16,7 @@ export * from './kinds';
 export * from './label';
 export * from './mating';
 export * from './matingWords';
+export * from './outletOf';
 export * from './plan';
 export * from './posting';
 export * from './pregnancyWords';

@@ -1,3 +1,4 @@
+import type { OutletView } from './selling';
 import type {
   BirthKnownTo,
   Decision,
@@ -147,6 +148,8 @@ export interface RosterAnimal {
   readonly lastBirthOn?: string;
   /** How many young are reared under her now. */
   readonly rears?: number;
+  /** The day its time on feed began: weaned, or bought after that. */
+  readonly feedFrom?: string;
   /** Points in the ranking the holding last drew up for its like, and their standard error; null outside it. */
   readonly points: number | null;
   readonly pointsError?: number;
@@ -174,6 +177,8 @@ export interface RosterView {
   readonly products: readonly ProductView[];
   readonly templates: readonly TemplateView[];
   readonly biases: readonly BiasView[];
+  /** Where animals are sold: at the finish station each says whether the one at hand is ready. */
+  readonly outlets: readonly OutletView[];
   /** Tubes used so far, the last of each purpose: what comes next follows from it. */
   readonly lastTubes: Readonly<Record<string, string>>;
 }

@@ -18,6 +18,7 @@ export const STATIONS = [
   'litter',
   'score',
   'measure',
+  'finish',
   'raddle',
   'scan',
   'look',

@@ -32,13 +32,16 @@ export function mayBeSold(facts: AnimalFacts, today: Day, settings: SpeciesSetti
   return isYoung && (sex !== 'female' || facts.births.length === 0);
 }
 
+/** The day its time on feed began: weaned, or bought after that. @returns undefined where neither is known */
+export function feedFrom({ weanings, arrivedBy, arrivedOn }: AnimalFacts): Day | undefined {
+  const weaned = weanings.findLast((w) => w.isDone)?.on;
+  const bought = arrivedBy === 'bought' ? arrivedOn : undefined;
+  return weaned === undefined || (bought !== undefined && bought > weaned) ? bought : weaned;
+}
+
 export function saleFacts(facts: AnimalFacts, today: Day, settings: SpeciesSettings): SaleFacts {
   const { bornOn } = facts.record;
-  const weaned = facts.weanings.findLast((w) => w.isDone)?.on;
-  const begun = Math.max(
-    weaned ?? -Infinity,
-    facts.arrivedBy === 'bought' ? (facts.arrivedOn ?? -Infinity) : -Infinity,
-  );
+  const begun = feedFrom(facts);
   const meat = withheldOn(facts, today).filter((w) => w.of === 'meat');
   const clearOn = meat.reduce<Day | undefined>((last, { until }) => {
     const clear = addDays(until, 1);
@@ -49,7 +52,7 @@ export function saleFacts(facts: AnimalFacts, today: Day, settings: SpeciesSetti
   const shaped = looks.findLast((f) => f.shape !== undefined);
   return {
     ageDays,
-    feedDays: Number.isFinite(begun) ? today - begun : undefined,
+    feedDays: begun === undefined ? undefined : today - begun,
     clearIn: clearOn === undefined ? 0 : clearOn - today,
     clearOn,
     oldEnoughIn: ageDays === undefined ? 0 : Math.max(0, settings.selling.leavesFromDays - ageDays),

@@ -46,8 +46,7 @@ export function readyFor(animal: ForSale, outlet: Outlet, ageDays: Days | undefi
     mean: animal.weight.kgIn(n) * deadFactor,
     sd: animal.weight.sdIn(n) * deadFactor,
   });
-  const bestChance = middleChance(box, weightIn(0).sd, animal.classes);
-  const narrow = bestChance < leastChance ? { bestChance } : undefined;
+  const narrow = narrowBox(box, leastChance, weightIn(0).sd, animal.classes);
   const at = (n: Days): Factors => factorsOn(box, weightIn(n), animal.classes, n);
   const isReady = (f: Factors): boolean => (narrow ? f.isInside : f.chance >= leastChance);
   let nearest: { n: Days; factors: Factors } | undefined;
@@ -60,8 +59,56 @@ export function readyFor(animal: ForSale, outlet: Outlet, ageDays: Days | undefi
     if (!nearest || factors.chance > nearest.factors.chance) nearest = { n, factors };
   }
   const { n, factors } = nearest as { n: Days; factors: Factors };
-  const worst = factors.each.reduce((w, f) => (f.chance < w.chance ? f : w));
+  const worst = worstOf(factors);
   return { kind: 'never', factor: worst.name, side: worst.side, chance: factors.chance, onDay: n };
+}
+
+export interface BoxToday {
+  readonly isReady: boolean;
+  readonly chance: number;
+  readonly isNarrow: Narrow | undefined;
+  /** What speaks most against it. */
+  readonly worst: { readonly factor: BoxFactor; readonly side: 'under' | 'over' };
+}
+
+/**
+ * Whether an animal just weighed and felt lies in an outlet's box: what `readyFor` says of today, without what is
+ * withheld.
+ * @param weight live kilograms and the SD of the reading
+ * @returns undefined where the outlet wants a class and none is known, or where it is not of the age wanted
+ */
+export function inBoxToday(
+  { box, leastChance, payBy }: Pick<Outlet, 'box' | 'leastChance' | 'payBy'>,
+  animal: { readonly weight: ThoughtClass; readonly killingOut: number; readonly classes: ThoughtClasses | undefined },
+  ageDays: Days | undefined,
+): BoxToday | undefined {
+  const { classes } = animal;
+  if ((box.shape !== undefined || box.fat !== undefined) && !classes) return undefined;
+  if (ageDays !== undefined && !isIn(ageDays, box.ageDays)) return undefined;
+  const k = isPaidDead(payBy) ? animal.killingOut : 1;
+  const weight = { mean: animal.weight.mean * k, sd: animal.weight.sd * k };
+  const narrow = narrowBox(box, leastChance, weight.sd, classes);
+  const factors = factorsOn(box, weight, classes, 0);
+  const worst = worstOf(factors);
+  return {
+    isReady: narrow ? factors.isInside : factors.chance >= leastChance,
+    chance: factors.chance,
+    isNarrow: narrow,
+    worst: { factor: worst.name, side: worst.side },
+  };
+}
+
+const worstOf = ({ each }: Factors): Factor => each.reduce((w, f) => (f.chance < w.chance ? f : w));
+
+/** Where even one in the middle of the box would be in it too seldom: by how much at best. */
+function narrowBox(
+  box: WantedBox,
+  leastChance: number,
+  weightSd: number,
+  classes: ThoughtClasses | undefined,
+): Narrow | undefined {
+  const bestChance = middleChance(box, weightSd, classes);
+  return bestChance < leastChance ? { bestChance } : undefined;
 }
 
 const isIn = (value: number, range: BoxRange | undefined): boolean =>

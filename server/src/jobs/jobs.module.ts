@@ -5,13 +5,14 @@ import { ConditionModule } from '../condition/condition.module';
 import { HoldingModule } from '../holding/holding.module';
 import { MatingModule } from '../mating/mating.module';
 import { RemediesModule } from '../remedies/remedies.module';
+import { SellingModule } from '../selling/selling.module';
 import { JobsController } from './jobs.controller';
 import { JobsService } from './jobs.service';
 import { RosterService } from './roster.service';
 import { TemplatesService } from './templates.service';
 
 @Module({
-  imports: [BookModule, ChoosingModule, ConditionModule, HoldingModule, MatingModule, RemediesModule],
+  imports: [BookModule, ChoosingModule, ConditionModule, HoldingModule, MatingModule, RemediesModule, SellingModule],
   controllers: [JobsController],
   providers: [JobsService, RosterService, TemplatesService],
   exports: [JobsService],

@@ -2,6 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { otherSireText } from '@yaylak/contract';
 import type { GoneNumber, RosterAnimal, RosterView } from '@yaylak/contract';
 import {
+  feedFrom,
   groupOn,
   isoOf,
   mainIdentifier,
@@ -24,6 +25,7 @@ import { ConditionService } from '../condition/condition.service';
 import { biasView, tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
 import { MatingHistoryService } from '../mating/history.service';
+import { OutletsService } from '../selling/outlets.service';
 import { ProductsService } from '../remedies/products.service';
 import { TemplatesService } from './templates.service';
 
@@ -48,6 +50,7 @@ export class RosterService {
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(JudgeService) private readonly judge: JudgeService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
+    @Inject(OutletsService) private readonly outlets: OutletsService,
     @Inject(ProductsService) private readonly products: ProductsService,
     @Inject(TemplatesService) private readonly templates: TemplatesService,
     @Inject(Clock) private readonly clock: Clock,
@@ -72,6 +75,7 @@ export class RosterService {
       gone: this.goneOfAll.get(),
       products: this.products.list().filter((p) => !p.isClosed),
       templates: await this.templates.list(),
+      outlets: (await this.outlets.list()).filter((o) => !o.isClosed),
       biases: [...this.book.state.tapeBiases.values()].map(biasView),
       lastTubes: this.lastTubes(today),
     };
@@ -112,6 +116,7 @@ export class RosterService {
       ...this.runsWith(facts, today),
       ...this.served(facts),
       femaleKind: this.condition.femaleKind(facts),
+      ...fedFrom(facts),
     };
   }
 
@@ -214,4 +219,9 @@ function judgedSoFar(
     ...(over.length === 0 ? {} : { chosenOver: over }),
     ...(graded.length > 0 ? { grades: Object.fromEntries(graded.map((g) => [g.standard.id, g.grade])) } : {}),
   };
+}
+
+function fedFrom(facts: AnimalFacts): Pick<RosterAnimal, 'feedFrom'> {
+  const from = feedFrom(facts);
+  return from === undefined ? {} : { feedFrom: isoOf(from) };
 }

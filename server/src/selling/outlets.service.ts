@@ -1,7 +1,14 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import type { ChangeOutlet, CreateOutlet, FieldFault, OutletFacts, OutletView } from '@yaylak/contract';
-import { dayOf, normalised, priceFault, type Outlet, type PriceList } from '@yaylak/core';
+import {
+  outletOf,
+  type ChangeOutlet,
+  type CreateOutlet,
+  type FieldFault,
+  type OutletFacts,
+  type OutletView,
+} from '@yaylak/contract';
+import { normalised, priceFault } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { plain } from '../common/plain';
 import { badFields, notFound, staleVersion } from '../common/problems';
@@ -57,24 +64,6 @@ export class OutletsService {
   }
 }
 
-/** An outlet as core reckons with it. */
-export function outletOf({ id, facts }: OutletView): Outlet {
-  const { wants, prices, ...rest } = facts;
-  const range = (from: number | undefined, to: number | undefined) =>
-    from === undefined && to === undefined ? undefined : { from, to };
-  return {
-    ...rest,
-    id,
-    prices: prices.map((p): PriceList => ({ ...p, from: dayOf(p.from) })),
-    box: {
-      kg: range(wants.fromKg, wants.toKg),
-      shape: range(wants.fromShape, wants.toShape),
-      fat: range(wants.fromFat, wants.toFat),
-      ageDays: range(wants.fromDays, wants.toDays),
-    },
-  };
-}
-
 function refuseFaults(facts: OutletFacts, others: readonly OutletView[]): void {
   const faults: FieldFault[] = [];
   const same = others.find((o) => normalised(o.facts.name) === normalised(facts.name));
@@ -96,7 +85,7 @@ function refuseFaults(facts: OutletFacts, others: readonly OutletView[]): void {
         field: `wants.to${what}`,
         message: `${to} lies under ${from}: nothing would fit. Exchange the two.`,
       });
-  const fault = priceFault(outletOf({ id: '', facts, isClosed: false, version: 1 }));
+  const fault = priceFault(outletOf({ id: '', facts }));
   if (fault) faults.push({ field: `prices.${fault.list}`, message: priceFaultText(fault) });
   if (faults.length > 0) throw badFields(faults);
 }

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { SaleCell, SaleRow, SellingQuery, SellingView } from '@yaylak/contract';
+import { outletOf, type SaleCell, type SaleRow, type SellingQuery, type SellingView } from '@yaylak/contract';
 import {
   growthCurve,
   groupGain,
@@ -24,7 +24,7 @@ import { Derived } from '../book/derived';
 import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
-import { outletOf, OutletsService } from './outlets.service';
+import { OutletsService } from './outlets.service';
 
 /** Days of the curve that are shown: eight weeks. */
 const SHOWN_DAYS = 56;

@@ -12,6 +12,8 @@ import type {
   HoldingView,
   IdentifierIndexRow,
   JobView,
+  OutletFacts,
+  OutletView,
   ProductFacts,
   ProductView,
   RosterAnimal,
@@ -188,8 +190,31 @@ export const aRoster = (animals: readonly RosterAnimal[], change: Partial<Roster
   products: [],
   templates: SHIPPED_TEMPLATES,
   biases: [],
+  outlets: [],
   lastTubes: {},
   ...change,
+});
+
+/** A market that pays by the kilogram alive. */
+export const anOutlet = (name: string, change: Partial<OutletFacts> = {}): OutletView => ({
+  id: `id of ${name}`,
+  facts: {
+    name,
+    species: 'sheep',
+    payBy: 'live-kg',
+    prices: [{ from: '2026-01-01', baseMinor: 300, bands: [] }],
+    shrinkShare: 0,
+    commissionShare: 0,
+    tripMinor: 1_500,
+    headMinor: 100,
+    least: 0,
+    weekdays: [],
+    wants: {},
+    leastChance: 0.7,
+    ...change,
+  },
+  isClosed: false,
+  version: 1,
 });
 
 /** A drench for sheep: 0.2 ml a kilogram by mouth, fourteen days of meat; its one batch is good. */

@@ -8,6 +8,7 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
   litter: 'Litter together',
   score: 'Score condition',
   measure: 'Measure the body',
+  finish: 'Finish: shape and fat',
   raddle: 'Read raddle marks',
   scan: 'Scan or feel for young',
   look: 'Look over',

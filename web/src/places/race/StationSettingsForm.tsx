@@ -213,6 +213,13 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
           Holding.
         </Small>
       );
+    case 'finish':
+      return (
+        <Small>
+          Shape by eye, fat by hand at tail-head, loin, ribs and brisket. Each outlet of the species says at once
+          whether the animal is ready for it. Feel from beside the gate, never with an arm through the bars.
+        </Small>
+      );
     case 'look':
       return (
         <Small>The holding’s standards for the species and sex, each with a letter. They are set under Holding.</Small>

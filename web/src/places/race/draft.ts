@@ -3,6 +3,7 @@ import {
   normalised,
   readElectronicNumber,
   type BodyMeasure,
+  type FatPlace,
   type DepartureWay,
   type LookGrade,
   type Match,
@@ -24,6 +25,8 @@ export type FieldName =
   | 'score'
   | 'score2'
   | BodyMeasure
+  | 'shape'
+  | FatPlace
   | 'litterKg'
   | 'litterCount'
   | 'scan'

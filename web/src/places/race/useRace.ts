@@ -50,6 +50,7 @@ const NO_ROSTER: RosterView = {
   products: [],
   templates: [],
   biases: [],
+  outlets: [],
   lastTubes: {},
 };
 

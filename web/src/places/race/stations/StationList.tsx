@@ -13,6 +13,7 @@ import { litterTyped } from './litter';
 import { isLookedOver, OTHERS_PASS, pressed } from './look';
 import { Count, LetterKey, SmallField, StationRow } from './parts';
 import { raddlesAt } from './raddle';
+import { FinishFields } from './FinishFields';
 import { ScanFields, SoonReason } from './ScanFields';
 import { tooSoonAt } from './scan';
 import { ScoreFields } from './ScoreFields';
@@ -129,6 +130,7 @@ export function StationList(props: Props) {
         </Hint>
       </StationRow>
     ),
+    finish: () => <FinishFields draft={draft} at={at} onType={type} />,
     treat: () => <TreatRows {...props} keysOf={keysOf} />,
     identify: () => (
       <StationRow name="Identify">

@@ -3,6 +3,7 @@ import type { Station } from '@yaylak/contract';
 import type { Draft, FieldName } from '../draft';
 import { whyAt, type AtHand, type Fact, type Problem, type StationRules, type Toggle } from './atHand';
 import { care, mark, move, note } from './handwork';
+import { finish, FINISH_FIELDS } from './finish';
 import { identify } from './identify';
 import { litter } from './litter';
 import { look } from './look';
@@ -23,6 +24,7 @@ const RULES: Readonly<Record<Station, StationRules>> = {
   litter,
   score,
   measure,
+  finish,
   raddle,
   scan,
   look,
@@ -69,6 +71,7 @@ export function fieldsAt(at: AtHand): FieldName[] {
     score: SCORE_FIELDS.slice(0, scorersAt(at).length),
     litter: ['litterKg', 'litterCount'],
     measure: BODY_MEASURES,
+    finish: FINISH_FIELDS,
     scan: at.job.settings.scan?.learner === undefined ? ['scan'] : ['scan', 'learnerAge'],
     sample: ['tube'],
     note: ['note'],

@@ -1,7 +1,9 @@
 import { SHIPPED_TEMPLATES, type StationSettings, type TemplateView } from '@yaylak/contract';
 import { SPECIES_TABLE, USUAL_STANDARDS } from '@yaylak/core';
-import { aProduct, aRosterAnimal, aTag, TODAY } from '../../../tests/builders';
+import { anOutlet, aProduct, aRosterAnimal, aTag, TODAY } from '../../../tests/builders';
 import { FRESH, typedField, type Draft } from '../draft';
+import { boxTodayText } from '../../../words/selling';
+import { outletsToday } from './finish';
 import { finishAnimal, proposedAt, togglesAt, type AtHand, type LetteredToggle } from '.';
 import { pressToggle } from './StationList';
 import { meatHeld, suggestedGate } from './sort';
@@ -34,6 +36,7 @@ const atHand = (
     products: [drench],
     lastTubes: {},
     biases: [],
+    outlets: [],
   },
   now: '2026-11-23T09:00',
   weighedBy: 'Aylin',
@@ -542,5 +545,51 @@ describe('measuring the body', () => {
       said: 'Not measured. Enter again goes on without.',
       facts: [{ type: 'passage' }],
     });
+  });
+});
+
+describe('the finish', () => {
+  const outlet = anOutlet('Stone bridge', {
+    payBy: 'carcass-kg',
+    prices: [{ from: '2026-01-01', baseMinor: 640, bands: [] }],
+    wants: { fromKg: 18, fromFat: 4, toFat: 9 },
+    leastChance: 0.6,
+  });
+  const at = atHand(
+    ['weigh', 'finish'],
+    {},
+    { roster: { products: [], lastTubes: {}, biases: [], outlets: [outlet] } },
+  );
+  const felt = (fields: Draft['fields']): Draft => weighed('44', { fields: { weight: '44', ...fields } });
+
+  it('is written in thirds of a class, as it was typed', () => {
+    expect(twice(felt({ shape: 'r+', tail: '3', loin: '2+', ribs: '3 -' }), at).facts).toContainEqual({
+      type: 'finish',
+      shape: 9,
+      fat: { tail: 8, loin: 6, ribs: 7 },
+    });
+  });
+
+  it('says at once whether an outlet would have it, and what speaks against it', () => {
+    const said = (fields: Draft['fields'], weight = '44') =>
+      outletsToday(felt({ ...fields, weight }), at).map(({ name, box }) => `${name}: ${boxTodayText(box)}`);
+    // Fat 6 of 4 to 9 by an SD of 2.2: Phi(1.591) - Phi(-1.136) = .816; the weight is sure.
+    expect(said({ shape: 'r', tail: '2+' })).toEqual(['Stone bridge: ready, 82 %']);
+    expect(said({ shape: 'r', tail: '4' })).toEqual(['Stone bridge: not ready: too fat (25 %)']);
+    expect(said({ shape: 'r', tail: '2+' }, '35')).toEqual(['Stone bridge: not ready: too light (0 %)']);
+    expect(said({})).toEqual(['Stone bridge: not known: feel it, or it is not of the age they take']);
+  });
+
+  it('refuses what is no class, naming the place and what to type', () => {
+    expect(finishAnimal(felt({ tail: '7' }), at)).toMatchObject({
+      kind: 'held',
+      field: 'tail',
+      message: 'Fat, tail-head, “7” is no class. Type 1 to 5, with + or − where you can tell.',
+    });
+    expect(finishAnimal(felt({ shape: 'S' }), at)).toMatchObject({ kind: 'held', field: 'shape' });
+  });
+
+  it('asks once whether one goes on unfelt', () => {
+    expect(twice(felt({}), at).said).toContain('Not felt. Enter again goes on without.');
   });
 });

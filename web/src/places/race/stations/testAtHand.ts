@@ -12,7 +12,7 @@ export const anAtHand = (change: Partial<AtHand> = {}): AtHand => ({
   settings: SPECIES_TABLE.sheep,
   unit: 'kg',
   standards: [],
-  roster: { products: [], lastTubes: {}, biases: [] },
+  roster: { products: [], lastTubes: {}, biases: [], outlets: [] },
   nextNumbers: () => [],
   now: '2026-11-23T09:00',
   weighedBy: 'Kerem',

@@ -1,0 +1,103 @@
+import { dayOf, FAT_CLASSES, SHAPE_CLASSES } from '@yaylak/core';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { PlainList } from '../../../parts/PlainList';
+import { colour, space } from '../../../theme/tokens';
+import { FAT_PLACE_WORDS, boxTodayText } from '../../../words/selling';
+import { countText } from '../../../words/format';
+import type { Draft, FieldName } from '../draft';
+import { FINISH_FIELDS, outletsToday } from './finish';
+import type { AtHand } from './atHand';
+import { Count, SmallField, StationRow } from './parts';
+
+interface Props {
+  readonly draft: Draft;
+  readonly at: AtHand;
+  readonly onType: (name: FieldName) => (text: string) => void;
+}
+
+const SIGNS = ['−', '+'] as const;
+
+/** Shape by eye and fat by hand, typed or pressed; below, what each outlet says to it. */
+export function FinishFields({ draft, at, onType }: Props) {
+  const [inHand, setInHand] = useState<(typeof FINISH_FIELDS)[number]>('shape');
+  const text = (draft.fields[inHand] ?? '').trim();
+  const classes = inHand === 'shape' ? SHAPE_CLASSES : FAT_CLASSES;
+  const outlets = outletsToday(draft, at);
+  const feedFrom = at.animal?.feedFrom;
+  return (
+    <>
+      <StationRow name="Finish">
+        {FINISH_FIELDS.map((field) => (
+          <span key={field} onFocus={() => setInHand(field)} data-in-hand={field === inHand || undefined}>
+            <SmallField
+              id={`race-${field}`}
+              label={field === 'shape' ? 'Shape' : `Fat, ${FAT_PLACE_WORDS[field]}`}
+              width={76}
+              value={draft.fields[field] ?? ''}
+              onType={onType(field)}
+            />
+          </span>
+        ))}
+      </StationRow>
+      <StationRow name={inHand === 'shape' ? 'Shape' : `Fat, ${FAT_PLACE_WORDS[inHand]}`}>
+        {classes.map((c) => (
+          <Count
+            key={c}
+            type="button"
+            tabIndex={-1}
+            aria-pressed={text.charAt(0).toUpperCase() === c}
+            onClick={() => onType(inHand)(c)}
+          >
+            {c}
+          </Count>
+        ))}
+        {SIGNS.map((sign) => (
+          <Count
+            key={sign}
+            type="button"
+            tabIndex={-1}
+            aria-label={sign === '+' ? 'a third more' : 'a third less'}
+            aria-pressed={text.endsWith(sign)}
+            disabled={text === ''}
+            onClick={() => onType(inHand)(text.endsWith(sign) ? text.charAt(0) : `${text.charAt(0)}${sign}`)}
+          >
+            {sign}
+          </Count>
+        ))}
+        {inHand === 'shape' ? (
+          <Small>From behind: the round of the leg, the fill of the loin.</Small>
+        ) : (
+          <Small>Flat of the hand, no more than it bears. Stand beside, not behind; mind the gate.</Small>
+        )}
+      </StationRow>
+      {outlets.length > 0 ? (
+        <StationRow name="Ready">
+          <Says aria-live="polite">
+            {outlets.map(({ name, box }) => (
+              <li key={name} data-ready={box?.isReady || undefined}>
+                <b>{name}</b>: {boxTodayText(box)}
+              </li>
+            ))}
+          </Says>
+          {feedFrom === undefined ? null : (
+            <Small>{countText(Math.max(0, dayOf(at.job.on) - dayOf(feedFrom)), 'day', 'days')} on feed.</Small>
+          )}
+        </StationRow>
+      ) : null}
+    </>
+  );
+}
+
+const Small = styled.span`
+  color: ${colour('inkSoft')};
+  font-size: 13px;
+`;
+const Says = styled(PlainList)`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(1)} ${space(4)};
+  li[data-ready] {
+    color: ${colour('moss')};
+  }
+`;

@@ -1,0 +1,104 @@
+import {
+  EYE_SD,
+  FAT_PLACES,
+  fatRate,
+  feltFat,
+  inBoxToday,
+  killingOut,
+  NO_HABITS,
+  readFat,
+  readingSd,
+  readShape,
+  withHabit,
+  type BoxToday,
+  type FatPlace,
+} from '@yaylak/core';
+import { outletOf } from '@yaylak/contract';
+import { FAT_PLACE_WORDS } from '../../../words/selling';
+import type { Draft, FieldName } from '../draft';
+import type { AtHand, Problem, StationRules } from './atHand';
+import { trueKg } from './weigh';
+
+/** Shape by eye, then fat from the tail forward. */
+export const FINISH_FIELDS = ['shape', ...FAT_PLACES] as const satisfies readonly FieldName[];
+
+const textOf = (draft: Draft, field: FieldName): string => (draft.fields[field] ?? '').trim();
+
+/** Shape and fat as they were typed; what cannot be read is left out. */
+export function typedFinish(draft: Draft): { shape?: number; fat: Partial<Record<FatPlace, number>> } {
+  const shape = readShape(textOf(draft, 'shape'));
+  const fat = Object.fromEntries(
+    FAT_PLACES.flatMap((p) => {
+      const step = readFat(textOf(draft, p));
+      return step === undefined ? [] : [[p, step]];
+    }),
+  );
+  return { ...(shape === undefined ? {} : { shape }), fat };
+}
+
+export interface AtOutletToday {
+  readonly name: string;
+  /** Undefined where the outlet wants a class and none was felt, or is not of the age it takes. */
+  readonly box: BoxToday | undefined;
+}
+
+/** What each outlet of the species says of the animal at hand; nothing before it was weighed. */
+export function outletsToday(draft: Draft, at: AtHand): AtOutletToday[] {
+  const kg = trueKg(draft, at) ?? at.animal?.weights.findLast(([on]) => on === at.job.on)?.[1];
+  if (kg === undefined) return [];
+  const { shape, fat } = typedFinish(draft);
+  const felt = feltFat(fat);
+  const { killingKind, fatGroup } = at.settings.selling;
+  const classes =
+    shape === undefined || felt === undefined
+      ? undefined
+      : {
+          shape: withHabit(shape, NO_HABITS.shape),
+          fat: withHabit(felt, { used: 0, sd: EYE_SD.fat }),
+          daysSinceFelt: 0,
+          rate: fatRate([], fatGroup),
+        };
+  return at.roster.outlets
+    .filter((o) => o.facts.species === at.species)
+    .map((o) => ({
+      name: o.facts.name,
+      box: inBoxToday(
+        outletOf(o),
+        {
+          weight: { mean: kg, sd: readingSd(kg, at.settings) },
+          killingOut: killingOut([], killingKind).share,
+          classes,
+        },
+        at.ageDays,
+      ),
+    }));
+}
+
+const nameOf = (field: (typeof FINISH_FIELDS)[number]): string =>
+  field === 'shape' ? 'Shape' : `Fat, ${FAT_PLACE_WORDS[field]},`;
+
+export const finish: StationRules = {
+  problems(draft): Problem[] {
+    const wrong = FINISH_FIELDS.find((f) => {
+      const text = textOf(draft, f);
+      return text !== '' && (f === 'shape' ? readShape(text) : readFat(text)) === undefined;
+    });
+    if (wrong)
+      return [
+        {
+          kind: 'refuse',
+          field: wrong,
+          message: `${nameOf(wrong)} “${textOf(draft, wrong)}” is no class. Type ${wrong === 'shape' ? 'P, O, R, U or E' : '1 to 5'}, with + or − where you can tell.`,
+        },
+      ];
+    return FINISH_FIELDS.some((f) => textOf(draft, f) !== '')
+      ? []
+      : [{ kind: 'ask', key: 'no-finish', message: 'Not felt. Enter again goes on without.' }];
+  },
+  facts(draft) {
+    const { shape, fat } = typedFinish(draft);
+    const isFelt = Object.keys(fat).length > 0;
+    if (shape === undefined && !isFelt) return [];
+    return [{ type: 'finish', ...(shape === undefined ? {} : { shape }), ...(isFelt ? { fat } : {}) }];
+  },
+};
