@@ -225,6 +225,8 @@ export interface SaleCell {
   readonly outletId: string;
   /** What it brings there today, the trip left out; null where it has no price, is held, or was not felt. */
   readonly nowMinor: number | null;
+  /** Chance to lie in its box today; by weight and age alone where nothing was felt. */
+  readonly chanceNow: number;
   readonly readiness: BoxReadiness;
   /** When it brings most there. */
   readonly best: {
@@ -268,6 +270,15 @@ export interface SaleRow {
   readonly staysMinor: number | null;
 }
 
+/** The pen split so that it brings most; trips are paid once. */
+export interface PenSplitView {
+  readonly totalMinor: number;
+  /** By animal: an outlet's id, or `stays`. */
+  readonly columns: Readonly<Record<string, string>>;
+  /** What each outlet that could take all would bring, and what that loses against the split; the best first. */
+  readonly alone: readonly { readonly outletId: string; readonly totalMinor: number; readonly losesMinor: number }[];
+}
+
 export interface SellingView {
   readonly on: string;
   readonly species: Species;
@@ -275,4 +286,8 @@ export interface SellingView {
   readonly groups: readonly { readonly id: string; readonly name: string; readonly count: number }[];
   readonly groupId: string | null;
   readonly rows: readonly SaleRow[];
+  /** Null without an outlet, or where nobody may go or stay within what the outlets take. */
+  readonly split: PenSplitView | null;
+  /** Outlets left out of the split: only so many are weighed against each other. */
+  readonly notSplit: readonly string[];
 }

@@ -9,7 +9,7 @@ import { fatRate, type Felt } from './fatAhead';
 import { EYE_SD, withHabit, type GraderHabit } from './graders';
 import type { DaysMore } from './daysMore';
 import { pricesOn, type Outlet } from './outlets';
-import { readyFor, type BoxReadiness } from './ready';
+import { inBoxToday, readyFor, type BoxReadiness } from './ready';
 import { saleState, type SaleState } from './saleState';
 import { breakevenGain, marginalPerKg } from './value';
 import { onPlateau, OWN_DAYS, weightAhead, type GroupGain, type WeightAhead } from './weightAhead';
@@ -41,6 +41,8 @@ export interface HeadAtOutlet {
   readonly outlet: Outlet;
   /** What it brings there today, whether or not it may go; the trip is not in it. Undefined unfelt, or without a price. */
   readonly nowMinor: number | undefined;
+  /** Chance to lie in its box today; by weight and age alone where nothing was felt. */
+  readonly chanceNow: number;
   readonly readiness: BoxReadiness;
   readonly days: DaysMore;
 }
@@ -93,6 +95,7 @@ export function headAtOutlets(
     return {
       outlet,
       nowMinor: valueAhead(animal, outlet)(0),
+      chanceNow: chanceToday(animal, outlet, ageDays),
       readiness: readyFor(animal, outlet, ageDays),
       days: daysMoreAt(animal, outlet),
     };
@@ -112,6 +115,13 @@ export function headAtOutlets(
     best,
     staysMinor: waiting.length === 0 ? undefined : Math.max(...waiting),
   };
+}
+
+function chanceToday({ weight, killingOut, classes }: ForSale, outlet: Outlet, ageDays: Days | undefined): number {
+  const { kg, ageDays: age } = outlet.box;
+  const box = classes ? outlet.box : { kg, ageDays: age };
+  const thought = { mean: weight.kgIn(0), sd: weight.sdIn(0) };
+  return inBoxToday({ ...outlet, box }, { weight: thought, killingOut, classes }, ageDays)?.chance ?? 0;
 }
 
 /** The gain that pays for its keep at an outlet today. @returns undefined where it was not felt, or has no price there */

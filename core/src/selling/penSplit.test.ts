@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { drawInTheOpen, splitPen, type SplitHead, type SplitOutlet } from '.';
+import { drawInTheOpen, splitByHand, splitPen, type SplitHead, type SplitOutlet } from '.';
 
 const columnsOf = (outlets: readonly SplitOutlet[]): (number | 'stays')[] => [...outlets.map((_, i) => i), 'stays'];
 
@@ -83,6 +83,15 @@ describe('the pen, split', () => {
         { outlet: 0, totalMinor: 305, losesMinor: 9 },
         { outlet: 1, totalMinor: 302, losesMinor: 12 },
       ],
+    });
+  });
+
+  it('made by hand brings what it brings, and says which load would not be taken', () => {
+    const heads = [head('a', 112, 106, 100), head('b', 104, 103, 113), head('c', 109, 108, 95)];
+    expect(splitByHand(heads, outlets, [0, 'stays', 0])).toEqual({ totalMinor: 314, broken: [] });
+    expect(splitByHand(heads, outlets, [0, 'stays', 1])).toEqual({
+      totalMinor: 112 + 113 + 108 - 20 - 15,
+      broken: [{ outlet: 0, heads: 1, isOver: false }],
     });
   });
 

@@ -34,6 +34,33 @@ export type PenSplit =
   /** Heads that may go nowhere, by id; none where only the outlets' room is short. */
   | { readonly kind: 'no-split'; readonly headIds: readonly string[] };
 
+/** A split as somebody made it by hand: what it brings, and the loads an outlet would not take. */
+export interface SplitByHand {
+  readonly totalMinor: number;
+  readonly broken: readonly { readonly outlet: number; readonly heads: number; readonly isOver: boolean }[];
+}
+
+/** What a pen brings when each head goes where it is sent; a head sent where it may not go brings nothing. */
+export function splitByHand(
+  heads: readonly SplitHead[],
+  outlets: readonly SplitOutlet[],
+  columns: readonly (number | 'stays')[],
+): SplitByHand {
+  const counts = outlets.map((_, i) => columns.filter((c) => c === i).length);
+  const brought = heads.reduce((sum, h, i) => {
+    const column = columns[i] ?? 'stays';
+    return sum + ((column === 'stays' ? h.stays : h.values[column]) ?? 0);
+  }, 0);
+  const trips = outlets.reduce((sum, o, i) => sum + (counts[i] === 0 ? 0 : o.tripMinor), 0);
+  return {
+    totalMinor: brought - trips,
+    broken: outlets.flatMap(({ least, most = Infinity }, outlet) => {
+      const n = counts[outlet] as number;
+      return n > 0 && (n < least || n > most) ? [{ outlet, heads: n, isOver: n > most }] : [];
+    }),
+  };
+}
+
 /** More outlets than this are not enumerated. */
 export const MOST_OUTLETS = 6;
 

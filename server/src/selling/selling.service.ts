@@ -1,5 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { outletOf, type SaleCell, type SaleRow, type SellingQuery, type SellingView } from '@yaylak/contract';
+import {
+  outletOf,
+  type OutletView,
+  type PenSplitView,
+  type SaleCell,
+  type SaleRow,
+  type SellingQuery,
+  type SellingView,
+} from '@yaylak/contract';
 import {
   growthCurve,
   groupGain,
@@ -9,8 +17,10 @@ import {
   isPresent,
   killingOut,
   mayBeSold,
+  MOST_OUTLETS,
   saleFacts,
   SEXES,
+  splitPen,
   stepAt,
   type AnimalFacts,
   type GroupGain,
@@ -65,7 +75,17 @@ export class SellingService {
       if (i % AT_ONCE === 0) await breathe();
       rows.push(this.row(facts, reckoned, gains.get(facts.record.sex)));
     }
-    return { on: isoOf(today), species, outlets, groups, groupId: chosen, rows: rows.sort(byState) };
+    const dearest = dearestFirst(rows, outlets);
+    return {
+      on: isoOf(today),
+      species,
+      outlets,
+      groups,
+      groupId: chosen,
+      rows: rows.sort(byState),
+      split: splitOf(rows, dearest.slice(0, MOST_OUTLETS)),
+      notSplit: dearest.slice(MOST_OUTLETS).map((o) => o.id),
+    };
   }
 
   /** Where those for sale stand, the largest pen first; those in no group are not a pen. */
@@ -168,8 +188,9 @@ export class SellingService {
   }
 }
 
-const cell = ({ outlet, nowMinor, readiness, days }: HeadAtOutlet, mayGo: boolean): SaleCell => ({
+const cell = ({ outlet, nowMinor, chanceNow, readiness, days }: HeadAtOutlet, mayGo: boolean): SaleCell => ({
   outletId: outlet.id,
+  chanceNow,
   nowMinor: mayGo ? (nowMinor ?? null) : null,
   readiness,
   best: days.kind === 'days' ? { inDays: days.bestIn, minor: days.bestMinor, run: days.run } : null,
@@ -193,4 +214,39 @@ function byState(a: SaleRow, b: SaleRow): number {
     byWorth ||
     a.tag.text.localeCompare(b.tag.text)
   );
+}
+
+/** Outlets by what the whole pen would bring there today. */
+function dearestFirst(rows: readonly SaleRow[], outlets: readonly OutletView[]): OutletView[] {
+  const worth = ({ id }: OutletView): number =>
+    rows.reduce((sum, r) => sum + (r.cells.find((c) => c.outletId === id)?.nowMinor ?? 0), 0);
+  return [...outlets].sort((a, b) => worth(b) - worth(a));
+}
+
+/** The split of those that may go or stay; one kept for a buyer is no part of it. */
+function splitOf(rows: readonly SaleRow[], outlets: readonly OutletView[]): PenSplitView | null {
+  const heads = rows
+    .filter((r) => r.held?.of !== 'reserved')
+    .map((r) => ({
+      id: r.tag.animalId,
+      values: outlets.map((o) => r.cells.find((c) => c.outletId === o.id)?.nowMinor ?? undefined),
+      stays: r.staysMinor ?? undefined,
+    }))
+    .filter((h) => h.stays !== undefined || h.values.some((v) => v !== undefined));
+  if (heads.length === 0 || outlets.length === 0) return null;
+  const found = splitPen(
+    heads,
+    outlets.map(({ id, facts: { tripMinor, least, most } }) => ({ id, tripMinor, least, most })),
+  );
+  if (found.kind === 'no-split') return null;
+  const idOf = (column: number | 'stays'): string => (column === 'stays' ? 'stays' : (outlets[column]?.id ?? ''));
+  return {
+    totalMinor: found.best.totalMinor,
+    columns: Object.fromEntries(heads.map((h, i) => [h.id, idOf(found.best.columns[i] ?? 'stays')])),
+    alone: found.alone.map(({ outlet, totalMinor, losesMinor }) => ({
+      outletId: idOf(outlet),
+      totalMinor,
+      losesMinor,
+    })),
+  };
 }

@@ -124,6 +124,33 @@ describe('who is ready', () => {
     expect(row.cells[0]?.readiness.kind).not.toBe('not-felt');
   });
 
+  it('is split over the outlets so that the pen brings most, a trip paid once and those kept for a buyer left out', async () => {
+    const market = await outlet();
+    const breeder = await outlet({
+      name: 'Breeder',
+      payBy: 'live-head',
+      prices: [{ from: '2026-01-01', baseMinor: 15_000, bands: [] }],
+      tripMinor: 2_000,
+      most: 1,
+      wants: {},
+    });
+    const [big, small, kept] = [await lamb([48]), await lamb([44]), await lamb([47])];
+    await t.post(fact('reservation', kept, { buyer: 'Neighbour' }));
+    const { split } = await view();
+    // Today 143 and 131 at the market, 149 at the breeder; both wait at the end of their days for more.
+    expect(Object.keys(split?.columns ?? {}).sort()).toEqual([big, small].sort());
+    expect(split?.columns[big]).toBe('stays');
+    expect(split?.alone).toEqual([
+      {
+        outletId: market,
+        totalMinor: expect.closeTo(48 * 300 + 44 * 300 - 200 - 1_500, 6) as number,
+        losesMinor: expect.any(Number) as number,
+      },
+    ]);
+    expect([market, breeder, 'stays']).toContain(split?.columns[small]);
+    expect(split?.totalMinor).toBeCloseTo((split?.alone[0]?.totalMinor ?? 0) + (split?.alone[0]?.losesMinor ?? 0), 6);
+  });
+
   it('is not known without a weight', async () => {
     await outlet();
     expect(await rowOf(await lamb([]))).toMatchObject({ state: 'not-known', weight: null, cells: [], curve: [] });
