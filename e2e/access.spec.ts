@@ -45,6 +45,8 @@ const PLACES = [
   '/choosing?step=kin',
   '/choosing?step=choice',
   '/choosing/going?species=sheep',
+  '/selling',
+  '/selling/outlets',
   '/holding/files',
   '/holding',
   '/race',

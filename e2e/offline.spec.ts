@@ -122,6 +122,7 @@ test('every place opens after a reload without the server, says from when its fi
     ['/condition', 'Condition'],
     ['/year', 'Year plan'],
     ['/choosing', 'Choosing'],
+    ['/selling', 'Selling'],
     ['/births', 'Births'],
   ] as const) {
     await page.goto(`${server.url}${path}`);

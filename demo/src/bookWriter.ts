@@ -11,6 +11,7 @@ import type {
   ProductFacts,
   ResourcesSetting,
   StartJob,
+  OutletFacts,
 } from '@yaylak/contract';
 import { BOOK_FORMAT, BOOK_FORMAT_VERSION } from '@yaylak/contract';
 import {
@@ -95,6 +96,7 @@ export class BookWriter {
   readonly animals: DemoAnimal[] = [];
   private readonly passages = new Map<string, { readonly writtenAt: string; readonly writtenBy: string }>();
   private readonly entries: Entry[] = [];
+  private readonly outlets: NonNullable<BookFile['outlets']>[number][] = [];
   private readonly products: NonNullable<BookFile['products']>[number][] = [];
   private readonly groups = new Map<string, { id: string; species: Species }>();
   private readonly jobs: (StartJob & { finishedAt: string | null })[] = [];
@@ -195,6 +197,11 @@ export class BookWriter {
     const id = this.id(`product ${facts.name}`);
     this.products.push({ id, facts, isClosed: false, version: 1 });
     return id;
+  }
+
+  /** Somewhere animals are sold. */
+  outlet(facts: OutletFacts): void {
+    this.outlets.push({ id: this.id(`outlet ${facts.name}`), facts, isClosed: false, version: 1 });
   }
 
   /** The id of a product by its name. @throws Error when the story has none of it */
@@ -351,6 +358,7 @@ export class BookWriter {
       plans: plans.map((facts) => ({ id: this.id(`plan ${facts.name}`), facts, version: 1 })),
       drills: drills.map((drill, i) => ({ id: this.id(`drill ${i}`), ...drill })),
       products: this.products,
+      outlets: this.outlets,
       groups: [...this.groups].map(([groupName, g]) => ({
         id: g.id,
         name: groupName,

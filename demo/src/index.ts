@@ -9,6 +9,7 @@ import { writeGoats } from './goats';
 import { writeRabbits } from './rabbits';
 import { demoHeatWaves, writeMating } from './mating';
 import { demoBlankTags, writeRemedies } from './remedies';
+import { writeSelling } from './selling';
 import { writeSheep } from './sheep';
 
 export const DEMO_SEED = 20_261;
@@ -44,6 +45,7 @@ export function makeDemoBook(
   writeMating(w);
   writeCarrying(w);
   writeBirths(w);
+  writeSelling(w);
   return w.finish('Ardıçlı', {
     blankTags: demoBlankTags(yearOf(today)),
     plans: demoPlans(w, w.groupIds(), w.productId('Two-step vaccine')),

@@ -96,6 +96,8 @@ describe('weight ahead', () => {
     const found = ahead({ daily: daily.slice(2) });
     expect(found).toMatchObject({ gain: 0.15, ownShare: 0 });
     expect(found?.sdIn(6)).toBeCloseTo(Math.hypot(0.025 * 43, 10 * 0.04), 9);
+    const ofOne = ahead({ daily: daily.slice(2), group: { meanKgPerDay: 0.15, variance: undefined } });
+    expect(ofOne).toMatchObject({ gain: 0.15, gainSd: 0.075 });
     expect(ahead({ daily: daily.slice(2), group: undefined })).toBeUndefined();
     // Since a usual birth weight 229 days before, half of it open.
     const sinceBirth = ahead({ daily: daily.slice(2), group: undefined, bornOn: day('2026-04-01') });

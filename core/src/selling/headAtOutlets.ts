@@ -28,7 +28,12 @@ export interface HeadAsked {
   readonly shape: { readonly on: Day; readonly step: number } | undefined;
   readonly felt: readonly Felt[];
   readonly killingOut: number;
+  /** Heads of the pen: as many of them as an outlet takes would share the trip of a later day. */
+  readonly penHeads: number;
 }
+
+/** Outlets run by the week: who stays goes no sooner than the next. */
+export const WAIT_DAYS: Days = 7;
 
 /** How an outlet's grader sees what this holding feels. */
 export interface Habits {
@@ -54,7 +59,7 @@ export interface HeadAtOutlets {
   readonly inDays: Days | undefined;
   /** Where it brings most on its best day, the trip left out. */
   readonly best: HeadAtOutlet | undefined;
-  /** What its best day from tomorrow on brings, anywhere; undefined where it may not wait. */
+  /** What its best day a week or more from now brings, anywhere, its share of that trip off; undefined where it may not wait. */
   readonly staysMinor: number | undefined;
 }
 
@@ -105,7 +110,17 @@ export function headAtOutlets(
     (b, a) => (most(a.days) > (b ? most(b.days) : -Infinity) ? a : b),
     undefined,
   );
-  const waiting = at.flatMap(({ days }) => (days.kind === 'days' ? days.margins.slice(1) : [])).flatMap((m) => m ?? []);
+  // One that stays misses this week's load, and shares the trip of a later one. Were tomorrow a later day, and its trip
+  // for nothing, every load would be put off by a day for ever.
+  const waiting = at.flatMap(({ outlet, days }) =>
+    days.kind === 'days'
+      ? days.margins
+          .slice(WAIT_DAYS)
+          .flatMap((m) =>
+            m === undefined ? [] : [m - outlet.tripMinor / Math.min(asked.penHeads, outlet.most ?? Infinity)],
+          )
+      : [],
+  );
   const { state, inDays } = saleState({ clearIn: asked.clearIn, oldEnoughIn: asked.oldEnoughIn, isPlateau, at });
   return {
     weight,

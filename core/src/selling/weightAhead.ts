@@ -87,8 +87,7 @@ function paceOf(
   settings: SpeciesSettings,
 ): Pace | undefined {
   const own = gainOverPeriod(daily, { from: (today - OWN_DAYS) as Day, to: today }, settings);
-  if (own.kind === 'no-gain')
-    return group && { gain: group.meanKgPerDay, sd: Math.sqrt(group.variance ?? 0), ownShare: 0 };
+  if (own.kind === 'no-gain') return group && { gain: group.meanKgPerDay, sd: spreadOf(group), ownShare: 0 };
   // A group of one has nothing to pull towards.
   if (!group || group.variance === undefined) return { gain: own.kgPerDay, sd: own.standardError, ownShare: 1 };
   const variance = group.variance;
@@ -100,14 +99,18 @@ function paceOf(
   };
 }
 
-/** Half of a gain since birth may be behind it: what it is taken to be off. */
-const BIRTH_PACE_SD_SHARE = 0.5;
+/** How far one may be off its group's mean; where only one of them has a gain, half of it. */
+const spreadOf = ({ meanKgPerDay, variance }: GroupGain): KilogramsPerDay =>
+  variance === undefined ? GUESSED_SD_SHARE * Math.abs(meanKgPerDay) : Math.sqrt(variance);
+
+/** So far a gain may be off that was guessed from a single other. */
+const GUESSED_SD_SHARE = 0.5;
 
 /** Weighed once, and nobody to go by: what it has gained a day since a usual birth weight, and far from sure. */
 function pacedSinceBirth(last: Reading, bornOn: Day | undefined, settings: SpeciesSettings): Pace | undefined {
   if (bornOn === undefined || last.on <= bornOn) return undefined;
   const gain = Math.max(0, (last.kg - (settings.birthWeightKg[0] ?? 0)) / (last.on - bornOn));
-  return { gain, sd: BIRTH_PACE_SD_SHARE * gain, ownShare: 1 };
+  return { gain, sd: GUESSED_SD_SHARE * gain, ownShare: 1 };
 }
 
 function plateauPace(daily: readonly Reading[], today: Day, settings: SpeciesSettings): Pace | undefined {

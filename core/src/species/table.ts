@@ -82,7 +82,7 @@ const CHOOSING: ChoosingRules = {
 
 /** Lambs and kids on good keep. Money is that of a smallholding. */
 const SELLING: SellingRules = {
-  keepMinorADay: 28,
+  keepMinorADay: 26,
   interestAYear: 0,
   diesADay: 0.0002,
   feedDaysMost: 120,

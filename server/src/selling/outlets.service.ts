@@ -8,7 +8,7 @@ import {
   type OutletFacts,
   type OutletView,
 } from '@yaylak/contract';
-import { normalised, priceFault } from '@yaylak/core';
+import { normalised, priceFault, SPECIES } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { plain } from '../common/plain';
 import { badFields, notFound, staleVersion } from '../common/problems';
@@ -23,12 +23,17 @@ export class OutletsService {
     @Inject(BookService) private readonly book: BookService,
   ) {}
 
-  /** The open ones before the closed, by name. */
+  /** The open ones before the closed, by species and name. */
   async list(): Promise<OutletView[]> {
     const stored = await this.orm.em.fork().find(OutletEntity, {});
     return stored
       .map(({ id, facts, isClosed, version }) => ({ id, facts, isClosed, version }))
-      .sort((a, b) => Number(a.isClosed) - Number(b.isClosed) || a.facts.name.localeCompare(b.facts.name));
+      .sort(
+        (a, b) =>
+          Number(a.isClosed) - Number(b.isClosed) ||
+          SPECIES.indexOf(a.facts.species) - SPECIES.indexOf(b.facts.species) ||
+          a.facts.name.localeCompare(b.facts.name),
+      );
   }
 
   create(outlet: CreateOutlet): Promise<OutletView> {

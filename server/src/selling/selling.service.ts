@@ -41,6 +41,12 @@ const SHOWN_DAYS = 56;
 /** Heads worked out before others are let on. */
 const AT_ONCE = 10;
 
+/** Those an animal stands with. */
+interface Pen {
+  readonly gain: GroupGain | undefined;
+  readonly heads: number;
+}
+
 /** Who is ready, for whom, and what each brings where. */
 @Injectable()
 export class SellingService {
@@ -73,7 +79,7 @@ export class SellingService {
     const rows: SaleRow[] = [];
     for (const [i, facts] of pen.entries()) {
       if (i % AT_ONCE === 0) await breathe();
-      rows.push(this.row(facts, reckoned, gains.get(facts.record.sex)));
+      rows.push(this.row(facts, reckoned, { gain: gains.get(facts.record.sex), heads: pen.length }));
     }
     const dearest = dearestFirst(rows, outlets);
     return {
@@ -121,7 +127,7 @@ export class SellingService {
     );
   }
 
-  private row(facts: AnimalFacts, outlets: readonly Outlet[], group: GroupGain | undefined): SaleRow {
+  private row(facts: AnimalFacts, outlets: readonly Outlet[], pen: Pen): SaleRow {
     const today = this.clock.today();
     const { state } = this.book;
     const { species, sex, bornOn } = facts.record;
@@ -135,7 +141,8 @@ export class SellingService {
         bornOn,
         daily,
         curve: this.curves.of(facts),
-        group,
+        group: pen.gain,
+        penHeads: pen.heads,
         feedDays: sale.feedDays,
         clearIn: sale.clearIn,
         oldEnoughIn: sale.oldEnoughIn,

@@ -69,7 +69,7 @@ describe('who is ready', () => {
     // To 40 kg it lacks 5.2, at .2 a day, and has to be there by 7 in 10.
     expect(row.inDays).toBeGreaterThan(26);
     expect(row.inDays).toBeLessThan(34);
-    // A day brings .60 and costs .28 and a little risk: it waits to the end of its days on feed.
+    // A day brings .60 and costs .26 and a little risk: it waits to the end of its days on feed.
     expect(row.cells[0]?.best).toMatchObject({ inDays: 37 });
   });
 

@@ -78,6 +78,14 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../places/choosing/GoingPage')).GoingPage }),
       },
       {
+        path: 'selling',
+        lazy: async () => ({ Component: (await import('../places/selling/SellingPage')).SellingPage }),
+      },
+      {
+        path: 'selling/outlets',
+        lazy: async () => ({ Component: (await import('../places/selling/OutletsPage')).OutletsPage }),
+      },
+      {
         path: 'holding/files',
         lazy: async () => ({ Component: (await import('../places/files/FilesPage')).FilesPage }),
       },

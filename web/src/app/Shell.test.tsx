@@ -33,7 +33,7 @@ it('goes to a place by Alt and its number, in the order of the rail', async () =
   await user.keyboard('{Alt>}9{/Alt}');
   await waitFor(() => expect(path()).toBe('/choosing'));
   await user.keyboard('{Alt>}0{/Alt}');
-  await waitFor(() => expect(path()).toBe('/animals'));
+  await waitFor(() => expect(path()).toBe('/selling'));
 });
 
 it('says how many entries wait here while the server is away', async () => {

@@ -35,6 +35,7 @@ const PLACES: readonly Place[] = [
   { to: '/births', name: 'Births' },
   { to: '/rearing', name: 'Rearing' },
   { to: '/choosing', name: 'Choosing', under: 'Judging' },
+  { to: '/selling', name: 'Selling' },
   { to: '/animals', name: 'Animals', under: 'Always' },
   { to: '/remedies', name: 'Remedies' },
   { to: '/tags', name: 'Tags' },

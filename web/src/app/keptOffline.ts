@@ -20,6 +20,7 @@ import {
   yearBandQuery,
 } from '../api/queries';
 import { choosingQuery, choosingSetsQuery, queryOf } from '../api/choosing';
+import { outletsQuery, sellingQuery } from '../api/selling';
 
 /** What was read of these is kept on the device, over a reload, for when there is no server. */
 export const KEPT_OFFLINE: ReadonlySet<string> = new Set([
@@ -49,6 +50,8 @@ export const KEPT_OFFLINE: ReadonlySet<string> = new Set([
   'condition',
   'choosing-sets',
   'choosing',
+  'selling',
+  'outlets',
 ]);
 
 /**
@@ -60,7 +63,15 @@ export async function readForOffline(client: QueryClient): Promise<void> {
   await Promise.all(first.map((query) => client.prefetchQuery(query as typeof rosterQuery)));
   await client.prefetchQuery(birthsQuery(''));
   await client.prefetchInfiniteQuery(animalsQuery({}));
-  const later = [remediesQuery, tagsQuery, seasonQuery, tubesOutQuery, choosingSetsQuery, birthListQuery('')];
+  const later = [
+    remediesQuery,
+    tagsQuery,
+    seasonQuery,
+    tubesOutQuery,
+    choosingSetsQuery,
+    birthListQuery(''),
+    outletsQuery,
+  ];
   for (const query of later) await client.prefetchQuery(query as typeof remediesQuery);
   const crops = client.getQueryData(choosingSetsQuery.queryKey)?.filter((set) => set.from !== null);
   for (const set of crops ?? []) await client.prefetchQuery(choosingQuery(queryOf(set)));
@@ -68,6 +79,7 @@ export async function readForOffline(client: QueryClient): Promise<void> {
     await client.prefetchQuery(carryingQuery({ species }));
     await client.prefetchQuery(rearingQuery(species));
     await client.prefetchQuery(matingQuery({ species }));
+    await client.prefetchQuery(sellingQuery({ species }));
     await client.prefetchQuery(conditionQuery({ species }));
   }
 }

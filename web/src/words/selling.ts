@@ -1,14 +1,22 @@
-import { chanceText } from '@yaylak/contract';
+import { chanceText, type OutletFacts, type SaleCell, type SaleRow } from '@yaylak/contract';
 import {
+  addDays,
+  dayOf,
   FAT_PLACES,
   fatName,
   feltFat,
+  fromKg,
+  isoOf,
+  isPaidDead,
   shapeName,
   stepAt,
   type BoxFactor,
   type BoxToday,
   type FatPlace,
+  type PayWay,
+  type WeightUnit,
 } from '@yaylak/core';
+import { countText, figureText, shortDate } from './format';
 
 /** Where fat is felt. */
 export const FAT_PLACE_WORDS: Readonly<Record<FatPlace, string>> = {
@@ -50,4 +58,69 @@ export function boxTodayText(box: BoxToday | undefined): string {
       ? `ready by what is expected (they want it narrower than an eye is sure: ${chanceText(box.isNarrow.bestChance)} at best)`
       : `ready, ${chanceText(box.chance)}`;
   return `not ready: ${MISS_WORDS[box.worst.factor][box.worst.side]} (${chanceText(box.chance)})`;
+}
+
+/** How an outlet pays. */
+export const PAY_WORDS: Readonly<Record<PayWay, string>> = {
+  'live-kg': 'alive, by weight',
+  'live-head': 'alive, by the head',
+  grid: 'dead, by class and weight',
+  'carcass-kg': 'dead, a flat price by weight',
+  'carcass-head': 'dressed, by the head',
+};
+
+/** Monday first. */
+export const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+
+/** What to say of one that may be sold, before all else. */
+export function saleStateText({ state, held, inDays, cells }: SaleRow, today: string): string {
+  switch (state) {
+    case 'ready':
+      return 'ready';
+    case 'closing':
+      return `ready, closing by ${shortDate(isoOf(addDays(dayOf(today), inDays ?? 0)))}`;
+    case 'plateau':
+      return 'plateau: days cost more than they bring';
+    case 'in-days':
+      return `ready in ${countText(inDays ?? 0, 'day', 'days')}`;
+    case 'not-felt':
+      return 'fat not felt: take it through the finish station';
+    case 'never': {
+      const never = cells.find((c) => c.readiness.kind === 'never')?.readiness;
+      return never?.kind === 'never'
+        ? `never on this feed: ${MISS_WORDS[never.factor][never.side]}`
+        : 'never on this feed';
+    }
+    case 'not-known':
+      return 'weight not known: weigh it';
+    case 'held':
+      if (held?.of === 'withdrawal') return `meat clear ${held.clearOn ? shortDate(held.clearOn) : 'later'}`;
+      return held?.of === 'reserved' ? `kept for ${held.buyer ?? 'a buyer'}` : 'too young to leave';
+  }
+}
+
+/** Why there is no figure for an outlet. */
+export function missText({ held }: SaleRow, cell: SaleCell): string {
+  if (held) return 'held';
+  return cell.readiness.kind === 'not-felt' ? 'not felt' : 'no price';
+}
+
+/** What an outlet wants, in a line. */
+export function wantsText({ wants, payBy, leastChance }: OutletFacts, unit: WeightUnit): string {
+  const figure = (kg: number): string => figureText(fromKg(kg, unit), 1).replace(/\.0$/, '');
+  const between = (what: string, from: string | undefined, to: string | undefined): string[] => {
+    if (from === undefined && to === undefined) return [];
+    if (from === undefined) return [`${what} up to ${to ?? ''}`];
+    return [to === undefined ? `${what} from ${from}` : `${what} ${from} to ${to}`];
+  };
+  const kg = (n: number | undefined): string | undefined => (n === undefined ? undefined : figure(n));
+  const name = (n: number | undefined, of: (step: number) => string): string | undefined =>
+    n === undefined ? undefined : of(n);
+  const parts = [
+    ...between(isPaidDead(payBy) ? `carcass, ${unit},` : `alive, ${unit},`, kg(wants.fromKg), kg(wants.toKg)),
+    ...between('shape', name(wants.fromShape, shapeName), name(wants.toShape, shapeName)),
+    ...between('fat', name(wants.fromFat, fatName), name(wants.toFat, fatName)),
+    ...between('days old', name(wants.fromDays, String), name(wants.toDays, String)),
+  ];
+  return parts.length === 0 ? 'takes any' : `${parts.join('; ')}; ready from ${Math.round(100 * leastChance)} % sure`;
 }

@@ -28,7 +28,7 @@ import {
   type Choosable,
 } from './decisions';
 import { GatePanel } from './GatePanel';
-import { Beside, DenseTable, Frame } from './parts';
+import { Beside, DenseTable, Frame } from '../../parts/Beside';
 import { ReasonField } from './ReasonField';
 import { keyOf } from './setKey';
 import { useDecide } from './useDecide';

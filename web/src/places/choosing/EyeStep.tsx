@@ -13,7 +13,7 @@ import { ChoiceCell } from './ChoiceCell';
 import { DecisionMarks } from './DecisionMarks';
 import { idOf } from './decisions';
 import { LetBackSheet } from './LetBackSheet';
-import { Beside, DenseTable, Frame } from './parts';
+import { Beside, DenseTable, Frame } from '../../parts/Beside';
 import { Strictness } from './Strictness';
 import { useDecide } from './useDecide';
 

@@ -15,7 +15,7 @@ import { countText } from '../../words/format';
 import { DecidedList } from './DecidedList';
 import { GoingList } from './GoingList';
 import { HerdPanel } from './HerdPanel';
-import { Beside } from './parts';
+import { Beside } from '../../parts/Beside';
 import { ReasonSheet } from './ReasonSheet';
 import { RulesSheet } from './RulesSheet';
 import { Strictness } from './Strictness';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Button } from '../../parts/Button';
 import { Small } from '../../parts/Panel';
 import { figureText } from '../../words/format';
-import { DenseTable, Frame } from './parts';
+import { DenseTable, Frame } from '../../parts/Beside';
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 

@@ -16,7 +16,7 @@ import { worthFigure } from '../../words/choosing';
 import { countText, figureText } from '../../words/format';
 import type { StepProps } from './Chooser';
 import { KinCurve } from './KinCurve';
-import { Beside } from './parts';
+import { Beside } from '../../parts/Beside';
 import { useCurve } from './useCurve';
 
 const percent = (share: number | undefined): string =>

@@ -9,7 +9,7 @@ import { BreakdownPanel } from './BreakdownPanel';
 import type { StepProps } from './Chooser';
 import { CompareSheet } from './CompareSheet';
 import { HowPanel } from './HowPanel';
-import { Beside } from './parts';
+import { Beside } from '../../parts/Beside';
 import { RankedList } from './RankedList';
 import { useDecide } from './useDecide';
 

@@ -16,7 +16,7 @@ import { useWeightUnit } from '../../words/useUnits';
 import { ChoiceCell, type Decide } from './ChoiceCell';
 import { CutLine } from './CutLine';
 import { IndexBar } from './IndexBar';
-import { DenseTable, Frame } from './parts';
+import { DenseTable, Frame } from '../../parts/Beside';
 
 interface Props {
   readonly view: ChoosingView;

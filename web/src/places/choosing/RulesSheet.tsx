@@ -9,7 +9,7 @@ import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 import { CULL_FACT_WORDS, CULL_WEIGHT_WORDS } from '../../words/going';
-import { DenseTable, Frame } from './parts';
+import { DenseTable, Frame } from '../../parts/Beside';
 
 interface Props {
   readonly species: Species;

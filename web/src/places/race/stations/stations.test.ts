@@ -572,7 +572,9 @@ describe('the finish', () => {
 
   it('says at once whether an outlet would have it, and what speaks against it', () => {
     const said = (fields: Draft['fields'], weight = '44') =>
-      outletsToday(felt({ ...fields, weight }), at).map(({ name, box }) => `${name}: ${boxTodayText(box)}`.replace(/\s/g, ' '));
+      outletsToday(felt({ ...fields, weight }), at).map(({ name, box }) =>
+        `${name}: ${boxTodayText(box)}`.replace(/\s/g, ' '),
+      );
     // Fat 6 of 4 to 9 by an SD of 2.2: Phi(1.591) - Phi(-1.136) = .816; the weight is sure.
     expect(said({ shape: 'r', tail: '2+' })).toEqual(['Stone bridge: ready, 82 %']);
     expect(said({ shape: 'r', tail: '4' })).toEqual(['Stone bridge: not ready: too fat (25 %)']);

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { colour, narrow, radius, space } from '../../theme/tokens';
+import { colour, narrow, radius, space } from '../theme/tokens';
 
 /** A step's list, and what stands beside it. */
 export const Beside = ({ children, aside }: { readonly children: ReactNode; readonly aside: ReactNode }) => (

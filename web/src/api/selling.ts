@@ -1,0 +1,13 @@
+import { queryOptions } from '@tanstack/react-query';
+import type { OutletView, SellingQuery, SellingView } from '@yaylak/contract';
+import { ask, withQuery } from './client';
+
+export const sellingQuery = (query: SellingQuery) =>
+  queryOptions({
+    queryKey: ['selling', query],
+    queryFn: ({ signal }) => ask<SellingView>(withQuery('/api/selling', query), { signal }),
+  });
+export const outletsQuery = queryOptions({
+  queryKey: ['outlets'],
+  queryFn: ({ signal }) => ask<OutletView[]>('/api/selling/outlets', { signal }),
+});

@@ -1,0 +1,104 @@
+import type { SellingView } from '@yaylak/contract';
+import { drawInTheOpen, readTypedNumber } from '@yaylak/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { How } from '../../parts/How';
+import { NotePanel, Row, Small } from '../../parts/Panel';
+import { PlainList } from '../../parts/PlainList';
+import { Tag } from '../../parts/Tag';
+import { space } from '../../theme/tokens';
+import { figureText } from '../../words/format';
+
+/** Whom to draw out in the open, so that as many as are wanted are ready among them. */
+export function BringIn({ view }: { readonly view: SellingView }) {
+  const navigate = useNavigate();
+  const [outletId, setOutletId] = useState(view.outlets[0]?.id ?? '');
+  const [wanted, setWanted] = useState('');
+  const outlet = view.outlets.find((o) => o.id === outletId) ?? view.outlets[0];
+  const read = readTypedNumber(wanted);
+  const number = read.kind === 'number' && read.value >= 0 ? Math.round(read.value) : 0;
+  const pen = view.rows
+    .filter((r) => r.held === null && r.cells.length > 0)
+    .map((r) => ({
+      id: r.tag.animalId,
+      chance: r.cells.find((c) => c.outletId === outlet?.id)?.chanceNow ?? 0,
+    }));
+  const drawn = drawInTheOpen(pen, number);
+  const tagOf = new Map(view.rows.map((r) => [r.tag.animalId, r.tag]));
+  if (!outlet) return null;
+  const start = (): void =>
+    void navigate('/race', {
+      state: {
+        animalIds: drawn.ids,
+        name: `Drawn for ${outlet.facts.name}`,
+        plan: {
+          stations: ['weigh', 'finish', 'sort'],
+          settings: {},
+          gates: [
+            { key: 'left', name: outlet.facts.name.slice(0, 40), isForSale: true },
+            { key: 'right', name: 'Back to the pen' },
+          ],
+        },
+      },
+    });
+  return (
+    <NotePanel $tone="weld">
+      <h2>
+        Bring in{' '}
+        <How of="whom to bring in">
+          <p>
+            From their last weights: the likeliest first, until as many as are wanted should be ready among them even
+            with ordinary bad luck (the expected number less its SD). Everything looks bigger outside the pen: only
+            these need to go through the race.
+          </p>
+        </How>
+      </h2>
+      <Row $gap={3}>
+        <Choice
+          label="For"
+          value={outlet.id}
+          options={view.outlets.map((o) => [o.id, o.facts.name])}
+          onChange={setOutletId}
+        />
+        <Field label="Wanted" inputMode="numeric" value={wanted} onChange={setWanted} />
+      </Row>
+      {number > 0 ? (
+        <>
+          <p role="status">
+            {drawn.isShort
+              ? `All ${pen.length} will hardly hold ${number}: ${figureText(drawn.expected, 1)} ± ${figureText(drawn.sd, 1)} are ready.`
+              : `${number} wanted: ${drawn.ids.length} of the ${pen.length} are likely enough in the open.`}
+          </p>
+          <Tags aria-label="To bring in">
+            {drawn.ids.map((id) => {
+              const tag = tagOf.get(id);
+              return tag ? (
+                <li key={id}>
+                  <Tag tag={tag} />
+                </li>
+              ) : null;
+            })}
+          </Tags>
+          <Row className="no-print">
+            <Button kind="main" onPress={start} isDisabled={drawn.ids.length === 0}>
+              Start it at the race
+            </Button>
+          </Row>
+        </>
+      ) : (
+        <Small>Type how many the outlet wants.</Small>
+      )}
+    </NotePanel>
+  );
+}
+
+const Tags = styled(PlainList)`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(1)};
+  max-height: 260px;
+  overflow-y: auto;
+`;

@@ -1,0 +1,217 @@
+import type { SaleRow, SellingView } from '@yaylak/contract';
+import { addDays, dayOf, isoOf, scaleUnit, Z_80 } from '@yaylak/core';
+import styled from 'styled-components';
+import { DenseTable, Frame } from '../../parts/Beside';
+import { How } from '../../parts/How';
+import { Small } from '../../parts/Panel';
+import { Tag } from '../../parts/Tag';
+import { useFirst } from '../../parts/useFirst';
+import { colour, fonts, radius } from '../../theme/tokens';
+import { figureText, fullDate, gainText, shortDate, weightText } from '../../words/format';
+import { finishText, missText, saleStateText } from '../../words/selling';
+import { useWeightUnit } from '../../words/useUnits';
+import { WorthCurve } from './WorthCurve';
+
+interface Props {
+  readonly view: SellingView;
+  readonly currency: string;
+  /** Where a head goes in the split as it stands; undefined of one that is no part of it. */
+  readonly columnOf: (animalId: string) => string | undefined;
+  readonly onSend: (animalId: string, column: string) => void;
+}
+
+const FIRST = 40;
+
+/** One head a row: what it weighs, what it is worth over the coming weeks, and what each outlet brings today. */
+export function SaleList({ view, currency, columnOf, onSend }: Props) {
+  const { rows, outlets } = view;
+  const { shown, more } = useFirst(rows, FIRST);
+  return (
+    <>
+      <Frame>
+        <Sales>
+          <thead>
+            <tr>
+              <th>Animal</th>
+              <th>Weight, gain</th>
+              <th>Worth over the next 8 weeks</th>
+              {outlets.map((o) => (
+                <th key={o.id} data-figure>
+                  {o.facts.name}
+                </th>
+              ))}
+              {outlets.length > 0 ? <th data-figure>stays</th> : null}
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((row) => (
+              <Line
+                key={row.tag.animalId}
+                row={row}
+                view={view}
+                currency={currency}
+                at={columnOf(row.tag.animalId)}
+                onSend={onSend}
+              />
+            ))}
+          </tbody>
+        </Sales>
+      </Frame>
+      {more}
+    </>
+  );
+}
+
+interface LineProps {
+  readonly row: SaleRow;
+  readonly view: SellingView;
+  readonly currency: string;
+  readonly at: string | undefined;
+  readonly onSend: Props['onSend'];
+}
+
+function Line({ row, view, currency, at, onSend }: LineProps) {
+  const { tag, weight, finish } = row;
+  const unit = useWeightUnit();
+  const scale = scaleUnit(view.species, unit);
+  const columns = [
+    ...row.cells.map((c) => ({ id: c.outletId, minor: c.nowMinor, cell: c })),
+    ...(view.outlets.length > 0 && weight ? [{ id: 'stays', minor: row.staysMinor, cell: undefined }] : []),
+  ];
+  return (
+    <tr>
+      <td>
+        <Tag tag={tag} />
+        <State data-state={row.state}>{saleStateText(row, view.on)}</State>
+        {finish ? (
+          <Small>
+            {finishText({
+              shape: finish.shape ?? undefined,
+              fat: finish.fat === null ? {} : { tail: finish.fat },
+            }).replace(/ \(.*\)/, '')}
+          </Small>
+        ) : null}
+      </td>
+      <td>
+        {weight ? (
+          <>
+            <b>{weightText(weight.nowKg, unit, view.species)}</b>{' '}
+            <How of={`the weight of ${tag.text}`}>
+              <p>
+                {weightText(weight.kg, unit, view.species)} on {fullDate(weight.on)}
+                {weight.on === view.on ? '' : ', carried on to today'}; sure to ±{' '}
+                {weightText(Z_80 * weight.nowSd, unit, view.species)} four times out of five.
+              </p>
+              <p>
+                {weight.isPlateau
+                  ? 'It stands on a plateau: the gain of its last three weeks is carried on.'
+                  : `Its own gain of the last six weeks counts ${Math.round(100 * weight.ownShare)} %, that of the pen the rest.`}
+                {row.feedDays === null ? '' : ` ${row.feedDays} days on feed.`}
+              </p>
+            </How>
+            <Small>{gainText({ kgPerDay: weight.gainKgPerDay, halfWidth: Z_80 * weight.gainSd }, scale)}</Small>
+          </>
+        ) : (
+          <Small>never weighed</Small>
+        )}
+      </td>
+      <td>
+        <WorthCurve row={row} today={view.on} currency={currency} />
+        <Small>{bestText(row, view)}</Small>
+      </td>
+      {columns.map(({ id, minor, cell }) => {
+        const name = view.outlets.find((o) => o.id === id)?.facts.name ?? 'stays';
+        return (
+          <td key={id} data-figure>
+            {minor === null ? (
+              <Small>{cell ? missText(row, cell) : ''}</Small>
+            ) : (
+              <Worth
+                type="button"
+                aria-pressed={at === id}
+                disabled={at === undefined}
+                aria-label={`${tag.text} ${id === 'stays' ? 'stays' : `to ${name}`}, ${figureText(minor / 100, 0)} ${currency}`}
+                onClick={() => onSend(tag.animalId, id)}
+              >
+                {figureText(minor / 100, 0)}
+              </Worth>
+            )}
+          </td>
+        );
+      })}
+    </tr>
+  );
+}
+
+/** When it brings most where it brings most. */
+function bestText(row: SaleRow, view: SellingView): string {
+  const best = row.cells.find((c) => c.outletId === row.bestOutletId)?.best;
+  if (!best) return row.cells.length === 0 ? '' : 'no day it may go';
+  const name = view.outlets.find((o) => o.id === row.bestOutletId)?.facts.name ?? '';
+  const on = (days: number): string => shortDate(isoOf(addDays(dayOf(view.on), days)));
+  const { from, to } = best.run;
+  return `${name}, ${from === 0 ? (to === 0 ? 'today' : `to ${on(to)}`) : `${on(from)} to ${on(to)}`}`;
+}
+
+const Sales = styled(DenseTable)`
+  td:nth-child(1) > p {
+    max-width: 150px;
+  }
+  td:nth-child(2) {
+    min-width: 124px;
+  }
+  td:nth-child(2) > p {
+    white-space: nowrap;
+  }
+  th[data-figure] {
+    white-space: normal;
+    width: 78px;
+  }
+  td {
+    vertical-align: top;
+    padding-top: 6px;
+    padding-bottom: 6px;
+  }
+  p {
+    font-size: 13px;
+  }
+`;
+const State = styled.p`
+  font-weight: 600;
+  color: ${colour('inkSoft')};
+  &[data-state='ready'],
+  &[data-state='closing'] {
+    color: ${colour('moss')};
+  }
+  &[data-state='held'],
+  &[data-state='never'] {
+    color: ${colour('madder')};
+  }
+  &[data-state='plateau'] {
+    color: ${colour('weld')};
+  }
+`;
+/** Pressed is where it goes: framed, and said by aria-pressed. */
+const Worth = styled.button`
+  min-width: 64px;
+  min-height: 44px;
+  padding: 0 8px;
+  text-align: right;
+  font: 15px ${fonts.text};
+  font-variant-numeric: tabular-nums;
+  color: ${colour('ink')};
+  background: none;
+  border: 3px solid transparent;
+  border-radius: ${radius};
+  cursor: pointer;
+  &:hover:enabled {
+    background: ${colour('indigoWash')};
+  }
+  &[aria-pressed='true'] {
+    border-color: ${colour('moss')};
+    font-weight: 700;
+  }
+  &:disabled {
+    cursor: default;
+  }
+`;

@@ -1,0 +1,253 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import type { SaleCell, SaleRow, SellingView } from '@yaylak/contract';
+import { aHolding, anOutlet, aTag, TODAY } from '../../tests/builders';
+import { no, renderPage } from '../../tests/renderPage';
+import { OutletsPage } from './OutletsPage';
+import { SellingPage } from './SellingPage';
+
+const market = anOutlet('Hill market');
+const bridge = anOutlet('Stone bridge', { payBy: 'carcass-kg', tripMinor: 2_200, least: 2, most: 3 });
+
+const aCell = (outletId: string, nowMinor: number | null, change: Partial<SaleCell> = {}): SaleCell => ({
+  outletId,
+  nowMinor,
+  chanceNow: 0.8,
+  readiness: { kind: 'ready', chance: 0.8, isNarrow: undefined },
+  best: { inDays: 4, minor: nowMinor ?? 0, run: { from: 0, to: 9 } },
+  noDay: null,
+  ...change,
+});
+const aSale = (
+  text: string,
+  atMarket: number | null,
+  atBridge: number | null,
+  change: Partial<SaleRow> = {},
+): SaleRow => ({
+  tag: aTag(text),
+  sex: 'male',
+  ageDays: 220,
+  groupName: 'Fattening pen',
+  state: 'ready',
+  held: null,
+  inDays: null,
+  weight: {
+    kg: 44,
+    on: TODAY,
+    nowKg: 44.2,
+    nowSd: 1.1,
+    gainKgPerDay: 0.18,
+    gainSd: 0.03,
+    ownShare: 0.4,
+    isPlateau: false,
+  },
+  finish: { on: TODAY, shape: 9, fat: 7 },
+  feedDays: 61,
+  curve: Array.from({ length: 57 }, (_, n) => 10_000 + 20 * n - n * n),
+  bestOutletId: market.id,
+  cells: [aCell(market.id, atMarket), aCell(bridge.id, atBridge)],
+  staysMinor: 10_100,
+  ...change,
+});
+const [first, second, third] = [
+  aSale('26-0018', 10_600, 11_200),
+  aSale('26-0031', 10_300, 10_400, { state: 'in-days', inDays: 11, staysMinor: 11_300 }),
+  aSale('26-0009', 10_800, 10_900, { state: 'closing', inDays: 4 }),
+];
+const held = aSale('26-0005', null, null, {
+  state: 'held',
+  held: { of: 'withdrawal', clearOn: '2026-12-20', buyer: null },
+  staysMinor: null,
+});
+const kept = aSale('26-0019', null, null, {
+  state: 'held',
+  held: { of: 'reserved', clearOn: null, buyer: 'the neighbour' },
+});
+const aSelling = (change: Partial<SellingView> = {}): SellingView => ({
+  on: TODAY,
+  species: 'sheep',
+  outlets: [market, bridge],
+  groups: [
+    { id: 'g1', name: 'Fattening pen', count: 5 },
+    { id: 'g2', name: 'Ewe lambs', count: 2 },
+  ],
+  groupId: 'g1',
+  rows: [third, first, second, held, kept],
+  split: {
+    totalMinor: 11_200 + 10_900 + 11_300 - 2_200,
+    columns: {
+      [first.tag.animalId]: bridge.id,
+      [second.tag.animalId]: 'stays',
+      [third.tag.animalId]: bridge.id,
+    },
+    alone: [{ outletId: market.id, totalMinor: 30_200, losesMinor: 1_000 }],
+  },
+  notSplit: [],
+  ...change,
+});
+
+const show = (view: SellingView = aSelling()) => renderPage(<SellingPage />, { answers: { 'GET /api/selling': view } });
+
+describe('who is ready', () => {
+  it('is said in one sentence with what the pen brings, and in a word at each', async () => {
+    show();
+    expect(
+      await screen.findByText(
+        /2 of 5 animals are ready. Split as below they bring 312.00.EUR; all to Hill market 302.00.EUR/,
+      ),
+    ).toBeVisible();
+    expect(screen.getByText('ready, closing by 27 Nov')).toBeVisible();
+    expect(screen.getByText('ready in 11 days')).toBeVisible();
+    expect(screen.getByText('meat clear 20 Dec')).toBeVisible();
+    expect(screen.getByText('kept for the neighbour')).toBeVisible();
+    expect(screen.getAllByText('Shape R+, fat 3-')).toHaveLength(5);
+    // A curve is drawn of each, and told in words.
+    expect(
+      screen.getAllByRole('img', { name: /^Worth from 100 EUR on the first day to 80 after 56 days, 101 at best$/ }),
+    ).toHaveLength(5);
+  });
+
+  it('splits the pen, and shows what sending a head elsewhere does', async () => {
+    const { user } = show();
+    const panel = (await screen.findByRole('heading', { name: /The pen, split/ })).closest('section') as HTMLElement;
+    expect(within(panel).getByRole('row', { name: /Stone bridge/ })).toHaveTextContent(/2 head, 199.00.EUR/);
+    expect(within(panel).getByRole('row', { name: /stays/ })).toHaveTextContent('1 head');
+    expect(panel).toHaveTextContent(/All to Hill market loses 10.00.EUR/);
+    const away = screen.getByRole('button', { name: '26-0009 to Hill market, 108 EUR' });
+    expect(away).toHaveAttribute('aria-pressed', 'false');
+    await user.click(away);
+    expect(away).toHaveAttribute('aria-pressed', 'true');
+    // 112 + 108 + 113, less 22 and 15.
+    expect(panel).toHaveTextContent(/By hand 296.00.EUR: 16.00.EUR less than the split./);
+    expect(within(panel).getByRole('alert')).toHaveTextContent('Stone bridge takes at least 2, not 1.');
+    await user.click(within(panel).getByRole('button', { name: 'As the split has it' }));
+    expect(away).toHaveAttribute('aria-pressed', 'false');
+  });
+
+  it('offers no figure of one that is held, and moves nobody who is no part of the split', async () => {
+    show();
+    const row = (await screen.findByText('meat clear 20 Dec')).closest('tr') as HTMLElement;
+    expect(within(row).getAllByText('held')).toHaveLength(2);
+    expect(within(row).queryByRole('button', { name: /to Hill market/ })).toBeNull();
+    expect(screen.getByRole('heading', { name: 'Reserved' })).toBeVisible();
+  });
+
+  it('says whom to bring in for a number wanted, and starts that at the race', async () => {
+    const { user, path } = show();
+    await user.type(await screen.findByLabelText('Wanted'), '2');
+    // .8 three times: 2.4 less sqrt(3 x .16) = 1.7 is short of two.
+    expect(screen.getByText('All 3 will hardly hold 2: 2.4 ± 0.7 are ready.')).toBeVisible();
+    await user.clear(screen.getByLabelText('Wanted'));
+    await user.type(screen.getByLabelText('Wanted'), '1');
+    // Twice .8: 1.6 less sqrt(2 x .16) = 1.03.
+    expect(screen.getByText('1 wanted: 2 of the 3 are likely enough in the open.')).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'Start it at the race' }));
+    await waitFor(() => expect(path()).toBe('/race'));
+  });
+
+  it('says so when there is nobody to sell, and nowhere', async () => {
+    show(aSelling({ rows: [], groups: [], groupId: null, split: null }));
+    expect(await screen.findByText('No sheep are for sale')).toBeVisible();
+  });
+
+  it('leads to the outlets where there are none', async () => {
+    show(aSelling({ outlets: [], split: null, rows: [{ ...first, cells: [], bestOutletId: null, curve: [] }] }));
+    expect(await screen.findByText('Nowhere to sell sheep yet')).toBeVisible();
+    expect(screen.getByRole('link', { name: 'Outlets' })).toHaveAttribute('href', '/selling/outlets?species=sheep');
+  });
+});
+
+describe('the outlets', () => {
+  const showOutlets = (answers: object = {}) =>
+    renderPage(<OutletsPage />, {
+      answers: {
+        'GET /api/holding': aHolding({ today: TODAY }),
+        'GET /api/selling/outlets': [market, { ...bridge, isClosed: true }],
+        'GET /api/selling': aSelling(),
+        ...answers,
+      },
+    });
+
+  it('say what they pay, want and take off', async () => {
+    showOutlets();
+    const row = (await screen.findByText('Hill market')).closest('li') as HTMLElement;
+    expect(row).toHaveTextContent(/3.00.EUR a kg/);
+    expect(row).toHaveTextContent('takes any');
+    expect(row).toHaveTextContent(/haulage 15.00.EUR a trip; 1.00.EUR off a head/);
+    expect(screen.getByText('Stone bridge').closest('li') as HTMLElement).toHaveTextContent('no longer used');
+  });
+
+  it('are added with a grid pasted from a spreadsheet, own animals lying in it', async () => {
+    const { user, asked } = showOutlets({ 'POST /api/selling/outlets': market });
+    await user.click(await screen.findByRole('button', { name: 'Add an outlet' }));
+    await user.type(await screen.findByLabelText('Name'), 'Valley abattoir');
+    await user.selectOptions(screen.getByLabelText('Pays'), 'grid');
+    await user.type(screen.getByLabelText('A kg, EUR'), '6.40');
+    const corner = await screen.findByLabelText('Shape E, fat 1');
+    await user.click(corner);
+    await user.paste(
+      ['E', 'U', 'R', 'O', 'P']
+        .map((_, r) => [1, 2, 3, 4, 5].map((c) => `${(10 * (2 - r) - c) / 100}`).join('\t'))
+        .join('\n'),
+    );
+    expect(screen.getByLabelText('Shape P, fat 5')).toHaveValue('-0.25');
+    // Five felt at R and 3 lie there.
+    expect(screen.getByLabelText('Shape R, fat 3, 5 of yours')).toHaveValue('-0.03');
+    await user.click(screen.getByRole('button', { name: 'Save the outlet' }));
+    await waitFor(() => expect(asked.some((a) => a.method === 'POST')).toBe(true));
+    expect(asked.find((a) => a.method === 'POST')?.body).toMatchObject({
+      name: 'Valley abattoir',
+      payBy: 'grid',
+      // Rows from the poorest shape.
+      prices: [
+        {
+          from: TODAY,
+          baseMinor: 640,
+          grid: {
+            cells: [
+              [-21, -22, -23, -24, -25],
+              expect.anything(),
+              expect.anything(),
+              expect.anything(),
+              [19, 18, 17, 16, 15],
+            ],
+          },
+        },
+      ],
+    });
+  });
+
+  it('name the cell that has no figure, and keep what was typed when the book refuses', async () => {
+    const { user, asked } = showOutlets({
+      'POST /api/selling/outlets': no(400, 'There is an outlet “Hill market” already.'),
+    });
+    await user.click(await screen.findByRole('button', { name: 'Add an outlet' }));
+    await user.type(await screen.findByLabelText('Name'), 'Hill market');
+    await user.selectOptions(screen.getByLabelText('Pays'), 'grid');
+    await user.type(screen.getByLabelText('A kg, EUR'), '6.40');
+    await user.click(screen.getByRole('button', { name: 'Save the outlet' }));
+    expect(await screen.findByText(/P1 has no figure. A carcass of that class would have no price./)).toBeVisible();
+    expect(asked.some((a) => a.method === 'POST')).toBe(false);
+    await user.selectOptions(screen.getByLabelText('Pays'), 'live-kg');
+    await user.click(screen.getByRole('button', { name: 'Save the outlet' }));
+    expect(await screen.findByText(/There is an outlet “Hill market” already/)).toBeVisible();
+    expect(screen.getByLabelText('Name')).toHaveValue('Hill market');
+  });
+
+  it('get new prices as a list of their own day', async () => {
+    const { user, asked } = showOutlets({ [`PUT /api/selling/outlets/${market.id}`]: market });
+    await user.click(await screen.findByRole('button', { name: 'Change Hill market' }));
+    await user.click(await screen.findByRole('button', { name: 'New prices' }));
+    const price = screen.getByLabelText('A kg, EUR');
+    await user.clear(price);
+    await user.type(price, '3.20');
+    await user.click(screen.getByRole('button', { name: 'Save the outlet' }));
+    await waitFor(() => expect(asked.some((a) => a.method === 'PUT')).toBe(true));
+    expect(asked.find((a) => a.method === 'PUT')?.body).toMatchObject({
+      version: 1,
+      prices: [
+        { from: TODAY, baseMinor: 320 },
+        { from: '2026-01-01', baseMinor: 300 },
+      ],
+    });
+  });
+});

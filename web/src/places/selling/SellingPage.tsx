@@ -1,0 +1,122 @@
+import { useQuery } from '@tanstack/react-query';
+import type { SellingView } from '@yaylak/contract';
+import { SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { holdingQuery, todayQuery } from '../../api/queries';
+import { sellingQuery } from '../../api/selling';
+import { Choice } from '../../parts/Field';
+import { LinkButton } from '../../parts/LinkButton';
+import { Beside } from '../../parts/Beside';
+import { Page } from '../../parts/Page';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { countText, moneyText } from '../../words/format';
+import { BringIn } from './BringIn';
+import { ReservedPanel } from './ReservedPanel';
+import { SaleList } from './SaleList';
+import { SplitPanel } from './SplitPanel';
+import { handSplit, splitColumn, type ByHand } from './split';
+
+/** Who is ready, and where each brings most: one species and pen at a time. */
+export function SellingPage() {
+  const [params, setParams] = useSearchParams();
+  const { data: today } = useQuery(todayQuery);
+  const kept = today?.head.map((h) => h.species) ?? [];
+  const species = SPECIES.find((s) => s === params.get('species')) ?? kept[0] ?? 'sheep';
+  const groupId = params.get('group');
+  const { data, error, refetch } = useQuery(sellingQuery(groupId === null ? { species } : { species, groupId }));
+  const pickers = (
+    <>
+      <Choice
+        label="Species"
+        isLabelHidden
+        value={species}
+        options={(kept.length > 0 ? kept : SPECIES).map((s) => [s, SPECIES_WORDS[s].name])}
+        onChange={(next) => setParams({ species: next })}
+      />
+      {data && data.groups.length > 1 && data.groupId ? (
+        <Choice
+          label="Pen"
+          isLabelHidden
+          value={data.groupId}
+          options={data.groups.map((g) => [g.id, `${g.name} (${g.count})`])}
+          onChange={(group) => setParams({ species, group })}
+        />
+      ) : null}
+      <LinkButton as={Link} to={`/selling/outlets?species=${species}`}>
+        Outlets
+      </LinkButton>
+    </>
+  );
+  if (!data)
+    return (
+      <Page title={TITLE} actions={pickers}>
+        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={8} />}
+      </Page>
+    );
+  return <Pen key={`${species} ${data.groupId ?? ''}`} view={data} species={species} pickers={pickers} />;
+}
+const TITLE = 'Who is ready, and where do they bring most?';
+
+interface PenProps {
+  readonly view: SellingView;
+  readonly species: Species;
+  readonly pickers: React.ReactNode;
+}
+
+function Pen({ view, species, pickers }: PenProps) {
+  const { data: holding } = useQuery(holdingQuery);
+  const [byHand, setByHand] = useState<ByHand>({});
+  const currency = holding?.currency ?? '';
+  const { rows, outlets } = view;
+  if (rows.length === 0)
+    return (
+      <Page title={TITLE} actions={pickers}>
+        <Empty title={`No ${SPECIES_WORDS[species].plural} are for sale`}>
+          Young ones not chosen to be kept are looked at here, and older ones chosen to be sold or culled. Choosing is
+          where that is decided.
+        </Empty>
+      </Page>
+    );
+  const made = handSplit(view, byHand);
+  return (
+    <Page title={TITLE} lead={leadText(view, currency)} actions={pickers}>
+      {outlets.length === 0 ? (
+        <Empty title={`Nowhere to sell ${SPECIES_WORDS[species].plural} yet`}>
+          Add the markets, buyers and abattoirs you sell to, with what they pay; the worth of each animal follows from
+          it.
+        </Empty>
+      ) : null}
+      <Beside
+        aside={
+          <>
+            {view.split ? (
+              <SplitPanel view={view} made={made} currency={currency} onBack={() => setByHand({})} />
+            ) : null}
+            {outlets.length > 0 ? <BringIn view={view} /> : null}
+            <ReservedPanel rows={rows} />
+          </>
+        }
+      >
+        <SaleList
+          view={view}
+          currency={currency}
+          columnOf={(id) => splitColumn(view, byHand, id)}
+          onSend={(animalId, column) => setByHand({ ...byHand, [animalId]: column })}
+        />
+      </Beside>
+    </Page>
+  );
+}
+
+/** What the pen is worth, in one sentence. */
+function leadText({ rows, split, outlets }: SellingView, currency: string): string {
+  const ready = rows.filter((r) => r.state === 'ready' || r.state === 'closing').length;
+  const who = `${ready} of ${countText(rows.length, 'animal', 'animals')} ${ready === 1 ? 'is' : 'are'} ready`;
+  if (!split) return `${who}.`;
+  const best = split.alone[0];
+  const alone = best
+    ? `; all to ${outlets.find((o) => o.id === best.outletId)?.facts.name ?? 'one outlet'} ${moneyText(best.totalMinor, currency)}`
+    : '';
+  return `${who}. Split as below they bring ${moneyText(split.totalMinor, currency)}${alone}.`;
+}

@@ -1,0 +1,84 @@
+import type { SellingView } from '@yaylak/contract';
+import { Button } from '../../parts/Button';
+import { FigureTable } from '../../parts/FigureTable';
+import { How } from '../../parts/How';
+import { Panel, Small } from '../../parts/Panel';
+import { countText, moneyApartText, moneyText } from '../../words/format';
+import type { MadeSplit } from './split';
+
+interface Props {
+  readonly view: SellingView;
+  readonly made: MadeSplit;
+  readonly currency: string;
+  readonly onBack: () => void;
+}
+
+/** The pen as it is split: heads and money by outlet, and what one outlet alone would lose. */
+export function SplitPanel({ view, made, currency, onBack }: Props) {
+  const { split, outlets } = view;
+  const nameOf = (id: string): string => outlets.find((o) => o.id === id)?.facts.name ?? 'stays';
+  if (!split) return null;
+  const [best, second] = split.alone;
+  const trips = made.columns.flatMap(({ id, heads }) => {
+    const trip = outlets.find((o) => o.id === id)?.facts.tripMinor ?? 0;
+    return heads > 0 && trip > 0 ? [moneyText(trip, currency)] : [];
+  });
+  return (
+    <Panel>
+      <h2>
+        The pen, split{' '}
+        <How of="the split">
+          <p>
+            Every way to use the outlets is tried: each takes its least to its most and is paid one trip; inside it
+            every head goes where the whole pen brings most. Who stays counts with what its best day a week or more from
+            now brings, its keep until then and its share of that trip taken off.
+          </p>
+          <p>
+            Weights are those expected today, with how unsure they are; a class is the mean over the classes it may be
+            given. Press a figure in the list to send a head elsewhere and see what that does.
+          </p>
+          {view.notSplit.length > 0 ? (
+            <p>Six outlets are weighed against each other. Left out: {view.notSplit.map(nameOf).join(', ')}.</p>
+          ) : null}
+        </How>
+      </h2>
+      <FigureTable>
+        <tbody>
+          {made.columns
+            .filter((c) => c.heads > 0)
+            .map((c) => (
+              <tr key={c.id}>
+                <th scope="row">{nameOf(c.id)}</th>
+                <td>
+                  <b>
+                    {countText(c.heads, 'head', 'head')}
+                    {c.id === 'stays' ? '' : `, ${moneyText(c.minor, currency)}`}
+                  </b>
+                </td>
+              </tr>
+            ))}
+        </tbody>
+      </FigureTable>
+      {made.broken.map((words) => (
+        <p key={words} role="alert">
+          {words}
+        </p>
+      ))}
+      {made.isByHand ? (
+        <>
+          <p role="status">
+            By hand {moneyText(made.totalMinor, currency)}:{' '}
+            {moneyApartText(made.totalMinor, split.totalMinor, currency)} less than the split.
+          </p>
+          <Button onPress={onBack}>As the split has it</Button>
+        </>
+      ) : null}
+      <Small>
+        {trips.length > 0 ? `Haulage of ${trips.join(' and ')} is off. ` : ''}
+        {best ? `All to ${nameOf(best.outletId)} loses ${moneyText(best.losesMinor, currency)}` : ''}
+        {second ? `, to ${nameOf(second.outletId)} ${moneyText(second.losesMinor, currency)}` : ''}
+        {best ? '.' : 'No outlet could take all.'}
+      </Small>
+    </Panel>
+  );
+}

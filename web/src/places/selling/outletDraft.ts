@@ -1,0 +1,259 @@
+import type { GridFacts, OutletFacts, PriceListFacts } from '@yaylak/contract';
+import {
+  cellNames,
+  FAT_CLASSES,
+  fatName,
+  fromKg,
+  isPaidByHead,
+  readFat,
+  readShape,
+  readTypedNumber,
+  SHAPE_CLASSES,
+  shapeName,
+  toKg,
+  type GridDivision,
+  type PayWay,
+  type Species,
+  type WeightUnit,
+} from '@yaylak/core';
+
+export interface BandDraft {
+  readonly from: string;
+  readonly to: string;
+  readonly more: string;
+}
+export interface GridDraft {
+  readonly shape: Exclude<GridDivision, 'low-high'>;
+  readonly fat: GridDivision;
+  readonly cellsAre: 'adjustment' | 'price';
+  readonly cells: readonly (readonly string[])[];
+}
+export interface PriceDraft {
+  readonly from: string;
+  readonly base: string;
+  readonly upTo: string;
+  readonly bands: readonly BandDraft[];
+  readonly grid: GridDraft;
+}
+
+/** An outlet as it is typed; weights in the holding's unit, money in whole currency, shares in percent. */
+export interface OutletDraft {
+  readonly name: string;
+  readonly species: Species;
+  readonly payBy: PayWay;
+  readonly prices: readonly PriceDraft[];
+  readonly shrink: string;
+  readonly commission: string;
+  readonly trip: string;
+  readonly head: string;
+  readonly least: string;
+  readonly most: string;
+  readonly weekdays: readonly number[];
+  readonly fromKg: string;
+  readonly toKg: string;
+  readonly fromShape: string;
+  readonly toShape: string;
+  readonly fromFat: string;
+  readonly toFat: string;
+  readonly fromDays: string;
+  readonly toDays: string;
+  readonly leastChance: string;
+  readonly note: string;
+}
+
+const rowsOf = (shape: GridDivision): string[] => cellNames(SHAPE_CLASSES, shape);
+const columnsOf = (fat: GridDivision): string[] => cellNames(FAT_CLASSES, fat);
+
+/** A field without figures, for a grid that was not filled yet or is divided otherwise. */
+export const emptyCells = (shape: GridDivision, fat: GridDivision): string[][] =>
+  rowsOf(shape).map(() => columnsOf(fat).map(() => ''));
+
+const NO_GRID: GridDraft = {
+  shape: 'whole',
+  fat: 'whole',
+  cellsAre: 'adjustment',
+  cells: emptyCells('whole', 'whole'),
+};
+
+export const NO_PRICES = (from: string): PriceDraft => ({ from, base: '', upTo: '', bands: [], grid: NO_GRID });
+
+const figure = (value: number | undefined): string => (value === undefined ? '' : String(Number(value.toFixed(4))));
+/** At least two digits after the point, more where a price a kilogram has them. */
+const money = (minor: number): string => {
+  const text = figure(minor / 100);
+  return /\.\d{2}/.test(text) ? text : (minor / 100).toFixed(2);
+};
+const weightFigure = (kg: number | undefined, unit: WeightUnit): string =>
+  kg === undefined ? '' : figure(Number(fromKg(kg, unit).toFixed(2)));
+
+/** An outlet as it stands, to be changed. A price a kilogram is shown for the holding's unit. */
+export function draftOf(
+  facts: OutletFacts | undefined,
+  species: Species,
+  today: string,
+  unit: WeightUnit,
+): OutletDraft {
+  const perUnit = (minor: number): string => money(minor * toKg(1, unit));
+  const wants = facts?.wants ?? {};
+  const payBy = facts?.payBy ?? 'live-kg';
+  return {
+    name: facts?.name ?? '',
+    species: facts?.species ?? species,
+    payBy,
+    prices: facts
+      ? [...facts.prices]
+          .sort((a, b) => (a.from < b.from ? 1 : -1))
+          .map((p) => ({
+            from: p.from,
+            base: isPaidByHead(payBy) ? money(p.baseMinor) : perUnit(p.baseMinor),
+            upTo: weightFigure(p.paidUpToKg, unit),
+            bands: p.bands.map((b) => ({
+              from: weightFigure(b.fromKg, unit),
+              to: weightFigure(b.toKg, unit),
+              more: perUnit(b.minorPerKg),
+            })),
+            grid: p.grid ? { ...p.grid, cells: p.grid.cells.map((row) => row.map((cell) => perUnit(cell))) } : NO_GRID,
+          }))
+      : [NO_PRICES(today)],
+    shrink: facts ? figure(100 * facts.shrinkShare) : '0',
+    commission: facts ? figure(100 * facts.commissionShare) : '0',
+    trip: money(facts?.tripMinor ?? 0),
+    head: money(facts?.headMinor ?? 0),
+    least: facts ? String(facts.least) : '0',
+    most: figure(facts?.most),
+    weekdays: facts?.weekdays ?? [],
+    fromKg: weightFigure(wants.fromKg, unit),
+    toKg: weightFigure(wants.toKg, unit),
+    fromShape: wants.fromShape === undefined ? '' : shapeName(wants.fromShape),
+    toShape: wants.toShape === undefined ? '' : shapeName(wants.toShape),
+    fromFat: wants.fromFat === undefined ? '' : fatName(wants.fromFat),
+    toFat: wants.toFat === undefined ? '' : fatName(wants.toFat),
+    fromDays: figure(wants.fromDays),
+    toDays: figure(wants.toDays),
+    leastChance: figure(100 * (facts?.leastChance ?? 0.7)),
+    note: facts?.note ?? '',
+  };
+}
+
+export type ReadOutlet =
+  | { readonly kind: 'outlet'; readonly facts: OutletFacts }
+  | { readonly kind: 'faults'; readonly faults: readonly string[] };
+
+/** What is typed, as it is sent; what cannot be read is named with its field. */
+export function readOutlet(draft: OutletDraft, unit: WeightUnit): ReadOutlet {
+  const faults: string[] = [];
+  const number = (what: string, text: string): number | undefined => {
+    if (text.trim() === '') return undefined;
+    const read = readTypedNumber(text);
+    if (read.kind === 'number') return read.value;
+    faults.push(`${what}: “${text}” is no figure. Type digits, such as 4.60.`);
+    return undefined;
+  };
+  const minor = (what: string, text: string): number => Math.round((number(what, text) ?? 0) * 100);
+  const kg = (what: string, text: string): number | undefined => {
+    const value = number(what, text);
+    return value === undefined ? undefined : Number(toKg(value, unit).toFixed(3));
+  };
+  const perKg = (what: string, text: string): number =>
+    Number((((number(what, text) ?? 0) * 100) / toKg(1, unit)).toFixed(4));
+  const share = (what: string, text: string): number => (number(what, text) ?? 0) / 100;
+  const step = (what: string, text: string, read: (t: string) => number | undefined): number | undefined => {
+    if (text.trim() === '') return undefined;
+    const found = read(text);
+    if (found === undefined) faults.push(`${what}: “${text}” is no class. Type one such as R+ or 3-.`);
+    return found;
+  };
+  const isByHead = isPaidByHead(draft.payBy);
+  const prices = draft.prices.map((p): PriceListFacts => {
+    const of = `Prices from ${p.from === '' ? 'no day' : p.from}`;
+    if (p.from === '') faults.push(`${of}: give the day they hold from.`);
+    const upTo = kg(`${of}, paid up to`, p.upTo);
+    return {
+      from: p.from,
+      baseMinor: isByHead ? minor(`${of}, price`, p.base) : perKg(`${of}, price`, p.base),
+      bands: p.bands.map((b) => {
+        const to = kg(`${of}, band to`, b.to);
+        return {
+          fromKg: kg(`${of}, band from`, b.from) ?? 0,
+          ...(to === undefined ? {} : { toKg: to }),
+          minorPerKg: perKg(`${of}, band`, b.more),
+        };
+      }),
+      ...(upTo === undefined ? {} : { paidUpToKg: upTo }),
+      ...(draft.payBy === 'grid' ? { grid: gridOf(of, p.grid, perKg, faults) } : {}),
+    };
+  });
+  const facts: OutletFacts = {
+    name: draft.name.trim(),
+    species: draft.species,
+    payBy: draft.payBy,
+    prices,
+    shrinkShare: share('Lost on the way', draft.shrink),
+    commissionShare: share('Commission', draft.commission),
+    tripMinor: minor('Haulage a trip', draft.trip),
+    headMinor: minor('Off each head', draft.head),
+    least: number('Least heads', draft.least) ?? 0,
+    weekdays: [...draft.weekdays],
+    wants: without({
+      fromKg: kg('Wanted weight from', draft.fromKg),
+      toKg: kg('Wanted weight to', draft.toKg),
+      fromShape: step('Shape from', draft.fromShape, readShape),
+      toShape: step('Shape to', draft.toShape, readShape),
+      fromFat: step('Fat from', draft.fromFat, readFat),
+      toFat: step('Fat to', draft.toFat, readFat),
+      fromDays: number('Age from', draft.fromDays),
+      toDays: number('Age to', draft.toDays),
+    }),
+    leastChance: share('Sure enough from', draft.leastChance),
+    ...without({ most: number('Most heads', draft.most) }),
+    ...(draft.note.trim() === '' ? {} : { note: draft.note.trim() }),
+  };
+  return faults.length > 0 ? { kind: 'faults', faults } : { kind: 'outlet', facts };
+}
+
+type Given<T> = { [K in keyof T]?: Exclude<T[K], undefined> };
+const without = <T extends object>(fields: T): Given<T> =>
+  Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as Given<T>;
+
+function gridOf(
+  of: string,
+  { shape, fat, cellsAre, cells }: GridDraft,
+  perKg: (what: string, text: string) => number,
+  faults: string[],
+): GridFacts {
+  const [rows, columns] = [rowsOf(shape), columnsOf(fat)];
+  return {
+    shape,
+    fat,
+    cellsAre,
+    cells: rows.map((row, r) =>
+      columns.map((column, c) => {
+        const text = cells[r]?.[c] ?? '';
+        if (text.trim() === '')
+          faults.push(`${of}: ${row}${column} has no figure. A carcass of that class would have no price.`);
+        return perKg(`${of}, ${row}${column}`, text);
+      }),
+    ),
+  };
+}
+
+/** A field of cells pasted from a spreadsheet, laid over the grid from the cell it was pasted in. */
+export function pasted(
+  cells: GridDraft['cells'],
+  at: readonly [row: number, column: number],
+  text: string,
+): string[][] {
+  const rows = text
+    .replace(/\r?\n$/, '')
+    .split(/\r?\n/)
+    .map((line) => line.split('\t'));
+  return cells.map((row, r) =>
+    row.map(
+      (cell, c) =>
+        rows[r - at[0]]?.[c - at[1]]
+          ?.trim()
+          .replace(/[^\d.,+\-−]/g, '')
+          .replace('−', '-') ?? cell,
+    ),
+  );
+}
