@@ -186,7 +186,7 @@ export class IdentifySettings {
 }
 /** What a gate is suggested by; see core's `SortRule`. */
 export class SortRuleFacts {
-  @IsIn(['weight', 'gain', 'standards', 'index'])
+  @IsIn(['weight', 'gain', 'standards', 'ready', 'index'])
   by: SortRule['by'];
   /** Kilograms, kilograms a day, or points; standards need none. */
   @MayBeMissing()
@@ -194,6 +194,10 @@ export class SortRuleFacts {
   @Min(-10)
   @Max(3000)
   line?: number;
+  /** Whose box it is held against, where readiness is what a gate is suggested by. */
+  @MayBeMissing()
+  @IsUUID()
+  outletId?: string;
   @IsIn(GATE_KEYS)
   above: GateKey;
   @IsIn(GATE_KEYS)

@@ -26,6 +26,23 @@ describe('the gate a rule suggests', () => {
     expect(suggestGate(rule, { ...animal, gain }, 1)).toMatchObject({ gate: 'down', isNear: true });
     expect(suggestGate(rule, { ...animal, gain: { ...gain, halfWidth: 0.02 } }, 1)).toMatchObject({ isNear: false });
   });
+  it('sends one that an outlet would have one way, any other the other, and nobody before it was felt', () => {
+    const rule: SortRule = { by: 'ready', outletId: 'bridge', above: 'left', below: 'right' };
+    const box = (isReady: boolean) => ({
+      isReady,
+      chance: isReady ? 0.8 : 0.3,
+      isNarrow: undefined,
+      worst: { factor: 'fat' as const, side: 'over' as const },
+    });
+    const animal = { kg: 44, gain: undefined, failed: [], points: undefined };
+    expect(suggestGate(rule, { ...animal, box: box(true) }, 1)?.gate).toBe('left');
+    expect(suggestGate(rule, { ...animal, box: box(false) }, 1)).toMatchObject({
+      gate: 'right',
+      because: { kind: 'ready', box: { chance: 0.3 } },
+    });
+    expect(suggestGate(rule, animal, 1)).toBeUndefined();
+  });
+
   it('by standards and by points', () => {
     const rule: SortRule = { by: 'standards', above: 'left', below: 'right' };
     expect(suggestGate(rule, { ...animal, failed: ['Mouth'] }, 1)).toMatchObject({ gate: 'right' });

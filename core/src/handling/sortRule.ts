@@ -1,6 +1,7 @@
 import type { Decision } from '../choosing';
 import type { KnownGain } from '../growth';
 import { judgeGain } from '../growth';
+import type { BoxToday } from '../selling';
 import type { Kilograms } from '../units';
 
 export const GATE_KEYS = ['left', 'down', 'right'] as const;
@@ -12,6 +13,8 @@ export type SortRule =
   | { readonly by: 'gain'; readonly line: number; readonly above: GateKey; readonly below: GateKey }
   /** Fails a go-or-no-go standard, or passes them all. */
   | { readonly by: 'standards'; readonly above: GateKey; readonly below: GateKey }
+  /** Whether it lies in what an outlet wants, as it was just weighed and felt. */
+  | { readonly by: 'ready'; readonly outletId: string; readonly above: GateKey; readonly below: GateKey }
   /** The choice written down, or else points of the ranking last drawn up; the second string goes between, where there is a gate. */
   | {
       readonly by: 'index';
@@ -21,6 +24,9 @@ export type SortRule =
       readonly between?: GateKey | undefined;
     };
 
+/** Whether a rule needs a line that a figure lies over or under. */
+export const goesByLine = (by: SortRule['by']): boolean => by !== 'standards' && by !== 'ready';
+
 export interface Sorted {
   readonly kg: Kilograms | undefined;
   readonly gain: KnownGain | undefined;
@@ -29,6 +35,8 @@ export interface Sorted {
   readonly pointsError?: number | undefined;
   /** Written down when it was last chosen among its like. */
   readonly decision?: Decision | undefined;
+  /** What the outlet of the rule says to it; undefined before it was weighed and felt. */
+  readonly box?: BoxToday | undefined;
 }
 
 export interface GateSuggestion {
@@ -38,6 +46,7 @@ export interface GateSuggestion {
     | { readonly kind: 'gain'; readonly gain: KnownGain; readonly line: number }
     | { readonly kind: 'standards'; readonly failed: readonly string[] }
     | { readonly kind: 'decision'; readonly decision: Decision }
+    | { readonly kind: 'ready'; readonly box: BoxToday }
     | { readonly kind: 'index'; readonly points: number; readonly standardError: number; readonly line: number };
   /** The figure may as well lie on the other side of the line. */
   readonly isNear: boolean;
@@ -71,6 +80,10 @@ export function suggestGate(rule: SortRule, animal: Sorted, halfWidthKg: Kilogra
         because: { kind: 'standards', failed: animal.failed },
         isNear: false,
       };
+    case 'ready': {
+      const { box } = animal;
+      return box && { gate: gateFor(box.isReady), because: { kind: 'ready', box }, isNear: false };
+    }
     case 'index': {
       const { points, pointsError: standardError = 0, decision, failed } = animal;
       if (failed.length > 0) return { gate: rule.below, because: { kind: 'standards', failed }, isNear: false };

@@ -3,6 +3,7 @@ import type { WeightUnit } from '@yaylak/core';
 import styled from 'styled-components';
 import { colour, fonts, phone, radius, space, touchRace } from '../../theme/tokens';
 import { figureText, gainText, perDayText, weightText } from '../../words/format';
+import { boxTodayText } from '../../words/selling';
 import { DECISION_WORDS } from '../../words/reasons';
 import type { SuggestedGate } from './stations/sort';
 
@@ -63,6 +64,8 @@ export function becauseText({ because, isNear }: Pick<SuggestedGate, 'because' |
       return because.failed.length === 0 ? 'nothing failed' : `fails ${because.failed.join(', ').toLowerCase()}`;
     case 'index':
       return `${figureText(because.points, 1)} ± ${figureText(because.standardError, 1)} points against the line of ${figureText(because.line, 1)}${near}`;
+    case 'ready':
+      return boxTodayText(because.box);
     case 'decision':
       return `as it was chosen: ${DECISION_WORDS[because.decision].toLowerCase()}`;
   }

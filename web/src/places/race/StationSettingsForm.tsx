@@ -22,7 +22,9 @@ import {
   type TagColour,
   type WeightUnit,
 } from '@yaylak/core';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { outletsQuery } from '../../api/selling';
 import styled from 'styled-components';
 import { Choice, Field } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
@@ -337,6 +339,7 @@ function CareSettingsForm({
 }
 
 function SortSettingsForm({ plan, unit, onChange }: Pick<Props, 'plan' | 'unit' | 'onChange'>) {
+  const { data: outlets } = useQuery(outletsQuery);
   const { gates } = plan;
   const rule = plan.settings.sort;
   const setRule = (sort: SortRuleFacts | undefined): void => {
@@ -406,6 +409,7 @@ function SortSettingsForm({ plan, unit, onChange }: Pick<Props, 'plan' | 'unit' 
             ['weight', 'a line of weight'],
             ['gain', 'a line of gain'],
             ['standards', 'the look-over'],
+            ['ready', 'readiness for an outlet'],
             ['index', 'points of the ranking'],
           ]}
           onChange={(next) => {
@@ -416,7 +420,18 @@ function SortSettingsForm({ plan, unit, onChange }: Pick<Props, 'plan' | 'unit' 
         />
         {rule ? (
           <>
-            {rule.by === 'standards' ? null : (
+            {rule.by === 'ready' ? (
+              <Choice
+                label="Outlet"
+                value={rule.outletId ?? ''}
+                options={[
+                  ['', 'choose one'],
+                  ...(outlets ?? []).filter((o) => !o.isClosed).map((o) => [o.id, o.facts.name] as const),
+                ]}
+                onChange={(outletId) => setRule({ ...rule, outletId })}
+              />
+            ) : null}
+            {rule.by === 'standards' || rule.by === 'ready' ? null : (
               <FigureField
                 key={rule.by}
                 label={LINES[rule.by].label(unit)}
@@ -428,13 +443,13 @@ function SortSettingsForm({ plan, unit, onChange }: Pick<Props, 'plan' | 'unit' 
               />
             )}
             <Choice
-              label={rule.by === 'standards' ? 'Nothing failed goes' : 'From the line up goes'}
+              label={ABOVE_WORDS[rule.by] ?? 'From the line up goes'}
               value={rule.above}
               options={gateOptions}
               onChange={(above) => setRule({ ...rule, above })}
             />
             <Choice
-              label={rule.by === 'standards' ? 'Something failed goes' : 'Under it goes'}
+              label={BELOW_WORDS[rule.by] ?? 'Under it goes'}
               value={rule.below}
               options={gateOptions}
               onChange={(below) => setRule({ ...rule, below })}
@@ -445,6 +460,15 @@ function SortSettingsForm({ plan, unit, onChange }: Pick<Props, 'plan' | 'unit' 
     </>
   );
 }
+
+const ABOVE_WORDS: Readonly<Partial<Record<SortRuleFacts['by'], string>>> = {
+  standards: 'Nothing failed goes',
+  ready: 'Ready goes',
+};
+const BELOW_WORDS: Readonly<Partial<Record<SortRuleFacts['by'], string>>> = {
+  standards: 'Something failed goes',
+  ready: 'Not ready goes',
+};
 
 interface LineWords {
   readonly label: (unit: WeightUnit) => string;
@@ -458,6 +482,7 @@ const LINES: Readonly<Record<SortRuleFacts['by'], LineWords>> = {
   gain: { label: (unit) => `Line, ${dailyUnit(unit)}`, show: dailyFigure, read: dailyKg },
   index: { ...plainLine, label: () => 'Line, points' },
   standards: plainLine,
+  ready: plainLine,
 };
 
 /** A figure that may be left empty; what is no number stays in the field and is not taken. */

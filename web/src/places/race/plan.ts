@@ -1,4 +1,4 @@
-import { nextTube, unlikelyPan } from '@yaylak/core';
+import { goesByLine, nextTube, unlikelyPan } from '@yaylak/core';
 import {
   STATIONS,
   usualScoring,
@@ -71,7 +71,9 @@ export function planFault({ stations, settings, gates }: JobPlan): string | unde
   if (has('move') && !settings.move?.groupId) return 'Move: choose the group they go to.';
   if (has('sort') && gates.filter((g) => g.name.trim() !== '').length < 2) return 'Sort: name at least two gates.';
   const rule = settings.sort;
-  if (has('sort') && rule && rule.by !== 'standards' && rule.line === undefined)
+  if (has('sort') && rule?.by === 'ready' && rule.outletId === undefined)
+    return 'Sort: choose the outlet they are to be ready for, or let nothing be suggested.';
+  if (has('sort') && rule && goesByLine(rule.by) && rule.line === undefined)
     return 'Sort: type where the line lies, or let nothing be suggested.';
   return undefined;
 }

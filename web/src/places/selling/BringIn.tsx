@@ -36,7 +36,7 @@ export function BringIn({ view }: { readonly view: SellingView }) {
         name: `Drawn for ${outlet.facts.name}`,
         plan: {
           stations: ['weigh', 'finish', 'sort'],
-          settings: {},
+          settings: { sort: { by: 'ready', outletId: outlet.id, above: 'left', below: 'right' } },
           gates: [
             { key: 'left', name: outlet.facts.name.slice(0, 40), isForSale: true },
             { key: 'right', name: 'Back to the pen' },

@@ -29,18 +29,18 @@ export function FinishFields({ draft, at, onType }: Props) {
     <>
       <StationRow name="Finish">
         {FINISH_FIELDS.map((field) => (
-          <span key={field} onFocus={() => setInHand(field)} data-in-hand={field === inHand || undefined}>
+          <Above key={field} onFocus={() => setInHand(field)} data-in-hand={field === inHand || undefined}>
             <SmallField
               id={`race-${field}`}
               label={field === 'shape' ? 'Shape' : `Fat, ${FAT_PLACE_WORDS[field]}`}
-              width={76}
+              width={84}
               value={draft.fields[field] ?? ''}
               onType={onType(field)}
             />
-          </span>
+          </Above>
         ))}
       </StationRow>
-      <StationRow name={inHand === 'shape' ? 'Shape' : `Fat, ${FAT_PLACE_WORDS[inHand]}`}>
+      <StationRow name={`Keys, ${inHand === 'shape' ? 'shape' : FAT_PLACE_WORDS[inHand]}`}>
         {classes.map((c) => (
           <Count
             key={c}
@@ -89,6 +89,15 @@ export function FinishFields({ draft, at, onType }: Props) {
   );
 }
 
+/** A label over its field: five of them stand in a row. */
+const Above = styled.span`
+  label {
+    flex-direction: column;
+    align-items: flex-start;
+    gap: 2px;
+    font-size: 13px;
+  }
+`;
 const Small = styled.span`
   color: ${colour('inkSoft')};
   font-size: 13px;

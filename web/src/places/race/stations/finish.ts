@@ -37,6 +37,7 @@ export function typedFinish(draft: Draft): { shape?: number; fat: Partial<Record
 }
 
 export interface AtOutletToday {
+  readonly id: string;
   readonly name: string;
   /** Undefined where the outlet wants a class and none was felt, or is not of the age it takes. */
   readonly box: BoxToday | undefined;
@@ -61,6 +62,7 @@ export function outletsToday(draft: Draft, at: AtHand): AtOutletToday[] {
   return at.roster.outlets
     .filter((o) => o.facts.species === at.species)
     .map((o) => ({
+      id: o.id,
       name: o.facts.name,
       box: inBoxToday(
         outletOf(o),

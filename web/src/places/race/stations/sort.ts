@@ -1,6 +1,7 @@
 import {
   dayOf,
   decisionOfGate,
+  goesByLine,
   halfWidth80,
   isoOf,
   readingSd,
@@ -13,6 +14,7 @@ import type { DecisionMarksSetting, GateChoice, JobFacts } from '@yaylak/contrac
 import type { Draft } from '../draft';
 import { gainTo } from '../jobFigures';
 import type { AtHand, Problem, StationRules } from './atHand';
+import { outletsToday } from './finish';
 import { failedAt, failedSinceChosen, isLookedOver } from './look';
 import { plannedTreatments } from './treat';
 import { trueKg } from './weigh';
@@ -25,7 +27,7 @@ export interface SuggestedGate extends GateSuggestion {
 /** The gate the job's rule suggests for the animal at hand, once its figures are there. */
 export function suggestedGate(draft: Draft, at: AtHand): SuggestedGate | undefined {
   const rule = at.job.settings.sort;
-  if (!rule || (rule.by !== 'standards' && rule.line === undefined)) return undefined;
+  if (!rule || (goesByLine(rule.by) && rule.line === undefined)) return undefined;
   const kg = trueKg(draft, at);
   const failed = rule.by === 'index' ? failedSinceChosen(draft, at) : failedAt(draft, at);
   // What was not looked at is not known to pass.
@@ -40,6 +42,7 @@ export function suggestedGate(draft: Draft, at: AtHand): SuggestedGate | undefin
       points: at.animal?.points ?? undefined,
       pointsError: at.animal?.pointsError,
       decision: at.animal?.chosen,
+      box: rule.by === 'ready' ? outletsToday(draft, at).find((o) => o.id === rule.outletId)?.box : undefined,
     },
     kg === undefined ? 0 : halfWidth80(readingSd(kg, at.settings)),
   );

@@ -578,7 +578,7 @@ describe('the finish', () => {
     // Fat 6 of 4 to 9 by an SD of 2.2: Phi(1.591) - Phi(-1.136) = .816; the weight is sure.
     expect(said({ shape: 'r', tail: '2+' })).toEqual(['Stone bridge: ready, 82 %']);
     expect(said({ shape: 'r', tail: '4' })).toEqual(['Stone bridge: not ready: too fat (25 %)']);
-    expect(said({ shape: 'r', tail: '2+' }, '35')).toEqual(['Stone bridge: not ready: too light (0 %)']);
+    expect(said({ shape: 'r', tail: '2+' }, '35')).toEqual(['Stone bridge: not ready: too light (under 1 %)']);
     expect(said({})).toEqual(['Stone bridge: not known: feel it, or it is not of the age they take']);
   });
 
