@@ -131,6 +131,10 @@ it.each<[Refusal, string]>([
     'This product is not on the list. Add it under Remedies with what its label says.',
   ],
   [
+    { code: 'not-sold', field: 'buyer', value: 'Kerem' },
+    'A buyer, an outlet, a price or a weight at the sale is said of one that was sold or slaughtered. Leave it out, or choose how it left.',
+  ],
+  [
     { code: 'nothing-felt', field: 'fat', value: '' },
     'Neither shape nor fat was given. Feel the tail-head, loin, ribs or brisket, or look at the shape.',
   ],

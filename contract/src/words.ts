@@ -88,6 +88,8 @@ export function refusalText(
       return `An amount of ${value} cannot be. Type how much was given.`;
     case 'withdrawal-needed':
       return 'The withdrawal for meat is missing. Enter the label’s days, 0 if it says none; off the label, the days your vet gave.';
+    case 'not-sold':
+      return 'A buyer, an outlet, a price or a weight at the sale is said of one that was sold or slaughtered. Leave it out, or choose how it left.';
     case 'nothing-felt':
       return 'Neither shape nor fat was given. Feel the tail-head, loin, ribs or brisket, or look at the shape.';
     case 'not-a-class':

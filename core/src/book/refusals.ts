@@ -24,6 +24,7 @@ type PlainCode =
   | 'nothing-looked-at'
   | 'nothing-measured'
   | 'nothing-felt'
+  | 'not-sold'
   | 'not-a-class'
   | 'not-a-dam'
   | 'not-a-score'

@@ -21,6 +21,7 @@ export const MIGRATION_NAMES = [
   '20261130100000_choosing',
   '20261130110000_measures',
   '20261130120000_selling',
+  '20261130130000_sales',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

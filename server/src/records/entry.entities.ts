@@ -95,6 +95,11 @@ export const DepartureEntity = defineEntity({
     how: p.string(),
     cause: p.string().nullable(),
     toldUntil: p.string().nullable(),
+    /** Outlets are closed, never removed. */
+    outletId: p.uuid().nullable(),
+    buyer: p.string().nullable(),
+    priceMinor: p.integer().nullable(),
+    kg: p.double().nullable(),
     reason: p.string().nullable(),
   },
 });

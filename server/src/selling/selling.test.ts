@@ -1,4 +1,4 @@
-import type { OutletView, SaleRow, SellingView } from '@yaylak/contract';
+import type { BookFile, OutletView, SaleRow, SellingView } from '@yaylak/contract';
 import {
   aGroup,
   anOutlet,
@@ -154,6 +154,23 @@ describe('who is ready', () => {
   it('is not known without a weight', async () => {
     await outlet();
     expect(await rowOf(await lamb([]))).toMatchObject({ state: 'not-known', weight: null, cells: [], curve: [] });
+  });
+});
+
+describe('one that left for an outlet', () => {
+  it('is told with where it went, to whom, at what weight and for what; one that died is not sold', async () => {
+    const market = await outlet();
+    const [sold, dead] = [await lamb([44]), await lamb([43])];
+    const sale = { outletId: market, buyer: 'Hill market', priceMinor: 10_450, kg: 44.5 };
+    const answers = await t.post(
+      fact('departure', sold, { how: 'sold', ...sale }),
+      fact('departure', dead, { how: 'died', cause: 'unknown', buyer: 'Hill market' }),
+    );
+    expect(answers.map((a) => ('refusal' in a ? a.refusal.code : a.status))).toEqual(['kept', 'not-sold']);
+    t = await t.again();
+    const book = await get<BookFile>(t, '/api/book');
+    expect(book.entries.find((e) => e.type === 'departure')).toMatchObject(sale);
+    expect((await view()).rows.map((r) => r.tag.animalId)).toEqual([dead]);
   });
 });
 

@@ -56,5 +56,13 @@ it.each([
 ])('says %i alive and %i dead', (alive, dead, words) => expect(bornText(alive, dead, 'goat')).toBe(words));
 
 it('leaves out what was not said of a leaving', () => {
-  expect(departureWords({ ...stamp, type: 'departure', how: 'sold' })).toBe('Left: sold');
+  expect(departureWords({ ...stamp, type: 'departure', how: 'sold' }, { unit: 'kg', species: 'sheep' })).toBe(
+    'Left: sold',
+  );
+  expect(
+    departureWords(
+      { ...stamp, type: 'departure', how: 'slaughtered', buyer: 'Stone bridge', kg: 44.5, priceMinor: 11_000 },
+      { unit: 'kg', species: 'sheep' },
+    ).replace(/\s/g, ' '),
+  ).toBe('Left: slaughtered (to Stone bridge, at 44.5 kg)');
 });

@@ -10,7 +10,7 @@ import {
 } from '@yaylak/contract';
 import { SPECIES_WORDS, type Species } from '@yaylak/core';
 import { countText, shortDate, weightText } from './format';
-import type { Lines } from './lines';
+import type { Lines, Told } from './lines';
 
 /** Entries of births and rearing. */
 export const BIRTH_LINES: Lines<'birth' | 'afterbirth' | 'colostrum' | 'fostering' | 'weaning' | 'pen-stage' | 'feed'> =
@@ -49,8 +49,13 @@ export function bornText(alive: number, dead: number, species: Species | undefin
 }
 
 /** How an animal left, and of what it died. */
-export function departureWords({ how, cause, toldUntil, reason }: Extract<Entry, { type: 'departure' }>): string {
+export function departureWords(
+  { how, cause, toldUntil, buyer, kg, reason }: Extract<Entry, { type: 'departure' }>,
+  { unit, species }: Pick<Told, 'unit' | 'species'>,
+): string {
   const more = [
+    ...(buyer === undefined ? [] : [`to ${buyer}`]),
+    ...(kg === undefined ? [] : [`at ${weightText(kg, unit, species)}`]),
     ...(cause === undefined ? [] : [CAUSE_WORDS[cause]]),
     ...(toldUntil === undefined ? [] : [`buyer told: withheld to the end of ${shortDate(toldUntil)}`]),
     ...(reason ? [reason] : []),

@@ -31,7 +31,7 @@ const LINES: Lines = {
   passage: (entry) => `${passageWords(entry.gate, entry.suggested)}${entry.why ? `, passed by: ${entry.why}` : ''}`,
   choice: (entry) =>
     `Chosen: ${DECISION_WORDS[entry.decision].toLowerCase()}${entry.reason ? ` (${entry.reason})` : ''}`,
-  departure: (entry) => departureWords(entry),
+  departure: (entry, told) => departureWords(entry, told),
   note: (entry) => entry.text,
   treatment(entry, told) {
     const withheld = entry.meatDays ? `, meat withheld ${countText(entry.meatDays, 'day', 'days')}` : '';

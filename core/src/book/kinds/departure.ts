@@ -1,6 +1,8 @@
 import type { DeathCause } from '../../births';
 import { isoOf } from '../../calendar';
 import type { Fact } from '../facts';
+import type { Kilograms } from '../../units';
+import type { Refusal } from '../refusals';
 import { checkLeaving } from '../withheld';
 import type { FactKind } from './kind';
 
@@ -16,6 +18,11 @@ export interface DepartureWritten {
   readonly cause?: DeathCause | undefined;
   /** Of one sold while meat or milk is withheld: to which last day, as the buyer was told. */
   readonly toldUntil?: string | undefined;
+  /** Where it went, to whom, what was paid for it (hundredths of the money, charges not yet off) and what it weighed. */
+  readonly outletId?: string | undefined;
+  readonly buyer?: string | undefined;
+  readonly priceMinor?: number | undefined;
+  readonly kg?: Kilograms | undefined;
 }
 
 export interface DepartureFact extends Fact, DepartureWritten {}
@@ -23,13 +30,29 @@ export interface DepartureFact extends Fact, DepartureWritten {}
 /** It left the holding. */
 export const departure: FactKind<'departures', DepartureWritten, DepartureFact> = {
   list: 'departures',
-  fact: ({ how, cause, toldUntil }, base) => ({ how, cause, toldUntil, ...base }),
+  fact: ({ how, cause, toldUntil, outletId, buyer, priceMinor, kg }, base) => ({
+    how,
+    cause,
+    toldUntil,
+    ...(outletId === undefined ? {} : { outletId }),
+    ...(buyer === undefined ? {} : { buyer }),
+    ...(priceMinor === undefined ? {} : { priceMinor }),
+    ...(kg === undefined ? {} : { kg }),
+    ...base,
+  }),
   touches: ['company'],
   check(entry, facts) {
     const { day } = entry;
     const gone = facts.departures.find((d) => d.on === day);
-    return gone
-      ? { code: 'gone', field: 'on', value: isoOf(day), goneOn: isoOf(gone.on) }
-      : checkLeaving(entry, facts, day);
+    if (gone) return { code: 'gone', field: 'on', value: isoOf(day), goneOn: isoOf(gone.on) };
+    return checkSale(entry) ?? checkLeaving(entry, facts, day);
   },
 };
+
+/** What belongs to a sale is said of one that was sold. */
+function checkSale(entry: DepartureWritten): Refusal | undefined {
+  if (entry.how === 'sold' || entry.how === 'slaughtered') return undefined;
+  const field = SALE_FIELDS.find((f) => entry[f] !== undefined);
+  return field && { code: 'not-sold', field, value: String(entry[field]) };
+}
+const SALE_FIELDS = ['outletId', 'buyer', 'priceMinor', 'kg'] as const;

@@ -5,8 +5,11 @@ import { no, renderPage } from '../../tests/renderPage';
 import { OutletsPage } from './OutletsPage';
 import { SellingPage } from './SellingPage';
 
-const market = anOutlet('Hill market');
-const bridge = anOutlet('Stone bridge', { payBy: 'carcass-kg', tripMinor: 2_200, least: 2, most: 3 });
+const market = { ...anOutlet('Hill market'), id: '0199ad2e-2b6e-7c7f-8d2a-3f8a6d3b1c01' };
+const bridge = {
+  ...anOutlet('Stone bridge', { payBy: 'carcass-kg', tripMinor: 2_200, least: 2, most: 3 }),
+  id: '0199ad2e-2b6e-7c7f-8d2a-3f8a6d3b1c02',
+};
 
 const aCell = (outletId: string, nowMinor: number | null, change: Partial<SaleCell> = {}): SaleCell => ({
   outletId,
@@ -121,6 +124,27 @@ describe('who is ready', () => {
     expect(within(panel).getByRole('alert')).toHaveTextContent('Stone bridge takes at least 2, not 1.');
     await user.click(within(panel).getByRole('button', { name: 'As the split has it' }));
     expect(away).toHaveAttribute('aria-pressed', 'false');
+  });
+
+  it('lets the heads of an outlet leave in one act, with weight and price where they are known', async () => {
+    const { user, entries } = show();
+    await user.click(await screen.findByRole('button', { name: 'They leave for Stone bridge' }));
+    const sheet = screen.getByRole('dialog', { name: 'A load for Stone bridge' });
+    await user.type(within(sheet).getByLabelText('Weight of 26-0018, kg'), '44.5');
+    await user.type(within(sheet).getByLabelText('Paid for 26-0018, EUR'), 'much');
+    await user.click(within(sheet).getByRole('button', { name: '2 head left' }));
+    expect(await within(sheet).findByText('“much”: type a figure over 0.')).toBeVisible();
+    await user.clear(within(sheet).getByLabelText('Paid for 26-0018, EUR'));
+    await user.type(within(sheet).getByLabelText('Paid for 26-0018, EUR'), '111,20');
+    await user.click(within(sheet).getByRole('button', { name: '2 head left' }));
+    await waitFor(() => expect(entries()).toHaveLength(2));
+    const sale = { type: 'departure', on: TODAY, how: 'slaughtered', outletId: bridge.id, buyer: 'Stone bridge' };
+    expect(entries()).toEqual(
+      expect.arrayContaining([
+        expect.objectContaining({ ...sale, animalId: first.tag.animalId, kg: 44.5, priceMinor: 11_120 }),
+        expect.objectContaining({ ...sale, animalId: third.tag.animalId }),
+      ]),
+    );
   });
 
   it('offers no figure of one that is held, and moves nobody who is no part of the split', async () => {

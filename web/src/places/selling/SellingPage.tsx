@@ -12,6 +12,7 @@ import { Page } from '../../parts/Page';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { countText, moneyText } from '../../words/format';
 import { BringIn } from './BringIn';
+import { LoadSheet } from './LoadSheet';
 import { ReservedPanel } from './ReservedPanel';
 import { SaleList } from './SaleList';
 import { SplitPanel } from './SplitPanel';
@@ -67,6 +68,7 @@ interface PenProps {
 function Pen({ view, species, pickers }: PenProps) {
   const { data: holding } = useQuery(holdingQuery);
   const [byHand, setByHand] = useState<ByHand>({});
+  const [loading, setLoading] = useState<string>();
   const currency = holding?.currency ?? '';
   const { rows, outlets } = view;
   if (rows.length === 0)
@@ -79,6 +81,7 @@ function Pen({ view, species, pickers }: PenProps) {
       </Page>
     );
   const made = handSplit(view, byHand);
+  const outlet = outlets.find((o) => o.id === loading);
   return (
     <Page title={TITLE} lead={leadText(view, currency)} actions={pickers}>
       {outlets.length === 0 ? (
@@ -91,7 +94,13 @@ function Pen({ view, species, pickers }: PenProps) {
         aside={
           <>
             {view.split ? (
-              <SplitPanel view={view} made={made} currency={currency} onBack={() => setByHand({})} />
+              <SplitPanel
+                view={view}
+                made={made}
+                currency={currency}
+                onBack={() => setByHand({})}
+                onLoad={setLoading}
+              />
             ) : null}
             {outlets.length > 0 ? <BringIn view={view} /> : null}
             <ReservedPanel rows={rows} />
@@ -105,6 +114,16 @@ function Pen({ view, species, pickers }: PenProps) {
           onSend={(animalId, column) => setByHand({ ...byHand, [animalId]: column })}
         />
       </Beside>
+      {outlet ? (
+        <LoadSheet
+          outlet={outlet}
+          rows={rows.filter((r) => splitColumn(view, byHand, r.tag.animalId) === outlet.id)}
+          species={species}
+          today={view.on}
+          currency={currency}
+          onClose={() => setLoading(undefined)}
+        />
+      ) : null}
     </Page>
   );
 }

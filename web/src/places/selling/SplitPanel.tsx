@@ -11,10 +11,12 @@ interface Props {
   readonly made: MadeSplit;
   readonly currency: string;
   readonly onBack: () => void;
+  /** The heads of an outlet leave. */
+  readonly onLoad: (outletId: string) => void;
 }
 
 /** The pen as it is split: heads and money by outlet, and what one outlet alone would lose. */
-export function SplitPanel({ view, made, currency, onBack }: Props) {
+export function SplitPanel({ view, made, currency, onBack, onLoad }: Props) {
   const { split, outlets } = view;
   const nameOf = (id: string): string => outlets.find((o) => o.id === id)?.facts.name ?? 'stays';
   if (!split) return null;
@@ -54,6 +56,13 @@ export function SplitPanel({ view, made, currency, onBack }: Props) {
                     {countText(c.heads, 'head', 'head')}
                     {c.id === 'stays' ? '' : `, ${moneyText(c.minor, currency)}`}
                   </b>
+                  {c.id === 'stays' ? null : (
+                    <div className="no-print">
+                      <Button kind="quiet" aria-label={`They leave for ${nameOf(c.id)}`} onPress={() => onLoad(c.id)}>
+                        They leave…
+                      </Button>
+                    </div>
+                  )}
                 </td>
               </tr>
             ))}

@@ -1,0 +1,138 @@
+import { DepartureEntry, type OutletView, type SaleRow } from '@yaylak/contract';
+import { isPaidDead, readTypedNumber, scaleUnit, toKg, type Species } from '@yaylak/core';
+import type { EntryDraft } from '../../outbox/useRecord';
+import { FieldRow } from '../../parts/form/FieldRow';
+import { FormField } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { madeEntry } from '../../parts/form/useEntryForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
+import { LineTable } from '../../parts/LineTable';
+import { NotePanel, Small } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { Tag } from '../../parts/Tag';
+import { useWrite } from '../../parts/useWrite';
+import { countText } from '../../words/format';
+import { useWeightUnit } from '../../words/useUnits';
+
+interface Props {
+  readonly outlet: OutletView;
+  readonly rows: readonly SaleRow[];
+  readonly species: Species;
+  readonly today: string;
+  readonly currency: string;
+  readonly onClose: () => void;
+}
+
+/** What is typed: the day, and for each head what it weighed for the sale and what was paid, both where they are known. */
+interface Typed {
+  readonly on: string;
+  readonly kg: Readonly<Record<string, string>>;
+  readonly price: Readonly<Record<string, string>>;
+}
+
+/** A load leaves for an outlet in one act; taking it back is one act as well. */
+export function LoadSheet({ outlet, rows, species, today, currency, onClose }: Props) {
+  const unit = scaleUnit(species, useWeightUnit());
+  const write = useWrite();
+  const how = isPaidDead(outlet.facts.payBy) ? ('slaughtered' as const) : ('sold' as const);
+  const { name } = outlet.facts;
+  const draftsOf = ({ on, kg, price }: Typed): readonly EntryDraft[] =>
+    rows.map(({ tag: { animalId } }) => {
+      const weight = figureOf(kg[animalId]);
+      const paid = figureOf(price[animalId]);
+      return {
+        type: 'departure',
+        animalId,
+        on,
+        how,
+        outletId: outlet.id,
+        buyer: name,
+        ...(weight === undefined ? {} : { kg: Number(toKg(weight, unit).toFixed(3)) }),
+        ...(paid === undefined ? {} : { priceMinor: Math.round(paid * 100) }),
+      };
+    });
+  const form = useTypedForm<Typed>({
+    start: { on: today, kg: {}, price: {} },
+    made: (typed) => draftsOf(typed).map((draft) => madeEntry(DepartureEntry, draft)),
+    also: ({ kg, price }): Against => unread({ kg, price }),
+    words: { on: 'Enter the day they left.', kg: 'A weight over 0.', priceMinor: 'A price of 0 or more.' },
+  });
+  const many = countText(rows.length, 'head', 'head');
+  return (
+    <Sheet title={`A load for ${name}`} isOpen onClose={onClose} width={640}>
+      <SendForm
+        form={form}
+        send={(typed) => write(draftsOf(typed), `${many} left for ${name}`)}
+        onDone={onClose}
+        submit={`${many} left`}
+      >
+        <NotePanel $tone="weld">
+          <p>
+            Look at each once more: not lame, not near birth, old enough to travel. Fitness to travel and papers: your
+            vet and the local rules decide.
+          </p>
+        </NotePanel>
+        <FieldRow $gap={3}>
+          <FormField name="on" label="Left on" type="date" />
+        </FieldRow>
+        <LineTable>
+          <thead>
+            <tr>
+              <th>Animal</th>
+              <th>Weight for the sale, {unit}</th>
+              <th>Paid, {currency}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ tag }) => (
+              <tr key={tag.animalId}>
+                <td>
+                  <Tag tag={tag} isStatic />
+                </td>
+                <td>
+                  <FormField
+                    name={`kg.${tag.animalId}`}
+                    label={`Weight of ${tag.text}, ${unit}`}
+                    isLabelHidden
+                    inputMode="decimal"
+                  />
+                </td>
+                <td>
+                  <FormField
+                    name={`price.${tag.animalId}`}
+                    label={`Paid for ${tag.text}, ${currency}`}
+                    isLabelHidden
+                    inputMode="decimal"
+                  />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </LineTable>
+        <Small>
+          Weight and price may stay empty.{' '}
+          {how === 'slaughtered'
+            ? 'Nothing under withdrawal leaves for slaughter; the book refuses it.'
+            : 'One under withdrawal is sold from its own page, where the buyer is told.'}
+        </Small>
+      </SendForm>
+    </Sheet>
+  );
+}
+
+function figureOf(text: string | undefined): number | undefined {
+  const read = readTypedNumber(text ?? '');
+  return read.kind === 'number' ? read.value : undefined;
+}
+
+/** What is typed and is no figure above nought, by its field. */
+function unread(typed: Pick<Typed, 'kg' | 'price'>): Against {
+  const against: Record<string, string> = {};
+  for (const [list, texts] of Object.entries(typed))
+    for (const [animalId, text] of Object.entries(texts as Record<string, string | undefined>)) {
+      if ((text ?? '').trim() === '') continue;
+      const value = figureOf(text);
+      if (value === undefined || value <= 0) against[`${list}.${animalId}`] = `“${text ?? ''}”: type a figure over 0.`;
+    }
+  return against;
+}
