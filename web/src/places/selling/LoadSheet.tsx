@@ -64,7 +64,7 @@ export function LoadSheet({ outlet, rows, species, today, currency, onClose }: P
         form={form}
         send={(typed) => write(draftsOf(typed), `${many} left for ${name}`)}
         onDone={onClose}
-        submit={`${many} left`}
+        submit={`The load of ${rows.length} has left`}
       >
         <NotePanel $tone="weld">
           <p>

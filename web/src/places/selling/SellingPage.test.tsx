@@ -127,16 +127,18 @@ describe('who is ready', () => {
   });
 
   it('lets the heads of an outlet leave in one act, with weight and price where they are known', async () => {
-    const { user, entries } = show();
+    const { user, entries, path } = show();
     await user.click(await screen.findByRole('button', { name: 'They leave for Stone bridge' }));
+    // The page stays at this pen, whichever is the largest afterwards.
+    await waitFor(() => expect(path()).toContain('group=g1'));
     const sheet = screen.getByRole('dialog', { name: 'A load for Stone bridge' });
     await user.type(within(sheet).getByLabelText('Weight of 26-0018, kg'), '44.5');
     await user.type(within(sheet).getByLabelText('Paid for 26-0018, EUR'), 'much');
-    await user.click(within(sheet).getByRole('button', { name: '2 head left' }));
+    await user.click(within(sheet).getByRole('button', { name: 'The load of 2 has left' }));
     expect(await within(sheet).findByText('“much”: type a figure over 0.')).toBeVisible();
     await user.clear(within(sheet).getByLabelText('Paid for 26-0018, EUR'));
     await user.type(within(sheet).getByLabelText('Paid for 26-0018, EUR'), '111,20');
-    await user.click(within(sheet).getByRole('button', { name: '2 head left' }));
+    await user.click(within(sheet).getByRole('button', { name: 'The load of 2 has left' }));
     await waitFor(() => expect(entries()).toHaveLength(2));
     const sale = { type: 'departure', on: TODAY, how: 'slaughtered', outletId: bridge.id, buyer: 'Stone bridge' };
     expect(entries()).toEqual(

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { SellingView } from '@yaylak/contract';
 import { SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
 import { useState } from 'react';
@@ -21,11 +21,19 @@ import { handSplit, splitColumn, type ByHand } from './split';
 /** Who is ready, and where each brings most: one species and pen at a time. */
 export function SellingPage() {
   const [params, setParams] = useSearchParams();
+  const client = useQueryClient();
   const { data: today } = useQuery(todayQuery);
   const kept = today?.head.map((h) => h.species) ?? [];
   const species = SPECIES.find((s) => s === params.get('species')) ?? kept[0] ?? 'sheep';
   const groupId = params.get('group');
   const { data, error, refetch } = useQuery(sellingQuery(groupId === null ? { species } : { species, groupId }));
+  /** Once a load leaves it, another pen may be the largest: the one that was looked at stays. */
+  const stayAt = (view: SellingView): void => {
+    if (view.groupId === null || groupId !== null) return;
+    const query = { species, groupId: view.groupId };
+    client.setQueryData(sellingQuery(query).queryKey, view);
+    setParams({ species, group: view.groupId }, { replace: true });
+  };
   const pickers = (
     <>
       <Choice
@@ -55,7 +63,15 @@ export function SellingPage() {
         {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={8} />}
       </Page>
     );
-  return <Pen key={`${species} ${data.groupId ?? ''}`} view={data} species={species} pickers={pickers} />;
+  return (
+    <Pen
+      key={`${species} ${data.groupId ?? ''}`}
+      view={data}
+      species={species}
+      pickers={pickers}
+      onStay={() => stayAt(data)}
+    />
+  );
 }
 const TITLE = 'Who is ready, and where do they bring most?';
 
@@ -63,9 +79,11 @@ interface PenProps {
   readonly view: SellingView;
   readonly species: Species;
   readonly pickers: React.ReactNode;
+  /** Holds the page at this pen. */
+  readonly onStay: () => void;
 }
 
-function Pen({ view, species, pickers }: PenProps) {
+function Pen({ view, species, pickers, onStay }: PenProps) {
   const { data: holding } = useQuery(holdingQuery);
   const [byHand, setByHand] = useState<ByHand>({});
   const [loading, setLoading] = useState<string>();
@@ -99,7 +117,10 @@ function Pen({ view, species, pickers }: PenProps) {
                 made={made}
                 currency={currency}
                 onBack={() => setByHand({})}
-                onLoad={setLoading}
+                onLoad={(outletId) => {
+                  onStay();
+                  setLoading(outletId);
+                }}
               />
             ) : null}
             {outlets.length > 0 ? <BringIn view={view} /> : null}
