@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { breedingRows } from './breeding.mjs';
 import { choosingRows } from './choosing.mjs';
+import { sellingRows } from './selling.mjs';
 import { matingRows } from './mating.mjs';
 import { raceRows } from './race.mjs';
 
@@ -219,6 +220,7 @@ await withApp(async ({ app, book }) => {
 rows.push(...matingRows(core));
 rows.push(...(await breedingRows(core)));
 rows.push(...choosingRows(core));
+rows.push(...sellingRows(core));
 
 // A book after a lifetime, three sizes: growth is linear where the figures are. Each in a process of its own.
 for (const size of [5_000, 20_000, 100_000]) {

@@ -40,6 +40,19 @@ describe('chances of the classes', () => {
     expect(chanceWithin({ mean: 3, sd: 0 }, undefined, 3)).toBe(1);
   });
 
+  it('within a stretch are those of its steps together', () => {
+    const from = fc.integer({ min: 1, max: 15 });
+    fc.assert(
+      fc.property(fc.double({ min: -2, max: 18, noNaN: true }), from, from, (mean, a, b) => {
+        const [low, high] = [Math.min(a, b), Math.max(a, b)];
+        const sum = stepChances({ mean, sd: 1.7 })
+          .slice(low - 1, high)
+          .reduce((s, p) => s + p, 0);
+        expect(chanceWithin({ mean, sd: 1.7 }, low, high)).toBeCloseTo(sum, 9);
+      }),
+    );
+  });
+
   it('come from the mean of the places felt', () => {
     expect(feltFat({ tail: 8, loin: 7, ribs: 9 })).toBe(8);
     expect(feltFat({})).toBeUndefined();

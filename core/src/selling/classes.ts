@@ -19,11 +19,14 @@ export function stepChances({ mean, sd }: ThoughtClass): number[] {
 }
 
 /** Chance to be given a step from one to another, both included; `undefined` leaves that side open. */
-export function chanceWithin(thought: ThoughtClass, from: ClassStep | undefined, to: ClassStep | undefined): number {
-  return stepChances(thought).reduce(
-    (sum, chance, i) => (i + 1 >= (from ?? 1) && i + 1 <= (to ?? STEPS) ? sum + chance : sum),
-    0,
-  );
+export function chanceWithin(
+  { mean, sd }: ThoughtClass,
+  from: ClassStep | undefined,
+  to: ClassStep | undefined,
+): number {
+  const under = from === undefined || from <= 1 ? 0 : normalShareBelow(from - 0.5, mean, sd);
+  const upTo = to === undefined || to >= STEPS ? 1 : normalShareBelow(to + 0.5, mean, sd);
+  return Math.max(0, upTo - under);
 }
 
 /** The step a thought comes to when it is graded. */

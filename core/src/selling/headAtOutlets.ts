@@ -110,17 +110,6 @@ export function headAtOutlets(
     (b, a) => (most(a.days) > (b ? most(b.days) : -Infinity) ? a : b),
     undefined,
   );
-  // One that stays misses this week's load, and shares the trip of a later one. Were tomorrow a later day, and its trip
-  // for nothing, every load would be put off by a day for ever.
-  const waiting = at.flatMap(({ outlet, days }) =>
-    days.kind === 'days'
-      ? days.margins
-          .slice(WAIT_DAYS)
-          .flatMap((m) =>
-            m === undefined ? [] : [m - outlet.tripMinor / Math.min(asked.penHeads, outlet.most ?? Infinity)],
-          )
-      : [],
-  );
   const { state, inDays } = saleState({ clearIn: asked.clearIn, oldEnoughIn: asked.oldEnoughIn, isPlateau, at });
   return {
     weight,
@@ -128,7 +117,7 @@ export function headAtOutlets(
     state,
     inDays,
     best,
-    staysMinor: waiting.length === 0 ? undefined : Math.max(...waiting),
+    staysMinor: worthOfStaying(at, asked.penHeads),
   };
 }
 
@@ -137,6 +126,23 @@ function chanceToday({ weight, killingOut, classes }: ForSale, outlet: Outlet, a
   const box = classes ? outlet.box : { kg, ageDays: age };
   const thought = { mean: weight.kgIn(0), sd: weight.sdIn(0) };
   return inBoxToday({ ...outlet, box }, { weight: thought, killingOut, classes }, ageDays)?.chance ?? 0;
+}
+
+/**
+ * One that stays misses this week's load, and shares the trip of a later one. Were tomorrow a later day, and its trip for
+ * nothing, every load would be put off by a day for ever.
+ */
+function worthOfStaying(at: readonly HeadAtOutlet[], penHeads: number): number | undefined {
+  let best: number | undefined;
+  for (const { outlet, days } of at) {
+    if (days.kind !== 'days') continue;
+    const trip = outlet.tripMinor / Math.min(penHeads, outlet.most ?? Infinity);
+    for (let n = WAIT_DAYS; n < days.margins.length; n++) {
+      const margin = days.margins[n];
+      if (margin !== undefined && margin - trip > (best ?? -Infinity)) best = margin - trip;
+    }
+  }
+  return best;
 }
 
 /** The gain that pays for its keep at an outlet today. @returns undefined where it was not felt, or has no price there */
