@@ -6,6 +6,7 @@ import {
   type BoxReadiness,
   type DayRun,
   type GridDivision,
+  type Hanging,
   type NoDayReason,
   type PayWay,
   type SaleState,
@@ -290,4 +291,25 @@ export interface SellingView {
   readonly split: PenSplitView | null;
   /** Outlets left out of the split: only so many are weighed against each other. */
   readonly notSplit: readonly string[];
+}
+
+/** One animal at one outlet over the coming days. */
+export interface SaleOutlook {
+  readonly outletId: string;
+  /** By day from today; null on a day it may not go. */
+  readonly margins: readonly (number | null)[];
+  readonly best: SaleCell['best'];
+  readonly noDay: NoDayReason | null;
+  /** Four times out of five it brings this much on the best day. */
+  readonly range: { readonly low: number; readonly high: number } | null;
+  /** Gain that pays for its keep, kilograms a day; null where no gain does, or nothing is known. */
+  readonly breakevenKgPerDay: number | null;
+  readonly hangsOn: readonly Hanging[];
+}
+
+export interface SaleAnimalView {
+  readonly on: string;
+  readonly row: SaleRow;
+  readonly outlets: readonly OutletView[];
+  readonly outlooks: readonly SaleOutlook[];
 }

@@ -44,6 +44,10 @@ export const NO_HABITS: Habits = { shape: { used: 0, sd: EYE_SD.shape }, fat: { 
 
 export interface HeadAtOutlet {
   readonly outlet: Outlet;
+  /** As this outlet reckons with it. */
+  readonly animal: ForSale;
+  /** The gain that pays for its keep there; Infinity where none does, undefined unfelt or without a price today. */
+  readonly breakeven: number | undefined;
   /** What it brings there today, whether or not it may go; the trip is not in it. Undefined unfelt, or without a price. */
   readonly nowMinor: number | undefined;
   /** Chance to lie in its box today; by weight and age alone where nothing was felt. */
@@ -99,6 +103,8 @@ export function headAtOutlets(
     const animal = animalOf(weight, outlet);
     return {
       outlet,
+      animal,
+      breakeven: breakevenAt(animal, outlet),
       nowMinor: valueAhead(animal, outlet)(0),
       chanceNow: chanceToday(animal, outlet, ageDays),
       readiness: readyFor(animal, outlet, ageDays),

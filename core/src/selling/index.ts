@@ -5,6 +5,7 @@ export * from './daysMore';
 export * from './fatAhead';
 export * from './graders';
 export * from './grid';
+export * from './hangsOn';
 export * from './headAtOutlets';
 export * from './killingOut';
 export * from './openDraw';

@@ -3,6 +3,7 @@ import {
   daysMoreAt,
   expectedAgainstPaid,
   halfEven,
+  hangsOn,
   marginOf,
   marginRange,
   readyFor,
@@ -159,6 +160,25 @@ describe('one animal at one outlet', () => {
     expect((high - low) / 2 / half).toBeGreaterThan(0.93);
     expect((high - low) / 2 / half).toBeLessThan(1.07);
     expect(marginRange(animal(), outlet(), 20, 7)).toEqual({ low, high });
+  });
+});
+
+describe('what the answer hangs on', () => {
+  it('is moved by itself: more gain or price waits longer, dearer keep goes sooner', () => {
+    // .16 kg a day brings 44.2 by the carcass, the day costs 40; SD of the gain .01.
+    const slow = animal({ weight: weight(42, 0.16) });
+    const by = Object.fromEntries(hangsOn(slow, outlet()).map((h) => [h.what, h]));
+    expect(by.gain?.more).toMatchObject({ bestIn: 90 });
+    expect(by.gain?.less?.bestMinor).toBeCloseTo((42 + 90 * 0.15) * 0.46 * 600 - 200 - 3_600, 6);
+    expect(by.keep?.more).toEqual({ bestIn: 0, bestMinor: expect.closeTo(42 * 0.46 * 600 - 200, 6) as number });
+    expect(by.keep?.less?.bestIn).toBe(90);
+    expect(by.price?.less).toMatchObject({ bestIn: 90 });
+    expect(by.price?.more?.bestMinor).toBeCloseTo((42 + 90 * 0.16) * 0.46 * 630 - 200 - 3_600, 6);
+  });
+
+  it('is nothing where there is no day', () => {
+    for (const { less, more } of hangsOn(animal({ feedDaysLeft: -1 }), outlet()))
+      expect([less, more]).toEqual([undefined, undefined]);
   });
 });
 

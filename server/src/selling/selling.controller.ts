@@ -1,5 +1,12 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
-import { ChangeOutlet, CreateOutlet, SellingQuery, type OutletView, type SellingView } from '@yaylak/contract';
+import {
+  ChangeOutlet,
+  CreateOutlet,
+  SellingQuery,
+  type OutletView,
+  type SaleAnimalView,
+  type SellingView,
+} from '@yaylak/contract';
 import { OutletsService } from './outlets.service';
 import { SellingService } from './selling.service';
 
@@ -20,6 +27,12 @@ export class SellingController {
   @Get('outlets')
   list(): Promise<OutletView[]> {
     return this.outlets.list();
+  }
+
+  /** One animal over the coming days at each outlet, with how sure that is and what it hangs on. */
+  @Get('animals/:id')
+  animal(@Param('id', ParseUUIDPipe) id: string): Promise<SaleAnimalView> {
+    return this.selling.animal(id);
   }
 
   /** Adds an outlet. */

@@ -3,7 +3,9 @@ import {
   outletOf,
   type OutletView,
   type PenSplitView,
+  type SaleAnimalView,
   type SaleCell,
+  type SaleOutlook,
   type SaleRow,
   type SellingQuery,
   type SellingView,
@@ -12,10 +14,12 @@ import {
   growthCurve,
   groupGain,
   groupOn,
+  hangsOn,
   headAtOutlets,
   isoOf,
   isPresent,
   killingOut,
+  marginRange,
   mayBeSold,
   MOST_OUTLETS,
   saleFacts,
@@ -26,6 +30,7 @@ import {
   type GroupGain,
   type GrowthCurve,
   type HeadAtOutlet,
+  type HeadAtOutlets,
   type Outlet,
   type SaleFacts,
 } from '@yaylak/core';
@@ -33,6 +38,7 @@ import { BookService } from '../book/book.service';
 import { Derived } from '../book/derived';
 import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
+import { notFound } from '../common/problems';
 import { tagView } from '../common/views';
 import { OutletsService } from './outlets.service';
 
@@ -79,7 +85,7 @@ export class SellingService {
     const rows: SaleRow[] = [];
     for (const [i, facts] of pen.entries()) {
       if (i % AT_ONCE === 0) await breathe();
-      rows.push(this.row(facts, reckoned, { gain: gains.get(facts.record.sex), heads: pen.length }));
+      rows.push(this.row(facts, this.head(facts, reckoned, { gain: gains.get(facts.record.sex), heads: pen.length })));
     }
     const dearest = dearestFirst(rows, outlets);
     return {
@@ -127,19 +133,16 @@ export class SellingService {
     );
   }
 
-  private row(facts: AnimalFacts, outlets: readonly Outlet[], pen: Pen): SaleRow {
+  /** An animal at the outlets; undefined of one whose weight ahead is not known. */
+  private head(facts: AnimalFacts, outlets: readonly Outlet[], pen: Pen): HeadAtOutlets | undefined {
     const today = this.clock.today();
-    const { state } = this.book;
-    const { species, sex, bornOn } = facts.record;
-    const settings = state.settings(species);
+    const settings = this.book.state.settings(facts.record.species);
     const sale = saleFacts(facts, today, settings);
-    const daily = state.daily(facts);
-    const groupId = groupOn(facts, today);
-    const head = headAtOutlets(
+    return headAtOutlets(
       {
         today,
-        bornOn,
-        daily,
+        bornOn: facts.record.bornOn,
+        daily: this.book.state.daily(facts),
         curve: this.curves.of(facts),
         group: pen.gain,
         penHeads: pen.heads,
@@ -153,6 +156,41 @@ export class SellingService {
       outlets,
       settings,
     );
+  }
+
+  /** One animal over the coming days at each outlet, with how sure that is and what it hangs on. */
+  async animal(id: string): Promise<SaleAnimalView> {
+    const facts = this.book.state.animals.get(id);
+    const today = this.clock.today();
+    if (!facts || !isPresent(facts, today)) throw notFound('animal');
+    const { species, sex } = facts.record;
+    const groupId = groupOn(facts, today);
+    const settings = this.book.state.settings(species);
+    const pen = [...this.book.state.animals.values()].filter(
+      (f) =>
+        f.record.species === species &&
+        isPresent(f, today) &&
+        groupOn(f, today) === groupId &&
+        mayBeSold(f, today, settings),
+    );
+    const outlets = (await this.outlets.list()).filter((o) => o.facts.species === species && !o.isClosed);
+    const asked = { gain: this.gainsBySex(pen).get(sex), heads: Math.max(1, pen.length) };
+    const head = this.head(facts, outlets.map(outletOf), asked);
+    return {
+      on: isoOf(today),
+      row: this.row(facts, head),
+      outlets,
+      outlooks: (head?.at ?? []).map((at) => outlook(at)),
+    };
+  }
+
+  private row(facts: AnimalFacts, head: HeadAtOutlets | undefined): SaleRow {
+    const today = this.clock.today();
+    const { state } = this.book;
+    const { species, sex } = facts.record;
+    const sale = saleFacts(facts, today, state.settings(species));
+    const daily = state.daily(facts);
+    const groupId = groupOn(facts, today);
     const lastKg = daily.at(-1);
     const felt = sale.felt.at(-1);
     const held = heldOf(sale);
@@ -194,6 +232,19 @@ export class SellingService {
     };
   }
 }
+
+/** Drawn the same each time it is asked. */
+const SEED = 17;
+
+const outlook = ({ outlet, animal, days, breakeven }: HeadAtOutlet): SaleOutlook => ({
+  outletId: outlet.id,
+  margins: days.kind === 'days' ? days.margins.map((m) => m ?? null) : [],
+  best: days.kind === 'days' ? { inDays: days.bestIn, minor: days.bestMinor, run: days.run } : null,
+  noDay: days.kind === 'no-day' ? days.reason : null,
+  range: days.kind === 'days' ? marginRange(animal, outlet, days.bestIn, SEED) : null,
+  breakevenKgPerDay: breakeven === undefined || breakeven === Infinity ? null : breakeven,
+  hangsOn: days.kind === 'days' ? hangsOn(animal, outlet) : [],
+});
 
 const cell = ({ outlet, nowMinor, chanceNow, readiness, days }: HeadAtOutlet, mayGo: boolean): SaleCell => ({
   outletId: outlet.id,

@@ -1,4 +1,4 @@
-import type { BookFile, OutletView, SaleRow, SellingView } from '@yaylak/contract';
+import type { BookFile, OutletView, SaleAnimalView, SaleRow, SellingView } from '@yaylak/contract';
 import {
   aGroup,
   anOutlet,
@@ -122,6 +122,22 @@ describe('who is ready', () => {
     expect(row.cells[0]?.nowMinor).toBeGreaterThan(12_200);
     expect(row.cells[0]?.nowMinor).toBeLessThan(13_300);
     expect(row.cells[0]?.readiness.kind).not.toBe('not-felt');
+  });
+
+  it('is told by day at each outlet, with a range, the gain that pays for its keep, and what it hangs on', async () => {
+    const market = await outlet();
+    const id = await lamb([42, 43.4, 44.8]);
+    const { row, outlooks } = await get<SaleAnimalView>(t, `/api/selling/animals/${id}`);
+    expect(row).toEqual(await rowOf(id));
+    const [one] = outlooks;
+    expect(one).toMatchObject({ outletId: market, best: row.cells[0]?.best, noDay: null });
+    expect(one?.margins.slice(0, 57)).toEqual(row.curve);
+    // .26 a day over 3.00 a kilogram.
+    expect(one?.breakevenKgPerDay).toBeCloseTo(26 / 300, 9);
+    expect(one?.range?.low).toBeLessThan(one?.best?.minor ?? 0);
+    expect(one?.range?.high).toBeGreaterThan(one?.best?.minor ?? 0);
+    expect(one?.hangsOn.map((h) => h.what)).toEqual(['gain', 'keep', 'price']);
+    await t.http().get(`/api/selling/animals/${uuid()}`).expect(404);
   });
 
   it('is split over the outlets so that the pen brings most, a trip paid once and those kept for a buyer left out', async () => {

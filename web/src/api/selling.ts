@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { OutletView, SellingQuery, SellingView } from '@yaylak/contract';
+import type { OutletView, SaleAnimalView, SellingQuery, SellingView } from '@yaylak/contract';
 import { ask, withQuery } from './client';
 
 export const sellingQuery = (query: SellingQuery) =>
@@ -11,3 +11,8 @@ export const outletsQuery = queryOptions({
   queryKey: ['outlets'],
   queryFn: ({ signal }) => ask<OutletView[]>('/api/selling/outlets', { signal }),
 });
+export const saleAnimalQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['sale-animal', id],
+    queryFn: ({ signal }) => ask<SaleAnimalView>(`/api/selling/animals/${id}`, { signal }),
+  });

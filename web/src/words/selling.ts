@@ -13,6 +13,8 @@ import {
   type BoxFactor,
   type BoxToday,
   type FatPlace,
+  type HangsOn,
+  type NoDayReason,
   type PayWay,
   type WeightUnit,
 } from '@yaylak/core';
@@ -124,3 +126,19 @@ export function wantsText({ wants, payBy, leastChance }: OutletFacts, unit: Weig
   ];
   return parts.length === 0 ? 'takes any' : `${parts.join('; ')}; ready from ${Math.round(100 * leastChance)} % sure`;
 }
+
+/** Why there is no day to sell one on. */
+export const NO_DAY_WORDS: Readonly<Record<NoDayReason, string>> = {
+  withheld: 'something of it is withheld for longer than it may be fed',
+  'too-young': 'it is not old enough before its days on feed are over',
+  'feed-limit': 'its days on feed are over',
+  'no-price': 'no price, or it was not felt',
+};
+
+/** What the answer hangs on, moved. */
+export const hangText = (what: HangsOn, way: 'less' | 'more'): string =>
+  ({
+    gain: { less: 'it gains less, by as much as is open', more: 'it gains more, by as much as is open' },
+    keep: { less: 'its keep costs a fifth less', more: 'its keep costs a fifth more' },
+    price: { less: 'prices fall by 5 %', more: 'prices rise by 5 %' },
+  })[what][way];

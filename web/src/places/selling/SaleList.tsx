@@ -1,5 +1,6 @@
 import type { SaleRow, SellingView } from '@yaylak/contract';
 import { addDays, dayOf, isoOf, scaleUnit, Z_80 } from '@yaylak/core';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { DenseTable, Frame } from '../../parts/Beside';
 import { How } from '../../parts/How';
@@ -10,6 +11,7 @@ import { colour, fonts, radius } from '../../theme/tokens';
 import { figureText, fullDate, gainText, shortDate, weightText } from '../../words/format';
 import { finishText, missText, saleStateText } from '../../words/selling';
 import { useWeightUnit } from '../../words/useUnits';
+import { OutlookSheet } from './OutlookSheet';
 import { WorthCurve } from './WorthCurve';
 
 interface Props {
@@ -26,6 +28,7 @@ const FIRST = 40;
 export function SaleList({ view, currency, columnOf, onSend }: Props) {
   const { rows, outlets } = view;
   const { shown, more } = useFirst(rows, FIRST);
+  const [looked, setLooked] = useState<SaleRow['tag']>();
   return (
     <>
       <Frame>
@@ -52,12 +55,21 @@ export function SaleList({ view, currency, columnOf, onSend }: Props) {
                 currency={currency}
                 at={columnOf(row.tag.animalId)}
                 onSend={onSend}
+                onLook={setLooked}
               />
             ))}
           </tbody>
         </Sales>
       </Frame>
       {more}
+      {looked ? (
+        <OutlookSheet
+          animalId={looked.animalId}
+          name={looked.text}
+          currency={currency}
+          onClose={() => setLooked(undefined)}
+        />
+      ) : null}
     </>
   );
 }
@@ -68,9 +80,10 @@ interface LineProps {
   readonly currency: string;
   readonly at: string | undefined;
   readonly onSend: Props['onSend'];
+  readonly onLook: (tag: SaleRow['tag']) => void;
 }
 
-function Line({ row, view, currency, at, onSend }: LineProps) {
+function Line({ row, view, currency, at, onSend, onLook }: LineProps) {
   const { tag, weight, finish } = row;
   const unit = useWeightUnit();
   const scale = scaleUnit(view.species, unit);
@@ -117,7 +130,11 @@ function Line({ row, view, currency, at, onSend }: LineProps) {
       </td>
       <td>
         <WorthCurve row={row} today={view.on} currency={currency} />
-        <Small>{bestText(row, view)}</Small>
+        {row.cells.length > 0 ? (
+          <Later type="button" aria-label={`Sell ${tag.text} today, or later?`} onClick={() => onLook(tag)}>
+            {bestText(row, view)}
+          </Later>
+        ) : null}
       </td>
       {columns.map(({ id, minor, cell }) => {
         const name = view.outlets.find((o) => o.id === id)?.facts.name ?? 'stays';
@@ -190,6 +207,18 @@ const State = styled.p`
   &[data-state='plateau'] {
     color: ${colour('weld')};
   }
+`;
+/** When it brings most; pressed it tells why. */
+const Later = styled.button`
+  min-height: 32px;
+  padding: 0;
+  text-align: left;
+  font: 13px ${fonts.text};
+  color: ${colour('indigo')};
+  text-decoration: underline;
+  background: none;
+  border: 0;
+  cursor: pointer;
 `;
 /** Pressed is where it goes: framed, and said by aria-pressed. */
 const Worth = styled.button`

@@ -126,6 +126,56 @@ describe('who is ready', () => {
     expect(away).toHaveAttribute('aria-pressed', 'false');
   });
 
+  it('tells of one whether to sell today or later, how sure that is, and what it hangs on', async () => {
+    const moved = { bestIn: 12, bestMinor: 11_900 };
+    const outlook = {
+      outletId: market.id,
+      margins: Array.from({ length: 121 }, (_, n) => (n < 3 ? null : 10_000 + 20 * n - n * n)),
+      best: { inDays: 10, minor: 10_100, run: { from: 3, to: 20 } },
+      noDay: null,
+      range: { low: 9_400, high: 10_800 },
+      breakevenKgPerDay: 0.087,
+      hangsOn: (['gain', 'keep', 'price'] as const).map((what) => ({ what, less: moved, more: undefined })),
+    };
+    const closed = {
+      ...outlook,
+      outletId: bridge.id,
+      margins: [],
+      best: null,
+      noDay: 'feed-limit' as const,
+      range: null,
+      hangsOn: [],
+      breakevenKgPerDay: null,
+    };
+    const { user } = renderPage(<SellingPage />, {
+      answers: {
+        'GET /api/selling': aSelling(),
+        [`GET /api/selling/animals/${encodeURIComponent(first.tag.animalId)}`]: {
+          on: TODAY,
+          row: { ...first, bestOutletId: market.id },
+          outlets: [market, bridge],
+          outlooks: [outlook, closed],
+        },
+      },
+    });
+    await user.click(await screen.findByRole('button', { name: 'Sell 26-0018 today, or later?' }));
+    const sheet = await screen.findByRole('dialog', { name: '26-0018: sell today, or later?' });
+    expect(
+      await within(sheet).findByText(
+        /From 26 Nov to 13 Dec at Hill market: 101.00.EUR \(94 to 108\) on the best day, in 10 days\./,
+      ),
+    ).toBeVisible();
+    expect(
+      within(sheet).getByRole('img', { name: /100 EUR first, 101 at best, -20 after 120 days|101 at best/ }),
+    ).toBeVisible();
+    expect(sheet).toHaveTextContent(/A gain of 87 g\/day pays for its keep here; 26-0018 gains 180 ± 38.g\/day\./);
+    expect(within(sheet).getByRole('row', { name: /prices fall by 5 % 5 Dec 119.00/ })).toBeVisible();
+    expect(within(sheet).getByRole('row', { name: /prices rise by 5 % no day/ })).toBeVisible();
+    await user.selectOptions(within(sheet).getByLabelText('Outlet'), bridge.id);
+    expect(sheet).toHaveTextContent('There is no day for it here: its days on feed are over.');
+    expect(sheet).toHaveTextContent('No gain pays for its keep here');
+  });
+
   it('lets the heads of an outlet leave in one act, with weight and price where they are known', async () => {
     const { user, entries, path } = show();
     await user.click(await screen.findByRole('button', { name: 'They leave for Stone bridge' }));
