@@ -56,6 +56,8 @@ export class Stamps {
         } else if (stamp === undefined) this.byId.delete(id);
         else this.byId.set(id, stamp);
       });
+      // Who asked with the change in it and asks again after a later one has to hear of those taken back as well.
+      this.note(++this.last, touched);
     };
   }
 
