@@ -165,9 +165,6 @@ export class HoldingService {
       if (before.version !== change.version) throw staleVersion('setting', await this.view());
       const faults = overrideFaults(change.species ?? {});
       faults.push(...standardFaults(change.standards ?? []), ...blankFaults(change.blankTags ?? []));
-      const weights = change.pointsWeights;
-      if (weights && Object.values(weights).every((weight) => weight <= 0))
-        faults.push({ field: 'pointsWeights', message: 'One of the points weights must be above 0.' });
       faults.push(...resourceFaults(change.resources));
       if (faults.length > 0) throw badFields(faults);
       await this.save({
@@ -176,7 +173,7 @@ export class HoldingService {
         unit: change.unit ?? before.unit,
         dateOrder: change.dateOrder ?? before.dateOrder ?? null,
         currency: change.currency ?? before.currency,
-        pointsWeights: weights ? { ...weights } : before.pointsWeights,
+        pointsWeights: change.pointsWeights ? { ...change.pointsWeights } : before.pointsWeights,
         species: change.species ?? before.species,
         standards: change.standards?.map((one) => ({ ...one })) ?? before.standards ?? null,
         blankTags: change.blankTags?.map((one) => ({ ...one })) ?? before.blankTags ?? null,

@@ -163,7 +163,14 @@ function Worths({
             fontSize={12}
             width={72}
           />
-          <Line dataKey="money" stroke={colour('indigo')} strokeWidth={2} dot={false} isAnimationActive={false} />
+          <Line
+            dataKey="money"
+            stroke={colour('indigo')}
+            strokeWidth={2}
+            dot={false}
+            activeDot={false}
+            isAnimationActive={false}
+          />
         </LineChart>
       </ResponsiveContainer>
     </div>

@@ -39,7 +39,14 @@ export function WorthCurve({ row, currency }: Props) {
           isAnimationActive={false}
           type="step"
         />
-        <Line dataKey="minor" stroke={colour('indigo')} strokeWidth={2} dot={false} isAnimationActive={false} />
+        <Line
+          dataKey="minor"
+          stroke={colour('indigo')}
+          strokeWidth={2}
+          dot={false}
+          activeDot={false}
+          isAnimationActive={false}
+        />
       </ComposedChart>
     </div>
   );
