@@ -123,6 +123,9 @@ function Line({ row, view, currency, at, onSend, onLook }: LineProps) {
               </p>
             </How>
             <Small>{gainText({ kgPerDay: weight.gainKgPerDay, halfWidth: Z_80 * weight.gainSd }, scale)}</Small>
+            {isOld(weight.on, view.on) ? (
+              <Old>weighed {dayOf(view.on) - dayOf(weight.on)} days ago: weigh it first</Old>
+            ) : null}
           </>
         ) : (
           <Small>never weighed</Small>
@@ -160,6 +163,10 @@ function Line({ row, view, currency, at, onSend, onLook }: LineProps) {
   );
 }
 
+/** Carried on for longer than this a weight says little. */
+const OLD_DAYS = 28;
+const isOld = (on: string, today: string): boolean => dayOf(today) - dayOf(on) > OLD_DAYS;
+
 /** When it brings most where it brings most. */
 function bestText(row: SaleRow, view: SellingView): string {
   const best = row.cells.find((c) => c.outletId === row.bestOutletId)?.best;
@@ -191,6 +198,13 @@ const Sales = styled(DenseTable)`
   }
   p {
     font-size: 13px;
+  }
+`;
+const Old = styled.p`
+  max-width: 140px;
+  color: ${colour('weld')};
+  && {
+    white-space: normal;
   }
 `;
 const State = styled.p`

@@ -109,6 +109,13 @@ describe('who is ready', () => {
     ).toHaveLength(5);
   });
 
+  it('says of a weight a month old how old it is', async () => {
+    const weight = first.weight && { ...first.weight, on: '2026-10-20' };
+    show(aSelling({ rows: [{ ...first, weight }, third] }));
+    expect(await screen.findAllByText(/weighed \d+ days ago/)).toHaveLength(1);
+    expect(screen.getByText('weighed 34 days ago: weigh it first')).toBeVisible();
+  });
+
   it('splits the pen, and shows what sending a head elsewhere does', async () => {
     const { user } = show();
     const panel = (await screen.findByRole('heading', { name: /The pen, split/ })).closest('section') as HTMLElement;
