@@ -157,7 +157,10 @@ describe('records with a version', () => {
     await change({ species: { sheep: { readingSdShare: 'much' } } }).expect(400);
     await change({ species: { sheep: { numberTemplate: '{YY}' } } }).expect(400, /number template/);
     await change({ species: { sheep: { wings: 2 } } }).expect(400);
-    await change({ pointsWeights: { growth: 0, damRecord: 0, lastGain: 0 } }).expect(400, /one trait at least has to count/);
+    await change({ pointsWeights: { growth: 0, damRecord: 0, lastGain: 0 } }).expect(
+      400,
+      /one trait at least has to count/,
+    );
     const { body } = await change({ species: { sheep: { heaviestKg: 300 } }, unit: 'lb' }).expect(200);
     expect(body).toMatchObject({
       version: 2,
