@@ -7,7 +7,7 @@ import { How } from '../../parts/How';
 import { Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { useFirst } from '../../parts/useFirst';
-import { colour, fonts, radius } from '../../theme/tokens';
+import { colour, fonts, radius, touch } from '../../theme/tokens';
 import { figureText, fullDate, gainText, shortDate, weightText } from '../../words/format';
 import { finishText, missText, saleStateText } from '../../words/selling';
 import { useWeightUnit } from '../../words/useUnits';
@@ -184,7 +184,7 @@ const Sales = styled(DenseTable)`
   td:nth-child(2) {
     min-width: 124px;
   }
-  td:nth-child(2) > p {
+  td:nth-child(2) > p:first-of-type {
     white-space: nowrap;
   }
   th[data-figure] {
@@ -203,9 +203,6 @@ const Sales = styled(DenseTable)`
 const Old = styled.p`
   max-width: 140px;
   color: ${colour('weld')};
-  && {
-    white-space: normal;
-  }
 `;
 const State = styled.p`
   font-weight: 600;
@@ -224,7 +221,7 @@ const State = styled.p`
 `;
 /** When it brings most; pressed it tells why. */
 const Later = styled.button`
-  min-height: 32px;
+  min-height: ${touch};
   padding: 0;
   text-align: left;
   font: 13px ${fonts.text};
