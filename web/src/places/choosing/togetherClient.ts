@@ -1,4 +1,5 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { wrap, type Remote } from 'comlink';
+import { telling } from '../../adapters/telling';
 import type { CurveAsked, CurveFound, CurveWorker } from './together';
 
 let worker: Worker | undefined;
@@ -16,7 +17,8 @@ export async function workCurve(
   const stopped = new Promise<'stopped'>((resolve) => {
     giveUp = () => resolve('stopped');
   });
-  const found = await Promise.race([remote.curve(asked, proxy(onProgress)), stopped]);
+  const curve = remote.curve;
+  const found = await telling(onProgress, (tell) => Promise.race([curve(asked, tell), stopped]));
   if (found !== 'stopped') giveUp = undefined;
   return found;
 }

@@ -20,22 +20,13 @@ export function useCurve(view: ChoosingView, kin: KinView | undefined, sireCap: 
   const of = JSON.stringify([keep, sireCap, indices.map((i) => i.toFixed(6))]);
   useEffect(() => {
     if (!kin || !isOfNow) return undefined;
-    let isOver = false;
     setProgress(0);
-    // What is said of the progress may come after the answer.
-    const onProgress = (share: number): void => {
-      if (!isOver) setProgress(share);
-    };
-    void workCurve({ kin, indices, keep, sireCap }, onProgress).then((found) => {
-      isOver = true;
+    void workCurve({ kin, indices, keep, sireCap }, setProgress).then((found) => {
       if (found === 'stopped') return;
       setCurve({ of, found });
       setProgress(undefined);
     });
-    return () => {
-      isOver = true;
-      stopCurve();
-    };
+    return stopCurve;
     // `of` names all that the curve hangs on.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [of, isOfNow, kin]);

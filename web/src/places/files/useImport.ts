@@ -7,7 +7,6 @@ import {
   type ImportKind,
   type WeightUnit,
 } from '@yaylak/core';
-import { proxy } from 'comlink';
 import { useState } from 'react';
 import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
 import { readAgain } from '../../api/readAgain';
@@ -17,6 +16,7 @@ import type { Preview } from './importer';
 import { importWorker } from './importWorkerClient';
 import type { Encoding, FileTable } from '../../adapters/files/readTable';
 import { refusedWords } from '../../adapters/files/refusedWords';
+import { telling } from '../../adapters/telling';
 import type { RowOutcome } from './sendRows';
 
 interface Opened {
@@ -101,7 +101,7 @@ export function useImport(): ImportState {
     setProgress({ done: 0, of: 1 });
     setProblem(undefined);
     try {
-      return await work(proxy((n: number, of: number) => setProgress({ done: n, of })));
+      return await telling((n: number, of: number) => setProgress({ done: n, of }), work);
     } catch (error) {
       setProblem(`${(error as Error).message} What was taken in before stays; the same file again takes the rest.`);
       return undefined;

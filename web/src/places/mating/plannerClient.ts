@@ -1,4 +1,5 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { wrap, type Remote } from 'comlink';
+import { telling } from '../../adapters/telling';
 import type { PlanAsked, PlanFound, Planner } from './planner';
 
 let worker: Worker | undefined;
@@ -17,7 +18,7 @@ export async function makePlan(asked: PlanAsked, onProgress: (share: number) => 
   const stopped = new Promise<'stopped'>((resolve) => {
     giveUp = () => resolve('stopped');
   });
-  return Promise.race([planner().plan(asked, proxy(onProgress)), stopped]);
+  return telling(onProgress, (tell) => Promise.race([planner().plan(asked, tell), stopped]));
 }
 
 /** Stops a plan at once: the worker is sent away, as long work does not hear. */

@@ -28,9 +28,7 @@ export function usePairing(view: PairingView) {
   const plan = async (wish: PairingWish): Promise<void> => {
     setState({ kind: 'working', share: 0 });
     try {
-      const found = await makePlan(askedOf(view, wish), (share) =>
-        setState((now) => (now.kind === 'working' ? { kind: 'working', share } : now)),
-      );
+      const found = await makePlan(askedOf(view, wish), (share) => setState({ kind: 'working', share }));
       if (found === 'stopped') return setState({ kind: 'stopped' });
       setState({
         kind: 'made',
