@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Breakdown } from '../growth';
-import { drawLines, rankByIndex, rankByValues, reasonsFor, type Candidate } from '.';
+import { drawLines, linesWithin, rankByIndex, rankByValues, reasonsFor, suggestedLines, type Candidate } from '.';
 
 const value = (v: number, se = 0) => ({ value: v, standardError: se });
 const weights = { growth: 50, damRecord: 30, lastGain: 20 };
@@ -63,6 +63,17 @@ describe('the index', () => {
       parts: [{ trait: 'growth', value: undefined, points: 0 }],
     });
   });
+  it('never claims to know where one alone stands, nor those who are all the same', () => {
+    const one = { traits: { growth: { value: 40, standardError: 0.5 } } };
+    const error = (ids: readonly string[]): number[] =>
+      rankByIndex(
+        ids.map((id) => ({ id, ...one })),
+        { growth: 50 },
+      ).map((r) => r.standardError);
+    expect(error(['a'])).toEqual([10]);
+    expect(error(['a', 'b'])).toEqual([10, 10]);
+  });
+
   it('refuses weights that weigh nothing', () => {
     expect(() => rankByIndex([], { growth: 0, damRecord: 0, lastGain: 0 })).toThrow(RangeError);
     expect(() => rankByIndex([], { growth: -1, damRecord: 5, lastGain: 0 })).toThrow(RangeError);
@@ -168,6 +179,21 @@ describe('the line', () => {
     for (let k = 0; k < draws; k++) if (52 + 3 * normal() < 51) below++;
     expect(near?.chanceAcross).toBeCloseTo(below / draws, 2);
   });
+  it('stands at four in ten and a quarter more; one alone stays', () => {
+    expect([28, 2, 1, 0].map(suggestedLines)).toEqual([
+      { keep: 11, second: 7 },
+      { keep: 1, second: 1 },
+      { keep: 1, second: 0 },
+      { keep: 0, second: 0 },
+    ]);
+  });
+
+  it('keeps within the number there; the second string gives way', () => {
+    expect(linesWithin({ keep: 99, second: 4 }, 28)).toEqual({ keep: 28, second: 0 });
+    expect(linesWithin({ keep: 20, second: 12 }, 28)).toEqual({ keep: 20, second: 8 });
+    expect(linesWithin({ keep: -1, second: -1 }, 28)).toEqual({ keep: 0, second: 0 });
+  });
+
   it('greys nobody when all or none are kept', () => {
     expect(drawLines(ranked([60, 50], 20), { keep: 2, second: 0 }).some((p) => p.isGrey)).toBe(false);
     expect(drawLines(ranked([60, 50], 20), { keep: 0, second: 0 }).map((p) => p.suggestion)).toEqual(['sell', 'sell']);

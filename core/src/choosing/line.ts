@@ -13,6 +13,22 @@ export interface Lines {
   readonly second: number;
 }
 
+const KEEP_SHARE = 0.4;
+const SECOND_SHARE = 0.25;
+
+/** Where the lines stand before anybody moves them. One alone has nothing to be set against, so nothing speaks for selling it. */
+export const suggestedLines = (ranked: number): Lines =>
+  ranked === 1
+    ? { keep: 1, second: 0 }
+    : { keep: Math.round(ranked * KEEP_SHARE), second: Math.round(ranked * SECOND_SHARE) };
+
+/** Lines within the number that is ranked; the second string gives way to those who stay. */
+export function linesWithin({ keep, second }: Lines, ranked: number): Lines {
+  const stay = clamp(keep, ranked);
+  return { keep: stay, second: clamp(second, ranked - stay) };
+}
+const clamp = (n: number, most: number): number => Math.max(0, Math.min(most, n));
+
 export interface Placed extends Ranked {
   readonly suggestion: Suggestion;
   /** Chance that it belongs on the other side of the line it is nearer to; 0 where no line parts the list. */

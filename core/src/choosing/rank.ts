@@ -66,7 +66,9 @@ export function rankByIndex(candidates: readonly Candidate[], weights: PointsWei
         return { trait, value: measured?.value, points: measured ? (measured.value - centre) * perUnit : 0 };
       });
       const index = MEAN_INDEX + parts.reduce((s, p) => s + p.points, 0);
-      return { id: candidate.id, index, standardError: Math.sqrt(variance), parts };
+      // Where nothing tells one from another, each may stand anywhere in the set.
+      const standardError = total > 0 ? Math.sqrt(variance) : POINTS_PER_SD * Math.sqrt(UNMEASURED);
+      return { id: candidate.id, index, standardError, parts };
     }),
   );
 }

@@ -20,10 +20,12 @@ import {
   isoOf,
   isRanked,
   likeForLikeRatios,
+  linesWithin,
   meanSteps,
   rankByIndex,
   rankByValues,
   reasonsFor,
+  suggestedLines,
   suggestionByEye,
   togetherFirst,
   type BreedingTraitName,
@@ -48,9 +50,6 @@ import { JudgeService, traitsOf, type Measured } from './judge.service';
 import { SetsService, type FullSet } from './sets.service';
 import { traitState } from './traitState';
 
-/** Shares of a set that are suggested until the user draws the line. */
-const KEEP_SHARE = 0.4;
-const SECOND_SHARE = 0.25;
 const NO_KIN: KinChoice = { pointsPerPercent: 0, sireCap: 0, keptIds: [] };
 
 /** Where an animal stands in the ranking of its like. */
@@ -265,8 +264,8 @@ export class ChoosingService {
 
 /** Lines as they are drawn, or as they are suggested, within the number there. */
 function linesOf(draft: Draft | undefined, count: number): ChoosingView['lines'] {
-  const keep = Math.min(draft?.facts.keep ?? Math.round(count * KEEP_SHARE), count);
-  return { keep, second: Math.min(draft?.facts.second ?? Math.round(count * SECOND_SHARE), count - keep) };
+  const { keep, second } = suggestedLines(count);
+  return linesWithin({ keep: draft?.facts.keep ?? keep, second: draft?.facts.second ?? second }, count);
 }
 
 /** Whether those kept together are so many as are wanted, and all still in the list. */

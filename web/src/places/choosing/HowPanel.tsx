@@ -12,7 +12,8 @@ import {
 } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Field';
+import { FigureField } from '../../parts/FigureField';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
 import { colour, space, touch } from '../../theme/tokens';
@@ -105,7 +106,7 @@ export function HowPanel({ view, currency, onChange }: Props) {
               />
             ),
           )}
-          <AimField
+          <FigureField
             key={how.grownAimKg}
             label={`Best grown weight, ${scale} (empty: more is better)`}
             value={how.grownAimKg === undefined ? '' : String(Number(fromKg(how.grownAimKg, scale).toFixed(1)))}
@@ -204,40 +205,11 @@ interface PriceProps {
 
 function Price({ label, value, per, onChange }: PriceProps) {
   return (
-    <AimField
+    <FigureField
       key={value}
       label={label}
       value={String(Number(((value * per) / 100).toFixed(4)))}
       onTyped={(shown) => onChange(shown === undefined ? 0 : Math.round((shown * 100) / per))}
-    />
-  );
-}
-
-/** A figure that counts when it is left or Enter is pressed. */
-function AimField({
-  label,
-  value,
-  onTyped,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly onTyped: (value: number | undefined) => void;
-}) {
-  const [typed, setTyped] = useState(value);
-  const number = Number(typed.trim().replace(',', '.'));
-  const isGood = typed.trim() === '' || Number.isFinite(number);
-  const done = (): void => {
-    if (!isGood || typed === value) return;
-    onTyped(typed.trim() === '' ? undefined : number);
-  };
-  return (
-    <Field
-      label={label}
-      value={typed}
-      onChange={setTyped}
-      onBlur={done}
-      onKeyDown={(e) => e.key === 'Enter' && done()}
-      error={isGood ? undefined : `“${typed}” is not a number.`}
     />
   );
 }

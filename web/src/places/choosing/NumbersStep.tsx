@@ -4,11 +4,12 @@ import { useState } from 'react';
 import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
-import { Row, Small } from '../../parts/Panel';
+import { NotePanel, Row, Small } from '../../parts/Panel';
 import { BreakdownPanel } from './BreakdownPanel';
 import type { StepProps } from './Chooser';
 import { CompareSheet } from './CompareSheet';
 import { HowPanel } from './HowPanel';
+import { LinesFields } from './LinesFields';
 import { Beside } from '../../parts/Beside';
 import { RankedList } from './RankedList';
 import { useDecide } from './useDecide';
@@ -48,6 +49,9 @@ export function NumbersStep({ choosing, view, set }: StepProps) {
         }
       >
         <Row className="no-print" $gap={3} style={{ alignItems: 'flex-end' }}>
+          {view.rows.length > 1 ? (
+            <LinesFields lines={view.lines} ranked={view.rows.length} onLines={(lines) => choosing.change(lines)} />
+          ) : null}
           {view.groups.length > 1 ? (
             <Choice
               label="Show"
@@ -71,6 +75,12 @@ export function NumbersStep({ choosing, view, set }: StepProps) {
             <Small>{view.withoutWeight} without a weight near that age</Small>
           ) : null}
         </Row>
+        {view.rows.length === 1 ? (
+          <NotePanel $tone="indigo">
+            One animal stands alone here. There is nothing to set it against, so nothing speaks for selling it: judge it
+            by eye.
+          </NotePanel>
+        ) : null}
         <RankedList
           view={view}
           currency={currency}

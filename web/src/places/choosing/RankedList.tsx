@@ -1,5 +1,5 @@
 import type { ChoosingRow, ChoosingView, DraftDecision } from '@yaylak/contract';
-import type { Lines } from '@yaylak/core';
+import { linesWithin, type Lines } from '@yaylak/core';
 import { Fragment, useRef, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { Key } from '../../parts/KeysHelp';
@@ -52,11 +52,8 @@ export function RankedList(props: Props) {
   const all = view.rows.length;
   const hasScores = view.rows.some((r) => r.score !== null);
   const reach = Math.max(...view.rows.map((r) => sideOf(r, 1)), ...view.rows.map((r) => sideOf(r, -1)), 0);
-  const clamp = (n: number, most: number): number => Math.max(0, Math.min(most, n));
-  const setKeep = (keep: number): void =>
-    onLines({ keep: clamp(keep, all), second: Math.min(lines.second, all - clamp(keep, all)) });
-  const setEnd = (end: number): void =>
-    onLines({ keep: lines.keep, second: clamp(end - lines.keep, all - lines.keep) });
+  const setKeep = (keep: number): void => onLines(linesWithin({ ...lines, keep }, all));
+  const setEnd = (end: number): void => onLines(linesWithin({ ...lines, second: end - lines.keep }, all));
 
   const onRowKey = (e: KeyboardEvent<HTMLTableRowElement>, row: ChoosingRow): void => {
     const decision = DECISION_KEYS[e.key.toLowerCase()];
@@ -84,7 +81,7 @@ export function RankedList(props: Props) {
   );
   /** The last shown of those above a line. */
   const isLastAbove = (i: number, at: number): boolean =>
-    (rows[i]?.place ?? 0) <= at && (rows[i + 1]?.place ?? Infinity) > at && at < all;
+    (rows[i]?.place ?? 0) <= at && (rows[i + 1]?.place ?? Infinity) > at;
   return (
     <Frame>
       <List aria-label="By the numbers">
@@ -155,7 +152,7 @@ export function RankedList(props: Props) {
                   </td>
                 </tr>
                 {isLastAbove(i, lines.keep) ? line('Keep', lines.keep, setKeep) : null}
-                {lines.second > 0 && isLastAbove(i, lines.keep + lines.second)
+                {lines.second > 0 && lines.keep + lines.second < all && isLastAbove(i, lines.keep + lines.second)
                   ? line('Keep and second string', lines.keep + lines.second, setEnd)
                   : null}
               </Fragment>
