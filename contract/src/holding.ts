@@ -17,6 +17,7 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsObject,
@@ -61,6 +62,9 @@ export class StandardSetting implements Standard {
   @MayBeMissing()
   @IsIn(STANDARD_RULES)
   rule?: StandardRule;
+  @MayBeMissing()
+  @IsBoolean()
+  isOut?: boolean;
 }
 
 /** Whose hand the others are held against, and whose scores are set right by it. */

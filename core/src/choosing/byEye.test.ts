@@ -131,3 +131,8 @@ it('asks of an animal what its species and sex are asked, by keys that differ', 
   expect(names('female')).not.toContain('Testicles');
   expect(names('male')).toContain('Testicles');
 });
+
+it('asks for no standard that was taken out', () => {
+  const all = [standard('mouth', { isOut: true }), standard('feet')];
+  expect(standardsFor(all, { species: 'sheep', sex: 'female' }).map((s) => s.id)).toEqual(['feet']);
+});

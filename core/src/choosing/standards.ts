@@ -15,6 +15,8 @@ export interface Standard {
   readonly least?: number;
   /** Whether a breed's rules ask for it or the holding itself; both where it is not set. */
   readonly rule?: StandardRule;
+  /** Taken out: not asked and not counted any more. Its name stays for what was seen under it. */
+  readonly isOut?: boolean;
 }
 
 /** Whose rule a standard is: without it an animal cannot be written into a herd book, or it is just not wanted here. */
@@ -83,7 +85,7 @@ export const USUAL_STANDARDS: readonly Standard[] = [
 export const standardsFor = (
   all: readonly Standard[],
   animal: { readonly species: Species; readonly sex: Sex },
-): Standard[] => all.filter((s) => s.species === animal.species && s.sexes.includes(animal.sex));
+): Standard[] => all.filter((s) => !s.isOut && s.species === animal.species && s.sexes.includes(animal.sex));
 
 /**
  * The grade after one more press of a standard's key: fails, passes, not looked at; or 3, 4, 5, 0, 1, 2 from the middle.

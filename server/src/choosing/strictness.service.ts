@@ -21,7 +21,7 @@ export class StrictnessService {
     });
     const asked = [
       { standardId: null, name: 'Any standard' },
-      ...standards.filter((s) => s.species === species).map((s) => ({ standardId: s.id, name: s.name })),
+      ...standards.filter((s) => s.species === species && !s.isOut).map((s) => ({ standardId: s.id, name: s.name })),
     ];
     return {
       species,

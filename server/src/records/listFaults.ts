@@ -1,11 +1,11 @@
 import type { BlankTags, FieldFault, ResourcesSetting, StandardSetting } from '@yaylak/contract';
 import { areOverlapping, blanksIn, normalised } from '@yaylak/core';
 
-/** Standards whose names cannot be told apart, or that share an id. */
+/** Standards in use whose names cannot be told apart, or that share an id. */
 export function standardFaults(standards: readonly StandardSetting[]): FieldFault[] {
   const seen = new Set<string>();
-  return standards.flatMap(({ id, species, name }): FieldFault[] => {
-    const keys = [id, `${species} ${normalised(name)}`];
+  return standards.flatMap(({ id, species, name, isOut }): FieldFault[] => {
+    const keys = isOut ? [id] : [id, `${species} ${normalised(name)}`];
     const isTwice = keys.some((k) => seen.has(k));
     keys.forEach((k) => seen.add(k));
     return isTwice

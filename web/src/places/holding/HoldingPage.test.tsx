@@ -1,3 +1,4 @@
+import type { StandardSetting } from '@yaylak/contract';
 import { screen, waitFor } from '@testing-library/react';
 import { SPECIES_TABLE } from '@yaylak/core';
 import { aGroup, aHolding, aRoster } from '../../tests/builders';
@@ -143,7 +144,7 @@ describe('groups', () => {
 });
 
 describe('standards of the look-over', () => {
-  it('are the holding’s own: one is added, one is taken out', async () => {
+  it('are the holding’s own: one is added, one is taken out after it was asked, and kept by name', async () => {
     const { user, asked } = await show({ 'PATCH /api/holding': aHolding({ version: 2 }) });
     await user.type(screen.getByLabelText('Standard'), 'Ears');
     await user.type(screen.getByLabelText('It fails when'), 'torn');
@@ -159,10 +160,24 @@ describe('standards of the look-over', () => {
       kind: 'go',
     });
     await user.click(screen.getByRole('button', { name: 'Take out the standard Colour' }));
+    expect(changes(asked)).toHaveLength(1);
+    await user.click(screen.getByRole('button', { name: 'Count Colour no more?' }));
     await waitFor(() => expect(changes(asked)).toHaveLength(2));
-    const left = (bodyOf(asked, 1) as { standards: { species: string; name: string }[] }).standards;
-    expect(left.some((s) => s.species === 'sheep' && s.name === 'Colour')).toBe(false);
-    expect(left.some((s) => s.species === 'goat' && s.name === 'Colour')).toBe(true);
+    const colours = (bodyOf(asked, 1) as { standards: StandardSetting[] }).standards.filter((s) => s.name === 'Colour');
+    expect(colours.filter((s) => s.isOut).map((s) => s.species)).toEqual(['sheep']);
+    expect(colours.length).toBeGreaterThan(1);
+  });
+
+  it('that were taken out can be put back', async () => {
+    const standards = aHolding().standards.map((s) => ({ ...s, isOut: s.name === 'Colour' }));
+    const { user, asked } = await show({
+      'GET /api/holding': aHolding({ standards }),
+      'PATCH /api/holding': aHolding({ version: 2 }),
+    });
+    await user.click(await screen.findByRole('button', { name: 'Put back the standard Colour' }));
+    await waitFor(() => expect(changes(asked)).toHaveLength(1));
+    const back = (bodyOf(asked, 0) as { standards: StandardSetting[] }).standards;
+    expect(back.find((s) => s.species === 'sheep' && s.name === 'Colour')?.isOut).toBe(false);
   });
 });
 

@@ -2,6 +2,7 @@ import type { HoldingView, StandardSetting } from '@yaylak/contract';
 import { LOOK_POINTS, SEXES, SPECIES, SPECIES_WORDS, type Sex, type Species, type StandardRule } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { AskButton } from '../../parts/AskButton';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { Panel, Row, Small } from '../../parts/Panel';
@@ -37,12 +38,15 @@ export function Standards({ holding, onSave }: Props) {
   const [of, setOf] = useState('all');
   const [problem, setProblem] = useState<string>();
   useUnsaved(name !== '' || fails !== '');
-  const own = holding.standards.filter((s) => s.species === species);
+  const own = holding.standards.filter((s) => s.species === species && !s.isOut);
+  const out = holding.standards.filter((s) => s.species === species && s.isOut);
   const save = async (standards: readonly StandardSetting[]): Promise<boolean> => {
     const refused = await onSave({ standards: standards.map((s) => ({ ...s, sexes: [...s.sexes] })) });
     setProblem(refused);
     return refused === undefined;
   };
+  const setOut = ({ id }: StandardSetting, isOut: boolean): Promise<boolean> =>
+    save(holding.standards.map((s) => (s.id === id ? { ...s, isOut } : s)));
   const add = async (): Promise<void> => {
     const sexes = [...(OF.find(([key]) => key === of)?.[2] ?? SEXES)];
     const standard: StandardSetting = {
@@ -80,16 +84,38 @@ export function Standards({ holding, onSave }: Props) {
               {s.sexes.length === SEXES.length ? '' : `, ${s.sexes.join(' and ')} only`}
               <Small>{s.fails}</Small>
             </span>
-            <Button
+            <AskButton
               kind="quiet"
-              aria-label={`Take out the standard ${s.name}`}
-              onPress={() => void save(holding.standards.filter((x) => x.id !== s.id))}
-            >
-              Take out
-            </Button>
+              label="Take out"
+              name={`Take out the standard ${s.name}`}
+              ask={`Count ${s.name} no more?`}
+              onConfirm={() => void setOut(s, true)}
+            />
           </li>
         ))}
       </List>
+      {out.length > 0 ? (
+        <>
+          <h3>Taken out</h3>
+          <List aria-label="Standards taken out">
+            {out.map((s) => (
+              <li key={s.id}>
+                <span>
+                  <b>{s.name}</b>
+                  <Small>Not asked for. What was seen stays with the animals and counts again once it is back.</Small>
+                </span>
+                <Button
+                  kind="quiet"
+                  aria-label={`Put back the standard ${s.name}`}
+                  onPress={() => void setOut(s, false)}
+                >
+                  Put back
+                </Button>
+              </li>
+            ))}
+          </List>
+        </>
+      ) : null}
       <form
         onSubmit={(e) => {
           e.preventDefault();
@@ -133,7 +159,8 @@ export function Standards({ holding, onSave }: Props) {
       </form>
       <Small>
         One that fails a pedigree rule is put forward for the second string, one that fails a rule of your own to be
-        sold. The first failed in this order decides.
+        sold. The first failed in this order decides. Animals that failed a standard you take out stand in the ranking
+        again.
       </Small>
       {problem ? <p role="alert">{problem}</p> : null}
     </Panel>
