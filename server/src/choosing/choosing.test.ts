@@ -182,7 +182,7 @@ describe('the draft', () => {
     await t.post(tag(lamb, '26-0001', 'red'));
     await draft({ decide: [{ animalId: lamb, decision: 'sell' }] }).expect(201);
     const late = await draft({ by: 'Kerem', decide: [{ animalId: lamb, decision: 'keep' }] }).expect(409);
-    expect((late.body as { detail: string }).detail).toMatch(/Ayla set red 26-0001 to “sell” after you opened/);
+    expect((late.body as { detail: string }).detail).toMatch(/Ayla decided on red 26-0001 after you opened/);
     expect((await view()).rows[0]?.decided).toMatchObject({ decision: 'sell', by: 'Ayla' });
     // Having seen it, Kerem may.
     await draft({ by: 'Kerem', decide: [{ animalId: lamb, decision: 'keep' }] }, 1).expect(201);

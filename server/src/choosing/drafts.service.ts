@@ -73,7 +73,7 @@ export class DraftsService {
       if (known && known.version > change.version && known.by !== by)
         throw conflict(
           'Somebody else decided on this animal meanwhile.',
-          `${known.by} set ${this.book.nameOf(animalId)} to “${known.decision}” after you opened this page. It stands as they left it; decide again if you still want to.`,
+          `${known.by} decided on ${this.book.nameOf(animalId)} after you opened this page. It stands as they left it; decide again if you still want to.`,
         );
       if (decision === 'as-suggested') delete decided[animalId];
       else decided[animalId] = { decision, ...(reason ? { reason } : {}), by, at, version };

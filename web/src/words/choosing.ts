@@ -51,6 +51,15 @@ export const DRAFT_DECISION_WORDS: Readonly<Record<DraftDecision, string>> = {
   undecided: 'Undecided',
 };
 
+/** What had been decided on one that left before it came to that. */
+export const WAS_TO_BE: Readonly<Record<DraftDecision, string>> = {
+  keep: 'it was to stay',
+  second: 'it was to go to the second string',
+  sell: 'it was to be sold',
+  cull: 'it was to be culled',
+  undecided: 'nothing was decided yet',
+};
+
 /** What an animal is worth in a ranking, with how wide the guess is. */
 export const worthText = (
   { index, standardError }: { readonly index: number; readonly standardError: number },

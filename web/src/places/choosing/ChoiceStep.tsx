@@ -10,7 +10,7 @@ import { LinkButton } from '../../parts/LinkButton';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { DRAFT_DECISION_WORDS } from '../../words/choosing';
+import { DRAFT_DECISION_WORDS, WAS_TO_BE } from '../../words/choosing';
 import { countText, shortDate } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 import { reservedText } from '../../words/reserved';
@@ -103,8 +103,7 @@ export function ChoiceStep({ choosing, view, set, words }: StepProps) {
           <h3>Left since you decided</h3>
           {view.left.map((l) => (
             <p key={l.tag.animalId}>
-              <Tag tag={l.tag} /> {l.how} {shortDate(l.on)}; it was to be{' '}
-              {DRAFT_DECISION_WORDS[l.decision].toLowerCase()}.
+              <Tag tag={l.tag} /> {l.how} {shortDate(l.on)}; {WAS_TO_BE[l.decision]}.
             </p>
           ))}
         </NotePanel>

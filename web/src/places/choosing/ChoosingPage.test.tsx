@@ -465,7 +465,7 @@ describe('the choice', () => {
     );
     expect(screen.getByText(/keep on 10 Nov, now second string/)).toBeVisible();
     expect(screen.getByText(/keep on 1 Nov, now sell, failed mouth since/)).toBeVisible();
-    expect(screen.getByText(/sold 20 Nov; it was to be keep/)).toBeVisible();
+    expect(screen.getByText(/sold 20 Nov; it was to stay/)).toBeVisible();
   });
   it('sorts the recorded at the gate, with a gate for each decision made', async () => {
     const as = (decision: 'keep' | 'sell') =>
