@@ -28,6 +28,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 /** Ends of names that are units, with how they are written. */
 const UNITS: readonly (readonly [end: string, unit: string])[] = [
   ['KgPerDay', 'kg a day'],
+  ['Minor', 'hundredths of the money'],
   ['PerDay', 'a day'],
   ['Kg', 'kg'],
   ['Cm', 'cm'],

@@ -44,6 +44,26 @@ it.each<[Refusal, string]>([
     { code: 'does-not-carry', field: 'animalId', value: 'x' },
     'Only a female carries young. Choose another animal, or mend the sex first.',
   ],
+  [
+    { code: 'not-killed', field: 'animalId', value: 'x' },
+    'It has not left to be killed. Record that it left first, or look at the tag: another one may be meant.',
+  ],
+  [
+    { code: 'carcass-known', field: 'animalId', value: 'x', on: '2026-11-20' },
+    'Its result of 2026-11-20 is in the book already. Strike that out first if it is wrong.',
+  ],
+  [
+    { code: 'result-of-another-time', field: 'on', value: '2026-11-20', goneOn: '2025-11-18' },
+    'It left on 2025-11-18, so a result of 2026-11-20 is not its own. Check the day, or the tag.',
+  ],
+  [
+    { code: 'carcass-over-live', field: 'carcassKg', value: '45', liveKg: 44 },
+    'A carcass of 45\u00a0kg cannot be: it weighed 44\u00a0kg alive. Check the figure, or the tag.',
+  ],
+  [
+    { code: 'deducted-over-price', field: 'deductedMinor', value: '9000' },
+    'More is taken off than was paid. Check the two figures.',
+  ],
   [{ code: 'unknown-animal', field: 'animalId', value: 'x' }, 'This animal is not in the book. Add it first.'],
   [{ code: 'animal-known', field: 'animalId', value: 'x' }, 'This animal is in the book already.'],
   [

@@ -90,6 +90,16 @@ export function refusalText(
       return 'The withdrawal for meat is missing. Enter the label’s days, 0 if it says none; off the label, the days your vet gave.';
     case 'not-sold':
       return 'A buyer, an outlet, a price or a weight at the sale is said of one that was sold or slaughtered. Leave it out, or choose how it left.';
+    case 'not-killed':
+      return 'It has not left to be killed. Record that it left first, or look at the tag: another one may be meant.';
+    case 'carcass-known':
+      return `Its result of ${refusal.on} is in the book already. Strike that out first if it is wrong.`;
+    case 'result-of-another-time':
+      return `It left on ${refusal.goneOn}, so a result of ${value} is not its own. Check the day, or the tag.`;
+    case 'carcass-over-live':
+      return `A carcass of ${shown(Number(value), unit)} cannot be: it weighed ${shown(refusal.liveKg, unit)} alive. Check the figure, or the tag.`;
+    case 'deducted-over-price':
+      return 'More is taken off than was paid. Check the two figures.';
     case 'nothing-felt':
       return 'Neither shape nor fat was given. Feel the tail-head, loin, ribs or brisket, or look at the shape.';
     case 'not-a-class':

@@ -3,6 +3,7 @@ import type { EntryBase } from '../entryBase';
 import { AfterbirthEntry } from './afterbirth';
 import { ArrivalEntry } from './arrival';
 import { BirthEntry } from './birth';
+import { CarcassEntry } from './carcass';
 import { CareEntry } from './care';
 import { CarryingStepEntry } from './carryingStep';
 import { CheckEntry } from './check';
@@ -71,6 +72,7 @@ export const ENTRY_CLASSES = {
   harness: HarnessEntry,
   measure: MeasureEntry,
   finish: FinishEntry,
+  carcass: CarcassEntry,
   'male-check': MaleCheckEntry,
   'gene-test': GeneTestEntry,
   'pregnancy-test': PregnancyTestEntry,

@@ -25,6 +25,7 @@ export { type HeatFact } from './kinds/heat';
 export { type IdentifierFact } from './kinds/identifier';
 export { type IdentifierEnd } from './kinds/identifierEnd';
 export { type LitterWeightFact } from './kinds/litterWeight';
+export { type CarcassFact } from './kinds/carcass';
 export { type FinishFact } from './kinds/finish';
 export { type LookFact } from './kinds/look';
 export { type MeasureFact } from './kinds/measure';

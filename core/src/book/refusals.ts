@@ -25,6 +25,8 @@ type PlainCode =
   | 'nothing-measured'
   | 'nothing-felt'
   | 'not-sold'
+  | 'not-killed'
+  | 'deducted-over-price'
   | 'not-a-class'
   | 'not-a-dam'
   | 'not-a-score'
@@ -61,6 +63,11 @@ export type Refusal = { readonly field: string; readonly value: string } & (
   /** Older than any of its species. */
   | { readonly code: 'born-too-long-ago'; readonly oldestYears: number; readonly species: Species }
   | { readonly code: 'gone'; readonly goneOn: string }
+  /** Its result is in the book already. */
+  | { readonly code: 'carcass-known'; readonly on: string }
+  /** Before it left, or so long after that it must be another year's. */
+  | { readonly code: 'result-of-another-time'; readonly goneOn: string }
+  | { readonly code: 'carcass-over-live'; readonly liveKg: Kilograms }
   /** It may not go for slaughter yet. */
   | { readonly code: 'meat-withheld'; readonly until: string; readonly clearOn: string }
   /** Sold while meat or milk is withheld, and the buyer not told to the right day. */

@@ -116,6 +116,7 @@ function anEntry(random: Random, book: Book, nextId: () => string): AnimalEntry 
     afterbirth: (f) => f.births.length > 0,
     'pen-stage': (f) => f.births.length > 0,
     colostrum: (f) => f.record.bornOn !== undefined,
+    carcass: (f) => f.departures.length > 0 && f.carcasses.length === 0,
   };
   const isHers = ['service', 'heat', 'birth', 'pregnancy-test', 'loss'].includes(type);
   const isHis = ['stay', 'male-check'].includes(type);
@@ -159,7 +160,8 @@ function anEntry(random: Random, book: Book, nextId: () => string): AnimalEntry 
     },
     birth: { species: facts?.record.species },
     fostering: { damId: pick([female, undefined]) },
-    departure: { on: '2026-11-23' },
+    departure: { on: '2026-11-23', how: pick(['sold', 'slaughtered']) },
+    carcass: { on: '2026-11-24' },
     care: { kind: pick(['feet', 'castrate']) },
   };
   const at = 'at' in EXAMPLES[type] ? { at: `${on}T07:00` } : {};

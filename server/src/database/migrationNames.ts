@@ -22,6 +22,7 @@ export const MIGRATION_NAMES = [
   '20261130110000_measures',
   '20261130120000_selling',
   '20261130130000_sales',
+  '20261130140000_carcasses',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -231,6 +231,19 @@ export const FinishEntity = defineEntity({
     fat: p.json<Partial<Record<FatPlace, number>>>().nullable(),
   },
 });
+export const CarcassEntity = defineEntity({
+  name: 'Carcass',
+  tableName: 'carcass_entry',
+  properties: {
+    ...own,
+    carcassKg: p.double(),
+    shape: p.integer().nullable(),
+    fat: p.integer().nullable(),
+    priceMinor: p.integer().nullable(),
+    deductedMinor: p.integer().nullable(),
+    outletId: p.uuid().nullable(),
+  },
+});
 export const MeasureEntity = defineEntity({
   name: 'Measure',
   tableName: 'measure_entry',
@@ -389,6 +402,7 @@ export const ENTRY_ENTITIES: Readonly<Record<EntryType, EntitySchema>> = {
   harness: HarnessEntity,
   measure: MeasureEntity,
   finish: FinishEntity,
+  carcass: CarcassEntity,
   'male-check': MaleCheckEntity,
   'gene-test': GeneTestEntity,
   'pregnancy-test': PregnancyTestEntity,

@@ -7,6 +7,7 @@ const say = (entry: object, species: 'sheep' | 'rabbit' = 'sheep'): string =>
   entryWords({ ...stamp, ...entry } as Entry, {
     species,
     unit: 'kg',
+    currency: 'EUR',
     standards: [],
     nameOf: (id) => (id === 'd2' ? 'Clover' : undefined),
   });
@@ -56,13 +57,13 @@ it.each([
 ])('says %i alive and %i dead', (alive, dead, words) => expect(bornText(alive, dead, 'goat')).toBe(words));
 
 it('leaves out what was not said of a leaving', () => {
-  expect(departureWords({ ...stamp, type: 'departure', how: 'sold' }, { unit: 'kg', species: 'sheep' })).toBe(
-    'Left: sold',
-  );
+  expect(
+    departureWords({ ...stamp, type: 'departure', how: 'sold' }, { unit: 'kg', currency: 'EUR', species: 'sheep' }),
+  ).toBe('Left: sold');
   expect(
     departureWords(
       { ...stamp, type: 'departure', how: 'slaughtered', buyer: 'Stone bridge', kg: 44.5, priceMinor: 11_000 },
-      { unit: 'kg', species: 'sheep' },
+      { unit: 'kg', currency: 'EUR', species: 'sheep' },
     ).replace(/\s/g, ' '),
-  ).toBe('Left: slaughtered (to Stone bridge, at 44.5 kg)');
+  ).toBe('Left: slaughtered (to Stone bridge, at 44.5 kg, for 110.00 EUR)');
 });

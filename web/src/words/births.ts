@@ -9,7 +9,7 @@ import {
   type Entry,
 } from '@yaylak/contract';
 import { SPECIES_WORDS, type Species } from '@yaylak/core';
-import { countText, shortDate, weightText } from './format';
+import { countText, moneyText, shortDate, weightText } from './format';
 import type { Lines, Told } from './lines';
 
 /** Entries of births and rearing. */
@@ -50,12 +50,13 @@ export function bornText(alive: number, dead: number, species: Species | undefin
 
 /** How an animal left, and of what it died. */
 export function departureWords(
-  { how, cause, toldUntil, buyer, kg, reason }: Extract<Entry, { type: 'departure' }>,
-  { unit, species }: Pick<Told, 'unit' | 'species'>,
+  { how, cause, toldUntil, buyer, kg, priceMinor, reason }: Extract<Entry, { type: 'departure' }>,
+  { unit, species, currency }: Pick<Told, 'unit' | 'species' | 'currency'>,
 ): string {
   const more = [
     ...(buyer === undefined ? [] : [`to ${buyer}`]),
     ...(kg === undefined ? [] : [`at ${weightText(kg, unit, species)}`]),
+    ...(priceMinor === undefined ? [] : [`for ${moneyText(priceMinor, currency)}`]),
     ...(cause === undefined ? [] : [CAUSE_WORDS[cause]]),
     ...(toldUntil === undefined ? [] : [`buyer told: withheld to the end of ${shortDate(toldUntil)}`]),
     ...(reason ? [reason] : []),

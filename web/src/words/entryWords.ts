@@ -6,7 +6,7 @@ import { BIRTH_LINES, departureWords } from './births';
 import { CARRYING_LINES } from './carrying';
 import { MATING_LINES } from './mating';
 import type { Lines, Told } from './lines';
-import { finishText } from './selling';
+import { carcassText, finishText } from './selling';
 import { DECISION_WORDS } from './reasons';
 import { CARE_WORDS, MEASURE_WORDS, PURPOSE_WORDS, ROUTE_WORDS } from './stations';
 
@@ -40,6 +40,7 @@ const LINES: Lines = {
   measure: (entry) =>
     `Measured: ${BODY_MEASURES.flatMap((m) => (entry[m] === undefined ? [] : [`${MEASURE_WORDS[m].toLowerCase()} ${figureText(entry[m], 1)} cm`])).join(', ')}`,
   finish: (entry) => finishText(entry),
+  carcass: (entry, told) => carcassText(entry, told),
   look: (entry, told) => lookWords(entry.grades, told.standards),
   sample: (entry) =>
     `Sample: ${PURPOSE_WORDS[entry.purpose]}, tube ${entry.tube}${entry.reason === undefined ? '' : ` (too soon: ${entry.reason})`}`,

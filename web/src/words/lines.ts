@@ -5,6 +5,8 @@ import type { Species, Standard, WeightUnit } from '@yaylak/core';
 export interface Told {
   readonly species: Species | undefined;
   readonly unit: WeightUnit;
+  /** The holding's money. */
+  readonly currency: string;
   readonly standards: readonly Standard[];
   readonly groupName?: string | undefined;
   readonly productName?: string | undefined;

@@ -5,7 +5,7 @@ import { entryWords } from './entryWords';
 import type { Told } from './lines';
 
 const words = (type: Parameters<typeof anEntry>[0], change: object, told: Partial<Told> = {}) =>
-  entryWords(anEntry(type, change), { species: 'goat', unit: 'kg', standards: [], ...told });
+  entryWords(anEntry(type, change), { species: 'goat', unit: 'kg', currency: 'EUR', standards: [], ...told });
 
 it.each([
   [

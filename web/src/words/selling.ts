@@ -1,4 +1,4 @@
-import { chanceText, type OutletFacts, type SaleCell, type SaleRow } from '@yaylak/contract';
+import { chanceText, type Entry, type OutletFacts, type SaleCell, type SaleRow } from '@yaylak/contract';
 import {
   addDays,
   dayOf,
@@ -18,7 +18,8 @@ import {
   type PayWay,
   type WeightUnit,
 } from '@yaylak/core';
-import { countText, figureText, shortDate } from './format';
+import { countText, figureText, moneyText, shortDate, weightText } from './format';
+import type { Told } from './lines';
 
 /** Where fat is felt. */
 export const FAT_PLACE_WORDS: Readonly<Record<FatPlace, string>> = {
@@ -43,6 +44,29 @@ export function finishText({
     ...(felt === undefined ? [] : [`fat ${fatName(stepAt(felt))} (${places.join(', ')})`]),
   ].join(', ');
   return `${parts.charAt(0).toUpperCase()}${parts.slice(1)}`;
+}
+
+/** What came back of one that was killed: `Killed: carcass 20.4 kg, R+ 3, 112.60 EUR paid, 2.40 EUR taken off`. */
+export function carcassText(
+  {
+    carcassKg,
+    shape,
+    fat,
+    priceMinor,
+    deductedMinor,
+  }: Pick<Extract<Entry, { type: 'carcass' }>, 'carcassKg' | 'shape' | 'fat' | 'priceMinor' | 'deductedMinor'>,
+  { unit, species, currency }: Pick<Told, 'unit' | 'species' | 'currency'>,
+): string {
+  const classes = [
+    ...(shape === undefined ? [] : [shapeName(shape)]),
+    ...(fat === undefined ? [] : [fatName(fat)]),
+  ].join(' ');
+  return [
+    `Killed: carcass ${weightText(carcassKg, unit, species)}`,
+    ...(classes === '' ? [] : [classes]),
+    ...(priceMinor === undefined ? [] : [`${moneyText(priceMinor, currency)} paid`]),
+    ...(deductedMinor === undefined ? [] : [`${moneyText(deductedMinor, currency)} taken off`]),
+  ].join(', ');
 }
 
 /** What keeps one out of a box, by what fails and to which side. */

@@ -1,6 +1,7 @@
 import { afterbirth } from './afterbirth';
 import { arrival } from './arrival';
 import { birth } from './birth';
+import { carcass } from './carcass';
 import { care } from './care';
 import { carryingStep } from './carryingStep';
 import { check } from './check';
@@ -53,6 +54,7 @@ export const KINDS = {
   passage,
   choice,
   departure,
+  carcass,
   note,
   'litter-weight': litterWeight,
   treatment,

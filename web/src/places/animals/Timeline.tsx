@@ -49,6 +49,7 @@ export function Timeline({ view, today }: Props) {
             nameOf: (id) => item.names?.[id],
             species: view.row.species,
             unit,
+            currency: holding?.currency ?? '',
             standards: holding?.standards ?? [],
           });
           return (

@@ -104,8 +104,8 @@ function matingMarks(entries: Entries, end: number): LifeMark[] {
   });
 }
 
-/** A lane speaks of no weights and of no standards. */
-const TOLD = { species: undefined, unit: 'kg', standards: [] } as const;
+/** A lane speaks of no weights, no money and no standards. */
+const TOLD = { species: undefined, unit: 'kg', currency: '', standards: [] } as const;
 
 const dayMark = (
   entry: { readonly id: string; readonly on: string },

@@ -136,6 +136,7 @@ function What({ item }: { readonly item: OutboxItem }) {
         {entryWords(entry, {
           species: animal?.species,
           unit,
+          currency: holding?.currency ?? '',
           standards: holding?.standards ?? [],
           groupName: entry.type === 'move' ? groups?.find((g) => g.id === entry.groupId)?.name : undefined,
           productName:
