@@ -14,5 +14,6 @@ export * from './openStay';
 export * from './orphansOf';
 export * from './planned';
 export * from './raddleOn';
+export * from './saleRecord';
 export * from './readyToMate';
 export * from './siresOfBirthOf';

@@ -16,6 +16,8 @@ export interface PaidSale {
   readonly graded: GradedClass | undefined;
   /** The price list of the day it was sold. */
   readonly prices: PriceList;
+  /** Paid before anything was taken off: what the day's prices really were, whatever the list says of them. */
+  readonly grossMinor?: number | undefined;
   /** In the hand, its charges off. */
   readonly netMinor: number;
 }
@@ -56,7 +58,7 @@ export function expectedAgainstPaid(expected: ExpectedSale, paid: PaidSale, outl
       ? exactValue({ liveKg, killingOut: ownK, graded: paid.graded }, outlet, prices)
       : expectedValue({ ...weighed, killingOut: ownK }, outlet, prices)) ?? killed;
   const classed = byClass(expected.prices);
-  const priced = byClass(paid.prices);
+  const priced = paid.grossMinor === undefined ? byClass(paid.prices) : afterUsualCharges(paid.grossMinor, outlet);
   const sums = [was, weight, killed, classed, priced, paid.netMinor].map(halfEven) as Sums;
   return {
     expectedMinor: sums[0],
@@ -69,6 +71,10 @@ export function expectedAgainstPaid(expected: ExpectedSale, paid: PaidSale, outl
     chargesMinor: sums[5] - sums[4],
   };
 }
+/** What an outlet leaves of a sum by its own terms: the commission of a live sale, and what it takes a head. */
+export const afterUsualCharges = (grossMinor: number, { payBy, commissionShare, headMinor }: Terms): number =>
+  grossMinor * (isPaidDead(payBy) ? 1 : 1 - commissionShare) - headMinor;
+
 type Sums = [number, number, number, number, number, number];
 
 /** Rounded to the whole, halves to the even one: money is rounded so where it is shown. */

@@ -1,10 +1,12 @@
 import type { Day } from '../calendar';
 import { addDays } from '../calendar';
+import type { FatGroup } from '../species';
 import { quantileSorted, seededRandom, sorted } from '../statistics';
 import type { Days } from '../units';
 import { stepAt, stepChances, type ThoughtClass } from './classes';
 import { daysMore, marginIn, type AllowedDays, type DaysMore, type KeepCost } from './daysMore';
-import type { FatRate } from './fatAhead';
+import { fatRate, type FatRate, type Felt } from './fatAhead';
+import { withHabit, type Habits } from './graders';
 import { pricesOn, type Outlet } from './outlets';
 import { exactValue, expectedValue, type ClassChances } from './value';
 import type { WeightAhead } from './weightAhead';
@@ -24,6 +26,23 @@ export interface ThoughtClasses {
   readonly fat: ThoughtClass;
   readonly daysSinceFelt: Days;
   readonly rate: FatRate;
+}
+
+/** Shape and fat as an outlet's grader would see them on a day. @returns undefined where one of them is not known */
+export function thoughtClasses(
+  { shape, felt }: { readonly shape: { readonly step: number } | undefined; readonly felt: readonly Felt[] },
+  on: Day,
+  group: FatGroup,
+  habits: Habits,
+): ThoughtClasses | undefined {
+  const last = felt.at(-1);
+  if (!shape || !last) return undefined;
+  return {
+    shape: withHabit(shape.step, habits.shape),
+    fat: withHabit(last.fat, habits.fat),
+    daysSinceFelt: on - last.on,
+    rate: fatRate(felt, group),
+  };
 }
 
 /** The fat it should have in so many days, thirds. */

@@ -65,6 +65,13 @@ export function graderHabit(
   };
 }
 
+/** How an outlet's grader sees what this holding feels. */
+export interface Habits {
+  readonly shape: Pick<GraderHabit, 'used' | 'sd'>;
+  readonly fat: Pick<GraderHabit, 'used' | 'sd'>;
+}
+export const NO_HABITS: Habits = { shape: { used: 0, sd: EYE_SD.shape }, fat: { used: 0, sd: EYE_SD.fat } };
+
 /** What was felt, with the grader's habit put to it. */
 export const withHabit = (felt: number, habit: Pick<GraderHabit, 'used' | 'sd'>): ThoughtClass => ({
   mean: felt + habit.used,

@@ -1,12 +1,12 @@
 import type { Day } from '../calendar';
 import type { GrowthCurve, Reading } from '../growth';
 import { gainOverPeriod } from '../growth';
-import type { SpeciesSettings } from '../species';
+import type { FatGroup, SpeciesSettings } from '../species';
 import { mean, standardDeviation } from '../statistics';
 import type { Days } from '../units';
-import { chancesAhead, daysMoreAt, valueAhead, type ForSale, type ThoughtClasses } from './animalAtOutlet';
-import { fatRate, type Felt } from './fatAhead';
-import { EYE_SD, withHabit, type GraderHabit } from './graders';
+import { chancesAhead, daysMoreAt, thoughtClasses, valueAhead, type ForSale } from './animalAtOutlet';
+import type { Felt } from './fatAhead';
+import { NO_HABITS, type Habits } from './graders';
 import type { DaysMore } from './daysMore';
 import { pricesOn, type Outlet } from './outlets';
 import { inBoxToday, readyFor, type BoxReadiness } from './ready';
@@ -27,6 +27,8 @@ export interface HeadAsked {
   readonly oldEnoughIn: Days;
   readonly shape: { readonly on: Day; readonly step: number } | undefined;
   readonly felt: readonly Felt[];
+  /** How early its kind lays on fat. */
+  readonly fatGroup: FatGroup;
   readonly killingOut: number;
   /** Heads of the pen: as many of them as an outlet takes would share the trip of a later day. */
   readonly penHeads: number;
@@ -34,13 +36,6 @@ export interface HeadAsked {
 
 /** Outlets run by the week: who stays goes no sooner than the next. */
 export const WAIT_DAYS: Days = 7;
-
-/** How an outlet's grader sees what this holding feels. */
-export interface Habits {
-  readonly shape: Pick<GraderHabit, 'used' | 'sd'>;
-  readonly fat: Pick<GraderHabit, 'used' | 'sd'>;
-}
-export const NO_HABITS: Habits = { shape: { used: 0, sd: EYE_SD.shape }, fat: { used: 0, sd: EYE_SD.fat } };
 
 export interface HeadAtOutlet {
   readonly outlet: Outlet;
@@ -86,7 +81,7 @@ export function headAtOutlets(
     today,
     weight,
     killingOut: asked.killingOut,
-    classes: classesOf(asked, settings, habitsOf(outlet)),
+    classes: thoughtClasses(asked, today, asked.fatGroup, habitsOf(outlet)),
     clearIn: asked.clearIn,
     oldEnoughIn: asked.oldEnoughIn,
     feedDaysLeft: asked.feedDays === undefined ? undefined : selling.feedDaysMost - asked.feedDays,
@@ -165,22 +160,6 @@ function breakevenAt(animal: ForSale, outlet: Outlet): number | undefined {
     prices,
   );
   return marginal === undefined ? undefined : breakevenGain(animal.dailyCostMinor, marginal);
-}
-
-/** Shape and fat as the outlet's grader would see them; both have to be known. */
-function classesOf(
-  { today, shape, felt }: HeadAsked,
-  { selling }: SpeciesSettings,
-  habits: Habits,
-): ThoughtClasses | undefined {
-  const last = felt.at(-1);
-  if (!shape || !last) return undefined;
-  return {
-    shape: withHabit(shape.step, habits.shape),
-    fat: withHabit(last.fat, habits.fat),
-    daysSinceFelt: today - last.on,
-    rate: fatRate(felt, selling.fatGroup),
-  };
 }
 
 /** How a group gains over the last weeks, from the gains of those in it. @returns undefined where nobody has one */

@@ -151,6 +151,7 @@ export class SellingService {
         oldEnoughIn: sale.oldEnoughIn,
         shape: sale.shape,
         felt: sale.felt,
+        fatGroup: settings.selling.fatGroup,
         killingOut: killingOut([], settings.selling.killingKind).share,
       },
       outlets,
