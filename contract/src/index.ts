@@ -31,6 +31,7 @@ export * from './stations';
 export * from './tags';
 export * from './templates';
 export * from './today';
+export * from './results';
 export * from './selling';
 export * from './shares';
 export * from './weights';

@@ -1,8 +1,11 @@
 import { leavesByChoice, reservedOn, withheldOn, type AnimalFacts } from '../book';
 import { addDays, type Day } from '../calendar';
 import { feltFat, type Felt } from '../selling';
-import type { SpeciesSettings } from '../species';
+import type { FatGroup, SpeciesSettings } from '../species';
 import type { Days } from '../units';
+
+/** How early one of its kind lays on fat. */
+export const fatGroupOf = (_record: AnimalFacts['record'], { selling }: SpeciesSettings): FatGroup => selling.fatGroup;
 
 /** What stands between an animal and its sale, and how finished it was found. */
 export interface SaleFacts {

@@ -2,12 +2,15 @@ import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Pu
 import {
   ChangeOutlet,
   CreateOutlet,
+  ResultsQuery,
   SellingQuery,
   type OutletView,
+  type ResultsView,
   type SaleAnimalView,
   type SellingView,
 } from '@yaylak/contract';
 import { OutletsService } from './outlets.service';
+import { ResultsService } from './results.service';
 import { SellingService } from './selling.service';
 
 @Controller('api/selling')
@@ -15,6 +18,7 @@ export class SellingController {
   constructor(
     @Inject(SellingService) private readonly selling: SellingService,
     @Inject(OutletsService) private readonly outlets: OutletsService,
+    @Inject(ResultsService) private readonly made: ResultsService,
   ) {}
 
   /** A pen of those that may be sold: who is ready, and what each brings at each outlet. */
@@ -27,6 +31,12 @@ export class SellingController {
   @Get('outlets')
   list(): Promise<OutletView[]> {
     return this.outlets.list();
+  }
+
+  /** What sales brought against what was expected, and what they taught. */
+  @Get('results')
+  results(@Query() query: ResultsQuery): Promise<ResultsView> {
+    return this.made.view(query);
   }
 
   /** One animal over the coming days at each outlet, with how sure that is and what it hangs on. */

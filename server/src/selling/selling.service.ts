@@ -11,6 +11,7 @@ import {
   type SellingView,
 } from '@yaylak/contract';
 import {
+  fatGroupOf,
   growthCurve,
   groupGain,
   groupOn,
@@ -18,7 +19,6 @@ import {
   headAtOutlets,
   isoOf,
   isPresent,
-  killingOut,
   marginRange,
   mayBeSold,
   MOST_OUTLETS,
@@ -40,6 +40,7 @@ import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { notFound } from '../common/problems';
 import { tagView } from '../common/views';
+import { LearnedService } from './learned.service';
 import { OutletsService } from './outlets.service';
 
 /** Days of the curve that are shown: eight weeks. */
@@ -61,6 +62,7 @@ export class SellingService {
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(OutletsService) private readonly outlets: OutletsService,
+    @Inject(LearnedService) private readonly learned: LearnedService,
     @Inject(Clock) private readonly clock: Clock,
   ) {
     this.curves = new Derived(
@@ -151,11 +153,12 @@ export class SellingService {
         oldEnoughIn: sale.oldEnoughIn,
         shape: sale.shape,
         felt: sale.felt,
-        fatGroup: settings.selling.fatGroup,
-        killingOut: killingOut([], settings.selling.killingKind).share,
+        fatGroup: fatGroupOf(facts.record, settings),
+        killingOut: this.learned.killingOut(facts.record.species),
       },
       outlets,
       settings,
+      this.learned.habitsOf(facts),
     );
   }
 

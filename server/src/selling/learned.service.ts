@@ -1,0 +1,94 @@
+import { Inject, Injectable } from '@nestjs/common';
+import {
+  bySpecies,
+  fatGroupOf,
+  gradedPairs,
+  habitsAt,
+  killedHead,
+  killingOut,
+  saleRecord,
+  type AnimalFacts,
+  type GradedPairs,
+  type Habits,
+  type KilledHead,
+  type SaleRecord,
+  type Species,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import type { Whole } from '../book/derived';
+
+/** One sale with what it taught: nothing until its result is there. */
+interface Taught {
+  readonly record: SaleRecord;
+  readonly pairs: GradedPairs;
+  readonly killed: KilledHead | undefined;
+}
+
+const KINDS = ['arrival', 'departure', 'carcass', 'finish', 'weight'] as const;
+
+/** What the holding's own results teach: killing-out, and how each outlet's grader sees what is felt here. */
+@Injectable()
+export class LearnedService {
+  private readonly taughtOf: Readonly<Record<Species, Whole<readonly Taught[]>>>;
+  /** Habits by outlet and breed group, worked out when the first animal asks. */
+  private readonly habits: Readonly<Record<Species, Whole<Map<string, Habits>>>>;
+
+  constructor(@Inject(BookService) private readonly book: BookService) {
+    this.taughtOf = bySpecies((species) => book.ofKinds(KINDS, () => this.read(species)));
+    this.habits = bySpecies(() => book.ofKinds(KINDS, () => new Map<string, Habits>()));
+  }
+
+  /** Every sale of a species in the order they left. */
+  records(species: Species): readonly SaleRecord[] {
+    return this.taughtOf[species].get().map((t) => t.record);
+  }
+
+  killed(species: Species, before?: number): readonly KilledHead[] {
+    return this.until(species, before).flatMap((t) => t.killed ?? []);
+  }
+
+  /** Pairs of own estimate and grader. @param before only those whose result was there before this day */
+  pairs(species: Species, before?: number): GradedPairs {
+    const taught = this.until(species, before);
+    return { shape: taught.flatMap((t) => t.pairs.shape), fat: taught.flatMap((t) => t.pairs.fat) };
+  }
+
+  /** Carcass over live weight of a species, as it is reckoned with. */
+  killingOut(species: Species): number {
+    return killingOut(this.killed(species), this.book.state.settings(species).selling.killingKind).share;
+  }
+
+  /** How an outlet's grader sees one animal. */
+  habitsOf({ record }: AnimalFacts): (outlet: { readonly id: string }) => Habits {
+    const { species } = record;
+    const group = fatGroupOf(record, this.book.state.settings(species));
+    const kept = this.habits[species].get();
+    return ({ id }) => {
+      const key = `${id} ${group}`;
+      const known = kept.get(key) ?? habitsAt(this.pairs(species), id, group);
+      kept.set(key, known);
+      return known;
+    };
+  }
+
+  private until(species: Species, before: number | undefined): readonly Taught[] {
+    const all = this.taughtOf[species].get();
+    return before === undefined
+      ? all
+      : all.filter(({ record }) => record.carcass !== undefined && record.carcass.on < before);
+  }
+
+  private read(species: Species): Taught[] {
+    const { state } = this.book;
+    const settings = state.settings(species);
+    return state
+      .ofSpecies(species)
+      .flatMap((facts) => saleRecord(facts) ?? [])
+      .sort((a, b) => a.left.on - b.left.on)
+      .map((record) => ({
+        record,
+        pairs: gradedPairs([record], settings, (f) => fatGroupOf(f.record, settings)),
+        killed: killedHead(record, state.daily(record.facts), settings),
+      }));
+  }
+}
