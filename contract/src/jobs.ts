@@ -3,7 +3,9 @@ import type {
   BirthKnownTo,
   Decision,
   DepartureWay,
+  FatGroup,
   FemaleKind,
+  Habits,
   IdentifierKind,
   LookGrade,
   Mob,
@@ -179,6 +181,10 @@ export interface RosterView {
   readonly biases: readonly BiasView[];
   /** Where animals are sold: at the finish station each says whether the one at hand is ready. */
   readonly outlets: readonly OutletView[];
+  /** How the grader of each of them sees what is felt here, by breed group. */
+  readonly habits: readonly ({ readonly outletId: string; readonly group: FatGroup } & Habits)[];
+  /** Carcass over live weight, as the holding's own results and the default have it. */
+  readonly killingOut: Readonly<Record<Species, number>>;
   /** Tubes used so far, the last of each purpose: what comes next follows from it. */
   readonly lastTubes: Readonly<Record<string, string>>;
 }

@@ -1,4 +1,4 @@
-import type { KillingKind } from '../species';
+import { bySpecies, SPECIES_TABLE, type KillingKind, type Species } from '../species';
 import { mean } from '../statistics';
 import type { Days, Kilograms } from '../units';
 
@@ -14,6 +14,11 @@ export const USUAL_KILLING_OUT: Readonly<Record<KillingKind, number>> = {
 const DEFAULT_WORTH = 10;
 /** A live weight older than this says nothing of what was killed. */
 const LIVE_WEIGHT_DAYS: Days = 3;
+
+/** What is reckoned with of each species before there are results. */
+export const USUAL_BY_SPECIES: Readonly<Record<Species, number>> = bySpecies(
+  (species) => USUAL_KILLING_OUT[SPECIES_TABLE[species].selling.killingKind],
+);
 
 export interface KilledHead {
   readonly kind: KillingKind;

@@ -2,6 +2,8 @@ import { Inject, Injectable } from '@nestjs/common';
 import { otherSireText } from '@yaylak/contract';
 import type { GoneNumber, RosterAnimal, RosterView } from '@yaylak/contract';
 import {
+  bySpecies,
+  FAT_GROUPS,
   feedFrom,
   groupOn,
   isoOf,
@@ -13,6 +15,7 @@ import {
   type AnimalFacts,
   type ByEye,
   type Day,
+  type Habits,
   type Reading,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
@@ -25,6 +28,7 @@ import { ConditionService } from '../condition/condition.service';
 import { biasView, tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
 import { MatingHistoryService } from '../mating/history.service';
+import { LearnedService } from '../selling/learned.service';
 import { OutletsService } from '../selling/outlets.service';
 import { ProductsService } from '../remedies/products.service';
 import { TemplatesService } from './templates.service';
@@ -51,6 +55,7 @@ export class RosterService {
     @Inject(JudgeService) private readonly judge: JudgeService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(OutletsService) private readonly outlets: OutletsService,
+    @Inject(LearnedService) private readonly learned: LearnedService,
     @Inject(ProductsService) private readonly products: ProductsService,
     @Inject(TemplatesService) private readonly templates: TemplatesService,
     @Inject(Clock) private readonly clock: Clock,
@@ -75,9 +80,25 @@ export class RosterService {
       gone: this.goneOfAll.get(),
       products: this.products.list().filter((p) => !p.isClosed),
       templates: await this.templates.list(),
-      outlets: (await this.outlets.list()).filter((o) => !o.isClosed),
+      ...(await this.sellingHere()),
       biases: [...this.book.state.tapeBiases.values()].map(biasView),
       lastTubes: this.lastTubes(today),
+    };
+  }
+
+  /** What the finish station judges by. */
+  private async sellingHere(): Promise<Pick<RosterView, 'outlets' | 'habits' | 'killingOut'>> {
+    const outlets = (await this.outlets.list()).filter((o) => !o.isClosed);
+    return {
+      outlets,
+      habits: outlets.flatMap(({ id, facts }) =>
+        FAT_GROUPS.map((group) => {
+          const { shape, fat } = this.learned.habitsAt(facts.species, id, group);
+          const asUsed = ({ used, sd }: Habits['shape']): Habits['shape'] => ({ used, sd });
+          return { outletId: id, group, shape: asUsed(shape), fat: asUsed(fat) };
+        }),
+      ),
+      killingOut: bySpecies((species) => this.learned.killingOut(species)),
     };
   }
 

@@ -8,6 +8,7 @@ import {
   killingOut,
   saleRecord,
   type AnimalFacts,
+  type FatGroup,
   type GradedPairs,
   type Habits,
   type KilledHead,
@@ -62,13 +63,15 @@ export class LearnedService {
   habitsOf({ record }: AnimalFacts): (outlet: { readonly id: string }) => Habits {
     const { species } = record;
     const group = fatGroupOf(record, this.book.state.settings(species));
+    return ({ id }) => this.habitsAt(species, id, group);
+  }
+
+  habitsAt(species: Species, outletId: string, group: FatGroup): Habits {
     const kept = this.habits[species].get();
-    return ({ id }) => {
-      const key = `${id} ${group}`;
-      const known = kept.get(key) ?? habitsAt(this.pairs(species), id, group);
-      kept.set(key, known);
-      return known;
-    };
+    const key = `${outletId} ${group}`;
+    const known = kept.get(key) ?? habitsAt(this.pairs(species), outletId, group);
+    kept.set(key, known);
+    return known;
   }
 
   private until(species: Species, before: number | undefined): readonly Taught[] {

@@ -25,7 +25,7 @@ import type {
   PlanView,
 } from '@yaylak/contract';
 import { SHIPPED_TEMPLATES } from '@yaylak/contract';
-import { DEFAULT_POINTS_WEIGHTS, SPECIES_TABLE, USUAL_HOW, USUAL_STANDARDS } from '@yaylak/core';
+import { DEFAULT_POINTS_WEIGHTS, SPECIES_TABLE, USUAL_BY_SPECIES, USUAL_HOW, USUAL_STANDARDS } from '@yaylak/core';
 
 /** Small true things for tests of pages: a ewe lamb of 2026 on 23 November 2026, unless said otherwise. */
 export const TODAY = '2026-11-23';
@@ -191,6 +191,8 @@ export const aRoster = (animals: readonly RosterAnimal[], change: Partial<Roster
   templates: SHIPPED_TEMPLATES,
   biases: [],
   outlets: [],
+  habits: [],
+  killingOut: USUAL_BY_SPECIES,
   lastTubes: {},
   ...change,
 });

@@ -6,7 +6,7 @@ import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
 import { raceEntries, strikesOf, useSendWhole, type EntryDraft } from '../../outbox/useRecord';
 import { jobHere, type JobHere } from '../../shared/jobs/jobHere';
 import { newId } from '../../words/ids';
-import { readElectronicNumber, type Sex } from '@yaylak/core';
+import { readElectronicNumber, USUAL_BY_SPECIES, type Sex } from '@yaylak/core';
 import { nobody } from './draft';
 import { hasAll, isSameLog, jobLog, passagesOf, type Logged, type Passage } from './raceLog';
 
@@ -51,6 +51,8 @@ const NO_ROSTER: RosterView = {
   templates: [],
   biases: [],
   outlets: [],
+  habits: [],
+  killingOut: USUAL_BY_SPECIES,
   lastTubes: {},
 };
 

@@ -19,7 +19,7 @@ export interface AtHand {
   readonly now: string;
   /** Who holds the tape. */
   readonly weighedBy: string;
-  readonly roster: Pick<RosterView, 'products' | 'lastTubes' | 'biases' | 'outlets'>;
+  readonly roster: Pick<RosterView, 'products' | 'lastTubes' | 'biases' | 'outlets' | 'habits' | 'killingOut'>;
   /** The next free numbers for the animal, of a colour where one is named. */
   nextNumbers(asked: { readonly count: number; readonly colour: TagColour | undefined }): readonly string[];
   /** Numbers fitted in this job that the roster does not know of yet. */

@@ -1,17 +1,16 @@
 import {
-  EYE_SD,
+  dayOf,
   FAT_PLACES,
-  fatRate,
   feltFat,
   inBoxToday,
-  killingOut,
   NO_HABITS,
   readFat,
   readingSd,
   readShape,
-  withHabit,
+  thoughtClasses,
   type BoxToday,
   type FatPlace,
+  type Habits,
 } from '@yaylak/core';
 import { outletOf } from '@yaylak/contract';
 import { FAT_PLACE_WORDS } from '../../../words/selling';
@@ -49,16 +48,14 @@ export function outletsToday(draft: Draft, at: AtHand): AtOutletToday[] {
   if (kg === undefined) return [];
   const { shape, fat } = typedFinish(draft);
   const felt = feltFat(fat);
-  const { killingKind, fatGroup } = at.settings.selling;
-  const classes =
-    shape === undefined || felt === undefined
-      ? undefined
-      : {
-          shape: withHabit(shape, NO_HABITS.shape),
-          fat: withHabit(felt, { used: 0, sd: EYE_SD.fat }),
-          daysSinceFelt: 0,
-          rate: fatRate([], fatGroup),
-        };
+  const { fatGroup } = at.settings.selling;
+  const on = dayOf(at.job.on);
+  const seen = {
+    shape: shape === undefined ? undefined : { step: shape },
+    felt: felt === undefined ? [] : [{ on, fat: felt }],
+  };
+  const habitsOf = (id: string): Habits =>
+    at.roster.habits.find((h) => h.outletId === id && h.group === fatGroup) ?? NO_HABITS;
   return at.roster.outlets
     .filter((o) => o.facts.species === at.species)
     .map((o) => ({
@@ -68,8 +65,8 @@ export function outletsToday(draft: Draft, at: AtHand): AtOutletToday[] {
         outletOf(o),
         {
           weight: { mean: kg, sd: readingSd(kg, at.settings) },
-          killingOut: killingOut([], killingKind).share,
-          classes,
+          killingOut: at.roster.killingOut[o.facts.species],
+          classes: thoughtClasses(seen, on, fatGroup, habitsOf(o.id)),
         },
         at.ageDays,
       ),

@@ -1,6 +1,6 @@
 import { SHIPPED_TEMPLATES, type StationSettings, type TemplateView } from '@yaylak/contract';
-import { SPECIES_TABLE, USUAL_STANDARDS } from '@yaylak/core';
-import { anOutlet, aProduct, aRosterAnimal, aTag, TODAY } from '../../../tests/builders';
+import { SPECIES_TABLE, USUAL_BY_SPECIES, USUAL_STANDARDS } from '@yaylak/core';
+import { anOutlet, aProduct, aRoster, aRosterAnimal, aTag, TODAY } from '../../../tests/builders';
 import { FRESH, typedField, type Draft } from '../draft';
 import { boxTodayText } from '../../../words/selling';
 import { outletsToday } from './finish';
@@ -37,6 +37,8 @@ const atHand = (
     lastTubes: {},
     biases: [],
     outlets: [],
+    habits: [],
+    killingOut: USUAL_BY_SPECIES,
   },
   now: '2026-11-23T09:00',
   weighedBy: 'Aylin',
@@ -555,11 +557,7 @@ describe('the finish', () => {
     wants: { fromKg: 18, fromFat: 4, toFat: 9 },
     leastChance: 0.6,
   });
-  const at = atHand(
-    ['weigh', 'finish'],
-    {},
-    { roster: { products: [], lastTubes: {}, biases: [], outlets: [outlet] } },
-  );
+  const at = atHand(['weigh', 'finish'], {}, { roster: aRoster([], { outlets: [outlet] }) });
   const felt = (fields: Draft['fields']): Draft => weighed('44', { fields: { weight: '44', ...fields } });
 
   it('is written in thirds of a class, as it was typed', () => {
@@ -580,6 +578,16 @@ describe('the finish', () => {
     expect(said({ shape: 'r', tail: '4' })).toEqual(['Stone bridge: not ready: too fat (25 %)']);
     expect(said({ shape: 'r', tail: '2+' }, '35')).toEqual(['Stone bridge: not ready: too light (under 1 %)']);
     expect(said({})).toEqual(['Stone bridge: not known: feel it, or it is not of the age they take']);
+  });
+
+  it('reckons with what the outlet’s grader was seen to do, as the page of those for sale does', () => {
+    const habits = [
+      { outletId: outlet.id, group: 'middle', shape: { used: 0, sd: 1.8 }, fat: { used: 2, sd: 2.2 } },
+    ] as const;
+    const learned = { ...at, roster: aRoster([], { outlets: [outlet], habits }) };
+    const said = outletsToday(felt({ shape: 'r', tail: '2+' }), learned).map(({ box }) => boxTodayText(box));
+    // Fat 8 of 4 to 9: Phi(.682) - Phi(-2.045) = .732.
+    expect(said.map((s) => s.replace(/\s/g, ' '))).toEqual(['ready, 73 %']);
   });
 
   it('refuses what is no class, naming the place and what to type', () => {

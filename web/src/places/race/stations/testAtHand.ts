@@ -1,4 +1,4 @@
-import { SPECIES_TABLE } from '@yaylak/core';
+import { SPECIES_TABLE, USUAL_BY_SPECIES } from '@yaylak/core';
 import { aRosterAnimal } from '../../../tests/builders';
 import type { AtHand } from '.';
 
@@ -12,7 +12,7 @@ export const anAtHand = (change: Partial<AtHand> = {}): AtHand => ({
   settings: SPECIES_TABLE.sheep,
   unit: 'kg',
   standards: [],
-  roster: { products: [], lastTubes: {}, biases: [], outlets: [] },
+  roster: { products: [], lastTubes: {}, biases: [], outlets: [], habits: [], killingOut: USUAL_BY_SPECIES },
   nextNumbers: () => [],
   now: '2026-11-23T09:00',
   weighedBy: 'Kerem',
