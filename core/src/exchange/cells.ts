@@ -17,10 +17,12 @@ export interface RowFault {
     | 'not-a-number'
     | 'not-a-date'
     | 'not-a-whole-number'
+    | 'below-zero'
+    | 'stands-twice'
     | 'unknown-animal'
     | 'several-animals'
     | 'unknown-word';
-  /** Words that would do, for `unknown-word`. */
+  /** Words that would do, for `unknown-word`; the lines it stands in, for `stands-twice`. */
   readonly known?: readonly string[];
 }
 

@@ -7,6 +7,7 @@ import {
   plainCell,
   readAnimalRow,
   readTypedNumber,
+  readCarcassRow,
   readWeightRow,
 } from '.';
 
@@ -164,6 +165,50 @@ describe('rows', () => {
     ).toMatchObject({
       fault: { field: 'species', reason: 'unknown-word' },
     });
+  });
+});
+
+describe('a line of a kill sheet', () => {
+  const headings = ['Tag', 'Killed', 'Cold weight kg', 'Conformation', 'Fat', 'Price/kg', 'Value', 'Levy'];
+  const mapping = guessColumns('carcasses', headings);
+  const read = (...cells: string[]) =>
+    readCarcassRow(cells, mapping, { unit: 'kg', dateOrder: 'day-month' }, (number) =>
+      number === '26-0031' ? { kind: 'one', animalId: 'lamb' } : { kind: 'none' },
+    );
+
+  it('has its columns guessed, and no price a kilogram taken for that of the head', () => {
+    expect(mapping).toEqual({ number: 0, on: 1, carcass: 2, shape: 3, fat: 4, price: 6, deducted: 7 });
+  });
+
+  it('gives weight, class in thirds and money in hundredths; what is empty is left out', () => {
+    expect(read('26-0031', '10.11.2026', '20,4', 'R+', '3L', '6.10', '124.44', '2.4')).toEqual({
+      kind: 'row',
+      row: {
+        animalId: 'lamb',
+        on: '2026-11-10',
+        carcassKg: 20.4,
+        shape: 9,
+        fat: 8,
+        priceMinor: 12_444,
+        deductedMinor: 240,
+      },
+    });
+    expect(read('26-0031', '10.11.2026', '20.4')).toEqual({
+      kind: 'row',
+      row: { animalId: 'lamb', on: '2026-11-10', carcassKg: 20.4 },
+    });
+  });
+
+  it.each([
+    [['26-0099', '10.11.2026', '20.4'], 'number', 'unknown-animal'],
+    [['26-0031', '31.2.2026', '20.4'], 'on', 'not-a-date'],
+    [['26-0031', '10.11.2026', ''], 'carcass', 'missing'],
+    [['26-0031', '10.11.2026', '20.4', 'S'], 'shape', 'unknown-word'],
+    [['26-0031', '10.11.2026', '20.4', 'R', '6'], 'fat', 'unknown-word'],
+    [['26-0031', '10.11.2026', '20.4', 'R', '3', '', 'much'], 'price', 'not-a-number'],
+    [['26-0031', '10.11.2026', '20.4', 'R', '3', '', '120', '-2.40'], 'deducted', 'below-zero'],
+  ])('%j is held: %s, %s', (cells, field, reason) => {
+    expect(read(...cells)).toMatchObject({ kind: 'fault', fault: { field, reason } });
   });
 });
 

@@ -39,7 +39,7 @@ export function ColumnsPanel({ state, opened }: Props) {
         ))}
       </Columns>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-        {choices.kind === 'weights' ? (
+        {choices.kind !== 'animals' ? (
           <Choice
             label="Weights are in"
             value={choices.unit}

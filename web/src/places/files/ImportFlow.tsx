@@ -26,6 +26,7 @@ export function ImportFlow() {
             options={[
               ['weights', 'weights'],
               ['animals', 'animals'],
+              ['carcasses', 'a kill sheet'],
             ]}
             onChange={(kind) => {
               state.choose({ kind });

@@ -4,6 +4,11 @@ const FIELD_WORDS: Readonly<Record<RowFault['field'], string>> = {
   number: 'number',
   on: 'date',
   weight: 'weight',
+  carcass: 'carcass weight',
+  shape: 'shape',
+  fat: 'fat',
+  price: 'price for the head',
+  deducted: 'taken off',
   method: 'method',
   colour: 'tag colour',
   electronic: 'electronic number',
@@ -29,6 +34,9 @@ export const fieldWord = (field: RowFault['field']): string => FIELD_WORDS[field
 
 const ENTRY_FIELDS: Readonly<Record<string, RowFault['field']>> = {
   kg: 'weight',
+  carcassKg: 'carcass',
+  priceMinor: 'price',
+  deductedMinor: 'deducted',
   text: 'number',
   damId: 'dam',
   sireId: 'sire',
@@ -59,6 +67,10 @@ export function faultWords({ value, reason, known, field }: RowFault): string {
       return `no animal wears “${value}”; add it first, or mend the number`;
     case 'several-animals':
       return `several animals wear “${value}”; use the electronic number`;
+    case 'below-zero':
+      return `“${value}” is under 0; write what it is without a sign`;
+    case 'stands-twice':
+      return `“${value}” stands in lines ${(known ?? []).join(' and ')} and they differ; leave the right one, or mend the number`;
     case 'unknown-word':
       return `“${value}” is not a ${FIELD_WORDS[field]} known here; use ${(known ?? []).join(', ')}`;
   }

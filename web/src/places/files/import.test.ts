@@ -212,3 +212,41 @@ describe('rows as entries', () => {
     expect(bad).toMatchObject([{ line: 3, fault: { reason: 'several-animals' } }]);
   });
 });
+
+describe('a kill sheet', () => {
+  const left = (text: string): BookNumber => aNumber(text, { isPresent: false });
+  const sheet: ImportContext = {
+    kind: 'carcasses',
+    mapping: { number: 0, on: 1, carcass: 2 },
+    choices: { unit: 'kg', dateOrder: 'day-month' },
+    identifiers: [left('26-0031'), left('26-0032'), aNumber('26-0031', { animalId: 'another' })],
+    groups: [],
+    takesParents: true,
+    today: '2026-11-23',
+    writtenBy: 'Ayla',
+  };
+  const rows = (...lines: string[][]) => readRows(lines, sheet);
+
+  it('speaks of those that left, whoever wears the number now', () => {
+    const [one] = rows(['26-0031', '10.11.2026', '20.4']).good;
+    expect(one?.entries).toMatchObject([
+      { type: 'carcass', animalId: 'id of 26-0031', on: '2026-11-10', carcassKg: 20.4, source: 'import' },
+    ]);
+  });
+
+  it('has one that stands twice held back in both lines, the others taken, and the same line twice taken once', () => {
+    const { good, bad } = rows(
+      ['26-0031', '10.11.2026', '20.4'],
+      ['26-0032', '10.11.2026', '19'],
+      ['26-0031', '10.11.2026', '21.7'],
+      ['26-0032', '10.11.2026', '19'],
+    );
+    expect(bad).toEqual(
+      [2, 4].map((line) => ({
+        line,
+        fault: { field: 'number', value: '26-0031', reason: 'stands-twice', known: ['2', '4'] },
+      })),
+    );
+    expect(new Set(good.map((g) => g.entries[0]?.id)).size).toBe(1);
+  });
+});

@@ -10,6 +10,7 @@ import type {
   TagColour,
 } from '@yaylak/core';
 import { animalEntries } from './animalEntries';
+import { carcassEntries } from './carcassEntries';
 import { idOf } from './rowIds';
 import { weightEntries } from './weightEntries';
 
@@ -65,10 +66,16 @@ export interface ImportContext {
  * nothing. Dams and sires may stand anywhere in the same file: rows are put behind their parents.
  */
 export function readRows(rows: readonly (readonly string[])[], context: ImportContext): ReadRows {
-  return context.kind === 'weights'
-    ? { ...weightEntries(rows, context), newGroups: [], knownParents: [] }
-    : animalEntries(rows, context);
+  return READERS[context.kind](rows, context);
 }
+
+type Reader = (rows: readonly (readonly string[])[], context: ImportContext) => ReadRows;
+const NO_MORE = { newGroups: [], knownParents: [] } as const;
+const READERS: Readonly<Record<ImportKind, Reader>> = {
+  weights: (rows, context) => ({ ...weightEntries(rows, context), ...NO_MORE }),
+  carcasses: (rows, context) => ({ ...carcassEntries(rows, context), ...NO_MORE }),
+  animals: animalEntries,
+};
 
 /** The same facts as entries of their own, for a row whose first ones were struck out. */
 export const anew = (row: RowEntries, time: number): RowEntries => ({

@@ -1,5 +1,6 @@
-import { normalised, readWeightRow, resolveIdentifier, type Resolved, type TagColour } from '@yaylak/core';
-import type { BadRow, BookNumber, ImportContext, RowEntries } from './importEntries';
+import { readWeightRow } from '@yaylak/core';
+import type { BadRow, ImportContext, RowEntries } from './importEntries';
+import { resolver } from './resolver';
 import { idOf, isBlank, lineOf } from './rowIds';
 
 /** Rows of a file of weights as entries. */
@@ -26,20 +27,4 @@ export function weightEntries(
     });
   });
   return { good, bad };
-}
-
-/** A number is looked up once for each different text: a file of weights has few animals and many rows. */
-function resolver(identifiers: readonly BookNumber[]): (number: string, colour?: TagColour) => Resolved {
-  const byText = new Map<string, BookNumber[]>();
-  for (const one of identifiers) {
-    const key = normalised(one.text);
-    const list = byText.get(key);
-    if (list) list.push(one);
-    else byText.set(key, [one]);
-  }
-  return (number, colour) => {
-    const all = byText.get(normalised(number)) ?? [];
-    const coloured = colour === undefined ? [] : all.filter((one) => one.colour === colour);
-    return resolveIdentifier(coloured.length > 0 ? coloured : all, number);
-  };
 }
