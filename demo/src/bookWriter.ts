@@ -1,5 +1,6 @@
 import type {
   AnimalEntry,
+  DepartureEntry,
   BlankTags,
   BookAnimal,
   BookFile,
@@ -16,6 +17,7 @@ import type {
 import { BOOK_FORMAT, BOOK_FORMAT_VERSION } from '@yaylak/contract';
 import {
   addDays,
+  dayOf,
   DEFAULT_POINTS_WEIGHTS,
   isoOf,
   SPECIES_TABLE,
@@ -86,6 +88,13 @@ interface Kept {
   readonly plans?: readonly PlanFacts[];
   readonly drills?: readonly Omit<KeepDrill, 'id'>[];
   readonly resources?: ResourcesSetting;
+}
+
+/** One that was sold or killed. */
+export interface Departed {
+  readonly animal: DemoAnimal;
+  readonly on: Day;
+  readonly lastKg: { readonly on: string; readonly kg: number } | undefined;
 }
 
 /** Entry without what the writer fills in. */
@@ -202,6 +211,33 @@ export class BookWriter {
   /** Somewhere animals are sold. */
   outlet(facts: OutletFacts): void {
     this.outlets.push({ id: this.id(`outlet ${facts.name}`), facts, isClosed: false, version: 1 });
+  }
+
+  outletNamed(name: string): { readonly id: string; readonly facts: OutletFacts } | undefined {
+    return this.outlets.find((o) => o.facts.name === name);
+  }
+
+  /** Who was sold or killed, by the day it left, with its last weight before. */
+  departed(): Departed[] {
+    const weights = new Map<string, { readonly on: string; readonly kg: number }>();
+    const left = new Map<string, string>();
+    for (const e of this.entries) {
+      if (e.type === 'departure' && (e.how === 'sold' || e.how === 'slaughtered')) left.set(e.animalId, e.on);
+      if (e.type === 'weight' && e.on >= (weights.get(e.animalId)?.on ?? '')) weights.set(e.animalId, e);
+    }
+    return this.animals
+      .flatMap((animal): Departed[] => {
+        const on = left.get(animal.id);
+        return on === undefined ? [] : [{ animal, on: dayOf(on), lastKg: weights.get(animal.id) }];
+      })
+      .sort((a, b) => a.on - b.on);
+  }
+
+  /** Says of one that left where it went. */
+  tellSale(animal: DemoAnimal, sale: Pick<DepartureEntry, 'how' | 'outletId' | 'buyer' | 'kg' | 'priceMinor'>): void {
+    const at = this.entries.findIndex((e) => e.type === 'departure' && e.animalId === animal.id);
+    const departure = this.entries[at];
+    if (departure?.type === 'departure') this.entries[at] = { ...departure, ...sale };
   }
 
   /** The id of a product by its name. @throws Error when the story has none of it */

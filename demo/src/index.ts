@@ -9,6 +9,7 @@ import { writeGoats } from './goats';
 import { writeRabbits } from './rabbits';
 import { demoHeatWaves, writeMating } from './mating';
 import { demoBlankTags, writeRemedies } from './remedies';
+import { writeSales } from './sales';
 import { writeSelling } from './selling';
 import { writeSheep } from './sheep';
 
@@ -46,6 +47,7 @@ export function makeDemoBook(
   writeCarrying(w);
   writeBirths(w);
   writeSelling(w);
+  writeSales(w);
   return w.finish('Ardıçlı', {
     blankTags: demoBlankTags(yearOf(today)),
     plans: demoPlans(w, w.groupIds(), w.productId('Two-step vaccine')),

@@ -16,6 +16,13 @@ const LAMB_GRID: GridFacts = {
     [-5, 5, 20, 25, 25, 15, -20, -40, -105, -135],
   ],
 };
+/** Over the ridge they forgive more fat and ask for more shape. */
+const RIVER_GRID: GridFacts = {
+  shape: 'whole',
+  fat: 'whole',
+  cellsAre: 'adjustment',
+  cells: [-120, -45, 0, 20, 35].map((shape) => [-35, 5, 0, -20, -70].map((fat) => shape + fat)),
+};
 const CATTLE_GRID: GridFacts = {
   shape: 'thirds',
   fat: 'whole',
@@ -25,7 +32,7 @@ const CATTLE_GRID: GridFacts = {
 
 /** Three years of a price that rises a little and dips each autumn. */
 function prices(today: Day, base: number, more: Partial<PriceListFacts> = {}): PriceListFacts[] {
-  return [900, 700, 540, 330, 170, 40].map((ago, i) => ({
+  return [1_200, 700, 540, 330, 170, 40].map((ago, i) => ({
     from: isoOf(addDays(today, -ago)),
     baseMinor: Math.round((base * (0.88 + 0.024 * i - (i % 2 === 1 ? 0.03 : 0))) / 5) * 5,
     bands: [],
@@ -70,6 +77,18 @@ const outlets = (today: Day): OutletFacts[] => [
     wants: { fromKg: 21, toKg: 27, fromShape: 4, fromFat: 3, toFat: 9 },
     leastChance: 0.6,
     note: 'Ring by Tuesday noon.',
+  }),
+  outlet('River works', {
+    species: 'sheep',
+    payBy: 'grid',
+    prices: prices(today, 450, { grid: RIVER_GRID, bands: [{ fromKg: 0, toKg: 19, minorPerKg: -45 }], paidUpToKg: 27 }),
+    tripMinor: 2_100,
+    headMinor: 220,
+    least: 5,
+    weekdays: [2],
+    wants: { fromKg: 20, toKg: 27, fromShape: 4, fromFat: 4, toFat: 10 },
+    leastChance: 0.6,
+    note: 'Two valleys on; the lorry comes by at six.',
   }),
   outlet('Hill market', {
     species: 'sheep',
