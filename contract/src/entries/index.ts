@@ -96,6 +96,7 @@ export const ENTRY_TYPES = Object.keys(ENTRY_CLASSES) as EntryType[];
 export * from './afterbirth';
 export * from './arrival';
 export * from './birth';
+export * from './carcass';
 export * from './care';
 export * from './carryingStep';
 export * from './check';

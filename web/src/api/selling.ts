@@ -1,11 +1,23 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { OutletView, SaleAnimalView, SellingQuery, SellingView } from '@yaylak/contract';
+import type {
+  OutletView,
+  ResultsQuery,
+  ResultsView,
+  SaleAnimalView,
+  SellingQuery,
+  SellingView,
+} from '@yaylak/contract';
 import { ask, withQuery } from './client';
 
 export const sellingQuery = (query: SellingQuery) =>
   queryOptions({
     queryKey: ['selling', query],
     queryFn: ({ signal }) => ask<SellingView>(withQuery('/api/selling', query), { signal }),
+  });
+export const resultsQuery = (query: ResultsQuery) =>
+  queryOptions({
+    queryKey: ['sale-results', query],
+    queryFn: ({ signal }) => ask<ResultsView>(withQuery('/api/selling/results', query), { signal }),
   });
 export const outletsQuery = queryOptions({
   queryKey: ['outlets'],

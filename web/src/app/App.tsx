@@ -82,6 +82,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../places/selling/SellingPage')).SellingPage }),
       },
       {
+        path: 'selling/results',
+        lazy: async () => ({ Component: (await import('../places/selling/ResultsPage')).ResultsPage }),
+      },
+      {
         path: 'selling/outlets',
         lazy: async () => ({ Component: (await import('../places/selling/OutletsPage')).OutletsPage }),
       },

@@ -52,6 +52,7 @@ export const KEPT_OFFLINE: ReadonlySet<string> = new Set([
   'choosing',
   'selling',
   'outlets',
+  'sale-results',
 ]);
 
 /**

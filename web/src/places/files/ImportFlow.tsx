@@ -1,3 +1,5 @@
+import type { ImportKind } from '@yaylak/core';
+import { useSearchParams } from 'react-router';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
 import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
@@ -11,9 +13,17 @@ import { DoubtfulRows } from './DoubtfulRows';
 import type { Preview } from './importer';
 import { doubtfulLines, linesOf, useImport, type ImportState } from './useImport';
 
+const KINDS: readonly (readonly [kind: ImportKind, words: string])[] = [
+  ['weights', 'weights'],
+  ['animals', 'animals'],
+  ['carcasses', 'a kill sheet'],
+];
+
 /** From a file to the book: choose, say what its columns are, look at what would happen, take it in. */
 export function ImportFlow() {
-  const state = useImport();
+  const [params] = useSearchParams();
+  const of = params.get('of');
+  const state = useImport(KINDS.find(([kind]) => kind === of)?.[0] ?? 'weights');
   const { choices, opened, preview, done, progress, problem, open } = state;
   return (
     <Stack>
@@ -23,11 +33,7 @@ export function ImportFlow() {
           <Choice
             label="It holds"
             value={choices.kind}
-            options={[
-              ['weights', 'weights'],
-              ['animals', 'animals'],
-              ['carcasses', 'a kill sheet'],
-            ]}
+            options={KINDS}
             onChange={(kind) => {
               state.choose({ kind });
               if (opened) void open(opened, { kind, encoding: opened.table.encoding });

@@ -66,7 +66,7 @@ const mappingKey = (kind: ImportKind, headings: readonly string[]): string =>
   `yaylak-import ${kind} ${headings.join('|')}`;
 
 /** The state of bringing a file in: opened, looked at, taken in, taken back. */
-export function useImport(): ImportState {
+export function useImport(first: ImportKind): ImportState {
   const { data: holding } = useQuery(holdingQuery);
   const { data: identifiers } = useQuery(identifiersQuery);
   const { data: groups } = useQuery(groupsQuery);
@@ -80,7 +80,7 @@ export function useImport(): ImportState {
   const [problem, setProblem] = useState<string>();
   const [taken, setTaken] = useState<ReadonlySet<number>>(new Set());
   const choices: Choices = {
-    kind: 'weights',
+    kind: first,
     mapping: {},
     unit: holding?.unit ?? 'kg',
     dateOrder: holding?.dateOrder === 'month-day' ? 'month-day' : 'day-month',

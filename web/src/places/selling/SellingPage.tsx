@@ -55,6 +55,9 @@ export function SellingPage() {
       <LinkButton as={Link} to={`/selling/outlets?species=${species}`}>
         Outlets
       </LinkButton>
+      <LinkButton as={Link} to={`/selling/results?species=${species}`}>
+        What they brought
+      </LinkButton>
     </>
   );
   if (!data)

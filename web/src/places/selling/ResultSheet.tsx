@@ -1,0 +1,88 @@
+import { CarcassEntry, type SoldHeadView } from '@yaylak/contract';
+import { readFat, readShape, readTypedNumber, scaleUnit, toKg, type Species } from '@yaylak/core';
+import { EntryForm } from '../../parts/form/EntryForm';
+import { FieldRow } from '../../parts/form/FieldRow';
+import { FormField } from '../../parts/form/fields';
+import { useEntryForm } from '../../parts/form/useEntryForm';
+import { Small } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { useWeightUnit } from '../../words/useUnits';
+
+interface Props {
+  readonly head: SoldHeadView;
+  readonly leftOn: string;
+  readonly species: Species;
+  readonly currency: string;
+  readonly onClose: () => void;
+}
+
+interface Typed {
+  readonly on: string;
+  readonly carcass: string;
+  readonly shape: string;
+  readonly fat: string;
+  readonly price: string;
+  readonly deducted: string;
+}
+
+/** What came back of one, typed by hand. */
+export function ResultSheet({ head, leftOn, species, currency, onClose }: Props) {
+  const unit = scaleUnit(species, useWeightUnit());
+  const { animalId, text } = head.tag;
+  const state = useEntryForm<Typed>({
+    of: () => CarcassEntry,
+    start: { on: leftOn, carcass: '', shape: '', fat: '', price: '', deducted: '' },
+    read: ({ on, carcass, shape, fat, price, deducted }) => ({
+      type: 'carcass',
+      animalId,
+      on,
+      carcassKg: Number(toKg(figure(carcass) ?? Number.NaN, unit).toFixed(3)),
+      ...said('shape', shape, readShape),
+      ...said('fat', fat, readFat),
+      ...said('priceMinor', price, minor),
+      ...said('deductedMinor', deducted, minor),
+    }),
+    words: {
+      on: 'Enter the day it was killed.',
+      carcassKg: 'A carcass weight over 0.',
+      shape: 'P, O, R, U or E, with + or − where you can tell.',
+      fat: '1 to 5, with + or − where you can tell.',
+      priceMinor: 'What was paid for it, 0 or more.',
+      deductedMinor: 'What was taken off, 0 or more.',
+    },
+    fieldOf: { carcassKg: 'carcass', priceMinor: 'price', deductedMinor: 'deducted' },
+  });
+  return (
+    <Sheet title={`What came back of ${text}`} isOpen onClose={onClose}>
+      <EntryForm {...state} done={() => `Wrote down what came back of ${text}`} onDone={onClose}>
+        <FieldRow $gap={3}>
+          <FormField name="on" label="Killed on" type="date" />
+          <FormField name="carcass" label={`Carcass, ${unit}`} inputMode="decimal" />
+        </FieldRow>
+        <FieldRow $gap={3}>
+          <FormField name="shape" label="Shape" placeholder="R+" />
+          <FormField name="fat" label="Fat" placeholder="3" />
+        </FieldRow>
+        <FieldRow $gap={3}>
+          <FormField name="price" label={`Paid, ${currency}`} inputMode="decimal" />
+          <FormField name="deducted" label={`Taken off, ${currency}`} inputMode="decimal" />
+        </FieldRow>
+        <Small>
+          Class and money may stay empty. Without what was taken off, the outlet’s usual charges are counted.
+        </Small>
+      </EntryForm>
+    </Sheet>
+  );
+}
+
+const figure = (text: string): number | undefined => {
+  const read = readTypedNumber(text);
+  return read.kind === 'number' ? read.value : undefined;
+};
+const minor = (text: string): number | undefined => {
+  const read = figure(text);
+  return read === undefined ? undefined : Math.round(read * 100);
+};
+/** What was typed; what cannot be read is no number, and the entry's rules say so. */
+const said = (name: string, text: string, read: (text: string) => number | undefined): object =>
+  text.trim() === '' ? {} : { [name]: read(text) ?? Number.NaN };

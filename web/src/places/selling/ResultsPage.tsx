@@ -1,0 +1,113 @@
+import { useQuery } from '@tanstack/react-query';
+import type { ResultsView, SoldHeadView } from '@yaylak/contract';
+import { SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { holdingQuery, todayQuery } from '../../api/queries';
+import { resultsQuery } from '../../api/selling';
+import { Beside } from '../../parts/Beside';
+import { Choice } from '../../parts/Field';
+import { LinkButton } from '../../parts/LinkButton';
+import { Page } from '../../parts/Page';
+import { Empty, Failed, Loading } from '../../parts/States';
+import { useFirst } from '../../parts/useFirst';
+import { countText, moneyText } from '../../words/format';
+import { againstExpected } from '../../words/results';
+import { LearnedPanel } from './LearnedPanel';
+import { LoadPanel } from './LoadPanel';
+import { ResultSheet } from './ResultSheet';
+
+const LOADS_FIRST = 12;
+
+/** What sales brought against what was expected, why, and what was learned from it. */
+export function ResultsPage() {
+  const [params, setParams] = useSearchParams();
+  const { data: today } = useQuery(todayQuery);
+  const { data: holding } = useQuery(holdingQuery);
+  const kept = today?.head.map((h) => h.species) ?? [];
+  const species = SPECIES.find((s) => s === params.get('species')) ?? kept[0] ?? 'sheep';
+  const year = Number(params.get('year')) || undefined;
+  const { data, error, refetch } = useQuery(resultsQuery({ species, ...(year === undefined ? {} : { year }) }));
+  const [typing, setTyping] = useState<{ readonly head: SoldHeadView; readonly leftOn: string }>();
+  const currency = holding?.currency ?? '';
+  const loads = useFirst(data?.loads ?? [], LOADS_FIRST);
+  return (
+    <Page
+      title="What did they bring, and why?"
+      lead={data ? leadText(data, currency) : undefined}
+      actions={
+        <>
+          <Choice
+            label="Species"
+            isLabelHidden
+            value={species}
+            options={(kept.length > 0 ? kept : SPECIES).map((s) => [s, SPECIES_WORDS[s].name])}
+            onChange={(next) => setParams({ species: next })}
+          />
+          {data && data.years.length > 1 ? (
+            <Choice
+              label="Year"
+              isLabelHidden
+              value={String(data.year)}
+              options={data.years.map((y) => [String(y), String(y)])}
+              onChange={(next) => setParams({ species, year: next })}
+            />
+          ) : null}
+          <LinkButton as={Link} to={`/selling?species=${species}`}>
+            Who is ready
+          </LinkButton>
+          <LinkButton as={Link} to="/holding/files?of=carcasses">
+            Read a kill sheet
+          </LinkButton>
+        </>
+      }
+    >
+      {!data ? (
+        error ? (
+          <Failed error={error} onRetry={() => void refetch()} />
+        ) : (
+          <Loading rows={8} />
+        )
+      ) : data.loads.length === 0 ? (
+        <Empty title={`No ${SPECIES_WORDS[species].plural} were sold yet`}>
+          Once a load has left for an outlet it stands here, with what came back of it held against what was expected.
+        </Empty>
+      ) : (
+        <Beside aside={<LearnedPanel view={data} />}>
+          {loads.shown.map((load, i) => (
+            <LoadPanel
+              key={`${load.on} ${load.outletId ?? load.buyer ?? ''}`}
+              load={load}
+              species={species}
+              name={data.outlets.find((o) => o.id === load.outletId)?.name ?? load.buyer ?? 'no outlet named'}
+              currency={currency}
+              startsOpen={i === 0}
+              onType={(head) => setTyping({ head, leftOn: load.on })}
+            />
+          ))}
+          {loads.more}
+        </Beside>
+      )}
+      {typing ? (
+        <ResultSheet {...typing} species={species} currency={currency} onClose={() => setTyping(undefined)} />
+      ) : null}
+    </Page>
+  );
+}
+
+function leadText({ year, loads }: ResultsView, currency: string): string | undefined {
+  if (year === null) return undefined;
+  const heads = loads.reduce((s, l) => s + l.heads.length, 0);
+  const compared = loads.reduce((s, l) => s + l.compared, 0);
+  const waiting = loads.reduce((s, l) => s + l.waiting, 0);
+  const [paid, expected] = [loads.reduce((s, l) => s + l.paidMinor, 0), loads.reduce((s, l) => s + l.expectedMinor, 0)];
+  return [
+    `${year}: ${countText(heads, 'head was sold', 'head were sold')}.`,
+    ...(compared > 0
+      ? [
+          `${compared === heads ? 'They' : `${compared} of them`} brought ${moneyText(paid, currency)} in the hand, ${againstExpected(paid, expected, currency)}.`,
+        ]
+      : []),
+    ...(waiting > 0 ? [`Nothing came back of ${waiting} yet.`] : []),
+  ].join(' ');
+}
