@@ -17,6 +17,7 @@ export * from './label';
 export * from './mating';
 export * from './matingWords';
 export * from './outletOf';
+export * from './passport';
 export * from './plan';
 export * from './posting';
 export * from './pregnancyWords';

@@ -15,6 +15,7 @@ import { ChoosingModule } from './choosing/choosing.module';
 import { ConditionModule } from './condition/condition.module';
 import { DueModule } from './due/due.module';
 import { ExchangeModule } from './exchange/exchange.module';
+import { PassportsModule } from './passports/passports.module';
 import { GroupsModule } from './groups/groups.module';
 import { GrowthModule } from './growth/growth.module';
 import { HealthModule } from './health/health.module';
@@ -43,6 +44,7 @@ import { closeBook } from './database/openBook';
     ConditionModule,
     DueModule,
     ExchangeModule,
+    PassportsModule,
     GroupsModule,
     GrowthModule,
     HealthModule,

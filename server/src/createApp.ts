@@ -19,6 +19,8 @@ import { serveApiPage } from './openApi/openApi';
 /** How much a body may be, by its path: 2,000 entries are some 700 kB. A whole book is read as it comes, elsewhere. */
 const BODY_LIMITS: readonly (readonly [path: RegExp, limit: string])[] = [
   [/^\/api\/entries$/, '4mb'],
+  // Two hundred animals with their history.
+  [/^\/api\/passports$/, '4mb'],
   // The animals expected in a job, 20,000 at most.
   [/^\/api\/jobs$/, '1mb'],
   [/./, '256kb'],

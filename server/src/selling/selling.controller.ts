@@ -2,15 +2,18 @@ import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Pu
 import {
   ChangeOutlet,
   CreateOutlet,
+  PassportsQuery,
   ResultsQuery,
   SellingQuery,
   type OutletView,
   type ResultsView,
   type SaleAnimalView,
+  type SaleSheetView,
   type SellingView,
 } from '@yaylak/contract';
 import { OutletsService } from './outlets.service';
 import { ResultsService } from './results.service';
+import { SaleSheetService } from './saleSheet.service';
 import { SellingService } from './selling.service';
 
 @Controller('api/selling')
@@ -19,6 +22,7 @@ export class SellingController {
     @Inject(SellingService) private readonly selling: SellingService,
     @Inject(OutletsService) private readonly outlets: OutletsService,
     @Inject(ResultsService) private readonly made: ResultsService,
+    @Inject(SaleSheetService) private readonly sheets: SaleSheetService,
   ) {}
 
   /** A pen of those that may be sold: who is ready, and what each brings at each outlet. */
@@ -37,6 +41,12 @@ export class SellingController {
   @Get('results')
   results(@Query() query: ResultsQuery): Promise<ResultsView> {
     return this.made.view(query);
+  }
+
+  /** What buyers are told of animals: identifiers, parents, treatments, what is withheld, gene tests. */
+  @Get('sheet')
+  sheet(@Query() { ids }: PassportsQuery): SaleSheetView {
+    return this.sheets.view(ids);
   }
 
   /** One animal over the coming days at each outlet, with how sure that is and what it hangs on. */

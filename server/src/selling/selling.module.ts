@@ -1,15 +1,17 @@
 import { Module } from '@nestjs/common';
+import { AnimalsModule } from '../animals/animals.module';
 import { BookModule } from '../book/book.module';
 import { LearnedService } from './learned.service';
 import { OutletsService } from './outlets.service';
 import { ResultsService } from './results.service';
+import { SaleSheetService } from './saleSheet.service';
 import { SellingController } from './selling.controller';
 import { SellingService } from './selling.service';
 
 @Module({
-  imports: [BookModule],
+  imports: [AnimalsModule, BookModule],
   controllers: [SellingController],
-  providers: [LearnedService, OutletsService, ResultsService, SellingService],
+  providers: [LearnedService, OutletsService, ResultsService, SaleSheetService, SellingService],
   exports: [LearnedService, OutletsService],
 })
 export class SellingModule {}
