@@ -4,6 +4,7 @@ import type {
   ResultsQuery,
   ResultsView,
   SaleAnimalView,
+  SaleSheetView,
   SellingQuery,
   SellingView,
 } from '@yaylak/contract';
@@ -18,6 +19,11 @@ export const resultsQuery = (query: ResultsQuery) =>
   queryOptions({
     queryKey: ['sale-results', query],
     queryFn: ({ signal }) => ask<ResultsView>(withQuery('/api/selling/results', query), { signal }),
+  });
+export const saleSheetQuery = (ids: readonly string[]) =>
+  queryOptions({
+    queryKey: ['sale-sheet', ids],
+    queryFn: ({ signal }) => ask<SaleSheetView>(`/api/selling/sheet?ids=${ids.join(',')}`, { signal }),
   });
 export const outletsQuery = queryOptions({
   queryKey: ['outlets'],

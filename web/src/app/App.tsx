@@ -135,6 +135,11 @@ const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import('../places/births/BirthList')).BirthList }),
   },
   {
+    path: '/selling/sheet',
+    ErrorBoundary: RouteFailed,
+    lazy: async () => ({ Component: (await import('../places/selling/SaleSheet')).SaleSheet }),
+  },
+  {
     path: '/choosing/lists',
     lazy: async () => ({ Component: (await import('../places/choosing/ChoiceLists')).ChoiceLists }),
     ErrorBoundary: RouteFailed,

@@ -10,6 +10,7 @@ import { Corrected } from '../../parts/Corrected';
 import { HeldBar } from '../../parts/HeldBar';
 import { KeptAnimal } from '../../parts/KeptHere';
 import { Page } from '../../parts/Page';
+import { LinkButton } from '../../parts/LinkButton';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
@@ -93,6 +94,9 @@ export function AnimalPage() {
           <ChoicesMade view={data} />
           <Identifiers view={data} today={holding?.today ?? ''} />
           <RecordEditor view={data} />
+          <LinkButton as={Link} to={`/selling/sheet?ids=${row.tag.animalId}`}>
+            Sale sheet and passport
+          </LinkButton>
         </>
       }
     >

@@ -4,6 +4,7 @@ import { Panel, Small, Stack } from '../../parts/Panel';
 import { LinkButton } from '../../parts/LinkButton';
 import { BookIn } from './BookIn';
 import { ImportFlow } from './ImportFlow';
+import { PassportIn } from './PassportIn';
 
 /** Files in and out. */
 export function FilesPage() {
@@ -35,6 +36,7 @@ export function FilesPage() {
               </Small>
             </Stack>
           </Panel>
+          <PassportIn />
           <BookIn />
         </>
       }

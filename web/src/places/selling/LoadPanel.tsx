@@ -1,9 +1,11 @@
 import type { LoadView, SoldHeadView } from '@yaylak/contract';
 import type { Species } from '@yaylak/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { DenseTable, Frame } from '../../parts/Beside';
 import { Button } from '../../parts/Button';
+import { LinkButton } from '../../parts/LinkButton';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
@@ -49,6 +51,9 @@ export function LoadPanel({ load, species, name, currency, startsOpen, onType }:
             <Small>{againstExpected(paidMinor, expectedMinor, currency)}</Small>
           </Brought>
         ) : null}
+        <LinkButton as={Link} to={`/selling/sheet?ids=${heads.map((h) => h.tag.animalId).join(',')}`}>
+          Sale sheet
+        </LinkButton>
         <Button
           kind="quiet"
           aria-expanded={isOpen}

@@ -1,0 +1,50 @@
+import type { SaleSheetRow, SaleSheetView } from '@yaylak/contract';
+import { neutralCell } from '@yaylak/core';
+import { unparse } from 'papaparse';
+import { saveFile } from '../../words/saveFile';
+import { daysLeft, lastWithheld } from '../../words/withheld';
+
+type Cell = string | number | null | undefined;
+const worn = (row: SaleSheetRow, kind: string): Cell =>
+  row.worn
+    .filter((w) => w.kind === kind)
+    .map((w) => w.text)
+    .join(' ');
+const held = (row: SaleSheetRow, of: 'meat' | 'milk'): string | undefined =>
+  lastWithheld(row.withheld.filter((w) => w.of === of));
+
+const COLUMNS: readonly (readonly [heading: string, cell: (row: SaleSheetRow, today: string) => Cell])[] = [
+  ['number', (r) => r.number],
+  ['electronic', (r) => worn(r, 'electronic')],
+  ['tattoo', (r) => worn(r, 'tattoo')],
+  ['species', (r) => r.species],
+  ['sex', (r) => r.sex],
+  ['breed', (r) => r.strain],
+  ['born', (r) => r.bornOn],
+  ['born as', (r) => r.birthType],
+  ['dam', (r) => r.dam],
+  ['sire', (r) => r.sire],
+  ['last weight kg', (r) => r.weight?.kg],
+  ['weighed on', (r) => r.weight?.on],
+  ['gene tests', (r) => r.genes.map((g) => `${g.gene}: ${g.result}`).join('; ')],
+  ['treatments', (r) => r.treatments.map((t) => `${t.on} ${t.product} ${t.amount} ${t.unit}`).join('; ')],
+  ['meat withheld to', (r) => held(r, 'meat')],
+  ['milk withheld to', (r) => held(r, 'milk')],
+  [
+    'days left',
+    (r, today) => {
+      const until = lastWithheld(r.withheld);
+      return until === undefined ? null : daysLeft(until, r.left?.on ?? today);
+    },
+  ],
+  ['left on', (r) => r.left?.on],
+  ['to', (r) => r.left?.buyer],
+];
+
+/** The sheet's rows as CSV. */
+export const saleCsv = ({ rows, on }: SaleSheetView): string => {
+  const data = rows.map((row) => COLUMNS.map(([, cell]) => neutralCell(String(cell(row, on) ?? ''))));
+  return `${unparse({ fields: COLUMNS.map(([h]) => h), data }, { newline: '\r\n' })}\r\n`;
+};
+
+export const saleFile = (view: SaleSheetView): void => saveFile(`sale-sheet-${view.on}.csv`, 'text/csv', saleCsv(view));
