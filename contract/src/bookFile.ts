@@ -24,6 +24,7 @@ import { StartJob } from './jobs';
 import { IsNested, MayBeMissing } from './nested';
 import { ProductFacts } from './remedies';
 import { IsCalendarDate, MAX_TEXT } from './rules';
+import type { BookLoad } from './loads';
 import { PlanFacts, type CalendarSetting, type ResourcesSetting } from './season';
 import { OutletFacts } from './selling';
 import type { KeepTemplate } from './stations';
@@ -203,6 +204,7 @@ export interface BookFile {
     readonly version: number;
   }[];
   readonly outlets?: readonly BookOutlet[];
+  readonly loads?: readonly BookLoad[];
   readonly templates?: readonly KeepTemplate[];
   readonly plans?: readonly { readonly id: string; readonly facts: PlanFacts; readonly version: number }[];
   readonly drills?: readonly KeepDrill[];

@@ -14,6 +14,8 @@ export * from './holding';
 export * from './jobs';
 export * from './kinds';
 export * from './label';
+export * from './loads';
+export * from './loadWords';
 export * from './mating';
 export * from './matingWords';
 export * from './outletOf';

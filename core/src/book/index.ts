@@ -52,4 +52,4 @@ export { type BareKind, type FactKind, type ToCheck, type Touch, type Written } 
 export * from './refusals';
 export * from './tagging';
 export * from './testTooSoon';
-export { withheldOn } from './withheld';
+export { withheldOn, checkLeaving } from './withheld';

@@ -7,6 +7,7 @@ import { GroupEntity } from '../records/group.entity';
 import { HoldingEntity } from '../records/holding.entity';
 import { JobEntity } from '../records/job.entity';
 import { TemplateEntity } from '../records/template.entity';
+import { LoadEntity } from '../records/load.entity';
 import { OutletEntity } from '../records/outlet.entity';
 import { ProductEntity } from '../records/product.entity';
 import { PlanEntity } from '../records/plan.entity';
@@ -16,6 +17,7 @@ export const ENTITIES: NonNullable<Options['entities']> = [
   GroupEntity,
   JobEntity,
   TemplateEntity,
+  LoadEntity,
   OutletEntity,
   ProductEntity,
   DrillEntity,

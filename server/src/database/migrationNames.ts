@@ -23,6 +23,7 @@ export const MIGRATION_NAMES = [
   '20261130120000_selling',
   '20261130130000_sales',
   '20261130140000_carcasses',
+  '20261130150000_loads',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -23,6 +23,7 @@ import { HoldingService } from '../holding/holding.service';
 import { JobEntity } from '../records/job.entity';
 import { TemplateEntity } from '../records/template.entity';
 import { ProductEntity } from '../records/product.entity';
+import { LoadEntity } from '../records/load.entity';
 import { OutletEntity } from '../records/outlet.entity';
 import { PlanEntity } from '../records/plan.entity';
 import { checkBook, type CheckedBook } from './checkBook';
@@ -63,6 +64,7 @@ export class BookFileService {
     const products = await em.find(ProductEntity, {}, { orderBy: { id: 'asc' } });
     const templates = await em.find(TemplateEntity, {}, { orderBy: { id: 'asc' } });
     const outlets = await em.find(OutletEntity, {}, { orderBy: { id: 'asc' } });
+    const loads = await em.find(LoadEntity, {}, { orderBy: { id: 'asc' } });
     const plans = await em.find(PlanEntity, {}, { orderBy: { id: 'asc' } });
     const drills = await em.find(DrillEntity, {}, { orderBy: { id: 'asc' } });
     const groups = await groupsInOrder(em);
@@ -133,6 +135,7 @@ export class BookFileService {
       drills: drills.map(({ id, takenOn, takenBy, answers }) => ({ id, on: takenOn, by: takenBy, answers })),
       templates: templates.map(({ id, facts }) => ({ ...facts, id })),
       outlets: outlets.map(({ id, facts, isClosed, version: v }) => ({ id, facts, isClosed, version: v })),
+      loads: loads.map(({ id, facts, version: v }) => ({ id, facts, version: v })),
       animals: animals.map((a) => ({
         id: a.id,
         species: a.species,
@@ -271,6 +274,7 @@ async function writeRecords(em: EntityManager, book: CheckedBook): Promise<void>
   for (const { id, on, by, answers } of book.drills)
     await em.insert(DrillEntity, { id, takenOn: on, takenBy: by, answers });
   for (const outlet of book.outlets) await em.insert(OutletEntity, { ...outlet });
+  for (const load of book.loads) await em.insert(LoadEntity, { ...load });
   for (const { id, ...facts } of book.templates) await em.insert(TemplateEntity, { id, facts });
   for (const group of book.groups) await em.insert(GroupEntity, { ...group });
   for (const { on, ...job } of book.jobs)

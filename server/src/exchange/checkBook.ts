@@ -3,6 +3,7 @@ import {
   BookGroup,
   BookHolding,
   BookJob,
+  BookLoad,
   BookOutlet,
   BookPlan,
   BookProduct,
@@ -33,6 +34,7 @@ const SHAPES: Readonly<Record<Exclude<BookList, 'entries'>, ClassOf>> = {
   drills: KeepDrill,
   templates: KeepTemplate,
   outlets: BookOutlet,
+  loads: BookLoad,
   animals: BookAnimalRecord,
 };
 /** Records looked at in one go, before others are let on. */
@@ -85,6 +87,7 @@ const emptyBook = (): Filling => ({
   drills: [],
   templates: [],
   outlets: [],
+  loads: [],
   animals: [],
   entries: [],
 });

@@ -123,6 +123,7 @@ describe('a book with every kind of entry', () => {
     drills: [{ id: uuid(), on: TODAY, by: 'Kerem', answers: [{ caseId: 'ewe-1', score: 3 }] }],
     templates: [aTemplate('Mine')],
     outlets: [{ id: uuid(), facts: anOutlet(), isClosed: true, version: 3 }],
+    loads: [{ id: uuid(), facts: { outletId: uuid(), on: '2026-12-04', animalIds: [] }, version: 2 }],
     animals: [
       animal(ids.lamb as string, {
         bornOn: '2026-04-01',
@@ -167,12 +168,20 @@ describe('a book with every kind of entry', () => {
     expect(of(out.entries)).toEqual(of(file.entries));
     expect(of(out.entries).length).toBeGreaterThanOrEqual(2);
   });
-  it.each(['holding', 'groups', 'jobs', 'products', 'plans', 'drills', 'templates', 'outlets', 'animals'] as const)(
-    'keeps its %s',
-    (part) => {
-      expect(out[part]).toEqual(file[part]);
-    },
-  );
+  it.each([
+    'holding',
+    'groups',
+    'jobs',
+    'products',
+    'plans',
+    'drills',
+    'templates',
+    'outlets',
+    'loads',
+    'animals',
+  ] as const)('keeps its %s', (part) => {
+    expect(out[part]).toEqual(file[part]);
+  });
   it('is read the same in one page and in many', () => {
     expect(pages[0]?.length).toBe(file.entries.length);
     expect(pages[1]).toEqual(pages[0]);

@@ -30,6 +30,7 @@ export const BOOK_LISTS: Readonly<Record<BookList, 'needed' | 'may be missing'>>
   drills: 'may be missing',
   templates: 'may be missing',
   outlets: 'may be missing',
+  loads: 'may be missing',
   animals: 'needed',
   entries: 'needed',
 };

@@ -1,16 +1,33 @@
-import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
 import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Inject,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Put,
+  Query,
+} from '@nestjs/common';
+import {
+  ChangeLoad,
   ChangeOutlet,
+  CreateLoad,
   CreateOutlet,
+  DropLoad,
   PassportsQuery,
   ResultsQuery,
   SellingQuery,
   type OutletView,
+  type PlannedLoadView,
   type ResultsView,
   type SaleAnimalView,
   type SaleSheetView,
   type SellingView,
 } from '@yaylak/contract';
+import { LoadsService } from './loads.service';
 import { OutletsService } from './outlets.service';
 import { ResultsService } from './results.service';
 import { SaleSheetService } from './saleSheet.service';
@@ -21,6 +38,7 @@ export class SellingController {
   constructor(
     @Inject(SellingService) private readonly selling: SellingService,
     @Inject(OutletsService) private readonly outlets: OutletsService,
+    @Inject(LoadsService) private readonly loads: LoadsService,
     @Inject(ResultsService) private readonly made: ResultsService,
     @Inject(SaleSheetService) private readonly sheets: SaleSheetService,
   ) {}
@@ -53,6 +71,38 @@ export class SellingController {
   @Get('animals/:id')
   animal(@Param('id', ParseUUIDPipe) id: string): Promise<SaleAnimalView> {
     return this.selling.animal(id);
+  }
+
+  /** Loads that are planned, the next first, each head with what keeps it off. */
+  @Get('loads')
+  loadsAhead(): Promise<PlannedLoadView[]> {
+    return this.loads.list();
+  }
+
+  /** One load that was planned, gone or not. */
+  @Get('loads/:id')
+  load(@Param('id', ParseUUIDPipe) id: string): Promise<PlannedLoadView> {
+    return this.loads.one(id);
+  }
+
+  /** Plans a load; one that may not go is not put on it. */
+  @Post('loads')
+  @HttpCode(201)
+  plan(@Body() load: CreateLoad): Promise<PlannedLoadView> {
+    return this.loads.create(load);
+  }
+
+  /** Changes a load on the version that was read. */
+  @Put('loads/:id')
+  changeLoad(@Param('id', ParseUUIDPipe) id: string, @Body() change: ChangeLoad): Promise<PlannedLoadView> {
+    return this.loads.change(id, change);
+  }
+
+  /** Gives a planned load up; the animals stay as they are. */
+  @Delete('loads/:id')
+  @HttpCode(204)
+  dropLoad(@Param('id', ParseUUIDPipe) id: string, @Query() { version }: DropLoad): Promise<void> {
+    return this.loads.drop(id, version);
   }
 
   /** Adds an outlet. */

@@ -1,7 +1,9 @@
 import { Module } from '@nestjs/common';
 import { AnimalsModule } from '../animals/animals.module';
 import { BookModule } from '../book/book.module';
+import { MatingModule } from '../mating/mating.module';
 import { LearnedService } from './learned.service';
+import { LoadsService } from './loads.service';
 import { OutletsService } from './outlets.service';
 import { ResultsService } from './results.service';
 import { SaleSheetService } from './saleSheet.service';
@@ -9,9 +11,9 @@ import { SellingController } from './selling.controller';
 import { SellingService } from './selling.service';
 
 @Module({
-  imports: [AnimalsModule, BookModule],
+  imports: [AnimalsModule, BookModule, MatingModule],
   controllers: [SellingController],
-  providers: [LearnedService, OutletsService, ResultsService, SaleSheetService, SellingService],
+  providers: [LearnedService, LoadsService, OutletsService, ResultsService, SaleSheetService, SellingService],
   exports: [LearnedService, OutletsService],
 })
 export class SellingModule {}

@@ -1,0 +1,139 @@
+import { MikroORM } from '@mikro-orm/libsql';
+import { Inject, Injectable } from '@nestjs/common';
+import {
+  loadCheckText,
+  type ChangeLoad,
+  type CreateLoad,
+  type LoadFacts,
+  type LoadHeadView,
+  type OutletView,
+  type PlannedLoadView,
+} from '@yaylak/contract';
+import { dayOf, isoOf, isPaidDead, isPresent, loadChecks } from '@yaylak/core';
+import { AnimalsService } from '../animals/animals.service';
+import { BookService } from '../book/book.service';
+import { Clock } from '../common/clock';
+import { plain } from '../common/plain';
+import { badFields, notFound, staleVersion } from '../common/problems';
+import { tagView } from '../common/views';
+import { MatingHistoryService } from '../mating/history.service';
+import { LoadEntity } from '../records/load.entity';
+import { OutletsService } from './outlets.service';
+
+interface Stored {
+  readonly id: string;
+  readonly facts: LoadFacts;
+  readonly version: number;
+}
+
+/** Loads while they are planned: who goes where on which day, each held against what keeps it off. */
+@Injectable()
+export class LoadsService {
+  constructor(
+    @Inject(MikroORM) private readonly orm: MikroORM,
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(AnimalsService) private readonly animals: AnimalsService,
+    @Inject(OutletsService) private readonly outlets: OutletsService,
+    @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  /** Those still to go, the next first. */
+  async list(): Promise<PlannedLoadView[]> {
+    const outlets = await this.outlets.list();
+    return (await this.stored())
+      .map((load) => this.view(load, outlets))
+      .filter((load) => !load.isGone)
+      .sort((a, b) => (a.facts.on < b.facts.on ? -1 : 1));
+  }
+
+  async one(id: string): Promise<PlannedLoadView> {
+    const load = (await this.stored()).find((l) => l.id === id);
+    if (!load) throw notFound('load');
+    return this.view(load, await this.outlets.list());
+  }
+
+  create(load: CreateLoad): Promise<PlannedLoadView> {
+    const { id, ...facts } = plain(load);
+    return this.book.exclusively(async () => {
+      const known = (await this.stored()).find((l) => l.id === id);
+      if (!known) {
+        await this.refuseFaults(facts, []);
+        await this.book.transact((em) => em.insert(LoadEntity, { id, facts, version: 1 }));
+      }
+      return this.view(known ?? { id, facts, version: 1 }, await this.outlets.list());
+    });
+  }
+
+  change(id: string, change: ChangeLoad): Promise<PlannedLoadView> {
+    const { version, ...facts } = plain(change);
+    return this.book.exclusively(async () => {
+      const before = (await this.stored()).find((l) => l.id === id);
+      if (!before) throw notFound('load');
+      const outlets = await this.outlets.list();
+      if (before.version !== version) throw staleVersion('load', this.view(before, outlets));
+      await this.refuseFaults(facts, before.facts.animalIds);
+      const load = { id, facts, version: version + 1 };
+      await this.book.transact((em) => em.nativeUpdate(LoadEntity, { id }, { facts, version: load.version }));
+      return this.view(load, outlets);
+    });
+  }
+
+  drop(id: string, version: number): Promise<void> {
+    return this.book.exclusively(async () => {
+      const before = (await this.stored()).find((l) => l.id === id);
+      if (!before) throw notFound('load');
+      if (before.version !== version) throw staleVersion('load', this.view(before, await this.outlets.list()));
+      await this.book.transact((em) => em.nativeDelete(LoadEntity, { id }));
+    });
+  }
+
+  private stored(): Promise<Stored[]> {
+    return this.orm.em.fork().find(LoadEntity, {});
+  }
+
+  /** Whoever is put on a load has to be free to go; what came up since is shown and does not undo the plan. */
+  private async refuseFaults(facts: LoadFacts, onBefore: readonly string[]): Promise<void> {
+    const outlets = await this.outlets.list();
+    const outlet = outlets.find((o) => o.id === facts.outletId);
+    if (!outlet) throw badFields([{ field: 'outletId', message: 'There is no such outlet. Choose one of the list.' }]);
+    for (const id of facts.animalIds) {
+      const found = this.animals.find(id);
+      if (found.record.species !== outlet.facts.species)
+        throw badFields([
+          { field: 'animalIds', message: `${this.book.nameOf(id)} is none of the species ${outlet.facts.name} takes.` },
+        ]);
+      if (onBefore.includes(id)) continue;
+      const stop = this.head(id, facts, outlet).checks.find((c) => c.isStop);
+      if (stop) throw badFields([{ field: 'animalIds', message: `${this.book.nameOf(id)}: ${loadCheckText(stop)}` }]);
+    }
+  }
+
+  private view({ id, facts, version }: Stored, outlets: readonly OutletView[]): PlannedLoadView {
+    const outlet = outlets.find((o) => o.id === facts.outletId);
+    const heads = facts.animalIds
+      .filter((animalId) => this.book.state.animals.has(animalId))
+      .map((animalId) => this.head(animalId, facts, outlet));
+    const today = this.clock.today();
+    const isGone = heads.length > 0 && heads.every(({ tag }) => !isPresent(this.animals.find(tag.animalId), today));
+    return { id, facts, version, heads, isGone };
+  }
+
+  private head(id: string, { on }: LoadFacts, outlet: OutletView | undefined): LoadHeadView {
+    const facts = this.animals.find(id);
+    const settings = this.book.state.settings(facts.record.species);
+    const last = this.book.state.daily(facts).at(-1);
+    return {
+      tag: tagView(facts, this.clock.today()),
+      weight: last ? { kg: last.kg, on: isoOf(last.on) } : null,
+      checks: outlet
+        ? loadChecks(
+            facts,
+            { on: dayOf(on), isDead: isPaidDead(outlet.facts.payBy), outletName: outlet.facts.name },
+            settings,
+            this.history.chance(facts)?.window,
+          )
+        : [],
+    };
+  }
+}

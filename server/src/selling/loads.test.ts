@@ -1,0 +1,113 @@
+import type { PlannedLoadView } from '@yaylak/contract';
+import {
+  anOutlet,
+  aProduct,
+  arrival,
+  departure,
+  fact,
+  get,
+  tag,
+  testApp,
+  treatment,
+  uuid,
+  weight,
+  type TestApp,
+} from '../tests/testApp';
+
+let t: TestApp;
+let bridge: string;
+beforeEach(async () => {
+  t = await testApp();
+  bridge = await outlet({ name: 'Stone bridge', payBy: 'carcass-kg' });
+});
+afterEach(() => t.close());
+
+async function outlet(change: object): Promise<string> {
+  const id = uuid();
+  await t
+    .http()
+    .post('/api/selling/outlets')
+    .send({ id, ...anOutlet(change) })
+    .expect(201);
+  return id;
+}
+async function lamb(text: string, change: object = {}): Promise<string> {
+  const id = uuid();
+  await t.post(
+    arrival(id, { sex: 'male', bornOn: '2026-04-20', on: '2026-04-20', ...change }),
+    { ...tag(id, text), on: '2026-05-01' },
+    weight(id, '2026-11-20', 44),
+  );
+  return id;
+}
+const facts = (animalIds: readonly string[], change: object = {}) => ({
+  outletId: bridge,
+  on: '2026-11-26',
+  animalIds,
+  ...change,
+});
+const plan = async (animalIds: readonly string[], change: object = {}, status = 201) =>
+  (
+    await t
+      .http()
+      .post('/api/selling/loads')
+      .send({ id: uuid(), ...facts(animalIds, change) })
+      .expect(status)
+  ).body as PlannedLoadView & { detail?: string };
+const loads = (): Promise<PlannedLoadView[]> => get(t, '/api/selling/loads');
+
+it('is planned for an outlet and a day, with what each weighed last, until all of it have left', async () => {
+  const one = await lamb('26-0031');
+  const made = await plan([one]);
+  expect(await loads()).toMatchObject([
+    { id: made.id, heads: [{ tag: { text: '26-0031' }, weight: { kg: 44, on: '2026-11-20' }, checks: [] }] },
+  ]);
+  await t.post(departure(one, '2026-11-23', 'slaughtered'));
+  expect(await loads()).toEqual([]);
+  expect(await get<PlannedLoadView>(t, `/api/selling/loads/${made.id}`)).toMatchObject({ isGone: true });
+});
+
+it('takes nobody on that may not go, and says who and why', async () => {
+  const held = await lamb('26-0032');
+  await t.post(treatment(held, await aProduct(t), { on: '2026-11-20', meatDays: 14 }));
+  const { detail } = await plan([await lamb('26-0031'), held], {}, 400);
+  expect(detail).toContain('26-0032');
+  expect(detail).toContain('Meat is withheld to the end of 2026-12-04: for slaughter from 2026-12-05.');
+  // By then it is clear.
+  await plan([held], { on: '2026-12-05' });
+  const goat = await lamb('G-1', { species: 'goat' });
+  expect((await plan([goat], {}, 400)).detail).toContain('none of the species');
+});
+
+it('shows what came up since it was planned, and still lets others be put on it', async () => {
+  const [one, other] = [await lamb('26-0031'), await lamb('26-0032')];
+  const made = await plan([one]);
+  await t.post(fact('reservation', one, { buyer: 'Ms Hill' }));
+  const changed = await t
+    .http()
+    .put(`/api/selling/loads/${made.id}`)
+    .send({ ...facts([one, other]), version: 1 })
+    .expect(200);
+  expect((changed.body as PlannedLoadView).heads.map((h) => h.checks.map((c) => c.code))).toEqual([['reserved'], []]);
+});
+
+it('is changed and given up on the version that was read, and planned once when it is sent twice', async () => {
+  const one = await lamb('26-0031');
+  const id = uuid();
+  const send = () =>
+    t
+      .http()
+      .post('/api/selling/loads')
+      .send({ id, ...facts([one]) });
+  await send().expect(201);
+  await send().expect(201);
+  expect(await loads()).toHaveLength(1);
+  await t
+    .http()
+    .put(`/api/selling/loads/${id}`)
+    .send({ ...facts([]), version: 2 })
+    .expect(409);
+  await t.http().delete(`/api/selling/loads/${id}?version=2`).expect(409);
+  await t.http().delete(`/api/selling/loads/${id}?version=1`).expect(204);
+  expect(await loads()).toEqual([]);
+});
