@@ -16,6 +16,13 @@ export class LoadFacts {
   @ArrayUnique()
   @IsUUID('all', { each: true })
   animalIds: string[];
+  /** Seen going aboard. */
+  @MayBeMissing()
+  @IsArray()
+  @ArrayMaxSize(1_000)
+  @ArrayUnique()
+  @IsUUID('all', { each: true })
+  aboard?: string[];
   @MayBeMissing()
   @IsString()
   @MaxLength(MAX_TEXT)

@@ -7,12 +7,14 @@ import {
   completedMonths,
   dayOf,
   isoOf,
+  nextWeekday,
   parseDay,
   quarterOf,
   readTypedBirth,
   readTypedDate,
   readTypedDateIso,
   sharedWindow,
+  weekdayOf,
   windowAfter,
   windowStage,
   type Day,
@@ -175,4 +177,16 @@ describe('a birth as people know it', () => {
     // A month that is still to come stays to come, and is refused.
     expect(on('4.2026', '2026-03-10')).toBe('2026-04-15');
   });
+});
+
+it('finds the next of some weekdays, today included, over a year’s end and on a leap day', () => {
+  const next = (iso: string, ...weekdays: number[]): string => isoOf(nextWeekday(dayOf(iso), weekdays));
+  // 30 November 2026 is a Monday.
+  expect(weekdayOf(dayOf('2026-11-30'))).toBe(1);
+  expect(weekdayOf(dayOf('1969-12-28'))).toBe(7);
+  expect(next('2026-11-30', 4)).toBe('2026-12-03');
+  expect(next('2026-11-30', 1, 4)).toBe('2026-11-30');
+  expect(next('2026-12-31', 2, 5)).toBe('2027-01-01');
+  expect(next('2028-02-27', 2)).toBe('2028-02-29');
+  expect(next('2026-11-30')).toBe('2026-11-30');
 });

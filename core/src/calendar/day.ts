@@ -75,3 +75,12 @@ export const yearOf = (d: Day): number => toCalendarDate(d).year;
 export const addYears = (d: Day, years: number): Day => toDay(toCalendarDate(d).add({ years }));
 /** So many months on; the last day of a month that is too short for it. */
 export const addMonths = (d: Day, months: number): Day => toDay(toCalendarDate(d).add({ months }));
+
+/** Monday 1 to Sunday 7. */
+export const weekdayOf = (d: Day): number => new Date(`${isoOf(d)}T00:00:00Z`).getUTCDay() || 7;
+
+/** The first of these weekdays from a day on, itself included; the day itself where none is named. */
+export function nextWeekday(from: Day, weekdays: readonly number[]): Day {
+  for (let n = 0; n < 7; n++) if (weekdays.includes(weekdayOf(addDays(from, n)))) return addDays(from, n);
+  return from;
+}

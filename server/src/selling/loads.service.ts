@@ -14,7 +14,7 @@ import { AnimalsService } from '../animals/animals.service';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { plain } from '../common/plain';
-import { badFields, notFound, staleVersion } from '../common/problems';
+import { badFields, conflict, notFound, staleVersion } from '../common/problems';
 import { tagView } from '../common/views';
 import { MatingHistoryService } from '../mating/history.service';
 import { LoadEntity } from '../records/load.entity';
@@ -105,7 +105,7 @@ export class LoadsService {
         ]);
       if (onBefore.includes(id)) continue;
       const stop = this.head(id, facts, outlet).checks.find((c) => c.isStop);
-      if (stop) throw badFields([{ field: 'animalIds', message: `${this.book.nameOf(id)}: ${loadCheckText(stop)}` }]);
+      if (stop) throw conflict(`${this.book.nameOf(id)} stays here.`, loadCheckText(stop));
     }
   }
 

@@ -53,7 +53,7 @@ const plan = async (animalIds: readonly string[], change: object = {}, status = 
       .post('/api/selling/loads')
       .send({ id: uuid(), ...facts(animalIds, change) })
       .expect(status)
-  ).body as PlannedLoadView & { detail?: string };
+  ).body as PlannedLoadView & { title?: string; detail?: string };
 const loads = (): Promise<PlannedLoadView[]> => get(t, '/api/selling/loads');
 
 it('is planned for an outlet and a day, with what each weighed last, until all of it have left', async () => {
@@ -70,8 +70,8 @@ it('is planned for an outlet and a day, with what each weighed last, until all o
 it('takes nobody on that may not go, and says who and why', async () => {
   const held = await lamb('26-0032');
   await t.post(treatment(held, await aProduct(t), { on: '2026-11-20', meatDays: 14 }));
-  const { detail } = await plan([await lamb('26-0031'), held], {}, 400);
-  expect(detail).toContain('26-0032');
+  const { title, detail } = await plan([await lamb('26-0031'), held], {}, 409);
+  expect(title).toContain('26-0032 stays here.');
   expect(detail).toContain('Meat is withheld to the end of 2026-12-04: for slaughter from 2026-12-05.');
   // By then it is clear.
   await plan([held], { on: '2026-12-05' });

@@ -1,5 +1,7 @@
 import { queryOptions } from '@tanstack/react-query';
 import type {
+  LoadFacts,
+  PlannedLoadView,
   OutletView,
   ResultsQuery,
   ResultsView,
@@ -8,6 +10,7 @@ import type {
   SellingQuery,
   SellingView,
 } from '@yaylak/contract';
+import { newId } from '../words/ids';
 import { ask, withQuery } from './client';
 
 export const sellingQuery = (query: SellingQuery) =>
@@ -25,6 +28,21 @@ export const saleSheetQuery = (ids: readonly string[]) =>
     queryKey: ['sale-sheet', ids],
     queryFn: ({ signal }) => ask<SaleSheetView>(`/api/selling/sheet?ids=${ids.join(',')}`, { signal }),
   });
+export const loadsQuery = queryOptions({
+  queryKey: ['loads'],
+  queryFn: ({ signal }) => ask<PlannedLoadView[]>('/api/selling/loads', { signal }),
+});
+export const loadQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['loads', id],
+    queryFn: ({ signal }) => ask<PlannedLoadView>(`/api/selling/loads/${id}`, { signal }),
+  });
+export const planLoad = (facts: LoadFacts): Promise<PlannedLoadView> =>
+  ask<PlannedLoadView>('/api/selling/loads', { method: 'POST', body: { id: newId(), ...facts } });
+export const changeLoad = ({ id, version }: PlannedLoadView, facts: LoadFacts): Promise<PlannedLoadView> =>
+  ask<PlannedLoadView>(`/api/selling/loads/${id}`, { method: 'PUT', body: { ...facts, version } });
+export const dropLoad = ({ id, version }: PlannedLoadView): Promise<void> =>
+  ask(`/api/selling/loads/${id}?version=${version}`, { method: 'DELETE' });
 export const outletsQuery = queryOptions({
   queryKey: ['outlets'],
   queryFn: ({ signal }) => ask<OutletView[]>('/api/selling/outlets', { signal }),

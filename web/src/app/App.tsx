@@ -86,6 +86,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../places/selling/ResultsPage')).ResultsPage }),
       },
       {
+        path: 'selling/loads/:id',
+        lazy: async () => ({ Component: (await import('../places/selling/LoadPage')).LoadPage }),
+      },
+      {
         path: 'selling/outlets',
         lazy: async () => ({ Component: (await import('../places/selling/OutletsPage')).OutletsPage }),
       },
@@ -133,6 +137,11 @@ const router = createBrowserRouter([
     path: '/births/list',
     ErrorBoundary: RouteFailed,
     lazy: async () => ({ Component: (await import('../places/births/BirthList')).BirthList }),
+  },
+  {
+    path: '/selling/list',
+    ErrorBoundary: RouteFailed,
+    lazy: async () => ({ Component: (await import('../places/selling/PaperList')).PaperList }),
   },
   {
     path: '/selling/sheet',

@@ -1,11 +1,12 @@
 import type { SellingView } from '@yaylak/contract';
 import { drawInTheOpen, readTypedNumber } from '@yaylak/core';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { How } from '../../parts/How';
+import { LinkButton } from '../../parts/LinkButton';
 import { NotePanel, Row, Small } from '../../parts/Panel';
 import { PlainList } from '../../parts/PlainList';
 import { Tag } from '../../parts/Tag';
@@ -86,6 +87,12 @@ export function BringIn({ view }: { readonly view: SellingView }) {
             <Button kind="main" onPress={start} isDisabled={drawn.ids.length === 0}>
               Start it at the race
             </Button>
+            <LinkButton
+              as={Link}
+              to={`/selling/list?ids=${drawn.ids.join(',')}&for=${encodeURIComponent(outlet.facts.name)}`}
+            >
+              List for paper
+            </LinkButton>
           </Row>
         </>
       ) : (

@@ -1,5 +1,5 @@
-import { DepartureEntry, type OutletView, type SaleRow } from '@yaylak/contract';
-import { isPaidDead, readTypedNumber, scaleUnit, toKg, type Species } from '@yaylak/core';
+import { DepartureEntry, type OutletView, type TagView } from '@yaylak/contract';
+import { fromKg, isPaidDead, readTypedNumber, scaleUnit, toKg, type ScaleUnit, type Species } from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { FieldRow } from '../../parts/form/FieldRow';
 import { FormField } from '../../parts/form/fields';
@@ -16,7 +16,8 @@ import { useWeightUnit } from '../../words/useUnits';
 
 interface Props {
   readonly outlet: OutletView;
-  readonly rows: readonly SaleRow[];
+  /** Who leaves, and what each weighed today, where it was weighed. */
+  readonly rows: readonly { readonly tag: TagView; readonly kg?: number | undefined }[];
   readonly species: Species;
   readonly today: string;
   readonly currency: string;
@@ -52,7 +53,7 @@ export function LoadSheet({ outlet, rows, species, today, currency, onClose }: P
       };
     });
   const form = useTypedForm<Typed>({
-    start: { on: today, kg: {}, price: {} },
+    start: { on: today, kg: shownWeights(rows, unit), price: {} },
     made: (typed) => draftsOf(typed).map((draft) => madeEntry(DepartureEntry, draft)),
     also: ({ kg, price }): Against => unread({ kg, price }),
     words: { on: 'Enter the day they left.', kg: 'A weight over 0.', priceMinor: 'A price of 0 or more.' },
@@ -119,6 +120,11 @@ export function LoadSheet({ outlet, rows, species, today, currency, onClose }: P
     </Sheet>
   );
 }
+
+const shownWeights = (rows: Props['rows'], unit: ScaleUnit): Record<string, string> =>
+  Object.fromEntries(
+    rows.flatMap(({ tag, kg }) => (kg === undefined ? [] : [[tag.animalId, fromKg(kg, unit).toFixed(1)]])),
+  );
 
 function figureOf(text: string | undefined): number | undefined {
   const read = readTypedNumber(text ?? '');

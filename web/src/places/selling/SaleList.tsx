@@ -179,7 +179,7 @@ function bestText(row: SaleRow, view: SellingView): string {
 
 const Sales = styled(DenseTable)`
   td:nth-child(1) > p {
-    max-width: 150px;
+    max-width: 130px;
   }
   td:nth-child(2) {
     min-width: 124px;

@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import type { SaleCell, SaleRow, SellingView } from '@yaylak/contract';
 import { aHolding, anOutlet, aTag, TODAY } from '../../tests/builders';
-import { no, renderPage } from '../../tests/renderPage';
+import { no, renderPage, type Answers } from '../../tests/renderPage';
 import { OutletsPage } from './OutletsPage';
 import { SellingPage } from './SellingPage';
 
@@ -88,7 +88,8 @@ const aSelling = (change: Partial<SellingView> = {}): SellingView => ({
   ...change,
 });
 
-const show = (view: SellingView = aSelling()) => renderPage(<SellingPage />, { answers: { 'GET /api/selling': view } });
+const show = (view: SellingView = aSelling(), answers: Answers = {}) =>
+  renderPage(<SellingPage />, { answers: { 'GET /api/selling': view, 'GET /api/selling/loads': [], ...answers } });
 
 describe('who is ready', () => {
   it('is said in one sentence with what the pen brings, and in a word at each', async () => {
@@ -183,27 +184,25 @@ describe('who is ready', () => {
     expect(sheet).toHaveTextContent('No gain pays for its keep here');
   });
 
-  it('lets the heads of an outlet leave in one act, with weight and price where they are known', async () => {
-    const { user, entries, path } = show();
-    await user.click(await screen.findByRole('button', { name: 'They leave for Stone bridge' }));
-    // The page stays at this pen, whichever is the largest afterwards.
-    await waitFor(() => expect(path()).toContain('group=g1'));
-    const sheet = screen.getByRole('dialog', { name: 'A load for Stone bridge' });
-    await user.type(within(sheet).getByLabelText('Weight of 26-0018, kg'), '44.5');
-    await user.type(within(sheet).getByLabelText('Paid for 26-0018, EUR'), 'much');
-    await user.click(within(sheet).getByRole('button', { name: 'The load of 2 has left' }));
-    expect(await within(sheet).findByText('“much”: type a figure over 0.')).toBeVisible();
-    await user.clear(within(sheet).getByLabelText('Paid for 26-0018, EUR'));
-    await user.type(within(sheet).getByLabelText('Paid for 26-0018, EUR'), '111,20');
-    await user.click(within(sheet).getByRole('button', { name: 'The load of 2 has left' }));
-    await waitFor(() => expect(entries()).toHaveLength(2));
-    const sale = { type: 'departure', on: TODAY, how: 'slaughtered', outletId: bridge.id, buyer: 'Stone bridge' };
-    expect(entries()).toEqual(
-      expect.arrayContaining([
-        expect.objectContaining({ ...sale, animalId: first.tag.animalId, kg: 44.5, priceMinor: 11_120 }),
-        expect.objectContaining({ ...sale, animalId: third.tag.animalId }),
-      ]),
-    );
+  it('plans a load for the heads of an outlet on its next day, and leads to it', async () => {
+    const { user, asked, path } = show(aSelling(), {
+      'POST /api/selling/loads': ({ body }: { body: { id: string } }) => ({ ...body, version: 1, heads: [] }),
+    });
+    await user.click(await screen.findByRole('button', { name: 'Plan a load for Stone bridge' }));
+    await waitFor(() => expect(path()).toMatch(/^\/selling\/loads\//));
+    expect(asked.find((a) => a.method === 'POST')?.body).toMatchObject({
+      outletId: bridge.id,
+      on: TODAY,
+      animalIds: [third.tag.animalId, first.tag.animalId],
+    });
+  });
+
+  it('says why a load cannot be planned', async () => {
+    const { user } = show(aSelling(), {
+      'POST /api/selling/loads': no(409, '26-0018 stays here.', 'Reserved for Ms Hill. Let that go first.'),
+    });
+    await user.click(await screen.findByRole('button', { name: 'Plan a load for Stone bridge' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('26-0018 stays here. Reserved for Ms Hill.');
   });
 
   it('offers no figure of one that is held, and moves nobody who is no part of the split', async () => {

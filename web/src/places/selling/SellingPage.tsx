@@ -1,18 +1,19 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { SellingView } from '@yaylak/contract';
-import { SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { dayOf, isoOf, nextWeekday, SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { holdingQuery, todayQuery } from '../../api/queries';
-import { sellingQuery } from '../../api/selling';
+import { loadsQuery, planLoad, sellingQuery } from '../../api/selling';
 import { Choice } from '../../parts/Field';
 import { LinkButton } from '../../parts/LinkButton';
 import { Beside } from '../../parts/Beside';
+import { NotePanel } from '../../parts/Panel';
 import { Page } from '../../parts/Page';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { countText, moneyText } from '../../words/format';
 import { BringIn } from './BringIn';
-import { LoadSheet } from './LoadSheet';
+import { LoadsPanel } from './LoadsPanel';
 import { ReservedPanel } from './ReservedPanel';
 import { SaleList } from './SaleList';
 import { SplitPanel } from './SplitPanel';
@@ -21,19 +22,11 @@ import { handSplit, splitColumn, type ByHand } from './split';
 /** Who is ready, and where each brings most: one species and pen at a time. */
 export function SellingPage() {
   const [params, setParams] = useSearchParams();
-  const client = useQueryClient();
   const { data: today } = useQuery(todayQuery);
   const kept = today?.head.map((h) => h.species) ?? [];
   const species = SPECIES.find((s) => s === params.get('species')) ?? kept[0] ?? 'sheep';
   const groupId = params.get('group');
   const { data, error, refetch } = useQuery(sellingQuery(groupId === null ? { species } : { species, groupId }));
-  /** Once a load leaves it, another pen may be the largest: the one that was looked at stays. */
-  const stayAt = (view: SellingView): void => {
-    if (view.groupId === null || groupId !== null) return;
-    const query = { species, groupId: view.groupId };
-    client.setQueryData(sellingQuery(query).queryKey, view);
-    setParams({ species, group: view.groupId }, { replace: true });
-  };
   const pickers = (
     <>
       <Choice
@@ -66,15 +59,7 @@ export function SellingPage() {
         {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={8} />}
       </Page>
     );
-  return (
-    <Pen
-      key={`${species} ${data.groupId ?? ''}`}
-      view={data}
-      species={species}
-      pickers={pickers}
-      onStay={() => stayAt(data)}
-    />
-  );
+  return <Pen key={`${species} ${data.groupId ?? ''}`} view={data} species={species} pickers={pickers} />;
 }
 const TITLE = 'Who is ready, and where do they bring most?';
 
@@ -82,14 +67,14 @@ interface PenProps {
   readonly view: SellingView;
   readonly species: Species;
   readonly pickers: React.ReactNode;
-  /** Holds the page at this pen. */
-  readonly onStay: () => void;
 }
 
-function Pen({ view, species, pickers, onStay }: PenProps) {
+function Pen({ view, species, pickers }: PenProps) {
   const { data: holding } = useQuery(holdingQuery);
   const [byHand, setByHand] = useState<ByHand>({});
-  const [loading, setLoading] = useState<string>();
+  const [problem, setProblem] = useState<string>();
+  const client = useQueryClient();
+  const navigate = useNavigate();
   const currency = holding?.currency ?? '';
   const { rows, outlets } = view;
   if (rows.length === 0)
@@ -102,9 +87,25 @@ function Pen({ view, species, pickers, onStay }: PenProps) {
       </Page>
     );
   const made = handSplit(view, byHand);
-  const outlet = outlets.find((o) => o.id === loading);
+  const headsFor = (outletId: string) => rows.filter((r) => splitColumn(view, byHand, r.tag.animalId) === outletId);
+  const plan = async (outletId: string): Promise<void> => {
+    const weekdays = outlets.find((o) => o.id === outletId)?.facts.weekdays ?? [];
+    const on = isoOf(nextWeekday(dayOf(view.on), weekdays));
+    try {
+      const load = await planLoad({ outletId, on, animalIds: headsFor(outletId).map((r) => r.tag.animalId) });
+      void client.invalidateQueries({ queryKey: loadsQuery.queryKey });
+      await navigate(`/selling/loads/${load.id}`);
+    } catch (error) {
+      setProblem((error as Error).message);
+    }
+  };
   return (
     <Page title={TITLE} lead={leadText(view, currency)} actions={pickers}>
+      {problem ? (
+        <NotePanel $tone="madder" role="alert">
+          {problem}
+        </NotePanel>
+      ) : null}
       {outlets.length === 0 ? (
         <Empty title={`Nowhere to sell ${SPECIES_WORDS[species].plural} yet`}>
           Add the markets, buyers and abattoirs you sell to, with what they pay; the worth of each animal follows from
@@ -120,12 +121,10 @@ function Pen({ view, species, pickers, onStay }: PenProps) {
                 made={made}
                 currency={currency}
                 onBack={() => setByHand({})}
-                onLoad={(outletId) => {
-                  onStay();
-                  setLoading(outletId);
-                }}
+                onPlan={(outletId) => void plan(outletId)}
               />
             ) : null}
+            <LoadsPanel outlets={outlets} />
             {outlets.length > 0 ? <BringIn view={view} /> : null}
             <ReservedPanel rows={rows} />
           </>
@@ -138,16 +137,6 @@ function Pen({ view, species, pickers, onStay }: PenProps) {
           onSend={(animalId, column) => setByHand({ ...byHand, [animalId]: column })}
         />
       </Beside>
-      {outlet ? (
-        <LoadSheet
-          outlet={outlet}
-          rows={rows.filter((r) => splitColumn(view, byHand, r.tag.animalId) === outlet.id)}
-          species={species}
-          today={view.on}
-          currency={currency}
-          onClose={() => setLoading(undefined)}
-        />
-      ) : null}
     </Page>
   );
 }

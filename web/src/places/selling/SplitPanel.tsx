@@ -11,12 +11,12 @@ interface Props {
   readonly made: MadeSplit;
   readonly currency: string;
   readonly onBack: () => void;
-  /** The heads of an outlet leave. */
-  readonly onLoad: (outletId: string) => void;
+  /** They are put on a load that is planned. */
+  readonly onPlan: (outletId: string) => void;
 }
 
 /** The pen as it is split: heads and money by outlet, and what one outlet alone would lose. */
-export function SplitPanel({ view, made, currency, onBack, onLoad }: Props) {
+export function SplitPanel({ view, made, currency, onBack, onPlan }: Props) {
   const { split, outlets } = view;
   const nameOf = (id: string): string => outlets.find((o) => o.id === id)?.facts.name ?? 'stays';
   if (!split) return null;
@@ -58,8 +58,8 @@ export function SplitPanel({ view, made, currency, onBack, onLoad }: Props) {
                   </b>
                   {c.id === 'stays' ? null : (
                     <div className="no-print">
-                      <Button kind="quiet" aria-label={`They leave for ${nameOf(c.id)}`} onPress={() => onLoad(c.id)}>
-                        They leave…
+                      <Button kind="quiet" aria-label={`Plan a load for ${nameOf(c.id)}`} onPress={() => onPlan(c.id)}>
+                        Plan a load
                       </Button>
                     </div>
                   )}

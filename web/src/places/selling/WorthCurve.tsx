@@ -9,7 +9,7 @@ interface Props {
   readonly currency: string;
 }
 
-const WIDTH = 150;
+const WIDTH = 116;
 const HEIGHT = 46;
 
 /** What one is worth by day where it brings most, its keep taken off; the days as good as the best are shaded. */

@@ -1,0 +1,38 @@
+import { useQuery } from '@tanstack/react-query';
+import type { OutletView } from '@yaylak/contract';
+import { Link } from 'react-router';
+import { loadsQuery } from '../../api/selling';
+import { LineTable } from '../../parts/LineTable';
+import { Panel, Small } from '../../parts/Panel';
+import { countText, shortDate } from '../../words/format';
+
+/** Loads that are planned for these outlets, the next first. */
+export function LoadsPanel({ outlets }: { readonly outlets: readonly OutletView[] }) {
+  const { data = [] } = useQuery(loadsQuery);
+  const loads = data.filter((l) => outlets.some((o) => o.id === l.facts.outletId));
+  if (loads.length === 0) return null;
+  return (
+    <Panel>
+      <h2>Loads planned</h2>
+      <LineTable>
+        <tbody>
+          {loads.map(({ id, facts, heads }) => {
+            const stopped = heads.filter((h) => h.checks.some((c) => c.isStop)).length;
+            return (
+              <tr key={id}>
+                <td>{shortDate(facts.on)}</td>
+                <td>
+                  <Link to={`/selling/loads/${id}`}>{outlets.find((o) => o.id === facts.outletId)?.facts.name}</Link>
+                  <Small>
+                    {countText(heads.length, 'head', 'head')}
+                    {stopped > 0 ? `, ${stopped} may not go` : ''}
+                  </Small>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </LineTable>
+    </Panel>
+  );
+}
