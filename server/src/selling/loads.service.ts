@@ -72,7 +72,7 @@ export class LoadsService {
       if (!before) throw notFound('load');
       const outlets = await this.outlets.list();
       if (before.version !== version) throw staleVersion('load', this.view(before, outlets));
-      await this.refuseFaults(facts, before.facts.animalIds);
+      await this.refuseFaults(facts, before.facts.animalIds, id);
       const load = { id, facts, version: version + 1 };
       await this.book.transact((em) => em.nativeUpdate(LoadEntity, { id }, { facts, version: load.version }));
       return this.view(load, outlets);
@@ -93,8 +93,9 @@ export class LoadsService {
   }
 
   /** Whoever is put on a load has to be free to go; what came up since is shown and does not undo the plan. */
-  private async refuseFaults(facts: LoadFacts, onBefore: readonly string[]): Promise<void> {
+  private async refuseFaults(facts: LoadFacts, onBefore: readonly string[], own?: string): Promise<void> {
     const outlets = await this.outlets.list();
+    const others = (await this.stored()).filter((l) => l.id !== own && !this.view(l, outlets).isGone);
     const outlet = outlets.find((o) => o.id === facts.outletId);
     if (!outlet) throw badFields([{ field: 'outletId', message: 'There is no such outlet. Choose one of the list.' }]);
     for (const id of facts.animalIds) {
@@ -104,6 +105,12 @@ export class LoadsService {
           { field: 'animalIds', message: `${this.book.nameOf(id)} is none of the species ${outlet.facts.name} takes.` },
         ]);
       if (onBefore.includes(id)) continue;
+      const other = others.find((l) => l.facts.animalIds.includes(id));
+      if (other)
+        throw conflict(
+          `${this.book.nameOf(id)} is on a load already.`,
+          `It goes to ${outlets.find((o) => o.id === other.facts.outletId)?.facts.name ?? 'another outlet'} on ${other.facts.on}. Take it off that one first.`,
+        );
       const stop = this.head(id, facts, outlet).checks.find((c) => c.isStop);
       if (stop) throw conflict(`${this.book.nameOf(id)} stays here.`, loadCheckText(stop));
     }

@@ -79,6 +79,18 @@ it('takes nobody on that may not go, and says who and why', async () => {
   expect((await plan([goat], {}, 400)).detail).toContain('none of the species');
 });
 
+it('has nobody on two loads', async () => {
+  const one = await lamb('26-0031');
+  const made = await plan([one]);
+  const { title, detail } = await plan([one], { on: '2026-11-30' }, 409);
+  expect(`${title} ${detail}`).toMatch(/26-0031 is on a load already. It goes to Stone bridge on 2026-11-26/);
+  await t
+    .http()
+    .put(`/api/selling/loads/${made.id}`)
+    .send({ ...facts([one], { on: '2026-11-30' }), version: 1 })
+    .expect(200);
+});
+
 it('shows what came up since it was planned, and still lets others be put on it', async () => {
   const [one, other] = [await lamb('26-0031'), await lamb('26-0032')];
   const made = await plan([one]);

@@ -1,5 +1,6 @@
 import { queryOptions } from '@tanstack/react-query';
 import type {
+  CreateLoad,
   LoadFacts,
   PlannedLoadView,
   OutletView,
@@ -10,7 +11,6 @@ import type {
   SellingQuery,
   SellingView,
 } from '@yaylak/contract';
-import { newId } from '../words/ids';
 import { ask, withQuery } from './client';
 
 export const sellingQuery = (query: SellingQuery) =>
@@ -37,8 +37,8 @@ export const loadQuery = (id: string) =>
     queryKey: ['loads', id],
     queryFn: ({ signal }) => ask<PlannedLoadView>(`/api/selling/loads/${id}`, { signal }),
   });
-export const planLoad = (facts: LoadFacts): Promise<PlannedLoadView> =>
-  ask<PlannedLoadView>('/api/selling/loads', { method: 'POST', body: { id: newId(), ...facts } });
+export const planLoad = (load: CreateLoad): Promise<PlannedLoadView> =>
+  ask<PlannedLoadView>('/api/selling/loads', { method: 'POST', body: load });
 export const changeLoad = ({ id, version }: PlannedLoadView, facts: LoadFacts): Promise<PlannedLoadView> =>
   ask<PlannedLoadView>(`/api/selling/loads/${id}`, { method: 'PUT', body: { ...facts, version } });
 export const dropLoad = ({ id, version }: PlannedLoadView): Promise<void> =>

@@ -12,6 +12,7 @@ import { NotePanel } from '../../parts/Panel';
 import { Page } from '../../parts/Page';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { countText, moneyText } from '../../words/format';
+import { newId } from '../../words/ids';
 import { BringIn } from './BringIn';
 import { LoadsPanel } from './LoadsPanel';
 import { ReservedPanel } from './ReservedPanel';
@@ -92,7 +93,12 @@ function Pen({ view, species, pickers }: PenProps) {
     const weekdays = outlets.find((o) => o.id === outletId)?.facts.weekdays ?? [];
     const on = isoOf(nextWeekday(dayOf(view.on), weekdays));
     try {
-      const load = await planLoad({ outletId, on, animalIds: headsFor(outletId).map((r) => r.tag.animalId) });
+      const load = await planLoad({
+        id: newId(),
+        outletId,
+        on,
+        animalIds: headsFor(outletId).map((r) => r.tag.animalId),
+      });
       void client.invalidateQueries({ queryKey: loadsQuery.queryKey });
       await navigate(`/selling/loads/${load.id}`);
     } catch (error) {
