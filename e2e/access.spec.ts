@@ -47,6 +47,7 @@ const PLACES = [
   '/choosing/going?species=sheep',
   '/selling',
   '/selling/outlets',
+  '/selling/results',
   '/holding/files',
   '/holding',
   '/race',

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { loadCheckText, type LoadFacts, type OutletView, type PlannedLoadView } from '@yaylak/contract';
 import { isPaidDead, normalised, resolveIdentifier } from '@yaylak/core';
 import { useRef, useState, type FormEvent } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import { holdingQuery, identifiersQuery } from '../../api/queries';
 import { changeLoad, dropLoad, loadQuery, loadsQuery, outletsQuery } from '../../api/selling';
 import { useReadings } from '../../adapters/readings/useReadings';
@@ -44,6 +44,7 @@ function Load({ load, outlet }: { readonly load: PlannedLoadView; readonly outle
   const { data: identifiers } = useQuery(identifiersQuery);
   const client = useQueryClient();
   const navigate = useNavigate();
+  const back = (useLocation().state as { readonly back?: string } | null)?.back;
   const [said, setSaid] = useState<Said>();
   const [isLeaving, setLeaving] = useState(false);
   const [typed, setTyped] = useState('');
@@ -108,7 +109,7 @@ function Load({ load, outlet }: { readonly load: PlannedLoadView; readonly outle
       lead={leadText(load, fullDate(facts.on))}
       actions={
         <>
-          <LinkButton as={Link} to={`/selling?species=${species}`}>
+          <LinkButton as={Link} to={back ?? `/selling?species=${species}`}>
             Who is ready
           </LinkButton>
           <LinkButton as={Link} to={`/selling/list?ids=${ids}&for=${encodeURIComponent(name)}&on=${facts.on}`}>

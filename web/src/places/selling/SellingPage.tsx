@@ -100,7 +100,9 @@ function Pen({ view, species, pickers }: PenProps) {
         animalIds: headsFor(outletId).map((r) => r.tag.animalId),
       });
       void client.invalidateQueries({ queryKey: loadsQuery.queryKey });
-      await navigate(`/selling/loads/${load.id}`);
+      // Once they have left, another pen may be the largest: the way back leads to this one.
+      const back = `/selling?species=${species}${view.groupId === null ? '' : `&group=${view.groupId}`}`;
+      await navigate(`/selling/loads/${load.id}`, { state: { back } });
     } catch (error) {
       setProblem((error as Error).message);
     }
