@@ -1,4 +1,4 @@
-import type { LoadCheck } from '@yaylak/core';
+import type { LoadCheck, Species } from '@yaylak/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayUnique, IsArray, IsInt, IsString, IsUUID, MaxLength, Min } from 'class-validator';
 import type { TagView } from './animals';
@@ -68,4 +68,34 @@ export interface PlannedLoadView {
   readonly heads: readonly LoadHeadView[];
   /** All of it have left. */
   readonly isGone: boolean;
+}
+
+/** What selling asks for in a species. */
+export interface SpeciesAhead {
+  readonly species: Species;
+  readonly ready: number;
+  /** Ready, and too fat or over their days before long. */
+  readonly closing: number;
+  /** When the first of them is. */
+  readonly closesOn: string | null;
+  /** Outlets that run on certain days: the next, and who would be taken. */
+  readonly outlets: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly goesOn: string;
+    readonly fits: number;
+  }[];
+}
+export interface SaleAheadView {
+  readonly on: string;
+  readonly species: readonly SpeciesAhead[];
+  readonly loads: readonly {
+    readonly id: string;
+    readonly on: string;
+    readonly outletName: string;
+    readonly heads: number;
+    readonly stopped: number;
+  }[];
+  /** Reservations that end within a week. */
+  readonly reserved: readonly { readonly tag: TagView; readonly buyer: string; readonly until: string }[];
 }

@@ -3,11 +3,12 @@ import { CarryingModule } from '../carrying/carrying.module';
 import { DueModule } from '../due/due.module';
 import { HoldingModule } from '../holding/holding.module';
 import { SeasonModule } from '../season/season.module';
+import { SellingModule } from '../selling/selling.module';
 import { CalendarController } from './calendar.controller';
 import { CalendarService } from './calendar.service';
 
 @Module({
-  imports: [CarryingModule, DueModule, HoldingModule, SeasonModule],
+  imports: [CarryingModule, DueModule, HoldingModule, SeasonModule, SellingModule],
   controllers: [CalendarController],
   providers: [CalendarService],
 })

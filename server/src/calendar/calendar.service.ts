@@ -8,10 +8,20 @@ import { notFound } from '../common/problems';
 import { DueService } from '../due/due.service';
 import { HoldingService } from '../holding/holding.service';
 import { SeasonService } from '../season/season.service';
+import { SaleAheadService } from '../selling/ahead.service';
 
 /** Steps of the last half year stay in the calendar, so that it can be looked back at. */
 const BACK_DAYS = 183;
 const DAY_SECONDS = 86_400;
+
+/** Whole days, the last included. */
+interface CalendarEvent {
+  readonly id: string;
+  readonly summary: string;
+  readonly from: Day;
+  readonly to: Day;
+  readonly lines: readonly string[];
+}
 
 /** The plan and what is due as an iCalendar (RFC 5545) of whole days. */
 @Injectable()
@@ -21,6 +31,7 @@ export class CalendarService {
     @Inject(BirthsToComeService) private readonly birthList: BirthsToComeService,
     @Inject(DueService) private readonly due: DueService,
     @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(SaleAheadService) private readonly saleAhead: SaleAheadService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -36,7 +47,7 @@ export class CalendarService {
       // A subscriber asks again every few hours.
       ttl: 6 * 3600,
     });
-    for (const { id, summary, from, to, lines } of this.events()) {
+    for (const { id, summary, from, to, lines } of [...this.events(), ...(await this.sales())]) {
       const event = calendar.createEvent({
         id,
         summary,
@@ -57,8 +68,37 @@ export class CalendarService {
     return calendar.toString();
   }
 
+  /** Loads that are planned, reservations that end, and when the first of those ready are ready no longer. */
+  private async sales(): Promise<CalendarEvent[]> {
+    const { loads, reserved, species } = await this.saleAhead.view();
+    const onOne = (id: string, on: string, summary: string, ...lines: string[]): CalendarEvent => ({
+      id: `${id}@yaylak`,
+      summary,
+      from: dayOf(on),
+      to: dayOf(on),
+      lines,
+    });
+    return [
+      ...loads.map((l) => onOne(`load-${l.id}`, l.on, `Load for ${l.outletName}`, `${l.heads} head.`)),
+      ...reserved.map((r) =>
+        onOne(`reserved-${r.tag.animalId}-${r.until}`, r.until, `${r.tag.text}: kept for ${r.buyer} to this day`),
+      ),
+      ...species.flatMap((s) =>
+        s.closesOn === null
+          ? []
+          : [
+              onOne(
+                `closing-${s.species}`,
+                s.closesOn,
+                `${SPECIES_WORDS[s.species].name}: the first of ${s.closing} ready no longer`,
+              ),
+            ],
+      ),
+    ];
+  }
+
   /** Births awaited of females one by one, on the days they are usual. */
-  private births(): { id: string; summary: string; from: Day; to: Day; lines: string[] }[] {
+  private births(): CalendarEvent[] {
     return this.birthList.list().rows.flatMap((r) =>
       r.probability !== null && r.probability < CARRYING_FROM
         ? []
@@ -77,7 +117,7 @@ export class CalendarService {
     );
   }
 
-  private events(): { id: string; summary: string; from: Day; to: Day; lines: string[] }[] {
+  private events(): CalendarEvent[] {
     const today = this.clock.today();
     const steps = this.season.laid().flatMap(({ record, steps: all }) =>
       all.flatMap((step) => {

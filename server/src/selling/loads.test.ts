@@ -1,4 +1,4 @@
-import type { PlannedLoadView } from '@yaylak/contract';
+import type { PlannedLoadView, SaleAheadView } from '@yaylak/contract';
 import {
   anOutlet,
   aProduct,
@@ -77,6 +77,27 @@ it('takes nobody on that may not go, and says who and why', async () => {
   await plan([held], { on: '2026-12-05' });
   const goat = await lamb('G-1', { species: 'goat' });
   expect((await plan([goat], {}, 400)).detail).toContain('none of the species');
+});
+
+it('is told for the days ahead with who is ready, which outlet goes next, and whose reservation ends', async () => {
+  const market = await outlet({ name: 'Hill market', weekdays: [3], wants: { fromKg: 30 }, leastChance: 0.6 });
+  const [one, kept] = [await lamb('26-0031'), await lamb('26-0032')];
+  await t.post(
+    ...[one, kept].flatMap((id) => [weight(id, '2026-11-10', 42), weight(id, '2026-11-22', 44.5)]),
+    fact('reservation', kept, { buyer: 'Ms Hill', until: '2026-11-28' }),
+  );
+  await plan([one], { outletId: market, on: '2026-11-25' });
+  const ahead = await get<SaleAheadView>(t, '/api/selling/ahead');
+  expect(ahead.loads).toMatchObject([{ on: '2026-11-25', outletName: 'Hill market', heads: 1, stopped: 0 }]);
+  expect(ahead.reserved).toMatchObject([{ tag: { text: '26-0032' }, buyer: 'Ms Hill', until: '2026-11-28' }]);
+  // 23 November 2026 is a Monday, the market runs on Wednesdays; one is kept for a buyer.
+  expect(ahead.species.find((s) => s.species === 'sheep')?.outlets).toEqual([
+    { id: market, name: 'Hill market', goesOn: '2026-11-25', fits: 1 },
+  ]);
+  const { calendarKey } = await get<{ calendarKey: string }>(t, '/api/season');
+  const ics = (await t.http().get(`/api/calendar.ics?key=${calendarKey}`).expect(200)).text;
+  expect(ics).toContain('SUMMARY:Load for Hill market');
+  expect(ics).toContain('26-0032: kept for Ms Hill to this day');
 });
 
 it('has nobody on two loads', async () => {

@@ -23,10 +23,12 @@ import {
   type OutletView,
   type PlannedLoadView,
   type ResultsView,
+  type SaleAheadView,
   type SaleAnimalView,
   type SaleSheetView,
   type SellingView,
 } from '@yaylak/contract';
+import { SaleAheadService } from './ahead.service';
 import { LoadsService } from './loads.service';
 import { OutletsService } from './outlets.service';
 import { ResultsService } from './results.service';
@@ -38,6 +40,7 @@ export class SellingController {
   constructor(
     @Inject(SellingService) private readonly selling: SellingService,
     @Inject(OutletsService) private readonly outlets: OutletsService,
+    @Inject(SaleAheadService) private readonly saleAhead: SaleAheadService,
     @Inject(LoadsService) private readonly loads: LoadsService,
     @Inject(ResultsService) private readonly made: ResultsService,
     @Inject(SaleSheetService) private readonly sheets: SaleSheetService,
@@ -59,6 +62,12 @@ export class SellingController {
   @Get('results')
   results(@Query() query: ResultsQuery): Promise<ResultsView> {
     return this.made.view(query);
+  }
+
+  /** What selling asks for in the days ahead: who is ready, which outlet goes next, loads, reservations that end. */
+  @Get('ahead')
+  ahead(): Promise<SaleAheadView> {
+    return this.saleAhead.view();
   }
 
   /** What buyers are told of animals: identifiers, parents, treatments, what is withheld, gene tests. */

@@ -6,6 +6,7 @@ import { LearnedService } from './learned.service';
 import { LoadsService } from './loads.service';
 import { OutletsService } from './outlets.service';
 import { ResultsService } from './results.service';
+import { SaleAheadService } from './ahead.service';
 import { SaleSheetService } from './saleSheet.service';
 import { SellingController } from './selling.controller';
 import { SellingService } from './selling.service';
@@ -13,7 +14,15 @@ import { SellingService } from './selling.service';
 @Module({
   imports: [AnimalsModule, BookModule, MatingModule],
   controllers: [SellingController],
-  providers: [LearnedService, LoadsService, OutletsService, ResultsService, SaleSheetService, SellingService],
-  exports: [LearnedService, OutletsService],
+  providers: [
+    LearnedService,
+    LoadsService,
+    OutletsService,
+    ResultsService,
+    SaleAheadService,
+    SaleSheetService,
+    SellingService,
+  ],
+  exports: [LearnedService, OutletsService, SaleAheadService],
 })
 export class SellingModule {}

@@ -33,6 +33,7 @@ import {
   type HeadAtOutlets,
   type Outlet,
   type SaleFacts,
+  type Species,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Derived } from '../book/derived';
@@ -74,21 +75,12 @@ export class SellingService {
 
   async view({ species, groupId }: SellingQuery): Promise<SellingView> {
     const today = this.clock.today();
-    const settings = this.book.state.settings(species);
-    const forSale = [...this.book.state.animals.values()].filter(
-      (f) => f.record.species === species && isPresent(f, today) && mayBeSold(f, today, settings),
-    );
+    const forSale = this.forSale(species);
     const groups = this.groupsOf(forSale);
     const chosen = groupId ?? groups[0]?.id ?? null;
     const pen = forSale.filter((f) => (groupOn(f, today) ?? null) === chosen);
     const outlets = (await this.outlets.list()).filter((o) => o.facts.species === species && !o.isClosed);
-    const reckoned = outlets.map(outletOf);
-    const gains = this.gainsBySex(pen);
-    const rows: SaleRow[] = [];
-    for (const [i, facts] of pen.entries()) {
-      if (i % AT_ONCE === 0) await breathe();
-      rows.push(this.row(facts, this.head(facts, reckoned, { gain: gains.get(facts.record.sex), heads: pen.length })));
-    }
+    const rows = await this.rowsOf(pen, outlets);
     const dearest = dearestFirst(rows, outlets);
     return {
       on: isoOf(today),
@@ -100,6 +92,40 @@ export class SellingService {
       split: splitOf(rows, dearest.slice(0, MOST_OUTLETS)),
       notSplit: dearest.slice(MOST_OUTLETS).map((o) => o.id),
     };
+  }
+
+  /** Every animal of a species that may be sold, each as it stands in its pen. */
+  async allRows(species: Species): Promise<SaleRow[]> {
+    const today = this.clock.today();
+    const outlets = (await this.outlets.list()).filter((o) => o.facts.species === species && !o.isClosed);
+    const pens = new Map<string | undefined, AnimalFacts[]>();
+    for (const facts of this.forSale(species)) {
+      const id = groupOn(facts, today);
+      const pen = pens.get(id);
+      if (pen) pen.push(facts);
+      else pens.set(id, [facts]);
+    }
+    const rows: SaleRow[] = [];
+    for (const pen of pens.values()) rows.push(...(await this.rowsOf(pen, outlets)));
+    return rows;
+  }
+
+  private forSale(species: Species): AnimalFacts[] {
+    const today = this.clock.today();
+    const settings = this.book.state.settings(species);
+    return this.book.state.ofSpecies(species).filter((f) => isPresent(f, today) && mayBeSold(f, today, settings));
+  }
+
+  /** Those of one pen at its outlets. */
+  private async rowsOf(pen: readonly AnimalFacts[], outlets: readonly OutletView[]): Promise<SaleRow[]> {
+    const reckoned = outlets.map(outletOf);
+    const gains = this.gainsBySex(pen);
+    const rows: SaleRow[] = [];
+    for (const [i, facts] of pen.entries()) {
+      if (i % AT_ONCE === 0) await breathe();
+      rows.push(this.row(facts, this.head(facts, reckoned, { gain: gains.get(facts.record.sex), heads: pen.length })));
+    }
+    return rows;
   }
 
   /** Where those for sale stand, the largest pen first; those in no group are not a pen. */

@@ -6,6 +6,7 @@ import type {
   OutletView,
   ResultsQuery,
   ResultsView,
+  SaleAheadView,
   SaleAnimalView,
   SaleSheetView,
   SellingQuery,
@@ -28,6 +29,10 @@ export const saleSheetQuery = (ids: readonly string[]) =>
     queryKey: ['sale-sheet', ids],
     queryFn: ({ signal }) => ask<SaleSheetView>(`/api/selling/sheet?ids=${ids.join(',')}`, { signal }),
   });
+export const saleAheadQuery = queryOptions({
+  queryKey: ['sale-ahead'],
+  queryFn: ({ signal }) => ask<SaleAheadView>('/api/selling/ahead', { signal }),
+});
 export const loadsQuery = queryOptions({
   queryKey: ['loads'],
   queryFn: ({ signal }) => ask<PlannedLoadView[]>('/api/selling/loads', { signal }),

@@ -53,6 +53,7 @@ export const KEPT_OFFLINE: ReadonlySet<string> = new Set([
   'selling',
   'outlets',
   'sale-results',
+  'sale-ahead',
 ]);
 
 /**

@@ -18,6 +18,7 @@ import { DueRows } from './DueRows';
 import { Held } from './Held';
 import { MatingRows } from './MatingRows';
 import { NotGrowing } from './NotGrowing';
+import { SellingAhead } from './SellingAhead';
 import { ShouldGo } from './ShouldGo';
 import { useWhole } from './useWhole';
 
@@ -47,6 +48,7 @@ function Today({ data }: { readonly data: TodayView }) {
         <>
           <NotGrowing {...notGrowing} />
           <ShouldGo rows={data.shouldGo} />
+          <SellingAhead />
           <Panel>
             <h2>On the holding</h2>
             <FigureTable $isSum>
