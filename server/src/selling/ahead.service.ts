@@ -63,10 +63,11 @@ export class SaleAheadService {
   private ahead(species: Species, rows: readonly SaleRow[], outlets: readonly OutletView[]): SpeciesAhead {
     const today = this.clock.today();
     const closing = rows.filter((r) => r.state === 'closing');
+    const ready = rows.filter((r) => r.state === 'ready' || r.state === 'closing');
     const soonest = Math.min(...closing.map((r) => r.inDays ?? Infinity));
     return {
       species,
-      ready: rows.filter((r) => r.state === 'ready').length,
+      ready: ready.length - closing.length,
       closing: closing.length,
       closesOn: Number.isFinite(soonest) ? isoOf(addDays(today, soonest)) : null,
       outlets: outlets
@@ -75,9 +76,7 @@ export class SaleAheadService {
           id,
           name: facts.name,
           goesOn: isoOf(nextWeekday(today, facts.weekdays)),
-          fits: rows.filter(
-            (r) => r.held === null && r.cells.some((c) => c.outletId === id && c.readiness.kind === 'ready'),
-          ).length,
+          fits: ready.filter((r) => r.cells.some((c) => c.outletId === id && c.readiness.kind === 'ready')).length,
         }))
         .filter((o) => o.fits > 0)
         .sort((a, b) => (a.goesOn < b.goesOn ? -1 : 1)),

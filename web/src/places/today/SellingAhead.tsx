@@ -54,10 +54,10 @@ const hasReady = ({ ready, closing }: SpeciesAhead): boolean => ready + closing 
 const isQuiet = ({ loads, species, reserved }: SaleAheadView): boolean =>
   loads.length === 0 && reserved.length === 0 && !species.some(hasReady);
 
-/** `Sheep: 23 ready; 5 of them no longer after 15 Dec`. */
+/** `Sheep: 23 ready, 5 of them closing, the first by 15 Dec`. */
 function readyText({ species, ready, closing, closesOn }: SpeciesAhead): string {
   const all = `${SPECIES_WORDS[species].name}: ${ready + closing} ready`;
-  return closing > 0 && closesOn ? `${all}, the first of ${closing} too late from ${shortDate(closesOn)}` : all;
+  return closing > 0 && closesOn ? `${all}, ${closing} of them closing, the first by ${shortDate(closesOn)}` : all;
 }
 
 const Whole = styled(Link)`
