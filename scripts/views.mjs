@@ -82,15 +82,16 @@ export const views = [
   { name: 'births', open: goto('/births?species=sheep') },
   { name: 'rearing', open: goto('/rearing?species=rabbit') },
   { name: 'choosing', open: goto('/choosing') },
-  { name: 'kin', open: kin },
   { name: 'going', open: goto('/choosing/going?species=sheep') },
   { name: 'selling', open: goto('/selling') },
+  { name: 'results', open: goto('/selling/results?species=sheep') },
   { name: 'tags', open: goto('/tags') },
   { name: 'holding', open: goto('/holding') },
 ];
 
 /** Other sizes and the barn theme, to be looked at and not kept. */
 export const moreViews = [
+  { name: 'kin', open: kin },
   { name: 'today-390', size: { width: 390, height: 844 }, open: goto('/') },
   { name: 'race-390', size: { width: 390, height: 844 }, open: race },
   { name: 'race-1024', size: { width: 1024, height: 768 }, open: race },
