@@ -48,6 +48,11 @@ export class AnimalQuery {
   @MayBeMissing()
   @IsIn(WITHHELD_ASKED)
   withheld?: (typeof WITHHELD_ASKED)[number];
+  /** Breed or kind, as it is written. */
+  @MayBeMissing()
+  @IsString()
+  @MaxLength(MAX_TEXT)
+  strain?: string;
   /** What was written of it when it was last chosen among its like. */
   @MayBeMissing()
   @IsIn(DECISIONS)

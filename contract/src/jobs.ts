@@ -152,6 +152,8 @@ export interface RosterAnimal {
   readonly rears?: number;
   /** The day its time on feed began: weaned, or bought after that. */
   readonly feedFrom?: string;
+  /** Its breed or kind, where it was said. */
+  readonly strain?: string;
   /** Points in the ranking the holding last drew up for its like, and their standard error; null outside it. */
   readonly points: number | null;
   readonly pointsError?: number;

@@ -61,7 +61,7 @@ createRoot(document.getElementById('root') as HTMLElement).render(
       persistOptions={{
         persister,
         maxAge: KEPT_MS,
-        buster: '6',
+        buster: '7',
         dehydrateOptions: {
           shouldDehydrateQuery: (q) => q.state.data !== undefined && KEPT_OFFLINE.has(String(q.queryKey[0])),
         },

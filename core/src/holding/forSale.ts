@@ -1,11 +1,18 @@
 import { leavesByChoice, reservedOn, withheldOn, type AnimalFacts } from '../book';
 import { addDays, type Day } from '../calendar';
+import { normalised } from '../identity';
 import { feltFat, type Felt } from '../selling';
 import type { FatGroup, SpeciesSettings } from '../species';
 import type { Days } from '../units';
 
-/** How early one of its kind lays on fat. */
-export const fatGroupOf = (_record: AnimalFacts['record'], { selling }: SpeciesSettings): FatGroup => selling.fatGroup;
+/** How early one of its kind lays on fat: as the holding has it of its breed, else what is usual of the species. */
+export function fatGroupOf(
+  { strain }: { readonly strain: string | undefined },
+  { selling, breeds }: Pick<SpeciesSettings, 'selling' | 'breeds'>,
+): FatGroup {
+  const own = strain === undefined ? undefined : breeds.find((b) => normalised(b.name) === normalised(strain));
+  return own?.fatGroup ?? selling.fatGroup;
+}
 
 /** What stands between an animal and its sale, and how finished it was found. */
 export interface SaleFacts {

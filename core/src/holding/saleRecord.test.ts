@@ -4,6 +4,7 @@ import { finish } from '../book/kinds/finish';
 import type { Outlet, PriceList } from '../selling';
 import { SPECIES_TABLE } from '../species';
 import { anAnimal, day, reading } from '../tests/builders';
+import { fatGroupOf } from './forSale';
 import { gradedPairs, habitsAt, killedHead, saleDifference, saleRecord, type SaleRecord } from './saleRecord';
 
 const { sheep } = SPECIES_TABLE;
@@ -102,6 +103,13 @@ describe('the grader against the own hand', () => {
     expect(shape).toMatchObject({ pairs: 5, mean: -1, used: -0.5 });
     expect(fat).toMatchObject({ pairs: 0, used: 0 });
   });
+});
+
+it('goes by the breed group of the holding’s own list, else by what is usual of the species', () => {
+  const settings = { ...sheep, breeds: [{ name: 'Hill white', fatGroup: 'late' as const }] };
+  expect(fatGroupOf({ strain: 'hill  White' }, settings)).toBe('late');
+  expect(fatGroupOf({ strain: 'Plain red' }, settings)).toBe('middle');
+  expect(fatGroupOf({ strain: undefined }, settings)).toBe('middle');
 });
 
 describe('paid against expected', () => {

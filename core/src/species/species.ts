@@ -239,6 +239,12 @@ export const KILLING_KINDS = ['lamb', 'kid', 'rabbit', 'beef', 'dairy-cross', 'd
 export type KillingKind = (typeof KILLING_KINDS)[number];
 
 /** How those for sale are kept and taken to be. */
+/** A breed or kind of the holding's own list. */
+export interface Breed {
+  readonly name: string;
+  readonly fatGroup: FatGroup;
+}
+
 export interface SellingRules {
   /** Feed and keep of one that waits, a day; hundredths of the holding's money. */
   readonly keepMinorADay: number;
@@ -303,6 +309,8 @@ export interface SpeciesSettings {
   readonly fastestGainKgPerDay: KilogramsPerDay;
   readonly growthFactors: GrowthFactors;
   readonly weighing: readonly WeighingStep[];
+  /** Breeds and kinds the holding tells apart, by how early they lay on fat. */
+  readonly breeds: readonly Breed[];
   /** Tags and tattoos an animal should wear. */
   readonly identifiersAdvised: number;
   /** Template of new numbers, see identity/numberTemplate. */

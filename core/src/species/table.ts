@@ -1,4 +1,4 @@
-import type { ChoosingRules, PairingRules, SellingRules, Species, SpeciesSettings, TestRules } from './species';
+import type { Breed, ChoosingRules, PairingRules, SellingRules, Species, SpeciesSettings, TestRules } from './species';
 import type { Days } from '../units';
 
 /** Where a default comes from, shown beside it in the settings. */
@@ -36,6 +36,7 @@ export const SOURCE_NOTES: Readonly<Record<keyof SpeciesSettings, string>> = {
   heaviestKg: 'Above this a reading is refused as a slip of the finger.',
   fastestGainKgPerDay: 'A jump or fall far beyond this is kept and marked "check the reading".',
   growthFactors: 'Rules of thumb; replaced step by step by your own records from 60 in a class.',
+  breeds: 'The holding’s own list.',
   weighing: 'One usual rhythm. Other good stock people weigh more, or each young from birth: edit it.',
   identifiersAdvised: 'Two from birth, so that a lost one leaves one; local rules decide what must be worn.',
   numberTemplate: 'Year and running number tells the age at a glance; change it to your own way.',
@@ -80,6 +81,9 @@ const CHOOSING: ChoosingRules = {
   daughtersAYear: 0.6,
 };
 
+/** Each holding names its own. */
+const NO_BREEDS: readonly Breed[] = [];
+
 /** Lambs and kids on good keep. Money is that of a smallholding. */
 const SELLING: SellingRules = {
   keepMinorADay: 26,
@@ -122,6 +126,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     },
     pairing: PAIRING,
     choosing: CHOOSING,
+    breeds: NO_BREEDS,
     selling: SELLING,
     season: {
       cycles: 2,
@@ -233,6 +238,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
     },
     pairing: PAIRING,
     choosing: { ...CHOOSING, youngMinor: 7_000, cullMinor: 5_000, replacementMinor: 16_000, usefulYears: 6 },
+    breeds: NO_BREEDS,
     selling: { ...SELLING, fatGroup: 'late', killingKind: 'kid' },
     season: {
       cycles: 2,
@@ -355,6 +361,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       culledByAge: [0.15, 0.25, 0.5, 0.8],
       daughtersAYear: 12,
     },
+    breeds: NO_BREEDS,
     selling: {
       keepMinorADay: 7,
       interestAYear: 0,
@@ -474,6 +481,7 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       culledByAge: [0.02, 0.05, 0.08, 0.08, 0.08, 0.1, 0.1, 0.12, 0.15, 0.2, 0.3, 0.4, 0.6],
       daughtersAYear: 0.42,
     },
+    breeds: NO_BREEDS,
     selling: {
       keepMinorADay: 210,
       interestAYear: 0.02,

@@ -221,6 +221,7 @@ export class AnimalsService {
         !withheldOn(facts, today).some(({ of }) => query.withheld === 'any' || query.withheld === of)
       )
         return false;
+      if (query.strain && normalised(record.strain ?? '') !== normalised(query.strain)) return false;
       if (query.chosen && facts.choices.at(-1)?.decision !== query.chosen) return false;
       return !words || this.saysWords(facts, groupId, words);
     };

@@ -287,6 +287,12 @@ describe('asked for by what was done to them', () => {
     expect(await numbers(`mark=${encodeURIComponent('red|rump|keep')}`)).toEqual([]);
   });
 
+  it('are those of a breed, however it is written', async () => {
+    const [a, b] = [uuid(), uuid()];
+    await t.post(arrival(a, { strain: 'Hill white' }), tag(a, 'H-1'), arrival(b), tag(b, 'H-2'));
+    expect(await numbers(`strain=${encodeURIComponent('hill  white')}`)).toEqual(['H-1']);
+  });
+
   it('are those last chosen so', async () => {
     const [a, b] = [uuid(), uuid()];
     await t.post(arrival(a), arrival(b), tag(a, '1'), tag(b, '2'));

@@ -113,6 +113,7 @@ export class RosterService {
       sex: record.sex,
       bornOn: record.bornOn === undefined ? null : isoOf(record.bornOn),
       ...(record.birthKnownTo === undefined ? {} : { birthKnownTo: record.birthKnownTo }),
+      ...(record.strain === undefined ? {} : { strain: record.strain }),
       birthType: record.birthType ?? null,
       rearingType: this.book.state.litters.rearingType(facts, today) ?? null,
       dam: this.shortName(record.damId),

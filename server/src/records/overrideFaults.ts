@@ -5,6 +5,7 @@ import {
   GRANDPARENT_RULES,
   HEAT_SCHOOLS,
   KILLING_KINDS,
+  normalised,
   readTemplate,
   SPECIES,
   SPECIES_TABLE,
@@ -106,8 +107,11 @@ function unlike(shipped: unknown, value: unknown, field: string): FieldFault[] {
   }
   if (Array.isArray(shipped)) {
     const isSteps = field.endsWith('carryingSteps');
-    if (!Array.isArray(value) || (value.length === 0 && !isSteps) || value.length > 40)
-      return [{ field, message: `${field} must be a list of ${isSteps ? 'up to' : '1 to'} 40.` }];
+    const isBreeds = field.endsWith('breeds');
+    const mayBeEmpty = isSteps || isBreeds;
+    if (!Array.isArray(value) || (value.length === 0 && !mayBeEmpty) || value.length > 40)
+      return [{ field, message: `${field} must be a list of ${mayBeEmpty ? 'up to' : '1 to'} 40.` }];
+    if (isBreeds) return breedFaults(value, field);
     return value.flatMap((v, i) => {
       if (isSteps) return carryingStepFaults(v, `${field}.${i}`);
       return typeof shipped[0] === 'object' ? stepFaults(v, `${field}.${i}`) : unlike(shipped[0], v, `${field}.${i}`);
@@ -128,6 +132,22 @@ function unlike(shipped: unknown, value: unknown, field: string): FieldFault[] {
 
 const isRising = (figures: readonly number[]): boolean =>
   figures.every((f, i) => i === 0 || f >= (figures[i - 1] as number));
+
+/** A breed has a name of its own, and is early, between or late to lay on fat. */
+function breedFaults(breeds: readonly unknown[], field: string): FieldFault[] {
+  const seen = new Set<string>();
+  return breeds.flatMap((value, i): FieldFault[] => {
+    const { name, fatGroup } = (value ?? {}) as { name?: unknown; fatGroup?: unknown };
+    const at = `${field}.${i}`;
+    if (typeof name !== 'string' || name.trim() === '' || name.length > 60)
+      return [{ field: at, message: `${at} needs a name of up to 60 letters.` }];
+    if (!(FAT_GROUPS as readonly unknown[]).includes(fatGroup))
+      return [{ field: at, message: `“${name}” must be one of ${FAT_GROUPS.join(', ')}.` }];
+    const isTwice = seen.has(normalised(name));
+    seen.add(normalised(name));
+    return isTwice ? [{ field: at, message: `“${name}” stands twice. Take one out.` }] : [];
+  });
+}
 
 /** A step before a birth has a kind, a name of its own, and days. */
 function carryingStepFaults(value: unknown, field: string): FieldFault[] {

@@ -1,5 +1,5 @@
 import type { HabitView, ResultsView, SoldHeadView } from '@yaylak/contract';
-import { fatName, shapeName, type Difference, type KillingKind } from '@yaylak/core';
+import { fatName, shapeName, type Difference, type FatGroup, type KillingKind } from '@yaylak/core';
 import { figureText, moneyText } from './format';
 
 /** Why a sale brought more or less, in the order the parts are put in. */
@@ -51,6 +51,13 @@ export function killingOutText({ kind, share, heads, usual }: ResultsView['killi
     ? `${KILLING_WORDS[kind]} are reckoned to kill out at the usual ${percent(usual)}: none of your own was weighed alive within three days of it.`
     : `${KILLING_WORDS[kind]} are reckoned to kill out at ${percent(share)}: ${heads} of your own, and the usual ${percent(usual)} counting as ten.`;
 }
+
+/** How early a kind lays on fat. */
+export const FAT_GROUP_WORDS: Readonly<Record<FatGroup, string>> = {
+  early: 'early',
+  middle: 'between',
+  late: 'late',
+};
 
 const SEEN = {
   shape: { over: 'better shaped', under: 'plainer' },

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { AwayError, withQuery } from '../../api/client';
-import { animalsQuery, groupsQuery, tagsQuery } from '../../api/queries';
+import { animalsQuery, groupsQuery, strainsQuery, tagsQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
 import { Choice, Field } from '../../parts/Field';
@@ -42,6 +42,7 @@ export function AnimalsPage() {
   const query = useMemo(() => queryOf(params), [params]);
   const { data: groups } = useQuery(groupsQuery);
   const { data: tags } = useQuery(tagsQuery);
+  const { data: strains = [] } = useQuery(strainsQuery);
   const list = useInfiniteQuery(animalsQuery(query));
   const rows = useMemo(() => list.data?.pages.flatMap((p) => p.rows) ?? [], [list.data]);
   const total = list.data?.pages[0]?.total ?? 0;
@@ -132,6 +133,14 @@ export function AnimalsPage() {
           ]}
           onChange={(withheld) => set({ withheld })}
         />
+        {strains.length > 0 ? (
+          <Choice
+            label="Breed"
+            value={query.strain ?? ''}
+            options={[['', 'any'], ...strains.map((name) => [name, name] as const)]}
+            onChange={(strain) => set({ strain })}
+          />
+        ) : null}
         <Choice
           label="Chosen"
           value={query.chosen ?? ''}
@@ -221,6 +230,7 @@ function queryOf(params: URLSearchParams): AnimalQuery {
     ...(bornIn ? { bornIn: Number(bornIn) } : {}),
     ...(get('mark') ? { mark: get('mark') } : {}),
     ...(get('withheld') ? { withheld: get('withheld') as 'any' } : {}),
+    ...(get('strain') ? { strain: get('strain') } : {}),
     ...(get('chosen') ? { chosen: get('chosen') as Decision } : {}),
     ...(get('sort') ? { sort: get('sort') as AnimalSort } : {}),
     ...(get('direction') ? { direction: get('direction') as 'up' | 'down' } : {}),

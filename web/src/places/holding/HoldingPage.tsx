@@ -12,6 +12,7 @@ import { Failed, Loading } from '../../parts/States';
 import { PointsPanel } from '../../parts/PointsPanel';
 import { useUnsaved } from '../../parts/unsaved';
 import { useSaveHolding, type SaveHolding } from '../../parts/useSaveHolding';
+import { Breeds } from './Breeds';
 import { Findings } from './Findings';
 import { Groups } from './Groups';
 import { Hands } from './Hands';
@@ -75,6 +76,7 @@ export function HoldingPage() {
         </Row>
         <SpeciesFigures key={`${species} ${data.version}`} species={species} holding={data} onSave={save} />
       </Panel>
+      <Breeds key={`breeds ${data.version}`} holding={data} onSave={save} />
       <Standards holding={data} onSave={save} />
     </Page>
   );

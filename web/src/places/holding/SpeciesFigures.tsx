@@ -23,7 +23,8 @@ interface Props {
   readonly onSave: SaveHolding;
 }
 
-const FIELD_WORDS: Readonly<Record<keyof SpeciesSettings, string>> = {
+/** Breeds have a list of their own. */
+const FIELD_WORDS: Readonly<Record<Exclude<keyof SpeciesSettings, 'breeds'>, string>> = {
   gestationDays: 'Carrying, days',
   overdueDays: 'Waited for past the usual range, days',
   femaleFirstMatingDays: 'First mating of a female, days old',
@@ -60,10 +61,10 @@ const FIELD_WORDS: Readonly<Record<keyof SpeciesSettings, string>> = {
 };
 
 /** The field in words, weights with the unit they are typed in. */
-const wordsOf = (field: keyof SpeciesSettings, unit: WeightUnit): string =>
+const wordsOf = (field: keyof typeof FIELD_WORDS, unit: WeightUnit): string =>
   `${FIELD_WORDS[field]}${field.includes('Kg') ? `, ${unit}` : ''}`;
 
-const FIELDS = Object.keys(FIELD_WORDS) as (keyof SpeciesSettings)[];
+const FIELDS = Object.keys(FIELD_WORDS) as (keyof typeof FIELD_WORDS)[];
 
 /** A yes or no is kept as one. */
 const asKept = (typed: string): string | boolean => (typed === 'true' || typed === 'false' ? typed === 'true' : typed);
@@ -87,7 +88,7 @@ export function SpeciesFigures({ species, holding, onSave }: Props) {
       const isText = path === 'numberTemplate' || path.endsWith('.name') || chosen.has(path);
       const number = readTypedNumber(typed);
       if (!isText && number.kind === 'refused')
-        return setProblem(`${wordsOf(field as keyof SpeciesSettings, unit)}: “${typed}” is not a number.`);
+        return setProblem(`${wordsOf(field as keyof typeof FIELD_WORDS, unit)}: “${typed}” is not a number.`);
       own = fillIn(
         { ...settings, ...own },
         own,

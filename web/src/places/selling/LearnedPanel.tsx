@@ -4,7 +4,7 @@ import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
 import { colour, space } from '../../theme/tokens';
 import { figureText } from '../../words/format';
-import { comparedText, habitText, killingOutText } from '../../words/results';
+import { comparedText, FAT_GROUP_WORDS, habitText, killingOutText } from '../../words/results';
 
 /** What the results taught: killing-out, and how each grader sees beside the own hand. */
 export function LearnedPanel({ view }: { readonly view: ResultsView }) {
@@ -52,14 +52,12 @@ export function LearnedPanel({ view }: { readonly view: ResultsView }) {
   );
 }
 
-const GROUP_WORDS = { early: 'kinds early to lay on fat', middle: 'kinds between', late: 'kinds late to it' } as const;
-
 function Grader({ name, grader }: { readonly name: string; readonly grader: GraderView }) {
   return (
     <Seen>
       <b>
         {name}
-        {grader.breedGroup ? `, ${GROUP_WORDS[grader.breedGroup]}` : ''}
+        {grader.breedGroup ? `, kinds ${FAT_GROUP_WORDS[grader.breedGroup]} to lay on fat` : ''}
       </b>
       <Habit label="Shape" habit={grader.shape} of="shape" />
       <Habit label="Fat" habit={grader.fat} of="fat" />

@@ -1,5 +1,6 @@
 import {
   dayOf,
+  fatGroupOf,
   FAT_PLACES,
   feltFat,
   inBoxToday,
@@ -48,7 +49,7 @@ export function outletsToday(draft: Draft, at: AtHand): AtOutletToday[] {
   if (kg === undefined) return [];
   const { shape, fat } = typedFinish(draft);
   const felt = feltFat(fat);
-  const { fatGroup } = at.settings.selling;
+  const fatGroup = fatGroupOf({ strain: at.animal?.strain }, at.settings);
   const on = dayOf(at.job.on);
   const seen = {
     shape: shape === undefined ? undefined : { step: shape },
