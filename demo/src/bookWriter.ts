@@ -27,13 +27,27 @@ import {
   type Random,
   type Sex,
   type Species,
+  type SpeciesOverrides,
   type TagColour,
 } from '@yaylak/core';
 import { v5 } from 'uuid';
 
 const { tests, carrying } = SPECIES_TABLE.goat;
-/** What the laboratory of the valley takes, and what a goat costs to keep: 7 euros a tube, about 140 a year. */
-const OWN_FIGURES = {
+/** The hill breed, and its cross with a ram of the plain, which lays on fat sooner. */
+export const HILL_SHEEP = 'Hill white';
+export const CROSS_SHEEP = 'Hill white x Plain red';
+
+/**
+ * What the laboratory of the valley takes, and what a goat costs to keep: 7 euros a tube, about 140 a year; the sheep by
+ * how early they lay on fat.
+ */
+const OWN_FIGURES: SpeciesOverrides = {
+  sheep: {
+    breeds: [
+      { name: HILL_SHEEP, fatGroup: 'late' },
+      { name: CROSS_SHEEP, fatGroup: 'middle' },
+    ],
+  },
   goat: {
     ...(tests.blood ? { tests: { ...tests, blood: { ...tests.blood, priceMinor: 700 } } } : {}),
     carrying: { ...carrying, keepPerDayMinor: 38 },
@@ -72,6 +86,7 @@ export interface NewAnimal {
   readonly rearingType?: number;
   readonly merit?: number;
   readonly number?: string;
+  readonly strain?: string;
   readonly colour: TagColour;
   readonly name?: string;
   readonly group: string;
@@ -159,6 +174,7 @@ export class BookWriter {
       species: made.species,
       sex: made.sex,
       ...(animal.how === 'found' ? {} : { bornOn: isoOf(made.bornOn) }),
+      ...(animal.strain === undefined ? {} : { strain: animal.strain }),
       ...(made.dam ? { damId: made.dam.id } : {}),
       ...(made.sire ? { sireId: made.sire.id } : {}),
       ...(animal.birthType === undefined ? {} : { birthType: made.birthType }),
@@ -371,7 +387,7 @@ export class BookWriter {
               sireId: e.sireId ?? null,
               birthType: e.birthType ?? null,
               rearingType: e.rearingType ?? null,
-              strain: null,
+              strain: e.strain ?? null,
               version: 1,
             },
           ]

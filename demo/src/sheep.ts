@@ -1,5 +1,5 @@
 import { addDays, isoOf, seededRandom, yearOf, type Day, type Random, type TagColour } from '@yaylak/core';
-import type { BookWriter, DemoAnimal } from './bookWriter';
+import { CROSS_SHEEP, HILL_SHEEP, type BookWriter, type DemoAnimal } from './bookWriter';
 import { trueWeight } from './growthCurve';
 
 /** Days from the start of lambing to the end of the story's year. */
@@ -110,6 +110,7 @@ function lambing(w: BookWriter, from: Day, ramOf: (ewe: DemoAnimal) => DemoAnima
     const born = roll < 0.32 ? 1 : roll < 0.88 ? 2 : 3;
     const lost = born > 1 && w.random.chance(0.1) ? 1 : 0;
     const sire = ramOf(ewe);
+    const strain = w.animals.indexOf(sire) % 2 === 0 ? HILL_SHEEP : CROSS_SHEEP;
     for (let i = 0; i < born; i++) {
       const sex = w.random.chance(0.5) ? 'female' : 'male';
       const merit = (ewe.merit + sire.merit) / 2 + w.random.normal(0, 0.085);
@@ -122,6 +123,7 @@ function lambing(w: BookWriter, from: Day, ramOf: (ewe: DemoAnimal) => DemoAnima
         birthType: born,
         rearingType: born - lost,
         merit,
+        strain,
         colour: yearColour(bornOn),
         group: sex === 'female' ? EWE_LAMBS : RAM_LAMBS,
         withElectronic: true,

@@ -324,7 +324,7 @@ describe('the record', () => {
       'GET /api/identifiers': [anIdentifier('22-0001'), anIdentifier('21-0007')],
       ...answers,
     });
-    await shown.user.click(screen.getByRole('button', { name: 'Change sex, birth or parents' }));
+    await shown.user.click(screen.getByRole('button', { name: 'Change sex, birth, breed or parents' }));
     return shown;
   };
   const PATCH = `PATCH /api/animals/${encodeURIComponent(ID)}`;
@@ -334,12 +334,14 @@ describe('the record', () => {
     await user.clear(screen.getByLabelText('Dam'));
     await user.type(screen.getByLabelText('Dam'), '21-0007');
     await user.clear(screen.getByLabelText('Reared as one of'));
+    await user.type(screen.getByLabelText('Breed or kind'), ' Hill white ');
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await screen.findByText('Changed the record of 26-0001');
     expect(asked.find((a) => a.method === 'PATCH')?.body).toEqual({
       version: 3,
       damId: 'id of 21-0007',
       rearingType: null,
+      strain: 'Hill white',
     });
   });
 

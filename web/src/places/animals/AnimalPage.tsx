@@ -68,6 +68,7 @@ export function AnimalPage() {
           {row.bornOn
             ? `Born ${birthDate(row.bornOn, row.birthKnownTo)}${row.birthType === null ? '' : ` as ${bornText(row.species, row.birthType, row.rearingType)}`}.`
             : 'Birth not known.'}{' '}
+          {data.strain === null ? '' : `${data.strain}. `}
           {row.lastKg !== null && row.lastOn
             ? `${weightText(row.lastKg, unit, row.species)} on ${fullDate(row.lastOn)}.`
             : 'Never weighed.'}{' '}

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { ChangeAnimal, type AnimalView } from '@yaylak/contract';
 import { SEXES, type Sex } from '@yaylak/core';
 import { useState } from 'react';
-import { identifiersQuery } from '../../api/queries';
+import { identifiersQuery, strainsQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { FormChoice, FormField } from '../../parts/form/fields';
 import { SendForm } from '../../parts/form/SendForm';
@@ -21,6 +21,7 @@ interface Typed {
   readonly sire: string;
   readonly birthType: string;
   readonly rearingType: string;
+  readonly strain: string;
 }
 
 const ROLES = ['dam', 'donor', 'sire'] as const;
@@ -35,15 +36,16 @@ export function RecordEditor({ view }: { readonly view: AnimalView }) {
         <RecordForm view={view} onDone={() => setOpen(false)} />
       ) : (
         <Button style={{ marginTop: 8 }} onPress={() => setOpen(true)}>
-          Change sex, birth or parents
+          Change sex, birth, breed or parents
         </Button>
       )}
     </Panel>
   );
 }
 
-function RecordForm({ view: { row }, onDone }: { readonly view: AnimalView; readonly onDone: () => void }) {
+function RecordForm({ view: { row, strain }, onDone }: { readonly view: AnimalView; readonly onDone: () => void }) {
   const { data: identifiers } = useQuery(identifiersQuery);
+  const { data: strains = [] } = useQuery(strainsQuery);
   const changeRecord = useChangeRecord();
   const order = useDateOrder();
   const shown: Typed = {
@@ -54,12 +56,14 @@ function RecordForm({ view: { row }, onDone }: { readonly view: AnimalView; read
     sire: row.sire?.text ?? '',
     birthType: row.birthType === null ? '' : String(row.birthType),
     rearingType: row.rearingType === null ? '' : String(row.rearingType),
+    strain: strain ?? '',
   };
   /** Only what is another than it was: two who change other fields do not stand in each other's way. */
   const changeOf = (typed: Typed): RecordChange => {
     const change: RecordChange = {};
     if (typed.sex !== shown.sex) change.sex = typed.sex;
     if (typed.bornOn !== shown.bornOn) Object.assign(change, birthOf(typed.bornOn, order));
+    if (typed.strain !== shown.strain) change.strain = typed.strain.trim() === '' ? null : typed.strain.trim();
     for (const field of ['birthType', 'rearingType'] as const)
       if (typed[field] !== shown[field]) change[field] = typed[field] === '' ? null : Number(typed[field]);
     for (const role of ROLES) {
@@ -98,6 +102,12 @@ function RecordForm({ view: { row }, onDone }: { readonly view: AnimalView; read
       <FormField name="sire" label="Sire" />
       <FormField name="birthType" label="Born as one of" inputMode="numeric" />
       <FormField name="rearingType" label="Reared as one of" inputMode="numeric" />
+      <FormField name="strain" label="Breed or kind" list="record-strains" />
+      <datalist id="record-strains">
+        {strains.map((name) => (
+          <option key={name} value={name} />
+        ))}
+      </datalist>
     </SendForm>
   );
 }
