@@ -253,8 +253,7 @@ it('says what stays when the server goes away in the middle', async () => {
 
 describe('a whole book', () => {
   const pickBook = async (user: ReturnType<typeof renderPage>['user'], text: string) => {
-    const input = document.querySelector('input[accept=".json"]') as HTMLInputElement;
-    await user.upload(input, aFile(text, 'book.json'));
+    await pick(user, aFile(text, 'book.json'), 'Choose a book file');
   };
   it('is read in and counted', async () => {
     const { user } = renderPage(<FilesPage />, { answers: { 'POST /api/book': { animals: 3, entries: 40 } } });
