@@ -86,16 +86,19 @@ export interface SpeciesAhead {
     readonly fits: number;
   }[];
 }
+/** A load that is planned, in short. */
+export interface LoadAhead {
+  readonly id: string;
+  readonly on: string;
+  readonly species: Species;
+  readonly outletName: string;
+  readonly heads: number;
+  readonly stopped: number;
+}
 export interface SaleAheadView {
   readonly on: string;
   readonly species: readonly SpeciesAhead[];
-  readonly loads: readonly {
-    readonly id: string;
-    readonly on: string;
-    readonly outletName: string;
-    readonly heads: number;
-    readonly stopped: number;
-  }[];
+  readonly loads: readonly LoadAhead[];
   /** Reservations that end within a week. */
   readonly reserved: readonly { readonly tag: TagView; readonly buyer: string; readonly until: string }[];
 }

@@ -5,6 +5,7 @@ import type { TagView, WindowView } from './animals';
 import type { PenStageEntry } from './entries/penStage';
 import type { GainView } from './growth';
 import type { JobView } from './jobs';
+import type { LoadAhead } from './loads';
 import type { HeatView } from './mating';
 import type { CarryingStepEntry } from './entries/carryingStep';
 import type { WithheldView } from './remedies';
@@ -163,5 +164,7 @@ export interface YearBandView {
       /** The season of mating it is of, by its first day. */
       readonly season: string;
     })[];
+    /** Loads that are planned. */
+    readonly loads: readonly LoadAhead[];
   }[];
 }

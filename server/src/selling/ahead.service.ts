@@ -38,13 +38,7 @@ export class SaleAheadService {
     return {
       on: isoOf(this.clock.today()),
       species: await this.kept.species,
-      loads: (await this.loads.list()).map(({ id, facts, heads }) => ({
-        id,
-        on: facts.on,
-        outletName: outlets.find((o) => o.id === facts.outletId)?.facts.name ?? '',
-        heads: heads.length,
-        stopped: heads.filter((h) => h.checks.some((c) => c.isStop)).length,
-      })),
+      loads: await this.loads.ahead(),
       reserved: this.reserved(),
     };
   }

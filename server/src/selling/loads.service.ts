@@ -4,6 +4,7 @@ import {
   loadCheckText,
   type ChangeLoad,
   type CreateLoad,
+  type LoadAhead,
   type LoadFacts,
   type LoadHeadView,
   type OutletView,
@@ -45,6 +46,18 @@ export class LoadsService {
       .map((load) => this.view(load, outlets))
       .filter((load) => !load.isGone)
       .sort((a, b) => (a.facts.on < b.facts.on ? -1 : 1));
+  }
+
+  /** Those still to go in short, the next first; one whose outlet is gone is left out. */
+  async ahead(): Promise<LoadAhead[]> {
+    const outlets = await this.outlets.list();
+    return (await this.list()).flatMap(({ id, facts, heads }) => {
+      const outlet = outlets.find((o) => o.id === facts.outletId);
+      if (!outlet) return [];
+      const { name: outletName, species } = outlet.facts;
+      const stopped = heads.filter((h) => h.checks.some((c) => c.isStop)).length;
+      return [{ id, on: facts.on, species, outletName, heads: heads.length, stopped }];
+    });
   }
 
   async one(id: string): Promise<PlannedLoadView> {

@@ -23,6 +23,6 @@ import { SellingService } from './selling.service';
     SaleSheetService,
     SellingService,
   ],
-  exports: [LearnedService, OutletsService, SaleAheadService],
+  exports: [LearnedService, LoadsService, OutletsService, SaleAheadService],
 })
 export class SellingModule {}

@@ -14,7 +14,7 @@ export class TodayController {
 
   /** The year’s seasons of each species, for the band above every page. */
   @Get('year-band')
-  yearBand(): YearBandView {
+  yearBand(): Promise<YearBandView> {
     return this.today.yearBand();
   }
 }

@@ -11,6 +11,7 @@ import { MatingModule } from '../mating/mating.module';
 import { RemediesModule } from '../remedies/remedies.module';
 import { SeasonModule } from '../season/season.module';
 import { TodayController } from './today.controller';
+import { SellingModule } from '../selling/selling.module';
 import { TodayService } from './today.service';
 
 @Module({
@@ -26,6 +27,7 @@ import { TodayService } from './today.service';
     MatingModule,
     RemediesModule,
     SeasonModule,
+    SellingModule,
   ],
   controllers: [TodayController],
   providers: [TodayService],

@@ -39,6 +39,7 @@ import { MatingHistoryService } from '../mating/history.service';
 import { MatingService } from '../mating/mating.service';
 import { RemediesService } from '../remedies/remedies.service';
 import { SeasonService } from '../season/season.service';
+import { LoadsService } from '../selling/loads.service';
 
 /** A doubtful reading older than this was looked at or will not be. */
 const DOUBT_DAYS = 60;
@@ -62,6 +63,7 @@ export class TodayService {
     @Inject(SeasonService) private readonly season: SeasonService,
     @Inject(RemediesService) private readonly remedies: RemediesService,
     @Inject(GoingService) private readonly going: GoingService,
+    @Inject(LoadsService) private readonly loads: LoadsService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -110,7 +112,8 @@ export class TodayService {
   }
 
   /** The year's lanes; see `bandLane`. */
-  yearBand(): YearBandView {
+  async yearBand(): Promise<YearBandView> {
+    const loads = await this.loads.ahead();
     const today = this.clock.today();
     const year = yearOf(today);
     const { state } = this.book;
@@ -136,6 +139,7 @@ export class TodayService {
         })),
         planned: lane.planned.map((p) => ({ ...p, ...fromTo(p), name: state.plans.get(p.planId)?.facts.name ?? '' })),
         carrying: lane.carrying.map((b) => ({ ...b, ...fromTo(b), season: isoOf(b.season) })),
+        loads: loads.filter((l) => l.species === species && l.on.startsWith(`${year}-`)),
       };
     });
     return { year, today: isoOf(today), lanes };

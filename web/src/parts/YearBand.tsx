@@ -27,7 +27,7 @@ interface BlockOnBand {
 }
 
 /** A lane's blocks in order of day: what is planned pale, what happened over it. */
-function blocksOf({ species, blocks, planned, carrying }: BandLane): BlockOnBand[] {
+function blocksOf({ species, blocks, planned, carrying, loads }: BandLane): BlockOnBand[] {
   const { name, birth } = SPECIES_WORDS[species];
   const plannedWords = { mating: 'mating', carrying: 'carrying', births: birth, rearing: 'rearing' } as const;
   return [
@@ -48,6 +48,15 @@ function blocksOf({ species, blocks, planned, carrying }: BandLane): BlockOnBand
       isPlanned: b.isExpected,
       words: `${name}: ${b.isExpected ? `${birth} to be expected` : plannedWords[b.kind]}, ${countText(b.females, 'female', 'females')} served, ${shortDate(b.from)} to ${shortDate(b.to)}`,
       opens: `/carrying?species=${species}&season=${b.season}`,
+    })),
+    ...loads.map((l) => ({
+      key: l.id,
+      kind: 'load',
+      from: l.on,
+      to: l.on,
+      isPlanned: false,
+      words: `${name}: load for ${l.outletName}, ${countText(l.heads, 'head', 'head')}, ${shortDate(l.on)}`,
+      opens: `/selling/loads/${l.id}`,
     })),
     ...blocks.map((b) => ({
       key: `${b.kind} ${b.from}`,
@@ -170,6 +179,9 @@ const Block = styled.button`
   }
   &[data-kind='rearing'] {
     background: #66875f;
+  }
+  &[data-kind='load'] {
+    background: #8fb0d6;
   }
   &[data-planned] {
     opacity: 0.55;

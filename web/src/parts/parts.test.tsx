@@ -195,11 +195,13 @@ describe('the year band', () => {
         blocks: [block('births', '2026-03-28', '2026-04-30'), block('rearing', '2026-05-01', '2026-08-10')],
         planned: [],
         carrying: [],
+        loads: [{ id: 'load', on: '2026-12-04', species: 'sheep', outletName: 'Stone bridge', heads: 12, stopped: 0 }],
       },
       {
         species: 'goat',
         blocks: [],
         carrying: [],
+        loads: [],
         planned: [
           { kind: 'mating', from: '2026-11-01', to: '2026-12-12', planId: 'p7', name: 'Kidding 2027' },
           { kind: 'carrying', from: '2026-12-13', to: '2027-03-20', planId: 'p7', name: 'Kidding 2027' },
@@ -223,6 +225,7 @@ describe('the year band', () => {
     expect(screen.getByRole('button', { name: 'Sheep: 12 rearing, 1 May to 10 Aug' })).toHaveFocus();
     await user.keyboard('{ArrowLeft}');
     expect(births).toHaveFocus();
+    expect(screen.getByRole('button', { name: 'Sheep: load for Stone bridge, 12 head, 4 Dec' })).toBeVisible();
   });
   it('is a list a lane, with what is planned said so, and opens its plan', async () => {
     const { user, path } = show();

@@ -16,7 +16,7 @@ const ahead = (change: Partial<SaleAheadView> = {}): SaleAheadView => ({
     },
     { species: 'goat', ready: 0, closing: 0, closesOn: null, outlets: [] },
   ],
-  loads: [{ id: 'load', on: '2026-11-26', outletName: 'Stone bridge', heads: 12, stopped: 1 }],
+  loads: [{ id: 'load', on: '2026-11-26', species: 'sheep', outletName: 'Stone bridge', heads: 12, stopped: 1 }],
   reserved: [{ tag: aTag('26-0063'), buyer: 'Ms Hill', until: '2026-11-28' }],
   ...change,
 });
@@ -35,7 +35,11 @@ it('says which load goes, who is ready, which outlet goes next, and whose reserv
 });
 
 it('says of a load whose day is over that it was to go', async () => {
-  show(ahead({ loads: [{ id: 'load', on: '2026-11-20', outletName: 'Stone bridge', heads: 1, stopped: 0 }] }));
+  show(
+    ahead({
+      loads: [{ id: 'load', on: '2026-11-20', species: 'sheep', outletName: 'Stone bridge', heads: 1, stopped: 0 }],
+    }),
+  );
   expect(await screen.findByRole('link', { name: 'Was to go 20 Nov: Stone bridge, 1 head' })).toBeVisible();
 });
 
