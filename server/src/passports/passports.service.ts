@@ -6,12 +6,10 @@ import {
   PASSPORT_FORMAT_VERSION,
   PASSPORT_KINDS,
   type Entry,
-  type EntryAnswer,
   type PassportAnimal,
   type PassportFile,
   type PassportParent,
   type PassportsRead,
-  type PostMode,
 } from '@yaylak/contract';
 import { isoMoment, isoOf, mainIdentifier, normalised, type AnimalFacts, type Sex } from '@yaylak/core';
 import { AnimalsService } from '../animals/animals.service';
@@ -112,7 +110,8 @@ export class PassportsService {
         read.push({ ...shown, status: 'here', message: null });
         continue;
       }
-      const answers = await this.post(this.arriving(animal, keeper, productOf), isKeeping ? 'whole' : 'check');
+      const arriving = this.arriving(animal, { writtenBy: keeper, from, productOf });
+      const answers = await this.book.post(arriving, isKeeping ? 'whole' : 'check');
       const refused = answers.find((a) => a.status === 'refused');
       keptIds.push(...(isKeeping ? answers.flatMap((a) => (a.status === 'kept' ? [a.id] : [])) : []));
       read.push({
@@ -122,11 +121,6 @@ export class PassportsService {
       });
     }
     return { from, madeOn, animals: read, keptIds };
-  }
-
-  /** More than the book takes in one go stands in no passport. */
-  private post(entries: readonly object[], mode: PostMode): Promise<EntryAnswer[]> {
-    return this.book.post(entries, mode);
   }
 
   /** This book's product for each of the file's: the same one, one of the same name, or a new one that is closed. */
@@ -148,11 +142,16 @@ export class PassportsService {
     return (id) => here.get(id);
   }
 
+  /** A parent's number; where one that is here wears the same, with whose it is. */
+  private parentNumber(number: string, from: string): string {
+    const isWornHere = [...this.book.state.wearersOf(normalised(number))].some((f) => f.departures.length === 0);
+    return isWornHere ? `${number} of ${from}`.slice(0, 60) : number;
+  }
+
   /** All that one animal brings into the book. A remedy the book does not have yet is left out of a check. */
   private arriving(
     { id, species, sex, bornOn, birthKnownTo, strain, birthType, rearingType, parents, entries }: PassportAnimal,
-    writtenBy: string,
-    productOf: (id: string) => string | undefined,
+    { writtenBy, from, productOf }: Arriving,
   ): object[] {
     const on = isoOf(this.clock.today());
     const stamp = { writtenAt: isoMoment(this.clock.moment()), writtenBy, source: 'import' as const };
@@ -163,7 +162,15 @@ export class PassportsService {
         { id: randomUUID(), type: 'arrival', how: 'named', species, sex: SEX_OF[p.role], ...shared },
         ...(p.number === null
           ? []
-          : [{ id: randomUUID(), type: 'identifier', kind: 'visual', text: p.number, ...shared }]),
+          : [
+              {
+                id: randomUUID(),
+                type: 'identifier',
+                kind: 'visual',
+                text: this.parentNumber(p.number, from),
+                ...shared,
+              },
+            ]),
         { id: randomUUID(), type: 'departure', how: 'elsewhere', ...shared },
       ];
     });
@@ -193,6 +200,14 @@ export class PassportsService {
     });
     return [...asParents, arrival, ...history];
   }
+}
+
+/** What all animals of a file come in with. */
+interface Arriving {
+  readonly writtenBy: string;
+  readonly from: string;
+  /** This book's product for one of the file's. */
+  readonly productOf: (id: string) => string | undefined;
 }
 
 /** An entry as it leaves: without the job and the tube, which the other book does not have. */

@@ -85,6 +85,16 @@ it('has her parents known by their numbers, and the remedy on the list, closed',
   expect(products).toMatchObject([{ id: product, isClosed: true }]);
 });
 
+it('tells her dam from one that is here and wears the same number', async () => {
+  await aDoe();
+  const mine = uuid();
+  await buyer.post(arrival(mine, { species: 'goat' }), tag(mine, 'G-22-04'));
+  const file = await passports();
+  expect(await read({ ...file, from: 'Stony farm' })).toMatchObject({ animals: [{ status: 'new' }] });
+  const { row } = await get<AnimalView>(buyer, `/api/animals/${doe}`);
+  expect(row.dam).toMatchObject({ animalId: dam, text: 'G-22-04 of Stony farm' });
+});
+
 it('changes nothing when it is only looked at, or read twice, and can be taken back', async () => {
   await aDoe();
   const file = await passports();
