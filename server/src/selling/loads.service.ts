@@ -143,13 +143,16 @@ export class LoadsService {
     const facts = this.animals.find(id);
     const settings = this.book.state.settings(facts.record.species);
     const last = this.book.state.daily(facts).at(-1);
+    const today = this.clock.today();
+    // One whose day is over leaves today at the soonest.
+    const goesOn = dayOf(on) < today ? today : dayOf(on);
     return {
-      tag: tagView(facts, this.clock.today()),
+      tag: tagView(facts, today),
       weight: last ? { kg: last.kg, on: isoOf(last.on) } : null,
       checks: outlet
         ? loadChecks(
             facts,
-            { on: dayOf(on), isDead: isPaidDead(outlet.facts.payBy), outletName: outlet.facts.name },
+            { on: goesOn, isDead: isPaidDead(outlet.facts.payBy), outletName: outlet.facts.name },
             settings,
             this.history.chance(facts)?.window,
           )

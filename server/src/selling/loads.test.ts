@@ -100,6 +100,15 @@ it('is told for the days ahead with who is ready, which outlet goes next, and wh
   expect(ics).toContain('26-0032: kept for Ms Hill to this day');
 });
 
+it('is held against today once its day is over', async () => {
+  const one = await lamb('26-0031');
+  const made = await plan([one], { on: '2026-11-19' });
+  expect(made.heads[0]?.checks).toEqual([]);
+  await t.post(treatment(one, await aProduct(t), { on: '2026-11-20', meatDays: 14 }));
+  const [load] = await loads();
+  expect(load?.heads[0]?.checks.map((c) => c.code)).toEqual(['meat-withheld']);
+});
+
 it('has nobody on two loads', async () => {
   const one = await lamb('26-0031');
   const made = await plan([one]);

@@ -106,7 +106,7 @@ function Load({ load, outlet }: { readonly load: PlannedLoadView; readonly outle
   return (
     <Page
       title={`Load for ${name}`}
-      lead={leadText(load, fullDate(facts.on))}
+      lead={leadText(load, today)}
       actions={
         <>
           <LinkButton as={Link} to={back ?? `/selling?species=${species}`}>
@@ -246,8 +246,9 @@ function Load({ load, outlet }: { readonly load: PlannedLoadView; readonly outle
 
 const isFirst = (id: string, i: number, all: readonly string[]): boolean => all.indexOf(id) === i;
 
-function leadText({ heads, facts, isGone }: PlannedLoadView, on: string): string {
+function leadText({ heads, facts, isGone }: PlannedLoadView, today: string): string {
   if (isGone) return `${countText(heads.length, 'head has', 'head have')} left.`;
   const aboard = facts.aboard?.length ?? 0;
-  return `${on}: ${countText(heads.length, 'head', 'head')}${aboard > 0 ? `, ${aboard} aboard` : ''}.`;
+  const when = `${facts.on < today ? 'Was to go on' : 'Goes on'} ${fullDate(facts.on)}`;
+  return `${when}: ${countText(heads.length, 'head', 'head')}${aboard > 0 ? `, ${aboard} aboard` : ''}.`;
 }
