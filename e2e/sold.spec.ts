@@ -40,8 +40,10 @@ test('a load is planned, checked, leaves, and its kill sheet teaches the next es
   await page.reload();
   await expect(page.getByText(`${heads.length} head, 2 aboard.`)).toBeVisible();
   await page.getByRole('link', { name: 'Load list' }).click();
+  await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
   await expect(page.getByRole('row')).toHaveCount(heads.length + 1);
   await page.goBack();
+  await expect(number).toBeVisible();
   await page.getByRole('button', { name: 'The load leaves…' }).click();
   await page.getByRole('button', { name: `The load of ${heads.length} has left` }).click();
   await expect(page.getByText(/head have left/).first()).toBeVisible();
