@@ -334,6 +334,28 @@ export interface KinView {
   readonly mates: readonly TagView[];
 }
 
+/** What parents of one sex brought to the young of a year, in the trait's unit. */
+export interface BroughtView {
+  readonly young: number;
+  readonly superiority: number;
+  readonly gain: number;
+}
+
+/** Mean breeding value by year of birth; without years where a trait has no values. */
+export interface GeneticTrendView {
+  readonly species: Species;
+  readonly traits: readonly (TraitState & {
+    readonly years: readonly {
+      readonly year: number;
+      readonly head: number;
+      readonly mean: number;
+      readonly standardError: number | null;
+      readonly dams: BroughtView | null;
+      readonly sires: BroughtView | null;
+    }[];
+  })[];
+}
+
 /** Share failing a standard, year by year of birth. */
 export interface StrictnessView {
   readonly species: Species;

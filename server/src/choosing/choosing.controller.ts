@@ -11,6 +11,7 @@ import {
   type HerdView,
   type KinView,
   type StrictnessView,
+  type GeneticTrendView,
 } from '@yaylak/contract';
 import { BreedingService } from './breeding.service';
 import { ChoosingService } from './choosing.service';
@@ -18,6 +19,7 @@ import { GoingService } from './going.service';
 import { HerdService } from './herd.service';
 import { KinService } from './kin.service';
 import { StrictnessService } from './strictness.service';
+import { TrendService } from './trend.service';
 
 @Controller('api/choosing')
 export class ChoosingController {
@@ -28,6 +30,7 @@ export class ChoosingController {
     @Inject(HerdService) private readonly herd: HerdService,
     @Inject(KinService) private readonly kin: KinService,
     @Inject(StrictnessService) private readonly strictness: StrictnessService,
+    @Inject(TrendService) private readonly trend: TrendService,
   ) {}
 
   /** Sets of animals that can be chosen among. */
@@ -71,6 +74,12 @@ export class ChoosingController {
   @Get('strictness')
   failing(@Query() { species }: SpeciesQuery): Promise<StrictnessView> {
     return this.strictness.view(species);
+  }
+
+  /** The mean breeding value of each trait, year by year of birth, and what came by dams and by sires. */
+  @Get('trend')
+  byYear(@Query() { species }: SpeciesQuery): Promise<GeneticTrendView> {
+    return this.trend.view(species);
   }
 
   /** Grown animals that the holding's rules speak against, with what was decided of them. */

@@ -16,6 +16,7 @@ import { JudgeService } from './judge.service';
 import { KinService } from './kin.service';
 import { SetsService } from './sets.service';
 import { StrictnessService } from './strictness.service';
+import { TrendService } from './trend.service';
 
 @Module({
   imports: [BookModule, GrowthModule, HoldingModule, MatingModule, RearingModule],
@@ -32,6 +33,7 @@ import { StrictnessService } from './strictness.service';
     KinService,
     SetsService,
     StrictnessService,
+    TrendService,
   ],
   exports: [ChoosingService, GoingService, JudgeService],
 })

@@ -1,4 +1,12 @@
-import type { ChangeDraft, ChoosingSet, ChoosingView, KinView, RosterView, StrictnessView } from '@yaylak/contract';
+import type {
+  ChangeDraft,
+  ChoosingSet,
+  ChoosingView,
+  KinView,
+  RosterView,
+  StrictnessView,
+  GeneticTrendView,
+} from '@yaylak/contract';
 import { USUAL_HOW } from '@yaylak/core';
 import {
   aGroup,
@@ -262,6 +270,21 @@ it('ranks by breeding values from thirty records on, with parts that add up, and
     expect(own + group + kin).toBeCloseTo(growth?.value ?? NaN, 9);
     expect(row.parts.reduce((s, p) => s + p.points, 50)).toBeCloseTo(row.index, 9);
   }
+  // By year: the two rams of one year and their lambs, half of each; nobody is born to the rams' year.
+  const { traits } = await get<GeneticTrendView>(t, '/api/choosing/trend?species=sheep');
+  const growth = traits.find((s) => s.trait === 'growth');
+  const valueOf = new Map(found.rows.map((r) => [r.tag.animalId, r.values.find((v) => v.trait === 'growth')?.value]));
+  const mean = [...valueOf.values()].reduce<number>((sum, v) => sum + (v ?? NaN), 0) / valueOf.size;
+  expect(growth?.years.map((y) => [y.year, y.head])).toEqual([
+    [2023, 2],
+    [2026, 32],
+  ]);
+  expect(growth?.years[1]?.mean).toBeCloseTo(mean, 9);
+  // Each ram has half of the lambs, so together they are as good as their year.
+  expect(growth?.years[1]?.sires).toMatchObject({ young: 32, gain: expect.any(Number) as number });
+  expect(growth?.years[1]?.sires?.superiority).toBeCloseTo(0, 9);
+  expect(growth?.years[1]?.dams).toBeNull();
+  expect(traits.find((s) => s.trait === 'young-born')).toMatchObject({ state: 'too-few', years: [] });
   // In money an index is the value times what a kilogram brings.
   const how = { ...USUAL_HOW.sheep, scale: 'money' as const, money: { growth: 250 } };
   await draft({ how }).expect(201);

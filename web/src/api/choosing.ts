@@ -8,6 +8,7 @@ import type {
   HerdView,
   KinView,
   StrictnessView,
+  GeneticTrendView,
 } from '@yaylak/contract';
 import type { Species } from '@yaylak/core';
 import { ask, withQuery } from './client';
@@ -40,6 +41,11 @@ export const strictnessQuery = (species: Species) =>
   queryOptions({
     queryKey: ['strictness', species],
     queryFn: ({ signal }) => ask<StrictnessView>(withQuery('/api/choosing/strictness', { species }), { signal }),
+  });
+export const trendQuery = (species: Species) =>
+  queryOptions({
+    queryKey: ['genetic-trend', species],
+    queryFn: ({ signal }) => ask<GeneticTrendView>(withQuery('/api/choosing/trend', { species }), { signal }),
   });
 
 /** The query of a set. */

@@ -84,6 +84,7 @@ const show = async (view: GoingView = aView(), answers: Answers = {}) => {
       'GET /api/choosing/going': view,
       'GET /api/choosing/herd': aHerd,
       'GET /api/choosing/strictness': { species: 'sheep', standards: [] },
+      'GET /api/choosing/trend': { species: 'sheep', traits: [] },
       ...answers,
     },
   });
@@ -167,4 +168,36 @@ it('looks five years ahead: how many to keep, and what keeping fewer does', asyn
   expect(await screen.findByText(/Keeping 4 a year: about 29 in five years, 19 short/)).toBeVisible();
   fireEvent.click(screen.getByRole('button', { name: 'Shares it goes by' }));
   expect(screen.getByRole('table', { name: 'Shares by age' })).toHaveTextContent('4 %16 %0.600 %');
+});
+
+describe('breeding values by year of birth', () => {
+  const none = { needed: 30, geneticSd: null, baseLevel: null, isExact: true };
+  const born = { ...none, trait: 'young-born', state: 'too-few', records: 12, years: [] };
+
+  it('stand with what came by dams and by sires', async () => {
+    const years = [
+      { year: 2024, head: 10, mean: -0.4, standardError: 0.2, dams: null, sires: null },
+      {
+        year: 2026,
+        head: 12,
+        mean: 0.6,
+        standardError: null,
+        dams: { young: 12, superiority: 0.25, gain: 1 },
+        sires: null,
+      },
+    ];
+    const growth = { ...none, trait: 'growth', state: 'values', records: 40, years };
+    await show(aView(), { 'GET /api/choosing/trend': { species: 'sheep', traits: [growth, born] } });
+    const table = await screen.findByRole('table', { name: 'Growth by year of birth' });
+    const cells = (row: HTMLElement): (string | null)[] => within(row).queryAllByRole('cell').map((c) => c.textContent); // prettier-ignore
+    expect(within(table).getAllByRole('row').slice(2).map(cells)).toEqual([
+      ['10', '−0.40', '–', '–', '–', '–'],
+      ['12', '+0.60', '+0.25', '+1.00', '–', '–'],
+    ]); // prettier-ignore
+  });
+
+  it('say what they lack where there are none', async () => {
+    await show(aView(), { 'GET /api/choosing/trend': { species: 'sheep', traits: [born] } });
+    expect(await screen.findByText('Young born: 12 of 30 records needed.')).toBeVisible();
+  });
 });

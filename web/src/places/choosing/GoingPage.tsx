@@ -19,6 +19,7 @@ import { Beside } from '../../parts/Beside';
 import { ReasonSheet } from './ReasonSheet';
 import { RulesSheet } from './RulesSheet';
 import { Strictness } from './Strictness';
+import { TrendPanel } from './TrendPanel';
 
 /** Who of the grown should go, and what the herd looks like in five years. */
 export function GoingPage() {
@@ -120,6 +121,7 @@ function Going({ species, picker }: { readonly species: Species; readonly picker
           <>
             <HerdPanel species={species} />
             <Strictness species={species} />
+            <TrendPanel species={species} />
           </>
         }
       >

@@ -1,0 +1,54 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { GeneticTrendView } from '@yaylak/contract';
+import {
+  BREEDING_TRAITS,
+  geneticParents,
+  geneticTrend,
+  yearOf,
+  type AnimalId,
+  type Bred,
+  type BreedingAnswer,
+  type Brought,
+  type Species,
+} from '@yaylak/core';
+import { BookService } from '../book/book.service';
+import { BreedingService } from './breeding.service';
+import { traitState } from './traitState';
+
+/** What choosing has done to the values over the years. */
+@Injectable()
+export class TrendService {
+  constructor(
+    @Inject(BookService) private readonly book: BookService,
+    @Inject(BreedingService) private readonly breeding: BreedingService,
+  ) {}
+
+  async view(species: Species): Promise<GeneticTrendView> {
+    const answers = await this.breeding.values(species);
+    const bred = this.book.state.ofSpecies(species).flatMap(({ record }): Bred[] => {
+      if (record.bornOn === undefined) return [];
+      const { id, damId, sireId } = geneticParents(record);
+      return [{ id, bornIn: yearOf(record.bornOn), damId, sireId }];
+    });
+    return {
+      species,
+      traits: BREEDING_TRAITS.map((trait) => {
+        const answer = answers.get(trait);
+        return {
+          ...traitState(trait, answer),
+          years: geneticTrend(bred, valuesOf(answer)).map(({ standardError, dams, sires, ...year }) => ({
+            ...year,
+            standardError: standardError ?? null,
+            dams: orNull(dams),
+            sires: orNull(sires),
+          })),
+        };
+      }),
+    };
+  }
+}
+
+const valuesOf = (answer: BreedingAnswer | undefined): ReadonlyMap<AnimalId, number> =>
+  new Map(answer?.kind === 'values' ? [...answer.of].map(([id, { value }]) => [id, value]) : []);
+
+const orNull = (brought: Brought | undefined): Brought | null => brought ?? null;
