@@ -81,7 +81,15 @@ function TrendOf({ one, figure }: OfProps) {
       <div role="img" aria-label={`${TRAIT_WORDS[one.trait]}: ${words}`} style={{ height: 150, marginTop: 8 }}>
         <ResponsiveContainer width="100%" height="100%">
           <LineChart data={years} margin={{ top: 10, right: 16, bottom: 0, left: -8 }}>
-            <XAxis dataKey="year" tickLine={false} axisLine={false} tick={{ fill: colour('inkSoft'), fontSize: 13 }} />
+            <XAxis
+              dataKey="year"
+              type="number"
+              domain={['dataMin', 'dataMax']}
+              allowDecimals={false}
+              tickLine={false}
+              axisLine={false}
+              tick={{ fill: colour('inkSoft'), fontSize: 13 }}
+            />
             <YAxis
               tickFormatter={figure}
               tickCount={4}
@@ -159,7 +167,7 @@ const BroughtCells = ({
 const Table = styled.table`
   width: 100%;
   margin: ${space(2)} 0;
-  font-size: 13px;
+  font-size: 12px;
   font-variant-numeric: tabular-nums;
   caption {
     position: absolute;
@@ -171,9 +179,12 @@ const Table = styled.table`
     text-align: right;
     vertical-align: bottom;
   }
-  th:first-child,
-  tbody th {
+  tbody th,
+  tr:first-child > th:first-child {
     text-align: left;
+  }
+  th[colspan] {
+    text-align: center;
   }
   td {
     text-align: right;
