@@ -56,7 +56,10 @@ export interface OneMoreYearView {
   readonly firstYoung: number;
   readonly inputs: {
     readonly youngMinor: number;
+    /** Own sales that say so; 0 where it is the holding's setting. */
+    readonly youngSales: number;
     readonly cullMinor: number;
+    readonly cullSales: number;
     readonly keepMinor: number;
     readonly replacementMinor: number;
     readonly usefulYears: number;

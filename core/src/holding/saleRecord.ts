@@ -117,6 +117,25 @@ export const habitsAt = (
   fat: graderHabit(fat, outletId, breedGroup, EYE_SD.fat),
 });
 
+/** What came in for one head: as it was paid, and with its charges off. Hundredths of money. */
+export interface Paid {
+  readonly grossMinor: number;
+  readonly netMinor: number;
+}
+
+/**
+ * What a sale brought. Where the charges were not said, those the outlet usually takes are off.
+ * @param outlet undefined where it was sold elsewhere: nothing is taken off then
+ * @returns undefined where nothing was paid yet, or nobody said how much
+ */
+export function paidFor({ left, carcass }: SaleRecord, outlet: Outlet | undefined): Paid | undefined {
+  const isDead = outlet ? isPaidDead(outlet.payBy) : carcass?.priceMinor !== undefined;
+  const grossMinor = isDead ? carcass?.priceMinor : left.priceMinor;
+  if (grossMinor === undefined) return undefined;
+  if (carcass?.deductedMinor !== undefined) return { grossMinor, netMinor: grossMinor - carcass.deductedMinor };
+  return { grossMinor, netMinor: outlet ? afterUsualCharges(grossMinor, outlet) : grossMinor };
+}
+
 /** What was known of the holding's sales before one of them. */
 export interface KnownBefore {
   readonly pairs: GradedPairs;
@@ -154,11 +173,9 @@ export function saleDifference(
   );
   const day = isDead ? (carcass?.on ?? left.on) : left.on;
   const prices = pricesOn(outlet.prices, day);
-  const paidMinor = isDead ? carcass?.priceMinor : left.priceMinor;
-  if (!ahead || !last || !prices || paidMinor === undefined) return undefined;
+  const paid = paidFor(record, outlet);
+  if (!ahead || !last || !prices || !paid) return undefined;
   const share = killingOut(killed, settings.selling.killingKind).share;
-  const netMinor =
-    carcass?.deductedMinor === undefined ? afterUsualCharges(paidMinor, outlet) : paidMinor - carcass.deductedMinor;
   const classes = thoughtClasses(
     saleFacts(facts, left.on, settings),
     left.on,
@@ -174,7 +191,7 @@ export function saleDifference(
       classes: classes && chancesAhead(classes)(0),
       prices: pricesOn(outlet.prices, last.on) ?? prices,
     },
-    { liveKg: left.kg, carcassKg: carcass?.carcassKg, graded, prices, grossMinor: paidMinor, netMinor },
+    { liveKg: left.kg, carcassKg: carcass?.carcassKg, graded, prices, ...paid },
     outlet,
   );
 }

@@ -4,6 +4,7 @@ import { GrowthModule } from '../growth/growth.module';
 import { HoldingModule } from '../holding/holding.module';
 import { MatingModule } from '../mating/mating.module';
 import { RearingModule } from '../rearing/rearing.module';
+import { SellingModule } from '../selling/selling.module';
 import { BreedingService } from './breeding.service';
 import { ChoosingController } from './choosing.controller';
 import { ChoosingService } from './choosing.service';
@@ -19,7 +20,7 @@ import { StrictnessService } from './strictness.service';
 import { TrendService } from './trend.service';
 
 @Module({
-  imports: [BookModule, GrowthModule, HoldingModule, MatingModule, RearingModule],
+  imports: [BookModule, GrowthModule, HoldingModule, MatingModule, RearingModule, SellingModule],
   controllers: [ChoosingController],
   providers: [
     BreedingService,

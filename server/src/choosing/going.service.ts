@@ -15,6 +15,7 @@ import {
   type AnimalFacts,
   type CullHit,
   type CullRule,
+  type SaleMeans,
   type Species,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
@@ -22,6 +23,7 @@ import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
+import { PaidService } from '../selling/paid.service';
 import { GrownService } from './grown.service';
 import { JudgeService } from './judge.service';
 
@@ -45,12 +47,14 @@ export class GoingService {
     @Inject(GrownService) private readonly grown: GrownService,
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(JudgeService) private readonly judge: JudgeService,
+    @Inject(PaidService) private readonly paid: PaidService,
   ) {}
 
   async view(species: Species): Promise<GoingView> {
     const standards = await this.holding.standards();
     const rules = await this.rules(species);
     const all = await this.judged(species, rules);
+    const means = await this.paid.means(species);
     const open: GoingRow[] = [];
     const stays: DecidedGrown[] = [];
     const goes: DecidedGrown[] = [];
@@ -58,7 +62,7 @@ export class GoingService {
       const standing = standingOf(facts, hits);
       if (standing.kind === 'goes') goes.push(this.decided(facts, hits));
       else if (standing.kind === 'stays') stays.push(this.decided(facts, hits));
-      else if (standing.kind === 'open') open.push(this.row(facts, standing.hits));
+      else if (standing.kind === 'open') open.push(this.row(facts, standing.hits, means));
     }
     open.sort(
       (a, b) =>
@@ -128,7 +132,7 @@ export class GoingService {
     return judged;
   }
 
-  private row(facts: AnimalFacts, hits: readonly CullHit[]): GoingRow {
+  private row(facts: AnimalFacts, hits: readonly CullHit[], means: SaleMeans): GoingRow {
     const today = this.clock.today();
     return {
       tag: tagView(facts, today),
@@ -136,7 +140,7 @@ export class GoingService {
       ageYears: this.ageYears(facts),
       weight: suggestedWeight(hits) ?? 'watch',
       hits: hits.map(hitView),
-      oneMoreYear: facts.record.sex === 'female' ? this.oneMoreYear(facts) : null,
+      oneMoreYear: facts.record.sex === 'female' ? this.oneMoreYear(facts, means) : null,
       reared: this.book.state.litters.rearedPerYear(facts, today) ?? null,
     };
   }
@@ -157,7 +161,7 @@ export class GoingService {
     return bornOn === undefined ? null : Math.floor(completedMonths(bornOn, this.clock.today()) / 12);
   }
 
-  private oneMoreYear(facts: AnimalFacts): OneMoreYearView | null {
+  private oneMoreYear(facts: AnimalFacts, { young, cull }: SaleMeans): OneMoreYearView | null {
     const { species } = facts.record;
     const { choosing, carrying, rearing } = this.book.state.settings(species);
     const own = this.book.state.litters.rearedPerYear(facts, this.clock.today());
@@ -179,10 +183,10 @@ export class GoingService {
         firstSurvival: survival,
       },
       {
-        young: choosing.youngMinor,
-        youngError: 0,
-        cull: choosing.cullMinor,
-        cullError: 0,
+        young: young?.minor ?? choosing.youngMinor,
+        youngError: young?.standardError ?? 0,
+        cull: cull?.minor ?? choosing.cullMinor,
+        cullError: cull?.standardError ?? 0,
         keep: keepMinor,
         replacement: choosing.replacementMinor,
         years: choosing.usefulYears,
@@ -196,8 +200,10 @@ export class GoingService {
       young: found.young,
       firstYoung: firstFactor * herd,
       inputs: {
-        youngMinor: choosing.youngMinor,
-        cullMinor: choosing.cullMinor,
+        youngMinor: Math.round(young?.minor ?? choosing.youngMinor),
+        youngSales: young?.heads ?? 0,
+        cullMinor: Math.round(cull?.minor ?? choosing.cullMinor),
+        cullSales: cull?.heads ?? 0,
         keepMinor,
         replacementMinor: choosing.replacementMinor,
         usefulYears: choosing.usefulYears,

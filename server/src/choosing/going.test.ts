@@ -89,6 +89,18 @@ it('weighs one more year, and names who was not looked over for a year', async (
   expect(year?.young).toBeCloseTo(0.7 * (rows[0]?.reared?.perYear ?? NaN), 9);
   expect((year?.keepingMinor ?? 0) - (year?.replacingMinor ?? 0)).toBeCloseTo(year?.differenceMinor ?? NaN, -1);
   expect(toLookOver).toContain(ewe);
+  expect(year?.inputs).toMatchObject({ youngMinor: 8_000, youngSales: 0, cullSales: 0 });
+  // From five lambs sold on their own mean counts, and how sure it is.
+  for (const priceMinor of [9_000, 10_000, 11_000, 12_000, 8_000]) {
+    const lamb = uuid();
+    await t.post(arrival(lamb, { bornOn: '2026-04-01', on: '2026-04-01' }));
+    await t.post({ ...departure(lamb, '2026-10-01'), priceMinor });
+  }
+  const after = (await going()).rows[0]?.oneMoreYear;
+  expect(after?.inputs).toMatchObject({ youngMinor: 10_000, youngSales: 5, cullMinor: 6_500, cullSales: 0 });
+  const dearer = ((year?.young ?? NaN) - (year?.firstYoung ?? NaN)) * 2_000;
+  expect((after?.differenceMinor ?? NaN) - (year?.differenceMinor ?? NaN)).toBeCloseTo(dearer, -1);
+  expect(after?.halfWidthMinor).toBeGreaterThan(year?.halfWidthMinor ?? NaN);
 });
 
 it('counts the females by age with their own shares and the table’s', async () => {

@@ -5,6 +5,7 @@ import { MatingModule } from '../mating/mating.module';
 import { LearnedService } from './learned.service';
 import { LoadsService } from './loads.service';
 import { OutletsService } from './outlets.service';
+import { PaidService } from './paid.service';
 import { ResultsService } from './results.service';
 import { SaleAheadService } from './ahead.service';
 import { SaleSheetService } from './saleSheet.service';
@@ -18,11 +19,12 @@ import { SellingService } from './selling.service';
     LearnedService,
     LoadsService,
     OutletsService,
+    PaidService,
     ResultsService,
     SaleAheadService,
     SaleSheetService,
     SellingService,
   ],
-  exports: [LearnedService, LoadsService, OutletsService, SaleAheadService],
+  exports: [LearnedService, LoadsService, OutletsService, PaidService, SaleAheadService],
 })
 export class SellingModule {}

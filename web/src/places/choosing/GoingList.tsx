@@ -58,6 +58,8 @@ export function GoingList({ view, currency, onGoes, onStays }: Props) {
 const whole = (minor: number, currency: string): string =>
   moneyText(Math.round(minor / 100) * 100, currency).replace('.00', '');
 
+const soldWords = (sales: number): string => (sales > 0 ? `, mean of ${sales} sold` : '');
+
 function OneMoreYear({ row, currency }: { readonly row: GoingRow; readonly currency: string }) {
   const { oneMoreYear: year } = row;
   if (!year) return null;
@@ -79,11 +81,11 @@ function OneMoreYear({ row, currency }: { readonly row: GoingRow; readonly curre
               <td>{figureText(year.firstYoung, 2)}</td>
             </tr>
             <tr>
-              <td>A young reared, {currency}</td>
+              <td>A young reared{soldWords(inputs.youngSales)}</td>
               <td>{whole(inputs.youngMinor, currency)}</td>
             </tr>
             <tr>
-              <td>A cull</td>
+              <td>A cull{soldWords(inputs.cullSales)}</td>
               <td>{whole(inputs.cullMinor, currency)}</td>
             </tr>
             <tr>
@@ -107,8 +109,9 @@ function OneMoreYear({ row, currency }: { readonly row: GoingRow; readonly curre
         <p>
           Her own {inputs.litters} litters drawn to the others’ mean, and to her age.{' '}
           {Math.round(100 * inputs.survival)} % are alive a year later; a replacement is used for {inputs.usefulYears}{' '}
-          years. The prices are settings of the holding, under Choosing in its figures. What speaks against her above is
-          not in the money: a bad mouth costs more than it says.
+          years. From five sales in three years on, the mean of your own sales counts, charges off, and how sure it is;
+          until then, and for the rest, the settings under Choosing in the holding’s figures. What speaks against her
+          above is not in the money: a bad mouth costs more than it says.
         </p>
       </How>
     </Small>

@@ -36,7 +36,9 @@ const aRow = (text: string, change: Partial<GoingRow> = {}): GoingRow => ({
     firstYoung: 1.1,
     inputs: {
       youngMinor: 8_000,
+      youngSales: 34,
       cullMinor: 6_500,
+      cullSales: 0,
       keepMinor: 21_900,
       replacementMinor: 14_000,
       usefulYears: 5,
