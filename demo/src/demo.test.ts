@@ -322,6 +322,13 @@ describe('hangs together', () => {
       expect(against.length).toBeGreaterThanOrEqual(4);
       expect(against.every((e) => e.reason !== undefined)).toBe(true);
     });
+
+    it('enough ewe lambs of dams that failed by eye were looked over to be held against the others', () => {
+      const looked = new Map(ofType('look').map((e) => [e.animalId, Object.values(e.grades).includes('fail')]));
+      const dams = [...looked.keys()].map((id) => looked.get(animals.get(id)?.damId ?? ''));
+      expect(dams.filter((failed) => failed === true).length).toBeGreaterThanOrEqual(10);
+      expect(dams.filter((failed) => failed === false).length).toBeGreaterThanOrEqual(10);
+    });
   });
 
   describe('the matings', () => {

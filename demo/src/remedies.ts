@@ -269,13 +269,20 @@ const LOOKS_SEED = 73;
 /** Of this year's crop so many are still to be looked over. */
 const NOT_YET = 10;
 
+/** In the first two years fleece and pasterns did not stop a lamb from being kept: of every so many kept one failed. */
+const LENIENT_YEARS = [4, 3];
+const LENIENT_IN = ['sheep-fleece', 'sheep-pasterns'];
+const LENIENT_EVERY = 2;
+/** How often a lamb fails what its dam failed. */
+const FROM_DAM = 0.35;
+
 /**
- * Ewe lambs looked over before each choosing. Fewer fail as the years go; young of dams that failed fail more often;
- * those that were kept had mostly passed. Of this year the heaviest single fails its mouth, and a good one its colour.
+ * Ewe lambs looked over before each choosing. Fewer fail as the years go, and what a dam failed her lambs fail more
+ * often. Of this year the heaviest single fails its mouth, and a good one its colour.
  */
 function lookOverLambs(w: BookWriter): void {
   const own = seededRandom(LOOKS_SEED);
-  const hasFailed = new Set<DemoAnimal>();
+  const failed = new Map<DemoAnimal, Set<string>>();
   for (const ago of [4, 3, 2, 1, 0]) {
     const on = addDays(w.today, -365 * ago - 12);
     const lambs = w
@@ -283,15 +290,19 @@ function lookOverLambs(w: BookWriter): void {
       .filter((a) => a.sex === 'female' && on - a.bornOn < 330 && on - a.bornOn >= 60);
     const planted = ago === 0 ? plantedFails(w, lambs) : new Map<DemoAnimal, string>();
     const looked = ago === 0 ? lambs.filter((l, i) => planted.has(l) || i < lambs.length - NOT_YET) : lambs;
+    const isKept = (lamb: DemoAnimal): boolean => lamb.goneOn === undefined || lamb.goneOn - on > 60;
+    if (LENIENT_YEARS.includes(ago))
+      looked.filter(isKept).forEach((lamb, i) => {
+        if (i % LENIENT_EVERY === 0) planted.set(lamb, LENIENT_IN[(i / LENIENT_EVERY) % LENIENT_IN.length] as string);
+      });
     for (const lamb of looked) {
-      const isKept = lamb.goneOn === undefined || lamb.goneOn - on > 60;
-      const chance =
-        (0.006 + 0.011 * ago) * (isKept && ago < 3 ? 0.35 : 1.2) * (lamb.dam && hasFailed.has(lamb.dam) ? 2.5 : 1);
+      const chance = (0.006 + 0.009 * ago) * (isKept(lamb) ? 0.35 : 1.2);
+      const ofDam = lamb.dam && failed.get(lamb.dam);
       const grades = standardsFor(USUAL_STANDARDS, lamb).map(({ id, kind }): [string, LookGrade] => {
         if (kind === 'points')
           return [id, Math.max(1, Math.min(5, Math.round(own.normal(1.6 + 1.7 * lamb.merit, 0.8))))];
-        const fails = own.chance(chance) || planted.get(lamb) === id;
-        if (fails) hasFailed.add(lamb);
+        const fails = own.chance(ofDam?.has(id) ? FROM_DAM : chance) || planted.get(lamb) === id;
+        if (fails) failed.set(lamb, (failed.get(lamb) ?? new Set()).add(id));
         return [id, fails ? 'fail' : 'pass'];
       });
       w.write(

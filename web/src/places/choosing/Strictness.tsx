@@ -79,5 +79,5 @@ function damsText({ ofDams }: OfStandard): string {
   const { ratio, ofFailed, ofPassed } = ofDams;
   if (!ratio)
     return `Of dams that failed ${ofFailed.failed} of ${ofFailed.of} fail, of the others ${ofPassed.failed} of ${ofPassed.of}.`;
-  return `Young of dams that failed fail ${ratio.value.toFixed(1)} times as often (${ratio.low.toFixed(1)} to ${ratio.high.toFixed(1)}).`;
+  return `Young of dams that failed fail ${ratio.value.toFixed(1)} times as often (${ratio.low.toFixed(1)} to ${ratio.high.toFixed(1)})${ratio.low < 1 && ratio.high > 1 ? ', which may be chance' : ''}.`;
 }
