@@ -344,6 +344,8 @@ export interface BroughtView {
 /** Mean breeding value by year of birth; without years where a trait has no values. */
 export interface GeneticTrendView {
   readonly species: Species;
+  /** Of the book as it was a moment ago: new values are being worked. */
+  readonly isBehind: boolean;
   readonly traits: readonly (TraitState & {
     readonly years: readonly {
       readonly year: number;

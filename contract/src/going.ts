@@ -120,6 +120,8 @@ export interface HerdView {
   /** Young females here that are not in the herd yet, less those chosen to go. */
   readonly coming: number;
   /** What keeping so many of so many brings: the value it is told in, its spreads and the parents' ages. */
+  /** The gain is of the book as it was a moment ago: new breeding values are being worked. */
+  readonly isBehind: boolean;
   readonly gain: {
     readonly unit: 'points' | 'money';
     readonly candidates: number;

@@ -98,6 +98,19 @@ export class BreedingService implements OnModuleDestroy {
       });
   }
 
+  /**
+   * Values at once where there are any: those of the book as it is, or those it had when they were last worked, while
+   * the new ones are worked beside.
+   */
+  async recent(species: Species): Promise<{ readonly answers: TraitAnswers; readonly isBehind: boolean }> {
+    const kept = this.kept.get(species);
+    if (!kept) return { answers: await this.values(species), isBehind: false };
+    const isBehind = kept.of !== this.stateOf();
+    // Who asks again hears of a failure.
+    if (isBehind) this.values(species).catch(() => undefined);
+    return { answers: kept.answers, isBehind };
+  }
+
   /** Values as they were last worked, be it of an earlier state; undefined before the first time. */
   lastKnown(species: Species): TraitAnswers | undefined {
     return this.kept.get(species)?.answers;

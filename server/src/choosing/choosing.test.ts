@@ -285,6 +285,15 @@ it('ranks by breeding values from thirty records on, with parts that add up, and
   expect(growth?.years[1]?.sires?.superiority).toBeCloseTo(0, 9);
   expect(growth?.years[1]?.dams).toBeNull();
   expect(traits.find((s) => s.trait === 'young-born')).toMatchObject({ state: 'too-few', years: [] });
+  // After a change it answers at once with what was there, says so, and has the new values a moment later.
+  await aLamb(31, { sireId: good });
+  const trend = () => get<GeneticTrendView>(t, '/api/choosing/trend?species=sheep');
+  const headOf = (seen: GeneticTrendView) => seen.traits.find((s) => s.trait === 'growth')?.years.at(-1)?.head;
+  const atOnce = await trend();
+  expect([atOnce.isBehind, headOf(atOnce)]).toEqual([true, 32]);
+  await view();
+  const later = await trend();
+  expect([later.isBehind, headOf(later)]).toEqual([false, 33]);
   // In money an index is the value times what a kilogram brings.
   const how = { ...USUAL_HOW.sheep, scale: 'money' as const, money: { growth: 250 } };
   await draft({ how }).expect(201);

@@ -14,7 +14,7 @@ import {
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
-import { BreedingService } from './breeding.service';
+import { BreedingService, type TraitAnswers } from './breeding.service';
 import { ChoosingService } from './choosing.service';
 import { DraftsService } from './drafts.service';
 import { SetsService } from './sets.service';
@@ -37,6 +37,7 @@ export class HerdService {
 
   async view(species: Species): Promise<HerdView> {
     const today = this.clock.today();
+    const { answers, isBehind } = await this.breeding.recent(species);
     const { choosing } = this.book.state.settings(species);
     const firstAge = choosing.matedAtYears;
     const at = (list: readonly number[], years: number): number => list[Math.min(years, list.length - 1)] ?? 0;
@@ -68,7 +69,8 @@ export class HerdService {
       head: classes.reduce((sum, c) => sum + c.head, 0),
       matedAtYears: firstAge,
       coming: this.young(species, firstAge).length,
-      gain: await this.gain(species),
+      isBehind,
+      gain: await this.gain(species, answers),
     };
   }
 
@@ -103,11 +105,10 @@ export class HerdService {
   }
 
   /** What keeping some of the largest crop of females brings, with the males that are here. */
-  private async gain(species: Species): Promise<HerdView['gain']> {
+  private async gain(species: Species, values: TraitAnswers): Promise<HerdView['gain']> {
     const crops = this.sets.all().filter((s) => s.species === species && s.sex === 'female' && s.crop);
     const [crop] = [...crops].sort((a, b) => b.members.length - a.members.length);
     if (!crop) return null;
-    const values = await this.breeding.values(species);
     const draft = await this.drafts.of(crop);
     const { ranked, how, basis } = await this.choosing.rank(crop, draft, values);
     if (basis !== 'values' || ranked.length < 2) return null;

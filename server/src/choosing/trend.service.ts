@@ -12,6 +12,7 @@ import {
   type Species,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import { breathe } from '../common/breathe';
 import { BreedingService } from './breeding.service';
 import { traitState } from './traitState';
 
@@ -24,27 +25,27 @@ export class TrendService {
   ) {}
 
   async view(species: Species): Promise<GeneticTrendView> {
-    const answers = await this.breeding.values(species);
+    const { answers, isBehind } = await this.breeding.recent(species);
     const bred = this.book.state.ofSpecies(species).flatMap(({ record }): Bred[] => {
       if (record.bornOn === undefined) return [];
       const { id, damId, sireId } = geneticParents(record);
       return [{ id, bornIn: yearOf(record.bornOn), damId, sireId }];
     });
-    return {
-      species,
-      traits: BREEDING_TRAITS.map((trait) => {
-        const answer = answers.get(trait);
-        return {
-          ...traitState(trait, answer),
-          years: geneticTrend(bred, valuesOf(answer)).map(({ standardError, dams, sires, ...year }) => ({
-            ...year,
-            standardError: standardError ?? null,
-            dams: orNull(dams),
-            sires: orNull(sires),
-          })),
-        };
-      }),
-    };
+    const traits: GeneticTrendView['traits'][number][] = [];
+    for (const trait of BREEDING_TRAITS) {
+      await breathe();
+      const answer = answers.get(trait);
+      traits.push({
+        ...traitState(trait, answer),
+        years: geneticTrend(bred, valuesOf(answer)).map(({ standardError, dams, sires, ...year }) => ({
+          ...year,
+          standardError: standardError ?? null,
+          dams: orNull(dams),
+          sires: orNull(sires),
+        })),
+      });
+    }
+    return { species, isBehind, traits };
   }
 }
 

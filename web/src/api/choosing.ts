@@ -13,6 +13,13 @@ import type {
 import type { Species } from '@yaylak/core';
 import { ask, withQuery } from './client';
 
+/** Asked again so often while new breeding values are being worked. */
+const BEHIND_MS = 2_000;
+const whileBehind = ({
+  state: { data },
+}: {
+  readonly state: { readonly data?: { readonly isBehind: boolean } | undefined };
+}) => (data?.isBehind ? BEHIND_MS : false);
 /** Somebody else may be choosing in the same set: looked at again so often while it is open. */
 const LOOK_AGAIN_MS = 5_000;
 
@@ -46,6 +53,7 @@ export const trendQuery = (species: Species) =>
   queryOptions({
     queryKey: ['genetic-trend', species],
     queryFn: ({ signal }) => ask<GeneticTrendView>(withQuery('/api/choosing/trend', { species }), { signal }),
+    refetchInterval: whileBehind,
   });
 
 /** The query of a set. */
@@ -60,4 +68,5 @@ export const herdQuery = (species: Species) =>
   queryOptions({
     queryKey: ['herd', species],
     queryFn: ({ signal }) => ask<HerdView>(withQuery('/api/choosing/herd', { species }), { signal }),
+    refetchInterval: whileBehind,
   });

@@ -73,6 +73,7 @@ const aHerd: HerdView = {
   head: 48,
   matedAtYears: 1,
   coming: 20,
+  isBehind: false,
   gain: null,
 };
 const SETS = [{ species: 'sheep', sex: 'female', from: null, to: null, count: 48 }];
@@ -86,7 +87,7 @@ const show = async (view: GoingView = aView(), answers: Answers = {}) => {
       'GET /api/choosing/going': view,
       'GET /api/choosing/herd': aHerd,
       'GET /api/choosing/strictness': { species: 'sheep', standards: [] },
-      'GET /api/choosing/trend': { species: 'sheep', traits: [] },
+      'GET /api/choosing/trend': { species: 'sheep', isBehind: false, traits: [] },
       ...answers,
     },
   });
@@ -189,7 +190,7 @@ describe('breeding values by year of birth', () => {
       },
     ];
     const growth = { ...none, trait: 'growth', state: 'values', records: 40, years };
-    await show(aView(), { 'GET /api/choosing/trend': { species: 'sheep', traits: [growth, born] } });
+    await show(aView(), { 'GET /api/choosing/trend': { species: 'sheep', isBehind: false, traits: [growth, born] } });
     const table = await screen.findByRole('table', { name: 'Growth by year of birth' });
     const cells = (row: HTMLElement): (string | null)[] => within(row).queryAllByRole('cell').map((c) => c.textContent); // prettier-ignore
     expect(within(table).getAllByRole('row').slice(2).map(cells)).toEqual([
@@ -199,7 +200,7 @@ describe('breeding values by year of birth', () => {
   });
 
   it('say what they lack where there are none', async () => {
-    await show(aView(), { 'GET /api/choosing/trend': { species: 'sheep', traits: [born] } });
+    await show(aView(), { 'GET /api/choosing/trend': { species: 'sheep', isBehind: false, traits: [born] } });
     expect(await screen.findByText('Young born: 12 of 30 records needed.')).toBeVisible();
   });
 });
