@@ -341,21 +341,23 @@ export interface BroughtView {
   readonly gain: number;
 }
 
-/** Mean breeding value by year of birth; without years where a trait has no values. */
+/** The mean breeding value of a trait by year of birth; no years where it has no values. */
+export interface TrendOfTrait extends TraitState {
+  readonly years: readonly {
+    readonly year: number;
+    readonly head: number;
+    readonly mean: number;
+    readonly standardError: number | null;
+    readonly dams: BroughtView | null;
+    readonly sires: BroughtView | null;
+  }[];
+}
+
 export interface GeneticTrendView {
   readonly species: Species;
   /** Of the book as it was a moment ago: new values are being worked. */
   readonly isBehind: boolean;
-  readonly traits: readonly (TraitState & {
-    readonly years: readonly {
-      readonly year: number;
-      readonly head: number;
-      readonly mean: number;
-      readonly standardError: number | null;
-      readonly dams: BroughtView | null;
-      readonly sires: BroughtView | null;
-    }[];
-  })[];
+  readonly traits: readonly TrendOfTrait[];
 }
 
 /** Share failing a standard, year by year of birth. */

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { GeneticTrendView } from '@yaylak/contract';
+import type { GeneticTrendView, TrendOfTrait } from '@yaylak/contract';
 import {
   BREEDING_TRAITS,
   geneticParents,
@@ -31,7 +31,7 @@ export class TrendService {
       const { id, damId, sireId } = geneticParents(record);
       return [{ id, bornIn: yearOf(record.bornOn), damId, sireId }];
     });
-    const traits: GeneticTrendView['traits'][number][] = [];
+    const traits: TrendOfTrait[] = [];
     for (const trait of BREEDING_TRAITS) {
       await breathe();
       const answer = answers.get(trait);

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { BroughtView, GeneticTrendView } from '@yaylak/contract';
+import type { BroughtView, TrendOfTrait } from '@yaylak/contract';
 import type { BreedingTraitName, Species } from '@yaylak/core';
 import { useState } from 'react';
 import { ErrorBar, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
@@ -13,8 +13,6 @@ import { colour, space } from '../../theme/tokens';
 import { traitFigure, traitStateText, traitUnit } from '../../words/choosing';
 import { TRAIT_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useUnits';
-
-type OfTrait = GeneticTrendView['traits'][number];
 
 /** What choosing has done to the breeding values over the years, and how much of it came by dams and by sires. */
 export function TrendPanel({ species }: { readonly species: Species }) {
@@ -68,7 +66,7 @@ export function TrendPanel({ species }: { readonly species: Species }) {
 const unitWords = (trait: BreedingTraitName, unit: string): string => (trait === 'young-born' ? `young ${unit}` : unit);
 
 interface OfProps {
-  readonly one: OfTrait;
+  readonly one: TrendOfTrait;
   /** A value in its unit, with a sign. */
   readonly figure: (value: number) => string;
 }
