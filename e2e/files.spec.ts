@@ -15,7 +15,7 @@ test.afterAll(() => Promise.all([full.remove(), empty.remove()]));
 
 /** Of these every one comes back; the rest is worked out from weights. */
 const COLUMNS =
-  'number,colour,tattoo,electronic,name,species,sex,breed,born,bornAs,rearedAs,dam,sire,group,arrived,cameBy,left,leftHow,notes';
+  'number,colour,tattoo,electronic,name,species,sex,breed,bought,born,bornAs,rearedAs,dam,sire,group,arrived,cameBy,left,leftHow,notes';
 
 const animals = async (page: Page, { url }: Server): Promise<string[]> =>
   (await (await page.request.get(`${url}/api/files/animals.csv?presence=all&columns=${COLUMNS}`)).text())

@@ -5,7 +5,7 @@ import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Max, MaxLength, Min } from 'class-validator';
 import { MayBeMissing } from './nested';
 import type { Entry } from './entries';
-import { IsCalendarDate, MAX_TEXT } from './rules';
+import { IsCalendarDate, MAX_MINOR, MAX_TEXT } from './rules';
 import type { BiasView, GainView } from './growth';
 
 export const ANIMAL_SORTS = ['number', 'species', 'group', 'age', 'weight', 'gain', 'weighed'] as const;
@@ -174,6 +174,12 @@ export class ChangeAnimal {
   @IsString()
   @Length(1, MAX_TEXT)
   strain?: string | null;
+  /** Paid for it, in hundredths of the holding's money. */
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  @Max(MAX_MINOR)
+  boughtMinor?: number | null;
   /** With a birth date that is known no further; left out, the day is known. */
   @MayBeMissing()
   @IsIn(BIRTH_KNOWN_TO)
@@ -277,6 +283,7 @@ export interface BodyView {
 export interface AnimalView {
   readonly row: AnimalRow;
   readonly strain: string | null;
+  readonly boughtMinor: number | null;
   /** `toldUntil`: the last day of a withdrawal the buyer was told of. */
   readonly departed: { readonly on: string; readonly how: DepartureWay; readonly toldUntil: string | null } | null;
   readonly marks: readonly {

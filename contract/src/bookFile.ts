@@ -23,7 +23,7 @@ import {
 import { StartJob } from './jobs';
 import { IsNested, MayBeMissing } from './nested';
 import { ProductFacts } from './remedies';
-import { IsCalendarDate, MAX_TEXT } from './rules';
+import { IsCalendarDate, MAX_MINOR, MAX_TEXT } from './rules';
 import type { BookLoad } from './loads';
 import { PlanFacts, type CalendarSetting, type ResourcesSetting } from './season';
 import { OutletFacts } from './selling';
@@ -136,6 +136,11 @@ export class BookAnimalRecord {
   @Length(1, MAX_TEXT)
   strain: string | null;
   @MayBeMissing()
+  @IsInt()
+  @Min(0)
+  @Max(MAX_MINOR)
+  boughtMinor?: number;
+  @MayBeMissing()
   @IsIn(BIRTH_KNOWN_TO)
   birthKnownTo?: BirthKnownTo;
   @IsInt()
@@ -162,6 +167,7 @@ export interface BookAnimal {
   readonly birthType: number | null;
   readonly rearingType: number | null;
   readonly strain: string | null;
+  readonly boughtMinor?: number;
   readonly birthKnownTo?: BirthKnownTo;
   readonly version: number;
 }

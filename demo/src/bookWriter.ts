@@ -87,6 +87,8 @@ export interface NewAnimal {
   readonly merit?: number;
   readonly number?: string;
   readonly strain?: string;
+  /** Paid for one that was bought, hundredths. */
+  readonly boughtMinor?: number;
   readonly colour: TagColour;
   readonly name?: string;
   readonly group: string;
@@ -175,6 +177,7 @@ export class BookWriter {
       sex: made.sex,
       ...(animal.how === 'found' ? {} : { bornOn: isoOf(made.bornOn) }),
       ...(animal.strain === undefined ? {} : { strain: animal.strain }),
+      ...(animal.boughtMinor === undefined ? {} : { boughtMinor: animal.boughtMinor }),
       ...(made.dam ? { damId: made.dam.id } : {}),
       ...(made.sire ? { sireId: made.sire.id } : {}),
       ...(animal.birthType === undefined ? {} : { birthType: made.birthType }),
@@ -388,6 +391,7 @@ export class BookWriter {
               birthType: e.birthType ?? null,
               rearingType: e.rearingType ?? null,
               strain: e.strain ?? null,
+              ...(e.boughtMinor === undefined ? {} : { boughtMinor: e.boughtMinor }),
               version: 1,
             },
           ]

@@ -4,7 +4,7 @@ import { IsIn, IsInt, IsString, IsUUID, Length, Max, Min } from 'class-validator
 import { AnimalEntryBase } from '../entryBase';
 import { ID } from '../exampleId';
 import { MayBeMissing } from '../nested';
-import { IsCalendarDate, MAX_TEXT } from '../rules';
+import { IsCalendarDate, MAX_MINOR, MAX_TEXT } from '../rules';
 
 /** An animal comes into the book: born here, bought, or found standing in the race. */
 export class ArrivalEntry extends AnimalEntryBase {
@@ -19,6 +19,7 @@ export class ArrivalEntry extends AnimalEntryBase {
     birthType: 2,
     rearingType: 1,
     strain: 'Hill',
+    boughtMinor: 14_000,
     birthKnownTo: 'month',
   };
 
@@ -59,6 +60,12 @@ export class ArrivalEntry extends AnimalEntryBase {
   @IsString()
   @Length(1, MAX_TEXT)
   strain?: string;
+  /** Paid for it, in hundredths of the holding's money. */
+  @MayBeMissing()
+  @IsInt()
+  @Min(0)
+  @Max(MAX_MINOR)
+  boughtMinor?: number;
   /** How far the birth is known where the day is not: `bornOn` is the middle of that month or year. */
   @MayBeMissing()
   @IsIn(BIRTH_KNOWN_TO)

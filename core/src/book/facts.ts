@@ -19,6 +19,8 @@ export interface AnimalRecord extends Pedigreed {
   /** Reared as one of so many. */
   readonly rearingType: number | undefined;
   readonly strain: string | undefined;
+  /** What was paid for one that was bought, hundredths of the money. */
+  readonly boughtMinor?: number | undefined;
   /** How far its birth is known, where the day is not. */
   readonly birthKnownTo?: BirthKnownTo | undefined;
   readonly version: number;

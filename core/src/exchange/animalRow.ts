@@ -4,6 +4,7 @@ import { normalised, TAG_COLOURS, type TagColour } from '../identity';
 import { SEXES, SPECIES, SPECIES_WORDS, type Sex, type Species } from '../species';
 import { cellOf, fault, type Cells, type ReadingChoices, type RowAnswer } from './cells';
 import type { ColumnMapping, ImportField } from './columns';
+import { readMoney } from './readNumber';
 import { readNotes, type NoteLine } from './noteLines';
 
 export interface AnimalRow {
@@ -15,6 +16,8 @@ export interface AnimalRow {
   readonly species: Species;
   readonly sex: Sex;
   readonly breed: string | undefined;
+  /** Paid for it, hundredths of the money. */
+  readonly boughtMinor: number | undefined;
   readonly bornOn: string | undefined;
   readonly birthKnownTo: BirthKnownTo | undefined;
   readonly dam: string | undefined;
@@ -75,6 +78,8 @@ export function readAnimalRow(cells: Cells, mapping: ColumnMapping, choices: Rea
     if (on === undefined) return fault(field, typed, 'not-a-date');
     days[field] = isoOf(on);
   }
+  const bought = readMoney(cell('bought'));
+  if (typeof bought === 'string') return fault('bought', cell('bought'), bought);
   const { colour, arrivedBy, leftHow } = words;
   if (days.leftOn !== undefined && leftHow === undefined) return fault('leftHow', '', 'missing', DEPARTURE_WAYS);
   if (days.leftOn === undefined && leftHow !== undefined) return fault('leftOn', '', 'missing');
@@ -89,6 +94,7 @@ export function readAnimalRow(cells: Cells, mapping: ColumnMapping, choices: Rea
       species,
       sex,
       breed: optional('breed'),
+      boughtMinor: bought,
       bornOn: birth === undefined ? undefined : isoOf(birth.on),
       birthKnownTo: birth?.knownTo,
       dam: optional('dam'),

@@ -3,7 +3,7 @@ import { toKg, type AnimalId, type Kilograms } from '../units';
 import { animalOfRow, type Resolve } from './animalOfRow';
 import { cellOf, fault, type Cells, type ReadingChoices, type RowAnswer, type RowFault } from './cells';
 import type { ColumnMapping, ImportField } from './columns';
-import { readTypedNumber } from './readNumber';
+import { readMoney, readTypedNumber } from './readNumber';
 
 /** One line of a kill sheet. */
 export interface CarcassRow {
@@ -32,11 +32,8 @@ export function readCarcassRow(
   const weight = readTypedNumber(typed);
   if (weight.kind === 'refused') return fault('carcass', typed, weight.reason === 'empty' ? 'missing' : 'not-a-number');
   const figure = (field: ImportField): number | undefined | { readonly kind: 'fault'; readonly fault: RowFault } => {
-    const text = cell(field);
-    if (text === '') return undefined;
-    const read = readTypedNumber(text);
-    if (read.kind === 'refused') return fault(field, text, 'not-a-number');
-    return read.value < 0 ? fault(field, text, 'below-zero') : Math.round(read.value * 100);
+    const read = readMoney(cell(field));
+    return typeof read === 'string' ? fault(field, cell(field), read) : read;
   };
   const graded = (
     field: ImportField,

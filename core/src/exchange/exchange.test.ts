@@ -88,7 +88,7 @@ it('the heading of the weights says their unit', () => {
 });
 
 describe('a row of an animal', () => {
-  const FIELDS = ['species', 'sex', 'arrivedOn', 'leftOn', 'leftHow', 'notes', 'group', 'breed'] as const;
+  const FIELDS = ['species', 'sex', 'arrivedOn', 'leftOn', 'leftHow', 'notes', 'group', 'breed', 'bought'] as const;
   const read = (cells: Partial<Record<(typeof FIELDS)[number], string>>) =>
     readAnimalRow(
       FIELDS.map((f) => ({ species: 'sheep', sex: 'female', ...cells })[f] ?? ''),
@@ -96,10 +96,16 @@ describe('a row of an animal', () => {
       { unit: 'kg', dateOrder: 'day-month' },
     );
   it('needs no number', () => {
-    expect(read({ group: 'Back field', breed: 'Hill' })).toMatchObject({
+    expect(read({ group: 'Back field', breed: 'Hill', bought: '1 140,50' })).toMatchObject({
       kind: 'row',
-      row: { number: undefined, group: 'Back field', breed: 'Hill', left: undefined },
+      row: { number: undefined, group: 'Back field', breed: 'Hill', boughtMinor: 114_050, left: undefined },
     });
+  });
+  it('says what was paid for it, and names what is no sum', () => {
+    expect(read({ bought: 'gift' })).toMatchObject({
+      fault: { field: 'bought', value: 'gift', reason: 'not-a-number' },
+    });
+    expect(read({ bought: '-5' })).toMatchObject({ fault: { field: 'bought', value: '-5', reason: 'below-zero' } });
   });
   it('says when and how it left, both or neither', () => {
     expect(read({ leftOn: '1.11.2026', leftHow: 'Sold' })).toMatchObject({

@@ -24,3 +24,14 @@ export function readTypedNumber(text: string, mark?: DecimalMark): TypedNumber {
   if (!groups) return { kind: 'refused', reason: 'not-a-number' };
   return { kind: 'number', value: Number(clean.replaceAll(groups[1] as string, '').replace(',', '.')) };
 }
+
+/**
+ * Money as it is typed, in hundredths.
+ * @returns undefined of an empty cell, else why it is no sum
+ */
+export function readMoney(text: string): number | undefined | 'not-a-number' | 'below-zero' {
+  if (text.trim() === '') return undefined;
+  const read = readTypedNumber(text);
+  if (read.kind === 'refused') return 'not-a-number';
+  return read.value < 0 ? 'below-zero' : Math.round(read.value * 100);
+}

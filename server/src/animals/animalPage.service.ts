@@ -79,6 +79,7 @@ export class AnimalPageService {
     return {
       row: this.animals.row(facts),
       strain: record.strain ?? null,
+      boughtMinor: record.boughtMinor ?? null,
       departed: departure
         ? { on: isoOf(departure.on), how: departure.how, toldUntil: departure.toldUntil ?? null }
         : null,

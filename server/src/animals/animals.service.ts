@@ -265,6 +265,7 @@ function changed(record: AnimalRecord, change: ChangeAnimal): AnimalRecord {
     birthType: pick(record.birthType, change.birthType),
     rearingType: pick(record.rearingType, change.rearingType),
     strain: pick(record.strain, change.strain),
+    boughtMinor: pick(record.boughtMinor, change.boughtMinor),
     version: record.version + 1,
   };
 }
@@ -278,6 +279,7 @@ const rowOf = (record: AnimalRecord) => ({
   birthType: record.birthType ?? null,
   rearingType: record.rearingType ?? null,
   strain: record.strain ?? null,
+  boughtMinor: record.boughtMinor ?? null,
   birthKnownTo: record.birthKnownTo ?? null,
   version: record.version,
 });

@@ -101,6 +101,7 @@ const OF_ANIMAL = {
   birthType: 'a.birth_type',
   rearingType: 'a.rearing_type',
   strain: 'a.strain',
+  boughtMinor: 'a.bought_minor',
   birthKnownTo: 'a.birth_known_to',
 } as const;
 

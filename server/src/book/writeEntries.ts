@@ -28,6 +28,7 @@ const OF_ANIMAL = {
   birthType: 'birth_type',
   rearingType: 'rearing_type',
   strain: 'strain',
+  boughtMinor: 'bought_minor',
   birthKnownTo: 'birth_known_to',
   version: 'version',
 };
@@ -135,6 +136,7 @@ const animalRow = (a: ArrivalEntry): object => ({
   birthType: a.birthType ?? null,
   rearingType: a.rearingType ?? null,
   strain: a.strain ?? null,
+  boughtMinor: a.boughtMinor ?? null,
   birthKnownTo: a.birthKnownTo ?? null,
   version: 1,
 });

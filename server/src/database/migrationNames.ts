@@ -24,6 +24,7 @@ export const MIGRATION_NAMES = [
   '20261130130000_sales',
   '20261130140000_carcasses',
   '20261130150000_loads',
+  '20261130160000_bought',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

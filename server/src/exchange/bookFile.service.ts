@@ -147,6 +147,7 @@ export class BookFileService {
         birthType: a.birth_type,
         rearingType: a.rearing_type,
         strain: a.strain,
+        ...(a.bought_minor === null ? {} : { boughtMinor: a.bought_minor }),
         ...(a.birth_known_to ? { birthKnownTo: a.birth_known_to } : {}),
         version: a.version,
       })) as unknown as BookAnimal[],

@@ -238,6 +238,7 @@ const RECORD_FIELDS = [
   'birthType',
   'rearingType',
   'strain',
+  'boughtMinor',
   'birthKnownTo',
 ] as const satisfies readonly (keyof BookAnimal & keyof ArrivalEntry)[];
 

@@ -45,6 +45,10 @@ const ANIMAL_COLUMNS: Readonly<Record<string, Column>> = {
   species: { heading: 'species', cell: (r) => r.species },
   sex: { heading: 'sex', cell: (r) => r.sex },
   breed: { heading: 'breed', cell: (_, f) => f.record.strain },
+  bought: {
+    heading: 'bought for',
+    cell: (_, { record: { boughtMinor } }) => (boughtMinor === undefined ? null : (boughtMinor / 100).toFixed(2)),
+  },
   born: { heading: 'born', cell: (r) => r.bornOn && birthText(r.bornOn, r.birthKnownTo) },
   bornAs: { heading: 'born as', cell: (r) => r.birthType },
   rearedAs: { heading: 'reared as', cell: (r) => r.rearingType },

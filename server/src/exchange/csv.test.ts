@@ -77,18 +77,18 @@ it('writes weights with the digits a reading has', async () => {
 it('leaves the number of an animal without one empty, and says breed, arrival, leaving and notes', async () => {
   const [lamb, gone] = [uuid(), uuid()];
   await t.post(
-    arrival(lamb, { strain: 'Hill' }),
+    arrival(lamb, { strain: 'Hill', boughtMinor: 14_050 }),
     { ...note(lamb, 'limps'), on: '2026-11-02' } as Entry,
     arrival(gone),
     tag(gone, '26-0002'),
     departure(gone, '2026-11-03'),
   );
   expect(
-    await lines('/api/files/animals.csv?presence=all&columns=number,breed,arrived,cameBy,left,leftHow,notes'),
+    await lines('/api/files/animals.csv?presence=all&columns=number,breed,bought,arrived,cameBy,left,leftHow,notes'),
   ).toEqual([
-    'number,breed,arrived,came by,left,left how,notes',
-    '26-0002,,2026-04-01,born,2026-11-03,sold,',
-    ',Hill,2026-04-01,born,,,2026-11-02: limps',
+    'number,breed,bought for,arrived,came by,left,left how,notes',
+    '26-0002,,,2026-04-01,born,2026-11-03,sold,',
+    ',Hill,140.50,2026-04-01,born,,,2026-11-02: limps',
   ]);
 });
 

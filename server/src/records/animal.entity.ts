@@ -15,6 +15,7 @@ export const AnimalEntity = defineEntity({
     birthType: p.integer().nullable(),
     rearingType: p.integer().nullable(),
     strain: p.string().nullable(),
+    boughtMinor: p.integer().nullable(),
     birthKnownTo: p.string().nullable(),
     version: p.integer(),
   },

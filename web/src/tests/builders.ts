@@ -77,6 +77,7 @@ export const aRow = (text: string, change: Partial<AnimalRow> = {}): AnimalRow =
 export const aView = (text: string, change: Partial<AnimalView> = {}): AnimalView => ({
   row: aRow(text),
   strain: null,
+  boughtMinor: null,
   departed: null,
   reservation: null,
   marks: [],

@@ -22,6 +22,7 @@ export interface ArrivalWritten {
   readonly birthType?: number | undefined;
   readonly rearingType?: number | undefined;
   readonly strain?: string | undefined;
+  readonly boughtMinor?: number | undefined;
   readonly birthKnownTo?: BirthKnownTo | undefined;
 }
 
@@ -40,6 +41,7 @@ export const recordOf = (entry: ArrivalWritten & { readonly animalId: AnimalId }
   birthType: entry.birthType,
   rearingType: entry.rearingType,
   strain: entry.strain,
+  boughtMinor: entry.boughtMinor,
   birthKnownTo: entry.bornOn ? entry.birthKnownTo : undefined,
   version,
 });

@@ -103,13 +103,14 @@ it('stays open for the next one with what they have in common, and has the keybo
   await user.selectOptions(await screen.findByLabelText('Group'), 'Hill');
   await user.type(screen.getByLabelText('Born'), '3.2024');
   await user.type(screen.getByLabelText('Breed'), 'Hill');
+  await user.type(screen.getByLabelText('Paid for it, EUR'), '140');
   await user.type(screen.getByLabelText('Number'), '77{Enter}');
   await screen.findByText('Added 77. The next one, or close.');
   expect(screen.getByLabelText('Number')).toHaveFocus();
   await user.keyboard('78{Enter}');
   await screen.findByText('Added 78. The next one, or close.');
   const second = entries().filter((e) => e.type === 'arrival')[1];
-  expect(second).toMatchObject({ bornOn: '2024-03-15', birthKnownTo: 'month', strain: 'Hill' });
+  expect(second).toMatchObject({ bornOn: '2024-03-15', birthKnownTo: 'month', strain: 'Hill', boughtMinor: 14_000 });
   expect(entries().filter((e) => e.type === 'identifier')[1]).toMatchObject({ text: '78', colour: 'pink' });
   expect(entries().filter((e) => e.type === 'move')).toHaveLength(2);
 });

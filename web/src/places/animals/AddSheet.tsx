@@ -85,6 +85,7 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
       on: 'Give the day it came.',
       text: 'That is no number of an animal.',
       strain: 'Give the breed in fewer words.',
+      boughtMinor: 'Type what was paid for one, such as 140.00, or leave it empty.',
     },
     also: (typed) => {
       const wrong: Record<string, string> = {};
@@ -101,7 +102,7 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
         if (named.kind === 'unclear') wrong[role] = named.message;
       return wrong;
     },
-    fieldOf: { text: 'number', bornOn: 'born', on: 'cameOn' },
+    fieldOf: { text: 'number', bornOn: 'born', on: 'cameOn', boughtMinor: 'bought' },
   });
   const typedNow = useWatch({ control: form.control }) as AddTyped;
   const isMany = countOf(typedNow) > 1 || linesOf(typedNow).length > 1;
@@ -220,6 +221,15 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
             ))}
           </datalist>
           <FormField name="cameOn" label="Came on (empty: today)" type="date" />
+          {typedNow.dam === '' ? (
+            <FormField
+              name="bought"
+              label={`Paid ${countOf(typedNow) > 1 ? 'for each' : 'for it'}, ${holding?.currency ?? ''}`}
+              inputMode="decimal"
+              hint="if it was bought"
+              style={{ width: 150 }}
+            />
+          ) : null}
         </FieldRow>
         <Asked questions={asked} again="Press again if it is so." />
       </SendForm>

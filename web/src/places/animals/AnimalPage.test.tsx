@@ -335,6 +335,11 @@ describe('the record', () => {
     await user.type(screen.getByLabelText('Dam'), '21-0007');
     await user.clear(screen.getByLabelText('Reared as one of'));
     await user.type(screen.getByLabelText('Breed or kind'), ' Hill white ');
+    await user.type(screen.getByLabelText('Bought for, EUR'), '-5');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(screen.getByRole('alert')).toHaveTextContent('Type what was paid for it, such as 140.00');
+    await user.clear(screen.getByLabelText('Bought for, EUR'));
+    await user.type(screen.getByLabelText('Bought for, EUR'), '140,50');
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await screen.findByText('Changed the record of 26-0001');
     expect(asked.find((a) => a.method === 'PATCH')?.body).toEqual({
@@ -342,6 +347,7 @@ describe('the record', () => {
       damId: 'id of 21-0007',
       rearingType: null,
       strain: 'Hill white',
+      boughtMinor: 14_050,
     });
   });
 

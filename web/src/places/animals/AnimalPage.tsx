@@ -16,7 +16,7 @@ import { Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { WindowBar } from '../../parts/WindowBar';
 import { colour, fonts, phone, space } from '../../theme/tokens';
-import { ageText, birthDate, bornText, fullDate, weightText } from '../../words/format';
+import { ageText, birthDate, bornText, fullDate, moneyText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import { ChoicesMade, Family, Given } from './Family';
 import { Figures } from './Figures';
@@ -69,6 +69,7 @@ export function AnimalPage() {
             ? `Born ${birthDate(row.bornOn, row.birthKnownTo)}${row.birthType === null ? '' : ` as ${bornText(row.species, row.birthType, row.rearingType)}`}.`
             : 'Birth not known.'}{' '}
           {data.strain === null ? '' : `${data.strain}. `}
+          {data.boughtMinor === null ? '' : `Bought for ${moneyText(data.boughtMinor, holding?.currency ?? '')}. `}
           {row.lastKg !== null && row.lastOn
             ? `${weightText(row.lastKg, unit, row.species)} on ${fullDate(row.lastOn)}.`
             : 'Never weighed.'}{' '}

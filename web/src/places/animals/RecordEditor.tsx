@@ -2,13 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import { ChangeAnimal, type AnimalView } from '@yaylak/contract';
 import { SEXES, type Sex } from '@yaylak/core';
 import { useState } from 'react';
-import { identifiersQuery, strainsQuery } from '../../api/queries';
+import { holdingQuery, identifiersQuery, strainsQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { FormChoice, FormField } from '../../parts/form/fields';
 import { SendForm } from '../../parts/form/SendForm';
 import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Panel } from '../../parts/Panel';
 import { BIRTH_ASKED, BIRTH_HINTS, birthOf, birthTyped } from '../../words/birth';
+import { minorTyped } from '../../words/money';
 import { useDateOrder } from '../../words/useUnits';
 import { parentNamed } from './parentNamed';
 import { useChangeRecord, type RecordChange } from './useChangeRecord';
@@ -22,6 +23,7 @@ interface Typed {
   readonly birthType: string;
   readonly rearingType: string;
   readonly strain: string;
+  readonly bought: string;
 }
 
 const ROLES = ['dam', 'donor', 'sire'] as const;
@@ -43,7 +45,14 @@ export function RecordEditor({ view }: { readonly view: AnimalView }) {
   );
 }
 
-function RecordForm({ view: { row, strain }, onDone }: { readonly view: AnimalView; readonly onDone: () => void }) {
+function RecordForm({
+  view: { row, strain, boughtMinor },
+  onDone,
+}: {
+  readonly view: AnimalView;
+  readonly onDone: () => void;
+}) {
+  const { data: holding } = useQuery(holdingQuery);
   const { data: identifiers } = useQuery(identifiersQuery);
   const { data: strains = [] } = useQuery(strainsQuery);
   const changeRecord = useChangeRecord();
@@ -57,6 +66,7 @@ function RecordForm({ view: { row, strain }, onDone }: { readonly view: AnimalVi
     birthType: row.birthType === null ? '' : String(row.birthType),
     rearingType: row.rearingType === null ? '' : String(row.rearingType),
     strain: strain ?? '',
+    bought: boughtMinor === null ? '' : (boughtMinor / 100).toFixed(2),
   };
   /** Only what is another than it was: two who change other fields do not stand in each other's way. */
   const changeOf = (typed: Typed): RecordChange => {
@@ -64,6 +74,8 @@ function RecordForm({ view: { row, strain }, onDone }: { readonly view: AnimalVi
     if (typed.sex !== shown.sex) change.sex = typed.sex;
     if (typed.bornOn !== shown.bornOn) Object.assign(change, birthOf(typed.bornOn, order));
     if (typed.strain !== shown.strain) change.strain = typed.strain.trim() === '' ? null : typed.strain.trim();
+    if (typed.bought !== shown.bought)
+      change.boughtMinor = typed.bought.trim() === '' ? null : minorTyped(typed.bought);
     for (const field of ['birthType', 'rearingType'] as const)
       if (typed[field] !== shown[field]) change[field] = typed[field] === '' ? null : Number(typed[field]);
     for (const role of ROLES) {
@@ -80,7 +92,9 @@ function RecordForm({ view: { row, strain }, onDone }: { readonly view: AnimalVi
       bornOn: BIRTH_ASKED,
       birthType: 'How many were born with it, itself too: a whole number.',
       rearingType: 'How many were reared with it, itself too: a whole number.',
+      boughtMinor: 'Type what was paid for it, such as 140.00, or leave it empty.',
     },
+    fieldOf: { boughtMinor: 'bought' },
     also: (typed): Against =>
       Object.fromEntries(
         ROLES.flatMap((role) => {
@@ -102,6 +116,7 @@ function RecordForm({ view: { row, strain }, onDone }: { readonly view: AnimalVi
       <FormField name="sire" label="Sire" />
       <FormField name="birthType" label="Born as one of" inputMode="numeric" />
       <FormField name="rearingType" label="Reared as one of" inputMode="numeric" />
+      <FormField name="bought" label={`Bought for, ${holding?.currency ?? ''}`} inputMode="decimal" />
       <FormField name="strain" label="Breed or kind" list="record-strains" />
       <datalist id="record-strains">
         {strains.map((name) => (

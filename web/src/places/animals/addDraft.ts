@@ -2,6 +2,7 @@ import { dayOf, type DateOrder, type Sex, type Species, type TagColour } from '@
 import type { EntryDraft } from '../../outbox/useRecord';
 import { birthOf } from '../../words/birth';
 import { newId } from '../../words/ids';
+import { minorTyped } from '../../words/money';
 import type { parentNamed } from './parentNamed';
 
 /** Animals as they are typed before they are added. */
@@ -23,6 +24,8 @@ export interface AddTyped {
   readonly birthType: string;
   readonly groupId: string;
   readonly strain: string;
+  /** Money paid for each. */
+  readonly bought: string;
 }
 
 export const NEW_ANIMAL: AddTyped = {
@@ -42,6 +45,7 @@ export const NEW_ANIMAL: AddTyped = {
   birthType: '',
   groupId: '',
   strain: '',
+  bought: '',
 };
 export const MOST_AT_ONCE = 200;
 /** Stands for the next free number as long as none is typed. */
@@ -122,6 +126,7 @@ function oneDraft(
       ...(sire.kind === 'animal' ? { sireId: sire.id } : {}),
       ...birthType,
       ...(typed.strain.trim() === '' ? {} : { strain: typed.strain.trim() }),
+      ...(typed.bought.trim() === '' ? {} : { boughtMinor: minorTyped(typed.bought) }),
     },
     ...(typed.wears === 'tag' ? [{ ...worn, kind: 'visual', text: number, colour: typed.colour } as const] : []),
     ...(typed.wears === 'tattoo' ? [{ ...worn, kind: 'tattoo', text: number } as const] : []),

@@ -182,6 +182,7 @@ function entriesOf(of: {
       ...(row.birthType === undefined ? {} : { birthType: row.birthType }),
       ...(row.rearingType === undefined ? {} : { rearingType: row.rearingType }),
       ...(row.breed === undefined ? {} : { strain: row.breed }),
+      ...(row.boughtMinor === undefined ? {} : { boughtMinor: row.boughtMinor }),
       ...shared,
     },
     ...worn('visual', row.number),

@@ -23,6 +23,7 @@ const FIELD_WORDS: Readonly<Record<RowFault['field'], string>> = {
   group: 'group',
   tattoo: 'tattoo',
   breed: 'breed',
+  bought: 'bought for',
   arrivedOn: 'arrived on',
   arrivedBy: 'came by',
   leftOn: 'left on',
@@ -43,6 +44,7 @@ const ENTRY_FIELDS: Readonly<Record<string, RowFault['field']>> = {
   groupId: 'group',
   animalId: 'number',
   strain: 'breed',
+  boughtMinor: 'bought',
   how: 'arrivedBy',
 };
 
