@@ -17,7 +17,7 @@ import {
 } from 'class-validator';
 import { IsNested, IsNestedList, MayBeMissing } from './nested';
 import type { TagView, WindowView } from './animals';
-import { IsCalendarDate, MAX_TEXT } from './rules';
+import { IsCalendarDate, MAX_MINOR, MAX_TEXT } from './rules';
 
 const MAX_AMOUNT = 100_000;
 
@@ -110,6 +110,12 @@ export class BatchFacts {
   @Min(0)
   @Max(10_000_000)
   amount: number;
+  /** Paid for all of it, in hundredths of the holding's money. */
+  @MayBeMissing()
+  @IsInt()
+  @Min(0)
+  @Max(MAX_MINOR)
+  paidMinor?: number;
 }
 
 /** A product with what its label says: all of it the user's own. */

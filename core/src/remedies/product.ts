@@ -42,6 +42,8 @@ export interface ProductBatch {
   readonly expiresOn: Day | undefined;
   /** Bought, in the dose unit. */
   readonly amount: number;
+  /** Paid for all of it, hundredths of the money. */
+  readonly paidMinor?: number | undefined;
 }
 
 /** What a product's label says, as the holding typed it. Nothing here is shipped with the application. */

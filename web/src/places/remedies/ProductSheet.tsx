@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import styled from 'styled-components';
 import { ask } from '../../api/client';
-import { groupsQuery } from '../../api/queries';
+import { groupsQuery, holdingQuery } from '../../api/queries';
 import { readAgain } from '../../api/readAgain';
 import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
@@ -39,7 +39,7 @@ interface Props {
 }
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-const NEW_BATCH: BatchDraft = { batch: '', expiresOn: '', amount: '' };
+const NEW_BATCH: BatchDraft = { batch: '', expiresOn: '', amount: '', paid: '' };
 
 /** A product with what its label says; the user's own, and all doses come from it. */
 export function ProductSheet({ product, onClose }: Props) {
@@ -266,6 +266,7 @@ function DoseTable({ draft, onChange }: PartProps) {
 }
 
 function Batches({ draft, onChange }: PartProps) {
+  const { data: holding } = useQuery(holdingQuery);
   const set = (i: number, change: Partial<BatchDraft>): void =>
     onChange({ batches: draft.batches.map((b, j) => (i === j ? { ...b, ...change } : b)) });
   return (
@@ -285,6 +286,12 @@ function Batches({ draft, onChange }: PartProps) {
             inputMode="decimal"
             value={b.amount}
             onChange={(amount) => set(i, { amount })}
+          />
+          <Field
+            label={`Paid for all of it, ${holding?.currency ?? ''}`}
+            inputMode="decimal"
+            value={b.paid}
+            onChange={(paid) => set(i, { paid })}
           />
           <Button
             kind="quiet"

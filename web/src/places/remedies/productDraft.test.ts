@@ -67,8 +67,21 @@ it.each<[string, Partial<ProductDraft>, string]>([
   ['less at one place than the syringe measures', { step: '0.5', maxPerSite: '0.2' }, 'less than the syringe’s step'],
   ['no way to give it', { routes: [] }, 'Given: choose at least one way.'],
   ['half a course', { everyDays: '' }, 'A course needs both'],
-  ['a batch without a number', { batches: [{ batch: '', expiresOn: '', amount: '5' }] }, 'Batch: type the number'],
-  ['a batch of a day that is none', { batches: [{ batch: 'K', expiresOn: '2027-02-29', amount: '5' }] }, 'is no date'],
+  [
+    'a batch without a number',
+    { batches: [{ batch: '', expiresOn: '', amount: '5', paid: '' }] },
+    'Batch: type the number',
+  ],
+  [
+    'a price that is none',
+    { batches: [{ batch: 'K', expiresOn: '', amount: '5', paid: 'dear' }] },
+    'Batch K, paid: “dear” is not an amount.',
+  ],
+  [
+    'a batch of a day that is none',
+    { batches: [{ batch: 'K', expiresOn: '2027-02-29', amount: '5', paid: '' }] },
+    'is no date',
+  ],
   [
     'a dose without its figure',
     { doses: { ...draftOf(FULL).doses, goat: { by: 'kg', text: '', fromDays: '', fromKg: '', days: {} } } },

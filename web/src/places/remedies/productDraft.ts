@@ -15,6 +15,7 @@ import {
   type WeightUnit,
 } from '@yaylak/core';
 import { amountText } from '../../words/format';
+import { minorTyped } from '../../words/money';
 
 /** A dose as it is typed: a figure for the kilogram or the head, or bands as `30: 6, 60: 12`. */
 export interface DoseDraft {
@@ -34,6 +35,8 @@ export interface BatchDraft {
   readonly batch: string;
   readonly expiresOn: string;
   readonly amount: string;
+  /** Money for all of it. */
+  readonly paid: string;
 }
 
 /** A label while it is typed: everything is text until it is read. */
@@ -95,6 +98,7 @@ export function draftOf(facts: ProductFacts | undefined, unit: WeightUnit = 'kg'
       batch: b.batch,
       expiresOn: b.expiresOn ?? '',
       amount: shown(b.amount),
+      paid: b.paidMinor === undefined ? '' : (b.paidMinor / 100).toFixed(2),
     })),
     lowAt: shown(facts?.lowAt),
     planMonths: facts?.planMonths ?? [],
@@ -183,7 +187,17 @@ export function readProduct(draft: ProductDraft, unit: WeightUnit = 'kg', before
     if (b.expiresOn !== '' && parseDay(b.expiresOn) === undefined)
       faults.push(`Batch ${b.batch}: “${b.expiresOn}” is no date.`);
     const amount = figure(b.amount, `Batch ${b.batch}, bought`, 'Type how much was bought.') ?? 0;
-    return [{ batch: b.batch.trim(), amount, ...(b.expiresOn === '' ? {} : { expiresOn: b.expiresOn }) }];
+    const paidMinor = b.paid.trim() === '' ? undefined : minorTyped(b.paid);
+    if (paidMinor !== undefined && Number.isNaN(paidMinor))
+      faults.push(`Batch ${b.batch}, paid: “${b.paid}” is not an amount. Type what all of it cost, or leave it empty.`);
+    return [
+      {
+        batch: b.batch.trim(),
+        amount,
+        ...(b.expiresOn === '' ? {} : { expiresOn: b.expiresOn }),
+        ...defined({ paidMinor }),
+      },
+    ];
   });
   const times = whole(draft.times, 'Doses in all');
   const everyDays = whole(draft.everyDays, 'Days between');
