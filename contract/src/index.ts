@@ -16,6 +16,7 @@ export * from './kinds';
 export * from './label';
 export * from './loads';
 export * from './loadWords';
+export * from './margins';
 export * from './mating';
 export * from './matingWords';
 export * from './outletOf';

@@ -15,6 +15,7 @@ export * from './openStay';
 export * from './orphansOf';
 export * from './planned';
 export * from './raddleOn';
+export * from './saleMargin';
 export * from './saleMeans';
 export * from './saleRecord';
 export * from './readyToMate';

@@ -18,6 +18,7 @@ export interface PaidSale extends Paid {
   readonly record: SaleRecord;
   /** Undefined where it was sold elsewhere. */
   readonly outlet: Outlet | undefined;
+  readonly outletName: string | undefined;
 }
 
 /** What the holding's sales brought. */
@@ -31,11 +32,13 @@ export class PaidService {
 
   /** Sales of a species that were paid, in the order they left. */
   async sales(species: Species): Promise<PaidSale[]> {
-    const outlets = new Map((await this.outlets.list()).map((o) => [o.id, outletOf(o)]));
+    const outlets = new Map(
+      (await this.outlets.list()).map((o) => [o.id, { outlet: outletOf(o), name: o.facts.name }]),
+    );
     return this.learned.records(species).flatMap((record) => {
-      const outlet = outlets.get(record.outletId ?? '');
+      const { outlet, name } = outlets.get(record.outletId ?? '') ?? {};
       const paid = paidFor(record, outlet);
-      return paid ? [{ record, outlet, ...paid }] : [];
+      return paid ? [{ record, outlet, outletName: name, ...paid }] : [];
     });
   }
 

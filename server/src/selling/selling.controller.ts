@@ -17,9 +17,11 @@ import {
   CreateLoad,
   CreateOutlet,
   DropLoad,
+  MarginsQuery,
   PassportsQuery,
   ResultsQuery,
   SellingQuery,
+  type MarginsView,
   type OutletView,
   type PlannedLoadView,
   type ResultsView,
@@ -30,6 +32,7 @@ import {
 } from '@yaylak/contract';
 import { SaleAheadService } from './ahead.service';
 import { LoadsService } from './loads.service';
+import { MarginsService } from './margins.service';
 import { OutletsService } from './outlets.service';
 import { ResultsService } from './results.service';
 import { SaleSheetService } from './saleSheet.service';
@@ -43,6 +46,7 @@ export class SellingController {
     @Inject(SaleAheadService) private readonly saleAhead: SaleAheadService,
     @Inject(LoadsService) private readonly loads: LoadsService,
     @Inject(ResultsService) private readonly made: ResultsService,
+    @Inject(MarginsService) private readonly kept: MarginsService,
     @Inject(SaleSheetService) private readonly sheets: SaleSheetService,
   ) {}
 
@@ -62,6 +66,12 @@ export class SellingController {
   @Get('results')
   results(@Query() query: ResultsQuery): Promise<ResultsView> {
     return this.made.view(query);
+  }
+
+  /** What sales left in the hand by outlet, group, month or breed, year by year. */
+  @Get('margins')
+  margins(@Query() query: MarginsQuery): Promise<MarginsView> {
+    return this.kept.view(query);
   }
 
   /** What selling asks for in the days ahead: who is ready, which outlet goes next, loads, reservations that end. */

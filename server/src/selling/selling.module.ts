@@ -4,6 +4,7 @@ import { BookModule } from '../book/book.module';
 import { MatingModule } from '../mating/mating.module';
 import { LearnedService } from './learned.service';
 import { LoadsService } from './loads.service';
+import { MarginsService } from './margins.service';
 import { OutletsService } from './outlets.service';
 import { PaidService } from './paid.service';
 import { ResultsService } from './results.service';
@@ -18,6 +19,7 @@ import { SellingService } from './selling.service';
   providers: [
     LearnedService,
     LoadsService,
+    MarginsService,
     OutletsService,
     PaidService,
     ResultsService,

@@ -2,6 +2,8 @@ import { queryOptions } from '@tanstack/react-query';
 import type {
   CreateLoad,
   LoadFacts,
+  MarginsQuery,
+  MarginsView,
   PlannedLoadView,
   OutletView,
   ResultsQuery,
@@ -23,6 +25,11 @@ export const resultsQuery = (query: ResultsQuery) =>
   queryOptions({
     queryKey: ['sale-results', query],
     queryFn: ({ signal }) => ask<ResultsView>(withQuery('/api/selling/results', query), { signal }),
+  });
+export const marginsQuery = (query: MarginsQuery) =>
+  queryOptions({
+    queryKey: ['sale-margins', query],
+    queryFn: ({ signal }) => ask<MarginsView>(withQuery('/api/selling/margins', query), { signal }),
   });
 export const saleSheetQuery = (ids: readonly string[]) =>
   queryOptions({
