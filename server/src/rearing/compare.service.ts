@@ -196,7 +196,8 @@ export class CompareService {
   private feeds(species: Species): { feed: string; priceMinor: number; litters: number }[] {
     const byName = new Map<string, { feed: string; prices: number[] }>();
     for (const { record, feeds } of this.book.state.animals.values())
-      if (record.species === species)
+      // What a pen of young ate says nothing of a litter.
+      if (record.species === species && this.book.state.litters.youngAbout(record.id).length > 0)
         for (const f of feeds) {
           const own = byName.get(f.feed) ?? { feed: f.feed, prices: [] };
           byName.set(f.feed, own);

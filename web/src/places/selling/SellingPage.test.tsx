@@ -333,3 +333,19 @@ describe('the outlets', () => {
     });
   });
 });
+
+it('records what the pen ate, each head its part, with the price', async () => {
+  const { user, entries } = show();
+  await user.click(await screen.findByRole('button', { name: 'Record feed' }));
+  const sheet = within(await screen.findByRole('dialog', { name: 'Feed of Fattening pen, 5 head' }));
+  await user.type(sheet.getByLabelText('Feed'), 'Barley');
+  await user.type(sheet.getByLabelText('Eaten, kg'), '120');
+  await user.type(sheet.getByLabelText('Price of a kilogram, EUR'), 'dear');
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
+  expect(sheet.getByRole('alert')).toHaveTextContent('Type what a kilogram costs.');
+  await user.clear(sheet.getByLabelText('Price of a kilogram, EUR'));
+  await user.type(sheet.getByLabelText('Price of a kilogram, EUR'), '0,38');
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
+  await waitFor(() => expect(entries()).toHaveLength(5));
+  expect(entries()[0]).toMatchObject({ type: 'feed', feed: 'Barley', kg: 24, priceMinor: 38, on: TODAY });
+});

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { holdingQuery, todayQuery } from '../../api/queries';
 import { loadsQuery, planLoad, sellingQuery } from '../../api/selling';
+import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
 import { LinkButton } from '../../parts/LinkButton';
 import { Beside } from '../../parts/Beside';
@@ -15,6 +16,7 @@ import { countText, moneyText } from '../../words/format';
 import { newId } from '../../words/ids';
 import { BringIn } from './BringIn';
 import { LoadsPanel } from './LoadsPanel';
+import { PenFeedSheet } from './PenFeedSheet';
 import { ReservedPanel } from './ReservedPanel';
 import { SaleList } from './SaleList';
 import { SplitPanel } from './SplitPanel';
@@ -74,6 +76,7 @@ function Pen({ view, species, pickers }: PenProps) {
   const { data: holding } = useQuery(holdingQuery);
   const [byHand, setByHand] = useState<ByHand>({});
   const [problem, setProblem] = useState<string>();
+  const [isFeeding, setFeeding] = useState(false);
   const client = useQueryClient();
   const navigate = useNavigate();
   const currency = holding?.currency ?? '';
@@ -108,7 +111,25 @@ function Pen({ view, species, pickers }: PenProps) {
     }
   };
   return (
-    <Page title={TITLE} lead={leadText(view, currency)} actions={pickers}>
+    <Page
+      title={TITLE}
+      lead={leadText(view, currency)}
+      actions={
+        <>
+          {pickers}
+          <Button onPress={() => setFeeding(true)}>Record feed</Button>
+        </>
+      }
+    >
+      {isFeeding ? (
+        <PenFeedSheet
+          animalIds={rows.map((r) => r.tag.animalId)}
+          species={species}
+          pen={view.groups.find((g) => g.id === view.groupId)?.name ?? SPECIES_WORDS[species].plural}
+          today={view.on}
+          onClose={() => setFeeding(false)}
+        />
+      ) : null}
       {problem ? (
         <NotePanel $tone="madder" role="alert">
           {problem}

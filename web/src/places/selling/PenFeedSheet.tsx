@@ -1,0 +1,59 @@
+import { FeedEntry } from '@yaylak/contract';
+import { addDays, dayOf, isoOf, type Species } from '@yaylak/core';
+import { madeEntry } from '../../parts/form/useEntryForm';
+import { SendForm } from '../../parts/form/SendForm';
+import { useTypedForm } from '../../parts/form/useTypedForm';
+import { Small } from '../../parts/Panel';
+import { Sheet } from '../../parts/Sheet';
+import { useWrite } from '../../parts/useWrite';
+import { FeedFields } from '../../shared/rearing/FeedFields';
+import { FEED_FIELDS, feedDraft, feedWords, type FeedTyped } from '../../shared/rearing/feedTyped';
+import { useWeightUnit } from '../../words/useUnits';
+
+interface Props {
+  readonly animalIds: readonly string[];
+  readonly species: Species;
+  readonly pen: string;
+  readonly today: string;
+  readonly onClose: () => void;
+}
+
+/** A first guess of how long a pen was fed. */
+const USUAL_DAYS = 28;
+
+/** What a pen ate, each head alike, so that what is left of a sale has its feed off. */
+export function PenFeedSheet({ animalIds, species, pen, today, onClose }: Props) {
+  const unit = useWeightUnit();
+  const write = useWrite();
+  const draftsOf = (typed: FeedTyped) => animalIds.map((id) => feedDraft(typed, id, animalIds.length, unit));
+  const form = useTypedForm<FeedTyped>({
+    start: {
+      feed: '',
+      since: today === '' ? '' : isoOf(addDays(dayOf(today), -USUAL_DAYS)),
+      on: today,
+      kg: '',
+      price: '',
+    },
+    made: (typed) =>
+      draftsOf(typed)
+        .slice(0, 1)
+        .map((draft) => madeEntry(FeedEntry, draft)),
+    words: feedWords(unit),
+    fieldOf: FEED_FIELDS,
+  });
+  return (
+    <Sheet title={`Feed of ${pen}, ${animalIds.length} head`} isOpen onClose={onClose}>
+      <SendForm
+        form={form}
+        send={(typed) => write(draftsOf(typed), `Recorded the feed of ${pen}`)}
+        onDone={onClose}
+        submit="Save"
+      >
+        <FeedFields species={species} />
+      </SendForm>
+      <Small>
+        All that the pen ate, shared alike by the head in it now. It comes off the price when they are sold.
+      </Small>
+    </Sheet>
+  );
+}

@@ -1,0 +1,40 @@
+import { readTypedNumber, toKg, type WeightUnit } from '@yaylak/core';
+import type { EntryDraft } from '../../outbox/useRecord';
+import { UNIT_WORDS } from '../../words/format';
+import { minorTyped } from '../../words/money';
+
+/** What was fed, as it is typed. */
+export interface FeedTyped {
+  readonly feed: string;
+  readonly since: string;
+  readonly on: string;
+  readonly kg: string;
+  readonly price: string;
+}
+
+/** The entry of a head's part in what was fed. */
+export function feedDraft(typed: FeedTyped, animalId: string, heads: number, unit: WeightUnit): EntryDraft {
+  const read = readTypedNumber(typed.kg);
+  return {
+    type: 'feed',
+    animalId,
+    on: typed.on,
+    since: typed.since,
+    feed: typed.feed.trim(),
+    kg: read.kind === 'number' ? toKg(read.value, unit) / heads : Number.NaN,
+    priceMinor: Math.round(minorTyped(typed.price) / toKg(1, unit)),
+  };
+}
+
+/** What to say of each field. */
+export function feedWords(unit: WeightUnit): Readonly<Record<string, string>> {
+  const [one, many] = UNIT_WORDS[unit];
+  return {
+    feed: 'Give its name.',
+    since: 'Give the day it was begun.',
+    on: 'Give the day it ended.',
+    kg: `Type the ${many}, without what was left.`,
+    priceMinor: `Type what a ${one} costs.`,
+  };
+}
+export const FEED_FIELDS = { priceMinor: 'price' } as const;
