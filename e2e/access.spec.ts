@@ -48,6 +48,7 @@ const PLACES = [
   '/selling',
   '/selling/outlets',
   '/selling/results',
+  '/selling/margins?species=sheep',
   '/holding/files',
   '/holding',
   '/race',

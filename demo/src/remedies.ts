@@ -44,9 +44,9 @@ function stockTheShelf(w: BookWriter) {
         { species: 'goat', route: 'mouth', meatDays: 14, milkDays: 5 },
       ],
       batches: [
-        { batch: 'WD-113', expiresOn: day(-40), amount: 2500 },
-        { batch: 'WD-207', expiresOn: day(19), amount: 2500 },
-        { batch: 'WD-241', expiresOn: day(420), amount: 2500 },
+        { batch: 'WD-113', expiresOn: day(-40), amount: 2500, paidMinor: 6_100 },
+        { batch: 'WD-207', expiresOn: day(19), amount: 2500, paidMinor: 6_250 },
+        { batch: 'WD-241', expiresOn: day(420), amount: 2500, paidMinor: 6_400 },
       ],
       lowAt: 500,
     }),
@@ -61,7 +61,7 @@ function stockTheShelf(w: BookWriter) {
       rounding: 'nearest',
       routes: ['mouth'],
       withdrawals: [{ species: 'sheep', route: 'mouth', meatDays: 0, milkDays: 0 }],
-      batches: [{ batch: 'SB-09', expiresOn: day(500), amount: 320 }],
+      batches: [{ batch: 'SB-09', expiresOn: day(500), amount: 320, paidMinor: 57_600 }],
       lowAt: 30,
       planMonths: halfYearly(w.today),
       planGroupIds: [flock],
@@ -84,7 +84,7 @@ function stockTheShelf(w: BookWriter) {
         { species: 'goat', route: 'under-skin', meatDays: 0, milkDays: 0 },
       ],
       course: { times: 2, everyDays: 28 },
-      batches: [{ batch: 'TV-31', expiresOn: day(75), amount: 200 }],
+      batches: [{ batch: 'TV-31', expiresOn: day(75), amount: 200, paidMinor: 4_800 }],
     }),
     injection: product({
       name: 'Grey injection',
@@ -108,7 +108,7 @@ function stockTheShelf(w: BookWriter) {
         { species: 'cattle', route: 'muscle', meatDays: 35, milkDays: 7 },
       ],
       prescribedBy: GIVEN_BY_VET,
-      batches: [{ batch: 'GI-77', expiresOn: day(210), amount: 100 }],
+      batches: [{ batch: 'GI-77', expiresOn: day(210), amount: 100, paidMinor: 3_150 }],
       lowAt: 20,
     }),
     pourOn: product({
@@ -132,7 +132,7 @@ function stockTheShelf(w: BookWriter) {
       rounding: 'up',
       routes: ['pour-on'],
       withdrawals: [{ species: 'cattle', route: 'pour-on', meatDays: 21, milkDays: 0 }],
-      batches: [{ batch: 'YP-4', expiresOn: day(340), amount: 1000 }],
+      batches: [{ batch: 'YP-4', expiresOn: day(340), amount: 1000, paidMinor: 5_400 }],
     }),
   };
 }

@@ -1,5 +1,5 @@
 import { outletOf, type OutletFacts } from '@yaylak/contract';
-import { addDays, dayOf, exactValue, isPaidDead, pricesOn, type Day } from '@yaylak/core';
+import { addDays, dayOf, exactValue, isoOf, isPaidDead, pricesOn, type Day } from '@yaylak/core';
 import type { BookWriter, DemoAnimal, Departed } from './bookWriter';
 
 /** How a grader sees what is there, thirds of a class: two of one trade differ. */
@@ -49,6 +49,22 @@ const OF = {
   cattle: { gain: 0.7, dressed: 0.54, shape: 8, fat: 6.5 },
 } as const;
 
+/** What those that are finished get beside the grass before they leave. */
+const FED = {
+  sheep: { feed: 'Barley and bran', days: 56, kgADay: 0.42, priceMinor: 34 },
+  cattle: { feed: 'Barley and hay', days: 110, kgADay: 4.5, priceMinor: 29 },
+} as const;
+/** Older ones are not finished, they are let go. */
+const FINISHED_UNTIL_DAYS = 700;
+
+function noteFeed(w: BookWriter, animal: DemoAnimal, on: Day): void {
+  if (animal.species !== 'sheep' && animal.species !== 'cattle') return;
+  if (on - animal.bornOn > FINISHED_UNTIL_DAYS) return;
+  const { feed, days, kgADay, priceMinor } = FED[animal.species];
+  const kg = rounded(days * kgADay, 10);
+  w.write(animal, addDays(on, -1), { type: 'feed', since: isoOf(addDays(on, -1 - days)), feed, kg, priceMinor });
+}
+
 function sell(
   w: BookWriter,
   { animal, on, lastKg }: Departed,
@@ -66,6 +82,7 @@ function sell(
   const shape = midShape + 3 * (animal.merit - 1) * 4 + random.normal(0, 1.1);
   const fat = midFat + random.normal(0, 1.3);
   if (isGraded) feelBefore(w, animal, on, { shape, fat });
+  noteFeed(w, animal, on);
   const grader = GRADERS[name] ?? { shape: 0, fat: 0 };
   const graded = isGraded
     ? {

@@ -56,6 +56,8 @@ function founder(w: BookWriter, start: Day, sex: 'female' | 'male', ram?: string
 
 /** The rams' story has numbers of its own: it must not stir the rest. */
 const RAMS_SEED = 41;
+/** Paid for a ram, hundredths. */
+const RAM_MINOR = 32_000;
 /** New rams in the autumn so many years ago, and how good they are: their daughters are not put to them. */
 const BOUGHT: Readonly<Record<number, readonly (readonly [number: string, merit: number])[]>> = {
   3: [
@@ -84,6 +86,7 @@ function changedRams(
       bornOn,
       arrivedOn: on,
       how: 'bought',
+      boughtMinor: RAM_MINOR,
       merit,
       number: `${String(yearOf(bornOn)).slice(2)}-${number}`,
       colour: 'orange',

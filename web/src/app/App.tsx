@@ -86,6 +86,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../places/selling/ResultsPage')).ResultsPage }),
       },
       {
+        path: 'selling/margins',
+        lazy: async () => ({ Component: (await import('../places/selling/MarginsPage')).MarginsPage }),
+      },
+      {
         path: 'selling/loads/:id',
         lazy: async () => ({ Component: (await import('../places/selling/LoadPage')).LoadPage }),
       },

@@ -119,6 +119,7 @@ const inWords = (words: Intl.DateTimeFormat, iso: string): string => (iso === ''
 const dayMonth = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
 const withYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
 const monthAndYear = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: 'UTC' });
+const monthOnly = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' });
 const long = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
 
 /** A birth as far as it is known: `12 Mar 2024`, `Mar 2024`, `2024`. */
@@ -131,6 +132,8 @@ export const shortDate = (iso: string): string => inWords(dayMonth, iso);
 export const fullDate = (iso: string): string => inWords(withYear, iso);
 /** `Nov 2026`. */
 export const monthYear = (iso: string): string => inWords(monthAndYear, iso);
+/** `Jan` of the first month. */
+export const monthName = (month: number): string => monthOnly.format(new Date(Date.UTC(2000, month - 1, 15)));
 /** `Monday 23 November`. */
 export const longDate = (iso: string): string => inWords(long, iso).replace(',', '');
 

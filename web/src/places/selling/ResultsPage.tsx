@@ -56,6 +56,9 @@ export function ResultsPage() {
           <LinkButton as={Link} to={`/selling?species=${species}`}>
             Who is ready
           </LinkButton>
+          <LinkButton as={Link} to={`/selling/margins?species=${species}`}>
+            What was left
+          </LinkButton>
           <LinkButton as={Link} to="/holding/files?of=carcasses">
             Read a kill sheet
           </LinkButton>
