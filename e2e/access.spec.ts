@@ -49,6 +49,7 @@ const PLACES = [
   '/selling/outlets',
   '/selling/results',
   '/selling/margins?species=sheep',
+  '/selling/feel',
   '/holding/files',
   '/holding',
   '/race',

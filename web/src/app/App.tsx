@@ -86,6 +86,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../places/selling/ResultsPage')).ResultsPage }),
       },
       {
+        path: 'selling/feel',
+        lazy: async () => ({ Component: (await import('../places/selling/FeelPage')).FeelPage }),
+      },
+      {
         path: 'selling/margins',
         lazy: async () => ({ Component: (await import('../places/selling/MarginsPage')).MarginsPage }),
       },

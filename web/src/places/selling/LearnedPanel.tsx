@@ -1,6 +1,8 @@
 import type { GraderView, HabitView, ResultsView } from '@yaylak/contract';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { How } from '../../parts/How';
+import { LinkButton } from '../../parts/LinkButton';
 import { Panel, Small } from '../../parts/Panel';
 import { colour, space } from '../../theme/tokens';
 import { figureText } from '../../words/format';
@@ -46,6 +48,9 @@ export function LearnedPanel({ view }: { readonly view: ResultsView }) {
               .
             </Small>
           ))}
+          <LinkButton as={Link} to="/selling/feel" style={{ marginTop: 12 }}>
+            What each class feels like
+          </LinkButton>
         </Panel>
       ) : null}
     </>

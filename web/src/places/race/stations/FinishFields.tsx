@@ -1,7 +1,10 @@
 import { dayOf, FAT_CLASSES, SHAPE_CLASSES } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { Button } from '../../../parts/Button';
 import { PlainList } from '../../../parts/PlainList';
+import { Sheet } from '../../../parts/Sheet';
+import { FinishGuide } from '../../../shared/finish/FinishGuide';
 import { colour, space } from '../../../theme/tokens';
 import { FAT_PLACE_WORDS, boxTodayText } from '../../../words/selling';
 import { countText } from '../../../words/format';
@@ -25,6 +28,7 @@ export function FinishFields({ draft, at, onType }: Props) {
   const classes = inHand === 'shape' ? SHAPE_CLASSES : FAT_CLASSES;
   const outlets = outletsToday(draft, at);
   const feedFrom = at.animal?.feedFrom;
+  const [isLearning, setLearning] = useState(false);
   return (
     <>
       <StationRow name="Finish">
@@ -70,7 +74,19 @@ export function FinishFields({ draft, at, onType }: Props) {
         ) : (
           <Small>Flat of the hand, no more than it bears. Stand beside, not behind; mind the gate.</Small>
         )}
+        <Button kind="quiet" onPress={() => setLearning(true)}>
+          What each feels like
+        </Button>
       </StationRow>
+      <Sheet
+        title="What each class feels like"
+        isOpen={isLearning}
+        isForLooking
+        width={900}
+        onClose={() => setLearning(false)}
+      >
+        {isLearning ? <FinishGuide /> : null}
+      </Sheet>
       {outlets.length > 0 ? (
         <StationRow name="Ready">
           <Says aria-live="polite">
