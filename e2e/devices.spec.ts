@@ -1,25 +1,20 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import type { BookFile, Entry, RosterAnimal, RosterView } from '@yaylak/contract';
 import { aServer, type Server } from './server';
+import { aStandIn, type StandIn } from './standIn';
 
 const PORT = 4935;
 const DEVICES_PORT = 4936;
 const ANIMALS = 60;
 
 let server: Server;
-let devices: ChildProcess;
+let standIn: StandIn;
 test.beforeAll(async () => {
   server = await aServer(PORT, 'demo', { DEVICES_URL: `ws://127.0.0.1:${DEVICES_PORT}` });
-  devices = spawn(process.execPath, [join(import.meta.dirname, '../devices/dist/main.js')], {
-    env: { ...process.env, DEVICES_PORT: String(DEVICES_PORT), BOOK_URL: server.url, DEVICES_HASTE: '5' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  await new Promise((resolve) => devices.stdout?.once('data', resolve));
+  standIn = await aStandIn(DEVICES_PORT, server.url);
 });
 test.afterAll(async () => {
-  devices.kill();
+  standIn.stop();
   await server.remove();
 });
 
@@ -33,8 +28,7 @@ test('sixty sheep go through weigh, look over, treat and sort by stick and crate
   const roster = (await (await request.get(`${server.url}/api/roster`)).json()) as RosterView;
   const sheep = roster.animals.filter((a) => a.species === 'sheep' && electronicOf(a)).slice(0, ANIMALS);
   expect(sheep).toHaveLength(ANIMALS);
-  const act = (command: string, more: object = {}) =>
-    request.post(`http://127.0.0.1:${DEVICES_PORT}/do`, { data: { command, ...more } });
+  const act = (command: string, more: object = {}) => standIn.act(request, command, more);
 
   await page.goto(`${server.url}/race`);
   await page.getByLabel('Who', { exact: true }).focus();

@@ -1,25 +1,81 @@
-import type { AnimalView, ResultsView, SaleSheetView, SellingView } from '@yaylak/contract';
+import type { AnimalView, ResultsView, RosterView, SaleSheetView, SellingView } from '@yaylak/contract';
 import type { Page } from '@playwright/test';
 import { expectAccessible } from './axe';
 import { expect, test } from './journey';
 import { aServer, type Server } from './server';
+import { aStandIn, type StandIn } from './standIn';
 
 let full: Server;
 let empty: Server;
+let standIn: StandIn;
+const DEVICES_PORT = 4998;
 test.beforeAll(async () => {
-  [full, empty] = await Promise.all([aServer(4996), aServer(4997, 'empty')]);
+  [full, empty] = await Promise.all([
+    aServer(4996, 'demo', { DEVICES_URL: `ws://127.0.0.1:${DEVICES_PORT}` }),
+    aServer(4997, 'empty'),
+  ]);
+  standIn = await aStandIn(DEVICES_PORT, full.url);
 });
-test.afterAll(() => Promise.all([full.remove(), empty.remove()]));
+test.afterAll(() => {
+  standIn.stop();
+  return Promise.all([full.remove(), empty.remove()]);
+});
 
 const get = async <T>(page: Page, path: string, server = full): Promise<T> =>
   (await (await page.request.get(server.url + path)).json()) as T;
 
-test('a load is planned, checked, leaves, and its kill sheet teaches the next estimate', async ({ page }) => {
-  test.setTimeout(180_000);
+/** Runs those drawn in the open through the finish station, weighed by the crate and felt by hand. */
+async function finishAtRace(page: Page, wanted: number): Promise<void> {
+  await page.goto(`${full.url}/selling?species=sheep`);
+  await page.getByLabel('For', { exact: true }).selectOption({ label: 'Hill market' });
+  await page.getByLabel('Wanted').fill(String(wanted));
+  await expect(page.getByText(new RegExp(`${wanted} wanted: \\d+ of the \\d+ are likely enough`))).toBeVisible();
+  await expectAccessible(page);
+  const drawn = (await page.getByRole('list', { name: 'To bring in' }).getByRole('link').allInnerTexts()).map((text) =>
+    text.trim(),
+  );
+  expect(drawn.length).toBeGreaterThanOrEqual(20);
+  const { animals } = await get<RosterView>(page, '/api/roster');
+  await page.getByRole('button', { name: 'Start it at the race' }).click();
+  await page.getByRole('button', { name: `Start with ${drawn.length} animals` }).click();
+  await expect(page.getByRole('button', { name: 'Readers: connected' })).toBeVisible();
+  for (const [i, text] of drawn.entries()) {
+    const animal = animals.find((a) => a.tag.text === text && a.species === 'sheep');
+    const digits = animal?.worn.find(([, , kind]) => kind === 'electronic')?.[0] ?? '';
+    await standIn.act(page.request, 'come', { digits, kg: (animal?.weights.at(-1)?.[1] ?? 44) + 0.5 });
+    await page.waitForFunction(() => /\d/.test(document.querySelector<HTMLInputElement>('#race-weight')?.value ?? ''));
+    await page.getByRole('textbox', { name: 'Shape' }).fill(['R', 'R+', 'U-'][i % 3] ?? 'R');
+    for (const place of ['tail-head', 'loin', 'ribs'])
+      await page.getByRole('textbox', { name: `Fat, ${place}` }).fill(i % 2 === 0 ? '2+' : '3-');
+    if (i === 0) await expect(page.getByText(/River works: (ready|not)/)).toBeVisible();
+    const alert = page.getByRole('alert');
+    await page.keyboard.press('Enter');
+    if ((await alert.textContent())?.includes('Enter again')) await page.keyboard.press('Enter');
+    await page.waitForFunction(
+      (seen) => document.querySelector('[data-testid=seen-count]')?.textContent?.startsWith(seen),
+      `${i + 1} of`,
+    );
+    await standIn.act(page.request, 'leave');
+    await page.waitForFunction(
+      () => !/ kg|\u00a0kg/.test(document.querySelector('[aria-label^=Readers]')?.textContent ?? ''),
+    );
+  }
+  await expect(page.getByText('all on the server')).toBeVisible();
+  const { rows } = await get<SellingView>(page, '/api/selling?species=sheep');
+  const felt = rows.filter((r) => drawn.includes(r.tag.text));
+  expect(felt.every((r) => r.finish !== null && r.weight?.on === r.finish.on)).toBe(true);
+}
+
+test('twenty are drawn, felt, split, loaded and sold, and their kill sheet teaches the next estimate', async ({
+  page,
+}) => {
+  test.setTimeout(360_000);
+  await finishAtRace(page, 20);
   const before = await get<SellingView>(page, '/api/selling?species=sheep');
   const worksId = before.outlets.find((o) => o.facts.name === 'River works')?.id ?? '';
   const heads = before.rows.filter((r) => before.split?.columns[r.tag.animalId] === worksId).map((r) => r.tag.text);
   const kept = before.rows.find((r) => r.held?.of === 'reserved')?.tag.text ?? '';
+  const treated = before.rows.find((r) => r.held?.of === 'withdrawal')?.tag.text ?? '';
   const worth = ({ rows }: SellingView, text: string): number =>
     rows.find((r) => r.tag.text === text)?.cells.find((c) => c.outletId === worksId)?.nowMinor ?? 0;
   const stays = before.rows.find((r) => !heads.includes(r.tag.text) && worth(before, r.tag.text) > 0)?.tag.text ?? '';
@@ -32,6 +88,9 @@ test('a load is planned, checked, leaves, and its kill sheet teaches the next es
   await number.fill(kept);
   await number.press('Enter');
   await expect(page.getByRole('alert')).toContainText(`${kept} stays here. Reserved for`);
+  await number.fill(treated);
+  await number.press('Enter');
+  await expect(page.getByRole('alert')).toContainText(`${treated} stays here.`);
   for (const text of heads.slice(0, 2)) {
     await number.fill(text);
     await number.press('Enter');
