@@ -85,6 +85,7 @@ interface LineProps {
 
 function Line({ row, view, currency, at, onSend, onLook }: LineProps) {
   const { tag, weight, finish } = row;
+  const [isDragged, setDragged] = useState(false);
   const unit = useWeightUnit();
   const scale = scaleUnit(view.species, unit);
   const columns = [
@@ -152,6 +153,19 @@ function Line({ row, view, currency, at, onSend, onLook }: LineProps) {
                 disabled={at === undefined}
                 aria-label={`${tag.text} ${id === 'stays' ? 'stays' : `to ${name}`}, ${figureText(minor / 100, 0)} ${currency}`}
                 onClick={() => onSend(tag.animalId, id)}
+                // What is framed can be dragged along the row, too.
+                draggable={at === id}
+                data-target={isDragged || undefined}
+                onDragStart={(e) => {
+                  e.dataTransfer.setData('text/plain', tag.text);
+                  setDragged(true);
+                }}
+                onDragEnd={() => setDragged(false)}
+                onDragOver={(e) => isDragged && e.preventDefault()}
+                onDrop={(e) => {
+                  e.preventDefault();
+                  if (isDragged) onSend(tag.animalId, id);
+                }}
               >
                 {figureText(minor / 100, 0)}
               </Worth>
@@ -247,9 +261,15 @@ const Worth = styled.button`
   &:hover:enabled {
     background: ${colour('indigoWash')};
   }
+  &[data-target] {
+    border: 3px dashed ${colour('line')};
+  }
   &[aria-pressed='true'] {
-    border-color: ${colour('moss')};
+    border: 3px solid ${colour('moss')};
     font-weight: 700;
+  }
+  &[draggable='true'] {
+    cursor: grab;
   }
   &:disabled {
     cursor: default;

@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { SaleCell, SaleRow, SellingView } from '@yaylak/contract';
 import { aHolding, anOutlet, aTag, TODAY } from '../../tests/builders';
 import { no, renderPage, type Answers } from '../../tests/renderPage';
@@ -132,6 +132,27 @@ describe('who is ready', () => {
     expect(within(panel).getByRole('alert')).toHaveTextContent('Stone bridge takes at least 2, not 1.');
     await user.click(within(panel).getByRole('button', { name: 'As the split has it' }));
     expect(away).toHaveAttribute('aria-pressed', 'false');
+  });
+
+  it('a head is dragged along its row to another outlet, and is there again after the page was left', async () => {
+    show();
+    const from = await screen.findByRole('button', { name: '26-0009 to Stone bridge, 109 EUR' });
+    const to = screen.getByRole('button', { name: '26-0009 to Hill market, 108 EUR' });
+    const other = screen.getByRole('button', { name: '26-0018 to Hill market, 106 EUR' });
+    const dataTransfer = { setData: jest.fn() };
+    fireEvent.dragStart(from, { dataTransfer });
+    fireEvent.drop(other, { dataTransfer });
+    fireEvent.drop(to, { dataTransfer });
+    fireEvent.dragEnd(from, { dataTransfer });
+    expect(to).toHaveAttribute('aria-pressed', 'true');
+    // Another head's row takes nothing of it.
+    expect(other).toHaveAttribute('aria-pressed', 'false');
+    cleanup();
+    show();
+    expect(await screen.findByRole('button', { name: '26-0009 to Hill market, 108 EUR' })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
   });
 
   it('tells of one whether to sell today or later, how sure that is, and what it hangs on', async () => {

@@ -20,7 +20,8 @@ import { PenFeedSheet } from './PenFeedSheet';
 import { ReservedPanel } from './ReservedPanel';
 import { SaleList } from './SaleList';
 import { SplitPanel } from './SplitPanel';
-import { handSplit, splitColumn, type ByHand } from './split';
+import { handSplit, splitColumn } from './split';
+import { useByHand } from './useByHand';
 
 /** Who is ready, and where each brings most: one species and pen at a time. */
 export function SellingPage() {
@@ -74,7 +75,7 @@ interface PenProps {
 
 function Pen({ view, species, pickers }: PenProps) {
   const { data: holding } = useQuery(holdingQuery);
-  const [byHand, setByHand] = useState<ByHand>({});
+  const [byHand, setByHand] = useByHand(view);
   const [problem, setProblem] = useState<string>();
   const [isFeeding, setFeeding] = useState(false);
   const client = useQueryClient();
