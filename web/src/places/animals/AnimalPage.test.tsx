@@ -1,6 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import type { AnimalView } from '@yaylak/contract';
-import { aGain, aGroup, anEntry, anIdentifier, aRow, aTag, aView } from '../../tests/builders';
+import { aGain, aGroup, anEntry, anIdentifier, anOutlet, aRow, aTag, aView } from '../../tests/builders';
 import { no, refuses, renderPage, type Answers } from '../../tests/renderPage';
 import { AnimalPage } from './AnimalPage';
 
@@ -153,6 +153,29 @@ it('something seen counts against her, or is sound again', async () => {
   await waitFor(() =>
     expect(entries()).toMatchObject([{ type: 'check', what: 'temper', isFound: true, words: 'at the crush' }]),
   );
+});
+
+it('a sale says to which outlet, for how much and at what weight, as far as it is known', async () => {
+  const id = '0199ad2e-2b6e-7c7f-8d2a-3f8a6d3b1c01';
+  const { user, entries } = await show(aView('26-0001'), {
+    'GET /api/selling/outlets': [
+      { ...anOutlet('Hill market'), id },
+      anOutlet('Hutch buyers', { species: 'rabbit' }),
+      { ...anOutlet('Old market'), isClosed: true },
+    ],
+  });
+  await user.click(screen.getByRole('button', { name: 'Left' }));
+  const to = await screen.findByLabelText('To');
+  expect(within(to).getAllByRole('option').map((o) => o.textContent)).toEqual(['no outlet', 'Hill market']); // prettier-ignore
+  await user.selectOptions(to, 'Hill market');
+  await user.type(screen.getByLabelText('Price, EUR'), 'dear');
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  expect(await screen.findByRole('alert')).toHaveTextContent('Type what was paid for it, such as 112.50');
+  await user.clear(screen.getByLabelText('Price, EUR'));
+  await user.type(screen.getByLabelText('Price, EUR'), '112,50');
+  await user.type(screen.getByLabelText('Live weight, kg'), '44.5');
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  await waitFor(() => expect(entries()).toMatchObject([{ how: 'sold', outletId: id, priceMinor: 11_250, kg: 44.5 }]));
 });
 
 describe('leaving while meat is withheld', () => {

@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { CAUSE_WORDS, DepartureEntry, type AnimalView } from '@yaylak/contract';
-import { DEATH_CAUSES, LEAVING_WAYS, type DeathCause } from '@yaylak/core';
+import { DEATH_CAUSES, LEAVING_WAYS, scaleUnit, toKg, type DeathCause } from '@yaylak/core';
 import { holdingQuery, withheldQuery } from '../../api/queries';
+import { outletsQuery } from '../../api/selling';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { FieldRow } from '../../parts/form/FieldRow';
 import { FormChoice, FormField, FormTick } from '../../parts/form/fields';
@@ -11,7 +12,9 @@ import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { NotePanel, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
+import { figureTyped, minorTyped } from '../../words/typed';
 import { reservationWords } from '../../words/reserved';
+import { useWeightUnit } from '../../words/useUnits';
 import { buyerToldLabel, lastWithheld, withheldToText } from '../../words/withheld';
 
 interface Props {
@@ -28,6 +31,10 @@ interface Typed {
   readonly cause: DeathCause;
   readonly reason: string;
   readonly isTold: boolean;
+  /** Empty of one that goes to none of the holding's outlets. */
+  readonly outletId: string;
+  readonly price: string;
+  readonly kg: string;
 }
 
 /**
@@ -38,17 +45,30 @@ export function LeaveSheet({ view, today, onClose }: Props) {
   const { animalId } = view.row.tag;
   const write = useWrite();
   const { data: holding } = useQuery(holdingQuery);
-  const draftOf = ({ on, how, cause, reason, isTold }: Typed): EntryDraft => ({
-    type: 'departure',
-    animalId,
-    on,
-    how,
-    ...(how === 'died' ? { cause } : {}),
-    ...(how === 'sold' && isTold && until !== undefined ? { toldUntil: until } : {}),
-    ...(reason.trim() === '' ? {} : { reason: reason.trim() }),
+  const { data: outlets = [] } = useQuery(outletsQuery);
+  const unit = useWeightUnit();
+  const scale = scaleUnit(view.row.species, unit);
+  const here = outlets.filter((o) => o.facts.species === view.row.species && !o.isClosed);
+  const saleOf = ({ outletId, price, kg }: Typed) => ({
+    ...(outletId === '' ? {} : { outletId }),
+    ...(price.trim() === '' ? {} : { priceMinor: minorTyped(price) }),
+    ...(kg.trim() === '' ? {} : { kg: toKg(figureTyped(kg), scale) }),
   });
+  const draftOf = (typed: Typed): EntryDraft => {
+    const { on, how, cause, reason, isTold } = typed;
+    return {
+      type: 'departure',
+      animalId,
+      on,
+      how,
+      ...(how === 'died' ? { cause } : {}),
+      ...(how === 'sold' && isTold && until !== undefined ? { toldUntil: until } : {}),
+      ...(reason.trim() === '' ? {} : { reason: reason.trim() }),
+      ...(how === 'sold' || how === 'slaughtered' ? saleOf(typed) : {}),
+    };
+  };
   const form = useTypedForm<Typed>({
-    start: { on: today, how: 'sold', cause: 'unknown', reason: '', isTold: false },
+    start: { on: today, how: 'sold', cause: 'unknown', reason: '', isTold: false, outletId: '', price: '', kg: '' },
     made: (typed) => [madeEntry(DepartureEntry, draftOf(typed))],
     also: ({ how: way, isTold }): Against =>
       way === 'slaughtered' && counts.length > 0
@@ -56,7 +76,13 @@ export function LeaveSheet({ view, today, onClose }: Props) {
         : way === 'sold' && until !== undefined && !isTold
           ? { isTold: 'Tell the buyer first, and tick it.' }
           : {},
-    words: { on: 'Enter the day it left.', reason: 'Use fewer words.' },
+    words: {
+      on: 'Enter the day it left.',
+      reason: 'Use fewer words.',
+      priceMinor: 'Type what was paid for it, such as 112.50, or leave it empty.',
+      kg: 'Type what the scale said, or leave it empty.',
+    },
+    fieldOf: { priceMinor: 'price' },
   });
   const [on, how] = form.watch(['on', 'how']);
   const { data: withheld = [] } = useQuery({ ...withheldQuery(animalId, on), enabled: on !== '' });
@@ -77,6 +103,31 @@ export function LeaveSheet({ view, today, onClose }: Props) {
           ) : null}
           <FormField name="on" label="On" type="date" />
         </FieldRow>
+        {how === 'sold' || how === 'slaughtered' ? (
+          <FieldRow $gap={3}>
+            {here.length > 0 ? (
+              <FormChoice
+                name="outletId"
+                label="To"
+                options={[['', 'no outlet'], ...here.map((o) => [o.id, o.facts.name] as const)]}
+              />
+            ) : null}
+            <FormField
+              name="price"
+              label={`Price, ${holding?.currency ?? ''}`}
+              inputMode="decimal"
+              hint="if it is known"
+              style={{ width: 130 }}
+            />
+            <FormField
+              name="kg"
+              label={`Live weight, ${scale}`}
+              inputMode="decimal"
+              hint="if it was weighed"
+              style={{ width: 130 }}
+            />
+          </FieldRow>
+        ) : null}
         {counts.length > 0 ? (
           <NotePanel $tone="madder">
             {counts.map((w) => (

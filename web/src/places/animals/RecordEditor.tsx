@@ -9,7 +9,7 @@ import { SendForm } from '../../parts/form/SendForm';
 import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Panel } from '../../parts/Panel';
 import { BIRTH_ASKED, BIRTH_HINTS, birthOf, birthTyped } from '../../words/birth';
-import { minorTyped } from '../../words/money';
+import { minorTyped } from '../../words/typed';
 import { useDateOrder } from '../../words/useUnits';
 import { parentNamed } from './parentNamed';
 import { useChangeRecord, type RecordChange } from './useChangeRecord';

@@ -2,7 +2,7 @@ import { dayOf, type DateOrder, type Sex, type Species, type TagColour } from '@
 import type { EntryDraft } from '../../outbox/useRecord';
 import { birthOf } from '../../words/birth';
 import { newId } from '../../words/ids';
-import { minorTyped } from '../../words/money';
+import { minorTyped } from '../../words/typed';
 import type { parentNamed } from './parentNamed';
 
 /** Animals as they are typed before they are added. */

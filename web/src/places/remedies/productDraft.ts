@@ -15,7 +15,7 @@ import {
   type WeightUnit,
 } from '@yaylak/core';
 import { amountText } from '../../words/format';
-import { minorTyped } from '../../words/money';
+import { minorTyped } from '../../words/typed';
 
 /** A dose as it is typed: a figure for the kilogram or the head, or bands as `30: 6, 60: 12`. */
 export interface DoseDraft {

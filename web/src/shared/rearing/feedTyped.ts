@@ -1,7 +1,7 @@
-import { readTypedNumber, toKg, type WeightUnit } from '@yaylak/core';
+import { toKg, type WeightUnit } from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { UNIT_WORDS } from '../../words/format';
-import { minorTyped } from '../../words/money';
+import { figureTyped, minorTyped } from '../../words/typed';
 
 /** What was fed, as it is typed. */
 export interface FeedTyped {
@@ -14,14 +14,13 @@ export interface FeedTyped {
 
 /** The entry of a head's part in what was fed. */
 export function feedDraft(typed: FeedTyped, animalId: string, heads: number, unit: WeightUnit): EntryDraft {
-  const read = readTypedNumber(typed.kg);
   return {
     type: 'feed',
     animalId,
     on: typed.on,
     since: typed.since,
     feed: typed.feed.trim(),
-    kg: read.kind === 'number' ? toKg(read.value, unit) / heads : Number.NaN,
+    kg: toKg(figureTyped(typed.kg), unit) / heads,
     priceMinor: Math.round(minorTyped(typed.price) / toKg(1, unit)),
   };
 }
