@@ -5,6 +5,7 @@ export * from './bookFile';
 export * from './carrying';
 export * from './choosing';
 export * from './condition';
+export * from './dayText';
 export * from './entries';
 export * from './entryBase';
 export * from './going';

@@ -1,6 +1,7 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
 import {
+  dayText,
   loadCheckText,
   type ChangeLoad,
   type CreateLoad,
@@ -122,7 +123,7 @@ export class LoadsService {
       if (other)
         throw conflict(
           `${this.book.nameOf(id)} is on a load already.`,
-          `It goes to ${outlets.find((o) => o.id === other.facts.outletId)?.facts.name ?? 'another outlet'} on ${other.facts.on}. Take it off that one first.`,
+          `It goes to ${outlets.find((o) => o.id === other.facts.outletId)?.facts.name ?? 'another outlet'} on ${dayText(other.facts.on)}. Take it off that one first.`,
         );
       const stop = this.head(id, facts, outlet).checks.find((c) => c.isStop);
       if (stop) throw conflict(`${this.book.nameOf(id)} stays here.`, loadCheckText(stop));

@@ -72,7 +72,7 @@ it('takes nobody on that may not go, and says who and why', async () => {
   await t.post(treatment(held, await aProduct(t), { on: '2026-11-20', meatDays: 14 }));
   const { title, detail } = await plan([await lamb('26-0031'), held], {}, 409);
   expect(title).toContain('26-0032 stays here.');
-  expect(detail).toContain('Meat is withheld to the end of 2026-12-04: for slaughter from 2026-12-05.');
+  expect(detail).toContain('Meat is withheld to the end of 4 Dec 2026: for slaughter from 5 Dec 2026.');
   // By then it is clear.
   await plan([held], { on: '2026-12-05' });
   const goat = await lamb('G-1', { species: 'goat' });
@@ -113,7 +113,7 @@ it('has nobody on two loads', async () => {
   const one = await lamb('26-0031');
   const made = await plan([one]);
   const { title, detail } = await plan([one], { on: '2026-11-30' }, 409);
-  expect(`${title} ${detail}`).toMatch(/26-0031 is on a load already. It goes to Stone bridge on 2026-11-26/);
+  expect(`${title} ${detail}`).toMatch(/26-0031 is on a load already. It goes to Stone bridge on 26 Nov 2026/);
   await t
     .http()
     .put(`/api/selling/loads/${made.id}`)

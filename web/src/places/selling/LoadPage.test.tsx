@@ -62,6 +62,15 @@ it('puts one on by its number, and lets one of the load go aboard', async () => 
   expect(await screen.findByRole('alert')).toHaveTextContent('No animal wears “99”.');
 });
 
+it('says at the gate what is to be known of one that goes aboard', async () => {
+  const lame = aHead('26-0031', { checks: [{ code: 'lame', isStop: false, on: '2026-11-20' }] });
+  const { take } = await show(aLoad({ heads: [lame] }));
+  await take('26-0031');
+  expect(
+    await screen.findByText('26-0031 is aboard. Feet or legs failed on 20 Nov 2026: look whether it goes sound.'),
+  ).toBeVisible();
+});
+
 it('keeps one off that may not go, says why, and does not leave with it', async () => {
   const facts = { ...aLoad().facts, animalIds: [first, held].map((h) => h.tag.animalId) };
   const { take, user, changes } = await show(aLoad({ facts, heads: [first, held] }));

@@ -35,7 +35,7 @@ export function LoadPage() {
 }
 
 interface Said {
-  readonly tone: 'moss' | 'madder';
+  readonly tone: 'moss' | 'weld' | 'madder';
   readonly words: string;
 }
 
@@ -56,12 +56,14 @@ function Load({ load, outlet }: { readonly load: PlannedLoadView; readonly outle
   const stopped = heads.filter((h) => h.checks.some((c) => c.isStop));
   const today = holding?.today ?? '';
 
-  const save = async (next: LoadFacts, words: string): Promise<void> => {
+  /** @param takenId whom it is about: what is to be known of it is said at once, at the gate */
+  const save = async (next: LoadFacts, words: string, takenId?: string): Promise<void> => {
     try {
       const saved = await changeLoad(load, next);
       client.setQueryData(loadQuery(load.id).queryKey, saved);
       void client.invalidateQueries({ queryKey: loadsQuery.queryKey, exact: true });
-      setSaid({ tone: 'moss', words });
+      const known = saved.heads.find((h) => h.tag.animalId === takenId)?.checks ?? [];
+      setSaid({ tone: known.length > 0 ? 'weld' : 'moss', words: [words, ...known.map(loadCheckText)].join(' ') });
     } catch (error) {
       setSaid({ tone: 'madder', words: (error as Error).message });
       void client.invalidateQueries({ queryKey: loadQuery(load.id).queryKey });
@@ -85,10 +87,10 @@ function Load({ load, outlet }: { readonly load: PlannedLoadView; readonly outle
     const { animalId } = found;
     const head = heads.find((h) => h.tag.animalId === animalId);
     const stop = head?.checks.find((c) => c.isStop);
-    if (head && stop)
-      return setSaid({ tone: 'madder', words: `${head.tag.text} stays here. ${loadCheckText(stop, fullDate)}` });
-    if (head) return save({ ...facts, aboard: [...aboard, animalId].filter(isFirst) }, `${head.tag.text} is aboard.`);
-    await save({ ...facts, animalIds: [...facts.animalIds, animalId] }, `${number.trim()} is on the load.`);
+    if (head && stop) return setSaid({ tone: 'madder', words: `${head.tag.text} stays here. ${loadCheckText(stop)}` });
+    if (head)
+      return save({ ...facts, aboard: [...aboard, animalId].filter(isFirst) }, `${head.tag.text} is aboard.`, animalId);
+    await save({ ...facts, animalIds: [...facts.animalIds, animalId] }, `${number.trim()} is on the load.`, animalId);
   };
   useReadings({
     onNumber: (digits) => void take(digits),
@@ -152,7 +154,7 @@ function Load({ load, outlet }: { readonly load: PlannedLoadView; readonly outle
             <tr>
               <th>Animal</th>
               <th data-figure>Last weight</th>
-              <th>What to know</th>
+              <th style={{ paddingLeft: 24 }}>What to know</th>
               <th>Aboard</th>
               <th />
             </tr>
@@ -167,14 +169,14 @@ function Load({ load, outlet }: { readonly load: PlannedLoadView; readonly outle
                   {weight ? weightText(weight.kg, unit, species) : ''}
                   {weight ? <Small>{shortDate(weight.on)}</Small> : null}
                 </td>
-                <td>
+                <td style={{ paddingLeft: 24 }}>
                   {checks.map((c) =>
                     c.isStop ? (
                       <p key={c.code}>
-                        <b>Stays here.</b> {loadCheckText(c, fullDate)}
+                        <b>Stays here.</b> {loadCheckText(c)}
                       </p>
                     ) : (
-                      <p key={c.code}>{loadCheckText(c, fullDate)}</p>
+                      <p key={c.code}>{loadCheckText(c)}</p>
                     ),
                   )}
                 </td>
