@@ -60,15 +60,18 @@ it('shows what would come in and what cannot, and why, before anything is writte
 
 it('is taken back in one act, the last entry first', async () => {
   const { choose, user, entries } = show();
-  await choose(aFile('{}'));
+  await choose(aFile('{"format":"yaylak-passport"}'));
   await user.click(await screen.findByRole('button', { name: 'Take in 1 animal' }));
   await screen.findByText(/1 taken in/);
   await user.keyboard('{Control>}z{/Control}');
   await waitFor(() => expect(entries()).toMatchObject([{ type: 'strike', entryId: 'y' }, { entryId: 'x' }]));
 });
 
-it('says what is wrong with a file that is no passport', async () => {
-  const { choose } = show();
-  await choose(aFile('number;weight'));
-  expect(await screen.findByRole('alert')).toHaveTextContent('“passports.json” is no passport.');
-});
+it.each(['number;weight', '{"format":"something"}', 'null'])(
+  'says that a file of %j is not a passport file',
+  async (text) => {
+    const { choose } = show();
+    await choose(aFile(text));
+    expect(await screen.findByRole('alert')).toHaveTextContent('“passports.json” is not a passport file.');
+  },
+);

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import type { PassportsRead } from '@yaylak/contract';
+import { PASSPORT_FORMAT, type PassportFile, type PassportsRead } from '@yaylak/contract';
 import { dayOf, fieldWord } from '@yaylak/core';
 import { useState } from 'react';
 import { ask } from '../../api/client';
@@ -65,8 +65,10 @@ export function PassportIn() {
   const open = async (file: File): Promise<void> => {
     if (file.size > MOST_BYTES)
       return setProblem(`“${file.name}” is larger than passports can be (4 MB). Ask for it in two files.`);
+    setLooked(undefined);
     const read = readJson(await file.text());
-    if (read === undefined) return setProblem(`“${file.name}” is no passport. Choose the file the seller gave you.`);
+    if ((read as Partial<PassportFile> | null | undefined)?.format !== PASSPORT_FORMAT)
+      return setProblem(`“${file.name}” is not a passport file. Choose the file the seller gave you.`);
     await send(read, 'check');
   };
   return (
