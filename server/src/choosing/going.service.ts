@@ -17,8 +17,10 @@ import {
   type CullRule,
   type SaleMeans,
   type Species,
+  type Standard,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Derived } from '../book/derived';
 import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
@@ -31,6 +33,13 @@ import { JudgeService } from './judge.service';
 const AT_ONCE = 200;
 const YEAR_DAYS = 365;
 
+/** What animals are judged by just now. */
+interface Judging {
+  readonly standards: readonly Standard[];
+  readonly version: number;
+  readonly rules: readonly CullRule[];
+}
+
 interface Judged {
   readonly facts: AnimalFacts;
   readonly hits: readonly CullHit[];
@@ -40,6 +49,11 @@ interface Judged {
 @Injectable()
 export class GoingService {
   private kept: { readonly of: string; readonly waiting: TodayView['shouldGo'] } | undefined;
+  /** What speaks against a female: it hangs on herself, her kin, the herd's mean and the rules. */
+  private readonly hitsOfFemale: Derived<readonly CullHit[]>;
+  private judging: Judging = { standards: [], version: 0, rules: [] };
+  /** Another with each mean or rules a species is judged by. */
+  private readonly judgedBy = new Map<Species, { readonly of: string; readonly stamp: number }>();
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
@@ -48,7 +62,12 @@ export class GoingService {
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(JudgeService) private readonly judge: JudgeService,
     @Inject(PaidService) private readonly paid: PaidService,
-  ) {}
+  ) {
+    this.hitsOfFemale = book.derived(
+      (facts) => this.hits(facts),
+      ({ record }) => this.judgedBy.get(record.species)?.stamp ?? 0,
+    );
+  }
 
   async view(species: Species): Promise<GoingView> {
     const standards = await this.holding.standards();
@@ -121,15 +140,24 @@ export class GoingService {
   private async judged(species: Species, rules: readonly CullRule[]): Promise<Judged[]> {
     const standards = await this.holding.standards();
     const { version } = await this.holding.settings();
-    const today = this.clock.today();
+    const of = `${version} ${this.grown.herdMean(species) ?? ''}`;
+    const before = this.judgedBy.get(species);
+    if (before?.of !== of) this.judgedBy.set(species, { of, stamp: (before?.stamp ?? 0) + 1 });
     const judged: Judged[] = [];
     for (const [i, facts] of this.grown.here(species).entries()) {
       if (i % AT_ONCE === AT_ONCE - 1) await breathe();
-      const { sex, bornOn } = facts.record;
-      const events = this.grown.events(facts, standards, version);
-      judged.push({ facts, hits: cullHits({ species, sex, bornOn, events }, rules, today) });
+      this.judging = { standards, version, rules };
+      // Of a male it hangs on the females he served, too.
+      judged.push({ facts, hits: facts.record.sex === 'female' ? this.hitsOfFemale.of(facts) : this.hits(facts) });
     }
     return judged;
+  }
+
+  private hits(facts: AnimalFacts): readonly CullHit[] {
+    const { standards, version, rules } = this.judging;
+    const { species, sex, bornOn } = facts.record;
+    const events = this.grown.events(facts, standards, version);
+    return cullHits({ species, sex, bornOn, events }, rules, this.clock.today());
   }
 
   private row(facts: AnimalFacts, hits: readonly CullHit[], means: SaleMeans): GoingRow {

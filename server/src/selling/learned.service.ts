@@ -16,7 +16,7 @@ import {
   type Species,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
-import type { Whole } from '../book/derived';
+import type { Derived, Whole } from '../book/derived';
 
 /** One sale with what it taught: nothing until its result is there. */
 interface Taught {
@@ -30,12 +30,17 @@ const KINDS = ['arrival', 'departure', 'carcass', 'finish', 'weight'] as const;
 /** What the holding's own results teach: killing-out, and how each outlet's grader sees what is felt here. */
 @Injectable()
 export class LearnedService {
+  private readonly taught: Derived<Taught | undefined>;
   private readonly taughtOf: Readonly<Record<Species, Whole<readonly Taught[]>>>;
+  private readonly share: Readonly<Record<Species, Whole<number>>>;
   /** Habits by outlet and breed group, worked out when the first animal asks. */
   private readonly habits: Readonly<Record<Species, Whole<Map<string, Habits>>>>;
 
   constructor(@Inject(BookService) private readonly book: BookService) {
+    this.taught = book.derived((facts) => this.readOne(facts));
     this.taughtOf = bySpecies((species) => book.ofKinds(KINDS, () => this.read(species)));
+    // Asked for with every head of a pen.
+    this.share = bySpecies((species) => book.ofKinds(KINDS, () => this.readShare(species)));
     this.habits = bySpecies(() => book.ofKinds(KINDS, () => new Map<string, Habits>()));
   }
 
@@ -56,7 +61,7 @@ export class LearnedService {
 
   /** Carcass over live weight of a species, as it is reckoned with. */
   killingOut(species: Species): number {
-    return killingOut(this.killed(species), this.book.state.settings(species).selling.killingKind).share;
+    return this.share[species].get();
   }
 
   /** How an outlet's grader sees one animal. */
@@ -81,17 +86,27 @@ export class LearnedService {
       : all.filter(({ record }) => record.carcass !== undefined && record.carcass.on < before);
   }
 
+  private readShare(species: Species): number {
+    return killingOut(this.killed(species), this.book.state.settings(species).selling.killingKind).share;
+  }
+
   private read(species: Species): Taught[] {
-    const { state } = this.book;
-    const settings = state.settings(species);
-    return state
+    return this.book.state
       .ofSpecies(species)
-      .flatMap((facts) => saleRecord(facts) ?? [])
-      .sort((a, b) => a.left.on - b.left.on)
-      .map((record) => ({
+      .flatMap((facts) => (facts.departures.length === 0 ? [] : (this.taught.of(facts) ?? [])))
+      .sort((a, b) => a.record.left.on - b.record.left.on);
+  }
+
+  private readOne(facts: AnimalFacts): Taught | undefined {
+    const { state } = this.book;
+    const settings = state.settings(facts.record.species);
+    const record = saleRecord(facts);
+    return (
+      record && {
         record,
         pairs: gradedPairs([record], settings, (f) => fatGroupOf(f.record, settings)),
-        killed: killedHead(record, state.daily(record.facts), settings),
-      }));
+        killed: killedHead(record, state.daily(facts), settings),
+      }
+    );
   }
 }
