@@ -34,10 +34,16 @@ export function herd(size) {
   return { animals, records, base: new Set(animals.slice(-5 * aYear).map((a) => a.id)) };
 }
 
+/** The best of three: the first run of either would pay for the engine's warming up. */
 const timed = (work) => {
-  const from = performance.now();
-  const answer = work();
-  return { answer, seconds: (performance.now() - from) / 1000 };
+  let answer;
+  let seconds = Infinity;
+  for (let i = 0; i < 3; i++) {
+    const from = performance.now();
+    answer = work();
+    seconds = Math.min(seconds, (performance.now() - from) / 1000);
+  }
+  return { answer, seconds };
 };
 
 /** Values of a trait with exact reliabilities, beside one factorisation and solve of the same equations. */
