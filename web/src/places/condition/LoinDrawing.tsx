@@ -65,7 +65,7 @@ const Drawing = styled.svg`
     stroke-width: 1;
   }
   .bone {
-    fill: ${colour('panel')};
+    fill: ${colour('bandInk')};
     stroke: ${colour('ink')};
     stroke-width: 1.5;
   }

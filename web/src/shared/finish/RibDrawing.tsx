@@ -49,7 +49,7 @@ const Drawing = styled.svg`
     fill: ${colour('madderWash')};
   }
   .bone {
-    fill: ${colour('panel')};
+    fill: ${colour('bandInk')};
     stroke: ${colour('ink')};
     stroke-width: 1.5;
   }
