@@ -1,5 +1,5 @@
 import type { StandardSetting } from '@yaylak/contract';
-import { screen, waitFor } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import { SPECIES_TABLE } from '@yaylak/core';
 import { aGroup, aHolding, aRoster } from '../../tests/builders';
 import { no, renderPage, type Answers } from '../../tests/renderPage';
@@ -166,6 +166,36 @@ describe('standards of the look-over', () => {
     const colours = (bodyOf(asked, 1) as { standards: StandardSetting[] }).standards.filter((s) => s.name === 'Colour');
     expect(colours.filter((s) => s.isOut).map((s) => s.species)).toEqual(['sheep']);
     expect(colours.length).toBeGreaterThan(1);
+  });
+
+  it('are changed where they stand, but for how they are judged, and moved up: the first failed decides', async () => {
+    const { user, asked } = await show({ 'PATCH /api/holding': aHolding({ version: 2 }) });
+    await user.click(screen.getByRole('button', { name: 'Change the standard Feet' }));
+    const standards = within(screen.getByRole('list', { name: 'Standards' }));
+    expect(standards.queryByLabelText('Judged by')).toBeNull();
+    await user.clear(standards.getByLabelText('Standard'));
+    await user.click(standards.getByRole('button', { name: 'Save' }));
+    expect(await standards.findByText('Give it a name of up to 40 letters.')).toBeVisible();
+    await user.type(standards.getByLabelText('Standard'), 'Claws');
+    await user.selectOptions(standards.getByLabelText('Whose rule'), 'pedigree');
+    await user.click(standards.getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(changes(asked)).toHaveLength(1));
+    const before = aHolding().standards;
+    const feet = before.find((s) => s.species === 'sheep' && s.name === 'Feet');
+    const saved = (bodyOf(asked, 0) as { standards: StandardSetting[] }).standards;
+    expect(saved).toHaveLength(before.length);
+    expect(saved.find((s) => s.id === feet?.id)).toMatchObject({ name: 'Claws', rule: 'pedigree', kind: feet?.kind });
+
+    const sheep = before.filter((s) => s.species === 'sheep').map((s) => s.name);
+    await user.click(await screen.findByRole('button', { name: `Move the standard ${sheep[2] ?? ''} up` }));
+    await waitFor(() => expect(changes(asked)).toHaveLength(2));
+    const moved = (bodyOf(asked, 1) as { standards: StandardSetting[] }).standards;
+    expect(moved.filter((s) => s.species === 'sheep').map((s) => s.name)).toEqual([
+      sheep[0],
+      sheep[2],
+      sheep[1],
+      ...sheep.slice(3),
+    ]);
   });
 
   it('that were taken out can be put back', async () => {

@@ -1,67 +1,41 @@
 import type { HoldingView, StandardSetting } from '@yaylak/contract';
-import { LOOK_POINTS, SEXES, SPECIES, SPECIES_WORDS, type Sex, type Species, type StandardRule } from '@yaylak/core';
+import { SEXES, SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { AskButton } from '../../parts/AskButton';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Field';
 import { Panel, Row, Small } from '../../parts/Panel';
-import { useUnsaved } from '../../parts/unsaved';
+import { PlainList } from '../../parts/PlainList';
 import type { SaveHolding } from '../../parts/useSaveHolding';
 import { colour, space } from '../../theme/tokens';
-import { newId } from '../../words/ids';
-import { PlainList } from '../../parts/PlainList';
+import { StandardForm } from './StandardForm';
 
 interface Props {
   readonly holding: HoldingView;
   readonly onSave: SaveHolding;
 }
 
-const OF: readonly (readonly [key: string, words: string, sexes: readonly Sex[]])[] = [
-  ['all', 'all', SEXES],
-  ['female', 'females', ['female']],
-  ['male', 'males', ['male']],
-];
-
-const POINTS = Array.from({ length: LOOK_POINTS }, (_, i) => i + 1);
 const pointsText = ({ least }: StandardSetting): string =>
   least === undefined ? '0 to 5 points' : `0 to 5 points, fails under ${least}`;
 
 /** What animals are looked over for; each holding makes its own of it. */
 export function Standards({ holding, onSave }: Props) {
   const [species, setSpecies] = useState<Species>('sheep');
-  const [name, setName] = useState('');
-  const [fails, setFails] = useState('');
-  const [kind, setKind] = useState<StandardSetting['kind']>('go');
-  const [least, setLeast] = useState('');
-  const [rule, setRule] = useState<StandardRule>('own');
-  const [of, setOf] = useState('all');
+  const [changed, setChanged] = useState<string>();
   const [problem, setProblem] = useState<string>();
-  useUnsaved(name !== '' || fails !== '');
-  const own = holding.standards.filter((s) => s.species === species && !s.isOut);
-  const out = holding.standards.filter((s) => s.species === species && s.isOut);
-  const save = async (standards: readonly StandardSetting[]): Promise<boolean> => {
-    const refused = await onSave({ standards: standards.map((s) => ({ ...s, sexes: [...s.sexes] })) });
-    setProblem(refused);
-    return refused === undefined;
-  };
-  const setOut = ({ id }: StandardSetting, isOut: boolean): Promise<boolean> =>
-    save(holding.standards.map((s) => (s.id === id ? { ...s, isOut } : s)));
-  const add = async (): Promise<void> => {
-    const sexes = [...(OF.find(([key]) => key === of)?.[2] ?? SEXES)];
-    const standard: StandardSetting = {
-      id: newId(),
-      species,
-      sexes,
-      name: name.trim(),
-      fails: fails.trim(),
-      kind,
-      rule,
-      ...(kind === 'points' && least !== '' ? { least: Number(least) } : {}),
-    };
-    if (!(await save([...holding.standards, standard]))) return;
-    setName('');
-    setFails('');
+  const { standards } = holding;
+  const own = standards.filter((s) => s.species === species && !s.isOut);
+  const out = standards.filter((s) => s.species === species && s.isOut);
+  const save = (next: readonly StandardSetting[]): Promise<string | undefined> =>
+    onSave({ standards: next.map((s) => ({ ...s, sexes: [...s.sexes] })) });
+  const saveNow = async (next: readonly StandardSetting[]): Promise<void> => setProblem(await save(next));
+  const withChanged = (to: StandardSetting): readonly StandardSetting[] =>
+    standards.map((s) => (s.id === to.id ? to : s));
+  /** Before the one that stands before it: the first failed decides. */
+  const moveUp = (standard: StandardSetting): Promise<void> => {
+    const before = own[own.indexOf(standard) - 1];
+    return saveNow(standards.flatMap((s) => (s === standard ? [] : s === before ? [standard, s] : [s])));
   };
   return (
     <Panel>
@@ -76,21 +50,42 @@ export function Standards({ holding, onSave }: Props) {
         />
       </Row>
       <List aria-label="Standards">
-        {own.map((s) => (
+        {own.map((s, i) => (
           <li key={s.id}>
-            <span>
-              <b>{s.name}</b>, {s.kind === 'go' ? 'go or no-go' : pointsText(s)}
-              {s.rule === 'pedigree' ? ', pedigree rule' : ''}
-              {s.sexes.length === SEXES.length ? '' : `, ${s.sexes.join(' and ')} only`}
-              <Small>{s.fails}</Small>
-            </span>
-            <AskButton
-              kind="quiet"
-              label="Take out"
-              name={`Take out the standard ${s.name}`}
-              ask={`Count ${s.name} no more?`}
-              onConfirm={() => void setOut(s, true)}
-            />
+            {changed === s.id ? (
+              <StandardForm
+                species={species}
+                standard={s}
+                onSave={(to) => save(withChanged(to))}
+                onDone={() => setChanged(undefined)}
+              />
+            ) : (
+              <>
+                <span>
+                  <b>{s.name}</b>, {s.kind === 'go' ? 'go or no-go' : pointsText(s)}
+                  {s.rule === 'pedigree' ? ', pedigree rule' : ''}
+                  {s.sexes.length === SEXES.length ? '' : `, ${s.sexes.join(' and ')} only`}
+                  <Small>{s.fails}</Small>
+                </span>
+                <Row>
+                  {i > 0 ? (
+                    <Button kind="quiet" aria-label={`Move the standard ${s.name} up`} onPress={() => void moveUp(s)}>
+                      Up
+                    </Button>
+                  ) : null}
+                  <Button kind="quiet" aria-label={`Change the standard ${s.name}`} onPress={() => setChanged(s.id)}>
+                    Change
+                  </Button>
+                  <AskButton
+                    kind="quiet"
+                    label="Take out"
+                    name={`Take out the standard ${s.name}`}
+                    ask={`Count ${s.name} no more?`}
+                    onConfirm={() => void saveNow(withChanged({ ...s, isOut: true }))}
+                  />
+                </Row>
+              </>
+            )}
           </li>
         ))}
       </List>
@@ -107,7 +102,7 @@ export function Standards({ holding, onSave }: Props) {
                 <Button
                   kind="quiet"
                   aria-label={`Put back the standard ${s.name}`}
-                  onPress={() => void setOut(s, false)}
+                  onPress={() => void saveNow(withChanged({ ...s, isOut: false }))}
                 >
                   Put back
                 </Button>
@@ -116,47 +111,14 @@ export function Standards({ holding, onSave }: Props) {
           </List>
         </>
       ) : null}
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          void add();
-        }}
-      >
-        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Field label="Standard" placeholder="Ears" value={name} onChange={setName} />
-          <Field label="It fails when" placeholder="torn, carried low" value={fails} onChange={setFails} />
-          <Choice
-            label="Judged by"
-            value={kind}
-            options={[
-              ['go', 'go or no-go'],
-              ['points', '0 to 5 points'],
-            ]}
-            onChange={setKind}
-          />
-          {kind === 'points' ? (
-            <Choice
-              label="Fails under"
-              value={least}
-              options={[['', 'never'], ...POINTS.map((n) => [String(n), `${n} points`] as const)]}
-              onChange={setLeast}
-            />
-          ) : null}
-          <Choice
-            label="Whose rule"
-            value={rule}
-            options={[
-              ['own', 'our own'],
-              ['pedigree', 'pedigree'],
-            ]}
-            onChange={setRule}
-          />
-          <Choice label="Asked of" value={of} options={OF.map(([key, words]) => [key, words])} onChange={setOf} />
-          <Button type="submit" isDisabled={name.trim() === ''}>
-            Add it
-          </Button>
-        </Row>
-      </form>
+      {changed === undefined ? (
+        <StandardForm
+          key={species}
+          species={species}
+          onSave={(standard) => save([...standards, standard])}
+          onDone={() => undefined}
+        />
+      ) : null}
       <Small>
         One that fails a pedigree rule is put forward for the second string, one that fails a rule of your own to be
         sold. The first failed in this order decides. Animals that failed a standard you take out stand in the ranking
@@ -176,5 +138,6 @@ const List = styled(PlainList)`
     gap: ${space(3)};
     min-height: 48px;
     border-top: 1px solid ${colour('line')};
+    padding: ${space(1)} 0;
   }
 `;
