@@ -1,3 +1,5 @@
+// `Type` asks for it as soon as a class is read, whoever reads it first.
+import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { buildMessage, ValidateBy, ValidateIf, ValidateNested } from 'class-validator';
 
