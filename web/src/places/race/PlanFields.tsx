@@ -8,7 +8,7 @@ import { STATION_WORDS } from '../../words/stations';
 import { useWeightUnit } from '../../words/useUnits';
 import type { JobPlan } from './plan';
 import { StationChoice } from './StationChoice';
-import { StationSettingsForm } from './StationSettingsForm';
+import { StationSettingsForm } from './settings/StationSettingsForm';
 
 interface Props {
   readonly plan: JobPlan;

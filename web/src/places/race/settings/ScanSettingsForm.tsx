@@ -1,7 +1,7 @@
 import type { ScanSettings } from '@yaylak/contract';
-import { Choice, Field } from '../../parts/Field';
-import { Row, Small } from '../../parts/Panel';
-import { Tick } from '../../parts/Tick';
+import { Choice, Field } from '../../../parts/Field';
+import { Row, Small } from '../../../parts/Panel';
+import { Tick } from '../../../parts/Tick';
 
 interface Props {
   readonly settings: ScanSettings | undefined;

@@ -1,8 +1,8 @@
 import { MARK_COLOURS, MARK_PLACES, type ScoreSettings } from '@yaylak/contract';
 import { CONDITION_STAGES, MOBS, type Mob } from '@yaylak/core';
-import { Choice, Field } from '../../parts/Field';
-import { Row, Small } from '../../parts/Panel';
-import { MOB_WORDS, STAGE_WORDS } from '../../words/condition';
+import { Choice, Field } from '../../../parts/Field';
+import { Row, Small } from '../../../parts/Panel';
+import { MOB_WORDS, STAGE_WORDS } from '../../../words/condition';
 
 interface Props {
   readonly settings: ScoreSettings | undefined;
