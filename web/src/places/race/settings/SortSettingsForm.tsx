@@ -125,13 +125,13 @@ export function SortSettingsForm({ plan, unit, onChange }: Props) {
               />
             )}
             <Choice
-              label={ABOVE_WORDS[rule.by] ?? 'From the line up goes'}
+              label={ABOVE_WORDS[rule.by] ?? 'At or above the line, send'}
               value={rule.above}
               options={gateOptions}
               onChange={(above) => setRule({ ...rule, above })}
             />
             <Choice
-              label={BELOW_WORDS[rule.by] ?? 'Under it goes'}
+              label={BELOW_WORDS[rule.by] ?? 'Below it, send'}
               value={rule.below}
               options={gateOptions}
               onChange={(below) => setRule({ ...rule, below })}
@@ -144,12 +144,12 @@ export function SortSettingsForm({ plan, unit, onChange }: Props) {
 }
 
 const ABOVE_WORDS: Readonly<Partial<Record<SortRuleFacts['by'], string>>> = {
-  standards: 'Nothing failed goes',
-  ready: 'Ready goes',
+  standards: 'None failed, send',
+  ready: 'Ready, send',
 };
 const BELOW_WORDS: Readonly<Partial<Record<SortRuleFacts['by'], string>>> = {
-  standards: 'Something failed goes',
-  ready: 'Not ready goes',
+  standards: 'Any that fail, send',
+  ready: 'Not ready, send',
 };
 
 interface LineWords {

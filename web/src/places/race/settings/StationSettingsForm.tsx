@@ -79,7 +79,7 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
           {weigh.method === 'tape' || weigh.method === 'estimate' ? (
             <Small>
               A tape or an eye usually reads high. Weigh a few on the scale the same day: from eight pairs on your own
-              reading is set right.
+              reading is corrected.
             </Small>
           ) : null}
         </Row>
