@@ -22,7 +22,7 @@ import { forgetDraft } from './keptDraft';
 import { forgetPan } from './PanLine';
 import { PassageList } from './PassageList';
 import { Alone, Aside, Foot, Frame, Head, HeadButton, Kept, Left, Main, MoreButton, Right } from './raceFrame';
-import { Readers } from './Readers';
+import { Readers } from '../../shared/readers/Readers';
 import { areSoundsOn, setSoundsOn } from './sounds';
 import { Summary } from './Summary';
 import { useRace } from './useRace';
@@ -145,7 +145,7 @@ export function RacePage() {
               change job
             </HeadButton>
           )}
-          <Readers />
+          <Readers button={HeadButton} />
           <label>
             <input
               type="checkbox"

@@ -5,6 +5,7 @@ import { useRef, useState, type FormEvent } from 'react';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import { holdingQuery, identifiersQuery } from '../../api/queries';
 import { changeLoad, dropLoad, loadQuery, loadsQuery, outletsQuery } from '../../api/selling';
+import { Readers } from '../../shared/readers/Readers';
 import { useReadings } from '../../adapters/readings/useReadings';
 import { AskButton } from '../../parts/AskButton';
 import { DenseTable, Frame } from '../../parts/Beside';
@@ -134,6 +135,7 @@ function Load({ load, outlet }: { readonly load: PlannedLoadView; readonly outle
               hint="On the load already: it goes aboard. Else it is put on."
             />
             <Button type="submit">Take it</Button>
+            <Readers />
             <Field
               label="Goes on"
               type="date"

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ButtonHTMLAttributes, type ComponentType } from 'react';
+import styled from 'styled-components';
 import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
@@ -8,7 +9,7 @@ import { Sheet } from '../../parts/Sheet';
 import { browserSerial, serialSource } from '../../adapters/readings/serialSource';
 import { socketSource } from '../../adapters/readings/socketSource';
 import { useDevices, useDevicesState } from '../../adapters/readings/useReadings';
-import { HeadButton } from './raceFrame';
+import { colour, radius, space, touch } from '../../theme/tokens';
 import { weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 
@@ -17,8 +18,15 @@ const OFF = 'off';
 const USUAL_BAUD = '9600';
 const STATE_WORDS = { connecting: 'connecting', open: 'connected', away: 'away, trying again' } as const;
 
+interface Props {
+  /** The button that says how they are: it looks like those beside it. */
+  readonly button?: ComponentType<
+    ButtonHTMLAttributes<HTMLButtonElement> & { readonly 'data-state'?: string | undefined }
+  >;
+}
+
 /** Stick and crate: whether they are there, what the crate holds, and how to connect them. */
-export function Readers() {
+export function Readers({ button: Trigger = Plain }: Props) {
   const { data: holding } = useQuery(holdingQuery);
   const devices = useDevices();
   const { sources, crate } = useDevicesState();
@@ -66,14 +74,14 @@ export function Readers() {
       : `stick and crate ${STATE_WORDS[first.state]}${crate && crate.kind !== 'empty' ? `, ${weightText(crate.kg, unit)} ${crate.kind === 'moving' ? 'moving' : 'settled'}` : ''}`;
   return (
     <>
-      <HeadButton
+      <Trigger
         type="button"
         data-state={first?.state}
         aria-label={`Readers: ${first ? STATE_WORDS[first.state] : 'none'}`}
         onClick={() => setOpen(true)}
       >
         {words}
-      </HeadButton>
+      </Trigger>
       <Sheet isForLooking title="Stick and crate" isOpen={isOpen} onClose={() => setOpen(false)}>
         {sources.map((s) => (
           <Row key={s.name} $gap={3}>
@@ -110,3 +118,16 @@ export function Readers() {
     </>
   );
 }
+
+const Plain = styled.button`
+  min-height: ${touch};
+  padding: 0 ${space(3)};
+  border: 1px solid ${colour('line')};
+  border-radius: ${radius};
+  background: ${colour('panel')};
+  color: ${colour('inkSoft')};
+  cursor: pointer;
+  &[data-state='away'] {
+    border-color: ${colour('weldFill')};
+  }
+`;
