@@ -24,9 +24,9 @@ it('names the part that made most of it', () => {
 });
 
 it('tells how a grader sees beside the own hand', () => {
-  expect(habitText(habit(1.96, 0.27, 21), 'fat')).toBe('2.0 thirds fatter (1.7 to 2.2), 21 heads');
-  expect(habitText(habit(-1.04, 0.4, 21), 'shape')).toBe('1.0 third plainer (0.6 to 1.4), 21 heads');
-  expect(habitText(habit(0.2, 0.4, 9), 'shape')).toBe('as you do, within 0.4 thirds, 9 heads');
+  expect(habitText(habit(1.96, 0.27, 21), 'fat')).toBe('2.0 thirds fatter (1.7 to 2.2), 21 head');
+  expect(habitText(habit(-1.04, 0.4, 21), 'shape')).toBe('1.0 third plainer (0.6 to 1.4), 21 head');
+  expect(habitText(habit(0.2, 0.4, 9), 'shape')).toBe('as you do, within 0.4 thirds, 9 head');
   expect(habitText(habit(2, null, 1), 'shape')).toBe('2.0 thirds better shaped, 1 head');
   expect(habitText(habit(null, null, 0), 'fat')).toBe('not held against your hand yet');
 });

@@ -55,7 +55,7 @@ export function killingOutText({ kind, share, heads, usual }: ResultsView['killi
 /** How early a kind lays on fat. */
 export const FAT_GROUP_WORDS: Readonly<Record<FatGroup, string>> = {
   early: 'early',
-  middle: 'between',
+  middle: 'middling',
   late: 'late',
 };
 
@@ -66,11 +66,11 @@ const SEEN = {
 const thirds = (value: number): string =>
   `${figureText(Math.abs(value), 1)} ${figureText(Math.abs(value), 1) === '1.0' ? 'third' : 'thirds'}`;
 
-/** How a grader sees shape or fat beside the own hand: `1.2 thirds fatter (0.9 to 1.5), 22 heads`. */
+/** How a grader sees shape or fat beside the own hand: `1.2 thirds fatter (0.9 to 1.5), 22 head`. */
 export function habitText({ mean, halfWidth, pairs }: HabitView, of: keyof typeof SEEN): string {
   if (mean === null) return 'not held against your hand yet';
   const side = mean >= 0 ? SEEN[of].over : SEEN[of].under;
-  const heads = `${pairs} ${pairs === 1 ? 'head' : 'heads'}`;
+  const heads = `${pairs} head`;
   if (halfWidth === null) return `${thirds(mean)} ${side}, ${heads}`;
   if (Math.abs(mean) <= halfWidth) return `as you do, within ${thirds(halfWidth)}, ${heads}`;
   const [low, high] = [Math.abs(mean) - halfWidth, Math.abs(mean) + halfWidth];

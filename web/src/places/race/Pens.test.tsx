@@ -100,7 +100,7 @@ it('holds the heads counted in each pen against who went in by its gate', async 
   expect(screen.getByText('1 short. Count again, then read the pen list.')).toBeVisible();
   await user.clear(keep);
   await user.type(keep, 'two{Enter}');
-  expect(screen.getByRole('alert')).toHaveTextContent('“two” is no count of heads. Enter a whole number, such as 3.');
+  expect(screen.getByRole('alert')).toHaveTextContent('“two” is not a whole number of head. Enter one, such as 3.');
   await user.clear(keep);
   await user.type(keep, '3{Enter}');
   expect(await screen.findByText('agrees')).toBeVisible();

@@ -62,7 +62,7 @@ function Counted(props: {
     const text = typed.trim();
     const heads = text === '' ? undefined : Number(text);
     if (heads !== undefined && (!/^\d+$/.test(text) || heads > MOST_HEADS))
-      return setError(`“${text}” is no count of heads. Enter a whole number, such as ${pen.inside.length || 14}.`);
+      return setError(`“${text}” is not a whole number of head. Enter one, such as ${pen.inside.length || 14}.`);
     setError(undefined);
     if (heads !== gate.counted) onCount(gate.key, heads);
   };

@@ -28,7 +28,7 @@ it('adds up what a job did, heads and amounts', () => {
       USUAL_STANDARDS,
     ),
   ).toEqual([
-    { what: 'White drench', figure: '2 heads, 15.5 ml' },
+    { what: 'White drench', figure: '2 head, 15.5 ml' },
     { what: 'Fails feet', figure: '2' },
     { what: 'Feet', figure: '1' },
     { what: 'Tubes', figure: '2: B-001 to B-002' },

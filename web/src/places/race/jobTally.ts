@@ -34,7 +34,7 @@ export function jobTally(
     ...scanTally(scans),
     ...[...heads].map(([what, n]) => {
       const given = amounts.get(what);
-      const figure = given ? `${countText(n, 'head', 'heads')}, ${amountText(given.sum)} ${given.unit}` : String(n);
+      const figure = given ? `${countText(n, 'head', 'head')}, ${amountText(given.sum)} ${given.unit}` : String(n);
       return { what, figure };
     }),
     ...(tubes.length > 0

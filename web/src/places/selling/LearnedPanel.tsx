@@ -28,8 +28,8 @@ export function LearnedPanel({ view }: { readonly view: ResultsView }) {
                 the feel to the day by how fast it is laid on. The range holds four times out of five.
               </p>
               <p>
-                Reckoned with is less than what was seen: five heads are believed by half, twenty by four fifths. From
-                then on every estimate for that outlet moves by it.
+                Reckoned with is less than what was seen: from five head half of it is believed, from twenty four
+                fifths. From then on every estimate for that outlet moves by it.
               </p>
             </How>
           </h2>
@@ -62,7 +62,7 @@ function Grader({ name, grader }: { readonly name: string; readonly grader: Grad
     <Seen>
       <b>
         {name}
-        {grader.breedGroup ? `, kinds ${FAT_GROUP_WORDS[grader.breedGroup]} to lay on fat` : ''}
+        {grader.breedGroup ? `, ${FAT_GROUP_WORDS[grader.breedGroup]} to fatten` : ''}
       </b>
       <Habit label="Shape" habit={grader.shape} of="shape" />
       <Habit label="Fat" habit={grader.fat} of="fat" />

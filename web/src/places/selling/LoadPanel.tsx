@@ -57,10 +57,10 @@ export function LoadPanel({ load, species, name, currency, startsOpen, onType }:
         <Button
           kind="quiet"
           aria-expanded={isOpen}
-          aria-label={`${isOpen ? 'Hide' : 'Show'} the heads of ${name}, ${fullDate(on)}`}
+          aria-label={`${isOpen ? 'Hide' : 'Show'} the animals of ${name}, ${fullDate(on)}`}
           onPress={() => setOpen(!isOpen)}
         >
-          {isOpen ? 'Hide heads' : 'Show heads'}
+          {isOpen ? 'Hide animals' : 'Show animals'}
         </Button>
       </Row>
       {compared > 0 ? <Parts heads={heads} currency={currency} /> : null}

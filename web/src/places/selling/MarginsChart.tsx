@@ -73,7 +73,7 @@ export function MarginsChart({ view, currency }: Props) {
         {years.length > 1
           ? `From left to right: ${years.join(', ')}; the newest in dark.`
           : `All of ${years[0] ?? ''}.`}
-        {view.rows.length > rows.length ? ` The ${rows.length} with most heads; the others are in the table.` : ''}
+        {view.rows.length > rows.length ? ` The ${rows.length} with most head; the others are in the table.` : ''}
       </Small>
     </Panel>
   );

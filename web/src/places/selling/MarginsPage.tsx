@@ -72,8 +72,8 @@ export function MarginsPage() {
         )
       ) : year === undefined || data.rows.length === 0 ? (
         <Empty title={`Nothing was paid for ${SPECIES_WORDS[species].plural} yet`}>
-          Once heads have left with a price, or their kill sheet was read, what each left after haulage, charges, feed,
-          remedies and purchase is shown here.
+          Once animals have left with a price, or their kill sheet was read, what each left after haulage, charges,
+          feed, remedies and purchase is shown here.
         </Empty>
       ) : (
         <>

@@ -86,7 +86,7 @@ it('parts the difference of a load, and tells head by head what made most of it'
 
 it('tells what was learned of killing-out and of the graders', async () => {
   await show();
-  expect(text(document.body)).toContain('Shape: 3.0 thirds better shaped (2.7 to 3.3), 5 heads. Reckoned with: 1.5');
+  expect(text(document.body)).toContain('Shape: 3.0 thirds better shaped (2.7 to 3.3), 5 head. Reckoned with: 1.5');
   expect(text(document.body)).toContain('Stone bridge against River works: shape, 1.2 thirds better shaped ± 0.4.');
 });
 
