@@ -9,6 +9,7 @@ export * from './hangsOn';
 export * from './headAtOutlets';
 export * from './killingOut';
 export * from './openDraw';
+export * from './outletsBeside';
 export * from './outlets';
 export * from './penSplit';
 export * from './ready';

@@ -117,6 +117,18 @@ describe('who is ready', () => {
     expect(screen.getByText('weighed 34 days ago: weigh it first')).toBeVisible();
   });
 
+  it('sets the outlets side by side: who fits, what they bring, and how many may miss', async () => {
+    show();
+    const table = within(await screen.findByRole('table', { name: 'Outlets side by side' }));
+    const cells = (name: RegExp): (string | null)[] =>
+      within(table.getByRole('row', { name }))
+        .getAllByRole('cell')
+        .map((c) => c.textContent?.replace(/\s/g, ' ') ?? null);
+    // Three are ready for each, .8 each: 106 + 103 + 108 less 15, and 112 + 104 + 109 less 22.
+    expect(cells(/Hill market/)).toEqual(['3', '302.00 EUR', '0.6 ± 0.7']);
+    expect(cells(/Stone bridge/)).toEqual(['3', '303.00 EUR', '0.6 ± 0.7']);
+  });
+
   it('splits the pen, and shows what sending a head elsewhere does', async () => {
     const { user } = show();
     const panel = (await screen.findByRole('heading', { name: /The pen, split/ })).closest('section') as HTMLElement;

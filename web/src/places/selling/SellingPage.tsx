@@ -16,6 +16,7 @@ import { countText, moneyText } from '../../words/format';
 import { newId } from '../../words/ids';
 import { BringIn } from './BringIn';
 import { LoadsPanel } from './LoadsPanel';
+import { OutletsBeside } from './OutletsBeside';
 import { PenFeedSheet } from './PenFeedSheet';
 import { ReservedPanel } from './ReservedPanel';
 import { SaleList } from './SaleList';
@@ -145,6 +146,7 @@ function Pen({ view, species, pickers }: PenProps) {
       <Beside
         aside={
           <>
+            {outlets.length > 1 ? <OutletsBeside view={view} currency={currency} /> : null}
             {view.split ? (
               <SplitPanel
                 view={view}
