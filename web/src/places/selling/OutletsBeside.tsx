@@ -1,5 +1,6 @@
 import type { SellingView } from '@yaylak/contract';
 import { outletBeside } from '@yaylak/core';
+import styled from 'styled-components';
 import { How } from '../../parts/How';
 import { LineTable } from '../../parts/LineTable';
 import { Panel } from '../../parts/Panel';
@@ -33,7 +34,7 @@ export function OutletsBeside({ view, currency }: Props) {
           </p>
         </How>
       </h2>
-      <LineTable aria-label="Outlets side by side">
+      <Narrow aria-label="Outlets side by side">
         <thead>
           <tr>
             <th scope="col">Outlet</th>
@@ -52,7 +53,14 @@ export function OutletsBeside({ view, currency }: Props) {
             </tr>
           ))}
         </tbody>
-      </LineTable>
+      </Narrow>
     </Panel>
   );
 }
+
+const Narrow = styled(LineTable)`
+  font-size: 13px;
+  td {
+    white-space: nowrap;
+  }
+`;

@@ -134,6 +134,7 @@ describe('who is ready', () => {
     const panel = (await screen.findByRole('heading', { name: /The pen, split/ })).closest('section') as HTMLElement;
     expect(within(panel).getByRole('row', { name: /Stone bridge/ })).toHaveTextContent(/2 head, 199.00.EUR/);
     expect(within(panel).getByRole('row', { name: /stays/ })).toHaveTextContent('1 head');
+    expect(panel).not.toHaveTextContent('outside what it wants');
     expect(panel).toHaveTextContent(/All to Hill market loses 10.00.EUR/);
     const away = screen.getByRole('button', { name: '26-0009 to Hill market, 108 EUR' });
     expect(away).toHaveAttribute('aria-pressed', 'false');
@@ -381,4 +382,11 @@ it('records what the pen ate, each head its part, with the price', async () => {
   await user.click(sheet.getByRole('button', { name: 'Save' }));
   await waitFor(() => expect(entries()).toHaveLength(5));
   expect(entries()[0]).toMatchObject({ type: 'feed', feed: 'Barley', kg: 24, priceMinor: 38, on: TODAY });
+});
+
+it('says of a split how many an outlet may turn down', async () => {
+  const out = { ...aCell(bridge.id, 11_200), readiness: { kind: 'in-days', days: 9, chance: 0.4 } as never };
+  const outside = { ...first, cells: [aCell(market.id, 10_600), out] };
+  show(aSelling({ rows: [third, outside, second, held, kept] }));
+  expect(await screen.findByText('1 outside what it wants: ask first')).toBeVisible();
 });

@@ -56,6 +56,7 @@ export function SplitPanel({ view, made, currency, onBack, onPlan }: Props) {
                     {countText(c.heads, 'head', 'head')}
                     {c.id === 'stays' ? '' : `, ${moneyText(c.minor, currency)}`}
                   </b>
+                  {c.outside > 0 ? <Small>{c.outside} outside what it wants: ask first</Small> : null}
                   {c.id === 'stays' ? null : (
                     <div className="no-print">
                       <Button kind="quiet" aria-label={`Plan a load for ${nameOf(c.id)}`} onPress={() => onPlan(c.id)}>

@@ -15,7 +15,13 @@ export const worthIn = (row: SaleRow, column: string): number | null =>
 export interface MadeSplit {
   readonly totalMinor: number;
   /** Heads and what they bring, the trip off, by column in the outlets' order; `stays` last. */
-  readonly columns: readonly { readonly id: string; readonly heads: number; readonly minor: number }[];
+  readonly columns: readonly {
+    readonly id: string;
+    readonly heads: number;
+    readonly minor: number;
+    /** Of them outside what the outlet wants today: priced as it would pay, and it may turn them down. */
+    readonly outside: number;
+  }[];
   /** In words: a load the outlet would not take. */
   readonly broken: readonly string[];
   /** Some were sent elsewhere by hand. */
@@ -43,7 +49,8 @@ export function handSplit(view: SellingView, byHand: ByHand): MadeSplit {
     columns: columns.map(({ id, trip }) => {
       const there = rows.filter((row) => at(row) === id);
       const minor = there.reduce((sum, row) => sum + (worthIn(row, id) ?? 0), there.length > 0 ? -trip : 0);
-      return { id, heads: there.length, minor };
+      const outside = there.filter((row) => row.cells.some((c) => c.outletId === id && c.readiness.kind !== 'ready'));
+      return { id, heads: there.length, minor, outside: outside.length };
     }),
     broken: broken.map(({ outlet, heads: n, isOver }) => {
       const { name, least, most } = (view.outlets[outlet] as SellingView['outlets'][number]).facts;
