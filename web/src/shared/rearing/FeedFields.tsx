@@ -24,7 +24,7 @@ export function FeedFields({ species }: Props) {
   return (
     <>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-        <FormField name="feed" label="Feed" style={{ flex: '1 1 200px' }} />
+        <FormField name="feed" label="Feed" style={{ flex: '1 1 100%' }} />
         <FormField name="since" label="From" type="date" />
         <FormField name="on" label="To" type="date" />
       </Row>
