@@ -47,6 +47,7 @@ function headsOf(core, count) {
       oldEnoughIn: 0,
       shape: { on: TODAY, step: random.whole(5, 11) },
       felt: [{ on: TODAY, fat: random.whole(4, 8) }],
+      fatGroup: 'middle',
       killingOut: 0.46,
       penHeads: count,
     };

@@ -6,7 +6,10 @@ import { demoInto, testApp, type TestApp } from './tests/testApp';
 /** `npm run fuzz` makes all of them. */
 const REQUESTS = Number(process.env.FUZZ_REQUESTS ?? 600);
 const SEED = Number(process.env.FUZZ_SEED ?? 20_261_128);
+/** The work one answer may take: of the processor, as the clock on the wall also counts what other tests do meanwhile. */
 const HANG_MS = 5_000;
+/** No answer at all by then is a hang too. */
+const NO_ANSWER_MS = 60_000;
 /** What the book itself grows by stays within this. */
 const MOST_GROWN_MB = 100;
 /** Every so many writes that were taken, all pages are asked. */
@@ -28,15 +31,16 @@ interface Answered {
 }
 
 async function ask({ method, path, body }: FuzzRequest): Promise<Answered> {
-  const from = performance.now();
+  const from = process.cpuUsage();
   const answer = await fetch(t.url + path, {
     method: method.toUpperCase(),
-    signal: AbortSignal.timeout(4 * HANG_MS),
+    signal: AbortSignal.timeout(NO_ANSWER_MS),
     ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
   });
   const text = await answer.text();
   const type = answer.headers.get('content-type') ?? '';
-  return { status: answer.status, ms: performance.now() - from, text, type };
+  const { user, system } = process.cpuUsage(from);
+  return { status: answer.status, ms: (user + system) / 1000, text, type };
 }
 
 /** What is wrong with an answer, if anything is. */
@@ -45,7 +49,7 @@ const checkBy =
   (fits: ReturnType<typeof createAnswerCheck>): Check =>
   ({ method, path }, { status, ms, text, type }) => {
     if (status >= 500) return `${status}`;
-    if (ms > HANG_MS) return `${Math.round(ms)} ms`;
+    if (ms > HANG_MS) return `${Math.round(ms)} ms of work`;
     const fault = fits(method, path, status, type, text);
     return fault === undefined ? undefined : `${status} is not as told: ${fault}`;
   };

@@ -9,13 +9,14 @@ export interface ThoughtClass {
 
 /** Chance of each of the 15 steps: normal, cut at half steps, the ends take the tails. */
 export function stepChances({ mean, sd }: ThoughtClass): number[] {
+  const chances: number[] = [];
   let below = 0;
-  return Array.from({ length: STEPS }, (_, i) => {
-    const upTo = i === STEPS - 1 ? 1 : normalShareBelow(i + 1.5, mean, sd);
-    const chance = upTo - below;
+  for (let step = 1; step <= STEPS; step++) {
+    const upTo = step === STEPS ? 1 : normalShareBelow(step + 0.5, mean, sd);
+    chances.push(upTo - below);
     below = upTo;
-    return chance;
-  });
+  }
+  return chances;
 }
 
 /** Chance to be given a step from one to another, both included; `undefined` leaves that side open. */

@@ -33,6 +33,15 @@ export function cellOf(step: ClassStep, division: GridDivision): number {
   return Math.floor((step - 1) / 3) * perClass + (parts[(step - 1) % 3] as number);
 }
 
+const cellsOfSteps = (division: GridDivision): readonly number[] =>
+  Array.from({ length: STEPS }, (_, i) => cellOf(i + 1, division));
+/** The cell of each step from 1 on: a pen asks for them by day and by head. */
+export const CELLS_OF_STEPS: Readonly<Record<GridDivision, readonly number[]>> = {
+  whole: cellsOfSteps('whole'),
+  thirds: cellsOfSteps('thirds'),
+  'low-high': cellsOfSteps('low-high'),
+};
+
 export const cellsOf = (division: GridDivision): number => DIVISIONS[division].perClass * SHAPE_CLASSES.length;
 
 /** How the rows or columns are called, from the poorest shape or the leanest. */

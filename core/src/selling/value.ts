@@ -1,6 +1,6 @@
 import { normalPiece } from '../statistics';
 import type { Kilograms } from '../units';
-import { cellOf, pricePerKg, type GradedClass, type Grid } from './grid';
+import { CELLS_OF_STEPS, pricePerKg, STEPS, type GradedClass, type Grid } from './grid';
 import { isPaidDead, type Outlet, type PriceList } from './outlets';
 
 /** Live weight as it is thought to be. */
@@ -80,16 +80,13 @@ function meanPerKg(
 
 /** The mean of a grid's cells by the chances of shape and fat. */
 export function meanOfCells({ shape, fat, cells }: Grid, chances: ClassChances): number {
-  const rows = cells.map(() => 0);
-  chances.shape.forEach((p, i) => (rows[cellOf(i + 1, shape)] = (rows[cellOf(i + 1, shape)] ?? 0) + p));
-  const columns = (cells[0] ?? []).map(() => 0);
-  chances.fat.forEach((p, i) => (columns[cellOf(i + 1, fat)] = (columns[cellOf(i + 1, fat)] ?? 0) + p));
+  const [rows, columns] = [CELLS_OF_STEPS[shape], CELLS_OF_STEPS[fat]];
   let mean = 0;
-  for (let r = 0; r < rows.length; r++) {
-    const row = cells[r] as readonly number[];
+  for (let s = 0; s < STEPS; s++) {
+    const row = cells[rows[s] as number] as readonly number[];
     let ofRow = 0;
-    for (let c = 0; c < columns.length; c++) ofRow += (columns[c] as number) * (row[c] as number);
-    mean += (rows[r] as number) * ofRow;
+    for (let f = 0; f < STEPS; f++) ofRow += (chances.fat[f] as number) * (row[columns[f] as number] as number);
+    mean += (chances.shape[s] as number) * ofRow;
   }
   return mean;
 }

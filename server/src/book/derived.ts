@@ -10,25 +10,25 @@ export interface Stamped {
  * One value an animal, worked out when it is asked for and kept until the animal, or one it hangs on, is touched. It
  * goes with the animal's facts: those of a book read anew are others.
  */
-export class Derived<T> {
+export class Derived<T, Asked = void> {
   private readonly kept = new WeakMap<
     AnimalFacts,
     { readonly stamp: number; readonly also: string | number | undefined; readonly value: T }
   >();
 
-  /** @param also what beside its kin a value hangs on: the day, a figure of all animals */
+  /** @param also what beside its kin a value hangs on: the day, a figure of all animals, what is asked with it */
   constructor(
     private readonly book: () => Stamped,
-    private readonly compute: (facts: AnimalFacts) => T,
-    private readonly also?: (facts: AnimalFacts) => string | number,
+    private readonly compute: (facts: AnimalFacts, asked: Asked) => T,
+    private readonly also?: (facts: AnimalFacts, asked: Asked) => string | number,
   ) {}
 
-  of(facts: AnimalFacts): T {
+  of(facts: AnimalFacts, asked: Asked): T {
     const stamp = this.book().stampOf(facts.record.id);
-    const also = this.also?.(facts);
+    const also = this.also?.(facts, asked);
     const known = this.kept.get(facts);
     if (known?.stamp === stamp && known.also === also) return known.value;
-    const value = this.compute(facts);
+    const value = this.compute(facts, asked);
     this.kept.set(facts, { stamp, also, value });
     return value;
   }

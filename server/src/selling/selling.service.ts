@@ -31,7 +31,6 @@ import {
   type GrowthCurve,
   type HeadAtOutlet,
   type HeadAtOutlets,
-  type Outlet,
   type SaleFacts,
   type Species,
 } from '@yaylak/core';
@@ -54,11 +53,17 @@ interface Pen {
   readonly gain: GroupGain | undefined;
   readonly heads: number;
 }
+/** With what an animal is held against the outlets. */
+interface AskedWith extends Pen {
+  readonly outlets: readonly OutletView[];
+}
 
 /** Who is ready, for whom, and what each brings where. */
 @Injectable()
 export class SellingService {
   private readonly curves: Derived<GrowthCurve>;
+  /** A pen is asked for again with every look at it, and with every fact written down of anybody. */
+  private readonly rows: Derived<SaleRow, AskedWith>;
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
@@ -70,6 +75,11 @@ export class SellingService {
       () => this.book.state,
       (facts) =>
         growthCurve(facts.record.bornOn, this.book.state.daily(facts), this.book.state.settings(facts.record.species)),
+    );
+    this.rows = new Derived(
+      () => this.book.state,
+      (facts, asked) => this.row(facts, this.head(facts, asked)),
+      (facts, asked) => this.hangsOn(facts, asked),
     );
   }
 
@@ -118,12 +128,11 @@ export class SellingService {
 
   /** Those of one pen at its outlets. */
   private async rowsOf(pen: readonly AnimalFacts[], outlets: readonly OutletView[]): Promise<SaleRow[]> {
-    const reckoned = outlets.map(outletOf);
     const gains = this.gainsBySex(pen);
     const rows: SaleRow[] = [];
     for (const [i, facts] of pen.entries()) {
       if (i % AT_ONCE === 0) await breathe();
-      rows.push(this.row(facts, this.head(facts, reckoned, { gain: gains.get(facts.record.sex), heads: pen.length })));
+      rows.push(this.rows.of(facts, { outlets, gain: gains.get(facts.record.sex), heads: pen.length }));
     }
     return rows;
   }
@@ -162,7 +171,7 @@ export class SellingService {
   }
 
   /** An animal at the outlets; undefined of one whose weight ahead is not known. */
-  private head(facts: AnimalFacts, outlets: readonly Outlet[], pen: Pen): HeadAtOutlets | undefined {
+  private head(facts: AnimalFacts, { outlets, gain, heads }: AskedWith): HeadAtOutlets | undefined {
     const today = this.clock.today();
     const settings = this.book.state.settings(facts.record.species);
     const sale = saleFacts(facts, today, settings);
@@ -172,8 +181,8 @@ export class SellingService {
         bornOn: facts.record.bornOn,
         daily: this.book.state.daily(facts),
         curve: this.curves.of(facts),
-        group: pen.gain,
-        penHeads: pen.heads,
+        group: gain,
+        penHeads: heads,
         feedDays: sale.feedDays,
         clearIn: sale.clearIn,
         oldEnoughIn: sale.oldEnoughIn,
@@ -182,10 +191,29 @@ export class SellingService {
         fatGroup: fatGroupOf(facts.record, settings),
         killingOut: this.learned.killingOut(facts.record.species),
       },
-      outlets,
+      outlets.map(outletOf),
       settings,
       this.learned.habitsOf(facts),
     );
+  }
+
+  /** What a row hangs on beside its own animal: the day, its pen, the outlets, and what sales have taught. */
+  private hangsOn(facts: AnimalFacts, { outlets, gain, heads }: AskedWith): string {
+    const today = this.clock.today();
+    const group = this.book.state.groups.get(groupOn(facts, today) ?? '');
+    const habitsOf = this.learned.habitsOf(facts);
+    return [
+      today,
+      heads,
+      gain?.meanKgPerDay,
+      gain?.variance,
+      this.learned.killingOut(facts.record.species),
+      group?.name,
+      ...outlets.flatMap((o) => {
+        const { shape, fat } = habitsOf(o);
+        return [o.id, o.version, shape.used, shape.sd, fat.used, fat.sd];
+      }),
+    ].join();
   }
 
   /** One animal over the coming days at each outlet, with how sure that is and what it hangs on. */
@@ -204,8 +232,7 @@ export class SellingService {
         mayBeSold(f, today, settings),
     );
     const outlets = (await this.outlets.list()).filter((o) => o.facts.species === species && !o.isClosed);
-    const asked = { gain: this.gainsBySex(pen).get(sex), heads: Math.max(1, pen.length) };
-    const head = this.head(facts, outlets.map(outletOf), asked);
+    const head = this.head(facts, { outlets, gain: this.gainsBySex(pen).get(sex), heads: Math.max(1, pen.length) });
     return {
       on: isoOf(today),
       row: this.row(facts, head),

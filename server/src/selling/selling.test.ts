@@ -167,6 +167,39 @@ describe('who is ready', () => {
     expect(split?.totalMinor).toBeCloseTo((split?.alone[0]?.totalMinor ?? 0) + (split?.alone[0]?.losesMinor ?? 0), 6);
   });
 
+  it('is said as of a book read anew, whatever is written down between two looks', async () => {
+    const market = await outlet({ payBy: 'carcass-kg' });
+    const [first, second, third] = [await lamb([42, 43.4, 44.8]), await lamb([38, 39]), await lamb([41, 43])];
+    const product = await aProduct(t, { withdrawals: [{ species: 'sheep', route: 'mouth', meatDays: 14 }] });
+    const changes: Readonly<Record<string, () => Promise<unknown>>> = {
+      'weight of one, gain of the pen': () => t.post(weight(second, TODAY, 41)),
+      'a treatment': () => t.post(treatment(second, product, { meatDays: 14 })),
+      'a reservation': () => t.post(fact('reservation', third, { buyer: 'Neighbour' })),
+      'one felt': () => t.post(fact('finish', first, { on: TODAY, shape: 8, fat: { loin: 7 } })),
+      'a price': () =>
+        t
+          .http()
+          .put(`/api/selling/outlets/${market}`)
+          .send({
+            ...anOutlet({ payBy: 'carcass-kg', prices: [{ from: '2026-01-01', baseMinor: 420, bands: [] }] }),
+            version: 1,
+          })
+          .expect(200),
+      'the name of the pen': () => t.http().patch(`/api/groups/${pen}`).send({ version: 1, name: 'Shed' }).expect(200),
+      'one sold': () => t.post(fact('departure', first, { how: 'slaughtered', outletId: market, kg: 44.8 })),
+      'what it killed out': () => t.post(fact('carcass', first, { on: TODAY, carcassKg: 23.5 })),
+    };
+    let before = await view();
+    for (const [what, change] of Object.entries(changes)) {
+      await change();
+      const kept = await view();
+      t = await t.again();
+      expect({ what, view: kept }).toEqual({ what, view: await view() });
+      expect({ what, view: kept }).not.toEqual({ what, view: before });
+      before = kept;
+    }
+  });
+
   it('is not known without a weight', async () => {
     await outlet();
     expect(await rowOf(await lamb([]))).toMatchObject({ state: 'not-known', weight: null, cells: [], curve: [] });
