@@ -167,6 +167,10 @@ export class ChangeHolding {
   @MayBeMissing()
   @Matches(/^[A-Z]{3}$/, { message: 'currency is three capital letters, such as EUR' })
   currency?: string;
+  /** Said where another currency is set and the book holds money: the figures were meant in it, none is converted. */
+  @MayBeMissing()
+  @IsBoolean()
+  keepsFigures?: boolean;
   @MayBeMissing()
   @WeighsSomething()
   @IsNested(() => OwnWeights)

@@ -7,6 +7,7 @@ import type {
   ChoosingSetting,
   ChangeHolding,
   DecisionMarksSetting,
+  FieldFault,
   HoldingView,
   NextNumbers,
   ResourcesSetting,
@@ -41,6 +42,7 @@ import { HoldingEntity } from '../records/holding.entity';
 import { blankFaults, resourceFaults, standardFaults } from '../records/listFaults';
 import { overrideFaults } from '../records/overrideFaults';
 import { soundSettings } from '../records/soundSettings';
+import { currencyFault, moneyIn } from './money';
 
 export interface Settings {
   readonly name: string;
@@ -165,7 +167,7 @@ export class HoldingService {
       if (before.version !== change.version) throw staleVersion('setting', await this.view());
       const faults = overrideFaults(change.species ?? {});
       faults.push(...standardFaults(change.standards ?? []), ...blankFaults(change.blankTags ?? []));
-      faults.push(...resourceFaults(change.resources));
+      faults.push(...resourceFaults(change.resources), ...(await this.currencyFaults(change, before.currency)));
       if (faults.length > 0) throw badFields(faults);
       await this.save({
         name: change.name ?? before.name,
@@ -187,6 +189,13 @@ export class HoldingService {
       });
       return this.view();
     });
+  }
+
+  private async currencyFaults({ currency, keepsFigures }: ChangeHolding, before: string): Promise<FieldFault[]> {
+    if (currency === undefined || currency === before || keepsFigures) return [];
+    const money = await moneyIn(this.orm.em.fork(), this.book.state.animals.values());
+    const message = currencyFault(money, before, currency);
+    return message === undefined ? [] : [{ field: 'currency', message }];
   }
 
   /** The numbers to fit next: out of the bags in the drawer, or counted past every number ever worn. */

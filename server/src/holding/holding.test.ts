@@ -1,7 +1,7 @@
-import type { BookFile, AnimalView, HoldingView, MatingView, NextNumbers } from '@yaylak/contract';
+import type { BookFile, AnimalView, HoldingView, MatingView, NextNumbers, Problem } from '@yaylak/contract';
 import { SPECIES_TABLE } from '@yaylak/core';
 import { BookService } from '../book/book.service';
-import { arrival, get, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
+import { anOutlet, arrival, fact, get, tag, testApp, uuid, weight, type TestApp } from '../tests/testApp';
 
 let t: TestApp;
 beforeEach(async () => {
@@ -191,4 +191,46 @@ it('works out nothing anew for a setting no figure hangs on', async () => {
   expect(state.version).toBe(before);
   await t.http().patch('/api/holding').send({ version: named.body.version, unit: 'lb' }).expect(200);
   expect(state.version).not.toBe(before);
+});
+
+describe('another currency', () => {
+  const change = (more: object, status: number) =>
+    t
+      .http()
+      .patch('/api/holding')
+      .send({ version: 1, ...more })
+      .expect(status);
+
+  it('is taken while the book holds no money', async () => {
+    await t.post(arrival(uuid()));
+    await change({ currency: 'USD' }, 200);
+  });
+
+  it('is refused where figures would be read as another money, until it is said that they were meant so', async () => {
+    const [bought, sold] = [uuid(), uuid()];
+    await t.post(
+      arrival(bought, { boughtMinor: 9_000 }),
+      arrival(sold),
+      fact('departure', sold, { how: 'sold', priceMinor: 11_000 }),
+    );
+    await t
+      .http()
+      .post('/api/selling/outlets')
+      .send({ id: uuid(), ...anOutlet() })
+      .expect(201);
+    const { body } = await change({ currency: 'USD' }, 400);
+    expect((body as Problem).fields).toEqual([
+      {
+        field: 'currency',
+        message:
+          'Currency: 1 outlet, 2 animals have money in EUR, and no figure is converted. ' +
+          'Keep EUR; or, where the figures were meant in USD all along, say so and save again.',
+      },
+    ]);
+    expect(await get<HoldingView>(t, '/api/holding')).toMatchObject({ currency: 'EUR', version: 1 });
+    // The same letters are no change, and another setting is free.
+    await change({ currency: 'EUR', name: 'Upper place' }, 200);
+    await change({ currency: 'USD', keepsFigures: true, version: 2 }, 200);
+    expect(await get<HoldingView>(t, '/api/holding')).toMatchObject({ currency: 'USD' });
+  });
 });

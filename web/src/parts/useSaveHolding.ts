@@ -45,6 +45,8 @@ export function useSaveHolding(): SaveHolding {
               unit,
               dateOrder,
               currency,
+              // What is taken back was so before.
+              keepsFigures: true,
               pointsWeights,
               species: overrides,
               ...lists,

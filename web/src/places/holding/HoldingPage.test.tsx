@@ -50,6 +50,20 @@ describe('the holding', () => {
   });
 });
 
+it('sets another currency only where the figures were meant in it, and says that none is converted', async () => {
+  const { user, asked } = await show({ 'PATCH /api/holding': aHolding({ version: 2, currency: 'USD' }) });
+  const currency = screen.getByLabelText('Currency');
+  await user.clear(currency);
+  await user.type(currency, 'USD');
+  expect(screen.getByText(/6\.50 EUR would be read as 6\.50 USD/)).toBeVisible();
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  await screen.findByText('Saved the settings');
+  expect(bodyOf(asked, 0)).not.toHaveProperty('keepsFigures');
+  await user.click(screen.getByLabelText('The figures were meant in USD all along'));
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  await waitFor(() => expect(bodyOf(asked, 1)).toMatchObject({ currency: 'USD', keepsFigures: true }));
+});
+
 describe('figures of a species', () => {
   it('are sent as a whole field laid over the table', async () => {
     const { user, asked } = await show({ 'PATCH /api/holding': aHolding({ version: 2 }) });

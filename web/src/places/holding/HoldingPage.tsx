@@ -10,6 +10,7 @@ import { Page } from '../../parts/Page';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { PointsPanel } from '../../parts/PointsPanel';
+import { Tick } from '../../parts/Tick';
 import { useUnsaved } from '../../parts/unsaved';
 import { useSaveHolding, type SaveHolding } from '../../parts/useSaveHolding';
 import { Breeds } from './Breeds';
@@ -91,6 +92,9 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
     currency: holding.currency,
   });
   const [problem, setProblem] = useState<string>();
+  /** Of these letters it was said that the figures were meant so. */
+  const [meant, setMeant] = useState<string>();
+  const isOther = draft.currency !== holding.currency;
   const isChanged = (['name', 'keeper', 'unit', 'dateOrder', 'currency'] as const).some(
     (key) => draft[key] !== holding[key],
   );
@@ -101,7 +105,8 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
       <form
         onSubmit={(e) => {
           e.preventDefault();
-          void onSave(draft).then(setProblem);
+          const keepsFigures = isOther && meant === draft.currency;
+          void onSave(keepsFigures ? { ...draft, keepsFigures } : draft).then(setProblem);
         }}
       >
         <Row $gap={3} style={{ alignItems: 'flex-end', marginTop: 12 }}>
@@ -136,6 +141,19 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
             Save
           </Button>
         </Row>
+        {isOther ? (
+          <>
+            <Small>
+              No figure is converted: what stands in the book as 6.50 {holding.currency} would be read as 6.50{' '}
+              {draft.currency}.
+            </Small>
+            <Tick
+              label={`The figures were meant in ${draft.currency} all along`}
+              isSelected={meant === draft.currency}
+              onChange={(isMeant) => setMeant(isMeant ? draft.currency : undefined)}
+            />
+          </>
+        ) : null}
         {problem ? <p role="alert">{problem}</p> : null}
       </form>
     </Panel>
