@@ -149,6 +149,13 @@ export interface SaleSheetRow {
   }[];
   readonly dam: string | null;
   readonly sire: string | null;
+  /** By what its parents' parents are known. */
+  readonly damDam: string | null;
+  readonly damSire: string | null;
+  readonly sireDam: string | null;
+  readonly sireSire: string | null;
+  /** A share; null where a parent is not known, and it could be anything. */
+  readonly inbreeding: number | null;
   readonly weight: { readonly kg: number; readonly on: string } | null;
   readonly genes: readonly { readonly gene: string; readonly result: string; readonly on: string }[];
   readonly treatments: readonly {
@@ -157,6 +164,9 @@ export interface SaleSheetRow {
     readonly amount: number;
     readonly unit: string;
     readonly batch: string | null;
+    /** Last counted days; null where no withdrawal was written down with it, the day of treatment where it is 0 days. */
+    readonly meatUntil: string | null;
+    readonly milkUntil: string | null;
   }[];
   /** Still withheld on the day it left, or today. */
   readonly withheld: readonly WithheldOfAnimal[];

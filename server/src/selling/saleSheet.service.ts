@@ -1,6 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { SaleSheetRow, SaleSheetView } from '@yaylak/contract';
-import { isoOf, mainIdentifier, saleRecord, wornIdentifiers, type AnimalFacts } from '@yaylak/core';
+import {
+  isoOf,
+  mainIdentifier,
+  saleRecord,
+  withdrawalEnd,
+  wornIdentifiers,
+  type AnimalFacts,
+  type Day,
+} from '@yaylak/core';
 import { AnimalPageService } from '../animals/animalPage.service';
 import { AnimalsService } from '../animals/animals.service';
 import { BookService } from '../book/book.service';
@@ -25,12 +33,16 @@ export class SaleSheetService {
   }
 
   private row(facts: AnimalFacts): SaleSheetRow {
-    const { id, species, sex, bornOn, birthKnownTo, strain, birthType, damId, sireId } = facts.record;
+    const { id, species, sex, bornOn, birthKnownTo, strain, birthType } = facts.record;
     const left = saleRecord(facts)?.left;
     const last = this.book.state.daily(facts).at(-1);
+    const { state } = this.book;
+    const parentOf = (of: AnimalFacts | undefined, side: 'damId' | 'sireId'): AnimalFacts | undefined =>
+      state.animals.get(of?.record[side] ?? '');
     const number = (of: AnimalFacts | undefined): string | null => (of && mainIdentifier(of)?.identifier.text) ?? null;
-    const parent = (parentId: string | undefined): string | null =>
-      parentId === undefined ? null : number(this.book.state.animals.get(parentId));
+    const [dam, sire] = [parentOf(facts, 'damId'), parentOf(facts, 'sireId')];
+    const lastDay = (on: Day, days: number | undefined): string | null =>
+      days === undefined ? null : isoOf(withdrawalEnd(on, days));
     return {
       id,
       species,
@@ -41,16 +53,23 @@ export class SaleSheetService {
       strain: strain ?? null,
       birthType: birthType ?? null,
       worn: wornIdentifiers(facts).map(({ kind, text, colour }) => ({ kind, text, colour: colour ?? null })),
-      dam: parent(damId),
-      sire: parent(sireId),
+      dam: number(dam),
+      sire: number(sire),
+      damDam: number(parentOf(dam, 'damId')),
+      damSire: number(parentOf(dam, 'sireId')),
+      sireDam: number(parentOf(sire, 'damId')),
+      sireSire: number(parentOf(sire, 'sireId')),
+      inbreeding: dam && sire ? state.family.inbreedingOf(id) : null,
       weight: last ? { kg: last.kg, on: isoOf(last.on) } : null,
       genes: facts.geneTests.map(({ gene, result, on }) => ({ gene, result, on: isoOf(on) })),
-      treatments: facts.treatments.map(({ on, productId, amount, unit, batch }) => ({
+      treatments: facts.treatments.map(({ on, productId, amount, unit, batch, meatDays, milkDays }) => ({
         on: isoOf(on),
-        product: this.book.state.products.get(productId)?.facts.name ?? 'a product',
+        product: state.products.get(productId)?.facts.name ?? 'a product',
         amount,
         unit,
         batch: batch ?? null,
+        meatUntil: lastDay(on, meatDays),
+        milkUntil: lastDay(on, milkDays),
       })),
       withheld: this.page.withheld(id, left?.on ?? this.clock.today()),
       left: left ? { on: isoOf(left.on), buyer: left.buyer ?? null } : null,

@@ -96,7 +96,7 @@ export function AnimalPage() {
           <ChoicesMade view={data} />
           <Identifiers view={data} today={holding?.today ?? ''} />
           <RecordEditor view={data} />
-          <LinkButton as={Link} to={`/selling/sheet?ids=${row.tag.animalId}`}>
+          <LinkButton as={Link} to={`/selling/sheet?ids=${row.tag.animalId}&pedigree=1`}>
             Sale sheet and passport
           </LinkButton>
         </>

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { SaleSheetRow, SaleSheetView } from '@yaylak/contract';
+import { percentText, type SaleSheetRow, type SaleSheetView } from '@yaylak/contract';
 import { dayOf, fieldWord } from '@yaylak/core';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
@@ -12,6 +12,7 @@ import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
 import { Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
+import { Tick } from '../../parts/Tick';
 import { amountText, birthDate, bornText, countText, fullDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useUnits';
 import { daysLeftText } from '../../words/withheld';
@@ -19,15 +20,24 @@ import { saleFile } from './saleFile';
 
 /** What a buyer is told of each animal: for paper, as a table, and as passports another book reads. */
 export function SaleSheet() {
-  const [params] = useSearchParams();
+  const [params, setParams] = useSearchParams();
   const ids = (params.get('ids') ?? '').split(',').filter((id) => id !== '');
   const { data, error, refetch } = useQuery({ ...saleSheetQuery(ids), enabled: ids.length > 0 });
   if (ids.length === 0) return <Empty title="Nobody to list">Go back to Selling and choose a load.</Empty>;
   if (!data) return error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={10} />;
-  return <Filled view={data} ids={ids} />;
+  const withPedigree = (isWith: boolean): void =>
+    setParams({ ids: ids.join(','), ...(isWith ? { pedigree: '1' } : {}) }, { replace: true });
+  return <Filled view={data} ids={ids} hasPedigree={params.has('pedigree')} onPedigree={withPedigree} />;
 }
 
-function Filled({ view, ids }: { readonly view: SaleSheetView; readonly ids: readonly string[] }) {
+interface FilledProps {
+  readonly view: SaleSheetView;
+  readonly ids: readonly string[];
+  readonly hasPedigree: boolean;
+  readonly onPedigree: (isWith: boolean) => void;
+}
+
+function Filled({ view, ids, hasPedigree, onPedigree }: FilledProps) {
   const { data: holding } = useQuery(holdingQuery);
   const { rows, on } = view;
   const [first] = rows;
@@ -39,6 +49,7 @@ function Filled({ view, ids }: { readonly view: SaleSheetView; readonly ids: rea
         title={`Sale sheet${buyer === undefined ? '' : ` for ${buyer}`}`}
         back={{ to: `/selling/results?species=${first?.species ?? ''}`, words: 'Back to sales' }}
       >
+        <Tick label="With pedigree" isSelected={hasPedigree} onChange={onPedigree} />
         <Button onPress={() => saleFile(view)}>As CSV</Button>
         <LinkButton href={`/api/passports?ids=${ids.join(',')}`} download={`passports-${on}.json`}>
           Passports
@@ -48,17 +59,23 @@ function Filled({ view, ids }: { readonly view: SaleSheetView; readonly ids: rea
         {holding?.name}, {fullDate(first?.left?.on ?? on)}. {countText(rows.length, 'animal', 'animals')}.
       </p>
       {rows.map((row) => (
-        <OneAnimal key={row.id} row={row} today={on} />
+        <OneAnimal key={row.id} row={row} today={on} hasPedigree={hasPedigree} />
       ))}
       <Small>
-        Withdrawal: the last day counted is named; nothing may go for slaughter, or its milk be drunk, before the day
-        after. The label, your vet and the local rules decide.
+        Withheld to the end of the day named: not before the day after may one go for slaughter, or its milk be drunk.
+        The label, your vet and the local rules decide.
       </Small>
     </PaperSheet>
   );
 }
 
-function OneAnimal({ row, today }: { readonly row: SaleSheetRow; readonly today: string }) {
+interface OneProps {
+  readonly row: SaleSheetRow;
+  readonly today: string;
+  readonly hasPedigree: boolean;
+}
+
+function OneAnimal({ row, today, hasPedigree }: OneProps) {
   const unit = useWeightUnit();
   const { species, bornOn, birthKnownTo, birthType, strain, dam, sire, weight, worn, left } = row;
   return (
@@ -70,11 +87,12 @@ function OneAnimal({ row, today }: { readonly row: SaleSheetRow; readonly today:
           bornOn === null ? 'birth not known' : `born ${birthDate(bornOn, birthKnownTo)}`,
           ...(birthType === null ? [] : [bornText(species, birthType, null)]),
           ...(strain === null ? [] : [strain]),
-          ...(dam === null ? [] : [`dam ${dam}`]),
-          ...(sire === null ? [] : [`sire ${sire}`]),
+          ...(hasPedigree || dam === null ? [] : [`dam ${dam}`]),
+          ...(hasPedigree || sire === null ? [] : [`sire ${sire}`]),
           ...(weight === null ? [] : [`${weightText(weight.kg, unit, species)} on ${fullDate(weight.on)}`]),
         ].join('; ')}
       </p>
+      {hasPedigree ? <p>{pedigreeText(row)}</p> : null}
       <p>
         Wears:{' '}
         {worn.length === 0
@@ -95,13 +113,14 @@ function OneAnimal({ row, today }: { readonly row: SaleSheetRow; readonly today:
       {row.treatments.length === 0 ? (
         <p>No treatment on record.</p>
       ) : (
-        <LineTable>
+        <Treatments>
           <thead>
             <tr>
               <th>Given</th>
               <th>What</th>
               <th>Amount</th>
               <th>Batch</th>
+              <th>Withheld</th>
             </tr>
           </thead>
           <tbody>
@@ -113,15 +132,55 @@ function OneAnimal({ row, today }: { readonly row: SaleSheetRow; readonly today:
                   {amountText(t.amount)} {t.unit}
                 </td>
                 <td>{t.batch ?? ''}</td>
+                <td>{withheldWith(t)}</td>
               </tr>
             ))}
           </tbody>
-        </LineTable>
+        </Treatments>
       )}
     </One>
   );
 }
 
+/** `By 24-R05 (by 20-R01 out of 19-0003), out of 18-0011 (out of 15-0002). Inbreeding 1.6 %, …`: as breeders say it. */
+function pedigreeText({ dam, sire, damDam, damSire, sireDam, sireSire, inbreeding }: SaleSheetRow): string {
+  const born = (by: string | null, outOf: string | null): string[] => [
+    ...(by === null ? [] : [`by ${by}`]),
+    ...(outOf === null ? [] : [`out of ${outOf}`]),
+  ];
+  const withOwn = (parent: string | null, own: readonly string[]): string | null =>
+    parent === null || own.length === 0 ? parent : `${parent} (${own.join(' ')})`;
+  const said = born(withOwn(sire, born(sireSire, sireDam)), withOwn(dam, born(damSire, damDam)));
+  if (said.length === 0) return 'Its parents are not on record.';
+  const text = said.join(', ');
+  return [
+    `${text.charAt(0).toUpperCase()}${text.slice(1)}.`,
+    ...(inbreeding === null ? [] : [`Inbreeding ${percentText(inbreeding)}, as far as the pedigree is known.`]),
+  ].join(' ');
+}
+
+/** What was withheld for a treatment: `meat to 24 Nov 2026, milk to 14 Nov 2026`. */
+function withheldWith({ on, meatUntil, milkUntil }: SaleSheetRow['treatments'][number]): string {
+  const said = (of: 'meat' | 'milk', until: string | null): string[] =>
+    until === null ? [] : [until === on ? `${of} not at all` : `${of} to ${fullDate(until)}`];
+  const all = [...said('meat', meatUntil), ...said('milk', milkUntil)];
+  return all.length === 0 ? 'not written down: see the label' : all.join(', ');
+}
+
+/** The columns of one animal stand under those of the next. */
+const Treatments = styled(LineTable)`
+  table-layout: fixed;
+  th:nth-child(1) {
+    width: 15%;
+  }
+  th:nth-child(3),
+  th:nth-child(4) {
+    width: 14%;
+  }
+  th:nth-child(5) {
+    width: 30%;
+  }
+`;
 const One = styled.section`
   margin-top: 16px;
   break-inside: avoid;

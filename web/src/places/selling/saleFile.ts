@@ -13,6 +13,20 @@ const worn = (row: SaleSheetRow, kind: string): Cell =>
 const held = (row: SaleSheetRow, of: 'meat' | 'milk'): string | undefined =>
   lastWithheld(row.withheld.filter((w) => w.of === of));
 
+const treatmentText = ({
+  on,
+  product,
+  amount,
+  unit,
+  meatUntil,
+  milkUntil,
+}: SaleSheetRow['treatments'][number]): string =>
+  [
+    `${on} ${product} ${amount} ${unit}`,
+    ...(meatUntil === null ? [] : [`meat to ${meatUntil}`]),
+    ...(milkUntil === null ? [] : [`milk to ${milkUntil}`]),
+  ].join(', ');
+
 const COLUMNS: readonly (readonly [heading: string, cell: (row: SaleSheetRow, today: string) => Cell])[] = [
   ['number', (r) => r.number],
   ['electronic', (r) => worn(r, 'electronic')],
@@ -24,10 +38,15 @@ const COLUMNS: readonly (readonly [heading: string, cell: (row: SaleSheetRow, to
   ['born as', (r) => r.birthType],
   ['dam', (r) => r.dam],
   ['sire', (r) => r.sire],
+  ['dam of dam', (r) => r.damDam],
+  ['sire of dam', (r) => r.damSire],
+  ['dam of sire', (r) => r.sireDam],
+  ['sire of sire', (r) => r.sireSire],
+  ['inbreeding %', (r) => (r.inbreeding === null ? null : Math.round(r.inbreeding * 10_000) / 100)],
   ['last weight kg', (r) => r.weight?.kg],
   ['weighed on', (r) => r.weight?.on],
   ['gene tests', (r) => r.genes.map((g) => `${g.gene}: ${g.result}`).join('; ')],
-  ['treatments', (r) => r.treatments.map((t) => `${t.on} ${t.product} ${t.amount} ${t.unit}`).join('; ')],
+  ['treatments', (r) => r.treatments.map(treatmentText).join('; ')],
   ['meat withheld to', (r) => held(r, 'meat')],
   ['milk withheld to', (r) => held(r, 'milk')],
   [
