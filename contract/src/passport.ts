@@ -154,7 +154,7 @@ export interface SaleSheetRow {
   readonly damSire: string | null;
   readonly sireDam: string | null;
   readonly sireSire: string | null;
-  /** A share; null where a parent is not known, and it could be anything. */
+  /** A share; null where a parent is not known, or none of their parents: it could be anything. */
   readonly inbreeding: number | null;
   readonly weight: { readonly kg: number; readonly on: string } | null;
   readonly genes: readonly { readonly gene: string; readonly result: string; readonly on: string }[];

@@ -41,6 +41,13 @@ export class SaleSheetService {
       state.animals.get(of?.record[side] ?? '');
     const number = (of: AnimalFacts | undefined): string | null => (of && mainIdentifier(of)?.identifier.text) ?? null;
     const [dam, sire] = [parentOf(facts, 'damId'), parentOf(facts, 'sireId')];
+    const grandparents = {
+      damDam: number(parentOf(dam, 'damId')),
+      damSire: number(parentOf(dam, 'sireId')),
+      sireDam: number(parentOf(sire, 'damId')),
+      sireSire: number(parentOf(sire, 'sireId')),
+    };
+    const isTold = Object.values(grandparents).some((one) => one !== null);
     const lastDay = (on: Day, days: number | undefined): string | null =>
       days === undefined ? null : isoOf(withdrawalEnd(on, days));
     return {
@@ -55,11 +62,8 @@ export class SaleSheetService {
       worn: wornIdentifiers(facts).map(({ kind, text, colour }) => ({ kind, text, colour: colour ?? null })),
       dam: number(dam),
       sire: number(sire),
-      damDam: number(parentOf(dam, 'damId')),
-      damSire: number(parentOf(dam, 'sireId')),
-      sireDam: number(parentOf(sire, 'damId')),
-      sireSire: number(parentOf(sire, 'sireId')),
-      inbreeding: dam && sire ? state.family.inbreedingOf(id) : null,
+      ...grandparents,
+      inbreeding: dam && sire && isTold ? state.family.inbreedingOf(id) : null,
       weight: last ? { kg: last.kg, on: isoOf(last.on) } : null,
       genes: facts.geneTests.map(({ gene, result, on }) => ({ gene, result, on: isoOf(on) })),
       treatments: facts.treatments.map(({ on, productId, amount, unit, batch, meatDays, milkDays }) => ({

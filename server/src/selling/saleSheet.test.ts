@@ -36,7 +36,17 @@ it('names parents and their parents, and how inbred one is where both parents ar
     inbreeding: 0.125,
   });
   expect(ofDam).toMatchObject({ dam: null, sire: '20-R01', inbreeding: null });
+  const unknown = uuid();
+  await t.post(arrival(unknown, born(2025, { damId: await bought('bought ewe'), sireId: old })));
+  // Both parents are there and nothing is known of theirs.
+  expect((await sheet(unknown)).rows).toMatchObject([{ dam: 'bought ewe', sire: '20-R01', inbreeding: null }]);
 });
+
+async function bought(number: string): Promise<string> {
+  const id = uuid();
+  await t.post(arrival(id, { bornOn: '2021-04-01', on: '2021-04-01' }), tag(id, number));
+  return id;
+}
 
 it('says with each treatment how long it is withheld, and nothing where nothing was written down', async () => {
   const ewe = uuid();

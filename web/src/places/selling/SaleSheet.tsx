@@ -132,7 +132,11 @@ function OneAnimal({ row, today, hasPedigree }: OneProps) {
                   {amountText(t.amount)} {t.unit}
                 </td>
                 <td>{t.batch ?? ''}</td>
-                <td>{withheldWith(t)}</td>
+                <td>
+                  {withheldWith(t).map((line) => (
+                    <div key={line}>{line}</div>
+                  ))}
+                </td>
               </tr>
             ))}
           </tbody>
@@ -159,12 +163,12 @@ function pedigreeText({ dam, sire, damDam, damSire, sireDam, sireSire, inbreedin
   ].join(' ');
 }
 
-/** What was withheld for a treatment: `meat to 24 Nov 2026, milk to 14 Nov 2026`. */
-function withheldWith({ on, meatUntil, milkUntil }: SaleSheetRow['treatments'][number]): string {
+/** What was withheld for a treatment, each on its line: `meat to 24 Nov 2026`. */
+function withheldWith({ on, meatUntil, milkUntil }: SaleSheetRow['treatments'][number]): readonly string[] {
   const said = (of: 'meat' | 'milk', until: string | null): string[] =>
     until === null ? [] : [until === on ? `${of} not at all` : `${of} to ${fullDate(until)}`];
   const all = [...said('meat', meatUntil), ...said('milk', milkUntil)];
-  return all.length === 0 ? 'not written down: see the label' : all.join(', ');
+  return all.length === 0 ? ['not written down: see the label'] : all;
 }
 
 /** The columns of one animal stand under those of the next. */
@@ -178,7 +182,7 @@ const Treatments = styled(LineTable)`
     width: 14%;
   }
   th:nth-child(5) {
-    width: 30%;
+    width: 25%;
   }
 `;
 const One = styled.section`
