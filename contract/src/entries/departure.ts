@@ -15,6 +15,7 @@ export class DepartureEntry extends AnimalEntryBase {
     buyer: 'Hill market',
     priceMinor: 10_450,
     kg: 44.5,
+    haulageMinor: 250,
     reason: 'with the others of his pen',
   };
 
@@ -50,6 +51,12 @@ export class DepartureEntry extends AnimalEntryBase {
   @Min(0.01)
   @Max(3_000)
   kg?: number;
+  /** Its part of what the trip there cost, hundredths of the holding's money. */
+  @MayBeMissing()
+  @IsInt()
+  @Min(0)
+  @Max(100_000_000)
+  haulageMinor?: number;
   @MayBeMissing()
   @IsString()
   @MaxLength(MAX_TEXT)

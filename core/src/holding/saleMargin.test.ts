@@ -2,7 +2,15 @@ import { feed } from '../book/kinds/feed';
 import { treatment } from '../book/kinds/treatment';
 import type { Reared } from '../rearing';
 import { anAnimal, day } from '../tests/builders';
-import { feedCost, meanMargin, remediesCost, saleMargin, type HeadCosts, type MeanMargin } from './saleMargin';
+import {
+  feedCost,
+  meanMargin,
+  remediesCost,
+  saleMargin,
+  tripShares,
+  type HeadCosts,
+  type MeanMargin,
+} from './saleMargin';
 
 const at = (on: string) => ({ entryId: on, on: day(on), writtenBy: 'Ayla', jobId: undefined }) as never;
 const ate = (since: string, on: string, kg: number, priceMinor: number) =>
@@ -60,10 +68,18 @@ it('a remedy costs what was paid for its batch, else what the priced batches cos
 
 it('what is left is the price less a share of the trip, charges, feed, remedies and purchase', () => {
   const costs = { feedMinor: 1_800, remediesMinor: 250, purchaseMinor: 4_000 };
-  const one = saleMargin({ grossMinor: 11_000, netMinor: 10_300 }, { outlet: { tripMinor: 3_000 }, heads: 6 }, costs);
+  const one = saleMargin(
+    { grossMinor: 11_000, netMinor: 10_300 },
+    { notedMinor: undefined, outlet: { tripMinor: 3_000 }, heads: 6 },
+    costs,
+  );
   // 110.00 - 5.00 - 7.00 - 18.00 - 2.50 - 40.00
   expect(one.leftMinor).toBe(3_750);
-  const two = saleMargin({ grossMinor: 9_000, netMinor: 9_000 }, { outlet: undefined, heads: 1 }, nothing);
+  const two = saleMargin(
+    { grossMinor: 9_000, netMinor: 9_000 },
+    { notedMinor: undefined, outlet: undefined, heads: 1 },
+    nothing,
+  );
   expect(two.leftMinor).toBe(9_000);
   const mean = meanMargin([
     { margin: one, costs },
@@ -81,7 +97,7 @@ it('what is left is the price less a share of the trip, charges, feed, remedies 
 it('rounded to whole hundredths the parts still add up to what is left', () => {
   const third = saleMargin(
     { grossMinor: 10_000, netMinor: 9_999.5 },
-    { outlet: { tripMinor: 1_000 }, heads: 3 },
+    { notedMinor: undefined, outlet: { tripMinor: 1_000 }, heads: 3 },
     { feedMinor: 33.4, remediesMinor: 0.5, purchaseMinor: undefined },
   );
   const mean = meanMargin([{ margin: third, costs: nothing }]) as MeanMargin;
@@ -90,4 +106,26 @@ it('rounded to whole hundredths the parts still add up to what is left', () => {
   const { priceMinor, ...off } = mean.parts;
   expect(priceMinor - Object.values(off).reduce((s, o) => s + o, 0)).toBe(9_632);
   expect(Object.values(off).every(Number.isInteger)).toBe(true);
+});
+
+it('what the trip cost is taken as it was written down; the outlet’s entry stands in for it', () => {
+  const paid = { grossMinor: 9_000, netMinor: 9_000 };
+  const trip = { notedMinor: 250, outlet: { tripMinor: 3_000 }, heads: 6 };
+  expect(saleMargin(paid, trip, nothing).leftMinor).toBe(8_750);
+  expect(saleMargin(paid, { ...trip, notedMinor: 0 }, nothing).leftMinor).toBe(9_000);
+  expect(saleMargin(paid, { ...trip, notedMinor: undefined }, nothing).leftMinor).toBe(8_500);
+});
+
+it('a trip is shared to the hundredth', () => {
+  expect(tripShares(1_000, 3)).toEqual([333, 333, 334]);
+  for (const [trip, heads] of [
+    [0, 4],
+    [1, 7],
+    [9_999, 13],
+    [5_000, 1],
+  ] as const) {
+    const shares = tripShares(trip, heads);
+    expect(shares.reduce((s, n) => s + n, 0)).toBe(trip);
+    expect(Math.max(...shares) - Math.min(...shares)).toBeLessThanOrEqual(1);
+  }
 });

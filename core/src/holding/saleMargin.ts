@@ -61,18 +61,33 @@ export interface SaleMargin {
   readonly leftMinor: number;
 }
 
+/** What a trip cost, and who went on it. */
+export interface Trip {
+  /** The head's own part of it, as it was written down when it left. */
+  readonly notedMinor: number | undefined;
+  readonly outlet: Pick<Outlet, 'tripMinor'> | undefined;
+  readonly heads: number;
+}
+
+/** A trip's cost by head, in whole hundredths that add up to it. */
+export const tripShares = (tripMinor: number, heads: number): number[] =>
+  Array.from(
+    { length: heads },
+    (_, i) => Math.floor(((i + 1) * tripMinor) / heads) - Math.floor((i * tripMinor) / heads),
+  );
+
 /**
- * Price less haulage share, charges, feed, remedies and purchase; what was not noted counts as nothing.
- * @param heads that went on the same trip
+ * Price less haulage, charges, feed, remedies and purchase; what was not noted counts as nothing, but for the trip: then
+ * it is a share of what the outlet's entry says.
  */
 export function saleMargin(
   { grossMinor, netMinor }: Paid,
-  trip: { readonly outlet: Pick<Outlet, 'tripMinor'> | undefined; readonly heads: number },
+  { notedMinor, outlet, heads }: Trip,
   { feedMinor = 0, remediesMinor = 0, purchaseMinor = 0 }: HeadCosts,
 ): SaleMargin {
   const parts: MarginParts = {
     priceMinor: grossMinor,
-    haulageMinor: (trip.outlet?.tripMinor ?? 0) / trip.heads,
+    haulageMinor: notedMinor ?? (outlet?.tripMinor ?? 0) / heads,
     commissionMinor: grossMinor - netMinor,
     feedMinor,
     remediesMinor,

@@ -25,6 +25,7 @@ export const MIGRATION_NAMES = [
   '20261130140000_carcasses',
   '20261130150000_loads',
   '20261130160000_bought',
+  '20261130170000_haulage',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

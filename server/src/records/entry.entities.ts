@@ -100,6 +100,7 @@ export const DepartureEntity = defineEntity({
     buyer: p.string().nullable(),
     priceMinor: p.integer().nullable(),
     kg: p.double().nullable(),
+    haulageMinor: p.integer().nullable(),
     reason: p.string().nullable(),
   },
 });

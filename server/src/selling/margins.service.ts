@@ -51,7 +51,8 @@ export class MarginsService {
       const { facts, left, outletId } = sale.record;
       const costs = this.costs(facts);
       const heads = onTrip.get(tripOf(outletId, left.on)) ?? 1;
-      const margin = saleMargin(sale, { outlet: sale.outlet, heads }, costs);
+      const trip = { notedMinor: left.haulageMinor, outlet: sale.outlet, heads };
+      const margin = saleMargin(sale, trip, costs);
       sold.push({ sale, year: yearOf(left.on), margin, costs });
     }
     const isPaid = new Set(sales.map((s) => s.record));

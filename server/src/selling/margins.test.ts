@@ -111,3 +111,16 @@ it('tells sales apart by outlet, group, month and breed, and this year from the 
   ]);
   await get(t, '/api/selling/margins?species=sheep&by=moon', 400);
 });
+
+it('takes what the trip cost where it was written down, and keeps it over a restart', async () => {
+  const outletId = await market();
+  const [one, other] = [await lamb(), await lamb()];
+  await t.post(
+    { ...sold(one, outletId, 10_000), haulageMinor: 400 } as never,
+    { ...sold(other, outletId, 10_000), haulageMinor: 401 } as never,
+  );
+  t = await t.again();
+  const { rows } = await margins();
+  // 8.01 on two, and 6.00 of charges each.
+  expect(rows[0]?.years[0]).toMatchObject({ parts: { haulageMinor: 400, commissionMinor: 600 }, leftMinor: 9_000 });
+});

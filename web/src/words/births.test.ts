@@ -62,8 +62,16 @@ it('leaves out what was not said of a leaving', () => {
   ).toBe('Left: sold');
   expect(
     departureWords(
-      { ...stamp, type: 'departure', how: 'slaughtered', buyer: 'Stone bridge', kg: 44.5, priceMinor: 11_000 },
+      {
+        ...stamp,
+        type: 'departure',
+        how: 'slaughtered',
+        buyer: 'Stone bridge',
+        kg: 44.5,
+        priceMinor: 11_000,
+        haulageMinor: 250,
+      },
       { unit: 'kg', currency: 'EUR', species: 'sheep' },
     ).replace(/\s/g, ' '),
-  ).toBe('Left: slaughtered (to Stone bridge, at 44.5 kg, for 110.00 EUR)');
+  ).toBe('Left: slaughtered (to Stone bridge, at 44.5 kg, for 110.00 EUR, haulage 2.50 EUR)');
 });

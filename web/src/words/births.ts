@@ -50,13 +50,14 @@ export function bornText(alive: number, dead: number, species: Species | undefin
 
 /** How an animal left, and of what it died. */
 export function departureWords(
-  { how, cause, toldUntil, buyer, kg, priceMinor, reason }: Extract<Entry, { type: 'departure' }>,
+  { how, cause, toldUntil, buyer, kg, priceMinor, haulageMinor, reason }: Extract<Entry, { type: 'departure' }>,
   { unit, species, currency }: Pick<Told, 'unit' | 'species' | 'currency'>,
 ): string {
   const more = [
     ...(buyer === undefined ? [] : [`to ${buyer}`]),
     ...(kg === undefined ? [] : [`at ${weightText(kg, unit, species)}`]),
     ...(priceMinor === undefined ? [] : [`for ${moneyText(priceMinor, currency)}`]),
+    ...(haulageMinor === undefined ? [] : [`haulage ${moneyText(haulageMinor, currency)}`]),
     ...(cause === undefined ? [] : [CAUSE_WORDS[cause]]),
     ...(toldUntil === undefined ? [] : [`buyer told: withheld to the end of ${shortDate(toldUntil)}`]),
     ...(reason ? [reason] : []),

@@ -23,6 +23,8 @@ export interface DepartureWritten {
   readonly buyer?: string | undefined;
   readonly priceMinor?: number | undefined;
   readonly kg?: Kilograms | undefined;
+  /** Its part of what the trip there cost, hundredths of the money; what the outlet usually takes where it is not said. */
+  readonly haulageMinor?: number | undefined;
 }
 
 export interface DepartureFact extends Fact, DepartureWritten {}
@@ -30,7 +32,7 @@ export interface DepartureFact extends Fact, DepartureWritten {}
 /** It left the holding. */
 export const departure: FactKind<'departures', DepartureWritten, DepartureFact> = {
   list: 'departures',
-  fact: ({ how, cause, toldUntil, outletId, buyer, priceMinor, kg }, base) => ({
+  fact: ({ how, cause, toldUntil, outletId, buyer, priceMinor, kg, haulageMinor }, base) => ({
     how,
     cause,
     toldUntil,
@@ -38,6 +40,7 @@ export const departure: FactKind<'departures', DepartureWritten, DepartureFact> 
     ...(buyer === undefined ? {} : { buyer }),
     ...(priceMinor === undefined ? {} : { priceMinor }),
     ...(kg === undefined ? {} : { kg }),
+    ...(haulageMinor === undefined ? {} : { haulageMinor }),
     ...base,
   }),
   touches: ['company'],
@@ -55,4 +58,4 @@ function checkSale(entry: DepartureWritten): Refusal | undefined {
   const field = SALE_FIELDS.find((f) => entry[f] !== undefined);
   return field && { code: 'not-sold', field, value: String(entry[field]) };
 }
-const SALE_FIELDS = ['outletId', 'buyer', 'priceMinor', 'kg'] as const;
+const SALE_FIELDS = ['outletId', 'buyer', 'priceMinor', 'kg', 'haulageMinor'] as const;

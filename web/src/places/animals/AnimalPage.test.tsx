@@ -174,8 +174,11 @@ it('a sale says to which outlet, for how much and at what weight, as far as it i
   await user.clear(screen.getByLabelText('Price, EUR'));
   await user.type(screen.getByLabelText('Price, EUR'), '112,50');
   await user.type(screen.getByLabelText('Live weight, kg'), '44.5');
+  await user.type(screen.getByLabelText('Haulage, EUR'), '0');
   await user.click(screen.getByRole('button', { name: 'Save' }));
-  await waitFor(() => expect(entries()).toMatchObject([{ how: 'sold', outletId: id, priceMinor: 11_250, kg: 44.5 }]));
+  await waitFor(() =>
+    expect(entries()).toMatchObject([{ how: 'sold', outletId: id, priceMinor: 11_250, kg: 44.5, haulageMinor: 0 }]),
+  );
 });
 
 describe('leaving while meat is withheld', () => {

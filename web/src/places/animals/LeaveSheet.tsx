@@ -35,6 +35,7 @@ interface Typed {
   readonly outletId: string;
   readonly price: string;
   readonly kg: string;
+  readonly haulage: string;
 }
 
 /**
@@ -49,10 +50,11 @@ export function LeaveSheet({ view, today, onClose }: Props) {
   const unit = useWeightUnit();
   const scale = scaleUnit(view.row.species, unit);
   const here = outlets.filter((o) => o.facts.species === view.row.species && !o.isClosed);
-  const saleOf = ({ outletId, price, kg }: Typed) => ({
+  const saleOf = ({ outletId, price, kg, haulage }: Typed) => ({
     ...(outletId === '' ? {} : { outletId }),
     ...(price.trim() === '' ? {} : { priceMinor: minorTyped(price) }),
     ...(kg.trim() === '' ? {} : { kg: toKg(figureTyped(kg), scale) }),
+    ...(haulage.trim() === '' ? {} : { haulageMinor: minorTyped(haulage) }),
   });
   const draftOf = (typed: Typed): EntryDraft => {
     const { on, how, cause, reason, isTold } = typed;
@@ -68,7 +70,17 @@ export function LeaveSheet({ view, today, onClose }: Props) {
     };
   };
   const form = useTypedForm<Typed>({
-    start: { on: today, how: 'sold', cause: 'unknown', reason: '', isTold: false, outletId: '', price: '', kg: '' },
+    start: {
+      on: today,
+      how: 'sold',
+      cause: 'unknown',
+      reason: '',
+      isTold: false,
+      outletId: '',
+      price: '',
+      kg: '',
+      haulage: '',
+    },
     made: (typed) => [madeEntry(DepartureEntry, draftOf(typed))],
     also: ({ how: way, isTold }): Against =>
       way === 'slaughtered' && counts.length > 0
@@ -81,8 +93,9 @@ export function LeaveSheet({ view, today, onClose }: Props) {
       reason: 'Use fewer words.',
       priceMinor: 'Type what was paid for it, such as 112.50, or leave it empty.',
       kg: 'Type what the scale said, or leave it empty.',
+      haulageMinor: 'Type what the trip cost, such as 12.50, or leave it empty.',
     },
-    fieldOf: { priceMinor: 'price' },
+    fieldOf: { priceMinor: 'price', haulageMinor: 'haulage' },
   });
   const [on, how] = form.watch(['on', 'how']);
   const { data: withheld = [] } = useQuery({ ...withheldQuery(animalId, on), enabled: on !== '' });
@@ -124,6 +137,13 @@ export function LeaveSheet({ view, today, onClose }: Props) {
               label={`Live weight, ${scale}`}
               inputMode="decimal"
               hint="if it was weighed"
+              style={{ width: 130 }}
+            />
+            <FormField
+              name="haulage"
+              label={`Haulage, ${holding?.currency ?? ''}`}
+              inputMode="decimal"
+              hint="for this head"
               style={{ width: 130 }}
             />
           </FieldRow>

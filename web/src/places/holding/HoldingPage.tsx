@@ -143,7 +143,7 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
         </Row>
         {isOther ? (
           <>
-            <Small>
+            <Small style={{ marginTop: 12 }}>
               No figure is converted: what stands in the book as 6.50 {holding.currency} would be read as 6.50{' '}
               {draft.currency}.
             </Small>

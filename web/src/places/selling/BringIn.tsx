@@ -68,7 +68,7 @@ export function BringIn({ view }: { readonly view: SellingView }) {
       </Row>
       {number > 0 ? (
         <>
-          <p role="status">
+          <p role="status" style={{ marginTop: 12 }}>
             {drawn.isShort
               ? `All ${pen.length} will hardly hold ${number}: ${figureText(drawn.expected, 1)} ± ${figureText(drawn.sd, 1)} are ready.`
               : `${number} wanted: ${drawn.ids.length} of the ${pen.length} are likely enough in the open.`}
@@ -108,4 +108,5 @@ const Tags = styled(PlainList)`
   gap: ${space(1)};
   max-height: 260px;
   overflow-y: auto;
+  margin: ${space(2)} 0 ${space(3)};
 `;

@@ -100,12 +100,27 @@ it('leaves in one act, with the weights of today', async () => {
   await user.type(sheet.getByLabelText('Paid for 26-0031, EUR'), 'much');
   await user.click(sheet.getByRole('button', { name: 'The load of 1 has left' }));
   expect(await sheet.findByText('“much”: type a figure over 0.')).toBeVisible();
+  const haulage = sheet.getByLabelText('Haulage of the load, EUR');
+  await user.clear(haulage);
+  await user.type(haulage, '-5');
+  await user.click(sheet.getByRole('button', { name: 'The load of 1 has left' }));
+  expect(await sheet.findByText('Type what the trip cost, or leave it empty.')).toBeVisible();
+  await user.clear(haulage);
+  await user.type(haulage, '12,50');
   await user.clear(sheet.getByLabelText('Paid for 26-0031, EUR'));
   await user.type(sheet.getByLabelText('Paid for 26-0031, EUR'), '111,20');
   await user.click(sheet.getByRole('button', { name: 'The load of 1 has left' }));
   await waitFor(() =>
     expect(entries()).toMatchObject([
-      { type: 'departure', how: 'slaughtered', outletId: bridge.id, buyer: 'Stone bridge', kg: 44, priceMinor: 11_120 },
+      {
+        type: 'departure',
+        how: 'slaughtered',
+        outletId: bridge.id,
+        buyer: 'Stone bridge',
+        kg: 44,
+        priceMinor: 11_120,
+        haulageMinor: 1_250,
+      },
     ]),
   );
 });

@@ -1,5 +1,15 @@
 import { DepartureEntry, type OutletView, type TagView } from '@yaylak/contract';
-import { fromKg, isPaidDead, readTypedNumber, scaleUnit, toKg, type ScaleUnit, type Species } from '@yaylak/core';
+import {
+  fromKg,
+  isPaidDead,
+  readMoney,
+  readTypedNumber,
+  scaleUnit,
+  toKg,
+  tripShares,
+  type ScaleUnit,
+  type Species,
+} from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { FieldRow } from '../../parts/form/FieldRow';
 import { FormField } from '../../parts/form/fields';
@@ -24,9 +34,10 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** What is typed: the day, and for each head what it weighed for the sale and what was paid, both where they are known. */
+/** What is typed: the day, what the trip cost, and for each head its weight for the sale and its price, where known. */
 interface Typed {
   readonly on: string;
+  readonly haulage: string;
   readonly kg: Readonly<Record<string, string>>;
   readonly price: Readonly<Record<string, string>>;
 }
@@ -37,8 +48,10 @@ export function LoadSheet({ outlet, rows, species, today, currency, onClose }: P
   const write = useWrite();
   const how = isPaidDead(outlet.facts.payBy) ? ('slaughtered' as const) : ('sold' as const);
   const { name } = outlet.facts;
-  const draftsOf = ({ on, kg, price }: Typed): readonly EntryDraft[] =>
-    rows.map(({ tag: { animalId } }) => {
+  const draftsOf = ({ on, haulage, kg, price }: Typed): readonly EntryDraft[] => {
+    const trip = readMoney(haulage);
+    const shares = typeof trip === 'number' ? tripShares(trip, rows.length) : [];
+    return rows.map(({ tag: { animalId } }, i) => {
       const weight = figureOf(kg[animalId]);
       const paid = figureOf(price[animalId]);
       return {
@@ -50,12 +63,17 @@ export function LoadSheet({ outlet, rows, species, today, currency, onClose }: P
         buyer: name,
         ...(weight === undefined ? {} : { kg: Number(toKg(weight, unit).toFixed(3)) }),
         ...(paid === undefined ? {} : { priceMinor: Math.round(paid * 100) }),
+        ...(shares[i] === undefined ? {} : { haulageMinor: shares[i] }),
       };
     });
+  };
   const form = useTypedForm<Typed>({
-    start: { on: today, kg: shownWeights(rows, unit), price: {} },
+    start: { on: today, haulage: moneyField(outlet.facts.tripMinor), kg: shownWeights(rows, unit), price: {} },
     made: (typed) => draftsOf(typed).map((draft) => madeEntry(DepartureEntry, draft)),
-    also: ({ kg, price }): Against => unread({ kg, price }),
+    also: ({ haulage, kg, price }): Against => ({
+      ...(typeof readMoney(haulage) === 'string' ? { haulage: 'Type what the trip cost, or leave it empty.' } : {}),
+      ...unread({ kg, price }),
+    }),
     words: { on: 'Enter the day they left.', kg: 'A weight over 0.', priceMinor: 'A price of 0 or more.' },
   });
   const many = countText(rows.length, 'head', 'head');
@@ -75,6 +93,13 @@ export function LoadSheet({ outlet, rows, species, today, currency, onClose }: P
         </NotePanel>
         <FieldRow $gap={3}>
           <FormField name="on" label="Left on" type="date" />
+          <FormField
+            name="haulage"
+            label={`Haulage of the load, ${currency}`}
+            inputMode="decimal"
+            hint="each head bears its part"
+            style={{ width: 150 }}
+          />
         </FieldRow>
         <LineTable>
           <thead>
@@ -121,6 +146,7 @@ export function LoadSheet({ outlet, rows, species, today, currency, onClose }: P
   );
 }
 
+const moneyField = (minor: number): string => (minor === 0 ? '' : (minor / 100).toFixed(2));
 const shownWeights = (rows: Props['rows'], unit: ScaleUnit): Record<string, string> =>
   Object.fromEntries(
     rows.flatMap(({ tag, kg }) => (kg === undefined ? [] : [[tag.animalId, fromKg(kg, unit).toFixed(1)]])),
