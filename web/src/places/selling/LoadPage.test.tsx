@@ -124,3 +124,39 @@ it('leaves in one act, with the weights of today', async () => {
     ]),
   );
 });
+
+it('puts one on beside what another device saved meanwhile, and keeps a number typed that is not taken', async () => {
+  const other = aHead('26-0032');
+  const saved = aLoad({
+    version: 5,
+    facts: { ...aLoad().facts, animalIds: [first.tag.animalId, other.tag.animalId] },
+    heads: [first, other],
+  });
+  let times = 0;
+  const { take, changes } = await show(aLoad(), {
+    'PUT /api/selling/loads/load': () =>
+      ++times === 1 ? { ...no(409, 'Changed.', undefined, '/problems/changed-meanwhile'), current: saved } : saved,
+  });
+  await take('26-0040');
+  expect(await screen.findByText('26-0040 is on the load.')).toBeVisible();
+  expect(changes()).toMatchObject([
+    { version: 1 },
+    { version: 5, animalIds: [first.tag.animalId, other.tag.animalId, anIdentifier('26-0040').animalId] },
+  ]);
+  expect(screen.getByLabelText('Number, typed or read')).toHaveValue('');
+  await take('99-9999');
+  expect(await screen.findByRole('alert')).toHaveTextContent('No animal wears “99-9999”. Look at the tag again.');
+  expect(screen.getByLabelText('Number, typed or read')).toHaveValue('99-9999');
+});
+
+it('that has left is not loaded again: it says who went and where what it brought stands', async () => {
+  const gone = aHead('26-0031', { checks: [{ code: 'gone', isStop: true, on: '2026-11-26' }] });
+  await show(aLoad({ heads: [gone], isGone: true }));
+  expect(screen.getByText('1 head has left.')).toBeVisible();
+  expect(screen.getByRole('link', { name: 'sales' })).toHaveAttribute('href', '/selling/results?species=sheep');
+  expect(screen.getByRole('link', { name: 'its kill sheet is read' })).toBeVisible();
+  expect(screen.getByRole('table', { name: 'Who went' })).toHaveTextContent('26-0031');
+  expect(screen.queryByText(/Stays here/)).toBeNull();
+  for (const name of [/Take it/, /off the load/, /The load leaves/, /Give the load up/])
+    expect(screen.queryByRole('button', { name })).toBeNull();
+});

@@ -1,24 +1,21 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { loadCheckText, type LoadFacts, type OutletView, type PlannedLoadView } from '@yaylak/contract';
-import { isPaidDead, normalised, resolveIdentifier } from '@yaylak/core';
-import { useRef, useState, type FormEvent } from 'react';
+import type { OutletView, PlannedLoadView } from '@yaylak/contract';
+import { isPaidDead } from '@yaylak/core';
+import { useState } from 'react';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
-import { holdingQuery, identifiersQuery } from '../../api/queries';
-import { changeLoad, dropLoad, loadQuery, loadsQuery, outletsQuery } from '../../api/selling';
-import { Readers } from '../../shared/readers/Readers';
-import { useReadings } from '../../adapters/readings/useReadings';
+import { holdingQuery } from '../../api/queries';
+import { loadQuery, loadsQuery, outletsQuery } from '../../api/selling';
 import { AskButton } from '../../parts/AskButton';
-import { DenseTable, Frame } from '../../parts/Beside';
 import { Button } from '../../parts/Button';
-import { Field } from '../../parts/Field';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
-import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
+import { NotePanel, Row, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
-import { Tag } from '../../parts/Tag';
-import { countText, fullDate, shortDate, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { countText, fullDate } from '../../words/format';
+import { LoadGate } from './LoadGate';
+import { LoadHeads } from './LoadHeads';
 import { LoadSheet } from './LoadSheet';
+import { useLoad, type LoadAtHand } from './useLoad';
 
 /** One load: who is on it, who may not go, and who is aboard already. */
 export function LoadPage() {
@@ -35,81 +32,22 @@ export function LoadPage() {
   return <Load load={load} outlet={outlet} />;
 }
 
-interface Said {
-  readonly tone: 'moss' | 'weld' | 'madder';
-  readonly words: string;
+interface Props {
+  readonly load: PlannedLoadView;
+  readonly outlet: OutletView;
 }
 
-function Load({ load, outlet }: { readonly load: PlannedLoadView; readonly outlet: OutletView }) {
+function Load({ load, outlet }: Props) {
   const { data: holding } = useQuery(holdingQuery);
-  const { data: identifiers } = useQuery(identifiersQuery);
-  const client = useQueryClient();
-  const navigate = useNavigate();
   const back = (useLocation().state as { readonly back?: string } | null)?.back;
-  const [said, setSaid] = useState<Said>();
-  const [isLeaving, setLeaving] = useState(false);
-  const [typed, setTyped] = useState('');
-  const input = useRef<HTMLInputElement>(null);
-  const unit = useWeightUnit();
-  const { facts, heads } = load;
+  const atHand = useLoad(load);
+  const { facts, heads, isGone } = load;
   const { name, species } = outlet.facts;
-  const aboard = new Set(facts.aboard ?? []);
-  const stopped = heads.filter((h) => h.checks.some((c) => c.isStop));
-  const today = holding?.today ?? '';
-
-  /** @param takenId whom it is about: what is to be known of it is said at once, at the gate */
-  const save = async (next: LoadFacts, words: string, takenId?: string): Promise<void> => {
-    try {
-      const saved = await changeLoad(load, next);
-      client.setQueryData(loadQuery(load.id).queryKey, saved);
-      void client.invalidateQueries({ queryKey: loadsQuery.queryKey, exact: true });
-      const known = saved.heads.find((h) => h.tag.animalId === takenId)?.checks ?? [];
-      setSaid({ tone: known.length > 0 ? 'weld' : 'moss', words: [words, ...known.map(loadCheckText)].join(' ') });
-    } catch (error) {
-      setSaid({ tone: 'madder', words: (error as Error).message });
-      void client.invalidateQueries({ queryKey: loadQuery(load.id).queryKey });
-    }
-  };
-  const withoutHead = (animalId: string): LoadFacts => ({
-    ...facts,
-    animalIds: facts.animalIds.filter((a) => a !== animalId),
-    aboard: [...aboard].filter((a) => a !== animalId),
-  });
-  /** One of the load goes aboard; another is put on the load, as far as it may go. */
-  const take = async (number: string): Promise<void> => {
-    const found = resolveIdentifier(identifiers ?? [], number);
-    if (found.kind !== 'one') {
-      const words =
-        found.kind === 'none'
-          ? `No animal wears “${number}”. Look at the tag again.`
-          : `Several animals wear “${number}”. Take the electronic number.`;
-      return setSaid({ tone: 'madder', words });
-    }
-    const { animalId } = found;
-    const head = heads.find((h) => h.tag.animalId === animalId);
-    const stop = head?.checks.find((c) => c.isStop);
-    if (head && stop) return setSaid({ tone: 'madder', words: `${head.tag.text} stays here. ${loadCheckText(stop)}` });
-    if (head)
-      return save({ ...facts, aboard: [...aboard, animalId].filter(isFirst) }, `${head.tag.text} is aboard.`, animalId);
-    await save({ ...facts, animalIds: [...facts.animalIds, animalId] }, `${number.trim()} is on the load.`, animalId);
-  };
-  useReadings({
-    onNumber: (digits) => void take(digits),
-    onBadNumber: (text) => setSaid({ tone: 'madder', words: `“${text}” is no whole number. Read it again.` }),
-    onWeight: () => undefined,
-  });
-  const submit = (event: FormEvent): void => {
-    event.preventDefault();
-    if (normalised(typed) === '') return;
-    void take(typed);
-    setTyped('');
-    input.current?.focus();
-  };
   const ids = heads.map((h) => h.tag.animalId).join(',');
   return (
     <Page
       title={`Load for ${name}`}
-      lead={leadText(load, today)}
+      lead={leadText(load, holding?.today ?? '')}
       actions={
         <>
           <LinkButton as={Link} to={back ?? `/selling?species=${species}`}>
@@ -124,85 +62,42 @@ function Load({ load, outlet }: { readonly load: PlannedLoadView; readonly outle
         </>
       }
     >
-      <Panel>
-        <form onSubmit={submit}>
-          <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-            <Field
-              label="Number, typed or read"
-              value={typed}
-              onChange={setTyped}
-              inputRef={input}
-              hint="On the load already: it goes aboard. Else it is put on."
-            />
-            <Button type="submit">Take it</Button>
-            <Readers />
-            <Field
-              label="Goes on"
-              type="date"
-              value={facts.on}
-              onChange={(on) => (on === '' ? undefined : void save({ ...facts, on }, `It goes on ${fullDate(on)}.`))}
-            />
-          </Row>
-        </form>
-        {said ? (
-          <NotePanel $tone={said.tone} role={said.tone === 'madder' ? 'alert' : 'status'} style={{ marginTop: 12 }}>
-            {said.words}
-          </NotePanel>
-        ) : null}
-      </Panel>
-      <Frame>
-        <DenseTable aria-label="On the load">
-          <thead>
-            <tr>
-              <th>Animal</th>
-              <th data-figure>Last weight</th>
-              <th style={{ paddingLeft: 24 }}>What to know</th>
-              <th>Aboard</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
-            {heads.map(({ tag, weight, checks }) => (
-              <tr key={tag.animalId}>
-                <td>
-                  <Tag tag={tag} />
-                </td>
-                <td data-figure>
-                  {weight ? weightText(weight.kg, unit, species) : ''}
-                  {weight ? <Small>{shortDate(weight.on)}</Small> : null}
-                </td>
-                <td style={{ paddingLeft: 24 }}>
-                  {checks.map((c) =>
-                    c.isStop ? (
-                      <p key={c.code}>
-                        <b>Stays here.</b> {loadCheckText(c)}
-                      </p>
-                    ) : (
-                      <p key={c.code}>{loadCheckText(c)}</p>
-                    ),
-                  )}
-                </td>
-                <td>{aboard.has(tag.animalId) ? 'aboard' : ''}</td>
-                <td>
-                  <Button
-                    kind="quiet"
-                    aria-label={`Take ${tag.text} off the load`}
-                    onPress={() => void save(withoutHead(tag.animalId), `${tag.text} is off the load.`)}
-                  >
-                    Take off
-                  </Button>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </DenseTable>
-      </Frame>
+      {isGone ? <WhatNext outlet={outlet} /> : <LoadGate on={facts.on} atHand={atHand} />}
+      <LoadHeads load={load} species={species} atHand={atHand} />
+      {isGone ? null : <Leaving load={load} outlet={outlet} atHand={atHand} />}
+    </Page>
+  );
+}
+
+/** What is to be done with a load that has left. */
+const WhatNext = ({ outlet: { facts } }: Pick<Props, 'outlet'>) => (
+  <NotePanel $tone="moss">
+    <p>
+      It has left. What it brought stands under <Link to={`/selling/results?species=${facts.species}`}>sales</Link>
+      {isPaidDead(facts.payBy) ? (
+        <>
+          , once <Link to="/holding/files?of=carcasses">its kill sheet is read</Link>
+        </>
+      ) : null}
+      .
+    </p>
+  </NotePanel>
+);
+
+/** The load leaves, or is given up. */
+function Leaving({ load, outlet, atHand }: Props & { readonly atHand: LoadAtHand }) {
+  const { data: holding } = useQuery(holdingQuery);
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [isLeaving, setLeaving] = useState(false);
+  const { heads } = load;
+  const { species } = outlet.facts;
+  const today = holding?.today ?? '';
+  const stopped = heads.filter((h) => h.checks.some((c) => c.isStop));
+  return (
+    <>
       <Row $gap={3}>
-        <Button
-          kind="main"
-          isDisabled={heads.length === 0 || stopped.length > 0 || load.isGone}
-          onPress={() => setLeaving(true)}
-        >
+        <Button kind="main" isDisabled={heads.length === 0 || stopped.length > 0} onPress={() => setLeaving(true)}>
           The load leaves…
         </Button>
         {stopped.length > 0 ? (
@@ -216,13 +111,7 @@ function Load({ load, outlet }: { readonly load: PlannedLoadView; readonly outle
           label="Give the load up"
           ask="Give it up? The animals stay as they are."
           onConfirm={() =>
-            void dropLoad(load).then(
-              () => {
-                void client.invalidateQueries({ queryKey: loadsQuery.queryKey, exact: true });
-                return navigate(`/selling?species=${species}`);
-              },
-              (error: Error) => setSaid({ tone: 'madder', words: error.message }),
-            )
+            void atHand.giveUp().then((isGivenUp) => isGivenUp && navigate(`/selling?species=${species}`))
           }
         />
       </Row>
@@ -239,16 +128,9 @@ function Load({ load, outlet }: { readonly load: PlannedLoadView; readonly outle
           }}
         />
       ) : null}
-      {isPaidDead(outlet.facts.payBy) && load.isGone ? (
-        <Small>
-          It has left. Once the kill sheet is there, <Link to="/holding/files?of=carcasses">read it</Link>.
-        </Small>
-      ) : null}
-    </Page>
+    </>
   );
 }
-
-const isFirst = (id: string, i: number, all: readonly string[]): boolean => all.indexOf(id) === i;
 
 function leadText({ heads, facts, isGone }: PlannedLoadView, today: string): string {
   if (isGone) return `${countText(heads.length, 'head has', 'head have')} left.`;
