@@ -166,6 +166,10 @@ export function moneyText(minor: number, currency: string): string {
   return `${new Intl.NumberFormat('en-GB', { minimumFractionDigits: digits, maximumFractionDigits: digits }).format(minor / 100)}${THIN}${currency}`;
 }
 
+/** Whole money for a column whose heading names the currency, as estimates are no surer: `1,240`. */
+export const wholeMoney = (minor: number): string =>
+  new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 }).format(minor / 100);
+
 /** How far two sums stand apart, from the sums as they are shown: whoever takes one from the other finds this figure. */
 export const moneyApartText = (a: number, b: number, currency: string): string =>
   moneyText(Math.abs(Math.round(a) - Math.round(b)), currency);

@@ -274,24 +274,21 @@ function Batches({ draft, onChange }: PartProps) {
       <h3>Batches</h3>
       {draft.batches.map((b, i) => (
         <Row key={i} $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Field label="Batch" value={b.batch} onChange={(batch) => set(i, { batch })} />
-          <Field
-            label="To be used to"
-            type="date"
-            value={b.expiresOn}
-            onChange={(expiresOn) => set(i, { expiresOn })}
-          />
+          <Field label="Batch" value={b.batch} onChange={(batch) => set(i, { batch })} style={{ width: 150 }} />
+          <Field label="Use by" type="date" value={b.expiresOn} onChange={(expiresOn) => set(i, { expiresOn })} />
           <Field
             label={`Bought, ${draft.doseUnit}`}
             inputMode="decimal"
             value={b.amount}
             onChange={(amount) => set(i, { amount })}
+            style={{ width: 130 }}
           />
           <Field
             label={`Paid for all of it, ${holding?.currency ?? ''}`}
             inputMode="decimal"
             value={b.paid}
             onChange={(paid) => set(i, { paid })}
+            style={{ width: 150 }}
           />
           <Button
             kind="quiet"

@@ -69,8 +69,8 @@ it('warns of what is over, soon over and running low', async () => {
   show();
   const shelf = within(await screen.findByRole('list', { name: 'Products' }));
   expect(shelf.getByText('80 ml left, running low')).toBeVisible();
-  expect(shelf.getByText('K0 was over on 1 Nov 2026; 120 ml to hand in')).toBeVisible();
-  expect(shelf.getByText('K1 is over on 10 Dec 2026')).toBeVisible();
+  expect(shelf.getByText('K0 expired on 1 Nov 2026; 120 ml to hand in')).toBeVisible();
+  expect(shelf.getByText('K1 expires on 10 Dec 2026')).toBeVisible();
 });
 
 it('takes a label in, and says what is missing in it', async () => {

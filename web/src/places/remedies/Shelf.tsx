@@ -56,12 +56,12 @@ function Warning({ batch, unit }: { readonly batch: BatchView; readonly unit: st
   if (batch.state === 'expired' && batch.left > 0)
     return (
       <Said data-tone="over">
-        {batch.batch} was over on {fullDate(batch.expiresOn ?? '')}; {amountText(batch.left)} {unit} to hand in
+        {batch.batch} expired on {fullDate(batch.expiresOn ?? '')}; {amountText(batch.left)} {unit} to hand in
       </Said>
     );
   return batch.state === 'expires-soon' ? (
     <Said data-tone="soon">
-      {batch.batch} is over on {fullDate(batch.expiresOn ?? '')}
+      {batch.batch} expires on {fullDate(batch.expiresOn ?? '')}
     </Said>
   ) : null;
 }

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { How } from '../../parts/How';
 import { LineTable } from '../../parts/LineTable';
 import { Panel } from '../../parts/Panel';
-import { figureText, moneyText } from '../../words/format';
+import { figureText, wholeMoney } from '../../words/format';
 
 interface Props {
   readonly view: SellingView;
@@ -39,7 +39,7 @@ export function OutletsBeside({ view, currency }: Props) {
           <tr>
             <th scope="col">Outlet</th>
             <th scope="col">Fit</th>
-            <th scope="col">Bring</th>
+            <th scope="col">Bring, {currency}</th>
             <th scope="col">May miss</th>
           </tr>
         </thead>
@@ -48,7 +48,7 @@ export function OutletsBeside({ view, currency }: Props) {
             <tr key={id}>
               <th scope="row">{name}</th>
               <td>{fits}</td>
-              <td>{fits === 0 ? '–' : moneyText(minor, currency)}</td>
+              <td>{fits === 0 ? '–' : wholeMoney(minor)}</td>
               <td>{fits === 0 ? '–' : `${figureText(misses, 1)} ± ${figureText(missesSd, 1)}`}</td>
             </tr>
           ))}

@@ -153,7 +153,7 @@ it('asks before a batch that is over', async () => {
   const { user, entries } = show([light.tag.animalId], [old]);
   await screen.findByText('6 ml');
   await user.click(press());
-  expect(await screen.findByText(/no batch on the shelf may be used \(K0 was over on 1 Nov 2026\)/)).toBeVisible();
+  expect(await screen.findByText(/no batch on the shelf may be used \(K0 expired on 1 Nov 2026\)/)).toBeVisible();
   expect(entries()).toEqual([]);
   await user.click(press());
   await waitFor(() => expect(entries()).toHaveLength(1));

@@ -169,11 +169,11 @@ function batchCautions({ facts, batches }: ProductView, batch: string | undefine
   const chosen = batches.find((b) => b.batch === batch);
   if (chosen?.state === 'expired')
     return [
-      `${facts.name}: batch ${chosen.batch} was over on ${fullDate(chosen.expiresOn ?? '')}. Take another bottle.`,
+      `${facts.name}: batch ${chosen.batch} expired on ${fullDate(chosen.expiresOn ?? '')}. Take another bottle.`,
     ];
   if (chosen || batches.length === 0) return [];
   const last = batches.find((b) => b.state === 'expired');
-  const why = last ? `${last.batch} was over on ${fullDate(last.expiresOn ?? '')}` : 'none is left';
+  const why = last ? `${last.batch} expired on ${fullDate(last.expiresOn ?? '')}` : 'none is left';
   return [`${facts.name}: no batch on the shelf may be used (${why}). Take another bottle, or leave it out.`];
 }
 

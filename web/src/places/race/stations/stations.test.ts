@@ -248,7 +248,7 @@ describe('a remedy', () => {
     const batches = [{ batch: 'K1', expiresOn: '2026-11-01', amount: 1000, left: 900, state: 'expired' as const }];
     const roster = { ...atHand([]).roster, products: [{ ...drench, batches }] };
     const { said, facts } = twice(weighed('44'), atHand(['weigh', 'treat'], settings, { roster }));
-    expect(said).toMatch(/no batch on the shelf may be used \(K1 was over on 1 Nov 2026\)/);
+    expect(said).toMatch(/no batch on the shelf may be used \(K1 expired on 1 Nov 2026\)/);
     expect(facts?.at(-1)).not.toHaveProperty('batch');
   });
   it('that is not for the species by its label is refused', () => {
