@@ -251,6 +251,8 @@ export interface SaleRow {
     readonly buyer: string | null;
   } | null;
   readonly inDays: number | null;
+  /** Of one that closes: the outlet where it is ready and brings most. */
+  readonly closesAtId: string | null;
   readonly weight: {
     readonly kg: number;
     readonly on: string;

@@ -56,6 +56,8 @@ export interface HeadAtOutlets {
   readonly at: readonly HeadAtOutlet[];
   readonly state: SaleState;
   readonly inDays: Days | undefined;
+  /** Where one that closes is ready and brings most. */
+  readonly closesAt: HeadAtOutlet | undefined;
   /** Where it brings most on its best day, the trip left out. */
   readonly best: HeadAtOutlet | undefined;
   /** What its best day a week or more from now brings, anywhere, its share of that trip off; undefined where it may not wait. */
@@ -111,12 +113,18 @@ export function headAtOutlets(
     (b, a) => (most(a.days) > (b ? most(b.days) : -Infinity) ? a : b),
     undefined,
   );
-  const { state, inDays } = saleState({ clearIn: asked.clearIn, oldEnoughIn: asked.oldEnoughIn, isPlateau, at });
+  const { state, inDays, closesAt } = saleState({
+    clearIn: asked.clearIn,
+    oldEnoughIn: asked.oldEnoughIn,
+    isPlateau,
+    at,
+  });
   return {
     weight,
     at,
     state,
     inDays,
+    closesAt,
     best,
     staysMinor: worthOfStaying(at, asked.penHeads),
   };

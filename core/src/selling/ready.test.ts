@@ -7,6 +7,7 @@ import {
   marginOf,
   marginRange,
   readyFor,
+  saleState,
   valueAhead,
   type ForSale,
   type Outlet,
@@ -276,5 +277,57 @@ describe('after the sale', () => {
     [-1.5, -2],
   ])('rounds %s to %s', (value, whole) => {
     expect(halfEven(value)).toBe(whole);
+  });
+});
+
+describe('what closes', () => {
+  const fat = outlet({ box: { fat: { to: 9 } } });
+  // Fat 8 at .05 thirds a day, SD 1.2: over 9.5 by 3 in 10 at a mean of 8.87.
+  const lays = (days: number, felt = 8): ForSale =>
+    animal({
+      weight: { ...weight(42, 0.2), kgIn: (n) => 42 + 0.2 * (n + days) },
+      classes: classes(8, felt, { daysSinceFelt: days }),
+    });
+  const closesOf = (one: ForSale, at: Outlet, age?: number) => {
+    const found = readyFor(one, at, age);
+    return found.kind === 'ready' ? found.closes : found.kind;
+  };
+
+  it('is the last day it lies in the box without a break, and what ends it', () => {
+    expect(closesOf(lays(0), fat)).toEqual({ days: 17, by: { of: 'fat', side: 'over' } });
+    expect(closesOf(lays(0), outlet({ box: { kg: { to: 50 } }, payBy: 'live-kg' }))).toBeUndefined();
+    expect(closesOf(lays(0), outlet({ box: { ageDays: { to: 210 } } }), 200)).toEqual({ days: 10, by: { of: 'age' } });
+    expect(closesOf({ ...lays(0), feedDaysLeft: 6 }, outlet({ box: {} }))).toEqual({
+      days: 6,
+      by: { of: 'feed-limit' },
+    });
+  });
+
+  it('is the same day whenever it is asked before, as long as nothing new is known', () => {
+    for (let passed = 0; passed <= 17; passed++)
+      expect(closesOf(lays(passed), fat)).toMatchObject({ days: 17 - passed });
+    expect(closesOf(lays(18), fat)).toBe('never');
+  });
+
+  it('is said of the outlet where it is ready and brings most: one that takes any keeps none from growing too fat', () => {
+    const at = (one: Outlet, nowMinor: number | undefined) => ({
+      id: one.id,
+      readiness: readyFor(lays(0), one, undefined),
+      nowMinor,
+    });
+    const any = outlet({ id: 'market', box: {} });
+    const free = { clearIn: 0, oldEnoughIn: 0, isPlateau: false };
+    expect(saleState({ ...free, at: [at(any, 9_000), at(fat, 11_000)] })).toMatchObject({
+      state: 'closing',
+      inDays: 17,
+      closesAt: { id: 'bridge' },
+    });
+    expect(saleState({ ...free, at: [at(any, 12_000), at(fat, 11_000)] })).toEqual({
+      state: 'ready',
+      inDays: undefined,
+    });
+    // Without a price anywhere it is ready nevertheless.
+    expect(saleState({ ...free, at: [at(any, undefined)] })).toEqual({ state: 'ready', inDays: undefined });
+    expect(saleState({ ...free, clearIn: 3, at: [at(fat, 11_000)] })).toEqual({ state: 'held', inDays: 3 });
   });
 });

@@ -8,8 +8,21 @@ import { STEPS } from './grid';
 
 export type BoxFactor = 'weight' | 'shape' | 'fat';
 
+/** Days within which one that is ready now and will not be any more counts as closing. */
+export const SOON_DAYS: Days = 21;
+
+/** What ends it: something grows out of the box, the age wanted, or the holding's limit of days on feed. */
+export type ReadyEnd =
+  { readonly of: BoxFactor; readonly side: 'under' | 'over' } | { readonly of: 'age' } | { readonly of: 'feed-limit' };
+
 export type BoxReadiness =
-  | { readonly kind: 'ready'; readonly chance: number; readonly isNarrow: Narrow | undefined }
+  | {
+      readonly kind: 'ready';
+      readonly chance: number;
+      readonly isNarrow: Narrow | undefined;
+      /** The last day of those it is ready on without a break, and what ends it; undefined beyond three weeks. */
+      readonly closes: { readonly days: Days; readonly by: ReadyEnd } | undefined;
+    }
   | { readonly kind: 'in-days'; readonly days: Days; readonly chance: number; readonly isNarrow: Narrow | undefined }
   | {
       readonly kind: 'never';
@@ -49,13 +62,24 @@ export function readyFor(animal: ForSale, outlet: Outlet, ageDays: Days | undefi
   const narrow = narrowBox(box, leastChance, weightIn(0).sd, animal.classes);
   const at = (n: Days): Factors => factorsOn(box, weightIn(n), animal.classes, n);
   const isReady = (f: Factors): boolean => (narrow ? f.isInside : f.chance >= leastChance);
+  const closesIn = (): { readonly days: Days; readonly by: ReadyEnd } | undefined => {
+    for (let n = 1; n <= SOON_DAYS; n++) {
+      if (n > last) return { days: n - 1, by: { of: 'feed-limit' } };
+      if (!isOfAge(n)) return { days: n - 1, by: { of: 'age' } };
+      const factors = at(n);
+      if (!isReady(factors)) {
+        const { name, side } = worstOf(factors);
+        return { days: n - 1, by: { of: name, side } };
+      }
+    }
+    return undefined;
+  };
   let nearest: { n: Days; factors: Factors } | undefined;
   for (const n of allowed) {
     const factors = at(n);
-    if (isReady(factors))
-      return n === 0
-        ? { kind: 'ready', chance: factors.chance, isNarrow: narrow }
-        : { kind: 'in-days', days: n, chance: factors.chance, isNarrow: narrow };
+    if (isReady(factors) && n === 0)
+      return { kind: 'ready', chance: factors.chance, isNarrow: narrow, closes: closesIn() };
+    if (isReady(factors)) return { kind: 'in-days', days: n, chance: factors.chance, isNarrow: narrow };
     if (!nearest || factors.chance > nearest.factors.chance) nearest = { n, factors };
   }
   const { n, factors } = nearest as { n: Days; factors: Factors };

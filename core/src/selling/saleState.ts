@@ -1,5 +1,4 @@
 import type { Days } from '../units';
-import type { DaysMore } from './daysMore';
 import type { BoxReadiness } from './ready';
 
 /** In one word, for the eye that looks for whom to send. */
@@ -15,33 +14,41 @@ export const SALE_STATES = [
 ] as const;
 export type SaleState = (typeof SALE_STATES)[number];
 
-/** Days within which one that is ready now and will be too fat counts as closing. */
-export const SOON_DAYS: Days = 21;
-
-interface Standing {
+interface AtOutlet {
+  readonly readiness: BoxReadiness;
+  /** What it brings there today; undefined without a price. */
+  readonly nowMinor: number | undefined;
+}
+interface Standing<T extends AtOutlet> {
   readonly clearIn: Days;
   readonly oldEnoughIn: Days;
   readonly isPlateau: boolean;
-  readonly at: readonly { readonly readiness: BoxReadiness; readonly days: DaysMore }[];
+  readonly at: readonly T[];
 }
 
 /**
- * What to say of an animal first: held before all; on a plateau, where the days only cost; ready now, and whether its
- * best stretch ends soon; ready later; not felt where only that is missing; never.
+ * What to say of an animal first: held before all; on a plateau, where the days only cost; ready now, and whether that
+ * ends soon where it brings most; ready later; not felt where only that is missing; never.
+ * @returns inDays until it is free, ready, or for the last time ready at `closesAt`
  */
-export function saleState({ clearIn, oldEnoughIn, isPlateau, at }: Standing): {
-  readonly state: SaleState;
-  readonly inDays: Days | undefined;
-} {
+export function saleState<T extends AtOutlet>({
+  clearIn,
+  oldEnoughIn,
+  isPlateau,
+  at,
+}: Standing<T>): { readonly state: SaleState; readonly inDays: Days | undefined; readonly closesAt?: T } {
   if (clearIn > 0 || oldEnoughIn > 0) return { state: 'held', inDays: Math.max(clearIn, oldEnoughIn) };
   if (at.length === 0) return { state: 'not-known', inDays: undefined };
   if (isPlateau) return { state: 'plateau', inDays: undefined };
-  const ready = at.filter((o) => o.readiness.kind === 'ready');
-  if (ready.length > 0) {
-    const closes = Math.max(
-      ...ready.map(({ days }) => (days.kind === 'days' && days.run.from === 0 ? days.run.to : SOON_DAYS)),
-    );
-    return closes < SOON_DAYS ? { state: 'closing', inDays: closes } : { state: 'ready', inDays: undefined };
+  let dearest: T | undefined;
+  for (const one of at)
+    if (one.readiness.kind === 'ready' && (one.nowMinor ?? -Infinity) > (dearest?.nowMinor ?? -Infinity)) dearest = one;
+  dearest ??= at.find((one) => one.readiness.kind === 'ready');
+  if (dearest?.readiness.kind === 'ready') {
+    const { closes } = dearest.readiness;
+    return closes
+      ? { state: 'closing', inDays: closes.days, closesAt: dearest }
+      : { state: 'ready', inDays: undefined };
   }
   const later = at.flatMap((o) => (o.readiness.kind === 'in-days' ? [o.readiness.days] : []));
   if (later.length > 0) return { state: 'in-days', inDays: Math.min(...later) };

@@ -90,7 +90,7 @@ export class CalendarService {
               onOne(
                 `closing-${s.species}`,
                 s.closesOn,
-                `${SPECIES_WORDS[s.species].name}: the first of ${s.closing} closing for sale`,
+                `${SPECIES_WORDS[s.species].name}: last day the first of ${s.closing} is ready to sell`,
               ),
             ],
       ),

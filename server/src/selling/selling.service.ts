@@ -259,6 +259,7 @@ export class SellingService {
       state: held ? 'held' : (head?.state ?? 'not-known'),
       held,
       inDays: head?.inDays ?? null,
+      closesAtId: head?.closesAt?.outlet.id ?? null,
       weight:
         head && lastKg
           ? {

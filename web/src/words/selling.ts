@@ -1,4 +1,12 @@
-import { chanceText, type Entry, type OutletFacts, type SaleCell, type SaleRow } from '@yaylak/contract';
+import {
+  chanceText,
+  type Entry,
+  type OutletFacts,
+  type OutletView,
+  type SaleCell,
+  type SaleRow,
+  type SellingView,
+} from '@yaylak/contract';
 import {
   addDays,
   dayOf,
@@ -99,12 +107,21 @@ export const PAY_WORDS: Readonly<Record<PayWay, string>> = {
 export const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
 /** What to say of one that may be sold, before all else. */
-export function saleStateText({ state, held, inDays, cells }: SaleRow, today: string): string {
+export function saleStateText(
+  { state, held, inDays, cells, closesAtId }: SaleRow,
+  { on, outlets }: Pick<SellingView, 'on' | 'outlets'>,
+): string {
   switch (state) {
     case 'ready':
       return 'ready';
     case 'closing':
-      return `ready, closing by ${shortDate(isoOf(addDays(dayOf(today), inDays ?? 0)))}`;
+      return [
+        `ready to ${shortDate(isoOf(addDays(dayOf(on), inDays ?? 0)))}`,
+        ...endOf(
+          cells,
+          outlets.find((o) => o.id === closesAtId),
+        ),
+      ].join(', ');
     case 'plateau':
       return 'plateau: days cost more than they bring';
     case 'in-days':
@@ -123,6 +140,15 @@ export function saleStateText({ state, held, inDays, cells }: SaleRow, today: st
       if (held?.of === 'withdrawal') return `meat clear ${held.clearOn ? shortDate(held.clearOn) : 'later'}`;
       return held?.of === 'reserved' ? `kept for ${held.buyer ?? 'a buyer'}` : 'too young to leave';
   }
+}
+
+/** `then too fat for River works`: what ends that one is ready. */
+function endOf(cells: readonly SaleCell[], outlet: OutletView | undefined): string[] {
+  const readiness = cells.find((c) => c.outletId === outlet?.id)?.readiness;
+  if (!outlet || readiness?.kind !== 'ready' || !readiness.closes) return [];
+  const { by } = readiness.closes;
+  if (by.of === 'feed-limit') return ['then its days on feed are over'];
+  return [`then ${by.of === 'age' ? 'too old' : MISS_WORDS[by.of][by.side]} for ${outlet.facts.name}`];
 }
 
 /** Why there is no figure for an outlet. */

@@ -96,7 +96,7 @@ function Line({ row, view, currency, at, onSend, onLook }: LineProps) {
     <tr>
       <td>
         <Tag tag={tag} />
-        <State data-state={row.state}>{saleStateText(row, view.on)}</State>
+        <State data-state={row.state}>{saleStateText(row, view)}</State>
         {finish ? (
           <Small>
             {finishText({

@@ -15,7 +15,7 @@ const aCell = (outletId: string, nowMinor: number | null, change: Partial<SaleCe
   outletId,
   nowMinor,
   chanceNow: 0.8,
-  readiness: { kind: 'ready', chance: 0.8, isNarrow: undefined },
+  readiness: { kind: 'ready', chance: 0.8, isNarrow: undefined, closes: undefined },
   best: { inDays: 4, minor: nowMinor ?? 0, run: { from: 0, to: 9 } },
   noDay: null,
   ...change,
@@ -33,6 +33,7 @@ const aSale = (
   state: 'ready',
   held: null,
   inDays: null,
+  closesAtId: null,
   weight: {
     kg: 44,
     on: TODAY,
@@ -54,7 +55,22 @@ const aSale = (
 const [first, second, third] = [
   aSale('26-0018', 10_600, 11_200),
   aSale('26-0031', 10_300, 10_400, { state: 'in-days', inDays: 11, staysMinor: 11_300 }),
-  aSale('26-0009', 10_800, 10_900, { state: 'closing', inDays: 4 }),
+  aSale('26-0009', 10_800, 10_900, {
+    state: 'closing',
+    inDays: 4,
+    closesAtId: bridge.id,
+    cells: [
+      aCell(market.id, 10_800),
+      aCell(bridge.id, 10_900, {
+        readiness: {
+          kind: 'ready',
+          chance: 0.8,
+          isNarrow: undefined,
+          closes: { days: 4, by: { of: 'fat', side: 'over' } },
+        },
+      }),
+    ],
+  }),
 ];
 const held = aSale('26-0005', null, null, {
   state: 'held',
@@ -99,7 +115,7 @@ describe('who is ready', () => {
         /2 of 5 animals are ready. Split as below they bring 312.00.EUR; all to Hill market 302.00.EUR/,
       ),
     ).toBeVisible();
-    expect(screen.getByText('ready, closing by 27 Nov')).toBeVisible();
+    expect(screen.getByText('ready to 27 Nov, then too fat for Stone bridge')).toBeVisible();
     expect(screen.getByText('ready in 11 days')).toBeVisible();
     expect(screen.getByText('meat clear 20 Dec')).toBeVisible();
     expect(screen.getByText('kept for the neighbour')).toBeVisible();

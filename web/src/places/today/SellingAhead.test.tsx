@@ -28,7 +28,9 @@ it('says which load goes, who is ready, which outlet goes next, and whose reserv
     'href',
     '/selling/loads/load',
   );
-  expect(screen.getByRole('link', { name: 'Sheep: 23 ready, 5 of them closing, the first by 15 Dec' })).toBeVisible();
+  expect(
+    screen.getByRole('link', { name: 'Sheep: 23 ready, 5 of them not for long, the first to 15 Dec' }),
+  ).toBeVisible();
   expect(screen.getByText('River works goes 1 Dec: 15 fit.')).toBeVisible();
   expect(screen.getByText('kept for Ms Hill to 28 Nov')).toBeVisible();
   expect(screen.queryByText(/Goats/)).toBeNull();

@@ -54,10 +54,10 @@ const hasReady = ({ ready, closing }: SpeciesAhead): boolean => ready + closing 
 const isQuiet = ({ loads, species, reserved }: SaleAheadView): boolean =>
   loads.length === 0 && reserved.length === 0 && !species.some(hasReady);
 
-/** `Sheep: 23 ready, 5 of them closing, the first by 15 Dec`. */
+/** `Sheep: 23 ready, 5 of them not for long, the first to 15 Dec`. */
 function readyText({ species, ready, closing, closesOn }: SpeciesAhead): string {
   const all = `${SPECIES_WORDS[species].name}: ${ready + closing} ready`;
-  return closing > 0 && closesOn ? `${all}, ${closing} of them closing, the first by ${shortDate(closesOn)}` : all;
+  return closing > 0 && closesOn ? `${all}, ${closing} of them not for long, the first to ${shortDate(closesOn)}` : all;
 }
 
 const Whole = styled(Link)`
