@@ -12,6 +12,7 @@ import {
   type SaleState,
   type Sex,
   type Species,
+  type UnfitCheck,
 } from '@yaylak/core';
 import {
   ArrayMaxSize,
@@ -246,9 +247,11 @@ export interface SaleRow {
   readonly state: SaleState;
   /** Why nothing is known, or what holds it. */
   readonly held: {
-    readonly of: 'withdrawal' | 'reserved' | 'too-young';
+    readonly of: 'withdrawal' | 'reserved' | 'too-young' | 'unfit';
     readonly clearOn: string | null;
     readonly buyer: string | null;
+    /** Why it may be unfit to travel. */
+    readonly unfit?: UnfitCheck;
   } | null;
   readonly inDays: number | null;
   /** Of one that closes: the outlet where it is ready and brings most. */

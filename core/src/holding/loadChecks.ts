@@ -4,6 +4,11 @@ import type { SpeciesSettings } from '../species';
 import { normalised } from '../identity';
 import type { Days } from '../units';
 
+/** Why one may not be fit to travel: a person looks, the vet and local rules decide. */
+export type UnfitCheck =
+  | { readonly code: 'near-birth'; readonly isStop: false; readonly from: string }
+  | { readonly code: 'lame'; readonly isStop: false; readonly on: string };
+
 /** What speaks against taking one on a load: a stop keeps it off, a caution is looked at by a person. */
 export type LoadCheck =
   | { readonly code: 'gone'; readonly isStop: true; readonly on: string }
@@ -11,8 +16,7 @@ export type LoadCheck =
   | { readonly code: 'buyer-to-tell'; readonly isStop: true; readonly until: string }
   | { readonly code: 'reserved'; readonly isStop: true; readonly buyer: string }
   | { readonly code: 'too-young'; readonly isStop: true; readonly inDays: Days }
-  | { readonly code: 'near-birth'; readonly isStop: false; readonly from: string }
-  | { readonly code: 'lame'; readonly isStop: false; readonly on: string };
+  | UnfitCheck;
 
 /** Where and when a load goes. */
 export interface LoadAsked {
@@ -52,6 +56,20 @@ export function loadChecks(
   const { bornOn } = facts.record;
   const inDays = bornOn === undefined ? 0 : settings.selling.leavesFromDays - (on - bornOn);
   if (inDays > 0) checks.push({ code: 'too-young', isStop: true, inDays });
+  return [...checks, ...unfitChecks(facts, on, settings, birth)];
+}
+
+/**
+ * Whether one may be unfit to travel on a day.
+ * @param birth when a female is likely to give birth; undefined of one that does not carry
+ */
+export function unfitChecks(
+  facts: AnimalFacts,
+  on: Day,
+  settings: SpeciesSettings,
+  birth: Window | undefined,
+): UnfitCheck[] {
+  const checks: UnfitCheck[] = [];
   const last = birth && addDays(birth.opens, -Math.round(LAST_SHARE * settings.gestationDays.mean));
   if (last !== undefined && on >= last) checks.push({ code: 'near-birth', isStop: false, from: isoOf(last) });
   const lame = facts.looks.findLast(

@@ -26,6 +26,7 @@ import {
   SEXES,
   splitPen,
   stepAt,
+  unfitChecks,
   type AnimalFacts,
   type GroupGain,
   type GrowthCurve,
@@ -33,6 +34,7 @@ import {
   type HeadAtOutlets,
   type SaleFacts,
   type Species,
+  type UnfitCheck,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Derived } from '../book/derived';
@@ -40,6 +42,7 @@ import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { notFound } from '../common/problems';
 import { tagView } from '../common/views';
+import { MatingHistoryService } from '../mating/history.service';
 import { LearnedService } from './learned.service';
 import { OutletsService } from './outlets.service';
 
@@ -69,6 +72,7 @@ export class SellingService {
     @Inject(BookService) private readonly book: BookService,
     @Inject(OutletsService) private readonly outlets: OutletsService,
     @Inject(LearnedService) private readonly learned: LearnedService,
+    @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(Clock) private readonly clock: Clock,
   ) {
     this.curves = new Derived(
@@ -197,6 +201,11 @@ export class SellingService {
     );
   }
 
+  private unfit(facts: AnimalFacts): UnfitCheck | undefined {
+    const settings = this.book.state.settings(facts.record.species);
+    return unfitChecks(facts, this.clock.today(), settings, this.history.chance(facts)?.window)[0];
+  }
+
   /** What a row hangs on beside its own animal: the day, its pen, the outlets, and what sales have taught. */
   private hangsOn(facts: AnimalFacts, { outlets, gain, heads }: AskedWith): string {
     const today = this.clock.today();
@@ -204,6 +213,7 @@ export class SellingService {
     const habitsOf = this.learned.habitsOf(facts);
     return [
       today,
+      this.unfit(facts)?.code,
       heads,
       gain?.meanKgPerDay,
       gain?.variance,
@@ -250,7 +260,7 @@ export class SellingService {
     const groupId = groupOn(facts, today);
     const lastKg = daily.at(-1);
     const felt = sale.felt.at(-1);
-    const held = heldOf(sale);
+    const held = heldOf(sale, this.unfit(facts));
     return {
       tag: tagView(facts, today),
       sex,
@@ -313,10 +323,14 @@ const cell = ({ outlet, nowMinor, chanceNow, readiness, days }: HeadAtOutlet, ma
   noDay: days.kind === 'no-day' ? days.reason : null,
 });
 
-function heldOf({ clearIn, clearOn, oldEnoughIn, reservedFor }: SaleFacts): SaleRow['held'] {
+function heldOf(
+  { clearIn, clearOn, oldEnoughIn, reservedFor }: SaleFacts,
+  unfit: UnfitCheck | undefined,
+): SaleRow['held'] {
   if (clearIn > 0) return { of: 'withdrawal', clearOn: clearOn === undefined ? null : isoOf(clearOn), buyer: null };
   if (reservedFor !== undefined) return { of: 'reserved', clearOn: null, buyer: reservedFor };
-  return oldEnoughIn > 0 ? { of: 'too-young', clearOn: null, buyer: null } : null;
+  if (oldEnoughIn > 0) return { of: 'too-young', clearOn: null, buyer: null };
+  return unfit ? { of: 'unfit', clearOn: null, buyer: null, unfit } : null;
 }
 
 /** Those to send first: closing before ready, the dearest first; the held and unknown last. */

@@ -88,6 +88,21 @@ describe('who is ready', () => {
     expect(await rowOf(young)).toMatchObject({ state: 'held', held: { of: 'too-young' } });
   });
 
+  it('is nobody who may be unfit to travel, until it was looked at again', async () => {
+    await outlet();
+    const lame = await lamb([44]);
+    const looked = (on: string, grade: 'pass' | 'fail') => fact('look', lame, { on, grades: { 'sheep-feet': grade } });
+    await t.post(looked('2026-11-20', 'fail'));
+    const row = await rowOf(lame);
+    expect(row).toMatchObject({
+      state: 'held',
+      held: { of: 'unfit', unfit: { code: 'lame', on: '2026-11-20' } },
+      cells: [{ nowMinor: null }],
+    });
+    await t.post(looked(TODAY, 'pass'));
+    expect(await rowOf(lame)).toMatchObject({ state: 'ready', held: null });
+  });
+
   it('leaves out who was chosen to be kept, and takes in the old that were chosen to go', async () => {
     const [keeper, old, mother] = [
       await lamb([44], { sex: 'female' }),

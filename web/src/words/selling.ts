@@ -24,6 +24,7 @@ import {
   type HangsOn,
   type NoDayReason,
   type PayWay,
+  type UnfitCheck,
   type WeightUnit,
 } from '@yaylak/core';
 import { countText, figureText, moneyText, shortDate, weightText } from './format';
@@ -138,9 +139,15 @@ export function saleStateText(
       return 'weight not known: weigh it';
     case 'held':
       if (held?.of === 'withdrawal') return `meat clear ${held.clearOn ? shortDate(held.clearOn) : 'later'}`;
-      return held?.of === 'reserved' ? `kept for ${held.buyer ?? 'a buyer'}` : 'too young to leave';
+      if (held?.of === 'reserved') return `kept for ${held.buyer ?? 'a buyer'}`;
+      return held?.unfit ? unfitText(held.unfit) : 'too young to leave';
   }
 }
+
+const unfitText = (unfit: UnfitCheck): string =>
+  unfit.code === 'lame'
+    ? `look first: feet or legs failed ${shortDate(unfit.on)}`
+    : 'near birth: not fit to travel; vet and local rules decide';
 
 /** `then too fat for River works`: what ends that one is ready. */
 function endOf(cells: readonly SaleCell[], outlet: OutletView | undefined): string[] {
