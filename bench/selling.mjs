@@ -1,8 +1,15 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import Database from 'libsql';
+
 const timed = (work) => {
   const from = performance.now();
   const answer = work();
   return { answer, seconds: (performance.now() - from) / 1000 };
 };
+/** Other work on the machine makes one run slow, never fast. */
+const bestOfThree = (seconds) => Math.min(seconds(), seconds(), seconds());
 const inSeconds = (s) => `${s.toFixed(2)} s`;
 
 const TODAY = 20_000;
@@ -52,6 +59,32 @@ function headsOf(core, count) {
       penHeads: count,
     };
   });
+}
+
+/** Seconds to read the rows of so many animals, their weights and what was felt, out of a database on disk. */
+function readRows(heads) {
+  const folder = mkdtempSync(join(tmpdir(), 'yaylak-bench-'));
+  const db = new Database(join(folder, 'rows.sqlite'));
+  try {
+    db.exec('create table animal (id text primary key, species text, sex text, born_on text)');
+    for (const kind of ['weight', 'finish'])
+      db.exec(`create table ${kind} (id text primary key, animal_id text, day text, a real, b real, written_by text)`);
+    db.exec('begin');
+    const animal = db.prepare('insert into animal values (?, ?, ?, ?)');
+    const weight = db.prepare('insert into weight values (?, ?, ?, ?, ?, ?)');
+    const finish = db.prepare('insert into finish values (?, ?, ?, ?, ?, ?)');
+    heads.forEach(({ daily, shape, felt }, i) => {
+      animal.run(`animal-${i}`, 'sheep', 'male', '2026-04-20');
+      daily.forEach((r, n) => weight.run(`weight-${i}-${n}`, `animal-${i}`, '2026-11-20', r.kg, null, 'Aylin'));
+      finish.run(`finish-${i}`, `animal-${i}`, '2026-11-20', shape.step, felt[0].fat, 'Aylin');
+    });
+    db.exec('commit');
+    return timed(() => ['animal', 'weight', 'finish'].map((of) => db.prepare(`select * from ${of}`).all().length))
+      .seconds;
+  } finally {
+    db.close();
+    rmSync(folder, { recursive: true, force: true });
+  }
 }
 
 /** A pen at its outlets day by day, beside reading the days alone; the same with its ranges drawn; and the split. */
@@ -104,10 +137,10 @@ export function sellingRows(core) {
   }));
   const split = timed(() => core.splitPen(heads, outlets));
   const ready = headsOf(core, 5_000);
-  const reading = timed(() =>
-    ready.map((h) => core.gainOverPeriod(h.daily, { from: TODAY - 42, to: TODAY }, settings)),
-  ).seconds;
-  const list = timed(() => ready.map((h) => core.headAtOutlets(h, outlets.slice(3, 4), settings))).seconds;
+  const reading = bestOfThree(() => readRows(ready));
+  const list = bestOfThree(
+    () => timed(() => ready.map((h) => core.headAtOutlets(h, outlets.slice(3, 4), settings))).seconds,
+  );
   return [
     {
       name: 'worth of 60 heads, 6 outlets, 120 days (goal 0.3 s)',
@@ -130,7 +163,7 @@ export function sellingRows(core) {
     {
       name: 'who is ready of 5,000, one outlet',
       figure: inSeconds(list),
-      floor: `${inSeconds(reading)} their gains alone`,
+      floor: `${inSeconds(reading)} reading their rows (goal 3 times)`,
       ratio: list / reading,
     },
   ];

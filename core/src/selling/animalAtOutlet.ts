@@ -7,7 +7,7 @@ import { stepAt, stepChances, type ThoughtClass } from './classes';
 import { daysMore, marginIn, type AllowedDays, type DaysMore, type KeepCost } from './daysMore';
 import { fatRate, type FatRate, type Felt } from './fatAhead';
 import { withHabit, type Habits } from './graders';
-import { pricesOn, type Outlet } from './outlets';
+import { isPaidDead, pricesOn, type Outlet } from './outlets';
 import { exactValue, expectedValue, type ClassChances } from './value';
 import type { WeightAhead } from './weightAhead';
 
@@ -59,12 +59,14 @@ export function chancesAhead(classes: ThoughtClasses): (days: Days) => ClassChan
 
 /** What it would bring at an outlet by day, expected. @returns undefined on a day without a price, or unfelt at a grid */
 export function valueAhead(animal: ForSale, outlet: Outlet): (days: Days) => number | undefined {
-  const chances = animal.classes && chancesAhead(animal.classes);
+  const chances = animal.classes && outlet.payBy === 'grid' ? chancesAhead(animal.classes) : undefined;
+  const isDead = isPaidDead(outlet.payBy);
   return (days) => {
     const prices = pricesOn(outlet.prices, addDays(animal.today, days));
     if (!prices) return undefined;
-    const weight = { kg: animal.weight.kgIn(days), sd: animal.weight.sdIn(days) };
-    const classes = outlet.payBy === 'grid' ? chances?.(days) : undefined;
+    // Alive the pay is a straight line of the weight: how sure it is does not matter.
+    const weight = { kg: animal.weight.kgIn(days), sd: isDead ? animal.weight.sdIn(days) : 0 };
+    const classes = chances?.(days);
     return expectedValue({ weight, killingOut: animal.killingOut, classes }, outlet, prices);
   };
 }

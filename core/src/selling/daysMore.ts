@@ -52,10 +52,29 @@ export type NoDayReason = 'withheld' | 'too-young' | 'feed-limit' | 'no-price';
 
 /** What keeping it so many days costs, and what the money would have earned meanwhile. */
 export function marginIn(days: Days, value: number, nowMinor: number, asked: KeepCost): number {
-  const interest = (1 + asked.interestAYear) ** (days / 365) - 1;
-  return value * asked.survival ** days - days * asked.dailyCostMinor - nowMinor * interest;
+  const { lives, earns } = overDays(asked);
+  return value * (lives[days] as number) - days * asked.dailyCostMinor - nowMinor * (earns[days] as number);
 }
 export type KeepCost = Pick<DaysQuestion, 'dailyCostMinor' | 'survival' | 'interestAYear'>;
+
+interface OverDays extends Pick<KeepCost, 'survival' | 'interestAYear'> {
+  /** By day from 0: the chance to live so long, and the interest on 1 till then. */
+  readonly lives: readonly number[];
+  readonly earns: readonly number[];
+}
+let lastOver: OverDays | undefined;
+/** The powers by day, the same for all head of a holding: worked out anew only where it lives or earns otherwise. */
+function overDays({ survival, interestAYear }: KeepCost): OverDays {
+  if (lastOver?.survival === survival && lastOver.interestAYear === interestAYear) return lastOver;
+  const days = Array.from({ length: MOST_AHEAD + 1 }, (_, n) => n);
+  lastOver = {
+    survival,
+    interestAYear,
+    lives: days.map((n) => survival ** n),
+    earns: days.map((n) => (1 + interestAYear) ** (n / 365) - 1),
+  };
+  return lastOver;
+}
 
 /** When to sell one animal at one outlet: each allowed day's margin, the first of the best, and the days as good. */
 export function daysMore(asked: DaysQuestion): DaysMore {
@@ -68,14 +87,14 @@ export function daysMore(asked: DaysQuestion): DaysMore {
       reason: asked.clearIn > last ? 'withheld' : asked.oldEnoughIn > last ? 'too-young' : 'feed-limit',
     };
   const now = asked.valueIn(0) ?? 0;
-  const margins = Array.from({ length: last + 1 }, (_, n) => {
+  const margins: (number | undefined)[] = [];
+  let best: number | undefined;
+  for (let n = 0; n <= last; n++) {
     const value = n < first ? undefined : asked.valueIn(n);
-    return value === undefined ? undefined : marginIn(n, value, now, asked);
-  });
-  const best = margins.reduce<number | undefined>(
-    (b, m) => (m !== undefined && m > (b ?? -Infinity) ? m : b),
-    undefined,
-  );
+    const margin = value === undefined ? undefined : marginIn(n, value, now, asked);
+    if (margin !== undefined && margin > (best ?? -Infinity)) best = margin;
+    margins.push(margin);
+  }
   if (best === undefined) return { kind: 'no-day', reason: 'no-price' };
   const bestIn = margins.findIndex((m) => m !== undefined && m >= best - TIE);
   const runs = runsOver(margins, best - Math.max(AS_GOOD_SHARE * Math.abs(best), LEAST_MINOR));

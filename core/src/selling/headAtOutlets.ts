@@ -91,17 +91,21 @@ export function headAtOutlets(
     survival: 1 - selling.diesADay,
     interestAYear: selling.interestAYear,
   });
-  const breakevens = outlets.flatMap((o) => breakevenAt(animalOf(plain, o), o) ?? []);
-  const least = breakevens.length === 0 ? undefined : Math.min(...breakevens);
-  const isPlateau = onPlateau(daily, least === Infinity ? undefined : least, settings);
-  const weight = weightAhead({ ...pace, isPlateau, curve }, settings) ?? plain;
+  const ofPlain = outlets.map((o) => animalOf(plain, o));
+  const breakevens = outlets.map((o, i) => breakevenAt(ofPlain[i] as ForSale, o));
+  // Where no gain pays it is infinite, and says nothing of a plateau.
+  const least = breakevens.reduce((l, b) => (b !== undefined && b < (l ?? Infinity) ? b : l), undefined);
+  const isPlateau = onPlateau(daily, least, settings);
+  // Most are on no plateau and have no curve: what was worked out of them stands.
+  const isPlain = !isPlateau && curve?.kind !== 'curve';
+  const weight = isPlain ? plain : (weightAhead({ ...pace, isPlateau, curve }, settings) ?? plain);
   const ageDays = bornOn === undefined ? undefined : today - bornOn;
-  const at = outlets.map((outlet): HeadAtOutlet => {
-    const animal = animalOf(weight, outlet);
+  const at = outlets.map((outlet, i): HeadAtOutlet => {
+    const animal = isPlain ? (ofPlain[i] as ForSale) : animalOf(weight, outlet);
     return {
       outlet,
       animal,
-      breakeven: breakevenAt(animal, outlet),
+      breakeven: isPlain ? breakevens[i] : breakevenAt(animal, outlet),
       nowMinor: valueAhead(animal, outlet)(0),
       chanceNow: chanceToday(animal, outlet, ageDays),
       readiness: readyFor(animal, outlet, ageDays),

@@ -49,11 +49,8 @@ export function readyFor(animal: ForSale, outlet: Outlet, ageDays: Days | undefi
   if (wantsClass && !animal.classes) return { kind: 'not-felt' };
   const last = Math.min(MOST_AHEAD, animal.feedDaysLeft ?? MOST_AHEAD);
   const isOfAge = (n: Days): boolean => ageDays === undefined || isIn(ageDays + n, box.ageDays);
-  const days = Array.from({ length: Math.max(0, last + 1) }, (_, n) => n).filter((n) => n >= animal.clearIn);
-  if (days.length === 0)
-    return { kind: 'no-day', reason: animal.clearIn > last && last >= 0 ? 'withheld' : 'feed-limit' };
-  const allowed = days.filter(isOfAge);
-  if (allowed.length === 0) return { kind: 'no-day', reason: 'age' };
+  const first = Math.max(0, animal.clearIn);
+  if (first > last) return { kind: 'no-day', reason: last >= 0 ? 'withheld' : 'feed-limit' };
   const deadFactor = isPaidDead(outlet.payBy) ? animal.killingOut : 1;
   const weightIn = (n: Days): ThoughtClass => ({
     mean: animal.weight.kgIn(n) * deadFactor,
@@ -75,14 +72,16 @@ export function readyFor(animal: ForSale, outlet: Outlet, ageDays: Days | undefi
     return undefined;
   };
   let nearest: { n: Days; factors: Factors } | undefined;
-  for (const n of allowed) {
+  for (let n = first; n <= last; n++) {
+    if (!isOfAge(n)) continue;
     const factors = at(n);
     if (isReady(factors) && n === 0)
       return { kind: 'ready', chance: factors.chance, isNarrow: narrow, closes: closesIn() };
     if (isReady(factors)) return { kind: 'in-days', days: n, chance: factors.chance, isNarrow: narrow };
     if (!nearest || factors.chance > nearest.factors.chance) nearest = { n, factors };
   }
-  const { n, factors } = nearest as { n: Days; factors: Factors };
+  if (!nearest) return { kind: 'no-day', reason: 'age' };
+  const { n, factors } = nearest;
   const worst = worstOf(factors);
   return { kind: 'never', factor: worst.name, side: worst.side, chance: factors.chance, onDay: n };
 }

@@ -70,7 +70,8 @@ export function weightAhead(asked: WeightQuestion, settings: SpeciesSettings): W
     gainSd: pace.sd,
     byCurve: curve !== undefined,
     kgIn: (n) => last.kg + grown(n),
-    sdIn: (n) => Math.hypot(s0, (n + daysSince) * pace.sd),
+    // By the root: the careful hypotenuse takes many times as long, and these are kilograms.
+    sdIn: (n) => Math.sqrt(s0 ** 2 + ((n + daysSince) * pace.sd) ** 2),
   };
 }
 

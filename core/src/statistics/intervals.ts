@@ -7,7 +7,13 @@ export const Z_80 = 1.2815515655446004;
 export const halfWidth80 = (standardError: number): number => Z_80 * standardError;
 
 /** Student's t for an 80 % two-sided interval, for whole degrees of freedom and others. @throws RangeError under 1 */
-export const t80 = (degreesOfFreedom: number): number => studentQuantile(0.9, degreesOfFreedom, Z_80);
+export const t80 = (degreesOfFreedom: number): number =>
+  Number.isInteger(degreesOfFreedom) && degreesOfFreedom <= KNOWN_T80
+    ? (knownT80[degreesOfFreedom] ??= studentQuantile(0.9, degreesOfFreedom, Z_80))
+    : studentQuantile(0.9, degreesOfFreedom, Z_80);
+/** Whole degrees up to here are asked for again and again: worked out once. */
+const KNOWN_T80 = 1_000;
+const knownT80: number[] = [];
 
 export interface MeanWithRange {
   readonly mean: number;
