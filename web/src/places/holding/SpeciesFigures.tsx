@@ -7,14 +7,14 @@ import {
   type SpeciesSettings,
   type WeightUnit,
 } from '@yaylak/core';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { useUnsaved } from '../../parts/unsaved';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Row, Small } from '../../parts/Panel';
 import { fieldLook } from '../../parts/Field';
 import { colour, space } from '../../theme/tokens';
-import { fillIn, flatFigures } from './figures';
+import { figureLines, fillIn, flatFigures, type FlatFigure } from './figures';
 import type { SaveHolding } from '../../parts/useSaveHolding';
 
 interface Props {
@@ -119,32 +119,22 @@ export function SpeciesFigures({ species, holding, onSave }: Props) {
                 <Small>{SOURCE_NOTES[field]}</Small>
               </th>
               <td>
-                <Row>
-                  {flatFigures(field, settings[field], unit).map(({ path, label, value, choices }) => {
-                    const own = {
-                      'aria-label': `${wordsOf(field, unit)} ${label}`.trim(),
-                      value: draft[path] ?? value,
-                      onChange: (e: { readonly target: { readonly value: string } }) =>
-                        setDraft({ ...draft, [path]: e.target.value }),
-                    };
-                    return (
-                      <label key={path}>
-                        {label}
-                        {choices ? (
-                          <select {...own}>
-                            {choices.map(([kept, words]) => (
-                              <option key={kept} value={kept}>
-                                {words}
-                              </option>
-                            ))}
-                          </select>
-                        ) : (
-                          <input {...own} data-wide={!/^-?[\d.]+$/.test(value) || undefined} />
-                        )}
-                      </label>
-                    );
-                  })}
-                </Row>
+                {figureLines(flatFigures(field, settings[field], unit)).map(({ group, figures }) => (
+                  <Fragment key={figures[0]?.path}>
+                    {group === '' ? null : <Small>{group}</Small>}
+                    <Line>
+                      {figures.map((figure) => (
+                        <Figure
+                          key={figure.path}
+                          figure={figure}
+                          name={`${wordsOf(field, unit)} ${figure.label}`.trim()}
+                          typed={draft[figure.path]}
+                          onType={(typed) => setDraft({ ...draft, [figure.path]: typed })}
+                        />
+                      ))}
+                    </Line>
+                  </Fragment>
+                ))}
                 {field in overridden ? (
                   <Button kind="quiet" onPress={() => void reset(field)}>
                     Own figure. Back to{' '}
@@ -170,6 +160,42 @@ export function SpeciesFigures({ species, holding, onSave }: Props) {
   );
 }
 
+interface FigureProps {
+  readonly figure: FlatFigure;
+  /** As it is read out, by itself. */
+  readonly name: string;
+  readonly typed: string | undefined;
+  readonly onType: (typed: string) => void;
+}
+
+function Figure({ figure: { own, value, choices }, name, typed, onType }: FigureProps) {
+  const field = {
+    'aria-label': name,
+    value: typed ?? value,
+    onChange: (e: { readonly target: { readonly value: string } }) => onType(e.target.value),
+  };
+  return (
+    <label>
+      {own}
+      {choices ? (
+        <select {...field}>
+          {choices.map(([kept, words]) => (
+            <option key={kept} value={kept}>
+              {words}
+            </option>
+          ))}
+        </select>
+      ) : (
+        <input {...field} data-wide={!/^-?[\d.]+$/.test(value) || undefined} />
+      )}
+    </label>
+  );
+}
+
+const Line = styled(Row)`
+  align-items: flex-end;
+  margin-bottom: ${space(2)};
+`;
 const Table = styled.table`
   margin-top: ${space(3)};
   th {
@@ -193,7 +219,7 @@ const Table = styled.table`
   }
   input {
     ${fieldLook}
-    width: 76px;
+    width: 72px;
     padding: 0 ${space(2)};
     font-size: 15px;
   }

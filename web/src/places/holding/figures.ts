@@ -14,6 +14,9 @@ export interface FlatFigure {
   /** `weaningDays.opens`. */
   readonly path: string;
   readonly label: string;
+  /** The label in two: of the list or the piece it stands in, and its own in there. */
+  readonly group: string;
+  readonly own: string;
   readonly value: string;
   /** What it may be, where one of a few is chosen: how it is kept, and its words. */
   readonly choices?: readonly (readonly [value: string, words: string])[];
@@ -151,20 +154,45 @@ const LABELS: Readonly<Record<string, string>> = {
 const isWeight = (path: string): boolean => /Kg(PerDay)?(\.|$)/.test(path);
 
 /** Money is kept in hundredths and typed whole. */
-const isMoney = (path: string): boolean => path.endsWith('Minor');
+const isMoney = (path: string): boolean => /Minor(ADay)?$/.test(path);
 
 /** A setting's figures one by one, each with the path to put it back. */
-export function flatFigures(field: string, value: unknown, unit: WeightUnit = 'kg', label = ''): FlatFigure[] {
+export function flatFigures(
+  field: string,
+  value: unknown,
+  unit: WeightUnit = 'kg',
+  group = '',
+  name = '',
+): FlatFigure[] {
+  const label = `${group} ${name}`.trim();
   if (typeof value !== 'object' || value === null) {
     const choices = CHOICES[field.slice(field.lastIndexOf('.') + 1)];
-    return [{ path: field, label, value: shownAs(field, value, unit), ...(choices ? { choices } : {}) }];
+    const shown = shownAs(field, value, unit);
+    return [{ path: field, label, group, own: name, value: shown, ...(choices ? { choices } : {}) }];
   }
   return Object.entries(value).flatMap(([key, inner]) => {
     if (NOT_SHOWN.has(key)) return [];
     const isPlace = /^\d+$/.test(key) && Array.isArray(value);
     const own = isPlace ? String(Number(key) + 1) : (LABELS[key] ?? key);
-    return flatFigures(`${field}.${key}`, inner, unit, label ? `${label} ${own}` : own);
+    return flatFigures(`${field}.${key}`, inner, unit, label, own);
   });
+}
+
+/** Figures that stand in one line: those of one list, or of one piece of a list. */
+export interface FigureLine {
+  readonly group: string;
+  readonly figures: readonly FlatFigure[];
+}
+
+/** Figures line by line, in their order. */
+export function figureLines(figures: readonly FlatFigure[]): FigureLine[] {
+  const lines: { readonly group: string; readonly figures: FlatFigure[] }[] = [];
+  for (const figure of figures) {
+    const line = lines.at(-1);
+    if (line?.group === figure.group) line.figures.push(figure);
+    else lines.push({ group: figure.group, figures: [figure] });
+  }
+  return lines;
 }
 
 function shownAs(path: string, value: unknown, unit: WeightUnit): string {
