@@ -88,14 +88,14 @@ export function daysMore(asked: DaysQuestion): DaysMore {
     };
   const now = asked.valueIn(0) ?? 0;
   const margins: (number | undefined)[] = [];
-  let best: number | undefined;
+  let best = -Infinity;
   for (let n = 0; n <= last; n++) {
     const value = n < first ? undefined : asked.valueIn(n);
     const margin = value === undefined ? undefined : marginIn(n, value, now, asked);
-    if (margin !== undefined && margin > (best ?? -Infinity)) best = margin;
+    if (margin !== undefined && margin > best) best = margin;
     margins.push(margin);
   }
-  if (best === undefined) return { kind: 'no-day', reason: 'no-price' };
+  if (best === -Infinity) return { kind: 'no-day', reason: 'no-price' };
   const bestIn = margins.findIndex((m) => m !== undefined && m >= best - TIE);
   const runs = runsOver(margins, best - Math.max(AS_GOOD_SHARE * Math.abs(best), LEAST_MINOR));
   const run = runs.find((r) => r.from <= bestIn && bestIn <= r.to) as DayRun;
