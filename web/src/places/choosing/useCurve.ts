@@ -9,26 +9,34 @@ export interface Curve {
   readonly progress: number | undefined;
 }
 
+interface Asked {
+  readonly keep: number;
+  readonly sireCap: number;
+  /** By animal, in the order of the kinships. */
+  readonly indices: readonly number[];
+}
+
 /** The curve of a set as it is, worked anew when the list, the number or the cap is another. */
 export function useCurve(view: ChoosingView, kin: KinView | undefined, sireCap: number): Curve {
   const [curve, setCurve] = useState<{ readonly of: string; readonly found: CurveFound }>();
-  const [progress, setProgress] = useState<number>();
-  const { keep } = view.lines;
+  const [reached, setReached] = useState<{ readonly of: string; readonly share: number }>();
   const isOfNow = kin?.animalIds.length === view.rows.length;
   const indexOf = new Map(view.rows.map((r) => [r.tag.animalId, r.index]));
-  const indices = kin?.animalIds.map((id) => indexOf.get(id) ?? 0) ?? [];
-  const of = JSON.stringify([keep, sireCap, indices.map((i) => i.toFixed(6))]);
+  // All that the curve hangs on beside the kinships: the effect reads it from here, so that it runs anew with it alone.
+  const asked: Asked = {
+    keep: view.lines.keep,
+    sireCap,
+    indices: kin?.animalIds.map((id) => Number((indexOf.get(id) ?? 0).toFixed(6))) ?? [],
+  };
+  const of = JSON.stringify(asked);
   useEffect(() => {
     if (!kin || !isOfNow) return undefined;
-    setProgress(0);
-    void workCurve({ kin, indices, keep, sireCap }, setProgress).then((found) => {
-      if (found === 'stopped') return;
-      setCurve({ of, found });
-      setProgress(undefined);
+    void workCurve({ kin, ...(JSON.parse(of) as Asked) }, (share) => setReached({ of, share })).then((found) => {
+      if (found !== 'stopped') setCurve({ of, found });
     });
     return stopCurve;
-    // `of` names all that the curve hangs on.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [of, isOfNow, kin]);
-  return { found: curve?.of === of ? curve.found : undefined, progress };
+  const found = curve?.of === of ? curve.found : undefined;
+  const isWorked = kin !== undefined && isOfNow && !found;
+  return { found, progress: isWorked ? (reached?.of === of ? reached.share : 0) : undefined };
 }
