@@ -22,11 +22,11 @@ async function later(page: Page, days: number): Promise<void> {
   await forget(page);
   await page.goto(server.url);
 }
-const write = (sheet: Locator): Promise<void> => sheet.getByRole('button', { name: 'Write it down' }).click();
+const write = (sheet: Locator): Promise<void> => sheet.getByRole('button', { name: 'Save' }).click();
 
 test('twins are born, one is fostered out, and both stand rightly beside the others', async ({ page }) => {
   await page.goto(`${server.url}/births?species=sheep`);
-  await page.getByRole('button', { name: 'Write down the birth of A-10' }).click();
+  await page.getByRole('button', { name: 'Record the birth of A-10' }).click();
   const sheet = page.getByRole('dialog', { name: 'A birth' });
   const alive = sheet.getByRole('group', { name: 'Born alive' });
   await alive.getByRole('button', { name: '+ Female' }).click();
@@ -34,7 +34,7 @@ test('twins are born, one is fostered out, and both stand rightly beside the oth
   await sheet.getByRole('group', { name: '1. ewe lamb' }).getByLabel('Weight, kg').fill('4.1');
   await sheet.getByRole('radio', { name: 'passed' }).click();
   await expectAccessible(page);
-  await sheet.getByRole('button', { name: 'Write the birth down' }).click();
+  await sheet.getByRole('button', { name: 'Record birth' }).click();
   await expect(sheet.getByText('A-10: 2 lambs alive. The next dam, or close.')).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Foster young of A-10' }).click();
@@ -53,16 +53,16 @@ test('more young than were scanned are asked about, and kept with a reason; Ctrl
 }) => {
   const before = await births(page);
   await page.goto(`${server.url}/births?species=sheep`);
-  await page.getByRole('button', { name: 'Write down the birth of A-11' }).click();
+  await page.getByRole('button', { name: 'Record the birth of A-11' }).click();
   const sheet = page.getByRole('dialog', { name: 'A birth' });
   const alive = sheet.getByRole('group', { name: 'Born alive' });
   await alive.getByRole('button', { name: '+ Female' }).click();
   await alive.getByRole('button', { name: '+ Female' }).click();
   await expect(sheet.getByText(/^2 born, and 1 counted on .* Are they all hers\?$/)).toBeVisible();
-  const submit = sheet.getByRole('button', { name: 'Write the birth down' });
+  const submit = sheet.getByRole('button', { name: 'Record birth' });
   await submit.click();
   await expect(sheet.getByRole('alert')).toContainText('Check, or give the reason.');
-  await sheet.getByLabel(/^Why it is so all the same/).fill('one lay behind the other');
+  await sheet.getByLabel(/^What happened/).fill('one lay behind the other');
   await submit.click();
   await expect(sheet.getByText('A-11: 2 lambs alive. The next dam, or close.')).toBeVisible();
   await page.keyboard.press('Escape');
@@ -79,7 +79,7 @@ test('young that were written down at their birth get tag and weight at the race
   await expect(page.getByLabel('Number of the next dam')).toBeFocused();
   await page.keyboard.type('A-09');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('Ram lamb that was written down at the birth; the last of hers.');
+  await expect(page.getByRole('alert')).toContainText('Ram lamb that was recorded at the birth; the last of hers.');
   await page.getByLabel(/^Weight/).fill('6.2');
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Number of the next dam')).toBeVisible();
@@ -103,12 +103,12 @@ test('a rabbit litter is born, fostered over, weighed for days and weaned in two
 }) => {
   await page.goto(server.url);
   // Two presses: her row, and what is typed.
-  await page.getByRole('link', { name: 'Write down the birth of K-D21' }).click();
+  await page.getByRole('link', { name: 'Record the birth of K-D21' }).click();
   const birth = page.getByRole('dialog', { name: 'A birth' });
   await expect(birth.getByLabel('Alive')).toBeFocused();
   await page.keyboard.type('9');
   await expectAccessible(page);
-  await birth.getByRole('button', { name: 'Write the birth down' }).click();
+  await birth.getByRole('button', { name: 'Record birth' }).click();
   await expect(birth.getByText('K-D21: 9 kits alive. The next dam, or close.')).toBeVisible();
   await page.keyboard.press('Escape');
 

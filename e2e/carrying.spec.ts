@@ -116,15 +116,15 @@ test('a test on day 10 is refused with the day it can tell, and taken with a rea
   const early = females.find((f) => f.state === 'too-soon') as CarryingFemaleView;
   const blood = early.windows.find((w) => w.way === 'blood');
   await page.goto(`${server.url}/carrying?species=goat`);
-  await page.getByRole('button', { name: `Write down of ${early.tag.text}` }).click();
+  await page.getByRole('button', { name: `Record for ${early.tag.text}` }).click();
   const sheet = page.getByRole('dialog', { name: /a test, a look or a loss/ });
   await sheet.getByLabel('By', { exact: true }).selectOption('blood');
   await sheet.getByLabel('Result').selectOption('empty');
   await expect(sheet.getByRole('status')).toContainText(`it can tell from day 30, ${blood?.tooSoon?.validFrom}`);
-  await sheet.getByRole('button', { name: 'Write it down' }).click();
+  await sheet.getByRole('button', { name: 'Save' }).click();
   await expect(sheet.getByRole('alert')).toContainText('Wait until then, or give the reason');
-  await sheet.getByLabel(/^Why all the same/).fill('the vet was here');
-  await sheet.getByRole('button', { name: 'Write it down' }).click();
+  await sheet.getByLabel(/^Reason for going ahead/).fill('the vet was here');
+  await sheet.getByRole('button', { name: 'Save' }).click();
   await expect(sheet).toBeHidden();
   const after = (await goats(page)).females.find((f) => f.tag.animalId === early.tag.animalId);
   expect(after?.chance?.probability).toBe(early.chance?.probability);
@@ -157,7 +157,7 @@ test('scanning goes by keys alone, blind or not, and the young are counted', asy
   await expect(page.getByText(/^Fits /)).toBeVisible();
   await expectAccessible(page);
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Young to 100 females')).toBeVisible();
+  await expect(page.getByText('Scanning % (young per 100 females)')).toBeVisible();
   await expect
     .poll(async () => (await goats(page)).females.find((f) => f.tag.animalId === second?.animalId))
     .toMatchObject({ state: 'in-young', young: 2 });
@@ -171,10 +171,10 @@ test('a choice over what is cheapest wants a reason, and is remembered', async (
   const suggested = await panel.locator('tr[data-best] td').first().textContent();
   const other = suggested === 'Sell now' ? 'keep' : 'sell';
   await panel.getByLabel('Decide').selectOption(other);
-  await panel.getByRole('button', { name: 'Write the choice down' }).click();
+  await panel.getByRole('button', { name: 'Record decision' }).click();
   await expect(panel.getByRole('alert')).toContainText('Why: say why');
   await panel.getByLabel('Why', { exact: true }).fill('she is old');
-  await panel.getByRole('button', { name: 'Write the choice down' }).click();
+  await panel.getByRole('button', { name: 'Record decision' }).click();
   await expect(
     page
       .getByRole('status')
@@ -187,7 +187,7 @@ test('a choice over what is cheapest wants a reason, and is remembered', async (
 
 test('all that are awaited stand on a list for the wall', async ({ page }) => {
   await page.goto(`${server.url}/births/list`);
-  await expect(page.getByRole('columnheader', { name: 'Birth, usual' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Usual dates' })).toBeVisible();
   expect(await page.getByRole('row').count()).toBeGreaterThan(10);
   await page.getByLabel('Species').selectOption('rabbit');
   await expect(page.getByRole('heading', { level: 1, name: 'Births to expect: kindling' })).toBeVisible();

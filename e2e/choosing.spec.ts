@@ -55,7 +55,7 @@ test('from the look over to the counted pens, by keyboard alone', async ({ page 
     await page.keyboard.press('Enter');
     await expect(page.getByTestId('seen-count')).toContainText(`${i + 1} of 10`);
   }
-  await expect(page.getByText('all on the server')).toBeVisible();
+  await expect(page.getByText('all saved')).toBeVisible();
   await tabTo(page, page.getByRole('button', { name: 'Finish', exact: true }));
   await page.keyboard.press('Enter');
   await tabTo(page, page.getByRole('button', { name: 'Finish the job' }));

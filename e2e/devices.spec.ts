@@ -83,7 +83,7 @@ test('sixty sheep go through weigh, look over, treat and sort by stick and crate
       () => !/ kg|\u00a0kg/.test(document.querySelector('[aria-label^=Readers]')?.textContent ?? ''),
     );
   }
-  await expect(page.getByText('all on the server')).toBeVisible();
+  await expect(page.getByText('all saved')).toBeVisible();
 
   const book = (await (await request.get(`${server.url}/api/book`)).json()) as BookFile;
   const ofJob = book.entries.filter(

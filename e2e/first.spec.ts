@@ -114,7 +114,7 @@ test('a new holding has five ewes, two rams, three does by name and a cow, all w
   }
   expect(keys()).toBeLessThan(FIVE_MINUTES_OF_KEYS);
 
-  await expect(page.getByText('all on the server')).toBeVisible();
+  await expect(page.getByText('all saved')).toBeVisible();
   const { animals, entries } = (await (await request.get(`${server.url}/api/book`)).json()) as BookFile;
   const count = (of: string, is: string): number => animals.filter((a) => a.species === of && a.sex === is).length;
   expect([

@@ -27,7 +27,7 @@ test('a doe seen standing at 10:00 shows her window with hours, by keyboard alon
   await page.goto(`${server.url}/mating?species=goat`);
   await expect(page.getByRole('heading', { level: 1, name: /on heat/ })).toBeVisible();
   await page.keyboard.press('n');
-  const sheet = page.getByRole('dialog', { name: 'Look for heat' });
+  const sheet = page.getByRole('dialog', { name: 'Record heat check' });
   await typeDay(sheet, 'When', `${yesterday}T10:00`);
   await sheet.getByRole('listbox', { name: 'Females' }).focus();
   for (let i = 0; i < place; i++) await page.keyboard.press('ArrowDown');
@@ -62,10 +62,10 @@ test('a mating with near kin is stopped with the figure, and overruled only with
   const sheet = page.getByRole('dialog', { name: /^Serve / });
   await sheet.getByLabel('Male', { exact: true }).selectOption(buck.tag.animalId);
   await expect(sheet.getByText(/is her .*: their young would be \d+.% inbred/)).toBeVisible();
-  await sheet.getByRole('button', { name: 'Write the service down' }).click();
+  await sheet.getByRole('button', { name: 'Record service' }).click();
   await expect(sheet.getByRole('alert')).toContainText('give a reason for going ahead');
   await sheet.getByLabel(/^Reason for going ahead/).fill('the other buck is lame');
-  await sheet.getByRole('button', { name: 'Write the service down' }).click();
+  await sheet.getByRole('button', { name: 'Record service' }).click();
   await expect(sheet).toBeHidden();
   const { entries } = await ask<BookFile>(page, '/api/book');
   const kept = entries.filter((e) => e.type === 'service' && e.reason === 'the other buck is lame');
@@ -102,7 +102,7 @@ test('the plan keeps to the noes, and its groups become a job at the race', asyn
   await expect(page.getByRole('heading', { name: 'The groups' })).toBeVisible();
   await expect(
     page
-      .getByRole('row', { name: /^Pairs not to be/ })
+      .getByRole('row', { name: /^Pairs not allowed/ })
       .getByRole('cell')
       .first(),
   ).toHaveText('0');
@@ -116,7 +116,7 @@ test('the plan keeps to the noes, and its groups become a job at the race', asyn
   await page.getByRole('button', { name: 'Plan who goes to whom' }).click();
   await expect(
     page
-      .getByRole('row', { name: /^Pairs not to be/ })
+      .getByRole('row', { name: /^Pairs not allowed/ })
       .getByRole('cell')
       .first(),
   ).toHaveText('1');
@@ -168,11 +168,11 @@ test('a pedigree shows who stands in it twice, and takes a gene test', async ({ 
   await page.goto(`${server.url}/animals/${id}/pedigree`);
   await page.getByLabel('Generations').selectOption('5');
   await expect(page.locator('[data-repeated]')).toHaveCount(pedigree.nodes.filter((n) => n.isRepeated).length);
-  await page.getByRole('button', { name: 'Write a gene test down' }).click();
+  await page.getByRole('button', { name: 'Record a gene test' }).click();
   const sheet = page.getByRole('dialog', { name: /^Gene test/ });
   await sheet.getByLabel('Disorder').fill('spider legs');
   await sheet.getByLabel('Result').selectOption('carrier');
-  await sheet.getByRole('button', { name: 'Write it down' }).click();
+  await sheet.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('spider legs: carrier, tested')).toBeVisible();
   await expectAccessible(page);
 });

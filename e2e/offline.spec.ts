@@ -132,12 +132,12 @@ test('every place opens after a reload without the server, says from when its fi
     await expect(page.getByRole('heading', { level: 1 }).first(), shown).toBeVisible();
     await expect(page.getByRole('heading', { name: 'The server is away' })).toHaveCount(0);
   }
-  await page.getByRole('button', { name: 'Write a birth down' }).click();
+  await page.getByRole('button', { name: 'Record a birth' }).click();
   const birth = page.getByRole('dialog', { name: 'A birth' });
   await birth.getByLabel('Tag of the dam').fill('A-10');
   await page.keyboard.press('Enter');
   await birth.getByRole('group', { name: 'Alive' }).getByRole('button', { name: '+ Female' }).click();
-  await birth.getByRole('button', { name: 'Write the birth down' }).click();
+  await birth.getByRole('button', { name: 'Record birth' }).click();
   await expect(birth.getByText('A-10: 1 lamb alive. The next dam, or close.')).toBeVisible();
   await context.setOffline(false);
   await expect
@@ -159,7 +159,7 @@ test('two devices work one job at once, and each sees what the other wrote', asy
   await one.goto(`${server.url}/race`);
   await one.getByRole('button', { name: /Start with/ }).click();
   await expect(one.getByLabel('Number of the next animal')).toBeFocused();
-  await expect(one.getByText('all on the server')).toBeVisible();
+  await expect(one.getByText('all saved')).toBeVisible();
   const two = await (await browser.newContext()).newPage();
   await two.goto(one.url());
   // A device that did not begin the job asks whose hand it is.
@@ -174,12 +174,12 @@ test('two devices work one job at once, and each sees what the other wrote', asy
   // The same animal on both: said, kept, and one of the two taken back.
   await weigh(one, b?.tag.text ?? '', '44', 2);
   await one.getByRole('button', { name: 'Finish' }).click();
-  await expect(one.getByRole('heading', { name: 'Written down twice (1)' })).toBeVisible();
+  await expect(one.getByRole('heading', { name: 'Recorded twice (1)' })).toBeVisible();
   await one
     .getByRole('button', { name: /^Take back/ })
     .first()
     .click();
-  await expect(one.getByRole('heading', { name: /Written down twice/ })).toBeHidden();
+  await expect(one.getByRole('heading', { name: /Recorded twice/ })).toBeHidden();
   const { entries } = (await (await request.get(`${server.url}/api/book`)).json()) as BookFile;
   expect(entries.filter((e) => e.source === 'race' && e.type === 'weight').map((e) => e.writtenBy)).toEqual([
     'Aylin',

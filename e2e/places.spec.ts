@@ -48,8 +48,8 @@ test('a file with 3 bad rows of 50 shows the 3 and takes 47; the same file again
     await page.getByRole('button', { name: 'Look at what would happen' }).click();
     const bad = page.getByTestId('bad-rows').locator('tbody tr');
     await expect(bad).toHaveCount(3);
-    await expect(bad.nth(0)).toContainText('10date“29.02.2025” is no date');
-    await expect(bad.nth(1)).toContainText('22numberno animal wears “99-9999”');
+    await expect(bad.nth(0)).toContainText('10date“29.02.2025” is not a real date');
+    await expect(bad.nth(1)).toContainText('22numberno animal is tagged “99-9999”');
     await expect(bad.nth(2)).toContainText('35weight9999');
     if (round === 'again') await expect(page.getByText(/0 new, 47 in the book already/)).toBeVisible();
     else {
@@ -183,7 +183,7 @@ test('a lost tag puts its animal on the list, and fitting it takes it off', asyn
   const number = ewes.rows[0]?.tag.text ?? '';
   await page.goto(`${server.url}/animals/${ewes.rows[0]?.tag.animalId}`);
   await page.getByRole('button', { name: new RegExp(`^Lost: .*${number}$`) }).click();
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('status').filter({ hasText: `Lost: ` })).toBeVisible();
 
   await page.getByRole('link', { name: 'Tags', exact: true }).click();

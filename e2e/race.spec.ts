@@ -28,7 +28,7 @@ test('twenty ewe lambs by keyboard, with the server gone in the middle, are in t
 
   // Alt+2 goes to the race; who, then Enter on the button: no pointer anywhere.
   await page.keyboard.press('Alt+2');
-  await expect(page.getByRole('heading', { name: 'Who comes through the race?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Which animals are coming through?' })).toBeVisible();
   await page.getByLabel('Who').focus();
   await page.keyboard.type(`Ewe lambs of ${year}`);
   await expect(page.getByRole('button', { name: /Start with/ })).toBeVisible();
@@ -59,7 +59,7 @@ test('twenty ewe lambs by keyboard, with the server gone in the middle, are in t
   await expect(page.getByTestId('seen-count')).toContainText('20 of');
 
   await server.start();
-  await expect(page.getByText('all on the server')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('all saved')).toBeVisible({ timeout: 30_000 });
   const book = (await (await request.get(`${server.url}/api/book`)).json()) as BookFile;
   const today = book.entries.filter((e) => e.type === 'weight' && e.source === 'race');
   const byAnimal = new Map(today.map((e) => [e.type === 'weight' ? e.animalId : '', e.type === 'weight' ? e.kg : 0]));
@@ -121,5 +121,5 @@ test('a slip is asked about, an unknown number is taken in, the last animal is t
   await expect(page.getByText(/1 of \d+ on the list came through/)).toBeVisible();
   await page.getByRole('button', { name: 'Finish the job' }).click();
   await expect(page.getByRole('heading', { name: 'Finished' })).toBeVisible();
-  await expect(page.getByText('all on the server')).toBeVisible();
+  await expect(page.getByText('all saved')).toBeVisible();
 });

@@ -66,7 +66,7 @@ async function finishAtRace(page: Page, wanted: number): Promise<void> {
       () => !/ kg|\u00a0kg/.test(document.querySelector('[aria-label^=Readers]')?.textContent ?? ''),
     );
   }
-  await expect(page.getByText('all on the server')).toBeVisible();
+  await expect(page.getByText('all saved')).toBeVisible();
   const { rows } = await get<SellingView>(page, '/api/selling?species=sheep');
   const felt = rows.filter((r) => drawn.includes(r.tag.text));
   expect(felt.every((r) => r.finish !== null && r.weight?.on === r.finish.on)).toBe(true);
@@ -136,7 +136,7 @@ test('twenty are drawn, felt, split, loaded and sold, and their kill sheet teach
   await expect(page.getByText(new RegExp(`Of ${heads.length} rows: ${good} new, 0 in`))).toBeVisible();
   const bad = page.getByTestId('bad-rows');
   await expect(bad).toContainText('It has not left to be killed');
-  await expect(bad).toContainText('no animal wears “99-9999”');
+  await expect(bad).toContainText('no animal is tagged “99-9999”');
   await page.getByRole('button', { name: `Take in ${good}` }).click();
   await expect(page.getByRole('heading', { name: `${good} taken in` })).toBeVisible();
 
@@ -154,7 +154,7 @@ test('twenty are drawn, felt, split, loaded and sold, and their kill sheet teach
   await page.getByRole('button', { name: `Type the result of ${heads[0] ?? ''}` }).click();
   const typed = page.getByRole('dialog', { name: `What came back of ${heads[0] ?? ''}` });
   await typed.getByLabel('Carcass, kg').fill('25.1');
-  await typed.getByRole('button', { name: 'Write it down' }).click();
+  await typed.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('head; nothing came back of 1 yet')).toBeVisible();
 
   await page.getByRole('link', { name: 'Sale sheet' }).first().click();

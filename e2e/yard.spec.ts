@@ -147,7 +147,7 @@ for (const size of [
     await page.keyboard.type(third.worn.find(([, , kind]) => kind === 'electronic')?.[0] ?? '');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('img', { name: new RegExp(`tag ${third.tag.text}`) }).first()).toBeVisible();
-    await expect(page.getByRole('alert')).toContainText('Another animal was read, so this one is not written down');
+    await expect(page.getByRole('alert')).toContainText('Another animal was read, so this one is not recorded');
     // Enter twice quickly is one animal.
     await page.keyboard.type(kg(third));
     await page.keyboard.press('Enter');
@@ -167,7 +167,7 @@ for (const size of [
     await page.reload();
     await expect(weight).toHaveValue(kg(fourth));
     await page.keyboard.press('Escape');
-    await expect(page.getByRole('heading', { name: 'Who comes through the race?' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Which animals are coming through?' })).toBeVisible();
     await page.goBack();
     await expect(weight).toHaveValue(kg(fourth));
 
@@ -178,14 +178,14 @@ for (const size of [
     await expect(weight).toHaveValue(kg(fourth));
     await weight.press('Enter');
     await expect(seen).toContainText('4 of');
-    await expect(page.getByText('all on the server')).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText('all saved')).toBeVisible({ timeout: 30_000 });
 
     await page.getByRole('button', { name: 'Finish', exact: true }).click();
     await page.getByRole('button', { name: 'Finish the job' }).click();
     const through = page.getByText(`4 of ${lambs.length} on the list came through`);
     await expect(page.getByRole('heading', { name: 'Finished' })).toBeVisible();
     await expect(through).toBeVisible();
-    await expect(page.getByText('all on the server')).toBeVisible();
+    await expect(page.getByText('all saved')).toBeVisible();
     await page.reload();
     await expect(page.getByRole('heading', { name: 'Finished' })).toBeVisible();
     await expect(through).toBeVisible();
@@ -221,7 +221,7 @@ for (const size of [
     await page.keyboard.type(kg(fourth));
     await page.keyboard.press('Enter');
     await expect(seen).toContainText('1 of');
-    await expect(page.getByText('all on the server')).toBeVisible();
+    await expect(page.getByText('all saved')).toBeVisible();
     const again = (await (await page.request.get(`${server.url}/api/book`)).json()) as BookFile;
     expect(again.entries.flatMap((e) => (e.type === 'weight' && e.jobId === late.id ? [e.on] : []))).toEqual([on]);
   });

@@ -38,7 +38,7 @@ test('one press from Today starts the scoring of the ewes; after it stand the mo
     if (await again.isVisible()) await page.keyboard.press('Enter');
     await expect(page.getByTestId('seen-count')).toContainText(`${i + 1} of`);
   }
-  await expect(page.getByText('all on the server')).toBeVisible();
+  await expect(page.getByText('all saved')).toBeVisible();
   await page.getByRole('button', { name: 'Finish' }).click();
   const book = await ask<BookFile>(page, '/api/book');
   const put = book.entries.flatMap((e) => (e.type === 'mob' && e.source === 'race' ? [e.mob] : []));

@@ -9,10 +9,11 @@ import {
   type PenStage,
   type Presentation,
 } from '@yaylak/core';
+import { dayText } from './dayText';
 
 export const EASE_WORDS: Readonly<Record<Ease, string>> = {
-  alone: 'by herself',
-  eased: 'a little help',
+  alone: 'unassisted',
+  eased: 'some help',
   'pulled-hard': 'hard pull',
   vet: 'vet',
 };
@@ -23,7 +24,7 @@ export const PRESENTATION_WORDS: Readonly<Record<Presentation, string>> = {
   'head-back': 'head turned back',
   backward: 'hind legs first',
   'rump-first': 'rump first',
-  tangled: 'two at once',
+  tangled: 'two coming together',
 };
 
 export const MOTHERING_WORDS: Readonly<Record<Mothering, string>> = {
@@ -48,14 +49,14 @@ export const CAUSE_WORDS: Readonly<Record<DeathCause, string>> = {
   weak: 'born weak',
   'hard-birth': 'hard birth',
   cold: 'cold',
-  hunger: 'no milk',
+  hunger: 'starvation, no milk',
   'lain-on': 'lain on',
   scour: 'scour',
-  lungs: 'lungs',
+  lungs: 'pneumonia',
   bloat: 'bloat',
-  hunted: 'hunted',
+  hunted: 'killed by dog or predator',
   accident: 'accident',
-  unknown: 'nobody knows',
+  unknown: 'unknown',
 };
 
 export const PEN_STAGE_WORDS: Readonly<Record<PenStage, string>> = {
@@ -70,19 +71,19 @@ export function birthQuestionText(question: BirthQuestion): string {
     case 'born-dead':
       return `${question.dead} born dead: what was it?`;
     case 'too-early':
-      return `Day ${question.days} after the service of ${question.servedOn}; from day ${question.shortest} on is usual. Is it she, and was she served before?`;
+      return `Day ${question.days} after the service of ${dayText(question.servedOn)}; from day ${question.shortest} on is usual. Is it she, and was she served before?`;
     case 'too-late':
-      return `Day ${question.days} after the service of ${question.servedOn}; up to day ${question.longest} is usual. Was she served again?`;
+      return `Day ${question.days} after the service of ${dayText(question.servedOn)}; up to day ${question.longest} is usual. Was she served again?`;
     case 'more-than-scanned':
-      return `${question.born} born, and ${question.scanned} counted on ${question.on}. Are they all hers?`;
+      return `${question.born} born, and ${question.scanned} counted on ${dayText(question.on)}. Are they all hers?`;
     case 'tested-empty':
-      return `She tested empty on ${question.on}. Is it she, or was the test wrong?`;
+      return `She tested empty on ${dayText(question.on)}. Is it she, or was the test wrong?`;
     case 'never-mated':
-      return `No service is on record, and no male was with her from ${question.from} to ${question.to}. Is it she?`;
+      return `No service is on record, and no male was with her from ${dayText(question.from)} to ${dayText(question.to)}. Is it she?`;
     case 'dam-too-young':
       return `She was ${question.ageDays} days old, and gives birth from ${question.youngestDays} days on at the earliest. Is it she, and is her birth date right?`;
     case 'two-births':
-      return `She gave birth on ${question.on} as well, ${question.days} days apart. Is it she?`;
+      return `She gave birth on ${dayText(question.on)} as well, ${question.days} days apart. Is it she?`;
     case 'other-species':
       return `This is the list of ${SPECIES_WORDS[question.told].plural}, and she is one of the ${SPECIES_WORDS[question.species].plural}. Is it she?`;
   }

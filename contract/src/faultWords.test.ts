@@ -41,7 +41,7 @@ it.each([
     'entries.3.on',
     '31.3.26',
     [],
-    'Day of number 4: “31.3.26” is no date of the calendar. Write it as 2026-03-31.',
+    'Day of number 4: “31.3.26” is not a real date. Write it as 2026-03-31.',
   ],
   ['isIn', 'sex', 'ewe', [['female', 'male']], 'Sex: “ewe” is none of these: female, male. Choose one of them.'],
   ['maxLength', 'name', 'a'.repeat(41), [40], 'Name: 41 characters are too many. Give up to 40.'],

@@ -75,26 +75,26 @@ type Words = (broken: {
   readonly value: unknown;
 }) => string;
 
-const NO_DAY_OF_YEAR = 'is no day of a year. Write it as 07-15.';
+const NO_DAY_OF_YEAR = 'is not a day of the year. Write it as 07-15.';
 /** What a field with a pattern of its own looks like. */
 const PATTERN_WORDS: Readonly<Record<string, string>> = {
-  currency: 'is no currency. Write three capital letters, such as EUR.',
+  currency: 'is not a currency. Write three capital letters, such as EUR.',
   from: NO_DAY_OF_YEAR,
   to: NO_DAY_OF_YEAR,
 };
 
 /** What is said of each rule that the contracts use, after the field's name. */
 const RULE_WORDS: Readonly<Record<string, Words>> = {
-  isString: ({ was }) => `${was} is no text. Give it as text.`,
-  isNumber: ({ was }) => `${was} is no number. Give it as 12.5.`,
-  isInt: ({ was }) => `${was} is no whole number. Give one without a part behind the point.`,
+  isString: ({ was }) => `${was} is not text. Give it as text.`,
+  isNumber: ({ was }) => `${was} is not a number. Give it as 12.5.`,
+  isInt: ({ was }) => `${was} is not a whole number. Give one without a part behind the point.`,
   isBoolean: ({ was }) => `${was} is neither yes nor no. Give true or false.`,
-  isArray: ({ was }) => `${was} is no list. Give a list.`,
+  isArray: ({ was }) => `${was} is not a list. Give a list.`,
   isObject: ({ was }) => `${was} is not a set of fields. Give one.`,
   isOneObject: ({ was }) => `${was} is not one set of fields. Give one, and no list.`,
   isListOfObjects: ({ was }) => `${was} is not a list of sets of fields. Give such a list.`,
   isIn: ({ was, args: [of] }) => `${was} is none of these: ${listed(of)}. Choose one of them.`,
-  isUuid: ({ was }) => `${was} is no id. Choose it anew.`,
+  isUuid: ({ was }) => `${was} is not an id. Choose it anew.`,
   isLength: ({ value, args: [least, most] }) => lengthText(value, least as number, most as number),
   maxLength: ({ value, args: [most] }) => lengthText(value, 0, most as number),
   min: ({ was, args: [least] }) => `${was} is too small. The least is ${String(least)}.`,
@@ -104,9 +104,9 @@ const RULE_WORDS: Readonly<Record<string, Words>> = {
   arrayUnique: () => 'something stands there twice. Leave one of them out.',
   matches: ({ was, name }) =>
     `${was} ${PATTERN_WORDS[name] ?? 'is not written as it is taken here. Compare it with the example.'}`,
-  isIso8601: ({ was }) => `${was} is no moment. Write it as 2026-03-31T07:30:00.000Z.`,
-  isCalendarDate: ({ was }) => `${was} is no date of the calendar. Write it as 2026-03-31.`,
-  isLocalTime: ({ was }) => `${was} is no date with a time. Write it as 2026-03-31T07:30.`,
+  isIso8601: ({ was }) => `${was} is not a date and time. Write it as 2026-03-31T07:30:00.000Z.`,
+  isCalendarDate: ({ was }) => `${was} is not a real date. Write it as 2026-03-31.`,
+  isLocalTime: ({ was }) => `${was} is not a date with a time. Write it as 2026-03-31T07:30.`,
   isDeadYoung: () => 'this cannot be read. Give for each one born dead how it was found.',
   isGrades: ({ args: [parts, grades] }) => `give ${listed(grades)} for each of these: ${listed(parts)}.`,
   isLookGrades: () => `give pass, fail or 0 to ${LOOK_POINTS} points for each standard.`,

@@ -5,13 +5,13 @@ const day = dayOf('2026-11-05');
 
 it.each<[FemaleReason, string]>([
   [{ code: 'too-young', until: day }, 'too young'],
-  [{ code: 'too-light', kg: 26.04, neededKg: 33, until: undefined }, '26.0\u00a0kg, wants 33.0\u00a0kg first'],
+  [{ code: 'too-light', kg: 26.04, neededKg: 33, until: undefined }, '26.0\u00a0kg, needs to reach 33.0\u00a0kg first'],
   [{ code: 'heats-to-skip', goneBy: 0, of: 1 }, 'let her first heat go by'],
   [{ code: 'heats-to-skip', goneBy: 1, of: 2 }, 'let 2 heats go by, 1 gone'],
-  [{ code: 'resting', bornOn: day, until: day }, 'rests after the birth of 2026-11-05'],
-  [{ code: 'womb', since: day }, 'womb not clean: look again, then the next heat'],
-  [{ code: 'thin', score: 1.5, least: 2 }, 'too thin at 1.5, wants 2'],
-  [{ code: 'unanswered', dueOn: day }, 'due 2026-11-05, and nobody said what came of her'],
+  [{ code: 'resting', bornOn: day, until: day }, 'resting since giving birth on 5 Nov 2026'],
+  [{ code: 'womb', since: day }, 'womb infection: check again, then wait for the next heat'],
+  [{ code: 'thin', score: 1.5, least: 2 }, 'too thin at 1.5, needs 2'],
+  [{ code: 'unanswered', dueOn: day }, 'due 5 Nov 2026, and nobody said what came of her'],
   [{ code: 'carrying', servedOn: day, probability: 0.904 }, 'served, likely in young (90\u00a0%)'],
   [{ code: 'carrying', servedOn: day, probability: 0.9996 }, 'served, likely in young (over 99\u00a0%)'],
 ])('a female: %j', (reason, words) => {
@@ -20,20 +20,20 @@ it.each<[FemaleReason, string]>([
 
 it.each<[MaleReason, string]>([
   [{ code: 'too-young', until: day }, 'too young'],
-  [{ code: 'too-light', kg: 40, neededKg: 52.25, until: day }, '40.0\u00a0kg, wants 52.3\u00a0kg first'],
+  [{ code: 'too-light', kg: 40, neededKg: 52.25, until: day }, '40.0\u00a0kg, needs to reach 52.3\u00a0kg first'],
   [{ code: 'failed-check', on: day, parts: ['feet', 'testicles'] }, 'not fit at the check: feet, testicles'],
   [{ code: 'not-checked', lastOn: undefined }, 'never checked'],
-  [{ code: 'not-checked', lastOn: day }, 'last checked 2026-11-05'],
-  [{ code: 'old', since: day }, 'old: look for his follower'],
+  [{ code: 'not-checked', lastOn: day }, 'last checked 5 Nov 2026'],
+  [{ code: 'old', since: day }, 'getting old: line up a replacement'],
   [{ code: 'low-share', share: proportion(3, 12) ?? never() }, 'only 25\u00a0% of 12 took'],
-  [{ code: 'resting', until: day }, 'rests until 2026-11-05, many services this week'],
+  [{ code: 'resting', until: day }, 'rests until 5 Nov 2026, many services this week'],
 ])('a male: %j', (reason, words) => {
   expect(maleReasonText(reason, 'kg')).toBe(words);
 });
 it('weights of reasons are in pounds where the holding weighs in pounds', () => {
   const light = { code: 'too-light', kg: 40, neededKg: 52.25, until: day } as const;
-  expect(femaleReasonText(light, 'lb')).toBe('88.2\u00a0lb, wants 115.2\u00a0lb first');
-  expect(maleReasonText(light, 'lb')).toBe('88.2\u00a0lb, wants 115.2\u00a0lb first');
+  expect(femaleReasonText(light, 'lb')).toBe('88.2\u00a0lb, needs to reach 115.2\u00a0lb first');
+  expect(maleReasonText(light, 'lb')).toBe('88.2\u00a0lb, needs to reach 115.2\u00a0lb first');
 });
 it.each([
   [27.2, 'kg', undefined, '27.2\u00a0kg'],
@@ -65,7 +65,7 @@ it.each<[PairRefusal, number, string]>([
   [
     { code: 'inbreeding', most: 0.0625 },
     0.078,
-    'Yellow Juniper is too near kin: their young would be 7.8\u00a0% inbred, and the limit is 6.3\u00a0%.',
+    'Yellow Juniper is too closely related: their young would be 7.8\u00a0% inbred, and the limit is 6.3\u00a0%.',
   ],
   [
     { code: 'carriers', gene: 'wry jaw', affected: 0.25 },
@@ -88,16 +88,16 @@ it.each([
 
 it.each<[Refusal, RegExp]>([
   [{ code: 'not-a-female', field: 'animalId', value: 'x' }, /Only a female comes on heat/],
-  [{ code: 'not-a-male', field: 'maleIds', value: 'ewe' }, /^yellow 22-0001 is no male/],
+  [{ code: 'not-a-male', field: 'maleIds', value: 'ewe' }, /^yellow 22-0001 is not a male/],
   [{ code: 'no-sire', field: 'maleIds', value: '' }, /a male of the holding, the code of a straw/],
   [{ code: 'unknown-male', field: 'maleIds', value: 'x' }, /Add him first/],
   [{ code: 'male-of-other-species', field: 'maleIds', value: 'ewe' }, /yellow 22-0001 is of another species/],
-  [{ code: 'male-gone', field: 'maleIds', value: 'ewe', goneOn: '2026-10-01' }, /left the holding on 2026-10-01/],
-  [{ code: 'unknown-stay', field: 'stayId', value: 'x' }, /not put in with that group/],
+  [{ code: 'male-gone', field: 'maleIds', value: 'ewe', goneOn: '2026-10-01' }, /left the holding on 1 Oct 2026/],
+  [{ code: 'unknown-stay', field: 'stayId', value: 'x' }, /never put in with that group/],
   [{ code: 'stay-ended', field: 'stayId', value: 'x' }, /taken out already/],
   [
     { code: 'time-of-other-day', field: 'at', value: '2026-11-02T07:00', on: '2026-11-01' },
-    /2026-11-02 07:00 is not on 2026-11-01/,
+    /07:00 on 2 Nov 2026 is not on 1 Nov 2026/,
   ],
   [
     {

@@ -1,4 +1,5 @@
 import { isoOf, type FemaleReason, type MaleReason, type WeightUnit } from '@yaylak/core';
+import { dayText } from './dayText';
 import { chanceText, percentText } from './shares';
 import { weightText } from './weights';
 
@@ -17,19 +18,19 @@ export function femaleReasonText(reason: FemaleReason, unit: WeightUnit): string
     case 'too-young':
       return 'too young';
     case 'too-light':
-      return `${weightText(reason.kg, unit)}, wants ${weightText(reason.neededKg, unit)} first`;
+      return `${weightText(reason.kg, unit)}, needs to reach ${weightText(reason.neededKg, unit)} first`;
     case 'heats-to-skip':
       return reason.of === 1 ? 'let her first heat go by' : `let ${reason.of} heats go by, ${reason.goneBy} gone`;
     case 'resting':
-      return `rests after the birth of ${isoOf(reason.bornOn)}`;
+      return `resting since giving birth on ${dayText(isoOf(reason.bornOn))}`;
     case 'womb':
-      return 'womb not clean: look again, then the next heat';
+      return 'womb infection: check again, then wait for the next heat';
     case 'thin':
-      return `too thin at ${reason.score}, wants ${reason.least}`;
+      return `too thin at ${reason.score}, needs ${reason.least}`;
     case 'carrying':
       return `served, likely in young (${chanceText(reason.probability)})`;
     case 'unanswered':
-      return `due ${isoOf(reason.dueOn)}, and nobody said what came of her`;
+      return `due ${dayText(isoOf(reason.dueOn))}, and nobody said what came of her`;
   }
 }
 
@@ -39,16 +40,16 @@ export function maleReasonText(reason: MaleReason, unit: WeightUnit): string {
     case 'too-young':
       return 'too young';
     case 'too-light':
-      return `${weightText(reason.kg, unit)}, wants ${weightText(reason.neededKg, unit)} first`;
+      return `${weightText(reason.kg, unit)}, needs to reach ${weightText(reason.neededKg, unit)} first`;
     case 'failed-check':
       return `not fit at the check: ${reason.parts.join(', ')}`;
     case 'not-checked':
-      return reason.lastOn === undefined ? 'never checked' : `last checked ${isoOf(reason.lastOn)}`;
+      return reason.lastOn === undefined ? 'never checked' : `last checked ${dayText(isoOf(reason.lastOn))}`;
     case 'old':
-      return 'old: look for his follower';
+      return 'getting old: line up a replacement';
     case 'low-share':
       return `only ${percentText(reason.share.share)} of ${reason.share.of} took`;
     case 'resting':
-      return `rests until ${isoOf(reason.until)}, many services this week`;
+      return `rests until ${dayText(isoOf(reason.until))}, many services this week`;
   }
 }

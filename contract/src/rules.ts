@@ -8,7 +8,7 @@ export const IsCalendarDate = (options?: ValidationOptions): PropertyDecorator =
       name: 'isCalendarDate',
       validator: {
         validate: (value): boolean => typeof value === 'string' && parseDay(value) !== undefined,
-        defaultMessage: buildMessage(() => '$property is no date of the calendar; write it as 2026-03-31', options),
+        defaultMessage: buildMessage(() => '$property is not a real date; write it as 2026-03-31', options),
       },
     },
     options,
@@ -21,7 +21,10 @@ export const IsLocalTime = (options?: ValidationOptions): PropertyDecorator =>
       name: 'isLocalTime',
       validator: {
         validate: (value): boolean => typeof value === 'string' && parseMoment(value) !== undefined,
-        defaultMessage: buildMessage(() => '$property is no date with a time; write it as 2026-03-31T07:30', options),
+        defaultMessage: buildMessage(
+          () => '$property is not a date with a time; write it as 2026-03-31T07:30',
+          options,
+        ),
       },
     },
     options,

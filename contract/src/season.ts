@@ -112,9 +112,9 @@ export class AwaySetting {
 }
 const MONTH_DAY = /^(0[13578]|1[02])-(0[1-9]|[12]\d|3[01])$|^(0[469]|11)-(0[1-9]|[12]\d|30)$|^02-(0[1-9]|[12]\d)$/;
 export class LeanSetting {
-  @Matches(MONTH_DAY, { message: '$property is no date of a year; write it as 07-15' })
+  @Matches(MONTH_DAY, { message: '$property is not a day of the year; write it as 07-15' })
   from: string;
-  @Matches(MONTH_DAY, { message: '$property is no date of a year; write it as 07-15' })
+  @Matches(MONTH_DAY, { message: '$property is not a day of the year; write it as 07-15' })
   to: string;
   @IsString()
   @Length(1, MAX_TEXT)

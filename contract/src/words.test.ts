@@ -18,7 +18,7 @@ it.each<[Refusal, string]>([
       value: '2026-11-23',
       test: { way: 'blood', after: 'service', since: '2026-11-03', days: 20, daysNeeded: 30, validFrom: '2026-12-03' },
     },
-    'Blood test on day 20 after the service of 2026-11-03; it can tell from day 30, 2026-12-03. Wait until then, or give the reason; its result then counts as doubtful.',
+    'Blood test on day 20 after the service of 3 Nov 2026; it can tell from day 30, 3 Dec 2026. Wait until then, or give the reason; its result then counts as doubtful.',
   ],
   [
     { code: 'no-such-test', field: 'way', value: 'blood', species: 'rabbit' },
@@ -30,11 +30,11 @@ it.each<[Refusal, string]>([
   ],
   [
     { code: 'young-of-empty', field: 'young', value: '2' },
-    'An empty one has no young to count or to tell the age of. Say in young, or leave the figure out.',
+    'An empty female has no young to count or age. Mark her in young, or leave the figure blank.',
   ],
   [
     { code: 'tube-answered', field: 'sampleId', value: 'x' },
-    'This tube is answered already. Strike the first result out if it is wrong.',
+    'This tube is answered already. If the first result is wrong, delete it.',
   ],
   [
     { code: 'unknown-sample', field: 'sampleId', value: 'x' },
@@ -42,7 +42,7 @@ it.each<[Refusal, string]>([
   ],
   [
     { code: 'does-not-carry', field: 'animalId', value: 'x' },
-    'Only a female carries young. Choose another animal, or mend the sex first.',
+    'Only a female carries young. Choose another animal, or correct its sex first.',
   ],
   [
     { code: 'not-killed', field: 'animalId', value: 'x' },
@@ -50,11 +50,11 @@ it.each<[Refusal, string]>([
   ],
   [
     { code: 'carcass-known', field: 'animalId', value: 'x', on: '2026-11-20' },
-    'Its result of 2026-11-20 is in the book already. Strike that out first if it is wrong.',
+    'Its result of 20 Nov 2026 is already recorded. If that is wrong, delete it first.',
   ],
   [
     { code: 'result-of-another-time', field: 'on', value: '2026-11-20', goneOn: '2025-11-18' },
-    'It left on 2025-11-18, so a result of 2026-11-20 is not its own. Check the day, or the tag.',
+    'It left on 18 Nov 2025, so a result of 20 Nov 2026 is not its own. Check the day, or the tag.',
   ],
   [
     { code: 'carcass-over-live', field: 'carcassKg', value: '45', liveKg: 44 },
@@ -65,37 +65,34 @@ it.each<[Refusal, string]>([
     'More is taken off than was paid. Check the two figures.',
   ],
   [{ code: 'unknown-animal', field: 'animalId', value: 'x' }, 'This animal is not in the book. Add it first.'],
-  [{ code: 'animal-known', field: 'animalId', value: 'x' }, 'This animal is in the book already.'],
+  [{ code: 'animal-known', field: 'animalId', value: 'x' }, 'This animal is already recorded.'],
   [
     { code: 'unknown-group', field: 'groupId', value: 'x' },
     'There is no such group. Choose one of the holding’s groups.',
   ],
-  [{ code: 'unknown-identifier', field: 'identifierId', value: 'x' }, 'This animal never wore that identifier.'],
-  [
-    { code: 'identifier-ended', field: 'identifierId', value: 'x' },
-    'That identifier is already written down as lost or removed.',
-  ],
-  [{ code: 'in-future', field: 'on', value: '2030-01-01' }, '2030-01-01 is still to come. Give a date up to today.'],
+  [{ code: 'unknown-identifier', field: 'identifierId', value: 'x' }, 'This animal never had that tag.'],
+  [{ code: 'identifier-ended', field: 'identifierId', value: 'x' }, 'That tag is already recorded as lost or removed.'],
+  [{ code: 'in-future', field: 'on', value: '2030-01-01' }, '1 Jan 2030 is in the future. Enter today or earlier.'],
   [{ code: 'empty', field: 'text', value: '--' }, 'A number needs at least one letter or digit.'],
   [
     { code: 'before-birth', field: 'on', value: '2026-03-01', bornOn: '2026-04-01' },
-    '2026-03-01 is before its birth on 2026-04-01. Check the date, or the birth date.',
+    '1 Mar 2026 is before its birth on 1 Apr 2026. Check the date, or the birth date.',
   ],
   [
     { code: 'born-too-long-ago', field: 'bornOn', value: '1950-05-02', oldestYears: 25, species: 'sheep' },
-    'Sheep do not live 25 years: 1950-05-02 is a slip of the year.',
+    'Sheep do not live 25 years: 2 May 1950 is a slip of the year.',
   ],
   [
     { code: 'born-after-arrival', field: 'bornOn', value: '2026-05-02', on: '2026-05-01' },
-    'Born 2026-05-02, after it came on 2026-05-01. Check the two dates.',
+    'Born 2 May 2026, after it came on 1 May 2026. Check the two dates.',
   ],
   [
     { code: 'gone', field: 'on', value: '2026-05-01', goneOn: '2026-04-01' },
-    'It left the holding on 2026-04-01. Strike that out first if it is wrong.',
+    'It left the holding on 1 Apr 2026. If that is wrong, delete it first.',
   ],
   [
     { code: 'weight-not-positive', field: 'kg', value: '-3' },
-    'A weight of -3\u00a0kg cannot be. Type what the scale says.',
+    'A weight of -3\u00a0kg is not possible. Enter the scale reading.',
   ],
   [
     { code: 'weight-too-high', field: 'kg', value: '9999', heaviestKg: 220, species: 'sheep' },
@@ -103,15 +100,15 @@ it.each<[Refusal, string]>([
   ],
   [
     { code: 'number-worn', field: 'text', value: '7', wearerId: 'ewe', colour: 'blue' },
-    'Blue 7 is worn by yellow 22-0001, who is here. Choose another number or colour.',
+    'Blue 7 is already on yellow 22-0001, which is here. Choose another number or colour.',
   ],
   [
     { code: 'number-worn', field: 'text', value: 'AB', wearerId: 'ewe', colour: undefined },
-    'AB is worn by yellow 22-0001, who is here. Choose another number or colour.',
+    'AB is already on yellow 22-0001, which is here. Choose another number or colour.',
   ],
   [
     { code: 'tube-taken', field: 'tube', value: 'B-014', animalId: 'ewe' },
-    'Tube B-014 is yellow 22-0001’s already. Look at the tube, and type its number.',
+    'Tube B-014 is yellow 22-0001’s already. Check the tube and re-enter its number.',
   ],
   [
     { code: 'withdrawal-needed', field: 'meatDays', value: '' },
@@ -131,17 +128,20 @@ it.each<[Refusal, string]>([
   ],
   [
     { code: 'castrated', field: 'sex', value: 'male', on: '2026-04-03' },
-    'It was castrated on 2026-04-03. If that is wrong, delete it first.',
+    'It was castrated on 3 Apr 2026. If that is wrong, delete it first.',
   ],
   [
     { code: 'meat-withheld', field: 'how', value: 'slaughtered', until: '2026-12-04', clearOn: '2026-12-05' },
-    'Its meat is withheld to the end of 2026-12-04. It may go for slaughter from 2026-12-05.',
+    'Its meat is withheld to the end of 4 Dec 2026. It may go for slaughter from 5 Dec 2026.',
   ],
   [
     { code: 'buyer-not-told', field: 'toldUntil', value: '', until: '2026-12-04' },
-    'Meat or milk is withheld to the end of 2026-12-04. Tell the buyer, and tick that you did.',
+    'Meat or milk is withheld to the end of 4 Dec 2026. Tell the buyer, and tick that you did.',
   ],
-  [{ code: 'amount-not-positive', field: 'amount', value: '0' }, 'An amount of 0 cannot be. Type how much was given.'],
+  [
+    { code: 'amount-not-positive', field: 'amount', value: '0' },
+    'An amount of 0 is not possible. Enter how much was given.',
+  ],
   [
     { code: 'unknown-job', field: 'jobId', value: 'x' },
     'The job this was recorded in is not in the book. Start a job, or record it outside one.',
@@ -160,7 +160,7 @@ it.each<[Refusal, string]>([
   ],
   [
     { code: 'not-a-class', field: 'shape', value: '16' },
-    '16 is no step of the classes. They go in thirds from 1 (P- and 1-) to 15 (E+ and 5+).',
+    '16 is not a step of the classes. They go in thirds from 1 (P- and 1-) to 15 (E+ and 5+).',
   ],
   [
     { code: 'nothing-measured', field: 'heightCm', value: '' },
@@ -173,7 +173,7 @@ it.each<[Refusal, string]>([
   [{ code: 'nothing-looked-at', field: 'grades', value: '' }, 'Nothing was looked over. Give at least one standard.'],
   [
     { code: 'not-a-dam', field: 'animalId', value: 'ram' },
-    'A litter is written down with its dam, and this animal is no female.',
+    'A litter is recorded with its dam, and this animal is not a female.',
   ],
   [
     { code: 'reared-more-than-born', field: 'rearingType', value: '9', born: 2 },
@@ -187,11 +187,11 @@ it.each<[Refusal, string]>([
   ],
   [
     parentage('dam', 'ram', { code: 'parent-of-wrong-sex', sex: 'male' } as ParentageFault),
-    'orange 21-R01 is male and cannot be the dam. Choose another, or mend the sex first.',
+    'orange 21-R01 is male and cannot be the dam. Choose another, or correct its sex first.',
   ],
   [
     parentage('sire', 'ram', { code: 'parent-of-wrong-sex', sex: 'unknown' } as ParentageFault),
-    'orange 21-R01 is of unknown sex and cannot be the sire. Choose another, or mend the sex first.',
+    'orange 21-R01 is of unknown sex and cannot be the sire. Choose another, or correct its sex first.',
   ],
   [
     parentage('dam', 'ewe', { code: 'parent-not-older' } as ParentageFault),
@@ -226,7 +226,7 @@ it.each([
     '792999999999999',
     'above the highest number there can be (274 877 906 943 after the first three digits)',
   ],
-  ['no-such-prefix', '000000000000001', 'begins with 000, which is no country and no maker'],
+  ['no-such-prefix', '000000000000001', 'begins with 000, which is neither a country nor a maker'],
   ['not-an-animals', '792000000126032', 'is not an animal’s number: its animal bit is not set'],
 ] as const)('of an electronic number that is %s', (reason, typed, words) => {
   expect(electronicText(reason, typed, typed.length)).toContain(words);

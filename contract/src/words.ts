@@ -17,6 +17,7 @@ import {
 import { birthQuestionText } from './birthWords';
 import { femaleReasonText, maleReasonText } from './matingWords';
 import { tooSoonText } from './pregnancyWords';
+import { dayText, momentText } from './dayText';
 import { percentText } from './shares';
 
 /** How an animal of a refusal is named; ids mean nothing to people. */
@@ -33,33 +34,33 @@ export function refusalText(
     case 'unknown-animal':
       return 'This animal is not in the book. Add it first.';
     case 'animal-known':
-      return 'This animal is in the book already.';
+      return 'This animal is already recorded.';
     case 'unknown-group':
       return 'There is no such group. Choose one of the holding’s groups.';
     case 'unknown-identifier':
-      return 'This animal never wore that identifier.';
+      return 'This animal never had that tag.';
     case 'identifier-ended':
-      return 'That identifier is already written down as lost or removed.';
+      return 'That tag is already recorded as lost or removed.';
     case 'in-future':
-      return `${value} is still to come. Give a date up to today.`;
+      return `${dayText(value)} is in the future. Enter today or earlier.`;
     case 'empty':
       return 'A number needs at least one letter or digit.';
     case 'before-birth':
-      return `${value} is before its birth on ${refusal.bornOn}. Check the date, or the birth date.`;
+      return `${dayText(value)} is before its birth on ${dayText(refusal.bornOn)}. Check the date, or the birth date.`;
     case 'born-too-long-ago':
-      return `${SPECIES_WORDS[refusal.species].name} do not live ${refusal.oldestYears} years: ${refusal.value} is a slip of the year.`;
+      return `${SPECIES_WORDS[refusal.species].name} do not live ${refusal.oldestYears} years: ${dayText(refusal.value)} is a slip of the year.`;
     case 'born-after-arrival':
-      return `Born ${value}, after it came on ${refusal.on}. Check the two dates.`;
+      return `Born ${dayText(value)}, after it came on ${dayText(refusal.on)}. Check the two dates.`;
     case 'entry-before-birth':
-      return `Born ${value} would be after its first entry on ${refusal.on}. Correct the date, or delete that entry first.`;
+      return `Born ${dayText(value)} would be after its first entry on ${dayText(refusal.on)}. Correct the date, or delete that entry first.`;
     case 'young-not-younger':
-      return `Born ${value} would not be before ${nameOf(refusal.youngId)}, its young, born ${refusal.on}. Correct the date.`;
+      return `Born ${dayText(value)} would not be before ${nameOf(refusal.youngId)}, its young, born ${dayText(refusal.on)}. Correct the date.`;
     case 'sex-contradicted':
       return `It is on record with ${evidenceText(refusal.evidence)}. Delete or correct those first if they are wrong.`;
     case 'gone':
-      return `It left the holding on ${refusal.goneOn}. Strike that out first if it is wrong.`;
+      return `It left the holding on ${dayText(refusal.goneOn)}. If that is wrong, delete it first.`;
     case 'reserved':
-      return `It is kept for ${value}${refusal.until === undefined ? '' : ` until ${refusal.until}`}. Let that go first.`;
+      return `It is kept for ${value}${refusal.until === undefined ? '' : ` until ${dayText(refusal.until)}`}. Let that go first.`;
     case 'unknown-reservation':
       return 'There is no such reservation of this animal. Look at its page again.';
     case 'reservation-ended':
@@ -71,13 +72,13 @@ export function refusalText(
     case 'far-from-label':
       return `${value} ${refusal.unit} is ${timesText(refusal.times)} the label’s ${Number(refusal.exact.toFixed(3))} ${refusal.unit}. Correct the amount, or give the reason.`;
     case 'castrated':
-      return `It was castrated on ${refusal.on}. If that is wrong, delete it first.`;
+      return `It was castrated on ${dayText(refusal.on)}. If that is wrong, delete it first.`;
     case 'meat-withheld':
-      return `Its meat is withheld to the end of ${refusal.until}. It may go for slaughter from ${refusal.clearOn}.`;
+      return `Its meat is withheld to the end of ${dayText(refusal.until)}. It may go for slaughter from ${dayText(refusal.clearOn)}.`;
     case 'buyer-not-told':
-      return `Meat or milk is withheld to the end of ${refusal.until}. Tell the buyer, and tick that you did.`;
+      return `Meat or milk is withheld to the end of ${dayText(refusal.until)}. Tell the buyer, and tick that you did.`;
     case 'weight-not-positive':
-      return `A weight of ${shown(Number(value), unit)} cannot be. Type what the scale says.`;
+      return `A weight of ${shown(Number(value), unit)} is not possible. Enter the scale reading.`;
     case 'weight-too-high':
       return `${shown(Number(value), scaleUnit(refusal.species, unit))} is more than any ${SPECIES_WORDS[refusal.species].plural} weigh here (up to ${shown(refusal.heaviestKg, scaleUnit(refusal.species, unit))}). Check the figure, or raise the limit under Holding.`;
     case 'unknown-job':
@@ -85,7 +86,7 @@ export function refusalText(
     case 'unknown-product':
       return 'This product is not on the list. Add it under Remedies with what its label says.';
     case 'amount-not-positive':
-      return `An amount of ${value} cannot be. Type how much was given.`;
+      return `An amount of ${value} is not possible. Enter how much was given.`;
     case 'withdrawal-needed':
       return 'The withdrawal for meat is missing. Enter the label’s days, 0 if it says none; off the label, the days your vet gave.';
     case 'not-sold':
@@ -93,9 +94,9 @@ export function refusalText(
     case 'not-killed':
       return 'It has not left to be killed. Record that it left first, or look at the tag: another one may be meant.';
     case 'carcass-known':
-      return `Its result of ${refusal.on} is in the book already. Strike that out first if it is wrong.`;
+      return `Its result of ${dayText(refusal.on)} is already recorded. If that is wrong, delete it first.`;
     case 'result-of-another-time':
-      return `It left on ${refusal.goneOn}, so a result of ${value} is not its own. Check the day, or the tag.`;
+      return `It left on ${dayText(refusal.goneOn)}, so a result of ${dayText(value)} is not its own. Check the day, or the tag.`;
     case 'carcass-over-live':
       return `A carcass of ${shown(Number(value), unit)} cannot be: it weighed ${shown(refusal.liveKg, unit)} alive. Check the figure, or the tag.`;
     case 'deducted-over-price':
@@ -103,7 +104,7 @@ export function refusalText(
     case 'nothing-felt':
       return 'Neither shape nor fat was given. Feel the tail-head, loin, ribs or brisket, or look at the shape.';
     case 'not-a-class':
-      return `${value} is no step of the classes. They go in thirds from 1 (P- and 1-) to 15 (E+ and 5+).`;
+      return `${value} is not a step of the classes. They go in thirds from 1 (P- and 1-) to 15 (E+ and 5+).`;
     case 'nothing-measured':
       return 'Nothing was measured. Give the height, the length or the girth, in centimetres.';
     case 'measure-not-believed':
@@ -111,21 +112,21 @@ export function refusalText(
     case 'nothing-looked-at':
       return 'Nothing was looked over. Give at least one standard.';
     case 'not-a-dam':
-      return 'A litter is written down with its dam, and this animal is no female.';
+      return 'A litter is recorded with its dam, and this animal is not a female.';
     case 'not-a-score':
-      return `A score of ${value} cannot be. Scores go from 1 to 5 by halves or quarters, such as 2.5 or 3.25.`;
+      return `A score of ${value} is not possible. Scores go from 1 to 5 by halves or quarters, such as 2.5 or 3.25.`;
     case 'tube-taken':
-      return `Tube ${value} is ${nameOf(refusal.animalId)}’s already. Look at the tube, and type its number.`;
+      return `Tube ${value} is ${nameOf(refusal.animalId)}’s already. Check the tube and re-enter its number.`;
     case 'number-worn':
-      return `${refusal.colour ? `${capital(refusal.colour)} ` : ''}${value} is worn by ${nameOf(refusal.wearerId)}, who is here. Choose another number or colour.`;
+      return `${refusal.colour ? `${capital(refusal.colour)} ` : ''}${value} is already on ${nameOf(refusal.wearerId)}, which is here. Choose another number or colour.`;
     case 'electronic':
       return electronicText(refusal.reason, value, refusal.length);
     case 'reared-more-than-born':
       return `Reared as one of ${value}, but born as one of ${refusal.born}. Check the two figures.`;
     case 'not-a-female':
-      return 'Only a female comes on heat and is served. Choose another animal, or mend the sex first.';
+      return 'Only a female comes on heat and is served. Choose another animal, or correct its sex first.';
     case 'not-a-male':
-      return `${nameOf(value)} is no male. Choose another, or mend the sex first.`;
+      return `${nameOf(value)} is not a male. Choose another, or correct its sex first.`;
     case 'no-sire':
       return 'Say who served her: a male of the holding, the code of a straw, or a male from elsewhere.';
     case 'unknown-male':
@@ -133,17 +134,17 @@ export function refusalText(
     case 'male-of-other-species':
       return `${nameOf(value)} is of another species.`;
     case 'male-gone':
-      return `${nameOf(value)} left the holding on ${refusal.goneOn}. Choose another, or check the day.`;
+      return `${nameOf(value)} left the holding on ${dayText(refusal.goneOn)}. Choose another, or check the day.`;
     case 'unknown-stay':
-      return 'He was not put in with that group. Write down first that he was.';
+      return 'He was never put in with that group. Record that first.';
     case 'stay-ended':
       return 'He was taken out already.';
     case 'time-of-other-day':
-      return `${value.replace('T', ' ')} is not on ${refusal.on}. Check the day and the hour.`;
+      return `${momentText(value)} is not on ${dayText(refusal.on)}. Check the day and the hour.`;
     case 'pair':
       return `${pairText(refusal.refusal, refusal.inbreeding, nameOf(value))} Choose another male, or give the reason.`;
     case 'later-than-now':
-      return `${value.replace('T', ' ')} is later than now. Correct the day or the time.`;
+      return `${momentText(value)} is later than now. Correct the day or the time.`;
     case 'held-back':
       return `${capital(nameOf(value))} is not ready to mate: ${refusal.reasons.map((r) => femaleReasonText(r, unit)).join('; ')}. Choose another, or give a reason.`;
     case 'male-held-back':
@@ -151,9 +152,9 @@ export function refusalText(
     case 'not-with-these':
       return `${capital(nameOf(value))} should not run with ${listed(refusal.femaleIds.map(nameOf))}: too closely related, or too young. Move them out first, or give a reason.`;
     case 'does-not-carry':
-      return 'Only a female carries young. Choose another animal, or mend the sex first.';
+      return 'Only a female carries young. Choose another animal, or correct its sex first.';
     case 'young-of-empty':
-      return 'An empty one has no young to count or to tell the age of. Say in young, or leave the figure out.';
+      return 'An empty female has no young to count or age. Mark her in young, or leave the figure blank.';
     case 'age-too-high':
       return `Young of ${value} days cannot be: they are carried up to about ${refusal.mostDays}. Check the age.`;
     case 'no-such-test':
@@ -161,31 +162,31 @@ export function refusalText(
     case 'unknown-sample':
       return 'No such tube was filled from this animal. Look at the number on the tube.';
     case 'tube-answered':
-      return 'This tube is answered already. Strike the first result out if it is wrong.';
+      return 'This tube is answered already. If the first result is wrong, delete it.';
     case 'test-too-soon':
       return `${tooSoonText(refusal.test)} Wait until then, or give the reason; its result then counts as doubtful.`;
     case 'gives-no-birth':
-      return 'Only a female gives birth and rears young. Choose another animal, or mend the sex first.';
+      return 'Only a female gives birth and rears young. Choose another animal, or correct its sex first.';
     case 'nobody-born':
-      return 'Nobody was born. Count at least one, alive or dead; a loss before her time stands under Carrying.';
+      return 'Nobody was born. Count at least one, alive or dead; record an abortion under Carrying.';
     case 'more-dead-than-told':
       return `${value} dead ones are described and fewer counted. Count them anew.`;
     case 'birth-known':
-      return `Her birth of ${refusal.on} is in the book already. Strike it out there if it is wrong, or add the young to it.`;
+      return `Her birth of ${dayText(refusal.on)} is already recorded. If it is wrong, delete it there, or add the young to it.`;
     case 'no-birth-before':
-      return `No birth of hers is in the book shortly before ${value}. Write the birth down first.`;
+      return `No birth of hers is on record shortly before ${dayText(value)}. Record the birth first.`;
     case 'no-age':
-      return 'Its birth date is not in the book. Add it on its page first.';
+      return 'No birth date on record. Add it on its page first.';
     case 'too-old-for-colostrum':
-      return `It was ${refusal.ageDays} days old then; first milk is of the first three days. Check the day.`;
+      return `It was ${refusal.ageDays} days old then; colostrum can only be recorded in the first three days. Check the day.`;
     case 'own-mother':
-      return 'An animal cannot rear itself. Choose its dam.';
+      return 'An animal cannot be its own dam. Choose its dam.';
     case 'ends-before-it-begins':
-      return `It begins on ${value}, which is not before its last day. Check the two days.`;
+      return `It begins on ${dayText(value)}, which is not before its last day. Check the two days.`;
     case 'already-weaned':
-      return 'It is weaned already. Strike that out first if it is wrong.';
+      return 'It is weaned already. If that is wrong, delete it first.';
     case 'dam-gone':
-      return `${nameOf(value)} is not on the holding any more. Choose another dam.`;
+      return `${nameOf(value)} is no longer on the holding. Choose another dam.`;
     case 'birth-questioned':
       return `${refusal.questions.map(birthQuestionText).join(' ')} Check, or give the reason.`;
     case 'parentage':
@@ -211,7 +212,7 @@ export function pairText(refusal: PairRefusal, inbreeding: number, male: string)
     case 'relation':
       return `${capital(male)} is her ${RELATION_WORDS[refusal.relation]}: ${young}.`;
     case 'inbreeding':
-      return `${capital(male)} is too near kin: ${young}, and the limit is ${percentText(refusal.most)}.`;
+      return `${capital(male)} is too closely related: ${young}, and the limit is ${percentText(refusal.most)}.`;
     case 'carriers':
       return `Both may carry ${refusal.gene}: one young in ${Math.max(1, Math.round(1 / refusal.affected))} would be affected.`;
   }
@@ -241,7 +242,7 @@ export function electronicText(reason: ElectronicRefusal, typed: string, length?
     case 'national-too-high':
       return `“${typed}” is above the highest number there can be (274 877 906 943 after the first three digits). Scan it again.`;
     case 'no-such-prefix':
-      return `“${typed}” begins with 000, which is no country and no maker. Scan it again.`;
+      return `“${typed}” begins with 000, which is neither a country nor a maker. Scan it again.`;
     case 'not-an-animals':
       return `“${typed}” is not an animal’s number: its animal bit is not set.`;
   }
@@ -254,7 +255,7 @@ function parentageText(fault: ParentageFault, role: ParentRole, name: string): s
     case 'parent-of-other-species':
       return `${name} is of another species and cannot be the ${role}.`;
     case 'parent-of-wrong-sex':
-      return `${name} is ${fault.sex === 'unknown' ? 'of unknown sex' : fault.sex} and cannot be the ${role}. Choose another, or mend the sex first.`;
+      return `${name} is ${fault.sex === 'unknown' ? 'of unknown sex' : fault.sex} and cannot be the ${role}. Choose another, or correct its sex first.`;
     case 'parent-not-older':
       return `${name} is not older than this animal and cannot be the ${role}. Check the birth dates.`;
     case 'own-ancestor':

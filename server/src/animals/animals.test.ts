@@ -244,13 +244,13 @@ describe('an animal that was castrated', () => {
     await change({ version: 1, bornOn: '2026-03-31', sex: 'castrate' }).expect(200);
     expect(await sexOf(ram)).toBe('castrate');
     const refused = await change({ version: 2, sex: 'male' }).expect(400);
-    expect(JSON.stringify(refused.body)).toContain('It was castrated on 2026-04-03');
+    expect(JSON.stringify(refused.body)).toContain('It was castrated on 3 Apr 2026');
     expect(await t.post({ ...cut, id: uuid(), animalId: ram })).toMatchObject([{ status: 'refused' }]);
     await t.post(strike(cut.id));
     expect(await sexOf(ram)).toBe('male');
   });
 
-  it('is no female', async () => {
+  it('is not a female', async () => {
     const ewe = uuid();
     await t.post(arrival(ewe));
     const [answer] = await t.post(fact('care', ewe, { kind: 'castrate', method: 'ring' }));

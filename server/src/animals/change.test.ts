@@ -32,8 +32,8 @@ const change = async (id: string, to: object) =>
   ).detail;
 
 it.each([
-  ['after a move', () => change(lamb, { bornOn: '2026-05-02' }), 'after its first entry on 2026-05-01'],
-  ['after a score', () => change(ewe, { bornOn: '2024-10-02' }), 'after its first entry on 2024-10-01'],
+  ['after a move', () => change(lamb, { bornOn: '2026-05-02' }), 'after its first entry on 1 May 2026'],
+  ['after a score', () => change(ewe, { bornOn: '2024-10-02' }), 'after its first entry on 1 Oct 2024'],
 ])('a birth date is not set %s', async (_, asked, words) => expect(await asked()).toContain(words));
 
 it('a birth date is not set to that of a young, or after it', async () => {

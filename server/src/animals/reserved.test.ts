@@ -52,7 +52,7 @@ it('is for one buyer at a time, to a day that is to come, with no deposit over t
   const [other] = await t.post(reserve({ buyer: 'Kaya' }));
   expect(other).toMatchObject({
     status: 'refused',
-    message: 'It is kept for Demir until 2026-12-12. Let that go first.',
+    message: 'It is kept for Demir until 12 Dec 2026. Let that go first.',
   });
   const ram = uuid();
   await t.post(arrival(ram), tag(ram, '26-0002'));

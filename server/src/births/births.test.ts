@@ -68,14 +68,14 @@ it('awaits who carries, the overdue first, with tonight’s watch', async () => 
 });
 
 it.each([
-  [empty, {}, 'birth-questioned', 'She tested empty on 2026-08-20. Is it she, or was the test wrong?'],
-  [early, {}, 'birth-questioned', 'Day 95 after the service of 2026-08-20; from day 145 on is usual.'],
-  [due, { alive: 3 }, 'birth-questioned', '3 born, and 2 counted on 2026-08-20. Are they all hers?'],
+  [empty, {}, 'birth-questioned', 'She tested empty on 20 Aug 2026. Is it she, or was the test wrong?'],
+  [early, {}, 'birth-questioned', 'Day 95 after the service of 20 Aug 2026; from day 145 on is usual.'],
+  [due, { alive: 3 }, 'birth-questioned', '3 born, and 2 counted on 20 Aug 2026. Are they all hers?'],
   [due, { alive: 1, dead: 1 }, 'birth-questioned', '1 born dead: what was it?'],
   [due, { species: 'sheep' }, 'birth-questioned', 'This is the list of sheep, and she is one of the goats.'],
   [due, { alive: 0 }, 'nobody-born', 'Nobody was born. Count at least one'],
   [buck, {}, 'gives-no-birth', 'Only a female gives birth'],
-  [due, { at: '2026-11-22T23:50' }, 'time-of-other-day', '2026-11-22 23:50 is not on 2026-11-23.'],
+  [due, { at: '2026-11-22T23:50' }, 'time-of-other-day', '23:50 on 22 Nov 2026 is not on 23 Nov 2026.'],
 ])('asks about a birth that something speaks against', async (id, more, code, words) => {
   const [found, message] = refusedOf(await t.post(birth(id, more))) as [string, string];
   expect(found).toBe(code);
@@ -106,10 +106,10 @@ it('a birth of one told empty, with a reason, makes the test false and starts he
     return females.find((f) => f.tag.animalId === empty)?.reasons.map((r) => r.words) ?? [];
   };
   expect(await carrying()).toBe('doubtful'); // no return for months, and a scan that says empty
-  expect(await reasons()).not.toContain('rests after the birth of 2026-11-23');
+  expect(await reasons()).not.toContain('resting since giving birth on 23 Nov 2026');
   expect(refusedOf(await t.post(birth(empty, { reason: 'the scan was wrong' })))).toBe('kept');
   expect(await carrying()).toBeUndefined();
-  expect(await reasons()).toContain('rests after the birth of 2026-11-23');
+  expect(await reasons()).toContain('resting since giving birth on 23 Nov 2026');
   expect(await seen(empty)).toMatchObject({ alive: 1, reason: 'the scan was wrong' });
 });
 
@@ -165,12 +165,12 @@ it('an afterbirth held back keeps her from mating until the womb is clear', asyn
     const { females } = await get<MatingView>(t, '/api/mating?species=goat');
     return females.find((f) => f.tag.animalId === fresh)?.reasons.map((r) => r.words) ?? [];
   };
-  expect(await hold()).not.toContain('womb not clean: look again, then the next heat');
+  expect(await hold()).not.toContain('womb infection: check again, then wait for the next heat');
   await t.post(fact('afterbirth', fresh, { state: 'retained' }));
-  expect(await hold()).toContain('womb not clean: look again, then the next heat');
+  expect(await hold()).toContain('womb infection: check again, then wait for the next heat');
   await t.post(fact('check', fresh, { what: 'womb', isFound: false }));
   // Looked at on the same day it was held back says nothing yet.
-  expect(await hold()).toContain('womb not clean: look again, then the next heat');
+  expect(await hold()).toContain('womb infection: check again, then wait for the next heat');
 });
 
 it('a dam goes on with her young, and the pens are counted', async () => {

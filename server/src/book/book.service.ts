@@ -309,7 +309,7 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
     });
     if (!target) return refuse('The entry to strike out is not in the book.');
     if (struck.has(target.id)) return refuse('That entry is struck out already.');
-    if (!isAnimalEntry(target)) return refuse('A strike cannot be struck out. Write the fact down again instead.');
+    if (!isAnimalEntry(target)) return refuse('A strike cannot be struck out. Record the fact again instead.');
     if (target.type === 'arrival') {
       const facts = this.state.animals.get(target.animalId);
       const left = facts ? this.factCount(target.animalId) : 0;

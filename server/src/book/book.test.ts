@@ -37,11 +37,11 @@ it('keeps the good entries of a batch and says why of each refused one', async (
   );
   expect(statuses(answers)).toEqual(['kept', 'refused', 'kept', 'refused', 'refused', 'refused', 'refused']);
   expect(answers[1]).toMatchObject({
-    message: 'A weight of 0\u00a0kg cannot be. Type what the scale says.',
+    message: 'A weight of 0\u00a0kg is not possible. Enter the scale reading.',
     refusal: { field: 'kg' },
   });
   expect(answers[5]).toMatchObject({
-    message: 'Day: “2025-02-29” is no date of the calendar. Write it as 2026-03-31.',
+    message: 'Day: “2025-02-29” is not a real date. Write it as 2026-03-31.',
   });
   const { body } = await t.http().get(`/api/animals/${ewe}`).expect(200);
   expect(body.curve.readings).toHaveLength(1);
@@ -153,7 +153,7 @@ it('refuses a number that another wears in that colour, also inside one batch', 
   const answers = await t.post(arrival(a), arrival(b), tag(a, '26-0001'), tag(b, '26 0001'), tag(b, '26-0001', 'blue'));
   expect(statuses(answers)).toEqual(['kept', 'kept', 'kept', 'refused', 'kept']);
   expect(answers[3]).toMatchObject({
-    message: 'Yellow 26 0001 is worn by yellow 26-0001, who is here. Choose another number or colour.',
+    message: 'Yellow 26 0001 is already on yellow 26-0001, which is here. Choose another number or colour.',
   });
 });
 

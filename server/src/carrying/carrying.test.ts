@@ -70,7 +70,7 @@ describe('a test too soon', () => {
     expect(refused).toMatchObject({
       status: 'refused',
       message: expect.stringMatching(
-        /^Blood test on day 20 after the service of 2026-11-03; it can tell from day 30, 2026-12-03\./,
+        /^Blood test on day 20 after the service of 3 Nov 2026; it can tell from day 30, 3 Dec 2026\./,
       ) as string,
     });
     const tube = {
@@ -109,7 +109,7 @@ describe('a test too soon', () => {
     const [refused] = await t.post({ ...sample(dam, 'B-009'), purpose: 'pregnancy' } as never);
     expect(refused).toMatchObject({
       status: 'refused',
-      message: expect.stringContaining('after the birth of 2026-10-10; it can tell from day 60, 2026-12-09') as string,
+      message: expect.stringContaining('after the birth of 10 Oct 2026; it can tell from day 60, 9 Dec 2026') as string,
     });
     await t.post(departure(dam, '2026-11-20'), departure(kid, '2026-11-20'));
   });

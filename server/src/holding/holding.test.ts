@@ -176,7 +176,7 @@ it('speaks in pounds of everything once the holding weighs in pounds, and after 
   };
   const pounds = {
     alarm: expect.stringContaining('from 154.3\u00a0lb to 132.3\u00a0lb') as string,
-    words: '57.3\u00a0lb, wants 72.8\u00a0lb first',
+    words: '57.3\u00a0lb, needs to reach 72.8\u00a0lb first',
   };
   expect(await said()).toEqual(pounds);
   t = await t.again();

@@ -109,7 +109,7 @@ it('a kid waits for her weight and her first heat, with the day', async () => {
   const found = await female(kid);
   // Born 20 March 2026: 215 days are over on 21 October.
   expect(found?.reasons.map((r) => r.code)).toEqual(['too-light', 'heats-to-skip']);
-  expect(found?.reasons[0]?.words).toBe('26.0\u00a0kg, wants 33.0\u00a0kg first');
+  expect(found?.reasons[0]?.words).toBe('26.0\u00a0kg, needs to reach 33.0\u00a0kg first');
   expect(found).toMatchObject({ isReady: false, readyOn: null });
 });
 
@@ -222,7 +222,7 @@ it('a plan leaves out her whose womb is not clean, and says so', async () => {
   // She was served, and is taken to be in young.
   expect(await waits()).toEqual(['served, likely in young (70\u00a0%)']);
   await t.post(fact('check', doe, { what: 'womb', isFound: true }));
-  expect(await waits()).toContain('womb not clean: look again, then the next heat');
+  expect(await waits()).toContain('womb infection: check again, then wait for the next heat');
 });
 
 it('tests that contradict each other are named, and meanwhile each counts as a carrier', async () => {

@@ -21,7 +21,7 @@ export function blankFaults(blanks: readonly BlankTags[]): FieldFault[] {
       ? [
           {
             field: 'blankTags',
-            message: `${first} to ${last} is no range: the text before the running number must be the same, the last not lower, and not more than 10 000 tags.`,
+            message: `${first} to ${last} is not a range: the text before the running number must be the same, the last not lower, and not more than 10 000 tags.`,
           },
         ]
       : [],

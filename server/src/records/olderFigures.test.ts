@@ -27,7 +27,7 @@ it('names the choices that were numbers, and gives a set of figures what it has 
   expect(overrideFaults(brought as never)).toEqual([]);
 });
 
-it('leaves alone what is of today, what the holding did not set, and what is no figure at all', () => {
+it('leaves alone what is of today, what the holding did not set, and what is not a figure at all', () => {
   const today = { sheep: { weaningDays: { opens: 1, bestFrom: 2, bestTo: 3, closes: 4 }, numberTemplate: '{NNN}' } };
   expect(fromOlder(today)).toEqual(today);
   expect(fromOlder({ dragon: { weaningWay: 1 }, sheep: 7 })).toEqual({ dragon: { weaningWay: 1 }, sheep: 7 });

@@ -61,13 +61,14 @@ export function overrideFaults(overrides: SpeciesOverrides): FieldFault[] {
   const faults: FieldFault[] = [];
   for (const [species, fields] of Object.entries(overrides)) {
     if (!SPECIES.includes(species as Species)) {
-      faults.push({ field: `species.${species}`, message: `“${species.slice(0, 40)}” is no species of the table.` });
+      faults.push({ field: `species.${species}`, message: `“${species.slice(0, 40)}” is not a species here.` });
       continue;
     }
     for (const [name, value] of Object.entries(fields ?? {})) {
       const field = `species.${species}.${name}`;
       const shipped = SPECIES_TABLE[species as Species][name as keyof SpeciesSettings];
-      if (shipped === undefined) faults.push({ field, message: `“${name.slice(0, 40)}” is no figure of the table.` });
+      if (shipped === undefined)
+        faults.push({ field, message: `“${name.slice(0, 40)}” is not one of the figures here.` });
       else faults.push(...unlike(shipped, value, field));
     }
   }

@@ -131,11 +131,11 @@ describe('a treatment', () => {
     const left = (animalId: string, change: object) => ({ ...departure(animalId, '2026-11-23'), ...change }) as Entry;
     expect((await t.post(left(ewe, { how: 'slaughtered' })))[0]).toMatchObject({
       status: 'refused',
-      message: expect.stringContaining('from 2026-12-05') as string,
+      message: expect.stringContaining('from 5 Dec 2026') as string,
     });
     expect((await t.post(left(ewe, {})))[0]).toMatchObject({
       status: 'refused',
-      message: expect.stringMatching(/^Meat or milk is withheld to the end of 2026-12-04/) as string,
+      message: expect.stringMatching(/^Meat or milk is withheld to the end of 4 Dec 2026/) as string,
     });
     expect(await get(t, `/api/animals/${ewe}/withheld?on=2026-11-23`)).toEqual([
       { of: 'meat', from: '2026-11-20', until: '2026-12-04', clearFrom: '2026-12-05', product: 'White drench' },
@@ -155,7 +155,7 @@ describe('a treatment', () => {
 
   it.each<[string, object, string]>([
     ['of a product not on the list', { productId: '0191d5a0-0000-7000-8000-000000000009' }, 'not on the list'],
-    ['of nothing', { amount: 0 }, 'cannot be'],
+    ['of nothing', { amount: 0 }, 'is not possible'],
     ['of twice the label’s dose, without a reason', { amount: 17, meatDays: 14 }, 'times the label’s 8.2 ml'],
     ['without the days of its label', {}, 'The withdrawal for meat is missing'],
     ['off the label without the vet’s figure', { isOffLabel: true }, 'the days your vet gave'],

@@ -68,7 +68,7 @@ describe('a plan', () => {
     ['a sale of no age', { wanted: { what: 'sale', on: '2027-08-01' } }, 'how old'],
     ['a group that is none', { groupId: '0191d5a0-0000-7000-8000-000000000001' }, 'no such group'],
     ['a step moved two years', { shifts: { weaned: 800 } }, 'Shifts: give up to 400 days'],
-    ['a done that is no date', { done: { weaned: 'yes' } }, 'Done: give a date for each step'],
+    ['a done that is not a date', { done: { weaned: 'yes' } }, 'Done: give a date for each step'],
     ['no females', { females: 0 }, 'females'],
   ])('of %s is refused', async (_, change, words) => {
     const answer = await t.http().post('/api/season/plans').send(aPlan(change)).expect(400);

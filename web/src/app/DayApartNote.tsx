@@ -41,7 +41,7 @@ export function DayApartNote() {
       </h2>
       <p>
         It went by {fullDate(apart.carried)}; by the computer with the book it is {fullDate(apart.today)}. What was
-        written down here since {fullDate(apart.since)} may bear the wrong day, and with it a withdrawal may end on the
+        recorded here since {fullDate(apart.since)} may bear the wrong day, and with it a withdrawal may end on the
         wrong day: look it over and strike out what is wrong. Set this device’s clock.
       </p>
       <Row style={{ marginTop: 12 }}>

@@ -59,7 +59,7 @@ export function FindOne({ label, among, onChoose, autoFocus = false }: Props) {
               </button>
             </li>
           ))}
-          {matches.length === 0 ? <li>Nobody here wears “{typed}”.</li> : null}
+          {matches.length === 0 ? <li>No animal here is tagged “{typed}”.</li> : null}
         </Found>
       )}
     </div>

@@ -46,7 +46,7 @@ function blocksOf({ species, blocks, planned, carrying, loads }: BandLane): Bloc
       from: b.from,
       to: b.to,
       isPlanned: b.isExpected,
-      words: `${name}: ${b.isExpected ? `${birth} to be expected` : plannedWords[b.kind]}, ${countText(b.females, 'female', 'females')} served, ${shortDate(b.from)} to ${shortDate(b.to)}`,
+      words: `${name}: ${b.isExpected ? `${birth} expected` : plannedWords[b.kind]}, ${countText(b.females, 'female', 'females')} served, ${shortDate(b.from)} to ${shortDate(b.to)}`,
       opens: `/carrying?species=${species}&season=${b.season}`,
     })),
     ...loads.map((l) => ({

@@ -13,7 +13,7 @@ const say = (entry: object, species: 'sheep' | 'rabbit' = 'sheep'): string =>
   });
 
 it.each([
-  [{ type: 'birth', alive: 2, dead: 0, ease: 'alone' }, 'Gave birth to 2 lambs alive: by herself'],
+  [{ type: 'birth', alive: 2, dead: 0, ease: 'alone' }, 'Gave birth to 2 lambs alive: unassisted'],
   [
     {
       type: 'birth',
@@ -27,15 +27,15 @@ it.each([
       afterbirth: 'waiting',
       reason: 'lay too long',
     },
-    'Gave birth to 1 lamb alive and 1 dead: at 06:10, hard pull, a leg back, leg found, slow to take them, afterbirth not yet (asked about: lay too long)',
+    'Gave birth to 1 lamb alive and 1 dead: at 06:10, hard pull, a leg back, leg found, slow to take them, afterbirth not yet (queried: lay too long)',
   ],
   [{ type: 'afterbirth', state: 'retained' }, 'Afterbirth held back'],
-  [{ type: 'colostrum', at: '2026-11-23T07:00', how: 'tube' }, 'First milk at 07:00, by stomach tube'],
+  [{ type: 'colostrum', at: '2026-11-23T07:00', how: 'tube' }, 'Colostrum at 07:00, by stomach tube'],
   [{ type: 'fostering', damId: 'd2', reason: 'no milk' }, 'Put under Clover (no milk)'],
   [{ type: 'fostering', damId: 'd3' }, 'Put under another dam'],
   [{ type: 'fostering' }, 'Reared by hand'],
   [{ type: 'weaning', isDone: true }, 'Weaned'],
-  [{ type: 'weaning', isDone: false }, 'Kept off the milk, first step of weaning'],
+  [{ type: 'weaning', isDone: false }, 'Weaned off milk, first step'],
   [{ type: 'pen-stage', stage: 'mixing', pen: '3' }, 'With her young to the mixing pen 3'],
   [
     { type: 'feed', feed: 'Plain pellet', kg: 12.5, since: '2026-11-01', priceMinor: 1690 },
@@ -46,7 +46,7 @@ it.each([
 
 it('says a litter in its weight unit', () => {
   expect(say({ type: 'birth', alive: 8, dead: 0, ease: 'alone', litterKg: 0.465 }, 'rabbit')).toBe(
-    'Gave birth to 8 kits alive: by herself, 465\u00a0g together',
+    'Gave birth to 8 kits alive: unassisted, 465\u00a0g together',
   );
 });
 

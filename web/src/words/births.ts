@@ -25,17 +25,17 @@ export const BIRTH_LINES: Lines<'birth' | 'afterbirth' | 'colostrum' | 'fosterin
         ...(entry.afterbirth === undefined ? [] : [`afterbirth ${AFTERBIRTH_WORDS[entry.afterbirth]}`]),
         ...(entry.litterKg === undefined ? [] : [`${weightText(entry.litterKg, told.unit, told.species)} together`]),
       ];
-      const why = entry.reason === undefined ? '' : ` (asked about: ${entry.reason})`;
+      const why = entry.reason === undefined ? '' : ` (queried: ${entry.reason})`;
       return `Gave birth to ${bornText(entry.alive, entry.dead, told.species)}: ${parts.join(', ')}${why}`;
     },
     afterbirth: (entry) => `Afterbirth ${AFTERBIRTH_WORDS[entry.state]}`,
-    colostrum: (entry) => `First milk at ${entry.at.slice(11)}, ${COLOSTRUM_WORDS[entry.how]}`,
+    colostrum: (entry) => `Colostrum at ${entry.at.slice(11)}, ${COLOSTRUM_WORDS[entry.how]}`,
     fostering(entry, told) {
       const why = entry.reason === undefined ? '' : ` (${entry.reason})`;
       if (entry.damId === undefined) return `Reared by hand${why}`;
       return `Put under ${told.nameOf?.(entry.damId) ?? 'another dam'}${why}`;
     },
-    weaning: (entry) => (entry.isDone ? 'Weaned' : 'Kept off the milk, first step of weaning'),
+    weaning: (entry) => (entry.isDone ? 'Weaned' : 'Weaned off milk, first step'),
     feed: (entry, told) => `Ate ${weightText(entry.kg, told.unit)} of ${entry.feed} since ${shortDate(entry.since)}`,
     'pen-stage': (entry) =>
       `With her young to the ${PEN_STAGE_WORDS[entry.stage]}${entry.pen === undefined ? '' : ` ${entry.pen}`}`,

@@ -19,7 +19,7 @@ it.each([
   ],
   [
     words('service', { way: 'raddle', maleIds: ['m', 'n'], colour: 'red' }, { nameOf: (id) => id.toUpperCase() }),
-    'Mark read: M or N, red mark',
+    'Raddle mark seen: M or N, red mark',
   ],
   [
     words('service', { way: 'insemination', maleIds: [], straw: 'ARD-7', reason: 'no bull' }),

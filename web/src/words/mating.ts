@@ -39,7 +39,7 @@ export const servedBy = (males: readonly string[], otherSire: string | null | un
 export const WAY_WORDS: Readonly<Record<ServiceWay, string>> = {
   hand: 'Served',
   insemination: 'Inseminated',
-  raddle: 'Mark read',
+  raddle: 'Raddle mark seen',
   'ran-with': 'Ran with',
 };
 export const PART_WORDS: Readonly<Record<MalePart, string>> = {

@@ -22,14 +22,14 @@ export function clashText(clash: Clash, facts: PlanFacts, nameOf: (planId: strin
     case 'off-wish': {
       const days = Math.abs(clash.isOn - clash.wantedOn);
       const side = clash.isOn > clash.wantedOn ? 'after' : 'before';
-      return `${clash.what === 'births' ? `First ${birth}` : 'Sale'} on ${fullDate(isoOf(clash.isOn))}, ${countText(days, 'day', 'days')} ${side} the ${shortDate(isoOf(clash.wantedOn))} wanted: a gestation is as long as it is. Move the ${clash.what === 'births' ? birth : 'sale'} to change the wish.`;
+      return `${clash.what === 'births' ? `First ${birth}` : 'Sale'} on ${fullDate(isoOf(clash.isOn))}, ${countText(days, 'day', 'days')} ${side} the ${shortDate(isoOf(clash.wantedOn))} wanted: gestation cannot be shortened. Move the ${clash.what === 'births' ? birth : 'sale'} to change the wish.`;
     }
     case 'not-rested':
       return `${countText(clash.count, grown.female[0], grown.female[1])} will not be rested from the last birth; the last is on ${fullDate(isoOf(clash.readyOn))}.`;
     case 'too-young':
       return `${countText(clash.count, grown.female[0], grown.female[1])} will be too young; the last is old enough on ${fullDate(isoOf(clash.readyOn))}.`;
     case 'few-males':
-      return `${clash.females} ${grown.female[1]}, and the ${grown.male[1]} here are enough for ${clash.enoughFor}. Find another, or part the group.`;
+      return `${clash.females} ${grown.female[1]}, and the ${grown.male[1]} here are enough for ${clash.enoughFor}. Find another, or split the group.`;
     case 'out-of-place':
       return clash.side === 'too-late'
         ? `${step} comes ${countText(clash.days, 'day', 'days')} too late for ${other(clash.other)}.`
@@ -39,7 +39,7 @@ export function clashText(clash: Clash, facts: PlanFacts, nameOf: (planId: strin
     case 'lean':
       return `${step} needs feed while it is short: ${shortDate(isoOf(clash.from))} to ${shortDate(isoOf(clash.to))}, ${clash.why}.`;
     case 'pens':
-      return `Up to ${clash.wanted} births in three days are to be expected, and there are ${clash.pens} pens. Fewer females, another cycle apart, or more pens.`;
+      return `Up to ${clash.wanted} births expected in three days, and there are ${clash.pens} pens. Fewer females, another cycle apart, or more pens.`;
     case 'two-births':
       return `The busiest week is that of “${nameOf(clash.otherPlanId)}” too, from ${shortDate(isoOf(clash.weekFrom))}. Two species give birth at once.`;
     case 'too-much-work':

@@ -98,10 +98,10 @@ export function boxTodayText(box: BoxToday | undefined): string {
 /** How an outlet pays. */
 export const PAY_WORDS: Readonly<Record<PayWay, string>> = {
   'live-kg': 'alive, by weight',
-  'live-head': 'alive, by the head',
+  'live-head': 'alive, per head',
   grid: 'dead, by class and weight',
   'carcass-kg': 'dead, a flat price by weight',
-  'carcass-head': 'dressed, by the head',
+  'carcass-head': 'dressed, per head',
 };
 
 /** Monday first. */

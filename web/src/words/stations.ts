@@ -5,7 +5,7 @@ import type { BodyMeasure, CareKind, Route } from '@yaylak/core';
 export const STATION_WORDS: Readonly<Record<Station, string>> = {
   identify: 'Identify',
   weigh: 'Weigh',
-  litter: 'Litter together',
+  litter: 'Weigh litter together',
   score: 'Score condition',
   measure: 'Measure the body',
   finish: 'Finish: shape and fat',

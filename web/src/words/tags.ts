@@ -13,8 +13,8 @@ export function tagDoubtText(doubt: NumberDoubt, { text, colour, name }: Said): 
   switch (doubt.kind) {
     case 'other-colour':
       return doubt.colour === null
-        ? `${text} is worn by another that is here, in a colour that is not recorded. Can the two be told apart?`
-        : `${doubt.colour} ${text} is worn by another that is here${colour === undefined ? ', and this tag has no colour yet' : `; this one would be ${colour}`}. Can the two be told apart?`;
+        ? `${text} is already on another that is here, in a colour that is not recorded. Can the two be told apart?`
+        : `${doubt.colour} ${text} is already on another that is here${colour === undefined ? ', and this tag has no colour yet' : `; this one would be ${colour}`}. Can the two be told apart?`;
     case 'lost-by':
       return `${text} is the number ${name === text ? 'another' : name} lost. Read the tag again: it may be the very one that was found.`;
     case 'worn-by-gone':

@@ -21,7 +21,7 @@ interface Props<Typed extends FieldValues> extends EntryFormState<Typed>, Parts 
 export function EntryForm<Typed extends FieldValues>({
   read,
   done,
-  submit = 'Write it down',
+  submit = 'Save',
   questions,
   children,
   ...form

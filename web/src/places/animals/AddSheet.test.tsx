@@ -53,7 +53,9 @@ it('finds the dam by her number, and says when nobody wears it', async () => {
   await ready();
   await user.type(screen.getByLabelText('Dam'), '22-9999');
   await user.click(screen.getByRole('button', { name: 'Add it' }));
-  expect(await screen.findByRole('alert')).toHaveTextContent('Dam: no animal wears “22-9999”. Type the whole number.');
+  expect(await screen.findByRole('alert')).toHaveTextContent(
+    'Dam: no animal is tagged “22-9999”. Type the whole number.',
+  );
   await user.clear(screen.getByLabelText('Dam'));
   await user.type(screen.getByLabelText('Dam'), '22 0001');
   await user.selectOptions(screen.getByLabelText('Born as'), 'twin');
@@ -63,11 +65,11 @@ it('finds the dam by her number, and says when nobody wears it', async () => {
 });
 
 it('shows the book’s reason where it was typed and keeps what was typed', async () => {
-  const { user } = show({ 'POST /api/entries': refuses('identifier', 'Yellow 26-0009 is worn by another.') });
+  const { user } = show({ 'POST /api/entries': refuses('identifier', 'Yellow 26-0009 is already on another.') });
   await ready();
   await user.type(screen.getByLabelText('Number'), '26-0009');
   await user.click(screen.getByRole('button', { name: 'Add it' }));
-  expect(await screen.findByRole('alert')).toHaveTextContent('Yellow 26-0009 is worn by another.');
+  expect(await screen.findByRole('alert')).toHaveTextContent('Yellow 26-0009 is already on another.');
   expect(screen.getByLabelText('Number')).toHaveValue('26-0009');
   expect(screen.queryByText('closed')).toBeNull();
 });

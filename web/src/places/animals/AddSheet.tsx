@@ -83,7 +83,7 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
     words: {
       bornOn: BIRTH_ASKED,
       on: 'Give the day it came.',
-      text: 'That is no number of an animal.',
+      text: 'That is not an animal number.',
       strain: 'Give the breed in fewer words.',
       boughtMinor: 'Type what was paid for one, such as 140.00, or leave it empty.',
     },

@@ -77,7 +77,7 @@ describe('writing down', () => {
     const { user, entries } = await show();
     await user.click(screen.getByRole('button', { name: 'Weight' }));
     await user.type(screen.getByLabelText('Weight, kg'), '43,5');
-    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await screen.findByText('Saved.');
     expect(entries()).toMatchObject([{ type: 'weight', animalId: ID, kg: 43.5, method: 'scale', on: '2026-11-23' }]);
     await user.keyboard('{Control>}z{/Control}');
@@ -96,11 +96,11 @@ describe('writing down', () => {
     });
     await user.click(screen.getByRole('button', { name: 'Weight' }));
     await user.type(screen.getByLabelText('Weight, kg'), '85');
-    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(await screen.findByRole('alert')).toHaveTextContent(
       /Check the reading: 85.0\s?kg\. 42.5\s?kg 2 days before; up to 50.0\s?kg is likely\. Did you mean 8.5\s?kg\?/,
     );
-    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
   });
 
@@ -111,7 +111,7 @@ describe('writing down', () => {
     const { user, entries } = await show();
     await user.click(screen.getByRole('button', { name: 'Weight' }));
     if (typed) await user.type(screen.getByLabelText('Weight, kg'), typed);
-    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(await screen.findByRole('alert')).toHaveTextContent(words);
     expect(entries()).toEqual([]);
   });
@@ -119,14 +119,14 @@ describe('writing down', () => {
   it('a move, a note and that it left', async () => {
     const { user, entries } = await show();
     await user.click(screen.getByRole('button', { name: 'Move' }));
-    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('Choose a group.');
     await user.selectOptions(screen.getByLabelText('To'), 'Rams');
-    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     await user.click(screen.getByRole('button', { name: 'Note' }));
     await user.type(screen.getByLabelText('Note'), ' limps a little ');
-    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     await user.click(screen.getByRole('button', { name: 'Left' }));
     await user.selectOptions(screen.getByLabelText('How'), 'died');
@@ -301,7 +301,7 @@ describe('identifiers', () => {
     const { user, entries } = await show(aView('26-0001', { identifiers: [worn] }));
     await lose(user);
     await user.type(screen.getByLabelText('Why, if you know'), ' fence ');
-    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await screen.findByText('Lost: yellow 26-0001');
     expect(entries()).toMatchObject([
       { type: 'identifier-end', identifierId: 'i1', how: 'lost', reason: 'fence', on: '2026-11-23' },
@@ -315,7 +315,7 @@ describe('identifiers', () => {
     await lose(user);
     await user.selectOptions(screen.getByLabelText('What happened'), 'taken out');
     await user.click(screen.getByRole('checkbox', { name: 'The same number is fitted again' }));
-    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await screen.findByText('Taken out: yellow 26-0001, fitted again');
     expect(entries()).toMatchObject([
       { type: 'identifier-end', how: 'removed' },
@@ -329,7 +329,7 @@ describe('identifiers', () => {
       'POST /api/entries': refuses('identifier-end', 'It left the holding on 2026-11-01.'),
     });
     await lose(user);
-    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('It left the holding on 2026-11-01.');
   });
 

@@ -132,7 +132,7 @@ describe('changing a fact in its row', () => {
     const { user, asked } = await show({ 'GET /api/identifiers': [] });
     await user.click(cell('26-0002', 'not known'));
     await user.type(screen.getByRole('textbox', { name: 'Dam of 26-0002' }), '99-1{Enter}');
-    expect(await screen.findByRole('alert')).toHaveTextContent('Dam: no animal wears “99-1”');
+    expect(await screen.findByRole('alert')).toHaveTextContent('Dam: no animal is tagged “99-1”');
     expect(screen.getByRole('textbox', { name: 'Dam of 26-0002' })).toHaveValue('99-1');
     expect(asked.some((a) => a.method === 'PATCH')).toBe(false);
   });
@@ -187,9 +187,9 @@ describe('with some chosen', () => {
     const { user, entries } = await show();
     await user.click(screen.getByRole('checkbox', { name: 'Choose 26-0001' }));
     await user.click(screen.getByRole('button', { name: 'Mark' }));
-    expect(screen.getByRole('button', { name: 'Write the mark down' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Record the mark' })).toBeDisabled();
     await user.type(screen.getByLabelText('What it means'), 'for the buyer');
-    await user.click(screen.getByRole('button', { name: 'Write the mark down' }));
+    await user.click(screen.getByRole('button', { name: 'Record the mark' }));
     await screen.findByText('Marked 1 animal blue on the rump');
     expect(entries()).toMatchObject([{ type: 'mark', colour: 'blue', place: 'rump', purpose: 'for the buyer' }]);
   });

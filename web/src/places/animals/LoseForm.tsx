@@ -63,13 +63,7 @@ export function LoseForm({ animalId, identifier, words, today, onDone }: Props) 
     return write(draftsOf(typed), done);
   };
   return (
-    <SendForm
-      form={form}
-      send={send}
-      onDone={onDone}
-      submit="Write it down"
-      more={<Button onPress={onDone}>Not now</Button>}
-    >
+    <SendForm form={form} send={send} onDone={onDone} submit="Save" more={<Button onPress={onDone}>Not now</Button>}>
       <FieldRow $gap={3}>
         <FormChoice
           name="how"

@@ -123,7 +123,7 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
               )
             }
           >
-            Write the mark down
+            Record the mark
           </Button>
         </Row>
       </Sheet>

@@ -28,7 +28,7 @@ interface Props {
 
 type What = 'weight' | 'move' | 'note';
 const TITLES: Readonly<Record<What, string>> = {
-  weight: 'Write down a weight',
+  weight: 'Record a weight',
   move: 'Move',
   note: 'Write a note',
 };
@@ -114,7 +114,7 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
     return write([draft], 'Saved.');
   };
   return (
-    <SendForm form={form} send={send} onDone={onClose} submit="Write it down">
+    <SendForm form={form} send={send} onDone={onClose} submit="Save">
       {what === 'weight' ? (
         <FieldRow $gap={3}>
           <FormField name="text" label={`Weight, ${scale}`} inputMode="decimal" autoFocus />

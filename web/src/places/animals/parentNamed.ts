@@ -16,6 +16,6 @@ export function parentNamed(
   if (typed.trim() === '') return { kind: 'nobody' };
   const found = resolveIdentifier(identifiers, typed);
   if (found.kind === 'one') return { kind: 'animal', id: found.animalId };
-  const wearers = found.kind === 'none' ? 'no animal wears' : 'several animals wear';
+  const wearers = found.kind === 'none' ? 'no animal is tagged' : 'several animals are tagged';
   return { kind: 'unclear', message: `${ROLE_WORDS[role]}: ${wearers} “${typed.trim()}”. Type the whole number.` };
 }

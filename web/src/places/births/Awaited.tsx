@@ -52,7 +52,7 @@ export function Awaited({ view, onBirth }: Props) {
         </section>
       ) : null}
       {later.length > 0 ? (
-        <section aria-label="Awaited later">
+        <section aria-label="Due later">
           <Heading>
             <h2>After that</h2>
             <Small>first to come first</Small>
@@ -87,8 +87,8 @@ function ExpectedRow({ row, today, chance, onBirth }: RowProps) {
     row.otherSire,
   );
   const facts = [
-    ...(row.daysOver > 0 ? [`${countText(row.daysOver, 'day', 'days')} over her time`] : []),
-    ...(row.daysOver > 0 ? ['any hour now'] : chance === undefined ? [] : [`${percentText(chance)} till tomorrow`]),
+    ...(row.daysOver > 0 ? [`${countText(row.daysOver, 'day', 'days')} overdue`] : []),
+    ...(row.daysOver > 0 ? ['any hour now'] : chance === undefined ? [] : [`${percentText(chance)} by tomorrow night`]),
     ...(row.probability === null ? [] : [`in young ${chanceText(row.probability)}`]),
     ...(row.young === null ? [] : [countText(row.young, one, many)]),
     ...(row.isFirst ? ['her first here'] : []),
@@ -131,7 +131,7 @@ function ExpectedRow({ row, today, chance, onBirth }: RowProps) {
       <WindowBar window={row.birth} today={today} />
       <Button
         kind={chance === undefined ? 'plain' : 'main'}
-        aria-label={`Write down the birth of ${name}`}
+        aria-label={`Record the birth of ${name}`}
         onPress={() => onBirth(tag.animalId)}
       >
         Birth

@@ -16,8 +16,8 @@ export function BirthDays({ perDay, on }: Props) {
   const sum = perDay.reduce((s, n) => s + n, 0);
   return (
     <Panel>
-      <h2>Births a day</h2>
-      <div role="img" aria-label={`Births to be expected each day of a fortnight, ${sum.toFixed(1)} in all`}>
+      <h2>Births per day</h2>
+      <div role="img" aria-label={`Births expected each day of a fortnight, ${sum.toFixed(1)} in all`}>
         <ResponsiveContainer width="100%" height={130}>
           <BarChart data={data} margin={{ top: 8, right: 0, bottom: 0, left: -28 }}>
             <CartesianGrid stroke={colour('line')} vertical={false} />

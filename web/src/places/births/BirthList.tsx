@@ -36,7 +36,7 @@ export function BirthList() {
         {fullDate(data.on)}. {countText(rows.length, 'female', 'females')}, by the day the birth is usual first.
       </p>
       {rows.length === 0 ? (
-        <Empty title="Nobody is awaited">Services and tests stand under Mating and Carrying.</Empty>
+        <Empty title="Nothing due">Services and tests stand under Mating and Carrying.</Empty>
       ) : (
         <LineTable>
           <thead>
@@ -47,7 +47,7 @@ export function BirthList() {
               <th>By</th>
               <th>In young</th>
               <th>Young</th>
-              <th>Birth, usual</th>
+              <th>Usual dates</th>
               <th>At the latest</th>
               <th>Born</th>
             </tr>

@@ -112,7 +112,7 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
           { ...typed, sireId: typed.sireId ?? sureSire(known) },
           { dam: known, unit, isByCount, species: listed ?? known.species },
         )
-      : 'She is not here yet. Wait a moment and write it down again.';
+      : 'She is not here yet. Wait a moment and record it again.';
   const form = useTypedForm<BirthTyped>({
     start: aBirth(today, hour),
     made: (typed) => {
@@ -156,12 +156,12 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
     return write(entries, `Wrote down ${words.birth} of ${saidOf(typed)}`);
   };
   return (
-    <SendForm form={form} send={send} onDone={(typed) => onDone(saidOf(typed))} submit="Write the birth down" isTall>
+    <SendForm form={form} send={send} onDone={(typed) => onDone(saidOf(typed))} submit="Record birth" isTall>
       <FieldRow $gap={3}>
         <Tag tag={dam.tag} isStatic />
         <FormField name="on" label="On" type="date" />
         <FormField name="hour" label="At" type="time" />
-        <Small>{dam.young === null ? 'not counted before' : `${dam.young} counted before`}</Small>
+        <Small>{dam.young === null ? 'not scanned' : `${dam.young} counted before`}</Small>
       </FieldRow>
       {isByCount ? (
         <FieldRow $gap={3}>
@@ -214,7 +214,7 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
           {questions.map((q) => (
             <p key={q.code}>{birthQuestionText(q)}</p>
           ))}
-          <FormField name="reason" label="Why it is so all the same" isRequired style={{ marginTop: 8 }} />
+          <FormField name="reason" label="What happened?" isRequired style={{ marginTop: 8 }} />
         </NotePanel>
       ) : null}
       <Asked questions={asked === undefined ? [] : [asked]} again="Correct it, or press again to keep it as it is." />

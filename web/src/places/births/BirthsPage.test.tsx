@@ -84,10 +84,10 @@ const page = (view = aView(), more: object = {}, at = '/births') =>
 
 it('answers who gives birth next, and what is to be done before', async () => {
   const { user, entries } = page();
-  expect(await screen.findByRole('heading', { name: 'Who gives birth next?' })).toBeVisible();
-  expect(screen.getByText(/^Look at 1 tonight: about 0.5 births till tomorrow evening/)).toBeVisible();
+  expect(await screen.findByRole('heading', { name: 'Who is due next?' })).toBeVisible();
+  expect(screen.getByText(/^Look at 1 tonight: about 0.5 births by tomorrow evening/)).toBeVisible();
   const row = within(screen.getByRole('group', { name: 'Clover' }));
-  expect(row.getByText(/^50 % till tomorrow, in young over 99 %, 2 lambs, by R-1, Flock\./)).toBeVisible();
+  expect(row.getByText(/^50 % by tomorrow night, in young over 99 %, 2 lambs, by R-1, Flock\./)).toBeVisible();
   expect(screen.getByText(/Too few for the births of the next three days/)).toBeVisible();
   await user.click(row.getByRole('button', { name: 'Mark done for Clover: Into the lambing shed' }));
   await waitFor(() => expect(entries()).toMatchObject([{ type: 'carrying-step', animalId: 'e1' }]));
@@ -95,7 +95,7 @@ it('answers who gives birth next, and what is to be done before', async () => {
 
 it('a birth by big keys is written down with its young, and the next dam can be typed', async () => {
   const { user, entries } = page(aView(), { 'GET /api/births/dam/e1': aDam() });
-  await user.click(await screen.findByRole('button', { name: 'Write down the birth of Clover' }));
+  await user.click(await screen.findByRole('button', { name: 'Record the birth of Clover' }));
   const sheet = within(await screen.findByRole('dialog', { name: 'A birth' }));
   const alive = within(await sheet.findByRole('group', { name: 'Born alive' }));
   await user.click(alive.getByRole('button', { name: '+ Female' }));
@@ -103,9 +103,9 @@ it('a birth by big keys is written down with its young, and the next dam can be 
   const lamb = within(sheet.getByRole('group', { name: '1. ewe lamb' }));
   await user.type(lamb.getByLabelText('Weight, kg'), '4.2');
   await user.click(lamb.getByRole('checkbox', { name: 'has sucked' }));
-  await user.click(sheet.getByRole('radio', { name: 'a little help' }));
+  await user.click(sheet.getByRole('radio', { name: 'some help' }));
   await user.click(sheet.getByRole('radio', { name: 'passed' }));
-  await user.click(sheet.getByRole('button', { name: 'Write the birth down' }));
+  await user.click(sheet.getByRole('button', { name: 'Record birth' }));
   expect(await sheet.findByText('Clover: 2 lambs alive. The next dam, or close.')).toBeVisible();
   expect(entries().map((e) => e.type)).toEqual(['birth', 'arrival', 'move', 'weight', 'colostrum', 'arrival', 'move']);
   expect(entries()[0]).toMatchObject({ ease: 'eased', afterbirth: 'passed', alive: 2, dead: 0 });
@@ -115,31 +115,31 @@ it('a birth by big keys is written down with its young, and the next dam can be 
 
 it('asks about a weight no lamb is born with, and says what was likely meant', async () => {
   const { user, entries } = page(aView(), { 'GET /api/births/dam/e1': aDam() });
-  await user.click(await screen.findByRole('button', { name: 'Write down the birth of Clover' }));
+  await user.click(await screen.findByRole('button', { name: 'Record the birth of Clover' }));
   const sheet = within(await screen.findByRole('dialog', { name: 'A birth' }));
   await user.click(
     within(await sheet.findByRole('group', { name: 'Born alive' })).getByRole('button', { name: '+ Female' }),
   );
   await user.type(within(sheet.getByRole('group', { name: '1. ewe lamb' })).getByLabelText('Weight, kg'), '42');
   await user.click(sheet.getByRole('radio', { name: 'passed' }));
-  await user.click(sheet.getByRole('button', { name: 'Write the birth down' }));
+  await user.click(sheet.getByRole('button', { name: 'Record birth' }));
   expect(await sheet.findByText(/Check the reading: 42.0\s?kg\. At birth .* Did you mean 4.2\s?kg\?/)).toBeVisible();
   expect(entries()).toEqual([]);
-  await user.click(sheet.getByRole('button', { name: 'Write the birth down' }));
+  await user.click(sheet.getByRole('button', { name: 'Record birth' }));
   await waitFor(() => expect(entries().find((e) => e.type === 'weight')).toMatchObject({ kg: 42 }));
 });
 
 it('asks in words about a birth that something speaks against', async () => {
   const empty = aDam({ questions: [{ code: 'tested-empty', on: '2026-08-20' }] });
   const { user, entries } = page(aView(), { 'GET /api/births/dam/e1': empty });
-  await user.click(await screen.findByRole('button', { name: 'Write down the birth of Clover' }));
+  await user.click(await screen.findByRole('button', { name: 'Record the birth of Clover' }));
   const sheet = within(await screen.findByRole('dialog', { name: 'A birth' }));
   const alive = within(await sheet.findByRole('group', { name: 'Born alive' }));
   expect(sheet.queryByText(/She tested empty/)).toBeNull();
-  await user.click(alive.getByRole('button', { name: '+ Not looked' }));
-  expect(await sheet.findByText('She tested empty on 2026-08-20. Is it she, or was the test wrong?')).toBeVisible();
-  await user.type(sheet.getByLabelText(/^Why it is so all the same/), 'the scan was wrong');
-  await user.click(sheet.getByRole('button', { name: 'Write the birth down' }));
+  await user.click(alive.getByRole('button', { name: '+ Not sexed' }));
+  expect(await sheet.findByText('She tested empty on 20 Aug 2026. Is it she, or was the test wrong?')).toBeVisible();
+  await user.type(sheet.getByLabelText(/^What happened/), 'the scan was wrong');
+  await user.click(sheet.getByRole('button', { name: 'Record birth' }));
   await waitFor(() => expect(entries()[0]).toMatchObject({ type: 'birth', reason: 'the scan was wrong' }));
 });
 
@@ -150,11 +150,11 @@ it('a birth in a shed without a network is kept on the device', async () => {
     'GET /api/roster': aRoster([ewe]),
     'POST /api/entries': AWAY,
   });
-  await user.click(await screen.findByRole('button', { name: 'Write down the birth of Clover' }));
+  await user.click(await screen.findByRole('button', { name: 'Record the birth of Clover' }));
   const sheet = within(await screen.findByRole('dialog', { name: 'A birth' }));
   const alive = within(await sheet.findByRole('group', { name: 'Born alive' }));
   await user.click(alive.getByRole('button', { name: '+ Male' }));
-  await user.click(sheet.getByRole('button', { name: 'Write the birth down' }));
+  await user.click(sheet.getByRole('button', { name: 'Record birth' }));
   expect(await screen.findByText(/It is kept on this device until the server is back/)).toBeVisible();
   const kept = outbox.state().items.flatMap((i) => (i.out.kind === 'entry' ? [i.out.entry.type] : []));
   expect(kept).toEqual(['birth', 'arrival', 'move']);
@@ -167,7 +167,7 @@ it('what is still to do of a birth is one press each', async () => {
   expect(row.getByText('Colostrum for 2 by 02:00 on 24 Nov.')).toBeVisible();
   await user.click(row.getByRole('button', { name: '22-0002 to the mixing pen' }));
   await user.click(row.getByRole('button', { name: 'Afterbirth of 22-0002 held back' }));
-  await user.click(row.getByRole('button', { name: 'Young of 22-0002 had their first milk' }));
+  await user.click(row.getByRole('button', { name: 'Young of 22-0002 had colostrum' }));
   await waitFor(() => expect(entries()).toHaveLength(4));
   expect(entries()).toMatchObject([
     { type: 'pen-stage', stage: 'mixing' },
@@ -189,21 +189,21 @@ it('a young goes under another dam, or is written down as died of something', as
   expect(foster.queryByRole('option', { name: /22-0009/ })).toBeNull();
   await user.selectOptions(await foster.findByLabelText('To whom'), 'Clover: rears 1');
   await user.type(foster.getByLabelText('Why'), 'no milk');
-  await user.click(foster.getByRole('button', { name: 'Write it down' }));
+  await user.click(foster.getByRole('button', { name: 'Save' }));
   await waitFor(() =>
     expect(entries()).toMatchObject([{ type: 'fostering', animalId: 'y1', damId: 'e1', reason: 'no milk' }]),
   );
   await user.click(row.getByRole('button', { name: 'A young of 22-0002 died' }));
-  const loss = within(await screen.findByRole('dialog', { name: 'Died, of those with 22-0002' }));
+  const loss = within(await screen.findByRole('dialog', { name: 'Deaths in the litter of 22-0002' }));
   await user.selectOptions(loss.getByLabelText('Of what'), 'cold');
-  await user.click(loss.getByRole('button', { name: 'Write it down' }));
+  await user.click(loss.getByRole('button', { name: 'Save' }));
   await waitFor(() => expect(entries()[1]).toMatchObject({ type: 'departure', how: 'died', cause: 'cold' }));
 });
 
 it('says what to do first where nobody is awaited', async () => {
   page(aView({ expected: [], tonight: [], recent: [], pens: [], perDay: [] }));
-  expect(await screen.findByText('Nobody is awaited')).toBeVisible();
-  expect(screen.getByText('Nobody to look at tonight; none to be expected in fourteen days.')).toBeVisible();
+  expect(await screen.findByText('Nothing due')).toBeVisible();
+  expect(screen.getByText('Nobody to look at tonight; none expected in fourteen days.')).toBeVisible();
 });
 
 it('the birth list says who is overdue', async () => {

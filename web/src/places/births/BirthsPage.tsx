@@ -44,12 +44,12 @@ export function BirthsPage() {
   const nobody = data.expected.length + data.recent.length === 0;
   return (
     <Page
-      title="Who gives birth next?"
+      title="Who is due next?"
       lead={leadText(data)}
       actions={
         <>
           <Button kind="main" onPress={() => setOpen({ sheet: 'birth', damId: undefined })}>
-            Write a birth down
+            Record a birth
           </Button>
           <LinkButton as={Link} to={`/births/list${species ? `?species=${species}` : ''}`}>
             Birth list
@@ -77,9 +77,9 @@ export function BirthsPage() {
         />
       </Row>
       {nobody ? (
-        <Empty title="Nobody is awaited">
+        <Empty title="Nothing due">
           Services stand under <Link to="/mating">Mating</Link> and tests under <Link to="/carrying">Carrying</Link>;
-          from then on it is told here who gives birth when. A birth nobody expected is written down all the same.
+          from then on it is told here who gives birth when. A birth nobody expected is recorded anyway.
         </Empty>
       ) : null}
       <Awaited view={data} onBirth={(damId) => setOpen({ sheet: 'birth', damId })} />
@@ -129,9 +129,9 @@ function leadText({ expected, tonight, perDay }: BirthsView): string {
   const parts = [
     tonight.length === 0
       ? 'Nobody to look at tonight'
-      : `Look at ${tonight.length} tonight: about ${soon.toFixed(1)} births till tomorrow evening`,
-    ...(over > 0 ? [countText(over, 'is over her time', 'are over their time')] : []),
-    ahead < 0.05 ? 'none to be expected in fourteen days' : `about ${ahead.toFixed(1)} in fourteen days`,
+      : `Look at ${tonight.length} tonight: about ${soon.toFixed(1)} births by tomorrow evening`,
+    ...(over > 0 ? [countText(over, 'is overdue', 'are overdue')] : []),
+    ahead < 0.05 ? 'none expected in fourteen days' : `about ${ahead.toFixed(1)} in fourteen days`,
   ];
   return `${parts.join('; ')}.`;
 }
@@ -139,7 +139,7 @@ function leadText({ expected, tonight, perDay }: BirthsView): string {
 function Cautions() {
   return (
     <NotePanel $tone="weld">
-      <h2>Take care</h2>
+      <h2>Safety</h2>
       <Small>
         What comes with a birth can make people ill, and harms an unborn child: gloves, wash, and nobody who is pregnant
         near it. A dam guards her young: keep a way out, with cows above all. No progress after an hour of hard work, a

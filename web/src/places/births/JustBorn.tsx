@@ -38,9 +38,9 @@ interface Props {
 export function JustBorn({ births, ...rest }: Props) {
   if (births.length === 0) return null;
   return (
-    <section aria-label="Born lately">
+    <section aria-label="Recent births">
       <Heading>
-        <h2>Born lately</h2>
+        <h2>Recent births</h2>
         <Small>the latest first</Small>
       </Heading>
       <Rows>
@@ -96,7 +96,7 @@ function BornRow({ birth, today, onFoster, onLoss }: { readonly birth: BirthSeen
                 ]
               : []),
             ...(stage ? [`in the ${PEN_STAGE_WORDS[stage.now]}`] : []),
-            ...(birth.reason ? [`asked about: ${birth.reason}`] : []),
+            ...(birth.reason ? [`queried: ${birth.reason}`] : []),
           ].join(', ')}
           .
         </Small>
@@ -147,7 +147,7 @@ function BornRow({ birth, today, onFoster, onLoss }: { readonly birth: BirthSeen
                 Foster
               </Button>
               <Button kind="quiet" aria-label={`A young of ${name} died`} onPress={() => onLoss(birth)}>
-                One died
+                Record a death
               </Button>
             </>
           ) : null}
@@ -242,7 +242,7 @@ function FirstMilk({
     const at = hourOf(today, holding?.now ?? deviceMoment());
     const refused = await write(
       thirsty.map((y) => ({ type: 'colostrum', animalId: y.tag.animalId, on: today, at, how: 'sucked' })),
-      `First milk for ${thirsty.length} of ${dam}`,
+      `Colostrum for ${thirsty.length} of ${dam}`,
     );
     if (refused.length > 0) undo.say(refused.join(' '));
   };
@@ -251,8 +251,8 @@ function FirstMilk({
       <Small>
         Colostrum for {thirsty.length} by {by.slice(11)} on {shortDate(by)}.
       </Small>
-      <Button kind="quiet" aria-label={`Young of ${dam} had their first milk`} onPress={() => void had()}>
-        They sucked
+      <Button kind="quiet" aria-label={`Young of ${dam} had colostrum`} onPress={() => void had()}>
+        All have sucked
       </Button>
     </Row>
   );

@@ -20,7 +20,7 @@ interface Props {
 const SEX_WORDS: Readonly<Record<'female' | 'male' | 'unknown', string>> = {
   female: 'Female',
   male: 'Male',
-  unknown: 'Not looked',
+  unknown: 'Not sexed',
 };
 
 /** Each young by one press, in the order they come; dead ones by the second row. */
@@ -75,7 +75,7 @@ export function YoungKeys({ species, unit, young, onChange }: Props) {
                   aria-label={`Take ${name} off`}
                   onPress={() => onChange(young.filter((x) => x.key !== y.key))}
                 >
-                  Take off
+                  Remove
                 </Button>
               </div>
             );

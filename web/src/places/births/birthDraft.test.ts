@@ -83,7 +83,7 @@ it('counts a litter of rabbits, weighed together in grams', () => {
 
 it.each([
   [{}, 'Nobody yet: press Female, Male or Dead for each that was born.'],
-  [{ young: [young({ weight: 'x' })] }, '“x” is no weight. Type what the scale says in kg, or leave it out.'],
+  [{ young: [young({ weight: 'x' })] }, '“x” is not a weight. Type what the scale says in kg, or leave it out.'],
   [{ young: [young()], hour: '25:00' }, 'At: give the hour as 06:10, or leave it out.'],
 ])('says what is missing', (change, words) => {
   expect(made(change)).toBe(words);

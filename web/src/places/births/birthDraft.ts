@@ -110,7 +110,7 @@ export function birthEntries(
   for (const text of isByCount ? [birth.together] : birth.young.map((y) => y.weight)) {
     const kg = text.trim() === '' ? undefined : readTypedNumber(text);
     if (kg && (kg.kind !== 'number' || !(kg.value > 0)))
-      return `“${text}” is no weight. Type what the scale says in ${scale}, or leave it out.`;
+      return `“${text}” is not a weight. Type what the scale says in ${scale}, or leave it out.`;
     kgs.push(kg?.kind === 'number' ? Number(toKg(kg.value, scale).toFixed(4)) : undefined);
   }
   const dead = birth.young.flatMap((y, i) => (y.isDead ? [{ sex: y.sex, ...maybe('kg', kgs[i]) }] : []));

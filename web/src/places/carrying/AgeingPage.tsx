@@ -19,7 +19,7 @@ export function AgeingPage() {
   const { data, error, refetch } = useQuery(ageingQuery);
   if (!data)
     return (
-      <Page title="Ages told">
+      <Page title="Ageing accuracy">
         {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={4} />}
       </Page>
     );

@@ -98,7 +98,7 @@ it('draws the curve in words, with rates, the base and who left it', async () =>
   await show();
   expect(
     await screen.findByRole('img', {
-      name: '50\u00a0% of 14 does known or very likely in young; 75\u00a0% are to be expected of those served so far',
+      name: '50\u00a0% of 14 does known or very likely in young; 75\u00a0% expected of those served so far',
     }),
   ).toBeVisible();
   for (const [what, figure] of [
@@ -106,7 +106,7 @@ it('draws the curve in words, with rates, the base and who left it', async () =>
     ['Half in young', 'day 2, 28 Sept'],
     ['Not served', '3'],
     ['Sold or dead', '1'],
-    ['Scanned', '175 young to 100 does (4)'],
+    ['Scanned', '175 kids per 100 does (4)'],
   ])
     expect(screen.getByText(what ?? '').nextSibling).toHaveTextContent(figure ?? '');
 });
@@ -130,7 +130,7 @@ describe('the tests', () => {
     ).toBeVisible();
     await user.click(blood.getByText('1 comes later'));
     expect(
-      blood.getByText('Blood test on day 10 after the service of 2026-11-13; it can tell from day 30, 2026-12-13.'),
+      blood.getByText('Blood test on day 10 after the service of 13 Nov 2026; it can tell from day 30, 13 Dec 2026.'),
     ).toBeVisible();
     expect(screen.queryByRole('group', { name: 'scan' })).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Other ways too' }));
@@ -218,11 +218,11 @@ describe('one by one', () => {
 
   it('a loss is written down with what was seen', async () => {
     const { user, entries } = await show();
-    await user.click(screen.getByRole('button', { name: 'Write down of G-01' }));
+    await user.click(screen.getByRole('button', { name: 'Record for G-01' }));
     const sheet = within(await screen.findByRole('dialog', { name: /^Thyme: a test/ }));
     await user.selectOptions(sheet.getByLabelText('What'), 'loss');
     await user.type(sheet.getByLabelText('What was seen'), 'two, by the hedge');
-    await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+    await user.click(sheet.getByRole('button', { name: 'Save' }));
     await waitFor(() =>
       expect(entries()).toMatchObject([
         { type: 'loss', animalId: 'f1', on: '2026-11-23', how: 'slipped', words: 'two, by the hedge' },
@@ -253,20 +253,20 @@ describe('one by one', () => {
         }),
       ],
     });
-    await user.click(screen.getByRole('button', { name: 'Write down of G-01' }));
+    await user.click(screen.getByRole('button', { name: 'Record for G-01' }));
     const sheet = within(await screen.findByRole('dialog'));
     await waitFor(() => expect(sheet.getByRole('option', { name: 'scan' })).toBeInTheDocument());
     await user.selectOptions(sheet.getByLabelText('By'), 'scan');
-    expect(sheet.getByRole('status')).toHaveTextContent('it can tell from day 35, 2026-12-08');
+    expect(sheet.getByRole('status')).toHaveTextContent('it can tell from day 35, 8 Dec 2026');
     await user.type(sheet.getByLabelText('Young'), 'two');
-    await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+    await user.click(sheet.getByRole('button', { name: 'Save' }));
     expect(await sheet.findByRole('alert')).toHaveTextContent('Type how many, as a whole number.');
     await user.clear(sheet.getByLabelText('Young'));
     await user.type(sheet.getByLabelText('Young'), '2');
     await user.type(sheet.getByLabelText('Age, days'), '20');
     await user.click(sheet.getByText('unequal in size'));
-    await user.type(sheet.getByLabelText(/^Why all the same/), 'the van leaves');
-    await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+    await user.type(sheet.getByLabelText(/^Reason for going ahead/), 'the van leaves');
+    await user.click(sheet.getByRole('button', { name: 'Save' }));
     await waitFor(() =>
       expect(entries()).toMatchObject([
         { type: 'pregnancy-test', way: 'scan', young: 2, ageDays: 20, findings: ['unequal'], reason: 'the van leaves' },
@@ -281,8 +281,8 @@ describe('what now', () => {
   it('shows the costs, the break-even and what it hangs on', async () => {
     const { user } = await show(asking);
     expect(screen.getByRole('row', { name: 'Test again first 11.89\u00a0EUR' })).toBeVisible();
-    expect(screen.getByText(/Selling pays only below 32 % in young\. 1 second chance used of 2/)).toBeVisible();
-    await user.click(screen.getByText('What this hangs on'));
+    expect(screen.getByText(/Selling pays only below 32 % in young\. 1 season empty so far of 2/)).toBeVisible();
+    await user.click(screen.getByText('What this depends on'));
     expect(
       screen.getByRole('img', { name: 'cost of keeping her: from −9.00\u00a0EUR to 4.00\u00a0EUR'.replace('−', '-') }),
     ).toBeVisible();
@@ -292,10 +292,10 @@ describe('what now', () => {
   it('takes what is cheapest without a word, and asks why for anything else', async () => {
     const { user, entries } = await show(asking);
     await user.selectOptions(screen.getByLabelText('Decide'), 'sell');
-    await user.click(screen.getByRole('button', { name: 'Write the choice down' }));
+    await user.click(screen.getByRole('button', { name: 'Record decision' }));
     expect(screen.getByRole('alert')).toHaveTextContent('Why: say why sell now goes before what is cheapest.');
     await user.selectOptions(screen.getByLabelText('Decide'), 'test-again');
-    await user.click(screen.getByRole('button', { name: 'Write the choice down' }));
+    await user.click(screen.getByRole('button', { name: 'Record decision' }));
     await waitFor(() =>
       expect(entries()).toMatchObject([
         { type: 'way-on', decision: 'test-again', suggested: 'test-again', chance: 0.2 },
@@ -306,7 +306,7 @@ describe('what now', () => {
 
   it('keeps the sheet with the book’s words when it says no', async () => {
     const { user } = await show(asking, { 'POST /api/entries': no(400, 'The book is shut.') });
-    await user.click(screen.getByRole('button', { name: 'Write the choice down' }));
+    await user.click(screen.getByRole('button', { name: 'Record decision' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('The book is shut.');
   });
 });
@@ -391,7 +391,7 @@ describe('results of a laboratory', () => {
   it('says what it cannot read, and what stands twice', async () => {
     const { dialog, read } = await open();
     await read('tube,result\nB-001,maybe\nB-002,positive\nB-002,negative\n');
-    expect(await dialog.findByText('“maybe” is no answer to what this tube was taken for.')).toBeVisible();
+    expect(await dialog.findByText('“maybe” is not an answer to what this tube was taken for.')).toBeVisible();
     expect(dialog.getByText('Stands in the file twice with two answers; see line 3.')).toBeVisible();
   });
 });

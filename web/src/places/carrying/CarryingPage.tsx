@@ -57,7 +57,7 @@ export function CarryingPage() {
             Birth list
           </LinkButton>
           <LinkButton as={Link} to="/carrying/ageing">
-            Ages told
+            Ageing accuracy
           </LinkButton>
         </>
       }
@@ -80,7 +80,7 @@ export function CarryingPage() {
         </Suspense>
       ) : (
         <Empty title="Nobody was served yet">
-          Services are written down under <Link to={`/mating?species=${data.species}`}>Mating</Link>; from then on it is
+          Services are recorded under <Link to={`/mating?species=${data.species}`}>Mating</Link>; from then on it is
           told here who carries, and when it can be tested.
         </Empty>
       )}
@@ -158,11 +158,11 @@ function Scope({ data, query, onSpecies, onSet }: ScopeProps) {
 function Cautions() {
   return (
     <NotePanel $tone="weld">
-      <h2>Take care</h2>
+      <h2>Safety</h2>
       <Small>
         A new needle and a new tube for each animal, and the law on who may take blood. Feel a rabbit gently and never
-        after day 14. A female that slipped her young may carry what people catch: gloves, and nobody who is pregnant
-        near her or near births; ask your vet.
+        after day 14. A female that aborted may carry what people catch: gloves, and nobody who is pregnant near her or
+        near births; ask your vet.
       </Small>
     </NotePanel>
   );

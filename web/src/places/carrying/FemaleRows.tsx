@@ -77,8 +77,8 @@ export function FemaleRows({ title, females, view, onWrite, onAsk }: Props) {
               </td>
               <td>
                 {f.chance ? (
-                  <Button kind="quiet" aria-label={`Write down of ${f.tag.text}`} onPress={() => onWrite(f)}>
-                    Write down
+                  <Button kind="quiet" aria-label={`Record for ${f.tag.text}`} onPress={() => onWrite(f)}>
+                    Record
                   </Button>
                 ) : null}
               </td>

@@ -50,7 +50,7 @@ export function InYoungPanel({ curve, today, species }: Props) {
           share of the {curve.base} {words[1]} that could be mated
         </Small>
       </Row>
-      <div role="img" aria-label={`${said}; ${percentText(foretold)} are to be expected of those served so far`}>
+      <div role="img" aria-label={`${said}; ${percentText(foretold)} expected of those served so far`}>
         <ResponsiveContainer width="100%" height={210}>
           <LineChart data={pointsOf(curve, end)} margin={{ top: 14, right: 16, bottom: 14, left: -8 }}>
             <CartesianGrid stroke={colour('line')} vertical={false} />
@@ -149,7 +149,7 @@ function Figures({ curve, species }: { readonly curve: InYoungView; readonly spe
       ? ([
           [
             TOLD_WORDS[SPECIES_WORDS[species].toldBy],
-            `${Math.round(curve.scanning.per100)} young to 100 ${SPECIES_WORDS[species].grown.female[1]} (${curve.scanning.females})`,
+            `${Math.round(curve.scanning.per100)} ${SPECIES_WORDS[species].young.unknown[1]} per 100 ${SPECIES_WORDS[species].grown.female[1]} (${curve.scanning.females})`,
           ],
         ] as const)
       : []),

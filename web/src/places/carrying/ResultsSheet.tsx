@@ -187,7 +187,7 @@ function MatchRow({ match: m, byId, verdict, onVerdict }: RowProps) {
       <td>
         <WarnText>{doubtText(m, other && byId.get(other.sampleId))}</WarnText>
         {m.read?.kind === 'gene' && m.read.result === 'doubtful' ? null : m.read === undefined ? (
-          <Small>Held: mend the word in the file, or write it down by hand.</Small>
+          <Small>On hold: correct the word in the file, or record it by hand.</Small>
         ) : (
           <Choice
             label={`Line ${m.row.line}`}
@@ -220,7 +220,7 @@ function doubtText(m: Extract<ResultMatch, { kind: 'look' }>, other: TubeOutView
     case 'twice':
       return `Stands in the file twice with two answers; see line ${doubt.otherLine}.`;
     case 'unreadable':
-      return `“${m.row.result}”${m.row.gene ? ` for ${m.row.gene}` : ''} is no answer to what this tube was taken for.`;
+      return `“${m.row.result}”${m.row.gene ? ` for ${m.row.gene}` : ''} is not an answer to what this tube was taken for.`;
   }
 }
 

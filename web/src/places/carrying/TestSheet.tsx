@@ -179,7 +179,7 @@ function TestForm({
                     ? tooSoonText(early.tooSoon)
                     : `Too soon: it can tell from ${fullDate(early.window.opens)}.`}
                 </p>
-                <FormField name="reason" label="Why all the same (it then counts as doubtful)" />
+                <FormField name="reason" label="Reason for going ahead (it then counts as doubtful)" />
               </div>
             ) : null}
           </>

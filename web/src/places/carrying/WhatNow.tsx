@@ -80,7 +80,7 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
             <tr>
               <th>If you</th>
               <th>
-                cost you expect
+                expected cost
                 <HowCosts whatNow={whatNow} q={female.chance?.probability ?? 0} currency={view.currency} />
               </th>
             </tr>
@@ -96,7 +96,7 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
         </Costs>
         <Small>
           {whatNow.breakEven === null ? '' : `Selling pays only below ${percentText(whatNow.breakEven)} in young. `}
-          {countText(whatNow.chancesUsed, 'second chance used', 'second chances used')} of {whatNow.chances}.
+          {countText(whatNow.chancesUsed, 'season empty so far', 'seasons empty so far')} of {whatNow.chances}.
           {whatNow.serveUntil
             ? ` Served again by ${shortDate(whatNow.serveUntil)}; never inseminate one that may carry.`
             : ' The season is over for serving again.'}
@@ -117,7 +117,7 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
         {problem ? <p role="alert">{problem}</p> : null}
         <Row>
           <Button kind="main" onPress={() => void submit()}>
-            Write the choice down
+            Record decision
           </Button>
           {chosen === 'serve-again' ? (
             <LinkButton as={Link} to={`/mating?species=${view.species}&serve=${tag.animalId}`}>
@@ -153,7 +153,7 @@ function HowCosts({
 }) {
   const keep = moneyText(w.keepDays * w.keepPerDayMinor, currency);
   return (
-    <How of="The cost you expect">
+    <How of="The expected cost">
       <p>
         She carries with {percentText(q)}. What is right costs nothing. Keep: if she is empty, {w.keepDays} days of feed
         at {moneyText(w.keepPerDayMinor, currency)}, {keep}, until the next mating has shown who took. Sell: if she is
@@ -193,7 +193,7 @@ function Hangs({
   if (rows.length === 0) return null;
   return (
     <details>
-      <summary>What this hangs on</summary>
+      <summary>What this depends on</summary>
       <Small>
         Each figure halved and doubled by itself. To the left of the line {WAY_ON_WORDS[suggested].toLowerCase()} stays
         cheapest, to the right another way is cheaper, by so much.

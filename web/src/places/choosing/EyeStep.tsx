@@ -96,7 +96,7 @@ export function EyeStep({ choosing, view, set, words }: StepProps) {
                   {a.eye.letBack === null ? null : (
                     <AskButton
                       kind="quiet"
-                      label="Take off"
+                      label="Remove"
                       name={`Take ${a.tag.text} off`}
                       ask={`Take ${a.tag.text} off the list?`}
                       onConfirm={() => choosing.change({ letBack: [{ animalId: idOf(a), reason: '' }] })}

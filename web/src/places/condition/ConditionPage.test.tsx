@@ -135,7 +135,7 @@ describe('who does not answer to feed', () => {
   it('is a cull with its reason once all was looked at', async () => {
     const made = [{ on: '2026-11-01', what: 'teeth' as const, isFound: true }];
     const { user, entries } = await show({ noResponse: [row({ made, stillToCheck: [], suggestion: 'cull' })] });
-    await user.click(screen.getByRole('button', { name: 'Write down: sell 18-0001' }));
+    await user.click(screen.getByRole('button', { name: 'Record: sell 18-0001' }));
     await waitFor(() =>
       expect(entries()).toMatchObject([
         { type: 'choice', decision: 'sell', reason: '2 to 2 in 64 days of feeding up; teeth are bad.' },
@@ -207,7 +207,7 @@ describe('scorers', () => {
       answers: { 'GET /api/condition/scorers': view, 'PATCH /api/holding': aHolding({ version: 2 }) },
     });
     expect(await screen.findByText('Kerem scores 0.25 higher')).toBeVisible();
-    await user.click(screen.getByRole('button', { name: 'Set Kerem’s scores right' }));
+    await user.click(screen.getByRole('button', { name: 'Correct Kerem’s scores' }));
     await waitFor(() =>
       expect(asked.find((a) => a.method === 'PATCH')?.body).toMatchObject({
         scorers: { reference: 'Aylin', setRight: ['Kerem'] },

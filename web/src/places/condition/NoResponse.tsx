@@ -82,8 +82,8 @@ export function NoResponse({ rows, on }: Props) {
             <b>{SUGGESTION_WORDS[row.suggestion]}</b>
             <span>{reasonOf(row)}</span>
             {row.suggestion === 'cull' ? (
-              <Button aria-label={`Write down: sell ${row.tag.text}`} onPress={() => void cull(row)}>
-                Write down: sell
+              <Button aria-label={`Record: sell ${row.tag.text}`} onPress={() => void cull(row)}>
+                Record: sell
               </Button>
             ) : null}
           </Row>

@@ -48,7 +48,7 @@ export function PracticePage() {
         <>
           <DrillHistory drills={data?.drills ?? []} />
           <NotePanel $tone="weld">
-            <h3>Take care</h3>
+            <h3>Safety</h3>
             <p>
               Cattle only in a crush with the gate shut behind you. A male in the mating season is not felt from behind
               with your back to him. Wash your hands after.

@@ -130,7 +130,7 @@ function SetRight({ data }: { readonly data: ScorersView }) {
     keep(data.reference, b.isSetRight ? setRight.filter((n) => n !== b.by) : [...setRight, b.by]);
   return (
     <Panel>
-      <h2>Set right</h2>
+      <h2>Corrections</h2>
       <Choice
         label="Held against the hand of"
         value={data.reference ?? ''}
@@ -146,12 +146,12 @@ function SetRight({ data }: { readonly data: ScorersView }) {
           <Small>
             {b.halfWidth === null ? '' : `± ${b.halfWidth.toFixed(2)}, `}
             {countText(b.pairs, 'animal', 'animals')} felt by both
-            {b.isUsable ? '' : `; from ${data.pairsNeeded} on it can be set right`}.
+            {b.isUsable ? '' : `; from ${data.pairsNeeded} on it can be corrected`}.
           </Small>
           {b.isUsable ? (
             <Row>
               <Button onPress={() => void toggle(b)}>
-                {b.isSetRight ? `Take ${b.by}’s scores as they are` : `Set ${b.by}’s scores right`}
+                {b.isSetRight ? `Take ${b.by}’s scores as they are` : `Correct ${b.by}’s scores`}
               </Button>
             </Row>
           ) : null}

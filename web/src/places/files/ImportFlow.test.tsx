@@ -84,8 +84,8 @@ it('shows each bad row with line, column, value and reason, and takes the rest',
       .slice(1)
       .map((r) => r.textContent),
   ).toEqual([
-    '4numberno animal wears “99-1”; add it first, or mend the number',
-    expect.stringContaining('5date“31.2.2026” is no date'),
+    '4numberno animal is tagged “99-1”; add it first, or correct the number',
+    expect.stringContaining('5date“31.2.2026” is not a real date'),
     '6weight9999 kg is too much.',
   ]);
   await user.click(screen.getByRole('button', { name: 'Take in 2' }));

@@ -168,8 +168,8 @@ function Happened({ state, done }: { readonly state: ImportState; readonly done:
         {kept} taken in{done.isWhole ? '' : ', then stopped'}
       </h2>
       <p>
-        {linesOf(done, 'already-kept').length} were in the book already. {done.bad.length + refused.length + doubted}{' '}
-        left out
+        {linesOf(done, 'already-kept').length} were already recorded. {done.bad.length + refused.length + doubted} left
+        out
         {doubted > 0 ? `, ${doubted} of them because the weight looked wrong` : ''}.
       </p>
       <BadRows bad={done.bad} refused={refused} />

@@ -25,7 +25,7 @@ const read = (change: Partial<PassportsRead> = {}): PassportsRead => ({
       bornOn: null,
       history: 1,
       status: 'refused',
-      message: 'G-25-21 is worn by another.',
+      message: 'G-25-21 is already on another.',
     },
   ],
   keptIds: [],
@@ -51,7 +51,7 @@ it('shows what would come in and what cannot, and why, before anything is writte
   await choose(aFile('{"format":"yaylak-passport"}'));
   expect(await screen.findByText(/From Stony farm, 20 Nov 2026. 1 of 2 can come in/)).toBeVisible();
   expect(screen.getByRole('row', { name: /G-25-20/ })).toHaveTextContent('comes in, 5 entries of history');
-  expect(screen.getByRole('row', { name: /G-25-21/ })).toHaveTextContent('G-25-21 is worn by another.');
+  expect(screen.getByRole('row', { name: /G-25-21/ })).toHaveTextContent('G-25-21 is already on another.');
   await user.click(screen.getByRole('button', { name: 'Take in 1 animal' }));
   expect(await screen.findByText(/1 taken in, as bought today/)).toBeVisible();
   const modes = asked.flatMap(({ path }) => /passports\?mode=(\w+)/.exec(path)?.[1] ?? []);

@@ -22,7 +22,7 @@ interface Looked {
   readonly isDone: boolean;
 }
 
-const STATUS_WORDS = { new: 'comes in', here: 'in the book already', refused: 'cannot come in' } as const;
+const STATUS_WORDS = { new: 'comes in', here: 'already recorded', refused: 'cannot come in' } as const;
 
 /** Passports of animals that were bought: looked at first, then taken in, each whole or not at all. */
 export function PassportIn() {

@@ -4,7 +4,7 @@ it.each([
   [{ field: 'weight', value: 'x', reason: 'not-a-number' }, '“x” is not a number; write 27.2 or 27,2'],
   [
     { field: 'on', value: '29.02.2025', reason: 'not-a-date' },
-    '“29.02.2025” is no date of the calendar; write 2026-03-31 or 31.03.2026',
+    '“29.02.2025” is not a real date; write 2026-03-31 or 31.03.2026',
   ],
   [
     { field: 'species', value: 'dragon', reason: 'unknown-word', known: ['sheep', 'goat'] },

@@ -62,17 +62,17 @@ export function faultWords({ value, reason, known, field }: RowFault): string {
     case 'not-a-number':
       return `“${value}” is not a number; write 27.2 or 27,2`;
     case 'not-a-date':
-      return `“${value}” is no date of the calendar; write 2026-03-31 or 31.03.2026`;
+      return `“${value}” is not a real date; write 2026-03-31 or 31.03.2026`;
     case 'not-a-whole-number':
       return `“${value}” is not a whole number`;
     case 'unknown-animal':
-      return `no animal wears “${value}”; add it first, or mend the number`;
+      return `no animal is tagged “${value}”; add it first, or correct the number`;
     case 'several-animals':
-      return `several animals wear “${value}”; use the electronic number`;
+      return `several animals are tagged “${value}”; use the electronic number`;
     case 'below-zero':
       return `“${value}” is under 0; write what it is without a sign`;
     case 'stands-twice':
-      return `“${value}” stands in lines ${(known ?? []).join(' and ')} and they differ; leave the right one, or mend the number`;
+      return `“${value}” stands in lines ${(known ?? []).join(' and ')} and they differ; leave the right one, or correct the number`;
     case 'unknown-word':
       return `“${value}” is not a ${FIELD_WORDS[field]} known here; use ${(known ?? []).join(', ')}`;
   }

@@ -10,11 +10,11 @@ export function Hands() {
   const { data } = useQuery(rosterQuery);
   return (
     <Panel>
-      <h2>Tapes and eyes</h2>
+      <h2>Tape and by-eye corrections</h2>
       {!data || data.biases.length === 0 ? (
         <Small>
           Weigh some by tape or by eye and on the scale the same day: from {PAIRS_FOR_BIAS} pairs on that hand’s weights
-          are set right.
+          are corrected.
         </Small>
       ) : (
         <FigureTable>

@@ -80,7 +80,7 @@ describe('figures of a species', () => {
     );
   });
 
-  it('are not sent while one is no number', async () => {
+  it('are not sent while one is not a number', async () => {
     const { user, asked } = await show();
     const mean = screen.getByLabelText('Carrying, days mean');
     await user.clear(mean);

@@ -111,7 +111,7 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
       >
         <Row $gap={3} style={{ alignItems: 'flex-end', marginTop: 12 }}>
           <Field label="Name" value={draft.name} onChange={(name) => setDraft({ ...draft, name })} />
-          <Field label="Who writes here" value={draft.keeper} onChange={(keeper) => setDraft({ ...draft, keeper })} />
+          <Field label="Your name" value={draft.keeper} onChange={(keeper) => setDraft({ ...draft, keeper })} />
           <Choice
             label="Weights in"
             value={draft.unit}

@@ -59,7 +59,7 @@ export function KeptPage() {
       ) : null}
       {refused.length > 0 ? (
         <Panel>
-          <h2>Not taken by the book</h2>
+          <h2>Rejected</h2>
           <Small>
             Nothing of it is lost. Mend what stands against it and send it again, or drop it if it was a slip.
           </Small>
@@ -87,7 +87,7 @@ export function KeptPage() {
       ) : null}
       {queue.length > 0 ? (
         <Panel>
-          <h2>Waits for the server</h2>
+          <h2>Waiting to send</h2>
           <Small>
             {isServerThere
               ? 'It is on its way.'

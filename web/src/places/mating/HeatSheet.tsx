@@ -54,7 +54,7 @@ export function HeatSheet({ view, onClose }: Props) {
   const seen = all.filter((f) => (ticked.get(f.tag.animalId)?.size ?? 0) > 0);
   const keep = async (isAll: boolean): Promise<void> => {
     const who = isAll ? all : seen;
-    if (who.length === 0) return setProblem('Tick a sign of one of them first, or write down that all were looked at.');
+    if (who.length === 0) return setProblem('Tick a sign of one of them first, or record that all were looked at.');
     const refused = await write(
       who.map((f) => ({
         type: 'heat',
@@ -69,7 +69,7 @@ export function HeatSheet({ view, onClose }: Props) {
     onClose();
   };
   return (
-    <Sheet title="Look for heat" isOpen onClose={onClose} width={760}>
+    <Sheet title="Record heat check" isOpen onClose={onClose} width={760}>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         <Field label="When" type="datetime-local" value={at} onChange={setAt} />
         <Choice
@@ -109,7 +109,7 @@ export function HeatSheet({ view, onClose }: Props) {
       {problem ? <p role="alert">{problem}</p> : null}
       <Row>
         <Button kind="main" onPress={() => void keep(true)}>
-          Write it down, the others without a sign
+          Save, the others without a sign
         </Button>
         <Button onPress={() => void keep(false)}>Only those with signs ({seen.length})</Button>
       </Row>

@@ -23,8 +23,7 @@ export function Heats({ view, onServe }: Props) {
       <Panel>
         <h2>On heat</h2>
         <p>
-          Nobody seen in these days. Press N to write down what you see at them, also when it is nothing: it tells when
-          a heat began.
+          Nobody seen in these days. Press N to record what you see, even if it is nothing: it tells when a heat began.
         </p>
       </Panel>
     );
@@ -40,16 +39,18 @@ export function Heats({ view, onServe }: Props) {
                 <b>{h.tag.name ?? ''}</b>
               </Row>
               <Small>
-                {h.isStanding ? 'Standing' : 'Signs agree'} since {dayAndHour(h.seenAt, today)}
+                {h.isStanding ? 'Standing' : 'In heat by signs'} since {dayAndHour(h.seenAt, today)}
                 {h.notYetAt ? `, not yet at ${dayAndHour(h.notYetAt, today)}` : ''}:{' '}
                 {h.signs.map((s) => HEAT_SIGNS[s].words).join(', ')}.
-                {h.returnAfterDays === null ? '' : ` Back after ${h.returnAfterDays} days: that service did not hold.`}
+                {h.returnAfterDays === null
+                  ? ''
+                  : ` Back after ${h.returnAfterDays} days: she did not hold to that service.`}
               </Small>
             </div>
             {h.window ? (
               <HourBar window={h.window} earliest={h.opensEarliest} now={view.now} />
             ) : (
-              <Small>any hour, while she takes him</Small>
+              <Small>any time while she stands</Small>
             )}
             <div>
               {h.services.map((s) => (

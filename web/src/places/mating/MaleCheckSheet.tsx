@@ -69,7 +69,7 @@ export function MaleCheckSheet({ male: { tag }, on: today, onClose }: Props) {
       {problem ? <p role="alert">{problem}</p> : null}
       <Row>
         <Button kind="main" onPress={() => void submit()}>
-          Write it down
+          Save
         </Button>
       </Row>
     </Sheet>

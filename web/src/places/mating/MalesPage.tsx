@@ -51,7 +51,7 @@ export function MalesPage() {
       title={`Are the ${words[1]} fit, and have they room?`}
       lead={
         data.males.length === 0
-          ? `No ${words[0]} is bred from here.`
+          ? `No breeding ${words[1]} here.`
           : `${flagged.length} of ${countText(data.males.length, words[0], words[1])} want a look.`
       }
       actions={<MatingTabs species={data.species} but="/males" />}
@@ -60,7 +60,7 @@ export function MalesPage() {
           <Partings rows={data.partings} today={data.on} />
           {data.otherMales > 0 ? (
             <Panel>
-              <h2>Not bred from ({data.otherMales})</h2>
+              <h2>Not for breeding ({data.otherMales})</h2>
               <Small>
                 Other males are old enough and are not shown. Check one from its pedigree, or choose to keep it, and it
                 stands here.
@@ -87,7 +87,7 @@ export function MalesPage() {
         />
       </Row>
       {data.males.length === 0 ? (
-        <Empty title="No male is bred from">
+        <Empty title="No breeding males here">
           Add one under <Link to="/animals">Animals</Link>, or choose a young one to be kept.
         </Empty>
       ) : (

@@ -65,7 +65,7 @@ describe('the heats', () => {
 
   it('say of a return what it means', async () => {
     await show({ heats: [aHeat({ returnAfterDays: 20 })] });
-    expect(screen.getByText(/Back after 20 days: that service did not hold/)).toBeVisible();
+    expect(screen.getByText(/Back after 20 days: she did not hold to that service/)).toBeVisible();
   });
 
   it('tell how likely she carries, and how that came to be', async () => {
@@ -104,14 +104,14 @@ describe('the heats', () => {
           isReady: false,
           readyOn: '2026-12-20',
           reasons: [
-            { code: 'resting', holds: true, words: 'rests after the birth of 2026-11-05', until: '2026-12-20' },
+            { code: 'resting', holds: true, words: 'resting since giving birth on 2026-11-05', until: '2026-12-20' },
           ],
         }),
       ],
       heats: [],
     });
-    const row = screen.getByText(/rests after/).closest('tr');
-    expect(row).toHaveTextContent('rests after the birth of 2026-11-05');
+    const row = screen.getByText(/resting since/).closest('tr');
+    expect(row).toHaveTextContent('resting since giving birth on 2026-11-05');
     expect(row).toHaveTextContent('20 Dec 2026');
   });
 
@@ -132,7 +132,7 @@ it('a womb that is clean again is written down where she waits', async () => {
       aFemale({ isReady: false, reasons: [{ code: 'womb', holds: true, words: 'womb not clean', until: null }] }),
     ],
   });
-  await user.click(screen.getByRole('button', { name: 'Womb is clean now' }));
+  await user.click(screen.getByRole('button', { name: 'Womb now clear' }));
   await waitFor(() =>
     expect(entries()).toMatchObject([{ type: 'check', animalId: 'f1', what: 'womb', isFound: false }]),
   );
@@ -142,10 +142,10 @@ describe('looking for heat', () => {
   it('goes by keys alone, and writes the others down as looked at', async () => {
     const { user, entries } = await show();
     await user.keyboard('n');
-    await screen.findByRole('dialog', { name: 'Look for heat' });
+    await screen.findByRole('dialog', { name: 'Record heat check' });
     await user.keyboard('{ArrowDown}st');
     expect(screen.getByRole('option', { name: 'G-021 Sumac, 2 signs' })).toHaveAttribute('aria-selected', 'true');
-    await user.click(screen.getByRole('button', { name: 'Write it down, the others without a sign' }));
+    await user.click(screen.getByRole('button', { name: 'Save, the others without a sign' }));
     await waitFor(() => expect(entries()).toHaveLength(2));
     expect(entries()).toMatchObject([
       { type: 'heat', animalId: 'f1', at: '2026-11-23T11:00', signs: [] },
@@ -193,11 +193,11 @@ describe('serving', () => {
     expect(sheet.getByRole('option', { name: 'Juniper: 13\u00a0% inbred, not to be' })).toBeInTheDocument();
     await user.selectOptions(sheet.getByLabelText('Male'), 'm1');
     expect(sheet.getByText(/Juniper is her half-brother: their young would be 13\s% inbred/)).toBeVisible();
-    await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
+    await user.click(sheet.getByRole('button', { name: 'Record service' }));
     expect(await sheet.findByRole('alert')).toHaveTextContent('Choose another male, or give a reason');
     expect(entries()).toEqual([]);
     await user.type(sheet.getByLabelText(/Reason for going ahead/), 'no other buck');
-    await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
+    await user.click(sheet.getByRole('button', { name: 'Record service' }));
     await waitFor(() => expect(entries()).toHaveLength(1));
     expect(entries()[0]).toMatchObject({
       type: 'service',
@@ -213,7 +213,7 @@ describe('serving', () => {
     const { user, sheet, entries } = await open();
     await user.selectOptions(sheet.getByLabelText('How'), 'insemination');
     await user.type(sheet.getByLabelText('Code of the straw'), 'ARD-7');
-    await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
+    await user.click(sheet.getByRole('button', { name: 'Record service' }));
     await waitFor(() => expect(entries()).toHaveLength(1));
     expect(entries()[0]).toMatchObject({ way: 'insemination', maleIds: [], straw: 'ARD-7' });
   });
@@ -222,10 +222,10 @@ describe('serving', () => {
     const { user, sheet, entries } = await open();
     await user.selectOptions(sheet.getByLabelText('How'), 'ran with him, not seen');
     await user.selectOptions(sheet.getByLabelText('Male'), 'a male from elsewhere, or not known');
-    await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
+    await user.click(sheet.getByRole('button', { name: 'Record service' }));
     expect(await sheet.findByRole('alert')).toHaveTextContent('Say which male');
     await user.type(sheet.getByLabelText(/Which male/), 'the neighbour’s buck');
-    await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
+    await user.click(sheet.getByRole('button', { name: 'Record service' }));
     await waitFor(() => expect(entries()).toHaveLength(1));
     expect(entries()[0]).toMatchObject({ way: 'ran-with', maleIds: [], otherMale: 'the neighbour’s buck' });
   });
@@ -239,14 +239,14 @@ describe('serving', () => {
 
   it('holds her back where the womb is not clean, and lets her go when it is', async () => {
     const { user, sheet, entries } = await open();
-    await user.click(sheet.getByRole('button', { name: 'Womb not clean: wait' }));
+    await user.click(sheet.getByRole('button', { name: 'Womb infection: hold off' }));
     await waitFor(() => expect(entries()).toMatchObject([{ type: 'check', what: 'womb', isFound: true }]));
   });
 
   it('keeps the sheet open with the book’s words when it says no', async () => {
     const { user, sheet } = await open({ 'POST /api/entries': no(400, 'Not taken', 'Alder left the holding.') });
     await user.selectOptions(sheet.getByLabelText('Male'), 'm2');
-    await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
+    await user.click(sheet.getByRole('button', { name: 'Record service' }));
     expect(await sheet.findByRole('alert')).toHaveTextContent('Alder left the holding.');
   });
 });
@@ -292,23 +292,23 @@ describe('the males', () => {
   it('show their load, their share with its range, and whom they must not meet', async () => {
     await males({
       load: 30,
-      reasons: [{ code: 'old', holds: false, words: 'old: look for his follower', until: null }],
+      reasons: [{ code: 'old', holds: false, words: 'getting old: line up a replacement', until: null }],
     });
     expect(screen.getByText('30 of 25, too many')).toBeVisible();
     expect(screen.getByText(/^83\s% \(76 to 88\s%\) of 29$/)).toBeVisible();
     expect(screen.getByRole('link', { name: 'not with 1 of 2' })).toHaveAttribute('href', '/animals/m1/pedigree');
-    expect(screen.getByText('4 years; old: look for his follower')).toBeVisible();
+    expect(screen.getByText('4 years; getting old: line up a replacement')).toBeVisible();
   });
 
   it('are checked part by part', async () => {
     const { user, entries } = await males();
     await user.click(screen.getByRole('button', { name: 'Check' }));
     const sheet = within(await screen.findByRole('dialog', { name: 'Check Juniper before mating' }));
-    await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+    await user.click(sheet.getByRole('button', { name: 'Save' }));
     expect(await sheet.findByRole('alert')).toHaveTextContent('Give at least one part a grade.');
     await user.click(within(sheet.getByRole('group', { name: 'Testicles' })).getByRole('button', { name: 'not fit' }));
     await user.type(sheet.getByLabelText('Around the testicles, cm'), '28,5');
-    await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+    await user.click(sheet.getByRole('button', { name: 'Save' }));
     await waitFor(() =>
       expect(entries()).toMatchObject([{ type: 'male-check', grades: { testicles: 'fail' }, girthCm: 28.5 }]),
     );
@@ -362,7 +362,7 @@ it('a pedigree marks who stands in it twice, and who may not be put to it', asyn
   expect(screen.getByText('wry jaw: carrier, tested')).toBeVisible();
   expect(screen.getByText('cold skin: tests contradict, counts as a carrier')).toBeVisible();
   expect(screen.getByText(/stiff leg: may carry, about 12.% to 18.%/)).toBeVisible();
-  expect(screen.getByRole('heading', { name: 'Who may serve Thyme? (1 of 2)' })).toBeVisible();
+  expect(screen.getByRole('heading', { name: 'Males for Thyme (1 of 2)' })).toBeVisible();
 });
 
 it('a male is checked from his pedigree', async () => {
@@ -377,7 +377,7 @@ it('a male is checked from his pedigree', async () => {
   await user.click(await screen.findByRole('button', { name: 'Check him before mating' }));
   const sheet = within(await screen.findByRole('dialog'));
   await user.click(within(sheet.getByRole('group', { name: 'Temper' })).getByRole('button', { name: 'to watch' }));
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   await waitFor(() => expect(entries()).toMatchObject([{ type: 'male-check', grades: { temper: 'watch' } }]));
 });
 
@@ -444,8 +444,8 @@ describe('whose mating is looked at', () => {
 
   it('says what to do where nobody is on heat, and where the server does not answer', async () => {
     await show({ heats: [], looks: [] });
-    expect(screen.getByText(/Press N to write down what you see at them/)).toBeVisible();
-    expect(screen.getByText(/None written down yet. Look twice a day/)).toBeVisible();
+    expect(screen.getByText(/Press N to record what you see/)).toBeVisible();
+    expect(screen.getByText(/None recorded yet. Look twice a day/)).toBeVisible();
   });
 
   it('offers to ask again when the server is away', async () => {
@@ -502,7 +502,7 @@ describe('rabbits', () => {
     expect(sheet.getByRole('checkbox', { name: /^check mating/ })).toBeChecked();
     await sheet.findByRole('option', { name: /Alder/ });
     await user.selectOptions(sheet.getByLabelText('Male'), 'm2');
-    await user.click(sheet.getByRole('button', { name: 'Write the service down' }));
+    await user.click(sheet.getByRole('button', { name: 'Record service' }));
     await waitFor(() => expect(entries()).toMatchObject([{ type: 'service', isCheck: true, maleIds: ['m2'] }]));
   });
 });
@@ -528,14 +528,14 @@ it('a gene test wants the disorder, and takes the result', async () => {
     at: '/animals/f1/pedigree',
     route: '/animals/:id/pedigree',
   });
-  await user.click(await screen.findByRole('button', { name: 'Write a gene test down' }));
+  await user.click(await screen.findByRole('button', { name: 'Record a gene test' }));
   const sheet = within(await screen.findByRole('dialog', { name: 'Gene test of Thyme' }));
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   expect(await sheet.findByRole('alert')).toHaveTextContent('Type which disorder was tested');
   await user.type(sheet.getByLabelText('Name of the disorder'), 'wry jaw');
   await user.selectOptions(sheet.getByLabelText('Result'), 'carrier');
   await user.type(sheet.getByLabelText('Laboratory'), 'Upland lab');
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   await waitFor(() =>
     expect(entries()).toMatchObject([
       { type: 'gene-test', animalId: 'f1', gene: 'wry jaw', result: 'carrier', laboratory: 'Upland lab' },
@@ -549,14 +549,14 @@ it('a gene the species was tested for before is chosen, and another typed', asyn
     at: '/animals/f1/pedigree',
     route: '/animals/:id/pedigree',
   });
-  await user.click(await screen.findByRole('button', { name: 'Write a gene test down' }));
+  await user.click(await screen.findByRole('button', { name: 'Record a gene test' }));
   const sheet = within(await screen.findByRole('dialog', { name: 'Gene test of Thyme' }));
   expect(sheet.queryByLabelText('Name of the disorder')).toBeNull();
   await user.selectOptions(sheet.getByLabelText('Disorder'), 'another');
   expect(sheet.getByLabelText('Name of the disorder')).toBeVisible();
   await user.selectOptions(sheet.getByLabelText('Disorder'), 'wry jaw');
   await user.selectOptions(sheet.getByLabelText('Result'), 'not affected');
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   await waitFor(() => expect(entries()).toMatchObject([{ type: 'gene-test', gene: 'wry jaw', result: 'unaffected' }]));
 });
 
@@ -570,12 +570,12 @@ it('a gene test opened before the holding is read waits for today', async () => 
     at: '/animals/f1/pedigree',
     route: '/animals/:id/pedigree',
   });
-  await user.click(await screen.findByRole('button', { name: 'Write a gene test down' }));
+  await user.click(await screen.findByRole('button', { name: 'Record a gene test' }));
   expect(screen.queryByRole('dialog')).toBeNull();
   answer(aHolding());
   const sheet = within(await screen.findByRole('dialog'));
   expect(dayShown('On')).toBe('23/11/2026');
   await user.type(sheet.getByLabelText('Name of the disorder'), 'wry jaw');
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   await waitFor(() => expect(entries()).toMatchObject([{ type: 'gene-test', on: aHolding().today }]));
 });

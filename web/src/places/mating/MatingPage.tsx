@@ -56,7 +56,7 @@ export function MatingPage() {
         <>
           <MatingTabs species={data.species} but="" />
           <Button kind="main" onPress={() => setLooking(true)}>
-            Look for heat
+            Record heat check
           </Button>
         </>
       }
@@ -130,9 +130,9 @@ function Aside({ data }: { readonly data: MatingView }) {
   return (
     <>
       <Panel>
-        <h2>Looks for heat</h2>
+        <h2>Heat checks</h2>
         {data.looks.length === 0 ? (
-          <p>None written down yet. Look twice a day, when they are at rest.</p>
+          <p>None recorded yet. Look twice a day, when they are at rest.</p>
         ) : (
           <p>
             Last {data.looks.map((l) => dayAndHour(l, today)).join(' and ')}.
@@ -147,7 +147,7 @@ function Aside({ data }: { readonly data: MatingView }) {
       </Panel>
       <Partings rows={data.partings} today={data.on} />
       <NotePanel $tone="weld">
-        <h2>Take care</h2>
+        <h2>Safety</h2>
         <Small>
           A male in the mating season is not to be trusted: never turn your back on him, keep children out, lead a bull
           by ring and pole or leave him to those who can. Insemination and hormones are for those trained in them; your

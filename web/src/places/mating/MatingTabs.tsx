@@ -6,7 +6,7 @@ const TABS = [
   ['', 'Heats'],
   ['/males', 'Males'],
   ['/pairing', 'Pairing'],
-  ['/record', 'What came of it'],
+  ['/record', 'Results'],
 ] as const;
 
 /** The other sides of mating, for the same species. */

@@ -43,7 +43,7 @@ export function NotYet({ females, on }: { readonly females: readonly FemaleToMat
                 {f.readyOn ? fullDate(f.readyOn) : 'no day known'}
                 {f.reasons.some((r) => r.code === 'womb') ? (
                   <Button kind="quiet" onPress={() => void clean(f)}>
-                    Womb is clean now
+                    Womb now clear
                   </Button>
                 ) : null}
               </td>

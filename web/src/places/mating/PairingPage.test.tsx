@@ -22,7 +22,7 @@ const show = async (change: Partial<PairingView> = {}, answers: Answers = {}) =>
     },
     at: '/mating/pairing?species=goat',
   });
-  await screen.findByRole('heading', { level: 1, name: 'Who goes to whom?' });
+  await screen.findByRole('heading', { level: 1, name: 'Mating plan: which male for which female?' });
   return shown;
 };
 const cell = (female: string, male: string) =>
@@ -34,12 +34,12 @@ const plan = async (user: Awaited<ReturnType<typeof show>>['user']) => {
 
 it('shows each pair with its figure, the forbidden with their reason, and who is together now', async () => {
   await show();
-  expect(screen.getByText('2 does and 2 bucks: 1 of 4 pairs are not to be.')).toBeVisible();
+  expect(screen.getByText('2 does and 2 bucks: 1 of 4 pairs are not allowed.')).toBeVisible();
   expect(cell('G-017', 'G-01B')).toHaveAccessibleName(
     /^G-017 with G-01B: Juniper is her half-brother: their young would be 13\s% inbred, together now$/,
   );
   expect(cell('G-017', 'G-02B')).toHaveAccessibleName(/^G-017 with G-02B: 0\s% inbred$/);
-  expect(screen.getByRole('row', { name: /^Pairs not to be/ })).toHaveTextContent('Pairs not to be1');
+  expect(screen.getByRole('row', { name: /^Pairs not allowed/ })).toHaveTextContent('Pairs not allowed1');
 });
 
 it('plans within the noes, and holds the plan against what is now', async () => {
@@ -105,7 +105,7 @@ it('leaves out those in young or held back, says who and why, and takes them in 
   const [first, second] = aPairing().females;
   if (!first || !second) throw new Error('two females');
   const { user } = await show({ females: [{ ...first, waits: ['served, likely in young (99\u00a0%)'] }, second] });
-  expect(screen.getByText('1 doe and 2 bucks: 0 of 2 pairs are not to be.')).toBeVisible();
+  expect(screen.getByText('1 doe and 2 bucks: 0 of 2 pairs are not allowed.')).toBeVisible();
   expect(screen.queryByRole('button', { name: /^G-017 with/ })).toBeNull();
   const left = within(screen.getByRole('heading', { name: 'Left out of the plan (1)' }).parentElement as HTMLElement);
   expect(left.getByRole('row', { name: /G-017.*served, likely in young/ })).toBeVisible();
@@ -185,6 +185,6 @@ it('names tests that contradict the parentage, and genes whose figures are only 
 
 it('says who to bring in first where there is nobody to pair', async () => {
   await show({ males: [], females: [], inbreeding: [], refusals: [], present: [] });
-  expect(screen.getByText(/There is no male bred from, or no female that may be mated/)).toBeVisible();
+  expect(screen.getByText(/There is no breeding male, or no female that may be mated/)).toBeVisible();
   expect(screen.getByRole('button', { name: 'Plan who goes to whom' })).toBeDisabled();
 });

@@ -78,8 +78,8 @@ function Pairing({ view: whole, filters }: { readonly view: PairingView; readonl
   const maleOf = state.kind === 'made' ? state.maleOf : undefined;
   return (
     <Page
-      title="Who goes to whom?"
-      lead={`${countText(view.females.length, words.female[0], words.female[1])} and ${countText(view.males.length, words.male[0], words.male[1])}: ${forbidden} of ${view.refusals.length} pairs are not to be.`}
+      title="Mating plan: which male for which female?"
+      lead={`${countText(view.females.length, words.female[0], words.female[1])} and ${countText(view.males.length, words.male[0], words.male[1])}: ${forbidden} of ${view.refusals.length} pairs are not allowed.`}
       actions={
         <>
           <MatingTabs species={view.species} but="/pairing" />
@@ -101,14 +101,14 @@ function Pairing({ view: whole, filters }: { readonly view: PairingView; readonl
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         {filters}
         <Choice
-          label="What weighs"
+          label="What counts most"
           value={String(wish.kinshipWeight)}
           options={WEIGHTS}
           onChange={(w) => change({ kinshipWeight: Number(w) })}
         />
         <How of="The plan">
           <p>
-            Every female gets a male with room for her and no word against the pair, so that the sum over all pairs of
+            Every female gets a male with room for her and no objection to the pair, so that the sum over all pairs of
             weight × inbreeding of the young − (1 − weight) × the male’s merit is the least there is. It is exact: no
             other way is better.
           </p>
@@ -116,7 +116,7 @@ function Pairing({ view: whole, filters }: { readonly view: PairingView; readonl
             Merit is how much his young grew over the others of their group, like for like, drawn to nothing while they
             are few.
           </p>
-          <p>Click a pair to lock it: the plan then keeps it, also where a word stands against it.</p>
+          <p>Click a pair to lock it: the plan then keeps it, even if there is an objection.</p>
         </How>
         <Tick label="with the fewest males" isSelected={wish.isFewest} onChange={(isFewest) => change({ isFewest })} />
         {waiting.length > 0 ? (
@@ -134,7 +134,7 @@ function Pairing({ view: whole, filters }: { readonly view: PairingView; readonl
       {state.kind === 'stopped' ? <p role="status">Stopped. Nothing was changed.</p> : null}
       {view.males.length === 0 || view.females.length === 0 ? (
         <Empty title="Nobody to pair">
-          There is no male bred from, or no female that may be mated, of this species.
+          There is no breeding male, or no female that may be mated, of this species.
         </Empty>
       ) : (
         <Panel>
@@ -184,7 +184,7 @@ function Aside({
               [
                 ['Females with a male', planned ? String(planned.served) : '', String(present.served)],
                 ['Mean inbreeding', planned ? mean(planned.meanInbreeding) : '', mean(present.meanInbreeding)],
-                ['Pairs not to be', planned ? String(planned.forbidden) : '', String(present.forbidden)],
+                ['Pairs not allowed', planned ? String(planned.forbidden) : '', String(present.forbidden)],
               ] as const
             ).map(([what, plan, now]) => (
               <tr key={what}>

@@ -51,7 +51,7 @@ export function PedigreePage() {
             Back to {name}
           </LinkButton>
           {isMale ? <Button onPress={() => setChecking(true)}>Check him before mating</Button> : null}
-          <Button onPress={() => setTesting(true)}>Write a gene test down</Button>
+          <Button onPress={() => setTesting(true)}>Record a gene test</Button>
         </>
       }
     >
@@ -164,7 +164,7 @@ function Partners({
   return (
     <Panel>
       <h2>
-        {isMale ? `Whom may ${name} serve?` : `Who may serve ${name}?`} ({allowed} of {view.partners.length})
+        {isMale ? `Whom may ${name} serve?` : `Males for ${name}`} ({allowed} of {view.partners.length})
       </h2>
       <LineTable>
         <thead>

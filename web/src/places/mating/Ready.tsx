@@ -45,7 +45,7 @@ export function Ready({ females, view, onServe }: Props) {
                 {f.nextHeat ? (
                   <WindowBar window={f.nextHeat} today={view.on} />
                 ) : (
-                  <Small>{view.school === 'none' ? 'any day she takes him' : 'no heat seen yet'}</Small>
+                  <Small>{view.school === 'none' ? 'any day she will stand' : 'no heat seen yet'}</Small>
                 )}
               </td>
               <td>{f.runsWith.map((m) => m.name ?? m.text).join(', ') || 'no male'}</td>

@@ -24,11 +24,7 @@ export function RecordPage() {
   const { query, setSpecies } = useMatingScope();
   const { data, error, refetch } = useQuery({ ...matingRecordQuery(query), placeholderData: (before) => before });
   if (!data)
-    return (
-      <Page title="What came of it">
-        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}
-      </Page>
-    );
+    return <Page title="Results">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
   const litters = data.males.reduce((s, m) => s + m.litters, 0);
   return (
     <Page
@@ -45,7 +41,7 @@ export function RecordPage() {
         />
       </Row>
       {data.males.length === 0 ? (
-        <Empty title="Nothing yet">Services and births that are written down are gathered here.</Empty>
+        <Empty title="Nothing yet">Services and births that are recorded are gathered here.</Empty>
       ) : (
         <>
           <Males rows={data.males} />
@@ -121,8 +117,8 @@ function Seasons({ view }: { readonly view: MatingRecordView }) {
         Barred: services in a heat wave or within {HOT_AFTER_DAYS} days after, when the seed may have suffered.{' '}
         {view.hot.length > 0
           ? `Heat waves: ${view.hot.map((h) => `${shortDate(h.from)} to ${fullDate(h.to)}`).join('; ')}.`
-          : 'No heat wave is written down.'}{' '}
-        They are kept under <Link to="/year">Year plan</Link>, Hands, pens, feed.
+          : 'No heat wave on record.'}{' '}
+        They are kept under <Link to="/year">Year plan</Link>, Labour, pens and feed.
       </Small>
     </Panel>
   );

@@ -136,7 +136,7 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
         {...asked}
         done={() => `Wrote down the service of ${name}`}
         onDone={onClose}
-        submit="Write the service down"
+        submit="Record service"
         against={
           isChosen({ way }) && !isAsked({ way, maleId }) ? (
             <FormField name="reason" label="Reason for going ahead" />
@@ -182,7 +182,7 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
           <Row $gap={3}>
             {maleId === '' ? <FormField name="straw" label="Code of the straw" /> : null}
             <FormField name="batch" label="Batch" />
-            <FormField name="technician" label="Put in by" />
+            <FormField name="technician" label="Inseminated by" />
           </Row>
         ) : null}
         {way === 'hand' ? (
@@ -249,7 +249,7 @@ function Instead({ female: { tag }, at, way, today, onDone }: InsteadProps) {
           )
         }
       >
-        Womb not clean: wait
+        Womb infection: hold off
       </Button>
       {problem ? <p role="alert">{problem}</p> : null}
     </>

@@ -81,7 +81,7 @@ const ARROWS: Readonly<Record<string, 'left' | 'down' | 'right'>> = {
   ArrowRight: 'right',
 };
 const NOT_WRITTEN =
-  'This device could not write it down: its storage is full or shut. It is still on the screen; make room and press Enter again.';
+  'This device could not record it: its storage is full or shut. It is still on the screen; make room and press Enter again.';
 
 /** The animal at hand: number, Enter, its stations, Enter, next. */
 export function Capture({ race, figures, settingsOf, onLeave }: Props) {
@@ -231,7 +231,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
             aside: before.aside,
             number: before.number,
             animalId: YOUNG,
-            message: 'Written down. The next of her young, or Enter for the next dam.',
+            message: 'Recorded. The next of her young, or Enter for the next dam.',
           }
         : left
           ? { ...left, aside: before.aside, number: before.number }
@@ -281,7 +281,8 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   };
   useReadings({
     onNumber: (digits) => onNumberRead(digits),
-    onBadNumber: (text) => take(refusal(`The reader sent “${text}”, which is no animal’s number. Read the tag again.`)),
+    onBadNumber: (text) =>
+      take(refusal(`The reader sent “${text}”, which is not an animal number. Read the tag again.`)),
     onWeight: (kg) => {
       if (job?.stations.includes('weigh')) {
         const typedIn = scaleUnit(at.species, unit);

@@ -32,7 +32,7 @@ export function PlanFields({ plan, products, species, startedBy, onStations, onS
     <>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         <Choice
-          label="Written down is"
+          label="Recorded as"
           value={settings.subject ?? 'each'}
           options={[
             ['each', 'each animal'],

@@ -262,7 +262,7 @@ it('asks twice before it takes in a number nobody wears, and once before a weigh
 });
 
 it.each([
-  ['0', 'cannot be'],
+  ['0', 'is not possible'],
   ['9999', 'more than any sheep'],
   ['many', 'is not a weight'],
 ])('a weight of %s is refused in words, and nothing is written', async (typed, words) => {
@@ -278,7 +278,7 @@ it('says that one is not on the list and takes it in anyway', async () => {
   const { user } = await show();
   await user.type(number(), '25-0044{Enter}');
   await weight();
-  expect(screen.getByRole('alert')).toHaveTextContent('Not on the list. It is taken in all the same.');
+  expect(screen.getByRole('alert')).toHaveTextContent('Not on the list. It will be recorded anyway.');
   await user.type(await weight(), '50{Enter}{Enter}');
   expect(await screen.findByText('and 1 not on the list')).toBeVisible();
 });
@@ -290,7 +290,7 @@ it('says that one was seen before and at what weight', async () => {
   await screen.findByText('1 of 3');
   await user.type(number(), '0001{Enter}');
   await weight();
-  expect(screen.getByRole('alert')).toHaveTextContent(/Seen before at 44.0\s?kg. Enter writes it down a second time./);
+  expect(screen.getByRole('alert')).toHaveTextContent(/Seen before at 44.0\s?kg. Enter records it a second time./);
 });
 
 it('opens the gate by the arrow keys and moves the animal where the gate leads', async () => {
@@ -350,7 +350,7 @@ it('counts what is kept here while the server is away, and loses nothing of it',
   expect(await screen.findByText('2 kept here, not yet on the server')).toBeVisible();
   isAway = false;
   await outbox.flush();
-  expect(await screen.findByText('all on the server')).toBeVisible();
+  expect(await screen.findByText('all saved')).toBeVisible();
   expect(new Set(entries().map((e) => e.id)).size).toBe(2);
 });
 
@@ -518,7 +518,7 @@ describe('with a stick and a crate', () => {
   it('a number nobody wears is kept aside when the next one is read, and taken up later', async () => {
     const { user, read } = await showWired();
     read('999000000000001');
-    expect(screen.getByRole('alert')).toHaveTextContent('No animal here wears “999000000000001”');
+    expect(screen.getByRole('alert')).toHaveTextContent('No animal here is tagged “999000000000001”');
     read(EID);
     await weight();
     const aside = within(screen.getByRole('group', { name: 'Kept aside' }));
@@ -533,17 +533,17 @@ describe('with a stick and a crate', () => {
     const { read } = await showWired();
     read('79200000012603');
     expect(screen.getByRole('alert')).toHaveTextContent(
-      'The reader sent “79200000012603”, which is no animal’s number.',
+      'The reader sent “79200000012603”, which is not an animal number.',
     );
   });
 
-  it('a reader that types sends its number into the weight: it is a number all the same', async () => {
+  it('a reader that types sends its number into the weight: it is a number anyway', async () => {
     const { user } = await showWired();
     await user.type(number(), '0001{Enter}');
     await weight();
     await user.keyboard(`${OTHER}{Enter}`);
     expect(within(screen.getByRole('main')).getByRole('img', { name: /tag 26-0002/ })).toBeVisible();
-    expect(screen.getByRole('alert')).toHaveTextContent('Another animal was read, so this one is not written down');
+    expect(screen.getByRole('alert')).toHaveTextContent('Another animal was read, so this one is not recorded');
   });
 
   it('a dead animal’s number says whose it was before anything is taken in', async () => {
@@ -581,7 +581,7 @@ describe('a job with many stations', () => {
     expect(screen.getByText('Sell', { selector: 'p b' })).toBeVisible();
     await user.keyboard('{Enter}');
     expect(screen.getByRole('alert')).toHaveTextContent(
-      'Look at the tube: it must say B-001. Enter again writes it down for 26-0001.',
+      'Look at the tube: it must say B-001. Enter again records it for 26-0001.',
     );
     expect(entries()).toEqual([]);
     await user.keyboard('{Enter}');

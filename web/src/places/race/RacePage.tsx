@@ -164,7 +164,7 @@ export function RacePage() {
           </Kept>
         ) : (
           <Kept role="status" data-sent>
-            all on the server
+            all saved
           </Kept>
         )}
         <MoreButton type="button" aria-expanded={isHeadOpen} onClick={() => setHeadOpen(!isHeadOpen)}>

@@ -24,7 +24,7 @@ const show = async (answers: Answers = {}, state?: unknown) => {
       ...answers,
     },
   });
-  await screen.findByRole('heading', { name: 'Who comes through the race?' });
+  await screen.findByRole('heading', { name: 'Which animals are coming through?' });
   return shown;
 };
 const started = (asked: readonly { method: string; path: string; body: unknown }[]) =>

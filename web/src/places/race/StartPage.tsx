@@ -112,7 +112,7 @@ export function StartPage() {
   const done = jobs.filter((j) => j.finishedAt !== null).slice(0, 6);
   return (
     <Page
-      title="Who comes through the race?"
+      title="Which animals are coming through?"
       aside={
         <>
           {open.length > 0 ? (
@@ -126,7 +126,7 @@ export function StartPage() {
                       {shortDate(j.on)}, {j.seen} of {j.expected} through
                     </Small>
                   </span>
-                  <Button onPress={() => void navigate(`/race/${j.id}`)}>Go on</Button>
+                  <Button onPress={() => void navigate(`/race/${j.id}`)}>Continue</Button>
                 </Job>
               ))}
             </Panel>

@@ -93,7 +93,7 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
         ) : null}
         {twice.length > 0 ? (
           <section>
-            <h3>Written down twice ({twice.length})</h3>
+            <h3>Recorded twice ({twice.length})</h3>
             <Small>By two devices, or twice through the race. Take back the one that is wrong.</Small>
             {twice.flat().map((p) => (
               <Row key={p.writtenAt + p.animalId} style={{ marginTop: 4 }}>
@@ -128,7 +128,7 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
               <Button kind="main" onPress={onFinish}>
                 Finish the job
               </Button>
-              <Button onPress={onBack}>Go on</Button>
+              <Button onPress={onBack}>Continue</Button>
             </>
           )}
           {passages.some((p) => p.entries.some((e) => e.type === 'sample')) ? (

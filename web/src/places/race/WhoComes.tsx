@@ -46,9 +46,9 @@ export function WhoComes({ ids, animals, sets, onChange }: Props) {
     onNumber: (digits) => {
       const [first] = matchesFor(numbers, digits).filter((m) => m.rank === 'exact');
       if (first) add([first.found.animalId]);
-      else setSaid(`Nobody here wears ${digits}.`);
+      else setSaid(`No animal here is tagged ${digits}.`);
     },
-    onBadNumber: (text) => setSaid(`The reader sent “${text}”, which is no animal’s number. Read the tag again.`),
+    onBadNumber: (text) => setSaid(`The reader sent “${text}”, which is not an animal number. Read the tag again.`),
     onWeight: () => undefined,
   });
   const shown = isWhole ? ids : ids.slice(0, SHOWN);

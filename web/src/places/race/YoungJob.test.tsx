@@ -71,14 +71,10 @@ it('young that were written down at the birth get their tags one after the other
   );
   const { user, entries } = await youngJob(born);
   await user.type(screen.getByLabelText('Number of the next dam'), '22-0001{Enter}');
-  expect(screen.getByRole('alert')).toHaveTextContent(
-    'Ewe lamb that was written down at the birth; 1 more of hers waits.',
-  );
+  expect(screen.getByRole('alert')).toHaveTextContent('Ewe lamb that was recorded at the birth; 1 more of hers waits.');
   await user.type(await weight(), '4.4{Enter}');
   await waitFor(() =>
-    expect(screen.getByRole('alert')).toHaveTextContent(
-      'Ram lamb that was written down at the birth; the last of hers.',
-    ),
+    expect(screen.getByRole('alert')).toHaveTextContent('Ram lamb that was recorded at the birth; the last of hers.'),
   );
   await user.type(await weight(), '4.9{Enter}');
   expect(await screen.findByLabelText('Number of the next dam')).toBeVisible();

@@ -63,7 +63,7 @@ describe('a number', () => {
     [through(passage('id of 26-0001', 44)), /^Seen before at 44.0\u00a0kg/],
     [through(passage('id of 26-0001')), /^Seen before\. Enter/],
     [{ ...through(), listedIds: new Set<string>() }, /^Not on the list/],
-  ])('%#: says what is odd about the animal and takes it all the same', (so, words) => {
+  ])('%#: says what is odd about the animal and takes it anyway', (so, words) => {
     const draft = chooseAnimal(FRESH, 'id of 26-0001', so);
     expect(draft.animalId).toBe('id of 26-0001');
     expect(draft.message).toMatch(words);
@@ -87,7 +87,7 @@ describe('a number from a stick', () => {
   });
   it('of another animal before anything was typed: the first was read wrongly, and it says so', () => {
     const next = read({ animalId: ids[0] }, '26-0002');
-    expect(next.draft).toMatchObject({ animalId: ids[1], message: expect.stringMatching(/not written down/) });
+    expect(next.draft).toMatchObject({ animalId: ids[1], message: expect.stringMatching(/not recorded/) });
   });
   it('of another animal once something was typed waits its turn', () => {
     const held = read({ animalId: ids[0], fields: { weight: '44' } }, '26-0002');

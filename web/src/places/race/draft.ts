@@ -142,9 +142,9 @@ export function chooseAnimal(draft: Draft, animalId: string, { passages, listedI
   const chosen: Draft = { ...draft, animalId, asked: [], message: undefined };
   if (again) {
     const at = again.kg === undefined ? '' : ` at ${weightText(again.kg, unit)}`;
-    return { ...chosen, message: `Seen before${at}. Enter writes it down a second time.` };
+    return { ...chosen, message: `Seen before${at}. Enter records it a second time.` };
   }
-  if (!listedIds.has(animalId)) return { ...chosen, message: 'Not on the list. It is taken in all the same.' };
+  if (!listedIds.has(animalId)) return { ...chosen, message: 'Not on the list. It will be recorded anyway.' };
   return chosen;
 }
 
@@ -193,14 +193,14 @@ const LEFT_WORDS: Readonly<Record<DepartureWay, string>> = {
   lost: 'was lost',
   sold: 'was sold',
   slaughtered: 'was slaughtered',
-  elsewhere: 'was written down as a parent',
+  elsewhere: 'was recorded as a parent',
 };
 
 /** Nobody here wears it: who did, if one did, so that a tag found in the grass is not taken for an animal. */
 function unknownWords(number: string, gone: readonly GoneNumber[]): string {
   const plain = normalised(number);
   const left = gone.filter((g) => normalised(g.text) === plain).sort((a, b) => (a.on < b.on ? 1 : -1))[0];
-  if (!left) return `No animal here wears “${number}”. Enter again takes it in and asks later who it is.`;
+  if (!left) return `No animal here is tagged “${number}”. Enter again takes it in and asks later who it is.`;
   const what = LEFT_WORDS[left.how];
   return `“${number}” is ${left.name}’s, who ${what} on ${fullDate(left.on)}. Read the tag again. If it stands here, Enter again takes it in and asks later who it is.`;
 }
@@ -260,7 +260,7 @@ export function readNumber(draft: Draft, read: NumberRead, through: Through): En
   return {
     draft: {
       ...next,
-      message: `Another animal was read, so this one is not written down. ${next.message ?? ''}`.trim(),
+      message: `Another animal was read, so this one is not recorded. ${next.message ?? ''}`.trim(),
     },
     isRefused: true,
   };

@@ -61,6 +61,8 @@ function scanTally(scans: readonly PregnancyTestEntry[]): { readonly what: strin
     ...(of((s) => s.result === 'doubtful') > 0
       ? [{ what: 'Doubtful', figure: String(of((s) => s.result === 'doubtful')) }]
       : []),
-    ...(rate && rate.young > 0 ? [{ what: 'Young to 100 females', figure: String(Math.round(rate.per100)) }] : []),
+    ...(rate && rate.young > 0
+      ? [{ what: 'Scanning % (young per 100 females)', figure: String(Math.round(rate.per100)) }]
+      : []),
   ];
 }

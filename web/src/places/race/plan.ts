@@ -63,7 +63,7 @@ export function planFault({ stations, settings, gates }: JobPlan): string | unde
   if ((has('weigh') || has('litter')) && tareKg !== undefined && unlikelyPan(tareKg))
     return `Pan: ${panFaultText(tareKg, 'kg')}`;
   if (has('score') && settings.score?.scorers.some((name) => name.trim() === ''))
-    return 'Score condition: say whose hand feels.';
+    return 'Score condition: say who is scoring.';
   if (has('sample') && (settings.sample?.firstTube.trim() ?? '') === '')
     return 'Sample: type the number of the first tube.';
   if (has('mark') && (settings.mark?.purpose.trim() ?? '') === '') return 'Mark: say what the mark means.';

@@ -100,7 +100,7 @@ describe('the log of a job', () => {
     expect(isSameLog(log(item(e)), log(item(e), item(entry('3a', {}))))).toBe(false);
   });
 
-  it('is all on the server once each entry is known there, or struck out here or there', () => {
+  it('is all saved once each entry is known there, or struck out here or there', () => {
     const [e, f] = [entry('2a', { type: 'weight', kg: 31 }), entry('3a', {})];
     const strike = entry('4s', { type: 'strike', entryId: f.id });
     const log = (...items: ReturnType<typeof item>[]) => jobLog(items, 'j');

@@ -31,5 +31,5 @@ export function untaggedYoung(
 export function youngAtHandText(young: RosterAnimal, left: number): string {
   const word = fieldWord(young, 0);
   const more = left === 0 ? 'the last of hers' : `${left} more of hers ${left === 1 ? 'waits' : 'wait'}`;
-  return `${word.charAt(0).toUpperCase()}${word.slice(1)} that was written down at the birth; ${more}.`;
+  return `${word.charAt(0).toUpperCase()}${word.slice(1)} that was recorded at the birth; ${more}.`;
 }

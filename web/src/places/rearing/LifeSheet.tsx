@@ -28,7 +28,7 @@ export function LifeSheet() {
       />
       <p>{whoText(data)}</p>
       {litters.length === 0 ? (
-        <Empty title={`No ${words.birth} of hers is in the book`}>Births are written down under Births.</Empty>
+        <Empty title={`No ${words.birth} of hers is in the book`}>Births are recorded under Births.</Empty>
       ) : (
         <>
           <p>

@@ -100,7 +100,7 @@ export function LitterCard({ litter, today, onAct }: Props) {
               Foster
             </Button>
             <Button kind="quiet" aria-label={`A young of ${name} died`} onPress={() => onAct('loss')}>
-              One died
+              Record a death
             </Button>
             <Button kind="quiet" aria-label={`Feed of ${name}`} onPress={() => onAct('feed')}>
               Feed eaten
@@ -184,7 +184,7 @@ function YoungRow({ young: y, place, litter, unit }: RowProps) {
           ) : (
             <Tag tag={y.tag} />
           )}
-          {y.isRunt ? <b>runt: watch</b> : null}
+          {y.isRunt ? <b>small: watch</b> : null}
           {y.bornOf ? <Small>of {y.bornOf.name ?? y.bornOf.text}</Small> : null}
         </Row>
         {litter.young.length <= 3 && y.birthType !== null ? (

@@ -60,7 +60,7 @@ export function LittersPage() {
       title="Whose litters are better, and is it sure?"
       lead={
         data.mean === null
-          ? 'No litter is told of yet.'
+          ? 'No litters recorded yet.'
           : `${countText(data.litters, 'litter', 'litters')} of three years, ${valueText(data.mean, data.value, unit)} ${VALUE_WORDS[data.value]} on average.`
       }
       actions={
@@ -92,7 +92,7 @@ export function LittersPage() {
       </Row>
       {data.groups.length === 0 ? (
         <Empty title="No litters to compare">
-          They are told of here once births are written down under <Link to="/births">Births</Link>.
+          They are told of here once births are recorded under <Link to="/births">Births</Link>.
         </Empty>
       ) : (
         <Compared view={data} unit={unit} />
@@ -113,7 +113,7 @@ function Compared({ view, unit }: { readonly view: LittersView; readonly unit: W
         By {BY_WORDS[view.by]}
         <How of="Litters compared">
           <p>
-            Each litter is set right for its place in its dam’s row (first litters are smaller) and, unless it is the
+            Each litter is corrected for its place in its dam’s row (first litters are smaller) and, unless it is the
             number born that is compared, for how many were born, by least squares over all litters from eight on.
           </p>
           <p>
@@ -128,7 +128,7 @@ function Compared({ view, unit }: { readonly view: LittersView; readonly unit: W
             <th>{BY_WORDS[view.by].replace(/^./, (c) => c.toUpperCase())}</th>
             <th>Litters</th>
             <th>Mean</th>
-            <th>Over the others</th>
+            <th>Above average by</th>
             <th>How sure</th>
           </tr>
         </thead>
@@ -232,8 +232,8 @@ function FeedTrial({ view, onChange }: TrialProps) {
       <Panel>
         <h2>Feeds tried</h2>
         <Small>
-          Write down under Rearing what a litter ate of a feed, for litters on two feeds: then it is told here what a{' '}
-          {one} gained costs on each, and whether the difference is sure.
+          Record under Rearing what a litter ate of a feed, for litters on two feeds: then it is told here what a {one}{' '}
+          gained costs on each, and whether the difference is sure.
         </Small>
       </Panel>
     );

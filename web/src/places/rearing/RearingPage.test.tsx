@@ -138,7 +138,7 @@ it('tells no gain of a litter weighed together with other heads in it', async ()
   expect(card.queryByText(/a head over 7 days/)).toBeNull();
 });
 
-it('says who falls behind, what died of what, and how the litter gains by the head', async () => {
+it('says who falls behind, what died of what, and how the litter gains per head', async () => {
   page();
   expect(
     await screen.findByText('3 kits with 1 dam; 1 to look at; 2 to wean now; 90 % of 100 reached weaning.'),
@@ -148,7 +148,7 @@ it('says who falls behind, what died of what, and how the litter gains by the he
   expect(card.getByText('Born 12 Oct: 4 alive, 1 dead; 1 died since; weighed today; 2 to wean.')).toBeVisible();
   expect(card.getByText(/The 3 there both times 54.g\/day, 18.g\/day a head over 7 days \(1 died\)\./)).toBeVisible();
   // The one to watch stands first, whatever its weight.
-  expect(card.getAllByRole('row')[1]).toHaveTextContent('3. kitrunt: watch');
+  expect(card.getAllByRole('row')[1]).toHaveTextContent('3. kitsmall: watch');
   expect(card.getByText('smaller: from 25 Nov')).toBeVisible();
 });
 
@@ -157,7 +157,7 @@ it('weighs each kit in three presses from Today', async () => {
   const sheet = within(await screen.findByRole('dialog', { name: 'Weigh the litter of K-D01' }));
   await user.type(sheet.getByLabelText('1. kit, g'), '1150');
   await user.type(sheet.getByLabelText('3. kit, g'), '905');
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   await waitFor(() =>
     expect(entries()).toMatchObject([
       { type: 'weight', animalId: 'k1', kg: 1.15, method: 'scale' },
@@ -171,10 +171,10 @@ it('weighs the litter together, and says what is missing', async () => {
   const { user, entries } = page(aView({ litters: [young] }));
   await user.click(await screen.findByRole('button', { name: 'Weigh the litter of K-D01' }));
   const sheet = within(await screen.findByRole('dialog'));
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   expect(sheet.getByRole('alert')).toHaveTextContent('Type what the scale says in g.');
   await user.type(sheet.getByLabelText('Together, g'), '640');
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   await waitFor(() =>
     expect(entries()).toMatchObject([{ type: 'litter-weight', animalId: 'd1', totalKg: 0.64, count: 3 }]),
   );
@@ -192,10 +192,10 @@ it.each([
   await user.type(sheet.getByLabelText('Together, g'), total);
   await user.clear(sheet.getByLabelText('How many'));
   await user.type(sheet.getByLabelText('How many'), count);
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   expect(await sheet.findByRole('alert')).toHaveTextContent(words);
   expect(entries()).toEqual([]);
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   await waitFor(() => expect(entries()).toHaveLength(1));
 });
 
@@ -206,7 +206,7 @@ it('takes no litter weighed before its birth', async () => {
   const sheet = within(await screen.findByRole('dialog'));
   await user.type(sheet.getByLabelText('Together, g'), '640');
   await typeDay(user, 'On', '2026-11-17');
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   expect(await sheet.findByRole('alert')).toHaveTextContent(
     '17 Nov 2026 is before the birth on 18 Nov 2026. Correct the date.',
   );
@@ -226,7 +226,7 @@ it('weans the biggest first with numbers and sexes, and offers the doe', async (
   await user.selectOptions(sheet.getByLabelText('Sex of 1. kit'), 'female');
   await user.selectOptions(sheet.getByLabelText('To the group'), 'Growing hutches');
   await user.type(sheet.getByLabelText('Her condition, 1 to 5'), '3');
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   const after = within(await screen.findByRole('dialog', { name: 'Weaning, K-D01' }));
   expect(after.getByText('1 stay with her; they come up again when it is their day.')).toBeVisible();
   expect(
@@ -256,7 +256,7 @@ it('keeps saying what was weaned when the last of the litter is gone from the pa
   });
   const sheet = within(await screen.findByRole('dialog', { name: 'Wean, K-D01' }));
   litters = [];
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   expect(await screen.findByText(/^No kits are with their dams/)).toBeInTheDocument();
   expect(screen.getByText('Weaned 1 kit of K-D01.')).toBeVisible();
 });
@@ -267,8 +267,8 @@ it('says what was kept when the sexes could not be written', async () => {
   });
   const sheet = within(await screen.findByRole('dialog', { name: 'Wean, K-D01' }));
   await user.selectOptions(sheet.getByLabelText('Sex of 1. kit'), 'male');
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
-  expect(await sheet.findByRole('alert')).toHaveTextContent('Weaned 2 kits of K-D01. The sexes were not written down');
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
+  expect(await sheet.findByRole('alert')).toHaveTextContent('Weaned 2 kits of K-D01. The sexes were not recorded');
 });
 
 describe('the entries of a weaning', () => {
@@ -289,7 +289,7 @@ describe('the entries of a weaning', () => {
   });
   it.each([
     [{ chosen: [] }, 'Tick at least one that is weaned.'],
-    [{ damScore: '7' }, 'Her condition: “7” is no score. They go from 1 to 5 by halves or quarters.'],
+    [{ damScore: '7' }, 'Her condition: “7” is not a score. They go from 1 to 5 by halves or quarters.'],
   ])('say what is missing', (change, words) => expect(weanEntries({ ...typed, ...change }, how)).toBe(words));
   it('look at the dam’s udder where there is a standard of it', () => {
     expect(weanEntries({ ...typed, udder: 'fail' }, how)).toContainEqual({
@@ -311,7 +311,7 @@ it('what a litter ate goes into the book with its price', async () => {
   const sheet = within(await screen.findByRole('dialog', { name: 'Feed of K-D01 and her litter' }));
   await user.click(await sheet.findByRole('button', { name: 'Plain pellet' }));
   await user.type(sheet.getByLabelText('Eaten, kg'), '14.5');
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   await waitFor(() =>
     expect(entries()).toMatchObject([
       { type: 'feed', animalId: 'd1', since: '2026-10-12', feed: 'Plain pellet', kg: 14.5, priceMinor: 1690 },

@@ -92,7 +92,7 @@ export function RearingPage() {
       ))}
       {data.litters.length === 0 ? (
         <Empty title={`No ${SPECIES_WORDS[data.species].young.unknown[1]} are with their dams`}>
-          They come here by themselves when a birth is written down under{' '}
+          They come here by themselves when a birth is recorded under{' '}
           <Link to={`/births?species=${data.species}`}>Births</Link>, and leave when they are weaned.
         </Empty>
       ) : null}

@@ -95,7 +95,7 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
     const refused = await write(made, said);
     if (refused.length > 0) return refused;
     const wrong = await writeSexes(young, typed);
-    return wrong === undefined ? [] : [`${said}. The sexes were not written down: ${wrong}`];
+    return wrong === undefined ? [] : [`${said}. The sexes were not recorded: ${wrong}`];
   };
   const onDone = (typed: WeanTyped): void => {
     void readAgain(client, { queryKey: rearingQuery(species).queryKey });
@@ -133,8 +133,13 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
       </Sheet>
     );
   return (
-    <Sheet title={`${isFirstStep ? 'Keep off the milk' : 'Wean'}, ${name}`} isOpen onClose={onClose} width={760}>
-      <SendForm form={form} send={send} onDone={onDone} submit="Write it down">
+    <Sheet
+      title={`${isFirstStep ? 'Separate from milk (fence weaning)' : 'Wean'}, ${name}`}
+      isOpen
+      onClose={onClose}
+      width={760}
+    >
+      <SendForm form={form} send={send} onDone={onDone} submit="Save">
         <LineTable>
           <thead>
             <tr>
@@ -197,7 +202,7 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
             })}
           </tbody>
         </LineTable>
-        {anyReady ? null : <Small>None is ready by age and weight: tick those you wean all the same.</Small>}
+        {anyReady ? null : <Small>None is ready by age and weight: tick any you are weaning anyway.</Small>}
         <FieldRow $gap={3}>
           <FormField name="on" label="On" type="date" />
           {isFirstStep ? null : (

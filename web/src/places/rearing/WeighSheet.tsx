@@ -59,7 +59,7 @@ function against({ how, total, count, each }: Typed, scale: ScaleUnit): Against 
     };
   const wrong = each.flatMap(({ text }, i) =>
     text.trim() !== '' && Number.isNaN(kgOf(text, scale))
-      ? [[`each.${i}.text`, `“${text}” is no weight. Type what the scale says in ${scale}.`] as const]
+      ? [[`each.${i}.text`, `“${text}” is not a weight. Type what the scale says in ${scale}.`] as const]
       : [],
   );
   return each.every(({ text }) => text.trim() === '')
@@ -105,7 +105,7 @@ export function WeighSheet({ litter, species, today, onClose }: Props) {
     },
     made: (typed) =>
       entriesOf(typed).map((draft) => madeEntry(draft.type === 'weight' ? WeightEntry : LitterWeightEntry, draft)),
-    words: { on: 'Give the day it was weighed.', totalKg: 'That is no weight of a litter.' },
+    words: { on: 'Give the day it was weighed.', totalKg: 'That is not the weight of a litter.' },
     also: (typed) =>
       parseDay(typed.on) !== undefined && typed.on < litter.bornOn
         ? { on: `${fullDate(typed.on)} is before the birth on ${fullDate(litter.bornOn)}. Correct the date.` }
@@ -146,7 +146,7 @@ export function WeighSheet({ litter, species, today, onClose }: Props) {
     y.tag.kind === 'none' ? `${i + 1}. ${words[y.sex === 'castrate' ? 'male' : y.sex][0]}` : y.tag.text;
   return (
     <Sheet title={`Weigh the litter of ${name}`} isOpen onClose={onClose}>
-      <SendForm form={form} send={send} onDone={onClose} submit="Write it down">
+      <SendForm form={form} send={send} onDone={onClose} submit="Save">
         <FieldRow $gap={3}>
           {dam ? (
             <FormChoice

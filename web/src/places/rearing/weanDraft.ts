@@ -29,7 +29,7 @@ export function weanEntries(
   if (chosen.length === 0) return 'Tick at least one that is weaned.';
   const score = damScore.trim() === '' ? undefined : readTypedNumber(damScore);
   if (score && (score.kind !== 'number' || !isScore(score.value)))
-    return `Her condition: “${damScore}” is no score. They go from 1 to 5 by halves or quarters.`;
+    return `Her condition: “${damScore}” is not a score. They go from 1 to 5 by halves or quarters.`;
   const entries: EntryDraft[] = [];
   for (const { tag } of young.filter((y) => chosen.includes(y.tag.animalId))) {
     const { animalId } = tag;

@@ -105,13 +105,13 @@ function Due({ rows, today }: { readonly rows: readonly DoseDueView[]; readonly 
   const give = useGiveJob();
   return (
     <Panel>
-      <h2>To give again</h2>
+      <h2>Next dose due</h2>
       {rows.length === 0 ? (
         <Empty title="Nothing is to be given in the next three weeks">
           A product given in several doses, or in certain months of the year, comes up here by itself.
         </Empty>
       ) : (
-        <List aria-label="To give again">
+        <List aria-label="Next dose due">
           {rows.map((d) => (
             <li key={d.key}>
               <span>

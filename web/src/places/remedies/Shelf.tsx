@@ -29,7 +29,7 @@ export function Shelf({ products, onAdd, onEdit }: Props) {
             <span>
               <b>{p.facts.name}</b>
               <Small>
-                {p.isClosed ? 'no longer used' : p.batches.length === 0 ? 'no batch written down' : leftWords(p)}
+                {p.isClosed ? 'no longer used' : p.batches.length === 0 ? 'no batch recorded' : leftWords(p)}
               </Small>
               {p.isClosed ? null : p.batches.map((b) => <Warning key={b.batch} batch={b} unit={p.facts.doseUnit} />)}
             </span>

@@ -36,8 +36,8 @@ export function TreatWhom() {
       if (found.kind !== 'one')
         return setProblem(
           found.kind === 'none'
-            ? `No animal here wears “${number.trim()}”. Type the whole number.`
-            : `Several animals wear “${number.trim()}”. Treat it from its own page.`,
+            ? `No animal here is tagged “${number.trim()}”. Type the whole number.`
+            : `Several animals are tagged “${number.trim()}”. Treat it from its own page.`,
         );
       ids.add(found.animalId);
     }
@@ -67,7 +67,7 @@ export function TreatWhom() {
             />
             <Field label="Or numbers, with commas between" value={numbers} onChange={setNumbers} />
             <Button kind="main" type="submit">
-              Go on
+              Continue
             </Button>
           </Row>
           {problem ? <p role="alert">{problem}</p> : null}

@@ -63,7 +63,7 @@ it('a label is read in pounds, and what is not touched is not reckoned over and 
 it.each<[string, Partial<ProductDraft>, string]>([
   ['no name', { name: ' ' }, 'Name: type what stands on the bottle.'],
   ['a step of nothing', { step: '0' }, 'Syringe step'],
-  ['a step that is no figure', { step: 'half' }, 'Syringe step: “half” is no figure.'],
+  ['a step that is not a figure', { step: 'half' }, 'Syringe step: “half” is not a figure.'],
   ['less at one place than the syringe measures', { step: '0.5', maxPerSite: '0.2' }, 'less than the syringe’s step'],
   ['no way to give it', { routes: [] }, 'Given: choose at least one way.'],
   ['half a course', { everyDays: '' }, 'A course needs both'],
@@ -80,7 +80,7 @@ it.each<[string, Partial<ProductDraft>, string]>([
   [
     'a batch of a day that is none',
     { batches: [{ batch: 'K', expiresOn: '2027-02-29', amount: '5', paid: '' }] },
-    'is no date',
+    'is not a date',
   ],
   [
     'a dose without its figure',
@@ -90,7 +90,7 @@ it.each<[string, Partial<ProductDraft>, string]>([
   [
     'bands nobody can read',
     { doses: { ...draftOf(FULL).doses, goat: { by: 'band', text: 'small: 5', fromDays: '', fromKg: '', days: {} } } },
-    'is no list of bands',
+    'is not a list of bands',
   ],
   [
     'half a day of withdrawal',

@@ -130,7 +130,7 @@ export function readProduct(draft: ProductDraft, unit: WeightUnit = 'kg', before
     if (text.trim() === '') return undefined;
     const read = readTypedNumber(text);
     if (read.kind === 'number' && read.value >= 0) return read.value;
-    faults.push(`${field}: “${text}” is no figure. ${hint}`);
+    faults.push(`${field}: “${text}” is not a figure. ${hint}`);
     return undefined;
   };
   const whole = (text: string, field: string): number | undefined => {
@@ -159,7 +159,7 @@ export function readProduct(draft: ProductDraft, unit: WeightUnit = 'kg', before
     if (was && doseText(was, unit) === text) return [{ ...withoutLeast(was), ...least }];
     if (by === 'band') {
       const bands = readBands(text);
-      if (!bands) faults.push(`Dose, ${species}: “${text}” is no list of bands. Type it as 30: 6, 60: 12.`);
+      if (!bands) faults.push(`Dose, ${species}: “${text}” is not a list of bands. Type it as 30: 6, 60: 12.`);
       return bands
         ? [{ species, by, bands: bands.map((b) => ({ ...b, upToKg: toKg(b.upToKg, unit) })), ...least }]
         : [];
@@ -185,7 +185,7 @@ export function readProduct(draft: ProductDraft, unit: WeightUnit = 'kg', before
     if (b.batch.trim() === '' && b.amount.trim() === '') return [];
     if (b.batch.trim() === '') faults.push('Batch: type the number that stands on the bottle.');
     if (b.expiresOn !== '' && parseDay(b.expiresOn) === undefined)
-      faults.push(`Batch ${b.batch}: “${b.expiresOn}” is no date.`);
+      faults.push(`Batch ${b.batch}: “${b.expiresOn}” is not a date.`);
     const amount = figure(b.amount, `Batch ${b.batch}, bought`, 'Type how much was bought.') ?? 0;
     const paidMinor = b.paid.trim() === '' ? undefined : minorTyped(b.paid);
     if (paidMinor !== undefined && Number.isNaN(paidMinor))

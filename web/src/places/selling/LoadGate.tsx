@@ -14,7 +14,7 @@ export function LoadGate({ on, atHand }: { readonly on: string; readonly atHand:
   const input = useRef<HTMLInputElement>(null);
   useReadings({
     onNumber: (digits) => void take(digits),
-    onBadNumber: (text) => refuse(`“${text}” is no whole number. Read it again.`),
+    onBadNumber: (text) => refuse(`“${text}” is not a whole number. Read it again.`),
     onWeight: () => undefined,
   });
   const submit = (event: FormEvent): void => {

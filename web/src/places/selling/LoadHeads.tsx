@@ -65,7 +65,7 @@ export function LoadHeads({ load: { heads, facts, isGone }, species, atHand }: P
                       aria-label={`Take ${tag.text} off the load`}
                       onPress={() => void atHand.takeOff(tag.animalId, tag.text)}
                     >
-                      Take off
+                      Remove
                     </Button>
                   </td>
                 </>

@@ -59,7 +59,7 @@ it('puts one on by its number, and lets one of the load go aboard', async () => 
   expect(await screen.findByText('26-0040 is on the load.')).toBeVisible();
   expect(changes()[1]).toMatchObject({ animalIds: [first.tag.animalId, anIdentifier('26-0040').animalId] });
   await take('99');
-  expect(await screen.findByRole('alert')).toHaveTextContent('No animal wears “99”.');
+  expect(await screen.findByRole('alert')).toHaveTextContent('No animal is tagged “99”.');
 });
 
 it('says at the gate what is to be known of one that goes aboard', async () => {
@@ -145,7 +145,7 @@ it('puts one on beside what another device saved meanwhile, and keeps a number t
   ]);
   expect(screen.getByLabelText('Number, typed or read')).toHaveValue('');
   await take('99-9999');
-  expect(await screen.findByRole('alert')).toHaveTextContent('No animal wears “99-9999”. Look at the tag again.');
+  expect(await screen.findByRole('alert')).toHaveTextContent('No animal is tagged “99-9999”. Look at the tag again.');
   expect(screen.getByLabelText('Number, typed or read')).toHaveValue('99-9999');
 });
 

@@ -52,7 +52,7 @@ export function PenFeedSheet({ animalIds, species, pen, today, onClose }: Props)
         <FeedFields species={species} />
       </SendForm>
       <Small>
-        All that the pen ate, shared alike by the head in it now. It comes off the price when they are sold.
+        All that the pen ate, shared equally among the head in it now. It comes off the price when they are sold.
       </Small>
     </Sheet>
   );

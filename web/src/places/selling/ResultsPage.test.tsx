@@ -90,7 +90,7 @@ it('tells what was learned of killing-out and of the graders', async () => {
   expect(text(document.body)).toContain('Stone bridge against River works: shape, 1.2 thirds better shaped ± 0.4.');
 });
 
-it('takes a result by hand, in thirds and hundredths, and refuses what is no class', async () => {
+it('takes a result by hand, in thirds and hundredths, and refuses what is not a class', async () => {
   const { user, entries } = await show();
   await user.click(screen.getByRole('button', { name: 'Type the result of 26-0032' }));
   const sheet = within(screen.getByRole('dialog'));
@@ -101,10 +101,10 @@ it('takes a result by hand, in thirds and hundredths, and refuses what is no cla
   await type('Carcass, kg', '20,4');
   await type('Shape', 'S');
   await type('Paid, EUR', '112.60');
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   expect(await sheet.findByText('P, O, R, U or E, with + or − where you can tell.')).toBeVisible();
   await type('Shape', 'R+');
-  await user.click(sheet.getByRole('button', { name: 'Write it down' }));
+  await user.click(sheet.getByRole('button', { name: 'Save' }));
   await waitFor(() => expect(entries()).toHaveLength(1));
   const [entry] = entries();
   expect(entry).toMatchObject({ type: 'carcass', on: '2026-11-10', carcassKg: 20.4, shape: 9, priceMinor: 11_260 });

@@ -64,7 +64,7 @@ it('tells the buyer what each is, what it wears, what it was given and what is w
   expect(text).toContain('Gene tests: spider free, 1 Jun 2026');
   expect(screen.getByRole('row', { name: /White drench/ })).toHaveTextContent(/8 ml.*meat to 4 Dec 2026/);
   expect(screen.getByRole('row', { name: /Lice dust/ })).toHaveTextContent('meat not at allmilk to 22 Nov 2026');
-  expect(screen.getByRole('row', { name: /Old pot/ })).toHaveTextContent('not written down: see the label');
+  expect(screen.getByRole('row', { name: /Old pot/ })).toHaveTextContent('not recorded: see the label');
   expect(screen.getByRole('link', { name: 'Passports' })).toHaveAttribute('href', '/api/passports?ids=lamb');
 });
 

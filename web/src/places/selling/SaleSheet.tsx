@@ -168,7 +168,7 @@ function withheldWith({ on, meatUntil, milkUntil }: SaleSheetRow['treatments'][n
   const said = (of: 'meat' | 'milk', until: string | null): string[] =>
     until === null ? [] : [until === on ? `${of} not at all` : `${of} to ${fullDate(until)}`];
   const all = [...said('meat', meatUntil), ...said('milk', milkUntil)];
-  return all.length === 0 ? ['not written down: see the label'] : all;
+  return all.length === 0 ? ['not recorded: see the label'] : all;
 }
 
 /** The columns of one animal stand under those of the next. */

@@ -146,7 +146,7 @@ export function readOutlet(draft: OutletDraft, unit: WeightUnit): ReadOutlet {
     if (text.trim() === '') return undefined;
     const read = readTypedNumber(text);
     if (read.kind === 'number') return read.value;
-    faults.push(`${what}: “${text}” is no figure. Type digits, such as 4.60.`);
+    faults.push(`${what}: “${text}” is not a figure. Type digits, such as 4.60.`);
     return undefined;
   };
   const minor = (what: string, text: string): number => Math.round((number(what, text) ?? 0) * 100);
@@ -160,7 +160,7 @@ export function readOutlet(draft: OutletDraft, unit: WeightUnit): ReadOutlet {
   const step = (what: string, text: string, read: (t: string) => number | undefined): number | undefined => {
     if (text.trim() === '') return undefined;
     const found = read(text);
-    if (found === undefined) faults.push(`${what}: “${text}” is no class. Type one such as R+ or 3-.`);
+    if (found === undefined) faults.push(`${what}: “${text}” is not a class. Type one such as R+ or 3-.`);
     return found;
   };
   const isByHead = isPaidByHead(draft.payBy);

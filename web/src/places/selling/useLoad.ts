@@ -47,8 +47,8 @@ export function useLoad(load: PlannedLoadView) {
     /** One of the load goes aboard; another is put on the load, as far as it may go. */
     take: async (number: string): Promise<boolean> => {
       const found = resolveIdentifier(identifiers ?? [], number);
-      if (found.kind === 'none') return refuse(`No animal wears “${number}”. Look at the tag again.`);
-      if (found.kind !== 'one') return refuse(`Several animals wear “${number}”. Take the electronic number.`);
+      if (found.kind === 'none') return refuse(`No animal is tagged “${number}”. Look at the tag again.`);
+      if (found.kind !== 'one') return refuse(`Several animals are tagged “${number}”. Take the electronic number.`);
       const { animalId } = found;
       const head = load.heads.find((h) => h.tag.animalId === animalId);
       const stop = head?.checks.find((c) => c.isStop);

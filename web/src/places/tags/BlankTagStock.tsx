@@ -38,9 +38,7 @@ export function BlankTagStock() {
   return (
     <Panel>
       <h2>Blank tags</h2>
-      {bags.length === 0 ? (
-        <Small>Write down the bags in the drawer, and what is left of them is counted.</Small>
-      ) : null}
+      {bags.length === 0 ? <Small>Record the bags in the drawer, and what is left of them is counted.</Small> : null}
       <List aria-label="Blank tags">
         {bags.map((b) => {
           const left = blanksLeft(b.first, b.last, used);

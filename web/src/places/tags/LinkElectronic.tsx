@@ -30,8 +30,8 @@ export function LinkElectronic() {
     if (found.kind !== 'one')
       return setProblem(
         found.kind === 'none'
-          ? `No animal wears “${number.trim()}”. Type the whole number.`
-          : `Several animals wear “${number.trim()}”. Fit it on the page of the one you mean.`,
+          ? `No animal is tagged “${number.trim()}”. Type the whole number.`
+          : `Several animals are tagged “${number.trim()}”. Fit it on the page of the one you mean.`,
       );
     const drafts = [
       {
@@ -69,7 +69,7 @@ export function LinkElectronic() {
             <Field label="Scanned" inputMode="numeric" value={scanned} onChange={setScanned} />
           </div>
           <div ref={second}>
-            <Field label="Number it wears" value={number} onChange={setNumber} error={problem} />
+            <Field label="Number on its tag" value={number} onChange={setNumber} error={problem} />
           </div>
           <Asked questions={asked} again="Press “Link them” again if it is so." />
           <Button type="submit">Link them</Button>

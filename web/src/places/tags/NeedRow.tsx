@@ -25,7 +25,7 @@ export function NeedRow({ need }: { readonly need: TagNeedView }) {
             {needWords(need)}
             <Small>
               {need.groupName ?? 'no group'}
-              {need.worn.length > 0 ? `, wears ${need.worn.map(shortWords).join(' and ')}` : ''}
+              {need.worn.length > 0 ? `, tagged ${need.worn.map(shortWords).join(' and ')}` : ''}
             </Small>
           </span>
         </Row>

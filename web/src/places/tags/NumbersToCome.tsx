@@ -57,7 +57,7 @@ export function NumbersToCome() {
   const fault = template.kind === 'refused' ? FAULT_WORDS[template.reason] : problem;
   return (
     <Panel>
-      <h2>Numbers to come</h2>
+      <h2>Next tag numbers</h2>
       <form
         onSubmit={(e) => {
           e.preventDefault();

@@ -12,7 +12,7 @@ export function SharedNumbers({ shared }: { readonly shared: readonly SharedNumb
   if (shared.length === 0) return null;
   return (
     <Panel>
-      <h2>Numbers that two wore</h2>
+      <h2>Numbers used twice</h2>
       <Small>An old result or paper with such a number means the one that wore it on that day.</Small>
       <List>
         {shared.map((s) => (

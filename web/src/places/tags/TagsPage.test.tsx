@@ -50,12 +50,12 @@ it('says who needs one and why, and narrows to one reason', async () => {
   expect(screen.getByText('Wears 1 of 2 tags it should')).toBeVisible();
   await user.click(screen.getByRole('button', { name: '1 lost one' }));
   expect(screen.queryByText('Wears 1 of 2 tags it should')).toBeNull();
-  expect(screen.getByText(/wears electronic 792 000 000 120 001/)).toBeVisible();
+  expect(screen.getByText(/tagged electronic 792 000 000 120 001/)).toBeVisible();
 });
 
 it('says so when nobody does', async () => {
   await show(aView([]));
-  expect(screen.getByText('Nobody: all 40 wear what they should')).toBeVisible();
+  expect(screen.getByText('Nobody: all 40 properly tagged')).toBeVisible();
 });
 
 it('fits the number it lost again, in its colour, and takes it back', async () => {
@@ -98,7 +98,7 @@ it('offers the next free number of the birth year, and asks before another colou
   await user.click(screen.getByRole('button', { name: 'Fit it' }));
   expect(
     await screen.findByText(
-      'yellow 26-0004 is worn by another that is here; this one would be pink. Can the two be told apart?',
+      'yellow 26-0004 is already on another that is here; this one would be pink. Can the two be told apart?',
     ),
   ).toBeVisible();
   expect(entries()).toEqual([]);
@@ -112,7 +112,7 @@ describe('an electronic number', () => {
   it('is linked by scan, Enter, number, Enter, and the next can be scanned at once', async () => {
     const { user, entries } = await show(aView([few]));
     await user.type(screen.getByLabelText('Scanned'), '792000000120009{Enter}');
-    expect(screen.getByLabelText('Number it wears')).toHaveFocus();
+    expect(screen.getByLabelText('Number on its tag')).toHaveFocus();
     await user.keyboard('26-0004{Enter}');
     await screen.findByText('Linked 792000000120009 to 26-0004');
     expect(entries()).toMatchObject([{ kind: 'electronic', text: '792000000120009', animalId: 'id of 26-0004' }]);
@@ -123,7 +123,7 @@ describe('an electronic number', () => {
     const { user, entries } = await show(aView([few]));
     await user.type(screen.getByLabelText('Scanned'), '792000000120009{Enter}');
     await user.keyboard('99{Enter}');
-    expect(await screen.findByText('No animal wears “99”. Type the whole number.')).toBeVisible();
+    expect(await screen.findByText('No animal is tagged “99”. Type the whole number.')).toBeVisible();
     expect(screen.getByLabelText('Scanned')).toHaveValue('792000000120009');
     expect(entries()).toEqual([]);
   });

@@ -40,7 +40,7 @@ export function TagsPage() {
       title="Who needs a tag?"
       lead={
         all === 0
-          ? `Nobody: all ${data.present} wear what they should`
+          ? `Nobody: all ${data.present} properly tagged`
           : `${countText(all, 'animal', 'animals')} of ${data.present} present`
       }
       actions={
@@ -78,7 +78,7 @@ export function TagsPage() {
           ))}
         </Row>
       ) : (
-        <Empty title="All wear their tags">A tag that is written down as lost puts its animal on this list.</Empty>
+        <Empty title="All wear their tags">A tag recorded as lost puts its animal on this list.</Empty>
       )}
       {shown.length > 0 ? (
         <Rows aria-label="To fit">

@@ -35,15 +35,15 @@ export function BirthRows({ rows, today }: Props) {
                 <Small>
                   {SPECIES_WORDS[r.species].birth}:{' '}
                   {r.daysOver > 0
-                    ? `${countText(r.daysOver, 'day', 'days')} over her time`
-                    : `${percentText(r.chance)} till tomorrow evening`}
+                    ? `${countText(r.daysOver, 'day', 'days')} overdue`
+                    : `${percentText(r.chance)} by tomorrow evening`}
                 </Small>
               </div>
               <WindowBar window={r.birth} today={today} />
               <LinkButton
                 as={Link}
                 to={`/births?species=${r.species}&birth=${r.tag.animalId}`}
-                aria-label={`Write down the birth of ${name}`}
+                aria-label={`Record the birth of ${name}`}
               >
                 Birth
               </LinkButton>

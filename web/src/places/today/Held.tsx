@@ -22,7 +22,7 @@ export function Held({ rows, more, today }: Props) {
     <section>
       <Heading>
         <h2>Held</h2>
-        <Small>not for sale, not for the pot</Small>
+        <Small>do not sell or slaughter</Small>
       </Heading>
       <Rows>
         {rows.map((w) => (

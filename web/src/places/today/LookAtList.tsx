@@ -30,7 +30,7 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
         <Item key={item.key}>
           <div>
             <b>
-              Not taken by the book
+              Rejected
               {item.out.kind === 'entry' ? `: ${item.out.entry.type} of ${shortDate(item.out.entry.on)}` : ''}
             </b>
             <Small>{item.message} It is kept on this device until you have looked at it.</Small>

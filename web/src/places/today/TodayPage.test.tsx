@@ -104,7 +104,7 @@ it('writes a step of a plan down as done, and takes it back', async () => {
 it('goes on with a job that was broken off', async () => {
   const { user, path } = await show({ openJobs: [aJob({ name: 'Kids', seen: 3, expected: 9 })] });
   expect(screen.getByText(/3 of 9 through/)).toBeVisible();
-  await user.click(screen.getByRole('button', { name: 'Go on' }));
+  await user.click(screen.getByRole('button', { name: 'Continue' }));
   await waitFor(() => expect(path()).toBe('/race/j1'));
 });
 
@@ -216,11 +216,11 @@ it('keeps what the book refused in sight until somebody has looked', async () =>
     },
   );
   await outbox.put([{ kind: 'entry', entry: anEntry('weight', { kg: 30, on: '2026-11-20' }) }]);
-  expect(await screen.findByText('Not taken by the book: weight of 20 Nov')).toBeVisible();
+  expect(await screen.findByText('Rejected: weight of 20 Nov')).toBeVisible();
   expect(screen.getByText(/It had left by then. It is kept on this device/)).toBeVisible();
   await user.click(screen.getByRole('button', { name: 'Checked: dismiss' }));
   await user.click(screen.getByRole('button', { name: 'Dismiss it for good?' }));
-  await waitFor(() => expect(screen.queryByText(/Not taken by the book/)).toBeNull());
+  await waitFor(() => expect(screen.queryByText(/Rejected/)).toBeNull());
   expect(outbox.state().refused).toEqual([]);
 });
 

@@ -99,7 +99,7 @@ function Today({ data }: { readonly data: TodayView }) {
                 </div>
                 <span />
                 <Button kind="main" onPress={() => void navigate(`/race/${job.id}`)}>
-                  Go on
+                  Continue
                 </Button>
               </Item>
             ))}

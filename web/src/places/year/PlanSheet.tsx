@@ -197,7 +197,7 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
             <FieldRow $gap={3}>
               <FormChoice
                 name="what"
-                label="What is wanted"
+                label="Target"
                 options={[
                   ['births', `first ${words.birth}`],
                   ['sale', 'a sale'],

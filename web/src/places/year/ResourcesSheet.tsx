@@ -72,7 +72,7 @@ export function ResourcesSheet({ holding, onClose }: Props) {
     made: (typed) => [{ shape: ResourcesSetting, value: resourcesOf(typed) }],
     words: {
       workDaysPerWeek: 'That is more work than there are days.',
-      birthPens: 'That is no number of pens.',
+      birthPens: 'That is not a number of pens.',
       away: 'Each day is a date: 2027-06-05.',
       lean: 'Month and day, such as 07-20.',
       hot: 'Each day is a date: 2027-06-05.',

@@ -228,7 +228,7 @@ describe('what plans are held against', () => {
 
   it('is kept from its sheet, and asks for what is missing', async () => {
     const { user, asked } = await show([], withPatch);
-    await user.click(screen.getByRole('button', { name: 'Hands, pens, feed' }));
+    await user.click(screen.getByRole('button', { name: 'Labour, pens and feed' }));
     const sheet = await screen.findByRole('dialog', { name: 'Hands, pens and feed' });
     await user.type(within(sheet).getByLabelText(/Days of work/), '6,5');
     await user.type(within(sheet).getByLabelText('Lambing pens'), '8');

@@ -115,7 +115,7 @@ export function YearPage() {
       actions={
         <>
           <Button onPress={() => setOpen('rhythm')}>Rhythms</Button>
-          <Button onPress={() => setOpen('resources')}>Hands, pens, feed</Button>
+          <Button onPress={() => setOpen('resources')}>Labour, pens and feed</Button>
           <Button onPress={() => setOpen('calendar')}>Calendar</Button>
           <LinkButton as={Link} to="/year/sheet?of=year">
             Print

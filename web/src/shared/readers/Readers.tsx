@@ -54,7 +54,7 @@ export function Readers({ button: Trigger = Plain }: Props) {
   const connectSerial = async (): Promise<void> => {
     const rate = Number(baud);
     if (!serial || !Number.isInteger(rate) || rate <= 0)
-      return setProblem(`Speed of the line: “${baud}” is no whole number. ${USUAL_BAUD} is usual.`);
+      return setProblem(`Speed of the line: “${baud}” is not a whole number. ${USUAL_BAUD} is usual.`);
     try {
       devices.connect(serialSource(await serial.requestPort(), rate));
       setOpen(false);

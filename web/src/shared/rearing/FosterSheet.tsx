@@ -84,7 +84,7 @@ export function FosterSheet({ dam, species, young, today, onClose }: Props) {
       {problem ? <p role="alert">{problem}</p> : null}
       <Row>
         <Button kind="main" onPress={() => void submit()}>
-          Write it down
+          Save
         </Button>
       </Row>
       <Small>

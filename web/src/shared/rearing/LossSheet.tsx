@@ -44,7 +44,7 @@ export function LossSheet({ dam, species, young, today, onClose }: Props) {
     onClose();
   };
   return (
-    <Sheet title={`Died, of those with ${dam.name ?? dam.text}`} isOpen onClose={onClose}>
+    <Sheet title={`Deaths in the litter of ${dam.name ?? dam.text}`} isOpen onClose={onClose}>
       <ChooseYoung species={species} young={young} chosen={chosen} onChange={setChosen} />
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         <Choice
@@ -59,7 +59,7 @@ export function LossSheet({ dam, species, young, today, onClose }: Props) {
       {problem ? <p role="alert">{problem}</p> : null}
       <Row>
         <Button kind="main" onPress={() => void submit()}>
-          Write it down
+          Save
         </Button>
       </Row>
       <Small>

@@ -19,10 +19,10 @@ const show = (ids: readonly string[], products = [aProduct('White drench')]) => 
   });
   return { ...shown, onClose };
 };
-const press = () => screen.getByRole('button', { name: 'Write it down' });
+const press = () => screen.getByRole('button', { name: 'Save' });
 const both = [light.tag.animalId, heavy.tag.animalId];
 
-it('doses each by its own weight, and writes it down with batch and withdrawal', async () => {
+it('doses each by its own weight, and records it with batch and withdrawal', async () => {
   const { user, entries, onClose } = show(both);
   // 0.2 ml x 30 = 6; x 44 = 8.8, up to 9.
   expect(

@@ -171,7 +171,7 @@ function Form({ animals, products, holding, onClose }: FormProps) {
       return 'asked';
     }
     const drafts = draftsOf(sent);
-    const done = `${productOf(sent.productId).facts.name} written down for ${countText(drafts.length, 'animal', 'animals')}`;
+    const done = `${productOf(sent.productId).facts.name} recorded for ${countText(drafts.length, 'animal', 'animals')}`;
     return write(drafts, done);
   };
   const onDone = (): void => {
@@ -183,7 +183,7 @@ function Form({ animals, products, holding, onClose }: FormProps) {
       form={form}
       send={give}
       onDone={onDone}
-      submit="Write it down"
+      submit="Save"
       more={<Small>The label and your vet decide. One needle for each animal; nothing poured on a wet back.</Small>}
     >
       <FieldRow $gap={3}>
@@ -259,7 +259,7 @@ function vetDays({ vetMeat, vetMilk }: Typed): { meatDays: number; milkDays?: nu
   return { meatDays: meat.value, ...(milk.kind === 'number' ? { milkDays: milk.value } : {}) };
 }
 
-const STATE_WORDS = { good: 'good', 'expires-soon': 'over soon', expired: 'is over', 'used-up': 'used up' } as const;
+const STATE_WORDS = { good: 'good', 'expires-soon': 'expires soon', expired: 'expired', 'used-up': 'used up' } as const;
 
 /** The first thing that keeps them from being treated, with whom it is. */
 function faultOf(

@@ -195,7 +195,7 @@ export function amountFault({ product, dose, amount, amountText: typed }: Planne
   if (amount !== undefined) return undefined;
   const { name } = product.facts;
   const more = 'Type what is given, or leave it out.';
-  if (typed.trim() !== '' || dose.kind === 'dose') return `${name}: “${typed}” is no amount. ${more}`;
+  if (typed.trim() !== '' || dose.kind === 'dose') return `${name}: “${typed}” is not an amount. ${more}`;
   switch (dose.reason) {
     case 'no-weight':
       return `${name}: the dose goes by weight and there is none. ${more}`;

@@ -52,7 +52,7 @@ export function ScanFields({ draft, at, onType, children }: Props) {
               <span>Blind: the services stay hidden until the job is over.</span>
             ) : (
               <>
-                {services.length === 0 ? <span>No service is written down.</span> : null}
+                {services.length === 0 ? <span>No service on record.</span> : null}
                 {services.slice(-MOST_SHOWN).map((s) => (
                   <span key={s.from}>
                     {countText(s.days, 'day', 'days')} since {s.males.join(' or ')}, {shortDate(s.to)}
@@ -111,7 +111,7 @@ export function SoonReason({
   return (
     <StationRow name="Too soon">
       <span>{canTellText(soon)}</span>
-      <SmallField id="race-reason" label="Why all the same" width={260} value={value} onType={onType} />
+      <SmallField id="race-reason" label="Reason for going ahead" width={260} value={value} onType={onType} />
     </StationRow>
   );
 }

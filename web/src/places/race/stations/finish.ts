@@ -88,7 +88,7 @@ export const finish: StationRules = {
         {
           kind: 'refuse',
           field: wrong,
-          message: `${nameOf(wrong)} “${textOf(draft, wrong)}” is no class. Type ${wrong === 'shape' ? 'P, O, R, U or E' : '1 to 5'}, with + or − where you can tell.`,
+          message: `${nameOf(wrong)} “${textOf(draft, wrong)}” is not a class. Type ${wrong === 'shape' ? 'P, O, R, U or E' : '1 to 5'}, with + or − where you can tell.`,
         },
       ];
     return FINISH_FIELDS.some((f) => textOf(draft, f) !== '')

@@ -31,7 +31,7 @@ function formerly(text: string, at: AtHand): Problem[] {
     { kind: before.isGone ? 'worn-by-gone' : 'lost-by', animalId: '' },
     { text, name: before.name },
   );
-  return [{ kind: 'ask', key: `wore ${text}`, message: `${words} Enter again fits it all the same.` }];
+  return [{ kind: 'ask', key: `wore ${text}`, message: `${words} Enter again fits it anyway.` }];
 }
 
 export const identify: StationRules = {
@@ -45,7 +45,7 @@ export const identify: StationRules = {
       return [
         {
           kind: 'refuse',
-          message: `${visual} is worn by ${wearer.text}, who is here. Type another number.`,
+          message: `${visual} is already on ${wearer.text}, which is here. Type another number.`,
           field: 'visual',
         },
       ];
@@ -54,7 +54,8 @@ export const identify: StationRules = {
           {
             kind: 'ask',
             key: `worn ${visual}`,
-            message: `${wearer.colour ?? ''} ${visual} is worn by another. Enter again fits it in this colour.`.trim(),
+            message:
+              `${wearer.colour ?? ''} ${visual} is already on another. Enter again fits it in this colour.`.trim(),
           },
         ]
       : formerly(visual, at);

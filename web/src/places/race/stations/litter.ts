@@ -35,7 +35,7 @@ export const litter: StationRules = {
   problems(draft, at): Problem[] {
     const { totalKg, count } = litterTyped(draft, at);
     if (at.animal && at.animal.sex !== 'female')
-      return [{ kind: 'refuse', message: `${at.animal.tag.text} is no female. Scan the dam of the litter.` }];
+      return [{ kind: 'refuse', message: `${at.animal.tag.text} is not a female. Scan the dam of the litter.` }];
     if (totalKg === undefined)
       return [{ kind: 'refuse', message: 'Type what the litter weighs together.', field: 'litterKg' }];
     if (count === undefined || count > 30)

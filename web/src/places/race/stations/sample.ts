@@ -24,7 +24,7 @@ export const sample: StationRules = {
       {
         kind: 'ask',
         key: `tube ${tube}`,
-        message: `Look at the tube: it must say ${tube}. Enter again writes it down${at.animal ? ` for ${at.animal.tag.text}` : ''}.`,
+        message: `Look at the tube: it must say ${tube}. Enter again records it${at.animal ? ` for ${at.animal.tag.text}` : ''}.`,
       },
     ];
   },

@@ -50,7 +50,7 @@ it('asks once about an age that fits no service', () => {
 
 it.each([
   ['', 'Type how many young: 0 for empty, ? for doubtful; after a blank their age in days.'],
-  ['two', '“two” is no scan. Type how many young, then a blank and their age in days: 2 62.'],
+  ['two', '“two” is not a scan. Type how many young, then a blank and their age in days: 2 62.'],
   ['0 40', '“0 40” says empty with an age. An empty one has no young to tell the age of.'],
 ])('%j is not taken', (scan, message) => {
   expect(written(draft({ scan }))).toBe(message);
@@ -74,7 +74,7 @@ it('refuses a scan too soon with the day it can tell, and takes it with a reason
   });
   expect(fieldsAt(late)).toEqual(['scan', 'reason']);
   expect(written(draft({ scan: '1' }), late)).toMatch(
-    /^Scan on day 20 after the service of 2026-11-03; it can tell from day 35, 2026-12-08\. Leave it out, or type why/,
+    /^Scan on day 20 after the service of 3 Nov 2026; it can tell from day 35, 8 Dec 2026\. Leave it out, or give a reason/,
   );
   expect(written(draft({ scan: '1', reason: 'the van leaves' }), late)).toMatchObject([{ reason: 'the van leaves' }]);
   // What is not too soon wants no reason, and keeps none.
@@ -96,7 +96,7 @@ it('refuses blood too soon after a birth at the sample station', () => {
     },
   });
   expect(written(draft({}), doe)).toMatch(
-    /^Blood test on day 52 after the birth of 2026-10-02; it can tell from day 60, 2026-12-01\./,
+    /^Blood test on day 52 after the birth of 2 Oct 2026; it can tell from day 60, 1 Dec 2026\./,
   );
   expect(written(draft({ reason: 'sold tomorrow' }, { asked: ['tube B-001'] }), doe)).toEqual([
     { type: 'sample', tube: 'B-001', purpose: 'pregnancy', reason: 'sold tomorrow' },

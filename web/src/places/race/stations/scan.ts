@@ -19,7 +19,7 @@ import { fieldText, type AtHand, type Fact, type Problem, type StationRules } fr
 
 const REASONS: Readonly<Record<Extract<TypedScan, { kind: 'refused' }>['reason'], string>> = {
   empty: 'Type how many young: 0 for empty, ? for doubtful; after a blank their age in days.',
-  'not-a-scan': 'is no scan. Type how many young, then a blank and their age in days: 2 62.',
+  'not-a-scan': 'is not a scan. Type how many young, then a blank and their age in days: 2 62.',
   'too-many': 'is more young than any litter has. Check the figure.',
   'age-of-empty': 'says empty with an age. An empty one has no young to tell the age of.',
 };
@@ -67,7 +67,7 @@ export function soonProblems(draft: Draft, at: AtHand, way: TestWay): Problem[] 
     {
       kind: 'refuse',
       field: 'reason',
-      message: `${tooSoonText(soon)} Leave it out, or type why all the same; it then counts as doubtful.`,
+      message: `${tooSoonText(soon)} Leave it out, or give a reason; it then counts as doubtful.`,
     },
   ];
 }

@@ -262,7 +262,7 @@ describe('a remedy', () => {
     expect(twice(draft, atHand(['weigh', 'treat'], settings)).facts?.at(-1)).toMatchObject({ amount: 7.5 });
     expect(
       twice(weighed('44', { amounts: { [drench.id]: 'some' } }), atHand(['weigh', 'treat'], settings)).said,
-    ).toMatch(/“some” is no amount/);
+    ).toMatch(/“some” is not an amount/);
   });
 });
 
@@ -274,7 +274,7 @@ describe('tubes', () => {
     const at = atHand(['sample'], settings, { tubes: taken });
     expect(proposedAt(at).tube).toBe('B-010');
     expect(twice(weighed(''), at)).toEqual({
-      said: 'Look at the tube: it must say B-010. Enter again writes it down for 26-0001.',
+      said: 'Look at the tube: it must say B-010. Enter again records it for 26-0001.',
       facts: [{ type: 'passage' }, { type: 'sample', tube: 'B-010', purpose: 'blood' }],
     });
   });
@@ -311,17 +311,17 @@ describe('identifiers', () => {
   it('that another wears are refused and say whose they are', () => {
     const said = (field: 'visual' | 'electronic', text: string) =>
       twice(typedField(weighed(''), field, text), atHand(['identify'], settings)).said;
-    expect(said('visual', '26-0007')).toBe('26-0007 is worn by 26-0007, who is here. Type another number.');
+    expect(said('visual', '26-0007')).toBe('26-0007 is already on 26-0007, which is here. Type another number.');
     const inBlue = atHand(['identify'], { identify: { kinds: ['visual'], colour: 'blue' } });
     expect(twice(typedField(weighed(''), 'visual', '26-0007'), inBlue)).toMatchObject({
-      said: 'green 26-0007 is worn by another. Enter again fits it in this colour.',
+      said: 'green 26-0007 is already on another. Enter again fits it in this colour.',
       facts: { length: 2 },
     });
     expect(said('electronic', '792 000000000007')).toBe('That electronic tag is 26-0007’s. Read it again.');
   });
   it('that another lost are asked about once', () => {
     expect(twice(typedField(weighed(''), 'visual', '26-0009'), atHand(['identify'], settings))).toMatchObject({
-      said: '26-0009 is the number 26-0044 lost. Read the tag again: it may be the very one that was found. Enter again fits it all the same.',
+      said: '26-0009 is the number 26-0044 lost. Read the tag again: it may be the very one that was found. Enter again fits it anyway.',
       facts: { length: 2 },
     });
   });
@@ -358,7 +358,7 @@ describe('a litter together', () => {
   });
   it('under a male is refused', () => {
     const ram = aRosterAnimal('R1', { sex: 'male' });
-    expect(twice(litter('9', '2'), { ...at, animal: ram }).said).toMatch(/no female/);
+    expect(twice(litter('9', '2'), { ...at, animal: ram }).said).toMatch(/not a female/);
   });
 });
 
@@ -590,11 +590,11 @@ describe('the finish', () => {
     expect(said.map((s) => s.replace(/\s/g, ' '))).toEqual(['ready, 73 %']);
   });
 
-  it('refuses what is no class, naming the place and what to type', () => {
+  it('refuses what is not a class, naming the place and what to type', () => {
     expect(finishAnimal(felt({ tail: '7' }), at)).toMatchObject({
       kind: 'held',
       field: 'tail',
-      message: 'Fat, tail-head, “7” is no class. Type 1 to 5, with + or − where you can tell.',
+      message: 'Fat, tail-head, “7” is not a class. Type 1 to 5, with + or − where you can tell.',
     });
     expect(finishAnimal(felt({ shape: 'S' }), at)).toMatchObject({ kind: 'held', field: 'shape' });
   });
