@@ -90,7 +90,7 @@ test('a slip is asked about, an unknown number is taken in, the last animal is t
   await enter(lamb?.tag.text ?? '', '0');
   await expect(page.getByRole('alert')).toContainText('cannot be');
   for (const [typed, words] of [
-    ['9999', 'more than any sheep'],
+    ['9999', 'heavier than sheep here should be'],
     ['many', 'is not a weight'],
     ['96.5', 'Check the reading'],
   ] as const) {

@@ -43,7 +43,7 @@ it('puts all questions before the way out', () => {
 it.each([
   [{ code: 'gives-no-birth', field: 'animalId', value: 'x' }, 'Only a female gives birth and rears young.'],
   [{ code: 'nobody-born', field: 'alive', value: '0' }, 'Nobody was born. Count at least one'],
-  [{ code: 'more-dead-than-told', field: 'deadYoung', value: '2' }, '2 dead ones are described and fewer counted.'],
+  [{ code: 'more-dead-than-told', field: 'deadYoung', value: '2' }, 'You described more dead young than you counted.'],
   [{ code: 'birth-known', field: 'on', value: 'x', on: '2026-11-01' }, 'Her birth of 1 Nov 2026 is already recorded.'],
   [{ code: 'no-birth-before', field: 'on', value: '2026-11-01' }, 'No birth of hers is on record shortly before'],
   [{ code: 'no-age', field: 'animalId', value: 'x' }, 'No birth date on record.'],

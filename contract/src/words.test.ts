@@ -26,7 +26,7 @@ it.each<[Refusal, string]>([
   ],
   [
     { code: 'age-too-high', field: 'ageDays', value: '190', mostDays: 167 },
-    'Young of 190 days cannot be: they are carried up to about 167. Check the age.',
+    'Foetal age 190 days is longer than a pregnancy (about 167 days at most). Check the age.',
   ],
   [
     { code: 'young-of-empty', field: 'young', value: '2' },
@@ -58,7 +58,7 @@ it.each<[Refusal, string]>([
   ],
   [
     { code: 'carcass-over-live', field: 'carcassKg', value: '45', liveKg: 44 },
-    'A carcass of 45\u00a0kg cannot be: it weighed 44\u00a0kg alive. Check the figure, or the tag.',
+    'A carcass of 45\u00a0kg is not possible: it weighed 44\u00a0kg alive. Check the figure, or the tag.',
   ],
   [
     { code: 'deducted-over-price', field: 'deductedMinor', value: '9000' },
@@ -96,7 +96,7 @@ it.each<[Refusal, string]>([
   ],
   [
     { code: 'weight-too-high', field: 'kg', value: '9999', heaviestKg: 220, species: 'sheep' },
-    '9999\u00a0kg is more than any sheep weigh here (up to 220\u00a0kg). Check the figure, or raise the limit under Holding.',
+    '9999\u00a0kg is heavier than sheep here should be (limit 220\u00a0kg). Check the figure, or raise the limit under Holding.',
   ],
   [
     { code: 'number-worn', field: 'text', value: '7', wearerId: 'ewe', colour: 'blue' },
@@ -209,7 +209,7 @@ it('speaks in the holding’s unit', () => {
   const refusal: Refusal = { code: 'weight-too-high', field: 'kg', value: '300', heaviestKg: 220, species: 'sheep' };
   // 300 / 0.45359237 and 220 / 0.45359237
   expect(refusalText(refusal, nameOf, 'lb')).toContain(
-    '661.39\u00a0lb is more than any sheep weigh here (up to 485.02\u00a0lb)',
+    '661.39\u00a0lb is heavier than sheep here should be (limit 485.02\u00a0lb)',
   );
 });
 

@@ -80,7 +80,7 @@ export function refusalText(
     case 'weight-not-positive':
       return `A weight of ${shown(Number(value), unit)} is not possible. Enter the scale reading.`;
     case 'weight-too-high':
-      return `${shown(Number(value), scaleUnit(refusal.species, unit))} is more than any ${SPECIES_WORDS[refusal.species].plural} weigh here (up to ${shown(refusal.heaviestKg, scaleUnit(refusal.species, unit))}). Check the figure, or raise the limit under Holding.`;
+      return `${shown(Number(value), scaleUnit(refusal.species, unit))} is heavier than ${SPECIES_WORDS[refusal.species].plural} here should be (limit ${shown(refusal.heaviestKg, scaleUnit(refusal.species, unit))}). Check the figure, or raise the limit under Holding.`;
     case 'unknown-job':
       return 'The job this was recorded in is not in the book. Start a job, or record it outside one.';
     case 'unknown-product':
@@ -98,7 +98,7 @@ export function refusalText(
     case 'result-of-another-time':
       return `It left on ${dayText(refusal.goneOn)}, so a result of ${dayText(value)} is not its own. Check the day, or the tag.`;
     case 'carcass-over-live':
-      return `A carcass of ${shown(Number(value), unit)} cannot be: it weighed ${shown(refusal.liveKg, unit)} alive. Check the figure, or the tag.`;
+      return `A carcass of ${shown(Number(value), unit)} is not possible: it weighed ${shown(refusal.liveKg, unit)} alive. Check the figure, or the tag.`;
     case 'deducted-over-price':
       return 'More is taken off than was paid. Check the two figures.';
     case 'nothing-felt':
@@ -156,7 +156,7 @@ export function refusalText(
     case 'young-of-empty':
       return 'An empty female has no young to count or age. Mark her in young, or leave the figure blank.';
     case 'age-too-high':
-      return `Young of ${value} days cannot be: they are carried up to about ${refusal.mostDays}. Check the age.`;
+      return `Foetal age ${value} days is longer than a pregnancy (about ${refusal.mostDays} days at most). Check the age.`;
     case 'no-such-test':
       return `${SPECIES_WORDS[refusal.species].name} are not tested that way here. Choose another, or set it up under Holding.`;
     case 'unknown-sample':
@@ -170,7 +170,7 @@ export function refusalText(
     case 'nobody-born':
       return 'Nobody was born. Count at least one, alive or dead; record an abortion under Carrying.';
     case 'more-dead-than-told':
-      return `${value} dead ones are described and fewer counted. Count them anew.`;
+      return 'You described more dead young than you counted. Count again.';
     case 'birth-known':
       return `Her birth of ${dayText(refusal.on)} is already recorded. If it is wrong, delete it there, or add the young to it.`;
     case 'no-birth-before':

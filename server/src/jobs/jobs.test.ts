@@ -146,7 +146,7 @@ describe('what is written down at a station', () => {
   it.each<[string, string, object, string]>([
     ['look', 'female', { grades: {} }, 'Nothing was looked over'],
     ['litter-weight', 'male', { totalKg: 2, count: 2 }, 'not a female'],
-    ['litter-weight', 'female', { totalKg: 900, count: 2 }, 'more than any'],
+    ['litter-weight', 'female', { totalKg: 900, count: 2 }, 'heavier than'],
   ])('a %s of a %s with %j is refused', async (type, sex, fields, words) => {
     const animal = uuid();
     await t.post(arrival(animal, { sex }));

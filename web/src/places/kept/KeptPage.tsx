@@ -60,9 +60,7 @@ export function KeptPage() {
       {refused.length > 0 ? (
         <Panel>
           <h2>Rejected</h2>
-          <Small>
-            Nothing of it is lost. Mend what stands against it and send it again, or drop it if it was a slip.
-          </Small>
+          <Small>Nothing of it is lost. Correct what is wrong and send it again, or drop it if it was a slip.</Small>
           <List aria-label="Not taken">
             {refused.map((item) => (
               <li key={item.key}>

@@ -263,7 +263,7 @@ it('asks twice before it takes in a number nobody wears, and once before a weigh
 
 it.each([
   ['0', 'is not possible'],
-  ['9999', 'more than any sheep'],
+  ['9999', 'heavier than sheep here should be'],
   ['many', 'is not a weight'],
 ])('a weight of %s is refused in words, and nothing is written', async (typed, words) => {
   const { user, entries } = await show();

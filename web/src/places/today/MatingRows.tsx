@@ -15,7 +15,7 @@ export function MatingRows({ heats, partings, now, on }: Pick<TodayView, 'heats'
     <section>
       <Heading>
         <h2>Mating</h2>
-        <Small>by the hour, over soonest first</Small>
+        <Small>by the hour, ending soonest first</Small>
       </Heading>
       <Rows>
         {heats.map(({ species, heat }) => (

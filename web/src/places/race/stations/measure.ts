@@ -23,7 +23,7 @@ const problemOf = (measure: BodyMeasure, draft: Draft, at: AtHand): Problem[] =>
     {
       kind: 'refuse',
       field: measure,
-      message: `${MEASURE_WORDS[measure]} “${text}” cannot be: type centimetres, over 0 and up to ${longestCm}.`,
+      message: `${MEASURE_WORDS[measure]} “${text}” is not possible: type centimetres, over 0 and up to ${longestCm}.`,
     },
   ];
 };

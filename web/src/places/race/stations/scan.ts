@@ -106,7 +106,7 @@ export const scan: StationRules = {
             {
               kind: 'ask' as const,
               key: `none fits ${typed.ageDays ?? ''}`,
-              message: `${typed.ageDays ?? ''} days would be a service of about ${fullDate(isoOf(fit.conceivedOn))}, and none is written down near it. Look again at number and age. Enter again keeps it.`,
+              message: `${typed.ageDays ?? ''} days would be a service of about ${fullDate(isoOf(fit.conceivedOn))}, and none is on record near it. Look again at number and age. Enter again keeps it.`,
             },
           ]
         : []),

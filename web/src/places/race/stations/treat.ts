@@ -50,7 +50,7 @@ export const treat: StationRules = {
         return [
           {
             kind: 'refuse',
-            message: `${plan.product.facts.name}: its label has no withdrawal for this species by this route. Leave it out here; under Remedies it can be written down with the vet’s days.`,
+            message: `${plan.product.facts.name}: its label has no withdrawal for this species by this route. Leave it out here; under Remedies it can be recorded with the vet’s days.`,
           },
         ];
       const fault = amountFault(plan);
