@@ -18,6 +18,8 @@ const ODD: readonly RegExp[] = [
   /\bto be expected\b/i,
   /\bover (her|their) time\b/i,
   /\btill\b/i,
+  /\bstands? under (Holding|Mating|Carrying|Births|Rearing|Today|Year plan|Condition)\b/i,
+  /\bit is told here\b/i,
   /\bfirst milk\b/i,
   /\bnot to be put together\b/i,
   /\bbred from\b/i,

@@ -36,7 +36,7 @@ export function BirthList() {
         {fullDate(data.on)}. {countText(rows.length, 'female', 'females')}, by the day the birth is usual first.
       </p>
       {rows.length === 0 ? (
-        <Empty title="Nothing due">Services and tests stand under Mating and Carrying.</Empty>
+        <Empty title="Nothing due">Record services and tests under Mating and Carrying.</Empty>
       ) : (
         <LineTable>
           <thead>

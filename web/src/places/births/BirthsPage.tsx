@@ -78,8 +78,8 @@ export function BirthsPage() {
       </Row>
       {nobody ? (
         <Empty title="Nothing due">
-          Services stand under <Link to="/mating">Mating</Link> and tests under <Link to="/carrying">Carrying</Link>;
-          from then on it is told here who gives birth when. A birth nobody expected is recorded anyway.
+          Record services under <Link to="/mating">Mating</Link> and tests under <Link to="/carrying">Carrying</Link>;
+          from then on this page says who is due when. A birth nobody expected is recorded anyway.
         </Empty>
       ) : null}
       <Awaited view={data} onBirth={(damId) => setOpen({ sheet: 'birth', damId })} />

@@ -36,7 +36,7 @@ export function Pens({ pens }: { readonly pens: readonly PensView[] }) {
       </FigureTable>
       <Small>
         {short.length > 0 ? 'Too few for the births of the next three days: let some go on today. ' : ''}To come: births
-        expected in three days. How many pens there are stands under Year plan.
+        expected in three days. Set how many pens there are under Year plan.
       </Small>
     </Panel>
   );

@@ -27,7 +27,7 @@ export function BirthsToCome({ births, species, onSteps }: Props) {
             Each female by her chance, spread over the usual range of carrying; days gone by without a birth are taken
             off. ± is how far it may be off, four times out of five: gestation differs, and not all that may carry do.
           </p>
-          <p>Pens: a pen is taken for three days. How many there are stands under Year plan.</p>
+          <p>Pens: a pen is taken for three days. Set how many there are under Year plan.</p>
         </How>
       </h2>
       <Suspense fallback={<div style={{ height: 130 }} />}>

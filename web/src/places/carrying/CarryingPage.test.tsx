@@ -125,7 +125,7 @@ describe('the tests', () => {
     const blood = within(screen.getByRole('group', { name: 'blood test' }));
     expect(
       blood.getByText(
-        /^now 1 of 2; best on 15 Dec: 2 of 2 can be told of, 2 at their best time; 9\.00 EUR a head, 18\.00 EUR for all 2$/,
+        /^now 1 of 2; best on 15 Dec: 2 of 2 can be tested, 2 at their best time; 9\.00 EUR a head, 18\.00 EUR for all 2$/,
       ),
     ).toBeVisible();
     await user.click(blood.getByText('1 comes later'));

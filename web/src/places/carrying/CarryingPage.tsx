@@ -80,8 +80,8 @@ export function CarryingPage() {
         </Suspense>
       ) : (
         <Empty title="Nobody was served yet">
-          Services are recorded under <Link to={`/mating?species=${data.species}`}>Mating</Link>; from then on it is
-          told here who carries, and when it can be tested.
+          Services are recorded under <Link to={`/mating?species=${data.species}`}>Mating</Link>; from then on this page
+          says who carries, and when it can be tested.
         </Empty>
       )}
       <Testing view={data} />

@@ -43,7 +43,7 @@ export function InYoungPanel({ curve, today, species }: Props) {
               or likely with 90&nbsp;% and more. Dotted: with the others by their chance. Empty, unserved and unknown
               ones stay in the base; sold and dead ones leave it from their day (product-limit estimate).
             </p>
-            <p>The aims by cycle stand under Holding.</p>
+            <p>The aims by cycle are set under Holding.</p>
           </How>
         </h2>
         <Small>

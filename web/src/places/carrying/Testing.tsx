@@ -45,7 +45,7 @@ export function Testing({ view }: { readonly view: CarryingView }) {
           <How of="Who can be tested">
             <p>
               Each way tells from so many days after the last service on, and blood not before what is left of the last
-              birth is gone. Days, what it finds and its price stand under Holding; ask your laboratory for theirs.
+              birth is gone. Days, what it finds and its price are set under Holding; ask your laboratory for theirs.
             </p>
             <p>The best day is the one on which the most are in their best stretch, so that one visit does.</p>
           </How>
@@ -99,7 +99,7 @@ export function Testing({ view }: { readonly view: CarryingView }) {
 function bestText({ bestDay, of }: TestPlanView, today: string): string {
   if (!bestDay) return '';
   const when = dayOf(bestDay.on) === dayOf(today) ? 'today' : `on ${shortDate(bestDay.on)}`;
-  return `; best ${when}: ${bestDay.open} of ${of} can be told of, ${bestDay.best} at their best time`;
+  return `; best ${when}: ${bestDay.open} of ${of} can be tested, ${bestDay.best} at their best time`;
 }
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -49,7 +49,7 @@ export function MustGain({ animals, by, on }: Props) {
           <How of="What has to be gained">
             <p>
               (aim − score) × share of weight a score is × weight at score 3. The weight at score 3 is the weight now
-              over 1 + share × (score − 3). The share, and the fastest a score is put on, stand under Holding.
+              over 1 + share × (score − 3). The share, and the fastest a score is put on, are set under Holding.
             </p>
             <p>
               ± is how well a hand feels a score, four times out of five. The weight is the one nearest the scoring.

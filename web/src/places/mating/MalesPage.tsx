@@ -101,7 +101,7 @@ export function MalesPage() {
                   <How of="Females to a male">
                     <p>
                       Those with him now, and those served by hand in the last 90 days, of how many he should have. A
-                      young one has fewer. Both figures stand under Holding; give fewer on wide or steep ground.
+                      young one has fewer. Both figures are set under Holding; give fewer on wide or steep ground.
                     </p>
                   </How>
                 </th>

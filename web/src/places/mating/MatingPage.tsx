@@ -141,7 +141,7 @@ function Aside({ data }: { readonly data: MatingView }) {
         )}
         <Small>
           Standing counts at once. Where nobody saw it,{' '}
-          {data.signsNeeded === 1 ? 'one sign is enough' : `${data.signsNeeded} signs must agree`}; how many stands
+          {data.signsNeeded === 1 ? 'one sign is enough' : `${data.signsNeeded} signs must agree`}; how many is set
           under Holding.
         </Small>
       </Panel>

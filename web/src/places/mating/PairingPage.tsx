@@ -235,7 +235,7 @@ function Aside({
         <h2>Limits</h2>
         <Small>
           Parents, brothers and sisters, and over {percentText(view.most)} inbreeding are not put together, nor two that
-          may carry one disorder. The limits stand under Holding.
+          may carry one disorder. The limits are set under Holding.
         </Small>
       </Panel>
     </>

@@ -37,7 +37,7 @@ export function SchoolChoice({ view: { school, species } }: { readonly view: Mat
           By morning and evening: seen in the morning, serve that evening; seen after noon, serve next morning. It suits
           whoever milks twice a day and has no hours to count, and is the older way with cattle.
         </p>
-        <p>Serve twice in the window where you can. The hours stand under Holding.</p>
+        <p>Serve twice in the window where you can. The hours are set under Holding.</p>
       </How>
       {problem ? <p role="alert">{problem}</p> : null}
     </>

@@ -29,7 +29,7 @@ export function Served({ females, view, onServe }: Props) {
           <p>
             {percentText(view.takingShare)} of services take here: the species’ usual share, drawn toward this holding’s
             own. An empty female comes back on heat a cycle later, if somebody sees it; each day without it speaks a
-            little more for carrying (Bayes). The share of heats that are seen stands under Holding.
+            little more for carrying (Bayes). The share of heats that are seen is set under Holding.
           </p>
           <p>No return is a first sign and no test: some empty ones are missed.</p>
         </How>

@@ -92,7 +92,7 @@ export function LittersPage() {
       </Row>
       {data.groups.length === 0 ? (
         <Empty title="No litters to compare">
-          They are told of here once births are recorded under <Link to="/births">Births</Link>.
+          They are listed here once births are recorded under <Link to="/births">Births</Link>.
         </Empty>
       ) : (
         <Compared view={data} unit={unit} />
@@ -232,7 +232,7 @@ function FeedTrial({ view, onChange }: TrialProps) {
       <Panel>
         <h2>Feeds tried</h2>
         <Small>
-          Record under Rearing what a litter ate of a feed, for litters on two feeds: then it is told here what a {one}{' '}
+          Record under Rearing what a litter ate of a feed, for litters on two feeds: then this page says what a {one}{' '}
           gained costs on each, and whether the difference is sure.
         </Small>
       </Panel>
@@ -243,8 +243,8 @@ function FeedTrial({ view, onChange }: TrialProps) {
         <h2>Feeds tried</h2>
         <p>
           {countText(trial.litters, 'litter was', 'litters were')} on “{trial.feed}”, and none was weighed within four
-          days of its beginning and its end, with the same heads both times. Weigh them then, and the cost of a {one}{' '}
-          gained is told here.
+          days of its beginning and its end, with the same head count both times. Weigh them then, and the cost of a{' '}
+          {one} gained is shown here.
         </p>
       </NotePanel>
     );

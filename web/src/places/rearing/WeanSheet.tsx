@@ -120,7 +120,7 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
                 ? `${name} may be mated again now.`
                 : damNext?.readyOn
                   ? `${name} may be mated again from ${fullDate(damNext.readyOn)}.`
-                  : `When ${name} may be mated again stands under Mating.`}
+                  : `When ${name} may be mated again is shown under Mating.`}
             </span>
             <LinkButton as={Link} to={`/mating?species=${species}&serve=${dam.animalId}`}>
               To her next mating

@@ -73,7 +73,7 @@ function Load({ load, outlet }: Props) {
 const WhatNext = ({ outlet: { facts } }: Pick<Props, 'outlet'>) => (
   <NotePanel $tone="moss">
     <p>
-      It has left. What it brought stands under <Link to={`/selling/results?species=${facts.species}`}>sales</Link>
+      It has left. What it brought is shown under <Link to={`/selling/results?species=${facts.species}`}>sales</Link>
       {isPaidDead(facts.payBy) ? (
         <>
           , once <Link to="/holding/files?of=carcasses">its kill sheet is read</Link>

@@ -130,7 +130,7 @@ function Today({ data }: { readonly data: TodayView }) {
       ) : null}
       {hasBook && open.length + ahead.length === 0 ? (
         <Empty title="Nothing is due this week">
-          Rhythms of weighing and scoring, and the plans of the year, stand under <Link to="/year">Year plan</Link>.
+          Rhythms of weighing and scoring, and the plans of the year, are set under <Link to="/year">Year plan</Link>.
         </Empty>
       ) : null}
     </Page>

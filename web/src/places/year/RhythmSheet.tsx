@@ -95,8 +95,8 @@ export function RhythmSheet({ holding, onClose }: Props) {
         onChange={setSpecies}
       />
       <Small>
-        Days of age; a “to” left empty is for life. What is due by them stands under Today; a plan’s own rounds go
-        before the usual scoring.
+        Days of age; a “to” left empty is for life. What is due by them is shown on Today; a plan’s own rounds go before
+        the usual scoring.
       </Small>
       <RhythmForm key={species} holding={holding} species={species} onDone={onClose} />
     </Sheet>

@@ -66,7 +66,7 @@ export function ScoreSettingsForm({ settings = NEW, isCrate, startedBy, onChange
       </Row>
       <Small>
         By hand over the backbone and the short ribs, the animal standing free and at ease. One scorer a job is best;
-        with two, each types his own, and how they differ stands under Condition.
+        with two, each types his own, and how they differ is shown under Condition.
         {isCrate ? ' Score before the crate or after it: an animal hunched in a crate feels thinner than it is.' : ''}
       </Small>
     </>
