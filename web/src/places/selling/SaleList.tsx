@@ -1,6 +1,7 @@
 import type { SaleRow, SellingView } from '@yaylak/contract';
 import { addDays, dayOf, isoOf, scaleUnit, Z_80 } from '@yaylak/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { DenseTable, Frame } from '../../parts/Beside';
 import { How } from '../../parts/How';
@@ -12,6 +13,7 @@ import { figureText, fullDate, gainText, shortDate, weightText } from '../../wor
 import { finishText, missText, saleStateText } from '../../words/selling';
 import { useWeightUnit } from '../../words/useUnits';
 import { OutlookSheet } from './OutlookSheet';
+import { useOnLoad, type OnLoad } from './useOnLoad';
 import { WorthCurve } from './WorthCurve';
 
 interface Props {
@@ -29,6 +31,7 @@ export function SaleList({ view, currency, columnOf, onSend }: Props) {
   const { rows, outlets } = view;
   const { shown, more } = useFirst(rows, FIRST);
   const [looked, setLooked] = useState<SaleRow['tag']>();
+  const onLoad = useOnLoad();
   return (
     <>
       <Frame>
@@ -54,6 +57,7 @@ export function SaleList({ view, currency, columnOf, onSend }: Props) {
                 view={view}
                 currency={currency}
                 at={columnOf(row.tag.animalId)}
+                load={onLoad.get(row.tag.animalId)}
                 onSend={onSend}
                 onLook={setLooked}
               />
@@ -79,11 +83,12 @@ interface LineProps {
   readonly view: SellingView;
   readonly currency: string;
   readonly at: string | undefined;
+  readonly load: OnLoad | undefined;
   readonly onSend: Props['onSend'];
   readonly onLook: (tag: SaleRow['tag']) => void;
 }
 
-function Line({ row, view, currency, at, onSend, onLook }: LineProps) {
+function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
   const { tag, weight, finish } = row;
   const [isDragged, setDragged] = useState(false);
   const unit = useWeightUnit();
@@ -97,6 +102,11 @@ function Line({ row, view, currency, at, onSend, onLook }: LineProps) {
       <td>
         <Tag tag={tag} />
         <State data-state={row.state}>{saleStateText(row, view)}</State>
+        {load ? (
+          <Small>
+            <Link to={`/selling/loads/${load.loadId}`}>On the load of {shortDate(load.on)}</Link>
+          </Small>
+        ) : null}
         {finish ? (
           <Small>
             {finishText({

@@ -247,6 +247,40 @@ describe('who is ready', () => {
     });
   });
 
+  it('says who is on a load, and plans another without them', async () => {
+    const load = {
+      id: 'l1',
+      version: 1,
+      facts: { outletId: market.id, on: '2026-11-26', animalIds: [first.tag.animalId] },
+      heads: [{ tag: first.tag, weight: null, checks: [] }],
+      isGone: false,
+    };
+    const { user, asked } = show(aSelling(), {
+      'GET /api/selling/loads': [load],
+      'POST /api/selling/loads': ({ body }: { body: { id: string } }) => ({ ...body, version: 1, heads: [] }),
+    });
+    expect(await screen.findByRole('link', { name: 'On the load of 26 Nov' })).toHaveAttribute(
+      'href',
+      '/selling/loads/l1',
+    );
+    await user.click(screen.getByRole('button', { name: 'Plan a load for Stone bridge' }));
+    await waitFor(() =>
+      expect(asked.find((a) => a.method === 'POST')?.body).toMatchObject({ animalIds: [third.tag.animalId] }),
+    );
+  });
+
+  it('plans no second load of those that are all on one', async () => {
+    const on = (row: SaleRow) => ({ tag: row.tag, weight: null, checks: [] });
+    const facts = { outletId: market.id, on: '2026-11-26', animalIds: [] };
+    const { user, asked } = show(aSelling(), {
+      'GET /api/selling/loads': [{ id: 'l1', version: 1, facts, heads: [on(first), on(third)], isGone: false }],
+    });
+    await screen.findAllByRole('link', { name: 'On the load of 26 Nov' });
+    await user.click(screen.getByRole('button', { name: 'Plan a load for Stone bridge' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('All of these are on a load already.');
+    expect(asked.some((a) => a.method === 'POST')).toBe(false);
+  });
+
   it('says why a load cannot be planned', async () => {
     const { user } = show(aSelling(), {
       'POST /api/selling/loads': no(409, '26-0018 stays here.', 'Reserved for Ms Hill. Let that go first.'),

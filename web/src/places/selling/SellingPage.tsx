@@ -22,6 +22,7 @@ import { ReservedPanel } from './ReservedPanel';
 import { SaleList } from './SaleList';
 import { SplitPanel } from './SplitPanel';
 import { handSplit, splitColumn } from './split';
+import { useOnLoad } from './useOnLoad';
 import { useByHand } from './useByHand';
 
 /** Who is ready, and where each brings most: one species and pen at a time. */
@@ -93,16 +94,20 @@ function Pen({ view, species, pickers }: PenProps) {
       </Page>
     );
   const made = handSplit(view, byHand);
+  const onLoad = useOnLoad();
   const headsFor = (outletId: string) => rows.filter((r) => splitColumn(view, byHand, r.tag.animalId) === outletId);
   const plan = async (outletId: string): Promise<void> => {
     const weekdays = outlets.find((o) => o.id === outletId)?.facts.weekdays ?? [];
     const on = isoOf(nextWeekday(dayOf(view.on), weekdays));
+    // Those on a load go with that one.
+    const animalIds = headsFor(outletId).flatMap(({ tag }) => (onLoad.has(tag.animalId) ? [] : [tag.animalId]));
+    if (animalIds.length === 0) return setProblem('All of these are on a load already. Open it under Loads planned.');
     try {
       const load = await planLoad({
         id: newId(),
         outletId,
         on,
-        animalIds: headsFor(outletId).map((r) => r.tag.animalId),
+        animalIds,
       });
       void client.invalidateQueries({ queryKey: loadsQuery.queryKey });
       // Once they have left, another pen may be the largest: the way back leads to this one.
