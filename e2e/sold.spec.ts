@@ -1,4 +1,11 @@
-import type { AnimalView, ResultsView, RosterView, SaleSheetView, SellingView } from '@yaylak/contract';
+import type {
+  AnimalView,
+  ResultsView,
+  RosterView,
+  SaleSheetView,
+  SellingView,
+  PlannedLoadView,
+} from '@yaylak/contract';
 import type { Page } from '@playwright/test';
 import { expectAccessible } from './axe';
 import { expect, test } from './journey';
@@ -79,7 +86,12 @@ test('twenty are drawn, felt, split, loaded and sold, and their kill sheet teach
   await finishAtRace(page, 20);
   const before = await get<SellingView>(page, '/api/selling?species=sheep');
   const worksId = before.outlets.find((o) => o.facts.name === 'River works')?.id ?? '';
-  const heads = before.rows.filter((r) => before.split?.columns[r.tag.animalId] === worksId).map((r) => r.tag.text);
+  // Two are promised to the butcher already.
+  const planned = await get<PlannedLoadView[]>(page, '/api/selling/loads');
+  const promised = new Set(planned.flatMap((l) => l.facts.animalIds));
+  const heads = before.rows
+    .filter((r) => before.split?.columns[r.tag.animalId] === worksId && !promised.has(r.tag.animalId))
+    .map((r) => r.tag.text);
   const kept = before.rows.find((r) => r.held?.of === 'reserved')?.tag.text ?? '';
   const treated = before.rows.find((r) => r.held?.of === 'withdrawal')?.tag.text ?? '';
   const worth = ({ rows }: SellingView, text: string): number =>

@@ -123,6 +123,7 @@ export class BookWriter {
   private readonly passages = new Map<string, { readonly writtenAt: string; readonly writtenBy: string }>();
   private readonly entries: Entry[] = [];
   private readonly outlets: NonNullable<BookFile['outlets']>[number][] = [];
+  private readonly loads: NonNullable<BookFile['loads']>[number][] = [];
   private readonly products: NonNullable<BookFile['products']>[number][] = [];
   private readonly groups = new Map<string, { id: string; species: Species }>();
   private readonly jobs: (StartJob & { finishedAt: string | null })[] = [];
@@ -230,6 +231,14 @@ export class BookWriter {
   /** Somewhere animals are sold. */
   outlet(facts: OutletFacts): void {
     this.outlets.push({ id: this.id(`outlet ${facts.name}`), facts, isClosed: false, version: 1 });
+  }
+
+  /** Who is to go to an outlet on a day. */
+  load(outletName: string, on: Day, animals: readonly DemoAnimal[]): void {
+    const outletId = this.outletNamed(outletName)?.id;
+    if (outletId === undefined) throw new Error(`no outlet is called ${outletName}`);
+    const facts = { outletId, on: isoOf(on), animalIds: animals.map((a) => a.id) };
+    this.loads.push({ id: this.id(`load ${outletName}`), facts, version: 1 });
   }
 
   outletNamed(name: string): { readonly id: string; readonly facts: OutletFacts } | undefined {
@@ -415,6 +424,7 @@ export class BookWriter {
       drills: drills.map((drill, i) => ({ id: this.id(`drill ${i}`), ...drill })),
       products: this.products,
       outlets: this.outlets,
+      loads: this.loads,
       groups: [...this.groups].map(([groupName, g]) => ({
         id: g.id,
         name: groupName,

@@ -243,6 +243,20 @@ describe('hangs together', () => {
       expect(ofType('reservation').filter((r) => (r.until ?? '9') < TODAY)).toHaveLength(1);
     });
 
+    it('a load is planned, and one on it was treated since and may not go', () => {
+      const [load, ...more] = book.loads ?? [];
+      expect(more).toEqual([]);
+      const { on, animalIds } = load!.facts;
+      expect(dayOf(on) - dayOf(TODAY)).toBeLessThan(7);
+      expect(animalIds).toHaveLength(2);
+      const withheld = ofType('treatment').filter(
+        (t) => animalIds.includes(t.animalId) && dayOf(t.on) + (t.meatDays ?? 0) >= dayOf(on),
+      );
+      expect(new Set(withheld.map((t) => t.animalId)).size).toBe(1);
+      // Nobody else has a word in it.
+      expect(ofType('reservation').some((r) => animalIds.includes(r.animalId))).toBe(false);
+    });
+
     it('two hands differ by about a third of a score on the same ewes', () => {
       const byAnimal = new Map<string, { on: Day; score: number; by: string }[]>();
       for (const s of ofType('score'))

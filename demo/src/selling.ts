@@ -1,5 +1,5 @@
 import type { GridFacts, OutletFacts, PriceListFacts } from '@yaylak/contract';
-import { addDays, isoOf, type Day, type Species } from '@yaylak/core';
+import { addDays, isoOf, nextWeekday, type Day, type Species } from '@yaylak/core';
 import type { BookWriter, DemoAnimal } from './bookWriter';
 
 /** What the valley pays for a kilogram of lamb by class, over and under the base: five shapes by low and high fat. */
@@ -177,6 +177,11 @@ export function writeSelling(w: BookWriter): void {
   feel(w, 'cattle', 8, 6);
   for (const calf of youngMales(w, 'cattle'))
     w.write(calf, addDays(w.today, -CATTLE_FED_DAYS), { type: 'weaning', isDone: true });
+  // The two poorest were promised to the butcher before one of them scoured: it was treated since, and may not go.
+  const poorest = [...w.present('sheep', w.today)]
+    .filter((a) => a.sex === 'male' && w.today - a.bornOn < 300)
+    .sort((a, b) => a.merit - b.merit);
+  w.load('Village butcher', nextWeekday(w.today, [2, 5]), poorest.slice(0, 2));
 }
 
 const youngMales = (w: BookWriter, species: Species): DemoAnimal[] =>

@@ -119,14 +119,14 @@ export class LoadsService {
           { field: 'animalIds', message: `${this.book.nameOf(id)} is none of the species ${outlet.facts.name} takes.` },
         ]);
       if (onBefore.includes(id)) continue;
+      const stop = this.head(id, facts, outlet).checks.find((c) => c.isStop);
+      if (stop) throw conflict(`${this.book.nameOf(id)} stays here.`, loadCheckText(stop));
       const other = others.find((l) => l.facts.animalIds.includes(id));
       if (other)
         throw conflict(
           `${this.book.nameOf(id)} is on a load already.`,
-          `It goes to ${outlets.find((o) => o.id === other.facts.outletId)?.facts.name ?? 'another outlet'} on ${dayText(other.facts.on)}. Take it off that one first.`,
+          `It goes to ${outlets.find((o) => o.id === other.facts.outletId)?.facts.name ?? 'another outlet'} on ${dayText(other.facts.on)}. Remove it from that one first.`,
         );
-      const stop = this.head(id, facts, outlet).checks.find((c) => c.isStop);
-      if (stop) throw conflict(`${this.book.nameOf(id)} stays here.`, loadCheckText(stop));
     }
   }
 

@@ -102,8 +102,8 @@ function Leaving({ load, outlet, atHand }: Props & { readonly atHand: LoadAtHand
         </Button>
         {stopped.length > 0 ? (
           <Small role="status">
-            {countText(stopped.length, 'head', 'head')} on it may not go. Take {stopped.length === 1 ? 'it' : 'them'}{' '}
-            off first.
+            {countText(stopped.length, 'head', 'head')} on it may not go. Remove {stopped.length === 1 ? 'it' : 'them'}{' '}
+            first.
           </Small>
         ) : null}
         <AskButton
