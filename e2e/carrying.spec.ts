@@ -2,7 +2,14 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import type { BookFile, CarryingFemaleView, CarryingView, RosterView, TubeOutView } from '@yaylak/contract';
+import {
+  dayText,
+  type BookFile,
+  type CarryingFemaleView,
+  type CarryingView,
+  type RosterView,
+  type TubeOutView,
+} from '@yaylak/contract';
 import { expectAccessible } from './axe';
 import { expect, test } from './journey';
 import { aServer, type Server } from './server';
@@ -98,7 +105,7 @@ test('tubes are planned, filled by the stick, answered by the laboratory and rea
   // Somebody looked at the tubes: they were exchanged indeed.
   await dialog.getByLabel('Line 2', { exact: true }).selectOption('exchange');
   await dialog.getByLabel('Line 3', { exact: true }).selectOption('exchange');
-  await dialog.getByRole('button', { name: 'Write 2 results down' }).click();
+  await dialog.getByRole('button', { name: 'Record 2 results' }).click();
   await expect(dialog).toBeHidden();
   const { entries } = await ask<BookFile>(page, '/api/book');
   const results = entries.filter((e) => e.type === 'pregnancy-test' && e.way === 'blood' && e.source === 'hand');
@@ -120,7 +127,9 @@ test('a test on day 10 is refused with the day it can tell, and taken with a rea
   const sheet = page.getByRole('dialog', { name: /a test, a look or a loss/ });
   await sheet.getByLabel('By', { exact: true }).selectOption('blood');
   await sheet.getByLabel('Result').selectOption('empty');
-  await expect(sheet.getByRole('status')).toContainText(`it can tell from day 30, ${blood?.tooSoon?.validFrom}`);
+  await expect(sheet.getByRole('status')).toContainText(
+    `it can tell from day 30, ${dayText(blood?.tooSoon?.validFrom ?? '')}`,
+  );
   await sheet.getByRole('button', { name: 'Save' }).click();
   await expect(sheet.getByRole('alert')).toContainText('Wait until then, or give the reason');
   await sheet.getByLabel(/^Reason for going ahead/).fill('the vet was here');

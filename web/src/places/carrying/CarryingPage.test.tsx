@@ -331,7 +331,7 @@ describe('results of a laboratory', () => {
     await read('tube,animal,result,gene\nB-001,G-01,positive,\nB-003,,carrier,wry jaw\n');
     expect(await dialog.findByText(/2 fit their tubes, none wants a look, 1 tube without an answer/)).toBeVisible();
     await user.type(dialog.getByLabelText(/^Laboratory/), 'Upland');
-    await user.click(dialog.getByRole('button', { name: 'Write 2 results down' }));
+    await user.click(dialog.getByRole('button', { name: 'Record 2 results' }));
     await waitFor(() =>
       expect(entries()).toMatchObject([
         {
@@ -369,11 +369,11 @@ describe('results of a laboratory', () => {
     const { dialog, read, user, entries } = await open();
     await read('tube;animal;result\nB-001;G-02;positive\nB-002;G-01;empty\nX-9;;positive\n');
     expect(await dialog.findAllByText(/^Looks swapped/)).toHaveLength(2);
-    expect(dialog.getByRole('button', { name: 'Write 0 results down' })).toBeDisabled();
+    expect(dialog.getByRole('button', { name: 'Record 0 results' })).toBeDisabled();
     expect(dialog.getByText(/no tube of this number is out; not taken \(line 4\)/)).toBeVisible();
     await user.selectOptions(dialog.getByLabelText('Line 2'), 'exchange');
     await user.selectOptions(dialog.getByLabelText('Line 3'), 'as-said');
-    await user.click(dialog.getByRole('button', { name: 'Write 2 results down' }));
+    await user.click(dialog.getByRole('button', { name: 'Record 2 results' }));
     // Of these two only one says it is the other's: the book will say that the tube is answered already.
     await waitFor(() => expect(entries()).toMatchObject([{ sampleId: 's2' }, { sampleId: 's2' }]));
   });

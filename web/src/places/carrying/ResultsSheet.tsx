@@ -119,7 +119,7 @@ export function ResultsSheet({ onClose }: { readonly onClose: () => void }) {
       {file ? (
         <Row>
           <Button kind="main" isDisabled={drafts.length === 0} onPress={() => void submit()}>
-            Write {countText(drafts.length, 'result', 'results')} down
+            Record {countText(drafts.length, 'result', 'results')}
           </Button>
           <Small>What is held stays out: the tube is asked for again with the next file.</Small>
         </Row>

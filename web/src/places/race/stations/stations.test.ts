@@ -538,7 +538,7 @@ describe('measuring the body', () => {
     expect(finishAnimal(measured({ heightCm, girthCm: '81' }), at)).toMatchObject({
       kind: 'held',
       field: 'heightCm',
-      message: `Height “${heightCm}” cannot be: type centimetres, over 0 and up to 160.`,
+      message: `Height “${heightCm}” is not possible: type centimetres, over 0 and up to 160.`,
     });
   });
 
