@@ -2,11 +2,12 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
 /**
- * Blocks of the year band are lower than 24 px. Each has an equal of full size, the chips of Animals and the lanes of
- * the year plan (WCAG 2.5.8, exception "equivalent"), and arrow keys go along them.
+ * Blocks of the year band are lower than 24 px. Each has an equal of full size, the chips of Animals, the lanes of the
+ * year plan and the loads of Today (WCAG 2.5.8, exception "equivalent"), and arrow keys go along them.
  */
+export const BAND_KINDS = 'mating|carrying|births|rearing|load';
 const isBandBlock = (rule: string, html: string): boolean =>
-  rule === 'target-size' && /data-kind="(mating|carrying|births|rearing)"/.test(html);
+  rule === 'target-size' && new RegExp(`data-kind="(${BAND_KINDS})"`).test(html);
 
 /** Themes differ in their colours alone, sizes in what can be touched. */
 type Looked = 'everything' | 'targets' | 'colours';

@@ -100,7 +100,7 @@ test('tubes are planned, filled by the stick, answered by the laboratory and rea
   await expect(dialog.getByText('The laboratory is in doubt: fill a new tube.')).toBeVisible();
   await expect(dialog.getByText('not in this file: ask the laboratory')).toHaveCount(4);
   await expect(dialog.getByText(/no tube of this number is out/)).toBeVisible();
-  await expect(dialog.getByRole('button', { name: /^Write 0 results/ })).toBeDisabled();
+  await expect(dialog.getByRole('button', { name: /^Record 0 results/ })).toBeDisabled();
   await expectAccessible(page);
   // Somebody looked at the tubes: they were exchanged indeed.
   await dialog.getByLabel('Line 2', { exact: true }).selectOption('exchange');

@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { BAND_KINDS } from './axe';
 
 /** Pixels a finger needs, and a gloved one at the race. */
 export const TOUCH = 44;
@@ -9,13 +10,13 @@ const NEARLY = 0.5;
 
 /**
  * Everything that can be pressed is so big, or has so much room around it that answers. Left out: blocks of the year
- * band, which have their equal elsewhere (see `isBandBlock`); links within a sentence (WCAG 2.5.8, "inline"); and what
+ * band, which have their equal elsewhere (see `BAND_KINDS`); links within a sentence (WCAG 2.5.8, "inline"); and what
  * stands in a dense row, where it fills the height of the row.
  * @param within what is looked at, as a selector
  */
 export async function expectTouchable(page: Page, least = TOUCH, within = 'body'): Promise<void> {
   const small = await page.evaluate(
-    ([size, root]) => {
+    ([size, root, bandKinds]) => {
       const PRESSED =
         'a[href],button,input:not([type=hidden]):not([type=file]),select,textarea,summary,[role=button],[role=checkbox],[role=radio],[role=tab],[role=option],[role=switch],[role=slider]';
       const areaOf = (element: Element): { width: number; height: number } => {
@@ -34,7 +35,7 @@ export async function expectTouchable(page: Page, least = TOUCH, within = 'body'
       return [...document.querySelectorAll(`${root} :is(${PRESSED})`)].flatMap((element) => {
         if (!element.checkVisibility({ visibilityProperty: true, opacityProperty: true })) return [];
         if (element.closest('[inert], [aria-hidden=true], .skip')) return [];
-        if (/^(mating|carrying|births|rearing)$/.test((element as HTMLElement).dataset['kind'] ?? '')) return [];
+        if (bandKinds.split('|').includes((element as HTMLElement).dataset['kind'] ?? '')) return [];
         const { width, height } = areaOf(element);
         // Not drawn: the box of a browser's own that another stands for.
         if (width <= 1 || height <= 1 || isInSentence(element)) return [];
@@ -44,7 +45,7 @@ export async function expectTouchable(page: Page, least = TOUCH, within = 'body'
         return [`${element.tagName} “${says.trim().slice(0, 40)}” ${Math.round(width)} x ${Math.round(height)}`];
       });
     },
-    [least - NEARLY, within] as const,
+    [least - NEARLY, within, BAND_KINDS] as const,
   );
   expect([...new Set(small)].slice(0, 12)).toEqual([]);
 }
