@@ -82,6 +82,7 @@ function Pen({ view, species, pickers }: PenProps) {
   const [isFeeding, setFeeding] = useState(false);
   const client = useQueryClient();
   const navigate = useNavigate();
+  const onLoad = useOnLoad();
   const currency = holding?.currency ?? '';
   const { rows, outlets } = view;
   if (rows.length === 0)
@@ -94,7 +95,6 @@ function Pen({ view, species, pickers }: PenProps) {
       </Page>
     );
   const made = handSplit(view, byHand);
-  const onLoad = useOnLoad();
   const headsFor = (outletId: string) => rows.filter((r) => splitColumn(view, byHand, r.tag.animalId) === outletId);
   const plan = async (outletId: string): Promise<void> => {
     const weekdays = outlets.find((o) => o.id === outletId)?.facts.weekdays ?? [];
