@@ -4,7 +4,11 @@ import { Link } from 'react-router';
 import { loadsQuery } from '../../api/selling';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Small } from '../../parts/Panel';
+import { touch } from '../../theme/tokens';
 import { countText, shortDate } from '../../words/format';
+
+/** A finger hits it. */
+const TOUCHED = { display: 'inline-flex', alignItems: 'center', minHeight: touch } as const;
 
 /** Loads that are planned for these outlets, the next first. */
 export function LoadsPanel({ outlets }: { readonly outlets: readonly OutletView[] }) {
@@ -22,7 +26,9 @@ export function LoadsPanel({ outlets }: { readonly outlets: readonly OutletView[
               <tr key={id}>
                 <td>{shortDate(facts.on)}</td>
                 <td>
-                  <Link to={`/selling/loads/${id}`}>{outlets.find((o) => o.id === facts.outletId)?.facts.name}</Link>
+                  <Link to={`/selling/loads/${id}`} style={TOUCHED}>
+                    {outlets.find((o) => o.id === facts.outletId)?.facts.name}
+                  </Link>
                   <Small>
                     {countText(heads.length, 'head', 'head')}
                     {stopped > 0 ? `, ${stopped} may not go` : ''}

@@ -78,6 +78,9 @@ export function SaleList({ view, currency, columnOf, onSend }: Props) {
   );
 }
 
+/** A finger hits it. */
+const TOUCHED = { display: 'inline-flex', alignItems: 'center', minHeight: touch } as const;
+
 interface LineProps {
   readonly row: SaleRow;
   readonly view: SellingView;
@@ -104,7 +107,9 @@ function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
         <State data-state={row.state}>{saleStateText(row, view)}</State>
         {load ? (
           <Small>
-            <Link to={`/selling/loads/${load.loadId}`}>On the load of {shortDate(load.on)}</Link>
+            <Link to={`/selling/loads/${load.loadId}`} style={TOUCHED}>
+              On the load of {shortDate(load.on)}
+            </Link>
           </Small>
         ) : null}
         {finish ? (
