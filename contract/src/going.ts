@@ -119,14 +119,16 @@ export interface HerdView {
   readonly matedAtYears: number;
   /** Young females here that are not in the herd yet, less those chosen to go. */
   readonly coming: number;
-  /** What keeping so many of so many brings: the value it is told in, its spreads and the parents' ages. */
   /** The gain is of the book as it was a moment ago: new breeding values are being worked. */
   readonly isBehind: boolean;
+  /**
+   * What keeping so many of so many brings: the value it is told in, its spreads and the sires' age; null without breeding
+   * values or the age of any sire.
+   */
   readonly gain: {
     readonly unit: 'points' | 'money';
     readonly candidates: number;
     readonly spread: number;
-    readonly damAge: number;
     readonly males: { readonly kept: number; readonly of: number; readonly spread: number; readonly ageYears: number };
   } | null;
 }

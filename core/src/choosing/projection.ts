@@ -173,7 +173,7 @@ export interface FemaleSeen {
   readonly daughters: readonly { readonly bornOn: Day; readonly diedOn: Day | undefined }[];
 }
 
-interface HerdTable {
+export interface HerdTable {
   readonly classes: number;
   /** Whole years of age of the first class. */
   readonly firstAge: number;

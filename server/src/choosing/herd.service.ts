@@ -1,15 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { HerdView } from '@yaylak/contract';
 import {
-  completedMonths,
+  comingFemales,
+  femaleSeen,
   herdSeen,
-  leavesByChoice,
-  mean,
+  herdTable,
+  parentAgeYears,
   sharesOf,
   spreadOf,
   type AnimalFacts,
-  type Day,
-  type FemaleSeen,
   type Species,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
@@ -21,7 +20,6 @@ import { SetsService } from './sets.service';
 
 /** A class of its own for each year of age up to so many; the last holds all older ones. */
 const CLASSES = 9;
-const YEAR_DAYS = 365.25;
 
 /** The females of a species by age: what becomes of them, and what keeping young ones of a crop would bring. */
 @Injectable()
@@ -40,22 +38,11 @@ export class HerdService {
     const { answers, isBehind } = await this.breeding.recent(species);
     const { choosing } = this.book.state.settings(species);
     const firstAge = choosing.matedAtYears;
-    const at = (list: readonly number[], years: number): number => list[Math.min(years, list.length - 1)] ?? 0;
-    const usual = mean(choosing.rearedByAge.slice(firstAge)) ?? 1;
     const females = this.book.state.ofSpecies(species).filter((f) => f.record.sex === 'female');
     const seen = herdSeen(
-      females.flatMap((f) => this.seen(f, firstAge) ?? []),
+      females.flatMap((f) => femaleSeen(f, this.youngOf(f), choosing) ?? []),
       today,
-      {
-        classes: CLASSES,
-        firstAge,
-        table: (age) => ({
-          died: choosing.diesShare,
-          culled: at(choosing.culledByAge, age),
-          // A younger or older one brings fewer.
-          young: (choosing.daughtersAYear * at(choosing.rearedByAge, age)) / usual,
-        }),
-      },
+      { classes: CLASSES, firstAge, table: herdTable(choosing) },
     );
     const classes = seen.map((one, i) => ({
       ...sharesOf(one),
@@ -68,40 +55,10 @@ export class HerdService {
       classes,
       head: classes.reduce((sum, c) => sum + c.head, 0),
       matedAtYears: firstAge,
-      coming: this.young(species, firstAge).length,
+      coming: comingFemales(females, choosing, today).length,
       isBehind,
       gain: await this.gain(species, answers),
     };
-  }
-
-  /** In the herd from her first year of mating on, or from the day she came where she was older. */
-  private seen({ record, arrivedOn, departures }: AnimalFacts, firstAge: number): FemaleSeen | undefined {
-    const { id, bornOn } = record;
-    if (bornOn === undefined) return undefined;
-    const gone = departures[0];
-    const inHerd = Math.max(bornOn + Math.floor(firstAge * YEAR_DAYS), arrivedOn ?? bornOn) as Day;
-    return {
-      bornOn,
-      bredFrom: inHerd,
-      leftOn: gone?.on,
-      hasDied: gone?.how === 'died',
-      daughters: [...(this.book.state.youngByParent.get(id) ?? [])].flatMap((youngId) => {
-        const young = this.book.state.animals.get(youngId);
-        if (young?.record.bornOn === undefined || young.record.damId !== id || young.record.sex !== 'female') return [];
-        const left = young.departures[0];
-        return [{ bornOn: young.record.bornOn, diedOn: left?.how === 'died' ? left.on : undefined }];
-      }),
-    };
-  }
-
-  /** Young females here that are not in the herd yet, less those chosen to go. */
-  private young(species: Species, firstAge: number): AnimalFacts[] {
-    const today = this.clock.today();
-    return this.book.state.present(today).filter((facts) => {
-      const { record } = facts;
-      if (record.species !== species || record.sex !== 'female' || record.bornOn === undefined) return false;
-      return completedMonths(record.bornOn, today) < 12 * firstAge && !leavesByChoice(facts);
-    });
   }
 
   /** What keeping some of the largest crop of females brings, with the males that are here. */
@@ -111,37 +68,30 @@ export class HerdService {
     if (!crop) return null;
     const draft = await this.drafts.of(crop);
     const { ranked, how, basis } = await this.choosing.rank(crop, draft, values);
-    if (basis !== 'values' || ranked.length < 2) return null;
+    const siresYears = parentAgeYears(crop.members, 'sireId', (id) => this.book.state.animals.get(id)?.record.bornOn);
+    // Without the age of any sire a gain could not be told by the year.
+    if (basis !== 'values' || ranked.length < 2 || siresYears === undefined) return null;
     const males = this.sets.all().filter((s) => s.species === species && s.sex === 'male');
     const ofMales = males.filter((s) => s.crop).reduce((sum, s) => sum + s.members.length, 0);
     const spread = spreadOf(
       ranked.map((r) => r.index),
       { geneticSd: 0, reliabilities: [] },
     );
-    const parents = this.parentAges(crop.members);
     return {
       unit: how.scale,
       candidates: ranked.length,
       spread,
-      damAge: parents.dams,
       males: {
         kept: males.filter((s) => !s.crop).reduce((sum, s) => sum + s.members.length, 0),
         of: ofMales,
         spread,
-        ageYears: parents.sires,
+        ageYears: siresYears,
       },
     };
   }
 
-  /** Mean age of dams and of sires at the births of a crop, years. */
-  private parentAges(crop: readonly AnimalFacts[]): { readonly dams: number; readonly sires: number } {
-    const age = (parent: 'damId' | 'sireId'): number =>
-      mean(
-        crop.flatMap(({ record }) => {
-          const born = this.book.state.animals.get(record[parent] ?? '')?.record.bornOn;
-          return born === undefined || record.bornOn === undefined ? [] : [(record.bornOn - born) / YEAR_DAYS];
-        }),
-      ) ?? 0;
-    return { dams: age('damId'), sires: age('sireId') };
+  private youngOf({ record }: AnimalFacts): AnimalFacts[] {
+    const { youngByParent, animals } = this.book.state;
+    return [...(youngByParent.get(record.id) ?? [])].flatMap((id) => animals.get(id) ?? []);
   }
 }
