@@ -4,7 +4,7 @@ import type { FatGroup } from '../species';
 import { quantileSorted, seededRandom, sorted } from '../statistics';
 import type { Days } from '../units';
 import { stepAt, stepChances, type ThoughtClass } from './classes';
-import { daysMore, marginIn, type AllowedDays, type DaysMore, type KeepCost } from './daysMore';
+import { daysMore, marginIn, type AllowedDays, type DaysMore, type KeepCost, type ValueIn } from './daysMore';
 import { fatRate, type FatRate, type Felt } from './fatAhead';
 import { withHabit, type Habits } from './graders';
 import { isPaidDead, pricesOn, type Outlet } from './outlets';
@@ -58,7 +58,7 @@ export function chancesAhead(classes: ThoughtClasses): (days: Days) => ClassChan
 }
 
 /** What it would bring at an outlet by day, expected. @returns undefined on a day without a price, or unfelt at a grid */
-export function valueAhead(animal: ForSale, outlet: Outlet): (days: Days) => number | undefined {
+export function valueAhead(animal: ForSale, outlet: Outlet): ValueIn {
   const chances = animal.classes && outlet.payBy === 'grid' ? chancesAhead(animal.classes) : undefined;
   const isDead = isPaidDead(outlet.payBy);
   return (days) => {
@@ -72,8 +72,7 @@ export function valueAhead(animal: ForSale, outlet: Outlet): (days: Days) => num
 }
 
 /** When to sell it there. */
-export const daysMoreAt = (animal: ForSale, outlet: Outlet): DaysMore =>
-  daysMore({ ...animal, valueIn: valueAhead(animal, outlet) });
+export const daysMoreAt = (animal: ForSale, outlet: Outlet): DaysMore => daysMore(animal, valueAhead(animal, outlet));
 
 export interface MarginRange {
   readonly low: number;

@@ -1,22 +1,28 @@
 import { dailyReadings } from '../growth';
 import { SPECIES_TABLE } from '../species';
 import { day, reading } from '../tests/builders';
-import { daysMore, onPlateau, weightAhead, type DaysQuestion, type GroupGain } from '.';
+import { daysMore, onPlateau, weightAhead, type AllowedDays, type GroupGain, type KeepCost, type ValueIn } from '.';
 
 const { sheep } = SPECIES_TABLE;
 
-const asked = (change: Partial<DaysQuestion>): DaysQuestion => ({
-  clearIn: 0,
-  oldEnoughIn: 0,
-  feedDaysLeft: 40,
-  valueIn: (n) => 10_000 + 60 * n,
-  dailyCostMinor: 45,
-  survival: 1,
-  interestAYear: 0,
-  ...change,
-});
-const found = (change: Partial<DaysQuestion>) => {
-  const answer = daysMore(asked(change));
+interface Asked extends AllowedDays, KeepCost {
+  readonly valueIn: ValueIn;
+}
+const ask = ({ valueIn = (n) => 10_000 + 60 * n, ...change }: Partial<Asked>) =>
+  daysMore(
+    {
+      clearIn: 0,
+      oldEnoughIn: 0,
+      feedDaysLeft: 40,
+      dailyCostMinor: 45,
+      survival: 1,
+      interestAYear: 0,
+      ...change,
+    },
+    valueIn,
+  );
+const found = (change: Partial<Asked>) => {
+  const answer = ask(change);
   if (answer.kind !== 'days') throw new Error(answer.reason);
   return answer;
 };
@@ -62,7 +68,7 @@ describe('days more', () => {
     [{ feedDaysLeft: -3 }, 'feed-limit'],
     [{ valueIn: () => undefined }, 'no-price'],
   ] as const)('are none with %o, and why', (change, reason) => {
-    expect(daysMore(asked(change))).toEqual({ kind: 'no-day', reason });
+    expect(ask(change)).toEqual({ kind: 'no-day', reason });
   });
 
   it('go no further than 120', () => {

@@ -18,9 +18,10 @@ export interface AllowedDays {
   readonly feedDaysLeft: Days | undefined;
 }
 
-export interface DaysQuestion extends AllowedDays {
-  /** What it brings in so many days, hundredths of the money; undefined where the outlet has no price by then. */
-  readonly valueIn: (days: Days) => number | undefined;
+/** What one brings in so many days, hundredths of the money; undefined where the outlet has no price by then. */
+export type ValueIn = (days: Days) => number | undefined;
+
+export interface KeepCost {
   /** Feed and keep a day. */
   readonly dailyCostMinor: number;
   /** Chance to live through a day. */
@@ -50,12 +51,17 @@ export type DaysMore =
 /** The rule that closes the days: what is withheld, its age, the holding's limit of feed days, or no price. */
 export type NoDayReason = 'withheld' | 'too-young' | 'feed-limit' | 'no-price';
 
-/** What keeping it so many days costs, and what the money would have earned meanwhile. */
+/** What a day's value leaves over selling for nothing today: less the keep till then, and what the money would have earned. */
 export function marginIn(days: Days, value: number, nowMinor: number, asked: KeepCost): number {
-  const { lives, earns } = overDays(asked);
-  return value * (lives[days] as number) - days * asked.dailyCostMinor - nowMinor * (earns[days] as number);
+  return marginOver(overDays(asked), days, value, nowMinor, asked.dailyCostMinor);
 }
-export type KeepCost = Pick<DaysQuestion, 'dailyCostMinor' | 'survival' | 'interestAYear'>;
+const marginOver = (
+  { lives, earns }: OverDays,
+  days: Days,
+  value: number,
+  nowMinor: number,
+  dailyMinor: number,
+): number => value * (lives[days] as number) - days * dailyMinor - nowMinor * (earns[days] as number);
 
 interface OverDays extends Pick<KeepCost, 'survival' | 'interestAYear'> {
   /** By day from 0: the chance to live so long, and the interest on 1 till then. */
@@ -77,7 +83,7 @@ function overDays({ survival, interestAYear }: KeepCost): OverDays {
 }
 
 /** When to sell one animal at one outlet: each allowed day's margin, the first of the best, and the days as good. */
-export function daysMore(asked: DaysQuestion): DaysMore {
+export function daysMore(asked: AllowedDays & KeepCost, valueIn: ValueIn): DaysMore {
   const last = Math.min(MOST_AHEAD, asked.feedDaysLeft ?? MOST_AHEAD);
   const first = Math.max(0, asked.clearIn, asked.oldEnoughIn);
   if (last < 0) return { kind: 'no-day', reason: 'feed-limit' };
@@ -86,14 +92,17 @@ export function daysMore(asked: DaysQuestion): DaysMore {
       kind: 'no-day',
       reason: asked.clearIn > last ? 'withheld' : asked.oldEnoughIn > last ? 'too-young' : 'feed-limit',
     };
-  const now = asked.valueIn(0) ?? 0;
-  const margins: (number | undefined)[] = [];
+  const now = valueIn(0) ?? 0;
+  const over = overDays(asked);
+  const { dailyCostMinor } = asked;
+  // As long as it will be from the start: one that grows by the day is moved again and again.
+  const margins = new Array<number | undefined>(last + 1);
   let best = -Infinity;
   for (let n = 0; n <= last; n++) {
-    const value = n < first ? undefined : asked.valueIn(n);
-    const margin = value === undefined ? undefined : marginIn(n, value, now, asked);
+    const value = n < first ? undefined : valueIn(n);
+    const margin = value === undefined ? undefined : marginOver(over, n, value, now, dailyCostMinor);
     if (margin !== undefined && margin > best) best = margin;
-    margins.push(margin);
+    margins[n] = margin;
   }
   if (best === -Infinity) return { kind: 'no-day', reason: 'no-price' };
   const bestIn = margins.findIndex((m) => m !== undefined && m >= best - TIE);
@@ -112,11 +121,14 @@ export function daysMore(asked: DaysQuestion): DaysMore {
 /** Unbroken runs of days whose margin is at least a line. */
 function runsOver(margins: readonly (number | undefined)[], line: number): DayRun[] {
   const runs: DayRun[] = [];
-  margins.forEach((m, n) => {
-    if (m === undefined || m < line) return;
-    const open = runs.at(-1);
-    if (open?.to === n - 1) runs[runs.length - 1] = { from: open.from, to: n };
-    else runs.push({ from: n, to: n });
-  });
+  let from: Days | undefined;
+  for (let n = 0; n <= margins.length; n++) {
+    const isOver = n < margins.length && (margins[n] ?? -Infinity) >= line;
+    if (isOver) from ??= n;
+    else if (from !== undefined) {
+      runs.push({ from, to: n - 1 });
+      from = undefined;
+    }
+  }
   return runs;
 }

@@ -62,11 +62,11 @@ export interface Outlet {
 }
 
 /** The price list that holds on a day: the last that has begun. @returns undefined where none has */
-export const pricesOn = (prices: readonly PriceList[], on: Day): PriceList | undefined =>
-  prices.reduce<PriceList | undefined>(
-    (held, p) => (p.from <= on && (held === undefined || p.from >= held.from) ? p : held),
-    undefined,
-  );
+export function pricesOn(prices: readonly PriceList[], on: Day): PriceList | undefined {
+  let held: PriceList | undefined;
+  for (const list of prices) if (list.from <= on && (held === undefined || list.from >= held.from)) held = list;
+  return held;
+}
 
 export interface PriceFault {
   /** Which list, and the day it begins. */

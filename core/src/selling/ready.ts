@@ -1,4 +1,4 @@
-import { normalPiece } from '../statistics';
+import { normalPiece, normalShareBelow } from '../statistics';
 import type { Days } from '../units';
 import { fatIn, type ForSale, type ThoughtClasses } from './animalAtOutlet';
 import { chanceWithin, type ThoughtClass } from './classes';
@@ -150,30 +150,27 @@ interface Factors {
 }
 
 function factorsOn(box: WantedBox, weight: ThoughtClass, classes: ThoughtClasses | undefined, n: Days): Factors {
-  const [low, high] = [box.kg?.from ?? -Infinity, box.kg?.to ?? Infinity];
-  const tails = {
-    under: normalPiece(-Infinity, low, weight.mean, weight.sd).chance,
-    over: 1 - normalPiece(-Infinity, high, weight.mean, weight.sd).chance,
-  };
-  const byWeight: Factor = {
-    name: 'weight',
-    chance: Math.max(0, 1 - tails.under - tails.over),
-    side: tails.under >= tails.over ? 'under' : 'over',
-  };
   const fat = classes && fatIn(classes, n);
-  const each = [
-    byWeight,
-    ...(classes ? [classFactor('shape', classes.shape, box.shape)] : []),
-    ...(fat ? [classFactor('fat', fat, box.fat)] : []),
-  ];
+  const each = [weightFactor(weight, box.kg)];
+  if (classes) each.push(classFactor('shape', classes.shape, box.shape));
+  if (fat) each.push(classFactor('fat', fat, box.fat));
+  let chance = 1;
+  for (const factor of each) chance *= factor.chance;
   return {
-    chance: each.reduce((p, f) => p * f.chance, 1),
+    chance,
     each,
     isInside:
       isIn(weight.mean, box.kg) &&
       (!classes || isIn(Math.round(classes.shape.mean), box.shape)) &&
       (!fat || isIn(Math.round(fat.mean), box.fat)),
   };
+}
+
+/** The edges of the box are in it: each tail is what lies beyond its edge. */
+function weightFactor({ mean, sd }: ThoughtClass, range: BoxRange | undefined): Factor {
+  const under = range?.from === undefined ? 0 : 1 - normalShareBelow(-range.from, -mean, sd);
+  const over = range?.to === undefined ? 0 : 1 - normalShareBelow(range.to, mean, sd);
+  return { name: 'weight', chance: Math.max(0, 1 - under - over), side: under >= over ? 'under' : 'over' };
 }
 
 function classFactor(name: BoxFactor, thought: ThoughtClass, range: BoxRange | undefined): Factor {

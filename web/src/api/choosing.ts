@@ -12,6 +12,7 @@ import type {
 } from '@yaylak/contract';
 import type { Species } from '@yaylak/core';
 import { ask, withQuery } from './client';
+import { OTHERS_EVERY_MS } from './others';
 
 /** Asked again so often while new breeding values are being worked. */
 const BEHIND_MS = 2_000;
@@ -20,9 +21,6 @@ const whileBehind = ({
 }: {
   readonly state: { readonly data?: { readonly isBehind: boolean } | undefined };
 }) => (data?.isBehind ? BEHIND_MS : false);
-/** Somebody else may be choosing in the same set: looked at again so often while it is open. */
-const LOOK_AGAIN_MS = 5_000;
-
 export const choosingSetsQuery = queryOptions({
   queryKey: ['choosing-sets'],
   queryFn: ({ signal }) => ask<ChoosingSet[]>('/api/choosing/sets', { signal }),
@@ -31,7 +29,7 @@ export const choosingQuery = (query: ChoosingQuery) =>
   queryOptions({
     queryKey: ['choosing', query],
     queryFn: ({ signal }) => ask<ChoosingView>(withQuery('/api/choosing', query), { signal }),
-    refetchInterval: LOOK_AGAIN_MS,
+    refetchInterval: OTHERS_EVERY_MS,
   });
 export const kinQuery = (query: ChoosingQuery) =>
   queryOptions({

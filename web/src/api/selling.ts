@@ -15,6 +15,7 @@ import type {
   SellingView,
 } from '@yaylak/contract';
 import { ask, withQuery } from './client';
+import { OTHERS_EVERY_MS } from './others';
 
 export const sellingQuery = (query: SellingQuery) =>
   queryOptions({
@@ -48,6 +49,7 @@ export const loadQuery = (id: string) =>
   queryOptions({
     queryKey: ['loads', id],
     queryFn: ({ signal }) => ask<PlannedLoadView>(`/api/selling/loads/${id}`, { signal }),
+    refetchInterval: OTHERS_EVERY_MS,
   });
 export const planLoad = (load: CreateLoad): Promise<PlannedLoadView> =>
   ask<PlannedLoadView>('/api/selling/loads', { method: 'POST', body: load });

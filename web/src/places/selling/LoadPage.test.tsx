@@ -50,6 +50,19 @@ const show = async (load = aLoad(), answers: Answers = {}) => {
   return { ...shown, changes, take };
 };
 
+it('shows whom another device has taken aboard', async () => {
+  jest.useFakeTimers({ advanceTimers: true });
+  let aboard: string[] = [];
+  await show(aLoad(), {
+    'GET /api/selling/loads/load': () => aLoad({ facts: { ...aLoad().facts, aboard } }),
+  });
+  expect(screen.getByText(/1 head\./)).toBeVisible();
+  aboard = [first.tag.animalId];
+  jest.advanceTimersByTime(5_100);
+  expect(await screen.findByText(/1 head, 1 aboard\./)).toBeVisible();
+  jest.useRealTimers();
+});
+
 it('puts one on by its number, and lets one of the load go aboard', async () => {
   const { take, changes } = await show();
   await take('26-0031');
