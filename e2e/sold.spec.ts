@@ -125,7 +125,8 @@ test('twenty are drawn, felt, split, loaded and sold, and their kill sheet teach
   await expect(page.getByRole('row')).toHaveCount(heads.length + 1);
   await page.goBack();
   await expect(number).toBeVisible();
-  await page.getByRole('button', { name: 'The load leaves…' }).click();
+  await expect(page.getByRole('button', { name: 'The 2 aboard leave…' })).toBeVisible();
+  await page.getByRole('button', { name: `All ${heads.length} leave…` }).click();
   await page.getByRole('button', { name: `The load of ${heads.length} has left` }).click();
   await expect(page.getByText(/head have left/).first()).toBeVisible();
 

@@ -138,6 +138,23 @@ it('leaves in one act, with the weights of today', async () => {
   );
 });
 
+it('leaves with those aboard, and lets the others off, also where one of them may not go', async () => {
+  const third = aHead('26-0040');
+  const heads = [first, held, third];
+  const facts = { ...aLoad().facts, animalIds: heads.map((h) => h.tag.animalId), aboard: [third.tag.animalId] };
+  const { user, entries, changes } = await show(aLoad({ facts, heads }));
+  expect(screen.getByRole('button', { name: 'All 3 leave…' })).toBeDisabled();
+  await user.click(screen.getByRole('button', { name: 'The one aboard leaves…' }));
+  const sheet = within(screen.getByRole('dialog', { name: 'A load for Stone bridge' }));
+  expect(sheet.getByText('2 are not aboard and come off the load: 26-0031, 26-0032.')).toBeVisible();
+  expect(changes()).toHaveLength(0);
+  await user.click(sheet.getByRole('button', { name: 'The load of 1 has left' }));
+  await waitFor(() =>
+    expect(changes()).toMatchObject([{ animalIds: [third.tag.animalId], aboard: [third.tag.animalId] }]),
+  );
+  expect(entries()).toMatchObject([{ type: 'departure', animalId: third.tag.animalId }]);
+});
+
 it('puts one on beside what another device saved meanwhile, and keeps a number typed that is not taken', async () => {
   const other = aHead('26-0032');
   const saved = aLoad({

@@ -1,21 +1,18 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import type { OutletView, PlannedLoadView } from '@yaylak/contract';
 import { isPaidDead } from '@yaylak/core';
-import { useState } from 'react';
-import { Link, useLocation, useNavigate, useParams } from 'react-router';
+import { Link, useLocation, useParams } from 'react-router';
 import { holdingQuery } from '../../api/queries';
-import { loadQuery, loadsQuery, outletsQuery } from '../../api/selling';
-import { AskButton } from '../../parts/AskButton';
-import { Button } from '../../parts/Button';
+import { loadQuery, outletsQuery } from '../../api/selling';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
-import { NotePanel, Row, Small } from '../../parts/Panel';
+import { NotePanel } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { countText, fullDate } from '../../words/format';
 import { LoadGate } from './LoadGate';
 import { LoadHeads } from './LoadHeads';
-import { LoadSheet } from './LoadSheet';
-import { useLoad, type LoadAtHand } from './useLoad';
+import { LoadLeaving } from './LoadLeaving';
+import { useLoad } from './useLoad';
 
 /** One load: who is on it, who may not go, and who is aboard already. */
 export function LoadPage() {
@@ -64,7 +61,7 @@ function Load({ load, outlet }: Props) {
     >
       {isGone ? <WhatNext outlet={outlet} /> : <LoadGate on={facts.on} atHand={atHand} />}
       <LoadHeads load={load} species={species} atHand={atHand} />
-      {isGone ? null : <Leaving load={load} outlet={outlet} atHand={atHand} />}
+      {isGone ? null : <LoadLeaving load={load} outlet={outlet} atHand={atHand} />}
     </Page>
   );
 }
@@ -83,54 +80,6 @@ const WhatNext = ({ outlet: { facts } }: Pick<Props, 'outlet'>) => (
     </p>
   </NotePanel>
 );
-
-/** The load leaves, or is given up. */
-function Leaving({ load, outlet, atHand }: Props & { readonly atHand: LoadAtHand }) {
-  const { data: holding } = useQuery(holdingQuery);
-  const client = useQueryClient();
-  const navigate = useNavigate();
-  const [isLeaving, setLeaving] = useState(false);
-  const { heads } = load;
-  const { species } = outlet.facts;
-  const today = holding?.today ?? '';
-  const stopped = heads.filter((h) => h.checks.some((c) => c.isStop));
-  return (
-    <>
-      <Row $gap={3}>
-        <Button kind="main" isDisabled={heads.length === 0 || stopped.length > 0} onPress={() => setLeaving(true)}>
-          The load leaves…
-        </Button>
-        {stopped.length > 0 ? (
-          <Small role="status">
-            {countText(stopped.length, 'head', 'head')} on it may not go. Remove {stopped.length === 1 ? 'it' : 'them'}{' '}
-            first.
-          </Small>
-        ) : null}
-        <AskButton
-          kind="quiet"
-          label="Give the load up"
-          ask="Give it up? The animals stay as they are."
-          onConfirm={() =>
-            void atHand.giveUp().then((isGivenUp) => isGivenUp && navigate(`/selling?species=${species}`))
-          }
-        />
-      </Row>
-      {isLeaving ? (
-        <LoadSheet
-          outlet={outlet}
-          rows={heads.map(({ tag, weight }) => ({ tag, kg: weight?.on === today ? weight.kg : undefined }))}
-          species={species}
-          today={today}
-          currency={holding?.currency ?? ''}
-          onClose={() => {
-            setLeaving(false);
-            void client.invalidateQueries({ queryKey: loadsQuery.queryKey });
-          }}
-        />
-      ) : null}
-    </>
-  );
-}
 
 function leadText({ heads, facts, isGone }: PlannedLoadView, today: string): string {
   if (isGone) return `${countText(heads.length, 'head has', 'head have')} left.`;

@@ -28,9 +28,12 @@ interface Props {
   readonly outlet: OutletView;
   /** Who leaves, and what each weighed today, where it was weighed. */
   readonly rows: readonly { readonly tag: TagView; readonly kg?: number | undefined }[];
+  /** Who is on the load and does not leave with it. */
+  readonly behind: readonly TagView[];
   readonly species: Species;
   readonly today: string;
   readonly currency: string;
+  readonly onLeft: () => void;
   readonly onClose: () => void;
 }
 
@@ -43,7 +46,7 @@ interface Typed {
 }
 
 /** A load leaves for an outlet in one act; taking it back is one act as well. */
-export function LoadSheet({ outlet, rows, species, today, currency, onClose }: Props) {
+export function LoadSheet({ outlet, rows, behind, species, today, currency, onLeft, onClose }: Props) {
   const unit = scaleUnit(species, useWeightUnit());
   const write = useWrite();
   const how = isPaidDead(outlet.facts.payBy) ? ('slaughtered' as const) : ('sold' as const);
@@ -82,7 +85,10 @@ export function LoadSheet({ outlet, rows, species, today, currency, onClose }: P
       <SendForm
         form={form}
         send={(typed) => write(draftsOf(typed), `${many} left for ${name}`)}
-        onDone={onClose}
+        onDone={() => {
+          onLeft();
+          onClose();
+        }}
         submit={`The load of ${rows.length} has left`}
       >
         <NotePanel $tone="weld">
@@ -91,6 +97,12 @@ export function LoadSheet({ outlet, rows, species, today, currency, onClose }: P
             vet and the local rules decide.
           </p>
         </NotePanel>
+        {behind.length > 0 ? (
+          <p>
+            {countText(behind.length, 'is', 'are')} not aboard and {behind.length === 1 ? 'comes' : 'come'} off the
+            load: {behind.map((t) => t.text).join(', ')}.
+          </p>
+        ) : null}
         <FieldRow $gap={3}>
           <FormField name="on" label="Left on" type="date" />
           <FormField
