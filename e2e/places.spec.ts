@@ -202,7 +202,7 @@ test('two windows on one animal: the second is told, and keeps what was typed', 
   const other = await context.newPage();
   for (const p of [page, other]) {
     await p.goto(url);
-    await p.getByRole('button', { name: 'Change sex, birth, breed or parents' }).click();
+    await p.getByRole('button', { name: 'Correct the record' }).click();
   }
   await page.getByLabel('Born as one of').fill('2');
   await page.getByRole('button', { name: 'Save' }).click();

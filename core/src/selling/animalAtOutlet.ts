@@ -7,7 +7,7 @@ import { stepAt, stepChances, type ThoughtClass } from './classes';
 import { daysMore, marginIn, type AllowedDays, type DaysMore, type KeepCost, type ValueIn } from './daysMore';
 import { fatRate, type FatRate, type Felt } from './fatAhead';
 import { withHabit, type Habits } from './graders';
-import { isPaidDead, pricesOn, type Outlet } from './outlets';
+import { isPaidDead, pricesOn, type Outlet, type PriceList } from './outlets';
 import { exactValue, expectedValue, type ClassChances } from './value';
 import type { WeightAhead } from './weightAhead';
 
@@ -59,16 +59,26 @@ export function chancesAhead(classes: ThoughtClasses): (days: Days) => ClassChan
 
 /** What it would bring at an outlet by day, expected. @returns undefined on a day without a price, or unfelt at a grid */
 export function valueAhead(animal: ForSale, outlet: Outlet): ValueIn {
+  const { today, weight, killingOut } = animal;
   const chances = animal.classes && outlet.payBy === 'grid' ? chancesAhead(animal.classes) : undefined;
   const isDead = isPaidDead(outlet.payBy);
+  const now = pricesOn(outlet.prices, today);
+  const isLast = outlet.prices.every((list) => list.from <= today);
+  const line = now && isLast && !isDead ? payLine(outlet, now) : undefined;
   return (days) => {
-    const prices = pricesOn(outlet.prices, addDays(animal.today, days));
+    if (line) return line.minor + line.minorPerKg * weight.kgIn(days);
+    const prices = isLast ? now : pricesOn(outlet.prices, addDays(today, days));
     if (!prices) return undefined;
-    // Alive the pay is a straight line of the weight: how sure it is does not matter.
-    const weight = { kg: animal.weight.kgIn(days), sd: isDead ? animal.weight.sdIn(days) : 0 };
-    const classes = chances?.(days);
-    return expectedValue({ weight, killingOut: animal.killingOut, classes }, outlet, prices);
+    const thought = { kg: weight.kgIn(days), sd: isDead ? weight.sdIn(days) : 0 };
+    return expectedValue({ weight: thought, killingOut, classes: chances?.(days) }, outlet, prices);
   };
+}
+
+/** Alive the pay is a straight line of the weight, and how sure that is does not matter: two points tell all of it. */
+function payLine(outlet: Outlet, prices: PriceList): { readonly minor: number; readonly minorPerKg: number } {
+  const at = (kg: number): number =>
+    expectedValue({ weight: { kg, sd: 0 }, killingOut: 1, classes: undefined }, outlet, prices) ?? 0;
+  return { minor: at(0), minorPerKg: at(1) - at(0) };
 }
 
 /** When to sell it there. */

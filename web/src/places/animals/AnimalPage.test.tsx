@@ -177,8 +177,30 @@ it('a sale says to which outlet, for how much and at what weight, as far as it i
   await user.type(screen.getByLabelText('Haulage, EUR'), '0');
   await user.click(screen.getByRole('button', { name: 'Save' }));
   await waitFor(() =>
-    expect(entries()).toMatchObject([{ how: 'sold', outletId: id, priceMinor: 11_250, kg: 44.5, haulageMinor: 0 }]),
+    expect(entries()).toMatchObject([
+      { how: 'sold', outletId: id, buyer: 'Hill market', priceMinor: 11_250, kg: 44.5, haulageMinor: 0 },
+    ]),
   );
+});
+
+const RESERVED = {
+  entryId: 'kept',
+  buyer: 'Kerem',
+  until: '2026-12-01',
+  priceMinor: null,
+  depositMinor: null,
+} as const;
+
+it('a sale to none of the outlets says to whom: to the one it was kept for, unless another is typed', async () => {
+  const { user, entries } = await show({ ...aView('26-0001'), reservation: RESERVED });
+  await user.click(screen.getByRole('button', { name: 'Left' }));
+  const whom = screen.getByLabelText('To whom');
+  expect(whom).toHaveValue(RESERVED.buyer);
+  await user.clear(whom);
+  await user.type(whom, 'Ms Hill ');
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  await waitFor(() => expect(entries()).toMatchObject([{ how: 'sold', buyer: 'Ms Hill' }]));
+  expect(entries()[0]).not.toHaveProperty('outletId');
 });
 
 describe('leaving while meat is withheld', () => {
@@ -350,7 +372,7 @@ describe('the record', () => {
       'GET /api/identifiers': [anIdentifier('22-0001'), anIdentifier('21-0007')],
       ...answers,
     });
-    await shown.user.click(screen.getByRole('button', { name: 'Change sex, birth, breed or parents' }));
+    await shown.user.click(screen.getByRole('button', { name: 'Correct the record' }));
     return shown;
   };
   const PATCH = `PATCH /api/animals/${encodeURIComponent(ID)}`;

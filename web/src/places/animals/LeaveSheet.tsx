@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { CAUSE_WORDS, DepartureEntry, type AnimalView } from '@yaylak/contract';
+import { CAUSE_WORDS, DepartureEntry, type AnimalView, type OutletView } from '@yaylak/contract';
 import { DEATH_CAUSES, LEAVING_WAYS, scaleUnit, toKg, type DeathCause } from '@yaylak/core';
 import { holdingQuery, withheldQuery } from '../../api/queries';
 import { outletsQuery } from '../../api/selling';
@@ -33,6 +33,7 @@ interface Typed {
   readonly isTold: boolean;
   /** Empty of one that goes to none of the holding's outlets. */
   readonly outletId: string;
+  readonly buyer: string;
   readonly price: string;
   readonly kg: string;
   readonly haulage: string;
@@ -50,8 +51,11 @@ export function LeaveSheet({ view, today, onClose }: Props) {
   const unit = useWeightUnit();
   const scale = scaleUnit(view.row.species, unit);
   const here = outlets.filter((o) => o.facts.species === view.row.species && !o.isClosed);
-  const saleOf = ({ outletId, price, kg, haulage }: Typed) => ({
-    ...(outletId === '' ? {} : { outletId }),
+  const saleOf = ({ outletId, buyer, price, kg, haulage }: Typed) => ({
+    ...toWhom(
+      here.find((o) => o.id === outletId),
+      buyer,
+    ),
     ...(price.trim() === '' ? {} : { priceMinor: minorTyped(price) }),
     ...(kg.trim() === '' ? {} : { kg: toKg(figureTyped(kg), scale) }),
     ...(haulage.trim() === '' ? {} : { haulageMinor: minorTyped(haulage) }),
@@ -77,6 +81,7 @@ export function LeaveSheet({ view, today, onClose }: Props) {
       reason: '',
       isTold: false,
       outletId: '',
+      buyer: view.reservation?.buyer ?? '',
       price: '',
       kg: '',
       haulage: '',
@@ -91,13 +96,14 @@ export function LeaveSheet({ view, today, onClose }: Props) {
     words: {
       on: 'Enter the day it left.',
       reason: 'Use fewer words.',
+      buyer: 'Use fewer words.',
       priceMinor: 'Type what was paid for it, such as 112.50, or leave it empty.',
       kg: 'Type what the scale said, or leave it empty.',
       haulageMinor: 'Type what the trip cost, such as 12.50, or leave it empty.',
     },
     fieldOf: { priceMinor: 'price', haulageMinor: 'haulage' },
   });
-  const [on, how] = form.watch(['on', 'how']);
+  const [on, how, outletId] = form.watch(['on', 'how', 'outletId']);
   const { data: withheld = [] } = useQuery({ ...withheldQuery(animalId, on), enabled: on !== '' });
   const counts = withheld.filter((w) => how === 'sold' || (how === 'slaughtered' && w.of === 'meat'));
   const until = lastWithheld(withheld);
@@ -125,6 +131,7 @@ export function LeaveSheet({ view, today, onClose }: Props) {
                 options={[['', 'no outlet'], ...here.map((o) => [o.id, o.facts.name] as const)]}
               />
             ) : null}
+            {outletId === '' ? <FormField name="buyer" label="To whom" hint="if it is known" /> : null}
             <FormField
               name="price"
               label={`Price, ${holding?.currency ?? ''}`}
@@ -159,11 +166,20 @@ export function LeaveSheet({ view, today, onClose }: Props) {
           <NotePanel $tone="indigo">{reservationWords(view.reservation, holding?.currency ?? '')}</NotePanel>
         ) : null}
         {how === 'sold' && until !== undefined ? <FormTick name="isTold" label={buyerToldLabel(until, on)} /> : null}
-        <FormField name="reason" label={how === 'sold' ? 'To whom, or why' : 'Note'} />
+        <FormField name="reason" label="Note" />
         {how === 'slaughtered' ? (
           <Small>The label, your vet and the local rules decide when meat may be used.</Small>
         ) : null}
       </SendForm>
     </Sheet>
   );
+}
+
+/** An outlet by its name too, which stays with the sale whatever becomes of the outlet. */
+function toWhom(
+  outlet: OutletView | undefined,
+  buyer: string,
+): { readonly outletId?: string; readonly buyer?: string } {
+  if (outlet) return { outletId: outlet.id, buyer: outlet.facts.name };
+  return buyer.trim() === '' ? {} : { buyer: buyer.trim() };
 }

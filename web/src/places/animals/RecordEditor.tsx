@@ -38,7 +38,7 @@ export function RecordEditor({ view }: { readonly view: AnimalView }) {
         <RecordForm view={view} onDone={() => setOpen(false)} />
       ) : (
         <Button style={{ marginTop: 8 }} onPress={() => setOpen(true)}>
-          Change sex, birth, breed or parents
+          Correct the record
         </Button>
       )}
     </Panel>
