@@ -11,3 +11,19 @@ export function minorTyped(text: string): number {
   const read = readMoney(text);
   return typeof read === 'number' ? read : Number.NaN;
 }
+
+/** Why a field of money cannot be taken; one left empty can. */
+function moneyFault(text: string): string | undefined {
+  const read = readMoney(text);
+  if (read === 'not-a-number') return `“${text}” is not an amount. Type it as 240 or 240.50, or leave it empty.`;
+  return read === 'below-zero' ? `“${text}” is under 0. Type 0 or more, or leave it empty.` : undefined;
+}
+
+/** The fields of money that cannot be taken, by name. */
+export const moneyFaults = (fields: Readonly<Record<string, string>>): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(fields).flatMap(([name, text]) => {
+      const fault = moneyFault(text);
+      return fault === undefined ? [] : [[name, fault]];
+    }),
+  );

@@ -170,7 +170,9 @@ it('a sale says to which outlet, for how much and at what weight, as far as it i
   await user.selectOptions(to, 'Hill market');
   await user.type(screen.getByLabelText('Price, EUR'), 'dear');
   await user.click(screen.getByRole('button', { name: 'Save' }));
-  expect(await screen.findByRole('alert')).toHaveTextContent('Type what was paid for it, such as 112.50');
+  expect(
+    await screen.findByText('“dear” is not an amount. Type it as 240 or 240.50, or leave it empty.'),
+  ).toBeVisible();
   await user.clear(screen.getByLabelText('Price, EUR'));
   await user.type(screen.getByLabelText('Price, EUR'), '112,50');
   await user.type(screen.getByLabelText('Live weight, kg'), '44.5');

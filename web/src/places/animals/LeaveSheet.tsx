@@ -12,7 +12,7 @@ import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { NotePanel, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
-import { figureTyped, minorTyped } from '../../words/typed';
+import { figureTyped, minorTyped, moneyFaults } from '../../words/typed';
 import { reservationWords } from '../../words/reserved';
 import { useWeightUnit } from '../../words/useUnits';
 import { buyerToldLabel, lastWithheld, withheldToText } from '../../words/withheld';
@@ -87,19 +87,16 @@ export function LeaveSheet({ view, today, onClose }: Props) {
       haulage: '',
     },
     made: (typed) => [madeEntry(DepartureEntry, draftOf(typed))],
-    also: ({ how: way, isTold }): Against =>
-      way === 'slaughtered' && counts.length > 0
-        ? { how: 'It cannot go for slaughter on this day.' }
-        : way === 'sold' && until !== undefined && !isTold
-          ? { isTold: 'Tell the buyer first, and tick it.' }
-          : {},
+    also: ({ how: way, isTold, price, haulage }): Against => ({
+      ...(way === 'slaughtered' && counts.length > 0 ? { how: 'It cannot go for slaughter on this day.' } : {}),
+      ...(way === 'sold' && until !== undefined && !isTold ? { isTold: 'Tell the buyer first, and tick it.' } : {}),
+      ...(way === 'sold' || way === 'slaughtered' ? moneyFaults({ price, haulage }) : {}),
+    }),
     words: {
       on: 'Enter the day it left.',
       reason: 'Use fewer words.',
       buyer: 'Use fewer words.',
-      priceMinor: 'Type what was paid for it, such as 112.50, or leave it empty.',
       kg: 'Type what the scale said, or leave it empty.',
-      haulageMinor: 'Type what the trip cost, such as 12.50, or leave it empty.',
     },
     fieldOf: { priceMinor: 'price', haulageMinor: 'haulage' },
   });

@@ -1,5 +1,4 @@
 import { MARK_COLOURS, MARK_PLACES, ReservationEntry, type TagView } from '@yaylak/contract';
-import { readTypedNumber } from '@yaylak/core';
 import { useQuery } from '@tanstack/react-query';
 import { holdingQuery } from '../../api/queries';
 import type { EntryDraft } from '../../outbox/useRecord';
@@ -12,6 +11,7 @@ import { Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
 import { countText } from '../../words/format';
+import { minorTyped, moneyFaults } from '../../words/typed';
 
 interface Props {
   readonly tags: readonly TagView[];
@@ -31,11 +31,6 @@ interface Typed {
   readonly place: (typeof MARK_PLACES)[number];
 }
 
-const minorOf = (text: string): number | undefined => {
-  const read = readTypedNumber(text);
-  return read.kind === 'number' ? Math.round(read.value * 100) : undefined;
-};
-
 /** Keeps animals for a buyer, to a day, with price, deposit and the spray that shows it across the field. */
 export function ReserveSheet({ tags, today, onClose, onDone }: Props) {
   const { data: holding } = useQuery(holdingQuery);
@@ -43,33 +38,30 @@ export function ReserveSheet({ tags, today, onClose, onDone }: Props) {
   const [first] = tags;
   const many = tags.length === 1 ? (first?.text ?? '') : countText(tags.length, 'animal', 'animals');
   const draftsOf = ({ buyer, until, price, deposit, spray, place }: Typed): readonly EntryDraft[] =>
-    tags.flatMap(({ animalId }): EntryDraft[] => {
-      const [priceMinor, depositMinor] = [minorOf(price), minorOf(deposit)];
-      return [
-        {
-          type: 'reservation',
-          animalId,
-          on: today,
-          buyer: buyer.trim(),
-          ...(until === '' ? {} : { until }),
-          ...(priceMinor === undefined ? {} : { priceMinor }),
-          ...(depositMinor === undefined ? {} : { depositMinor }),
-        },
-        ...(spray === 'none'
-          ? []
-          : [
-              {
-                type: 'mark',
-                animalId,
-                on: today,
-                colour: spray,
-                place,
-                purpose: `reserved for ${buyer.trim()}`,
-                ...(until === '' ? {} : { until }),
-              } as const,
-            ]),
-      ];
-    });
+    tags.flatMap(({ animalId }): EntryDraft[] => [
+      {
+        type: 'reservation',
+        animalId,
+        on: today,
+        buyer: buyer.trim(),
+        ...(until === '' ? {} : { until }),
+        ...(price.trim() === '' ? {} : { priceMinor: minorTyped(price) }),
+        ...(deposit.trim() === '' ? {} : { depositMinor: minorTyped(deposit) }),
+      },
+      ...(spray === 'none'
+        ? []
+        : [
+            {
+              type: 'mark',
+              animalId,
+              on: today,
+              colour: spray,
+              place,
+              purpose: `reserved for ${buyer.trim()}`,
+              ...(until === '' ? {} : { until }),
+            } as const,
+          ]),
+    ]);
   const form = useTypedForm<Typed>({
     start: { buyer: '', until: '', price: '', deposit: '', spray: 'none', place: 'back' },
     made: (typed) =>
@@ -77,12 +69,7 @@ export function ReserveSheet({ tags, today, onClose, onDone }: Props) {
         .slice(0, 1)
         .map((draft) => madeEntry(ReservationEntry, draft)),
     also: ({ price, deposit, until }): Against => ({
-      ...(price !== '' && minorOf(price) === undefined
-        ? { price: `“${price}” is not a price. Type it as 240 or 240.50.` }
-        : {}),
-      ...(deposit !== '' && minorOf(deposit) === undefined
-        ? { deposit: `“${deposit}” is not an amount. Type it as 50 or 50.00.` }
-        : {}),
+      ...moneyFaults({ price, deposit }),
       ...(until !== '' && until < today ? { until: 'That day is over. Enter today or a later day.' } : {}),
     }),
     fieldOf: { priceMinor: 'price', depositMinor: 'deposit' },

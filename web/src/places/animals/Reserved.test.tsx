@@ -41,7 +41,7 @@ it('keeps several animals for a buyer, with price, deposit and the spray that sh
   await user.type(sheet.getByLabelText(/^Price a head/), 'much');
   await send();
   expect(await sheet.findByText('That day is over. Enter today or a later day.')).toBeVisible();
-  expect(sheet.getByText('“much” is not a price. Type it as 240 or 240.50.')).toBeVisible();
+  expect(sheet.getByText('“much” is not an amount. Type it as 240 or 240.50, or leave it empty.')).toBeVisible();
   await typeDay(user, 'Kept to the end of', '2026-12-12');
   await user.clear(sheet.getByLabelText(/^Price a head/));
   await user.type(sheet.getByLabelText(/^Price a head/), '240,50');

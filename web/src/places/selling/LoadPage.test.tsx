@@ -117,7 +117,7 @@ it('leaves in one act, with the weights of today', async () => {
   await user.clear(haulage);
   await user.type(haulage, '-5');
   await user.click(sheet.getByRole('button', { name: 'The load of 1 has left' }));
-  expect(await sheet.findByText('Type what the trip cost, or leave it empty.')).toBeVisible();
+  expect(await sheet.findByText('“-5” is under 0. Type 0 or more, or leave it empty.')).toBeVisible();
   await user.clear(haulage);
   await user.type(haulage, '12,50');
   await user.clear(sheet.getByLabelText('Paid for 26-0031, EUR'));

@@ -1,15 +1,5 @@
 import { DepartureEntry, type OutletView, type TagView } from '@yaylak/contract';
-import {
-  fromKg,
-  isPaidDead,
-  readMoney,
-  readTypedNumber,
-  scaleUnit,
-  toKg,
-  tripShares,
-  type ScaleUnit,
-  type Species,
-} from '@yaylak/core';
+import { fromKg, isPaidDead, readMoney, scaleUnit, toKg, tripShares, type ScaleUnit, type Species } from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { FieldRow } from '../../parts/form/FieldRow';
 import { FormField } from '../../parts/form/fields';
@@ -22,6 +12,7 @@ import { Sheet } from '../../parts/Sheet';
 import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { countText } from '../../words/format';
+import { figureTyped, minorTyped, moneyFaults } from '../../words/typed';
 import { useWeightUnit } from '../../words/useUnits';
 
 interface Props {
@@ -55,8 +46,7 @@ export function LoadSheet({ outlet, rows, behind, species, today, currency, onLe
     const trip = readMoney(haulage);
     const shares = typeof trip === 'number' ? tripShares(trip, rows.length) : [];
     return rows.map(({ tag: { animalId } }, i) => {
-      const weight = figureOf(kg[animalId]);
-      const paid = figureOf(price[animalId]);
+      const [weight = '', paid = ''] = [kg[animalId], price[animalId]];
       return {
         type: 'departure',
         animalId,
@@ -64,8 +54,8 @@ export function LoadSheet({ outlet, rows, behind, species, today, currency, onLe
         how,
         outletId: outlet.id,
         buyer: name,
-        ...(weight === undefined ? {} : { kg: Number(toKg(weight, unit).toFixed(3)) }),
-        ...(paid === undefined ? {} : { priceMinor: Math.round(paid * 100) }),
+        ...(weight.trim() === '' ? {} : { kg: Number(toKg(figureTyped(weight), unit).toFixed(3)) }),
+        ...(paid.trim() === '' ? {} : { priceMinor: minorTyped(paid) }),
         ...(shares[i] === undefined ? {} : { haulageMinor: shares[i] }),
       };
     });
@@ -74,7 +64,7 @@ export function LoadSheet({ outlet, rows, behind, species, today, currency, onLe
     start: { on: today, haulage: moneyField(outlet.facts.tripMinor), kg: shownWeights(rows, unit), price: {} },
     made: (typed) => draftsOf(typed).map((draft) => madeEntry(DepartureEntry, draft)),
     also: ({ haulage, kg, price }): Against => ({
-      ...(typeof readMoney(haulage) === 'string' ? { haulage: 'Type what the trip cost, or leave it empty.' } : {}),
+      ...moneyFaults({ haulage }),
       ...unread({ kg, price }),
     }),
     words: { on: 'Enter the day they left.', kg: 'A weight over 0.', priceMinor: 'A price of 0 or more.' },
@@ -164,19 +154,13 @@ const shownWeights = (rows: Props['rows'], unit: ScaleUnit): Record<string, stri
     rows.flatMap(({ tag, kg }) => (kg === undefined ? [] : [[tag.animalId, fromKg(kg, unit).toFixed(1)]])),
   );
 
-function figureOf(text: string | undefined): number | undefined {
-  const read = readTypedNumber(text ?? '');
-  return read.kind === 'number' ? read.value : undefined;
-}
-
 /** What is typed and is no figure above nought, by its field. */
 function unread(typed: Pick<Typed, 'kg' | 'price'>): Against {
   const against: Record<string, string> = {};
   for (const [list, texts] of Object.entries(typed))
     for (const [animalId, text] of Object.entries(texts as Record<string, string | undefined>)) {
       if ((text ?? '').trim() === '') continue;
-      const value = figureOf(text);
-      if (value === undefined || value <= 0) against[`${list}.${animalId}`] = `“${text ?? ''}”: type a figure over 0.`;
+      if (!(figureTyped(text ?? '') > 0)) against[`${list}.${animalId}`] = `“${text ?? ''}”: type a figure over 0.`;
     }
   return against;
 }

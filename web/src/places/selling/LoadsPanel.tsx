@@ -1,14 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import type { OutletView } from '@yaylak/contract';
-import { Link } from 'react-router';
 import { loadsQuery } from '../../api/selling';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Small } from '../../parts/Panel';
-import { touch } from '../../theme/tokens';
+import { RowLink } from '../../parts/RowLink';
 import { countText, shortDate } from '../../words/format';
-
-/** A finger hits it. */
-const TOUCHED = { display: 'inline-flex', alignItems: 'center', minHeight: touch } as const;
 
 /** Loads that are planned for these outlets, the next first. */
 export function LoadsPanel({ outlets }: { readonly outlets: readonly OutletView[] }) {
@@ -26,9 +22,9 @@ export function LoadsPanel({ outlets }: { readonly outlets: readonly OutletView[
               <tr key={id}>
                 <td>{shortDate(facts.on)}</td>
                 <td>
-                  <Link to={`/selling/loads/${id}`} style={TOUCHED}>
+                  <RowLink to={`/selling/loads/${id}`}>
                     {outlets.find((o) => o.id === facts.outletId)?.facts.name}
-                  </Link>
+                  </RowLink>
                   <Small>
                     {countText(heads.length, 'head', 'head')}
                     {stopped > 0 ? `, ${stopped} may not go` : ''}

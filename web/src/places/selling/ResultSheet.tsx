@@ -1,11 +1,12 @@
 import { CarcassEntry, type SoldHeadView } from '@yaylak/contract';
-import { readFat, readShape, readTypedNumber, scaleUnit, toKg, type Species } from '@yaylak/core';
+import { readFat, readShape, scaleUnit, toKg, type Species } from '@yaylak/core';
 import { EntryForm } from '../../parts/form/EntryForm';
 import { FieldRow } from '../../parts/form/FieldRow';
 import { FormField } from '../../parts/form/fields';
 import { useEntryForm } from '../../parts/form/useEntryForm';
 import { Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
+import { figureTyped, minorTyped, moneyFaults } from '../../words/typed';
 import { useWeightUnit } from '../../words/useUnits';
 
 interface Props {
@@ -36,19 +37,18 @@ export function ResultSheet({ head, leftOn, species, currency, onClose }: Props)
       type: 'carcass',
       animalId,
       on,
-      carcassKg: Number(toKg(figure(carcass) ?? Number.NaN, unit).toFixed(3)),
+      carcassKg: Number(toKg(figureTyped(carcass), unit).toFixed(3)),
       ...said('shape', shape, readShape),
       ...said('fat', fat, readFat),
-      ...said('priceMinor', price, minor),
-      ...said('deductedMinor', deducted, minor),
+      ...said('priceMinor', price, minorTyped),
+      ...said('deductedMinor', deducted, minorTyped),
     }),
+    also: ({ price, deducted }) => moneyFaults({ price, deducted }),
     words: {
       on: 'Enter the day it was killed.',
       carcassKg: 'A carcass weight over 0.',
       shape: 'P, O, R, U or E, with + or − where you can tell.',
       fat: '1 to 5, with + or − where you can tell.',
-      priceMinor: 'What was paid for it, 0 or more.',
-      deductedMinor: 'What was taken off, 0 or more.',
     },
     fieldOf: { carcassKg: 'carcass', priceMinor: 'price', deductedMinor: 'deducted' },
   });
@@ -75,14 +75,6 @@ export function ResultSheet({ head, leftOn, species, currency, onClose }: Props)
   );
 }
 
-const figure = (text: string): number | undefined => {
-  const read = readTypedNumber(text);
-  return read.kind === 'number' ? read.value : undefined;
-};
-const minor = (text: string): number | undefined => {
-  const read = figure(text);
-  return read === undefined ? undefined : Math.round(read * 100);
-};
 /** What was typed; what cannot be read is no number, and the entry's rules say so. */
 const said = (name: string, text: string, read: (text: string) => number | undefined): object =>
   text.trim() === '' ? {} : { [name]: read(text) ?? Number.NaN };

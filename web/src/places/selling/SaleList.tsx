@@ -1,11 +1,11 @@
 import type { SaleRow, SellingView } from '@yaylak/contract';
 import { addDays, dayOf, isoOf, scaleUnit, Z_80 } from '@yaylak/core';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import styled from 'styled-components';
 import { DenseTable, Frame } from '../../parts/Beside';
 import { How } from '../../parts/How';
 import { Small } from '../../parts/Panel';
+import { RowLink } from '../../parts/RowLink';
 import { Tag } from '../../parts/Tag';
 import { useFirst } from '../../parts/useFirst';
 import { colour, fonts, radius, touch } from '../../theme/tokens';
@@ -78,9 +78,6 @@ export function SaleList({ view, currency, columnOf, onSend }: Props) {
   );
 }
 
-/** A finger hits it. */
-const TOUCHED = { display: 'inline-flex', alignItems: 'center', minHeight: touch } as const;
-
 interface LineProps {
   readonly row: SaleRow;
   readonly view: SellingView;
@@ -107,9 +104,7 @@ function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
         <State data-state={row.state}>{saleStateText(row, view)}</State>
         {load ? (
           <Small>
-            <Link to={`/selling/loads/${load.loadId}`} style={TOUCHED}>
-              On the load of {shortDate(load.on)}
-            </Link>
+            <RowLink to={`/selling/loads/${load.loadId}`}>On the load of {shortDate(load.on)}</RowLink>
           </Small>
         ) : null}
         {finish ? (
