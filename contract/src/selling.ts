@@ -220,6 +220,10 @@ export class SellingQuery {
   @MayBeMissing()
   @IsUUID()
   groupId?: string;
+  /** The split counts on outlets for those outside what they want too. */
+  @MayBeMissing()
+  @IsIn(['asked'])
+  outside?: 'asked';
 }
 
 /** An animal at one outlet. */

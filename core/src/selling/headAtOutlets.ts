@@ -9,7 +9,7 @@ import type { Felt } from './fatAhead';
 import { NO_HABITS, type Habits } from './graders';
 import type { DaysMore } from './daysMore';
 import { pricesOn, type Outlet } from './outlets';
-import { inBoxToday, readyFor, type BoxReadiness } from './ready';
+import { inBoxToday, readyFor, wantedDays, type BoxReadiness } from './ready';
 import { saleState, type SaleState } from './saleState';
 import { breakevenGain, marginalPerKg } from './value';
 import { onPlateau, OWN_DAYS, weightAhead, type GroupGain, type WeightAhead } from './weightAhead';
@@ -58,9 +58,12 @@ export interface HeadAtOutlets {
   readonly inDays: Days | undefined;
   /** Where one that closes is ready and brings most. */
   readonly closesAt: HeadAtOutlet | undefined;
-  /** Where it brings most on its best day, the trip left out. */
+  /** Where it brings most on its best day, the trip left out, of those that would take it. */
   readonly best: HeadAtOutlet | undefined;
-  /** What its best day a week or more from now brings, anywhere, its share of that trip off; undefined where it may not wait. */
+  /**
+   * What its best day a week or more from now brings where it would be taken, its share of that trip off; undefined where
+   * it may not wait.
+   */
   readonly staysMinor: number | undefined;
 }
 
@@ -113,7 +116,8 @@ export function headAtOutlets(
     };
   });
   const most = (days: DaysMore): number => (days.kind === 'days' ? days.bestMinor : -Infinity);
-  const best = at.reduce<HeadAtOutlet | undefined>(
+  const taking = takers(at);
+  const best = taking.reduce<HeadAtOutlet | undefined>(
     (b, a) => (most(a.days) > (b ? most(b.days) : -Infinity) ? a : b),
     undefined,
   );
@@ -130,8 +134,14 @@ export function headAtOutlets(
     inDays,
     closesAt,
     best,
-    staysMinor: worthOfStaying(at, asked.penHeads),
+    staysMinor: worthOfStaying(taking, asked.penHeads),
   };
+}
+
+/** Who would take it, today or later on this feed; where nobody would, all: somebody has to ask. */
+function takers(at: readonly HeadAtOutlet[]): readonly HeadAtOutlet[] {
+  const would = at.filter(({ readiness: { kind } }) => kind === 'ready' || kind === 'in-days');
+  return would.length > 0 ? would : at;
 }
 
 function chanceToday({ weight, killingOut, classes }: ForSale, outlet: Outlet, ageDays: Days | undefined): number {
@@ -143,19 +153,25 @@ function chanceToday({ weight, killingOut, classes }: ForSale, outlet: Outlet, a
 
 /**
  * One that stays misses this week's load, and shares the trip of a later one. Were tomorrow a later day, and its trip for
- * nothing, every load would be put off by a day for ever.
+ * nothing, every load would be put off by a day for ever. It counts on days on which it is still wanted there, and only
+ * where there are none on the others.
  */
 function worthOfStaying(at: readonly HeadAtOutlet[], penHeads: number): number | undefined {
-  let best: number | undefined;
-  for (const { outlet, days } of at) {
+  let wanted: number | undefined;
+  let any: number | undefined;
+  for (const { outlet, days, readiness } of at) {
     if (days.kind !== 'days') continue;
     const trip = outlet.tripMinor / Math.min(penHeads, outlet.most ?? Infinity);
+    const { from, to } = wantedDays(readiness);
     for (let n = WAIT_DAYS; n < days.margins.length; n++) {
       const margin = days.margins[n];
-      if (margin !== undefined && margin - trip > (best ?? -Infinity)) best = margin - trip;
+      if (margin === undefined) continue;
+      const left = margin - trip;
+      if (left > (any ?? -Infinity)) any = left;
+      if (n >= from && n <= to && left > (wanted ?? -Infinity)) wanted = left;
     }
   }
-  return best;
+  return wanted ?? any;
 }
 
 /** The gain that pays for its keep at an outlet today. @returns undefined where it was not felt, or has no price there */

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { drawInTheOpen, splitByHand, splitPen, type SplitHead, type SplitOutlet } from '.';
+import { drawInTheOpen, openValues, splitByHand, splitPen, type SplitHead, type SplitOutlet } from '.';
 
 const columnsOf = (outlets: readonly SplitOutlet[]): (number | 'stays')[] => [...outlets.map((_, i) => i), 'stays'];
 
@@ -127,5 +127,24 @@ describe('drawn in the open', () => {
     expect(drawInTheOpen(pen, 0)).toMatchObject({ ids: [], isShort: false });
     expect(drawInTheOpen(pen, 4)).toMatchObject({ ids: ['h4', 'h1', 'h2', 'h0', 'h3'], isShort: true });
     expect(drawInTheOpen(pen.slice(4), 1)).toMatchObject({ ids: ['h4'], isShort: false });
+  });
+});
+
+describe('where a head may go', () => {
+  const [wanted, outside, unpriced] = [
+    { minor: 1_000, isWanted: true },
+    { minor: 1_400, isWanted: false },
+    { minor: undefined, isWanted: true },
+  ];
+
+  it('is to those that want it as it is, or wherever it has a price once somebody asks', () => {
+    expect(openValues([wanted, outside, unpriced], 900, false)).toEqual([1_000, undefined, undefined]);
+    expect(openValues([wanted, outside, unpriced], 900, true)).toEqual([1_000, 1_400, undefined]);
+  });
+
+  it('is nowhere but here while it may stay, and wherever it has a price once it may not', () => {
+    expect(openValues([outside], 900, false)).toEqual([undefined]);
+    expect(openValues([outside, unpriced], undefined, false)).toEqual([1_400, undefined]);
+    expect(openValues([wanted, outside], undefined, false)).toEqual([1_000, undefined]);
   });
 });

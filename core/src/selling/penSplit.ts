@@ -17,6 +17,28 @@ export interface SplitHead {
   readonly stays: number | undefined;
 }
 
+/** A head at an outlet, before the pen is split. */
+export interface HeadOffered {
+  readonly minor: number | undefined;
+  /** It lies in what the outlet wants today. */
+  readonly isWanted: boolean;
+}
+
+/**
+ * Where a head may go in the split: to those that want it as it is, for another may turn it down, or not pay what it
+ * says. One that may neither go there nor stay may go wherever it has a price.
+ * @param asksAll those outside what an outlet wants are counted as taken too: somebody asks first
+ */
+export function openValues(
+  at: readonly HeadOffered[],
+  stays: number | undefined,
+  asksAll: boolean,
+): (number | undefined)[] {
+  const wanted = at.map(({ minor, isWanted }) => (isWanted ? minor : undefined));
+  const isStuck = stays === undefined && wanted.every((minor) => minor === undefined);
+  return asksAll || isStuck ? at.map(({ minor }) => minor) : wanted;
+}
+
 export interface Split {
   readonly totalMinor: number;
   /** By head, in their order: the outlet's place in the list, or `stays`. */

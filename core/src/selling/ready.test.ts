@@ -9,6 +9,8 @@ import {
   readyFor,
   saleState,
   valueAhead,
+  wantedRun,
+  type BoxReadiness,
   type ForSale,
   type Outlet,
   type PriceList,
@@ -329,5 +331,26 @@ describe('what closes', () => {
     // Without a price anywhere it is ready nevertheless.
     expect(saleState({ ...free, at: [at(any, undefined)] })).toEqual({ state: 'ready', inDays: undefined });
     expect(saleState({ ...free, clearIn: 3, at: [at(fat, 11_000)] })).toEqual({ state: 'held', inDays: 3 });
+  });
+});
+
+describe('the best stretch', () => {
+  const ready = (days?: number): BoxReadiness => ({
+    kind: 'ready',
+    chance: 0.8,
+    isNarrow: undefined,
+    closes: days === undefined ? undefined : { days, by: { of: 'age' } },
+  });
+  const later: BoxReadiness = { kind: 'in-days', days: 9, chance: 0.7, isNarrow: undefined };
+
+  it.each([
+    [{ from: 0, to: 7 }, ready(2), { from: 0, to: 2 }],
+    [{ from: 4, to: 7 }, ready(2), { from: 2, to: 2 }],
+    [{ from: 0, to: 7 }, ready(), { from: 0, to: 7 }],
+    [{ from: 0, to: 1 }, later, { from: 9, to: 9 }],
+    [{ from: 3, to: 20 }, later, { from: 9, to: 20 }],
+    [{ from: 0, to: 7 }, { kind: 'not-felt' } as const, { from: 0, to: 7 }],
+  ])('%o is cut to the days it is wanted on', (run, readiness, wanted) => {
+    expect(wantedRun(run, readiness)).toEqual(wanted);
   });
 });

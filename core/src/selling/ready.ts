@@ -2,7 +2,7 @@ import { normalPiece, normalShareBelow } from '../statistics';
 import type { Days } from '../units';
 import { fatIn, type ForSale, type ThoughtClasses } from './animalAtOutlet';
 import { chanceWithin, type ThoughtClass } from './classes';
-import { MOST_AHEAD } from './daysMore';
+import { MOST_AHEAD, type DayRun } from './daysMore';
 import { isPaidDead, type Outlet, type BoxRange, type WantedBox } from './outlets';
 import { STEPS } from './grid';
 
@@ -84,6 +84,21 @@ export function readyFor(animal: ForSale, outlet: Outlet, ageDays: Days | undefi
   const { n, factors } = nearest;
   const worst = worstOf(factors);
   return { kind: 'never', factor: worst.name, side: worst.side, chance: factors.chance, onDay: n };
+}
+
+/** The days on which it lies in the box, as far as is known: all of them where it never does, for somebody has to ask. */
+export function wantedDays(readiness: BoxReadiness): DayRun {
+  return {
+    from: readiness.kind === 'in-days' ? readiness.days : 0,
+    to: (readiness.kind === 'ready' ? readiness.closes?.days : undefined) ?? Infinity,
+  };
+}
+
+/** The part of a best stretch in which it is wanted; where there is none, the day of those it is wanted on that is nearest. */
+export function wantedRun(run: DayRun, readiness: BoxReadiness): DayRun {
+  const wanted = wantedDays(readiness);
+  const from = Math.min(Math.max(run.from, wanted.from), wanted.to);
+  return { from, to: Math.max(from, Math.min(run.to, wanted.to)) };
 }
 
 export interface BoxToday {

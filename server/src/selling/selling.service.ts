@@ -22,6 +22,7 @@ import {
   marginRange,
   mayBeSold,
   MOST_OUTLETS,
+  openValues,
   saleFacts,
   SEXES,
   splitPen,
@@ -87,7 +88,7 @@ export class SellingService {
     );
   }
 
-  async view({ species, groupId }: SellingQuery): Promise<SellingView> {
+  async view({ species, groupId, outside }: SellingQuery): Promise<SellingView> {
     const today = this.clock.today();
     const forSale = this.forSale(species);
     const groups = this.groupsOf(forSale);
@@ -103,7 +104,7 @@ export class SellingService {
       groups,
       groupId: chosen,
       rows: rows.sort(byState),
-      split: splitOf(rows, dearest.slice(0, MOST_OUTLETS)),
+      split: splitOf(rows, dearest.slice(0, MOST_OUTLETS), outside === 'asked'),
       notSplit: dearest.slice(MOST_OUTLETS).map((o) => o.id),
     };
   }
@@ -354,14 +355,17 @@ function dearestFirst(rows: readonly SaleRow[], outlets: readonly OutletView[]):
 }
 
 /** The split of those that may go or stay; one kept for a buyer is no part of it. */
-function splitOf(rows: readonly SaleRow[], outlets: readonly OutletView[]): PenSplitView | null {
+function splitOf(rows: readonly SaleRow[], outlets: readonly OutletView[], asksAll: boolean): PenSplitView | null {
   const heads = rows
     .filter((r) => r.held?.of !== 'reserved')
-    .map((r) => ({
-      id: r.tag.animalId,
-      values: outlets.map((o) => r.cells.find((c) => c.outletId === o.id)?.nowMinor ?? undefined),
-      stays: r.staysMinor ?? undefined,
-    }))
+    .map((r) => {
+      const at = outlets.map((o) => {
+        const there = r.cells.find((c) => c.outletId === o.id);
+        return { minor: there?.nowMinor ?? undefined, isWanted: there?.readiness.kind === 'ready' };
+      });
+      const stays = r.staysMinor ?? undefined;
+      return { id: r.tag.animalId, values: openValues(at, stays, asksAll), stays };
+    })
     .filter((h) => h.stays !== undefined || h.values.some((v) => v !== undefined));
   if (heads.length === 0 || outlets.length === 0) return null;
   const found = splitPen(

@@ -182,6 +182,24 @@ describe('who is ready', () => {
     expect(split?.totalMinor).toBeCloseTo((split?.alone[0]?.totalMinor ?? 0) + (split?.alone[0]?.losesMinor ?? 0), 6);
   });
 
+  it('sends nobody where it is not wanted as it is, unless somebody asks there', async () => {
+    const market = await outlet();
+    const fussy = await outlet({
+      name: 'Fussy',
+      payBy: 'live-head',
+      prices: [{ from: '2026-01-01', baseMinor: 90_000, bands: [] }],
+      wants: { fromKg: 30, toKg: 36 },
+    });
+    const heavy = await lamb([46, 46, 46]);
+    const row = await rowOf(heavy);
+    expect(row).toMatchObject({ state: 'plateau', bestOutletId: market });
+    expect((await view()).split?.columns[heavy]).toBe(market);
+    const asking: SellingView = await get(t, '/api/selling?species=sheep&outside=asked');
+    expect(asking.split?.columns[heavy]).toBe(fussy);
+    expect(asking.rows).toEqual((await view()).rows);
+    await t.http().get('/api/selling?species=sheep&outside=maybe').expect(400);
+  });
+
   it('is said as of a book read anew, whatever is written down between two looks', async () => {
     const market = await outlet({ payBy: 'carcass-kg' });
     const [first, second, third] = [await lamb([42, 43.4, 44.8]), await lamb([38, 39]), await lamb([41, 43])];

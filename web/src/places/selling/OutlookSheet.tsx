@@ -111,7 +111,7 @@ const dayText = ({ on }: SaleAnimalView, days: number): string =>
 
 function answerText(
   view: SaleAnimalView,
-  { best, range }: SaleOutlook,
+  { outletId, best, range }: SaleOutlook,
   { facts }: OutletView,
   currency: string,
 ): string {
@@ -124,7 +124,16 @@ function answerText(
         ? `Any day to ${dayText(view, to)}`
         : `From ${dayText(view, from)} to ${dayText(view, to)}`;
   const sure = range ? ` (${figureText(range.low / 100, 0)} to ${figureText(range.high / 100, 0)})` : '';
-  return `${when} at ${facts.name}: ${moneyText(best.minor, currency)}${sure} on the best day, ${best.inDays === 0 ? 'today' : `in ${countText(best.inDays, 'day', 'days')}`}.`;
+  return `${when} at ${facts.name}: ${moneyText(best.minor, currency)}${sure} on the best day, ${best.inDays === 0 ? 'today' : `in ${countText(best.inDays, 'day', 'days')}`}.${wantedText(view, facts.name, outletId)}`;
+}
+
+/** On which of these days it lies in what the outlet wants, where that is not all of them. */
+function wantedText(view: SaleAnimalView, name: string, outletId: string): string {
+  const readiness = view.row.cells.find((c) => c.outletId === outletId)?.readiness;
+  if (readiness?.kind === 'in-days') return ` ${name} wants it from ${dayText(view, readiness.days)}.`;
+  if (readiness?.kind === 'never') return ` It never lies in what ${name} wants: ask first.`;
+  const closes = readiness?.kind === 'ready' ? readiness.closes : undefined;
+  return closes ? ` ${name} wants it to ${dayText(view, closes.days)}.` : '';
 }
 
 function Worths({

@@ -1,5 +1,5 @@
 import type { SaleRow, SellingView } from '@yaylak/contract';
-import { addDays, dayOf, isoOf, scaleUnit, Z_80 } from '@yaylak/core';
+import { addDays, dayOf, isoOf, scaleUnit, Z_80, wantedRun } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { DenseTable, Frame } from '../../parts/Beside';
@@ -152,6 +152,7 @@ function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
       </td>
       {columns.map(({ id, minor, cell }) => {
         const name = view.outlets.find((o) => o.id === id)?.facts.name ?? 'stays';
+        const isOutside = cell !== undefined && cell.readiness.kind !== 'ready';
         return (
           <td key={id} data-figure>
             {minor === null ? (
@@ -161,7 +162,7 @@ function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
                 type="button"
                 aria-pressed={at === id}
                 disabled={at === undefined}
-                aria-label={`${tag.text} ${id === 'stays' ? 'stays' : `to ${name}`}, ${figureText(minor / 100, 0)} ${currency}`}
+                aria-label={`${tag.text} ${id === 'stays' ? 'stays' : `to ${name}`}, ${figureText(minor / 100, 0)} ${currency}${isOutside ? ', outside what it wants' : ''}`}
                 onClick={() => onSend(tag.animalId, id)}
                 // What is framed can be dragged along the row, too.
                 draggable={at === id}
@@ -178,6 +179,7 @@ function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
                 }}
               >
                 {figureText(minor / 100, 0)}
+                {isOutside ? <Outside>outside</Outside> : null}
               </Worth>
             )}
           </td>
@@ -191,14 +193,15 @@ function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
 const OLD_DAYS = 28;
 const isOld = (on: string, today: string): boolean => dayOf(today) - dayOf(on) > OLD_DAYS;
 
-/** When it brings most where it brings most. */
+/** When it brings most where it brings most, of the days it is wanted there. */
 function bestText(row: SaleRow, view: SellingView): string {
-  const best = row.cells.find((c) => c.outletId === row.bestOutletId)?.best;
-  if (!best) return row.cells.length === 0 ? '' : 'no day it may go';
+  const there = row.cells.find((c) => c.outletId === row.bestOutletId);
+  if (!there?.best) return row.cells.length === 0 ? '' : 'no day it may go';
   const name = view.outlets.find((o) => o.id === row.bestOutletId)?.facts.name ?? '';
   const on = (days: number): string => shortDate(isoOf(addDays(dayOf(view.on), days)));
-  const { from, to } = best.run;
-  return `${name}, ${from === 0 ? (to === 0 ? 'today' : `to ${on(to)}`) : `${on(from)} to ${on(to)}`}`;
+  const { from, to } = wantedRun(there.best.run, there.readiness);
+  if (from === to) return `${name}, ${from === 0 ? 'today' : on(from)}`;
+  return `${name}, ${from === 0 ? `to ${on(to)}` : `${on(from)} to ${on(to)}`}`;
 }
 
 const Sales = styled(DenseTable)`
@@ -254,6 +257,12 @@ const Later = styled.button`
   background: none;
   border: 0;
   cursor: pointer;
+`;
+/** It would pay so much, and may turn it down. */
+const Outside = styled.span`
+  display: block;
+  font: 11px ${fonts.text};
+  color: ${colour('inkSoft')};
 `;
 /** Pressed is where it goes: framed, and said by aria-pressed. */
 const Worth = styled.button`

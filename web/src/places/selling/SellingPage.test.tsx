@@ -126,6 +126,30 @@ describe('who is ready', () => {
     ).toHaveLength(5);
   });
 
+  it('says of each when to sell where it brings most, of the days it is wanted there', async () => {
+    const at = (text: string, readiness: SaleCell['readiness']) =>
+      aSale(text, 10_600, null, { cells: [aCell(market.id, 10_600, { readiness })] });
+    const ready = { kind: 'ready', chance: 0.8, isNarrow: undefined } as const;
+    show(
+      aSelling({
+        rows: [
+          at('26-0001', { ...ready, closes: undefined }),
+          at('26-0002', { ...ready, closes: { days: 2, by: { of: 'weight', side: 'over' } } }),
+          at('26-0003', { kind: 'in-days', days: 12, chance: 0.7, isNarrow: undefined }),
+          at('26-0004', { ...ready, closes: { days: 0, by: { of: 'weight', side: 'over' } } }),
+        ],
+        split: null,
+      }),
+    );
+    await screen.findByText('26-0001');
+    expect(screen.getAllByRole('button', { name: /today, or later\?$/ }).map((b) => b.textContent)).toEqual([
+      'Hill market, to 2 Dec',
+      'Hill market, to 25 Nov',
+      'Hill market, 5 Dec',
+      'Hill market, today',
+    ]);
+  });
+
   it('says of a weight a month old how old it is', async () => {
     const weight = first.weight && { ...first.weight, on: '2026-10-20' };
     show(aSelling({ rows: [{ ...first, weight }, third] }));
@@ -186,6 +210,7 @@ describe('who is ready', () => {
 
   it('tells of one whether to sell today or later, how sure that is, and what it hangs on', async () => {
     const moved = { bestIn: 12, bestMinor: 11_900 };
+    const later = { kind: 'in-days', days: 5, chance: 0.7, isNarrow: undefined } as const;
     const outlook = {
       outletId: market.id,
       margins: Array.from({ length: 121 }, (_, n) => (n < 3 ? null : 10_000 + 20 * n - n * n)),
@@ -210,7 +235,11 @@ describe('who is ready', () => {
         'GET /api/selling': aSelling(),
         [`GET /api/selling/animals/${encodeURIComponent(first.tag.animalId)}`]: {
           on: TODAY,
-          row: { ...first, bestOutletId: market.id },
+          row: {
+            ...first,
+            bestOutletId: market.id,
+            cells: [aCell(market.id, 10_600, { readiness: later }), first.cells[1]],
+          },
           outlets: [market, bridge],
           outlooks: [outlook, closed],
         },
@@ -220,7 +249,7 @@ describe('who is ready', () => {
     const sheet = await screen.findByRole('dialog', { name: '26-0018: sell today, or later?' });
     expect(
       await within(sheet).findByText(
-        /From 26 Nov to 13 Dec at Hill market: 101.00.EUR \(94 to 108\) on the best day, in 10 days\./,
+        /From 26 Nov to 13 Dec at Hill market: 101.00.EUR \(94 to 108\) on the best day, in 10 days\. Hill market wants it from 28 Nov\./,
       ),
     ).toBeVisible();
     expect(
@@ -434,9 +463,28 @@ it('records what the pen ate, each head its part, with the price', async () => {
   expect(entries()[0]).toMatchObject({ type: 'feed', feed: 'Barley', kg: 24, priceMinor: 38, on: TODAY });
 });
 
+it('counts on outlets for those outside what they want only where that is ticked', async () => {
+  const view = aSelling();
+  const split = { ...view.split, columns: { ...view.split?.columns, [second.tag.animalId]: market.id } } as never;
+  const { user } = show(view, {
+    'GET /api/selling': ({ query }) => (query.get('outside') === 'asked' ? { ...view, split } : view),
+  });
+  const panel = (await screen.findByRole('heading', { name: /The pen, split/ })).closest('section') as HTMLElement;
+  expect(within(panel).queryByRole('row', { name: /Hill market/ })).toBeNull();
+  const tick = within(panel).getByRole('checkbox', { name: 'Also those outside what an outlet wants' });
+  expect(tick).not.toBeChecked();
+  await user.click(tick);
+  expect(await within(panel).findByRole('row', { name: /Hill market/ })).toHaveTextContent('1 head');
+  await user.click(tick);
+  await waitFor(() => expect(within(panel).queryByRole('row', { name: /Hill market/ })).toBeNull());
+});
+
 it('says of a split how many an outlet may turn down', async () => {
   const out = { ...aCell(bridge.id, 11_200), readiness: { kind: 'in-days', days: 9, chance: 0.4 } as never };
   const outside = { ...first, cells: [aCell(market.id, 10_600), out] };
   show(aSelling({ rows: [third, outside, second, held, kept] }));
   expect(await screen.findByText('1 outside what it wants: ask first')).toBeVisible();
+  expect(screen.getByRole('button', { name: /to Stone bridge, 112 EUR, outside what it wants$/ })).toHaveTextContent(
+    'outside',
+  );
 });

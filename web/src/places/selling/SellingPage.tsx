@@ -32,7 +32,23 @@ export function SellingPage() {
   const kept = today?.head.map((h) => h.species) ?? [];
   const species = SPECIES.find((s) => s === params.get('species')) ?? kept[0] ?? 'sheep';
   const groupId = params.get('group');
-  const { data, error, refetch } = useQuery(sellingQuery(groupId === null ? { species } : { species, groupId }));
+  const asksAll = params.get('outside') === 'asked';
+  const { data, error, refetch } = useQuery({
+    ...sellingQuery({
+      species,
+      ...(groupId === null ? {} : { groupId }),
+      ...(asksAll ? { outside: 'asked' as const } : {}),
+    }),
+    // Only the split becomes another: what is shown stands until it is there.
+    placeholderData: (shown) =>
+      shown?.species === species && (groupId ?? shown.groupId) === shown.groupId ? shown : undefined,
+  });
+  const askAll = (next: boolean): void =>
+    setParams((now) => {
+      if (next) now.set('outside', 'asked');
+      else now.delete('outside');
+      return now;
+    });
   const pickers = (
     <>
       <Choice
@@ -65,7 +81,16 @@ export function SellingPage() {
         {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={8} />}
       </Page>
     );
-  return <Pen key={`${species} ${data.groupId ?? ''}`} view={data} species={species} pickers={pickers} />;
+  return (
+    <Pen
+      key={`${species} ${data.groupId ?? ''}`}
+      view={data}
+      species={species}
+      pickers={pickers}
+      asksAll={asksAll}
+      onAskAll={askAll}
+    />
+  );
 }
 const TITLE = 'Who is ready, and where do they bring most?';
 
@@ -73,9 +98,11 @@ interface PenProps {
   readonly view: SellingView;
   readonly species: Species;
   readonly pickers: React.ReactNode;
+  readonly asksAll: boolean;
+  readonly onAskAll: (asksAll: boolean) => void;
 }
 
-function Pen({ view, species, pickers }: PenProps) {
+function Pen({ view, species, pickers, asksAll, onAskAll }: PenProps) {
   const { data: holding } = useQuery(holdingQuery);
   const [byHand, setByHand] = useByHand(view);
   const [problem, setProblem] = useState<string>();
@@ -157,6 +184,8 @@ function Pen({ view, species, pickers }: PenProps) {
                 view={view}
                 made={made}
                 currency={currency}
+                asksAll={asksAll}
+                onAskAll={onAskAll}
                 onBack={() => setByHand({})}
                 onPlan={(outletId) => void plan(outletId)}
               />

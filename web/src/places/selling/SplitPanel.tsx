@@ -3,6 +3,7 @@ import { Button } from '../../parts/Button';
 import { FigureTable } from '../../parts/FigureTable';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
+import { Tick } from '../../parts/Tick';
 import { countText, moneyApartText, moneyText } from '../../words/format';
 import type { MadeSplit } from './split';
 
@@ -10,13 +11,16 @@ interface Props {
   readonly view: SellingView;
   readonly made: MadeSplit;
   readonly currency: string;
+  /** Those outside what an outlet wants are counted as taken too. */
+  readonly asksAll: boolean;
+  readonly onAskAll: (asksAll: boolean) => void;
   readonly onBack: () => void;
   /** They are put on a load that is planned. */
   readonly onPlan: (outletId: string) => void;
 }
 
 /** The pen as it is split: heads and money by outlet, and what one outlet alone would lose. */
-export function SplitPanel({ view, made, currency, onBack, onPlan }: Props) {
+export function SplitPanel({ view, made, currency, asksAll, onAskAll, onBack, onPlan }: Props) {
   const { split, outlets } = view;
   const nameOf = (id: string): string => outlets.find((o) => o.id === id)?.facts.name ?? 'stays';
   if (!split) return null;
@@ -34,6 +38,11 @@ export function SplitPanel({ view, made, currency, onBack, onPlan }: Props) {
             Every way to use the outlets is tried: each takes its least to its most and is paid one trip; inside it
             every head goes where the whole pen brings most. Who stays counts with what its best day a week or more from
             now brings, its keep until then and its share of that trip taken off.
+          </p>
+          <p>
+            A head goes only where it lies in what the outlet wants, as surely as the outlet asks for; only one that can
+            neither go there nor stay is offered to all. Ticked below, the others are counted as taken too: ask there
+            before you load them.
           </p>
           <p>
             Weights are those expected today, with how unsure they are; a class is the mean over the classes it may be
@@ -83,6 +92,7 @@ export function SplitPanel({ view, made, currency, onBack, onPlan }: Props) {
           <Button onPress={onBack}>As the split has it</Button>
         </>
       ) : null}
+      <Tick label="Also those outside what an outlet wants" isSelected={asksAll} onChange={onAskAll} />
       <Small>
         {trips.length > 0 ? `Haulage of ${trips.join(' and ')} is off. ` : ''}
         {best ? `All to ${nameOf(best.outletId)} loses ${moneyText(best.losesMinor, currency)}` : ''}

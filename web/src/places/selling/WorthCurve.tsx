@@ -1,4 +1,5 @@
 import type { SaleRow } from '@yaylak/contract';
+import { wantedRun } from '@yaylak/core';
 import { Area, ComposedChart, Line, XAxis, YAxis } from 'recharts';
 import { colour } from '../../theme/tokens';
 import { figureText } from '../../words/format';
@@ -12,11 +13,12 @@ interface Props {
 const WIDTH = 116;
 const HEIGHT = 46;
 
-/** What one is worth by day where it brings most, its keep taken off; the days as good as the best are shaded. */
+/** What one is worth by day where it brings most, its keep taken off; the days as good as the best on which it is wanted are shaded. */
 export function WorthCurve({ row, currency }: Props) {
   const known = row.curve.flatMap((m) => m ?? []);
   if (known.length < 2) return null;
-  const run = row.cells.find((c) => c.outletId === row.bestOutletId)?.best?.run;
+  const there = row.cells.find((c) => c.outletId === row.bestOutletId);
+  const run = there?.best ? wantedRun(there.best.run, there.readiness) : undefined;
   const [low, high] = [Math.min(...known), Math.max(...known)];
   // A flat curve is drawn flat: the scale is never narrower than a twentieth of the money.
   const least = Math.min(low, high - Math.abs(high) / 20);
