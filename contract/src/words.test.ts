@@ -45,7 +45,11 @@ it.each<[Refusal, string]>([
     'Only a female carries young. Choose another animal, or correct its sex first.',
   ],
   [
-    { code: 'not-killed', field: 'animalId', value: 'x' },
+    { code: 'not-killed', field: 'animalId', value: 'x', left: { how: 'died', on: '2026-11-02' } },
+    'It died on 2 Nov 2026, and was not killed. Look at the tag: another one may be meant.',
+  ],
+  [
+    { code: 'not-killed', field: 'animalId', value: 'x', left: undefined },
     'It has not left to be killed. Record that it left first, or look at the tag: another one may be meant.',
   ],
   [

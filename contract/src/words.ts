@@ -92,7 +92,9 @@ export function refusalText(
     case 'not-sold':
       return 'A buyer, an outlet, a price or a weight at the sale is said of one that was sold or slaughtered. Leave it out, or choose how it left.';
     case 'not-killed':
-      return 'It has not left to be killed. Record that it left first, or look at the tag: another one may be meant.';
+      return refusal.left
+        ? `It ${refusal.left.how === 'died' ? 'died' : 'was lost'} on ${dayText(refusal.left.on)}, and was not killed. Look at the tag: another one may be meant.`
+        : 'It has not left to be killed. Record that it left first, or look at the tag: another one may be meant.';
     case 'carcass-known':
       return `Its result of ${dayText(refusal.on)} is already recorded. If that is wrong, delete it first.`;
     case 'result-of-another-time':
@@ -263,8 +265,8 @@ function parentageText(fault: ParentageFault, role: ParentRole, name: string): s
   }
 }
 
-/** The first few by name, the others counted. */
-function listed(names: readonly string[]): string {
+/** The first few by name, the others counted: `a, b and c`, `a, b, c, d and 3 more`. */
+export function listed(names: readonly string[]): string {
   const more = names.length - NAMED;
   if (more > 0) return `${names.slice(0, NAMED).join(', ')} and ${more} more`;
   return [names.slice(0, -1).join(', '), ...names.slice(-1)].filter((part) => part !== '').join(' and ');

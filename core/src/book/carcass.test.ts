@@ -29,11 +29,12 @@ it('is that of one that left to be killed, on the day it left or within sixty da
   expect(refused(aLamb(killed), '2027-01-10')?.code).toBe('result-of-another-time');
 });
 
-it.each<[string, DepartureWritten | undefined]>([
-  ['one that is still here', undefined],
-  ['one that died', { how: 'died' }],
-])('is not that of %s', (_, left) => {
-  expect(refused(aLamb(left))?.code).toBe('not-killed');
+it.each<[string, DepartureWritten | undefined, object | undefined]>([
+  ['one that is still here', undefined, undefined],
+  ['one that died', { how: 'died' }, { how: 'died', on: '2026-11-10' }],
+  ['one that was lost', { how: 'lost' }, { how: 'lost', on: '2026-11-10' }],
+])('is not that of %s', (_, written, left) => {
+  expect(refused(aLamb(written))).toMatchObject({ code: 'not-killed', left });
 });
 
 it('is there once', () => {

@@ -25,7 +25,6 @@ type PlainCode =
   | 'nothing-measured'
   | 'nothing-felt'
   | 'not-sold'
-  | 'not-killed'
   | 'deducted-over-price'
   | 'not-a-class'
   | 'not-a-dam'
@@ -58,6 +57,8 @@ type PlainCode =
 /** Why an entry is refused, with the field, the value and what it takes to say the remedy. */
 export type Refusal = { readonly field: string; readonly value: string } & (
   | { readonly code: PlainCode }
+  /** Undefined of one that is still here. */
+  | { readonly code: 'not-killed'; readonly left: { readonly how: 'died' | 'lost'; readonly on: string } | undefined }
   | { readonly code: 'before-birth'; readonly bornOn: string }
   | { readonly code: 'born-after-arrival'; readonly on: string }
   /** Older than any of its species. */

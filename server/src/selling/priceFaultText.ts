@@ -1,8 +1,9 @@
+import { dayText } from '@yaylak/contract';
 import type { PriceFault } from '@yaylak/core';
 
 /** What is wrong with a price list, with value and remedy. */
 export function priceFaultText({ fault, from }: PriceFault): string {
-  const of = `Prices from ${from}`;
+  const of = `Prices from ${dayText(from)}`;
   switch (fault.kind) {
     case 'price-not-positive':
       return `${of}: a price of ${fault.value / 100} pays nothing. Type what the outlet pays.`;

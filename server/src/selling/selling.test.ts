@@ -281,11 +281,11 @@ describe('outlets', () => {
   it.each([
     [
       { prices: [{ from: '2026-01-01', baseMinor: 0, bands: [] }] },
-      'Prices from 2026-01-01: a price of 0 pays nothing. Type what the outlet pays.',
+      'Prices from 1 Jan 2026: a price of 0 pays nothing. Type what the outlet pays.',
     ],
     [
       { payBy: 'grid' },
-      'Prices from 2026-01-01: this outlet pays by class and has no grid. Fill one in, or choose another way to pay.',
+      'Prices from 1 Jan 2026: this outlet pays by class and has no grid. Fill one in, or choose another way to pay.',
     ],
     [{ least: 5, most: 3 }, 'It takes at most 3 and at least 5: no load would do. Raise the one or lower the other.'],
     [{ wants: { fromFat: 9, toFat: 4 } }, '4 lies under 9: nothing would fit. Exchange the two.'],
@@ -303,7 +303,7 @@ describe('outlets', () => {
           },
         ],
       },
-      'Prices from 2026-01-01: two bands cover 16 kg. Let one end where the next begins.',
+      'Prices from 1 Jan 2026: two bands cover 16 kg. Let one end where the next begins.',
     ],
     [
       {
@@ -325,7 +325,7 @@ describe('outlets', () => {
           },
         ],
       },
-      'Prices from 2026-01-01: the grid has 2 rows and needs 5. Paste the whole field.',
+      'Prices from 1 Jan 2026: the grid has 2 rows and needs 5. Paste the whole field.',
     ],
   ])('with what nothing could be paid by are refused, with the remedy: %#', async (facts, message) => {
     const refused = await t

@@ -37,8 +37,14 @@ export const carcass: FactKind<'carcasses', CarcassWritten, CarcassFact> = {
   }),
   isOfGone: true,
   check({ day, carcassKg, shape, fat, priceMinor, deductedMinor }, facts, book) {
-    const left = facts.departures.findLast((d) => d.how === 'slaughtered' || d.how === 'sold');
-    if (!left) return { code: 'not-killed', field: 'animalId', value: facts.record.id };
+    const left = facts.departures.at(-1);
+    if (left?.how !== 'slaughtered' && left?.how !== 'sold')
+      return {
+        code: 'not-killed',
+        field: 'animalId',
+        value: facts.record.id,
+        left: left?.how === 'died' || left?.how === 'lost' ? { how: left.how, on: isoOf(left.on) } : undefined,
+      };
     const [known] = facts.carcasses;
     if (known) return { code: 'carcass-known', field: 'animalId', value: facts.record.id, on: isoOf(known.on) };
     if (day < left.on || day > left.on + COMES_WITHIN_DAYS)

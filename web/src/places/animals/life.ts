@@ -1,4 +1,4 @@
-import type { AnimalView } from '@yaylak/contract';
+import { listed, type AnimalView } from '@yaylak/contract';
 import { dayOf, isoOf, type Day } from '@yaylak/core';
 import { TEST_RESULT_WORDS } from '../../words/carrying';
 import { scoreText } from '../../words/condition';
@@ -147,7 +147,7 @@ function tagMarks(view: AnimalView): LifeMark[] {
       from: dayOf(on),
       to: dayOf(on),
       label: 'fitted',
-      words: `${texts.join(' and ')} fitted on ${fullDate(on)}`,
+      words: `${listed(texts)} fitted on ${fullDate(on)}`,
       tone: 'good',
     })),
     ...view.identifiers.flatMap((i): LifeMark[] =>

@@ -1,4 +1,4 @@
-import type { SetAnimal } from '@yaylak/contract';
+import { listed, type SetAnimal } from '@yaylak/contract';
 import { ReasonSheet } from './ReasonSheet';
 
 interface Props {
@@ -11,7 +11,7 @@ interface Props {
 export const LetBackSheet = ({ animal, onClose, onLetBack }: Props) => (
   <ReasonSheet
     title={`Let ${animal?.tag.text ?? ''} back?`}
-    words={`It failed on ${animal?.eye.failed.map((f) => f.name.toLowerCase()).join(' and ') ?? ''}. It will be ranked with the others, and the reason goes with the choice.`}
+    words={`It failed on ${listed(animal?.eye.failed.map((f) => f.name.toLowerCase()) ?? [])}. It will be ranked with the others, and the reason goes with the choice.`}
     action="Let back"
     isOpen={animal !== undefined}
     onClose={onClose}

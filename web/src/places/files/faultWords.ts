@@ -1,3 +1,4 @@
+import { listed } from '@yaylak/contract';
 import type { RowFault } from '@yaylak/core';
 
 const FIELD_WORDS: Readonly<Record<RowFault['field'], string>> = {
@@ -72,7 +73,7 @@ export function faultWords({ value, reason, known, field }: RowFault): string {
     case 'below-zero':
       return `“${value}” is under 0; write what it is without a sign`;
     case 'stands-twice':
-      return `“${value}” stands in lines ${(known ?? []).join(' and ')} and they differ; leave the right one, or correct the number`;
+      return `“${value}” stands in lines ${listed(known ?? [])}, and they differ; leave the right one, or correct the number`;
     case 'unknown-word':
       return `“${value}” is not a ${FIELD_WORDS[field]} known here; use ${(known ?? []).join(', ')}`;
   }

@@ -1,5 +1,5 @@
 import { useQueryClient, useQuery } from '@tanstack/react-query';
-import type { GroupView, PairingView } from '@yaylak/contract';
+import { listed, type GroupView, type PairingView } from '@yaylak/contract';
 import { SPECIES_WORDS } from '@yaylak/core';
 import { useState } from 'react';
 import { ask } from '../../api/client';
@@ -133,7 +133,7 @@ function whyNone(view: PairingView, female: PairingView['females'][number]): str
   const own = view.males.map((m, column) => ({ m, refusal: view.refusals[row * n + column] ?? null }));
   const allowed = own.filter((o) => o.refusal === null && o.m.isReady);
   if (allowed.length > 0)
-    return `${allowed.map((o) => o.m.tag.name ?? o.m.tag.text).join(' and ')} may serve her and ${allowed.length === 1 ? 'has' : 'have'} no room left`;
+    return `${listed(allowed.map((o) => o.m.tag.name ?? o.m.tag.text))} may serve her and ${allowed.length === 1 ? 'has' : 'have'} no room left`;
   const kin = own.filter((o) => o.refusal?.code === 'relation' || o.refusal?.code === 'inbreeding').length;
   const carriers = own.filter((o) => o.refusal?.code === 'carriers').length;
   const unfit = own.filter((o) => o.refusal === null).length;

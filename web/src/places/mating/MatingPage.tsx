@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { FemaleToMateView, MatingView } from '@yaylak/contract';
+import { listed, type FemaleToMateView, type MatingView } from '@yaylak/contract';
 import { SPECIES, SPECIES_WORDS } from '@yaylak/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -135,7 +135,7 @@ function Aside({ data }: { readonly data: MatingView }) {
           <p>None recorded yet. Look twice a day, when they are at rest.</p>
         ) : (
           <p>
-            Last {data.looks.map((l) => dayAndHour(l, today)).join(' and ')}.
+            Last {listed(data.looks.map((l) => dayAndHour(l, today)))}.
             {hours !== undefined && hours > 14 && data.school !== 'none' ? <b> More than half a day ago.</b> : null}
           </p>
         )}

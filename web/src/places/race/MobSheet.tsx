@@ -1,3 +1,4 @@
+import { listed } from '@yaylak/contract';
 import { MOBS, type Mob } from '@yaylak/core';
 import { useParams, useSearchParams } from 'react-router';
 import { LineTable } from '../../parts/LineTable';
@@ -27,7 +28,7 @@ export function MobSheet() {
     <PaperSheet>
       <PaperHead title={`${heading}: ${job.name}`} back={{ to: `/race/${id}`, words: 'Back to the job' }} />
       <p>
-        {fullDate(job.on)}, scored by {(job.settings?.score?.scorers ?? []).join(' and ') || job.startedBy}.
+        {fullDate(job.on)}, scored by {listed(job.settings?.score?.scorers ?? []) || job.startedBy}.
       </p>
       {shown.map((mob) => (
         <section key={mob}>

@@ -1,4 +1,4 @@
-import type { SellingView } from '@yaylak/contract';
+import { listed, type SellingView } from '@yaylak/contract';
 import { Button } from '../../parts/Button';
 import { FigureTable } from '../../parts/FigureTable';
 import { How } from '../../parts/How';
@@ -94,7 +94,7 @@ export function SplitPanel({ view, made, currency, asksAll, onAskAll, onBack, on
       ) : null}
       <Tick label="Also those outside what an outlet wants" isSelected={asksAll} onChange={onAskAll} />
       <Small>
-        {trips.length > 0 ? `Haulage of ${trips.join(' and ')} is off. ` : ''}
+        {trips.length > 0 ? `Haulage of ${listed(trips)} is off. ` : ''}
         {best ? `All to ${nameOf(best.outletId)} loses ${moneyText(best.losesMinor, currency)}` : ''}
         {second ? `, to ${nameOf(second.outletId)} ${moneyText(second.losesMinor, currency)}` : ''}
         {best ? '.' : 'No outlet could take all.'}

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { TagNeedView } from '@yaylak/contract';
+import { listed, type TagNeedView } from '@yaylak/contract';
 import { spacedDigits } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -25,7 +25,7 @@ export function NeedRow({ need }: { readonly need: TagNeedView }) {
             {needWords(need)}
             <Small>
               {need.groupName ?? 'no group'}
-              {need.worn.length > 0 ? `, tagged ${need.worn.map(shortWords).join(' and ')}` : ''}
+              {need.worn.length > 0 ? `, tagged ${listed(need.worn.map(shortWords))}` : ''}
             </Small>
           </span>
         </Row>
