@@ -3,9 +3,9 @@ import { expect, type Page } from '@playwright/test';
 
 /**
  * Blocks of the year band are lower than 24 px. Each has an equal of full size, the chips of Animals, the lanes of the
- * year plan and the loads of Today (WCAG 2.5.8, exception "equivalent"), and arrow keys go along them.
+ * year plan and what Today says of selling (WCAG 2.5.8, exception "equivalent"), and arrow keys go along them.
  */
-export const BAND_KINDS = 'mating|carrying|births|rearing|load';
+export const BAND_KINDS = 'mating|carrying|births|rearing|load|sale';
 const isBandBlock = (rule: string, html: string): boolean =>
   rule === 'target-size' && new RegExp(`data-kind="(${BAND_KINDS})"`).test(html);
 

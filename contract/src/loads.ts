@@ -100,5 +100,10 @@ export interface SaleAheadView {
   readonly species: readonly SpeciesAhead[];
   readonly loads: readonly LoadAhead[];
   /** Reservations that end within a week. */
-  readonly reserved: readonly { readonly tag: TagView; readonly buyer: string; readonly until: string }[];
+  readonly reserved: readonly {
+    readonly tag: TagView;
+    readonly species: Species;
+    readonly buyer: string;
+    readonly until: string;
+  }[];
 }

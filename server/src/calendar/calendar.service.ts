@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { chanceText, stepName, workTitle } from '@yaylak/contract';
+import { chanceText, dayText, stepName, workTitle, type WindowView } from '@yaylak/contract';
 import { addDays, CARRYING_FROM, dayOf, isoOf, SPECIES_WORDS, type Day } from '@yaylak/core';
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
 import { BirthsToComeService } from '../carrying/birthsToCome.service';
@@ -68,7 +68,7 @@ export class CalendarService {
     return calendar.toString();
   }
 
-  /** Loads that are planned, reservations that end, and when the first of those ready are ready no longer. */
+  /** Loads planned, reservations that end, the outlets' next days, and when the first of those ready are ready no longer. */
   private async sales(): Promise<CalendarEvent[]> {
     const { loads, reserved, species } = await this.saleAhead.view();
     const onOne = (id: string, on: string, summary: string, ...lines: string[]): CalendarEvent => ({
@@ -82,6 +82,16 @@ export class CalendarService {
       ...loads.map((l) => onOne(`load-${l.id}`, l.on, `Load for ${l.outletName}`, `${l.heads} head.`)),
       ...reserved.map((r) =>
         onOne(`reserved-${r.tag.animalId}-${r.until}`, r.until, `${r.tag.text}: kept for ${r.buyer} to this day`),
+      ),
+      ...species.flatMap((s) =>
+        s.outlets.map((o) =>
+          onOne(
+            `outlet-${o.id}-${o.goesOn}`,
+            o.goesOn,
+            `${o.name} goes: ${o.fits} ready`,
+            `${SPECIES_WORDS[s.species].name} that lie in what it wants today.`,
+          ),
+        ),
       ),
       ...species.flatMap((s) =>
         s.closesOn === null
@@ -109,8 +119,8 @@ export class CalendarService {
               from: dayOf(r.birth.bestFrom),
               to: dayOf(r.birth.bestTo),
               lines: [
-                `In young: ${chanceText(r.probability)}. Served ${r.servedOn}.`,
-                `From ${r.birth.opens}, at the latest ${r.birth.closes}.`,
+                `In young: ${chanceText(r.probability)}. Served ${dayText(r.servedOn)}.`,
+                `From ${dayText(r.birth.opens)}, at the latest ${dayText(r.birth.closes)}.`,
               ],
             },
           ],
@@ -125,7 +135,14 @@ export class CalendarService {
         if (closes < today - BACK_DAYS) return [];
         const window = step.isStretch
           ? []
-          : [`Opens ${isoOf(opens)}, best ${isoOf(bestFrom)} to ${isoOf(bestTo)}, closes ${isoOf(closes)}.`];
+          : [
+              windowLine({
+                opens: isoOf(opens),
+                bestFrom: isoOf(bestFrom),
+                bestTo: isoOf(bestTo),
+                closes: isoOf(closes),
+              }),
+            ];
         const doneOn = record.facts.done[step.key];
         return [
           {
@@ -133,7 +150,7 @@ export class CalendarService {
             summary: `${stepName(step, record.facts)}${doneOn ? ' (done)' : ''}`,
             from: bestFrom,
             to: bestTo,
-            lines: [record.facts.name, ...window, ...(doneOn ? [`Done on ${doneOn}.`] : [])],
+            lines: [record.facts.name, ...window, ...(doneOn ? [`Done on ${dayText(doneOn)}.`] : [])],
           },
         ];
       }),
@@ -147,17 +164,16 @@ export class CalendarService {
           summary: workTitle(work),
           from: dayOf(w.bestFrom),
           to: dayOf(w.bestTo),
-          lines: [
-            ...work.why,
-            ...(work.group ? [work.group.name] : []),
-            `Opens ${w.opens}, best ${w.bestFrom} to ${w.bestTo}, closes ${w.closes}.`,
-          ],
+          lines: [...work.why, ...(work.group ? [work.group.name] : []), windowLine(w)],
         },
       ];
     });
     return [...steps, ...due, ...this.births()];
   }
 }
+
+const windowLine = ({ opens, bestFrom, bestTo, closes }: WindowView): string =>
+  `Opens ${dayText(opens)}, best ${dayText(bestFrom)} to ${dayText(bestTo)}, closes ${dayText(closes)}.`;
 
 /** A calendar day as the library wants it: the date at midnight UTC, of which it writes only the date. */
 const utc = (day: Day): Date => new Date(`${isoOf(day)}T00:00:00Z`);

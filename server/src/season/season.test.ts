@@ -227,7 +227,7 @@ describe('the calendar', () => {
     expect(mating?.event.uid).toBe(`${plan.id}-mating@yaylak`);
     const count = await event('Scan and count');
     expect([count?.event.startDate.toString(), count?.event.endDate.toString()]).toEqual(['2028-01-01', '2028-01-14']);
-    expect(count?.event.description).toContain('Opens 2027-11-29, best 2028-01-01 to 2028-01-13, closes 2028-02-15.');
+    expect(count?.event.description).toContain('Opens 29 Nov 2027, best 1 Jan 2028 to 13 Jan 2028, closes 15 Feb 2028.');
     const round = await event('Score before lambing');
     expect(round?.event.startDate.toString()).toBe('2028-01-24');
   });

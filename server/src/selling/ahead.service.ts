@@ -84,7 +84,8 @@ export class SaleAheadService {
       .flatMap((facts) => {
         const kept = isPresent(facts, today) ? reservedOn(facts, today) : undefined;
         if (kept?.until === undefined || kept.until > addDays(today, ENDS_WITHIN_DAYS)) return [];
-        return [{ tag: tagView(facts, today), buyer: kept.buyer, until: isoOf(kept.until) }];
+        const { species } = facts.record;
+        return [{ tag: tagView(facts, today), species, buyer: kept.buyer, until: isoOf(kept.until) }];
       })
       .sort((a, b) => (a.until < b.until ? -1 : 1));
   }

@@ -98,6 +98,7 @@ it('is told for the days ahead with who is ready, which outlet goes next, and wh
   const ics = (await t.http().get(`/api/calendar.ics?key=${calendarKey}`).expect(200)).text;
   expect(ics).toContain('SUMMARY:Load for Hill market');
   expect(ics).toContain('26-0032: kept for Ms Hill to this day');
+  expect(ics.replaceAll('\r\n ', '')).toMatch(/VALUE=DATE:20261125[\s\S]*?SUMMARY:Hill market goes: 1 ready/);
 });
 
 it('is held against today once its day is over', async () => {

@@ -1,13 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
-import type { YearBandView } from '@yaylak/contract';
-import { dayOf, SPECIES_WORDS } from '@yaylak/core';
+import type { SaleAheadView, YearBandView } from '@yaylak/contract';
+import { dayOf, SPECIES_WORDS, type Species } from '@yaylak/core';
 import { Fragment } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { yearBandQuery } from '../api/queries';
+import { saleAheadQuery } from '../api/selling';
 import { dotted, slanted } from './weave';
 import { colour, phone, space } from '../theme/tokens';
 import { countText, shortDate } from '../words/format';
+import { goesText, hasReady, keptText, readyText } from '../words/saleAhead';
 import { PlainList } from './PlainList';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
@@ -27,7 +29,8 @@ interface BlockOnBand {
 }
 
 /** A lane's blocks in order of day: what is planned pale, what happened over it. */
-function blocksOf({ species, blocks, planned, carrying, loads }: BandLane): BlockOnBand[] {
+function blocksOf(lane: BandLane, sales: SaleAheadView | undefined): BlockOnBand[] {
+  const { species, blocks, planned, carrying, loads } = lane;
   const { name, birth } = SPECIES_WORDS[species];
   const plannedWords = { mating: 'mating', carrying: 'carrying', births: birth, rearing: 'rearing' } as const;
   return [
@@ -67,12 +70,41 @@ function blocksOf({ species, blocks, planned, carrying, loads }: BandLane): Bloc
       words: `${name}: ${b.young} ${KIND_WORDS[b.kind]}, ${shortDate(b.from)} to ${shortDate(b.to)}`,
       opens: `/animals?species=${species}&bornIn=${b.batchFrom.slice(0, 4)}&presence=all`,
     })),
+    ...(sales ? salesOf(species, sales) : []),
   ].sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : 0));
+}
+
+/** Who is ready and which outlets go next, to the day the first is ready no longer; and who is kept for a buyer to which day. */
+function salesOf(species: Species, { on, species: all, reserved }: SaleAheadView): BlockOnBand[] {
+  const block = { kind: 'sale', isPlanned: false } as const;
+  return [
+    ...all
+      .filter((s) => s.species === species && hasReady(s))
+      .map((s) => ({
+        ...block,
+        key: 'ready',
+        from: on,
+        to: s.closesOn ?? on,
+        words: [readyText(s), ...s.outlets.map((o) => goesText(o, on))].join('; '),
+        opens: `/selling?species=${species}`,
+      })),
+    ...reserved
+      .filter((r) => r.species === species)
+      .map((r) => ({
+        ...block,
+        key: `kept ${r.tag.animalId}`,
+        from: r.until,
+        to: r.until,
+        words: `${r.tag.text} ${keptText(r)}`,
+        opens: `/animals/${r.tag.animalId}`,
+      })),
+  ];
 }
 
 /** The year across the top: a lane per species, pale what the plans want, full what happened. */
 export function YearBand() {
   const { data } = useQuery(yearBandQuery);
+  const { data: sales } = useQuery(saleAheadQuery);
   const navigate = useNavigate();
   if (!data) return <Lanes aria-hidden style={{ minHeight: 84 }} />;
   const first = dayOf(`${data.year}-01-01`);
@@ -90,7 +122,7 @@ export function YearBand() {
         <Fragment key={lane.species}>
           <LaneName>{SPECIES_WORDS[lane.species].name}</LaneName>
           <Lane aria-label={`${SPECIES_WORDS[lane.species].name} in ${data.year}`}>
-            {blocksOf(lane).map((b) => (
+            {blocksOf(lane, sales).map((b) => (
               <li
                 key={`${b.key}`}
                 style={{ left: `${at(b.from)}%`, width: `${Math.max(0.6, at(b.to, 1) - at(b.from))}%` }}
@@ -159,7 +191,7 @@ const Lane = styled(PlainList)`
     top: 0;
   }
 `;
-/** Slanted mating, plain carrying, dotted births, green rearing; a plan is an outline with the same weave, paler. */
+/** Slanted mating, plain carrying, dotted births, green rearing, blue loads, slanted blue who is for sale; a plan is an outline with the same weave, paler. */
 const Block = styled.button`
   display: block;
   width: 100%;
@@ -182,6 +214,9 @@ const Block = styled.button`
   }
   &[data-kind='load'] {
     background: #8fb0d6;
+  }
+  &[data-kind='sale'] {
+    background: ${slanted('#8fb0d6', '#43597a', 3)};
   }
   &[data-planned] {
     opacity: 0.55;

@@ -1,6 +1,6 @@
 import { act, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
-import type { YearBandView } from '@yaylak/contract';
+import type { SaleAheadView, YearBandView } from '@yaylak/contract';
 import { aGain, anIdentifier, aTag } from '../tests/builders';
 import { renderPage } from '../tests/renderPage';
 import { GainFigure } from './GainFigure';
@@ -214,8 +214,23 @@ describe('the year band', () => {
       <Routes>
         <Route path="*" element={<YearBand />} />
       </Routes>,
-      { answers: { 'GET /api/year-band': band } },
+      { answers: { 'GET /api/year-band': band, 'GET /api/selling/ahead': sales } },
     );
+  const sales: SaleAheadView = {
+    on: band.today,
+    species: [
+      {
+        species: 'sheep',
+        ready: 18,
+        closing: 5,
+        closesOn: '2026-12-15',
+        outlets: [{ id: 'works', name: 'River works', goesOn: '2026-12-01', fits: 15 }],
+      },
+      { species: 'goat', ready: 0, closing: 0, closesOn: null, outlets: [] },
+    ],
+    loads: [],
+    reserved: [{ tag: aTag('26-0063'), species: 'sheep', buyer: 'Ms Hill', until: '2026-11-28' }],
+  };
 
   it('reads each block aloud and goes along them by the arrow keys', async () => {
     const { user } = show();
@@ -226,6 +241,16 @@ describe('the year band', () => {
     await user.keyboard('{ArrowLeft}');
     expect(births).toHaveFocus();
     expect(screen.getByRole('button', { name: 'Sheep: load for Stone bridge, 12 head, 4 Dec' })).toBeVisible();
+  });
+  it('has who is ready, which outlets go next and who is kept for a buyer, and opens the place', async () => {
+    const { user, path } = show();
+    const ready = await screen.findByRole('button', {
+      name: 'Sheep: 23 ready, 5 of them not for long, the first to 15 Dec; River works goes 1 Dec: 15 fit',
+    });
+    expect(screen.getByRole('button', { name: '26-0063 kept for Ms Hill to 28 Nov' })).toBeVisible();
+    expect(screen.queryByRole('button', { name: /Goats: 0 ready/ })).toBeNull();
+    await user.click(ready);
+    await waitFor(() => expect(path()).toBe('/selling?species=sheep'));
   });
   it('is a list a lane, with what is planned said so, and opens its plan', async () => {
     const { user, path } = show();

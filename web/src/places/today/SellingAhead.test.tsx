@@ -17,7 +17,7 @@ const ahead = (change: Partial<SaleAheadView> = {}): SaleAheadView => ({
     { species: 'goat', ready: 0, closing: 0, closesOn: null, outlets: [] },
   ],
   loads: [{ id: 'load', on: '2026-11-26', species: 'sheep', outletName: 'Stone bridge', heads: 12, stopped: 1 }],
-  reserved: [{ tag: aTag('26-0063'), buyer: 'Ms Hill', until: '2026-11-28' }],
+  reserved: [{ tag: aTag('26-0063'), species: 'sheep', buyer: 'Ms Hill', until: '2026-11-28' }],
   ...change,
 });
 const show = (view: SaleAheadView) => renderPage(<SellingAhead />, { answers: { 'GET /api/selling/ahead': view } });

@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { SaleAheadView, SpeciesAhead } from '@yaylak/contract';
-import { SPECIES_WORDS } from '@yaylak/core';
+import type { SaleAheadView } from '@yaylak/contract';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { saleAheadQuery } from '../../api/selling';
@@ -9,6 +8,7 @@ import { PlainList } from '../../parts/PlainList';
 import { Tag } from '../../parts/Tag';
 import { touch } from '../../theme/tokens';
 import { countText, shortDate } from '../../words/format';
+import { goesText, hasReady, keptText, readyText } from '../../words/saleAhead';
 
 /** Who is ready and who goes fat, which outlet goes next, loads that are planned, reservations that end. */
 export function SellingAhead() {
@@ -31,18 +31,13 @@ export function SellingAhead() {
           <li key={of.species}>
             <Whole to={`/selling?species=${of.species}`}>{readyText(of)}</Whole>
             {of.outlets.map((o) => (
-              <Small key={o.id}>
-                {o.name} goes {o.goesOn === data.on ? 'today' : shortDate(o.goesOn)}: {o.fits} fit.
-              </Small>
+              <Small key={o.id}>{goesText(o, data.on)}.</Small>
             ))}
           </li>
         ))}
         {data.reserved.map((r) => (
           <li key={r.tag.animalId}>
-            <Tag tag={r.tag} />{' '}
-            <Small>
-              kept for {r.buyer} to {shortDate(r.until)}
-            </Small>
+            <Tag tag={r.tag} /> <Small>{keptText(r)}</Small>
           </li>
         ))}
       </PlainList>
@@ -50,15 +45,8 @@ export function SellingAhead() {
   );
 }
 
-const hasReady = ({ ready, closing }: SpeciesAhead): boolean => ready + closing > 0;
 const isQuiet = ({ loads, species, reserved }: SaleAheadView): boolean =>
   loads.length === 0 && reserved.length === 0 && !species.some(hasReady);
-
-/** `Sheep: 23 ready, 5 of them not for long, the first to 15 Dec`. */
-function readyText({ species, ready, closing, closesOn }: SpeciesAhead): string {
-  const all = `${SPECIES_WORDS[species].name}: ${ready + closing} ready`;
-  return closing > 0 && closesOn ? `${all}, ${closing} of them not for long, the first to ${shortDate(closesOn)}` : all;
-}
 
 const Whole = styled(Link)`
   display: flex;
