@@ -195,7 +195,7 @@ export const NO_DAY_WORDS: Readonly<Record<NoDayReason, string>> = {
 /** What the answer hangs on, moved. */
 export const hangText = (what: HangsOn, way: 'less' | 'more'): string =>
   ({
-    gain: { less: 'it gains less, by as much as is open', more: 'it gains more, by as much as is open' },
+    gain: { less: 'its gain is at the low end of its range', more: 'its gain is at the high end of its range' },
     keep: { less: 'its keep costs a fifth less', more: 'its keep costs a fifth more' },
     price: { less: 'prices fall by 5 %', more: 'prices rise by 5 %' },
   })[what][way];

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { OutletView, SaleAnimalView, SaleOutlook } from '@yaylak/contract';
-import { addDays, dayOf, isoOf, scaleUnit, Z_80 } from '@yaylak/core';
+import { addDays, dayOf, isoOf, scaleUnit, Z_80, wantedRun, type DayRun } from '@yaylak/core';
 import { useState } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceArea, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { saleAnimalQuery } from '../../api/selling';
@@ -116,7 +116,7 @@ function answerText(
   currency: string,
 ): string {
   if (!best) return '';
-  const { from, to } = best.run;
+  const { from, to } = shownRun(view, outletId, best.run);
   const when =
     from === 0 && to === 0
       ? 'Today'
@@ -127,13 +127,17 @@ function answerText(
   return `${when} at ${facts.name}: ${moneyText(best.minor, currency)}${sure} on the best day, ${best.inDays === 0 ? 'today' : `in ${countText(best.inDays, 'day', 'days')}`}.${wantedText(view, facts.name, outletId)}`;
 }
 
-/** On which of these days it lies in what the outlet wants, where that is not all of them. */
+/** The stretch as good as the best day, no longer than it is wanted; what comes before that is told in words. */
+function shownRun(view: SaleAnimalView, outletId: string, run: DayRun): DayRun {
+  const readiness = view.row.cells.find((c) => c.outletId === outletId)?.readiness;
+  return readiness?.kind === 'ready' ? wantedRun(run, readiness) : run;
+}
+
+/** From when it lies in what the outlet wants, where that is not today. */
 function wantedText(view: SaleAnimalView, name: string, outletId: string): string {
   const readiness = view.row.cells.find((c) => c.outletId === outletId)?.readiness;
   if (readiness?.kind === 'in-days') return ` ${name} wants it from ${dayText(view, readiness.days)}.`;
-  if (readiness?.kind === 'never') return ` It never lies in what ${name} wants: ask first.`;
-  const closes = readiness?.kind === 'ready' ? readiness.closes : undefined;
-  return closes ? ` ${name} wants it to ${dayText(view, closes.days)}.` : '';
+  return readiness?.kind === 'never' ? ` It never lies in what ${name} wants: ask first.` : '';
 }
 
 function Worths({
@@ -147,7 +151,7 @@ function Worths({
 }) {
   const data = outlook.margins.map((minor, day) => ({ day, money: minor === null ? null : minor / 100 }));
   const known = data.flatMap((d) => d.money ?? []);
-  const run = outlook.best?.run;
+  const run = outlook.best ? shownRun(view, outlook.outletId, outlook.best.run) : undefined;
   const words = `Worth by day: ${figureText(known[0] ?? 0, 0)} ${currency} first, ${figureText(Math.max(...known), 0)} at best, ${figureText(known.at(-1) ?? 0, 0)} after ${data.length - 1} days`;
   return (
     <div role="img" aria-label={words} style={{ height: 220 }}>

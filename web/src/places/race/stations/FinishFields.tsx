@@ -21,7 +21,7 @@ interface Props {
 
 const SIGNS = ['−', '+'] as const;
 
-/** Shape by eye and fat by hand, typed or pressed; below, what each outlet says to it. */
+/** Shape by eye and fat by hand, typed or pressed; between them, in sight at once, what each outlet says to it. */
 export function FinishFields({ draft, at, onType }: Props) {
   const [inHand, setInHand] = useState<(typeof FINISH_FIELDS)[number]>('shape');
   const text = (draft.fields[inHand] ?? '').trim();
@@ -44,6 +44,20 @@ export function FinishFields({ draft, at, onType }: Props) {
           </Above>
         ))}
       </StationRow>
+      {outlets.length > 0 ? (
+        <StationRow name="Ready">
+          <Says aria-live="polite">
+            {outlets.map(({ name, box }) => (
+              <li key={name} data-ready={box?.isReady || undefined}>
+                <b>{name}</b>: {boxTodayText(box)}
+              </li>
+            ))}
+          </Says>
+          {feedFrom === undefined ? null : (
+            <Small>{countText(Math.max(0, dayOf(at.job.on) - dayOf(feedFrom)), 'day', 'days')} on feed.</Small>
+          )}
+        </StationRow>
+      ) : null}
       <StationRow name={`Keys, ${inHand === 'shape' ? 'shape' : FAT_PLACE_WORDS[inHand]}`}>
         {classes.map((c) => (
           <Count
@@ -69,14 +83,14 @@ export function FinishFields({ draft, at, onType }: Props) {
             {sign}
           </Count>
         ))}
-        {inHand === 'shape' ? (
-          <Small>From behind: the round of the leg, the fill of the loin.</Small>
-        ) : (
-          <Small>Flat of the hand, no more than it bears. Stand beside, not behind; mind the gate.</Small>
-        )}
-        <Button kind="quiet" onPress={() => setLearning(true)}>
-          What each feels like
-        </Button>
+        <Hint>
+          {inHand === 'shape'
+            ? 'From behind: the round of the leg, the fill of the loin.'
+            : 'Flat of the hand, no more than it bears. Stand beside, not behind; mind the gate.'}
+          <Button kind="quiet" onPress={() => setLearning(true)}>
+            What each feels like
+          </Button>
+        </Hint>
       </StationRow>
       <Sheet
         title="What each class feels like"
@@ -87,20 +101,6 @@ export function FinishFields({ draft, at, onType }: Props) {
       >
         {isLearning ? <FinishGuide /> : null}
       </Sheet>
-      {outlets.length > 0 ? (
-        <StationRow name="Ready">
-          <Says aria-live="polite">
-            {outlets.map(({ name, box }) => (
-              <li key={name} data-ready={box?.isReady || undefined}>
-                <b>{name}</b>: {boxTodayText(box)}
-              </li>
-            ))}
-          </Says>
-          {feedFrom === undefined ? null : (
-            <Small>{countText(Math.max(0, dayOf(at.job.on) - dayOf(feedFrom)), 'day', 'days')} on feed.</Small>
-          )}
-        </StationRow>
-      ) : null}
     </>
   );
 }
@@ -117,6 +117,11 @@ const Above = styled.span`
 const Small = styled.span`
   color: ${colour('inkSoft')};
   font-size: 13px;
+`;
+const Hint = styled(Small)`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
 `;
 const Says = styled(PlainList)`
   display: flex;
