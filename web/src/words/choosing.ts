@@ -5,6 +5,8 @@ import {
   fromKg,
   halfWidth80,
   scaleUnit,
+  SPECIES,
+  SPECIES_WORDS,
   type BreedingTraitName,
   type EyeState,
   type RankScale,
@@ -15,14 +17,21 @@ import {
 import { figureText, moneyText, monthYear, surePointsText } from './format';
 import { DECISION_WORDS, TRAIT_WORDS } from './reasons';
 
-/** A set by its field word and its months of birth: `ewe lambs of Apr to May 2026`; the grown by their word alone. */
+/**
+ * A set by its field word and its months of birth: `ewe lambs of Apr to May 2026`; the grown by their word alone. A word
+ * that two species share has the species with it: `grown does, rabbits`.
+ */
 export function setWords({ species, sex, from, to }: ChoosingSet, today: string): string {
-  if (from === null || to === null)
-    return sex === 'unknown'
-      ? `${fieldWord({ species, sex }, undefined, true)} not sexed`
-      : `grown ${fieldWord({ species, sex }, undefined, true)}`;
-  const word = fieldWord({ species, sex }, today === '' ? 0 : dayOf(today) - dayOf(to), true);
-  return `${word} of ${monthsWords(from, to)}`;
+  const isCrop = from !== null && to !== null;
+  const age = isCrop ? (today === '' ? 0 : dayOf(today) - dayOf(to)) : undefined;
+  const word = fieldWord({ species, sex }, age, true);
+  const isShared = SPECIES.some((other) => other !== species && SPECIES_WORDS[other].grown[sex].includes(word));
+  const named = isCrop
+    ? `${word} of ${monthsWords(from, to)}`
+    : sex === 'unknown'
+      ? `${word} not sexed`
+      : `grown ${word}`;
+  return isShared ? `${named}, ${SPECIES_WORDS[species].plural}` : named;
 }
 
 /** The months a crop was born in: `Apr 2026`, `Apr to May 2026`, `Dec 2025 to Jan 2026`. */
