@@ -7,6 +7,8 @@ const goto = (path) => async (page, url) => {
 const animalByNumber = async (page, url, words) => {
   const found = await (await page.request.get(`${url}/api/animals?${words}&limit=1`)).json();
   await goto(`/animals/${found.rows[0].tag.animalId}`)(page, url);
+  // Its curve is loaded after the page.
+  await page.locator('.recharts-line-curve').first().waitFor();
 };
 
 const race = async (page, url) => {

@@ -227,7 +227,9 @@ describe('the calendar', () => {
     expect(mating?.event.uid).toBe(`${plan.id}-mating@yaylak`);
     const count = await event('Scan and count');
     expect([count?.event.startDate.toString(), count?.event.endDate.toString()]).toEqual(['2028-01-01', '2028-01-14']);
-    expect(count?.event.description).toContain('Opens 29 Nov 2027, best 1 Jan 2028 to 13 Jan 2028, closes 15 Feb 2028.');
+    expect(count?.event.description).toContain(
+      'Opens 29 Nov 2027, best 1 Jan 2028 to 13 Jan 2028, closes 15 Feb 2028.',
+    );
     const round = await event('Score before lambing');
     expect(round?.event.startDate.toString()).toBe('2028-01-24');
   });
