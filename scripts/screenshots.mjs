@@ -38,6 +38,8 @@ try {
     page.on('pageerror', (error) => console.error(`${view.name}: ${error.message}`));
     page.on('console', (m) => m.type() === 'error' && console.error(`${view.name}: ${m.text()}`));
     await view.open(page, url);
+    // What is on its way is awaited, then what is drawn after it.
+    await page.waitForFunction(() => document.querySelector('h1') && !document.querySelector('[aria-busy=true]'));
     await page.waitForTimeout(500);
     await page.screenshot({ path: join(to, `${view.name}.png`) });
     console.log(`${view.name}.png`);
