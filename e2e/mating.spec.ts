@@ -61,7 +61,7 @@ test('a mating with near kin is stopped with the figure, and overruled only with
   await page.goto(`${server.url}/mating?species=goat&serve=${doe.tag.animalId}`);
   const sheet = page.getByRole('dialog', { name: /^Serve / });
   await sheet.getByLabel('Male', { exact: true }).selectOption(buck.tag.animalId);
-  await expect(sheet.getByText(/is her .*: their young would be \d+.% inbred/)).toBeVisible();
+  await expect(sheet.getByText(/is her .*: their kids would be \d+.% inbred/)).toBeVisible();
   await sheet.getByRole('button', { name: 'Record service' }).click();
   await expect(sheet.getByRole('alert')).toContainText('give a reason for going ahead');
   await sheet.getByLabel(/^Reason for going ahead/).fill('the other buck is lame');

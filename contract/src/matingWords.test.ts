@@ -52,28 +52,20 @@ function never(): never {
 }
 
 it.each<[PairRefusal, number, string]>([
-  [
-    { code: 'relation', relation: 'parent' },
-    0.25,
-    'Yellow Juniper is her sire: their young would be 25\u00a0% inbred.',
-  ],
+  [{ code: 'relation', relation: 'parent' }, 0.25, 'Yellow Juniper is her sire: their kids would be 25\u00a0% inbred.'],
   [
     { code: 'relation', relation: 'grandyoung' },
     0.0625,
-    'Yellow Juniper is her grandson: their young would be 6.3\u00a0% inbred.',
+    'Yellow Juniper is her grandson: their kids would be 6.3\u00a0% inbred.',
   ],
   [
     { code: 'inbreeding', most: 0.0625 },
     0.078,
-    'Yellow Juniper is too closely related: their young would be 7.8\u00a0% inbred, and the limit is 6.3\u00a0%.',
+    'Yellow Juniper is too closely related: their kids would be 7.8\u00a0% inbred, and the limit is 6.3\u00a0%.',
   ],
-  [
-    { code: 'carriers', gene: 'wry jaw', affected: 0.25 },
-    0,
-    'Both may carry wry jaw: one young in 4 would be affected.',
-  ],
+  [{ code: 'carriers', gene: 'wry jaw', affected: 0.25 }, 0, 'Both may carry wry jaw: one kid in 4 would be affected.'],
 ])('a pair: %j', (refusal, inbreeding, words) => {
-  expect(pairText(refusal, inbreeding, 'yellow Juniper')).toBe(words);
+  expect(pairText({ refusal, inbreeding, species: 'goat' }, 'yellow Juniper')).toBe(words);
 });
 
 it.each([
@@ -106,8 +98,9 @@ it.each<[Refusal, RegExp]>([
       value: 'ewe',
       refusal: { code: 'relation', relation: 'half-sib' },
       inbreeding: 0.125,
+      species: 'sheep',
     },
-    /is her half-brother: .* 13\s% inbred\. Choose another male, or give the reason\.$/,
+    /is her half-brother: their lambs .* 13\s% inbred\. Choose another male, or give the reason\.$/,
   ],
 ])('a refusal says the remedy: %j', (refusal, words) => {
   expect(refusalText(refusal, (id) => (id === 'ewe' ? 'yellow 22-0001' : id))).toMatch(words);

@@ -13,6 +13,7 @@ import {
   type ChangeRefusal,
   type SexEvidence,
   type TooSmall,
+  type Species,
 } from '@yaylak/core';
 import { birthQuestionText } from './birthWords';
 import { femaleReasonText, maleReasonText } from './matingWords';
@@ -144,7 +145,7 @@ export function refusalText(
     case 'time-of-other-day':
       return `${momentText(value)} is not on ${dayText(refusal.on)}. Check the day and the hour.`;
     case 'pair':
-      return `${pairText(refusal.refusal, refusal.inbreeding, nameOf(value))} Choose another male, or give the reason.`;
+      return `${pairText(refusal, nameOf(value))} Choose another male, or give the reason.`;
     case 'later-than-now':
       return `${momentText(value)} is later than now. Correct the day or the time.`;
     case 'held-back':
@@ -207,16 +208,24 @@ export function tooSmallText(small: TooSmall, unit: WeightUnit): string {
 export const timesText = (times: number): string =>
   `${times >= 10 ? Math.round(times) : times.toFixed(times < 1 ? 2 : 1)} times`;
 
+/** Two that are not put together. */
+export interface PairRefused {
+  readonly refusal: PairRefusal;
+  readonly inbreeding: number;
+  readonly species: Species;
+}
+
 /** Why two are not put together, with the figure. */
-export function pairText(refusal: PairRefusal, inbreeding: number, male: string): string {
-  const young = `their young would be ${percentText(inbreeding)} inbred`;
+export function pairText({ refusal, inbreeding, species }: PairRefused, male: string): string {
+  const young = SPECIES_WORDS[species].young.unknown;
+  const theirs = `their ${young[1]} would be ${percentText(inbreeding)} inbred`;
   switch (refusal.code) {
     case 'relation':
-      return `${capital(male)} is her ${RELATION_WORDS[refusal.relation]}: ${young}.`;
+      return `${capital(male)} is her ${RELATION_WORDS[refusal.relation]}: ${theirs}.`;
     case 'inbreeding':
-      return `${capital(male)} is too closely related: ${young}, and the limit is ${percentText(refusal.most)}.`;
+      return `${capital(male)} is too closely related: ${theirs}, and the limit is ${percentText(refusal.most)}.`;
     case 'carriers':
-      return `Both may carry ${refusal.gene}: one young in ${Math.max(1, Math.round(1 / refusal.affected))} would be affected.`;
+      return `Both may carry ${refusal.gene}: one ${young[0]} in ${Math.max(1, Math.round(1 / refusal.affected))} would be affected.`;
   }
 }
 

@@ -91,7 +91,12 @@ export type Refusal = { readonly field: string; readonly value: string } & (
   | { readonly code: 'time-of-other-day'; readonly on: string }
   | { readonly code: 'male-gone'; readonly goneOn: string }
   /** A pair that is not put together, and no reason given why it was all the same. */
-  | { readonly code: 'pair'; readonly refusal: PairRefusal; readonly inbreeding: number }
+  | {
+      readonly code: 'pair';
+      readonly refusal: PairRefusal;
+      readonly inbreeding: number;
+      readonly species: Species;
+    }
   /** One that is not to be mated now, and no reason given. */
   | { readonly code: 'held-back'; readonly reasons: readonly FemaleReason[] }
   | { readonly code: 'male-held-back'; readonly reasons: readonly MaleReason[] }

@@ -79,7 +79,7 @@ it('a mating with the half-brother is stopped with the figure, and taken only wi
   const [refused] = await serve();
   expect(refused).toMatchObject({ status: 'refused', refusal: { code: 'pair', inbreeding: 0.125 } });
   expect(refused?.status === 'refused' && refused.message).toMatch(
-    'Yellow Juniper is her half-brother: their young would be 13\u00a0% inbred. Choose another male, or give the reason.',
+    'Yellow Juniper is her half-brother: their kids would be 13\u00a0% inbred. Choose another male, or give the reason.',
   );
   const [kept] = await serve({ reason: 'no other buck can be had' });
   expect(kept?.status).toBe('kept');
@@ -263,7 +263,7 @@ it('a pedigree shows the repeated ancestor and what the inbreeding comes of', as
   const sire = found.partners.find((p) => p.tag.animalId === buck);
   // Sire and daughter 1/4, and 1/16 more as her dam is his half-sister.
   expect(sire?.inbreeding).toBe(0.3125);
-  expect(sire?.refusal).toMatch('Juniper is her sire: their young would be 31\u00a0% inbred');
+  expect(sire?.refusal).toMatch('Juniper is her sire: their kids would be 31\u00a0% inbred');
   await t.http().get(`/api/mating/pedigree/${kid}?generations=9`).expect(400);
 });
 

@@ -138,7 +138,9 @@ export class PairingService {
     return {
       inbreeding,
       refusal: refusal ?? null,
-      words: refusal ? pairText(refusal, inbreeding, this.book.nameOf(maleId)) : null,
+      words: refusal
+        ? pairText({ refusal, inbreeding, species: female.record.species }, this.book.nameOf(maleId))
+        : null,
       ancestors: this.shared(femaleId, maleId),
       isShallow: Math.min(this.generations(femaleId), this.generations(maleId)) < SHALLOW_GENERATIONS,
     };
@@ -225,7 +227,9 @@ export class PairingService {
           groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
           isReady: isMale ? this.females.readiness(o).isReady : this.males.readiness(o).isReady,
           inbreeding,
-          refusal: refusal ? pairText(refusal, inbreeding, this.book.nameOf(maleId)) : null,
+          refusal: refusal
+            ? pairText({ refusal, inbreeding, species: o.record.species }, this.book.nameOf(maleId))
+            : null,
         };
       })
       .sort((a, b) => Number(a.refusal !== null) - Number(b.refusal !== null) || a.inbreeding - b.inbreeding)

@@ -68,7 +68,7 @@ function checkPair(
     if (gone) return { code: 'male-gone', field, value, goneOn: isoOf(gone.on) };
     if (reason !== undefined || !BY_CHOICE.includes(way)) continue;
     const { refusal, inbreeding } = book.pair(record.id, value);
-    if (refusal) return { code: 'pair', field, value, refusal, inbreeding };
+    if (refusal) return { code: 'pair', field, value, refusal, inbreeding, species: record.species };
     const reasons = way === 'hand' ? book.maleHeldBack(value, on) : [];
     if (reasons.length > 0) return { code: 'male-held-back', field: 'reason', value, reasons };
   }

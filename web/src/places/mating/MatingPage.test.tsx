@@ -37,7 +37,7 @@ const aPedigree = (change: Partial<PedigreeView> = {}): PedigreeView => ({
       groupName: 'Bucks',
       isReady: true,
       inbreeding: 0.125,
-      refusal: 'Juniper is her half-brother: their young would be 13\u00a0% inbred.',
+      refusal: 'Juniper is her half-brother: their kids would be 13\u00a0% inbred.',
     },
   ],
   ...change,
@@ -192,7 +192,7 @@ describe('serving', () => {
     const { user, sheet, entries } = await open();
     expect(sheet.getByRole('option', { name: 'Juniper: 13\u00a0% inbred, not to be' })).toBeInTheDocument();
     await user.selectOptions(sheet.getByLabelText('Male'), 'm1');
-    expect(sheet.getByText(/Juniper is her half-brother: their young would be 13\s% inbred/)).toBeVisible();
+    expect(sheet.getByText(/Juniper is her half-brother: their kids would be 13\s% inbred/)).toBeVisible();
     await user.click(sheet.getByRole('button', { name: 'Record service' }));
     expect(await sheet.findByRole('alert')).toHaveTextContent('Choose another male, or give a reason');
     expect(entries()).toEqual([]);

@@ -61,7 +61,10 @@ export function PairGrid({ view, wish, maleOf, onWish }: Props) {
                 const isPlanned = maleOf?.[f.tag.animalId] === m.tag.animalId;
                 const isNow = view.present[row]?.includes(column) ?? false;
                 const words = refusal
-                  ? pairText(refusal, inbreeding, m.tag.name ?? m.tag.text).replace(/\.$/, '')
+                  ? pairText({ refusal, inbreeding, species: view.species }, m.tag.name ?? m.tag.text).replace(
+                      /\.$/,
+                      '',
+                    )
                   : `${percentText(inbreeding)} inbred`;
                 return (
                   <td key={m.tag.animalId}>

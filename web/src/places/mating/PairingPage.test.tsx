@@ -36,7 +36,7 @@ it('shows each pair with its figure, the forbidden with their reason, and who is
   await show();
   expect(screen.getByText('2 does and 2 bucks: 1 of 4 pairs are not allowed.')).toBeVisible();
   expect(cell('G-017', 'G-01B')).toHaveAccessibleName(
-    /^G-017 with G-01B: Juniper is her half-brother: their young would be 13\s% inbred, together now$/,
+    /^G-017 with G-01B: Juniper is her half-brother: their kids would be 13\s% inbred, together now$/,
   );
   expect(cell('G-017', 'G-02B')).toHaveAccessibleName(/^G-017 with G-02B: 0\s% inbred$/);
   expect(screen.getByRole('row', { name: /^Pairs not allowed/ })).toHaveTextContent('Pairs not allowed1');
