@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { Choice } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { colour, fonts, space } from '../../theme/tokens';
-import { emptyCells, pasted, type GridDraft } from './outletDraft';
+import { dividedAs, pasted, type GridDraft } from './outletDraft';
 
 /** Animals of the holding by the cell they would fall in: `2 3`, row and column. */
 export type Dots = Readonly<Record<string, number>>;
@@ -28,7 +28,7 @@ export function GridEditor({ grid, unit, dotsOf, onChange }: Props) {
   const columns = cellNames(FAT_CLASSES, grid.fat);
   const dots = dotsOf(grid);
   const divide = (shape: GridDraft['shape'], fat: GridDivision): void =>
-    onChange({ ...grid, shape, fat, cells: emptyCells(shape, fat) });
+    onChange({ ...grid, ...dividedAs(grid, shape, fat) });
   const set = (r: number, c: number, text: string): void =>
     onChange({ ...grid, cells: grid.cells.map((row, i) => (i === r ? row.map((x, j) => (j === c ? text : x)) : row)) });
   return (

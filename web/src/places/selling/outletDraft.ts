@@ -15,6 +15,8 @@ import {
   type PayWay,
   type Species,
   type WeightUnit,
+  cellOf,
+  stepsOfCell,
 } from '@yaylak/core';
 
 export interface BandDraft {
@@ -64,8 +66,8 @@ export interface OutletDraft {
 const rowsOf = (shape: GridDivision): string[] => cellNames(SHAPE_CLASSES, shape);
 const columnsOf = (fat: GridDivision): string[] => cellNames(FAT_CLASSES, fat);
 
-/** A field without figures, for a grid that was not filled yet or is divided otherwise. */
-export const emptyCells = (shape: GridDivision, fat: GridDivision): string[][] =>
+/** A field without figures, for a grid that was not filled yet. */
+const emptyCells = (shape: GridDivision, fat: GridDivision): string[][] =>
   rowsOf(shape).map(() => columnsOf(fat).map(() => ''));
 
 const NO_GRID: GridDraft = {
@@ -235,6 +237,22 @@ function gridOf(
       }),
     ),
   };
+}
+
+/** A grid divided otherwise: each cell has the figure that stood at the middle of what it spans. */
+export function dividedAs(
+  grid: GridDraft,
+  shape: GridDraft['shape'],
+  fat: GridDivision,
+): Pick<GridDraft, 'shape' | 'fat' | 'cells'> {
+  const before = (cell: number, now: GridDivision, then: GridDivision): number => {
+    const [from, to] = stepsOfCell(cell, now);
+    return cellOf(Math.floor((from + to) / 2), then);
+  };
+  const cells = emptyCells(shape, fat).map((row, r) =>
+    row.map((_, c) => grid.cells[before(r, shape, grid.shape)]?.[before(c, fat, grid.fat)] ?? ''),
+  );
+  return { shape, fat, cells };
 }
 
 /** A field of cells pasted from a spreadsheet, laid over the grid from the cell it was pasted in. */
