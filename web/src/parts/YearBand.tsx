@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { SaleAheadView, YearBandView } from '@yaylak/contract';
 import { dayOf, SPECIES_WORDS, type Species } from '@yaylak/core';
-import { Fragment } from 'react';
+import { Fragment, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { yearBandQuery } from '../api/queries';
@@ -106,10 +106,18 @@ export function YearBand() {
   const { data } = useQuery(yearBandQuery);
   const { data: sales } = useQuery(saleAheadQuery);
   const navigate = useNavigate();
+  const [here, setHere] = useState<string>();
   if (!data) return <Lanes aria-hidden style={{ minHeight: 84 }} />;
   const first = dayOf(`${data.year}-01-01`);
   const length = dayOf(`${data.year}-12-31`) - first + 1;
   const at = (iso: string, end = 0): number => Math.min(100, Math.max(0, (100 * (dayOf(iso) + end - first)) / length));
+  const lanes = data.lanes.map((lane) => ({
+    species: lane.species,
+    blocks: blocksOf(lane, sales).map((b) => ({ ...b, id: `${lane.species} ${b.key}` })),
+  }));
+  const all = lanes.flatMap((lane) => lane.blocks);
+  // One stop of the tab key: the block last stood on, else one of today.
+  const stop = (all.find((b) => b.id === here) ?? all.find((b) => b.to >= data.today) ?? all[0])?.id;
   return (
     <Lanes role="group" aria-label={`The year ${data.year}`}>
       <span />
@@ -118,22 +126,21 @@ export function YearBand() {
           <span key={m}>{m}</span>
         ))}
       </Months>
-      {data.lanes.map((lane) => (
+      {lanes.map((lane) => (
         <Fragment key={lane.species}>
           <LaneName>{SPECIES_WORDS[lane.species].name}</LaneName>
           <Lane aria-label={`${SPECIES_WORDS[lane.species].name} in ${data.year}`}>
-            {blocksOf(lane, sales).map((b) => (
-              <li
-                key={`${b.key}`}
-                style={{ left: `${at(b.from)}%`, width: `${Math.max(0.6, at(b.to, 1) - at(b.from))}%` }}
-              >
+            {lane.blocks.map((b) => (
+              <li key={b.id} style={{ left: `${at(b.from)}%`, width: `${Math.max(0.6, at(b.to, 1) - at(b.from))}%` }}>
                 <Block
                   type="button"
+                  tabIndex={b.id === stop ? 0 : -1}
                   data-kind={b.kind}
                   data-planned={b.isPlanned || undefined}
                   aria-label={b.words}
                   title={b.words}
                   onClick={() => void navigate(b.opens)}
+                  onFocus={() => setHere(b.id)}
                   onKeyDown={moveAlong}
                 />
               </li>
@@ -150,12 +157,24 @@ export function YearBand() {
   );
 }
 
-/** Arrow keys go along the blocks in the order they stand. */
+/** Arrow keys go along the blocks in the order they stand, up and down to the next lane; Home and End to its ends. */
 function moveAlong(event: React.KeyboardEvent<HTMLButtonElement>): void {
-  const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-  if (step === 0) return;
-  const blocks = [...(event.currentTarget.closest('[role=group]')?.querySelectorAll('button') ?? [])];
-  blocks[blocks.indexOf(event.currentTarget) + step]?.focus();
+  const own = event.currentTarget;
+  const lanes = [...(own.closest('[role=group]')?.querySelectorAll('ul') ?? [])].map((lane) => [
+    ...lane.querySelectorAll('button'),
+  ]);
+  const all = lanes.flat();
+  const lane = lanes.findIndex((blocks) => blocks.includes(own));
+  const to = {
+    ArrowRight: all[all.indexOf(own) + 1],
+    ArrowLeft: all[all.indexOf(own) - 1],
+    ArrowDown: lanes.slice(lane + 1).find((blocks) => blocks.length > 0)?.[0],
+    ArrowUp: lanes.slice(0, lane).findLast((blocks) => blocks.length > 0)?.[0],
+    Home: lanes[lane]?.[0],
+    End: lanes[lane]?.at(-1),
+  }[event.key];
+  if (!to) return;
+  to.focus();
   event.preventDefault();
 }
 

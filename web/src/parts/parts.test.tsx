@@ -240,6 +240,12 @@ describe('the year band', () => {
     expect(screen.getByRole('button', { name: 'Sheep: 12 rearing, 1 May to 10 Aug' })).toHaveFocus();
     await user.keyboard('{ArrowLeft}');
     expect(births).toHaveFocus();
+    await user.keyboard('{ArrowDown}');
+    expect(screen.getByRole('button', { name: /^Goats, planned: mating/ })).toHaveFocus();
+    await user.keyboard('{End}');
+    expect(screen.getByRole('button', { name: /^Goats, planned: carrying/ })).toHaveFocus();
+    await user.keyboard('{ArrowUp}{ArrowUp}');
+    expect(births).toHaveFocus();
     expect(screen.getByRole('button', { name: 'Sheep: load for Stone bridge, 12 head, 4 Dec' })).toBeVisible();
   });
   it('has who is ready, which outlets go next and who is kept for a buyer, and opens the place', async () => {
@@ -251,6 +257,20 @@ describe('the year band', () => {
     expect(screen.queryByRole('button', { name: /Goats: 0 ready/ })).toBeNull();
     await user.click(ready);
     await waitFor(() => expect(path()).toBe('/selling?species=sheep'));
+  });
+  it('is one stop of the tab key: a block of today at first, then the one last stood on', async () => {
+    const { user } = show();
+    await screen.findByRole('button', { name: /26-0063 kept/ });
+    const stops = () => screen.getAllByRole('button').filter((b) => b.tabIndex === 0);
+    expect(stops().map((b) => b.title)).toEqual([expect.stringMatching(/^Sheep: 23 ready/)]);
+    await user.tab();
+    expect(stops()[0]).toHaveFocus();
+    await user.keyboard('{ArrowRight}');
+    expect(stops().map((b) => b.title)).toEqual(['26-0063 kept for Ms Hill to 28 Nov']);
+    await user.tab();
+    expect(document.body).toHaveFocus();
+    await user.tab();
+    expect(stops()[0]).toHaveFocus();
   });
   it('is a list a lane, with what is planned said so, and opens its plan', async () => {
     const { user, path } = show();
