@@ -20,7 +20,8 @@ beforeAll(async () => {
   ensureAnswers();
   t = await testApp();
   await demoInto(t, 1);
-}, 60_000);
+  // A demo is made in seconds, and in a minute or two where other work has the machine.
+}, 180_000);
 afterAll(() => t.close());
 
 interface Answered {

@@ -93,7 +93,8 @@ export class PassportsService {
    * given added and closed. One that is in the book already is left as it is.
    */
   async read(file: PassportFile, mode: 'check' | 'keep'): Promise<PassportsRead> {
-    const { from, madeOn, products, animals } = plain(file);
+    const { from, madeOn, products, ...written } = plain(file);
+    const animals = written.animals.map(filled);
     const doubled = animals.find((a, i) => animals.findIndex((b) => b.id === a.id) !== i);
     if (doubled)
       throw badFields([{ field: 'animals', message: `${numberOf(doubled)} stands twice in this file. Take one out.` }]);
@@ -201,6 +202,16 @@ export class PassportsService {
     return [...asParents, arrival, ...history];
   }
 }
+
+/** What a file leaves out of an animal is as what it leaves empty. */
+const filled = (animal: PassportAnimal): PassportAnimal => ({
+  ...animal,
+  bornOn: animal.bornOn ?? null,
+  strain: animal.strain ?? null,
+  birthType: animal.birthType ?? null,
+  rearingType: animal.rearingType ?? null,
+  parents: animal.parents.map((parent) => ({ ...parent, number: parent.number ?? null })),
+});
 
 /** What all animals of a file come in with. */
 interface Arriving {

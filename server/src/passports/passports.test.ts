@@ -95,6 +95,18 @@ it('tells her dam from one that is here and wears the same number', async () => 
   expect(row.dam).toMatchObject({ animalId: dam, text: 'G-22-04 of Stony farm' });
 });
 
+it('takes what a file leaves out as what it leaves empty', async () => {
+  const id = uuid();
+  const bare = { id, species: 'goat', sex: 'female', parents: [{ role: 'dam', id: uuid() }], entries: [{}] };
+  const file = { format: 'yaylak-passport', formatVersion: 1, from: 'Hill farm', madeOn: '2026-11-20', products: [] };
+  expect((await read({ ...file, animals: [bare] }, 'check')).animals).toMatchObject([
+    { id, bornOn: null, status: 'new' },
+  ]);
+  expect((await read({ ...file, animals: [bare] })).animals).toMatchObject([{ id, status: 'new' }]);
+  const { row } = await get<AnimalView>(buyer, `/api/animals/${id}`);
+  expect(row).toMatchObject({ bornOn: null, birthType: null, dam: { animalId: bare.parents[0]?.id } });
+});
+
 it('changes nothing when it is only looked at, or read twice, and can be taken back', async () => {
   await aDoe();
   const file = await passports();
