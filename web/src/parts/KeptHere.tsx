@@ -29,8 +29,8 @@ export function KeptAnimal({ animal, on }: { readonly animal: RosterAnimal; read
     ['Group', animal.groupName ?? 'no group'],
     ['Born as', bornText(animal.species, animal.birthType, animal.rearingType)],
     ['Dam, sire', `${animal.dam ?? 'not known'}, ${animal.sire ?? 'not known'}`],
-    ['Wears', animal.worn.map(([text]) => text).join(', ') || 'nothing'],
-    ...(animal.formerly.length > 0 ? ([['Wore before', animal.formerly.join(', ')]] as const) : []),
+    ['Tags', animal.worn.map(([text]) => text).join(', ') || 'none'],
+    ...(animal.formerly.length > 0 ? ([['Earlier tags', animal.formerly.join(', ')]] as const) : []),
     ...animal.withheld.map(
       (w) =>
         [

@@ -59,7 +59,7 @@ it('tells the buyer what each is, what it wears, what it was given and what is w
   expect(await screen.findByRole('heading', { name: 'Sale sheet for Hill market' })).toBeVisible();
   const text = plain(document.body.textContent);
   expect(text).toContain('ram lamb; born 10 Apr 2026; twin; =Hill; dam 22-0004; 44.0 kg on 20 Nov 2026');
-  expect(text).toContain('Wears: yellow 26-0031, electronic 900000000000031');
+  expect(text).toContain('Tagged: yellow 26-0031, electronic 900000000000031');
   expect(text).toContain('Meat withheld to the end of 4 Dec 2026, 11 more days (White drench)');
   expect(text).toContain('Gene tests: spider free, 1 Jun 2026');
   expect(screen.getByRole('row', { name: /White drench/ })).toHaveTextContent(/8 ml.*meat to 4 Dec 2026/);

@@ -94,7 +94,7 @@ function OneAnimal({ row, today, hasPedigree }: OneProps) {
       </p>
       {hasPedigree ? <p>{pedigreeText(row)}</p> : null}
       <p>
-        Wears:{' '}
+        Tagged:{' '}
         {worn.length === 0
           ? 'nothing'
           : worn.map((w) => `${w.colour ?? w.kind} ${w.text}`.replace('visual ', '')).join(', ')}

@@ -61,8 +61,8 @@ const shortWords = ({ kind, text, colour: ring }: TagNeedView['worn'][number]): 
 function needWords({ need, lost, worn, advised }: TagNeedView): string {
   const last = lost.at(-1);
   if (last) return `${last.how === 'lost' ? 'Lost' : 'Taken out'}: ${shortWords(last)}, ${fullDate(last.on)}`;
-  if (need === 'none-worn') return 'Wears no tag';
-  return `Wears ${worn.length} of ${countText(advised, 'tag', 'tags')} it should`;
+  if (need === 'none-worn') return 'Has no tag';
+  return `Has ${worn.length} of ${countText(advised, 'tag', 'tags')} it should`;
 }
 
 const Line = styled.li`

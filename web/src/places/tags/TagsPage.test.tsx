@@ -47,9 +47,9 @@ it('says who needs one and why, and narrows to one reason', async () => {
   const { user } = await show(aView([lostOne, few]));
   expect(screen.getByText('2 animals of 40 present')).toBeVisible();
   expect(screen.getByText('Lost: blue 24-0001, 1 May 2026')).toBeVisible();
-  expect(screen.getByText('Wears 1 of 2 tags it should')).toBeVisible();
+  expect(screen.getByText('Has 1 of 2 tags it should')).toBeVisible();
   await user.click(screen.getByRole('button', { name: '1 lost one' }));
-  expect(screen.queryByText('Wears 1 of 2 tags it should')).toBeNull();
+  expect(screen.queryByText('Has 1 of 2 tags it should')).toBeNull();
   expect(screen.getByText(/tagged electronic 792 000 000 120 001/)).toBeVisible();
 });
 
