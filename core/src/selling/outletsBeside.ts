@@ -8,6 +8,10 @@ export interface HeadThere {
   readonly minor: number | undefined;
 }
 
+/** It lies in what the outlet wants today, and has a price there. */
+export const fitsToday = ({ isReady, minor }: Pick<HeadThere, 'isReady' | 'minor'>): boolean =>
+  isReady && minor !== undefined;
+
 /** What a pen is to one outlet, before it is split. */
 export interface OutletBeside {
   /** Heads that fit today. */
@@ -21,7 +25,7 @@ export interface OutletBeside {
 
 /** Heads are taken as independent of each other. */
 export function outletBeside(heads: readonly HeadThere[], tripMinor: number): OutletBeside {
-  const fit = heads.filter((h) => h.isReady && h.minor !== undefined);
+  const fit = heads.filter(fitsToday);
   const sum = (of: (head: HeadThere) => number): number => fit.reduce((total, h) => total + of(h), 0);
   const chance = ({ chance: p = 1 }: HeadThere): number => p;
   return {

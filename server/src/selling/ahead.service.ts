@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { OutletView, SaleAheadView, SaleRow, SpeciesAhead } from '@yaylak/contract';
-import { addDays, isoOf, isPresent, nextWeekday, reservedOn, SPECIES, type Species } from '@yaylak/core';
+import { fitsToday, addDays, isoOf, isPresent, nextWeekday, reservedOn, SPECIES, type Species } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
@@ -70,7 +70,13 @@ export class SaleAheadService {
           id,
           name: facts.name,
           goesOn: isoOf(nextWeekday(today, facts.weekdays)),
-          fits: ready.filter((r) => r.cells.some((c) => c.outletId === id && c.readiness.kind === 'ready')).length,
+          fits: ready.filter((r) =>
+            r.cells.some(
+              (c) =>
+                c.outletId === id &&
+                fitsToday({ isReady: c.readiness.kind === 'ready', minor: c.nowMinor ?? undefined }),
+            ),
+          ).length,
         }))
         .filter((o) => o.fits > 0)
         .sort((a, b) => (a.goesOn < b.goesOn ? -1 : 1)),
