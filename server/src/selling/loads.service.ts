@@ -135,9 +135,15 @@ export class LoadsService {
     const heads = facts.animalIds
       .filter((animalId) => this.book.state.animals.has(animalId))
       .map((animalId) => this.head(animalId, facts, outlet));
-    const today = this.clock.today();
-    const isGone = heads.length > 0 && heads.every(({ tag }) => !isPresent(this.animals.find(tag.animalId), today));
-    return { id, facts, version, heads, isGone };
+    const went = heads.filter(({ tag }) => !isPresent(this.animals.find(tag.animalId), this.clock.today()));
+    const aboard = heads.filter(({ tag }) => facts.aboard?.includes(tag.animalId));
+    const leftFor = ({ tag }: LoadHeadView): boolean =>
+      this.animals.find(tag.animalId).departures.at(-1)?.outletId === facts.outletId;
+    // It may leave with those aboard alone: the others stayed and are free for another.
+    const isGone =
+      heads.length > 0 &&
+      (went.length === heads.length || (aboard.length > 0 && aboard.every((h) => went.includes(h) && leftFor(h))));
+    return { id, facts, version, heads: isGone ? went : heads, isGone };
   }
 
   private head(id: string, { on }: LoadFacts, outlet: OutletView | undefined): LoadHeadView {

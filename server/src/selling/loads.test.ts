@@ -12,6 +12,7 @@ import {
   uuid,
   weight,
   type TestApp,
+  strike,
 } from '../tests/testApp';
 
 let t: TestApp;
@@ -108,6 +109,24 @@ it('is held against today once its day is over', async () => {
   await t.post(treatment(one, await aProduct(t), { on: '2026-11-20', meatDays: 14 }));
   const [load] = await loads();
   expect(load?.heads[0]?.checks.map((c) => c.code)).toEqual(['meat-withheld']);
+});
+
+it('leaves with those aboard: the others are free for another, and all are on it once that is taken back', async () => {
+  const [one, other] = [await lamb('26-0031'), await lamb('26-0032')];
+  const made = await plan([one, other], { aboard: [one] });
+  const left = fact('departure', one, { how: 'slaughtered', outletId: made.facts.outletId });
+  await t.post(left);
+  const now = () => get<PlannedLoadView>(t, `/api/selling/loads/${made.id}`);
+  const gone = await now();
+  expect([gone.isGone, gone.heads.map((h) => h.tag.text)]).toEqual([true, ['26-0031']]);
+  const next = await plan([other]);
+  await t.http().delete(`/api/selling/loads/${next.id}?version=1`);
+  await t.post(strike(left.id));
+  const back = await now();
+  expect([back.isGone, back.heads.map((h) => h.tag.text)]).toEqual([false, ['26-0031', '26-0032']]);
+  // One aboard that dies has not left with it.
+  await t.post(fact('departure', one, { how: 'died', cause: 'unknown' }));
+  expect((await now()).isGone).toBe(false);
 });
 
 it('has nobody on two loads', async () => {

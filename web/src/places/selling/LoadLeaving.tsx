@@ -67,10 +67,6 @@ export function LoadLeaving({ load: { heads, facts }, outlet, atHand }: Props) {
           species={species}
           today={today}
           currency={holding?.currency ?? ''}
-          onLeft={() => {
-            // Who was left behind is free for another load.
-            if (leaving.length < heads.length) void atHand.leaveWith(leaving.map((h) => h.tag.animalId));
-          }}
           onClose={() => {
             setLeaving(undefined);
             void client.invalidateQueries({ queryKey: loadsQuery.queryKey });

@@ -24,7 +24,6 @@ interface Props {
   readonly species: Species;
   readonly today: string;
   readonly currency: string;
-  readonly onLeft: () => void;
   readonly onClose: () => void;
 }
 
@@ -37,7 +36,7 @@ interface Typed {
 }
 
 /** A load leaves for an outlet in one act; taking it back is one act as well. */
-export function LoadSheet({ outlet, rows, behind, species, today, currency, onLeft, onClose }: Props) {
+export function LoadSheet({ outlet, rows, behind, species, today, currency, onClose }: Props) {
   const unit = scaleUnit(species, useWeightUnit());
   const write = useWrite();
   const how = isPaidDead(outlet.facts.payBy) ? ('slaughtered' as const) : ('sold' as const);
@@ -75,10 +74,7 @@ export function LoadSheet({ outlet, rows, behind, species, today, currency, onLe
       <SendForm
         form={form}
         send={(typed) => write(draftsOf(typed), `${many} left for ${name}`)}
-        onDone={() => {
-          onLeft();
-          onClose();
-        }}
+        onDone={onClose}
         submit={`The load of ${rows.length} has left`}
       >
         <NotePanel $tone="weld">
@@ -89,8 +85,8 @@ export function LoadSheet({ outlet, rows, behind, species, today, currency, onLe
         </NotePanel>
         {behind.length > 0 ? (
           <p>
-            {countText(behind.length, 'is', 'are')} not aboard and {behind.length === 1 ? 'comes' : 'come'} off the
-            load: {behind.map((t) => t.text).join(', ')}.
+            {countText(behind.length, 'is', 'are')} not aboard and {behind.length === 1 ? 'stays' : 'stay'} here:{' '}
+            {behind.map((t) => t.text).join(', ')}.
           </p>
         ) : null}
         <FieldRow $gap={3}>

@@ -70,12 +70,6 @@ export function useLoad(load: PlannedLoadView) {
         }),
         `${text} is off the load.`,
       ),
-    /** Only these leave with it; the others come off. */
-    leaveWith: (ids: readonly string[]): Promise<boolean> =>
-      save(
-        (f) => ({ ...f, animalIds: f.animalIds.filter((id) => ids.includes(id)), aboard: [...ids] }),
-        'Those not aboard are off the load.',
-      ),
     goOn: (on: string): Promise<boolean> => save((f) => ({ ...f, on }), `It goes on ${fullDate(on)}.`),
     giveUp: async (): Promise<boolean> => {
       try {
