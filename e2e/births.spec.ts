@@ -91,7 +91,7 @@ test('a female’s record opens by one key from anywhere', async ({ page }) => {
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await page.keyboard.press('/');
   await page.keyboard.type('K-D15');
-  await expect(page.getByRole('listbox', { name: 'Animals found' }).getByRole('option').first()).toContainText('K-D15');
+  await expect(page.getByRole('listbox', { name: 'Found' }).getByRole('option').first()).toContainText('K-D15');
   await page.keyboard.press('Shift+Enter');
   await expect(page.getByRole('heading', { name: 'K-D15: her record' })).toBeVisible();
   await expect(page.getByText(/^Retire her: /)).toBeVisible();

@@ -141,7 +141,7 @@ test('animals are added, found by digits typed anywhere, moved and put back', as
   await page.keyboard.press('7');
   await expect(page.getByRole('dialog', { name: 'Find an animal' })).toBeVisible();
   await page.keyboard.type('77001');
-  await expect(page.getByRole('listbox', { name: 'Animals found' }).getByRole('option')).toHaveCount(1);
+  await expect(page.getByRole('listbox', { name: 'Found' }).getByRole('option')).toHaveCount(1);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: /ewe/i })).toBeVisible();
 
@@ -211,4 +211,34 @@ test('two windows on one animal: the second is told, and keeps what was typed', 
   await other.getByRole('button', { name: 'Save' }).click();
   await expect(other.getByRole('alert')).toContainText('was changed meanwhile');
   await expect(other.getByLabel('Born as one of')).toHaveValue('3');
+});
+
+test('coming back to a place finds it as it was left: how far it was read, and what was ticked', async ({ page }) => {
+  await page.goto(`${server.url}/animals`);
+  const list = page.getByRole('grid', { name: 'Animals' });
+  await expect(list.getByRole('row').nth(5)).toBeVisible();
+  await list.evaluate((grid) => grid.scrollTo(0, 1500));
+  const row = list.getByRole('row').nth(20);
+  await row.getByRole('checkbox').check();
+  await expect(page.getByText('1 animal chosen')).toBeVisible();
+  const next = list.getByRole('row').nth(21).getByRole('link').first();
+  await next.scrollIntoViewIfNeeded();
+  const read = await list.evaluate((grid) => grid.scrollTop);
+  expect(read).toBeGreaterThan(1000);
+  await next.click();
+  await expect(page.getByRole('heading', { level: 1, name: /,/ })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByText('1 animal chosen')).toBeVisible();
+  await expect.poll(() => list.evaluate((grid) => grid.scrollTop)).toBe(read);
+
+  await page.goto(`${server.url}/holding`);
+  const place = page.getByRole('main');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await place.evaluate((main) => main.scrollTo(0, 900));
+  await page.keyboard.press('Alt+Shift+3');
+  await expect(page).toHaveTitle('Who needs a tag? · Yaylak');
+  await expect(page.getByRole('heading', { level: 1 })).toBeFocused();
+  await expect.poll(() => place.evaluate((main) => main.scrollTop)).toBe(0);
+  await page.goBack();
+  await expect.poll(() => place.evaluate((main) => main.scrollTop)).toBe(900);
 });

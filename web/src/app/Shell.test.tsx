@@ -1,4 +1,6 @@
-import { act, screen, waitFor } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
+import { Route, Routes } from 'react-router';
+import { How } from '../parts/How';
 import { aHolding, anEntry, aJob, aToday } from '../tests/builders';
 import { AWAY, renderPage, type Answers } from '../tests/renderPage';
 import { Shell } from './Shell';
@@ -34,13 +36,17 @@ it('goes to a place by Alt and its number, in the order of the rail', async () =
   await waitFor(() => expect(path()).toBe('/choosing'));
   await user.keyboard('{Alt>}0{/Alt}');
   await waitFor(() => expect(path()).toBe('/selling'));
+  await user.keyboard('{Alt>}{Shift>}1{/Shift}{/Alt}');
+  await waitFor(() => expect(path()).toBe('/animals'));
 });
 
 it('says how many entries wait here while the server is away', async () => {
   const { outbox } = await show({ 'POST /api/entries': AWAY });
   await outbox.put([{ kind: 'entry', entry: anEntry('note', { text: 'x' }) }]);
-  expect(await screen.findByText(/not yet on the server/)).toHaveTextContent(
-    '1 entry kept here, not yet on the server',
+  await waitFor(() =>
+    expect(screen.getAllByRole('status').map((s) => s.textContent)).toContain(
+      '1 entry kept here, not yet on the server',
+    ),
   );
   expect(screen.getByRole('link', { name: '1 entry kept here' })).toHaveAttribute('href', '/kept');
   outbox.stop();
@@ -62,7 +68,7 @@ it('shows a place only once the day and the settings are there, so that no sheet
 
 it('changes between light and barn, and remembers which', async () => {
   const { user } = await show();
-  await user.click(screen.getByRole('button', { name: 'Barn theme (dark)' }));
+  await user.click(screen.getByRole('button', { name: 'Barn theme' }));
   expect(localStorage.getItem('yaylak-theme')).toBe('barn');
   expect(await screen.findByRole('button', { name: 'Light theme' })).toBeVisible();
 });
@@ -92,4 +98,116 @@ it('says once that this device’s clock was days behind', async () => {
   await user.click(screen.getByRole('button', { name: 'I have read it' }));
   expect(screen.queryByRole('alert')).toBeNull();
   jest.useRealTimers();
+});
+
+it('opens the finder by its button, with nothing typed yet', async () => {
+  const { user } = await show({ 'GET /api/identifiers': [] });
+  await user.click(screen.getByRole('button', { name: 'Find' }));
+  expect(await screen.findByLabelText(/Any part of a number/)).toHaveValue('');
+});
+
+describe('the help', () => {
+  it('stands beside the place, begins at its title, and is put away by its button or Escape', async () => {
+    const { user } = await show();
+    await user.click(screen.getByRole('button', { name: 'Help' }));
+    const help = await screen.findByRole('complementary', { name: 'Help' });
+    await waitFor(() => expect(within(help).getByRole('heading', { name: 'Today', level: 2 })).toHaveFocus());
+    await user.keyboard('{Escape}');
+    expect(screen.queryByRole('complementary')).toBeNull();
+    await user.keyboard('{F1}');
+    await user.click(await screen.findByRole('button', { name: 'Close the help' }));
+    expect(screen.queryByRole('complementary')).toBeNull();
+  });
+  it('opens at the keys on a question mark, the place’s own first', async () => {
+    const { user } = await show();
+    await user.click(screen.getByRole('link', { name: 'Choosing' }));
+    await user.keyboard('?');
+    const help = await screen.findByRole('complementary', { name: 'Help' });
+    await waitFor(() => expect(within(help).getByRole('heading', { name: 'Keys' })).toHaveFocus());
+    const keys = within(help)
+      .getAllByRole('term')
+      .map((t) => t.textContent);
+    expect(keys[0]).toBe('K, S, X');
+    expect(keys).toEqual(expect.arrayContaining(['Ctrl+Z', 'Alt+Shift+4']));
+  });
+  it('follows to another place, and keeps a topic opened by its name until then', async () => {
+    const { user } = await show();
+    await user.keyboard('{F1}');
+    const help = await screen.findByRole('complementary', { name: 'Help' });
+    await user.type(await within(help).findByLabelText('Look for words in the help'), 'sharps box');
+    const found = within(help).getByRole('list', { name: 'Found in the help' });
+    await user.click(within(found).getByRole('button', { name: /^Remedies.*Needles/ }));
+    expect(await within(help).findByRole('heading', { name: 'Remedies', level: 2 })).toBeVisible();
+    await user.click(screen.getByRole('link', { name: 'Births' }));
+    expect(await within(help).findByRole('heading', { name: 'Births', level: 2 })).toBeVisible();
+    expect(within(help).getByRole('link', { name: /to print/ })).toHaveAttribute('href', '/guide');
+  });
+  it('is found by the finder, and opens beside', async () => {
+    const { user } = await show({
+      'GET /api/identifiers': [],
+      'GET /api/mentions': [],
+      'GET /api/tags': { marks: [] },
+    });
+    await user.keyboard('/');
+    await user.type(await screen.findByLabelText(/Any part of a number/), 'flushing');
+    await user.click(await screen.findByRole('option', { name: /Condition$/ }));
+    const help = await screen.findByRole('complementary', { name: 'Help' });
+    expect(await within(help).findByRole('heading', { name: 'Condition', level: 2 })).toBeVisible();
+  });
+  it('leads from how a figure is worked out to what its place is for', async () => {
+    const { user } = renderPage(
+      <Routes>
+        <Route element={<Shell />}>
+          <Route path="/" element={<How of="the gain">as it was weighed</How>} />
+        </Route>
+      </Routes>,
+      {
+        answers: {
+          'GET /api/today': aToday(),
+          'GET /api/year-band': { year: 2026, today: '2026-11-23', lanes: [] },
+        },
+      },
+    );
+    await user.click(await screen.findByRole('button', { name: 'How is the gain worked out?' }));
+    await user.click(await screen.findByRole('button', { name: 'Help with this place' }));
+    expect(await screen.findByRole('complementary', { name: 'Help' })).toBeVisible();
+  });
+});
+
+describe('a place that is come to', () => {
+  const places = (
+    <Routes>
+      <Route element={<Shell />}>
+        <Route path="/" element={<h1>Monday</h1>} />
+        <Route
+          path="/births"
+          element={
+            <>
+              <h1>Births to come</h1>
+              <input aria-label="of them" />
+            </>
+          }
+        />
+      </Route>
+    </Routes>
+  );
+  const walk = () => {
+    const answers = {
+      'GET /api/today': aToday(),
+      'GET /api/year-band': { year: 2026, today: '2026-11-23', lanes: [] },
+    };
+    return renderPage(places, { answers });
+  };
+
+  it('names the window, and its title takes the focus; the one the application begins at leaves it', async () => {
+    const { user } = walk();
+    await screen.findByRole('heading', { name: 'Monday' });
+    await waitFor(() => expect(document.title).toBe('Monday · Yaylak'));
+    expect(document.body).toHaveFocus();
+    await user.click(screen.getByRole('link', { name: 'Births' }));
+    expect(await screen.findByRole('heading', { name: 'Births to come' })).toHaveFocus();
+    expect(document.title).toBe('Births to come · Yaylak');
+    await user.tab();
+    expect(screen.getByLabelText('of them')).toHaveFocus();
+  });
 });

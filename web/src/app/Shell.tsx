@@ -1,131 +1,93 @@
 import { useQuery } from '@tanstack/react-query';
-import { Suspense, useEffect } from 'react';
-import { Link, NavLink, Outlet, useNavigate } from 'react-router';
+import { CircleQuestionMark, Search } from 'lucide-react';
+import { Suspense, useEffect, useRef, useState } from 'react';
+import { Outlet, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { holdingQuery, todayQuery } from '../api/queries';
-import { useOutboxState } from '../outbox/useOutbox';
-import { useOpenJobs } from '../shared/jobs/useJobs';
+import { holdingQuery } from '../api/queries';
+import { HelpDoor } from '../parts/helpDoor';
 import { Loading } from '../parts/States';
-import { TagFinder } from '../parts/TagFinder';
+import { StorageNote } from '../parts/StorageNote';
 import { YearBand } from '../parts/YearBand';
-import { KeysHelp } from '../parts/KeysHelp';
-import { useTheme } from '../theme/useTheme';
+import { HelpBeside, HelpSheet } from '../shared/help/HelpPanel';
+import { useHelp } from '../shared/help/useHelp';
+import { holdingText } from '../shared/nav/holdingName';
+import { placeOfKeys } from '../shared/nav/placeList';
 import { colour, fonts, phone, radius, space, touch } from '../theme/tokens';
-import { usePhone } from '../theme/usePhone';
-import { countText } from '../words/format';
+import { useNarrow, usePhone } from '../theme/usePhone';
 import { AwayNote } from './AwayNote';
 import { ClockNote, DayApartNote } from './DayApartNote';
-import { StorageNote } from '../parts/StorageNote';
+import { TagFinder } from './finder/TagFinder';
+import { PhoneBar } from './PhoneBar';
+import { Rail } from './Rail';
+import { useArrival } from './useArrival';
 import { useKeepForOffline } from './useKeepForOffline';
-
-interface Place {
-  readonly to: string;
-  readonly name: string;
-  readonly under?: string;
-}
-
-/** The places there are so far, in the order of the year. */
-const PLACES: readonly Place[] = [
-  { to: '/', name: 'Today' },
-  { to: '/race', name: 'At the race' },
-  { to: '/year', name: 'Year plan', under: 'The year' },
-  { to: '/condition', name: 'Condition' },
-  { to: '/mating', name: 'Mating' },
-  { to: '/carrying', name: 'Carrying' },
-  { to: '/births', name: 'Births' },
-  { to: '/rearing', name: 'Rearing' },
-  { to: '/choosing', name: 'Choosing', under: 'Judging' },
-  { to: '/selling', name: 'Selling' },
-  { to: '/animals', name: 'Animals', under: 'Always' },
-  { to: '/remedies', name: 'Remedies' },
-  { to: '/tags', name: 'Tags' },
-  { to: '/holding', name: 'Holding' },
-];
 
 /** Band, rail and place. */
 export function Shell() {
   const { data: holding, isPending } = useQuery(holdingQuery);
-  const { data: today } = useQuery(todayQuery);
-  const outbox = useOutboxState();
-  const openJobs = useOpenJobs();
-  const [theme, setTheme] = useTheme();
   const isPhone = usePhone();
-  const waiting = today
-    ? today.due.filter((d) => d.isOpen).length +
-      today.heats.length +
-      openJobs.length +
-      today.lookAt.length +
-      today.more.lookAt +
-      outbox.refused.length
-    : 0;
+  const [finding, setFinding] = useState<string>();
+  const place = useRef<HTMLElement>(null);
+  const help = useHelp();
+  const isNarrow = useNarrow();
+  const isBeside = help.isOpen && !isNarrow;
   usePlaceKeys();
+  useArrival(place);
   useKeepForOffline();
-  const foot = (
-    <Foot className="no-print">
-      {outbox.waiting > 0 ? (
-        <p role="status">
-          <Link to="/kept">{countText(outbox.waiting, 'entry', 'entries')} kept here</Link>, not yet on the server
-        </p>
-      ) : null}
-      {outbox.refused.length > 0 ? (
-        <p role="status">
-          <Link to="/kept">{outbox.refused.length} not taken</Link> by the book
-        </p>
-      ) : null}
-      <button type="button" onClick={() => setTheme(theme === 'light' ? 'barn' : 'light')}>
-        {theme === 'light' ? 'Barn theme (dark)' : 'Light theme'}
-      </button>
-    </Foot>
-  );
   return (
-    <Frame>
-      <a className="skip" href="#place">
-        To the page
-      </a>
-      <Band className="no-print">
-        <Brand>
-          <b>Yaylak</b>
-          <span>{holding?.name ?? ''} holding</span>
-        </Brand>
-        <YearBand />
-      </Band>
-      <Rail aria-label="Places" className="no-print">
-        {PLACES.map((place) => (
-          <div key={place.to}>
-            {place.under ? <Under>{place.under}</Under> : null}
-            <RailLink to={place.to} end={place.to === '/'}>
-              {place.name}
-              {place.to === '/' && waiting > 0 ? <Count aria-label={`${waiting} waiting`}>{waiting}</Count> : null}
-            </RailLink>
-          </div>
-        ))}
-        {isPhone ? null : foot}
-      </Rail>
-      <Main id="place" tabIndex={-1}>
-        <DayApartNote />
-        <ClockNote />
-        <AwayNote />
-        <StorageNote />
-        <Suspense fallback={<Loading />}>
-          {/* The day and the settings first: a sheet opened before them would be one without a date. */}
-          {isPending ? <Loading /> : <Outlet />}
-        </Suspense>
-      </Main>
-      {isPhone ? foot : null}
-      <TagFinder />
-      <KeysHelp />
-    </Frame>
+    <HelpDoor value={help.open}>
+      <Frame $isBeside={isBeside}>
+        <a className="skip" href="#place">
+          To the page
+        </a>
+        <Band className="no-print">
+          <Brand>
+            <div>
+              <b>Yaylak</b>
+              <span>{holding ? holdingText(holding.name) : ''}</span>
+            </div>
+            <AtHand>
+              <button type="button" aria-haspopup="dialog" onClick={() => setFinding('')}>
+                <Search size={16} aria-hidden /> Find
+              </button>
+              <button
+                type="button"
+                aria-expanded={help.isOpen}
+                onClick={() => (help.isOpen ? help.close() : help.open())}
+              >
+                <CircleQuestionMark size={16} aria-hidden /> Help
+              </button>
+            </AtHand>
+          </Brand>
+          <YearBand />
+        </Band>
+        {isPhone ? null : <Rail />}
+        <Main id="place" tabIndex={-1} ref={place}>
+          <DayApartNote />
+          <ClockNote />
+          <AwayNote />
+          <StorageNote />
+          <Suspense fallback={<Loading />}>
+            {/* The day and the settings first: a sheet opened before them would be one without a date. */}
+            {isPending ? <Loading /> : <Outlet />}
+          </Suspense>
+        </Main>
+        {isBeside ? <HelpBeside help={help} /> : null}
+        {isPhone ? <PhoneBar /> : null}
+        <TagFinder typed={finding} onType={setFinding} />
+        {isNarrow ? <HelpSheet help={help} /> : null}
+      </Frame>
+    </HelpDoor>
   );
 }
 
-/** Alt with a digit goes to a place in the order of the rail. */
+/** Alt with a digit goes to a place in the order of the rail; Shift as well to those after the tenth. */
 function usePlaceKeys(): void {
   const navigate = useNavigate();
   // The keyboard is outside React.
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      // As on the keyboard, 0 stands for the tenth.
-      const place = event.altKey && /^\d$/.test(event.key) ? PLACES[(Number(event.key) + 9) % 10] : undefined;
+      const place = placeOfKeys(event);
       if (!place) return;
       event.preventDefault();
       void navigate(place.to);
@@ -135,9 +97,9 @@ function usePlaceKeys(): void {
   }, [navigate]);
 }
 
-const Frame = styled.div`
+const Frame = styled.div<{ readonly $isBeside: boolean }>`
   display: grid;
-  grid-template: auto minmax(0, 1fr) / 164px minmax(0, 1fr);
+  grid-template: auto minmax(0, 1fr) / 164px minmax(0, 1fr) ${({ $isBeside }) => ($isBeside ? '340px' : '')};
   height: 100%;
   .skip {
     position: absolute;
@@ -151,7 +113,7 @@ const Frame = styled.div`
     padding: 8px;
   }
   ${phone} {
-    grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr);
+    grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
   }
   @media print {
     display: block;
@@ -162,7 +124,7 @@ const Band = styled.header`
   display: grid;
   grid-template-columns: 144px minmax(0, 1fr);
   background: ${colour('band')};
-  padding: ${space(1)} ${space(4)} ${space(3)} ${space(5)};
+  padding: ${space(1)} ${space(4)} ${space(1)} ${space(5)};
   ${phone} {
     grid-template-columns: 1fr;
     padding: ${space(2)} ${space(3)};
@@ -170,9 +132,12 @@ const Band = styled.header`
 `;
 const Brand = styled.div`
   color: ${colour('bandInk')};
-  padding-top: ${space(3)};
+  display: flex;
+  flex-direction: column;
+  justify-content: space-between;
+  padding-top: ${space(1)};
   b {
-    font: 700 24px/1.1 ${fonts.heading};
+    font: 700 22px/1.1 ${fonts.heading};
     display: block;
   }
   span {
@@ -180,75 +145,33 @@ const Brand = styled.div`
     color: ${colour('bandSoft')};
   }
   ${phone} {
+    flex-direction: row;
+    align-items: center;
     padding: 0;
   }
 `;
-const Rail = styled.nav`
-  background: ${colour('rail')};
-  border-right: 1px solid ${colour('line')};
-  padding: ${space(1)} ${space(2)};
+const AtHand = styled.div`
   display: flex;
-  flex-direction: column;
-  overflow: auto;
-  ${phone} {
-    flex-direction: row;
-    padding: ${space(1)};
-  }
-`;
-const Under = styled.p`
-  font-size: 13px;
-  color: ${colour('inkSoft')};
-  padding: ${space(1)} ${space(3)} 0;
-  ${phone} {
-    display: none;
-  }
-`;
-const RailLink = styled(NavLink)`
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: ${space(2)};
-  min-height: ${touch};
-  padding: 0 ${space(3)};
-  border-radius: ${radius};
-  border-left: 4px solid transparent;
-  color: ${colour('ink')};
-  text-decoration: none;
-  white-space: nowrap;
-  &.active {
-    background: ${colour('panel')};
-    border-left-color: ${colour('madder')};
-    font-weight: 700;
-  }
-`;
-const Count = styled.span`
-  color: ${colour('madder')};
-  font-weight: 700;
-`;
-const Foot = styled.div`
-  margin-top: auto;
-  padding: 0 ${space(3)};
-  font-size: 13px;
+  gap: ${space(1)};
   button {
-    border: 0;
+    display: flex;
+    align-items: center;
+    gap: 5px;
+    min-height: ${touch};
+    padding: 0 6px;
+    border: 1px solid ${colour('bandLine')};
+    border-radius: ${radius};
     background: none;
-    padding: ${space(2)} 0;
-    min-height: 44px;
-    color: ${colour('indigo')};
-    text-decoration: underline;
+    color: ${colour('bandInk')};
+    font-size: 14px;
     cursor: pointer;
   }
-  ${phone} {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 0 ${space(4)};
-    padding: 0 ${space(3)};
-    background: ${colour('rail')};
-    border-top: 1px solid ${colour('line')};
+  button:focus-visible {
+    outline-color: ${colour('bandInk')};
   }
 `;
 const Main = styled.main`
+  container: place / inline-size;
   overflow: auto;
   outline: none;
   @media print {

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Button, Dialog, DialogTrigger, Heading, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { colour, radius, space, touchable } from '../theme/tokens';
+import { useHelpDoor } from './helpDoor';
 
 interface Props {
   /** What figure is asked about. */
@@ -11,13 +12,28 @@ interface Props {
 
 /** "How?" beside a figure: the readings, the formula in words, the assumptions and where they are set. */
 export function How({ of, children }: Props) {
+  const openHelp = useHelpDoor();
   return (
     <DialogTrigger>
       <Ask aria-label={`How is ${of} worked out?`}>how?</Ask>
       <Pane placement="bottom end">
         <Dialog>
-          <Heading slot="title">{of}</Heading>
-          {children}
+          {({ close }) => (
+            <>
+              <Heading slot="title">{of}</Heading>
+              {children}
+              {openHelp ? (
+                <More
+                  onPress={() => {
+                    close();
+                    openHelp();
+                  }}
+                >
+                  Help with this place
+                </More>
+              ) : null}
+            </>
+          )}
         </Dialog>
       </Pane>
     </DialogTrigger>
@@ -33,6 +49,16 @@ const Ask = styled(Button)`
   min-width: 24px;
   font-size: 12px;
   font-weight: 400;
+  color: ${colour('indigo')};
+  text-decoration: underline;
+  cursor: pointer;
+`;
+const More = styled(Button)`
+  align-self: flex-start;
+  border: 0;
+  background: none;
+  padding: 0;
+  min-height: 44px;
   color: ${colour('indigo')};
   text-decoration: underline;
   cursor: pointer;

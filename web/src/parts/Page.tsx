@@ -40,6 +40,10 @@ const Frame = styled.div<{ $hasAside: boolean }>`
   ${narrow} {
     grid-template-columns: minmax(0, 1fr);
   }
+  /* With the help beside it a place is narrow on a wide screen too. */
+  @container place (max-width: 860px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
   ${phone} {
     padding: ${space(3)};
   }

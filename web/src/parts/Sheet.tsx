@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
-import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
+import { X } from 'lucide-react';
+import { Button, Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
-import { colour, radius, space } from '../theme/tokens';
+import { colour, radius, space, touch } from '../theme/tokens';
 import { useUnsavedGuard } from './unsaved';
 
 interface Props {
@@ -21,7 +22,12 @@ export function Sheet({ title, isOpen, onClose, children, width = 560, isForLook
     <Overlay isOpen={isOpen} onOpenChange={(open) => !open && guard.close()} isDismissable>
       <Body style={{ maxWidth: width }}>
         <Dialog>
-          <Heading slot="title">{title}</Heading>
+          <Head>
+            <Heading slot="title">{title}</Heading>
+            <Close aria-label="Close the sheet" onPress={guard.close}>
+              <X size={20} aria-hidden />
+            </Close>
+          </Head>
           <Content onChange={isForLooking ? undefined : guard.onTyped}>{guard.wrap(children)}</Content>
         </Dialog>
       </Body>
@@ -55,6 +61,26 @@ const Body = styled(Modal)`
   h2 {
     font-size: 20px;
   }
+`;
+const Head = styled.div`
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: ${space(3)};
+  /* The button's own room is the edge's. */
+  margin: -${space(2)} -${space(3)} -${space(2)} 0;
+`;
+const Close = styled(Button)`
+  flex: none;
+  display: grid;
+  place-items: center;
+  width: ${touch};
+  height: ${touch};
+  border: 0;
+  border-radius: ${radius};
+  background: none;
+  color: ${colour('inkSoft')};
+  cursor: pointer;
 `;
 const Content = styled.div`
   display: contents;

@@ -1,12 +1,10 @@
 import { act, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import type { SaleAheadView, YearBandView } from '@yaylak/contract';
-import { aGain, anIdentifier, aTag } from '../tests/builders';
+import { aGain, aTag } from '../tests/builders';
 import { renderPage } from '../tests/renderPage';
 import { GainFigure } from './GainFigure';
-import { KeysHelp } from './KeysHelp';
 import { Tag } from './Tag';
-import { TagFinder } from './TagFinder';
 import { useUndo } from './Undo';
 import { WindowBar } from './WindowBar';
 import { YearBand } from './YearBand';
@@ -92,89 +90,6 @@ describe('taking back', () => {
     await user.keyboard('{Control>}z{/Control}');
     expect(await screen.findByText('Could not take back. They have left.')).toBeVisible();
   });
-});
-
-describe('the finder', () => {
-  const identifiers = [
-    anIdentifier('26-0012'),
-    anIdentifier('25-0012', { isPresent: false }),
-    anIdentifier('Nergis', { kind: 'name', animalId: 'n' }),
-  ];
-  const page = (
-    <>
-      <TagFinder />
-      <input aria-label="field" />
-      <div data-own-keys>
-        <button type="button">own keys</button>
-      </div>
-    </>
-  );
-  const show = () => renderPage(page, { answers: { 'GET /api/identifiers': identifiers } });
-
-  it('opens on a digit typed anywhere, finds by any part, and opens the animal', async () => {
-    const { user, path } = show();
-    await user.keyboard('0');
-    const field = await screen.findByLabelText(/Any part of a number/);
-    expect(field).toHaveValue('0');
-    await user.keyboard('012');
-    const found = await screen.findByRole('listbox', { name: 'Animals found' });
-    await waitFor(() => expect(within(found).getAllByRole('option')).toHaveLength(2));
-    expect(within(found).getAllByRole('option')[1]).toHaveTextContent('gone');
-    await user.keyboard('{ArrowDown}{Enter}');
-    await waitFor(() => expect(path()).toBe('/animals/id of 25-0012'));
-  });
-  it('opens on / for a name, and says when nobody ever wore it', async () => {
-    const { user } = show();
-    await user.keyboard('/');
-    await user.type(await screen.findByLabelText(/Any part of a number/), 'nerg');
-    expect(await screen.findByRole('option')).toHaveTextContent('Nergis');
-    await user.keyboard('x');
-    expect(await screen.findByText('No animal ever wore “nergx”. Try fewer digits.')).toBeVisible();
-  });
-  it('finds by colour and kind as well, and calls each by its word in the yard', async () => {
-    const { user } = renderPage(page, {
-      answers: {
-        'GET /api/identifiers': [
-          anIdentifier('26-0017', { colour: 'red', bornOn: '2026-03-01' }),
-          anIdentifier('24-0017', { animalId: 'old', bornOn: '2024-03-01' }),
-        ],
-        'GET /api/mentions': [],
-      },
-    });
-    await user.keyboard('/');
-    await user.type(await screen.findByLabelText(/Any part of a number/), 'red 17');
-    expect(await screen.findByRole('option')).toHaveTextContent('26-0017ewe lamb, born 2026');
-    await user.clear(screen.getByLabelText(/Any part of a number/));
-    await user.type(screen.getByLabelText(/Any part of a number/), '26/17');
-    expect(await screen.findByRole('option')).toHaveTextContent('26-0017');
-  });
-  it('finds tubes and what was noted, and opens the animal', async () => {
-    const { user, path } = renderPage(page, {
-      answers: {
-        'GET /api/identifiers': identifiers,
-        'GET /api/mentions': [{ tag: aTag('26-0012'), kind: 'tube', text: 'B-021', on: '2026-11-02' }],
-      },
-    });
-    await user.keyboard('/');
-    await user.type(await screen.findByLabelText(/Any part of a number/), 'b-021');
-    await user.click(await screen.findByRole('button', { name: /tube B-021, 2 Nov/ }));
-    await waitFor(() => expect(path()).toBe('/animals/id of 26-0012'));
-  });
-  it('leaves digits to a field, and to a place that has keys of its own', async () => {
-    const { user } = show();
-    await user.type(screen.getByLabelText('field'), '1');
-    screen.getByRole('button', { name: 'own keys' }).focus();
-    await user.keyboard('1');
-    expect(screen.queryByRole('dialog')).toBeNull();
-  });
-});
-
-it('shows the keys on a question mark', async () => {
-  const { user } = renderPage(<KeysHelp />);
-  await user.keyboard('?');
-  expect(await screen.findByRole('dialog', { name: 'Keys' })).toHaveTextContent('Take back the last thing done');
-  await user.keyboard('{Escape}');
-  await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
 });
 
 describe('the year band', () => {

@@ -25,6 +25,8 @@ export const GlobalStyle = createGlobalStyle`
     outline: 3px solid ${colour('indigo')};
     outline-offset: 1px;
   }
+  /* A title takes the focus when its place is come to; nothing is pressed there. */
+  h1[tabindex]:focus-visible { outline: none; }
   @media (prefers-reduced-motion: reduce) { *, *::before, *::after { transition: none !important; animation: none !important; } }
   @media print {
     @page { size: A4; margin: 14mm; }

@@ -1,3 +1,4 @@
+import type { MarkInField } from '@yaylak/contract';
 import type { NumberDoubt, TagColour } from '@yaylak/core';
 
 interface Said {
@@ -21,3 +22,15 @@ export function tagDoubtText(doubt: NumberDoubt, { text, colour, name }: Said): 
       return `${text} was worn by one that is gone. Records of the two are easily mixed up.`;
   }
 }
+
+/** A spray mark in the field: `red on the rump: second string`. */
+export const markText = ({ colour, place, purpose }: Pick<MarkInField, 'colour' | 'place' | 'purpose'>): string =>
+  `${colour} on the ${place}${purpose === '' ? '' : `: ${purpose}`}`;
+
+/** How many wear a mark. */
+export const wearingMark = ({ groups }: Pick<MarkInField, 'groups'>): number =>
+  groups.reduce((sum, { count }) => sum + count, 0);
+
+/** A mark as the address of the list of those who wear it names it. */
+export const markKey = ({ colour, place, purpose }: Pick<MarkInField, 'colour' | 'place' | 'purpose'>): string =>
+  `${colour}|${place}|${purpose}`;

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import type { AnimalView } from '@yaylak/contract';
 import { dayOf, fieldWord, type WeightUnit } from '@yaylak/core';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
+import { rememberAnimal } from '../../adapters/recent';
 import { AwayError } from '../../api/client';
 import { animalQuery, holdingQuery, rosterQuery } from '../../api/queries';
 import { Corrected } from '../../parts/Corrected';
@@ -39,6 +40,8 @@ export function AnimalPage() {
   const { data: holding } = useQuery(holdingQuery);
   const { data: roster } = useQuery({ ...rosterQuery, staleTime: Infinity });
   const unit = useWeightUnit();
+  // What this device opened last is kept outside React.
+  useEffect(() => rememberAnimal(id), [id]);
   const kept = error instanceof AwayError ? roster?.animals.find((a) => a.tag.animalId === id) : undefined;
   if (!data && kept && roster)
     return (
@@ -58,7 +61,7 @@ export function AnimalPage() {
     <Who>
       <Tag tag={row.tag} size="large" isStatic />
       <div>
-        <h1>
+        <h1 data-title={`${row.tag.text}, ${what}`}>
           {what.charAt(0).toUpperCase() + what.slice(1)}
           {row.tag.name ? ` ${row.tag.name}` : ''}
           {row.age ? `, ${ageText(row.age, row.birthKnownTo)}` : ''}

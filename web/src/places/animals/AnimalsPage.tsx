@@ -14,10 +14,12 @@ import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Row } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
+import { useKeptState } from '../../parts/useKeptState';
 import { useNewKey } from '../../parts/useWindowKey';
 import { space } from '../../theme/tokens';
 import { countText } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
+import { markKey, markText, wearingMark } from '../../words/tags';
 import { AddSheet } from './AddSheet';
 import { AnimalsTable } from './AnimalsTable';
 import { COLUMNS, type ColumnId } from './columns';
@@ -36,7 +38,7 @@ const rememberedColumns = (): readonly ColumnId[] => {
 export function AnimalsPage() {
   const [params, setParams] = useSearchParams();
   const [columns, setColumns] = useState(rememberedColumns);
-  const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
+  const [selected, setSelected] = useKeptState<ReadonlySet<string>>('selected', new Set());
   const [isAdding, setAdding] = useState(false);
   const navigate = useNavigate();
   const query = useMemo(() => queryOf(params), [params]);
@@ -112,13 +114,7 @@ export function AnimalsPage() {
           value={query.mark ?? ''}
           options={[
             ['', 'any or none'],
-            ...(tags?.marks ?? []).map(
-              (m) =>
-                [
-                  `${m.colour}|${m.place}|${m.purpose}`,
-                  `${m.colour} on the ${m.place}${m.purpose === '' ? '' : `: ${m.purpose}`} (${m.groups.reduce((n, g) => n + g.count, 0)})`,
-                ] as const,
-            ),
+            ...(tags?.marks ?? []).map((m) => [markKey(m), `${markText(m)} (${wearingMark(m)})`] as const),
           ]}
           onChange={(mark) => set({ mark })}
         />

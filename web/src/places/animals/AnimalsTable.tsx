@@ -4,6 +4,7 @@ import type { AnimalRow, AnimalSort } from '@yaylak/contract';
 import { useEffect, useMemo, useRef } from 'react';
 import styled from 'styled-components';
 import { RowTick } from '../../parts/RowTick';
+import { useKeptOffset } from '../../parts/useKeptState';
 import { colour, radius, space, touch } from '../../theme/tokens';
 import { useWeightUnit } from '../../words/useUnits';
 import { AnimalLine, ROW_PX } from './AnimalLine';
@@ -44,7 +45,9 @@ export function AnimalsTable(props: Props) {
   const data = useMemo(() => [...rows], [rows]);
   const table = useTable({ features, columns: defs, data, getRowId: (row: AnimalRow) => row.tag.animalId });
   const model = table.getRowModel().rows;
+  const kept = useKeptOffset();
   const virtual = useVirtualizer({
+    initialOffset: kept.offset,
     count: model.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW_PX,
@@ -65,7 +68,14 @@ export function AnimalsTable(props: Props) {
   };
   const isAll = rows.length > 0 && rows.every((r) => selected.has(r.tag.animalId));
   return (
-    <Scroller ref={scroller} role="grid" aria-label="Animals" aria-rowcount={props.total} tabIndex={0}>
+    <Scroller
+      ref={scroller}
+      role="grid"
+      aria-label="Animals"
+      aria-rowcount={props.total}
+      tabIndex={0}
+      onScroll={(e) => kept.keep(e.currentTarget.scrollTop)}
+    >
       <Head role="row" style={{ gridTemplateColumns: template }}>
         <span role="columnheader">
           <RowTick

@@ -2,7 +2,7 @@ import type { ChoosingRow, ChoosingView, DraftDecision } from '@yaylak/contract'
 import { linesWithin, type Lines } from '@yaylak/core';
 import { Fragment, useRef, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
-import { Key } from '../../parts/KeysHelp';
+import { Key } from '../../parts/Key';
 import { Small } from '../../parts/Panel';
 import { RowTick } from '../../parts/RowTick';
 import { Tag } from '../../parts/Tag';

@@ -12,7 +12,7 @@ import { NotePanel, Panel, Small } from '../../parts/Panel';
 import { colour, fonts, space } from '../../theme/tokens';
 import { Drill } from './Drill';
 import { DrillHistory } from './DrillHistory';
-import { DRAWN_LOINS, LoinDrawing } from './LoinDrawing';
+import { DRAWN_LOINS, LoinDrawing } from '../../shared/help/drawings/LoinDrawing';
 
 /** What each score feels like, a drill with written cases, and how the hand learns. */
 export function PracticePage() {

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
 import { Choice, Field } from '../../parts/Field';
-import { Key } from '../../parts/KeysHelp';
+import { Key } from '../../parts/Key';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { Tag } from '../../parts/Tag';

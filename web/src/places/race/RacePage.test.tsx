@@ -713,8 +713,9 @@ it('shows the keys of the race by F1 while a field has the keyboard, and Esc goe
   const { user } = await show();
   await user.type(number(), '00');
   await user.keyboard('{F1}');
-  const keys = await screen.findByRole('dialog', { name: 'Keys: At the race' });
-  expect(within(keys).getByText('With nothing typed: takes the last animal back')).toBeVisible();
+  const keys = await screen.findByRole('dialog', { name: 'Help' });
+  expect(await within(keys).findByText('With nothing typed: takes the last animal back')).toBeVisible();
+  await waitFor(() => expect(within(keys).getByRole('heading', { name: 'Keys' })).toHaveFocus());
   await user.keyboard('{Escape}');
   await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
   expect(number()).toHaveValue('00');

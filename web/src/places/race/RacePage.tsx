@@ -7,7 +7,9 @@ import { holdingQuery } from '../../api/queries';
 import { useOutbox } from '../../outbox/useOutbox';
 import { forgetHand, keepHand, keptHand } from '../../shared/jobs/hand';
 import { Button } from '../../parts/Button';
-import { Key, KeysHelp } from '../../parts/KeysHelp';
+import { Key } from '../../parts/Key';
+import { HelpSheet } from '../../shared/help/HelpPanel';
+import { useHelp } from '../../shared/help/useHelp';
 import { useUndo } from '../../parts/Undo';
 import { Empty, Loading } from '../../parts/States';
 import { StorageNote } from '../../parts/StorageNote';
@@ -42,6 +44,7 @@ export function RacePage() {
   const isPhone = usePhone();
   const [isHeadOpen, setHeadOpen] = useState(false);
   const undo = useUndo();
+  const help = useHelp(true);
   const [hasSounds, setSounds] = useState(areSoundsOn);
   const { job, passages, listed, animals } = race;
   const settingsOf = useMemo(
@@ -118,7 +121,7 @@ export function RacePage() {
   const leave = (): void => void navigate('/race');
   return (
     <Frame data-own-keys>
-      <KeysHelp />
+      <HelpSheet help={help} />
       <JobSheet race={race} isOpen={isChanging} onClose={() => setChanging(false)} />
       <Head>
         <h1>{job.name}</h1>

@@ -1,6 +1,6 @@
 import type { Species } from '@yaylak/core';
 import styled from 'styled-components';
-import { colour } from '../../theme/tokens';
+import { colour } from '../../../theme/tokens';
 
 /** Species the drawing is like; a rabbit is felt along the back. */
 export const DRAWN_LOINS: readonly Species[] = ['sheep', 'goat', 'cattle'];

@@ -1,0 +1,85 @@
+import { Fence, Menu, Sprout, Sun, Tag, VenusAndMars, type LucideIcon } from 'lucide-react';
+import { useState } from 'react';
+import { NavLink } from 'react-router';
+import styled from 'styled-components';
+import { Sheet } from '../parts/Sheet';
+import { colour, space } from '../theme/tokens';
+import { KeptCount, PlaceLinks, ThemeButton } from './Rail';
+import { useWaiting } from './useWaiting';
+
+/** Places one goes to with a phone in the hand; the others are in the menu. */
+const AT_HAND: readonly { readonly to: string; readonly name: string; readonly Icon: LucideIcon }[] = [
+  { to: '/', name: 'Today', Icon: Sun },
+  { to: '/race', name: 'Race', Icon: Fence },
+  { to: '/mating', name: 'Mating', Icon: VenusAndMars },
+  { to: '/births', name: 'Births', Icon: Sprout },
+  { to: '/animals', name: 'Animals', Icon: Tag },
+];
+
+/** Five places and the menu of all, at the foot of a phone. */
+export function PhoneBar() {
+  const [isOpen, setOpen] = useState(false);
+  const waiting = useWaiting();
+  return (
+    <div className="no-print">
+      <KeptStrip>
+        <KeptCount />
+      </KeptStrip>
+      <Bar aria-label="Places at hand">
+        {AT_HAND.map(({ to, name, Icon }) => (
+          <NavLink key={to} to={to} end={to === '/'}>
+            <Icon size={20} aria-hidden />
+            <span>
+              {name}
+              {to === '/' && waiting > 0 ? <b aria-label={`${waiting} waiting`}> {waiting}</b> : null}
+            </span>
+          </NavLink>
+        ))}
+        <button type="button" aria-haspopup="dialog" onClick={() => setOpen(true)}>
+          <Menu size={20} aria-hidden />
+          <span>Menu</span>
+        </button>
+      </Bar>
+      <Sheet isForLooking title="All places" isOpen={isOpen} onClose={() => setOpen(false)}>
+        <PlaceLinks onGo={() => setOpen(false)} />
+        <ThemeButton />
+      </Sheet>
+    </div>
+  );
+}
+
+const KeptStrip = styled.div`
+  background: ${colour('rail')};
+  padding: 0 ${space(3)};
+`;
+const Bar = styled.nav`
+  display: grid;
+  grid-template-columns: repeat(6, minmax(0, 1fr));
+  background: ${colour('rail')};
+  border-top: 1px solid ${colour('line')};
+  padding-bottom: env(safe-area-inset-bottom);
+  a,
+  button {
+    display: flex;
+    flex-direction: column;
+    align-items: center;
+    justify-content: center;
+    gap: 2px;
+    min-height: 56px;
+    border: 0;
+    border-top: 3px solid transparent;
+    background: none;
+    color: ${colour('ink')};
+    font-size: 13px;
+    text-decoration: none;
+    cursor: pointer;
+  }
+  .active {
+    background: ${colour('panel')};
+    border-top-color: ${colour('madder')};
+    font-weight: 700;
+  }
+  b {
+    color: ${colour('madder')};
+  }
+`;

@@ -1,0 +1,159 @@
+import { Moon, Sun } from 'lucide-react';
+import { Link, NavLink } from 'react-router';
+import styled from 'styled-components';
+import { useOutboxState } from '../outbox/useOutbox';
+import { keysOf, PLACES } from '../shared/nav/placeList';
+import { colour, radius, space, touch } from '../theme/tokens';
+import { useTheme } from '../theme/useTheme';
+import { countText } from '../words/format';
+import { useWaiting } from './useWaiting';
+
+/** Every place there is, in the order of the year; what waits stands beside a place. */
+export function PlaceLinks({ onGo }: { readonly onGo?: () => void }) {
+  const waiting = useWaiting();
+  return (
+    <Links aria-label="Places">
+      {PLACES.map((place) => (
+        <Step key={place.to} $begins={place.under !== undefined}>
+          {place.under ? <Under>{place.under}</Under> : null}
+          <RailLink to={place.to} end={place.to === '/'} aria-keyshortcuts={keysOf(place)} onClick={onGo}>
+            {place.name}
+            {place.to === '/' && waiting > 0 ? <Count aria-label={`${waiting} waiting`}>{waiting}</Count> : null}
+          </RailLink>
+        </Step>
+      ))}
+    </Links>
+  );
+}
+
+/** The theme of this device, under its other one’s name. */
+export function ThemeButton() {
+  const [theme, setTheme] = useTheme();
+  const isLight = theme === 'light';
+  return (
+    <Plain type="button" onClick={() => setTheme(isLight ? 'barn' : 'light')}>
+      {isLight ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
+      {isLight ? 'Barn theme' : 'Light theme'}
+    </Plain>
+  );
+}
+
+/** How many entries wait here for the server, and how many it did not take. */
+export function KeptCount() {
+  const { waiting, refused } = useOutboxState();
+  if (waiting === 0 && refused.length === 0) return null;
+  return (
+    <Kept>
+      {waiting > 0 ? (
+        <p role="status">
+          <Link to="/kept">{countText(waiting, 'entry', 'entries')} kept here</Link>
+          <span className="unseen">, not yet on the server</span>
+        </p>
+      ) : null}
+      {refused.length > 0 ? (
+        <p role="status">
+          <Link to="/kept">{refused.length} not taken</Link>
+          <span className="unseen"> by the book</span>
+        </p>
+      ) : null}
+    </Kept>
+  );
+}
+
+/** The rail on the left: all places, and at its foot, always in sight, what is kept here and the theme. */
+export function Rail() {
+  return (
+    <Side className="no-print">
+      <PlaceLinks />
+      <Foot>
+        <KeptCount />
+        <ThemeButton />
+      </Foot>
+    </Side>
+  );
+}
+
+/** A window too low for all of it: the words between the places give way to a line. */
+const low = '@media (max-height: 789px), (pointer: coarse) and (max-height: 829px)';
+/** Where a mouse points, rows may stand closer than where a finger does. */
+const fine = '@media (pointer: fine)';
+
+const Side = styled.div`
+  background: ${colour('rail')};
+  border-right: 1px solid ${colour('line')};
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+`;
+const Links = styled.nav`
+  flex: 1 1 auto;
+  overflow: auto;
+  padding: 0 ${space(2)};
+`;
+const Step = styled.div<{ readonly $begins: boolean }>`
+  ${low} {
+    border-top: ${({ $begins }) => ($begins ? `1px solid ${colour('lineStrong')}` : '0')};
+  }
+`;
+const Under = styled.p`
+  font-size: 13px;
+  color: ${colour('inkSoft')};
+  padding: 0 ${space(3)};
+  line-height: 20px;
+  ${low} {
+    display: none;
+  }
+`;
+const RailLink = styled(NavLink)`
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: ${space(2)};
+  min-height: ${touch};
+  ${fine} {
+    min-height: 42px;
+  }
+  padding: 0 ${space(3)};
+  border-radius: ${radius};
+  border-left: 4px solid transparent;
+  color: ${colour('ink')};
+  text-decoration: none;
+  white-space: nowrap;
+  &.active {
+    background: ${colour('panel')};
+    border-left-color: ${colour('madder')};
+    font-weight: 700;
+  }
+`;
+const Count = styled.span`
+  color: ${colour('madder')};
+  font-weight: 700;
+`;
+const Foot = styled.div`
+  flex: none;
+  padding: 0 ${space(3)};
+  font-size: 13px;
+  border-top: 1px solid ${colour('line')};
+`;
+const Kept = styled.div`
+  font-size: 13px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 ${space(3)};
+  padding-block: ${space(1)};
+`;
+const Plain = styled.button`
+  display: flex;
+  align-items: center;
+  gap: ${space(2)};
+  min-height: ${touch};
+  ${fine} {
+    min-height: 36px;
+  }
+  padding: 0;
+  border: 0;
+  background: none;
+  font-size: 13px;
+  color: ${colour('indigo')};
+  cursor: pointer;
+`;

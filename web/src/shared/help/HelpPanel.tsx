@@ -1,0 +1,77 @@
+import { X } from 'lucide-react';
+import { lazy, Suspense } from 'react';
+import styled from 'styled-components';
+import { Sheet } from '../../parts/Sheet';
+import { Loading } from '../../parts/States';
+import { colour, space, touch } from '../../theme/tokens';
+import type { Help } from './useHelp';
+
+/** What is read seldom is fetched when it is; the service worker has it where there is no network. */
+const HelpBody = lazy(async () => ({ default: (await import('./HelpBody')).HelpBody }));
+
+interface Props {
+  readonly help: Help;
+}
+
+const body = (help: Help) => (
+  <Suspense fallback={<Loading />}>
+    <HelpBody
+      pathname={help.pathname}
+      topicId={help.topicId}
+      isAtKeys={help.isAtKeys}
+      onTopic={(topicId) => help.open({ topicId })}
+    />
+  </Suspense>
+);
+
+/** The help beside a place, which goes on being worked in. */
+export function HelpBeside({ help }: Props) {
+  return (
+    <Side
+      aria-label="Help"
+      className="no-print"
+      onKeyDown={(e) => {
+        if (e.key === 'Escape') help.close();
+      }}
+    >
+      <Head>
+        Help
+        <Close type="button" aria-label="Close the help" onClick={help.close}>
+          <X size={20} aria-hidden />
+        </Close>
+      </Head>
+      {body(help)}
+    </Side>
+  );
+}
+
+/** The help where there is no room beside: over the page, until it is put away. */
+export const HelpSheet = ({ help }: Props) => (
+  <Sheet isForLooking title="Help" isOpen={help.isOpen} onClose={help.close}>
+    {help.isOpen ? body(help) : null}
+  </Sheet>
+);
+
+const Side = styled.aside`
+  overflow: auto;
+  background: ${colour('panel')};
+  border-left: 1px solid ${colour('line')};
+  padding: 0 ${space(4)} ${space(4)};
+`;
+const Head = styled.p`
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  color: ${colour('inkSoft')};
+`;
+const Close = styled.button`
+  margin-right: -${space(3)};
+  display: grid;
+  place-items: center;
+  width: ${touch};
+  height: ${touch};
+  border: 0;
+  background: none;
+  color: ${colour('ink')};
+  cursor: pointer;
+`;

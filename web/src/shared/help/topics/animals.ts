@@ -1,0 +1,19 @@
+import type { HelpTopic } from '../topic';
+
+export const ANIMALS_HELP: HelpTopic = {
+  id: 'animals',
+  at: '/animals',
+  title: 'Animals',
+  forWhat: 'Every animal there is or was: find, sort, mark, move and open them.',
+  steps: [
+    'Type any part of a number, name, old tag or electronic number. A colour beside it narrows it: “red 17”.',
+    'Tick rows, or all that the filter shows, then move, mark, treat, sell or record a death for all of them at once.',
+    'Open one for its whole life: weights with its group as a band, scores, services, births, remedies, family, and why it stayed.',
+    'A wrong entry is struck out and stays to be seen; Ctrl+Z takes back the last thing done.',
+  ],
+  cautions: ['A number once worn is never given again, so that two records are never mixed up.'],
+  keys: [
+    ['N', 'Add animals'],
+    ['Space', 'Tick a row'],
+  ],
+};

@@ -1,0 +1,2 @@
+/** A holding as it is spoken of: `Ardıçlı holding`, and not `My holding holding`. */
+export const holdingText = (name: string): string => (/holding|farm|croft/i.test(name) ? name : `${name} holding`);
