@@ -53,6 +53,7 @@ const PLACES = [
   '/holding/files',
   '/holding',
   '/race',
+  '/guide',
 ];
 async function open(path: string): Promise<void> {
   await page.setViewportSize(LAPTOP);
@@ -81,3 +82,25 @@ for (const path of PLACES) {
     await expectAccessible(page, 'colours');
   });
 }
+
+test('the help beside a place, and the menu of a phone, can be read and used by everybody', async () => {
+  await open('/births');
+  await page.getByRole('button', { name: 'Help' }).click();
+  await expect(page.getByRole('complementary', { name: 'Help' }).getByRole('heading', { level: 2 })).toBeFocused();
+  await expectAccessible(page);
+  await expectTouchable(page);
+  await expectNothingBeside(LAPTOP.width);
+  await page.getByRole('button', { name: 'Close the help' }).click();
+  const phone = { width: 390, height: 844 };
+  await page.setViewportSize(phone);
+  await page.getByRole('button', { name: 'Menu' }).click();
+  await expectAccessible(page, 'targets');
+  await expectTouchable(page);
+  await page.getByRole('dialog').getByRole('link', { name: 'Selling' }).click();
+  await expect(page).toHaveTitle(/Yaylak/);
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.getByRole('button', { name: 'Help' }).click();
+  await expect(page.getByRole('dialog', { name: 'Help' }).getByRole('heading', { name: 'Selling' })).toBeVisible();
+  await expectTouchable(page);
+  await expectNothingBeside(phone.width);
+});

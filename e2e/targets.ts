@@ -37,8 +37,9 @@ export async function expectTouchable(page: Page, least = TOUCH, within = 'body'
         if (element.closest('[inert], [aria-hidden=true], .skip')) return [];
         if (bandKinds.split('|').includes((element as HTMLElement).dataset['kind'] ?? '')) return [];
         const { width, height } = areaOf(element);
-        // Not drawn: the box of a browser's own that another stands for.
-        if (width <= 1 || height <= 1 || isInSentence(element)) return [];
+        // Not drawn: the box of a browser's own that another stands for, and what is there for a screen reader alone.
+        const room = element.parentElement?.getBoundingClientRect();
+        if (width <= 1 || height <= 1 || (room?.width === 1 && room.height === 1) || isInSentence(element)) return [];
         const row = element.closest('tr, li, [role=row]')?.getBoundingClientRect().height ?? Infinity;
         if (height >= Math.min(size, row) && width >= size) return [];
         const says = element.getAttribute('aria-label') ?? element.textContent ?? '';

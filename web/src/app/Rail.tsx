@@ -74,9 +74,7 @@ export function Rail() {
 }
 
 /** A window too low for all of it: the words between the places give way to a line. */
-const low = '@media (max-height: 789px), (pointer: coarse) and (max-height: 829px)';
-/** Where a mouse points, rows may stand closer than where a finger does. */
-const fine = '@media (pointer: fine)';
+const low = '@media (max-height: 829px)';
 
 const Side = styled.div`
   background: ${colour('rail')};
@@ -110,9 +108,6 @@ const RailLink = styled(NavLink)`
   align-items: center;
   gap: ${space(2)};
   min-height: ${touch};
-  ${fine} {
-    min-height: 42px;
-  }
   padding: 0 ${space(3)};
   border-radius: ${radius};
   border-left: 4px solid transparent;
@@ -147,9 +142,6 @@ const Plain = styled.button`
   align-items: center;
   gap: ${space(2)};
   min-height: ${touch};
-  ${fine} {
-    min-height: 36px;
-  }
   padding: 0;
   border: 0;
   background: none;
