@@ -181,6 +181,7 @@ export interface BookFile {
     readonly keeper: string;
     readonly unit: WeightUnit;
     readonly dateOrder?: DateOrder;
+    readonly keeps?: readonly Species[];
     readonly currency: string;
     readonly pointsWeights: PointsWeights;
     readonly species: SpeciesOverrides;

@@ -16,6 +16,7 @@ import type {
 import {
   ArrayMaxSize,
   ArrayMinSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -164,6 +165,14 @@ export class ChangeHolding {
   @MayBeMissing()
   @IsIn(DATE_ORDERS)
   dateOrder?: DateOrder;
+  /** The species that are kept; what else is here stays in sight. */
+  @MayBeMissing()
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(SPECIES.length)
+  @ArrayUnique()
+  @IsIn(SPECIES, { each: true })
+  keeps?: Species[];
   @MayBeMissing()
   @Matches(/^[A-Z]{3}$/, { message: 'currency is three capital letters, such as EUR' })
   currency?: string;
@@ -221,6 +230,8 @@ export interface HoldingView {
   readonly currency: string;
   readonly pointsWeights: PointsWeights;
   readonly overrides: SpeciesOverrides;
+  /** Species that are kept or here, in their usual order; never none. */
+  readonly keeps: readonly Species[];
   readonly species: Readonly<Record<Species, SpeciesSettings>>;
   readonly standards: readonly StandardSetting[];
   readonly blankTags: readonly BlankTags[];

@@ -26,6 +26,7 @@ export const MIGRATION_NAMES = [
   '20261130150000_loads',
   '20261130160000_bought',
   '20261130170000_haulage',
+  '20261130180000_keeps',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -51,6 +51,7 @@ export class BookFileService {
       currency,
       pointsWeights,
       species,
+      keeps,
       standards,
       blankTags,
       scorers,
@@ -85,6 +86,7 @@ export class BookFileService {
         species,
         version,
         ...(dateOrder ? { dateOrder } : {}),
+        ...(keeps ? { keeps } : {}),
         ...(standards ? { standards } : {}),
         ...(blankTags ? { blankTags } : {}),
         ...(scorers ? { scorers } : {}),
@@ -255,12 +257,14 @@ async function writeRecords(em: EntityManager, book: CheckedBook): Promise<void>
     choosing = null,
     calendarKey = null,
     dateOrder = null,
+    keeps = null,
     ...holding
   } = book.holding;
   await em.upsert(HoldingEntity, {
     id: 1,
     ...holding,
     dateOrder,
+    keeps: keeps && [...keeps],
     standards: standards && [...standards],
     blankTags: blankTags && [...blankTags],
     scorers,

@@ -21,6 +21,7 @@ import {
   numbersToFit,
   readTemplate,
   SEX_LETTERS,
+  SPECIES,
   USUAL_STANDARDS,
   yearOf,
   type DateOrder,
@@ -52,6 +53,8 @@ export interface Settings {
   readonly currency: string;
   readonly pointsWeights: PointsWeights;
   readonly species: SpeciesOverrides;
+  /** Null while nobody has said: all of them. */
+  readonly keeps: Species[] | null;
   /** Null while the shipped ones stand. */
   readonly standards: StandardSetting[] | null;
   readonly blankTags: BlankTags[] | null;
@@ -72,6 +75,7 @@ const NEW_HOLDING: Settings = {
   currency: 'EUR',
   pointsWeights: DEFAULT_POINTS_WEIGHTS,
   species: {},
+  keeps: null,
   standards: null,
   blankTags: null,
   scorers: null,
@@ -134,6 +138,7 @@ export class HoldingService {
       currency: s.currency,
       pointsWeights: s.pointsWeights,
       overrides: s.species,
+      keeps: this.kept(s.keeps),
       standards: standardsOf(s),
       blankTags: s.blankTags ?? [],
       scorers: s.scorers ?? { setRight: [] },
@@ -154,6 +159,13 @@ export class HoldingService {
         findings: this.book.findings,
       },
     };
+  }
+
+  /** The species named, and those that are here all the same: nobody that is here is out of sight. */
+  private kept(named: readonly Species[] | null): Species[] {
+    if (named === null) return [...SPECIES];
+    const here = new Set(this.book.state.present(this.clock.today()).map((facts) => facts.record.species));
+    return SPECIES.filter((species) => named.includes(species) || here.has(species));
   }
 
   /** What animals are looked over for. */
@@ -177,6 +189,7 @@ export class HoldingService {
         currency: change.currency ?? before.currency,
         pointsWeights: change.pointsWeights ? { ...change.pointsWeights } : before.pointsWeights,
         species: change.species ?? before.species,
+        keeps: change.keeps ?? before.keeps ?? null,
         standards: change.standards?.map((one) => ({ ...one })) ?? before.standards ?? null,
         blankTags: change.blankTags?.map((one) => ({ ...one })) ?? before.blankTags ?? null,
         scorers: (change.scorers && plain(change.scorers)) ?? before.scorers ?? null,

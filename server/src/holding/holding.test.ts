@@ -140,6 +140,22 @@ it('takes every figure of the shipped table as it stands', async () => {
   await t.http().patch('/api/holding').send({ version: 1, species: SPECIES_TABLE }).expect(200);
 });
 
+it('keeps in sight the species that are kept and those that are here, and writes the kept into the book’s file', async () => {
+  const keeps = async () => (await get<HoldingView>(t, '/api/holding')).keeps;
+  expect(await keeps()).toEqual(['sheep', 'goat', 'rabbit', 'cattle']);
+  await t
+    .http()
+    .patch('/api/holding')
+    .send({ version: 1, keeps: ['rabbit', 'goat'] })
+    .expect(200);
+  expect(await keeps()).toEqual(['goat', 'rabbit']);
+  await t.post(arrival(uuid(), { species: 'cattle' }));
+  expect(await keeps()).toEqual(['goat', 'rabbit', 'cattle']);
+  expect((await get<BookFile>(t, '/api/book')).holding.keeps).toEqual(['rabbit', 'goat']);
+  for (const bad of [[], ['goat', 'goat'], ['horse'], 'goat'])
+    await t.http().patch('/api/holding').send({ version: 2, keeps: bad }).expect(400);
+});
+
 it('keeps the order days are typed in, and writes it into the book’s file', async () => {
   expect((await get<HoldingView>(t, '/api/holding')).dateOrder).toBe('day-month');
   await t.http().patch('/api/holding').send({ version: 1, dateOrder: 'year-month' }).expect(200);

@@ -8,7 +8,7 @@ import type {
   ScorersSetting,
   StandardSetting,
 } from '@yaylak/contract';
-import type { PointsWeights, SpeciesOverrides } from '@yaylak/core';
+import type { PointsWeights, Species, SpeciesOverrides } from '@yaylak/core';
 
 /** The holding's settings: one row. */
 export const HoldingEntity = defineEntity({
@@ -23,6 +23,7 @@ export const HoldingEntity = defineEntity({
     currency: p.string(),
     pointsWeights: p.json<PointsWeights>(),
     species: p.json<SpeciesOverrides>(),
+    keeps: p.json<Species[]>().nullable(),
     standards: p.json<StandardSetting[]>().nullable(),
     blankTags: p.json<BlankTags[]>().nullable(),
     scorers: p.json<ScorersSetting>().nullable(),

@@ -106,6 +106,16 @@ it('opens the finder by its button, with nothing typed yet', async () => {
   expect(await screen.findByLabelText(/Any part of a number/)).toHaveValue('');
 });
 
+it('shows the year of the species that are kept, and no others', async () => {
+  const lane = (species: string) => ({ species, blocks: [], planned: [], carrying: [], loads: [] });
+  await show({
+    'GET /api/holding': aHolding({ keeps: ['goat'] }),
+    'GET /api/year-band': { year: 2026, today: '2026-11-23', lanes: [lane('sheep'), lane('goat')] },
+  });
+  expect(await screen.findByText('Goats')).toBeVisible();
+  expect(screen.queryByText('Sheep')).toBeNull();
+});
+
 describe('the help', () => {
   it('stands beside the place, begins at its title, and is put away by its button or Escape', async () => {
     const { user } = await show();

@@ -30,7 +30,7 @@ import {
 } from 'react-aria-components';
 import styled from 'styled-components';
 import { colour, radius, space, touch, touchable } from '../theme/tokens';
-import { useDateOrder } from '../words/useUnits';
+import { useDateOrder } from '../words/useHolding';
 import { fieldFrame } from './fieldFrame';
 
 /** What a field of a day, of a moment or of an hour holds: `2026-11-29`, `2026-11-29T07:30`, `07:30`; empty is none. */

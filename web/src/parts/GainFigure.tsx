@@ -5,7 +5,7 @@ import { scaleUnit, type Species } from '@yaylak/core';
 import { colour, space } from '../theme/tokens';
 import { fullDate, gainText, perDayText, verdictText } from '../words/format';
 import { How } from './How';
-import { useWeightUnit } from '../words/useUnits';
+import { useWeightUnit } from '../words/useHolding';
 
 interface Props {
   readonly gain: GainView | null;

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { rosterQuery } from '../api/queries';
 import { space } from '../theme/tokens';
 import { ageText, bornText, fullDate, weightText } from '../words/format';
-import { useWeightUnit } from '../words/useUnits';
+import { useWeightUnit } from '../words/useHolding';
 import { FigureTable } from './FigureTable';
 import { NotePanel, Panel, Row, Small } from './Panel';
 import { Tag } from './Tag';

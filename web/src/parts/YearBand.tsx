@@ -9,6 +9,7 @@ import { saleAheadQuery } from '../api/selling';
 import { dotted, slanted } from './weave';
 import { colour, phone, space } from '../theme/tokens';
 import { countText, shortDate } from '../words/format';
+import { useSpecies } from '../words/useHolding';
 import { goesText, hasReady, keptText, readyText } from '../words/saleAhead';
 import { PlainList } from './PlainList';
 
@@ -106,15 +107,18 @@ export function YearBand() {
   const { data } = useQuery(yearBandQuery);
   const { data: sales } = useQuery(saleAheadQuery);
   const navigate = useNavigate();
+  const kept = useSpecies();
   const [here, setHere] = useState<string>();
   if (!data) return <Lanes aria-hidden style={{ minHeight: 84 }} />;
   const first = dayOf(`${data.year}-01-01`);
   const length = dayOf(`${data.year}-12-31`) - first + 1;
   const at = (iso: string, end = 0): number => Math.min(100, Math.max(0, (100 * (dayOf(iso) + end - first)) / length));
-  const lanes = data.lanes.map((lane) => ({
-    species: lane.species,
-    blocks: blocksOf(lane, sales).map((b) => ({ ...b, id: `${lane.species} ${b.key}` })),
-  }));
+  const lanes = data.lanes
+    .filter((lane) => kept.includes(lane.species))
+    .map((lane) => ({
+      species: lane.species,
+      blocks: blocksOf(lane, sales).map((b) => ({ ...b, id: `${lane.species} ${b.key}` })),
+    }));
   const all = lanes.flatMap((lane) => lane.blocks);
   // One stop of the tab key: the block last stood on, else one of today.
   const stop = (all.find((b) => b.id === here) ?? all.find((b) => b.to >= data.today) ?? all[0])?.id;

@@ -26,7 +26,7 @@ export function useSaveHolding(): SaveHolding {
         undo.offer({
           done: 'Saved the settings',
           undo: async () => {
-            const { name, keeper, unit, dateOrder, currency, pointsWeights, overrides } = before;
+            const { name, keeper, unit, dateOrder, currency, pointsWeights, overrides, keeps } = before;
             const { scorers, resources, calendar, decisionMarks, choosing } = before;
             const lists = {
               standards: [...before.standards],
@@ -49,6 +49,7 @@ export function useSaveHolding(): SaveHolding {
               keepsFigures: true,
               pointsWeights,
               species: overrides,
+              keeps: [...keeps],
               ...lists,
             });
           },

@@ -25,7 +25,14 @@ import type {
   PlanView,
 } from '@yaylak/contract';
 import { SHIPPED_TEMPLATES } from '@yaylak/contract';
-import { DEFAULT_POINTS_WEIGHTS, SPECIES_TABLE, USUAL_BY_SPECIES, USUAL_HOW, USUAL_STANDARDS } from '@yaylak/core';
+import {
+  DEFAULT_POINTS_WEIGHTS,
+  SPECIES,
+  SPECIES_TABLE,
+  USUAL_BY_SPECIES,
+  USUAL_HOW,
+  USUAL_STANDARDS,
+} from '@yaylak/core';
 
 /** Small true things for tests of pages: a ewe lamb of 2026 on 23 November 2026, unless said otherwise. */
 export const TODAY = '2026-11-23';
@@ -115,6 +122,7 @@ export const aHolding = (change: Partial<HoldingView> = {}): HoldingView => ({
   keeper: 'Aylin',
   unit: 'kg',
   dateOrder: 'day-month',
+  keeps: SPECIES,
   currency: 'EUR',
   pointsWeights: DEFAULT_POINTS_WEIGHTS,
   overrides: {},

@@ -27,6 +27,7 @@ import { Migration20261130140000_carcasses } from './20261130140000_carcasses';
 import { Migration20261130150000_loads } from './20261130150000_loads';
 import { Migration20261130160000_bought } from './20261130160000_bought';
 import { Migration20261130170000_haulage } from './20261130170000_haulage';
+import { Migration20261130180000_keeps } from './20261130180000_keeps';
 
 /** What each step does; listed by hand, so that nothing is looked for on disk. */
 const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
@@ -56,6 +57,7 @@ const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>
   '20261130150000_loads': Migration20261130150000_loads,
   '20261130160000_bought': Migration20261130160000_bought,
   '20261130170000_haulage': Migration20261130170000_haulage,
+  '20261130180000_keeps': Migration20261130180000_keeps,
 };
 
 /** In the order they are run. */

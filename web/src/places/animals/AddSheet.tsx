@@ -20,7 +20,7 @@ import { FormGroup } from '../../shared/groups/FormGroup';
 import { useNumbersFor } from '../../shared/tags/numbersFor';
 import { useTagQuestions } from '../../shared/tags/useTagQuestions';
 import { BIRTH_ASKED, BIRTH_HINTS, birthOf } from '../../words/birth';
-import { useDateOrder } from '../../words/useUnits';
+import { useDateOrder, useSpecies } from '../../words/useHolding';
 import { countText } from '../../words/format';
 import {
   addedDrafts,
@@ -47,6 +47,9 @@ export function AddSheet({ isOpen, onClose }: { readonly isOpen: boolean; readon
 function AddForm({ onClose }: { readonly onClose: () => void }) {
   const { data: holding } = useQuery(holdingQuery);
   const { data: identifiers } = useQuery(identifiersQuery);
+  const kept = useSpecies();
+  // Another species may always come: those that are kept stand first.
+  const species = [...kept, ...SPECIES.filter((s) => !kept.includes(s))];
   const order = useDateOrder();
   const { data: strains = [] } = useQuery(strainsQuery);
   const numbersFor = useNumbersFor();
@@ -78,7 +81,7 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
   const draftsOf = (typed: AddTyped, numbers: readonly string[]) =>
     addedDrafts(typed, { numbers, parents: parentsOf(typed), on: cameOn(typed), order });
   const form = useTypedForm<AddTyped>({
-    start: NEW_ANIMAL,
+    start: { ...NEW_ANIMAL, species: species[0] ?? NEW_ANIMAL.species },
     made: (typed) => draftsOf(typed, asTyped(typed)).map((draft) => madeEntry(ENTRY_CLASSES[draft.type], draft)),
     words: {
       bornOn: BIRTH_ASKED,
@@ -154,7 +157,7 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
           </Row>
         )}
         <FieldRow $gap={3}>
-          <FormChoice name="species" label="Species" options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])} />
+          <FormChoice name="species" label="Species" options={species.map((s) => [s, SPECIES_WORDS[s].name])} />
           <FormChoice name="sex" label="Sex" options={SEXES.map((s) => [s, s])} />
           <FormField name="count" label="How many" inputMode="numeric" style={{ width: 90 }} />
           <FormGroup name="groupId" label="Group" none="no group yet" />

@@ -18,7 +18,7 @@ import { Tag } from '../../parts/Tag';
 import { WindowBar } from '../../parts/WindowBar';
 import { colour, fonts, phone, space } from '../../theme/tokens';
 import { ageText, birthDate, bornText, fullDate, moneyText, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { ChoicesMade, Family, Given } from './Family';
 import { Figures } from './Figures';
 import { Identifiers } from './Identifiers';

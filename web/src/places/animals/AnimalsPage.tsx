@@ -1,6 +1,6 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import type { AnimalQuery, AnimalRow, AnimalSort } from '@yaylak/contract';
-import { DECISIONS, SEXES, SPECIES, SPECIES_WORDS, type Decision, type Sex, type Species } from '@yaylak/core';
+import { DECISIONS, SEXES, SPECIES_WORDS, type Decision, type Sex, type Species } from '@yaylak/core';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
@@ -20,6 +20,7 @@ import { space } from '../../theme/tokens';
 import { countText } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 import { markKey, markText, wearingMark } from '../../words/tags';
+import { useSpecies } from '../../words/useHolding';
 import { AddSheet } from './AddSheet';
 import { AnimalsTable } from './AnimalsTable';
 import { COLUMNS, type ColumnId } from './columns';
@@ -37,6 +38,7 @@ const rememberedColumns = (): readonly ColumnId[] => {
 /** All animals: find, filter, sort, mark and move. The filter lives in the address, so that it can be kept. */
 export function AnimalsPage() {
   const [params, setParams] = useSearchParams();
+  const kept = useSpecies();
   const [columns, setColumns] = useState(rememberedColumns);
   const [selected, setSelected] = useKeptState<ReadonlySet<string>>('selected', new Set());
   const [isAdding, setAdding] = useState(false);
@@ -155,7 +157,7 @@ export function AnimalsPage() {
         />
       </Filters>
       <Row role="group" aria-label="Filters">
-        {SPECIES.map((s) => chip('species', s, SPECIES_WORDS[s].name))}
+        {kept.map((s) => chip('species', s, SPECIES_WORDS[s].name))}
         {SEXES.filter((s) => s !== 'unknown').map((s) => chip('sex', s, SEX_CHIPS[s]))}
         {[0, 1, 2].map((back) => {
           const year = String(new Date().getFullYear() - back);

@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import { RowTick } from '../../parts/RowTick';
 import { useKeptOffset } from '../../parts/useKeptState';
 import { colour, radius, space, touch } from '../../theme/tokens';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { AnimalLine, ROW_PX } from './AnimalLine';
 import { COLUMNS, type ColumnId } from './columns';
 

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { How } from '../../parts/How';
 import { figureText, fullDate, weightText } from '../../words/format';
 import { MEASURE_WORDS } from '../../words/stations';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 const VERDICT_WORDS = { light: 'light for its height', 'as-aimed': 'as aimed', heavy: 'heavy for its height' } as const;
 

@@ -5,7 +5,7 @@ import { FigureTable } from '../../parts/FigureTable';
 import { GainFigure } from '../../parts/GainFigure';
 import { How } from '../../parts/How';
 import { differenceText, figureText, sureWeightText, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { BodyRow } from './BodyRow';
 
 /** The figures on growth, each of which can be asked "how?". */

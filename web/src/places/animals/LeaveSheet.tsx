@@ -14,7 +14,7 @@ import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
 import { figureTyped, minorTyped, moneyFaults } from '../../words/typed';
 import { reservationWords } from '../../words/reserved';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { buyerToldLabel, lastWithheld, withheldToText } from '../../words/withheld';
 
 interface Props {

@@ -10,7 +10,7 @@ import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Panel } from '../../parts/Panel';
 import { BIRTH_ASKED, BIRTH_HINTS, birthOf, birthTyped } from '../../words/birth';
 import { minorTyped } from '../../words/typed';
-import { useDateOrder } from '../../words/useUnits';
+import { useDateOrder } from '../../words/useHolding';
 import { parentNamed } from './parentNamed';
 import { useChangeRecord, type RecordChange } from './useChangeRecord';
 

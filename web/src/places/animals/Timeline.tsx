@@ -10,7 +10,7 @@ import { useUndo } from '../../parts/Undo';
 import { useFirst } from '../../parts/useFirst';
 import { colour, space } from '../../theme/tokens';
 import { fullDate } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { entryWords } from '../../words/entryWords';
 import { PlainList } from '../../parts/PlainList';
 

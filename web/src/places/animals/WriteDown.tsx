@@ -19,7 +19,7 @@ import { ReserveSheet } from './ReserveSheet';
 import { SeenSheet } from './SeenSheet';
 import { Asked } from '../../parts/Asked';
 import { checkReadingText } from '../../words/doubts';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 interface Props {
   readonly view: AnimalView;

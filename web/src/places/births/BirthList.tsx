@@ -11,9 +11,11 @@ import { Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { TickBox } from '../../parts/TickBox';
 import { countText, fullDate, shortDate } from '../../words/format';
+import { useSpeciesOptions } from '../../words/useHolding';
 
 /** Who gives birth when, on paper: for the wall of the shed. */
 export function BirthList() {
+  const speciesOptions = useSpeciesOptions();
   const [search, setSearch] = useSearchParams();
   const species = SPECIES.find((s) => s === search.get('species')) ?? '';
   const { data, error, refetch } = useQuery(birthListQuery(species));
@@ -28,7 +30,7 @@ export function BirthList() {
         <Choice
           label="Species"
           value={species}
-          options={[['', 'all'], ...SPECIES.map((s) => [s, SPECIES_WORDS[s].name] as const)]}
+          options={[['', 'all'], ...speciesOptions]}
           onChange={(s) => setSearch(s === '' ? {} : { species: s }, { replace: true })}
         />
       </PaperHead>

@@ -36,7 +36,7 @@ import { Sheet } from '../../parts/Sheet';
 import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { bornText } from '../../words/births';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { Asked } from '../../parts/Asked';
 import { aBirth, birthEntries, birthWeightDoubts, countsOf, sureSire, type BirthTyped } from './birthDraft';
 import { YoungKeys } from './YoungKeys';

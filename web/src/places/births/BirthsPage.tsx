@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { BirthSeen, BirthsView } from '@yaylak/contract';
-import { SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { SPECIES, type Species } from '@yaylak/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { deviceMoment } from '../../api/deviceClock';
@@ -15,6 +15,7 @@ import { useNewKey } from '../../parts/useWindowKey';
 import { FosterSheet } from '../../shared/rearing/FosterSheet';
 import { LossSheet } from '../../shared/rearing/LossSheet';
 import { countText } from '../../words/format';
+import { useSpeciesOptions } from '../../words/useHolding';
 import { Awaited } from './Awaited';
 import { BirthSheet } from './BirthSheet';
 import { JustBorn } from './JustBorn';
@@ -28,6 +29,7 @@ type Open =
 
 /** Who gives birth next, what is to be ready, and what is still to do of those that were born. */
 export function BirthsPage() {
+  const speciesOptions = useSpeciesOptions();
   const [search, setSearch] = useSearchParams();
   const species = SPECIES.find((s) => s === search.get('species'));
   const { data: holding } = useQuery(holdingQuery);
@@ -72,7 +74,7 @@ export function BirthsPage() {
         <Choice<Species | ''>
           label="Species"
           value={species ?? ''}
-          options={[['', 'all of them'], ...SPECIES.map((s) => [s, SPECIES_WORDS[s].name] as const)]}
+          options={[['', 'all of them'], ...speciesOptions]}
           onChange={(s) => setSearch(s === '' ? {} : { species: s }, { replace: true })}
         />
       </Row>

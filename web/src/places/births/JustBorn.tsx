@@ -25,7 +25,7 @@ import type { EntryDraft } from '../../outbox/useRecord';
 import { bornText } from '../../words/births';
 import { countText, shortDate, weightText } from '../../words/format';
 import { hourOf } from '../../words/hourOf';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 interface Props {
   readonly births: readonly BirthSeen[];

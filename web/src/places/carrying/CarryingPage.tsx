@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { CarryingFemaleView, CarryingView } from '@yaylak/contract';
-import { SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { SPECIES_WORDS } from '@yaylak/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { carryingQuery } from '../../api/queries';
@@ -12,6 +12,7 @@ import { NotePanel, Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { useNewKey } from '../../parts/useWindowKey';
 import { countText, fullDate } from '../../words/format';
+import { useSpeciesOptions } from '../../words/useHolding';
 import { BirthsToCome } from './BirthsToCome';
 import { FemaleRows } from './FemaleRows';
 import { ResultsSheet } from './ResultsSheet';
@@ -123,14 +124,10 @@ interface ScopeProps {
 
 /** Species, group, male and season. */
 function Scope({ data, query, onSpecies, onSet }: ScopeProps) {
+  const speciesOptions = useSpeciesOptions();
   return (
     <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-      <Choice
-        label="Species"
-        value={data.species}
-        options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
-        onChange={onSpecies}
-      />
+      <Choice label="Species" value={data.species} options={speciesOptions} onChange={onSpecies} />
       <Choice
         label="Group"
         value={query.groupId ?? ''}

@@ -3,6 +3,7 @@ import type { CarryingQuery } from '@yaylak/contract';
 import { SPECIES, type Species } from '@yaylak/core';
 import { useSearchParams } from 'react-router';
 import { todayQuery } from '../../api/queries';
+import { useFirstSpecies } from '../../words/useHolding';
 
 type Part = 'groupId' | 'maleId' | 'season';
 
@@ -14,6 +15,7 @@ export function useCarryingScope(): {
   readonly lostId: string | null;
   readonly set: (part: Part | 'lost', value: string) => void;
 } {
+  const first = useFirstSpecies();
   const [search, setSearch] = useSearchParams();
   const { data: today } = useQuery(todayQuery);
   const asked = SPECIES.find((s) => s === search.get('species'));
@@ -23,7 +25,7 @@ export function useCarryingScope(): {
     return value ? { [name]: value } : {};
   };
   return {
-    query: { species: asked ?? here ?? 'sheep', ...part('groupId'), ...part('maleId'), ...part('season') },
+    query: { species: asked ?? here ?? first, ...part('groupId'), ...part('maleId'), ...part('season') },
     lostId: search.get('lost'),
     setSpecies: (species) => setSearch({ species }, { replace: true }),
     set: (name, value) =>

@@ -11,7 +11,7 @@ import { colour, space } from '../../theme/tokens';
 import { partText, RELIABILITY_TEXT, traitFigure, traitUnit, valueText, worthText } from '../../words/choosing';
 import { differenceText, fullDate, shareText, weightText } from '../../words/format';
 import { ordinal, partWords, reasonWords, TRAIT_WORDS } from '../../words/reasons';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { isOverruled } from './decisions';
 
 interface Props {

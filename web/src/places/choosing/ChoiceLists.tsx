@@ -10,7 +10,7 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { DRAFT_DECISION_WORDS, setWords } from '../../words/choosing';
 import { bornText, countText, fullDate, weightText } from '../../words/format';
 import { reservedText } from '../../words/reserved';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { daysLeftText } from '../../words/withheld';
 import { choosable, decisionOf, idOf, type Choosable } from './decisions';
 import { isNamed } from './setKey';

@@ -8,7 +8,7 @@ import { colour, space } from '../../theme/tokens';
 import { bornText, differenceText, gainText, perYearText, sureWeightText, weightText } from '../../words/format';
 import { partText, valueText, worthText } from '../../words/choosing';
 import { reasonWords, TRAIT_WORDS } from '../../words/reasons';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 interface Props {
   readonly view: ChoosingView;

@@ -16,6 +16,7 @@ import { DecidedList } from './DecidedList';
 import { GoingList } from './GoingList';
 import { HerdPanel } from './HerdPanel';
 import { Beside } from '../../parts/Beside';
+import { useFirstSpecies } from '../../words/useHolding';
 import { ReasonSheet } from './ReasonSheet';
 import { RulesSheet } from './RulesSheet';
 import { Strictness } from './Strictness';
@@ -23,11 +24,12 @@ import { TrendPanel } from './TrendPanel';
 
 /** Who of the grown should go, and what the herd looks like in five years. */
 export function GoingPage() {
+  const first = useFirstSpecies();
   const [params, setParams] = useSearchParams();
   const { data: sets } = useQuery(choosingSetsQuery);
   const named = SPECIES.find((s) => s === params.get('species'));
   const kept = [...new Set(sets?.map((s) => s.species))];
-  const species = named ?? kept[0] ?? 'sheep';
+  const species = named ?? kept[0] ?? first;
   return (
     <Going
       key={species}

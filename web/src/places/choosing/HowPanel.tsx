@@ -19,7 +19,7 @@ import { Panel, Small } from '../../parts/Panel';
 import { colour, space, touch } from '../../theme/tokens';
 import { traitStateText, traitUnit } from '../../words/choosing';
 import { TRAIT_WORDS } from '../../words/reasons';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { Presets } from './Presets';
 import { TRAIT_COLOURS } from './traitColours';
 

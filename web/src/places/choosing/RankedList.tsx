@@ -12,7 +12,7 @@ import { scoreText } from '../../words/condition';
 import { bornText, perYearFigures, weightText } from '../../words/format';
 import { reservedText } from '../../words/reserved';
 import { TRAIT_WORDS } from '../../words/reasons';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { ChoiceCell, type Decide } from './ChoiceCell';
 import { CutLine } from './CutLine';
 import { IndexBar } from './IndexBar';

@@ -12,7 +12,7 @@ import { Failed } from '../../parts/States';
 import { colour, space } from '../../theme/tokens';
 import { traitFigure, traitStateText, traitUnit } from '../../words/choosing';
 import { TRAIT_WORDS } from '../../words/reasons';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 /** What choosing has done to the breeding values over the years, and how much of it came by dams and by sires. */
 export function TrendPanel({ species }: { readonly species: Species }) {

@@ -14,6 +14,7 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { useNewKey } from '../../parts/useWindowKey';
 import { countText, fullDate, shortDate } from '../../words/format';
+import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
 import { Mobs } from './Mobs';
 import { MustGain } from './MustGain';
 import { NoResponse } from './NoResponse';
@@ -25,8 +26,10 @@ const SCORE = 'score-these';
 
 /** Are they fit for what comes: the last round against the aim, who must gain, and who does not answer to feed. */
 export function ConditionPage() {
+  const first = useFirstSpecies();
+  const speciesOptions = useSpeciesOptions();
   const [search, setSearch] = useSearchParams();
-  const species = SPECIES.find((s) => s === search.get('species')) ?? 'sheep';
+  const species = SPECIES.find((s) => s === search.get('species')) ?? first;
   const query: ConditionQuery = {
     species,
     ...maybe('groupId', search.get('groupId')),
@@ -94,7 +97,7 @@ export function ConditionPage() {
         <Choice
           label="Species"
           value={species}
-          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+          options={speciesOptions}
           onChange={(s: Species) => setSearch({ species: s }, { replace: true })}
         />
         <Choice

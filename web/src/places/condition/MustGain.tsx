@@ -10,7 +10,7 @@ import { useWrite } from '../../parts/useWrite';
 import { useFirst } from '../../parts/useFirst';
 import { FEMALE_KIND_WORDS, scoreText, TREND_WORDS } from '../../words/condition';
 import { fullDate, perDayText, shortDate, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 interface Props {
   readonly animals: readonly ConditionAnimal[];

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { FEEL_GUIDES, SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { FEEL_GUIDES, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -13,10 +13,12 @@ import { colour, fonts, space } from '../../theme/tokens';
 import { Drill } from './Drill';
 import { DrillHistory } from './DrillHistory';
 import { DRAWN_LOINS, LoinDrawing } from '../../shared/help/drawings/LoinDrawing';
+import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
 
 /** What each score feels like, a drill with written cases, and how the hand learns. */
 export function PracticePage() {
-  const [species, setSpecies] = useState<Species>('sheep');
+  const speciesOptions = useSpeciesOptions();
+  const [species, setSpecies] = useState<Species>(useFirstSpecies());
   const [drill, setDrill] = useState(0);
   const { data } = useQuery(drillsQuery);
   const guide = FEEL_GUIDES[species];
@@ -33,7 +35,7 @@ export function PracticePage() {
             label="Species"
             isLabelHidden
             value={species}
-            options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+            options={speciesOptions}
             onChange={(s) => {
               setSpecies(s);
               setDrill(0);

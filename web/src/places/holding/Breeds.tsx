@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { HoldingView } from '@yaylak/contract';
-import { FAT_GROUPS, normalised, SPECIES, SPECIES_WORDS, type Breed, type FatGroup, type Species } from '@yaylak/core';
+import { FAT_GROUPS, normalised, type Breed, type FatGroup, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { strainsQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
@@ -10,6 +10,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { useUnsaved } from '../../parts/unsaved';
 import type { SaveHolding } from '../../parts/useSaveHolding';
 import { FAT_GROUP_WORDS } from '../../words/results';
+import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
 
 interface Props {
   readonly holding: HoldingView;
@@ -20,7 +21,8 @@ const GROUPS = FAT_GROUPS.map((g) => [g, FAT_GROUP_WORDS[g]] as const);
 
 /** Breeds and kinds the holding tells apart: how early each lays on fat, and what graders are held against. */
 export function Breeds({ holding, onSave }: Props) {
-  const [species, setSpecies] = useState<Species>('sheep');
+  const speciesOptions = useSpeciesOptions();
+  const [species, setSpecies] = useState<Species>(useFirstSpecies());
   const [name, setName] = useState('');
   const [group, setGroup] = useState<FatGroup>('middle');
   const [problem, setProblem] = useState<string>();
@@ -38,13 +40,7 @@ export function Breeds({ holding, onSave }: Props) {
     <Panel>
       <Row style={{ justifyContent: 'space-between' }}>
         <h2>Breeds and kinds</h2>
-        <Choice
-          label="Breeds of"
-          isLabelHidden
-          value={species}
-          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
-          onChange={setSpecies}
-        />
+        <Choice label="Breeds of" isLabelHidden value={species} options={speciesOptions} onChange={setSpecies} />
       </Row>
       {breeds.length > 0 ? (
         <LineTable aria-label="Breeds">

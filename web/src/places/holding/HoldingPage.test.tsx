@@ -22,6 +22,7 @@ describe('the holding', () => {
     await user.type(name, 'Yukarı');
     await user.selectOptions(screen.getByLabelText('Weights in'), 'pounds');
     await user.selectOptions(screen.getByLabelText('Dates typed as'), 'month, day, year');
+    await user.click(screen.getByRole('checkbox', { name: 'Cattle' }));
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await screen.findByText('Saved the settings');
     expect(changes(asked)[0]?.[2]).toEqual({
@@ -31,10 +32,16 @@ describe('the holding', () => {
       unit: 'lb',
       dateOrder: 'month-day',
       currency: 'EUR',
+      keeps: ['sheep', 'goat', 'rabbit'],
     });
     await user.click(screen.getByRole('button', { name: 'Take back (Ctrl+Z)' }));
     await screen.findByText('Taken back: saved the settings');
-    expect(changes(asked)[1]?.[2]).toMatchObject({ version: 2, name: 'Ardıçlı', unit: 'kg' });
+    expect(changes(asked)[1]?.[2]).toMatchObject({
+      version: 2,
+      name: 'Ardıçlı',
+      unit: 'kg',
+      keeps: ['sheep', 'goat', 'rabbit', 'cattle'],
+    });
   });
 
   it('shows what is wrong and keeps what was typed', async () => {

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { HoldingView } from '@yaylak/contract';
-import { SPECIES, SPECIES_WORDS, type DateOrder, type Species, type WeightUnit } from '@yaylak/core';
+import { type DateOrder, type Species, type WeightUnit } from '@yaylak/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { holdingQuery } from '../../api/queries';
@@ -13,6 +13,8 @@ import { PointsPanel } from '../../parts/PointsPanel';
 import { Tick } from '../../parts/Tick';
 import { useUnsaved } from '../../parts/unsaved';
 import { useSaveHolding, type SaveHolding } from '../../parts/useSaveHolding';
+import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
+import { SpeciesTicks } from '../../shared/holding/SpeciesTicks';
 import { Breeds } from './Breeds';
 import { Findings } from './Findings';
 import { Groups } from './Groups';
@@ -22,10 +24,11 @@ import { Standards } from './Standards';
 
 /** The holding's own settings. */
 export function HoldingPage() {
+  const speciesOptions = useSpeciesOptions();
   const { data, error, refetch } = useQuery(holdingQuery);
   const save = useSaveHolding();
   const navigate = useNavigate();
-  const [species, setSpecies] = useState<Species>('sheep');
+  const [species, setSpecies] = useState<Species>(useFirstSpecies());
   if (!data)
     return <Page title="Holding">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
   const { about } = data;
@@ -67,13 +70,7 @@ export function HoldingPage() {
       <Panel>
         <Row style={{ justifyContent: 'space-between' }}>
           <h2>Figures of the species</h2>
-          <Choice
-            label="Species"
-            isLabelHidden
-            value={species}
-            options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
-            onChange={setSpecies}
-          />
+          <Choice label="Species" isLabelHidden value={species} options={speciesOptions} onChange={setSpecies} />
         </Row>
         <SpeciesFigures key={`${species} ${data.version}`} species={species} holding={data} onSave={save} />
       </Panel>
@@ -90,14 +87,15 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
     unit: holding.unit,
     dateOrder: holding.dateOrder,
     currency: holding.currency,
+    keeps: [...holding.keeps],
   });
   const [problem, setProblem] = useState<string>();
   /** Of these letters it was said that the figures were meant so. */
   const [meant, setMeant] = useState<string>();
   const isOther = draft.currency !== holding.currency;
-  const isChanged = (['name', 'keeper', 'unit', 'dateOrder', 'currency'] as const).some(
-    (key) => draft[key] !== holding[key],
-  );
+  const isChanged =
+    (['name', 'keeper', 'unit', 'dateOrder', 'currency'] as const).some((key) => draft[key] !== holding[key]) ||
+    draft.keeps.join() !== holding.keeps.join();
   useUnsaved(isChanged);
   return (
     <Panel>
@@ -141,6 +139,7 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
             Save
           </Button>
         </Row>
+        <SpeciesTicks value={draft.keeps} onChange={(keeps) => setDraft({ ...draft, keeps: [...keeps] })} />
         {isOther ? (
           <>
             <Small style={{ marginTop: 12 }}>

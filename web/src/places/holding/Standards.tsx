@@ -1,5 +1,5 @@
 import type { HoldingView, StandardSetting } from '@yaylak/contract';
-import { SEXES, SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { SEXES, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { AskButton } from '../../parts/AskButton';
@@ -9,6 +9,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { PlainList } from '../../parts/PlainList';
 import type { SaveHolding } from '../../parts/useSaveHolding';
 import { colour, space } from '../../theme/tokens';
+import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
 import { StandardForm } from './StandardForm';
 
 interface Props {
@@ -21,7 +22,8 @@ const pointsText = ({ least }: StandardSetting): string =>
 
 /** What animals are looked over for; each holding makes its own of it. */
 export function Standards({ holding, onSave }: Props) {
-  const [species, setSpecies] = useState<Species>('sheep');
+  const speciesOptions = useSpeciesOptions();
+  const [species, setSpecies] = useState<Species>(useFirstSpecies());
   const [changed, setChanged] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const { standards } = holding;
@@ -41,13 +43,7 @@ export function Standards({ holding, onSave }: Props) {
     <Panel>
       <Row style={{ justifyContent: 'space-between' }}>
         <h2>Standards of the look-over</h2>
-        <Choice
-          label="Standards of"
-          isLabelHidden
-          value={species}
-          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
-          onChange={setSpecies}
-        />
+        <Choice label="Standards of" isLabelHidden value={species} options={speciesOptions} onChange={setSpecies} />
       </Row>
       <List aria-label="Standards">
         {own.map((s, i) => (

@@ -15,7 +15,7 @@ import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { entryWords } from '../../words/entryWords';
 import { countText, fullDate } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { PlainList } from '../../parts/PlainList';
 
 const SHOWN = 200;

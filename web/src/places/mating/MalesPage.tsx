@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { MaleToMateView } from '@yaylak/contract';
-import { SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { SPECIES_WORDS } from '@yaylak/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -22,9 +22,11 @@ import { Partings } from './Partings';
 import { StaySheet } from './StaySheet';
 import { useMatingScope } from './useMating';
 import { NamedTag } from '../../parts/NamedTag';
+import { useSpeciesOptions } from '../../words/useHolding';
 
 /** Whether the males are fit, have room, and where they run. */
 export function MalesPage() {
+  const speciesOptions = useSpeciesOptions();
   const { query, setSpecies } = useMatingScope();
   const { data, error, refetch } = useQuery({ ...matingQuery(query), placeholderData: (before) => before });
   const [checked, setChecked] = useState<MaleToMateView>();
@@ -79,12 +81,7 @@ export function MalesPage() {
       }
     >
       <Row>
-        <Choice
-          label="Species"
-          value={data.species}
-          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
-          onChange={setSpecies}
-        />
+        <Choice label="Species" value={data.species} options={speciesOptions} onChange={setSpecies} />
       </Row>
       {data.males.length === 0 ? (
         <Empty title="No breeding males here">

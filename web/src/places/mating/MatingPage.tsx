@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { listed, type FemaleToMateView, type MatingView } from '@yaylak/contract';
-import { SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { SPECIES_WORDS } from '@yaylak/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { matingQuery } from '../../api/queries';
@@ -11,6 +11,7 @@ import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { useNewKey } from '../../parts/useWindowKey';
 import { countText, dayAndHour } from '../../words/format';
+import { useSpeciesOptions } from '../../words/useHolding';
 import { HeatSheet } from './HeatSheet';
 import { Heats } from './Heats';
 import { MatingTabs } from './MatingTabs';
@@ -24,6 +25,7 @@ import { useMatingScope } from './useMating';
 
 /** Who is on heat and when to serve her, who is served and not back, who may be mated, and who not yet. */
 export function MatingPage() {
+  const speciesOptions = useSpeciesOptions();
   const { query, setSpecies, setGroup } = useMatingScope();
   const [search, setSearch] = useSearchParams();
   const { data, error, refetch } = useQuery({ ...matingQuery(query), placeholderData: (before) => before });
@@ -63,12 +65,7 @@ export function MatingPage() {
       aside={<Aside data={data} />}
     >
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-        <Choice
-          label="Species"
-          value={data.species}
-          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
-          onChange={setSpecies}
-        />
+        <Choice label="Species" value={data.species} options={speciesOptions} onChange={setSpecies} />
         <Choice
           label="Group"
           value={query.groupId ?? ''}

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { percentText, type PairingView } from '@yaylak/contract';
-import { SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { SPECIES_WORDS } from '@yaylak/core';
 import { useMemo, useState } from 'react';
 import { matingQuery, pairingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
@@ -13,6 +13,7 @@ import { Tag } from '../../parts/Tag';
 import { Tick } from '../../parts/Tick';
 import { useNewKey } from '../../parts/useWindowKey';
 import { countText } from '../../words/format';
+import { useSpeciesOptions } from '../../words/useHolding';
 import { LeftOut } from './LeftOut';
 import { MatingGroups } from './MatingGroups';
 import { MatingTabs } from './MatingTabs';
@@ -23,6 +24,7 @@ import { figuresOf, usePairing, type PairingWish } from './usePairing';
 
 /** Who goes to whom: the figure of every pair, and the plan for the whole group. */
 export function PairingPage() {
+  const speciesOptions = useSpeciesOptions();
   const { query, setSpecies, setGroup } = useMatingScope();
   const { data, error, refetch } = useQuery({ ...pairingQuery(query), placeholderData: (before) => before });
   const { data: mating } = useQuery(matingQuery({ species: query.species }));
@@ -34,12 +36,7 @@ export function PairingPage() {
       view={data}
       filters={
         <>
-          <Choice
-            label="Species"
-            value={data.species}
-            options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
-            onChange={setSpecies}
-          />
+          <Choice label="Species" value={data.species} options={speciesOptions} onChange={setSpecies} />
           <Choice
             label="Group"
             value={query.groupId ?? ''}

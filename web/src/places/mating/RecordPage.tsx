@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { MatingRecordView } from '@yaylak/contract';
-import { HOT_AFTER_DAYS, SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { HOT_AFTER_DAYS, SPECIES_WORDS } from '@yaylak/core';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { matingRecordQuery } from '../../api/queries';
@@ -15,12 +15,14 @@ import { countText, figureText, fullDate, shareText, shortDate } from '../../wor
 import { MatingTabs } from './MatingTabs';
 import { useMatingScope } from './useMating';
 import { NamedTag } from '../../parts/NamedTag';
+import { useSpeciesOptions } from '../../words/useHolding';
 
 // The chart's library comes with the first that is drawn.
 const QuarterChart = lazy(async () => ({ default: (await import('./QuarterChart')).QuarterChart }));
 
 /** What came of the matings: by male, by pair, by season. */
 export function RecordPage() {
+  const speciesOptions = useSpeciesOptions();
   const { query, setSpecies } = useMatingScope();
   const { data, error, refetch } = useQuery({ ...matingRecordQuery(query), placeholderData: (before) => before });
   if (!data)
@@ -33,12 +35,7 @@ export function RecordPage() {
       actions={<MatingTabs species={data.species} but="/record" />}
     >
       <Row>
-        <Choice
-          label="Species"
-          value={data.species}
-          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
-          onChange={setSpecies}
-        />
+        <Choice label="Species" value={data.species} options={speciesOptions} onChange={setSpecies} />
       </Row>
       {data.males.length === 0 ? (
         <Empty title="Nothing yet">Services and births that are recorded are gathered here.</Empty>

@@ -3,6 +3,7 @@ import type { MatingQuery } from '@yaylak/contract';
 import { SPECIES, type Species } from '@yaylak/core';
 import { useSearchParams } from 'react-router';
 import { todayQuery } from '../../api/queries';
+import { useFirstSpecies } from '../../words/useHolding';
 
 /** Whose mating a page looks at, kept in its address; a species that is here where none is named. */
 export function useMatingScope(): {
@@ -10,13 +11,14 @@ export function useMatingScope(): {
   readonly setSpecies: (species: Species) => void;
   readonly setGroup: (groupId: string) => void;
 } {
+  const first = useFirstSpecies();
   const [search, setSearch] = useSearchParams();
   const { data: today } = useQuery(todayQuery);
   const asked = SPECIES.find((s) => s === search.get('species'));
   const here = today?.head.find((h) => h.grownFemales > 0)?.species;
   const groupId = search.get('groupId') ?? '';
   return {
-    query: { species: asked ?? here ?? 'sheep', ...(groupId === '' ? {} : { groupId }) },
+    query: { species: asked ?? here ?? first, ...(groupId === '' ? {} : { groupId }) },
     setSpecies: (species) => setSearch({ species }, { replace: true }),
     setGroup: (id) =>
       setSearch(

@@ -25,7 +25,7 @@ import { useReadings } from '../../adapters/readings/useReadings';
 import { numbersForOf } from '../../shared/tags/numbersFor';
 import { colour, phone, radius, space } from '../../theme/tokens';
 import { hourOf } from '../../words/hourOf';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { AnimalStage } from './AnimalStage';
 import { matchesFor, raceNumbers } from './answers';
 import { AsideReadings } from './AsideReadings';

@@ -1,7 +1,7 @@
 import { scaleUnit, SPECIES_WORDS } from '@yaylak/core';
 import { Small } from '../../parts/Panel';
 import { gainText, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import type { JobFigures } from './jobFigures';
 
 /** Mean weight and gain of a job; of more than one species each its own. */

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { NotePanel, Panel, Small, Stack } from '../../parts/Panel';
 import { colour, fonts, space } from '../../theme/tokens';
 import { dailyFigure } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { kindOf, type JobFigures } from './jobFigures';
 import { JobMeans } from './JobMeans';
 import { MobCounts } from './Mobs';

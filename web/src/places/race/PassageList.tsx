@@ -6,7 +6,7 @@ import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { MOB_WORDS, scoreText } from '../../words/condition';
 import { ageText, bornText, countText, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import type { Passage } from './raceLog';
 import type { Race } from './useRace';
 import { PlainList } from '../../parts/PlainList';

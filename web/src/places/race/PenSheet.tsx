@@ -12,7 +12,7 @@ import { Small } from '../../parts/Panel';
 import { Empty, Loading } from '../../parts/States';
 import { countText, fullDate, shortDate, weightText } from '../../words/format';
 import { saveFile } from '../../words/saveFile';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { jobPens, type PenAnimal } from './pens';
 import { markedGates } from './stations/sort';
 import { useRace } from './useRace';

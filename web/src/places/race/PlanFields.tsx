@@ -5,7 +5,7 @@ import { Choice, Field } from '../../parts/Field';
 import { Row } from '../../parts/Panel';
 import { colour, radius, space } from '../../theme/tokens';
 import { STATION_WORDS } from '../../words/stations';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import type { JobPlan } from './plan';
 import { StationChoice } from './StationChoice';
 import { StationSettingsForm } from './settings/StationSettingsForm';

@@ -7,7 +7,7 @@ import { LinkButton } from '../../parts/LinkButton';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { countText, gainText, perDayText, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { judged, kindOf, type JobFigures } from './jobFigures';
 import { JobMeans } from './JobMeans';
 import { Mobs } from './Mobs';

@@ -6,7 +6,7 @@ import { Sheet } from '../../parts/Sheet';
 import { FeedFields } from '../../shared/rearing/FeedFields';
 import { FEED_FIELDS, feedDraft, feedWords, type FeedTyped } from '../../shared/rearing/feedTyped';
 import { UNIT_WORDS } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 interface Props {
   readonly litter: LitterView;

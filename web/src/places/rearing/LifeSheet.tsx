@@ -9,7 +9,7 @@ import { PaperSheet } from '../../parts/PaperSheet';
 import { Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { countText, figureText, fullDate, perYearText, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 /** The record of a female's life, on paper as the card of her pen. */
 export function LifeSheet() {

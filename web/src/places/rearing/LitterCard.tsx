@@ -10,7 +10,7 @@ import { Tag } from '../../parts/Tag';
 import { WindowBar } from '../../parts/WindowBar';
 import { phone, space } from '../../theme/tokens';
 import { bornText, countText, perDayText, shortDate, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { waitsText } from './words';
 
 const LitterCurve = lazy(async () => ({ default: (await import('./LitterCurve')).LitterCurve }));

@@ -7,7 +7,7 @@ import {
   type LittersView,
   type LitterValue,
 } from '@yaylak/contract';
-import { isByLitter, SPECIES, SPECIES_TABLE, SPECIES_WORDS, toKg, type Species, type WeightUnit } from '@yaylak/core';
+import { isByLitter, SPECIES, SPECIES_TABLE, toKg, type Species, type WeightUnit } from '@yaylak/core';
 import { Link, useSearchParams } from 'react-router';
 import { littersQuery } from '../../api/queries';
 import { Choice } from '../../parts/Field';
@@ -20,7 +20,7 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { scoreText } from '../../words/condition';
 import { countText, figureText, moneyApartText, moneyText, UNIT_WORDS, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useSpeciesOptions, useWeightUnit } from '../../words/useHolding';
 import { NamedTag } from '../../parts/NamedTag';
 
 const BY_WORDS: Readonly<Record<LitterGroupBy, string>> = {
@@ -40,6 +40,7 @@ const LITTER_SPECIES = SPECIES.find((s) => isByLitter(SPECIES_TABLE[s])) ?? SPEC
 
 /** Litters held against each other fairly, dams whose litters fall, and feeds that were tried. */
 export function LittersPage() {
+  const speciesOptions = useSpeciesOptions();
   const [search, setSearch] = useSearchParams();
   const unit = useWeightUnit();
   const species = SPECIES.find((s) => s === search.get('species')) ?? LITTER_SPECIES;
@@ -74,7 +75,7 @@ export function LittersPage() {
         <Choice<Species>
           label="Species"
           value={species}
-          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+          options={speciesOptions}
           onChange={(s) => setSearch({ species: s, by, value }, { replace: true })}
         />
         <Choice<LitterGroupBy>

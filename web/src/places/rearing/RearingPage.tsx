@@ -13,6 +13,7 @@ import { Tag } from '../../parts/Tag';
 import { FosterSheet } from '../../shared/rearing/FosterSheet';
 import { LossSheet } from '../../shared/rearing/LossSheet';
 import { countText, shortDate } from '../../words/format';
+import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
 import { FeedSheet } from './FeedSheet';
 import { LitterCard, type LitterAct } from './LitterCard';
 import { Losses } from './Losses';
@@ -31,10 +32,12 @@ interface Open {
 
 /** How the young grow that are with their dams, who falls behind, and who is to be weaned. */
 export function RearingPage() {
+  const first = useFirstSpecies();
+  const speciesOptions = useSpeciesOptions();
   const [search, setSearch] = useSearchParams();
   const { data: today } = useQuery(todayQuery);
   const asked = SPECIES.find((s) => s === search.get('species'));
-  const species = asked ?? today?.head.find((h) => h.present > 0)?.species ?? 'sheep';
+  const species = asked ?? today?.head.find((h) => h.present > 0)?.species ?? first;
   const { data, error, refetch } = useQuery({ ...rearingQuery(species), placeholderData: (before) => before });
   const [open, setOpen] = useState<Open | undefined>(() => {
     const key = search.get('litter');
@@ -69,7 +72,7 @@ export function RearingPage() {
         <Choice<Species>
           label="Species"
           value={data.species}
-          options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+          options={speciesOptions}
           onChange={(s) => setSearch({ species: s }, { replace: true })}
         />
       </Row>

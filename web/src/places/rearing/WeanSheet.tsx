@@ -23,7 +23,7 @@ import { useWrite } from '../../parts/useWrite';
 import { FormGroup } from '../../shared/groups/FormGroup';
 import { useNumbersFor, type NumbersFor } from '../../shared/tags/numbersFor';
 import { countText, fullDate, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { weanEntries, type WeanTyped } from './weanDraft';
 import { waitsText } from './words';
 

@@ -27,7 +27,7 @@ import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
 import { checkReadingText, litterDoubtText } from '../../words/doubts';
 import { countText, fullDate, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 interface Props {
   readonly litter: LitterView;

@@ -30,7 +30,7 @@ import {
   type DoseDraft,
   type ProductDraft,
 } from './productDraft';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 interface Props {
   /** Undefined for a new one. */

@@ -15,7 +15,7 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { colour, space } from '../../theme/tokens';
 import { amountText, countText, fullDate, shortDate, weightText } from '../../words/format';
 import { ROUTE_WORDS } from '../../words/stations';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 /** The treatment register: to look through, to print and as a file. */
 export function RegisterPage() {

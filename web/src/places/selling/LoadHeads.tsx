@@ -5,7 +5,7 @@ import { Button } from '../../parts/Button';
 import { Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { shortDate, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import type { LoadAtHand } from './useLoad';
 
 interface Props {

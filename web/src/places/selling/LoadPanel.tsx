@@ -19,7 +19,7 @@ import {
   signedMoney,
   type DifferencePart,
 } from '../../words/results';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 interface Props {
   readonly load: LoadView;

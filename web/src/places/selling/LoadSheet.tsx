@@ -13,7 +13,7 @@ import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { countText } from '../../words/format';
 import { figureTyped, minorTyped, moneyFaults } from '../../words/typed';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 interface Props {
   readonly outlet: OutletView;

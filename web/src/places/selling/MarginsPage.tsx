@@ -11,17 +11,19 @@ import { Page } from '../../parts/Page';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { countText, moneyText } from '../../words/format';
 import { BY_WORDS } from '../../words/margins';
+import { useFirstSpecies } from '../../words/useHolding';
 import { MarginsChart } from './MarginsChart';
 import { marginsFile } from './marginsFile';
 import { MarginsTable } from './MarginsTable';
 
 /** What a head sold left in the hand, against other years. */
 export function MarginsPage() {
+  const first = useFirstSpecies();
   const [params, setParams] = useSearchParams();
   const { data: today } = useQuery(todayQuery);
   const { data: holding } = useQuery(holdingQuery);
   const kept = today?.head.map((h) => h.species) ?? [];
-  const species = SPECIES.find((s) => s === params.get('species')) ?? kept[0] ?? 'sheep';
+  const species = SPECIES.find((s) => s === params.get('species')) ?? kept[0] ?? first;
   const by = MARGINS_BY.find((b) => b === params.get('by')) ?? 'outlet';
   const { data, error, refetch } = useQuery(marginsQuery({ species, by }));
   const year = data?.years.find((y) => y === Number(params.get('year'))) ?? data?.all[0]?.year ?? data?.years[0];

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { OutletFacts, type OutletView, type SaleRow } from '@yaylak/contract';
-import { cellOf, isPaidByHead, isPaidDead, PAY_WAYS, SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { cellOf, isPaidByHead, isPaidDead, PAY_WAYS, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import styled from 'styled-components';
@@ -18,7 +18,7 @@ import { space } from '../../theme/tokens';
 import { fullDate } from '../../words/format';
 import { newId } from '../../words/ids';
 import { PAY_WORDS, WEEKDAYS } from '../../words/selling';
-import { useWeightUnit } from '../../words/useUnits';
+import { useSpeciesOptions, useWeightUnit } from '../../words/useHolding';
 import { GridEditor, type Dots } from './GridEditor';
 import { draftOf, readOutlet, type GridDraft, type OutletDraft, type PriceDraft } from './outletDraft';
 
@@ -35,6 +35,7 @@ interface Props {
 
 /** Somewhere animals are sold, with what it pays, takes off and wants. */
 export function OutletSheet({ outlet, species, today, currency, rows, onClose }: Props) {
+  const speciesOptions = useSpeciesOptions();
   const unit = useWeightUnit();
   const form = useTypedForm<OutletDraft>({
     start: draftOf(outlet?.facts, species, today, unit),
@@ -89,7 +90,7 @@ export function OutletSheet({ outlet, species, today, currency, rows, onClose }:
       >
         <Grid>
           <FormField name="name" label="Name" autoFocus />
-          <FormChoice name="species" label="Species" options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])} />
+          <FormChoice name="species" label="Species" options={speciesOptions} />
           <FormChoice name="payBy" label="Pays" options={PAY_WAYS.map((w) => [w, PAY_WORDS[w]])} />
           {isPaidDead(draft.payBy) ? null : (
             <>

@@ -15,16 +15,17 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { colour, narrow, radius, space } from '../../theme/tokens';
 import { fullDate, moneyText } from '../../words/format';
 import { PAY_WORDS, wantsText, WEEKDAYS } from '../../words/selling';
-import { useWeightUnit } from '../../words/useUnits';
+import { useFirstSpecies, useWeightUnit } from '../../words/useHolding';
 import { OutletSheet } from './OutletSheet';
 
 /** Where the holding sells, and what is paid there now and was before. */
 export function OutletsPage() {
+  const first = useFirstSpecies();
   const [params] = useSearchParams();
   const { data, error, refetch } = useQuery(outletsQuery);
   const { data: holding } = useQuery(holdingQuery);
   const [open, setOpen] = useState<OutletView | 'new'>();
-  const species: Species = SPECIES.find((s) => s === params.get('species')) ?? 'sheep';
+  const species: Species = SPECIES.find((s) => s === params.get('species')) ?? first;
   const of = open === 'new' || open === undefined ? species : open.facts.species;
   const { data: selling } = useQuery(sellingQuery({ species: of }));
   const today = holding?.today ?? '';

@@ -13,7 +13,7 @@ import { Failed, Loading } from '../../parts/States';
 import { colour } from '../../theme/tokens';
 import { countText, dailyUnit, dailyFigure, figureText, gainText, moneyText, shortDate } from '../../words/format';
 import { hangText, NO_DAY_WORDS } from '../../words/selling';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 interface Props {
   readonly animalId: string;

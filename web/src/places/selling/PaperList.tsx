@@ -8,7 +8,7 @@ import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { birthDate, countText, fullDate, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 /** Animals as a list for the hand: whom to draw in the open, or who goes on a load. */
 export function PaperList() {

@@ -8,7 +8,7 @@ import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
 import { FeedFields } from '../../shared/rearing/FeedFields';
 import { FEED_FIELDS, feedDraft, feedWords, type FeedTyped } from '../../shared/rearing/feedTyped';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 interface Props {
   readonly animalIds: readonly string[];

@@ -7,7 +7,7 @@ import { useEntryForm } from '../../parts/form/useEntryForm';
 import { Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { figureTyped, minorTyped, moneyFaults } from '../../words/typed';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 interface Props {
   readonly head: SoldHeadView;

@@ -13,6 +13,7 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { useFirst } from '../../parts/useFirst';
 import { countText, moneyText } from '../../words/format';
 import { againstExpected } from '../../words/results';
+import { useFirstSpecies } from '../../words/useHolding';
 import { LearnedPanel } from './LearnedPanel';
 import { LoadPanel } from './LoadPanel';
 import { ResultSheet } from './ResultSheet';
@@ -21,11 +22,12 @@ const LOADS_FIRST = 12;
 
 /** What sales brought against what was expected, why, and what was learned from it. */
 export function ResultsPage() {
+  const first = useFirstSpecies();
   const [params, setParams] = useSearchParams();
   const { data: today } = useQuery(todayQuery);
   const { data: holding } = useQuery(holdingQuery);
   const kept = today?.head.map((h) => h.species) ?? [];
-  const species = SPECIES.find((s) => s === params.get('species')) ?? kept[0] ?? 'sheep';
+  const species = SPECIES.find((s) => s === params.get('species')) ?? kept[0] ?? first;
   const year = Number(params.get('year')) || undefined;
   const { data, error, refetch } = useQuery(resultsQuery({ species, ...(year === undefined ? {} : { year }) }));
   const [typing, setTyping] = useState<{ readonly head: SoldHeadView; readonly leftOn: string }>();

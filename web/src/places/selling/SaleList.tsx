@@ -11,7 +11,7 @@ import { useFirst } from '../../parts/useFirst';
 import { colour, fonts, radius, touch } from '../../theme/tokens';
 import { figureText, fullDate, gainText, shortDate, weightText } from '../../words/format';
 import { finishText, missText, saleStateText } from '../../words/selling';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { OutlookSheet } from './OutlookSheet';
 import { useOnLoad, type OnLoad } from './useOnLoad';
 import { WorthCurve } from './WorthCurve';

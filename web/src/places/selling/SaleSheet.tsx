@@ -14,7 +14,7 @@ import { Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { Tick } from '../../parts/Tick';
 import { amountText, birthDate, bornText, countText, fullDate, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { daysLeftText } from '../../words/withheld';
 import { saleFile } from './saleFile';
 

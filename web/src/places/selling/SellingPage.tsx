@@ -14,6 +14,7 @@ import { Page } from '../../parts/Page';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { countText, moneyText } from '../../words/format';
 import { newId } from '../../words/ids';
+import { useFirstSpecies } from '../../words/useHolding';
 import { BringIn } from './BringIn';
 import { LoadsPanel } from './LoadsPanel';
 import { OutletsBeside } from './OutletsBeside';
@@ -27,10 +28,11 @@ import { useByHand } from './useByHand';
 
 /** Who is ready, and where each brings most: one species and pen at a time. */
 export function SellingPage() {
+  const first = useFirstSpecies();
   const [params, setParams] = useSearchParams();
   const { data: today } = useQuery(todayQuery);
   const kept = today?.head.map((h) => h.species) ?? [];
-  const species = SPECIES.find((s) => s === params.get('species')) ?? kept[0] ?? 'sheep';
+  const species = SPECIES.find((s) => s === params.get('species')) ?? kept[0] ?? first;
   const groupId = params.get('group');
   const asksAll = params.get('outside') === 'asked';
   const { data, error, refetch } = useQuery({

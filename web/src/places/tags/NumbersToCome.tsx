@@ -1,13 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import {
-  nextFreeNumbers,
-  readTemplate,
-  SEX_LETTERS,
-  SPECIES,
-  SPECIES_WORDS,
-  type Species,
-  type TemplateFault,
-} from '@yaylak/core';
+import { nextFreeNumbers, readTemplate, SEX_LETTERS, type Species, type TemplateFault } from '@yaylak/core';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { holdingQuery, identifiersQuery } from '../../api/queries';
@@ -16,6 +8,7 @@ import { Choice, Field } from '../../parts/Field';
 import { Panel, Small, Stack } from '../../parts/Panel';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 import { fonts, space } from '../../theme/tokens';
+import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
 
 const SHOWN = 10;
 const FAULT_WORDS: Readonly<Record<TemplateFault, string>> = {
@@ -28,9 +21,10 @@ const FAULT_WORDS: Readonly<Record<TemplateFault, string>> = {
 
 /** How the numbers of a species are made, with the next ten as it is typed. */
 export function NumbersToCome() {
+  const speciesOptions = useSpeciesOptions();
   const { data: holding } = useQuery(holdingQuery);
   const { data: identifiers } = useQuery(identifiersQuery);
-  const [species, setSpecies] = useState<Species>('sheep');
+  const [species, setSpecies] = useState<Species>(useFirstSpecies());
   const [typed, setTyped] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const save = useSaveHolding();
@@ -68,7 +62,7 @@ export function NumbersToCome() {
           <Choice
             label="Species"
             value={species}
-            options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+            options={speciesOptions}
             onChange={(s) => {
               setSpecies(s);
               setTyped(undefined);

@@ -12,7 +12,7 @@ import { useUndo } from '../../parts/Undo';
 import { useWrite } from '../../parts/useWrite';
 import { doubtWords } from '../../words/doubts';
 import { fullDate, shortDate, weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { LookItem as Item } from '../../parts/rows';
 
 /** Entries and animals that want a person's eye; what the server refused stays here until somebody has looked. */

@@ -7,7 +7,7 @@ import { Panel, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { fullDate, gainText, perDayText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { PlainList } from '../../parts/PlainList';
 
 interface Props {

@@ -13,6 +13,7 @@ import { useOpenJobs } from '../../shared/jobs/useJobs';
 import { countText, longDate, shortDate } from '../../words/format';
 import { LookAtList } from './LookAtList';
 import { Heading, Item, Rows } from '../../parts/rows';
+import { useSpecies } from '../../words/useHolding';
 import { BirthRows } from './BirthRows';
 import { DueRows } from './DueRows';
 import { Held } from './Held';
@@ -32,6 +33,7 @@ export function TodayPage() {
 
 function Today({ data }: { readonly data: TodayView }) {
   const openJobs = useOpenJobs();
+  const kept = useSpecies();
   const { refused } = useOutboxState();
   const navigate = useNavigate();
   const open = data.due.filter((d) => d.isOpen);
@@ -53,17 +55,19 @@ function Today({ data }: { readonly data: TodayView }) {
             <h2>On the holding</h2>
             <FigureTable $isSum>
               <tbody>
-                {data.head.map((h) => (
-                  <tr key={h.species}>
-                    <th scope="row">{SPECIES_WORDS[h.species].name}</th>
-                    <td>{h.present}</td>
-                    <td>
-                      <Soft style={{ fontWeight: 400 }}>
-                        {countText(h.grownFemales, ...SPECIES_WORDS[h.species].grown.female)}
-                      </Soft>
-                    </td>
-                  </tr>
-                ))}
+                {data.head
+                  .filter((h) => kept.includes(h.species))
+                  .map((h) => (
+                    <tr key={h.species}>
+                      <th scope="row">{SPECIES_WORDS[h.species].name}</th>
+                      <td>{h.present}</td>
+                      <td>
+                        <Soft style={{ fontWeight: 400 }}>
+                          {countText(h.grownFemales, ...SPECIES_WORDS[h.species].grown.female)}
+                        </Soft>
+                      </td>
+                    </tr>
+                  ))}
               </tbody>
             </FigureTable>
           </Panel>

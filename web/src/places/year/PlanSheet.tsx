@@ -8,7 +8,6 @@ import {
   isoOf,
   planKindOf,
   REMATING_SCHOOLS,
-  SPECIES,
   SPECIES_WORDS,
   type FlushingSchool,
   type RematingSchool,
@@ -32,6 +31,7 @@ import { useSavePlans } from '../../shared/season/useSavePlans';
 import { fullDate } from '../../words/format';
 import { newId } from '../../words/ids';
 import { FLUSHING_WORDS, REMATING_WORDS } from '../../words/season';
+import { useSpeciesOptions } from '../../words/useHolding';
 import { capital, flushingOf, malesInOf, planFacts, planTyped, type PlanTyped } from './planDraft';
 
 interface Props {
@@ -48,6 +48,7 @@ export function PlanSheet(props: Props) {
 }
 
 function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding: HoldingView }) {
+  const speciesOptions = useSpeciesOptions();
   const { data: groups } = useQuery(groupsQuery);
   const { data: roster } = useQuery(rosterQuery);
   const { data: remedies } = useQuery(remediesQuery);
@@ -150,7 +151,7 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
             <Choice
               label="Species"
               value={species}
-              options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
+              options={speciesOptions}
               onChange={(s: Species) => {
                 setValue('species', s);
                 setValue('groupId', '');

@@ -1,7 +1,6 @@
 import { ChangeHolding, type HoldingView } from '@yaylak/contract';
 import {
   FOR_LIFE_DAYS,
-  SPECIES,
   SPECIES_TABLE,
   SPECIES_WORDS,
   type Species,
@@ -19,6 +18,7 @@ import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useSaveHolding } from '../../parts/useSaveHolding';
+import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
 
 interface Props {
   readonly holding: HoldingView;
@@ -85,15 +85,11 @@ const isWhole = (text: string): boolean => /^\d{1,6}$/.test(text.trim());
 
 /** When each species is weighed and scored, by age: what Today goes by. */
 export function RhythmSheet({ holding, onClose }: Props) {
-  const [species, setSpecies] = useState<Species>('sheep');
+  const speciesOptions = useSpeciesOptions();
+  const [species, setSpecies] = useState<Species>(useFirstSpecies());
   return (
     <Sheet title="Rhythms of weighing and scoring" isOpen onClose={onClose} width={960}>
-      <Choice
-        label="Species"
-        value={species}
-        options={SPECIES.map((s) => [s, SPECIES_WORDS[s].name])}
-        onChange={setSpecies}
-      />
+      <Choice label="Species" value={species} options={speciesOptions} onChange={setSpecies} />
       <Small>
         Days of age; a “to” left empty is for life. What is due by them is shown on Today; a plan’s own rounds go before
         the usual scoring.

@@ -11,7 +11,7 @@ import { socketSource } from '../../adapters/readings/socketSource';
 import { useDevices, useDevicesState } from '../../adapters/readings/useReadings';
 import { colour, radius, space, touch } from '../../theme/tokens';
 import { weightText } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 
 const BRIDGE_KEY = 'yaylak-bridge';
 const OFF = 'off';

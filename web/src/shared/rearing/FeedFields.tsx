@@ -7,7 +7,7 @@ import { Button } from '../../parts/Button';
 import { FormField } from '../../parts/form/fields';
 import { Row } from '../../parts/Panel';
 import { UNIT_WORDS } from '../../words/format';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import type { FeedTyped } from './feedTyped';
 
 interface Props {

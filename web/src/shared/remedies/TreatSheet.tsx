@@ -21,7 +21,7 @@ import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { amountText, countText, weightText } from '../../words/format';
 import { ROUTE_WORDS } from '../../words/stations';
-import { useWeightUnit } from '../../words/useUnits';
+import { useWeightUnit } from '../../words/useHolding';
 import { Asked } from '../../parts/Asked';
 import {
   amountFault,

@@ -1,0 +1,26 @@
+import { useQuery } from '@tanstack/react-query';
+import { SPECIES, SPECIES_WORDS, type DateOrder, type Species, type WeightUnit } from '@yaylak/core';
+import { holdingQuery } from '../api/queries';
+
+/** The unit the holding weighs in. */
+export function useWeightUnit(): WeightUnit {
+  return useQuery(holdingQuery).data?.unit ?? 'kg';
+}
+
+/** The order the holding writes day, month and year in. */
+export function useDateOrder(): DateOrder {
+  return useQuery(holdingQuery).data?.dateOrder ?? 'day-month';
+}
+
+/** The species the holding keeps, in their usual order. */
+export function useSpecies(): readonly Species[] {
+  return useQuery(holdingQuery).data?.keeps ?? SPECIES;
+}
+
+/** The species a page begins with where nothing says another. */
+export const useFirstSpecies = (): Species => useSpecies()[0] ?? 'sheep';
+
+/** The species the holding keeps, to choose one of. */
+export function useSpeciesOptions(): readonly (readonly [Species, string])[] {
+  return useSpecies().map((s) => [s, SPECIES_WORDS[s].name]);
+}
