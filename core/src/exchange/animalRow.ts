@@ -46,7 +46,7 @@ export function readAnimalRow(cells: Cells, mapping: ColumnMapping, choices: Rea
     known.find((k) => k === normalised(cell(field)));
   const species = SPECIES_BY_WORD.get(normalised(cell('species')));
   if (!species) return fault('species', cell('species'), cell('species') ? 'unknown-word' : 'missing', SPECIES);
-  const sex = SEX_BY_WORD.get(normalised(cell('sex')));
+  const sex = sexOfWord(cell('sex'));
   if (!sex) return fault('sex', cell('sex'), cell('sex') ? 'unknown-word' : 'missing', SEXES);
   const born = optional('bornOn');
   const birth = born === undefined ? undefined : readTypedBirth(born, choices.dateOrder);
@@ -113,6 +113,9 @@ export function readAnimalRow(cells: Cells, mapping: ColumnMapping, choices: Rea
 const SPECIES_BY_WORD = new Map<string, Species>(
   SPECIES.flatMap((s) => [[s, s] as const, [normalised(SPECIES_WORDS[s].name), s] as const, [`${s}s`, s] as const]),
 );
+/** A sex by a word for it: `f`, `ewe`, `buck kid`. */
+export const sexOfWord = (word: string): Sex | undefined => SEX_BY_WORD.get(normalised(word));
+
 const SEX_BY_WORD = new Map<string, Sex>([
   ...SEXES.map((s) => [s, s] as const),
   ['f', 'female'],

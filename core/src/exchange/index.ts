@@ -5,5 +5,6 @@ export type { Resolve } from './animalOfRow';
 export * from './columns';
 export * from './formulaCell';
 export { notesText, type NoteLine } from './noteLines';
+export * from './pastedAnimals';
 export * from './readNumber';
 export * from './weightRow';

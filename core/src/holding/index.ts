@@ -7,6 +7,7 @@ export * from './doubtOf';
 export * from './forSale';
 export * from './due';
 export * from './femaleHistory';
+export * from './firstFigures';
 export * from './herdAges';
 export * from './loadChecks';
 export * from './lostYoung';
