@@ -54,6 +54,7 @@ const PLACES = [
   '/holding',
   '/race',
   '/guide',
+  '/start?step=animals',
 ];
 async function open(path: string): Promise<void> {
   await page.setViewportSize(LAPTOP);

@@ -127,3 +127,79 @@ test('a new holding has five ewes, two rams, three does by name and a cow, all w
     60, 61, 62, 63, 64, 90, 95, 4.2, 4.1, 3.9, 520,
   ]);
 });
+
+const LIST = ['24-0012, 12.3.2022, Nergis', '24-0013, 2021', '24-0014', 'R1, ram, 2023'];
+const FOUND = /3 ewes weigh 62\.0\skg ± .* on average/;
+
+test('the first ten minutes lead through an empty book by keyboard, to something nobody had worked out', async ({
+  page,
+}) => {
+  const { press, type, to } = aKeyboard(page);
+  await page.goto(server.url);
+  await to(page.getByRole('button', { name: 'Begin' }));
+  await press('Enter');
+  await expect(page.getByRole('heading', { name: 'First steps' })).toBeFocused();
+  await to(page.getByLabel('Your name'));
+  await press('Control+A');
+  await type('Aylin');
+  await to(page.getByRole('checkbox', { name: 'Cattle' }));
+  await press('Space');
+  await to(page.getByRole('button', { name: 'Save and go on' }));
+  await press('Enter');
+  await to(page.getByRole('button', { name: 'Go on', exact: true }));
+  await press('Enter');
+  await to(page.getByLabel('One animal a line'));
+  for (const line of LIST) {
+    await type(line);
+    await press('Enter');
+  }
+  await to(page.getByRole('button', { name: 'Add 4 animals' }));
+  await press('Enter');
+  await to(page.getByRole('button', { name: 'Go on with 4 animals' }));
+  await press('Enter');
+  await to(page.getByLabel('Weight of 24-0012, kg'));
+  await type('61');
+  await press('Enter');
+  await type('66');
+  await press('Enter');
+  await type('59');
+  await to(page.getByRole('button', { name: 'Save 3 weights' }));
+  await press('Enter');
+  await expect(page.getByText(FOUND)).toBeVisible();
+  // On the first day nothing is late, and what is not kept is not in the year.
+  await page.goto(server.url);
+  await expect(page.getByRole('heading', { name: 'On the holding' })).toBeVisible();
+  await expect(page.getByText('late', { exact: true })).toHaveCount(0);
+  await expect(page.getByRole('list', { name: /^Cattle in/ })).toHaveCount(0);
+});
+
+test.describe('with a phone in the hand', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  test('the first ten minutes go by touch, and may be left in the midst', async ({ page }) => {
+    await page.goto(server.url);
+    await page.getByRole('button', { name: 'Begin' }).tap();
+    await page.getByLabel('Your name').fill('Aylin');
+    await page.getByRole('button', { name: 'Save and go on' }).tap();
+    await page.getByRole('button', { name: 'Go on', exact: true }).tap();
+    await page.getByLabel('One animal a line').fill(LIST.join('\n'));
+    await page.getByLabel('Group').selectOption('a new group …');
+    await page.getByLabel('Name of the group').fill('Top field');
+    await page.getByRole('button', { name: 'Add 4 animals' }).tap();
+    await expect(page.getByText('Added 4 animals. The next ones, or go on.')).toBeVisible();
+    // Away and back: it goes on where it was left.
+    await page.getByRole('link', { name: 'Animals' }).tap();
+    await expect(page.getByText('4 animals shown')).toBeVisible();
+    await page.getByRole('link', { name: /Today/ }).tap();
+    await page.getByRole('link', { name: 'Go on where you left' }).tap();
+    for (const [who, kg] of [
+      ['24-0012', '61'],
+      ['24-0013', '66'],
+      ['24-0014', '59'],
+    ] as const)
+      await page.getByLabel(`Weight of ${who}, kg`).fill(kg);
+    await page.getByRole('button', { name: 'Save 3 weights' }).tap();
+    await expect(page.getByText(FOUND)).toBeVisible();
+    await page.getByRole('button', { name: /^How is 3 ewes weigh/ }).tap();
+    await expect(page.getByRole('dialog')).toContainText('The mean of their last weights');
+  });
+});

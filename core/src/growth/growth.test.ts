@@ -425,6 +425,18 @@ describe('the next weighing', () => {
   ])('on %s is the %s', (asOf, daily, step) => {
     expect(nextWeighing(born, daily, sheep.weighing, day(asOf))?.step).toBe(step);
   });
+  it('begins the rhythm of one that came later with the day it came, and is never late for what was before', () => {
+    const came = day('2026-11-30');
+    const due = nextWeighing(born, [], sheep.weighing, came, came);
+    expect(due?.window.bestFrom).toBe(came);
+    expect(due?.window.closes).toBeGreaterThan(came);
+    // Born here, it is as late as it is.
+    expect(nextWeighing(born, [], sheep.weighing, came)?.window.closes).toBeLessThan(came);
+    // Weighed where it was bought from, a day before: the rhythm runs from there.
+    expect(nextWeighing(born, [reading('2026-11-29', 40)], sheep.weighing, came, came)?.window.bestFrom).toBe(
+      day('2026-12-13'),
+    );
+  });
   it('runs from the last weighing in a rhythm', () => {
     const due = nextWeighing(born, [reading('2026-09-20', 40)], sheep.weighing, day('2026-10-01'));
     expect(due?.window).toEqual({

@@ -12,8 +12,10 @@ const SLACK_SHARE = 0.2;
 
 /**
  * The next weighing of an animal by its schedule: the first step at an age whose window is not over and in which it
- * has not been weighed, or the running rhythm counted from its last weighing (from the step's start when never).
+ * has not been weighed, or the running rhythm counted from its last weighing (from the step's start when never, and not
+ * from before it came: nobody here could have weighed it).
  * @param daily as `dailyReadings` gives them
+ * @param arrivedOn the day it came; undefined for one that was always here
  * @returns undefined when no step of the schedule lies ahead
  */
 export function nextWeighing(
@@ -21,6 +23,7 @@ export function nextWeighing(
   daily: readonly Reading[],
   schedule: readonly WeighingStep[],
   asOf: Day,
+  arrivedOn?: Day,
 ): WeighingDue | undefined {
   for (const step of schedule) {
     if (step.kind === 'at-age') {
@@ -33,7 +36,7 @@ export function nextWeighing(
     const slack = Math.max(1, Math.round(step.everyDays * SLACK_SHARE));
     const last = daily.at(-1);
     // Weighed in the step or shortly before it: the rhythm runs from there.
-    const due = last && last.on > from - step.everyDays ? last.on + step.everyDays : from;
+    const due = last && last.on > from - step.everyDays ? last.on + step.everyDays : Math.max(from, arrivedOn ?? from);
     return {
       step: step.name,
       window: windowAfter(due as Day, { opens: -slack, bestFrom: 0, bestTo: slack, closes: slack * 2 }),

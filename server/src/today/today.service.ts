@@ -94,7 +94,9 @@ export class TodayService {
         const own = present.filter((f) => f.record.species === species);
         const { grownFromDays } = SPECIES_WORDS[species];
         const grown = own.filter(
-          (f) => f.record.sex === 'female' && f.record.bornOn !== undefined && today - f.record.bornOn >= grownFromDays,
+          // Whose birth is not known is called by the word of the grown, here as everywhere.
+          ({ record: { sex, bornOn } }) =>
+            sex === 'female' && (bornOn === undefined || today - bornOn >= grownFromDays),
         );
         return { species, present: own.length, grownFemales: grown.length };
       }),

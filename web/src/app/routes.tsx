@@ -113,6 +113,7 @@ export const ROUTES: RouteObject[] = [
         path: 'remedies/register',
         lazy: async () => ({ Component: (await import('../places/remedies/RegisterPage')).RegisterPage }),
       },
+      { path: 'start', lazy: async () => ({ Component: (await import('../places/start/StartPage')).StartPage }) },
       { path: 'kept', lazy: async () => ({ Component: (await import('../places/kept/KeptPage')).KeptPage }) },
       { path: 'tags', lazy: async () => ({ Component: (await import('../places/tags/TagsPage')).TagsPage }) },
       {

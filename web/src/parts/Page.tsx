@@ -35,7 +35,8 @@ const Frame = styled.div<{ $hasAside: boolean }>`
   display: grid;
   grid-template-columns: ${({ $hasAside }) => ($hasAside ? 'minmax(0, 1fr) 300px' : 'minmax(0, 1fr)')};
   gap: ${space(4)} ${space(5)};
-  padding: ${space(5)} ${space(5)} ${space(8)};
+  /* Its end stands clear of the bar that takes back. */
+  padding: ${space(5)} ${space(5)} ${space(24)};
   max-width: 1500px;
   ${narrow} {
     grid-template-columns: minmax(0, 1fr);
@@ -45,7 +46,7 @@ const Frame = styled.div<{ $hasAside: boolean }>`
     grid-template-columns: minmax(0, 1fr);
   }
   ${phone} {
-    padding: ${space(3)};
+    padding: ${space(3)} ${space(3)} ${space(24)};
   }
   @media print {
     display: block;

@@ -14,6 +14,8 @@ export const GlobalStyle = createGlobalStyle`
   }
   h1, h2, h3 { font-family: ${fonts.heading}; margin: 0; line-height: 1.2; font-weight: 650; }
   summary { padding-block: 12px; min-height: 44px; cursor: pointer; }
+  /* Said by a screen reader alone. */
+  .unseen { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }
   h1 { font-size: 26px; }
   h2 { font-size: 18px; }
   h3 { font-size: 16px; }

@@ -25,7 +25,7 @@ export function dueWeighings(present: readonly AnimalFacts[], { today, settings,
     const { bornOn, species } = facts.record;
     if (bornOn === undefined) return [];
     if (facts.identifiers.length === 0 && isByLitter(settings(species))) return [];
-    const next = nextWeighing(bornOn, daily(facts), settings(species).weighing, today);
+    const next = nextWeighing(bornOn, daily(facts), settings(species).weighing, today, facts.arrivedOn);
     return next ? [{ facts, what: next.step, window: next.window }] : [];
   });
   return dueRows(due, today, (step) => ({ key: 'weigh', task: { kind: 'weigh', step }, joins: 'measures' }));

@@ -15,7 +15,7 @@ import { BlankTagStock } from './BlankTagStock';
 import { LinkElectronic } from './LinkElectronic';
 import { MarksInField } from './MarksInField';
 import { NeedRow } from './NeedRow';
-import { NumbersToCome } from './NumbersToCome';
+import { NumbersToCome } from '../../shared/tags/NumbersToCome';
 import { TagLater } from './TagLater';
 import { SharedNumbers } from './SharedNumbers';
 import { PlainList } from '../../parts/PlainList';

@@ -16,6 +16,7 @@ import { Heading, Item, Rows } from '../../parts/rows';
 import { useSpecies } from '../../words/useHolding';
 import { BirthRows } from './BirthRows';
 import { DueRows } from './DueRows';
+import { FirstSteps } from './FirstSteps';
 import { Held } from './Held';
 import { MatingRows } from './MatingRows';
 import { NotGrowing } from './NotGrowing';
@@ -48,6 +49,7 @@ function Today({ data }: { readonly data: TodayView }) {
       lead="Type a tag number anywhere to find that animal"
       aside={
         <>
+          {hasBook ? <FirstSteps /> : null}
           <NotGrowing {...notGrowing} />
           <ShouldGo rows={data.shouldGo} />
           <SellingAhead />
@@ -78,12 +80,14 @@ function Today({ data }: { readonly data: TodayView }) {
         <Empty
           title="The book is empty"
           action={
-            <Button kind="main" onPress={() => void navigate('/holding/files')}>
-              Bring in animals from a file
+            <Button kind="main" onPress={() => void navigate('/start')}>
+              Begin
             </Button>
           }
         >
-          Add your animals one by one under <Link to="/animals">Animals</Link>, or bring in a list you already have.
+          Five short steps, about ten minutes: who you are, how your numbers look, who is here, a first weighing. Then
+          Yaylak works out something you did not know. A list you already have can be{' '}
+          <Link to="/holding/files">brought in as a file</Link>.
         </Empty>
       )}
       {openJobs.length + data.lookAt.length + refused.length > 0 ? (

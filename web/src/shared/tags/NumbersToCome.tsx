@@ -4,8 +4,9 @@ import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { holdingQuery, identifiersQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
+import { Chip } from '../../parts/Chip';
 import { Choice, Field } from '../../parts/Field';
-import { Panel, Small, Stack } from '../../parts/Panel';
+import { Panel, Row, Small, Stack } from '../../parts/Panel';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 import { fonts, space } from '../../theme/tokens';
 import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
@@ -18,6 +19,13 @@ const FAULT_WORDS: Readonly<Record<TemplateFault, string>> = {
   'two-running-numbers': 'It can have one running number only.',
   'unknown-field': 'Use text, {YY}, {YYYY}, {SPECIES}, {SEX} and {NNNN}.',
 };
+
+/** The schools of numbering, to begin from. */
+const WAYS = [
+  ['{YY}-{NNNN}', 'year and order'],
+  ['{SPECIES}{NNNN}', 'one row for the species'],
+  ['AK{NNNN}', 'a prefix of your own'],
+] as const;
 
 /** How the numbers of a species are made, with the next ten as it is typed. */
 export function NumbersToCome() {
@@ -69,6 +77,13 @@ export function NumbersToCome() {
               setProblem(undefined);
             }}
           />
+          <Row role="group" aria-label="Usual ways">
+            {WAYS.map(([way, words]) => (
+              <Chip key={way} type="button" aria-pressed={text === way} onClick={() => setTyped(way)}>
+                {words}
+              </Chip>
+            ))}
+          </Row>
           <Field
             label="How a number is made"
             hint="{YY} year, {NNNN} running, {SEX}, {SPECIES}"

@@ -1,0 +1,82 @@
+import type { HoldingView } from '@yaylak/contract';
+import type { DateOrder, WeightUnit } from '@yaylak/core';
+import { useState } from 'react';
+import { Button } from '../../parts/Button';
+import { Choice, Field, Wrong } from '../../parts/Field';
+import { Row, Small, Stack } from '../../parts/Panel';
+import { useUnsaved } from '../../parts/unsaved';
+import { useSaveHolding } from '../../parts/useSaveHolding';
+import { SpeciesTicks } from '../../shared/holding/SpeciesTicks';
+
+interface Props {
+  readonly holding: HoldingView;
+  readonly onDone: () => void;
+}
+
+/** Who writes, what is kept, and how weights, dates and money are written. */
+export function AboutStep({ holding, onDone }: Props) {
+  const save = useSaveHolding();
+  const { name, keeper, unit, dateOrder, currency, keeps } = holding;
+  const start = { name, keeper, unit, dateOrder, currency, keeps: [...keeps] };
+  const [draft, setDraft] = useState(start);
+  const [problem, setProblem] = useState<string>();
+  const saved = useUnsaved(JSON.stringify(draft) !== JSON.stringify(start));
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        void save(draft).then((refused) => {
+          setProblem(refused);
+          if (refused !== undefined) return;
+          saved();
+          onDone();
+        });
+      }}
+    >
+      <Stack $gap={4}>
+        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+          <Field label="Your name" value={draft.keeper} onChange={(v) => setDraft({ ...draft, keeper: v })} />
+          <Field label="Name of the holding" value={draft.name} onChange={(v) => setDraft({ ...draft, name: v })} />
+        </Row>
+        <div>
+          <h3>What do you keep?</h3>
+          <SpeciesTicks value={draft.keeps} onChange={(v) => setDraft({ ...draft, keeps: [...v] })} />
+          <Small>The others stay out of sight until one comes.</Small>
+        </div>
+        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
+          <Choice
+            label="Weights in"
+            value={draft.unit}
+            options={[
+              ['kg', 'kilograms'],
+              ['lb', 'pounds'],
+            ]}
+            onChange={(v: WeightUnit) => setDraft({ ...draft, unit: v })}
+          />
+          <Choice
+            label="Dates written as"
+            value={draft.dateOrder}
+            options={[
+              ['day-month', 'day, month, year'],
+              ['month-day', 'month, day, year'],
+              ['year-month', 'year, month, day'],
+            ]}
+            onChange={(v: DateOrder) => setDraft({ ...draft, dateOrder: v })}
+          />
+          <Field
+            label="Currency"
+            value={draft.currency}
+            onChange={(v) => setDraft({ ...draft, currency: v.toUpperCase() })}
+            style={{ width: 90 }}
+          />
+        </Row>
+        {problem ? <Wrong role="alert">{problem}</Wrong> : null}
+        <Row>
+          <Button type="submit" kind="main">
+            Save and go on
+          </Button>
+        </Row>
+      </Stack>
+    </form>
+  );
+}
