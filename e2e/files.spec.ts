@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
 import { expect, test } from './journey';
 import { aServer, type Server } from './server';
@@ -36,7 +37,7 @@ test('animals.csv gives the same animals in an empty book, and the same file aga
   const take = async (): Promise<void> => {
     await page.getByLabel('It holds').selectOption('animals');
     const chooser = page.waitForEvent('filechooser');
-    await page.getByRole('button', { name: 'Choose a CSV file' }).click();
+    await page.getByRole('button', { name: 'Choose a spreadsheet or CSV file' }).click();
     await (await chooser).setFiles(file);
     await page.getByRole('button', { name: 'Look at what would happen' }).click();
   };
@@ -51,4 +52,20 @@ test('animals.csv gives the same animals in an empty book, and the same file aga
   await page.reload();
   await take();
   await expect(page.getByText(new RegExp(`Of ${rows} rows: 0 new, ${rows} in`))).toBeVisible();
+});
+
+test('a workbook is taken in as a spreadsheet saves it: its days, and every digit of a chip', async ({ page }) => {
+  await page.goto(`${empty.url}/holding/files`);
+  await page.getByLabel('It holds').selectOption('animals');
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Choose a spreadsheet or CSV file' }).click();
+  await (await chooser).setFiles(fileURLToPath(new URL('fixtures/ewes.xlsx', import.meta.url)));
+  await page.getByRole('button', { name: 'Look at what would happen' }).click();
+  await page.getByRole('button', { name: 'Take in 2' }).click();
+  await expect(page.getByRole('heading', { name: '2 taken in' })).toBeVisible();
+  const all = await animals(page, empty);
+  expect(all.filter((line) => line.startsWith('W-'))).toEqual([
+    expect.stringMatching(/^W-1,.*,792000000990001,,sheep,female,.*,2024-02-29,/),
+    expect.stringMatching(/^W-2,.*,792000000990002,,sheep,female,.*,2023-03-01,/),
+  ]);
 });

@@ -43,7 +43,7 @@ test('a file with 3 bad rows of 50 shows the 3 and takes 47; the same file again
   for (const round of ['first', 'again']) {
     await page.goto(`${server.url}/holding/files`);
     const chooser = page.waitForEvent('filechooser');
-    await page.getByRole('button', { name: 'Choose a CSV file' }).click();
+    await page.getByRole('button', { name: 'Choose a spreadsheet or CSV file' }).click();
     await (await chooser).setFiles(file);
     await page.getByRole('button', { name: 'Look at what would happen' }).click();
     const bad = page.getByTestId('bad-rows').locator('tbody tr');
@@ -78,7 +78,7 @@ test('a file of 5,000 weights shows how far it is, stops when asked, and is take
   expect(lines).toHaveLength(5000);
   await page.goto(`${server.url}/holding/files`);
   const chooser = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Choose a CSV file' }).click();
+  await page.getByRole('button', { name: 'Choose a spreadsheet or CSV file' }).click();
   const buffer = Buffer.from(`number;date;weight\n${lines.join('\n')}\n`);
   await (await chooser).setFiles({ name: 'many.csv', mimeType: 'text/csv', buffer });
   await page.getByRole('button', { name: 'Look at what would happen' }).click();
@@ -113,11 +113,11 @@ test('an empty file, a file of 25 MB and a picture say what is wrong with them',
   for (const [buffer, words] of [
     [Buffer.from(''), 'is empty'],
     [Buffer.alloc(25_000_000, 'a'), 'up to 20 MB'],
-    [Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 0]), 'is not a text file'],
+    [Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 0]), 'is neither text nor a workbook'],
     [Buffer.from('number,date,weight\n'), 'has headings and no rows'],
   ] as const) {
     const chooser = page.waitForEvent('filechooser');
-    await page.getByRole('button', { name: 'Choose a CSV file' }).click();
+    await page.getByRole('button', { name: 'Choose a spreadsheet or CSV file' }).click();
     await (await chooser).setFiles({ name: 'x.csv', mimeType: 'text/csv', buffer });
     await expect(page.getByRole('alert')).toContainText(words);
   }

@@ -142,7 +142,7 @@ test('twenty are drawn, felt, split, loaded and sold, and their kill sheet teach
   await expectAccessible(page);
   await page.getByRole('link', { name: 'Read a kill sheet' }).click();
   const chooser = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Choose a CSV file' }).click();
+  await page.getByRole('button', { name: 'Choose a spreadsheet or CSV file' }).click();
   await (await chooser).setFiles({ name: 'sheet.csv', mimeType: 'text/csv', buffer: Buffer.from(sheet) });
   await page.getByRole('button', { name: 'Look at what would happen' }).click();
   const good = heads.length - 2;

@@ -19,7 +19,7 @@ export type FileTableAnswer =
   | { readonly kind: 'table'; readonly table: FileTable }
   | {
       readonly kind: 'refused';
-      readonly reason: 'empty' | 'only-headings' | 'too-large' | 'not-text' | BoundFault['reason'];
+      readonly reason: 'empty' | 'only-headings' | 'too-large' | 'not-text' | 'not-a-workbook' | BoundFault['reason'];
       readonly megabytes: number;
       /** The line of the file at fault, where one is. */
       readonly line?: number;

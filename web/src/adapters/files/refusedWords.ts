@@ -4,7 +4,8 @@ import type { FileTableAnswer } from './readTable';
 const REFUSED_WORDS = {
   empty: 'is empty. Choose another file.',
   'only-headings': 'has headings and no rows. Choose another file.',
-  'not-text': 'is not a text file. Save it as CSV first.',
+  'not-text': 'is neither text nor a workbook. Save it as CSV or .xlsx first.',
+  'not-a-workbook': 'cannot be read as a workbook: it may be locked or broken. Save it anew as .xlsx, or as CSV.',
   'too-many-columns': `has a line of more than ${MOST_COLUMNS} columns. Leave out the columns that are not needed.`,
 } as const;
 

@@ -40,7 +40,7 @@ export function ResultsSheet({ onClose }: { readonly onClose: () => void }) {
   const byId = new Map(tubes.map((t) => [t.sampleId, t]));
   const pick = async (picked: File): Promise<void> => {
     setVerdicts({});
-    const read = readResults(new Uint8Array(await picked.arrayBuffer()));
+    const read = await readResults(new Uint8Array(await picked.arrayBuffer()));
     if (read.kind === 'refused') return setProblem(`${picked.name} ${refusedWords(read)}`);
     if (read.kind === 'no-columns')
       return setProblem(
@@ -65,7 +65,7 @@ export function ResultsSheet({ onClose }: { readonly onClose: () => void }) {
   return (
     <Sheet title="Read in results" isOpen onClose={onClose} width={920}>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-        <FilePick label="Choose the laboratory’s file" accept=".csv,.txt,text/csv" onPick={(f) => void pick(f)} />
+        <FilePick label="Choose the laboratory’s file" accept=".csv,.txt,.xlsx,text/csv" onPick={(f) => void pick(f)} />
         <Field label="Laboratory (may be left empty)" value={laboratory} onChange={setLaboratory} />
       </Row>
       {file ? null : (

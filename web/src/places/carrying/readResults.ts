@@ -1,6 +1,7 @@
 import type { TubeOutView } from '@yaylak/contract';
 import { normalised, type ResultRow, type TubeSent } from '@yaylak/core';
-import { readTable, type FileTableAnswer } from '../../adapters/files/readTable';
+import { readFile } from '../../adapters/files/readFile';
+import type { FileTableAnswer } from '../../adapters/files/readTable';
 
 /** Headings a laboratory may use, by what they mean. */
 const HEADINGS: Readonly<Record<'tube' | 'animal' | 'result' | 'gene', readonly string[]>> = {
@@ -16,8 +17,8 @@ export type ResultsRead =
   | Extract<FileTableAnswer, { kind: 'refused' }>;
 
 /** A laboratory's file as lines of results; the columns are found by their headings. */
-export function readResults(bytes: Uint8Array): ResultsRead {
-  const answer = readTable(bytes);
+export async function readResults(bytes: Uint8Array): Promise<ResultsRead> {
+  const answer = await readFile(bytes);
   if (answer.kind === 'refused') return answer;
   const { headings, rows } = answer.table;
   const plain = headings.map((h) => normalised(h).toLowerCase());

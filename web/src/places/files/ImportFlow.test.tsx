@@ -42,7 +42,11 @@ const aFile = (text: string, name = 'weights.csv'): File => {
     text: () => Promise.resolve(text),
   });
 };
-const pick = async (user: ReturnType<typeof renderPage>['user'], file: File, label = 'Choose a CSV file') => {
+const pick = async (
+  user: ReturnType<typeof renderPage>['user'],
+  file: File,
+  label = 'Choose a spreadsheet or CSV file',
+) => {
   const button = screen.getByRole('button', { name: label });
   const input = button.parentElement?.querySelector('input[type=file]') ?? document.querySelector('input[type=file]');
   await user.upload(input as HTMLInputElement, file);
@@ -214,7 +218,7 @@ it('reads pounds when told so, and forgets what was looked at before', async () 
 it.each([
   ['', 'is empty'],
   ['number;date;weight\n', 'has headings and no rows'],
-  ['\u0000\u0001', 'is not a text file'],
+  ['\u0000\u0001', 'is neither text nor a workbook'],
 ])('says what is wrong with a file of %j', async (text, words) => {
   const { user } = await show();
   await pick(user, aFile(text, 'odd.csv'));

@@ -40,14 +40,17 @@ export function ImportFlow() {
             }}
           />
           <FilePick
-            label="Choose a CSV file"
-            accept=".csv,.txt,text/csv"
+            label="Choose a spreadsheet or CSV file"
+            accept=".csv,.txt,.xlsx,text/csv"
             onPick={(file) => void file.arrayBuffer().then((b) => open({ name: file.name, bytes: new Uint8Array(b) }))}
           />
           {opened ? (
             <b>{opened.name}</b>
           ) : (
-            <Small>Commas, semicolons or tabs; the first line holds the headings.</Small>
+            <Small>
+              A workbook (.xlsx, its first sheet) or text with commas, semicolons or tabs; the first line holds the
+              headings.
+            </Small>
           )}
         </Row>
         {problem ? (

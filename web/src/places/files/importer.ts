@@ -1,6 +1,7 @@
 import { ask } from '../../api/client';
 import { readRows, type ImportContext, type NewGroup, type ReadRows, type RowEntries } from './importEntries';
-import { readTable, type Encoding, type FileTable, type FileTableAnswer } from '../../adapters/files/readTable';
+import { readFile } from '../../adapters/files/readFile';
+import type { Encoding, FileTable, FileTableAnswer } from '../../adapters/files/readTable';
 import { sendRows, takeBackEntries, type RowOutcome, type TakenBack } from './sendRows';
 
 export interface Preview {
@@ -33,8 +34,11 @@ export function createImporter() {
   let isCancelled = false;
   let keptIds: string[] = [];
   return {
-    read(bytes: Uint8Array, encoding?: Encoding): FileTableAnswer & { readonly sample?: FileTable['rows'] } {
-      const answer = readTable(bytes, encoding);
+    async read(
+      bytes: Uint8Array,
+      encoding?: Encoding,
+    ): Promise<FileTableAnswer & { readonly sample?: FileTable['rows'] }> {
+      const answer = await readFile(bytes, encoding);
       table = answer.kind === 'table' ? answer.table : undefined;
       if (answer.kind !== 'table') return answer;
       // The page needs the headings and a few rows, not all hundred thousand.
