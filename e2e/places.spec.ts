@@ -242,3 +242,17 @@ test('coming back to a place finds it as it was left: how far it was read, and w
   await page.goBack();
   await expect.poll(() => place.evaluate((main) => main.scrollTop)).toBe(900);
 });
+
+test('installed, it has a picture for each kind of screen, and leads straight to the race and the births', async ({
+  request,
+}) => {
+  const manifest = (await (await request.get(`${server.url}/manifest.webmanifest`)).json()) as {
+    icons: { src: string; type: string }[];
+    shortcuts: { url: string }[];
+  };
+  expect(manifest.shortcuts.map((s) => s.url)).toEqual(['/race', '/births']);
+  for (const { src, type } of [...manifest.icons, { src: '/apple-touch-icon.png', type: 'image/png' }]) {
+    const answer = await request.get(`${server.url}${src}`);
+    expect([src, answer.status(), answer.headers()['content-type']]).toEqual([src, 200, type]);
+  }
+});

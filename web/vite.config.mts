@@ -7,7 +7,7 @@ export default defineConfig({
     react(),
     VitePWA({
       registerType: 'autoUpdate',
-      includeAssets: ['icon.svg'],
+      includeAssets: ['icon.svg', 'apple-touch-icon.png'],
       manifest: {
         name: 'Yaylak',
         short_name: 'Yaylak',
@@ -15,7 +15,22 @@ export default defineConfig({
         theme_color: '#2A2420',
         background_color: '#F4EEE2',
         display: 'standalone',
-        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+        icons: [
+          { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/icon-maskable-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+        // Held down, the icon leads straight to where there is no time to look for it.
+        shortcuts: [
+          {
+            name: 'At the race',
+            short_name: 'Race',
+            url: '/race',
+            icons: [{ src: '/icon-192.png', sizes: '192x192' }],
+          },
+          { name: 'Births', url: '/births', icons: [{ src: '/icon-192.png', sizes: '192x192' }] },
+        ],
       },
       workbox: {
         navigateFallback: '/index.html',
