@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import type { AnimalPage, HoldingView, RosterView } from '@yaylak/contract';
 import { expectAccessible } from './axe';
 import { expect, test } from './journey';
@@ -255,4 +256,25 @@ test('installed, it has a picture for each kind of screen, and leads straight to
     const answer = await request.get(`${server.url}${src}`);
     expect([src, answer.status(), answer.headers()['content-type']]).toEqual([src, 200, type]);
   }
+});
+
+/** Scripts before any place, compressed. */
+const FIRST_LOAD_BYTES = 180_000;
+
+test('what is loaded before a place is small', async ({ request }) => {
+  const html = await (await request.get(`${server.url}/index.html`)).text();
+  const toRead = [...html.matchAll(/(?:src|href)="\/(assets\/[^"]+\.js)"/g)].map((m) => m[1] ?? '');
+  const bytes = new Map<string, number>();
+  for (let file = toRead.pop(); file !== undefined; file = toRead.pop()) {
+    if (bytes.has(file)) continue;
+    const script = await (await request.get(`${server.url}/${file}`)).text();
+    bytes.set(file, gzipSync(script).length);
+    // Said with `from` it is loaded with it; what a place needs is fetched when the place is opened.
+    for (const m of script.matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g)) toRead.push(`assets/${m[1]}`);
+  }
+  const total = [...bytes.values()].reduce((sum, n) => sum + n, 0);
+  expect(bytes.size).toBeGreaterThan(5);
+  expect(total).toBeLessThan(FIRST_LOAD_BYTES);
+  // Charts are only where one is drawn.
+  expect([...bytes.keys()].filter((file) => /Chart/.test(file))).toEqual([]);
 });

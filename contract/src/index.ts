@@ -1,5 +1,6 @@
 export * from './animals';
 export * from './birthWords';
+export * from './batch';
 export * from './births';
 export * from './bookFile';
 export * from './carrying';

@@ -180,4 +180,3 @@ export const MAX_TEXT = 120;
 /** A million of the money, in hundredths. */
 export const MAX_MINOR = 100_000_000;
 export const MAX_NOTE = 2000;
-export const MAX_BATCH = 2000;

@@ -1,11 +1,12 @@
 import { Fence, Menu, Sprout, Sun, Tag, VenusAndMars, type LucideIcon } from 'lucide-react';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { NavLink } from 'react-router';
 import styled from 'styled-components';
-import { Sheet } from '../parts/Sheet';
 import { colour, space } from '../theme/tokens';
 import { KeptCount, PlaceLinks, ThemeButton } from './Rail';
 import { useWaiting } from './useWaiting';
+
+const Sheet = lazy(async () => ({ default: (await import('../parts/Sheet')).Sheet }));
 
 /** Places one goes to with a phone in the hand; the others are in the menu. */
 const AT_HAND: readonly { readonly to: string; readonly name: string; readonly Icon: LucideIcon }[] = [
@@ -40,10 +41,14 @@ export function PhoneBar() {
           <span>Menu</span>
         </button>
       </Bar>
-      <Sheet isForLooking title="All places" isOpen={isOpen} onClose={() => setOpen(false)}>
-        <PlaceLinks onGo={() => setOpen(false)} />
-        <ThemeButton />
-      </Sheet>
+      {isOpen ? (
+        <Suspense fallback={null}>
+          <Sheet isForLooking title="All places" isOpen onClose={() => setOpen(false)}>
+            <PlaceLinks onGo={() => setOpen(false)} />
+            <ThemeButton />
+          </Sheet>
+        </Suspense>
+      ) : null}
     </div>
   );
 }

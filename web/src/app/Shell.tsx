@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { CircleQuestionMark, Search } from 'lucide-react';
-import { Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Outlet, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { holdingQuery } from '../api/queries';
@@ -17,10 +17,12 @@ import { useNarrow, usePhone } from '../theme/usePhone';
 import { AwayNote } from './AwayNote';
 import { ClockNote, DayApartNote } from './DayApartNote';
 import { TagFinder } from './finder/TagFinder';
-import { PhoneBar } from './PhoneBar';
 import { Rail } from './Rail';
 import { useArrival } from './useArrival';
 import { useKeepForOffline } from './useKeepForOffline';
+
+/** A laptop never needs it. */
+const PhoneBar = lazy(async () => ({ default: (await import('./PhoneBar')).PhoneBar }));
 
 /** Band, rail and place. */
 export function Shell() {
@@ -73,7 +75,11 @@ export function Shell() {
           </Suspense>
         </Main>
         {isBeside ? <HelpBeside help={help} /> : null}
-        {isPhone ? <PhoneBar /> : null}
+        {isPhone ? (
+          <Suspense fallback={null}>
+            <PhoneBar />
+          </Suspense>
+        ) : null}
         <TagFinder typed={finding} onType={setFinding} />
         {isNarrow ? <HelpSheet help={help} /> : null}
       </Frame>

@@ -1,9 +1,10 @@
 import type { ReactNode, Ref } from 'react';
 import { FieldError, Input, Label, Text, TextField, type TextFieldProps } from 'react-aria-components';
 import styled from 'styled-components';
-import { colour, radius, space, touch } from '../theme/tokens';
+import { colour, space } from '../theme/tokens';
 import { DATE_TYPES, DateField } from './DateField';
 import { fieldFrame } from './fieldFrame';
+import { fieldLook } from './fieldLook';
 
 interface Props extends TextFieldProps {
   readonly label: string;
@@ -52,15 +53,6 @@ function TextBox({ label, hint, error, placeholder, isLabelHidden = false, input
 
 const Box = styled(TextField)`
   ${fieldFrame}
-`;
-export const fieldLook = `
-  min-height: ${touch};
-  padding: 0 ${space(3)};
-  border: 1px solid ${colour('lineStrong')};
-  border-radius: ${radius};
-  background: ${colour('panel')};
-  color: ${colour('ink')};
-  min-width: 0;
 `;
 const FieldInput = styled(Input)`
   ${fieldLook}

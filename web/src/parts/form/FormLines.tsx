@@ -2,7 +2,8 @@ import { useId } from 'react';
 import { useController } from 'react-hook-form';
 import styled from 'styled-components';
 import { colour, space } from '../../theme/tokens';
-import { fieldLook, Wrong } from '../Field';
+import { Wrong } from '../Field';
+import { fieldLook } from '../fieldLook';
 import { useShown } from './shownFields';
 
 interface Props {

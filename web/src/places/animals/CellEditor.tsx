@@ -4,7 +4,7 @@ import { SEXES, type DateOrder } from '@yaylak/core';
 import { useRef, useState, type FocusEvent, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
-import { fieldLook } from '../../parts/Field';
+import { fieldLook } from '../../parts/fieldLook';
 import { useWrite } from '../../parts/useWrite';
 import { colour, radius, space, touch } from '../../theme/tokens';
 import { birthOf, birthTyped } from '../../words/birth';

@@ -12,7 +12,7 @@ import { useUnsaved } from '../../parts/unsaved';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Row, Small } from '../../parts/Panel';
-import { fieldLook } from '../../parts/Field';
+import { fieldLook } from '../../parts/fieldLook';
 import { colour, space } from '../../theme/tokens';
 import { figureLines, fillIn, flatFigures, type FlatFigure } from './figures';
 import type { SaveHolding } from '../../parts/useSaveHolding';

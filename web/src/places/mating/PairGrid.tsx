@@ -1,7 +1,7 @@
 import { pairText, percentText, type PairingView } from '@yaylak/contract';
 import styled from 'styled-components';
 import { Tag } from '../../parts/Tag';
-import { fieldLook } from '../../parts/Field';
+import { fieldLook } from '../../parts/fieldLook';
 import { colour, touch } from '../../theme/tokens';
 import type { PairingWish } from './usePairing';
 

@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { fieldLook } from '../../parts/Field';
+import { fieldLook } from '../../parts/fieldLook';
 import { KEYS_HIGH } from './raceFrame';
 import { colour, fonts, phone, space, touchRace } from '../../theme/tokens';
 

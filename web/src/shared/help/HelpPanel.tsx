@@ -1,13 +1,14 @@
 import { X } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import styled from 'styled-components';
-import { Sheet } from '../../parts/Sheet';
 import { Loading } from '../../parts/States';
 import { colour, space, touch } from '../../theme/tokens';
 import type { Help } from './useHelp';
 
 /** What is read seldom is fetched when it is; the service worker has it where there is no network. */
 const HelpBody = lazy(async () => ({ default: (await import('./HelpBody')).HelpBody }));
+
+const LazySheet = lazy(async () => ({ default: (await import('../../parts/Sheet')).Sheet }));
 
 interface Props {
   readonly help: Help;
@@ -46,11 +47,14 @@ export function HelpBeside({ help }: Props) {
 }
 
 /** The help where there is no room beside: over the page, until it is put away. */
-export const HelpSheet = ({ help }: Props) => (
-  <Sheet isForLooking title="Help" isOpen={help.isOpen} onClose={help.close}>
-    {help.isOpen ? body(help) : null}
-  </Sheet>
-);
+export const HelpSheet = ({ help }: Props) =>
+  help.isOpen ? (
+    <Suspense fallback={null}>
+      <LazySheet isForLooking title="Help" isOpen onClose={help.close}>
+        {body(help)}
+      </LazySheet>
+    </Suspense>
+  ) : null;
 
 const Side = styled.aside`
   overflow: auto;

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { Chip } from '../../../parts/Chip';
-import { fieldLook } from '../../../parts/Field';
+import { fieldLook } from '../../../parts/fieldLook';
 import { colour, fonts, phone, radius, space, touchRace } from '../../../theme/tokens';
 import { usePhone } from '../../../theme/usePhone';
 
