@@ -72,7 +72,7 @@ it('lets no other page frame it, and asks the browser for nothing but a serial l
   expect(headers['content-security-policy']).toContain("frame-ancestors 'none'");
   expect(headers['content-security-policy']).toContain("connect-src 'self';");
   expect(headers['x-frame-options']).toBe('DENY');
-  expect(headers['permissions-policy']).toMatch(/^serial=\(self\), camera=\(\)/);
+  expect(headers['permissions-policy']).toMatch(/^serial=\(self\), camera=\(self\)/);
 });
 
 const nested = (levels: number): string => `${'['.repeat(levels)}1${']'.repeat(levels)}`;

@@ -3,8 +3,8 @@ import type { NextFunction, Request, Response } from 'express';
 import { sendProblem } from '../common/sendProblem';
 
 const READS: readonly string[] = ['GET', 'HEAD', 'OPTIONS'];
-/** What the pages may ask the browser for: a stick or crate on a serial line, nothing else. */
-const PERMISSIONS = 'serial=(self), camera=(), geolocation=(), microphone=(), payment=(), usb=(), midi=(), hid=()';
+/** What the pages may ask the browser for: a stick or crate on a serial line, the camera for a pen card, nothing else. */
+const PERMISSIONS = 'serial=(self), camera=(self), geolocation=(), microphone=(), payment=(), usb=(), midi=(), hid=()';
 
 /** Turns away what was not meant for this server, before anything of it is read. */
 export function doors(request: Request, response: Response, next: NextFunction): void {

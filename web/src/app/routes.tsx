@@ -148,6 +148,11 @@ export const ROUTES: RouteObject[] = [
     lazy: async () => ({ Component: (await import('../shared/help/GuidePage')).GuidePage }),
   },
   {
+    path: '/animals/cards',
+    ErrorBoundary: RouteFailed,
+    lazy: async () => ({ Component: (await import('../places/animals/PenCards')).PenCards }),
+  },
+  {
     path: '/births/list',
     ErrorBoundary: RouteFailed,
     lazy: async () => ({ Component: (await import('../places/births/BirthList')).BirthList }),

@@ -1,4 +1,5 @@
-import { useRef } from 'react';
+import { QrCode } from 'lucide-react';
+import { useRef, useState } from 'react';
 import {
   Autocomplete,
   Collection,
@@ -12,11 +13,14 @@ import {
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { fieldLook } from '../../parts/fieldLook';
+import { hasCamera } from '../../adapters/readings/camera';
+import { Button } from '../../parts/Button';
 import { useHelpDoor } from '../../parts/helpDoor';
 import { Key } from '../../parts/Key';
 import { Sheet } from '../../parts/Sheet';
 import { Tag, tagLabel } from '../../parts/Tag';
 import { colour, radius, space, touch } from '../../theme/tokens';
+import { ScanCard } from './ScanCard';
 import { useFinds, type Find } from './useFinds';
 
 interface Props {
@@ -38,6 +42,7 @@ function Finder({ typed, onType, onClose }: Props) {
   const navigate = useNavigate();
   const openHelp = useHelpDoor();
   const { sections, isPending } = useFinds(typed);
+  const [isScanning, setScanning] = useState(false);
   const isShift = useRef(false);
   const finds = sections.flatMap((s) => s.finds);
   const open = (find: Find | undefined): void => {
@@ -46,6 +51,18 @@ function Finder({ typed, onType, onClose }: Props) {
     if (find.topicId !== undefined) openHelp?.({ topicId: find.topicId });
     else void navigate((isShift.current ? find.opensWithShift : undefined) ?? find.opens);
   };
+  if (isScanning)
+    return (
+      <>
+        <ScanCard
+          onAnimal={(animalId) => {
+            onClose();
+            void navigate(`/animals/${animalId}`);
+          }}
+        />
+        <Button onPress={() => setScanning(false)}>Type instead</Button>
+      </>
+    );
   return (
     <Autocomplete inputValue={typed} onInputChange={onType} disableAutoFocusFirst>
       <TextField
@@ -61,6 +78,11 @@ function Finder({ typed, onType, onClose }: Props) {
       >
         <Typed />
       </TextField>
+      {hasCamera() ? (
+        <Scan kind="quiet" onPress={() => setScanning(true)}>
+          <QrCode size={16} aria-hidden /> Scan a pen card
+        </Scan>
+      ) : null}
       <List
         aria-label="Found"
         items={sections.map((s) => ({ ...s, id: s.name }))}
@@ -95,6 +117,10 @@ function Finder({ typed, onType, onClose }: Props) {
 const readOut = ({ tag, words, note }: Find): string =>
   [tag ? tagLabel(tag) : '', words, note].filter(Boolean).join(', ');
 
+const Scan = styled(Button)`
+  align-self: flex-start;
+  gap: ${space(2)};
+`;
 const Typed = styled(Input)`
   ${fieldLook}
   width: 100%;

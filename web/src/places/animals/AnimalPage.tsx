@@ -19,6 +19,7 @@ import { WindowBar } from '../../parts/WindowBar';
 import { colour, fonts, phone, space } from '../../theme/tokens';
 import { ageText, birthDate, bornText, fullDate, moneyText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
+import { cardsOf } from '../../shared/nav/cardAddress';
 import { ChoicesMade, Family, Given } from './Family';
 import { Figures } from './Figures';
 import { Identifiers } from './Identifiers';
@@ -99,6 +100,9 @@ export function AnimalPage() {
           <ChoicesMade view={data} />
           <Identifiers view={data} today={holding?.today ?? ''} />
           <RecordEditor view={data} />
+          <LinkButton as={Link} to={cardsOf([row.tag.animalId])}>
+            Pen card
+          </LinkButton>
           <LinkButton as={Link} to={`/selling/sheet?ids=${row.tag.animalId}&pedigree=1`}>
             Sale sheet and passport
           </LinkButton>

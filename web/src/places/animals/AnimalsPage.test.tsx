@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import type { AnimalPage } from '@yaylak/contract';
-import { aGroup, anIdentifier, aRow, aTag } from '../../tests/builders';
+import { aGroup, anIdentifier, aRoster, aRosterAnimal, aRow, aTag } from '../../tests/builders';
+import { typeDay } from '../../tests/dates';
 import { no, refuses, renderPage, type Answers } from '../../tests/renderPage';
 import { AnimalsPage } from './AnimalsPage';
 
@@ -192,6 +193,29 @@ describe('with some chosen', () => {
     await user.click(screen.getByRole('button', { name: 'Record the mark' }));
     await screen.findByText('Marked 1 animal blue on the rump');
     expect(entries()).toMatchObject([{ type: 'mark', colour: 'blue', place: 'rump', purpose: 'for the buyer' }]);
+  });
+
+  it('takes their weights out of the notebook on an earlier day, those that left kept out of it', async () => {
+    const { user, entries } = await show({
+      'GET /api/roster': aRoster([aRosterAnimal('26-0001'), aRosterAnimal('26-0002'), aRosterAnimal('26-0009')]),
+    });
+    await user.click(screen.getByRole('checkbox', { name: 'Choose all that are loaded' }));
+    await user.click(screen.getByRole('button', { name: 'Type weights' }));
+    const sheet = await screen.findByRole('dialog', { name: 'Weights from the notebook' });
+    expect(await within(sheet).findByText('1 of the ticked are no longer here and are left out.')).toBeVisible();
+    expect(within(sheet).queryByLabelText('Weight of 26-0009, kg')).toBeNull();
+    await typeDay(user, 'Weighed on', '2026-11-20');
+    await user.type(within(sheet).getByLabelText('Weight of 26-0002, kg'), '31.5');
+    await user.click(within(sheet).getByRole('button', { name: 'Save 1 weight' }));
+    await screen.findByText('Recorded 1 weight');
+    expect(entries()).toMatchObject([{ type: 'weight', animalId: 'id of 26-0002', on: '2026-11-20', kg: 31.5 }]);
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+  });
+
+  it('prints cards of them', async () => {
+    const { user } = await show();
+    await user.click(screen.getByRole('checkbox', { name: 'Choose 26-0001' }));
+    expect(screen.getByRole('link', { name: 'Pen cards' })).toHaveAttribute('href', '/animals/cards?ids=id of 26-0001');
   });
 });
 

@@ -1,12 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import { MARK_COLOURS, MARK_PLACES, type AnimalRow } from '@yaylak/contract';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { groupsQuery, holdingQuery } from '../../api/queries';
+import { cardsOf } from '../../shared/nav/cardAddress';
+import { NotebookSheet } from './NotebookSheet';
 import { ReserveSheet } from './ReserveSheet';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
+import { LinkButton } from '../../parts/LinkButton';
 import { Row } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
@@ -26,6 +30,7 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
   const { data: groups } = useQuery(groupsQuery);
   const { data: holding } = useQuery(holdingQuery);
   const [isReserving, setReserving] = useState(false);
+  const [isWeighing, setWeighing] = useState(false);
   const [open, setOpen] = useState<'move' | 'mark'>();
   const [groupId, setGroupId] = useState('');
   const [mark, setMark] = useState<{
@@ -63,6 +68,13 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
       ) : null}
       <Button onPress={() => setTreating(true)}>Treat</Button>
       <Button onPress={() => onJob(rows)}>Start a job</Button>
+      <Button onPress={() => setWeighing(true)}>Type weights</Button>
+      {isWeighing ? (
+        <NotebookSheet animalIds={rows.map((r) => r.tag.animalId)} onClose={() => setWeighing(false)} onDone={onDone} />
+      ) : null}
+      <LinkButton as={Link} to={cardsOf(rows.map((r) => r.tag.animalId))}>
+        Pen cards
+      </LinkButton>
       <Button kind="quiet" onPress={onDone}>
         Choose none
       </Button>
