@@ -17,7 +17,7 @@ const devices = spawn(process.execPath, [join(root, 'devices/dist/main.js')], {
 });
 const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
   stdio: 'inherit',
-  env: { ...process.env, DATA_DIR: dataDir, DEVICES_URL: `ws://127.0.0.1:${devicesPort}` },
+  env: { ...process.env, YAYLAK_DEMO: '1', DATA_DIR: dataDir, DEVICES_URL: `ws://127.0.0.1:${devicesPort}` },
 });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => {

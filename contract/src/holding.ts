@@ -251,6 +251,8 @@ export interface HoldingView {
     readonly backups: number;
     /** A bridge to stick and crate that the server was told of. */
     readonly devicesUrl: string | null;
+    /** The demo holding’s book. */
+    readonly isDemo: boolean;
     /** What does not stand in the book as it should. */
     readonly findings: readonly BookFinding[];
   };

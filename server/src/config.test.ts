@@ -1,5 +1,10 @@
 import { readConfig } from './config';
 
+it('knows the demo by its variable alone', () => {
+  expect(readConfig({ YAYLAK_DEMO: '1' }).isDemo).toBe(true);
+  expect(readConfig({}).isDemo).toBe(false);
+});
+
 it('an address of a bridge is a WebSocket’s', () => {
   expect(readConfig({ DEVICES_URL: 'ws://127.0.0.1:4871' }).devicesUrl).toBe('ws://127.0.0.1:4871');
   expect(readConfig({}).devicesUrl).toBeUndefined();

@@ -12,6 +12,8 @@ export interface ServerConfig {
   readonly logLevel: string;
   /** Where a bridge to stick and crate listens, `ws://…`; the stand-in's in the demo. */
   readonly devicesUrl: string | undefined;
+  /** The book is the demo holding’s: newcomers are shown where to look first. */
+  readonly isDemo: boolean;
   /** The clock goes so many days ahead: to try out what comes later, on a copy of the book. */
   readonly daysAhead: number;
   /** A body has so many milliseconds to come in whole. */
@@ -67,6 +69,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): S
     webDir: resolve(env.WEB_DIR ?? join(__dirname, '..', '..', 'web', 'dist')),
     logLevel: env.LOG_LEVEL ?? 'warn',
     devicesUrl: devicesUrl(env.DEVICES_URL),
+    isDemo: env.YAYLAK_DEMO === '1',
     daysAhead: wholeNumber('DAYS_AHEAD', env.DAYS_AHEAD, 0, [0, 3650]),
     bodyMs: BODY_MS,
     requestsPerTenSeconds: wholeNumber('REQUESTS', env.REQUESTS, REQUESTS_PER_TEN_SECONDS, [1, 1_000_000]),

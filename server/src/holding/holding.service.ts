@@ -156,6 +156,7 @@ export class HoldingService {
         entries: count[0]?.n ?? 0,
         backups: backupFiles(this.config.backupDir).length,
         devicesUrl: this.config.devicesUrl ?? null,
+        isDemo: this.config.isDemo,
         findings: this.book.findings,
       },
     };

@@ -1,6 +1,7 @@
 import { matchRoutes } from 'react-router';
 import { PLACES } from '../shared/nav/placeList';
 import { TOPICS } from '../shared/help/topics';
+import { DEMO_STOPS } from '../places/today/demoStops';
 import { ROUTES } from './routes';
 
 /** The address as the routes write it; undefined where nothing is. */
@@ -17,5 +18,7 @@ it.each(TOPICS.flatMap((t) => [t.at.replace(/^\/race\/$/, '/race/id'), ...(t.sch
   'has a page at %s, which the help names',
   (to) => expect(routeOf(to)).toBeDefined(),
 );
+
+it.each(DEMO_STOPS.map((stop) => stop.to))('has the stop of the demo at %s', (to) => expect(routeOf(to)).toBeDefined());
 
 it('knows an address nothing stands at', () => expect(routeOf('/no/such/place')).toBeUndefined());

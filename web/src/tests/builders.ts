@@ -137,7 +137,7 @@ export const aHolding = (change: Partial<HoldingView> = {}): HoldingView => ({
   version: 1,
   today: TODAY,
   now: `${TODAY}T12:00`,
-  about: { version: '0.1.0', animals: 3, entries: 40, backups: 2, devicesUrl: null, findings: [] },
+  about: { version: '0.1.0', animals: 3, entries: 40, backups: 2, devicesUrl: null, isDemo: false, findings: [] },
   ...change,
 });
 

@@ -1,6 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import type { DueWork, PlanView, TodayView } from '@yaylak/contract';
-import { aGain, aJob, anEntry, aPlanView, aTag, aToday } from '../../tests/builders';
+import { aGain, aHolding, aJob, anEntry, aPlanView, aTag, aToday } from '../../tests/builders';
 import { AWAY, renderPage, type Answers } from '../../tests/renderPage';
 import { TodayPage } from './TodayPage';
 
@@ -226,8 +226,24 @@ it('keeps what the book refused in sight until somebody has looked', async () =>
 
 it('says what to do first in an empty book', async () => {
   const { user, path } = await show({ head: [{ species: 'sheep', present: 0, grownFemales: 0 }] });
-  await user.click(screen.getByRole('button', { name: 'Bring in animals from a file' }));
-  await waitFor(() => expect(path()).toBe('/holding/files'));
+  expect(screen.getByRole('link', { name: 'brought in as a file' })).toHaveAttribute('href', '/holding/files');
+  await user.click(screen.getByRole('button', { name: 'Begin' }));
+  await waitFor(() => expect(path()).toBe('/start'));
+});
+
+it('leads back to the first steps while the book is young, until that is closed', async () => {
+  const own = aHolding();
+  const holding = (entries: number) => ({ 'GET /api/holding': { ...own, about: { ...own.about, entries } } });
+  const { user } = await show({ head }, holding(12));
+  expect(screen.getByRole('link', { name: 'Go on where you left' })).toHaveAttribute('href', '/start');
+  await user.click(screen.getByRole('button', { name: 'Close this' }));
+  expect(screen.queryByRole('heading', { name: 'First steps' })).toBeNull();
+});
+
+it('says no more of the first steps in a book that has long begun', async () => {
+  const own = aHolding();
+  await show({ head }, { 'GET /api/holding': { ...own, about: { ...own.about, entries: 4000 } } });
+  expect(screen.queryByRole('heading', { name: 'First steps' })).toBeNull();
 });
 
 it('says that the server is away and tries again', async () => {

@@ -11,6 +11,7 @@ import { Panel, Small, Soft } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { useOpenJobs } from '../../shared/jobs/useJobs';
 import { countText, longDate, shortDate } from '../../words/format';
+import { LookHereFirst } from './LookHereFirst';
 import { LookAtList } from './LookAtList';
 import { Heading, Item, Rows } from '../../parts/rows';
 import { useSpecies } from '../../words/useHolding';
@@ -49,6 +50,7 @@ function Today({ data }: { readonly data: TodayView }) {
       lead="Type a tag number anywhere to find that animal"
       aside={
         <>
+          <LookHereFirst />
           {hasBook ? <FirstSteps /> : null}
           <NotGrowing {...notGrowing} />
           <ShouldGo rows={data.shouldGo} />
