@@ -6,7 +6,7 @@ import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { yearBandQuery } from '../api/queries';
 import { saleAheadQuery } from '../api/selling';
-import { dotted, slanted } from './weave';
+import { bandLook } from './bandLook';
 import { colour, phone, space } from '../theme/tokens';
 import { countText, shortDate } from '../words/format';
 import { useSpecies } from '../words/useHolding';
@@ -214,7 +214,6 @@ const Lane = styled(PlainList)`
     top: 0;
   }
 `;
-/** Slanted mating, plain carrying, dotted births, green rearing, blue loads, slanted blue who is for sale; a plan is an outline with the same weave, paler. */
 const Block = styled.button`
   display: block;
   width: 100%;
@@ -223,28 +222,7 @@ const Block = styled.button`
   border: 0;
   border-radius: 2px;
   cursor: pointer;
-  &[data-kind='mating'] {
-    background: ${slanted('#a23b2a', '#5d2b22', 4)};
-  }
-  &[data-kind='carrying'] {
-    background: #7d6a58;
-  }
-  &[data-kind='births'] {
-    background: ${dotted('#fff3d2', '#b97f14', 9, 12)};
-  }
-  &[data-kind='rearing'] {
-    background: #66875f;
-  }
-  &[data-kind='load'] {
-    background: #8fb0d6;
-  }
-  &[data-kind='sale'] {
-    background: ${slanted('#8fb0d6', '#43597a', 3)};
-  }
-  &[data-planned] {
-    opacity: 0.55;
-    border: 1px solid #f4eee2;
-  }
+  ${bandLook}
   &:focus-visible {
     outline: 2px solid #fff;
     opacity: 1;

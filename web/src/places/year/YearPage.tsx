@@ -6,6 +6,7 @@ import { Link, useSearchParams } from 'react-router';
 import { ask } from '../../api/client';
 import { holdingQuery } from '../../api/queries';
 import { readAgain } from '../../api/readAgain';
+import { BandKey } from '../../parts/BandKey';
 import { Button } from '../../parts/Button';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
@@ -128,6 +129,10 @@ export function YearPage() {
       aside={
         <>
           <Clashes clashes={clashes} plans={plans.map((p) => p.view)} onChoose={choose} />
+          <Panel>
+            <h2>The band above</h2>
+            <BandKey />
+          </Panel>
           {chosen ? <BirthsChart page={chosen} pens={holding.resources.birthPens} /> : null}
           {chosen ? <Compared page={chosen} onNext={() => void next(chosen)} /> : null}
         </>

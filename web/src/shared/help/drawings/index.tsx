@@ -1,10 +1,12 @@
 import type { ReactElement } from 'react';
+import { BandKey } from '../../../parts/BandKey';
 import { EarDrawing } from './EarDrawing';
 import { HandlingDrawing } from './HandlingDrawing';
 import { LoinDrawing } from './LoinDrawing';
 import { PresentationDrawing } from './PresentationDrawing';
 
 const DRAWINGS = {
+  band: BandKey,
   ear: EarDrawing,
   handling: HandlingDrawing,
   loin: () => <LoinDrawing score={3} />,

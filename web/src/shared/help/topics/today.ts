@@ -10,8 +10,10 @@ export const TODAY_HELP: HelpTopic = {
     'Press the button on a row. It opens the work itself, with the animal already chosen.',
     'Some rows are doubts: a weight that does not fit, a ewe scanned in lamb and never lambed, an animal nobody knows. Go and look, then say what is so.',
     'Nothing has to be ticked off. What you record anywhere in the book goes from this list by itself.',
+    'The band across the top is the year, a row for each species; a block opens what it stands for. Its weaves are shown below.',
     'Type an animal’s number at any time to open it.',
   ],
+  drawing: 'band',
   schools: [
     {
       question: 'A day, or a stretch of days?',

@@ -12,6 +12,7 @@ export const YEAR_HELP: HelpTopic = {
     'Fill in labour, pens and feed once, then compare two plans beside each other.',
     'Send the steps to your calendar, or print the sheet for the shed door.',
   ],
+  drawing: 'band',
   schools: [
     {
       question: 'Early or late births?',
