@@ -31,8 +31,8 @@ export function HelpText({ topic, keysAt, everywhere, heading }: Props) {
       </ol>
       {drawing ? <HelpDrawing name={drawing} /> : null}
       {cautions ? (
-        <NotePanel $tone="madder" aria-label="Take care">
-          <h3>Take care</h3>
+        <NotePanel $tone="madder" aria-label="Safety">
+          <h3>Safety</h3>
           <ul>
             {cautions.map((caution) => (
               <li key={caution}>{caution}</li>

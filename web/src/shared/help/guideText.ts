@@ -11,7 +11,7 @@ export function guideText(topics: readonly HelpTopic[], everywhere: Keys): strin
     `## ${title}`,
     forWhat,
     list(steps, (i) => `${i + 1}.`),
-    ...(cautions.length > 0 ? ['### Take care', points(cautions)] : []),
+    ...(cautions.length > 0 ? ['### Safety', points(cautions)] : []),
     ...schools.flatMap(({ question, ways, setAt }) => [
       `### ${question}`,
       points(ways),

@@ -9,7 +9,7 @@ export const RACE_START_HELP: HelpTopic = {
   steps: [
     'Choose who comes through: a group, several, or everybody of a kind. They may come in any order.',
     'Tick what is done with each. Weighing can go with any other work: they are in the race anyway.',
-    'Zero the scale empty, and hang a known weight on it now and then. Write down who works and who scores.',
+    'Zero the scale empty, and hang a known weight on it now and then. Record who works and who scores.',
     'Work in the cool of the day, quietly, and let the first ones stand in the race a moment: the others follow.',
     'For sorting, set the gate before you begin: by weight, by what was seen, or by what has been chosen.',
   ],
