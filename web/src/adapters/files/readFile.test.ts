@@ -1,6 +1,7 @@
-import { strToU8, zipSync } from 'fflate';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { aWorkbook, figure, serial, text } from '../../tests/aWorkbook';
 import { readFile } from './readFile';
+import { workbookOf } from './writeSheet';
 
 const HEADINGS = text('A1', 'Number') + text('B1', 'Born') + text('C1', 'Weight') + text('D1', 'Chip');
 
@@ -47,4 +48,22 @@ it('does not unpack a small file that would fill the memory', async () => {
   const bomb = aWorkbook([HEADINGS, text('A2', '1')], { 'xl/media/zeros.bin': new Uint8Array(101_000_000) });
   expect(bomb.length).toBeLessThan(1_000_000);
   expect(await readFile(bomb)).toMatchObject({ kind: 'refused', reason: 'too-large' });
+});
+
+it('reads what it wrote: figures, days, numbers that begin with a nought, and nothing that is reckoned', async () => {
+  const csv = '\ufeffnumber,born,lastKg,dam,notes\r\n0012,2024-02-29,61.5,24,"big, old"\r\n0013,,60,,\'=1+1\r\n';
+  const bytes = new Uint8Array(await (await workbookOf(csv)).arrayBuffer());
+  expect(await readFile(bytes)).toMatchObject({
+    kind: 'table',
+    table: {
+      headings: ['number', 'born', 'lastKg', 'dam', 'notes'],
+      rows: [
+        ['0012', '2024-02-29', '61.5', '24', 'big, old'],
+        ['0013', '', '60', '', '=1+1'],
+      ],
+    },
+  });
+  const sheet = strFromU8(unzipSync(bytes)['xl/worksheets/sheet1.xml'] ?? new Uint8Array());
+  expect(sheet).toContain('<v>61.5</v>');
+  expect(sheet).not.toContain('<f>');
 });

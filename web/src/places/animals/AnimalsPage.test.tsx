@@ -219,6 +219,13 @@ describe('with some chosen', () => {
   });
 });
 
+it('says why the list is not written as a workbook', async () => {
+  const { user } = await show({ 'GET /api/files/animals.csv': no(500, 'No.') });
+  await user.click(screen.getByRole('button', { name: 'Write as .xlsx' }));
+  expect(await screen.findByText('The server did not give the list. Try again.')).toBeVisible();
+  expect(screen.getByRole('button', { name: 'Write as .xlsx' })).toBeEnabled();
+});
+
 it('remembers the columns chosen, and writes the same ones as CSV', async () => {
   const { user } = await show();
   await user.click(screen.getByRole('button', { name: 'Columns' }));

@@ -26,6 +26,7 @@ import { AnimalsTable } from './AnimalsTable';
 import { COLUMNS, type ColumnId } from './columns';
 import { ColumnChoice } from './ColumnChoice';
 import { SelectionBar } from './SelectionBar';
+import { WriteWorkbook } from './WriteWorkbook';
 
 const DEFAULT_COLUMNS: readonly ColumnId[] = ['number', 'kind', 'group', 'age', 'dam', 'lastKg', 'gain'];
 const COLUMNS_KEY = 'yaylak-animal-columns';
@@ -92,6 +93,7 @@ export function AnimalsPage() {
           <LinkButton href={csv} download="animals.csv">
             Write as CSV
           </LinkButton>
+          <WriteWorkbook csv={csv} />
           <Button kind="main" onPress={() => setAdding(true)}>
             Add animals
           </Button>
