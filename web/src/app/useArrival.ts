@@ -1,5 +1,6 @@
 import { useEffect, useRef, type RefObject } from 'react';
 import { NavigationType, useLocation, useNavigationType } from 'react-router';
+import { windowTitle } from '../parts/useWindowTitle';
 
 /** How long a place may take to draw its title before the focus is left where it is. */
 const PATIENCE_MS = 5_000;
@@ -43,7 +44,7 @@ export function useArrival(main: RefObject<HTMLElement | null>): void {
       const title = box.querySelector('h1');
       // What is being read yet has a title that gives way to the true one.
       if (!title || box.querySelector('[aria-busy=true]')) return false;
-      document.title = `${title.dataset.title ?? title.textContent} · Yaylak`;
+      document.title = windowTitle(title.dataset.title ?? title.textContent);
       // Who has put the focus into the place or a sheet already knows better; a page just loaded begins at its top.
       const at = document.activeElement;
       const isTaken = at !== null && at !== document.body && (box.contains(at) || at.closest('[role=dialog]') !== null);

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { Button } from './Button';
 import { LinkButton } from './LinkButton';
 import { Row } from './Panel';
+import { useWindowTitle } from './useWindowTitle';
 
 interface Props {
   readonly title: ReactNode;
@@ -13,17 +14,20 @@ interface Props {
 }
 
 /** The head of a sheet for paper: its title, the way back and Print, of which the paper shows the title alone. */
-export const PaperHead = ({ title, back, children, print = 'Print' }: Props) => (
-  <Row style={{ justifyContent: 'space-between', alignItems: 'flex-end' }}>
-    <h1>{title}</h1>
-    <Row className="no-print" style={{ alignItems: 'flex-end' }}>
-      {children}
-      <LinkButton as={Link} to={back.to}>
-        {back.words}
-      </LinkButton>
-      <Button kind="main" onPress={() => window.print()}>
-        {print}
-      </Button>
+export function PaperHead({ title, back, children, print = 'Print' }: Props) {
+  useWindowTitle(typeof title === 'string' ? title : undefined);
+  return (
+    <Row style={{ justifyContent: 'space-between', alignItems: 'flex-end' }}>
+      <h1>{title}</h1>
+      <Row className="no-print" style={{ alignItems: 'flex-end' }}>
+        {children}
+        <LinkButton as={Link} to={back.to}>
+          {back.words}
+        </LinkButton>
+        <Button kind="main" onPress={() => window.print()}>
+          {print}
+        </Button>
+      </Row>
     </Row>
-  </Row>
-);
+  );
+}

@@ -31,6 +31,7 @@ describe('cards for the pens', () => {
     expect(card).toHaveTextContent(/^K-D21Pamukdoe, born 1 Mar 2024of K-D02, by K-B1Top paddock792000000120001/);
     expect(within(card as HTMLElement).getByRole('img', { name: 'Code of K-D21' })).toBeVisible();
     expect(screen.getByText(/^2 cards, eight to a sheet/)).toBeVisible();
+    expect(document.title).toBe('Pen cards · Yaylak');
   });
 
   it('say what to do where none is asked for', async () => {

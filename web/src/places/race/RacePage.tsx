@@ -8,6 +8,7 @@ import { useOutbox } from '../../outbox/useOutbox';
 import { forgetHand, keepHand, keptHand } from '../../shared/jobs/hand';
 import { Button } from '../../parts/Button';
 import { Key } from '../../parts/Key';
+import { useWindowTitle } from '../../parts/useWindowTitle';
 import { HelpSheet } from '../../shared/help/HelpPanel';
 import { useHelp } from '../../shared/help/useHelp';
 import { useUndo } from '../../parts/Undo';
@@ -58,6 +59,7 @@ export function RacePage() {
     [passages, before, animals, settingsOf, biases],
   );
   const isFinished = job?.finishedAt != null;
+  useWindowTitle(job?.name);
 
   // What this device kept of a job that is over and sent is not needed any more; the outbox is outside React.
   useEffect(() => {

@@ -1,0 +1,12 @@
+import { useEffect } from 'react';
+
+/** What the window of a page is called: in a row of tabs, in the history, and as the name of a printed file. */
+export const windowTitle = (title: string): string => `${title} · Yaylak`;
+
+/** Names the window after what it shows; nothing where that has no plain words. */
+export function useWindowTitle(title: string | undefined): void {
+  // The window is the document's, outside React.
+  useEffect(() => {
+    if (title !== undefined) document.title = windowTitle(title);
+  }, [title]);
+}
