@@ -7,7 +7,7 @@ export const BIRTHS_HELP: HelpTopic = {
   forWhat: 'Who is due next and what to have ready, the birth itself, and the first handling of the young.',
   steps: [
     'Before: clean pens, iodine for navels, a lamp, colostrum in the freezer, the vet’s number. Rabbits: nest box in on about day 28.',
-    'Watch from a distance. Normal: a water bag, then two front feet and a nose, and progress every half hour.',
+    'Watch from a distance. Normal: a water bag, then two front feet and a nose, and further with each of her pains.',
     'Record the birth: date, ease, how they came, alive and dead, sexes, weights, mothering, afterbirth.',
     'Each one on its feet, dry and full of colostrum in its first hours. Press “All have sucked” when you have seen it.',
     'At about two days: weigh, two tags, navel, a gene sample where you use one. Then out of the bonding pen.',
@@ -34,7 +34,7 @@ export const BIRTHS_HELP: HelpTopic = {
   ],
   cautions: [
     'What comes with a birth can make people ill and harms an unborn child. Gloves, wash, and nobody who is pregnant near births, young or afterbirth.',
-    'Feet but no nose, a nose and no feet, or no progress in half an hour of hard straining: call for help early. Pull only with her pains.',
+    'Feet but no nose, a nose and no feet, or no progress after an hour of hard work: fetch the vet. Pull only with her pains.',
     'A newly calved cow may charge. Keep a gate between you until you know her temper.',
     'Docking, castration and disbudding have age limits, need pain relief, and the law says who may do them.',
   ],
