@@ -206,6 +206,9 @@ describe('with some chosen', () => {
     expect(within(sheet).queryByLabelText('Weight of 26-0009, kg')).toBeNull();
     await typeDay(user, 'Weighed on', '2026-11-20');
     await user.type(within(sheet).getByLabelText('Weight of 26-0002, kg'), '31.5');
+    await user.keyboard('{Escape}');
+    expect(await within(sheet).findByText('What you typed is not saved yet.')).toBeVisible();
+    await user.click(within(sheet).getByRole('button', { name: 'Keep editing' }));
     await user.click(within(sheet).getByRole('button', { name: 'Save 1 weight' }));
     await screen.findByText('Recorded 1 weight');
     expect(entries()).toMatchObject([{ type: 'weight', animalId: 'id of 26-0002', on: '2026-11-20', kg: 31.5 }]);

@@ -117,7 +117,9 @@ export function QuickWeights({ animals, onDone }: Props) {
                       value={typed[a.tag.animalId] ?? ''}
                       onChange={(text) => setTyped({ ...typed, [a.tag.animalId]: text })}
                       onKeyDown={(e) => {
-                        if (e.key !== 'Enter' || !(e.target instanceof HTMLInputElement)) return;
+                        // Every other key is the sheet's as well: Escape puts it away.
+                        if (e.key !== 'Enter' || !(e.target instanceof HTMLInputElement))
+                          return e.continuePropagation();
                         e.preventDefault();
                         goOn(e.target);
                       }}
