@@ -107,6 +107,8 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
           void onSave(keepsFigures ? { ...draft, keepsFigures } : draft).then(setProblem);
         }}
       >
+        <Small style={{ marginTop: 12 }}>What you keep</Small>
+        <SpeciesTicks value={draft.keeps} onChange={(keeps) => setDraft({ ...draft, keeps: [...keeps] })} />
         <Row $gap={3} style={{ alignItems: 'flex-end', marginTop: 12 }}>
           <Field label="Name" value={draft.name} onChange={(name) => setDraft({ ...draft, name })} />
           <Field label="Your name" value={draft.keeper} onChange={(keeper) => setDraft({ ...draft, keeper })} />
@@ -139,7 +141,6 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
             Save
           </Button>
         </Row>
-        <SpeciesTicks value={draft.keeps} onChange={(keeps) => setDraft({ ...draft, keeps: [...keeps] })} />
         {isOther ? (
           <>
             <Small style={{ marginTop: 12 }}>
