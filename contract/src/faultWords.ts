@@ -1,4 +1,6 @@
 import { LOOK_POINTS } from '@yaylak/core';
+import { message, say } from './say/say';
+import { told } from './say/told';
 
 /** A rule of a contract's class that a value breaks. */
 export interface BrokenRule {
@@ -12,7 +14,7 @@ export interface BrokenRule {
 }
 
 /** Fields whose names do not say it in plain words. */
-const FIELD_WORDS: Readonly<Record<string, string>> = {
+const FIELD_WORDS: Readonly<Record<string, string>> = told({
   on: 'day',
   at: 'time',
   by: 'by whom',
@@ -24,19 +26,19 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   animalIds: 'animals',
   birthKnownTo: 'how far the birth is known',
   onDay: 'day',
-};
+});
 /** Ends of names that are units, with how they are written. */
 const UNITS: readonly (readonly [end: string, unit: string])[] = [
-  ['KgPerDay', 'kg a day'],
-  ['Minor', 'hundredths of the money'],
-  ['PerDay', 'a day'],
+  ['KgPerDay', message('kg a day')],
+  ['Minor', message('hundredths of the money')],
+  ['PerDay', message('a day')],
   ['Kg', 'kg'],
   ['Cm', 'cm'],
   ['Ml', 'ml'],
-  ['Days', 'days'],
-  ['Hours', 'hours'],
-  ['Months', 'months'],
-  ['Years', 'years'],
+  ['Days', message('days')],
+  ['Hours', message('hours')],
+  ['Months', message('months')],
+  ['Years', message('years')],
 ];
 
 const inWords = (name: string): string =>
@@ -51,10 +53,11 @@ export function fieldName(field: string): string {
   const parts = field.split('.');
   const last = parts.at(-1) ?? '';
   const place = /^\d+$/.test(last) ? last : parts.findLast((p) => /^\d+$/.test(p));
-  const name = /^\d+$/.test(last) ? (parts.at(-2) ?? 'the list') : last;
+  const name = /^\d+$/.test(last) ? (parts.at(-2) ?? say('the list')) : last;
   const unit = UNITS.find(([end]) => name.endsWith(end) && name.length > end.length);
-  const words = FIELD_WORDS[name] ?? (unit ? `${inWords(name.slice(0, -unit[0].length))} (${unit[1]})` : inWords(name));
-  const said = place === undefined ? words : `${words} of number ${Number(place) + 1}`;
+  const words =
+    FIELD_WORDS[name] ?? (unit ? `${inWords(name.slice(0, -unit[0].length))} (${say(unit[1])})` : inWords(name));
+  const said = place === undefined ? words : say('{words} of number {n}', { words, n: Number(place) + 1 });
   return said.charAt(0).toUpperCase() + said.slice(1);
 }
 
@@ -63,7 +66,7 @@ const LONGEST_SHOWN = 60;
 const given = (value: unknown): string =>
   typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean'
     ? `“${String(value).slice(0, LONGEST_SHOWN)}”`
-    : 'this';
+    : say('this');
 const isMissing = (value: unknown): boolean => value === undefined || value === null || value === '';
 const listed = (of: unknown): string =>
   (Array.isArray(of) ? of : Object.values((of ?? {}) as object)).map((one) => inWords(String(one))).join(', ');
@@ -75,55 +78,57 @@ type Words = (broken: {
   readonly value: unknown;
 }) => string;
 
-const NO_DAY_OF_YEAR = 'is not a day of the year. Write it as 07-15.';
+const NO_DAY_OF_YEAR = message('is not a day of the year. Write it as 07-15.');
 /** What a field with a pattern of its own looks like. */
-const PATTERN_WORDS: Readonly<Record<string, string>> = {
+const PATTERN_WORDS: Readonly<Record<string, string>> = told({
   currency: 'is not a currency. Write three capital letters, such as EUR.',
   from: NO_DAY_OF_YEAR,
   to: NO_DAY_OF_YEAR,
-};
+});
 
 /** What is said of each rule that the contracts use, after the field's name. */
 const RULE_WORDS: Readonly<Record<string, Words>> = {
-  isString: ({ was }) => `${was} is not text. Give it as text.`,
-  isNumber: ({ was }) => `${was} is not a number. Give it as 12.5.`,
-  isInt: ({ was }) => `${was} is not a whole number. Give one without a part behind the point.`,
-  isBoolean: ({ was }) => `${was} is neither yes nor no. Give true or false.`,
-  isArray: ({ was }) => `${was} is not a list. Give a list.`,
-  isObject: ({ was }) => `${was} is not a set of fields. Give one.`,
-  isOneObject: ({ was }) => `${was} is not one set of fields. Give one, and no list.`,
-  isListOfObjects: ({ was }) => `${was} is not a list of sets of fields. Give such a list.`,
-  isIn: ({ was, args: [of] }) => `${was} is none of these: ${listed(of)}. Choose one of them.`,
-  isUuid: ({ was }) => `${was} is not an id. Choose it anew.`,
+  isString: ({ was }) => say('{was} is not text. Give it as text.', { was }),
+  isNumber: ({ was }) => say('{was} is not a number. Give it as 12.5.', { was }),
+  isInt: ({ was }) => say('{was} is not a whole number. Give one without a part behind the point.', { was }),
+  isBoolean: ({ was }) => say('{was} is neither yes nor no. Give true or false.', { was }),
+  isArray: ({ was }) => say('{was} is not a list. Give a list.', { was }),
+  isObject: ({ was }) => say('{was} is not a set of fields. Give one.', { was }),
+  isOneObject: ({ was }) => say('{was} is not one set of fields. Give one, and no list.', { was }),
+  isListOfObjects: ({ was }) => say('{was} is not a list of sets of fields. Give such a list.', { was }),
+  isIn: ({ was, args: [of] }) =>
+    say('{was} is none of these: {listed}. Choose one of them.', { was, listed: listed(of) }),
+  isUuid: ({ was }) => say('{was} is not an id. Choose it anew.', { was }),
   isLength: ({ value, args: [least, most] }) => lengthText(value, least as number, most as number),
   maxLength: ({ value, args: [most] }) => lengthText(value, 0, most as number),
-  min: ({ was, args: [least] }) => `${was} is too small. The least is ${String(least)}.`,
-  max: ({ was, args: [most] }) => `${was} is too large. The most is ${String(most)}.`,
-  arrayMinSize: ({ args: [least] }) => `there are too few. Give at least ${String(least)}.`,
-  arrayMaxSize: ({ args: [most] }) => `there are too many. Give up to ${String(most)} at a time.`,
-  arrayUnique: () => 'something stands there twice. Leave one of them out.',
+  min: ({ was, args: [least] }) => say('{was} is too small. The least is {n}.', { was, n: String(least) }),
+  max: ({ was, args: [most] }) => say('{was} is too large. The most is {n}.', { was, n: String(most) }),
+  arrayMinSize: ({ args: [least] }) => say('there are too few. Give at least {n}.', { n: String(least) }),
+  arrayMaxSize: ({ args: [most] }) => say('there are too many. Give up to {n} at a time.', { n: String(most) }),
+  arrayUnique: () => say('something stands there twice. Leave one of them out.'),
   matches: ({ was, name }) =>
-    `${was} ${PATTERN_WORDS[name] ?? 'is not written as it is taken here. Compare it with the example.'}`,
-  isIso8601: ({ was }) => `${was} is not a date and time. Write it as 2026-03-31T07:30:00.000Z.`,
-  isCalendarDate: ({ was }) => `${was} is not a real date. Write it as 2026-03-31.`,
-  isLocalTime: ({ was }) => `${was} is not a date with a time. Write it as 2026-03-31T07:30.`,
-  isDeadYoung: () => 'this cannot be read. Give for each one born dead how it was found.',
-  isGrades: ({ args: [parts, grades] }) => `give ${listed(grades)} for each of these: ${listed(parts)}.`,
-  isLookGrades: () => `give pass, fail or 0 to ${LOOK_POINTS} points for each standard.`,
+    `${was} ${PATTERN_WORDS[name] ?? say('is not written as it is taken here. Compare it with the example.')}`,
+  isIso8601: ({ was }) => say('{was} is not a date and time. Write it as 2026-03-31T07:30:00.000Z.', { was }),
+  isCalendarDate: ({ was }) => say('{was} is not a real date. Write it as 2026-03-31.', { was }),
+  isLocalTime: ({ was }) => say('{was} is not a date with a time. Write it as 2026-03-31T07:30.', { was }),
+  isDeadYoung: () => say('this cannot be read. Give for each one born dead how it was found.'),
+  isGrades: ({ args: [parts, grades] }) =>
+    say('give {listed} for each of these: {listed2}.', { listed: listed(grades), listed2: listed(parts) }),
+  isLookGrades: () => say('give pass, fail or 0 to {most} points for each standard.', { most: LOOK_POINTS }),
   isGridCells: () =>
-    'give a figure for every cell, row by row: a carcass that falls in an empty one would have no price.',
-  weighsSomething: () => 'one trait at least has to count. Give one a weight that is not 0.',
+    say('give a figure for every cell, row by row: a carcass that falls in an empty one would have no price.'),
+  weighsSomething: () => say('one trait at least has to count. Give one a weight that is not 0.'),
   isDayMap: ({ args: [of, most] }) =>
-    of === 'date' ? 'give a date for each step.' : `give up to ${String(most)} days for each step.`,
-  whitelistValidation: () => 'nothing of this name is known here. Leave it out.',
-  unknownValue: () => 'this is not a record. Give a set of fields.',
+    of === 'date' ? say('give a date for each step.') : say('give up to {n} days for each step.', { n: String(most) }),
+  whitelistValidation: () => say('nothing of this name is known here. Leave it out.'),
+  unknownValue: () => say('this is not a record. Give a set of fields.'),
 };
 
 function lengthText(value: unknown, least: number, most: number): string {
   const length = typeof value === 'string' ? value.length : 0;
   return length > most
-    ? `${length} characters are too many. Give up to ${most}.`
-    : `${length} characters are too few. Give at least ${least}.`;
+    ? say('{n} characters are too many. Give up to {most}.', { n: length, most })
+    : say('{n} characters are too few. Give at least {least}.', { n: length, least });
 }
 
 /** Rules that only say whether others are asked at all. */
@@ -135,7 +140,7 @@ export const hasWords = (rule: string): boolean => rule in RULE_WORDS;
 /** A broken rule in words: the field, the value and the remedy. */
 export function faultText({ rule, field, value, args }: BrokenRule): string {
   const name = fieldName(field);
-  if (isMissing(value) && rule !== 'whitelistValidation') return `${name}: enter it, it is missing.`;
+  if (isMissing(value) && rule !== 'whitelistValidation') return say('{name}: enter it, it is missing.', { name });
   const words = RULE_WORDS[rule];
-  return `${name}: ${words ? words({ was: given(value), name: field.split('.').at(-1) ?? '', args, value }) : `${given(value)} cannot be taken as it is.`}`;
+  return `${name}: ${words ? words({ was: given(value), name: field.split('.').at(-1) ?? '', args, value }) : say('{given} cannot be taken as it is.', { given: given(value) })}`;
 }

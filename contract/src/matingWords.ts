@@ -2,6 +2,7 @@ import { isoOf, type FemaleReason, type MaleReason, type WeightUnit } from '@yay
 import { dayText } from './dayText';
 import { chanceText, percentText } from './shares';
 import { weightText } from './weights';
+import { say } from './say/say';
 
 /** Who served her beside the males of the holding: a straw, or a male that is not in the book. */
 export const otherSireText = ({
@@ -10,27 +11,32 @@ export const otherSireText = ({
 }: {
   readonly straw?: string | undefined;
   readonly otherMale?: string | undefined;
-}): string | undefined => (straw === undefined ? otherMale : `straw ${straw}`);
+}): string | undefined => (straw === undefined ? otherMale : say('straw {straw}', { straw }));
 
 /** Why a female is not mated, or not yet. */
 export function femaleReasonText(reason: FemaleReason, unit: WeightUnit): string {
   switch (reason.code) {
     case 'too-young':
-      return 'too young';
+      return say('too young');
     case 'too-light':
-      return `${weightText(reason.kg, unit)}, needs to reach ${weightText(reason.neededKg, unit)} first`;
+      return say('{weight}, needs to reach {weight2} first', {
+        weight: weightText(reason.kg, unit),
+        weight2: weightText(reason.neededKg, unit),
+      });
     case 'heats-to-skip':
-      return reason.of === 1 ? 'let her first heat go by' : `let ${reason.of} heats go by, ${reason.goneBy} gone`;
+      return reason.of === 1
+        ? say('let her first heat go by')
+        : say('let {of} heats go by, {goneBy} gone', { of: reason.of, goneBy: reason.goneBy });
     case 'resting':
-      return `resting since giving birth on ${dayText(isoOf(reason.bornOn))}`;
+      return say('resting since giving birth on {date}', { date: dayText(isoOf(reason.bornOn)) });
     case 'womb':
-      return 'womb infection: check again, then wait for the next heat';
+      return say('womb infection: check again, then wait for the next heat');
     case 'thin':
-      return `too thin at ${reason.score}, needs ${reason.least}`;
+      return say('too thin at {score}, needs {least}', { score: reason.score, least: reason.least });
     case 'carrying':
-      return `served, likely in young (${chanceText(reason.probability)})`;
+      return say('served, likely in young ({chance})', { chance: chanceText(reason.probability) });
     case 'unanswered':
-      return `due ${dayText(isoOf(reason.dueOn))}, and nobody said what came of her`;
+      return say('due {date}, and nobody said what came of her', { date: dayText(isoOf(reason.dueOn)) });
   }
 }
 
@@ -38,18 +44,23 @@ export function femaleReasonText(reason: FemaleReason, unit: WeightUnit): string
 export function maleReasonText(reason: MaleReason, unit: WeightUnit): string {
   switch (reason.code) {
     case 'too-young':
-      return 'too young';
+      return say('too young');
     case 'too-light':
-      return `${weightText(reason.kg, unit)}, needs to reach ${weightText(reason.neededKg, unit)} first`;
+      return say('{weight}, needs to reach {weight2} first', {
+        weight: weightText(reason.kg, unit),
+        weight2: weightText(reason.neededKg, unit),
+      });
     case 'failed-check':
-      return `not fit at the check: ${reason.parts.join(', ')}`;
+      return say('not fit at the check: {list}', { list: reason.parts.join(', ') });
     case 'not-checked':
-      return reason.lastOn === undefined ? 'never checked' : `last checked ${dayText(isoOf(reason.lastOn))}`;
+      return reason.lastOn === undefined
+        ? say('never checked')
+        : say('last checked {date}', { date: dayText(isoOf(reason.lastOn)) });
     case 'old':
-      return 'getting old: line up a replacement';
+      return say('getting old: line up a replacement');
     case 'low-share':
-      return `only ${percentText(reason.share.share)} of ${reason.share.of} took`;
+      return say('only {percent} of {of} took', { percent: percentText(reason.share.share), of: reason.share.of });
     case 'resting':
-      return `rests until ${dayText(isoOf(reason.until))}, many services this week`;
+      return say('rests until {date}, many services this week', { date: dayText(isoOf(reason.until)) });
   }
 }

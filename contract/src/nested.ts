@@ -2,6 +2,7 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { buildMessage, ValidateBy, ValidateIf, ValidateNested } from 'class-validator';
+import { say } from './say/say';
 
 type ClassOf = new () => object;
 
@@ -13,7 +14,7 @@ const IsOneObject = (): PropertyDecorator =>
     name: 'isOneObject',
     validator: {
       validate: isObject,
-      defaultMessage: buildMessage(() => '$property must be one set of fields, not a list or a single value'),
+      defaultMessage: buildMessage(() => say('$property must be one set of fields, not a list or a single value')),
     },
   });
 const IsListOfObjects = (): PropertyDecorator =>
@@ -21,7 +22,7 @@ const IsListOfObjects = (): PropertyDecorator =>
     name: 'isListOfObjects',
     validator: {
       validate: (value): boolean => Array.isArray(value) && value.every(isObject),
-      defaultMessage: buildMessage(() => '$property must be a list of sets of fields'),
+      defaultMessage: buildMessage(() => say('$property must be a list of sets of fields')),
     },
   });
 

@@ -1,5 +1,6 @@
 import { LOOK_POINTS, parseDay, parseMoment, STEPS, weighsSomething } from '@yaylak/core';
 import { buildMessage, ValidateBy, type ValidationOptions } from 'class-validator';
+import { say } from './say/say';
 
 /** A date of the calendar as `YYYY-MM-DD`; 29 February of a common year is none. */
 export const IsCalendarDate = (options?: ValidationOptions): PropertyDecorator =>
@@ -8,7 +9,7 @@ export const IsCalendarDate = (options?: ValidationOptions): PropertyDecorator =
       name: 'isCalendarDate',
       validator: {
         validate: (value): boolean => typeof value === 'string' && parseDay(value) !== undefined,
-        defaultMessage: buildMessage(() => '$property is not a real date; write it as 2026-03-31', options),
+        defaultMessage: buildMessage(() => say('$property is not a real date; write it as 2026-03-31'), options),
       },
     },
     options,
@@ -22,7 +23,7 @@ export const IsLocalTime = (options?: ValidationOptions): PropertyDecorator =>
       validator: {
         validate: (value): boolean => typeof value === 'string' && parseMoment(value) !== undefined,
         defaultMessage: buildMessage(
-          () => '$property is not a date with a time; write it as 2026-03-31T07:30',
+          () => say('$property is not a date with a time; write it as 2026-03-31T07:30'),
           options,
         ),
       },
@@ -48,7 +49,11 @@ export const IsDeadYoung = (sexes: readonly string[], options?: ValidationOption
             return Object.keys(rest).length === 0 && sexes.includes(sex as string) && isKg;
           }),
         defaultMessage: buildMessage(
-          () => `$property must be at most ${MAX_DEAD_YOUNG} of a sex (${sexes.join(', ')}) and kg up to 100`,
+          () =>
+            say('$property must be at most {most} of a sex ({list}) and kg up to 100', {
+              most: MAX_DEAD_YOUNG,
+              list: sexes.join(', '),
+            }),
           options,
         ),
       },
@@ -73,7 +78,10 @@ export const IsGrades = (
           !Array.isArray(value) &&
           Object.keys(value).length > 0 &&
           Object.entries(value).every(([part, grade]) => parts.includes(part) && grades.includes(grade as string)),
-        defaultMessage: buildMessage(() => `$property must be ${grades.join(', ')} for ${parts.join(', ')}`, options),
+        defaultMessage: buildMessage(
+          () => say('$property must be {list} for {list2}', { list: grades.join(', '), list2: parts.join(', ') }),
+          options,
+        ),
       },
     },
     options,
@@ -94,7 +102,7 @@ export const IsGridCells = (options?: ValidationOptions): PropertyDecorator =>
               row.length <= STEPS &&
               row.every((cell) => typeof cell === 'number' && Number.isFinite(cell) && Math.abs(cell) <= GRID_MOST),
           ),
-        defaultMessage: buildMessage(() => '$property must be rows of figures, none missing', options),
+        defaultMessage: buildMessage(() => say('$property must be rows of figures, none missing'), options),
       },
     },
     options,
@@ -110,7 +118,10 @@ export const WeighsSomething = (options?: ValidationOptions): PropertyDecorator 
       validator: {
         validate: (value): boolean =>
           typeof value === 'object' && value !== null && weighsSomething(value as Record<string, number>),
-        defaultMessage: buildMessage(() => '$property: one trait at least has to count. Give one a weight', options),
+        defaultMessage: buildMessage(
+          () => say('$property: one trait at least has to count. Give one a weight'),
+          options,
+        ),
       },
     },
     options,
@@ -134,7 +145,10 @@ export const IsLookGrades = (options?: ValidationOptions): PropertyDecorator =>
           !Array.isArray(value) &&
           Object.keys(value).length <= MAX_STANDARDS &&
           Object.entries(value).every(([id, grade]) => id.length > 0 && id.length <= MAX_TEXT && isGrade(grade)),
-        defaultMessage: buildMessage(() => `$property must be pass, fail or 0 to ${LOOK_POINTS} by standard`, options),
+        defaultMessage: buildMessage(
+          () => say('$property must be pass, fail or 0 to {most} by standard', { most: LOOK_POINTS }),
+          options,
+        ),
       },
     },
     options,
@@ -166,8 +180,8 @@ export const IsDayMap = (of: 'shift' | 'date', options?: ValidationOptions): Pro
         defaultMessage: buildMessage(
           () =>
             of === 'date'
-              ? '$property must be dates by step'
-              : `$property must be up to ${MOST_SHIFT_DAYS} days by step`,
+              ? say('$property must be dates by step')
+              : say('$property must be up to {most} days by step', { most: MOST_SHIFT_DAYS }),
           options,
         ),
       },

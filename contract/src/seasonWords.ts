@@ -1,10 +1,14 @@
-import { SPECIES_WORDS, type ConditionStage, type PlanStep, type quarterOf, type Species } from '@yaylak/core';
+import type { ConditionStage, PlanStep, quarterOf, Species } from '@yaylak/core';
 import type { PlanFacts } from './season';
 import type { DueWho, DueWork } from './today';
+import { say } from './say/say';
+import { SPECIES_WORDS } from './speciesWords';
 
 /** `Spring 2026`; a winter has two years: `Winter 2026–27`. */
 export const quarterText = ({ year, quarter }: ReturnType<typeof quarterOf>): string =>
-  quarter === 'winter' ? `Winter ${year - 1}–${String(year).slice(2)}` : `${capital(quarter)} ${year}`;
+  quarter === 'winter'
+    ? say('Winter {n}–{part}', { n: year - 1, part: String(year).slice(2) })
+    : `${capital(quarter)} ${year}`;
 
 const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
@@ -16,40 +20,42 @@ export function stepName(
   const { birth, grown, isTakenToMale, toldBy, young } = SPECIES_WORDS[species];
   switch (step.kind) {
     case 'male-check':
-      return `Check the ${grown.male[1]}`;
+      return say('Check the {value}', { value: grown.male[1] });
     case 'weaned':
-      return `Last ${young.unknown[1]} off the ${grown.female[1]}`;
+      return say('Last {value} off the {value2}', { value: young.unknown[1], value2: grown.female[1] });
     case 'scoring':
-      return `Score ${stageWords(step.stage ?? 'mating', species)}`;
+      return say('Score {stage}', { stage: stageWords(step.stage ?? 'mating', species) });
     case 'flushing':
-      return `Feed the ${grown.female[1]} up`;
+      return say('Feed the {value} up', { value: grown.female[1] });
     case 'minerals':
-      return step.key === 'minerals' ? 'Minerals before mating' : `Minerals before ${birth}`;
+      return step.key === 'minerals' ? say('Minerals before mating') : say('Minerals before {birth}', { birth });
     case 'mating':
-      return isTakenToMale ? `${capital(grown.female[1])} to the ${grown.male[0]}` : `${capital(grown.male[1])} in`;
+      return isTakenToMale
+        ? say('{word} to the {value}', { word: capital(grown.female[1]), value: grown.male[0] })
+        : say('{word} in', { word: capital(grown.male[1]) });
     case 'test':
-      return 'Blood test';
+      return say('Blood test');
     case 'count':
-      return toldBy === 'palpation' ? 'Feel for young' : 'Scan and count';
+      return toldBy === 'palpation' ? say('Feel for young') : say('Scan and count');
     case 'dose':
-      return doses?.[step.dose ?? 0]?.name ?? 'Vaccinate';
+      return doses?.[step.dose ?? 0]?.name ?? say('Vaccinate');
     case 'nest':
-      return 'Nest boxes in';
+      return say('Nest boxes in');
     case 'births':
       return capital(birth);
     case 'processing':
-      return `First handling of the ${young.unknown[1]}`;
+      return say('First handling of the {value}', { value: young.unknown[1] });
     case 'weaning':
-      return 'Weaning';
+      return say('Weaning');
     case 'sale':
-      return 'Sale';
+      return say('Sale');
   }
 }
 
 /** When in the year a scoring is. */
 export function stageWords(stage: ConditionStage, species: Species): string {
-  if (stage === 'birth') return `before ${SPECIES_WORDS[species].birth}`;
-  return { weaning: 'at weaning', mating: 'before mating', carrying: 'in mid-pregnancy' }[stage];
+  if (stage === 'birth') return say('before {birth}', { birth: SPECIES_WORDS[species].birth });
+  return { weaning: say('at weaning'), mating: say('before mating'), carrying: say('in mid-pregnancy') }[stage];
 }
 
 const takesOn = (verb: string): boolean => / (to|of)$/.test(verb);
@@ -58,7 +64,7 @@ const takesOn = (verb: string): boolean => / (to|of)$/.test(verb);
 export const whoText = (who: DueWho): string =>
   'called' in who
     ? who.called
-    : `${who.count} ${who.words[who.count === 1 ? 0 : 1]}${who.of === undefined ? '' : ` of ${who.of}`}`;
+    : `${who.count} ${who.words[who.count === 1 ? 0 : 1]}${who.of === undefined ? '' : ` ${say('of {of}', { of: who.of })}`}`;
 
 /** Work in a line: "Weigh, score and give White drench to 31 ewes". */
 export function workTitle({ does, who }: Pick<DueWork, 'does' | 'who'>): string {
@@ -69,6 +75,6 @@ export function workTitle({ does, who }: Pick<DueWork, 'does' | 'who'>): string 
     return i === 0 ? plain : plain.charAt(0).toLowerCase() + plain.slice(1);
   });
   const last = words.pop() ?? '';
-  const all = words.length === 0 ? last : `${words.join(', ')} and ${last}`;
+  const all = words.length === 0 ? last : say('{list} and {last}', { list: words.join(', '), last });
   return who === null ? all : `${all} ${whoText(who)}`;
 }

@@ -1,4 +1,5 @@
 import type { ConditionStage } from '@yaylak/core';
+import { message } from './say/say';
 import type { ScoreSettings, TemplateView } from './stations';
 
 /** Scoring as it is usually set: one scorer not named yet, the thin sprayed red on the shoulder. */
@@ -11,10 +12,10 @@ export const usualScoring = (stage: ConditionStage): ScoreSettings => ({
 
 /** Templates every holding has. */
 export const SHIPPED_TEMPLATES: readonly TemplateView[] = [
-  { id: 'weigh', name: 'Weigh', stations: ['weigh'], settings: {}, gates: [], isShipped: true },
+  { id: 'weigh', name: message('Weigh'), stations: ['weigh'], settings: {}, gates: [], isShipped: true },
   {
     id: 'newborn',
-    name: 'Newborn, two days old',
+    name: message('Newborn, two days old'),
     stations: ['identify', 'weigh', 'sample', 'care'],
     settings: {
       subject: 'young',
@@ -36,7 +37,7 @@ export const SHIPPED_TEMPLATES: readonly TemplateView[] = [
   },
   {
     id: 'litter',
-    name: 'Whole litters together',
+    name: message('Whole litters together'),
     stations: ['litter'],
     settings: { subject: 'litter' },
     gates: [],
@@ -44,7 +45,7 @@ export const SHIPPED_TEMPLATES: readonly TemplateView[] = [
   },
   {
     id: 'score',
-    name: 'Score condition',
+    name: message('Score condition'),
     stations: ['score'],
     settings: { score: usualScoring('mating') },
     gates: [],
@@ -52,7 +53,7 @@ export const SHIPPED_TEMPLATES: readonly TemplateView[] = [
   },
   {
     id: 'scan',
-    name: 'Scan for young',
+    name: message('Scan for young'),
     stations: ['scan'],
     settings: { scan: { way: 'scan' } },
     gates: [],
@@ -60,7 +61,7 @@ export const SHIPPED_TEMPLATES: readonly TemplateView[] = [
   },
   {
     id: 'retag',
-    name: 'Re-tag',
+    name: message('Re-tag'),
     stations: ['identify'],
     settings: { identify: { kinds: ['visual', 'electronic'] } },
     gates: [],
@@ -68,13 +69,13 @@ export const SHIPPED_TEMPLATES: readonly TemplateView[] = [
   },
   {
     id: 'look-and-sort',
-    name: 'Weigh, look over and sort',
+    name: message('Weigh, look over and sort'),
     stations: ['weigh', 'look', 'sort'],
     settings: { sort: { by: 'standards', above: 'left', below: 'right' } },
     gates: [
-      { key: 'left', name: 'Keep' },
-      { key: 'down', name: 'Second string' },
-      { key: 'right', name: 'Sell', isForSale: true },
+      { key: 'left', name: message('Keep') },
+      { key: 'down', name: message('Second string') },
+      { key: 'right', name: message('Sell'), isForSale: true },
     ],
     isShipped: true,
   },

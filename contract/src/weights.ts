@@ -1,4 +1,5 @@
 import { fromKg, scaleUnit, type Species, type WeightUnit } from '@yaylak/core';
+import { fixedText } from './say/figures';
 
 const THIN = '\u00a0';
 
@@ -6,6 +7,6 @@ const THIN = '\u00a0';
 export function weightText(kg: number, unit: WeightUnit, species?: Species): string {
   const shownIn = scaleUnit(species, unit);
   const digits = shownIn === 'g' || (shownIn === 'kg' && Math.abs(kg) >= 200) ? 0 : 1;
-  const text = Math.abs(fromKg(kg, shownIn)).toFixed(digits);
-  return `${kg < 0 && !/^[0.]*$/.test(text) ? '\u2212' : ''}${text}${THIN}${shownIn}`;
+  const text = fixedText(Math.abs(fromKg(kg, shownIn)), digits);
+  return `${kg < 0 && !/^[0.,]*$/.test(text) ? '\u2212' : ''}${text}${THIN}${shownIn}`;
 }

@@ -1,7 +1,6 @@
 import {
   fromKg,
   scaleUnit,
-  SPECIES_WORDS,
   type ParentageFault,
   type ParentRole,
   type ElectronicRefusal,
@@ -20,6 +19,10 @@ import { femaleReasonText, maleReasonText } from './matingWords';
 import { tooSoonText } from './pregnancyWords';
 import { dayText, momentText } from './dayText';
 import { percentText } from './shares';
+import { say } from './say/say';
+import { told } from './say/told';
+import { SPECIES_WORDS } from './speciesWords';
+import { fixedText, shortFigure } from './say/figures';
 
 /** How an animal of a refusal is named; ids mean nothing to people. */
 export type NameOf = (animalId: string) => string;
@@ -27,171 +30,280 @@ export type NameOf = (animalId: string) => string;
 /** A refusal as a person reads it: what is wrong with which value, and what to do. */
 export function refusalText(
   refusal: Refusal | ChangeRefusal,
-  nameOf: NameOf = () => 'another animal',
+  nameOf: NameOf = () => say('another animal'),
   unit: WeightUnit = 'kg',
 ): string {
   const { value } = refusal;
   switch (refusal.code) {
     case 'unknown-animal':
-      return 'This animal is not in the book. Add it first.';
+      return say('This animal is not in the book. Add it first.');
     case 'animal-known':
-      return 'This animal is already recorded.';
+      return say('This animal is already recorded.');
     case 'unknown-group':
-      return 'There is no such group. Choose one of the holding’s groups.';
+      return say('There is no such group. Choose one of the holding’s groups.');
     case 'unknown-identifier':
-      return 'This animal never had that tag.';
+      return say('This animal never had that tag.');
     case 'identifier-ended':
-      return 'That tag is already recorded as lost or removed.';
+      return say('That tag is already recorded as lost or removed.');
     case 'in-future':
-      return `${dayText(value)} is in the future. Enter today or earlier.`;
+      return say('{date} is in the future. Enter today or earlier.', { date: dayText(value) });
     case 'empty':
-      return 'A number needs at least one letter or digit.';
+      return say('A number needs at least one letter or digit.');
     case 'before-birth':
-      return `${dayText(value)} is before its birth on ${dayText(refusal.bornOn)}. Check the date, or the birth date.`;
+      return say('{date} is before its birth on {date2}. Check the date, or the birth date.', {
+        date: dayText(value),
+        date2: dayText(refusal.bornOn),
+      });
     case 'born-too-long-ago':
-      return `${SPECIES_WORDS[refusal.species].name} do not live ${refusal.oldestYears} years: ${dayText(refusal.value)} is a slip of the year.`;
+      return say('{name} do not live {oldestYears} years: {date} is a slip of the year.', {
+        name: SPECIES_WORDS[refusal.species].name,
+        oldestYears: refusal.oldestYears,
+        date: dayText(refusal.value),
+      });
     case 'born-after-arrival':
-      return `Born ${dayText(value)}, after it came on ${dayText(refusal.on)}. Check the two dates.`;
+      return say('Born {date}, after it came on {date2}. Check the two dates.', {
+        date: dayText(value),
+        date2: dayText(refusal.on),
+      });
     case 'entry-before-birth':
-      return `Born ${dayText(value)} would be after its first entry on ${dayText(refusal.on)}. Correct the date, or delete that entry first.`;
+      return say(
+        'Born {date} would be after its first entry on {date2}. Correct the date, or delete that entry first.',
+        { date: dayText(value), date2: dayText(refusal.on) },
+      );
     case 'young-not-younger':
-      return `Born ${dayText(value)} would not be before ${nameOf(refusal.youngId)}, its young, born ${dayText(refusal.on)}. Correct the date.`;
+      return say('Born {date} would not be before {name}, its young, born {date2}. Correct the date.', {
+        date: dayText(value),
+        name: nameOf(refusal.youngId),
+        date2: dayText(refusal.on),
+      });
     case 'sex-contradicted':
-      return `It is on record with ${evidenceText(refusal.evidence)}. Delete or correct those first if they are wrong.`;
+      return say('It is on record with {evidence}. Delete or correct those first if they are wrong.', {
+        evidence: evidenceText(refusal.evidence),
+      });
     case 'gone':
-      return `It left the holding on ${dayText(refusal.goneOn)}. If that is wrong, delete it first.`;
+      return say('It left the holding on {date}. If that is wrong, delete it first.', {
+        date: dayText(refusal.goneOn),
+      });
     case 'reserved':
-      return `It is kept for ${value}${refusal.until === undefined ? '' : ` until ${dayText(refusal.until)}`}. Let that go first.`;
+      return say('It is kept for {value}{value2}. Let that go first.', {
+        value,
+        value2: refusal.until === undefined ? '' : ` ${say('until {date}', { date: dayText(refusal.until) })}`,
+      });
     case 'unknown-reservation':
-      return 'There is no such reservation of this animal. Look at its page again.';
+      return say('There is no such reservation of this animal. Look at its page again.');
     case 'reservation-ended':
-      return 'That reservation was let go already. Nothing more is to be done.';
+      return say('That reservation was let go already. Nothing more is to be done.');
     case 'deposit-over-price':
-      return `A deposit of ${value} is more than the price. Correct one of them.`;
+      return say('A deposit of {value} is more than the price. Correct one of them.', { value });
     case 'under-label':
-      return `${tooSmallText(refusal.small, unit)} Leave it out; if your vet ordered it, record it off the label with the vet’s days.`;
+      return say('{tooSmall} Leave it out; if your vet ordered it, record it off the label with the vet’s days.', {
+        tooSmall: tooSmallText(refusal.small, unit),
+      });
     case 'far-from-label':
-      return `${value} ${refusal.unit} is ${timesText(refusal.times)} the label’s ${Number(refusal.exact.toFixed(3))} ${refusal.unit}. Correct the amount, or give the reason.`;
+      return say('{value} {unit} is {times} the label’s {number} {unit}. Correct the amount, or give the reason.', {
+        value,
+        unit: refusal.unit,
+        times: timesText(refusal.times),
+        number: shortFigure(refusal.exact, 3),
+      });
     case 'castrated':
-      return `It was castrated on ${dayText(refusal.on)}. If that is wrong, delete it first.`;
+      return say('It was castrated on {date}. If that is wrong, delete it first.', { date: dayText(refusal.on) });
     case 'meat-withheld':
-      return `Its meat is withheld to the end of ${dayText(refusal.until)}. It may go for slaughter from ${dayText(refusal.clearOn)}.`;
+      return say('Its meat is withheld to the end of {date}. It may go for slaughter from {date2}.', {
+        date: dayText(refusal.until),
+        date2: dayText(refusal.clearOn),
+      });
     case 'buyer-not-told':
-      return `Meat or milk is withheld to the end of ${dayText(refusal.until)}. Tell the buyer, and tick that you did.`;
+      return say('Meat or milk is withheld to the end of {date}. Tell the buyer, and tick that you did.', {
+        date: dayText(refusal.until),
+      });
     case 'weight-not-positive':
-      return `A weight of ${shown(Number(value), unit)} is not possible. Enter the scale reading.`;
+      return say('A weight of {shown} is not possible. Enter the scale reading.', {
+        shown: shown(Number(value), unit),
+      });
     case 'weight-too-high':
-      return `${shown(Number(value), scaleUnit(refusal.species, unit))} is heavier than ${SPECIES_WORDS[refusal.species].plural} here should be (limit ${shown(refusal.heaviestKg, scaleUnit(refusal.species, unit))}). Check the figure, or raise the limit under Holding.`;
+      return say(
+        '{shown} is heavier than {plural} here should be (limit {shown2}). Check the figure, or raise the limit under Holding.',
+        {
+          shown: shown(Number(value), scaleUnit(refusal.species, unit)),
+          plural: SPECIES_WORDS[refusal.species].plural,
+          shown2: shown(refusal.heaviestKg, scaleUnit(refusal.species, unit)),
+        },
+      );
     case 'unknown-job':
-      return 'The job this was recorded in is not in the book. Start a job, or record it outside one.';
+      return say('The job this was recorded in is not in the book. Start a job, or record it outside one.');
     case 'unknown-product':
-      return 'This product is not on the list. Add it under Remedies with what its label says.';
+      return say('This product is not on the list. Add it under Remedies with what its label says.');
     case 'amount-not-positive':
-      return `An amount of ${value} is not possible. Enter how much was given.`;
+      return say('An amount of {value} is not possible. Enter how much was given.', { value });
     case 'withdrawal-needed':
-      return 'The withdrawal for meat is missing. Enter the label’s days, 0 if it says none; off the label, the days your vet gave.';
+      return say(
+        'The withdrawal for meat is missing. Enter the label’s days, 0 if it says none; off the label, the days your vet gave.',
+      );
     case 'not-sold':
-      return 'A buyer, an outlet, a price or a weight at the sale is said of one that was sold or slaughtered. Leave it out, or choose how it left.';
+      return say(
+        'A buyer, an outlet, a price or a weight at the sale is said of one that was sold or slaughtered. Leave it out, or choose how it left.',
+      );
     case 'not-killed':
       return refusal.left
-        ? `It ${refusal.left.how === 'died' ? 'died' : 'was lost'} on ${dayText(refusal.left.on)}, and was not killed. Look at the tag: another one may be meant.`
-        : 'It has not left to be killed. Record that it left first, or look at the tag: another one may be meant.';
+        ? say('It {value} on {date}, and was not killed. Look at the tag: another one may be meant.', {
+            value: refusal.left.how === 'died' ? say('died') : say('was lost'),
+            date: dayText(refusal.left.on),
+          })
+        : say('It has not left to be killed. Record that it left first, or look at the tag: another one may be meant.');
     case 'carcass-known':
-      return `Its result of ${dayText(refusal.on)} is already recorded. If that is wrong, delete it first.`;
+      return say('Its result of {date} is already recorded. If that is wrong, delete it first.', {
+        date: dayText(refusal.on),
+      });
     case 'result-of-another-time':
-      return `It left on ${dayText(refusal.goneOn)}, so a result of ${dayText(value)} is not its own. Check the day, or the tag.`;
+      return say('It left on {date}, so a result of {date2} is not its own. Check the day, or the tag.', {
+        date: dayText(refusal.goneOn),
+        date2: dayText(value),
+      });
     case 'carcass-over-live':
-      return `A carcass of ${shown(Number(value), unit)} is not possible: it weighed ${shown(refusal.liveKg, unit)} alive. Check the figure, or the tag.`;
+      return say('A carcass of {shown} is not possible: it weighed {shown2} alive. Check the figure, or the tag.', {
+        shown: shown(Number(value), unit),
+        shown2: shown(refusal.liveKg, unit),
+      });
     case 'deducted-over-price':
-      return 'More is taken off than was paid. Check the two figures.';
+      return say('More is taken off than was paid. Check the two figures.');
     case 'nothing-felt':
-      return 'Neither shape nor fat was given. Feel the tail-head, loin, ribs or brisket, or look at the shape.';
+      return say('Neither shape nor fat was given. Feel the tail-head, loin, ribs or brisket, or look at the shape.');
     case 'not-a-class':
-      return `${value} is not a step of the classes. They go in thirds from 1 (P- and 1-) to 15 (E+ and 5+).`;
+      return say('{value} is not a step of the classes. They go in thirds from 1 (P- and 1-) to 15 (E+ and 5+).', {
+        value,
+      });
     case 'nothing-measured':
-      return 'Nothing was measured. Give the height, the length or the girth, in centimetres.';
+      return say('Nothing was measured. Give the height, the length or the girth, in centimetres.');
     case 'measure-not-believed':
-      return `${value} cm is not a body measure of ${SPECIES_WORDS[refusal.species].plural} (over 0, up to ${refusal.longestCm}). Read the stick again, or raise the limit under Holding.`;
+      return say(
+        '{value} cm is not a body measure of {plural} (over 0, up to {longestCm}). Read the stick again, or raise the limit under Holding.',
+        { value, plural: SPECIES_WORDS[refusal.species].plural, longestCm: refusal.longestCm },
+      );
     case 'nothing-looked-at':
-      return 'Nothing was looked over. Give at least one standard.';
+      return say('Nothing was looked over. Give at least one standard.');
     case 'not-a-dam':
-      return 'A litter is recorded with its dam, and this animal is not a female.';
+      return say('A litter is recorded with its dam, and this animal is not a female.');
     case 'not-a-score':
-      return `A score of ${value} is not possible. Scores go from 1 to 5 by halves or quarters, such as 2.5 or 3.25.`;
+      return say(
+        'A score of {value} is not possible. Scores go from 1 to 5 by halves or quarters, such as 2.5 or 3.25.',
+        { value },
+      );
     case 'tube-taken':
-      return `Tube ${value} is ${nameOf(refusal.animalId)}’s already. Check the tube and re-enter its number.`;
+      return say('Tube {value} is {name}’s already. Check the tube and re-enter its number.', {
+        value,
+        name: nameOf(refusal.animalId),
+      });
     case 'number-worn':
-      return `${refusal.colour ? `${capital(refusal.colour)} ` : ''}${value} is already on ${nameOf(refusal.wearerId)}, which is here. Choose another number or colour.`;
+      return say('{value}{value2} is already on {name}, which is here. Choose another number or colour.', {
+        value: refusal.colour ? `${capital(refusal.colour)} ` : '',
+        value2: value,
+        name: nameOf(refusal.wearerId),
+      });
     case 'electronic':
       return electronicText(refusal.reason, value, refusal.length);
     case 'reared-more-than-born':
-      return `Reared as one of ${value}, but born as one of ${refusal.born}. Check the two figures.`;
+      return say('Reared as one of {value}, but born as one of {born}. Check the two figures.', {
+        value,
+        born: refusal.born,
+      });
     case 'not-a-female':
-      return 'Only a female comes on heat and is served. Choose another animal, or correct its sex first.';
+      return say('Only a female comes on heat and is served. Choose another animal, or correct its sex first.');
     case 'not-a-male':
-      return `${nameOf(value)} is not a male. Choose another, or correct its sex first.`;
+      return say('{name} is not a male. Choose another, or correct its sex first.', { name: nameOf(value) });
     case 'no-sire':
-      return 'Say who served her: a male of the holding, the code of a straw, or a male from elsewhere.';
+      return say('Say who served her: a male of the holding, the code of a straw, or a male from elsewhere.');
     case 'unknown-male':
-      return 'That male is not in the book. Add him first.';
+      return say('That male is not in the book. Add him first.');
     case 'male-of-other-species':
-      return `${nameOf(value)} is of another species.`;
+      return say('{name} is of another species.', { name: nameOf(value) });
     case 'male-gone':
-      return `${nameOf(value)} left the holding on ${dayText(refusal.goneOn)}. Choose another, or check the day.`;
+      return say('{name} left the holding on {date}. Choose another, or check the day.', {
+        name: nameOf(value),
+        date: dayText(refusal.goneOn),
+      });
     case 'unknown-stay':
-      return 'He was never put in with that group. Record that first.';
+      return say('He was never put in with that group. Record that first.');
     case 'stay-ended':
-      return 'He was taken out already.';
+      return say('He was taken out already.');
     case 'time-of-other-day':
-      return `${momentText(value)} is not on ${dayText(refusal.on)}. Check the day and the hour.`;
+      return say('{moment} is not on {date}. Check the day and the hour.', {
+        moment: momentText(value),
+        date: dayText(refusal.on),
+      });
     case 'pair':
-      return `${pairText(refusal, nameOf(value))} Choose another male, or give the reason.`;
+      return say('{pair} Choose another male, or give the reason.', { pair: pairText(refusal, nameOf(value)) });
     case 'later-than-now':
-      return `${momentText(value)} is later than now. Correct the day or the time.`;
+      return say('{moment} is later than now. Correct the day or the time.', { moment: momentText(value) });
     case 'held-back':
-      return `${capital(nameOf(value))} is not ready to mate: ${refusal.reasons.map((r) => femaleReasonText(r, unit)).join('; ')}. Choose another, or give a reason.`;
+      return say('{word} is not ready to mate: {list}. Choose another, or give a reason.', {
+        word: capital(nameOf(value)),
+        list: refusal.reasons.map((r) => femaleReasonText(r, unit)).join('; '),
+      });
     case 'male-held-back':
-      return `${capital(nameOf(value))} is not ready to be used: ${refusal.reasons.map((r) => maleReasonText(r, unit)).join('; ')}. Choose another, or give a reason.`;
+      return say('{word} is not ready to be used: {list}. Choose another, or give a reason.', {
+        word: capital(nameOf(value)),
+        list: refusal.reasons.map((r) => maleReasonText(r, unit)).join('; '),
+      });
     case 'not-with-these':
-      return `${capital(nameOf(value))} should not run with ${listed(refusal.femaleIds.map(nameOf))}: too closely related, or too young. Move them out first, or give a reason.`;
+      return say(
+        '{word} should not run with {listed}: too closely related, or too young. Move them out first, or give a reason.',
+        { word: capital(nameOf(value)), listed: listed(refusal.femaleIds.map(nameOf)) },
+      );
     case 'does-not-carry':
-      return 'Only a female carries young. Choose another animal, or correct its sex first.';
+      return say('Only a female carries young. Choose another animal, or correct its sex first.');
     case 'young-of-empty':
-      return 'An empty female has no young to count or age. Mark her in young, or leave the figure blank.';
+      return say('An empty female has no young to count or age. Mark her in young, or leave the figure blank.');
     case 'age-too-high':
-      return `Foetal age ${value} days is longer than a pregnancy (about ${refusal.mostDays} days at most). Check the age.`;
+      return say('Foetal age {value} days is longer than a pregnancy (about {mostDays} days at most). Check the age.', {
+        value,
+        mostDays: refusal.mostDays,
+      });
     case 'no-such-test':
-      return `${SPECIES_WORDS[refusal.species].name} are not tested that way here. Choose another, or set it up under Holding.`;
+      return say('{name} are not tested that way here. Choose another, or set it up under Holding.', {
+        name: SPECIES_WORDS[refusal.species].name,
+      });
     case 'unknown-sample':
-      return 'No such tube was filled from this animal. Look at the number on the tube.';
+      return say('No such tube was filled from this animal. Look at the number on the tube.');
     case 'tube-answered':
-      return 'This tube is answered already. If the first result is wrong, delete it.';
+      return say('This tube is answered already. If the first result is wrong, delete it.');
     case 'test-too-soon':
-      return `${tooSoonText(refusal.test)} Wait until then, or give the reason; its result then counts as doubtful.`;
+      return say('{tooSoon} Wait until then, or give the reason; its result then counts as doubtful.', {
+        tooSoon: tooSoonText(refusal.test),
+      });
     case 'gives-no-birth':
-      return 'Only a female gives birth and rears young. Choose another animal, or correct its sex first.';
+      return say('Only a female gives birth and rears young. Choose another animal, or correct its sex first.');
     case 'nobody-born':
-      return 'Nobody was born. Count at least one, alive or dead; record an abortion under Carrying.';
+      return say('Nobody was born. Count at least one, alive or dead; record an abortion under Carrying.');
     case 'more-dead-than-told':
-      return 'You described more dead young than you counted. Count again.';
+      return say('You described more dead young than you counted. Count again.');
     case 'birth-known':
-      return `Her birth of ${dayText(refusal.on)} is already recorded. If it is wrong, delete it there, or add the young to it.`;
+      return say('Her birth of {date} is already recorded. If it is wrong, delete it there, or add the young to it.', {
+        date: dayText(refusal.on),
+      });
     case 'no-birth-before':
-      return `No birth of hers is on record shortly before ${dayText(value)}. Record the birth first.`;
+      return say('No birth of hers is on record shortly before {date}. Record the birth first.', {
+        date: dayText(value),
+      });
     case 'no-age':
-      return 'No birth date on record. Add it on its page first.';
+      return say('No birth date on record. Add it on its page first.');
     case 'too-old-for-colostrum':
-      return `It was ${refusal.ageDays} days old then; colostrum can only be recorded in the first three days. Check the day.`;
+      return say(
+        'It was {ageDays} days old then; colostrum can only be recorded in the first three days. Check the day.',
+        { ageDays: refusal.ageDays },
+      );
     case 'own-mother':
-      return 'An animal cannot be its own dam. Choose its dam.';
+      return say('An animal cannot be its own dam. Choose its dam.');
     case 'ends-before-it-begins':
-      return `It begins on ${dayText(value)}, which is not before its last day. Check the two days.`;
+      return say('It begins on {date}, which is not before its last day. Check the two days.', {
+        date: dayText(value),
+      });
     case 'already-weaned':
-      return 'It is weaned already. If that is wrong, delete it first.';
+      return say('It is weaned already. If that is wrong, delete it first.');
     case 'dam-gone':
-      return `${nameOf(value)} is no longer on the holding. Choose another dam.`;
+      return say('{name} is no longer on the holding. Choose another dam.', { name: nameOf(value) });
     case 'birth-questioned':
-      return `${refusal.questions.map(birthQuestionText).join(' ')} Check, or give the reason.`;
+      return say('{list} Check, or give the reason.', { list: refusal.questions.map(birthQuestionText).join(' ') });
     case 'parentage':
       return parentageText(refusal.fault, refusal.role, nameOf(value));
   }
@@ -200,13 +312,19 @@ export function refusalText(
 /** `The label is for animals from 30 days old; this one is 2 days old.` */
 export function tooSmallText(small: TooSmall, unit: WeightUnit): string {
   if (small.reason === 'too-young')
-    return `The label is for animals from ${small.fromDays} days old; this one is ${small.ageDays} ${small.ageDays === 1 ? 'day' : 'days'} old.`;
-  return `The label is for animals from ${shown(small.fromKg, unit)}; this one is ${shown(small.kg, unit)}.`;
+    return say(
+      'The label is for animals from {fromDays} days old; this one is {ageDays} {ageDays, plural, one {day} other {days}} old.',
+      { fromDays: small.fromDays, ageDays: small.ageDays },
+    );
+  return say('The label is for animals from {shown}; this one is {shown2}.', {
+    shown: shown(small.fromKg, unit),
+    shown2: shown(small.kg, unit),
+  });
 }
 
 /** `2.5 times`, with fewer digits the more it is. */
 export const timesText = (times: number): string =>
-  `${times >= 10 ? Math.round(times) : times.toFixed(times < 1 ? 2 : 1)} times`;
+  say('{value} times', { value: times >= 10 ? Math.round(times) : fixedText(times, times < 1 ? 2 : 1) });
 
 /** Two that are not put together. */
 export interface PairRefused {
@@ -218,25 +336,37 @@ export interface PairRefused {
 /** Why two are not put together, with the figure. */
 export function pairText({ refusal, inbreeding, species }: PairRefused, male: string): string {
   const young = SPECIES_WORDS[species].young.unknown;
-  const theirs = `their ${young[1]} would be ${percentText(inbreeding)} inbred`;
+  const theirs = say('their {value} would be {percent} inbred', { value: young[1], percent: percentText(inbreeding) });
   switch (refusal.code) {
     case 'relation':
-      return `${capital(male)} is her ${RELATION_WORDS[refusal.relation]}: ${theirs}.`;
+      return say('{word} is her {relation}: {theirs}.', {
+        word: capital(male),
+        relation: RELATION_WORDS[refusal.relation],
+        theirs,
+      });
     case 'inbreeding':
-      return `${capital(male)} is too closely related: ${theirs}, and the limit is ${percentText(refusal.most)}.`;
+      return say('{word} is too closely related: {theirs}, and the limit is {percent}.', {
+        word: capital(male),
+        theirs,
+        percent: percentText(refusal.most),
+      });
     case 'carriers':
-      return `Both may carry ${refusal.gene}: one ${young[0]} in ${Math.max(1, Math.round(1 / refusal.affected))} would be affected.`;
+      return say('Both may carry {gene}: one {value} in {n} would be affected.', {
+        gene: refusal.gene,
+        value: young[0],
+        n: Math.max(1, Math.round(1 / refusal.affected)),
+      });
   }
 }
 
-export const RELATION_WORDS: Readonly<Record<Relation, string>> = {
+export const RELATION_WORDS: Readonly<Record<Relation, string>> = told({
   parent: 'sire',
   young: 'son',
   'full-sib': 'full brother',
   'half-sib': 'half-brother',
   grandparent: 'grandsire',
   grandyoung: 'grandson',
-};
+});
 
 const shown = (kg: number, unit: ScaleUnit): string => `${Math.round(fromKg(kg, unit) * 100) / 100}\u00a0${unit}`;
 const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
@@ -245,49 +375,65 @@ const capital = (word: string): string => word.charAt(0).toUpperCase() + word.sl
 export function electronicText(reason: ElectronicRefusal, typed: string, length?: number): string {
   switch (reason) {
     case 'empty':
-      return 'An electronic number has 15 digits. Scan or type them.';
+      return say('An electronic number has 15 digits. Scan or type them.');
     case 'letters':
-      return `“${typed}” has something else than digits in it. An electronic number is 15 digits.`;
+      return say('“{typed}” has something else than digits in it. An electronic number is 15 digits.', { typed });
     case 'wrong-length':
-      return `“${typed}” has ${length ?? 'the wrong number of'} digits; an electronic number has 15. Scan it again.`;
+      return say('“{typed}” has {n} digits; an electronic number has 15. Scan it again.', {
+        typed,
+        n: length ?? say('the wrong number of'),
+      });
     case 'national-too-high':
-      return `“${typed}” is above the highest number there can be (274 877 906 943 after the first three digits). Scan it again.`;
+      return say(
+        '“{typed}” is above the highest number there can be (274 877 906 943 after the first three digits). Scan it again.',
+        { typed },
+      );
     case 'no-such-prefix':
-      return `“${typed}” begins with 000, which is neither a country nor a maker. Scan it again.`;
+      return say('“{typed}” begins with 000, which is neither a country nor a maker. Scan it again.', { typed });
     case 'not-an-animals':
-      return `“${typed}” is not an animal’s number: its animal bit is not set.`;
+      return say('“{typed}” is not an animal’s number: its animal bit is not set.', { typed });
   }
 }
 
 function parentageText(fault: ParentageFault, role: ParentRole, name: string): string {
   switch (fault.code) {
     case 'unknown-parent':
-      return `The ${role} is not in the book. Add ${role === 'dam' ? 'her' : 'him'} first.`;
+      return say('The {role} is not in the book. Add {value} first.', {
+        role,
+        value: role === 'dam' ? say('her') : say('him'),
+      });
     case 'parent-of-other-species':
-      return `${name} is of another species and cannot be the ${role}.`;
+      return say('{name} is of another species and cannot be the {role}.', { name, role });
     case 'parent-of-wrong-sex':
-      return `${name} is ${fault.sex === 'unknown' ? 'of unknown sex' : fault.sex} and cannot be the ${role}. Choose another, or correct its sex first.`;
+      return say('{name} is {value} and cannot be the {role}. Choose another, or correct its sex first.', {
+        name,
+        value: fault.sex === 'unknown' ? say('of unknown sex') : fault.sex,
+        role,
+      });
     case 'parent-not-older':
-      return `${name} is not older than this animal and cannot be the ${role}. Check the birth dates.`;
+      return say('{name} is not older than this animal and cannot be the {role}. Check the birth dates.', {
+        name,
+        role,
+      });
     case 'own-ancestor':
-      return `${name} descends from this animal, or is it. An animal cannot be its own ancestor.`;
+      return say('{name} descends from this animal, or is it. An animal cannot be its own ancestor.', { name });
   }
 }
 
 /** The first few by name, the others counted: `a, b and c`, `a, b, c, d and 3 more`. */
 export function listed(names: readonly string[]): string {
   const more = names.length - NAMED;
-  if (more > 0) return `${names.slice(0, NAMED).join(', ')} and ${more} more`;
-  return [names.slice(0, -1).join(', '), ...names.slice(-1)].filter((part) => part !== '').join(' and ');
+  if (more > 0) return say('{list} and {more} more', { list: names.slice(0, NAMED).join(', '), more });
+  return [names.slice(0, -1).join(', '), ...names.slice(-1)].filter((part) => part !== '').join(` ${say('and')} `);
 }
 const NAMED = 4;
 
 function evidenceText({ births, services, young, asMale }: SexEvidence): string {
   const counts: readonly (readonly [number, string, string])[] = [
-    [births, 'birth', 'births'],
-    [services, 'service', 'services'],
-    [young, 'young', 'young'],
-    [asMale, 'use or check as a male', 'uses or checks as a male'],
+    [births, say('birth'), say('births')],
+    [services, say('service'), say('services')],
+    [young, say('young'), say('young')],
+    [asMale, say('use or check as a male'), say('uses or checks as a male')],
   ];
   return counts.flatMap(([count, one, many]) => (count > 0 ? [`${count} ${count === 1 ? one : many}`] : [])).join(', ');
 }

@@ -1,4 +1,5 @@
 import type { Problem } from '@yaylak/contract';
+import { say } from '@yaylak/contract';
 
 /** The server answered, and said no. */
 export class ProblemError extends Error {
@@ -10,7 +11,7 @@ export class ProblemError extends Error {
 /** The server did not answer at all. */
 export class AwayError extends Error {
   constructor() {
-    super('The server is away. What you typed is kept on this device.');
+    super(say('The server is away. What you typed is kept on this device.'));
   }
 }
 

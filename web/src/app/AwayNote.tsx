@@ -4,6 +4,7 @@ import { AwayError } from '../api/client';
 import { deviceMoment } from '../api/deviceClock';
 import { NotePanel } from '../parts/Panel';
 import { fullDate } from '../words/format';
+import { say } from '@yaylak/contract';
 
 const AGAIN_MS = 10_000;
 
@@ -39,7 +40,9 @@ export function AwayNote() {
   if (readAt === undefined) return null;
   return (
     <NotePanel $tone="weld" role="status" style={{ margin: '16px 16px 0' }}>
-      <p>The server is away. What you see is what this device keeps, read {whenText(readAt)}.</p>
+      <p>
+        {say('The server is away. What you see is what this device keeps, read {when}.', { when: whenText(readAt) })}
+      </p>
     </NotePanel>
   );
 }
@@ -47,5 +50,8 @@ export function AwayNote() {
 /** `today at 14:05`, `on 22 Nov 2026 at 14:05`, by the device's own clock. */
 function whenText(ms: number): string {
   const [day = '', hour = ''] = deviceMoment(new Date(ms)).split('T');
-  return `${day === deviceMoment().slice(0, 10) ? 'today' : `on ${fullDate(day)}`} at ${hour.slice(0, 5)}`;
+  return say('{value} at {part}', {
+    value: day === deviceMoment().slice(0, 10) ? say('today') : say('on {date}', { date: fullDate(day) }),
+    part: hour.slice(0, 5),
+  });
 }

@@ -5,7 +5,8 @@ import { forgetDayApart, holdingQuery } from '../api/queries';
 import { useOutboxState } from '../outbox/useOutbox';
 import { Button } from '../parts/Button';
 import { NotePanel, Row } from '../parts/Panel';
-import { countText, fullDate } from '../words/format';
+import { fullDate } from '../words/format';
+import { say } from '@yaylak/contract';
 
 /** Says that this device's clock is out, as long as it is. */
 export function ClockNote() {
@@ -15,13 +16,15 @@ export function ClockNote() {
   const apart = Math.abs(minutes);
   const hours = Math.floor(apart / 60);
   const long = [
-    ...(hours > 0 ? [countText(hours, 'hour', 'hours')] : []),
-    ...(apart % 60 > 0 ? [countText(apart % 60, 'minute', 'minutes')] : []),
+    ...(hours > 0 ? [say('{hours} {hours, plural, one {hour} other {hours}}', { hours })] : []),
+    ...(apart % 60 > 0 ? [say('{n} {n, plural, one {minute} other {minutes}}', { n: apart % 60 })] : []),
   ].join(' ');
   return (
     <NotePanel $tone="weld" role="note" style={{ margin: '16px 16px 0' }}>
-      This device’s clock is {long} {minutes > 0 ? 'ahead of' : 'behind'} the computer with the book. Hours here go by
-      the computer’s clock. Set this device’s, or its time zone.
+      {say(
+        'This device’s clock is {long} {value} the computer with the book. Hours here go by the computer’s clock. Set this device’s, or its time zone.',
+        { long, value: minutes > 0 ? say('ahead of') : say('behind') },
+      )}
     </NotePanel>
   );
 }
@@ -37,16 +40,24 @@ export function DayApartNote() {
   return (
     <NotePanel $tone="madder" role="alert" style={{ margin: '16px 16px 0' }}>
       <h2>
-        This device’s clock was {countText(Math.abs(days), 'day', 'days')} {days > 0 ? 'behind' : 'ahead'}
+        {say('This device’s clock was {abs} {abs, plural, one {day} other {days}} {value}', {
+          abs: Math.abs(days),
+          value: days > 0 ? say('behind') : say('ahead'),
+        })}
       </h2>
       <p>
-        It went by {fullDate(apart.carried)}; by the computer with the book it is {fullDate(apart.today)}. What was
-        recorded here since {fullDate(apart.since)} may bear the wrong day, and with it a withdrawal may end on the
-        wrong day: look it over and strike out what is wrong. Set this device’s clock.
+        {say(
+          'It went by {date}; by the computer with the book it is {date2}. What was recorded here since {date3} may bear the wrong day, and with it a withdrawal may end on the wrong day: look it over and strike out what is wrong. Set this device’s clock.',
+          { date: fullDate(apart.carried), date2: fullDate(apart.today), date3: fullDate(apart.since) },
+        )}
       </p>
       <Row style={{ marginTop: 12 }}>
-        {waiting > 0 ? <Link to="/kept">{countText(waiting, 'entry', 'entries')} kept here</Link> : null}
-        <Button onPress={() => forgetDayApart(client)}>I have read it</Button>
+        {waiting > 0 ? (
+          <Link to="/kept">
+            {say('{waiting} {waiting, plural, one {entry} other {entries}} kept here', { waiting })}
+          </Link>
+        ) : null}
+        <Button onPress={() => forgetDayApart(client)}>{say('I have read it')}</Button>
       </Row>
     </NotePanel>
   );

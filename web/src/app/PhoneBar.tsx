@@ -5,16 +5,17 @@ import styled from 'styled-components';
 import { colour, space } from '../theme/tokens';
 import { KeptCount, PlaceLinks, ThemeButton } from './Rail';
 import { useWaiting } from './useWaiting';
+import { say } from '@yaylak/contract';
 
 const Sheet = lazy(async () => ({ default: (await import('../parts/Sheet')).Sheet }));
 
 /** Places one goes to with a phone in the hand; the others are in the menu. */
 const AT_HAND: readonly { readonly to: string; readonly name: string; readonly Icon: LucideIcon }[] = [
-  { to: '/', name: 'Today', Icon: Sun },
-  { to: '/race', name: 'Race', Icon: Fence },
-  { to: '/mating', name: 'Mating', Icon: VenusAndMars },
-  { to: '/births', name: 'Births', Icon: Sprout },
-  { to: '/animals', name: 'Animals', Icon: Tag },
+  { to: '/', name: say('Today'), Icon: Sun },
+  { to: '/race', name: say('Race'), Icon: Fence },
+  { to: '/mating', name: say('Mating'), Icon: VenusAndMars },
+  { to: '/births', name: say('Births'), Icon: Sprout },
+  { to: '/animals', name: say('Animals'), Icon: Tag },
 ];
 
 /** Five places and the menu of all, at the foot of a phone. */
@@ -26,24 +27,24 @@ export function PhoneBar() {
       <KeptStrip>
         <KeptCount />
       </KeptStrip>
-      <Bar aria-label="Places at hand">
+      <Bar aria-label={say('Places at hand')}>
         {AT_HAND.map(({ to, name, Icon }) => (
           <NavLink key={to} to={to} end={to === '/'}>
             <Icon size={20} aria-hidden />
             <span>
               {name}
-              {to === '/' && waiting > 0 ? <b aria-label={`${waiting} waiting`}> {waiting}</b> : null}
+              {to === '/' && waiting > 0 ? <b aria-label={say('{waiting} waiting', { waiting })}> {waiting}</b> : null}
             </span>
           </NavLink>
         ))}
         <button type="button" aria-haspopup="dialog" onClick={() => setOpen(true)}>
           <Menu size={20} aria-hidden />
-          <span>Menu</span>
+          <span>{say('Menu')}</span>
         </button>
       </Bar>
       {isOpen ? (
         <Suspense fallback={null}>
-          <Sheet isForLooking title="All places" isOpen onClose={() => setOpen(false)}>
+          <Sheet isForLooking title={say('All places')} isOpen onClose={() => setOpen(false)}>
             <PlaceLinks onGo={() => setOpen(false)} />
             <ThemeButton />
           </Sheet>

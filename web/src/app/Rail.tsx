@@ -5,20 +5,23 @@ import { useOutboxState } from '../outbox/useOutbox';
 import { keysOf, PLACES } from '../shared/nav/placeList';
 import { colour, radius, space, touch } from '../theme/tokens';
 import { useTheme } from '../theme/useTheme';
-import { countText } from '../words/format';
+
 import { useWaiting } from './useWaiting';
+import { say } from '@yaylak/contract';
 
 /** Every place there is, in the order of the year; what waits stands beside a place. */
 export function PlaceLinks({ onGo }: { readonly onGo?: () => void }) {
   const waiting = useWaiting();
   return (
-    <Links aria-label="Places">
+    <Links aria-label={say('Places')}>
       {PLACES.map((place) => (
         <Step key={place.to} $begins={place.under !== undefined}>
           {place.under ? <Under>{place.under}</Under> : null}
           <RailLink to={place.to} end={place.to === '/'} aria-keyshortcuts={keysOf(place)} onClick={onGo}>
             {place.name}
-            {place.to === '/' && waiting > 0 ? <Count aria-label={`${waiting} waiting`}>{waiting}</Count> : null}
+            {place.to === '/' && waiting > 0 ? (
+              <Count aria-label={say('{waiting} waiting', { waiting })}>{waiting}</Count>
+            ) : null}
           </RailLink>
         </Step>
       ))}
@@ -33,7 +36,7 @@ export function ThemeButton() {
   return (
     <Plain type="button" onClick={() => setTheme(isLight ? 'barn' : 'light')}>
       {isLight ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
-      {isLight ? 'Barn theme' : 'Light theme'}
+      {isLight ? say('Barn theme') : say('Light theme')}
     </Plain>
   );
 }
@@ -46,14 +49,16 @@ export function KeptCount() {
     <Kept>
       {waiting > 0 ? (
         <p role="status">
-          <Link to="/kept">{countText(waiting, 'entry', 'entries')} kept here</Link>
-          <span className="unseen">, not yet on the server</span>
+          <Link to="/kept">
+            {say('{waiting} {waiting, plural, one {entry} other {entries}} kept here', { waiting })}
+          </Link>
+          <span className="unseen">{say(', not yet on the server')}</span>
         </p>
       ) : null}
       {refused.length > 0 ? (
         <p role="status">
-          <Link to="/kept">{refused.length} not taken</Link>
-          <span className="unseen"> by the book</span>
+          <Link to="/kept">{say('{n} not taken', { n: refused.length })}</Link>
+          <span className="unseen"> {say('by the book')}</span>
         </p>
       ) : null}
     </Kept>

@@ -20,6 +20,7 @@ import { TagFinder } from './finder/TagFinder';
 import { Rail } from './Rail';
 import { useArrival } from './useArrival';
 import { useKeepForOffline } from './useKeepForOffline';
+import { say } from '@yaylak/contract';
 
 /** A laptop never needs it. */
 const PhoneBar = lazy(async () => ({ default: (await import('./PhoneBar')).PhoneBar }));
@@ -40,24 +41,24 @@ export function Shell() {
     <HelpDoor value={help.open}>
       <Frame $isBeside={isBeside}>
         <a className="skip" href="#place">
-          To the page
+          {say('To the page')}
         </a>
         <Band className="no-print">
           <Brand>
             <div>
-              <b>Yaylak</b>
+              <b>{say('Yaylak')}</b>
               <span>{holding ? holdingText(holding.name) : ''}</span>
             </div>
             <AtHand>
               <button type="button" aria-haspopup="dialog" onClick={() => setFinding('')}>
-                <Search size={16} aria-hidden /> Find
+                <Search size={16} aria-hidden /> {say('Find')}
               </button>
               <button
                 type="button"
                 aria-expanded={help.isOpen}
                 onClick={() => (help.isOpen ? help.close() : help.open())}
               >
-                <CircleQuestionMark size={16} aria-hidden /> Help
+                <CircleQuestionMark size={16} aria-hidden /> {say('Help')}
               </button>
             </AtHand>
           </Brand>

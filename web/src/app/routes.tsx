@@ -1,6 +1,7 @@
 import { useRouteError, type RouteObject } from 'react-router';
 import { Failed } from '../parts/States';
 import { Shell } from './Shell';
+import { say } from '@yaylak/contract';
 
 /** Each place is loaded when it is opened. */
 export const ROUTES: RouteObject[] = [
@@ -196,9 +197,9 @@ function RouteFailed() {
 function NotHere() {
   return (
     <div style={{ padding: 24 }}>
-      <h1>There is nothing here</h1>
+      <h1>{say('There is nothing here')}</h1>
       <p>
-        <a href="/">Go to Today</a>
+        <a href="/">{say('Go to Today')}</a>
       </p>
     </div>
   );

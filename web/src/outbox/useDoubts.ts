@@ -5,6 +5,7 @@ import { useCallback } from 'react';
 import { ask } from '../api/client';
 import { holdingQuery } from '../api/queries';
 import { stamp, type EntryDraft } from './useRecord';
+import { say } from '@yaylak/contract';
 
 /**
  * What the book would doubt of entries, asked before they are kept.
@@ -12,7 +13,7 @@ import { stamp, type EntryDraft } from './useRecord';
  */
 export function useDoubts(): (drafts: readonly EntryDraft[]) => Promise<readonly (ReadingDoubt | undefined)[]> {
   const { data: holding } = useQuery(holdingQuery);
-  const writtenBy = holding?.keeper ?? 'Keeper';
+  const writtenBy = holding?.keeper ?? say('Keeper');
   return useCallback(
     async (drafts) => {
       try {

@@ -1,15 +1,16 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { MAX_BATCH, type Entry, type EntryAnswer, type EntriesAnswered } from '@yaylak/contract';
+import { MAX_BATCH, type Entry, type EntryAnswer, type EntriesAnswered, say } from '@yaylak/contract';
 import { useCallback, useRef } from 'react';
 import { ask, AwayError, ProblemError } from '../api/client';
 import { holdingQuery } from '../api/queries';
 import { readAgain } from '../api/readAgain';
-import { countText } from '../words/format';
+
 import { newId } from '../words/ids';
 import { useOutbox } from './useOutbox';
 
-const NOT_KEPT =
-  'The server is away, and this device cannot keep this: its storage is full or shut. Nothing is lost while this stays open; make room and press again.';
+const NOT_KEPT = say(
+  'The server is away, and this device cannot keep this: its storage is full or shut. Nothing is lost while this stays open; make room and press again.',
+);
 
 type WithoutStamp<T> = T extends Entry
   ? Omit<T, 'id' | 'writtenAt' | 'writtenBy' | 'source'> & { readonly id?: string }
@@ -48,7 +49,10 @@ export function useSendWhole(): (entries: readonly Entry[]) => Promise<RecordOut
         return {
           kind: 'refused',
           messages: [
-            `These are ${countText(entries.length, 'entry', 'entries')}; up to ${MAX_BATCH} go in at a time. Choose fewer.`,
+            say('These are {n} {n, plural, one {entry} other {entries}}; up to {most} go in at a time. Choose fewer.', {
+              n: entries.length,
+              most: MAX_BATCH,
+            }),
           ],
         };
       try {
@@ -84,7 +88,7 @@ export function useSendWhole(): (entries: readonly Entry[]) => Promise<RecordOut
 export function useRecord(): (drafts: readonly EntryDraft[]) => Promise<RecordOutcome> {
   const send = useSendWhole();
   const { data: holding } = useQuery(holdingQuery);
-  const writtenBy = holding?.keeper ?? 'Keeper';
+  const writtenBy = holding?.keeper ?? say('Keeper');
   const underWay = useRef(new Map<string, Promise<RecordOutcome>>());
   return useCallback(
     (drafts) => {

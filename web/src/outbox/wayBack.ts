@@ -1,4 +1,4 @@
-import { MAX_BATCH, type Entry } from '@yaylak/contract';
+import { MAX_BATCH, type Entry, say } from '@yaylak/contract';
 import { useCallback } from 'react';
 import type { Outgoing } from './store';
 import { useOutbox } from './useOutbox';
@@ -28,7 +28,7 @@ export function useGoBack(): (way: WayBack) => Promise<readonly Entry[]> {
         await outbox.put(entries.map((entry) => ({ kind: 'entry', entry })));
         return entries.filter((e) => e.type !== 'strike');
       }
-      const drafts = way.kind === 'again' ? way.drafts : strikesOf(way.entries, 'taken back');
+      const drafts = way.kind === 'again' ? way.drafts : strikesOf(way.entries, say('taken back'));
       const written: Entry[] = [];
       // Each piece whole, the last facts first; where a later one is refused, the earlier ones stay struck out.
       for (let i = 0; i < drafts.length; i += MAX_BATCH) {

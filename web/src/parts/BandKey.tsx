@@ -2,6 +2,7 @@ import styled from 'styled-components';
 import { colour, space } from '../theme/tokens';
 import { bandLook } from './bandLook';
 import { PlainList } from './PlainList';
+import { say } from '@yaylak/contract';
 
 /** What the blocks of the year band stand for. */
 const KINDS = [
@@ -9,14 +10,14 @@ const KINDS = [
   { kind: 'carrying', words: 'carrying' },
   { kind: 'births', words: 'births' },
   { kind: 'rearing', words: 'rearing' },
-  { kind: 'load', words: 'a load that leaves' },
-  { kind: 'sale', words: 'ready, or kept for a buyer' },
-  { kind: 'mating', words: 'pale, with an edge: planned or expected', isPlanned: true },
+  { kind: 'load', words: say('a load that leaves') },
+  { kind: 'sale', words: say('ready, or kept for a buyer') },
+  { kind: 'mating', words: say('pale, with an edge: planned or expected'), isPlanned: true },
 ] as const;
 
 /** The key of the year band: a swatch of each weave and what it stands for. */
 export const BandKey = () => (
-  <Swatches aria-label="Key of the year band">
+  <Swatches aria-label={say('Key of the year band')}>
     {KINDS.map((one) => (
       <li key={one.words}>
         <span data-kind={one.kind} data-planned={'isPlanned' in one || undefined} aria-hidden />

@@ -1,12 +1,12 @@
-import { chanceText, type ChanceView } from '@yaylak/contract';
-import { countText, fullDate, shortDate } from '../words/format';
+import { chanceText, type ChanceView, say } from '@yaylak/contract';
+import { fullDate, shortDate } from '../words/format';
 import { contradictionText, signText } from '../words/carrying';
 import { How } from './How';
 
 /** How the probability that she carries came to be, sign by sign, and which signs contradict each other. */
 export function ChanceHow({ tag, chance }: { readonly tag: string; readonly chance: ChanceView }) {
   return (
-    <How of={`In young, ${tag}`}>
+    <How of={say('In young, {tag}', { tag })}>
       <table>
         <tbody>
           {chance.story.map((s, i) => (
@@ -25,8 +25,10 @@ export function ChanceHow({ tag, chance }: { readonly tag: string; readonly chan
         </p>
       ))}
       <p>
-        {countText(chance.story.length, 'thing is', 'things are')} known of it. Birth {shortDate(chance.birthFrom)} to{' '}
-        {fullDate(chance.birthTo)}, if she carries.
+        {say(
+          '{n} {n, plural, one {thing is} other {things are}} known of it. Birth {date} to {date2}, if she carries.',
+          { n: chance.story.length, date: shortDate(chance.birthFrom), date2: fullDate(chance.birthTo) },
+        )}
       </p>
     </How>
   );

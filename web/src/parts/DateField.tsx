@@ -32,6 +32,7 @@ import styled from 'styled-components';
 import { colour, radius, space, touch, touchable } from '../theme/tokens';
 import { useDateOrder } from '../words/useHolding';
 import { fieldFrame } from './fieldFrame';
+import { say } from '@yaylak/contract';
 
 /** What a field of a day, of a moment or of an hour holds: `2026-11-29`, `2026-11-29T07:30`, `07:30`; empty is none. */
 export const DATE_TYPES = ['date', 'datetime-local', 'time'] as const;
@@ -126,7 +127,7 @@ function Day(props: Props) {
       {name}
       <Box>
         {input}
-        <Button aria-label={`Calendar for ${props.label}`}>
+        <Button aria-label={say('Calendar for {label}', { label: props.label })}>
           <CalendarDays size={20} aria-hidden />
         </Button>
       </Box>

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import { Field } from './Field';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly label: string;
@@ -18,7 +19,7 @@ export function FigureField({ label, value, onTyped, faultOf, hint }: Props) {
   const said = useRef(value);
   const text = typed.trim();
   const number = text === '' ? undefined : Number(text.replace(',', '.'));
-  const fault = Number.isNaN(number) ? `“${typed}” is not a number.` : faultOf?.(number);
+  const fault = Number.isNaN(number) ? say('“{typed}” is not a number.', { typed }) : faultOf?.(number);
   const done = (): void => {
     if (fault !== undefined || typed === said.current) return;
     said.current = typed;

@@ -8,6 +8,7 @@ import { colour, radius, space } from '../theme/tokens';
 import { Field } from './Field';
 import { Tag } from './Tag';
 import { PlainList } from './PlainList';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly label: string;
@@ -40,7 +41,7 @@ export function FindOne({ label, among, onChoose, autoFocus = false }: Props) {
         }}
       />
       {typed.trim() === '' ? null : (
-        <Found aria-label="Found">
+        <Found aria-label={say('Found')}>
           {matches.map(({ found }) => (
             <li key={found.animalId}>
               <button type="button" onClick={() => onChoose(found.animalId)}>
@@ -59,7 +60,7 @@ export function FindOne({ label, among, onChoose, autoFocus = false }: Props) {
               </button>
             </li>
           ))}
-          {matches.length === 0 ? <li>No animal here is tagged “{typed}”.</li> : null}
+          {matches.length === 0 ? <li>{say('No animal here is tagged “{typed}”.', { typed })}</li> : null}
         </Found>
       )}
     </div>

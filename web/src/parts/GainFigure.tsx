@@ -6,6 +6,7 @@ import { colour, space } from '../theme/tokens';
 import { fullDate, gainText, perDayText, verdictText } from '../words/format';
 import { How } from './How';
 import { useWeightUnit } from '../words/useHolding';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly gain: GainView | null;
@@ -17,7 +18,7 @@ interface Props {
 /** A gain with its verdict; it says when it is too soon to tell, and how wide the guess is. */
 export function GainFigure({ gain, title, species, isCompact = false }: Props) {
   const scale = scaleUnit(species, useWeightUnit());
-  if (!gain) return <span>no gain yet</span>;
+  if (!gain) return <span>{say('no gain yet')}</span>;
   return (
     <Box>
       <b>{gainText(gain, scale)}</b>
@@ -25,24 +26,37 @@ export function GainFigure({ gain, title, species, isCompact = false }: Props) {
       {isCompact ? null : (
         <How of={title}>
           <p>
-            {gain.readings === 2 ? 'Two readings' : `A straight line through ${gain.readings} readings`} from{' '}
-            {fullDate(gain.from)} to {fullDate(gain.to)}: {perDayText(gain.kgPerDay, scale)}.
+            {say('{value} from {date} to {date2}: {perDay}.', {
+              value:
+                gain.readings === 2
+                  ? say('Two readings')
+                  : say('A straight line through {readings} readings', { readings: gain.readings }),
+              date: fullDate(gain.from),
+              date2: fullDate(gain.to),
+              perDay: perDayText(gain.kgPerDay, scale),
+            })}
           </p>
           <p>
-            Gut fill and the scale move a reading by a few per cent, so four times out of five the true gain lies
-            between {perDayText(gain.kgPerDay - gain.halfWidth, scale)} and{' '}
-            {perDayText(gain.kgPerDay + gain.halfWidth, scale)}. More days between weighings make it narrower.
+            {say(
+              'Gut fill and the scale move a reading by a few per cent, so four times out of five the true gain lies between {perDay} and {perDay2}. More days between weighings make it narrower.',
+              {
+                perDay: perDayText(gain.kgPerDay - gain.halfWidth, scale),
+                perDay2: perDayText(gain.kgPerDay + gain.halfWidth, scale),
+              },
+            )}
           </p>
           {gain.lineKgPerDay === null ? (
-            <p>There is no line to hold it against here.</p>
+            <p>{say('There is no line to hold it against here.')}</p>
           ) : (
             <p>
-              The line is half the median of its contemporaries: {perDayText(gain.lineKgPerDay, scale)}. A verdict is
-              given only when the whole range lies on one side.
+              {say(
+                'The line is half the median of its contemporaries: {perDay}. A verdict is given only when the whole range lies on one side.',
+                { perDay: perDayText(gain.lineKgPerDay, scale) },
+              )}
             </p>
           )}
           <p>
-            <Link to="/holding">The share for gut fill and scale is set under Holding</Link>
+            <Link to="/holding">{say('The share for gut fill and scale is set under Holding')}</Link>
           </p>
         </How>
       )}

@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import { colour } from '../theme/tokens';
 import { shortDate } from '../words/format';
 import { StretchBox, StretchLabels, StretchNow, StretchTrack } from './stretchLook';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly from: string;
@@ -17,7 +18,11 @@ export function HeldBar({ from, until, today }: Props) {
   const length = Math.max(1, b - a + 1);
   const left = Math.max(0, Math.min(1, (now - a) / length));
   const days = b - now + 1;
-  const words = `held from ${shortDate(from)} to the end of ${shortDate(until)}, ${days === 1 ? 'today is the last day' : `${days} days to go`}`;
+  const words = say('held from {date} to the end of {date2}, {value}', {
+    date: shortDate(from),
+    date2: shortDate(until),
+    value: days === 1 ? say('today is the last day') : say('{days} days to go', { days }),
+  });
   return (
     <StretchBox role="img" aria-label={words} title={words}>
       <Track>
@@ -25,7 +30,7 @@ export function HeldBar({ from, until, today }: Props) {
       </Track>
       <Labels>
         <span>{shortDate(from)}</span>
-        <b>{days === 1 ? 'last day' : `${days} days to go`}</b>
+        <b>{days === 1 ? say('last day') : say('{days} days to go', { days })}</b>
         <span>{shortDate(until)}</span>
       </Labels>
     </StretchBox>

@@ -3,6 +3,7 @@ import { Button, Dialog, DialogTrigger, Heading, Popover } from 'react-aria-comp
 import styled from 'styled-components';
 import { colour, radius, space, touchable } from '../theme/tokens';
 import { useHelpDoor } from './helpDoor';
+import { say } from '@yaylak/contract';
 
 interface Props {
   /** What figure is asked about. */
@@ -15,7 +16,7 @@ export function How({ of, children }: Props) {
   const openHelp = useHelpDoor();
   return (
     <DialogTrigger>
-      <Ask aria-label={`How is ${of} worked out?`}>how?</Ask>
+      <Ask aria-label={say('How is {of} worked out?', { of })}>{say('how?')}</Ask>
       <Pane placement="bottom end">
         <Dialog>
           {({ close }) => (
@@ -29,7 +30,7 @@ export function How({ of, children }: Props) {
                     openHelp();
                   }}
                 >
-                  Help with this place
+                  {say('Help with this place')}
                 </More>
               ) : null}
             </>

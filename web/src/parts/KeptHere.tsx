@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { RosterAnimal } from '@yaylak/contract';
-import { ageWords, dayOf, fieldWord, normalised, type Species } from '@yaylak/core';
+import { ageWords, dayOf, normalised, type Species } from '@yaylak/core';
 import styled from 'styled-components';
 import { rosterQuery } from '../api/queries';
 import { space } from '../theme/tokens';
@@ -9,6 +9,7 @@ import { useWeightUnit } from '../words/useHolding';
 import { FigureTable } from './FigureTable';
 import { NotePanel, Panel, Row, Small } from './Panel';
 import { Tag } from './Tag';
+import { say, fieldWord } from '@yaylak/contract';
 
 const SHOWN = 300;
 
@@ -16,7 +17,7 @@ const SHOWN = 300;
 function AsOf({ on }: { readonly on: string }) {
   return (
     <NotePanel $tone="weld">
-      <p>The server is away. This is what this device keeps, as of {fullDate(on)}.</p>
+      <p>{say('The server is away. This is what this device keeps, as of {date}.', { date: fullDate(on) })}</p>
     </NotePanel>
   );
 }
@@ -26,16 +27,16 @@ export function KeptAnimal({ animal, on }: { readonly animal: RosterAnimal; read
   const unit = useWeightUnit();
   const ageDays = animal.bornOn ? dayOf(on) - dayOf(animal.bornOn) : undefined;
   const rows: readonly (readonly [string, string])[] = [
-    ['Group', animal.groupName ?? 'no group'],
-    ['Born as', bornText(animal.species, animal.birthType, animal.rearingType)],
-    ['Dam, sire', `${animal.dam ?? 'not known'}, ${animal.sire ?? 'not known'}`],
-    ['Tags', animal.worn.map(([text]) => text).join(', ') || 'none'],
-    ...(animal.formerly.length > 0 ? ([['Earlier tags', animal.formerly.join(', ')]] as const) : []),
+    [say('Group'), animal.groupName ?? say('no group')],
+    [say('Born as'), bornText(animal.species, animal.birthType, animal.rearingType)],
+    [say('Dam, sire'), `${animal.dam ?? say('not known')}, ${animal.sire ?? say('not known')}`],
+    [say('Tags'), animal.worn.map(([text]) => text).join(', ') || say('none')],
+    ...(animal.formerly.length > 0 ? ([[say('Earlier tags'), animal.formerly.join(', ')]] as const) : []),
     ...animal.withheld.map(
       (w) =>
         [
-          w.of === 'meat' ? 'Meat withheld' : 'Milk withheld',
-          `to the end of ${fullDate(w.until)}, ${w.product}`,
+          w.of === 'meat' ? say('Meat withheld') : say('Milk withheld'),
+          say('to the end of {date}, {product}', { date: fullDate(w.until), product: w.product }),
         ] as const,
     ),
     ...animal.weights
@@ -73,7 +74,7 @@ export function KeptAnimal({ animal, on }: { readonly animal: RosterAnimal; read
 /** The animals of the device's roster, while the server is away. */
 export function KeptAnimals({ words, species }: { readonly words: string; readonly species: Species | undefined }) {
   const { data: roster } = useQuery({ ...rosterQuery, staleTime: Infinity });
-  if (!roster) return <Small>This device has not been at the server yet, so it keeps no animals.</Small>;
+  if (!roster) return <Small>{say('This device has not been at the server yet, so it keeps no animals.')}</Small>;
   const plain = normalised(words);
   const found = roster.animals.filter(
     (a) =>
@@ -83,12 +84,14 @@ export function KeptAnimals({ words, species }: { readonly words: string; readon
   return (
     <Stack>
       <AsOf on={roster.on} />
-      <Row role="group" aria-label="Animals kept on this device">
+      <Row role="group" aria-label={say('Animals kept on this device')}>
         {found.slice(0, SHOWN).map((a) => (
           <Tag key={a.tag.animalId} tag={a.tag} />
         ))}
       </Row>
-      {found.length > SHOWN ? <Small>and {found.length - SHOWN} more: type part of a number</Small> : null}
+      {found.length > SHOWN ? (
+        <Small>{say('and {n} more: type part of a number', { n: found.length - SHOWN })}</Small>
+      ) : null}
     </Stack>
   );
 }

@@ -4,6 +4,7 @@ import { Button } from './Button';
 import { LinkButton } from './LinkButton';
 import { Row } from './Panel';
 import { useWindowTitle } from './useWindowTitle';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly title: ReactNode;
@@ -14,7 +15,7 @@ interface Props {
 }
 
 /** The head of a sheet for paper: its title, the way back and Print, of which the paper shows the title alone. */
-export function PaperHead({ title, back, children, print = 'Print' }: Props) {
+export function PaperHead({ title, back, children, print = say('Print') }: Props) {
   useWindowTitle(typeof title === 'string' ? title : undefined);
   return (
     <Row style={{ justifyContent: 'space-between', alignItems: 'flex-end' }}>

@@ -7,6 +7,7 @@ import { Panel, Small } from './Panel';
 import { colour, space, touch } from '../theme/tokens';
 import { useSaveHolding } from './useSaveHolding';
 import { TRAIT_WORDS } from '../words/reasons';
+import { say } from '@yaylak/contract';
 
 /** How much each own record counts, in all sets that are not ranked otherwise. */
 export function PointsPanel({ weights }: { readonly weights: PointsWeights }) {
@@ -16,7 +17,7 @@ export function PointsPanel({ weights }: { readonly weights: PointsWeights }) {
   const isChanged = CHOOSING_TRAITS.some((t) => (draft[t] ?? 0) !== (weights[t] ?? 0));
   return (
     <Panel>
-      <h2>Own records: what counts</h2>
+      <h2>{say('Own records: what counts')}</h2>
       {CHOOSING_TRAITS.map((trait) => (
         <Line key={trait}>
           {TRAIT_WORDS[trait]}
@@ -33,10 +34,10 @@ export function PointsPanel({ weights }: { readonly weights: PointsWeights }) {
       ))}
       {isChanged ? (
         <Button kind="main" onPress={() => void save({ pointsWeights: draft as OwnWeights }).then(setProblem)}>
-          Save the points
+          {say('Save the points')}
         </Button>
       ) : (
-        <Small>Each trait counts as deviation from the set’s mean in its own spread.</Small>
+        <Small>{say('Each trait counts as deviation from the set’s mean in its own spread.')}</Small>
       )}
       {problem ? <p role="alert">{problem}</p> : null}
     </Panel>

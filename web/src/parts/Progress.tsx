@@ -2,6 +2,7 @@ import styled from 'styled-components';
 import { colour } from '../theme/tokens';
 import { Button } from './Button';
 import { Row, Stack } from './Panel';
+import { say } from '@yaylak/contract';
 
 /** How far long work has come, and the way to end it. */
 export function Progress({
@@ -17,10 +18,10 @@ export function Progress({
 }) {
   return (
     <Stack $gap={2} role="status">
-      <Bar aria-label="Progress" value={done} max={of} />
+      <Bar aria-label={say('Progress')} value={done} max={of} />
       <Row>
         <span>{words}</span>
-        <Button onPress={onStop}>Stop</Button>
+        <Button onPress={onStop}>{say('Stop')}</Button>
       </Row>
     </Stack>
   );

@@ -4,6 +4,7 @@ import { Button, Dialog, Heading, Modal, ModalOverlay } from 'react-aria-compone
 import styled from 'styled-components';
 import { colour, radius, space, touch } from '../theme/tokens';
 import { useUnsavedGuard } from './unsaved';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly title: string;
@@ -24,7 +25,7 @@ export function Sheet({ title, isOpen, onClose, children, width = 560, isForLook
         <Dialog>
           <Head>
             <Heading slot="title">{title}</Heading>
-            <Close aria-label="Close the sheet" onPress={guard.close}>
+            <Close aria-label={say('Close the sheet')} onPress={guard.close}>
               <X size={20} aria-hidden />
             </Close>
           </Head>

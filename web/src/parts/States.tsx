@@ -4,11 +4,12 @@ import { AwayError } from '../api/client';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from './Button';
 import { NotePanel, Panel } from './Panel';
+import { say } from '@yaylak/contract';
 
 /** The shape of what comes. */
 export function Loading({ rows = 6 }: { readonly rows?: number }) {
   return (
-    <Panel aria-busy="true" aria-label="Loading">
+    <Panel aria-busy="true" aria-label={say('Loading')}>
       {Array.from({ length: rows }, (_, i) => (
         <Bone key={i} />
       ))}
@@ -27,9 +28,9 @@ const Bone = styled.div`
 export function Failed({ error, onRetry }: { readonly error: Error; readonly onRetry?: () => void }) {
   return (
     <NotePanel $tone="madder" role="alert">
-      <h2>{error instanceof AwayError ? 'The server is away' : 'That did not work'}</h2>
+      <h2>{error instanceof AwayError ? say('The server is away') : say('That did not work')}</h2>
       <p>{error.message}</p>
-      {onRetry ? <Button onPress={onRetry}>Try again</Button> : null}
+      {onRetry ? <Button onPress={onRetry}>{say('Try again')}</Button> : null}
     </NotePanel>
   );
 }

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { lookAtStorage } from '../adapters/storage';
 import { NotePanel } from './Panel';
+import { Said } from './Said';
 
 const AGAIN_MS = 300_000;
 
@@ -12,13 +13,22 @@ export function StorageNote() {
     <NotePanel $tone="madder" role="alert" style={{ margin: '16px 16px 0' }}>
       {data.kind === 'unavailable' ? (
         <p>
-          <b>This device cannot keep anything.</b> Its storage is shut, as in a private window. Without the server
-          nothing written here would be kept: open Yaylak in an ordinary window, or work on paper until it is there.
+          <Said
+            text={
+              '<0>This device cannot keep anything.</0> Its storage is shut, as in a private window. Without the server nothing written here would be kept: open Yaylak in an ordinary window, or work on paper until it is there.'
+            }
+            parts={{ 0: <b /> }}
+          />
         </p>
       ) : (
         <p>
-          <b>This device has {data.leftMb} MB left to keep what is written.</b> Make room before the first animal: clear
-          other sites’ data or files.
+          <Said
+            text={
+              '<0>This device has {leftMb} MB left to keep what is written.</0> Make room before the first animal: clear other sites’ data or files.'
+            }
+            values={{ leftMb: data.leftMb }}
+            parts={{ 0: <b /> }}
+          />
         </p>
       )}
     </NotePanel>

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { colour, fonts, radius, TAG_FILLS, touchable } from '../theme/tokens';
 import { shortDate } from '../words/format';
 import { reservedText } from '../words/reserved';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly tag: TagView;
@@ -15,11 +16,19 @@ interface Props {
 
 /** What the picture of a tag says in words. */
 export function tagLabel(tag: TagView): string {
-  const electronic = tag.hasElectronic ? ', with electronic tag' : '';
+  const electronic = tag.hasElectronic ? say(', with electronic tag') : '';
   const name = tag.name ? `, ${tag.name}` : '';
   const withheld = withheldWords(tag);
   const reserved = tag.reserved ? `, ${reservedText(tag.reserved)}` : '';
-  return `${tag.colour ?? ''} tag ${tag.text}${name}${electronic}${tag.isWorn ? '' : ', lost'}${withheld ? `, ${withheld}` : ''}${reserved}`.trim();
+  return say('{n} tag {text}{name}{electronic}{value}{value2}{reserved}', {
+    n: tag.colour ?? '',
+    text: tag.text,
+    name,
+    electronic,
+    value: tag.isWorn ? '' : say(', lost'),
+    value2: withheld ? `, ${withheld}` : '',
+    reserved,
+  }).trim();
 }
 
 /** One known by its electronic number alone is read by its end; the whole stands beside it in words. */
@@ -29,7 +38,9 @@ const faceText = ({ kind, text }: TagView, size: Props['size']): string =>
 /** What of it may not be used yet: `meat withheld to 4 Dec`. */
 export function withheldWords({ withheld }: TagView): string {
   return (['meat', 'milk'] as const)
-    .flatMap((of) => (withheld?.[of] === undefined ? [] : [`${of} withheld to ${shortDate(withheld[of])}`]))
+    .flatMap((of) =>
+      withheld?.[of] === undefined ? [] : [say('{of} withheld to {date}', { of, date: shortDate(withheld[of]) })],
+    )
     .join(', ');
 }
 

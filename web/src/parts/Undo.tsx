@@ -6,6 +6,7 @@ import { useGoBack, type WayBack } from '../outbox/wayBack';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from './Button';
 import { useWindowKey } from './useWindowKey';
+import { say } from '@yaylak/contract';
 
 interface Undoable {
   /** What was done, in words: "Moved 3 animals". */
@@ -57,7 +58,7 @@ export function UndoProvider({ children }: { readonly children: ReactNode }) {
   );
 
   const takeBack = useCallback(async () => {
-    if (!top) return setMessage('There is nothing to take back.');
+    if (!top) return setMessage(say('There is nothing to take back.'));
     setStack((s) => s.filter((u) => u !== top));
     try {
       if (typeof top.undo === 'function') await top.undo();
@@ -66,9 +67,9 @@ export function UndoProvider({ children }: { readonly children: ReactNode }) {
         // What was written down anew can be taken back in its turn.
         if (again.length > 0) add({ done: top.done, undo: strikesOfWay(top.undo, again) });
       }
-      setMessage(`Taken back: ${top.done.charAt(0).toLowerCase()}${top.done.slice(1)}`);
+      setMessage(say('Taken back: {word}{part}', { word: top.done.charAt(0).toLowerCase(), part: top.done.slice(1) }));
     } catch (error) {
-      setMessage(`Could not take back. ${(error as Error).message}`);
+      setMessage(say('Could not take back. {message}', { message: (error as Error).message }));
     }
   }, [top, goBack, add]);
 
@@ -101,9 +102,11 @@ export function UndoProvider({ children }: { readonly children: ReactNode }) {
         {message ? (
           <>
             <span>{message}</span>
-            {top && message === top.done ? <Button onPress={() => void takeBack()}>Take back (Ctrl+Z)</Button> : null}
+            {top && message === top.done ? (
+              <Button onPress={() => void takeBack()}>{say('Take back (Ctrl+Z)')}</Button>
+            ) : null}
             <Button kind="quiet" onPress={() => setMessage(undefined)}>
-              Close
+              {say('Close')}
             </Button>
           </>
         ) : null}
@@ -138,7 +141,9 @@ function keepStack(stack: readonly Undoable[]): void {
 
 /** Strikes what was written down anew on a way back. */
 const strikesOfWay = (way: WayBack, entries: readonly Entry[]): WayBack =>
-  way.kind === 'race' ? { ...way, drafts: strikesOf(entries, 'taken back at the race') } : { kind: 'strike', entries };
+  way.kind === 'race'
+    ? { ...way, drafts: strikesOf(entries, say('taken back at the race')) }
+    : { kind: 'strike', entries };
 
 const Bar = styled.div`
   position: fixed;

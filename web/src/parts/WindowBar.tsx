@@ -4,13 +4,14 @@ import styled from 'styled-components';
 import { colour } from '../theme/tokens';
 import { dayAndHour, shortDate } from '../words/format';
 import { StretchBox, StretchLabels, StretchNow, StretchTrack } from './stretchLook';
+import { say } from '@yaylak/contract';
 
 const STAGE_WORDS: Readonly<Record<WindowStage, string>> = {
-  early: 'not yet',
-  open: 'open',
-  best: 'best now',
-  closing: 'closing',
-  over: 'late',
+  early: say('not yet'),
+  open: say('open'),
+  best: say('best now'),
+  closing: say('closing'),
+  over: say('late'),
 };
 
 interface Props {
@@ -22,7 +23,7 @@ interface Props {
 export function WindowBar({ window: w, today }: Props) {
   const days = { opens: dayOf(w.opens), bestFrom: dayOf(w.bestFrom), bestTo: dayOf(w.bestTo), closes: dayOf(w.closes) };
   // A day is drawn to its end, and today's mark stands in its middle.
-  return <Bar window={days} now={dayOf(today)} unit={1} text={w} say={shortDate} />;
+  return <Bar window={days} now={dayOf(today)} unit={1} text={w} timeOf={shortDate} />;
 }
 
 /** The same by the hour: a heat's window for service. */
@@ -50,7 +51,7 @@ export function HourBar({
       now={momentOf(now)}
       unit={0}
       text={w}
-      say={(at) => dayAndHour(at, today)}
+      timeOf={(at) => dayAndHour(at, today)}
     />
   );
 }
@@ -61,7 +62,7 @@ function Bar<T extends number>({
   now,
   unit,
   text,
-  say,
+  timeOf,
 }: {
   readonly window: WindowOf<T>;
   readonly earliest?: { readonly at: T; readonly text: string } | undefined;
@@ -69,7 +70,7 @@ function Bar<T extends number>({
   /** Width of one step: 1 where the ends are whole days. */
   readonly unit: 0 | 1;
   readonly text: WindowView;
-  readonly say: (end: string) => string;
+  readonly timeOf: (end: string) => string;
 }) {
   const stage = windowStage(w, now);
   const length = w.closes - w.opens + unit;
@@ -81,9 +82,16 @@ function Bar<T extends number>({
     <Stretch style={{ left: `${at(a)}%`, width: `${Math.max(1.5, at(b) - at(a))}%`, background: fill }} />
   );
   const isPerhaps = earliest !== undefined && now >= earliest.at && now < w.opens;
-  const label = isPerhaps ? 'perhaps open' : STAGE_WORDS[stage];
-  const perhaps = earliest ? `, perhaps already ${say(earliest.text)}` : '';
-  const words = `${label}: opens ${say(text.opens)}${perhaps}, best ${say(text.bestFrom)} to ${say(text.bestTo)}, closes ${say(text.closes)}`;
+  const label = isPerhaps ? say('perhaps open') : STAGE_WORDS[stage];
+  const perhaps = earliest ? say(', perhaps already {earliest}', { earliest: timeOf(earliest.text) }) : '';
+  const words = say('{label}: opens {opens}{perhaps}, best {from} to {to}, closes {closes}', {
+    label,
+    opens: timeOf(text.opens),
+    perhaps,
+    from: timeOf(text.bestFrom),
+    to: timeOf(text.bestTo),
+    closes: timeOf(text.closes),
+  });
   return (
     <StretchBox role="img" aria-label={words} title={words}>
       <StretchTrack>
@@ -96,9 +104,9 @@ function Bar<T extends number>({
         <StretchNow style={{ left: `${at(now + unit / 2)}%` }} />
       </StretchTrack>
       <Labels>
-        <span>{say(text.opens)}</span>
+        <span>{timeOf(text.opens)}</span>
         <b data-stage={isPerhaps ? 'open' : stage}>{label}</b>
-        <span>{say(text.closes)}</span>
+        <span>{timeOf(text.closes)}</span>
       </Labels>
     </StretchBox>
   );

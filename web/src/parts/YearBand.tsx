@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { SaleAheadView, YearBandView } from '@yaylak/contract';
-import { dayOf, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { dayOf, type Species } from '@yaylak/core';
 import { Fragment, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -8,12 +8,26 @@ import { yearBandQuery } from '../api/queries';
 import { saleAheadQuery } from '../api/selling';
 import { bandLook } from './bandLook';
 import { colour, phone, space } from '../theme/tokens';
-import { countText, shortDate } from '../words/format';
+import { shortDate } from '../words/format';
 import { useSpecies } from '../words/useHolding';
 import { goesText, hasReady, keptText, readyText } from '../words/saleAhead';
 import { PlainList } from './PlainList';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+const MONTHS = [
+  say('Jan'),
+  say('Feb'),
+  say('Mar'),
+  say('Apr'),
+  say('May'),
+  say('Jun'),
+  say('Jul'),
+  say('Aug'),
+  say('Sep'),
+  say('Oct'),
+  say('Nov'),
+  say('Dec'),
+];
 const KIND_WORDS = { births: 'born', rearing: 'rearing' } as const;
 
 type BandLane = YearBandView['lanes'][number];
@@ -41,7 +55,13 @@ function blocksOf(lane: BandLane, sales: SaleAheadView | undefined): BlockOnBand
       from: b.from,
       to: b.to,
       isPlanned: true,
-      words: `${name}, planned: ${plannedWords[b.kind]}, ${shortDate(b.from)} to ${shortDate(b.to)} (${b.name})`,
+      words: say('{name}, planned: {value}, {date} to {date2} ({name2})', {
+        name,
+        value: plannedWords[b.kind],
+        date: shortDate(b.from),
+        date2: shortDate(b.to),
+        name2: b.name,
+      }),
       opens: `/year?plan=${b.planId}`,
     })),
     ...carrying.map((b) => ({
@@ -50,7 +70,16 @@ function blocksOf(lane: BandLane, sales: SaleAheadView | undefined): BlockOnBand
       from: b.from,
       to: b.to,
       isPlanned: b.isExpected,
-      words: `${name}: ${b.isExpected ? `${birth} expected` : plannedWords[b.kind]}, ${countText(b.females, 'female', 'females')} served, ${shortDate(b.from)} to ${shortDate(b.to)}`,
+      words: say(
+        '{name}: {value}, {females} {females, plural, one {female} other {females}} served, {date} to {date2}',
+        {
+          name,
+          value: b.isExpected ? say('{birth} expected', { birth }) : plannedWords[b.kind],
+          females: b.females,
+          date: shortDate(b.from),
+          date2: shortDate(b.to),
+        },
+      ),
       opens: `/carrying?species=${species}&season=${b.season}`,
     })),
     ...loads.map((l) => ({
@@ -59,7 +88,12 @@ function blocksOf(lane: BandLane, sales: SaleAheadView | undefined): BlockOnBand
       from: l.on,
       to: l.on,
       isPlanned: false,
-      words: `${name}: load for ${l.outletName}, ${countText(l.heads, 'head', 'head')}, ${shortDate(l.on)}`,
+      words: say('{name}: load for {outletName}, {heads} {heads, plural, one {head} other {head}}, {date}', {
+        name,
+        outletName: l.outletName,
+        heads: l.heads,
+        date: shortDate(l.on),
+      }),
       opens: `/selling/loads/${l.id}`,
     })),
     ...blocks.map((b) => ({
@@ -68,7 +102,13 @@ function blocksOf(lane: BandLane, sales: SaleAheadView | undefined): BlockOnBand
       from: b.from,
       to: b.to,
       isPlanned: false,
-      words: `${name}: ${b.young} ${KIND_WORDS[b.kind]}, ${shortDate(b.from)} to ${shortDate(b.to)}`,
+      words: say('{name}: {young} {kind}, {date} to {date2}', {
+        name,
+        young: b.young,
+        kind: KIND_WORDS[b.kind],
+        date: shortDate(b.from),
+        date2: shortDate(b.to),
+      }),
       opens: `/animals?species=${species}&bornIn=${b.batchFrom.slice(0, 4)}&presence=all`,
     })),
     ...(sales ? salesOf(species, sales) : []),
@@ -123,7 +163,7 @@ export function YearBand() {
   // One stop of the tab key: the block last stood on, else one of today.
   const stop = (all.find((b) => b.id === here) ?? all.find((b) => b.to >= data.today) ?? all[0])?.id;
   return (
-    <Lanes role="group" aria-label={`The year ${data.year}`}>
+    <Lanes role="group" aria-label={say('The year {year}', { year: data.year })}>
       <span />
       <Months aria-hidden>
         {MONTHS.map((m) => (
@@ -133,7 +173,7 @@ export function YearBand() {
       {lanes.map((lane) => (
         <Fragment key={lane.species}>
           <LaneName>{SPECIES_WORDS[lane.species].name}</LaneName>
-          <Lane aria-label={`${SPECIES_WORDS[lane.species].name} in ${data.year}`}>
+          <Lane aria-label={say('{name} in {year}', { name: SPECIES_WORDS[lane.species].name, year: data.year })}>
             {lane.blocks.map((b) => (
               <li key={b.id} style={{ left: `${at(b.from)}%`, width: `${Math.max(0.6, at(b.to, 1) - at(b.from))}%` }}>
                 <Block

@@ -14,6 +14,7 @@ import styled from 'styled-components';
 import { colour, space } from '../theme/tokens';
 import { Button } from './Button';
 import { Row } from './Panel';
+import { say } from '@yaylak/contract';
 
 interface Unsaved {
   /** Says whether a form has something typed in it that is nowhere else; `undefined` when the form is gone. */
@@ -111,13 +112,13 @@ function BackGuard({ isAnyUnsaved }: { readonly isAnyUnsaved: () => boolean }) {
 function Ask({ onKeep, onLeave }: { readonly onKeep: () => void; readonly onLeave: () => void }) {
   return (
     <Asked role="alert">
-      <p>What you typed is not saved yet.</p>
+      <p>{say('What you typed is not saved yet.')}</p>
       <Row>
         <Button kind="main" autoFocus onPress={onKeep}>
-          Keep editing
+          {say('Keep editing')}
         </Button>
         <Button kind="danger" onPress={onLeave}>
-          Leave without saving
+          {say('Leave without saving')}
         </Button>
       </Row>
     </Asked>

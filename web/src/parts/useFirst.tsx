@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Button } from './Button';
+import { say } from '@yaylak/contract';
 
 /** The first of a long list, and the button that shows the rest; no button where all are in sight anyway. */
 export function useFirst<T>(
@@ -12,7 +13,7 @@ export function useFirst<T>(
     more:
       all.length > count ? (
         <Button kind="quiet" onPress={() => setAll(!isAll)}>
-          {isAll ? 'Show fewer' : `Show all ${all.length}`}
+          {isAll ? say('Show fewer') : say('Show all {n}', { n: all.length })}
         </Button>
       ) : null,
   };

@@ -5,6 +5,7 @@ import { ask } from '../api/client';
 import { holdingQuery } from '../api/queries';
 import { readAgain } from '../api/readAgain';
 import { useUndo } from './Undo';
+import { say } from '@yaylak/contract';
 
 /** Saves a change of the settings and offers the way back. @returns what went wrong, in words */
 export type SaveHolding = (change: Omit<ChangeHolding, 'version'>) => Promise<string | undefined>;
@@ -15,7 +16,7 @@ export function useSaveHolding(): SaveHolding {
   const undo = useUndo();
   return useCallback(
     async (change) => {
-      if (!before) return 'The settings are not here yet. Wait a moment and save again.';
+      if (!before) return say('The settings are not here yet. Wait a moment and save again.');
       const patch = async (body: ChangeHolding): Promise<HoldingView> => {
         const saved = await ask<HoldingView>('/api/holding', { method: 'PATCH', body });
         void readAgain(client);
@@ -24,7 +25,7 @@ export function useSaveHolding(): SaveHolding {
       try {
         const saved = await patch({ version: before.version, ...change });
         undo.offer({
-          done: 'Saved the settings',
+          done: say('Saved the settings'),
           undo: async () => {
             const { name, keeper, unit, dateOrder, currency, pointsWeights, overrides, keeps } = before;
             const { scorers, resources, calendar, decisionMarks, choosing } = before;

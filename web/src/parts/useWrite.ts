@@ -1,6 +1,7 @@
 import { useCallback } from 'react';
 import { useRecord, type EntryDraft, type RecordOutcome } from '../outbox/useRecord';
 import { useUndo } from './Undo';
+import { say } from '@yaylak/contract';
 
 type Kept = Exclude<RecordOutcome, { kind: 'refused' }>;
 
@@ -21,7 +22,9 @@ export function useWrite(): (
       const words = typeof done === 'string' ? done : done(outcome);
       const isKeptHere = outcome.kind === 'kept-here';
       undo.offer({
-        done: isKeptHere ? `${words.replace(/\.$/, '')}. It is kept on this device until the server is back` : words,
+        done: isKeptHere
+          ? say('{replace}. It is kept on this device until the server is back', { replace: words.replace(/\.$/, '') })
+          : words,
         undo: { kind: 'strike', entries: outcome.entries.map(({ id, on }) => ({ id, on })) },
       });
       return [];

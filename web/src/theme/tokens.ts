@@ -1,3 +1,5 @@
+import { say } from '@yaylak/contract';
+
 /** Colours by meaning; the light ones are undyed wool and plant dyes, the barn ones the same by lamp light. */
 const light = {
   ground: '#F4EEE2',
@@ -83,9 +85,9 @@ export const touchable = `
 `;
 
 export const fonts = {
-  heading: "'Bricolage Grotesque Variable', sans-serif",
-  text: "'Atkinson Hyperlegible Next Variable', sans-serif",
-  mono: "'Atkinson Hyperlegible Mono Variable', monospace",
+  heading: say("'Bricolage Grotesque Variable', sans-serif"),
+  text: say("'Atkinson Hyperlegible Next Variable', sans-serif"),
+  mono: say("'Atkinson Hyperlegible Mono Variable', monospace"),
 };
 
 /** The plastic of real tags; dark ink stays readable on each. */

@@ -1,12 +1,13 @@
 import { birthText, isoOf, readTypedBirth, type BirthKnownTo, type DateOrder, type Day } from '@yaylak/core';
+import { say } from '@yaylak/contract';
 
 /** How a birth can be typed, in the order the holding writes days in. */
 export const BIRTH_HINTS: Readonly<Record<DateOrder, string>> = {
-  'day-month': '12.3.2024, or 3.2024, or 2024',
-  'month-day': '3/12/2024, or 3/2024, or 2024',
-  'year-month': '2024-03-12, or 2024-03, or 2024',
+  'day-month': say('12.3.2024, or 3.2024, or 2024'),
+  'month-day': say('3/12/2024, or 3/2024, or 2024'),
+  'year-month': say('2024-03-12, or 2024-03, or 2024'),
 };
-export const BIRTH_ASKED = 'Give the day it was born, its month as 3.2024 or its year; or leave it empty.';
+export const BIRTH_ASKED = say('Give the day it was born, its month as 3.2024 or its year; or leave it empty.');
 
 interface BirthTyped {
   readonly bornOn: string | null;

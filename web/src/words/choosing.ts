@@ -1,12 +1,10 @@
 import type { ChoosingSet, DraftDecision, TraitState, ValueView } from '@yaylak/contract';
 import {
   dayOf,
-  fieldWord,
   fromKg,
   halfWidth80,
   scaleUnit,
   SPECIES,
-  SPECIES_WORDS,
   type BreedingTraitName,
   type EyeState,
   type RankScale,
@@ -16,6 +14,7 @@ import {
 } from '@yaylak/core';
 import { figureText, moneyText, monthYear, surePointsText } from './format';
 import { DECISION_WORDS, TRAIT_WORDS } from './reasons';
+import { say, fieldWord, SPECIES_WORDS } from '@yaylak/contract';
 
 /**
  * A set by its field word and its months of birth: `ewe lambs of Apr to May 2026`; the grown by their word alone. A word
@@ -27,10 +26,10 @@ export function setWords({ species, sex, from, to }: ChoosingSet, today: string)
   const word = fieldWord({ species, sex }, age, true);
   const isShared = SPECIES.some((other) => other !== species && SPECIES_WORDS[other].grown[sex].includes(word));
   const named = isCrop
-    ? `${word} of ${monthsWords(from, to)}`
+    ? say('{word} of {months}', { word, months: monthsWords(from, to) })
     : sex === 'unknown'
-      ? `${word} not sexed`
-      : `grown ${word}`;
+      ? say('{word} not sexed', { word })
+      : say('grown {word}', { word });
   return isShared ? `${named}, ${SPECIES_WORDS[species].plural}` : named;
 }
 
@@ -39,34 +38,34 @@ function monthsWords(from: string, to: string): string {
   const [first, last] = [monthYear(from), monthYear(to)];
   if (first === last) return last;
   const isOneYear = from.slice(0, 4) === to.slice(0, 4);
-  return `${isOneYear ? first.replace(/\s\d{4}$/, '') : first} to ${last}`;
+  return say('{value} to {last}', { value: isOneYear ? first.replace(/\s\d{4}$/, '') : first, last });
 }
 
 export const EYE_WORDS: Readonly<Record<EyeState, string>> = {
-  fails: 'fails',
-  passes: 'passes',
-  'in-part': 'passes so far',
-  'not-looked': 'not looked at',
+  fails: say('fails'),
+  passes: say('passes'),
+  'in-part': say('passes so far'),
+  'not-looked': say('not looked at'),
 };
 
 export const RELIABILITY_TEXT: Readonly<Record<ReliabilityWord, string>> = {
-  guess: 'a guess',
-  fair: 'fair',
-  good: 'good',
+  guess: say('a guess'),
+  fair: say('fair'),
+  good: say('good'),
 };
 
 export const DRAFT_DECISION_WORDS: Readonly<Record<DraftDecision, string>> = {
   ...DECISION_WORDS,
-  undecided: 'Undecided',
+  undecided: say('Undecided'),
 };
 
 /** What had been decided on one that left before it came to that. */
 export const WAS_TO_BE: Readonly<Record<DraftDecision, string>> = {
-  keep: 'it was to stay',
-  second: 'it was to go to the second string',
-  sell: 'it was to be sold',
-  cull: 'it was to be culled',
-  undecided: 'nothing was decided yet',
+  keep: say('it was to stay'),
+  second: say('it was to go to the second string'),
+  sell: say('it was to be sold'),
+  cull: say('it was to be culled'),
+  undecided: say('nothing was decided yet'),
 };
 
 /** What an animal is worth in a ranking, with how wide the guess is. */
@@ -100,7 +99,7 @@ const IN_WEIGHT: readonly BreedingTraitName[] = ['growth', 'litter-weaned', 'gro
 
 /** The unit a trait's values are told in. */
 export const traitUnit = (trait: BreedingTraitName, species: Species, unit: WeightUnit): string =>
-  IN_WEIGHT.includes(trait) ? scaleUnit(species, unit) : trait === 'young-born' ? 'a litter' : 'points';
+  IN_WEIGHT.includes(trait) ? scaleUnit(species, unit) : trait === 'young-born' ? say('a litter') : say('points');
 
 /** A figure of a trait in its unit, with a sign where it is a difference. */
 export function traitFigure(
@@ -129,10 +128,10 @@ export function traitStateText({ trait, state, records, needed }: TraitState): s
     case 'values':
       return undefined;
     case 'too-few':
-      return `${name}: ${records} of ${needed} records needed.`;
+      return say('{name}: {records} of {needed} records needed.', { name, records, needed });
     case 'no-spread':
-      return `${name}: all records are alike, so nothing tells one animal from another.`;
+      return say('{name}: all records are alike, so nothing tells one animal from another.', { name });
     case 'loop':
-      return `${name}: an animal is its own ancestor in the book. Correct the parents.`;
+      return say('{name}: an animal is its own ancestor in the book. Correct the parents.', { name });
   }
 }

@@ -1,33 +1,62 @@
 import type { Kilograms, LitterDoubt, ReadingDoubt, Species, WeightUnit } from '@yaylak/core';
-import { countText, weightText } from './format';
+import { weightText } from './format';
+import { say } from '@yaylak/contract';
 
 /** What is likely of a reading that is doubted: `38.0 kg 30 days before; up to 58.0 kg is likely.` */
 export function doubtWords(doubt: ReadingDoubt, unit: WeightUnit, species: Species): string {
   const weight = (kg: Kilograms): string => weightText(kg, unit, species);
   switch (doubt.kind) {
     case 'jump':
-      return `${weight(doubt.fromKg)} ${countText(doubt.days, 'day', 'days')} before; up to ${weight(doubt.likelyUpToKg)} is likely.`;
+      return say('{weight} {days} {days, plural, one {day} other {days}} before; up to {weight2} is likely.', {
+        weight: weight(doubt.fromKg),
+        days: doubt.days,
+        weight2: weight(doubt.likelyUpToKg),
+      });
     case 'fall':
-      return `${weight(doubt.fromKg)} ${countText(doubt.days, 'day', 'days')} before; down to ${weight(doubt.likelyDownToKg)} is likely.`;
+      return say('{weight} {days} {days, plural, one {day} other {days}} before; down to {weight2} is likely.', {
+        weight: weight(doubt.fromKg),
+        days: doubt.days,
+        weight2: weight(doubt.likelyDownToKg),
+      });
     case 'same-day':
-      return `${weight(doubt.fromKg)} on the same day.`;
+      return say('{weight} on the same day.', { weight: weight(doubt.fromKg) });
     case 'for-age':
-      return `${doubt.ageDays === 0 ? 'At birth' : `At ${countText(doubt.ageDays, 'day', 'days')} old`} ${weight(doubt.lowKg)} to ${weight(doubt.highKg)} is likely.`;
+      return say('{value} {weight} to {weight2} is likely.', {
+        value:
+          doubt.ageDays === 0
+            ? say('At birth')
+            : say('At {ageDays} {ageDays, plural, one {day} other {days}} old', { ageDays: doubt.ageDays }),
+        weight: weight(doubt.lowKg),
+        weight2: weight(doubt.highKg),
+      });
   }
 }
 
 /** ` Did you mean 58.5 kg?`, where something is likely. */
 export const meantText = (likelyKg: Kilograms | undefined, unit: WeightUnit, species: Species): string =>
-  likelyKg === undefined ? '' : ` Did you mean ${weightText(likelyKg, unit, species)}?`;
+  likelyKg === undefined ? '' : ` ${say('Did you mean {weight}?', { weight: weightText(likelyKg, unit, species) })}`;
 
 /** A reading to be looked at before it is kept: the reading, what stands against it, and what was likely meant. */
 export const checkReadingText = (kg: Kilograms, doubt: ReadingDoubt, unit: WeightUnit, species: Species): string =>
-  `Check the reading: ${weightText(kg, unit, species)}. ${doubtWords(doubt, unit, species)}${meantText(doubt.likelyKg, unit, species)}`;
+  say('Check the reading: {weight}. {doubt}{meant}', {
+    weight: weightText(kg, unit, species),
+    doubt: doubtWords(doubt, unit, species),
+    meant: meantText(doubt.likelyKg, unit, species),
+  });
 
 /** What is to be looked at of a litter that was weighed together. */
 export function litterDoubtText(doubt: LitterDoubt, unit: WeightUnit, species: Species): string {
-  if (doubt.kind === 'heads') return `${doubt.count} on the scale, and the litter has ${doubt.heads}. Count again.`;
-  return `Check the reading: ${weightText(doubt.eachKg, unit, species)} each. ${doubtWords(doubt.doubt, unit, species)}${
-    doubt.likelyKg === undefined ? '' : ` Did you mean ${weightText(doubt.likelyKg, unit, species)} together?`
-  }`;
+  if (doubt.kind === 'heads')
+    return say('{count} on the scale, and the litter has {heads}. Count again.', {
+      count: doubt.count,
+      heads: doubt.heads,
+    });
+  return say('Check the reading: {weight} each. {doubt}{value}', {
+    weight: weightText(doubt.eachKg, unit, species),
+    doubt: doubtWords(doubt.doubt, unit, species),
+    value:
+      doubt.likelyKg === undefined
+        ? ''
+        : ` ${say('Did you mean {weight} together?', { weight: weightText(doubt.likelyKg, unit, species) })}`,
+  });
 }

@@ -1,6 +1,6 @@
 import type { Entry } from '@yaylak/contract';
 import { BODY_MEASURES, spacedDigits, type ArrivalWay, type LookGrade, type Standard } from '@yaylak/core';
-import { amountText, countText, figureText, fullDate, weightText } from './format';
+import { amountText, figureText, fullDate, weightText } from './format';
 import { CHECK_WORDS, MOB_WORDS, scoreText } from './condition';
 import { BIRTH_LINES, departureWords } from './births';
 import { CARRYING_LINES } from './carrying';
@@ -9,12 +9,13 @@ import type { Lines, Told } from './lines';
 import { carcassText, finishText } from './selling';
 import { DECISION_WORDS } from './reasons';
 import { CARE_WORDS, MEASURE_WORDS, PURPOSE_WORDS, ROUTE_WORDS } from './stations';
+import { say } from '@yaylak/contract';
 
 const ARRIVAL_WORDS: Readonly<Record<ArrivalWay, string>> = {
-  born: 'Born here',
-  bought: 'Bought',
-  found: 'Found and taken in',
-  named: 'Known by its number, as a parent',
+  born: say('Born here'),
+  bought: say('Bought'),
+  found: say('Found and taken in'),
+  named: say('Known by its number, as a parent'),
 };
 
 const LINES: Lines = {
@@ -22,39 +23,74 @@ const LINES: Lines = {
   weight: (entry, told) => `${weightText(entry.kg, told.unit, told.species)}, ${entry.method}`,
   identifier: (entry) =>
     entry.kind === 'electronic'
-      ? `Electronic ${spacedDigits(entry.text)} fitted`
-      : `${entry.colour ? `${entry.colour} ` : ''}${entry.kind === 'name' ? 'named' : 'tag'} ${entry.text}`,
-  'identifier-end': (entry) => `Tag ${entry.how}${entry.reason ? `: ${entry.reason}` : ''}`,
-  move: (_, told) => `Moved to ${told.groupName ?? 'a group'}`,
+      ? say('Electronic {spacedDigits} fitted', { spacedDigits: spacedDigits(entry.text) })
+      : `${entry.colour ? `${entry.colour} ` : ''}${entry.kind === 'name' ? say('named') : say('tag')} ${entry.text}`,
+  'identifier-end': (entry) =>
+    say('Tag {how}{value}', { how: entry.how, value: entry.reason ? `: ${entry.reason}` : '' }),
+  move: (_, told) => say('Moved to {n}', { n: told.groupName ?? say('a group') }),
   mark: (entry) =>
-    `Marked ${entry.colour} on the ${entry.place}: ${entry.purpose}${entry.until ? `, to ${fullDate(entry.until)}` : ''}`,
-  passage: (entry) => `${passageWords(entry.gate, entry.suggested)}${entry.why ? `, passed by: ${entry.why}` : ''}`,
+    say('Marked {colour} on the {place}: {purpose}{value}', {
+      colour: entry.colour,
+      place: entry.place,
+      purpose: entry.purpose,
+      value: entry.until ? say(', to {date}', { date: fullDate(entry.until) }) : '',
+    }),
+  passage: (entry) =>
+    `${passageWords(entry.gate, entry.suggested)}${entry.why ? say(', passed by: {why}', { why: entry.why }) : ''}`,
   choice: (entry) =>
-    `Chosen: ${DECISION_WORDS[entry.decision].toLowerCase()}${entry.reason ? ` (${entry.reason})` : ''}`,
+    say('Chosen: {word}{value}', {
+      word: DECISION_WORDS[entry.decision].toLowerCase(),
+      value: entry.reason ? ` (${entry.reason})` : '',
+    }),
   departure: (entry, told) => departureWords(entry, told),
   note: (entry) => entry.text,
   treatment(entry, told) {
-    const withheld = entry.meatDays ? `, meat withheld ${countText(entry.meatDays, 'day', 'days')}` : '';
-    return `${told.productName ?? 'A remedy'}, ${amountText(entry.amount)} ${entry.unit} ${ROUTE_WORDS[entry.route]}${entry.reason ? ` (${entry.reason})` : ''}${withheld}`;
+    const withheld = entry.meatDays
+      ? say(', meat withheld {meatDays} {meatDays, plural, one {day} other {days}}', { meatDays: entry.meatDays })
+      : '';
+    return `${told.productName ?? say('A remedy')}, ${amountText(entry.amount)} ${entry.unit} ${ROUTE_WORDS[entry.route]}${entry.reason ? ` (${entry.reason})` : ''}${withheld}`;
   },
   measure: (entry) =>
-    `Measured: ${BODY_MEASURES.flatMap((m) => (entry[m] === undefined ? [] : [`${MEASURE_WORDS[m].toLowerCase()} ${figureText(entry[m], 1)} cm`])).join(', ')}`,
+    say('Measured: {list}', {
+      list: BODY_MEASURES.flatMap((m) =>
+        entry[m] === undefined
+          ? []
+          : [say('{word} {figure} cm', { word: MEASURE_WORDS[m].toLowerCase(), figure: figureText(entry[m], 1) })],
+      ).join(', '),
+    }),
   finish: (entry) => finishText(entry),
   carcass: (entry, told) => carcassText(entry, told),
   look: (entry, told) => lookWords(entry.grades, told.standards),
   sample: (entry) =>
-    `Sample: ${PURPOSE_WORDS[entry.purpose]}, tube ${entry.tube}${entry.reason === undefined ? '' : ` (too soon: ${entry.reason})`}`,
+    say('Sample: {purpose}, tube {tube}{value}', {
+      purpose: PURPOSE_WORDS[entry.purpose],
+      tube: entry.tube,
+      value: entry.reason === undefined ? '' : ` ${say('(too soon: {reason})', { reason: entry.reason })}`,
+    }),
   care: (entry) => `${CARE_WORDS[entry.kind]}${entry.method ? `: ${entry.method}` : ''}`,
   'litter-weight': (entry, told) =>
-    `Litter of ${entry.count}: ${weightText(entry.totalKg, told.unit, told.species)} together`,
-  score: (entry) => `Scored ${scoreText(entry.score)} by ${entry.scoredBy}`,
+    say('Litter of {count}: {weight} together', {
+      count: entry.count,
+      weight: weightText(entry.totalKg, told.unit, told.species),
+    }),
+  score: (entry) => say('Scored {score} by {scoredBy}', { score: scoreText(entry.score), scoredBy: entry.scoredBy }),
   mob: (entry) =>
-    `To the ${MOB_WORDS[entry.mob]} mob${entry.suggested && entry.suggested !== entry.mob ? ` (suggested: ${MOB_WORDS[entry.suggested]})` : ''}`,
+    say('To the {mob} mob{value}', {
+      mob: MOB_WORDS[entry.mob],
+      value:
+        entry.suggested && entry.suggested !== entry.mob
+          ? ` ${say('(suggested: {mob})', { mob: MOB_WORDS[entry.suggested] })}`
+          : '',
+    }),
   check: (entry) =>
     `${CHECK_WORDS[entry.what][entry.isFound ? 'found' : 'clear']}${entry.words ? `: ${entry.words}` : ''}`,
-  reservation: (entry) => `Reserved for ${entry.buyer}${entry.until ? `, to ${fullDate(entry.until)}` : ''}`,
-  release: () => 'Reservation let go',
-  strike: () => 'Struck out',
+  reservation: (entry) =>
+    say('Reserved for {buyer}{value}', {
+      buyer: entry.buyer,
+      value: entry.until ? say(', to {date}', { date: fullDate(entry.until) }) : '',
+    }),
+  release: () => say('Reservation let go'),
+  strike: () => say('Struck out'),
   ...MATING_LINES,
   ...CARRYING_LINES,
   ...BIRTH_LINES,
@@ -66,16 +102,19 @@ export const entryWords = (entry: Entry, told: Told): string =>
 
 const passageWords = (gate: string | undefined, suggested: string | undefined): string =>
   gate === undefined
-    ? 'Through the race'
-    : `Through the race, out by ${gate}${suggested && suggested !== gate ? ` (suggested: ${suggested})` : ''}`;
+    ? say('Through the race')
+    : say('Through the race, out by {gate}{value}', {
+        gate,
+        value: suggested && suggested !== gate ? ` ${say('(suggested: {suggested})', { suggested })}` : '',
+      });
 
 /** What failed of a look-over, and the points given. */
 export function lookWords(grades: Readonly<Record<string, LookGrade>>, standards: readonly Standard[]): string {
   const nameOf = (id: string): string => (standards.find((s) => s.id === id)?.name ?? id).toLowerCase();
   const failed = Object.entries(grades).flatMap(([id, grade]) => (grade === 'fail' ? [nameOf(id)] : []));
   const points = Object.entries(grades).flatMap(([id, grade]) =>
-    typeof grade === 'number' ? [`${nameOf(id)} ${grade} of 5`] : [],
+    typeof grade === 'number' ? [say('{name} {grade} of 5', { name: nameOf(id), grade })] : [],
   );
-  const verdict = failed.length > 0 ? `fails ${failed.join(', ')}` : 'nothing failed';
-  return `Looked over: ${[verdict, ...points].join(', ')}`;
+  const verdict = failed.length > 0 ? say('fails {list}', { list: failed.join(', ') }) : say('nothing failed');
+  return say('Looked over: {list}', { list: [verdict, ...points].join(', ') });
 }

@@ -1,8 +1,18 @@
-import { weightText, type BiasView, type GainView, type ShareView } from '@yaylak/contract';
+import {
+  weightText,
+  type BiasView,
+  type GainView,
+  type ShareView,
+  say,
+  SPECIES_WORDS,
+  dateWords,
+  fixedText,
+  grouped,
+  shortFigure,
+} from '@yaylak/contract';
 import {
   fromKg,
   halfWidth80,
-  SPECIES_WORDS,
   toKg,
   type Age,
   type BirthKnownTo,
@@ -19,8 +29,9 @@ export { weightText } from '@yaylak/contract';
 const THIN = '\u00a0';
 const MINUS = '\u2212';
 
-const signed = (text: string, value: number): string => (value < 0 && !/^[0.]*$/.test(text) ? `${MINUS}${text}` : text);
-const fixed = (value: number, digits: number): string => signed(Math.abs(value).toFixed(digits), value);
+const signed = (text: string, value: number): string =>
+  value < 0 && !/^[0.,]*$/.test(text) ? `${MINUS}${text}` : text;
+const fixed = (value: number, digits: number): string => signed(fixedText(Math.abs(value), digits), value);
 
 /** A figure without a unit, with a true minus: `−2.8`. */
 export const figureText = (value: number, digits: number): string => fixed(value, digits);
@@ -31,18 +42,18 @@ export const sureWeightText = (kg: number, standardError: number, unit: WeightUn
 
 /** Points with how wide the guess is, four times out of five: `62.7 ± 5.9 points`. */
 export const surePointsText = (points: number, standardError: number): string =>
-  `${fixed(points, 1)} ± ${fixed(halfWidth80(standardError), 1)} points`;
+  say('{fixed} ± {fixed2} points', { fixed: fixed(points, 1), fixed2: fixed(halfWidth80(standardError), 1) });
 
 /** A difference with its sign: `+6.9 kg`. */
 export function differenceText(kg: number, unit: ScaleUnit): string {
   const text = fixed(fromKg(kg, unit), unit === 'g' ? 0 : 1);
-  return `${text.startsWith(MINUS) || /^0(\.0)?$/.test(text) ? '' : '+'}${text}${THIN}${unit}`;
+  return `${text.startsWith(MINUS) || /^0([.,]0)?$/.test(text) ? '' : '+'}${text}${THIN}${unit}`;
 }
 
 /** The unit as a word: one, and many. */
 export const UNIT_WORDS: Readonly<Record<WeightUnit, readonly [one: string, many: string]>> = {
-  kg: ['kilogram', 'kilograms'],
-  lb: ['pound', 'pounds'],
+  kg: [say('kilogram'), say('kilograms')],
+  lb: [say('pound'), say('pounds')],
 };
 
 /** How a gain is said on a scale: grams a day beside kilograms and grams, pounds or ounces a day beside these. */
@@ -73,58 +84,63 @@ export const gainFigures = (gain: Pick<GainView, 'kgPerDay' | 'halfWidth'>, scal
   `${daily(gain.kgPerDay, scale)} ± ${daily(gain.halfWidth, scale)}`;
 
 /** An amount in a dose unit as it is read off a syringe: `8.5`, `0.25`, no zeros behind. */
-export const amountText = (amount: number): string => String(Number(amount.toFixed(3)));
+export const amountText = (amount: number): string => shortFigure(amount, 3);
 
-const percent = (ratio: number): string => `${Math.abs((ratio - 1) * 100).toFixed(1)}${THIN}%`;
+const percent = (ratio: number): string => `${fixedText(Math.abs((ratio - 1) * 100), 1)}${THIN}%`;
 
 /** How a tape or an eye reads: `reads 7.1 % high`. */
 export const readsText = ({ ratio }: Pick<BiasView, 'ratio'>): string =>
-  Math.abs(ratio - 1) < 0.0005 ? 'reads true' : `reads ${percent(ratio)} ${ratio > 1 ? 'high' : 'low'}`;
+  Math.abs(ratio - 1) < 0.0005
+    ? say('reads true')
+    : say('reads {percent} {value}', { percent: percent(ratio), value: ratio > 1 ? say('high') : say('low') });
 
 /** A bias as a ratio with its range, four times out of five: `1.071 (1.063 to 1.080)`. */
 export const biasText = ({ ratio, low, high }: Pick<BiasView, 'ratio' | 'low' | 'high'>): string =>
-  `${ratio.toFixed(3)}${low === null || high === null ? ', from one pair' : ` (${low.toFixed(3)} to ${high.toFixed(3)})`}`;
+  `${fixedText(ratio, 3)}${low === null || high === null ? say(', from one pair') : ` ${say('({n} to {n2})', { n: fixedText(low, 3), n2: fixedText(high, 3) })}`}`;
 
 /** What can be said of a gain. */
 export function verdictText(gain: GainView): string {
   switch (gain.verdict) {
     case 'above':
-      return 'growing';
+      return say('growing');
     case 'below':
-      return 'not growing as it should';
+      return say('not growing as it should');
     case 'too-soon':
-      return 'too soon to tell';
+      return say('too soon to tell');
     case 'no-group':
-      return 'no group to compare with';
+      return say('no group to compare with');
   }
 }
 
 export function ageText(age: Age, knownTo?: BirthKnownTo): string {
   // Of one known by its year alone, months would be made up.
-  const about = knownTo === undefined ? '' : 'about ';
-  if (knownTo === 'year' && age.unit === 'years') return `about ${age.count} ${age.count === 1 ? 'year' : 'years'}`;
+  const about = knownTo === undefined ? '' : `${say('about')} `;
+  if (knownTo === 'year' && age.unit === 'years')
+    return say('about {count} {count, plural, one {year} other {years}}', { count: age.count });
   return `${about}${exactAgeText(age)}`;
 }
 
 function exactAgeText(age: Age): string {
-  const many = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;
+  const many = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : say('s')}`;
   if (age.unit === 'years')
-    return age.months > 0 ? `${many(age.count, 'year')} ${many(age.months, 'month')}` : many(age.count, 'year');
+    return age.months > 0
+      ? `${many(age.count, say('year'))} ${many(age.months, say('month'))}`
+      : many(age.count, say('year'));
   return many(age.count, age.unit.slice(0, -1));
 }
 
 const utc = (iso: string): Date => new Date(`${iso.slice(0, 10)}T00:00:00Z`);
 /** A day in words; nothing of one that is not typed whole yet. */
-const inWords = (words: Intl.DateTimeFormat, iso: string): string => (iso === '' ? '' : words.format(utc(iso)));
-const dayMonth = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
-const withYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
-const monthAndYear = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: 'UTC' });
-const monthOnly = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' });
-const long = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
+const inWords = (words: (date: Date) => string, iso: string): string => (iso === '' ? '' : words(utc(iso)));
+const dayMonth = dateWords({ day: 'numeric', month: 'short' });
+const withYear = dateWords({ day: 'numeric', month: 'short', year: 'numeric' });
+const monthAndYear = dateWords({ month: 'short', year: 'numeric' });
+const monthOnly = dateWords({ month: 'short' });
+const long = dateWords({ weekday: 'long', day: 'numeric', month: 'long' });
 
 /** A birth as far as it is known: `12 Mar 2024`, `Mar 2024`, `2024`. */
 export const birthDate = (iso: string, knownTo: BirthKnownTo | null | undefined): string =>
-  knownTo === 'year' ? iso.slice(0, 4) : knownTo === 'month' ? monthAndYear.format(utc(iso)) : fullDate(iso);
+  knownTo === 'year' ? iso.slice(0, 4) : knownTo === 'month' ? monthAndYear(utc(iso)) : fullDate(iso);
 
 /** `23 Nov`. */
 export const shortDate = (iso: string): string => inWords(dayMonth, iso);
@@ -133,42 +149,49 @@ export const fullDate = (iso: string): string => inWords(withYear, iso);
 /** `Nov 2026`. */
 export const monthYear = (iso: string): string => inWords(monthAndYear, iso);
 /** `Jan` of the first month. */
-export const monthName = (month: number): string => monthOnly.format(new Date(Date.UTC(2000, month - 1, 15)));
+export const monthName = (month: number): string => monthOnly(new Date(Date.UTC(2000, month - 1, 15)));
 /** `Monday 23 November`. */
 export const longDate = (iso: string): string => inWords(long, iso).replace(',', '');
 
-const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' });
+const weekday = dateWords({ weekday: 'short' });
 /** A local time as it is said beside a day: `22:00` today, `Tue 04:00` within the week, else `4 Dec 04:00`. */
 export function dayAndHour(at: string, today: string): string {
   const days = Math.round((utc(at).getTime() - utc(today).getTime()) / 86_400_000);
   const hour = at.slice(11, 16);
   if (days === 0) return hour;
-  return `${Math.abs(days) < 6 ? weekday.format(utc(at)) : shortDate(at)} ${hour}`;
+  return `${Math.abs(days) < 6 ? weekday(utc(at)) : shortDate(at)} ${hour}`;
 }
 
 /** A share with its range, four times out of five: `83 % (76 to 88 %) of 29`. */
 export const shareText = ({ share, low, high, of }: ShareView): string =>
-  `${Math.round(share * 100)}${THIN}% (${Math.round(low * 100)} to ${Math.round(high * 100)}${THIN}%) of ${of}`;
+  say('{share}\u00a0% ({low} to {high}\u00a0%) of {of}', {
+    share: Math.round(share * 100),
+    low: Math.round(low * 100),
+    high: Math.round(high * 100),
+    of,
+  });
 
 const BORN_AS = ['single', 'twin', 'triplet', 'quadruplet'];
 /** How it was born and reared: `twin, reared single`. */
 export function bornText(species: Species, birthType: number | null, rearingType: number | null): string {
-  if (birthType === null) return 'not known';
-  if (SPECIES_WORDS[species].isInGrams) return `litter of ${birthType}`;
-  const born = BORN_AS[birthType - 1] ?? `one of ${birthType}`;
+  if (birthType === null) return say('not known');
+  if (SPECIES_WORDS[species].isInGrams) return say('litter of {birthType}', { birthType });
+  const born = BORN_AS[birthType - 1] ?? say('one of {birthType}', { birthType });
   if (rearingType === null || rearingType === birthType) return born;
-  return `${born}, reared ${BORN_AS[rearingType - 1] ?? `one of ${rearingType}`}`;
+  return say('{born}, reared {n}', {
+    born,
+    n: BORN_AS[rearingType - 1] ?? say('one of {rearingType}', { rearingType }),
+  });
 }
 
 /** Money kept in hundredths, with the holding's currency code: `9.00 EUR`, `1,240 EUR` from a thousand on. */
 export function moneyText(minor: number, currency: string): string {
   const digits = Math.abs(minor) >= 100_000 ? 0 : 2;
-  return `${new Intl.NumberFormat('en-GB', { minimumFractionDigits: digits, maximumFractionDigits: digits }).format(minor / 100)}${THIN}${currency}`;
+  return `${grouped(minor / 100, digits)}${THIN}${currency}`;
 }
 
 /** Whole money for a column whose heading names the currency, as estimates are no surer: `1,240`. */
-export const wholeMoney = (minor: number): string =>
-  new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 }).format(minor / 100);
+export const wholeMoney = (minor: number): string => grouped(minor / 100);
 
 /** How far two sums stand apart, from the sums as they are shown: whoever takes one from the other finds this figure. */
 export const moneyApartText = (a: number, b: number, currency: string): string =>
@@ -178,10 +201,15 @@ export const countText = (n: number, one: string, many: string): string => `${n}
 
 /** Young reared a year: "1.9 a year (1.6 to 2.2) over 3.4 years". */
 export const perYearText = ({ perYear, low, high, years }: RearedPerYear): string =>
-  `${figureText(perYear, 1)} a year (${rangeOf(low, high)}) over ${figureText(years, 1)} years`;
+  say('{figure} a year ({range}) over {figure2} years', {
+    figure: figureText(perYear, 1),
+    range: rangeOf(low, high),
+    figure2: figureText(years, 1),
+  });
 
 /** The same where a heading says what it is: "1.9 (1.6 to 2.2)". */
 export const perYearFigures = ({ perYear, low, high }: Pick<RearedPerYear, 'perYear' | 'low' | 'high'>): string =>
   `${figureText(perYear, 1)} (${rangeOf(low, high)})`;
 
-const rangeOf = (low: number, high: number): string => `${figureText(Math.max(0, low), 1)} to ${figureText(high, 1)}`;
+const rangeOf = (low: number, high: number): string =>
+  say('{figure} to {figure2}', { figure: figureText(Math.max(0, low), 1), figure2: figureText(high, 1) });

@@ -1,20 +1,21 @@
 import type { MarginRowView, MarginsBy } from '@yaylak/contract';
 import type { MarginParts } from '@yaylak/core';
 import { monthName } from './format';
+import { say } from '@yaylak/contract';
 
 export const BY_WORDS: Readonly<Record<MarginsBy, string>> = {
-  outlet: 'outlet',
-  group: 'group',
-  month: 'month',
-  breed: 'breed',
+  outlet: say('outlet'),
+  group: say('group'),
+  month: say('month'),
+  breed: say('breed'),
 };
 
 /** What stands for those that belong to none. */
 const NONE_WORDS: Readonly<Record<MarginsBy, string>> = {
-  outlet: 'no outlet named',
-  group: 'in no group',
+  outlet: say('no outlet named'),
+  group: say('in no group'),
   month: '',
-  breed: 'breed not said',
+  breed: say('breed not said'),
 };
 
 /** How a row is called. */
@@ -23,10 +24,10 @@ export const marginRowName = ({ key, name }: MarginRowView, by: MarginsBy): stri
 
 /** What goes off the price, in that order. */
 export const OFF_WORDS: Readonly<Record<Exclude<keyof MarginParts, 'priceMinor'>, string>> = {
-  haulageMinor: 'Haulage',
-  commissionMinor: 'Charges',
-  feedMinor: 'Feed',
-  remediesMinor: 'Remedies',
-  purchaseMinor: 'Bought for',
+  haulageMinor: say('Haulage'),
+  commissionMinor: say('Charges'),
+  feedMinor: say('Feed'),
+  remediesMinor: say('Remedies'),
+  purchaseMinor: say('Bought for'),
 };
 export const OFF = Object.keys(OFF_WORDS) as readonly (keyof typeof OFF_WORDS)[];

@@ -1,24 +1,25 @@
 import type { ChoosingRow } from '@yaylak/contract';
 import type { BreakdownPart, ChoosingReason, Decision, RankScale, RankTrait, WeightUnit } from '@yaylak/core';
-import { countText, differenceText, moneyText, weightText } from './format';
+import { differenceText, moneyText, weightText } from './format';
+import { say } from '@yaylak/contract';
 
 export const TRAIT_WORDS: Readonly<Record<RankTrait, string>> = {
-  growth: 'Growth',
-  damRecord: 'Dam’s litters',
-  lastGain: 'Last gain',
-  ownRecord: 'Own litters',
-  eyePoints: 'Points by eye',
-  'young-born': 'Young born',
-  'litter-weaned': 'Litter weaned',
-  'grown-weight': 'Grown weight',
-  'eye-points': 'Points by eye',
+  growth: say('Growth'),
+  damRecord: say('Dam’s litters'),
+  lastGain: say('Last gain'),
+  ownRecord: say('Own litters'),
+  eyePoints: say('Points by eye'),
+  'young-born': say('Young born'),
+  'litter-weaned': say('Litter weaned'),
+  'grown-weight': say('Grown weight'),
+  'eye-points': say('Points by eye'),
 };
 const PLURALS: readonly RankTrait[] = ['damRecord', 'ownRecord', 'eyePoints', 'eye-points', 'young-born'];
 export const DECISION_WORDS: Readonly<Record<Decision, string>> = {
-  keep: 'Keep',
-  second: 'Second string',
-  sell: 'Sell',
-  cull: 'Cull',
+  keep: say('Keep'),
+  second: say('Second string'),
+  sell: say('Sell'),
+  cull: say('Cull'),
 };
 
 /** A part of the breakdown as a line of its own. */
@@ -28,29 +29,37 @@ export function partWords(part: BreakdownPart, row: ChoosingRow): string {
     case 'age': {
       const days = Math.round(breakdown?.ageDaysAgainstMean ?? 0);
       return days === 0
-        ? 'As old as the mean'
-        : `${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'} ${days > 0 ? 'older' : 'younger'} than the mean`;
+        ? say('As old as the mean')
+        : say('{abs} {abs, plural, one {day} other {days}} {value} than the mean', {
+            abs: Math.abs(days),
+            value: days > 0 ? say('older') : say('younger'),
+          });
     }
     case 'birthType':
       return row.birthType === null
-        ? 'Birth not known'
-        : `Born ${word(row.birthType)}, reared ${word(row.rearingType ?? row.birthType)}`;
+        ? say('Birth not known')
+        : say('Born {word}, reared {word2}', {
+            word: word(row.birthType),
+            word2: word(row.rearingType ?? row.birthType),
+          });
     case 'sex':
-      return 'Sex';
+      return say('Sex');
     case 'damAge': {
       const years = adjusted?.factorSources.damAge.class;
-      return years ? `Dam ${years} ${years === '1' ? 'year' : 'years'} old` : 'Dam’s age not known';
+      return years
+        ? say('Dam {years} {value} old', { years, value: years === '1' ? say('year') : say('years') })
+        : say('Dam’s age not known');
     }
   }
 }
 
-const word = (n: number): string => ['single', 'twin', 'triplet'][n - 1] ?? `one of ${n}`;
+const word = (n: number): string => ['single', 'twin', 'triplet'][n - 1] ?? say('one of {n}', { n });
 
 const PART_NOUNS: Readonly<Record<BreakdownPart, readonly [more: string, less: string]>> = {
-  age: ['its age', 'its youth'],
-  birthType: ['being reared with few or alone', 'being one of several'],
-  sex: ['its sex', 'its sex'],
-  damAge: ['a dam in her best years', 'its dam’s age'],
+  age: [say('its age'), say('its youth')],
+  birthType: [say('being reared with few or alone'), say('being one of several')],
+  sex: [say('its sex'), say('its sex')],
+  damAge: [say('a dam in her best years'), say('its dam’s age')],
 };
 
 /** A reason in words with its figures. */
@@ -64,17 +73,33 @@ export function reasonWords(
       const verb = `${reason.points > 0 ? 'add' : 'take'}${PLURALS.includes(reason.trait) ? '' : 's'}`;
       const points = Math.abs(Math.round(reason.points));
       const much =
-        scale === 'money' ? moneyText(Math.abs(reason.points), currency) : countText(points, 'point', 'points');
+        scale === 'money'
+          ? moneyText(Math.abs(reason.points), currency)
+          : say('{points} {points, plural, one {point} other {points}}', { points });
       return `${TRAIT_WORDS[reason.trait]} ${verb} ${much}.`;
     }
     case 'not-measured':
-      return `${TRAIT_WORDS[reason.trait]} not measured: counted as average, and less sure because of it.`;
+      return say('{trait} not measured: counted as average, and less sure because of it.', {
+        trait: TRAIT_WORDS[reason.trait],
+      });
     case 'near-line':
-      return `About ${Math.round(reason.chanceAcross * 10)} in 10 that it belongs on the other side of the line.`;
+      return say('About {n} in 10 that it belongs on the other side of the line.', {
+        n: Math.round(reason.chanceAcross * 10),
+      });
     case 'heavier-than-worth':
-      return `${ordinal(reason.placeByWeight)} by weight, but ${ordinal(reason.place)}: ${differenceText(reason.grams / 1000, unit)} come from ${PART_NOUNS[reason.part][0]}.`;
+      return say('{ordinal} by weight, but {ordinal2}: {difference} come from {value}.', {
+        ordinal: ordinal(reason.placeByWeight),
+        ordinal2: ordinal(reason.place),
+        difference: differenceText(reason.grams / 1000, unit),
+        value: PART_NOUNS[reason.part][0],
+      });
     case 'lighter-than-worth':
-      return `Only ${ordinal(reason.placeByWeight)} by weight, yet ${ordinal(reason.place)}: ${PART_NOUNS[reason.part][1]} costs ${weightText(Math.abs(reason.grams) / 1000, unit)}.`;
+      return say('Only {ordinal} by weight, yet {ordinal2}: {value} costs {weight}.', {
+        ordinal: ordinal(reason.placeByWeight),
+        ordinal2: ordinal(reason.place),
+        value: PART_NOUNS[reason.part][1],
+        weight: weightText(Math.abs(reason.grams) / 1000, unit),
+      });
   }
 }
 
@@ -82,5 +107,5 @@ export function reasonWords(
 export function ordinal(n: number): string {
   const tens = n % 100;
   if (tens >= 11 && tens <= 13) return `${n}th`;
-  return `${n}${['th', 'st', 'nd', 'rd'][n % 10] ?? 'th'}`;
+  return `${n}${['th', 'st', 'nd', 'rd'][n % 10] ?? say('th')}`;
 }

@@ -1,9 +1,13 @@
 import type { AnimalView, TagView } from '@yaylak/contract';
 import { fullDate, moneyText, shortDate } from './format';
+import { say } from '@yaylak/contract';
 
 /** `reserved for Demir to 12 Dec`. */
 export const reservedText = ({ buyer, until }: NonNullable<TagView['reserved']>): string =>
-  `reserved for ${buyer}${until === undefined ? '' : ` to ${shortDate(until)}`}`;
+  say('reserved for {buyer}{value}', {
+    buyer,
+    value: until === undefined ? '' : ` ${say('to {date}', { date: shortDate(until) })}`,
+  });
 
 /** `Reserved for Demir to the end of 12 Dec 2026, for 240.00 EUR, 50.00 EUR of it paid.` */
 export function reservationWords(
@@ -11,11 +15,19 @@ export function reservationWords(
   currency: string,
 ): string {
   const parts = [
-    `Reserved for ${buyer}${until === null ? '' : ` to the end of ${fullDate(until)}`}`,
-    ...(priceMinor === null ? [] : [`for ${moneyText(priceMinor, currency)}`]),
+    say('Reserved for {buyer}{value}', {
+      buyer,
+      value: until === null ? '' : ` ${say('to the end of {date}', { date: fullDate(until) })}`,
+    }),
+    ...(priceMinor === null ? [] : [say('for {money}', { money: moneyText(priceMinor, currency) })]),
     ...(depositMinor === null || depositMinor === 0
       ? []
-      : [`${moneyText(depositMinor, currency)} ${priceMinor === null ? '' : 'of it '}paid`]),
+      : [
+          say('{money} {value}paid', {
+            money: moneyText(depositMinor, currency),
+            value: priceMinor === null ? '' : `${say('of it')} `,
+          }),
+        ]),
   ];
   return `${parts.join(', ')}.`;
 }

@@ -1,23 +1,27 @@
 import type { HabitView, ResultsView, SoldHeadView } from '@yaylak/contract';
 import { fatName, shapeName, type Difference, type FatGroup, type KillingKind } from '@yaylak/core';
 import { figureText, moneyText } from './format';
+import { say } from '@yaylak/contract';
 
 /** Why a sale brought more or less, in the order the parts are put in. */
 export const DIFFERENCE_PARTS = ['weightMinor', 'killingOutMinor', 'classMinor', 'priceMinor', 'chargesMinor'] as const;
 export type DifferencePart = (typeof DIFFERENCE_PARTS)[number];
 export const PART_WORDS: Readonly<Record<DifferencePart, string>> = {
-  weightMinor: 'weight',
+  weightMinor: say('weight'),
   killingOutMinor: 'killing-out',
-  classMinor: 'class',
-  priceMinor: 'price',
-  chargesMinor: 'what was taken off',
+  classMinor: say('class'),
+  priceMinor: say('price'),
+  chargesMinor: say('what was taken off'),
 };
 
 /** `12.40 EUR more than expected`, `as expected`. */
 export function againstExpected(paidMinor: number, expectedMinor: number, currency: string): string {
   const more = paidMinor - expectedMinor;
-  if (more === 0) return 'as expected';
-  return `${moneyText(Math.abs(more), currency)} ${more > 0 ? 'more' : 'less'} than expected`;
+  if (more === 0) return say('as expected');
+  return say('{money} {value} than expected', {
+    money: moneyText(Math.abs(more), currency),
+    value: more > 0 ? say('more') : say('less'),
+  });
 }
 
 /** `+12.40`: without the currency, which stands in the heading. */
@@ -36,45 +40,58 @@ export const gradedText = (carcass: SoldHeadView['carcass']): string =>
   [carcass?.shape && shapeName(carcass.shape), carcass?.fat && fatName(carcass.fat)].filter(Boolean).join(' ');
 
 const KILLING_WORDS: Readonly<Record<KillingKind, string>> = {
-  lamb: 'Lambs',
-  kid: 'Kids',
-  rabbit: 'Rabbits',
-  beef: 'Beef cattle',
-  'dairy-cross': 'Dairy crosses',
-  dairy: 'Dairy cattle',
+  lamb: say('Lambs'),
+  kid: say('Kids'),
+  rabbit: say('Rabbits'),
+  beef: say('Beef cattle'),
+  'dairy-cross': say('Dairy crosses'),
+  dairy: say('Dairy cattle'),
 };
 
 /** What killing-out is reckoned with, and what is behind it. */
 export function killingOutText({ kind, share, heads, usual }: ResultsView['killingOut']): string {
   const percent = (value: number): string => `${figureText(100 * value, 1)}\u00a0%`;
   return heads === 0
-    ? `${KILLING_WORDS[kind]} are reckoned to kill out at the usual ${percent(usual)}: none of your own was weighed alive within three days of it.`
-    : `${KILLING_WORDS[kind]} are reckoned to kill out at ${percent(share)}: ${heads} of your own, and the usual ${percent(usual)} counting as ten.`;
+    ? say(
+        '{killing} are reckoned to kill out at the usual {percent}: none of your own was weighed alive within three days of it.',
+        { killing: KILLING_WORDS[kind], percent: percent(usual) },
+      )
+    : say(
+        '{killing} are reckoned to kill out at {percent}: {heads} of your own, and the usual {percent2} counting as ten.',
+        { killing: KILLING_WORDS[kind], percent: percent(share), heads, percent2: percent(usual) },
+      );
 }
 
 /** How early a kind lays on fat. */
 export const FAT_GROUP_WORDS: Readonly<Record<FatGroup, string>> = {
-  early: 'early',
-  middle: 'middling',
-  late: 'late',
+  early: say('early'),
+  middle: say('middling'),
+  late: say('late'),
 };
 
 const SEEN = {
-  shape: { over: 'better shaped', under: 'plainer' },
+  shape: { over: say('better shaped'), under: 'plainer' },
   fat: { over: 'fatter', under: 'leaner' },
 } as const;
 const thirds = (value: number): string =>
-  `${figureText(Math.abs(value), 1)} ${figureText(Math.abs(value), 1) === '1.0' ? 'third' : 'thirds'}`;
+  `${figureText(Math.abs(value), 1)} ${figureText(Math.abs(value), 1) === '1.0' ? say('third') : say('thirds')}`;
 
 /** How a grader sees shape or fat beside the own hand: `1.2 thirds fatter (0.9 to 1.5), 22 head`. */
 export function habitText({ mean, halfWidth, pairs }: HabitView, of: keyof typeof SEEN): string {
-  if (mean === null) return 'not held against your hand yet';
+  if (mean === null) return say('not held against your hand yet');
   const side = mean >= 0 ? SEEN[of].over : SEEN[of].under;
-  const heads = `${pairs} head`;
+  const heads = say('{pairs} head', { pairs });
   if (halfWidth === null) return `${thirds(mean)} ${side}, ${heads}`;
-  if (Math.abs(mean) <= halfWidth) return `as you do, within ${thirds(halfWidth)}, ${heads}`;
+  if (Math.abs(mean) <= halfWidth)
+    return say('as you do, within {thirds}, {heads}', { thirds: thirds(halfWidth), heads });
   const [low, high] = [Math.abs(mean) - halfWidth, Math.abs(mean) + halfWidth];
-  return `${thirds(mean)} ${side} (${figureText(low, 1)} to ${figureText(high, 1)}), ${heads}`;
+  return say('{thirds} {side} ({figure} to {figure2}), {heads}', {
+    thirds: thirds(mean),
+    side,
+    figure: figureText(low, 1),
+    figure2: figureText(high, 1),
+    heads,
+  });
 }
 
 /** Two graders by the same hand, or that nothing tells them apart. */
@@ -82,6 +99,6 @@ export function comparedText(
   { difference, halfWidth }: { readonly difference: number; readonly halfWidth: number },
   of: keyof typeof SEEN,
 ): string {
-  if (Math.abs(difference) <= halfWidth) return 'nothing tells them apart';
+  if (Math.abs(difference) <= halfWidth) return say('nothing tells them apart');
   return `${thirds(difference)} ${difference > 0 ? SEEN[of].over : SEEN[of].under} ± ${figureText(halfWidth, 1)}`;
 }

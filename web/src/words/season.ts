@@ -1,16 +1,16 @@
-import { stepName, type PlanFacts, type ResourcesSetting } from '@yaylak/contract';
-import { isoOf, SPECIES_WORDS, type Clash, type FlushingSchool, type RematingSchool } from '@yaylak/core';
+import { stepName, type PlanFacts, type ResourcesSetting, say, SPECIES_WORDS, fixedText } from '@yaylak/contract';
+import { isoOf, type Clash, type FlushingSchool, type RematingSchool } from '@yaylak/core';
 import { countText, fullDate, shortDate } from './format';
 
 export const FLUSHING_WORDS: Readonly<Record<FlushingSchool, string>> = {
-  'six-weeks': 'six weeks: thin ones gain a score',
-  'three-weeks': 'three weeks: a push for those that are fit',
-  none: 'none',
+  'six-weeks': say('six weeks: thin ones gain a score'),
+  'three-weeks': say('three weeks: a push for those that are fit'),
+  none: say('none'),
 };
 export const REMATING_WORDS: Readonly<Record<RematingSchool, string>> = {
-  intensive: 'intensive: 11 days after kindling',
-  middle: 'middle: 28 days after kindling',
-  easy: 'easy: 42 days, when the litter is weaned',
+  intensive: say('intensive: 11 days after kindling'),
+  middle: say('middle: 28 days after kindling'),
+  easy: say('easy: 42 days, when the litter is weaned'),
 };
 
 /** What does not fit, in words with its figures and what to do. */
@@ -22,28 +22,76 @@ export function clashText(clash: Clash, facts: PlanFacts, nameOf: (planId: strin
     case 'off-wish': {
       const days = Math.abs(clash.isOn - clash.wantedOn);
       const side = clash.isOn > clash.wantedOn ? 'after' : 'before';
-      return `${clash.what === 'births' ? `First ${birth}` : 'Sale'} on ${fullDate(isoOf(clash.isOn))}, ${countText(days, 'day', 'days')} ${side} the ${shortDate(isoOf(clash.wantedOn))} wanted: gestation cannot be shortened. Move the ${clash.what === 'births' ? birth : 'sale'} to change the wish.`;
+      return say(
+        '{value} on {date}, {days} {days, plural, one {day} other {days}} {side} the {date2} wanted: gestation cannot be shortened. Move the {value2} to change the wish.',
+        {
+          value: clash.what === 'births' ? say('First {birth}', { birth }) : say('Sale'),
+          date: fullDate(isoOf(clash.isOn)),
+          days,
+          side,
+          date2: shortDate(isoOf(clash.wantedOn)),
+          value2: clash.what === 'births' ? birth : say('sale'),
+        },
+      );
     }
     case 'not-rested':
-      return `${countText(clash.count, grown.female[0], grown.female[1])} will not be rested from the last birth; the last is on ${fullDate(isoOf(clash.readyOn))}.`;
+      return say('{count} will not be rested from the last birth; the last is on {date}.', {
+        count: countText(clash.count, grown.female[0], grown.female[1]),
+        date: fullDate(isoOf(clash.readyOn)),
+      });
     case 'too-young':
-      return `${countText(clash.count, grown.female[0], grown.female[1])} will be too young; the last is old enough on ${fullDate(isoOf(clash.readyOn))}.`;
+      return say('{count} will be too young; the last is old enough on {date}.', {
+        count: countText(clash.count, grown.female[0], grown.female[1]),
+        date: fullDate(isoOf(clash.readyOn)),
+      });
     case 'few-males':
-      return `${clash.females} ${grown.female[1]}, and the ${grown.male[1]} here are enough for ${clash.enoughFor}. Find another, or split the group.`;
+      return say(
+        '{females} {value}, and the {value2} here are enough for {enoughFor}. Find another, or split the group.',
+        { females: clash.females, value: grown.female[1], value2: grown.male[1], enoughFor: clash.enoughFor },
+      );
     case 'out-of-place':
       return clash.side === 'too-late'
-        ? `${step} comes ${countText(clash.days, 'day', 'days')} too late for ${other(clash.other)}.`
-        : `${step} comes ${countText(clash.days, 'day', 'days')} too early after ${other(clash.other)} to tell anything.`;
+        ? say('{step} comes {days} {days, plural, one {day} other {days}} too late for {other}.', {
+            step,
+            days: clash.days,
+            other: other(clash.other),
+          })
+        : say('{step} comes {days} {days, plural, one {day} other {days}} too early after {other} to tell anything.', {
+            step,
+            days: clash.days,
+            other: other(clash.other),
+          });
     case 'away':
-      return `${step} falls on days nobody is here: ${shortDate(isoOf(clash.from))} to ${shortDate(isoOf(clash.to))}, ${clash.why}.`;
+      return say('{step} falls on days nobody is here: {date} to {date2}, {why}.', {
+        step,
+        date: shortDate(isoOf(clash.from)),
+        date2: shortDate(isoOf(clash.to)),
+        why: clash.why,
+      });
     case 'lean':
-      return `${step} needs feed while it is short: ${shortDate(isoOf(clash.from))} to ${shortDate(isoOf(clash.to))}, ${clash.why}.`;
+      return say('{step} needs feed while it is short: {date} to {date2}, {why}.', {
+        step,
+        date: shortDate(isoOf(clash.from)),
+        date2: shortDate(isoOf(clash.to)),
+        why: clash.why,
+      });
     case 'pens':
-      return `Up to ${clash.wanted} births expected in three days, and there are ${clash.pens} pens. Fewer females, another cycle apart, or more pens.`;
+      return say(
+        'Up to {wanted} births expected in three days, and there are {pens} pens. Fewer females, another cycle apart, or more pens.',
+        { wanted: clash.wanted, pens: clash.pens },
+      );
     case 'two-births':
-      return `The busiest week is that of “${nameOf(clash.otherPlanId)}” too, from ${shortDate(isoOf(clash.weekFrom))}. Two species give birth at once.`;
+      return say('The busiest week is that of “{name}” too, from {date}. Two species give birth at once.', {
+        name: nameOf(clash.otherPlanId),
+        date: shortDate(isoOf(clash.weekFrom)),
+      });
     case 'too-much-work':
-      return `The week of ${shortDate(isoOf(clash.weekFrom))} asks for ${clash.days.toFixed(1)} days of work, and there are ${clash.has}. ${step} is the most of it.`;
+      return say('The week of {date} asks for {n} days of work, and there are {has}. {step} is the most of it.', {
+        date: shortDate(isoOf(clash.weekFrom)),
+        n: fixedText(clash.days, 1),
+        has: clash.has,
+        step,
+      });
   }
 }
 

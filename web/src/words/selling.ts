@@ -6,6 +6,7 @@ import {
   type SaleCell,
   type SaleRow,
   type SellingView,
+  say,
 } from '@yaylak/contract';
 import {
   addDays,
@@ -27,15 +28,15 @@ import {
   type UnfitCheck,
   type WeightUnit,
 } from '@yaylak/core';
-import { countText, figureText, moneyText, shortDate, weightText } from './format';
+import { figureText, moneyText, shortDate, weightText } from './format';
 import type { Told } from './lines';
 
 /** Where fat is felt. */
 export const FAT_PLACE_WORDS: Readonly<Record<FatPlace, string>> = {
   tail: 'tail-head',
-  loin: 'loin',
-  ribs: 'ribs',
-  brisket: 'brisket',
+  loin: say('loin'),
+  ribs: say('ribs'),
+  brisket: say('brisket'),
 };
 
 /** How finished one was found, in a line: `Shape R+, fat 3 (tail-head 3, ribs 3-)`. */
@@ -49,8 +50,10 @@ export function finishText({
   const felt = feltFat(fat);
   const places = FAT_PLACES.flatMap((p) => (fat[p] === undefined ? [] : [`${FAT_PLACE_WORDS[p]} ${fatName(fat[p])}`]));
   const parts = [
-    ...(shape === undefined ? [] : [`shape ${shapeName(shape)}`]),
-    ...(felt === undefined ? [] : [`fat ${fatName(stepAt(felt))} (${places.join(', ')})`]),
+    ...(shape === undefined ? [] : [say('shape {shapeName}', { shapeName: shapeName(shape) })]),
+    ...(felt === undefined
+      ? []
+      : [say('fat {fatName} ({list})', { fatName: fatName(stepAt(felt)), list: places.join(', ') })]),
   ].join(', ');
   return `${parts.charAt(0).toUpperCase()}${parts.slice(1)}`;
 }
@@ -71,41 +74,46 @@ export function carcassText(
     ...(fat === undefined ? [] : [fatName(fat)]),
   ].join(' ');
   return [
-    `Killed: carcass ${weightText(carcassKg, unit, species)}`,
+    say('Killed: carcass {weight}', { weight: weightText(carcassKg, unit, species) }),
     ...(classes === '' ? [] : [classes]),
-    ...(priceMinor === undefined ? [] : [`${moneyText(priceMinor, currency)} paid`]),
-    ...(deductedMinor === undefined ? [] : [`${moneyText(deductedMinor, currency)} taken off`]),
+    ...(priceMinor === undefined ? [] : [say('{money} paid', { money: moneyText(priceMinor, currency) })]),
+    ...(deductedMinor === undefined ? [] : [say('{money} taken off', { money: moneyText(deductedMinor, currency) })]),
   ].join(', ');
 }
 
 /** What keeps one out of a box, by what fails and to which side. */
 export const MISS_WORDS: Readonly<Record<BoxFactor, Readonly<Record<'under' | 'over', string>>>> = {
-  weight: { under: 'too light', over: 'too heavy' },
-  shape: { under: 'too plain', over: 'better shaped than wanted' },
-  fat: { under: 'too lean', over: 'too fat' },
+  weight: { under: say('too light'), over: say('too heavy') },
+  shape: { under: say('too plain'), over: say('better shaped than wanted') },
+  fat: { under: say('too lean'), over: say('too fat') },
 };
 
 /** Whether an animal at hand is ready for an outlet, and why not. */
 export function boxTodayText(box: BoxToday | undefined): string {
-  if (!box) return 'not known: feel it, or it is not of the age they take';
+  if (!box) return say('not known: feel it, or it is not of the age they take');
   if (box.isReady)
     return box.isNarrow
-      ? `ready by what is expected (they want it narrower than an eye is sure: ${chanceText(box.isNarrow.bestChance)} at best)`
-      : `ready, ${chanceText(box.chance)}`;
-  return `not ready: ${MISS_WORDS[box.worst.factor][box.worst.side]} (${chanceText(box.chance)})`;
+      ? say('ready by what is expected (they want it narrower than an eye is sure: {chance} at best)', {
+          chance: chanceText(box.isNarrow.bestChance),
+        })
+      : say('ready, {chance}', { chance: chanceText(box.chance) });
+  return say('not ready: {value} ({chance})', {
+    value: MISS_WORDS[box.worst.factor][box.worst.side],
+    chance: chanceText(box.chance),
+  });
 }
 
 /** How an outlet pays. */
 export const PAY_WORDS: Readonly<Record<PayWay, string>> = {
-  'live-kg': 'alive, by weight',
-  'live-head': 'alive, per head',
-  grid: 'dead, by class and weight',
-  'carcass-kg': 'dead, a flat price by weight',
-  'carcass-head': 'dressed, per head',
+  'live-kg': say('alive, by weight'),
+  'live-head': say('alive, per head'),
+  grid: say('dead, by class and weight'),
+  'carcass-kg': say('dead, a flat price by weight'),
+  'carcass-head': say('dressed, per head'),
 };
 
 /** Monday first. */
-export const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+export const WEEKDAYS = [say('Mon'), say('Tue'), say('Wed'), say('Thu'), say('Fri'), say('Sat'), say('Sun')] as const;
 
 /** What to say of one that may be sold, before all else. */
 export function saleStateText(
@@ -114,54 +122,60 @@ export function saleStateText(
 ): string {
   switch (state) {
     case 'ready':
-      return 'ready';
+      return say('ready');
     case 'closing':
       return [
-        `ready to ${shortDate(isoOf(addDays(dayOf(on), inDays ?? 0)))}`,
+        say('ready to {date}', { date: shortDate(isoOf(addDays(dayOf(on), inDays ?? 0))) }),
         ...endOf(
           cells,
           outlets.find((o) => o.id === closesAtId),
         ),
       ].join(', ');
     case 'plateau':
-      return 'plateau: days cost more than they bring';
+      return say('plateau: days cost more than they bring');
     case 'in-days':
-      return `ready in ${countText(inDays ?? 0, 'day', 'days')}`;
+      return say('ready in {n} {n, plural, one {day} other {days}}', { n: inDays ?? 0 });
     case 'not-felt':
-      return 'fat not felt: take it through the finish station';
+      return say('fat not felt: take it through the finish station');
     case 'never': {
       const never = cells.find((c) => c.readiness.kind === 'never')?.readiness;
       return never?.kind === 'never'
-        ? `never on this feed: ${MISS_WORDS[never.factor][never.side]}`
-        : 'never on this feed';
+        ? say('never on this feed: {value}', { value: MISS_WORDS[never.factor][never.side] })
+        : say('never on this feed');
     }
     case 'not-known':
-      return 'weight not known: weigh it';
+      return say('weight not known: weigh it');
     case 'held':
-      if (held?.of === 'withdrawal') return `meat clear ${held.clearOn ? shortDate(held.clearOn) : 'later'}`;
-      if (held?.of === 'reserved') return `kept for ${held.buyer ?? 'a buyer'}`;
-      return held?.unfit ? unfitText(held.unfit) : 'too young to leave';
+      if (held?.of === 'withdrawal')
+        return say('meat clear {value}', { value: held.clearOn ? shortDate(held.clearOn) : say('later') });
+      if (held?.of === 'reserved') return say('kept for {n}', { n: held.buyer ?? say('a buyer') });
+      return held?.unfit ? unfitText(held.unfit) : say('too young to leave');
   }
 }
 
 const unfitText = (unfit: UnfitCheck): string =>
   unfit.code === 'lame'
-    ? `look first: feet or legs failed ${shortDate(unfit.on)}`
-    : 'near birth: not fit to travel; vet and local rules decide';
+    ? say('look first: feet or legs failed {date}', { date: shortDate(unfit.on) })
+    : say('near birth: not fit to travel; vet and local rules decide');
 
 /** `then too fat for River works`: what ends that one is ready. */
 function endOf(cells: readonly SaleCell[], outlet: OutletView | undefined): string[] {
   const readiness = cells.find((c) => c.outletId === outlet?.id)?.readiness;
   if (!outlet || readiness?.kind !== 'ready' || !readiness.closes) return [];
   const { by } = readiness.closes;
-  if (by.of === 'feed-limit') return ['then its days on feed are over'];
-  return [`then ${by.of === 'age' ? 'too old' : MISS_WORDS[by.of][by.side]} for ${outlet.facts.name}`];
+  if (by.of === 'feed-limit') return [say('then its days on feed are over')];
+  return [
+    say('then {value} for {name}', {
+      value: by.of === 'age' ? say('too old') : MISS_WORDS[by.of][by.side],
+      name: outlet.facts.name,
+    }),
+  ];
 }
 
 /** Why there is no figure for an outlet. */
 export function missText({ held }: SaleRow, cell: SaleCell): string {
-  if (held) return 'held';
-  return cell.readiness.kind === 'not-felt' ? 'not felt' : 'no price';
+  if (held) return say('held');
+  return cell.readiness.kind === 'not-felt' ? say('not felt') : say('no price');
 }
 
 /** What an outlet wants, in a line. */
@@ -169,33 +183,44 @@ export function wantsText({ wants, payBy, leastChance }: OutletFacts, unit: Weig
   const figure = (kg: number): string => figureText(fromKg(kg, unit), 1).replace(/\.0$/, '');
   const between = (what: string, from: string | undefined, to: string | undefined): string[] => {
     if (from === undefined && to === undefined) return [];
-    if (from === undefined) return [`${what} up to ${to ?? ''}`];
-    return [to === undefined ? `${what} from ${from}` : `${what} ${from} to ${to}`];
+    if (from === undefined) return [say('{what} up to {n}', { what, n: to ?? '' })];
+    return [
+      to === undefined ? say('{what} from {from}', { what, from }) : say('{what} {from} to {to}', { what, from, to }),
+    ];
   };
   const kg = (n: number | undefined): string | undefined => (n === undefined ? undefined : figure(n));
   const name = (n: number | undefined, of: (step: number) => string): string | undefined =>
     n === undefined ? undefined : of(n);
   const parts = [
-    ...between(isPaidDead(payBy) ? `carcass, ${unit},` : `alive, ${unit},`, kg(wants.fromKg), kg(wants.toKg)),
-    ...between('shape', name(wants.fromShape, shapeName), name(wants.toShape, shapeName)),
-    ...between('fat', name(wants.fromFat, fatName), name(wants.toFat, fatName)),
-    ...between('days old', name(wants.fromDays, String), name(wants.toDays, String)),
+    ...between(
+      isPaidDead(payBy) ? say('carcass, {unit},', { unit }) : say('alive, {unit},', { unit }),
+      kg(wants.fromKg),
+      kg(wants.toKg),
+    ),
+    ...between(say('shape'), name(wants.fromShape, shapeName), name(wants.toShape, shapeName)),
+    ...between(say('fat'), name(wants.fromFat, fatName), name(wants.toFat, fatName)),
+    ...between(say('days old'), name(wants.fromDays, String), name(wants.toDays, String)),
   ];
-  return parts.length === 0 ? 'takes any' : `${parts.join('; ')}; ready from ${Math.round(100 * leastChance)} % sure`;
+  return parts.length === 0
+    ? say('takes any')
+    : say('{list}; ready from {n} % sure', { list: parts.join('; '), n: Math.round(100 * leastChance) });
 }
 
 /** Why there is no day to sell one on. */
 export const NO_DAY_WORDS: Readonly<Record<NoDayReason, string>> = {
-  withheld: 'something of it is withheld for longer than it may be fed',
-  'too-young': 'it is not old enough before its days on feed are over',
-  'feed-limit': 'its days on feed are over',
-  'no-price': 'no price, or it was not felt',
+  withheld: say('something of it is withheld for longer than it may be fed'),
+  'too-young': say('it is not old enough before its days on feed are over'),
+  'feed-limit': say('its days on feed are over'),
+  'no-price': say('no price, or it was not felt'),
 };
 
 /** What the answer hangs on, moved. */
 export const hangText = (what: HangsOn, way: 'less' | 'more'): string =>
   ({
-    gain: { less: 'its gain is at the low end of its range', more: 'its gain is at the high end of its range' },
-    keep: { less: 'its keep costs a fifth less', more: 'its keep costs a fifth more' },
-    price: { less: 'prices fall by 5 %', more: 'prices rise by 5 %' },
+    gain: {
+      less: say('its gain is at the low end of its range'),
+      more: say('its gain is at the high end of its range'),
+    },
+    keep: { less: say('its keep costs a fifth less'), more: say('its keep costs a fifth more') },
+    price: { less: say('prices fall by 5 %'), more: say('prices rise by 5 %') },
   })[what][way];

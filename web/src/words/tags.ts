@@ -1,5 +1,6 @@
 import type { MarkInField } from '@yaylak/contract';
 import type { NumberDoubt, TagColour } from '@yaylak/core';
+import { say } from '@yaylak/contract';
 
 interface Said {
   /** The number to be fitted, and its colour. */
@@ -14,18 +15,31 @@ export function tagDoubtText(doubt: NumberDoubt, { text, colour, name }: Said): 
   switch (doubt.kind) {
     case 'other-colour':
       return doubt.colour === null
-        ? `${text} is already on another that is here, in a colour that is not recorded. Can the two be told apart?`
-        : `${doubt.colour} ${text} is already on another that is here${colour === undefined ? ', and this tag has no colour yet' : `; this one would be ${colour}`}. Can the two be told apart?`;
+        ? say(
+            '{text} is already on another that is here, in a colour that is not recorded. Can the two be told apart?',
+            { text },
+          )
+        : say('{colour} {text} is already on another that is here{value}. Can the two be told apart?', {
+            colour: doubt.colour,
+            text,
+            value:
+              colour === undefined
+                ? say(', and this tag has no colour yet')
+                : say('; this one would be {colour}', { colour }),
+          });
     case 'lost-by':
-      return `${text} is the number ${name === text ? 'another' : name} lost. Read the tag again: it may be the very one that was found.`;
+      return say('{text} is the number {value} lost. Read the tag again: it may be the very one that was found.', {
+        text,
+        value: name === text ? say('another') : name,
+      });
     case 'worn-by-gone':
-      return `${text} was worn by one that is gone. Records of the two are easily mixed up.`;
+      return say('{text} was worn by one that is gone. Records of the two are easily mixed up.', { text });
   }
 }
 
 /** A spray mark in the field: `red on the rump: second string`. */
 export const markText = ({ colour, place, purpose }: Pick<MarkInField, 'colour' | 'place' | 'purpose'>): string =>
-  `${colour} on the ${place}${purpose === '' ? '' : `: ${purpose}`}`;
+  say('{colour} on the {place}{value}', { colour, place, value: purpose === '' ? '' : `: ${purpose}` });
 
 /** How many wear a mark. */
 export const wearingMark = ({ groups }: Pick<MarkInField, 'groups'>): number =>

@@ -1,4 +1,5 @@
 import { readMoney, readTypedNumber } from '@yaylak/core';
+import { say } from '@yaylak/contract';
 
 /** A figure as it is typed; not a number where it is none. */
 export function figureTyped(text: string): number {
@@ -15,8 +16,9 @@ export function minorTyped(text: string): number {
 /** Why a field of money cannot be taken; one left empty can. */
 function moneyFault(text: string): string | undefined {
   const read = readMoney(text);
-  if (read === 'not-a-number') return `“${text}” is not an amount. Type it as 240 or 240.50, or leave it empty.`;
-  return read === 'below-zero' ? `“${text}” is under 0. Type 0 or more, or leave it empty.` : undefined;
+  if (read === 'not-a-number')
+    return say('“{text}” is not an amount. Type it as 240 or 240.50, or leave it empty.', { text });
+  return read === 'below-zero' ? say('“{text}” is under 0. Type 0 or more, or leave it empty.', { text }) : undefined;
 }
 
 /** The fields of money that cannot be taken, by name. */

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { SPECIES, SPECIES_WORDS, type DateOrder, type Species, type WeightUnit } from '@yaylak/core';
+import { SPECIES, type DateOrder, type Species, type WeightUnit } from '@yaylak/core';
 import { holdingQuery } from '../api/queries';
+import { SPECIES_WORDS } from '@yaylak/contract';
 
 /** The unit the holding weighs in. */
 export function useWeightUnit(): WeightUnit {

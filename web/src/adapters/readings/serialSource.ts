@@ -1,4 +1,5 @@
 import { lineCutter, type ReadingSource } from './source';
+import { say } from '@yaylak/contract';
 
 /** As much of the browser's Web Serial as is used here. */
 export interface SerialPortLike {
@@ -15,7 +16,7 @@ export const browserSerial = (): SerialLike | undefined => (navigator as { reado
 
 /** A stick reader or indicator on a serial line. */
 export const serialSource = (port: SerialPortLike, baudRate: number): ReadingSource => ({
-  name: 'serial line',
+  name: say('serial line'),
   open(onLine, onState) {
     let isClosed = false;
     let reader: ReadableStreamDefaultReader<Uint8Array> | undefined;

@@ -1,11 +1,12 @@
 import { lineCutter, type ReadingSource } from './source';
+import { say } from '@yaylak/contract';
 
 const FIRST_WAIT_MS = 500;
 const LONGEST_WAIT_MS = 5_000;
 
 /** Devices behind a WebSocket: the stand-in, or a small bridge to a serial line. Tried again with back-off. */
 export const socketSource = (url: string): ReadingSource => ({
-  name: `bridge ${new URL(url).host}`,
+  name: say('bridge {host}', { host: new URL(url).host }),
   open(onLine, onState) {
     let socket: WebSocket | undefined;
     let timer: ReturnType<typeof setTimeout> | undefined;

@@ -22,6 +22,7 @@ import { Tag, tagLabel } from '../../parts/Tag';
 import { colour, radius, space, touch } from '../../theme/tokens';
 import { ScanCard } from './ScanCard';
 import { useFinds, type Find } from './useFinds';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly typed: string;
@@ -32,7 +33,7 @@ interface Props {
 /** The finder: a field, and what fits what is typed in it. */
 export function FinderSheet(props: Props) {
   return (
-    <Sheet isForLooking title="Find an animal" isOpen onClose={props.onClose}>
+    <Sheet isForLooking title={say('Find an animal')} isOpen onClose={props.onClose}>
       <Finder {...props} />
     </Sheet>
   );
@@ -60,14 +61,14 @@ function Finder({ typed, onType, onClose }: Props) {
             void navigate(`/animals/${animalId}`);
           }}
         />
-        <Button onPress={() => setScanning(false)}>Type instead</Button>
+        <Button onPress={() => setScanning(false)}>{say('Type instead')}</Button>
       </>
     );
   return (
     <Autocomplete inputValue={typed} onInputChange={onType} disableAutoFocusFirst>
       <TextField
         autoFocus
-        aria-label="Any part of a number or name, a tube, note, mark, group or place"
+        aria-label={say('Any part of a number or name, a tube, note, mark, group or place')}
         onKeyDown={(e) => {
           isShift.current = e.shiftKey;
           e.continuePropagation();
@@ -80,17 +81,17 @@ function Finder({ typed, onType, onClose }: Props) {
       </TextField>
       {hasCamera() ? (
         <Scan kind="quiet" onPress={() => setScanning(true)}>
-          <QrCode size={16} aria-hidden /> Scan a pen card
+          <QrCode size={16} aria-hidden /> {say('Scan a pen card')}
         </Scan>
       ) : null}
       <List
-        aria-label="Found"
+        aria-label={say('Found')}
         items={sections.map((s) => ({ ...s, id: s.name }))}
         onAction={(key) => open(finds.find((f) => f.key === key))}
         onPointerDown={(e) => (isShift.current = e.shiftKey)}
         renderEmptyState={() =>
           isPending || typed.trim() === '' ? null : (
-            <p>Nothing here is called “{typed}”. Try fewer digits, or another word.</p>
+            <p>{say('Nothing here is called “{typed}”. Try fewer digits, or another word.', { typed })}</p>
           )
         }
       >
@@ -103,7 +104,7 @@ function Finder({ typed, onType, onClose }: Props) {
                   {find.tag ? <Tag isStatic tag={find.tag} /> : null}
                   <span>{find.words}</span>
                   {find.note ? <em>{find.note}</em> : null}
-                  {find.key === finds[0]?.key && typed.trim() !== '' ? <Key>Enter</Key> : null}
+                  {find.key === finds[0]?.key && typed.trim() !== '' ? <Key>{say('Enter')}</Key> : null}
                 </ListBoxItem>
               )}
             </Collection>

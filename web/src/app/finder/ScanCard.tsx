@@ -5,6 +5,7 @@ import { Wrong } from '../../parts/Field';
 import { Small } from '../../parts/Panel';
 import { animalOfCard } from '../../shared/nav/cardAddress';
 import { radius } from '../../theme/tokens';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly onAnimal: (animalId: string) => void;
@@ -24,7 +25,8 @@ export function ScanCard({ onAnimal }: Props) {
     let stop = (): void => undefined;
     const onCode = (code: string): void => {
       const animalId = animalOfCard(code);
-      if (animalId === undefined) setProblem('That code is not of a pen card. Hold the card of the pen to the camera.');
+      if (animalId === undefined)
+        setProblem(say('That code is not of a pen card. Hold the card of the pen to the camera.'));
       else latest.current(animalId);
     };
     if (video.current)
@@ -33,7 +35,7 @@ export function ScanCard({ onAnimal }: Props) {
           stop = how;
           if (isOver) stop();
         },
-        () => setProblem('The camera is not given. Allow it in the browser, or type the number.'),
+        () => setProblem(say('The camera is not given. Allow it in the browser, or type the number.')),
       );
     return () => {
       isOver = true;
@@ -42,9 +44,9 @@ export function ScanCard({ onAnimal }: Props) {
   }, []);
   return (
     <>
-      <Seen ref={video} muted playsInline aria-label="What the camera sees" />
+      <Seen ref={video} muted playsInline aria-label={say('What the camera sees')} />
       {problem === undefined ? (
-        <Small>Hold the code of a pen card to the camera.</Small>
+        <Small>{say('Hold the code of a pen card to the camera.')}</Small>
       ) : (
         <Wrong role="alert">{problem}</Wrong>
       )}

@@ -1,12 +1,13 @@
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import type { IdentifierIndexRow, TagView } from '@yaylak/contract';
-import { dayOf, fieldWord, searchAnimals } from '@yaylak/core';
+import { dayOf, searchAnimals } from '@yaylak/core';
 import { useMemo, useState } from 'react';
 import { recentAnimals } from '../../adapters/recent';
 import { groupsQuery, holdingQuery, identifiersQuery, mentionsQuery, tagsQuery } from '../../api/queries';
 import { keysOf, PLACES } from '../../shared/nav/placeList';
-import { countText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/format';
 import { markKey, markText, wearingMark } from '../../words/tags';
+import { say, fieldWord } from '@yaylak/contract';
 
 /** Something found, and where it leads. */
 export interface Find {
@@ -66,55 +67,57 @@ export function useFinds(typed: string): { readonly sections: readonly FindSecti
       const row = own.find((r) => r.isWorn) ?? own[0];
       return row ? [animalFind(row)] : [];
     });
-    return { isPending, sections: shown([{ name: 'Opened last', finds }]) };
+    return { isPending, sections: shown([{ name: say('Opened last'), finds }]) };
   }
   const has = containing(words);
   return {
     isPending,
     sections: shown([
       {
-        name: 'Animals',
+        name: say('Animals'),
         finds: searchAnimals(rows, typed, MOST_ANIMALS).map(({ found, rank }) => animalFind(found, rank === 'exact')),
       },
       {
-        name: 'Tubes and notes',
+        name: say('Tubes and notes'),
         finds: (isAsked ? (mentions ?? []) : []).map(({ tag, kind, text, on }) => ({
           key: `${kind} ${tag.animalId} ${on} ${text}`,
           opens: `/animals/${tag.animalId}`,
           tag,
-          words: `${kind === 'tube' ? `tube ${text}` : text}, ${shortDate(on)}`,
+          words: `${kind === 'tube' ? say('tube {text}', { text }) : text}, ${shortDate(on)}`,
         })),
       },
       {
-        name: 'Marks',
+        name: say('Marks'),
         finds: (isAsked ? (tags?.marks ?? []) : [])
           .filter((m) => has(markText(m)))
           .map((m) => ({
             key: `mark ${markKey(m)}`,
             opens: `/animals?${new URLSearchParams({ mark: markKey(m) })}`,
             words: markText(m),
-            note: countText(wearingMark(m), 'animal', 'animals'),
+            note: say('{wearingMark} {wearingMark, plural, one {animal} other {animals}}', {
+              wearingMark: wearingMark(m),
+            }),
           })),
       },
       {
-        name: 'Groups',
+        name: say('Groups'),
         finds: (isAsked ? (groups ?? []) : [])
           .filter((g) => has(g.name))
           .map((g) => ({
             key: `group ${g.id}`,
             opens: `/animals?${new URLSearchParams({ groupId: g.id })}`,
             words: g.name,
-            note: countText(g.present, 'animal', 'animals'),
+            note: say('{present} {present, plural, one {animal} other {animals}}', { present: g.present }),
           })),
       },
       {
-        name: 'Places',
+        name: say('Places'),
         finds: (isAsked ? PLACES : [])
           .filter((p) => has(p.name))
           .map((p) => ({ key: `place ${p.to}`, opens: p.to, words: p.name, note: keysOf(p) })),
       },
       {
-        name: 'Help',
+        name: say('Help'),
         // With a digit in it a number is meant, not a word.
         finds: (isAsked && !/\d/.test(words) ? (help?.searchHelp(words) ?? []).slice(0, MOST_HELP) : []).map(
           ({ topic, sentence }) => ({
@@ -150,7 +153,7 @@ function animalFind(row: Row, isExact = false): Find {
     tag: { animalId, text, kind, colour, name: null, hasElectronic: kind === 'electronic', isWorn },
     words: [
       fieldWord(row, row.ageDays),
-      ...(row.bornOn ? [`born ${row.bornOn.slice(0, 4)}`] : []),
+      ...(row.bornOn ? [say('born {part}', { part: row.bornOn.slice(0, 4) })] : []),
       ...(row.groupName ? [row.groupName] : []),
     ].join(', '),
     ...(row.isPresent ? (isExact ? { note: 'exact' } : {}) : { note: 'gone' }),

@@ -5,6 +5,7 @@ import { Asked } from '../Asked';
 import { useWrite } from '../useWrite';
 import { SendForm } from './SendForm';
 import type { EntryFormState } from './useEntryForm';
+import { say } from '@yaylak/contract';
 
 type Parts = Pick<ComponentProps<typeof SendForm>, 'children' | 'against' | 'more'>;
 
@@ -21,7 +22,7 @@ interface Props<Typed extends FieldValues> extends EntryFormState<Typed>, Parts 
 export function EntryForm<Typed extends FieldValues>({
   read,
   done,
-  submit = 'Save',
+  submit = say('Save'),
   questions,
   children,
   ...form
@@ -40,7 +41,7 @@ export function EntryForm<Typed extends FieldValues>({
   return (
     <SendForm {...form} submit={submit} send={send}>
       {children}
-      <Asked questions={asked} again={`Press “${submit}” again if it is so.`} />
+      <Asked questions={asked} again={say('Press “{submit}” again if it is so.', { submit })} />
     </SendForm>
   );
 }

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
-import { fieldName } from '@yaylak/contract';
+import { fieldName, say } from '@yaylak/contract';
 import {
   set,
   useForm,
@@ -57,7 +57,9 @@ export function useTypedForm<Typed extends FieldValues>({
             const field = fieldOf[name] ?? name;
             // What the form has no field for, or what was chosen from a list, is the book's to judge.
             if (!(field in typed) || (name.endsWith('Id') && words[name] === undefined)) continue;
-            against[field] ??= words[name] ?? `${fieldName(name)}: this cannot be taken as it is. Correct it.`;
+            against[field] ??=
+              words[name] ??
+              say('{fieldName}: this cannot be taken as it is. Correct it.', { fieldName: fieldName(name) });
           }
         }
       if (Object.keys(against).length === 0) return { values: typed, errors: {} };

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { ENTRY_CLASSES } from '@yaylak/contract';
-import { SEXES, SPECIES, SPECIES_WORDS, TAG_COLOURS } from '@yaylak/core';
+import { ENTRY_CLASSES, say, SPECIES_WORDS } from '@yaylak/contract';
+import { SEXES, SPECIES, TAG_COLOURS } from '@yaylak/core';
 import { useEffect, useId, useRef, useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { holdingQuery, identifiersQuery, strainsQuery } from '../../api/queries';
@@ -21,7 +21,7 @@ import { useNumbersFor } from '../../shared/tags/numbersFor';
 import { useTagQuestions } from '../../shared/tags/useTagQuestions';
 import { BIRTH_ASKED, BIRTH_HINTS, birthOf } from '../../words/birth';
 import { useDateOrder, useSpecies } from '../../words/useHolding';
-import { countText } from '../../words/format';
+
 import {
   addedDrafts,
   countOf,
@@ -38,7 +38,7 @@ import { parentNamed } from './parentNamed';
 /** Adds animals, one after the other or many at once, and stays open for the next. */
 export function AddSheet({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }) {
   return (
-    <Sheet title="Add animals" isOpen={isOpen} onClose={onClose} width={720}>
+    <Sheet title={say('Add animals')} isOpen={isOpen} onClose={onClose} width={720}>
       <AddForm onClose={onClose} />
     </Sheet>
   );
@@ -85,22 +85,28 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
     made: (typed) => draftsOf(typed, asTyped(typed)).map((draft) => madeEntry(ENTRY_CLASSES[draft.type], draft)),
     words: {
       bornOn: BIRTH_ASKED,
-      on: 'Give the day it came.',
-      text: 'That is not an animal number.',
-      strain: 'Give the breed in fewer words.',
-      boughtMinor: 'Type what was paid for one, such as 140.00, or leave it empty.',
+      on: say('Give the day it came.'),
+      text: say('That is not an animal number.'),
+      strain: say('Give the breed in fewer words.'),
+      boughtMinor: say('Type what was paid for one, such as 140.00, or leave it empty.'),
     },
     also: (typed) => {
       const wrong: Record<string, string> = {};
       const count = Number(typed.count);
       const lines = linesOf(typed);
       if (!Number.isInteger(count) || count < 1 || count > MOST_AT_ONCE)
-        wrong.count = `How many: give a whole number from 1 to ${MOST_AT_ONCE}, not “${typed.count}”.`;
+        wrong.count = say('How many: give a whole number from 1 to {most}, not “{count}”.', {
+          most: MOST_AT_ONCE,
+          count: typed.count,
+        });
       else if (lines.length > 0 && lines.length !== count)
-        wrong.lines = `These are ${countText(lines.length, 'number', 'numbers')} for ${countText(count, 'animal', 'animals')}. Add the ones that are missing, or change how many.`;
+        wrong.lines = say(
+          'These are {n} {n, plural, one {number} other {numbers}} for {count} {count, plural, one {animal} other {animals}}. Add the ones that are missing, or change how many.',
+          { n: lines.length, count },
+        );
       const twice = lines.find((line, i) => lines.indexOf(line) < i);
-      if (twice !== undefined) wrong.lines = `“${twice}” stands there twice.`;
-      if (typed.cameOn !== '' && typed.cameOn > today) wrong.cameOn = 'Give today or an earlier day.';
+      if (twice !== undefined) wrong.lines = say('“{twice}” stands there twice.', { twice });
+      if (typed.cameOn !== '' && typed.cameOn > today) wrong.cameOn = say('Give today or an earlier day.');
       for (const [role, named] of Object.entries(parentsOf(typed)))
         if (named.kind === 'unclear') wrong[role] = named.message;
       return wrong;
@@ -118,21 +124,21 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
   const send = async (typed: AddTyped): Promise<readonly string[] | 'asked'> => {
     const given = numbersOf(typed);
     if (typed.wears !== 'nothing' && given.length < countOf(typed))
-      return ['The next free numbers are not here yet. Type the numbers, or wait a moment.'];
+      return [say('The next free numbers are not here yet. Type the numbers, or wait a moment.')];
     const drafts = draftsOf(typed, given);
     const now = questions(drafts);
     if (now.join() !== asked.join()) {
       setAsked(now);
       if (now.length > 0) return 'asked';
     }
-    return write(drafts, `Added ${saidOf(typed, given)}`);
+    return write(drafts, say('Added {said}', { said: saidOf(typed, given) }));
   };
   const saidOf = (typed: AddTyped, given: readonly string[]): string =>
     isMany
-      ? countText(countOf(typed), 'animal', 'animals')
-      : (typed.wears === 'nothing' ? typed.name.trim() : given[0]) || 'one without a number';
+      ? say('{count} {count, plural, one {animal} other {animals}}', { count: countOf(typed) })
+      : (typed.wears === 'nothing' ? typed.name.trim() : given[0]) || say('one without a number');
   const onDone = (typed: AddTyped): void => {
-    setAdded(`Added ${saidOf(typed, numbers)}`);
+    setAdded(say('Added {said}', { said: saidOf(typed, numbers) }));
     setAsked([]);
     form.reset(nextOne(typed));
     const next = typed.wears === 'nothing' ? 'name' : isMany ? 'lines' : 'number';
@@ -145,96 +151,103 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
         form={form}
         send={send}
         onDone={onDone}
-        submit={isMany ? `Add ${countOf(typedNow)}` : 'Add it'}
-        more={<Button onPress={onClose}>{added === undefined ? 'Not now' : 'Close'}</Button>}
+        submit={isMany ? say('Add {count}', { count: countOf(typedNow) }) : say('Add it')}
+        more={<Button onPress={onClose}>{added === undefined ? say('Not now') : say('Close')}</Button>}
       >
         {added === undefined ? null : (
           <Row>
-            <span role="status">{`${added}. The next one, or close.`}</span>
-            <Button kind="quiet" onPress={() => void undo.takeBack().then(() => setAdded('Taken back'))}>
-              Take it back
+            <span role="status">{say('{added}. The next one, or close.', { added })}</span>
+            <Button kind="quiet" onPress={() => void undo.takeBack().then(() => setAdded(say('Taken back')))}>
+              {say('Take it back')}
             </Button>
           </Row>
         )}
         <FieldRow $gap={3}>
-          <FormChoice name="species" label="Species" options={species.map((s) => [s, SPECIES_WORDS[s].name])} />
-          <FormChoice name="sex" label="Sex" options={SEXES.map((s) => [s, s])} />
-          <FormField name="count" label="How many" inputMode="numeric" style={{ width: 90 }} />
-          <FormGroup name="groupId" label="Group" none="no group yet" />
+          <FormChoice name="species" label={say('Species')} options={species.map((s) => [s, SPECIES_WORDS[s].name])} />
+          <FormChoice name="sex" label={say('Sex')} options={SEXES.map((s) => [s, s])} />
+          <FormField name="count" label={say('How many')} inputMode="numeric" style={{ width: 90 }} />
+          <FormGroup name="groupId" label={say('Group')} none={say('no group yet')} />
         </FieldRow>
         <FieldRow $gap={3}>
           <FormChoice
             name="wears"
-            label={isMany ? 'They wear' : 'It wears'}
+            label={isMany ? say('They wear') : say('It wears')}
             options={[
-              ['tag', 'a tag'],
-              ['tattoo', 'a tattoo'],
-              ['nothing', 'nothing yet'],
+              ['tag', say('a tag')],
+              ['tattoo', say('a tattoo')],
+              ['nothing', say('nothing yet')],
             ]}
           />
           {typedNow.wears === 'tag' ? (
-            <FormChoice name="colour" label="Tag colour" options={TAG_COLOURS.map((c) => [c, c])} />
+            <FormChoice name="colour" label={say('Tag colour')} options={TAG_COLOURS.map((c) => [c, c])} />
           ) : null}
           {hasNumber && !isMany ? (
             <FormField
               name="number"
-              label="Number"
+              label={say('Number')}
               placeholder={numbers[0] ?? ''}
-              hint="left empty: the next free one"
+              hint={say('left empty: the next free one')}
             />
           ) : null}
-          {isMany ? null : <FormField name="name" label="Name" hint="may be empty" style={{ width: 140 }} />}
-          {isMany ? null : <FormField name="electronic" label="Electronic number" hint="15 digits, may be empty" />}
+          {isMany ? null : (
+            <FormField name="name" label={say('Name')} hint={say('may be empty')} style={{ width: 140 }} />
+          )}
+          {isMany ? null : (
+            <FormField name="electronic" label={say('Electronic number')} hint={say('15 digits, may be empty')} />
+          )}
         </FieldRow>
         {hasNumber && isMany ? (
           <>
             <FormLines
               name="lines"
-              label="Their own numbers, one a line"
-              hint="Paste a column of a spreadsheet. Left empty: the next free ones."
+              label={say('Their own numbers, one a line')}
+              hint={say('Paste a column of a spreadsheet. Left empty: the next free ones.')}
             />
             {linesOf(typedNow).length === 0 && numbers.length > 0 ? (
               <Small>
-                Numbers {numbers[0]} to {numbers.at(-1)}
+                {say('Numbers')} {numbers[0]} {say('to')} {numbers.at(-1)}
               </Small>
             ) : null}
           </>
         ) : null}
         <FieldRow $gap={3}>
-          <FormField name="born" label="Born" hint={BIRTH_HINTS[order]} style={{ width: 190 }} />
-          <FormField name="dam" label="Dam" placeholder="number" style={{ width: 130 }} />
-          <FormField name="sire" label="Sire" placeholder="number" style={{ width: 130 }} />
+          <FormField name="born" label={say('Born')} hint={BIRTH_HINTS[order]} style={{ width: 190 }} />
+          <FormField name="dam" label={say('Dam')} placeholder="number" style={{ width: 130 }} />
+          <FormField name="sire" label={say('Sire')} placeholder="number" style={{ width: 130 }} />
           <FormChoice
             name="birthType"
-            label="Born as"
+            label={say('Born as')}
             options={[
-              ['', 'not known'],
-              ['1', 'single'],
-              ['2', 'twin'],
-              ['3', 'triplet'],
-              ...[4, 5, 6, 7, 8, 9, 10, 11, 12].map((n) => [String(n), `one of ${n}`] as const),
+              ['', say('not known')],
+              ['1', say('single')],
+              ['2', say('twin')],
+              ['3', say('triplet')],
+              ...[4, 5, 6, 7, 8, 9, 10, 11, 12].map((n) => [String(n), say('one of {n}', { n })] as const),
             ]}
           />
         </FieldRow>
         <FieldRow $gap={3}>
-          <FormField name="strain" label="Breed" list={strainList} style={{ width: 190 }} />
+          <FormField name="strain" label={say('Breed')} list={strainList} style={{ width: 190 }} />
           <datalist id={strainList}>
             {strains.map((s) => (
               <option key={s} value={s} />
             ))}
           </datalist>
-          <FormField name="cameOn" label="Came on (empty: today)" type="date" />
+          <FormField name="cameOn" label={say('Came on (empty: today)')} type="date" />
           {typedNow.dam === '' ? (
             <FormField
               name="bought"
-              label={`Paid ${countOf(typedNow) > 1 ? 'for each' : 'for it'}, ${holding?.currency ?? ''}`}
+              label={say('Paid {value}, {n}', {
+                value: countOf(typedNow) > 1 ? say('for each') : say('for it'),
+                n: holding?.currency ?? '',
+              })}
               inputMode="decimal"
-              hint="if it was bought"
+              hint={say('if it was bought')}
               style={{ width: 150 }}
             />
           ) : null}
         </FieldRow>
-        <Asked questions={asked} again="Press again if it is so." />
+        <Asked questions={asked} again={say('Press again if it is so.')} />
       </SendForm>
     </div>
   );

@@ -5,6 +5,7 @@ import { RowTick } from '../../parts/RowTick';
 import { colour, space } from '../../theme/tokens';
 import { CellEditor } from './CellEditor';
 import { COLUMNS, type ColumnId } from './columns';
+import { say } from '@yaylak/contract';
 
 export const ROW_PX = 44;
 
@@ -68,7 +69,7 @@ export function AnimalLine({ row, index, top, template, columns, isSelected, onT
       onKeyDown={onLineKey}
     >
       <span role="gridcell">
-        <RowTick aria-label={`Choose ${row.tag.text}`} checked={isSelected} onChange={onToggle} />
+        <RowTick aria-label={say('Choose {text}', { text: row.tag.text })} checked={isSelected} onChange={onToggle} />
       </span>
       {columns.map((id, i) => {
         const { edits, isFigure } = COLUMNS[id];
@@ -85,7 +86,7 @@ export function AnimalLine({ row, index, top, template, columns, isSelected, onT
             ref={editing === id ? cellAtHand : undefined}
             data-edits
             tabIndex={-1}
-            title={editing === id ? undefined : 'Click or Enter to change'}
+            title={editing === id ? undefined : say('Click or Enter to change')}
             onKeyDown={(e) => onCellKey(e, id)}
             onDoubleClick={(e) => e.stopPropagation()}
             onClick={(e) => {

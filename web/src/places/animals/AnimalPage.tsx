@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { AnimalView } from '@yaylak/contract';
-import { dayOf, fieldWord, type WeightUnit } from '@yaylak/core';
+import { dayOf, type WeightUnit } from '@yaylak/core';
 import { lazy, Suspense, useEffect } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -31,6 +31,8 @@ import { Timeline } from './Timeline';
 import { leftWithheldWords } from '../../words/withheld';
 import { Reserved } from './Reserved';
 import { WriteDown } from './WriteDown';
+import { say, fieldWord } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 const GrowthCurve = lazy(async () => ({ default: (await import('./GrowthCurve')).GrowthCurve }));
 
@@ -52,7 +54,7 @@ export function AnimalPage() {
     );
   if (!data)
     return (
-      <Page title="Animal">
+      <Page title={say('Animal')}>
         {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={10} />}
       </Page>
     );
@@ -70,18 +72,29 @@ export function AnimalPage() {
         </h1>
         <p>
           {row.bornOn
-            ? `Born ${birthDate(row.bornOn, row.birthKnownTo)}${row.birthType === null ? '' : ` as ${bornText(row.species, row.birthType, row.rearingType)}`}.`
-            : 'Birth not known.'}{' '}
+            ? say('Born {birthDate}{value}.', {
+                birthDate: birthDate(row.bornOn, row.birthKnownTo),
+                value:
+                  row.birthType === null
+                    ? ''
+                    : ` ${say('as {born}', { born: bornText(row.species, row.birthType, row.rearingType) })}`,
+              })
+            : say('Birth not known.')}{' '}
           {data.strain === null ? '' : `${data.strain}. `}
-          {data.boughtMinor === null ? '' : `Bought for ${moneyText(data.boughtMinor, holding?.currency ?? '')}. `}
+          {data.boughtMinor === null
+            ? ''
+            : `${say('Bought for {money}.', { money: moneyText(data.boughtMinor, holding?.currency ?? '') })} `}
           {row.lastKg !== null && row.lastOn
-            ? `${weightText(row.lastKg, unit, row.species)} on ${fullDate(row.lastOn)}.`
-            : 'Never weighed.'}{' '}
+            ? say('{weight} on {date}.', {
+                weight: weightText(row.lastKg, unit, row.species),
+                date: fullDate(row.lastOn),
+              })
+            : say('Never weighed.')}{' '}
           {data.departed ? (
             <b>
               {data.departed.how === 'elsewhere'
-                ? 'Not here: known by its number, as a parent.'
-                : `Left on ${fullDate(data.departed.on)}: ${data.departed.how}.`}
+                ? say('Not here: known by its number, as a parent.')
+                : say('Left on {date}: {how}.', { date: fullDate(data.departed.on), how: data.departed.how })}
             </b>
           ) : null}
         </p>
@@ -101,17 +114,17 @@ export function AnimalPage() {
           <Identifiers view={data} today={holding?.today ?? ''} />
           <RecordEditor view={data} />
           <LinkButton as={Link} to={cardsOf([row.tag.animalId])}>
-            Pen card
+            {say('Pen card')}
           </LinkButton>
           <LinkButton as={Link} to={`/selling/sheet?ids=${row.tag.animalId}&pedigree=1`}>
-            Sale sheet and passport
+            {say('Sale sheet and passport')}
           </LinkButton>
         </>
       }
     >
       {data.alarm ? (
         <NotePanel $tone="madder">
-          <b>Weight off its usual.</b> {data.alarm}
+          <b>{say('Weight off its usual.')}</b> {data.alarm}
         </NotePanel>
       ) : null}
       {leftWithheld ? <NotePanel $tone="madder">{leftWithheld}</NotePanel> : null}
@@ -123,7 +136,11 @@ export function AnimalPage() {
         <Row>
           {data.marks.map((m) => (
             <Mark key={`${m.colour}${m.place}${m.purpose}`}>
-              <i style={{ background: m.colour }} aria-hidden /> {m.colour} on the {m.place}: {m.purpose}
+              <Said
+                text={'<0/> {colour} on the {place}: {purpose}'}
+                values={{ colour: m.colour, place: m.place, purpose: m.purpose }}
+                parts={{ 0: <i style={{ background: m.colour }} aria-hidden /> }}
+              />
             </Mark>
           ))}
         </Row>
@@ -132,11 +149,14 @@ export function AnimalPage() {
         <Figures view={data} />
         {data.due.length + data.withheld.length > 0 && !data.departed && holding ? (
           <div>
-            <Small>What now</Small>
+            <Small>{say('What now')}</Small>
             {data.withheld.map((w) => (
               <Due key={w.of}>
                 <b>
-                  {w.of === 'meat' ? 'Meat' : 'Milk'} withheld: {w.product}
+                  {say('{value} withheld: {product}', {
+                    value: w.of === 'meat' ? say('Meat') : say('Milk'),
+                    product: w.product,
+                  })}
                 </b>
                 <HeldBar from={w.from} until={w.until} today={holding.today} />
               </Due>
@@ -156,13 +176,13 @@ export function AnimalPage() {
       <LifePanel view={data} unit={unit} today={holding?.today ?? data.row.lastOn ?? ''} />
       <Timeline view={data} today={holding?.today ?? ''} />
       <Small>
-        <Link to={`/animals/${data.row.tag.animalId}/pedigree`}>Pedigree, and whom it may be put to</Link>.{' '}
+        <Link to={`/animals/${data.row.tag.animalId}/pedigree`}>{say('Pedigree, and whom it may be put to')}</Link>.{' '}
         {data.row.sex === 'female' ? (
           <>
-            <Link to={`/rearing/life/${data.row.tag.animalId}`}>Record of her litters</Link>.{' '}
+            <Link to={`/rearing/life/${data.row.tag.animalId}`}>{say('Record of her litters')}</Link>.{' '}
           </>
         ) : null}
-        <Link to="/animals">All animals</Link>
+        <Link to="/animals">{say('All animals')}</Link>
       </Small>
     </Page>
   );
@@ -186,8 +206,10 @@ function LifePanel({
   return (
     <Panel>
       <Row style={{ justifyContent: 'space-between' }}>
-        <h2>{view.row.sex === 'female' ? 'Her life' : view.row.sex === 'male' ? 'His life' : 'Its life'}</h2>
-        <Small>weight by age, with the middle half of the same kind and sex here</Small>
+        <h2>
+          {view.row.sex === 'female' ? say('Her life') : view.row.sex === 'male' ? say('His life') : say('Its life')}
+        </h2>
+        <Small>{say('weight by age, with the middle half of the same kind and sex here')}</Small>
       </Row>
       <Suspense fallback={<Loading rows={5} />}>
         <GrowthCurve view={view} unit={unit} fromDays={life.from - zero} toDays={life.to - zero} />

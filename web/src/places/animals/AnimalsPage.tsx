@@ -1,6 +1,6 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import type { AnimalQuery, AnimalRow, AnimalSort } from '@yaylak/contract';
-import { DECISIONS, SEXES, SPECIES_WORDS, type Decision, type Sex, type Species } from '@yaylak/core';
+import { DECISIONS, SEXES, type Decision, type Sex, type Species } from '@yaylak/core';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
@@ -17,7 +17,7 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { useKeptState } from '../../parts/useKeptState';
 import { useNewKey } from '../../parts/useWindowKey';
 import { space } from '../../theme/tokens';
-import { countText } from '../../words/format';
+
 import { DECISION_WORDS } from '../../words/reasons';
 import { markKey, markText, wearingMark } from '../../words/tags';
 import { useSpecies } from '../../words/useHolding';
@@ -27,6 +27,7 @@ import { COLUMNS, type ColumnId } from './columns';
 import { ColumnChoice } from './ColumnChoice';
 import { SelectionBar } from './SelectionBar';
 import { WriteWorkbook } from './WriteWorkbook';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 const DEFAULT_COLUMNS: readonly ColumnId[] = ['number', 'kind', 'group', 'age', 'dam', 'lastKg', 'gain'];
 const COLUMNS_KEY = 'yaylak-animal-columns';
@@ -79,8 +80,8 @@ export function AnimalsPage() {
 
   return (
     <Page
-      title="Animals"
-      lead={`${countText(total, 'animal', 'animals')} shown`}
+      title={say('Animals')}
+      lead={say('{total} {total, plural, one {animal} other {animals}} shown', { total })}
       actions={
         <>
           <ColumnChoice
@@ -91,79 +92,82 @@ export function AnimalsPage() {
             }}
           />
           <LinkButton href={csv} download="animals.csv">
-            Write as CSV
+            {say('Write as CSV')}
           </LinkButton>
           <WriteWorkbook csv={csv} />
           <Button kind="main" onPress={() => setAdding(true)}>
-            Add animals
+            {say('Add animals')}
           </Button>
         </>
       }
     >
       <Filters>
         <Field
-          label="Words"
-          placeholder="number, name, group"
+          label={say('Words')}
+          placeholder={say('number, name, group')}
           value={query.words ?? ''}
           onChange={(words) => set({ words })}
         />
         <Choice
-          label="Group"
+          label={say('Group')}
           value={query.groupId ?? ''}
-          options={[['', 'all groups'], ...(groups ?? []).map((g) => [g.id, `${g.name} (${g.present})`] as const)]}
+          options={[['', say('all groups')], ...(groups ?? []).map((g) => [g.id, `${g.name} (${g.present})`] as const)]}
           onChange={(groupId) => set({ groupId })}
         />
         <Choice
-          label="Mark"
+          label={say('Mark')}
           value={query.mark ?? ''}
           options={[
-            ['', 'any or none'],
+            ['', say('any or none')],
             ...(tags?.marks ?? []).map((m) => [markKey(m), `${markText(m)} (${wearingMark(m)})`] as const),
           ]}
           onChange={(mark) => set({ mark })}
         />
         <Choice
-          label="Withheld"
+          label={say('Withheld')}
           value={query.withheld ?? ''}
           options={[
             ['', 'any'],
-            ['any', 'meat or milk withheld'],
-            ['meat', 'meat withheld'],
-            ['milk', 'milk withheld'],
+            ['any', say('meat or milk withheld')],
+            ['meat', say('meat withheld')],
+            ['milk', say('milk withheld')],
           ]}
           onChange={(withheld) => set({ withheld })}
         />
         {strains.length > 0 ? (
           <Choice
-            label="Breed"
+            label={say('Breed')}
             value={query.strain ?? ''}
             options={[['', 'any'], ...strains.map((name) => [name, name] as const)]}
             onChange={(strain) => set({ strain })}
           />
         ) : null}
         <Choice
-          label="Chosen"
+          label={say('Chosen')}
           value={query.chosen ?? ''}
-          options={[['', 'any or not yet'], ...DECISIONS.map((d) => [d, DECISION_WORDS[d].toLowerCase()] as const)]}
+          options={[
+            ['', say('any or not yet')],
+            ...DECISIONS.map((d) => [d, DECISION_WORDS[d].toLowerCase()] as const),
+          ]}
           onChange={(chosen) => set({ chosen })}
         />
         <Choice
-          label="Here"
+          label={say('Here')}
           value={query.presence ?? 'present'}
           options={[
             ['present', 'present'],
             ['gone', 'gone'],
-            ['all', 'present and gone'],
+            ['all', say('present and gone')],
           ]}
           onChange={(presence) => set({ presence: presence === 'present' ? '' : presence })}
         />
       </Filters>
-      <Row role="group" aria-label="Filters">
+      <Row role="group" aria-label={say('Filters')}>
         {kept.map((s) => chip('species', s, SPECIES_WORDS[s].name))}
         {SEXES.filter((s) => s !== 'unknown').map((s) => chip('sex', s, SEX_CHIPS[s]))}
         {[0, 1, 2].map((back) => {
           const year = String(new Date().getFullYear() - back);
-          return chip('bornIn', year, `born ${year}`);
+          return chip('bornIn', year, say('born {year}', { year }));
         })}
       </Row>
       <SelectionBar
@@ -173,7 +177,7 @@ export function AnimalsPage() {
           void navigate('/race', {
             state: {
               animalIds: chosen.map((r) => r.tag.animalId),
-              name: countText(chosen.length, 'animal', 'chosen animals'),
+              name: say('{n} {n, plural, one {animal} other {chosen animals}}', { n: chosen.length }),
             },
           })
         }
@@ -185,8 +189,8 @@ export function AnimalsPage() {
       ) : null}
       {list.isPending ? <Loading rows={12} /> : null}
       {list.data && rows.length === 0 ? (
-        <Empty title="No animal fits" action={<Button onPress={() => setParams({})}>Show all</Button>}>
-          Take a filter off, or add the animal.
+        <Empty title={say('No animal fits')} action={<Button onPress={() => setParams({})}>{say('Show all')}</Button>}>
+          {say('Take a filter off, or add the animal.')}
         </Empty>
       ) : null}
       {rows.length > 0 ? (
@@ -212,10 +216,10 @@ export function AnimalsPage() {
 }
 
 const SEX_CHIPS: Readonly<Record<Sex, string>> = {
-  female: 'females',
-  male: 'males',
-  castrate: 'castrates',
-  unknown: 'unknown',
+  female: say('females'),
+  male: say('males'),
+  castrate: say('castrates'),
+  unknown: say('unknown'),
 };
 
 function queryOf(params: URLSearchParams): AnimalQuery {

@@ -9,6 +9,7 @@ import { colour, radius, space, touch } from '../../theme/tokens';
 import { useWeightUnit } from '../../words/useHolding';
 import { AnimalLine, ROW_PX } from './AnimalLine';
 import { COLUMNS, type ColumnId } from './columns';
+import { say } from '@yaylak/contract';
 
 const features = tableFeatures({});
 const helper = createColumnHelper<typeof features, AnimalRow>();
@@ -71,7 +72,7 @@ export function AnimalsTable(props: Props) {
     <Scroller
       ref={scroller}
       role="grid"
-      aria-label="Animals"
+      aria-label={say('Animals')}
       aria-rowcount={props.total}
       tabIndex={0}
       onScroll={(e) => kept.keep(e.currentTarget.scrollTop)}
@@ -79,7 +80,7 @@ export function AnimalsTable(props: Props) {
       <Head role="row" style={{ gridTemplateColumns: template }}>
         <span role="columnheader">
           <RowTick
-            aria-label="Choose all that are loaded"
+            aria-label={say('Choose all that are loaded')}
             checked={isAll}
             onChange={() => onSelectedChange(isAll ? new Set() : new Set(rows.map((r) => r.tag.animalId)))}
           />

@@ -5,8 +5,13 @@ import { How } from '../../parts/How';
 import { figureText, fullDate, weightText } from '../../words/format';
 import { MEASURE_WORDS } from '../../words/stations';
 import { useWeightUnit } from '../../words/useHolding';
+import { say } from '@yaylak/contract';
 
-const VERDICT_WORDS = { light: 'light for its height', 'as-aimed': 'as aimed', heavy: 'heavy for its height' } as const;
+const VERDICT_WORDS = {
+  light: say('light for its height'),
+  'as-aimed': say('as aimed'),
+  heavy: say('heavy for its height'),
+} as const;
 
 /** What stick and tape said last, and what it weighs for its height. */
 export function BodyRow({ body, species }: { readonly body: BodyView; readonly species: Species }) {
@@ -15,28 +20,40 @@ export function BodyRow({ body, species }: { readonly body: BodyView; readonly s
   const perCm = (kg: number): string => figureText(fromKg(kg, unit), 2);
   return (
     <tr>
-      <th scope="row">Body</th>
+      <th scope="row">{say('Body')}</th>
       <td>
         {BODY_MEASURES.flatMap((m) => {
           const cm = body[m];
-          return cm === null ? [] : [`${MEASURE_WORDS[m].toLowerCase()} ${figureText(cm, 1)} cm`];
+          return cm === null
+            ? []
+            : [say('{word} {figure} cm', { word: MEASURE_WORDS[m].toLowerCase(), figure: figureText(cm, 1) })];
         }).join(', ')}
         {forHeight ? (
           <>
             {'; '}
             <b>
-              {perCm(forHeight.kgPerCm)} ± {perCm(forHeight.halfWidth)} {unit} a cm of height
+              {say('{perCm} ± {perCm2} {unit} a cm of height', {
+                perCm: perCm(forHeight.kgPerCm),
+                perCm2: perCm(forHeight.halfWidth),
+                unit,
+              })}
             </b>
-            {forHeight.verdict ? `, ${VERDICT_WORDS[forHeight.verdict]}` : ', still growing'}{' '}
-            <How of="Weight for height">
+            {forHeight.verdict ? `, ${VERDICT_WORDS[forHeight.verdict]}` : say(', still growing')}{' '}
+            <How of={say('Weight for height')}>
               <p>
-                {weightText(forHeight.kg, unit, species)} on {fullDate(forHeight.weighedOn)} over the height measured on{' '}
-                {fullDate(body.on)}. Your aim for the grown is {perCm(forHeight.aim)} {unit} a cm. Light or heavy is
-                said only when it is further off than scale and stick leave open, four times out of five; look at the
-                condition score before you blame the feed.
+                {say(
+                  '{weight} on {date} over the height measured on {date2}. Your aim for the grown is {perCm} {unit} a cm. Light or heavy is said only when it is further off than scale and stick leave open, four times out of five; look at the condition score before you blame the feed.',
+                  {
+                    weight: weightText(forHeight.kg, unit, species),
+                    date: fullDate(forHeight.weighedOn),
+                    date2: fullDate(body.on),
+                    perCm: perCm(forHeight.aim),
+                    unit,
+                  },
+                )}
               </p>
               <p>
-                <Link to="/holding">The aim is set under Holding</Link>
+                <Link to="/holding">{say('The aim is set under Holding')}</Link>
               </p>
             </How>
           </>

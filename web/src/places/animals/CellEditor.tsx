@@ -10,6 +10,7 @@ import { colour, radius, space, touch } from '../../theme/tokens';
 import { birthOf, birthTyped } from '../../words/birth';
 import { parentNamed } from './parentNamed';
 import { useChangeRecord, type RecordChange } from './useChangeRecord';
+import { say } from '@yaylak/contract';
 
 /** Facts that can be changed in their cell of the list. */
 export type EditableFact = 'sex' | 'group' | 'bornOn' | 'bornAs' | 'dam' | 'sire';
@@ -55,9 +56,12 @@ export function CellEditor({ row, fact, onDone }: Props) {
     const text = next[0] ?? '';
     if (fact === 'group') {
       const group = groups?.find((g) => g.id === text);
-      if (!group) return 'Choose a group.';
+      if (!group) return say('Choose a group.');
       const move = { type: 'move', animalId: row.tag.animalId, on: holding?.today ?? '', groupId: group.id } as const;
-      return (await write([move], `Moved ${row.tag.text} to ${group.name}`)).join(' ') || undefined;
+      return (
+        (await write([move], say('Moved {text} to {name}', { text: row.tag.text, name: group.name }))).join(' ') ||
+        undefined
+      );
     }
     const change = changeOf(fact, next, {
       named: (role) => parentNamed(identifiers ?? [], role, text),
@@ -89,7 +93,7 @@ export function CellEditor({ row, fact, onDone }: Props) {
   const field = (i: number, label: string, props: { readonly type?: string; readonly inputMode?: 'numeric' } = {}) => (
     <input
       {...props}
-      aria-label={`${label} of ${row.tag.text}`}
+      aria-label={say('{label} of {text}', { label, text: row.tag.text })}
       aria-invalid={problem !== undefined}
       autoFocus={i === 0}
       value={texts[i]}
@@ -98,7 +102,7 @@ export function CellEditor({ row, fact, onDone }: Props) {
   );
   const choice = (options: readonly (readonly [value: string, words: string])[]) => (
     <select
-      aria-label={`${words} of ${row.tag.text}`}
+      aria-label={say('{words} of {text}', { words, text: row.tag.text })}
       autoFocus
       value={texts[0]}
       onChange={(e) => setTexts([e.target.value])}
@@ -115,7 +119,7 @@ export function CellEditor({ row, fact, onDone }: Props) {
       {fact === 'sex' ? choice(SEXES.map((s) => [s, s])) : null}
       {fact === 'group'
         ? choice([
-            ...(row.group ? [] : [['', 'no group'] as const]),
+            ...(row.group ? [] : [['', say('no group')] as const]),
             ...(groups ?? []).filter((g) => !g.isClosed).map((g) => [g.id, g.name] as const),
           ])
         : null}
@@ -123,8 +127,8 @@ export function CellEditor({ row, fact, onDone }: Props) {
       {fact === 'dam' || fact === 'sire' ? field(0, words) : null}
       {fact === 'bornAs' ? (
         <>
-          {field(0, 'Born as one of', { inputMode: 'numeric' })}
-          {field(1, 'Reared as one of', { inputMode: 'numeric' })}
+          {field(0, say('Born as one of'), { inputMode: 'numeric' })}
+          {field(1, say('Reared as one of'), { inputMode: 'numeric' })}
         </>
       ) : null}
       {problem ? <Against role="alert">{problem}</Against> : null}
@@ -133,12 +137,12 @@ export function CellEditor({ row, fact, onDone }: Props) {
 }
 
 const LABELS: Readonly<Record<EditableFact, string>> = {
-  sex: 'Sex',
-  group: 'Group',
-  bornOn: 'Born',
-  bornAs: 'Born as',
-  dam: 'Dam',
-  sire: 'Sire',
+  sex: say('Sex'),
+  group: say('Group'),
+  bornOn: say('Born'),
+  bornAs: say('Born as'),
+  dam: say('Dam'),
+  sire: say('Sire'),
 };
 
 /** The change of the record that the typed texts mean, or what is wrong with them. */
@@ -163,7 +167,10 @@ function changeOf(
       const counts = texts.map((t) => (t.trim() === '' ? null : Number(t)));
       const bad = counts.findIndex((n) => n !== null && (!Number.isInteger(n) || n < 1 || n > 20));
       if (bad >= 0)
-        return `${bad === 0 ? 'Born' : 'Reared'} as one of “${texts[bad] ?? ''}”: write 1 for a single, 2 for a twin, up to 20.`;
+        return say('{value} as one of “{n}”: write 1 for a single, 2 for a twin, up to 20.', {
+          value: bad === 0 ? say('Born') : say('Reared'),
+          n: texts[bad] ?? '',
+        });
       return { birthType: counts[0] ?? null, rearingType: counts[1] ?? null };
     }
     case 'dam':

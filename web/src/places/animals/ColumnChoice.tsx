@@ -2,6 +2,7 @@ import { Button as AriaButton, Dialog, DialogTrigger, Popover } from 'react-aria
 import styled from 'styled-components';
 import { colour, radius, space, touch } from '../../theme/tokens';
 import { COLUMNS, type ColumnId } from './columns';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly value: readonly ColumnId[];
@@ -14,9 +15,9 @@ const ALL = Object.keys(COLUMNS) as ColumnId[];
 export function ColumnChoice({ value, onChange }: Props) {
   return (
     <DialogTrigger>
-      <Open>Columns</Open>
+      <Open>{say('Columns')}</Open>
       <Pane placement="bottom end">
-        <Dialog aria-label="Columns">
+        <Dialog aria-label={say('Columns')}>
           {ALL.map((id) => (
             <label key={id}>
               <input

@@ -7,6 +7,7 @@ import { Tag } from '../../parts/Tag';
 import { space } from '../../theme/tokens';
 import { figureText, fullDate, perYearFigures } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly view: AnimalView;
@@ -18,36 +19,35 @@ export function Given({ view }: Props) {
   if (!record) return null;
   return (
     <Panel>
-      <h2>What {row.sex === 'female' ? 'she' : 'he'} has given</h2>
+      <h2>{say('What {value} has given', { value: row.sex === 'female' ? say('she') : say('he') })}</h2>
       <FigureTable $isSum>
         <tbody>
           <tr>
-            <th scope="row">Litters</th>
+            <th scope="row">{say('Litters')}</th>
             <td>{record.litters}</td>
           </tr>
           <tr>
-            <th scope="row">Born, reared</th>
+            <th scope="row">{say('Born, reared')}</th>
             <td>
               {record.born}, {record.weaned}
             </td>
           </tr>
           <tr>
-            <th scope="row">Reared a year</th>
+            <th scope="row">{say('Reared a year')}</th>
             <td>
               {perYearFigures(record)}{' '}
-              <How of="Reared a year">
+              <How of={say('Reared a year')}>
                 <p>
-                  Reared: weaned, or past the age of weaning, each counted at the dam that reared it; one still with her
-                  counts the chance that it gets there. The years run from the first birth to the last, and on to the
-                  next usual one, or to today where that is longer. The range holds the true figure four times out of
-                  five.
+                  {say(
+                    'Reared: weaned, or past the age of weaning, each counted at the dam that reared it; one still with her counts the chance that it gets there. The years run from the first birth to the last, and on to the next usual one, or to today where that is longer. The range holds the true figure four times out of five.',
+                  )}
                 </p>
               </How>
             </td>
           </tr>
           <tr>
-            <th scope="row">Over</th>
-            <td>{figureText(record.years, 1)} years</td>
+            <th scope="row">{say('Over')}</th>
+            <td>{say('{figure} years', { figure: figureText(record.years, 1) })}</td>
           </tr>
         </tbody>
       </FigureTable>
@@ -61,26 +61,26 @@ export function Family({ view }: Props) {
   const one = (label: string, tag: TagView | null) => (
     <div>
       <Small>{label}</Small>
-      {tag ? <Tag tag={tag} /> : <span>not known</span>}
+      {tag ? <Tag tag={tag} /> : <span>{say('not known')}</span>}
     </div>
   );
   const here = young.filter((y) => y.isPresent);
   return (
     <Panel>
-      <h2>Family</h2>
+      <h2>{say('Family')}</h2>
       <Pairs>
-        {one(row.donor ? 'Carried by' : 'Dam', row.dam)}
-        {one('Sire', row.sire)}
-        {row.donor ? one('Embryo of', row.donor) : null}
-        {one("Dam's dam", ancestors.damDam)}
-        {one("Sire's dam", ancestors.sireDam)}
-        {one("Dam's sire", ancestors.damSire)}
-        {one("Sire's sire", ancestors.sireSire)}
+        {one(row.donor ? say('Carried by') : say('Dam'), row.dam)}
+        {one(say('Sire'), row.sire)}
+        {row.donor ? one(say('Embryo of'), row.donor) : null}
+        {one(say("Dam's dam"), ancestors.damDam)}
+        {one(say("Sire's dam"), ancestors.sireDam)}
+        {one(say("Dam's sire"), ancestors.damSire)}
+        {one(say("Sire's sire"), ancestors.sireSire)}
       </Pairs>
       {young.length > 0 ? (
         <>
           <Small style={{ marginTop: 12 }}>
-            Young still here ({here.length} of {young.length})
+            {say('Young still here ({n} of {n2})', { n: here.length, n2: young.length })}
           </Small>
           <Row>
             {here.slice(0, 24).map((y) => (
@@ -98,12 +98,16 @@ export function ChoicesMade({ view }: Props) {
   if (choices.length === 0) return null;
   return (
     <Panel>
-      <h2>Choices made</h2>
+      <h2>{say('Choices made')}</h2>
       {choices.map((c) => (
         <p key={c.id} style={{ marginTop: 6 }}>
           {fullDate(c.on)} <b>{DECISION_WORDS[c.decision].toLowerCase()}</b>
-          {c.place ? `, place ${c.place} of ${c.of} ${c.among}` : `, ${c.among}`}
-          {c.suggested && c.suggested !== c.decision ? `, against “${DECISION_WORDS[c.suggested].toLowerCase()}”` : ''}
+          {c.place
+            ? say(', place {place} of {of} {among}', { place: c.place, of: c.of ?? '', among: c.among })
+            : `, ${c.among}`}
+          {c.suggested && c.suggested !== c.decision
+            ? say(', against “{word}”', { word: DECISION_WORDS[c.suggested].toLowerCase() })
+            : ''}
           {c.reason ? `: ${c.reason}` : ''}
         </p>
       ))}

@@ -7,6 +7,8 @@ import { How } from '../../parts/How';
 import { differenceText, figureText, sureWeightText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { BodyRow } from './BodyRow';
+import { say } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 /** The figures on growth, each of which can be asked "how?". */
 export function Figures({ view }: { readonly view: AnimalView }) {
@@ -18,36 +20,41 @@ export function Figures({ view }: { readonly view: AnimalView }) {
       <tbody>
         <tr>
           <th scope="row" style={{ width: 170 }}>
-            Since last weighing
+            {say('Since last weighing')}
           </th>
           <td>
-            <GainFigure species={view.row.species} gain={gains.last} title="Gain since last weighing" />
+            <GainFigure species={view.row.species} gain={gains.last} title={say('Gain since last weighing')} />
           </td>
         </tr>
         <tr>
-          <th scope="row">Last 60 days</th>
+          <th scope="row">{say('Last 60 days')}</th>
           <td>
-            <GainFigure species={view.row.species} gain={gains.period} title="Gain of the last 60 days" />
+            <GainFigure species={view.row.species} gain={gains.period} title={say('Gain of the last 60 days')} />
           </td>
         </tr>
         <tr>
-          <th scope="row">Since the first weight</th>
+          <th scope="row">{say('Since the first weight')}</th>
           <td>
-            <GainFigure species={view.row.species} gain={gains.sinceBirth} title="Gain since the first weight" />
+            <GainFigure species={view.row.species} gain={gains.sinceBirth} title={say('Gain since the first weight')} />
           </td>
         </tr>
         {grown ? (
           <tr>
-            <th scope="row">When grown, about</th>
+            <th scope="row">{say('When grown, about')}</th>
             <td>
               <b>
                 {weightText(grown.kg, unit, view.row.species)} ± {weightText(grown.halfWidthKg, unit, view.row.species)}
               </b>{' '}
-              <How of="Weight when grown">
+              <How of={say('Weight when grown')}>
                 <p>
                   {grown.from === 'curve'
-                    ? `From the curve its own ${grown.readings} weights lie on. Four times out of five it will be within the range.`
-                    : 'From the share of its grown weight that an animal of its age has usually reached. It needs four weights over a third of its growth for a curve of its own.'}
+                    ? say(
+                        'From the curve its own {readings} weights lie on. Four times out of five it will be within the range.',
+                        { readings: grown.readings },
+                      )
+                    : say(
+                        'From the share of its grown weight that an animal of its age has usually reached. It needs four weights over a third of its growth for a curve of its own.',
+                      )}
                 </p>
               </How>
             </td>
@@ -57,35 +64,58 @@ export function Figures({ view }: { readonly view: AnimalView }) {
         {verdict ? (
           <>
             <tr>
-              <th scope="row">Set to {verdict.adjusted.standardDays} days</th>
+              <th scope="row">{say('Set to {standardDays} days', { standardDays: verdict.adjusted.standardDays })}</th>
               <td>
                 <b>{sureWeightText(verdict.adjusted.kg, verdict.adjusted.standardError, unit)}</b>{' '}
-                <How of={`Weight set to ${verdict.adjusted.standardDays} days`}>
+                <How of={say('Weight set to {standardDays} days', { standardDays: verdict.adjusted.standardDays })}>
                   <AdjustedHow adjusted={verdict.adjusted} unit={unit} />
                 </How>
               </td>
             </tr>
             <tr>
-              <th scope="row">Like for like</th>
+              <th scope="row">{say('Like for like')}</th>
               <td>
-                <b>{figureText(verdict.ratio, 0)}</b>, where 100 is the mean of {verdict.groupSize} contemporaries
-                {verdict.isSmallGroup ? ', a small group' : ''} (
-                {differenceText(verdict.breakdown.parts.likeForLike / 1000, unit)}){' '}
-                <How of="Like for like">
-                  <p>
-                    Its weight set to {verdict.adjusted.standardDays} days and to the base animal,{' '}
-                    {weightText(verdict.adjusted.kg, unit)}, over the mean of its contemporaries set the same way, times
-                    100.
-                  </p>
-                  <p>
-                    Contemporaries are of its species, sex and group and were born within 35 days: {verdict.groupSize},
-                    itself among them.
-                    {verdict.isSmallGroup ? ' Under five is a small group: take it with care.' : ''}
-                  </p>
-                  <p>
-                    <Link to="/holding">The factors are set under Holding</Link>
-                  </p>
-                </How>
+                <Said
+                  text={
+                    '<0>{figure}</0>, where 100 is the mean of {groupSize} contemporaries{value} ({difference}) <1/>'
+                  }
+                  values={{
+                    figure: figureText(verdict.ratio, 0),
+                    groupSize: verdict.groupSize,
+                    value: verdict.isSmallGroup ? say(', a small group') : '',
+                    difference: differenceText(verdict.breakdown.parts.likeForLike / 1000, unit),
+                  }}
+                  parts={{
+                    0: <b />,
+                    1: (
+                      <How of={say('Like for like')}>
+                        <p>
+                          {say(
+                            'Its weight set to {standardDays} days and to the base animal, {weight}, over the mean of its contemporaries set the same way, times 100.',
+                            {
+                              standardDays: verdict.adjusted.standardDays,
+                              weight: weightText(verdict.adjusted.kg, unit),
+                            },
+                          )}
+                        </p>
+                        <p>
+                          {say(
+                            'Contemporaries are of its species, sex and group and were born within 35 days: {groupSize}, itself among them.{value}',
+                            {
+                              groupSize: verdict.groupSize,
+                              value: verdict.isSmallGroup
+                                ? ` ${say('Under five is a small group: take it with care.')}`
+                                : '',
+                            },
+                          )}
+                        </p>
+                        <p>
+                          <Link to="/holding">{say('The factors are set under Holding')}</Link>
+                        </p>
+                      </How>
+                    ),
+                  }}
+                />
               </td>
             </tr>
           </>

@@ -14,6 +14,7 @@ import {
 import { colour } from '../../theme/tokens';
 import { fullDate, weightText } from '../../words/format';
 import { LANE_LEFT_PX, LANE_RIGHT_PX } from './LifeLanes';
+import { say, fixedText } from '@yaylak/contract';
 
 interface Props {
   readonly view: AnimalView;
@@ -39,7 +40,7 @@ interface Point {
 /** The animal's own weights as a line over the band of its kind. */
 export function GrowthCurve({ view, unit, fromDays, toDays }: Props) {
   const { readings, band } = view.curve;
-  if (readings.length === 0) return <p>Never weighed. The first weighing starts the curve.</p>;
+  if (readings.length === 0) return <p>{say('Never weighed. The first weighing starts the curve.')}</p>;
   const shownIn = scaleUnit(view.row.species, unit);
   const isSmall = shownIn === 'g';
   const shown = (kg: number): number => fromKg(kg, shownIn);
@@ -49,9 +50,14 @@ export function GrowthCurve({ view, unit, fromDays, toDays }: Props) {
   ].sort((a, b) => a.ageDays - b.ageDays);
   const last = readings.at(-1);
   const isLong = toDays > 900;
-  const words = `${readings.length} weights from ${fullDate(readings[0]?.on ?? '')} to ${fullDate(last?.on ?? '')}, the last ${weightText(last?.kg ?? 0, unit, view.row.species)}`;
+  const words = say('{n} weights from {date} to {date2}, the last {weight}', {
+    n: readings.length,
+    date: fullDate(readings[0]?.on ?? ''),
+    date2: fullDate(last?.on ?? ''),
+    weight: weightText(last?.kg ?? 0, unit, view.row.species),
+  });
   return (
-    <div role="img" aria-label={`Growth curve: ${words}`}>
+    <div role="img" aria-label={say('Growth curve: {words}', { words })}>
       <ResponsiveContainer width="100%" height={250}>
         <ComposedChart data={points} margin={{ top: 18, right: LANE_RIGHT_PX, bottom: 4, left: 0 }}>
           <CartesianGrid stroke={colour('line')} vertical={false} />
@@ -67,15 +73,15 @@ export function GrowthCurve({ view, unit, fromDays, toDays }: Props) {
           />
           <YAxis unit={` ${shownIn}`} stroke={colour('inkSoft')} fontSize={12} width={LANE_LEFT_PX} />
           <Tooltip
-            labelFormatter={(d) => `${Number(d)} days old`}
+            labelFormatter={(d) => say('{number} days old', { number: Number(d) })}
             formatter={(value, name) => {
-              const figure = (v: unknown): string => `${Number(v).toFixed(isSmall ? 0 : 1)} ${shownIn}`;
-              return [Array.isArray(value) ? value.map(figure).join(' to ') : figure(value), name];
+              const figure = (v: unknown): string => `${fixedText(Number(v), isSmall ? 0 : 1)} ${shownIn}`;
+              return [Array.isArray(value) ? value.map(figure).join(` ${say('to')} `) : figure(value), name];
             }}
           />
           <Area
             dataKey="band"
-            name="middle half"
+            name={say('middle half')}
             stroke="none"
             fill={colour('stretch')}
             connectNulls

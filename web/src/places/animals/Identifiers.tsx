@@ -6,6 +6,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { FitForm } from '../../shared/tags/FitForm';
 import { fullDate } from '../../words/format';
 import { LoseForm } from './LoseForm';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly view: AnimalView;
@@ -19,8 +20,8 @@ export function Identifiers({ view, today }: Props) {
   const { animalId } = view.row.tag;
   return (
     <Panel>
-      <h2>Identifiers</h2>
-      {view.identifiers.length === 0 ? <p>None. Two are advised from birth.</p> : null}
+      <h2>{say('Identifiers')}</h2>
+      {view.identifiers.length === 0 ? <p>{say('None. Two are advised from birth.')}</p> : null}
       {view.identifiers.map((i) => (
         <div key={i.entryId} style={{ marginTop: 6 }}>
           <Row style={{ justifyContent: 'space-between', flexWrap: 'nowrap' }}>
@@ -29,8 +30,12 @@ export function Identifiers({ view, today }: Props) {
               <Small>{lifeOf(i)}</Small>
             </span>
             {i.ended || i.kind === 'name' || losingId === i.entryId ? null : (
-              <Button kind="quiet" onPress={() => setLosingId(i.entryId)} aria-label={`Lost: ${shownAs(i)}`}>
-                Lost
+              <Button
+                kind="quiet"
+                onPress={() => setLosingId(i.entryId)}
+                aria-label={say('Lost: {shownAs}', { shownAs: shownAs(i) })}
+              >
+                {say('Lost')}
               </Button>
             )}
           </Row>
@@ -49,7 +54,7 @@ export function Identifiers({ view, today }: Props) {
         <FitForm animal={view.row} today={today} onDone={() => setFitting(false)} />
       ) : (
         <Button style={{ marginTop: 8 }} onPress={() => setFitting(true)}>
-          Fit another
+          {say('Fit another')}
         </Button>
       )}
     </Panel>
@@ -61,8 +66,8 @@ const shownAs = ({ colour, kind, text }: IdentifierView): string =>
 
 /** `visual, left ear, since 2 Apr 2026`, or how and when it ended. */
 function lifeOf({ kind, ear, fittedOn, ended }: IdentifierView): string {
-  const where = `${kind}${ear ? `, ${ear} ear` : ''}`;
-  if (!ended) return `${where}, since ${fullDate(fittedOn)}`;
-  const how = ended.how === 'removed' ? 'taken out' : ended.how;
+  const where = `${kind}${ear ? say(', {ear} ear', { ear }) : ''}`;
+  if (!ended) return say('{where}, since {date}', { where, date: fullDate(fittedOn) });
+  const how = ended.how === 'removed' ? say('taken out') : ended.how;
   return `${where}, ${how} ${fullDate(ended.on)}${ended.reason ? `: ${ended.reason}` : ''}`;
 }

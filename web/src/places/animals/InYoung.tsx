@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { chanceText, type CarryingFemaleView } from '@yaylak/contract';
-import { SPECIES_WORDS, type Species } from '@yaylak/core';
+import { chanceText, type CarryingFemaleView, say, SPECIES_WORDS } from '@yaylak/contract';
+import type { Species } from '@yaylak/core';
 import { Link } from 'react-router';
 import { carryingFemaleQuery } from '../../api/queries';
 import { ChanceHow } from '../../parts/ChanceHow';
@@ -23,19 +23,21 @@ export function InYoung({ animalId, species, today }: Props) {
   const { chance, birth, young } = data;
   const [one, many] = SPECIES_WORDS[species].young.unknown;
   return (
-    <Panel aria-label="In young">
+    <Panel aria-label={say('In young')}>
       <Row style={{ justifyContent: 'space-between' }}>
         <h2>
           {headline(data)}
           <ChanceHow tag={data.tag.text} chance={chance} />
         </h2>
         <Small>
-          served {shortDate(chance.servedOn)} by{' '}
-          {servedBy(
-            chance.males.map((m) => m.name ?? m.text),
-            chance.otherSire,
-          )}
-          {young === null ? '' : `, ${countText(young, one, many)} seen`}
+          {say('served {date} by {servedBy}{value}', {
+            date: shortDate(chance.servedOn),
+            servedBy: servedBy(
+              chance.males.map((m) => m.name ?? m.text),
+              chance.otherSire,
+            ),
+            value: young === null ? '' : say(', {count} seen', { count: countText(young, one, many) }),
+          })}
         </Small>
       </Row>
       {chance.contradictions.map((c, i) => (
@@ -45,18 +47,20 @@ export function InYoung({ animalId, species, today }: Props) {
       ))}
       {birth ? (
         <>
-          <Small>{data.isOverdue ? 'The birth is overdue' : 'Birth'}</Small>
+          <Small>{data.isOverdue ? say('The birth is overdue') : say('Birth')}</Small>
           <WindowBar window={birth} today={today} />
         </>
       ) : null}
       <Small>
-        <Link to={`/carrying?species=${species}`}>All that are carried</Link>
+        <Link to={`/carrying?species=${species}`}>{say('All that are carried')}</Link>
       </Small>
     </Panel>
   );
 }
 
 function headline({ chance, state }: CarryingFemaleView): string {
-  if (state === 'lost') return 'Lost what she carried';
-  return chance?.probability == null ? 'Overdue' : `In young: ${chanceText(chance.probability)}`;
+  if (state === 'lost') return say('Lost what she carried');
+  return chance?.probability == null
+    ? say('Overdue')
+    : say('In young: {chance}', { chance: chanceText(chance.probability) });
 }

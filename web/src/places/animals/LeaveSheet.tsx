@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { CAUSE_WORDS, DepartureEntry, type AnimalView, type OutletView } from '@yaylak/contract';
+import { CAUSE_WORDS, DepartureEntry, type AnimalView, type OutletView, say } from '@yaylak/contract';
 import { DEATH_CAUSES, LEAVING_WAYS, scaleUnit, toKg, type DeathCause } from '@yaylak/core';
 import { holdingQuery, withheldQuery } from '../../api/queries';
 import { outletsQuery } from '../../api/selling';
@@ -23,7 +23,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-const HOW = { sold: 'sold alive', slaughtered: 'slaughtered', died: 'died', lost: 'lost' } as const;
+const HOW = { sold: say('sold alive'), slaughtered: 'slaughtered', died: 'died', lost: 'lost' } as const;
 
 interface Typed {
   readonly on: string;
@@ -88,15 +88,17 @@ export function LeaveSheet({ view, today, onClose }: Props) {
     },
     made: (typed) => [madeEntry(DepartureEntry, draftOf(typed))],
     also: ({ how: way, isTold, price, haulage }): Against => ({
-      ...(way === 'slaughtered' && counts.length > 0 ? { how: 'It cannot go for slaughter on this day.' } : {}),
-      ...(way === 'sold' && until !== undefined && !isTold ? { isTold: 'Tell the buyer first, and tick it.' } : {}),
+      ...(way === 'slaughtered' && counts.length > 0 ? { how: say('It cannot go for slaughter on this day.') } : {}),
+      ...(way === 'sold' && until !== undefined && !isTold
+        ? { isTold: say('Tell the buyer first, and tick it.') }
+        : {}),
       ...(way === 'sold' || way === 'slaughtered' ? moneyFaults({ price, haulage }) : {}),
     }),
     words: {
-      on: 'Enter the day it left.',
-      reason: 'Use fewer words.',
-      buyer: 'Use fewer words.',
-      kg: 'Type what the scale said, or leave it empty.',
+      on: say('Enter the day it left.'),
+      reason: say('Use fewer words.'),
+      buyer: say('Use fewer words.'),
+      kg: say('Type what the scale said, or leave it empty.'),
     },
     fieldOf: { priceMinor: 'price', haulageMinor: 'haulage' },
   });
@@ -105,49 +107,51 @@ export function LeaveSheet({ view, today, onClose }: Props) {
   const counts = withheld.filter((w) => how === 'sold' || (how === 'slaughtered' && w.of === 'meat'));
   const until = lastWithheld(withheld);
   return (
-    <Sheet title="Left the holding" isOpen onClose={onClose}>
+    <Sheet title={say('Left the holding')} isOpen onClose={onClose}>
       <SendForm
         form={form}
-        send={(typed) => write([draftOf(typed)], `${view.row.tag.text} left: ${HOW[typed.how]}`)}
+        send={(typed) =>
+          write([draftOf(typed)], say('{text} left: {how}', { text: view.row.tag.text, how: HOW[typed.how] }))
+        }
         onDone={onClose}
-        submit="Save"
+        submit={say('Save')}
       >
         <FieldRow $gap={3}>
-          <FormChoice name="how" label="How" options={LEAVING_WAYS.map((way) => [way, HOW[way]])} />
+          <FormChoice name="how" label={say('How')} options={LEAVING_WAYS.map((way) => [way, HOW[way]])} />
           {how === 'died' ? (
-            <FormChoice name="cause" label="Of what" options={DEATH_CAUSES.map((c) => [c, CAUSE_WORDS[c]])} />
+            <FormChoice name="cause" label={say('Of what')} options={DEATH_CAUSES.map((c) => [c, CAUSE_WORDS[c]])} />
           ) : null}
-          <FormField name="on" label="On" type="date" />
+          <FormField name="on" label={say('On')} type="date" />
         </FieldRow>
         {how === 'sold' || how === 'slaughtered' ? (
           <FieldRow $gap={3}>
             {here.length > 0 ? (
               <FormChoice
                 name="outletId"
-                label="To"
-                options={[['', 'no outlet'], ...here.map((o) => [o.id, o.facts.name] as const)]}
+                label={say('To')}
+                options={[['', say('no outlet')], ...here.map((o) => [o.id, o.facts.name] as const)]}
               />
             ) : null}
-            {outletId === '' ? <FormField name="buyer" label="To whom" hint="if it is known" /> : null}
+            {outletId === '' ? <FormField name="buyer" label={say('To whom')} hint={say('if it is known')} /> : null}
             <FormField
               name="price"
-              label={`Price, ${holding?.currency ?? ''}`}
+              label={say('Price, {n}', { n: holding?.currency ?? '' })}
               inputMode="decimal"
-              hint="if it is known"
+              hint={say('if it is known')}
               style={{ width: 130 }}
             />
             <FormField
               name="kg"
-              label={`Live weight, ${scale}`}
+              label={say('Live weight, {scale}', { scale })}
               inputMode="decimal"
-              hint="if it was weighed"
+              hint={say('if it was weighed')}
               style={{ width: 130 }}
             />
             <FormField
               name="haulage"
-              label={`Haulage, ${holding?.currency ?? ''}`}
+              label={say('Haulage, {n}', { n: holding?.currency ?? '' })}
               inputMode="decimal"
-              hint="for this head"
+              hint={say('for this head')}
               style={{ width: 130 }}
             />
           </FieldRow>
@@ -163,9 +167,9 @@ export function LeaveSheet({ view, today, onClose }: Props) {
           <NotePanel $tone="indigo">{reservationWords(view.reservation, holding?.currency ?? '')}</NotePanel>
         ) : null}
         {how === 'sold' && until !== undefined ? <FormTick name="isTold" label={buyerToldLabel(until, on)} /> : null}
-        <FormField name="reason" label="Note" />
+        <FormField name="reason" label={say('Note')} />
         {how === 'slaughtered' ? (
-          <Small>The label, your vet and the local rules decide when meat may be used.</Small>
+          <Small>{say('The label, your vet and the local rules decide when meat may be used.')}</Small>
         ) : null}
       </SendForm>
     </Sheet>

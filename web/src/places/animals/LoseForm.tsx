@@ -1,4 +1,4 @@
-import { ENTRY_CLASSES, type IdentifierView } from '@yaylak/contract';
+import { ENTRY_CLASSES, type IdentifierView, say } from '@yaylak/contract';
 import { EARS } from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
@@ -55,28 +55,34 @@ export function LoseForm({ animalId, identifier, words, today, onDone }: Props) 
   const form = useTypedForm<Typed>({
     start: { how: 'lost', on: today, reason: '', isReplaced: false },
     made: (typed) => draftsOf(typed).map((draft) => madeEntry(ENTRY_CLASSES[draft.type], draft)),
-    words: { on: 'Give the day.', reason: 'Say why in fewer words.' },
+    words: { on: say('Give the day.'), reason: say('Say why in fewer words.') },
   });
   const send = (typed: Typed): Promise<readonly string[]> => {
     const { how, isReplaced } = typed;
-    const done = `${how === 'lost' ? 'Lost' : 'Taken out'}: ${words}${isReplaced ? ', fitted again' : ''}`;
+    const done = `${how === 'lost' ? say('Lost') : say('Taken out')}: ${words}${isReplaced ? say(', fitted again') : ''}`;
     return write(draftsOf(typed), done);
   };
   return (
-    <SendForm form={form} send={send} onDone={onDone} submit="Save" more={<Button onPress={onDone}>Not now</Button>}>
+    <SendForm
+      form={form}
+      send={send}
+      onDone={onDone}
+      submit={say('Save')}
+      more={<Button onPress={onDone}>{say('Not now')}</Button>}
+    >
       <FieldRow $gap={3}>
         <FormChoice
           name="how"
-          label="What happened"
+          label={say('What happened')}
           options={[
             ['lost', 'lost'],
-            ['removed', 'taken out'],
+            ['removed', say('taken out')],
           ]}
         />
-        <FormField name="on" label="On" type="date" />
+        <FormField name="on" label={say('On')} type="date" />
       </FieldRow>
-      <FormField name="reason" label="Why, if you know" placeholder="caught in the fence" />
-      <FormTick name="isReplaced" label="The same number is fitted again" />
+      <FormField name="reason" label={say('Why, if you know')} placeholder={say('caught in the fence')} />
+      <FormTick name="isReplaced" label={say('The same number is fitted again')} />
     </SendForm>
   );
 }

@@ -4,6 +4,7 @@ import { Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { Failed, Loading } from '../../parts/States';
 import { QuickWeights } from '../../shared/weights/QuickWeights';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly animalIds: readonly string[];
@@ -18,10 +19,12 @@ export function NotebookSheet({ animalIds, onClose, onDone }: Props) {
   const animals = (roster?.animals ?? []).filter((a) => wanted.has(a.tag.animalId));
   const gone = wanted.size - animals.length;
   return (
-    <Sheet title="Weights from the notebook" isOpen onClose={onClose} width={680}>
+    <Sheet title={say('Weights from the notebook')} isOpen onClose={onClose} width={680}>
       {roster ? (
         <>
-          {gone > 0 ? <Small>{gone} of the ticked are no longer here and are left out.</Small> : null}
+          {gone > 0 ? (
+            <Small>{say('{gone} of the ticked are no longer here and are left out.', { gone })}</Small>
+          ) : null}
           <QuickWeights
             animals={animals}
             onDone={() => {

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { RosterAnimal } from '@yaylak/contract';
-import { dayOf, fieldWord } from '@yaylak/core';
+import { dayOf } from '@yaylak/core';
 import { QRCodeSVG } from 'qrcode.react';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
@@ -10,8 +10,9 @@ import { PaperSheet } from '../../parts/PaperSheet';
 import { Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { colour, fonts, space } from '../../theme/tokens';
-import { birthDate, countText } from '../../words/format';
+import { birthDate } from '../../words/format';
 import { cardAddress, idsOfCards } from '../../shared/nav/cardAddress';
+import { say, fieldWord } from '@yaylak/contract';
 
 /** Cards for the pens, on paper: who is in there, and its number as a code that a phone's camera opens. */
 export function PenCards() {
@@ -24,14 +25,20 @@ export function PenCards() {
     <PaperSheet>
       {/* On paper the cards alone: four rows fill a sheet. */}
       <div className="no-print">
-        <PaperHead title="Pen cards" back={{ to: '/animals', words: 'Back to Animals' }} print="Print the cards" />
+        <PaperHead
+          title={say('Pen cards')}
+          back={{ to: '/animals', words: say('Back to Animals') }}
+          print={say('Print the cards')}
+        />
       </div>
       <Small className="no-print">
-        {countText(animals.length, 'card', 'cards')}, eight to a sheet. The code opens the animal where this address is
-        reached: {window.location.origin}.
+        {say(
+          '{n} {n, plural, one {card} other {cards}}, eight to a sheet. The code opens the animal where this address is reached: {origin}.',
+          { n: animals.length, origin: window.location.origin },
+        )}
       </Small>
       {animals.length === 0 ? (
-        <Empty title="No cards">Tick animals that are here under Animals, and choose Pen cards.</Empty>
+        <Empty title={say('No cards')}>{say('Tick animals that are here under Animals, and choose Pen cards.')}</Empty>
       ) : (
         <Cards>
           {animals.map((animal) => (
@@ -54,24 +61,24 @@ function Card({ animal, on }: { readonly animal: RosterAnimal; readonly on: stri
         {tag.name ? <strong>{tag.name}</strong> : null}
         <p>
           {fieldWord(animal, bornOn === null ? undefined : dayOf(on) - dayOf(bornOn))}
-          {bornOn === null ? '' : `, born ${birthDate(bornOn, birthKnownTo)}`}
+          {bornOn === null ? '' : say(', born {birthDate}', { birthDate: birthDate(bornOn, birthKnownTo) })}
         </p>
         {dam || sire ? (
           <p>
-            {dam ? `of ${dam}` : 'dam not known'}
-            {sire ? `, by ${sire}` : ''}
+            {dam ? say('of {dam}', { dam }) : say('dam not known')}
+            {sire ? say(', by {sire}', { sire }) : ''}
           </p>
         ) : null}
         {groupName ? <p>{groupName}</p> : null}
         {chip && chip !== tag.text ? <p>{chip}</p> : null}
       </div>
-      <QRCodeSVG value={address} size={92} level="M" title={`Code of ${tag.text}`} />
+      <QRCodeSVG value={address} size={92} level="M" title={say('Code of {text}', { text: tag.text })} />
       <dl>
-        <dt>Served</dt>
+        <dt>{say('Served')}</dt>
         <dd />
-        <dt>Due</dt>
+        <dt>{say('Due')}</dt>
         <dd />
-        <dt>Note</dt>
+        <dt>{say('Note')}</dt>
         <dd />
       </dl>
     </Frame>

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { ChangeAnimal, type AnimalView } from '@yaylak/contract';
+import { ChangeAnimal, type AnimalView, say } from '@yaylak/contract';
 import { SEXES, type Sex } from '@yaylak/core';
 import { useState } from 'react';
 import { holdingQuery, identifiersQuery, strainsQuery } from '../../api/queries';
@@ -33,12 +33,12 @@ export function RecordEditor({ view }: { readonly view: AnimalView }) {
   const [isOpen, setOpen] = useState(false);
   return (
     <Panel>
-      <h2>Record</h2>
+      <h2>{say('Record')}</h2>
       {isOpen ? (
         <RecordForm view={view} onDone={() => setOpen(false)} />
       ) : (
         <Button style={{ marginTop: 8 }} onPress={() => setOpen(true)}>
-          Correct the record
+          {say('Correct the record')}
         </Button>
       )}
     </Panel>
@@ -90,9 +90,9 @@ function RecordForm({
     made: (typed) => [{ shape: ChangeAnimal, value: { version: row.version, ...changeOf(typed) } }],
     words: {
       bornOn: BIRTH_ASKED,
-      birthType: 'How many were born with it, itself too: a whole number.',
-      rearingType: 'How many were reared with it, itself too: a whole number.',
-      boughtMinor: 'Type what was paid for it, such as 140.00, or leave it empty.',
+      birthType: say('How many were born with it, itself too: a whole number.'),
+      rearingType: say('How many were reared with it, itself too: a whole number.'),
+      boughtMinor: say('Type what was paid for it, such as 140.00, or leave it empty.'),
     },
     fieldOf: { boughtMinor: 'bought' },
     also: (typed): Against =>
@@ -108,16 +108,22 @@ function RecordForm({
     return refused === undefined ? [] : [refused];
   };
   return (
-    <SendForm form={form} send={send} onDone={onDone} submit="Save" more={<Button onPress={onDone}>Leave it</Button>}>
-      <FormChoice name="sex" label="Sex" options={SEXES.map((s) => [s, s] as const)} />
-      <FormField name="bornOn" label="Born" hint={BIRTH_HINTS[order]} />
-      <FormField name="dam" label="Dam" />
-      <FormField name="donor" label="Embryo of" hint="only where another female carried it" />
-      <FormField name="sire" label="Sire" />
-      <FormField name="birthType" label="Born as one of" inputMode="numeric" />
-      <FormField name="rearingType" label="Reared as one of" inputMode="numeric" />
-      <FormField name="bought" label={`Bought for, ${holding?.currency ?? ''}`} inputMode="decimal" />
-      <FormField name="strain" label="Breed or kind" list="record-strains" />
+    <SendForm
+      form={form}
+      send={send}
+      onDone={onDone}
+      submit={say('Save')}
+      more={<Button onPress={onDone}>{say('Leave it')}</Button>}
+    >
+      <FormChoice name="sex" label={say('Sex')} options={SEXES.map((s) => [s, s] as const)} />
+      <FormField name="bornOn" label={say('Born')} hint={BIRTH_HINTS[order]} />
+      <FormField name="dam" label={say('Dam')} />
+      <FormField name="donor" label={say('Embryo of')} hint={say('only where another female carried it')} />
+      <FormField name="sire" label={say('Sire')} />
+      <FormField name="birthType" label={say('Born as one of')} inputMode="numeric" />
+      <FormField name="rearingType" label={say('Reared as one of')} inputMode="numeric" />
+      <FormField name="bought" label={say('Bought for, {n}', { n: holding?.currency ?? '' })} inputMode="decimal" />
+      <FormField name="strain" label={say('Breed or kind')} list="record-strains" />
       <datalist id="record-strains">
         {strains.map((name) => (
           <option key={name} value={name} />

@@ -1,4 +1,4 @@
-import { MARK_COLOURS, MARK_PLACES, ReservationEntry, type TagView } from '@yaylak/contract';
+import { MARK_COLOURS, MARK_PLACES, ReservationEntry, type TagView, say } from '@yaylak/contract';
 import { useQuery } from '@tanstack/react-query';
 import { holdingQuery } from '../../api/queries';
 import type { EntryDraft } from '../../outbox/useRecord';
@@ -10,7 +10,7 @@ import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
-import { countText } from '../../words/format';
+
 import { minorTyped, moneyFaults } from '../../words/typed';
 
 interface Props {
@@ -36,7 +36,8 @@ export function ReserveSheet({ tags, today, onClose, onDone }: Props) {
   const { data: holding } = useQuery(holdingQuery);
   const write = useWrite();
   const [first] = tags;
-  const many = tags.length === 1 ? (first?.text ?? '') : countText(tags.length, 'animal', 'animals');
+  const many =
+    tags.length === 1 ? (first?.text ?? '') : say('{n} {n, plural, one {animal} other {animals}}', { n: tags.length });
   const draftsOf = ({ buyer, until, price, deposit, spray, place }: Typed): readonly EntryDraft[] =>
     tags.flatMap(({ animalId }): EntryDraft[] => [
       {
@@ -57,7 +58,7 @@ export function ReserveSheet({ tags, today, onClose, onDone }: Props) {
               on: today,
               colour: spray,
               place,
-              purpose: `reserved for ${buyer.trim()}`,
+              purpose: say('reserved for {trim}', { trim: buyer.trim() }),
               ...(until === '' ? {} : { until }),
             } as const,
           ]),
@@ -70,42 +71,56 @@ export function ReserveSheet({ tags, today, onClose, onDone }: Props) {
         .map((draft) => madeEntry(ReservationEntry, draft)),
     also: ({ price, deposit, until }): Against => ({
       ...moneyFaults({ price, deposit }),
-      ...(until !== '' && until < today ? { until: 'That day is over. Enter today or a later day.' } : {}),
+      ...(until !== '' && until < today ? { until: say('That day is over. Enter today or a later day.') } : {}),
     }),
     fieldOf: { priceMinor: 'price', depositMinor: 'deposit' },
-    words: { buyer: 'Say for whom.' },
+    words: { buyer: say('Say for whom.') },
   });
   const spray = form.watch('spray');
   return (
-    <Sheet title={`Reserve ${many}`} isOpen onClose={onClose}>
+    <Sheet title={say('Reserve {many}', { many })} isOpen onClose={onClose}>
       <SendForm
         form={form}
-        send={(typed) => write(draftsOf(typed), `Reserved ${many} for ${typed.buyer.trim()}`)}
+        send={(typed) => write(draftsOf(typed), say('Reserved {many} for {trim}', { many, trim: typed.buyer.trim() }))}
         onDone={() => {
           onClose();
           onDone?.();
         }}
-        submit="Reserve"
+        submit={say('Reserve')}
       >
         <FieldRow $gap={3}>
-          <FormField name="buyer" label="For whom" autoFocus />
-          <FormField name="until" label="Kept to the end of" type="date" />
+          <FormField name="buyer" label={say('For whom')} autoFocus />
+          <FormField name="until" label={say('Kept to the end of')} type="date" />
         </FieldRow>
         <FieldRow $gap={3}>
-          <FormField name="price" label={`Price a head, ${holding?.currency ?? ''}`} inputMode="decimal" />
-          <FormField name="deposit" label={`Deposit a head, ${holding?.currency ?? ''}`} inputMode="decimal" />
+          <FormField
+            name="price"
+            label={say('Price a head, {n}', { n: holding?.currency ?? '' })}
+            inputMode="decimal"
+          />
+          <FormField
+            name="deposit"
+            label={say('Deposit a head, {n}', { n: holding?.currency ?? '' })}
+            inputMode="decimal"
+          />
         </FieldRow>
         <FieldRow $gap={3}>
           <FormChoice
             name="spray"
-            label="Spray"
+            label={say('Spray')}
             options={[['none', 'none'], ...MARK_COLOURS.map((c) => [c, c] as const)]}
           />
           {spray === 'none' ? null : (
-            <FormChoice name="place" label="Place on the body" options={MARK_PLACES.map((p) => [p, p] as const)} />
+            <FormChoice
+              name="place"
+              label={say('Place on the body')}
+              options={MARK_PLACES.map((p) => [p, p] as const)}
+            />
           )}
         </FieldRow>
-        <Small>Without a day it is kept until you let it go. After its day it is free again, and Today says so.</Small>
+        <Small>
+          {say('Without a day it is kept until you let it go. After its day it is free again, and Today says so.')}
+        </Small>
       </SendForm>
     </Sheet>
   );

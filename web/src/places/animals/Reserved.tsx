@@ -3,6 +3,7 @@ import { Button } from '../../parts/Button';
 import { NotePanel, Row } from '../../parts/Panel';
 import { useWrite } from '../../parts/useWrite';
 import { reservationWords } from '../../words/reserved';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly view: AnimalView;
@@ -22,11 +23,11 @@ export function Reserved({ view: { row, reservation }, holding }: Props) {
           onPress={() =>
             void write(
               [{ type: 'release', animalId, on: holding.today, reservationId: reservation.entryId }],
-              `${text} is free again`,
+              say('{text} is free again', { text }),
             )
           }
         >
-          Let it go
+          {say('Let it go')}
         </Button>
       </Row>
     </NotePanel>

@@ -1,5 +1,5 @@
 import type { AnimalView } from '@yaylak/contract';
-import { ENTRY_CLASSES } from '@yaylak/contract';
+import { ENTRY_CLASSES, say } from '@yaylak/contract';
 import type { CheckFact } from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { FormChoice, FormField } from '../../parts/form/fields';
@@ -44,22 +44,31 @@ export function SeenSheet({ view, today, onClose }: Props) {
   const form = useTypedForm<Typed>({
     start: { on: today, what: '', words: '' },
     made: (typed) => [madeEntry(ENTRY_CLASSES.check, draftOf(typed))],
-    words: { on: 'Give the day.', what: 'Choose what was seen.', words: 'That is too long for a remark.' },
+    words: {
+      on: say('Give the day.'),
+      what: say('Choose what was seen.'),
+      words: say('That is too long for a remark.'),
+    },
   });
   return (
-    <Sheet title="Something seen" isOpen onClose={onClose}>
-      <SendForm form={form} send={(typed) => write([draftOf(typed)], 'Saved.')} onDone={onClose} submit="Save">
+    <Sheet title={say('Something seen')} isOpen onClose={onClose}>
+      <SendForm
+        form={form}
+        send={(typed) => write([draftOf(typed)], say('Saved.'))}
+        onDone={onClose}
+        submit={say('Save')}
+      >
         <FormChoice
           name="what"
-          label="What"
+          label={say('What')}
           options={[
             ['', 'choose'],
             ...asked.map((what) => [`${what} found`, CHECK_WORDS[what].found] as const),
             ...asked.map((what) => [`${what} clear`, CHECK_WORDS[what].clear] as const),
           ]}
         />
-        <FormField name="words" label="Remark" />
-        <FormField name="on" label="On" type="date" />
+        <FormField name="words" label={say('Remark')} />
+        <FormField name="on" label={say('On')} type="date" />
       </SendForm>
     </Sheet>
   );

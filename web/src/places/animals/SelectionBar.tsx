@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { MARK_COLOURS, MARK_PLACES, type AnimalRow } from '@yaylak/contract';
+import { MARK_COLOURS, MARK_PLACES, type AnimalRow, say } from '@yaylak/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -17,7 +17,6 @@ import { useWrite } from '../../parts/useWrite';
 import { TreatSheet } from '../../shared/remedies/TreatSheet';
 import { GroupField } from '../../shared/groups/GroupField';
 import { colour, radius, space } from '../../theme/tokens';
-import { countText } from '../../words/format';
 
 interface Props {
   readonly rows: readonly AnimalRow[];
@@ -44,7 +43,7 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
   const write = useWrite();
   if (rows.length === 0) return null;
   const on = holding?.today ?? '';
-  const many = countText(rows.length, 'animal', 'animals');
+  const many = say('{n} {n, plural, one {animal} other {animals}}', { n: rows.length });
 
   const send = async (drafts: readonly EntryDraft[], done: string): Promise<void> => {
     const refused = await write(drafts, done);
@@ -55,31 +54,31 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
   };
   const target = groups?.find((g) => g.id === groupId);
   return (
-    <Bar role="region" aria-label="Chosen animals">
-      <b>{many} chosen</b>
+    <Bar role="region" aria-label={say('Chosen animals')}>
+      <b>{say('{many} chosen', { many })}</b>
       {isTreating ? (
         <TreatSheet animalIds={rows.map((r) => r.tag.animalId)} onClose={() => setTreating(false)} />
       ) : null}
-      <Button onPress={() => setOpen('move')}>Move to a group</Button>
-      <Button onPress={() => setOpen('mark')}>Mark</Button>
-      <Button onPress={() => setReserving(true)}>Reserve</Button>
+      <Button onPress={() => setOpen('move')}>{say('Move to a group')}</Button>
+      <Button onPress={() => setOpen('mark')}>{say('Mark')}</Button>
+      <Button onPress={() => setReserving(true)}>{say('Reserve')}</Button>
       {isReserving ? (
         <ReserveSheet tags={rows.map((r) => r.tag)} today={on} onClose={() => setReserving(false)} onDone={onDone} />
       ) : null}
-      <Button onPress={() => setTreating(true)}>Treat</Button>
-      <Button onPress={() => onJob(rows)}>Start a job</Button>
-      <Button onPress={() => setWeighing(true)}>Type weights</Button>
+      <Button onPress={() => setTreating(true)}>{say('Treat')}</Button>
+      <Button onPress={() => onJob(rows)}>{say('Start a job')}</Button>
+      <Button onPress={() => setWeighing(true)}>{say('Type weights')}</Button>
       {isWeighing ? (
         <NotebookSheet animalIds={rows.map((r) => r.tag.animalId)} onClose={() => setWeighing(false)} onDone={onDone} />
       ) : null}
       <LinkButton as={Link} to={cardsOf(rows.map((r) => r.tag.animalId))}>
-        Pen cards
+        {say('Pen cards')}
       </LinkButton>
       <Button kind="quiet" onPress={onDone}>
-        Choose none
+        {say('Choose none')}
       </Button>
-      <Sheet title={`Move ${many}`} isOpen={open === 'move'} onClose={() => setOpen(undefined)}>
-        <GroupField label="To" none="choose a group" value={groupId} onChange={setGroupId} />
+      <Sheet title={say('Move {many}', { many })} isOpen={open === 'move'} onClose={() => setOpen(undefined)}>
+        <GroupField label={say('To')} none={say('choose a group')} value={groupId} onChange={setGroupId} />
         {problem ? <Problem role="alert">{problem}</Problem> : null}
         <Row>
           <Button
@@ -88,37 +87,37 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
             onPress={() =>
               void send(
                 rows.map((r) => ({ type: 'move', animalId: r.tag.animalId, on, groupId })),
-                `Moved ${many} to ${target?.name ?? ''}`,
+                say('Moved {many} to {n}', { many, n: target?.name ?? '' }),
               )
             }
           >
-            Move them
+            {say('Move them')}
           </Button>
         </Row>
       </Sheet>
-      <Sheet title={`Mark ${many}`} isOpen={open === 'mark'} onClose={() => setOpen(undefined)}>
+      <Sheet title={say('Mark {many}', { many })} isOpen={open === 'mark'} onClose={() => setOpen(undefined)}>
         <Row>
           <Choice
-            label="Spray colour"
+            label={say('Spray colour')}
             value={mark.colour}
             options={MARK_COLOURS.map((c) => [c, c])}
             onChange={(c) => setMark({ ...mark, colour: c })}
           />
           <Choice
-            label="Place on the body"
+            label={say('Place on the body')}
             value={mark.place}
             options={MARK_PLACES.map((p) => [p, p])}
             onChange={(p) => setMark({ ...mark, place: p })}
           />
         </Row>
         <Field
-          label="What it means"
-          placeholder="second string"
+          label={say('What it means')}
+          placeholder={say('second string')}
           value={mark.purpose}
           onChange={(purpose) => setMark({ ...mark, purpose })}
         />
         <Field
-          label="Until (may be left empty)"
+          label={say('Until (may be left empty)')}
           type="date"
           value={mark.until}
           onChange={(until) => setMark({ ...mark, until })}
@@ -131,11 +130,11 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
             onPress={() =>
               void send(
                 rows.map((r) => ({ type: 'mark', animalId: r.tag.animalId, on, ...markOf(mark) })),
-                `Marked ${many} ${mark.colour} on the ${mark.place}`,
+                say('Marked {many} {colour} on the {place}', { many, colour: mark.colour, place: mark.place }),
               )
             }
           >
-            Record the mark
+            {say('Record the mark')}
           </Button>
         </Row>
       </Sheet>

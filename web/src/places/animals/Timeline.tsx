@@ -13,6 +13,7 @@ import { fullDate } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { entryWords } from '../../words/entryWords';
 import { PlainList } from '../../parts/PlainList';
+import { say } from '@yaylak/contract';
 
 const FIRST_SHOWN = 12;
 
@@ -29,18 +30,18 @@ export function Timeline({ view, today }: Props) {
   const undo = useUndo();
   const { shown: items, more } = useFirst(view.timeline, FIRST_SHOWN);
   const strike = async (item: TimelineItem, words: string): Promise<void> => {
-    const outcome = await record([{ type: 'strike', on: today, entryId: item.entry.id, reason: 'wrong entry' }]);
+    const outcome = await record([{ type: 'strike', on: today, entryId: item.entry.id, reason: say('wrong entry') }]);
     if (outcome.kind === 'refused') return undo.say(outcome.messages.join(' '));
     undo.offer({
-      done: `Struck out: ${words}`,
+      done: say('Struck out: {words}', { words }),
       undo: { kind: 'again', drafts: [asDraft(item.entry)] },
     });
   };
   return (
     <Panel>
       <Row style={{ justifyContent: 'space-between' }}>
-        <h2>Time line</h2>
-        <Small>{view.timeline.length} entries, newest first</Small>
+        <h2>{say('Time line')}</h2>
+        <Small>{say('{n} entries, newest first', { n: view.timeline.length })}</Small>
       </Row>
       <List>
         {items.map((item) => {
@@ -59,15 +60,23 @@ export function Timeline({ view, today }: Props) {
                 {item.struck ? <s>{words}</s> : words}
                 <Small>
                   {item.struck
-                    ? `struck out by ${item.struck.by}, ${fullDate(item.struck.at)}${item.struck.reason ? `: ${item.struck.reason}` : ''}`
-                    : `${item.entry.writtenBy}${item.entry.source === 'import' ? ', from a file' : ''}`}
+                    ? say('struck out by {by}, {date}{value}', {
+                        by: item.struck.by,
+                        date: fullDate(item.struck.at),
+                        value: item.struck.reason ? `: ${item.struck.reason}` : '',
+                      })
+                    : `${item.entry.writtenBy}${item.entry.source === 'import' ? say(', from a file') : ''}`}
                 </Small>
               </span>
               {item.struck ? (
                 <span />
               ) : (
-                <Button kind="quiet" aria-label={`Strike out: ${words}`} onPress={() => void strike(item, words)}>
-                  Strike out
+                <Button
+                  kind="quiet"
+                  aria-label={say('Strike out: {words}', { words })}
+                  onPress={() => void strike(item, words)}
+                >
+                  {say('Strike out')}
                 </Button>
               )}
             </li>

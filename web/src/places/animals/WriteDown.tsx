@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { ENTRY_CLASSES, type AnimalView } from '@yaylak/contract';
+import { ENTRY_CLASSES, type AnimalView, say } from '@yaylak/contract';
 import { readTypedNumber, scaleUnit, toKg, type WeighingMethod } from '@yaylak/core';
 import { useState } from 'react';
 import { groupsQuery } from '../../api/queries';
@@ -28,9 +28,9 @@ interface Props {
 
 type What = 'weight' | 'move' | 'note';
 const TITLES: Readonly<Record<What, string>> = {
-  weight: 'Record a weight',
-  move: 'Move',
-  note: 'Write a note',
+  weight: say('Record a weight'),
+  move: say('Move'),
+  note: say('Write a note'),
 };
 
 /** Writes a fact of one animal down, away from the race. */
@@ -44,14 +44,14 @@ export function WriteDown({ view, today }: Props) {
     <>
       {isTreating ? <TreatSheet animalIds={[view.row.tag.animalId]} onClose={() => setTreating(false)} /> : null}
       <Button kind="main" onPress={() => setWhat('weight')}>
-        Weight
+        {say('Weight')}
       </Button>
-      <Button onPress={() => setTreating(true)}>Treat</Button>
-      <Button onPress={() => setWhat('move')}>Move</Button>
-      <Button onPress={() => setWhat('note')}>Note</Button>
-      {view.departed ? null : <Button onPress={() => setSeen(true)}>Seen</Button>}
-      {view.departed || view.reservation ? null : <Button onPress={() => setReserving(true)}>Reserve</Button>}
-      {view.departed ? null : <Button onPress={() => setLeaving(true)}>Left</Button>}
+      <Button onPress={() => setTreating(true)}>{say('Treat')}</Button>
+      <Button onPress={() => setWhat('move')}>{say('Move')}</Button>
+      <Button onPress={() => setWhat('note')}>{say('Note')}</Button>
+      {view.departed ? null : <Button onPress={() => setSeen(true)}>{say('Seen')}</Button>}
+      {view.departed || view.reservation ? null : <Button onPress={() => setReserving(true)}>{say('Reserve')}</Button>}
+      {view.departed ? null : <Button onPress={() => setLeaving(true)}>{say('Left')}</Button>}
       {isSeen ? <SeenSheet view={view} today={today} onClose={() => setSeen(false)} /> : null}
       {isReserving ? <ReserveSheet tags={[view.row.tag]} today={today} onClose={() => setReserving(false)} /> : null}
       {isLeaving ? <LeaveSheet view={view} today={today} onClose={() => setLeaving(false)} /> : null}
@@ -95,10 +95,10 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
     start: { on: today, text: '', method: 'scale', groupId: '' },
     made: (typed) => [madeEntry(ENTRY_CLASSES[what], draftOf(typed))],
     words: {
-      on: 'Give the day.',
-      kg: `Type what the scale says, as 27.2 or 27,2, in ${scale}.`,
-      text: 'The note is empty, or too long.',
-      groupId: 'Choose a group.',
+      on: say('Give the day.'),
+      kg: say('Type what the scale says, as 27.2 or 27,2, in {scale}.', { scale }),
+      text: say('The note is empty, or too long.'),
+      groupId: say('Choose a group.'),
     },
     also: (typed): Against => (what === 'weight' ? weightFault(typed) : {}),
     fieldOf: { kg: 'text' },
@@ -111,16 +111,16 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
       setAsked(typed.text);
       return 'asked';
     }
-    return write([draft], 'Saved.');
+    return write([draft], say('Saved.'));
   };
   return (
-    <SendForm form={form} send={send} onDone={onClose} submit="Save">
+    <SendForm form={form} send={send} onDone={onClose} submit={say('Save')}>
       {what === 'weight' ? (
         <FieldRow $gap={3}>
-          <FormField name="text" label={`Weight, ${scale}`} inputMode="decimal" autoFocus />
+          <FormField name="text" label={say('Weight, {scale}', { scale })} inputMode="decimal" autoFocus />
           <FormChoice
             name="method"
-            label="By"
+            label={say('By')}
             options={[
               ['scale', 'scale'],
               ['crate', 'crate'],
@@ -133,15 +133,15 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
       {what === 'move' ? (
         <FormChoice
           name="groupId"
-          label="To"
-          options={[['', 'choose a group'], ...(groups ?? []).map((g) => [g.id, g.name] as const)]}
+          label={say('To')}
+          options={[['', say('choose a group')], ...(groups ?? []).map((g) => [g.id, g.name] as const)]}
         />
       ) : null}
-      {what === 'note' ? <FormField name="text" label="Note" autoFocus /> : null}
-      <FormField name="on" label="On" type="date" />
+      {what === 'note' ? <FormField name="text" label={say('Note')} autoFocus /> : null}
+      <FormField name="on" label={say('On')} type="date" />
       <Asked
         questions={question === undefined ? [] : [question]}
-        again="Correct it, or press again to keep it, marked."
+        again={say('Correct it, or press again to keep it, marked.')}
       />
     </SendForm>
   );
@@ -153,6 +153,8 @@ function weightFault({ text }: Typed): Against {
   if (typed.kind === 'number') return {};
   return {
     text:
-      typed.reason === 'empty' ? 'Type what the scale says.' : `“${text}” is not a number. Write it as 27.2 or 27,2.`,
+      typed.reason === 'empty'
+        ? say('Type what the scale says.')
+        : say('“{text}” is not a number. Write it as 27.2 or 27,2.', { text }),
   };
 }

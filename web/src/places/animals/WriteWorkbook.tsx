@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Button } from '../../parts/Button';
 import { Small } from '../../parts/Panel';
 import { saveBlob } from '../../words/saveFile';
+import { say } from '@yaylak/contract';
 
 /** The list as a workbook (.xlsx), made here of the same table the CSV file holds. */
 export function WriteWorkbook({ csv }: { readonly csv: string }) {
@@ -24,7 +25,7 @@ export function WriteWorkbook({ csv }: { readonly csv: string }) {
   return (
     <>
       <Button isDisabled={isBusy} onPress={() => void write()}>
-        {isBusy ? 'Writing …' : 'Write as .xlsx'}
+        {isBusy ? say('Writing …') : say('Write as .xlsx')}
       </Button>
       {problem === undefined ? null : <Small role="alert">{problem}</Small>}
     </>

@@ -1,11 +1,12 @@
 import type { AnimalRow, AnimalSort } from '@yaylak/contract';
-import { fieldWord, type WeightUnit } from '@yaylak/core';
+import type { WeightUnit } from '@yaylak/core';
 import type { ReactNode } from 'react';
 import { GainFigure } from '../../parts/GainFigure';
 import { Soft } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { ageText, birthDate, bornText, shortDate, weightText } from '../../words/format';
 import type { EditableFact } from './CellEditor';
+import { say, fieldWord } from '@yaylak/contract';
 
 export interface ColumnSpec {
   readonly heading: string;
@@ -24,14 +25,14 @@ const column = (spec: ColumnSpec): ColumnSpec => spec;
 /** All columns the list can show. */
 export const COLUMNS = {
   number: column({
-    heading: 'Number',
+    heading: say('Number'),
     sort: 'number',
     width: 180,
     cell: (r) => <NumberCell row={r} />,
     inFile: ['number', 'colour', 'name', 'electronic'],
   }),
   kind: column({
-    heading: 'What',
+    heading: say('What'),
     sort: 'species',
     width: 120,
     edits: 'sex',
@@ -39,51 +40,51 @@ export const COLUMNS = {
     inFile: ['species', 'sex'],
   }),
   group: column({
-    heading: 'Group',
+    heading: say('Group'),
     sort: 'group',
     width: 150,
     edits: 'group',
-    cell: (r) => r.group?.name ?? 'no group',
+    cell: (r) => r.group?.name ?? say('no group'),
     inFile: ['group'],
   }),
   age: column({
-    heading: 'Age',
+    heading: say('Age'),
     sort: 'age',
     width: 140,
-    cell: (r) => (r.age ? ageText(r.age, r.birthKnownTo) : 'not known'),
+    cell: (r) => (r.age ? ageText(r.age, r.birthKnownTo) : say('not known')),
     inFile: ['age'],
   }),
   born: column({
-    heading: 'Born',
+    heading: say('Born'),
     sort: 'age',
     width: 140,
     edits: 'bornOn',
-    cell: (r) => (r.bornOn ? birthDate(r.bornOn, r.birthKnownTo) : 'not known'),
+    cell: (r) => (r.bornOn ? birthDate(r.bornOn, r.birthKnownTo) : say('not known')),
     inFile: ['born'],
   }),
   bornAs: column({
-    heading: 'Born as',
+    heading: say('Born as'),
     width: 160,
     edits: 'bornAs',
     cell: (r) => bornText(r.species, r.birthType, r.rearingType),
     inFile: ['bornAs', 'rearedAs'],
   }),
   dam: column({
-    heading: 'Dam',
+    heading: say('Dam'),
     width: 120,
     edits: 'dam',
-    cell: (r) => (r.dam ? <Tag tag={r.dam} /> : <Soft>not known</Soft>),
+    cell: (r) => (r.dam ? <Tag tag={r.dam} /> : <Soft>{say('not known')}</Soft>),
     inFile: ['dam'],
   }),
   sire: column({
-    heading: 'Sire',
+    heading: say('Sire'),
     width: 120,
     edits: 'sire',
-    cell: (r) => (r.sire ? <Tag tag={r.sire} /> : <Soft>not known</Soft>),
+    cell: (r) => (r.sire ? <Tag tag={r.sire} /> : <Soft>{say('not known')}</Soft>),
     inFile: ['sire'],
   }),
   lastKg: column({
-    heading: 'Last weight',
+    heading: say('Last weight'),
     sort: 'weight',
     width: 130,
     isFigure: true,
@@ -92,11 +93,11 @@ export const COLUMNS = {
     inFile: ['lastKg', 'lastOn'],
   }),
   gain: column({
-    heading: 'Gain, last two',
+    heading: say('Gain, last two'),
     sort: 'gain',
     width: 190,
     isFigure: true,
-    cell: (r) => (r.gain ? <GainFigure gain={r.gain} species={r.species} title="Gain" isCompact /> : ''),
+    cell: (r) => (r.gain ? <GainFigure gain={r.gain} species={r.species} title={say('Gain')} isCompact /> : ''),
     inFile: ['gain', 'gainSure'],
   }),
 } as const;

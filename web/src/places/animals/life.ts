@@ -1,4 +1,4 @@
-import { listed, type AnimalView } from '@yaylak/contract';
+import { listed, type AnimalView, say } from '@yaylak/contract';
 import { dayOf, isoOf, type Day } from '@yaylak/core';
 import { TEST_RESULT_WORDS } from '../../words/carrying';
 import { scoreText } from '../../words/condition';
@@ -43,15 +43,15 @@ export function lifeLanes(view: AnimalView, today: string): Life {
   const from = dayOf(bornOn < first ? bornOn : first);
   const to = Math.max(from + 1, dayOf(view.departed?.on ?? today)) as Day;
   const lanes: LifeLane[] = [
-    { name: 'Young', marks: youngMarks(view) },
-    { name: 'Mating', marks: matingMarks(entries, to) },
-    { name: 'Group', marks: groupMarks(entries, to) },
-    { name: 'Tags', marks: tagMarks(view) },
-    { name: 'Scores', marks: scoreMarks(entries) },
-    { name: 'Remedies', marks: remedyMarks(entries) },
-    { name: 'Marked', marks: sprayMarks(entries, to) },
-    { name: 'Chosen', marks: choiceMarks(entries) },
-    { name: 'Notes', marks: noteMarks(entries) },
+    { name: say('Young'), marks: youngMarks(view) },
+    { name: say('Mating'), marks: matingMarks(entries, to) },
+    { name: say('Group'), marks: groupMarks(entries, to) },
+    { name: say('Tags'), marks: tagMarks(view) },
+    { name: say('Scores'), marks: scoreMarks(entries) },
+    { name: say('Remedies'), marks: remedyMarks(entries) },
+    { name: say('Marked'), marks: sprayMarks(entries, to) },
+    { name: say('Chosen'), marks: choiceMarks(entries) },
+    { name: say('Notes'), marks: noteMarks(entries) },
   ];
   return { from, to, lanes: lanes.filter((l) => l.marks.length > 0) };
 }
@@ -73,13 +73,13 @@ function youngMarks(view: AnimalView): LifeMark[] {
     const from = season[0] as (typeof days)[number];
     const to = season.at(-1) as (typeof days)[number];
     const firstIso = isoByDay.get(from) ?? '';
-    const until = from === to ? '' : ` to ${fullDate(isoByDay.get(to) ?? '')}`;
+    const until = from === to ? '' : ` ${say('to {date}', { date: fullDate(isoByDay.get(to) ?? '') })}`;
     return {
       key: `young ${from}`,
       from,
       to,
       label: `${season.length} · ${firstIso.slice(0, 4)}`,
-      words: `${season.length} born, ${fullDate(firstIso)}${until}`,
+      words: say('{n} born, {date}{until}', { n: season.length, date: fullDate(firstIso), until }),
       tone: 'births',
     };
   });
@@ -98,9 +98,15 @@ function matingMarks(entries: Entries, end: number): LifeMark[] {
     if (entry.type === 'loss') return [dayMark(entry, 'lost', 'over', entryWords(entry, told))];
     if (entry.type !== 'stay') return [];
     const out = outOn.get(entry.id);
-    const words = `${entryWords(entry, told)}, from ${fullDate(entry.on)}${out ? ` to ${fullDate(out)}` : ''}`;
+    const words = say('{entry}, from {date}{value}', {
+      entry: entryWords(entry, told),
+      date: fullDate(entry.on),
+      value: out ? ` ${say('to {date}', { date: fullDate(out) })}` : '',
+    });
     const to = out === undefined ? end : dayOf(out);
-    return [{ key: entry.id, from: dayOf(entry.on), to, label: groupName ?? 'with females', words, tone: 'group' }];
+    return [
+      { key: entry.id, from: dayOf(entry.on), to, label: groupName ?? say('with females'), words, tone: 'group' },
+    ];
   });
 }
 
@@ -123,7 +129,7 @@ const dayMark = (
 
 function groupMarks(entries: Entries, end: number): LifeMark[] {
   const moves = entries.flatMap((t) =>
-    t.entry.type === 'move' ? [{ ...t.entry, name: t.groupName ?? 'a group' }] : [],
+    t.entry.type === 'move' ? [{ ...t.entry, name: t.groupName ?? say('a group') }] : [],
   );
   return moves.map((move, i) => {
     const next = moves[i + 1];
@@ -132,7 +138,11 @@ function groupMarks(entries: Entries, end: number): LifeMark[] {
       from: dayOf(move.on),
       to: next ? dayOf(next.on) : end,
       label: move.name,
-      words: `${move.name}, from ${fullDate(move.on)}${next ? ` to ${fullDate(next.on)}` : ''}`,
+      words: say('{name}, from {date}{value}', {
+        name: move.name,
+        date: fullDate(move.on),
+        value: next ? ` ${say('to {date}', { date: fullDate(next.on) })}` : '',
+      }),
       tone: 'group',
     };
   });
@@ -147,7 +157,7 @@ function tagMarks(view: AnimalView): LifeMark[] {
       from: dayOf(on),
       to: dayOf(on),
       label: 'fitted',
-      words: `${listed(texts)} fitted on ${fullDate(on)}`,
+      words: say('{listed} fitted on {date}', { listed: listed(texts), date: fullDate(on) }),
       tone: 'good',
     })),
     ...view.identifiers.flatMap((i): LifeMark[] =>
@@ -158,7 +168,7 @@ function tagMarks(view: AnimalView): LifeMark[] {
               from: dayOf(i.ended.on),
               to: dayOf(i.ended.on),
               label: i.ended.how,
-              words: `${i.text} ${i.ended.how} on ${fullDate(i.ended.on)}`,
+              words: say('{text} {how} on {date}', { text: i.text, how: i.ended.how, date: fullDate(i.ended.on) }),
               tone: 'look',
             },
           ]
@@ -168,7 +178,7 @@ function tagMarks(view: AnimalView): LifeMark[] {
 }
 
 function remedyMarks(entries: Entries): LifeMark[] {
-  return entries.flatMap(({ entry, productName = 'a remedy' }): LifeMark[] =>
+  return entries.flatMap(({ entry, productName = say('a remedy') }): LifeMark[] =>
     entry.type === 'treatment'
       ? [
           {
@@ -176,7 +186,7 @@ function remedyMarks(entries: Entries): LifeMark[] {
             from: dayOf(entry.on),
             to: dayOf(entry.on) + (entry.meatDays ?? 0),
             label: productName,
-            words: `${productName}, ${fullDate(entry.on)}${entry.meatDays ? `, meat withheld ${entry.meatDays} days` : ''}`,
+            words: `${productName}, ${fullDate(entry.on)}${entry.meatDays ? say(', meat withheld {meatDays} days', { meatDays: entry.meatDays }) : ''}`,
             tone: 'over',
           },
         ]
@@ -187,7 +197,14 @@ function remedyMarks(entries: Entries): LifeMark[] {
 function scoreMarks(entries: Entries): LifeMark[] {
   return entries.flatMap(({ entry }): LifeMark[] =>
     entry.type === 'score'
-      ? [dayMark(entry, scoreText(entry.score), 'plain', `Scored ${scoreText(entry.score)} by ${entry.scoredBy}`)]
+      ? [
+          dayMark(
+            entry,
+            scoreText(entry.score),
+            'plain',
+            say('Scored {score} by {scoredBy}', { score: scoreText(entry.score), scoredBy: entry.scoredBy }),
+          ),
+        ]
       : [],
   );
 }
@@ -201,7 +218,13 @@ function sprayMarks(entries: Entries, end: number): LifeMark[] {
             from: dayOf(entry.on),
             to: Math.min(end, entry.until === undefined ? end : dayOf(entry.until)),
             label: entry.purpose,
-            words: `${entry.colour} on the ${entry.place}: ${entry.purpose}, from ${fullDate(entry.on)}${entry.until === undefined ? '' : ` to ${fullDate(entry.until)}`}`,
+            words: say('{colour} on the {place}: {purpose}, from {date}{value}', {
+              colour: entry.colour,
+              place: entry.place,
+              purpose: entry.purpose,
+              date: fullDate(entry.on),
+              value: entry.until === undefined ? '' : ` ${say('to {date}', { date: fullDate(entry.until) })}`,
+            }),
             tone: 'plain',
           },
         ]
@@ -219,7 +242,7 @@ function choiceMarks(entries: Entries): LifeMark[] {
             entry,
             DECISION_WORDS[entry.decision].toLowerCase(),
             CHOICE_TONES[entry.decision],
-            `${DECISION_WORDS[entry.decision]} among ${entry.among}`,
+            say('{decision} among {among}', { decision: DECISION_WORDS[entry.decision], among: entry.among }),
           ),
         ]
       : [],

@@ -1,6 +1,7 @@
 import { resolveIdentifier, type Searchable } from '@yaylak/core';
+import { say } from '@yaylak/contract';
 
-const ROLE_WORDS = { dam: 'Dam', donor: 'Embryo of', sire: 'Sire' } as const;
+const ROLE_WORDS = { dam: say('Dam'), donor: say('Embryo of'), sire: say('Sire') } as const;
 
 export type NamedParent =
   | { readonly kind: 'animal'; readonly id: string }
@@ -16,6 +17,13 @@ export function parentNamed(
   if (typed.trim() === '') return { kind: 'nobody' };
   const found = resolveIdentifier(identifiers, typed);
   if (found.kind === 'one') return { kind: 'animal', id: found.animalId };
-  const wearers = found.kind === 'none' ? 'no animal is tagged' : 'several animals are tagged';
-  return { kind: 'unclear', message: `${ROLE_WORDS[role]}: ${wearers} “${typed.trim()}”. Type the whole number.` };
+  const wearers = found.kind === 'none' ? say('no animal is tagged') : say('several animals are tagged');
+  return {
+    kind: 'unclear',
+    message: say('{role}: {wearers} “{trim}”. Type the whole number.', {
+      role: ROLE_WORDS[role],
+      wearers,
+      trim: typed.trim(),
+    }),
+  };
 }

@@ -4,6 +4,7 @@ import { useCallback } from 'react';
 import { ask, ProblemError } from '../../api/client';
 import { readAgain } from '../../api/readAgain';
 import { useUndo } from '../../parts/Undo';
+import { say } from '@yaylak/contract';
 
 export type RecordChange = Omit<ChangeAnimal, 'version'>;
 
@@ -25,7 +26,7 @@ export function useChangeRecord(): (row: AnimalRow, change: RecordChange) => Pro
       try {
         const saved = await patch({ version: row.version, ...change });
         undo.offer({
-          done: `Changed the record of ${row.tag.text}`,
+          done: say('Changed the record of {text}', { text: row.tag.text }),
           undo: async () => void (await patch({ version: saved.version, ...recordOf(row) })),
         });
         return undefined;
@@ -33,7 +34,9 @@ export function useChangeRecord(): (row: AnimalRow, change: RecordChange) => Pro
         const isStale = error instanceof ProblemError && error.problem.status === 409;
         if (isStale) void readAgain(client);
         const words = (error as Error).message;
-        return isStale ? `${words} What you typed is still here; saved again it goes over theirs.` : words;
+        return isStale
+          ? say('{words} What you typed is still here; saved again it goes over theirs.', { words })
+          : words;
       }
     },
     [client, undo],

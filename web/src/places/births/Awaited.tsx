@@ -1,5 +1,4 @@
-import { chanceText, percentText, type BirthsView, type ExpectedBirth } from '@yaylak/contract';
-import { SPECIES_WORDS } from '@yaylak/core';
+import { chanceText, percentText, type BirthsView, type ExpectedBirth, say, SPECIES_WORDS } from '@yaylak/contract';
 import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
 import { How } from '../../parts/How';
@@ -31,18 +30,19 @@ export function Awaited({ view, onBirth }: Props) {
   return (
     <>
       {watched.length > 0 ? (
-        <section aria-label="Tonight">
+        <section aria-label={say('Tonight')}>
           <Heading>
             <h2>
-              Tonight
-              <How of="Tonight">
+              {say('Tonight')}
+              <How of={say('Tonight')}>
                 <p>
-                  The chance that she gives birth today or tomorrow: that she carries at all, times the share of
-                  pregnancies that end on these two days of those that have lasted so long.
+                  {say(
+                    'The chance that she gives birth today or tomorrow: that she carries at all, times the share of pregnancies that end on these two days of those that have lasted so long.',
+                  )}
                 </p>
               </How>
             </h2>
-            <Small>likeliest first</Small>
+            <Small>{say('likeliest first')}</Small>
           </Heading>
           <Rows>
             {watched.map((e) => (
@@ -52,10 +52,10 @@ export function Awaited({ view, onBirth }: Props) {
         </section>
       ) : null}
       {later.length > 0 ? (
-        <section aria-label="Due later">
+        <section aria-label={say('Due later')}>
           <Heading>
-            <h2>After that</h2>
-            <Small>first to come first</Small>
+            <h2>{say('After that')}</h2>
+            <Small>{say('first to come first')}</Small>
           </Heading>
           <Rows>
             {shown.map((e) => (
@@ -87,16 +87,25 @@ function ExpectedRow({ row, today, chance, onBirth }: RowProps) {
     row.otherSire,
   );
   const facts = [
-    ...(row.daysOver > 0 ? [`${countText(row.daysOver, 'day', 'days')} overdue`] : []),
-    ...(row.daysOver > 0 ? ['any hour now'] : chance === undefined ? [] : [`${percentText(chance)} by tomorrow night`]),
-    ...(row.probability === null ? [] : [`in young ${chanceText(row.probability)}`]),
+    ...(row.daysOver > 0
+      ? [say('{daysOver} {daysOver, plural, one {day} other {days}} overdue', { daysOver: row.daysOver })]
+      : []),
+    ...(row.daysOver > 0
+      ? [say('any hour now')]
+      : chance === undefined
+        ? []
+        : [say('{percent} by tomorrow night', { percent: percentText(chance) })]),
+    ...(row.probability === null ? [] : [say('in young {chance}', { chance: chanceText(row.probability) })]),
     ...(row.young === null ? [] : [countText(row.young, one, many)]),
-    ...(row.isFirst ? ['her first here'] : []),
-    ...(sires === '' ? [] : [`by ${sires}`]),
+    ...(row.isFirst ? [say('her first here')] : []),
+    ...(sires === '' ? [] : [say('by {sires}', { sires })]),
     ...(row.groupName === null ? [] : [row.groupName]),
   ];
   const stepDone = async (step: string): Promise<void> => {
-    const refused = await write([{ type: 'carrying-step', animalId: tag.animalId, on: today, step }], `Done: ${step}`);
+    const refused = await write(
+      [{ type: 'carrying-step', animalId: tag.animalId, on: today, step }],
+      say('Done: {step}', { step }),
+    );
     if (refused.length > 0) undo.say(refused.join(' '));
   };
   return (
@@ -114,14 +123,14 @@ function ExpectedRow({ row, today, chance, onBirth }: RowProps) {
                 <Chip
                   key={s.name}
                   type="button"
-                  aria-label={`Mark done for ${name}: ${s.name}`}
+                  aria-label={say('Mark done for {name}: {name2}', { name, name2: s.name })}
                   onClick={() => void stepDone(s.name)}
                 >
-                  Mark done: {s.name}
+                  {say('Mark done: {name}', { name: s.name })}
                 </Chip>
               ) : (
                 <Small key={s.name}>
-                  {s.name} from {shortDate(s.window.opens)}
+                  {say('{name} from {date}', { name: s.name, date: shortDate(s.window.opens) })}
                 </Small>
               ),
             )}
@@ -131,10 +140,10 @@ function ExpectedRow({ row, today, chance, onBirth }: RowProps) {
       <WindowBar window={row.birth} today={today} />
       <Button
         kind={chance === undefined ? 'plain' : 'main'}
-        aria-label={`Record the birth of ${name}`}
+        aria-label={say('Record the birth of {name}', { name })}
         onPress={() => onBirth(tag.animalId)}
       >
-        Birth
+        {say('Birth')}
       </Button>
     </Item>
   );

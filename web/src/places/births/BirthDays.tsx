@@ -3,6 +3,7 @@ import { Bar, BarChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from 
 import { Panel, Small } from '../../parts/Panel';
 import { colour } from '../../theme/tokens';
 import { shortDate } from '../../words/format';
+import { say, fixedText } from '@yaylak/contract';
 
 interface Props {
   /** Births to be expected each day, from today on. */
@@ -16,8 +17,8 @@ export function BirthDays({ perDay, on }: Props) {
   const sum = perDay.reduce((s, n) => s + n, 0);
   return (
     <Panel>
-      <h2>Births per day</h2>
-      <div role="img" aria-label={`Births expected each day of a fortnight, ${sum.toFixed(1)} in all`}>
+      <h2>{say('Births per day')}</h2>
+      <div role="img" aria-label={say('Births expected each day of a fortnight, {n} in all', { n: fixedText(sum, 1) })}>
         <ResponsiveContainer width="100%" height={130}>
           <BarChart data={data} margin={{ top: 8, right: 0, bottom: 0, left: -28 }}>
             <CartesianGrid stroke={colour('line')} vertical={false} />
@@ -27,7 +28,7 @@ export function BirthDays({ perDay, on }: Props) {
           </BarChart>
         </ResponsiveContainer>
       </div>
-      <Small>Each by her chance, spread over the usual range of carrying.</Small>
+      <Small>{say('Each by her chance, spread over the usual range of carrying.')}</Small>
     </Panel>
   );
 }

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { chanceText } from '@yaylak/contract';
-import { SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { chanceText, say, SPECIES_WORDS } from '@yaylak/contract';
+import { SPECIES } from '@yaylak/core';
 import { useSearchParams } from 'react-router';
 import { birthListQuery } from '../../api/queries';
 import { Choice } from '../../parts/Field';
@@ -10,7 +10,7 @@ import { PaperSheet } from '../../parts/PaperSheet';
 import { Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { TickBox } from '../../parts/TickBox';
-import { countText, fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/format';
 import { useSpeciesOptions } from '../../words/useHolding';
 
 /** Who gives birth when, on paper: for the wall of the shed. */
@@ -24,34 +24,37 @@ export function BirthList() {
   return (
     <PaperSheet>
       <PaperHead
-        title={`Births to expect${species === '' ? '' : `: ${SPECIES_WORDS[species].birth}`}`}
-        back={{ to: species === '' ? '/births' : `/births?species=${species}`, words: 'Back to Births' }}
+        title={say('Births to expect{value}', { value: species === '' ? '' : `: ${SPECIES_WORDS[species].birth}` })}
+        back={{ to: species === '' ? '/births' : `/births?species=${species}`, words: say('Back to Births') }}
       >
         <Choice
-          label="Species"
+          label={say('Species')}
           value={species}
           options={[['', 'all'], ...speciesOptions]}
           onChange={(s) => setSearch(s === '' ? {} : { species: s }, { replace: true })}
         />
       </PaperHead>
       <p>
-        {fullDate(data.on)}. {countText(rows.length, 'female', 'females')}, by the day the birth is usual first.
+        {say('{date}. {n} {n, plural, one {female} other {females}}, by the day the birth is usual first.', {
+          date: fullDate(data.on),
+          n: rows.length,
+        })}
       </p>
       {rows.length === 0 ? (
-        <Empty title="Nothing due">Record services and tests under Mating and Carrying.</Empty>
+        <Empty title={say('Nothing due')}>{say('Record services and tests under Mating and Carrying.')}</Empty>
       ) : (
         <LineTable>
           <thead>
             <tr>
-              <th>Female</th>
-              <th>Group</th>
-              <th>Served</th>
-              <th>By</th>
-              <th>In young</th>
-              <th>Young</th>
-              <th>Usual dates</th>
-              <th>At the latest</th>
-              <th>Born</th>
+              <th>{say('Female')}</th>
+              <th>{say('Group')}</th>
+              <th>{say('Served')}</th>
+              <th>{say('By')}</th>
+              <th>{say('In young')}</th>
+              <th>{say('Young')}</th>
+              <th>{say('Usual dates')}</th>
+              <th>{say('At the latest')}</th>
+              <th>{say('Born')}</th>
             </tr>
           </thead>
           <tbody>
@@ -62,16 +65,16 @@ export function BirthList() {
                 </td>
                 <td>{r.groupName}</td>
                 <td>{shortDate(r.servedOn)}</td>
-                <td>{r.sires.join(' or ')}</td>
+                <td>{r.sires.join(` ${say('or')} `)}</td>
                 <td>{chanceText(r.probability)}</td>
                 <td>{r.young ?? ''}</td>
                 <td>
-                  {r.isOverdue ? <b>overdue, </b> : null}
-                  {shortDate(r.birth.bestFrom)} to {shortDate(r.birth.bestTo)}
+                  {r.isOverdue ? <b>{say('overdue,')} </b> : null}
+                  {say('{date} to {date2}', { date: shortDate(r.birth.bestFrom), date2: shortDate(r.birth.bestTo) })}
                 </td>
                 <td>{shortDate(r.birth.closes)}</td>
                 <td>
-                  <TickBox says={`${r.tag.text} has given birth`} />
+                  <TickBox says={say('{text} has given birth', { text: r.tag.text })} />
                 </td>
               </tr>
             ))}
@@ -79,8 +82,9 @@ export function BirthList() {
         </LineTable>
       )}
       <Small>
-        Usual: two births of three fall in these days, by service or scan. Clean hands and gloves; nobody who is
-        pregnant at a birth.
+        {say(
+          'Usual: two births of three fall in these days, by service or scan. Clean hands and gloves; nobody who is pregnant at a birth.',
+        )}
       </Small>
     </PaperSheet>
   );

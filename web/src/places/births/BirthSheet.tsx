@@ -9,6 +9,8 @@ import {
   PRESENTATION_WORDS,
   type DamView,
   type RosterView,
+  say,
+  SPECIES_WORDS,
 } from '@yaylak/contract';
 import {
   AFTERBIRTHS,
@@ -16,7 +18,6 @@ import {
   MOTHERINGS,
   PRESENTATIONS,
   scaleUnit,
-  SPECIES_WORDS,
   type Species,
   type SpeciesSettings,
 } from '@yaylak/core';
@@ -60,19 +61,20 @@ export function BirthSheet({ damId, species, today, hour, onClose }: Props) {
     setDam(undefined);
   };
   return (
-    <Sheet title="A birth" isOpen onClose={onClose} width={720}>
-      {done ? <p role="status">{done}. The next dam, or close.</p> : null}
+    <Sheet title={say('A birth')} isOpen onClose={onClose} width={720}>
+      {done ? <p role="status">{say('{done}. The next dam, or close.', { done })}</p> : null}
       {dam === undefined ? (
-        <FindOne key={done} label="Tag of the dam" autoFocus onChoose={setDam} />
+        <FindOne key={done} label={say('Tag of the dam')} autoFocus onChoose={setDam} />
       ) : (
         <BirthForm key={dam} damId={dam} listed={species} today={today} hour={hour} onDone={next} />
       )}
       <Row style={{ justifyContent: 'space-between' }}>
         <Small>
-          Gloves and clean arms; pull only with her pains, and fetch the vet in time. Who is pregnant keeps away from
-          births.
+          {say(
+            'Gloves and clean arms; pull only with her pains, and fetch the vet in time. Who is pregnant keeps away from births.',
+          )}
         </Small>
-        {dam === undefined ? <Button onPress={onClose}>Close</Button> : null}
+        {dam === undefined ? <Button onPress={onClose}>{say('Close')}</Button> : null}
       </Row>
     </Sheet>
   );
@@ -112,14 +114,14 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
           { ...typed, sireId: typed.sireId ?? sureSire(known) },
           { dam: known, unit, isByCount, species: listed ?? known.species },
         )
-      : 'She is not here yet. Wait a moment and record it again.';
+      : say('She is not here yet. Wait a moment and record it again.');
   const form = useTypedForm<BirthTyped>({
     start: aBirth(today, hour),
     made: (typed) => {
       const entries = entriesOf(typed);
       return typeof entries === 'string' ? [] : entries.map((e) => madeEntry(ENTRY_CLASSES[e.type], e));
     },
-    words: { on: 'Give the day of the birth.', alive: 'Count those alive.', dead: 'Count those dead.' },
+    words: { on: say('Give the day of the birth.'), alive: say('Count those alive.'), dead: say('Count those dead.') },
     also: (typed): Against => {
       const entries = entriesOf(typed);
       return typeof entries === 'string' ? { root: entries } : {};
@@ -153,23 +155,23 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
       setAsked(doubts);
       return 'asked';
     }
-    return write(entries, `Wrote down ${words.birth} of ${saidOf(typed)}`);
+    return write(entries, say('Wrote down {birth} of {said}', { birth: words.birth, said: saidOf(typed) }));
   };
   return (
-    <SendForm form={form} send={send} onDone={(typed) => onDone(saidOf(typed))} submit="Record birth" isTall>
+    <SendForm form={form} send={send} onDone={(typed) => onDone(saidOf(typed))} submit={say('Record birth')} isTall>
       <FieldRow $gap={3}>
         <Tag tag={dam.tag} isStatic />
-        <FormField name="on" label="On" type="date" />
-        <FormField name="hour" label="At" type="time" />
-        <Small>{dam.young === null ? 'not scanned' : `${dam.young} counted before`}</Small>
+        <FormField name="on" label={say('On')} type="date" />
+        <FormField name="hour" label={say('At')} type="time" />
+        <Small>{dam.young === null ? say('not scanned') : say('{young} counted before', { young: dam.young })}</Small>
       </FieldRow>
       {isByCount ? (
         <FieldRow $gap={3}>
-          <FormField name="alive" label="Alive" inputMode="numeric" style={{ width: 90 }} autoFocus />
-          <FormField name="dead" label="Dead" inputMode="numeric" style={{ width: 90 }} />
+          <FormField name="alive" label={say('Alive')} inputMode="numeric" style={{ width: 90 }} autoFocus />
+          <FormField name="dead" label={say('Dead')} inputMode="numeric" style={{ width: 90 }} />
           <FormField
             name="together"
-            label={`Live ones together, ${scaleUnit(dam.species, unit)}`}
+            label={say('Live ones together, {scaleUnit}', { scaleUnit: scaleUnit(dam.species, unit) })}
             inputMode="decimal"
             style={{ width: 190 }}
           />
@@ -183,26 +185,37 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
           )}
         />
       )}
-      <FormBigKeys name="ease" label="How it went" isNeeded options={EASES.map((e) => [e, EASE_WORDS[e]])} />
+      <FormBigKeys name="ease" label={say('How it went')} isNeeded options={EASES.map((e) => [e, EASE_WORDS[e]])} />
       {ease === 'alone' ? null : (
         <FieldRow $gap={3}>
           <FormChoice
             name="presentation"
-            label="How it lay"
-            options={[['', 'not said'], ...PRESENTATIONS.map((p) => [p, PRESENTATION_WORDS[p]] as const)]}
+            label={say('How it lay')}
+            options={[['', say('not said')], ...PRESENTATIONS.map((p) => [p, PRESENTATION_WORDS[p]] as const)]}
           />
-          <FormField name="help" label="What help" style={{ flex: '1 1 220px' }} />
+          <FormField name="help" label={say('What help')} style={{ flex: '1 1 220px' }} />
         </FieldRow>
       )}
       <Row $gap={5} style={{ alignItems: 'flex-start' }}>
-        <FormBigKeys name="mothering" label="Mothering" options={MOTHERINGS.map((m) => [m, MOTHERING_WORDS[m]])} />
-        <FormBigKeys name="afterbirth" label="Afterbirth" options={AFTERBIRTHS.map((a) => [a, AFTERBIRTH_WORDS[a]])} />
+        <FormBigKeys
+          name="mothering"
+          label={say('Mothering')}
+          options={MOTHERINGS.map((m) => [m, MOTHERING_WORDS[m]])}
+        />
+        <FormBigKeys
+          name="afterbirth"
+          label={say('Afterbirth')}
+          options={AFTERBIRTHS.map((a) => [a, AFTERBIRTH_WORDS[a]])}
+        />
       </Row>
       <Choice
-        label="Sire"
+        label={say('Sire')}
         value={sireId}
         options={[
-          ['', dam.otherSire ?? (dam.sires.length === 0 ? 'no service on record' : 'not sure: leave it open')],
+          [
+            '',
+            dam.otherSire ?? (dam.sires.length === 0 ? say('no service on record') : say('not sure: leave it open')),
+          ],
           ...dam.sires.map(
             (s) => [s.tag.animalId, `${s.tag.name ?? s.tag.text}: ${chanceText(s.probability)}`] as const,
           ),
@@ -214,10 +227,13 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
           {questions.map((q) => (
             <p key={q.code}>{birthQuestionText(q)}</p>
           ))}
-          <FormField name="reason" label="What happened?" isRequired style={{ marginTop: 8 }} />
+          <FormField name="reason" label={say('What happened?')} isRequired style={{ marginTop: 8 }} />
         </NotePanel>
       ) : null}
-      <Asked questions={asked === undefined ? [] : [asked]} again="Correct it, or press again to keep it as it is." />
+      <Asked
+        questions={asked === undefined ? [] : [asked]}
+        again={say('Correct it, or press again to keep it as it is.')}
+      />
     </SendForm>
   );
 }

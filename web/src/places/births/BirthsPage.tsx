@@ -14,12 +14,14 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { useNewKey } from '../../parts/useWindowKey';
 import { FosterSheet } from '../../shared/rearing/FosterSheet';
 import { LossSheet } from '../../shared/rearing/LossSheet';
-import { countText } from '../../words/format';
+
 import { useSpeciesOptions } from '../../words/useHolding';
 import { Awaited } from './Awaited';
 import { BirthSheet } from './BirthSheet';
 import { JustBorn } from './JustBorn';
 import { Pens } from './Pens';
+import { say, fixedText } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 const BirthDays = lazy(async () => ({ default: (await import('./BirthDays')).BirthDays }));
 
@@ -41,20 +43,22 @@ export function BirthsPage() {
   const [open, setOpen] = useState<Open | undefined>(asked ? { sheet: 'birth', damId: asked } : undefined);
   useNewKey(() => setOpen({ sheet: 'birth', damId: undefined }));
   if (!data)
-    return <Page title="Births">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+    return (
+      <Page title={say('Births')}>{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
+    );
   const close = (): void => setOpen(undefined);
   const nobody = data.expected.length + data.recent.length === 0;
   return (
     <Page
-      title="Who is due next?"
+      title={say('Who is due next?')}
       lead={leadText(data)}
       actions={
         <>
           <Button kind="main" onPress={() => setOpen({ sheet: 'birth', damId: undefined })}>
-            Record a birth
+            {say('Record a birth')}
           </Button>
           <LinkButton as={Link} to={`/births/list${species ? `?species=${species}` : ''}`}>
-            Birth list
+            {say('Birth list')}
           </LinkButton>
         </>
       }
@@ -72,16 +76,20 @@ export function BirthsPage() {
     >
       <Row>
         <Choice<Species | ''>
-          label="Species"
+          label={say('Species')}
           value={species ?? ''}
-          options={[['', 'all of them'], ...speciesOptions]}
+          options={[['', say('all of them')], ...speciesOptions]}
           onChange={(s) => setSearch(s === '' ? {} : { species: s }, { replace: true })}
         />
       </Row>
       {nobody ? (
-        <Empty title="Nothing due">
-          Record services under <Link to="/mating">Mating</Link> and tests under <Link to="/carrying">Carrying</Link>;
-          from then on this page says who is due when. A birth nobody expected is recorded anyway.
+        <Empty title={say('Nothing due')}>
+          <Said
+            text={
+              'Record services under <0>Mating</0> and tests under <1>Carrying</1>; from then on this page says who is due when. A birth nobody expected is recorded anyway.'
+            }
+            parts={{ 0: <Link to="/mating" />, 1: <Link to="/carrying" /> }}
+          />
         </Empty>
       ) : null}
       <Awaited view={data} onBirth={(damId) => setOpen({ sheet: 'birth', damId })} />
@@ -130,10 +138,15 @@ function leadText({ expected, tonight, perDay }: BirthsView): string {
   const ahead = perDay.reduce((s, n) => s + n, 0);
   const parts = [
     tonight.length === 0
-      ? 'Nobody to look at tonight'
-      : `Look at ${tonight.length} tonight: about ${soon.toFixed(1)} births by tomorrow evening`,
-    ...(over > 0 ? [countText(over, 'is overdue', 'are overdue')] : []),
-    ahead < 0.05 ? 'none expected in fourteen days' : `about ${ahead.toFixed(1)} in fourteen days`,
+      ? say('Nobody to look at tonight')
+      : say('Look at {n} tonight: about {n2} births by tomorrow evening', {
+          n: tonight.length,
+          n2: fixedText(soon, 1),
+        }),
+    ...(over > 0 ? [say('{over} {over, plural, one {is overdue} other {are overdue}}', { over })] : []),
+    ahead < 0.05
+      ? say('none expected in fourteen days')
+      : say('about {n} in fourteen days', { n: fixedText(ahead, 1) }),
   ];
   return `${parts.join('; ')}.`;
 }
@@ -141,11 +154,11 @@ function leadText({ expected, tonight, perDay }: BirthsView): string {
 function Cautions() {
   return (
     <NotePanel $tone="weld">
-      <h2>Safety</h2>
+      <h2>{say('Safety')}</h2>
       <Small>
-        What comes with a birth can make people ill, and harms an unborn child: gloves, wash, and nobody who is pregnant
-        near it. A dam guards her young: keep a way out, with cows above all. No progress after an hour of hard work, a
-        young that lies wrong, or an afterbirth held back: the vet.
+        {say(
+          'What comes with a birth can make people ill, and harms an unborn child: gloves, wash, and nobody who is pregnant near it. A dam guards her young: keep a way out, with cows above all. No progress after an hour of hard work, a young that lies wrong, or an afterbirth held back: the vet.',
+        )}
       </Small>
     </NotePanel>
   );

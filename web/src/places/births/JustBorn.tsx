@@ -7,8 +7,9 @@ import {
   SHIPPED_TEMPLATES,
   type BirthSeen,
   type YoungSeen,
+  say,
+  SPECIES_WORDS,
 } from '@yaylak/contract';
-import { SPECIES_WORDS } from '@yaylak/core';
 import { useQuery } from '@tanstack/react-query';
 import styled from 'styled-components';
 import { deviceMoment } from '../../api/deviceClock';
@@ -23,9 +24,10 @@ import { useWrite } from '../../parts/useWrite';
 import { WindowBar } from '../../parts/WindowBar';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { bornText } from '../../words/births';
-import { countText, shortDate, weightText } from '../../words/format';
+import { shortDate, weightText } from '../../words/format';
 import { hourOf } from '../../words/hourOf';
 import { useWeightUnit } from '../../words/useHolding';
+import { Said } from '../../parts/Said';
 
 interface Props {
   readonly births: readonly BirthSeen[];
@@ -38,10 +40,10 @@ interface Props {
 export function JustBorn({ births, ...rest }: Props) {
   if (births.length === 0) return null;
   return (
-    <section aria-label="Recent births">
+    <section aria-label={say('Recent births')}>
       <Heading>
-        <h2>Recent births</h2>
-        <Small>the latest first</Small>
+        <h2>{say('Recent births')}</h2>
+        <Small>{say('the latest first')}</Small>
       </Heading>
       <Rows>
         {births.map((b) => (
@@ -67,7 +69,7 @@ function BornRow({ birth, today, onFoster, onLoss }: { readonly birth: BirthSeen
     const plan = SHIPPED_TEMPLATES.find((t) => t.id === 'newborn');
     if (!plan) return;
     const problem = await start({
-      name: `${SPECIES_WORDS[birth.species].young.unknown[1]} of ${name}, first handling`,
+      name: say('{value} of {name}, first handling', { value: SPECIES_WORDS[birth.species].young.unknown[1], name }),
       stations: plan.stations.filter((s) => s !== 'sample'),
       settings: plan.settings,
       gates: [],
@@ -78,7 +80,7 @@ function BornRow({ birth, today, onFoster, onLoss }: { readonly birth: BirthSeen
   const next = stage?.next;
   const isWaiting = afterbirth?.state === 'waiting' || afterbirth?.state === 'retained';
   return (
-    <BornItem role="group" aria-label={`Born of ${name}`}>
+    <BornItem role="group" aria-label={say('Born of {name}', { name })}>
       <div>
         <Row>
           <Tag tag={tag} />
@@ -92,29 +94,41 @@ function BornRow({ birth, today, onFoster, onLoss }: { readonly birth: BirthSeen
             ...(birth.mothering ? [MOTHERING_WORDS[birth.mothering]] : []),
             ...(birth.sires.length > 0
               ? [
-                  `by ${birth.sires.map((s) => `${s.tag.name ?? s.tag.text}${s.probability < 0.99 ? ` ${chanceText(s.probability)}` : ''}`).join(' or ')}`,
+                  say('by {list}', {
+                    list: birth.sires
+                      .map(
+                        (s) =>
+                          `${s.tag.name ?? s.tag.text}${s.probability < 0.99 ? ` ${chanceText(s.probability)}` : ''}`,
+                      )
+                      .join(` ${say('or')} `),
+                  }),
                 ]
               : []),
-            ...(stage ? [`in the ${PEN_STAGE_WORDS[stage.now]}`] : []),
-            ...(birth.reason ? [`queried: ${birth.reason}`] : []),
+            ...(stage ? [say('in the {pen}', { pen: PEN_STAGE_WORDS[stage.now] })] : []),
+            ...(birth.reason ? [say('queried: {reason}', { reason: birth.reason })] : []),
           ].join(', ')}
           .
         </Small>
         <YoungLine birth={birth} today={today} />
         {birth.orphans > 0 ? (
           <Small>
-            <b>
-              {countText(birth.orphans, 'orphan', 'orphans')}
-              {birth.goneOn ? `: the dam has been gone since ${shortDate(birth.goneOn)}` : ''}.
-            </b>{' '}
-            Foster or bottle-feed.
+            <Said
+              text={'<0>{orphans} {orphans, plural, one {orphan} other {orphans}}{value}.</0> Foster or bottle-feed.'}
+              values={{
+                orphans: birth.orphans,
+                value: birth.goneOn
+                  ? say(': the dam has been gone since {date}', { date: shortDate(birth.goneOn) })
+                  : '',
+              }}
+              parts={{ 0: <b /> }}
+            />
           </Small>
         ) : null}
         {afterbirth && afterbirth.state !== 'passed' ? (
           <Small>
-            <b>Afterbirth {AFTERBIRTH_WORDS[afterbirth.state]}.</b>
+            <b>{say('Afterbirth {afterbirth}.', { afterbirth: AFTERBIRTH_WORDS[afterbirth.state] })}</b>
             {afterbirth.heldSince
-              ? ' She is not mated until her womb is looked at and clear. Ask the vet; never pull.'
+              ? ` ${say('She is not mated until her womb is looked at and clear. Ask the vet; never pull.')}`
               : ''}
           </Small>
         ) : null}
@@ -122,32 +136,38 @@ function BornRow({ birth, today, onFoster, onLoss }: { readonly birth: BirthSeen
           {isWaiting ? (
             <Button
               kind="quiet"
-              aria-label={`Afterbirth of ${name} passed`}
+              aria-label={say('Afterbirth of {name} passed', { name })}
               onPress={() =>
-                void record({ type: 'afterbirth', ...base, state: 'passed' }, `Afterbirth of ${name} passed`)
+                void record(
+                  { type: 'afterbirth', ...base, state: 'passed' },
+                  say('Afterbirth of {name} passed', { name }),
+                )
               }
             >
-              Afterbirth passed
+              {say('Afterbirth passed')}
             </Button>
           ) : null}
           {afterbirth?.state === 'waiting' ? (
             <Button
               kind="quiet"
-              aria-label={`Afterbirth of ${name} held back`}
+              aria-label={say('Afterbirth of {name} held back', { name })}
               onPress={() =>
-                void record({ type: 'afterbirth', ...base, state: 'retained' }, `Afterbirth of ${name} held back`)
+                void record(
+                  { type: 'afterbirth', ...base, state: 'retained' },
+                  say('Afterbirth of {name} held back', { name }),
+                )
               }
             >
-              Held back
+              {say('Held back')}
             </Button>
           ) : null}
           {birth.rears > 0 ? (
             <>
-              <Button kind="quiet" aria-label={`Foster young of ${name}`} onPress={() => onFoster(birth)}>
-                Foster
+              <Button kind="quiet" aria-label={say('Foster young of {name}', { name })} onPress={() => onFoster(birth)}>
+                {say('Foster')}
               </Button>
-              <Button kind="quiet" aria-label={`A young of ${name} died`} onPress={() => onLoss(birth)}>
-                Record a death
+              <Button kind="quiet" aria-label={say('A young of {name} died', { name })} onPress={() => onLoss(birth)}>
+                {say('Record a death')}
               </Button>
             </>
           ) : null}
@@ -164,23 +184,23 @@ function BornRow({ birth, today, onFoster, onLoss }: { readonly birth: BirthSeen
         {handling ? (
           <Button
             kind={handling.isOpen ? 'main' : 'plain'}
-            aria-label={`Weigh and tag young of ${name}`}
+            aria-label={say('Weigh and tag young of {name}', { name })}
             onPress={() => void handle()}
           >
-            Weigh and tag {handling.left}
+            {say('Weigh and tag {left}', { left: handling.left })}
           </Button>
         ) : null}
         {next?.isOpen ? (
           <Button
-            aria-label={`${name} to the ${PEN_STAGE_WORDS[next.stage]}`}
+            aria-label={say('{name} to the {pen}', { name, pen: PEN_STAGE_WORDS[next.stage] })}
             onPress={() =>
               void record(
                 { type: 'pen-stage', ...base, stage: next.stage },
-                `${name} went to the ${PEN_STAGE_WORDS[next.stage]}`,
+                say('{name} went to the {pen}', { name, pen: PEN_STAGE_WORDS[next.stage] }),
               )
             }
           >
-            To the {PEN_STAGE_WORDS[next.stage]}
+            {say('To the {pen}', { pen: PEN_STAGE_WORDS[next.stage] })}
           </Button>
         ) : null}
       </Stack>
@@ -211,7 +231,7 @@ function YoungLine({
       ...(y.diedOn === null ? [] : ['died']),
       ...(y.rearedBy === null
         ? []
-        : [y.rearedBy === 'by-hand' ? 'by hand' : `under ${y.rearedBy.name ?? y.rearedBy.text}`]),
+        : [y.rearedBy === 'by-hand' ? say('by hand') : say('under {n}', { n: y.rearedBy.name ?? y.rearedBy.text })]),
     ].join(' '),
   );
   return (
@@ -242,17 +262,17 @@ function FirstMilk({
     const at = hourOf(today, holding?.now ?? deviceMoment());
     const refused = await write(
       thirsty.map((y) => ({ type: 'colostrum', animalId: y.tag.animalId, on: today, at, how: 'sucked' })),
-      `Colostrum for ${thirsty.length} of ${dam}`,
+      say('Colostrum for {n} of {dam}', { n: thirsty.length, dam }),
     );
     if (refused.length > 0) undo.say(refused.join(' '));
   };
   return (
     <Row>
       <Small>
-        Colostrum for {thirsty.length} by {by.slice(11)} on {shortDate(by)}.
+        {say('Colostrum for {n} by {part} on {date}.', { n: thirsty.length, part: by.slice(11), date: shortDate(by) })}
       </Small>
-      <Button kind="quiet" aria-label={`Young of ${dam} had colostrum`} onPress={() => void had()}>
-        All have sucked
+      <Button kind="quiet" aria-label={say('Young of {dam} had colostrum', { dam })} onPress={() => void had()}>
+        {say('All have sucked')}
       </Button>
     </Row>
   );

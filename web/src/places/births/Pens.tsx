@@ -1,5 +1,4 @@
-import { PEN_STAGE_WORDS, type PensView } from '@yaylak/contract';
-import { SPECIES_WORDS } from '@yaylak/core';
+import { PEN_STAGE_WORDS, type PensView, say, SPECIES_WORDS, fixedText } from '@yaylak/contract';
 import { FigureTable } from '../../parts/FigureTable';
 import { Panel, Small } from '../../parts/Panel';
 
@@ -10,13 +9,13 @@ export function Pens({ pens }: { readonly pens: readonly PensView[] }) {
   const short = shown.filter((p) => p.pens !== null && p.taken + p.toCome > p.pens);
   return (
     <Panel>
-      <h2>Pens</h2>
+      <h2>{say('Pens')}</h2>
       <FigureTable>
         <thead>
           <tr>
-            <th scope="col">Pen</th>
-            <th scope="col">taken</th>
-            <th scope="col">to come</th>
+            <th scope="col">{say('Pen')}</th>
+            <th scope="col">{say('taken')}</th>
+            <th scope="col">{say('to come')}</th>
           </tr>
         </thead>
         <tbody>
@@ -27,16 +26,18 @@ export function Pens({ pens }: { readonly pens: readonly PensView[] }) {
               </th>
               <td>
                 {p.taken}
-                {p.pens === null ? '' : ` of ${p.pens}`}
+                {p.pens === null ? '' : ` ${say('of {pens}', { pens: p.pens })}`}
               </td>
-              <td>{p.toCome < 0.05 ? '' : p.toCome.toFixed(1)}</td>
+              <td>{p.toCome < 0.05 ? '' : fixedText(p.toCome, 1)}</td>
             </tr>
           ))}
         </tbody>
       </FigureTable>
       <Small>
-        {short.length > 0 ? 'Too few for the births of the next three days: let some go on today. ' : ''}To come: births
-        expected in three days. Set how many pens there are under Year plan.
+        {say('{value}To come: births expected in three days. Set how many pens there are under Year plan.', {
+          value:
+            short.length > 0 ? `${say('Too few for the births of the next three days: let some go on today.')} ` : '',
+        })}
       </Small>
     </Panel>
   );

@@ -1,4 +1,4 @@
-import { SPECIES_WORDS, scaleUnit, type Sex, type Species, type WeightUnit } from '@yaylak/core';
+import { scaleUnit, type Sex, type Species, type WeightUnit } from '@yaylak/core';
 import { Button as AriaButton } from 'react-aria-components';
 import styled from 'styled-components';
 import { bigKeyFace } from '../../parts/BigKeys';
@@ -9,6 +9,7 @@ import { Tick } from '../../parts/Tick';
 import { colour, space } from '../../theme/tokens';
 import { newId } from '../../words/ids';
 import type { YoungTyped } from './birthDraft';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 interface Props {
   readonly species: Species;
@@ -18,9 +19,9 @@ interface Props {
 }
 
 const SEX_WORDS: Readonly<Record<'female' | 'male' | 'unknown', string>> = {
-  female: 'Female',
-  male: 'Male',
-  unknown: 'Not sexed',
+  female: say('Female'),
+  male: say('Male'),
+  unknown: say('Not sexed'),
 };
 
 /** Each young by one press, in the order they come; dead ones by the second row. */
@@ -33,8 +34,8 @@ export function YoungKeys({ species, unit, young, onChange }: Props) {
   return (
     <div>
       {([false, true] as const).map((isDead) => (
-        <Keys key={String(isDead)} role="group" aria-label={isDead ? 'Born dead' : 'Born alive'}>
-          <span>{isDead ? 'Born dead' : 'Born alive'}</span>
+        <Keys key={String(isDead)} role="group" aria-label={isDead ? say('Born dead') : say('Born alive')}>
+          <span>{isDead ? say('Born dead') : say('Born alive')}</span>
           {(['female', 'male', 'unknown'] as const).map((sex) => (
             <Key key={sex} data-dead={isDead || undefined} onPress={() => add(sex, isDead)}>
               + {SEX_WORDS[sex]}
@@ -43,7 +44,7 @@ export function YoungKeys({ species, unit, young, onChange }: Props) {
         </Keys>
       ))}
       {young.length === 0 ? (
-        <Small>One press for each, as they come.</Small>
+        <Small>{say('One press for each, as they come.')}</Small>
       ) : (
         <List>
           {young.map((y, i) => {
@@ -52,10 +53,10 @@ export function YoungKeys({ species, unit, young, onChange }: Props) {
               <div key={y.key} role="group" aria-label={name}>
                 <b>
                   {name}
-                  {y.isDead ? ', dead' : ''}
+                  {y.isDead ? say(', dead') : ''}
                 </b>
                 <Field
-                  label={`Weight, ${scaleUnit(species, unit)}`}
+                  label={say('Weight, {scaleUnit}', { scaleUnit: scaleUnit(species, unit) })}
                   inputMode="decimal"
                   style={{ width: 110 }}
                   value={y.weight}
@@ -65,17 +66,17 @@ export function YoungKeys({ species, unit, young, onChange }: Props) {
                   <span />
                 ) : (
                   <Tick
-                    label="has sucked"
+                    label={say('has sucked')}
                     isSelected={y.hasSucked}
                     onChange={(hasSucked) => set(y.key, { hasSucked })}
                   />
                 )}
                 <Button
                   kind="quiet"
-                  aria-label={`Take ${name} off`}
+                  aria-label={say('Take {name} off', { name })}
                   onPress={() => onChange(young.filter((x) => x.key !== y.key))}
                 >
-                  Remove
+                  {say('Remove')}
                 </Button>
               </div>
             );

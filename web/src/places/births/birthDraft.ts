@@ -18,6 +18,7 @@ import {
 import { checkReadingText, litterDoubtText } from '../../words/doubts';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { newId } from '../../words/ids';
+import { say } from '@yaylak/contract';
 
 /** One young as it is typed. */
 export interface YoungTyped {
@@ -101,16 +102,16 @@ export function birthEntries(
   const { on, hour } = birth;
   const damId = dam.tag.animalId;
   const at = hour === '' ? undefined : `${on}T${hour}`;
-  if (at !== undefined && parseMoment(at) === undefined) return 'At: give the hour as 06:10, or leave it out.';
+  if (at !== undefined && parseMoment(at) === undefined) return say('At: give the hour as 06:10, or leave it out.');
   const counts = countsOf(birth, isByCount);
-  if (!counts) return 'Alive and dead: count them as whole numbers.';
-  if (counts.alive + counts.dead === 0) return 'Nobody yet: press Female, Male or Dead for each that was born.';
+  if (!counts) return say('Alive and dead: count them as whole numbers.');
+  if (counts.alive + counts.dead === 0) return say('Nobody yet: press Female, Male or Dead for each that was born.');
   const scale = scaleUnit(dam.species, unit);
   const kgs: (number | undefined)[] = [];
   for (const text of isByCount ? [birth.together] : birth.young.map((y) => y.weight)) {
     const kg = text.trim() === '' ? undefined : readTypedNumber(text);
     if (kg && (kg.kind !== 'number' || !(kg.value > 0)))
-      return `“${text}” is not a weight. Type what the scale says in ${scale}, or leave it out.`;
+      return say('“{text}” is not a weight. Type what the scale says in {scale}, or leave it out.', { text, scale });
     kgs.push(kg?.kind === 'number' ? Number(toKg(kg.value, scale).toFixed(4)) : undefined);
   }
   const dead = birth.young.flatMap((y, i) => (y.isDead ? [{ sex: y.sex, ...maybe('kg', kgs[i]) }] : []));

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { percentText, type AgeingView } from '@yaylak/contract';
+import { percentText, type AgeingView, say, fixedText } from '@yaylak/contract';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -10,7 +10,7 @@ import { Page } from '../../parts/Page';
 import { Panel } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { narrow, space } from '../../theme/tokens';
-import { countText, figureText } from '../../words/format';
+import { figureText } from '../../words/format';
 
 const AgeingPlot = lazy(async () => ({ default: (await import('./AgeingPlot')).AgeingPlot }));
 
@@ -19,30 +19,39 @@ export function AgeingPage() {
   const { data, error, refetch } = useQuery(ageingQuery);
   if (!data)
     return (
-      <Page title="Ageing accuracy">
+      <Page title={say('Ageing accuracy')}>
         {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={4} />}
       </Page>
     );
   const [first] = data;
   return (
     <Page
-      title="Does the learner tell the same age?"
-      lead={first ? leadText(first) : 'Nobody has learnt beside a scanner yet.'}
+      title={say('Does the learner tell the same age?')}
+      lead={first ? leadText(first) : say('Nobody has learnt beside a scanner yet.')}
       actions={
         <LinkButton as={Link} to="/carrying">
-          Back to Carrying
+          {say('Back to Carrying')}
         </LinkButton>
       }
     >
       {data.length === 0 ? (
-        <Empty title="No age was told by two">
-          Name who learns at the station Scan or feel for young; what they say of each is held against the scanner here.
+        <Empty title={say('No age was told by two')}>
+          {say(
+            'Name who learns at the station Scan or feel for young; what they say of each is held against the scanner here.',
+          )}
         </Empty>
       ) : null}
       {data.map((a) => (
-        <Panel key={`${a.learner} ${a.scanner}`} aria-label={`${a.learner} beside ${a.scanner}`}>
+        <Panel
+          key={`${a.learner} ${a.scanner}`}
+          aria-label={say('{learner} beside {scanner}', { learner: a.learner, scanner: a.scanner })}
+        >
           <h2>
-            {a.learner} beside {a.scanner} ({countText(a.pairs.length, 'young', 'young')})
+            {say('{learner} beside {scanner} ({n} {n, plural, one {young} other {young}})', {
+              learner: a.learner,
+              scanner: a.scanner,
+              n: a.pairs.length,
+            })}
           </h2>
           <Two>
             <Suspense fallback={<div style={{ height: 240 }} />}>
@@ -51,43 +60,49 @@ export function AgeingPage() {
             <dl>
               <div>
                 <dt>
-                  Reads
-                  <How of="Bias">
+                  {say('Reads')}
+                  <How of={say('Bias')}>
                     <p>
-                      Mean of {a.learner} less {a.scanner}, in days; ± is how sure that is, four times out of five.
+                      {say(
+                        'Mean of {learner} less {scanner}, in days; ± is how sure that is, four times out of five.',
+                        { learner: a.learner, scanner: a.scanner },
+                      )}
                     </p>
                   </How>
                 </dt>
                 <dd>
                   {days(a.bias)}
-                  {a.biasHalfWidth === null ? '' : ` ± ${a.biasHalfWidth.toFixed(1)}`}{' '}
-                  {a.bias >= 0 ? 'too old' : 'too young'}
+                  {a.biasHalfWidth === null ? '' : ` ± ${fixedText(a.biasHalfWidth, 1)}`}{' '}
+                  {a.bias >= 0 ? say('too old') : say('too young')}
                 </dd>
               </div>
               <div>
                 <dt>
-                  Strays by
-                  <How of="Standard deviation">
-                    <p>Standard deviation of the differences: two of three fall within it of the mean.</p>
+                  {say('Strays by')}
+                  <How of={say('Standard deviation')}>
+                    <p>{say('Standard deviation of the differences: two of three fall within it of the mean.')}</p>
                   </How>
                 </dt>
-                <dd>{a.sd === null ? 'one only' : days(a.sd)}</dd>
+                <dd>{a.sd === null ? say('one only') : days(a.sd)}</dd>
               </div>
               <div>
                 <dt>
-                  Limits
-                  <How of="Limits of agreement">
-                    <p>Bias ± 1.96 standard deviations: 95 of 100 ages lie within.</p>
+                  {say('Limits')}
+                  <How of={say('Limits of agreement')}>
+                    <p>{say('Bias ± 1.96 standard deviations: 95 of 100 ages lie within.')}</p>
                   </How>
                 </dt>
                 <dd>
                   {a.limits === null
-                    ? 'one only'
-                    : `${figureText(a.limits[0], 0)} to ${figureText(a.limits[1], 0)} days`}
+                    ? say('one only')
+                    : say('{figure} to {figure2} days', {
+                        figure: figureText(a.limits[0], 0),
+                        figure2: figureText(a.limits[1], 0),
+                      })}
                 </dd>
               </div>
               <div>
-                <dt>Within five days</dt>
+                <dt>{say('Within five days')}</dt>
                 <dd>{percentText(a.withinFive)}</dd>
               </div>
             </dl>
@@ -98,10 +113,16 @@ export function AgeingPage() {
   );
 }
 
-const days = (n: number): string => `${Math.abs(n).toFixed(1)} days`;
+const days = (n: number): string => say('{n} days', { n: fixedText(Math.abs(n), 1) });
 
 const leadText = (a: AgeingView): string =>
-  `${a.learner} reads ${days(a.bias)} ${a.bias >= 0 ? 'too old' : 'too young'}; ${percentText(a.withinFive)} of ${a.pairs.length} are within five days.`;
+  say('{learner} reads {days} {value}; {percent} of {n} are within five days.', {
+    learner: a.learner,
+    days: days(a.bias),
+    value: a.bias >= 0 ? say('too old') : say('too young'),
+    percent: percentText(a.withinFive),
+    n: a.pairs.length,
+  });
 
 const Two = styled.div`
   display: grid;

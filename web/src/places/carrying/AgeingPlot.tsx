@@ -11,6 +11,7 @@ import {
 } from 'recharts';
 import { colour } from '../../theme/tokens';
 import { figureText } from '../../words/format';
+import { say } from '@yaylak/contract';
 
 const CLOSE_DAYS = 5;
 
@@ -19,11 +20,17 @@ export function AgeingPlot({ ages }: { readonly ages: AgeingView }) {
   const data = ages.pairs.map(([learner, scanner]) => ({ age: scanner, off: learner - scanner }));
   const reach = Math.max(10, ...data.map((d) => Math.abs(d.off)));
   const lines = [
-    [ages.bias, `bias ${figureText(ages.bias, 1)}`] as const,
+    [ages.bias, say('bias {figure}', { figure: figureText(ages.bias, 1) })] as const,
     ...(ages.limits ?? []).map((l) => [l, figureText(l, 0)] as const),
   ];
   return (
-    <div role="img" aria-label={`Differences of ${data.length} ages: bias ${figureText(ages.bias, 1)} days`}>
+    <div
+      role="img"
+      aria-label={say('Differences of {n} ages: bias {figure} days', {
+        n: data.length,
+        figure: figureText(ages.bias, 1),
+      })}
+    >
       <ResponsiveContainer width="100%" height={260}>
         <ScatterChart margin={{ top: 8, right: 64, bottom: 20, left: 0 }}>
           <CartesianGrid stroke={colour('line')} vertical={false} />
@@ -34,7 +41,7 @@ export function AgeingPlot({ ages }: { readonly ages: AgeingView }) {
             domain={['dataMin - 3', 'dataMax + 3']}
             stroke={colour('inkSoft')}
             fontSize={12}
-            label={{ value: 'age by the scanner, days', position: 'insideBottom', offset: -12, fontSize: 12 }}
+            label={{ value: say('age by the scanner, days'), position: 'insideBottom', offset: -12, fontSize: 12 }}
           />
           <YAxis
             type="number"

@@ -3,6 +3,7 @@ import { addDays, dayOf, halfWidth80, isoOf } from '@yaylak/core';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { colour } from '../../theme/tokens';
 import { shortDate } from '../../words/format';
+import { say } from '@yaylak/contract';
 
 /** Births in three days running, as pens are taken, with the band four out of five fall into. */
 const PEN_DAYS = 3;
@@ -19,7 +20,13 @@ export function BirthsBars({ births }: { readonly births: BirthsToComeView }) {
   const from = births.from;
   const to = isoOf(addDays(dayOf(from), births.perDay.length - 1));
   return (
-    <div role="img" aria-label={`Births in three days running, ${shortDate(from)} to ${shortDate(to)}`}>
+    <div
+      role="img"
+      aria-label={say('Births in three days running, {date} to {date2}', {
+        date: shortDate(from),
+        date2: shortDate(to),
+      })}
+    >
       <ResponsiveContainer width="100%" height={130}>
         <ComposedChart data={data} margin={{ top: 12, right: 4, bottom: 0, left: -28 }}>
           <CartesianGrid stroke={colour('line')} vertical={false} />
@@ -43,7 +50,7 @@ export function BirthsBars({ births }: { readonly births: BirthsToComeView }) {
               stroke={colour('madder')}
               strokeDasharray="5 4"
               label={{
-                value: `pens: ${births.pens}`,
+                value: say('pens: {pens}', { pens: births.pens }),
                 position: 'insideBottomRight',
                 fontSize: 11,
                 fill: colour('madder'),

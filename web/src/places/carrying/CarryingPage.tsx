@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
 import type { CarryingFemaleView, CarryingView } from '@yaylak/contract';
-import { SPECIES_WORDS } from '@yaylak/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { carryingQuery } from '../../api/queries';
@@ -11,7 +10,7 @@ import { Page } from '../../parts/Page';
 import { NotePanel, Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { useNewKey } from '../../parts/useWindowKey';
-import { countText, fullDate } from '../../words/format';
+import { fullDate } from '../../words/format';
 import { useSpeciesOptions } from '../../words/useHolding';
 import { BirthsToCome } from './BirthsToCome';
 import { FemaleRows } from './FemaleRows';
@@ -22,6 +21,8 @@ import { TestSheet } from './TestSheet';
 import { useCarryingScope } from './useCarrying';
 import { WhatNow } from './WhatNow';
 import { answerText, inOrder } from './words';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 const InYoungPanel = lazy(async () => ({ default: (await import('./InYoungPanel')).InYoungPanel }));
 
@@ -37,7 +38,9 @@ export function CarryingPage() {
   });
   if (!data)
     return (
-      <Page title="Carrying">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
+      <Page title={say('Carrying')}>
+        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}
+      </Page>
     );
   const females = inOrder(data.females);
   // Sent here to say that one lost her young.
@@ -47,18 +50,23 @@ export function CarryingPage() {
     questions.find((f) => f.tag.animalId === chosenId) ?? questions.find((f) => !f.decided) ?? questions[0];
   return (
     <Page
-      title={`How many ${SPECIES_WORDS[data.species].grown.female[1]} are in young?`}
+      title={say('How many {value} are in young?', { value: SPECIES_WORDS[data.species].grown.female[1] })}
       lead={answerText(data)}
       actions={
         <>
           <Button onPress={() => setOpen('results')}>
-            Read in results{data.tubesOut > 0 ? ` (${countText(data.tubesOut, 'tube out', 'tubes out')})` : ''}
+            {say('Read in results{value}', {
+              value:
+                data.tubesOut > 0
+                  ? ` (${say('{tubesOut} {tubesOut, plural, one {tube out} other {tubes out}}', { tubesOut: data.tubesOut })})`
+                  : '',
+            })}
           </Button>
           <LinkButton as={Link} to={`/births/list?species=${data.species}`}>
-            Birth list
+            {say('Birth list')}
           </LinkButton>
           <LinkButton as={Link} to="/carrying/ageing">
-            Ageing accuracy
+            {say('Ageing accuracy')}
           </LinkButton>
         </>
       }
@@ -80,16 +88,20 @@ export function CarryingPage() {
           <InYoungPanel curve={data.curve} today={data.on} species={data.species} />
         </Suspense>
       ) : (
-        <Empty title="Nobody was served yet">
-          Services are recorded under <Link to={`/mating?species=${data.species}`}>Mating</Link>; from then on this page
-          says who carries, and when it can be tested.
+        <Empty title={say('Nobody was served yet')}>
+          <Said
+            text={
+              'Services are recorded under <0>Mating</0>; from then on this page says who carries, and when it can be tested.'
+            }
+            parts={{ 0: <Link to={`/mating?species=${data.species}`} /> }}
+          />
         </Empty>
       )}
       <Testing view={data} />
       {(
         [
-          ['One by one', females.filter((f) => f.state !== 'not-marked')],
-          ['Ran with a raddled male, no mark', females.filter((f) => f.state === 'not-marked')],
+          [say('One by one'), females.filter((f) => f.state !== 'not-marked')],
+          [say('Ran with a raddled male, no mark'), females.filter((f) => f.state === 'not-marked')],
         ] as const
       ).map(([title, own]) =>
         own.length === 0 ? null : (
@@ -127,24 +139,27 @@ function Scope({ data, query, onSpecies, onSet }: ScopeProps) {
   const speciesOptions = useSpeciesOptions();
   return (
     <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-      <Choice label="Species" value={data.species} options={speciesOptions} onChange={onSpecies} />
+      <Choice label={say('Species')} value={data.species} options={speciesOptions} onChange={onSpecies} />
       <Choice
-        label="Group"
+        label={say('Group')}
         value={query.groupId ?? ''}
-        options={[['', 'all of them'], ...data.groups.map((g) => [g.id, g.name] as const)]}
+        options={[['', say('all of them')], ...data.groups.map((g) => [g.id, g.name] as const)]}
         onChange={(id) => onSet('groupId', id)}
       />
       <Choice
-        label="Served by"
+        label={say('Served by')}
         value={query.maleId ?? ''}
-        options={[['', 'any male'], ...data.males.map((m) => [m.animalId, m.name ?? m.text] as const)]}
+        options={[['', say('any male')], ...data.males.map((m) => [m.animalId, m.name ?? m.text] as const)]}
         onChange={(id) => onSet('maleId', id)}
       />
       {data.season === null ? null : (
         <Choice
-          label="Season of mating"
+          label={say('Season of mating')}
           value={data.season}
-          options={data.seasons.map((s) => [s.from, `from ${fullDate(s.from)} (${s.females})`])}
+          options={data.seasons.map((s) => [
+            s.from,
+            say('from {date} ({females})', { date: fullDate(s.from), females: s.females }),
+          ])}
           onChange={(from) => onSet('season', from)}
         />
       )}
@@ -155,11 +170,11 @@ function Scope({ data, query, onSpecies, onSet }: ScopeProps) {
 function Cautions() {
   return (
     <NotePanel $tone="weld">
-      <h2>Safety</h2>
+      <h2>{say('Safety')}</h2>
       <Small>
-        A new needle and a new tube for each animal, and the law on who may take blood. Feel a rabbit gently and never
-        after day 14. A female that aborted may carry what people catch: gloves, and nobody who is pregnant near her or
-        near births; ask your vet.
+        {say(
+          'A new needle and a new tube for each animal, and the law on who may take blood. Feel a rabbit gently and never after day 14. A female that aborted may carry what people catch: gloves, and nobody who is pregnant near her or near births; ask your vet.',
+        )}
       </Small>
     </NotePanel>
   );

@@ -5,6 +5,7 @@ import {
   WAY_ON_WORDS,
   type CarryingFemaleView,
   type CarryingView,
+  say,
 } from '@yaylak/contract';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
@@ -41,12 +42,12 @@ export function FemaleRows({ title, females, view, onWrite, onAsk }: Props) {
       <Middle>
         <thead>
           <tr>
-            <th>Female</th>
-            <th>Service</th>
-            <th>What is known</th>
-            <th>In young</th>
-            <th>Next</th>
-            <th aria-label="Do" />
+            <th>{say('Female')}</th>
+            <th>{say('Service')}</th>
+            <th>{say('What is known')}</th>
+            <th>{say('In young')}</th>
+            <th>{say('Next')}</th>
+            <th aria-label={say('Do')} />
           </tr>
         </thead>
         <tbody>
@@ -77,8 +78,12 @@ export function FemaleRows({ title, females, view, onWrite, onAsk }: Props) {
               </td>
               <td>
                 {f.chance ? (
-                  <Button kind="quiet" aria-label={`Record for ${f.tag.text}`} onPress={() => onWrite(f)}>
-                    Record
+                  <Button
+                    kind="quiet"
+                    aria-label={say('Record for {text}', { text: f.tag.text })}
+                    onPress={() => onWrite(f)}
+                  >
+                    {say('Record')}
                   </Button>
                 ) : null}
               </td>
@@ -111,15 +116,20 @@ function FitLine({ female: { fit } }: { readonly female: CarryingFemaleView }) {
   if (fit.servedOn === null)
     return (
       <Warn>
-        {fit.ageDays} days fit no service: conceived about {shortDate(fit.conceivedOn)}.
+        {say('{ageDays} days fit no service: conceived about {date}.', {
+          ageDays: fit.ageDays,
+          date: shortDate(fit.conceivedOn),
+        })}
       </Warn>
     );
   const [first] = fit.sires;
   if (!first || (fit.sires.length === 1 && Math.abs(fit.daysOff ?? 0) <= 2)) return null;
   return (
     <Small>
-      The age fits {shortDate(fit.servedOn)}:{' '}
-      {fit.sires.map((s) => `${s.tag.name ?? s.tag.text} ${percentText(s.probability)}`).join(', ')}
+      {say('The age fits {date}: {list}', {
+        date: shortDate(fit.servedOn),
+        list: fit.sires.map((s) => `${s.tag.name ?? s.tag.text} ${percentText(s.probability)}`).join(', '),
+      })}
     </Small>
   );
 }
@@ -147,9 +157,12 @@ function Next({
   if (f.whatNow) {
     const [best] = f.whatNow.ways;
     if (!best) return null;
-    const by = best.way === 'serve-again' && f.whatNow.serveUntil ? ` by ${shortDate(f.whatNow.serveUntil)}` : '';
+    const by =
+      best.way === 'serve-again' && f.whatNow.serveUntil
+        ? ` ${say('by {date}', { date: shortDate(f.whatNow.serveUntil) })}`
+        : '';
     return (
-      <Button aria-label={`What now with ${f.tag.text}`} onPress={() => onAsk(f)}>
+      <Button aria-label={say('What now with {text}', { text: f.tag.text })} onPress={() => onAsk(f)}>
         {WAY_ON_WORDS[best.way]}
         {by}?
       </Button>
@@ -158,7 +171,7 @@ function Next({
   if (!f.birth) return null;
   return (
     <>
-      <Small>{f.isOverdue ? 'overdue' : 'birth'}</Small>
+      <Small>{f.isOverdue ? say('overdue') : say('birth')}</Small>
       <WindowBar window={f.birth} today={today} />
     </>
   );

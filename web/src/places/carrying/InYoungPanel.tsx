@@ -1,5 +1,5 @@
-import { percentText, type InYoungView } from '@yaylak/contract';
-import { addDays, dayOf, isoOf, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { percentText, type InYoungView, say, SPECIES_WORDS } from '@yaylak/contract';
+import { addDays, dayOf, isoOf, type Species } from '@yaylak/core';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import styled from 'styled-components';
 import { How } from '../../parts/How';
@@ -29,28 +29,32 @@ export function InYoungPanel({ curve, today, species }: Props) {
   const end = Math.max(last, curve.aims.at(-1)?.day ?? 0);
   const known = curve.known.at(-1) ?? 0;
   const foretold = curve.foretold.at(-1) ?? 0;
-  const said = `${percentText(known)} of ${countText(curve.base, words[0], words[1])} known or very likely in young`;
+  const said = say('{percent} of {count} known or very likely in young', {
+    percent: percentText(known),
+    count: countText(curve.base, words[0], words[1]),
+  });
   const weekTicks = Array.from({ length: Math.floor(end / 21) + 1 }, (_, i) => i * 21);
   return (
     <Panel>
       <Row style={{ justifyContent: 'space-between' }}>
         <h2>
-          In young, from the first service
-          <How of="The curve">
+          {say('In young, from the first service')}
+          <How of={say('The curve')}>
             <p>
-              Of all {words[1]} that could be mated when the season began, on {fullDate(curve.from)}, the share that had
-              conceived by each day; one counts on the day of the service her scan or her birth tells. Full line: known,
-              or likely with 90&nbsp;% and more. Dotted: with the others by their chance. Empty, unserved and unknown
-              ones stay in the base; sold and dead ones leave it from their day (product-limit estimate).
+              {say(
+                'Of all {value} that could be mated when the season began, on {date}, the share that had conceived by each day; one counts on the day of the service her scan or her birth tells. Full line: known, or likely with 90\u00a0% and more. Dotted: with the others by their chance. Empty, unserved and unknown ones stay in the base; sold and dead ones leave it from their day (product-limit estimate).',
+                { value: words[1], date: fullDate(curve.from) },
+              )}
             </p>
-            <p>The aims by cycle are set under Holding.</p>
+            <p>{say('The aims by cycle are set under Holding.')}</p>
           </How>
         </h2>
-        <Small>
-          share of the {curve.base} {words[1]} that could be mated
-        </Small>
+        <Small>{say('share of the {base} {value} that could be mated', { base: curve.base, value: words[1] })}</Small>
       </Row>
-      <div role="img" aria-label={`${said}; ${percentText(foretold)} expected of those served so far`}>
+      <div
+        role="img"
+        aria-label={say('{said}; {percent} expected of those served so far', { said, percent: percentText(foretold) })}
+      >
         <ResponsiveContainer width="100%" height={210}>
           <LineChart data={pointsOf(curve, end)} margin={{ top: 14, right: 16, bottom: 14, left: -8 }}>
             <CartesianGrid stroke={colour('line')} vertical={false} />
@@ -59,7 +63,7 @@ export function InYoungPanel({ curve, today, species }: Props) {
               type="number"
               domain={[0, Math.max(end, 7)]}
               ticks={weekTicks}
-              tickFormatter={(d: number) => `week ${d / 7}`}
+              tickFormatter={(d: number) => say('week {n}', { n: d / 7 })}
               stroke={colour('inkSoft')}
               fontSize={12}
             />
@@ -109,13 +113,19 @@ export function InYoungPanel({ curve, today, species }: Props) {
       </div>
       <Legend>
         <b>{said}</b>
-        <span data-of="foretold">dotted: {percentText(foretold)} with those that may be</span>
+        <span data-of="foretold">
+          {say('dotted: {percent} with those that may be', { percent: percentText(foretold) })}
+        </span>
         <span data-of="aim">
-          aim:{' '}
-          {curve.aims
-            .map((a) => `${percentText(a.share)}${a.day > 0 ? ` by week ${Math.round(a.day / 7)}` : ''}`)
-            .slice(-3)
-            .join(', ')}
+          {say('aim: {list}', {
+            list: curve.aims
+              .map(
+                (a) =>
+                  `${percentText(a.share)}${a.day > 0 ? ` ${say('by week {n}', { n: Math.round(a.day / 7) })}` : ''}`,
+              )
+              .slice(-3)
+              .join(', '),
+          })}
         </span>
       </Legend>
       <Figures curve={curve} species={species} />
@@ -129,27 +139,35 @@ function Figures({ curve, species }: { readonly curve: InYoungView; readonly spe
   const figures: readonly (readonly [what: string, figure: string])[] = [
     ...(hasCycle
       ? ([
-          [`First cycle (${curve.cycleDays} days)`, percentText(curve.firstCycle)],
-          ['Second', percentText(curve.secondCycle)],
+          [say('First cycle ({cycleDays} days)', { cycleDays: curve.cycleDays }), percentText(curve.firstCycle)],
+          [say('Second'), percentText(curve.secondCycle)],
           ['3 weeks', percentText(curve.threeWeeks)],
           ['6 weeks', percentText(curve.sixWeeks)],
           [
-            'Half in young',
+            say('Half in young'),
             curve.medianDay === null
-              ? 'not yet'
-              : `day ${curve.medianDay}, ${shortDate(isoOf(addDays(dayOf(curve.from), curve.medianDay)))}`,
+              ? say('not yet')
+              : say('day {medianDay}, {date}', {
+                  medianDay: curve.medianDay,
+                  date: shortDate(isoOf(addDays(dayOf(curve.from), curve.medianDay))),
+                }),
           ],
         ] as const)
       : []),
-    ['Empty', String(curve.empty)],
-    ['Not known', String(curve.unknown)],
-    ['Not served', String(curve.notServed)],
-    ...(curve.left > 0 ? ([['Sold or dead', String(curve.left)]] as const) : []),
+    [say('Empty'), String(curve.empty)],
+    [say('Not known'), String(curve.unknown)],
+    [say('Not served'), String(curve.notServed)],
+    ...(curve.left > 0 ? ([[say('Sold or dead'), String(curve.left)]] as const) : []),
     ...(curve.scanning
       ? ([
           [
             TOLD_WORDS[SPECIES_WORDS[species].toldBy],
-            `${Math.round(curve.scanning.per100)} ${SPECIES_WORDS[species].young.unknown[1]} per 100 ${SPECIES_WORDS[species].grown.female[1]} (${curve.scanning.females})`,
+            say('{n} {value} per 100 {value2} ({females})', {
+              n: Math.round(curve.scanning.per100),
+              value: SPECIES_WORDS[species].young.unknown[1],
+              value2: SPECIES_WORDS[species].grown.female[1],
+              females: curve.scanning.females,
+            }),
           ],
         ] as const)
       : []),
@@ -165,13 +183,13 @@ function Figures({ curve, species }: { readonly curve: InYoungView; readonly spe
         ))}
       </List>
       <details>
-        <summary>Week by week</summary>
+        <summary>{say('Week by week')}</summary>
         <Weeks>
           <thead>
             <tr>
-              <th>Week</th>
-              <th>Known</th>
-              <th>With those that may be</th>
+              <th>{say('Week')}</th>
+              <th>{say('Known')}</th>
+              <th>{say('With those that may be')}</th>
             </tr>
           </thead>
           <tbody>

@@ -17,8 +17,9 @@ import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { colour } from '../../theme/tokens';
 import { TEST_RESULT_WORDS } from '../../words/carrying';
-import { countText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/format';
 import { readResults, sentOf } from './readResults';
+import { say } from '@yaylak/contract';
 
 /** What is made of a line that wants a look: nothing until somebody says. */
 type Verdict = 'hold' | 'as-said' | 'exchange';
@@ -33,7 +34,7 @@ export function ResultsSheet({ onClose }: { readonly onClose: () => void }) {
   const [problem, setProblem] = useState<string>();
   if (!tubes)
     return (
-      <Sheet title="Read in results" isOpen onClose={onClose}>
+      <Sheet title={say('Read in results')} isOpen onClose={onClose}>
         {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={3} />}
       </Sheet>
     );
@@ -44,7 +45,10 @@ export function ResultsSheet({ onClose }: { readonly onClose: () => void }) {
     if (read.kind === 'refused') return setProblem(`${picked.name} ${refusedWords(read)}`);
     if (read.kind === 'no-columns')
       return setProblem(
-        `${picked.name} has no column “${read.missing.join('” and no “')}”; its headings are ${read.headings.join(', ')}. Name the columns tube, result, and if there are any animal and gene.`,
+        say(
+          '{name} has no column “{list}”; its headings are {list2}. Name the columns tube, result, and if there are any animal and gene.',
+          { name: picked.name, list: read.missing.join(say('” and no “')), list2: read.headings.join(', ') },
+        ),
       );
     setProblem(undefined);
     setFile({ name: picked.name, rows: read.rows });
@@ -57,48 +61,66 @@ export function ResultsSheet({ onClose }: { readonly onClose: () => void }) {
   const submit = async (): Promise<void> => {
     const refused = await write(
       drafts,
-      `Wrote down ${countText(drafts.length, 'result', 'results')} from ${file?.name ?? 'a file'}`,
+      say('Wrote down {n} {n, plural, one {result} other {results}} from {n2}', {
+        n: drafts.length,
+        n2: file?.name ?? say('a file'),
+      }),
     );
     if (refused.length > 0) return setProblem(refused.join(' '));
     onClose();
   };
   return (
-    <Sheet title="Read in results" isOpen onClose={onClose} width={920}>
+    <Sheet title={say('Read in results')} isOpen onClose={onClose} width={920}>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-        <FilePick label="Choose the laboratory’s file" accept=".csv,.txt,.xlsx,text/csv" onPick={(f) => void pick(f)} />
-        <Field label="Laboratory (may be left empty)" value={laboratory} onChange={setLaboratory} />
+        <FilePick
+          label={say('Choose the laboratory’s file')}
+          accept=".csv,.txt,.xlsx,text/csv"
+          onPick={(f) => void pick(f)}
+        />
+        <Field label={say('Laboratory (may be left empty)')} value={laboratory} onChange={setLaboratory} />
       </Row>
       {file ? null : (
         <>
           <Small>
-            A CSV with the columns tube and result; animal and gene where it has them. Results: in young, empty,
-            doubtful; of a gene free, carrier, affected.
+            {say(
+              'A CSV with the columns tube and result; animal and gene where it has them. Results: in young, empty, doubtful; of a gene free, carrier, affected.',
+            )}
           </Small>
           <Small>
             {tubes.length === 0
-              ? 'No tube is out.'
-              : `${countText(tubes.length, 'tube is', 'tubes are')} out: ${tubes.map((t) => `${t.tube} of ${shortDate(t.on)}`).join(', ')}.`}
+              ? say('No tube is out.')
+              : say('{n} {n, plural, one {tube is} other {tubes are}} out: {list}.', {
+                  n: tubes.length,
+                  list: tubes.map((t) => say('{tube} of {date}', { tube: t.tube, date: shortDate(t.on) })).join(', '),
+                })}
           </Small>
         </>
       )}
       {file ? (
         <>
           <p role="status">
-            <b>{file.name}</b>: {countText(good.length, 'fits its tube', 'fit their tubes')},{' '}
-            {looks.length > 0 ? `${countText(looks.length, 'wants a look', 'want a look')}` : 'none wants a look'}
-            {count(rows, 'unknown-tube') > 0 ? `, ${count(rows, 'unknown-tube')} of no tube of ours` : ''}
+            <b>{file.name}</b>:{' '}
+            {say('{n} {n, plural, one {fits its tube} other {fit their tubes}}', { n: good.length })},{' '}
+            {looks.length > 0
+              ? `${say('{n} {n, plural, one {wants a look} other {want a look}}', { n: looks.length })}`
+              : say('none wants a look')}
+            {count(rows, 'unknown-tube') > 0
+              ? say(', {count} of no tube of ours', { count: count(rows, 'unknown-tube') })
+              : ''}
             {count(rows, 'missing') > 0
-              ? `, ${countText(count(rows, 'missing'), 'tube', 'tubes')} without an answer`
+              ? say(', {count} {count, plural, one {tube} other {tubes}} without an answer', {
+                  count: count(rows, 'missing'),
+                })
               : ''}
             .
           </p>
           <LineTable>
             <thead>
               <tr>
-                <th>Tube</th>
-                <th>Animal</th>
-                <th>They say</th>
-                <th>What fits</th>
+                <th>{say('Tube')}</th>
+                <th>{say('Animal')}</th>
+                <th>{say('They say')}</th>
+                <th>{say('What fits')}</th>
               </tr>
             </thead>
             <tbody>
@@ -119,9 +141,9 @@ export function ResultsSheet({ onClose }: { readonly onClose: () => void }) {
       {file ? (
         <Row>
           <Button kind="main" isDisabled={drafts.length === 0} onPress={() => void submit()}>
-            Record {countText(drafts.length, 'result', 'results')}
+            {say('Record {n} {n, plural, one {result} other {results}}', { n: drafts.length })}
           </Button>
-          <Small>What is held stays out: the tube is asked for again with the next file.</Small>
+          <Small>{say('What is held stays out: the tube is asked for again with the next file.')}</Small>
         </Row>
       ) : null}
     </Sheet>
@@ -146,10 +168,10 @@ function MatchRow({ match: m, byId, verdict, onVerdict }: RowProps) {
   if (m.kind === 'unknown-tube')
     return (
       <tr>
-        <td>{m.row.tube || 'none'}</td>
+        <td>{m.row.tube || say('none')}</td>
         <td>{m.row.animal}</td>
         <td>{m.row.result}</td>
-        <Warn>no tube of this number is out; not taken (line {m.row.line})</Warn>
+        <Warn>{say('no tube of this number is out; not taken (line {line})', { line: m.row.line })}</Warn>
       </tr>
     );
   const tube = byId.get(m.sent.sampleId);
@@ -159,8 +181,8 @@ function MatchRow({ match: m, byId, verdict, onVerdict }: RowProps) {
       <tr>
         <td>{m.sent.tube}</td>
         <td>{tag}</td>
-        <td>nothing</td>
-        <Warn>not in this file: ask the laboratory</Warn>
+        <td>{say('nothing')}</td>
+        <Warn>{say('not in this file: ask the laboratory')}</Warn>
       </tr>
     );
   const said = (
@@ -175,7 +197,7 @@ function MatchRow({ match: m, byId, verdict, onVerdict }: RowProps) {
         <td>{m.sent.tube}</td>
         <td>{tag}</td>
         <td>{said}</td>
-        <td>{tube?.isTooSoon ? 'fits; taken too soon, so it counts as doubtful' : 'fits'}</td>
+        <td>{tube?.isTooSoon ? say('fits; taken too soon, so it counts as doubtful') : say('fits')}</td>
       </tr>
     );
   const other = 'other' in m.doubt ? m.doubt.other : undefined;
@@ -187,16 +209,18 @@ function MatchRow({ match: m, byId, verdict, onVerdict }: RowProps) {
       <td>
         <WarnText>{doubtText(m, other && byId.get(other.sampleId))}</WarnText>
         {m.read?.kind === 'gene' && m.read.result === 'doubtful' ? null : m.read === undefined ? (
-          <Small>On hold: correct the word in the file, or record it by hand.</Small>
+          <Small>{say('On hold: correct the word in the file, or record it by hand.')}</Small>
         ) : (
           <Choice
-            label={`Line ${m.row.line}`}
+            label={say('Line {line}', { line: m.row.line })}
             isLabelHidden
             value={verdict ?? 'hold'}
             options={[
-              ['hold', 'hold it, look at the tubes'],
-              ['as-said', `take it for ${tube?.tag.text ?? 'her'}`],
-              ...(other ? [['exchange', `it is ${byId.get(other.sampleId)?.tag.text ?? other.tube}’s`] as const] : []),
+              ['hold', say('hold it, look at the tubes')],
+              ['as-said', say('take it for {n}', { n: tube?.tag.text ?? say('her') })],
+              ...(other
+                ? [['exchange', say('it is {n}’s', { n: byId.get(other.sampleId)?.tag.text ?? other.tube })] as const]
+                : []),
             ]}
             onChange={onVerdict}
           />
@@ -210,17 +234,26 @@ function doubtText(m: Extract<ResultMatch, { kind: 'look' }>, other: TubeOutView
   const { doubt } = m;
   switch (doubt.kind) {
     case 'doubtful':
-      return 'The laboratory is in doubt: fill a new tube.';
+      return say('The laboratory is in doubt: fill a new tube.');
     case 'other-animal':
       return other
-        ? `Looks swapped: they have ${doubt.animal}, and that one is tube ${other.tube}.`
-        : `They have ${doubt.animal}, and this tube was filled from another.`;
+        ? say('Looks swapped: they have {animal}, and that one is tube {tube}.', {
+            animal: doubt.animal,
+            tube: other.tube,
+          })
+        : say('They have {animal}, and this tube was filled from another.', { animal: doubt.animal });
     case 'looks-swapped':
-      return `Looks swapped with tube ${doubt.other.tube}${other ? ` (${other.tag.text})` : ''}: both answers go against all that is known, and exchanged both would fit.`;
+      return say(
+        'Looks swapped with tube {tube}{value}: both answers go against all that is known, and exchanged both would fit.',
+        { tube: doubt.other.tube, value: other ? ` (${other.tag.text})` : '' },
+      );
     case 'twice':
-      return `Stands in the file twice with two answers; see line ${doubt.otherLine}.`;
+      return say('Stands in the file twice with two answers; see line {otherLine}.', { otherLine: doubt.otherLine });
     case 'unreadable':
-      return `“${m.row.result}”${m.row.gene ? ` for ${m.row.gene}` : ''} is not an answer to what this tube was taken for.`;
+      return say('“{result}”{value} is not an answer to what this tube was taken for.', {
+        result: m.row.result,
+        value: m.row.gene ? ` ${say('for {gene}', { gene: m.row.gene })}` : '',
+      });
   }
 }
 

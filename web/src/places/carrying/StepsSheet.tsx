@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { ChangeHolding, type HoldingView } from '@yaylak/contract';
-import { CARRYING_STEP_KINDS, SPECIES_TABLE, SPECIES_WORDS, type CarryingStep, type Species } from '@yaylak/core';
+import { ChangeHolding, type HoldingView, say, SPECIES_WORDS } from '@yaylak/contract';
+import { CARRYING_STEP_KINDS, SPECIES_TABLE, type CarryingStep, type Species } from '@yaylak/core';
 import { useFieldArray } from 'react-hook-form';
 import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
@@ -20,11 +20,11 @@ interface StepTyped {
 }
 
 const KIND_WORDS: Readonly<Record<CarryingStep['kind'], string>> = {
-  nest: 'nest box',
-  move: 'move',
-  feed: 'feed',
-  give: 'give',
-  look: 'look',
+  nest: say('nest box'),
+  move: say('move'),
+  feed: say('feed'),
+  give: say('give'),
+  look: say('look'),
 };
 const ADDED: StepTyped = { kind: 'give', name: '', daysBefore: '', slackDays: '3' };
 const typedOf = (s: CarryingStep): StepTyped => ({
@@ -39,13 +39,13 @@ const stepOf = ({ kind, name, daysBefore, slackDays }: StepTyped): CarryingStep 
   daysBefore: Number(daysBefore),
   slackDays: Number(slackDays),
 });
-const WHOLE_DAYS = 'Give whole days, 0 to 999.';
+const WHOLE_DAYS = say('Give whole days, 0 to 999.');
 const isWhole = (text: string): boolean => /^\d{1,3}$/.test(text.trim());
 
 function against({ steps }: { readonly steps: readonly StepTyped[] }): Against {
   const wrong: Record<string, string> = {};
   steps.forEach(({ name, daysBefore, slackDays }, i) => {
-    if (name.trim() === '') wrong[`steps.${i}.name`] = 'Say what is done.';
+    if (name.trim() === '') wrong[`steps.${i}.name`] = say('Say what is done.');
     if (!isWhole(daysBefore)) wrong[`steps.${i}.daysBefore`] = WHOLE_DAYS;
     if (!isWhole(slackDays)) wrong[`steps.${i}.slackDays`] = WHOLE_DAYS;
   });
@@ -61,10 +61,11 @@ interface Props {
 export function StepsSheet({ species, onClose }: Props) {
   const { data: holding } = useQuery(holdingQuery);
   return (
-    <Sheet title={`Before ${SPECIES_WORDS[species].birth}`} isOpen onClose={onClose} width={820}>
+    <Sheet title={say('Before {birth}', { birth: SPECIES_WORDS[species].birth })} isOpen onClose={onClose} width={820}>
       <Small>
-        Counted back from the day the birth is due by the service or the scan. A nest box for rabbits goes in on day 28
-        of 31. What is given, and when, is your label’s and your vet’s to say.
+        {say(
+          'Counted back from the day the birth is due by the service or the scan. A nest box for rabbits goes in on day 28 of 31. What is given, and when, is your label’s and your vet’s to say.',
+        )}
       </Small>
       {holding ? <StepsForm holding={holding} species={species} onDone={onClose} /> : null}
     </Sheet>
@@ -101,30 +102,40 @@ function StepsForm({ holding, species, onDone }: FormProps) {
       form={form}
       send={send}
       onDone={onDone}
-      submit="Keep the steps"
+      submit={say('Keep the steps')}
       more={
         <Button kind="quiet" onPress={() => replace(SPECIES_TABLE[species].carryingSteps.map(typedOf))}>
-          Show the shipped ones
+          {say('Show the shipped ones')}
         </Button>
       }
     >
       {fields.map(({ id, name }, i) => (
-        <FieldRow key={id} $gap={2} role="group" aria-label={`Step ${i + 1}`}>
+        <FieldRow key={id} $gap={2} role="group" aria-label={say('Step {n}', { n: i + 1 })}>
           <FormChoice
-            name={`steps.${i}.kind`}
-            label="Kind"
+            name={say('steps.{i}.kind', { i })}
+            label={say('Kind')}
             options={CARRYING_STEP_KINDS.map((k) => [k, KIND_WORDS[k]])}
           />
-          <FormField name={`steps.${i}.name`} label="What" style={{ flex: '1 1 240px' }} />
-          <FormField name={`steps.${i}.daysBefore`} label="Days before" inputMode="numeric" style={{ width: 100 }} />
-          <FormField name={`steps.${i}.slackDays`} label="give or take" inputMode="numeric" style={{ width: 90 }} />
-          <Button kind="quiet" aria-label={`Leave ${name} out`} onPress={() => remove(i)}>
-            Leave out
+          <FormField name={say('steps.{i}.name', { i })} label={say('What')} style={{ flex: '1 1 240px' }} />
+          <FormField
+            name={say('steps.{i}.daysBefore', { i })}
+            label={say('Days before')}
+            inputMode="numeric"
+            style={{ width: 100 }}
+          />
+          <FormField
+            name={say('steps.{i}.slackDays', { i })}
+            label={say('give or take')}
+            inputMode="numeric"
+            style={{ width: 90 }}
+          />
+          <Button kind="quiet" aria-label={say('Leave {name} out', { name })} onPress={() => remove(i)}>
+            {say('Leave out')}
           </Button>
         </FieldRow>
       ))}
       <Row>
-        <Button onPress={() => append(ADDED)}>Add a step</Button>
+        <Button onPress={() => append(ADDED)}>{say('Add a step')}</Button>
       </Row>
     </SendForm>
   );

@@ -7,6 +7,7 @@ import {
   tooSoonText,
   type CarryingFemaleView,
   type HoldingView,
+  say,
 } from '@yaylak/contract';
 import {
   EVIDENCE_WAYS,
@@ -106,9 +107,9 @@ function TestForm({
       };
     },
     words: {
-      on: 'Give the day.',
-      young: 'Type how many, as a whole number.',
-      ageDays: 'Type it in whole days.',
+      on: say('Give the day.'),
+      young: say('Type how many, as a whole number.'),
+      ageDays: say('Type it in whole days.'),
     },
     fieldOf: { ageDays: 'age' },
   });
@@ -116,59 +117,64 @@ function TestForm({
   const told = female.windows.find((w) => w.way === way);
   const early = told !== undefined && parseDay(on) !== undefined && on < told.window.opens ? told : undefined;
   return (
-    <Sheet title={`${tag.name ?? tag.text}: a test, a look or a loss`} isOpen onClose={onClose}>
+    <Sheet title={say('{n}: a test, a look or a loss', { n: tag.name ?? tag.text })} isOpen onClose={onClose}>
       <EntryForm
         {...asked}
-        done={(typed) => (typed.what === 'loss' ? `${tag.text} lost hers` : `Wrote down the test of ${tag.text}`)}
+        done={(typed) =>
+          typed.what === 'loss'
+            ? say('{text} lost hers', { text: tag.text })
+            : say('Wrote down the test of {text}', { text: tag.text })
+        }
         onDone={onClose}
       >
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
           <FormChoice
             name="what"
-            label="What"
+            label={say('What')}
             options={[
-              ['test', 'tested or looked at'],
-              ['loss', 'lost her young'],
+              ['test', say('tested or looked at')],
+              ['loss', say('lost her young')],
             ]}
           />
-          <FormField name="on" label="On" type="date" />
+          <FormField name="on" label={say('On')} type="date" />
           {female.chance ? (
             <Small>
-              In young <ChanceHow tag={tag.text} chance={female.chance} />
+              {say('In young')} <ChanceHow tag={tag.text} chance={female.chance} />
             </Small>
           ) : null}
         </Row>
         {what === 'loss' ? (
           <>
             <Row $gap={3}>
-              <FormChoice name="how" label="How" options={LOSS_WAYS.map((w) => [w, LOSS_WORDS[w]] as const)} />
-              <FormField name="words" label="What was seen" />
+              <FormChoice name="how" label={say('How')} options={LOSS_WAYS.map((w) => [w, LOSS_WORDS[w]] as const)} />
+              <FormField name="words" label={say('What was seen')} />
             </Row>
             <Small>
-              Part her from the others, gloves on, and keep what came for the vet: several females that slip may mean a
-              sickness that people catch as well. Nobody who is pregnant goes near.
+              {say(
+                'Part her from the others, gloves on, and keep what came for the vet: several females that slip may mean a sickness that people catch as well. Nobody who is pregnant goes near.',
+              )}
             </Small>
           </>
         ) : (
           <>
             <Row $gap={3} style={{ alignItems: 'flex-start' }}>
-              <FormChoice name="way" label="By" options={ways.map((w) => [w, EVIDENCE_WAY_WORDS[w]] as const)} />
+              <FormChoice name="way" label={say('By')} options={ways.map((w) => [w, EVIDENCE_WAY_WORDS[w]] as const)} />
               <FormChoice
                 name="result"
-                label="Result"
+                label={say('Result')}
                 options={TEST_RESULTS.map((r) => [r, TEST_RESULT_WORDS[r]] as const)}
               />
               {result !== 'empty' && way !== 'blood' ? (
-                <FormField name="young" label="Young" inputMode="numeric" style={{ width: 90 }} />
+                <FormField name="young" label={say('Young')} inputMode="numeric" style={{ width: 90 }} />
               ) : null}
               {result !== 'empty' && way === 'scan' ? (
-                <FormField name="age" label="Age, days" inputMode="numeric" style={{ width: 100 }} />
+                <FormField name="age" label={say('Age, days')} inputMode="numeric" style={{ width: 100 }} />
               ) : null}
             </Row>
             {way === 'scan' ? (
               <Row $gap={3}>
                 {SCAN_FINDINGS.map((f) => (
-                  <FormTick key={f} name={`findings.${f}`} label={FINDING_WORDS[f]} />
+                  <FormTick key={f} name={say('findings.{f}', { f })} label={FINDING_WORDS[f]} />
                 ))}
               </Row>
             ) : null}
@@ -177,9 +183,9 @@ function TestForm({
                 <p>
                   {early.tooSoon && on === today
                     ? tooSoonText(early.tooSoon)
-                    : `Too soon: it can tell from ${fullDate(early.window.opens)}.`}
+                    : say('Too soon: it can tell from {date}.', { date: fullDate(early.window.opens) })}
                 </p>
-                <FormField name="reason" label="Reason for going ahead (it then counts as doubtful)" />
+                <FormField name="reason" label={say('Reason for going ahead (it then counts as doubtful)')} />
               </div>
             ) : null}
           </>

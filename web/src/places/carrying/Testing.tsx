@@ -1,5 +1,12 @@
-import { EVIDENCE_WAY_WORDS, tooSoonText, type CarryingView, type TestPlanView } from '@yaylak/contract';
-import { dayOf, SPECIES_WORDS } from '@yaylak/core';
+import {
+  EVIDENCE_WAY_WORDS,
+  tooSoonText,
+  type CarryingView,
+  type TestPlanView,
+  say,
+  SPECIES_WORDS,
+} from '@yaylak/contract';
+import { dayOf } from '@yaylak/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -11,7 +18,7 @@ import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { countText, moneyText, shortDate } from '../../words/format';
 
-const START_WORDS = { blood: 'Plan tubes for', scan: 'Scan', palpation: 'Feel' } as const;
+const START_WORDS = { blood: say('Plan tubes for'), scan: say('Scan'), palpation: say('Feel') } as const;
 
 /** Who can be tested now by which way, the best day for all, and who only later, with the day. */
 export function Testing({ view }: { readonly view: CarryingView }) {
@@ -41,36 +48,43 @@ export function Testing({ view }: { readonly view: CarryingView }) {
     <Panel>
       <Row style={{ justifyContent: 'space-between' }}>
         <h2>
-          Who can be tested
-          <How of="Who can be tested">
+          {say('Who can be tested')}
+          <How of={say('Who can be tested')}>
             <p>
-              Each way tells from so many days after the last service on, and blood not before what is left of the last
-              birth is gone. Days, what it finds and its price are set under Holding; ask your laboratory for theirs.
+              {say(
+                'Each way tells from so many days after the last service on, and blood not before what is left of the last birth is gone. Days, what it finds and its price are set under Holding; ask your laboratory for theirs.',
+              )}
             </p>
-            <p>The best day is the one on which the most are in their best stretch, so that one visit does.</p>
+            <p>{say('The best day is the one on which the most are in their best stretch, so that one visit does.')}</p>
           </How>
         </h2>
         {all.length > plans.length || isAll ? (
           <Button kind="quiet" onPress={() => setAll(!isAll)}>
-            {isAll ? 'Only the ways used here' : 'Other ways too'}
+            {isAll ? say('Only the ways used here') : say('Other ways too')}
           </Button>
         ) : null}
       </Row>
-      {plans.length === 0 ? <Small>None by the ways used here; they are set under Holding.</Small> : null}
+      {plans.length === 0 ? <Small>{say('None by the ways used here; they are set under Holding.')}</Small> : null}
       {plans.map((p) => (
         <Way key={p.way} role="group" aria-label={EVIDENCE_WAY_WORDS[p.way]}>
           <div>
             <b>{capital(EVIDENCE_WAY_WORDS[p.way])}</b>
             <Small>
-              {p.ready.length > 0 ? `now ${p.ready.length} of ${p.of}` : `none of ${p.of} yet`}
+              {p.ready.length > 0
+                ? say('now {n} of {of}', { n: p.ready.length, of: p.of })
+                : say('none of {of} yet', { of: p.of })}
               {p.bestDay ? bestText(p, view.on) : ''}
               {p.priceMinor > 0
-                ? `; ${moneyText(p.priceMinor, view.currency)} a head, ${moneyText(p.priceMinor * p.of, view.currency)} for all ${p.of}`
+                ? say('; {money} a head, {money2} for all {of}', {
+                    money: moneyText(p.priceMinor, view.currency),
+                    money2: moneyText(p.priceMinor * p.of, view.currency),
+                    of: p.of,
+                  })
                 : ''}
             </Small>
             {p.later.length > 0 ? (
               <details>
-                <summary>{countText(p.later.length, 'comes later', 'come later')}</summary>
+                <summary>{say('{n} {n, plural, one {comes later} other {come later}}', { n: p.later.length })}</summary>
                 <ul>
                   {p.later.map((l) => (
                     <li key={l.tag.animalId}>
@@ -87,7 +101,7 @@ export function Testing({ view }: { readonly view: CarryingView }) {
             onPress={() => void start(p)}
           >
             {START_WORDS[p.way]} {p.ready.length > 0 ? p.ready.length : p.of}
-            {p.ready.length === 0 ? ', too soon' : ''}
+            {p.ready.length === 0 ? say(', too soon') : ''}
           </Button>
         </Way>
       ))}
@@ -98,8 +112,13 @@ export function Testing({ view }: { readonly view: CarryingView }) {
 
 function bestText({ bestDay, of }: TestPlanView, today: string): string {
   if (!bestDay) return '';
-  const when = dayOf(bestDay.on) === dayOf(today) ? 'today' : `on ${shortDate(bestDay.on)}`;
-  return `; best ${when}: ${bestDay.open} of ${of} can be tested, ${bestDay.best} at their best time`;
+  const when = dayOf(bestDay.on) === dayOf(today) ? 'today' : say('on {date}', { date: shortDate(bestDay.on) });
+  return say('; best {when}: {open} of {of} can be tested, {best} at their best time', {
+    when,
+    open: bestDay.open,
+    of,
+    best: bestDay.best,
+  });
 }
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -4,6 +4,7 @@ import {
   type CarryingFemaleView,
   type CarryingView,
   type WhatNowView,
+  say,
 } from '@yaylak/contract';
 import { WAYS_ON, type Sensitivity, type WayOn } from '@yaylak/core';
 import { useState } from 'react';
@@ -17,7 +18,7 @@ import { NotePanel, Row, Small, Stack } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { colour, space } from '../../theme/tokens';
-import { countText, fullDate, moneyText, shortDate } from '../../words/format';
+import { fullDate, moneyText, shortDate } from '../../words/format';
 import { PlainList } from '../../parts/PlainList';
 
 interface Props {
@@ -41,7 +42,9 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
   const isOverruled = chosen !== suggested;
   const submit = async (): Promise<void> => {
     if (isOverruled && reason.trim() === '')
-      return setProblem(`Why: say why ${WAY_ON_WORDS[chosen].toLowerCase()} goes before what is cheapest.`);
+      return setProblem(
+        say('Why: say why {word} goes before what is cheapest.', { word: WAY_ON_WORDS[chosen].toLowerCase() }),
+      );
     const refused = await write(
       [
         {
@@ -64,7 +67,7 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
       <Stack $gap={3}>
         {others.length > 1 ? (
           <Choice
-            label={`What now with (${others.length})`}
+            label={say('What now with ({n})', { n: others.length })}
             value={tag.animalId}
             options={others.map((o) => [o.tag.animalId, `${o.tag.text}${o.tag.name ? ` ${o.tag.name}` : ''}`])}
             onChange={onChoose}
@@ -72,15 +75,15 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
         ) : null}
         <h2>
           <Row $gap={1}>
-            <Tag tag={tag} /> {tag.name} sell, keep or test again?
+            <Tag tag={tag} /> {tag.name} {say('sell, keep or test again?')}
           </Row>
         </h2>
         <Costs>
           <thead>
             <tr>
-              <th>If you</th>
+              <th>{say('If you')}</th>
               <th>
-                expected cost
+                {say('expected cost')}
                 <HowCosts whatNow={whatNow} q={female.chance?.probability ?? 0} currency={view.currency} />
               </th>
             </tr>
@@ -95,16 +98,25 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
           </tbody>
         </Costs>
         <Small>
-          {whatNow.breakEven === null ? '' : `Selling pays only below ${percentText(whatNow.breakEven)} in young. `}
-          {countText(whatNow.chancesUsed, 'season empty so far', 'seasons empty so far')} of {whatNow.chances}.
-          {whatNow.serveUntil
-            ? ` Served again by ${shortDate(whatNow.serveUntil)}; never inseminate one that may carry.`
-            : ' The season is over for serving again.'}
+          {say(
+            '{value}{chancesUsed} {chancesUsed, plural, one {season empty so far} other {seasons empty so far}} of {chances}.{value2}',
+            {
+              value:
+                whatNow.breakEven === null
+                  ? ''
+                  : `${say('Selling pays only below {percent} in young.', { percent: percentText(whatNow.breakEven) })} `,
+              chancesUsed: whatNow.chancesUsed,
+              chances: whatNow.chances,
+              value2: whatNow.serveUntil
+                ? ` ${say('Served again by {date}; never inseminate one that may carry.', { date: shortDate(whatNow.serveUntil) })}`
+                : ` ${say('The season is over for serving again.')}`,
+            },
+          )}
         </Small>
         <Hangs rows={whatNow.sensitivity} suggested={suggested} currency={view.currency} />
         <Row $gap={2} style={{ alignItems: 'flex-end' }}>
           <Choice
-            label="Decide"
+            label={say('Decide')}
             value={chosen}
             options={WAYS_ON.filter((w) => whatNow.ways.some((x) => x.way === w)).map((w) => [w, WAY_ON_WORDS[w]])}
             onChange={(way) => {
@@ -112,23 +124,30 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
               setProblem(undefined);
             }}
           />
-          <Field label={isOverruled ? 'Why' : 'Why (may be left empty)'} value={reason} onChange={setReason} />
+          <Field
+            label={isOverruled ? say('Why') : say('Why (may be left empty)')}
+            value={reason}
+            onChange={setReason}
+          />
         </Row>
         {problem ? <p role="alert">{problem}</p> : null}
         <Row>
           <Button kind="main" onPress={() => void submit()}>
-            Record decision
+            {say('Record decision')}
           </Button>
           {chosen === 'serve-again' ? (
             <LinkButton as={Link} to={`/mating?species=${view.species}&serve=${tag.animalId}`}>
-              Serve her
+              {say('Serve her')}
             </LinkButton>
           ) : null}
         </Row>
         {decided ? (
           <Small>
-            Decided on {fullDate(decided.on)}: {WAY_ON_WORDS[decided.decision].toLowerCase()}
-            {decided.reason ? `, ${decided.reason}` : ''}.
+            {say('Decided on {date}: {word}{value}.', {
+              date: fullDate(decided.on),
+              word: WAY_ON_WORDS[decided.decision].toLowerCase(),
+              value: decided.reason ? `, ${decided.reason}` : '',
+            })}
           </Small>
         ) : null}
       </Stack>
@@ -139,7 +158,7 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
 const evidenceText = ({ ways, breakEven }: WhatNowView, currency: string): string =>
   [
     ...ways.map((w) => `${WAY_ON_WORDS[w.way].toLowerCase()} ${moneyText(w.costMinor, currency)}`),
-    ...(breakEven === null ? [] : [`selling pays below ${percentText(breakEven)}`]),
+    ...(breakEven === null ? [] : [say('selling pays below {percent}', { percent: percentText(breakEven) })]),
   ].join('; ');
 
 function HowCosts({
@@ -153,30 +172,43 @@ function HowCosts({
 }) {
   const keep = moneyText(w.keepDays * w.keepPerDayMinor, currency);
   return (
-    <How of="The expected cost">
+    <How of={say('The expected cost')}>
       <p>
-        She carries with {percentText(q)}. What is right costs nothing. Keep: if she is empty, {w.keepDays} days of feed
-        at {moneyText(w.keepPerDayMinor, currency)}, {keep}, until the next mating has shown who took. Sell: if she is
-        in young, {moneyText(w.lostIfSoldMinor, currency)} are lost.
+        {say(
+          'She carries with {percent}. What is right costs nothing. Keep: if she is empty, {keepDays} days of feed at {money}, {keep}, until the next mating has shown who took. Sell: if she is in young, {money2} are lost.',
+          {
+            percent: percentText(q),
+            keepDays: w.keepDays,
+            money: moneyText(w.keepPerDayMinor, currency),
+            keep,
+            money2: moneyText(w.lostIfSoldMinor, currency),
+          },
+        )}
       </p>
       {w.test ? (
         <p>
-          Test again: {moneyText(w.test.priceMinor, currency)} from {shortDate(w.test.from)} on, and then the cheaper of
-          the two for each answer. Serve again: {percentText(w.takes)} take; late young are worth less.
+          {say(
+            'Test again: {money} from {date} on, and then the cheaper of the two for each answer. Serve again: {percent} take; late young are worth less.',
+            {
+              money: moneyText(w.test.priceMinor, currency),
+              date: shortDate(w.test.from),
+              percent: percentText(w.takes),
+            },
+          )}
         </p>
       ) : null}
-      <p>All these figures are yours, under Holding.</p>
+      <p>{say('All these figures are yours, under Holding.')}</p>
     </How>
   );
 }
 
 const INPUT_WORDS: Readonly<Record<Sensitivity['input'], string>> = {
-  probability: 'chance she carries',
-  keep: 'cost of keeping her',
-  lostIfSold: 'lost if sold in young',
-  testPrice: 'price of the test',
-  takes: 'share that takes',
-  lateYoung: 'late young worth less',
+  probability: say('chance she carries'),
+  keep: say('cost of keeping her'),
+  lostIfSold: say('lost if sold in young'),
+  testPrice: say('price of the test'),
+  takes: say('share that takes'),
+  lateYoung: say('late young worth less'),
 };
 
 /** What the suggestion hangs on: how much it saves over the next way when each figure is halved or doubled. */
@@ -193,10 +225,12 @@ function Hangs({
   if (rows.length === 0) return null;
   return (
     <details>
-      <summary>What this depends on</summary>
+      <summary>{say('What this depends on')}</summary>
       <Small>
-        Each figure halved and doubled by itself. To the left of the line {WAY_ON_WORDS[suggested].toLowerCase()} stays
-        cheapest, to the right another way is cheaper, by so much.
+        {say(
+          'Each figure halved and doubled by itself. To the left of the line {word} stays cheapest, to the right another way is cheaper, by so much.',
+          { word: WAY_ON_WORDS[suggested].toLowerCase() },
+        )}
       </Small>
       <Bars>
         {rows.map((r) => {
@@ -208,12 +242,20 @@ function Hangs({
               <span>{INPUT_WORDS[r.input]}</span>
               <div
                 role="img"
-                aria-label={`${INPUT_WORDS[r.input]}: from ${moneyText(from, currency)} to ${moneyText(to, currency)}`}
+                aria-label={say('{input}: from {money} to {money2}', {
+                  input: INPUT_WORDS[r.input],
+                  money: moneyText(from, currency),
+                  money2: moneyText(to, currency),
+                })}
               >
                 <i style={{ left: `${at(from)}%`, width: `${Math.max(1, at(to) - at(from))}%` }} />
                 <hr />
               </div>
-              <Small>{turns ? `then ${WAY_ON_WORDS[turns.best].toLowerCase()}` : 'does not change it'}</Small>
+              <Small>
+                {turns
+                  ? say('then {word}', { word: WAY_ON_WORDS[turns.best].toLowerCase() })
+                  : say('does not change it')}
+              </Small>
             </li>
           );
         })}

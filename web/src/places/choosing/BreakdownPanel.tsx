@@ -13,6 +13,8 @@ import { differenceText, fullDate, shareText, weightText } from '../../words/for
 import { ordinal, partWords, reasonWords, TRAIT_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useHolding';
 import { isOverruled } from './decisions';
+import { say, fixedText } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 interface Props {
   readonly row: ChoosingRow;
@@ -40,7 +42,7 @@ export function BreakdownPanel({ row, view, currency, onReason }: Props) {
       <h2 style={{ margin: '8px 0' }}>{headline}</h2>
       {isOverruled(row) ? (
         <Field
-          label="Reason for deciding otherwise"
+          label={say('Reason for deciding otherwise')}
           value={reason}
           onChange={setReason}
           onBlur={() => reason !== (row.decided?.reason ?? '') && onReason(reason)}
@@ -51,7 +53,9 @@ export function BreakdownPanel({ row, view, currency, onReason }: Props) {
         <tbody>
           {scale === 'points' ? (
             <tr>
-              <th scope="row">{view.basis === 'values' ? 'The mean of the base years' : 'The mean of the set'}</th>
+              <th scope="row">
+                {view.basis === 'values' ? say('The mean of the base years') : say('The mean of the set')}
+              </th>
               <td>{MEAN_INDEX}</td>
             </tr>
           ) : null}
@@ -65,16 +69,26 @@ export function BreakdownPanel({ row, view, currency, onReason }: Props) {
           ))}
           <tr data-sum>
             <th scope="row">
-              Worth{' '}
-              <How of={`Worth of ${row.tag.text}`}>
-                <p>
-                  {view.basis === 'values'
-                    ? 'Each breeding value in genetic standard deviations, times 10, times its share of the weights; in money, times what one unit brings. '
-                    : 'Each trait is its distance from the set’s mean in the set’s own spread, times 10, times its share of the weights. What was not measured counts as average. '}
-                  What is not known makes the worth less sure, never surer. Four times out of five it lies within the
-                  range given.
-                </p>
-              </How>
+              <Said
+                text={'Worth <0/>'}
+                parts={{
+                  0: (
+                    <How of={say('Worth of {text}', { text: row.tag.text })}>
+                      <p>
+                        {say(
+                          '{value}What is not known makes the worth less sure, never surer. Four times out of five it lies within the range given.',
+                          {
+                            value:
+                              view.basis === 'values'
+                                ? `${say('Each breeding value in genetic standard deviations, times 10, times its share of the weights; in money, times what one unit brings.')} `
+                                : `${say('Each trait is its distance from the set’s mean in the set’s own spread, times 10, times its share of the weights. What was not measured counts as average.')} `,
+                          },
+                        )}
+                      </p>
+                    </How>
+                  ),
+                }}
+              />
             </th>
             <td>{worthText(row, scale, currency)}</td>
           </tr>
@@ -83,10 +97,10 @@ export function BreakdownPanel({ row, view, currency, onReason }: Props) {
       {adjusted && breakdown ? (
         <>
           <Table data-testid="breakdown">
-            <caption>Weight, like for like</caption>
+            <caption>{say('Weight, like for like')}</caption>
             <tbody>
               <tr>
-                <th scope="row">Weight on {fullDate(adjusted.readOn)}, against the mean</th>
+                <th scope="row">{say('Weight on {date}, against the mean', { date: fullDate(adjusted.readOn) })}</th>
                 <td>{differenceText(breakdown.totalGrams / 1000, unit)}</td>
               </tr>
               {PARTS.filter((part) => part !== 'sex' || breakdown.parts.sex !== 0).map((part) => (
@@ -96,7 +110,7 @@ export function BreakdownPanel({ row, view, currency, onReason }: Props) {
                 </tr>
               ))}
               <tr data-sum>
-                <th scope="row">Like for like</th>
+                <th scope="row">{say('Like for like')}</th>
                 <td>
                   {differenceText(breakdown.parts.likeForLike / 1000, unit)} ±{' '}
                   {weightText(halfWidth80(adjusted.standardError), unit)}
@@ -105,8 +119,15 @@ export function BreakdownPanel({ row, view, currency, onReason }: Props) {
             </tbody>
           </Table>
           <Small>
-            {row.ratio === null ? '' : `${row.ratio.toFixed(0)} where 100 is the mean of ${breakdown.setSize}. `}
-            <How of={`Weight of ${row.tag.text} set to ${adjusted.standardDays} days`}>
+            {row.ratio === null
+              ? ''
+              : `${say('{n} where 100 is the mean of {setSize}.', { n: fixedText(row.ratio, 0), setSize: breakdown.setSize })} `}
+            <How
+              of={say('Weight of {text} set to {standardDays} days', {
+                text: row.tag.text,
+                standardDays: adjusted.standardDays,
+              })}
+            >
               <AdjustedHow adjusted={adjusted} unit={unit} />
             </How>
           </Small>
@@ -125,19 +146,19 @@ export function BreakdownPanel({ row, view, currency, onReason }: Props) {
 /** What counts of a male beside his figures: whom he must not be put to, whether females hold to him, how big he gets. */
 function AsSirePanel({ sire, on }: { readonly sire: AsSire; readonly on: Parameters<typeof valueText>[1] }) {
   const lines: readonly (readonly [label: string, value: string])[] = [
-    ['Sisters and half sisters here', String(sire.sistersHere)],
-    ['Daughters here', String(sire.daughtersHere)],
-    ['Females holding to him', sire.share ? shareText(sire.share) : 'not known'],
+    [say('Sisters and half sisters here'), String(sire.sistersHere)],
+    [say('Daughters here'), String(sire.daughtersHere)],
+    [say('Females holding to him'), sire.share ? shareText(sire.share) : say('not known')],
     [
-      'When grown, about',
+      say('When grown, about'),
       sire.grown
         ? `${weightText(sire.grown.kg, on.unit, on.species)} ± ${weightText(sire.grown.halfWidthKg, on.unit, on.species)}`
-        : 'not known',
+        : say('not known'),
     ],
   ];
   return (
     <Table>
-      <caption>As a sire</caption>
+      <caption>{say('As a sire')}</caption>
       <tbody>
         {lines.map(([label, value]) => (
           <tr key={label}>
@@ -156,12 +177,12 @@ const NOTABLE = 3;
 function headlineOf({ place, placeByWeight }: ChoosingRow, all: number): string {
   if (placeByWeight === null || Math.abs(place - placeByWeight) < NOTABLE)
     return placeByWeight === 1 && place !== 1
-      ? `Heaviest of them, but ${ordinal(place)}`
-      : `${ordinal(place)} of ${all}`;
-  if (placeByWeight === 1) return `Heaviest of them, but ${ordinal(place)}`;
+      ? say('Heaviest of them, but {ordinal}', { ordinal: ordinal(place) })
+      : say('{ordinal} of {all}', { ordinal: ordinal(place), all });
+  if (placeByWeight === 1) return say('Heaviest of them, but {ordinal}', { ordinal: ordinal(place) });
   return placeByWeight < place
-    ? `${ordinal(placeByWeight)} by weight, but ${ordinal(place)}`
-    : `Only ${ordinal(placeByWeight)} by weight, yet ${ordinal(place)}`;
+    ? say('{ordinal} by weight, but {ordinal2}', { ordinal: ordinal(placeByWeight), ordinal2: ordinal(place) })
+    : say('Only {ordinal} by weight, yet {ordinal2}', { ordinal: ordinal(placeByWeight), ordinal2: ordinal(place) });
 }
 
 /** A breeding value behind a part, with what it is made of. */
@@ -181,27 +202,29 @@ function ValueLine({
   return (
     <Small as="span" style={{ display: 'block' }}>
       {valueText(value, on)}, {RELIABILITY_TEXT[value.word]}{' '}
-      <How of={`${TRAIT_WORDS[trait]} of ${row.tag.text}`}>
+      <How of={say('{trait} of {text}', { trait: TRAIT_WORDS[trait], text: row.tag.text })}>
         {value.records === 0 ? (
-          <p>It has no record of its own: this is the mean of its parents.</p>
+          <p>{say('It has no record of its own: this is the mean of its parents.')}</p>
         ) : (
           <table>
             <tbody>
               <tr>
-                <td>Own {value.records === 1 ? 'record' : 'records'} against all</td>
+                <td>
+                  {say('Own {records, plural, one {record} other {records}} against all', { records: value.records })}
+                </td>
                 <td>{traitFigure(trait, own, on)}</td>
               </tr>
               <tr>
-                <td>Its group, season and like</td>
+                <td>{say('Its group, season and like')}</td>
                 <td>{traitFigure(trait, group, on)}</td>
               </tr>
               <tr>
-                <td>Kin, and what is held back of one record</td>
+                <td>{say('Kin, and what is held back of one record')}</td>
                 <td>{traitFigure(trait, kin, on)}</td>
               </tr>
               <tr>
                 <td>
-                  <b>Breeding value, {unit}</b>
+                  <b>{say('Breeding value, {unit}', { unit })}</b>
                 </td>
                 <td>
                   <b>{traitFigure(trait, value.value, on)}</b>
@@ -211,8 +234,10 @@ function ValueLine({
           </table>
         )}
         <p>
-          Against the mean of the animals born in the base years. Reliability {value.reliability.toFixed(2)}: under 0.20
-          a guess, to 0.50 fair, above it good.
+          {say(
+            'Against the mean of the animals born in the base years. Reliability {n}: under 0.20 a guess, to 0.50 fair, above it good.',
+            { n: fixedText(value.reliability, 2) },
+          )}
         </p>
       </How>
     </Small>

@@ -1,4 +1,4 @@
-import { DRAFT_DECISIONS, type DraftDecision } from '@yaylak/contract';
+import { DRAFT_DECISIONS, type DraftDecision, say } from '@yaylak/contract';
 import styled from 'styled-components';
 import { colour, radius } from '../../theme/tokens';
 import { DRAFT_DECISION_WORDS } from '../../words/choosing';
@@ -17,7 +17,7 @@ export function ChoiceCell({ row, onDecide, tabIndex }: Props) {
   const decision = decisionOf(row);
   return (
     <Cell
-      aria-label={`Choice for ${row.tag.text}`}
+      aria-label={say('Choice for {text}', { text: row.tag.text })}
       data-decision={decision}
       data-against={isOverruled(row) || undefined}
       value={decision}

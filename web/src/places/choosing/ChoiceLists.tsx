@@ -8,12 +8,13 @@ import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { DRAFT_DECISION_WORDS, setWords } from '../../words/choosing';
-import { bornText, countText, fullDate, weightText } from '../../words/format';
+import { bornText, fullDate, weightText } from '../../words/format';
 import { reservedText } from '../../words/reserved';
 import { useWeightUnit } from '../../words/useHolding';
 import { daysLeftText } from '../../words/withheld';
 import { choosable, decisionOf, idOf, type Choosable } from './decisions';
 import { isNamed } from './setKey';
+import { say } from '@yaylak/contract';
 
 const LISTS: readonly DraftDecision[] = ['keep', 'second', 'sell', 'cull'];
 
@@ -24,7 +25,8 @@ export function ChoiceLists() {
   const key = params.get('set');
   const set = sets.data?.find((s) => isNamed(s, key));
   if (!sets.data) return sets.error ? <Failed error={sets.error} onRetry={() => void sets.refetch()} /> : <Loading />;
-  if (!set) return <Empty title="Nobody to list">These animals are no longer here. Go back to Choosing.</Empty>;
+  if (!set)
+    return <Empty title={say('Nobody to list')}>{say('These animals are no longer here. Go back to Choosing.')}</Empty>;
   return <Lists set={set} />;
 }
 
@@ -38,10 +40,10 @@ function Lists({ set }: { readonly set: ChoosingSet }) {
   return (
     <PaperSheet>
       <PaperHead
-        title={`The choice among ${setWords(set, today)}`}
+        title={say('The choice among {set}', { set: setWords(set, today) })}
         back={{
           to: `/choosing?set=${encodeURIComponent(params.get('set') ?? '')}&step=choice`,
-          words: 'Back to choosing',
+          words: say('Back to choosing'),
         }}
       />
       <p>
@@ -72,19 +74,19 @@ function List({ decision, rows, set, today }: ListProps) {
   return (
     <section style={{ marginTop: 20 }}>
       <h2>
-        {DRAFT_DECISION_WORDS[decision]}: {countText(rows.length, 'animal', 'animals')}
+        {DRAFT_DECISION_WORDS[decision]}: {say('{n} {n, plural, one {animal} other {animals}}', { n: rows.length })}
       </h2>
       <LineTable>
         <thead>
           <tr>
-            <th>Number</th>
-            <th>Tag</th>
-            <th>Other numbers</th>
-            <th>Born as</th>
-            <th>Dam</th>
-            <th>Sire</th>
-            <th>Last weight</th>
-            <th>Remarks</th>
+            <th>{say('Number')}</th>
+            <th>{say('Tag')}</th>
+            <th>{say('Other numbers')}</th>
+            <th>{say('Born as')}</th>
+            <th>{say('Dam')}</th>
+            <th>{say('Sire')}</th>
+            <th>{say('Last weight')}</th>
+            <th>{say('Remarks')}</th>
           </tr>
         </thead>
         <tbody>
@@ -112,11 +114,18 @@ function List({ decision, rows, set, today }: ListProps) {
 function remarks(a: Choosable, today: string): string {
   const { reserved, withheld } = a.tag;
   return [
-    ...(a.eye.failed.length > 0 ? [`failed ${a.eye.failed.map((f) => f.name.toLowerCase()).join(', ')}`] : []),
+    ...(a.eye.failed.length > 0
+      ? [say('failed {list}', { list: a.eye.failed.map((f) => f.name.toLowerCase()).join(', ') })]
+      : []),
     ...(a.decided?.reason ? [a.decided.reason] : a.eye.letBack === null ? [] : [a.eye.letBack]),
     ...(reserved ? [reservedText(reserved)] : []),
     ...(withheld?.meat
-      ? [`meat withheld to ${fullDate(withheld.meat)}, ${daysLeftText(withheld.meat, today)}: not for slaughter before`]
+      ? [
+          say('meat withheld to {date}, {daysLeft}: not for slaughter before', {
+            date: fullDate(withheld.meat),
+            daysLeft: daysLeftText(withheld.meat, today),
+          }),
+        ]
       : []),
   ].join('; ');
 }

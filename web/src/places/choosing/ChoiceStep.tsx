@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { DRAFT_DECISIONS, type DraftDecision } from '@yaylak/contract';
+import { DRAFT_DECISIONS, type DraftDecision, say } from '@yaylak/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -11,7 +11,7 @@ import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { DRAFT_DECISION_WORDS, WAS_TO_BE } from '../../words/choosing';
-import { countText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 import { reservedText } from '../../words/reserved';
 import { ChoiceCell } from './ChoiceCell';
@@ -55,35 +55,37 @@ export function ChoiceStep({ choosing, view, set, words }: StepProps) {
       aside={
         <>
           <Panel>
-            <h2>Record it</h2>
+            <h2>{say('Record it')}</h2>
             <Small>
               {written.length === 0
-                ? 'Nothing has been recorded yet: this is a draft, kept on the server as you go.'
+                ? say('Nothing has been recorded yet: this is a draft, kept on the server as you go.')
                 : isWritten
-                  ? 'Recorded as it stands.'
-                  : `${countText(changed.length + all.filter((a) => a.written === null).length, 'animal differs', 'animals differ')} from what was last recorded.`}
+                  ? say('Recorded as it stands.')
+                  : say('{n} {n, plural, one {animal differs} other {animals differ}} from what was last recorded.', {
+                      n: changed.length + all.filter((a) => a.written === null).length,
+                    })}
             </Small>
             <Row style={{ marginTop: 12 }}>
               <Button kind="main" isDisabled={all.length === 0} onPress={() => setWriting(true)}>
-                Record the choice
+                {say('Record the choice')}
               </Button>
             </Row>
           </Panel>
           <GatePanel view={view} set={set} words={words} />
           <Panel>
-            <h2>Lists</h2>
+            <h2>{say('Lists')}</h2>
             <Row>
               <LinkButton as={Link} to={`/choosing/lists?set=${encodeURIComponent(keyOf(set))}`}>
-                Print the lists
+                {say('Print the lists')}
               </LinkButton>
-              <Button onPress={() => choiceFile(view, words, holding?.today ?? '')}>Save as CSV</Button>
+              <Button onPress={() => choiceFile(view, words, holding?.today ?? '')}>{say('Save as CSV')}</Button>
             </Row>
           </Panel>
           {view.draft ? (
             <AskButton
               kind="quiet"
-              label="Start afresh"
-              ask="Throw this draft away?"
+              label={say('Start afresh')}
+              ask={say('Throw this draft away?')}
               onConfirm={() => void drop()}
               style={{ alignSelf: 'flex-start' }}
             />
@@ -91,7 +93,7 @@ export function ChoiceStep({ choosing, view, set, words }: StepProps) {
         </>
       }
     >
-      <Counts aria-label="How many">
+      <Counts aria-label={say('How many')}>
         {DRAFT_DECISIONS.filter((d) => counts[d] > 0).map((d) => (
           <li key={d}>
             <b>{counts[d]}</b> {DRAFT_DECISION_WORDS[d].toLowerCase()}
@@ -100,7 +102,7 @@ export function ChoiceStep({ choosing, view, set, words }: StepProps) {
       </Counts>
       {view.left.length > 0 ? (
         <NotePanel $tone="weld">
-          <h3>Left since you decided</h3>
+          <h3>{say('Left since you decided')}</h3>
           {view.left.map((l) => (
             <p key={l.tag.animalId}>
               <Tag tag={l.tag} /> {l.how} {shortDate(l.on)}; {WAS_TO_BE[l.decision]}.
@@ -110,7 +112,7 @@ export function ChoiceStep({ choosing, view, set, words }: StepProps) {
       ) : null}
       {changed.length > 0 ? (
         <NotePanel $tone="indigo">
-          <h3>Changed since it was last recorded</h3>
+          <h3>{say('Changed since it was last recorded')}</h3>
           {changed.map((a) => (
             <p key={idOf(a)}>
               <Tag tag={a.tag} /> {wasText(a)}
@@ -119,14 +121,14 @@ export function ChoiceStep({ choosing, view, set, words }: StepProps) {
         </NotePanel>
       ) : null}
       <Frame>
-        <DenseTable aria-label="The choice">
+        <DenseTable aria-label={say('The choice')}>
           <thead>
             <tr>
-              <th>Animal</th>
-              <th>Suggested</th>
-              <th>Choice</th>
-              <th>Reason</th>
-              <th>Reserved</th>
+              <th>{say('Animal')}</th>
+              <th>{say('Suggested')}</th>
+              <th>{say('Choice')}</th>
+              <th>{say('Reason')}</th>
+              <th>{say('Reserved')}</th>
             </tr>
           </thead>
           <tbody>
@@ -163,19 +165,22 @@ export function ChoiceStep({ choosing, view, set, words }: StepProps) {
 
 /** Why it stands so where it follows the suggestion. */
 function reasonOf(a: Choosable, decision: DraftDecision): string {
-  if (decision === 'undecided') return 'nothing is recorded of it';
-  if (a.eye.letBack !== null) return `let back: ${a.eye.letBack}`;
+  if (decision === 'undecided') return say('nothing is recorded of it');
+  if (a.eye.letBack !== null) return say('let back: {letBack}', { letBack: a.eye.letBack });
   const [failed] = a.eye.failed;
-  if (failed) return `failed ${failed.name.toLowerCase()}`;
-  return 'place' in a ? `place ${a.place}` : '';
+  if (failed) return say('failed {word}', { word: failed.name.toLowerCase() });
+  return 'place' in a ? say('place {place}', { place: a.place }) : '';
 }
 
 const wasText = (a: Choosable): string => {
   const now = DRAFT_DECISION_WORDS[decisionOf(a)].toLowerCase();
   const [was, on] = a.written ? [DECISION_WORDS[a.written.decision].toLowerCase(), shortDate(a.written.on)] : ['', ''];
   const [failed] = a.eye.failed;
-  const because = failed && a.written && failed.on > a.written.on ? `, failed ${failed.name.toLowerCase()} since` : '';
-  return `${was} on ${on}, now ${now}${because}`;
+  const because =
+    failed && a.written && failed.on > a.written.on
+      ? say(', failed {word} since', { word: failed.name.toLowerCase() })
+      : '';
+  return say('{was} on {on}, now {now}{because}', { was, on, now, because });
 };
 
 const Counts = styled.ul`

@@ -9,13 +9,14 @@ import { Page } from '../../parts/Page';
 import { NotePanel, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { colour, phone, radius, space } from '../../theme/tokens';
-import { countText, dayAndHour } from '../../words/format';
+import { dayAndHour } from '../../words/format';
 import { ChoiceStep } from './ChoiceStep';
 import { choosable, countsOf } from './decisions';
 import { EyeStep } from './EyeStep';
 import { KinStep } from './KinStep';
 import { NumbersStep } from './NumbersStep';
 import { useChoosing, type Choosing } from './useChoosing';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly set: ChoosingSet;
@@ -31,7 +32,7 @@ export function Chooser({ set, words, picker }: Props) {
   const choosing = useChoosing(set);
   const [params, setParams] = useSearchParams();
   const { view, error, onRetry, problem, waiting } = choosing;
-  const title = `Choosing: ${words}`;
+  const title = say('Choosing: {words}', { words });
   if (!view)
     return (
       <Page title={title} actions={picker}>
@@ -51,8 +52,10 @@ export function Chooser({ set, words, picker }: Props) {
       {waiting > 0 ? (
         <NotePanel $tone="weld" role="status">
           <p>
-            The server is away. {countText(waiting, 'change waits', 'changes wait')} here and will be sent when it is
-            back. Leave this page open until then.
+            {say(
+              'The server is away. {waiting} {waiting, plural, one {change waits} other {changes wait}} here and will be sent when it is back. Leave this page open until then.',
+              { waiting },
+            )}
           </p>
         </NotePanel>
       ) : null}
@@ -63,7 +66,7 @@ export function Chooser({ set, words, picker }: Props) {
           setParams(params, { replace: true });
         }}
       >
-        <Bar aria-label="Steps of choosing" className="no-print">
+        <Bar aria-label={say('Steps of choosing')} className="no-print">
           {STEPS.map((s) => (
             <StepTab key={s} id={s}>
               {STEP_WORDS[s]}
@@ -97,10 +100,10 @@ export interface StepProps {
 }
 
 const STEP_WORDS: Readonly<Record<Step, string>> = {
-  eye: 'By eye',
-  numbers: 'By the numbers',
-  kin: 'Who is related',
-  choice: 'The choice',
+  eye: say('By eye'),
+  numbers: say('By the numbers'),
+  kin: say('Who is related'),
+  choice: say('The choice'),
 };
 
 /** What each step says of itself. */
@@ -111,10 +114,21 @@ function stepNotes({ view }: Choosing): Readonly<Record<Step, string>> {
   const counts = countsOf(all);
   const { keptIds } = view.kin;
   return {
-    eye: looked === 0 ? 'nobody looked at yet' : `${looked} looked at, ${view.failed.length} fail`,
-    numbers: `${view.rows.length} ranked, keep ${view.lines.keep}`,
-    kin: view.isKinStale ? 'to be drawn again' : keptIds.length > 0 ? `${keptIds.length} kept together` : 'plain order',
-    choice: `${counts.keep} keep, ${counts.second} second, ${counts.sell + counts.cull} go`,
+    eye:
+      looked === 0
+        ? say('nobody looked at yet')
+        : say('{looked} looked at, {n} fail', { looked, n: view.failed.length }),
+    numbers: say('{n} ranked, keep {keep}', { n: view.rows.length, keep: view.lines.keep }),
+    kin: view.isKinStale
+      ? say('to be drawn again')
+      : keptIds.length > 0
+        ? say('{n} kept together', { n: keptIds.length })
+        : say('plain order'),
+    choice: say('{keep} keep, {second} second, {n} go', {
+      keep: counts.keep,
+      second: counts.second,
+      n: counts.sell + counts.cull,
+    }),
   };
 }
 
@@ -124,10 +138,17 @@ function Lead({ choosing: { view } }: { readonly choosing: Choosing }) {
   const grey = view.rows.filter((r) => r.isGrey).length;
   return (
     <>
-      {countText(view.set.count, 'animal', 'animals')}
-      {view.notRanked.length > 0 ? `, ${view.notRanked.length} too young or too little known to judge` : ''}
-      {grey > 0 ? `; ${grey} too near a line to tell` : ''}.{' '}
-      {view.draft ? `Last changed by ${view.draft.by}, ${dayAndHour(view.draft.at, view.draft.at.slice(0, 10))}.` : ''}
+      {say('{count} {count, plural, one {animal} other {animals}}', { count: view.set.count })}
+      {view.notRanked.length > 0
+        ? say(', {n} too young or too little known to judge', { n: view.notRanked.length })
+        : ''}
+      {grey > 0 ? say('; {grey} too near a line to tell', { grey }) : ''}.{' '}
+      {view.draft
+        ? say('Last changed by {by}, {dayAndHour}.', {
+            by: view.draft.by,
+            dayAndHour: dayAndHour(view.draft.at, view.draft.at.slice(0, 10)),
+          })
+        : ''}
     </>
   );
 }
@@ -139,7 +160,7 @@ function Working({ set }: { readonly set: ChoosingSet }) {
     <>
       {data?.isWorking ? (
         <Small role="status">
-          Working out breeding values: {data.done} of {data.of} traits done.
+          {say('Working out breeding values: {done} of {of} traits done.', { done: data.done, of: data.of })}
         </Small>
       ) : null}
       <Loading rows={12} />

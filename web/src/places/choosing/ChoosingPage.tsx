@@ -9,6 +9,7 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { setWords } from '../../words/choosing';
 import { Chooser } from './Chooser';
 import { isNamed, keyOf } from './setKey';
+import { say } from '@yaylak/contract';
 
 /** Enough to choose from; a set of two is not what somebody comes for. */
 const WORTH_OPENING = 5;
@@ -20,7 +21,7 @@ export function ChoosingPage() {
   const [params, setParams] = useSearchParams();
   if (!sets.data)
     return (
-      <Page title="Choosing">
+      <Page title={say('Choosing')}>
         {sets.error ? <Failed error={sets.error} onRetry={() => void sets.refetch()} /> : <Loading rows={10} />}
       </Page>
     );
@@ -30,8 +31,10 @@ export function ChoosingPage() {
     sets.data[0];
   if (!set)
     return (
-      <Page title="Choosing">
-        <Empty title="Nobody to choose from">Animals appear here as soon as they are in the book.</Empty>
+      <Page title={say('Choosing')}>
+        <Empty title={say('Nobody to choose from')}>
+          {say('Animals appear here as soon as they are in the book.')}
+        </Empty>
       </Page>
     );
   const today = holding?.today ?? '';
@@ -43,10 +46,10 @@ export function ChoosingPage() {
       picker={
         <>
           <LinkButton as={Link} to={`/choosing/going?species=${set.species}`}>
-            Who should go
+            {say('Who should go')}
           </LinkButton>
           <Choice
-            label="Among"
+            label={say('Among')}
             isLabelHidden
             value={keyOf(set)}
             options={sets.data.map((s) => [keyOf(s), `${setWords(s, today)} (${s.count})`])}

@@ -9,6 +9,7 @@ import { bornText, differenceText, gainText, perYearText, sureWeightText, weight
 import { partText, valueText, worthText } from '../../words/choosing';
 import { reasonWords, TRAIT_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useHolding';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly view: ChoosingView;
@@ -23,25 +24,38 @@ const LINES: readonly (readonly [
   label: string,
   figure: (r: ChoosingRow, unit: WeightUnit, species: Species) => string,
 ])[] = [
-  ['Place', (r) => String(r.place)],
-  ['Place by weight alone', (r) => (r.placeByWeight === null ? 'none' : String(r.placeByWeight))],
-  ['Born as', (r, _u, species) => bornText(species, r.birthType, r.rearingType)],
+  [say('Place'), (r) => String(r.place)],
+  [say('Place by weight alone'), (r) => (r.placeByWeight === null ? 'none' : String(r.placeByWeight))],
+  [say('Born as'), (r, _u, species) => bornText(species, r.birthType, r.rearingType)],
   [
-    'Weight read',
-    (r, u) => (r.adjusted ? `${weightText(r.adjusted.readKg, u)} at ${r.adjusted.ageDays} days` : 'none'),
+    say('Weight read'),
+    (r, u) =>
+      r.adjusted
+        ? say('{weight} at {ageDays} days', { weight: weightText(r.adjusted.readKg, u), ageDays: r.adjusted.ageDays })
+        : 'none',
   ],
-  ['Set weight', (r, u) => (r.adjusted ? sureWeightText(r.adjusted.kg, r.adjusted.standardError, u) : 'none')],
-  ['Like for like', (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.likeForLike / 1000, u) : 'none')],
-  ['From age', (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.age / 1000, u) : 'none')],
-  ['From birth and rearing', (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.birthType / 1000, u) : 'none')],
-  ['From dam’s age', (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.damAge / 1000, u) : 'none')],
-  ['First weight to now', (r, u, species) => (r.sinceBirth ? gainText(r.sinceBirth, scaleUnit(species, u)) : 'none')],
-  ['Last gain', (r, u, species) => (r.lastGain ? gainText(r.lastGain, scaleUnit(species, u)) : 'none')],
+  [say('Set weight'), (r, u) => (r.adjusted ? sureWeightText(r.adjusted.kg, r.adjusted.standardError, u) : 'none')],
+  [say('Like for like'), (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.likeForLike / 1000, u) : 'none')],
+  [say('From age'), (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.age / 1000, u) : 'none')],
   [
-    'Dam’s record',
+    say('From birth and rearing'),
+    (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.birthType / 1000, u) : 'none'),
+  ],
+  [say('From dam’s age'), (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.damAge / 1000, u) : 'none')],
+  [
+    say('First weight to now'),
+    (r, u, species) => (r.sinceBirth ? gainText(r.sinceBirth, scaleUnit(species, u)) : 'none'),
+  ],
+  [say('Last gain'), (r, u, species) => (r.lastGain ? gainText(r.lastGain, scaleUnit(species, u)) : 'none')],
+  [
+    say('Dam’s record'),
     (r) =>
       r.damRecord
-        ? `${r.damRecord.weaned} reared of ${r.damRecord.litters} litters, ${perYearText(r.damRecord)}`
+        ? say('{weaned} reared of {litters} litters, {perYear}', {
+            weaned: r.damRecord.weaned,
+            litters: r.damRecord.litters,
+            perYear: perYearText(r.damRecord),
+          })
         : 'none',
   ],
 ];
@@ -49,14 +63,19 @@ const LINES: readonly (readonly [
 /** A chance in ten, as people say it; never a certainty. */
 const inTen = (chance: number): string => {
   const tens = Math.round(chance * 10);
-  return tens >= 10 ? 'more than 9 in 10' : tens <= 0 ? 'less than 1 in 10' : `${tens} in 10`;
+  return tens >= 10 ? say('more than 9 in 10') : tens <= 0 ? say('less than 1 in 10') : say('{tens} in 10', { tens });
 };
 
 /** How the first stands against another: `4.1 ± 6.2 points more; 7 in 10 that the first is better`. */
 function againstText(first: ChoosingRow, other: ChoosingRow, scale: RankScale, currency: string): string {
   const { difference, standardError, chanceFirst } = compareTwo(first, other);
   const apart = worthText({ index: Math.abs(difference), standardError }, scale, currency);
-  return `${apart} ${difference >= 0 ? 'less' : 'more'} than ${first.tag.text}; ${inTen(chanceFirst)} that ${first.tag.text} is better.`;
+  return say('{apart} {value} than {text}; {inTen} that {text} is better.', {
+    apart,
+    value: difference >= 0 ? say('less') : say('more'),
+    text: first.tag.text,
+    inTen: inTen(chanceFirst),
+  });
 }
 
 /** Two to four animals side by side. */
@@ -66,7 +85,13 @@ export function CompareSheet({ view, currency, species, rows, isOpen, onClose }:
   const on = { species, unit };
   const [first] = rows;
   return (
-    <Sheet isForLooking title="Side by side" isOpen={isOpen} onClose={onClose} width={rows.length > 2 ? 1080 : 760}>
+    <Sheet
+      isForLooking
+      title={say('Side by side')}
+      isOpen={isOpen}
+      onClose={onClose}
+      width={rows.length > 2 ? 1080 : 760}
+    >
       <Table>
         <thead>
           <tr>
@@ -80,13 +105,13 @@ export function CompareSheet({ view, currency, species, rows, isOpen, onClose }:
         </thead>
         <tbody>
           <tr>
-            <th scope="row">Worth</th>
+            <th scope="row">{say('Worth')}</th>
             {rows.map((r) => (
               <td key={r.tag.animalId}>{worthText(r, scale, currency)}</td>
             ))}
           </tr>
           <tr>
-            <th scope="row">Difference</th>
+            <th scope="row">{say('Difference')}</th>
             {rows.map((r) => (
               <td key={r.tag.animalId}>{first && r !== first ? againstText(first, r, scale, currency) : ''}</td>
             ))}
@@ -101,7 +126,7 @@ export function CompareSheet({ view, currency, species, rows, isOpen, onClose }:
           ))}
           {rows[0]?.parts.map((p, i) => (
             <tr key={p.trait}>
-              <th scope="row">From {TRAIT_WORDS[p.trait].toLowerCase()}</th>
+              <th scope="row">{say('From {word}', { word: TRAIT_WORDS[p.trait].toLowerCase() })}</th>
               {rows.map((r) => {
                 const value = r.values.find((v) => v.trait === p.trait);
                 return (
@@ -114,14 +139,16 @@ export function CompareSheet({ view, currency, species, rows, isOpen, onClose }:
             </tr>
           ))}
           <tr>
-            <th scope="row">Why</th>
+            <th scope="row">{say('Why')}</th>
             {rows.map((r) => (
               <td key={r.tag.animalId}>{r.reasons.map((x) => reasonWords(x, unit, { scale, currency })).join(' ')}</td>
             ))}
           </tr>
         </tbody>
       </Table>
-      <Small>The errors of two animals are taken as independent, which those of close kin are not quite.</Small>
+      <Small>
+        {say('The errors of two animals are taken as independent, which those of close kin are not quite.')}
+      </Small>
     </Sheet>
   );
 }

@@ -6,6 +6,7 @@ import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { fullDate } from '../../words/format';
 import { hitText } from '../../words/going';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly title: string;
@@ -28,7 +29,7 @@ export function DecidedList({ title, rows, herd }: Props) {
                 {row.hits.map((hit) => hitText(hit, herd)).join('; ')}
                 {row.reason ? `${row.hits.length > 0 ? '. ' : ''}“${row.reason}”` : ''}
               </p>
-              <Small>Decided on {fullDate(row.on)}.</Small>
+              <Small>{say('Decided on {date}.', { date: fullDate(row.on) })}</Small>
             </div>
           </li>
         ))}

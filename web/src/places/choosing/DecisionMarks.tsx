@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { MARK_COLOURS, MARK_PLACES, type DecisionMarksSetting } from '@yaylak/contract';
+import { MARK_COLOURS, MARK_PLACES, type DecisionMarksSetting, say } from '@yaylak/contract';
 import { DECISIONS, type Decision } from '@yaylak/core';
 import { useState } from 'react';
 import { holdingQuery } from '../../api/queries';
@@ -21,8 +21,10 @@ export function DecisionMarks() {
   };
   return (
     <Panel>
-      <h2>Marks to spray</h2>
-      <Small>Whoever goes out by the gate of a decision is sprayed so, unless the gate has a mark of its own.</Small>
+      <h2>{say('Marks to spray')}</h2>
+      <Small>
+        {say('Whoever goes out by the gate of a decision is sprayed so, unless the gate has a mark of its own.')}
+      </Small>
       {DECISIONS.map((decision) => {
         const mark = marks[decision];
         return (
@@ -30,12 +32,12 @@ export function DecisionMarks() {
             <Choice
               label={DECISION_WORDS[decision]}
               value={mark?.colour ?? ''}
-              options={[['', 'no mark'], ...MARK_COLOURS.map((c) => [c, c] as const)]}
+              options={[['', say('no mark')], ...MARK_COLOURS.map((c) => [c, c] as const)]}
               onChange={(colour) => set(decision, colour === '' ? undefined : { colour, place: mark?.place ?? 'back' })}
             />
             {mark ? (
               <Choice
-                label="on the"
+                label={say('on the')}
                 value={mark.place}
                 options={MARK_PLACES.map((p) => [p, p] as const)}
                 onChange={(place) => set(decision, { ...mark, place })}

@@ -7,7 +7,7 @@ import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { EYE_WORDS } from '../../words/choosing';
-import { countText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/format';
 import type { StepProps } from './Chooser';
 import { ChoiceCell } from './ChoiceCell';
 import { DecisionMarks } from './DecisionMarks';
@@ -16,6 +16,7 @@ import { LetBackSheet } from './LetBackSheet';
 import { Beside, DenseTable, Frame } from '../../parts/Beside';
 import { Strictness } from './Strictness';
 import { useDecide } from './useDecide';
+import { say } from '@yaylak/contract';
 
 const ORDER: readonly EyeState[] = ['not-looked', 'in-part', 'passes'];
 
@@ -30,7 +31,7 @@ export function EyeStep({ choosing, view, set, words }: StepProps) {
     void navigate('/race', {
       state: {
         animalIds: todo.map(idOf),
-        name: `Looking over ${words}`,
+        name: say('Looking over {words}', { words }),
         plan: { stations: ['look'], settings: {}, gates: [] },
       },
     });
@@ -47,30 +48,32 @@ export function EyeStep({ choosing, view, set, words }: StepProps) {
         <Row style={{ justifyContent: 'space-between' }} $gap={3}>
           <p style={{ flex: '1 1 300px' }}>
             {todo.length === 0 ? (
-              'All have been looked over.'
+              say('All have been looked over.')
             ) : (
               <>
-                {countText(todo.length, 'animal has', 'animals have')} not been looked over against all standards. Look
-                before you study figures: one that fails leaves the list.
+                {say(
+                  '{n} {n, plural, one {animal has} other {animals have}} not been looked over against all standards. Look before you study figures: one that fails leaves the list.',
+                  { n: todo.length },
+                )}
               </>
             )}
           </p>
           {todo.length > 0 ? (
             <Button kind="main" onPress={lookOver}>
-              Look over {todo.length} at the race
+              {say('Look over {n} at the race', { n: todo.length })}
             </Button>
           ) : null}
         </Row>
       </Panel>
       <Frame>
-        <DenseTable aria-label="By eye">
+        <DenseTable aria-label={say('By eye')}>
           <thead>
             <tr>
-              <th>Animal</th>
-              <th>By eye</th>
-              <th>What was found</th>
-              <th>Choice</th>
-              <th aria-label="Let back" />
+              <th>{say('Animal')}</th>
+              <th>{say('By eye')}</th>
+              <th>{say('What was found')}</th>
+              <th>{say('Choice')}</th>
+              <th aria-label={say('Let back')} />
             </tr>
           </thead>
           <tbody>
@@ -85,7 +88,10 @@ export function EyeStep({ choosing, view, set, words }: StepProps) {
                     foundText(a)
                   ) : (
                     <>
-                      {a.eye.failed.map(gradeText).join('; ')}. Let back: {a.eye.letBack}
+                      {say('{list}. Let back: {letBack}', {
+                        list: a.eye.failed.map(gradeText).join('; '),
+                        letBack: a.eye.letBack,
+                      })}
                     </>
                   )}
                 </td>
@@ -96,9 +102,9 @@ export function EyeStep({ choosing, view, set, words }: StepProps) {
                   {a.eye.letBack === null ? null : (
                     <AskButton
                       kind="quiet"
-                      label="Remove"
-                      name={`Take ${a.tag.text} off`}
-                      ask={`Take ${a.tag.text} off the list?`}
+                      label={say('Remove')}
+                      name={say('Take {text} off', { text: a.tag.text })}
+                      ask={say('Take {text} off the list?', { text: a.tag.text })}
                       onConfirm={() => choosing.change({ letBack: [{ animalId: idOf(a), reason: '' }] })}
                     />
                   )}
@@ -116,8 +122,12 @@ export function EyeStep({ choosing, view, set, words }: StepProps) {
                   <ChoiceCell row={a} onDecide={decide} />
                 </td>
                 <td>
-                  <Button kind="quiet" aria-label={`Let ${a.tag.text} back`} onPress={() => setLettingBack(a)}>
-                    Let back…
+                  <Button
+                    kind="quiet"
+                    aria-label={say('Let {text} back', { text: a.tag.text })}
+                    onPress={() => setLettingBack(a)}
+                  >
+                    {say('Let back…')}
                   </Button>
                 </td>
               </tr>
@@ -127,7 +137,7 @@ export function EyeStep({ choosing, view, set, words }: StepProps) {
                 <td>
                   <Tag tag={a.tag} />
                 </td>
-                <td>too early</td>
+                <td>{say('too early')}</td>
                 <td colSpan={3}>
                   <Small>{youngText(a)}</Small>
                 </td>
@@ -150,16 +160,19 @@ export function EyeStep({ choosing, view, set, words }: StepProps) {
 
 /** A failed standard with its day and scorer: `Mouth, 3 Nov, Ayla`. */
 const gradeText = ({ name, grade, on, by }: GradeView): string =>
-  `${name}${typeof grade === 'number' ? ` ${grade} of 5` : ''}, ${shortDate(on)}, ${by}`;
+  `${name}${typeof grade === 'number' ? ` ${say('{grade} of 5', { grade })}` : ''}, ${shortDate(on)}, ${by}`;
 
 function foundText({ eye }: SetAnimal): string {
   const points = eye.graded.filter((g) => typeof g.grade === 'number').map((g) => `${g.name} ${g.grade}`);
-  const missing = eye.state === 'in-part' ? [`still to look at: ${eye.missing.join(', ')}`] : [];
+  const missing = eye.state === 'in-part' ? [say('still to look at: {list}', { list: eye.missing.join(', ') })] : [];
   return [...points, ...missing].join('; ');
 }
 
 function youngText({ ageDays }: SetAnimal): string {
   if (ageDays !== null && ageDays < JUDGED_FROM_DAYS)
-    return `${countText(ageDays, 'day', 'days')} old. Nobody is judged before ${JUDGED_FROM_DAYS} days.`;
-  return 'No weight from 21 days of age on, and not both parents known. Weigh it to have it ranked.';
+    return say('{ageDays} {ageDays, plural, one {day} other {days}} old. Nobody is judged before {days} days.', {
+      ageDays,
+      days: JUDGED_FROM_DAYS,
+    });
+  return say('No weight from 21 days of age on, and not both parents known. Weigh it to have it ranked.');
 }

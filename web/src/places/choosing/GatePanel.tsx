@@ -7,8 +7,9 @@ import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { GroupField } from '../../shared/groups/GroupField';
-import { countText } from '../../words/format';
+
 import { choosable, idOf } from './decisions';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly view: ChoosingView;
@@ -17,9 +18,9 @@ interface Props {
 }
 
 const GATES: readonly (readonly [key: GateKey, decisions: readonly Decision[], name: string])[] = [
-  ['left', ['keep'], 'Keep'],
-  ['down', ['second'], 'Second string'],
-  ['right', ['sell', 'cull'], 'Sell'],
+  ['left', ['keep'], say('Keep')],
+  ['down', ['second'], say('Second string')],
+  ['right', ['sell', 'cull'], say('Sell')],
 ];
 
 /** The recorded choice as a job at the gate: it suggests where each goes, sprays and moves it, and the pens are counted. */
@@ -44,32 +45,35 @@ export function GatePanel({ view, set, words }: Props) {
       gates: made,
     };
     void navigate('/race', {
-      state: { animalIds: written.map((w) => w.id), name: `Sorting ${words}`, plan },
+      state: { animalIds: written.map((w) => w.id), name: say('Sorting {words}', { words }), plan },
     });
   };
   return (
     <Panel>
-      <h2>Sort them at the gate</h2>
+      <h2>{say('Sort them at the gate')}</h2>
       {gates.length < 2 ? (
-        <Small>Record the choice first. The gate then suggests where each one goes.</Small>
+        <Small>{say('Record the choice first. The gate then suggests where each one goes.')}</Small>
       ) : (
         <>
           <Small>
-            Each goes to its pen{Object.keys(holding?.decisionMarks ?? {}).length > 0 ? ', with its spray mark' : ''}.
-            Count the pens afterwards.
+            {say('Each goes to its pen{value}. Count the pens afterwards.', {
+              value: Object.keys(holding?.decisionMarks ?? {}).length > 0 ? say(', with its spray mark') : '',
+            })}
           </Small>
           {gates.map(({ key, name, head }) => (
             <GroupField
               key={key}
               label={`${name}: ${head}`}
-              none="no other group"
+              none={say('no other group')}
               species={set.species}
               value={groupIds[key] ?? ''}
               onChange={(id) => setGroupIds({ ...groupIds, [key]: id })}
             />
           ))}
           <Row style={{ marginTop: 12 }}>
-            <Button onPress={start}>Sort {countText(written.length, 'animal', 'animals')}</Button>
+            <Button onPress={start}>
+              {say('Sort {n} {n, plural, one {animal} other {animals}}', { n: written.length })}
+            </Button>
           </Row>
         </>
       )}

@@ -8,6 +8,8 @@ import { Tag } from '../../parts/Tag';
 import { colour, narrow, phone, radius, space } from '../../theme/tokens';
 import { figureText, moneyText } from '../../words/format';
 import { clearsText, CULL_WEIGHT_WORDS, hitText } from '../../words/going';
+import { say } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 interface Props {
   readonly view: GoingView;
@@ -19,13 +21,17 @@ interface Props {
 /** Evidence first: what speaks against each, when it should go, what another year brings, and the two ways on. */
 export function GoingList({ view, currency, onGoes, onStays }: Props) {
   return (
-    <List aria-label="Who should go">
+    <List aria-label={say('Who should go')}>
       {view.rows.map((row) => (
         <li key={row.tag.animalId}>
           <div>
             <Tag tag={row.tag} />
             <Small>
-              {row.ageYears === null ? 'age not known' : row.ageYears === 1 ? '1 year' : `${row.ageYears} years`}
+              {row.ageYears === null
+                ? say('age not known')
+                : row.ageYears === 1
+                  ? say('1 year')
+                  : say('{ageYears} years', { ageYears: row.ageYears })}
             </Small>
           </div>
           <div>
@@ -41,11 +47,15 @@ export function GoingList({ view, currency, onGoes, onStays }: Props) {
             <OneMoreYear row={row} currency={currency} />
           </div>
           <Ways>
-            <Button aria-label={`${row.tag.text} goes`} onPress={() => onGoes(row)}>
-              Goes
+            <Button aria-label={say('{text} goes', { text: row.tag.text })} onPress={() => onGoes(row)}>
+              {say('Goes')}
             </Button>
-            <Button kind="quiet" aria-label={`${row.tag.text} stays, with a reason`} onPress={() => onStays(row)}>
-              Stays…
+            <Button
+              kind="quiet"
+              aria-label={say('{text} stays, with a reason', { text: row.tag.text })}
+              onPress={() => onStays(row)}
+            >
+              {say('Stays…')}
             </Button>
           </Ways>
         </li>
@@ -58,7 +68,7 @@ export function GoingList({ view, currency, onGoes, onStays }: Props) {
 const whole = (minor: number, currency: string): string =>
   moneyText(Math.round(minor / 100) * 100, currency).replace('.00', '');
 
-const soldWords = (sales: number): string => (sales > 0 ? `, mean of ${sales} sold` : '');
+const soldWords = (sales: number): string => (sales > 0 ? say(', mean of {sales} sold', { sales }) : '');
 
 function OneMoreYear({ row, currency }: { readonly row: GoingRow; readonly currency: string }) {
   const { oneMoreYear: year } = row;
@@ -67,53 +77,62 @@ function OneMoreYear({ row, currency }: { readonly row: GoingRow; readonly curre
   const sign = year.differenceMinor > 0 ? '+' : '';
   return (
     <Small>
-      one more year {sign}
-      {figureText(year.differenceMinor / 100, 0)} ± {whole(year.halfWidthMinor, currency)}{' '}
-      <How of={`one more year of ${row.tag.text}`}>
-        <table>
-          <tbody>
-            <tr>
-              <td>Young she should rear next year</td>
-              <td>{figureText(year.young, 2)}</td>
-            </tr>
-            <tr>
-              <td>A first-timer in her place</td>
-              <td>{figureText(year.firstYoung, 2)}</td>
-            </tr>
-            <tr>
-              <td>A young reared{soldWords(inputs.youngSales)}</td>
-              <td>{whole(inputs.youngMinor, currency)}</td>
-            </tr>
-            <tr>
-              <td>A cull{soldWords(inputs.cullSales)}</td>
-              <td>{whole(inputs.cullMinor, currency)}</td>
-            </tr>
-            <tr>
-              <td>A replacement</td>
-              <td>{whole(inputs.replacementMinor, currency)}</td>
-            </tr>
-            <tr>
-              <td>A year’s keep, the same for both</td>
-              <td>{whole(inputs.keepMinor, currency)}</td>
-            </tr>
-            <tr>
-              <td>Keeping her</td>
-              <td>{whole(year.keepingMinor, currency)}</td>
-            </tr>
-            <tr>
-              <td>Replacing her</td>
-              <td>{whole(year.replacingMinor, currency)}</td>
-            </tr>
-          </tbody>
-        </table>
-        <p>
-          Her own {inputs.litters} litters drawn to the others’ mean, and to her age.{' '}
-          {Math.round(100 * inputs.survival)} % are alive a year later; a replacement is used for {inputs.usefulYears}{' '}
-          years. From five sales in three years on, the mean of your own sales counts, charges off, and how sure it is;
-          until then, and for the rest, the settings under Choosing in the holding’s figures. What speaks against her
-          above is not in the money: a bad mouth costs more than it says.
-        </p>
-      </How>
+      <Said
+        text={'one more year {sign}{figure} ± {whole} <0/>'}
+        values={{
+          sign,
+          figure: figureText(year.differenceMinor / 100, 0),
+          whole: whole(year.halfWidthMinor, currency),
+        }}
+        parts={{
+          0: (
+            <How of={say('one more year of {text}', { text: row.tag.text })}>
+              <table>
+                <tbody>
+                  <tr>
+                    <td>{say('Young she should rear next year')}</td>
+                    <td>{figureText(year.young, 2)}</td>
+                  </tr>
+                  <tr>
+                    <td>{say('A first-timer in her place')}</td>
+                    <td>{figureText(year.firstYoung, 2)}</td>
+                  </tr>
+                  <tr>
+                    <td>{say('A young reared{sold}', { sold: soldWords(inputs.youngSales) })}</td>
+                    <td>{whole(inputs.youngMinor, currency)}</td>
+                  </tr>
+                  <tr>
+                    <td>{say('A cull{sold}', { sold: soldWords(inputs.cullSales) })}</td>
+                    <td>{whole(inputs.cullMinor, currency)}</td>
+                  </tr>
+                  <tr>
+                    <td>{say('A replacement')}</td>
+                    <td>{whole(inputs.replacementMinor, currency)}</td>
+                  </tr>
+                  <tr>
+                    <td>{say('A year’s keep, the same for both')}</td>
+                    <td>{whole(inputs.keepMinor, currency)}</td>
+                  </tr>
+                  <tr>
+                    <td>{say('Keeping her')}</td>
+                    <td>{whole(year.keepingMinor, currency)}</td>
+                  </tr>
+                  <tr>
+                    <td>{say('Replacing her')}</td>
+                    <td>{whole(year.replacingMinor, currency)}</td>
+                  </tr>
+                </tbody>
+              </table>
+              <p>
+                {say(
+                  'Her own {litters} litters drawn to the others’ mean, and to her age. {n} % are alive a year later; a replacement is used for {usefulYears} years. From five sales in three years on, the mean of your own sales counts, charges off, and how sure it is; until then, and for the rest, the settings under Choosing in the holding’s figures. What speaks against her above is not in the money: a bad mouth costs more than it says.',
+                  { litters: inputs.litters, n: Math.round(100 * inputs.survival), usefulYears: inputs.usefulYears },
+                )}
+              </p>
+            </How>
+          ),
+        }}
+      />
     </Small>
   );
 }

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { GoingRow, GoingView } from '@yaylak/contract';
-import { SPECIES, SPECIES_WORDS, type Decision, type Species } from '@yaylak/core';
+import { SPECIES, type Decision, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { choosingSetsQuery, goingQuery } from '../../api/choosing';
@@ -21,6 +21,7 @@ import { ReasonSheet } from './ReasonSheet';
 import { RulesSheet } from './RulesSheet';
 import { Strictness } from './Strictness';
 import { TrendPanel } from './TrendPanel';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 /** Who of the grown should go, and what the herd looks like in five years. */
 export function GoingPage() {
@@ -36,7 +37,7 @@ export function GoingPage() {
       species={species}
       picker={
         <Choice
-          label="Species"
+          label={say('Species')}
           isLabelHidden
           value={species}
           options={(kept.length > 0 ? SPECIES.filter((s) => kept.includes(s)) : SPECIES).map((s) => [
@@ -65,7 +66,7 @@ function Going({ species, picker }: { readonly species: Species; readonly picker
   const [isRules, setRules] = useState(false);
   const [problem, setProblem] = useState<string>();
   const [one, many] = SPECIES_WORDS[species].grown.female;
-  const title = `Which ${many} should go?`;
+  const title = say('Which {many} should go?', { many });
   if (!data)
     return (
       <Page title={title} actions={picker}>
@@ -81,11 +82,11 @@ function Going({ species, picker }: { readonly species: Species; readonly picker
           on: holding?.today ?? '',
           decision,
           suggested: row.weight === 'watch' ? 'keep' : 'cull',
-          among: `grown ${SPECIES_WORDS[species].plural}`,
+          among: say('grown {plural}', { plural: SPECIES_WORDS[species].plural }),
           ...(reason ? { reason } : {}),
         },
       ],
-      `${row.tag.text} ${decision === 'keep' ? 'stays' : 'goes'}`,
+      `${row.tag.text} ${decision === 'keep' ? say('stays') : say('goes')}`,
     );
     setProblem(refused.length > 0 ? refused.join(' ') : undefined);
     if (refused.length === 0) setAsking(undefined);
@@ -94,7 +95,7 @@ function Going({ species, picker }: { readonly species: Species; readonly picker
     void navigate('/race', {
       state: {
         animalIds: data.toLookOver,
-        name: `Mouths, udders and feet of the ${SPECIES_WORDS[species].plural}`,
+        name: say('Mouths, udders and feet of the {plural}', { plural: SPECIES_WORDS[species].plural }),
         plan: { stations: ['look'], settings: {}, gates: [] },
       },
     });
@@ -106,12 +107,12 @@ function Going({ species, picker }: { readonly species: Species; readonly picker
         <>
           {picker}
           <LinkButton as={Link} to="/choosing">
-            Young stock
+            {say('Young stock')}
           </LinkButton>
-          <Button onPress={() => setRules(true)}>Rules</Button>
+          <Button onPress={() => setRules(true)}>{say('Rules')}</Button>
           {data.toLookOver.length > 0 ? (
             <Button kind="main" onPress={lookOver}>
-              Start the check job ({data.toLookOver.length})
+              {say('Start the check job ({n})', { n: data.toLookOver.length })}
             </Button>
           ) : null}
         </>
@@ -128,9 +129,10 @@ function Going({ species, picker }: { readonly species: Species; readonly picker
         }
       >
         {data.rows.length === 0 ? (
-          <Empty title="Nothing speaks against any of them">
-            No rule finds anything against those that are not decided on. Look over mouths, udders and feet once a year
-            to be sure.
+          <Empty title={say('Nothing speaks against any of them')}>
+            {say(
+              'No rule finds anything against those that are not decided on. Look over mouths, udders and feet once a year to be sure.',
+            )}
           </Empty>
         ) : (
           <GoingList
@@ -140,16 +142,22 @@ function Going({ species, picker }: { readonly species: Species; readonly picker
             onStays={(row) => setAsking({ row, decision: 'keep' })}
           />
         )}
-        <DecidedList title="Goes, still here" rows={data.goes} herd={data.rearedByHerd} />
-        <DecidedList title="Stays, and why" rows={data.stays} herd={data.rearedByHerd} />
+        <DecidedList title={say('Goes, still here')} rows={data.goes} herd={data.rearedByHerd} />
+        <DecidedList title={say('Stays, and why')} rows={data.stays} herd={data.rearedByHerd} />
       </Beside>
       <ReasonSheet
-        title={asking?.decision === 'keep' ? `${asking.row.tag.text} stays` : `${asking?.row.tag.text ?? ''} goes`}
+        title={
+          asking?.decision === 'keep'
+            ? say('{text} stays', { text: asking.row.tag.text })
+            : say('{n} goes', { n: asking?.row.tag.text ?? '' })
+        }
         isOpen={asking !== undefined}
         words={
           asking?.decision === 'keep'
-            ? 'She is asked about again when something new speaks against her, or on her next birthday if it is her age.'
-            : 'The rules would only watch this one.'
+            ? say(
+                'She is asked about again when something new speaks against her, or on her next birthday if it is her age.',
+              )
+            : say('The rules would only watch this one.')
         }
         onClose={() => setAsking(undefined)}
         onReason={(reason) => asking && void decide(asking.row, asking.decision, reason)}
@@ -162,9 +170,13 @@ function Going({ species, picker }: { readonly species: Species; readonly picker
 function leadText({ females, males, rows }: GoingView, one: string, many: string): string {
   const count = (weight: GoingRow['weight']): number => rows.filter((r) => r.weight === weight).length;
   const parts = [
-    `${count('now')} should go now`,
-    `${count('season-end')} at the season’s end`,
-    `${count('watch')} to watch`,
+    say('{count} should go now', { count: count('now') }),
+    say('{count} at the season’s end', { count: count('season-end') }),
+    say('{count} to watch', { count: count('watch') }),
   ].filter((text) => !text.startsWith('0 '));
-  return `${countText(females, one, many)} and ${countText(males, 'male', 'males')}. ${parts.length > 0 ? parts.join(', ') : 'Nothing to decide'}.`;
+  return say('{count} and {males} {males, plural, one {male} other {males}}. {value}.', {
+    count: countText(females, one, many),
+    males,
+    value: parts.length > 0 ? parts.join(', ') : say('Nothing to decide'),
+  });
 }

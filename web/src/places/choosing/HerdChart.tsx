@@ -1,6 +1,7 @@
 import { Area, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { colour } from '../../theme/tokens';
 import type { HerdAhead } from './herdAhead';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly ahead: HerdAhead;
@@ -20,7 +21,11 @@ export function HerdChart({ ahead, head, wanted }: Props) {
   ];
   const words = data.map((d) => `${d.year} ${Math.round(d.head)}`).join(', ');
   return (
-    <div role="img" aria-label={`Females in the next five years: ${words}; wanted ${wanted}`} style={{ height: 170 }}>
+    <div
+      role="img"
+      aria-label={say('Females in the next five years: {words}; wanted {wanted}', { words, wanted })}
+      style={{ height: 170 }}
+    >
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart data={data} margin={{ top: 10, right: 12, bottom: 0, left: -20 }}>
           <XAxis dataKey="year" tickLine={false} stroke={colour('inkSoft')} fontSize={12} />
@@ -31,7 +36,12 @@ export function HerdChart({ ahead, head, wanted }: Props) {
             y={wanted}
             stroke={colour('madder')}
             strokeDasharray="5 4"
-            label={{ value: `wanted ${wanted}`, position: 'insideTopRight', fontSize: 12, fill: colour('ink') }}
+            label={{
+              value: say('wanted {wanted}', { wanted }),
+              position: 'insideTopRight',
+              fontSize: 12,
+              fill: colour('ink'),
+            }}
           />
         </ComposedChart>
       </ResponsiveContainer>

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { HerdView } from '@yaylak/contract';
-import { gainAYear, kinshipGrowth, SPECIES_WORDS, type HerdQuestion, type Species } from '@yaylak/core';
+import { gainAYear, kinshipGrowth, type HerdQuestion, type Species } from '@yaylak/core';
 import { useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { herdQuery } from '../../api/choosing';
@@ -14,6 +14,7 @@ import type { HerdAhead } from './herdAhead';
 import { HerdChart } from './HerdChart';
 import { lookAhead, stopLooking } from './herdClient';
 import { HerdTable } from './HerdTable';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 /** The number of females in the next five years, and what keeping more or fewer, stricter or easier, does to it. */
 export function HerdPanel({ species }: { readonly species: Species }) {
@@ -66,25 +67,30 @@ function Herd({ view }: { readonly view: HerdView }) {
   return (
     <Panel>
       <h2>
-        {words.grown.female[1].replace(/^./, (c) => c.toUpperCase())} in the next five years
-        <How of="the herd ahead">
+        {say('{replace} in the next five years', {
+          replace: words.grown.female[1].replace(/^./, (c) => c.toUpperCase()),
+        })}
+        <How of={say('the herd ahead')}>
           <p>
-            Each age loses its share of dead and of culled in a year, by your own records drawn to a table that counts
-            as 20 female years. The band holds the number four times out of five. Gain: how far the kept stand over
-            their crop, over the mean age of the parents. Kinship grows by the number of parents a generation (a rule of
-            thumb).
+            {say(
+              'Each age loses its share of dead and of culled in a year, by your own records drawn to a table that counts as 20 female years. The band holds the number four times out of five. Gain: how far the kept stand over their crop, over the mean age of the parents. Kinship grows by the number of parents a generation (a rule of thumb).',
+            )}
           </p>
         </How>
       </h2>
-      {ahead ? <HerdChart ahead={ahead} head={head} wanted={target} /> : <Small role="status">Looking ahead …</Small>}
+      {ahead ? (
+        <HerdChart ahead={ahead} head={head} wanted={target} />
+      ) : (
+        <Small role="status">{say('Looking ahead …')}</Small>
+      )}
       <Field
-        label={`${words.grown.female[1].replace(/^./, (c) => c.toUpperCase())} wanted`}
+        label={say('{replace} wanted', { replace: words.grown.female[1].replace(/^./, (c) => c.toUpperCase()) })}
         inputMode="numeric"
         value={wanted}
         onChange={(v) => setWanted(v.replace(/\D/g, '').slice(0, 5))}
       />
       <Slider
-        label={`${words.young.female[1].replace(/^./, (c) => c.toUpperCase())} kept a year`}
+        label={say('{replace} kept a year', { replace: words.young.female[1].replace(/^./, (c) => c.toUpperCase()) })}
         value={shown}
         least={0}
         most={Math.max(coming, needed, 10)}
@@ -93,15 +99,15 @@ function Herd({ view }: { readonly view: HerdView }) {
         onChange={setKept}
       />
       <Slider
-        label="Go at age"
+        label={say('Go at age')}
         value={ageLimit === NO_LIMIT ? classes.length + matedAtYears : ageLimit}
         least={matedAtYears + 2}
         most={classes.length + matedAtYears}
-        shown={ageLimit === NO_LIMIT ? 'no limit' : `${ageLimit} years`}
+        shown={ageLimit === NO_LIMIT ? say('no limit') : say('{ageLimit} years', { ageLimit })}
         onChange={(n) => setAgeLimit(n >= classes.length + matedAtYears ? NO_LIMIT : n)}
       />
       <Slider
-        label="Fail by eye"
+        label={say('Fail by eye')}
         value={Math.round(100 * failing)}
         least={0}
         most={80}
@@ -110,14 +116,40 @@ function Herd({ view }: { readonly view: HerdView }) {
       />
       {first && last ? (
         <Small>
-          {kept === undefined
-            ? `Keep about ${needed} a year to stay at ${target}${band ? ` (next year ${Math.round(band[0])} to ${Math.round(band[1])})` : ''}.`
-            : `Keeping ${kept} a year: about ${Math.round(last.head)} in five years${last.head < target - 0.5 ? `, ${Math.round(target - last.head)} short` : ''}.`}{' '}
-          Mean age {figureText(first.meanAge, 1)} now, {figureText(last.meanAge, 1)} in five years.{' '}
-          {coming < first.needed - 0.5 ? `Only ${coming} young are here for next year. ` : ''}
-          {effect
-            ? `The best ${Math.min(effect.kept, effect.of)} of ${effect.of}: +${gain?.unit === 'money' ? moneyText(effect.gain, currency) : `${figureText(effect.gain, 2)} points`} a year${effect.kinship === undefined ? '' : `, kinship +${figureText(100 * effect.kinship, 2)} % a year`}.`
-            : ''}
+          {say('{value} Mean age {figure} now, {figure2} in five years. {value2}{value3}', {
+            value:
+              kept === undefined
+                ? say('Keep about {needed} a year to stay at {target}{value}.', {
+                    needed,
+                    target,
+                    value: band
+                      ? ` ${say('(next year {n} to {n2})', { n: Math.round(band[0]), n2: Math.round(band[1]) })}`
+                      : '',
+                  })
+                : say('Keeping {kept} a year: about {n} in five years{value}.', {
+                    kept,
+                    n: Math.round(last.head),
+                    value: last.head < target - 0.5 ? say(', {n} short', { n: Math.round(target - last.head) }) : '',
+                  }),
+            figure: figureText(first.meanAge, 1),
+            figure2: figureText(last.meanAge, 1),
+            value2:
+              coming < first.needed - 0.5 ? `${say('Only {coming} young are here for next year.', { coming })} ` : '',
+            value3: effect
+              ? say('The best {n} of {of}: +{value} a year{value2}.', {
+                  n: Math.min(effect.kept, effect.of),
+                  of: effect.of,
+                  value:
+                    gain?.unit === 'money'
+                      ? moneyText(effect.gain, currency)
+                      : say('{figure} points', { figure: figureText(effect.gain, 2) }),
+                  value2:
+                    effect.kinship === undefined
+                      ? ''
+                      : say(', kinship +{figure} % a year', { figure: figureText(100 * effect.kinship, 2) }),
+                })
+              : '',
+          })}
         </Small>
       ) : null}
       <HerdTable view={view} />

@@ -4,6 +4,7 @@ import { Button } from '../../parts/Button';
 import { Small } from '../../parts/Panel';
 import { figureText } from '../../words/format';
 import { DenseTable, Frame } from '../../parts/Beside';
+import { say } from '@yaylak/contract';
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
@@ -13,19 +14,19 @@ export function HerdTable({ view }: { readonly view: HerdView }) {
   return (
     <>
       <Button kind="quiet" aria-expanded={isOpen} onPress={() => setOpen(!isOpen)}>
-        {isOpen ? 'Hide the shares' : 'Shares it goes by'}
+        {isOpen ? say('Hide the shares') : say('Shares it goes by')}
       </Button>
       {isOpen ? (
         <Frame>
-          <DenseTable aria-label="Shares by age">
+          <DenseTable aria-label={say('Shares by age')}>
             <thead>
               <tr>
-                <th>Age</th>
-                <th data-figure>Here</th>
-                <th data-figure>Die</th>
-                <th data-figure>Culled</th>
-                <th data-figure>Daughters</th>
-                <th data-figure>Own</th>
+                <th>{say('Age')}</th>
+                <th data-figure>{say('Here')}</th>
+                <th data-figure>{say('Die')}</th>
+                <th data-figure>{say('Culled')}</th>
+                <th data-figure>{say('Daughters')}</th>
+                <th data-figure>{say('Own')}</th>
               </tr>
             </thead>
             <tbody>
@@ -36,16 +37,16 @@ export function HerdTable({ view }: { readonly view: HerdView }) {
                     {i === view.classes.length - 1 ? '+' : ''}
                   </td>
                   <td data-figure>{c.head}</td>
-                  <td data-figure title={`table ${percent(c.table.died)}`}>
+                  <td data-figure title={say('table {percent}', { percent: percent(c.table.died) })}>
                     {percent(c.died)}
                   </td>
-                  <td data-figure title={`table ${percent(c.table.culled)}`}>
+                  <td data-figure title={say('table {percent}', { percent: percent(c.table.culled) })}>
                     {percent(c.culled)}
                   </td>
-                  <td data-figure title={`table ${figureText(c.table.young, 2)}`}>
+                  <td data-figure title={say('table {figure}', { figure: figureText(c.table.young, 2) })}>
                     {figureText(c.young, 2)}
                   </td>
-                  <td data-figure title={`${c.years} female years on record`}>
+                  <td data-figure title={say('{years} female years on record', { years: c.years })}>
                     {percent(c.ownWeight)}
                   </td>
                 </tr>
@@ -56,8 +57,9 @@ export function HerdTable({ view }: { readonly view: HerdView }) {
       ) : null}
       {isOpen ? (
         <Small>
-          Own: how far your own records count beside the table. Daughters: young females brought to one year, a female a
-          year.
+          {say(
+            'Own: how far your own records count beside the table. Daughters: young females brought to one year, a female a year.',
+          )}
         </Small>
       ) : null}
     </>

@@ -22,6 +22,8 @@ import { TRAIT_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useHolding';
 import { Presets } from './Presets';
 import { TRAIT_COLOURS } from './traitColours';
+import { say } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 interface Props {
   readonly view: ChoosingView;
@@ -44,45 +46,54 @@ export function HowPanel({ view, currency, onChange }: Props) {
   return (
     <Panel>
       <h2>
-        What counts
-        <How of="the order">
+        {say('What counts')}
+        <How of={say('the order')}>
           <p>
-            <b>Breeding values</b> weigh an animal’s own records together with those of all its kin, and take off what
-            its group, season and dam’s age gave it. They tell best what its young will be, and are for a holding that
-            weighs and records its parents.
+            <Said
+              text={
+                '<0>Breeding values</0> weigh an animal’s own records together with those of all its kin, and take off what its group, season and dam’s age gave it. They tell best what its young will be, and are for a holding that weighs and records its parents.'
+              }
+              parts={{ 0: <b /> }}
+            />
           </p>
           <p>
-            <b>Own records</b> compare each with its like in this set, after age, birth type, sex and dam’s age. Easier
-            to check by hand; kin count only through the dam’s record. With fewer than 30 records of a trait they serve
-            anyway.
+            <Said
+              text={
+                '<0>Own records</0> compare each with its like in this set, after age, birth type, sex and dam’s age. Easier to check by hand; kin count only through the dam’s record. With fewer than 30 records of a trait they serve anyway.'
+              }
+              parts={{ 0: <b /> }}
+            />
           </p>
           <p>
-            Points: each trait in its own spread, times 10, times its share. Money: what one unit more brings over a
-            breeding life. Traits are taken as independent of each other, which they are not quite.
+            {say(
+              'Points: each trait in its own spread, times 10, times its share. Money: what one unit more brings over a breeding life. Traits are taken as independent of each other, which they are not quite.',
+            )}
           </p>
         </How>
       </h2>
       <Choice
-        label="Ranked by"
+        label={say('Ranked by')}
         value={how.basis}
         options={[
-          ['values', 'breeding values'],
-          ['own', 'own records, like for like'],
+          ['values', say('breeding values')],
+          ['own', say('own records, like for like')],
         ]}
         onChange={(next) => onChange({ ...how, basis: next })}
       />
       {how.basis === 'values' && basis === 'own' ? (
-        <Small role="status">No trait that counts has breeding values yet, so own records serve.</Small>
+        <Small role="status">{say('No trait that counts has breeding values yet, so own records serve.')}</Small>
       ) : null}
-      {isLast ? <Small role="status">One trait at least has to count: the last one keeps its weight.</Small> : null}
+      {isLast ? (
+        <Small role="status">{say('One trait at least has to count: the last one keeps its weight.')}</Small>
+      ) : null}
       {basis === 'values' ? (
         <>
           <Choice
-            label="Counted in"
+            label={say('Counted in')}
             value={how.scale}
             options={[
               ['points', 'points'],
-              ['money', `money (${currency})`],
+              ['money', say('money ({currency})', { currency })],
             ]}
             onChange={(next) => onChange({ ...how, scale: next })}
           />
@@ -98,7 +109,11 @@ export function HowPanel({ view, currency, onChange }: Props) {
             ) : (
               <Price
                 key={trait}
-                label={`${TRAIT_WORDS[trait]}, ${currency} per ${perUnit(trait, traitUnit(trait, set.species, unit))}`}
+                label={say('{trait}, {currency} per {perUnit}', {
+                  trait: TRAIT_WORDS[trait],
+                  currency,
+                  perUnit: perUnit(trait, traitUnit(trait, set.species, unit)),
+                })}
                 value={how.money[trait] ?? 0}
                 // A price is kept for a kilogram, and typed for the unit it is shown in.
                 per={isWeight(trait) ? toKg(1, scale) : 1}
@@ -108,7 +123,7 @@ export function HowPanel({ view, currency, onChange }: Props) {
           )}
           <FigureField
             key={how.grownAimKg}
-            label={`Best grown weight, ${scale} (empty: more is better)`}
+            label={say('Best grown weight, {scale} (empty: more is better)', { scale })}
             value={how.grownAimKg === undefined ? '' : String(Number(fromKg(how.grownAimKg, scale).toFixed(1)))}
             onTyped={(shown) => {
               const { grownAimKg: _, ...rest } = how;
@@ -117,8 +132,9 @@ export function HowPanel({ view, currency, onChange }: Props) {
           />
           {how.grownAimKg === undefined ? null : (
             <Small>
-              Counted by how far it is likely to lie from the best weight, either way: one little is known of is marked
-              down for that.
+              {say(
+                'Counted by how far it is likely to lie from the best weight, either way: one little is known of is marked down for that.',
+              )}
             </Small>
           )}
         </>
@@ -134,10 +150,10 @@ export function HowPanel({ view, currency, onChange }: Props) {
         ))
       )}
       {missing.length > 0 && how.basis === 'values' ? (
-        <Small>Without breeding values. {missing.join(' ')}</Small>
+        <Small>{say('Without breeding values. {list}', { list: missing.join(' ') })}</Small>
       ) : null}
       {basis === 'values' && traits.some((t) => !t.isExact) ? (
-        <Small>So large a herd: how sure each value is comes from a good approximation.</Small>
+        <Small>{say('So large a herd: how sure each value is comes from a good approximation.')}</Small>
       ) : null}
       <Presets species={set.species} how={how} onChange={onChange} />
     </Panel>
@@ -146,7 +162,7 @@ export function HowPanel({ view, currency, onChange }: Props) {
 
 const isWeight = (trait: BreedingTraitName): boolean => trait !== 'young-born' && trait !== 'eye-points';
 const perUnit = (trait: BreedingTraitName, unit: string): string =>
-  trait === 'young-born' ? 'young a litter' : trait === 'eye-points' ? 'point' : unit;
+  trait === 'young-born' ? say('young a litter') : trait === 'eye-points' ? 'point' : unit;
 
 interface WeightProps {
   readonly trait: BreedingTraitName | ChoosingTrait;
@@ -182,7 +198,7 @@ function Weight({ trait, value, least, onChange }: WeightProps) {
       />
       <input
         type="number"
-        aria-label={`${words}, weight`}
+        aria-label={say('{words}, weight', { words })}
         min={least}
         max={100}
         value={shown}

@@ -2,6 +2,7 @@ import type { RankScale, TogetherPoint } from '@yaylak/core';
 import { CartesianGrid, Line, LineChart, ReferenceDot, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { colour } from '../../theme/tokens';
 import { worthFigure } from '../../words/choosing';
+import { say, fixedText } from '@yaylak/contract';
 
 interface Props {
   readonly points: readonly TogetherPoint[];
@@ -21,10 +22,15 @@ export function KinCurve({ points, at, scale, currency }: Props) {
   const data = points.map((p) => ({ kinship: 100 * kinshipOf(p), worth: p.answer.meanIndex }));
   const here = data[at];
   const words = data
-    .map((d) => `worth ${worthFigure(d.worth, scale, currency)} at ${d.kinship.toFixed(1)} % kinship`)
+    .map((d) =>
+      say('worth {worthFigure} at {n} % kinship', {
+        worthFigure: worthFigure(d.worth, scale, currency),
+        n: fixedText(d.kinship, 1),
+      }),
+    )
     .join(', ');
   return (
-    <div role="img" aria-label={`Mean worth against kinship: ${words}`} style={{ height: 190 }}>
+    <div role="img" aria-label={say('Mean worth against kinship: {words}', { words })} style={{ height: 190 }}>
       <ResponsiveContainer width="100%" height="100%">
         <LineChart data={data} margin={{ top: 12, right: 24, bottom: 22, left: 12 }}>
           <CartesianGrid stroke={colour('line')} vertical={false} />
@@ -33,15 +39,15 @@ export function KinCurve({ points, at, scale, currency }: Props) {
             dataKey="kinship"
             reversed
             domain={['dataMin', 'dataMax']}
-            tickFormatter={(v: number) => `${v.toFixed(1)} %`}
+            tickFormatter={(v: number) => `${fixedText(v, 1)} %`}
             stroke={colour('inkSoft')}
             fontSize={12}
-            label={{ value: 'mean kinship', position: 'insideBottom', offset: -12, fontSize: 12 }}
+            label={{ value: say('mean kinship'), position: 'insideBottom', offset: -12, fontSize: 12 }}
           />
           <YAxis
             type="number"
             domain={['auto', 'auto']}
-            tickFormatter={(v: number) => (scale === 'points' ? v.toFixed(1) : worthFigure(v, scale, currency))}
+            tickFormatter={(v: number) => (scale === 'points' ? fixedText(v, 1) : worthFigure(v, scale, currency))}
             stroke={colour('inkSoft')}
             fontSize={12}
             width={scale === 'points' ? 44 : 84}

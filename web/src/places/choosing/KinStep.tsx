@@ -13,14 +13,16 @@ import { Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { colour, space, touch } from '../../theme/tokens';
 import { worthFigure } from '../../words/choosing';
-import { countText, figureText } from '../../words/format';
+import { figureText } from '../../words/format';
 import type { StepProps } from './Chooser';
 import { KinCurve } from './KinCurve';
 import { Beside } from '../../parts/Beside';
 import { useCurve } from './useCurve';
+import { say, fixedText } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 const percent = (share: number | undefined): string =>
-  share === undefined ? 'not known' : `${(100 * share).toFixed(1)} %`;
+  share === undefined ? say('not known') : `${fixedText(100 * share, 1)} %`;
 
 /** The best to keep together: merit against kinship, to slide along. */
 export function KinStep({ choosing, view, set }: StepProps) {
@@ -53,29 +55,31 @@ export function KinStep({ choosing, view, set }: StepProps) {
       aside={
         <Panel>
           <h2>
-            How close
-            <How of="the choice of kin">
+            {say('How close')}
+            <How of={say('the choice of kin')}>
               <p>
-                Kinship is half the relationship: 12.5 % for half sibs, 25 % for full sibs. It counts twice: among those
-                kept, and of those kept with the {countText(kin.data.mates.length, 'mate', 'mates')} that stay, which is
-                the inbreeding their young will have on average.
+                {say(
+                  'Kinship is half the relationship: 12.5 % for half sibs, 25 % for full sibs. It counts twice: among those kept, and of those kept with the {n} {n, plural, one {mate} other {mates}} that stay, which is the inbreeding their young will have on average.',
+                  { n: kin.data.mates.length },
+                )}
               </p>
               <p>
-                Slide to the right to give up some merit for less kinship. Up to 25 candidates every choice is weighed;
-                above that animals are exchanged from 20 different starts until nothing gets better.
+                {say(
+                  'Slide to the right to give up some merit for less kinship. Up to 25 candidates every choice is weighed; above that animals are exchanged from 20 different starts until nothing gets better.',
+                )}
               </p>
             </How>
           </h2>
           <Figures>
-            <dt>Mean worth</dt>
+            <dt>{say('Mean worth')}</dt>
             <dd>{point ? worthFigureOf(point, points, scale, currency) : ''}</dd>
-            <dt>Among those kept</dt>
+            <dt>{say('Among those kept')}</dt>
             <dd>{percent(point?.answer.amongThem)}</dd>
-            <dt>Inbreeding of the next crop</dt>
-            <dd>{kin.data.mates.length === 0 ? 'no mates stay' : percent(point?.answer.withMates)}</dd>
+            <dt>{say('Inbreeding of the next crop')}</dt>
+            <dd>{kin.data.mates.length === 0 ? say('no mates stay') : percent(point?.answer.withMates)}</dd>
           </Figures>
           <Field
-            label="At most of one sire (empty: any number)"
+            label={say('At most of one sire (empty: any number)')}
             inputMode="numeric"
             value={cap}
             onChange={(v) => {
@@ -85,13 +89,13 @@ export function KinStep({ choosing, view, set }: StepProps) {
           />
           {kin.data.mates.length > 0 ? (
             <>
-              <Small>Mates that stay</Small>
+              <Small>{say('Mates that stay')}</Small>
               <Row>
                 {kin.data.mates.slice(0, MATES_SHOWN).map((m) => (
                   <Tag key={m.animalId} tag={m} />
                 ))}
                 {kin.data.mates.length > MATES_SHOWN ? (
-                  <Small>and {kin.data.mates.length - MATES_SHOWN} more</Small>
+                  <Small>{say('and {n} more', { n: kin.data.mates.length - MATES_SHOWN })}</Small>
                 ) : null}
               </Row>
             </>
@@ -101,41 +105,46 @@ export function KinStep({ choosing, view, set }: StepProps) {
     >
       {view.isKinStale ? (
         <NotePanel $tone="weld" role="status">
-          <p>The list or the number kept has changed since this was chosen. Look again, and choose it anew.</p>
+          <p>{say('The list or the number kept has changed since this was chosen. Look again, and choose it anew.')}</p>
         </NotePanel>
       ) : null}
       {found?.kind === 'not-possible' ? (
         <NotePanel $tone="madder" role="alert">
           <p>
-            Not possible: with at most {sireCap} of one sire no more than {found.most} can be kept, and the line is at{' '}
-            {view.lines.keep}. Raise the cap or move the line.
+            {say(
+              'Not possible: with at most {sireCap} of one sire no more than {most} can be kept, and the line is at {keep}. Raise the cap or move the line.',
+              { sireCap, most: found.most, keep: view.lines.keep },
+            )}
           </p>
         </NotePanel>
       ) : null}
       {progress === undefined ? null : (
-        <Small role="status">Weighing who goes with whom: {Math.round(100 * progress)} %.</Small>
+        <Small role="status">{say('Weighing who goes with whom: {n} %.', { n: Math.round(100 * progress) })}</Small>
       )}
       {point && points.length > 0 ? (
         <Panel>
-          <h2>Worth against kinship, keeping {view.lines.keep}</h2>
+          <h2>{say('Worth against kinship, keeping {keep}', { keep: view.lines.keep })}</h2>
           <KinCurve points={points} at={at} scale={scale} currency={currency} />
           {points.length > 1 ? (
             <Slide>
-              <span>best worth</span>
+              <span>{say('best worth')}</span>
               <input
                 type="range"
-                aria-label="From best worth to least kinship"
-                aria-valuetext={`${percent(point.answer.amongThem)} kinship among them, mean worth ${worthFigure(point.answer.meanIndex, scale, currency)}`}
+                aria-label={say('From best worth to least kinship')}
+                aria-valuetext={say('{percent} kinship among them, mean worth {worthFigure}', {
+                  percent: percent(point.answer.amongThem),
+                  worthFigure: worthFigure(point.answer.meanIndex, scale, currency),
+                })}
                 min={0}
                 max={points.length - 1}
                 step={1}
                 value={at}
                 onChange={(e) => setSlid(Number(e.target.value))}
               />
-              <span>least kinship</span>
+              <span>{say('least kinship')}</span>
             </Slide>
           ) : (
-            <Small>Whatever kinship costs, these are the best together.</Small>
+            <Small>{say('Whatever kinship costs, these are the best together.')}</Small>
           )}
           <Row $gap={3} style={{ marginTop: 12 }}>
             <Button
@@ -143,9 +152,9 @@ export function KinStep({ choosing, view, set }: StepProps) {
               isDisabled={isUsed || (comesIn.length === 0 && view.kin.keptIds.length === 0)}
               onPress={use}
             >
-              {comesIn.length === 0 ? 'Keep the plain order' : `Keep these ${keptIds.length}`}
+              {comesIn.length === 0 ? say('Keep the plain order') : say('Keep these {n}', { n: keptIds.length })}
             </Button>
-            {isUsed ? <Small>This is what is suggested now.</Small> : null}
+            {isUsed ? <Small>{say('This is what is suggested now.')}</Small> : null}
           </Row>
         </Panel>
       ) : null}
@@ -153,22 +162,24 @@ export function KinStep({ choosing, view, set }: StepProps) {
         <Panel>
           <h2>
             {comesIn.length === 0
-              ? `The same ${keptIds.length} as by worth alone`
-              : `${countText(comesIn.length, 'comes in', 'come in')} for ${comesIn.length} of the plain order`}
+              ? say('The same {n} as by worth alone', { n: keptIds.length })
+              : say('{n} {n, plural, one {comes in} other {come in}} for {n} of the plain order', {
+                  n: comesIn.length,
+                })}
           </h2>
           <Changes
-            label="Comes in"
+            label={say('Comes in')}
             rows={comesIn.flatMap((id) => rowOf.get(id) ?? [])}
             scale={scale}
             currency={currency}
           />
           <Changes
-            label="Goes out"
+            label={say('Goes out')}
             rows={goesOut.flatMap((id) => rowOf.get(id) ?? [])}
             scale={scale}
             currency={currency}
           />
-          <Small>Kept together</Small>
+          <Small>{say('Kept together')}</Small>
           <Row>
             {keptIds.flatMap((id) => {
               const row = rowOf.get(id);
@@ -196,7 +207,7 @@ function worthFigureOf(
   const lost = (points[0]?.answer.meanIndex ?? 0) - answer.meanIndex;
   const shown = scale === 'points' ? figureText(answer.meanIndex, 1) : worthFigure(answer.meanIndex, scale, currency);
   const less = scale === 'points' ? figureText(lost, 1) : worthFigure(lost, scale, currency);
-  return lost < 0.005 ? shown : `${shown} (${less} less)`;
+  return lost < 0.005 ? shown : say('{shown} ({less} less)', { shown, less });
 }
 
 interface ChangesProps {
@@ -213,8 +224,15 @@ const Changes = ({ label, rows, scale, currency }: ChangesProps) =>
       <Row $gap={3}>
         {rows.map((r) => (
           <span key={r.tag.animalId}>
-            <Tag tag={r.tag} /> place {r.place}, {worthFigure(r.index, scale, currency)}
-            {r.sire ? `, by ${r.sire.text}` : ''}
+            <Said
+              text={'<0/> place {place}, {worthFigure}{value}'}
+              values={{
+                place: r.place,
+                worthFigure: worthFigure(r.index, scale, currency),
+                value: r.sire ? say(', by {text}', { text: r.sire.text }) : '',
+              }}
+              parts={{ 0: <Tag tag={r.tag} /> }}
+            />
           </span>
         ))}
       </Row>

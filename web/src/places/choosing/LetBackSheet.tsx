@@ -1,4 +1,4 @@
-import { listed, type SetAnimal } from '@yaylak/contract';
+import { listed, type SetAnimal, say } from '@yaylak/contract';
 import { ReasonSheet } from './ReasonSheet';
 
 interface Props {
@@ -10,9 +10,11 @@ interface Props {
 /** Lets one that failed by eye back among the others, with the reason that is remembered. */
 export const LetBackSheet = ({ animal, onClose, onLetBack }: Props) => (
   <ReasonSheet
-    title={`Let ${animal?.tag.text ?? ''} back?`}
-    words={`It failed on ${listed(animal?.eye.failed.map((f) => f.name.toLowerCase()) ?? [])}. It will be ranked with the others, and the reason goes with the choice.`}
-    action="Let back"
+    title={say('Let {n} back?', { n: animal?.tag.text ?? '' })}
+    words={say('It failed on {listed}. It will be ranked with the others, and the reason goes with the choice.', {
+      listed: listed(animal?.eye.failed.map((f) => f.name.toLowerCase()) ?? []),
+    })}
+    action={say('Let back')}
     isOpen={animal !== undefined}
     onClose={onClose}
     onReason={onLetBack}

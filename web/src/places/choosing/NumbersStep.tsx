@@ -13,6 +13,7 @@ import { LinesFields } from './LinesFields';
 import { Beside } from '../../parts/Beside';
 import { RankedList } from './RankedList';
 import { useDecide } from './useDecide';
+import { say } from '@yaylak/contract';
 
 /** The list in its order, and why each stands where it stands. */
 export function NumbersStep({ choosing, view, set }: StepProps) {
@@ -54,31 +55,34 @@ export function NumbersStep({ choosing, view, set }: StepProps) {
           ) : null}
           {view.groups.length > 1 ? (
             <Choice
-              label="Show"
+              label={say('Show')}
               value={groupId}
-              options={[['', 'all groups'], ...view.groups.map((g) => [g.id, `${g.name} (${g.count})`] as const)]}
+              options={[['', say('all groups')], ...view.groups.map((g) => [g.id, `${g.name} (${g.count})`] as const)]}
               onChange={setGroupId}
             />
           ) : null}
           {view.standardDays === null ? null : (
             <Choice
-              label="Weight set to"
+              label={say('Weight set to')}
               value={String(view.standardDays)}
-              options={view.standardAges.map((a) => [String(a), `${a} days`])}
+              options={view.standardAges.map((a) => [String(a), say('{a} days', { a })])}
               onChange={(v) => choosing.change({ standardDays: Number(v) })}
             />
           )}
           <Button isDisabled={compared.length < 2} onPress={() => setComparing(true)}>
-            Side by side{compared.length > 0 ? ` (${compared.length})` : ''}
+            {say('Side by side{value}', { value: compared.length > 0 ? ` (${compared.length})` : '' })}
           </Button>
           {view.withoutWeight > 0 && view.standardDays !== null ? (
-            <Small>{view.withoutWeight} without a weight near that age</Small>
+            <Small>
+              {say('{withoutWeight} without a weight near that age', { withoutWeight: view.withoutWeight })}
+            </Small>
           ) : null}
         </Row>
         {view.rows.length === 1 ? (
           <NotePanel $tone="indigo">
-            One animal stands alone here. There is nothing to set it against, so nothing speaks for selling it: judge it
-            by eye.
+            {say(
+              'One animal stands alone here. There is nothing to set it against, so nothing speaks for selling it: judge it by eye.',
+            )}
           </NotePanel>
         ) : null}
         <RankedList

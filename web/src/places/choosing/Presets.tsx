@@ -9,6 +9,7 @@ import { Choice, Field } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 import { newId } from '../../words/ids';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly species: Species;
@@ -43,9 +44,9 @@ export function Presets({ species, how, onChange }: Props) {
     void save({ choosing: { ...holding.choosing, presets: [...next] } }).then(setProblem);
   const keepAs = (): void => {
     const named = name.trim();
-    if (named === '') return setProblem('Type a name for it.');
+    if (named === '') return setProblem(say('Type a name for it.'));
     if (own.some((p) => p.name.toLowerCase() === named.toLowerCase()))
-      return setProblem(`“${named}” is taken. Choose another name.`);
+      return setProblem(say('“{named}” is taken. Choose another name.', { named }));
     keep([...presets, { id: newId(), species, name: named, how: how as RankingPreset['how'] }]);
     setName('');
   };
@@ -54,9 +55,9 @@ export function Presets({ species, how, onChange }: Props) {
       {own.length > 0 ? (
         <Row $gap={2} style={{ alignItems: 'flex-end', marginTop: 8 }}>
           <Choice
-            label="Kept ways to rank"
+            label={say('Kept ways to rank')}
             value={current?.id ?? ''}
-            options={[['', 'changed here'], ...own.map((p) => [p.id, p.name] as const)]}
+            options={[['', say('changed here')], ...own.map((p) => [p.id, p.name] as const)]}
             onChange={(id) => {
               const chosen = own.find((p) => p.id === id);
               if (chosen) onChange(chosen.how);
@@ -65,19 +66,19 @@ export function Presets({ species, how, onChange }: Props) {
           {current ? (
             <AskButton
               kind="quiet"
-              label="Remove"
-              ask={`Remove ${current.name}?`}
+              label={say('Remove')}
+              ask={say('Remove {name}?', { name: current.name })}
               onConfirm={() => keep(presets.filter((p) => p.id !== current.id))}
             />
           ) : null}
         </Row>
       ) : null}
       {current ? (
-        <Small>{current === own[0] ? 'A new set begins with this one.' : ''}</Small>
+        <Small>{current === own[0] ? say('A new set begins with this one.') : ''}</Small>
       ) : (
         <Row $gap={2} style={{ alignItems: 'flex-end', marginTop: 8, flexWrap: 'nowrap' }}>
-          <Field label="Keep this way as" value={name} onChange={setName} />
-          <Button onPress={keepAs}>Save</Button>
+          <Field label={say('Keep this way as')} value={name} onChange={setName} />
+          <Button onPress={keepAs}>{say('Save')}</Button>
         </Row>
       )}
       {problem ? <p role="alert">{problem}</p> : null}

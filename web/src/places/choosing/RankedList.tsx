@@ -17,6 +17,7 @@ import { ChoiceCell, type Decide } from './ChoiceCell';
 import { CutLine } from './CutLine';
 import { IndexBar } from './IndexBar';
 import { DenseTable, Frame } from '../../parts/Beside';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly view: ChoosingView;
@@ -84,22 +85,26 @@ export function RankedList(props: Props) {
     (rows[i]?.place ?? 0) <= at && (rows[i + 1]?.place ?? Infinity) > at;
   return (
     <Frame>
-      <List aria-label="By the numbers">
+      <List aria-label={say('By the numbers')}>
         <thead>
           <tr>
-            <th>Place</th>
-            <th>Animal</th>
-            <th>Born as</th>
-            <th data-figure>{view.standardDays === null ? 'Weight' : `${view.standardDays}-day weight`}</th>
-            <th data-figure>Dam rears a year</th>
-            {hasScores ? <th data-figure>Score</th> : null}
-            <th colSpan={2}>{scale === 'points' ? 'Worth, points' : 'Worth'}</th>
-            <th>Choice</th>
-            <th className="no-print">Beside</th>
+            <th>{say('Place')}</th>
+            <th>{say('Animal')}</th>
+            <th>{say('Born as')}</th>
+            <th data-figure>
+              {view.standardDays === null
+                ? say('Weight')
+                : say('{standardDays}-day weight', { standardDays: view.standardDays })}
+            </th>
+            <th data-figure>{say('Dam rears a year')}</th>
+            {hasScores ? <th data-figure>{say('Score')}</th> : null}
+            <th colSpan={2}>{scale === 'points' ? say('Worth, points') : say('Worth')}</th>
+            <th>{say('Choice')}</th>
+            <th className="no-print">{say('Beside')}</th>
           </tr>
         </thead>
         <tbody ref={body}>
-          {lines.keep === 0 && all > 0 ? line('Keep', 0, setKeep) : null}
+          {lines.keep === 0 && all > 0 ? line(say('Keep'), 0, setKeep) : null}
           {rows.map((r, i) => {
             // One row takes Tab, with what stands in it; the others are walked to by arrows.
             const tabIndex = r.tag.animalId === selectedId ? 0 : -1;
@@ -144,16 +149,16 @@ export function RankedList(props: Props) {
                   </td>
                   <td className="no-print">
                     <RowTick
-                      aria-label={`Compare ${r.tag.text}`}
+                      aria-label={say('Compare {text}', { text: r.tag.text })}
                       tabIndex={tabIndex}
                       checked={compared.includes(r.tag.animalId)}
                       onChange={() => onCompare(toggled(compared, r.tag.animalId))}
                     />
                   </td>
                 </tr>
-                {isLastAbove(i, lines.keep) ? line('Keep', lines.keep, setKeep) : null}
+                {isLastAbove(i, lines.keep) ? line(say('Keep'), lines.keep, setKeep) : null}
                 {lines.second > 0 && lines.keep + lines.second < all && isLastAbove(i, lines.keep + lines.second)
-                  ? line('Keep and second string', lines.keep + lines.second, setEnd)
+                  ? line(say('Keep and second string'), lines.keep + lines.second, setEnd)
                   : null}
               </Fragment>
             );
@@ -161,9 +166,11 @@ export function RankedList(props: Props) {
         </tbody>
       </List>
       <Keys className="no-print">
-        Drag a line, or <Key>[</Key> <Key>]</Key>. <Key>K</Key> <Key>S</Key> <Key>X</Key> <Key>C</Key> on a row: keep,
-        second string, sell, cull. A choice against the ranking needs a reason. Hatched, with a question mark: too near
-        a line to tell.
+        {say('Drag a line, or')} <Key>[</Key> <Key>]</Key>. <Key>{say('K')}</Key> <Key>{say('S')}</Key>{' '}
+        <Key>{say('X')}</Key> <Key>{say('C')}</Key>{' '}
+        {say(
+          'on a row: keep, second string, sell, cull. A choice against the ranking needs a reason. Hatched, with a question mark: too near a line to tell.',
+        )}
       </Keys>
     </Frame>
   );

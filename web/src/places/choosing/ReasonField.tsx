@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Field } from '../../parts/Field';
 import type { Choosable } from './decisions';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly row: Choosable;
@@ -18,8 +19,8 @@ export function ReasonField({ row, onReason, isMissing }: Props) {
   return (
     <Field
       isLabelHidden
-      label={`Reason for ${row.tag.text}`}
-      placeholder={isMissing ? 'Why?' : ''}
+      label={say('Reason for {text}', { text: row.tag.text })}
+      placeholder={isMissing ? say('Why?') : ''}
       value={typed}
       onChange={setTyped}
       onBlur={done}

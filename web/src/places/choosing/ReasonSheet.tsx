@@ -3,6 +3,7 @@ import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { Row } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly title: string;
@@ -15,7 +16,7 @@ interface Props {
 }
 
 /** Asks why it is decided otherwise than suggested. */
-export const ReasonSheet = ({ title, words, action = 'Record it', isOpen, onClose, onReason }: Props) => (
+export const ReasonSheet = ({ title, words, action = say('Record it'), isOpen, onClose, onReason }: Props) => (
   <Sheet title={title} isOpen={isOpen} onClose={onClose}>
     {isOpen ? <Form words={words} action={action} onReason={onReason} /> : null}
   </Sheet>
@@ -31,7 +32,7 @@ function Form({ words, action, onReason }: Pick<Props, 'words' | 'action' | 'onR
       }}
     >
       <p style={{ marginBottom: 12 }}>{words}</p>
-      <Field autoFocus label="Reason" value={reason} onChange={setReason} />
+      <Field autoFocus label={say('Reason')} value={reason} onChange={setReason} />
       <Row style={{ marginTop: 12 }}>
         <Button kind="main" type="submit" isDisabled={reason.trim() === ''}>
           {action}

@@ -10,6 +10,7 @@ import { Sheet } from '../../parts/Sheet';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 import { CULL_FACT_WORDS, CULL_WEIGHT_WORDS } from '../../words/going';
 import { DenseTable, Frame } from '../../parts/Beside';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly species: Species;
@@ -20,7 +21,7 @@ interface Props {
 
 /** The rules by which the grown go, as the holding sets them. */
 export const RulesSheet = ({ species, rules, isOpen, onClose }: Props) => (
-  <Sheet title="Rules for who should go" isOpen={isOpen} onClose={onClose} width={860}>
+  <Sheet title={say('Rules for who should go')} isOpen={isOpen} onClose={onClose} width={860}>
     {isOpen ? <Rules species={species} rules={rules} onClose={onClose} /> : null}
   </Sheet>
 );
@@ -35,7 +36,7 @@ interface Edited {
 }
 
 const keyOf = ({ fact, sex }: CullRule): string => `${sex} ${fact}`;
-const WHOM: Readonly<Record<CullRule['sex'], string>> = { female: 'females', male: 'males', any: 'all' };
+const WHOM: Readonly<Record<CullRule['sex'], string>> = { female: say('females'), male: say('males'), any: say('all') };
 
 function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
   const { data: holding } = useQuery(holdingQuery);
@@ -85,20 +86,20 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
   return (
     <>
       <Small>
-        A rule speaks against an animal when something has happened more often than the chances it has: “so often” less
-        one, and what you grant beyond that. Feet and treatments count by bouts within a year. Of mouth, udder, feed,
-        litters and a male’s check the last record decides.
+        {say(
+          'A rule speaks against an animal when something has happened more often than the chances it has: “so often” less one, and what you grant beyond that. Feet and treatments count by bouts within a year. Of mouth, udder, feed, litters and a male’s check the last record decides.',
+        )}
       </Small>
       <Frame>
-        <DenseTable aria-label="Rules">
+        <DenseTable aria-label={say('Rules')}>
           <thead>
             <tr>
-              <th>Rule</th>
-              <th>Of</th>
-              <th>So often</th>
-              <th>Chances granted</th>
-              <th>Years</th>
-              <th>Then</th>
+              <th>{say('Rule')}</th>
+              <th>{say('Of')}</th>
+              <th>{say('So often')}</th>
+              <th>{say('Chances granted')}</th>
+              <th>{say('Years')}</th>
+              <th>{say('Then')}</th>
             </tr>
           </thead>
           <tbody>
@@ -111,7 +112,7 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
                   <td>
                     <Field
                       isLabelHidden
-                      label={`${name}: so often`}
+                      label={say('{name}: so often', { name })}
                       inputMode="numeric"
                       value={e.times}
                       onChange={(times) => change(i, { times })}
@@ -121,7 +122,7 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
                   <td>
                     <Field
                       isLabelHidden
-                      label={`${name}: chances granted`}
+                      label={say('{name}: chances granted', { name })}
                       inputMode="numeric"
                       value={e.granted}
                       onChange={(granted) => change(i, { granted })}
@@ -132,7 +133,7 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
                     {e.rule.fact === 'age' ? (
                       <Field
                         isLabelHidden
-                        label={`${name}: years`}
+                        label={say('{name}: years', { name })}
                         inputMode="decimal"
                         value={e.years}
                         onChange={(years) => change(i, { years })}
@@ -143,9 +144,12 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
                   <td>
                     <Choice
                       isLabelHidden
-                      label={`${name}: then`}
+                      label={say('{name}: then', { name })}
                       value={e.weight}
-                      options={[...CULL_WEIGHTS.map((w) => [w, CULL_WEIGHT_WORDS[w]] as const), ['off', 'no rule']]}
+                      options={[
+                        ...CULL_WEIGHTS.map((w) => [w, CULL_WEIGHT_WORDS[w]] as const),
+                        ['off', say('no rule')],
+                      ]}
                       onChange={(weight) => change(i, { weight })}
                     />
                   </td>
@@ -158,7 +162,7 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
       {problem ? <p role="alert">{problem}</p> : null}
       <Row>
         <Button kind="main" onPress={() => void keep()}>
-          Save
+          {say('Save')}
         </Button>
       </Row>
     </>
@@ -171,9 +175,11 @@ const MOST_TIMES = 20;
 function faultOf({ rule, times, granted, years }: Edited): string | undefined {
   const isWhole = (text: string, least: number): boolean =>
     /^\d+$/.test(text.trim()) && Number(text) >= least && Number(text) <= MOST_TIMES;
-  if (!isWhole(times, 1)) return `“${times}” is not a number from 1 to ${MOST_TIMES}.`;
-  if (!isWhole(granted, 0)) return `“${granted}” is not a number of chances from 0 to ${MOST_TIMES}.`;
+  if (!isWhole(times, 1)) return say('“{times}” is not a number from 1 to {most}.', { times, most: MOST_TIMES });
+  if (!isWhole(granted, 0))
+    return say('“{granted}” is not a number of chances from 0 to {most}.', { granted, most: MOST_TIMES });
   const age = Number(years.replace(',', '.'));
-  if (rule.fact === 'age' && !(age >= 0.5 && age <= 40)) return `“${years}” is not an age from 0.5 to 40 years.`;
+  if (rule.fact === 'age' && !(age >= 0.5 && age <= 40))
+    return say('“{years}” is not an age from 0.5 to 40 years.', { years });
   return undefined;
 }

@@ -8,6 +8,7 @@ import { Choice } from '../../parts/Field';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
 import { colour } from '../../theme/tokens';
+import { say, fixedText } from '@yaylak/contract';
 
 type OfStandard = StrictnessView['standards'][number];
 
@@ -22,9 +23,9 @@ export function Strictness({ species }: { readonly species: Species }) {
   const years = one.years.map((y) => ({ ...y, range: [y.share - y.low, y.high - y.share] }));
   return (
     <Panel>
-      <h2>Failing, by year of birth</h2>
+      <h2>{say('Failing, by year of birth')}</h2>
       <Choice
-        label="Standard"
+        label={say('Standard')}
         isLabelHidden
         value={one.standardId ?? ''}
         options={data.standards.map((s) => [s.standardId ?? '', s.name])}
@@ -49,11 +50,11 @@ export function Strictness({ species }: { readonly species: Species }) {
       </div>
       <Small>
         {trendText(one)} {damsText(one)}{' '}
-        <How of="Share failing">
+        <How of={say('Share failing')}>
           <p>
-            Of the young of each year that were looked over, from 42 days to two years of age, by the last grade of each
-            standard. The thin lines hold the true share four times out of five (Wilson). Young of one dam are not
-            independent of each other, so the comparison of dams is a little less sure than it looks.
+            {say(
+              'Of the young of each year that were looked over, from 42 days to two years of age, by the last grade of each standard. The thin lines hold the true share four times out of five (Wilson). Young of one dam are not independent of each other, so the comparison of dams is a little less sure than it looks.',
+            )}
           </p>
         </How>
       </Small>
@@ -62,22 +63,37 @@ export function Strictness({ species }: { readonly species: Species }) {
 }
 
 const yearsText = ({ name, years }: OfStandard): string =>
-  `${name}: ${years.map((y) => `${y.year} ${y.failed} of ${y.of} failed`).join(', ')}`;
+  `${name}: ${years.map((y) => say('{year} {failed} of {of} failed', { year: y.year, failed: y.failed, of: y.of })).join(', ')}`;
 
 /** From the first year to the last, where their ranges lie apart. */
 function trendText({ years }: OfStandard): string {
   const [first, last] = [years[0], years.at(-1)];
-  if (!first || !last || first === last) return 'One year alone shows no trend.';
-  const words = `${share(first.share)} in ${first.year}, ${share(last.share)} in ${last.year}`;
-  if (last.high < first.low) return `Fewer fail than before: ${words}.`;
-  if (last.low > first.high) return `More fail than before: ${words}.`;
-  return `${words}: too close to call a change.`;
+  if (!first || !last || first === last) return say('One year alone shows no trend.');
+  const words = say('{share} in {year}, {share2} in {year2}', {
+    share: share(first.share),
+    year: first.year,
+    share2: share(last.share),
+    year2: last.year,
+  });
+  if (last.high < first.low) return say('Fewer fail than before: {words}.', { words });
+  if (last.low > first.high) return say('More fail than before: {words}.', { words });
+  return say('{words}: too close to call a change.', { words });
 }
 
 function damsText({ ofDams }: OfStandard): string {
-  if (!ofDams) return 'Fewer than 10 young of dams that failed, or of dams that passed: not compared yet.';
+  if (!ofDams) return say('Fewer than 10 young of dams that failed, or of dams that passed: not compared yet.');
   const { ratio, ofFailed, ofPassed } = ofDams;
   if (!ratio)
-    return `Of dams that failed ${ofFailed.failed} of ${ofFailed.of} fail, of the others ${ofPassed.failed} of ${ofPassed.of}.`;
-  return `Young of dams that failed fail ${ratio.value.toFixed(1)} times as often (${ratio.low.toFixed(1)} to ${ratio.high.toFixed(1)})${ratio.low < 1 && ratio.high > 1 ? ', which may be chance' : ''}.`;
+    return say('Of dams that failed {failed} of {of} fail, of the others {failed2} of {of2}.', {
+      failed: ofFailed.failed,
+      of: ofFailed.of,
+      failed2: ofPassed.failed,
+      of2: ofPassed.of,
+    });
+  return say('Young of dams that failed fail {n} times as often ({n2} to {n3}){value}.', {
+    n: fixedText(ratio.value, 1),
+    n2: fixedText(ratio.low, 1),
+    n3: fixedText(ratio.high, 1),
+    value: ratio.low < 1 && ratio.high > 1 ? say(', which may be chance') : '',
+  });
 }

@@ -13,6 +13,8 @@ import { colour, space } from '../../theme/tokens';
 import { traitFigure, traitStateText, traitUnit } from '../../words/choosing';
 import { TRAIT_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useHolding';
+import { say } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 /** What choosing has done to the breeding values over the years, and how much of it came by dams and by sires. */
 export function TrendPanel({ species }: { readonly species: Species }) {
@@ -25,11 +27,11 @@ export function TrendPanel({ species }: { readonly species: Species }) {
   const one = shown.find((t) => t.trait === chosen) ?? shown[0];
   return (
     <Panel>
-      <h2>Breeding values, by year of birth</h2>
+      <h2>{say('Breeding values, by year of birth')}</h2>
       {one ? (
         <>
           <Choice
-            label="Trait"
+            label={say('Trait')}
             isLabelHidden
             value={one.trait}
             options={shown.map((t) => [t.trait, TRAIT_WORDS[t.trait]])}
@@ -37,19 +39,26 @@ export function TrendPanel({ species }: { readonly species: Species }) {
           />
           <TrendOf one={one} figure={(value) => traitFigure(one.trait, value, { species, unit })} />
           <Small>
-            In {unitWords(one.trait, traitUnit(one.trait, species, unit))}, against the mean of the base years.{' '}
-            <How of="Breeding values by year of birth">
-              <p>
-                The mean breeding value of the animals born in each year. The thin lines are one standard error of the
-                spread alone (SD/√n): what kin share in error is not in it, so a step of one year says little and a run
-                of years more.
-              </p>
-              <p>
-                Parents ahead: how far the dams or sires of a year’s young stood above the mean of their own birth
-                years, each parent counted once for each young. Gain: how far those young stand above the same mean.
-                Choosing shows in the first, what it brought in the second.
-              </p>
-            </How>
+            <Said
+              text={'In {unit}, against the mean of the base years. <0/>'}
+              values={{ unit: unitWords(one.trait, traitUnit(one.trait, species, unit)) }}
+              parts={{
+                0: (
+                  <How of={say('Breeding values by year of birth')}>
+                    <p>
+                      {say(
+                        'The mean breeding value of the animals born in each year. The thin lines are one standard error of the spread alone (SD/√n): what kin share in error is not in it, so a step of one year says little and a run of years more.',
+                      )}
+                    </p>
+                    <p>
+                      {say(
+                        'Parents ahead: how far the dams or sires of a year’s young stood above the mean of their own birth years, each parent counted once for each young. Gain: how far those young stand above the same mean. Choosing shows in the first, what it brought in the second.',
+                      )}
+                    </p>
+                  </How>
+                ),
+              }}
+            />
           </Small>
         </>
       ) : (
@@ -63,7 +72,8 @@ export function TrendPanel({ species }: { readonly species: Species }) {
   );
 }
 
-const unitWords = (trait: BreedingTraitName, unit: string): string => (trait === 'young-born' ? `young ${unit}` : unit);
+const unitWords = (trait: BreedingTraitName, unit: string): string =>
+  trait === 'young-born' ? say('young {unit}', { unit }) : unit;
 
 interface OfProps {
   readonly one: TrendOfTrait;
@@ -103,32 +113,32 @@ function TrendOf({ one, figure }: OfProps) {
         </ResponsiveContainer>
       </div>
       <Table>
-        <caption>{TRAIT_WORDS[one.trait]} by year of birth</caption>
+        <caption>{say('{trait} by year of birth', { trait: TRAIT_WORDS[one.trait] })}</caption>
         <thead>
           <tr>
             <th rowSpan={2} scope="col">
-              Born
+              {say('Born')}
             </th>
             <th rowSpan={2} scope="col">
-              Head
+              {say('Head')}
             </th>
             <th rowSpan={2} scope="col">
-              Mean
+              {say('Mean')}
             </th>
             <th colSpan={2} scope="colgroup">
-              Dams
+              {say('Dams')}
             </th>
             <th colSpan={2} scope="colgroup">
-              Sires
+              {say('Sires')}
             </th>
           </tr>
           <tr>
             {['dams', 'sires'].flatMap((of) => [
               <th key={`${of} ahead`} scope="col">
-                ahead
+                {say('ahead')}
               </th>,
               <th key={`${of} gain`} scope="col">
-                gain
+                {say('gain')}
               </th>,
             ])}
           </tr>

@@ -8,10 +8,11 @@ import { Sheet } from '../../parts/Sheet';
 import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { DRAFT_DECISION_WORDS } from '../../words/choosing';
-import { countText } from '../../words/format';
+
 import { DECISION_WORDS } from '../../words/reasons';
 import { choosable, countsOf, decisionOf, idOf, lacksReason, type Choosable } from './decisions';
 import { ReasonField } from './ReasonField';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly view: ChoosingView;
@@ -45,7 +46,7 @@ export function WriteSheet({ view, words, isOpen, onClose, onReason }: Props) {
           ...(reason ? { reason } : {}),
         } as never;
       }),
-      `Recorded the choice among ${countText(decided.length, 'animal', 'animals')}`,
+      say('Recorded the choice among {n} {n, plural, one {animal} other {animals}}', { n: decided.length }),
     );
     if (refused.length > 0) return setProblem(refused.join(' '));
     setProblem(undefined);
@@ -55,31 +56,40 @@ export function WriteSheet({ view, words, isOpen, onClose, onReason }: Props) {
     .filter((d) => counts[d] > 0)
     .map((d) => `${counts[d]} ${DRAFT_DECISION_WORDS[d].toLowerCase()}`);
   return (
-    <Sheet title="Record the choice" isOpen={isOpen} onClose={onClose}>
+    <Sheet title={say('Record the choice')} isOpen={isOpen} onClose={onClose}>
       <p>
-        {told.join(', ')}
-        {counts.undecided > 0 ? `; ${counts.undecided} undecided, of which nothing is recorded` : ''}. It goes into each
-        animal’s time line, and can be undone.
+        {say('{list}{value}. It goes into each animal’s time line, and can be undone.', {
+          list: told.join(', '),
+          value:
+            counts.undecided > 0
+              ? say('; {undecided} undecided, of which nothing is recorded', { undecided: counts.undecided })
+              : '',
+        })}
       </p>
       {missing.map((a) => (
         <Row key={idOf(a)} $gap={3}>
           <Tag tag={a.tag} isStatic />
           <span>
-            {DRAFT_DECISION_WORDS[decisionOf(a)]}, suggested {DECISION_WORDS[a.suggestion].toLowerCase()}
+            {say('{draft}, suggested {word}', {
+              draft: DRAFT_DECISION_WORDS[decisionOf(a)],
+              word: DECISION_WORDS[a.suggestion].toLowerCase(),
+            })}
           </span>
           <ReasonField row={a} isMissing onReason={(reason) => onReason(a, reason)} />
         </Row>
       ))}
       {missing.length > 0 ? (
         <p>
-          {missing.length === 1 ? 'One is' : `${missing.length} are`} decided otherwise than suggested, without a
-          reason: {missing.map((a) => a.tag.text).join(', ')}.
+          {say('{value} decided otherwise than suggested, without a reason: {list}.', {
+            value: missing.length === 1 ? say('One is') : say('{n} are', { n: missing.length }),
+            list: missing.map((a) => a.tag.text).join(', '),
+          })}
         </p>
       ) : null}
       {problem ? <p role="alert">{problem}</p> : null}
       <Row>
         <Button kind="main" isDisabled={missing.length > 0 || decided.length === 0} onPress={() => void record()}>
-          Record
+          {say('Record')}
         </Button>
       </Row>
     </Sheet>

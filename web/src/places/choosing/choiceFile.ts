@@ -5,25 +5,26 @@ import { DRAFT_DECISION_WORDS } from '../../words/choosing';
 import { saveFile } from '../../words/saveFile';
 import { daysLeft } from '../../words/withheld';
 import { choosable, decisionOf, type Choosable } from './decisions';
+import { say } from '@yaylak/contract';
 
 const COLUMNS: readonly (readonly [heading: string, cell: (a: Choosable, today: string) => string | number | null])[] =
   [
     ['choice', (a) => DRAFT_DECISION_WORDS[decisionOf(a)].toLowerCase()],
     ['number', (a) => a.tag.text],
-    ['other identifiers', (a) => a.worn.filter((text) => text !== a.tag.text).join(' ')],
+    [say('other identifiers'), (a) => a.worn.filter((text) => text !== a.tag.text).join(' ')],
     ['colour', (a) => a.tag.colour],
-    ['born as', (a) => a.birthType],
-    ['reared as', (a) => a.rearingType],
+    [say('born as'), (a) => a.birthType],
+    [say('reared as'), (a) => a.rearingType],
     ['dam', (a) => a.dam?.text ?? null],
     ['sire', (a) => a.sire?.text ?? null],
-    ['last weight kg', (a) => a.lastKg],
-    ['weighed on', (a) => a.lastOn],
+    [say('last weight kg'), (a) => a.lastKg],
+    [say('weighed on'), (a) => a.lastOn],
     ['place', (a) => ('place' in a ? a.place : null)],
     ['failed', (a) => a.eye.failed.map((f) => f.name).join(', ')],
     ['reason', (a) => a.decided?.reason ?? a.eye.letBack],
-    ['reserved for', (a) => a.tag.reserved?.buyer ?? null],
-    ['meat withheld to', (a) => a.tag.withheld?.meat ?? null],
-    ['days left', (a, today) => (a.tag.withheld?.meat ? daysLeft(a.tag.withheld.meat, today) : null)],
+    [say('reserved for'), (a) => a.tag.reserved?.buyer ?? null],
+    [say('meat withheld to'), (a) => a.tag.withheld?.meat ?? null],
+    [say('days left'), (a, today) => (a.tag.withheld?.meat ? daysLeft(a.tag.withheld.meat, today) : null)],
   ];
 
 /** Saves the choice as it stands as a file. */
@@ -34,6 +35,6 @@ export function choiceFile(view: ChoosingView, words: string, today: string): vo
       return value === null ? '' : neutralCell(String(value));
     }),
   );
-  const name = `choice-${words.replace(/[^a-z0-9]+/gi, '-').toLowerCase()}-${today}.csv`;
+  const name = say('choice-{word}-{today}.csv', { word: words.replace(/[^a-z0-9]+/gi, '-').toLowerCase(), today });
   saveFile(name, 'text/csv', `${unparse({ fields: COLUMNS.map(([h]) => h), data }, { newline: '\r\n' })}\r\n`);
 }

@@ -11,6 +11,7 @@ import {
 } from 'recharts';
 import { colour } from '../../theme/tokens';
 import { figureText } from '../../words/format';
+import { say } from '@yaylak/contract';
 
 interface Spot {
   readonly middle: number;
@@ -27,13 +28,16 @@ export function AgreementPlot({ pair }: { readonly pair: ScorerPairView }) {
     spots.set(key, { ...spot, animals: (spots.get(key)?.animals ?? 0) + 1 });
   }
   const lines = [
-    [pair.bias, `bias ${figureText(pair.bias, 2)}`] as const,
+    [pair.bias, say('bias {figure}', { figure: figureText(pair.bias, 2) })] as const,
     ...(pair.limits ?? []).map((l) => [l, figureText(l, 2)] as const),
   ];
   return (
     <div
       role="img"
-      aria-label={`Differences of ${pair.pairs.length} animals against their mean score: bias ${figureText(pair.bias, 2)}`}
+      aria-label={say('Differences of {n} animals against their mean score: bias {figure}', {
+        n: pair.pairs.length,
+        figure: figureText(pair.bias, 2),
+      })}
     >
       <ResponsiveContainer width="100%" height={220}>
         <ScatterChart margin={{ top: 8, right: 64, bottom: 18, left: -18 }}>
@@ -45,7 +49,7 @@ export function AgreementPlot({ pair }: { readonly pair: ScorerPairView }) {
             ticks={[1, 2, 3, 4, 5]}
             stroke={colour('inkSoft')}
             fontSize={12}
-            label={{ value: 'mean of the two scores', position: 'insideBottom', offset: -10, fontSize: 12 }}
+            label={{ value: say('mean of the two scores'), position: 'insideBottom', offset: -10, fontSize: 12 }}
           />
           <YAxis type="number" dataKey="difference" domain={[-2, 2]} stroke={colour('inkSoft')} fontSize={12} />
           <ZAxis dataKey="animals" range={[40, 240]} />

@@ -1,6 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
-import { stageWords, usualScoring, type ConditionQuery, type ConditionView } from '@yaylak/contract';
-import { CONDITION_STAGES, headWanted, SPECIES, SPECIES_WORDS, type ConditionStage, type Species } from '@yaylak/core';
+import {
+  stageWords,
+  usualScoring,
+  type ConditionQuery,
+  type ConditionView,
+  say,
+  SPECIES_WORDS,
+} from '@yaylak/contract';
+import { CONDITION_STAGES, headWanted, SPECIES, type ConditionStage, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { conditionQuery } from '../../api/queries';
@@ -19,6 +26,7 @@ import { Mobs } from './Mobs';
 import { MustGain } from './MustGain';
 import { NoResponse } from './NoResponse';
 import { Rounds } from './Rounds';
+import { Said } from '../../parts/Said';
 
 const MOST_TAGS = 12;
 
@@ -59,7 +67,10 @@ export function ConditionPage() {
     const who = [...data.animals.map((a) => a.tag.animalId), ...data.notScored.map((t) => t.animalId)];
     setProblem(
       await startJob({
-        name: `${data.group?.name ?? SPECIES_WORDS[species].name}, score ${stageWords(data.stage, species)}`,
+        name: say('{n}, score {stage}', {
+          n: data.group?.name ?? SPECIES_WORDS[species].name,
+          stage: stageWords(data.stage, species),
+        }),
         stations: ['score'],
         settings: { score: usualScoring(data.stage) },
         gates: [],
@@ -71,7 +82,9 @@ export function ConditionPage() {
   useNewKey(() => document.getElementById(SCORE)?.focus());
   if (!data)
     return (
-      <Page title="Condition">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
+      <Page title={say('Condition')}>
+        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}
+      </Page>
     );
   const [round] = data.rounds;
   return (
@@ -81,13 +94,13 @@ export function ConditionPage() {
       actions={
         <>
           <LinkButton as={Link} to="/condition/scorers">
-            Scorers
+            {say('Scorers')}
           </LinkButton>
           <LinkButton as={Link} to="/condition/practice">
-            Practice corner
+            {say('Practice corner')}
           </LinkButton>
           <Button id={SCORE} kind="main" isDisabled={data.females === 0} onPress={() => void score()}>
-            Score {countText(data.females, ...SPECIES_WORDS[species].grown.female)}
+            {say('Score {count}', { count: countText(data.females, ...SPECIES_WORDS[species].grown.female) })}
           </Button>
         </>
       }
@@ -95,25 +108,32 @@ export function ConditionPage() {
     >
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         <Choice
-          label="Species"
+          label={say('Species')}
           value={species}
           options={speciesOptions}
           onChange={(s: Species) => setSearch({ species: s }, { replace: true })}
         />
         <Choice
-          label="Group"
+          label={say('Group')}
           value={query.groupId ?? ''}
-          options={[['', 'all grown females'], ...data.groups.map((g) => [g.id, `${g.name} (${g.females})`] as const)]}
+          options={[
+            ['', say('all grown females')],
+            ...data.groups.map((g) => [g.id, `${g.name} (${g.females})`] as const),
+          ]}
           onChange={(groupId) => set({ groupId })}
         />
         <Choice
-          label="Aim"
+          label={say('Aim')}
           value={data.stage}
           options={CONDITION_STAGES.map((s) => [s, stageWords(s, species)])}
           onChange={(stage: ConditionStage) => set({ stage, by: '' })}
         />
-        <Field label="Wanted by" type="date" value={data.by} onChange={(by) => set({ by, stage: data.stage })} />
-        <Small>{data.byPlan ? `from the plan ${data.byPlan}` : 'no plan gives a date for it; set your own'}</Small>
+        <Field label={say('Wanted by')} type="date" value={data.by} onChange={(by) => set({ by, stage: data.stage })} />
+        <Small>
+          {data.byPlan
+            ? say('from the plan {byPlan}', { byPlan: data.byPlan })
+            : say('no plan gives a date for it; set your own')}
+        </Small>
       </Row>
       {problem ? <p role="alert">{problem}</p> : null}
       {round ? (
@@ -124,9 +144,13 @@ export function ConditionPage() {
           <NoResponse rows={data.noResponse} on={data.on} />
         </>
       ) : (
-        <Empty title="Nobody has been scored yet">
-          Score them by hand at the race: it takes five seconds each. How each score feels stands in the{' '}
-          <Link to="/condition/practice">practice corner</Link>.
+        <Empty title={say('Nobody has been scored yet')}>
+          <Said
+            text={
+              'Score them by hand at the race: it takes five seconds each. How each score feels stands in the <0>practice corner</0>.'
+            }
+            parts={{ 0: <Link to="/condition/practice" /> }}
+          />
         </Empty>
       )}
     </Page>
@@ -138,19 +162,30 @@ const maybe = <K extends string, V>(key: K, value: V | null | undefined): Partia
 
 function question({ species, stage, by }: ConditionView): string {
   const what = { weaning: 'weaning', mating: 'mating', carrying: 'mid-pregnancy', birth: SPECIES_WORDS[species].birth };
-  return `Are the ${SPECIES_WORDS[species].grown.female[1]} fit for ${what[stage]} on ${shortDate(by)}?`;
+  return say('Are the {value} fit for {value2} on {date}?', {
+    value: SPECIES_WORDS[species].grown.female[1],
+    value2: what[stage],
+    date: shortDate(by),
+  });
 }
 
 /** How many are at their aim, of how many wanted. */
 function answer({ rounds, shareWanted }: ConditionView): string {
   const [round] = rounds;
-  if (!round) return 'Not scored yet.';
+  if (!round) return say('Not scored yet.');
   const wanted = headWanted(shareWanted, round.count);
   const share = Math.round((100 * round.atAim) / round.count);
   const short = wanted - round.atAim;
-  return `${round.atAim} of ${round.count} (${share}\u00a0%) were at their aim or over it on ${fullDate(round.to)}; ${
-    short > 0 ? `${short} more are wanted for ${Math.round(shareWanted * 100)}\u00a0%.` : 'that is enough.'
-  }`;
+  return say('{atAim} of {count} ({share}\u00a0%) were at their aim or over it on {date}; {value}', {
+    atAim: round.atAim,
+    count: round.count,
+    share,
+    date: fullDate(round.to),
+    value:
+      short > 0
+        ? say('{short} more are wanted for {n}\u00a0%.', { short, n: Math.round(shareWanted * 100) })
+        : say('that is enough.'),
+  });
 }
 
 function Aside({ data }: { readonly data: ConditionView }) {
@@ -159,8 +194,8 @@ function Aside({ data }: { readonly data: ConditionView }) {
     <>
       {low.length > 0 ? (
         <NotePanel $tone="madder">
-          <h2>Under {data.alarmUnder}</h2>
-          <p>Too thin to carry or milk without harm. Feed apart now, and have her looked at.</p>
+          <h2>{say('Under {alarmUnder}', { alarmUnder: data.alarmUnder })}</h2>
+          <p>{say('Too thin to carry or milk without harm. Feed apart now, and have her looked at.')}</p>
           <Row style={{ marginTop: 8 }}>
             {low.map((a) => (
               <Tag key={a.tag.animalId} tag={a.tag} />
@@ -170,7 +205,7 @@ function Aside({ data }: { readonly data: ConditionView }) {
       ) : null}
       {data.alarms.length > 0 ? (
         <Panel>
-          <h2>Weight off its usual</h2>
+          <h2>{say('Weight off its usual')}</h2>
           {data.alarms.slice(0, 8).map((a) => (
             <div key={a.tag.animalId} style={{ marginTop: 8 }}>
               <Tag tag={a.tag} />
@@ -181,21 +216,26 @@ function Aside({ data }: { readonly data: ConditionView }) {
       ) : null}
       {data.rounds.length > 0 && data.notScored.length > 0 ? (
         <Panel>
-          <h2>Not in the last round ({data.notScored.length})</h2>
+          <h2>{say('Not in the last round ({n})', { n: data.notScored.length })}</h2>
           <Row style={{ marginTop: 8 }}>
             {data.notScored.slice(0, MOST_TAGS).map((t) => (
               <Tag key={t.animalId} tag={t} />
             ))}
-            {data.notScored.length > MOST_TAGS ? <Small>and {data.notScored.length - MOST_TAGS} more</Small> : null}
+            {data.notScored.length > MOST_TAGS ? (
+              <Small>{say('and {n} more', { n: data.notScored.length - MOST_TAGS })}</Small>
+            ) : null}
           </Row>
         </Panel>
       ) : null}
       <Panel>
-        <h2>Aims</h2>
+        <h2>{say('Aims')}</h2>
         <Small>
-          Scores from 1 to 5, by hand. More is wanted of heavy milkers and of those that reared three; how much, and
-          where thin and fat begin, stands per species under <Link to="/holding">Holding</Link>. When to score stands
-          under <Link to="/year">Year plan</Link>.
+          <Said
+            text={
+              'Scores from 1 to 5, by hand. More is wanted of heavy milkers and of those that reared three; how much, and where thin and fat begin, stands per species under <0>Holding</0>. When to score stands under <1>Year plan</1>.'
+            }
+            parts={{ 0: <Link to="/holding" />, 1: <Link to="/year" /> }}
+          />
         </Small>
       </Panel>
     </>

@@ -10,6 +10,8 @@ import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
 import { scoreText } from '../../words/condition';
 import { figureText } from '../../words/format';
 import { newId } from '../../words/ids';
+import { say, fixedText } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 interface Props {
   readonly species: Species;
@@ -46,7 +48,7 @@ export function Drill({ species, turn }: Props) {
   const answer = (): void => {
     const score = readTypedScore(typed);
     if (score.kind === 'refused' || !now)
-      return setProblem('Type a score from 1 to 5, such as 2.5; a point alone after it is a half.');
+      return setProblem(say('Type a score from 1 to 5, such as 2.5; a point alone after it is a half.'));
     setProblem(undefined);
     setTyped('');
     setAnswers([...answers, { caseId: now.id, score: score.score }]);
@@ -58,12 +60,16 @@ export function Drill({ species, turn }: Props) {
       client.setQueryData(drillsQuery.queryKey, await ask('/api/condition/drills', { method: 'POST', body }));
       setKeeping('kept');
     } catch (error) {
-      setProblem(`${(error as Error).message} The answers are still here; keep them again when it is back.`);
+      setProblem(
+        say('{message} The answers are still here; keep them again when it is back.', {
+          message: (error as Error).message,
+        }),
+      );
     }
   };
   const result = drillResult(answers);
   return (
-    <Panel aria-label="Drill">
+    <Panel aria-label={say('Drill')}>
       <form
         ref={frame}
         onSubmit={(e) => {
@@ -74,49 +80,59 @@ export function Drill({ species, turn }: Props) {
         <Stack>
           {last && lastAnswer ? (
             <NotePanel $tone={Math.abs(last.score - lastAnswer.score) <= 0.5 ? 'moss' : 'weld'} role="status">
-              You said {scoreText(lastAnswer.score)}; it is <b>{scoreText(last.score)}</b>. {last.why}
+              <Said
+                text={'You said {score}; it is <0>{score2}</0>. {why}'}
+                values={{ score: scoreText(lastAnswer.score), score2: scoreText(last.score), why: last.why }}
+                parts={{ 0: <b /> }}
+              />
             </NotePanel>
           ) : null}
           {now ? (
             <>
-              <Small>
-                Case {answers.length + 1} of {cases.length}
-              </Small>
+              <Small>{say('Case {n} of {n2}', { n: answers.length + 1, n2: cases.length })}</Small>
               <p style={{ fontSize: 18 }}>{now.words}</p>
               <Row style={{ alignItems: 'flex-end' }}>
                 <Field
                   name="score"
-                  label="Which score is that?"
+                  label={say('Which score is that?')}
                   inputMode="decimal"
                   autoComplete="off"
                   value={typed}
                   onChange={setTyped}
                 />
                 <Button type="submit" kind="main">
-                  That is it
+                  {say('That is it')}
                 </Button>
               </Row>
             </>
           ) : result ? (
             <>
               <h2>
-                {Math.round(result.withinHalf * 100)} % within half a score
-                {result.kappa === undefined ? '' : `, weighted kappa ${result.kappa.toFixed(2)}`}
+                {say('{n} % within half a score{value}', {
+                  n: Math.round(result.withinHalf * 100),
+                  value:
+                    result.kappa === undefined ? '' : say(', weighted kappa {n}', { n: fixedText(result.kappa, 2) }),
+                })}
               </h2>
               <p>
-                {result.answered} cases; on average you scored{' '}
-                {Math.abs(result.bias) < 0.05
-                  ? 'true'
-                  : `${figureText(Math.abs(result.bias), 2)} too ${result.bias > 0 ? 'high' : 'low'}`}
-                .
+                {say('{answered} cases; on average you scored {value}.', {
+                  answered: result.answered,
+                  value:
+                    Math.abs(result.bias) < 0.05
+                      ? say('true')
+                      : say('{figure} too {value}', {
+                          figure: figureText(Math.abs(result.bias), 2),
+                          value: result.bias > 0 ? say('high') : say('low'),
+                        }),
+                })}
               </p>
               {keeping === 'kept' ? (
-                <p role="status">Kept under the name {by}.</p>
+                <p role="status">{say('Kept under the name {by}.', { by })}</p>
               ) : (
                 <Row style={{ alignItems: 'flex-end' }}>
-                  <Field label="Whose hand" value={by} onChange={setBy} />
+                  <Field label={say('Whose hand')} value={by} onChange={setBy} />
                   <Button kind="main" onPress={() => void keep()}>
-                    Keep the result
+                    {say('Keep the result')}
                   </Button>
                 </Row>
               )}

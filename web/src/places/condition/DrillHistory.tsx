@@ -3,6 +3,7 @@ import { drillResult } from '@yaylak/core';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Small } from '../../parts/Panel';
 import { shortDate } from '../../words/format';
+import { say, fixedText } from '@yaylak/contract';
 
 const SHOWN = 12;
 
@@ -11,20 +12,20 @@ export function DrillHistory({ drills }: { readonly drills: readonly KeepDrill[]
   if (drills.length === 0)
     return (
       <Panel>
-        <h2>Drills</h2>
-        <Small>None kept yet. A drill takes three minutes.</Small>
+        <h2>{say('Drills')}</h2>
+        <Small>{say('None kept yet. A drill takes three minutes.')}</Small>
       </Panel>
     );
   return (
     <Panel>
-      <h2>Drills</h2>
+      <h2>{say('Drills')}</h2>
       <LineTable>
         <thead>
           <tr>
-            <th>Day</th>
-            <th>Hand</th>
-            <th>Within half</th>
-            <th>Kappa</th>
+            <th>{say('Day')}</th>
+            <th>{say('Hand')}</th>
+            <th>{say('Within half')}</th>
+            <th>{say('Kappa')}</th>
           </tr>
         </thead>
         <tbody>
@@ -35,7 +36,7 @@ export function DrillHistory({ drills }: { readonly drills: readonly KeepDrill[]
                 <td>{shortDate(d.on)}</td>
                 <td>{d.by}</td>
                 <td>{result ? `${Math.round(result.withinHalf * 100)} %` : ''}</td>
-                <td>{result?.kappa === undefined ? '' : result.kappa.toFixed(2)}</td>
+                <td>{result?.kappa === undefined ? '' : fixedText(result.kappa, 2)}</td>
               </tr>
             );
           })}

@@ -8,7 +8,8 @@ import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { colour, fonts, space } from '../../theme/tokens';
 import { MOB_WORDS, scoreText } from '../../words/condition';
-import { countText } from '../../words/format';
+
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly animals: readonly ConditionAnimal[];
@@ -16,9 +17,9 @@ interface Props {
 }
 
 const WHAT: Readonly<Record<Mob, string>> = {
-  thin: 'feed up',
-  fit: 'hold',
-  fat: 'no flushing, more walking',
+  thin: say('feed up'),
+  fit: say('hold'),
+  fat: say('no flushing, more walking'),
 };
 
 /** The feed mobs: how many in each, who changed, and who does not stand where the score says. */
@@ -36,13 +37,13 @@ export function Mobs({ animals, on }: Props) {
         mob: a.suggestedMob,
         suggested: a.suggestedMob,
       })),
-      `Put ${countText(elsewhere.length, 'animal', 'animals')} to the mob the score says`,
+      say('Put {n} {n, plural, one {animal} other {animals}} to the mob the score says', { n: elsewhere.length }),
     );
     setProblem(refused.join(' ') || undefined);
   };
   return (
     <Panel>
-      <h2>Feed mobs</h2>
+      <h2>{say('Feed mobs')}</h2>
       <Three>
         {MOBS.map((mob) => (
           <div key={mob} data-mob={mob}>
@@ -54,14 +55,14 @@ export function Mobs({ animals, on }: Props) {
         ))}
         {animals.some((a) => a.mob === null) ? (
           <div>
-            <span>not put yet</span>
+            <span>{say('not put yet')}</span>
             <b>{animals.filter((a) => a.mob === null).length}</b>
           </div>
         ) : null}
       </Three>
       {changed.length > 0 ? (
         <>
-          <Small>Changed at the last sorting ({changed.length})</Small>
+          <Small>{say('Changed at the last sorting ({n})', { n: changed.length })}</Small>
           <Row>
             {changed.slice(0, 24).map((a) => (
               <Row key={a.tag.animalId} $gap={1}>
@@ -76,18 +77,18 @@ export function Mobs({ animals, on }: Props) {
       ) : null}
       {elsewhere.length > 0 ? (
         <>
-          <Small style={{ marginTop: 8 }}>Not where the score says ({elsewhere.length})</Small>
+          <Small style={{ marginTop: 8 }}>{say('Not where the score says ({n})', { n: elsewhere.length })}</Small>
           <Row>
             {elsewhere.slice(0, 24).map((a) => (
               <Row key={a.tag.animalId} $gap={1}>
                 <Tag tag={a.tag} />
                 <span>
                   {scoreText(a.last.score)}: {MOB_WORDS[a.suggestedMob]}
-                  {a.mob ? `, is with the ${MOB_WORDS[a.mob]}` : ''}
+                  {a.mob ? say(', is with the {mob}', { mob: MOB_WORDS[a.mob] }) : ''}
                 </span>
               </Row>
             ))}
-            <Button onPress={() => void put()}>Put {elsewhere.length} where the score says</Button>
+            <Button onPress={() => void put()}>{say('Put {n} where the score says', { n: elsewhere.length })}</Button>
           </Row>
         </>
       ) : null}

@@ -11,6 +11,8 @@ import { useFirst } from '../../parts/useFirst';
 import { FEMALE_KIND_WORDS, scoreText, TREND_WORDS } from '../../words/condition';
 import { fullDate, perDayText, shortDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
+import { say } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 interface Props {
   readonly animals: readonly ConditionAnimal[];
@@ -39,48 +41,52 @@ export function MustGain({ animals, by, on }: Props) {
   const milk = (a: ConditionAnimal): Promise<readonly string[]> =>
     write(
       [{ type: 'check', animalId: a.tag.animalId, on, what: 'milk', isFound: a.kind !== 'heavy-milker' }],
-      `${a.tag.text} ${a.kind === 'heavy-milker' ? 'milks as the others' : 'is a heavy milker'}`,
+      `${a.tag.text} ${a.kind === 'heavy-milker' ? say('milks as the others') : say('is a heavy milker')}`,
     );
   return (
     <Panel>
       <Row style={{ justifyContent: 'space-between' }}>
         <h2>
-          Must gain by {fullDate(by)} ({under.length})
-          <How of="What has to be gained">
+          {say('Must gain by {date} ({n})', { date: fullDate(by), n: under.length })}
+          <How of={say('What has to be gained')}>
             <p>
-              (aim − score) × share of weight a score is × weight at score 3. The weight at score 3 is the weight now
-              over 1 + share × (score − 3). The share, and the fastest a score is put on, are set under Holding.
+              {say(
+                '(aim − score) × share of weight a score is × weight at score 3. The weight at score 3 is the weight now over 1 + share × (score − 3). The share, and the fastest a score is put on, are set under Holding.',
+              )}
             </p>
             <p>
-              ± is how well a hand feels a score, four times out of five. The weight is the one nearest the scoring.
+              {say(
+                '± is how well a hand feels a score, four times out of five. The weight is the one nearest the scoring.',
+              )}
             </p>
           </How>
         </h2>
         {late.length > 0 ? (
-          <b role="status">{late.length} cannot make it</b>
+          <b role="status">{say('{n} cannot make it', { n: late.length })}</b>
         ) : (
-          <Small>all can, if they are fed up from today</Small>
+          <Small>{say('all can, if they are fed up from today')}</Small>
         )}
       </Row>
       <Middle>
         <thead>
           <tr>
-            <th>Animal</th>
-            <th>Score</th>
-            <th>Trend</th>
-            <th>Aim</th>
-            <th>To gain</th>
-            <th>Each day</th>
+            <th>{say('Animal')}</th>
+            <th>{say('Score')}</th>
+            <th>{say('Trend')}</th>
+            <th>{say('Aim')}</th>
+            <th>{say('To gain')}</th>
+            <th>{say('Each day')}</th>
             <th>
-              By then
-              <How of="By then">
+              {say('By then')}
+              <How of={say('By then')}>
                 <p>
-                  The date is the day the aim is reached at the fastest a body puts on a score, fed up from today. In
-                  practice it takes longer: 60 to 90 days a score.
+                  {say(
+                    'The date is the day the aim is reached at the fastest a body puts on a score, fed up from today. In practice it takes longer: 60 to 90 days a score.',
+                  )}
                 </p>
               </How>
             </th>
-            <th>Milk</th>
+            <th>{say('Milk')}</th>
           </tr>
         </thead>
         <tbody>
@@ -94,9 +100,9 @@ export function MustGain({ animals, by, on }: Props) {
                 </td>
                 <td>
                   {scoreText(a.last.score)}
-                  {a.last.isCorrected ? <Small>corrected</Small> : null}
+                  {a.last.isCorrected ? <Small>{say('corrected')}</Small> : null}
                 </td>
-                <td>{a.trend ? TREND_WORDS[a.trend] : 'first'}</td>
+                <td>{a.trend ? TREND_WORDS[a.trend] : say('first')}</td>
                 <td>
                   {scoreText(a.aim)}
                   {a.kind === 'usual' ? null : <Small>{FEMALE_KIND_WORDS[a.kind]}</Small>}
@@ -104,24 +110,24 @@ export function MustGain({ animals, by, on }: Props) {
                 <td style={{ whiteSpace: 'nowrap' }}>
                   {way.kind === 'gain'
                     ? `${weightText(way.kg, unit)} ± ${weightText(way.halfWidthKg, unit)}`
-                    : 'no weight'}
+                    : say('no weight')}
                 </td>
                 <td>{way.kind === 'gain' && way.kgPerDay !== null ? perDayText(way.kgPerDay, unit) : ''}</td>
                 <td>
                   {way.isFeasible ? (
-                    <>can, from {shortDate(way.reachedOn)} on</>
+                    <>{say('can, from {date} on', { date: shortDate(way.reachedOn) })}</>
                   ) : (
-                    <b>cannot; on {shortDate(way.reachedOn)}</b>
+                    <b>{say('cannot; on {date}', { date: shortDate(way.reachedOn) })}</b>
                   )}
                 </td>
                 <td>
                   <Chip
                     type="button"
                     aria-pressed={a.kind === 'heavy-milker'}
-                    aria-label={`${a.tag.text} is a heavy milker`}
+                    aria-label={say('{text} is a heavy milker', { text: a.tag.text })}
                     onClick={() => void milk(a)}
                   >
-                    heavy
+                    {say('heavy')}
                   </Chip>
                 </td>
               </tr>
@@ -131,9 +137,12 @@ export function MustGain({ animals, by, on }: Props) {
       </Middle>
       {more}
       <Small>
-        Who cannot make it: mate her later, keep her out of this season, or lower the aim in her case. Fed up means more
-        energy, slowly over a week; ask your vet or adviser where they do not answer. <Link to="/year">Year plan</Link>{' '}
-        moves the dates.
+        <Said
+          text={
+            'Who cannot make it: mate her later, keep her out of this season, or lower the aim in her case. Fed up means more energy, slowly over a week; ask your vet or adviser where they do not answer. <0>Year plan</0> moves the dates.'
+          }
+          parts={{ 0: <Link to="/year" /> }}
+        />
       </Small>
     </Panel>
   );

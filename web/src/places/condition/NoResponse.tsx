@@ -10,6 +10,7 @@ import { useWrite } from '../../parts/useWrite';
 import { colour, space } from '../../theme/tokens';
 import { CHECK_WORDS, scoreText } from '../../words/condition';
 import { shortDate } from '../../words/format';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly rows: readonly NoResponseView[];
@@ -37,31 +38,41 @@ export function NoResponse({ rows, on }: Props) {
           on,
           decision: 'sell',
           suggested: 'sell',
-          among: 'those that do not answer to feed',
+          among: say('those that do not answer to feed'),
           reason: reasonOf(row),
         },
       ],
-      `Chosen: sell ${row.tag.text}`,
+      say('Chosen: sell {text}', { text: row.tag.text }),
     );
   return (
     <Panel>
-      <h2>Fed up and no gain ({rows.length})</h2>
-      <Small>Two scorings at least 60 days apart, in the thin mob all the time, and no gain to be seen.</Small>
+      <h2>{say('Fed up and no gain ({n})', { n: rows.length })}</h2>
+      <Small>{say('Two scorings at least 60 days apart, in the thin mob all the time, and no gain to be seen.')}</Small>
       {rows.map((row) => (
         <Line key={row.tag.animalId}>
           <Row $gap={3}>
             <Tag tag={row.tag} />
             <span>
-              {scoreText(row.from.score)} on {shortDate(row.from.on)}, {scoreText(row.to.score)} on{' '}
-              {shortDate(row.to.on)}: {row.days} days
-              {row.ageYears === null ? '' : `, ${row.ageYears} years old`}
+              {say('{score} on {date}, {score2} on {date2}: {days} days{value}', {
+                score: scoreText(row.from.score),
+                date: shortDate(row.from.on),
+                score2: scoreText(row.to.score),
+                date2: shortDate(row.to.on),
+                days: row.days,
+                value: row.ageYears === null ? '' : say(', {ageYears} years old', { ageYears: row.ageYears }),
+              })}
             </span>
           </Row>
           <Row>
             {CONDITION_CHECKS.map((what) => {
               const made = row.made.find((m) => m.what === what);
               return (
-                <Row key={what} $gap={1} role="group" aria-label={`${CHECK_WORDS[what].name} of ${row.tag.text}`}>
+                <Row
+                  key={what}
+                  $gap={1}
+                  role="group"
+                  aria-label={say('{name} of {text}', { name: CHECK_WORDS[what].name, text: row.tag.text })}
+                >
                   <span>{CHECK_WORDS[what].name}</span>
                   {[false, true].map((isFound) => (
                     <Chip
@@ -71,7 +82,7 @@ export function NoResponse({ rows, on }: Props) {
                       aria-label={CHECK_WORDS[what][isFound ? 'found' : 'clear']}
                       onClick={() => void check(row, what, isFound)}
                     >
-                      {isFound ? 'found' : 'clear'}
+                      {isFound ? say('found') : say('clear')}
                     </Chip>
                   ))}
                 </Row>
@@ -82,8 +93,8 @@ export function NoResponse({ rows, on }: Props) {
             <b>{SUGGESTION_WORDS[row.suggestion]}</b>
             <span>{reasonOf(row)}</span>
             {row.suggestion === 'cull' ? (
-              <Button aria-label={`Record: sell ${row.tag.text}`} onPress={() => void cull(row)}>
-                Record: sell
+              <Button aria-label={say('Record: sell {text}', { text: row.tag.text })} onPress={() => void cull(row)}>
+                {say('Record: sell')}
               </Button>
             ) : null}
           </Row>
@@ -95,18 +106,27 @@ export function NoResponse({ rows, on }: Props) {
 }
 
 const SUGGESTION_WORDS: Readonly<Record<NoResponseView['suggestion'], string>> = {
-  check: 'Look at her.',
-  treat: 'See to it, and score again in 60 days.',
-  cull: 'Cull.',
+  check: say('Look at her.'),
+  treat: say('See to it, and score again in 60 days.'),
+  cull: say('Cull.'),
 };
 
 /** Why, with the figures it stands on. */
 function reasonOf({ from, to, days, made, stillToCheck, suggestion }: NoResponseView): string {
-  const scores = `${scoreText(from.score)} to ${scoreText(to.score)} in ${days} days of feeding up`;
+  const scores = say('{score} to {score2} in {days} days of feeding up', {
+    score: scoreText(from.score),
+    score2: scoreText(to.score),
+    days,
+  });
   const found = made.filter((m) => m.isFound).map((m) => CHECK_WORDS[m.what].found.toLowerCase());
   if (suggestion === 'check')
-    return `${scores}; still to look at: ${stillToCheck.map((c) => CHECK_WORDS[c].name.toLowerCase()).join(', ')}.`;
-  return found.length > 0 ? `${scores}; ${found.join(', ')}.` : `${scores}; all looked at, nothing found.`;
+    return say('{scores}; still to look at: {list}.', {
+      scores,
+      list: stillToCheck.map((c) => CHECK_WORDS[c].name.toLowerCase()).join(', '),
+    });
+  return found.length > 0
+    ? `${scores}; ${found.join(', ')}.`
+    : say('{scores}; all looked at, nothing found.', { scores });
 }
 
 const Line = styled.div`

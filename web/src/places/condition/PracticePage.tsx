@@ -14,6 +14,7 @@ import { Drill } from './Drill';
 import { DrillHistory } from './DrillHistory';
 import { DRAWN_LOINS, LoinDrawing } from '../../shared/help/drawings/LoinDrawing';
 import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
+import { say } from '@yaylak/contract';
 
 /** What each score feels like, a drill with written cases, and how the hand learns. */
 export function PracticePage() {
@@ -24,15 +25,15 @@ export function PracticePage() {
   const guide = FEEL_GUIDES[species];
   return (
     <Page
-      title="What does each score feel like?"
-      lead="By the hand, not by the eye"
+      title={say('What does each score feel like?')}
+      lead={say('By the hand, not by the eye')}
       actions={
         <>
           <LinkButton as={Link} to="/condition">
-            Back to Condition
+            {say('Back to Condition')}
           </LinkButton>
           <Choice
-            label="Species"
+            label={say('Species')}
             isLabelHidden
             value={species}
             options={speciesOptions}
@@ -42,7 +43,7 @@ export function PracticePage() {
             }}
           />
           <Button kind="main" onPress={() => setDrill(drill + 1)}>
-            {drill === 0 ? 'Start a drill' : 'Start over'}
+            {drill === 0 ? say('Start a drill') : say('Start over')}
           </Button>
         </>
       }
@@ -50,10 +51,11 @@ export function PracticePage() {
         <>
           <DrillHistory drills={data?.drills ?? []} />
           <NotePanel $tone="weld">
-            <h3>Safety</h3>
+            <h3>{say('Safety')}</h3>
             <p>
-              Cattle only in a crush with the gate shut behind you. A male in the mating season is not felt from behind
-              with your back to him. Wash your hands after.
+              {say(
+                'Cattle only in a crush with the gate shut behind you. A male in the mating season is not felt from behind with your back to him. Wash your hands after.',
+              )}
             </p>
           </NotePanel>
         </>
@@ -78,8 +80,9 @@ export function PracticePage() {
         ))}
       </Five>
       <Small>
-        Halves lie between; quarters are for a hand that finds them again. Drawn: bone white, the eye muscle red, fat
-        under the skin. One hand a job is best, and the same hand from year to year.
+        {say(
+          'Halves lie between; quarters are for a hand that finds them again. Drawn: bone white, the eye muscle red, fat under the skin. One hand a job is best, and the same hand from year to year.',
+        )}
       </Small>
     </Page>
   );

@@ -9,6 +9,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { colour, phone, space } from '../../theme/tokens';
 import { scoreText } from '../../words/condition';
 import { fullDate, shortDate } from '../../words/format';
+import { say, fixedText } from '@yaylak/contract';
 
 interface Props {
   readonly rounds: readonly RoundView[];
@@ -28,25 +29,27 @@ export function Rounds({ rounds, stage, shareWanted }: Props) {
     // Of rounds of different size the shares are compared: the earlier one is drawn as if as many had been scored.
     before: before ? ((before.byHalf[i]?.count ?? 0) * now.count) / before.count : 0,
   }));
-  const words = now.byHalf.flatMap((b) => (b.count > 0 ? [`${b.count} at ${scoreText(b.score)}`] : [])).join(', ');
+  const words = now.byHalf
+    .flatMap((b) => (b.count > 0 ? [say('{count} at {score}', { count: b.count, score: scoreText(b.score) })] : []))
+    .join(', ');
   return (
     <Panel>
       <Row style={{ justifyContent: 'space-between' }}>
-        <h2>
-          Scores of {fullDate(now.to)}, {now.count} head
-        </h2>
+        <h2>{say('Scores of {date}, {count} head', { date: fullDate(now.to), count: now.count })}</h2>
         {rounds.length > 1 ? (
           <Choice
-            label="Against"
+            label={say('Against')}
             isLabelHidden
             value={before?.from ?? ''}
-            options={rounds.slice(1).map((r) => [r.from, `against ${fullDate(r.to)} (${r.count} head)`])}
+            options={rounds
+              .slice(1)
+              .map((r) => [r.from, say('against {date} ({count} head)', { date: fullDate(r.to), count: r.count })])}
             onChange={setAgainst}
           />
         ) : null}
       </Row>
       <Two>
-        <div role="img" aria-label={`Scores of ${fullDate(now.to)}: ${words}`}>
+        <div role="img" aria-label={say('Scores of {date}: {words}', { date: fullDate(now.to), words })}>
           <ResponsiveContainer width="100%" height={190}>
             <BarChart data={data} margin={{ top: 18, right: 0, bottom: 0, left: -24 }} barGap={0}>
               <CartesianGrid stroke={colour('line')} vertical={false} />
@@ -65,36 +68,42 @@ export function Rounds({ rounds, stage, shareWanted }: Props) {
             </BarChart>
           </ResponsiveContainer>
           <Small>
-            Head by score; dark: {shortDate(now.to)}
-            {before ? `, pale: ${fullDate(before.to)}, as if ${now.count} had been scored` : ''}. A quarter counts with
-            the half below.
+            {say('Head by score; dark: {date}{value}. A quarter counts with the half below.', {
+              date: shortDate(now.to),
+              value: before
+                ? say(', pale: {date}, as if {count} had been scored', { date: fullDate(before.to), count: now.count })
+                : '',
+            })}
           </Small>
         </div>
         <LineTable>
           <thead>
             <tr>
-              <th>Round</th>
-              <th>Head</th>
-              <th>Mean</th>
+              <th>{say('Round')}</th>
+              <th>{say('Head')}</th>
+              <th>{say('Mean')}</th>
               <th>
-                Uneven
-                <How of="Unevenness">
+                {say('Uneven')}
+                <How of={say('Unevenness')}>
                   <p>
-                    Standard deviation of the scores as a share of their mean. Under 15&nbsp;% the group can be fed as
-                    one; over it, sort into mobs.
+                    {say(
+                      'Standard deviation of the scores as a share of their mean. Under 15\u00a0% the group can be fed as one; over it, sort into mobs.',
+                    )}
                   </p>
                 </How>
               </th>
               <th>
-                At aim
-                <How of="Share at the aim">
+                {say('At aim')}
+                <How of={say('Share at the aim')}>
                   <p>
-                    Animals whose score is at their own aim {stage} or over it. All rounds are held against that same
-                    aim, so that they can be compared. Wanted: {Math.round(shareWanted * 100)}&nbsp;%.
+                    {say(
+                      'Animals whose score is at their own aim {stage} or over it. All rounds are held against that same aim, so that they can be compared. Wanted: {n}\u00a0%.',
+                      { stage, n: Math.round(shareWanted * 100) },
+                    )}
                   </p>
                 </How>
               </th>
-              <th>Scored by</th>
+              <th>{say('Scored by')}</th>
             </tr>
           </thead>
           <tbody>
@@ -102,7 +111,7 @@ export function Rounds({ rounds, stage, shareWanted }: Props) {
               <tr key={r.from}>
                 <td>{fullDate(r.to)}</td>
                 <td>{r.count}</td>
-                <td>{r.mean.toFixed(2)}</td>
+                <td>{fixedText(r.mean, 2)}</td>
                 <td>{r.coefficientOfVariation === null ? '' : `${Math.round(r.coefficientOfVariation * 100)} %`}</td>
                 <td>
                   <b>{Math.round((100 * r.atAim) / r.count)} %</b>

@@ -13,31 +13,37 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 import { space } from '../../theme/tokens';
-import { countText, figureText } from '../../words/format';
+import { figureText } from '../../words/format';
 import { AgreementPlot } from './AgreementPlot';
+import { say, fixedText } from '@yaylak/contract';
 
 /** How the hands that score differ, and whose scores are set right. */
 export function ScorersPage() {
   const { data, error, refetch } = useQuery(scorersQuery);
   if (!data)
-    return <Page title="Scorers">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+    return (
+      <Page title={say('Scorers')}>
+        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}
+      </Page>
+    );
   const between = data.pairs.filter((p) => p.first !== p.second);
   const again = data.pairs.filter((p) => p.first === p.second);
   return (
     <Page
-      title="Do our hands feel the same?"
+      title={say('Do our hands feel the same?')}
       lead={lead(data)}
       actions={
         <LinkButton as={Link} to="/condition">
-          Back to Condition
+          {say('Back to Condition')}
         </LinkButton>
       }
       aside={<SetRight data={data} />}
     >
       {data.pairs.length === 0 ? (
-        <Empty title="No animal was felt twice on a day">
-          Give two names at the station Score condition, or let an animal through a second time: from eight animals on
-          it can be said how two hands differ.
+        <Empty title={say('No animal was felt twice on a day')}>
+          {say(
+            'Give two names at the station Score condition, or let an animal through a second time: from eight animals on it can be said how two hands differ.',
+          )}
         </Empty>
       ) : null}
       {[...between, ...again].map((p) => (
@@ -50,8 +56,8 @@ export function ScorersPage() {
 function lead({ scorers, pairs }: ScorersView): string {
   const names = scorers.map((s) => `${s.name} ${s.scores}`).join(', ');
   return scorers.length === 0
-    ? 'Nobody has scored yet.'
-    : `Scores so far: ${names}. ${countText(pairs.length, 'comparison', 'comparisons')}.`;
+    ? say('Nobody has scored yet.')
+    : say('Scores so far: {names}. {n} {n, plural, one {comparison} other {comparisons}}.', { names, n: pairs.length });
 }
 
 const signedScore = (bias: number): string => `${bias > 0 ? '+' : ''}${figureText(bias, 2)}`;
@@ -59,53 +65,66 @@ const signedScore = (bias: number): string => `${bias > 0 ? '+' : ''}${figureTex
 function PairPanel({ pair }: { readonly pair: ScorerPairView }) {
   const { first, second, pairs, bias, biasHalfWidth, limits, kappa, withinHalf } = pair;
   const isAgain = first === second;
-  const name = isAgain ? `${first}, the same animals twice` : `${first} and ${second}`;
+  const name = isAgain
+    ? say('{first}, the same animals twice', { first })
+    : say('{first} and {second}', { first, second });
   return (
     <Panel aria-label={name}>
       <h2>
-        {name} ({countText(pairs.length, 'animal', 'animals')})
+        {name} ({say('{n} {n, plural, one {animal} other {animals}}', { n: pairs.length })})
       </h2>
       <Two>
         <AgreementPlot pair={pair} />
         <dl>
           <div>
             <dt>
-              {isAgain ? 'First less second time' : `${first} less ${second}`}
-              <How of="Bias">
+              {isAgain ? say('First less second time') : say('{first} less {second}', { first, second })}
+              <How of={say('Bias')}>
                 <p>
-                  Mean of the differences on the same animals of the same day; ± is how sure that is, four times out of
-                  five.
+                  {say(
+                    'Mean of the differences on the same animals of the same day; ± is how sure that is, four times out of five.',
+                  )}
                 </p>
               </How>
             </dt>
             <dd>
               {signedScore(bias)}
-              {biasHalfWidth === null ? '' : ` ± ${biasHalfWidth.toFixed(2)}`}
+              {biasHalfWidth === null ? '' : ` ± ${fixedText(biasHalfWidth, 2)}`}
             </dd>
           </div>
           <div>
             <dt>
-              Limits of agreement
-              <How of="Limits of agreement">
-                <p>Bias ± 1.96 standard deviations of the differences: 95 of 100 animals lie within.</p>
+              {say('Limits of agreement')}
+              <How of={say('Limits of agreement')}>
+                <p>{say('Bias ± 1.96 standard deviations of the differences: 95 of 100 animals lie within.')}</p>
               </How>
             </dt>
-            <dd>{limits === null ? 'one animal only' : `${signedScore(limits[0])} to ${signedScore(limits[1])}`}</dd>
+            <dd>
+              {limits === null
+                ? say('one animal only')
+                : say('{signedScore} to {signedScore2}', {
+                    signedScore: signedScore(limits[0]),
+                    signedScore2: signedScore(limits[1]),
+                  })}
+            </dd>
           </div>
           <div>
             <dt>
-              Weighted kappa
-              <How of="Weighted kappa">
+              {say('Weighted kappa')}
+              <How of={say('Weighted kappa')}>
                 <p>
-                  Agreement beyond chance, 1 being full; a miss by a whole score weighs four times one by half. Over 0.8
-                  is very good, 0.6 to 0.8 good, under 0.4 poor (rule of thumb).
+                  {say(
+                    'Agreement beyond chance, 1 being full; a miss by a whole score weighs four times one by half. Over 0.8 is very good, 0.6 to 0.8 good, under 0.4 poor (rule of thumb).',
+                  )}
                 </p>
               </How>
             </dt>
-            <dd>{kappa === null ? 'no answer: all scores are alike' : `${kappa.toFixed(2)}, ${kappaWords(kappa)}`}</dd>
+            <dd>
+              {kappa === null ? say('no answer: all scores are alike') : `${fixedText(kappa, 2)}, ${kappaWords(kappa)}`}
+            </dd>
           </div>
           <div>
-            <dt>Within half a score</dt>
+            <dt>{say('Within half a score')}</dt>
             <dd>{Math.round(withinHalf * 100)} %</dd>
           </div>
         </dl>
@@ -115,7 +134,7 @@ function PairPanel({ pair }: { readonly pair: ScorerPairView }) {
 }
 
 const kappaWords = (kappa: number): string =>
-  kappa > 0.8 ? 'very good' : kappa > 0.6 ? 'good' : kappa > 0.4 ? 'fair' : 'poor';
+  kappa > 0.8 ? say('very good') : kappa > 0.6 ? 'good' : kappa > 0.4 ? 'fair' : 'poor';
 
 /** The hand the others are held against, and who is set right by it. */
 function SetRight({ data }: { readonly data: ScorersView }) {
@@ -130,9 +149,9 @@ function SetRight({ data }: { readonly data: ScorersView }) {
     keep(data.reference, b.isSetRight ? setRight.filter((n) => n !== b.by) : [...setRight, b.by]);
   return (
     <Panel>
-      <h2>Corrections</h2>
+      <h2>{say('Corrections')}</h2>
       <Choice
-        label="Held against the hand of"
+        label={say('Held against the hand of')}
         value={data.reference ?? ''}
         options={data.scorers.map((s) => [s.name, s.name])}
         onChange={(reference) => void keep(reference, setRight)}
@@ -140,18 +159,29 @@ function SetRight({ data }: { readonly data: ScorersView }) {
       {data.biases.map((b) => (
         <div key={b.by} style={{ marginTop: 12 }}>
           <b>
-            {b.by} scores{' '}
-            {b.bias === 0 ? 'the same' : `${Math.abs(b.bias).toFixed(2)} ${b.bias > 0 ? 'higher' : 'lower'}`}
+            {say('{by} scores {value}', {
+              by: b.by,
+              value:
+                b.bias === 0
+                  ? say('the same')
+                  : `${fixedText(Math.abs(b.bias), 2)} ${b.bias > 0 ? say('higher') : say('lower')}`,
+            })}
           </b>
           <Small>
-            {b.halfWidth === null ? '' : `± ${b.halfWidth.toFixed(2)}, `}
-            {countText(b.pairs, 'animal', 'animals')} felt by both
-            {b.isUsable ? '' : `; from ${data.pairsNeeded} on it can be corrected`}.
+            {say('{value}{pairs} {pairs, plural, one {animal} other {animals}} felt by both{value2}.', {
+              value: b.halfWidth === null ? '' : `± ${fixedText(b.halfWidth, 2)}, `,
+              pairs: b.pairs,
+              value2: b.isUsable
+                ? ''
+                : say('; from {pairsNeeded} on it can be corrected', { pairsNeeded: data.pairsNeeded }),
+            })}
           </Small>
           {b.isUsable ? (
             <Row>
               <Button onPress={() => void toggle(b)}>
-                {b.isSetRight ? `Take ${b.by}’s scores as they are` : `Correct ${b.by}’s scores`}
+                {b.isSetRight
+                  ? say('Take {by}’s scores as they are', { by: b.by })
+                  : say('Correct {by}’s scores', { by: b.by })}
               </Button>
             </Row>
           ) : null}
@@ -159,8 +189,9 @@ function SetRight({ data }: { readonly data: ScorersView }) {
       ))}
       {problem ? <p role="alert">{problem}</p> : null}
       <Small style={{ marginTop: 8 }}>
-        What was felt stays in the book; wherever it is shown or reckoned with, the bias is taken off and “corrected”
-        stands beside it.
+        {say(
+          'What was felt stays in the book; wherever it is shown or reckoned with, the bias is taken off and “corrected” stands beside it.',
+        )}
       </Small>
     </Panel>
   );

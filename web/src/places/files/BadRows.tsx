@@ -1,6 +1,7 @@
 import { entryFieldWord, faultWords, fieldWord } from './faultWords';
 import type { Preview } from './importer';
 import { PlainTable } from './PlainTable';
+import { say } from '@yaylak/contract';
 
 const MOST_SHOWN = 200;
 
@@ -20,9 +21,9 @@ export function BadRows({ bad, refused }: Props) {
     <PlainTable data-testid="bad-rows">
       <thead>
         <tr>
-          <th>Line</th>
-          <th>Column</th>
-          <th>Why</th>
+          <th>{say('Line')}</th>
+          <th>{say('Column')}</th>
+          <th>{say('Why')}</th>
         </tr>
       </thead>
       <tbody>
@@ -34,7 +35,7 @@ export function BadRows({ bad, refused }: Props) {
           </tr>
         ))}
       </tbody>
-      {lines.length > MOST_SHOWN ? <caption>and {lines.length - MOST_SHOWN} more</caption> : null}
+      {lines.length > MOST_SHOWN ? <caption>{say('and {n} more', { n: lines.length - MOST_SHOWN })}</caption> : null}
     </PlainTable>
   );
 }

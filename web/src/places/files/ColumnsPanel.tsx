@@ -8,6 +8,7 @@ import { fieldWord } from './faultWords';
 import { PlainTable } from './PlainTable';
 import { ENCODINGS } from '../../adapters/files/readTable';
 import type { ImportState } from './useImport';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly state: ImportState;
@@ -26,14 +27,17 @@ export function ColumnsPanel({ state, opened }: Props) {
   };
   return (
     <Panel>
-      <h2>2. What its columns are</h2>
+      <h2>{say('2. What its columns are')}</h2>
       <Columns>
         {IMPORT_FIELDS[choices.kind].map((field: ImportField) => (
           <Choice
             key={field}
-            label={`${fieldWord(field)}${needed.includes(field) ? ' (needed)' : ''}`}
+            label={`${fieldWord(field)}${needed.includes(field) ? ` ${say('(needed)')}` : ''}`}
             value={String(choices.mapping[field] ?? '')}
-            options={[['', 'not in the file'], ...headings.map((h, i) => [String(i), h || `column ${i + 1}`] as const)]}
+            options={[
+              ['', say('not in the file')],
+              ...headings.map((h, i) => [String(i), h || say('column {n}', { n: i + 1 })] as const),
+            ]}
             onChange={(column) => map(field, column)}
           />
         ))}
@@ -41,7 +45,7 @@ export function ColumnsPanel({ state, opened }: Props) {
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         {choices.kind !== 'animals' ? (
           <Choice
-            label="Weights are in"
+            label={say('Weights are in')}
             value={choices.unit}
             options={[
               ['kg', 'kilograms'],
@@ -54,13 +58,13 @@ export function ColumnsPanel({ state, opened }: Props) {
           label="31/3 or 3/31"
           value={choices.dateOrder}
           options={[
-            ['day-month', 'day first'],
-            ['month-day', 'month first'],
+            ['day-month', say('day first')],
+            ['month-day', say('month first')],
           ]}
           onChange={(dateOrder) => choose({ dateOrder })}
         />
         <Choice
-          label="Letters are written as"
+          label={say('Letters are written as')}
           value={encoding}
           options={ENCODINGS.map((e) => [e, e])}
           onChange={(e) => void state.open(opened, { encoding: e })}
@@ -92,9 +96,13 @@ export function ColumnsPanel({ state, opened }: Props) {
           isDisabled={missing.length > 0 || state.progress !== undefined}
           onPress={() => void state.run('check')}
         >
-          Look at what would happen
+          {say('Look at what would happen')}
         </Button>
-        {missing.length > 0 ? <Small>Say which column is the {missing.map(fieldWord).join(' and the ')}.</Small> : null}
+        {missing.length > 0 ? (
+          <Small>
+            {say('Say which column is the {list}.', { list: missing.map(fieldWord).join(` ${say('and the')} `) })}
+          </Small>
+        ) : null}
       </Row>
     </Panel>
   );

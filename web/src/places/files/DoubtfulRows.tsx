@@ -5,10 +5,11 @@ import { Button } from '../../parts/Button';
 import { Row, Small } from '../../parts/Panel';
 import { Tick } from '../../parts/Tick';
 import { doubtWords, meantText } from '../../words/doubts';
-import { countText, shortDate, weightText } from '../../words/format';
+import { shortDate, weightText } from '../../words/format';
 import { PlainTable } from './PlainTable';
 import type { RowOutcome } from './sendRows';
 import type { ImportState } from './useImport';
+import { say } from '@yaylak/contract';
 
 const SHOWN_FIRST = 50;
 
@@ -31,14 +32,15 @@ export function DoubtfulRows({ outcomes, state: { taken, take } }: Props) {
   return (
     <section aria-labelledby="doubtful-heading">
       <h3 id="doubtful-heading" style={{ marginTop: 12 }}>
-        {countText(rows.length, 'weight looks', 'weights look')} wrong
+        {say('{n} {n, plural, one {weight looks} other {weights look}} wrong', { n: rows.length })}
       </h3>
       <Small>
-        They are left out unless you tick them. A slip is best mended in the file: bring it in again and only what is
-        new is taken.
+        {say(
+          'They are left out unless you tick them. A slip is best mended in the file: bring it in again and only what is new is taken.',
+        )}
       </Small>
       <Tick
-        label={rows.length === 1 ? 'Take it as it stands' : `Take all ${rows.length} as they stand`}
+        label={rows.length === 1 ? say('Take it as it stands') : say('Take all {n} as they stand', { n: rows.length })}
         isSelected={isAllTaken}
         isIndeterminate={!isAllTaken && rows.some((r) => taken.has(r.line))}
         onChange={(isTaken) =>
@@ -51,11 +53,11 @@ export function DoubtfulRows({ outcomes, state: { taken, take } }: Props) {
       <PlainTable data-testid="doubtful-rows">
         <thead>
           <tr>
-            <th>Line</th>
-            <th>Animal</th>
-            <th>Weight</th>
-            <th>Why it looks wrong</th>
-            <th>Take it</th>
+            <th>{say('Line')}</th>
+            <th>{say('Animal')}</th>
+            <th>{say('Weight')}</th>
+            <th>{say('Why it looks wrong')}</th>
+            <th>{say('Take it')}</th>
           </tr>
         </thead>
         <tbody>
@@ -67,7 +69,7 @@ export function DoubtfulRows({ outcomes, state: { taken, take } }: Props) {
                 <td>{line}</td>
                 <td>{animal?.text}</td>
                 <td>
-                  {weightText(kg, holding.unit, species)} on {shortDate(on)}
+                  {say('{weight} on {date}', { weight: weightText(kg, holding.unit, species), date: shortDate(on) })}
                 </td>
                 <td>
                   {doubtWords(doubt, holding.unit, species)}
@@ -76,7 +78,7 @@ export function DoubtfulRows({ outcomes, state: { taken, take } }: Props) {
                 <td>
                   <Tick
                     label="take"
-                    aria-label={`Take line ${line} as it stands`}
+                    aria-label={say('Take line {line} as it stands', { line })}
                     isSelected={taken.has(line)}
                     onChange={(isTaken) => take([line], isTaken)}
                   />
@@ -88,7 +90,7 @@ export function DoubtfulRows({ outcomes, state: { taken, take } }: Props) {
       </PlainTable>
       {rows.length > SHOWN_FIRST && !showsAll ? (
         <Row>
-          <Button onPress={() => setShowsAll(true)}>and {rows.length - SHOWN_FIRST} more</Button>
+          <Button onPress={() => setShowsAll(true)}>{say('and {n} more', { n: rows.length - SHOWN_FIRST })}</Button>
         </Row>
       ) : null}
     </section>

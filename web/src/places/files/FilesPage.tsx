@@ -5,34 +5,37 @@ import { LinkButton } from '../../parts/LinkButton';
 import { BookIn } from './BookIn';
 import { ImportFlow } from './ImportFlow';
 import { PassportIn } from './PassportIn';
+import { say } from '@yaylak/contract';
 
 /** Files in and out. */
 export function FilesPage() {
   return (
     <Page
-      title="In and out"
+      title={say('In and out')}
       actions={
         <LinkButton as={Link} to="/holding">
-          Back to Holding
+          {say('Back to Holding')}
         </LinkButton>
       }
-      lead="Everything in the book can leave it as open files, and lists you have elsewhere can come in."
+      lead={say('Everything in the book can leave it as open files, and lists you have elsewhere can come in.')}
       aside={
         <>
           <Panel>
-            <h2>Out</h2>
+            <h2>{say('Out')}</h2>
             <Stack $gap={2} style={{ marginTop: 12 }}>
               <LinkButton href="/api/files/animals.csv?presence=all" download="animals.csv">
-                All animals as CSV
+                {say('All animals as CSV')}
               </LinkButton>
               <LinkButton href="/api/files/weights.csv" download="weights.csv">
-                All weights as CSV
+                {say('All weights as CSV')}
               </LinkButton>
               <LinkButton href="/api/book" download="yaylak-book.json">
-                The whole book, one file
+                {say('The whole book, one file')}
               </LinkButton>
               <Small>
-                The whole book is a JSON file with every entry, struck ones too. Keep one somewhere else as a copy.
+                {say(
+                  'The whole book is a JSON file with every entry, struck ones too. Keep one somewhere else as a copy.',
+                )}
               </Small>
             </Stack>
           </Panel>

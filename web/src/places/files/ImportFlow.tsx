@@ -5,18 +5,20 @@ import { Choice } from '../../parts/Field';
 import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
 import { Progress } from '../../parts/Progress';
 import { Tick } from '../../parts/Tick';
-import { countText } from '../../words/format';
+
 import { BadRows } from './BadRows';
 import { ColumnsPanel } from './ColumnsPanel';
 import { FilePick } from '../../parts/FilePick';
 import { DoubtfulRows } from './DoubtfulRows';
 import type { Preview } from './importer';
 import { doubtfulLines, linesOf, useImport, type ImportState } from './useImport';
+import { say } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 const KINDS: readonly (readonly [kind: ImportKind, words: string])[] = [
   ['weights', 'weights'],
   ['animals', 'animals'],
-  ['carcasses', 'a kill sheet'],
+  ['carcasses', say('a kill sheet')],
 ];
 
 /** From a file to the book: choose, say what its columns are, look at what would happen, take it in. */
@@ -28,10 +30,10 @@ export function ImportFlow() {
   return (
     <Stack>
       <Panel>
-        <h2>1. A file to bring in</h2>
+        <h2>{say('1. A file to bring in')}</h2>
         <Row $gap={3} style={{ marginTop: 12, alignItems: 'flex-end' }}>
           <Choice
-            label="It holds"
+            label={say('It holds')}
             value={choices.kind}
             options={KINDS}
             onChange={(kind) => {
@@ -40,7 +42,7 @@ export function ImportFlow() {
             }}
           />
           <FilePick
-            label="Choose a spreadsheet or CSV file"
+            label={say('Choose a spreadsheet or CSV file')}
             accept=".csv,.txt,.xlsx,text/csv"
             onPick={(file) => void file.arrayBuffer().then((b) => open({ name: file.name, bytes: new Uint8Array(b) }))}
           />
@@ -48,8 +50,9 @@ export function ImportFlow() {
             <b>{opened.name}</b>
           ) : (
             <Small>
-              A workbook (.xlsx, its first sheet) or text with commas, semicolons or tabs; the first line holds the
-              headings.
+              {say(
+                'A workbook (.xlsx, its first sheet) or text with commas, semicolons or tabs; the first line holds the headings.',
+              )}
             </Small>
           )}
         </Row>
@@ -62,7 +65,11 @@ export function ImportFlow() {
       {opened ? <ColumnsPanel state={state} opened={opened} /> : null}
       {progress ? (
         <Panel>
-          <Progress words={`${progress.done} of ${progress.of}`} {...progress} onStop={state.stop} />
+          <Progress
+            words={say('{done} of {of}', { done: progress.done, of: progress.of })}
+            {...progress}
+            onStop={state.stop}
+          />
         </Panel>
       ) : null}
       {preview && !done ? <WouldHappen state={state} preview={preview} /> : null}
@@ -85,23 +92,36 @@ function WouldHappen({
   const struck = linesOf(preview, 'struck-out').length;
   return (
     <Panel>
-      <h2>3. What would happen</h2>
+      <h2>{say('3. What would happen')}</h2>
       <p>
-        Of {countText(preview.rows, 'row', 'rows')}: <b>{fresh} new</b>, {linesOf(preview, 'already-kept').length} in
-        the book already, <b>{preview.bad.length + refused.length} cannot be taken</b>
+        <Said
+          text={
+            'Of {rows} {rows, plural, one {row} other {rows}}: <0>{fresh} new</0>, {n} in the book already, <1>{n2} cannot be taken</1>'
+          }
+          values={{
+            rows: preview.rows,
+            fresh,
+            n: linesOf(preview, 'already-kept').length,
+            n2: preview.bad.length + refused.length,
+          }}
+          parts={{ 0: <b />, 1: <b /> }}
+        />
         {left > 0 ? (
           <>
-            , <b>{countText(left, 'looks', 'look')} wrong</b>
+            , <b>{say('{left} {left, plural, one {looks} other {look}} wrong', { left })}</b>
           </>
         ) : null}
-        .{preview.isWhole ? '' : ' Stopped before the end.'}
+        .{preview.isWhole ? '' : ` ${say('Stopped before the end.')}`}
       </p>
       {struck > 0 || state.choices.takesAgain ? (
         <Tick
           label={
             state.choices.takesAgain
-              ? 'Take in again what was struck out before'
-              : `${countText(struck, 'row was', 'rows were')} taken in before and struck out since. Take ${struck === 1 ? 'it' : 'them'} in again`
+              ? say('Take in again what was struck out before')
+              : say(
+                  '{struck} {struck, plural, one {row was} other {rows were}} taken in before and struck out since. Take {struck, plural, one {it} other {them}} in again',
+                  { struck },
+                )
           }
           isSelected={state.choices.takesAgain}
           onChange={(takesAgain) => state.choose({ takesAgain })}
@@ -116,7 +136,7 @@ function WouldHappen({
           isDisabled={fresh === 0 || state.progress !== undefined}
           onPress={() => void state.run('keep')}
         >
-          Take in {fresh}
+          {say('Take in {fresh}', { fresh })}
         </Button>
       </Row>
     </Panel>
@@ -129,7 +149,7 @@ const NAMED_FIRST = 8;
 const namesText = (names: readonly string[]): string =>
   names.length <= NAMED_FIRST
     ? names.join(', ')
-    : `${names.slice(0, NAMED_FIRST).join(', ')} and ${names.length - NAMED_FIRST} more`;
+    : say('{list} and {n} more', { list: names.slice(0, NAMED_FIRST).join(', '), n: names.length - NAMED_FIRST });
 
 /** What the file speaks of and the book does not have: groups that are made, parents known by their number. */
 function GroupsAndParents({ state, preview }: { readonly state: ImportState; readonly preview: Preview }) {
@@ -138,19 +158,27 @@ function GroupsAndParents({ state, preview }: { readonly state: ImportState; rea
     <>
       {newGroups.length > 0 ? (
         <p>
-          {newGroups.length === 1 ? 'A group is' : `${newGroups.length} groups are`} made:{' '}
-          <b>{namesText(newGroups.map((g) => g.name))}</b>.
+          <Said
+            text={'{value} made: <0>{names}</0>.'}
+            values={{
+              value: newGroups.length === 1 ? say('A group is') : say('{n} groups are', { n: newGroups.length }),
+              names: namesText(newGroups.map((g) => g.name)),
+            }}
+            parts={{ 0: <b /> }}
+          />
         </p>
       ) : null}
       {knownParents.length > 0 ? (
         <p>
-          {countText(knownParents.length, 'dam or sire is', 'dams and sires are')} neither in the file nor in the book:{' '}
-          {namesText(knownParents)}.
+          {say(
+            '{n} {n, plural, one {dam or sire is} other {dams and sires are}} neither in the file nor in the book: {names}.',
+            { n: knownParents.length, names: namesText(knownParents) },
+          )}
         </p>
       ) : null}
       {knownParents.length > 0 || !state.choices.takesParents ? (
         <Tick
-          label="Keep such parents as known by their number, not here. Without it their young are left out."
+          label={say('Keep such parents as known by their number, not here. Without it their young are left out.')}
           isSelected={state.choices.takesParents}
           onChange={(takesParents) => state.choose({ takesParents })}
         />
@@ -167,19 +195,19 @@ function Happened({ state, done }: { readonly state: ImportState; readonly done:
   const kept = linesOf(done, 'kept').length;
   return (
     <NotePanel $tone="moss" role="status">
-      <h2>
-        {kept} taken in{done.isWhole ? '' : ', then stopped'}
-      </h2>
+      <h2>{say('{kept} taken in{value}', { kept, value: done.isWhole ? '' : say(', then stopped') })}</h2>
       <p>
-        {linesOf(done, 'already-kept').length} were already recorded. {done.bad.length + refused.length + doubted} left
-        out
-        {doubted > 0 ? `, ${doubted} of them because the weight looked wrong` : ''}.
+        {say('{n} were already recorded. {n2} left out{value}.', {
+          n: linesOf(done, 'already-kept').length,
+          n2: done.bad.length + refused.length + doubted,
+          value: doubted > 0 ? say(', {doubted} of them because the weight looked wrong', { doubted }) : '',
+        })}
       </p>
       <BadRows bad={done.bad} refused={refused} />
       {kept > 0 ? (
         <Row style={{ marginTop: 12 }}>
           <Button isDisabled={state.progress !== undefined} onPress={() => void state.takeBack()}>
-            Take the whole file back
+            {say('Take the whole file back')}
           </Button>
         </Row>
       ) : null}

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { PASSPORT_FORMAT, type PassportFile, type PassportsRead } from '@yaylak/contract';
-import { dayOf, fieldWord } from '@yaylak/core';
+import { PASSPORT_FORMAT, type PassportFile, type PassportsRead, say, fieldWord } from '@yaylak/contract';
+import { dayOf } from '@yaylak/core';
 import { useState } from 'react';
 import { ask } from '../../api/client';
 import { holdingQuery } from '../../api/queries';
@@ -9,7 +9,7 @@ import { Button } from '../../parts/Button';
 import { FilePick } from '../../parts/FilePick';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { useUndo } from '../../parts/Undo';
-import { countText, fullDate } from '../../words/format';
+import { fullDate } from '../../words/format';
 import { PlainTable } from './PlainTable';
 import { takeBackEntries } from './sendRows';
 
@@ -22,7 +22,7 @@ interface Looked {
   readonly isDone: boolean;
 }
 
-const STATUS_WORDS = { new: 'comes in', here: 'already recorded', refused: 'cannot come in' } as const;
+const STATUS_WORDS = { new: say('comes in'), here: say('already recorded'), refused: say('cannot come in') } as const;
 
 /** Passports of animals that were bought: looked at first, then taken in, each whole or not at all. */
 export function PassportIn() {
@@ -42,7 +42,10 @@ export function PassportIn() {
       void readAgain(client);
       if (read.keptIds.length > 0)
         undo.offer({
-          done: `Took in ${countText(countOf(read, 'new'), 'animal', 'animals')} from ${read.from}`,
+          done: say('Took in {count} {count, plural, one {animal} other {animals}} from {from}', {
+            count: countOf(read, 'new'),
+            from: read.from,
+          }),
           undo: async () => {
             const stamp = { on: holding?.today ?? '', writtenBy: holding?.keeper ?? '' };
             const back = await takeBackEntries(read.keptIds.toReversed(), {
@@ -64,19 +67,23 @@ export function PassportIn() {
   };
   const open = async (file: File): Promise<void> => {
     if (file.size > MOST_BYTES)
-      return setProblem(`“${file.name}” is larger than passports can be (4 MB). Ask for it in two files.`);
+      return setProblem(
+        say('“{name}” is larger than passports can be (4 MB). Ask for it in two files.', { name: file.name }),
+      );
     setLooked(undefined);
     const read = readJson(await file.text());
     if ((read as Partial<PassportFile> | null | undefined)?.format !== PASSPORT_FORMAT)
-      return setProblem(`“${file.name}” is not a passport file. Choose the file the seller gave you.`);
+      return setProblem(
+        say('“{name}” is not a passport file. Choose the file the seller gave you.', { name: file.name }),
+      );
     await send(read, 'check');
   };
   return (
     <Panel>
-      <h2>Passports, in</h2>
-      <Small>Animals you bought, with their history, from a file another Yaylak wrote.</Small>
+      <h2>{say('Passports, in')}</h2>
+      <Small>{say('Animals you bought, with their history, from a file another Yaylak wrote.')}</Small>
       <Row style={{ margin: '12px 0' }}>
-        <FilePick label="Choose a passport file" accept=".json" onPick={(file) => void open(file)} />
+        <FilePick label={say('Choose a passport file')} accept=".json" onPick={(file) => void open(file)} />
       </Row>
       {problem ? (
         <NotePanel $tone="madder" role="alert">
@@ -110,14 +117,19 @@ function What({ looked: { read, isDone }, isBusy, onTake }: WhatProps) {
   return (
     <>
       <p role="status">
-        From {read.from === '' ? 'a holding without a name' : read.from}, {fullDate(read.madeOn)}.{' '}
-        {isDone ? `${fresh} taken in, as bought today.` : `${fresh} of ${read.animals.length} can come in.`}
+        {say('From {value}, {date}. {value2}', {
+          value: read.from === '' ? say('a holding without a name') : read.from,
+          date: fullDate(read.madeOn),
+          value2: isDone
+            ? say('{fresh} taken in, as bought today.', { fresh })
+            : say('{fresh} of {n} can come in.', { fresh, n: read.animals.length }),
+        })}
       </p>
       <PlainTable>
         <thead>
           <tr>
-            <th>Animal</th>
-            <th>What happens</th>
+            <th>{say('Animal')}</th>
+            <th>{say('What happens')}</th>
           </tr>
         </thead>
         <tbody>
@@ -127,12 +139,14 @@ function What({ looked: { read, isDone }, isBusy, onTake }: WhatProps) {
                 {a.number}
                 <Small>
                   {fieldWord(a, a.bornOn === null ? undefined : dayOf(read.madeOn) - dayOf(a.bornOn))}
-                  {a.bornOn === null ? '' : `, born ${fullDate(a.bornOn)}`}
+                  {a.bornOn === null ? '' : say(', born {date}', { date: fullDate(a.bornOn) })}
                 </Small>
               </td>
               <td>
-                {isDone && a.status === 'new' ? 'taken in' : STATUS_WORDS[a.status]}
-                {a.status === 'new' ? `, ${countText(a.history, 'entry', 'entries')} of history` : ''}
+                {isDone && a.status === 'new' ? say('taken in') : STATUS_WORDS[a.status]}
+                {a.status === 'new'
+                  ? say(', {history} {history, plural, one {entry} other {entries}} of history', { history: a.history })
+                  : ''}
                 {a.message === null ? null : <Small>{a.message}</Small>}
               </td>
             </tr>
@@ -142,7 +156,7 @@ function What({ looked: { read, isDone }, isBusy, onTake }: WhatProps) {
       {isDone ? null : (
         <Row style={{ marginTop: 12 }}>
           <Button kind="main" isDisabled={fresh === 0 || isBusy} onPress={onTake}>
-            Take in {countText(fresh, 'animal', 'animals')}
+            {say('Take in {fresh} {fresh, plural, one {animal} other {animals}}', { fresh })}
           </Button>
         </Row>
       )}

@@ -1,35 +1,35 @@
-import { listed } from '@yaylak/contract';
+import { listed, say } from '@yaylak/contract';
 import type { RowFault } from '@yaylak/core';
 
 const FIELD_WORDS: Readonly<Record<RowFault['field'], string>> = {
-  number: 'number',
-  on: 'date',
-  weight: 'weight',
-  carcass: 'carcass weight',
-  shape: 'shape',
-  fat: 'fat',
-  price: 'price for the head',
-  deducted: 'taken off',
+  number: say('number'),
+  on: say('date'),
+  weight: say('weight'),
+  carcass: say('carcass weight'),
+  shape: say('shape'),
+  fat: say('fat'),
+  price: say('price for the head'),
+  deducted: say('taken off'),
   method: 'method',
-  colour: 'tag colour',
-  electronic: 'electronic number',
-  name: 'name',
-  species: 'species',
-  sex: 'sex',
-  bornOn: 'birth date',
-  dam: 'dam',
-  sire: 'sire',
-  birthType: 'born as',
-  rearingType: 'reared as',
-  group: 'group',
-  tattoo: 'tattoo',
-  breed: 'breed',
-  bought: 'bought for',
-  arrivedOn: 'arrived on',
-  arrivedBy: 'came by',
-  leftOn: 'left on',
-  leftHow: 'how it left',
-  notes: 'notes',
+  colour: say('tag colour'),
+  electronic: say('electronic number'),
+  name: say('name'),
+  species: say('species'),
+  sex: say('sex'),
+  bornOn: say('birth date'),
+  dam: say('dam'),
+  sire: say('sire'),
+  birthType: say('born as'),
+  rearingType: say('reared as'),
+  group: say('group'),
+  tattoo: say('tattoo'),
+  breed: say('breed'),
+  bought: say('bought for'),
+  arrivedOn: say('arrived on'),
+  arrivedBy: say('came by'),
+  leftOn: say('left on'),
+  leftHow: say('how it left'),
+  notes: say('notes'),
 };
 
 export const fieldWord = (field: RowFault['field']): string => FIELD_WORDS[field];
@@ -59,22 +59,29 @@ export function entryFieldWord(field: string | undefined): string {
 export function faultWords({ value, reason, known, field }: RowFault): string {
   switch (reason) {
     case 'missing':
-      return 'is empty; it is needed';
+      return say('is empty; it is needed');
     case 'not-a-number':
-      return `“${value}” is not a number; write 27.2 or 27,2`;
+      return say('“{value}” is not a number; write 27.2 or 27,2', { value });
     case 'not-a-date':
-      return `“${value}” is not a real date; write 2026-03-31 or 31.03.2026`;
+      return say('“{value}” is not a real date; write 2026-03-31 or 31.03.2026', { value });
     case 'not-a-whole-number':
-      return `“${value}” is not a whole number`;
+      return say('“{value}” is not a whole number', { value });
     case 'unknown-animal':
-      return `no animal is tagged “${value}”; add it first, or correct the number`;
+      return say('no animal is tagged “{value}”; add it first, or correct the number', { value });
     case 'several-animals':
-      return `several animals are tagged “${value}”; use the electronic number`;
+      return say('several animals are tagged “{value}”; use the electronic number', { value });
     case 'below-zero':
-      return `“${value}” is under 0; write what it is without a sign`;
+      return say('“{value}” is under 0; write what it is without a sign', { value });
     case 'stands-twice':
-      return `“${value}” stands in lines ${listed(known ?? [])}, and they differ; leave the right one, or correct the number`;
+      return say('“{value}” stands in lines {listed}, and they differ; leave the right one, or correct the number', {
+        value,
+        listed: listed(known ?? []),
+      });
     case 'unknown-word':
-      return `“${value}” is not a ${FIELD_WORDS[field]} known here; use ${(known ?? []).join(', ')}`;
+      return say('“{value}” is not a {field} known here; use {list}', {
+        value,
+        field: FIELD_WORDS[field],
+        list: (known ?? []).join(', '),
+      });
   }
 }

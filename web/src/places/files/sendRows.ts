@@ -3,6 +3,7 @@ import type { Kilograms, ReadingDoubt } from '@yaylak/core';
 import { ask } from '../../api/client';
 import { newId } from '../../words/ids';
 import { anew, type RowEntries } from './importEntries';
+import { say } from '@yaylak/contract';
 
 export interface DoubtfulWeight {
   readonly animalId: string;
@@ -157,7 +158,7 @@ export async function takeBackEntries(
         type: 'strike',
         on,
         entryId,
-        reason: 'import taken back',
+        reason: say('import taken back'),
         writtenAt,
         writtenBy,
         source: 'import',

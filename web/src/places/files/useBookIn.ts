@@ -1,9 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { MOST_BOOK_BYTES, type BookReadIn, type ReadingBook } from '@yaylak/contract';
+import { MOST_BOOK_BYTES, type BookReadIn, type ReadingBook, say } from '@yaylak/contract';
 import { useState } from 'react';
 import { ask } from '../../api/client';
 import { readAgain } from '../../api/readAgain';
-import { countText } from '../../words/format';
 
 const ASK_AGAIN_MS = 300;
 const reading = async (): Promise<ReadingBook | null> =>
@@ -35,7 +34,10 @@ export function useBookIn(): BookIn {
     if (file.size > MOST_BOOK_BYTES)
       return setSaid({
         isGood: false,
-        words: `“${file.name}” has ${Math.round(file.size / 1_000_000)} MB; a book has up to ${MOST_BOOK_BYTES / 1_000_000}. Choose the file that was written with “The whole book”.`,
+        words: say(
+          '“{name}” has {n} MB; a book has up to {n2}. Choose the file that was written with “The whole book”.',
+          { name: file.name, n: Math.round(file.size / 1_000_000), n2: MOST_BOOK_BYTES / 1_000_000 },
+        ),
       });
     const controller = new AbortController();
     setSaid(undefined);
@@ -45,7 +47,10 @@ export function useBookIn(): BookIn {
       const done = await ask<BookReadIn>('/api/book', { method: 'POST', file, signal: controller.signal });
       setSaid({
         isGood: true,
-        words: `Read in: ${countText(done.animals, 'animal', 'animals')}, ${countText(done.entries, 'entry', 'entries')}.`,
+        words: say(
+          'Read in: {animals} {animals, plural, one {animal} other {animals}}, {entries} {entries, plural, one {entry} other {entries}}.',
+          { animals: done.animals, entries: done.entries },
+        ),
       });
     } catch (error) {
       setSaid(
@@ -70,6 +75,6 @@ async function stopped(): Promise<BookIn['said']> {
   while ((await reading()) !== null) await new Promise((resolve) => setTimeout(resolve, ASK_AGAIN_MS));
   const { about } = await ask<{ readonly about: { readonly animals: number } }>('/api/holding');
   return about.animals === 0
-    ? { isGood: true, words: 'Stopped. Nothing of it was read in.' }
-    : { isGood: true, words: 'It was read in before it could be stopped.' };
+    ? { isGood: true, words: say('Stopped. Nothing of it was read in.') }
+    : { isGood: true, words: say('It was read in before it could be stopped.') };
 }

@@ -11,13 +11,14 @@ import { useState } from 'react';
 import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
 import { readAgain } from '../../api/readAgain';
 import { useUndo } from '../../parts/Undo';
-import { countText } from '../../words/format';
+
 import type { Preview } from './importer';
 import { importWorker } from './importWorkerClient';
 import type { Encoding, FileTable } from '../../adapters/files/readTable';
 import { refusedWords } from '../../adapters/files/refusedWords';
 import { telling } from '../../adapters/telling';
 import type { RowOutcome } from './sendRows';
+import { say } from '@yaylak/contract';
 
 interface Opened {
   readonly name: string;
@@ -61,7 +62,7 @@ export interface ImportState {
 }
 
 /** A file that was brought in, as something to take back. */
-const undoKey = ({ keptIds }: Preview): string => `import ${keptIds[0] ?? ''}`;
+const undoKey = ({ keptIds }: Preview): string => say('import {n}', { n: keptIds[0] ?? '' });
 const mappingKey = (kind: ImportKind, headings: readonly string[]): string =>
   `yaylak-import ${kind} ${headings.join('|')}`;
 
@@ -103,7 +104,11 @@ export function useImport(first: ImportKind): ImportState {
     try {
       return await telling((n: number, of: number) => setProgress({ done: n, of }), work);
     } catch (error) {
-      setProblem(`${(error as Error).message} What was taken in before stays; the same file again takes the rest.`);
+      setProblem(
+        say('{message} What was taken in before stays; the same file again takes the rest.', {
+          message: (error as Error).message,
+        }),
+      );
       return undefined;
     } finally {
       setProgress(undefined);
@@ -166,7 +171,10 @@ export function useImport(first: ImportKind): ImportState {
     setDone(result);
     if (result.keptIds.length > 0)
       undo.keep({
-        done: `Took in ${countText(linesOf(result, 'kept').length, 'row', 'rows')} of “${opened.name}”`,
+        done: say('Took in {n} {n, plural, one {row} other {rows}} of “{name}”', {
+          n: linesOf(result, 'kept').length,
+          name: opened.name,
+        }),
         undo: { kind: 'strike', entries: result.keptIds.map((id) => ({ id, on: holding?.today ?? '' })) },
         key: undoKey(result),
       });
@@ -181,7 +189,10 @@ export function useImport(first: ImportKind): ImportState {
     startOver();
     if (done) undo.forget(undoKey(done));
     undo.say(
-      `Taken back: ${countText(back.struck, 'entry', 'entries')} of the file struck out.${back.refused.length > 0 ? ` Some stay. ${back.refused.join(' ')}` : ''}`,
+      say('Taken back: {struck} {struck, plural, one {entry} other {entries}} of the file struck out.{value}', {
+        struck: back.struck,
+        value: back.refused.length > 0 ? ` ${say('Some stay. {list}', { list: back.refused.join(' ') })}` : '',
+      }),
     );
     void readAgain(client);
   };

@@ -11,6 +11,7 @@ import { useUnsaved } from '../../parts/unsaved';
 import type { SaveHolding } from '../../parts/useSaveHolding';
 import { FAT_GROUP_WORDS } from '../../words/results';
 import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly holding: HoldingView;
@@ -39,18 +40,18 @@ export function Breeds({ holding, onSave }: Props) {
   return (
     <Panel>
       <Row style={{ justifyContent: 'space-between' }}>
-        <h2>Breeds and kinds</h2>
-        <Choice label="Breeds of" isLabelHidden value={species} options={speciesOptions} onChange={setSpecies} />
+        <h2>{say('Breeds and kinds')}</h2>
+        <Choice label={say('Breeds of')} isLabelHidden value={species} options={speciesOptions} onChange={setSpecies} />
       </Row>
       {breeds.length > 0 ? (
-        <LineTable aria-label="Breeds">
+        <LineTable aria-label={say('Breeds')}>
           <tbody>
             {breeds.map((b) => (
               <tr key={b.name}>
                 <td>{b.name}</td>
                 <td>
                   <Choice
-                    label={`How early ${b.name} lays on fat`}
+                    label={say('How early {name} lays on fat', { name: b.name })}
                     isLabelHidden
                     value={b.fatGroup}
                     options={GROUPS}
@@ -60,10 +61,10 @@ export function Breeds({ holding, onSave }: Props) {
                 <td>
                   <Button
                     kind="quiet"
-                    aria-label={`Take out the breed ${b.name}`}
+                    aria-label={say('Take out the breed {name}', { name: b.name })}
                     onPress={() => void save(breeds.filter((x) => x.name !== b.name))}
                   >
-                    Take out
+                    {say('Take out')}
                   </Button>
                 </td>
               </tr>
@@ -78,21 +79,22 @@ export function Breeds({ holding, onSave }: Props) {
         }}
       >
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Field label="Breed or kind" value={name} onChange={setName} list="breed-names" />
+          <Field label={say('Breed or kind')} value={name} onChange={setName} list="breed-names" />
           <datalist id="breed-names">
             {unnamed.map((s) => (
               <option key={s} value={s} />
             ))}
           </datalist>
-          <Choice label="Lays on fat" value={group} options={GROUPS} onChange={setGroup} />
+          <Choice label={say('Lays on fat')} value={group} options={GROUPS} onChange={setGroup} />
           <Button type="submit" isDisabled={name.trim() === ''}>
-            Add the breed
+            {say('Add the breed')}
           </Button>
         </Row>
       </form>
       <Small>
-        Written as on the animals. One not listed counts as the species usually does (
-        {FAT_GROUP_WORDS[holding.species[species].selling.fatGroup]}).
+        {say('Written as on the animals. One not listed counts as the species usually does ({fat}).', {
+          fat: FAT_GROUP_WORDS[holding.species[species].selling.fatGroup],
+        })}
       </Small>
       {problem ? <p role="alert">{problem}</p> : null}
     </Panel>

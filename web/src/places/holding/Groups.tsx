@@ -10,6 +10,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { useUnsaved } from '../../parts/unsaved';
 import { useUndo } from '../../parts/Undo';
 import { newId } from '../../words/ids';
+import { say } from '@yaylak/contract';
 
 /** The groups animals can be in. */
 export function Groups() {
@@ -41,33 +42,37 @@ export function Groups() {
     doing(async () => {
       const made = await send<GroupView>('/api/groups', 'POST', { id: newId(), name: name.trim() });
       setName('');
-      return { done: `Made the group “${made.name}”`, undo: () => send(`/api/groups/${made.id}`, 'DELETE') };
+      return {
+        done: say('Made the group “{name}”', { name: made.name }),
+        undo: () => send(`/api/groups/${made.id}`, 'DELETE'),
+      };
     });
   const setClosed = (group: GroupView, isClosed: boolean): Promise<void> =>
     doing(async () => {
       const path = `/api/groups/${group.id}`;
       const { version } = await send<GroupView>(path, 'PATCH', { version: group.version, isClosed });
       return {
-        done: `${isClosed ? 'Closed' : 'Opened'} the group “${group.name}”`,
+        done: say('{value} the group “{name}”', { value: isClosed ? say('Closed') : say('Opened'), name: group.name }),
         undo: () => send(path, 'PATCH', { version, isClosed: !isClosed }),
       };
     });
 
   return (
     <Panel>
-      <h2>Groups</h2>
+      <h2>{say('Groups')}</h2>
       {data?.map((g) => (
         <Row key={g.id} style={{ justifyContent: 'space-between' }}>
           <span>
-            {g.name} <Small as="span">{g.isClosed ? 'closed' : `${g.present} here`}</Small>
+            {g.name}{' '}
+            <Small as="span">{g.isClosed ? say('closed') : say('{present} here', { present: g.present })}</Small>
           </span>
           {g.present === 0 ? (
             <Button
               kind="quiet"
-              aria-label={`${g.isClosed ? 'Open again' : 'Close'}: ${g.name}`}
+              aria-label={`${g.isClosed ? say('Open again') : say('Close')}: ${g.name}`}
               onPress={() => void setClosed(g, !g.isClosed)}
             >
-              {g.isClosed ? 'Open again' : 'Close'}
+              {g.isClosed ? say('Open again') : say('Close')}
             </Button>
           ) : null}
         </Row>
@@ -79,9 +84,9 @@ export function Groups() {
           void make();
         }}
       >
-        <Field label="New group" value={name} onChange={setName} error={problem} />
+        <Field label={say('New group')} value={name} onChange={setName} error={problem} />
         <Button type="submit" isDisabled={name.trim() === ''}>
-          Make it
+          {say('Make it')}
         </Button>
       </form>
     </Panel>

@@ -21,6 +21,7 @@ import { Groups } from './Groups';
 import { Hands } from './Hands';
 import { SpeciesFigures } from './SpeciesFigures';
 import { Standards } from './Standards';
+import { say } from '@yaylak/contract';
 
 /** The holding's own settings. */
 export function HoldingPage() {
@@ -30,36 +31,46 @@ export function HoldingPage() {
   const navigate = useNavigate();
   const [species, setSpecies] = useState<Species>(useFirstSpecies());
   if (!data)
-    return <Page title="Holding">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+    return (
+      <Page title={say('Holding')}>
+        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}
+      </Page>
+    );
   const { about } = data;
   return (
     <Page
-      title="Holding"
+      title={say('Holding')}
       aside={
         <>
           <Panel>
-            <h2>In and out</h2>
-            <Small>Bring lists in from files, write the book out, keep a copy of it elsewhere.</Small>
+            <h2>{say('In and out')}</h2>
+            <Small>{say('Bring lists in from files, write the book out, keep a copy of it elsewhere.')}</Small>
             <Row style={{ marginTop: 12 }}>
-              <Button onPress={() => void navigate('/holding/files')}>Files in and out</Button>
+              <Button onPress={() => void navigate('/holding/files')}>{say('Files in and out')}</Button>
             </Row>
           </Panel>
           <Groups />
           <Hands />
           <PointsPanel key={data.version} weights={data.pointsWeights} />
           <Panel>
-            <h2>About</h2>
-            <p>Yaylak {about.version}</p>
+            <h2>{say('About')}</h2>
+            <p>{say('Yaylak {version}', { version: about.version })}</p>
             <Small>
-              {about.animals} animals, {about.entries} entries. {about.backups} backups beside the book.
+              {say('{animals} animals, {entries} entries. {backups} backups beside the book.', {
+                animals: about.animals,
+                entries: about.entries,
+                backups: about.backups,
+              })}
             </Small>
             <Small>
-              The book lies in the folder that was printed when Yaylak started. Copy that folder while Yaylak is
-              stopped, or write the whole book out under In and out.
+              {say(
+                'The book lies in the folder that was printed when Yaylak started. Copy that folder while Yaylak is stopped, or write the whole book out under In and out.',
+              )}
             </Small>
             <Small>
-              Suggestions are arithmetic on your own figures. For remedies, surgery, transport and welfare the label,
-              the vet and the local rules decide.
+              {say(
+                'Suggestions are arithmetic on your own figures. For remedies, surgery, transport and welfare the label, the vet and the local rules decide.',
+              )}
             </Small>
           </Panel>
         </>
@@ -69,8 +80,8 @@ export function HoldingPage() {
       <Basics key={data.version} holding={data} onSave={save} />
       <Panel>
         <Row style={{ justifyContent: 'space-between' }}>
-          <h2>Figures of the species</h2>
-          <Choice label="Species" isLabelHidden value={species} options={speciesOptions} onChange={setSpecies} />
+          <h2>{say('Figures of the species')}</h2>
+          <Choice label={say('Species')} isLabelHidden value={species} options={speciesOptions} onChange={setSpecies} />
         </Row>
         <SpeciesFigures key={`${species} ${data.version}`} species={species} holding={data} onSave={save} />
       </Panel>
@@ -99,7 +110,7 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
   useUnsaved(isChanged);
   return (
     <Panel>
-      <h2>The holding</h2>
+      <h2>{say('The holding')}</h2>
       <form
         onSubmit={(e) => {
           e.preventDefault();
@@ -107,13 +118,13 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
           void onSave(keepsFigures ? { ...draft, keepsFigures } : draft).then(setProblem);
         }}
       >
-        <Small style={{ marginTop: 12 }}>What you keep</Small>
+        <Small style={{ marginTop: 12 }}>{say('What you keep')}</Small>
         <SpeciesTicks value={draft.keeps} onChange={(keeps) => setDraft({ ...draft, keeps: [...keeps] })} />
         <Row $gap={3} style={{ alignItems: 'flex-end', marginTop: 12 }}>
-          <Field label="Name" value={draft.name} onChange={(name) => setDraft({ ...draft, name })} />
-          <Field label="Your name" value={draft.keeper} onChange={(keeper) => setDraft({ ...draft, keeper })} />
+          <Field label={say('Name')} value={draft.name} onChange={(name) => setDraft({ ...draft, name })} />
+          <Field label={say('Your name')} value={draft.keeper} onChange={(keeper) => setDraft({ ...draft, keeper })} />
           <Choice
-            label="Weights in"
+            label={say('Weights in')}
             value={draft.unit}
             options={[
               ['kg', 'kilograms'],
@@ -122,33 +133,35 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
             onChange={(unit: WeightUnit) => setDraft({ ...draft, unit })}
           />
           <Choice
-            label="Dates typed as"
+            label={say('Dates typed as')}
             value={draft.dateOrder}
             options={[
-              ['day-month', 'day, month, year'],
-              ['month-day', 'month, day, year'],
-              ['year-month', 'year, month, day'],
+              ['day-month', say('day, month, year')],
+              ['month-day', say('month, day, year')],
+              ['year-month', say('year, month, day')],
             ]}
             onChange={(dateOrder: DateOrder) => setDraft({ ...draft, dateOrder })}
           />
           <Field
-            label="Currency"
+            label={say('Currency')}
             value={draft.currency}
             onChange={(currency) => setDraft({ ...draft, currency })}
             style={{ width: 90 }}
           />
           <Button type="submit" kind="main">
-            Save
+            {say('Save')}
           </Button>
         </Row>
         {isOther ? (
           <>
             <Small style={{ marginTop: 12 }}>
-              No figure is converted: what stands in the book as 6.50 {holding.currency} would be read as 6.50{' '}
-              {draft.currency}.
+              {say(
+                'No figure is converted: what stands in the book as 6.50 {currency} would be read as 6.50 {currency2}.',
+                { currency: holding.currency, currency2: draft.currency },
+              )}
             </Small>
             <Tick
-              label={`The figures were meant in ${draft.currency} all along`}
+              label={say('The figures were meant in {currency} all along', { currency: draft.currency })}
               isSelected={meant === draft.currency}
               onChange={(isMeant) => setMeant(isMeant ? draft.currency : undefined)}
             />

@@ -16,6 +16,7 @@ import { fieldLook } from '../../parts/fieldLook';
 import { colour, space } from '../../theme/tokens';
 import { figureLines, fillIn, flatFigures, type FlatFigure } from './figures';
 import type { SaveHolding } from '../../parts/useSaveHolding';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly species: Species;
@@ -25,39 +26,39 @@ interface Props {
 
 /** Breeds have a list of their own. */
 const FIELD_WORDS: Readonly<Record<Exclude<keyof SpeciesSettings, 'breeds'>, string>> = {
-  gestationDays: 'Carrying, days',
-  overdueDays: 'Waited for past the usual range, days',
-  femaleFirstMatingDays: 'First mating of a female, days old',
-  heatCycleDays: 'From heat to heat, days',
-  femalesPerMale: 'Females to one male',
-  waitAfterBirthDays: 'From a birth to the next service, days',
-  standingHeatHours: 'Standing heat, hours',
-  serviceHours: 'Service, hours from the start of standing heat',
-  mating: 'Mating: who, and how heats are judged',
-  pairing: 'Pairs not put together',
-  choosing: 'Choosing: crops and base years',
-  selling: 'Selling: keep, days on feed, fat',
-  grownShare: 'Share of the grown weight by year',
-  season: 'The season, days before or after',
-  tests: 'Tests for young: days after service, finds those in young, and those empty',
-  carrying: 'In young: aims, and what a mistake costs',
-  carryingSteps: 'Steps before a birth',
-  rearing: 'From the birth to weaning',
-  condition: 'Condition: scores wanted',
-  scoring: 'Rhythm of scoring, days',
-  weaningDays: 'Weaning, days old',
-  standardAgesDays: 'Ages a weight is set to, days',
-  birthWeightKg: 'Usual birth weight by litter size',
-  readingSdShare: 'Gut fill and scale, share of body weight',
-  perCmHeightKg: 'Weight for a centimetre of height at the withers',
-  longestCm: 'Longest body measure taken, cm',
-  matureWeightKg: 'Weight when grown',
-  heaviestKg: 'Heaviest reading taken',
-  fastestGainKgPerDay: 'Fastest gain a day',
-  growthFactors: 'Like-for-like factors',
-  weighing: 'Weighing rhythm, days old',
-  identifiersAdvised: 'Tags an animal should wear',
-  numberTemplate: 'Template of new numbers',
+  gestationDays: say('Carrying, days'),
+  overdueDays: say('Waited for past the usual range, days'),
+  femaleFirstMatingDays: say('First mating of a female, days old'),
+  heatCycleDays: say('From heat to heat, days'),
+  femalesPerMale: say('Females to one male'),
+  waitAfterBirthDays: say('From a birth to the next service, days'),
+  standingHeatHours: say('Standing heat, hours'),
+  serviceHours: say('Service, hours from the start of standing heat'),
+  mating: say('Mating: who, and how heats are judged'),
+  pairing: say('Pairs not put together'),
+  choosing: say('Choosing: crops and base years'),
+  selling: say('Selling: keep, days on feed, fat'),
+  grownShare: say('Share of the grown weight by year'),
+  season: say('The season, days before or after'),
+  tests: say('Tests for young: days after service, finds those in young, and those empty'),
+  carrying: say('In young: aims, and what a mistake costs'),
+  carryingSteps: say('Steps before a birth'),
+  rearing: say('From the birth to weaning'),
+  condition: say('Condition: scores wanted'),
+  scoring: say('Rhythm of scoring, days'),
+  weaningDays: say('Weaning, days old'),
+  standardAgesDays: say('Ages a weight is set to, days'),
+  birthWeightKg: say('Usual birth weight by litter size'),
+  readingSdShare: say('Gut fill and scale, share of body weight'),
+  perCmHeightKg: say('Weight for a centimetre of height at the withers'),
+  longestCm: say('Longest body measure taken, cm'),
+  matureWeightKg: say('Weight when grown'),
+  heaviestKg: say('Heaviest reading taken'),
+  fastestGainKgPerDay: say('Fastest gain a day'),
+  growthFactors: say('Like-for-like factors'),
+  weighing: say('Weighing rhythm, days old'),
+  identifiersAdvised: say('Tags an animal should wear'),
+  numberTemplate: say('Template of new numbers'),
 };
 
 /** The field in words, weights with the unit they are typed in. */
@@ -88,7 +89,12 @@ export function SpeciesFigures({ species, holding, onSave }: Props) {
       const isText = path === 'numberTemplate' || path.endsWith('.name') || chosen.has(path);
       const number = readTypedNumber(typed);
       if (!isText && number.kind === 'refused')
-        return setProblem(`${wordsOf(field as keyof typeof FIELD_WORDS, unit)}: “${typed}” is not a number.`);
+        return setProblem(
+          say('{words}: “{typed}” is not a number.', {
+            words: wordsOf(field as keyof typeof FIELD_WORDS, unit),
+            typed,
+          }),
+        );
       own = fillIn(
         { ...settings, ...own },
         own,
@@ -137,12 +143,14 @@ export function SpeciesFigures({ species, holding, onSave }: Props) {
                 ))}
                 {field in overridden ? (
                   <Button kind="quiet" onPress={() => void reset(field)}>
-                    Own figure. Back to{' '}
-                    {JSON.stringify(SPECIES_TABLE[species][field]).length < 40
-                      ? flatFigures(field, SPECIES_TABLE[species][field], unit)
-                          .map((f) => f.value)
-                          .join(', ')
-                      : 'the shipped ones'}
+                    {say('Own figure. Back to {value}', {
+                      value:
+                        JSON.stringify(SPECIES_TABLE[species][field]).length < 40
+                          ? flatFigures(field, SPECIES_TABLE[species][field], unit)
+                              .map((f) => f.value)
+                              .join(', ')
+                          : say('the shipped ones'),
+                    })}
                   </Button>
                 ) : null}
               </td>
@@ -153,7 +161,7 @@ export function SpeciesFigures({ species, holding, onSave }: Props) {
       {problem ? <p role="alert">{problem}</p> : null}
       <Row style={{ marginTop: 12 }}>
         <Button type="submit" kind="main" isDisabled={Object.keys(draft).length === 0}>
-          Save the figures
+          {say('Save the figures')}
         </Button>
       </Row>
     </form>

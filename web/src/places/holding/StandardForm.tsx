@@ -1,4 +1,4 @@
-import { StandardSetting } from '@yaylak/contract';
+import { StandardSetting, say } from '@yaylak/contract';
 import { LOOK_POINTS, SEXES, type Sex, type Species, type StandardRule } from '@yaylak/core';
 import { Button } from '../../parts/Button';
 import { FieldRow } from '../../parts/form/FieldRow';
@@ -56,7 +56,7 @@ export function StandardForm({ species, standard, onSave, onDone }: Props) {
   const form = useTypedForm<Typed>({
     start: typedOf(standard),
     made: (typed) => [{ shape: StandardSetting, value: made(typed) }],
-    words: { name: 'Give it a name of up to 40 letters.', fails: 'Use fewer words.' },
+    words: { name: say('Give it a name of up to 40 letters.'), fails: say('Use fewer words.') },
   });
   const kind = form.watch('kind');
   return (
@@ -70,18 +70,18 @@ export function StandardForm({ species, standard, onSave, onDone }: Props) {
         form.reset(typedOf(standard));
         onDone();
       }}
-      submit={standard ? 'Save' : 'Add it'}
-      more={standard ? <Button onPress={onDone}>Leave it</Button> : null}
+      submit={standard ? say('Save') : say('Add it')}
+      more={standard ? <Button onPress={onDone}>{say('Leave it')}</Button> : null}
     >
       <FieldRow $gap={3}>
-        <FormField name="name" label="Standard" placeholder="Ears" />
-        <FormField name="fails" label="It fails when" placeholder="torn, carried low" />
+        <FormField name="name" label={say('Standard')} placeholder={say('Ears')} />
+        <FormField name="fails" label={say('It fails when')} placeholder={say('torn, carried low')} />
         {standard ? null : (
           <FormChoice
             name="kind"
-            label="Judged by"
+            label={say('Judged by')}
             options={[
-              ['go', 'go or no-go'],
+              ['go', say('go or no-go')],
               ['points', '0 to 5 points'],
             ]}
           />
@@ -89,19 +89,19 @@ export function StandardForm({ species, standard, onSave, onDone }: Props) {
         {kind === 'points' ? (
           <FormChoice
             name="least"
-            label="Fails under"
+            label={say('Fails under')}
             options={[['', 'never'], ...POINTS.map((n) => [String(n), `${n} points`] as const)]}
           />
         ) : null}
         <FormChoice
           name="rule"
-          label="Whose rule"
+          label={say('Whose rule')}
           options={[
-            ['own', 'our own'],
+            ['own', say('our own')],
             ['pedigree', 'pedigree'],
           ]}
         />
-        <FormChoice name="of" label="Asked of" options={OF.map(([key, words]) => [key, words])} />
+        <FormChoice name="of" label={say('Asked of')} options={OF.map(([key, words]) => [key, words])} />
       </FieldRow>
     </SendForm>
   );

@@ -11,6 +11,7 @@ import type { SaveHolding } from '../../parts/useSaveHolding';
 import { colour, space } from '../../theme/tokens';
 import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
 import { StandardForm } from './StandardForm';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly holding: HoldingView;
@@ -18,7 +19,7 @@ interface Props {
 }
 
 const pointsText = ({ least }: StandardSetting): string =>
-  least === undefined ? '0 to 5 points' : `0 to 5 points, fails under ${least}`;
+  least === undefined ? '0 to 5 points' : say('0 to 5 points, fails under {least}', { least });
 
 /** What animals are looked over for; each holding makes its own of it. */
 export function Standards({ holding, onSave }: Props) {
@@ -42,10 +43,16 @@ export function Standards({ holding, onSave }: Props) {
   return (
     <Panel>
       <Row style={{ justifyContent: 'space-between' }}>
-        <h2>Standards of the look-over</h2>
-        <Choice label="Standards of" isLabelHidden value={species} options={speciesOptions} onChange={setSpecies} />
+        <h2>{say('Standards of the look-over')}</h2>
+        <Choice
+          label={say('Standards of')}
+          isLabelHidden
+          value={species}
+          options={speciesOptions}
+          onChange={setSpecies}
+        />
       </Row>
-      <List aria-label="Standards">
+      <List aria-label={say('Standards')}>
         {own.map((s, i) => (
           <li key={s.id}>
             {changed === s.id ? (
@@ -58,25 +65,35 @@ export function Standards({ holding, onSave }: Props) {
             ) : (
               <>
                 <span>
-                  <b>{s.name}</b>, {s.kind === 'go' ? 'go or no-go' : pointsText(s)}
-                  {s.rule === 'pedigree' ? ', pedigree rule' : ''}
-                  {s.sexes.length === SEXES.length ? '' : `, ${s.sexes.join(' and ')} only`}
+                  <b>{s.name}</b>, {s.kind === 'go' ? say('go or no-go') : pointsText(s)}
+                  {s.rule === 'pedigree' ? say(', pedigree rule') : ''}
+                  {s.sexes.length === SEXES.length
+                    ? ''
+                    : say(', {list} only', { list: s.sexes.join(` ${say('and')} `) })}
                   <Small>{s.fails}</Small>
                 </span>
                 <Row>
                   {i > 0 ? (
-                    <Button kind="quiet" aria-label={`Move the standard ${s.name} up`} onPress={() => void moveUp(s)}>
-                      Up
+                    <Button
+                      kind="quiet"
+                      aria-label={say('Move the standard {name} up', { name: s.name })}
+                      onPress={() => void moveUp(s)}
+                    >
+                      {say('Up')}
                     </Button>
                   ) : null}
-                  <Button kind="quiet" aria-label={`Change the standard ${s.name}`} onPress={() => setChanged(s.id)}>
-                    Change
+                  <Button
+                    kind="quiet"
+                    aria-label={say('Change the standard {name}', { name: s.name })}
+                    onPress={() => setChanged(s.id)}
+                  >
+                    {say('Change')}
                   </Button>
                   <AskButton
                     kind="quiet"
-                    label="Take out"
-                    name={`Take out the standard ${s.name}`}
-                    ask={`Count ${s.name} no more?`}
+                    label={say('Take out')}
+                    name={say('Take out the standard {name}', { name: s.name })}
+                    ask={say('Count {name} no more?', { name: s.name })}
                     onConfirm={() => void saveNow(withChanged({ ...s, isOut: true }))}
                   />
                 </Row>
@@ -87,20 +104,22 @@ export function Standards({ holding, onSave }: Props) {
       </List>
       {out.length > 0 ? (
         <>
-          <h3>Taken out</h3>
-          <List aria-label="Standards taken out">
+          <h3>{say('Taken out')}</h3>
+          <List aria-label={say('Standards taken out')}>
             {out.map((s) => (
               <li key={s.id}>
                 <span>
                   <b>{s.name}</b>
-                  <Small>Not asked for. What was seen stays with the animals and counts again once it is back.</Small>
+                  <Small>
+                    {say('Not asked for. What was seen stays with the animals and counts again once it is back.')}
+                  </Small>
                 </span>
                 <Button
                   kind="quiet"
-                  aria-label={`Put back the standard ${s.name}`}
+                  aria-label={say('Put back the standard {name}', { name: s.name })}
                   onPress={() => void saveNow(withChanged({ ...s, isOut: false }))}
                 >
-                  Put back
+                  {say('Put back')}
                 </Button>
               </li>
             ))}
@@ -116,9 +135,9 @@ export function Standards({ holding, onSave }: Props) {
         />
       ) : null}
       <Small>
-        One that fails a pedigree rule is put forward for the second string, one that fails a rule of your own to be
-        sold. The first failed in this order decides. Animals that failed a standard you take out stand in the ranking
-        again.
+        {say(
+          'One that fails a pedigree rule is put forward for the second string, one that fails a rule of your own to be sold. The first failed in this order decides. Animals that failed a standard you take out stand in the ranking again.',
+        )}
       </Small>
       {problem ? <p role="alert">{problem}</p> : null}
     </Panel>

@@ -14,9 +14,10 @@ import { Empty } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { entryWords } from '../../words/entryWords';
-import { countText, fullDate } from '../../words/format';
+import { fullDate } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { PlainList } from '../../parts/PlainList';
+import { say } from '@yaylak/contract';
 
 const SHOWN = 200;
 
@@ -32,49 +33,59 @@ export function KeptPage() {
   const queue = items.filter((i) => i.state === 'waiting');
   return (
     <Page
-      title="Kept here"
+      title={say('Kept here')}
       lead={
         waiting + refused.length === 0
-          ? 'Everything written on this device is in the book'
-          : `${countText(waiting, 'entry waits', 'entries wait')} for the server, ${countText(refused.length, 'was', 'were')} not taken`
+          ? say('Everything written on this device is in the book')
+          : say(
+              '{waiting} {waiting, plural, one {entry waits} other {entries wait}} for the server, {n} {n, plural, one {was} other {were}} not taken',
+              { waiting, n: refused.length },
+            )
       }
       actions={
         waiting > 0 ? (
           <Button kind="main" onPress={() => void outbox.flush()}>
-            Try to send now
+            {say('Try to send now')}
           </Button>
         ) : undefined
       }
     >
       {waiting + refused.length === 0 ? (
-        <Empty title="Nothing is kept here">
-          What is written with no server in reach is kept on this device and sent by itself, in order, when it is back.
+        <Empty title={say('Nothing is kept here')}>
+          {say(
+            'What is written with no server in reach is kept on this device and sent by itself, in order, when it is back.',
+          )}
         </Empty>
       ) : null}
       {isSafe === false ? (
         <Small>
-          The browser may clear what is kept here when the disk runs full. Installing Yaylak as an app, from the
-          browser’s menu, usually stops that.
+          {say(
+            'The browser may clear what is kept here when the disk runs full. Installing Yaylak as an app, from the browser’s menu, usually stops that.',
+          )}
         </Small>
       ) : null}
       {refused.length > 0 ? (
         <Panel>
-          <h2>Rejected</h2>
-          <Small>Nothing of it is lost. Correct what is wrong and send it again, or drop it if it was a slip.</Small>
-          <List aria-label="Not taken">
+          <h2>{say('Rejected')}</h2>
+          <Small>
+            {say('Nothing of it is lost. Correct what is wrong and send it again, or drop it if it was a slip.')}
+          </Small>
+          <List aria-label={say('Not taken')}>
             {refused.map((item) => (
               <li key={item.key}>
                 <What item={item} />
                 <b>{item.message}</b>
                 <Row>
                   {animalOf(item) ? (
-                    <Button onPress={() => void navigate(`/animals/${animalOf(item) ?? ''}`)}>Open the animal</Button>
+                    <Button onPress={() => void navigate(`/animals/${animalOf(item) ?? ''}`)}>
+                      {say('Open the animal')}
+                    </Button>
                   ) : null}
-                  <Button onPress={() => void outbox.retry(item.key)}>Send again</Button>
+                  <Button onPress={() => void outbox.retry(item.key)}>{say('Send again')}</Button>
                   <AskButton
                     kind="quiet"
-                    label="Drop it"
-                    ask="Drop it for good?"
+                    label={say('Drop it')}
+                    ask={say('Drop it for good?')}
                     onConfirm={() => void outbox.dismiss(item.key)}
                   />
                 </Row>
@@ -85,20 +96,20 @@ export function KeptPage() {
       ) : null}
       {queue.length > 0 ? (
         <Panel>
-          <h2>Waiting to send</h2>
+          <h2>{say('Waiting to send')}</h2>
           <Small>
             {isServerThere
-              ? 'It is on its way.'
-              : 'The server is away. It is tried again by itself, every few seconds; you may close the lid.'}
+              ? say('It is on its way.')
+              : say('The server is away. It is tried again by itself, every few seconds; you may close the lid.')}
           </Small>
-          <List aria-label="Waiting">
+          <List aria-label={say('Waiting')}>
             {queue.slice(0, SHOWN).map((item) => (
               <li key={item.key}>
                 <What item={item} />
               </li>
             ))}
           </List>
-          {queue.length > SHOWN ? <Small>and {queue.length - SHOWN} more</Small> : null}
+          {queue.length > SHOWN ? <Small>{say('and {n} more', { n: queue.length - SHOWN })}</Small> : null}
         </Panel>
       ) : null}
     </Page>
@@ -106,10 +117,10 @@ export function KeptPage() {
 }
 
 const JOB_DEEDS = {
-  change: 'A job was changed',
-  finish: 'A job was finished',
-  resume: 'A job was opened again',
-  discard: 'A job was discarded',
+  change: say('A job was changed'),
+  finish: say('A job was finished'),
+  resume: say('A job was opened again'),
+  discard: say('A job was discarded'),
 } as const;
 
 const animalOf = ({ out }: OutboxItem): string | undefined =>
@@ -123,7 +134,7 @@ function What({ item }: { readonly item: OutboxItem }) {
   const { data: groups } = useQuery(groupsQuery);
   const animals = useMemo(() => new Map(roster?.animals.map((a) => [a.tag.animalId, a])), [roster]);
   const { out } = item;
-  if (out.kind === 'job') return <span>A job was started: {out.job.name}</span>;
+  if (out.kind === 'job') return <span>{say('A job was started: {name}', { name: out.job.name })}</span>;
   if (out.kind !== 'entry') return <span>{JOB_DEEDS[out.kind]}</span>;
   const { entry } = out;
   const animal = animals.get(animalOf(item) ?? '');
@@ -141,7 +152,11 @@ function What({ item }: { readonly item: OutboxItem }) {
             entry.type === 'treatment' ? roster?.products.find((p) => p.id === entry.productId)?.facts.name : undefined,
         })}
         <Small>
-          {fullDate(entry.on)}, written by {entry.writtenBy} at {new Date(entry.writtenAt).toTimeString().slice(0, 5)}
+          {say('{date}, written by {writtenBy} at {part}', {
+            date: fullDate(entry.on),
+            writtenBy: entry.writtenBy,
+            part: new Date(entry.writtenAt).toTimeString().slice(0, 5),
+          })}
         </Small>
       </span>
     </Row>

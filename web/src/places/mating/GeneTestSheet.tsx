@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { GeneTestEntry, type PedigreeView, type TagView } from '@yaylak/contract';
+import { GeneTestEntry, type PedigreeView, type TagView, say } from '@yaylak/contract';
 import { GENE_RESULTS, type GeneResult } from '@yaylak/core';
 import { useWatch } from 'react-hook-form';
 import { holdingQuery } from '../../api/queries';
@@ -19,10 +19,10 @@ interface Props {
 const ANOTHER = '';
 
 const GENE_RESULT_WORDS: Readonly<Record<GeneResult, string>> = {
-  free: 'free',
-  carrier: 'carrier',
-  affected: 'affected',
-  unaffected: 'not affected',
+  free: say('free'),
+  carrier: say('carrier'),
+  affected: say('affected'),
+  unaffected: say('not affected'),
 };
 
 interface Typed {
@@ -51,34 +51,38 @@ function GeneTestForm({ tag, view, onClose, today }: Props & { readonly today: s
       result,
       ...(laboratory.trim() === '' ? {} : { laboratory: laboratory.trim() }),
     }),
-    words: { gene: 'Type which disorder was tested, in up to 40 letters.', on: 'Give the day it was tested.' },
+    words: {
+      gene: say('Type which disorder was tested, in up to 40 letters.'),
+      on: say('Give the day it was tested.'),
+    },
   });
   const chosen = useWatch({ control: asked.form.control, name: 'chosen' });
   return (
-    <Sheet title={`Gene test of ${tag.name ?? tag.text}`} isOpen onClose={onClose}>
-      <EntryForm {...asked} done={() => `Wrote down the test of ${tag.text}`} onDone={onClose}>
+    <Sheet title={say('Gene test of {n}', { n: tag.name ?? tag.text })} isOpen onClose={onClose}>
+      <EntryForm {...asked} done={() => say('Wrote down the test of {text}', { text: tag.text })} onDone={onClose}>
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
           {view.genes.length > 0 ? (
             <FormChoice
               name="chosen"
-              label="Disorder"
+              label={say('Disorder')}
               options={[...view.genes.map((g) => [g, g] as const), [ANOTHER, 'another']]}
             />
           ) : null}
-          {chosen === ANOTHER ? <FormField name="gene" label="Name of the disorder" autoFocus /> : null}
+          {chosen === ANOTHER ? <FormField name="gene" label={say('Name of the disorder')} autoFocus /> : null}
           <FormChoice
             name="result"
-            label="Result"
+            label={say('Result')}
             options={GENE_RESULTS.map((r) => [r, GENE_RESULT_WORDS[r]] as const)}
           />
         </Row>
         <Row $gap={3}>
-          <FormField name="laboratory" label="Laboratory" />
-          <FormField name="on" label="On" type="date" />
+          <FormField name="laboratory" label={say('Laboratory')} />
+          <FormField name="on" label={say('On')} type="date" />
         </Row>
         <Small>
-          Its forebears and young are told from it what they may carry. Free, carrier of one copy, or affected; “not
-          affected” where only that is known, such as of a grown healthy animal.
+          {say(
+            'Its forebears and young are told from it what they may carry. Free, carrier of one copy, or affected; “not affected” where only that is known, such as of a grown healthy animal.',
+          )}
         </Small>
       </EntryForm>
     </Sheet>

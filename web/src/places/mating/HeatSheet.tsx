@@ -12,7 +12,8 @@ import { Tag } from '../../parts/Tag';
 import { isTyping, useWindowKey } from '../../parts/useWindowKey';
 import { useWrite } from '../../parts/useWrite';
 import { colour, space } from '../../theme/tokens';
-import { countText } from '../../words/format';
+
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly view: MatingView;
@@ -54,7 +55,8 @@ export function HeatSheet({ view, onClose }: Props) {
   const seen = all.filter((f) => (ticked.get(f.tag.animalId)?.size ?? 0) > 0);
   const keep = async (isAll: boolean): Promise<void> => {
     const who = isAll ? all : seen;
-    if (who.length === 0) return setProblem('Tick a sign of one of them first, or record that all were looked at.');
+    if (who.length === 0)
+      return setProblem(say('Tick a sign of one of them first, or record that all were looked at.'));
     const refused = await write(
       who.map((f) => ({
         type: 'heat',
@@ -63,19 +65,22 @@ export function HeatSheet({ view, onClose }: Props) {
         at,
         signs: [...(ticked.get(f.tag.animalId) ?? [])],
       })),
-      `Looked at ${countText(who.length, 'female', 'females')}, ${countText(seen.length, 'shows', 'show')} signs of heat`,
+      say(
+        'Looked at {n} {n, plural, one {female} other {females}}, {n2} {n2, plural, one {shows} other {show}} signs of heat',
+        { n: who.length, n2: seen.length },
+      ),
     );
     if (refused.length > 0) return setProblem(refused.join(' '));
     onClose();
   };
   return (
-    <Sheet title="Record heat check" isOpen onClose={onClose} width={760}>
+    <Sheet title={say('Record heat check')} isOpen onClose={onClose} width={760}>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-        <Field label="When" type="datetime-local" value={at} onChange={setAt} />
+        <Field label={say('When')} type="datetime-local" value={at} onChange={setAt} />
         <Choice
-          label="Group"
+          label={say('Group')}
           value={groupId}
-          options={[['', 'all of them'], ...view.groups.map((g) => [g.id, g.name] as const)]}
+          options={[['', say('all of them')], ...view.groups.map((g) => [g.id, g.name] as const)]}
           onChange={(id) => {
             setGroupId(id);
             setChosen(0);
@@ -83,13 +88,13 @@ export function HeatSheet({ view, onClose }: Props) {
         />
       </Row>
       <Two>
-        <ul role="listbox" aria-label="Females" tabIndex={0}>
+        <ul role="listbox" aria-label={say('Females')} tabIndex={0}>
           {all.map((f, i) => (
             <li
               key={f.tag.animalId}
               role="option"
               aria-selected={f === female}
-              aria-label={`${f.tag.text}${f.tag.name ? ` ${f.tag.name}` : ''}, ${countText(ticked.get(f.tag.animalId)?.size ?? 0, 'sign', 'signs')}`}
+              aria-label={`${f.tag.text}${f.tag.name ? ` ${f.tag.name}` : ''}, ${say('{n} {n, plural, one {sign} other {signs}}', { n: ticked.get(f.tag.animalId)?.size ?? 0 })}`}
               onClick={() => setChosen(i)}
             >
               <Tag tag={f.tag} isStatic /> {f.tag.name}
@@ -97,21 +102,21 @@ export function HeatSheet({ view, onClose }: Props) {
             </li>
           ))}
         </ul>
-        <div role="group" aria-label={`Signs of ${female?.tag.text ?? 'nobody'}`}>
+        <div role="group" aria-label={say('Signs of {n}', { n: female?.tag.text ?? say('nobody') })}>
           {signs.map((s) => (
             <Chip key={s} type="button" aria-pressed={own.has(s)} onClick={() => toggle(s)}>
               <Key>{HEAT_SIGNS[s].key.toUpperCase()}</Key> {HEAT_SIGNS[s].words}
             </Chip>
           ))}
-          <Small>Up and down go through the females; a letter ticks a sign.</Small>
+          <Small>{say('Up and down go through the females; a letter ticks a sign.')}</Small>
         </div>
       </Two>
       {problem ? <p role="alert">{problem}</p> : null}
       <Row>
         <Button kind="main" onPress={() => void keep(true)}>
-          Save, the others without a sign
+          {say('Save, the others without a sign')}
         </Button>
-        <Button onPress={() => void keep(false)}>Only those with signs ({seen.length})</Button>
+        <Button onPress={() => void keep(false)}>{say('Only those with signs ({n})', { n: seen.length })}</Button>
       </Row>
     </Sheet>
   );

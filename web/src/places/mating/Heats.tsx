@@ -6,9 +6,10 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { HourBar } from '../../parts/WindowBar';
 import { phone, space } from '../../theme/tokens';
-import { countText, dayAndHour } from '../../words/format';
+import { dayAndHour } from '../../words/format';
 import { TIMING_WORDS, WAY_WORDS, servedBy } from '../../words/mating';
 import { PlainList } from '../../parts/PlainList';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly view: MatingView;
@@ -21,15 +22,17 @@ export function Heats({ view, onServe }: Props) {
   if (view.heats.length === 0)
     return (
       <Panel>
-        <h2>On heat</h2>
+        <h2>{say('On heat')}</h2>
         <p>
-          Nobody seen in these days. Press N to record what you see, even if it is nothing: it tells when a heat began.
+          {say(
+            'Nobody seen in these days. Press N to record what you see, even if it is nothing: it tells when a heat began.',
+          )}
         </p>
       </Panel>
     );
   return (
     <Panel>
-      <h2>On heat ({view.heats.length})</h2>
+      <h2>{say('On heat ({n})', { n: view.heats.length })}</h2>
       <List>
         {view.heats.map((h) => (
           <li key={h.tag.animalId}>
@@ -39,33 +42,41 @@ export function Heats({ view, onServe }: Props) {
                 <b>{h.tag.name ?? ''}</b>
               </Row>
               <Small>
-                {h.isStanding ? 'Standing' : 'In heat by signs'} since {dayAndHour(h.seenAt, today)}
-                {h.notYetAt ? `, not yet at ${dayAndHour(h.notYetAt, today)}` : ''}:{' '}
-                {h.signs.map((s) => HEAT_SIGNS[s].words).join(', ')}.
-                {h.returnAfterDays === null
-                  ? ''
-                  : ` Back after ${h.returnAfterDays} days: she did not hold to that service.`}
+                {say('{value} since {dayAndHour}{value2}: {list}.{value3}', {
+                  value: h.isStanding ? say('Standing') : say('In heat by signs'),
+                  dayAndHour: dayAndHour(h.seenAt, today),
+                  value2: h.notYetAt
+                    ? say(', not yet at {dayAndHour}', { dayAndHour: dayAndHour(h.notYetAt, today) })
+                    : '',
+                  list: h.signs.map((s) => HEAT_SIGNS[s].words).join(', '),
+                  value3:
+                    h.returnAfterDays === null
+                      ? ''
+                      : ` ${say('Back after {returnAfterDays} days: she did not hold to that service.', { returnAfterDays: h.returnAfterDays })}`,
+                })}
               </Small>
             </div>
             {h.window ? (
               <HourBar window={h.window} earliest={h.opensEarliest} now={view.now} />
             ) : (
-              <Small>any time while she stands</Small>
+              <Small>{say('any time while she stands')}</Small>
             )}
             <div>
               {h.services.map((s) => (
                 <Small key={s.entryId}>{servedWords(s, today)}</Small>
               ))}
               <Button kind={isOpen(h, view.now) ? 'main' : 'plain'} onPress={() => onServe(h.tag.animalId)}>
-                {h.services.length === 0 ? 'Serve' : 'Serve again'}
+                {h.services.length === 0 ? say('Serve') : say('Serve again')}
               </Button>
             </div>
           </li>
         ))}
       </List>
       <Small>
-        {countText(view.heats.length, 'heat is', 'heats are')} shown until three days after{' '}
-        {view.heats.length === 1 ? 'it is' : 'they are'} over.
+        {say(
+          '{n} {n, plural, one {heat is} other {heats are}} shown until three days after {n, plural, one {it is} other {they are}} over.',
+          { n: view.heats.length },
+        )}
       </Small>
     </Panel>
   );

@@ -3,6 +3,7 @@ import { LineTable } from '../../parts/LineTable';
 import { Panel } from '../../parts/Panel';
 import { useFirst } from '../../parts/useFirst';
 import { NamedTag } from '../../parts/NamedTag';
+import { say } from '@yaylak/contract';
 
 const SHOWN = 8;
 
@@ -12,12 +13,12 @@ export function LeftOut({ females }: { readonly females: PairingView['females'] 
   if (females.length === 0) return null;
   return (
     <Panel>
-      <h2>Left out of the plan ({females.length})</h2>
+      <h2>{say('Left out of the plan ({n})', { n: females.length })}</h2>
       <LineTable>
         <thead>
           <tr>
-            <th>Female</th>
-            <th>Why</th>
+            <th>{say('Female')}</th>
+            <th>{say('Why')}</th>
           </tr>
         </thead>
         <tbody>

@@ -10,6 +10,7 @@ import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
 import { space } from '../../theme/tokens';
 import { GRADE_WORDS, PART_WORDS } from '../../words/mating';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly male: Pick<MaleToMateView, 'tag'>;
@@ -26,10 +27,10 @@ export function MaleCheckSheet({ male: { tag }, on: today, onClose }: Props) {
   const [problem, setProblem] = useState<string>();
   const name = tag.name ?? tag.text;
   const submit = async (): Promise<void> => {
-    if (Object.keys(grades).length === 0) return setProblem('Give at least one part a grade.');
+    if (Object.keys(grades).length === 0) return setProblem(say('Give at least one part a grade.'));
     const typed = readTypedNumber(girth);
     if (typed.kind === 'refused' && typed.reason !== 'empty')
-      return setProblem(`Around the testicles: “${girth}” is not a number. Write it as 33.5.`);
+      return setProblem(say('Around the testicles: “{girth}” is not a number. Write it as 33.5.', { girth }));
     const refused = await write(
       [
         {
@@ -40,13 +41,13 @@ export function MaleCheckSheet({ male: { tag }, on: today, onClose }: Props) {
           ...(typed.kind === 'number' ? { girthCm: typed.value } : {}),
         },
       ],
-      `Wrote down the check of ${name}`,
+      say('Wrote down the check of {name}', { name }),
     );
     if (refused.length > 0) return setProblem(refused.join(' '));
     onClose();
   };
   return (
-    <Sheet title={`Check ${name} before mating`} isOpen onClose={onClose}>
+    <Sheet title={say('Check {name} before mating', { name })} isOpen onClose={onClose}>
       {MALE_PARTS.map((part) => (
         <Part key={part} role="group" aria-label={PART_WORDS[part]}>
           <span>{PART_WORDS[part]}</span>
@@ -63,13 +64,13 @@ export function MaleCheckSheet({ male: { tag }, on: today, onClose }: Props) {
         </Part>
       ))}
       <Row $gap={3}>
-        <Field label="Around the testicles, cm" inputMode="decimal" value={girth} onChange={setGirth} />
-        <Field label="On" type="date" value={on} onChange={setOn} />
+        <Field label={say('Around the testicles, cm')} inputMode="decimal" value={girth} onChange={setGirth} />
+        <Field label={say('On')} type="date" value={on} onChange={setOn} />
       </Row>
       {problem ? <p role="alert">{problem}</p> : null}
       <Row>
         <Button kind="main" onPress={() => void submit()}>
-          Save
+          {say('Save')}
         </Button>
       </Row>
     </Sheet>

@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
 import type { MaleToMateView } from '@yaylak/contract';
-import { SPECIES_WORDS } from '@yaylak/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -23,6 +22,8 @@ import { StaySheet } from './StaySheet';
 import { useMatingScope } from './useMating';
 import { NamedTag } from '../../parts/NamedTag';
 import { useSpeciesOptions } from '../../words/useHolding';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 /** Whether the males are fit, have room, and where they run. */
 export function MalesPage() {
@@ -37,7 +38,7 @@ export function MalesPage() {
     const females = (data?.females ?? []).filter((f) => f.groupName === groupName);
     setProblem(
       await startJob({
-        name: `${groupName}, marks read`,
+        name: say('{groupName}, marks read', { groupName }),
         stations: ['raddle'],
         gates: [],
         animalIds: females.map((f) => f.tag.animalId),
@@ -45,16 +46,21 @@ export function MalesPage() {
     );
   };
   if (!data)
-    return <Page title="Males">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+    return (
+      <Page title={say('Males')}>{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
+    );
   const words = SPECIES_WORDS[data.species].grown.male;
   const flagged = data.males.filter((m) => m.reasons.length > 0 || m.load > m.capacity);
   return (
     <Page
-      title={`Are the ${words[1]} fit, and have they room?`}
+      title={say('Are the {value} fit, and have they room?', { value: words[1] })}
       lead={
         data.males.length === 0
-          ? `No breeding ${words[1]} here.`
-          : `${flagged.length} of ${countText(data.males.length, words[0], words[1])} want a look.`
+          ? say('No breeding {value} here.', { value: words[1] })
+          : say('{n} of {count} want a look.', {
+              n: flagged.length,
+              count: countText(data.males.length, words[0], words[1]),
+            })
       }
       actions={<MatingTabs species={data.species} but="/males" />}
       aside={
@@ -62,58 +68,64 @@ export function MalesPage() {
           <Partings rows={data.partings} today={data.on} />
           {data.otherMales > 0 ? (
             <Panel>
-              <h2>Not for breeding ({data.otherMales})</h2>
+              <h2>{say('Not for breeding ({otherMales})', { otherMales: data.otherMales })}</h2>
               <Small>
-                Other males are old enough and are not shown. Check one from its pedigree, or choose to keep it, and it
-                stands here.
+                {say(
+                  'Other males are old enough and are not shown. Check one from its pedigree, or choose to keep it, and it stands here.',
+                )}
               </Small>
             </Panel>
           ) : null}
           <NotePanel $tone="weld">
-            <h2>Before the season</h2>
+            <h2>{say('Before the season')}</h2>
             <Small>
-              Six to eight weeks before they go in: feet, teeth, testicles even and firm, condition 3 to 4, temper. What
-              was sick or hot in these weeks shows in the seed. Two people and a good gate; a male that has changed his
-              temper is not handled alone.
+              {say(
+                'Six to eight weeks before they go in: feet, teeth, testicles even and firm, condition 3 to 4, temper. What was sick or hot in these weeks shows in the seed. Two people and a good gate; a male that has changed his temper is not handled alone.',
+              )}
             </Small>
           </NotePanel>
         </>
       }
     >
       <Row>
-        <Choice label="Species" value={data.species} options={speciesOptions} onChange={setSpecies} />
+        <Choice label={say('Species')} value={data.species} options={speciesOptions} onChange={setSpecies} />
       </Row>
       {data.males.length === 0 ? (
-        <Empty title="No breeding males here">
-          Add one under <Link to="/animals">Animals</Link>, or choose a young one to be kept.
+        <Empty title={say('No breeding males here')}>
+          <Said
+            text={'Add one under <0>Animals</0>, or choose a young one to be kept.'}
+            parts={{ 0: <Link to="/animals" /> }}
+          />
         </Empty>
       ) : (
         <Panel>
           <Middle>
             <thead>
               <tr>
-                <th>Male</th>
+                <th>{say('Male')}</th>
                 <th>
-                  Females
-                  <How of="Females to a male">
+                  {say('Females')}
+                  <How of={say('Females to a male')}>
                     <p>
-                      Those with him now, and those served by hand in the last 90 days, of how many he should have. A
-                      young one has fewer. Both figures are set under Holding; give fewer on wide or steep ground.
+                      {say(
+                        'Those with him now, and those served by hand in the last 90 days, of how many he should have. A young one has fewer. Both figures are set under Holding; give fewer on wide or steep ground.',
+                      )}
                     </p>
                   </How>
                 </th>
                 <th>
-                  Took
-                  <How of="The share that took">
+                  {say('Took')}
+                  <How of={say('The share that took')}>
                     <p>
-                      Services whose time is over and that ended in a birth; in brackets the range that holds it four
-                      times out of five. Services that may be another male’s are left out.
+                      {say(
+                        'Services whose time is over and that ended in a birth; in brackets the range that holds it four times out of five. Services that may be another male’s are left out.',
+                      )}
                     </p>
                   </How>
                 </th>
-                <th>Checked</th>
-                <th>Runs with</th>
-                <th aria-label="Do" />
+                <th>{say('Checked')}</th>
+                <th>{say('Runs with')}</th>
+                <th aria-label={say('Do')} />
               </tr>
             </thead>
             <tbody>
@@ -123,7 +135,9 @@ export function MalesPage() {
                     <NamedTag tag={m.tag} />
                     <Small>
                       {[
-                        ...(m.ageYears === null ? [] : [countText(m.ageYears, 'year', 'years')]),
+                        ...(m.ageYears === null
+                          ? []
+                          : [say('{ageYears} {ageYears, plural, one {year} other {years}}', { ageYears: m.ageYears })]),
                         ...m.reasons.map((r) => r.words),
                       ].join('; ')}
                     </Small>
@@ -133,14 +147,14 @@ export function MalesPage() {
                     <Small>
                       {m.notWith > 0 ? (
                         <Apart to={`/animals/${m.tag.animalId}/pedigree`}>
-                          not with {m.notWith} of {m.females}
+                          {say('not with {notWith} of {females}', { notWith: m.notWith, females: m.females })}
                         </Apart>
                       ) : (
-                        'with all of them'
+                        say('with all of them')
                       )}
                     </Small>
                   </td>
-                  <td>{m.share ? shareText(m.share) : 'not known yet'}</td>
+                  <td>{m.share ? shareText(m.share) : say('not known yet')}</td>
                   <td>
                     {m.check ? (
                       <>
@@ -148,32 +162,39 @@ export function MalesPage() {
                         <Small>{checkWords(m.check)}</Small>
                       </>
                     ) : (
-                      'never'
+                      say('never')
                     )}
                   </td>
                   <td>
                     {m.stays.map((s) => (
                       <div key={s.stayId}>
                         {s.groupName}
-                        {s.isTeaser ? ', teaser' : ''}
+                        {s.isTeaser ? say(', teaser') : ''}
                         <Button kind="quiet" onPress={() => void read(s.groupName)}>
-                          Read the marks
+                          {say('Read the marks')}
                         </Button>
                         <Small>
-                          since {shortDate(s.from)}
-                          {s.colour ? `, ${s.colour} since ${shortDate(s.colourFrom ?? s.from)}` : ''}
+                          {say('since {date}{value}', {
+                            date: shortDate(s.from),
+                            value: s.colour
+                              ? say(', {colour} since {date}', {
+                                  colour: s.colour,
+                                  date: shortDate(s.colourFrom ?? s.from),
+                                })
+                              : '',
+                          })}
                         </Small>
                       </div>
                     ))}
-                    {m.stays.length === 0 ? 'by himself' : null}
+                    {m.stays.length === 0 ? say('by himself') : null}
                   </td>
                   <td>
                     <Row $gap={1}>
                       <Button kind="quiet" onPress={() => setChecked(m)}>
-                        Check
+                        {say('Check')}
                       </Button>
                       <Button kind="quiet" onPress={() => setPut(m)}>
-                        {m.stays.length === 0 ? 'Put in' : 'Raddle, out'}
+                        {m.stays.length === 0 ? say('Put in') : say('Raddle, out')}
                       </Button>
                     </Row>
                   </td>
@@ -194,13 +215,19 @@ function checkWords({ grades, girthCm }: NonNullable<MaleToMateView['check']>): 
   const bad = Object.entries(grades).flatMap(([part, grade]) =>
     grade === 'good' ? [] : [`${PART_WORDS[part as keyof typeof PART_WORDS].toLowerCase()} ${GRADE_WORDS[grade]}`],
   );
-  return [bad.join(', ') || 'all good', ...(girthCm === null ? [] : [`${girthCm} cm`])].join(', ');
+  return [bad.join(', ') || say('all good'), ...(girthCm === null ? [] : [say('{girthCm} cm', { girthCm })])].join(
+    ', ',
+  );
 }
 
 /** How full a male is: a bar that runs over in madder, with the figures. */
 function Load({ m }: { readonly m: MaleToMateView }) {
   const share = m.capacity === 0 ? 1 : m.load / m.capacity;
-  const words = `${m.load} of ${m.capacity}${share > 1 ? ', too many' : ''}`;
+  const words = say('{load} of {capacity}{value}', {
+    load: m.load,
+    capacity: m.capacity,
+    value: share > 1 ? say(', too many') : '',
+  });
   return (
     <LoadBox>
       <span style={{ width: `${Math.min(100, 100 * share)}%` }} data-over={share > 1 || undefined} />

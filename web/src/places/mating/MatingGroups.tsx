@@ -1,6 +1,5 @@
 import { useQueryClient, useQuery } from '@tanstack/react-query';
-import { listed, type GroupView, type PairingView } from '@yaylak/contract';
-import { SPECIES_WORDS } from '@yaylak/core';
+import { listed, type GroupView, type PairingView, say, SPECIES_WORDS } from '@yaylak/contract';
 import { useState } from 'react';
 import { ask } from '../../api/client';
 import { groupsQuery } from '../../api/queries';
@@ -31,7 +30,7 @@ export function MatingGroups({ view, maleOf }: Props) {
     const females = view.females.filter((f) => maleOf[f.tag.animalId] === male.tag.animalId);
     return females.length === 0 ? [] : [{ male, females }];
   });
-  const nameOf = (male: PairingView['males'][number]): string => `With ${male.tag.name ?? male.tag.text}`;
+  const nameOf = (male: PairingView['males'][number]): string => say('With {n}', { n: male.tag.name ?? male.tag.text });
 
   const groupFor = async (male: PairingView['males'][number]): Promise<string> => {
     const name = nameOf(male);
@@ -55,7 +54,10 @@ export function MatingGroups({ view, maleOf }: Props) {
     guarded(async () => {
       const groupId = await groupFor(lot.male);
       return startJob({
-        name: `${nameOf(lot.male)}: sort out ${countText(lot.females.length, ...SPECIES_WORDS[view.species].grown.female)}`,
+        name: say('{name}: sort out {count}', {
+          name: nameOf(lot.male),
+          count: countText(lot.females.length, ...SPECIES_WORDS[view.species].grown.female),
+        }),
         stations: ['move'],
         settings: { move: { groupId } },
         gates: [],
@@ -70,19 +72,22 @@ export function MatingGroups({ view, maleOf }: Props) {
           ...lot.females.map((f) => ({ type: 'move' as const, animalId: f.tag.animalId, on: view.on, groupId })),
           { type: 'stay' as const, animalId: lot.male.tag.animalId, on: view.on, groupId },
         ],
-        `Put ${countText(lot.females.length, 'female', 'females')} ${nameOf(lot.male).toLowerCase()}`,
+        say('Put {n} {n, plural, one {female} other {females}} {word}', {
+          n: lot.females.length,
+          word: nameOf(lot.male).toLowerCase(),
+        }),
       );
       return refused.join(' ') || undefined;
     });
   return (
     <Panel>
-      <h2>The groups</h2>
+      <h2>{say('The groups')}</h2>
       <LineTable>
         <thead>
           <tr>
-            <th>Male</th>
-            <th>Females</th>
-            <th>Do it</th>
+            <th>{say('Male')}</th>
+            <th>{say('Females')}</th>
+            <th>{say('Do it')}</th>
           </tr>
         </thead>
         <tbody>
@@ -96,14 +101,16 @@ export function MatingGroups({ view, maleOf }: Props) {
                   {lot.females.slice(0, 18).map((f) => (
                     <Tag key={f.tag.animalId} tag={f.tag} />
                   ))}
-                  {lot.females.length > 18 ? <Small>and {lot.females.length - 18} more</Small> : null}
+                  {lot.females.length > 18 ? (
+                    <Small>{say('and {n} more', { n: lot.females.length - 18 })}</Small>
+                  ) : null}
                 </Row>
               </td>
               <td>
                 <Row $gap={1}>
-                  <Button onPress={() => void sortOut(lot)}>Sort out at the race</Button>
+                  <Button onPress={() => void sortOut(lot)}>{say('Sort out at the race')}</Button>
                   <Button kind="quiet" onPress={() => void writeDown(lot)}>
-                    They are together, he is in
+                    {say('They are together, he is in')}
                   </Button>
                 </Row>
               </td>
@@ -114,7 +121,7 @@ export function MatingGroups({ view, maleOf }: Props) {
       {problem ? <p role="alert">{problem}</p> : null}
       {without.length > 0 ? (
         <NotePanel $tone="madder" style={{ marginTop: 12 }}>
-          <h3>Without a male ({without.length})</h3>
+          <h3>{say('Without a male ({n})', { n: without.length })}</h3>
           {without.slice(0, 20).map((f) => (
             <Row key={f.tag.animalId}>
               <Tag tag={f.tag} /> <Small>{whyNone(view, f)}</Small>
@@ -133,14 +140,17 @@ function whyNone(view: PairingView, female: PairingView['females'][number]): str
   const own = view.males.map((m, column) => ({ m, refusal: view.refusals[row * n + column] ?? null }));
   const allowed = own.filter((o) => o.refusal === null && o.m.isReady);
   if (allowed.length > 0)
-    return `${listed(allowed.map((o) => o.m.tag.name ?? o.m.tag.text))} may serve her and ${allowed.length === 1 ? 'has' : 'have'} no room left`;
+    return say('{listed} may serve her and {n, plural, one {has} other {have}} no room left', {
+      listed: listed(allowed.map((o) => o.m.tag.name ?? o.m.tag.text)),
+      n: allowed.length,
+    });
   const kin = own.filter((o) => o.refusal?.code === 'relation' || o.refusal?.code === 'inbreeding').length;
   const carriers = own.filter((o) => o.refusal?.code === 'carriers').length;
   const unfit = own.filter((o) => o.refusal === null).length;
   const parts = [
-    ...(kin > 0 ? [`${kin} too near kin`] : []),
-    ...(carriers > 0 ? [`${carriers} may carry the same disorder`] : []),
-    ...(unfit > 0 ? [`${unfit} not fit`] : []),
+    ...(kin > 0 ? [say('{kin} too near kin', { kin })] : []),
+    ...(carriers > 0 ? [say('{carriers} may carry the same disorder', { carriers })] : []),
+    ...(unfit > 0 ? [say('{unfit} not fit', { unfit })] : []),
   ];
-  return `no male may serve her: ${parts.join(', ')}`;
+  return say('no male may serve her: {list}', { list: parts.join(', ') });
 }

@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { listed, type FemaleToMateView, type MatingView } from '@yaylak/contract';
-import { SPECIES_WORDS } from '@yaylak/core';
+import { listed, type FemaleToMateView, type MatingView, say, SPECIES_WORDS } from '@yaylak/contract';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { matingQuery } from '../../api/queries';
@@ -43,7 +42,9 @@ export function MatingPage() {
       { replace: true },
     );
   if (!data)
-    return <Page title="Mating">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+    return (
+      <Page title={say('Mating')}>{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
+    );
   const female = data.females.find((f) => f.tag.animalId === servedId);
   const hot = new Set(data.heats.map((h) => h.tag.animalId));
   const served = data.females.filter((f) => f.chance !== null);
@@ -58,18 +59,18 @@ export function MatingPage() {
         <>
           <MatingTabs species={data.species} but="" />
           <Button kind="main" onPress={() => setLooking(true)}>
-            Record heat check
+            {say('Record heat check')}
           </Button>
         </>
       }
       aside={<Aside data={data} />}
     >
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-        <Choice label="Species" value={data.species} options={speciesOptions} onChange={setSpecies} />
+        <Choice label={say('Species')} value={data.species} options={speciesOptions} onChange={setSpecies} />
         <Choice
-          label="Group"
+          label={say('Group')}
           value={query.groupId ?? ''}
-          options={[['', 'all of them'], ...data.groups.map((g) => [g.id, `${g.name} (${g.females})`] as const)]}
+          options={[['', say('all of them')], ...data.groups.map((g) => [g.id, `${g.name} (${g.females})`] as const)]}
           onChange={setGroup}
         />
         <SchoolChoice view={data} />
@@ -95,8 +96,8 @@ export function MatingPage() {
 const question = ({ species }: MatingView): string => {
   const { grown, isTakenToMale } = SPECIES_WORDS[species];
   return isTakenToMale
-    ? `Which ${grown.female[1]} go to the ${grown.male[0]}?`
-    : `Which ${grown.female[1]} are on heat, and when to serve?`;
+    ? say('Which {value} go to the {value2}?', { value: grown.female[1], value2: grown.male[0] })
+    : say('Which {value} are on heat, and when to serve?', { value: grown.female[1] });
 };
 
 function answer({ heats, now, species }: MatingView, ready: number): string {
@@ -106,18 +107,20 @@ function answer({ heats, now, species }: MatingView, ready: number): string {
   const female = SPECIES_WORDS[species].grown.female;
   const free =
     ready === 0
-      ? 'no others may be mated today.'
-      : `${countText(ready, `more ${female[0]}`, `more ${female[1]}`)} may be mated.`;
-  if (!first?.window) return `None is waiting to be served; ${free}`;
+      ? say('no others may be mated today.')
+      : say('{count} may be mated.', {
+          count: countText(ready, say('more {value}', { value: female[0] }), say('more {value}', { value: female[1] })),
+        });
+  if (!first?.window) return say('None is waiting to be served; {free}', { free });
   const { bestFrom, bestTo, closes } = first.window;
   const when =
     bestFrom > now
-      ? `best from ${dayAndHour(bestFrom, today)}`
+      ? say('best from {dayAndHour}', { dayAndHour: dayAndHour(bestFrom, today) })
       : bestTo >= now
-        ? `best until ${dayAndHour(bestTo, today)}`
-        : `over at ${dayAndHour(closes, today)}`;
+        ? say('best until {dayAndHour}', { dayAndHour: dayAndHour(bestTo, today) })
+        : say('over at {dayAndHour}', { dayAndHour: dayAndHour(closes, today) });
   const name = first.tag.name ?? first.tag.text;
-  return `${open.length === 1 ? `Serve ${name}` : `Serve ${name} first of ${open.length}`}: ${when}; ${free}`;
+  return `${open.length === 1 ? say('Serve {name}', { name }) : say('Serve {name} first of {n}', { name, n: open.length })}: ${when}; ${free}`;
 }
 
 function Aside({ data }: { readonly data: MatingView }) {
@@ -127,28 +130,33 @@ function Aside({ data }: { readonly data: MatingView }) {
   return (
     <>
       <Panel>
-        <h2>Heat checks</h2>
+        <h2>{say('Heat checks')}</h2>
         {data.looks.length === 0 ? (
-          <p>None recorded yet. Look twice a day, when they are at rest.</p>
+          <p>{say('None recorded yet. Look twice a day, when they are at rest.')}</p>
         ) : (
           <p>
-            Last {listed(data.looks.map((l) => dayAndHour(l, today)))}.
-            {hours !== undefined && hours > 14 && data.school !== 'none' ? <b> More than half a day ago.</b> : null}
+            {say('Last {listed}.', { listed: listed(data.looks.map((l) => dayAndHour(l, today))) })}
+            {hours !== undefined && hours > 14 && data.school !== 'none' ? (
+              <b> {say('More than half a day ago.')}</b>
+            ) : null}
           </p>
         )}
         <Small>
-          Standing counts at once. Where nobody saw it,{' '}
-          {data.signsNeeded === 1 ? 'one sign is enough' : `${data.signsNeeded} signs must agree`}; how many is set
-          under Holding.
+          {say('Standing counts at once. Where nobody saw it, {value}; how many is set under Holding.', {
+            value:
+              data.signsNeeded === 1
+                ? say('one sign is enough')
+                : say('{signsNeeded} signs must agree', { signsNeeded: data.signsNeeded }),
+          })}
         </Small>
       </Panel>
       <Partings rows={data.partings} today={data.on} />
       <NotePanel $tone="weld">
-        <h2>Safety</h2>
+        <h2>{say('Safety')}</h2>
         <Small>
-          A male in the mating season is not to be trusted: never turn your back on him, keep children out, lead a bull
-          by ring and pole or leave him to those who can. Insemination and hormones are for those trained in them; your
-          vet and the local rules decide.
+          {say(
+            'A male in the mating season is not to be trusted: never turn your back on him, keep children out, lead a bull by ring and pole or leave him to those who can. Insemination and hormones are for those trained in them; your vet and the local rules decide.',
+          )}
         </Small>
       </NotePanel>
     </>

@@ -1,12 +1,13 @@
 import type { Species } from '@yaylak/core';
 import { Link } from 'react-router';
 import { LinkButton } from '../../parts/LinkButton';
+import { say } from '@yaylak/contract';
 
 const TABS = [
-  ['', 'Heats'],
-  ['/males', 'Males'],
-  ['/pairing', 'Pairing'],
-  ['/record', 'Results'],
+  ['', say('Heats')],
+  ['/males', say('Males')],
+  ['/pairing', say('Pairing')],
+  ['/record', say('Results')],
 ] as const;
 
 /** The other sides of mating, for the same species. */

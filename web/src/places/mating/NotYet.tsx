@@ -6,6 +6,7 @@ import { Panel } from '../../parts/Panel';
 import { useWrite } from '../../parts/useWrite';
 import { fullDate } from '../../words/format';
 import { NamedTag } from '../../parts/NamedTag';
+import { say } from '@yaylak/contract';
 
 /** Who is not mated yet, why, and from when she may be. */
 export function NotYet({ females, on }: { readonly females: readonly FemaleToMateView[]; readonly on: string }) {
@@ -15,7 +16,7 @@ export function NotYet({ females, on }: { readonly females: readonly FemaleToMat
   const clean = async ({ tag }: FemaleToMateView): Promise<void> => {
     const refused = await write(
       [{ type: 'check', animalId: tag.animalId, on, what: 'womb', isFound: false }],
-      `The womb of ${tag.name ?? tag.text} is clean; mate her at the next heat`,
+      say('The womb of {n} is clean; mate her at the next heat', { n: tag.name ?? tag.text }),
     );
     setProblem(refused.join(' ') || undefined);
   };
@@ -23,13 +24,13 @@ export function NotYet({ females, on }: { readonly females: readonly FemaleToMat
   const sorted = [...females].sort((a, b) => (order(a) < order(b) ? -1 : order(a) > order(b) ? 1 : 0));
   return (
     <Panel>
-      <h2>Not yet ({females.length})</h2>
+      <h2>{say('Not yet ({n})', { n: females.length })}</h2>
       <LineTable>
         <thead>
           <tr>
-            <th>Female</th>
-            <th>Why</th>
-            <th>May be mated from</th>
+            <th>{say('Female')}</th>
+            <th>{say('Why')}</th>
+            <th>{say('May be mated from')}</th>
           </tr>
         </thead>
         <tbody>
@@ -40,10 +41,10 @@ export function NotYet({ females, on }: { readonly females: readonly FemaleToMat
               </td>
               <td>{f.reasons.map((r) => r.words).join('; ')}</td>
               <td>
-                {f.readyOn ? fullDate(f.readyOn) : 'no day known'}
+                {f.readyOn ? fullDate(f.readyOn) : say('no day known')}
                 {f.reasons.some((r) => r.code === 'womb') ? (
                   <Button kind="quiet" onPress={() => void clean(f)}>
-                    Womb now clear
+                    {say('Womb now clear')}
                   </Button>
                 ) : null}
               </td>

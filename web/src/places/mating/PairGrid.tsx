@@ -1,4 +1,4 @@
-import { pairText, percentText, type PairingView } from '@yaylak/contract';
+import { pairText, percentText, type PairingView, say, fixedText } from '@yaylak/contract';
 import styled from 'styled-components';
 import { Tag } from '../../parts/Tag';
 import { fieldLook } from '../../parts/fieldLook';
@@ -21,19 +21,19 @@ export function PairGrid({ view, wish, maleOf, onWish }: Props) {
     onWish({ locked: before === maleId ? others : { ...others, [femaleId]: maleId } });
   };
   return (
-    <Scroll role="region" aria-label="Pairs" tabIndex={0}>
+    <Scroll role="region" aria-label={say('Pairs')} tabIndex={0}>
       <table>
         <thead>
           <tr>
-            <th scope="col">Inbreeding of the young</th>
+            <th scope="col">{say('Inbreeding of the young')}</th>
             {view.males.map((m) => (
               <th key={m.tag.animalId} scope="col">
                 <Tag tag={m.tag} />
                 <span>{m.tag.name ?? ''}</span>
                 <label>
-                  {maleOf ? `${load(m.tag.animalId)} of ` : 'up to '}
+                  {maleOf ? `${say('{load} of', { load: load(m.tag.animalId) })} ` : `${say('up to')} `}
                   <input
-                    aria-label={`Females for ${m.tag.text} at the most`}
+                    aria-label={say('Females for {text} at the most', { text: m.tag.text })}
                     inputMode="numeric"
                     value={String(wish.capacities[m.tag.animalId] ?? m.capacity)}
                     onChange={(e) => {
@@ -42,7 +42,7 @@ export function PairGrid({ view, wish, maleOf, onWish }: Props) {
                     }}
                   />
                 </label>
-                <small>{m.isReady ? meritWords(m.merit, m.meritYoung) : 'not fit'}</small>
+                <small>{m.isReady ? meritWords(m.merit, m.meritYoung) : say('not fit')}</small>
               </th>
             ))}
           </tr>
@@ -65,13 +65,20 @@ export function PairGrid({ view, wish, maleOf, onWish }: Props) {
                       /\.$/,
                       '',
                     )
-                  : `${percentText(inbreeding)} inbred`;
+                  : say('{percent} inbred', { percent: percentText(inbreeding) });
                 return (
                   <td key={m.tag.animalId}>
                     <Cell
                       type="button"
                       aria-pressed={isLocked}
-                      aria-label={`${f.tag.text} with ${m.tag.text}: ${words}${isPlanned ? ', planned' : ''}${isNow ? ', together now' : ''}${isLocked ? ', locked' : ''}`}
+                      aria-label={say('{text} with {text2}: {words}{value}{value2}{value3}', {
+                        text: f.tag.text,
+                        text2: m.tag.text,
+                        words,
+                        value: isPlanned ? say(', planned') : '',
+                        value2: isNow ? say(', together now') : '',
+                        value3: isLocked ? say(', locked') : '',
+                      })}
                       title={words}
                       data-refused={refusal !== null || undefined}
                       data-planned={isPlanned || undefined}
@@ -79,8 +86,8 @@ export function PairGrid({ view, wish, maleOf, onWish }: Props) {
                       onClick={() => toggle(f.tag.animalId, m.tag.animalId)}
                     >
                       <span>{figure(inbreeding)}</span>
-                      {isNow ? <i aria-hidden>now</i> : null}
-                      {isLocked ? <i aria-hidden>locked</i> : null}
+                      {isNow ? <i aria-hidden>{say('now')}</i> : null}
+                      {isLocked ? <i aria-hidden>{say('locked')}</i> : null}
                     </Cell>
                   </td>
                 );
@@ -97,10 +104,10 @@ const figure = (f: number): string => (f === 0 ? '0' : percentText(f).replace('\
 const level = (f: number, most: number): number => (f === 0 ? 0 : f <= most / 2 ? 1 : f <= most + 1e-9 ? 2 : 3);
 /** Merit as per cent, without a sign where it rounds to nothing. */
 function meritWords(merit: number, young: number): string {
-  if (young === 0) return 'no young compared';
-  const shown = Math.abs(100 * merit).toFixed(1);
+  if (young === 0) return say('no young compared');
+  const shown = fixedText(Math.abs(100 * merit), 1);
   const sign = shown === '0.0' ? '' : merit > 0 ? '+' : '\u2212';
-  return `${sign}${shown}\u00a0% by ${young}`;
+  return say('{sign}{shown}\u00a0% by {young}', { sign, shown, young });
 }
 
 const Scroll = styled.div`

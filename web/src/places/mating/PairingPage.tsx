@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { percentText, type PairingView } from '@yaylak/contract';
-import { SPECIES_WORDS } from '@yaylak/core';
+import { percentText, type PairingView, say, SPECIES_WORDS } from '@yaylak/contract';
 import { useMemo, useState } from 'react';
 import { matingQuery, pairingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
@@ -29,19 +28,23 @@ export function PairingPage() {
   const { data, error, refetch } = useQuery({ ...pairingQuery(query), placeholderData: (before) => before });
   const { data: mating } = useQuery(matingQuery({ species: query.species }));
   if (!data)
-    return <Page title="Pairing">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+    return (
+      <Page title={say('Pairing')}>
+        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}
+      </Page>
+    );
   return (
     <Pairing
       key={`${data.species} ${query.groupId ?? ''}`}
       view={data}
       filters={
         <>
-          <Choice label="Species" value={data.species} options={speciesOptions} onChange={setSpecies} />
+          <Choice label={say('Species')} value={data.species} options={speciesOptions} onChange={setSpecies} />
           <Choice
-            label="Group"
+            label={say('Group')}
             value={query.groupId ?? ''}
             options={[
-              ['', 'all of age'],
+              ['', say('all of age')],
               ...(mating?.groups ?? []).map((g) => [g.id, `${g.name} (${g.females})`] as const),
             ]}
             onChange={setGroup}
@@ -53,9 +56,9 @@ export function PairingPage() {
 }
 
 const WEIGHTS = [
-  ['1', 'kinship alone'],
-  ['0.5', 'kinship and merit alike'],
-  ['0.1', 'merit before kinship'],
+  ['1', say('kinship alone')],
+  ['0.5', say('kinship and merit alike')],
+  ['0.1', say('merit before kinship')],
 ] as const;
 
 function Pairing({ view: whole, filters }: { readonly view: PairingView; readonly filters: React.ReactNode }) {
@@ -75,20 +78,25 @@ function Pairing({ view: whole, filters }: { readonly view: PairingView; readonl
   const maleOf = state.kind === 'made' ? state.maleOf : undefined;
   return (
     <Page
-      title="Mating plan: which male for which female?"
-      lead={`${countText(view.females.length, words.female[0], words.female[1])} and ${countText(view.males.length, words.male[0], words.male[1])}: ${forbidden} of ${view.refusals.length} pairs are not allowed.`}
+      title={say('Mating plan: which male for which female?')}
+      lead={say('{count} and {count2}: {forbidden} of {n} pairs are not allowed.', {
+        count: countText(view.females.length, words.female[0], words.female[1]),
+        count2: countText(view.males.length, words.male[0], words.male[1]),
+        forbidden,
+        n: view.refusals.length,
+      })}
       actions={
         <>
           <MatingTabs species={view.species} but="/pairing" />
           {state.kind === 'working' ? (
-            <Button onPress={stop}>Stop, at {Math.round(100 * state.share)} %</Button>
+            <Button onPress={stop}>{say('Stop, at {n} %', { n: Math.round(100 * state.share) })}</Button>
           ) : (
             <Button
               kind="main"
               isDisabled={view.males.length === 0 || view.females.length === 0}
               onPress={() => void plan(wish)}
             >
-              Plan who goes to whom
+              {say('Plan who goes to whom')}
             </Button>
           )}
         </>
@@ -98,27 +106,32 @@ function Pairing({ view: whole, filters }: { readonly view: PairingView; readonl
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         {filters}
         <Choice
-          label="What counts most"
+          label={say('What counts most')}
           value={String(wish.kinshipWeight)}
           options={WEIGHTS}
           onChange={(w) => change({ kinshipWeight: Number(w) })}
         />
-        <How of="The plan">
+        <How of={say('The plan')}>
           <p>
-            Every female gets a male with room for her and no objection to the pair, so that the sum over all pairs of
-            weight × inbreeding of the young − (1 − weight) × the male’s merit is the least there is. It is exact: no
-            other way is better.
+            {say(
+              'Every female gets a male with room for her and no objection to the pair, so that the sum over all pairs of weight × inbreeding of the young − (1 − weight) × the male’s merit is the least there is. It is exact: no other way is better.',
+            )}
           </p>
           <p>
-            Merit is how much his young grew over the others of their group, like for like, drawn to nothing while they
-            are few.
+            {say(
+              'Merit is how much his young grew over the others of their group, like for like, drawn to nothing while they are few.',
+            )}
           </p>
-          <p>Click a pair to lock it: the plan then keeps it, even if there is an objection.</p>
+          <p>{say('Click a pair to lock it: the plan then keeps it, even if there is an objection.')}</p>
         </How>
-        <Tick label="with the fewest males" isSelected={wish.isFewest} onChange={(isFewest) => change({ isFewest })} />
+        <Tick
+          label={say('with the fewest males')}
+          isSelected={wish.isFewest}
+          onChange={(isFewest) => change({ isFewest })}
+        />
         {waiting.length > 0 ? (
           <Tick
-            label={`with the ${waiting.length} in young or held back, for later`}
+            label={say('with the {n} in young or held back, for later', { n: waiting.length })}
             isSelected={isLater}
             onChange={(next) => {
               setLater(next);
@@ -127,11 +140,13 @@ function Pairing({ view: whole, filters }: { readonly view: PairingView; readonl
           />
         ) : null}
       </Row>
-      {state.kind === 'failed' ? <p role="alert">The plan could not be made: {state.message}</p> : null}
-      {state.kind === 'stopped' ? <p role="status">Stopped. Nothing was changed.</p> : null}
+      {state.kind === 'failed' ? (
+        <p role="alert">{say('The plan could not be made: {message}', { message: state.message })}</p>
+      ) : null}
+      {state.kind === 'stopped' ? <p role="status">{say('Stopped. Nothing was changed.')}</p> : null}
       {view.males.length === 0 || view.females.length === 0 ? (
-        <Empty title="Nobody to pair">
-          There is no breeding male, or no female that may be mated, of this species.
+        <Empty title={say('Nobody to pair')}>
+          {say('There is no breeding male, or no female that may be mated, of this species.')}
         </Empty>
       ) : (
         <Panel>
@@ -167,21 +182,21 @@ function Aside({
   return (
     <>
       <Panel>
-        <h2>Planned and present</h2>
+        <h2>{say('Planned and present')}</h2>
         <table style={{ width: '100%', marginTop: 8 }}>
           <thead>
             <tr>
-              <th aria-label="What" />
-              <th style={{ textAlign: 'right' }}>plan</th>
-              <th style={{ textAlign: 'right' }}>now</th>
+              <th aria-label={say('What')} />
+              <th style={{ textAlign: 'right' }}>{say('plan')}</th>
+              <th style={{ textAlign: 'right' }}>{say('now')}</th>
             </tr>
           </thead>
           <tbody>
             {(
               [
-                ['Females with a male', planned ? String(planned.served) : '', String(present.served)],
-                ['Mean inbreeding', planned ? mean(planned.meanInbreeding) : '', mean(present.meanInbreeding)],
-                ['Pairs not allowed', planned ? String(planned.forbidden) : '', String(present.forbidden)],
+                [say('Females with a male'), planned ? String(planned.served) : '', String(present.served)],
+                [say('Mean inbreeding'), planned ? mean(planned.meanInbreeding) : '', mean(present.meanInbreeding)],
+                [say('Pairs not allowed'), planned ? String(planned.forbidden) : '', String(present.forbidden)],
               ] as const
             ).map(([what, plan, now]) => (
               <tr key={what}>
@@ -198,12 +213,16 @@ function Aside({
       {view.contradictions.map(({ gene, kind, tags }, i) => (
         <NotePanel key={i} $tone="madder">
           <h2>
-            Tests of {gene} contradict {kind === 'own' ? 'each other' : 'the parentage'}
+            {say('Tests of {gene} contradict {value}', {
+              gene,
+              value: kind === 'own' ? say('each other') : say('the parentage'),
+            })}
           </h2>
           <Small>
-            {kind === 'own' ? 'A test' : 'A test or a parent'} of {tags.length === 1 ? 'this one' : 'these'} is wrong.
-            Test again, and strike out what was wrong; until then {tags.length === 1 ? 'it counts' : 'each counts'} as a
-            carrier, or as affected if only that was found.
+            {say(
+              '{value} of {n, plural, one {this one} other {these}} is wrong. Test again, and strike out what was wrong; until then {n, plural, one {it counts} other {each counts}} as a carrier, or as affected if only that was found.',
+              { value: kind === 'own' ? say('A test') : say('A test or a parent'), n: tags.length },
+            )}
           </Small>
           <Row style={{ marginTop: 8 }}>
             {tags.map((t) => (
@@ -215,24 +234,30 @@ function Aside({
       {view.approximate.length > 0 ? (
         <Panel>
           <Small>
-            The family is so entangled that the chances of {view.approximate.join(', ')} are close and not exact.
+            {say('The family is so entangled that the chances of {list} are close and not exact.', {
+              list: view.approximate.join(', '),
+            })}
           </Small>
         </Panel>
       ) : null}
       {shallow > 0 ? (
         <NotePanel $tone="weld">
-          <h2>Shallow pedigrees</h2>
+          <h2>{say('Shallow pedigrees')}</h2>
           <Small>
-            Of {countText(shallow, 'female', 'females')} fewer than two full generations are known: kinship may be
-            higher than the figure, and never lower.
+            {say(
+              'Of {shallow} {shallow, plural, one {female} other {females}} fewer than two full generations are known: kinship may be higher than the figure, and never lower.',
+              { shallow },
+            )}
           </Small>
         </NotePanel>
       ) : null}
       <Panel>
-        <h2>Limits</h2>
+        <h2>{say('Limits')}</h2>
         <Small>
-          Parents, brothers and sisters, and over {percentText(view.most)} inbreeding are not put together, nor two that
-          may carry one disorder. The limits are set under Holding.
+          {say(
+            'Parents, brothers and sisters, and over {percent} inbreeding are not put together, nor two that may carry one disorder. The limits are set under Holding.',
+            { percent: percentText(view.most) },
+          )}
         </Small>
       </Panel>
     </>

@@ -7,7 +7,8 @@ import { useFirst } from '../../parts/useFirst';
 import { useWrite } from '../../parts/useWrite';
 import { WindowBar } from '../../parts/WindowBar';
 import { GroupField } from '../../shared/groups/GroupField';
-import { countText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/format';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly rows: readonly PartingView[];
@@ -34,24 +35,33 @@ function OfGroup({ rows, today }: Props) {
   const [first] = rows;
   const [next] = later;
   if (!first) return null;
-  const groupName = first.groupName ?? 'a group';
+  const groupName = first.groupName ?? say('a group');
   const move = async (): Promise<void> => {
-    if (to === '') return setProblem('Choose the group they go to.');
+    if (to === '') return setProblem(say('Choose the group they go to.'));
     const refused = await write(
       due.map((r) => ({ type: 'move', animalId: r.tag.animalId, on: today, groupId: to })),
-      `Moved ${countText(due.length, 'young male', 'young males')} away from the females`,
+      say('Moved {n} {n, plural, one {young male} other {young males}} away from the females', { n: due.length }),
     );
     setProblem(refused.join(' ') || undefined);
   };
-  const soon = next && `${later.length}${due.length > 0 ? ' more' : ''} from ${shortDate(next.window.opens)} on`;
+  const soon =
+    next &&
+    say('{n}{value} from {date} on', {
+      n: later.length,
+      value: due.length > 0 ? ` ${say('more')}` : '',
+      date: shortDate(next.window.opens),
+    });
   return (
     <NotePanel $tone={due.some((r) => r.isLate) ? 'madder' : 'weld'}>
       <h2>
-        Part from the females in {groupName}: {due.length > 0 ? `${due.length} now` : soon}
+        {say('Part from the females in {groupName}:', { groupName })}{' '}
+        {due.length > 0 ? say('{n} now', { n: due.length }) : soon}
       </h2>
       <Small>
-        {due.length === 1 ? 'This young male can sire' : 'These young males can sire'} from this age on.
-        {due.length > 0 && soon ? ` ${soon}.` : ''}
+        {say(
+          '{n, plural, one {This young male can sire} other {These young males can sire}} from this age on.{value}',
+          { n: due.length, value: due.length > 0 && soon ? ` ${soon}.` : '' },
+        )}
       </Small>
       <WindowBar window={first.window} today={today} />
       {due.length > 0 ? (
@@ -64,13 +74,13 @@ function OfGroup({ rows, today }: Props) {
           </Row>
           <Row style={{ alignItems: 'flex-end', marginTop: 8 }}>
             <GroupField
-              label={due.length === 1 ? 'Move it to' : `Move these ${due.length} to`}
+              label={due.length === 1 ? say('Move it to') : say('Move these {n} to', { n: due.length })}
               value={to}
-              none="choose a group"
+              none={say('choose a group')}
               but={first.groupId ?? undefined}
               onChange={setTo}
             />
-            <Button onPress={() => void move()}>Move them</Button>
+            <Button onPress={() => void move()}>{say('Move them')}</Button>
           </Row>
         </>
       ) : null}

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { percentText, type PedigreeNode, type PedigreeView } from '@yaylak/contract';
+import { percentText, type PedigreeNode, type PedigreeView, say, fixedText } from '@yaylak/contract';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -36,33 +36,39 @@ export function PedigreePage() {
   const { data: holding } = useQuery(holdingQuery);
   if (!data)
     return (
-      <Page title="Pedigree">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
+      <Page title={say('Pedigree')}>
+        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}
+      </Page>
     );
   const self = data.nodes.find((n) => n.key === '');
   const name = self?.tag.name ?? self?.tag.text ?? '';
   const isMale = animal?.row.sex === 'male';
   return (
     <Page
-      title={`Whom does ${name} come down from?`}
-      lead={`${percentText(data.inbreeding)} inbred; ${data.generations.toFixed(1)} full generations known${data.isShallow ? ', so kinship may be higher than the figures' : ''}.`}
+      title={say('Whom does {name} come down from?', { name })}
+      lead={say('{percent} inbred; {n} full generations known{value}.', {
+        percent: percentText(data.inbreeding),
+        n: fixedText(data.generations, 1),
+        value: data.isShallow ? say(', so kinship may be higher than the figures') : '',
+      })}
       actions={
         <>
           <LinkButton as={Link} to={`/animals/${id}`}>
-            Back to {name}
+            {say('Back to {name}', { name })}
           </LinkButton>
-          {isMale ? <Button onPress={() => setChecking(true)}>Check him before mating</Button> : null}
-          <Button onPress={() => setTesting(true)}>Record a gene test</Button>
+          {isMale ? <Button onPress={() => setChecking(true)}>{say('Check him before mating')}</Button> : null}
+          <Button onPress={() => setTesting(true)}>{say('Record a gene test')}</Button>
         </>
       }
     >
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         <Choice
-          label="Generations"
+          label={say('Generations')}
           value={generations}
           options={GENERATIONS.map((g) => [g, g])}
           onChange={setGenerations}
         />
-        <Small>A dashed frame: the same animal stands in more than one place.</Small>
+        <Small>{say('A dashed frame: the same animal stands in more than one place.')}</Small>
       </Row>
       <Panel>
         <Tree nodes={data.nodes} generations={Number(generations)} />
@@ -100,13 +106,15 @@ function Tree({ nodes, generations }: { readonly nodes: readonly PedigreeNode[];
                       <Tag tag={node.tag} />
                       {node.tag.name}
                     </Row>
-                    {node.inbreeding > 0 ? <Small>{percentText(node.inbreeding)} inbred</Small> : null}
+                    {node.inbreeding > 0 ? (
+                      <Small>{say('{percent} inbred', { percent: percentText(node.inbreeding) })}</Small>
+                    ) : null}
                     {node.genes.map((gene) => (
                       <Small key={gene.gene}>{geneWords(gene)}</Small>
                     ))}
                   </>
                 ) : isShown ? (
-                  <Small>{key.endsWith('s') ? 'sire' : 'dam'} not known</Small>
+                  <Small>{say('{value} not known', { value: key.endsWith('s') ? say('sire') : say('dam') })}</Small>
                 ) : null}
               </Cell>
             );
@@ -118,10 +126,16 @@ function Tree({ nodes, generations }: { readonly nodes: readonly PedigreeNode[];
 }
 
 function geneWords({ gene, tested, carries, about, countsAs }: PedigreeNode['genes'][number]): string {
-  if (countsAs) return `${gene}: tests contradict, counts as ${countsAs === 'affected' ? 'affected' : 'a carrier'}`;
-  if (tested && tested !== 'unaffected') return `${gene}: ${tested}, tested`;
-  const chance = about ? `about ${about.map(percentText).join(' to ')}` : percentText(carries);
-  return `${gene}:${tested ? ' not affected,' : ''} may carry, ${chance}`;
+  if (countsAs)
+    return say('{gene}: tests contradict, counts as {value}', {
+      gene,
+      value: countsAs === 'affected' ? say('affected') : say('a carrier'),
+    });
+  if (tested && tested !== 'unaffected') return say('{gene}: {tested}, tested', { gene, tested });
+  const chance = about
+    ? say('about {list}', { list: about.map(percentText).join(` ${say('to')} `) })
+    : percentText(carries);
+  return say('{gene}:{value} may carry, {chance}', { gene, value: tested ? ` ${say('not affected,')}` : '', chance });
 }
 
 function Ancestry({ view }: { readonly view: PedigreeView }) {
@@ -129,12 +143,12 @@ function Ancestry({ view }: { readonly view: PedigreeView }) {
   return (
     <Panel>
       <h2>
-        Where the two lines meet
-        <How of="Where the lines meet">
+        {say('Where the two lines meet')}
+        <How of={say('Where the lines meet')}>
           <p>
-            The inbreeding coefficient is the chance that both copies of a gene come from one ancestor. It is parted
-            here by the animal in which the sire’s and the dam’s lines meet; the parts add up to it (Meuwissen and Luo
-            1992).
+            {say(
+              'The inbreeding coefficient is the chance that both copies of a gene come from one ancestor. It is parted here by the animal in which the sire’s and the dam’s lines meet; the parts add up to it (Meuwissen and Luo 1992).',
+            )}
           </p>
         </How>
       </h2>
@@ -164,15 +178,19 @@ function Partners({
   return (
     <Panel>
       <h2>
-        {isMale ? `Whom may ${name} serve?` : `Males for ${name}`} ({allowed} of {view.partners.length})
+        {say('{value} ({allowed} of {n})', {
+          value: isMale ? say('Whom may {name} serve?', { name }) : say('Males for {name}', { name }),
+          allowed,
+          n: view.partners.length,
+        })}
       </h2>
       <LineTable>
         <thead>
           <tr>
-            <th>{isMale ? 'Female' : 'Male'}</th>
-            <th>Group</th>
-            <th>Young inbred</th>
-            <th>Against it</th>
+            <th>{isMale ? say('Female') : say('Male')}</th>
+            <th>{say('Group')}</th>
+            <th>{say('Young inbred')}</th>
+            <th>{say('Against it')}</th>
           </tr>
         </thead>
         <tbody>
@@ -183,7 +201,7 @@ function Partners({
               </td>
               <td>{p.groupName ?? ''}</td>
               <td>{p.refusal === null ? percentText(p.inbreeding) : <s>{percentText(p.inbreeding)}</s>}</td>
-              <td>{p.refusal ?? (p.isReady ? 'nothing' : 'not ready today')}</td>
+              <td>{p.refusal ?? (p.isReady ? say('nothing') : say('not ready today'))}</td>
             </tr>
           ))}
         </tbody>

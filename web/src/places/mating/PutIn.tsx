@@ -1,10 +1,9 @@
-import { MARK_COLOURS, StayEntry, type MaleToMateView, type MatingView } from '@yaylak/contract';
+import { MARK_COLOURS, StayEntry, type MaleToMateView, type MatingView, say } from '@yaylak/contract';
 import { useWatch } from 'react-hook-form';
 import { EntryForm } from '../../parts/form/EntryForm';
 import { FormChoice, FormField, FormTick } from '../../parts/form/fields';
 import { useEntryForm } from '../../parts/form/useEntryForm';
 import { Row, Small } from '../../parts/Panel';
-import { countText } from '../../words/format';
 
 type Colour = (typeof MARK_COLOURS)[number];
 
@@ -38,7 +37,7 @@ export function PutIn({ male, view, onDone }: Props) {
       ...(isTeaser ? { isTeaser } : {}),
       ...(reason.trim() === '' || isTeaser ? {} : { reason: reason.trim() }),
     }),
-    words: { on: 'Give the day he goes in.', groupId: 'Choose the group.' },
+    words: { on: say('Give the day he goes in.'), groupId: say('Choose the group.') },
   });
   const [groupId, isTeaser] = useWatch({ control: asked.form.control, name: ['groupId', 'isTeaser'] });
   const groupOf = (id: string) => view.groups.find((g) => g.id === id);
@@ -46,33 +45,45 @@ export function PutIn({ male, view, onDone }: Props) {
   return (
     <EntryForm
       {...asked}
-      done={(typed) => `Put ${name} in with ${groupOf(typed.groupId)?.name ?? 'them'}`}
+      done={(typed) => say('Put {name} in with {n}', { name, n: groupOf(typed.groupId)?.name ?? say('them') })}
       onDone={onDone}
-      submit="Put him in"
-      against={isTeaser ? null : <FormField name="reason" label="Reason for going ahead" />}
+      submit={say('Put him in')}
+      against={isTeaser ? null : <FormField name="reason" label={say('Reason for going ahead')} />}
     >
-      <FormField name="on" label="On" type="date" />
+      <FormField name="on" label={say('On')} type="date" />
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         <FormChoice
           name="groupId"
-          label="With"
-          options={view.groups.map((g) => [g.id, `${g.name}, ${countText(g.females, 'female', 'females')}`] as const)}
+          label={say('With')}
+          options={view.groups.map(
+            (g) =>
+              [
+                g.id,
+                `${g.name}, ${say('{females} {females, plural, one {female} other {females}}', { females: g.females })}`,
+              ] as const,
+          )}
         />
         <FormChoice
           name="colour"
-          label="Raddle or harness"
+          label={say('Raddle or harness')}
           options={[['', 'none'], ...MARK_COLOURS.map((c) => [c, c] as const)]}
         />
       </Row>
-      <FormTick name="isTeaser" label="a teaser: finds heats, sires nothing" />
+      <FormTick name="isTeaser" label={say('a teaser: finds heats, sires nothing')} />
       {group && !isTeaser && group.females > male.capacity ? (
         <p role="status">
-          {group.name} has {group.females}, and he should have {male.capacity} at the most. Put a second one in, or part
-          the group.
+          {say(
+            '{name} has {females}, and he should have {capacity} at the most. Put a second one in, or part the group.',
+            { name: group.name, females: group.females, capacity: male.capacity },
+          )}
         </p>
       ) : null}
       {male.notWith > 0 && !isTeaser ? (
-        <Small>He is not to be put with {male.notWith} of the females here: see his pedigree, or Pairing.</Small>
+        <Small>
+          {say('He is not to be put with {notWith} of the females here: see his pedigree, or Pairing.', {
+            notWith: male.notWith,
+          })}
+        </Small>
       ) : null}
     </EntryForm>
   );

@@ -2,6 +2,7 @@ import type { MatingRecordView } from '@yaylak/contract';
 import { Bar, BarChart, CartesianGrid, Cell, ErrorBar, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { colour } from '../../theme/tokens';
 import { monthYear } from '../../words/format';
+import { say, fixedText } from '@yaylak/contract';
 
 type Quarter = MatingRecordView['quarters'][number];
 
@@ -15,9 +16,11 @@ const isHot = (q: Quarter): boolean => q.afterHeat >= HOT_SHARE * q.spells;
 /** A quarter in words. */
 export const quarterWords = (q: Quarter): string =>
   [
-    `${monthYear(q.from)}: ${q.share ? `${percent(q.share.share)} % of ${q.share.of} took` : 'not known yet'}`,
-    ...(q.meanSize === null ? [] : [`${q.meanSize.toFixed(1)} young a litter`]),
-    ...(q.afterHeat > 0 ? [`${q.afterHeat} of ${q.spells} after heat`] : []),
+    `${monthYear(q.from)}: ${q.share ? say('{percent} % of {of} took', { percent: percent(q.share.share), of: q.share.of }) : say('not known yet')}`,
+    ...(q.meanSize === null ? [] : [say('{n} young a litter', { n: fixedText(q.meanSize, 1) })]),
+    ...(q.afterHeat > 0
+      ? [say('{afterHeat} of {spells} after heat', { afterHeat: q.afterHeat, spells: q.spells })]
+      : []),
   ].join(', ');
 
 /** Share that took by quarter, each bar with its range; those after heat are barred. */
@@ -29,11 +32,14 @@ export function QuarterChart({ quarters }: { readonly quarters: readonly Quarter
       name: monthYear(q.from).replace(' 20', ' '),
       share: percent(share),
       range: [percent(share) - percent(low), percent(high) - percent(share)],
-      label: q.meanSize === null ? '' : q.meanSize.toFixed(1),
+      label: q.meanSize === null ? '' : fixedText(q.meanSize, 1),
     };
   });
   return (
-    <div role="img" aria-label={`Share that took by quarter. ${shown.map(quarterWords).join('. ')}`}>
+    <div
+      role="img"
+      aria-label={say('Share that took by quarter. {list}', { list: shown.map(quarterWords).join('. ') })}
+    >
       <ResponsiveContainer width="100%" height={200}>
         <BarChart data={data} margin={{ top: 8, right: 0, bottom: 0, left: -14 }}>
           <defs>

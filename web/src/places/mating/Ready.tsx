@@ -6,6 +6,7 @@ import { Panel, Small } from '../../parts/Panel';
 import { useFirst } from '../../parts/useFirst';
 import { WindowBar } from '../../parts/WindowBar';
 import { NamedTag } from '../../parts/NamedTag';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly females: readonly FemaleToMateView[];
@@ -23,15 +24,15 @@ export function Ready({ females, view, onServe }: Props) {
   if (females.length === 0) return null;
   return (
     <Panel>
-      <h2>May be mated ({females.length})</h2>
+      <h2>{say('May be mated ({n})', { n: females.length })}</h2>
       <Middle>
         <thead>
           <tr>
-            <th>Female</th>
-            <th>Group</th>
-            <th>{view.school === 'none' ? 'When' : 'Next heat'}</th>
-            <th>Runs with</th>
-            <th aria-label="Serve" />
+            <th>{say('Female')}</th>
+            <th>{say('Group')}</th>
+            <th>{view.school === 'none' ? say('When') : say('Next heat')}</th>
+            <th>{say('Runs with')}</th>
+            <th aria-label={say('Serve')} />
           </tr>
         </thead>
         <tbody>
@@ -45,13 +46,13 @@ export function Ready({ females, view, onServe }: Props) {
                 {f.nextHeat ? (
                   <WindowBar window={f.nextHeat} today={view.on} />
                 ) : (
-                  <Small>{view.school === 'none' ? 'any day she will stand' : 'no heat seen yet'}</Small>
+                  <Small>{view.school === 'none' ? say('any day she will stand') : say('no heat seen yet')}</Small>
                 )}
               </td>
-              <td>{f.runsWith.map((m) => m.name ?? m.text).join(', ') || 'no male'}</td>
+              <td>{f.runsWith.map((m) => m.name ?? m.text).join(', ') || say('no male')}</td>
               <td>
                 <Button kind="quiet" onPress={() => onServe(f)}>
-                  Serve
+                  {say('Serve')}
                 </Button>
               </td>
             </tr>

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { MatingRecordView } from '@yaylak/contract';
-import { HOT_AFTER_DAYS, SPECIES_WORDS } from '@yaylak/core';
+import { HOT_AFTER_DAYS } from '@yaylak/core';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { matingRecordQuery } from '../../api/queries';
@@ -16,6 +16,8 @@ import { MatingTabs } from './MatingTabs';
 import { useMatingScope } from './useMating';
 import { NamedTag } from '../../parts/NamedTag';
 import { useSpeciesOptions } from '../../words/useHolding';
+import { say, SPECIES_WORDS, fixedText } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 // The chart's library comes with the first that is drawn.
 const QuarterChart = lazy(async () => ({ default: (await import('./QuarterChart')).QuarterChart }));
@@ -26,19 +28,26 @@ export function RecordPage() {
   const { query, setSpecies } = useMatingScope();
   const { data, error, refetch } = useQuery({ ...matingRecordQuery(query), placeholderData: (before) => before });
   if (!data)
-    return <Page title="Results">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+    return (
+      <Page title={say('Results')}>
+        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}
+      </Page>
+    );
   const litters = data.males.reduce((s, m) => s + m.litters, 0);
   return (
     <Page
-      title="What came of the matings?"
-      lead={`${countText(litters, 'litter', 'litters')} of ${countText(data.males.length, ...SPECIES_WORDS[data.species].grown.male)} on record.`}
+      title={say('What came of the matings?')}
+      lead={say('{litters} {litters, plural, one {litter} other {litters}} of {count} on record.', {
+        litters,
+        count: countText(data.males.length, ...SPECIES_WORDS[data.species].grown.male),
+      })}
       actions={<MatingTabs species={data.species} but="/record" />}
     >
       <Row>
-        <Choice label="Species" value={data.species} options={speciesOptions} onChange={setSpecies} />
+        <Choice label={say('Species')} value={data.species} options={speciesOptions} onChange={setSpecies} />
       </Row>
       {data.males.length === 0 ? (
-        <Empty title="Nothing yet">Services and births that are recorded are gathered here.</Empty>
+        <Empty title={say('Nothing yet')}>{say('Services and births that are recorded are gathered here.')}</Empty>
       ) : (
         <>
           <Males rows={data.males} />
@@ -53,26 +62,31 @@ export function RecordPage() {
 function Males({ rows }: { readonly rows: MatingRecordView['males'] }) {
   return (
     <Panel>
-      <h2>By male</h2>
+      <h2>{say('By male')}</h2>
       <LineTable>
         <thead>
           <tr>
-            <th>Male</th>
-            <th>Services</th>
+            <th>{say('Male')}</th>
+            <th>{say('Services')}</th>
             <th>
-              Took
-              <How of="The share that took">
-                <p>Of services whose time is over and that can be no other male’s; the range holds it four in five.</p>
+              {say('Took')}
+              <How of={say('The share that took')}>
+                <p>
+                  {say(
+                    'Of services whose time is over and that can be no other male’s; the range holds it four in five.',
+                  )}
+                </p>
               </How>
             </th>
-            <th>Litters</th>
-            <th>Young a litter</th>
+            <th>{say('Litters')}</th>
+            <th>{say('Young a litter')}</th>
             <th>
-              Against the others
-              <How of="Against the others">
+              {say('Against the others')}
+              <How of={say('Against the others')}>
                 <p>
-                  His litters less those the same females had by other males, the mean over these females. A male put to
-                  the best females is not praised for them. ± holds it four times out of five.
+                  {say(
+                    'His litters less those the same females had by other males, the mean over these females. A male put to the best females is not praised for them. ± holds it four times out of five.',
+                  )}
                 </p>
               </How>
             </th>
@@ -85,13 +99,13 @@ function Males({ rows }: { readonly rows: MatingRecordView['males'] }) {
                 <NamedTag tag={m.tag} />
               </td>
               <td>{m.spells}</td>
-              <td>{m.share ? shareText(m.share) : 'not known yet'}</td>
+              <td>{m.share ? shareText(m.share) : say('not known yet')}</td>
               <td>{m.litters}</td>
-              <td>{m.meanSize === null ? '' : m.meanSize.toFixed(2)}</td>
+              <td>{m.meanSize === null ? '' : fixedText(m.meanSize, 2)}</td>
               <td>
                 {m.againstOthers
-                  ? `${m.againstOthers.mean >= 0 ? '+' : ''}${figureText(m.againstOthers.mean, 2)} ± ${m.againstOthers.halfWidth.toFixed(2)}, ${countText(m.againstOthers.females, 'female', 'females')}`
-                  : 'no females in common'}
+                  ? `${m.againstOthers.mean >= 0 ? '+' : ''}${figureText(m.againstOthers.mean, 2)} ± ${fixedText(m.againstOthers.halfWidth, 2)}, ${say('{females} {females, plural, one {female} other {females}}', { females: m.againstOthers.females })}`
+                  : say('no females in common')}
               </td>
             </tr>
           ))}
@@ -105,17 +119,28 @@ function Seasons({ view }: { readonly view: MatingRecordView }) {
   if (view.quarters.length === 0) return null;
   return (
     <Panel>
-      <h2>By season</h2>
+      <h2>{say('By season')}</h2>
       <Suspense fallback={<Loading rows={4} />}>
         <QuarterChart quarters={view.quarters} />
       </Suspense>
       <Small>
-        Share of services that took, by quarter of the service, with its range; the figure in a bar is young a litter.
-        Barred: services in a heat wave or within {HOT_AFTER_DAYS} days after, when the seed may have suffered.{' '}
-        {view.hot.length > 0
-          ? `Heat waves: ${view.hot.map((h) => `${shortDate(h.from)} to ${fullDate(h.to)}`).join('; ')}.`
-          : 'No heat wave on record.'}{' '}
-        They are kept under <Link to="/year">Year plan</Link>, Labour, pens and feed.
+        <Said
+          text={
+            'Share of services that took, by quarter of the service, with its range; the figure in a bar is young a litter. Barred: services in a heat wave or within {days} days after, when the seed may have suffered. {value} They are kept under <0>Year plan</0>, Labour, pens and feed.'
+          }
+          values={{
+            days: HOT_AFTER_DAYS,
+            value:
+              view.hot.length > 0
+                ? say('Heat waves: {list}.', {
+                    list: view.hot
+                      .map((h) => say('{date} to {date2}', { date: shortDate(h.from), date2: fullDate(h.to) }))
+                      .join('; '),
+                  })
+                : say('No heat wave on record.'),
+          }}
+          parts={{ 0: <Link to="/year" /> }}
+        />
       </Small>
     </Panel>
   );
@@ -125,16 +150,16 @@ function Pairs({ rows }: { readonly rows: MatingRecordView['pairs'] }) {
   if (rows.length === 0) return null;
   return (
     <Panel>
-      <h2>By pair, the latest first</h2>
+      <h2>{say('By pair, the latest first')}</h2>
       <LineTable>
         <thead>
           <tr>
-            <th>Female</th>
-            <th>Male</th>
-            <th>Litters</th>
-            <th>Young a litter</th>
-            <th>Hers by others</th>
-            <th>Last</th>
+            <th>{say('Female')}</th>
+            <th>{say('Male')}</th>
+            <th>{say('Litters')}</th>
+            <th>{say('Young a litter')}</th>
+            <th>{say('Hers by others')}</th>
+            <th>{say('Last')}</th>
           </tr>
         </thead>
         <tbody>
@@ -148,13 +173,20 @@ function Pairs({ rows }: { readonly rows: MatingRecordView['pairs'] }) {
               </td>
               <td>{p.litters}</td>
               <td>
-                {p.meanSize.toFixed(1)}
-                {p.litters < 4 ? <Small>{countText(p.litters, 'litter', 'litters')}: a guess</Small> : null}
+                {fixedText(p.meanSize, 1)}
+                {p.litters < 4 ? (
+                  <Small>
+                    {say('{litters} {litters, plural, one {litter} other {litters}}: a guess', { litters: p.litters })}
+                  </Small>
+                ) : null}
               </td>
               <td>
                 {p.otherwise
-                  ? `${p.otherwise.meanSize.toFixed(1)} in ${countText(p.otherwise.litters, 'litter', 'litters')}`
-                  : 'none'}
+                  ? say('{n} in {litters} {litters, plural, one {litter} other {litters}}', {
+                      n: fixedText(p.otherwise.meanSize, 1),
+                      litters: p.otherwise.litters,
+                    })
+                  : say('none')}
               </td>
               <td>{fullDate(p.lastOn)}</td>
             </tr>

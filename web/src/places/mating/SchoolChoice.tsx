@@ -5,6 +5,7 @@ import { holdingQuery } from '../../api/queries';
 import { Choice } from '../../parts/Field';
 import { How } from '../../parts/How';
 import { useSaveHolding } from '../../parts/useSaveHolding';
+import { say } from '@yaylak/contract';
 
 /** By which school the hour of service is told. */
 export function SchoolChoice({ view: { school, species } }: { readonly view: MatingView }) {
@@ -20,24 +21,27 @@ export function SchoolChoice({ view: { school, species } }: { readonly view: Mat
   return (
     <>
       <Choice
-        label="Hour of service"
+        label={say('Hour of service')}
         value={school}
         options={[
-          ['hours', 'by hours from standing'],
-          ['morning-evening', 'by morning and evening'],
+          ['hours', say('by hours from standing')],
+          ['morning-evening', say('by morning and evening')],
         ]}
         onChange={(next) => void change(next)}
       />
-      <How of="The hour of service">
+      <How of={say('The hour of service')}>
         <p>
-          By hours: from when she was first seen to stand, open after {h.opens}, best from {h.bestFrom} to {h.bestTo},
-          over after {h.closes} hours. It follows the egg, and asks for two looks a day.
+          {say(
+            'By hours: from when she was first seen to stand, open after {opens}, best from {bestFrom} to {bestTo}, over after {closes} hours. It follows the egg, and asks for two looks a day.',
+            { opens: h.opens, bestFrom: h.bestFrom, bestTo: h.bestTo, closes: h.closes },
+          )}
         </p>
         <p>
-          By morning and evening: seen in the morning, serve that evening; seen after noon, serve next morning. It suits
-          whoever milks twice a day and has no hours to count, and is the older way with cattle.
+          {say(
+            'By morning and evening: seen in the morning, serve that evening; seen after noon, serve next morning. It suits whoever milks twice a day and has no hours to count, and is the older way with cattle.',
+          )}
         </p>
-        <p>Serve twice in the window where you can. The hours are set under Holding.</p>
+        <p>{say('Serve twice in the window where you can. The hours are set under Holding.')}</p>
       </How>
       {problem ? <p role="alert">{problem}</p> : null}
     </>

@@ -1,6 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
-import { percentText, ServiceEntry, type FemaleToMateView, type HeatView, type MatingView } from '@yaylak/contract';
-import { momentOf, parseMoment, serviceTiming, SPECIES_WORDS, type ServiceTiming } from '@yaylak/core';
+import {
+  percentText,
+  ServiceEntry,
+  type FemaleToMateView,
+  type HeatView,
+  type MatingView,
+  say,
+  SPECIES_WORDS,
+} from '@yaylak/contract';
+import { momentOf, parseMoment, serviceTiming, type ServiceTiming } from '@yaylak/core';
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { pedigreeQuery } from '../../api/queries';
@@ -87,22 +95,24 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
         ...maybe('reason', typed.reason),
       };
     },
-    words: { at: 'Give the day and the hour.', on: 'Give the day and the hour.' },
+    words: { at: say('Give the day and the hour.'), on: say('Give the day and the hour.') },
     fieldOf: { on: 'at' },
     also: (typed) => {
       const { way, maleId, otherMale, straw } = typed;
       const isStraw = way === 'insemination' && maleId === '';
       return {
         ...(maleId === OTHER && otherMale.trim() === ''
-          ? { otherMale: 'Say which male: “the neighbour’s ram”, or “not known”.' }
+          ? { otherMale: say('Say which male: “the neighbour’s ram”, or “not known”.') }
           : {}),
-        ...(isStraw && straw.trim() === '' ? { straw: 'Say whose straw: its code, or a male of the holding.' } : {}),
-        ...(maleId === '' && !isStraw ? { maleId: 'Choose the male.' } : {}),
+        ...(isStraw && straw.trim() === ''
+          ? { straw: say('Say whose straw: its code, or a male of the holding.') }
+          : {}),
+        ...(maleId === '' && !isStraw ? { maleId: say('Choose the male.') } : {}),
         ...(isAsked(typed) && typed.reason.trim() === ''
           ? {
               reason: partnerOf(typed)?.refusal
-                ? 'These two should not be mated. Choose another male, or give a reason for going ahead.'
-                : 'She is not ready to mate. Leave her, or give a reason for going ahead.',
+                ? say('These two should not be mated. Choose another male, or give a reason for going ahead.')
+                : say('She is not ready to mate. Leave her, or give a reason for going ahead.'),
             }
           : {}),
       };
@@ -116,12 +126,12 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
       ? serviceTiming(windowOf(heat.window), momentOf(at), earliestOf(heat))
       : undefined;
   return (
-    <Sheet title={`Serve ${name}`} isOpen onClose={onClose} width={640}>
+    <Sheet title={say('Serve {name}', { name })} isOpen onClose={onClose} width={640}>
       <Row>
         <Tag tag={tag} isStatic />
         <Small>
           {female.reasons.length === 0
-            ? 'nothing speaks against mating her'
+            ? say('nothing speaks against mating her')
             : female.reasons.flatMap((r) => (isAsked({ way, maleId }) && r.holds ? [] : [r.words])).join('; ')}
         </Small>
       </Row>
@@ -134,12 +144,12 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
       ) : null}
       <EntryForm
         {...asked}
-        done={() => `Wrote down the service of ${name}`}
+        done={() => say('Wrote down the service of {name}', { name })}
         onDone={onClose}
-        submit="Record service"
+        submit={say('Record service')}
         against={
           isChosen({ way }) && !isAsked({ way, maleId }) ? (
-            <FormField name="reason" label="Reason for going ahead" />
+            <FormField name="reason" label={say('Reason for going ahead')} />
           ) : null
         }
         more={<Instead female={female} at={at} way={way} today={view.on} onDone={onClose} />}
@@ -147,15 +157,20 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
           <FormChoice
             name="way"
-            label="How"
+            label={say('How')}
             options={[
-              ['hand', isTakenToMale ? `by hand, taken to the ${grown.male[0]}` : 'by hand, male brought to her'],
+              [
+                'hand',
+                isTakenToMale
+                  ? say('by hand, taken to the {value}', { value: grown.male[0] })
+                  : say('by hand, male brought to her'),
+              ],
               ['insemination', 'insemination'],
-              ['raddle', 'found marked'],
-              ['ran-with', 'ran with him, not seen'],
+              ['raddle', say('found marked')],
+              ['ran-with', say('ran with him, not seen')],
             ]}
           />
-          <FormField name="at" label="When" type="datetime-local" />
+          <FormField name="at" label={say('When')} type="datetime-local" />
         </Row>
         {timing && heat?.window && timing !== 'best' && isChosen({ way }) ? (
           <NotePanel $tone={timing === 'too-early' || timing === 'too-late' ? 'madder' : 'weld'} role="status">
@@ -164,32 +179,32 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
         ) : null}
         <FormChoice
           name="maleId"
-          label={way === 'insemination' ? 'Male of the holding, or a straw' : 'Male'}
+          label={way === 'insemination' ? say('Male of the holding, or a straw') : say('Male')}
           options={[
-            ['', way === 'insemination' ? 'a straw' : 'choose the male'],
+            ['', way === 'insemination' ? say('a straw') : say('choose the male')],
             ...partners.map(
               (p) =>
                 [
                   p.tag.animalId,
-                  `${p.tag.name ?? p.tag.text}: ${percentText(p.inbreeding)} inbred${p.refusal ? ', not to be' : ''}${p.isReady ? '' : ', not fit'}`,
+                  `${p.tag.name ?? p.tag.text}: ${percentText(p.inbreeding)} inbred${p.refusal ? say(', not to be') : ''}${p.isReady ? '' : say(', not fit')}`,
                 ] as const,
             ),
-            ...(way === 'insemination' ? [] : [[OTHER, 'a male from elsewhere, or not known'] as const]),
+            ...(way === 'insemination' ? [] : [[OTHER, say('a male from elsewhere, or not known')] as const]),
           ]}
         />
-        {maleId === OTHER ? <FormField name="otherMale" label="Which male" isRequired /> : null}
+        {maleId === OTHER ? <FormField name="otherMale" label={say('Which male')} isRequired /> : null}
         {way === 'insemination' ? (
           <Row $gap={3}>
-            {maleId === '' ? <FormField name="straw" label="Code of the straw" /> : null}
-            <FormField name="batch" label="Batch" />
-            <FormField name="technician" label="Inseminated by" />
+            {maleId === '' ? <FormField name="straw" label={say('Code of the straw')} /> : null}
+            <FormField name="batch" label={say('Batch')} />
+            <FormField name="technician" label={say('Inseminated by')} />
           </Row>
         ) : null}
         {way === 'hand' ? (
           <Row $gap={4}>
-            <FormTick name="isWitnessed" label="seen to serve" />
+            <FormTick name="isWitnessed" label={say('seen to serve')} />
             {view.school === 'none' ? (
-              <FormTick name="isCheck" label="check mating: offered again after some days" />
+              <FormTick name="isCheck" label={say('check mating: offered again after some days')} />
             ) : null}
           </Row>
         ) : null}
@@ -197,19 +212,21 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
           <NotePanel $tone="madder" role="status">
             {partner?.refusal ? (
               <p>
-                <b>Do not mate these.</b> {partner.refusal}
+                <b>{say('Do not mate these.')}</b> {partner.refusal}
               </p>
             ) : null}
             {held.length > 0 ? (
               <p>
-                <b>Not ready to mate:</b> {held.map((r) => r.words).join('; ')}.
+                <b>{say('Not ready to mate:')}</b> {held.map((r) => r.words).join('; ')}.
               </p>
             ) : null}
-            <FormField name="reason" label="Reason for going ahead" isRequired />
+            <FormField name="reason" label={say('Reason for going ahead')} isRequired />
           </NotePanel>
         ) : null}
       </EntryForm>
-      <Small>Serve twice in the window where you can. One needle, one glove, one animal; wash before the next.</Small>
+      <Small>
+        {say('Serve twice in the window where you can. One needle, one glove, one animal; wash before the next.')}
+      </Small>
     </Sheet>
   );
 }
@@ -234,22 +251,25 @@ function Instead({ female: { tag }, at, way, today, onDone }: InsteadProps) {
   };
   const { animalId } = tag;
   const refuses = async (): Promise<void> => {
-    if (parseMoment(at) === undefined) return setProblem('When: give the day and the hour.');
-    await instead({ type: 'heat', animalId, on: at.slice(0, 10), at, signs: ['refuses'] }, `${name} refused him`);
+    if (parseMoment(at) === undefined) return setProblem(say('When: give the day and the hour.'));
+    await instead(
+      { type: 'heat', animalId, on: at.slice(0, 10), at, signs: ['refuses'] },
+      say('{name} refused him', { name }),
+    );
   };
   return (
     <>
-      {way === 'hand' ? <Button onPress={() => void refuses()}>She refuses him</Button> : null}
+      {way === 'hand' ? <Button onPress={() => void refuses()}>{say('She refuses him')}</Button> : null}
       <Button
         kind="quiet"
         onPress={() =>
           void instead(
             { type: 'check', animalId, on: today, what: 'womb', isFound: true },
-            `The womb of ${name} is not clean`,
+            say('The womb of {name} is not clean', { name }),
           )
         }
       >
-        Womb infection: hold off
+        {say('Womb infection: hold off')}
       </Button>
       {problem ? <p role="alert">{problem}</p> : null}
     </>
@@ -276,17 +296,29 @@ function timingWords(
   today: string,
 ): string {
   if (!window) return '';
-  const say = (at: string): string => dayAndHour(at, today);
+  const time = (at: string): string => dayAndHour(at, today);
   switch (timing) {
     case 'too-early':
-      return `Too early: the window opens ${say(window.opens)} and is best from ${say(window.bestFrom)}.`;
+      return say('Too early: the window opens {opens} and is best from {from}.', {
+        opens: time(window.opens),
+        from: time(window.bestFrom),
+      });
     case 'perhaps-early':
-      return `Perhaps too early: she began to stand between two looks, so the window opened between ${say(opensEarliest ?? window.opens)} and ${say(window.opens)}. Serve again later.`;
+      return say(
+        'Perhaps too early: she began to stand between two looks, so the window opened between {earliest} and {opens}. Serve again later.',
+        { earliest: time(opensEarliest ?? window.opens), opens: time(window.opens) },
+      );
     case 'early':
-      return `Early: it is best from ${say(window.bestFrom)} to ${say(window.bestTo)}. Serve again then.`;
+      return say('Early: it is best from {from} to {to}. Serve again then.', {
+        from: time(window.bestFrom),
+        to: time(window.bestTo),
+      });
     case 'late':
-      return `Late: it was best until ${say(window.bestTo)} and closes ${say(window.closes)}.`;
+      return say('Late: it was best until {to} and closes {closes}.', {
+        to: time(window.bestTo),
+        closes: time(window.closes),
+      });
     case 'too-late':
-      return `Too late: the window closed ${say(window.closes)}. Watch for her next heat.`;
+      return say('Too late: the window closed {closes}. Watch for her next heat.', { closes: time(window.closes) });
   }
 }

@@ -6,7 +6,7 @@ import { How } from '../../parts/How';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Small } from '../../parts/Panel';
 import { WindowBar } from '../../parts/WindowBar';
-import { chanceText, percentText } from '@yaylak/contract';
+import { chanceText, percentText, say } from '@yaylak/contract';
 import { fullDate, shortDate } from '../../words/format';
 import { servedBy } from '../../words/mating';
 import { NamedTag } from '../../parts/NamedTag';
@@ -24,25 +24,26 @@ export function Served({ females, view, onServe }: Props) {
   return (
     <Panel>
       <h2>
-        Served ({females.length})
-        <How of="In young">
+        {say('Served ({n})', { n: females.length })}
+        <How of={say('In young')}>
           <p>
-            {percentText(view.takingShare)} of services take here: the species’ usual share, drawn toward this holding’s
-            own. An empty female comes back on heat a cycle later, if somebody sees it; each day without it speaks a
-            little more for carrying (Bayes). The share of heats that are seen is set under Holding.
+            {say(
+              '{percent} of services take here: the species’ usual share, drawn toward this holding’s own. An empty female comes back on heat a cycle later, if somebody sees it; each day without it speaks a little more for carrying (Bayes). The share of heats that are seen is set under Holding.',
+              { percent: percentText(view.takingShare) },
+            )}
           </p>
-          <p>No return is a first sign and no test: some empty ones are missed.</p>
+          <p>{say('No return is a first sign and no test: some empty ones are missed.')}</p>
         </How>
       </h2>
       <Middle>
         <thead>
           <tr>
-            <th>Female</th>
-            <th>By</th>
-            <th>Served</th>
-            <th>{isRabbit ? 'Birth' : 'Back on heat'}</th>
-            <th>In young</th>
-            <th aria-label="Serve" />
+            <th>{say('Female')}</th>
+            <th>{say('By')}</th>
+            <th>{say('Served')}</th>
+            <th>{isRabbit ? say('Birth') : say('Back on heat')}</th>
+            <th>{say('In young')}</th>
+            <th aria-label={say('Serve')} />
           </tr>
         </thead>
         <tbody>
@@ -63,12 +64,15 @@ export function Served({ females, view, onServe }: Props) {
                 <td>{shortDate(chance.servedOn)}</td>
                 <td>
                   {chance.returnedOn ? (
-                    <b>back on {shortDate(chance.returnedOn)}</b>
+                    <b>{say('back on {date}', { date: shortDate(chance.returnedOn) })}</b>
                   ) : chance.returns && chance.returns.closes >= view.on ? (
                     <WindowBar window={chance.returns} today={view.on} />
                   ) : (
                     <Small>
-                      birth {shortDate(chance.birthFrom)} to {fullDate(chance.birthTo)}
+                      {say('birth {date} to {date2}', {
+                        date: shortDate(chance.birthFrom),
+                        date2: fullDate(chance.birthTo),
+                      })}
                     </Small>
                   )}
                 </td>
@@ -78,7 +82,7 @@ export function Served({ females, view, onServe }: Props) {
                 </td>
                 <td>
                   <Button kind="quiet" onPress={() => onServe(f)}>
-                    {isRabbit ? 'Offer again' : 'Serve again'}
+                    {isRabbit ? say('Offer again') : say('Serve again')}
                   </Button>
                 </td>
               </tr>

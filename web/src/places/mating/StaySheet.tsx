@@ -1,4 +1,4 @@
-import { MARK_COLOURS, type MaleToMateView, type MatingView } from '@yaylak/contract';
+import { MARK_COLOURS, type MaleToMateView, type MatingView, say } from '@yaylak/contract';
 import { useState } from 'react';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
@@ -6,7 +6,7 @@ import { Choice, Field } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
-import { countText } from '../../words/format';
+
 import { PutIn } from './PutIn';
 
 interface Props {
@@ -22,13 +22,17 @@ export function StaySheet({ male, view, onClose }: Props) {
   const name = male.tag.name ?? male.tag.text;
   const isIn = male.stays.length > 0;
   return (
-    <Sheet title={isIn ? `${name} and his group` : `Put ${name} in`} isOpen onClose={onClose}>
+    <Sheet
+      title={isIn ? say('{name} and his group', { name }) : say('Put {name} in', { name })}
+      isOpen
+      onClose={onClose}
+    >
       {isIn ? (
         <Running male={male} today={view.on} onDone={onClose} />
       ) : (
         <PutIn male={male} view={view} onDone={onClose} />
       )}
-      <Small>Change the colour with each cycle, light before dark: who is marked twice came back.</Small>
+      <Small>{say('Change the colour with each cycle, light before dark: who is marked twice came back.')}</Small>
     </Sheet>
   );
 }
@@ -54,14 +58,14 @@ function Running({ male: { tag, stays }, today, onDone }: RunningProps) {
   const base = { animalId: tag.animalId, on };
   return (
     <>
-      <Field label="On" type="date" value={on} onChange={setOn} />
+      <Field label={say('On')} type="date" value={on} onChange={setOn} />
       {stays.map((s) => (
         <Row key={s.stayId} $gap={3} style={{ alignItems: 'flex-end' }}>
           <span>
-            {s.groupName}, {countText(s.females, 'female', 'females')}
+            {s.groupName}, {say('{females} {females, plural, one {female} other {females}}', { females: s.females })}
           </span>
           <Choice
-            label="Raddle"
+            label={say('Raddle')}
             value={colour}
             options={[['', 'choose'], ...MARK_COLOURS.map((c) => [c, c] as const)]}
             onChange={setColour}
@@ -71,18 +75,21 @@ function Running({ male: { tag, stays }, today, onDone }: RunningProps) {
             onPress={() =>
               void keep(
                 { type: 'harness', ...base, stayId: s.stayId, colour: colour as Colour },
-                `${name} wears ${colour} now`,
+                say('{name} wears {colour} now', { name, colour }),
               )
             }
           >
-            Change the raddle
+            {say('Change the raddle')}
           </Button>
           <Button
             onPress={() =>
-              void keep({ type: 'stay-end', ...base, stayId: s.stayId }, `Took ${name} out of ${s.groupName}`)
+              void keep(
+                { type: 'stay-end', ...base, stayId: s.stayId },
+                say('Took {name} out of {groupName}', { name, groupName: s.groupName }),
+              )
             }
           >
-            Take him out
+            {say('Take him out')}
           </Button>
         </Row>
       ))}

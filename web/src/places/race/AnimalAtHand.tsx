@@ -1,10 +1,11 @@
 import type { RosterAnimal } from '@yaylak/contract';
-import { ageWords, dayOf, fieldWord, scaleUnit, type SpeciesSettings, type WeightUnit } from '@yaylak/core';
+import { ageWords, dayOf, scaleUnit, type SpeciesSettings, type WeightUnit } from '@yaylak/core';
 import styled from 'styled-components';
 import { Tag } from '../../parts/Tag';
 import { colour, fonts, phone, space } from '../../theme/tokens';
 import { ageText, bornText, gainText, shortDate, weightText } from '../../words/format';
 import { gainFromBirth } from './jobFigures';
+import { say, fieldWord } from '@yaylak/contract';
 
 interface Props {
   readonly animal: RosterAnimal;
@@ -21,17 +22,21 @@ export function AnimalAtHand({ animal, on, unit, settings }: Props) {
   const sinceBirth = gainFromBirth(animal, settings);
   const cells: readonly (readonly [label: string, figure: string, under: string])[] = [
     [
-      'Last weight',
+      say('Last weight'),
       last ? weightText(last[1], unit, animal.species) : 'none',
-      last ? `${shortDate(last[0])}, ${last[2]}` : 'first time',
+      last ? `${shortDate(last[0])}, ${last[2]}` : say('first time'),
     ],
-    ['First weight to now', sinceBirth ? gainText(sinceBirth, scaleUnit(animal.species, unit)) : 'not yet', ''],
     [
-      'Born as',
+      say('First weight to now'),
+      sinceBirth ? gainText(sinceBirth, scaleUnit(animal.species, unit)) : say('not yet'),
+      '',
+    ],
+    [
+      say('Born as'),
       bornText(animal.species, animal.birthType, animal.rearingType),
       animal.bornOn ? shortDate(animal.bornOn) : '',
     ],
-    ['Dam, sire', animal.dam ?? 'not known', animal.sire ?? ''],
+    [say('Dam, sire'), animal.dam ?? say('not known'), animal.sire ?? ''],
   ];
   return (
     <>
@@ -44,7 +49,7 @@ export function AnimalAtHand({ animal, on, unit, settings }: Props) {
               ? `, ${ageText(ageWords(dayOf(animal.bornOn), dayOf(on)), animal.birthKnownTo)}`
               : ''}
           </h2>
-          <p>{animal.groupName ?? 'no group'}</p>
+          <p>{animal.groupName ?? say('no group')}</p>
         </div>
       </Who>
       <Cells data-known>

@@ -7,6 +7,7 @@ import { AnimalAtHand } from './AnimalAtHand';
 import { typed, type Draft } from './draft';
 import { fieldsAt, type AtHand, type LetteredToggle } from './stations';
 import { BornAsKeys, SexKeys, StationList } from './stations/StationList';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly draft: Draft;
@@ -49,7 +50,7 @@ export function AnimalStage({
     <Stage
       ref={frame}
       role="group"
-      aria-label="The animal at hand"
+      aria-label={say('The animal at hand')}
       tabIndex={-1}
       onKeyDown={(e: KeyboardEvent<HTMLDivElement>) => {
         if (e.ctrlKey || e.altKey || e.metaKey) return;
@@ -62,16 +63,22 @@ export function AnimalStage({
       ) : (
         <Unknown>
           {damName === undefined
-            ? `${draft.number}: unknown, taken in and asked later`
-            : `Young of ${damName}, added under her`}
+            ? say('{number}: unknown, taken in and asked later', { number: draft.number })
+            : say('Young of {damName}, added under her', { damName })}
         </Unknown>
       )}
       {at.animal?.withheld.map((w) => (
         <Withheld key={w.of}>
-          {w.of === 'meat' ? 'Meat' : 'Milk'} withheld to the end of {fullDate(w.until)}: {w.product}
+          {say('{value} withheld to the end of {date}: {product}', {
+            value: w.of === 'meat' ? say('Meat') : say('Milk'),
+            date: fullDate(w.until),
+            product: w.product,
+          })}
         </Withheld>
       ))}
-      {at.animal?.tag.reserved ? <Reserved>It is {reservedText(at.animal.tag.reserved)}</Reserved> : null}
+      {at.animal?.tag.reserved ? (
+        <Reserved>{say('It is {reserved}', { reserved: reservedText(at.animal.tag.reserved) })}</Reserved>
+      ) : null}
       {damName !== undefined && !at.animal ? (
         <>
           <SexKeys draft={draft} at={at} onChoose={(sex) => onChange(typed(draft, { sex }))} />

@@ -4,6 +4,7 @@ import { Button } from '../../parts/Button';
 import { Row, Small } from '../../parts/Panel';
 import { space } from '../../theme/tokens';
 import type { AsideReading } from './draft';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly readings: readonly AsideReading[];
@@ -17,21 +18,21 @@ interface Props {
 export function AsideReadings({ readings, isNumber, onTake, onDrop }: Props) {
   if (readings.length === 0) return null;
   return (
-    <Box role="group" aria-label="Kept aside">
-      <Small>Readings kept aside, until you say whose they are</Small>
+    <Box role="group" aria-label={say('Kept aside')}>
+      <Small>{say('Readings kept aside, until you say whose they are')}</Small>
       {readings.map((reading, i) => (
         <Row key={`${i} ${reading.text}`}>
           <b>
-            {reading.kind === 'weight' ? 'weight' : 'number'} {reading.text}
+            {reading.kind === 'weight' ? say('weight') : say('number')} {reading.text}
           </b>
           <Button isDisabled={reading.kind === 'number' && !isNumber} onPress={() => onTake(reading)}>
-            Take it up
+            {say('Take it up')}
           </Button>
           <AskButton
             kind="quiet"
-            label="Drop"
-            name={`Drop ${reading.text}`}
-            ask={`Drop ${reading.text} for good?`}
+            label={say('Drop')}
+            name={say('Drop {text}', { text: reading.text })}
+            ask={say('Drop {text} for good?', { text: reading.text })}
             onConfirm={() => onDrop(reading)}
           />
         </Row>

@@ -3,7 +3,6 @@ import type { Entry, RosterAnimal, StationSettings } from '@yaylak/contract';
 import {
   addDays,
   dayOf,
-  fieldWord,
   fromKg,
   isoOf,
   normalised,
@@ -61,6 +60,7 @@ import { heldText } from '../../words/withheld';
 import { pressToggle } from './stations/StationList';
 import { addYoung, takeIn, type Race } from './useRace';
 import { untaggedYoung, youngAtHandText } from './youngOfDam';
+import { say, fieldWord } from '@yaylak/contract';
 
 interface Props {
   readonly race: Race;
@@ -80,8 +80,9 @@ const ARROWS: Readonly<Record<string, 'left' | 'down' | 'right'>> = {
   ArrowDown: 'down',
   ArrowRight: 'right',
 };
-const NOT_WRITTEN =
-  'This device could not record it: its storage is full or shut. It is still on the screen; make room and press Enter again.';
+const NOT_WRITTEN = say(
+  'This device could not record it: its storage is full or shut. It is still on the screen; make room and press Enter again.',
+);
 
 /** The animal at hand: number, Enter, its stations, Enter, next. */
 export function Capture({ race, figures, settingsOf, onLeave }: Props) {
@@ -167,7 +168,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   const type = (change: Partial<Draft>): void => setDraft((d) => typed(d, change));
   /** A gate mends what the gate was wanted for; what was said of the weight was heard all the same. */
   const chooseGate = (gate: string): void => setDraft((d) => ({ ...d, gate, message: undefined }));
-  const say = (message: string): void => setDraft((d) => ({ ...d, message, asked: [] }));
+  const tell = (message: string): void => setDraft((d) => ({ ...d, message, asked: [] }));
   const take = ({ draft: next, isRefused }: Entered): void => {
     if (isRefused) buzz();
     setDraft(underDam(next));
@@ -177,8 +178,13 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     if (!isYoungJob || damId !== undefined || next.animalId === undefined) return next;
     const scanned = animals.get(next.animalId);
     if (scanned?.sex !== 'female') {
-      const what = scanned ? `is a ${fieldWord(scanned, undefined)}` : 'is not in the book';
-      return { ...next, animalId: undefined, message: `${next.number} ${what}. Scan or type the dam.`, asked: [] };
+      const what = scanned ? say('is a {field}', { field: fieldWord(scanned, undefined) }) : say('is not in the book');
+      return {
+        ...next,
+        animalId: undefined,
+        message: say('{number} {what}. Scan or type the dam.', { number: next.number, what }),
+        asked: [],
+      };
     }
     setDamId(scanned.tag.animalId);
     return youngOf(scanned.tag.animalId, next) ?? { ...next, animalId: YOUNG };
@@ -231,7 +237,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
             aside: before.aside,
             number: before.number,
             animalId: YOUNG,
-            message: 'Recorded. The next of her young, or Enter for the next dam.',
+            message: say('Recorded. The next of her young, or Enter for the next dam.'),
           }
         : left
           ? { ...left, aside: before.aside, number: before.number }
@@ -240,7 +246,9 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     tick();
     try {
       const written = await race.pass(entriesOf(before, facts));
-      undo.keep(ofPassage(written, `Recorded ${animals.get(before.animalId ?? '')?.tag.text ?? before.number}`));
+      undo.keep(
+        ofPassage(written, say('Recorded {n}', { n: animals.get(before.animalId ?? '')?.tag.text ?? before.number })),
+      );
     } catch {
       buzz();
       setDraft({ ...before, message: NOT_WRITTEN, asked: [] });
@@ -249,7 +257,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   const nextDam = (): void => {
     setDamId(undefined);
     setBornAs(undefined);
-    setDraft({ ...afterwards(draft), message: 'Scan or type the next dam.' });
+    setDraft({ ...afterwards(draft), message: say('Scan or type the next dam.') });
   };
   const enterAnimal = (): void => {
     // Enter pressed twice for one animal does not record the one that came at hand in between.
@@ -260,7 +268,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     if (wedge?.kind === 'number') return onNumberRead(wedge.digits, typedField(draft, 'weight', ''));
     if (draft.animalId === YOUNG) {
       if (!isBegun(draft) && draft.sex === undefined) return nextDam();
-      if (draft.sex === undefined) return take(refusal('Female or male? Press F or M.'));
+      if (draft.sex === undefined) return take(refusal(say('Female or male? Press F or M.')));
     }
     const finished = finishAnimal(draft, at);
     if (finished.kind === 'write') return void write(finished.facts);
@@ -282,7 +290,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   useReadings({
     onNumber: (digits) => onNumberRead(digits),
     onBadNumber: (text) =>
-      take(refusal(`The reader sent “${text}”, which is not an animal number. Read the tag again.`)),
+      take(refusal(say('The reader sent “{text}”, which is not an animal number. Read the tag again.', { text }))),
     onWeight: (kg) => {
       if (job?.stations.includes('weigh')) {
         const typedIn = scaleUnit(at.species, unit);
@@ -295,7 +303,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
   /** A passage as something to take back: the newest deed to an animal takes the place of the one before. */
   const ofPassage = (entries: readonly Entry[], done: string) => ({
     done,
-    undo: way(strikesOf(entries, 'taken back at the race')),
+    undo: way(strikesOf(entries, say('taken back at the race'))),
     key: `${entries[0]?.writtenAt ?? ''} ${job?.id ?? ''}`,
   });
   /** Taken back by mistake, it is written down anew: a strike itself cannot be struck. */
@@ -305,12 +313,12 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
     const last = passages.at(-1);
     if (!last) {
       buzz();
-      return say('Nobody has been through yet.');
+      return tell(say('Nobody has been through yet.'));
     }
-    const name = animals.get(last.animalId)?.tag.text ?? 'the last one';
+    const name = animals.get(last.animalId)?.tag.text ?? say('the last one');
     void race.takeBack(last).then(() => {
-      say(`Taken back: ${name}.`);
-      undo.offer({ ...ofPassage(last.entries, `Taken back ${name}`), undo: again(last.entries) });
+      tell(say('Taken back: {name}.', { name }));
+      undo.offer({ ...ofPassage(last.entries, say('Taken back {name}', { name })), undo: again(last.entries) });
     });
   };
   const onAnimalKey = (key: string, field: HTMLInputElement | undefined): boolean => {
@@ -365,7 +373,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
               on={on}
               matches={matches}
               animals={animals}
-              label={isYoungJob ? 'Number of the next dam' : 'Number of the next animal'}
+              label={isYoungJob ? say('Number of the next dam') : say('Number of the next animal')}
               onType={type}
               onChoose={(animalId) => setDraft(underDam(chooseAnimal(draft, animalId, through)))}
               onEnter={enter}
@@ -380,7 +388,7 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
               onBornAs={setBornAs}
               toggles={toggles}
               lineKgPerDay={kindOf(figures, at.species)?.lineKgPerDay}
-              groupName={(id) => groups?.find((g) => g.id === id)?.name ?? 'a group'}
+              groupName={(id) => groups?.find((g) => g.id === id)?.name ?? say('a group')}
               onChange={setDraft}
               onKey={onAnimalKey}
             />
@@ -419,8 +427,8 @@ export function Capture({ race, figures, settingsOf, onLeave }: Props) {
           </InSight>
         </Panel>
       </Main>
-      <Aside aria-label="The job so far">
-        <Scrolling tabIndex={0} role="group" aria-label="Figures of the job">
+      <Aside aria-label={say('The job so far')}>
+        <Scrolling tabIndex={0} role="group" aria-label={say('Figures of the job')}>
           <JobSoFar race={race} figures={figures} />
         </Scrolling>
         <Keypad

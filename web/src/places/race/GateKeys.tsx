@@ -6,6 +6,8 @@ import { figureText, gainText, perDayText, weightText } from '../../words/format
 import { boxTodayText } from '../../words/selling';
 import { DECISION_WORDS } from '../../words/reasons';
 import type { SuggestedGate } from './stations/sort';
+import { say } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 interface Props {
   readonly gates: readonly GateChoice[];
@@ -24,12 +26,16 @@ const SIGNS = { left: '←', down: '↓', right: '→' } as const;
 /** The ways out of the race, each with how many have left by it. */
 export function GateKeys({ gates, chosen, suggested, held, unit, counts, onChoose }: Props) {
   return (
-    <Gates role="group" aria-label="Gate">
+    <Gates role="group" aria-label={say('Gate')}>
       {suggested ? (
         <p>
-          Suggested: <b>{suggested.choice.name}</b>, {becauseText(suggested, unit)}
+          <Said
+            text={'Suggested: <0>{name}</0>, {because}'}
+            values={{ name: suggested.choice.name, because: becauseText(suggested, unit) }}
+            parts={{ 0: <b /> }}
+          />
           {held !== undefined && suggested.choice.isForSale ? <strong>. {held}</strong> : null}
-          {chosen !== undefined && chosen !== suggested.choice.name ? `. Overruled: ${chosen}.` : ''}
+          {chosen !== undefined && chosen !== suggested.choice.name ? say('. Overruled: {chosen}.', { chosen }) : ''}
         </p>
       ) : null}
       {gates.map((g) => (
@@ -44,7 +50,12 @@ export function GateKeys({ gates, chosen, suggested, held, unit, counts, onChoos
             {SIGNS[g.key]} {g.name}
           </b>
           <span>
-            {counts.get(g.name) ?? 0} so far{g.mark ? `, spray ${g.mark.colour} on the ${g.mark.place}` : ''}
+            {say('{n} so far{value}', {
+              n: counts.get(g.name) ?? 0,
+              value: g.mark
+                ? say(', spray {colour} on the {place}', { colour: g.mark.colour, place: g.mark.place })
+                : '',
+            })}
           </span>
         </Gate>
       ))}
@@ -54,20 +65,35 @@ export function GateKeys({ gates, chosen, suggested, held, unit, counts, onChoos
 
 /** Why a gate is suggested, with the figure it stands on. */
 export function becauseText({ because, isNear }: Pick<SuggestedGate, 'because' | 'isNear'>, unit: WeightUnit): string {
-  const near = isNear ? '; so near the line that it may as well lie on the other side' : '';
+  const near = isNear ? say('; so near the line that it may as well lie on the other side') : '';
   switch (because.kind) {
     case 'weight':
-      return `${weightText(because.kg, unit)} against the line of ${weightText(because.line, unit)}${near}`;
+      return say('{weight} against the line of {weight2}{near}', {
+        weight: weightText(because.kg, unit),
+        weight2: weightText(because.line, unit),
+        near,
+      });
     case 'gain':
-      return `${gainText(because.gain, unit)} against the line of ${perDayText(because.line, unit)}${near}`;
+      return say('{gain} against the line of {perDay}{near}', {
+        gain: gainText(because.gain, unit),
+        perDay: perDayText(because.line, unit),
+        near,
+      });
     case 'standards':
-      return because.failed.length === 0 ? 'nothing failed' : `fails ${because.failed.join(', ').toLowerCase()}`;
+      return because.failed.length === 0
+        ? say('nothing failed')
+        : say('fails {word}', { word: because.failed.join(', ').toLowerCase() });
     case 'index':
-      return `${figureText(because.points, 1)} ± ${figureText(because.standardError, 1)} points against the line of ${figureText(because.line, 1)}${near}`;
+      return say('{figure} ± {figure2} points against the line of {figure3}{near}', {
+        figure: figureText(because.points, 1),
+        figure2: figureText(because.standardError, 1),
+        figure3: figureText(because.line, 1),
+        near,
+      });
     case 'ready':
       return boxTodayText(because.box);
     case 'decision':
-      return `as it was chosen: ${DECISION_WORDS[because.decision].toLowerCase()}`;
+      return say('as it was chosen: {word}', { word: DECISION_WORDS[because.decision].toLowerCase() });
   }
 }
 

@@ -2,6 +2,7 @@ import { ReferenceLine, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis
 import type { ScaleUnit } from '@yaylak/core';
 import { colour } from '../../theme/tokens';
 import { dailyUnit, figureText } from '../../words/format';
+import { say, fixedText } from '@yaylak/contract';
 
 interface Props {
   readonly points: readonly { readonly kg: number; readonly daily: number }[];
@@ -17,7 +18,13 @@ export function JobChart({ points, unit, line }: Props) {
   const under = points.filter(isUnder);
   const over = points.filter((p) => !isUnder(p));
   return (
-    <div role="img" aria-label={`Gain against weight of ${points.length} animals, ${under.length} under the line`}>
+    <div
+      role="img"
+      aria-label={say('Gain against weight of {n} animals, {n2} under the line', {
+        n: points.length,
+        n2: under.length,
+      })}
+    >
       <ResponsiveContainer width="100%" height={170}>
         <ScatterChart margin={{ top: 8, right: 8, bottom: 0, left: 0 }}>
           <XAxis
@@ -27,7 +34,7 @@ export function JobChart({ points, unit, line }: Props) {
             unit={` ${unit}`}
             fontSize={12}
             stroke={colour('inkSoft')}
-            tickFormatter={(v: number) => v.toFixed(0)}
+            tickFormatter={(v: number) => fixedText(v, 0)}
           />
           <YAxis
             dataKey="daily"

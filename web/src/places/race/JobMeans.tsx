@@ -1,8 +1,9 @@
-import { scaleUnit, SPECIES_WORDS } from '@yaylak/core';
+import { scaleUnit } from '@yaylak/core';
 import { Small } from '../../parts/Panel';
 import { gainText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import type { JobFigures } from './jobFigures';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 /** Mean weight and gain of a job; of more than one species each its own. */
 export function JobMeans({ figures: { kinds }, none }: { readonly figures: JobFigures; readonly none: string }) {
@@ -12,11 +13,11 @@ export function JobMeans({ figures: { kinds }, none }: { readonly figures: JobFi
     const of = isMixed ? `, ${SPECIES_WORDS[species].plural}` : '';
     return [
       <div key={`${species} kg`}>
-        <Small>Mean weight{of}</Small>
+        <Small>{say('Mean weight{of}', { of })}</Small>
         <b>{meanKg === undefined ? none : weightText(meanKg, unit, species)}</b>
       </div>,
       <div key={`${species} gain`}>
-        <Small>Mean gain{of}</Small>
+        <Small>{say('Mean gain{of}', { of })}</Small>
         <b>{meanGain === undefined ? none : gainText(meanGain, scaleUnit(species, unit))}</b>
       </div>,
     ];

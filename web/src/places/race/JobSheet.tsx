@@ -9,12 +9,13 @@ import { Row, Small, Stack } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { Tick } from '../../parts/Tick';
 import { useUnsaved } from '../../parts/unsaved';
-import { countText, fullDate } from '../../words/format';
+import { fullDate } from '../../words/format';
 import { factsOf, keptPlan, planFault, type JobPlan } from './plan';
 import { PlanFields } from './PlanFields';
 import type { Race } from './useRace';
 import { WhoComes } from './WhoComes';
 import { whoSets } from './whoSets';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly race: Race;
@@ -25,7 +26,7 @@ interface Props {
 /** A job said anew while it stands: its name, its day, who comes and what is done; or put away. */
 export function JobSheet({ race, isOpen, onClose }: Props) {
   return (
-    <Sheet title="Change this job" isOpen={isOpen} onClose={onClose} width={860}>
+    <Sheet title={say('Change this job')} isOpen={isOpen} onClose={onClose} width={860}>
       {race.job ? <Form race={race} job={race.job} onClose={onClose} /> : null}
     </Sheet>
   );
@@ -60,8 +61,8 @@ function Form({ race, job, onClose }: Omit<Props, 'isOpen'> & { readonly job: No
   const save = async (): Promise<void> => {
     const fault = planFault(plan);
     if (fault) return setProblem(fault);
-    if (name.trim() === '') return setProblem('Name of the job: enter one.');
-    if (on === '' || on > today) return setProblem('Day: enter today or an earlier day.');
+    if (name.trim() === '') return setProblem(say('Name of the job: enter one.'));
+    if (on === '' || on > today) return setProblem(say('Day: enter today or an earlier day.'));
     const refused = isOtherDay && isMoving && elsewhere.length > 0 ? await race.redate(elsewhere, on) : [];
     if (refused.length > 0) return setProblem(refused.join(' '));
     await race.change(facts);
@@ -78,26 +79,29 @@ function Form({ race, job, onClose }: Omit<Props, 'isOpen'> & { readonly job: No
     >
       <Stack>
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Field label="Name of the job" value={name} onChange={setName} autoFocus />
+          <Field label={say('Name of the job')} value={name} onChange={setName} autoFocus />
           <Field
-            label="Day"
+            label={say('Day')}
             type="date"
             value={on}
             onChange={setOn}
-            hint={isOtherDay && on !== today ? 'Every animal from now on is dated with this day.' : undefined}
+            hint={isOtherDay && on !== today ? say('Every animal from now on is dated with this day.') : undefined}
           />
         </Row>
         {isOtherDay && elsewhere.length > 0 ? (
           <Tick
             isSelected={isMoving}
             onChange={setMoving}
-            label={`Move the ${countText(elsewhere.length, 'animal', 'animals')} already recorded to ${fullDate(on)} too; withdrawal is counted from then`}
+            label={say(
+              'Move the {n} {n, plural, one {animal} other {animals}} already recorded to {date} too; withdrawal is counted from then',
+              { n: elsewhere.length, date: fullDate(on) },
+            )}
           />
         ) : null}
-        <h3>Who comes ({ids.length})</h3>
+        <h3>{say('Who comes ({n})', { n: ids.length })}</h3>
         <WhoComes ids={ids} animals={animals} sets={sets} onChange={setIds} />
-        <h3>What is done</h3>
-        <Small>What was recorded already stays as it is.</Small>
+        <h3>{say('What is done')}</h3>
+        <Small>{say('What was recorded already stays as it is.')}</Small>
         <PlanFields
           plan={plan}
           products={roster.products}
@@ -109,14 +113,17 @@ function Form({ race, job, onClose }: Omit<Props, 'isOpen'> & { readonly job: No
         {problem ? <p role="alert">{problem}</p> : null}
         <Row>
           <Button kind="main" type="submit">
-            Save the job
+            {say('Save the job')}
           </Button>
           <AskButton
-            label="Discard the job"
+            label={say('Discard the job')}
             ask={
               passages.length === 0
-                ? 'Discard it?'
-                : `Strike out what was recorded of ${countText(passages.length, 'animal', 'animals')}? This cannot be taken back.`
+                ? say('Discard it?')
+                : say(
+                    'Strike out what was recorded of {n} {n, plural, one {animal} other {animals}}? This cannot be taken back.',
+                    { n: passages.length },
+                  )
             }
             onConfirm={() => void race.discard().then(onClose)}
           />

@@ -10,6 +10,7 @@ import { JobMeans } from './JobMeans';
 import { MobCounts } from './Mobs';
 import { Tally } from './Tally';
 import type { Race } from './useRace';
+import { say } from '@yaylak/contract';
 
 const JobChart = lazy(async () => ({ default: (await import('./JobChart')).JobChart }));
 
@@ -38,10 +39,10 @@ export const JobSoFar = memo(function JobSoFar({
   return (
     <Stack $gap={3}>
       <Panel>
-        <h2>This job</h2>
+        <h2>{say('This job')}</h2>
         {race.job?.stations.includes('weigh') ? (
           <Two>
-            <JobMeans figures={figures} none="none yet" />
+            <JobMeans figures={figures} none={say('none yet')} />
           </Two>
         ) : null}
         <MobCounts race={race} />
@@ -49,13 +50,15 @@ export const JobSoFar = memo(function JobSoFar({
         {points.length > 1 ? (
           <Suspense fallback={<div style={{ height: 150 }} />}>
             <JobChart points={points} unit={scale} line={line === undefined ? undefined : dailyFigure(line, scale)} />
-            {drawn.points.length > MOST_DRAWN ? <Small>the last {MOST_DRAWN} through</Small> : null}
+            {drawn.points.length > MOST_DRAWN ? (
+              <Small>{say('the last {most} through', { most: MOST_DRAWN })}</Small>
+            ) : null}
           </Suspense>
         ) : null}
       </Panel>
       {(race.job?.gates.length ?? 0) > 0 ? (
         <Panel>
-          <h2>Pens after the gate</h2>
+          <h2>{say('Pens after the gate')}</h2>
           <table>
             <tbody>
               {race.job?.gates.map((g) => (
@@ -71,8 +74,10 @@ export const JobSoFar = memo(function JobSoFar({
         </Panel>
       ) : null}
       <NotePanel $tone="weld">
-        <h3>Mind your hands</h3>
-        <Small>Keep arms out of the gate gap, and never stand between a penned animal and the only way out.</Small>
+        <h3>{say('Mind your hands')}</h3>
+        <Small>
+          {say('Keep arms out of the gate gap, and never stand between a penned animal and the only way out.')}
+        </Small>
       </NotePanel>
     </Stack>
   );

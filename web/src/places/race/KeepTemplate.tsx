@@ -10,6 +10,7 @@ import { Sheet } from '../../parts/Sheet';
 import { useUndo } from '../../parts/Undo';
 import { newId } from '../../words/ids';
 import { planFault, planToStart, type JobPlan } from './plan';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly plan: JobPlan;
@@ -39,7 +40,7 @@ export function KeepTemplate({ plan, templates, onKept }: Props) {
     await reread();
     setOpen(false);
     onKept(id);
-    undo.offer({ done: `Kept the template “${name.trim()}”`, undo: () => remove(id) });
+    undo.offer({ done: say('Kept the template “{trim}”', { trim: name.trim() }), undo: () => remove(id) });
   };
   const remove = async (id: string): Promise<void> => {
     await ask(`/api/templates/${id}`, { method: 'DELETE' });
@@ -52,7 +53,7 @@ export function KeepTemplate({ plan, templates, onKept }: Props) {
       return setProblem((error as Error).message);
     }
     undo.offer({
-      done: `Took out the template “${template.name}”`,
+      done: say('Took out the template “{name}”', { name: template.name }),
       undo: async () => {
         await ask('/api/templates', { method: 'POST', body: template });
         await reread();
@@ -67,9 +68,9 @@ export function KeepTemplate({ plan, templates, onKept }: Props) {
           setOpen(true);
         }}
       >
-        Keep as a template
+        {say('Keep as a template')}
       </Button>
-      <Sheet title="Keep as a template" isOpen={isOpen} onClose={() => setOpen(false)}>
+      <Sheet title={say('Keep as a template')} isOpen={isOpen} onClose={() => setOpen(false)}>
         <form
           onSubmit={(e) => {
             e.preventDefault();
@@ -77,9 +78,9 @@ export function KeepTemplate({ plan, templates, onKept }: Props) {
           }}
         >
           <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-            <Field label="Name of the template" value={name} onChange={setName} autoFocus />
+            <Field label={say('Name of the template')} value={name} onChange={setName} autoFocus />
             <Button kind="main" type="submit" isDisabled={name.trim() === ''}>
-              Keep it
+              {say('Keep it')}
             </Button>
           </Row>
         </form>
@@ -89,8 +90,12 @@ export function KeepTemplate({ plan, templates, onKept }: Props) {
             {own.map((t) => (
               <li key={t.id}>
                 {t.name}{' '}
-                <Button kind="quiet" aria-label={`Take out the template ${t.name}`} onPress={() => void takeOut(t)}>
-                  Take out
+                <Button
+                  kind="quiet"
+                  aria-label={say('Take out the template {name}', { name: t.name })}
+                  onPress={() => void takeOut(t)}
+                >
+                  {say('Take out')}
                 </Button>
               </li>
             ))}

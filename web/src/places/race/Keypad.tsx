@@ -1,6 +1,7 @@
 import { Fragment } from 'react';
 import styled from 'styled-components';
 import { colour, fonts, phone, radius, space, touchRace } from '../../theme/tokens';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly onDigit: (digit: string) => void;
@@ -19,18 +20,18 @@ const ROWS = [
 /** Big keys for a gloved hand; they type into the field that is next. */
 export function Keypad({ onDigit, onErase, onEnter, onTakeBack }: Props) {
   const beside = [
-    <PadKey key="erase" type="button" tabIndex={-1} onClick={onErase} aria-label="Erase a digit">
+    <PadKey key="erase" type="button" tabIndex={-1} onClick={onErase} aria-label={say('Erase a digit')}>
       ⌫
     </PadKey>,
     <PadKey key="back" type="button" tabIndex={-1} data-words onClick={onTakeBack}>
-      Take back
+      {say('Take back')}
     </PadKey>,
     <PadKey key="enter" type="button" tabIndex={-1} data-words data-main onClick={onEnter}>
-      Enter
+      {say('Enter')}
     </PadKey>,
   ];
   return (
-    <Keys role="group" aria-label="Keys to touch">
+    <Keys role="group" aria-label={say('Keys to touch')}>
       {ROWS.map((row, i) => (
         <Fragment key={row[0]}>
           {row.map((d) => (

@@ -1,4 +1,4 @@
-import { listed } from '@yaylak/contract';
+import { listed, say } from '@yaylak/contract';
 import { MOBS, type Mob } from '@yaylak/core';
 import { useParams, useSearchParams } from 'react-router';
 import { LineTable } from '../../parts/LineTable';
@@ -8,7 +8,7 @@ import { TickBox } from '../../parts/TickBox';
 import { Small } from '../../parts/Panel';
 import { Empty, Loading } from '../../parts/States';
 import { MOB_WORDS, scoreText } from '../../words/condition';
-import { countText, fullDate } from '../../words/format';
+import { fullDate } from '../../words/format';
 import { jobMobs } from './jobMobs';
 import { useRace } from './useRace';
 
@@ -19,38 +19,45 @@ export function MobSheet() {
   const race = useRace(id);
   const { job } = race;
   if (!job)
-    return race.isMissing ? <Empty title="This job is not here">It may be on another device.</Empty> : <Loading />;
+    return race.isMissing ? (
+      <Empty title={say('This job is not here')}>{say('It may be on another device.')}</Empty>
+    ) : (
+      <Loading />
+    );
   const mobs = jobMobs(race.passages, race.animals);
   const only = MOBS.find((m) => m === search.get('mob'));
   const shown: readonly Mob[] = only ? [only] : MOBS;
-  const heading = only ? `The ${MOB_WORDS[only]} mob` : 'Feed mobs';
+  const heading = only ? say('The {mob} mob', { mob: MOB_WORDS[only] }) : say('Feed mobs');
   return (
     <PaperSheet>
-      <PaperHead title={`${heading}: ${job.name}`} back={{ to: `/race/${id}`, words: 'Back to the job' }} />
+      <PaperHead title={`${heading}: ${job.name}`} back={{ to: `/race/${id}`, words: say('Back to the job') }} />
       <p>
-        {fullDate(job.on)}, scored by {listed(job.settings?.score?.scorers ?? []) || job.startedBy}.
+        {say('{date}, scored by {n}.', {
+          date: fullDate(job.on),
+          n: listed(job.settings?.score?.scorers ?? []) || job.startedBy,
+        })}
       </p>
       {shown.map((mob) => (
         <section key={mob}>
           {only ? null : (
             <h2>
               {MOB_WORDS[mob].charAt(0).toUpperCase()}
-              {MOB_WORDS[mob].slice(1)}, {countText(mobs[mob].length, 'animal', 'animals')}
+              {MOB_WORDS[mob].slice(1)}, {say('{n} {n, plural, one {animal} other {animals}}', { n: mobs[mob].length })}
             </h2>
           )}
           {mobs[mob].length === 0 ? (
-            <Small>Nobody.</Small>
+            <Small>{say('Nobody.')}</Small>
           ) : (
             <LineTable>
               <thead>
                 <tr>
-                  <th>Number</th>
-                  <th>Name</th>
-                  <th>Score</th>
-                  <th>Before</th>
-                  <th>Group</th>
-                  <th>Marked</th>
-                  <th>Through the gate</th>
+                  <th>{say('Number')}</th>
+                  <th>{say('Name')}</th>
+                  <th>{say('Score')}</th>
+                  <th>{say('Before')}</th>
+                  <th>{say('Group')}</th>
+                  <th>{say('Marked')}</th>
+                  <th>{say('Through the gate')}</th>
                 </tr>
               </thead>
               <tbody>
@@ -61,11 +68,11 @@ export function MobSheet() {
                     </td>
                     <td>{animal.tag.name ?? ''}</td>
                     <td>{score === undefined ? '' : scoreText(score)}</td>
-                    <td>{before === undefined ? 'first' : scoreText(before)}</td>
+                    <td>{before === undefined ? say('first') : scoreText(before)}</td>
                     <td>{animal.groupName ?? ''}</td>
                     <td>{spray ?? ''}</td>
                     <td>
-                      <TickBox says={`${animal.tag.text} through the gate`} />
+                      <TickBox says={say('{text} through the gate', { text: animal.tag.text })} />
                     </td>
                   </tr>
                 ))}
@@ -75,8 +82,9 @@ export function MobSheet() {
         </section>
       ))}
       <Small>
-        A score put on takes 60 to 90 days in practice. Who stays thin in spite of feed has a reason: look at teeth,
-        worms, feet, age and health.
+        {say(
+          'A score put on takes 60 to 90 days in practice. Who stays thin in spite of feed has a reason: look at teeth, worms, feet, age and health.',
+        )}
       </Small>
     </PaperSheet>
   );

@@ -10,13 +10,14 @@ import { colour, fonts, space } from '../../theme/tokens';
 import { MOB_WORDS } from '../../words/condition';
 import { jobMobs } from './jobMobs';
 import type { Race } from './useRace';
+import { say } from '@yaylak/contract';
 
 /** Head counts of the feed mobs so far, a line each. */
 export function MobCounts({ race: { job, passages, animals } }: { readonly race: Race }) {
   const mobs = useMemo(() => jobMobs(passages, animals), [passages, animals]);
   if (!job?.stations.includes('score')) return null;
   return (
-    <FigureTable $isSum aria-label="Feed mobs so far">
+    <FigureTable $isSum aria-label={say('Feed mobs so far')}>
       <tbody>
         {MOBS.map((mob) => (
           <tr key={mob}>
@@ -37,14 +38,16 @@ export function Mobs({ race }: { readonly race: Race }) {
   const place = job.settings?.score?.place ?? '';
   const spray = (mob: Mob) => job.settings?.score?.sprays.find((s) => s.mob === mob)?.colour;
   return (
-    <section aria-label="Feed mobs">
-      <h3>Feed mobs</h3>
+    <section aria-label={say('Feed mobs')}>
+      <h3>{say('Feed mobs')}</h3>
       <Three>
         {MOBS.map((mob) => (
           <div key={mob} data-mob={mob}>
             <span>{MOB_WORDS[mob]}</span>
             <b>{mobs[mob].length}</b>
-            <Small>{spray(mob) ? `spray ${spray(mob) ?? ''} on the ${place}` : 'no spray'}</Small>
+            <Small>
+              {spray(mob) ? say('spray {n} on the {place}', { n: spray(mob) ?? '', place }) : say('no spray')}
+            </Small>
           </div>
         ))}
       </Three>
@@ -57,10 +60,10 @@ export function Mobs({ race }: { readonly race: Race }) {
       ) : null}
       <Row style={{ marginTop: 8 }}>
         <LinkButton as={Link} to={`/race/${job.id}/mobs`}>
-          Print the mobs
+          {say('Print the mobs')}
         </LinkButton>
         <LinkButton as={Link} to={`/race/${job.id}/mobs?mob=thin`}>
-          Print the thin list
+          {say('Print the thin list')}
         </LinkButton>
       </Row>
     </section>

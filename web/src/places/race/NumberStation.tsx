@@ -10,6 +10,7 @@ import type { Draft } from './draft';
 import { Ask, BigInput } from './fields';
 import { Unnumbered } from './Unnumbered';
 import { PlainList } from '../../parts/PlainList';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly draft: Draft;
@@ -70,7 +71,7 @@ export function NumberStation({
         onChange={(e) => onType({ number: e.target.value, marked: undefined })}
         onKeyDown={onKeyDown}
       />
-      <Matches role="listbox" aria-label="Animals that fit">
+      <Matches role="listbox" aria-label={say('Animals that fit')}>
         {matches.map((m, i) => {
           const found = animals.get(m.found.animalId);
           return found ? (
@@ -84,8 +85,8 @@ export function NumberStation({
               <Tag tag={found.tag} isStatic />
               <span>
                 {found.groupName ?? ''}
-                {m.found.isListed ? '' : ', not on the list'}
-                {m.found.isWorn ? '' : `, wore ${m.found.text} before`}
+                {m.found.isListed ? '' : say(', not on the list')}
+                {m.found.isWorn ? '' : say(', wore {text} before', { text: m.found.text })}
               </span>
             </li>
           ) : null;

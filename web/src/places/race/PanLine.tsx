@@ -8,6 +8,7 @@ import { Row } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { space } from '../../theme/tokens';
 import { panFaultText, panText } from '../../words/pan';
+import { say } from '@yaylak/contract';
 
 /** What is taken off each reading: the pan, by its name. */
 export type Pan = Pick<WeighSettings, 'tareKg' | 'tareName'>;
@@ -23,9 +24,13 @@ export function PanLine({ pan, scale, onChange }: Props) {
   const [isOpen, setOpen] = useState(false);
   return (
     <Line>
-      <span>{pan.tareKg ? `${panText(pan, scale)} taken off each reading` : 'No pan: the reading is the weight'}</span>
+      <span>
+        {pan.tareKg
+          ? say('{pan} taken off each reading', { pan: panText(pan, scale) })
+          : say('No pan: the reading is the weight')}
+      </span>
       <Button kind="quiet" onPress={() => setOpen(true)}>
-        {pan.tareKg ? 'Another pan' : 'Use a pan'}
+        {pan.tareKg ? say('Another pan') : say('Use a pan')}
       </Button>
       {isOpen ? (
         <PanSheet
@@ -48,14 +53,15 @@ function PanSheet({ pan, scale, onChange, onClose }: Props & { readonly onClose:
   const [error, setError] = useState<string>();
   const use = (): void => {
     const typed = readTypedNumber(text);
-    if (typed.kind === 'refused' || typed.value <= 0) return setError(`Enter what the pan weighs, in ${scale}.`);
+    if (typed.kind === 'refused' || typed.value <= 0)
+      return setError(say('Enter what the pan weighs, in {scale}.', { scale }));
     const kg = Number(toKg(typed.value, scale).toFixed(4));
     const unlikely = unlikelyPan(kg);
     if (unlikely) return setError(panFaultText(kg, scale));
     onChange({ tareKg: kg, ...(name.trim() === '' ? {} : { tareName: name.trim() }) });
   };
   return (
-    <Sheet title="Pan on the scale" isOpen onClose={onClose}>
+    <Sheet title={say('Pan on the scale')} isOpen onClose={onClose}>
       <form
         noValidate
         onSubmit={(e) => {
@@ -65,20 +71,25 @@ function PanSheet({ pan, scale, onChange, onClose }: Props & { readonly onClose:
       >
         <Row $gap={3} style={{ alignItems: 'flex-start' }}>
           <Field
-            label={`Weight of the pan, ${scale}`}
+            label={say('Weight of the pan, {scale}', { scale })}
             inputMode="decimal"
             value={text}
             onChange={setText}
             error={error}
             autoFocus
           />
-          <Field label="Which pan (may be left empty)" value={name} onChange={setName} placeholder="blue basket" />
+          <Field
+            label={say('Which pan (may be left empty)')}
+            value={name}
+            onChange={setName}
+            placeholder={say('blue basket')}
+          />
         </Row>
         <Row style={{ marginTop: 16 }}>
           <Button kind="main" type="submit">
-            Use this pan
+            {say('Use this pan')}
           </Button>
-          {pan.tareKg ? <Button onPress={() => onChange({})}>No pan</Button> : null}
+          {pan.tareKg ? <Button onPress={() => onChange({})}>{say('No pan')}</Button> : null}
         </Row>
       </form>
     </Sheet>

@@ -5,11 +5,12 @@ import { Panel } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { MOB_WORDS, scoreText } from '../../words/condition';
-import { ageText, bornText, countText, weightText } from '../../words/format';
+import { ageText, bornText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import type { Passage } from './raceLog';
 import type { Race } from './useRace';
 import { PlainList } from '../../parts/PlainList';
+import { say } from '@yaylak/contract';
 
 const SEEN_SHOWN = 8;
 const MISSING_SHOWN = 40;
@@ -25,12 +26,10 @@ export const PassageList = memo(function PassageList({ race }: { readonly race: 
   return (
     <Panel style={{ padding: 12 }}>
       <Title>
-        <span>Through the race</span>
-        <b data-testid="seen-count">
-          {seenListed} of {listed.length}
-        </b>
+        <span>{say('Through the race')}</span>
+        <b data-testid="seen-count">{say('{seenListed} of {n}', { seenListed, n: listed.length })}</b>
       </Title>
-      {others > 0 ? <p>and {others} not on the list</p> : null}
+      {others > 0 ? <p>{say('and {others} not on the list', { others })}</p> : null}
       <List>
         {passages.slice(-SEEN_SHOWN).map((p) => {
           const animal = animals.get(p.animalId);
@@ -39,14 +38,14 @@ export const PassageList = memo(function PassageList({ race }: { readonly race: 
               {animal ? <Tag tag={animal.tag} isStatic /> : <span>?</span>}
               <span>{readingWords(p, unit, animal?.species)}</span>
               <b data-refused={p.refusedBecause !== undefined || undefined}>
-                {p.refusedBecause ? 'needs a look' : (p.gate ?? '')}
+                {p.refusedBecause ? say('needs a look') : (p.gate ?? '')}
               </b>
             </li>
           );
         })}
       </List>
       <Title>
-        <span>Not seen yet</span>
+        <span>{say('Not seen yet')}</span>
         <b data-tone={missing.length > 0 || undefined}>{missing.length}</b>
       </Title>
       <List>
@@ -60,7 +59,7 @@ export const PassageList = memo(function PassageList({ race }: { readonly race: 
           </li>
         ))}
       </List>
-      {missing.length > MISSING_SHOWN ? <p>and {missing.length - MISSING_SHOWN} more</p> : null}
+      {missing.length > MISSING_SHOWN ? <p>{say('and {n} more', { n: missing.length - MISSING_SHOWN })}</p> : null}
     </Panel>
   );
 });
@@ -77,7 +76,8 @@ function readingWords({ kg, entries }: Passage, unit: WeightUnit, species: Speci
 }
 
 /** Months do not matter once it is years. */
-const shortAge = (age: Age): string => (age.unit === 'years' ? countText(age.count, 'year', 'years') : ageText(age));
+const shortAge = (age: Age): string =>
+  age.unit === 'years' ? say('{count} {count, plural, one {year} other {years}}', { count: age.count }) : ageText(age);
 
 const Title = styled.div`
   display: flex;

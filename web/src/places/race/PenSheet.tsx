@@ -10,12 +10,13 @@ import { PaperSheet } from '../../parts/PaperSheet';
 import { TickBox } from '../../parts/TickBox';
 import { Small } from '../../parts/Panel';
 import { Empty, Loading } from '../../parts/States';
-import { countText, fullDate, shortDate, weightText } from '../../words/format';
+import { fullDate, shortDate, weightText } from '../../words/format';
 import { saveFile } from '../../words/saveFile';
 import { useWeightUnit } from '../../words/useHolding';
 import { jobPens, type PenAnimal } from './pens';
 import { markedGates } from './stations/sort';
 import { useRace } from './useRace';
+import { say } from '@yaylak/contract';
 
 const electronicOf = ({ animal }: PenAnimal): string =>
   animal.worn.find(([, , kind]) => kind === 'electronic')?.[0] ?? '';
@@ -34,11 +35,15 @@ export function PenSheet() {
   const { data: holding } = useQuery(holdingQuery);
   const { job } = race;
   if (!job)
-    return race.isMissing ? <Empty title="This job is not here">It may be on another device.</Empty> : <Loading />;
+    return race.isMissing ? (
+      <Empty title={say('This job is not here')}>{say('It may be on another device.')}</Empty>
+    ) : (
+      <Loading />
+    );
   const pens = jobPens(markedGates(job, holding?.decisionMarks ?? {}), race.passages, race.animals);
   const csv = (): void =>
     saveFile(
-      `pens-${job.on}.csv`,
+      say('pens-{on}.csv', { on: job.on }),
       'text/csv',
       `${unparse(
         {
@@ -50,9 +55,9 @@ export function PenSheet() {
             'name',
             'species',
             'sex',
-            'weight kg',
-            'meat withheld to the end of',
-            'milk withheld to the end of',
+            say('weight kg'),
+            say('meat withheld to the end of'),
+            say('milk withheld to the end of'),
           ],
           data: pens.flatMap((pen) =>
             pen.inside.map((one) =>
@@ -76,32 +81,39 @@ export function PenSheet() {
     );
   return (
     <PaperSheet>
-      <PaperHead title={`Pens: ${job.name}`} back={{ to: `/race/${id}`, words: 'Back to the job' }}>
-        <Button onPress={csv}>As a file (CSV)</Button>
+      <PaperHead
+        title={say('Pens: {name}', { name: job.name })}
+        back={{ to: `/race/${id}`, words: say('Back to the job') }}
+      >
+        <Button onPress={csv}>{say('As a file (CSV)')}</Button>
       </PaperHead>
       <p>{fullDate(job.on)}</p>
       {pens.length === 0 ? (
-        <Empty title="This job sorts nobody">A job with the station Sort has gates, and a pen behind each.</Empty>
+        <Empty title={say('This job sorts nobody')}>
+          {say('A job with the station Sort has gates, and a pen behind each.')}
+        </Empty>
       ) : null}
       {pens.map((pen) => (
         <section key={pen.name}>
           <h2>
-            {pen.name}, {countText(pen.inside.length, 'animal', 'animals')}
-            {pen.gate?.mark ? `, ${pen.gate.mark.colour} on the ${pen.gate.mark.place}` : ''}
+            {pen.name}, {say('{n} {n, plural, one {animal} other {animals}}', { n: pen.inside.length })}
+            {pen.gate?.mark
+              ? say(', {colour} on the {place}', { colour: pen.gate.mark.colour, place: pen.gate.mark.place })
+              : ''}
           </h2>
-          <p>Counted in the pen: {pen.gate?.counted ?? '________'}</p>
+          <p>{say('Counted in the pen: {n}', { n: pen.gate?.counted ?? '________' })}</p>
           {pen.inside.length === 0 ? (
-            <Small>Nobody.</Small>
+            <Small>{say('Nobody.')}</Small>
           ) : (
             <LineTable>
               <thead>
                 <tr>
-                  <th>Number</th>
-                  <th>Electronic</th>
-                  <th>Name</th>
-                  <th>Weight</th>
-                  <th>Withheld</th>
-                  <th>Is here</th>
+                  <th>{say('Number')}</th>
+                  <th>{say('Electronic')}</th>
+                  <th>{say('Name')}</th>
+                  <th>{say('Weight')}</th>
+                  <th>{say('Withheld')}</th>
+                  <th>{say('Is here')}</th>
                 </tr>
               </thead>
               <tbody>
@@ -117,11 +129,15 @@ export function PenSheet() {
                       <td>{one.kg === undefined ? '' : weightText(one.kg, unit, species)}</td>
                       <td>
                         {(['meat', 'milk'] as const)
-                          .flatMap((of) => (heldUntil(one, of) ? [`${of} to ${shortDate(heldUntil(one, of))}`] : []))
+                          .flatMap((of) =>
+                            heldUntil(one, of)
+                              ? [say('{of} to {date}', { of, date: shortDate(heldUntil(one, of)) })]
+                              : [],
+                          )
                           .join(', ')}
                       </td>
                       <td>
-                        <TickBox says={`${tag.text} is in ${pen.name}`} />
+                        <TickBox says={say('{text} is in {name}', { text: tag.text, name: pen.name })} />
                       </td>
                     </tr>
                   );

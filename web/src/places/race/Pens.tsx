@@ -6,11 +6,12 @@ import { Field } from '../../parts/Field';
 import { LinkButton } from '../../parts/LinkButton';
 import { Row, Small } from '../../parts/Panel';
 import { colour, space } from '../../theme/tokens';
-import { countText } from '../../words/format';
+
 import { countedText, jobPens, type Pen } from './pens';
 import { factsOf } from './plan';
 import type { Race } from './useRace';
 import { PlainList } from '../../parts/PlainList';
+import { say } from '@yaylak/contract';
 
 const MOST_HEADS = 20_000;
 
@@ -27,15 +28,15 @@ export function Pens({ race }: { readonly race: Race }) {
   };
   return (
     <section>
-      <h3>In the pens</h3>
-      <Small>Count the heads in each pen before the gates are opened.</Small>
+      <h3>{say('In the pens')}</h3>
+      <Small>{say('Count the heads in each pen before the gates are opened.')}</Small>
       <List>
         {jobPens(job.gates, passages, animals).map((pen) => (
           <li key={pen.name}>
             <span>
               <b>{pen.name}</b>
               <br />
-              {countText(pen.inside.length, 'animal', 'animals')} in by the gate
+              {say('{n} {n, plural, one {animal} other {animals}} in by the gate', { n: pen.inside.length })}
             </span>
             {pen.gate ? <Counted key={pen.gate.counted} pen={pen} gate={pen.gate} onCount={count} /> : null}
           </li>
@@ -43,7 +44,7 @@ export function Pens({ race }: { readonly race: Race }) {
       </List>
       <Row>
         <LinkButton as={Link} to={`/race/${job.id}/pens`}>
-          Pen lists
+          {say('Pen lists')}
         </LinkButton>
       </Row>
     </section>
@@ -62,14 +63,16 @@ function Counted(props: {
     const text = typed.trim();
     const heads = text === '' ? undefined : Number(text);
     if (heads !== undefined && (!/^\d+$/.test(text) || heads > MOST_HEADS))
-      return setError(`“${text}” is not a whole number of head. Enter one, such as ${pen.inside.length || 14}.`);
+      return setError(
+        say('“{text}” is not a whole number of head. Enter one, such as {n}.', { text, n: pen.inside.length || 14 }),
+      );
     setError(undefined);
     if (heads !== gate.counted) onCount(gate.key, heads);
   };
   return (
     <>
       <Field
-        label={`Counted in ${gate.name}`}
+        label={say('Counted in {name}', { name: gate.name })}
         value={typed}
         onChange={setTyped}
         onBlur={keep}
@@ -80,7 +83,7 @@ function Counted(props: {
         error={error}
       />
       <Verdict role="status" data-agrees={gate.counted === pen.inside.length || undefined}>
-        {gate.counted === undefined ? 'not counted yet' : countedText(gate.counted, pen.inside.length)}
+        {gate.counted === undefined ? say('not counted yet') : countedText(gate.counted, pen.inside.length)}
       </Verdict>
     </>
   );

@@ -9,6 +9,7 @@ import { useWeightUnit } from '../../words/useHolding';
 import type { JobPlan } from './plan';
 import { StationChoice } from './StationChoice';
 import { StationSettingsForm } from './settings/StationSettingsForm';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly plan: JobPlan;
@@ -32,18 +33,18 @@ export function PlanFields({ plan, products, species, startedBy, onStations, onS
     <>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         <Choice
-          label="Recorded as"
+          label={say('Recorded as')}
           value={settings.subject ?? 'each'}
           options={[
-            ['each', 'each animal'],
-            ['young', 'the young of each dam'],
-            ['litter', 'each dam’s litter as one'],
+            ['each', say('each animal')],
+            ['young', say('the young of each dam')],
+            ['litter', say('each dam’s litter as one')],
           ]}
           onChange={(subject) => onSettings({ ...plan, settings: { ...settings, subject } })}
         />
         {settings.subject === 'young' ? (
           <Field
-            label="How old, days"
+            label={say('How old, days')}
             inputMode="numeric"
             value={String(settings.young?.ageDays ?? 2)}
             onChange={(text) => {

@@ -15,7 +15,7 @@ import { useUndo } from '../../parts/Undo';
 import { Empty, Loading } from '../../parts/States';
 import { StorageNote } from '../../parts/StorageNote';
 import { usePhone } from '../../theme/usePhone';
-import { countText, fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/format';
 import { STATION_WORDS } from '../../words/stations';
 import { Capture } from './Capture';
 import { gainsBefore, jobFigures } from './jobFigures';
@@ -30,6 +30,7 @@ import { areSoundsOn, setSoundsOn } from './sounds';
 import { Summary } from './Summary';
 import { useRace } from './useRace';
 import { WhoIsThere } from './WhoIsThere';
+import { say } from '@yaylak/contract';
 
 /** The race, full screen: who came and who is missing, the animal at hand, the job so far. */
 export function RacePage() {
@@ -75,10 +76,10 @@ export function RacePage() {
       <Alone>
         {race.isMissing ? (
           <Empty
-            title="This job is not here"
-            action={<Button onPress={() => void navigate('/race')}>Start another</Button>}
+            title={say('This job is not here')}
+            action={<Button onPress={() => void navigate('/race')}>{say('Start another')}</Button>}
           >
-            It was started on another device and the server is away, or there never was such a job.
+            {say('It was started on another device and the server is away, or there never was such a job.')}
           </Empty>
         ) : (
           <Loading />
@@ -89,19 +90,22 @@ export function RacePage() {
     return (
       <Alone>
         <Empty
-          title="This job was discarded"
+          title={say('This job was discarded')}
           action={
             <>
-              <Button onPress={() => void race.resume()}>Open it again</Button>
+              <Button onPress={() => void race.resume()}>{say('Open it again')}</Button>
               <Button kind="main" onPress={() => void navigate('/race')}>
-                To the race
+                {say('To the race')}
               </Button>
             </>
           }
         >
           {passages.length === 0
-            ? 'Nothing recorded in it counts.'
-            : `${countText(passages.length, 'animal', 'animals')} came in from another device since. Open it again to see them.`}
+            ? say('Nothing recorded in it counts.')
+            : say(
+                '{n} {n, plural, one {animal} other {animals}} came in from another device since. Open it again to see them.',
+                { n: passages.length },
+              )}
         </Empty>
       </Alone>
     );
@@ -109,7 +113,7 @@ export function RacePage() {
   const seen = listed.filter((a) => seenIds.has(a.tag.animalId)).length;
   const isForgotten = hand?.saidOn !== holding?.today;
   const isAsking = !isFinished && !isSummary && (isHandAsked || (isForgotten && holding !== undefined));
-  const say = (by: string): void => {
+  const saidBy = (by: string): void => {
     const said = { by, saidOn: holding?.today ?? race.on };
     keepHand(id, said);
     setHand(said);
@@ -118,7 +122,10 @@ export function RacePage() {
   const finish = async (): Promise<void> => {
     await race.finish();
     setSummary(true);
-    undo.keep({ done: `Finished the job “${job.name}”`, undo: { kind: 'job', out: { kind: 'resume', jobId: id } } });
+    undo.keep({
+      done: say('Finished the job “{name}”', { name: job.name }),
+      undo: { kind: 'job', out: { kind: 'resume', jobId: id } },
+    });
   };
   const leave = (): void => void navigate('/race');
   return (
@@ -129,25 +136,23 @@ export function RacePage() {
         <h1>{job.name}</h1>
         <span className="stations">{job.stations.map((s) => STATION_WORDS[s]).join(' · ')}</span>
         {job.isForItsDay ? (
-          <b>for {fullDate(job.on)}</b>
+          <b>{say('for {date}', { date: fullDate(job.on) })}</b>
         ) : race.on === job.on ? null : (
-          <span>
-            begun {shortDate(job.on)}, now dated {shortDate(race.on)}
-          </span>
+          <span>{say('begun {date}, now dated {date2}', { date: shortDate(job.on), date2: shortDate(race.on) })}</span>
         )}
         <Right data-open={isHeadOpen || undefined}>
           {isFinished || isAsking ? null : (
             <HeadButton
               type="button"
-              aria-label={`Recorded by ${race.by}. Somebody else`}
+              aria-label={say('Recorded by {by}. Somebody else', { by: race.by })}
               onClick={() => setHandAsked(true)}
             >
-              by {race.by}
+              {say('by {by}', { by: race.by })}
             </HeadButton>
           )}
           {isFinished ? null : (
             <HeadButton type="button" onClick={() => setChanging(true)}>
-              change job
+              {say('change job')}
             </HeadButton>
           )}
           <Readers button={HeadButton} />
@@ -160,23 +165,26 @@ export function RacePage() {
                 setSoundsOn(e.target.checked);
               }}
             />{' '}
-            sounds
+            {say('sounds')}
           </label>
         </Right>
         {race.keptHere > 0 ? (
           <Kept role="status">
-            {race.keptHere} kept here{isPhone ? '' : ', not yet on the server'}
+            {say('{keptHere} kept here{value}', {
+              keptHere: race.keptHere,
+              value: isPhone ? '' : say(', not yet on the server'),
+            })}
           </Kept>
         ) : (
           <Kept role="status" data-sent>
-            all saved
+            {say('all saved')}
           </Kept>
         )}
         <MoreButton type="button" aria-expanded={isHeadOpen} onClick={() => setHeadOpen(!isHeadOpen)}>
-          Job
+          {say('Job')}
         </MoreButton>
       </Head>
-      <Left tabIndex={0} aria-label="Who came and who is missing">
+      <Left tabIndex={0} aria-label={say('Who came and who is missing')}>
         <PassageList race={race} />
       </Left>
       {isFinished || isSummary ? (
@@ -192,44 +200,44 @@ export function RacePage() {
               onLeave={leave}
             />
           </Main>
-          <Aside tabIndex={0} aria-label="The job so far">
+          <Aside tabIndex={0} aria-label={say('The job so far')}>
             <JobSoFar race={race} figures={figures} />
           </Aside>
         </>
       ) : isAsking ? (
         <Main>
           <StorageNote />
-          <WhoIsThere job={job} on={race.on} by={hand?.by} onSaid={say} />
+          <WhoIsThere job={job} on={race.on} by={hand?.by} onSaid={saidBy} />
         </Main>
       ) : (
         <Capture race={race} figures={figures} settingsOf={settingsOf} onLeave={leave} />
       )}
       <Foot>
         {isFinished || isSummary ? (
-          <span>{countText(seen, 'animal', 'animals')} through</span>
+          <span>{say('{seen} {seen, plural, one {animal} other {animals}} through', { seen })}</span>
         ) : (
           <>
             <span data-hint>
-              <Key>Enter</Key> goes on
+              <Key>{say('Enter')}</Key> {say('goes on')}
             </span>
             <span data-hint>
-              <Key>↑</Key> <Key>↓</Key> among numbers
+              <Key>↑</Key> <Key>↓</Key> {say('among numbers')}
             </span>
             {job.stations.includes('sort') ? (
               <span data-hint>
-                <Key>←</Key> <Key>↓</Key> <Key>→</Key> gate
+                <Key>←</Key> <Key>↓</Key> <Key>→</Key> {say('gate')}
               </span>
             ) : null}
             <span data-hint>
-              <Key>Backspace</Key> takes back the last animal
+              <Key>{say('Backspace')}</Key> {say('takes back the last animal')}
             </span>
             <span>
-              <Key>F1</Key> all keys
+              <Key>{say('F1')}</Key> {say('all keys')}
             </span>
             <span style={{ marginLeft: 'auto' }}>
-              <Key>Esc</Key> leaves, everything is kept
+              <Key>{say('Esc')}</Key> {say('leaves, everything is kept')}
             </span>
-            <Button onPress={() => setSummary(true)}>Finish</Button>
+            <Button onPress={() => setSummary(true)}>{say('Finish')}</Button>
           </>
         )}
       </Foot>

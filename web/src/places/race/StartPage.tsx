@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { SHIPPED_TEMPLATES } from '@yaylak/contract';
+import { SHIPPED_TEMPLATES, say } from '@yaylak/contract';
 import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -15,7 +15,7 @@ import { Tag } from '../../parts/Tag';
 import { useUnsaved } from '../../parts/unsaved';
 import { useNewKey } from '../../parts/useWindowKey';
 import { colour, space } from '../../theme/tokens';
-import { countText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/format';
 import { KeepTemplate } from './KeepTemplate';
 import { planFault, planToStart, withNextTube, type JobPlan } from './plan';
 import { PlanFields } from './PlanFields';
@@ -84,14 +84,14 @@ export function StartPage() {
 
   const start = async (): Promise<void> => {
     if (!holding) return;
-    if (coming.length === 0) return setProblem('Nobody is on the list. Add the animals that come.');
+    if (coming.length === 0) return setProblem(say('Nobody is on the list. Add the animals that come.'));
     const fault = planFault(plan);
     if (fault) return setProblem(fault);
     if (forDay !== undefined && (forDay === '' || forDay > holding.today))
-      return setProblem('Day: enter today or an earlier day.');
+      return setProblem(say('Day: enter today or an earlier day.'));
     saved();
     const problemFound = await startJob({
-      name: shownName.trim() || 'Weighing',
+      name: shownName.trim() || say('Weighing'),
       startedBy,
       forDay,
       ...planToStart(plan),
@@ -104,7 +104,7 @@ export function StartPage() {
 
   if (!roster.data)
     return (
-      <Page title="At the race">
+      <Page title={say('At the race')}>
         {roster.error ? <Failed error={roster.error} onRetry={() => void roster.refetch()} /> : <Loading />}
       </Page>
     );
@@ -112,48 +112,57 @@ export function StartPage() {
   const done = jobs.filter((j) => j.finishedAt !== null).slice(0, 6);
   return (
     <Page
-      title="Which animals are coming through?"
+      title={say('Which animals are coming through?')}
       aside={
         <>
           {open.length > 0 ? (
             <Panel>
-              <h2>Not finished</h2>
+              <h2>{say('Not finished')}</h2>
               {open.map((j) => (
                 <Job key={j.id}>
                   <span>
                     <b>{j.name}</b>
                     <Small>
-                      {shortDate(j.on)}, {j.seen} of {j.expected} through
+                      {say('{date}, {seen} of {expected} through', {
+                        date: shortDate(j.on),
+                        seen: j.seen,
+                        expected: j.expected,
+                      })}
                     </Small>
                   </span>
-                  <Button onPress={() => void navigate(`/race/${j.id}`)}>Continue</Button>
+                  <Button onPress={() => void navigate(`/race/${j.id}`)}>{say('Continue')}</Button>
                 </Job>
               ))}
             </Panel>
           ) : null}
           {done.length > 0 ? (
             <Panel>
-              <h2>Done</h2>
+              <h2>{say('Done')}</h2>
               {done.map((j) => (
                 <Job key={j.id}>
                   <span>
                     <b>{j.name}</b>
                     <Small>
-                      {shortDate(j.on)}, {j.seen} of {j.expected}
+                      {say('{date}, {seen} of {expected}', {
+                        date: shortDate(j.on),
+                        seen: j.seen,
+                        expected: j.expected,
+                      })}
                     </Small>
                   </span>
                   <Button kind="quiet" onPress={() => void navigate(`/race/${j.id}`)}>
-                    Look
+                    {say('Look')}
                   </Button>
                 </Job>
               ))}
             </Panel>
           ) : null}
           <NotePanel $tone="weld">
-            <h3>Before you start</h3>
+            <h3>{say('Before you start')}</h3>
             <p>
-              Check the gate and the scale’s zero. Never work between a penned animal and the only way out, and keep
-              children behind the rails. A male in the mating season is not to be turned your back on.
+              {say(
+                'Check the gate and the scale’s zero. Never work between a penned animal and the only way out, and keep children behind the rails. A male in the mating season is not to be turned your back on.',
+              )}
             </p>
           </NotePanel>
         </>
@@ -168,7 +177,7 @@ export function StartPage() {
         >
           <Stack>
             <Choice
-              label="Who"
+              label={say('Who')}
               value={who?.key ?? ''}
               options={sets.map((s) => [s.key, s.words])}
               onChange={(key) => {
@@ -176,23 +185,23 @@ export function StartPage() {
                 setOwn(undefined);
               }}
             />
-            <Field label="Name of the job" value={shownName} onChange={setName} />
+            <Field label={say('Name of the job')} value={shownName} onChange={setName} />
             <Row $gap={3} style={{ alignItems: 'flex-end' }}>
               <Choice
-                label="What is done"
+                label={say('What is done')}
                 value={templateId}
-                options={[...templates.map((t) => [t.id, t.name] as const), ['', 'put together here']]}
+                options={[...templates.map((t) => [t.id, t.name] as const), ['', say('put together here')]]}
                 onChange={choose}
               />
-              <Field label="Weighed and recorded by" value={startedBy} onChange={setStartedBy} />
+              <Field label={say('Weighed and recorded by')} value={startedBy} onChange={setStartedBy} />
               <Field
-                label="Day"
+                label={say('Day')}
                 type="date"
                 value={forDay ?? holding?.today ?? ''}
                 onChange={setForDay}
                 hint={
                   forDay !== undefined && forDay !== '' && forDay !== holding?.today
-                    ? 'Every animal will be dated with this day, whenever you enter it.'
+                    ? say('Every animal will be dated with this day, whenever you enter it.')
                     : undefined
                 }
               />
@@ -209,7 +218,7 @@ export function StartPage() {
             {problem ? <p role="alert">{problem}</p> : null}
             <Row>
               <Button id={START} kind="main" type="submit" isDisabled={coming.length === 0}>
-                Start with {countText(coming.length, 'animal', 'animals')}
+                {say('Start with {n} {n, plural, one {animal} other {animals}}', { n: coming.length })}
               </Button>
               <KeepTemplate plan={plan} templates={templates} onKept={setTemplateId} />
             </Row>
@@ -218,19 +227,21 @@ export function StartPage() {
       </Panel>
       <Panel>
         <Row style={{ justifyContent: 'space-between' }}>
-          <h2>Those expected</h2>
+          <h2>{say('Those expected')}</h2>
           <Button kind="quiet" aria-expanded={isChoosing} onPress={() => setChoosing(!isChoosing)}>
-            {isChoosing ? 'Done' : 'Change who comes'}
+            {isChoosing ? say('Done') : say('Change who comes')}
           </Button>
         </Row>
         {isChoosing ? (
           <WhoComes ids={coming.map((a) => a.tag.animalId)} animals={animals} sets={sets} onChange={setOwn} />
         ) : (
-          <Row aria-label="Those expected" role="group">
+          <Row aria-label={say('Those expected')} role="group">
             {coming.slice(0, MOST_SHOWN).map((a) => (
               <Tag key={a.tag.animalId} tag={a.tag} isStatic />
             ))}
-            {coming.length > MOST_SHOWN ? <Small>and {coming.length - MOST_SHOWN} more</Small> : null}
+            {coming.length > MOST_SHOWN ? (
+              <Small>{say('and {n} more', { n: coming.length - MOST_SHOWN })}</Small>
+            ) : null}
           </Row>
         )}
       </Panel>

@@ -1,4 +1,4 @@
-import { STATIONS } from '@yaylak/contract';
+import { STATIONS, say } from '@yaylak/contract';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Tick } from '../../parts/Tick';
@@ -16,7 +16,7 @@ export function StationChoice({ plan, onChange }: Props) {
   return (
     <>
       <Stations>
-        <legend>Stations</legend>
+        <legend>{say('Stations')}</legend>
         {STATIONS.map((station) => (
           <Tick
             key={station}
@@ -27,13 +27,13 @@ export function StationChoice({ plan, onChange }: Props) {
         ))}
       </Stations>
       {plan.stations.length > 1 ? (
-        <Order aria-label="Order of the stations">
+        <Order aria-label={say('Order of the stations')}>
           {plan.stations.map((station, i) => (
             <li key={station}>
               {STATION_WORDS[station]}
               <Button
                 kind="quiet"
-                aria-label={`${STATION_WORDS[station]} earlier`}
+                aria-label={say('{station} earlier', { station: STATION_WORDS[station] })}
                 isDisabled={i === 0}
                 onPress={() => onChange(movedStation(plan, station, -1))}
               >
@@ -41,7 +41,7 @@ export function StationChoice({ plan, onChange }: Props) {
               </Button>
               <Button
                 kind="quiet"
-                aria-label={`${STATION_WORDS[station]} later`}
+                aria-label={say('{station} later', { station: STATION_WORDS[station] })}
                 isDisabled={i === plan.stations.length - 1}
                 onPress={() => onChange(movedStation(plan, station, 1))}
               >

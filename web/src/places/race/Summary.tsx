@@ -6,7 +6,7 @@ import { Panel, Row, Small, Stack } from '../../parts/Panel';
 import { LinkButton } from '../../parts/LinkButton';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { countText, gainText, perDayText, weightText } from '../../words/format';
+import { gainText, perDayText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { judged, kindOf, type JobFigures } from './jobFigures';
 import { JobMeans } from './JobMeans';
@@ -14,6 +14,7 @@ import { Mobs } from './Mobs';
 import { Pens } from './Pens';
 import { Tally } from './Tally';
 import type { Race } from './useRace';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly race: Race;
@@ -53,14 +54,15 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
   return (
     <Panel>
       <Stack>
-        <h2>{isFinished ? 'Finished' : 'Finish this job?'}</h2>
+        <h2>{isFinished ? say('Finished') : say('Finish this job?')}</h2>
         <p>
-          <b>
-            {listed.length - missed.length} of {listed.length} on the list came through
-          </b>
-          {others.length > 0 ? `, and ${others.length} who were not on it` : ''}.{' '}
-          {countText(listed.length, 'animal', 'animals')} before; {listed.length - missed.length} seen and{' '}
-          {missed.length} not seen make {listed.length}.
+          <b>{say('{n} of {n2} on the list came through', { n: listed.length - missed.length, n2: listed.length })}</b>
+          {say('{value}. {n} {n, plural, one {animal} other {animals}} before; {n2} seen and {n3} not seen make {n}.', {
+            value: others.length > 0 ? say(', and {n} who were not on it', { n: others.length }) : '',
+            n: listed.length,
+            n2: listed.length - missed.length,
+            n3: missed.length,
+          })}
         </p>
         <Figures>{race.job?.stations.includes('weigh') ? <JobMeans figures={figures} none="none" /> : null}</Figures>
         <Pens race={race} />
@@ -68,19 +70,19 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
         <Tally race={race} />
         {missed.length > 0 ? (
           <section>
-            <h3>Not seen ({missed.length})</h3>
+            <h3>{say('Not seen ({n})', { n: missed.length })}</h3>
             {tags(missed.map((a) => a.tag.animalId))}
           </section>
         ) : null}
         {others.length > 0 ? (
           <section>
-            <h3>Not on the list ({others.length})</h3>
+            <h3>{say('Not on the list ({n})', { n: others.length })}</h3>
             {tags(others)}
           </section>
         ) : null}
         {slow.length > 0 ? (
           <section>
-            <h3>Surely under the line{linesText(figures, unit)}</h3>
+            <h3>{say('Surely under the line{lines}', { lines: linesText(figures, unit) })}</h3>
             {slow.map((p) => {
               const a = animals.get(p.animalId);
               return (
@@ -93,18 +95,22 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
         ) : null}
         {twice.length > 0 ? (
           <section>
-            <h3>Recorded twice ({twice.length})</h3>
-            <Small>By two devices, or twice through the race. Take back the one that is wrong.</Small>
+            <h3>{say('Recorded twice ({n})', { n: twice.length })}</h3>
+            <Small>{say('By two devices, or twice through the race. Take back the one that is wrong.')}</Small>
             {twice.flat().map((p) => (
               <Row key={p.writtenAt + p.animalId} style={{ marginTop: 4 }}>
-                {animals.get(p.animalId)?.tag.text}, {p.writtenAt.slice(11, 16)} by {p.entries[0]?.writtenBy}:{' '}
-                {p.kg === undefined ? 'no weight' : weightText(p.kg, unit)} {p.gate ?? ''}
+                {animals.get(p.animalId)?.tag.text}
+                {say(', {part} by', { part: p.writtenAt.slice(11, 16) })} {p.entries[0]?.writtenBy}:{' '}
+                {p.kg === undefined ? say('no weight') : weightText(p.kg, unit)} {p.gate ?? ''}
                 <Button
                   kind="quiet"
-                  aria-label={`Take back ${animals.get(p.animalId)?.tag.text ?? ''} of ${p.writtenAt.slice(11, 16)}`}
+                  aria-label={say('Take back {n} of {part}', {
+                    n: animals.get(p.animalId)?.tag.text ?? '',
+                    part: p.writtenAt.slice(11, 16),
+                  })}
                   onPress={() => void race.takeBack(p)}
                 >
-                  Take back
+                  {say('Take back')}
                 </Button>
               </Row>
             ))}
@@ -112,7 +118,7 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
         ) : null}
         {refused.length > 0 ? (
           <section>
-            <h3>Needs a look ({refused.length})</h3>
+            <h3>{say('Needs a look ({n})', { n: refused.length })}</h3>
             {refused.map((p) => (
               <p key={p.writtenAt}>
                 {animals.get(p.animalId)?.tag.text}: {p.refusedBecause}
@@ -122,21 +128,21 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
         ) : null}
         <Row>
           {isFinished ? (
-            <Button onPress={onResume}>Open it again</Button>
+            <Button onPress={onResume}>{say('Open it again')}</Button>
           ) : (
             <>
               <Button kind="main" onPress={onFinish}>
-                Finish the job
+                {say('Finish the job')}
               </Button>
-              <Button onPress={onBack}>Continue</Button>
+              <Button onPress={onBack}>{say('Continue')}</Button>
             </>
           )}
           {passages.some((p) => p.entries.some((e) => e.type === 'sample')) ? (
             <LinkButton as={Link} to={`/race/${race.job?.id ?? ''}/tubes`}>
-              Tube sheet
+              {say('Tube sheet')}
             </LinkButton>
           ) : null}
-          <Button onPress={onLeave}>Leave the race</Button>
+          <Button onPress={onLeave}>{say('Leave the race')}</Button>
         </Row>
       </Stack>
     </Panel>
@@ -148,7 +154,7 @@ function linesText({ kinds }: JobFigures, unit: WeightUnit): string {
   const [one, ...others] = kinds;
   return one?.lineKgPerDay === undefined || others.length > 0
     ? ''
-    : ` of ${perDayText(one.lineKgPerDay, scaleUnit(one.species, unit))}`;
+    : ` ${say('of {perDay}', { perDay: perDayText(one.lineKgPerDay, scaleUnit(one.species, unit)) })}`;
 }
 
 const Figures = styled.div`

@@ -8,11 +8,12 @@ import { PaperSheet } from '../../parts/PaperSheet';
 import { TickBox } from '../../parts/TickBox';
 import { Small } from '../../parts/Panel';
 import { Empty, Loading } from '../../parts/States';
-import { countText, fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/format';
 import { PURPOSE_WORDS } from '../../words/stations';
 import { saveFile } from '../../words/saveFile';
 import { tubeRows } from './tubeRows';
 import { useRace } from './useRace';
+import { say } from '@yaylak/contract';
 
 /** The tubes of a job in order, with both numbers of each animal: to go with the parcel, and as a file. */
 export function TubeSheet() {
@@ -20,12 +21,16 @@ export function TubeSheet() {
   const race = useRace(id);
   const { job } = race;
   if (!job)
-    return race.isMissing ? <Empty title="This job is not here">It may be on another device.</Empty> : <Loading />;
+    return race.isMissing ? (
+      <Empty title={say('This job is not here')}>{say('It may be on another device.')}</Empty>
+    ) : (
+      <Loading />
+    );
   const rows = tubeRows(race.passages, race.animals);
   const isOfYoung = rows.some((r) => r.purpose === 'pregnancy');
   const csv = (): void =>
     saveFile(
-      `tubes-${job.on}.csv`,
+      say('tubes-{on}.csv', { on: job.on }),
       'text/csv',
       `${unparse(
         {
@@ -41,26 +46,31 @@ export function TubeSheet() {
     );
   return (
     <PaperSheet>
-      <PaperHead title={`Tubes: ${job.name}`} back={{ to: `/race/${id}`, words: 'Back to the job' }}>
-        <Button onPress={csv}>As a file (CSV)</Button>
+      <PaperHead
+        title={say('Tubes: {name}', { name: job.name })}
+        back={{ to: `/race/${id}`, words: say('Back to the job') }}
+      >
+        <Button onPress={csv}>{say('As a file (CSV)')}</Button>
       </PaperHead>
       <p>
-        {fullDate(job.on)}, taken by {job.startedBy}. {countText(rows.length, 'tube', 'tubes')}, in the order they were
-        filled.
+        {say(
+          '{date}, taken by {startedBy}. {n} {n, plural, one {tube} other {tubes}}, in the order they were filled.',
+          { date: fullDate(job.on), startedBy: job.startedBy, n: rows.length },
+        )}
       </p>
       {rows.length === 0 ? (
-        <Empty title="No tube was filled in this job">A job with the station Sample fills them.</Empty>
+        <Empty title={say('No tube was filled in this job')}>{say('A job with the station Sample fills them.')}</Empty>
       ) : null}
       <LineTable>
         <thead>
           <tr>
-            <th>Tube</th>
-            <th>Sample</th>
-            <th>Number</th>
-            <th>Electronic</th>
-            <th>Animal</th>
-            {isOfYoung ? <th>Served</th> : null}
-            <th>Seen twice</th>
+            <th>{say('Tube')}</th>
+            <th>{say('Sample')}</th>
+            <th>{say('Number')}</th>
+            <th>{say('Electronic')}</th>
+            <th>{say('Animal')}</th>
+            {isOfYoung ? <th>{say('Served')}</th> : null}
+            <th>{say('Seen twice')}</th>
           </tr>
         </thead>
         <tbody>
@@ -78,19 +88,21 @@ export function TubeSheet() {
               {isOfYoung ? (
                 <td>
                   {r.servedOn === ''
-                    ? 'not known'
-                    : `${shortDate(r.servedOn)}, day ${dayOf(job.on) - dayOf(r.servedOn)}`}
+                    ? say('not known')
+                    : say('{date}, day {n}', { date: shortDate(r.servedOn), n: dayOf(job.on) - dayOf(r.servedOn) })}
                 </td>
               ) : null}
               <td>
-                <TickBox says={`tube ${r.tube} looked at when it is packed`} />
+                <TickBox says={say('tube {tube} looked at when it is packed', { tube: r.tube })} />
               </td>
             </tr>
           ))}
         </tbody>
       </LineTable>
       {rows.length > 0 ? <Parcel tubes={rows.length} /> : null}
-      <Small>One needle and one tube for each animal. Blood and swabs can carry what people catch: gloves on.</Small>
+      <Small>
+        {say('One needle and one tube for each animal. Blood and swabs can carry what people catch: gloves on.')}
+      </Small>
     </PaperSheet>
   );
 }
@@ -98,16 +110,16 @@ export function TubeSheet() {
 /** What goes into the parcel, to be ticked as it is packed. */
 function Parcel({ tubes }: { readonly tubes: number }) {
   const things = [
-    `${countText(tubes, 'tube', 'tubes')}, counted, stoppers tight, upright`,
-    'this sheet, and the file sent ahead where the laboratory takes it',
-    'the laboratory’s own form, signed',
-    'something that soaks up, and a bag that does not leak',
-    'cold pack where the laboratory asks for one; never frozen',
-    'marked as the carrier’s rules for samples want it',
+    say('{tubes} {tubes, plural, one {tube} other {tubes}}, counted, stoppers tight, upright', { tubes }),
+    say('this sheet, and the file sent ahead where the laboratory takes it'),
+    say('the laboratory’s own form, signed'),
+    say('something that soaks up, and a bag that does not leak'),
+    say('cold pack where the laboratory asks for one; never frozen'),
+    say('marked as the carrier’s rules for samples want it'),
   ];
   return (
     <section>
-      <h2>The parcel</h2>
+      <h2>{say('The parcel')}</h2>
       <LineTable>
         <tbody>
           {things.map((thing) => (
@@ -120,7 +132,7 @@ function Parcel({ tubes }: { readonly tubes: number }) {
           ))}
         </tbody>
       </LineTable>
-      <p>Sent on ________________ by ________________</p>
+      <p>{say('Sent on ________________ by ________________')}</p>
     </section>
   );
 }

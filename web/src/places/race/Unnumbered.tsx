@@ -1,10 +1,11 @@
 import type { RosterAnimal } from '@yaylak/contract';
-import { ageWords, dayOf, fieldWord, normalised } from '@yaylak/core';
+import { ageWords, dayOf, normalised } from '@yaylak/core';
 import styled from 'styled-components';
 import { Small } from '../../parts/Panel';
 import { colour, radius, space } from '../../theme/tokens';
 import { ageText } from '../../words/format';
 import { PlainList } from '../../parts/PlainList';
+import { say, fieldWord } from '@yaylak/contract';
 
 interface Props {
   readonly animals: readonly RosterAnimal[];
@@ -26,10 +27,12 @@ export function Unnumbered({ animals, typed, on, onChoose }: Props) {
   return (
     <section>
       <Small>
-        Without a number ({animals.length}). Type part of the dam’s number or the group to narrow them, and press the
-        one at hand.
+        {say(
+          'Without a number ({n}). Type part of the dam’s number or the group to narrow them, and press the one at hand.',
+          { n: animals.length },
+        )}
       </Small>
-      <List aria-label="Without a number">
+      <List aria-label={say('Without a number')}>
         {found.slice(0, SHOWN).map((a) => (
           <li key={a.tag.animalId}>
             <button type="button" onClick={() => onChoose(a.tag.animalId)}>
@@ -38,7 +41,7 @@ export function Unnumbered({ animals, typed, on, onChoose }: Props) {
           </li>
         ))}
       </List>
-      {found.length > SHOWN ? <Small>and {found.length - SHOWN} more</Small> : null}
+      {found.length > SHOWN ? <Small>{say('and {n} more', { n: found.length - SHOWN })}</Small> : null}
     </section>
   );
 }
@@ -49,7 +52,8 @@ export function wordsOf(
   on: string,
 ): string {
   const isBorn = bornOn !== null && bornOn <= on;
-  const parents = `${dam === null ? '' : ` of ${dam}`}${sire === null ? '' : ` by ${sire}`}`.trim();
+  const parents =
+    `${dam === null ? '' : ` ${say('of {dam}', { dam })}`}${sire === null ? '' : ` ${say('by {sire}', { sire })}`}`.trim();
   return [
     fieldWord({ species, sex }, isBorn ? dayOf(on) - dayOf(bornOn) : undefined),
     ...(isBorn ? [ageText(ageWords(dayOf(bornOn), dayOf(on)), birthKnownTo)] : []),

@@ -8,10 +8,11 @@ import { FindOne } from '../../parts/FindOne';
 import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, radius, space } from '../../theme/tokens';
-import { countText } from '../../words/format';
+
 import { matchesFor, raceNumbers } from './answers';
 import type { Who } from './whoSets';
 import { PlainList } from '../../parts/PlainList';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly ids: readonly string[];
@@ -30,25 +31,28 @@ export function WhoComes({ ids, animals, sets, onChange }: Props) {
   const inIt = useMemo(() => new Set(ids), [ids]);
   const numbers = useMemo(() => raceNumbers([...animals.values()], inIt), [animals, inIt]);
   const others = useMemo(() => new Set([...animals.keys()].filter((id) => !inIt.has(id))), [animals, inIt]);
-  const nameOf = (id: string): string => animals.get(id)?.tag.text ?? 'an animal that is gone';
+  const nameOf = (id: string): string => animals.get(id)?.tag.text ?? say('an animal that is gone');
   const add = (more: readonly string[]): void => {
     const fresh = more.filter((id) => !inIt.has(id));
     onChange([...ids, ...fresh]);
     setSaid(
       fresh.length === 1
-        ? `${nameOf(fresh[0] ?? '')} is on the list now.`
+        ? say('{name} is on the list now.', { name: nameOf(fresh[0] ?? '') })
         : fresh.length === 0
-          ? `Already on the list: ${more.length === 1 ? nameOf(more[0] ?? '') : 'all of them'}.`
-          : `${countText(fresh.length, 'animal', 'animals')} more on the list.`,
+          ? say('Already on the list: {value}.', {
+              value: more.length === 1 ? nameOf(more[0] ?? '') : say('all of them'),
+            })
+          : say('{n} {n, plural, one {animal} other {animals}} more on the list.', { n: fresh.length }),
     );
   };
   useReadings({
     onNumber: (digits) => {
       const [first] = matchesFor(numbers, digits).filter((m) => m.rank === 'exact');
       if (first) add([first.found.animalId]);
-      else setSaid(`No animal here is tagged ${digits}.`);
+      else setSaid(say('No animal here is tagged {digits}.', { digits }));
     },
-    onBadNumber: (text) => setSaid(`The reader sent “${text}”, which is not an animal number. Read the tag again.`),
+    onBadNumber: (text) =>
+      setSaid(say('The reader sent “{text}”, which is not an animal number. Read the tag again.', { text })),
     onWeight: () => undefined,
   });
   const shown = isWhole ? ids : ids.slice(0, SHOWN);
@@ -57,41 +61,41 @@ export function WhoComes({ ids, animals, sets, onChange }: Props) {
       <Ways>
         <FindOne
           key={ids.length}
-          label="Add an animal: type its number, or scan"
+          label={say('Add an animal: type its number, or scan')}
           among={others}
           onChoose={(id) => add([id])}
         />
         <Row style={{ alignItems: 'flex-end' }}>
           {/* Going through the sets by letters adds none of them on the way. */}
           <Choice
-            label="Add a set"
+            label={say('Add a set')}
             value={set?.key ?? ''}
             options={[['', 'choose'], ...sets.map((s) => [s.key, s.words] as const)]}
             onChange={(key) => setSet(sets.find((s) => s.key === key))}
           />
           <Button isDisabled={set === undefined} onPress={() => add(set?.animals.map((a) => a.tag.animalId) ?? [])}>
-            Add them
+            {say('Add them')}
           </Button>
         </Row>
       </Ways>
       <Row>
         <Button kind="quiet" isDisabled={ids.length === 0} onPress={() => onChange([])}>
-          Take all out
+          {say('Take all out')}
         </Button>
         <span role="status">{said}</span>
       </Row>
-      <Expected aria-label="Those expected">
+      <Expected aria-label={say('Those expected')}>
         {shown.map((id) => {
           const animal = animals.get(id);
           return (
             <li key={id}>
-              {animal ? <Tag tag={animal.tag} isStatic /> : <Small as="span">gone</Small>}
+              {animal ? <Tag tag={animal.tag} isStatic /> : <Small as="span">{say('gone')}</Small>}
               <button
                 type="button"
-                aria-label={`Take ${nameOf(id)} out`}
+                aria-label={say('Take {name} out', { name: nameOf(id) })}
                 onClick={() => {
                   onChange(ids.filter((other) => other !== id));
-                  setSaid(`${nameOf(id)} is not on the list any more.`);
+                  setSaid(say('{name} is not on the list any more.', { name: nameOf(id) }));
                 }}
               >
                 ×
@@ -102,7 +106,7 @@ export function WhoComes({ ids, animals, sets, onChange }: Props) {
       </Expected>
       {ids.length > shown.length ? (
         <Button kind="quiet" onPress={() => setWhole(true)}>
-          Show {ids.length - shown.length} more
+          {say('Show {n} more', { n: ids.length - shown.length })}
         </Button>
       ) : null}
     </>

@@ -5,6 +5,7 @@ import { Field } from '../../parts/Field';
 import { Panel, Row, Small, Stack } from '../../parts/Panel';
 import { lastHand } from '../../shared/jobs/hand';
 import { fullDate } from '../../words/format';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly job: StartJob;
@@ -25,24 +26,28 @@ export function WhoIsThere({ job, on, by, onSaid }: Props) {
         onSubmit={(e) => {
           e.preventDefault();
           const said = name.trim();
-          if (said === '') return setError('Enter a name.');
+          if (said === '') return setError(say('Enter a name.'));
           onSaid(said);
         }}
       >
         <Stack>
-          <h2>Who is at the race now?</h2>
+          <h2>{say('Who is at the race now?')}</h2>
           <p>
-            {job.name}: begun on {fullDate(job.on)} by {job.startedBy}.
+            {say('{name}: begun on {date} by {startedBy}.', {
+              name: job.name,
+              date: fullDate(job.on),
+              startedBy: job.startedBy,
+            })}
           </p>
-          <Field label="Weighed and recorded by" value={name} onChange={setName} error={error} autoFocus />
+          <Field label={say('Weighed and recorded by')} value={name} onChange={setName} error={error} autoFocus />
           <Small>
             {job.isForItsDay
-              ? `This job is for ${fullDate(on)}: every animal is dated with that day.`
-              : `From here on animals are dated ${fullDate(on)}.`}
+              ? say('This job is for {date}: every animal is dated with that day.', { date: fullDate(on) })
+              : say('From here on animals are dated {date}.', { date: fullDate(on) })}
           </Small>
           <Row>
             <Button kind="main" type="submit">
-              Continue
+              {say('Continue')}
             </Button>
           </Row>
         </Stack>

@@ -16,7 +16,7 @@ import {
   type WeighingMethod,
   type ScaleUnit,
 } from '@yaylak/core';
-import { refusalText } from '@yaylak/contract';
+import { refusalText, say } from '@yaylak/contract';
 import { meantText } from '../../words/doubts';
 
 /** A number somebody wears, as the race looks it up. */
@@ -103,8 +103,8 @@ export function answerWeight(input: {
       kind: 'refused',
       message:
         typed.reason === 'empty'
-          ? 'Type what the scale says.'
-          : `“${input.typed}” is not a weight. Type it as 27.2 or 27,2.`,
+          ? say('Type what the scale says.')
+          : say('“{typed}” is not a weight. Type it as 27.2 or 27,2.', { typed: input.typed }),
     };
   // A tenth of a gram is finer than any scale; binary fractions of a difference are not to be kept.
   const gross = toKg(typed.value, input.unit);

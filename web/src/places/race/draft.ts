@@ -1,4 +1,4 @@
-import { electronicText, type GoneNumber, type RosterAnimal } from '@yaylak/contract';
+import { electronicText, type GoneNumber, type RosterAnimal, say } from '@yaylak/contract';
 import {
   normalised,
   readElectronicNumber,
@@ -141,10 +141,10 @@ export function chooseAnimal(draft: Draft, animalId: string, { passages, listedI
   const again = passages.findLast((p) => p.animalId === animalId);
   const chosen: Draft = { ...draft, animalId, asked: [], message: undefined };
   if (again) {
-    const at = again.kg === undefined ? '' : ` at ${weightText(again.kg, unit)}`;
-    return { ...chosen, message: `Seen before${at}. Enter records it a second time.` };
+    const at = again.kg === undefined ? '' : ` ${say('at {weight}', { weight: weightText(again.kg, unit) })}`;
+    return { ...chosen, message: say('Seen before{at}. Enter records it a second time.', { at }) };
   }
-  if (!listedIds.has(animalId)) return { ...chosen, message: 'Not on the list. It will be recorded anyway.' };
+  if (!listedIds.has(animalId)) return { ...chosen, message: say('Not on the list. It will be recorded anyway.') };
   return chosen;
 }
 
@@ -158,8 +158,14 @@ export function enterNumber(draft: Draft, matches: readonly Match<RaceNumber>[],
       return refuse(
         draft,
         answer.isWorn
-          ? `${answer.animalIds.length} animals wear “${draft.number}”. Choose with the arrow keys: the colour tells them apart.`
-          : `${answer.animalIds.length} animals fit “${draft.number}”. Type more, or choose with the arrow keys.`,
+          ? say('{n} animals wear “{number}”. Choose with the arrow keys: the colour tells them apart.', {
+              n: answer.animalIds.length,
+              number: draft.number,
+            })
+          : say('{n} animals fit “{number}”. Type more, or choose with the arrow keys.', {
+              n: answer.animalIds.length,
+              number: draft.number,
+            }),
       );
     case 'unknown': {
       const slip = electronicSlip(answer.number);
@@ -189,20 +195,24 @@ function electronicSlip(number: string): string | undefined {
 const LONG_DIGITS = 12;
 
 const LEFT_WORDS: Readonly<Record<DepartureWay, string>> = {
-  died: 'died',
-  lost: 'was lost',
-  sold: 'was sold',
-  slaughtered: 'was slaughtered',
-  elsewhere: 'was recorded as a parent',
+  died: say('died'),
+  lost: say('was lost'),
+  sold: say('was sold'),
+  slaughtered: say('was slaughtered'),
+  elsewhere: say('was recorded as a parent'),
 };
 
 /** Nobody here wears it: who did, if one did, so that a tag found in the grass is not taken for an animal. */
 function unknownWords(number: string, gone: readonly GoneNumber[]): string {
   const plain = normalised(number);
   const left = gone.filter((g) => normalised(g.text) === plain).sort((a, b) => (a.on < b.on ? 1 : -1))[0];
-  if (!left) return `No animal here is tagged “${number}”. Enter again takes it in and asks later who it is.`;
+  if (!left)
+    return say('No animal here is tagged “{number}”. Enter again takes it in and asks later who it is.', { number });
   const what = LEFT_WORDS[left.how];
-  return `“${number}” is ${left.name}’s, who ${what} on ${fullDate(left.on)}. Read the tag again. If it stands here, Enter again takes it in and asks later who it is.`;
+  return say(
+    '“{number}” is {name}’s, who {what} on {date}. Read the tag again. If it stands here, Enter again takes it in and asks later who it is.',
+    { number, name: left.name, what, date: fullDate(left.on) },
+  );
 }
 
 /** Whether anything but the number has been typed or chosen for the animal at hand. */
@@ -254,13 +264,15 @@ export function readNumber(draft: Draft, read: NumberRead, through: Through): En
         ...(draft.next && draft.next !== digits ? putAside(draft, { kind: 'number', text: draft.next }) : draft),
         next: digits,
       },
-      `Another animal was read: ${exact[0]?.found.text ?? digits}. Finish this one with Enter; the other comes next.`,
+      say('Another animal was read: {n}. Finish this one with Enter; the other comes next.', {
+        n: exact[0]?.found.text ?? digits,
+      }),
     );
   const next = chooseAnimal({ ...FRESH, aside: draft.aside, number: digits }, wearer, through);
   return {
     draft: {
       ...next,
-      message: `Another animal was read, so this one is not recorded. ${next.message ?? ''}`.trim(),
+      message: say('Another animal was read, so this one is not recorded. {n}', { n: next.message ?? '' }).trim(),
     },
     isRefused: true,
   };
@@ -272,7 +284,11 @@ export function readWeight(draft: Draft, text: string, unit: ScaleUnit): Entered
   if (isTyped && draft.fields.weight !== text)
     return refuse(
       draft,
-      `The crate says ${text} ${unit}; ${draft.fields.weight ?? ''} was typed and stays. Empty the field to take the crate’s.`,
+      say('The crate says {text} {unit}; {n} was typed and stays. Empty the field to take the crate’s.', {
+        text,
+        unit,
+        n: draft.fields.weight ?? '',
+      }),
     );
   const before = draft.fields.weight ?? '';
   const isLoose = draft.animalId === undefined && before !== '' && before !== text;
@@ -280,7 +296,10 @@ export function readWeight(draft: Draft, text: string, unit: ScaleUnit): Entered
   const filled = { ...typedField(kept, 'weight', text), isFromCrate: true };
   if (draft.animalId !== undefined) return goOn(filled);
   return {
-    draft: { ...filled, message: `${text} ${unit} stand in the crate and no number was read. Scan or type it.` },
+    draft: {
+      ...filled,
+      message: say('{text} {unit} stand in the crate and no number was read. Scan or type it.', { text, unit }),
+    },
     isRefused: false,
   };
 }

@@ -1,6 +1,7 @@
 import type { RosterAnimal } from '@yaylak/contract';
 import { mean, MOBS, type Mob } from '@yaylak/core';
 import type { Passage } from './raceLog';
+import { say } from '@yaylak/contract';
 
 export interface MobMember {
   readonly animal: RosterAnimal;
@@ -26,7 +27,8 @@ export function jobMobs(
       animal,
       score: mean(entries.flatMap((e) => (e.type === 'score' ? [e.score] : []))),
       before: animal.scores.findLast(([day]) => day < put.on)?.[1],
-      spray: mark?.type === 'mark' ? `${mark.colour} on the ${mark.place}` : undefined,
+      spray:
+        mark?.type === 'mark' ? say('{colour} on the {place}', { colour: mark.colour, place: mark.place }) : undefined,
     };
     last.set(animalId, { mob: put.mob, member });
   }

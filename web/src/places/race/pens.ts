@@ -1,5 +1,6 @@
 import type { GateChoice, RosterAnimal } from '@yaylak/contract';
 import type { Passage } from './raceLog';
+import { say } from '@yaylak/contract';
 
 export interface PenAnimal {
   readonly animal: RosterAnimal;
@@ -43,6 +44,6 @@ export function countedText(counted: number, through: number): string {
   const apart = counted - through;
   if (apart === 0) return 'agrees';
   return apart < 0
-    ? `${-apart} short. Count again, then read the pen list.`
-    : `${apart} too many. Count again, then read the pen list for who went in by another gate.`;
+    ? say('{value} short. Count again, then read the pen list.', { value: -apart })
+    : say('{apart} too many. Count again, then read the pen list for who went in by another gate.', { apart });
 }

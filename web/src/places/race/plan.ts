@@ -7,6 +7,7 @@ import {
   type Station,
   type StationSettings,
   type TemplateFacts,
+  say,
 } from '@yaylak/contract';
 import { panFaultText } from '../../words/pan';
 
@@ -14,9 +15,9 @@ import { panFaultText } from '../../words/pan';
 export type JobPlan = Pick<TemplateFacts, 'stations' | 'settings' | 'gates'>;
 
 export const USUAL_GATES: readonly GateChoice[] = [
-  { key: 'left', name: 'Keep' },
-  { key: 'down', name: 'Second string' },
-  { key: 'right', name: 'Sell', isForSale: true },
+  { key: 'left', name: say('Keep') },
+  { key: 'down', name: say('Second string') },
+  { key: 'right', name: say('Sell'), isForSale: true },
 ];
 
 /** What a station is set to when it is first ticked. */
@@ -56,25 +57,25 @@ export function movedStation(plan: JobPlan, station: Station, by: -1 | 1): JobPl
 /** What is missing before a job of this plan can start, in words; none when it can. */
 export function planFault({ stations, settings, gates }: JobPlan): string | undefined {
   const has = (s: Station): boolean => stations.includes(s);
-  if (stations.length === 0) return 'Choose at least one station.';
+  if (stations.length === 0) return say('Choose at least one station.');
   if (has('treat') && (settings.treat?.productIds.length ?? 0) === 0)
-    return 'Treat: choose a product. The list is kept under Remedies.';
+    return say('Treat: choose a product. The list is kept under Remedies.');
   const { tareKg } = settings.weigh ?? {};
   if ((has('weigh') || has('litter')) && tareKg !== undefined && unlikelyPan(tareKg))
-    return `Pan: ${panFaultText(tareKg, 'kg')}`;
+    return say('Pan: {panFault}', { panFault: panFaultText(tareKg, 'kg') });
   if (has('score') && settings.score?.scorers.some((name) => name.trim() === ''))
-    return 'Score condition: say who is scoring.';
+    return say('Score condition: say who is scoring.');
   if (has('sample') && (settings.sample?.firstTube.trim() ?? '') === '')
-    return 'Sample: type the number of the first tube.';
-  if (has('mark') && (settings.mark?.purpose.trim() ?? '') === '') return 'Mark: say what the mark means.';
-  if (has('care') && (settings.care?.kinds.length ?? 0) === 0) return 'Feet, fleece, tail: choose at least one.';
-  if (has('move') && !settings.move?.groupId) return 'Move: choose the group they go to.';
-  if (has('sort') && gates.filter((g) => g.name.trim() !== '').length < 2) return 'Sort: name at least two gates.';
+    return say('Sample: type the number of the first tube.');
+  if (has('mark') && (settings.mark?.purpose.trim() ?? '') === '') return say('Mark: say what the mark means.');
+  if (has('care') && (settings.care?.kinds.length ?? 0) === 0) return say('Feet, fleece, tail: choose at least one.');
+  if (has('move') && !settings.move?.groupId) return say('Move: choose the group they go to.');
+  if (has('sort') && gates.filter((g) => g.name.trim() !== '').length < 2) return say('Sort: name at least two gates.');
   const rule = settings.sort;
   if (has('sort') && rule?.by === 'ready' && rule.outletId === undefined)
-    return 'Sort: choose the outlet they are to be ready for, or let nothing be suggested.';
+    return say('Sort: choose the outlet they are to be ready for, or let nothing be suggested.');
   if (has('sort') && rule && goesByLine(rule.by) && rule.line === undefined)
-    return 'Sort: type where the line lies, or let nothing be suggested.';
+    return say('Sort: type where the line lies, or let nothing be suggested.');
   return undefined;
 }
 

@@ -1,5 +1,6 @@
 import type { RosterAnimal, SamplePurpose } from '@yaylak/contract';
 import type { Passage } from './raceLog';
+import { say } from '@yaylak/contract';
 
 export interface TubeRow {
   readonly tube: string;
@@ -22,7 +23,7 @@ export const tubeRows = (passages: readonly Passage[], animals: ReadonlyMap<stri
             {
               tube: entry.tube,
               purpose: entry.purpose,
-              number: animal?.tag.text ?? 'not known',
+              number: animal?.tag.text ?? say('not known'),
               electronic: animal?.worn.find(([, , kind]) => kind === 'electronic')?.[0] ?? '',
               species: animal?.species ?? '',
               sex: animal?.sex ?? '',

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { MAX_BATCH, type Entry, type JobFacts, type RosterAnimal, type RosterView } from '@yaylak/contract';
+import { MAX_BATCH, type Entry, type JobFacts, type RosterAnimal, type RosterView, say } from '@yaylak/contract';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { holdingQuery, jobQuery, rosterQuery } from '../../api/queries';
 import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
@@ -93,7 +93,7 @@ export function useRace(jobId: string, hand?: string): Race {
   useEffect(() => {
     if (isFinishedHere && waiting === 0) void refetch();
   }, [isFinishedHere, waiting, refetch]);
-  const by = hand ?? job?.startedBy ?? holding?.keeper ?? 'Keeper';
+  const by = hand ?? job?.startedBy ?? holding?.keeper ?? say('Keeper');
   const on = job?.isForItsDay ? job.on : (holding?.today ?? job?.on ?? '');
 
   const put = useCallback(
@@ -119,7 +119,7 @@ export function useRace(jobId: string, hand?: string): Race {
     isOnServer: finishedAt !== null && job?.finishedAt != null && hasAll(server.data?.entries ?? NOTHING, log),
     roster: roster.data ?? NO_ROSTER,
     pass: put,
-    takeBack: (passage) => put(strikesOf(passage.entries, 'taken back at the race')),
+    takeBack: (passage) => put(strikesOf(passage.entries, say('taken back at the race'))),
     finish: () => outbox.put([{ kind: 'finish', jobId, finishedAt: new Date().toISOString() }]),
     resume: () => outbox.put([{ kind: 'resume', jobId }]),
     discard: () =>
@@ -129,7 +129,7 @@ export function useRace(jobId: string, hand?: string): Race {
       const refused = new Set<string>();
       // The last ones first, each piece whole, so that nothing is struck out that is not written down anew.
       for (const part of partsOf(passed.toReversed(), MAX_BATCH / 2)) {
-        const strikes = part.flatMap((p) => raceEntries(strikesOf(p.entries, `dated ${day}`), by, jobId));
+        const strikes = part.flatMap((p) => raceEntries(strikesOf(p.entries, say('dated {day}', { day })), by, jobId));
         const outcome = await send([...strikes, ...part.toReversed().flatMap((p) => redated(p, day))]);
         if (outcome.kind === 'refused') outcome.messages.forEach((m) => refused.add(m));
       }
@@ -177,7 +177,7 @@ function strangersOf(log: readonly Logged[]): RosterAnimal[] {
     const { animalId, species, sex, bornOn = null, damId = null, birthType = null } = arrival;
     const worn = log.flatMap(({ entry: e }) => (e.type === 'identifier' && e.animalId === animalId ? [e] : []));
     const main = worn.find((e) => e.kind === 'visual') ?? worn[0];
-    const text = main?.text ?? 'no number';
+    const text = main?.text ?? say('no number');
     return [
       nobody({
         tag: {

@@ -1,5 +1,6 @@
 import type { RosterAnimal } from '@yaylak/contract';
-import { fieldWord, SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { SPECIES } from '@yaylak/core';
+import { say, fieldWord, SPECIES_WORDS } from '@yaylak/contract';
 
 /** A set of animals that may come. */
 export interface Who {
@@ -25,7 +26,7 @@ export function whoSets(
   if (given?.animalIds) {
     const ids = new Set(given.animalIds);
     const own = all.filter((a) => ids.has(a.tag.animalId));
-    sets.push({ key: 'given', words: `${given.name ?? 'Chosen animals'} (${own.length})`, animals: own });
+    sets.push({ key: 'given', words: `${given.name ?? say('Chosen animals')} (${own.length})`, animals: own });
   }
   const year = Number(today.slice(0, 4));
   for (const species of SPECIES)
@@ -36,7 +37,12 @@ export function whoSets(
         const word = fieldWord({ species, sex }, 1, true);
         sets.push({
           key: `${species} ${sex} ${bornIn}`,
-          words: `${word.charAt(0).toUpperCase()}${word.slice(1)} of ${bornIn} (${own.length})`,
+          words: say('{toUpperCase}{part} of {bornIn} ({n})', {
+            toUpperCase: word.charAt(0).toUpperCase(),
+            part: word.slice(1),
+            bornIn,
+            n: own.length,
+          }),
           animals: own,
         });
       }
@@ -48,11 +54,15 @@ export function whoSets(
     groups.set(a.groupId, group);
   }
   for (const [id, g] of groups)
-    sets.push({ key: id, words: `Group ${g.name} (${g.animals.length})`, animals: g.animals });
+    sets.push({ key: id, words: say('Group {name} ({n})', { name: g.name, n: g.animals.length }), animals: g.animals });
   for (const species of SPECIES) {
     const own = animals.filter((a) => a.species === species);
     if (own.length > 0)
-      sets.push({ key: species, words: `All ${SPECIES_WORDS[species].plural} (${own.length})`, animals: own });
+      sets.push({
+        key: species,
+        words: say('All {plural} ({n})', { plural: SPECIES_WORDS[species].plural, n: own.length }),
+        animals: own,
+      });
   }
   return sets;
 }

@@ -1,6 +1,7 @@
 import type { RosterAnimal } from '@yaylak/contract';
-import { dayOf, fieldWord } from '@yaylak/core';
+import { dayOf } from '@yaylak/core';
 import type { Passage } from './raceLog';
+import { say, fieldWord } from '@yaylak/contract';
 
 /** Young older than this are no new-borns that wait for their first tag. */
 const NEWBORN_DAYS = 60;
@@ -30,6 +31,13 @@ export function untaggedYoung(
 /** Which of the young is at hand: "Ewe lamb, 4.3 kg at birth; 1 more of hers waits." */
 export function youngAtHandText(young: RosterAnimal, left: number): string {
   const word = fieldWord(young, 0);
-  const more = left === 0 ? 'the last of hers' : `${left} more of hers ${left === 1 ? 'waits' : 'wait'}`;
-  return `${word.charAt(0).toUpperCase()}${word.slice(1)} that was recorded at the birth; ${more}.`;
+  const more =
+    left === 0
+      ? say('the last of hers')
+      : say('{left} more of hers {left, plural, one {waits} other {wait}}', { left });
+  return say('{toUpperCase}{part} that was recorded at the birth; {more}.', {
+    toUpperCase: word.charAt(0).toUpperCase(),
+    part: word.slice(1),
+    more,
+  });
 }

@@ -1,4 +1,4 @@
-import { FeedEntry, type LitterView } from '@yaylak/contract';
+import { FeedEntry, type LitterView, say } from '@yaylak/contract';
 import { EntryForm } from '../../parts/form/EntryForm';
 import { useEntryForm } from '../../parts/form/useEntryForm';
 import { Small } from '../../parts/Panel';
@@ -28,11 +28,13 @@ export function FeedSheet({ litter, species, today, onClose }: Props) {
     fieldOf: FEED_FIELDS,
   });
   return (
-    <Sheet title={`Feed of ${name} and her litter`} isOpen onClose={onClose}>
-      <EntryForm {...asked} done={() => `Wrote down what ${name} and hers ate`} onDone={onClose}>
+    <Sheet title={say('Feed of {name} and her litter', { name })} isOpen onClose={onClose}>
+      <EntryForm {...asked} done={() => say('Wrote down what {name} and hers ate', { name })} onDone={onClose}>
         <FeedFields species={species} />
       </EntryForm>
-      <Small>Two feeds are compared under Compare litters, by what a {one} gained costs on each.</Small>
+      <Small>
+        {say('Two feeds are compared under Compare litters, by what a {one} gained costs on each.', { one })}
+      </Small>
     </Sheet>
   );
 }

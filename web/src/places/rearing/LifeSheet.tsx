@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { EASE_WORDS, type LifeView } from '@yaylak/contract';
-import { fieldWord, SPECIES_WORDS, type WeightUnit } from '@yaylak/core';
+import { EASE_WORDS, type LifeView, say, fieldWord, SPECIES_WORDS } from '@yaylak/contract';
+import type { WeightUnit } from '@yaylak/core';
 import { useParams } from 'react-router';
 import { lifeQuery } from '../../api/queries';
 import { LineTable } from '../../parts/LineTable';
@@ -22,13 +22,15 @@ export function LifeSheet() {
   return (
     <PaperSheet>
       <PaperHead
-        title={`${tag.text}${tag.name ? ` ${tag.name}` : ''}: her record`}
-        back={{ to: `/animals/${tag.animalId}`, words: 'Her page' }}
-        print="Print the card"
+        title={say('{text}{value}: her record', { text: tag.text, value: tag.name ? ` ${tag.name}` : '' })}
+        back={{ to: `/animals/${tag.animalId}`, words: say('Her page') }}
+        print={say('Print the card')}
       />
       <p>{whoText(data)}</p>
       {litters.length === 0 ? (
-        <Empty title={`No ${words.birth} of hers is in the book`}>Births are recorded under Births.</Empty>
+        <Empty title={say('No {birth} of hers is in the book', { birth: words.birth })}>
+          {say('Births are recorded under Births.')}
+        </Empty>
       ) : (
         <>
           <p>
@@ -39,41 +41,41 @@ export function LifeSheet() {
           <LineTable>
             <thead>
               <tr>
-                <th>Born on</th>
-                <th>Sire</th>
-                <th>Alive</th>
-                <th>Dead</th>
-                <th>How</th>
-                <th>Fostered</th>
-                <th>Lost</th>
-                <th>Reared</th>
-                <th>Weaned</th>
-                <th>Days since the last</th>
-                <th>Here</th>
+                <th>{say('Born on')}</th>
+                <th>{say('Sire')}</th>
+                <th>{say('Alive')}</th>
+                <th>{say('Dead')}</th>
+                <th>{say('How')}</th>
+                <th>{say('Fostered')}</th>
+                <th>{say('Lost')}</th>
+                <th>{say('Reared')}</th>
+                <th>{say('Weaned')}</th>
+                <th>{say('Days since the last')}</th>
+                <th>{say('Here')}</th>
               </tr>
             </thead>
             <tbody>
               {litters.toReversed().map((l) => (
                 <tr key={l.on}>
                   <td>{fullDate(l.on)}</td>
-                  <td>{l.sires.map((s) => s.name ?? s.text).join(' or ')}</td>
+                  <td>{l.sires.map((s) => s.name ?? s.text).join(` ${say('or')} `)}</td>
                   <td>{l.alive}</td>
                   <td>{l.dead === 0 ? '' : l.dead}</td>
                   <td>{l.ease === null ? '' : EASE_WORDS[l.ease]}</td>
                   <td>
                     {[
-                      ...(l.fosteredAway > 0 ? [`${l.fosteredAway} away`] : []),
-                      ...(l.fosteredTo > 0 ? [`${l.fosteredTo} to her`] : []),
+                      ...(l.fosteredAway > 0 ? [say('{fosteredAway} away', { fosteredAway: l.fosteredAway })] : []),
+                      ...(l.fosteredTo > 0 ? [say('{fosteredTo} to her', { fosteredTo: l.fosteredTo })] : []),
                     ].join(', ')}
                   </td>
                   <td>{l.lost === 0 ? '' : l.lost}</td>
                   <td>
                     {l.reared}
-                    {l.withHer > 0 ? `, ${l.withHer} with her` : ''}
+                    {l.withHer > 0 ? say(', {withHer} with her', { withHer: l.withHer }) : ''}
                   </td>
                   <td>{l.weanedKg === null ? '' : weightText(l.weanedKg, unit, species)}</td>
                   <td>{l.intervalDays ?? ''}</td>
-                  <td>{l.here.map((t) => (t.kind === 'none' ? 'no number' : t.text)).join(', ')}</td>
+                  <td>{l.here.map((t) => (t.kind === 'none' ? say('no number') : t.text)).join(', ')}</td>
                 </tr>
               ))}
             </tbody>
@@ -81,8 +83,10 @@ export function LifeSheet() {
         </>
       )}
       <Small>
-        Reared: weaned, or past the age of weaning, each counted at the dam that reared it. Weaned: all of them
-        together, set to the age of weaning. {fullDate(data.on)}.
+        {say(
+          'Reared: weaned, or past the age of weaning, each counted at the dam that reared it. Weaned: all of them together, set to the age of weaning. {date}.',
+          { date: fullDate(data.on) },
+        )}
       </Small>
     </PaperSheet>
   );
@@ -92,9 +96,9 @@ function whoText({ species, sex, bornOn, groupName, dam, sire }: LifeView): stri
   const what = fieldWord({ species, sex }, undefined);
   return `${[
     what.charAt(0).toUpperCase() + what.slice(1),
-    ...(bornOn === null ? [] : [`born ${fullDate(bornOn)}`]),
-    ...(dam ? [`of ${dam.name ?? dam.text}`] : []),
-    ...(sire ? [`by ${sire.name ?? sire.text}`] : []),
+    ...(bornOn === null ? [] : [say('born {date}', { date: fullDate(bornOn) })]),
+    ...(dam ? [say('of {n}', { n: dam.name ?? dam.text })] : []),
+    ...(sire ? [say('by {n}', { n: sire.name ?? sire.text })] : []),
     ...(groupName ? [groupName] : []),
   ].join(', ')}.`;
 }
@@ -102,32 +106,65 @@ function whoText({ species, sex, bornOn, groupName, dam, sire }: LifeView): stri
 function sumText({ sums, species }: LifeView, unit: WeightUnit): string {
   const [one, many] = SPECIES_WORDS[species].young.unknown;
   return `${[
-    countText(sums.litters, 'birth', 'births'),
-    `${countText(sums.born, one, many)} alive${sums.dead > 0 ? ` and ${sums.dead} dead` : ''}`,
-    `${sums.reared} reared${sums.perYear === null ? '' : `, ${perYearText(sums.perYear)}`}`,
+    say('{litters} {litters, plural, one {birth} other {births}}', { litters: sums.litters }),
+    say('{count} alive{value}', {
+      count: countText(sums.born, one, many),
+      value: sums.dead > 0 ? ` ${say('and {dead} dead', { dead: sums.dead })}` : '',
+    }),
+    say('{reared} reared{value}', {
+      reared: sums.reared,
+      value: sums.perYear === null ? '' : `, ${perYearText(sums.perYear)}`,
+    }),
     ...(sums.weaned === null
       ? []
       : [
-          `${weightText(sums.weaned.kgALitter, unit, species)} weaned a litter (${sums.weaned.litters} of ${sums.litters} weighed)`,
+          say('{weight} weaned a litter ({litters} of {litters2} weighed)', {
+            weight: weightText(sums.weaned.kgALitter, unit, species),
+            litters: sums.weaned.litters,
+            litters2: sums.litters,
+          }),
         ]),
     ...(sums.forWeight
       ? [
-          `${weightText(sums.forWeight.kgAYear, unit, species)} weaned a year, ${figureText(sums.forWeight.forAKg, 2)} times her own weight of ${weightText(sums.forWeight.damKg, unit, species)}`,
+          say('{weight} weaned a year, {figure} times her own weight of {weight2}', {
+            weight: weightText(sums.forWeight.kgAYear, unit, species),
+            figure: figureText(sums.forWeight.forAKg, 2),
+            weight2: weightText(sums.forWeight.damKg, unit, species),
+          }),
         ]
       : []),
-    ...(sums.meanIntervalDays === null ? [] : [`${Math.round(sums.meanIntervalDays)} days from birth to birth`]),
-    ...(sums.hardBirths > 0 ? [countText(sums.hardBirths, 'hard birth', 'hard births')] : []),
+    ...(sums.meanIntervalDays === null
+      ? []
+      : [say('{n} days from birth to birth', { n: Math.round(sums.meanIntervalDays) })]),
+    ...(sums.hardBirths > 0
+      ? [
+          say('{hardBirths} {hardBirths, plural, one {hard birth} other {hard births}}', {
+            hardBirths: sums.hardBirths,
+          }),
+        ]
+      : []),
   ].join('; ')}.`;
 }
 
 function othersText({ others, sums, species }: LifeView): string {
-  if (others.females === 0) return 'There are no others to hold her against.';
+  if (others.females === 0) return say('There are no others to hold her against.');
   const own = (count: number): string => figureText(count / Math.max(1, sums.litters), 1);
-  return `A litter: ${own(sums.born)} alive, the ${others.females} other ${SPECIES_WORDS[species].grown.female[1]} ${
-    others.bornALitter === null ? 'none' : figureText(others.bornALitter, 1)
-  }; ${own(sums.reared)} reared, the others ${others.rearedALitter === null ? 'not known' : figureText(others.rearedALitter, 1)}${
-    others.intervalDays === null || sums.meanIntervalDays === null
-      ? ''
-      : `; ${Math.round(sums.meanIntervalDays)} days between births, the others ${Math.round(others.intervalDays)}`
-  }.`;
+  return say(
+    'A litter: {own} alive, the {females} other {value} {value2}; {own2} reared, the others {value3}{value4}.',
+    {
+      own: own(sums.born),
+      females: others.females,
+      value: SPECIES_WORDS[species].grown.female[1],
+      value2: others.bornALitter === null ? say('none') : figureText(others.bornALitter, 1),
+      own2: own(sums.reared),
+      value3: others.rearedALitter === null ? say('not known') : figureText(others.rearedALitter, 1),
+      value4:
+        others.intervalDays === null || sums.meanIntervalDays === null
+          ? ''
+          : say('; {n} days between births, the others {n2}', {
+              n: Math.round(sums.meanIntervalDays),
+              n2: Math.round(others.intervalDays),
+            }),
+    },
+  );
 }

@@ -1,5 +1,5 @@
 import type { LitterChangeView, LitterView, RearedView } from '@yaylak/contract';
-import { scaleUnit, SPECIES_WORDS, type WeightUnit } from '@yaylak/core';
+import { scaleUnit, type WeightUnit } from '@yaylak/core';
 import { lazy, Suspense, useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
@@ -12,6 +12,8 @@ import { phone, space } from '../../theme/tokens';
 import { bornText, countText, perDayText, shortDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { waitsText } from './words';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 const LitterCurve = lazy(async () => ({ default: (await import('./LitterCurve')).LitterCurve }));
 
@@ -31,18 +33,18 @@ export function LitterCard({ litter, today, onAct }: Props) {
   const unit = useWeightUnit();
   const [isAll, setAll] = useState(false);
   const { dam, species, young, weaning } = litter;
-  const name = dam?.name ?? dam?.text ?? 'Reared by hand';
+  const name = dam?.name ?? dam?.text ?? say('Reared by hand');
   const [one, many] = SPECIES_WORDS[species].young.unknown;
   const looked = young.filter((y) => isBehind(y));
   const shown = isAll ? young : [...looked, ...young.filter((y) => !looked.includes(y))].slice(0, SHOWN);
   return (
-    <Panel role="group" aria-label={`Litter of ${name}`}>
+    <Panel role="group" aria-label={say('Litter of {name}', { name })}>
       <Head>
         <Row>
           {dam ? <Tag tag={dam} /> : <b>{name}</b>}
           {dam?.name ? <b>{dam.name}</b> : null}
           <span>
-            {countText(young.length, one, many)}, day {litter.ageDays}
+            {say('{count}, day {ageDays}', { count: countText(young.length, one, many), ageDays: litter.ageDays })}
           </span>
         </Row>
         <WindowBar window={weaning.window} today={today} />
@@ -54,11 +56,11 @@ export function LitterCard({ litter, today, onAct }: Props) {
           <LineTable>
             <thead>
               <tr>
-                <th>Young</th>
-                <th>Weight</th>
-                <th>Gain</th>
-                <th>Place</th>
-                <th>Weaning</th>
+                <th>{say('Young')}</th>
+                <th>{say('Weight')}</th>
+                <th>{say('Gain')}</th>
+                <th>{say('Place')}</th>
+                <th>{say('Weaning')}</th>
               </tr>
             </thead>
             <tbody>
@@ -69,7 +71,7 @@ export function LitterCard({ litter, today, onAct }: Props) {
           </LineTable>
           {young.length > shown.length || isAll ? (
             <Button kind="quiet" onPress={() => setAll(!isAll)}>
-              {isAll && young.length > SHOWN ? 'Show fewer' : `Show all ${young.length}`}
+              {isAll && young.length > SHOWN ? say('Show fewer') : say('Show all {n}', { n: young.length })}
             </Button>
           ) : null}
         </div>
@@ -82,28 +84,28 @@ export function LitterCard({ litter, today, onAct }: Props) {
       <Row>
         <Button
           kind={litter.toWeigh ? 'main' : 'plain'}
-          aria-label={`Weigh the litter of ${name}`}
+          aria-label={say('Weigh the litter of {name}', { name })}
           onPress={() => onAct('weigh')}
         >
-          Weigh{litter.toWeigh ? ` ${litter.toWeigh}` : ''}
+          {say('Weigh{value}', { value: litter.toWeigh ? ` ${litter.toWeigh}` : '' })}
         </Button>
         <Button
           kind={weaning.ready > 0 ? 'main' : 'plain'}
-          aria-label={`Wean of ${name}`}
+          aria-label={say('Wean of {name}', { name })}
           onPress={() => onAct('wean')}
         >
-          Wean{weaning.ready > 0 ? ` ${weaning.ready}` : ''}
+          {say('Wean{value}', { value: weaning.ready > 0 ? ` ${weaning.ready}` : '' })}
         </Button>
         {dam ? (
           <>
-            <Button kind="quiet" aria-label={`Foster young of ${name}`} onPress={() => onAct('foster')}>
-              Foster
+            <Button kind="quiet" aria-label={say('Foster young of {name}', { name })} onPress={() => onAct('foster')}>
+              {say('Foster')}
             </Button>
-            <Button kind="quiet" aria-label={`A young of ${name} died`} onPress={() => onAct('loss')}>
-              Record a death
+            <Button kind="quiet" aria-label={say('A young of {name} died', { name })} onPress={() => onAct('loss')}>
+              {say('Record a death')}
             </Button>
-            <Button kind="quiet" aria-label={`Feed of ${name}`} onPress={() => onAct('feed')}>
-              Feed eaten
+            <Button kind="quiet" aria-label={say('Feed of {name}', { name })} onPress={() => onAct('feed')}>
+              {say('Feed eaten')}
             </Button>
           </>
         ) : null}
@@ -121,15 +123,19 @@ const isBehind = (y: RearedView): boolean => y.isRunt || y.gain?.verdict === 'be
 function storyText({ bornAlive, bornDead, lost, young, bornOn, daysWithout, weaning }: LitterView): string {
   const others = young.filter((y) => y.bornOf !== null).length;
   return `${[
-    `Born ${shortDate(bornOn)}: ${bornAlive} alive${bornDead > 0 ? `, ${bornDead} dead` : ''}`,
-    ...(lost > 0 ? [`${lost} died since`] : []),
-    ...(others > 0 ? [`${others} of another dam`] : []),
+    say('Born {date}: {bornAlive} alive{value}', {
+      date: shortDate(bornOn),
+      bornAlive,
+      value: bornDead > 0 ? say(', {bornDead} dead', { bornDead }) : '',
+    }),
+    ...(lost > 0 ? [say('{lost} died since', { lost })] : []),
+    ...(others > 0 ? [say('{others} of another dam', { others })] : []),
     daysWithout === null
-      ? 'never weighed together'
+      ? say('never weighed together')
       : daysWithout === 0
-        ? 'weighed today'
-        : `${countText(daysWithout, 'day', 'days')} without a weighing`,
-    ...(weaning.ready > 0 ? [`${weaning.ready} to wean`] : []),
+        ? say('weighed today')
+        : say('{daysWithout} {daysWithout, plural, one {day} other {days}} without a weighing', { daysWithout }),
+    ...(weaning.ready > 0 ? [say('{ready} to wean', { ready: weaning.ready })] : []),
   ].join('; ')}.`;
 }
 
@@ -147,20 +153,38 @@ function GainLine({
   const others = headsText(last);
   return (
     <p>
-      <b>{weight(now.totalKg)}</b> together, {weight(now.totalKg / now.count)} each.{' '}
-      {last.kind === 'gain'
-        ? `${others === '' ? 'The litter' : `The ${last.heads} there both times`} ${perDayText(last.kgPerDay, scaleUnit(species, unit))}, ` +
-          `${perDayText(last.kgPerHeadPerDay, scaleUnit(species, unit))} a head over ${countText(last.days, 'day', 'days')}` +
-          `${others === '' ? '' : ` (${others})`}.`
-        : `A head weighed ${weight(last.fromKg)} on average ${countText(last.days, 'day', 'days')} before` +
-          ` and ${weight(last.toKg)} then, but they were not the same heads (${others}): no gain can be told.`}
+      <Said
+        text={'<0>{weight}</0> together, {weight2} each. {value}'}
+        values={{
+          weight: weight(now.totalKg),
+          weight2: weight(now.totalKg / now.count),
+          value:
+            last.kind === 'gain'
+              ? `${others === '' ? say('The litter') : say('The {heads} there both times', { heads: last.heads })} ${perDayText(last.kgPerDay, scaleUnit(species, unit))}, ` +
+                say('{perDay} a head over {days} {days, plural, one {day} other {days}}', {
+                  perDay: perDayText(last.kgPerHeadPerDay, scaleUnit(species, unit)),
+                  days: last.days,
+                }) +
+                `${others === '' ? '' : ` (${others})`}.`
+              : say('A head weighed {weight} on average {days} {days, plural, one {day} other {days}} before', {
+                  weight: weight(last.fromKg),
+                  days: last.days,
+                }) +
+                ` ${say('and {weight} then, but they were not the same heads ({others}): no gain can be told.', { weight: weight(last.toKg), others })}`,
+        }}
+        parts={{ 0: <b /> }}
+      />
     </p>
   );
 }
 
 /** Who was in the litter at one of two weighings only. */
 const headsText = ({ died, left, joined }: LitterChangeView): string =>
-  [died > 0 ? `${died} died` : [], left > 0 ? `${left} left the litter` : [], joined > 0 ? `${joined} came to it` : []]
+  [
+    died > 0 ? say('{died} died', { died }) : [],
+    left > 0 ? say('{left} left the litter', { left }) : [],
+    joined > 0 ? say('{joined} came to it', { joined }) : [],
+  ]
     .flat()
     .join(', ');
 
@@ -184,23 +208,30 @@ function YoungRow({ young: y, place, litter, unit }: RowProps) {
           ) : (
             <Tag tag={y.tag} />
           )}
-          {y.isRunt ? <b>small: watch</b> : null}
-          {y.bornOf ? <Small>of {y.bornOf.name ?? y.bornOf.text}</Small> : null}
+          {y.isRunt ? <b>{say('small: watch')}</b> : null}
+          {y.bornOf ? <Small>{say('of {n}', { n: y.bornOf.name ?? y.bornOf.text })}</Small> : null}
         </Row>
         {litter.young.length <= 3 && y.birthType !== null ? (
           <Small>{bornText(litter.species, y.birthType, y.rearingType)}</Small>
         ) : null}
       </td>
-      <td>{y.lastKg === null ? 'none' : weightText(y.lastKg, unit, litter.species)}</td>
+      <td>{y.lastKg === null ? say('none') : weightText(y.lastKg, unit, litter.species)}</td>
       <td>
         {y.gain ? (
-          <GainFigure gain={y.gain} species={litter.species} title={`Gain of ${y.tag.text}`} isCompact />
+          <GainFigure
+            gain={y.gain}
+            species={litter.species}
+            title={say('Gain of {text}', { text: y.tag.text })}
+            isCompact
+          />
         ) : (
-          'not yet'
+          say('not yet')
         )}
       </td>
-      <td>{y.place === null ? '' : `${y.place} of ${y.of}`}</td>
-      <td>{y.weaning.isReady ? (y.weaning.step === 'first' ? 'first step now' : 'now') : waitsText(y.weaning)}</td>
+      <td>{y.place === null ? '' : say('{place} of {of}', { place: y.place, of: y.of })}</td>
+      <td>
+        {y.weaning.isReady ? (y.weaning.step === 'first' ? say('first step now') : say('now')) : waitsText(y.weaning)}
+      </td>
     </tr>
   );
 }

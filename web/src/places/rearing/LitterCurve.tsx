@@ -2,7 +2,8 @@ import type { LitterView } from '@yaylak/contract';
 import { fromKg, scaleUnit, type WeightUnit } from '@yaylak/core';
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { colour } from '../../theme/tokens';
-import { countText } from '../../words/format';
+
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly litter: LitterView;
@@ -24,11 +25,14 @@ export function LitterCurve({ litter, unit }: Props) {
     for (const [ageDays, kg] of y.points) at(ageDays)[`y${i}`] = shown(kg);
   });
   const data = [...byAge.values()].sort((a, b) => (a.ageDays ?? 0) - (b.ageDays ?? 0));
-  const name = litter.dam?.name ?? litter.dam?.text ?? 'those reared by hand';
+  const name = litter.dam?.name ?? litter.dam?.text ?? say('those reared by hand');
   return (
     <div
       role="img"
-      aria-label={`Weights of the litter of ${name}: ${countText(litter.days.length, 'day', 'days')} of the whole litter, each young as a thin line`}
+      aria-label={say(
+        'Weights of the litter of {name}: {n} {n, plural, one {day} other {days}} of the whole litter, each young as a thin line',
+        { name, n: litter.days.length },
+      )}
     >
       <ResponsiveContainer width="100%" height={170}>
         <ComposedChart data={data} margin={{ top: 8, right: 4, bottom: 0, left: 0 }}>

@@ -6,6 +6,7 @@ import {
   type LitterGroupBy,
   type LittersView,
   type LitterValue,
+  say,
 } from '@yaylak/contract';
 import { isByLitter, SPECIES, SPECIES_TABLE, toKg, type Species, type WeightUnit } from '@yaylak/core';
 import { Link, useSearchParams } from 'react-router';
@@ -19,20 +20,21 @@ import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { scoreText } from '../../words/condition';
-import { countText, figureText, moneyApartText, moneyText, UNIT_WORDS, weightText } from '../../words/format';
+import { figureText, moneyApartText, moneyText, UNIT_WORDS, weightText } from '../../words/format';
 import { useSpeciesOptions, useWeightUnit } from '../../words/useHolding';
 import { NamedTag } from '../../parts/NamedTag';
+import { Said } from '../../parts/Said';
 
 const BY_WORDS: Readonly<Record<LitterGroupBy, string>> = {
-  doe: 'dam',
-  buck: 'sire',
-  pair: 'pair',
-  season: 'quarter of the year',
+  doe: say('dam'),
+  buck: say('sire'),
+  pair: say('pair'),
+  season: say('quarter of the year'),
 };
 const VALUE_WORDS: Readonly<Record<LitterValue, string>> = {
-  born: 'born alive',
-  reared: 'reared',
-  'weaned-kg': 'weight weaned',
+  born: say('born alive'),
+  reared: say('reared'),
+  'weaned-kg': say('weight weaned'),
 };
 
 /** Told of litter by litter as a rule. */
@@ -55,45 +57,55 @@ export function LittersPage() {
   const set = (change: Readonly<Record<string, string>>): void =>
     setSearch({ ...Object.fromEntries(search), species, ...change }, { replace: true });
   if (!data)
-    return <Page title="Litters">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+    return (
+      <Page title={say('Litters')}>
+        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}
+      </Page>
+    );
   return (
     <Page
-      title="Whose litters are better, and is it sure?"
+      title={say('Whose litters are better, and is it sure?')}
       lead={
         data.mean === null
-          ? 'No litters recorded yet.'
-          : `${countText(data.litters, 'litter', 'litters')} of three years, ${valueText(data.mean, data.value, unit)} ${VALUE_WORDS[data.value]} on average.`
+          ? say('No litters recorded yet.')
+          : say(
+              '{litters} {litters, plural, one {litter} other {litters}} of three years, {value} {value2} on average.',
+              { litters: data.litters, value: valueText(data.mean, data.value, unit), value2: VALUE_WORDS[data.value] },
+            )
       }
       actions={
         <LinkButton as={Link} to={`/rearing?species=${species}`}>
-          Back to Rearing
+          {say('Back to Rearing')}
         </LinkButton>
       }
       aside={<FeedTrial view={data} onChange={set} />}
     >
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         <Choice<Species>
-          label="Species"
+          label={say('Species')}
           value={species}
           options={speciesOptions}
           onChange={(s) => setSearch({ species: s, by, value }, { replace: true })}
         />
         <Choice<LitterGroupBy>
-          label="By"
+          label={say('By')}
           value={by}
           options={LITTER_GROUPS.map((g) => [g, BY_WORDS[g]])}
           onChange={(g) => set({ by: g })}
         />
         <Choice<LitterValue>
-          label="Compared by"
+          label={say('Compared by')}
           value={value}
           options={LITTER_VALUES.map((v) => [v, VALUE_WORDS[v]])}
           onChange={(v) => set({ value: v })}
         />
       </Row>
       {data.groups.length === 0 ? (
-        <Empty title="No litters to compare">
-          They are listed here once births are recorded under <Link to="/births">Births</Link>.
+        <Empty title={say('No litters to compare')}>
+          <Said
+            text={'They are listed here once births are recorded under <0>Births</0>.'}
+            parts={{ 0: <Link to="/births" /> }}
+          />
         </Empty>
       ) : (
         <Compared view={data} unit={unit} />
@@ -111,15 +123,17 @@ function Compared({ view, unit }: { readonly view: LittersView; readonly unit: W
   return (
     <Panel>
       <h2>
-        By {BY_WORDS[view.by]}
-        <How of="Litters compared">
+        {say('By {by}', { by: BY_WORDS[view.by] })}
+        <How of={say('Litters compared')}>
           <p>
-            Each litter is corrected for its place in its dam’s row (first litters are smaller) and, unless it is the
-            number born that is compared, for how many were born, by least squares over all litters from eight on.
+            {say(
+              'Each litter is corrected for its place in its dam’s row (first litters are smaller) and, unless it is the number born that is compared, for how many were born, by least squares over all litters from eight on.',
+            )}
           </p>
           <p>
-            What is left is drawn toward the others: of one litter little stays, for litters of one dam differ by chance
-            far more than dams do. ± is how far it may be off, four times out of five.
+            {say(
+              'What is left is drawn toward the others: of one litter little stays, for litters of one dam differ by chance far more than dams do. ± is how far it may be off, four times out of five.',
+            )}
           </p>
         </How>
       </h2>
@@ -127,10 +141,10 @@ function Compared({ view, unit }: { readonly view: LittersView; readonly unit: W
         <thead>
           <tr>
             <th>{BY_WORDS[view.by].replace(/^./, (c) => c.toUpperCase())}</th>
-            <th>Litters</th>
-            <th>Mean</th>
-            <th>Above average by</th>
-            <th>How sure</th>
+            <th>{say('Litters')}</th>
+            <th>{say('Mean')}</th>
+            <th>{say('Above average by')}</th>
+            <th>{say('How sure')}</th>
           </tr>
         </thead>
         <tbody>
@@ -145,20 +159,25 @@ function Compared({ view, unit }: { readonly view: LittersView; readonly unit: W
                 {signed(g.difference)} ± {figureText(g.halfWidth, 2)}
               </td>
               <td>
-                {countText(g.litters, 'litter', 'litters')}: {g.sureness}
+                {say('{litters} {litters, plural, one {litter} other {litters}}', { litters: g.litters })}: {g.sureness}
               </td>
             </tr>
           ))}
         </tbody>
       </LineTable>
-      {view.groups.length > 25 ? <Small>The 25 best of {view.groups.length}.</Small> : null}
+      {view.groups.length > 25 ? <Small>{say('The 25 best of {n}.', { n: view.groups.length })}</Small> : null}
     </Panel>
   );
 }
 
-const TREND_WORDS = { falling: 'falling', rising: 'rising', steady: 'no trend', 'too-few': 'too few to tell' } as const;
+const TREND_WORDS = {
+  falling: 'falling',
+  rising: 'rising',
+  steady: say('no trend'),
+  'too-few': say('too few to tell'),
+} as const;
 
-const ALSO_WORDS = { survival: 'share reared', 'weaned-kg': 'weight weaned' } as const;
+const ALSO_WORDS = { survival: say('share reared'), 'weaned-kg': say('weight weaned') } as const;
 
 function Trends({ view: { trends } }: { readonly view: LittersView }) {
   const told = trends.filter((t) => t.kind !== 'too-few');
@@ -166,22 +185,23 @@ function Trends({ view: { trends } }: { readonly view: LittersView }) {
   return (
     <Panel>
       <h2>
-        Litter by litter
-        <How of="Litter by litter">
+        {say('Litter by litter')}
+        <How of={say('Litter by litter')}>
           <p>
-            The slope of born alive and dead over a dam’s litters, less what is usual for first litters, drawn toward no
-            change. Falling is said only where four times out of five it is no chance, and not before four litters.
+            {say(
+              'The slope of born alive and dead over a dam’s litters, less what is usual for first litters, drawn toward no change. Falling is said only where four times out of five it is no chance, and not before four litters.',
+            )}
           </p>
         </How>
       </h2>
       <LineTable>
         <thead>
           <tr>
-            <th>Dam</th>
-            <th>Born, litter by litter</th>
-            <th>Each litter</th>
-            <th>Condition</th>
-            <th>What follows</th>
+            <th>{say('Dam')}</th>
+            <th>{say('Born, litter by litter')}</th>
+            <th>{say('Each litter')}</th>
+            <th>{say('Condition')}</th>
+            <th>{say('What follows')}</th>
           </tr>
         </thead>
         <tbody>
@@ -195,7 +215,9 @@ function Trends({ view: { trends } }: { readonly view: LittersView }) {
                 {t.perLitter === null ? '' : `${t.perLitter > 0 ? '+' : ''}${figureText(t.perLitter, 1)}`}
                 <Small>
                   {TREND_WORDS[t.kind]}
-                  {t.low === null || t.high === null ? '' : `, ${figureText(t.low, 1)} to ${figureText(t.high, 1)}`}
+                  {t.low === null || t.high === null
+                    ? ''
+                    : say(', {figure} to {figure2}', { figure: figureText(t.low, 1), figure2: figureText(t.high, 1) })}
                 </Small>
                 {t.also
                   .filter((a) => a.kind !== 'steady')
@@ -205,7 +227,7 @@ function Trends({ view: { trends } }: { readonly view: LittersView }) {
                     </Small>
                   ))}
               </td>
-              <td>{t.lastScore === null ? 'not scored' : scoreText(t.lastScore)}</td>
+              <td>{t.lastScore === null ? say('not scored') : scoreText(t.lastScore)}</td>
               <td>
                 {t.suggestion ?? ''}
                 {t.alarm ? <Small>{t.alarm}</Small> : null}
@@ -231,30 +253,36 @@ function FeedTrial({ view, onChange }: TrialProps) {
   if (!trial)
     return (
       <Panel>
-        <h2>Feeds tried</h2>
+        <h2>{say('Feeds tried')}</h2>
         <Small>
-          Record under Rearing what a litter ate of a feed, for litters on two feeds: then this page says what a {one}{' '}
-          gained costs on each, and whether the difference is sure.
+          {say(
+            'Record under Rearing what a litter ate of a feed, for litters on two feeds: then this page says what a {one} gained costs on each, and whether the difference is sure.',
+            { one },
+          )}
         </Small>
       </Panel>
     );
   if (trial.kind === 'not-weighed')
     return (
       <NotePanel $tone="weld">
-        <h2>Feeds tried</h2>
+        <h2>{say('Feeds tried')}</h2>
         <p>
-          {countText(trial.litters, 'litter was', 'litters were')} on “{trial.feed}”, and none was weighed within four
-          days of its beginning and its end, with the same head count both times. Weigh them then, and the cost of a{' '}
-          {one} gained is shown here.
+          {say(
+            '{litters} {litters, plural, one {litter was} other {litters were}} on “{feed}”, and none was weighed within four days of its beginning and its end, with the same head count both times. Weigh them then, and the cost of a {one} gained is shown here.',
+            { litters: trial.litters, feed: trial.feed, one },
+          )}
         </p>
       </NotePanel>
     );
   if (trial.kind === 'no-gain')
     return (
       <NotePanel $tone="weld">
-        <h2>Feeds tried</h2>
+        <h2>{say('Feeds tried')}</h2>
         <p>
-          The litters on “{trial.feed}” together gained nothing, so there is no cost of a {one} gained.
+          {say('The litters on “{feed}” together gained nothing, so there is no cost of a {one} gained.', {
+            feed: trial.feed,
+            one,
+          })}
         </p>
       </NotePanel>
     );
@@ -263,13 +291,12 @@ function FeedTrial({ view, onChange }: TrialProps) {
   return (
     <NotePanel $tone={trial.verdict === 'cannot-tell' ? 'weld' : 'moss'}>
       <h2>
-        Feeds tried
-        <How of="Feeds tried">
+        {say('Feeds tried')}
+        <How of={say('Feeds tried')}>
           <p>
-            All feed eaten over all that was gained in that time, every litter in that was weighed near the beginning
-            and the end of the feed, times the price. The difference of two feeds has an interval by Student’s t, right
-            four times out of five. How many more litters: the usual sample size for two means at the difference and the
-            spread seen.
+            {say(
+              'All feed eaten over all that was gained in that time, every litter in that was weighed near the beginning and the end of the feed, times the price. The difference of two feeds has an interval by Student’s t, right four times out of five. How many more litters: the usual sample size for two means at the difference and the spread seen.',
+            )}
           </p>
         </How>
       </h2>
@@ -289,10 +316,10 @@ function FeedTrial({ view, onChange }: TrialProps) {
       <LineTable>
         <thead>
           <tr>
-            <th>Feed</th>
-            <th>Litters</th>
-            <th>Feed for a {unit}</th>
-            <th>A {unit} gained</th>
+            <th>{say('Feed')}</th>
+            <th>{say('Litters')}</th>
+            <th>{say('Feed for a {unit}', { unit })}</th>
+            <th>{say('A {unit} gained', { unit })}</th>
           </tr>
         </thead>
         <tbody>
@@ -300,13 +327,11 @@ function FeedTrial({ view, onChange }: TrialProps) {
             <tr key={a.feed}>
               <td>
                 {a.feed}
-                <Small>
-                  {money(a.priceMinor * toKg(1, unit))} a {unit}
-                </Small>
+                <Small>{say('{money} a {unit}', { money: money(a.priceMinor * toKg(1, unit)), unit })}</Small>
               </td>
               <td>
                 {a.records}
-                {a.leftOut > 0 ? <Small>{a.leftOut} not weighed, left out</Small> : null}
+                {a.leftOut > 0 ? <Small>{say('{leftOut} not weighed, left out', { leftOut: a.leftOut })}</Small> : null}
               </td>
               <td>
                 {figureText(a.feedPerKgGained, 2)} {unit}
@@ -318,8 +343,11 @@ function FeedTrial({ view, onChange }: TrialProps) {
       </LineTable>
       <p>{verdictText(trial, currency, unit)}</p>
       <Small>
-        For a young that gains {weightText(trial.youngKg, unit)}: {money(Math.abs(trial.perYoungMinor))}{' '}
-        {trial.perYoungMinor < 0 ? 'less' : 'more'} on the cheaper.
+        {say('For a young that gains {weight}: {money} {value} on the cheaper.', {
+          weight: weightText(trial.youngKg, unit),
+          money: money(Math.abs(trial.perYoungMinor)),
+          value: trial.perYoungMinor < 0 ? say('less') : say('more'),
+        })}
       </Small>
     </NotePanel>
   );
@@ -330,13 +358,19 @@ function verdictText(trial: FeedTrialView, currency: string, unit: WeightUnit): 
   const { dearer, cheaper, halfWidthMinor } = trial;
   const apart = moneyApartText(dearer.costMinorPerKg * aUnit, cheaper.costMinorPerKg * aUnit, currency);
   const sure = halfWidthMinor === null ? '' : ` ± ${moneyText(Math.round(halfWidthMinor * aUnit), currency)}`;
-  const difference = `${apart}${sure} a ${UNIT_WORDS[unit][0]} gained`;
+  const difference = say('{apart}{sure} a {value} gained', { apart, sure, value: UNIT_WORDS[unit][0] });
   switch (trial.verdict) {
     case 'cheaper-saves':
-      return `Take the cheaper: it saves ${difference}.`;
+      return say('Take the cheaper: it saves {difference}.', { difference });
     case 'dearer-saves':
-      return `Take the dearer: the saving on the bag costs ${difference} in the end.`;
+      return say('Take the dearer: the saving on the bag costs {difference} in the end.', { difference });
     case 'cannot-tell':
-      return `One cannot tell yet: ${difference}. ${trial.moreNeeded === null ? 'Try both on at least two litters.' : `About ${trial.moreNeeded} more litters on each until one can.`}`;
+      return say('One cannot tell yet: {difference}. {value}', {
+        difference,
+        value:
+          trial.moreNeeded === null
+            ? say('Try both on at least two litters.')
+            : say('About {moreNeeded} more litters on each until one can.', { moreNeeded: trial.moreNeeded }),
+      });
   }
 }

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { Button } from '../../parts/Button';
 import { FigureTable } from '../../parts/FigureTable';
 import { Panel, Small } from '../../parts/Panel';
-import { countText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/format';
+import { say } from '@yaylak/contract';
 
 const SHOWN = 5;
 
@@ -12,27 +13,33 @@ export function Losses({ view: { losses } }: { readonly view: RearingView }) {
   const [isAll, setAll] = useState(false);
   if (losses.length === 0) return null;
   const causes = new Map<string, number>();
-  for (const l of losses) causes.set(l.cause ?? 'not said', (causes.get(l.cause ?? 'not said') ?? 0) + 1);
+  for (const { cause = null } of losses) {
+    const words = cause ?? say('not said');
+    causes.set(words, (causes.get(words) ?? 0) + 1);
+  }
   const early = losses.filter((l) => l.ageDays <= 3).length;
   return (
     <Panel>
-      <h2>Lost before weaning</h2>
+      <h2>{say('Lost before weaning')}</h2>
       <p>
-        {[...causes]
-          .sort((a, b) => b[1] - a[1])
-          .map(([cause, n]) => `${cause} ${n}`)
-          .join(', ')}
-        . {early} of {losses.length} in the first three days.
+        {say('{list}. {early} of {n} in the first three days.', {
+          list: [...causes]
+            .sort((a, b) => b[1] - a[1])
+            .map(([cause, n]) => `${cause} ${n}`)
+            .join(', '),
+          early,
+          n: losses.length,
+        })}
       </p>
       <FigureTable>
         <tbody>
           {(isAll ? losses : losses.slice(0, SHOWN)).map((l) => (
             <tr key={l.tag.animalId}>
-              <th scope="row">{l.dam ? `of ${l.dam.name ?? l.dam.text}` : l.tag.text}</th>
-              <td>{countText(l.ageDays, 'day', 'days')}</td>
+              <th scope="row">{l.dam ? say('of {n}', { n: l.dam.name ?? l.dam.text }) : l.tag.text}</th>
+              <td>{say('{ageDays} {ageDays, plural, one {day} other {days}}', { ageDays: l.ageDays })}</td>
               <td>
                 <Small>
-                  {shortDate(l.on)}, {l.cause ?? 'not said'}
+                  {shortDate(l.on)}, {l.cause ?? say('not said')}
                 </Small>
               </td>
             </tr>
@@ -41,7 +48,7 @@ export function Losses({ view: { losses } }: { readonly view: RearingView }) {
       </FigureTable>
       {losses.length > SHOWN ? (
         <Button kind="quiet" onPress={() => setAll(!isAll)}>
-          {isAll ? 'Show the latest' : `Show all ${losses.length}`}
+          {isAll ? say('Show the latest') : say('Show all {n}', { n: losses.length })}
         </Button>
       ) : null}
     </Panel>

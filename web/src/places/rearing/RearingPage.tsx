@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { LitterView, RearingView } from '@yaylak/contract';
-import { SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { SPECIES, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { rearingQuery, todayQuery } from '../../api/queries';
@@ -20,6 +20,8 @@ import { Losses } from './Losses';
 import { SeasonFigures } from './SeasonFigures';
 import { WeanSheet } from './WeanSheet';
 import { WeighSheet } from './WeighSheet';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 /** Key of a litter: its dam, or that it has none. */
 const keyOf = (l: LitterView): string => l.dam?.animalId ?? 'by-hand';
@@ -45,7 +47,11 @@ export function RearingPage() {
     return key && (act === 'weigh' || act === 'wean') ? { key, act } : undefined;
   });
   if (!data)
-    return <Page title="Rearing">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+    return (
+      <Page title={say('Rearing')}>
+        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}
+      </Page>
+    );
   // As it stood when the sheet was opened: a litter that is weaned in it is gone from the page before it is closed.
   const found = open && data.litters.find((l) => keyOf(l) === open.key);
   if (open && !open.litter && found) setOpen({ ...open, litter: found });
@@ -54,11 +60,11 @@ export function RearingPage() {
   const sheet = litter && { litter, species: data.species, today: data.on, onClose: () => setOpen(undefined) };
   return (
     <Page
-      title="Which of the young fall behind?"
+      title={say('Which of the young fall behind?')}
       lead={leadText(data)}
       actions={
         <LinkButton as={Link} to={`/rearing/litters?species=${data.species}`}>
-          Compare litters
+          {say('Compare litters')}
         </LinkButton>
       }
       aside={
@@ -70,7 +76,7 @@ export function RearingPage() {
     >
       <Row>
         <Choice<Species>
-          label="Species"
+          label={say('Species')}
           value={data.species}
           options={speciesOptions}
           onChange={(s) => setSearch({ species: s }, { replace: true })}
@@ -79,24 +85,34 @@ export function RearingPage() {
       {data.clusters.map((c) => (
         <NotePanel key={`${c.cause} ${c.from}`} $tone="madder">
           <b>
-            {c.count} died of {c.cause} from {shortDate(c.from)} to {shortDate(c.to)}.
+            {say('{count} died of {cause} from {date} to {date2}.', {
+              count: c.count,
+              cause: c.cause,
+              date: shortDate(c.from),
+              date2: shortDate(c.to),
+            })}
           </b>{' '}
           <Row as="span">
-            With{' '}
+            {say('With')}{' '}
             {c.dams.map((d) => (
               <Tag key={d.animalId} tag={d} />
             ))}
           </Row>
           <Small>
-            Several of one cause within a week are an outbreak until the vet says otherwise: part them, clean, and wash
-            between litters; some of it people catch.
+            {say(
+              'Several of one cause within a week are an outbreak until the vet says otherwise: part them, clean, and wash between litters; some of it people catch.',
+            )}
           </Small>
         </NotePanel>
       ))}
       {data.litters.length === 0 ? (
-        <Empty title={`No ${SPECIES_WORDS[data.species].young.unknown[1]} are with their dams`}>
-          They come here by themselves when a birth is recorded under{' '}
-          <Link to={`/births?species=${data.species}`}>Births</Link>, and leave when they are weaned.
+        <Empty title={say('No {value} are with their dams', { value: SPECIES_WORDS[data.species].young.unknown[1] })}>
+          <Said
+            text={
+              'They come here by themselves when a birth is recorded under <0>Births</0>, and leave when they are weaned.'
+            }
+            parts={{ 0: <Link to={`/births?species=${data.species}`} /> }}
+          />
         </Empty>
       ) : null}
       {data.litters.map((l) => (
@@ -126,11 +142,19 @@ function leadText({ litters, species, survival }: RearingView): string {
   const ready = litters.reduce((s, l) => s + l.weaning.ready, 0);
   const [one, many] = SPECIES_WORDS[species].young.unknown;
   const parts = [
-    `${countText(young, one, many)} with ${countText(litters.length, 'dam', 'dams')}`,
-    behind > 0 ? `${behind} to look at` : 'none falls behind',
-    ...(ready > 0 ? [`${ready} to wean now`] : []),
+    say('{count} with {n} {n, plural, one {dam} other {dams}}', {
+      count: countText(young, one, many),
+      n: litters.length,
+    }),
+    behind > 0 ? say('{behind} to look at', { behind }) : say('none falls behind'),
+    ...(ready > 0 ? [say('{ready} to wean now', { ready })] : []),
     ...(survival && survival.of > 0
-      ? [`${Math.round((100 * survival.reared) / survival.of)}\u00a0% of ${survival.of} reached weaning`]
+      ? [
+          say('{n}\u00a0% of {of} reached weaning', {
+            n: Math.round((100 * survival.reared) / survival.of),
+            of: survival.of,
+          }),
+        ]
       : []),
   ];
   return `${parts.join('; ')}.`;

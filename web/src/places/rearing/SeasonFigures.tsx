@@ -3,35 +3,37 @@ import { FigureTable } from '../../parts/FigureTable';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
 import { figureText, monthYear } from '../../words/format';
+import { say } from '@yaylak/contract';
 
 type Figures = readonly (readonly [label: string, of: (s: SeasonTallyView) => string])[];
 
 const LOST: Figures = [
-  ['Born dead', (s) => String(s.lost.atBirth)],
-  ['Lost in rearing', (s) => String(s.lost.inRearing)],
+  [say('Born dead'), (s) => String(s.lost.atBirth)],
+  [say('Lost in rearing'), (s) => String(s.lost.inRearing)],
 ];
-const soFar = (text: string, { withHer }: SeasonTallyView): string => (withHer > 0 ? `${text} so far` : text);
+const soFar = (text: string, { withHer }: SeasonTallyView): string =>
+  withHer > 0 ? say('{text} so far', { text }) : text;
 
 /** Of species that are told of to a hundred females. */
 const BY_FEMALE: Figures = [
-  ['Females', (s) => String(s.females)],
-  ['Gave birth', (s) => String(s.gaveBirth)],
-  ['Scanned', (s) => percent(s.scannedPercent)],
-  ['Born alive', (s) => percent(s.bornPercent)],
-  ['Reared', (s) => soFar(percent(s.rearedPercent), s)],
-  ['Lost before birth', (s) => (s.scannedFemales === 0 ? UNKNOWN : figureText(s.lost.beforeBirth, 0))],
+  [say('Females'), (s) => String(s.females)],
+  [say('Gave birth'), (s) => String(s.gaveBirth)],
+  [say('Scanned'), (s) => percent(s.scannedPercent)],
+  [say('Born alive'), (s) => percent(s.bornPercent)],
+  [say('Reared'), (s) => soFar(percent(s.rearedPercent), s)],
+  [say('Lost before birth'), (s) => (s.scannedFemales === 0 ? UNKNOWN : figureText(s.lost.beforeBirth, 0))],
   ...LOST,
 ];
 /** Of species that are told of litter by litter. */
 const BY_LITTER: Figures = [
-  ['Females', (s) => String(s.females)],
-  ['Litters', (s) => String(s.litters)],
-  ['Born alive a litter', (s) => oneDigit(s.bornALitter)],
-  ['Reared a litter', (s) => soFar(oneDigit(s.rearedALitter), s)],
+  [say('Females'), (s) => String(s.females)],
+  [say('Litters'), (s) => String(s.litters)],
+  [say('Born alive a litter'), (s) => oneDigit(s.bornALitter)],
+  [say('Reared a litter'), (s) => soFar(oneDigit(s.rearedALitter), s)],
   ...LOST,
 ];
 
-const UNKNOWN = 'not known';
+const UNKNOWN = say('not known');
 const oneDigit = (value: number | null): string => (value === null ? UNKNOWN : figureText(value, 1));
 const percent = (value: number | null): string => (value === null ? UNKNOWN : `${Math.round(value)}\u00a0%`);
 
@@ -42,24 +44,24 @@ export function SeasonFigures({ view: { seasons, isByLitter } }: { readonly view
   return (
     <Panel>
       <h2>
-        Season by season
-        <How of="Season by season">
+        {say('Season by season')}
+        <How of={say('Season by season')}>
           {isByLitter ? (
-            <p>Each female counts once, however many litters she had.</p>
+            <p>{say('Each female counts once, however many litters she had.')}</p>
           ) : (
             <p>
-              Young to a hundred females that were served for these births; scanned, to a hundred that were scanned.
-              Lost before birth: scanned less born, of those that were scanned; below 0 where one lay behind another at
-              the scan.
+              {say(
+                'Young to a hundred females that were served for these births; scanned, to a hundred that were scanned. Lost before birth: scanned less born, of those that were scanned; below 0 where one lay behind another at the scan.',
+              )}
             </p>
           )}
-          <p>Lost in rearing: born alive, and neither weaned nor still with a dam.</p>
+          <p>{say('Lost in rearing: born alive, and neither weaned nor still with a dam.')}</p>
         </How>
       </h2>
       <FigureTable>
         <thead>
           <tr>
-            <th scope="col">Births of</th>
+            <th scope="col">{say('Births of')}</th>
             {shown.map((s) => (
               <th key={s.from} scope="col">
                 {monthYear(s.from)}
@@ -80,7 +82,7 @@ export function SeasonFigures({ view: { seasons, isByLitter } }: { readonly view
             ))}
         </tbody>
       </FigureTable>
-      <Small>The latest first.</Small>
+      <Small>{say('The latest first.')}</Small>
     </Panel>
   );
 }

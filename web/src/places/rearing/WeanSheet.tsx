@@ -1,6 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { ENTRY_CLASSES, type LitterView, type RearedView, type RearingView } from '@yaylak/contract';
-import { addDays, dayOf, isoOf, SPECIES_WORDS, type Sex } from '@yaylak/core';
+import {
+  ENTRY_CLASSES,
+  type LitterView,
+  type RearedView,
+  type RearingView,
+  say,
+  SPECIES_WORDS,
+} from '@yaylak/contract';
+import { addDays, dayOf, isoOf, type Sex } from '@yaylak/core';
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
@@ -52,14 +59,14 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
   const anyReady = young.some((y) => y.weaning.isReady);
   const [done, setDone] = useState<string>();
   const words = SPECIES_WORDS[species].young;
-  const name = dam?.name ?? dam?.text ?? 'those reared by hand';
+  const name = dam?.name ?? dam?.text ?? say('those reared by hand');
   const udder = holding?.standards.find((s) => s.species === species && /udder/i.test(s.name));
   const entriesOf = (typed: WeanTyped): ReturnType<typeof weanEntries> =>
     weanEntries(typed, {
       young,
       damId: dam?.animalId,
       isFirstStep,
-      scoredBy: holding?.keeper ?? 'Keeper',
+      scoredBy: holding?.keeper ?? say('Keeper'),
       udderId: udder?.id,
     });
   const form = useTypedForm<WeanTyped>({
@@ -76,7 +83,7 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
       const entries = entriesOf(typed);
       return typeof entries === 'string' ? [] : entries.map((e) => madeEntry(ENTRY_CLASSES[e.type], e));
     },
-    words: { on: 'Give the day.', score: 'A score is from 1 to 5 by quarters.' },
+    words: { on: say('Give the day.'), score: say('A score is from 1 to 5 by quarters.') },
     also: (typed): Against => {
       const entries = entriesOf(typed);
       return typeof entries === 'string' ? { root: entries } : {};
@@ -86,7 +93,9 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
   const [chosen, sexes] = useWatch({ control: form.control, name: ['chosen', 'sexes'] });
   const saidOf = (typed: WeanTyped): string => {
     const count = countText(typed.chosen.length, ...words.unknown);
-    return isFirstStep ? `Kept ${count} of ${name} off the milk` : `Weaned ${count} of ${name}`;
+    return isFirstStep
+      ? say('Kept {count} of {name} off the milk', { count, name })
+      : say('Weaned {count} of {name}', { count, name });
   };
   const send = async (typed: WeanTyped): Promise<readonly string[]> => {
     const made = entriesOf(typed);
@@ -95,7 +104,7 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
     const refused = await write(made, said);
     if (refused.length > 0) return refused;
     const wrong = await writeSexes(young, typed);
-    return wrong === undefined ? [] : [`${said}. The sexes were not recorded: ${wrong}`];
+    return wrong === undefined ? [] : [say('{said}. The sexes were not recorded: {wrong}', { said, wrong })];
   };
   const onDone = (typed: WeanTyped): void => {
     void readAgain(client, { queryKey: rearingQuery(species).queryKey });
@@ -103,10 +112,12 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
   };
   if (done)
     return (
-      <Sheet title={`Weaning, ${name}`} isOpen onClose={onClose}>
+      <Sheet title={say('Weaning, {name}', { name })} isOpen onClose={onClose}>
         <p role="status">{done}.</p>
         {young.length > chosen.length ? (
-          <p>{young.length - chosen.length} stay with her; they come up again when it is their day.</p>
+          <p>
+            {say('{n} stay with her; they come up again when it is their day.', { n: young.length - chosen.length })}
+          </p>
         ) : null}
         {isFirstStep ? null : (
           <p>
@@ -117,37 +128,37 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
           <Row>
             <span>
               {damNext?.isReady
-                ? `${name} may be mated again now.`
+                ? say('{name} may be mated again now.', { name })
                 : damNext?.readyOn
-                  ? `${name} may be mated again from ${fullDate(damNext.readyOn)}.`
-                  : `When ${name} may be mated again is shown under Mating.`}
+                  ? say('{name} may be mated again from {date}.', { name, date: fullDate(damNext.readyOn) })
+                  : say('When {name} may be mated again is shown under Mating.', { name })}
             </span>
             <LinkButton as={Link} to={`/mating?species=${species}&serve=${dam.animalId}`}>
-              To her next mating
+              {say('To her next mating')}
             </LinkButton>
           </Row>
         ) : null}
         <Row>
-          <Button onPress={onClose}>Close</Button>
+          <Button onPress={onClose}>{say('Close')}</Button>
         </Row>
       </Sheet>
     );
   return (
     <Sheet
-      title={`${isFirstStep ? 'Separate from milk (fence weaning)' : 'Wean'}, ${name}`}
+      title={`${isFirstStep ? say('Separate from milk (fence weaning)') : say('Wean')}, ${name}`}
       isOpen
       onClose={onClose}
       width={760}
     >
-      <SendForm form={form} send={send} onDone={onDone} submit="Save">
+      <SendForm form={form} send={send} onDone={onDone} submit={say('Save')}>
         <LineTable>
           <thead>
             <tr>
-              <th>{isFirstStep ? 'Off the milk' : 'Wean'}</th>
-              <th>Weight</th>
-              <th>Sex</th>
-              <th>Number</th>
-              <th>By age and weight</th>
+              <th>{isFirstStep ? say('Off the milk') : say('Wean')}</th>
+              <th>{say('Weight')}</th>
+              <th>{say('Sex')}</th>
+              <th>{say('Number')}</th>
+              <th>{say('By age and weight')}</th>
             </tr>
           </thead>
           <tbody>
@@ -166,15 +177,15 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
                       }
                     />
                   </td>
-                  <td>{y.lastKg === null ? 'none' : weightText(y.lastKg, unit, species)}</td>
+                  <td>{y.lastKg === null ? say('none') : weightText(y.lastKg, unit, species)}</td>
                   <td>
                     {y.sex === 'unknown' ? (
                       <Choice<Sex>
-                        label={`Sex of ${called}`}
+                        label={say('Sex of {called}', { called })}
                         isLabelHidden
                         value={sexes[id] ?? 'unknown'}
                         options={[
-                          ['unknown', 'not looked'],
+                          ['unknown', say('not looked')],
                           ['female', 'female'],
                           ['male', 'male'],
                         ]}
@@ -187,36 +198,41 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
                   <td>
                     {y.tag.kind === 'none' ? (
                       <FormField
-                        name={`numbers.${id}`}
-                        label={`Number of ${called}`}
+                        name={say('numbers.{id}', { id })}
+                        label={say('Number of {called}', { called })}
                         isLabelHidden
                         style={{ width: 130 }}
                       />
                     ) : (
-                      'worn'
+                      say('worn')
                     )}
                   </td>
-                  <td>{y.weaning.isReady ? 'ready' : waitsText(y.weaning)}</td>
+                  <td>{y.weaning.isReady ? say('ready') : waitsText(y.weaning)}</td>
                 </tr>
               );
             })}
           </tbody>
         </LineTable>
-        {anyReady ? null : <Small>None is ready by age and weight: tick any you are weaning anyway.</Small>}
+        {anyReady ? null : <Small>{say('None is ready by age and weight: tick any you are weaning anyway.')}</Small>}
         <FieldRow $gap={3}>
-          <FormField name="on" label="On" type="date" />
+          <FormField name="on" label={say('On')} type="date" />
           {isFirstStep ? null : (
-            <FormGroup name="groupId" label="To the group" none="stay where they are" species={species} />
+            <FormGroup name="groupId" label={say('To the group')} none={say('stay where they are')} species={species} />
           )}
           {dam ? (
-            <FormField name="damScore" label="Her condition, 1 to 5" inputMode="decimal" style={{ width: 160 }} />
+            <FormField
+              name="damScore"
+              label={say('Her condition, 1 to 5')}
+              inputMode="decimal"
+              style={{ width: 160 }}
+            />
           ) : null}
           {dam && udder ? (
             <FormChoice
               name="udder"
-              label="Her udder"
+              label={say('Her udder')}
               options={[
-                ['', 'not looked'],
+                ['', say('not looked')],
                 ['pass', 'sound'],
                 ['fail', udder.fails],
               ]}
@@ -224,24 +240,26 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
           ) : null}
         </FieldRow>
       </SendForm>
-      <Small>{HELP[weaning.way]} The way is set under Holding.</Small>
+      <Small>{say('{help} The way is set under Holding.', { help: HELP[weaning.way] })}</Small>
     </Sheet>
   );
 }
 
 const HELP: Readonly<Record<LitterView['weaning']['way'], string>> = {
-  'at-once': 'All at once is least work; feed them well before and look at the udders after.',
-  'by-weight': 'Each that is heavy enough: the light ones keep their milk longer.',
-  'biggest-first': 'Biggest first, the small ones a day or two longer: they catch up, and her milk goes slowly.',
-  'two-steps': 'In two steps: off the milk beside her first, away from her after; they bawl less and go on growing.',
+  'at-once': say('All at once is least work; feed them well before and look at the udders after.'),
+  'by-weight': say('Each that is heavy enough: the light ones keep their milk longer.'),
+  'biggest-first': say('Biggest first, the small ones a day or two longer: they catch up, and her milk goes slowly.'),
+  'two-steps': say(
+    'In two steps: off the milk beside her first, away from her after; they bawl less and go on growing.',
+  ),
 };
 
 /** What they eat from now on. */
 const FEED: Readonly<Record<LitterView['weaning']['way'], string>> = {
-  'at-once': 'Feed the young what they know, more of it, and their dams less until their milk is gone.',
-  'by-weight': 'Feed the young what they know, more of it; those that stay keep their milk.',
-  'biggest-first': 'Feed the young freely with what they know, and the doe less until her milk is gone.',
-  'two-steps': 'Good hay and a little of what they know; the cow on less until her milk is gone.',
+  'at-once': say('Feed the young what they know, more of it, and their dams less until their milk is gone.'),
+  'by-weight': say('Feed the young what they know, more of it; those that stay keep their milk.'),
+  'biggest-first': say('Feed the young freely with what they know, and the doe less until her milk is gone.'),
+  'two-steps': say('Good hay and a little of what they know; the cow on less until her milk is gone.'),
 };
 
 /** Young that wear nothing get the next free numbers, the heaviest first. */
@@ -256,7 +274,10 @@ function numbersOf(
 }
 
 const apartText = ({ malesApartDays }: RearingView, { bornOn }: LitterView): string =>
-  `Part the males from the females by day ${malesApartDays}, ${fullDate(isoOf(addDays(dayOf(bornOn), malesApartDays)))}.`;
+  say('Part the males from the females by day {malesApartDays}, {date}.', {
+    malesApartDays,
+    date: fullDate(isoOf(addDays(dayOf(bornOn), malesApartDays))),
+  });
 
 /** A sex is what an animal is and no fact of a day: it goes into the record. @returns what went wrong */
 async function writeSexes(young: readonly RearedView[], typed: WeanTyped): Promise<string | undefined> {

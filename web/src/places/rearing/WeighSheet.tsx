@@ -1,11 +1,10 @@
-import { LitterWeightEntry, WeightEntry, type LitterView, type RearedView } from '@yaylak/contract';
+import { LitterWeightEntry, WeightEntry, type LitterView, type RearedView, say, SPECIES_WORDS } from '@yaylak/contract';
 import {
   dayOf,
   doubtLitter,
   parseDay,
   readTypedNumber,
   scaleUnit,
-  SPECIES_WORDS,
   toKg,
   type ScaleUnit,
   type Species,
@@ -54,16 +53,21 @@ function kgOf(text: string, scale: ScaleUnit): number {
 function against({ how, total, count, each }: Typed, scale: ScaleUnit): Against {
   if (how === 'together')
     return {
-      ...(Number.isNaN(kgOf(total, scale)) ? { total: `Type what the scale says in ${scale}.` } : {}),
-      ...(/^[1-9]\d?$/.test(count.trim()) ? {} : { count: 'Count them: a whole number.' }),
+      ...(Number.isNaN(kgOf(total, scale)) ? { total: say('Type what the scale says in {scale}.', { scale }) } : {}),
+      ...(/^[1-9]\d?$/.test(count.trim()) ? {} : { count: say('Count them: a whole number.') }),
     };
   const wrong = each.flatMap(({ text }, i) =>
     text.trim() !== '' && Number.isNaN(kgOf(text, scale))
-      ? [[`each.${i}.text`, `“${text}” is not a weight. Type what the scale says in ${scale}.`] as const]
+      ? [
+          [
+            say('each.{i}.text', { i }),
+            say('“{text}” is not a weight. Type what the scale says in {scale}.', { text, scale }),
+          ] as const,
+        ]
       : [],
   );
   return each.every(({ text }) => text.trim() === '')
-    ? { 'each.0.text': `Type the weight of each in ${scale}; who was not weighed is left out.` }
+    ? { 'each.0.text': say('Type the weight of each in {scale}; who was not weighed is left out.', { scale }) }
     : Object.fromEntries(wrong);
 }
 
@@ -77,7 +81,7 @@ export function WeighSheet({ litter, species, today, onClose }: Props) {
   const { dam, young } = litter;
   const scale = scaleUnit(species, unit);
   const words = SPECIES_WORDS[species].young;
-  const name = dam?.name ?? dam?.text ?? 'those reared by hand';
+  const name = dam?.name ?? dam?.text ?? say('those reared by hand');
   const entriesOf = ({ how, on, total, count, each }: Typed): EntryDraft[] =>
     how === 'together'
       ? [
@@ -105,10 +109,15 @@ export function WeighSheet({ litter, species, today, onClose }: Props) {
     },
     made: (typed) =>
       entriesOf(typed).map((draft) => madeEntry(draft.type === 'weight' ? WeightEntry : LitterWeightEntry, draft)),
-    words: { on: 'Give the day it was weighed.', totalKg: 'That is not the weight of a litter.' },
+    words: { on: say('Give the day it was weighed.'), totalKg: say('That is not the weight of a litter.') },
     also: (typed) =>
       parseDay(typed.on) !== undefined && typed.on < litter.bornOn
-        ? { on: `${fullDate(typed.on)} is before the birth on ${fullDate(litter.bornOn)}. Correct the date.` }
+        ? {
+            on: say('{date} is before the birth on {date2}. Correct the date.', {
+              date: fullDate(typed.on),
+              date2: fullDate(litter.bornOn),
+            }),
+          }
         : against(typed, scale),
     fieldOf: { totalKg: 'total', kg: 'each' },
   });
@@ -139,40 +148,48 @@ export function WeighSheet({ litter, species, today, onClose }: Props) {
       setAsked(question);
       return 'asked';
     }
-    const what = typed.how === 'together' ? 'the litter' : countText(made.length, ...words.unknown);
-    return write(made, `Weighed ${what} of ${name}`);
+    const what = typed.how === 'together' ? say('the litter') : countText(made.length, ...words.unknown);
+    return write(made, say('Weighed {what} of {name}', { what, name }));
   };
   const labelOf = (y: RearedView, i: number): string =>
     y.tag.kind === 'none' ? `${i + 1}. ${words[y.sex === 'castrate' ? 'male' : y.sex][0]}` : y.tag.text;
   return (
-    <Sheet title={`Weigh the litter of ${name}`} isOpen onClose={onClose}>
-      <SendForm form={form} send={send} onDone={onClose} submit="Save">
+    <Sheet title={say('Weigh the litter of {name}', { name })} isOpen onClose={onClose}>
+      <SendForm form={form} send={send} onDone={onClose} submit={say('Save')}>
         <FieldRow $gap={3}>
           {dam ? (
             <FormChoice
               name="how"
-              label="How"
+              label={say('How')}
               options={[
-                ['together', 'all together'],
-                ['each', 'each in turn'],
+                ['together', say('all together')],
+                ['each', say('each in turn')],
               ]}
             />
           ) : null}
-          <FormField name="on" label="On" type="date" />
+          <FormField name="on" label={say('On')} type="date" />
         </FieldRow>
         {how === 'together' ? (
           <FieldRow $gap={3}>
-            <FormField name="total" label={`Together, ${scale}`} inputMode="decimal" style={{ width: 150 }} autoFocus />
-            <FormField name="count" label="How many" inputMode="numeric" style={{ width: 100 }} />
+            <FormField
+              name="total"
+              label={say('Together, {scale}', { scale })}
+              inputMode="decimal"
+              style={{ width: 150 }}
+              autoFocus
+            />
+            <FormField name="count" label={say('How many')} inputMode="numeric" style={{ width: 100 }} />
           </FieldRow>
         ) : (
-          <Row $gap={3} role="group" aria-label="Each">
+          <Row $gap={3} role="group" aria-label={say('Each')}>
             {young.map((y, i) => (
               <FormField
                 key={y.tag.animalId}
-                name={`each.${i}.text`}
+                name={say('each.{i}.text', { i })}
                 label={`${labelOf(y, i)}, ${scale}`}
-                hint={y.lastKg === null ? undefined : `last ${weightText(y.lastKg, unit, species)}`}
+                hint={
+                  y.lastKg === null ? undefined : say('last {weight}', { weight: weightText(y.lastKg, unit, species) })
+                }
                 inputMode="decimal"
                 style={{ width: 130 }}
                 autoFocus={i === 0}
@@ -180,12 +197,15 @@ export function WeighSheet({ litter, species, today, onClose }: Props) {
             ))}
           </Row>
         )}
-        <Asked questions={asked === undefined ? [] : [asked]} again="Correct it, or press again to keep it as it is." />
+        <Asked
+          questions={asked === undefined ? [] : [asked]}
+          again={say('Correct it, or press again to keep it as it is.')}
+        />
       </SendForm>
       <Small>
-        At one hour of the day, before the doe has suckled. One school weighs the whole litter for two weeks and then
-        each, another each from birth: set it under Holding. Kits without a mark stand here heaviest first: weigh them
-        in that order.
+        {say(
+          'At one hour of the day, before the doe has suckled. One school weighs the whole litter for two weeks and then each, another each from birth: set it under Holding. Kits without a mark stand here heaviest first: weigh them in that order.',
+        )}
       </Small>
     </Sheet>
   );

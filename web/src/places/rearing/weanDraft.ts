@@ -1,6 +1,7 @@
 import type { RearedView } from '@yaylak/contract';
 import { isScore, readTypedNumber, type Sex } from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
+import { say } from '@yaylak/contract';
 
 /** A weaning as it is typed. */
 export interface WeanTyped {
@@ -26,10 +27,10 @@ export function weanEntries(
   { on, chosen, numbers, groupId, damScore, udder }: WeanTyped,
   { young, damId, isFirstStep, scoredBy, udderId }: Settled,
 ): readonly EntryDraft[] | string {
-  if (chosen.length === 0) return 'Tick at least one that is weaned.';
+  if (chosen.length === 0) return say('Tick at least one that is weaned.');
   const score = damScore.trim() === '' ? undefined : readTypedNumber(damScore);
   if (score && (score.kind !== 'number' || !isScore(score.value)))
-    return `Her condition: “${damScore}” is not a score. They go from 1 to 5 by halves or quarters.`;
+    return say('Her condition: “{damScore}” is not a score. They go from 1 to 5 by halves or quarters.', { damScore });
   const entries: EntryDraft[] = [];
   for (const { tag } of young.filter((y) => chosen.includes(y.tag.animalId))) {
     const { animalId } = tag;

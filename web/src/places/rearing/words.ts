@@ -1,17 +1,18 @@
 import type { RearedView } from '@yaylak/contract';
 import { shortDate } from '../../words/format';
+import { say } from '@yaylak/contract';
 
 /** Why a young is not weaned yet, and from when it may be. */
 export function waitsText({ waits, window }: RearedView['weaning']): string {
   switch (waits) {
     case 'too-light':
-      return 'too light yet';
+      return say('too light yet');
     case 'smaller':
-      return `smaller: from ${shortDate(window.bestFrom)}`;
+      return say('smaller: from {date}', { date: shortDate(window.bestFrom) });
     case 'between-steps':
-      return 'first step done';
+      return say('first step done');
     case 'too-young':
     case null:
-      return `from ${shortDate(window.bestFrom)}`;
+      return say('from {date}', { date: shortDate(window.bestFrom) });
   }
 }

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { ProductFacts, type ProductView } from '@yaylak/contract';
-import { DOSE_UNITS, PRODUCT_KINDS, ROUTES, SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { ProductFacts, type ProductView, say, SPECIES_WORDS } from '@yaylak/contract';
+import { DOSE_UNITS, PRODUCT_KINDS, ROUTES, SPECIES } from '@yaylak/core';
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import styled from 'styled-components';
@@ -38,7 +38,20 @@ interface Props {
   readonly onClose: () => void;
 }
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+const MONTHS = [
+  say('Jan'),
+  say('Feb'),
+  say('Mar'),
+  say('Apr'),
+  say('May'),
+  say('Jun'),
+  say('Jul'),
+  say('Aug'),
+  say('Sep'),
+  say('Oct'),
+  say('Nov'),
+  say('Dec'),
+];
 const NEW_BATCH: BatchDraft = { batch: '', expiresOn: '', amount: '', paid: '' };
 
 /** A product with what its label says; the user's own, and all doses come from it. */
@@ -85,7 +98,7 @@ export function ProductSheet({ product, onClose }: Props) {
           body: { ...read.facts, version: product.version, isClosed },
         });
         undo.offer({
-          done: `Saved ${read.facts.name}`,
+          done: say('Saved {name}', { name: read.facts.name }),
           undo: async () => {
             const before = { ...product.facts, version: saved.version, isClosed: product.isClosed };
             await ask(path, { method: 'PUT', body: before });
@@ -95,7 +108,7 @@ export function ProductSheet({ product, onClose }: Props) {
       } else {
         await ask('/api/remedies/products', { method: 'POST', body: { id, ...read.facts } });
         undo.offer({
-          done: `Added ${read.facts.name}`,
+          done: say('Added {name}', { name: read.facts.name }),
           undo: async () => {
             await ask(`/api/remedies/products/${id}`, { method: 'DELETE' });
             reread();
@@ -116,45 +129,49 @@ export function ProductSheet({ product, onClose }: Props) {
     onClose();
   });
   return (
-    <Sheet title={product ? product.facts.name : 'Add a product'} isOpen onClose={onClose} width={860}>
+    <Sheet title={product ? product.facts.name : say('Add a product')} isOpen onClose={onClose} width={860}>
       <SendForm
         form={form}
         send={save}
         onDone={onClose}
-        submit="Save the label"
+        submit={say('Save the label')}
         more={
           product ? (
             <Button onPress={() => void turn()} isDisabled={form.formState.isSubmitting}>
-              {product.isClosed ? 'It is used again' : 'No longer used'}
+              {product.isClosed ? say('It is used again') : say('No longer used')}
             </Button>
           ) : undefined
         }
       >
-        <Small>Type what the label says, and nothing else. What is not on it, the vet decides.</Small>
+        <Small>{say('Type what the label says, and nothing else. What is not on it, the vet decides.')}</Small>
         <Grid>
-          <FormField name="name" label="Name" autoFocus />
-          <FormChoice name="kind" label="Kind" options={PRODUCT_KINDS.map((k) => [k, k])} />
-          <FormField name="active" label="Active substance" />
-          <FormField name="form" label="Form" placeholder="drench" />
-          <FormField name="concentration" label="Concentration" placeholder="25 mg/ml" />
-          <FormChoice name="doseUnit" label="Measured in" options={DOSE_UNITS.map((u) => [u, u])} />
-          <FormField name="step" label="Syringe step" inputMode="decimal" />
+          <FormField name="name" label={say('Name')} autoFocus />
+          <FormChoice name="kind" label={say('Kind')} options={PRODUCT_KINDS.map((k) => [k, k])} />
+          <FormField name="active" label={say('Active substance')} />
+          <FormField name="form" label={say('Form')} placeholder="drench" />
+          <FormField name="concentration" label={say('Concentration')} placeholder="25 mg/ml" />
+          <FormChoice name="doseUnit" label={say('Measured in')} options={DOSE_UNITS.map((u) => [u, u])} />
+          <FormField name="step" label={say('Syringe step')} inputMode="decimal" />
           <FormChoice
             name="rounding"
-            label="Rounded"
+            label={say('Rounded')}
             options={[
-              ['up', 'up: too little does harm'],
-              ['nearest', 'to the nearest step'],
+              ['up', say('up: too little does harm')],
+              ['nearest', say('to the nearest step')],
             ]}
           />
-          <FormField name="maxPerSite" label="Most at one place" inputMode="decimal" />
-          <FormField name="times" label="Doses in all" inputMode="numeric" />
-          <FormField name="everyDays" label="Days between" inputMode="numeric" />
-          <FormField name="prescribedBy" label="On whose prescription" />
-          <FormField name="lowAt" label={`Say when low, ${draft.doseUnit}`} inputMode="decimal" />
+          <FormField name="maxPerSite" label={say('Most at one place')} inputMode="decimal" />
+          <FormField name="times" label={say('Doses in all')} inputMode="numeric" />
+          <FormField name="everyDays" label={say('Days between')} inputMode="numeric" />
+          <FormField name="prescribedBy" label={say('On whose prescription')} />
+          <FormField
+            name="lowAt"
+            label={say('Say when low, {doseUnit}', { doseUnit: draft.doseUnit })}
+            inputMode="decimal"
+          />
         </Grid>
-        <Row role="group" aria-label="Given">
-          <span>Given</span>
+        <Row role="group" aria-label={say('Given')}>
+          <span>{say('Given')}</span>
           {ROUTES.map((r) => {
             const isIn = draft.routes.includes(r);
             const routes = isIn ? draft.routes.filter((x) => x !== r) : [...draft.routes, r];
@@ -168,7 +185,10 @@ export function ProductSheet({ product, onClose }: Props) {
         <DoseTable draft={draft} onChange={set} />
         <Batches draft={draft} onChange={set} />
         <Plan draft={draft} onChange={set} />
-        <Asked questions={asked === undefined ? [] : [asked]} again="Correct it, or press again to save it as it is." />
+        <Asked
+          questions={asked === undefined ? [] : [asked]}
+          again={say('Correct it, or press again to save it as it is.')}
+        />
       </SendForm>
     </Sheet>
   );
@@ -185,13 +205,13 @@ function DoseTable({ draft, onChange }: PartProps) {
     <Table>
       <thead>
         <tr>
-          <th>For</th>
-          <th>Dose by</th>
-          <th>Figure, {draft.doseUnit}</th>
-          <th colSpan={2}>Not under, days and {unit}</th>
+          <th>{say('For')}</th>
+          <th>{say('Dose by')}</th>
+          <th>{say('Figure, {doseUnit}', { doseUnit: draft.doseUnit })}</th>
+          <th colSpan={2}>{say('Not under, days and {unit}', { unit })}</th>
           {draft.routes.map((route) => (
             <th key={route} colSpan={2}>
-              Meat and milk, days{draft.routes.length > 1 ? `, ${ROUTE_WORDS[route]}` : ''}
+              {say('Meat and milk, days{value}', { value: draft.routes.length > 1 ? `, ${ROUTE_WORDS[route]}` : '' })}
             </th>
           ))}
         </tr>
@@ -207,21 +227,21 @@ function DoseTable({ draft, onChange }: PartProps) {
               <th scope="row">{name}</th>
               <td>
                 <Choice
-                  label={`Dose by, ${name}`}
+                  label={say('Dose by, {name}', { name })}
                   isLabelHidden
                   value={dose.by}
                   options={[
-                    ['none', 'not on the label'],
-                    ['kg', unit === 'lb' ? 'the pound' : 'the kilogram'],
-                    ['band', unit === 'lb' ? 'bands of weight, lb' : 'bands of weight'],
-                    ['head', 'the head'],
+                    ['none', say('not on the label')],
+                    ['kg', unit === 'lb' ? say('the pound') : say('the kilogram')],
+                    ['band', unit === 'lb' ? say('bands of weight, lb') : say('bands of weight')],
+                    ['head', say('the head')],
                   ]}
                   onChange={(by) => set({ by })}
                 />
               </td>
               <td>
                 <Cell
-                  aria-label={`Dose, ${name}`}
+                  aria-label={say('Dose, {name}', { name })}
                   disabled={dose.by === 'none'}
                   placeholder={dose.by === 'band' ? '30: 6, 60: 12' : ''}
                   value={dose.text}
@@ -231,7 +251,7 @@ function DoseTable({ draft, onChange }: PartProps) {
               {(['fromDays', 'fromKg'] as const).map((least) => (
                 <td key={least}>
                   <Cell
-                    aria-label={`${least === 'fromDays' ? 'Least age, days' : `Least weight, ${unit}`}, ${name}`}
+                    aria-label={`${least === 'fromDays' ? say('Least age, days') : say('Least weight, {unit}', { unit })}, ${name}`}
                     inputMode="decimal"
                     disabled={dose.by === 'none'}
                     placeholder={least === 'fromDays' ? 'days' : unit}
@@ -247,7 +267,11 @@ function DoseTable({ draft, onChange }: PartProps) {
                   return (
                     <td key={`${route} ${of}`}>
                       <Cell
-                        aria-label={`${of === 'meat' ? 'Meat' : 'Milk'} days, ${name}${way}`}
+                        aria-label={say('{value} days, {name}{way}', {
+                          value: of === 'meat' ? say('Meat') : say('Milk'),
+                          name,
+                          way,
+                        })}
                         inputMode="numeric"
                         placeholder={of}
                         value={days[of]}
@@ -271,20 +295,25 @@ function Batches({ draft, onChange }: PartProps) {
     onChange({ batches: draft.batches.map((b, j) => (i === j ? { ...b, ...change } : b)) });
   return (
     <div>
-      <h3>Batches</h3>
+      <h3>{say('Batches')}</h3>
       {draft.batches.map((b, i) => (
         <Row key={i} $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Field label="Batch" value={b.batch} onChange={(batch) => set(i, { batch })} style={{ width: 150 }} />
-          <Field label="Use by" type="date" value={b.expiresOn} onChange={(expiresOn) => set(i, { expiresOn })} />
+          <Field label={say('Batch')} value={b.batch} onChange={(batch) => set(i, { batch })} style={{ width: 150 }} />
           <Field
-            label={`Bought, ${draft.doseUnit}`}
+            label={say('Use by')}
+            type="date"
+            value={b.expiresOn}
+            onChange={(expiresOn) => set(i, { expiresOn })}
+          />
+          <Field
+            label={say('Bought, {doseUnit}', { doseUnit: draft.doseUnit })}
             inputMode="decimal"
             value={b.amount}
             onChange={(amount) => set(i, { amount })}
             style={{ width: 130 }}
           />
           <Field
-            label={`Paid for all of it, ${holding?.currency ?? ''}`}
+            label={say('Paid for all of it, {n}', { n: holding?.currency ?? '' })}
             inputMode="decimal"
             value={b.paid}
             onChange={(paid) => set(i, { paid })}
@@ -292,15 +321,15 @@ function Batches({ draft, onChange }: PartProps) {
           />
           <Button
             kind="quiet"
-            aria-label={`Take batch ${b.batch} out`}
+            aria-label={say('Take batch {batch} out', { batch: b.batch })}
             onPress={() => onChange({ batches: draft.batches.filter((_, j) => j !== i) })}
           >
-            Take out
+            {say('Take out')}
           </Button>
         </Row>
       ))}
       <Button kind="quiet" onPress={() => onChange({ batches: [...draft.batches, NEW_BATCH] })}>
-        Add a batch
+        {say('Add a batch')}
       </Button>
     </div>
   );
@@ -311,8 +340,8 @@ function Plan({ draft, onChange }: PartProps) {
   const { planMonths, planGroupIds } = draft;
   return (
     <div>
-      <h3>Every year in</h3>
-      <Row role="group" aria-label="Months it is given in">
+      <h3>{say('Every year in')}</h3>
+      <Row role="group" aria-label={say('Months it is given in')}>
         {MONTHS.map((name, i) => {
           const month = i + 1;
           const isIn = planMonths.includes(month);
@@ -335,7 +364,7 @@ function Plan({ draft, onChange }: PartProps) {
         })}
       </Row>
       {planMonths.length > 0 ? (
-        <Row role="group" aria-label="Groups it is given to" style={{ marginTop: 8 }}>
+        <Row role="group" aria-label={say('Groups it is given to')} style={{ marginTop: 8 }}>
           {(groups ?? [])
             .filter((g) => !g.isClosed)
             .map((g) => {
@@ -357,7 +386,9 @@ function Plan({ draft, onChange }: PartProps) {
             })}
         </Row>
       ) : (
-        <Small>A bolus or mineral twice a year: choose its two months and its groups, and it comes up by itself.</Small>
+        <Small>
+          {say('A bolus or mineral twice a year: choose its two months and its groups, and it comes up by itself.')}
+        </Small>
       )}
     </div>
   );

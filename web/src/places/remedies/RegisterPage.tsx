@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { SPECIES, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -13,9 +13,10 @@ import { Page } from '../../parts/Page';
 import { Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { colour, space } from '../../theme/tokens';
-import { amountText, countText, fullDate, shortDate, weightText } from '../../words/format';
+import { amountText, fullDate, shortDate, weightText } from '../../words/format';
 import { ROUTE_WORDS } from '../../words/stations';
 import { useWeightUnit } from '../../words/useHolding';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 /** The treatment register: to look through, to print and as a file. */
 export function RegisterPage() {
@@ -39,35 +40,35 @@ export function RegisterPage() {
   const { data, error, refetch } = useQuery({ ...registerQuery(query), enabled: holding !== undefined });
   return (
     <Page
-      title="Treatment register"
+      title={say('Treatment register')}
       lead={
         data
-          ? `${countText(data.total, 'treatment', 'treatments')}${from ? ` from ${fullDate(from)}` : ''}${to ? ` to ${fullDate(to)}` : ''}${data.total > data.rows.length ? `, the last ${data.rows.length} shown; the file has all` : ''}`
+          ? `${say('{total} {total, plural, one {treatment} other {treatments}}', { total: data.total })}${from ? ` ${say('from {date}', { date: fullDate(from) })}` : ''}${to ? ` ${say('to {date}', { date: fullDate(to) })}` : ''}${data.total > data.rows.length ? say(', the last {n} shown; the file has all', { n: data.rows.length }) : ''}`
           : ''
       }
       actions={
         <>
           <LinkButton as={Link} to="/remedies">
-            Remedies
+            {say('Remedies')}
           </LinkButton>
-          <Button onPress={() => window.print()}>Print</Button>
+          <Button onPress={() => window.print()}>{say('Print')}</Button>
           <LinkButton href={withQuery('/api/remedies/register.csv', query)} download="treatments.csv">
-            As a file (CSV)
+            {say('As a file (CSV)')}
           </LinkButton>
         </>
       }
     >
       <Row $gap={3} className="no-print">
-        <Field label="From" type="date" value={from} onChange={setFrom} />
-        <Field label="To" type="date" value={to} onChange={setTo} />
+        <Field label={say('From')} type="date" value={from} onChange={setFrom} />
+        <Field label={say('To')} type="date" value={to} onChange={setTo} />
         <Choice
-          label="Product"
+          label={say('Product')}
           value={productId}
           options={[['', 'all'], ...(remedies?.products ?? []).map((p) => [p.id, p.facts.name] as const)]}
           onChange={setProductId}
         />
         <Choice
-          label="Species"
+          label={say('Species')}
           value={species}
           options={[['', 'all'], ...SPECIES.map((s) => [s, SPECIES_WORDS[s].plural] as const)]}
           onChange={setSpecies}
@@ -76,20 +77,22 @@ export function RegisterPage() {
       {error ? <Failed error={error} onRetry={() => void refetch()} /> : null}
       {!data && !error ? <Loading /> : null}
       {data?.rows.length === 0 ? (
-        <Empty title="Nothing was given in this time">Choose another stretch, or another product.</Empty>
+        <Empty title={say('Nothing was given in this time')}>
+          {say('Choose another stretch, or another product.')}
+        </Empty>
       ) : null}
       {data && data.rows.length > 0 ? (
-        <Scroll tabIndex={0} role="region" aria-label="Treatments">
+        <Scroll tabIndex={0} role="region" aria-label={say('Treatments')}>
           <Table>
             <thead>
               <tr>
-                <th>Given</th>
-                <th>Animal</th>
-                <th>Product, batch</th>
-                <th>How much</th>
-                <th>Why</th>
-                <th>By, on prescription of</th>
-                <th>Withheld to the end of</th>
+                <th>{say('Given')}</th>
+                <th>{say('Animal')}</th>
+                <th>{say('Product, batch')}</th>
+                <th>{say('How much')}</th>
+                <th>{say('Why')}</th>
+                <th>{say('By, on prescription of')}</th>
+                <th>{say('Withheld to the end of')}</th>
               </tr>
             </thead>
             <tbody>
@@ -108,16 +111,16 @@ export function RegisterPage() {
                   </td>
                   <td>
                     {r.product}
-                    <Small>{r.batch ?? 'batch not said'}</Small>
+                    <Small>{r.batch ?? say('batch not said')}</Small>
                   </td>
                   <td>
                     {amountText(r.amount)} {r.unit} {ROUTE_WORDS[r.route]}
                     {r.doseKg === null ? null : (
                       <Small>
-                        for {weightText(r.doseKg, unit)} by {r.doseMethod}
+                        {say('for {weight} by', { weight: weightText(r.doseKg, unit) })} {r.doseMethod}
                       </Small>
                     )}
-                    {r.isOffLabel ? <Small>off the label</Small> : null}
+                    {r.isOffLabel ? <Small>{say('off the label')}</Small> : null}
                   </td>
                   <td>{r.reason ?? ''}</td>
                   <td>
@@ -125,8 +128,14 @@ export function RegisterPage() {
                     {r.prescribedBy ? <Small>{r.prescribedBy}</Small> : null}
                   </td>
                   <td>
-                    {r.meatUntil ? <span>meat {fullDate(r.meatUntil)}</span> : 'meat: no wait'}
-                    <Small>{r.milkUntil ? `milk ${fullDate(r.milkUntil)}` : 'milk: no wait'}</Small>
+                    {r.meatUntil ? (
+                      <span>{say('meat {date}', { date: fullDate(r.meatUntil) })}</span>
+                    ) : (
+                      say('meat: no wait')
+                    )}
+                    <Small>
+                      {r.milkUntil ? say('milk {date}', { date: fullDate(r.milkUntil) }) : say('milk: no wait')}
+                    </Small>
                   </td>
                 </tr>
               ))}

@@ -15,11 +15,12 @@ import { useNewKey } from '../../parts/useWindowKey';
 import { WindowBar } from '../../parts/WindowBar';
 import { useGiveJob } from '../../shared/remedies/useGiveJob';
 import { colour, space } from '../../theme/tokens';
-import { countText, fullDate, longDate } from '../../words/format';
+import { fullDate, longDate } from '../../words/format';
 import { ProductSheet } from './ProductSheet';
 import { Shelf } from './Shelf';
 import { TreatWhom } from './TreatWhom';
 import { PlainList } from '../../parts/PlainList';
+import { say } from '@yaylak/contract';
 
 /** What is withheld, what is to be given again, and what stands on the shelf. */
 export function RemediesPage() {
@@ -29,19 +30,21 @@ export function RemediesPage() {
   useNewKey(() => setSheet({ product: undefined }));
   if (!data || !holding)
     return (
-      <Page title="Remedies">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
+      <Page title={say('Remedies')}>
+        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}
+      </Page>
     );
   const held = new Set(data.withheld.map((w) => w.tag.animalId)).size;
   const open = data.due.filter((d) => d.isOpen).length;
   return (
     <Page
-      title="What is withheld, and what is due?"
-      lead={`${held === 0 ? 'Nothing is withheld' : `${countText(held, 'animal', 'animals')} of ${data.present} withheld`}, ${open === 0 ? 'nothing is to be given now' : `${countText(open, 'round', 'rounds')} to be given now`}`}
+      title={say('What is withheld, and what is due?')}
+      lead={`${held === 0 ? say('Nothing is withheld') : say('{held} {held, plural, one {animal} other {animals}} of {present} withheld', { held, present: data.present })}, ${open === 0 ? say('nothing is to be given now') : say('{open} {open, plural, one {round} other {rounds}} to be given now', { open })}`}
       actions={
         <>
           <TreatWhom />
           <LinkButton as={Link} to="/remedies/register">
-            Treatment register
+            {say('Treatment register')}
           </LinkButton>
         </>
       }
@@ -53,11 +56,11 @@ export function RemediesPage() {
             onEdit={(product) => setSheet({ product })}
           />
           <NotePanel $tone="weld">
-            <h3>Before you treat</h3>
+            <h3>{say('Before you treat')}</h3>
             <Small>
-              The label, your vet and your local rules decide; nothing here is a dose of ours. A clean needle for each
-              animal, used ones into the sharps box. Nothing poured on a wet back. Gloves on: some remedies go through
-              the skin, and a vaccine in your own hand wants a doctor. Hold a beast in the crush before you reach in.
+              {say(
+                'The label, your vet and your local rules decide; nothing here is a dose of ours. A clean needle for each animal, used ones into the sharps box. Nothing poured on a wet back. Gloves on: some remedies go through the skin, and a vaccine in your own hand wants a doctor. Hold a beast in the crush before you reach in.',
+              )}
             </Small>
           </NotePanel>
         </>
@@ -73,24 +76,25 @@ export function RemediesPage() {
 function Withheld({ rows, today }: { readonly rows: RemediesView['withheld']; readonly today: string }) {
   return (
     <Panel>
-      <h2>Withheld</h2>
+      <h2>{say('Withheld')}</h2>
       {rows.length === 0 ? (
-        <p>Nothing: meat and milk of all may be used, as far as the book knows.</p>
+        <p>{say('Nothing: meat and milk of all may be used, as far as the book knows.')}</p>
       ) : (
-        <List aria-label="Withheld">
+        <List aria-label={say('Withheld')}>
           {rows.map((w) => (
             <li key={`${w.tag.animalId} ${w.of}`}>
               <span>
                 <Tag tag={w.tag} />
-                <Small>{w.groupName ?? 'no group'}</Small>
+                <Small>{w.groupName ?? say('no group')}</Small>
               </span>
               <span>
                 <b>
-                  {w.of === 'meat' ? 'Meat' : 'Milk'} clear from {longDate(w.clearFrom)}
+                  {say('{value} clear from {date}', {
+                    value: w.of === 'meat' ? say('Meat') : say('Milk'),
+                    date: longDate(w.clearFrom),
+                  })}
                 </b>
-                <Small>
-                  {w.product}, given {fullDate(w.from)}
-                </Small>
+                <Small>{say('{product}, given {date}', { product: w.product, date: fullDate(w.from) })}</Small>
               </span>
               <HeldBar from={w.from} until={w.until} today={today} />
             </li>
@@ -105,29 +109,33 @@ function Due({ rows, today }: { readonly rows: readonly DoseDueView[]; readonly 
   const give = useGiveJob();
   return (
     <Panel>
-      <h2>Next dose due</h2>
+      <h2>{say('Next dose due')}</h2>
       {rows.length === 0 ? (
-        <Empty title="Nothing is to be given in the next three weeks">
-          A product given in several doses, or in certain months of the year, comes up here by itself.
+        <Empty title={say('Nothing is to be given in the next three weeks')}>
+          {say('A product given in several doses, or in certain months of the year, comes up here by itself.')}
         </Empty>
       ) : (
-        <List aria-label="Next dose due">
+        <List aria-label={say('Next dose due')}>
           {rows.map((d) => (
             <li key={d.key}>
               <span>
                 <b>{d.product}</b>
                 <Small>
-                  {d.nth === null ? 'yearly plan' : `dose ${d.nth}`}, {d.groupName ?? 'no group'}
+                  {d.nth === null ? say('yearly plan') : say('dose {nth}', { nth: d.nth })},{' '}
+                  {d.groupName ?? say('no group')}
                 </Small>
               </span>
               <span>
-                {countText(d.animalIds.length, 'animal', 'animals')}
-                {d.done > 0 ? `, ${d.done} done` : ''}
+                {say('{n} {n, plural, one {animal} other {animals}}', { n: d.animalIds.length })}
+                {d.done > 0 ? say(', {done} done', { done: d.done }) : ''}
                 <WindowBar window={d.window} today={today} />
               </span>
               <Row style={{ justifyContent: 'flex-end' }}>
-                <Button aria-label={`Start the job: ${d.product}, ${d.groupName ?? ''}`} onPress={() => give(d)}>
-                  Start the job
+                <Button
+                  aria-label={say('Start the job: {product}, {n}', { product: d.product, n: d.groupName ?? '' })}
+                  onPress={() => give(d)}
+                >
+                  {say('Start the job')}
                 </Button>
               </Row>
             </li>

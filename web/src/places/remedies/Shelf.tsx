@@ -5,6 +5,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { colour, space } from '../../theme/tokens';
 import { amountText, fullDate } from '../../words/format';
 import { PlainList } from '../../parts/PlainList';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly products: readonly ProductView[];
@@ -17,24 +18,24 @@ export function Shelf({ products, onAdd, onEdit }: Props) {
   return (
     <Panel>
       <Row style={{ justifyContent: 'space-between' }}>
-        <h2>On the shelf</h2>
-        <Button onPress={onAdd}>Add a product</Button>
+        <h2>{say('On the shelf')}</h2>
+        <Button onPress={onAdd}>{say('Add a product')}</Button>
       </Row>
       {products.length === 0 ? (
-        <Small>Nothing yet. Add a product with what its label says; the doses come from there.</Small>
+        <Small>{say('Nothing yet. Add a product with what its label says; the doses come from there.')}</Small>
       ) : null}
-      <List aria-label="Products">
+      <List aria-label={say('Products')}>
         {products.map((p) => (
           <li key={p.id} data-closed={p.isClosed || undefined}>
             <span>
               <b>{p.facts.name}</b>
               <Small>
-                {p.isClosed ? 'no longer used' : p.batches.length === 0 ? 'no batch recorded' : leftWords(p)}
+                {p.isClosed ? say('no longer used') : p.batches.length === 0 ? say('no batch recorded') : leftWords(p)}
               </Small>
               {p.isClosed ? null : p.batches.map((b) => <Warning key={b.batch} batch={b} unit={p.facts.doseUnit} />)}
             </span>
-            <Button kind="quiet" aria-label={`Label of ${p.facts.name}`} onPress={() => onEdit(p)}>
-              Label
+            <Button kind="quiet" aria-label={say('Label of {name}', { name: p.facts.name })} onPress={() => onEdit(p)}>
+              {say('Label')}
             </Button>
           </li>
         ))}
@@ -44,24 +45,37 @@ export function Shelf({ products, onAdd, onEdit }: Props) {
 }
 
 const leftWords = ({ left, facts, isLow }: ProductView): string =>
-  `${amountText(left)} ${facts.doseUnit} left${isLow ? ', running low' : ''}`;
+  say('{amount} {doseUnit} left{value}', {
+    amount: amountText(left),
+    doseUnit: facts.doseUnit,
+    value: isLow ? say(', running low') : '',
+  });
 
 function Warning({ batch, unit }: { readonly batch: BatchView; readonly unit: string }) {
   if (batch.left < 0)
     return (
       <Said data-tone="over">
-        {batch.batch}: {amountText(-batch.left)} {unit} more given than bought. Check the entries.
+        {say('{batch}: {amount} {unit} more given than bought. Check the entries.', {
+          batch: batch.batch,
+          amount: amountText(-batch.left),
+          unit,
+        })}
       </Said>
     );
   if (batch.state === 'expired' && batch.left > 0)
     return (
       <Said data-tone="over">
-        {batch.batch} expired on {fullDate(batch.expiresOn ?? '')}; {amountText(batch.left)} {unit} to hand in
+        {say('{batch} expired on {date}; {amount} {unit} to hand in', {
+          batch: batch.batch,
+          date: fullDate(batch.expiresOn ?? ''),
+          amount: amountText(batch.left),
+          unit,
+        })}
       </Said>
     );
   return batch.state === 'expires-soon' ? (
     <Said data-tone="soon">
-      {batch.batch} expires on {fullDate(batch.expiresOn ?? '')}
+      {say('{batch} expires on {date}', { batch: batch.batch, date: fullDate(batch.expiresOn ?? '') })}
     </Said>
   ) : null;
 }

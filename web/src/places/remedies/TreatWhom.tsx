@@ -7,6 +7,7 @@ import { Choice, Field } from '../../parts/Field';
 import { Row } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { TreatSheet } from '../../shared/remedies/TreatSheet';
+import { say } from '@yaylak/contract';
 
 /** Asks whom to treat, a whole group or single numbers, and then with what. */
 export function TreatWhom() {
@@ -36,12 +37,12 @@ export function TreatWhom() {
       if (found.kind !== 'one')
         return setProblem(
           found.kind === 'none'
-            ? `No animal here is tagged “${number.trim()}”. Type the whole number.`
-            : `Several animals are tagged “${number.trim()}”. Treat it from its own page.`,
+            ? say('No animal here is tagged “{trim}”. Type the whole number.', { trim: number.trim() })
+            : say('Several animals are tagged “{trim}”. Treat it from its own page.', { trim: number.trim() }),
         );
       ids.add(found.animalId);
     }
-    if (ids.size === 0) return setProblem('Choose a group, or type at least one number.');
+    if (ids.size === 0) return setProblem(say('Choose a group, or type at least one number.'));
     setProblem(undefined);
     setOpen(false);
     setChosen([...ids]);
@@ -49,9 +50,9 @@ export function TreatWhom() {
   return (
     <>
       <Button kind="main" onPress={() => setOpen(true)}>
-        Treat
+        {say('Treat')}
       </Button>
-      <Sheet isForLooking title="Treat whom?" isOpen={isOpen} onClose={() => setOpen(false)}>
+      <Sheet isForLooking title={say('Treat whom?')} isOpen={isOpen} onClose={() => setOpen(false)}>
         <form
           onSubmit={(e) => {
             e.preventDefault();
@@ -60,14 +61,14 @@ export function TreatWhom() {
         >
           <Row $gap={3} style={{ alignItems: 'flex-end' }}>
             <Choice
-              label="A whole group"
+              label={say('A whole group')}
               value={groupId}
-              options={[['', 'no group'], ...groups.sort((a, b) => a[1].localeCompare(b[1]))]}
+              options={[['', say('no group')], ...groups.sort((a, b) => a[1].localeCompare(b[1]))]}
               onChange={setGroupId}
             />
-            <Field label="Or numbers, with commas between" value={numbers} onChange={setNumbers} />
+            <Field label={say('Or numbers, with commas between')} value={numbers} onChange={setNumbers} />
             <Button kind="main" type="submit">
-              Continue
+              {say('Continue')}
             </Button>
           </Row>
           {problem ? <p role="alert">{problem}</p> : null}

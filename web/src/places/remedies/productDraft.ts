@@ -1,11 +1,18 @@
-import { labelOf, weightText, type DoseFacts, type ProductFacts, type WithdrawalFacts } from '@yaylak/contract';
+import {
+  labelOf,
+  weightText,
+  type DoseFacts,
+  type ProductFacts,
+  type WithdrawalFacts,
+  say,
+  SPECIES_WORDS,
+} from '@yaylak/contract';
 import {
   fromKg,
   isUnderStep,
   parseDay,
   readTypedNumber,
   SPECIES,
-  SPECIES_WORDS,
   toKg,
   unusualDose,
   type DoseUnit,
@@ -130,25 +137,30 @@ export function readProduct(draft: ProductDraft, unit: WeightUnit = 'kg', before
     if (text.trim() === '') return undefined;
     const read = readTypedNumber(text);
     if (read.kind === 'number' && read.value >= 0) return read.value;
-    faults.push(`${field}: “${text}” is not a figure. ${hint}`);
+    faults.push(say('{field}: “{text}” is not a figure. {hint}', { field, text, hint }));
     return undefined;
   };
   const whole = (text: string, field: string): number | undefined => {
-    const read = figure(text, field, 'Type whole days, or leave it empty.');
+    const read = figure(text, field, say('Type whole days, or leave it empty.'));
     if (read === undefined || Number.isInteger(read)) return read;
-    faults.push(`${field}: “${text}” is not whole.`);
+    faults.push(say('{field}: “{text}” is not whole.', { field, text }));
     return undefined;
   };
-  if (draft.name.trim() === '') faults.push('Name: type what stands on the bottle.');
-  const step = figure(draft.step, 'Syringe step', 'Type it as 0.5.');
-  if (step === undefined || step <= 0) faults.push('Syringe step: type what the syringe can measure, such as 0.5.');
+  if (draft.name.trim() === '') faults.push(say('Name: type what stands on the bottle.'));
+  const step = figure(draft.step, say('Syringe step'), say('Type it as 0.5.'));
+  if (step === undefined || step <= 0)
+    faults.push(say('Syringe step: type what the syringe can measure, such as 0.5.'));
 
   const leastOf = (
     { fromDays, fromKg: least }: DoseDraft,
     species: Species,
   ): Pick<DoseFacts, 'fromDays' | 'fromKg'> => {
-    const days = whole(fromDays, `Least age, ${species}`);
-    const weight = figure(least, `Least weight, ${species}`, 'Leave it empty where the label has none.');
+    const days = whole(fromDays, say('Least age, {species}', { species }));
+    const weight = figure(
+      least,
+      say('Least weight, {species}', { species }),
+      say('Leave it empty where the label has none.'),
+    );
     return defined({ fromDays: days || undefined, fromKg: weight ? toKg(weight, unit) : undefined });
   };
   const doses = SPECIES.flatMap((species): DoseFacts[] => {
@@ -159,37 +171,47 @@ export function readProduct(draft: ProductDraft, unit: WeightUnit = 'kg', before
     if (was && doseText(was, unit) === text) return [{ ...withoutLeast(was), ...least }];
     if (by === 'band') {
       const bands = readBands(text);
-      if (!bands) faults.push(`Dose, ${species}: “${text}” is not a list of bands. Type it as 30: 6, 60: 12.`);
+      if (!bands)
+        faults.push(
+          say('Dose, {species}: “{text}” is not a list of bands. Type it as 30: 6, 60: 12.', { species, text }),
+        );
       return bands
         ? [{ species, by, bands: bands.map((b) => ({ ...b, upToKg: toKg(b.upToKg, unit) })), ...least }]
         : [];
     }
-    const value = figure(text, `Dose, ${species}`, 'Type what the label says.');
+    const value = figure(text, say('Dose, {species}', { species }), say('Type what the label says.'));
     if (value === undefined || value === 0) {
-      if (value === 0 || text.trim() === '') faults.push(`Dose, ${species}: type what the label says.`);
+      if (value === 0 || text.trim() === '')
+        faults.push(say('Dose, {species}: type what the label says.', { species }));
       return [];
     }
     return [{ species, by, ...(by === 'kg' ? { perKg: value / toKg(1, unit) } : { amount: value }), ...least }];
   });
-  if (draft.routes.length === 0) faults.push('Given: choose at least one way.');
+  if (draft.routes.length === 0) faults.push(say('Given: choose at least one way.'));
   const withdrawals = SPECIES.flatMap((species) =>
     draft.routes.flatMap((route): WithdrawalFacts[] => {
       const { meat, milk } = draft.doses[species].days[route] ?? NO_DAYS;
-      const meatDays = whole(meat, `Meat, ${species}`);
-      const milkDays = whole(milk, `Milk, ${species}`);
+      const meatDays = whole(meat, say('Meat, {species}', { species }));
+      const milkDays = whole(milk, say('Milk, {species}', { species }));
       if (meatDays === undefined && milkDays === undefined) return [];
       return [{ species, route, ...defined({ meatDays, milkDays }) }];
     }),
   );
   const batches = draft.batches.flatMap((b) => {
     if (b.batch.trim() === '' && b.amount.trim() === '') return [];
-    if (b.batch.trim() === '') faults.push('Batch: type the number that stands on the bottle.');
+    if (b.batch.trim() === '') faults.push(say('Batch: type the number that stands on the bottle.'));
     if (b.expiresOn !== '' && parseDay(b.expiresOn) === undefined)
-      faults.push(`Batch ${b.batch}: “${b.expiresOn}” is not a date.`);
-    const amount = figure(b.amount, `Batch ${b.batch}, bought`, 'Type how much was bought.') ?? 0;
+      faults.push(say('Batch {batch}: “{expiresOn}” is not a date.', { batch: b.batch, expiresOn: b.expiresOn }));
+    const amount =
+      figure(b.amount, say('Batch {batch}, bought', { batch: b.batch }), say('Type how much was bought.')) ?? 0;
     const paidMinor = b.paid.trim() === '' ? undefined : minorTyped(b.paid);
     if (paidMinor !== undefined && Number.isNaN(paidMinor))
-      faults.push(`Batch ${b.batch}, paid: “${b.paid}” is not an amount. Type what all of it cost, or leave it empty.`);
+      faults.push(
+        say('Batch {batch}, paid: “{paid}” is not an amount. Type what all of it cost, or leave it empty.', {
+          batch: b.batch,
+          paid: b.paid,
+        }),
+      );
     return [
       {
         batch: b.batch.trim(),
@@ -199,14 +221,18 @@ export function readProduct(draft: ProductDraft, unit: WeightUnit = 'kg', before
       },
     ];
   });
-  const times = whole(draft.times, 'Doses in all');
-  const everyDays = whole(draft.everyDays, 'Days between');
+  const times = whole(draft.times, say('Doses in all'));
+  const everyDays = whole(draft.everyDays, say('Days between'));
   if ((times === undefined) !== (everyDays === undefined))
-    faults.push('A course needs both: how many doses in all, and how many days between.');
-  const maxPerSite = figure(draft.maxPerSite, 'Most at one place', 'Leave it empty where the label has none.');
+    faults.push(say('A course needs both: how many doses in all, and how many days between.'));
+  const maxPerSite = figure(
+    draft.maxPerSite,
+    say('Most at one place'),
+    say('Leave it empty where the label has none.'),
+  );
   if (step !== undefined && isUnderStep({ step, maxPerSite }))
-    faults.push('Most at one place: it is less than the syringe’s step. Look at the label again.');
-  const lowAt = figure(draft.lowAt, 'Low at', 'Leave it empty to hear nothing.');
+    faults.push(say('Most at one place: it is less than the syringe’s step. Look at the label again.'));
+  const lowAt = figure(draft.lowAt, say('Low at'), say('Leave it empty to hear nothing.'));
   if (faults.length > 0) return { kind: 'faults', faults };
   return {
     kind: 'facts',
@@ -242,7 +268,12 @@ export const labelDoubts = (facts: ProductFacts, unit: WeightUnit): string[] =>
     if (!found) return [];
     const who = `${SPECIES_WORDS[rule.species].plural}`;
     return [
-      `Dose, ${who}: ${amountText(found.amount)} ${facts.doseUnit} for one of ${weightText(found.kg, unit, rule.species)} is far more than usual. Check the decimal point.`,
+      say('Dose, {who}: {amount} {doseUnit} for one of {weight} is far more than usual. Check the decimal point.', {
+        who,
+        amount: amountText(found.amount),
+        doseUnit: facts.doseUnit,
+        weight: weightText(found.kg, unit, rule.species),
+      }),
     ];
   });
 

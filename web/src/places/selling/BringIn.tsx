@@ -12,6 +12,8 @@ import { PlainList } from '../../parts/PlainList';
 import { Tag } from '../../parts/Tag';
 import { space } from '../../theme/tokens';
 import { figureText } from '../../words/format';
+import { say } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 /** Whom to draw out in the open, so that as many as are wanted are ready among them. */
 export function BringIn({ view }: { readonly view: SellingView }) {
@@ -34,13 +36,13 @@ export function BringIn({ view }: { readonly view: SellingView }) {
     void navigate('/race', {
       state: {
         animalIds: drawn.ids,
-        name: `Drawn for ${outlet.facts.name}`,
+        name: say('Drawn for {name}', { name: outlet.facts.name }),
         plan: {
           stations: ['weigh', 'finish', 'sort'],
           settings: { sort: { by: 'ready', outletId: outlet.id, above: 'left', below: 'right' } },
           gates: [
             { key: 'left', name: outlet.facts.name.slice(0, 40), isForSale: true },
-            { key: 'right', name: 'Back to the pen' },
+            { key: 'right', name: say('Back to the pen') },
           ],
         },
       },
@@ -48,32 +50,47 @@ export function BringIn({ view }: { readonly view: SellingView }) {
   return (
     <NotePanel $tone="weld">
       <h2>
-        Bring in{' '}
-        <How of="whom to bring in">
-          <p>
-            From their last weights: the likeliest first, until as many as are wanted should be ready among them even
-            with ordinary bad luck (the expected number less its SD). Everything looks bigger outside the pen: only
-            these need to go through the race.
-          </p>
-        </How>
+        <Said
+          text={'Bring in <0/>'}
+          parts={{
+            0: (
+              <How of={say('whom to bring in')}>
+                <p>
+                  {say(
+                    'From their last weights: the likeliest first, until as many as are wanted should be ready among them even with ordinary bad luck (the expected number less its SD). Everything looks bigger outside the pen: only these need to go through the race.',
+                  )}
+                </p>
+              </How>
+            ),
+          }}
+        />
       </h2>
       <Row $gap={3}>
         <Choice
-          label="For"
+          label={say('For')}
           value={outlet.id}
           options={view.outlets.map((o) => [o.id, o.facts.name])}
           onChange={setOutletId}
         />
-        <Field label="Wanted" inputMode="numeric" value={wanted} onChange={setWanted} />
+        <Field label={say('Wanted')} inputMode="numeric" value={wanted} onChange={setWanted} />
       </Row>
       {number > 0 ? (
         <>
           <p role="status" style={{ marginTop: 12 }}>
             {drawn.isShort
-              ? `All ${pen.length} will hardly hold ${number}: ${figureText(drawn.expected, 1)} ± ${figureText(drawn.sd, 1)} are ready.`
-              : `${number} wanted: ${drawn.ids.length} of the ${pen.length} are likely enough in the open.`}
+              ? say('All {n} will hardly hold {number}: {figure} ± {figure2} are ready.', {
+                  n: pen.length,
+                  number,
+                  figure: figureText(drawn.expected, 1),
+                  figure2: figureText(drawn.sd, 1),
+                })
+              : say('{number} wanted: {n} of the {n2} are likely enough in the open.', {
+                  number,
+                  n: drawn.ids.length,
+                  n2: pen.length,
+                })}
           </p>
-          <Tags aria-label="To bring in">
+          <Tags aria-label={say('To bring in')}>
             {drawn.ids.map((id) => {
               const tag = tagOf.get(id);
               return tag ? (
@@ -85,18 +102,18 @@ export function BringIn({ view }: { readonly view: SellingView }) {
           </Tags>
           <Row className="no-print">
             <Button kind="main" onPress={start} isDisabled={drawn.ids.length === 0}>
-              Start it at the race
+              {say('Start it at the race')}
             </Button>
             <LinkButton
               as={Link}
               to={`/selling/list?ids=${drawn.ids.join(',')}&for=${encodeURIComponent(outlet.facts.name)}`}
             >
-              List for paper
+              {say('List for paper')}
             </LinkButton>
           </Row>
         </>
       ) : (
-        <Small>Type how many the outlet wants.</Small>
+        <Small>{say('Type how many the outlet wants.')}</Small>
       )}
     </NotePanel>
   );

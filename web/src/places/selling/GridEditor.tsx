@@ -5,6 +5,7 @@ import { Choice } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { colour, fonts, space } from '../../theme/tokens';
 import { dividedAs, pasted, type GridDraft } from './outletDraft';
+import { say } from '@yaylak/contract';
 
 /** Animals of the holding by the cell they would fall in: `2 3`, row and column. */
 export type Dots = Readonly<Record<string, number>>;
@@ -17,9 +18,9 @@ interface Props {
 }
 
 const DIVISION_WORDS: Readonly<Record<GridDivision, string>> = {
-  whole: 'whole classes',
-  thirds: 'thirds',
-  'low-high': 'low and high',
+  whole: say('whole classes'),
+  thirds: say('thirds'),
+  'low-high': say('low and high'),
 };
 
 /** What is paid by class, as a field of cells; the holding's own animals lie in it as dots. */
@@ -35,30 +36,31 @@ export function GridEditor({ grid, unit, dotsOf, onChange }: Props) {
     <>
       <Row $gap={3}>
         <Choice
-          label="Shape by"
+          label={say('Shape by')}
           value={grid.shape}
           options={(['whole', 'thirds'] as const).map((d) => [d, DIVISION_WORDS[d]])}
           onChange={(shape) => divide(shape, grid.fat)}
         />
         <Choice
-          label="Fat by"
+          label={say('Fat by')}
           value={grid.fat}
           options={(['whole', 'thirds', 'low-high'] as const).map((d) => [d, DIVISION_WORDS[d]])}
           onChange={(fat) => divide(grid.shape, fat)}
         />
         <Choice
-          label="Each cell is"
+          label={say('Each cell is')}
           value={grid.cellsAre}
           options={[
-            ['adjustment', `added to the price a ${unit}`],
-            ['price', `the price a ${unit}`],
+            ['adjustment', say('added to the price a {unit}', { unit })],
+            ['price', say('the price a {unit}', { unit })],
           ]}
           onChange={(cellsAre) => onChange({ ...grid, cellsAre })}
         />
       </Row>
       <Small>
-        Best shape on top, lean on the left. Paste a field from a spreadsheet into its upper left cell; arrow keys go
-        from cell to cell. Dots are your own animals as you felt them.
+        {say(
+          'Best shape on top, lean on the left. Paste a field from a spreadsheet into its upper left cell; arrow keys go from cell to cell. Dots are your own animals as you felt them.',
+        )}
       </Small>
       <Scroll>
         <Cells>
@@ -84,7 +86,11 @@ export function GridEditor({ grid, unit, dotsOf, onChange }: Props) {
                     return (
                       <td key={column} data-own={heads > 0 || undefined}>
                         <input
-                          aria-label={`Shape ${name}, fat ${column}${heads > 0 ? `, ${heads} of yours` : ''}`}
+                          aria-label={say('Shape {name}, fat {column}{value}', {
+                            name,
+                            column,
+                            value: heads > 0 ? say(', {heads} of yours', { heads }) : '',
+                          })}
                           inputMode="decimal"
                           data-cell={`${r} ${c}`}
                           value={grid.cells[r]?.[c] ?? ''}

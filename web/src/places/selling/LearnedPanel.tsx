@@ -7,6 +7,8 @@ import { Panel, Small } from '../../parts/Panel';
 import { colour, space } from '../../theme/tokens';
 import { figureText } from '../../words/format';
 import { comparedText, FAT_GROUP_WORDS, habitText, killingOutText } from '../../words/results';
+import { say } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 /** What the results taught: killing-out, and how each grader sees beside the own hand. */
 export function LearnedPanel({ view }: { readonly view: ResultsView }) {
@@ -15,41 +17,51 @@ export function LearnedPanel({ view }: { readonly view: ResultsView }) {
   return (
     <>
       <Panel>
-        <h2>Killing-out</h2>
+        <h2>{say('Killing-out')}</h2>
         <p>{killingOutText(killingOut)}</p>
       </Panel>
       {graders.length > 0 ? (
         <Panel>
           <h2>
-            Graders and your hand{' '}
-            <How of="the graders">
-              <p>
-                The grader’s class less what was felt last before the sale, in thirds of a class; fat is carried on from
-                the feel to the day by how fast it is laid on. The range holds four times out of five.
-              </p>
-              <p>
-                Reckoned with is less than what was seen: from five head half of it is believed, from twenty four
-                fifths. From then on every estimate for that outlet moves by it.
-              </p>
-            </How>
+            <Said
+              text={'Graders and your hand <0/>'}
+              parts={{
+                0: (
+                  <How of={say('the graders')}>
+                    <p>
+                      {say(
+                        'The grader’s class less what was felt last before the sale, in thirds of a class; fat is carried on from the feel to the day by how fast it is laid on. The range holds four times out of five.',
+                      )}
+                    </p>
+                    <p>
+                      {say(
+                        'Reckoned with is less than what was seen: from five head half of it is believed, from twenty four fifths. From then on every estimate for that outlet moves by it.',
+                      )}
+                    </p>
+                  </How>
+                ),
+              }}
+            />
           </h2>
           {graders.map((g) => (
             <Grader key={`${g.outletId} ${g.breedGroup ?? ''}`} name={nameOf(g.outletId)} grader={g} />
           ))}
           {compared.map((c) => (
             <Small key={`${c.first} ${c.second}`} style={{ marginTop: 8 }}>
-              {nameOf(c.first)} against {nameOf(c.second)}:{' '}
-              {[
-                c.shape ? `shape, ${comparedText(c.shape, 'shape')}` : undefined,
-                c.fat ? `fat, ${comparedText(c.fat, 'fat')}` : undefined,
-              ]
-                .filter((text) => text !== undefined)
-                .join('; ')}
-              .
+              {say('{name} against {name2}: {list}.', {
+                name: nameOf(c.first),
+                name2: nameOf(c.second),
+                list: [
+                  c.shape ? say('shape, {compared}', { compared: comparedText(c.shape, 'shape') }) : undefined,
+                  c.fat ? say('fat, {compared}', { compared: comparedText(c.fat, 'fat') }) : undefined,
+                ]
+                  .filter((text) => text !== undefined)
+                  .join('; '),
+              })}
             </Small>
           ))}
           <LinkButton as={Link} to="/selling/feel" style={{ marginTop: 12 }}>
-            What each class feels like
+            {say('What each class feels like')}
           </LinkButton>
         </Panel>
       ) : null}
@@ -62,10 +74,10 @@ function Grader({ name, grader }: { readonly name: string; readonly grader: Grad
     <Seen>
       <b>
         {name}
-        {grader.breedGroup ? `, ${FAT_GROUP_WORDS[grader.breedGroup]} to fatten` : ''}
+        {grader.breedGroup ? say(', {fat} to fatten', { fat: FAT_GROUP_WORDS[grader.breedGroup] }) : ''}
       </b>
-      <Habit label="Shape" habit={grader.shape} of="shape" />
-      <Habit label="Fat" habit={grader.fat} of="fat" />
+      <Habit label={say('Shape')} habit={grader.shape} of="shape" />
+      <Habit label={say('Fat')} habit={grader.fat} of="fat" />
     </Seen>
   );
 }
@@ -89,7 +101,7 @@ function Habit({
     <div>
       <Small>
         {label}: {habitText(habit, of)}
-        {mean === null ? '' : `. Reckoned with: ${figureText(Math.abs(used), 1)}`}
+        {mean === null ? '' : say('. Reckoned with: {figure}', { figure: figureText(Math.abs(used), 1) })}
       </Small>
       {mean === null ? null : (
         <svg viewBox={`${-REACH - 0.2} -0.5 ${2 * REACH + 0.4} 1`} aria-hidden="true">

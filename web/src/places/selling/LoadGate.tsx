@@ -6,6 +6,7 @@ import { Field } from '../../parts/Field';
 import { NotePanel, Panel, Row } from '../../parts/Panel';
 import { Readers } from '../../shared/readers/Readers';
 import type { LoadAtHand } from './useLoad';
+import { say } from '@yaylak/contract';
 
 /** At the ramp: a number typed, or read by the stick, goes aboard or is put on. One that is not taken stays typed. */
 export function LoadGate({ on, atHand }: { readonly on: string; readonly atHand: LoadAtHand }) {
@@ -14,7 +15,7 @@ export function LoadGate({ on, atHand }: { readonly on: string; readonly atHand:
   const input = useRef<HTMLInputElement>(null);
   useReadings({
     onNumber: (digits) => void take(digits),
-    onBadNumber: (text) => refuse(`“${text}” is not a whole number. Read it again.`),
+    onBadNumber: (text) => refuse(say('“{text}” is not a whole number. Read it again.', { text })),
     onWeight: () => undefined,
   });
   const submit = (event: FormEvent): void => {
@@ -30,15 +31,20 @@ export function LoadGate({ on, atHand }: { readonly on: string; readonly atHand:
       <form onSubmit={submit}>
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
           <Field
-            label="Number, typed or read"
+            label={say('Number, typed or read')}
             value={typed}
             onChange={setTyped}
             inputRef={input}
-            hint="On the load already: it goes aboard. Else it is put on."
+            hint={say('On the load already: it goes aboard. Else it is put on.')}
           />
-          <Button type="submit">Take it</Button>
+          <Button type="submit">{say('Take it')}</Button>
           <Readers />
-          <Field label="Goes on" type="date" value={on} onChange={(day) => (day === '' ? undefined : void goOn(day))} />
+          <Field
+            label={say('Goes on')}
+            type="date"
+            value={on}
+            onChange={(day) => (day === '' ? undefined : void goOn(day))}
+          />
         </Row>
       </form>
       {said ? (

@@ -1,4 +1,4 @@
-import { loadCheckText, type PlannedLoadView } from '@yaylak/contract';
+import { loadCheckText, type PlannedLoadView, say } from '@yaylak/contract';
 import type { Species } from '@yaylak/core';
 import { DenseTable, Frame } from '../../parts/Beside';
 import { Button } from '../../parts/Button';
@@ -20,17 +20,17 @@ export function LoadHeads({ load: { heads, facts, isGone }, species, atHand }: P
   const aboard = new Set(facts.aboard ?? []);
   return (
     <Frame>
-      <DenseTable aria-label={isGone ? 'Who went' : 'On the load'}>
+      <DenseTable aria-label={isGone ? say('Who went') : say('On the load')}>
         <thead>
           <tr>
-            <th>Animal</th>
-            <th data-figure>Last weight</th>
+            <th>{say('Animal')}</th>
+            <th data-figure>{say('Last weight')}</th>
             {isGone ? (
               <th />
             ) : (
               <>
-                <th style={{ paddingLeft: 24 }}>What to know</th>
-                <th>Aboard</th>
+                <th style={{ paddingLeft: 24 }}>{say('What to know')}</th>
+                <th>{say('Aboard')}</th>
                 <th />
               </>
             )}
@@ -53,19 +53,19 @@ export function LoadHeads({ load: { heads, facts, isGone }, species, atHand }: P
                   <td style={{ paddingLeft: 24 }}>
                     {checks.map((c) => (
                       <p key={c.code}>
-                        {c.isStop ? <b>Stays here. </b> : null}
+                        {c.isStop ? <b>{say('Stays here.')} </b> : null}
                         {loadCheckText(c)}
                       </p>
                     ))}
                   </td>
-                  <td>{aboard.has(tag.animalId) ? 'aboard' : ''}</td>
+                  <td>{aboard.has(tag.animalId) ? say('aboard') : ''}</td>
                   <td>
                     <Button
                       kind="quiet"
-                      aria-label={`Take ${tag.text} off the load`}
+                      aria-label={say('Take {text} off the load', { text: tag.text })}
                       onPress={() => void atHand.takeOff(tag.animalId, tag.text)}
                     >
-                      Remove
+                      {say('Remove')}
                     </Button>
                   </td>
                 </>

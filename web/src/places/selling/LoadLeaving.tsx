@@ -7,9 +7,10 @@ import { loadsQuery } from '../../api/selling';
 import { AskButton } from '../../parts/AskButton';
 import { Button } from '../../parts/Button';
 import { Row, Small } from '../../parts/Panel';
-import { countText } from '../../words/format';
+
 import { LoadSheet } from './LoadSheet';
 import type { LoadAtHand } from './useLoad';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly load: PlannedLoadView;
@@ -37,23 +38,25 @@ export function LoadLeaving({ load: { heads, facts }, outlet, atHand }: Props) {
           isDisabled={ready.length === 0 || stopped.length > 0}
           onPress={() => setLeaving(isPart ? aboard : heads)}
         >
-          {isPart ? aboardText(aboard.length) : 'The load leaves…'}
+          {isPart ? aboardText(aboard.length) : say('The load leaves…')}
         </Button>
         {isPart ? (
           <Button isDisabled={heads.some(mayNotGo)} onPress={() => setLeaving(heads)}>
-            All {heads.length} leave…
+            {say('All {n} leave…', { n: heads.length })}
           </Button>
         ) : null}
         {stopped.length > 0 ? (
           <Small role="status">
-            {countText(stopped.length, 'head', 'head')} on it may not go. Remove {stopped.length === 1 ? 'it' : 'them'}{' '}
-            first.
+            {say(
+              '{n} {n, plural, one {head} other {head}} on it may not go. Remove {n, plural, one {it} other {them}} first.',
+              { n: stopped.length },
+            )}
           </Small>
         ) : null}
         <AskButton
           kind="quiet"
-          label="Give the load up"
-          ask="Give it up? The animals stay as they are."
+          label={say('Give the load up')}
+          ask={say('Give it up? The animals stay as they are.')}
           onConfirm={() =>
             void atHand.giveUp().then((isGivenUp) => isGivenUp && navigate(`/selling?species=${species}`))
           }
@@ -78,4 +81,5 @@ export function LoadLeaving({ load: { heads, facts }, outlet, atHand }: Props) {
 }
 
 const mayNotGo = ({ checks }: LoadHeadView): boolean => checks.some((c) => c.isStop);
-const aboardText = (count: number): string => (count === 1 ? 'The one aboard leaves…' : `The ${count} aboard leave…`);
+const aboardText = (count: number): string =>
+  count === 1 ? say('The one aboard leaves…') : say('The {count} aboard leave…', { count });

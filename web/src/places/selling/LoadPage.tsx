@@ -8,11 +8,13 @@ import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { NotePanel } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
-import { countText, fullDate } from '../../words/format';
+import { fullDate } from '../../words/format';
 import { LoadGate } from './LoadGate';
 import { LoadHeads } from './LoadHeads';
 import { LoadLeaving } from './LoadLeaving';
 import { useLoad } from './useLoad';
+import { say } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 /** One load: who is on it, who may not go, and who is aboard already. */
 export function LoadPage() {
@@ -22,7 +24,7 @@ export function LoadPage() {
   const outlet = outlets?.find((o) => o.id === load?.facts.outletId);
   if (!load || !outlet)
     return (
-      <Page title="A load">
+      <Page title={say('A load')}>
         {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={8} />}
       </Page>
     );
@@ -43,18 +45,18 @@ function Load({ load, outlet }: Props) {
   const ids = heads.map((h) => h.tag.animalId).join(',');
   return (
     <Page
-      title={`Load for ${name}`}
+      title={say('Load for {name}', { name })}
       lead={leadText(load, holding?.today ?? '')}
       actions={
         <>
           <LinkButton as={Link} to={back ?? `/selling?species=${species}`}>
-            Who is ready
+            {say('Who is ready')}
           </LinkButton>
           <LinkButton as={Link} to={`/selling/list?ids=${ids}&for=${encodeURIComponent(name)}&on=${facts.on}`}>
-            Load list
+            {say('Load list')}
           </LinkButton>
           <LinkButton as={Link} to={`/selling/sheet?ids=${ids}`}>
-            Sale sheet
+            {say('Sale sheet')}
           </LinkButton>
         </>
       }
@@ -70,10 +72,16 @@ function Load({ load, outlet }: Props) {
 const WhatNext = ({ outlet: { facts } }: Pick<Props, 'outlet'>) => (
   <NotePanel $tone="moss">
     <p>
-      It has left. What it brought is shown under <Link to={`/selling/results?species=${facts.species}`}>sales</Link>
+      <Said
+        text={'It has left. What it brought is shown under <0>sales</0>'}
+        parts={{ 0: <Link to={`/selling/results?species=${facts.species}`} /> }}
+      />
       {isPaidDead(facts.payBy) ? (
         <>
-          , once <Link to="/holding/files?of=carcasses">its kill sheet is read</Link>
+          <Said
+            text={', once <0>its kill sheet is read</0>'}
+            parts={{ 0: <Link to="/holding/files?of=carcasses" /> }}
+          />
         </>
       ) : null}
       .
@@ -82,8 +90,8 @@ const WhatNext = ({ outlet: { facts } }: Pick<Props, 'outlet'>) => (
 );
 
 function leadText({ heads, facts, isGone }: PlannedLoadView, today: string): string {
-  if (isGone) return `${countText(heads.length, 'head has', 'head have')} left.`;
+  if (isGone) return say('{n} {n, plural, one {head has} other {head have}} left.', { n: heads.length });
   const aboard = facts.aboard?.length ?? 0;
-  const when = `${facts.on < today ? 'Was to go on' : 'Goes on'} ${fullDate(facts.on)}`;
-  return `${when}: ${countText(heads.length, 'head', 'head')}${aboard > 0 ? `, ${aboard} aboard` : ''}.`;
+  const when = `${facts.on < today ? say('Was to go on') : say('Goes on')} ${fullDate(facts.on)}`;
+  return `${when}: ${say('{n} {n, plural, one {head} other {head}}', { n: heads.length })}${aboard > 0 ? say(', {aboard} aboard', { aboard }) : ''}.`;
 }

@@ -9,7 +9,7 @@ import { LinkButton } from '../../parts/LinkButton';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { countText, fullDate, moneyText, weightText } from '../../words/format';
+import { fullDate, moneyText, weightText } from '../../words/format';
 import {
   againstExpected,
   DIFFERENCE_PARTS,
@@ -20,6 +20,7 @@ import {
   type DifferencePart,
 } from '../../words/results';
 import { useWeightUnit } from '../../words/useHolding';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly load: LoadView;
@@ -41,8 +42,8 @@ export function LoadPanel({ load, species, name, currency, startsOpen, onType }:
         <div style={{ marginRight: 'auto' }}>
           <h2>{name}</h2>
           <Small>
-            {fullDate(on)}, {countText(heads.length, 'head', 'head')}
-            {waiting > 0 ? `; nothing came back of ${waiting} yet` : ''}
+            {fullDate(on)}, {say('{n} {n, plural, one {head} other {head}}', { n: heads.length })}
+            {waiting > 0 ? say('; nothing came back of {waiting} yet', { waiting }) : ''}
           </Small>
         </div>
         {compared > 0 ? (
@@ -52,15 +53,19 @@ export function LoadPanel({ load, species, name, currency, startsOpen, onType }:
           </Brought>
         ) : null}
         <LinkButton as={Link} to={`/selling/sheet?ids=${heads.map((h) => h.tag.animalId).join(',')}`}>
-          Sale sheet
+          {say('Sale sheet')}
         </LinkButton>
         <Button
           kind="quiet"
           aria-expanded={isOpen}
-          aria-label={`${isOpen ? 'Hide' : 'Show'} the animals of ${name}, ${fullDate(on)}`}
+          aria-label={say('{value} the animals of {name}, {date}', {
+            value: isOpen ? say('Hide') : say('Show'),
+            name,
+            date: fullDate(on),
+          })}
           onPress={() => setOpen(!isOpen)}
         >
-          {isOpen ? 'Hide animals' : 'Show animals'}
+          {isOpen ? say('Hide animals') : say('Show animals')}
         </Button>
       </Row>
       {compared > 0 ? <Parts heads={heads} currency={currency} /> : null}
@@ -111,21 +116,21 @@ function Heads({ heads, species, currency, name, onType }: HeadsProps) {
   const isDead = heads.some((h) => h.how === 'slaughtered');
   return (
     <Frame style={{ marginTop: 12 }}>
-      <DenseTable aria-label={`Heads for ${name}`}>
+      <DenseTable aria-label={say('Heads for {name}', { name })}>
         <thead>
           <tr>
-            <th>Animal</th>
-            <th data-figure>Alive</th>
+            <th>{say('Animal')}</th>
+            <th data-figure>{say('Alive')}</th>
             {isDead ? (
               <>
-                <th data-figure>Carcass</th>
-                <th>Class</th>
+                <th data-figure>{say('Carcass')}</th>
+                <th>{say('Class')}</th>
               </>
             ) : null}
-            <th data-figure>Expected</th>
-            <th data-figure>In the hand</th>
-            <th data-figure>More, less</th>
-            <th>Mostly by</th>
+            <th data-figure>{say('Expected')}</th>
+            <th data-figure>{say('In the hand')}</th>
+            <th data-figure>{say('More, less')}</th>
+            <th>{say('Mostly by')}</th>
           </tr>
         </thead>
         <tbody>
@@ -144,8 +149,12 @@ function Heads({ heads, species, currency, name, onType }: HeadsProps) {
                       {carcass ? (
                         weightText(carcass.kg, unit, species)
                       ) : (
-                        <Button kind="quiet" aria-label={`Type the result of ${h.tag.text}`} onPress={() => onType(h)}>
-                          Type it
+                        <Button
+                          kind="quiet"
+                          aria-label={say('Type the result of {text}', { text: h.tag.text })}
+                          onPress={() => onType(h)}
+                        >
+                          {say('Type it')}
                         </Button>
                       )}
                     </td>
@@ -155,7 +164,7 @@ function Heads({ heads, species, currency, name, onType }: HeadsProps) {
                 <td data-figure>{d ? moneyText(d.expectedMinor, currency) : ''}</td>
                 <td data-figure>{d ? moneyText(d.paidMinor, currency) : ''}</td>
                 <td data-figure>{d ? signedMoney(d.paidMinor - d.expectedMinor) : ''}</td>
-                <td>{most ? PART_WORDS[most] : h.priceMinor === null ? 'no price yet' : ''}</td>
+                <td>{most ? PART_WORDS[most] : h.priceMinor === null ? say('no price yet') : ''}</td>
               </tr>
             );
           })}

@@ -1,4 +1,4 @@
-import { DepartureEntry, type OutletView, type TagView } from '@yaylak/contract';
+import { DepartureEntry, type OutletView, type TagView, say } from '@yaylak/contract';
 import { fromKg, isPaidDead, readMoney, scaleUnit, toKg, tripShares, type ScaleUnit, type Species } from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { FieldRow } from '../../parts/form/FieldRow';
@@ -11,7 +11,7 @@ import { NotePanel, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
-import { countText } from '../../words/format';
+
 import { figureTyped, minorTyped, moneyFaults } from '../../words/typed';
 import { useWeightUnit } from '../../words/useHolding';
 
@@ -66,45 +66,52 @@ export function LoadSheet({ outlet, rows, behind, species, today, currency, onCl
       ...moneyFaults({ haulage }),
       ...unread({ kg, price }),
     }),
-    words: { on: 'Enter the day they left.', kg: 'A weight over 0.', priceMinor: 'A price of 0 or more.' },
+    words: {
+      on: say('Enter the day they left.'),
+      kg: say('A weight over 0.'),
+      priceMinor: say('A price of 0 or more.'),
+    },
   });
-  const many = countText(rows.length, 'head', 'head');
+  const many = say('{n} {n, plural, one {head} other {head}}', { n: rows.length });
   return (
-    <Sheet title={`A load for ${name}`} isOpen onClose={onClose} width={640}>
+    <Sheet title={say('A load for {name}', { name })} isOpen onClose={onClose} width={640}>
       <SendForm
         form={form}
-        send={(typed) => write(draftsOf(typed), `${many} left for ${name}`)}
+        send={(typed) => write(draftsOf(typed), say('{many} left for {name}', { many, name }))}
         onDone={onClose}
-        submit={`The load of ${rows.length} has left`}
+        submit={say('The load of {n} has left', { n: rows.length })}
       >
         <NotePanel $tone="weld">
           <p>
-            Look at each once more: not lame, not near birth, old enough to travel. Fitness to travel and papers: your
-            vet and the local rules decide.
+            {say(
+              'Look at each once more: not lame, not near birth, old enough to travel. Fitness to travel and papers: your vet and the local rules decide.',
+            )}
           </p>
         </NotePanel>
         {behind.length > 0 ? (
           <p>
-            {countText(behind.length, 'is', 'are')} not aboard and {behind.length === 1 ? 'stays' : 'stay'} here:{' '}
-            {behind.map((t) => t.text).join(', ')}.
+            {say(
+              '{n} {n, plural, one {is} other {are}} not aboard and {n, plural, one {stays} other {stay}} here: {list}.',
+              { n: behind.length, list: behind.map((t) => t.text).join(', ') },
+            )}
           </p>
         ) : null}
         <FieldRow $gap={3}>
-          <FormField name="on" label="Left on" type="date" />
+          <FormField name="on" label={say('Left on')} type="date" />
           <FormField
             name="haulage"
-            label={`Haulage of the load, ${currency}`}
+            label={say('Haulage of the load, {currency}', { currency })}
             inputMode="decimal"
-            hint="each head bears its part"
+            hint={say('each head bears its part')}
             style={{ width: 150 }}
           />
         </FieldRow>
         <LineTable>
           <thead>
             <tr>
-              <th>Animal</th>
-              <th>Weight for the sale, {unit}</th>
-              <th>Paid, {currency}</th>
+              <th>{say('Animal')}</th>
+              <th>{say('Weight for the sale, {unit}', { unit })}</th>
+              <th>{say('Paid, {currency}', { currency })}</th>
             </tr>
           </thead>
           <tbody>
@@ -115,16 +122,16 @@ export function LoadSheet({ outlet, rows, behind, species, today, currency, onCl
                 </td>
                 <td>
                   <FormField
-                    name={`kg.${tag.animalId}`}
-                    label={`Weight of ${tag.text}, ${unit}`}
+                    name={say('kg.{animalId}', { animalId: tag.animalId })}
+                    label={say('Weight of {text}, {unit}', { text: tag.text, unit })}
                     isLabelHidden
                     inputMode="decimal"
                   />
                 </td>
                 <td>
                   <FormField
-                    name={`price.${tag.animalId}`}
-                    label={`Paid for ${tag.text}, ${currency}`}
+                    name={say('price.{animalId}', { animalId: tag.animalId })}
+                    label={say('Paid for {text}, {currency}', { text: tag.text, currency })}
                     isLabelHidden
                     inputMode="decimal"
                   />
@@ -134,10 +141,12 @@ export function LoadSheet({ outlet, rows, behind, species, today, currency, onCl
           </tbody>
         </LineTable>
         <Small>
-          Weight and price may stay empty.{' '}
-          {how === 'slaughtered'
-            ? 'Nothing under withdrawal leaves for slaughter; the book refuses it.'
-            : 'One under withdrawal is sold from its own page, where the buyer is told.'}
+          {say('Weight and price may stay empty. {value}', {
+            value:
+              how === 'slaughtered'
+                ? say('Nothing under withdrawal leaves for slaughter; the book refuses it.')
+                : say('One under withdrawal is sold from its own page, where the buyer is told.'),
+          })}
         </Small>
       </SendForm>
     </Sheet>
@@ -156,7 +165,8 @@ function unread(typed: Pick<Typed, 'kg' | 'price'>): Against {
   for (const [list, texts] of Object.entries(typed))
     for (const [animalId, text] of Object.entries(texts as Record<string, string | undefined>)) {
       if ((text ?? '').trim() === '') continue;
-      if (!(figureTyped(text ?? '') > 0)) against[`${list}.${animalId}`] = `“${text ?? ''}”: type a figure over 0.`;
+      if (!(figureTyped(text ?? '') > 0))
+        against[`${list}.${animalId}`] = say('“{n}”: type a figure over 0.', { n: text ?? '' });
     }
   return against;
 }

@@ -4,7 +4,8 @@ import { loadsQuery } from '../../api/selling';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Small } from '../../parts/Panel';
 import { RowLink } from '../../parts/RowLink';
-import { countText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/format';
+import { say } from '@yaylak/contract';
 
 /** Loads that are planned for these outlets, the next first. */
 export function LoadsPanel({ outlets }: { readonly outlets: readonly OutletView[] }) {
@@ -13,7 +14,7 @@ export function LoadsPanel({ outlets }: { readonly outlets: readonly OutletView[
   if (loads.length === 0) return null;
   return (
     <Panel>
-      <h2>Loads planned</h2>
+      <h2>{say('Loads planned')}</h2>
       <LineTable>
         <tbody>
           {loads.map(({ id, facts, heads }) => {
@@ -26,8 +27,8 @@ export function LoadsPanel({ outlets }: { readonly outlets: readonly OutletView[
                     {outlets.find((o) => o.id === facts.outletId)?.facts.name}
                   </RowLink>
                   <Small>
-                    {countText(heads.length, 'head', 'head')}
-                    {stopped > 0 ? `, ${stopped} may not go` : ''}
+                    {say('{n} {n, plural, one {head} other {head}}', { n: heads.length })}
+                    {stopped > 0 ? say(', {stopped} may not go', { stopped }) : ''}
                   </Small>
                 </td>
               </tr>

@@ -4,6 +4,7 @@ import { Panel, Small } from '../../parts/Panel';
 import { colour } from '../../theme/tokens';
 import { figureText } from '../../words/format';
 import { marginRowName } from '../../words/margins';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly view: MarginsView;
@@ -35,8 +36,12 @@ export function MarginsChart({ view, currency }: Props) {
     .join('; ');
   return (
     <Panel>
-      <h2>Left per head, {currency}</h2>
-      <div role="img" aria-label={`Left per head, ${currency}. ${words}`} style={{ height: ROW_HEIGHT, marginTop: 8 }}>
+      <h2>{say('Left per head, {currency}', { currency })}</h2>
+      <div
+        role="img"
+        aria-label={say('Left per head, {currency}. {words}', { currency, words })}
+        style={{ height: ROW_HEIGHT, marginTop: 8 }}
+      >
         <ResponsiveContainer width="100%" height="100%">
           <BarChart data={data} margin={{ top: 18, right: 8, bottom: 0, left: -8 }} barGap={2}>
             <XAxis
@@ -71,9 +76,11 @@ export function MarginsChart({ view, currency }: Props) {
       </div>
       <Small>
         {years.length > 1
-          ? `From left to right: ${years.join(', ')}; the newest in dark.`
-          : `All of ${years[0] ?? ''}.`}
-        {view.rows.length > rows.length ? ` The ${rows.length} with most head; the others are in the table.` : ''}
+          ? say('From left to right: {list}; the newest in dark.', { list: years.join(', ') })
+          : say('All of {n}.', { n: years[0] ?? '' })}
+        {view.rows.length > rows.length
+          ? ` ${say('The {n} with most head; the others are in the table.', { n: rows.length })}`
+          : ''}
       </Small>
     </Panel>
   );

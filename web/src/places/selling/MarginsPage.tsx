@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { MARGINS_BY, type MarginsBy, type MarginsView } from '@yaylak/contract';
-import { SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { MARGINS_BY, type MarginsBy, type MarginsView, say, SPECIES_WORDS } from '@yaylak/contract';
+import { SPECIES } from '@yaylak/core';
 import { Link, useSearchParams } from 'react-router';
 import { holdingQuery, todayQuery } from '../../api/queries';
 import { marginsQuery } from '../../api/selling';
@@ -9,7 +9,7 @@ import { Choice } from '../../parts/Field';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Empty, Failed, Loading } from '../../parts/States';
-import { countText, moneyText } from '../../words/format';
+import { moneyText } from '../../words/format';
 import { BY_WORDS } from '../../words/margins';
 import { useFirstSpecies } from '../../words/useHolding';
 import { MarginsChart } from './MarginsChart';
@@ -32,27 +32,27 @@ export function MarginsPage() {
     setParams({ species, by, ...(year === undefined ? {} : { year: String(year) }), ...change });
   return (
     <Page
-      title="What was left per head?"
+      title={say('What was left per head?')}
       lead={data && year !== undefined ? leadText(data, year, currency) : undefined}
       actions={
         <>
           <Choice
-            label="Species"
+            label={say('Species')}
             isLabelHidden
             value={species}
             options={(kept.length > 0 ? kept : SPECIES).map((s) => [s, SPECIES_WORDS[s].name])}
             onChange={(next) => setParams({ species: next, by })}
           />
           <Choice
-            label="By"
+            label={say('By')}
             isLabelHidden
             value={by}
-            options={MARGINS_BY.map((b) => [b, `by ${BY_WORDS[b]}`])}
+            options={MARGINS_BY.map((b) => [b, say('by {by}', { by: BY_WORDS[b] })])}
             onChange={(next) => choose({ by: next })}
           />
           {data && year !== undefined && data.years.length > 1 ? (
             <Choice
-              label="Year"
+              label={say('Year')}
               isLabelHidden
               value={String(year)}
               options={data.years.map((y) => [String(y), String(y)])}
@@ -60,9 +60,11 @@ export function MarginsPage() {
             />
           ) : null}
           <LinkButton as={Link} to={`/selling/results?species=${species}`}>
-            Against what was expected
+            {say('Against what was expected')}
           </LinkButton>
-          {data && data.rows.length > 0 ? <Button onPress={() => marginsFile(data, currency)}>As CSV</Button> : null}
+          {data && data.rows.length > 0 ? (
+            <Button onPress={() => marginsFile(data, currency)}>{say('As CSV')}</Button>
+          ) : null}
         </>
       }
     >
@@ -73,9 +75,10 @@ export function MarginsPage() {
           <Loading rows={8} />
         )
       ) : year === undefined || data.rows.length === 0 ? (
-        <Empty title={`Nothing was paid for ${SPECIES_WORDS[species].plural} yet`}>
-          Once animals have left with a price, or their kill sheet was read, what each left after haulage, charges,
-          feed, remedies and purchase is shown here.
+        <Empty title={say('Nothing was paid for {plural} yet', { plural: SPECIES_WORDS[species].plural })}>
+          {say(
+            'Once animals have left with a price, or their kill sheet was read, what each left after haulage, charges, feed, remedies and purchase is shown here.',
+          )}
         </Empty>
       ) : (
         <>
@@ -93,8 +96,21 @@ function leadText({ all, unpaid }: MarginsView, year: number, currency: string):
   const without = unpaid.find((y) => y.year === year)?.heads ?? 0;
   return [
     now
-      ? `${year}: ${countText(now.heads, 'head', 'head')} sold, ${moneyText(now.leftMinor, currency)} each after costs${before ? `; in ${before.year} it was ${moneyText(before.leftMinor, currency)}` : ''}.`
-      : `${year}: nothing was paid yet.`,
-    ...(without > 0 ? [`${countText(without, 'more was', 'more were')} sold without a price on record.`] : []),
+      ? say('{year}: {heads} {heads, plural, one {head} other {head}} sold, {money} each after costs{value}.', {
+          year,
+          heads: now.heads,
+          money: moneyText(now.leftMinor, currency),
+          value: before
+            ? say('; in {year} it was {money}', { year: before.year, money: moneyText(before.leftMinor, currency) })
+            : '',
+        })
+      : say('{year}: nothing was paid yet.', { year }),
+    ...(without > 0
+      ? [
+          say('{without} {without, plural, one {more was} other {more were}} sold without a price on record.', {
+            without,
+          }),
+        ]
+      : []),
   ].join(' ');
 }

@@ -7,6 +7,7 @@ import { Panel, Small } from '../../parts/Panel';
 import { space } from '../../theme/tokens';
 import { figureText } from '../../words/format';
 import { BY_WORDS, marginRowName, OFF, OFF_WORDS } from '../../words/margins';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly view: MarginsView;
@@ -25,25 +26,23 @@ export function MarginsTable({ view, year, currency }: Props) {
   const by = BY_WORDS[view.by];
   return (
     <Panel>
-      <h2>
-        {year}, {currency} per head by {by}
-      </h2>
-      <Frame tabIndex={0} role="region" aria-label={`${year} by ${by}`} style={{ margin: '8px 0' }}>
+      <h2>{say('{year}, {currency} per head by {by}', { year, currency, by })}</h2>
+      <Frame tabIndex={0} role="region" aria-label={say('{year} by {by}', { year, by })} style={{ margin: '8px 0' }}>
         <Table>
           <thead>
             <tr>
               <th scope="col">{by.charAt(0).toUpperCase() + by.slice(1)}</th>
-              <th scope="col">Head</th>
-              <th scope="col">Price</th>
+              <th scope="col">{say('Head')}</th>
+              <th scope="col">{say('Price')}</th>
               {OFF.map((of) => (
                 <th key={of} scope="col">
                   {OFF_WORDS[of]}
                 </th>
               ))}
-              <th scope="col">Left</th>
+              <th scope="col">{say('Left')}</th>
               {before.map((y) => (
                 <th key={y} scope="col">
-                  Left {y}
+                  {say('Left {y}', { y })}
                 </th>
               ))}
             </tr>
@@ -54,23 +53,22 @@ export function MarginsTable({ view, year, currency }: Props) {
             ))}
           </tbody>
           <tfoot>
-            <YearRow name="All" {...{ years: view.all, year, before }} />
+            <YearRow name={say('All')} {...{ years: view.all, year, before }} />
           </tfoot>
         </Table>
       </Frame>
       <Small>
         {noted ? notedText(noted) : ''}{' '}
-        <How of="What was left per head">
+        <How of={say('What was left per head')}>
           <p>
-            The price paid, less its share of the trip (the outlet’s haulage over all that went that day), charges
-            (commission and what the outlet takes a head, or what the kill sheet says was taken off), feed, remedies and
-            what it was bought for.
+            {say(
+              'The price paid, less its share of the trip (the outlet’s haulage over all that went that day), charges (commission and what the outlet takes a head, or what the kill sheet says was taken off), feed, remedies and what it was bought for.',
+            )}
           </p>
           <p>
-            Feed is what feed notes say of it, and its share of what its dam and the litter ate. Remedies are reckoned
-            by what was paid for their batch on the shelf. What was not noted counts as nothing: the true figure is
-            lower there. Pasture, work and the dam’s keep are not in it; one that was bought to breed from bears its
-            whole price when it is sold.
+            {say(
+              'Feed is what feed notes say of it, and its share of what its dam and the litter ate. Remedies are reckoned by what was paid for their batch on the shelf. What was not noted counts as nothing: the true figure is lower there. Pasture, work and the dam’s keep are not in it; one that was bought to breed from bears its whole price when it is sold.',
+            )}
           </p>
         </How>
       </Small>
@@ -79,8 +77,16 @@ export function MarginsTable({ view, year, currency }: Props) {
 }
 
 function notedText({ heads, noted }: YearMarginView): string {
-  const of = (count: number, what: string): string => `${what} of ${count === heads ? 'all' : `${count} of ${heads}`}`;
-  return `On record: ${of(noted.feedMinor, 'feed')}, ${of(noted.remediesMinor, 'priced remedies')}, ${of(noted.purchaseMinor, 'a purchase price')}.`;
+  const of = (count: number, what: string): string =>
+    say('{what} of {value}', {
+      what,
+      value: count === heads ? say('all') : say('{count} of {heads}', { count, heads }),
+    });
+  return say('On record: {of}, {of2}, {of3}.', {
+    of: of(noted.feedMinor, 'feed'),
+    of2: of(noted.remediesMinor, say('priced remedies')),
+    of3: of(noted.purchaseMinor, say('a purchase price')),
+  });
 }
 
 interface RowProps {

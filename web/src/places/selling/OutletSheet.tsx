@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { OutletFacts, type OutletView, type SaleRow } from '@yaylak/contract';
+import { OutletFacts, type OutletView, type SaleRow, say } from '@yaylak/contract';
 import { cellOf, isPaidByHead, isPaidDead, PAY_WAYS, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
@@ -72,36 +72,36 @@ export function OutletSheet({ outlet, species, today, currency, rows, onClose }:
     if (refused.length > 0) return form.setError('root', { message: refused.join(' ') });
     onClose();
   });
-  const wanted = isPaidDead(draft.payBy) ? `carcass, ${unit}` : `alive, ${unit}`;
+  const wanted = isPaidDead(draft.payBy) ? say('carcass, {unit}', { unit }) : say('alive, {unit}', { unit });
   return (
-    <Sheet title={outlet ? outlet.facts.name : 'Add an outlet'} isOpen onClose={onClose} width={980}>
+    <Sheet title={outlet ? outlet.facts.name : say('Add an outlet')} isOpen onClose={onClose} width={980}>
       <SendForm
         form={form}
         send={(typed) => save(typed)}
         onDone={onClose}
-        submit="Save the outlet"
+        submit={say('Save the outlet')}
         more={
           outlet ? (
             <Button onPress={() => void turn()} isDisabled={form.formState.isSubmitting}>
-              {outlet.isClosed ? 'We sell there again' : 'We no longer sell there'}
+              {outlet.isClosed ? say('We sell there again') : say('We no longer sell there')}
             </Button>
           ) : undefined
         }
       >
         <Grid>
-          <FormField name="name" label="Name" autoFocus />
-          <FormChoice name="species" label="Species" options={speciesOptions} />
-          <FormChoice name="payBy" label="Pays" options={PAY_WAYS.map((w) => [w, PAY_WORDS[w]])} />
+          <FormField name="name" label={say('Name')} autoFocus />
+          <FormChoice name="species" label={say('Species')} options={speciesOptions} />
+          <FormChoice name="payBy" label={say('Pays')} options={PAY_WAYS.map((w) => [w, PAY_WORDS[w]])} />
           {isPaidDead(draft.payBy) ? null : (
             <>
-              <FormField name="shrink" label="Lost before it is weighed, %" inputMode="decimal" />
-              <FormField name="commission" label="Commission, %" inputMode="decimal" />
+              <FormField name="shrink" label={say('Lost before it is weighed, %')} inputMode="decimal" />
+              <FormField name="commission" label={say('Commission, %')} inputMode="decimal" />
             </>
           )}
-          <FormField name="trip" label={`Haulage a trip, ${currency}`} inputMode="decimal" />
-          <FormField name="head" label={`Off each head, ${currency}`} inputMode="decimal" />
-          <FormField name="least" label="Heads at least" inputMode="numeric" />
-          <FormField name="most" label="Heads at most" inputMode="numeric" />
+          <FormField name="trip" label={say('Haulage a trip, {currency}', { currency })} inputMode="decimal" />
+          <FormField name="head" label={say('Off each head, {currency}', { currency })} inputMode="decimal" />
+          <FormField name="least" label={say('Heads at least')} inputMode="numeric" />
+          <FormField name="most" label={say('Heads at most')} inputMode="numeric" />
         </Grid>
         <Prices
           prices={draft.prices}
@@ -111,20 +111,20 @@ export function OutletSheet({ outlet, species, today, currency, rows, onClose }:
           rows={rows}
           onChange={(prices) => form.setValue('prices', prices as never, { shouldDirty: true })}
         />
-        <h3>What it wants</h3>
+        <h3>{say('What it wants')}</h3>
         <Grid>
-          <FormField name="fromKg" label={`From, ${wanted}`} inputMode="decimal" />
-          <FormField name="toKg" label={`To, ${wanted}`} inputMode="decimal" />
-          <FormField name="fromShape" label="Shape from" placeholder="O" />
-          <FormField name="toShape" label="Shape to" placeholder="E" />
-          <FormField name="fromFat" label="Fat from" placeholder="2-" />
-          <FormField name="toFat" label="Fat to" placeholder="3+" />
-          <FormField name="fromDays" label="Days old from" inputMode="numeric" />
-          <FormField name="toDays" label="Days old to" inputMode="numeric" />
-          <FormField name="leastChance" label="Ready when this sure, %" inputMode="numeric" />
+          <FormField name="fromKg" label={say('From, {wanted}', { wanted })} inputMode="decimal" />
+          <FormField name="toKg" label={say('To, {wanted}', { wanted })} inputMode="decimal" />
+          <FormField name="fromShape" label={say('Shape from')} placeholder="O" />
+          <FormField name="toShape" label={say('Shape to')} placeholder="E" />
+          <FormField name="fromFat" label={say('Fat from')} placeholder="2-" />
+          <FormField name="toFat" label={say('Fat to')} placeholder="3+" />
+          <FormField name="fromDays" label={say('Days old from')} inputMode="numeric" />
+          <FormField name="toDays" label={say('Days old to')} inputMode="numeric" />
+          <FormField name="leastChance" label={say('Ready when this sure, %')} inputMode="numeric" />
         </Grid>
-        <Row role="group" aria-label="Runs on">
-          <span>Runs on</span>
+        <Row role="group" aria-label={say('Runs on')}>
+          <span>{say('Runs on')}</span>
           {WEEKDAYS.map((name, i) => {
             const day = i + 1;
             const isIn = draft.weekdays.includes(day);
@@ -148,7 +148,7 @@ export function OutletSheet({ outlet, species, today, currency, rows, onClose }:
             );
           })}
         </Row>
-        <FormField name="note" label="Note" />
+        <FormField name="note" label={say('Note')} />
       </SendForm>
     </Sheet>
   );
@@ -175,14 +175,17 @@ function Prices({ prices, draft, today, currency, rows, onChange }: PricesProps)
   return (
     <>
       <Row style={{ justifyContent: 'space-between' }}>
-        <h3>Prices</h3>
+        <h3>{say('Prices')}</h3>
         <Row>
           {prices.length > 1 ? (
             <Choice
-              label="Price list"
+              label={say('Price list')}
               isLabelHidden
               value={String(at)}
-              options={prices.map((p, i) => [String(i), p.from === '' ? 'new' : `from ${fullDate(p.from)}`])}
+              options={prices.map((p, i) => [
+                String(i),
+                p.from === '' ? 'new' : say('from {date}', { date: fullDate(p.from) }),
+              ])}
               onChange={(i) => setAt(Number(i))}
             />
           ) : null}
@@ -192,21 +195,21 @@ function Prices({ prices, draft, today, currency, rows, onChange }: PricesProps)
               setAt(0);
             }}
           >
-            New prices
+            {say('New prices')}
           </Button>
         </Row>
       </Row>
       <Grid>
-        <Field label="Hold from" type="date" value={list.from} onChange={(from) => set({ from })} />
+        <Field label={say('Hold from')} type="date" value={list.from} onChange={(from) => set({ from })} />
         <Field
-          label={isPaidByHead(draft.payBy) ? `A head, ${currency}` : `A ${unit}, ${currency}`}
+          label={isPaidByHead(draft.payBy) ? say('A head, {currency}', { currency }) : `A ${unit}, ${currency}`}
           inputMode="decimal"
           value={list.base}
           onChange={(base) => set({ base })}
         />
         {isDead ? (
           <Field
-            label={`Paid up to, carcass ${unit}`}
+            label={say('Paid up to, carcass {unit}', { unit })}
             inputMode="decimal"
             value={list.upTo}
             onChange={(upTo) => set({ upTo })}
@@ -245,29 +248,34 @@ function Bands({
         return (
           <Row key={i} $gap={3}>
             <Field
-              label={`Carcass from, ${unit}`}
+              label={say('Carcass from, {unit}', { unit })}
               inputMode="decimal"
               value={band.from}
               onChange={(from) => set({ from })}
             />
-            <Field label={`to under, ${unit}`} inputMode="decimal" value={band.to} onChange={(to) => set({ to })} />
             <Field
-              label={`${currency} more or less a ${unit}`}
+              label={say('to under, {unit}', { unit })}
+              inputMode="decimal"
+              value={band.to}
+              onChange={(to) => set({ to })}
+            />
+            <Field
+              label={say('{currency} more or less a {unit}', { currency, unit })}
               inputMode="decimal"
               value={band.more}
               onChange={(more) => set({ more })}
             />
             <Button kind="quiet" onPress={() => onChange({ bands: list.bands.filter((_, k) => k !== i) })}>
-              Take out
+              {say('Take out')}
             </Button>
           </Row>
         );
       })}
       <Row>
         <Button kind="quiet" onPress={() => onChange({ bands: [...list.bands, { from: '', to: '', more: '' }] })}>
-          Add a weight band
+          {say('Add a weight band')}
         </Button>
-        {list.bands.length === 0 ? <Small>No weight bands: every kilogram is paid the same.</Small> : null}
+        {list.bands.length === 0 ? <Small>{say('No weight bands: every kilogram is paid the same.')}</Small> : null}
       </Row>
     </>
   );

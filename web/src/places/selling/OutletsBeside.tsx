@@ -5,6 +5,8 @@ import { How } from '../../parts/How';
 import { LineTable } from '../../parts/LineTable';
 import { Panel } from '../../parts/Panel';
 import { figureText, wholeMoney } from '../../words/format';
+import { say } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 interface Props {
   readonly view: SellingView;
@@ -25,22 +27,28 @@ export function OutletsBeside({ view, currency }: Props) {
   return (
     <Panel>
       <h2>
-        Side by side{' '}
-        <How of="the outlets side by side">
-          <p>
-            Each outlet by itself: the head that lie today in what it wants, what they bring there together with the
-            trip paid once, and how many of them should turn out to lie outside it, give or take the ordinary luck (one
-            SD). The split below weighs them against each other.
-          </p>
-        </How>
+        <Said
+          text={'Side by side <0/>'}
+          parts={{
+            0: (
+              <How of={say('the outlets side by side')}>
+                <p>
+                  {say(
+                    'Each outlet by itself: the head that lie today in what it wants, what they bring there together with the trip paid once, and how many of them should turn out to lie outside it, give or take the ordinary luck (one SD). The split below weighs them against each other.',
+                  )}
+                </p>
+              </How>
+            ),
+          }}
+        />
       </h2>
-      <Narrow aria-label="Outlets side by side">
+      <Narrow aria-label={say('Outlets side by side')}>
         <thead>
           <tr>
-            <th scope="col">Outlet</th>
-            <th scope="col">Fit</th>
-            <th scope="col">Bring, {currency}</th>
-            <th scope="col">May miss</th>
+            <th scope="col">{say('Outlet')}</th>
+            <th scope="col">{say('Fit')}</th>
+            <th scope="col">{say('Bring, {currency}', { currency })}</th>
+            <th scope="col">{say('May miss')}</th>
           </tr>
         </thead>
         <tbody>

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { OutletView } from '@yaylak/contract';
-import { isPaidByHead, SPECIES, SPECIES_WORDS, toKg, type Species } from '@yaylak/core';
+import { isPaidByHead, SPECIES, toKg, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import styled from 'styled-components';
@@ -17,6 +17,7 @@ import { fullDate, moneyText } from '../../words/format';
 import { PAY_WORDS, wantsText, WEEKDAYS } from '../../words/selling';
 import { useFirstSpecies, useWeightUnit } from '../../words/useHolding';
 import { OutletSheet } from './OutletSheet';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 /** Where the holding sells, and what is paid there now and was before. */
 export function OutletsPage() {
@@ -31,15 +32,17 @@ export function OutletsPage() {
   const today = holding?.today ?? '';
   return (
     <Page
-      title="Where do we sell, and what is paid there?"
-      lead="Your own markets, buyers and abattoirs; a new price is a list of its own day, so that old sales keep theirs."
+      title={say('Where do we sell, and what is paid there?')}
+      lead={say(
+        'Your own markets, buyers and abattoirs; a new price is a list of its own day, so that old sales keep theirs.',
+      )}
       actions={
         <>
           <LinkButton as={Link} to={`/selling?species=${species}`}>
-            Who is ready
+            {say('Who is ready')}
           </LinkButton>
           <Button kind="main" onPress={() => setOpen('new')} isDisabled={today === ''}>
-            Add an outlet
+            {say('Add an outlet')}
           </Button>
         </>
       }
@@ -51,11 +54,13 @@ export function OutletsPage() {
           <Loading rows={6} />
         )
       ) : data.length === 0 ? (
-        <Empty title="No outlet yet">
-          Add one with what it pays and wants. From then on Selling says who is ready for it and what each would bring.
+        <Empty title={say('No outlet yet')}>
+          {say(
+            'Add one with what it pays and wants. From then on Selling says who is ready for it and what each would bring.',
+          )}
         </Empty>
       ) : (
-        <List aria-label="Outlets">
+        <List aria-label={say('Outlets')}>
           {data.map((outlet) => (
             <Outlet
               key={outlet.id}
@@ -95,7 +100,7 @@ function Outlet({ outlet: { facts, isClosed }, today, currency, onEdit }: Outlet
   const before = lists.filter((p) => p !== now && p.from <= today);
   const priceText = (minor: number): string =>
     isPaidByHead(facts.payBy)
-      ? `${moneyText(minor, currency)} a head`
+      ? say('{money} a head', { money: moneyText(minor, currency) })
       : `${moneyText(minor * toKg(1, unit), currency)} a ${unit}`;
   return (
     <li data-closed={isClosed || undefined}>
@@ -103,21 +108,28 @@ function Outlet({ outlet: { facts, isClosed }, today, currency, onEdit }: Outlet
         <b>{facts.name}</b>
         <Small>
           {SPECIES_WORDS[facts.species].plural}, {PAY_WORDS[facts.payBy]}
-          {isClosed ? '; no longer used' : ''}
+          {isClosed ? say('; no longer used') : ''}
         </Small>
       </div>
       <div>
         {now ? (
           <b>
-            {facts.payBy === 'grid' && now.grid?.cellsAre === 'price' ? 'priced by its grid' : priceText(now.baseMinor)}
+            {facts.payBy === 'grid' && now.grid?.cellsAre === 'price'
+              ? say('priced by its grid')
+              : priceText(now.baseMinor)}
           </b>
         ) : (
-          <b>no price today</b>
+          <b>{say('no price today')}</b>
         )}
         <Small>
-          {now ? `since ${fullDate(now.from)}` : ''}
+          {now ? say('since {date}', { date: fullDate(now.from) }) : ''}
           {before[0]
-            ? `; before ${facts.payBy === 'grid' && before[0].grid?.cellsAre === 'price' ? 'another grid' : priceText(before[0].baseMinor)}`
+            ? say('; before {value}', {
+                value:
+                  facts.payBy === 'grid' && before[0].grid?.cellsAre === 'price'
+                    ? say('another grid')
+                    : priceText(before[0].baseMinor),
+              })
             : ''}
         </Small>
       </div>
@@ -125,17 +137,23 @@ function Outlet({ outlet: { facts, isClosed }, today, currency, onEdit }: Outlet
         <p>{wantsText(facts, unit)}</p>
         <Small>
           {[
-            ...(facts.tripMinor > 0 ? [`haulage ${moneyText(facts.tripMinor, currency)} a trip`] : []),
-            ...(facts.headMinor > 0 ? [`${moneyText(facts.headMinor, currency)} off a head`] : []),
-            ...(facts.commissionShare > 0 ? [`${Math.round(1000 * facts.commissionShare) / 10} % commission`] : []),
-            ...(facts.least > 1 ? [`at least ${facts.least}`] : []),
-            ...(facts.most === undefined ? [] : [`at most ${facts.most}`]),
+            ...(facts.tripMinor > 0
+              ? [say('haulage {money} a trip', { money: moneyText(facts.tripMinor, currency) })]
+              : []),
+            ...(facts.headMinor > 0
+              ? [say('{money} off a head', { money: moneyText(facts.headMinor, currency) })]
+              : []),
+            ...(facts.commissionShare > 0
+              ? [say('{n} % commission', { n: Math.round(1000 * facts.commissionShare) / 10 })]
+              : []),
+            ...(facts.least > 1 ? [say('at least {least}', { least: facts.least })] : []),
+            ...(facts.most === undefined ? [] : [say('at most {most}', { most: facts.most })]),
             ...(facts.weekdays.length > 0 ? [facts.weekdays.map((d) => WEEKDAYS[d - 1]).join(', ')] : []),
           ].join('; ')}
         </Small>
       </div>
-      <Button kind="quiet" aria-label={`Change ${facts.name}`} onPress={onEdit}>
-        Change
+      <Button kind="quiet" aria-label={say('Change {name}', { name: facts.name })} onPress={onEdit}>
+        {say('Change')}
       </Button>
     </li>
   );

@@ -11,9 +11,10 @@ import { Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { Failed, Loading } from '../../parts/States';
 import { colour } from '../../theme/tokens';
-import { countText, dailyUnit, dailyFigure, figureText, gainText, moneyText, shortDate } from '../../words/format';
+import { dailyUnit, dailyFigure, figureText, gainText, moneyText, shortDate } from '../../words/format';
 import { hangText, NO_DAY_WORDS } from '../../words/selling';
 import { useWeightUnit } from '../../words/useHolding';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly animalId: string;
@@ -26,7 +27,7 @@ interface Props {
 export function OutlookSheet({ animalId, name, currency, onClose }: Props) {
   const { data, error, refetch } = useQuery(saleAnimalQuery(animalId));
   return (
-    <Sheet title={`${name}: sell today, or later?`} isOpen onClose={onClose} width={760} isForLooking>
+    <Sheet title={say('{name}: sell today, or later?', { name })} isOpen onClose={onClose} width={760} isForLooking>
       {data ? (
         <Outlook view={data} currency={currency} />
       ) : error ? (
@@ -43,11 +44,11 @@ function Outlook({ view, currency }: { readonly view: SaleAnimalView; readonly c
   const [outletId, setOutletId] = useState(row.bestOutletId ?? outlets[0]?.id ?? '');
   const outlet = outlets.find((o) => o.id === outletId);
   const outlook = outlooks.find((o) => o.outletId === outletId);
-  if (!outlet || !outlook) return <p>Nothing is known of it yet: weigh it, and add an outlet.</p>;
+  if (!outlet || !outlook) return <p>{say('Nothing is known of it yet: weigh it, and add an outlet.')}</p>;
   return (
     <>
       <Choice
-        label="Outlet"
+        label={say('Outlet')}
         value={outletId}
         options={outlets.map((o) => [o.id, o.facts.name])}
         onChange={setOutletId}
@@ -56,14 +57,16 @@ function Outlook({ view, currency }: { readonly view: SaleAnimalView; readonly c
         <>
           <p>
             <b>{answerText(view, outlook, outlet, currency)}</b>{' '}
-            <How of="the worth by day">
+            <How of={say('the worth by day')}>
               <p>
-                What it brings on each day, over all weights and classes it may then have, less its keep until then. The
-                shaded days lose no more than a hundredth against the best.
+                {say(
+                  'What it brings on each day, over all weights and classes it may then have, less its keep until then. The shaded days lose no more than a hundredth against the best.',
+                )}
               </p>
               <p>
-                The range holds four times out of five: today’s weight, the gain, how fast it lays on fat and both
-                classes are drawn two thousand times. Haulage is not in it: a trip is paid once for all that go.
+                {say(
+                  'The range holds four times out of five: today’s weight, the gain, how fast it lays on fat and both classes are drawn two thousand times. Haulage is not in it: a trip is paid once for all that go.',
+                )}
               </p>
             </How>
           </p>
@@ -71,7 +74,11 @@ function Outlook({ view, currency }: { readonly view: SaleAnimalView; readonly c
         </>
       ) : (
         <p>
-          <b>There is no day for it here: {outlook.noDay === null ? 'no price' : NO_DAY_WORDS[outlook.noDay]}.</b>
+          <b>
+            {say('There is no day for it here: {value}.', {
+              value: outlook.noDay === null ? say('no price') : NO_DAY_WORDS[outlook.noDay],
+            })}
+          </b>
         </p>
       )}
       <Breakeven view={view} outlook={outlook} />
@@ -79,9 +86,9 @@ function Outlook({ view, currency }: { readonly view: SaleAnimalView; readonly c
         <LineTable>
           <thead>
             <tr>
-              <th>If</th>
-              <th>Best day</th>
-              <th>Brings, {currency}</th>
+              <th>{say('If')}</th>
+              <th>{say('Best day')}</th>
+              <th>{say('Brings, {currency}', { currency })}</th>
             </tr>
           </thead>
           <tbody>
@@ -94,7 +101,7 @@ function Outlook({ view, currency }: { readonly view: SaleAnimalView; readonly c
               ).map(([way, moved]) => (
                 <tr key={`${what} ${way}`}>
                   <td>{hangText(what, way)}</td>
-                  <td>{moved ? dayText(view, moved.bestIn) : 'no day'}</td>
+                  <td>{moved ? dayText(view, moved.bestIn) : say('no day')}</td>
                   <td>{moved ? figureText(moved.bestMinor / 100, 2) : ''}</td>
                 </tr>
               )),
@@ -119,12 +126,24 @@ function answerText(
   const { from, to } = shownRun(view, outletId, best.run);
   const when =
     from === 0 && to === 0
-      ? 'Today'
+      ? say('Today')
       : from === 0
-        ? `Any day to ${dayText(view, to)}`
-        : `From ${dayText(view, from)} to ${dayText(view, to)}`;
-  const sure = range ? ` (${figureText(range.low / 100, 0)} to ${figureText(range.high / 100, 0)})` : '';
-  return `${when} at ${facts.name}: ${moneyText(best.minor, currency)}${sure} on the best day, ${best.inDays === 0 ? 'today' : `in ${countText(best.inDays, 'day', 'days')}`}.${wantedText(view, facts.name, outletId)}`;
+        ? say('Any day to {date}', { date: dayText(view, to) })
+        : say('From {date} to {date2}', { date: dayText(view, from), date2: dayText(view, to) });
+  const sure = range
+    ? ` ${say('({figure} to {figure2})', { figure: figureText(range.low / 100, 0), figure2: figureText(range.high / 100, 0) })}`
+    : '';
+  return say('{when} at {name}: {money}{sure} on the best day, {value}.{wanted}', {
+    when,
+    name: facts.name,
+    money: moneyText(best.minor, currency),
+    sure,
+    value:
+      best.inDays === 0
+        ? say('today')
+        : say('in {inDays} {inDays, plural, one {day} other {days}}', { inDays: best.inDays }),
+    wanted: wantedText(view, facts.name, outletId),
+  });
 }
 
 /** The stretch as good as the best day, no longer than it is wanted; what comes before that is told in words. */
@@ -136,8 +155,9 @@ function shownRun(view: SaleAnimalView, outletId: string, run: DayRun): DayRun {
 /** From when it lies in what the outlet wants, where that is not today. */
 function wantedText(view: SaleAnimalView, name: string, outletId: string): string {
   const readiness = view.row.cells.find((c) => c.outletId === outletId)?.readiness;
-  if (readiness?.kind === 'in-days') return ` ${name} wants it from ${dayText(view, readiness.days)}.`;
-  return readiness?.kind === 'never' ? ` It never lies in what ${name} wants: ask first.` : '';
+  if (readiness?.kind === 'in-days')
+    return ` ${say('{name} wants it from {date}.', { name, date: dayText(view, readiness.days) })}`;
+  return readiness?.kind === 'never' ? ` ${say('It never lies in what {name} wants: ask first.', { name })}` : '';
 }
 
 function Worths({
@@ -152,7 +172,13 @@ function Worths({
   const data = outlook.margins.map((minor, day) => ({ day, money: minor === null ? null : minor / 100 }));
   const known = data.flatMap((d) => d.money ?? []);
   const run = outlook.best ? shownRun(view, outlook.outletId, outlook.best.run) : undefined;
-  const words = `Worth by day: ${figureText(known[0] ?? 0, 0)} ${currency} first, ${figureText(Math.max(...known), 0)} at best, ${figureText(known.at(-1) ?? 0, 0)} after ${data.length - 1} days`;
+  const words = say('Worth by day: {figure} {currency} first, {figure2} at best, {figure3} after {n} days', {
+    figure: figureText(known[0] ?? 0, 0),
+    currency,
+    figure2: figureText(Math.max(...known), 0),
+    figure3: figureText(known.at(-1) ?? 0, 0),
+    n: data.length - 1,
+  });
   return (
     <div role="img" aria-label={words} style={{ height: 220 }}>
       <ResponsiveContainer width="100%" height="100%">
@@ -200,8 +226,13 @@ function Breakeven({ view, outlook }: { readonly view: SaleAnimalView; readonly 
   return (
     <Small>
       {outlook.breakevenKgPerDay === null
-        ? `No gain pays for its keep here; ${tag.text} gains ${own}.`
-        : `A gain of ${figureText(dailyFigure(outlook.breakevenKgPerDay, scale), scale === 'lb' ? 2 : 0)} ${dailyUnit(scale)} pays for its keep here; ${tag.text} gains ${own}.`}
+        ? say('No gain pays for its keep here; {text} gains {own}.', { text: tag.text, own })
+        : say('A gain of {figure} {dailyUnit} pays for its keep here; {text} gains {own}.', {
+            figure: figureText(dailyFigure(outlook.breakevenKgPerDay, scale), scale === 'lb' ? 2 : 0),
+            dailyUnit: dailyUnit(scale),
+            text: tag.text,
+            own,
+          })}
     </Small>
   );
 }

@@ -7,8 +7,9 @@ import { LineTable } from '../../parts/LineTable';
 import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
 import { Empty, Failed, Loading } from '../../parts/States';
-import { birthDate, countText, fullDate, weightText } from '../../words/format';
+import { birthDate, fullDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
+import { say } from '@yaylak/contract';
 
 /** Animals as a list for the hand: whom to draw in the open, or who goes on a load. */
 export function PaperList() {
@@ -17,29 +18,30 @@ export function PaperList() {
   const { data: holding } = useQuery(holdingQuery);
   const { data, error, refetch } = useQuery({ ...saleSheetQuery(ids), enabled: ids.length > 0 });
   const unit = useWeightUnit();
-  if (ids.length === 0) return <Empty title="Nobody to list">Go back to Selling.</Empty>;
+  if (ids.length === 0) return <Empty title={say('Nobody to list')}>{say('Go back to Selling.')}</Empty>;
   if (!data) return error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={10} />;
   const on = params.get('on');
   const outlet = params.get('for') ?? '';
   return (
     <PaperSheet>
       <PaperHead
-        title={on ? `Load for ${outlet}` : `To bring in for ${outlet}`}
-        back={{ to: `/selling?species=${data.rows[0]?.species ?? ''}`, words: 'Back to selling' }}
+        title={on ? say('Load for {outlet}', { outlet }) : say('To bring in for {outlet}', { outlet })}
+        back={{ to: `/selling?species=${data.rows[0]?.species ?? ''}`, words: say('Back to selling') }}
       />
       <p>
-        {holding?.name}, {fullDate(on ?? data.on)}. {countText(data.rows.length, 'animal', 'animals')}.
+        {holding?.name}, {fullDate(on ?? data.on)}.{' '}
+        {say('{n} {n, plural, one {animal} other {animals}}', { n: data.rows.length })}.
       </p>
       <LineTable>
         <thead>
           <tr>
-            <th>{on ? 'Aboard' : 'In'}</th>
-            <th>Number</th>
-            <th>Colour</th>
-            <th>Electronic</th>
-            <th>Born</th>
-            <th>Last weight</th>
-            <th>Remarks</th>
+            <th>{on ? say('Aboard') : say('In')}</th>
+            <th>{say('Number')}</th>
+            <th>{say('Colour')}</th>
+            <th>{say('Electronic')}</th>
+            <th>{say('Born')}</th>
+            <th>{say('Last weight')}</th>
+            <th>{say('Remarks')}</th>
           </tr>
         </thead>
         <tbody>
@@ -61,4 +63,4 @@ export function PaperList() {
 }
 
 const remarks = ({ withheld }: SaleSheetRow): string =>
-  withheld.map((w) => `${w.of} withheld to the end of ${fullDate(w.until)}`).join('; ');
+  withheld.map((w) => say('{of} withheld to the end of {date}', { of: w.of, date: fullDate(w.until) })).join('; ');

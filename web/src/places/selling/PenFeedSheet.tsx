@@ -1,4 +1,4 @@
-import { FeedEntry } from '@yaylak/contract';
+import { FeedEntry, say } from '@yaylak/contract';
 import { addDays, dayOf, isoOf, type Species } from '@yaylak/core';
 import { madeEntry } from '../../parts/form/useEntryForm';
 import { SendForm } from '../../parts/form/SendForm';
@@ -42,17 +42,19 @@ export function PenFeedSheet({ animalIds, species, pen, today, onClose }: Props)
     fieldOf: FEED_FIELDS,
   });
   return (
-    <Sheet title={`Feed of ${pen}, ${animalIds.length} head`} isOpen onClose={onClose}>
+    <Sheet title={say('Feed of {pen}, {n} head', { pen, n: animalIds.length })} isOpen onClose={onClose}>
       <SendForm
         form={form}
-        send={(typed) => write(draftsOf(typed), `Recorded the feed of ${pen}`)}
+        send={(typed) => write(draftsOf(typed), say('Recorded the feed of {pen}', { pen }))}
         onDone={onClose}
-        submit="Save"
+        submit={say('Save')}
       >
         <FeedFields species={species} />
       </SendForm>
       <Small>
-        All that the pen ate, shared equally among the head in it now. It comes off the price when they are sold.
+        {say(
+          'All that the pen ate, shared equally among the head in it now. It comes off the price when they are sold.',
+        )}
       </Small>
     </Sheet>
   );

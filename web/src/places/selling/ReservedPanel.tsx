@@ -2,6 +2,7 @@ import type { SaleRow } from '@yaylak/contract';
 import { Panel, Small } from '../../parts/Panel';
 import { LineTable } from '../../parts/LineTable';
 import { Tag } from '../../parts/Tag';
+import { say } from '@yaylak/contract';
 
 /** Those kept for a buyer: nobody else is offered them. */
 export function ReservedPanel({ rows }: { readonly rows: readonly SaleRow[] }) {
@@ -9,7 +10,7 @@ export function ReservedPanel({ rows }: { readonly rows: readonly SaleRow[] }) {
   if (kept.length === 0) return null;
   return (
     <Panel>
-      <h2>Reserved</h2>
+      <h2>{say('Reserved')}</h2>
       <LineTable>
         <tbody>
           {kept.map((r) => (
@@ -22,7 +23,7 @@ export function ReservedPanel({ rows }: { readonly rows: readonly SaleRow[] }) {
           ))}
         </tbody>
       </LineTable>
-      <Small>They are no part of the split.</Small>
+      <Small>{say('They are no part of the split.')}</Small>
     </Panel>
   );
 }

@@ -1,4 +1,4 @@
-import { CarcassEntry, type SoldHeadView } from '@yaylak/contract';
+import { CarcassEntry, type SoldHeadView, say } from '@yaylak/contract';
 import { readFat, readShape, scaleUnit, toKg, type Species } from '@yaylak/core';
 import { EntryForm } from '../../parts/form/EntryForm';
 import { FieldRow } from '../../parts/form/FieldRow';
@@ -45,30 +45,30 @@ export function ResultSheet({ head, leftOn, species, currency, onClose }: Props)
     }),
     also: ({ price, deducted }) => moneyFaults({ price, deducted }),
     words: {
-      on: 'Enter the day it was killed.',
-      carcassKg: 'A carcass weight over 0.',
-      shape: 'P, O, R, U or E, with + or − where you can tell.',
-      fat: '1 to 5, with + or − where you can tell.',
+      on: say('Enter the day it was killed.'),
+      carcassKg: say('A carcass weight over 0.'),
+      shape: say('P, O, R, U or E, with + or − where you can tell.'),
+      fat: say('1 to 5, with + or − where you can tell.'),
     },
     fieldOf: { carcassKg: 'carcass', priceMinor: 'price', deductedMinor: 'deducted' },
   });
   return (
-    <Sheet title={`What came back of ${text}`} isOpen onClose={onClose}>
-      <EntryForm {...state} done={() => `Wrote down what came back of ${text}`} onDone={onClose}>
+    <Sheet title={say('What came back of {text}', { text })} isOpen onClose={onClose}>
+      <EntryForm {...state} done={() => say('Wrote down what came back of {text}', { text })} onDone={onClose}>
         <FieldRow $gap={3}>
-          <FormField name="on" label="Killed on" type="date" />
-          <FormField name="carcass" label={`Carcass, ${unit}`} inputMode="decimal" />
+          <FormField name="on" label={say('Killed on')} type="date" />
+          <FormField name="carcass" label={say('Carcass, {unit}', { unit })} inputMode="decimal" />
         </FieldRow>
         <FieldRow $gap={3}>
-          <FormField name="shape" label="Shape" placeholder="R+" />
-          <FormField name="fat" label="Fat" placeholder="3" />
+          <FormField name="shape" label={say('Shape')} placeholder="R+" />
+          <FormField name="fat" label={say('Fat')} placeholder="3" />
         </FieldRow>
         <FieldRow $gap={3}>
-          <FormField name="price" label={`Paid, ${currency}`} inputMode="decimal" />
-          <FormField name="deducted" label={`Taken off, ${currency}`} inputMode="decimal" />
+          <FormField name="price" label={say('Paid, {currency}', { currency })} inputMode="decimal" />
+          <FormField name="deducted" label={say('Taken off, {currency}', { currency })} inputMode="decimal" />
         </FieldRow>
         <Small>
-          Class and money may stay empty. Without what was taken off, the outlet’s usual charges are counted.
+          {say('Class and money may stay empty. Without what was taken off, the outlet’s usual charges are counted.')}
         </Small>
       </EntryForm>
     </Sheet>

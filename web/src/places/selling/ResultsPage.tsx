@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ResultsView, SoldHeadView } from '@yaylak/contract';
-import { SPECIES, SPECIES_WORDS } from '@yaylak/core';
+import { SPECIES } from '@yaylak/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { holdingQuery, todayQuery } from '../../api/queries';
@@ -11,12 +11,13 @@ import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { useFirst } from '../../parts/useFirst';
-import { countText, moneyText } from '../../words/format';
+import { moneyText } from '../../words/format';
 import { againstExpected } from '../../words/results';
 import { useFirstSpecies } from '../../words/useHolding';
 import { LearnedPanel } from './LearnedPanel';
 import { LoadPanel } from './LoadPanel';
 import { ResultSheet } from './ResultSheet';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 const LOADS_FIRST = 12;
 
@@ -35,12 +36,12 @@ export function ResultsPage() {
   const loads = useFirst(data?.loads ?? [], LOADS_FIRST);
   return (
     <Page
-      title="What did they bring, and why?"
+      title={say('What did they bring, and why?')}
       lead={data ? leadText(data, currency) : undefined}
       actions={
         <>
           <Choice
-            label="Species"
+            label={say('Species')}
             isLabelHidden
             value={species}
             options={(kept.length > 0 ? kept : SPECIES).map((s) => [s, SPECIES_WORDS[s].name])}
@@ -48,7 +49,7 @@ export function ResultsPage() {
           />
           {data && data.years.length > 1 ? (
             <Choice
-              label="Year"
+              label={say('Year')}
               isLabelHidden
               value={String(data.year)}
               options={data.years.map((y) => [String(y), String(y)])}
@@ -56,13 +57,13 @@ export function ResultsPage() {
             />
           ) : null}
           <LinkButton as={Link} to={`/selling?species=${species}`}>
-            Who is ready
+            {say('Who is ready')}
           </LinkButton>
           <LinkButton as={Link} to={`/selling/margins?species=${species}`}>
-            What was left
+            {say('What was left')}
           </LinkButton>
           <LinkButton as={Link} to="/holding/files?of=carcasses">
-            Read a kill sheet
+            {say('Read a kill sheet')}
           </LinkButton>
         </>
       }
@@ -74,8 +75,10 @@ export function ResultsPage() {
           <Loading rows={8} />
         )
       ) : data.loads.length === 0 ? (
-        <Empty title={`No ${SPECIES_WORDS[species].plural} were sold yet`}>
-          Once a load has left for an outlet it stands here, with what came back of it held against what was expected.
+        <Empty title={say('No {plural} were sold yet', { plural: SPECIES_WORDS[species].plural })}>
+          {say(
+            'Once a load has left for an outlet it stands here, with what came back of it held against what was expected.',
+          )}
         </Empty>
       ) : (
         <Beside aside={<LearnedPanel view={data} />}>
@@ -84,7 +87,7 @@ export function ResultsPage() {
               key={`${load.on} ${load.outletId ?? load.buyer ?? ''}`}
               load={load}
               species={species}
-              name={data.outlets.find((o) => o.id === load.outletId)?.name ?? load.buyer ?? 'no outlet named'}
+              name={data.outlets.find((o) => o.id === load.outletId)?.name ?? load.buyer ?? say('no outlet named')}
               currency={currency}
               startsOpen={i === 0}
               onType={(head) => setTyping({ head, leftOn: load.on })}
@@ -107,12 +110,16 @@ function leadText({ year, loads }: ResultsView, currency: string): string | unde
   const waiting = loads.reduce((s, l) => s + l.waiting, 0);
   const [paid, expected] = [loads.reduce((s, l) => s + l.paidMinor, 0), loads.reduce((s, l) => s + l.expectedMinor, 0)];
   return [
-    `${year}: ${countText(heads, 'head was sold', 'head were sold')}.`,
+    `${year}: ${say('{heads} {heads, plural, one {head was sold} other {head were sold}}', { heads })}.`,
     ...(compared > 0
       ? [
-          `${compared === heads ? 'They' : `${compared} of them`} brought ${moneyText(paid, currency)} in the hand, ${againstExpected(paid, expected, currency)}.`,
+          say('{value} brought {money} in the hand, {againstExpected}.', {
+            value: compared === heads ? say('They') : say('{compared} of them', { compared }),
+            money: moneyText(paid, currency),
+            againstExpected: againstExpected(paid, expected, currency),
+          }),
         ]
       : []),
-    ...(waiting > 0 ? [`Nothing came back of ${waiting} yet.`] : []),
+    ...(waiting > 0 ? [say('Nothing came back of {waiting} yet.', { waiting })] : []),
   ].join(' ');
 }

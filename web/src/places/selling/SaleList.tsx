@@ -15,6 +15,7 @@ import { useWeightUnit } from '../../words/useHolding';
 import { OutlookSheet } from './OutlookSheet';
 import { useOnLoad, type OnLoad } from './useOnLoad';
 import { WorthCurve } from './WorthCurve';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly view: SellingView;
@@ -38,15 +39,15 @@ export function SaleList({ view, currency, columnOf, onSend }: Props) {
         <Sales>
           <thead>
             <tr>
-              <th>Animal</th>
-              <th>Weight, gain</th>
-              <th>Worth over the next 8 weeks</th>
+              <th>{say('Animal')}</th>
+              <th>{say('Weight, gain')}</th>
+              <th>{say('Worth over the next 8 weeks')}</th>
               {outlets.map((o) => (
                 <th key={o.id} data-figure>
                   {o.facts.name}
                 </th>
               ))}
-              {outlets.length > 0 ? <th data-figure>stays</th> : null}
+              {outlets.length > 0 ? <th data-figure>{say('stays')}</th> : null}
             </tr>
           </thead>
           <tbody>
@@ -104,7 +105,9 @@ function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
         <State data-state={row.state}>{saleStateText(row, view)}</State>
         {load ? (
           <Small>
-            <RowLink to={`/selling/loads/${load.loadId}`}>On the load of {shortDate(load.on)}</RowLink>
+            <RowLink to={`/selling/loads/${load.loadId}`}>
+              {say('On the load of {date}', { date: shortDate(load.on) })}
+            </RowLink>
           </Small>
         ) : null}
         {finish ? (
@@ -120,32 +123,41 @@ function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
         {weight ? (
           <>
             <b>{weightText(weight.nowKg, unit, view.species)}</b>{' '}
-            <How of={`the weight of ${tag.text}`}>
+            <How of={say('the weight of {text}', { text: tag.text })}>
               <p>
-                {weightText(weight.kg, unit, view.species)} on {fullDate(weight.on)}
-                {weight.on === view.on ? '' : ', carried on to today'}; sure to ±{' '}
-                {weightText(Z_80 * weight.nowSd, unit, view.species)} four times out of five.
+                {say('{weight} on {date}{value}; sure to ± {weight2} four times out of five.', {
+                  weight: weightText(weight.kg, unit, view.species),
+                  date: fullDate(weight.on),
+                  value: weight.on === view.on ? '' : say(', carried on to today'),
+                  weight2: weightText(Z_80 * weight.nowSd, unit, view.species),
+                })}
               </p>
               <p>
                 {weight.isPlateau
-                  ? 'It stands on a plateau: the gain of its last three weeks is carried on.'
-                  : `Its own gain of the last six weeks counts ${Math.round(100 * weight.ownShare)} %, that of the pen the rest.`}
-                {row.feedDays === null ? '' : ` ${row.feedDays} days on feed.`}
+                  ? say('It stands on a plateau: the gain of its last three weeks is carried on.')
+                  : say('Its own gain of the last six weeks counts {n} %, that of the pen the rest.', {
+                      n: Math.round(100 * weight.ownShare),
+                    })}
+                {row.feedDays === null ? '' : ` ${say('{feedDays} days on feed.', { feedDays: row.feedDays })}`}
               </p>
             </How>
             <Small>{gainText({ kgPerDay: weight.gainKgPerDay, halfWidth: Z_80 * weight.gainSd }, scale)}</Small>
             {isOld(weight.on, view.on) ? (
-              <Old>weighed {dayOf(view.on) - dayOf(weight.on)} days ago: weigh it first</Old>
+              <Old>{say('weighed {n} days ago: weigh it first', { n: dayOf(view.on) - dayOf(weight.on) })}</Old>
             ) : null}
           </>
         ) : (
-          <Small>never weighed</Small>
+          <Small>{say('never weighed')}</Small>
         )}
       </td>
       <td>
         <WorthCurve row={row} today={view.on} currency={currency} />
         {row.cells.length > 0 ? (
-          <Later type="button" aria-label={`Sell ${tag.text} today, or later?`} onClick={() => onLook(tag)}>
+          <Later
+            type="button"
+            aria-label={say('Sell {text} today, or later?', { text: tag.text })}
+            onClick={() => onLook(tag)}
+          >
             {bestText(row, view)}
           </Later>
         ) : null}
@@ -162,7 +174,7 @@ function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
                 type="button"
                 aria-pressed={at === id}
                 disabled={at === undefined}
-                aria-label={`${tag.text} ${id === 'stays' ? 'stays' : `to ${name}`}, ${figureText(minor / 100, 0)} ${currency}${isOutside ? ', outside what it wants' : ''}`}
+                aria-label={`${tag.text} ${id === 'stays' ? say('stays') : say('to {name}', { name })}, ${figureText(minor / 100, 0)} ${currency}${isOutside ? say(', outside what it wants') : ''}`}
                 onClick={() => onSend(tag.animalId, id)}
                 // What is framed can be dragged along the row, too.
                 draggable={at === id}
@@ -179,7 +191,7 @@ function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
                 }}
               >
                 {figureText(minor / 100, 0)}
-                {isOutside ? <Outside>outside</Outside> : null}
+                {isOutside ? <Outside>{say('outside')}</Outside> : null}
               </Worth>
             )}
           </td>
@@ -196,12 +208,12 @@ const isOld = (on: string, today: string): boolean => dayOf(today) - dayOf(on) >
 /** When it brings most where it brings most, of the days it is wanted there. */
 function bestText(row: SaleRow, view: SellingView): string {
   const there = row.cells.find((c) => c.outletId === row.bestOutletId);
-  if (!there?.best) return row.cells.length === 0 ? '' : 'no day it may go';
+  if (!there?.best) return row.cells.length === 0 ? '' : say('no day it may go');
   const name = view.outlets.find((o) => o.id === row.bestOutletId)?.facts.name ?? '';
   const on = (days: number): string => shortDate(isoOf(addDays(dayOf(view.on), days)));
   const { from, to } = wantedRun(there.best.run, there.readiness);
-  if (from === to) return `${name}, ${from === 0 ? 'today' : on(from)}`;
-  return `${name}, ${from === 0 ? `to ${on(to)}` : `${on(from)} to ${on(to)}`}`;
+  if (from === to) return `${name}, ${from === 0 ? say('today') : on(from)}`;
+  return `${name}, ${from === 0 ? say('to {on}', { on: on(to) }) : say('{on} to {on2}', { on: on(from), on2: on(to) })}`;
 }
 
 const Sales = styled(DenseTable)`

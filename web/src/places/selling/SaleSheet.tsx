@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { percentText, type SaleSheetRow, type SaleSheetView } from '@yaylak/contract';
-import { dayOf, fieldWord } from '@yaylak/core';
+import { percentText, type SaleSheetRow, type SaleSheetView, say, fieldWord } from '@yaylak/contract';
+import { dayOf } from '@yaylak/core';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { holdingQuery } from '../../api/queries';
@@ -13,7 +13,7 @@ import { PaperSheet } from '../../parts/PaperSheet';
 import { Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { Tick } from '../../parts/Tick';
-import { amountText, birthDate, bornText, countText, fullDate, weightText } from '../../words/format';
+import { amountText, birthDate, bornText, fullDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { daysLeftText } from '../../words/withheld';
 import { saleFile } from './saleFile';
@@ -23,7 +23,8 @@ export function SaleSheet() {
   const [params, setParams] = useSearchParams();
   const ids = (params.get('ids') ?? '').split(',').filter((id) => id !== '');
   const { data, error, refetch } = useQuery({ ...saleSheetQuery(ids), enabled: ids.length > 0 });
-  if (ids.length === 0) return <Empty title="Nobody to list">Go back to Selling and choose a load.</Empty>;
+  if (ids.length === 0)
+    return <Empty title={say('Nobody to list')}>{say('Go back to Selling and choose a load.')}</Empty>;
   if (!data) return error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading rows={10} />;
   const withPedigree = (isWith: boolean): void =>
     setParams({ ids: ids.join(','), ...(isWith ? { pedigree: '1' } : {}) }, { replace: true });
@@ -46,24 +47,26 @@ function Filled({ view, ids, hasPedigree, onPedigree }: FilledProps) {
   return (
     <PaperSheet>
       <PaperHead
-        title={`Sale sheet${buyer === undefined ? '' : ` for ${buyer}`}`}
-        back={{ to: `/selling/results?species=${first?.species ?? ''}`, words: 'Back to sales' }}
+        title={say('Sale sheet{value}', { value: buyer === undefined ? '' : ` ${say('for {buyer}', { buyer })}` })}
+        back={{ to: `/selling/results?species=${first?.species ?? ''}`, words: say('Back to sales') }}
       >
-        <Tick label="With pedigree" isSelected={hasPedigree} onChange={onPedigree} />
-        <Button onPress={() => saleFile(view)}>As CSV</Button>
-        <LinkButton href={`/api/passports?ids=${ids.join(',')}`} download={`passports-${on}.json`}>
-          Passports
+        <Tick label={say('With pedigree')} isSelected={hasPedigree} onChange={onPedigree} />
+        <Button onPress={() => saleFile(view)}>{say('As CSV')}</Button>
+        <LinkButton href={`/api/passports?ids=${ids.join(',')}`} download={say('passports-{on}.json', { on })}>
+          {say('Passports')}
         </LinkButton>
       </PaperHead>
       <p>
-        {holding?.name}, {fullDate(first?.left?.on ?? on)}. {countText(rows.length, 'animal', 'animals')}.
+        {holding?.name}, {fullDate(first?.left?.on ?? on)}.{' '}
+        {say('{n} {n, plural, one {animal} other {animals}}', { n: rows.length })}.
       </p>
       {rows.map((row) => (
         <OneAnimal key={row.id} row={row} today={on} hasPedigree={hasPedigree} />
       ))}
       <Small>
-        Withheld to the end of the day named: not before the day after may one go for slaughter, or its milk be drunk.
-        The label, your vet and the local rules decide.
+        {say(
+          'Withheld to the end of the day named: not before the day after may one go for slaughter, or its milk be drunk. The label, your vet and the local rules decide.',
+        )}
       </Small>
     </PaperSheet>
   );
@@ -84,43 +87,57 @@ function OneAnimal({ row, today, hasPedigree }: OneProps) {
       <p>
         {[
           fieldWord(row, bornOn === null ? undefined : dayOf(left?.on ?? today) - dayOf(bornOn)),
-          bornOn === null ? 'birth not known' : `born ${birthDate(bornOn, birthKnownTo)}`,
+          bornOn === null
+            ? say('birth not known')
+            : say('born {birthDate}', { birthDate: birthDate(bornOn, birthKnownTo) }),
           ...(birthType === null ? [] : [bornText(species, birthType, null)]),
           ...(strain === null ? [] : [strain]),
-          ...(hasPedigree || dam === null ? [] : [`dam ${dam}`]),
-          ...(hasPedigree || sire === null ? [] : [`sire ${sire}`]),
-          ...(weight === null ? [] : [`${weightText(weight.kg, unit, species)} on ${fullDate(weight.on)}`]),
+          ...(hasPedigree || dam === null ? [] : [say('dam {dam}', { dam })]),
+          ...(hasPedigree || sire === null ? [] : [say('sire {sire}', { sire })]),
+          ...(weight === null
+            ? []
+            : [say('{weight} on {date}', { weight: weightText(weight.kg, unit, species), date: fullDate(weight.on) })]),
         ].join('; ')}
       </p>
       {hasPedigree ? <p>{pedigreeText(row)}</p> : null}
       <p>
-        Tagged:{' '}
-        {worn.length === 0
-          ? 'nothing'
-          : worn.map((w) => `${w.colour ?? w.kind} ${w.text}`.replace('visual ', '')).join(', ')}
+        {say('Tagged: {value}', {
+          value:
+            worn.length === 0
+              ? say('nothing')
+              : worn.map((w) => `${w.colour ?? w.kind} ${w.text}`.replace('visual ', '')).join(', '),
+        })}
       </p>
       {row.withheld.map((w) => (
         <p key={`${w.of} ${w.product}`}>
           <b>
-            {w.of === 'meat' ? 'Meat' : 'Milk'} withheld to the end of {fullDate(w.until)},{' '}
-            {daysLeftText(w.until, left?.on ?? today)} ({w.product})
+            {say('{value} withheld to the end of {date}, {daysLeft} ({product})', {
+              value: w.of === 'meat' ? say('Meat') : say('Milk'),
+              date: fullDate(w.until),
+              daysLeft: daysLeftText(w.until, left?.on ?? today),
+              product: w.product,
+            })}
           </b>
         </p>
       ))}
       {row.genes.length > 0 ? (
-        <p>Gene tests: {row.genes.map((g) => `${g.gene} ${g.result}, ${fullDate(g.on)}`).join('; ')}</p>
+        <p>
+          {say('Gene tests: {list}', {
+            list: row.genes.map((g) => `${g.gene} ${g.result}, ${fullDate(g.on)}`).join('; '),
+          })}
+        </p>
       ) : null}
       {row.treatments.length === 0 ? (
-        <p>No treatment on record.</p>
+        <p>{say('No treatment on record.')}</p>
       ) : (
         <Treatments>
           <thead>
             <tr>
-              <th>Given</th>
-              <th>What</th>
-              <th>Amount</th>
-              <th>Batch</th>
-              <th>Withheld</th>
+              <th>{say('Given')}</th>
+              <th>{say('What')}</th>
+              <th>{say('Amount')}</th>
+              <th>{say('Batch')}</th>
+              <th>{say('Withheld')}</th>
             </tr>
           </thead>
           <tbody>
@@ -149,26 +166,30 @@ function OneAnimal({ row, today, hasPedigree }: OneProps) {
 /** `By 24-R05 (by 20-R01 out of 19-0003), out of 18-0011 (out of 15-0002). Inbreeding 1.6 %, …`: as breeders say it. */
 function pedigreeText({ dam, sire, damDam, damSire, sireDam, sireSire, inbreeding }: SaleSheetRow): string {
   const born = (by: string | null, outOf: string | null): string[] => [
-    ...(by === null ? [] : [`by ${by}`]),
-    ...(outOf === null ? [] : [`out of ${outOf}`]),
+    ...(by === null ? [] : [say('by {by}', { by })]),
+    ...(outOf === null ? [] : [say('out of {outOf}', { outOf })]),
   ];
   const withOwn = (parent: string | null, own: readonly string[]): string | null =>
     parent === null || own.length === 0 ? parent : `${parent} (${own.join(' ')})`;
   const said = born(withOwn(sire, born(sireSire, sireDam)), withOwn(dam, born(damSire, damDam)));
-  if (said.length === 0) return 'Its parents are not on record.';
+  if (said.length === 0) return say('Its parents are not on record.');
   const text = said.join(', ');
   return [
     `${text.charAt(0).toUpperCase()}${text.slice(1)}.`,
-    ...(inbreeding === null ? [] : [`Inbreeding ${percentText(inbreeding)}, as far as the pedigree is known.`]),
+    ...(inbreeding === null
+      ? []
+      : [say('Inbreeding {percent}, as far as the pedigree is known.', { percent: percentText(inbreeding) })]),
   ].join(' ');
 }
 
 /** What was withheld for a treatment, each on its line: `meat to 24 Nov 2026`. */
 function withheldWith({ on, meatUntil, milkUntil }: SaleSheetRow['treatments'][number]): readonly string[] {
   const said = (of: 'meat' | 'milk', until: string | null): string[] =>
-    until === null ? [] : [until === on ? `${of} not at all` : `${of} to ${fullDate(until)}`];
+    until === null
+      ? []
+      : [until === on ? say('{of} not at all', { of }) : say('{of} to {date}', { of, date: fullDate(until) })];
   const all = [...said('meat', meatUntil), ...said('milk', milkUntil)];
-  return all.length === 0 ? ['not recorded: see the label'] : all;
+  return all.length === 0 ? [say('not recorded: see the label')] : all;
 }
 
 /** The columns of one animal stand under those of the next. */

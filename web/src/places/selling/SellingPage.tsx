@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { SellingView } from '@yaylak/contract';
-import { dayOf, isoOf, nextWeekday, SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { dayOf, isoOf, nextWeekday, SPECIES, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { holdingQuery, todayQuery } from '../../api/queries';
@@ -12,7 +12,7 @@ import { Beside } from '../../parts/Beside';
 import { NotePanel } from '../../parts/Panel';
 import { Page } from '../../parts/Page';
 import { Empty, Failed, Loading } from '../../parts/States';
-import { countText, moneyText } from '../../words/format';
+import { moneyText } from '../../words/format';
 import { newId } from '../../words/ids';
 import { useFirstSpecies } from '../../words/useHolding';
 import { BringIn } from './BringIn';
@@ -25,6 +25,7 @@ import { SplitPanel } from './SplitPanel';
 import { handSplit, splitColumn } from './split';
 import { useOnLoad } from './useOnLoad';
 import { useByHand } from './useByHand';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 /** Who is ready, and where each brings most: one species and pen at a time. */
 export function SellingPage() {
@@ -54,7 +55,7 @@ export function SellingPage() {
   const pickers = (
     <>
       <Choice
-        label="Species"
+        label={say('Species')}
         isLabelHidden
         value={species}
         options={(kept.length > 0 ? kept : SPECIES).map((s) => [s, SPECIES_WORDS[s].name])}
@@ -62,7 +63,7 @@ export function SellingPage() {
       />
       {data && data.groups.length > 1 && data.groupId ? (
         <Choice
-          label="Pen"
+          label={say('Pen')}
           isLabelHidden
           value={data.groupId}
           options={data.groups.map((g) => [g.id, `${g.name} (${g.count})`])}
@@ -70,10 +71,10 @@ export function SellingPage() {
         />
       ) : null}
       <LinkButton as={Link} to={`/selling/outlets?species=${species}`}>
-        Outlets
+        {say('Outlets')}
       </LinkButton>
       <LinkButton as={Link} to={`/selling/results?species=${species}`}>
-        What they brought
+        {say('What they brought')}
       </LinkButton>
     </>
   );
@@ -94,7 +95,7 @@ export function SellingPage() {
     />
   );
 }
-const TITLE = 'Who is ready, and where do they bring most?';
+const TITLE = say('Who is ready, and where do they bring most?');
 
 interface PenProps {
   readonly view: SellingView;
@@ -117,9 +118,10 @@ function Pen({ view, species, pickers, asksAll, onAskAll }: PenProps) {
   if (rows.length === 0)
     return (
       <Page title={TITLE} actions={pickers}>
-        <Empty title={`No ${SPECIES_WORDS[species].plural} are for sale`}>
-          Young ones not chosen to be kept are looked at here, and older ones chosen to be sold or culled. Choosing is
-          where that is decided.
+        <Empty title={say('No {plural} are for sale', { plural: SPECIES_WORDS[species].plural })}>
+          {say(
+            'Young ones not chosen to be kept are looked at here, and older ones chosen to be sold or culled. Choosing is where that is decided.',
+          )}
         </Empty>
       </Page>
     );
@@ -130,7 +132,8 @@ function Pen({ view, species, pickers, asksAll, onAskAll }: PenProps) {
     const on = isoOf(nextWeekday(dayOf(view.on), weekdays));
     // Those on a load go with that one.
     const animalIds = headsFor(outletId).flatMap(({ tag }) => (onLoad.has(tag.animalId) ? [] : [tag.animalId]));
-    if (animalIds.length === 0) return setProblem('All of these are on a load already. Open it under Loads planned.');
+    if (animalIds.length === 0)
+      return setProblem(say('All of these are on a load already. Open it under Loads planned.'));
     try {
       const load = await planLoad({
         id: newId(),
@@ -153,7 +156,7 @@ function Pen({ view, species, pickers, asksAll, onAskAll }: PenProps) {
       actions={
         <>
           {pickers}
-          <Button onPress={() => setFeeding(true)}>Record feed</Button>
+          <Button onPress={() => setFeeding(true)}>{say('Record feed')}</Button>
         </>
       }
     >
@@ -172,9 +175,10 @@ function Pen({ view, species, pickers, asksAll, onAskAll }: PenProps) {
         </NotePanel>
       ) : null}
       {outlets.length === 0 ? (
-        <Empty title={`Nowhere to sell ${SPECIES_WORDS[species].plural} yet`}>
-          Add the markets, buyers and abattoirs you sell to, with what they pay; the worth of each animal follows from
-          it.
+        <Empty title={say('Nowhere to sell {plural} yet', { plural: SPECIES_WORDS[species].plural })}>
+          {say(
+            'Add the markets, buyers and abattoirs you sell to, with what they pay; the worth of each animal follows from it.',
+          )}
         </Empty>
       ) : null}
       <Beside
@@ -212,11 +216,21 @@ function Pen({ view, species, pickers, asksAll, onAskAll }: PenProps) {
 /** What the pen is worth, in one sentence. */
 function leadText({ rows, split, outlets }: SellingView, currency: string): string {
   const ready = rows.filter((r) => r.state === 'ready' || r.state === 'closing').length;
-  const who = `${ready} of ${countText(rows.length, 'animal', 'animals')} ${ready === 1 ? 'is' : 'are'} ready`;
+  const who = say(
+    '{ready} of {n} {n, plural, one {animal} other {animals}} {ready, plural, one {is} other {are}} ready',
+    { ready, n: rows.length },
+  );
   if (!split) return `${who}.`;
   const best = split.alone[0];
   const alone = best
-    ? `; all to ${outlets.find((o) => o.id === best.outletId)?.facts.name ?? 'one outlet'} ${moneyText(best.totalMinor, currency)}`
+    ? say('; all to {n} {money}', {
+        n: outlets.find((o) => o.id === best.outletId)?.facts.name ?? say('one outlet'),
+        money: moneyText(best.totalMinor, currency),
+      })
     : '';
-  return `${who}. Split as below they bring ${moneyText(split.totalMinor, currency)}${alone}.`;
+  return say('{who}. Split as below they bring {money}{alone}.', {
+    who,
+    money: moneyText(split.totalMinor, currency),
+    alone,
+  });
 }

@@ -1,11 +1,12 @@
-import { listed, type SellingView } from '@yaylak/contract';
+import { listed, type SellingView, say } from '@yaylak/contract';
 import { Button } from '../../parts/Button';
 import { FigureTable } from '../../parts/FigureTable';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
 import { Tick } from '../../parts/Tick';
-import { countText, moneyApartText, moneyText } from '../../words/format';
+import { moneyApartText, moneyText } from '../../words/format';
 import type { MadeSplit } from './split';
+import { Said } from '../../parts/Said';
 
 interface Props {
   readonly view: SellingView;
@@ -32,26 +33,37 @@ export function SplitPanel({ view, made, currency, asksAll, onAskAll, onBack, on
   return (
     <Panel>
       <h2>
-        The pen, split{' '}
-        <How of="the split">
-          <p>
-            Every way to use the outlets is tried: each takes its least to its most and is paid one trip; inside it
-            every head goes where the whole pen brings most. Who stays counts with what its best day a week or more from
-            now brings, its keep until then and its share of that trip taken off.
-          </p>
-          <p>
-            A head goes only where it lies in what the outlet wants, as surely as the outlet asks for; only one that can
-            neither go there nor stay is offered to all. Ticked below, the others are counted as taken too: ask there
-            before you load them.
-          </p>
-          <p>
-            Weights are those expected today, with how unsure they are; a class is the mean over the classes it may be
-            given. Press a figure in the list to send a head elsewhere and see what that does.
-          </p>
-          {view.notSplit.length > 0 ? (
-            <p>Six outlets are weighed against each other. Left out: {view.notSplit.map(nameOf).join(', ')}.</p>
-          ) : null}
-        </How>
+        <Said
+          text={'The pen, split <0/>'}
+          parts={{
+            0: (
+              <How of={say('the split')}>
+                <p>
+                  {say(
+                    'Every way to use the outlets is tried: each takes its least to its most and is paid one trip; inside it every head goes where the whole pen brings most. Who stays counts with what its best day a week or more from now brings, its keep until then and its share of that trip taken off.',
+                  )}
+                </p>
+                <p>
+                  {say(
+                    'A head goes only where it lies in what the outlet wants, as surely as the outlet asks for; only one that can neither go there nor stay is offered to all. Ticked below, the others are counted as taken too: ask there before you load them.',
+                  )}
+                </p>
+                <p>
+                  {say(
+                    'Weights are those expected today, with how unsure they are; a class is the mean over the classes it may be given. Press a figure in the list to send a head elsewhere and see what that does.',
+                  )}
+                </p>
+                {view.notSplit.length > 0 ? (
+                  <p>
+                    {say('Six outlets are weighed against each other. Left out: {list}.', {
+                      list: view.notSplit.map(nameOf).join(', '),
+                    })}
+                  </p>
+                ) : null}
+              </How>
+            ),
+          }}
+        />
       </h2>
       <FigureTable>
         <tbody>
@@ -62,14 +74,20 @@ export function SplitPanel({ view, made, currency, asksAll, onAskAll, onBack, on
                 <th scope="row">{nameOf(c.id)}</th>
                 <td>
                   <b>
-                    {countText(c.heads, 'head', 'head')}
+                    {say('{heads} {heads, plural, one {head} other {head}}', { heads: c.heads })}
                     {c.id === 'stays' ? '' : `, ${moneyText(c.minor, currency)}`}
                   </b>
-                  {c.outside > 0 ? <Small>{c.outside} outside what it wants: ask first</Small> : null}
+                  {c.outside > 0 ? (
+                    <Small>{say('{outside} outside what it wants: ask first', { outside: c.outside })}</Small>
+                  ) : null}
                   {c.id === 'stays' ? null : (
                     <div className="no-print">
-                      <Button kind="quiet" aria-label={`Plan a load for ${nameOf(c.id)}`} onPress={() => onPlan(c.id)}>
-                        Plan a load
+                      <Button
+                        kind="quiet"
+                        aria-label={say('Plan a load for {name}', { name: nameOf(c.id) })}
+                        onPress={() => onPlan(c.id)}
+                      >
+                        {say('Plan a load')}
                       </Button>
                     </div>
                   )}
@@ -86,18 +104,27 @@ export function SplitPanel({ view, made, currency, asksAll, onAskAll, onBack, on
       {made.isByHand ? (
         <>
           <p role="status">
-            By hand {moneyText(made.totalMinor, currency)}:{' '}
-            {moneyApartText(made.totalMinor, split.totalMinor, currency)} less than the split.
+            {say('By hand {money}: {moneyApart} less than the split.', {
+              money: moneyText(made.totalMinor, currency),
+              moneyApart: moneyApartText(made.totalMinor, split.totalMinor, currency),
+            })}
           </p>
-          <Button onPress={onBack}>As the split has it</Button>
+          <Button onPress={onBack}>{say('As the split has it')}</Button>
         </>
       ) : null}
-      <Tick label="Also those outside what an outlet wants" isSelected={asksAll} onChange={onAskAll} />
+      <Tick label={say('Also those outside what an outlet wants')} isSelected={asksAll} onChange={onAskAll} />
       <Small>
-        {trips.length > 0 ? `Haulage of ${listed(trips)} is off. ` : ''}
-        {best ? `All to ${nameOf(best.outletId)} loses ${moneyText(best.losesMinor, currency)}` : ''}
-        {second ? `, to ${nameOf(second.outletId)} ${moneyText(second.losesMinor, currency)}` : ''}
-        {best ? '.' : 'No outlet could take all.'}
+        {trips.length > 0 ? `${say('Haulage of {listed} is off.', { listed: listed(trips) })} ` : ''}
+        {best
+          ? say('All to {name} loses {money}', {
+              name: nameOf(best.outletId),
+              money: moneyText(best.losesMinor, currency),
+            })
+          : ''}
+        {second
+          ? say(', to {name} {money}', { name: nameOf(second.outletId), money: moneyText(second.losesMinor, currency) })
+          : ''}
+        {best ? '.' : say('No outlet could take all.')}
       </Small>
     </Panel>
   );

@@ -3,6 +3,7 @@ import { wantedRun } from '@yaylak/core';
 import { Area, ComposedChart, Line, XAxis, YAxis } from 'recharts';
 import { colour } from '../../theme/tokens';
 import { figureText } from '../../words/format';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly row: SaleRow;
@@ -27,7 +28,13 @@ export function WorthCurve({ row, currency }: Props) {
     minor,
     best: run && day >= run.from && day <= run.to ? high : null,
   }));
-  const words = `Worth from ${figureText((known[0] as number) / 100, 0)} ${currency} on the first day to ${figureText((known.at(-1) as number) / 100, 0)} after ${row.curve.length - 1} days, ${figureText(high / 100, 0)} at best`;
+  const words = say('Worth from {figure} {currency} on the first day to {figure2} after {n} days, {figure3} at best', {
+    figure: figureText((known[0] as number) / 100, 0),
+    currency,
+    figure2: figureText((known.at(-1) as number) / 100, 0),
+    n: row.curve.length - 1,
+    figure3: figureText(high / 100, 0),
+  });
   return (
     <div role="img" aria-label={words}>
       <ComposedChart width={WIDTH} height={HEIGHT} data={data} margin={{ top: 3, right: 0, bottom: 2, left: 0 }}>

@@ -3,6 +3,7 @@ import { neutralCell } from '@yaylak/core';
 import { unparse } from 'papaparse';
 import { BY_WORDS, marginRowName, OFF, OFF_WORDS } from '../../words/margins';
 import { saveFile } from '../../words/saveFile';
+import { say } from '@yaylak/contract';
 
 const money = (minor: number): string => (minor / 100).toFixed(2);
 
@@ -12,9 +13,9 @@ export function marginsCsv({ by, rows, all }: MarginsView, currency: string): st
     BY_WORDS[by],
     'year',
     'head',
-    `price ${currency}`,
+    say('price {currency}', { currency }),
     ...OFF.map((of) => `${OFF_WORDS[of].toLowerCase()} ${currency}`),
-    `left ${currency}`,
+    say('left {currency}', { currency }),
   ];
   const of = (name: string, years: MarginsView['all']): string[][] =>
     years.map(({ year, heads, parts, leftMinor }) => [
@@ -30,4 +31,8 @@ export function marginsCsv({ by, rows, all }: MarginsView, currency: string): st
 }
 
 export const marginsFile = (view: MarginsView, currency: string): void =>
-  saveFile(`left-per-head-${view.species}-by-${view.by}.csv`, 'text/csv', marginsCsv(view, currency));
+  saveFile(
+    say('left-per-head-{species}-by-{by}.csv', { species: view.species, by: view.by }),
+    'text/csv',
+    marginsCsv(view, currency),
+  );

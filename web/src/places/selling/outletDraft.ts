@@ -18,6 +18,7 @@ import {
   cellOf,
   stepsOfCell,
 } from '@yaylak/core';
+import { say } from '@yaylak/contract';
 
 export interface BandDraft {
   readonly from: string;
@@ -148,7 +149,7 @@ export function readOutlet(draft: OutletDraft, unit: WeightUnit): ReadOutlet {
     if (text.trim() === '') return undefined;
     const read = readTypedNumber(text);
     if (read.kind === 'number') return read.value;
-    faults.push(`${what}: “${text}” is not a figure. Type digits, such as 4.60.`);
+    faults.push(say('{what}: “{text}” is not a figure. Type digits, such as 4.60.', { what, text }));
     return undefined;
   };
   const minor = (what: string, text: string): number => Math.round((number(what, text) ?? 0) * 100);
@@ -162,23 +163,24 @@ export function readOutlet(draft: OutletDraft, unit: WeightUnit): ReadOutlet {
   const step = (what: string, text: string, read: (t: string) => number | undefined): number | undefined => {
     if (text.trim() === '') return undefined;
     const found = read(text);
-    if (found === undefined) faults.push(`${what}: “${text}” is not a class. Type one such as R+ or 3-.`);
+    if (found === undefined)
+      faults.push(say('{what}: “{text}” is not a class. Type one such as R+ or 3-.', { what, text }));
     return found;
   };
   const isByHead = isPaidByHead(draft.payBy);
   const prices = draft.prices.map((p): PriceListFacts => {
-    const of = `Prices from ${p.from === '' ? 'no day' : p.from}`;
-    if (p.from === '') faults.push(`${of}: give the day they hold from.`);
-    const upTo = kg(`${of}, paid up to`, p.upTo);
+    const of = say('Prices from {value}', { value: p.from === '' ? say('no day') : p.from });
+    if (p.from === '') faults.push(say('{of}: give the day they hold from.', { of }));
+    const upTo = kg(say('{of}, paid up to', { of }), p.upTo);
     return {
       from: p.from,
-      baseMinor: isByHead ? minor(`${of}, price`, p.base) : perKg(`${of}, price`, p.base),
+      baseMinor: isByHead ? minor(say('{of}, price', { of }), p.base) : perKg(say('{of}, price', { of }), p.base),
       bands: p.bands.map((b) => {
-        const to = kg(`${of}, band to`, b.to);
+        const to = kg(say('{of}, band to', { of }), b.to);
         return {
-          fromKg: kg(`${of}, band from`, b.from) ?? 0,
+          fromKg: kg(say('{of}, band from', { of }), b.from) ?? 0,
           ...(to === undefined ? {} : { toKg: to }),
-          minorPerKg: perKg(`${of}, band`, b.more),
+          minorPerKg: perKg(say('{of}, band', { of }), b.more),
         };
       }),
       ...(upTo === undefined ? {} : { paidUpToKg: upTo }),
@@ -190,24 +192,24 @@ export function readOutlet(draft: OutletDraft, unit: WeightUnit): ReadOutlet {
     species: draft.species,
     payBy: draft.payBy,
     prices,
-    shrinkShare: share('Lost on the way', draft.shrink),
-    commissionShare: share('Commission', draft.commission),
-    tripMinor: minor('Haulage a trip', draft.trip),
-    headMinor: minor('Off each head', draft.head),
-    least: number('Least heads', draft.least) ?? 0,
+    shrinkShare: share(say('Lost on the way'), draft.shrink),
+    commissionShare: share(say('Commission'), draft.commission),
+    tripMinor: minor(say('Haulage a trip'), draft.trip),
+    headMinor: minor(say('Off each head'), draft.head),
+    least: number(say('Least heads'), draft.least) ?? 0,
     weekdays: [...draft.weekdays],
     wants: without({
-      fromKg: kg('Wanted weight from', draft.fromKg),
-      toKg: kg('Wanted weight to', draft.toKg),
-      fromShape: step('Shape from', draft.fromShape, readShape),
-      toShape: step('Shape to', draft.toShape, readShape),
-      fromFat: step('Fat from', draft.fromFat, readFat),
-      toFat: step('Fat to', draft.toFat, readFat),
-      fromDays: number('Age from', draft.fromDays),
-      toDays: number('Age to', draft.toDays),
+      fromKg: kg(say('Wanted weight from'), draft.fromKg),
+      toKg: kg(say('Wanted weight to'), draft.toKg),
+      fromShape: step(say('Shape from'), draft.fromShape, readShape),
+      toShape: step(say('Shape to'), draft.toShape, readShape),
+      fromFat: step(say('Fat from'), draft.fromFat, readFat),
+      toFat: step(say('Fat to'), draft.toFat, readFat),
+      fromDays: number(say('Age from'), draft.fromDays),
+      toDays: number(say('Age to'), draft.toDays),
     }),
-    leastChance: share('Sure enough from', draft.leastChance),
-    ...without({ most: number('Most heads', draft.most) }),
+    leastChance: share(say('Sure enough from'), draft.leastChance),
+    ...without({ most: number(say('Most heads'), draft.most) }),
     ...(draft.note.trim() === '' ? {} : { note: draft.note.trim() }),
   };
   return faults.length > 0 ? { kind: 'faults', faults } : { kind: 'outlet', facts };
@@ -232,7 +234,9 @@ function gridOf(
       columns.map((column, c) => {
         const text = cells[r]?.[c] ?? '';
         if (text.trim() === '')
-          faults.push(`${of}: ${row}${column} has no figure. A carcass of that class would have no price.`);
+          faults.push(
+            say('{of}: {row}{column} has no figure. A carcass of that class would have no price.', { of, row, column }),
+          );
         return perKg(`${of}, ${row}${column}`, text);
       }),
     ),

@@ -3,6 +3,7 @@ import { neutralCell } from '@yaylak/core';
 import { unparse } from 'papaparse';
 import { saveFile } from '../../words/saveFile';
 import { daysLeft, lastWithheld } from '../../words/withheld';
+import { say } from '@yaylak/contract';
 
 type Cell = string | number | null | undefined;
 const worn = (row: SaleSheetRow, kind: string): Cell =>
@@ -23,8 +24,8 @@ const treatmentText = ({
 }: SaleSheetRow['treatments'][number]): string =>
   [
     `${on} ${product} ${amount} ${unit}`,
-    ...(meatUntil === null ? [] : [`meat to ${meatUntil}`]),
-    ...(milkUntil === null ? [] : [`milk to ${milkUntil}`]),
+    ...(meatUntil === null ? [] : [say('meat to {meatUntil}', { meatUntil })]),
+    ...(milkUntil === null ? [] : [say('milk to {milkUntil}', { milkUntil })]),
   ].join(', ');
 
 const COLUMNS: readonly (readonly [heading: string, cell: (row: SaleSheetRow, today: string) => Cell])[] = [
@@ -35,28 +36,28 @@ const COLUMNS: readonly (readonly [heading: string, cell: (row: SaleSheetRow, to
   ['sex', (r) => r.sex],
   ['breed', (r) => r.strain],
   ['born', (r) => r.bornOn],
-  ['born as', (r) => r.birthType],
+  [say('born as'), (r) => r.birthType],
   ['dam', (r) => r.dam],
   ['sire', (r) => r.sire],
-  ['dam of dam', (r) => r.damDam],
-  ['sire of dam', (r) => r.damSire],
-  ['dam of sire', (r) => r.sireDam],
-  ['sire of sire', (r) => r.sireSire],
+  [say('dam of dam'), (r) => r.damDam],
+  [say('sire of dam'), (r) => r.damSire],
+  [say('dam of sire'), (r) => r.sireDam],
+  [say('sire of sire'), (r) => r.sireSire],
   ['inbreeding %', (r) => (r.inbreeding === null ? null : Math.round(r.inbreeding * 10_000) / 100)],
-  ['last weight kg', (r) => r.weight?.kg],
-  ['weighed on', (r) => r.weight?.on],
-  ['gene tests', (r) => r.genes.map((g) => `${g.gene}: ${g.result}`).join('; ')],
+  [say('last weight kg'), (r) => r.weight?.kg],
+  [say('weighed on'), (r) => r.weight?.on],
+  [say('gene tests'), (r) => r.genes.map((g) => `${g.gene}: ${g.result}`).join('; ')],
   ['treatments', (r) => r.treatments.map(treatmentText).join('; ')],
-  ['meat withheld to', (r) => held(r, 'meat')],
-  ['milk withheld to', (r) => held(r, 'milk')],
+  [say('meat withheld to'), (r) => held(r, 'meat')],
+  [say('milk withheld to'), (r) => held(r, 'milk')],
   [
-    'days left',
+    say('days left'),
     (r, today) => {
       const until = lastWithheld(r.withheld);
       return until === undefined ? null : daysLeft(until, r.left?.on ?? today);
     },
   ],
-  ['left on', (r) => r.left?.on],
+  [say('left on'), (r) => r.left?.on],
   ['to', (r) => r.left?.buyer],
 ];
 
@@ -66,4 +67,5 @@ export const saleCsv = ({ rows, on }: SaleSheetView): string => {
   return `${unparse({ fields: COLUMNS.map(([h]) => h), data }, { newline: '\r\n' })}\r\n`;
 };
 
-export const saleFile = (view: SaleSheetView): void => saveFile(`sale-sheet-${view.on}.csv`, 'text/csv', saleCsv(view));
+export const saleFile = (view: SaleSheetView): void =>
+  saveFile(say('sale-sheet-{on}.csv', { on: view.on }), 'text/csv', saleCsv(view));

@@ -1,5 +1,6 @@
 import type { SaleRow, SellingView } from '@yaylak/contract';
 import { splitByHand, type SplitHead } from '@yaylak/core';
+import { say } from '@yaylak/contract';
 
 /** Heads sent elsewhere by hand: an outlet's id or `stays`, by animal. */
 export type ByHand = Readonly<Record<string, string>>;
@@ -54,7 +55,9 @@ export function handSplit(view: SellingView, byHand: ByHand): MadeSplit {
     }),
     broken: broken.map(({ outlet, heads: n, isOver }) => {
       const { name, least, most } = (view.outlets[outlet] as SellingView['outlets'][number]).facts;
-      return isOver ? `${name} takes at most ${most ?? ''}, not ${n}.` : `${name} takes at least ${least}, not ${n}.`;
+      return isOver
+        ? say('{name} takes at most {n}, not {n2}.', { name, n: most ?? '', n2: n })
+        : say('{name} takes at least {least}, not {n}.', { name, least, n });
     }),
     isByHand: rows.some(
       (r) => (byHand[r.tag.animalId] ?? view.split?.columns[r.tag.animalId]) !== view.split?.columns[r.tag.animalId],

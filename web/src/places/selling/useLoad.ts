@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { loadCheckText, type LoadFacts, type PlannedLoadView } from '@yaylak/contract';
+import { loadCheckText, type LoadFacts, type PlannedLoadView, say } from '@yaylak/contract';
 import { resolveIdentifier } from '@yaylak/core';
 import { useState } from 'react';
 import { ProblemError } from '../../api/client';
@@ -47,17 +47,24 @@ export function useLoad(load: PlannedLoadView) {
     /** One of the load goes aboard; another is put on the load, as far as it may go. */
     take: async (number: string): Promise<boolean> => {
       const found = resolveIdentifier(identifiers ?? [], number);
-      if (found.kind === 'none') return refuse(`No animal is tagged “${number}”. Look at the tag again.`);
-      if (found.kind !== 'one') return refuse(`Several animals are tagged “${number}”. Take the electronic number.`);
+      if (found.kind === 'none')
+        return refuse(say('No animal is tagged “{number}”. Look at the tag again.', { number }));
+      if (found.kind !== 'one')
+        return refuse(say('Several animals are tagged “{number}”. Take the electronic number.', { number }));
       const { animalId } = found;
       const head = load.heads.find((h) => h.tag.animalId === animalId);
       const stop = head?.checks.find((c) => c.isStop);
-      if (head && stop) return refuse(`${head.tag.text} stays here. ${loadCheckText(stop)}`);
+      if (head && stop)
+        return refuse(say('{text} stays here. {loadCheck}', { text: head.tag.text, loadCheck: loadCheckText(stop) }));
       return head
-        ? save((f) => ({ ...f, aboard: withId(f.aboard, animalId) }), `${head.tag.text} is aboard.`, animalId)
+        ? save(
+            (f) => ({ ...f, aboard: withId(f.aboard, animalId) }),
+            say('{text} is aboard.', { text: head.tag.text }),
+            animalId,
+          )
         : save(
             (f) => ({ ...f, animalIds: withId(f.animalIds, animalId) }),
-            `${number.trim()} is on the load.`,
+            say('{trim} is on the load.', { trim: number.trim() }),
             animalId,
           );
     },
@@ -68,9 +75,10 @@ export function useLoad(load: PlannedLoadView) {
           animalIds: f.animalIds.filter((id) => id !== animalId),
           aboard: (f.aboard ?? []).filter((id) => id !== animalId),
         }),
-        `${text} is off the load.`,
+        say('{text} is off the load.', { text }),
       ),
-    goOn: (on: string): Promise<boolean> => save((f) => ({ ...f, on }), `It goes on ${fullDate(on)}.`),
+    goOn: (on: string): Promise<boolean> =>
+      save((f) => ({ ...f, on }), say('It goes on {date}.', { date: fullDate(on) })),
     giveUp: async (): Promise<boolean> => {
       try {
         await dropLoad(load);

@@ -7,6 +7,7 @@ import { Row, Small, Stack } from '../../parts/Panel';
 import { useUnsaved } from '../../parts/unsaved';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 import { SpeciesTicks } from '../../shared/holding/SpeciesTicks';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly holding: HoldingView;
@@ -35,17 +36,21 @@ export function AboutStep({ holding, onDone }: Props) {
     >
       <Stack $gap={4}>
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Field label="Your name" value={draft.keeper} onChange={(v) => setDraft({ ...draft, keeper: v })} />
-          <Field label="Name of the holding" value={draft.name} onChange={(v) => setDraft({ ...draft, name: v })} />
+          <Field label={say('Your name')} value={draft.keeper} onChange={(v) => setDraft({ ...draft, keeper: v })} />
+          <Field
+            label={say('Name of the holding')}
+            value={draft.name}
+            onChange={(v) => setDraft({ ...draft, name: v })}
+          />
         </Row>
         <div>
-          <h3>What do you keep?</h3>
+          <h3>{say('What do you keep?')}</h3>
           <SpeciesTicks value={draft.keeps} onChange={(v) => setDraft({ ...draft, keeps: [...v] })} />
-          <Small>The others stay out of sight until one comes.</Small>
+          <Small>{say('The others stay out of sight until one comes.')}</Small>
         </div>
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
           <Choice
-            label="Weights in"
+            label={say('Weights in')}
             value={draft.unit}
             options={[
               ['kg', 'kilograms'],
@@ -54,17 +59,17 @@ export function AboutStep({ holding, onDone }: Props) {
             onChange={(v: WeightUnit) => setDraft({ ...draft, unit: v })}
           />
           <Choice
-            label="Dates written as"
+            label={say('Dates written as')}
             value={draft.dateOrder}
             options={[
-              ['day-month', 'day, month, year'],
-              ['month-day', 'month, day, year'],
-              ['year-month', 'year, month, day'],
+              ['day-month', say('day, month, year')],
+              ['month-day', say('month, day, year')],
+              ['year-month', say('year, month, day')],
             ]}
             onChange={(v: DateOrder) => setDraft({ ...draft, dateOrder: v })}
           />
           <Field
-            label="Currency"
+            label={say('Currency')}
             value={draft.currency}
             onChange={(v) => setDraft({ ...draft, currency: v.toUpperCase() })}
             style={{ width: 90 }}
@@ -73,7 +78,7 @@ export function AboutStep({ holding, onDone }: Props) {
         {problem ? <Wrong role="alert">{problem}</Wrong> : null}
         <Row>
           <Button type="submit" kind="main">
-            Save and go on
+            {say('Save and go on')}
           </Button>
         </Row>
       </Stack>

@@ -1,16 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { GroupView, HoldingView } from '@yaylak/contract';
-import {
-  dayOf,
-  fieldWord,
-  readPastedAnimals,
-  SEXES,
-  SPECIES_WORDS,
-  TAG_COLOURS,
-  type Sex,
-  type Species,
-  type TagColour,
-} from '@yaylak/core';
+import { dayOf, readPastedAnimals, SEXES, TAG_COLOURS, type Sex, type Species, type TagColour } from '@yaylak/core';
 import { useId, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -28,10 +18,11 @@ import { useUnsaved } from '../../parts/unsaved';
 import { useWrite } from '../../parts/useWrite';
 import { useTagQuestions } from '../../shared/tags/useTagQuestions';
 import { colour as colourOf, space } from '../../theme/tokens';
-import { birthDate, countText } from '../../words/format';
+import { birthDate } from '../../words/format';
 import { newId } from '../../words/ids';
 import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
 import { pastedDrafts, pastedFaultText } from './pasted';
+import { say, fieldWord, SPECIES_WORDS } from '@yaylak/contract';
 
 interface Props {
   readonly holding: HoldingView;
@@ -64,7 +55,8 @@ export function AnimalsStep({ holding, here, onDone }: Props) {
   const saved = useUnsaved(text.trim() !== '');
   useReadings({
     onNumber: (digits) => setText((before) => `${before.trimEnd()}${before.trim() === '' ? '' : '\n'}${digits}\n`),
-    onBadNumber: (read) => setProblems([`The stick read “${read}”, which is not a tag number. Read it again.`]),
+    onBadNumber: (read) =>
+      setProblems([say('The stick read “{read}”, which is not a tag number. Read it again.', { read })]),
     onWeight: () => undefined,
   });
   const { animals, faults } = useMemo(
@@ -86,7 +78,8 @@ export function AnimalsStep({ holding, here, onDone }: Props) {
   const add = async (): Promise<void> => {
     setAdded(undefined);
     const wrong = faults.map(pastedFaultText);
-    if (group === NEW_GROUP && groupName.trim() === '') wrong.push('Give the new group a name, or choose another.');
+    if (group === NEW_GROUP && groupName.trim() === '')
+      wrong.push(say('Give the new group a name, or choose another.'));
     setProblems(wrong);
     if (wrong.length > 0) return;
     try {
@@ -97,14 +90,14 @@ export function AnimalsStep({ holding, here, onDone }: Props) {
         if (now.length > 0) return;
       }
       const drafts = pastedDrafts(animals, { ...common, groupId: await groupFor() });
-      const said = countText(animals.length, 'animal', 'animals');
-      const refused = await write(drafts, `Added ${said}`);
+      const said = say('{n} {n, plural, one {animal} other {animals}}', { n: animals.length });
+      const refused = await write(drafts, say('Added {said}', { said }));
       setProblems(refused);
       if (refused.length > 0) return;
       saved();
       setText('');
       setAsked([]);
-      setAdded(`Added ${said}. The next ones, or go on.`);
+      setAdded(say('Added {said}. The next ones, or go on.', { said }));
     } catch (error) {
       setProblems([(error as Error).message]);
     }
@@ -118,33 +111,35 @@ export function AnimalsStep({ holding, here, onDone }: Props) {
     >
       <Stack $gap={4}>
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Choice label="Species" value={species} options={speciesOptions} onChange={setSpecies} />
+          <Choice label={say('Species')} value={species} options={speciesOptions} onChange={setSpecies} />
           <Choice
-            label="Sex, where a line does not say"
+            label={say('Sex, where a line does not say')}
             value={sex}
             options={SEXES.filter((s) => s !== 'unknown').map((s) => [s, SPECIES_WORDS[species].grown[s][1]])}
             onChange={setSex}
           />
           <Choice
-            label="Tag colour"
+            label={say('Tag colour')}
             value={tagColour}
             options={TAG_COLOURS.map((c) => [c, c])}
             onChange={setTagColour}
           />
           <Choice
-            label="Group"
+            label={say('Group')}
             value={group}
             options={[
-              ['', 'no group yet'],
+              ['', say('no group yet')],
               ...(groups ?? []).map((g) => [g.id, g.name] as const),
-              [NEW_GROUP, 'a new group …'],
+              [NEW_GROUP, say('a new group …')],
             ]}
             onChange={setGroup}
           />
-          {group === NEW_GROUP ? <Field label="Name of the group" value={groupName} onChange={setGroupName} /> : null}
+          {group === NEW_GROUP ? (
+            <Field label={say('Name of the group')} value={groupName} onChange={setGroupName} />
+          ) : null}
         </Row>
         <Box>
-          <label htmlFor={id}>One animal a line</label>
+          <label htmlFor={id}>{say('One animal a line')}</label>
           <Lines
             id={id}
             rows={7}
@@ -154,24 +149,25 @@ export function AnimalsStep({ holding, here, onDone }: Props) {
             onChange={(e) => setText(e.target.value)}
           />
           <Small id={`${id}-hint`}>
-            A number or a name first; then, if you like, its birth, its sex, an electronic number. Type, paste a column
-            of a spreadsheet, or scan one tag after the other.
+            {say(
+              'A number or a name first; then, if you like, its birth, its sex, an electronic number. Type, paste a column of a spreadsheet, or scan one tag after the other.',
+            )}
           </Small>
         </Box>
         {animals.length > 0 ? (
-          <LineTable aria-label="As they are understood">
+          <LineTable aria-label={say('As they are understood')}>
             <thead>
               <tr>
-                <th>Number</th>
-                <th>Name</th>
-                <th>Sex</th>
-                <th>Born</th>
+                <th>{say('Number')}</th>
+                <th>{say('Name')}</th>
+                <th>{say('Sex')}</th>
+                <th>{say('Born')}</th>
               </tr>
             </thead>
             <tbody>
               {animals.slice(0, SHOWN).map((a) => (
                 <tr key={a.line}>
-                  <td>{a.number ?? a.electronic ?? 'none'}</td>
+                  <td>{a.number ?? a.electronic ?? say('none')}</td>
                   <td>{a.name ?? ''}</td>
                   <td>
                     {fieldWord(
@@ -179,19 +175,19 @@ export function AnimalsStep({ holding, here, onDone }: Props) {
                       a.bornOn === undefined ? undefined : dayOf(holding.today) - dayOf(a.bornOn),
                     )}
                   </td>
-                  <td>{a.bornOn === undefined ? 'not known' : birthDate(a.bornOn, a.birthKnownTo)}</td>
+                  <td>{a.bornOn === undefined ? say('not known') : birthDate(a.bornOn, a.birthKnownTo)}</td>
                 </tr>
               ))}
             </tbody>
           </LineTable>
         ) : null}
-        {animals.length > SHOWN ? <Small>and {animals.length - SHOWN} more</Small> : null}
+        {animals.length > SHOWN ? <Small>{say('and {n} more', { n: animals.length - SHOWN })}</Small> : null}
         {(problems.length > 0 ? problems : faults.map(pastedFaultText)).map((problem) => (
           <Wrong key={problem} role="alert">
             {problem}
           </Wrong>
         ))}
-        <Asked questions={asked} again="Press again if it is so." />
+        <Asked questions={asked} again={say('Press again if it is so.')} />
         {added ? <p role="status">{added}</p> : null}
         <Row $gap={3}>
           <Button
@@ -199,12 +195,14 @@ export function AnimalsStep({ holding, here, onDone }: Props) {
             kind={here > 0 && text.trim() === '' ? 'plain' : 'main'}
             isDisabled={animals.length === 0}
           >
-            {animals.length === 0 ? 'Add them' : `Add ${countText(animals.length, 'animal', 'animals')}`}
+            {animals.length === 0
+              ? say('Add them')
+              : say('Add {n} {n, plural, one {animal} other {animals}}', { n: animals.length })}
           </Button>
-          <Button onPress={() => void navigate('/holding/files')}>Bring in a file</Button>
+          <Button onPress={() => void navigate('/holding/files')}>{say('Bring in a file')}</Button>
           {here > 0 ? (
             <Button kind={text.trim() === '' ? 'main' : 'plain'} onPress={onDone}>
-              Go on with {countText(here, 'animal', 'animals')}
+              {say('Go on with {here} {here, plural, one {animal} other {animals}}', { here })}
             </Button>
           ) : null}
         </Row>

@@ -9,6 +9,7 @@ import { How } from '../../parts/How';
 import { NotePanel, Row, Small, Stack } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { firstFigureText } from '../../words/firstFigures';
+import { say } from '@yaylak/contract';
 
 /** What can be worked out already, and where to go from here. */
 export function FoundStep({ holding }: { readonly holding: HoldingView }) {
@@ -35,7 +36,7 @@ export function FoundStep({ holding }: { readonly holding: HoldingView }) {
   return (
     <Stack $gap={3}>
       {figures.length === 0 ? (
-        <p>Nothing yet. Add a few grown females, or weigh three of a kind, and look here again.</p>
+        <p>{say('Nothing yet. Add a few grown females, or weigh three of a kind, and look here again.')}</p>
       ) : (
         figures.map((figure) => {
           const { said, how } = firstFigureText(figure, { unit: holding.unit, nameOf });
@@ -48,13 +49,13 @@ export function FoundStep({ holding }: { readonly holding: HoldingView }) {
           );
         })
       )}
-      <Small>From here on each weighing, score and service adds to it. Help stands beside every place.</Small>
+      <Small>{say('From here on each weighing, score and service adds to it. Help stands beside every place.')}</Small>
       <Row $gap={3}>
         <Button kind="main" onPress={() => void navigate('/')}>
-          Go to Today
+          {say('Go to Today')}
         </Button>
-        <Button onPress={() => void navigate('/year')}>Plan the year</Button>
-        <Button onPress={() => void navigate('/condition')}>Score condition</Button>
+        <Button onPress={() => void navigate('/year')}>{say('Plan the year')}</Button>
+        <Button onPress={() => void navigate('/condition')}>{say('Score condition')}</Button>
       </Row>
     </Stack>
   );

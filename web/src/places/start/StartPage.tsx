@@ -13,6 +13,7 @@ import { AnimalsStep } from './AnimalsStep';
 import { FoundStep } from './FoundStep';
 import { nextStep, STEP_WORDS, STEPS, stepsDone, type StepId } from './steps';
 import { WeighStep } from './WeighStep';
+import { say } from '@yaylak/contract';
 
 /** An empty book leads: five short steps, in whatever order, left and gone on with at any time. */
 export function StartPage() {
@@ -21,7 +22,9 @@ export function StartPage() {
   const [params, setParams] = useSearchParams();
   if (!holding || !roster)
     return (
-      <Page title="First steps">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
+      <Page title={say('First steps')}>
+        {error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}
+      </Page>
     );
   const here = roster.animals.length;
   const weighed = roster.animals.filter((a) => a.weights.length > 0).length;
@@ -31,18 +34,18 @@ export function StartPage() {
   const after = (): void => go(STEPS[STEPS.indexOf(at) + 1] ?? 'found');
   return (
     <Page
-      title="First steps"
-      lead="About ten minutes. Leave whenever you like: what is done stays, and you go on from there."
+      title={say('First steps')}
+      lead={say('About ten minutes. Leave whenever you like: what is done stays, and you go on from there.')}
     >
       <Frame>
-        <Steps aria-label="Steps">
+        <Steps aria-label={say('Steps')}>
           {STEPS.map((step, i) => (
             <li key={step}>
               <button type="button" aria-current={step === at ? 'step' : undefined} onClick={() => go(step)}>
                 <b aria-hidden>{done.has(step) ? '✓' : i + 1}</b>
                 <span>
                   {STEP_WORDS[step]}
-                  {done.has(step) ? <span className="unseen">, done</span> : null}
+                  {done.has(step) ? <span className="unseen">{say(', done')}</span> : null}
                 </span>
               </button>
             </li>
@@ -55,14 +58,16 @@ export function StartPage() {
             {at === 'numbers' ? (
               <>
                 <Small>
-                  New animals get the next free number. If yours have numbers already, keep the way they are made.
+                  {say(
+                    'New animals get the next free number. If yours have numbers already, keep the way they are made.',
+                  )}
                 </Small>
                 <Numbers>
                   <NumbersToCome />
                 </Numbers>
                 <div>
                   <Button kind="main" onPress={after}>
-                    Go on
+                    {say('Go on')}
                   </Button>
                 </div>
               </>

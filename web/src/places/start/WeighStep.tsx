@@ -6,6 +6,7 @@ import { Button } from '../../parts/Button';
 import { Row, Small, Stack } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { QuickWeights } from '../../shared/weights/QuickWeights';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly weighed: number;
@@ -26,20 +27,20 @@ export function WeighStep({ weighed, onDone }: Props) {
     <Stack $gap={4}>
       <Row $gap={3}>
         <Button kind={unweighed.length > 0 && weighed === 0 ? 'main' : 'plain'} onPress={() => void navigate('/race')}>
-          Weigh them at the race
+          {say('Weigh them at the race')}
         </Button>
         {weighed > 0 ? (
           <Button kind="main" onPress={onDone}>
-            Go on
+            {say('Go on')}
           </Button>
         ) : null}
       </Row>
       {unweighed.length === 0 ? (
-        <p>{roster.animals.length === 0 ? 'Nobody is here yet.' : 'Everybody has a weight.'}</p>
+        <p>{roster.animals.length === 0 ? say('Nobody is here yet.') : say('Everybody has a weight.')}</p>
       ) : (
         <>
-          <h3>Or type in what you have</h3>
-          <Small>Three of a kind are enough to begin with. Enter goes to the next one.</Small>
+          <h3>{say('Or type in what you have')}</h3>
+          <Small>{say('Three of a kind are enough to begin with. Enter goes to the next one.')}</Small>
           <QuickWeights animals={shown} onDone={onDone} />
           {more}
         </>

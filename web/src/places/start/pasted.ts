@@ -1,6 +1,7 @@
 import type { PastedAnimal, PastedFault, Sex, Species, TagColour } from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { newId } from '../../words/ids';
+import { say } from '@yaylak/contract';
 
 /** What all animals of a list have in common. */
 export interface InCommon {
@@ -39,11 +40,11 @@ export function pastedDrafts(animals: readonly PastedAnimal[], common: InCommon)
 }
 
 const REASONS: Readonly<Record<PastedFault['reason'], string>> = {
-  'not-read': 'is not a sex, a birth or a name. Correct the line, or take that out of it.',
-  'stands-twice': 'stands there twice. Take one of the lines out.',
-  'born-later': 'is in the future. Give the day it was born, or leave it out.',
+  'not-read': say('is not a sex, a birth or a name. Correct the line, or take that out of it.'),
+  'stands-twice': say('stands there twice. Take one of the lines out.'),
+  'born-later': say('is in the future. Give the day it was born, or leave it out.'),
 };
 
 /** Why a line cannot be taken, and what to do. */
 export const pastedFaultText = ({ line, text, reason }: PastedFault): string =>
-  `Line ${line}: “${text}” ${REASONS[reason]}`;
+  say('Line {line}: “{text}” {reasons}', { line, text, reasons: REASONS[reason] });

@@ -1,13 +1,15 @@
+import { say } from '@yaylak/contract';
+
 /** The first ten minutes, step by step. */
 export const STEPS = ['about', 'numbers', 'animals', 'weigh', 'found'] as const;
 export type StepId = (typeof STEPS)[number];
 
 export const STEP_WORDS: Readonly<Record<StepId, string>> = {
-  about: 'You and the holding',
-  numbers: 'How your numbers look',
-  animals: 'Who is here',
-  weigh: 'First weighing',
-  found: 'What the book knows now',
+  about: say('You and the holding'),
+  numbers: say('How your numbers look'),
+  animals: say('Who is here'),
+  weigh: say('First weighing'),
+  found: say('What the book knows now'),
 };
 
 /** What of a book tells how far it has come. */
@@ -19,7 +21,7 @@ export interface Begun {
 }
 
 /** A book nobody has named yet. */
-const UNNAMED = { name: 'My holding', keeper: 'Keeper' };
+const UNNAMED = { name: say('My holding'), keeper: say('Keeper') };
 
 /** Steps that are done, as far as the book shows: one may go on wherever one left. */
 export function stepsDone({ name, keeper, animals, weighed }: Begun): ReadonlySet<StepId> {

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { BlankTags } from '@yaylak/contract';
-import { blanksIn, blanksLeft, normalised, SPECIES, SPECIES_WORDS, TAG_COLOURS, TAG_SHAPES } from '@yaylak/core';
+import { blanksIn, blanksLeft, normalised, SPECIES, TAG_COLOURS, TAG_SHAPES } from '@yaylak/core';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { holdingQuery, identifiersQuery } from '../../api/queries';
@@ -11,6 +11,7 @@ import { useSaveHolding } from '../../parts/useSaveHolding';
 import { colour, space, TAG_FILLS } from '../../theme/tokens';
 import { newId } from '../../words/ids';
 import { PlainList } from '../../parts/PlainList';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 const LOW = 10;
 type BagDraft = Omit<BlankTags, 'id'>;
@@ -37,9 +38,11 @@ export function BlankTagStock() {
   const count = bag ? blanksIn(bag.first, bag.last) : undefined;
   return (
     <Panel>
-      <h2>Blank tags</h2>
-      {bags.length === 0 ? <Small>Record the bags in the drawer, and what is left of them is counted.</Small> : null}
-      <List aria-label="Blank tags">
+      <h2>{say('Blank tags')}</h2>
+      {bags.length === 0 ? (
+        <Small>{say('Record the bags in the drawer, and what is left of them is counted.')}</Small>
+      ) : null}
+      <List aria-label={say('Blank tags')}>
         {bags.map((b) => {
           const left = blanksLeft(b.first, b.last, used);
           return (
@@ -47,19 +50,18 @@ export function BlankTagStock() {
               <i aria-hidden style={{ background: TAG_FILLS[b.colour] }} />
               <span>
                 {b.colour} {b.shape}, {SPECIES_WORDS[b.species].plural}
-                <Small>
-                  {b.first} to {b.last}
-                </Small>
+                <Small>{say('{first} to {last}', { first: b.first, last: b.last })}</Small>
                 <b data-low={left.length <= LOW || undefined}>
-                  {left.length} of {blanksIn(b.first, b.last)} left{left[0] ? `, next ${left[0]}` : ''}
+                  {say('{n} of', { n: left.length })} {blanksIn(b.first, b.last)}{' '}
+                  {say('left{value}', { value: left[0] ? say(', next {value}', { value: left[0] }) : '' })}
                 </b>
               </span>
               <Button
                 kind="quiet"
-                aria-label={`Take out the bag ${b.first} to ${b.last}`}
+                aria-label={say('Take out the bag {first} to {last}', { first: b.first, last: b.last })}
                 onPress={() => void keep(bags.filter((x) => x.id !== b.id))}
               >
-                Take out
+                {say('Take out')}
               </Button>
             </li>
           );
@@ -75,41 +77,41 @@ export function BlankTagStock() {
           <Stack $gap={2}>
             <Row>
               <Choice
-                label="For"
+                label={say('For')}
                 value={bag.species}
                 options={SPECIES.map((s) => [s, SPECIES_WORDS[s].plural])}
                 onChange={(species) => set({ species })}
               />
               <Choice
-                label="Tag colour"
+                label={say('Tag colour')}
                 value={bag.colour}
                 options={TAG_COLOURS.map((c) => [c, c])}
                 onChange={(tagColour) => set({ colour: tagColour })}
               />
               <Choice
-                label="Shape"
+                label={say('Shape')}
                 value={bag.shape}
                 options={TAG_SHAPES.map((s) => [s, s])}
                 onChange={(shape) => set({ shape })}
               />
             </Row>
-            <Field label="First number" value={bag.first} onChange={(first) => set({ first })} />
-            <Field label="Last number" value={bag.last} onChange={(last) => set({ last })} />
+            <Field label={say('First number')} value={bag.first} onChange={(first) => set({ first })} />
+            <Field label={say('Last number')} value={bag.last} onChange={(last) => set({ last })} />
             <Small>
               {count === undefined
-                ? 'The same text before a running number, such as 26-0001 to 26-0080.'
-                : `${count} tags`}
+                ? say('The same text before a running number, such as 26-0001 to 26-0080.')
+                : say('{count} tags', { count })}
             </Small>
             <Row>
               <Button kind="main" type="submit" isDisabled={count === undefined}>
-                Put it in
+                {say('Put it in')}
               </Button>
-              <Button onPress={() => setBag(undefined)}>Not now</Button>
+              <Button onPress={() => setBag(undefined)}>{say('Not now')}</Button>
             </Row>
           </Stack>
         </form>
       ) : (
-        <Button onPress={() => setBag(NEW_BAG)}>Add a bag</Button>
+        <Button onPress={() => setBag(NEW_BAG)}>{say('Add a bag')}</Button>
       )}
       {problem ? <p role="alert">{problem}</p> : null}
     </Panel>

@@ -8,6 +8,7 @@ import { Field } from '../../parts/Field';
 import { Panel, Small, Stack } from '../../parts/Panel';
 import { useWrite } from '../../parts/useWrite';
 import { useTagQuestions } from '../../shared/tags/useTagQuestions';
+import { say } from '@yaylak/contract';
 
 /** Links a scanned electronic number to the animal of a number that can be read: scan, Enter, number, Enter. */
 export function LinkElectronic() {
@@ -30,8 +31,10 @@ export function LinkElectronic() {
     if (found.kind !== 'one')
       return setProblem(
         found.kind === 'none'
-          ? `No animal is tagged “${number.trim()}”. Type the whole number.`
-          : `Several animals are tagged “${number.trim()}”. Fit it on the page of the one you mean.`,
+          ? say('No animal is tagged “{trim}”. Type the whole number.', { trim: number.trim() })
+          : say('Several animals are tagged “{trim}”. Fit it on the page of the one you mean.', {
+              trim: number.trim(),
+            }),
       );
     const drafts = [
       {
@@ -47,7 +50,10 @@ export function LinkElectronic() {
       setAsked(now);
       if (now.length > 0) return;
     }
-    const refused = await write(drafts, `Linked ${scanned.trim()} to ${number.trim()}`);
+    const refused = await write(
+      drafts,
+      say('Linked {trim} to {trim2}', { trim: scanned.trim(), trim2: number.trim() }),
+    );
     setProblem(refused.join(' ') || undefined);
     if (refused.length > 0) return;
     setScanned('');
@@ -56,8 +62,8 @@ export function LinkElectronic() {
   };
   return (
     <Panel>
-      <h2>Link an electronic number</h2>
-      <Small>Scan it, Enter, then the number you can read, Enter.</Small>
+      <h2>{say('Link an electronic number')}</h2>
+      <Small>{say('Scan it, Enter, then the number you can read, Enter.')}</Small>
       <form
         onSubmit={(e) => {
           e.preventDefault();
@@ -66,13 +72,13 @@ export function LinkElectronic() {
       >
         <Stack $gap={2} style={{ marginTop: 12 }}>
           <div ref={first}>
-            <Field label="Scanned" inputMode="numeric" value={scanned} onChange={setScanned} />
+            <Field label={say('Scanned')} inputMode="numeric" value={scanned} onChange={setScanned} />
           </div>
           <div ref={second}>
-            <Field label="Number on its tag" value={number} onChange={setNumber} error={problem} />
+            <Field label={say('Number on its tag')} value={number} onChange={setNumber} error={problem} />
           </div>
-          <Asked questions={asked} again="Press “Link them” again if it is so." />
-          <Button type="submit">Link them</Button>
+          <Asked questions={asked} again={say('Press “Link them” again if it is so.')} />
+          <Button type="submit">{say('Link them')}</Button>
         </Stack>
       </form>
     </Panel>

@@ -5,6 +5,7 @@ import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { shortDate } from '../../words/format';
 import { PlainList } from '../../parts/PlainList';
+import { say } from '@yaylak/contract';
 
 const MOST_SHOWN = 24;
 
@@ -13,25 +14,32 @@ export function MarksInField({ marks }: { readonly marks: readonly MarkInField[]
   if (marks.length === 0) return null;
   return (
     <Panel>
-      <h2>Marks in the field</h2>
+      <h2>{say('Marks in the field')}</h2>
       <List>
         {marks.map((m) => (
           <li key={`${m.colour} ${m.place} ${m.purpose}`}>
             <Row>
               <i style={{ background: m.colour }} aria-hidden />
               <b>
-                {m.colour} on the {m.place}: {m.purpose}
+                {say('{colour} on the {place}: {purpose}', { colour: m.colour, place: m.place, purpose: m.purpose })}
               </b>
             </Row>
             <Small>
-              {m.groups.map((g) => `${g.count} in ${g.name}`).join(', ')}
-              {m.until === null ? '' : `; ${m.isUntilForAll ? '' : 'the first '}until ${shortDate(m.until)}`}
+              {m.groups.map((g) => say('{count} in {name}', { count: g.count, name: g.name })).join(', ')}
+              {m.until === null
+                ? ''
+                : say('; {value}until {date}', {
+                    value: m.isUntilForAll ? '' : `${say('the first')} `,
+                    date: shortDate(m.until),
+                  })}
             </Small>
             <Row style={{ marginTop: 4 }}>
               {m.tags.slice(0, MOST_SHOWN).map((tag) => (
                 <Tag key={tag.animalId} tag={tag} />
               ))}
-              {m.tags.length > MOST_SHOWN ? <Small>and {m.tags.length - MOST_SHOWN} more</Small> : null}
+              {m.tags.length > MOST_SHOWN ? (
+                <Small>{say('and {n} more', { n: m.tags.length - MOST_SHOWN })}</Small>
+              ) : null}
             </Row>
           </li>
         ))}

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { listed, type TagNeedView } from '@yaylak/contract';
+import { listed, type TagNeedView, say } from '@yaylak/contract';
 import { spacedDigits } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -9,7 +9,7 @@ import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { FitForm } from '../../shared/tags/FitForm';
 import { colour, space } from '../../theme/tokens';
-import { countText, fullDate } from '../../words/format';
+import { fullDate } from '../../words/format';
 
 /** One that wants a tag: why, and the form to fit it, with the number it lost already typed. */
 export function NeedRow({ need }: { readonly need: TagNeedView }) {
@@ -24,14 +24,14 @@ export function NeedRow({ need }: { readonly need: TagNeedView }) {
           <span>
             {needWords(need)}
             <Small>
-              {need.groupName ?? 'no group'}
-              {need.worn.length > 0 ? `, tagged ${listed(need.worn.map(shortWords))}` : ''}
+              {need.groupName ?? say('no group')}
+              {need.worn.length > 0 ? say(', tagged {listed}', { listed: listed(need.worn.map(shortWords)) }) : ''}
             </Small>
           </span>
         </Row>
         {isFitting ? null : (
-          <Button aria-label={`Fit one to ${need.tag.text}`} onPress={() => setFitting(true)}>
-            Fit
+          <Button aria-label={say('Fit one to {text}', { text: need.tag.text })} onPress={() => setFitting(true)}>
+            {say('Fit')}
           </Button>
         )}
       </Row>
@@ -56,13 +56,15 @@ const kindMissing = ({ worn }: TagNeedView): 'visual' | 'electronic' =>
   worn.some((w) => w.kind === 'visual') ? 'electronic' : 'visual';
 
 const shortWords = ({ kind, text, colour: ring }: TagNeedView['worn'][number]): string =>
-  kind === 'electronic' ? `electronic ${spacedDigits(text)}` : `${ring ? `${ring} ` : ''}${text}`;
+  kind === 'electronic'
+    ? say('electronic {spacedDigits}', { spacedDigits: spacedDigits(text) })
+    : `${ring ? `${ring} ` : ''}${text}`;
 
 function needWords({ need, lost, worn, advised }: TagNeedView): string {
   const last = lost.at(-1);
-  if (last) return `${last.how === 'lost' ? 'Lost' : 'Taken out'}: ${shortWords(last)}, ${fullDate(last.on)}`;
-  if (need === 'none-worn') return 'Has no tag';
-  return `Has ${worn.length} of ${countText(advised, 'tag', 'tags')} it should`;
+  if (last) return `${last.how === 'lost' ? say('Lost') : say('Taken out')}: ${shortWords(last)}, ${fullDate(last.on)}`;
+  if (need === 'none-worn') return say('Has no tag');
+  return say('Has {n} of {advised} {advised, plural, one {tag} other {tags}} it should', { n: worn.length, advised });
 }
 
 const Line = styled.li`

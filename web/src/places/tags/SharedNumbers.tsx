@@ -6,26 +6,30 @@ import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { fullDate } from '../../words/format';
 import { PlainList } from '../../parts/PlainList';
+import { say } from '@yaylak/contract';
 
 /** Numbers that two animals wear or wore: which of them a paper of some year means. */
 export function SharedNumbers({ shared }: { readonly shared: readonly SharedNumberView[] }) {
   if (shared.length === 0) return null;
   return (
     <Panel>
-      <h2>Numbers used twice</h2>
-      <Small>An old result or paper with such a number means the one that wore it on that day.</Small>
+      <h2>{say('Numbers used twice')}</h2>
+      <Small>{say('An old result or paper with such a number means the one that wore it on that day.')}</Small>
       <List>
         {shared.map((s) => (
           <li key={`${s.kind} ${s.colour} ${s.text}`}>
             <b data-now={s.isNow || undefined}>
               {s.colour ?? s.kind} {s.kind === 'electronic' ? spacedDigits(s.text) : s.text}
-              {s.isNow ? ': two wear it now, fit one of them anew' : ''}
+              {s.isNow ? say(': two wear it now, fit one of them anew') : ''}
             </b>
             {s.wearers.map((w) => (
               <Row key={`${w.tag.animalId} ${w.from}`}>
                 <Tag tag={w.tag} />
                 <span>
-                  {fullDate(w.from)} to {w.until === null ? 'now' : fullDate(w.until)}
+                  {say('{date} to {value}', {
+                    date: fullDate(w.from),
+                    value: w.until === null ? say('now') : fullDate(w.until),
+                  })}
                 </span>
               </Row>
             ))}

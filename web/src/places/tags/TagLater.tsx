@@ -1,5 +1,4 @@
 import type { TagLaterView } from '@yaylak/contract';
-import { SPECIES_WORDS } from '@yaylak/core';
 import styled from 'styled-components';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
@@ -7,6 +6,7 @@ import { useFirst } from '../../parts/useFirst';
 import { colour, space } from '../../theme/tokens';
 import { countText, fullDate, shortDate } from '../../words/format';
 import { PlainList } from '../../parts/PlainList';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 const FIRST_SHOWN = 8;
 
@@ -16,17 +16,20 @@ export function TagLater({ later }: { readonly later: readonly TagLaterView[] })
   if (later.length === 0) return null;
   return (
     <Panel>
-      <h2>Tagged later</h2>
+      <h2>{say('Tagged later')}</h2>
       <List>
         {shown.map(({ dam, species, bornOn, count, from }) => (
           <li key={`${dam?.animalId ?? species} ${bornOn}`}>
             <Row $gap={3}>
-              {dam ? <Tag tag={dam} /> : <span>no dam</span>}
+              {dam ? <Tag tag={dam} /> : <span>{say('no dam')}</span>}
               <span>
-                {countText(count, ...SPECIES_WORDS[species].young.unknown)} of {shortDate(bornOn)}
+                {say('{count} of {date}', {
+                  count: countText(count, ...SPECIES_WORDS[species].young.unknown),
+                  date: shortDate(bornOn),
+                })}
               </span>
             </Row>
-            <Small>from {fullDate(from)}</Small>
+            <Small>{say('from {date}', { date: fullDate(from) })}</Small>
           </li>
         ))}
       </List>

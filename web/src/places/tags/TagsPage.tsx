@@ -10,7 +10,7 @@ import { Page } from '../../parts/Page';
 import { Row } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { colour, radius } from '../../theme/tokens';
-import { countText } from '../../words/format';
+
 import { BlankTagStock } from './BlankTagStock';
 import { LinkElectronic } from './LinkElectronic';
 import { MarksInField } from './MarksInField';
@@ -19,11 +19,12 @@ import { NumbersToCome } from '../../shared/tags/NumbersToCome';
 import { TagLater } from './TagLater';
 import { SharedNumbers } from './SharedNumbers';
 import { PlainList } from '../../parts/PlainList';
+import { say } from '@yaylak/contract';
 
 const NEEDS: readonly (readonly [need: TagNeed, words: string])[] = [
   ['none-worn', 'without'],
-  ['lost-one', 'lost one'],
-  ['too-few', 'with too few'],
+  ['lost-one', say('lost one')],
+  ['too-few', say('with too few')],
 ];
 
 /** Who needs a tag, and which numbers come next. */
@@ -32,27 +33,32 @@ export function TagsPage() {
   const [only, setOnly] = useState<TagNeed>();
   const navigate = useNavigate();
   if (!data)
-    return <Page title="Tags">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+    return (
+      <Page title={say('Tags')}>{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
+    );
   const all = NEEDS.reduce((sum, [need]) => sum + data.counts[need], 0);
   const shown = data.needs.filter((n) => only === undefined || n.need === only);
   return (
     <Page
-      title="Who needs a tag?"
+      title={say('Who needs a tag?')}
       lead={
         all === 0
-          ? `Nobody: all ${data.present} properly tagged`
-          : `${countText(all, 'animal', 'animals')} of ${data.present} present`
+          ? say('Nobody: all {present} properly tagged', { present: data.present })
+          : say('{all} {all, plural, one {animal} other {animals}} of {present} present', {
+              all,
+              present: data.present,
+            })
       }
       actions={
         all > 0 ? (
           <Button
             onPress={() =>
               void navigate('/race', {
-                state: { animalIds: data.needs.map((n) => n.tag.animalId), name: 'Re-tag', templateId: 'retag' },
+                state: { animalIds: data.needs.map((n) => n.tag.animalId), name: say('Re-tag'), templateId: 'retag' },
               })
             }
           >
-            Re-tag them as a job
+            {say('Re-tag them as a job')}
           </Button>
         ) : undefined
       }
@@ -65,7 +71,7 @@ export function TagsPage() {
       }
     >
       {all > 0 ? (
-        <Row role="group" aria-label="Why">
+        <Row role="group" aria-label={say('Why')}>
           {NEEDS.filter(([need]) => data.counts[need] > 0).map(([need, words]) => (
             <Chip
               key={need}
@@ -78,10 +84,10 @@ export function TagsPage() {
           ))}
         </Row>
       ) : (
-        <Empty title="All wear their tags">A tag recorded as lost puts its animal on this list.</Empty>
+        <Empty title={say('All wear their tags')}>{say('A tag recorded as lost puts its animal on this list.')}</Empty>
       )}
       {shown.length > 0 ? (
-        <Rows aria-label="To fit">
+        <Rows aria-label={say('To fit')}>
           {shown.map((n) => (
             <NeedRow key={n.tag.animalId} need={n} />
           ))}

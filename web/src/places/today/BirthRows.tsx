@@ -1,12 +1,10 @@
-import { percentText, type BirthDue } from '@yaylak/contract';
-import { SPECIES_WORDS } from '@yaylak/core';
+import { percentText, type BirthDue, say, SPECIES_WORDS } from '@yaylak/contract';
 import { Link } from 'react-router';
 import { LinkButton } from '../../parts/LinkButton';
 import { Row, Small } from '../../parts/Panel';
 import { Heading, Item, Rows } from '../../parts/rows';
 import { Tag } from '../../parts/Tag';
 import { WindowBar } from '../../parts/WindowBar';
-import { countText } from '../../words/format';
 
 interface Props {
   readonly rows: readonly BirthDue[];
@@ -17,10 +15,10 @@ interface Props {
 export function BirthRows({ rows, today }: Props) {
   if (rows.length === 0) return null;
   return (
-    <section aria-label="Births tonight">
+    <section aria-label={say('Births tonight')}>
       <Heading>
-        <h2>Births tonight</h2>
-        <Small>likeliest first</Small>
+        <h2>{say('Births tonight')}</h2>
+        <Small>{say('likeliest first')}</Small>
       </Heading>
       <Rows>
         {rows.map((r) => {
@@ -30,22 +28,22 @@ export function BirthRows({ rows, today }: Props) {
               <div>
                 <Row>
                   <Tag tag={r.tag} />
-                  <b>Look at {name}</b>
+                  <b>{say('Look at {name}', { name })}</b>
                 </Row>
                 <Small>
                   {SPECIES_WORDS[r.species].birth}:{' '}
                   {r.daysOver > 0
-                    ? `${countText(r.daysOver, 'day', 'days')} overdue`
-                    : `${percentText(r.chance)} by tomorrow evening`}
+                    ? say('{daysOver} {daysOver, plural, one {day} other {days}} overdue', { daysOver: r.daysOver })
+                    : say('{percent} by tomorrow evening', { percent: percentText(r.chance) })}
                 </Small>
               </div>
               <WindowBar window={r.birth} today={today} />
               <LinkButton
                 as={Link}
                 to={`/births?species=${r.species}&birth=${r.tag.animalId}`}
-                aria-label={`Record the birth of ${name}`}
+                aria-label={say('Record the birth of {name}', { name })}
               >
-                Birth
+                {say('Birth')}
               </LinkButton>
             </Item>
           );

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { workTitle, type DueWork } from '@yaylak/contract';
+import { workTitle, type DueWork, say } from '@yaylak/contract';
 import { Link, useNavigate } from 'react-router';
 import { seasonQuery } from '../../api/queries';
 import { useStartJob } from '../../shared/jobs/useStartJob';
@@ -28,7 +28,7 @@ export function DueRows({ work, today }: Props) {
   const stepDone = async (work: DueWork): Promise<void> => {
     const refused = await write(
       work.animalIds.flatMap((animalId) => (work.writes ? [{ ...work.writes, animalId, on: today }] : [])),
-      `Done: ${workTitle(work)}`,
+      say('Done: {workTitle}', { workTitle: workTitle(work) }),
     );
     if (refused.length > 0) undo.say(refused.join(' '));
   };
@@ -63,10 +63,10 @@ export function DueRows({ work, today }: Props) {
             {w.job ? (
               <Button
                 kind={w.isOpen ? 'main' : 'plain'}
-                aria-label={`Start: ${workTitle(w)}`}
+                aria-label={say('Start: {workTitle}', { workTitle: workTitle(w) })}
                 onPress={() => void begin(w)}
               >
-                Start
+                {say('Start')}
               </Button>
             ) : null}
             {w.at ? (
@@ -75,13 +75,16 @@ export function DueRows({ work, today }: Props) {
               </LinkButton>
             ) : null}
             {w.writes ? (
-              <Button aria-label={`Done: ${workTitle(w)}`} onPress={() => void stepDone(w)}>
-                Done
+              <Button
+                aria-label={say('Done: {workTitle}', { workTitle: workTitle(w) })}
+                onPress={() => void stepDone(w)}
+              >
+                {say('Done')}
               </Button>
             ) : null}
             {w.steps.length > 0 && !w.job ? (
-              <Button aria-label={`Done: ${workTitle(w)}`} onPress={() => void done(w)}>
-                Done
+              <Button aria-label={say('Done: {workTitle}', { workTitle: workTitle(w) })} onPress={() => void done(w)}>
+                {say('Done')}
               </Button>
             ) : null}
           </Row>
@@ -104,12 +107,14 @@ function useStepsDone(today: string): (work: DueWork) => Promise<void> {
       const done = { ...plan.facts.done, ...Object.fromEntries(keys.map((key) => [key, today])) };
       return [{ plan, facts: { ...plan.facts, done } }];
     });
-    const problem = await save(changes, `Done: ${workTitle(work)}`);
+    const problem = await save(changes, say('Done: {workTitle}', { workTitle: workTitle(work) }));
     if (problem) undo.say(problem.message);
   };
 }
 
 function windowWords(opens: string, closes: string, today: string): string {
-  if (closes < today) return `Was due by ${shortDate(closes)}.`;
-  return opens > today ? `From ${shortDate(opens)}.` : `Until ${shortDate(closes)}.`;
+  if (closes < today) return say('Was due by {date}.', { date: shortDate(closes) });
+  return opens > today
+    ? say('From {date}.', { date: shortDate(opens) })
+    : say('Until {date}.', { date: shortDate(closes) });
 }

@@ -4,6 +4,8 @@ import { Link } from 'react-router';
 import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Panel, Small } from '../../parts/Panel';
+import { say } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 const KEY = 'yaylak-first-steps';
 const CLOSED = 'closed';
@@ -17,9 +19,12 @@ export function FirstSteps() {
   if (isClosed || !holding || holding.about.entries >= YOUNG_BOOK_ENTRIES) return null;
   return (
     <Panel>
-      <h2>First steps</h2>
+      <h2>{say('First steps')}</h2>
       <Small>
-        <Link to="/start">Go on where you left</Link>: names, numbers, animals, a first weighing.
+        <Said
+          text={'<0>Go on where you left</0>: names, numbers, animals, a first weighing.'}
+          parts={{ 0: <Link to="/start" /> }}
+        />
       </Small>
       <Button
         kind="quiet"
@@ -28,7 +33,7 @@ export function FirstSteps() {
           setClosed(true);
         }}
       >
-        Close this
+        {say('Close this')}
       </Button>
     </Panel>
   );

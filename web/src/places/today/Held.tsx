@@ -6,6 +6,7 @@ import { HeldBar } from '../../parts/HeldBar';
 import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { Heading, Item, Rows } from '../../parts/rows';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly rows: readonly WithheldView[];
@@ -21,8 +22,8 @@ export function Held({ rows, more, today }: Props) {
   return (
     <section>
       <Heading>
-        <h2>Held</h2>
-        <Small>do not sell or slaughter</Small>
+        <h2>{say('Held')}</h2>
+        <Small>{say('do not sell or slaughter')}</Small>
       </Heading>
       <Rows>
         {rows.map((w) => (
@@ -30,15 +31,15 @@ export function Held({ rows, more, today }: Props) {
             <Row $gap={3}>
               <Tag tag={w.tag} />
               <span>
-                <b>{w.of === 'meat' ? 'Meat' : 'Milk'}</b>: {w.product}
+                <b>{w.of === 'meat' ? say('Meat') : say('Milk')}</b>: {w.product}
               </span>
             </Row>
             <HeldBar from={w.from} until={w.until} today={today} />
             <Button
-              aria-label={`Remedies of ${w.tag.text}`}
+              aria-label={say('Remedies of {text}', { text: w.tag.text })}
               onPress={() => void navigate(`/animals/${w.tag.animalId}`)}
             >
-              Look
+              {say('Look')}
             </Button>
           </Item>
         ))}

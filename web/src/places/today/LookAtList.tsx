@@ -1,5 +1,4 @@
 import type { LookAt } from '@yaylak/contract';
-import { SPECIES_WORDS } from '@yaylak/core';
 import { Link, useNavigate } from 'react-router';
 import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
 import { useRecord } from '../../outbox/useRecord';
@@ -14,6 +13,7 @@ import { doubtWords } from '../../words/doubts';
 import { fullDate, shortDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { LookItem as Item } from '../../parts/rows';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 /** Entries and animals that want a person's eye; what the server refused stays here until somebody has looked. */
 export function LookAtList({ items, today }: { readonly items: readonly LookAt[]; readonly today: string }) {
@@ -30,10 +30,16 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
         <Item key={item.key}>
           <div>
             <b>
-              Rejected
-              {item.out.kind === 'entry' ? `: ${item.out.entry.type} of ${shortDate(item.out.entry.on)}` : ''}
+              {say('Rejected{value}', {
+                value:
+                  item.out.kind === 'entry'
+                    ? say(': {type} of {date}', { type: item.out.entry.type, date: shortDate(item.out.entry.on) })
+                    : '',
+              })}
             </b>
-            <Small>{item.message} It is kept on this device until you have looked at it.</Small>
+            <Small>
+              {item.message} {say('It is kept on this device until you have looked at it.')}
+            </Small>
           </div>
           {item.out.kind === 'entry' && 'animalId' in item.out.entry ? (
             <Button
@@ -43,14 +49,14 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
                 )
               }
             >
-              Open the animal
+              {say('Open the animal')}
             </Button>
           ) : (
             <span />
           )}
           <AskButton
-            label="Checked: dismiss"
-            ask="Dismiss it for good?"
+            label={say('Checked: dismiss')}
+            ask={say('Dismiss it for good?')}
             onConfirm={() => void outbox.dismiss(item.key)}
           />
         </Item>
@@ -64,12 +70,15 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
                   <Row>
                     <Tag tag={item.tag} />
                     <b>
-                      Check the reading: {weightText(item.kg, unit)} on {shortDate(item.on)}
+                      {say('Check the reading: {weight} on {date}', {
+                        weight: weightText(item.kg, unit),
+                        date: shortDate(item.on),
+                      })}
                     </b>
                   </Row>
                   <Small>{doubtWords(item.doubt, unit, item.species)}</Small>
                 </div>
-                <Button onPress={() => void navigate(`/animals/${item.tag.animalId}`)}>Open the animal</Button>
+                <Button onPress={() => void navigate(`/animals/${item.tag.animalId}`)}>{say('Open the animal')}</Button>
                 <Button
                   kind="danger"
                   onPress={() =>
@@ -78,12 +87,15 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
                         undo.say(
                           outcome.kind === 'refused'
                             ? outcome.messages.join(' ')
-                            : `Struck out: ${weightText(item.kg, unit)} of ${item.tag.text}`,
+                            : say('Struck out: {weight} of {text}', {
+                                weight: weightText(item.kg, unit),
+                                text: item.tag.text,
+                              }),
                         ),
                     )
                   }
                 >
-                  Strike it out
+                  {say('Strike it out')}
                 </Button>
               </Item>
             );
@@ -93,12 +105,16 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
                 <div>
                   <Row>
                     <Tag tag={item.tag} />
-                    <b>Who is this?</b>
+                    <b>{say('Who is this?')}</b>
                   </Row>
-                  <Small>Taken in on {shortDate(item.on)} without sex and birth. Fill them in, or strike it out.</Small>
+                  <Small>
+                    {say('Taken in on {date} without sex and birth. Fill them in, or strike it out.', {
+                      date: shortDate(item.on),
+                    })}
+                  </Small>
                 </div>
                 <span />
-                <Button onPress={() => void navigate(`/animals/${item.tag.animalId}`)}>Open the animal</Button>
+                <Button onPress={() => void navigate(`/animals/${item.tag.animalId}`)}>{say('Open the animal')}</Button>
               </Item>
             );
           case 'reservation-over':
@@ -109,10 +125,13 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
                     {item.tags.map((tag) => (
                       <Tag key={tag.animalId} tag={tag} />
                     ))}
-                    <b>Free again</b>
+                    <b>{say('Free again')}</b>
                   </Row>
                   <Small>
-                    Reserved for {item.buyer} to {shortDate(item.until)}. Take the spray off, or reserve anew.
+                    {say('Reserved for {buyer} to {date}. Take the spray off, or reserve anew.', {
+                      buyer: item.buyer,
+                      date: shortDate(item.until),
+                    })}
                   </Small>
                 </div>
                 <span />
@@ -127,19 +146,17 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
                 <div>
                   <Row>
                     <Tag tag={tag} />
-                    <b>
-                      {count} orphan {young}
-                    </b>
+                    <b>{say('{count} orphan {young}', { count, young })}</b>
                   </Row>
-                  <Small>The dam is gone. Foster or bottle-feed: colostrum first, and warm.</Small>
+                  <Small>{say('The dam is gone. Foster or bottle-feed: colostrum first, and warm.')}</Small>
                 </div>
                 <span />
                 <LinkButton
                   as={Link}
-                  aria-label={`Foster the ${young} of ${tag.name ?? tag.text}`}
+                  aria-label={say('Foster the {young} of {n}', { young, n: tag.name ?? tag.text })}
                   to={`/births?species=${species}`}
                 >
-                  Foster
+                  {say('Foster')}
                 </LinkButton>
               </Item>
             );
@@ -152,38 +169,40 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
                 <div>
                   <Row>
                     <Tag tag={tag} />
-                    <b>What came of her?</b>
+                    <b>{say('What came of her?')}</b>
                   </Row>
                   <Small>
-                    In young on {shortDate(testedOn)}, due about {fullDate(dueOn)}, and no birth or loss on record.
-                    Until you say, she is neither in young nor free to mate.
+                    {say(
+                      'In young on {date}, due about {date2}, and no birth or loss on record. Until you say, she is neither in young nor free to mate.',
+                      { date: shortDate(testedOn), date2: fullDate(dueOn) },
+                    )}
                   </Small>
                 </div>
                 <Button
-                  aria-label={`${name} was empty`}
+                  aria-label={say('{name} was empty', { name })}
                   onPress={() =>
                     void write(
                       [{ type: 'pregnancy-test', animalId: tag.animalId, on: today, way: 'sight', result: 'empty' }],
-                      `${name} was empty`,
+                      say('{name} was empty', { name }),
                     ).then((refused) => refused.length > 0 && undo.say(refused.join(' ')))
                   }
                 >
-                  Was empty
+                  {say('Was empty')}
                 </Button>
                 <Row>
                   <LinkButton
                     as={Link}
-                    aria-label={`Record the loss of ${name}`}
+                    aria-label={say('Record the loss of {name}', { name })}
                     to={`/carrying?species=${species}&lost=${tag.animalId}`}
                   >
-                    Aborted
+                    {say('Aborted')}
                   </LinkButton>
                   <LinkButton
                     as={Link}
-                    aria-label={`Record the birth of ${name}`}
+                    aria-label={say('Record the birth of {name}', { name })}
                     to={`/births?species=${species}&birth=${tag.animalId}`}
                   >
-                    Birth
+                    {say('Birth')}
                   </LinkButton>
                 </Row>
               </Item>
@@ -195,12 +214,12 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
                 <div>
                   <Row>
                     <Tag tag={item.tag} />
-                    <b>Weight off its usual</b>
+                    <b>{say('Weight off its usual')}</b>
                   </Row>
                   <Small>{item.message}</Small>
                 </div>
                 <span />
-                <Button onPress={() => void navigate(`/animals/${item.tag.animalId}`)}>Open the animal</Button>
+                <Button onPress={() => void navigate(`/animals/${item.tag.animalId}`)}>{say('Open the animal')}</Button>
               </Item>
             );
         }

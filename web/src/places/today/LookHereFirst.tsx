@@ -7,6 +7,7 @@ import { Button } from '../../parts/Button';
 import { Panel, Small } from '../../parts/Panel';
 import { space, touch } from '../../theme/tokens';
 import { DEMO_STOPS } from './demoStops';
+import { say } from '@yaylak/contract';
 
 const KEY = 'yaylak-demo-path';
 const CLOSED = 'closed';
@@ -24,11 +25,13 @@ export function LookHereFirst() {
   if (!holding?.about.isDemo || visited.has(CLOSED)) return null;
   const seen = DEMO_STOPS.filter((stop) => visited.has(stop.to)).length;
   return (
-    <Panel aria-label="Look here first">
-      <h2>Look here first</h2>
+    <Panel aria-label={say('Look here first')}>
+      <h2>{say('Look here first')}</h2>
       <Small>
-        This is a made-up holding. Eight stops show what Yaylak does; {seen} seen. Try whatever you like: no animal is
-        real.
+        {say(
+          'This is a made-up holding. Eight stops show what Yaylak does; {seen} seen. Try whatever you like: no animal is real.',
+          { seen },
+        )}
       </Small>
       <Stops>
         {DEMO_STOPS.map((stop, i) => (
@@ -38,14 +41,14 @@ export function LookHereFirst() {
               <Link to={stop.to} onClick={() => keep(new Set([...visited, stop.to]))}>
                 {stop.name}
               </Link>
-              {visited.has(stop.to) ? <span className="unseen"> (seen)</span> : null}
+              {visited.has(stop.to) ? <span className="unseen"> {say('(seen)')}</span> : null}
               <Small>{stop.see}</Small>
             </div>
           </li>
         ))}
       </Stops>
       <Button kind="quiet" onPress={() => keep(new Set([...visited, CLOSED]))}>
-        Close this
+        {say('Close this')}
       </Button>
     </Panel>
   );

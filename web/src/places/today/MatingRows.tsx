@@ -1,5 +1,4 @@
 import type { TodayView } from '@yaylak/contract';
-import { SPECIES_WORDS } from '@yaylak/core';
 import { Link } from 'react-router';
 import { LinkButton } from '../../parts/LinkButton';
 import { Row, Small } from '../../parts/Panel';
@@ -7,6 +6,7 @@ import { Tag } from '../../parts/Tag';
 import { HourBar, WindowBar } from '../../parts/WindowBar';
 import { dayAndHour } from '../../words/format';
 import { Heading, Item, Rows } from '../../parts/rows';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 /** Who is to be served in these hours, and young males that are to be parted from the females. */
 export function MatingRows({ heats, partings, now, on }: Pick<TodayView, 'heats' | 'partings' | 'now' | 'on'>) {
@@ -14,8 +14,8 @@ export function MatingRows({ heats, partings, now, on }: Pick<TodayView, 'heats'
   return (
     <section>
       <Heading>
-        <h2>Mating</h2>
-        <Small>by the hour, ending soonest first</Small>
+        <h2>{say('Mating')}</h2>
+        <Small>{say('by the hour, ending soonest first')}</Small>
       </Heading>
       <Rows>
         {heats.map(({ species, heat }) => (
@@ -23,16 +23,19 @@ export function MatingRows({ heats, partings, now, on }: Pick<TodayView, 'heats'
             <div>
               <Row>
                 <Tag tag={heat.tag} />
-                <b>Serve {heat.tag.name ?? heat.tag.text}</b>
+                <b>{say('Serve {n}', { n: heat.tag.name ?? heat.tag.text })}</b>
               </Row>
               <Small>
-                {heat.isStanding ? 'standing' : 'signs agree'} since {dayAndHour(heat.seenAt, on)}
-                {heat.services.length > 0 ? ', served once' : ''}
+                {say('{value} since {dayAndHour}{value2}', {
+                  value: heat.isStanding ? say('standing') : say('signs agree'),
+                  dayAndHour: dayAndHour(heat.seenAt, on),
+                  value2: heat.services.length > 0 ? say(', served once') : '',
+                })}
               </Small>
             </div>
             {heat.window ? <HourBar window={heat.window} earliest={heat.opensEarliest} now={now} /> : <span />}
             <LinkButton as={Link} to={`/mating?species=${species}&serve=${heat.tag.animalId}`}>
-              Serve
+              {say('Serve')}
             </LinkButton>
           </Item>
         ))}
@@ -40,13 +43,16 @@ export function MatingRows({ heats, partings, now, on }: Pick<TodayView, 'heats'
           <Item key={`${p.species} ${p.groupName}`}>
             <div>
               <b>
-                Part {p.head} {SPECIES_WORDS[p.species].young.male[p.head === 1 ? 0 : 1]} from the females
+                {say('Part {head} {value} from the females', {
+                  head: p.head,
+                  value: SPECIES_WORDS[p.species].young.male[p.head === 1 ? 0 : 1],
+                })}
               </b>
-              <Small>{p.groupName}: old enough to sire</Small>
+              <Small>{say('{groupName}: old enough to sire', { groupName: p.groupName })}</Small>
             </div>
             <WindowBar window={p.window} today={on} />
             <LinkButton as={Link} to={`/mating/males?species=${p.species}`}>
-              Part them
+              {say('Part them')}
             </LinkButton>
           </Item>
         ))}

@@ -9,6 +9,7 @@ import { colour, space } from '../../theme/tokens';
 import { fullDate, gainText, perDayText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { PlainList } from '../../parts/PlainList';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly rows: readonly NotGrowingView[];
@@ -21,9 +22,9 @@ export function NotGrowing({ rows, more }: Props) {
   const unit = useWeightUnit();
   return (
     <Panel>
-      <h2>Not growing as they should</h2>
-      <Small>Gain of the last two months, against others of their age, sex and group</Small>
-      {rows.length === 0 ? <p style={{ marginTop: 8 }}>Nobody, as far as the weighings can tell.</p> : null}
+      <h2>{say('Not growing as they should')}</h2>
+      <Small>{say('Gain of the last two months, against others of their age, sex and group')}</Small>
+      {rows.length === 0 ? <p style={{ marginTop: 8 }}>{say('Nobody, as far as the weighings can tell.')}</p> : null}
       <List>
         {rows.map((row) => {
           const share = Math.max(0, Math.min(1, row.gain.kgPerDay / row.groupMedianKgPerDay));
@@ -34,19 +35,28 @@ export function NotGrowing({ rows, more }: Props) {
                 <span style={{ width: `${Math.max(3, share * 100)}%` }} />
               </Bar>
               <b>{gainText(row.gain, scaleUnit(row.species, unit))}</b>
-              <How of={`Gain of ${row.tag.text}`}>
+              <How of={say('Gain of {text}', { text: row.tag.text })}>
                 <p>
-                  {gainText(row.gain, scaleUnit(row.species, unit))} over {row.gain.readings} readings,{' '}
-                  {fullDate(row.gain.from)} to {fullDate(row.gain.to)}.
+                  {say('{gain} over {readings} readings, {date} to {date2}.', {
+                    gain: gainText(row.gain, scaleUnit(row.species, unit)),
+                    readings: row.gain.readings,
+                    date: fullDate(row.gain.from),
+                    date2: fullDate(row.gain.to),
+                  })}
                 </p>
                 <p>
-                  {row.groupSize} contemporaries{row.groupName ? ` in ${row.groupName}` : ''} have a median of{' '}
-                  {perDayText(row.groupMedianKgPerDay, scaleUnit(row.species, unit))}; half of it,{' '}
-                  {perDayText(row.gain.lineKgPerDay ?? 0, scaleUnit(row.species, unit))}, is the line. The whole range
-                  lies under it, so it is not chance.
-                  {row.isSmallGroup ? ' The group is small: take it with care.' : ''}
+                  {say(
+                    '{groupSize} contemporaries{value} have a median of {perDay}; half of it, {perDay2}, is the line. The whole range lies under it, so it is not chance.{value2}',
+                    {
+                      groupSize: row.groupSize,
+                      value: row.groupName ? ` ${say('in {groupName}', { groupName: row.groupName })}` : '',
+                      perDay: perDayText(row.groupMedianKgPerDay, scaleUnit(row.species, unit)),
+                      perDay2: perDayText(row.gain.lineKgPerDay ?? 0, scaleUnit(row.species, unit)),
+                      value2: row.isSmallGroup ? ` ${say('The group is small: take it with care.')}` : '',
+                    },
+                  )}
                 </p>
-                <p>Look at teeth, worms, feet and whether it gets to the trough. If it lasts, ask your vet.</p>
+                <p>{say('Look at teeth, worms, feet and whether it gets to the trough. If it lasts, ask your vet.')}</p>
               </How>
             </li>
           );

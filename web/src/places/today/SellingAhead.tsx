@@ -7,8 +7,9 @@ import { Panel, Small } from '../../parts/Panel';
 import { PlainList } from '../../parts/PlainList';
 import { Tag } from '../../parts/Tag';
 import { touch } from '../../theme/tokens';
-import { countText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/format';
 import { goesText, hasReady, keptText, readyText } from '../../words/saleAhead';
+import { say } from '@yaylak/contract';
 
 /** Who is ready and who goes fat, which outlet goes next, loads that are planned, reservations that end. */
 export function SellingAhead() {
@@ -16,14 +17,14 @@ export function SellingAhead() {
   if (!data || isQuiet(data)) return null;
   return (
     <Panel>
-      <h2>Selling</h2>
+      <h2>{say('Selling')}</h2>
       <PlainList>
         {data.loads.map((load) => (
           <li key={load.id}>
             <Whole to={`/selling/loads/${load.id}`}>
-              {load.on < data.on ? 'Was to go' : 'Goes'} {shortDate(load.on)}: {load.outletName},{' '}
-              {countText(load.heads, 'head', 'head')}
-              {load.stopped > 0 ? `, ${load.stopped} may not go` : ''}
+              {load.on < data.on ? say('Was to go') : say('Goes')} {shortDate(load.on)}: {load.outletName},{' '}
+              {say('{heads} {heads, plural, one {head} other {head}}', { heads: load.heads })}
+              {load.stopped > 0 ? say(', {stopped} may not go', { stopped: load.stopped }) : ''}
             </Whole>
           </li>
         ))}

@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
 import type { TodayView } from '@yaylak/contract';
-import { SPECIES_WORDS } from '@yaylak/core';
 import { Link, useNavigate } from 'react-router';
 import { todayQuery } from '../../api/queries';
 import { useOutboxState } from '../../outbox/useOutbox';
@@ -24,12 +23,16 @@ import { NotGrowing } from './NotGrowing';
 import { SellingAhead } from './SellingAhead';
 import { ShouldGo } from './ShouldGo';
 import { useWhole } from './useWhole';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 /** What is open now, what opens this week, who does not grow, what is unfinished. */
 export function TodayPage() {
   const { data, error, refetch } = useQuery(todayQuery);
   if (!data)
-    return <Page title="Today">{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>;
+    return (
+      <Page title={say('Today')}>{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>
+    );
   return <Today data={data} />;
 }
 
@@ -47,7 +50,7 @@ function Today({ data }: { readonly data: TodayView }) {
   return (
     <Page
       title={longDate(data.on)}
-      lead="Type a tag number anywhere to find that animal"
+      lead={say('Type a tag number anywhere to find that animal')}
       aside={
         <>
           <LookHereFirst />
@@ -56,7 +59,7 @@ function Today({ data }: { readonly data: TodayView }) {
           <ShouldGo rows={data.shouldGo} />
           <SellingAhead />
           <Panel>
-            <h2>On the holding</h2>
+            <h2>{say('On the holding')}</h2>
             <FigureTable $isSum>
               <tbody>
                 {data.head
@@ -80,23 +83,26 @@ function Today({ data }: { readonly data: TodayView }) {
     >
       {hasBook ? null : (
         <Empty
-          title="The book is empty"
+          title={say('The book is empty')}
           action={
             <Button kind="main" onPress={() => void navigate('/start')}>
-              Begin
+              {say('Begin')}
             </Button>
           }
         >
-          Five short steps, about ten minutes: who you are, how your numbers look, who is here, a first weighing. Then
-          Yaylak works out something you did not know. A list you already have can be{' '}
-          <Link to="/holding/files">brought in as a file</Link>.
+          <Said
+            text={
+              'Five short steps, about ten minutes: who you are, how your numbers look, who is here, a first weighing. Then Yaylak works out something you did not know. A list you already have can be <0>brought in as a file</0>.'
+            }
+            parts={{ 0: <Link to="/holding/files" /> }}
+          />
         </Empty>
       )}
       {openJobs.length + data.lookAt.length + refused.length > 0 ? (
         <section>
           <Heading>
-            <h2>Unfinished</h2>
-            <Small>nothing of it is lost</Small>
+            <h2>{say('Unfinished')}</h2>
+            <Small>{say('nothing of it is lost')}</Small>
           </Heading>
           <Rows>
             {openJobs.map((job) => (
@@ -104,12 +110,17 @@ function Today({ data }: { readonly data: TodayView }) {
                 <div>
                   <b>{job.name}</b>
                   <Small>
-                    Started {shortDate(job.on)} by {job.startedBy}. {job.seen} of {job.expected} through.
+                    {say('Started {date} by {startedBy}. {seen} of {expected} through.', {
+                      date: shortDate(job.on),
+                      startedBy: job.startedBy,
+                      seen: job.seen,
+                      expected: job.expected,
+                    })}
                   </Small>
                 </div>
                 <span />
                 <Button kind="main" onPress={() => void navigate(`/race/${job.id}`)}>
-                  Continue
+                  {say('Continue')}
                 </Button>
               </Item>
             ))}
@@ -123,8 +134,8 @@ function Today({ data }: { readonly data: TodayView }) {
       {open.length > 0 ? (
         <section>
           <Heading>
-            <h2>Window open now</h2>
-            <Small>closes soonest first</Small>
+            <h2>{say('Window open now')}</h2>
+            <Small>{say('closes soonest first')}</Small>
           </Heading>
           <DueRows work={open} today={data.on} />
         </section>
@@ -133,14 +144,17 @@ function Today({ data }: { readonly data: TodayView }) {
       {ahead.length > 0 ? (
         <section>
           <Heading>
-            <h2>Opens this week</h2>
+            <h2>{say('Opens this week')}</h2>
           </Heading>
           <DueRows work={ahead} today={data.on} />
         </section>
       ) : null}
       {hasBook && open.length + ahead.length === 0 ? (
-        <Empty title="Nothing is due this week">
-          Rhythms of weighing and scoring, and the plans of the year, are set under <Link to="/year">Year plan</Link>.
+        <Empty title={say('Nothing is due this week')}>
+          <Said
+            text={'Rhythms of weighing and scoring, and the plans of the year, are set under <0>Year plan</0>.'}
+            parts={{ 0: <Link to="/year" /> }}
+          />
         </Empty>
       ) : null}
     </Page>

@@ -3,6 +3,7 @@ import type { LongList, TodayView } from '@yaylak/contract';
 import { useState, type ReactNode } from 'react';
 import { todayWholeQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
+import { say } from '@yaylak/contract';
 
 /** A long list of Today: its first rows, and all of them once they are asked for. */
 export function useWhole<K extends LongList>(
@@ -18,9 +19,11 @@ export function useWhole<K extends LongList>(
       left > 0 ? (
         <>
           <Button kind="quiet" onPress={() => setAsked(true)}>
-            and {left} more
+            {say('and')} {left} {say('more')}
           </Button>
-          {error ? <span role="alert">The others could not be read. Try again when the server answers.</span> : null}
+          {error ? (
+            <span role="alert">{say('The others could not be read. Try again when the server answers.')}</span>
+          ) : null}
         </>
       ) : null,
   };

@@ -1,11 +1,12 @@
 import type { PensSetting } from '@yaylak/contract';
-import { addDays, isoOf, SPECIES_WORDS } from '@yaylak/core';
+import { addDays, isoOf } from '@yaylak/core';
 import { Area, AreaChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
 import { colour } from '../../theme/tokens';
 import { shortDate } from '../../words/format';
 import type { PlanOnPage } from './useYear';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 interface Props {
   readonly page: PlanOnPage;
@@ -20,16 +21,20 @@ export function BirthsChart({ page, pens }: Props) {
   const data = births.flatMap((b) => b.perDay.map((n, i) => ({ day: b.from + i, births: n })));
   const there = pens.find((p) => p.species === plan.species)?.pens;
   const most = births.reduce((top, b) => (b.peakThreeDays > top.peakThreeDays ? b : top), first);
-  const words = `${Math.round(most.total)} births expected, most in the week of ${shortDate(isoOf(most.peakWeekFrom))}`;
+  const words = say('{n} births expected, most in the week of {date}', {
+    n: Math.round(most.total),
+    date: shortDate(isoOf(most.peakWeekFrom)),
+  });
   return (
     <Panel>
       <h2>
-        Births by day
-        <How of="Births by day">
+        {say('Births by day')}
+        <How of={say('Births by day')}>
           <p>
-            Heats fall evenly over the first cycle; {Math.round(100 * conceptionOf(most, plan.females))}&nbsp;% of the
-            females take in the end, by the share of heats that take under Holding. Gestation spreads over its usual
-            range. Single animals fall outside it.
+            {say(
+              'Heats fall evenly over the first cycle; {n}\u00a0% of the females take in the end, by the share of heats that take under Holding. Gestation spreads over its usual range. Single animals fall outside it.',
+              { n: Math.round(100 * conceptionOf(most, plan.females)) },
+            )}
           </p>
         </How>
       </h2>
@@ -58,13 +63,21 @@ export function BirthsChart({ page, pens }: Props) {
         </ResponsiveContainer>
       </div>
       <p>
-        About {Math.round(most.total)} of {plan.females} {SPECIES_WORDS[plan.species].grown.female[1]}; the busiest week
-        from {shortDate(isoOf(most.peakWeekFrom))} to {shortDate(isoOf(addDays(most.peakWeekFrom, 6)))} with about{' '}
-        {Math.round(most.peakWeek)}.
+        {say('About {n} of {females} {value}; the busiest week from {date} to {date2} with about {n2}.', {
+          n: Math.round(most.total),
+          females: plan.females,
+          value: SPECIES_WORDS[plan.species].grown.female[1],
+          date: shortDate(isoOf(most.peakWeekFrom)),
+          date2: shortDate(isoOf(addDays(most.peakWeekFrom, 6))),
+          n2: Math.round(most.peakWeek),
+        })}
       </p>
       <Small>
-        Up to {Math.ceil(most.peakThreeDays - 0.05)} in three days
-        {there === undefined ? '' : `; ${there} pens there`}. 95&nbsp;% by {shortDate(isoOf(most.mostBy))}.
+        {say('Up to {ceil} in three days{value}. 95\u00a0% by {date}.', {
+          ceil: Math.ceil(most.peakThreeDays - 0.05),
+          value: there === undefined ? '' : say('; {there} pens there', { there }),
+          date: shortDate(isoOf(most.mostBy)),
+        })}
       </Small>
     </Panel>
   );

@@ -6,6 +6,7 @@ import { LinkButton } from '../../parts/LinkButton';
 import { Row, Small, Stack } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useSaveHolding } from '../../parts/useSaveHolding';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly holding: HoldingView;
@@ -15,11 +16,11 @@ interface Props {
 
 const ALARMS = ['none', '0', '1', '2', '7'] as const;
 const ALARM_WORDS = {
-  none: 'no alarm',
-  '0': 'on the day',
-  '1': 'a day before',
-  '2': 'two days before',
-  '7': 'a week before',
+  none: say('no alarm'),
+  '0': say('on the day'),
+  '1': say('a day before'),
+  '2': say('two days before'),
+  '7': say('a week before'),
 };
 
 /** The plan in the calendar of a telephone: as a file, or by an address it asks again by itself. */
@@ -43,34 +44,44 @@ export function CalendarSheet({ holding, calendarKey, onClose }: Props) {
       }),
     );
   return (
-    <Sheet isForLooking title="Calendar" isOpen onClose={onClose}>
+    <Sheet isForLooking title={say('Calendar')} isOpen onClose={onClose}>
       <Stack>
-        <p>All steps of the plans and all that is due, as whole days. Each calendar that reads iCalendar takes it.</p>
+        <p>
+          {say(
+            'All steps of the plans and all that is due, as whole days. Each calendar that reads iCalendar takes it.',
+          )}
+        </p>
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Field label="Your own words under each date" value={text} onChange={setText} />
-          <Choice label="Rings" value={alarm} options={ALARMS.map((a) => [a, ALARM_WORDS[a]])} onChange={setAlarm} />
-          <Button onPress={() => void keep()}>Keep</Button>
+          <Field label={say('Your own words under each date')} value={text} onChange={setText} />
+          <Choice
+            label={say('Rings')}
+            value={alarm}
+            options={ALARMS.map((a) => [a, ALARM_WORDS[a]])}
+            onChange={setAlarm}
+          />
+          <Button onPress={() => void keep()}>{say('Keep')}</Button>
         </Row>
         {problem ? <p role="alert">{problem}</p> : null}
-        <Field label="Address to subscribe to" value={address} isReadOnly />
+        <Field label={say('Address to subscribe to')} value={address} isReadOnly />
         <Row>
           <Button
             onPress={() => {
               void navigator.clipboard
                 .writeText(address)
                 .then(() => setCopied(true))
-                .catch(() => setProblem('The browser does not let it be copied. Mark the address and copy it.'));
+                .catch(() => setProblem(say('The browser does not let it be copied. Mark the address and copy it.')));
             }}
           >
-            {isCopied ? 'Copied' : 'Copy the address'}
+            {isCopied ? say('Copied') : say('Copy the address')}
           </Button>
           <LinkButton href={address} download="yaylak.ics">
-            As a file
+            {say('As a file')}
           </LinkButton>
         </Row>
         <Small>
-          Whoever knows the address reads the plan. It is reached only from this computer, unless the server was told to
-          listen on your network.
+          {say(
+            'Whoever knows the address reads the plan. It is reached only from this computer, unless the server was told to listen on your network.',
+          )}
         </Small>
       </Stack>
     </Sheet>

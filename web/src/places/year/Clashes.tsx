@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { Panel, Small } from '../../parts/Panel';
 import { colour, space, touch } from '../../theme/tokens';
 import { clashText } from '../../words/season';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly clashes: readonly Clash[];
@@ -13,12 +14,12 @@ interface Props {
 
 /** What does not fit, each with its plan to press. */
 export function Clashes({ clashes, plans, onChoose }: Props) {
-  const nameOf = (id: string): string => plans.find((p) => p.id === id)?.facts.name ?? 'another plan';
+  const nameOf = (id: string): string => plans.find((p) => p.id === id)?.facts.name ?? say('another plan');
   return (
     <Panel>
-      <h2>Does not fit{clashes.length > 0 ? ` (${clashes.length})` : ''}</h2>
+      <h2>{say('Does not fit{value}', { value: clashes.length > 0 ? ` (${clashes.length})` : '' })}</h2>
       <div role="status">
-        {clashes.length === 0 ? <Small>Nothing: waits, hands, pens and feed all hold.</Small> : null}
+        {clashes.length === 0 ? <Small>{say('Nothing: waits, hands, pens and feed all hold.')}</Small> : null}
         {clashes.map((c, i) => {
           const plan = plans.find((p) => p.id === c.planId);
           return plan ? (

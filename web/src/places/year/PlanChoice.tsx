@@ -2,9 +2,10 @@ import type { Clash, Day } from '@yaylak/core';
 import styled from 'styled-components';
 import { dotted, slanted } from '../../parts/weave';
 import { colour, phone, radius, space } from '../../theme/tokens';
-import { countText } from '../../words/format';
+
 import { at, axisOf, namedMonths } from './axis';
 import type { PlanOnPage } from './useYear';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly plans: readonly PlanOnPage[];
@@ -21,7 +22,7 @@ export function PlanChoice({ plans, chosen, clashes, today, onChoose }: Props) {
     20,
   );
   return (
-    <Lanes role="group" aria-label="Plans">
+    <Lanes role="group" aria-label={say('Plans')}>
       <Months aria-hidden>
         {namedMonths(axis, 14).map(({ day, name }) => (
           <span key={day} style={{ left: `${at(axis, day)}%` }}>
@@ -36,8 +37,10 @@ export function PlanChoice({ plans, chosen, clashes, today, onChoose }: Props) {
             <span>
               <b>{view.facts.name}</b>
               <small>
-                {view.facts.females} head
-                {hurt > 0 ? `, ${countText(hurt, 'clash', 'clashes')}` : ''}
+                {say('{females} head{value}', {
+                  females: view.facts.females,
+                  value: hurt > 0 ? `, ${say('{hurt} {hurt, plural, one {clash} other {clashes}}', { hurt })}` : '',
+                })}
               </small>
             </span>
             <Track aria-hidden>

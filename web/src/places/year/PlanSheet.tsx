@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { PlanFacts, type HoldingView, type PlanView } from '@yaylak/contract';
+import { PlanFacts, type HoldingView, type PlanView, say, SPECIES_WORDS } from '@yaylak/contract';
 import {
   addDays,
   dayOf,
@@ -8,7 +8,6 @@ import {
   isoOf,
   planKindOf,
   REMATING_SCHOOLS,
-  SPECIES_WORDS,
   type FlushingSchool,
   type RematingSchool,
   type Species,
@@ -33,6 +32,7 @@ import { newId } from '../../words/ids';
 import { FLUSHING_WORDS, REMATING_WORDS } from '../../words/season';
 import { useSpeciesOptions } from '../../words/useHolding';
 import { capital, flushingOf, malesInOf, planFacts, planTyped, type PlanTyped } from './planDraft';
+import { Said } from '../../parts/Said';
 
 interface Props {
   /** The plan to change; a new one where there is none. */
@@ -73,7 +73,7 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
       const facts = factsOf(all);
       return typeof facts === 'string' ? [] : [{ shape: PlanFacts, value: facts }];
     },
-    words: { name: 'Give it a shorter name.', females: 'Type how many are to be mated.' },
+    words: { name: say('Give it a shorter name.'), females: say('Type how many are to be mated.') },
     also: (all): Against => {
       const facts = factsOf(all);
       return typeof facts === 'string' ? { root: facts } : {};
@@ -91,7 +91,7 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
     const made = factsOf(all);
     if (typeof made === 'string') return [made];
     if (view) {
-      const wrong = await save([{ plan: view, facts: made }], `Changed ${made.name}`);
+      const wrong = await save([{ plan: view, facts: made }], say('Changed {name}', { name: made.name }));
       return wrong ? [wrong.message] : [];
     }
     try {
@@ -101,7 +101,7 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
     }
     await readAgain(client);
     undo.offer({
-      done: `Planned ${made.name}`,
+      done: say('Planned {name}', { name: made.name }),
       undo: async () => {
         await ask(`/api/season/plans/${id}`, { method: 'DELETE' });
         await readAgain(client);
@@ -122,7 +122,7 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
     }
     await readAgain(client);
     undo.offer({
-      done: `Taken out: ${view.facts.name}`,
+      done: say('Taken out: {name}', { name: view.facts.name }),
       undo: async () => {
         await ask('/api/season/plans', { method: 'POST', body: { id: view.id, ...view.facts } });
         await readAgain(client);
@@ -132,16 +132,21 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
   };
   const products = (remedies?.products ?? []).filter((p) => !p.isClosed);
   return (
-    <Sheet title={view ? `Change ${view.facts.name}` : 'New plan'} isOpen onClose={onClose} width={680}>
+    <Sheet
+      title={view ? say('Change {name}', { name: view.facts.name }) : say('New plan')}
+      isOpen
+      onClose={onClose}
+      width={680}
+    >
       <SendForm
         form={form}
         send={send}
         onDone={onDone}
-        submit={view ? 'Keep the plan' : 'Plan it'}
+        submit={view ? say('Keep the plan') : say('Plan it')}
         more={
           view ? (
             <Button kind="danger" onPress={() => void drop()}>
-              Take it out
+              {say('Take it out')}
             </Button>
           ) : undefined
         }
@@ -149,7 +154,7 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
         <FieldRow $gap={3}>
           {view ? null : (
             <Choice
-              label="Species"
+              label={say('Species')}
               value={species}
               options={speciesOptions}
               onChange={(s: Species) => {
@@ -160,37 +165,38 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
           )}
           <FormChoice
             name="groupId"
-            label="Group"
+            label={say('Group')}
             options={[
-              ['', `all grown ${words.grown.female[1]}`],
+              ['', say('all grown {value}', { value: words.grown.female[1] })],
               ...(groups ?? [])
                 .filter((g) => !g.isClosed && (g.species === species || g.species === null))
                 .map((g) => [g.id, g.name] as const),
             ]}
           />
           <Field
-            label="Females"
+            label={say('Females')}
             inputMode="numeric"
             value={typed.females === '' ? String(inBook(typed)) : typed.females}
             onChange={(text) => setValue('females', text)}
           />
-          <FormField name="name" label="Name" placeholder={`${capital(words.birth)} ${typed.on.slice(0, 4)}`} />
+          <FormField name="name" label={say('Name')} placeholder={`${capital(words.birth)} ${typed.on.slice(0, 4)}`} />
         </FieldRow>
         {planKindOf(settings) === 'rolling' ? (
           <FieldRow $gap={3}>
-            <FormField name="matingOn" label="First mating" type="date" />
+            <FormField name="matingOn" label={say('First mating')} type="date" />
             <FormChoice
               name="school"
-              label="Served again"
+              label={say('Served again')}
               options={Object.keys(REMATING_SCHOOLS).map((s) => [
                 s as RematingSchool,
                 REMATING_WORDS[s as RematingSchool],
               ])}
             />
-            <FormField name="litters" label="Litters ahead" inputMode="numeric" />
+            <FormField name="litters" label={say('Litters ahead')} inputMode="numeric" />
             <Small>
-              Intensive gives the most litters and asks the most of a doe and her feed; easy spares her. Thin does wait,
-              whatever the school.
+              {say(
+                'Intensive gives the most litters and asks the most of a doe and her feed; easy spares her. Thin does wait, whatever the school.',
+              )}
             </Small>
           </FieldRow>
         ) : (
@@ -198,26 +204,34 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
             <FieldRow $gap={3}>
               <FormChoice
                 name="what"
-                label="Target"
+                label={say('Target')}
                 options={[
-                  ['births', `first ${words.birth}`],
-                  ['sale', 'a sale'],
+                  ['births', say('first {birth}', { birth: words.birth })],
+                  ['sale', say('a sale')],
                 ]}
               />
-              <FormField name="on" label="On" type="date" />
+              <FormField name="on" label={say('On')} type="date" />
               {typed.what === 'sale' ? (
-                <FormField name="saleAge" label="Sold at, days old" inputMode="numeric" />
+                <FormField name="saleAge" label={say('Sold at, days old')} inputMode="numeric" />
               ) : null}
             </FieldRow>
             {malesIn === undefined ? null : (
               <p role="status">
-                So the {words.grown.male[1]} go in on <b>{fullDate(isoOf(malesIn))}</b>, {settings.gestationDays.mean}{' '}
-                days before the first births on {fullDate(isoOf(addDays(malesIn, settings.gestationDays.mean)))}.
+                <Said
+                  text={'So the {value} go in on <0>{date}</0>, {mean} days before the first births on {date2}.'}
+                  values={{
+                    value: words.grown.male[1],
+                    date: fullDate(isoOf(malesIn)),
+                    mean: settings.gestationDays.mean,
+                    date2: fullDate(isoOf(addDays(malesIn, settings.gestationDays.mean))),
+                  }}
+                  parts={{ 0: <b /> }}
+                />
               </p>
             )}
             <FieldRow $gap={3}>
               <Choice
-                label="Flushing"
+                label={say('Flushing')}
                 value={flushingOf(typed, settings)}
                 options={Object.keys(FLUSHING_SCHOOLS).map((s) => [
                   s as FlushingSchool,
@@ -226,43 +240,48 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
                 onChange={(school) => setValue('flushing', school)}
               />
               <Field
-                label="Heat cycles the males stay"
+                label={say('Heat cycles the males stay')}
                 inputMode="numeric"
                 value={typed.cycles === '' ? String(settings.season.cycles) : typed.cycles}
                 onChange={(text) => setValue('cycles', text)}
               />
             </FieldRow>
             <Small>
-              Flushing: one school feeds up for six weeks, so that thin ones gain most of a score; another for three,
-              which is enough where they are fit already. Fat ones are not flushed.
+              {say(
+                'Flushing: one school feeds up for six weeks, so that thin ones gain most of a score; another for three, which is enough where they are fit already. Fat ones are not flushed.',
+              )}
             </Small>
             {fields.map(({ id: key }, i) => {
               const name = typed.doses[i]?.name ?? '';
               return (
                 <FieldRow key={key} $gap={3}>
                   <Choice
-                    label="Product"
+                    label={say('Product')}
                     value={typed.doses[i]?.productId ?? ''}
-                    options={[['', 'none on the list'], ...products.map((p) => [p.id, p.facts.name] as const)]}
+                    options={[['', say('none on the list')], ...products.map((p) => [p.id, p.facts.name] as const)]}
                     onChange={(productId) => {
                       setValue(`doses.${i}.productId`, productId);
                       if (name === '')
                         setValue(`doses.${i}.name`, products.find((p) => p.id === productId)?.facts.name ?? '');
                     }}
                   />
-                  <FormField name={`doses.${i}.name`} label="Given before birth" />
-                  <FormField name={`doses.${i}.days`} label="Days before" inputMode="numeric" />
-                  <Button kind="quiet" aria-label={`Leave ${name || 'it'} out`} onPress={() => remove(i)}>
-                    Leave out
+                  <FormField name={say('doses.{i}.name', { i })} label={say('Given before birth')} />
+                  <FormField name={say('doses.{i}.days', { i })} label={say('Days before')} inputMode="numeric" />
+                  <Button
+                    kind="quiet"
+                    aria-label={say('Leave {n} out', { n: name || say('it') })}
+                    onPress={() => remove(i)}
+                  >
+                    {say('Leave out')}
                   </Button>
                 </FieldRow>
               );
             })}
             <Row>
               <Button onPress={() => append({ name: '', productId: '', days: '28' })}>
-                Add a vaccine or remedy before birth
+                {say('Add a vaccine or remedy before birth')}
               </Button>
-              <Small>Which, and how long before, is for your label and your vet to say.</Small>
+              <Small>{say('Which, and how long before, is for your label and your vet to say.')}</Small>
             </Row>
           </>
         )}

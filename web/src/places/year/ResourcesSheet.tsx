@@ -1,5 +1,5 @@
-import { ResourcesSetting, type HoldingView } from '@yaylak/contract';
-import { bySpecies, readTypedNumber, SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { ResourcesSetting, type HoldingView, say, SPECIES_WORDS } from '@yaylak/contract';
+import { bySpecies, readTypedNumber, SPECIES, type Species } from '@yaylak/core';
 import { useFieldArray } from 'react-hook-form';
 import { Button } from '../../parts/Button';
 import { FormField } from '../../parts/form/fields';
@@ -45,14 +45,14 @@ function resourcesOf({ days, pens, away, lean, hot }: Typed): ResourcesSetting {
 function against(typed: Typed): Against {
   const wrong: Record<string, string> = {};
   if (typed.days !== '' && readTypedNumber(typed.days).kind === 'refused')
-    wrong.days = `“${typed.days}” is not a number of days.`;
+    wrong.days = say('“{days}” is not a number of days.', { days: typed.days });
   for (const s of SPECIES)
     if (typed.pens[s] !== '' && !/^\d+$/.test(typed.pens[s]))
-      wrong[`pens.${s}`] = `“${typed.pens[s]}” is not a number of pens.`;
+      wrong[`pens.${s}`] = say('“{value}” is not a number of pens.', { value: typed.pens[s] });
   for (const list of LISTS)
     typed[list].forEach((stretch, i) => {
       for (const field of ['from', 'to', 'why'] as const)
-        if (stretch[field].trim() === '') wrong[`${list}.${i}.${field}`] = 'Needed, or leave the stretch out.';
+        if (stretch[field].trim() === '') wrong[`${list}.${i}.${field}`] = say('Needed, or leave the stretch out.');
     });
   return wrong;
 }
@@ -71,11 +71,11 @@ export function ResourcesSheet({ holding, onClose }: Props) {
     },
     made: (typed) => [{ shape: ResourcesSetting, value: resourcesOf(typed) }],
     words: {
-      workDaysPerWeek: 'That is more work than there are days.',
-      birthPens: 'That is not a number of pens.',
-      away: 'Each day is a date: 2027-06-05.',
-      lean: 'Month and day, such as 07-20.',
-      hot: 'Each day is a date: 2027-06-05.',
+      workDaysPerWeek: say('That is more work than there are days.'),
+      birthPens: say('That is not a number of pens.'),
+      away: say('Each day is a date: 2027-06-05.'),
+      lean: say('Month and day, such as 07-20.'),
+      hot: say('Each day is a date: 2027-06-05.'),
     },
     also: against,
     fieldOf: { workDaysPerWeek: 'days', birthPens: 'pens' },
@@ -85,31 +85,44 @@ export function ResourcesSheet({ holding, onClose }: Props) {
     return wrong === undefined ? [] : [wrong];
   };
   return (
-    <Sheet title="Hands, pens and feed" isOpen onClose={onClose} width={780}>
-      <SendForm form={form} send={send} onDone={onClose} submit="Keep">
+    <Sheet title={say('Hands, pens and feed')} isOpen onClose={onClose} width={780}>
+      <SendForm form={form} send={send} onDone={onClose} submit={say('Keep')}>
         <FormField
           name="days"
-          label="Days of work there are in a week, all hands together"
+          label={say('Days of work there are in a week, all hands together')}
           inputMode="decimal"
-          hint="Left empty, work is not looked at. A day is eight hours of one person."
+          hint={say('Left empty, work is not looked at. A day is eight hours of one person.')}
         />
         <Row $gap={3}>
           {SPECIES.filter((s) => holding.species[s].rearing.bondingDays > 0).map((s) => (
             <FormField
               key={s}
-              name={`pens.${s}`}
-              label={`${SPECIES_WORDS[s].birth.charAt(0).toUpperCase()}${SPECIES_WORDS[s].birth.slice(1)} pens`}
+              name={say('pens.{s}', { s })}
+              label={say('{toUpperCase}{part} pens', {
+                toUpperCase: SPECIES_WORDS[s].birth.charAt(0).toUpperCase(),
+                part: SPECIES_WORDS[s].birth.slice(1),
+              })}
               inputMode="numeric"
             />
           ))}
         </Row>
-        <Stretches title="Days nobody is here" name="away" type="date" hint="A wedding, a journey, the harvest." />
-        <Stretches title="Feed is short, each year" name="lean" type="text" hint="Month and day, such as 07-20." />
         <Stretches
-          title="Heat waves"
+          title={say('Days nobody is here')}
+          name="away"
+          type="date"
+          hint={say('A wedding, a journey, the harvest.')}
+        />
+        <Stretches
+          title={say('Feed is short, each year')}
+          name="lean"
+          type="text"
+          hint={say('Month and day, such as 07-20.')}
+        />
+        <Stretches
+          title={say('Heat waves')}
           name="hot"
           type="date"
-          hint="Seed suffers in them and for seven weeks after; the record of matings marks it."
+          hint={say('Seed suffers in them and for seven weeks after; the record of matings marks it.')}
         />
       </SendForm>
     </Sheet>
@@ -130,16 +143,16 @@ function Stretches({ title, hint, name, type }: StretchesProps) {
       <h3>{title}</h3>
       {fields.map(({ id }, i) => (
         <FieldRow key={id} $gap={2}>
-          <FormField name={`${name}.${i}.from`} label="From" type={type} />
-          <FormField name={`${name}.${i}.to`} label="To" type={type} />
-          <FormField name={`${name}.${i}.why`} label="Why" />
+          <FormField name={say('{name}.{i}.from', { name, i })} label={say('From')} type={type} />
+          <FormField name={say('{name}.{i}.to', { name, i })} label={say('To')} type={type} />
+          <FormField name={say('{name}.{i}.why', { name, i })} label={say('Why')} />
           <Button kind="quiet" onPress={() => remove(i)}>
-            Leave out
+            {say('Leave out')}
           </Button>
         </FieldRow>
       ))}
       <Row>
-        <Button onPress={() => append({ from: '', to: '', why: '' })}>Add</Button>
+        <Button onPress={() => append({ from: '', to: '', why: '' })}>{say('Add')}</Button>
         <Small>{hint}</Small>
       </Row>
     </Stack>

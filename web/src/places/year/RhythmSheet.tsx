@@ -1,12 +1,5 @@
-import { ChangeHolding, type HoldingView } from '@yaylak/contract';
-import {
-  FOR_LIFE_DAYS,
-  SPECIES_TABLE,
-  SPECIES_WORDS,
-  type Species,
-  type SpeciesSettings,
-  type WeighingStep,
-} from '@yaylak/core';
+import { ChangeHolding, type HoldingView, say, SPECIES_WORDS } from '@yaylak/contract';
+import { FOR_LIFE_DAYS, SPECIES_TABLE, type Species, type SpeciesSettings, type WeighingStep } from '@yaylak/core';
 import { useState } from 'react';
 import { useFieldArray, useWatch } from 'react-hook-form';
 import { Button } from '../../parts/Button';
@@ -41,7 +34,7 @@ const stepTyped = (step: WeighingStep): StepTyped => ({
   ).map((figure) => ({ text: String(figure) })),
 });
 const LABELS = {
-  'at-age': ['opens', 'best from', 'best to', 'closes'],
+  'at-age': ['opens', say('best from'), say('best to'), 'closes'],
   every: ['from', 'to', 'every'],
 } as const;
 
@@ -70,14 +63,14 @@ const typedOf = ({ weighing, scoring }: Rhythm): Typed => ({
 function against({ steps, fromDays, everyDays }: Typed): Against {
   const wrong: Record<string, string> = {};
   steps.forEach((step, i) => {
-    if (step.name.trim() === '') wrong[`steps.${i}.name`] = 'Give it a name.';
+    if (step.name.trim() === '') wrong[`steps.${i}.name`] = say('Give it a name.');
     step.figures.forEach(({ text }, f) => {
       const isForLife = step.kind === 'every' && f === 1 && text.trim() === '';
-      if (!isForLife && !isWhole(text)) wrong[`steps.${i}.figures.${f}.text`] = 'Whole days.';
+      if (!isForLife && !isWhole(text)) wrong[`steps.${i}.figures.${f}.text`] = say('Whole days.');
     });
   });
-  if (!isWhole(fromDays)) wrong.fromDays = 'Whole days.';
-  if (!isWhole(everyDays) || Number(everyDays) < 1) wrong.everyDays = 'Whole days, at least one.';
+  if (!isWhole(fromDays)) wrong.fromDays = say('Whole days.');
+  if (!isWhole(everyDays) || Number(everyDays) < 1) wrong.everyDays = say('Whole days, at least one.');
   return wrong;
 }
 
@@ -88,11 +81,12 @@ export function RhythmSheet({ holding, onClose }: Props) {
   const speciesOptions = useSpeciesOptions();
   const [species, setSpecies] = useState<Species>(useFirstSpecies());
   return (
-    <Sheet title="Rhythms of weighing and scoring" isOpen onClose={onClose} width={960}>
-      <Choice label="Species" value={species} options={speciesOptions} onChange={setSpecies} />
+    <Sheet title={say('Rhythms of weighing and scoring')} isOpen onClose={onClose} width={960}>
+      <Choice label={say('Species')} value={species} options={speciesOptions} onChange={setSpecies} />
       <Small>
-        Days of age; a “to” left empty is for life. What is due by them is shown on Today; a plan’s own rounds go before
-        the usual scoring.
+        {say(
+          'Days of age; a “to” left empty is for life. What is due by them is shown on Today; a plan’s own rounds go before the usual scoring.',
+        )}
       </Small>
       <RhythmForm key={species} holding={holding} species={species} onDone={onClose} />
     </Sheet>
@@ -135,10 +129,10 @@ function RhythmForm({ holding, species, onDone }: FormProps) {
       form={form}
       send={send}
       onDone={onDone}
-      submit={`Keep the rhythm of ${SPECIES_WORDS[species].plural}`}
+      submit={say('Keep the rhythm of {plural}', { plural: SPECIES_WORDS[species].plural })}
       more={
         <Button kind="quiet" onPress={() => form.reset(typedOf(SPECIES_TABLE[species]))}>
-          Show the shipped one
+          {say('Show the shipped one')}
         </Button>
       }
     >
@@ -146,21 +140,21 @@ function RhythmForm({ holding, species, onDone }: FormProps) {
         const kind = steps[i]?.kind ?? 'at-age';
         const name = steps[i]?.name ?? '';
         return (
-          <FieldRow key={id} $gap={2} role="group" aria-label={`Weighing ${i + 1}`}>
-            <FormField name={`steps.${i}.name`} label="Weighing" />
+          <FieldRow key={id} $gap={2} role="group" aria-label={say('Weighing {n}', { n: i + 1 })}>
+            <FormField name={say('steps.{i}.name', { i })} label={say('Weighing')} />
             <Choice
-              label="When"
+              label={say('When')}
               value={kind}
               options={[
-                ['at-age', 'once at an age'],
-                ['every', 'again and again'],
+                ['at-age', say('once at an age')],
+                ['every', say('again and again')],
               ]}
               onChange={(to) => update(i, { kind: to, name, figures: LABELS[to].map(() => ({ text: '' })) })}
             />
             {LABELS[kind].map((label, f) => (
               <FormField
                 key={label}
-                name={`steps.${i}.figures.${f}.text`}
+                name={say('steps.{i}.figures.{f}.text', { i, f })}
                 label={label}
                 inputMode="numeric"
                 style={{ width: 84 }}
@@ -168,11 +162,11 @@ function RhythmForm({ holding, species, onDone }: FormProps) {
             ))}
             <Button
               kind="quiet"
-              aria-label={`Leave ${name} out`}
+              aria-label={say('Leave {name} out', { name })}
               isDisabled={fields.length === 1}
               onPress={() => remove(i)}
             >
-              Leave out
+              {say('Leave out')}
             </Button>
           </FieldRow>
         );
@@ -181,12 +175,12 @@ function RhythmForm({ holding, species, onDone }: FormProps) {
         <Button
           onPress={() => append({ kind: 'at-age', name: '', figures: LABELS['at-age'].map(() => ({ text: '' })) })}
         >
-          Add a weighing
+          {say('Add a weighing')}
         </Button>
       </Row>
-      <Row $gap={3} role="group" aria-label="Scoring">
-        <FormField name="fromDays" label="Scored from, days old" inputMode="numeric" />
-        <FormField name="everyDays" label="and every, days" inputMode="numeric" />
+      <Row $gap={3} role="group" aria-label={say('Scoring')}>
+        <FormField name="fromDays" label={say('Scored from, days old')} inputMode="numeric" />
+        <FormField name="everyDays" label={say('and every, days')} inputMode="numeric" />
       </Row>
     </SendForm>
   );

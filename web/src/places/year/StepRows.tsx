@@ -1,4 +1,4 @@
-import { stepName } from '@yaylak/contract';
+import { stepName, say } from '@yaylak/contract';
 import { isoOf, type Clash, type Day, type PlanStep } from '@yaylak/core';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import styled from 'styled-components';
@@ -85,7 +85,7 @@ export function StepRows({ page, today, clashes, onMove, onLetGo, onGiveUp, onDo
     event.preventDefault();
   };
   return (
-    <Rows ref={frame} aria-label={`Steps of ${view.facts.name}`}>
+    <Rows ref={frame} aria-label={say('Steps of {name}', { name: view.facts.name })}>
       <li aria-hidden>
         <span />
         <Months>
@@ -153,15 +153,19 @@ export function StepRows({ page, today, clashes, onMove, onLetGo, onGiveUp, onDo
             <End>
               <span>{stretchWords(step)}</span>
               {happened ? (
-                <em>happened {shortDate(happened.from)}</em>
+                <em>{say('happened {date}', { date: shortDate(happened.from) })}</em>
               ) : (
                 <Chip
                   type="button"
                   aria-pressed={doneOn !== undefined}
-                  aria-label={doneOn === undefined ? `Done: ${name}` : `Done on ${fullDate(isoOf(doneOn))}: ${name}`}
+                  aria-label={
+                    doneOn === undefined
+                      ? say('Done: {name}', { name })
+                      : say('Done on {date}: {name}', { date: fullDate(isoOf(doneOn)), name })
+                  }
                   onClick={() => onDone(step)}
                 >
-                  {doneOn === undefined ? 'done' : shortDate(isoOf(doneOn))}
+                  {doneOn === undefined ? say('done') : shortDate(isoOf(doneOn))}
                 </Chip>
               )}
             </End>
@@ -177,7 +181,10 @@ function stretchWords({ window: w }: PlanStep): string {
   const from = isoOf(w.bestFrom);
   const to = isoOf(w.bestTo);
   if (from === to) return fullDate(from);
-  return `${shortDate(from)} to ${from.slice(0, 4) === to.slice(0, 4) ? shortDate(to) : fullDate(to)}`;
+  return say('{date} to {value}', {
+    date: shortDate(from),
+    value: from.slice(0, 4) === to.slice(0, 4) ? shortDate(to) : fullDate(to),
+  });
 }
 
 const Rows = styled.ol`

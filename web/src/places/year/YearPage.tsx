@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { factsOf, planOf, stepName, type PlanView } from '@yaylak/contract';
+import { factsOf, planOf, stepName, type PlanView, say } from '@yaylak/contract';
 import { dayOf, isoOf, movesWith, moveStep, nextPlan, type PlanStep } from '@yaylak/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -15,7 +15,7 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { useUndo } from '../../parts/Undo';
 import { useNewKey } from '../../parts/useWindowKey';
 import { useSavePlans } from '../../shared/season/useSavePlans';
-import { countText, fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/format';
 import { newId } from '../../words/ids';
 import { BirthsChart } from './BirthsChart';
 import { CalendarSheet } from './CalendarSheet';
@@ -26,6 +26,7 @@ import { ResourcesSheet } from './ResourcesSheet';
 import { RhythmSheet } from './RhythmSheet';
 import { StepRows } from './StepRows';
 import { useYear, type PlanOnPage } from './useYear';
+import { Said } from '../../parts/Said';
 
 type Open = 'new' | 'change' | 'resources' | 'rhythm' | 'calendar' | undefined;
 
@@ -43,7 +44,7 @@ export function YearPage() {
   useNewKey(() => setOpen('new'));
   if (!season.data || !holding)
     return (
-      <Page title="Year plan">
+      <Page title={say('Year plan')}>
         {season.error ? <Failed error={season.error} onRetry={() => void season.refetch()} /> : <Loading />}
       </Page>
     );
@@ -64,9 +65,15 @@ export function YearPage() {
     const now = page.steps.find((s) => s.key === step.key);
     const others = movesWith(step, page.steps, moving.plan).size - 1;
     const name = stepName(step, before);
-    const to = now ? ` to ${shortDate(isoOf(now.isStretch ? now.window.opens : now.window.bestFrom))}` : '';
-    const along = others > 0 ? `; ${countText(others, 'date', 'dates')} moved with it` : '';
-    const wrong = await save([{ plan: page.view, facts }], `Moved: ${name.toLowerCase()}${to}${along}`);
+    const to = now
+      ? ` ${say('to {date}', { date: shortDate(isoOf(now.isStretch ? now.window.opens : now.window.bestFrom)) })}`
+      : '';
+    const along =
+      others > 0 ? say('; {others} {others, plural, one {date} other {dates}} moved with it', { others }) : '';
+    const wrong = await save(
+      [{ plan: page.view, facts }],
+      say('Moved: {word}{to}{along}', { word: name.toLowerCase(), to, along }),
+    );
     setProblem(wrong?.message);
     // What could not be sent stays as it was moved, to be sent again.
     setUnsaved(wrong?.isAway ? step : undefined);
@@ -78,7 +85,9 @@ export function YearPage() {
     const name = stepName(step, view.facts);
     const wrong = await save(
       [{ plan: view, facts }],
-      doneOn ? `Not done: ${name.toLowerCase()}` : `Done: ${name.toLowerCase()}`,
+      doneOn
+        ? say('Not done: {word}', { word: name.toLowerCase() })
+        : say('Done: {word}', { word: name.toLowerCase() }),
     );
     setProblem(wrong?.message);
   };
@@ -92,7 +101,7 @@ export function YearPage() {
       await readAgain(client);
       choose(id);
       undo.offer({
-        done: 'Made the plan of the next year',
+        done: say('Made the plan of the next year'),
         undo: async () => {
           await ask(`/api/season/plans/${id}`, { method: 'DELETE' });
           await readAgain(client);
@@ -105,24 +114,24 @@ export function YearPage() {
 
   return (
     <Page
-      title="Does the year fit?"
+      title={say('Does the year fit?')}
       lead={
         plans.length === 0
-          ? 'No plan yet.'
+          ? say('No plan yet.')
           : clashes.length === 0
-            ? `${countText(plans.length, 'plan', 'plans')}, and nothing stands against them.`
-            : `${countText(clashes.length, 'thing does', 'things do')} not fit.`
+            ? say('{n} {n, plural, one {plan} other {plans}}, and nothing stands against them.', { n: plans.length })
+            : say('{n} {n, plural, one {thing does} other {things do}} not fit.', { n: clashes.length })
       }
       actions={
         <>
-          <Button onPress={() => setOpen('rhythm')}>Rhythms</Button>
-          <Button onPress={() => setOpen('resources')}>Labour, pens and feed</Button>
-          <Button onPress={() => setOpen('calendar')}>Calendar</Button>
+          <Button onPress={() => setOpen('rhythm')}>{say('Rhythms')}</Button>
+          <Button onPress={() => setOpen('resources')}>{say('Labour, pens and feed')}</Button>
+          <Button onPress={() => setOpen('calendar')}>{say('Calendar')}</Button>
           <LinkButton as={Link} to="/year/sheet?of=year">
-            Print
+            {say('Print')}
           </LinkButton>
           <Button kind="main" onPress={() => setOpen('new')}>
-            New plan
+            {say('New plan')}
           </Button>
         </>
       }
@@ -130,7 +139,7 @@ export function YearPage() {
         <>
           <Clashes clashes={clashes} plans={plans.map((p) => p.view)} onChoose={choose} />
           <Panel>
-            <h2>The band above</h2>
+            <h2>{say('The band above')}</h2>
             <BandKey />
           </Panel>
           {chosen ? <BirthsChart page={chosen} pens={holding.resources.birthPens} /> : null}
@@ -140,15 +149,16 @@ export function YearPage() {
     >
       {plans.length === 0 ? (
         <Empty
-          title="Plan back from the births"
+          title={say('Plan back from the births')}
           action={
             <Button kind="main" onPress={() => setOpen('new')}>
-              New plan
+              {say('New plan')}
             </Button>
           }
         >
-          Say when the first young are wanted: males in and out, flushing, scoring, tests and weaning follow, and what
-          is due comes to Today.
+          {say(
+            'Say when the first young are wanted: males in and out, flushing, scoring, tests and weaning follow, and what is due comes to Today.',
+          )}
         </Empty>
       ) : (
         <PlanChoice plans={plans} chosen={chosen?.view.id} clashes={clashes} today={today} onChoose={choose} />
@@ -156,7 +166,7 @@ export function YearPage() {
       {problem ? (
         <Row>
           <p role="alert">{problem}</p>
-          {unsaved ? <Button onPress={() => void letGo(unsaved)}>Save again</Button> : null}
+          {unsaved ? <Button onPress={() => void letGo(unsaved)}>{say('Save again')}</Button> : null}
         </Row>
       ) : null}
       {chosen ? (
@@ -167,8 +177,8 @@ export function YearPage() {
               {chosen.view.groupName ? `, ${chosen.view.groupName}` : ''}
             </h2>
             <Row>
-              <Small>Drag a bar, or use the arrow keys on it.</Small>
-              <Button onPress={() => setOpen('change')}>Change the plan</Button>
+              <Small>{say('Drag a bar, or use the arrow keys on it.')}</Small>
+              <Button onPress={() => setOpen('change')}>{say('Change the plan')}</Button>
             </Row>
           </Row>
           <StepRows
@@ -210,24 +220,35 @@ function Compared({ page, onNext }: { readonly page: PlanOnPage; readonly onNext
   });
   return (
     <Panel>
-      <h2>Planned and happened</h2>
-      {rows.length === 0 ? <Small>Nothing of this plan has happened yet.</Small> : null}
+      <h2>{say('Planned and happened')}</h2>
+      {rows.length === 0 ? <Small>{say('Nothing of this plan has happened yet.')}</Small> : null}
       {rows.map(({ step, happened }) => {
         const off = dayOf(happened.from) - step.window.bestFrom;
         return (
           <div key={step.key} style={{ marginTop: 8 }}>
-            <b>{stepName(step, view.facts)}</b>: {fullDate(happened.from)}
-            {happened.to === happened.from ? '' : ` to ${shortDate(happened.to)}`}, {happened.head} head
+            <Said
+              text={'<0>{stepName}</0>: {date}{value}, {head} head'}
+              values={{
+                stepName: stepName(step, view.facts),
+                date: fullDate(happened.from),
+                value: happened.to === happened.from ? '' : ` ${say('to {date}', { date: shortDate(happened.to) })}`,
+                head: happened.head,
+              }}
+              parts={{ 0: <b /> }}
+            />
             <Small>
               {off === 0
-                ? 'on the day planned'
-                : `${countText(Math.abs(off), 'day', 'days')} ${off > 0 ? 'after' : 'before'} the best day planned`}
+                ? say('on the day planned')
+                : say('{abs} {abs, plural, one {day} other {days}} {value} the best day planned', {
+                    abs: Math.abs(off),
+                    value: off > 0 ? say('after') : say('before'),
+                  })}
             </Small>
           </div>
         );
       })}
       <Button style={{ marginTop: 12 }} onPress={onNext}>
-        {page.plan.kind === 'season' ? 'Plan the next year from it' : 'Plan on from its last litter'}
+        {page.plan.kind === 'season' ? say('Plan the next year from it') : say('Plan on from its last litter')}
       </Button>
     </Panel>
   );

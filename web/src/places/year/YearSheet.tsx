@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { stepName, workTitle, type PlanFacts } from '@yaylak/contract';
+import { stepName, workTitle, type PlanFacts, say } from '@yaylak/contract';
 import { addDays, dayOf, isoOf, toCalendarDate, weekOf, type Day, type PlanStep } from '@yaylak/core';
 import { Link, useSearchParams } from 'react-router';
 import { todayQuery } from '../../api/queries';
@@ -43,17 +43,21 @@ export function YearSheet() {
   return (
     <PaperSheet>
       <PaperHead
-        title={isWeek ? `The week of ${longDate(isoOf(monday))}` : `The year from ${fullDate(season.data.on)}`}
-        back={{ to: '/year', words: 'Back to the plan' }}
+        title={
+          isWeek
+            ? say('The week of {date}', { date: longDate(isoOf(monday)) })
+            : say('The year from {date}', { date: fullDate(season.data.on) })
+        }
+        back={{ to: '/year', words: say('Back to the plan') }}
       >
         <LinkButton as={Link} to={isWeek ? '/year/sheet?of=year' : '/year/sheet?of=week'}>
-          {isWeek ? 'The year' : 'The week'}
+          {isWeek ? say('The year') : say('The week')}
         </LinkButton>
       </PaperHead>
       {isWeek ? (
         <>
-          <LinesTable lines={week} first="Days" of={(l) => span(l)} />
-          <h2>Due by the rhythms</h2>
+          <LinesTable lines={week} first={say('Days')} of={(l) => span(l)} />
+          <h2>{say('Due by the rhythms')}</h2>
           <LineTable>
             <tbody>
               {(work?.due ?? [])
@@ -61,14 +65,14 @@ export function YearSheet() {
                 .map((w) => (
                   <tr key={w.key}>
                     <td>
-                      <TickBox says={`${workTitle(w)} done`} />
+                      <TickBox says={say('{workTitle} done', { workTitle: workTitle(w) })} />
                     </td>
                     <td>
                       <b>{workTitle(w)}</b>
                     </td>
                     <td>{[...w.why, ...(w.group ? [w.group.name] : [])].join(', ')}</td>
                     <td>
-                      {shortDate(w.window.opens)} to {shortDate(w.window.closes)}
+                      {say('{date} to {date2}', { date: shortDate(w.window.opens), date2: shortDate(w.window.closes) })}
                     </td>
                   </tr>
                 ))}
@@ -81,13 +85,13 @@ export function YearSheet() {
             <h2>{monthYear(month)}</h2>
             <LinesTable
               lines={year.filter((l) => isoOf(toFirst(l.on)) === month)}
-              first="Best days"
+              first={say('Best days')}
               of={(l) => span(l)}
             />
           </section>
         ))
       )}
-      <Small>Best days. Windows open earlier and close later; the plan on the screen shows them.</Small>
+      <Small>{say('Best days. Windows open earlier and close later; the plan on the screen shows them.')}</Small>
     </PaperSheet>
   );
 }
@@ -106,7 +110,8 @@ function lineOf(facts: PlanFacts, planId: string, step: PlanStep): Line {
   };
 }
 
-const span = ({ from, to }: Line): string => (from === to ? shortDate(from) : `${shortDate(from)} to ${shortDate(to)}`);
+const span = ({ from, to }: Line): string =>
+  from === to ? shortDate(from) : say('{date} to {date2}', { date: shortDate(from), date2: shortDate(to) });
 
 function LinesTable({
   lines,
@@ -117,7 +122,7 @@ function LinesTable({
   readonly first: string;
   readonly of: (line: Line) => string;
 }) {
-  if (lines.length === 0) return <Small>Nothing by the plans.</Small>;
+  if (lines.length === 0) return <Small>{say('Nothing by the plans.')}</Small>;
   return (
     <LineTable>
       {/* The same columns month after month. */}
@@ -129,16 +134,16 @@ function LinesTable({
       </colgroup>
       <thead>
         <tr>
-          <th>Done</th>
+          <th>{say('Done')}</th>
           <th>{first}</th>
-          <th>What</th>
-          <th>Plan</th>
+          <th>{say('What')}</th>
+          <th>{say('Plan')}</th>
         </tr>
       </thead>
       <tbody>
         {lines.map((l) => (
           <tr key={l.key}>
-            <td>{l.doneOn ? shortDate(l.doneOn) : <TickBox says={`${l.what} done`} />}</td>
+            <td>{l.doneOn ? shortDate(l.doneOn) : <TickBox says={say('{what} done', { what: l.what })} />}</td>
             <td>{of(l)}</td>
             <td>
               <b>{l.what}</b>

@@ -5,13 +5,13 @@ import {
   matingFor,
   parseDay,
   planKindOf,
-  SPECIES_WORDS,
   type Day,
   type FlushingSchool,
   type RematingSchool,
   type Species,
   type SpeciesSettings,
 } from '@yaylak/core';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 /** A plan while it is typed: all figures as text. */
 export interface PlanTyped {
@@ -83,7 +83,7 @@ export function planFacts(typed: PlanTyped, { settings, inBook, before }: Around
   const malesIn = malesInOf(typed, settings);
   const name =
     typed.name.trim() || `${capital(SPECIES_WORDS[species].birth)}${typed.on ? ` ${typed.on.slice(0, 4)}` : ''}`;
-  if (!(Number.isInteger(females) && females > 0)) return 'Females: type how many are to be mated.';
+  if (!(Number.isInteger(females) && females > 0)) return say('Females: type how many are to be mated.');
   const base = {
     name,
     species,
@@ -93,16 +93,16 @@ export function planFacts(typed: PlanTyped, { settings, inBook, before }: Around
     done: before?.done ?? {},
   };
   if (planKindOf(settings) === 'rolling') {
-    if (parseDay(typed.matingOn) === undefined) return 'First mating: type its date.';
+    if (parseDay(typed.matingOn) === undefined) return say('First mating: type its date.');
     const litters = Number(typed.litters);
-    if (!(Number.isInteger(litters) && litters >= 1 && litters <= 12)) return 'Litters: type 1 to 12.';
+    if (!(Number.isInteger(litters) && litters >= 1 && litters <= 12)) return say('Litters: type 1 to 12.');
     return { kind: 'rolling', ...base, matingOn: typed.matingOn, school: typed.school, litters };
   }
-  if (malesIn === undefined) return 'Type the date that is wanted.';
-  if (typed.what === 'sale' && !(Number(typed.saleAge) > 0)) return 'Sale: type how old they are to be, in days.';
-  if (!(Number.isInteger(cycles) && cycles >= 1 && cycles <= 12)) return 'Heat cycles: type 1 to 12.';
+  if (malesIn === undefined) return say('Type the date that is wanted.');
+  if (typed.what === 'sale' && !(Number(typed.saleAge) > 0)) return say('Sale: type how old they are to be, in days.');
+  if (!(Number.isInteger(cycles) && cycles >= 1 && cycles <= 12)) return say('Heat cycles: type 1 to 12.');
   const bad = typed.doses.find((d) => d.name.trim() === '' || !(Number(d.days) >= 0) || d.days === '');
-  if (bad) return 'Given before birth: each wants a name and its days.';
+  if (bad) return say('Given before birth: each wants a name and its days.');
   // A plan whose wish is not touched keeps the day the males go in, which may have been moved.
   const isSameWish = before?.wanted?.on === typed.on && before.wanted.what === typed.what;
   return {

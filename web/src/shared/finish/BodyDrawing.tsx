@@ -1,6 +1,7 @@
 import { FAT_PLACES, type FatPlace } from '@yaylak/core';
 import styled from 'styled-components';
 import { colour, fonts } from '../../theme/tokens';
+import { say } from '@yaylak/contract';
 
 /** Where each place lies on the drawing. */
 const AT: Readonly<Record<FatPlace, readonly [x: number, y: number]>> = {
@@ -13,7 +14,11 @@ const AT: Readonly<Record<FatPlace, readonly [x: number, y: number]>> = {
 /** A lamb from the side with the places the hand goes to, numbered in their order. Our own drawing, not to scale. */
 export function BodyDrawing() {
   return (
-    <Drawing viewBox="0 0 320 220" role="img" aria-label="A lamb from the side: 1 tail-head, 2 loin, 3 ribs, 4 brisket">
+    <Drawing
+      viewBox="0 0 320 220"
+      role="img"
+      aria-label={say('A lamb from the side: 1 tail-head, 2 loin, 3 ribs, 4 brisket')}
+    >
       <path
         className="leg"
         d="M 62 138 L 58 170 L 66 206 L 76 206 L 74 172 L 88 148 Z M 92 146 L 92 206 L 101 206 L 104 150 Z M 190 150 L 190 206 L 199 206 L 202 152 Z M 208 150 L 214 206 L 223 206 L 222 148 Z"

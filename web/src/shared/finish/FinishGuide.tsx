@@ -7,13 +7,14 @@ import { FAT_PLACE_WORDS } from '../../words/selling';
 import { BodyDrawing } from './BodyDrawing';
 import { HindDrawing } from './HindDrawing';
 import { RibDrawing } from './RibDrawing';
+import { say } from '@yaylak/contract';
 
 /** Where the hand goes, and what each class of fat and shape feels and looks like. */
 export function FinishGuide() {
   return (
     <>
       <Panel>
-        <h2>Where the hand goes</h2>
+        <h2>{say('Where the hand goes')}</h2>
         <Where>
           <BodyDrawing />
           <ol>
@@ -25,15 +26,16 @@ export function FinishGuide() {
           </ol>
         </Where>
         <Small>
-          Flat of the hand, no more pressure than it takes. A full fleece and a wet one deceive: part the wool. Fat is
-          laid on last at the brisket and the ribs, so all four are felt; what is kept is their mean.
+          {say(
+            'Flat of the hand, no more pressure than it takes. A full fleece and a wet one deceive: part the wool. Fat is laid on last at the brisket and the ribs, so all four are felt; what is kept is their mean.',
+          )}
         </Small>
       </Panel>
       <Panel>
-        <h2>Fat, 1 to 5</h2>
+        <h2>{say('Fat, 1 to 5')}</h2>
         <Five>
           {FAT_CLASSES.map((c) => (
-            <section key={c} aria-label={`Fat ${c}`}>
+            <section key={c} aria-label={say('Fat {c}', { c })}>
               <h3>{c}</h3>
               <RibDrawing fat={Number(c)} />
               <dl>
@@ -47,13 +49,15 @@ export function FinishGuide() {
             </section>
           ))}
         </Five>
-        <Small>Drawn: bone white, fat under the skin. Plus and minus are thirds of a class; 3- is nearly 2+.</Small>
+        <Small>
+          {say('Drawn: bone white, fat under the skin. Plus and minus are thirds of a class; 3- is nearly 2+.')}
+        </Small>
       </Panel>
       <Panel>
-        <h2>Shape, P to E</h2>
+        <h2>{say('Shape, P to E')}</h2>
         <Five>
           {SHAPE_CLASSES.map((c, i) => (
-            <section key={c} aria-label={`Shape ${c}`}>
+            <section key={c} aria-label={say('Shape {c}', { c })}>
               <h3>{c}</h3>
               <HindDrawing shape={i} name={c} />
               <p>{SHAPE_LOOKS[c]}</p>
@@ -61,16 +65,17 @@ export function FinishGuide() {
           ))}
         </Five>
         <Small>
-          From behind, standing square, then with the hand over leg and loin: wool and fat fill hollows that the grader
-          sees. Two schools: some judge by the leg alone, some leg, loin and shoulder alike. Take one and stay with it;
-          the application learns how the grader differs from your eye.
+          {say(
+            'From behind, standing square, then with the hand over leg and loin: wool and fat fill hollows that the grader sees. Two schools: some judge by the leg alone, some leg, loin and shoulder alike. Take one and stay with it; the application learns how the grader differs from your eye.',
+          )}
         </Small>
       </Panel>
       <NotePanel $tone="weld">
-        <h3>Safety</h3>
+        <h3>{say('Safety')}</h3>
         <p>
-          Stand beside, not behind. Cattle only in a crush with its gate shut; no arm between an animal and the rails.
-          Mind the gate when the next one comes.
+          {say(
+            'Stand beside, not behind. Cattle only in a crush with its gate shut; no arm between an animal and the rails. Mind the gate when the next one comes.',
+          )}
         </p>
       </NotePanel>
     </>

@@ -1,5 +1,6 @@
 import styled from 'styled-components';
 import { colour } from '../../theme/tokens';
+import { say } from '@yaylak/contract';
 
 interface Props {
   /** Class of shape from the poorest, 0, to the best, 4. */
@@ -22,7 +23,7 @@ export function HindDrawing({ shape, name }: Props) {
   };
   const ridge = 20 - Math.max(0, 2 - shape) * 3;
   return (
-    <Drawing viewBox="0 0 150 152" role="img" aria-label={`From behind, shape ${name}`}>
+    <Drawing viewBox="0 0 150 152" role="img" aria-label={say('From behind, shape {name}', { name })}>
       <path className="body" d={`M 75 ${ridge} ${side(1)} ${back(1)} L 75 ${ridge} Z`} />
       <path className="body" d={`M 75 ${ridge} ${side(-1)} ${back(-1)} L 75 ${ridge} Z`} />
       <path className="tail" d="M 70 34 Q 75 30 80 34 L 79 62 Q 75 68 71 62 Z" />

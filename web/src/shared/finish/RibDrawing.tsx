@@ -1,5 +1,6 @@
 import styled from 'styled-components';
 import { colour } from '../../theme/tokens';
+import { say } from '@yaylak/contract';
 
 interface Props {
   /** Class of fat, 1 to 5. */
@@ -23,7 +24,7 @@ export function RibDrawing({ fat }: Props) {
     return next === undefined ? '' : `Q ${(x + next) / 2} ${over + dip * 2} ${next} ${over}`;
   }).join(' ');
   return (
-    <Drawing viewBox="0 0 152 84" role="img" aria-label={`Ribs under fat of class ${fat}`}>
+    <Drawing viewBox="0 0 152 84" role="img" aria-label={say('Ribs under fat of class {fat}', { fat })}>
       <path
         className="fat"
         d={`M 4 ${over + dip + 4} Q 14 ${over + 2} ${RIBS[0]} ${over} ${between} Q 138 ${over + 2} 148 ${over + dip + 4} L 148 ${TOP} L 4 ${TOP} Z`}

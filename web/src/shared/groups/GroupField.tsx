@@ -10,6 +10,7 @@ import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { space } from '../../theme/tokens';
 import { newId } from '../../words/ids';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly label: string;
@@ -38,7 +39,7 @@ export function GroupField({ label, value, none, but, species, onChange, error }
     !g.isClosed && g.id !== but && (species === undefined || g.species === null || g.species === species);
   const make = async (): Promise<void> => {
     const wanted = name.trim();
-    if (wanted === '') return setProblem('Type the name of the group.');
+    if (wanted === '') return setProblem(say('Type the name of the group.'));
     try {
       const made = await ask<GroupView>('/api/groups', { method: 'POST', body: { id: newId(), name: wanted } });
       client.setQueryData(groupsQuery.queryKey, (before: GroupView[] = []) => [...before, made]);
@@ -56,7 +57,11 @@ export function GroupField({ label, value, none, but, species, onChange, error }
       <Choice
         label={label}
         value={isMaking ? NEW : value}
-        options={[['', none], ...groups.filter(isOffered).map((g) => [g.id, g.name] as const), [NEW, 'a new group …']]}
+        options={[
+          ['', none],
+          ...groups.filter(isOffered).map((g) => [g.id, g.name] as const),
+          [NEW, say('a new group …')],
+        ]}
         onChange={(chosen) => {
           setMaking(chosen === NEW);
           if (chosen !== NEW) onChange(chosen);
@@ -66,7 +71,7 @@ export function GroupField({ label, value, none, but, species, onChange, error }
       {isMaking ? (
         <>
           <Field
-            label="Name of the new group"
+            label={say('Name of the new group')}
             value={name}
             onChange={setName}
             error={problem}
@@ -79,7 +84,7 @@ export function GroupField({ label, value, none, but, species, onChange, error }
               } else e.continuePropagation();
             }}
           />
-          <Button onPress={() => void make()}>Make the group</Button>
+          <Button onPress={() => void make()}>{say('Make the group')}</Button>
         </>
       ) : null}
     </Box>

@@ -5,12 +5,13 @@ import { colour, space } from '../../theme/tokens';
 import { EVERYWHERE } from './everywhere';
 import { HelpText } from './HelpText';
 import { TOPICS } from './topics';
+import { say } from '@yaylak/contract';
 
 /** All of the help on paper, a topic after the other. */
 export function GuidePage() {
   return (
     <PaperSheet>
-      <PaperHead title="Yaylak: the guide" back={{ to: '/', words: 'Back to Today' }} />
+      <PaperHead title={say('Yaylak: the guide')} back={{ to: '/', words: say('Back to Today') }} />
       {TOPICS.map((topic, i) => (
         <Chapter key={topic.id}>
           <HelpText

@@ -7,6 +7,7 @@ import { colour, radius, space, touch } from '../../theme/tokens';
 import { EVERYWHERE } from './everywhere';
 import { HelpText } from './HelpText';
 import { searchHelp, topicAt, TOPICS } from './topics';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly pathname: string;
@@ -35,7 +36,7 @@ export function HelpBody({ pathname, topicId, isAtKeys, onTopic }: Props) {
   };
   return (
     <Body>
-      <Field label="Look for words in the help" value={words} onChange={setWords} />
+      <Field label={say('Look for words in the help')} value={words} onChange={setWords} />
       {words.trim() === '' ? (
         <>
           <HelpText
@@ -48,8 +49,8 @@ export function HelpBody({ pathname, topicId, isAtKeys, onTopic }: Props) {
               </h2>
             )}
           />
-          <nav aria-label="All of the help">
-            <h3>All of the help</h3>
+          <nav aria-label={say('All of the help')}>
+            <h3>{say('All of the help')}</h3>
             <PlainList>
               {TOPICS.map((t) => (
                 <li key={t.id}>
@@ -59,11 +60,11 @@ export function HelpBody({ pathname, topicId, isAtKeys, onTopic }: Props) {
                 </li>
               ))}
             </PlainList>
-            <Link to="/guide">The whole guide, to print</Link>
+            <Link to="/guide">{say('The whole guide, to print')}</Link>
           </nav>
         </>
       ) : (
-        <PlainList aria-label="Found in the help">
+        <PlainList aria-label={say('Found in the help')}>
           {found.map(({ topic: t, sentence }) => (
             <li key={t.id}>
               <button type="button" onClick={() => open(t.id)}>
@@ -72,7 +73,7 @@ export function HelpBody({ pathname, topicId, isAtKeys, onTopic }: Props) {
               </button>
             </li>
           ))}
-          {found.length === 0 ? <p>Nothing in the help says “{words.trim()}”.</p> : null}
+          {found.length === 0 ? <p>{say('Nothing in the help says “{trim}”.', { trim: words.trim() })}</p> : null}
         </PlainList>
       )}
     </Body>

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { Loading } from '../../parts/States';
 import { colour, space, touch } from '../../theme/tokens';
 import type { Help } from './useHelp';
+import { say } from '@yaylak/contract';
 
 /** What is read seldom is fetched when it is; the service worker has it where there is no network. */
 const HelpBody = lazy(async () => ({ default: (await import('./HelpBody')).HelpBody }));
@@ -29,15 +30,15 @@ const body = (help: Help) => (
 export function HelpBeside({ help }: Props) {
   return (
     <Side
-      aria-label="Help"
+      aria-label={say('Help')}
       className="no-print"
       onKeyDown={(e) => {
         if (e.key === 'Escape') help.close();
       }}
     >
       <Head>
-        Help
-        <Close type="button" aria-label="Close the help" onClick={help.close}>
+        {say('Help')}
+        <Close type="button" aria-label={say('Close the help')} onClick={help.close}>
           <X size={20} aria-hidden />
         </Close>
       </Head>
@@ -50,7 +51,7 @@ export function HelpBeside({ help }: Props) {
 export const HelpSheet = ({ help }: Props) =>
   help.isOpen ? (
     <Suspense fallback={null}>
-      <LazySheet isForLooking title="Help" isOpen onClose={help.close}>
+      <LazySheet isForLooking title={say('Help')} isOpen onClose={help.close}>
         {body(help)}
       </LazySheet>
     </Suspense>

@@ -6,6 +6,8 @@ import { NotePanel, Small } from '../../parts/Panel';
 import { colour, space } from '../../theme/tokens';
 import { HelpDrawing } from './drawings';
 import type { HelpTopic, Keys } from './topic';
+import { say } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 interface Props {
   readonly topic: HelpTopic;
@@ -23,7 +25,7 @@ export function HelpText({ topic, keysAt, everywhere, heading }: Props) {
     <Text>
       {heading(title)}
       <p>{forWhat}</p>
-      <h3>In the yard</h3>
+      <h3>{say('In the yard')}</h3>
       <ol>
         {steps.map((step) => (
           <li key={step}>{step}</li>
@@ -31,8 +33,8 @@ export function HelpText({ topic, keysAt, everywhere, heading }: Props) {
       </ol>
       {drawing ? <HelpDrawing name={drawing} /> : null}
       {cautions ? (
-        <NotePanel $tone="madder" aria-label="Safety">
-          <h3>Safety</h3>
+        <NotePanel $tone="madder" aria-label={say('Safety')}>
+          <h3>{say('Safety')}</h3>
           <ul>
             {cautions.map((caution) => (
               <li key={caution}>{caution}</li>
@@ -49,14 +51,18 @@ export function HelpText({ topic, keysAt, everywhere, heading }: Props) {
             ))}
           </ul>
           <Small>
-            Yours is set under <Link to={school.setAt.to}>{school.setAt.words}</Link>.
+            <Said
+              text={'Yours is set under <0>{words}</0>.'}
+              values={{ words: school.setAt.words }}
+              parts={{ 0: <Link to={school.setAt.to} /> }}
+            />
           </Small>
         </section>
       ))}
       {keys.length > 0 || everywhere ? (
         <section>
           <h3 ref={keysAt} tabIndex={-1}>
-            Keys
+            {say('Keys')}
           </h3>
           <KeyList keys={keys} />
           {everywhere ? <KeyList keys={everywhere} /> : null}

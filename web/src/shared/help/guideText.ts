@@ -1,4 +1,5 @@
 import type { HelpTopic, Keys } from './topic';
+import { say } from '@yaylak/contract';
 
 const list = (rows: readonly string[], mark: (i: number) => string): string =>
   rows.map((row, i) => `${mark(i)} ${row}`).join('\n');
@@ -11,14 +12,16 @@ export function guideText(topics: readonly HelpTopic[], everywhere: Keys): strin
     `## ${title}`,
     forWhat,
     list(steps, (i) => `${i + 1}.`),
-    ...(cautions.length > 0 ? ['### Safety', points(cautions)] : []),
+    ...(cautions.length > 0 ? [`### ${say('Safety')}`, points(cautions)] : []),
     ...schools.flatMap(({ question, ways, setAt }) => [
       `### ${question}`,
       points(ways),
-      `Yours is set under ${setAt.words}.`,
+      say('Yours is set under {words}.', { words: setAt.words }),
     ]),
-    ...(keys.length > 0 ? ['### Keys', keyRows(keys)] : []),
+    ...(keys.length > 0 ? [`### ${say('Keys')}`, keyRows(keys)] : []),
   ]);
-  const head = 'The same texts stand beside each place in the application (press `F1`), and can be printed from there.';
-  return `${['# Yaylak: the guide', head, ...parts, '## Keys that do the same everywhere', keyRows(everywhere)].join('\n\n')}\n`;
+  const head = say(
+    'The same texts stand beside each place in the application (press `F1`), and can be printed from there.',
+  );
+  return `${[`# ${say('Yaylak: the guide')}`, head, ...parts, `## ${say('Keys that do the same everywhere')}`, keyRows(everywhere)].join('\n\n')}\n`;
 }

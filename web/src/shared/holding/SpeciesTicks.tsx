@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { SPECIES, SPECIES_WORDS, type Species } from '@yaylak/core';
+import { SPECIES, type Species } from '@yaylak/core';
 import styled from 'styled-components';
 import { todayQuery } from '../../api/queries';
 import { Tick } from '../../parts/Tick';
 import { space } from '../../theme/tokens';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 interface Props {
   readonly value: readonly Species[];
@@ -15,11 +16,11 @@ export function SpeciesTicks({ value, onChange }: Props) {
   const { data: today } = useQuery(todayQuery);
   const here = (species: Species): number => today?.head.find((h) => h.species === species)?.present ?? 0;
   return (
-    <Ticks role="group" aria-label="Species kept">
+    <Ticks role="group" aria-label={say('Species kept')}>
       {SPECIES.map((s) => (
         <Tick
           key={s}
-          label={`${SPECIES_WORDS[s].name}${here(s) > 0 ? `, ${here(s)} here` : ''}`}
+          label={`${SPECIES_WORDS[s].name}${here(s) > 0 ? say(', {here} here', { here: here(s) }) : ''}`}
           isSelected={value.includes(s)}
           isDisabled={here(s) > 0 || (value.length === 1 && value.includes(s))}
           onChange={(isKept) => onChange(SPECIES.filter((one) => (one === s ? isKept : value.includes(one))))}

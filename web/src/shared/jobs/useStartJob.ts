@@ -7,6 +7,7 @@ import { useOutbox } from '../../outbox/useOutbox';
 import { useUndo } from '../../parts/Undo';
 import { keepHand } from './hand';
 import { newId } from '../../words/ids';
+import { say } from '@yaylak/contract';
 
 export type JobToStart = Pick<StartJob, 'name' | 'stations' | 'gates' | 'animalIds'> & {
   readonly settings?: StartJob['settings'];
@@ -24,7 +25,7 @@ export function useStartJob(): (job: JobToStart) => Promise<string | undefined> 
   const undo = useUndo();
   return useCallback(
     async ({ startedBy, settings, animalIds, forDay, ...rest }) => {
-      if (!holding) return 'The settings are not here yet. Wait a moment and start again.';
+      if (!holding) return say('The settings are not here yet. Wait a moment and start again.');
       const job: StartJob = {
         id: newId(),
         ...rest,
@@ -38,11 +39,13 @@ export function useStartJob(): (job: JobToStart) => Promise<string | undefined> 
       try {
         await outbox.put([{ kind: 'job', job }]);
       } catch {
-        return 'This device could not write the job down: its storage is full or shut. Make room in the browser and try again.';
+        return say(
+          'This device could not save the job: its storage is full or shut. Make room in the browser and try again.',
+        );
       }
       const discard = { discardedAt: job.startedAt, discardedBy: job.startedBy, isIfEmpty: true };
       undo.keep({
-        done: `Started the job “${job.name}”`,
+        done: say('Started the job “{name}”', { name: job.name }),
         undo: { kind: 'job', out: { kind: 'discard', jobId: job.id, discard } },
       });
       keepHand(job.id, { by: job.startedBy, saidOn: holding.today });

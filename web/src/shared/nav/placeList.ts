@@ -1,3 +1,5 @@
+import { say } from '@yaylak/contract';
+
 /** A place of the application, as the rail, the keys, the finder and the help name it. */
 export interface Place {
   readonly to: string;
@@ -8,20 +10,20 @@ export interface Place {
 
 /** The places in the order of the year. */
 export const PLACES: readonly Place[] = [
-  { to: '/', name: 'Today' },
-  { to: '/race', name: 'At the race' },
-  { to: '/year', name: 'Year plan', under: 'The year' },
-  { to: '/condition', name: 'Condition' },
-  { to: '/mating', name: 'Mating' },
-  { to: '/carrying', name: 'Carrying' },
-  { to: '/births', name: 'Births' },
-  { to: '/rearing', name: 'Rearing' },
-  { to: '/choosing', name: 'Choosing', under: 'Judging' },
-  { to: '/selling', name: 'Selling' },
-  { to: '/animals', name: 'Animals', under: 'Always' },
-  { to: '/remedies', name: 'Remedies' },
-  { to: '/tags', name: 'Tags' },
-  { to: '/holding', name: 'Holding' },
+  { to: '/', name: say('Today') },
+  { to: '/race', name: say('At the race') },
+  { to: '/year', name: say('Year plan'), under: say('The year') },
+  { to: '/condition', name: say('Condition') },
+  { to: '/mating', name: say('Mating') },
+  { to: '/carrying', name: say('Carrying') },
+  { to: '/births', name: say('Births') },
+  { to: '/rearing', name: say('Rearing') },
+  { to: '/choosing', name: say('Choosing'), under: say('Judging') },
+  { to: '/selling', name: say('Selling') },
+  { to: '/animals', name: say('Animals'), under: say('Always') },
+  { to: '/remedies', name: say('Remedies') },
+  { to: '/tags', name: say('Tags') },
+  { to: '/holding', name: say('Holding') },
 ];
 
 /** Places a row of digits on the keyboard has keys for: 1 to 9, and 0 for the tenth. */
@@ -30,7 +32,7 @@ const DIGITS = 10;
 /** The keys that go to a place: Alt with its digit, from the eleventh on with Shift as well. */
 export function keysOf(place: Place): string {
   const index = PLACES.indexOf(place);
-  return `${index < DIGITS ? 'Alt' : 'Alt+Shift'}+${(index + 1) % DIGITS}`;
+  return `${index < DIGITS ? say('Alt') : say('Alt+Shift')}+${(index + 1) % DIGITS}`;
 }
 
 /** The place that pressed keys go to; the key is meant, not what it would write with Alt and Shift. */

@@ -12,11 +12,13 @@ import { useDevices, useDevicesState } from '../../adapters/readings/useReadings
 import { colour, radius, space, touch } from '../../theme/tokens';
 import { weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
+import { say } from '@yaylak/contract';
+import { Said } from '../../parts/Said';
 
 const BRIDGE_KEY = 'yaylak-bridge';
 const OFF = 'off';
 const USUAL_BAUD = '9600';
-const STATE_WORDS = { connecting: 'connecting', open: 'connected', away: 'away, trying again' } as const;
+const STATE_WORDS = { connecting: 'connecting', open: 'connected', away: say('away, trying again') } as const;
 
 interface Props {
   /** The button that says how they are: it looks like those beside it. */
@@ -54,12 +56,17 @@ export function Readers({ button: Trigger = Plain }: Props) {
   const connectSerial = async (): Promise<void> => {
     const rate = Number(baud);
     if (!serial || !Number.isInteger(rate) || rate <= 0)
-      return setProblem(`Speed of the line: “${baud}” is not a whole number. ${USUAL_BAUD} is usual.`);
+      return setProblem(
+        say('Speed of the line: “{baud}” is not a whole number. {usual} is usual.', {
+          baud,
+          usual: USUAL_BAUD,
+        }),
+      );
     try {
       devices.connect(serialSource(await serial.requestPort(), rate));
       setOpen(false);
     } catch {
-      setProblem('No line was chosen, or it is held by another program.');
+      setProblem(say('No line was chosen, or it is held by another program.'));
     }
   };
   const disconnect = (name: string): void => {
@@ -70,49 +77,61 @@ export function Readers({ button: Trigger = Plain }: Props) {
   const first = sources[0];
   const words =
     first === undefined
-      ? 'no stick or crate'
-      : `stick and crate ${STATE_WORDS[first.state]}${crate && crate.kind !== 'empty' ? `, ${weightText(crate.kg, unit)} ${crate.kind === 'moving' ? 'moving' : 'settled'}` : ''}`;
+      ? say('no stick or crate')
+      : say('stick and crate {state}{value}', {
+          state: STATE_WORDS[first.state],
+          value:
+            crate && crate.kind !== 'empty'
+              ? `, ${weightText(crate.kg, unit)} ${crate.kind === 'moving' ? say('moving') : say('settled')}`
+              : '',
+        });
   return (
     <>
       <Trigger
         type="button"
         data-state={first?.state}
-        aria-label={`Readers: ${first ? STATE_WORDS[first.state] : 'none'}`}
+        aria-label={say('Readers: {value}', { value: first ? STATE_WORDS[first.state] : say('none') })}
         onClick={() => setOpen(true)}
       >
         {words}
       </Trigger>
-      <Sheet isForLooking title="Stick and crate" isOpen={isOpen} onClose={() => setOpen(false)}>
+      <Sheet isForLooking title={say('Stick and crate')} isOpen={isOpen} onClose={() => setOpen(false)}>
         {sources.map((s) => (
           <Row key={s.name} $gap={3}>
             <span>
               <b>{s.name}</b>: {STATE_WORDS[s.state]}
             </span>
-            <Button onPress={() => disconnect(s.name)}>Disconnect</Button>
+            <Button onPress={() => disconnect(s.name)}>{say('Disconnect')}</Button>
           </Row>
         ))}
         {told === undefined ? (
           <Small>
-            No bridge is set. Start Yaylak with its address: <code>DEVICES_URL=ws://127.0.0.1:4871 npm start</code>.
+            <Said
+              text={
+                'No bridge is set. Start Yaylak with its address: <0>DEVICES_URL=ws://127.0.0.1:4871 npm start</0>.'
+              }
+              parts={{ 0: <code /> }}
+            />
           </Small>
         ) : isConnected ? null : (
           <Row $gap={3}>
             <span>
-              Bridge at <code>{told}</code>
+              <Said text={'Bridge at <0>{told}</0>'} values={{ told }} parts={{ 0: <code /> }} />
             </span>
-            <Button onPress={connect}>Connect</Button>
+            <Button onPress={connect}>{say('Connect')}</Button>
           </Row>
         )}
         {serial ? (
           <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-            <Field label="Speed of a serial line" inputMode="numeric" value={baud} onChange={setBaud} />
-            <Button onPress={() => void connectSerial()}>Choose a serial line</Button>
+            <Field label={say('Speed of a serial line')} inputMode="numeric" value={baud} onChange={setBaud} />
+            <Button onPress={() => void connectSerial()}>{say('Choose a serial line')}</Button>
           </Row>
         ) : null}
         {problem ? <p role="alert">{problem}</p> : null}
         <Small>
-          A reader that types like a keyboard needs nothing here: its number and Enter go into the field at hand. A file
-          of readings is read in under Holding, Files.
+          {say(
+            'A reader that types like a keyboard needs nothing here: its number and Enter go into the field at hand. A file of readings is read in under Holding, Files.',
+          )}
         </Small>
       </Sheet>
     </>

@@ -1,9 +1,10 @@
 import type { TagView } from '@yaylak/contract';
-import { SPECIES_WORDS, type Sex, type Species } from '@yaylak/core';
+import type { Sex, Species } from '@yaylak/core';
 import { Choice } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { Tick } from '../../parts/Tick';
 import { countText } from '../../words/format';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 /** A young as it is chosen. */
 export interface YoungToChoose {
@@ -30,7 +31,7 @@ export function ChooseYoung({ species, young, chosen, onChange }: Props) {
     const order = [...young].sort((a, b) => Number(a.tag.kind !== 'none') - Number(b.tag.kind !== 'none'));
     return (
       <Choice
-        label="How many"
+        label={say('How many')}
         value={String(chosen.length)}
         options={order.map((_, i) => [String(i + 1), countText(i + 1, ...words.unknown)] as const)}
         onChange={(n) => onChange(order.slice(0, Number(n)).map((y) => y.tag.animalId))}
@@ -38,7 +39,7 @@ export function ChooseYoung({ species, young, chosen, onChange }: Props) {
     );
   }
   return (
-    <div role="group" aria-label="Which">
+    <div role="group" aria-label={say('Which')}>
       <Row $gap={4}>
         {young.map((y, i) => (
           <Tick
@@ -51,7 +52,7 @@ export function ChooseYoung({ species, young, chosen, onChange }: Props) {
           />
         ))}
       </Row>
-      {young.length === 0 ? <Small>None is with her.</Small> : null}
+      {young.length === 0 ? <Small>{say('None is with her.')}</Small> : null}
     </div>
   );
 }

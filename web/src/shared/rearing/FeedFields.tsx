@@ -9,6 +9,7 @@ import { Row } from '../../parts/Panel';
 import { UNIT_WORDS } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import type { FeedTyped } from './feedTyped';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly species: Species;
@@ -24,9 +25,9 @@ export function FeedFields({ species }: Props) {
   return (
     <>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-        <FormField name="feed" label="Feed" style={{ flex: '1 1 100%' }} />
-        <FormField name="since" label="From" type="date" />
-        <FormField name="on" label="To" type="date" />
+        <FormField name="feed" label={say('Feed')} style={{ flex: '1 1 100%' }} />
+        <FormField name="since" label={say('From')} type="date" />
+        <FormField name="on" label={say('To')} type="date" />
       </Row>
       <Row>
         {(before?.feeds ?? []).map((f) => (
@@ -43,10 +44,10 @@ export function FeedFields({ species }: Props) {
         ))}
       </Row>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-        <FormField name="kg" label={`Eaten, ${unit}`} inputMode="decimal" style={{ width: 120 }} />
+        <FormField name="kg" label={say('Eaten, {unit}', { unit })} inputMode="decimal" style={{ width: 120 }} />
         <FormField
           name="price"
-          label={`Price of a ${one}, ${holding?.currency ?? ''}`}
+          label={say('Price of a {one}, {n}', { one, n: holding?.currency ?? '' })}
           inputMode="decimal"
           style={{ width: 160 }}
         />

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { TagView } from '@yaylak/contract';
-import { SPECIES_WORDS, type Species } from '@yaylak/core';
+import type { Species } from '@yaylak/core';
 import { useState } from 'react';
 import { birthsQuery, damQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
@@ -12,6 +12,7 @@ import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { countText } from '../../words/format';
 import { ChooseYoung, firstOf, type YoungToChoose } from './ChooseYoung';
+import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 interface Props {
   /** With whom they are now. */
@@ -22,8 +23,8 @@ interface Props {
   readonly onClose: () => void;
 }
 
-const BY_TAG = 'by tag';
-const BY_HAND = 'by hand';
+const BY_TAG = say('by tag');
+const BY_HAND = say('by hand');
 
 /** Puts young under another dam, or takes them to be reared by hand. */
 export function FosterSheet({ dam, species, young, today, onClose }: Props) {
@@ -42,12 +43,12 @@ export function FosterSheet({ dam, species, young, today, onClose }: Props) {
   const [one, many] = SPECIES_WORDS[species].young.unknown;
   const submit = async (): Promise<void> => {
     const damId = to === BY_TAG ? found : to;
-    if (chosen.length === 0) return setProblem('Which: choose at least one.');
-    if (!damId) return setProblem('To whom: choose the dam, or by hand.');
+    if (chosen.length === 0) return setProblem(say('Which: choose at least one.'));
+    if (!damId) return setProblem(say('To whom: choose the dam, or by hand.'));
     const who =
       to === BY_HAND
-        ? 'to be reared by hand'
-        : `to ${others.find((b) => b.tag.animalId === damId)?.tag.text ?? 'her new dam'}`;
+        ? say('to be reared by hand')
+        : say('to {n}', { n: others.find((b) => b.tag.animalId === damId)?.tag.text ?? say('her new dam') });
     const refused = await write(
       chosen.map((animalId) => ({
         type: 'fostering',
@@ -56,39 +57,41 @@ export function FosterSheet({ dam, species, young, today, onClose }: Props) {
         ...(to === BY_HAND ? {} : { damId }),
         ...(reason.trim() === '' ? {} : { reason: reason.trim() }),
       })),
-      `Put ${countText(chosen.length, one, many)} of ${dam.name ?? dam.text} ${who}`,
+      say('Put {count} of {n} {who}', { count: countText(chosen.length, one, many), n: dam.name ?? dam.text, who }),
     );
     if (refused.length > 0) return setProblem(refused.join(' '));
     onClose();
   };
   return (
-    <Sheet title={`Foster ${many} of ${dam.name ?? dam.text}`} isOpen onClose={onClose}>
+    <Sheet title={say('Foster {many} of {n}', { many, n: dam.name ?? dam.text })} isOpen onClose={onClose}>
       <ChooseYoung species={species} young={young} chosen={chosen} onChange={setChosen} />
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         <Choice
-          label="To whom"
+          label={say('To whom')}
           value={to}
           options={[
-            ['', 'choose the dam'],
+            ['', say('choose the dam')],
             ...others.map((b) => [b.tag.animalId, `${b.tag.name ?? b.tag.text}: rears ${b.rears}`] as const),
-            [BY_TAG, 'another, by her tag'],
-            [BY_HAND, 'by hand, from the bottle'],
+            [BY_TAG, say('another, by her tag')],
+            [BY_HAND, say('by hand, from the bottle')],
           ]}
           onChange={setTo}
         />
-        <Field label="On" type="date" value={on} onChange={setOn} />
+        <Field label={say('On')} type="date" value={on} onChange={setOn} />
       </Row>
-      {to === BY_TAG ? <FindOne label="Tag of the dam" onChoose={setFound} /> : null}
+      {to === BY_TAG ? <FindOne label={say('Tag of the dam')} onChoose={setFound} /> : null}
       {found && to === BY_TAG ? <Chosen id={found} /> : null}
-      <Field label="Why" value={reason} onChange={setReason} />
+      <Field label={say('Why')} value={reason} onChange={setReason} />
       {problem ? <p role="alert">{problem}</p> : null}
       <Row>
         <Button kind="main" onPress={() => void submit()}>
-          Save
+          {say('Save')}
         </Button>
       </Row>
       <Small>
-        The dam that bore them stays the dam in the pedigree; who rears them counts for their growth and for her record.
+        {say(
+          'The dam that bore them stays the dam in the pedigree; who rears them counts for their growth and for her record.',
+        )}
       </Small>
     </Sheet>
   );
@@ -99,7 +102,7 @@ function Chosen({ id }: { readonly id: string }) {
   return data ? (
     <Row>
       <Tag tag={data.tag} isStatic />
-      <Small>rears {data.rears} now</Small>
+      <Small>{say('rears {rears} now', { rears: data.rears })}</Small>
     </Row>
   ) : null;
 }

@@ -1,5 +1,5 @@
-import { CAUSE_WORDS, type TagView } from '@yaylak/contract';
-import { DEATH_CAUSES, SPECIES_WORDS, type DeathCause, type Species } from '@yaylak/core';
+import { CAUSE_WORDS, type TagView, say, SPECIES_WORDS } from '@yaylak/contract';
+import { DEATH_CAUSES, type DeathCause, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
@@ -27,7 +27,7 @@ export function LossSheet({ dam, species, young, today, onClose }: Props) {
   const [problem, setProblem] = useState<string>();
   const [one, many] = SPECIES_WORDS[species].young.unknown;
   const submit = async (): Promise<void> => {
-    if (chosen.length === 0) return setProblem('Which: choose at least one.');
+    if (chosen.length === 0) return setProblem(say('Which: choose at least one.'));
     const reason = words.trim();
     const refused = await write(
       chosen.map((animalId) => ({
@@ -38,32 +38,32 @@ export function LossSheet({ dam, species, young, today, onClose }: Props) {
         cause,
         ...(reason === '' ? {} : { reason }),
       })),
-      `${countText(chosen.length, one, many)} of ${dam.name ?? dam.text} died`,
+      say('{count} of {n} died', { count: countText(chosen.length, one, many), n: dam.name ?? dam.text }),
     );
     if (refused.length > 0) return setProblem(refused.join(' '));
     onClose();
   };
   return (
-    <Sheet title={`Deaths in the litter of ${dam.name ?? dam.text}`} isOpen onClose={onClose}>
+    <Sheet title={say('Deaths in the litter of {n}', { n: dam.name ?? dam.text })} isOpen onClose={onClose}>
       <ChooseYoung species={species} young={young} chosen={chosen} onChange={setChosen} />
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         <Choice
-          label="Of what"
+          label={say('Of what')}
           value={cause}
           options={DEATH_CAUSES.map((c) => [c, CAUSE_WORDS[c]])}
           onChange={setCause}
         />
-        <Field label="On" type="date" value={on} onChange={setOn} />
+        <Field label={say('On')} type="date" value={on} onChange={setOn} />
       </Row>
-      <Field label="What was seen" value={words} onChange={setWords} />
+      <Field label={say('What was seen')} value={words} onChange={setWords} />
       {problem ? <p role="alert">{problem}</p> : null}
       <Row>
         <Button kind="main" onPress={() => void submit()}>
-          Save
+          {say('Save')}
         </Button>
       </Row>
       <Small>
-        Several in a few days, or with the same signs: the vet. Gloves on, and the body where the law wants it.
+        {say('Several in a few days, or with the same signs: the vet. Gloves on, and the body where the law wants it.')}
       </Small>
     </Sheet>
   );

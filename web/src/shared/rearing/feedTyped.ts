@@ -2,6 +2,7 @@ import { toKg, type WeightUnit } from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { UNIT_WORDS } from '../../words/format';
 import { figureTyped, minorTyped } from '../../words/typed';
+import { say } from '@yaylak/contract';
 
 /** What was fed, as it is typed. */
 export interface FeedTyped {
@@ -29,11 +30,11 @@ export function feedDraft(typed: FeedTyped, animalId: string, heads: number, uni
 export function feedWords(unit: WeightUnit): Readonly<Record<string, string>> {
   const [one, many] = UNIT_WORDS[unit];
   return {
-    feed: 'Give its name.',
-    since: 'Give the day it was begun.',
-    on: 'Give the day it ended.',
-    kg: `Type the ${many}, without what was left.`,
-    priceMinor: `Type what a ${one} costs.`,
+    feed: say('Give its name.'),
+    since: say('Give the day it was begun.'),
+    on: say('Give the day it ended.'),
+    kg: say('Type the {many}, without what was left.', { many }),
+    priceMinor: say('Type what a {one} costs.', { one }),
   };
 }
 export const FEED_FIELDS = { priceMinor: 'price' } as const;

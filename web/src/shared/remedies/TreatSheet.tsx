@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { TreatmentEntry, type HoldingView, type ProductView, type RosterAnimal } from '@yaylak/contract';
+import { TreatmentEntry, type HoldingView, type ProductView, type RosterAnimal, say } from '@yaylak/contract';
 import { dayOf, parseDay, readTypedNumber, type DoseWeight, type Route, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
@@ -19,7 +19,7 @@ import { Sheet } from '../../parts/Sheet';
 import { Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
-import { amountText, countText, weightText } from '../../words/format';
+import { amountText, weightText } from '../../words/format';
 import { ROUTE_WORDS } from '../../words/stations';
 import { useWeightUnit } from '../../words/useHolding';
 import { Asked } from '../../parts/Asked';
@@ -44,12 +44,14 @@ export function TreatSheet({ animalIds, onClose }: Props) {
   const ids = new Set(animalIds);
   const animals = (roster?.animals ?? []).filter((a) => ids.has(a.tag.animalId));
   const title =
-    animals.length === 1 ? `Treat ${animals[0]?.tag.text ?? ''}` : `Treat ${countText(ids.size, 'animal', 'animals')}`;
+    animals.length === 1
+      ? say('Treat {n}', { n: animals[0]?.tag.text ?? '' })
+      : say('Treat {size} {size, plural, one {animal} other {animals}}', { size: ids.size });
   return (
     <Sheet title={title} isOpen onClose={onClose} width={720}>
       {roster && holding ? null : <Loading />}
       {roster?.products.length === 0 ? (
-        <p>There is no product on the list yet. Add it under Remedies, with what its label says.</p>
+        <p>{say('There is no product on the list yet. Add it under Remedies, with what its label says.')}</p>
       ) : null}
       {roster && holding && roster.products.length > 0 ? (
         <Form animals={animals} products={roster.products} holding={holding} onClose={onClose} />
@@ -134,16 +136,16 @@ function Form({ animals, products, holding, onClose }: FormProps) {
       vetMilk: '',
     },
     made: (typed) => draftsOf(typed).map((draft) => madeEntry(TreatmentEntry, draft)),
-    words: { on: 'Give the day it was given.', reason: 'Say why in fewer words.' },
+    words: { on: say('Give the day it was given.'), reason: say('Say why in fewer words.') },
     also: (typed): Against => {
-      if (parseDay(typed.on) === undefined) return { on: 'Give the day it was given.' };
+      if (parseDay(typed.on) === undefined) return { on: say('Give the day it was given.') };
       const fault = faultOf(plansOf(typed), animals, typed);
       if (fault) return { root: fault };
       const isFar = plansOf(typed).some((p) => p.isOwnAmount && !isLeftOut(p, typed));
       if (isFar && typed.reason.trim() === '')
-        return { reason: 'That is far from the label’s dose: say why, and on whose word.' };
+        return { reason: say('That is far from the label’s dose: say why, and on whose word.') };
       return typed.isOffLabel && vetDays(typed) === 'unclear'
-        ? { vetMeat: 'Type the days for meat that the vet gave, 0 or more.' }
+        ? { vetMeat: say('Type the days for meat that the vet gave, 0 or more.') }
         : {};
     },
   });
@@ -171,7 +173,10 @@ function Form({ animals, products, holding, onClose }: FormProps) {
       return 'asked';
     }
     const drafts = draftsOf(sent);
-    const done = `${productOf(sent.productId).facts.name} recorded for ${countText(drafts.length, 'animal', 'animals')}`;
+    const done = say('{name} recorded for {n} {n, plural, one {animal} other {animals}}', {
+      name: productOf(sent.productId).facts.name,
+      n: drafts.length,
+    });
     return write(drafts, done);
   };
   const onDone = (): void => {
@@ -183,12 +188,14 @@ function Form({ animals, products, holding, onClose }: FormProps) {
       form={form}
       send={give}
       onDone={onDone}
-      submit="Save"
-      more={<Small>The label and your vet decide. One needle for each animal; nothing poured on a wet back.</Small>}
+      submit={say('Save')}
+      more={
+        <Small>{say('The label and your vet decide. One needle for each animal; nothing poured on a wet back.')}</Small>
+      }
     >
       <FieldRow $gap={3}>
         <Choice
-          label="Product"
+          label={say('Product')}
           value={product.id}
           options={products.map((p) => [p.id, p.facts.name])}
           onChange={(id) => {
@@ -199,48 +206,54 @@ function Form({ animals, products, holding, onClose }: FormProps) {
           }}
         />
         <Choice
-          label="How"
+          label={say('How')}
           value={typed.route ?? product.facts.routes[0] ?? 'mouth'}
           options={product.facts.routes.map((r) => [r, ROUTE_WORDS[r]])}
           onChange={(route) => form.setValue('route', route)}
         />
         <Choice
-          label="Batch"
+          label={say('Batch')}
           value={typed.batch ?? first?.batch ?? ''}
           options={[
-            ...(first?.batch === undefined ? [['', 'not said'] as const] : []),
+            ...(first?.batch === undefined ? [['', say('not said')] as const] : []),
             ...product.batches.map(
               (b) => [b.batch, `${b.batch}${b.state === 'good' ? '' : `, ${STATE_WORDS[b.state]}`}`] as const,
             ),
           ]}
           onChange={(batch) => form.setValue('batch', batch)}
         />
-        <FormField name="on" label="On" type="date" />
+        <FormField name="on" label={say('On')} type="date" />
       </FieldRow>
       <FieldRow $gap={3}>
         <FormField
           name="amount"
-          label={`Amount, ${product.facts.doseUnit} (empty: by the label)`}
+          label={say('Amount, {doseUnit} (empty: by the label)', { doseUnit: product.facts.doseUnit })}
           inputMode="decimal"
         />
-        <FormField name="reason" label="Why" />
-        <FormField name="prescribedBy" label="On whose prescription" placeholder={product.facts.prescribedBy ?? ''} />
+        <FormField name="reason" label={say('Why')} />
+        <FormField
+          name="prescribedBy"
+          label={say('On whose prescription')}
+          placeholder={product.facts.prescribedBy ?? ''}
+        />
       </FieldRow>
       {animals.length > 1 ? (
         <FormTick
           name="isByHeaviest"
-          label={`One dose for all, by the heaviest${heaviest ? ` (${weightText(heaviest.kg, unit)})` : ''}`}
+          label={say('One dose for all, by the heaviest{value}', {
+            value: heaviest ? ` (${weightText(heaviest.kg, unit)})` : '',
+          })}
         />
       ) : null}
       <Doses plans={plans} animals={animals} isOffLabel={typed.isOffLabel} />
-      <FormTick name="isOffLabel" label="Off the label, on the vet’s word" />
+      <FormTick name="isOffLabel" label={say('Off the label, on the vet’s word')} />
       {typed.isOffLabel ? (
         <FieldRow $gap={3}>
-          <FormField name="vetMeat" label="Vet’s days for meat" inputMode="numeric" />
-          <FormField name="vetMilk" label="Vet’s days for milk" inputMode="numeric" />
+          <FormField name="vetMeat" label={say('Vet’s days for meat')} inputMode="numeric" />
+          <FormField name="vetMilk" label={say('Vet’s days for milk')} inputMode="numeric" />
         </FieldRow>
       ) : null}
-      <Asked questions={asked === undefined ? [] : cautions} again="Press again to record it anyway." />
+      <Asked questions={asked === undefined ? [] : cautions} again={say('Press again to record it anyway.')} />
     </SendForm>
   );
 }
@@ -259,7 +272,12 @@ function vetDays({ vetMeat, vetMilk }: Typed): { meatDays: number; milkDays?: nu
   return { meatDays: meat.value, ...(milk.kind === 'number' ? { milkDays: milk.value } : {}) };
 }
 
-const STATE_WORDS = { good: 'good', 'expires-soon': 'expires soon', expired: 'expired', 'used-up': 'used up' } as const;
+const STATE_WORDS = {
+  good: 'good',
+  'expires-soon': say('expires soon'),
+  expired: 'expired',
+  'used-up': say('used up'),
+} as const;
 
 /** The first thing that keeps them from being treated, with whom it is. */
 function faultOf(
@@ -268,14 +286,20 @@ function faultOf(
   { isOffLabel }: Pick<Typed, 'isOffLabel'>,
 ): string | undefined {
   if (plans.length > 0 && plans.every((p) => isLeftOut(p, { isOffLabel })))
-    return `${plans.length === 1 ? 'It is' : 'All of them are'} under the label’s least age or weight. If your vet ordered it, tick “Off the label” and enter the vet’s days.`;
+    return say(
+      '{n, plural, one {It is} other {All of them are}} under the label’s least age or weight. If your vet ordered it, tick “Off the label” and enter the vet’s days.',
+      { n: plans.length },
+    );
   for (const [i, plan] of plans.entries()) {
     if (isLeftOut(plan, { isOffLabel })) continue;
     const name = animals[i]?.tag.text ?? '';
     const fault = amountFault(plan);
     if (fault) return `${name}: ${fault}`;
     if (!isOffLabel && plan.withdrawal?.meatDays === undefined)
-      return `${name}: the label of ${plan.product.facts.name} has no withdrawal for this species by this route. If the vet ordered it, tick “Off the label” and type the vet’s days.`;
+      return say(
+        '{name}: the label of {name2} has no withdrawal for this species by this route. If the vet ordered it, tick “Off the label” and type the vet’s days.',
+        { name, name2: plan.product.facts.name },
+      );
   }
   return undefined;
 }
@@ -301,10 +325,10 @@ function Doses({
       <Table>
         <thead>
           <tr>
-            <th>Animal</th>
-            <th>Weight</th>
-            <th>Dose</th>
-            <th>Meat and milk withheld</th>
+            <th>{say('Animal')}</th>
+            <th>{say('Weight')}</th>
+            <th>{say('Dose')}</th>
+            <th>{say('Meat and milk withheld')}</th>
           </tr>
         </thead>
         <tbody>
@@ -317,9 +341,12 @@ function Doses({
                 </td>
                 <td>{weightWords(plan, animal.species, unit)}</td>
                 <td>
-                  {plan.amount === undefined || isOut(plan) ? 'none' : `${amountText(plan.amount)} ${doseUnit}`}
+                  {plan.amount === undefined || isOut(plan) ? say('none') : `${amountText(plan.amount)} ${doseUnit}`}
                   {plan.dose.kind === 'dose' && plan.dose.sites.length > 1 && plan.amount === plan.dose.amount
-                    ? `: ${plan.dose.sites.map(amountText).join(' + ')} in ${plan.dose.sites.length} places`
+                    ? say(': {list} in {n} places', {
+                        list: plan.dose.sites.map(amountText).join(' + '),
+                        n: plan.dose.sites.length,
+                      })
                     : ''}
                 </td>
                 <td>{withdrawalWords(plan)}</td>
@@ -331,12 +358,10 @@ function Doses({
           <tfoot>
             <tr>
               <td colSpan={2}>
-                {plans.length > ROWS_SHOWN ? `and ${plans.length - ROWS_SHOWN} more; ` : ''}
-                {countText(plans.length, 'animal', 'animals')}
+                {plans.length > ROWS_SHOWN ? `${say('and {n} more;', { n: plans.length - ROWS_SHOWN })} ` : ''}
+                {say('{n} {n, plural, one {animal} other {animals}}', { n: plans.length })}
               </td>
-              <td colSpan={2}>
-                {amountText(total)} {doseUnit} in all
-              </td>
+              <td colSpan={2}>{say('{amount} {doseUnit} in all', { amount: amountText(total), doseUnit })}</td>
             </tr>
           </tfoot>
         ) : null}
@@ -350,12 +375,13 @@ function Doses({
 
 const weightWords = ({ weight }: PlannedTreatment, species: Species, unit: ReturnType<typeof useWeightUnit>): string =>
   weight
-    ? `${weightText(weight.kg, unit, species)}, ${weight.method}, ${weight.daysOld === 0 ? 'today' : countText(weight.daysOld, 'day old', 'days old')}`
+    ? `${weightText(weight.kg, unit, species)}, ${weight.method}, ${weight.daysOld === 0 ? say('today') : say('{daysOld} {daysOld, plural, one {day old} other {days old}}', { daysOld: weight.daysOld })}`
     : 'none';
 
 const withdrawalWords = ({ withdrawal }: PlannedTreatment): string => {
-  if (!withdrawal) return 'not on the label';
-  const days = (n: number | undefined): string => (n === undefined ? 'no figure' : countText(n, 'day', 'days'));
+  if (!withdrawal) return say('not on the label');
+  const days = (n: number | undefined): string =>
+    n === undefined ? say('no figure') : say('{n} {n, plural, one {day} other {days}}', { n });
   return `${days(withdrawal.meatDays)}, ${days(withdrawal.milkDays)}`;
 };
 

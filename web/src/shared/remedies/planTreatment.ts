@@ -1,4 +1,4 @@
-import { labelOf, timesText, tooSmallText, type ProductView, type RosterAnimal } from '@yaylak/contract';
+import { labelOf, timesText, tooSmallText, type ProductView, type RosterAnimal, say } from '@yaylak/contract';
 import {
   dayOf,
   doseFor,
@@ -18,7 +18,7 @@ import {
   type WithdrawalRule,
 } from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
-import { amountText, countText, fullDate, weightText } from '../../words/format';
+import { amountText, fullDate, weightText } from '../../words/format';
 
 /** Who is treated, as a dose needs it. */
 export interface Treated {
@@ -121,12 +121,18 @@ function doseCautions(
 ): string[] {
   if (times === undefined || amount === undefined || dose.kind !== 'dose') return [];
   const unit = facts.doseUnit;
-  const label = `the label’s ${amountText(dose.exact)} ${unit}`;
-  const said = `${facts.name}: ${amountText(amount)} ${unit} is ${timesText(times)} ${label}.`;
+  const label = say('the label’s {amount} {unit}', { amount: amountText(dose.exact), unit });
+  const said = say('{name}: {amount} {unit} is {times} {label}.', {
+    name: facts.name,
+    amount: amountText(amount),
+    unit,
+    times: timesText(times),
+    label,
+  });
   return [
     amount === dose.amount
-      ? `${said} The step of the syringe makes it so: take a finer one.`
-      : `${said} Look at the amount again.`,
+      ? say('{said} The step of the syringe makes it so: take a finer one.', { said })
+      : say('{said} Look at the amount again.', { said }),
   ];
 }
 
@@ -135,15 +141,21 @@ function ageCautions({ facts }: ProductView, { species, ageDays }: Treated): str
   const from = facts.doses.find((d) => d.species === species)?.fromDays;
   return from === undefined || ageDays !== undefined
     ? []
-    : [`${facts.name}: the label is for animals from ${countText(from, 'day', 'days')} old, and its age is not known.`];
+    : [
+        say(
+          '{name}: the label is for animals from {from} {from, plural, one {day} other {days}} old, and its age is not known.',
+          { name: facts.name, from },
+        ),
+      ];
 }
 
 /** Why it is left out, in words. */
 export const underLabelText = ({ product, underLabel }: PlannedTreatment, unit: WeightUnit): string | undefined =>
-  underLabel && `${product.facts.name}: left out. ${tooSmallText(underLabel, unit)}`;
+  underLabel &&
+  say('{name}: left out. {tooSmall}', { name: product.facts.name, tooSmall: tooSmallText(underLabel, unit) });
 
 /** Nothing is poured on a wet back: asked once a job, or a sheet. */
-export const DRY_BACKS = 'Are the backs dry? A pour-on on a wet back runs off.';
+export const DRY_BACKS = say('Are the backs dry? A pour-on on a wet back runs off.');
 
 function weightCautions(
   { facts }: ProductView,
@@ -155,12 +167,18 @@ function weightCautions(
   if (!isByWeight || !weight || dose.kind !== 'dose') return [];
   const said: string[] = [];
   if (weight.cautions.includes('old-weight'))
-    said.push(`${facts.name}: the dose is by a weight of ${weight.daysOld} days ago.`);
+    said.push(
+      say('{name}: the dose is by a weight of {daysOld} days ago.', { name: facts.name, daysOld: weight.daysOld }),
+    );
   const guess = weight.cautions.find((c) => c !== 'old-weight');
-  const by = guess === 'estimate' ? 'by eye' : guess === 'tape' ? 'by tape' : 'by a litter’s mean';
+  const by = guess === 'estimate' ? say('by eye') : guess === 'tape' ? say('by tape') : say('by a litter’s mean');
   if (guess)
     said.push(
-      `${facts.name}: the dose is ${by} (${weightText(weight.kg, unit, species)}), which usually reads high. Weigh it if you can.`,
+      say('{name}: the dose is {by} ({weight}), which usually reads high. Weigh it if you can.', {
+        name: facts.name,
+        by,
+        weight: weightText(weight.kg, unit, species),
+      }),
     );
   return said;
 }
@@ -169,23 +187,41 @@ function batchCautions({ facts, batches }: ProductView, batch: string | undefine
   const chosen = batches.find((b) => b.batch === batch);
   if (chosen?.state === 'expired')
     return [
-      `${facts.name}: batch ${chosen.batch} expired on ${fullDate(chosen.expiresOn ?? '')}. Take another bottle.`,
+      say('{name}: batch {batch} expired on {date}. Take another bottle.', {
+        name: facts.name,
+        batch: chosen.batch,
+        date: fullDate(chosen.expiresOn ?? ''),
+      }),
     ];
   if (chosen || batches.length === 0) return [];
   const last = batches.find((b) => b.state === 'expired');
-  const why = last ? `${last.batch} expired on ${fullDate(last.expiresOn ?? '')}` : 'none is left';
-  return [`${facts.name}: no batch on the shelf may be used (${why}). Take another bottle, or leave it out.`];
+  const why = last
+    ? say('{batch} expired on {date}', { batch: last.batch, date: fullDate(last.expiresOn ?? '') })
+    : say('none is left');
+  return [
+    say('{name}: no batch on the shelf may be used ({why}). Take another bottle, or leave it out.', {
+      name: facts.name,
+      why,
+    }),
+  ];
 }
 
 function historyCautions({ id, facts }: ProductView, { animal, on }: Treated): string[] {
-  const said = (animal?.withheld ?? []).map(
-    (w) => `Its ${w.of} is withheld to ${fullDate(w.until)} already (${w.product}). The longer of the two counts.`,
+  const said = (animal?.withheld ?? []).map((w) =>
+    say('Its {of} is withheld to {date} already ({product}). The longer of the two counts.', {
+      of: w.of,
+      date: fullDate(w.until),
+      product: w.product,
+    }),
   );
   const before = animal?.given.find(([productId]) => productId === id);
   const days = before && dayOf(on) - dayOf(before[1]);
   if (days !== undefined && days >= 0 && days < (facts.course?.everyDays ?? 7))
     said.push(
-      `${facts.name} was given ${days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`} already.`,
+      say('{name} was given {value} already.', {
+        name: facts.name,
+        value: days === 0 ? say('today') : days === 1 ? say('yesterday') : say('{days} days ago', { days }),
+      }),
     );
   return said;
 }
@@ -194,18 +230,23 @@ function historyCautions({ id, facts }: ProductView, { animal, on }: Treated): s
 export function amountFault({ product, dose, amount, amountText: typed }: PlannedTreatment): string | undefined {
   if (amount !== undefined) return undefined;
   const { name } = product.facts;
-  const more = 'Type what is given, or leave it out.';
-  if (typed.trim() !== '' || dose.kind === 'dose') return `${name}: “${typed}” is not an amount. ${more}`;
+  const more = say('Type what is given, or leave it out.');
+  if (typed.trim() !== '' || dose.kind === 'dose')
+    return say('{name}: “{typed}” is not an amount. {more}', { name, typed, more });
   switch (dose.reason) {
     case 'no-weight':
-      return `${name}: the dose goes by weight and there is none. ${more}`;
+      return say('{name}: the dose goes by weight and there is none. {more}', { name, more });
     case 'above-bands':
-      return `${name}: it is heavier than the label’s last band (${dose.heaviestKg} kg). ${more}`;
+      return say('{name}: it is heavier than the label’s last band ({heaviestKg} kg). {more}', {
+        name,
+        heaviestKg: dose.heaviestKg,
+        more,
+      });
     case 'too-young':
     case 'too-light':
       return `${name}: ${tooSmallText(dose, 'kg')} ${more}`;
     case 'species-not-on-label':
-      return `${name}: the label has no dose for this species. ${more}`;
+      return say('{name}: the label has no dose for this species. {more}', { name, more });
   }
 }
 

@@ -4,6 +4,7 @@ import { useCallback } from 'react';
 import { ask, AwayError } from '../../api/client';
 import { readAgain } from '../../api/readAgain';
 import { useUndo } from '../../parts/Undo';
+import { say } from '@yaylak/contract';
 
 /** Why a plan was not saved. */
 export interface NotSaved {
@@ -12,8 +13,9 @@ export interface NotSaved {
   readonly isAway: boolean;
 }
 
-const AWAY_WORDS =
-  'The server is away, so this is not saved. It is still on the screen: save it again when the server is back.';
+const AWAY_WORDS = say(
+  'The server is away, so this is not saved. It is still on the screen: save it again when the server is back.',
+);
 
 export interface PlanChange {
   readonly plan: Pick<PlanView, 'id' | 'version' | 'facts'>;

@@ -1,4 +1,4 @@
-import { IdentifierEntry } from '@yaylak/contract';
+import { IdentifierEntry, say } from '@yaylak/contract';
 import {
   EARS,
   IDENTIFIER_KINDS,
@@ -68,7 +68,7 @@ export function FitForm({ animal, today, start = {}, onDone }: Props) {
       ...(kind === 'name' || ear === '' ? {} : { ear }),
       ...(kind === 'visual' && shape !== '' ? { shape } : {}),
     }),
-    words: { text: 'Type what stands on it.' },
+    words: { text: say('Type what stands on it.') },
   });
   const [kind, colour] = useWatch({ control: asked.form.control, name: ['kind', 'colour'] });
   const next = numbersFor?.({ ...animal, colour }).numbers[0];
@@ -77,26 +77,28 @@ export function FitForm({ animal, today, start = {}, onDone }: Props) {
       <EntryForm
         {...asked}
         questions={(draft) => questions([draft])}
-        done={({ text }) => `Fitted ${text.trim()}`}
+        done={({ text }) => say('Fitted {trim}', { trim: text.trim() })}
         onDone={onDone}
-        submit="Fit it"
-        more={<Button onPress={onDone}>Not now</Button>}
+        submit={say('Fit it')}
+        more={<Button onPress={onDone}>{say('Not now')}</Button>}
       >
         <Row>
-          <FormChoice name="kind" label="Kind" options={same(IDENTIFIER_KINDS)} />
+          <FormChoice name="kind" label={say('Kind')} options={same(IDENTIFIER_KINDS)} />
           {kind === 'visual' ? (
             <>
-              <FormChoice name="colour" label="Colour" options={same(TAG_COLOURS)} />
-              <FormChoice name="shape" label="Shape" options={[['', 'not said'], ...same(TAG_SHAPES)]} />
+              <FormChoice name="colour" label={say('Colour')} options={same(TAG_COLOURS)} />
+              <FormChoice name="shape" label={say('Shape')} options={[['', say('not said')], ...same(TAG_SHAPES)]} />
             </>
           ) : null}
-          {kind === 'name' ? null : <FormChoice name="ear" label="Ear" options={[['', 'not said'], ...same(EARS)]} />}
+          {kind === 'name' ? null : (
+            <FormChoice name="ear" label={say('Ear')} options={[['', say('not said')], ...same(EARS)]} />
+          )}
         </Row>
         <Row style={{ alignItems: 'flex-end' }}>
-          <FormField name="text" label="Number or name" autoFocus />
+          <FormField name="text" label={say('Number or name')} autoFocus />
           {kind === 'visual' && next !== undefined ? (
             <Button kind="quiet" onPress={() => asked.form.setValue('text', next, { shouldDirty: true })}>
-              Next free: {next}
+              {say('Next free: {next}', { next })}
             </Button>
           ) : null}
         </Row>

@@ -10,21 +10,22 @@ import { Panel, Row, Small, Stack } from '../../parts/Panel';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 import { fonts, space } from '../../theme/tokens';
 import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
+import { say } from '@yaylak/contract';
 
 const SHOWN = 10;
 const FAULT_WORDS: Readonly<Record<TemplateFault, string>> = {
-  empty: 'Write how a number looks, such as {YY}-{NNNN}.',
-  'too-long': 'A template has up to 40 letters.',
-  'no-running-number': 'It needs one running number, such as {NNNN}.',
-  'two-running-numbers': 'It can have one running number only.',
-  'unknown-field': 'Use text, {YY}, {YYYY}, {SPECIES}, {SEX} and {NNNN}.',
+  empty: say('Write how a number looks, such as {YY}-{NNNN}.'),
+  'too-long': say('A template has up to 40 letters.'),
+  'no-running-number': say('It needs one running number, such as {NNNN}.'),
+  'two-running-numbers': say('It can have one running number only.'),
+  'unknown-field': say('Use text, {YY}, {YYYY}, {SPECIES}, {SEX} and {NNNN}.'),
 };
 
 /** The schools of numbering, to begin from. */
 const WAYS = [
-  ['{YY}-{NNNN}', 'year and order'],
-  ['{SPECIES}{NNNN}', 'one row for the species'],
-  ['AK{NNNN}', 'a prefix of your own'],
+  ['{YY}-{NNNN}', say('year and order')],
+  ['{SPECIES}{NNNN}', say('one row for the species')],
+  ['AK{NNNN}', say('a prefix of your own')],
 ] as const;
 
 /** How the numbers of a species are made, with the next ten as it is typed. */
@@ -59,7 +60,7 @@ export function NumbersToCome() {
   const fault = template.kind === 'refused' ? FAULT_WORDS[template.reason] : problem;
   return (
     <Panel>
-      <h2>Next tag numbers</h2>
+      <h2>{say('Next tag numbers')}</h2>
       <form
         onSubmit={(e) => {
           e.preventDefault();
@@ -68,7 +69,7 @@ export function NumbersToCome() {
       >
         <Stack $gap={2} style={{ marginTop: 12 }}>
           <Choice
-            label="Species"
+            label={say('Species')}
             value={species}
             options={speciesOptions}
             onChange={(s) => {
@@ -77,7 +78,7 @@ export function NumbersToCome() {
               setProblem(undefined);
             }}
           />
-          <Row role="group" aria-label="Usual ways">
+          <Row role="group" aria-label={say('Usual ways')}>
             {WAYS.map(([way, words]) => (
               <Chip key={way} type="button" aria-pressed={text === way} onClick={() => setTyped(way)}>
                 {words}
@@ -85,16 +86,16 @@ export function NumbersToCome() {
             ))}
           </Row>
           <Field
-            label="How a number is made"
-            hint="{YY} year, {NNNN} running, {SEX}, {SPECIES}"
+            label={say('How a number is made')}
+            hint={say('{YY} year, {NNNN} running, {SEX}, {SPECIES}')}
             value={text}
             onChange={setTyped}
             error={fault}
           />
           {next.length > 0 ? (
             <div>
-              <Small>The next ten{text.includes('{SEX}') ? ', of females' : ''}</Small>
-              <Numbers aria-label="The next ten">
+              <Small>{say('The next ten{value}', { value: text.includes('{SEX}') ? say(', of females') : '' })}</Small>
+              <Numbers aria-label={say('The next ten')}>
                 {next.map((n) => (
                   <li key={n}>{n}</li>
                 ))}
@@ -102,13 +103,14 @@ export function NumbersToCome() {
             </div>
           ) : null}
           <Button type="submit" isDisabled={text === kept || template.kind === 'refused'}>
-            Keep this way
+            {say('Keep this way')}
           </Button>
         </Stack>
       </form>
       <Small style={{ marginTop: 8 }}>
-        Year and order tells the age at a glance; a prefix and one running number is shorter to shout. A number once
-        worn is never given again.
+        {say(
+          'Year and order tells the age at a glance; a prefix and one running number is shorter to shout. A number once worn is never given again.',
+        )}
       </Small>
     </Panel>
   );

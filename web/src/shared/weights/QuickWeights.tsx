@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { RosterAnimal } from '@yaylak/contract';
-import { dayOf, fieldWord, scaleUnit } from '@yaylak/core';
+import { dayOf, scaleUnit } from '@yaylak/core';
 import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import { holdingQuery } from '../../api/queries';
@@ -13,10 +13,11 @@ import { Tag } from '../../parts/Tag';
 import { useUnsaved } from '../../parts/unsaved';
 import { useWrite } from '../../parts/useWrite';
 import { checkReadingText } from '../../words/doubts';
-import { countText, shortDate, weightText } from '../../words/format';
+import { shortDate, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { useDoubts } from '../../outbox/useDoubts';
 import { quickWeight } from './quickWeights';
+import { say, fieldWord } from '@yaylak/contract';
 
 interface Props {
   readonly animals: readonly RosterAnimal[];
@@ -42,9 +43,14 @@ export function QuickWeights({ animals, onDone }: Props) {
     const wrong = filled.flatMap((a) =>
       quickWeight(typed[a.tag.animalId] ?? '', scaleUnit(a.species, unit)).kind === 'kg'
         ? []
-        : [`${a.tag.text}: “${typed[a.tag.animalId] ?? ''}” is not a weight. Type what the scale said.`],
+        : [
+            say('{text}: “{n}” is not a weight. Type what the scale said.', {
+              text: a.tag.text,
+              n: typed[a.tag.animalId] ?? '',
+            }),
+          ],
     );
-    if (on === '' || on > today) wrong.push('Give the day they were weighed, today or earlier.');
+    if (on === '' || on > today) wrong.push(say('Give the day they were weighed, today or earlier.'));
     setProblems(wrong);
     if (wrong.length > 0 || filled.length === 0) return;
     const drafts = filled.flatMap((a) => {
@@ -64,7 +70,10 @@ export function QuickWeights({ animals, onDone }: Props) {
       setAsked(questions);
       if (questions.length > 0) return;
     }
-    const refused = await write(drafts, `Recorded ${countText(drafts.length, 'weight', 'weights')}`);
+    const refused = await write(
+      drafts,
+      say('Recorded {n} {n, plural, one {weight} other {weights}}', { n: drafts.length }),
+    );
     setProblems(refused);
     if (refused.length > 0) return;
     setTyped({});
@@ -83,14 +92,14 @@ export function QuickWeights({ animals, onDone }: Props) {
         void save();
       }}
     >
-      <Field label="Weighed on" type="date" value={on} onChange={setOn} style={{ maxWidth: 220 }} />
+      <Field label={say('Weighed on')} type="date" value={on} onChange={setOn} style={{ maxWidth: 220 }} />
       <Fit>
-        <LineTable ref={table} aria-label="Weights to type in">
+        <LineTable ref={table} aria-label={say('Weights to type in')}>
           <thead>
             <tr>
-              <th>Animal</th>
-              <th>Last weight</th>
-              <th>Weight now</th>
+              <th>{say('Animal')}</th>
+              <th>{say('Last weight')}</th>
+              <th>{say('Weight now')}</th>
             </tr>
           </thead>
           <tbody>
@@ -107,11 +116,11 @@ export function QuickWeights({ animals, onDone }: Props) {
                       </Small>
                     </Row>
                   </td>
-                  <td>{last ? `${weightText(last[1], unit, a.species)}, ${shortDate(last[0])}` : 'none yet'}</td>
+                  <td>{last ? `${weightText(last[1], unit, a.species)}, ${shortDate(last[0])}` : say('none yet')}</td>
                   <td>
                     <Field
                       isLabelHidden
-                      label={`Weight of ${a.tag.text}, ${scale}`}
+                      label={say('Weight of {text}, {scale}', { text: a.tag.text, scale })}
                       placeholder={scale}
                       inputMode="decimal"
                       value={typed[a.tag.animalId] ?? ''}
@@ -137,9 +146,11 @@ export function QuickWeights({ animals, onDone }: Props) {
           {problem}
         </Wrong>
       ))}
-      <Asked questions={asked} again="Press again if it is so." />
+      <Asked questions={asked} again={say('Press again if it is so.')} />
       <Button type="submit" kind="main" isDisabled={filled.length === 0}>
-        {filled.length === 0 ? 'Save the weights' : `Save ${countText(filled.length, 'weight', 'weights')}`}
+        {filled.length === 0
+          ? say('Save the weights')
+          : say('Save {n} {n, plural, one {weight} other {weights}}', { n: filled.length })}
       </Button>
     </form>
   );

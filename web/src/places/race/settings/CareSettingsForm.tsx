@@ -4,6 +4,7 @@ import { Choice } from '../../../parts/Field';
 import { Row, Small } from '../../../parts/Panel';
 import { Tick } from '../../../parts/Tick';
 import { CARE_WORDS } from '../../../words/stations';
+import { say } from '@yaylak/contract';
 
 /** What is done to each animal, and how. */
 export function CareSettingsForm({
@@ -40,7 +41,7 @@ export function CareSettingsForm({
               />
               {chosen ? (
                 <Choice
-                  label={`${CARE_WORDS[kind]} how`}
+                  label={say('{care} how', { care: CARE_WORDS[kind] })}
                   isLabelHidden
                   value={chosen.method ?? ''}
                   options={CARE_METHODS[kind].map((m) => [m, m])}
@@ -55,9 +56,9 @@ export function CareSettingsForm({
       </Row>
       {isPainful ? (
         <Small>
-          Docking, castrating and disbudding hurt. They are only offered here, and pressed for each animal at the race.
-          Up to which age, by which method, with which pain relief and by whom is for your local law and your vet to
-          say; where it is not lawful, leave it out.
+          {say(
+            'Docking, castrating and disbudding hurt. They are only offered here, and pressed for each animal at the race. Up to which age, by which method, with which pain relief and by whom is for your local law and your vet to say; where it is not lawful, leave it out.',
+          )}
         </Small>
       ) : null}
     </>

@@ -1,6 +1,7 @@
 import { readTypedNumber } from '@yaylak/core';
 import { useState } from 'react';
 import { Field } from '../../../parts/Field';
+import { say } from '@yaylak/contract';
 
 /** A figure that may be left empty; what is no number stays in the field and is not taken. */
 export function LiveFigure({
@@ -19,7 +20,9 @@ export function LiveFigure({
       label={label}
       inputMode="decimal"
       value={text}
-      error={typed.kind === 'refused' && typed.reason !== 'empty' ? `“${text}” is not a number.` : undefined}
+      error={
+        typed.kind === 'refused' && typed.reason !== 'empty' ? say('“{text}” is not a number.', { text }) : undefined
+      }
       onChange={(next) => {
         setText(next);
         const read = readTypedNumber(next);

@@ -2,6 +2,7 @@ import type { ScanSettings } from '@yaylak/contract';
 import { Choice, Field } from '../../../parts/Field';
 import { Row, Small } from '../../../parts/Panel';
 import { Tick } from '../../../parts/Tick';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly settings: ScanSettings | undefined;
@@ -20,27 +21,33 @@ export function ScanSettingsForm({ settings = { way: 'scan' }, startedBy, onChan
     <>
       <Row $gap={3}>
         <Choice
-          label="By"
+          label={say('By')}
           value={settings.way}
           options={[
             ['scan', 'scanner'],
-            ['palpation', 'hand, feeling'],
+            ['palpation', say('hand, feeling')],
           ]}
           onChange={(way) => onChange({ ...settings, way })}
         />
-        <Field label="Scanned or felt by" value={testedBy ?? ''} placeholder={startedBy} onChange={named('testedBy')} />
+        <Field
+          label={say('Scanned or felt by')}
+          value={testedBy ?? ''}
+          placeholder={startedBy}
+          onChange={named('testedBy')}
+        />
         {settings.way === 'scan' ? (
-          <Field label="Learning to tell the age" value={learner ?? ''} onChange={named('learner')} />
+          <Field label={say('Learning to tell the age')} value={learner ?? ''} onChange={named('learner')} />
         ) : null}
       </Row>
       <Tick
-        label="Blind: hide the days since the services"
+        label={say('Blind: hide the days since the services')}
         isSelected={isBlind}
         onChange={(hidden) => onChange({ ...settings, isBlind: hidden })}
       />
       <Small>
-        A scanner that knows the dates tends to see them. Blind, the age stands by itself and is held against the
-        services afterwards. Feel rabbits gently, on the floor or a table they cannot fall from.
+        {say(
+          'A scanner that knows the dates tends to see them. Blind, the age stands by itself and is held against the services afterwards. Feel rabbits gently, on the floor or a table they cannot fall from.',
+        )}
       </Small>
     </>
   );

@@ -1,4 +1,4 @@
-import { MARK_COLOURS, MARK_PLACES, type ScoreSettings } from '@yaylak/contract';
+import { MARK_COLOURS, MARK_PLACES, type ScoreSettings, say } from '@yaylak/contract';
 import { CONDITION_STAGES, MOBS, type Mob } from '@yaylak/core';
 import { Choice, Field } from '../../../parts/Field';
 import { Row, Small } from '../../../parts/Panel';
@@ -31,18 +31,18 @@ export function ScoreSettingsForm({ settings = NEW, isCrate, startedBy, onChange
     <>
       <Row $gap={3}>
         <Choice
-          label="Aim"
+          label={say('Aim')}
           value={stage}
           options={CONDITION_STAGES.map((s) => [s, STAGE_WORDS[s]])}
           onChange={(next) => set({ stage: next })}
         />
         <Field
-          label="Scored by"
+          label={say('Scored by')}
           value={scorers[0] ?? startedBy}
           onChange={(name) => set({ scorers: second ? [name, second] : [name] })}
         />
         <Field
-          label="And, to compare, by"
+          label={say('And, to compare, by')}
           value={second}
           onChange={(name) => set({ scorers: name === '' ? scorers.slice(0, 1) : [scorers[0] ?? startedBy, name] })}
         />
@@ -51,23 +51,28 @@ export function ScoreSettingsForm({ settings = NEW, isCrate, startedBy, onChange
         {MOBS.map((mob) => (
           <Choice
             key={mob}
-            label={`Spray the ${MOB_WORDS[mob]}`}
+            label={say('Spray the {mob}', { mob: MOB_WORDS[mob] })}
             value={sprays.find((s) => s.mob === mob)?.colour ?? 'none'}
-            options={[['none', 'not at all'], ...MARK_COLOURS.map((c) => [c, c] as const)]}
+            options={[['none', say('not at all')], ...MARK_COLOURS.map((c) => [c, c] as const)]}
             onChange={(colour) => spray(mob, colour)}
           />
         ))}
         <Choice
-          label="On which part"
+          label={say('On which part')}
           value={place}
           options={MARK_PLACES.map((p) => [p, p])}
           onChange={(next) => set({ place: next })}
         />
       </Row>
       <Small>
-        By hand over the backbone and the short ribs, the animal standing free and at ease. One scorer a job is best;
-        with two, each types his own, and how they differ is shown under Condition.
-        {isCrate ? ' Score before the crate or after it: an animal hunched in a crate feels thinner than it is.' : ''}
+        {say(
+          'By hand over the backbone and the short ribs, the animal standing free and at ease. One scorer a job is best; with two, each types his own, and how they differ is shown under Condition.{value}',
+          {
+            value: isCrate
+              ? ` ${say('Score before the crate or after it: an animal hunched in a crate feels thinner than it is.')}`
+              : '',
+          },
+        )}
       </Small>
     </>
   );

@@ -1,4 +1,4 @@
-import { MARK_COLOURS, MARK_PLACES, type GateChoice, type SortRuleFacts } from '@yaylak/contract';
+import { MARK_COLOURS, MARK_PLACES, type GateChoice, type SortRuleFacts, say } from '@yaylak/contract';
 import { fromKg, toKg, type WeightUnit } from '@yaylak/core';
 import { useQuery } from '@tanstack/react-query';
 import styled from 'styled-components';
@@ -17,7 +17,7 @@ interface Props {
   readonly onChange: (plan: JobPlan) => void;
 }
 
-const GATE_SIGNS = { left: '← left', down: '↓ straight on', right: '→ right' } as const;
+const GATE_SIGNS = { left: '← left', down: say('↓ straight on'), right: '→ right' } as const;
 
 /** The gates, what lies behind each, and what suggests one. */
 export function SortSettingsForm({ plan, unit, onChange }: Props) {
@@ -44,16 +44,16 @@ export function SortSettingsForm({ plan, unit, onChange }: Props) {
               onChange={(name) => setGate(gate.key, (g) => ({ ...g, name }))}
             />
             <GroupField
-              label="and move to"
+              label={say('and move to')}
               value={gate.groupId ?? ''}
-              none="stays in its group"
+              none={say('stays in its group')}
               onChange={(groupId) =>
                 setGate(gate.key, ({ groupId: _, ...g }) => ({ ...g, ...(groupId ? { groupId } : {}) }))
               }
             />
             <Row $gap={2}>
               <Choice
-                label="and spray"
+                label={say('and spray')}
                 value={gate.mark?.colour ?? ''}
                 options={[['', 'nothing'], ...MARK_COLOURS.map((c) => [c, c] as const)]}
                 onChange={(colour) =>
@@ -65,7 +65,7 @@ export function SortSettingsForm({ plan, unit, onChange }: Props) {
               />
               {gate.mark ? (
                 <Choice
-                  label="on the"
+                  label={say('on the')}
                   value={gate.mark.place}
                   options={MARK_PLACES.map((p) => [p, p])}
                   onChange={(place) => setGate(gate.key, (g) => (g.mark ? { ...g, mark: { ...g.mark, place } } : g))}
@@ -73,7 +73,7 @@ export function SortSettingsForm({ plan, unit, onChange }: Props) {
               ) : null}
             </Row>
             <Tick
-              label="for sale or slaughter"
+              label={say('for sale or slaughter')}
               isSelected={gate.isForSale === true}
               onChange={(isForSale) =>
                 setGate(gate.key, ({ isForSale: _, ...g }) => ({ ...g, ...(isForSale ? { isForSale } : {}) }))
@@ -84,15 +84,15 @@ export function SortSettingsForm({ plan, unit, onChange }: Props) {
       </GateGrid>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
         <Choice
-          label="Suggest a gate by"
+          label={say('Suggest a gate by')}
           value={by}
           options={[
-            ['none', 'nothing: I choose'],
-            ['weight', 'a line of weight'],
-            ['gain', 'a line of gain'],
-            ['standards', 'the look-over'],
-            ['ready', 'readiness for an outlet'],
-            ['index', 'points of the ranking'],
+            ['none', say('nothing: I choose')],
+            ['weight', say('a line of weight')],
+            ['gain', say('a line of gain')],
+            ['standards', say('the look-over')],
+            ['ready', say('readiness for an outlet')],
+            ['index', say('points of the ranking')],
           ]}
           onChange={(next) => {
             const above = rule?.above ?? gates[0]?.key ?? 'left';
@@ -104,10 +104,10 @@ export function SortSettingsForm({ plan, unit, onChange }: Props) {
           <>
             {rule.by === 'ready' ? (
               <Choice
-                label="Outlet"
+                label={say('Outlet')}
                 value={rule.outletId ?? ''}
                 options={[
-                  ['', 'choose one'],
+                  ['', say('choose one')],
                   ...(outlets ?? []).filter((o) => !o.isClosed).map((o) => [o.id, o.facts.name] as const),
                 ]}
                 onChange={(outletId) => setRule({ ...rule, outletId })}
@@ -125,13 +125,13 @@ export function SortSettingsForm({ plan, unit, onChange }: Props) {
               />
             )}
             <Choice
-              label={ABOVE_WORDS[rule.by] ?? 'At or above the line, send'}
+              label={ABOVE_WORDS[rule.by] ?? say('At or above the line, send')}
               value={rule.above}
               options={gateOptions}
               onChange={(above) => setRule({ ...rule, above })}
             />
             <Choice
-              label={BELOW_WORDS[rule.by] ?? 'Below it, send'}
+              label={BELOW_WORDS[rule.by] ?? say('Below it, send')}
               value={rule.below}
               options={gateOptions}
               onChange={(below) => setRule({ ...rule, below })}
@@ -144,12 +144,12 @@ export function SortSettingsForm({ plan, unit, onChange }: Props) {
 }
 
 const ABOVE_WORDS: Readonly<Partial<Record<SortRuleFacts['by'], string>>> = {
-  standards: 'None failed, send',
-  ready: 'Ready, send',
+  standards: say('None failed, send'),
+  ready: say('Ready, send'),
 };
 const BELOW_WORDS: Readonly<Partial<Record<SortRuleFacts['by'], string>>> = {
-  standards: 'Any that fail, send',
-  ready: 'Not ready, send',
+  standards: say('Any that fail, send'),
+  ready: say('Not ready, send'),
 };
 
 interface LineWords {
@@ -160,9 +160,9 @@ interface LineWords {
 const plainLine: LineWords = { label: () => '', show: (line) => line, read: (shown) => shown };
 /** How a rule's line is typed: weights and gains in the holding's unit. */
 const LINES: Readonly<Record<SortRuleFacts['by'], LineWords>> = {
-  weight: { label: (unit) => `Line, ${unit}`, show: fromKg, read: toKg },
-  gain: { label: (unit) => `Line, ${dailyUnit(unit)}`, show: dailyFigure, read: dailyKg },
-  index: { ...plainLine, label: () => 'Line, points' },
+  weight: { label: (unit) => say('Line, {unit}', { unit }), show: fromKg, read: toKg },
+  gain: { label: (unit) => say('Line, {dailyUnit}', { dailyUnit: dailyUnit(unit) }), show: dailyFigure, read: dailyKg },
+  index: { ...plainLine, label: () => say('Line, points') },
   standards: plainLine,
   ready: plainLine,
 };

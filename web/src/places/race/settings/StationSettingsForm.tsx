@@ -6,6 +6,7 @@ import {
   type ProductView,
   type Station,
   type StationSettings,
+  say,
 } from '@yaylak/contract';
 import { fromKg, scaleUnit, TAG_COLOURS, toKg, type Species, type TagColour, type WeightUnit } from '@yaylak/core';
 import { Choice, Field } from '../../../parts/Field';
@@ -33,7 +34,7 @@ interface Props {
   readonly onChange: (plan: JobPlan) => void;
 }
 
-const METHOD_WORDS = { scale: 'scale', crate: 'crate', tape: 'tape', estimate: 'by eye' } as const;
+const METHOD_WORDS = { scale: 'scale', crate: 'crate', tape: 'tape', estimate: say('by eye') } as const;
 
 /** What one station of a job has to know; nothing where there is nothing to say. */
 export function StationSettingsForm({ station, plan, products, unit, species, startedBy, onChange }: Props) {
@@ -48,7 +49,7 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
         <Row $gap={3}>
           {station === 'weigh' ? (
             <Choice
-              label="Weigh by"
+              label={say('Weigh by')}
               value={weigh.method}
               options={JOB_WEIGHING.map((m) => [m, METHOD_WORDS[m]])}
               onChange={(method) => set({ weigh: { ...weigh, method } })}
@@ -56,7 +57,7 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
           ) : null}
           <LiveFigure
             key={scale}
-            label={`Pan or basket, ${scale}`}
+            label={say('Pan or basket, {scale}', { scale })}
             value={weigh.tareKg === undefined ? undefined : fromKg(weigh.tareKg, scale)}
             onChange={(tare) => {
               const { tareKg: _, tareName: __, ...without } = weigh;
@@ -67,8 +68,8 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
           />
           {weigh.tareKg ? (
             <Field
-              label="Which pan"
-              placeholder="blue basket"
+              label={say('Which pan')}
+              placeholder={say('blue basket')}
               value={weigh.tareName ?? ''}
               onChange={(tareName) => {
                 const { tareName: _, ...without } = weigh;
@@ -78,8 +79,9 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
           ) : null}
           {weigh.method === 'tape' || weigh.method === 'estimate' ? (
             <Small>
-              A tape or an eye usually reads high. Weigh a few on the scale the same day: from eight pairs on your own
-              reading is corrected.
+              {say(
+                'A tape or an eye usually reads high. Weigh a few on the scale the same day: from eight pairs on your own reading is corrected.',
+              )}
             </Small>
           ) : null}
         </Row>
@@ -92,17 +94,17 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
       return (
         <Row $gap={3}>
           <Choice
-            label="Taken for"
+            label={say('Taken for')}
             value={sample.purpose}
             options={SAMPLE_PURPOSES.map((p) => [p, PURPOSE_WORDS[p]])}
             onChange={(purpose) => set({ sample: { ...sample, purpose } })}
           />
           <Field
-            label="First tube"
+            label={say('First tube')}
             value={sample.firstTube}
             onChange={(firstTube) => set({ sample: { ...sample, firstTube } })}
           />
-          <Small>Tubes go on from there. A new needle for each animal.</Small>
+          <Small>{say('Tubes go on from there. A new needle for each animal.')}</Small>
         </Row>
       );
     }
@@ -113,24 +115,24 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
       return (
         <Row $gap={3}>
           <Choice
-            label="Spray"
+            label={say('Spray')}
             value={mark.colour}
             options={MARK_COLOURS.map((c) => [c, c])}
             onChange={(colour) => set({ mark: { ...mark, colour } })}
           />
           <Choice
-            label="On the"
+            label={say('On the')}
             value={mark.place}
             options={MARK_PLACES.map((p) => [p, p])}
             onChange={(place) => set({ mark: { ...mark, place } })}
           />
           <Field
-            label="What it means"
+            label={say('What it means')}
             value={mark.purpose}
             onChange={(purpose) => set({ mark: { ...mark, purpose } })}
           />
           <Field
-            label="Until (may be left empty)"
+            label={say('Until (may be left empty)')}
             type="date"
             value={mark.until ?? ''}
             onChange={(until) => {
@@ -146,9 +148,9 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
     case 'move':
       return (
         <GroupField
-          label="They go to"
+          label={say('They go to')}
           value={settings.move?.groupId ?? ''}
-          none="choose a group"
+          none={say('choose a group')}
           onChange={(groupId) => set({ move: { groupId } })}
         />
       );
@@ -159,7 +161,7 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
           {(['visual', 'electronic'] as const).map((kind) => (
             <Tick
               key={kind}
-              label={kind === 'visual' ? 'A tag to read' : 'An electronic tag'}
+              label={kind === 'visual' ? say('A tag to read') : say('An electronic tag')}
               isSelected={identify.kinds.includes(kind)}
               onChange={(isIn) => {
                 const kinds = (['visual', 'electronic'] as const).filter((k) =>
@@ -170,9 +172,9 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
             />
           ))}
           <Choice
-            label="Colour of the tag"
+            label={say('Colour of the tag')}
             value={identify.colour ?? 'none'}
-            options={[['none', 'not said'], ...TAG_COLOURS.map((c) => [c, c] as const)]}
+            options={[['none', say('not said')], ...TAG_COLOURS.map((c) => [c, c] as const)]}
             onChange={(colour: TagColour | 'none') => {
               const { colour: _, ...without } = identify;
               set({ identify: colour === 'none' ? without : { ...without, colour } });
@@ -195,25 +197,31 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
     case 'measure':
       return (
         <Small>
-          By stick and tape, centimetres. A weight the same day says what it weighs for its height; the aim is set under
-          Holding.
+          {say(
+            'By stick and tape, centimetres. A weight the same day says what it weighs for its height; the aim is set under Holding.',
+          )}
         </Small>
       );
     case 'finish':
       return (
         <Small>
-          Shape by eye, fat by hand at tail-head, loin, ribs and brisket. Each outlet of the species says at once
-          whether the animal is ready for it. Feel from beside the gate, never with an arm through the bars.
+          {say(
+            'Shape by eye, fat by hand at tail-head, loin, ribs and brisket. Each outlet of the species says at once whether the animal is ready for it. Feel from beside the gate, never with an arm through the bars.',
+          )}
         </Small>
       );
     case 'look':
       return (
-        <Small>The holding’s standards for the species and sex, each with a letter. They are set under Holding.</Small>
+        <Small>
+          {say('The holding’s standards for the species and sex, each with a letter. They are set under Holding.')}
+        </Small>
       );
     case 'raddle':
       return (
         <Small>
-          The colours of the males that run with each one; they are put in, and their raddle changed, under Mating.
+          {say(
+            'The colours of the males that run with each one; they are put in, and their raddle changed, under Mating.',
+          )}
         </Small>
       );
     case 'note':

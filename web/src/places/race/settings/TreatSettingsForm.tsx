@@ -2,6 +2,7 @@ import type { ProductView, StationSettings } from '@yaylak/contract';
 import { Field } from '../../../parts/Field';
 import { Row, Small } from '../../../parts/Panel';
 import { Tick } from '../../../parts/Tick';
+import { say } from '@yaylak/contract';
 
 /** What is given at the race, and why. */
 export function TreatSettingsForm({
@@ -17,7 +18,7 @@ export function TreatSettingsForm({
   return (
     <>
       {products.length === 0 ? (
-        <Small>No products yet. They are kept under Remedies, with what their label says.</Small>
+        <Small>{say('No products yet. They are kept under Remedies, with what their label says.')}</Small>
       ) : null}
       <Row $gap={3}>
         {products.map((p) => (
@@ -34,14 +35,15 @@ export function TreatSettingsForm({
           />
         ))}
         <Field
-          label="Why (goes into the register)"
+          label={say('Why (goes into the register)')}
           value={treat.reason ?? ''}
           onChange={(reason) => onChange({ treat: { ...treat, reason } })}
         />
       </Row>
       <Small>
-        The dose is your label’s, from the right weight. The label and your vet decide. Nothing poured on a wet back;
-        gloves on; needles into the sharps box.
+        {say(
+          'The dose is your label’s, from the right weight. The label and your vet decide. Nothing poured on a wet back; gloves on; needles into the sharps box.',
+        )}
       </Small>
     </>
   );

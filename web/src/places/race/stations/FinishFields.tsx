@@ -7,11 +7,12 @@ import { Sheet } from '../../../parts/Sheet';
 import { FinishGuide } from '../../../shared/finish/FinishGuide';
 import { colour, space } from '../../../theme/tokens';
 import { FAT_PLACE_WORDS, boxTodayText } from '../../../words/selling';
-import { countText } from '../../../words/format';
+
 import type { Draft, FieldName } from '../draft';
 import { FINISH_FIELDS, outletsToday } from './finish';
 import type { AtHand } from './atHand';
 import { Count, SmallField, StationRow } from './parts';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly draft: Draft;
@@ -31,12 +32,12 @@ export function FinishFields({ draft, at, onType }: Props) {
   const [isLearning, setLearning] = useState(false);
   return (
     <>
-      <StationRow name="Finish">
+      <StationRow name={say('Finish')}>
         {FINISH_FIELDS.map((field) => (
           <Above key={field} onFocus={() => setInHand(field)} data-in-hand={field === inHand || undefined}>
             <SmallField
               id={`race-${field}`}
-              label={field === 'shape' ? 'Shape' : `Fat, ${FAT_PLACE_WORDS[field]}`}
+              label={field === 'shape' ? say('Shape') : say('Fat, {fat}', { fat: FAT_PLACE_WORDS[field] })}
               width={84}
               value={draft.fields[field] ?? ''}
               onType={onType(field)}
@@ -45,7 +46,7 @@ export function FinishFields({ draft, at, onType }: Props) {
         ))}
       </StationRow>
       {outlets.length > 0 ? (
-        <StationRow name="Ready">
+        <StationRow name={say('Ready')}>
           <Says aria-live="polite">
             {outlets.map(({ name, box }) => (
               <li key={name} data-ready={box?.isReady || undefined}>
@@ -54,11 +55,15 @@ export function FinishFields({ draft, at, onType }: Props) {
             ))}
           </Says>
           {feedFrom === undefined ? null : (
-            <Small>{countText(Math.max(0, dayOf(at.job.on) - dayOf(feedFrom)), 'day', 'days')} on feed.</Small>
+            <Small>
+              {say('{n} {n, plural, one {day} other {days}} on feed.', {
+                n: Math.max(0, dayOf(at.job.on) - dayOf(feedFrom)),
+              })}
+            </Small>
           )}
         </StationRow>
       ) : null}
-      <StationRow name={`Keys, ${inHand === 'shape' ? 'shape' : FAT_PLACE_WORDS[inHand]}`}>
+      <StationRow name={say('Keys, {value}', { value: inHand === 'shape' ? say('shape') : FAT_PLACE_WORDS[inHand] })}>
         {classes.map((c) => (
           <Count
             key={c}
@@ -75,7 +80,7 @@ export function FinishFields({ draft, at, onType }: Props) {
             key={sign}
             type="button"
             tabIndex={-1}
-            aria-label={sign === '+' ? 'a third more' : 'a third less'}
+            aria-label={sign === '+' ? say('a third more') : say('a third less')}
             aria-pressed={text.endsWith(sign)}
             disabled={text === ''}
             onClick={() => onType(inHand)(text.endsWith(sign) ? text.charAt(0) : `${text.charAt(0)}${sign}`)}
@@ -85,15 +90,15 @@ export function FinishFields({ draft, at, onType }: Props) {
         ))}
         <Hint>
           {inHand === 'shape'
-            ? 'From behind: the round of the leg, the fill of the loin.'
-            : 'Flat of the hand, no more than it bears. Stand beside, not behind; mind the gate.'}
+            ? say('From behind: the round of the leg, the fill of the loin.')
+            : say('Flat of the hand, no more than it bears. Stand beside, not behind; mind the gate.')}
           <Button kind="quiet" onPress={() => setLearning(true)}>
-            What each feels like
+            {say('What each feels like')}
           </Button>
         </Hint>
       </StationRow>
       <Sheet
-        title="What each class feels like"
+        title={say('What each class feels like')}
         isOpen={isLearning}
         isForLooking
         width={900}

@@ -1,5 +1,5 @@
-import { canTellText, percentText } from '@yaylak/contract';
-import { SPECIES_WORDS, type AgeFit, type TooSoonTold } from '@yaylak/core';
+import { canTellText, percentText, say, SPECIES_WORDS } from '@yaylak/contract';
+import type { AgeFit, TooSoonTold } from '@yaylak/core';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { colour, fonts, space } from '../../../theme/tokens';
@@ -30,13 +30,13 @@ export function ScanFields({ draft, at, onType, children }: Props) {
   const services = servicesAt(at);
   const age = /[\s.,]+\d+$/.exec(draft.fields.scan ?? '')?.[0] ?? '';
   const soon = tooSoonAt(at, way);
-  if (at.sex !== 'female') return <StationRow name="Scan">No female: nothing to scan.</StationRow>;
+  if (at.sex !== 'female') return <StationRow name={say('Scan')}>{say('No female: nothing to scan.')}</StationRow>;
   return (
     <>
       <Ask>
         <ScanRow>
           <label htmlFor="race-scan">
-            <span>{way === 'scan' ? 'Young, and age in days' : 'Young felt'}</span>
+            <span>{way === 'scan' ? say('Young, and age in days') : say('Young felt')}</span>
             <BigInput
               style={{ maxWidth: 190 }}
               id="race-scan"
@@ -47,15 +47,19 @@ export function ScanFields({ draft, at, onType, children }: Props) {
             />
           </label>
           <div aria-live="polite">
-            <b>{typed.kind === 'scan' ? saidText(typed, at) : '0 empty, 2 62 two of 62 days, ? doubtful'}</b>
+            <b>{typed.kind === 'scan' ? saidText(typed, at) : say('0 empty, 2 62 two of 62 days, ? doubtful')}</b>
             {isBlind ? (
-              <span>Blind: the services stay hidden until the job is over.</span>
+              <span>{say('Blind: the services stay hidden until the job is over.')}</span>
             ) : (
               <>
-                {services.length === 0 ? <span>No service on record.</span> : null}
+                {services.length === 0 ? <span>{say('No service on record.')}</span> : null}
                 {services.slice(-MOST_SHOWN).map((s) => (
                   <span key={s.from}>
-                    {countText(s.days, 'day', 'days')} since {s.males.join(' or ')}, {shortDate(s.to)}
+                    {say('{days} {days, plural, one {day} other {days}} since {list}, {date}', {
+                      days: s.days,
+                      list: s.males.join(` ${say('or')} `),
+                      date: shortDate(s.to),
+                    })}
                   </span>
                 ))}
                 {fit ? <em>{fitText(fit, services)}</em> : null}
@@ -64,7 +68,7 @@ export function ScanFields({ draft, at, onType, children }: Props) {
           </div>
         </ScanRow>
       </Ask>
-      <StationRow name="Count">
+      <StationRow name={say('Count')}>
         {COUNTS.map((n) => (
           <Count
             key={n}
@@ -73,13 +77,13 @@ export function ScanFields({ draft, at, onType, children }: Props) {
             aria-pressed={(draft.fields.scan ?? '').trim().startsWith(n)}
             onClick={() => onType('scan')(n === '0' || n === '?' ? n : `${n}${age}`)}
           >
-            {n === '0' ? 'Empty' : n}
+            {n === '0' ? say('Empty') : n}
           </Count>
         ))}
         {learner ? (
           <SmallField
             id="race-learnerAge"
-            label={`${learner} says, days`}
+            label={say('{learner} says, days', { learner })}
             isFigure
             width={80}
             value={draft.fields.learnerAge ?? ''}
@@ -88,7 +92,7 @@ export function ScanFields({ draft, at, onType, children }: Props) {
         ) : null}
       </StationRow>
       {way === 'scan' ? (
-        <StationRow name="Found" isWide>
+        <StationRow name={say('Found')} isWide>
           {children}
         </StationRow>
       ) : null}
@@ -109,27 +113,36 @@ export function SoonReason({
 }) {
   if (soon === undefined) return null;
   return (
-    <StationRow name="Too soon">
+    <StationRow name={say('Too soon')}>
       <span>{canTellText(soon)}</span>
-      <SmallField id="race-reason" label="Reason for going ahead" width={260} value={value} onType={onType} />
+      <SmallField id="race-reason" label={say('Reason for going ahead')} width={260} value={value} onType={onType} />
     </StationRow>
   );
 }
 
 function saidText(typed: Extract<ReturnType<typeof scanTyped>, { kind: 'scan' }>, at: AtHand): string {
-  if (typed.result === 'doubtful') return 'Doubtful';
-  if (typed.result === 'empty') return 'Empty';
+  if (typed.result === 'doubtful') return say('Doubtful');
+  if (typed.result === 'empty') return say('Empty');
   const [one, many] = SPECIES_WORDS[at.species].young.unknown;
-  const age = typed.ageDays === undefined ? '' : `, ${countText(typed.ageDays, 'day', 'days')} old`;
+  const age =
+    typed.ageDays === undefined
+      ? ''
+      : say(', {ageDays} {ageDays, plural, one {day} other {days}} old', { ageDays: typed.ageDays });
   return `${countText(typed.young ?? 1, one, many)}${age}`;
 }
 
 function fitText(fit: AgeFit, services: ReturnType<typeof servicesAt>): string {
-  if (fit.kind === 'none-fits') return 'The age fits no service.';
+  if (fit.kind === 'none-fits') return say('The age fits no service.');
   const service = services[fit.nearest];
-  const off = fit.daysOff === 0 ? '' : `, ${Math.abs(fit.daysOff)} d ${fit.daysOff > 0 ? 'older' : 'younger'}`;
+  const off =
+    fit.daysOff === 0 ? '' : `, ${Math.abs(fit.daysOff)} d ${fit.daysOff > 0 ? say('older') : say('younger')}`;
   const chance = fit.chances.length > 1 ? ` (${percentText(fit.chances[fit.nearest] ?? 0)})` : '';
-  return `Fits ${shortDate(service?.to ?? '')}, ${service?.males.join(' or ') ?? ''}${off}${chance}.`;
+  return say('Fits {date}, {n}{off}{chance}.', {
+    date: shortDate(service?.to ?? ''),
+    n: service?.males.join(` ${say('or')} `) ?? '',
+    off,
+    chance,
+  });
 }
 
 const ScanRow = styled.div`

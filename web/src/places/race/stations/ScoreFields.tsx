@@ -9,6 +9,7 @@ import { Ask, BigInput } from '../fields';
 import type { AtHand } from './atHand';
 import { StationRow, useFigureKeys } from './parts';
 import { aimAt, scoreAt, scoreBefore, suggestedMob, typedScores } from './score';
+import { say } from '@yaylak/contract';
 
 interface Props {
   readonly draft: Draft;
@@ -36,7 +37,7 @@ export function ScoreFields({ draft, at, onType, children }: Props) {
         <ScoreRow>
           {all.map(({ by, field, typed }) => (
             <label key={field} htmlFor={`race-${field}`}>
-              <span>{all.length > 1 ? `Score by ${by}` : 'Score, 1 to 5'}</span>
+              <span>{all.length > 1 ? say('Score by {by}', { by }) : say('Score, 1 to 5')}</span>
               <BigInput
                 style={{ maxWidth: 150 }}
                 id={`race-${field}`}
@@ -52,29 +53,40 @@ export function ScoreFields({ draft, at, onType, children }: Props) {
           ))}
           <div aria-live="polite">
             <b>
-              Aim {scoreText(aimAt(at))}
-              {kind === 'usual' ? '' : `, ${FEMALE_KIND_WORDS[kind]}`}
+              {say('Aim {score}{value}', {
+                score: scoreText(aimAt(at)),
+                value: kind === 'usual' ? '' : `, ${FEMALE_KIND_WORDS[kind]}`,
+              })}
             </b>
             {isShown ? (
               <span>
                 {before
-                  ? `Last ${scoreText(before.score)} on ${shortDate(at.animal?.scores.findLast(([on]) => on < at.job.on)?.[0] ?? at.job.on)}`
-                  : 'First score'}
+                  ? say('Last {score} on {date}', {
+                      score: scoreText(before.score),
+                      date: shortDate(at.animal?.scores.findLast(([on]) => on < at.job.on)?.[0] ?? at.job.on),
+                    })
+                  : say('First score')}
                 {before && now ? `: ${TREND_WORDS[scoreTrend(before, now)]}` : ''}
               </span>
             ) : (
-              <span>Each feels for himself; the last score shows when both are in.</span>
+              <span>{say('Each feels for himself; the last score shows when both are in.')}</span>
             )}
-            <span>By hand over the short ribs, standing free. Not by eye under wool, not hunched in a crate.</span>
+            <span>
+              {say('By hand over the short ribs, standing free. Not by eye under wool, not hunched in a crate.')}
+            </span>
           </div>
         </ScoreRow>
       </Ask>
-      <StationRow name="Feed mob">
+      <StationRow name={say('Feed mob')}>
         {children(mob)}
         {mob ? (
           <span>
-            {draft.mob && suggested && draft.mob !== suggested ? `The score says ${MOB_WORDS[suggested]}. ` : ''}
-            {spray ? `Spray ${spray.colour} on the ${at.job.settings.score?.place ?? ''}.` : ''}
+            {draft.mob && suggested && draft.mob !== suggested
+              ? `${say('The score says {mob}.', { mob: MOB_WORDS[suggested] })} `
+              : ''}
+            {spray
+              ? say('Spray {colour} on the {n}.', { colour: spray.colour, n: at.job.settings.score?.place ?? '' })
+              : ''}
           </span>
         ) : null}
       </StationRow>

@@ -1,5 +1,5 @@
 import type { Station } from '@yaylak/contract';
-import { BODY_MEASURES, fieldWord, PAINFUL_CARE, scaleUnit, spacedDigits, type Sex, type Species } from '@yaylak/core';
+import { BODY_MEASURES, PAINFUL_CARE, scaleUnit, spacedDigits, type Sex, type Species } from '@yaylak/core';
 import { Fragment, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { colour, space } from '../../../theme/tokens';
@@ -21,6 +21,7 @@ import { pressedMob } from './score';
 import { underLabelText } from '../../../shared/remedies/planTreatment';
 import { plannedTreatments } from './treat';
 import { WeighFields } from './WeighFields';
+import { say, fieldWord } from '@yaylak/contract';
 
 interface Props {
   readonly draft: Draft;
@@ -51,7 +52,7 @@ export function pressToggle(draft: Draft, at: AtHand, toggle: LetteredToggle): D
   return typed(draft, {
     leftOut,
     ...(leftOut.includes(toggle.key)
-      ? { message: `${toggle.words}: not for this one. Press again to put it back.` }
+      ? { message: say('{words}: not for this one. Press again to put it back.', { words: toggle.words }) }
       : {}),
   });
 }
@@ -89,51 +90,58 @@ export function StationList(props: Props) {
     canPassBy(at) &&
     (draft.fields[name] ?? '').trim() === '' &&
     (draft.message !== undefined || whyAt(draft) !== '') ? (
-      <StationRow name="Passes by">{field('why', `Why it passes without ${what}`, { width: 300 })}</StationRow>
+      <StationRow name={say('Passes by')}>
+        {field('why', say('Why it passes without {what}', { what }), { width: 300 })}
+      </StationRow>
     ) : null;
 
   const rows: Record<Exclude<Station, 'sort'>, () => ReactNode> = {
     weigh: () => (
       <>
         <WeighFields {...props} onType={type('weight')} />
-        {passBy('weight', 'a weight')}
+        {passBy('weight', say('a weight'))}
       </>
     ),
     score: () => (
       <>
         <ScoreFields draft={draft} at={at} onType={type}>
-          {(mob) => keysOf('score', (t) => (t.key === mob ? { state: 'on', says: 'goes there' } : { state: 'plain' }))}
+          {(mob) =>
+            keysOf('score', (t) => (t.key === mob ? { state: 'on', says: say('goes there') } : { state: 'plain' }))
+          }
         </ScoreFields>
-        {passBy('score', 'a score')}
+        {passBy('score', say('a score'))}
       </>
     ),
     litter: () => <LitterRow {...props}>{field}</LitterRow>,
     look: () => (
-      <StationRow name="Look over" isWide>
+      <StationRow name={say('Look over')} isWide>
         {keysOf('look', (t) => {
           if (t.key === OTHERS_PASS) return isLookedOver(draft, at) ? { state: 'on' } : { state: 'plain' };
           const grade = draft.grades[t.key];
           if (grade === 'fail') return { state: 'bad', says: 'fails' };
-          if (grade === undefined) return { state: 'plain', says: 'not looked at' };
-          return { state: 'on', says: grade === 'pass' ? 'passes' : `${grade} of 5` };
+          if (grade === undefined) return { state: 'plain', says: say('not looked at') };
+          return { state: 'on', says: grade === 'pass' ? 'passes' : say('{grade} of 5', { grade }) };
         })}
       </StationRow>
     ),
     measure: () => (
-      <StationRow name="Measure">
+      <StationRow name={say('Measure')}>
         {BODY_MEASURES.map((m) => (
-          <Fragment key={m}>{field(m, `${MEASURE_WORDS[m]}, cm`, { isFigure: true, width: 92 })}</Fragment>
+          <Fragment key={m}>
+            {field(m, say('{measure}, cm', { measure: MEASURE_WORDS[m] }), { isFigure: true, width: 92 })}
+          </Fragment>
         ))}
         <Hint>
-          Standing square on level ground: height at the withers, length from the point of the shoulder to the pin bone,
-          girth behind the elbows.
+          {say(
+            'Standing square on level ground: height at the withers, length from the point of the shoulder to the pin bone, girth behind the elbows.',
+          )}
         </Hint>
       </StationRow>
     ),
     finish: () => <FinishFields draft={draft} at={at} onType={type} />,
     treat: () => <TreatRows {...props} keysOf={keysOf} />,
     identify: () => (
-      <StationRow name="Identify">
+      <StationRow name={say('Identify')}>
         {wornAt(at).length > 0
           ? keysOf('identify', (t) => ({
               words: /^\d{15}$/.test(t.words) ? spacedDigits(t.words) : t.words,
@@ -142,18 +150,18 @@ export function StationList(props: Props) {
           : null}
         {at.job.settings.identify?.kinds.includes('visual') === false
           ? null
-          : field('visual', 'New tag', { width: 120 })}
+          : field('visual', say('New tag'), { width: 120 })}
         {at.job.settings.identify?.kinds.includes('electronic') === false
           ? null
-          : field('electronic', 'Electronic', { width: 210 })}
+          : field('electronic', say('Electronic'), { width: 210 })}
       </StationRow>
     ),
     sample: () => (
       <>
-        <StationRow name="Sample">
+        <StationRow name={say('Sample')}>
           {keysOf('sample', (t) => ({ ...onOff(t), says: PURPOSE_WORDS[at.job.settings.sample?.purpose ?? 'blood'] }))}
-          {draft.leftOut.includes('sample') ? null : field('tube', 'Number on the tube')}
-          <Hint>One needle and one tube for each animal.</Hint>
+          {draft.leftOut.includes('sample') ? null : field('tube', say('Number on the tube'))}
+          <Hint>{say('One needle and one tube for each animal.')}</Hint>
         </StationRow>
         {at.job.settings.sample?.purpose === 'pregnancy' && !draft.leftOut.includes('sample') ? (
           <SoonReason soon={tooSoonAt(at, 'blood')} value={draft.fields.reason ?? ''} onType={type('reason')} />
@@ -168,23 +176,27 @@ export function StationList(props: Props) {
     mark: () => {
       const spray = at.job.settings.mark;
       return spray ? (
-        <StationRow name="Mark">
+        <StationRow name={say('Mark')}>
           {keysOf('mark', onOff)}
           <span>
-            {spray.colour} on the {spray.place}: {spray.purpose}
+            {say('{colour} on the {place}: {purpose}', {
+              colour: spray.colour,
+              place: spray.place,
+              purpose: spray.purpose,
+            })}
           </span>
         </StationRow>
       ) : null;
     },
     raddle: () => (
-      <StationRow name="Marks">
+      <StationRow name={say('Marks')}>
         {keysOf('raddle', (t) => (draft.marks.includes(t.key) ? { state: 'on', says: 'found' } : { state: 'plain' }))}
-        {raddlesAt(at).length === 0 ? <Hint>No male runs with her by the book.</Hint> : null}
+        {raddlesAt(at).length === 0 ? <Hint>{say('No male runs with her by the book.')}</Hint> : null}
       </StationRow>
     ),
     care: () =>
       careFor(at).length > 0 ? (
-        <StationRow name="By hand">
+        <StationRow name={say('By hand')}>
           {keysOf('care', (t) => {
             const choice = careFor(at).find((c) => careKey(c.kind) === t.key);
             const isPainful = choice !== undefined && PAINFUL_CARE.includes(choice.kind);
@@ -195,18 +207,20 @@ export function StationList(props: Props) {
             };
           })}
           {careFor(at).some((c) => PAINFUL_CARE.includes(c.kind)) ? (
-            <Hint>What hurts is done only to those you press it for. Age, method and pain relief: your local law.</Hint>
+            <Hint>
+              {say('What hurts is done only to those you press it for. Age, method and pain relief: your local law.')}
+            </Hint>
           ) : null}
         </StationRow>
       ) : null,
     move: () =>
       at.job.settings.move ? (
-        <StationRow name="Move">
+        <StationRow name={say('Move')}>
           {keysOf('move', onOff)}
-          <span>to {props.groupName(at.job.settings.move.groupId)}</span>
+          <span>{say('to {groupName}', { groupName: props.groupName(at.job.settings.move.groupId) })}</span>
         </StationRow>
       ) : null,
-    note: () => <StationRow name="Note">{field('note', '', { width: 380 })}</StationRow>,
+    note: () => <StationRow name={say('Note')}>{field('note', '', { width: 380 })}</StationRow>,
   };
   return (
     <>
@@ -235,11 +249,14 @@ function LitterRow({
 }) {
   const { totalKg, count } = litterTyped(draft, at);
   return (
-    <StationRow name="Litter">
-      {children('litterKg', `Together, ${scaleUnit(at.species, at.unit)}`, { isFigure: true, width: 130 })}
-      {children('litterCount', 'How many', { isFigure: true, width: 80 })}
+    <StationRow name={say('Litter')}>
+      {children('litterKg', say('Together, {scaleUnit}', { scaleUnit: scaleUnit(at.species, at.unit) }), {
+        isFigure: true,
+        width: 130,
+      })}
+      {children('litterCount', say('How many'), { isFigure: true, width: 80 })}
       {totalKg !== undefined && count !== undefined && totalKg > 0 ? (
-        <b>{weightText(totalKg / count, at.unit, at.species)} each</b>
+        <b>{say('{weight} each', { weight: weightText(totalKg / count, at.unit, at.species) })}</b>
       ) : null}
     </StationRow>
   );
@@ -254,7 +271,7 @@ function TreatRows({
   const plans = plannedTreatments(draft, at);
   const keys = keysOf('treat', (t) => ({ state: draft.leftOut.includes(t.key) ? 'off' : 'on' }));
   return (
-    <StationRow name="Treat">
+    <StationRow name={say('Treat')}>
       {plans.map((plan, i) => {
         const { product, dose, weight, amountText: text } = plan;
         return (
@@ -265,7 +282,7 @@ function TreatRows({
               <>
                 <SmallField
                   id={`race-amount-${product.id}`}
-                  label={`Amount of ${product.facts.name}`}
+                  label={say('Amount of {name}', { name: product.facts.name })}
                   isFigure
                   width={84}
                   value={text}
@@ -274,10 +291,13 @@ function TreatRows({
                 <span>
                   {product.facts.doseUnit}
                   {dose.kind === 'dose' && dose.sites.length > 1
-                    ? `, ${dose.sites.map((s) => amountText(s)).join(' + ')} in ${dose.sites.length} places`
+                    ? say(', {list} in {n} places', {
+                        list: dose.sites.map((s) => amountText(s)).join(' + '),
+                        n: dose.sites.length,
+                      })
                     : ''}
-                  {weight ? ` for ${weightText(weight.kg, at.unit, at.species)}` : ''}
-                  {plan.batch ? `, batch ${plan.batch}` : ''}
+                  {weight ? ` ${say('for {weight}', { weight: weightText(weight.kg, at.unit, at.species) })}` : ''}
+                  {plan.batch ? say(', batch {batch}', { batch: plan.batch }) : ''}
                 </span>
                 {plan.cautions.map((caution) => (
                   <Caution key={caution}>{caution}</Caution>
@@ -285,7 +305,7 @@ function TreatRows({
                 {plan.isOwnAmount ? (
                   <SmallField
                     id="race-reason"
-                    label="Reason for this amount"
+                    label={say('Reason for this amount')}
                     width={260}
                     value={draft.fields.reason ?? ''}
                     onType={(text) => onChange(typedField(draft, 'reason', text))}
@@ -311,7 +331,7 @@ export function SexKeys({
   readonly onChoose: (sex: Sex) => void;
 }) {
   return (
-    <StationRow name="Sex">
+    <StationRow name={say('Sex')}>
       {(['female', 'male'] as const).map((sex) => (
         <LetterKey
           key={sex}
@@ -338,7 +358,7 @@ export function BornAsKeys({
   readonly onChoose: (count: number) => void;
 }) {
   return (
-    <StationRow name="Born as">
+    <StationRow name={say('Born as')}>
       {Array.from({ length: MOST_TOGETHER[species] }, (_, i) => i + 1).map((n) => (
         <Count key={n} type="button" aria-pressed={chosen === n} onClick={() => onChoose(n)}>
           {bornText(species, n, null)}

@@ -9,9 +9,19 @@ import { gainTo, judged } from '../jobFigures';
 import type { AtHand } from './atHand';
 import { useFigureKeys } from './parts';
 import { biasAt, trueKg } from './weigh';
+import { say } from '@yaylak/contract';
 
-const VERDICT_WORDS = { above: 'growing', below: 'not growing as it should', 'too-soon': 'too soon to tell' } as const;
-const METHOD_WORDS = { scale: '', crate: ' in the crate', tape: ' by tape', estimate: ' by eye' } as const;
+const VERDICT_WORDS = {
+  above: 'growing',
+  below: say('not growing as it should'),
+  'too-soon': say('too soon to tell'),
+} as const;
+const METHOD_WORDS = {
+  scale: '',
+  crate: ` ${say('in the crate')}`,
+  tape: ` ${say('by tape')}`,
+  estimate: ` ${say('by eye')}`,
+} as const;
 
 interface Props {
   readonly draft: Draft;
@@ -30,8 +40,11 @@ export function WeighFields({ draft, at, lineKgPerDay, onType }: Props) {
   return (
     <Ask>
       <label htmlFor="race-weight">
-        {`Weight${draft.isFromCrate ? METHOD_WORDS.crate : METHOD_WORDS[method]}, ${scaleUnit(at.species, unit)}`}
-        {tareKg ? ', with the pan' : ''}
+        {say('Weight{value}, {scaleUnit}{value2}', {
+          value: draft.isFromCrate ? METHOD_WORDS.crate : METHOD_WORDS[method],
+          scaleUnit: scaleUnit(at.species, unit),
+          value2: tareKg ? say(', with the pan') : '',
+        })}
       </label>
       <WeightRow>
         <BigInput
@@ -44,11 +57,17 @@ export function WeighFields({ draft, at, lineKgPerDay, onType }: Props) {
         <span aria-live="polite">
           {bias && kg !== undefined ? (
             <b>
-              {weightText(kg, unit, at.species)} corrected: {bias.by}’s {bias.method === 'tape' ? 'tape' : 'eye'}{' '}
-              {readsText(bias)}
+              {say('{weight} corrected: {by}’s {value} {reads}', {
+                weight: weightText(kg, unit, at.species),
+                by: bias.by,
+                value: bias.method === 'tape' ? say('tape') : say('eye'),
+                reads: readsText(bias),
+              })}
             </b>
           ) : null}
-          {tareKg && kg !== undefined ? <b>{weightText(kg, unit, at.species)} without the pan</b> : null}
+          {tareKg && kg !== undefined ? (
+            <b>{say('{weight} without the pan', { weight: weightText(kg, unit, at.species) })}</b>
+          ) : null}
           {at.animal && kg !== undefined ? <Growth animal={at.animal} kg={kg} at={at} line={lineKgPerDay} /> : null}
         </span>
       </WeightRow>
@@ -73,7 +92,11 @@ function Growth({
   return (
     <>
       {lastKg === undefined ? null : (
-        <b>{differenceText(kg - lastKg, scaleUnit(animal.species, at.unit))} since last time</b>
+        <b>
+          {say('{difference} since last time', {
+            difference: differenceText(kg - lastKg, scaleUnit(animal.species, at.unit)),
+          })}
+        </b>
       )}
       {gain ? (
         <em data-verdict={verdict}>

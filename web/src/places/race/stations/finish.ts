@@ -13,7 +13,7 @@ import {
   type FatPlace,
   type Habits,
 } from '@yaylak/core';
-import { outletOf } from '@yaylak/contract';
+import { outletOf, say } from '@yaylak/contract';
 import { FAT_PLACE_WORDS } from '../../../words/selling';
 import type { Draft, FieldName } from '../draft';
 import type { AtHand, Problem, StationRules } from './atHand';
@@ -75,7 +75,7 @@ export function outletsToday(draft: Draft, at: AtHand): AtOutletToday[] {
 }
 
 const nameOf = (field: (typeof FINISH_FIELDS)[number]): string =>
-  field === 'shape' ? 'Shape' : `Fat, ${FAT_PLACE_WORDS[field]},`;
+  field === 'shape' ? say('Shape') : say('Fat, {fat},', { fat: FAT_PLACE_WORDS[field] });
 
 export const finish: StationRules = {
   problems(draft): Problem[] {
@@ -88,12 +88,16 @@ export const finish: StationRules = {
         {
           kind: 'refuse',
           field: wrong,
-          message: `${nameOf(wrong)} “${textOf(draft, wrong)}” is not a class. Type ${wrong === 'shape' ? 'P, O, R, U or E' : '1 to 5'}, with + or − where you can tell.`,
+          message: say('{name} “{text}” is not a class. Type {value}, with + or − where you can tell.', {
+            name: nameOf(wrong),
+            text: textOf(draft, wrong),
+            value: wrong === 'shape' ? say('P, O, R, U or E') : say('1 to 5'),
+          }),
         },
       ];
     return FINISH_FIELDS.some((f) => textOf(draft, f) !== '')
       ? []
-      : [{ kind: 'ask', key: 'no-finish', message: 'Not felt. Enter again goes on without.' }];
+      : [{ kind: 'ask', key: 'no-finish', message: say('Not felt. Enter again goes on without.') }];
   },
   facts(draft) {
     const { shape, fat } = typedFinish(draft);

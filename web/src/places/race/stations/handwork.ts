@@ -2,10 +2,11 @@ import { careCaution, careLimitDays, PAINFUL_CARE, type CareCaution, type CareKi
 import type { CareChoice } from '@yaylak/contract';
 import { CARE_WORDS } from '../../../words/stations';
 import type { Draft } from '../draft';
-import { countText } from '../../../words/format';
-import type { AtHand, Problem, StationRules } from './atHand';
 
-export const careKey = (kind: CareKind): string => `care ${kind}`;
+import type { AtHand, Problem, StationRules } from './atHand';
+import { say } from '@yaylak/contract';
+
+export const careKey = (kind: CareKind): string => say('care {kind}', { kind });
 
 /** Works of the job that fit the animal at hand: nobody castrates a female, or docks a goat. */
 export const careFor = (at: AtHand): CareChoice[] =>
@@ -23,19 +24,25 @@ export const isDone = (draft: Draft, kind: CareKind): boolean =>
 /** What is said when a work that hurts is pressed, or left. */
 export function pressedText({ kind, method }: CareChoice, { species, ageDays }: AtHand, isOn: boolean): string {
   const what = `${CARE_WORDS[kind]}${method ? ` (${method})` : ''}`;
-  if (!isOn) return `${what}: not done to this one.`;
-  const age = ageDays === undefined ? 'age not known' : `${countText(ageDays, 'day', 'days')} old`;
+  if (!isOn) return say('{what}: not done to this one.', { what });
+  const age =
+    ageDays === undefined
+      ? say('age not known')
+      : say('{ageDays} {ageDays, plural, one {day} other {days}} old', { ageDays });
   return `${what}: ${age}. ${limitText(kind, species)}`;
 }
 
 /** `Over 7 days old it is a vet’s work, with pain relief, in many places. Your local law decides.` */
 const limitText = (kind: CareKind, species: Species): string =>
-  `Over ${countText(careLimitDays(kind, species) ?? 0, 'day', 'days')} old it is a vet’s work in many places, with pain relief. Your local law decides.`;
+  say(
+    'Over {n} {n, plural, one {day} other {days}} old it is a vet’s work in many places, with pain relief. Your local law decides.',
+    { n: careLimitDays(kind, species) ?? 0 },
+  );
 
 export const mark: StationRules = {
   facts: (draft, at) =>
     at.job.settings.mark && !draft.leftOut.includes('mark') ? [{ type: 'mark', ...at.job.settings.mark }] : [],
-  toggles: () => [{ key: 'mark', words: 'Spray' }],
+  toggles: () => [{ key: 'mark', words: say('Spray') }],
 };
 
 export const move: StationRules = {
@@ -43,7 +50,7 @@ export const move: StationRules = {
     at.job.settings.move && !draft.leftOut.includes('move')
       ? [{ type: 'move', groupId: at.job.settings.move.groupId }]
       : [],
-  toggles: () => [{ key: 'move', words: 'Goes over' }],
+  toggles: () => [{ key: 'move', words: say('Goes over') }],
 };
 
 export const note: StationRules = {
@@ -60,12 +67,18 @@ export const care: StationRules = {
       const caution = overAge(careCaution(kind, at));
       const isAgeUnknown = PAINFUL_CARE.includes(kind) && at.ageDays === undefined;
       if (!caution && !isAgeUnknown) return [];
-      const age = caution ? `at ${countText(caution.ageDays, 'day', 'days')}` : 'at an age that is not known';
+      const age = caution
+        ? say('at {ageDays} {ageDays, plural, one {day} other {days}}', { ageDays: caution.ageDays })
+        : say('at an age that is not known');
       return [
         {
           kind: 'ask',
           key: careKey(kind),
-          message: `${CARE_WORDS[kind]} ${age}: ${limitText(kind, at.species)} Enter again to record it.`,
+          message: say('{care} {age}: {limit} Enter again to record it.', {
+            care: CARE_WORDS[kind],
+            age,
+            limit: limitText(kind, at.species),
+          }),
         },
       ];
     }),

@@ -1,4 +1,4 @@
-import { electronicText } from '@yaylak/contract';
+import { electronicText, say } from '@yaylak/contract';
 import { normalised, readElectronicNumber } from '@yaylak/core';
 import { tagDoubtText } from '../../../words/tags';
 import { fieldText, type AtHand, type Problem, type StationRules } from './atHand';
@@ -31,7 +31,7 @@ function formerly(text: string, at: AtHand): Problem[] {
     { kind: before.isGone ? 'worn-by-gone' : 'lost-by', animalId: '' },
     { text, name: before.name },
   );
-  return [{ kind: 'ask', key: `wore ${text}`, message: `${words} Enter again fits it anyway.` }];
+  return [{ kind: 'ask', key: `wore ${text}`, message: say('{words} Enter again fits it anyway.', { words }) }];
 }
 
 export const identify: StationRules = {
@@ -45,7 +45,10 @@ export const identify: StationRules = {
       return [
         {
           kind: 'refuse',
-          message: `${visual} is already on ${wearer.text}, which is here. Type another number.`,
+          message: say('{visual} is already on {text}, which is here. Type another number.', {
+            visual,
+            text: wearer.text,
+          }),
           field: 'visual',
         },
       ];
@@ -54,8 +57,10 @@ export const identify: StationRules = {
           {
             kind: 'ask',
             key: `worn ${visual}`,
-            message:
-              `${wearer.colour ?? ''} ${visual} is already on another. Enter again fits it in this colour.`.trim(),
+            message: say('{n} {visual} is already on another. Enter again fits it in this colour.', {
+              n: wearer.colour ?? '',
+              visual,
+            }).trim(),
           },
         ]
       : formerly(visual, at);
@@ -67,7 +72,13 @@ export const identify: StationRules = {
     const other = at.wearerOf(read.digits);
     return other === undefined
       ? asked
-      : [{ kind: 'refuse', message: `That electronic tag is ${other.text}’s. Read it again.`, field: 'electronic' }];
+      : [
+          {
+            kind: 'refuse',
+            message: say('That electronic tag is {text}’s. Read it again.', { text: other.text }),
+            field: 'electronic',
+          },
+        ];
   },
   facts(draft, at) {
     const { colour } = at.job.settings.identify ?? {};

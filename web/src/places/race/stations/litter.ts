@@ -1,5 +1,5 @@
 import { checkWeight, dayOf, doubtLitter, readTypedNumber, scaleUnit, toKg } from '@yaylak/core';
-import { refusalText } from '@yaylak/contract';
+import { refusalText, say } from '@yaylak/contract';
 import { litterDoubtText } from '../../../words/doubts';
 import type { Draft } from '../draft';
 import type { AtHand, Problem, StationRules } from './atHand';
@@ -35,14 +35,25 @@ export const litter: StationRules = {
   problems(draft, at): Problem[] {
     const { totalKg, count } = litterTyped(draft, at);
     if (at.animal && at.animal.sex !== 'female')
-      return [{ kind: 'refuse', message: `${at.animal.tag.text} is not a female. Scan the dam of the litter.` }];
+      return [
+        {
+          kind: 'refuse',
+          message: say('{text} is not a female. Scan the dam of the litter.', { text: at.animal.tag.text }),
+        },
+      ];
     if (totalKg === undefined)
-      return [{ kind: 'refuse', message: 'Type what the litter weighs together.', field: 'litterKg' }];
+      return [{ kind: 'refuse', message: say('Type what the litter weighs together.'), field: 'litterKg' }];
     if (count === undefined || count > 30)
-      return [{ kind: 'refuse', message: 'Type how many are on the scale, 1 to 30.', field: 'litterCount' }];
+      return [{ kind: 'refuse', message: say('Type how many are on the scale, 1 to 30.'), field: 'litterCount' }];
     const fault = checkWeight(totalKg / count, at.species, { settings: () => at.settings });
     if (fault)
-      return [{ kind: 'refuse', message: `By the head: ${refusalText(fault, undefined, at.unit)}`, field: 'litterKg' }];
+      return [
+        {
+          kind: 'refuse',
+          message: say('By the head: {refusal}', { refusal: refusalText(fault, undefined, at.unit) }),
+          field: 'litterKg',
+        },
+      ];
     const doubts = doubtLitter({ totalKg, count }, litterOf(at), at.settings);
     return doubts.length === 0
       ? []
@@ -50,7 +61,9 @@ export const litter: StationRules = {
           {
             kind: 'ask',
             key: `litter ${totalKg} ${count}`,
-            message: `${doubts.map((d) => litterDoubtText(d, at.unit, at.species)).join(' ')} Enter again keeps it.`,
+            message: say('{list} Enter again keeps it.', {
+              list: doubts.map((d) => litterDoubtText(d, at.unit, at.species)).join(' '),
+            }),
           },
         ];
   },

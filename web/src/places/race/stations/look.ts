@@ -1,6 +1,7 @@
 import { isFailedGrade, nextGrade, standardsFor, type LookGrade, type Standard } from '@yaylak/core';
 import type { Draft } from '../draft';
 import type { AtHand, Problem, StationRules } from './atHand';
+import { say } from '@yaylak/contract';
 
 /** The standards asked of the animal at hand. */
 export const standardsAt = (at: AtHand): Standard[] => standardsFor(at.standards, at);
@@ -51,9 +52,10 @@ export const look: StationRules = {
       : [
           {
             kind: 'ask',
-            key: 'not looked over',
-            message:
+            key: 'look',
+            message: say(
               'Not looked over yet. “All others pass” says that you looked and it is sound; Enter again records that it was not looked at.',
+            ),
           },
         ];
   },
@@ -66,6 +68,6 @@ export const look: StationRules = {
   },
   toggles(at) {
     const all = standardsAt(at).map((s) => ({ key: s.id, words: s.name }));
-    return all.length === 0 ? [] : [...all, { key: OTHERS_PASS, words: 'All others pass', always: 'a' }];
+    return all.length === 0 ? [] : [...all, { key: OTHERS_PASS, words: say('All others pass'), always: 'a' }];
   },
 };

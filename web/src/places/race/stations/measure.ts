@@ -2,6 +2,7 @@ import { BODY_MEASURES, readTypedNumber, type BodyMeasure, type BodyMeasures } f
 import { MEASURE_WORDS } from '../../../words/stations';
 import type { Draft } from '../draft';
 import type { AtHand, Problem, StationRules } from './atHand';
+import { say } from '@yaylak/contract';
 
 /** What was typed of one measure, centimetres; nothing where it cannot be read as one. */
 function typedCm(draft: Draft, measure: BodyMeasure): number | undefined {
@@ -23,7 +24,11 @@ const problemOf = (measure: BodyMeasure, draft: Draft, at: AtHand): Problem[] =>
     {
       kind: 'refuse',
       field: measure,
-      message: `${MEASURE_WORDS[measure]} “${text}” is not possible: type centimetres, over 0 and up to ${longestCm}.`,
+      message: say('{measure} “{text}” is not possible: type centimetres, over 0 and up to {longestCm}.', {
+        measure: MEASURE_WORDS[measure],
+        text,
+        longestCm,
+      }),
     },
   ];
 };
@@ -34,7 +39,7 @@ export const measure: StationRules = {
     if (wrong.length > 0) return wrong;
     return Object.keys(typedMeasures(draft)).length > 0
       ? []
-      : [{ kind: 'ask', key: 'no-measure', message: 'Not measured. Enter again goes on without.' }];
+      : [{ kind: 'ask', key: 'no-measure', message: say('Not measured. Enter again goes on without.') }];
   },
   facts(draft) {
     const typed = typedMeasures(draft);

@@ -1,5 +1,6 @@
 import type { MarkColour } from '@yaylak/contract';
 import type { AtHand, Fact, StationRules, Toggle } from './atHand';
+import { say } from '@yaylak/contract';
 
 /** A colour that may be found on her, with all males that wear it. */
 interface Raddle {
@@ -17,7 +18,7 @@ export function raddlesAt({ animal }: Pick<AtHand, 'animal'>): Raddle[] {
     const own = byColour.get(colour) ?? { ids: [], names: [] };
     byColour.set(colour, own);
     if (!isTeaser) own.ids.push(maleId);
-    own.names.push(isTeaser ? `${name}, teaser` : name);
+    own.names.push(isTeaser ? say('{name}, teaser', { name }) : name);
   }
   return [...byColour].map(([colour, { ids, names }]) => ({
     key: `raddle ${colour ?? 'none'}`,
@@ -38,6 +39,6 @@ export const raddle: StationRules = {
   toggles: (at) =>
     raddlesAt(at).map(({ key, colour, names }): Toggle => ({
       key,
-      words: `${colour ?? 'Marked'} (${names.join(' or ')})`,
+      words: `${colour === null ? say('Marked') : say(colour)} (${names.join(` ${say('or')} `)})`,
     })),
 };

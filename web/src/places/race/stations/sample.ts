@@ -1,6 +1,7 @@
 import { nextTube, normalised } from '@yaylak/core';
 import { reasonAt, soonProblems } from './scan';
 import { fieldText, type AtHand, type Problem, type StationRules } from './atHand';
+import { say } from '@yaylak/contract';
 
 /** The tube that is next: after the last of this job, else the job's first. */
 export const tubeProposed = (at: AtHand): string => {
@@ -14,17 +15,27 @@ export const sample: StationRules = {
   problems(draft, at): Problem[] {
     if (draft.leftOut.includes('sample')) return [];
     const tube = fieldText(draft, 'tube', { tube: tubeProposed(at) }).trim();
-    if (normalised(tube) === '') return [{ kind: 'refuse', message: 'Type the number on the tube.', field: 'tube' }];
+    if (normalised(tube) === '')
+      return [{ kind: 'refuse', message: say('Type the number on the tube.'), field: 'tube' }];
     const soon = at.job.settings.sample?.purpose === 'pregnancy' ? soonProblems(draft, at, 'blood') : [];
     if (soon.length > 0) return soon;
     const taken = at.tubes.get(normalised(tube));
     if (taken)
-      return [{ kind: 'refuse', message: `Tube ${tube} is ${taken.name}’s. Look at the tube again.`, field: 'tube' }];
+      return [
+        {
+          kind: 'refuse',
+          message: say('Tube {tube} is {name}’s. Look at the tube again.', { tube, name: taken.name }),
+          field: 'tube',
+        },
+      ];
     return [
       {
         kind: 'ask',
         key: `tube ${tube}`,
-        message: `Look at the tube: it must say ${tube}. Enter again records it${at.animal ? ` for ${at.animal.tag.text}` : ''}.`,
+        message: say('Look at the tube: it must say {tube}. Enter again records it{value}.', {
+          tube,
+          value: at.animal ? ` ${say('for {text}', { text: at.animal.tag.text })}` : '',
+        }),
       },
     ];
   },
@@ -41,5 +52,5 @@ export const sample: StationRules = {
           },
         ];
   },
-  toggles: () => [{ key: 'sample', words: 'Tube' }],
+  toggles: () => [{ key: 'sample', words: say('Tube') }],
 };

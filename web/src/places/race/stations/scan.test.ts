@@ -45,7 +45,7 @@ it('says at once which service the age fits', () => {
 it('asks once about an age that fits no service', () => {
   const odd = draft({ scan: '1 25' });
   expect(written(odd)).toMatch(/^25 days would be a service of about 29 Oct 2026, and none is on record near it/);
-  expect(written({ ...odd, asked: ['none fits 25'] })).toMatchObject([{ type: 'pregnancy-test', ageDays: 25 }]);
+  expect(written({ ...odd, asked: ['none-fits 25'] })).toMatchObject([{ type: 'pregnancy-test', ageDays: 25 }]);
 });
 
 it.each([

@@ -12,21 +12,21 @@ import {
   type TooSoonTold,
   type TypedScan,
 } from '@yaylak/core';
-import { FINDING_WORDS, tooSoonText } from '@yaylak/contract';
+import { FINDING_WORDS, tooSoonText, say } from '@yaylak/contract';
 import { fullDate } from '../../../words/format';
 import type { Draft } from '../draft';
 import { fieldText, type AtHand, type Fact, type Problem, type StationRules } from './atHand';
 
 const REASONS: Readonly<Record<Extract<TypedScan, { kind: 'refused' }>['reason'], string>> = {
-  empty: 'Type how many young: 0 for empty, ? for doubtful; after a blank their age in days.',
-  'not-a-scan': 'is not a scan. Type how many young, then a blank and their age in days: 2 62.',
-  'too-many': 'is more young than any litter has. Check the figure.',
-  'age-of-empty': 'says empty with an age. An empty one has no young to tell the age of.',
+  empty: say('Type how many young: 0 for empty, ? for doubtful; after a blank their age in days.'),
+  'not-a-scan': say('is not a scan. Type how many young, then a blank and their age in days: 2 62.'),
+  'too-many': say('is more young than any litter has. Check the figure.'),
+  'age-of-empty': say('says empty with an age. An empty one has no young to tell the age of.'),
 };
 
 export const scanTyped = (draft: Draft): TypedScan => readTypedScan(draft.fields.scan ?? '');
 
-const findingKey = (finding: ScanFinding): string => `finding ${finding}`;
+const findingKey = (finding: ScanFinding): string => say('finding {finding}', { finding });
 export const findingsOf = (draft: Draft): ScanFinding[] =>
   SCAN_FINDINGS.filter((f) => draft.marks.includes(findingKey(f)));
 
@@ -67,7 +67,9 @@ export function soonProblems(draft: Draft, at: AtHand, way: TestWay): Problem[] 
     {
       kind: 'refuse',
       field: 'reason',
-      message: `${tooSoonText(soon)} Leave it out, or give a reason; it then counts as doubtful.`,
+      message: say('{tooSoon} Leave it out, or give a reason; it then counts as doubtful.', {
+        tooSoon: tooSoonText(soon),
+      }),
     },
   ];
 }
@@ -85,19 +87,19 @@ const learnerAge = (draft: Draft): number | undefined | 'wrong' => {
 /** Scanned or felt: how many, how old, what else; a count and an age typed in one. */
 export const scan: StationRules = {
   problems(draft, at): Problem[] {
-    const told = at.job.settings?.scan?.way === 'palpation' ? 'felt for young' : 'scanned';
+    const told = at.job.settings?.scan?.way === 'palpation' ? say('felt for young') : 'scanned';
     if (at.sex !== 'female')
-      return [{ kind: 'ask', key: 'no-female', message: `No female: not ${told}. Enter again goes on.` }];
+      return [{ kind: 'ask', key: 'no-female', message: say('No female: not {told}. Enter again goes on.', { told }) }];
     const typed = scanTyped(draft);
     if (typed.kind === 'refused') {
       if (typed.reason !== 'empty')
         return [{ kind: 'refuse', field: 'scan', message: `“${draft.fields.scan ?? ''}” ${REASONS[typed.reason]}` }];
       return at.job.stations.length === 1
         ? [{ kind: 'refuse', field: 'scan', message: REASONS.empty }]
-        : [{ kind: 'ask', key: 'no-scan', message: `Not ${told}. Enter again goes on without it.` }];
+        : [{ kind: 'ask', key: 'no-scan', message: say('Not {told}. Enter again goes on without it.', { told }) }];
     }
     if (learnerAge(draft) === 'wrong')
-      return [{ kind: 'refuse', field: 'learnerAge', message: 'The learner’s age is in days, such as 62.' }];
+      return [{ kind: 'refuse', field: 'learnerAge', message: say('The learner’s age is in days, such as 62.') }];
     const fit = fitAt(draft, at);
     return [
       ...soonProblems(draft, at, wayAt(at)),
@@ -105,8 +107,11 @@ export const scan: StationRules = {
         ? [
             {
               kind: 'ask' as const,
-              key: `none fits ${typed.ageDays ?? ''}`,
-              message: `${typed.ageDays ?? ''} days would be a service of about ${fullDate(isoOf(fit.conceivedOn))}, and none is on record near it. Look again at number and age. Enter again keeps it.`,
+              key: `none-fits ${typed.ageDays ?? ''}`,
+              message: say(
+                '{n} days would be a service of about {date}, and none is on record near it. Look again at number and age. Enter again keeps it.',
+                { n: typed.ageDays ?? '', date: fullDate(isoOf(fit.conceivedOn)) },
+              ),
             },
           ]
         : []),

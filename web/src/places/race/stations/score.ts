@@ -14,13 +14,14 @@ import {
 import { scoreText, MOB_WORDS } from '../../../words/condition';
 import type { Draft, FieldName } from '../draft';
 import { whyAt, type AtHand, type Fact, type Problem, type StationRules } from './atHand';
+import { say } from '@yaylak/contract';
 
 export const SCORE_FIELDS = ['score', 'score2'] as const satisfies readonly FieldName[];
 const REASONS: Readonly<Record<Extract<TypedScore, { kind: 'refused' }>['reason'], string>> = {
-  empty: 'Type the score, 1 to 5; a point after it is a half.',
-  'not-a-score': 'is not a score. Type 1 to 5, such as 2.5; a point alone after it is a half.',
-  'out-of-range': 'is off the scale. Scores go from 1 to 5.',
-  'finer-than-quarters': 'is finer than a hand can feel. Use halves or quarters.',
+  empty: say('Type the score, 1 to 5; a point after it is a half.'),
+  'not-a-score': say('is not a score. Type 1 to 5, such as 2.5; a point alone after it is a half.'),
+  'out-of-range': say('is off the scale. Scores go from 1 to 5.'),
+  'finer-than-quarters': say('is finer than a hand can feel. Use halves or quarters.'),
 };
 
 export interface FieldScore {
@@ -85,10 +86,16 @@ export const score: StationRules = {
       // Where scoring is all there is to do, an animal without a score has not been through.
       if (at.job.stations.length === 1 && all.every((t) => t.typed.kind === 'refused'))
         return whyAt(draft) === ''
-          ? [{ kind: 'refuse', field: empty.field, message: `${REASONS.empty} Or say why it passes without a score.` }]
+          ? [
+              {
+                kind: 'refuse',
+                field: empty.field,
+                message: say('{empty} Or say why it passes without a score.', { empty: REASONS.empty }),
+              },
+            ]
           : [];
-      const whose = all.length > 1 ? `No score by ${empty.by}.` : 'No score.';
-      return [{ kind: 'ask', key: 'no-score', message: `${whose} Enter again goes on without one.` }];
+      const whose = all.length > 1 ? say('No score by {by}.', { by: empty.by }) : say('No score.');
+      return [{ kind: 'ask', key: 'no-score', message: say('{whose} Enter again goes on without one.', { whose }) }];
     }
     return doubtOf(draft, at);
   },
@@ -104,7 +111,9 @@ export const score: StationRules = {
     return [
       ...given,
       { type: 'mob', mob, ...(suggested ? { suggested } : {}) },
-      ...(spray ? [{ type: 'mark' as const, colour: spray.colour, place, purpose: `${MOB_WORDS[mob]} mob` }] : []),
+      ...(spray
+        ? [{ type: 'mark' as const, colour: spray.colour, place, purpose: say('{mob} mob', { mob: MOB_WORDS[mob] }) }]
+        : []),
     ];
   },
   toggles: () =>
@@ -119,7 +128,11 @@ function doubtOf(draft: Draft, at: AtHand): Problem[] {
     {
       kind: 'ask',
       key: 'score-doubt',
-      message: `Feel again: ${scoreText(now.score)} after ${scoreText(before.score)} ${now.on - before.on} days ago. Enter again keeps it.`,
+      message: say('Feel again: {score} after {score2} {n} days ago. Enter again keeps it.', {
+        score: scoreText(now.score),
+        score2: scoreText(before.score),
+        n: now.on - before.on,
+      }),
     },
   ];
 }

@@ -19,6 +19,7 @@ import { failedAt, failedSinceChosen, isLookedOver } from './look';
 import { plannedTreatments } from './treat';
 import { trueKg } from './weigh';
 import { heldText } from '../../../words/withheld';
+import { say } from '@yaylak/contract';
 
 export interface SuggestedGate extends GateSuggestion {
   readonly choice: GateChoice;
@@ -75,14 +76,17 @@ export const gateOf = (draft: Draft, at: AtHand): GateChoice | undefined =>
 export const sort: StationRules = {
   problems(draft, at): Problem[] {
     const gate = gateOf(draft, at);
-    if (!gate) return [{ kind: 'refuse', message: 'Choose a gate: ← ↓ →, then Enter.' }];
+    if (!gate) return [{ kind: 'refuse', message: say('Choose a gate: ← ↓ →, then Enter.') }];
     const held = gate.isForSale ? meatHeld(draft, at) : undefined;
     return held
       ? [
           {
             kind: 'ask',
             key: `${gate.name} held`,
-            message: `${heldText(held)} Not for slaughter until then. Choose another gate, or Enter again for ${gate.name}.`,
+            message: say('{held} Not for slaughter until then. Choose another gate, or Enter again for {name}.', {
+              held: heldText(held),
+              name: gate.name,
+            }),
           },
         ]
       : [];

@@ -1,6 +1,7 @@
 import { SPECIES_TABLE, USUAL_BY_SPECIES } from '@yaylak/core';
 import { aRosterAnimal } from '../../../tests/builders';
 import type { AtHand } from '.';
+import { say } from '@yaylak/contract';
 
 /** A grown ewe at hand in a job of 23 November 2026, for the tests of the stations. */
 export const anAtHand = (change: Partial<AtHand> = {}): AtHand => ({
@@ -15,7 +16,7 @@ export const anAtHand = (change: Partial<AtHand> = {}): AtHand => ({
   roster: { products: [], lastTubes: {}, biases: [], outlets: [], habits: [], killingOut: USUAL_BY_SPECIES },
   nextNumbers: () => [],
   now: '2026-11-23T09:00',
-  weighedBy: 'Kerem',
+  weighedBy: say('Kerem'),
   wearerOf: () => undefined,
   formerWearerOf: () => undefined,
   fitted: [],

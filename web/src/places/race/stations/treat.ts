@@ -10,13 +10,14 @@ import {
 import type { Draft } from '../draft';
 import { productOf, type AtHand, type Problem, type StationRules, type Toggle } from './atHand';
 import { trueKg } from './weigh';
+import { say } from '@yaylak/contract';
 
 export interface StationTreatment extends PlannedTreatment {
   readonly key: string;
   readonly isLeftOut: boolean;
 }
 
-const keyOf = (productId: string): string => `treat ${productId}`;
+const keyOf = (productId: string): string => say('treat {productId}', { productId });
 
 /** The remedies of the job for the animal at hand, each with its dose, its batch and what speaks against it. */
 export const plannedTreatments = (draft: Draft, at: AtHand): StationTreatment[] =>
@@ -50,7 +51,10 @@ export const treat: StationRules = {
         return [
           {
             kind: 'refuse',
-            message: `${plan.product.facts.name}: its label has no withdrawal for this species by this route. Leave it out here; under Remedies it can be recorded with the vet’s days.`,
+            message: say(
+              '{name}: its label has no withdrawal for this species by this route. Leave it out here; under Remedies it can be recorded with the vet’s days.',
+              { name: plan.product.facts.name },
+            ),
           },
         ];
       const fault = amountFault(plan);
@@ -59,7 +63,7 @@ export const treat: StationRules = {
         return [
           {
             kind: 'refuse',
-            message: `${plan.cautions.join(' ')} Correct it, or give the reason.`,
+            message: say('{list} Correct it, or give the reason.', { list: plan.cautions.join(' ') }),
             field: 'reason',
           },
         ];
@@ -67,7 +71,7 @@ export const treat: StationRules = {
       const cautions = [...wet, ...plan.cautions];
       return cautions.length === 0
         ? []
-        : [{ kind: 'ask', key: plan.key, message: `${cautions.join(' ')} Enter again gives it.` }];
+        : [{ kind: 'ask', key: plan.key, message: say('{list} Enter again gives it.', { list: cautions.join(' ') }) }];
     }),
   facts: (draft, at) =>
     plannedTreatments(draft, at).flatMap((plan) => {

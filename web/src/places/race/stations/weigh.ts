@@ -5,6 +5,7 @@ import { readingsOf } from '../../../shared/remedies/planTreatment';
 import { answerWeight, type WeightAnswer } from '../answers';
 import type { Draft } from '../draft';
 import { whyAt, type AtHand, type StationRules } from './atHand';
+import { say } from '@yaylak/contract';
 
 /** What the typed weight means for the animal at hand. */
 export function weightAnswer(draft: Draft, at: AtHand): WeightAnswer {
@@ -55,13 +56,19 @@ export const weigh: StationRules = {
       if (!isEmpty) return [{ kind: 'refuse', message: answer.message, field: 'weight' }];
       if (at.job.stations.length === 1)
         return whyAt(draft) === ''
-          ? [{ kind: 'refuse', message: `${answer.message} Or say why it passes without a weight.`, field: 'weight' }]
+          ? [
+              {
+                kind: 'refuse',
+                message: say('{message} Or say why it passes without a weight.', { message: answer.message }),
+                field: 'weight',
+              },
+            ]
           : [];
-      return [{ kind: 'ask', key: 'no-weight', message: 'No weight. Enter again goes on without one.' }];
+      return [{ kind: 'ask', key: 'no-weight', message: say('No weight. Enter again goes on without one.') }];
     }
     if (answer.kind === 'weight') return [];
     const words = checkReadingText(answer.kg, answer.doubt, at.unit, at.species);
-    return [{ kind: 'ask', key: 'doubt', message: `${words} Enter again keeps it, marked.` }];
+    return [{ kind: 'ask', key: 'doubt', message: say('{words} Enter again keeps it, marked.', { words }) }];
   },
   facts(draft, at) {
     const answer = weightAnswer(draft, at);

@@ -1,5 +1,6 @@
 import { Limb } from './Limb';
 import { Sketch } from './sketch';
+import { say } from '@yaylak/contract';
 
 const PLACES = [
   { x: 52, y: 46, words: 'tail-head' },
@@ -10,7 +11,7 @@ const PLACES = [
 
 /** Where fat is felt by hand before selling. Our own drawing, not to scale. */
 export const HandlingDrawing = () => (
-  <Sketch viewBox="0 0 300 170" role="img" aria-label="Where fat is felt: tail-head, loin, ribs and brisket">
+  <Sketch viewBox="0 0 300 170" role="img" aria-label={say('Where fat is felt: tail-head, loin, ribs and brisket')}>
     <Limb d="M 88 100 L 92 146" />
     <Limb d="M 68 96 L 64 146" />
     <Limb d="M 186 100 L 182 146" />

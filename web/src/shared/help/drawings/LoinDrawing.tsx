@@ -1,6 +1,7 @@
 import type { Species } from '@yaylak/core';
 import styled from 'styled-components';
 import { colour } from '../../../theme/tokens';
+import { say } from '@yaylak/contract';
 
 /** Species the drawing is like; a rabbit is felt along the back. */
 export const DRAWN_LOINS: readonly Species[] = ['sheep', 'goat', 'cattle'];
@@ -33,7 +34,7 @@ export function LoinDrawing({ score }: Props) {
     return `M ${x(5)} ${ridge + 8} Q ${x(34)} ${muscleMid} ${x(62)} ${ends - 4} L ${x(10)} ${ends - 8} Z`;
   };
   return (
-    <Drawing viewBox="0 0 200 150" role="img" aria-label={`A cut across the loin at score ${score}`}>
+    <Drawing viewBox="0 0 200 150" role="img" aria-label={say('A cut across the loin at score {score}', { score })}>
       <path d={skin} className="fat" />
       <path d="M 13 150 Q 26 112 36 97 L 164 97 Q 174 112 187 150 Z" className="body" />
       <path d={muscle(1)} className="muscle" />

@@ -1,15 +1,20 @@
 import type { HelpTopic } from '../topic';
+import { say } from '@yaylak/contract';
 
 export const HOLDING_HELP: HelpTopic = {
   id: 'holding',
   at: '/holding',
-  title: 'Holding',
-  forWhat: 'Your own figures and standards, groups, breeds, and the files that go in and out.',
+  title: say('Holding'),
+  forWhat: say('Your own figures and standards, groups, breeds, and the files that go in and out.'),
   steps: [
-    'Units, dates and currency first: they go everywhere.',
-    'Each species has its figures: ages, weights, windows, tests, aims. They come filled in; change what is not so on your land.',
-    'Standards are what you judge by eye. Keep them few, and say when one fails.',
-    'Files: a spreadsheet of animals or weights is read row by row; what does not fit is shown with its reason, and nothing goes in until you say so.',
-    'The whole book can be taken out as one open file at any time.',
+    say('Units, dates and currency first: they go everywhere.'),
+    say(
+      'Each species has its figures: ages, weights, windows, tests, aims. They come filled in; change what is not so on your land.',
+    ),
+    say('Standards are what you judge by eye. Keep them few, and say when one fails.'),
+    say(
+      'Files: a spreadsheet of animals or weights is read row by row; what does not fit is shown with its reason, and nothing goes in until you say so.',
+    ),
+    say('The whole book can be taken out as one open file at any time.'),
   ],
 };

@@ -1,31 +1,38 @@
 import type { HelpTopic } from '../topic';
+import { say } from '@yaylak/contract';
 
 export const REMEDIES_HELP: HelpTopic = {
   id: 'remedies',
   at: '/remedies',
-  title: 'Remedies',
-  forWhat: 'What stands in the cupboard, what was given to whom, and what may not be used yet.',
+  title: say('Remedies'),
+  forWhat: say('What stands in the cupboard, what was given to whom, and what may not be used yet.'),
   steps: [
-    'Enter each product once, from its label: dose, route, withdrawal for meat and milk, youngest age. Yaylak has no doses of its own.',
-    'Record the batch and its expiry day when you buy.',
-    'Give: the dose is worked from the latest scale weight. From a tape or a guess it says so.',
-    'Dose a mob for its heaviest, not its average: too little breeds resistance.',
-    'The register prints what was given, how much, by whom, why, and on whose prescription.',
+    say(
+      'Enter each product once, from its label: dose, route, withdrawal for meat and milk, youngest age. Yaylak has no doses of its own.',
+    ),
+    say('Record the batch and its expiry day when you buy.'),
+    say('Give: the dose is worked from the latest scale weight. From a tape or a guess it says so.'),
+    say('Dose a mob for its heaviest, not its average: too little breeds resistance.'),
+    say('The register prints what was given, how much, by whom, why, and on whose prescription.'),
   ],
   schools: [
     {
-      question: 'Worm everybody, or only some?',
+      question: say('Worm everybody, or only some?'),
       ways: [
-        'By dung counts and by who stops growing: less drug, and worms that can still be killed.',
-        'The whole group before a move, where counts are not to be had. Leave a few of the best undosed.',
+        say('By dung counts and by who stops growing: less drug, and worms that can still be killed.'),
+        say('The whole group before a move, where counts are not to be had. Leave a few of the best undosed.'),
       ],
-      setAt: { to: '/remedies', words: 'Remedies, treat whom' },
+      setAt: { to: '/remedies', words: say('Remedies, treat whom') },
     },
   ],
   cautions: [
-    'The label and your vet decide. A withdrawal runs from the last dose, and longer where the label was not kept to.',
-    'Never pour on a wet back, and never mix products in one syringe.',
-    'Needles: one clean needle for each animal when blood is drawn, used ones into the sharps box. A needle in your own hand with some products is an emergency: go at once, with the label.',
-    'Gloves: some remedies go through the skin.',
+    say(
+      'The label and your vet decide. A withdrawal runs from the last dose, and longer where the label was not kept to.',
+    ),
+    say('Never pour on a wet back, and never mix products in one syringe.'),
+    say(
+      'Needles: one clean needle for each animal when blood is drawn, used ones into the sharps box. A needle in your own hand with some products is an emergency: go at once, with the label.',
+    ),
+    say('Gloves: some remedies go through the skin.'),
   ],
 };

@@ -1,0 +1,151 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import ts from 'typescript';
+
+const ROOT = join(__dirname, '../../..');
+/** Where sentences for people are made: all of these are said. */
+export const ROOMS = ['contract/src', 'web/src'];
+/** Tables of core that are texts for people, said where they are shown. */
+const TABLES = [
+  'core/src/species/words.ts',
+  'core/src/species/table.ts',
+  'core/src/condition/practice.ts',
+  'core/src/mating/signs.ts',
+  'core/src/choosing/standards.ts',
+  'core/src/handling/care.ts',
+];
+
+/** The sources of these folders, as paths from the root; tests, what only they use, and what moves an old book are none. */
+export const sourcesOf = (rooms: readonly string[]): string[] =>
+  rooms.flatMap((room) =>
+    readdirSync(join(ROOT, room), { recursive: true, encoding: 'utf8' })
+      .filter(
+        (name) =>
+          /\.tsx?$/.test(name) &&
+          !/(\.(test|d)|testViews|testKit)\.tsx?$/.test(name) &&
+          !/(^|\/)(tests|migrations)\//.test(name),
+      )
+      .map((name) => join(room, name)),
+  );
+
+export const parsed = (file: string, text = readFileSync(join(ROOT, file), 'utf8')): ts.SourceFile =>
+  ts.createSourceFile(
+    file,
+    text,
+    ts.ScriptTarget.Latest,
+    true,
+    file.endsWith('x') ? ts.ScriptKind.TSX : ts.ScriptKind.TS,
+  );
+
+/** Calls whose texts are said: at once, from a table, or where they are shown. */
+const SAYS = ['say', 'told', 'message'];
+const isSaid = (node: ts.Node): boolean => ts.isCallExpression(node) && SAYS.includes(node.expression.getText());
+/** The text of a sentence with elements in it. */
+const isSaidText = (node: ts.Node): boolean =>
+  ts.isJsxAttribute(node) &&
+  node.name.getText() === 'text' &&
+  /^Said$/.test((node.parent.parent as ts.JsxSelfClosingElement).tagName.getText());
+
+/** Looks of an element, and what draws a line. */
+const isLook = (text: string): boolean => /[:;]\s*(…|[\w-]+);|gradient\(|minmax\(|^@media |^M … /.test(text);
+/** Ends of names, a class of the browser, and a way of caring as the book keeps it, which is said where it is shown. */
+const CODES = /^(KgPerDay|Minor|PerDay|Kg|Cm|Ml|Days|Hours|Months|Years|AudioContext|…?Id|hot iron)$/;
+
+const reads = (text: string): boolean =>
+  !CODES.test(text) && !isLook(text) && (isSentence(text) || /^\s*\p{Lu}\p{Ll}/u.test(text));
+const isSentence = (text: string): boolean => /\p{L}[\p{L}’,.;:)“”%]*\s+\S*\p{L}/u.test(text);
+
+/** All that a file says: what stands in its `say`, `told`, `message` and `Said`. */
+export function messagesOf(source: ts.SourceFile): string[] {
+  const found: string[] = [];
+  const take = (node: ts.Node): void => {
+    if (ts.isStringLiteralLike(node) && !isName(node)) found.push(node.text);
+    ts.forEachChild(node, take);
+  };
+  const visit = (node: ts.Node): void => {
+    if (isSaid(node) || isSaidText(node)) {
+      const [first] = ts.isCallExpression(node) ? node.arguments : [(node as ts.JsxAttribute).initializer as ts.Node];
+      if (first) take(first);
+      if (ts.isCallExpression(node)) node.arguments.slice(1).forEach(visit);
+      return;
+    }
+    ts.forEachChild(node, visit);
+  };
+  visit(source);
+  return found.filter((text) => /\p{L}/u.test(text));
+}
+
+/** Examples for whoever writes a program against the book: made-up facts, as a keeper would type them. */
+const isExample = (file: string): boolean => /contract\/src\/(entries\/|examples)/.test(file);
+
+/** What is not said and should be, of all files. */
+export const allUnsaid = (): string[] =>
+  sourcesOf(ROOMS)
+    .filter((file) => !isExample(file))
+    .flatMap((file) => unsaidOf(parsed(file)));
+
+/** All that the book says to people, in English, each once and in order. */
+export function allMessages(): string[] {
+  const found = new Set([
+    ...sourcesOf(ROOMS).flatMap((file) => messagesOf(parsed(file))),
+    ...TABLES.flatMap((file) => textsOf(parsed(file))),
+  ]);
+  return [...found].sort();
+}
+
+/** The texts of a table that is said elsewhere: what is a value of it, and no code. */
+function textsOf(source: ts.SourceFile): string[] {
+  const found: string[] = [];
+  const visit = (node: ts.Node): void => {
+    if (ts.isTypeNode(node) || ts.isImportDeclaration(node)) return;
+    if (ts.isStringLiteralLike(node) && !isName(node) && /\p{L}{2}/u.test(node.text)) found.push(node.text);
+    ts.forEachChild(node, visit);
+  };
+  visit(source);
+  return found;
+}
+
+/** It names a thing of the program: a property, a file, what something is compared with. */
+function isName(node: ts.Node): boolean {
+  const { parent } = node;
+  return (
+    ts.isImportDeclaration(parent) ||
+    ts.isExportDeclaration(parent) ||
+    ts.isLiteralTypeNode(parent) ||
+    ts.isCaseClause(parent) ||
+    ts.isElementAccessExpression(parent) ||
+    ((ts.isPropertyAssignment(parent) || ts.isPropertySignature(parent)) && parent.name === node) ||
+    (ts.isBinaryExpression(parent) && /^[!=]==$/.test(parent.operatorToken.getText()))
+  );
+}
+
+/** Attributes of elements that nobody reads. */
+const UNREAD =
+  /^(className|id|key|type|to|href|src|style|viewBox|d|fill|stroke|transform|points|dataKey|placement|strokeDasharray|data-.+|\$.+)$/;
+/** What a text is given to and does not come out of: a programmer's error, a name of a place to store or to ask. */
+const UNSAID =
+  /Error$|(^|\.)(Worker|createContext|css|keyframes|getItem|setItem|removeItem|querySelector|querySelectorAll|addEventListener|removeEventListener|matchMedia|startsWith|endsWith|includes|split|Matches|ValidateBy|buildMessage|ApiProperty)$/;
+
+/** Texts of a file that read like something for people and are not said, as `file:line: text`. */
+export function unsaidOf(source: ts.SourceFile): string[] {
+  const found: string[] = [];
+  const fault = (node: ts.Node, text: string): void => {
+    const { line } = source.getLineAndCharacterOfPosition(node.getStart());
+    found.push(`${relative(ROOT, join(ROOT, source.fileName))}:${line + 1}: ${text.replace(/\s+/g, ' ').trim()}`);
+  };
+  const visit = (node: ts.Node): void => {
+    if (ts.isTypeNode(node) || ts.isTaggedTemplateExpression(node) || ts.isDecorator(node)) return;
+    if (isSaidText(node) || (ts.isJsxAttribute(node) && UNREAD.test(node.name.getText()))) return;
+    if (isSaid(node)) return (node as ts.CallExpression).arguments.slice(1).forEach(visit);
+    if ((ts.isCallExpression(node) || ts.isNewExpression(node)) && UNSAID.test(node.expression.getText())) return;
+    if (ts.isJsxText(node) && /\p{L}/u.test(node.text)) fault(node, node.text);
+    if (ts.isStringLiteralLike(node) && !isName(node) && reads(node.text)) fault(node, node.text);
+    if (ts.isTemplateExpression(node)) {
+      const text = node.head.text + node.templateSpans.map((span) => `…${span.literal.text}`).join('');
+      if (!text.startsWith('/') && reads(text) && reads(text.replaceAll('…', ''))) fault(node, text);
+    }
+    ts.forEachChild(node, visit);
+  };
+  visit(source);
+  return found;
+}
