@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './axe';
+import { expectReadable } from './readable';
 import { aServer, type Server } from './server';
 import { expectTouchable } from './targets';
 
@@ -8,9 +9,12 @@ import { expectTouchable } from './targets';
 test.describe.configure({ mode: 'parallel' });
 let server: Server;
 let page: Page;
+/** The same window of somebody who reads Turkish. */
+let turkish: Page;
 test.beforeAll(async ({ browser }, { parallelIndex }) => {
   server = await aServer(4960 + parallelIndex);
   page = await browser.newPage();
+  turkish = await browser.newPage({ locale: 'tr-TR' });
 });
 test.afterAll(() => server.remove());
 
@@ -56,20 +60,21 @@ const PLACES = [
   '/guide',
   '/start?step=animals',
 ];
-async function open(path: string): Promise<void> {
-  await page.setViewportSize(LAPTOP);
-  await page.goto(`${server.url}${path}`);
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-  await page.waitForLoadState('networkidle');
+async function open(path: string, at = page): Promise<void> {
+  await at.setViewportSize(LAPTOP);
+  await at.goto(`${server.url}${path}`);
+  await expect(at.getByRole('heading', { level: 1 })).toBeVisible();
+  await at.waitForLoadState('networkidle');
 }
-async function expectNothingBeside(width: number): Promise<void> {
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+async function expectNothingBeside(width: number, at = page): Promise<void> {
+  expect(await at.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
 }
 for (const path of PLACES) {
   test(`${path} can be read and used by everybody, on a laptop, a tablet and a phone, and in the barn`, async () => {
     await open(path);
     await expectAccessible(page);
     await expectTouchable(page);
+    await expectReadable(page);
     await expectNothingBeside(LAPTOP.width);
     for (const size of SMALLER) {
       await page.setViewportSize(size);
@@ -81,6 +86,17 @@ for (const path of PLACES) {
       document.documentElement.dataset.theme = 'barn';
     });
     await expectAccessible(page, 'colours');
+  });
+
+  test(`${path} is said in Turkish, with as much room as in English`, async () => {
+    await open(path, turkish);
+    await expect(turkish.locator('html')).toHaveAttribute('lang', 'tr');
+    await expectReadable(turkish);
+    for (const size of [LAPTOP, ...SMALLER]) {
+      await turkish.setViewportSize(size);
+      await expectTouchable(turkish);
+      await expectNothingBeside(size.width, turkish);
+    }
   });
 }
 

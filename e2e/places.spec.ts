@@ -272,6 +272,8 @@ test('what is loaded before a place is small', async ({ request }) => {
     bytes.set(file, gzipSync(script).length);
     // Said with `from` it is loaded with it; what a place needs is fetched when the place is opened.
     for (const m of script.matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g)) toRead.push(`assets/${m[1]}`);
+    // The page itself begins once the language is known.
+    for (const m of script.matchAll(/import\(\s*["`]\.\/(start-[^"`]+\.js)/g)) toRead.push(`assets/${m[1]}`);
   }
   const total = [...bytes.values()].reduce((sum, n) => sum + n, 0);
   expect(bytes.size).toBeGreaterThan(5);

@@ -8,6 +8,7 @@ import {
   type Species,
   type SpeciesOverrides,
   type DateOrder,
+  type WeekStart,
   type WeightUnit,
 } from '@yaylak/core';
 import { IsBoolean, IsIn, IsInt, IsISO8601, IsOptional, IsString, IsUUID, Length, Max, Min } from 'class-validator';
@@ -181,6 +182,7 @@ export interface BookFile {
     readonly keeper: string;
     readonly unit: WeightUnit;
     readonly dateOrder?: DateOrder;
+    readonly weekStart?: WeekStart;
     readonly keeps?: readonly Species[];
     readonly currency: string;
     readonly pointsWeights: PointsWeights;

@@ -1,4 +1,5 @@
 import { LOOK_POINTS } from '@yaylak/core';
+import { capital } from './say/letters';
 import { message, say } from './say/say';
 import { told } from './say/told';
 
@@ -58,7 +59,7 @@ export function fieldName(field: string): string {
   const words =
     FIELD_WORDS[name] ?? (unit ? `${inWords(name.slice(0, -unit[0].length))} (${say(unit[1])})` : inWords(name));
   const said = place === undefined ? words : say('{words} of number {n}', { words, n: Number(place) + 1 });
-  return said.charAt(0).toUpperCase() + said.slice(1);
+  return capital(said);
 }
 
 const LONGEST_SHOWN = 60;

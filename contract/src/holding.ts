@@ -1,4 +1,13 @@
-import { DATE_ORDERS, LOOK_POINTS, SEXES, SPECIES, STANDARD_RULES, TAG_COLOURS, TAG_SHAPES } from '@yaylak/core';
+import {
+  DATE_ORDERS,
+  LOOK_POINTS,
+  SEXES,
+  SPECIES,
+  STANDARD_RULES,
+  TAG_COLOURS,
+  TAG_SHAPES,
+  WEEK_STARTS,
+} from '@yaylak/core';
 import type {
   DateOrder,
   Decision,
@@ -11,6 +20,7 @@ import type {
   StandardRule,
   TagColour,
   TagShape,
+  WeekStart,
   WeightUnit,
 } from '@yaylak/core';
 import {
@@ -33,7 +43,11 @@ import { IsNested, IsNestedList, MayBeMissing } from './nested';
 import { MAX_TEXT, WeighsSomething } from './rules';
 import { CalendarSetting, ResourcesSetting } from './season';
 import { OwnWeights, RankingHowSetting } from './ranking';
+import { message } from './say/say';
 import { GateMark } from './stations';
+
+/** What a book is called that nobody has named yet. */
+export const UNNAMED = { name: message('My holding'), keeper: message('Keeper') };
 
 export class StandardSetting implements Standard {
   @IsString()
@@ -165,6 +179,10 @@ export class ChangeHolding {
   @MayBeMissing()
   @IsIn(DATE_ORDERS)
   dateOrder?: DateOrder;
+  /** The day a week begins on. */
+  @MayBeMissing()
+  @IsIn(WEEK_STARTS)
+  weekStart?: WeekStart;
   /** The species that are kept; what else is here stays in sight. */
   @MayBeMissing()
   @IsArray()
@@ -227,6 +245,7 @@ export interface HoldingView {
   readonly keeper: string;
   readonly unit: WeightUnit;
   readonly dateOrder: DateOrder;
+  readonly weekStart: WeekStart;
   readonly currency: string;
   readonly pointsWeights: PointsWeights;
   readonly overrides: SpeciesOverrides;

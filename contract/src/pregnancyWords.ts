@@ -1,5 +1,6 @@
 import type { EvidenceWay, LossWay, ScanFinding, TooSoonTold, WayOn } from '@yaylak/core';
 import { dayText } from './dayText';
+import { capital } from './say/letters';
 import { say } from './say/say';
 import { told } from './say/told';
 
@@ -37,17 +38,12 @@ export const canTellText = ({ daysNeeded, after, validFrom }: TooSoonTold): stri
 
 /** Why a test would say nothing yet, and from when on it does: "Blood test on day 20 after the service of …". */
 export function tooSoonText({ way, after, since, days, daysNeeded, validFrom }: TooSoonTold): string {
-  const words = EVIDENCE_WAY_WORDS[way];
-  return say(
-    '{toUpperCase}{part} on day {days} after the {after} of {date}; it can tell from day {daysNeeded}, {date2}.',
-    {
-      toUpperCase: words.charAt(0).toUpperCase(),
-      part: words.slice(1),
-      days,
-      after,
-      date: dayText(since),
-      daysNeeded,
-      date2: dayText(validFrom),
-    },
-  );
+  return say('{way} on day {days} after the {after} of {date}; it can tell from day {daysNeeded}, {date2}.', {
+    way: capital(EVIDENCE_WAY_WORDS[way]),
+    days,
+    after,
+    date: dayText(since),
+    daysNeeded,
+    date2: dayText(validFrom),
+  });
 }

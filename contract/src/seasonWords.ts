@@ -3,14 +3,13 @@ import type { PlanFacts } from './season';
 import type { DueWho, DueWork } from './today';
 import { say } from './say/say';
 import { SPECIES_WORDS } from './speciesWords';
+import { capital, uncapital } from './say/letters';
 
 /** `Spring 2026`; a winter has two years: `Winter 2026–27`. */
 export const quarterText = ({ year, quarter }: ReturnType<typeof quarterOf>): string =>
   quarter === 'winter'
     ? say('Winter {n}–{part}', { n: year - 1, part: String(year).slice(2) })
     : `${capital(quarter)} ${year}`;
-
-const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
 /** A step of a plan as people name it: "Rams in", "Score before lambing". */
 export function stepName(
@@ -72,9 +71,9 @@ export function workTitle({ does, who }: Pick<DueWork, 'does' | 'who'>): string 
   const inOrder = [...does].sort((a, b) => Number(takesOn(a)) - Number(takesOn(b)));
   const words = inOrder.map((verb, i) => {
     const plain = i < inOrder.length - 1 ? verb.replace(/ (to|of)$/, '') : verb;
-    return i === 0 ? plain : plain.charAt(0).toLowerCase() + plain.slice(1);
+    return i === 0 ? plain : uncapital(plain);
   });
   const last = words.pop() ?? '';
   const all = words.length === 0 ? last : say('{list} and {last}', { list: words.join(', '), last });
-  return who === null ? all : `${all} ${whoText(who)}`;
+  return who === null ? all : say('{work} {who}', { work: all, who: whoText(who) });
 }

@@ -23,6 +23,7 @@ import { say } from './say/say';
 import { told } from './say/told';
 import { SPECIES_WORDS } from './speciesWords';
 import { fixedText, shortFigure } from './say/figures';
+import { capital } from './say/letters';
 
 /** How an animal of a refusal is named; ids mean nothing to people. */
 export type NameOf = (animalId: string) => string;
@@ -369,7 +370,6 @@ export const RELATION_WORDS: Readonly<Record<Relation, string>> = told({
 });
 
 const shown = (kg: number, unit: ScaleUnit): string => `${Math.round(fromKg(kg, unit) * 100) / 100}\u00a0${unit}`;
-const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
 /** Why an electronic number was not taken. */
 export function electronicText(reason: ElectronicRefusal, typed: string, length?: number): string {

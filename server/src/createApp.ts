@@ -14,6 +14,7 @@ import type { ServerConfig } from './config';
 import { bodyErrors } from './doors/bodyErrors';
 import { bounded } from './common/bounds';
 import { BOOK_PATH, bodyWithin, doors } from './doors/doors';
+import { speakAsAsked } from './doors/language';
 import { serveApiPage } from './openApi/openApi';
 
 /** How much a body may be, by its path: 2,000 entries are some 700 kB. A whole book is read as it comes, elsewhere. */
@@ -64,6 +65,7 @@ export async function createApp(config: ServerConfig, orm: MikroORM): Promise<Ne
       xFrameOptions: { action: 'deny' },
     }),
   );
+  app.use(speakAsAsked());
   app.use(doors);
   // The quickest: a list of megabytes for a tablet in the next room waits for the packing, not for the line.
   app.use(compression({ level: 1 }));

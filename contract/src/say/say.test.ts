@@ -45,6 +45,15 @@ describe('a table of texts', () => {
     expect(WORDS.vet).toBe('vet');
   });
 
+  it('has a word of its own for what it is said of, where the language has one', () => {
+    const of = { goat: told({ female: 'doe' }, 'goat'), rabbit: told({ female: 'doe' }, 'rabbit') };
+    learn('tr', { doe: 'dişi', 'doe (goat)': 'keçi' });
+    speak(() => 'tr');
+    expect([of.goat.female, of.rabbit.female]).toEqual(['keçi', 'dişi']);
+    speak(() => 'en');
+    expect(of.goat.female).toBe('doe');
+  });
+
   it('is gone through and copied like any other', () => {
     expect(Object.entries(WORDS.young.unknown)).toEqual([
       ['0', 'lamb'],

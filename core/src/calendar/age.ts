@@ -1,4 +1,5 @@
-import { toCalendarDate, type Day } from './day';
+import { toCalendarDate } from './calendarDate';
+import type { Day } from './day';
 
 /** An age in the unit people would say it in; `months` goes with years, as in "5 years 8 months". */
 export type Age =

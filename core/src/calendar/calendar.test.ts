@@ -1,3 +1,4 @@
+import { parseDate } from '@internationalized/date';
 import fc from 'fast-check';
 import {
   addDays,
@@ -6,7 +7,9 @@ import {
   birthText,
   completedMonths,
   dayOf,
+  FIRST_YEAR,
   isoOf,
+  LAST_YEAR,
   nextWeekday,
   parseDay,
   quarterOf,
@@ -14,13 +17,31 @@ import {
   readTypedDate,
   readTypedDateIso,
   sharedWindow,
+  toCalendarDate,
+  toDay,
   weekdayOf,
   windowAfter,
   windowStage,
+  yearOf,
   type Day,
 } from '.';
 
 describe('days', () => {
+  it('are those of the date library, every day there is', () => {
+    const first = parseDate(`${FIRST_YEAR}-01-01`);
+    const start = toDay(first);
+    const wrong = Array.from({ length: toDay(parseDate(`${LAST_YEAR}-12-31`)) - start + 1 }, (_, n) => n).filter(
+      (n) => {
+        const date = toCalendarDate((start + n) as Day);
+        const iso = date.toString();
+        return (
+          isoOf((start + n) as Day) !== iso || parseDay(iso) !== start + n || yearOf((start + n) as Day) !== date.year
+        );
+      },
+    );
+    expect(wrong).toEqual([]);
+  });
+
   it.each([
     ['2024-02-29', '2024-03-01', 1],
     ['2025-12-31', '2026-01-01', 1],

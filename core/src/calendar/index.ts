@@ -1,5 +1,6 @@
 export * from './age';
 export * from './birthKnown';
+export * from './calendarDate';
 export * from './day';
 export * from './moment';
 export * from './quarter';

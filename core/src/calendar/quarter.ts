@@ -1,4 +1,5 @@
-import { toCalendarDate, type Day } from './day';
+import { toCalendarDate } from './calendarDate';
+import type { Day } from './day';
 
 export const QUARTERS = ['winter', 'spring', 'summer', 'autumn'] as const;
 export type Quarter = (typeof QUARTERS)[number];

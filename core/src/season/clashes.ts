@@ -1,4 +1,4 @@
-import { addDays, dayOf, yearOf, type Day } from '../calendar';
+import { addDays, dayOf, yearOf, type Day, type WeekStart } from '../calendar';
 import type { Species, SpeciesSettings } from '../species';
 import type { BirthsExpected } from '../births';
 import { wishOn, type YearPlan } from './plan';
@@ -10,6 +10,8 @@ import type { Days } from '../units';
 export interface Resources {
   /** Days of work there are in a week; not looked at where it is not said. */
   readonly workDaysPerWeek?: number;
+  /** The day the weeks begin on that work is counted by; Monday where it is not said. */
+  readonly weekStart?: WeekStart;
   readonly birthPens: Partial<Readonly<Record<Species, number>>>;
   readonly away: readonly { readonly from: Day; readonly to: Day; readonly why: string }[];
   /** Each year, `MM-DD`; may run over the new year. */
@@ -230,9 +232,9 @@ function birthsTogether(plans: readonly Laid[]): Clash[] {
   return clashes;
 }
 
-function workClashes(plans: readonly Laid[], { workDaysPerWeek }: Resources): Clash[] {
+function workClashes(plans: readonly Laid[], { workDaysPerWeek, weekStart }: Resources): Clash[] {
   if (workDaysPerWeek === undefined) return [];
-  return [...workByWeek(plans)].flatMap(([weekFrom, week]): Clash[] => {
+  return [...workByWeek(plans, weekStart)].flatMap(([weekFrom, week]): Clash[] => {
     const most = [...week.parts].sort((a, b) => b.days - a.days)[0];
     if (week.days <= workDaysPerWeek || !most) return [];
     return [

@@ -327,9 +327,15 @@ describe('what does not fit', () => {
   });
 });
 
-it('a week begins on Monday', () => {
-  expect(isoOf(weekOf(dayOf('2026-11-23')))).toBe('2026-11-23'); // a Monday
-  expect(isoOf(weekOf(dayOf('2027-01-03')))).toBe('2026-12-28');
+it.each([
+  ['2026-11-23', undefined, '2026-11-23'], // a Monday
+  ['2027-01-03', 'monday', '2026-12-28'],
+  ['2027-01-03', 'sunday', '2027-01-03'],
+  ['2027-01-02', 'sunday', '2026-12-27'],
+  ['2027-01-02', 'saturday', '2027-01-02'],
+  ['2027-01-01', 'saturday', '2026-12-26'],
+] as const)('the week of %s, begun on %s, begins on %s', (day, start, first) => {
+  expect(isoOf(weekOf(dayOf(day), start))).toBe(first);
 });
 
 describe('the plan of the year after', () => {

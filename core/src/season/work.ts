@@ -1,4 +1,4 @@
-import { addDays, type Day } from '../calendar';
+import { addDays, type Day, weekOf, type WeekStart } from '../calendar';
 import type { Species } from '../species';
 import type { BirthsExpected } from '../births';
 import type { PlanStep, StepKind } from './steps';
@@ -38,21 +38,18 @@ interface LaidPlan {
   readonly births: readonly BirthsExpected[];
 }
 
-/** The Monday of a day's week. Julian days count from a Monday. */
-export const weekOf = (day: Day): Day => (day - (day % 7)) as Day;
-
 /** Work of all plans by the week it falls in: a step in the week of its best start, births and the handling after them as they come. */
-export function workByWeek(plans: readonly LaidPlan[]): ReadonlyMap<Day, WeekOfWork> {
+export function workByWeek(plans: readonly LaidPlan[], weekStart: WeekStart = 'monday'): ReadonlyMap<Day, WeekOfWork> {
   const weeks = new Map<Day, { days: number; parts: { planId: string; step: string; days: number }[] }>();
   const add = (on: Day, planId: string, step: string, days: number): void => {
     if (days <= 0) return;
-    const monday = weekOf(on);
-    const week = weeks.get(monday) ?? { days: 0, parts: [] };
+    const first = weekOf(on, weekStart);
+    const week = weeks.get(first) ?? { days: 0, parts: [] };
     week.days += days;
     const part = week.parts.find((p) => p.planId === planId && p.step === step);
     if (part) part.days += days;
     else week.parts.push({ planId, step, days });
-    weeks.set(monday, week);
+    weeks.set(first, week);
   };
   for (const { id, plan, steps, births } of plans) {
     const perHead = (kind: StepKind): number => SMALL_STOCK[plan.species] / HEADS_A_DAY[kind];

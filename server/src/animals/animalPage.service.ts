@@ -11,6 +11,10 @@ import {
   type TagView,
   type TimelineItem,
   type WithheldOfAnimal,
+  perCent,
+  say,
+  SPECIES_WORDS,
+  lower,
 } from '@yaylak/contract';
 import {
   addDays,
@@ -29,7 +33,6 @@ import {
   marksOn,
   reservedOn,
   nextWeighing,
-  SPECIES_WORDS,
   weightForHeight,
   windowAfter,
   windowStage,
@@ -119,7 +122,7 @@ export class AnimalPageService {
       from: isoOf(from),
       until: isoOf(until),
       clearFrom: isoOf(addDays(until, 1)),
-      product: this.book.state.products.get(productId)?.facts.name ?? 'a product',
+      product: this.book.state.products.get(productId)?.facts.name ?? say('a product'),
     }));
   }
 
@@ -183,9 +186,13 @@ export class AnimalPageService {
     const settings = this.book.state.settings(species);
     const due: DueView[] = [];
     const weighing = nextWeighing(bornOn, this.book.state.daily(facts), settings.weighing, today);
-    if (weighing) due.push({ what: `Weigh: ${weighing.step.toLowerCase()}`, window: windowView(weighing.window) });
+    if (weighing)
+      due.push({
+        what: say('Weigh: {word}', { word: lower(say(weighing.step)) }),
+        window: windowView(weighing.window),
+      });
     const weaning = windowAfter(bornOn, settings.weaningDays);
-    if (windowStage(weaning, today) !== 'over') due.push({ what: 'Wean', window: windowView(weaning) });
+    if (windowStage(weaning, today) !== 'over') due.push({ what: say('Wean'), window: windowView(weaning) });
     const first = settings.femaleFirstMatingDays;
     const mating = windowAfter(bornOn, { opens: first - 30, bestFrom: first, bestTo: first + 60, closes: first + 120 });
     if (
@@ -193,7 +200,7 @@ export class AnimalPageService {
       windowStage(mating, today) !== 'over' &&
       this.book.state.litters.of(facts.record.id).length === 0
     )
-      due.push({ what: 'Old enough for a first mating', window: windowView(mating) });
+      due.push({ what: say('Old enough for a first mating'), window: windowView(mating) });
     return due;
   }
 
@@ -319,10 +326,19 @@ const plainGain = (gain: Gain): GainView | null => (gain.kind === 'gain' ? gainV
 
 /** An adult alarm in words with its figures. */
 function alarmText(alarm: NonNullable<ReturnType<typeof adultAlarm>>, weight: (kg: number) => string): string {
-  const percent = `${Math.round(alarm.share * 100)}\u00a0%`;
+  const percent = perCent(Math.round(alarm.share * 100));
   return alarm.kind === 'fall'
-    ? `Lost ${percent} in ${alarm.days} days, from ${weight(alarm.fromKg)} to ${weight(alarm.kg)}. Look at teeth, gut and feet.`
-    : `${weight(alarm.kg)} is ${percent} of the usual ${weight(alarm.usualKg)} for the time of year. Look at teeth, gut and feet.`;
+    ? say('Lost {percent} in {days} days, from {weight} to {weight2}. Look at teeth, gut and feet.', {
+        percent,
+        days: alarm.days,
+        weight: weight(alarm.fromKg),
+        weight2: weight(alarm.kg),
+      })
+    : say('{weight} is {percent} of the usual {weight2} for the time of year. Look at teeth, gut and feet.', {
+        weight: weight(alarm.kg),
+        percent,
+        weight2: weight(alarm.usualKg),
+      });
 }
 
 const reservationView = (open: ReservationFact | undefined): AnimalView['reservation'] =>

@@ -1,4 +1,4 @@
-import { MAX_BATCH } from '@yaylak/contract';
+import { MAX_BATCH, say } from '@yaylak/contract';
 import { badFields } from '../common/problems';
 
 /**
@@ -9,11 +9,11 @@ import { badFields } from '../common/problems';
 export function batchOf(body: unknown): readonly unknown[] {
   const { entries, ...more } = (typeof body === 'object' && body !== null ? body : {}) as { entries?: unknown };
   const fault = (message: string) => badFields([{ field: 'entries', message }]);
-  if (!Array.isArray(entries)) throw fault('The entries must come as a list named “entries”.');
+  if (!Array.isArray(entries)) throw fault(say('The entries must come as a list named “entries”.'));
   if (entries.length < 1 || entries.length > MAX_BATCH)
-    throw fault(`A batch holds 1 to ${MAX_BATCH} entries; this one has ${entries.length}.`);
+    throw fault(say('A batch holds 1 to {most} entries; this one has {n}.', { most: MAX_BATCH, n: entries.length }));
   const [other] = Object.keys(more);
   if (other !== undefined)
-    throw badFields([{ field: other.slice(0, 60), message: 'A batch has “entries” and nothing else.' }]);
+    throw badFields([{ field: other.slice(0, 60), message: say('A batch has “entries” and nothing else.') }]);
   return entries;
 }

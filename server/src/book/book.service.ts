@@ -10,6 +10,7 @@ import {
   type EntryType,
   type PostMode,
   type StrikeEntry,
+  say,
 } from '@yaylak/contract';
 import {
   checkEntry,
@@ -49,8 +50,9 @@ const refusedBySchema = (answer: EntryAnswer): EntryAnswer =>
     ? {
         id: answer.id,
         status: 'refused',
-        message:
+        message: say(
           'This does not fit what is in the book: it speaks of something that is not there. Check it and record it again.',
+        ),
       }
     : answer;
 
@@ -234,7 +236,7 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
   nameOf(animalId: string): string {
     const facts = this.state.animals.get(animalId);
     const main = facts && mainIdentifier(facts);
-    return main ? `${main.identifier.colour ?? ''} ${main.identifier.text}`.trim() : 'an animal without a number';
+    return main ? `${main.identifier.colour ?? ''} ${main.identifier.text}`.trim() : say('an animal without a number');
   }
 
   private async judge(shaped: readonly Shaped[]): Promise<Judged> {
@@ -307,18 +309,21 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
     const refuse = (message: string): { answer: EntryAnswer } => ({
       answer: { id: entry.id, status: 'refused', message },
     });
-    if (!target) return refuse('The entry to strike out is not in the book.');
-    if (struck.has(target.id)) return refuse('That entry is struck out already.');
-    if (!isAnimalEntry(target)) return refuse('A strike cannot be struck out. Record the fact again instead.');
+    if (!target) return refuse(say('The entry to strike out is not in the book.'));
+    if (struck.has(target.id)) return refuse(say('That entry is struck out already.'));
+    if (!isAnimalEntry(target)) return refuse(say('A strike cannot be struck out. Record the fact again instead.'));
     if (target.type === 'arrival') {
       const facts = this.state.animals.get(target.animalId);
       const left = facts ? this.factCount(target.animalId) : 0;
       if (left > 0)
         return refuse(
-          `This animal still has ${left} ${left === 1 ? 'entry' : 'entries'} in the book. Strike those out first.`,
+          say(
+            'This animal still has {left} {left, plural, one {entry} other {entries}} in the book. Strike those out first.',
+            { left },
+          ),
         );
       if ((this.state.youngByParent.get(target.animalId)?.size ?? 0) > 0)
-        return refuse('This animal has young in the book. Take it out as their parent first.');
+        return refuse(say('This animal has young in the book. Take it out as their parent first.'));
     }
     return { answer: { id: entry.id, status: 'kept' }, step: () => this.state.strike(target) };
   }

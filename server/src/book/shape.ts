@@ -1,4 +1,4 @@
-import { ENTRY_CLASSES, type Entry, type EntryType, type FieldFault } from '@yaylak/contract';
+import { ENTRY_CLASSES, type Entry, type EntryType, type FieldFault, say } from '@yaylak/contract';
 import { keptText } from '@yaylak/core';
 import { plainToInstance } from 'class-transformer';
 import { isUUID, validateSync } from 'class-validator';
@@ -29,8 +29,11 @@ export function shapeEntry(raw: unknown): Shaped {
   const unbounded = boundFault(raw);
   if (unbounded) return { kind: 'faulty', id: known, faults: [unbounded] };
   if (typeof type !== 'string' || !Object.hasOwn(ENTRY_CLASSES, type)) {
-    const given = typeof type === 'string' ? `“${type.slice(0, 40)}”` : 'That';
-    const message = `${given} is not a kind of entry. Use one of ${Object.keys(ENTRY_CLASSES).join(', ')}.`;
+    const given = typeof type === 'string' ? `“${type.slice(0, 40)}”` : say('That');
+    const message = say('{given} is not a kind of entry. Use one of {list}.', {
+      given,
+      list: Object.keys(ENTRY_CLASSES).join(', '),
+    });
     return { kind: 'faulty', id: known, faults: [{ field: 'type', message }] };
   }
   const quick = QUICK[type as EntryType](raw);

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { chanceText, dayText, stepName, workTitle, type WindowView } from '@yaylak/contract';
-import { addDays, CARRYING_FROM, dayOf, isoOf, SPECIES_WORDS, type Day } from '@yaylak/core';
+import { chanceText, dayText, stepName, workTitle, type WindowView, say, SPECIES_WORDS } from '@yaylak/contract';
+import { addDays, CARRYING_FROM, dayOf, isoOf, type Day } from '@yaylak/core';
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
 import { BirthsToComeService } from '../carrying/birthsToCome.service';
 import { Clock } from '../common/clock';
@@ -41,8 +41,8 @@ export class CalendarService {
     const { name, calendar: setting } = await this.holding.settings();
     const { ownText, alarmDays } = setting ?? {};
     const calendar = ical({
-      name: `${name}: the year`,
-      prodId: { company: 'Yaylak', product: 'Year plan', language: 'EN' },
+      name: say('{name}: the year', { name }),
+      prodId: { company: say('Yaylak'), product: say('Year plan'), language: 'EN' },
       method: ICalCalendarMethod.PUBLISH,
       // A subscriber asks again every few hours.
       ttl: 6 * 3600,
@@ -79,17 +79,23 @@ export class CalendarService {
       lines,
     });
     return [
-      ...loads.map((l) => onOne(`load-${l.id}`, l.on, `Load for ${l.outletName}`, `${l.heads} head.`)),
+      ...loads.map((l) =>
+        onOne(`load-${l.id}`, l.on, say('Load for {outletName}', { outletName: l.outletName }), `${l.heads} head.`),
+      ),
       ...reserved.map((r) =>
-        onOne(`reserved-${r.tag.animalId}-${r.until}`, r.until, `${r.tag.text}: kept for ${r.buyer} to this day`),
+        onOne(
+          `reserved-${r.tag.animalId}-${r.until}`,
+          r.until,
+          say('{text}: kept for {buyer} to this day', { text: r.tag.text, buyer: r.buyer }),
+        ),
       ),
       ...species.flatMap((s) =>
         s.outlets.map((o) =>
           onOne(
             `outlet-${o.id}-${o.goesOn}`,
             o.goesOn,
-            `${o.name} goes: ${o.fits} ready`,
-            `${SPECIES_WORDS[s.species].name} that lie in what it wants today.`,
+            say('{name} goes: {fits} ready', { name: o.name, fits: o.fits }),
+            say('{name} that lie in what it wants today.', { name: SPECIES_WORDS[s.species].name }),
           ),
         ),
       ),
@@ -100,7 +106,10 @@ export class CalendarService {
               onOne(
                 `closing-${s.species}`,
                 s.closesOn,
-                `${SPECIES_WORDS[s.species].name}: last day the first of ${s.closing} is ready to sell`,
+                say('{name}: last day the first of {closing} is ready to sell', {
+                  name: SPECIES_WORDS[s.species].name,
+                  closing: s.closing,
+                }),
               ),
             ],
       ),
@@ -119,8 +128,14 @@ export class CalendarService {
               from: dayOf(r.birth.bestFrom),
               to: dayOf(r.birth.bestTo),
               lines: [
-                `In young: ${chanceText(r.probability)}. Served ${dayText(r.servedOn)}.`,
-                `From ${dayText(r.birth.opens)}, at the latest ${dayText(r.birth.closes)}.`,
+                say('In young: {chance}. Served {date}.', {
+                  chance: chanceText(r.probability),
+                  date: dayText(r.servedOn),
+                }),
+                say('From {date}, at the latest {date2}.', {
+                  date: dayText(r.birth.opens),
+                  date2: dayText(r.birth.closes),
+                }),
               ],
             },
           ],
@@ -147,10 +162,14 @@ export class CalendarService {
         return [
           {
             id: `${record.id}-${step.key.replaceAll(' ', '-')}@yaylak`,
-            summary: `${stepName(step, record.facts)}${doneOn ? ' (done)' : ''}`,
+            summary: `${stepName(step, record.facts)}${doneOn ? ` ${say('(done)')}` : ''}`,
             from: bestFrom,
             to: bestTo,
-            lines: [record.facts.name, ...window, ...(doneOn ? [`Done on ${dayText(doneOn)}.`] : [])],
+            lines: [
+              record.facts.name,
+              ...window,
+              ...(doneOn ? [say('Done on {date}.', { date: dayText(doneOn) })] : []),
+            ],
           },
         ];
       }),
@@ -173,7 +192,12 @@ export class CalendarService {
 }
 
 const windowLine = ({ opens, bestFrom, bestTo, closes }: WindowView): string =>
-  `Opens ${dayText(opens)}, best ${dayText(bestFrom)} to ${dayText(bestTo)}, closes ${dayText(closes)}.`;
+  say('Opens {date}, best {date2} to {date3}, closes {date4}.', {
+    date: dayText(opens),
+    date2: dayText(bestFrom),
+    date3: dayText(bestTo),
+    date4: dayText(closes),
+  });
 
 /** A calendar day as the library wants it: the date at midnight UTC, of which it writes only the date. */
 const utc = (day: Day): Date => new Date(`${isoOf(day)}T00:00:00Z`);

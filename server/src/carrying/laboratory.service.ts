@@ -5,6 +5,7 @@ import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { MatingHistoryService } from '../mating/history.service';
+import { say } from '@yaylak/contract';
 
 /** A tube not answered for so long was lost, or asked something nobody reads in. */
 const OUT_DAYS = 200;
@@ -55,7 +56,7 @@ export class LaboratoryService {
   /** Each learner's ages against those of the scanner, by the pair of them. */
   ageing(): AgeingView[] {
     const pairs = [...this.book.state.animals.values()].flatMap((facts) =>
-      facts.pregnancyTests.flatMap(({ testedBy = 'the scanner', learner, ageDays }): AgeingPair[] =>
+      facts.pregnancyTests.flatMap(({ testedBy = say('the scanner'), learner, ageDays }): AgeingPair[] =>
         learner === undefined || ageDays === undefined
           ? []
           : [{ learner: learner.name, scanner: testedBy, learnerDays: learner.ageDays, scannerDays: ageDays }],

@@ -49,6 +49,7 @@ import { HowService } from './how.service';
 import { JudgeService, traitsOf, type Measured } from './judge.service';
 import { SetsService, type FullSet } from './sets.service';
 import { traitState } from './traitState';
+import { say } from '@yaylak/contract';
 
 const NO_KIN: KinChoice = { pointsPerPercent: 0, sireCap: 0, keptIds: [] };
 
@@ -89,7 +90,7 @@ export class ChoosingService {
   /** The set of a question. @throws not-found where nobody is in it any more */
   setOf(query: ChoosingQuery): FullSet {
     const set = this.sets.find(query);
-    if (!set) throw notFound('set of animals');
+    if (!set) throw notFound(say('set of animals'));
     return set;
   }
 

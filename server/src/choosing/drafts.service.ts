@@ -8,6 +8,7 @@ import { plain } from '../common/plain';
 import { conflict, notFound } from '../common/problems';
 import { ChoosingDraftEntity } from '../records/choosingDraft.entity';
 import type { FullSet } from './sets.service';
+import { say } from '@yaylak/contract';
 
 export interface Draft {
   readonly id: string;
@@ -57,8 +58,10 @@ export class DraftsService {
       if (!draft) throw notFound('draft');
       if (draft.version !== version)
         throw conflict(
-          'The choice was changed meanwhile.',
-          `${draft.facts.changedBy} went on choosing here. Look at it before you start afresh.`,
+          say('The choice was changed meanwhile.'),
+          say('{changedBy} went on choosing here. Look at it before you start afresh.', {
+            changedBy: draft.facts.changedBy,
+          }),
         );
       await this.book.transact((em) => em.nativeDelete(ChoosingDraftEntity, { id: draft.id }));
     });
@@ -72,8 +75,11 @@ export class DraftsService {
       const known = decided[animalId];
       if (known && known.version > change.version && known.by !== by)
         throw conflict(
-          'Somebody else decided on this animal meanwhile.',
-          `${known.by} decided on ${this.book.nameOf(animalId)} after you opened this page. It stands as they left it; decide again if you still want to.`,
+          say('Somebody else decided on this animal meanwhile.'),
+          say(
+            '{by} decided on {name} after you opened this page. It stands as they left it; decide again if you still want to.',
+            { by: known.by, name: this.book.nameOf(animalId) },
+          ),
         );
       if (decision === 'as-suggested') delete decided[animalId];
       else decided[animalId] = { decision, ...(reason ? { reason } : {}), by, at, version };

@@ -9,6 +9,7 @@ import { BreedingService } from './breeding.service';
 import { ChoosingService } from './choosing.service';
 import { DraftsService } from './drafts.service';
 import { SetsService, type FullSet } from './sets.service';
+import { say } from '@yaylak/contract';
 
 /** Kinship of more than these with each other is too much to send and to choose from. */
 const MOST = 600;
@@ -31,8 +32,8 @@ export class KinService {
     const { ranked } = await this.choosing.rank(set, draft, await this.breeding.values(set.species));
     if (ranked.length > MOST)
       throw conflict(
-        `${ranked.length} are too many to compare each with each.`,
-        `Draw the line first: up to ${MOST} can be weighed together.`,
+        say('{n} are too many to compare each with each.', { n: ranked.length }),
+        say('Draw the line first: up to {most} can be weighed together.', { most: MOST }),
       );
     const animalIds = ranked.map((r) => r.id);
     const { pedigree, inbreeding } = this.book.state.family;

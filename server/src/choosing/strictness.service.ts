@@ -3,6 +3,7 @@ import type { StrictnessView } from '@yaylak/contract';
 import { failingByYear, ofFailedDams, standardsFor, yearOf, type Species, type YoungJudged } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { HoldingService } from '../holding/holding.service';
+import { say } from '@yaylak/contract';
 
 /** How strict the holding was, and what it brought. */
 @Injectable()
@@ -20,7 +21,7 @@ export class StrictnessService {
       return [{ id, bornOn, bornIn: yearOf(bornOn), damId, standards: standardsFor(standards, record), looks }];
     });
     const asked = [
-      { standardId: null, name: 'Any standard' },
+      { standardId: null, name: say('Any standard') },
       ...standards.filter((s) => s.species === species && !s.isOut).map((s) => ({ standardId: s.id, name: s.name })),
     ];
     return {

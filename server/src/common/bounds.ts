@@ -1,6 +1,7 @@
 import type { FieldFault } from '@yaylak/contract';
 import type { NextFunction, Request, Response } from 'express';
 import { sendProblem } from './sendProblem';
+import { say } from '@yaylak/contract';
 
 /** Levels of a body: an entry has four, a holding's figures six. */
 export const MOST_DEPTH = 32;
@@ -27,20 +28,27 @@ export function boundFault(value: unknown): FieldFault | undefined {
     const { path, depth } = at;
     if (typeof at.value === 'string') {
       if (!isWhole(at.value))
-        return { field: path, message: `${path} holds a character that cannot be kept. Type it again.` };
+        return { field: path, message: say('{path} holds a character that cannot be kept. Type it again.', { path }) };
       continue;
     }
     if (typeof at.value !== 'object' || at.value === null) continue;
     if (depth > MOST_DEPTH)
-      return { field: fieldOf(path), message: `This is nested deeper than ${MOST_DEPTH} levels.` };
+      return {
+        field: fieldOf(path),
+        message: say('This is nested deeper than {most} levels.', { most: MOST_DEPTH }),
+      };
     if (Array.isArray(at.value) && at.value.length > MOST_ITEMS)
       return {
         field: path,
-        message: `${path || 'The list'} has ${at.value.length} items; up to ${MOST_ITEMS} are taken.`,
+        message: say('{n} has {n2} items; up to {most} are taken.', {
+          n: path || say('The list'),
+          n2: at.value.length,
+          most: MOST_ITEMS,
+        }),
       };
     for (const [key, inner] of Object.entries(at.value)) {
       if (!isWhole(key))
-        return { field: fieldOf(path), message: 'The name of a field holds a character that cannot be kept.' };
+        return { field: fieldOf(path), message: say('The name of a field holds a character that cannot be kept.') };
       open.push({ value: inner, path: path ? `${path}.${key}` : key, depth: depth + 1 });
     }
   }
@@ -56,7 +64,7 @@ export function bounded(request: Request, response: Response, next: NextFunction
   if (!fault) return next();
   sendProblem(response, {
     type: '/problems/bad-fields',
-    title: 'Some fields cannot be taken as they are.',
+    title: say('Some fields cannot be taken as they are.'),
     status: 400,
     detail: fault.message,
     fields: [fault],

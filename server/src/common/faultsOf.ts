@@ -3,6 +3,7 @@ import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { boundFault } from './bounds';
 import { fieldFaults } from './problems';
+import { say } from '@yaylak/contract';
 
 export type ClassOf = new () => object;
 
@@ -11,7 +12,7 @@ export function faultsOf(shape: ClassOf, raw: unknown): FieldFault[] {
   const unbounded = boundFault(raw);
   if (unbounded) return [unbounded];
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
-    return [{ field: '', message: 'That is not a record.' }];
+    return [{ field: '', message: say('That is not a record.') }];
   const errors = validateSync(plainToInstance(shape, raw), {
     whitelist: true,
     forbidNonWhitelisted: true,

@@ -3,13 +3,22 @@ import type { Problem } from '@yaylak/contract';
 import type { Request, Response } from 'express';
 import { randomUUID } from 'node:crypto';
 import { ProblemException } from './problems';
+import { message, say } from '@yaylak/contract';
 
 /** Failures of the file that a person can do something about, by SQLite's own code. */
 const BOOK_TROUBLE: readonly (readonly [code: RegExp, title: string, remedy: string])[] = [
-  [/SQLITE_FULL/, 'The disk is full.', 'Make room on the disk'],
-  [/SQLITE_READONLY/, 'The book file may only be read.', 'Let this computer write to the book’s folder'],
-  [/SQLITE_BUSY|SQLITE_LOCKED/, 'The book is held by another program.', 'Close the other program or wait a moment'],
-  [/SQLITE_IOERR|SQLITE_CANTOPEN/, 'The disk did not answer.', 'Check the disk'],
+  [/SQLITE_FULL/, message('The disk is full.'), message('Make room on the disk')],
+  [
+    /SQLITE_READONLY/,
+    message('The book file may only be read.'),
+    message('Let this computer write to the book’s folder'),
+  ],
+  [
+    /SQLITE_BUSY|SQLITE_LOCKED/,
+    message('The book is held by another program.'),
+    message('Close the other program or wait a moment'),
+  ],
+  [/SQLITE_IOERR|SQLITE_CANTOPEN/, message('The disk did not answer.'), message('Check the disk')],
 ];
 
 /** Every failure leaves as an RFC 9457 problem document in the page's words. */
@@ -34,12 +43,12 @@ export class ProblemFilter implements ExceptionFilter {
     const trouble = bookTrouble(error);
     if (trouble) return trouble;
     if (typeof status === 'number' && status >= 400 && status < 500)
-      return { type: '/problems/bad-request', title: 'That request cannot be answered.', status };
+      return { type: '/problems/bad-request', title: say('That request cannot be answered.'), status };
     return {
       type: '/problems/unexpected',
-      title: 'Something went wrong here.',
+      title: say('Something went wrong here.'),
       status: 500,
-      detail: 'Nothing was half-written. What you typed is kept on your device and will be sent again.',
+      detail: say('Nothing was half-written. What you typed is kept on your device and will be sent again.'),
     };
   }
 }
@@ -63,12 +72,17 @@ function httpProblem(error: HttpException, request: Request): Problem {
   if (status === 404)
     return {
       type: '/problems/not-found',
-      title: 'There is nothing here.',
+      title: say('There is nothing here.'),
       status,
       detail: `${request.method} ${request.path}`,
     };
   if (status === 429)
-    return { type: '/problems/too-often', title: 'Too many requests at once.', status, detail: 'Wait a moment.' };
+    return {
+      type: '/problems/too-often',
+      title: say('Too many requests at once.'),
+      status,
+      detail: say('Wait a moment.'),
+    };
   return { type: '/problems/bad-request', title: error.message, status };
 }
 
@@ -81,8 +95,11 @@ function bookTrouble(error: unknown): Problem | undefined {
   const [, title, remedy] = found;
   return {
     type: '/problems/book-not-writable',
-    title,
+    title: say(title),
     status: 503,
-    detail: `Nothing was half-written. ${remedy}; what you typed is kept on your device and goes in by itself then.`,
+    detail: say(
+      'Nothing was half-written. {remedy}; what you typed is kept on your device and goes in by itself then.',
+      { remedy: say(remedy) },
+    ),
   };
 }

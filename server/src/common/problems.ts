@@ -1,5 +1,5 @@
 import { HttpException } from '@nestjs/common';
-import { faultText, type BrokenRule, type FieldFault, type Problem } from '@yaylak/contract';
+import { faultText, type BrokenRule, type FieldFault, type Problem, say } from '@yaylak/contract';
 import { getMetadataStorage, type ValidationError } from 'class-validator';
 
 /** A failure that is known, with the words for it. */
@@ -13,18 +13,18 @@ const problem = (status: number, type: string, title: string, more: Partial<Prob
   new ProblemException({ type: `/problems/${type}`, title, status, ...more });
 
 export const notFound = (what: string): ProblemException =>
-  problem(404, 'not-found', `There is no such ${what}.`, {
-    detail: 'It may have been struck out. Go back to the list.',
+  problem(404, 'not-found', say('There is no such {what}.', { what }), {
+    detail: say('It may have been struck out. Go back to the list.'),
   });
 
 export const staleVersion = (what: string, current: unknown): ProblemException =>
-  problem(409, 'changed-meanwhile', `This ${what} was changed meanwhile.`, {
-    detail: 'Somebody else, or another window, saved a change first. Look at what it says now and save again.',
+  problem(409, 'changed-meanwhile', say('This {what} was changed meanwhile.', { what }), {
+    detail: say('Somebody else, or another window, saved a change first. Look at what it says now and save again.'),
     current,
   });
 
 export const badFields = (fields: readonly FieldFault[]): ProblemException =>
-  problem(400, 'bad-fields', 'Some fields cannot be taken as they are.', {
+  problem(400, 'bad-fields', say('Some fields cannot be taken as they are.'), {
     detail: fields.map((f) => f.message).join(' '),
     fields,
   });
@@ -34,10 +34,10 @@ export const conflict = (title: string, detail: string): ProblemException =>
 
 /** A file of JSON that cannot be read as such. */
 export const notJson = (detail: string): ProblemException =>
-  problem(400, 'not-json', 'That is not a whole JSON file.', { detail });
+  problem(400, 'not-json', say('That is not a whole JSON file.'), { detail });
 
 export const tooLarge = (detail: string): ProblemException =>
-  problem(413, 'too-large', 'That is too much in one piece.', { detail });
+  problem(413, 'too-large', say('That is too much in one piece.'), { detail });
 
 /** class-validator's findings as a flat list of fields in words, one for each field: the first rule it breaks. */
 export function fieldFaults(errors: readonly ValidationError[], under = ''): FieldFault[] {

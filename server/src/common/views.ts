@@ -19,6 +19,7 @@ import {
   type ShareView,
   type TagView,
   type WindowView,
+  say,
 } from '@yaylak/contract';
 
 /** An animal as its tag, with what of it is withheld on a day. */
@@ -27,7 +28,7 @@ export function tagView(facts: AnimalFacts, today: Day): TagView {
   const worn = wornIdentifiers(facts);
   return {
     animalId: facts.record.id,
-    text: main?.identifier.text ?? 'no number',
+    text: main?.identifier.text ?? say('no number'),
     kind: main?.identifier.kind ?? 'none',
     colour: main?.identifier.colour ?? null,
     name: worn.findLast((i) => i.kind === 'name')?.text ?? null,

@@ -39,6 +39,7 @@ import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { SeasonService } from '../season/season.service';
+import { say } from '@yaylak/contract';
 
 /** Rounds shown beside the last one. */
 const ROUNDS = 6;
@@ -136,7 +137,7 @@ export class ConditionService {
       if (id !== undefined) counts.set(id, (counts.get(id) ?? 0) + 1);
     }
     return [...counts]
-      .map(([id, count]) => ({ id, name: this.book.state.groups.get(id)?.name ?? 'a group', females: count }))
+      .map(([id, count]) => ({ id, name: this.book.state.groups.get(id)?.name ?? say('a group'), females: count }))
       .sort((a, b) => b.females - a.females);
   }
 

@@ -27,6 +27,7 @@ export const MIGRATION_NAMES = [
   '20261130160000_bought',
   '20261130170000_haulage',
   '20261130180000_keeps',
+  '20261201010000_weekStart',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -1,9 +1,9 @@
-import type { Problem } from '@yaylak/contract';
+import { told, type Problem } from '@yaylak/contract';
 import type { NextFunction, Request, Response } from 'express';
 import { sendProblem } from '../common/sendProblem';
 
 /** What is wrong with a body that could not be read. */
-const BODY_PROBLEMS: Readonly<Record<string, Problem>> = {
+const BODY_PROBLEMS: Readonly<Record<string, Problem>> = told({
   'entity.too.large': {
     type: '/problems/too-large',
     title: 'That is too much in one piece.',
@@ -22,7 +22,7 @@ const BODY_PROBLEMS: Readonly<Record<string, Problem>> = {
     status: 400,
     detail: 'Nothing of it was taken.',
   },
-};
+});
 
 /**
  * Answers for a body that could not be read, right behind the readers: further on, whoever serves the pages would say

@@ -1,4 +1,4 @@
-import { isOurHost, isOwnPage, isPlainJson } from '@yaylak/contract';
+import { isOurHost, isOwnPage, isPlainJson, say } from '@yaylak/contract';
 import type { NextFunction, Request, Response } from 'express';
 import { sendProblem } from '../common/sendProblem';
 
@@ -13,23 +13,23 @@ export function doors(request: Request, response: Response, next: NextFunction):
   if (!isOurHost(host))
     return sendProblem(response, {
       type: '/problems/other-host',
-      title: 'This server does not answer to that name.',
+      title: say('This server does not answer to that name.'),
       status: 421,
-      detail: 'Open the address that was printed when Yaylak started.',
+      detail: say('Open the address that was printed when Yaylak started.'),
     });
   if (!isOwnPage(origin, host))
     return sendProblem(response, {
       type: '/problems/foreign-page',
-      title: 'A page from elsewhere may not use this book.',
+      title: say('A page from elsewhere may not use this book.'),
       status: 403,
-      detail: 'Nothing was read or written. Use Yaylak’s own pages.',
+      detail: say('Nothing was read or written. Use Yaylak’s own pages.'),
     });
   if (!READS.includes(request.method) && hasBody(request) && !isPlainJson(request.headers['content-type']))
     return sendProblem(response, {
       type: '/problems/not-json',
-      title: 'Facts are taken as application/json only.',
+      title: say('Facts are taken as application/json only.'),
       status: 415,
-      detail: 'Nothing of it was taken. Send it with the content type application/json.',
+      detail: say('Nothing of it was taken. Send it with the content type application/json.'),
     });
   next();
 }
@@ -49,9 +49,9 @@ export const bodyWithin =
         response.setHeader('connection', 'close');
         sendProblem(response, {
           type: '/problems/too-slow',
-          title: 'The rest of that request did not come.',
+          title: say('The rest of that request did not come.'),
           status: 408,
-          detail: 'Nothing of it was taken. Send it again.',
+          detail: say('Nothing of it was taken. Send it again.'),
         });
       }
       response.once('finish', () => request.destroy());

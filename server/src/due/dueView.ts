@@ -8,11 +8,15 @@ import {
   whoText,
   type DueWho,
   type DueWork,
+  say,
+  fieldWord,
+  SPECIES_WORDS,
+  told,
+  lower,
+  uncapital,
 } from '@yaylak/contract';
 import {
-  fieldWord,
   mainIdentifier,
-  SPECIES_WORDS,
   type AnimalFacts,
   type Day,
   type DueRow,
@@ -32,9 +36,9 @@ type Told = Pick<DueWork, 'why' | 'writes' | 'at'> & {
   readonly job: (Omit<Job, 'gates' | 'name'> & { readonly name: string }) | null;
 };
 
-const TEST_VERBS: Readonly<Record<TestWay, string>> = { blood: 'Take blood of', scan: 'Scan', palpation: 'Feel' };
+const TEST_VERBS: Readonly<Record<TestWay, string>> = told({ blood: 'Take blood of', scan: 'Scan', palpation: 'Feel' });
 /** The first of two steps of weaning, before whom it is done to. */
-const OFF_THE_MILK = 'Off the milk:';
+const offTheMilk = (): string => say('Off the milk:');
 
 /** Due work in words, with the job that does it. */
 export function dueView(due: DueTogether, state: HoldingState, today: Day): DueWork {
@@ -98,29 +102,33 @@ function tell(row: DueRow, state: HoldingState, today: Day): Told {
   switch (task.kind) {
     case 'weigh':
       return {
-        does: 'Weigh',
+        does: say('Weigh'),
         who,
-        why: [task.step],
+        why: [say(task.step)],
         job: {
-          name: `${named}, ${task.step.toLowerCase()}`,
+          name: `${named}, ${lower(say(task.step))}`,
           stations: ['weigh'],
           settings: { weigh: { method: 'scale' } },
         },
       };
     case 'score':
       return {
-        does: 'Score',
+        does: say('Score'),
         who,
-        why: ['usual scoring'],
-        job: { name: `${named}, scoring`, stations: ['score'], settings: { score: usualScoring('carrying') } },
+        why: [say('usual scoring')],
+        job: {
+          name: say('{named}, scoring', { named }),
+          stations: ['score'],
+          settings: { score: usualScoring('carrying') },
+        },
       };
     case 'give': {
-      const product = state.products.get(task.productId)?.facts.name ?? 'a product';
-      const nth = task.nth === undefined ? 'yearly plan' : `dose ${task.nth}`;
+      const product = state.products.get(task.productId)?.facts.name ?? say('a product');
+      const nth = task.nth === undefined ? say('yearly plan') : say('dose {nth}', { nth: task.nth });
       return {
-        does: `Give ${product} to`,
-        who: { count: animals.length, words: ['animal', 'animals'] },
-        why: [`${nth}${task.done > 0 ? `, ${task.done} done` : ''}`],
+        does: say('Give {product} to', { product }),
+        who: { count: animals.length, words: [say('animal'), say('animals')] },
+        why: [`${nth}${task.done > 0 ? say(', {done} done', { done: task.done }) : ''}`],
         job: {
           name: `${product}${groupName === undefined ? '' : `, ${groupName}`}`,
           stations: ['treat'],
@@ -133,7 +141,7 @@ function tell(row: DueRow, state: HoldingState, today: Day): Told {
       return {
         does: TEST_VERBS[way],
         who,
-        why: [`${EVIDENCE_WAY_WORDS[way]} of those served`],
+        why: [say('{evidence} of those served', { evidence: EVIDENCE_WAY_WORDS[way] })],
         job: {
           name: `${named}, ${EVIDENCE_WAY_WORDS[way]}`,
           ...(way === 'blood' ? BLOOD : { stations: ['scan'], settings: { scan: { way } } }),
@@ -142,9 +150,9 @@ function tell(row: DueRow, state: HoldingState, today: Day): Told {
     }
     case 'before-birth':
       return {
-        does: `${task.step}:`,
+        does: `${say(task.step)}:`,
         who,
-        why: [`before ${species ? SPECIES_WORDS[species].birth : 'the birth'}`],
+        why: [say('before {birth}', { birth: species ? SPECIES_WORDS[species].birth : say('the birth') })],
         job: null,
         writes: { type: 'carrying-step', step: task.step },
       };
@@ -153,12 +161,14 @@ function tell(row: DueRow, state: HoldingState, today: Day): Told {
     case 'handle': {
       const plan = SHIPPED_TEMPLATES.find((t) => t.id === 'newborn');
       return {
-        does: 'Weigh and tag the young of',
+        does: say('Weigh and tag the young of'),
         who,
-        why: ['first handling'],
+        why: [say('first handling')],
         job: plan
           ? {
-              name: `${species ? SPECIES_WORDS[species].young.unknown[1] : 'Young'}, first handling`,
+              name: say('{value}, first handling', {
+                value: species ? SPECIES_WORDS[species].young.unknown[1] : say('Young'),
+              }),
               stations: plan.stations.filter((s) => s !== 'sample'),
               settings: plan.settings,
             }
@@ -167,45 +177,51 @@ function tell(row: DueRow, state: HoldingState, today: Day): Told {
     }
     case 'pen':
       return {
-        does: `To the ${PEN_STAGE_WORDS[task.stage]}:`,
+        does: say('To the {pen}:', { pen: PEN_STAGE_WORDS[task.stage] }),
         who,
-        why: ['with their young'],
+        why: [say('with their young')],
         job: null,
         writes: { type: 'pen-stage', stage: task.stage },
       };
     case 'wean':
       return {
-        does: task.step === 'first' ? OFF_THE_MILK : 'Wean',
+        does: task.step === 'first' ? offTheMilk() : say('Wean'),
         who,
-        why: ['of age to be weaned'],
+        why: [say('of age to be weaned')],
         job: null,
-        at: { path: `/rearing?species=${species ?? ''}`, words: 'Wean' },
+        at: { path: `/rearing?species=${species ?? ''}`, words: say('Wean') },
       };
     case 'wean-litter':
       return {
-        does: task.step === 'first' ? OFF_THE_MILK : 'Wean',
+        does: task.step === 'first' ? offTheMilk() : say('Wean'),
         who: litterOf(row, task),
-        why: [task.later > 0 ? `${task.later} later` : 'all of the litter'],
+        why: [task.later > 0 ? say('{n} later', { n: task.later }) : say('all of the litter')],
         job: null,
-        at: { path: `${litterPath(row, task)}&do=wean`, words: 'Wean' },
+        at: { path: `${litterPath(row, task)}&do=wean`, words: say('Wean') },
       };
     case 'weigh-litter':
       return {
-        does: task.how === 'together' ? 'Weigh together' : 'Weigh each',
+        does: task.how === 'together' ? say('Weigh together') : say('Weigh each'),
         who: litterOf(row, task),
-        why: [`day ${task.ageDays}`],
+        why: [say('day {n}', { n: task.ageDays })],
         job: null,
-        at: { path: `${litterPath(row, task)}&do=weigh`, words: 'Weigh' },
+        at: { path: `${litterPath(row, task)}&do=weigh`, words: say('Weigh') },
       };
     case 'read-marks': {
       const { male, isTeaser, readOn } = task;
-      const read = readOn === undefined ? '' : `; read ${daysAgo(today - readOn)}`;
+      const read = readOn === undefined ? '' : say('; read {daysAgo}', { daysAgo: daysAgo(today - readOn) });
       return {
-        does: 'Read the marks of',
+        does: say('Read the marks of'),
         who,
-        why: [`${calledAs(male, today)}${isTeaser ? ', a teaser,' : ''} runs with them${read}`],
+        why: [
+          say('{calledAs}{value} runs with them{read}', {
+            calledAs: calledAs(male, today),
+            value: isTeaser ? say(', a teaser,') : '',
+            read,
+          }),
+        ],
         job: {
-          name: groupName === undefined ? 'Marks read' : `${groupName}, marks read`,
+          name: groupName === undefined ? say('Marks read') : say('{groupName}, marks read', { groupName }),
           stations: ['raddle'],
           settings: {},
         },
@@ -213,11 +229,16 @@ function tell(row: DueRow, state: HoldingState, today: Day): Told {
     }
     case 'change-raddle':
       return {
-        does: 'Change the raddle of',
+        does: say('Change the raddle of'),
         who: animals[0] ? { called: calledAs(animals[0], today) } : null,
-        why: [`${task.colour} for ${today - task.since} days: who comes back shows both colours`],
+        why: [
+          say('{colour} for {n} days: who comes back shows both colours', {
+            colour: say(task.colour),
+            n: today - task.since,
+          }),
+        ],
         job: null,
-        at: { path: `/mating/males?species=${species ?? ''}`, words: 'Change' },
+        at: { path: `/mating/males?species=${species ?? ''}`, words: say('Change') },
       };
   }
 }
@@ -228,11 +249,11 @@ type OfLitter = TaskOf<'wean-litter' | 'weigh-litter'>;
 const litterOf = ({ species, animals }: DueRow, { dam }: OfLitter): DueWho => ({
   count: animals.length,
   words: SPECIES_WORDS[species ?? 'rabbit'].young.unknown,
-  of: dam ? (mainIdentifier(dam)?.identifier.text ?? 'a dam') : 'those reared by hand',
+  of: dam ? (mainIdentifier(dam)?.identifier.text ?? say('a dam')) : say('those reared by hand'),
 });
 const litterPath = ({ species }: DueRow, { dam }: OfLitter): string =>
   `/rearing?species=${species ?? ''}&litter=${dam?.record.id ?? 'by-hand'}`;
-const daysAgo = (days: number): string => (days === 1 ? 'yesterday' : `${days} days ago`);
+const daysAgo = (days: number): string => (days === 1 ? 'yesterday' : say('{days} days ago', { days }));
 
 /** Tubes are filled one after another. */
 const BLOOD = {
@@ -252,8 +273,8 @@ function tellStep({ planId, step, done }: TaskOf<'plan-step'>, row: DueRow, stat
   return {
     does: work ? verbOf(step, name, isScanned) : name,
     who: work ? counted(animals, today) : null,
-    why: [`${facts.name}: ${name.charAt(0).toLowerCase()}${name.slice(1)}${done > 0 ? `, ${done} done` : ''}`],
-    job: work ? { ...work, name: `${facts.name}: ${name.toLowerCase()}` } : null,
+    why: [`${facts.name}: ${uncapital(name)}${done > 0 ? say(', {done} done', { done }) : ''}`],
+    job: work ? { ...work, name: `${facts.name}: ${lower(name)}` } : null,
   };
 }
 
@@ -275,9 +296,9 @@ function workOf(
 
 /** A step as a verb before whom it is done to. */
 function verbOf({ kind }: PlanStep, name: string, isScanned: boolean): string {
-  if (kind === 'scoring') return 'Score';
-  if (kind === 'dose') return `Give ${name} to`;
+  if (kind === 'scoring') return say('Score');
+  if (kind === 'dose') return say('Give {name} to', { name });
   if (kind === 'test') return TEST_VERBS.blood;
   if (kind === 'count') return isScanned ? TEST_VERBS.scan : TEST_VERBS.palpation;
-  return kind === 'male-check' ? 'Check' : name;
+  return kind === 'male-check' ? say('Check') : name;
 }

@@ -8,6 +8,7 @@ import {
   type BookFile,
   type BookReadIn,
   type ReadingBook,
+  say,
 } from '@yaylak/contract';
 import { AnimalEntity } from '../records/animal.entity';
 import { BookService } from '../book/book.service';
@@ -48,6 +49,7 @@ export class BookFileService {
       keeper,
       unit,
       dateOrder,
+      weekStart,
       currency,
       pointsWeights,
       species,
@@ -86,6 +88,7 @@ export class BookFileService {
         species,
         version,
         ...(dateOrder ? { dateOrder } : {}),
+        ...(weekStart ? { weekStart } : {}),
         ...(keeps ? { keeps } : {}),
         ...(standards ? { standards } : {}),
         ...(blankTags ? { blankTags } : {}),
@@ -174,7 +177,10 @@ export class BookFileService {
     signal: AbortSignal = new AbortController().signal,
   ): Promise<BookReadIn> {
     if (this.progress)
-      throw conflict('A book is being read in already.', 'Wait until it is done, or stop it where it was begun.');
+      throw conflict(
+        say('A book is being read in already.'),
+        say('Wait until it is done, or stop it where it was begun.'),
+      );
     this.refuseUnlessEmpty();
     this.progress = { phase: 'reading', done: 0, of: source.bytes ?? 0 };
     try {
@@ -194,8 +200,10 @@ export class BookFileService {
   private refuseUnlessEmpty(): void {
     if (this.book.state.animals.size > 0 || this.book.state.groups.size > 0)
       throw conflict(
-        'This holding has a book already.',
-        'A whole book goes only into an empty holding. Start Yaylak with an empty data folder and read it in there.',
+        say('This holding has a book already.'),
+        say(
+          'A whole book goes only into an empty holding. Start Yaylak with an empty data folder and read it in there.',
+        ),
       );
   }
 
@@ -239,10 +247,12 @@ export class BookFileService {
 const AT_ONCE = 500;
 
 /** What is said of a book over the bound. */
-export const TOO_LARGE = `A book has up to ${MOST_BOOK_BYTES / 1_000_000} MB. Choose the file that was written with “The whole book”.`;
+export const TOO_LARGE = say('A book has up to {n} MB. Choose the file that was written with “The whole book”.', {
+  n: MOST_BOOK_BYTES / 1_000_000,
+});
 
 function refuseStopped({ aborted }: AbortSignal): void {
-  if (aborted) throw conflict('The reading was stopped.', 'Nothing of the book was read in.');
+  if (aborted) throw conflict(say('The reading was stopped.'), say('Nothing of the book was read in.'));
 }
 
 /** Everything but the entries and what they open. */
@@ -257,6 +267,7 @@ async function writeRecords(em: EntityManager, book: CheckedBook): Promise<void>
     choosing = null,
     calendarKey = null,
     dateOrder = null,
+    weekStart = null,
     keeps = null,
     ...holding
   } = book.holding;
@@ -264,6 +275,7 @@ async function writeRecords(em: EntityManager, book: CheckedBook): Promise<void>
     id: 1,
     ...holding,
     dateOrder,
+    weekStart,
     keeps: keeps && [...keeps],
     standards: standards && [...standards],
     blankTags: blankTags && [...blankTags],

@@ -14,6 +14,7 @@ import {
   type BookAnimal,
   type BookFile,
   type Entry,
+  say,
 } from '@yaylak/contract';
 import { applyAll } from '../book/loadBook';
 import { HoldingState } from '../book/holdingState';
@@ -62,14 +63,18 @@ export async function checkBook(records: AsyncIterable<BookRecord>): Promise<Che
     const kept = part === 'entries' ? shapedEntry(record) : checkRecord(record, SHAPES[part]);
     const known = ids.get(part) as Set<string>;
     if (known.has(kept.id))
-      throw wrong(`${part}.${record.index}.id`, `${placeOf(record)} stands in the file twice (${kept.id}).`);
+      throw wrong(
+        `${part}.${record.index}.id`,
+        say('{place} stands in the file twice ({id}).', { place: placeOf(record), id: kept.id }),
+      );
     known.add(kept.id);
     (book[part] as object[]).push(kept);
     if (part === 'entries') lines.push(record.line);
   }
   book.plans.forEach(({ facts }, i) => {
     const missing = missingOf(facts);
-    if (missing.length > 0) throw wrong(`plans.${i}`, `Plan ${i + 1} lacks ${missing.join(', ')}.`);
+    if (missing.length > 0)
+      throw wrong(`plans.${i}`, say('Plan {n} lacks {list}.', { n: i + 1, list: missing.join(', ') }));
   });
   checkParents(book.animals);
   await checkReferences(book.entries, ids, lines);
@@ -93,7 +98,9 @@ const emptyBook = (): Filling => ({
 });
 
 const placeOf = ({ part, index, line }: BookRecord): string =>
-  part === 'entries' ? `Entry ${index + 1} (line ${line})` : `Number ${index + 1} of the ${part} (line ${line})`;
+  part === 'entries'
+    ? say('Entry {n} (line {line})', { n: index + 1, line })
+    : say('Number {n} of the {part} (line {line})', { n: index + 1, part, line });
 
 function checkRecord(record: BookRecord, shape: ClassOf): { readonly id: string } {
   const { part, index, value } = record;
@@ -126,9 +133,10 @@ function checkHolding(holding: BookFile['holding']): void {
     );
   for (const field of ['name', 'keeper', 'unit', 'currency', 'pointsWeights', 'species'] as const)
     if (faults.length === 0 && holding[field] === undefined)
-      faults.push({ field, message: `The settings lack “${field}”.` });
+      faults.push({ field, message: say('The settings lack “{field}”.', { field }) });
   const [first] = faults;
-  if (first) throw wrong(`holding.${first.field}`, `Settings: ${faults.map((f) => f.message).join(' ')}`);
+  if (first)
+    throw wrong(`holding.${first.field}`, say('Settings: {list}', { list: faults.map((f) => f.message).join(' ') }));
 }
 
 function checkParents(animals: BookFile['animals']): void {
@@ -142,17 +150,27 @@ function checkParents(animals: BookFile['animals']): void {
       const parentId = animal[field] ?? undefined;
       if (parentId === undefined) continue;
       const parent = byId.get(parentId);
-      const at = `Number ${i + 1} of the animals`;
-      if (!parent) throw wrong(`animals.${i}.${field}`, `${at} has a parent that is not in the file.`);
+      const at = say('Number {n} of the animals', { n: i + 1 });
+      if (!parent) throw wrong(`animals.${i}.${field}`, say('{at} has a parent that is not in the file.', { at }));
       if (parent.species !== animal.species)
-        throw wrong(`animals.${i}.${field}`, `${at} has a parent of another species.`);
+        throw wrong(`animals.${i}.${field}`, say('{at} has a parent of another species.', { at }));
       // A sire may have been castrated since.
       if ((sex === 'female') !== (parent.sex === 'female'))
-        throw wrong(`animals.${i}.${field}`, `${at} has a ${parent.sex} as its ${sex === 'female' ? 'dam' : 'sire'}.`);
+        throw wrong(
+          `animals.${i}.${field}`,
+          say('{at} has a {sex} as its {value}.', {
+            at,
+            sex: say(parent.sex),
+            value: sex === 'female' ? say('dam') : say('sire'),
+          }),
+        );
     }
   const looped = inLoop(animals);
   if (looped !== undefined)
-    throw wrong(`animals.${looped}`, `Number ${looped + 1} of the animals is its own ancestor. Correct its parents.`);
+    throw wrong(
+      `animals.${looped}`,
+      say('Number {n} of the animals is its own ancestor. Correct its parents.', { n: looped + 1 }),
+    );
 }
 
 /** An animal that is its own ancestor, by its place in the list: parents are taken away until none is left without. */
@@ -207,7 +225,7 @@ async function checkReferences(
   const struck = new Set<string>();
   for (const [i, entry] of entries.entries()) {
     if (i % AT_ONCE === 0) await breathe();
-    const at = `Entry ${i + 1} (line ${lines[i]})`;
+    const at = (): string => say('Entry {n} (line {line})', { n: i + 1, line: lines[i] ?? 0 });
     for (const [field, part] of REFERENCES) {
       const value = (entry as unknown as Record<string, unknown>)[field];
       const known = part === 'entries' ? before : ids.get(part);
@@ -215,12 +233,17 @@ async function checkReferences(
         if (!known?.has(id as string))
           throw wrong(
             `entries.${i}.${field}`,
-            `${at} speaks of one of the ${part} that is not in the file${part === 'entries' ? ' before it' : ''} (${field}).`,
+            say('{at} speaks of one of the {part} that is not in the file{value} ({field}).', {
+              at: at(),
+              part,
+              value: part === 'entries' ? ` ${say('before it')}` : '',
+              field,
+            }),
           );
     }
     if (entry.type === 'strike') {
       if (struck.has(entry.entryId))
-        throw wrong(`entries.${i}.entryId`, `${at} strikes out one that is struck out already.`);
+        throw wrong(`entries.${i}.entryId`, say('{at} strikes out one that is struck out already.', { at: at() }));
       struck.add(entry.entryId);
     }
     before.add(entry.id);
@@ -252,7 +275,7 @@ async function checkStanding({ animals, entries }: CheckedBook): Promise<void> {
       entries.map((entry) => ({ entry, struckBy: struckBy.get(entry.id) })),
     );
   } catch (error) {
-    throw wrong('entries', `The file does not hang together: ${(error as Error).message}.`);
+    throw wrong('entries', say('The file does not hang together: {message}.', { message: (error as Error).message }));
   }
   const arrived = new Set(entries.flatMap((e) => (e.type === 'arrival' ? [e.animalId] : [])));
   const byId = new Map(animals.map((a, i) => [a.id, { a, i }]));
@@ -263,10 +286,16 @@ async function checkStanding({ animals, entries }: CheckedBook): Promise<void> {
     if (field !== undefined)
       throw wrong(
         `animals.${i}.${field}`,
-        `Number ${i + 1} of the animals says another ${field} than its arrival. Write the file out again.`,
+        say('Number {n} of the animals says another {field} than its arrival. Write the file out again.', {
+          n: i + 1,
+          field,
+        }),
       );
   }
   const lost = animals.findIndex((a) => !arrived.has(a.id));
   if (lost >= 0)
-    throw wrong(`animals.${lost}`, `Number ${lost + 1} of the animals never came: the file has no arrival of it.`);
+    throw wrong(
+      `animals.${lost}`,
+      say('Number {n} of the animals never came: the file has no arrival of it.', { n: lost + 1 }),
+    );
 }

@@ -1,5 +1,5 @@
 import { Tokenizer, TokenParser, TokenType } from '@streamparser/json';
-import { BOOK_FORMAT, BOOK_FORMAT_VERSION, type BookFile } from '@yaylak/contract';
+import { BOOK_FORMAT, BOOK_FORMAT_VERSION, type BookFile, say } from '@yaylak/contract';
 import { badFields, notJson, type ProblemException } from '../common/problems';
 import { breathe } from '../common/breathe';
 import { MOST_DEPTH } from '../common/bounds';
@@ -41,7 +41,8 @@ const MOST_TOKENS = 100_000;
 const NEWLINE = 0x0a;
 
 export const wrong = (field: string, message: string): ProblemException => badFields([{ field, message }]);
-const NOT_A_BOOK = 'This is not a book written by Yaylak. Choose the file that was written with “The whole book”.';
+const notABook = (): string =>
+  say('This is not a book written by Yaylak. Choose the file that was written with “The whole book”.');
 
 /**
  * The records of a book file, one after another as they come in. Nothing but the record at hand is held, and what no
@@ -68,15 +69,18 @@ export async function* readRecords(chunks: Chunks): AsyncGenerator<BookRecord> {
 /** What every book says before its records. */
 function checkForm(part: 'format' | 'formatVersion', value: unknown): void {
   if (part === 'format') {
-    if (value !== BOOK_FORMAT) throw wrong('format', NOT_A_BOOK);
+    if (value !== BOOK_FORMAT) throw wrong('format', notABook());
     return;
   }
   if (typeof value !== 'number' || !Number.isInteger(value) || value < 1)
-    throw wrong('formatVersion', 'The file does not say in which form it was written. Write it out again.');
+    throw wrong('formatVersion', say('The file does not say in which form it was written. Write it out again.'));
   if (value > BOOK_FORMAT_VERSION)
     throw wrong(
       'formatVersion',
-      `This book was written in form ${value}; this Yaylak reads up to form ${BOOK_FORMAT_VERSION}. Use a newer Yaylak.`,
+      say(
+        'This book was written in form {value}; this Yaylak reads up to form {bOOK_FORMAT_VERSION}. Use a newer Yaylak.',
+        { value, bOOK_FORMAT_VERSION: BOOK_FORMAT_VERSION },
+      ),
     );
 }
 
@@ -116,11 +120,17 @@ class RecordReader {
       this.tokenizer.end();
       if (!this.parser.isEnded) throw new Error('cut off');
     });
-    if (!this.seen.has('format')) throw wrong('format', NOT_A_BOOK);
+    if (!this.seen.has('format')) throw wrong('format', notABook());
     if (!this.seen.has('formatVersion')) checkForm('formatVersion', undefined);
     for (const part of ['holding', ...Object.keys(BOOK_LISTS)] as const)
       if (!this.seen.has(part as BookPart) && BOOK_LISTS[part as BookList] !== 'may be missing')
-        throw wrong(part, `The file has no ${part === 'holding' ? 'settings' : `list of ${part}`}. ${CUT}`);
+        throw wrong(
+          part,
+          say('The file has no {value}. {cut}', {
+            value: part === 'holding' ? say('settings') : say('list of {part}', { part }),
+            cut: cutOff(),
+          }),
+        );
   }
 
   /** The records found since the last call. */
@@ -135,7 +145,7 @@ class RecordReader {
       work();
     } catch (error) {
       if ((error as { problem?: unknown }).problem) throw error;
-      throw notJson(`It breaks off on line ${this.line}. ${CUT}`);
+      throw notJson(say('It breaks off on line {line}. {cut}', { line: this.line, cut: cutOff() }));
     }
   }
 
@@ -148,7 +158,7 @@ class RecordReader {
   /** Looks at a token before the value it belongs to is built. */
   private follow(token: TokenType, value: unknown): void {
     if (this.part === undefined && this.depth === 0 && token !== TokenType.LEFT_BRACE)
-      throw wrong('format', NOT_A_BOOK);
+      throw wrong('format', notABook());
     if (this.opensPart) this.openPart(token);
     const closes = token === TokenType.RIGHT_BRACE || token === TokenType.RIGHT_BRACKET;
     if (closes) this.depth -= 1;
@@ -157,10 +167,14 @@ class RecordReader {
     if (this.depth <= recordDepth) {
       this.tokens = 0;
       this.began = this.line;
-    } else if (++this.tokens > MOST_TOKENS) throw wrong(this.place(), `${this.placeText()} is longer than any record.`);
+    } else if (++this.tokens > MOST_TOKENS)
+      throw wrong(this.place(), say('{place} is longer than any record.', { place: this.placeText() }));
     if (token === TokenType.LEFT_BRACE || token === TokenType.LEFT_BRACKET) this.depth += 1;
     if (this.depth > MOST_DEPTH)
-      throw wrong(this.place(), `${this.placeText()} is nested deeper than ${MOST_DEPTH} levels.`);
+      throw wrong(
+        this.place(),
+        say('{place} is nested deeper than {most} levels.', { place: this.placeText(), most: MOST_DEPTH }),
+      );
     this.key = value;
   }
 
@@ -168,9 +182,9 @@ class RecordReader {
     const isKnown = name === 'format' || name === 'formatVersion' || name === 'holding' || isList(name);
     if (!isKnown)
       throw this.seen.has('format')
-        ? wrong(name.slice(0, 40), `The file has a part “${name.slice(0, 40)}” that no book has.`)
-        : wrong('format', NOT_A_BOOK);
-    if (this.seen.has(name)) throw wrong(name, `The file has “${name}” twice. Write it out again.`);
+        ? wrong(name.slice(0, 40), say('The file has a part “{part}” that no book has.', { part: name.slice(0, 40) }))
+        : wrong('format', notABook());
+    if (this.seen.has(name)) throw wrong(name, say('The file has “{name}” twice. Write it out again.', { name }));
     this.seen.add(name);
     this.part = name;
     this.index = 0;
@@ -180,9 +194,10 @@ class RecordReader {
   private openPart(token: TokenType): void {
     this.opensPart = false;
     const part = this.part as BookPart;
-    if (isList(part) && token !== TokenType.LEFT_BRACKET) throw wrong(part, `The file has no list of ${part}. ${CUT}`);
+    if (isList(part) && token !== TokenType.LEFT_BRACKET)
+      throw wrong(part, say('The file has no list of {part}. {cut}', { part, cut: cutOff() }));
     if (part === 'holding' && token !== TokenType.LEFT_BRACE)
-      throw wrong('holding.', `The file has no settings. ${CUT}`);
+      throw wrong('holding.', say('The file has no settings. {cut}', { cut: cutOff() }));
   }
 
   private place(): string {
@@ -191,9 +206,9 @@ class RecordReader {
 
   private placeText(): string {
     return this.part !== undefined && isList(this.part)
-      ? `Number ${this.index + 1} of the ${this.part} (line ${this.began})`
-      : `Line ${this.line}`;
+      ? say('Number {n} of the {part} (line {began})', { n: this.index + 1, part: this.part, began: this.began })
+      : say('Line {line}', { line: this.line });
   }
 }
 
-const CUT = 'It may have been cut off; write it out again.';
+const cutOff = (): string => say('It may have been cut off; write it out again.');

@@ -7,6 +7,7 @@ import type { GroupRecord } from '../book/holdingState';
 import { Clock } from '../common/clock';
 import { badFields, conflict, notFound, staleVersion } from '../common/problems';
 import { GroupEntity } from '../records/group.entity';
+import { say } from '@yaylak/contract';
 
 /** Where a group's id can stand: in a column of its own, or among a record's facts. */
 const SPEAK_OF_GROUPS: readonly (readonly [table: string, column: string])[] = [
@@ -83,8 +84,8 @@ export class GroupsService {
       if (!group) throw notFound('group');
       if (await this.isSpokenOf(id))
         throw conflict(
-          `The group “${group.name}” has been used.`,
-          'Moves, stays of males, jobs or plans speak of it. Close it instead.',
+          say('The group “{name}” has been used.', { name: group.name }),
+          say('Moves, stays of males, jobs or plans speak of it. Close it instead.'),
         );
       await this.book.transact((tx) => tx.nativeDelete(GroupEntity, { id }));
       this.book.state.removeGroup(id);
@@ -107,7 +108,12 @@ export class GroupsService {
   private refuseSameName(name: string, id: string): void {
     for (const other of this.book.state.groups.values())
       if (other.id !== id && normalised(other.name) === normalised(name))
-        throw badFields([{ field: 'name', message: `There is a group “${other.name}” already. Choose another name.` }]);
+        throw badFields([
+          {
+            field: 'name',
+            message: say('There is a group “{name}” already. Choose another name.', { name: other.name }),
+          },
+        ]);
   }
 
   private view(id: string): GroupView {

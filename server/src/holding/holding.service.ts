@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { MikroORM } from '@mikro-orm/libsql';
-import { Inject, Injectable } from '@nestjs/common';
+import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
+import { UNNAMED, writeDatesAs } from '@yaylak/contract';
 import type {
   BlankTags,
   CalendarSetting,
@@ -28,6 +29,7 @@ import {
   type PointsWeights,
   type Sex,
   type Species,
+  type WeekStart,
   type SpeciesOverrides,
   type WeightUnit,
 } from '@yaylak/core';
@@ -50,6 +52,7 @@ export interface Settings {
   readonly keeper: string;
   readonly unit: WeightUnit;
   readonly dateOrder: DateOrder | null;
+  readonly weekStart: WeekStart | null;
   readonly currency: string;
   readonly pointsWeights: PointsWeights;
   readonly species: SpeciesOverrides;
@@ -68,10 +71,10 @@ export interface Settings {
 }
 
 const NEW_HOLDING: Settings = {
-  name: 'My holding',
-  keeper: 'Keeper',
+  ...UNNAMED,
   unit: 'kg',
   dateOrder: null,
+  weekStart: null,
   currency: 'EUR',
   pointsWeights: DEFAULT_POINTS_WEIGHTS,
   species: {},
@@ -99,7 +102,7 @@ interface NumbersAsked {
 }
 
 @Injectable()
-export class HoldingService {
+export class HoldingService implements OnModuleInit {
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
@@ -112,6 +115,11 @@ export class HoldingService {
   /** What of the stored settings can be used, looked at once a version of them and of the book they are in. */
   private sound: ({ readonly of: string } & ReturnType<typeof soundSettings>) | undefined;
 
+  /** The first refusal already writes its days as the holding does. */
+  async onModuleInit(): Promise<void> {
+    await this.settings();
+  }
+
   async settings(): Promise<Settings> {
     const row = await this.orm.em.fork().findOne(HoldingEntity, 1);
     if (!row) return NEW_HOLDING;
@@ -120,11 +128,13 @@ export class HoldingService {
     const of = `${this.book.state.settingsVersion} ${stored.version}`;
     if (this.sound?.of !== of) this.sound = { of, ...soundSettings(stored) };
     const { leftOut, species } = this.sound;
-    return {
+    const settings: Settings = {
       ...stored,
       species,
       ...Object.fromEntries(leftOut.map((field) => [field, NEW_HOLDING[field]])),
     };
+    writeDatesAs(settings.dateOrder ?? 'day-month');
+    return settings;
   }
 
   async view(): Promise<HoldingView> {
@@ -135,6 +145,7 @@ export class HoldingService {
       keeper: s.keeper,
       unit: s.unit,
       dateOrder: s.dateOrder ?? 'day-month',
+      weekStart: s.weekStart ?? 'monday',
       currency: s.currency,
       pointsWeights: s.pointsWeights,
       overrides: s.species,
@@ -187,6 +198,7 @@ export class HoldingService {
         keeper: change.keeper ?? before.keeper,
         unit: change.unit ?? before.unit,
         dateOrder: change.dateOrder ?? before.dateOrder ?? null,
+        weekStart: change.weekStart ?? before.weekStart ?? null,
         currency: change.currency ?? before.currency,
         pointsWeights: change.pointsWeights ? { ...change.pointsWeights } : before.pointsWeights,
         species: change.species ?? before.species,

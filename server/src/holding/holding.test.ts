@@ -164,6 +164,22 @@ it('keeps the order days are typed in, and writes it into the book’s file', as
   await t.http().patch('/api/holding').send({ version: 2, dateOrder: 'month' }).expect(400);
 });
 
+it('takes the day a week begins on, Monday where none was said, and writes refusals in the order of its days', async () => {
+  expect((await get<HoldingView>(t, '/api/holding')).weekStart).toBe('monday');
+  const change = { version: 1, weekStart: 'sunday', dateOrder: 'month-day' };
+  await t.http().patch('/api/holding').send(change).expect(200);
+  expect((await get<HoldingView>(t, '/api/holding')).weekStart).toBe('sunday');
+  expect((await get<BookFile>(t, '/api/book')).holding.weekStart).toBe('sunday');
+  await t.http().patch('/api/holding').send({ version: 2, weekStart: 'friday' }).expect(400);
+  const ewe = uuid();
+  const refused = await t
+    .http()
+    .post('/api/entries')
+    .send({ entries: [{ ...arrival(ewe), on: '2099-03-31' }] });
+  expect(JSON.stringify(refused.body)).toContain('Mar 31, 2099 is in the future');
+  await t.http().patch('/api/holding').send({ version: 2, dateOrder: 'day-month' }).expect(200);
+});
+
 it('keeps what is sprayed for each decision, and refuses a colour that is none', async () => {
   const decisionMarks = { keep: { colour: 'green', place: 'back' }, sell: { colour: 'red', place: 'rump' } };
   await t.http().patch('/api/holding').send({ version: 1, decisionMarks }).expect(200);

@@ -2,6 +2,7 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import type { AnimalFacts } from '@yaylak/core';
 import { OutletEntity } from '../records/outlet.entity';
 import { ProductEntity } from '../records/product.entity';
+import { say } from '@yaylak/contract';
 
 /** What in a book holds money. */
 export interface MoneyInBook {
@@ -42,7 +43,7 @@ export function currencyFault(
   const said = held.flatMap(([n, one, more]) => (n === 0 ? [] : [`${n} ${n === 1 ? one : more}`]));
   if (said.length === 0) return undefined;
   return (
-    `Currency: ${said.join(', ')} have money in ${from}, and no figure is converted. ` +
-    `Keep ${from}; or, where the figures were meant in ${to} all along, say so and save again.`
+    `${say('Currency: {list} have money in {from}, and no figure is converted.', { list: said.join(', '), from })} ` +
+    say('Keep {from}; or, where the figures were meant in {to} all along, say so and save again.', { from, to })
   );
 }

@@ -10,6 +10,7 @@ import {
   type JobView,
   type StartJob,
   type StrikeEntry,
+  say,
 } from '@yaylak/contract';
 import { randomUUID } from 'node:crypto';
 import { BookService } from '../book/book.service';
@@ -110,20 +111,21 @@ export class JobsService {
         id: randomUUID(),
         on: entry.on,
         entryId: entry.id,
-        reason: 'the job was discarded',
+        reason: say('the job was discarded'),
         writtenAt: discardedAt,
         writtenBy: discardedBy,
         source: 'race',
       }));
     if (isIfEmpty && strikes.length > 0)
       throw conflict(
-        'Animals went through in this job meanwhile.',
-        'Open it, and discard it there if it was begun wrongly.',
+        say('Animals went through in this job meanwhile.'),
+        say('Open it, and discard it there if it was begun wrongly.'),
       );
     const refused = (await this.book.post(strikes, 'whole')).flatMap((a) =>
       a.status === 'refused' ? [a.message] : [],
     );
-    if (refused.length > 0) throw conflict('This job cannot be discarded as it is.', [...new Set(refused)].join(' '));
+    if (refused.length > 0)
+      throw conflict(say('This job cannot be discarded as it is.'), [...new Set(refused)].join(' '));
     return this.update(id, { discardedAt });
   }
 

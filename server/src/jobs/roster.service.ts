@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { otherSireText } from '@yaylak/contract';
+import { otherSireText, say } from '@yaylak/contract';
 import type { GoneNumber, RosterAnimal, RosterView } from '@yaylak/contract';
 import {
   bySpecies,
@@ -127,7 +127,7 @@ export class RosterService {
       withheld: withheldOn(facts, today).map(({ of, until, productId }) => ({
         of,
         until: isoOf(until),
-        product: this.book.state.products.get(productId)?.facts.name ?? 'a product',
+        product: this.book.state.products.get(productId)?.facts.name ?? say('a product'),
       })),
       given: [...new Map(facts.treatments.map((t) => [t.productId, isoOf(t.on)]))],
       scores: this.book.state
@@ -153,7 +153,7 @@ export class RosterService {
     return {
       runsWith: stays.map(({ maleId, isTeaser }) => ({
         maleId,
-        name: this.shortName(maleId) ?? 'a male',
+        name: this.shortName(maleId) ?? say('a male'),
         colour: this.history.raddleOf(maleId, groupId, today),
         isTeaser,
       })),
@@ -199,7 +199,7 @@ export class RosterService {
     for (const facts of this.book.state.animals.values()) {
       const left = facts.departures.find((d) => d.on <= today && d.on > today - GONE_DAYS);
       if (!left) continue;
-      const name = mainIdentifier(facts)?.identifier.text ?? 'no number';
+      const name = mainIdentifier(facts)?.identifier.text ?? say('no number');
       for (const text of new Set(facts.identifiers.map((i) => i.text)))
         gone.push({ text, animalId: facts.record.id, name, how: left.how, on: isoOf(left.on) });
     }

@@ -1,6 +1,6 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import { SHIPPED_TEMPLATES, TemplateFacts, type KeepTemplate, type TemplateView } from '@yaylak/contract';
+import { SHIPPED_TEMPLATES, TemplateFacts, type KeepTemplate, type TemplateView, say } from '@yaylak/contract';
 import { normalised } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { faultsOf } from '../common/faultsOf';
@@ -33,7 +33,10 @@ export class TemplatesService {
       const same = (await this.list()).find((t) => t.id !== id && normalised(t.name) === normalised(facts.name));
       if (same)
         throw badFields([
-          { field: 'name', message: `There is a template “${same.name}” already. Choose another name.` },
+          {
+            field: 'name',
+            message: say('There is a template “{name}” already. Choose another name.', { name: same.name }),
+          },
         ]);
       await this.book.transact((em) => em.upsert(TemplateEntity, { id, facts }));
       return { ...facts, id, isShipped: false };

@@ -5,6 +5,7 @@ import {
   type PartingView,
   type ReasonView,
   type StayView,
+  say,
 } from '@yaylak/contract';
 import {
   capacityOf,
@@ -211,7 +212,7 @@ export class MalesService {
         return {
           stayId: s.entryId,
           groupId: s.groupId,
-          groupName: this.book.state.groups.get(s.groupId)?.name ?? 'a group',
+          groupName: this.book.state.groups.get(s.groupId)?.name ?? say('a group'),
           from: isoOf(s.on),
           colour: raddle?.colour ?? null,
           colourFrom: raddle ? isoOf(raddle.since) : null,

@@ -10,6 +10,7 @@ import {
   type PassportFile,
   type PassportParent,
   type PassportsRead,
+  say,
 } from '@yaylak/contract';
 import { isoMoment, isoOf, mainIdentifier, normalised, type AnimalFacts, type Sex } from '@yaylak/core';
 import { AnimalsService } from '../animals/animals.service';
@@ -97,7 +98,12 @@ export class PassportsService {
     const animals = written.animals.map(filled);
     const doubled = animals.find((a, i) => animals.findIndex((b) => b.id === a.id) !== i);
     if (doubled)
-      throw badFields([{ field: 'animals', message: `${numberOf(doubled)} stands twice in this file. Take one out.` }]);
+      throw badFields([
+        {
+          field: 'animals',
+          message: say('{number} stands twice in this file. Take one out.', { number: numberOf(doubled) }),
+        },
+      ]);
     const isKeeping = mode === 'keep';
     const productOf = await this.productsOf(products, isKeeping);
     const { keeper } = await this.holding.settings();

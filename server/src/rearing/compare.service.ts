@@ -11,6 +11,8 @@ import {
   type LittersView,
   type LitterValue,
   type TrendView,
+  fixedText,
+  say,
 } from '@yaylak/contract';
 import {
   addDays,
@@ -136,7 +138,7 @@ export class CompareService {
       const facts = this.book.state.animals.get(id);
       return facts ? [tagView(facts, this.clock.today())] : [];
     });
-    return { name: tags.map((t) => t.name ?? t.text).join(' and '), tags };
+    return { name: tags.map((t) => t.name ?? t.text).join(` ${say('and')} `), tags };
   }
 
   /** Females that are here, those whose litters fall first. */
@@ -288,17 +290,22 @@ const SURVIVAL_SD = 0.2;
 function retireText(size: LitterTrend, also: TrendView['also'], weight: (kg: number) => string): string | null {
   const falls = [
     ...(size.kind === 'falling'
-      ? [`${Math.abs(size.perLitter).toFixed(1)} fewer each litter over ${size.litters}`]
+      ? [
+          say('{n} fewer each litter over {litters}', {
+            n: fixedText(Math.abs(size.perLitter), 1),
+            litters: size.litters,
+          }),
+        ]
       : []),
     ...also.flatMap((a) =>
       a.kind !== 'falling'
         ? []
         : [
             a.of === 'survival'
-              ? `${Math.round(-100 * a.perLitter)}\u00a0% less of each litter reaches weaning`
-              : `${weight(-a.perLitter)} less weaned each litter`,
+              ? say('{n}\u00a0% less of each litter reaches weaning', { n: Math.round(-100 * a.perLitter) })
+              : say('{weight} less weaned each litter', { weight: weight(-a.perLitter) }),
           ],
     ),
   ];
-  return falls.length === 0 ? null : `Retire her: ${falls.join('; ')}, and that is hardly chance.`;
+  return falls.length === 0 ? null : say('Retire her: {list}, and that is hardly chance.', { list: falls.join('; ') });
 }

@@ -20,6 +20,7 @@ export const HoldingEntity = defineEntity({
     keeper: p.string(),
     unit: p.string(),
     dateOrder: p.string().nullable(),
+    weekStart: p.string().nullable(),
     currency: p.string(),
     pointsWeights: p.json<PointsWeights>(),
     species: p.json<SpeciesOverrides>(),

@@ -1,5 +1,6 @@
 import type { BlankTags, FieldFault, ResourcesSetting, StandardSetting } from '@yaylak/contract';
 import { areOverlapping, blanksIn, normalised } from '@yaylak/core';
+import { say } from '@yaylak/contract';
 
 /** Standards in use whose names cannot be told apart, or that share an id. */
 export function standardFaults(standards: readonly StandardSetting[]): FieldFault[] {
@@ -9,7 +10,12 @@ export function standardFaults(standards: readonly StandardSetting[]): FieldFaul
     const isTwice = keys.some((k) => seen.has(k));
     keys.forEach((k) => seen.add(k));
     return isTwice
-      ? [{ field: 'standards', message: `“${name}” stands twice among the standards of ${species}.` }]
+      ? [
+          {
+            field: 'standards',
+            message: say('“{name}” stands twice among the standards of {species}.', { name, species }),
+          },
+        ]
       : [];
   });
 }
@@ -21,7 +27,10 @@ export function blankFaults(blanks: readonly BlankTags[]): FieldFault[] {
       ? [
           {
             field: 'blankTags',
-            message: `${first} to ${last} is not a range: the text before the running number must be the same, the last not lower, and not more than 10 000 tags.`,
+            message: say(
+              '{first} to {last} is not a range: the text before the running number must be the same, the last not lower, and not more than 10 000 tags.',
+              { first, last },
+            ),
           },
         ]
       : [],
@@ -34,7 +43,10 @@ export function blankFaults(blanks: readonly BlankTags[]): FieldFault[] {
       ? [
           {
             field: 'blankTags',
-            message: `${bag.first} to ${bag.last} overlaps the ${other.colour} bag ${other.first} to ${other.last}. Give the first number that is not in it.`,
+            message: say(
+              '{first} to {last} overlaps the {colour} bag {first2} to {last2}. Give the first number that is not in it.',
+              { first: bag.first, last: bag.last, colour: say(other.colour), first2: other.first, last2: other.last },
+            ),
           },
         ]
       : [];
@@ -47,10 +59,13 @@ export function resourceFaults(resources: ResourcesSetting | undefined): FieldFa
   if (!resources) return [];
   const turned = [...resources.away, ...(resources.hot ?? [])]
     .filter((a) => a.to < a.from)
-    .map((a) => ({ field: 'resources.away', message: `“${a.why}” ends on ${a.to}, before it begins on ${a.from}.` }));
+    .map((a) => ({
+      field: 'resources.away',
+      message: say('“{why}” ends on {to}, before it begins on {from}.', { why: a.why, to: a.to, from: a.from }),
+    }));
   const species = resources.birthPens.map((p) => p.species);
   const twice = species.find((s, i) => species.indexOf(s) !== i);
   return twice === undefined
     ? turned
-    : [...turned, { field: 'resources.birthPens', message: `The pens of ${twice} stand there twice.` }];
+    : [...turned, { field: 'resources.birthPens', message: say('The pens of {twice} stand there twice.', { twice }) }];
 }

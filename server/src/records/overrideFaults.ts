@@ -14,6 +14,7 @@ import {
   type SpeciesOverrides,
   type SpeciesSettings,
 } from '@yaylak/core';
+import { say } from '@yaylak/contract';
 
 /** Bounds of a figure by the end of its name: beyond them an answer would be nonsense, or none could be worked out. */
 const BOUNDS: readonly (readonly [name: RegExp, least: number, most: number])[] = [
@@ -61,14 +62,17 @@ export function overrideFaults(overrides: SpeciesOverrides): FieldFault[] {
   const faults: FieldFault[] = [];
   for (const [species, fields] of Object.entries(overrides)) {
     if (!SPECIES.includes(species as Species)) {
-      faults.push({ field: `species.${species}`, message: `“${species.slice(0, 40)}” is not a species here.` });
+      faults.push({
+        field: `species.${species}`,
+        message: say('“{part}” is not a species here.', { part: species.slice(0, 40) }),
+      });
       continue;
     }
     for (const [name, value] of Object.entries(fields ?? {})) {
       const field = `species.${species}.${name}`;
       const shipped = SPECIES_TABLE[species as Species][name as keyof SpeciesSettings];
       if (shipped === undefined)
-        faults.push({ field, message: `“${name.slice(0, 40)}” is not one of the figures here.` });
+        faults.push({ field, message: say('“{part}” is not one of the figures here.', { part: name.slice(0, 40) }) });
       else faults.push(...unlike(shipped, value, field));
     }
   }
@@ -83,26 +87,38 @@ function unlike(shipped: unknown, value: unknown, field: string): FieldFault[] {
       : [
           {
             field,
-            message: `${field} must be a number from ${least} to ${most}, not “${String(value).slice(0, 40)}”.`,
+            message: say('{field} must be a number from {least} to {most}, not “{part}”.', {
+              field,
+              least,
+              most,
+              part: String(value).slice(0, 40),
+            }),
           },
         ];
   }
   if (typeof shipped === 'boolean')
-    return typeof value === 'boolean' ? [] : [{ field, message: `${field} must be true or false.` }];
+    return typeof value === 'boolean' ? [] : [{ field, message: say('{field} must be true or false.', { field }) }];
   if (typeof shipped === 'string') {
-    if (typeof value !== 'string') return [{ field, message: `${field} must be text.` }];
+    if (typeof value !== 'string') return [{ field, message: say('{field} must be text.', { field }) }];
     const choices = CHOICES[field.slice(field.lastIndexOf('.') + 1)];
     if (choices)
-      return choices.includes(value) ? [] : [{ field, message: `${field} must be one of ${choices.join(', ')}.` }];
+      return choices.includes(value)
+        ? []
+        : [{ field, message: say('{field} must be one of {list}.', { field, list: choices.join(', ') }) }];
     if (!field.endsWith('numberTemplate'))
-      return value.length <= 120 ? [] : [{ field, message: `${field} is too long.` }];
+      return value.length <= 120 ? [] : [{ field, message: say('{field} is too long.', { field }) }];
     const template = readTemplate(value);
     return template.kind === 'template'
       ? []
       : [
           {
             field,
-            message: `“${template.part}” cannot be a number template: ${template.reason.replaceAll('-', ' ')}. Use text, {YY}, {YYYY}, {SPECIES}, {SEX} and one {NNNN}.`,
+            message: say('“{part}” cannot be a number template: {why}. Use text, {fields} and one {number}.', {
+              part: template.part,
+              why: template.reason.replaceAll('-', ' '),
+              fields: '{YY}, {YYYY}, {SPECIES}, {SEX}',
+              number: '{NNNN}',
+            }),
           },
         ];
   }
@@ -111,14 +127,23 @@ function unlike(shipped: unknown, value: unknown, field: string): FieldFault[] {
     const isBreeds = field.endsWith('breeds');
     const mayBeEmpty = isSteps || isBreeds;
     if (!Array.isArray(value) || (value.length === 0 && !mayBeEmpty) || value.length > 40)
-      return [{ field, message: `${field} must be a list of ${mayBeEmpty ? 'up to' : '1 to'} 40.` }];
+      return [
+        {
+          field,
+          message: say('{field} must be a list of {value} 40.', {
+            field,
+            value: mayBeEmpty ? say('up to') : say('1 to'),
+          }),
+        },
+      ];
     if (isBreeds) return breedFaults(value, field);
     return value.flatMap((v, i) => {
       if (isSteps) return carryingStepFaults(v, `${field}.${i}`);
       return typeof shipped[0] === 'object' ? stepFaults(v, `${field}.${i}`) : unlike(shipped[0], v, `${field}.${i}`);
     });
   }
-  if (typeof value !== 'object' || value === null) return [{ field, message: `${field} has the wrong shape.` }];
+  if (typeof value !== 'object' || value === null)
+    return [{ field, message: say('{field} has the wrong shape.', { field }) }];
   const faults = Object.entries(shipped as Record<string, unknown>).flatMap(([key, s]) =>
     unlike(s, (value as Record<string, unknown>)[key], `${field}.${key}`),
   );
@@ -126,7 +151,16 @@ function unlike(shipped: unknown, value: unknown, field: string): FieldFault[] {
   for (const order of [WINDOW_ORDER, RANGE_ORDER]) {
     const figures = order.map((key) => (value as Record<string, number>)[key]);
     if (order.every((key) => key in (shipped as object)) && !isRising(figures as number[]))
-      return [{ field, message: `${field}: ${order.join(', ')} must rise in that order, not ${figures.join(', ')}.` }];
+      return [
+        {
+          field,
+          message: say('{field}: {list} must rise in that order, not {list2}.', {
+            field,
+            list: order.join(', '),
+            list2: figures.join(', '),
+          }),
+        },
+      ];
   }
   return [];
 }
@@ -141,12 +175,12 @@ function breedFaults(breeds: readonly unknown[], field: string): FieldFault[] {
     const { name, fatGroup } = (value ?? {}) as { name?: unknown; fatGroup?: unknown };
     const at = `${field}.${i}`;
     if (typeof name !== 'string' || name.trim() === '' || name.length > 60)
-      return [{ field: at, message: `${at} needs a name of up to 60 letters.` }];
+      return [{ field: at, message: say('{at} needs a name of up to 60 letters.', { at }) }];
     if (!(FAT_GROUPS as readonly unknown[]).includes(fatGroup))
-      return [{ field: at, message: `“${name}” must be one of ${FAT_GROUPS.join(', ')}.` }];
+      return [{ field: at, message: say('“{name}” must be one of {list}.', { name, list: FAT_GROUPS.join(', ') }) }];
     const isTwice = seen.has(normalised(name));
     seen.add(normalised(name));
-    return isTwice ? [{ field: at, message: `“${name}” stands twice. Take one out.` }] : [];
+    return isTwice ? [{ field: at, message: say('“{name}” stands twice. Take one out.', { name }) }] : [];
   });
 }
 
@@ -154,18 +188,19 @@ function breedFaults(breeds: readonly unknown[], field: string): FieldFault[] {
 function carryingStepFaults(value: unknown, field: string): FieldFault[] {
   const step = value as { kind?: unknown; name?: unknown };
   if (typeof step?.name !== 'string' || step.name.trim() === '' || step.name.length > 120)
-    return [{ field, message: `${field} needs a name of up to 120 letters.` }];
+    return [{ field, message: say('{field} needs a name of up to 120 letters.', { field }) }];
   if (!(CARRYING_STEP_KINDS as readonly unknown[]).includes(step.kind))
-    return [{ field, message: `${field} must be one of ${CARRYING_STEP_KINDS.join(', ')}.` }];
+    return [{ field, message: say('{field} must be one of {list}.', { field, list: CARRYING_STEP_KINDS.join(', ') }) }];
   return unlike({ daysBefore: 1, slackDays: 1 }, value, field);
 }
 
 /** A step of the weighing rhythm is one of two shapes. */
 function stepFaults(value: unknown, field: string): FieldFault[] {
   const step = value as { kind?: unknown; name?: unknown; window?: unknown };
-  if (typeof step?.name !== 'string' || step.name === '') return [{ field, message: `${field} needs a name.` }];
+  if (typeof step?.name !== 'string' || step.name === '')
+    return [{ field, message: say('{field} needs a name.', { field }) }];
   if (step.kind === 'at-age')
     return unlike({ opens: 0, bestFrom: 0, bestTo: 0, closes: 0 }, step.window, `${field}.window`);
   if (step.kind === 'every') return unlike({ fromDays: 0, toDays: 0, everyDays: 1 }, value, field);
-  return [{ field, message: `${field} must be a weighing at an age or every so many days.` }];
+  return [{ field, message: say('{field} must be a weighing at an age or every so many days.', { field }) }];
 }

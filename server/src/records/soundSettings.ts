@@ -9,6 +9,7 @@ import { overrideFaults } from './overrideFaults';
 const FIELDS = [
   'unit',
   'dateOrder',
+  'weekStart',
   'keeps',
   'currency',
   'pointsWeights',

@@ -9,6 +9,7 @@ import { Clock } from '../common/clock';
 import { plain } from '../common/plain';
 import { badFields, conflict, notFound, staleVersion } from '../common/problems';
 import { ProductEntity } from '../records/product.entity';
+import { say } from '@yaylak/contract';
 
 /** The holding's list of products, with what is left of each. */
 @Injectable()
@@ -75,8 +76,8 @@ export class ProductsService {
         .execute<{ n: number }[]>('select count(*) as n from treatment_entry where product_id = ?', [id]);
       if ((used[0]?.n ?? 0) > 0)
         throw conflict(
-          `“${product.facts.name}” has been given.`,
-          'The register speaks of it. Say that it is no longer used instead.',
+          say('“{name}” has been given.', { name: product.facts.name }),
+          say('The register speaks of it. Say that it is no longer used instead.'),
         );
       await this.book.transact((em) => em.nativeDelete(ProductEntity, { id }));
       this.book.state.removeProduct(id);
@@ -113,7 +114,10 @@ export class ProductsService {
     const faults = productFaults(facts);
     for (const other of this.book.state.products.values())
       if (other.id !== id && normalised(other.facts.name) === normalised(facts.name))
-        faults.push({ field: 'name', message: `There is a product “${other.facts.name}” already.` });
+        faults.push({
+          field: 'name',
+          message: say('There is a product “{name}” already.', { name: other.facts.name }),
+        });
     if (faults.length > 0) throw badFields(faults);
   }
 }
@@ -123,34 +127,44 @@ export function productFaults(facts: ProductFacts): FieldFault[] {
   const faults: FieldFault[] = [];
   const once = (list: readonly string[], field: string, what: string): void => {
     const twice = list.find((one, i) => list.indexOf(one) !== i);
-    if (twice !== undefined) faults.push({ field, message: `${what} “${twice}” stands there twice.` });
+    if (twice !== undefined)
+      faults.push({ field, message: say('{what} “{twice}” stands there twice.', { what, twice }) });
   };
   once(
     facts.doses.map((d) => d.species),
     'doses',
-    'The dose for',
+    say('The dose for'),
   );
   once(
     facts.batches.map((b) => b.batch),
     'batches',
-    'Batch',
+    say('Batch'),
   );
   once(
     facts.withdrawals.map((w) => `${w.species}, ${w.route}`),
     'withdrawals',
-    'The withdrawal for',
+    say('The withdrawal for'),
   );
   if (isUnderStep(facts))
     faults.push({
       field: 'maxPerSite',
-      message: `The most at one place (${facts.maxPerSite}) is less than the syringe’s step (${facts.step}). Look at the label again.`,
+      message: say(
+        'The most at one place ({maxPerSite}) is less than the syringe’s step ({step}). Look at the label again.',
+        { maxPerSite: facts.maxPerSite ?? '', step: facts.step },
+      ),
     });
   const needs = { kg: 'perKg', band: 'bands', head: 'amount' } as const;
   for (const dose of facts.doses)
     if (dose[needs[dose.by]] === undefined)
-      faults.push({ field: 'doses', message: `The dose for ${dose.species} has no figure. Type what the label says.` });
+      faults.push({
+        field: 'doses',
+        message: say('The dose for {species} has no figure. Type what the label says.', { species: dose.species }),
+      });
   for (const w of facts.withdrawals)
     if (!facts.routes.includes(w.route))
-      faults.push({ field: 'withdrawals', message: `The label does not give the product by “${w.route}”.` });
+      faults.push({
+        field: 'withdrawals',
+        message: say('The label does not give the product by “{route}”.', { route: say(w.route) }),
+      });
   return faults;
 }

@@ -14,6 +14,7 @@ import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
 import { tagView, windowView } from '../common/views';
 import { ProductsService } from './products.service';
+import { say } from '@yaylak/contract';
 
 /** Doses shown ahead of their day. */
 const AHEAD_DAYS = 21;
@@ -40,7 +41,7 @@ export class RemediesService {
   }
 
   productName(id: string): string {
-    return this.book.state.products.get(id)?.facts.name ?? 'a product';
+    return this.book.state.products.get(id)?.facts.name ?? say('a product');
   }
 
   /** Meat and milk that may not be used yet, the first to be clear first. */

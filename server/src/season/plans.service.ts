@@ -1,7 +1,15 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
-import { missingOf, type ChangePlan, type CreatePlan, type FieldFault, type PlanFacts } from '@yaylak/contract';
-import { normalised, planKindOf, SPECIES_WORDS } from '@yaylak/core';
+import {
+  missingOf,
+  type ChangePlan,
+  type CreatePlan,
+  type FieldFault,
+  type PlanFacts,
+  say,
+  SPECIES_WORDS,
+} from '@yaylak/contract';
+import { normalised, planKindOf } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import type { PlanRecord } from '../book/holdingState';
 import { plain } from '../common/plain';
@@ -56,21 +64,28 @@ export class PlansService {
   private refuseFaults(facts: PlanFacts, id: string): void {
     const faults: FieldFault[] = missingOf(facts).map((field) => ({
       field,
-      message: `A ${facts.kind} plan needs “${field}”.`,
+      message: say('A {kind} plan needs “{field}”.', { kind: facts.kind, field }),
     }));
     if (facts.groupId !== undefined && !this.book.state.groups.has(facts.groupId))
-      faults.push({ field: 'groupId', message: 'There is no such group. Choose one of the holding’s groups.' });
+      faults.push({ field: 'groupId', message: say('There is no such group. Choose one of the holding’s groups.') });
     if (facts.wanted?.what === 'sale' && facts.wanted.saleAgeDays === undefined)
-      faults.push({ field: 'saleAgeDays', message: 'Say how old they are to be sold.' });
+      faults.push({ field: 'saleAgeDays', message: say('Say how old they are to be sold.') });
     const kind = planKindOf(this.book.state.settings(facts.species));
     if (facts.kind !== kind)
       faults.push({
         field: 'kind',
-        message: `${SPECIES_WORDS[facts.species].name} ${kind === 'rolling' ? 'go round in a rolling cycle' : 'have a season'}. Send “${kind}”.`,
+        message: say('{name} {value}. Send “{kind}”.', {
+          name: SPECIES_WORDS[facts.species].name,
+          value: kind === 'rolling' ? say('go round in a rolling cycle') : say('have a season'),
+          kind,
+        }),
       });
     for (const other of this.book.state.plans.values())
       if (other.id !== id && normalised(other.facts.name) === normalised(facts.name))
-        faults.push({ field: 'name', message: `There is a plan “${other.facts.name}” already. Choose another name.` });
+        faults.push({
+          field: 'name',
+          message: say('There is a plan “{name}” already. Choose another name.', { name: other.facts.name }),
+        });
     if (faults.length > 0) throw badFields(faults);
   }
 }

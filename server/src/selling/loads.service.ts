@@ -10,6 +10,7 @@ import {
   type LoadHeadView,
   type OutletView,
   type PlannedLoadView,
+  say,
 } from '@yaylak/contract';
 import { dayOf, isoOf, isPaidDead, isPresent, loadChecks } from '@yaylak/core';
 import { AnimalsService } from '../animals/animals.service';
@@ -111,21 +112,31 @@ export class LoadsService {
     const outlets = await this.outlets.list();
     const others = (await this.stored()).filter((l) => l.id !== own && !this.view(l, outlets).isGone);
     const outlet = outlets.find((o) => o.id === facts.outletId);
-    if (!outlet) throw badFields([{ field: 'outletId', message: 'There is no such outlet. Choose one of the list.' }]);
+    if (!outlet)
+      throw badFields([{ field: 'outletId', message: say('There is no such outlet. Choose one of the list.') }]);
     for (const id of facts.animalIds) {
       const found = this.animals.find(id);
       if (found.record.species !== outlet.facts.species)
         throw badFields([
-          { field: 'animalIds', message: `${this.book.nameOf(id)} is none of the species ${outlet.facts.name} takes.` },
+          {
+            field: 'animalIds',
+            message: say('{name} is none of the species {name2} takes.', {
+              name: this.book.nameOf(id),
+              name2: outlet.facts.name,
+            }),
+          },
         ]);
       if (onBefore.includes(id)) continue;
       const stop = this.head(id, facts, outlet).checks.find((c) => c.isStop);
-      if (stop) throw conflict(`${this.book.nameOf(id)} stays here.`, loadCheckText(stop));
+      if (stop) throw conflict(say('{name} stays here.', { name: this.book.nameOf(id) }), loadCheckText(stop));
       const other = others.find((l) => l.facts.animalIds.includes(id));
       if (other)
         throw conflict(
-          `${this.book.nameOf(id)} is on a load already.`,
-          `It goes to ${outlets.find((o) => o.id === other.facts.outletId)?.facts.name ?? 'another outlet'} on ${dayText(other.facts.on)}. Remove it from that one first.`,
+          say('{name} is on a load already.', { name: this.book.nameOf(id) }),
+          say('It goes to {n} on {date}. Remove it from that one first.', {
+            n: outlets.find((o) => o.id === other.facts.outletId)?.facts.name ?? say('another outlet'),
+            date: dayText(other.facts.on),
+          }),
         );
     }
   }

@@ -7,6 +7,7 @@ import {
   type FieldFault,
   type OutletFacts,
   type OutletView,
+  say,
 } from '@yaylak/contract';
 import { normalised, priceFault, SPECIES } from '@yaylak/core';
 import { BookService } from '../book/book.service';
@@ -72,23 +73,27 @@ export class OutletsService {
 function refuseFaults(facts: OutletFacts, others: readonly OutletView[]): void {
   const faults: FieldFault[] = [];
   const same = others.find((o) => normalised(o.facts.name) === normalised(facts.name));
-  if (same) faults.push({ field: 'name', message: `There is an outlet “${same.facts.name}” already.` });
+  if (same)
+    faults.push({ field: 'name', message: say('There is an outlet “{name}” already.', { name: same.facts.name }) });
   if (facts.most !== undefined && facts.most < facts.least)
     faults.push({
       field: 'most',
-      message: `It takes at most ${facts.most} and at least ${facts.least}: no load would do. Raise the one or lower the other.`,
+      message: say(
+        'It takes at most {most} and at least {least}: no load would do. Raise the one or lower the other.',
+        { most: facts.most, least: facts.least },
+      ),
     });
   const { wants } = facts;
   for (const [what, from, to] of [
-    ['Kg', wants.fromKg, wants.toKg],
-    ['Shape', wants.fromShape, wants.toShape],
-    ['Fat', wants.fromFat, wants.toFat],
-    ['Days', wants.fromDays, wants.toDays],
+    [say('Kg'), wants.fromKg, wants.toKg],
+    [say('Shape'), wants.fromShape, wants.toShape],
+    [say('Fat'), wants.fromFat, wants.toFat],
+    [say('Days'), wants.fromDays, wants.toDays],
   ] as const)
     if (from !== undefined && to !== undefined && to < from)
       faults.push({
         field: `wants.to${what}`,
-        message: `${to} lies under ${from}: nothing would fit. Exchange the two.`,
+        message: say('{to} lies under {from}: nothing would fit. Exchange the two.', { to, from }),
       });
   const fault = priceFault(outletOf({ id: '', facts }));
   if (fault) faults.push({ field: `prices.${fault.list}`, message: priceFaultText(fault) });

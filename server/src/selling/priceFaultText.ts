@@ -1,23 +1,35 @@
-import { dayText } from '@yaylak/contract';
+import { dayText, say } from '@yaylak/contract';
 import type { PriceFault } from '@yaylak/core';
 
 /** What is wrong with a price list, with value and remedy. */
 export function priceFaultText({ fault, from }: PriceFault): string {
-  const of = `Prices from ${dayText(from)}`;
+  const of = say('Prices from {date}', { date: dayText(from) });
   switch (fault.kind) {
     case 'price-not-positive':
-      return `${of}: a price of ${fault.value / 100} pays nothing. Type what the outlet pays.`;
+      return say('{of}: a price of {n} pays nothing. Type what the outlet pays.', { of, n: fault.value / 100 });
     case 'no-grid':
-      return `${of}: this outlet pays by class and has no grid. Fill one in, or choose another way to pay.`;
+      return say('{of}: this outlet pays by class and has no grid. Fill one in, or choose another way to pay.', { of });
     case 'grid-rows':
-      return `${of}: the grid has ${fault.found} rows and needs ${fault.wanted}. Paste the whole field.`;
+      return say('{of}: the grid has {found} rows and needs {wanted}. Paste the whole field.', {
+        of,
+        found: fault.found,
+        wanted: fault.wanted,
+      });
     case 'grid-hole':
-      return `${of}: ${fault.shape}${fault.fat} has no figure. A carcass of that class would have no price.`;
+      return say('{of}: {shape}{fat} has no figure. A carcass of that class would have no price.', {
+        of,
+        shape: fault.shape,
+        fat: fault.fat,
+      });
     case 'band-upside-down':
-      return `${of}: the band from ${fault.fromKg} to ${fault.toKg} kg is empty. Its end has to lie over its start.`;
+      return say('{of}: the band from {fromKg} to {toKg} kg is empty. Its end has to lie over its start.', {
+        of,
+        fromKg: fault.fromKg,
+        toKg: fault.toKg,
+      });
     case 'bands-overlap':
-      return `${of}: two bands cover ${fault.atKg} kg. Let one end where the next begins.`;
+      return say('{of}: two bands cover {atKg} kg. Let one end where the next begins.', { of, atKg: fault.atKg });
     case 'same-day':
-      return `${of}: there are two lists of that day. Keep one.`;
+      return say('{of}: there are two lists of that day. Keep one.', { of });
   }
 }

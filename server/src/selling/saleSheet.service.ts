@@ -13,6 +13,7 @@ import { AnimalPageService } from '../animals/animalPage.service';
 import { AnimalsService } from '../animals/animals.service';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
+import { say } from '@yaylak/contract';
 
 /** What a buyer is told of each animal, on one sheet. */
 @Injectable()
@@ -54,7 +55,7 @@ export class SaleSheetService {
       id,
       species,
       sex,
-      number: number(facts) ?? 'no number',
+      number: number(facts) ?? say('no number'),
       bornOn: bornOn === undefined ? null : isoOf(bornOn),
       birthKnownTo: birthKnownTo ?? null,
       strain: strain ?? null,
@@ -68,7 +69,7 @@ export class SaleSheetService {
       genes: facts.geneTests.map(({ gene, result, on }) => ({ gene, result, on: isoOf(on) })),
       treatments: facts.treatments.map(({ on, productId, amount, unit, batch, meatDays, milkDays }) => ({
         on: isoOf(on),
-        product: state.products.get(productId)?.facts.name ?? 'a product',
+        product: state.products.get(productId)?.facts.name ?? say('a product'),
         amount,
         unit,
         batch: batch ?? null,

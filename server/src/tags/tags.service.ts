@@ -18,6 +18,7 @@ import { BookService } from '../book/book.service';
 import type { Whole } from '../book/derived';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
+import { say } from '@yaylak/contract';
 
 /** More than a day's work is not listed. */
 const ROWS = 300;
@@ -115,7 +116,7 @@ export class TagsService {
         const ends = until.flatMap((u) => u ?? []).sort((a, b) => a - b)[0];
         const groups = new Map<string, number>();
         for (const facts of wearers) {
-          const name = this.groupNameOf(facts) ?? 'no group';
+          const name = this.groupNameOf(facts) ?? say('no group');
           groups.set(name, (groups.get(name) ?? 0) + 1);
         }
         return {

@@ -1,5 +1,5 @@
 import type { Problem } from '@yaylak/contract';
-import { say } from '@yaylak/contract';
+import { say, spokenLanguage } from '@yaylak/contract';
 
 /** The server answered, and said no. */
 export class ProblemError extends Error {
@@ -20,14 +20,17 @@ export async function ask<T>(
   path: string,
   init: { readonly method?: string; readonly body?: unknown; readonly file?: Blob; readonly signal?: AbortSignal } = {},
 ): Promise<T> {
+  const hasBody = init.body !== undefined || init.file !== undefined;
   let response: Response;
   try {
     response = await fetch(path, {
       method: init.method ?? 'GET',
       ...(init.signal ? { signal: init.signal } : {}),
-      ...(init.body === undefined && init.file === undefined
-        ? {}
-        : { headers: { 'content-type': 'application/json' }, body: init.file ?? JSON.stringify(init.body) }),
+      headers: {
+        'accept-language': spokenLanguage(),
+        ...(hasBody ? { 'content-type': 'application/json' } : {}),
+      },
+      ...(hasBody ? { body: init.file ?? JSON.stringify(init.body) } : {}),
     });
   } catch (error) {
     if ((error as Error).name === 'AbortError') throw error;

@@ -43,6 +43,7 @@ import type {
   TubeOutView,
   YearBandView,
 } from '@yaylak/contract';
+import { writeDatesAs } from '@yaylak/contract';
 import type { Species } from '@yaylak/core';
 import { carriedOn, clockAt, dayApart, deviceMoment, minutesAhead, type DayApart } from './deviceClock';
 import { ask, withQuery } from './client';
@@ -70,10 +71,13 @@ function holdingAt(at: string): (read: HoldingRead) => HoldingHere {
   if (kept?.at !== at)
     kept = {
       at,
-      select: (read) =>
-        read.readAt
+      select: (read) => {
+        // A book of an older page says nothing of it.
+        writeDatesAs(read.dateOrder ?? 'day-month');
+        return read.readAt
           ? { ...read, today: carriedOn(read, at), now: clockAt(read, at), minutesAhead: minutesAhead(read) }
-          : read,
+          : read;
+      },
     };
   return kept.select;
 }

@@ -2,6 +2,7 @@ import { Fence, Menu, Sprout, Sun, Tag, VenusAndMars, type LucideIcon } from 'lu
 import { lazy, Suspense, useState } from 'react';
 import { NavLink } from 'react-router';
 import styled from 'styled-components';
+import { LanguageButtons } from '../parts/LanguageButton';
 import { colour, space } from '../theme/tokens';
 import { KeptCount, PlaceLinks, ThemeButton } from './Rail';
 import { useWaiting } from './useWaiting';
@@ -47,6 +48,7 @@ export function PhoneBar() {
           <Sheet isForLooking title={say('All places')} isOpen onClose={() => setOpen(false)}>
             <PlaceLinks onGo={() => setOpen(false)} />
             <ThemeButton />
+            <LanguageButtons />
           </Sheet>
         </Suspense>
       ) : null}

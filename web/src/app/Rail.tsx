@@ -3,6 +3,8 @@ import { Link, NavLink } from 'react-router';
 import styled from 'styled-components';
 import { useOutboxState } from '../outbox/useOutbox';
 import { keysOf, PLACES } from '../shared/nav/placeList';
+import { LanguageButtons } from '../parts/LanguageButton';
+import { QuietButton } from '../parts/QuietButton';
 import { colour, radius, space, touch } from '../theme/tokens';
 import { useTheme } from '../theme/useTheme';
 
@@ -34,10 +36,10 @@ export function ThemeButton() {
   const [theme, setTheme] = useTheme();
   const isLight = theme === 'light';
   return (
-    <Plain type="button" onClick={() => setTheme(isLight ? 'barn' : 'light')}>
+    <QuietButton type="button" onClick={() => setTheme(isLight ? 'barn' : 'light')}>
       {isLight ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
       {isLight ? say('Barn theme') : say('Light theme')}
-    </Plain>
+    </QuietButton>
   );
 }
 
@@ -72,7 +74,10 @@ export function Rail() {
       <PlaceLinks />
       <Foot>
         <KeptCount />
-        <ThemeButton />
+        <OwnWays>
+          <ThemeButton />
+          <LanguageButtons isShort />
+        </OwnWays>
       </Foot>
     </Side>
   );
@@ -142,15 +147,8 @@ const Kept = styled.div`
   gap: 0 ${space(3)};
   padding-block: ${space(1)};
 `;
-const Plain = styled.button`
+/** What whoever sits here likes: beside one another, as there is no room below. */
+const OwnWays = styled.div`
   display: flex;
-  align-items: center;
-  gap: ${space(2)};
-  min-height: ${touch};
-  padding: 0;
-  border: 0;
-  background: none;
-  font-size: 13px;
-  color: ${colour('indigo')};
-  cursor: pointer;
+  justify-content: space-between;
 `;

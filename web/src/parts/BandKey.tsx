@@ -6,10 +6,10 @@ import { say } from '@yaylak/contract';
 
 /** What the blocks of the year band stand for. */
 const KINDS = [
-  { kind: 'mating', words: 'mating' },
-  { kind: 'carrying', words: 'carrying' },
-  { kind: 'births', words: 'births' },
-  { kind: 'rearing', words: 'rearing' },
+  { kind: 'mating', words: say('mating') },
+  { kind: 'carrying', words: say('carrying') },
+  { kind: 'births', words: say('births') },
+  { kind: 'rearing', words: say('rearing') },
   { kind: 'load', words: say('a load that leaves') },
   { kind: 'sale', words: say('ready, or kept for a buyer') },
   { kind: 'mating', words: say('pale, with an edge: planned or expected'), isPlanned: true },

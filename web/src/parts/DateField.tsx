@@ -30,9 +30,10 @@ import {
 } from 'react-aria-components';
 import styled from 'styled-components';
 import { colour, radius, space, touch, touchable } from '../theme/tokens';
-import { useDateOrder } from '../words/useHolding';
+import { useDateOrder, useWeekStart } from '../words/useHolding';
+import { CALENDAR_STARTS } from '../words/week';
 import { fieldFrame } from './fieldFrame';
-import { say } from '@yaylak/contract';
+import { spokenLocale, say } from '@yaylak/contract';
 
 /** What a field of a day, of a moment or of an hour holds: `2026-11-29`, `2026-11-29T07:30`, `07:30`; empty is none. */
 export const DATE_TYPES = ['date', 'datetime-local', 'time'] as const;
@@ -54,9 +55,9 @@ interface Props {
   readonly inputRef?: Ref<HTMLInputElement> | undefined;
 }
 
-/** Locales that write a day in the holding's order; the words in them are English. */
+/** Locales that write a day in the holding's order; the words in them are English, but for a language's own order. */
 const LOCALES: Readonly<Record<DateOrder, string>> = {
-  'day-month': 'en-GB',
+  'day-month': spokenLocale(),
   'month-day': 'en-US',
   'year-month': 'en-CA',
 };
@@ -105,6 +106,7 @@ function Day(props: Props) {
   const { name, named, input, under } = useParts(props);
   const hasHour = type === 'datetime-local';
   // Of a year half typed the form hears nothing, and the field goes on showing it.
+  const weekStart = useWeekStart();
   const [halfTyped, setHalfTyped] = useState<DateValue | null>(null);
   const known = readAs<DateValue>(hasHour ? parseDateTime : parseDate, value);
   return (
@@ -134,7 +136,7 @@ function Day(props: Props) {
       {under}
       <Pane>
         <Dialog>
-          <Month>
+          <Month firstDayOfWeek={CALENDAR_STARTS[weekStart]}>
             <header>
               <Button slot="previous">
                 <ChevronLeft size={20} aria-hidden />

@@ -1,6 +1,5 @@
 import styled from 'styled-components';
 import { colour, space } from '../theme/tokens';
-import { say } from '@yaylak/contract';
 
 /** Labels on the left in soft ink, their figures beside them; `$isSum` puts the figures to the right, in bold. */
 export const FigureTable = styled.table<{ $isSum?: boolean }>`
@@ -14,6 +13,6 @@ export const FigureTable = styled.table<{ $isSum?: boolean }>`
   }
   td {
     padding: ${space(1)} 0;
-    ${({ $isSum }) => ($isSum ? say('text-align: right; font-weight: 700; white-space: nowrap;') : '')}
+    ${({ $isSum }) => ($isSum ? 'text-align: right; font-weight: 700; white-space: nowrap;' : '')}
   }
 `;

@@ -41,7 +41,7 @@ export function KeptAnimal({ animal, on }: { readonly animal: RosterAnimal; read
     ),
     ...animal.weights
       .toReversed()
-      .map(([day, kg, method]) => [fullDate(day), `${weightText(kg, unit, animal.species)}, ${method}`] as const),
+      .map(([day, kg, method]) => [fullDate(day), `${weightText(kg, unit, animal.species)}, ${say(method)}`] as const),
   ];
   return (
     <Stack>

@@ -20,8 +20,8 @@ export function tagLabel(tag: TagView): string {
   const name = tag.name ? `, ${tag.name}` : '';
   const withheld = withheldWords(tag);
   const reserved = tag.reserved ? `, ${reservedText(tag.reserved)}` : '';
-  return say('{n} tag {text}{name}{electronic}{value}{value2}{reserved}', {
-    n: tag.colour ?? '',
+  return say('{colour} tag {text}{name}{electronic}{value}{value2}{reserved}', {
+    colour: tag.colour ? say(tag.colour) : '',
     text: tag.text,
     name,
     electronic,

@@ -6,7 +6,7 @@ import { useGoBack, type WayBack } from '../outbox/wayBack';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from './Button';
 import { useWindowKey } from './useWindowKey';
-import { say } from '@yaylak/contract';
+import { say, uncapital } from '@yaylak/contract';
 
 interface Undoable {
   /** What was done, in words: "Moved 3 animals". */
@@ -67,7 +67,7 @@ export function UndoProvider({ children }: { readonly children: ReactNode }) {
         // What was written down anew can be taken back in its turn.
         if (again.length > 0) add({ done: top.done, undo: strikesOfWay(top.undo, again) });
       }
-      setMessage(say('Taken back: {word}{part}', { word: top.done.charAt(0).toLowerCase(), part: top.done.slice(1) }));
+      setMessage(say('Taken back: {done}', { done: uncapital(top.done) }));
     } catch (error) {
       setMessage(say('Could not take back. {message}', { message: (error as Error).message }));
     }

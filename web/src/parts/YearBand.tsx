@@ -47,7 +47,7 @@ interface BlockOnBand {
 function blocksOf(lane: BandLane, sales: SaleAheadView | undefined): BlockOnBand[] {
   const { species, blocks, planned, carrying, loads } = lane;
   const { name, birth } = SPECIES_WORDS[species];
-  const plannedWords = { mating: 'mating', carrying: 'carrying', births: birth, rearing: 'rearing' } as const;
+  const plannedWords = { mating: say('mating'), carrying: say('carrying'), births: birth, rearing: say('rearing') };
   return [
     ...planned.map((b) => ({
       key: `${b.planId} ${b.kind} ${b.from}`,

@@ -27,8 +27,8 @@ export function useSaveHolding(): SaveHolding {
         undo.offer({
           done: say('Saved the settings'),
           undo: async () => {
-            const { name, keeper, unit, dateOrder, currency, pointsWeights, overrides, keeps } = before;
-            const { scorers, resources, calendar, decisionMarks, choosing } = before;
+            const { name, keeper, unit, dateOrder, weekStart, currency, pointsWeights, overrides } = before;
+            const { keeps, scorers, resources, calendar, decisionMarks, choosing } = before;
             const lists = {
               standards: [...before.standards],
               blankTags: [...before.blankTags],
@@ -45,6 +45,7 @@ export function useSaveHolding(): SaveHolding {
               keeper,
               unit,
               dateOrder,
+              weekStart,
               currency,
               // What is taken back was so before.
               keepsFigures: true,

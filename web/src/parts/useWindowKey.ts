@@ -1,7 +1,6 @@
 import { useEffect } from 'react';
-import { say } from '@yaylak/contract';
 
-const FIELDS = say('textarea, select, input:not([type=checkbox], [type=radio]), [contenteditable=true]');
+const FIELDS = 'textarea, select, input:not([type=checkbox], [type=radio]), [contenteditable=true]';
 
 /** Whether keys belong to a field just now. */
 export const isTyping = (target: EventTarget | null): boolean => target instanceof Element && target.matches(FIELDS);

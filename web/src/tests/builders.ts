@@ -122,6 +122,7 @@ export const aHolding = (change: Partial<HoldingView> = {}): HoldingView => ({
   keeper: 'Aylin',
   unit: 'kg',
   dateOrder: 'day-month',
+  weekStart: 'monday',
   keeps: SPECIES,
   currency: 'EUR',
   pointsWeights: DEFAULT_POINTS_WEIGHTS,

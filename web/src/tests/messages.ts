@@ -1,19 +1,80 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
+import { keyIn, MARK_COLOURS, MARK_PLACES, SAMPLE_PURPOSES } from '@yaylak/contract';
+import {
+  ARRIVAL_WAYS,
+  CARE_METHODS,
+  DEPARTURE_WAYS,
+  EARS,
+  FEEL_GUIDES,
+  HEAT_SIGNS,
+  IDENTIFIER_KINDS,
+  PRODUCT_KINDS,
+  RELIABILITY_WORDS,
+  SEXES,
+  SOURCE_NOTES,
+  SPECIES,
+  SPECIES_TABLE,
+  SPECIES_WORDS,
+  TAG_COLOURS,
+  TAG_SHAPES,
+  USUAL_STANDARDS,
+  WEIGHING_METHODS,
+} from '@yaylak/core';
 import ts from 'typescript';
 
 const ROOT = join(__dirname, '../../..');
-/** Where sentences for people are made: all of these are said. */
-export const ROOMS = ['contract/src', 'web/src'];
-/** Tables of core that are texts for people, said where they are shown. */
-const TABLES = [
-  'core/src/species/words.ts',
-  'core/src/species/table.ts',
-  'core/src/condition/practice.ts',
-  'core/src/mating/signs.ts',
-  'core/src/choosing/standards.ts',
-  'core/src/handling/care.ts',
+/** Where what is said for people stands. */
+const ROOMS = ['contract/src', 'server/src', 'web/src'];
+/**
+ * Where a sentence that is not said is a fault. The server's other folders speak to the database, to programs that read
+ * its files and to whoever starts it.
+ */
+const SAID_ROOMS = [
+  'contract/src',
+  'web/src',
+  ...[
+    'births',
+    'calendar',
+    'carrying',
+    'choosing',
+    'doors',
+    'due',
+    'jobs',
+    'mating',
+    'rearing',
+    'season',
+    'selling',
+  ].map((folder) => `server/src/${folder}`),
 ];
+/** All texts of a table, however deep. */
+const textsIn = (table: unknown): string[] =>
+  typeof table === 'string' ? [table] : typeof table === 'object' && table ? Object.values(table).flatMap(textsIn) : [];
+
+/** Words that two species have, as they are said of each of them. */
+function wordsOfTwo(): string[] {
+  const of = SPECIES.map((s) => [s, textsIn(SPECIES_WORDS[s])] as const);
+  return of.flatMap(([s, words]) =>
+    words.filter((w) => of.some(([t, others]) => t !== s && others.includes(w))).map((w) => keyIn(s, w)),
+  );
+}
+
+/** Texts that stand in tables of core and codes that are words as they stand: said where they are shown. */
+const tableTexts = (): string[] =>
+  [
+    textsIn(SPECIES_WORDS),
+    wordsOfTwo(),
+    textsIn([FEEL_GUIDES, SOURCE_NOTES, CARE_METHODS]),
+    Object.values(HEAT_SIGNS).map((sign) => sign.words),
+    textsIn(USUAL_STANDARDS.map(({ name, fails }) => [name, fails])),
+    SPECIES.flatMap((s) => [
+      ...SPECIES_TABLE[s].carryingSteps.map((step) => step.name),
+      ...SPECIES_TABLE[s].weighing.map((step) => step.name),
+    ]),
+    [...TAG_COLOURS, ...TAG_SHAPES, ...MARK_COLOURS, ...MARK_PLACES, ...SAMPLE_PURPOSES],
+    [...IDENTIFIER_KINDS, ...EARS, ...PRODUCT_KINDS],
+    [...WEIGHING_METHODS, ...RELIABILITY_WORDS, ...SEXES, ...SPECIES, ...ARRIVAL_WAYS, ...DEPARTURE_WAYS],
+  ].flat();
 
 /** The sources of these folders, as paths from the root; tests, what only they use, and what moves an old book are none. */
 export const sourcesOf = (rooms: readonly string[]): string[] =>
@@ -47,9 +108,13 @@ const isSaidText = (node: ts.Node): boolean =>
   /^Said$/.test((node.parent.parent as ts.JsxSelfClosingElement).tagName.getText());
 
 /** Looks of an element, and what draws a line. */
-const isLook = (text: string): boolean => /[:;]\s*(…|[\w-]+);|gradient\(|minmax\(|^@media |^M … /.test(text);
-/** Ends of names, a class of the browser, and a way of caring as the book keeps it, which is said where it is shown. */
-const CODES = /^(KgPerDay|Minor|PerDay|Kg|Cm|Ml|Days|Hours|Months|Years|AudioContext|…?Id|hot iron)$/;
+const isLook = (text: string): boolean =>
+  /[:;]\s*(…|[\w-]+);|gradient\(|minmax\(|^@media |=\(self\)|:not\(|^M … /.test(text);
+/**
+ * Ends of names, a class of the browser, languages as they call themselves, and a way of caring as the book keeps it,
+ * which is said where it is shown.
+ */
+const CODES = /^(KgPerDay|Minor|PerDay|Kg|Cm|Ml|Days|Hours|Months|Years|AudioContext|…?Id|hot iron|English|Türkçe)$/;
 
 const reads = (text: string): boolean =>
   !CODES.test(text) && !isLook(text) && (isSentence(text) || /^\s*\p{Lu}\p{Ll}/u.test(text));
@@ -72,7 +137,7 @@ export function messagesOf(source: ts.SourceFile): string[] {
     ts.forEachChild(node, visit);
   };
   visit(source);
-  return found.filter((text) => /\p{L}/u.test(text));
+  return found.filter((text) => /\p{L}/u.test(text) && !text.startsWith('/'));
 }
 
 /** Examples for whoever writes a program against the book: made-up facts, as a keeper would type them. */
@@ -80,7 +145,7 @@ const isExample = (file: string): boolean => /contract\/src\/(entries\/|examples
 
 /** What is not said and should be, of all files. */
 export const allUnsaid = (): string[] =>
-  sourcesOf(ROOMS)
+  sourcesOf(SAID_ROOMS)
     .filter((file) => !isExample(file))
     .flatMap((file) => unsaidOf(parsed(file)));
 
@@ -88,21 +153,9 @@ export const allUnsaid = (): string[] =>
 export function allMessages(): string[] {
   const found = new Set([
     ...sourcesOf(ROOMS).flatMap((file) => messagesOf(parsed(file))),
-    ...TABLES.flatMap((file) => textsOf(parsed(file))),
+    ...tableTexts().filter((text) => /\p{L}{2}/u.test(text)),
   ]);
   return [...found].sort();
-}
-
-/** The texts of a table that is said elsewhere: what is a value of it, and no code. */
-function textsOf(source: ts.SourceFile): string[] {
-  const found: string[] = [];
-  const visit = (node: ts.Node): void => {
-    if (ts.isTypeNode(node) || ts.isImportDeclaration(node)) return;
-    if (ts.isStringLiteralLike(node) && !isName(node) && /\p{L}{2}/u.test(node.text)) found.push(node.text);
-    ts.forEachChild(node, visit);
-  };
-  visit(source);
-  return found;
 }
 
 /** It names a thing of the program: a property, a file, what something is compared with. */

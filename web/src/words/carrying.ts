@@ -6,6 +6,9 @@ import {
   type ChanceView,
   say,
   SPECIES_WORDS,
+  capital,
+  lower,
+  uncapital,
 } from '@yaylak/contract';
 import type { TestResult } from '@yaylak/core';
 import { countText, shortDate } from './format';
@@ -37,15 +40,15 @@ export const CARRYING_LINES: Lines<'pregnancy-test' | 'loss' | 'way-on' | 'carry
   'way-on'(entry) {
     const over =
       entry.suggested !== undefined && entry.suggested !== entry.decision
-        ? ` ${say('(suggested: {word})', { word: WAY_ON_WORDS[entry.suggested].toLowerCase() })}`
+        ? ` ${say('(suggested: {word})', { word: lower(WAY_ON_WORDS[entry.suggested]) })}`
         : '';
     return say('Decided: {word}{over}{value}', {
-      word: WAY_ON_WORDS[entry.decision].toLowerCase(),
+      word: lower(WAY_ON_WORDS[entry.decision]),
       over,
       value: entry.reason === undefined ? '' : `, ${entry.reason}`,
     });
   },
-  'carrying-step': (entry) => say('Done before the birth: {step}', { step: entry.step }),
+  'carrying-step': (entry) => say('Done before the birth: {step}', { step: say(entry.step) }),
 };
 
 type Sign = ChanceView['story'][number];
@@ -77,12 +80,8 @@ export function signText(sign: Sign): string {
 /** Two things that cannot both be right: "Blood test: in young (6 Nov) and seen back on heat (18 Nov) contradict …". */
 export const contradictionText = ({ earlier, later }: ChanceView['contradictions'][number]): string => {
   const said = (s: Sign): string => `${signText(s)} (${shortDate(s.on)})`;
-  const second = said(later);
-  return say('{said} and {word}{part} contradict each other: one of the two is wrong.', {
+  return say('{said} and {later} contradict each other: one of the two is wrong.', {
     said: said(earlier),
-    word: second.charAt(0).toLowerCase(),
-    part: second.slice(1),
+    later: uncapital(said(later)),
   });
 };
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

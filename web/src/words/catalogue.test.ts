@@ -13,7 +13,10 @@ const messages = allMessages();
 
 /** `npm run words` writes the English file anew. */
 if (process.env.WRITE_WORDS)
-  writeFileSync(fileOf('en'), `${JSON.stringify(Object.fromEntries(messages.map((m) => [m, m])), undefined, 2)}\n`);
+  writeFileSync(
+    fileOf('en'),
+    `${JSON.stringify(Object.fromEntries(messages.map((m) => [m, m.replace(/ \((sheep|goat|rabbit|cattle)\)$/, '')])), undefined, 2)}\n`,
+  );
 
 it('holds all that is said: the English file is the sources’ own', () => {
   expect(Object.keys(readOf('en'))).toEqual(messages);
@@ -23,9 +26,22 @@ it('is where every sentence of a page or a refusal comes from', () => {
   expect(allUnsaid()).toEqual([]);
 });
 
-/** The names in braces of a message, and the elements in it. */
-const slots = (message: string): string[] =>
-  [...new Set([...message.matchAll(/\{(\w+)[},]|<\/?(\d+)\/?>/g)].map(([all, name]) => name ?? all))].sort();
+/** The names in braces of a message and the elements in it, those a plural only counts by apart; what it says is no name. */
+function slots(message: string): { readonly shown: readonly string[]; readonly all: readonly string[] } {
+  const counts = /, (plural|selectordinal),/.test(message);
+  const plain = counts ? message.replaceAll(/\b(?:one|two|few|many|other)\s*\{([^{}]*)\}/g, '$1') : message;
+  const all = [...plain.matchAll(/\{(\w+)(?<end>[},])|<\/?\d+\/?>/g)];
+  return {
+    shown: all.filter((m) => m.groups?.end !== ',').map((m) => m[0]),
+    all: all.map((m) => m[1] ?? m[0]),
+  };
+}
+
+/** A text may count where the other does not; all else that is shown of one is shown of both. */
+const saysTheSame = (english: string, text: string): boolean => {
+  const [asked, given] = [slots(english), slots(text)];
+  return asked.shown.every((s) => given.shown.includes(s)) && given.all.every((s) => asked.all.includes(s));
+};
 
 describe.each(LANGUAGES.filter((l) => l !== 'en'))('the file of %s', (language) => {
   const said = readOf(language);
@@ -37,7 +53,7 @@ describe.each(LANGUAGES.filter((l) => l !== 'en'))('the file of %s', (language) 
   it('puts in what the English puts in, and reads as a message', () => {
     const wrong = Object.entries(said).filter(([message, text]) => {
       compileMessage(text);
-      return text === '' || slots(text).join() !== slots(message).join();
+      return text === '' || !saysTheSame(message, text);
     });
     expect(wrong).toEqual([]);
   });

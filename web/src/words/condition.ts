@@ -15,7 +15,7 @@ export const STAGE_WORDS: Readonly<Record<ConditionStage, string>> = {
 
 export const FEMALE_KIND_WORDS: Readonly<Record<FemaleKind, string>> = {
   usual: say('usual'),
-  'first-timer': 'first-timer',
+  'first-timer': say('first-timer'),
   'many-reared': say('reared three'),
   'heavy-milker': say('heavy milker'),
 };

@@ -9,7 +9,7 @@ import type { Lines, Told } from './lines';
 import { carcassText, finishText } from './selling';
 import { DECISION_WORDS } from './reasons';
 import { CARE_WORDS, MEASURE_WORDS, PURPOSE_WORDS, ROUTE_WORDS } from './stations';
-import { say } from '@yaylak/contract';
+import { say, lower } from '@yaylak/contract';
 
 const ARRIVAL_WORDS: Readonly<Record<ArrivalWay, string>> = {
   born: say('Born here'),
@@ -20,18 +20,18 @@ const ARRIVAL_WORDS: Readonly<Record<ArrivalWay, string>> = {
 
 const LINES: Lines = {
   arrival: (entry) => ARRIVAL_WORDS[entry.how],
-  weight: (entry, told) => `${weightText(entry.kg, told.unit, told.species)}, ${entry.method}`,
+  weight: (entry, told) => `${weightText(entry.kg, told.unit, told.species)}, ${say(entry.method)}`,
   identifier: (entry) =>
     entry.kind === 'electronic'
       ? say('Electronic {spacedDigits} fitted', { spacedDigits: spacedDigits(entry.text) })
       : `${entry.colour ? `${entry.colour} ` : ''}${entry.kind === 'name' ? say('named') : say('tag')} ${entry.text}`,
   'identifier-end': (entry) =>
-    say('Tag {how}{value}', { how: entry.how, value: entry.reason ? `: ${entry.reason}` : '' }),
+    say('Tag {how}{value}', { how: say(entry.how), value: entry.reason ? `: ${entry.reason}` : '' }),
   move: (_, told) => say('Moved to {n}', { n: told.groupName ?? say('a group') }),
   mark: (entry) =>
     say('Marked {colour} on the {place}: {purpose}{value}', {
-      colour: entry.colour,
-      place: entry.place,
+      colour: say(entry.colour),
+      place: say(entry.place),
       purpose: entry.purpose,
       value: entry.until ? say(', to {date}', { date: fullDate(entry.until) }) : '',
     }),
@@ -39,7 +39,7 @@ const LINES: Lines = {
     `${passageWords(entry.gate, entry.suggested)}${entry.why ? say(', passed by: {why}', { why: entry.why }) : ''}`,
   choice: (entry) =>
     say('Chosen: {word}{value}', {
-      word: DECISION_WORDS[entry.decision].toLowerCase(),
+      word: lower(DECISION_WORDS[entry.decision]),
       value: entry.reason ? ` (${entry.reason})` : '',
     }),
   departure: (entry, told) => departureWords(entry, told),
@@ -55,7 +55,7 @@ const LINES: Lines = {
       list: BODY_MEASURES.flatMap((m) =>
         entry[m] === undefined
           ? []
-          : [say('{word} {figure} cm', { word: MEASURE_WORDS[m].toLowerCase(), figure: figureText(entry[m], 1) })],
+          : [say('{word} {figure} cm', { word: lower(MEASURE_WORDS[m]), figure: figureText(entry[m], 1) })],
       ).join(', '),
     }),
   finish: (entry) => finishText(entry),
@@ -67,7 +67,7 @@ const LINES: Lines = {
       tube: entry.tube,
       value: entry.reason === undefined ? '' : ` ${say('(too soon: {reason})', { reason: entry.reason })}`,
     }),
-  care: (entry) => `${CARE_WORDS[entry.kind]}${entry.method ? `: ${entry.method}` : ''}`,
+  care: (entry) => `${CARE_WORDS[entry.kind]}${entry.method ? `: ${say(entry.method)}` : ''}`,
   'litter-weight': (entry, told) =>
     say('Litter of {count}: {weight} together', {
       count: entry.count,
@@ -110,7 +110,7 @@ const passageWords = (gate: string | undefined, suggested: string | undefined): 
 
 /** What failed of a look-over, and the points given. */
 export function lookWords(grades: Readonly<Record<string, LookGrade>>, standards: readonly Standard[]): string {
-  const nameOf = (id: string): string => (standards.find((s) => s.id === id)?.name ?? id).toLowerCase();
+  const nameOf = (id: string): string => lower(standards.find((s) => s.id === id)?.name ?? id);
   const failed = Object.entries(grades).flatMap(([id, grade]) => (grade === 'fail' ? [nameOf(id)] : []));
   const points = Object.entries(grades).flatMap(([id, grade]) =>
     typeof grade === 'number' ? [say('{name} {grade} of 5', { name: nameOf(id), grade })] : [],

@@ -9,6 +9,7 @@ import {
   fixedText,
   grouped,
   shortFigure,
+  perCent,
 } from '@yaylak/contract';
 import {
   fromKg,
@@ -63,7 +64,7 @@ const DAILY: Readonly<Record<ScaleUnit, { readonly unit: ScaleUnit; readonly dig
   lb: { unit: 'lb', digits: 2 },
   oz: { unit: 'oz', digits: 2 },
 };
-export const dailyUnit = (scale: ScaleUnit): string => `${DAILY[scale].unit}/day`;
+export const dailyUnit = (scale: ScaleUnit): string => say('{unit}/day', { unit: DAILY[scale].unit });
 /** A figure a day as it is shown, without its unit. */
 export const dailyFigure = (kgPerDay: number, scale: ScaleUnit): number => fromKg(kgPerDay, DAILY[scale].unit);
 /** Kilograms a day of a figure typed as it is shown. */
@@ -86,7 +87,7 @@ export const gainFigures = (gain: Pick<GainView, 'kgPerDay' | 'halfWidth'>, scal
 /** An amount in a dose unit as it is read off a syringe: `8.5`, `0.25`, no zeros behind. */
 export const amountText = (amount: number): string => shortFigure(amount, 3);
 
-const percent = (ratio: number): string => `${fixedText(Math.abs((ratio - 1) * 100), 1)}${THIN}%`;
+const percent = (ratio: number): string => perCent(fixedText(Math.abs((ratio - 1) * 100), 1));
 
 /** How a tape or an eye reads: `reads 7.1 % high`. */
 export const readsText = ({ ratio }: Pick<BiasView, 'ratio'>): string =>
@@ -121,12 +122,19 @@ export function ageText(age: Age, knownTo?: BirthKnownTo): string {
 }
 
 function exactAgeText(age: Age): string {
-  const many = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : say('s')}`;
-  if (age.unit === 'years')
-    return age.months > 0
-      ? `${many(age.count, say('year'))} ${many(age.months, say('month'))}`
-      : many(age.count, say('year'));
-  return many(age.count, age.unit.slice(0, -1));
+  const years = (n: number): string => say('{n} {n, plural, one {year} other {years}}', { n });
+  const months = (n: number): string => say('{n} {n, plural, one {month} other {months}}', { n });
+  const { count } = age;
+  switch (age.unit) {
+    case 'years':
+      return age.months > 0 ? `${years(count)} ${months(age.months)}` : years(count);
+    case 'months':
+      return months(count);
+    case 'weeks':
+      return say('{count} {count, plural, one {week} other {weeks}}', { count });
+    case 'days':
+      return say('{count} {count, plural, one {day} other {days}}', { count });
+  }
 }
 
 const utc = (iso: string): Date => new Date(`${iso.slice(0, 10)}T00:00:00Z`);
@@ -171,7 +179,7 @@ export const shareText = ({ share, low, high, of }: ShareView): string =>
     of,
   });
 
-const BORN_AS = ['single', 'twin', 'triplet', 'quadruplet'];
+const BORN_AS = [say('single'), say('twin'), say('triplet'), say('quadruplet')];
 /** How it was born and reared: `twin, reared single`. */
 export function bornText(species: Species, birthType: number | null, rearingType: number | null): string {
   if (birthType === null) return say('not known');

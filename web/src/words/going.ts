@@ -1,7 +1,7 @@
 import type { CullEventView, CullHitView } from '@yaylak/contract';
 import type { CullFact, CullWeight } from '@yaylak/core';
 import { figureText, shortDate, fullDate } from './format';
-import { say } from '@yaylak/contract';
+import { say, lower } from '@yaylak/contract';
 
 /** A rule by the name a keeper calls it. */
 export const CULL_FACT_WORDS: Readonly<Record<CullFact, string>> = {
@@ -32,7 +32,7 @@ export const CULL_WEIGHT_WORDS: Readonly<Record<CullWeight, string>> = {
 
 const days = (evidence: readonly CullEventView[]): string => evidence.map((e) => shortDate(e.on)).join(', ');
 const whats = (evidence: readonly CullEventView[]): string =>
-  [...new Set(evidence.flatMap((e) => e.what ?? []))].join(', ').toLowerCase();
+  lower([...new Set(evidence.flatMap((e) => e.what ?? []))].join(', '));
 const times = (n: number): string => (n === 1 ? say('once') : n === 2 ? say('twice') : say('{n} times', { n }));
 
 /** What a rule found, in a line: `Bad feet or legs twice in a year: 12 Feb, 3 Oct`. */

@@ -1,4 +1,4 @@
-import { otherSireText, say } from '@yaylak/contract';
+import { otherSireText, say, lower } from '@yaylak/contract';
 import { HEAT_SIGNS, type MalePart, type PartGrade, type ServiceTiming, type ServiceWay } from '@yaylak/core';
 import type { Lines } from './lines';
 
@@ -12,12 +12,12 @@ export const MATING_LINES: Lines<'heat' | 'service' | 'stay' | 'stay-end' | 'har
       ? say('Looked at {hour}: no sign of heat', { hour: hourText(entry.at) })
       : say('Heat, {hour}: {list}', {
           hour: hourText(entry.at),
-          list: entry.signs.map((s) => HEAT_SIGNS[s].words).join(', '),
+          list: entry.signs.map((s) => say(HEAT_SIGNS[s].words)).join(', '),
         }),
   service(entry, told) {
     const sires = entry.maleIds.map((id) => told.nameOf?.(id) ?? say('a male'));
     const who = servedBy(sires, otherSireText(entry));
-    const colour = entry.colour === undefined ? '' : say(', {colour} mark', { colour: entry.colour });
+    const colour = entry.colour === undefined ? '' : say(', {colour} mark', { colour: say(entry.colour) });
     const why = entry.reason === undefined ? '' : ` (${entry.reason})`;
     return `${entry.isCheck ? say('Offered again, served') : WAY_WORDS[entry.way]}${entry.at ? ` ${hourText(entry.at)}` : ''}: ${who}${colour}${why}`;
   },
@@ -25,19 +25,17 @@ export const MATING_LINES: Lines<'heat' | 'service' | 'stay' | 'stay-end' | 'har
     say('{value} with {n}{value2}', {
       value: entry.isTeaser ? say('Teaser put') : say('Put'),
       n: told.groupName ?? say('a group'),
-      value2: entry.colour ? say(', {colour} raddle', { colour: entry.colour }) : '',
+      value2: entry.colour ? say(', {colour} raddle', { colour: say(entry.colour) }) : '',
     }),
   'stay-end': () => say('Taken out of the group'),
-  harness: (entry) => say('Raddle changed to {colour}', { colour: entry.colour }),
+  harness: (entry) => say('Raddle changed to {colour}', { colour: say(entry.colour) }),
   'male-check'(entry) {
     const bad = Object.entries(entry.grades).filter(([, grade]) => grade !== 'good');
     const girth = entry.girthCm === undefined ? '' : say(', {girthCm} cm', { girthCm: entry.girthCm });
     return bad.length === 0
       ? say('Checked before mating: good{girth}', { girth })
       : say('Checked before mating: {list}{girth}', {
-          list: bad
-            .map(([part, grade]) => `${PART_WORDS[part as MalePart].toLowerCase()} ${GRADE_WORDS[grade]}`)
-            .join(', '),
+          list: bad.map(([part, grade]) => `${lower(PART_WORDS[part as MalePart])} ${GRADE_WORDS[grade]}`).join(', '),
           girth,
         });
   },

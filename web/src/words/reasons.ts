@@ -104,8 +104,5 @@ export function reasonWords(
 }
 
 /** `1st`, `2nd`, `14th`. */
-export function ordinal(n: number): string {
-  const tens = n % 100;
-  if (tens >= 11 && tens <= 13) return `${n}th`;
-  return `${n}${['th', 'st', 'nd', 'rd'][n % 10] ?? say('th')}`;
-}
+export const ordinal = (n: number): string =>
+  say('{n, selectordinal, one {#st} two {#nd} few {#rd} other {#th}}', { n });

@@ -1,14 +1,14 @@
 import type { HabitView, ResultsView, SoldHeadView } from '@yaylak/contract';
 import { fatName, shapeName, type Difference, type FatGroup, type KillingKind } from '@yaylak/core';
 import { figureText, moneyText } from './format';
-import { say } from '@yaylak/contract';
+import { say, perCent } from '@yaylak/contract';
 
 /** Why a sale brought more or less, in the order the parts are put in. */
 export const DIFFERENCE_PARTS = ['weightMinor', 'killingOutMinor', 'classMinor', 'priceMinor', 'chargesMinor'] as const;
 export type DifferencePart = (typeof DIFFERENCE_PARTS)[number];
 export const PART_WORDS: Readonly<Record<DifferencePart, string>> = {
   weightMinor: say('weight'),
-  killingOutMinor: 'killing-out',
+  killingOutMinor: say('killing-out'),
   classMinor: say('class'),
   priceMinor: say('price'),
   chargesMinor: say('what was taken off'),
@@ -50,7 +50,7 @@ const KILLING_WORDS: Readonly<Record<KillingKind, string>> = {
 
 /** What killing-out is reckoned with, and what is behind it. */
 export function killingOutText({ kind, share, heads, usual }: ResultsView['killingOut']): string {
-  const percent = (value: number): string => `${figureText(100 * value, 1)}\u00a0%`;
+  const percent = (value: number): string => perCent(figureText(100 * value, 1));
   return heads === 0
     ? say(
         '{killing} are reckoned to kill out at the usual {percent}: none of your own was weighed alive within three days of it.',
@@ -70,7 +70,7 @@ export const FAT_GROUP_WORDS: Readonly<Record<FatGroup, string>> = {
 };
 
 const SEEN = {
-  shape: { over: say('better shaped'), under: 'plainer' },
+  shape: { over: say('better shaped'), under: say('plainer') },
   fat: { over: 'fatter', under: 'leaner' },
 } as const;
 const thirds = (value: number): string =>

@@ -1,4 +1,12 @@
-import { stepName, type PlanFacts, type ResourcesSetting, say, SPECIES_WORDS, fixedText } from '@yaylak/contract';
+import {
+  stepName,
+  type PlanFacts,
+  type ResourcesSetting,
+  say,
+  SPECIES_WORDS,
+  fixedText,
+  uncapital,
+} from '@yaylak/contract';
 import { isoOf, type Clash, type FlushingSchool, type RematingSchool } from '@yaylak/core';
 import { countText, fullDate, shortDate } from './format';
 
@@ -17,7 +25,7 @@ export const REMATING_WORDS: Readonly<Record<RematingSchool, string>> = {
 export function clashText(clash: Clash, facts: PlanFacts, nameOf: (planId: string) => string): string {
   const { grown, birth } = SPECIES_WORDS[facts.species];
   const step = stepOf(clash.step, facts);
-  const other = (key: string): string => lower(stepOf(key, facts));
+  const other = (key: string): string => uncapital(stepOf(key, facts));
   switch (clash.code) {
     case 'off-wish': {
       const days = Math.abs(clash.isOn - clash.wantedOn);
@@ -94,8 +102,6 @@ export function clashText(clash: Clash, facts: PlanFacts, nameOf: (planId: strin
       });
   }
 }
-
-const lower = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
 
 /** A step of a plan by its key alone. */
 function stepOf(key: string, facts: PlanFacts): string {

@@ -7,6 +7,7 @@ import {
   type SaleRow,
   type SellingView,
   say,
+  capital,
 } from '@yaylak/contract';
 import {
   addDays,
@@ -33,7 +34,7 @@ import type { Told } from './lines';
 
 /** Where fat is felt. */
 export const FAT_PLACE_WORDS: Readonly<Record<FatPlace, string>> = {
-  tail: 'tail-head',
+  tail: say('tail-head'),
   loin: say('loin'),
   ribs: say('ribs'),
   brisket: say('brisket'),
@@ -55,7 +56,7 @@ export function finishText({
       ? []
       : [say('fat {fatName} ({list})', { fatName: fatName(stepAt(felt)), list: places.join(', ') })]),
   ].join(', ');
-  return `${parts.charAt(0).toUpperCase()}${parts.slice(1)}`;
+  return `${capital(parts)}`;
 }
 
 /** What came back of one that was killed: `Killed: carcass 20.4 kg, R+ 3, 112.60 EUR paid, 2.40 EUR taken off`. */

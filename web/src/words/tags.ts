@@ -20,7 +20,7 @@ export function tagDoubtText(doubt: NumberDoubt, { text, colour, name }: Said): 
             { text },
           )
         : say('{colour} {text} is already on another that is here{value}. Can the two be told apart?', {
-            colour: doubt.colour,
+            colour: say(doubt.colour),
             text,
             value:
               colour === undefined

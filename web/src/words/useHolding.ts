@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { SPECIES, type DateOrder, type Species, type WeightUnit } from '@yaylak/core';
+import { SPECIES, type DateOrder, type Species, type WeekStart, type WeightUnit } from '@yaylak/core';
 import { holdingQuery } from '../api/queries';
 import { SPECIES_WORDS } from '@yaylak/contract';
 
@@ -11,6 +11,11 @@ export function useWeightUnit(): WeightUnit {
 /** The order the holding writes day, month and year in. */
 export function useDateOrder(): DateOrder {
   return useQuery(holdingQuery).data?.dateOrder ?? 'day-month';
+}
+
+/** The day the holding's week begins on. */
+export function useWeekStart(): WeekStart {
+  return useQuery(holdingQuery).data?.weekStart ?? 'monday';
 }
 
 /** The species the holding keeps, in their usual order. */

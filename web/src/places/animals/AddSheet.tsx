@@ -179,7 +179,7 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
             ]}
           />
           {typedNow.wears === 'tag' ? (
-            <FormChoice name="colour" label={say('Tag colour')} options={TAG_COLOURS.map((c) => [c, c])} />
+            <FormChoice name="colour" label={say('Tag colour')} options={TAG_COLOURS.map((c) => [c, say(c)])} />
           ) : null}
           {hasNumber && !isMany ? (
             <FormField
@@ -212,8 +212,8 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
         ) : null}
         <FieldRow $gap={3}>
           <FormField name="born" label={say('Born')} hint={BIRTH_HINTS[order]} style={{ width: 190 }} />
-          <FormField name="dam" label={say('Dam')} placeholder="number" style={{ width: 130 }} />
-          <FormField name="sire" label={say('Sire')} placeholder="number" style={{ width: 130 }} />
+          <FormField name="dam" label={say('Dam')} placeholder={say('number')} style={{ width: 130 }} />
+          <FormField name="sire" label={say('Sire')} placeholder={say('number')} style={{ width: 130 }} />
           <FormChoice
             name="birthType"
             label={say('Born as')}

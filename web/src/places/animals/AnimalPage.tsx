@@ -31,7 +31,7 @@ import { Timeline } from './Timeline';
 import { leftWithheldWords } from '../../words/withheld';
 import { Reserved } from './Reserved';
 import { WriteDown } from './WriteDown';
-import { say, fieldWord } from '@yaylak/contract';
+import { say, fieldWord, capital } from '@yaylak/contract';
 import { Said } from '../../parts/Said';
 
 const GrowthCurve = lazy(async () => ({ default: (await import('./GrowthCurve')).GrowthCurve }));
@@ -65,7 +65,7 @@ export function AnimalPage() {
       <Tag tag={row.tag} size="large" isStatic />
       <div>
         <h1 data-title={`${row.tag.text}, ${what}`}>
-          {what.charAt(0).toUpperCase() + what.slice(1)}
+          {capital(what)}
           {row.tag.name ? ` ${row.tag.name}` : ''}
           {row.age ? `, ${ageText(row.age, row.birthKnownTo)}` : ''}
           {row.group && row.isPresent ? `, ${row.group.name}` : ''}
@@ -94,7 +94,7 @@ export function AnimalPage() {
             <b>
               {data.departed.how === 'elsewhere'
                 ? say('Not here: known by its number, as a parent.')
-                : say('Left on {date}: {how}.', { date: fullDate(data.departed.on), how: data.departed.how })}
+                : say('Left on {date}: {how}.', { date: fullDate(data.departed.on), how: say(data.departed.how) })}
             </b>
           ) : null}
         </p>

@@ -27,7 +27,7 @@ import { COLUMNS, type ColumnId } from './columns';
 import { ColumnChoice } from './ColumnChoice';
 import { SelectionBar } from './SelectionBar';
 import { WriteWorkbook } from './WriteWorkbook';
-import { say, SPECIES_WORDS } from '@yaylak/contract';
+import { say, SPECIES_WORDS, lower } from '@yaylak/contract';
 
 const DEFAULT_COLUMNS: readonly ColumnId[] = ['number', 'kind', 'group', 'age', 'dam', 'lastKg', 'gain'];
 const COLUMNS_KEY = 'yaylak-animal-columns';
@@ -127,7 +127,7 @@ export function AnimalsPage() {
           label={say('Withheld')}
           value={query.withheld ?? ''}
           options={[
-            ['', 'any'],
+            ['', say('any')],
             ['any', say('meat or milk withheld')],
             ['meat', say('meat withheld')],
             ['milk', say('milk withheld')],
@@ -138,25 +138,22 @@ export function AnimalsPage() {
           <Choice
             label={say('Breed')}
             value={query.strain ?? ''}
-            options={[['', 'any'], ...strains.map((name) => [name, name] as const)]}
+            options={[['', say('any')], ...strains.map((name) => [name, name] as const)]}
             onChange={(strain) => set({ strain })}
           />
         ) : null}
         <Choice
           label={say('Chosen')}
           value={query.chosen ?? ''}
-          options={[
-            ['', say('any or not yet')],
-            ...DECISIONS.map((d) => [d, DECISION_WORDS[d].toLowerCase()] as const),
-          ]}
+          options={[['', say('any or not yet')], ...DECISIONS.map((d) => [d, lower(DECISION_WORDS[d])] as const)]}
           onChange={(chosen) => set({ chosen })}
         />
         <Choice
           label={say('Here')}
           value={query.presence ?? 'present'}
           options={[
-            ['present', 'present'],
-            ['gone', 'gone'],
+            ['present', say('present')],
+            ['gone', say('gone')],
             ['all', say('present and gone')],
           ]}
           onChange={(presence) => set({ presence: presence === 'present' ? '' : presence })}

@@ -5,7 +5,7 @@ import { How } from '../../parts/How';
 import { figureText, fullDate, weightText } from '../../words/format';
 import { MEASURE_WORDS } from '../../words/stations';
 import { useWeightUnit } from '../../words/useHolding';
-import { say } from '@yaylak/contract';
+import { say, lower } from '@yaylak/contract';
 
 const VERDICT_WORDS = {
   light: say('light for its height'),
@@ -26,7 +26,7 @@ export function BodyRow({ body, species }: { readonly body: BodyView; readonly s
           const cm = body[m];
           return cm === null
             ? []
-            : [say('{word} {figure} cm', { word: MEASURE_WORDS[m].toLowerCase(), figure: figureText(cm, 1) })];
+            : [say('{word} {figure} cm', { word: lower(MEASURE_WORDS[m]), figure: figureText(cm, 1) })];
         }).join(', ')}
         {forHeight ? (
           <>

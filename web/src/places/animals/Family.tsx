@@ -7,7 +7,7 @@ import { Tag } from '../../parts/Tag';
 import { space } from '../../theme/tokens';
 import { figureText, fullDate, perYearFigures } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
-import { say } from '@yaylak/contract';
+import { say, lower } from '@yaylak/contract';
 
 interface Props {
   readonly view: AnimalView;
@@ -101,12 +101,12 @@ export function ChoicesMade({ view }: Props) {
       <h2>{say('Choices made')}</h2>
       {choices.map((c) => (
         <p key={c.id} style={{ marginTop: 6 }}>
-          {fullDate(c.on)} <b>{DECISION_WORDS[c.decision].toLowerCase()}</b>
+          {fullDate(c.on)} <b>{lower(DECISION_WORDS[c.decision])}</b>
           {c.place
             ? say(', place {place} of {of} {among}', { place: c.place, of: c.of ?? '', among: c.among })
             : `, ${c.among}`}
           {c.suggested && c.suggested !== c.decision
-            ? say(', against “{word}”', { word: DECISION_WORDS[c.suggested].toLowerCase() })
+            ? say(', against “{word}”', { word: lower(DECISION_WORDS[c.suggested]) })
             : ''}
           {c.reason ? `: ${c.reason}` : ''}
         </p>

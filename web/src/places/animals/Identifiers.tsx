@@ -62,11 +62,11 @@ export function Identifiers({ view, today }: Props) {
 }
 
 const shownAs = ({ colour, kind, text }: IdentifierView): string =>
-  `${colour ?? ''} ${kind === 'electronic' ? spacedDigits(text) : text}`.trim();
+  `${colour ? say(colour) : ''} ${kind === 'electronic' ? spacedDigits(text) : text}`.trim();
 
 /** `visual, left ear, since 2 Apr 2026`, or how and when it ended. */
 function lifeOf({ kind, ear, fittedOn, ended }: IdentifierView): string {
-  const where = `${kind}${ear ? say(', {ear} ear', { ear }) : ''}`;
+  const where = `${say(kind)}${ear ? say(', {ear} ear', { ear: say(ear) }) : ''}`;
   if (!ended) return say('{where}, since {date}', { where, date: fullDate(fittedOn) });
   const how = ended.how === 'removed' ? say('taken out') : ended.how;
   return `${where}, ${how} ${fullDate(ended.on)}${ended.reason ? `: ${ended.reason}` : ''}`;

@@ -23,7 +23,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-const HOW = { sold: say('sold alive'), slaughtered: 'slaughtered', died: 'died', lost: 'lost' } as const;
+const HOW = { sold: say('sold alive'), slaughtered: say('slaughtered'), died: say('died'), lost: say('lost') } as const;
 
 interface Typed {
   readonly on: string;

@@ -75,7 +75,7 @@ export function LoseForm({ animalId, identifier, words, today, onDone }: Props) 
           name="how"
           label={say('What happened')}
           options={[
-            ['lost', 'lost'],
+            ['lost', say('lost')],
             ['removed', say('taken out')],
           ]}
         />

@@ -108,13 +108,13 @@ export function ReserveSheet({ tags, today, onClose, onDone }: Props) {
           <FormChoice
             name="spray"
             label={say('Spray')}
-            options={[['none', 'none'], ...MARK_COLOURS.map((c) => [c, c] as const)]}
+            options={[['none', say('none')], ...MARK_COLOURS.map((c) => [c, say(c)] as const)]}
           />
           {spray === 'none' ? null : (
             <FormChoice
               name="place"
               label={say('Place on the body')}
-              options={MARK_PLACES.map((p) => [p, p] as const)}
+              options={MARK_PLACES.map((p) => [p, say(p)] as const)}
             />
           )}
         </FieldRow>

@@ -62,7 +62,7 @@ export function SeenSheet({ view, today, onClose }: Props) {
           name="what"
           label={say('What')}
           options={[
-            ['', 'choose'],
+            ['', say('choose')],
             ...asked.map((what) => [`${what} found`, CHECK_WORDS[what].found] as const),
             ...asked.map((what) => [`${what} clear`, CHECK_WORDS[what].clear] as const),
           ]}

@@ -100,13 +100,13 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
           <Choice
             label={say('Spray colour')}
             value={mark.colour}
-            options={MARK_COLOURS.map((c) => [c, c])}
+            options={MARK_COLOURS.map((c) => [c, say(c)])}
             onChange={(c) => setMark({ ...mark, colour: c })}
           />
           <Choice
             label={say('Place on the body')}
             value={mark.place}
-            options={MARK_PLACES.map((p) => [p, p])}
+            options={MARK_PLACES.map((p) => [p, say(p)])}
             onChange={(p) => setMark({ ...mark, place: p })}
           />
         </Row>
@@ -130,7 +130,11 @@ export function SelectionBar({ rows, onDone, onJob }: Props) {
             onPress={() =>
               void send(
                 rows.map((r) => ({ type: 'mark', animalId: r.tag.animalId, on, ...markOf(mark) })),
-                say('Marked {many} {colour} on the {place}', { many, colour: mark.colour, place: mark.place }),
+                say('Marked {many} {colour} on the {place}', {
+                  many,
+                  colour: say(mark.colour),
+                  place: say(mark.place),
+                }),
               )
             }
           >

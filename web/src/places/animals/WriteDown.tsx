@@ -122,10 +122,10 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
             name="method"
             label={say('By')}
             options={[
-              ['scale', 'scale'],
-              ['crate', 'crate'],
-              ['tape', 'tape'],
-              ['estimate', 'eye'],
+              ['scale', say('scale')],
+              ['crate', say('crate')],
+              ['tape', say('tape')],
+              ['estimate', say('eye')],
             ]}
           />
         </FieldRow>

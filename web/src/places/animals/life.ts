@@ -1,4 +1,4 @@
-import { listed, type AnimalView, say } from '@yaylak/contract';
+import { listed, type AnimalView, say, lower } from '@yaylak/contract';
 import { dayOf, isoOf, type Day } from '@yaylak/core';
 import { TEST_RESULT_WORDS } from '../../words/carrying';
 import { scoreText } from '../../words/condition';
@@ -156,7 +156,7 @@ function tagMarks(view: AnimalView): LifeMark[] {
       key: `fitted ${on}`,
       from: dayOf(on),
       to: dayOf(on),
-      label: 'fitted',
+      label: say('fitted'),
       words: say('{listed} fitted on {date}', { listed: listed(texts), date: fullDate(on) }),
       tone: 'good',
     })),
@@ -168,7 +168,7 @@ function tagMarks(view: AnimalView): LifeMark[] {
               from: dayOf(i.ended.on),
               to: dayOf(i.ended.on),
               label: i.ended.how,
-              words: say('{text} {how} on {date}', { text: i.text, how: i.ended.how, date: fullDate(i.ended.on) }),
+              words: say('{text} {how} on {date}', { text: i.text, how: say(i.ended.how), date: fullDate(i.ended.on) }),
               tone: 'look',
             },
           ]
@@ -219,8 +219,8 @@ function sprayMarks(entries: Entries, end: number): LifeMark[] {
             to: Math.min(end, entry.until === undefined ? end : dayOf(entry.until)),
             label: entry.purpose,
             words: say('{colour} on the {place}: {purpose}, from {date}{value}', {
-              colour: entry.colour,
-              place: entry.place,
+              colour: say(entry.colour),
+              place: say(entry.place),
               purpose: entry.purpose,
               date: fullDate(entry.on),
               value: entry.until === undefined ? '' : ` ${say('to {date}', { date: fullDate(entry.until) })}`,
@@ -240,7 +240,7 @@ function choiceMarks(entries: Entries): LifeMark[] {
       ? [
           dayMark(
             entry,
-            DECISION_WORDS[entry.decision].toLowerCase(),
+            lower(DECISION_WORDS[entry.decision]),
             CHOICE_TONES[entry.decision],
             say('{decision} among {among}', { decision: DECISION_WORDS[entry.decision], among: entry.among }),
           ),

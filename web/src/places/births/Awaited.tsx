@@ -104,7 +104,7 @@ function ExpectedRow({ row, today, chance, onBirth }: RowProps) {
   const stepDone = async (step: string): Promise<void> => {
     const refused = await write(
       [{ type: 'carrying-step', animalId: tag.animalId, on: today, step }],
-      say('Done: {step}', { step }),
+      say('Done: {step}', { step: say(step) }),
     );
     if (refused.length > 0) undo.say(refused.join(' '));
   };
@@ -123,14 +123,14 @@ function ExpectedRow({ row, today, chance, onBirth }: RowProps) {
                 <Chip
                   key={s.name}
                   type="button"
-                  aria-label={say('Mark done for {name}: {name2}', { name, name2: s.name })}
+                  aria-label={say('Mark done for {name}: {name2}', { name, name2: say(s.name) })}
                   onClick={() => void stepDone(s.name)}
                 >
-                  {say('Mark done: {name}', { name: s.name })}
+                  {say('Mark done: {name}', { name: say(s.name) })}
                 </Chip>
               ) : (
                 <Small key={s.name}>
-                  {say('{name} from {date}', { name: s.name, date: shortDate(s.window.opens) })}
+                  {say('{name} from {date}', { name: say(s.name), date: shortDate(s.window.opens) })}
                 </Small>
               ),
             )}

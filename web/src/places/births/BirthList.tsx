@@ -30,7 +30,7 @@ export function BirthList() {
         <Choice
           label={say('Species')}
           value={species}
-          options={[['', 'all'], ...speciesOptions]}
+          options={[['', say('all')], ...speciesOptions]}
           onChange={(s) => setSearch(s === '' ? {} : { species: s }, { replace: true })}
         />
       </PaperHead>

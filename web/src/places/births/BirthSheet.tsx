@@ -155,7 +155,7 @@ function BirthForm({ damId, listed, today, hour, onDone }: FormProps) {
       setAsked(doubts);
       return 'asked';
     }
-    return write(entries, say('Wrote down {birth} of {said}', { birth: words.birth, said: saidOf(typed) }));
+    return write(entries, say('Recorded {birth} of {said}', { birth: words.birth, said: saidOf(typed) }));
   };
   return (
     <SendForm form={form} send={send} onDone={(typed) => onDone(saidOf(typed))} submit={say('Record birth')} isTall>

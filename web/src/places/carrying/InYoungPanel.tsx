@@ -1,4 +1,4 @@
-import { percentText, type InYoungView, say, SPECIES_WORDS } from '@yaylak/contract';
+import { percentText, type InYoungView, say, SPECIES_WORDS, perCent } from '@yaylak/contract';
 import { addDays, dayOf, isoOf, type Species } from '@yaylak/core';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import styled from 'styled-components';
@@ -70,7 +70,7 @@ export function InYoungPanel({ curve, today, species }: Props) {
             <YAxis
               domain={[0, 1]}
               ticks={[0, 0.25, 0.5, 0.75, 1]}
-              tickFormatter={(s: number) => `${Math.round(100 * s)} %`}
+              tickFormatter={(s: number) => perCent(Math.round(100 * s))}
               stroke={colour('inkSoft')}
               fontSize={12}
             />
@@ -78,7 +78,7 @@ export function InYoungPanel({ curve, today, species }: Props) {
               <ReferenceLine
                 x={now}
                 stroke={colour('ink')}
-                label={{ value: 'today', position: 'insideTopRight', fontSize: 12, fill: colour('ink') }}
+                label={{ value: say('today'), position: 'insideTopRight', fontSize: 12, fill: colour('ink') }}
               />
             ) : null}
             <Line
@@ -141,8 +141,8 @@ function Figures({ curve, species }: { readonly curve: InYoungView; readonly spe
       ? ([
           [say('First cycle ({cycleDays} days)', { cycleDays: curve.cycleDays }), percentText(curve.firstCycle)],
           [say('Second'), percentText(curve.secondCycle)],
-          ['3 weeks', percentText(curve.threeWeeks)],
-          ['6 weeks', percentText(curve.sixWeeks)],
+          [say('3 weeks'), percentText(curve.threeWeeks)],
+          [say('6 weeks'), percentText(curve.sixWeeks)],
           [
             say('Half in young'),
             curve.medianDay === null

@@ -61,7 +61,7 @@ export function ResultsSheet({ onClose }: { readonly onClose: () => void }) {
   const submit = async (): Promise<void> => {
     const refused = await write(
       drafts,
-      say('Wrote down {n} {n, plural, one {result} other {results}} from {n2}', {
+      say('Recorded {n} {n, plural, one {result} other {results}} from {n2}', {
         n: drafts.length,
         n2: file?.name ?? say('a file'),
       }),

@@ -112,19 +112,19 @@ function StepsForm({ holding, species, onDone }: FormProps) {
       {fields.map(({ id, name }, i) => (
         <FieldRow key={id} $gap={2} role="group" aria-label={say('Step {n}', { n: i + 1 })}>
           <FormChoice
-            name={say('steps.{i}.kind', { i })}
+            name={`steps.${i}.kind`}
             label={say('Kind')}
             options={CARRYING_STEP_KINDS.map((k) => [k, KIND_WORDS[k]])}
           />
-          <FormField name={say('steps.{i}.name', { i })} label={say('What')} style={{ flex: '1 1 240px' }} />
+          <FormField name={`steps.${i}.name`} label={say('What')} style={{ flex: '1 1 240px' }} />
           <FormField
-            name={say('steps.{i}.daysBefore', { i })}
+            name={`steps.${i}.daysBefore`}
             label={say('Days before')}
             inputMode="numeric"
             style={{ width: 100 }}
           />
           <FormField
-            name={say('steps.{i}.slackDays', { i })}
+            name={`steps.${i}.slackDays`}
             label={say('give or take')}
             inputMode="numeric"
             style={{ width: 90 }}

@@ -123,7 +123,7 @@ function TestForm({
         done={(typed) =>
           typed.what === 'loss'
             ? say('{text} lost hers', { text: tag.text })
-            : say('Wrote down the test of {text}', { text: tag.text })
+            : say('Recorded the test of {text}', { text: tag.text })
         }
         onDone={onClose}
       >
@@ -174,7 +174,7 @@ function TestForm({
             {way === 'scan' ? (
               <Row $gap={3}>
                 {SCAN_FINDINGS.map((f) => (
-                  <FormTick key={f} name={say('findings.{f}', { f })} label={FINDING_WORDS[f]} />
+                  <FormTick key={f} name={`findings.${f}`} label={FINDING_WORDS[f]} />
                 ))}
               </Row>
             ) : null}

@@ -5,6 +5,7 @@ import {
   type TestPlanView,
   say,
   SPECIES_WORDS,
+  capital,
 } from '@yaylak/contract';
 import { dayOf } from '@yaylak/core';
 import { useState } from 'react';
@@ -112,7 +113,7 @@ export function Testing({ view }: { readonly view: CarryingView }) {
 
 function bestText({ bestDay, of }: TestPlanView, today: string): string {
   if (!bestDay) return '';
-  const when = dayOf(bestDay.on) === dayOf(today) ? 'today' : say('on {date}', { date: shortDate(bestDay.on) });
+  const when = dayOf(bestDay.on) === dayOf(today) ? say('today') : say('on {date}', { date: shortDate(bestDay.on) });
   return say('; best {when}: {open} of {of} can be tested, {best} at their best time', {
     when,
     open: bestDay.open,
@@ -120,8 +121,6 @@ function bestText({ bestDay, of }: TestPlanView, today: string): string {
     best: bestDay.best,
   });
 }
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 const Way = styled.div`
   display: flex;

@@ -5,6 +5,7 @@ import {
   type CarryingView,
   type WhatNowView,
   say,
+  lower,
 } from '@yaylak/contract';
 import { WAYS_ON, type Sensitivity, type WayOn } from '@yaylak/core';
 import { useState } from 'react';
@@ -43,7 +44,7 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
   const submit = async (): Promise<void> => {
     if (isOverruled && reason.trim() === '')
       return setProblem(
-        say('Why: say why {word} goes before what is cheapest.', { word: WAY_ON_WORDS[chosen].toLowerCase() }),
+        say('Why: say why {word} goes before what is cheapest.', { word: lower(WAY_ON_WORDS[chosen]) }),
       );
     const refused = await write(
       [
@@ -58,7 +59,7 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
           ...(reason.trim() === '' ? {} : { reason: reason.trim() }),
         },
       ],
-      `${tag.text}: ${WAY_ON_WORDS[chosen].toLowerCase()}`,
+      `${tag.text}: ${lower(WAY_ON_WORDS[chosen])}`,
     );
     setProblem(refused.length > 0 ? refused.join(' ') : undefined);
   };
@@ -145,7 +146,7 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
           <Small>
             {say('Decided on {date}: {word}{value}.', {
               date: fullDate(decided.on),
-              word: WAY_ON_WORDS[decided.decision].toLowerCase(),
+              word: lower(WAY_ON_WORDS[decided.decision]),
               value: decided.reason ? `, ${decided.reason}` : '',
             })}
           </Small>
@@ -157,7 +158,7 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
 
 const evidenceText = ({ ways, breakEven }: WhatNowView, currency: string): string =>
   [
-    ...ways.map((w) => `${WAY_ON_WORDS[w.way].toLowerCase()} ${moneyText(w.costMinor, currency)}`),
+    ...ways.map((w) => `${lower(WAY_ON_WORDS[w.way])} ${moneyText(w.costMinor, currency)}`),
     ...(breakEven === null ? [] : [say('selling pays below {percent}', { percent: percentText(breakEven) })]),
   ].join('; ');
 
@@ -229,7 +230,7 @@ function Hangs({
       <Small>
         {say(
           'Each figure halved and doubled by itself. To the left of the line {word} stays cheapest, to the right another way is cheaper, by so much.',
-          { word: WAY_ON_WORDS[suggested].toLowerCase() },
+          { word: lower(WAY_ON_WORDS[suggested]) },
         )}
       </Small>
       <Bars>
@@ -252,9 +253,7 @@ function Hangs({
                 <hr />
               </div>
               <Small>
-                {turns
-                  ? say('then {word}', { word: WAY_ON_WORDS[turns.best].toLowerCase() })
-                  : say('does not change it')}
+                {turns ? say('then {word}', { word: lower(WAY_ON_WORDS[turns.best]) }) : say('does not change it')}
               </Small>
             </li>
           );

@@ -14,7 +14,7 @@ import { useWeightUnit } from '../../words/useHolding';
 import { daysLeftText } from '../../words/withheld';
 import { choosable, decisionOf, idOf, type Choosable } from './decisions';
 import { isNamed } from './setKey';
-import { say } from '@yaylak/contract';
+import { say, lower } from '@yaylak/contract';
 
 const LISTS: readonly DraftDecision[] = ['keep', 'second', 'sell', 'cull'];
 
@@ -93,7 +93,7 @@ function List({ decision, rows, set, today }: ListProps) {
           {rows.map((a) => (
             <tr key={idOf(a)}>
               <td>{a.tag.text}</td>
-              <td>{a.tag.colour ?? ''}</td>
+              <td>{a.tag.colour ? say(a.tag.colour) : ''}</td>
               <td>{a.worn.filter((text) => text !== a.tag.text).join(', ')}</td>
               <td>{bornText(set.species, a.birthType, a.rearingType)}</td>
               <td>{a.dam?.text ?? ''}</td>
@@ -115,7 +115,7 @@ function remarks(a: Choosable, today: string): string {
   const { reserved, withheld } = a.tag;
   return [
     ...(a.eye.failed.length > 0
-      ? [say('failed {list}', { list: a.eye.failed.map((f) => f.name.toLowerCase()).join(', ') })]
+      ? [say('failed {list}', { list: a.eye.failed.map((f) => lower(f.name)).join(', ') })]
       : []),
     ...(a.decided?.reason ? [a.decided.reason] : a.eye.letBack === null ? [] : [a.eye.letBack]),
     ...(reserved ? [reservedText(reserved)] : []),

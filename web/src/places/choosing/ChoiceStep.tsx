@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { DRAFT_DECISIONS, type DraftDecision, say } from '@yaylak/contract';
+import { DRAFT_DECISIONS, type DraftDecision, say, lower } from '@yaylak/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -96,7 +96,7 @@ export function ChoiceStep({ choosing, view, set, words }: StepProps) {
       <Counts aria-label={say('How many')}>
         {DRAFT_DECISIONS.filter((d) => counts[d] > 0).map((d) => (
           <li key={d}>
-            <b>{counts[d]}</b> {DRAFT_DECISION_WORDS[d].toLowerCase()}
+            <b>{counts[d]}</b> {lower(DRAFT_DECISION_WORDS[d])}
           </li>
         ))}
       </Counts>
@@ -168,18 +168,16 @@ function reasonOf(a: Choosable, decision: DraftDecision): string {
   if (decision === 'undecided') return say('nothing is recorded of it');
   if (a.eye.letBack !== null) return say('let back: {letBack}', { letBack: a.eye.letBack });
   const [failed] = a.eye.failed;
-  if (failed) return say('failed {word}', { word: failed.name.toLowerCase() });
+  if (failed) return say('failed {word}', { word: lower(failed.name) });
   return 'place' in a ? say('place {place}', { place: a.place }) : '';
 }
 
 const wasText = (a: Choosable): string => {
-  const now = DRAFT_DECISION_WORDS[decisionOf(a)].toLowerCase();
-  const [was, on] = a.written ? [DECISION_WORDS[a.written.decision].toLowerCase(), shortDate(a.written.on)] : ['', ''];
+  const now = lower(DRAFT_DECISION_WORDS[decisionOf(a)]);
+  const [was, on] = a.written ? [lower(DECISION_WORDS[a.written.decision]), shortDate(a.written.on)] : ['', ''];
   const [failed] = a.eye.failed;
   const because =
-    failed && a.written && failed.on > a.written.on
-      ? say(', failed {word} since', { word: failed.name.toLowerCase() })
-      : '';
+    failed && a.written && failed.on > a.written.on ? say(', failed {word} since', { word: lower(failed.name) }) : '';
   return say('{was} on {on}, now {now}{because}', { was, on, now, because });
 };
 

@@ -9,7 +9,7 @@ import { bornText, differenceText, gainText, perYearText, sureWeightText, weight
 import { partText, valueText, worthText } from '../../words/choosing';
 import { reasonWords, TRAIT_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useHolding';
-import { say } from '@yaylak/contract';
+import { say, lower } from '@yaylak/contract';
 
 interface Props {
   readonly view: ChoosingView;
@@ -32,7 +32,7 @@ const LINES: readonly (readonly [
     (r, u) =>
       r.adjusted
         ? say('{weight} at {ageDays} days', { weight: weightText(r.adjusted.readKg, u), ageDays: r.adjusted.ageDays })
-        : 'none',
+        : say('none'),
   ],
   [say('Set weight'), (r, u) => (r.adjusted ? sureWeightText(r.adjusted.kg, r.adjusted.standardError, u) : 'none')],
   [say('Like for like'), (r, u) => (r.breakdown ? differenceText(r.breakdown.parts.likeForLike / 1000, u) : 'none')],
@@ -56,7 +56,7 @@ const LINES: readonly (readonly [
             litters: r.damRecord.litters,
             perYear: perYearText(r.damRecord),
           })
-        : 'none',
+        : say('none'),
   ],
 ];
 
@@ -126,7 +126,7 @@ export function CompareSheet({ view, currency, species, rows, isOpen, onClose }:
           ))}
           {rows[0]?.parts.map((p, i) => (
             <tr key={p.trait}>
-              <th scope="row">{say('From {word}', { word: TRAIT_WORDS[p.trait].toLowerCase() })}</th>
+              <th scope="row">{say('From {word}', { word: lower(TRAIT_WORDS[p.trait]) })}</th>
               {rows.map((r) => {
                 const value = r.values.find((v) => v.trait === p.trait);
                 return (

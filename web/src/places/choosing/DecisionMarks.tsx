@@ -32,14 +32,14 @@ export function DecisionMarks() {
             <Choice
               label={DECISION_WORDS[decision]}
               value={mark?.colour ?? ''}
-              options={[['', say('no mark')], ...MARK_COLOURS.map((c) => [c, c] as const)]}
+              options={[['', say('no mark')], ...MARK_COLOURS.map((c) => [c, say(c)] as const)]}
               onChange={(colour) => set(decision, colour === '' ? undefined : { colour, place: mark?.place ?? 'back' })}
             />
             {mark ? (
               <Choice
                 label={say('on the')}
                 value={mark.place}
-                options={MARK_PLACES.map((p) => [p, p] as const)}
+                options={MARK_PLACES.map((p) => [p, say(p)] as const)}
                 onChange={(place) => set(decision, { ...mark, place })}
               />
             ) : null}

@@ -12,7 +12,7 @@ interface Props {
 /** Females in the next five years with the band they lie in, and the number wanted. */
 export function HerdChart({ ahead, head, wanted }: Props) {
   const data = [
-    { year: 'now', head, band: [head, head] },
+    { year: say('now'), head, band: [head, head] },
     ...ahead.years.map((y, i) => ({
       year: `+${y.year}`,
       head: y.head,

@@ -14,7 +14,7 @@ import type { HerdAhead } from './herdAhead';
 import { HerdChart } from './HerdChart';
 import { lookAhead, stopLooking } from './herdClient';
 import { HerdTable } from './HerdTable';
-import { say, SPECIES_WORDS } from '@yaylak/contract';
+import { say, SPECIES_WORDS, capital, perCent } from '@yaylak/contract';
 
 /** The number of females in the next five years, and what keeping more or fewer, stricter or easier, does to it. */
 export function HerdPanel({ species }: { readonly species: Species }) {
@@ -68,7 +68,7 @@ function Herd({ view }: { readonly view: HerdView }) {
     <Panel>
       <h2>
         {say('{replace} in the next five years', {
-          replace: words.grown.female[1].replace(/^./, (c) => c.toUpperCase()),
+          replace: capital(words.grown.female[1]),
         })}
         <How of={say('the herd ahead')}>
           <p>
@@ -84,13 +84,13 @@ function Herd({ view }: { readonly view: HerdView }) {
         <Small role="status">{say('Looking ahead …')}</Small>
       )}
       <Field
-        label={say('{replace} wanted', { replace: words.grown.female[1].replace(/^./, (c) => c.toUpperCase()) })}
+        label={say('{replace} wanted', { replace: capital(words.grown.female[1]) })}
         inputMode="numeric"
         value={wanted}
         onChange={(v) => setWanted(v.replace(/\D/g, '').slice(0, 5))}
       />
       <Slider
-        label={say('{replace} kept a year', { replace: words.young.female[1].replace(/^./, (c) => c.toUpperCase()) })}
+        label={say('{replace} kept a year', { replace: capital(words.young.female[1]) })}
         value={shown}
         least={0}
         most={Math.max(coming, needed, 10)}
@@ -111,7 +111,7 @@ function Herd({ view }: { readonly view: HerdView }) {
         value={Math.round(100 * failing)}
         least={0}
         most={80}
-        shown={`${Math.round(100 * failing)} %`}
+        shown={perCent(Math.round(100 * failing))}
         onChange={(n) => setFailing(n / 100)}
       />
       {first && last ? (

@@ -4,9 +4,9 @@ import { Button } from '../../parts/Button';
 import { Small } from '../../parts/Panel';
 import { figureText } from '../../words/format';
 import { DenseTable, Frame } from '../../parts/Beside';
-import { say } from '@yaylak/contract';
+import { say, perCent } from '@yaylak/contract';
 
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
+const percent = (share: number): string => perCent(Math.round(100 * share));
 
 /** The shares the look ahead goes by: own records beside the table, and how far the own are used. */
 export function HerdTable({ view }: { readonly view: HerdView }) {

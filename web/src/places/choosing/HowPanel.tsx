@@ -92,7 +92,7 @@ export function HowPanel({ view, currency, onChange }: Props) {
             label={say('Counted in')}
             value={how.scale}
             options={[
-              ['points', 'points'],
+              ['points', say('points')],
               ['money', say('money ({currency})', { currency })],
             ]}
             onChange={(next) => onChange({ ...how, scale: next })}
@@ -162,7 +162,7 @@ export function HowPanel({ view, currency, onChange }: Props) {
 
 const isWeight = (trait: BreedingTraitName): boolean => trait !== 'young-born' && trait !== 'eye-points';
 const perUnit = (trait: BreedingTraitName, unit: string): string =>
-  trait === 'young-born' ? say('young a litter') : trait === 'eye-points' ? 'point' : unit;
+  trait === 'young-born' ? say('young a litter') : trait === 'eye-points' ? say('point') : unit;
 
 interface WeightProps {
   readonly trait: BreedingTraitName | ChoosingTrait;

@@ -2,7 +2,7 @@ import type { RankScale, TogetherPoint } from '@yaylak/core';
 import { CartesianGrid, Line, LineChart, ReferenceDot, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { colour } from '../../theme/tokens';
 import { worthFigure } from '../../words/choosing';
-import { say, fixedText } from '@yaylak/contract';
+import { say, fixedText, perCent } from '@yaylak/contract';
 
 interface Props {
   readonly points: readonly TogetherPoint[];
@@ -39,7 +39,7 @@ export function KinCurve({ points, at, scale, currency }: Props) {
             dataKey="kinship"
             reversed
             domain={['dataMin', 'dataMax']}
-            tickFormatter={(v: number) => `${fixedText(v, 1)} %`}
+            tickFormatter={(v: number) => perCent(fixedText(v, 1))}
             stroke={colour('inkSoft')}
             fontSize={12}
             label={{ value: say('mean kinship'), position: 'insideBottom', offset: -12, fontSize: 12 }}

@@ -18,11 +18,11 @@ import type { StepProps } from './Chooser';
 import { KinCurve } from './KinCurve';
 import { Beside } from '../../parts/Beside';
 import { useCurve } from './useCurve';
-import { say, fixedText } from '@yaylak/contract';
+import { say, fixedText, perCent } from '@yaylak/contract';
 import { Said } from '../../parts/Said';
 
 const percent = (share: number | undefined): string =>
-  share === undefined ? say('not known') : `${fixedText(100 * share, 1)} %`;
+  share === undefined ? say('not known') : perCent(fixedText(100 * share, 1));
 
 /** The best to keep together: merit against kinship, to slide along. */
 export function KinStep({ choosing, view, set }: StepProps) {

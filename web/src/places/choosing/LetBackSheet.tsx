@@ -1,4 +1,4 @@
-import { listed, type SetAnimal, say } from '@yaylak/contract';
+import { listed, type SetAnimal, say, lower } from '@yaylak/contract';
 import { ReasonSheet } from './ReasonSheet';
 
 interface Props {
@@ -12,7 +12,7 @@ export const LetBackSheet = ({ animal, onClose, onLetBack }: Props) => (
   <ReasonSheet
     title={say('Let {n} back?', { n: animal?.tag.text ?? '' })}
     words={say('It failed on {listed}. It will be ranked with the others, and the reason goes with the choice.', {
-      listed: listed(animal?.eye.failed.map((f) => f.name.toLowerCase()) ?? []),
+      listed: listed(animal?.eye.failed.map((f) => lower(f.name)) ?? []),
     })}
     action={say('Let back')}
     isOpen={animal !== undefined}

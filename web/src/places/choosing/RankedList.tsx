@@ -17,7 +17,7 @@ import { ChoiceCell, type Decide } from './ChoiceCell';
 import { CutLine } from './CutLine';
 import { IndexBar } from './IndexBar';
 import { DenseTable, Frame } from '../../parts/Beside';
-import { say } from '@yaylak/contract';
+import { say, lower } from '@yaylak/contract';
 
 interface Props {
   readonly view: ChoosingView;
@@ -135,7 +135,7 @@ export function RankedList(props: Props) {
                       parts={r.parts}
                       reach={reach}
                       words={`${worthText(r, scale, currency)}: ${r.parts
-                        .map((p) => `${TRAIT_WORDS[p.trait].toLowerCase()} ${partText(p.points, scale, currency)}`)
+                        .map((p) => `${lower(TRAIT_WORDS[p.trait])} ${partText(p.points, scale, currency)}`)
                         .join(', ')}`}
                     />
                   </td>

@@ -8,11 +8,11 @@ import { Choice } from '../../parts/Field';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
 import { colour } from '../../theme/tokens';
-import { say, fixedText } from '@yaylak/contract';
+import { say, fixedText, perCent } from '@yaylak/contract';
 
 type OfStandard = StrictnessView['standards'][number];
 
-const share = (of: number): string => `${Math.round(of * 100)} %`;
+const share = (of: number): string => perCent(Math.round(of * 100));
 
 /** How many fail each standard, year by year: strictness pays over years, and this is where it shows. */
 export function Strictness({ species }: { readonly species: Species }) {
@@ -28,7 +28,7 @@ export function Strictness({ species }: { readonly species: Species }) {
         label={say('Standard')}
         isLabelHidden
         value={one.standardId ?? ''}
-        options={data.standards.map((s) => [s.standardId ?? '', s.name])}
+        options={data.standards.map((s) => [s.standardId ?? '', say(s.name)])}
         onChange={setStandardId}
       />
       <div role="img" aria-label={yearsText(one)} style={{ height: 150, marginTop: 8 }}>

@@ -12,7 +12,7 @@ import { DRAFT_DECISION_WORDS } from '../../words/choosing';
 import { DECISION_WORDS } from '../../words/reasons';
 import { choosable, countsOf, decisionOf, idOf, lacksReason, type Choosable } from './decisions';
 import { ReasonField } from './ReasonField';
-import { say } from '@yaylak/contract';
+import { say, lower } from '@yaylak/contract';
 
 interface Props {
   readonly view: ChoosingView;
@@ -54,7 +54,7 @@ export function WriteSheet({ view, words, isOpen, onClose, onReason }: Props) {
   };
   const told = (['keep', 'second', 'sell', 'cull'] as const)
     .filter((d) => counts[d] > 0)
-    .map((d) => `${counts[d]} ${DRAFT_DECISION_WORDS[d].toLowerCase()}`);
+    .map((d) => `${counts[d]} ${lower(DRAFT_DECISION_WORDS[d])}`);
   return (
     <Sheet title={say('Record the choice')} isOpen={isOpen} onClose={onClose}>
       <p>
@@ -72,7 +72,7 @@ export function WriteSheet({ view, words, isOpen, onClose, onReason }: Props) {
           <span>
             {say('{draft}, suggested {word}', {
               draft: DRAFT_DECISION_WORDS[decisionOf(a)],
-              word: DECISION_WORDS[a.suggestion].toLowerCase(),
+              word: lower(DECISION_WORDS[a.suggestion]),
             })}
           </span>
           <ReasonField row={a} isMissing onReason={(reason) => onReason(a, reason)} />

@@ -35,6 +35,6 @@ export function choiceFile(view: ChoosingView, words: string, today: string): vo
       return value === null ? '' : neutralCell(String(value));
     }),
   );
-  const name = say('choice-{word}-{today}.csv', { word: words.replace(/[^a-z0-9]+/gi, '-').toLowerCase(), today });
+  const name = `choice-${words.replace(/[^a-z0-9]+/gi, '-').toLowerCase()}-${today}.csv`;
   saveFile(name, 'text/csv', `${unparse({ fields: COLUMNS.map(([h]) => h), data }, { newline: '\r\n' })}\r\n`);
 }

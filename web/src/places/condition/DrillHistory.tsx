@@ -3,7 +3,7 @@ import { drillResult } from '@yaylak/core';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Small } from '../../parts/Panel';
 import { shortDate } from '../../words/format';
-import { say, fixedText } from '@yaylak/contract';
+import { say, fixedText, perCent } from '@yaylak/contract';
 
 const SHOWN = 12;
 
@@ -35,7 +35,7 @@ export function DrillHistory({ drills }: { readonly drills: readonly KeepDrill[]
               <tr key={d.id}>
                 <td>{shortDate(d.on)}</td>
                 <td>{d.by}</td>
-                <td>{result ? `${Math.round(result.withinHalf * 100)} %` : ''}</td>
+                <td>{result ? perCent(Math.round(result.withinHalf * 100)) : ''}</td>
                 <td>{result?.kappa === undefined ? '' : fixedText(result.kappa, 2)}</td>
               </tr>
             );

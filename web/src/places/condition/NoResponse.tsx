@@ -10,7 +10,7 @@ import { useWrite } from '../../parts/useWrite';
 import { colour, space } from '../../theme/tokens';
 import { CHECK_WORDS, scoreText } from '../../words/condition';
 import { shortDate } from '../../words/format';
-import { say } from '@yaylak/contract';
+import { say, lower } from '@yaylak/contract';
 
 interface Props {
   readonly rows: readonly NoResponseView[];
@@ -27,7 +27,7 @@ export function NoResponse({ rows, on }: Props) {
   const check = (row: NoResponseView, what: ConditionCheck, isFound: boolean): Promise<void> =>
     keep(
       [{ type: 'check', animalId: row.tag.animalId, on, what, isFound }],
-      `${row.tag.text}: ${CHECK_WORDS[what][isFound ? 'found' : 'clear'].toLowerCase()}`,
+      `${row.tag.text}: ${lower(CHECK_WORDS[what][isFound ? 'found' : 'clear'])}`,
     );
   const cull = (row: NoResponseView): Promise<void> =>
     keep(
@@ -118,11 +118,11 @@ function reasonOf({ from, to, days, made, stillToCheck, suggestion }: NoResponse
     score2: scoreText(to.score),
     days,
   });
-  const found = made.filter((m) => m.isFound).map((m) => CHECK_WORDS[m.what].found.toLowerCase());
+  const found = made.filter((m) => m.isFound).map((m) => lower(CHECK_WORDS[m.what].found));
   if (suggestion === 'check')
     return say('{scores}; still to look at: {list}.', {
       scores,
-      list: stillToCheck.map((c) => CHECK_WORDS[c].name.toLowerCase()).join(', '),
+      list: stillToCheck.map((c) => lower(CHECK_WORDS[c].name)).join(', '),
     });
   return found.length > 0
     ? `${scores}; ${found.join(', ')}.`

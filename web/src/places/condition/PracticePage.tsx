@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { FEEL_GUIDES, type Species } from '@yaylak/core';
+import type { Species } from '@yaylak/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -14,7 +14,7 @@ import { Drill } from './Drill';
 import { DrillHistory } from './DrillHistory';
 import { DRAWN_LOINS, LoinDrawing } from '../../shared/help/drawings/LoinDrawing';
 import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
-import { say } from '@yaylak/contract';
+import { say, FEEL_GUIDES } from '@yaylak/contract';
 
 /** What each score feels like, a drill with written cases, and how the hand learns. */
 export function PracticePage() {

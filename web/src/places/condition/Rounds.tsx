@@ -9,7 +9,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { colour, phone, space } from '../../theme/tokens';
 import { scoreText } from '../../words/condition';
 import { fullDate, shortDate } from '../../words/format';
-import { say, fixedText } from '@yaylak/contract';
+import { say, fixedText, perCent } from '@yaylak/contract';
 
 interface Props {
   readonly rounds: readonly RoundView[];
@@ -112,7 +112,7 @@ export function Rounds({ rounds, stage, shareWanted }: Props) {
                 <td>{fullDate(r.to)}</td>
                 <td>{r.count}</td>
                 <td>{fixedText(r.mean, 2)}</td>
-                <td>{r.coefficientOfVariation === null ? '' : `${Math.round(r.coefficientOfVariation * 100)} %`}</td>
+                <td>{r.coefficientOfVariation === null ? '' : perCent(Math.round(r.coefficientOfVariation * 100))}</td>
                 <td>
                   <b>{Math.round((100 * r.atAim) / r.count)} %</b>
                 </td>

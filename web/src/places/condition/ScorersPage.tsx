@@ -134,7 +134,7 @@ function PairPanel({ pair }: { readonly pair: ScorerPairView }) {
 }
 
 const kappaWords = (kappa: number): string =>
-  kappa > 0.8 ? say('very good') : kappa > 0.6 ? 'good' : kappa > 0.4 ? 'fair' : 'poor';
+  kappa > 0.8 ? say('very good') : kappa > 0.6 ? say('good') : kappa > 0.4 ? say('fair') : say('poor');
 
 /** The hand the others are held against, and who is set right by it. */
 function SetRight({ data }: { readonly data: ScorersView }) {

@@ -48,8 +48,8 @@ export function ColumnsPanel({ state, opened }: Props) {
             label={say('Weights are in')}
             value={choices.unit}
             options={[
-              ['kg', 'kilograms'],
-              ['lb', 'pounds'],
+              ['kg', say('kilograms')],
+              ['lb', say('pounds')],
             ]}
             onChange={(unit) => choose({ unit })}
           />

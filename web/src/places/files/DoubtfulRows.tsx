@@ -77,7 +77,7 @@ export function DoubtfulRows({ outcomes, state: { taken, take } }: Props) {
                 </td>
                 <td>
                   <Tick
-                    label="take"
+                    label={say('take')}
                     aria-label={say('Take line {line} as it stands', { line })}
                     isSelected={taken.has(line)}
                     onChange={(isTaken) => take([line], isTaken)}

@@ -16,8 +16,8 @@ import { say } from '@yaylak/contract';
 import { Said } from '../../parts/Said';
 
 const KINDS: readonly (readonly [kind: ImportKind, words: string])[] = [
-  ['weights', 'weights'],
-  ['animals', 'animals'],
+  ['weights', say('weights')],
+  ['animals', say('animals')],
   ['carcasses', say('a kill sheet')],
 ];
 

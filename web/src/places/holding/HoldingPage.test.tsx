@@ -21,7 +21,8 @@ describe('the holding', () => {
     await user.clear(name);
     await user.type(name, 'Yukarı');
     await user.selectOptions(screen.getByLabelText('Weights in'), 'pounds');
-    await user.selectOptions(screen.getByLabelText('Dates typed as'), 'month, day, year');
+    await user.selectOptions(screen.getByLabelText('Dates written as'), 'month, day, year');
+    await user.selectOptions(screen.getByLabelText('The week begins on'), 'Sunday');
     await user.click(screen.getByRole('checkbox', { name: 'Cattle' }));
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await screen.findByText('Saved the settings');
@@ -31,6 +32,7 @@ describe('the holding', () => {
       keeper: 'Aylin',
       unit: 'lb',
       dateOrder: 'month-day',
+      weekStart: 'sunday',
       currency: 'EUR',
       keeps: ['sheep', 'goat', 'rabbit'],
     });
@@ -40,6 +42,7 @@ describe('the holding', () => {
       version: 2,
       name: 'Ardıçlı',
       unit: 'kg',
+      weekStart: 'monday',
       keeps: ['sheep', 'goat', 'rabbit', 'cattle'],
     });
   });

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { HoldingView } from '@yaylak/contract';
-import { type DateOrder, type Species, type WeightUnit } from '@yaylak/core';
+import { WEEK_STARTS, type DateOrder, type Species, type WeekStart, type WeightUnit } from '@yaylak/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { holdingQuery } from '../../api/queries';
@@ -14,6 +14,7 @@ import { Tick } from '../../parts/Tick';
 import { useUnsaved } from '../../parts/unsaved';
 import { useSaveHolding, type SaveHolding } from '../../parts/useSaveHolding';
 import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
+import { WEEK_START_WORDS } from '../../words/week';
 import { SpeciesTicks } from '../../shared/holding/SpeciesTicks';
 import { Breeds } from './Breeds';
 import { Findings } from './Findings';
@@ -97,6 +98,7 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
     keeper: holding.keeper,
     unit: holding.unit,
     dateOrder: holding.dateOrder,
+    weekStart: holding.weekStart,
     currency: holding.currency,
     keeps: [...holding.keeps],
   });
@@ -105,8 +107,9 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
   const [meant, setMeant] = useState<string>();
   const isOther = draft.currency !== holding.currency;
   const isChanged =
-    (['name', 'keeper', 'unit', 'dateOrder', 'currency'] as const).some((key) => draft[key] !== holding[key]) ||
-    draft.keeps.join() !== holding.keeps.join();
+    (['name', 'keeper', 'unit', 'dateOrder', 'weekStart', 'currency'] as const).some(
+      (key) => draft[key] !== holding[key],
+    ) || draft.keeps.join() !== holding.keeps.join();
   useUnsaved(isChanged);
   return (
     <Panel>
@@ -127,13 +130,13 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
             label={say('Weights in')}
             value={draft.unit}
             options={[
-              ['kg', 'kilograms'],
-              ['lb', 'pounds'],
+              ['kg', say('kilograms')],
+              ['lb', say('pounds')],
             ]}
             onChange={(unit: WeightUnit) => setDraft({ ...draft, unit })}
           />
           <Choice
-            label={say('Dates typed as')}
+            label={say('Dates written as')}
             value={draft.dateOrder}
             options={[
               ['day-month', say('day, month, year')],
@@ -141,6 +144,12 @@ function Basics({ holding, onSave }: { readonly holding: HoldingView; readonly o
               ['year-month', say('year, month, day')],
             ]}
             onChange={(dateOrder: DateOrder) => setDraft({ ...draft, dateOrder })}
+          />
+          <Choice
+            label={say('The week begins on')}
+            value={draft.weekStart}
+            options={WEEK_STARTS.map((d) => [d, WEEK_START_WORDS[d]])}
+            onChange={(weekStart: WeekStart) => setDraft({ ...draft, weekStart })}
           />
           <Field
             label={say('Currency')}

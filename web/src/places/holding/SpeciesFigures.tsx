@@ -1,12 +1,5 @@
 import type { HoldingView } from '@yaylak/contract';
-import {
-  readTypedNumber,
-  SOURCE_NOTES,
-  SPECIES_TABLE,
-  type Species,
-  type SpeciesSettings,
-  type WeightUnit,
-} from '@yaylak/core';
+import { readTypedNumber, SPECIES_TABLE, type Species, type SpeciesSettings, type WeightUnit } from '@yaylak/core';
 import { Fragment, useState } from 'react';
 import { useUnsaved } from '../../parts/unsaved';
 import styled from 'styled-components';
@@ -16,7 +9,7 @@ import { fieldLook } from '../../parts/fieldLook';
 import { colour, space } from '../../theme/tokens';
 import { figureLines, fillIn, flatFigures, type FlatFigure } from './figures';
 import type { SaveHolding } from '../../parts/useSaveHolding';
-import { say } from '@yaylak/contract';
+import { say, SOURCE_NOTES } from '@yaylak/contract';
 
 interface Props {
   readonly species: Species;

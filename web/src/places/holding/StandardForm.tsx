@@ -90,7 +90,7 @@ export function StandardForm({ species, standard, onSave, onDone }: Props) {
           <FormChoice
             name="least"
             label={say('Fails under')}
-            options={[['', 'never'], ...POINTS.map((n) => [String(n), `${n} points`] as const)]}
+            options={[['', say('never')], ...POINTS.map((n) => [String(n), `${n} points`] as const)]}
           />
         ) : null}
         <FormChoice
@@ -98,7 +98,7 @@ export function StandardForm({ species, standard, onSave, onDone }: Props) {
           label={say('Whose rule')}
           options={[
             ['own', say('our own')],
-            ['pedigree', 'pedigree'],
+            ['pedigree', say('pedigree')],
           ]}
         />
         <FormChoice name="of" label={say('Asked of')} options={OF.map(([key, words]) => [key, words])} />

@@ -65,18 +65,18 @@ export function Standards({ holding, onSave }: Props) {
             ) : (
               <>
                 <span>
-                  <b>{s.name}</b>, {s.kind === 'go' ? say('go or no-go') : pointsText(s)}
+                  <b>{say(s.name)}</b>, {s.kind === 'go' ? say('go or no-go') : pointsText(s)}
                   {s.rule === 'pedigree' ? say(', pedigree rule') : ''}
                   {s.sexes.length === SEXES.length
                     ? ''
                     : say(', {list} only', { list: s.sexes.join(` ${say('and')} `) })}
-                  <Small>{s.fails}</Small>
+                  <Small>{say(s.fails)}</Small>
                 </span>
                 <Row>
                   {i > 0 ? (
                     <Button
                       kind="quiet"
-                      aria-label={say('Move the standard {name} up', { name: s.name })}
+                      aria-label={say('Move the standard {name} up', { name: say(s.name) })}
                       onPress={() => void moveUp(s)}
                     >
                       {say('Up')}
@@ -84,7 +84,7 @@ export function Standards({ holding, onSave }: Props) {
                   ) : null}
                   <Button
                     kind="quiet"
-                    aria-label={say('Change the standard {name}', { name: s.name })}
+                    aria-label={say('Change the standard {name}', { name: say(s.name) })}
                     onPress={() => setChanged(s.id)}
                   >
                     {say('Change')}
@@ -92,8 +92,8 @@ export function Standards({ holding, onSave }: Props) {
                   <AskButton
                     kind="quiet"
                     label={say('Take out')}
-                    name={say('Take out the standard {name}', { name: s.name })}
-                    ask={say('Count {name} no more?', { name: s.name })}
+                    name={say('Take out the standard {name}', { name: say(s.name) })}
+                    ask={say('Count {name} no more?', { name: say(s.name) })}
                     onConfirm={() => void saveNow(withChanged({ ...s, isOut: true }))}
                   />
                 </Row>
@@ -109,14 +109,14 @@ export function Standards({ holding, onSave }: Props) {
             {out.map((s) => (
               <li key={s.id}>
                 <span>
-                  <b>{s.name}</b>
+                  <b>{say(s.name)}</b>
                   <Small>
                     {say('Not asked for. What was seen stays with the animals and counts again once it is back.')}
                   </Small>
                 </span>
                 <Button
                   kind="quiet"
-                  aria-label={say('Put back the standard {name}', { name: s.name })}
+                  aria-label={say('Put back the standard {name}', { name: say(s.name) })}
                   onPress={() => void saveNow(withChanged({ ...s, isOut: false }))}
                 >
                   {say('Put back')}

@@ -26,8 +26,8 @@ export interface FlatFigure {
 /** The words of what is chosen, by the name of the choice. */
 const CHOICES: Readonly<Record<string, NonNullable<FlatFigure['choices']>>> = {
   isUsed: [
-    ['true', 'yes'],
-    ['false', 'no'],
+    ['true', say('yes')],
+    ['false', say('no')],
   ],
   weaningWay: [
     ['at-once', say('all at once')],
@@ -40,9 +40,9 @@ const CHOICES: Readonly<Record<string, NonNullable<FlatFigure['choices']>>> = {
     ['morning-evening', say('by morning and evening')],
   ] satisfies readonly (readonly [HeatSchool, string])[],
   fatGroup: [
-    ['early', 'early'],
-    ['middle', 'middle'],
-    ['late', 'late'],
+    ['early', say('early')],
+    ['middle', say('middle')],
+    ['late', say('late')],
   ] satisfies readonly (readonly [FatGroup, string])[],
   killingKind: [
     ['lamb', say('as lambs')],
@@ -53,7 +53,7 @@ const CHOICES: Readonly<Record<string, NonNullable<FlatFigure['choices']>>> = {
     ['dairy', say('as dairy cattle')],
   ] satisfies readonly (readonly [KillingKind, string])[],
   grandparents: [
-    ['forbidden', 'forbidden'],
+    ['forbidden', say('forbidden')],
     ['by-inbreeding', say('judged by inbreeding')],
   ] satisfies readonly (readonly [GrandparentRule, string])[],
 };
@@ -65,10 +65,10 @@ const LABELS: Readonly<Record<string, string>> = {
   everyDays: say('every'),
   fromDays: say('from'),
   toDays: say('to'),
-  birthType: 'born-reared',
+  birthType: say('born-reared'),
   aims: say('aim at'),
   more: say('more for a'),
-  'first-timer': 'first-timer',
+  'first-timer': say('first-timer'),
   'many-reared': say('rearing triplets'),
   'heavy-milker': say('heavy milker'),
   shareWanted: say('share of the group at the aim'),
@@ -174,7 +174,7 @@ export function flatFigures(
   return Object.entries(value).flatMap(([key, inner]) => {
     if (NOT_SHOWN.has(key)) return [];
     const isPlace = /^\d+$/.test(key) && Array.isArray(value);
-    const own = isPlace ? String(Number(key) + 1) : (LABELS[key] ?? key);
+    const own = isPlace ? String(Number(key) + 1) : (LABELS[key] ?? say(key));
     return flatFigures(`${field}.${key}`, inner, unit, label, own);
   });
 }

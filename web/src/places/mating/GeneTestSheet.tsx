@@ -59,7 +59,7 @@ function GeneTestForm({ tag, view, onClose, today }: Props & { readonly today: s
   const chosen = useWatch({ control: asked.form.control, name: 'chosen' });
   return (
     <Sheet title={say('Gene test of {n}', { n: tag.name ?? tag.text })} isOpen onClose={onClose}>
-      <EntryForm {...asked} done={() => say('Wrote down the test of {text}', { text: tag.text })} onDone={onClose}>
+      <EntryForm {...asked} done={() => say('Recorded the test of {text}', { text: tag.text })} onDone={onClose}>
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
           {view.genes.length > 0 ? (
             <FormChoice

@@ -105,7 +105,7 @@ export function HeatSheet({ view, onClose }: Props) {
         <div role="group" aria-label={say('Signs of {n}', { n: female?.tag.text ?? say('nobody') })}>
           {signs.map((s) => (
             <Chip key={s} type="button" aria-pressed={own.has(s)} onClick={() => toggle(s)}>
-              <Key>{HEAT_SIGNS[s].key.toUpperCase()}</Key> {HEAT_SIGNS[s].words}
+              <Key>{HEAT_SIGNS[s].key.toUpperCase()}</Key> {say(HEAT_SIGNS[s].words)}
             </Chip>
           ))}
           <Small>{say('Up and down go through the females; a letter ticks a sign.')}</Small>

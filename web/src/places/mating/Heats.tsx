@@ -48,7 +48,7 @@ export function Heats({ view, onServe }: Props) {
                   value2: h.notYetAt
                     ? say(', not yet at {dayAndHour}', { dayAndHour: dayAndHour(h.notYetAt, today) })
                     : '',
-                  list: h.signs.map((s) => HEAT_SIGNS[s].words).join(', '),
+                  list: h.signs.map((s) => say(HEAT_SIGNS[s].words)).join(', '),
                   value3:
                     h.returnAfterDays === null
                       ? ''

@@ -41,7 +41,7 @@ export function MaleCheckSheet({ male: { tag }, on: today, onClose }: Props) {
           ...(typed.kind === 'number' ? { girthCm: typed.value } : {}),
         },
       ],
-      say('Wrote down the check of {name}', { name }),
+      say('Recorded the check of {name}', { name }),
     );
     if (refused.length > 0) return setProblem(refused.join(' '));
     onClose();

@@ -22,7 +22,7 @@ import { StaySheet } from './StaySheet';
 import { useMatingScope } from './useMating';
 import { NamedTag } from '../../parts/NamedTag';
 import { useSpeciesOptions } from '../../words/useHolding';
-import { say, SPECIES_WORDS } from '@yaylak/contract';
+import { say, SPECIES_WORDS, lower } from '@yaylak/contract';
 import { Said } from '../../parts/Said';
 
 /** Whether the males are fit, have room, and where they run. */
@@ -178,7 +178,7 @@ export function MalesPage() {
                             date: shortDate(s.from),
                             value: s.colour
                               ? say(', {colour} since {date}', {
-                                  colour: s.colour,
+                                  colour: say(s.colour),
                                   date: shortDate(s.colourFrom ?? s.from),
                                 })
                               : '',
@@ -213,7 +213,7 @@ export function MalesPage() {
 
 function checkWords({ grades, girthCm }: NonNullable<MaleToMateView['check']>): string {
   const bad = Object.entries(grades).flatMap(([part, grade]) =>
-    grade === 'good' ? [] : [`${PART_WORDS[part as keyof typeof PART_WORDS].toLowerCase()} ${GRADE_WORDS[grade]}`],
+    grade === 'good' ? [] : [`${lower(PART_WORDS[part as keyof typeof PART_WORDS])} ${GRADE_WORDS[grade]}`],
   );
   return [bad.join(', ') || say('all good'), ...(girthCm === null ? [] : [say('{girthCm} cm', { girthCm })])].join(
     ', ',

@@ -1,5 +1,5 @@
 import { useQueryClient, useQuery } from '@tanstack/react-query';
-import { listed, type GroupView, type PairingView, say, SPECIES_WORDS } from '@yaylak/contract';
+import { listed, type GroupView, type PairingView, say, SPECIES_WORDS, lower } from '@yaylak/contract';
 import { useState } from 'react';
 import { ask } from '../../api/client';
 import { groupsQuery } from '../../api/queries';
@@ -74,7 +74,7 @@ export function MatingGroups({ view, maleOf }: Props) {
         ],
         say('Put {n} {n, plural, one {female} other {females}} {word}', {
           n: lot.females.length,
-          word: nameOf(lot.male).toLowerCase(),
+          word: lower(nameOf(lot.male)),
         }),
       );
       return refused.join(' ') || undefined;

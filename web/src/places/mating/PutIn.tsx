@@ -66,7 +66,7 @@ export function PutIn({ male, view, onDone }: Props) {
         <FormChoice
           name="colour"
           label={say('Raddle or harness')}
-          options={[['', 'none'], ...MARK_COLOURS.map((c) => [c, c] as const)]}
+          options={[['', say('none')], ...MARK_COLOURS.map((c) => [c, say(c)] as const)]}
         />
       </Row>
       <FormTick name="isTeaser" label={say('a teaser: finds heats, sires nothing')} />

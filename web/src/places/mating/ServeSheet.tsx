@@ -144,7 +144,7 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
       ) : null}
       <EntryForm
         {...asked}
-        done={() => say('Wrote down the service of {name}', { name })}
+        done={() => say('Recorded the service of {name}', { name })}
         onDone={onClose}
         submit={say('Record service')}
         against={
@@ -165,7 +165,7 @@ export function ServeSheet({ female, heat, view, onClose }: Props) {
                   ? say('by hand, taken to the {value}', { value: grown.male[0] })
                   : say('by hand, male brought to her'),
               ],
-              ['insemination', 'insemination'],
+              ['insemination', say('insemination')],
               ['raddle', say('found marked')],
               ['ran-with', say('ran with him, not seen')],
             ]}

@@ -67,7 +67,7 @@ function Running({ male: { tag, stays }, today, onDone }: RunningProps) {
           <Choice
             label={say('Raddle')}
             value={colour}
-            options={[['', 'choose'], ...MARK_COLOURS.map((c) => [c, c] as const)]}
+            options={[['', say('choose')], ...MARK_COLOURS.map((c) => [c, say(c)] as const)]}
             onChange={setColour}
           />
           <Button

@@ -5,7 +5,7 @@ import { Tag } from '../../parts/Tag';
 import { colour, fonts, phone, space } from '../../theme/tokens';
 import { ageText, bornText, gainText, shortDate, weightText } from '../../words/format';
 import { gainFromBirth } from './jobFigures';
-import { say, fieldWord } from '@yaylak/contract';
+import { say, fieldWord, capital } from '@yaylak/contract';
 
 interface Props {
   readonly animal: RosterAnimal;
@@ -23,8 +23,8 @@ export function AnimalAtHand({ animal, on, unit, settings }: Props) {
   const cells: readonly (readonly [label: string, figure: string, under: string])[] = [
     [
       say('Last weight'),
-      last ? weightText(last[1], unit, animal.species) : 'none',
-      last ? `${shortDate(last[0])}, ${last[2]}` : say('first time'),
+      last ? weightText(last[1], unit, animal.species) : say('none'),
+      last ? `${shortDate(last[0])}, ${say(last[2])}` : say('first time'),
     ],
     [
       say('First weight to now'),
@@ -44,7 +44,7 @@ export function AnimalAtHand({ animal, on, unit, settings }: Props) {
         <Tag tag={animal.tag} size="large" isStatic />
         <div>
           <h2>
-            {what.charAt(0).toUpperCase() + what.slice(1)}
+            {capital(what)}
             {animal.bornOn && ageDays !== undefined && ageDays >= 0
               ? `, ${ageText(ageWords(dayOf(animal.bornOn), dayOf(on)), animal.birthKnownTo)}`
               : ''}

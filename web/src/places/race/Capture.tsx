@@ -482,7 +482,7 @@ function writtenIn(
       if (entry.type === 'treatment' && entry.route === 'pour-on') isPouredOn = true;
       if (entry.type === 'identifier') fitted.push(entry.text);
       if (entry.type === 'sample') {
-        const name = animals.get(animalId)?.tag.text ?? 'another';
+        const name = animals.get(animalId)?.tag.text ?? say('another');
         tubes.set(normalised(entry.tube), { tube: entry.tube, animalId, name });
       }
     }

@@ -6,7 +6,7 @@ import { figureText, gainText, perDayText, weightText } from '../../words/format
 import { boxTodayText } from '../../words/selling';
 import { DECISION_WORDS } from '../../words/reasons';
 import type { SuggestedGate } from './stations/sort';
-import { say } from '@yaylak/contract';
+import { say, lower } from '@yaylak/contract';
 import { Said } from '../../parts/Said';
 
 interface Props {
@@ -53,7 +53,7 @@ export function GateKeys({ gates, chosen, suggested, held, unit, counts, onChoos
             {say('{n} so far{value}', {
               n: counts.get(g.name) ?? 0,
               value: g.mark
-                ? say(', spray {colour} on the {place}', { colour: g.mark.colour, place: g.mark.place })
+                ? say(', spray {colour} on the {place}', { colour: say(g.mark.colour), place: say(g.mark.place) })
                 : '',
             })}
           </span>
@@ -82,7 +82,7 @@ export function becauseText({ because, isNear }: Pick<SuggestedGate, 'because' |
     case 'standards':
       return because.failed.length === 0
         ? say('nothing failed')
-        : say('fails {word}', { word: because.failed.join(', ').toLowerCase() });
+        : say('fails {word}', { word: lower(because.failed.join(', ')) });
     case 'index':
       return say('{figure} ± {figure2} points against the line of {figure3}{near}', {
         figure: figureText(because.points, 1),
@@ -93,7 +93,7 @@ export function becauseText({ because, isNear }: Pick<SuggestedGate, 'because' |
     case 'ready':
       return boxTodayText(because.box);
     case 'decision':
-      return say('as it was chosen: {word}', { word: DECISION_WORDS[because.decision].toLowerCase() });
+      return say('as it was chosen: {word}', { word: lower(DECISION_WORDS[because.decision]) });
   }
 }
 

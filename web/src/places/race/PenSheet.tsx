@@ -43,7 +43,7 @@ export function PenSheet() {
   const pens = jobPens(markedGates(job, holding?.decisionMarks ?? {}), race.passages, race.animals);
   const csv = (): void =>
     saveFile(
-      say('pens-{on}.csv', { on: job.on }),
+      `pens-${job.on}.csv`,
       'text/csv',
       `${unparse(
         {
@@ -98,7 +98,7 @@ export function PenSheet() {
           <h2>
             {pen.name}, {say('{n} {n, plural, one {animal} other {animals}}', { n: pen.inside.length })}
             {pen.gate?.mark
-              ? say(', {colour} on the {place}', { colour: pen.gate.mark.colour, place: pen.gate.mark.place })
+              ? say(', {colour} on the {place}', { colour: say(pen.gate.mark.colour), place: say(pen.gate.mark.place) })
               : ''}
           </h2>
           <p>{say('Counted in the pen: {n}', { n: pen.gate?.counted ?? '________' })}</p>
@@ -122,7 +122,7 @@ export function PenSheet() {
                   return (
                     <tr key={tag.animalId}>
                       <td>
-                        <b>{tag.text}</b> {tag.colour ?? ''}
+                        <b>{tag.text}</b> {tag.colour ? say(tag.colour) : ''}
                       </td>
                       <td>{electronicOf(one)}</td>
                       <td>{tag.name ?? ''}</td>

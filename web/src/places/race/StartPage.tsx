@@ -190,7 +190,7 @@ export function StartPage() {
               <Choice
                 label={say('What is done')}
                 value={templateId}
-                options={[...templates.map((t) => [t.id, t.name] as const), ['', say('put together here')]]}
+                options={[...templates.map((t) => [t.id, say(t.name)] as const), ['', say('put together here')]]}
                 onChange={choose}
               />
               <Field label={say('Weighed and recorded by')} value={startedBy} onChange={setStartedBy} />

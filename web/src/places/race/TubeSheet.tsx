@@ -30,7 +30,7 @@ export function TubeSheet() {
   const isOfYoung = rows.some((r) => r.purpose === 'pregnancy');
   const csv = (): void =>
     saveFile(
-      say('tubes-{on}.csv', { on: job.on }),
+      `tubes-${job.on}.csv`,
       'text/csv',
       `${unparse(
         {

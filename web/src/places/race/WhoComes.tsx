@@ -70,7 +70,7 @@ export function WhoComes({ ids, animals, sets, onChange }: Props) {
           <Choice
             label={say('Add a set')}
             value={set?.key ?? ''}
-            options={[['', 'choose'], ...sets.map((s) => [s.key, s.words] as const)]}
+            options={[['', say('choose')], ...sets.map((s) => [s.key, s.words] as const)]}
             onChange={(key) => setSet(sets.find((s) => s.key === key))}
           />
           <Button isDisabled={set === undefined} onPress={() => add(set?.animals.map((a) => a.tag.animalId) ?? [])}>

@@ -28,7 +28,9 @@ export function jobMobs(
       score: mean(entries.flatMap((e) => (e.type === 'score' ? [e.score] : []))),
       before: animal.scores.findLast(([day]) => day < put.on)?.[1],
       spray:
-        mark?.type === 'mark' ? say('{colour} on the {place}', { colour: mark.colour, place: mark.place }) : undefined,
+        mark?.type === 'mark'
+          ? say('{colour} on the {place}', { colour: say(mark.colour), place: say(mark.place) })
+          : undefined,
     };
     last.set(animalId, { mob: put.mob, member });
   }

@@ -3,7 +3,7 @@ import { countedAt, scanningRate, type Standard } from '@yaylak/core';
 import { amountText } from '../../words/format';
 import { CARE_WORDS } from '../../words/stations';
 import type { Passage } from './raceLog';
-import { say } from '@yaylak/contract';
+import { say, lower } from '@yaylak/contract';
 
 /** What a job did beside weighing, a line each: doses, tubes, marks, works by hand, and what failed the look-over. */
 export function jobTally(
@@ -26,12 +26,12 @@ export function jobTally(
       else if (entry.type === 'pregnancy-test') scans.push(entry);
       else if (entry.type === 'care') count(CARE_WORDS[entry.kind]);
       else if (entry.type === 'mark')
-        count(say('{colour} on the {place}', { colour: entry.colour, place: entry.place }));
+        count(say('{colour} on the {place}', { colour: say(entry.colour), place: say(entry.place) }));
       else if (entry.type === 'identifier') count(say('Tags fitted'));
       else if (entry.type === 'look')
         for (const [id, grade] of Object.entries(entry.grades))
           if (grade === 'fail')
-            count(say('Fails {word}', { word: (standards.find((s) => s.id === id)?.name ?? id).toLowerCase() }));
+            count(say('Fails {word}', { word: lower(standards.find((s) => s.id === id)?.name ?? id) }));
     }
   return [
     ...scanTally(scans),

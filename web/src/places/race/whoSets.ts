@@ -1,6 +1,6 @@
 import type { RosterAnimal } from '@yaylak/contract';
 import { SPECIES } from '@yaylak/core';
-import { say, fieldWord, SPECIES_WORDS } from '@yaylak/contract';
+import { say, fieldWord, SPECIES_WORDS, capital } from '@yaylak/contract';
 
 /** A set of animals that may come. */
 export interface Who {
@@ -37,12 +37,13 @@ export function whoSets(
         const word = fieldWord({ species, sex }, 1, true);
         sets.push({
           key: `${species} ${sex} ${bornIn}`,
-          words: say('{toUpperCase}{part} of {bornIn} ({n})', {
-            toUpperCase: word.charAt(0).toUpperCase(),
-            part: word.slice(1),
-            bornIn,
-            n: own.length,
-          }),
+          words: capital(
+            say('{young} of {bornIn} ({n})', {
+              young: word,
+              bornIn,
+              n: own.length,
+            }),
+          ),
           animals: own,
         });
       }

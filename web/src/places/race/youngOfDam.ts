@@ -1,7 +1,7 @@
 import type { RosterAnimal } from '@yaylak/contract';
 import { dayOf } from '@yaylak/core';
 import type { Passage } from './raceLog';
-import { say, fieldWord } from '@yaylak/contract';
+import { say, fieldWord, capital } from '@yaylak/contract';
 
 /** Young older than this are no new-borns that wait for their first tag. */
 const NEWBORN_DAYS = 60;
@@ -35,9 +35,5 @@ export function youngAtHandText(young: RosterAnimal, left: number): string {
     left === 0
       ? say('the last of hers')
       : say('{left} more of hers {left, plural, one {waits} other {wait}}', { left });
-  return say('{toUpperCase}{part} that was recorded at the birth; {more}.', {
-    toUpperCase: word.charAt(0).toUpperCase(),
-    part: word.slice(1),
-    more,
-  });
+  return capital(say('{young} that was recorded at the birth; {more}.', { young: word, more }));
 }

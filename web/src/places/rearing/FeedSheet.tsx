@@ -29,7 +29,7 @@ export function FeedSheet({ litter, species, today, onClose }: Props) {
   });
   return (
     <Sheet title={say('Feed of {name} and her litter', { name })} isOpen onClose={onClose}>
-      <EntryForm {...asked} done={() => say('Wrote down what {name} and hers ate', { name })} onDone={onClose}>
+      <EntryForm {...asked} done={() => say('Recorded what {name} and hers ate', { name })} onDone={onClose}>
         <FeedFields species={species} />
       </EntryForm>
       <Small>

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { EASE_WORDS, type LifeView, say, fieldWord, SPECIES_WORDS } from '@yaylak/contract';
+import { EASE_WORDS, type LifeView, say, fieldWord, SPECIES_WORDS, capital } from '@yaylak/contract';
 import type { WeightUnit } from '@yaylak/core';
 import { useParams } from 'react-router';
 import { lifeQuery } from '../../api/queries';
@@ -95,7 +95,7 @@ export function LifeSheet() {
 function whoText({ species, sex, bornOn, groupName, dam, sire }: LifeView): string {
   const what = fieldWord({ species, sex }, undefined);
   return `${[
-    what.charAt(0).toUpperCase() + what.slice(1),
+    capital(what),
     ...(bornOn === null ? [] : [say('born {date}', { date: fullDate(bornOn) })]),
     ...(dam ? [say('of {n}', { n: dam.name ?? dam.text })] : []),
     ...(sire ? [say('by {n}', { n: sire.name ?? sire.text })] : []),

@@ -7,6 +7,7 @@ import {
   type LittersView,
   type LitterValue,
   say,
+  capital,
 } from '@yaylak/contract';
 import { isByLitter, SPECIES, SPECIES_TABLE, toKg, type Species, type WeightUnit } from '@yaylak/core';
 import { Link, useSearchParams } from 'react-router';
@@ -140,7 +141,7 @@ function Compared({ view, unit }: { readonly view: LittersView; readonly unit: W
       <LineTable>
         <thead>
           <tr>
-            <th>{BY_WORDS[view.by].replace(/^./, (c) => c.toUpperCase())}</th>
+            <th>{capital(BY_WORDS[view.by])}</th>
             <th>{say('Litters')}</th>
             <th>{say('Mean')}</th>
             <th>{say('Above average by')}</th>
@@ -171,8 +172,8 @@ function Compared({ view, unit }: { readonly view: LittersView; readonly unit: W
 }
 
 const TREND_WORDS = {
-  falling: 'falling',
-  rising: 'rising',
+  falling: say('falling'),
+  rising: say('rising'),
   steady: say('no trend'),
   'too-few': say('too few to tell'),
 } as const;

@@ -87,7 +87,7 @@ export function RearingPage() {
           <b>
             {say('{count} died of {cause} from {date} to {date2}.', {
               count: c.count,
-              cause: c.cause,
+              cause: say(c.cause),
               date: shortDate(c.from),
               date2: shortDate(c.to),
             })}

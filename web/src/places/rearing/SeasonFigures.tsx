@@ -3,7 +3,7 @@ import { FigureTable } from '../../parts/FigureTable';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
 import { figureText, monthYear } from '../../words/format';
-import { say } from '@yaylak/contract';
+import { say, perCent } from '@yaylak/contract';
 
 type Figures = readonly (readonly [label: string, of: (s: SeasonTallyView) => string])[];
 
@@ -35,7 +35,7 @@ const BY_LITTER: Figures = [
 
 const UNKNOWN = say('not known');
 const oneDigit = (value: number | null): string => (value === null ? UNKNOWN : figureText(value, 1));
-const percent = (value: number | null): string => (value === null ? UNKNOWN : `${Math.round(value)}\u00a0%`);
+const percent = (value: number | null): string => (value === null ? UNKNOWN : perCent(Math.round(value)));
 
 /** A season, to a hundred females or to a litter, beside the one before it, and where young were lost. */
 export function SeasonFigures({ view: { seasons, isByLitter } }: { readonly view: RearingView }) {

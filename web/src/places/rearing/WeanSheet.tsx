@@ -186,8 +186,8 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
                         value={sexes[id] ?? 'unknown'}
                         options={[
                           ['unknown', say('not looked')],
-                          ['female', 'female'],
-                          ['male', 'male'],
+                          ['female', say('female')],
+                          ['male', say('male')],
                         ]}
                         onChange={(sex) => form.setValue('sexes', { ...sexes, [id]: sex })}
                       />
@@ -198,7 +198,7 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
                   <td>
                     {y.tag.kind === 'none' ? (
                       <FormField
-                        name={say('numbers.{id}', { id })}
+                        name={`numbers.${id}`}
                         label={say('Number of {called}', { called })}
                         isLabelHidden
                         style={{ width: 130 }}
@@ -233,8 +233,8 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
               label={say('Her udder')}
               options={[
                 ['', say('not looked')],
-                ['pass', 'sound'],
-                ['fail', udder.fails],
+                ['pass', say('sound')],
+                ['fail', say(udder.fails)],
               ]}
             />
           ) : null}

@@ -60,7 +60,7 @@ function against({ how, total, count, each }: Typed, scale: ScaleUnit): Against 
     text.trim() !== '' && Number.isNaN(kgOf(text, scale))
       ? [
           [
-            say('each.{i}.text', { i }),
+            `each.${i}.text`,
             say('“{text}” is not a weight. Type what the scale says in {scale}.', { text, scale }),
           ] as const,
         ]
@@ -185,7 +185,7 @@ export function WeighSheet({ litter, species, today, onClose }: Props) {
             {young.map((y, i) => (
               <FormField
                 key={y.tag.animalId}
-                name={say('each.{i}.text', { i })}
+                name={`each.${i}.text`}
                 label={`${labelOf(y, i)}, ${scale}`}
                 hint={
                   y.lastKg === null ? undefined : say('last {weight}', { weight: weightText(y.lastKg, unit, species) })

@@ -146,9 +146,9 @@ export function ProductSheet({ product, onClose }: Props) {
         <Small>{say('Type what the label says, and nothing else. What is not on it, the vet decides.')}</Small>
         <Grid>
           <FormField name="name" label={say('Name')} autoFocus />
-          <FormChoice name="kind" label={say('Kind')} options={PRODUCT_KINDS.map((k) => [k, k])} />
+          <FormChoice name="kind" label={say('Kind')} options={PRODUCT_KINDS.map((k) => [k, say(k)])} />
           <FormField name="active" label={say('Active substance')} />
-          <FormField name="form" label={say('Form')} placeholder="drench" />
+          <FormField name="form" label={say('Form')} placeholder={say('drench')} />
           <FormField name="concentration" label={say('Concentration')} placeholder="25 mg/ml" />
           <FormChoice name="doseUnit" label={say('Measured in')} options={DOSE_UNITS.map((u) => [u, u])} />
           <FormField name="step" label={say('Syringe step')} inputMode="decimal" />

@@ -64,13 +64,13 @@ export function RegisterPage() {
         <Choice
           label={say('Product')}
           value={productId}
-          options={[['', 'all'], ...(remedies?.products ?? []).map((p) => [p.id, p.facts.name] as const)]}
+          options={[['', say('all')], ...(remedies?.products ?? []).map((p) => [p.id, p.facts.name] as const)]}
           onChange={setProductId}
         />
         <Choice
           label={say('Species')}
           value={species}
-          options={[['', 'all'], ...SPECIES.map((s) => [s, SPECIES_WORDS[s].plural] as const)]}
+          options={[['', say('all')], ...SPECIES.map((s) => [s, SPECIES_WORDS[s].plural] as const)]}
           onChange={setSpecies}
         />
       </Row>
@@ -102,7 +102,7 @@ export function RegisterPage() {
                     {shortDate(r.on)} {r.on.slice(0, 4)}
                   </td>
                   <td>
-                    <b>{r.tag.text}</b> {r.species}
+                    <b>{r.tag.text}</b> {say(r.species)}
                     {r.numbers
                       .filter((n) => n !== r.tag.text)
                       .map((n) => (
@@ -117,7 +117,10 @@ export function RegisterPage() {
                     {amountText(r.amount)} {r.unit} {ROUTE_WORDS[r.route]}
                     {r.doseKg === null ? null : (
                       <Small>
-                        {say('for {weight} by', { weight: weightText(r.doseKg, unit) })} {r.doseMethod}
+                        {say('for {weight} by {method}', {
+                          weight: weightText(r.doseKg, unit),
+                          method: say(r.doseMethod ?? ''),
+                        })}
                       </Small>
                     )}
                     {r.isOffLabel ? <Small>{say('off the label')}</Small> : null}

@@ -122,7 +122,7 @@ export function LoadSheet({ outlet, rows, behind, species, today, currency, onCl
                 </td>
                 <td>
                   <FormField
-                    name={say('kg.{animalId}', { animalId: tag.animalId })}
+                    name={`kg.${tag.animalId}`}
                     label={say('Weight of {text}, {unit}', { text: tag.text, unit })}
                     isLabelHidden
                     inputMode="decimal"
@@ -130,7 +130,7 @@ export function LoadSheet({ outlet, rows, behind, species, today, currency, onCl
                 </td>
                 <td>
                   <FormField
-                    name={say('price.{animalId}', { animalId: tag.animalId })}
+                    name={`price.${tag.animalId}`}
                     label={say('Paid for {text}, {currency}', { text: tag.text, currency })}
                     isLabelHidden
                     inputMode="decimal"

@@ -7,7 +7,7 @@ import { Panel, Small } from '../../parts/Panel';
 import { space } from '../../theme/tokens';
 import { figureText } from '../../words/format';
 import { BY_WORDS, marginRowName, OFF, OFF_WORDS } from '../../words/margins';
-import { say } from '@yaylak/contract';
+import { say, capital } from '@yaylak/contract';
 
 interface Props {
   readonly view: MarginsView;
@@ -31,7 +31,7 @@ export function MarginsTable({ view, year, currency }: Props) {
         <Table>
           <thead>
             <tr>
-              <th scope="col">{by.charAt(0).toUpperCase() + by.slice(1)}</th>
+              <th scope="col">{capital(by)}</th>
               <th scope="col">{say('Head')}</th>
               <th scope="col">{say('Price')}</th>
               {OFF.map((of) => (

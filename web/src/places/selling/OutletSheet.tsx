@@ -184,7 +184,7 @@ function Prices({ prices, draft, today, currency, rows, onChange }: PricesProps)
               value={String(at)}
               options={prices.map((p, i) => [
                 String(i),
-                p.from === '' ? 'new' : say('from {date}', { date: fullDate(p.from) }),
+                p.from === '' ? say('new') : say('from {date}', { date: fullDate(p.from) }),
               ])}
               onChange={(i) => setAt(Number(i))}
             />

@@ -114,7 +114,7 @@ function Outlook({ view, currency }: { readonly view: SaleAnimalView; readonly c
 }
 
 const dayText = ({ on }: SaleAnimalView, days: number): string =>
-  days === 0 ? 'today' : shortDate(isoOf(addDays(dayOf(on), days)));
+  days === 0 ? say('today') : shortDate(isoOf(addDays(dayOf(on), days)));
 
 function answerText(
   view: SaleAnimalView,

@@ -47,9 +47,9 @@ export function PaperList() {
         <tbody>
           {data.rows.map((row) => (
             <tr key={row.id}>
-              <td aria-label="tick">☐</td>
+              <td aria-label={say('tick')}>☐</td>
               <td>{row.number}</td>
-              <td>{row.worn.find((w) => w.kind === 'visual')?.colour ?? ''}</td>
+              <td>{say(row.worn.find((w) => w.kind === 'visual')?.colour ?? '')}</td>
               <td>{row.worn.find((w) => w.kind === 'electronic')?.text ?? ''}</td>
               <td>{row.bornOn === null ? '' : birthDate(row.bornOn, row.birthKnownTo)}</td>
               <td>{row.weight ? `${weightText(row.weight.kg, unit, row.species)}, ${fullDate(row.weight.on)}` : ''}</td>

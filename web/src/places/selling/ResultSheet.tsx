@@ -54,7 +54,7 @@ export function ResultSheet({ head, leftOn, species, currency, onClose }: Props)
   });
   return (
     <Sheet title={say('What came back of {text}', { text })} isOpen onClose={onClose}>
-      <EntryForm {...state} done={() => say('Wrote down what came back of {text}', { text })} onDone={onClose}>
+      <EntryForm {...state} done={() => say('Recorded what came back of {text}', { text })} onDone={onClose}>
         <FieldRow $gap={3}>
           <FormField name="on" label={say('Killed on')} type="date" />
           <FormField name="carcass" label={say('Carcass, {unit}', { unit })} inputMode="decimal" />

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { percentText, type SaleSheetRow, type SaleSheetView, say, fieldWord } from '@yaylak/contract';
+import { percentText, type SaleSheetRow, type SaleSheetView, say, fieldWord, capital } from '@yaylak/contract';
 import { dayOf } from '@yaylak/core';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
@@ -52,7 +52,7 @@ function Filled({ view, ids, hasPedigree, onPedigree }: FilledProps) {
       >
         <Tick label={say('With pedigree')} isSelected={hasPedigree} onChange={onPedigree} />
         <Button onPress={() => saleFile(view)}>{say('As CSV')}</Button>
-        <LinkButton href={`/api/passports?ids=${ids.join(',')}`} download={say('passports-{on}.json', { on })}>
+        <LinkButton href={`/api/passports?ids=${ids.join(',')}`} download={`passports-${on}.json`}>
           {say('Passports')}
         </LinkButton>
       </PaperHead>
@@ -175,7 +175,7 @@ function pedigreeText({ dam, sire, damDam, damSire, sireDam, sireSire, inbreedin
   if (said.length === 0) return say('Its parents are not on record.');
   const text = said.join(', ');
   return [
-    `${text.charAt(0).toUpperCase()}${text.slice(1)}.`,
+    `${capital(text)}.`,
     ...(inbreeding === null
       ? []
       : [say('Inbreeding {percent}, as far as the pedigree is known.', { percent: percentText(inbreeding) })]),

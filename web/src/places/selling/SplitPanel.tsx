@@ -23,7 +23,7 @@ interface Props {
 /** The pen as it is split: heads and money by outlet, and what one outlet alone would lose. */
 export function SplitPanel({ view, made, currency, asksAll, onAskAll, onBack, onPlan }: Props) {
   const { split, outlets } = view;
-  const nameOf = (id: string): string => outlets.find((o) => o.id === id)?.facts.name ?? 'stays';
+  const nameOf = (id: string): string => outlets.find((o) => o.id === id)?.facts.name ?? say('stays');
   if (!split) return null;
   const [best, second] = split.alone;
   const trips = made.columns.flatMap(({ id, heads }) => {

@@ -31,8 +31,4 @@ export function marginsCsv({ by, rows, all }: MarginsView, currency: string): st
 }
 
 export const marginsFile = (view: MarginsView, currency: string): void =>
-  saveFile(
-    say('left-per-head-{species}-by-{by}.csv', { species: view.species, by: view.by }),
-    'text/csv',
-    marginsCsv(view, currency),
-  );
+  saveFile(`left-per-head-${view.species}-by-${view.by}.csv`, 'text/csv', marginsCsv(view, currency));

@@ -67,5 +67,4 @@ export const saleCsv = ({ rows, on }: SaleSheetView): string => {
   return `${unparse({ fields: COLUMNS.map(([h]) => h), data }, { newline: '\r\n' })}\r\n`;
 };
 
-export const saleFile = (view: SaleSheetView): void =>
-  saveFile(say('sale-sheet-{on}.csv', { on: view.on }), 'text/csv', saleCsv(view));
+export const saleFile = (view: SaleSheetView): void => saveFile(`sale-sheet-${view.on}.csv`, 'text/csv', saleCsv(view));

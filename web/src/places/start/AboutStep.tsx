@@ -1,12 +1,14 @@
 import type { HoldingView } from '@yaylak/contract';
-import type { DateOrder, WeightUnit } from '@yaylak/core';
+import { WEEK_STARTS, type DateOrder, type WeekStart, type WeightUnit } from '@yaylak/core';
 import { useState } from 'react';
 import { Button } from '../../parts/Button';
 import { Choice, Field, Wrong } from '../../parts/Field';
+import { LanguageButtons } from '../../parts/LanguageButton';
 import { Row, Small, Stack } from '../../parts/Panel';
 import { useUnsaved } from '../../parts/unsaved';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 import { SpeciesTicks } from '../../shared/holding/SpeciesTicks';
+import { WEEK_START_WORDS } from '../../words/week';
 import { say } from '@yaylak/contract';
 
 interface Props {
@@ -17,8 +19,8 @@ interface Props {
 /** Who writes, what is kept, and how weights, dates and money are written. */
 export function AboutStep({ holding, onDone }: Props) {
   const save = useSaveHolding();
-  const { name, keeper, unit, dateOrder, currency, keeps } = holding;
-  const start = { name, keeper, unit, dateOrder, currency, keeps: [...keeps] };
+  const { name, keeper, unit, dateOrder, weekStart, currency, keeps } = holding;
+  const start = { name, keeper, unit, dateOrder, weekStart, currency, keeps: [...keeps] };
   const [draft, setDraft] = useState(start);
   const [problem, setProblem] = useState<string>();
   const saved = useUnsaved(JSON.stringify(draft) !== JSON.stringify(start));
@@ -35,6 +37,9 @@ export function AboutStep({ holding, onDone }: Props) {
       }}
     >
       <Stack $gap={4}>
+        <Row $gap={3}>
+          <LanguageButtons />
+        </Row>
         <Row $gap={3} style={{ alignItems: 'flex-end' }}>
           <Field label={say('Your name')} value={draft.keeper} onChange={(v) => setDraft({ ...draft, keeper: v })} />
           <Field
@@ -53,8 +58,8 @@ export function AboutStep({ holding, onDone }: Props) {
             label={say('Weights in')}
             value={draft.unit}
             options={[
-              ['kg', 'kilograms'],
-              ['lb', 'pounds'],
+              ['kg', say('kilograms')],
+              ['lb', say('pounds')],
             ]}
             onChange={(v: WeightUnit) => setDraft({ ...draft, unit: v })}
           />
@@ -67,6 +72,12 @@ export function AboutStep({ holding, onDone }: Props) {
               ['year-month', say('year, month, day')],
             ]}
             onChange={(v: DateOrder) => setDraft({ ...draft, dateOrder: v })}
+          />
+          <Choice
+            label={say('The week begins on')}
+            value={draft.weekStart}
+            options={WEEK_STARTS.map((d) => [d, WEEK_START_WORDS[d]])}
+            onChange={(v: WeekStart) => setDraft({ ...draft, weekStart: v })}
           />
           <Field
             label={say('Currency')}

@@ -121,7 +121,7 @@ export function AnimalsStep({ holding, here, onDone }: Props) {
           <Choice
             label={say('Tag colour')}
             value={tagColour}
-            options={TAG_COLOURS.map((c) => [c, c])}
+            options={TAG_COLOURS.map((c) => [c, say(c)])}
             onChange={setTagColour}
           />
           <Choice

@@ -1,4 +1,4 @@
-import { say } from '@yaylak/contract';
+import { say, UNNAMED } from '@yaylak/contract';
 
 /** The first ten minutes, step by step. */
 export const STEPS = ['about', 'numbers', 'animals', 'weigh', 'found'] as const;
@@ -19,9 +19,6 @@ export interface Begun {
   readonly animals: number;
   readonly weighed: number;
 }
-
-/** A book nobody has named yet. */
-const UNNAMED = { name: say('My holding'), keeper: say('Keeper') };
 
 /** Steps that are done, as far as the book shows: one may go on wherever one left. */
 export function stepsDone({ name, keeper, animals, weighed }: Begun): ReadonlySet<StepId> {

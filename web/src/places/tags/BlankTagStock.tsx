@@ -49,7 +49,7 @@ export function BlankTagStock() {
             <li key={b.id}>
               <i aria-hidden style={{ background: TAG_FILLS[b.colour] }} />
               <span>
-                {b.colour} {b.shape}, {SPECIES_WORDS[b.species].plural}
+                {say(b.colour)} {say(b.shape)}, {SPECIES_WORDS[b.species].plural}
                 <Small>{say('{first} to {last}', { first: b.first, last: b.last })}</Small>
                 <b data-low={left.length <= LOW || undefined}>
                   {say('{n} of', { n: left.length })} {blanksIn(b.first, b.last)}{' '}
@@ -85,7 +85,7 @@ export function BlankTagStock() {
               <Choice
                 label={say('Tag colour')}
                 value={bag.colour}
-                options={TAG_COLOURS.map((c) => [c, c])}
+                options={TAG_COLOURS.map((c) => [c, say(c)])}
                 onChange={(tagColour) => set({ colour: tagColour })}
               />
               <Choice

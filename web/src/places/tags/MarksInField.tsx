@@ -21,7 +21,11 @@ export function MarksInField({ marks }: { readonly marks: readonly MarkInField[]
             <Row>
               <i style={{ background: m.colour }} aria-hidden />
               <b>
-                {say('{colour} on the {place}: {purpose}', { colour: m.colour, place: m.place, purpose: m.purpose })}
+                {say('{colour} on the {place}: {purpose}', {
+                  colour: say(m.colour),
+                  place: say(m.place),
+                  purpose: m.purpose,
+                })}
               </b>
             </Row>
             <Small>

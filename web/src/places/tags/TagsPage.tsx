@@ -22,7 +22,7 @@ import { PlainList } from '../../parts/PlainList';
 import { say } from '@yaylak/contract';
 
 const NEEDS: readonly (readonly [need: TagNeed, words: string])[] = [
-  ['none-worn', 'without'],
+  ['none-worn', say('without')],
   ['lost-one', say('lost one')],
   ['too-few', say('with too few')],
 ];

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { PlanFacts, type HoldingView, type PlanView, say, SPECIES_WORDS } from '@yaylak/contract';
+import { PlanFacts, type HoldingView, type PlanView, say, SPECIES_WORDS, capital } from '@yaylak/contract';
 import {
   addDays,
   dayOf,
@@ -31,7 +31,7 @@ import { fullDate } from '../../words/format';
 import { newId } from '../../words/ids';
 import { FLUSHING_WORDS, REMATING_WORDS } from '../../words/season';
 import { useSpeciesOptions } from '../../words/useHolding';
-import { capital, flushingOf, malesInOf, planFacts, planTyped, type PlanTyped } from './planDraft';
+import { flushingOf, malesInOf, planFacts, planTyped, type PlanTyped } from './planDraft';
 import { Said } from '../../parts/Said';
 
 interface Props {
@@ -265,8 +265,8 @@ function PlanForm({ view, onClose, onKept, holding }: Props & { readonly holding
                         setValue(`doses.${i}.name`, products.find((p) => p.id === productId)?.facts.name ?? '');
                     }}
                   />
-                  <FormField name={say('doses.{i}.name', { i })} label={say('Given before birth')} />
-                  <FormField name={say('doses.{i}.days', { i })} label={say('Days before')} inputMode="numeric" />
+                  <FormField name={`doses.${i}.name`} label={say('Given before birth')} />
+                  <FormField name={`doses.${i}.days`} label={say('Days before')} inputMode="numeric" />
                   <Button
                     kind="quiet"
                     aria-label={say('Leave {n} out', { n: name || say('it') })}

@@ -1,4 +1,4 @@
-import { ResourcesSetting, type HoldingView, say, SPECIES_WORDS } from '@yaylak/contract';
+import { ResourcesSetting, type HoldingView, say, SPECIES_WORDS, capital } from '@yaylak/contract';
 import { bySpecies, readTypedNumber, SPECIES, type Species } from '@yaylak/core';
 import { useFieldArray } from 'react-hook-form';
 import { Button } from '../../parts/Button';
@@ -97,10 +97,9 @@ export function ResourcesSheet({ holding, onClose }: Props) {
           {SPECIES.filter((s) => holding.species[s].rearing.bondingDays > 0).map((s) => (
             <FormField
               key={s}
-              name={say('pens.{s}', { s })}
-              label={say('{toUpperCase}{part} pens', {
-                toUpperCase: SPECIES_WORDS[s].birth.charAt(0).toUpperCase(),
-                part: SPECIES_WORDS[s].birth.slice(1),
+              name={`pens.${s}`}
+              label={say('{birth} pens', {
+                birth: capital(SPECIES_WORDS[s].birth),
               })}
               inputMode="numeric"
             />
@@ -143,9 +142,9 @@ function Stretches({ title, hint, name, type }: StretchesProps) {
       <h3>{title}</h3>
       {fields.map(({ id }, i) => (
         <FieldRow key={id} $gap={2}>
-          <FormField name={say('{name}.{i}.from', { name, i })} label={say('From')} type={type} />
-          <FormField name={say('{name}.{i}.to', { name, i })} label={say('To')} type={type} />
-          <FormField name={say('{name}.{i}.why', { name, i })} label={say('Why')} />
+          <FormField name={`${name}.${i}.from`} label={say('From')} type={type} />
+          <FormField name={`${name}.${i}.to`} label={say('To')} type={type} />
+          <FormField name={`${name}.${i}.why`} label={say('Why')} />
           <Button kind="quiet" onPress={() => remove(i)}>
             {say('Leave out')}
           </Button>

@@ -141,7 +141,7 @@ function RhythmForm({ holding, species, onDone }: FormProps) {
         const name = steps[i]?.name ?? '';
         return (
           <FieldRow key={id} $gap={2} role="group" aria-label={say('Weighing {n}', { n: i + 1 })}>
-            <FormField name={say('steps.{i}.name', { i })} label={say('Weighing')} />
+            <FormField name={`steps.${i}.name`} label={say('Weighing')} />
             <Choice
               label={say('When')}
               value={kind}
@@ -154,7 +154,7 @@ function RhythmForm({ holding, species, onDone }: FormProps) {
             {LABELS[kind].map((label, f) => (
               <FormField
                 key={label}
-                name={say('steps.{i}.figures.{f}.text', { i, f })}
+                name={`steps.${i}.figures.${f}.text`}
                 label={label}
                 inputMode="numeric"
                 style={{ width: 84 }}

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { factsOf, planOf, stepName, type PlanView, say } from '@yaylak/contract';
+import { factsOf, planOf, stepName, type PlanView, say, lower } from '@yaylak/contract';
 import { dayOf, isoOf, movesWith, moveStep, nextPlan, type PlanStep } from '@yaylak/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -72,7 +72,7 @@ export function YearPage() {
       others > 0 ? say('; {others} {others, plural, one {date} other {dates}} moved with it', { others }) : '';
     const wrong = await save(
       [{ plan: page.view, facts }],
-      say('Moved: {word}{to}{along}', { word: name.toLowerCase(), to, along }),
+      say('Moved: {word}{to}{along}', { word: lower(name), to, along }),
     );
     setProblem(wrong?.message);
     // What could not be sent stays as it was moved, to be sent again.
@@ -85,9 +85,7 @@ export function YearPage() {
     const name = stepName(step, view.facts);
     const wrong = await save(
       [{ plan: view, facts }],
-      doneOn
-        ? say('Not done: {word}', { word: name.toLowerCase() })
-        : say('Done: {word}', { word: name.toLowerCase() }),
+      doneOn ? say('Not done: {word}', { word: lower(name) }) : say('Done: {word}', { word: lower(name) }),
     );
     setProblem(wrong?.message);
   };

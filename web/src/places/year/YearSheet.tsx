@@ -11,6 +11,7 @@ import { TickBox } from '../../parts/TickBox';
 import { Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { fullDate, longDate, monthYear, shortDate } from '../../words/format';
+import { useWeekStart } from '../../words/useHolding';
 import { useYear } from './useYear';
 
 interface Line {
@@ -28,24 +29,25 @@ export function YearSheet() {
   const { season, plans } = useYear();
   const { data: work } = useQuery(todayQuery);
   const [search] = useSearchParams();
+  const weekStart = useWeekStart();
   const isWeek = search.get('of') === 'week';
   if (!season.data)
     return season.error ? <Failed error={season.error} onRetry={() => void season.refetch()} /> : <Loading />;
   const today = dayOf(season.data.on);
-  const monday = weekOf(today);
-  const sunday = addDays(monday, 6);
+  const first = weekOf(today, weekStart);
+  const last = addDays(first, 6);
   const lines = plans
     .flatMap(({ view, steps }) => steps.map((s) => lineOf(view.facts, view.id, s)))
     .sort((a, b) => a.on - b.on || a.what.localeCompare(b.what));
   const year = lines.filter((l) => l.on >= addDays(today, -31) && l.on <= addDays(today, 366));
-  const week = lines.filter((l) => dayOf(l.from) <= sunday && dayOf(l.to) >= monday);
+  const week = lines.filter((l) => dayOf(l.from) <= last && dayOf(l.to) >= first);
   const months = [...new Set(year.map((l) => isoOf(toFirst(l.on))))];
   return (
     <PaperSheet>
       <PaperHead
         title={
           isWeek
-            ? say('The week of {date}', { date: longDate(isoOf(monday)) })
+            ? say('The week of {date}', { date: longDate(isoOf(first)) })
             : say('The year from {date}', { date: fullDate(season.data.on) })
         }
         back={{ to: '/year', words: say('Back to the plan') }}

@@ -11,7 +11,7 @@ import {
   type Species,
   type SpeciesSettings,
 } from '@yaylak/core';
-import { say, SPECIES_WORDS } from '@yaylak/contract';
+import { say, SPECIES_WORDS, capital } from '@yaylak/contract';
 
 /** A plan while it is typed: all figures as text. */
 export interface PlanTyped {
@@ -119,5 +119,3 @@ export function planFacts(typed: PlanTyped, { settings, inBook, before }: Around
     })),
   };
 }
-
-export const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);

@@ -41,11 +41,11 @@ export function useYear(): {
     () =>
       planClashes(
         plans.map(({ view, plan }) => ({ ...planInBook(view), plan })),
-        resourcesOf(holding?.resources ?? NO_RESOURCES),
+        { ...resourcesOf(holding?.resources ?? NO_RESOURCES), weekStart: holding?.weekStart ?? 'monday' },
         (s) => species[s],
         dayOf(season.data?.on ?? '2000-01-01'),
       ),
-    [plans, holding?.resources, species, season.data?.on],
+    [plans, holding?.resources, holding?.weekStart, species, season.data?.on],
   );
   return { season, plans, clashes, moving, setMoving };
 }

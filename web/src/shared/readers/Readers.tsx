@@ -18,7 +18,7 @@ import { Said } from '../../parts/Said';
 const BRIDGE_KEY = 'yaylak-bridge';
 const OFF = 'off';
 const USUAL_BAUD = '9600';
-const STATE_WORDS = { connecting: 'connecting', open: 'connected', away: say('away, trying again') } as const;
+const STATE_WORDS = { connecting: say('connecting'), open: say('connected'), away: say('away, trying again') } as const;
 
 interface Props {
   /** The button that says how they are: it looks like those beside it. */

@@ -273,9 +273,9 @@ function vetDays({ vetMeat, vetMilk }: Typed): { meatDays: number; milkDays?: nu
 }
 
 const STATE_WORDS = {
-  good: 'good',
+  good: say('good'),
   'expires-soon': say('expires soon'),
-  expired: 'expired',
+  expired: say('expired'),
   'used-up': say('used up'),
 } as const;
 
@@ -375,7 +375,7 @@ function Doses({
 
 const weightWords = ({ weight }: PlannedTreatment, species: Species, unit: ReturnType<typeof useWeightUnit>): string =>
   weight
-    ? `${weightText(weight.kg, unit, species)}, ${weight.method}, ${weight.daysOld === 0 ? say('today') : say('{daysOld} {daysOld, plural, one {day old} other {days old}}', { daysOld: weight.daysOld })}`
+    ? `${weightText(weight.kg, unit, species)}, ${say(weight.method)}, ${weight.daysOld === 0 ? say('today') : say('{daysOld} {daysOld, plural, one {day old} other {days old}}', { daysOld: weight.daysOld })}`
     : 'none';
 
 const withdrawalWords = ({ withdrawal }: PlannedTreatment): string => {

@@ -41,7 +41,8 @@ interface Typed {
   readonly shape: TagShape | '';
 }
 
-const same = <T extends string>(values: readonly T[]): (readonly [T, string])[] => values.map((v) => [v, v] as const);
+const same = <T extends string>(values: readonly T[]): (readonly [T, string])[] =>
+  values.map((v) => [v, say(v)] as const);
 
 /** Fits an identifier today. */
 export function FitForm({ animal, today, start = {}, onDone }: Props) {

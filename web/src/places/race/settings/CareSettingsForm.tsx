@@ -44,7 +44,7 @@ export function CareSettingsForm({
                   label={say('{care} how', { care: CARE_WORDS[kind] })}
                   isLabelHidden
                   value={chosen.method ?? ''}
-                  options={CARE_METHODS[kind].map((m) => [m, m])}
+                  options={CARE_METHODS[kind].map((m) => [m, say(m)])}
                   onChange={(method) =>
                     onChange({ care: { kinds: kinds.map((k) => (k.kind === kind ? { kind, method } : k)) } })
                   }

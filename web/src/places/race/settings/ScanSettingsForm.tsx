@@ -24,7 +24,7 @@ export function ScanSettingsForm({ settings = { way: 'scan' }, startedBy, onChan
           label={say('By')}
           value={settings.way}
           options={[
-            ['scan', 'scanner'],
+            ['scan', say('scanner')],
             ['palpation', say('hand, feeling')],
           ]}
           onChange={(way) => onChange({ ...settings, way })}

@@ -53,14 +53,14 @@ export function ScoreSettingsForm({ settings = NEW, isCrate, startedBy, onChange
             key={mob}
             label={say('Spray the {mob}', { mob: MOB_WORDS[mob] })}
             value={sprays.find((s) => s.mob === mob)?.colour ?? 'none'}
-            options={[['none', say('not at all')], ...MARK_COLOURS.map((c) => [c, c] as const)]}
+            options={[['none', say('not at all')], ...MARK_COLOURS.map((c) => [c, say(c)] as const)]}
             onChange={(colour) => spray(mob, colour)}
           />
         ))}
         <Choice
           label={say('On which part')}
           value={place}
-          options={MARK_PLACES.map((p) => [p, p])}
+          options={MARK_PLACES.map((p) => [p, say(p)])}
           onChange={(next) => set({ place: next })}
         />
       </Row>

@@ -17,7 +17,7 @@ interface Props {
   readonly onChange: (plan: JobPlan) => void;
 }
 
-const GATE_SIGNS = { left: '← left', down: say('↓ straight on'), right: '→ right' } as const;
+const GATE_SIGNS = { left: say('← left'), down: say('↓ straight on'), right: say('→ right') } as const;
 
 /** The gates, what lies behind each, and what suggests one. */
 export function SortSettingsForm({ plan, unit, onChange }: Props) {
@@ -55,7 +55,7 @@ export function SortSettingsForm({ plan, unit, onChange }: Props) {
               <Choice
                 label={say('and spray')}
                 value={gate.mark?.colour ?? ''}
-                options={[['', 'nothing'], ...MARK_COLOURS.map((c) => [c, c] as const)]}
+                options={[['', say('nothing')], ...MARK_COLOURS.map((c) => [c, say(c)] as const)]}
                 onChange={(colour) =>
                   setGate(gate.key, ({ mark, ...g }) => ({
                     ...g,
@@ -67,7 +67,7 @@ export function SortSettingsForm({ plan, unit, onChange }: Props) {
                 <Choice
                   label={say('on the')}
                   value={gate.mark.place}
-                  options={MARK_PLACES.map((p) => [p, p])}
+                  options={MARK_PLACES.map((p) => [p, say(p)])}
                   onChange={(place) => setGate(gate.key, (g) => (g.mark ? { ...g, mark: { ...g.mark, place } } : g))}
                 />
               ) : null}

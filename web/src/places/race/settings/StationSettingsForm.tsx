@@ -34,7 +34,7 @@ interface Props {
   readonly onChange: (plan: JobPlan) => void;
 }
 
-const METHOD_WORDS = { scale: 'scale', crate: 'crate', tape: 'tape', estimate: say('by eye') } as const;
+const METHOD_WORDS = { scale: say('scale'), crate: say('crate'), tape: say('tape'), estimate: say('by eye') } as const;
 
 /** What one station of a job has to know; nothing where there is nothing to say. */
 export function StationSettingsForm({ station, plan, products, unit, species, startedBy, onChange }: Props) {
@@ -117,13 +117,13 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
           <Choice
             label={say('Spray')}
             value={mark.colour}
-            options={MARK_COLOURS.map((c) => [c, c])}
+            options={MARK_COLOURS.map((c) => [c, say(c)])}
             onChange={(colour) => set({ mark: { ...mark, colour } })}
           />
           <Choice
             label={say('On the')}
             value={mark.place}
-            options={MARK_PLACES.map((p) => [p, p])}
+            options={MARK_PLACES.map((p) => [p, say(p)])}
             onChange={(place) => set({ mark: { ...mark, place } })}
           />
           <Field
@@ -174,7 +174,7 @@ export function StationSettingsForm({ station, plan, products, unit, species, st
           <Choice
             label={say('Colour of the tag')}
             value={identify.colour ?? 'none'}
-            options={[['none', say('not said')], ...TAG_COLOURS.map((c) => [c, c] as const)]}
+            options={[['none', say('not said')], ...TAG_COLOURS.map((c) => [c, say(c)] as const)]}
             onChange={(colour: TagColour | 'none') => {
               const { colour: _, ...without } = identify;
               set({ identify: colour === 'none' ? without : { ...without, colour } });

@@ -85,7 +85,7 @@ export function ScoreFields({ draft, at, onType, children }: Props) {
               ? `${say('The score says {mob}.', { mob: MOB_WORDS[suggested] })} `
               : ''}
             {spray
-              ? say('Spray {colour} on the {n}.', { colour: spray.colour, n: at.job.settings.score?.place ?? '' })
+              ? say('Spray {colour} on the {n}.', { colour: say(spray.colour), n: at.job.settings.score?.place ?? '' })
               : ''}
           </span>
         ) : null}

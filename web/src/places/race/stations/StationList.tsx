@@ -120,7 +120,7 @@ export function StationList(props: Props) {
           const grade = draft.grades[t.key];
           if (grade === 'fail') return { state: 'bad', says: 'fails' };
           if (grade === undefined) return { state: 'plain', says: say('not looked at') };
-          return { state: 'on', says: grade === 'pass' ? 'passes' : say('{grade} of 5', { grade }) };
+          return { state: 'on', says: grade === 'pass' ? say('passes') : say('{grade} of 5', { grade }) };
         })}
       </StationRow>
     ),
@@ -180,8 +180,8 @@ export function StationList(props: Props) {
           {keysOf('mark', onOff)}
           <span>
             {say('{colour} on the {place}: {purpose}', {
-              colour: spray.colour,
-              place: spray.place,
+              colour: say(spray.colour),
+              place: say(spray.place),
               purpose: spray.purpose,
             })}
           </span>

@@ -12,7 +12,7 @@ import { biasAt, trueKg } from './weigh';
 import { say } from '@yaylak/contract';
 
 const VERDICT_WORDS = {
-  above: 'growing',
+  above: say('growing'),
   below: say('not growing as it should'),
   'too-soon': say('too soon to tell'),
 } as const;

@@ -6,7 +6,7 @@ import type { Draft } from '../draft';
 import type { AtHand, Problem, StationRules } from './atHand';
 import { say } from '@yaylak/contract';
 
-export const careKey = (kind: CareKind): string => say('care {kind}', { kind });
+export const careKey = (kind: CareKind): string => `care ${kind}`;
 
 /** Works of the job that fit the animal at hand: nobody castrates a female, or docks a goat. */
 export const careFor = (at: AtHand): CareChoice[] =>
@@ -23,7 +23,7 @@ export const isDone = (draft: Draft, kind: CareKind): boolean =>
 
 /** What is said when a work that hurts is pressed, or left. */
 export function pressedText({ kind, method }: CareChoice, { species, ageDays }: AtHand, isOn: boolean): string {
-  const what = `${CARE_WORDS[kind]}${method ? ` (${method})` : ''}`;
+  const what = `${CARE_WORDS[kind]}${method ? ` (${say(method)})` : ''}`;
   if (!isOn) return say('{what}: not done to this one.', { what });
   const age =
     ageDays === undefined

@@ -22,12 +22,14 @@ export function failedStandards(draft: Draft, at: AtHand): Standard[] {
 }
 
 /** Their names. */
-export const failedAt = (draft: Draft, at: AtHand): string[] => failedStandards(draft, at).map((s) => s.name);
+export const failedAt = (draft: Draft, at: AtHand): string[] => failedStandards(draft, at).map((s) => say(s.name));
 
 /** Those that a choice written since did not know of: it has overruled the others, with its reason. */
 export function failedSinceChosen(draft: Draft, at: AtHand): string[] {
   const over = new Set(at.animal?.chosenOver);
-  return failedStandards(draft, at).flatMap((s) => (over.has(s.id) && gradeOf(draft, s) === undefined ? [] : [s.name]));
+  return failedStandards(draft, at).flatMap((s) =>
+    over.has(s.id) && gradeOf(draft, s) === undefined ? [] : [say(s.name)],
+  );
 }
 
 /** Says that all that nobody pressed were looked at and pass. */
@@ -67,7 +69,7 @@ export const look: StationRules = {
     return grades.length === 0 ? [] : [{ type: 'look', grades: Object.fromEntries(grades) }];
   },
   toggles(at) {
-    const all = standardsAt(at).map((s) => ({ key: s.id, words: s.name }));
+    const all = standardsAt(at).map((s) => ({ key: s.id, words: say(s.name) }));
     return all.length === 0 ? [] : [...all, { key: OTHERS_PASS, words: say('All others pass'), always: 'a' }];
   },
 };

@@ -12,7 +12,7 @@ import {
   type TooSoonTold,
   type TypedScan,
 } from '@yaylak/core';
-import { FINDING_WORDS, tooSoonText, say } from '@yaylak/contract';
+import { FINDING_WORDS, tooSoonText, say, capital } from '@yaylak/contract';
 import { fullDate } from '../../../words/format';
 import type { Draft } from '../draft';
 import { fieldText, type AtHand, type Fact, type Problem, type StationRules } from './atHand';
@@ -26,7 +26,7 @@ const REASONS: Readonly<Record<Extract<TypedScan, { kind: 'refused' }>['reason']
 
 export const scanTyped = (draft: Draft): TypedScan => readTypedScan(draft.fields.scan ?? '');
 
-const findingKey = (finding: ScanFinding): string => say('finding {finding}', { finding });
+const findingKey = (finding: ScanFinding): string => `finding ${finding}`;
 export const findingsOf = (draft: Draft): ScanFinding[] =>
   SCAN_FINDINGS.filter((f) => draft.marks.includes(findingKey(f)));
 
@@ -87,7 +87,7 @@ const learnerAge = (draft: Draft): number | undefined | 'wrong' => {
 /** Scanned or felt: how many, how old, what else; a count and an age typed in one. */
 export const scan: StationRules = {
   problems(draft, at): Problem[] {
-    const told = at.job.settings?.scan?.way === 'palpation' ? say('felt for young') : 'scanned';
+    const told = at.job.settings?.scan?.way === 'palpation' ? say('felt for young') : say('scanned');
     if (at.sex !== 'female')
       return [{ kind: 'ask', key: 'no-female', message: say('No female: not {told}. Enter again goes on.', { told }) }];
     const typed = scanTyped(draft);
@@ -145,5 +145,3 @@ export const scan: StationRules = {
       ? SCAN_FINDINGS.map((f) => ({ key: findingKey(f), words: capital(FINDING_WORDS[f]) }))
       : [],
 };
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -14,7 +14,7 @@ import {
 import { scoreText, MOB_WORDS } from '../../../words/condition';
 import type { Draft, FieldName } from '../draft';
 import { whyAt, type AtHand, type Fact, type Problem, type StationRules } from './atHand';
-import { say } from '@yaylak/contract';
+import { say, capital } from '@yaylak/contract';
 
 export const SCORE_FIELDS = ['score', 'score2'] as const satisfies readonly FieldName[];
 const REASONS: Readonly<Record<Extract<TypedScore, { kind: 'refused' }>['reason'], string>> = {
@@ -116,8 +116,7 @@ export const score: StationRules = {
         : []),
     ];
   },
-  toggles: () =>
-    MOBS.map((mob) => ({ key: mob, words: `${MOB_WORDS[mob].charAt(0).toUpperCase()}${MOB_WORDS[mob].slice(1)}` })),
+  toggles: () => MOBS.map((mob) => ({ key: mob, words: `${capital(MOB_WORDS[mob])}` })),
 };
 
 function doubtOf(draft: Draft, at: AtHand): Problem[] {

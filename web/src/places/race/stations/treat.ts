@@ -17,7 +17,7 @@ export interface StationTreatment extends PlannedTreatment {
   readonly isLeftOut: boolean;
 }
 
-const keyOf = (productId: string): string => say('treat {productId}', { productId });
+const keyOf = (productId: string): string => `treat ${productId}`;
 
 /** The remedies of the job for the animal at hand, each with its dose, its batch and what speaks against it. */
 export const plannedTreatments = (draft: Draft, at: AtHand): StationTreatment[] =>

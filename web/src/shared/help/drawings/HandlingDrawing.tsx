@@ -3,10 +3,10 @@ import { Sketch } from './sketch';
 import { say } from '@yaylak/contract';
 
 const PLACES = [
-  { x: 52, y: 46, words: 'tail-head' },
-  { x: 110, y: 40, words: 'loin' },
-  { x: 150, y: 66, words: 'ribs' },
-  { x: 210, y: 98, words: 'brisket' },
+  { x: 52, y: 46, words: say('tail-head') },
+  { x: 110, y: 40, words: say('loin') },
+  { x: 150, y: 66, words: say('ribs') },
+  { x: 210, y: 98, words: say('brisket') },
 ] as const;
 
 /** Where fat is felt by hand before selling. Our own drawing, not to scale. */
