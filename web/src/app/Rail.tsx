@@ -115,6 +115,10 @@ const Under = styled.p`
 const RailLink = styled(NavLink)`
   display: flex;
   justify-content: space-between;
+  button + button {
+    justify-content: center;
+    border-left: 1px solid ${colour('line')};
+  }
   align-items: center;
   gap: ${space(2)};
   min-height: ${touch};

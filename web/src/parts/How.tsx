@@ -16,7 +16,9 @@ export function How({ of, children }: Props) {
   const openHelp = useHelpDoor();
   return (
     <DialogTrigger>
-      <Ask aria-label={say('How is {of} worked out?', { of })}>{say('how?')}</Ask>
+      <Ask className="no-print" aria-label={say('How is {of} worked out?', { of })}>
+        {say('how?')}
+      </Ask>
       <Pane placement="bottom end">
         <Dialog>
           {({ close }) => (

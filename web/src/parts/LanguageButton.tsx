@@ -13,7 +13,7 @@ export function LanguageButtons({ isShort = false }: { readonly isShort?: boolea
       aria-label={LANGUAGE_NAMES[language]}
       onClick={() => chooseLanguage(language)}
     >
-      <Languages size={16} aria-hidden />
+      {isShort ? null : <Languages size={16} aria-hidden />}
       {isShort ? language.toUpperCase() : LANGUAGE_NAMES[language]}
     </QuietButton>
   ));

@@ -8,8 +8,11 @@ interface Said {
   readonly nameOf: (animalId: string) => string;
 }
 
-/** What was worked out, in a sentence; and what it stands on. */
-export function firstFigureText(figure: FirstFigure, { unit, nameOf }: Said): { said: string; how: string } {
+/** What was worked out: of what, in a sentence; and what it stands on. */
+export function firstFigureText(
+  figure: FirstFigure,
+  { unit, nameOf }: Said,
+): { of: string; said: string; how: string } {
   const { grown, young, birth } = SPECIES_WORDS[figure.species];
   switch (figure.kind) {
     case 'weights': {
@@ -17,6 +20,7 @@ export function firstFigureText(figure: FirstFigure, { unit, nameOf }: Said): { 
       const weight = (kg: number): string => weightText(kg, unit, species);
       const under = Math.round(100 * (1 - lightest.kg / meanKg));
       return {
+        of: say('Mean weight of the {females}', { females: grown.female[1] }),
         said: say(
           '{count} weigh {weight} ± {weight2} on average. {name} is the lightest, {weight3}, {under} % under: feel her condition. Dose a mob for the heaviest, {name2} with {weight4}.',
           {
@@ -41,6 +45,7 @@ export function firstFigureText(figure: FirstFigure, { unit, nameOf }: Said): { 
       const stay =
         stays === 0 ? '' : ` ${say('and stayed {stays} {stays, plural, one {day} other {days}}', { stays })}`;
       return {
+        of: say('When {birth} would be', { birth }),
         said: say('If a {male} went in today{stay}, {birth} of {count} would be from {date} to {date2}.', {
           male,
           stay,
@@ -59,6 +64,7 @@ export function firstFigureText(figure: FirstFigure, { unit, nameOf }: Said): { 
       const least =
         leastKg === undefined ? '' : say(', at {weight} or more', { weight: weightText(leastKg, unit, species) });
       return {
+        of: say('When the {young} can be mated', { young: young.female[1] }),
         said: say(
           '{count} {young, plural, one {is} other {are}} too young to be mated; the first is old enough on {date}{least}.',
           { count: countText(figure.young, ...young.female), young: figure.young, date: fullDate(isoOf(on)), least },

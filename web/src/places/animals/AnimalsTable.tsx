@@ -102,6 +102,7 @@ export function AnimalsTable(props: Props) {
               ) : (
                 spec.heading
               )}
+              {spec.how ? <> {spec.how}</> : null}
             </span>
           );
         })}

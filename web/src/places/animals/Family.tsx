@@ -1,13 +1,13 @@
 import type { AnimalView, TagView } from '@yaylak/contract';
 import styled from 'styled-components';
 import { FigureTable } from '../../parts/FigureTable';
-import { How } from '../../parts/How';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { space } from '../../theme/tokens';
 import { figureText, fullDate, perYearFigures } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 import { say, lower } from '@yaylak/contract';
+import { RearedHow } from '../../parts/hows/RearedHow';
 
 interface Props {
   readonly view: AnimalView;
@@ -35,14 +35,7 @@ export function Given({ view }: Props) {
           <tr>
             <th scope="row">{say('Reared a year')}</th>
             <td>
-              {perYearFigures(record)}{' '}
-              <How of={say('Reared a year')}>
-                <p>
-                  {say(
-                    'Reared: weaned, or past the age of weaning, each counted at the dam that reared it; one still with her counts the chance that it gets there. The years run from the first birth to the last, and on to the next usual one, or to today where that is longer. The range holds the true figure four times out of five.',
-                  )}
-                </p>
-              </How>
+              {perYearFigures(record)} <RearedHow />
             </td>
           </tr>
           <tr>

@@ -7,12 +7,15 @@ import { Tag } from '../../parts/Tag';
 import { ageText, birthDate, bornText, shortDate, weightText } from '../../words/format';
 import type { EditableFact } from './CellEditor';
 import { say, fieldWord } from '@yaylak/contract';
+import { ListedGainHow } from '../../parts/hows/ListedGainHow';
 
 export interface ColumnSpec {
   readonly heading: string;
   readonly sort?: AnimalSort;
   readonly width: number;
   readonly isFigure?: boolean;
+  /** How its figures come about, asked at the heading. */
+  readonly how?: ReactNode;
   /** The fact that can be changed in the cell. */
   readonly edits?: EditableFact;
   readonly cell: (row: AnimalRow, unit: WeightUnit) => ReactNode;
@@ -94,8 +97,9 @@ export const COLUMNS = {
   }),
   gain: column({
     heading: say('Gain, last two'),
+    how: <ListedGainHow />,
     sort: 'gain',
-    width: 190,
+    width: 210,
     isFigure: true,
     cell: (r) => (r.gain ? <GainFigure gain={r.gain} species={r.species} title={say('Gain')} isCompact /> : ''),
     inFile: ['gain', 'gainSure'],

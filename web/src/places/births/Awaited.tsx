@@ -1,7 +1,7 @@
 import { chanceText, percentText, type BirthsView, type ExpectedBirth, say, SPECIES_WORDS } from '@yaylak/contract';
 import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
-import { How } from '../../parts/How';
+import { TonightHow } from '../../parts/hows/TonightHow';
 import { Row, Small } from '../../parts/Panel';
 import { Heading, Item, Rows } from '../../parts/rows';
 import { Tag } from '../../parts/Tag';
@@ -33,14 +33,7 @@ export function Awaited({ view, onBirth }: Props) {
         <section aria-label={say('Tonight')}>
           <Heading>
             <h2>
-              {say('Tonight')}
-              <How of={say('Tonight')}>
-                <p>
-                  {say(
-                    'The chance that she gives birth today or tomorrow: that she carries at all, times the share of pregnancies that end on these two days of those that have lasted so long.',
-                  )}
-                </p>
-              </How>
+              {say('Tonight')} <TonightHow />
             </h2>
             <Small>{say('likeliest first')}</Small>
           </Heading>

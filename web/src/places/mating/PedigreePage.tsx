@@ -6,7 +6,6 @@ import styled from 'styled-components';
 import { animalQuery, holdingQuery, pedigreeQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
-import { How } from '../../parts/How';
 import { LineTable } from '../../parts/LineTable';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
@@ -18,6 +17,7 @@ import { colour, space } from '../../theme/tokens';
 import { GeneTestSheet } from './GeneTestSheet';
 import { MaleCheckSheet } from './MaleCheckSheet';
 import { NamedTag } from '../../parts/NamedTag';
+import { InbreedingHow } from '../../parts/hows/InbreedingHow';
 
 const GENERATIONS = ['3', '4', '5'] as const;
 const SHOWN = 16;
@@ -144,13 +144,7 @@ function Ancestry({ view }: { readonly view: PedigreeView }) {
     <Panel>
       <h2>
         {say('Where the two lines meet')}
-        <How of={say('Where the lines meet')}>
-          <p>
-            {say(
-              'The inbreeding coefficient is the chance that both copies of a gene come from one ancestor. It is parted here by the animal in which the sire’s and the dam’s lines meet; the parts add up to it (Meuwissen and Luo 1992).',
-            )}
-          </p>
-        </How>
+        <InbreedingHow of={say('Where the lines meet')} />
       </h2>
       <Row $gap={4}>
         {view.ancestors.map((a) => (
@@ -189,7 +183,9 @@ function Partners({
           <tr>
             <th>{isMale ? say('Female') : say('Male')}</th>
             <th>{say('Group')}</th>
-            <th>{say('Young inbred')}</th>
+            <th>
+              {say('Young inbred')} <InbreedingHow of={say('Young inbred')} />
+            </th>
             <th>{say('Against it')}</th>
           </tr>
         </thead>

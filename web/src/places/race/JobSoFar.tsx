@@ -11,6 +11,7 @@ import { MobCounts } from './Mobs';
 import { Tally } from './Tally';
 import type { Race } from './useRace';
 import { say } from '@yaylak/contract';
+import { JobMeansHow } from '../../parts/hows/JobMeansHow';
 
 const JobChart = lazy(async () => ({ default: (await import('./JobChart')).JobChart }));
 
@@ -39,7 +40,9 @@ export const JobSoFar = memo(function JobSoFar({
   return (
     <Stack $gap={3}>
       <Panel>
-        <h2>{say('This job')}</h2>
+        <h2>
+          {say('This job')} {race.job?.stations.includes('weigh') ? <JobMeansHow /> : null}
+        </h2>
         {race.job?.stations.includes('weigh') ? (
           <Two>
             <JobMeans figures={figures} none={say('none yet')} />

@@ -64,7 +64,9 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
             n3: missed.length,
           })}
         </p>
-        <Figures>{race.job?.stations.includes('weigh') ? <JobMeans figures={figures} none="none" /> : null}</Figures>
+        <Figures>
+          {race.job?.stations.includes('weigh') ? <JobMeans figures={figures} none={say('none')} /> : null}
+        </Figures>
         <Pens race={race} />
         <Mobs race={race} />
         <Tally race={race} />

@@ -10,6 +10,7 @@ import { Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { countText, figureText, fullDate, perYearText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
+import { RearedHow } from '../../parts/hows/RearedHow';
 
 /** The record of a female's life, on paper as the card of her pen. */
 export function LifeSheet() {
@@ -34,7 +35,7 @@ export function LifeSheet() {
       ) : (
         <>
           <p>
-            <b>{sumText(data, unit)}</b>
+            <b>{sumText(data, unit)}</b> <RearedHow />
           </p>
           <p>{othersText(data)}</p>
           {data.trend?.suggestion ? <p>{data.trend.suggestion}</p> : null}

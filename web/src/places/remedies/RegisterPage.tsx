@@ -17,6 +17,7 @@ import { amountText, fullDate, shortDate, weightText } from '../../words/format'
 import { ROUTE_WORDS } from '../../words/stations';
 import { useWeightUnit } from '../../words/useHolding';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
+import { WithheldHow } from '../../parts/hows/WithheldHow';
 
 /** The treatment register: to look through, to print and as a file. */
 export function RegisterPage() {
@@ -92,7 +93,9 @@ export function RegisterPage() {
                 <th>{say('How much')}</th>
                 <th>{say('Why')}</th>
                 <th>{say('By, on prescription of')}</th>
-                <th>{say('Withheld to the end of')}</th>
+                <th>
+                  {say('Withheld to the end of')} <WithheldHow />
+                </th>
               </tr>
             </thead>
             <tbody>

@@ -39,11 +39,11 @@ export function FoundStep({ holding }: { readonly holding: HoldingView }) {
         <p>{say('Nothing yet. Add a few grown females, or weigh three of a kind, and look here again.')}</p>
       ) : (
         figures.map((figure) => {
-          const { said, how } = firstFigureText(figure, { unit: holding.unit, nameOf });
+          const { of, said, how } = firstFigureText(figure, { unit: holding.unit, nameOf });
           return (
             <NotePanel key={`${figure.kind} ${figure.species}`} $tone="moss">
               <p>
-                {said} <How of={said}>{how}</How>
+                {said} <How of={of}>{how}</How>
               </p>
             </NotePanel>
           );

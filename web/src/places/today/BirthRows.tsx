@@ -5,6 +5,7 @@ import { Row, Small } from '../../parts/Panel';
 import { Heading, Item, Rows } from '../../parts/rows';
 import { Tag } from '../../parts/Tag';
 import { WindowBar } from '../../parts/WindowBar';
+import { TonightHow } from '../../parts/hows/TonightHow';
 
 interface Props {
   readonly rows: readonly BirthDue[];
@@ -17,7 +18,9 @@ export function BirthRows({ rows, today }: Props) {
   return (
     <section aria-label={say('Births tonight')}>
       <Heading>
-        <h2>{say('Births tonight')}</h2>
+        <h2>
+          {say('Births tonight')} <TonightHow />
+        </h2>
         <Small>{say('likeliest first')}</Small>
       </Heading>
       <Rows>

@@ -6,6 +6,7 @@ import { HeldBar } from '../../parts/HeldBar';
 import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { Heading, Item, Rows } from '../../parts/rows';
+import { WithheldHow } from '../../parts/hows/WithheldHow';
 import { say } from '@yaylak/contract';
 
 interface Props {
@@ -22,7 +23,9 @@ export function Held({ rows, more, today }: Props) {
   return (
     <section>
       <Heading>
-        <h2>{say('Held')}</h2>
+        <h2>
+          {say('Held')} <WithheldHow />
+        </h2>
         <Small>{say('do not sell or slaughter')}</Small>
       </Heading>
       <Rows>
