@@ -203,3 +203,24 @@ test.describe('with a phone in the hand', () => {
     await expect(page.getByRole('dialog')).toContainText('The mean of their last weights');
   });
 });
+
+test('in an empty book each place leads to the work it begins with', async ({ page }) => {
+  const LEADS: readonly (readonly [place: string, words: string, to: RegExp])[] = [
+    ['/choosing', 'Add animals', /\/animals$/],
+    ['/selling', 'Choose who goes', /\/choosing$/],
+    ['/selling/results?species=sheep', 'Who is ready to sell', /\/selling\?species=sheep$/],
+    ['/selling/margins?species=sheep', 'Who is ready to sell', /\/selling\?species=sheep$/],
+    ['/rearing?species=sheep', 'Record a birth', /\/births\?species=sheep$/],
+    ['/rearing/litters?species=rabbit', 'Record a birth', /\/births$/],
+    ['/mating/males?species=goat', 'Add animals', /\/animals$/],
+    ['/mating/record?species=goat', 'Record a service', /\/mating$/],
+    ['/mating/pairing?species=goat', 'Look at the males', /\/mating\/males$/],
+    ['/carrying?species=goat', 'Record a service', /\/mating\?species=goat$/],
+  ];
+  for (const [place, words, to] of LEADS) {
+    await page.goto(`${server.url}${place}`);
+    await page.getByRole('main').getByRole('link', { name: words }).click();
+    await expect(page).toHaveURL(to);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  }
+});

@@ -115,10 +115,6 @@ const Under = styled.p`
 const RailLink = styled(NavLink)`
   display: flex;
   justify-content: space-between;
-  button + button {
-    justify-content: center;
-    border-left: 1px solid ${colour('line')};
-  }
   align-items: center;
   gap: ${space(2)};
   min-height: ${touch};
@@ -155,4 +151,8 @@ const Kept = styled.div`
 const OwnWays = styled.div`
   display: flex;
   justify-content: space-between;
+  button + button {
+    justify-content: center;
+    border-left: 1px solid ${colour('line')};
+  }
 `;

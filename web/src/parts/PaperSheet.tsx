@@ -9,7 +9,10 @@ export const PaperSheet = styled.main`
   display: flex;
   flex-direction: column;
   gap: ${space(3)};
+  /* A table wider than a phone is pushed along, not the page. */
+  overflow-x: auto;
   @media print {
+    overflow: visible;
     padding: 0;
     max-width: none;
   }

@@ -102,7 +102,7 @@ export function AnimalsTable(props: Props) {
               ) : (
                 spec.heading
               )}
-              {spec.how ? <> {spec.how}</> : null}
+              {spec.how}
             </span>
           );
         })}
@@ -161,6 +161,7 @@ const Head = styled.div`
   }
   > span[data-figure] {
     justify-content: flex-end;
+    gap: ${space(1)};
   }
   button {
     border: 0;

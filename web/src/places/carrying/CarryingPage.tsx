@@ -23,6 +23,7 @@ import { WhatNow } from './WhatNow';
 import { answerText, inOrder } from './words';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
 import { Said } from '../../parts/Said';
+import { LeadTo } from '../../parts/LeadTo';
 
 const InYoungPanel = lazy(async () => ({ default: (await import('./InYoungPanel')).InYoungPanel }));
 
@@ -88,7 +89,10 @@ export function CarryingPage() {
           <InYoungPanel curve={data.curve} today={data.on} species={data.species} />
         </Suspense>
       ) : (
-        <Empty title={say('Nobody was served yet')}>
+        <Empty
+          title={say('Nobody was served yet')}
+          action={<LeadTo to={`/mating?species=${data.species}`} words={say('Record a service')} />}
+        >
           <Said
             text={
               'Services are recorded under <0>Mating</0>; from then on this page says who carries, and when it can be tested.'

@@ -10,6 +10,7 @@ import { setWords } from '../../words/choosing';
 import { Chooser } from './Chooser';
 import { isNamed, keyOf } from './setKey';
 import { say } from '@yaylak/contract';
+import { LeadTo } from '../../parts/LeadTo';
 
 /** Enough to choose from; a set of two is not what somebody comes for. */
 const WORTH_OPENING = 5;
@@ -32,7 +33,7 @@ export function ChoosingPage() {
   if (!set)
     return (
       <Page title={say('Choosing')}>
-        <Empty title={say('Nobody to choose from')}>
+        <Empty title={say('Nobody to choose from')} action={<LeadTo to="/animals" words={say('Add animals')} />}>
           {say('Animals appear here as soon as they are in the book.')}
         </Empty>
       </Page>

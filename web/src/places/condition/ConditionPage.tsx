@@ -27,6 +27,7 @@ import { MustGain } from './MustGain';
 import { NoResponse } from './NoResponse';
 import { Rounds } from './Rounds';
 import { Said } from '../../parts/Said';
+import { LeadTo } from '../../parts/LeadTo';
 
 const MOST_TAGS = 12;
 
@@ -144,7 +145,10 @@ export function ConditionPage() {
           <NoResponse rows={data.noResponse} on={data.on} />
         </>
       ) : (
-        <Empty title={say('Nobody has been scored yet')}>
+        <Empty
+          title={say('Nobody has been scored yet')}
+          action={<LeadTo to="/race" words={say('Score them at the race')} />}
+        >
           <Said
             text={
               'Score them by hand at the race: it takes five seconds each. How each score feels stands in the <0>practice corner</0>.'

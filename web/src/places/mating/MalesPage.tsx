@@ -24,6 +24,7 @@ import { NamedTag } from '../../parts/NamedTag';
 import { useSpeciesOptions } from '../../words/useHolding';
 import { say, SPECIES_WORDS, lower } from '@yaylak/contract';
 import { Said } from '../../parts/Said';
+import { LeadTo } from '../../parts/LeadTo';
 
 /** Whether the males are fit, have room, and where they run. */
 export function MalesPage() {
@@ -91,7 +92,7 @@ export function MalesPage() {
         <Choice label={say('Species')} value={data.species} options={speciesOptions} onChange={setSpecies} />
       </Row>
       {data.males.length === 0 ? (
-        <Empty title={say('No breeding males here')}>
+        <Empty title={say('No breeding males here')} action={<LeadTo to="/animals" words={say('Add animals')} />}>
           <Said
             text={'Add one under <0>Animals</0>, or choose a young one to be kept.'}
             parts={{ 0: <Link to="/animals" /> }}

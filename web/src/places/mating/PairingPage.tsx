@@ -20,6 +20,7 @@ import { PairGrid } from './PairGrid';
 import { withoutWaiting } from './planned';
 import { useMatingScope } from './useMating';
 import { figuresOf, usePairing, type PairingWish } from './usePairing';
+import { LeadTo } from '../../parts/LeadTo';
 
 /** Who goes to whom: the figure of every pair, and the plan for the whole group. */
 export function PairingPage() {
@@ -145,7 +146,7 @@ function Pairing({ view: whole, filters }: { readonly view: PairingView; readonl
       ) : null}
       {state.kind === 'stopped' ? <p role="status">{say('Stopped. Nothing was changed.')}</p> : null}
       {view.males.length === 0 || view.females.length === 0 ? (
-        <Empty title={say('Nobody to pair')}>
+        <Empty title={say('Nobody to pair')} action={<LeadTo to="/mating/males" words={say('Look at the males')} />}>
           {say('There is no breeding male, or no female that may be mated, of this species.')}
         </Empty>
       ) : (

@@ -18,6 +18,7 @@ import { NamedTag } from '../../parts/NamedTag';
 import { useSpeciesOptions } from '../../words/useHolding';
 import { say, SPECIES_WORDS, fixedText } from '@yaylak/contract';
 import { Said } from '../../parts/Said';
+import { LeadTo } from '../../parts/LeadTo';
 
 // The chart's library comes with the first that is drawn.
 const QuarterChart = lazy(async () => ({ default: (await import('./QuarterChart')).QuarterChart }));
@@ -47,7 +48,9 @@ export function RecordPage() {
         <Choice label={say('Species')} value={data.species} options={speciesOptions} onChange={setSpecies} />
       </Row>
       {data.males.length === 0 ? (
-        <Empty title={say('Nothing yet')}>{say('Services and births that are recorded are gathered here.')}</Empty>
+        <Empty title={say('Nothing yet')} action={<LeadTo to="/mating" words={say('Record a service')} />}>
+          {say('Services and births that are recorded are gathered here.')}
+        </Empty>
       ) : (
         <>
           <Males rows={data.males} />

@@ -25,6 +25,7 @@ import { figureText, moneyApartText, moneyText, UNIT_WORDS, weightText } from '.
 import { useSpeciesOptions, useWeightUnit } from '../../words/useHolding';
 import { NamedTag } from '../../parts/NamedTag';
 import { Said } from '../../parts/Said';
+import { LeadTo } from '../../parts/LeadTo';
 
 const BY_WORDS: Readonly<Record<LitterGroupBy, string>> = {
   doe: say('dam'),
@@ -102,7 +103,7 @@ export function LittersPage() {
         />
       </Row>
       {data.groups.length === 0 ? (
-        <Empty title={say('No litters to compare')}>
+        <Empty title={say('No litters to compare')} action={<LeadTo to="/births" words={say('Record a birth')} />}>
           <Said
             text={'They are listed here once births are recorded under <0>Births</0>.'}
             parts={{ 0: <Link to="/births" /> }}

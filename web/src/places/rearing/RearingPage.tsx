@@ -22,6 +22,7 @@ import { WeanSheet } from './WeanSheet';
 import { WeighSheet } from './WeighSheet';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
 import { Said } from '../../parts/Said';
+import { LeadTo } from '../../parts/LeadTo';
 
 /** Key of a litter: its dam, or that it has none. */
 const keyOf = (l: LitterView): string => l.dam?.animalId ?? 'by-hand';
@@ -106,7 +107,10 @@ export function RearingPage() {
         </NotePanel>
       ))}
       {data.litters.length === 0 ? (
-        <Empty title={say('No {value} are with their dams', { value: SPECIES_WORDS[data.species].young.unknown[1] })}>
+        <Empty
+          title={say('No {value} are with their dams', { value: SPECIES_WORDS[data.species].young.unknown[1] })}
+          action={<LeadTo to={`/births?species=${data.species}`} words={say('Record a birth')} />}
+        >
           <Said
             text={
               'They come here by themselves when a birth is recorded under <0>Births</0>, and leave when they are weaned.'

@@ -15,6 +15,7 @@ import { useFirstSpecies } from '../../words/useHolding';
 import { MarginsChart } from './MarginsChart';
 import { marginsFile } from './marginsFile';
 import { MarginsTable } from './MarginsTable';
+import { LeadTo } from '../../parts/LeadTo';
 
 /** What a head sold left in the hand, against other years. */
 export function MarginsPage() {
@@ -75,7 +76,10 @@ export function MarginsPage() {
           <Loading rows={8} />
         )
       ) : year === undefined || data.rows.length === 0 ? (
-        <Empty title={say('Nothing was paid for {plural} yet', { plural: SPECIES_WORDS[species].plural })}>
+        <Empty
+          title={say('Nothing was paid for {plural} yet', { plural: SPECIES_WORDS[species].plural })}
+          action={<LeadTo to={`/selling?species=${species}`} words={say('Who is ready to sell')} />}
+        >
           {say(
             'Once animals have left with a price, or their kill sheet was read, what each left after haulage, charges, feed, remedies and purchase is shown here.',
           )}

@@ -18,6 +18,7 @@ import { LearnedPanel } from './LearnedPanel';
 import { LoadPanel } from './LoadPanel';
 import { ResultSheet } from './ResultSheet';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
+import { LeadTo } from '../../parts/LeadTo';
 
 const LOADS_FIRST = 12;
 
@@ -75,7 +76,10 @@ export function ResultsPage() {
           <Loading rows={8} />
         )
       ) : data.loads.length === 0 ? (
-        <Empty title={say('No {plural} were sold yet', { plural: SPECIES_WORDS[species].plural })}>
+        <Empty
+          title={say('No {plural} were sold yet', { plural: SPECIES_WORDS[species].plural })}
+          action={<LeadTo to={`/selling?species=${species}`} words={say('Who is ready to sell')} />}
+        >
           {say(
             'Once a load has left for an outlet it stands here, with what came back of it held against what was expected.',
           )}

@@ -26,6 +26,7 @@ import { handSplit, splitColumn } from './split';
 import { useOnLoad } from './useOnLoad';
 import { useByHand } from './useByHand';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
+import { LeadTo } from '../../parts/LeadTo';
 
 /** Who is ready, and where each brings most: one species and pen at a time. */
 export function SellingPage() {
@@ -118,7 +119,10 @@ function Pen({ view, species, pickers, asksAll, onAskAll }: PenProps) {
   if (rows.length === 0)
     return (
       <Page title={TITLE} actions={pickers}>
-        <Empty title={say('No {plural} are for sale', { plural: SPECIES_WORDS[species].plural })}>
+        <Empty
+          title={say('No {plural} are for sale', { plural: SPECIES_WORDS[species].plural })}
+          action={<LeadTo to="/choosing" words={say('Choose who goes')} />}
+        >
           {say(
             'Young ones not chosen to be kept are looked at here, and older ones chosen to be sold or culled. Choosing is where that is decided.',
           )}
@@ -175,7 +179,10 @@ function Pen({ view, species, pickers, asksAll, onAskAll }: PenProps) {
         </NotePanel>
       ) : null}
       {outlets.length === 0 ? (
-        <Empty title={say('Nowhere to sell {plural} yet', { plural: SPECIES_WORDS[species].plural })}>
+        <Empty
+          title={say('Nowhere to sell {plural} yet', { plural: SPECIES_WORDS[species].plural })}
+          action={<LeadTo to="/selling/outlets" words={say('Add an outlet')} />}
+        >
           {say(
             'Add the markets, buyers and abattoirs you sell to, with what they pay; the worth of each animal follows from it.',
           )}
