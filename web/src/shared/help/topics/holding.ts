@@ -7,7 +7,9 @@ export const HOLDING_HELP: HelpTopic = {
   title: say('Holding'),
   forWhat: say('Your own figures and standards, groups, breeds, and the files that go in and out.'),
   steps: [
-    say('Units, dates and currency first: they go everywhere.'),
+    say(
+      'Units, dates, the first day of the week and the currency first: they go everywhere. The language is each person’s own: it is chosen beside the theme.',
+    ),
     say(
       'Each species has its figures: ages, weights, windows, tests, aims. They come filled in; change what is not so on your land.',
     ),
