@@ -99,7 +99,7 @@ export const COLUMNS = {
     heading: say('Gain, last two'),
     how: <ListedGainHow />,
     sort: 'gain',
-    width: 210,
+    width: 190,
     isFigure: true,
     cell: (r) => (r.gain ? <GainFigure gain={r.gain} species={r.species} title={say('Gain')} isCompact /> : ''),
     inFile: ['gain', 'gainSure'],

@@ -77,6 +77,7 @@ it('sets another currency only where the figures were meant in it, and says that
 describe('figures of a species', () => {
   it('are sent as a whole field laid over the table', async () => {
     const { user, asked } = await show({ 'PATCH /api/holding': aHolding({ version: 2 }) });
+    await user.click(screen.getByRole('button', { name: 'Carrying' }));
     const mean = screen.getByLabelText('Carrying, days mean');
     expect(mean).toHaveValue('147');
     await user.clear(mean);
@@ -92,6 +93,7 @@ describe('figures of a species', () => {
 
   it('are not sent while one is not a number', async () => {
     const { user, asked } = await show();
+    await user.click(screen.getByRole('button', { name: 'Carrying' }));
     const mean = screen.getByLabelText('Carrying, days mean');
     await user.clear(mean);
     await user.type(mean, 'five months');
@@ -109,6 +111,7 @@ describe('figures of a species', () => {
       }),
       'PATCH /api/holding': aHolding({ version: 2 }),
     });
+    await user.click(screen.getByRole('button', { name: 'Carrying' }));
     await user.click(screen.getByRole('button', { name: 'Own figure. Back to 147, 142, 152' }));
     await waitFor(() =>
       expect(changes(asked)[0]?.[2]).toEqual({ version: 1, species: { sheep: { heaviestKg: 300 } } }),
@@ -118,7 +121,48 @@ describe('figures of a species', () => {
   it('are shown species by species', async () => {
     const { user } = await show();
     await user.selectOptions(screen.getByLabelText('Species'), 'Rabbits');
+    await user.click(screen.getByRole('button', { name: 'Carrying' }));
     expect(screen.getByLabelText('Carrying, days mean')).toHaveValue('31');
+  });
+
+  it('are a few at a time, by question; what is typed of one question is kept and saved with another’s', async () => {
+    const { user, asked } = await show({ 'PATCH /api/holding': aHolding({ version: 2 }) });
+    expect(screen.getByText('When is one mated, by whom, and how often?')).toBeVisible();
+    expect(screen.queryByLabelText('Carrying, days mean')).toBeNull();
+    const least = screen.getByLabelText('First mating of a female, days old');
+    await user.clear(least);
+    await user.type(least, '230');
+    await user.click(screen.getByRole('button', { name: 'Tags and slips' }));
+    expect(screen.getByRole('button', { name: 'Mating (typed)' })).toBeVisible();
+    const most = screen.getByLabelText('Heaviest reading taken, kg');
+    await user.clear(most);
+    await user.type(most, '180');
+    await user.click(screen.getByRole('button', { name: 'Save the figures' }));
+    await waitFor(() =>
+      expect(changes(asked)[0]?.[2]).toEqual({
+        version: 1,
+        species: { sheep: { femaleFirstMatingDays: 230, heaviestKg: 180 } },
+      }),
+    );
+  });
+
+  it('are found by a word, whatever question they are of; those of the holding’s own go back together', async () => {
+    const own = { weaningDays: { ...SPECIES_TABLE.sheep.weaningDays, opens: 70 }, heaviestKg: 300, longestCm: 150 };
+    const { user, asked } = await show({
+      'GET /api/holding': aHolding({
+        overrides: { sheep: own },
+        species: { ...SPECIES_TABLE, sheep: { ...SPECIES_TABLE.sheep, ...own } },
+      }),
+      'PATCH /api/holding': aHolding({ version: 2 }),
+    });
+    await user.type(screen.getByLabelText('Look for a figure'), 'slip of the finger');
+    expect(screen.getByText('2 figures with “slip of the finger”')).toBeVisible();
+    expect(screen.getByLabelText('Heaviest reading taken, kg')).toHaveValue('300');
+    expect(screen.queryByLabelText('First mating of a female, days old')).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'All 2 own figures here back' }));
+    await waitFor(() =>
+      expect(changes(asked)[0]?.[2]).toEqual({ version: 1, species: { sheep: { weaningDays: own.weaningDays } } }),
+    );
   });
 });
 
