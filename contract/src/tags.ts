@@ -20,6 +20,8 @@ export interface TagNeedView {
   readonly species: Species;
   readonly sex: Sex;
   readonly bornOn: string | null;
+  /** What its dam is called: with it young without a number are told apart. */
+  readonly dam: string | null;
   readonly groupName: string | null;
   readonly need: TagNeed;
   readonly advised: number;

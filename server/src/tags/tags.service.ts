@@ -17,7 +17,7 @@ import {
 import { BookService } from '../book/book.service';
 import type { Whole } from '../book/derived';
 import { Clock } from '../common/clock';
-import { tagView } from '../common/views';
+import { calledAs, tagView } from '../common/views';
 import { say } from '@yaylak/contract';
 
 /** More than a day's work is not listed. */
@@ -136,7 +136,8 @@ export class TagsService {
   }
 
   private needOf(facts: AnimalFacts): TagNeedView | undefined {
-    const { species, sex, bornOn } = facts.record;
+    const { species, sex, bornOn, damId } = facts.record;
+    const dam = damId === undefined ? undefined : this.book.state.animals.get(damId);
     const advised = this.book.state.settings(species).identifiersAdvised;
     const { need, worn, lost } = tagging(facts, advised);
     if (need === undefined) return undefined;
@@ -145,6 +146,7 @@ export class TagsService {
       species,
       sex,
       bornOn: bornOn === undefined ? null : isoOf(bornOn),
+      dam: dam ? calledAs(dam, this.clock.today()) : null,
       groupName: this.groupNameOf(facts) ?? null,
       need,
       advised,

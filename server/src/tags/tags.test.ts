@@ -70,7 +70,7 @@ it('leaves out those too young to be tagged: a litter is one line until it is we
     ['26-0001', TODAY, 1, '2026-11-24'],
     ['K-1', '2026-11-01', 2, '2026-12-13'],
   ]);
-  expect(needs.filter((n) => n.need === 'none-worn').map((n) => n.tag.animalId)).toEqual([older]);
+  expect(needs.filter((n) => n.need === 'none-worn').map((n) => [n.tag.animalId, n.dam])).toEqual([[older, '26-0001']]);
   // Weaned, each of them is to be tagged.
   await t.post(...kits.map((k) => fact('weaning', k, { on: TODAY, isDone: true })));
   expect((await view()).needs.filter((n) => n.need === 'none-worn')).toHaveLength(3);

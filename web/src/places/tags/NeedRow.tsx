@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { listed, type TagNeedView, say } from '@yaylak/contract';
-import { spacedDigits } from '@yaylak/core';
+import { capital, fieldWord, listed, type TagNeedView, say } from '@yaylak/contract';
+import { dayOf, spacedDigits } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { holdingQuery } from '../../api/queries';
@@ -9,7 +9,7 @@ import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { FitForm } from '../../shared/tags/FitForm';
 import { colour, space } from '../../theme/tokens';
-import { fullDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/format';
 
 /** One that wants a tag: why, and the form to fit it, with the number it lost already typed. */
 export function NeedRow({ need }: { readonly need: TagNeedView }) {
@@ -24,7 +24,7 @@ export function NeedRow({ need }: { readonly need: TagNeedView }) {
           <span>
             {needWords(need)}
             <Small>
-              {need.groupName ?? say('no group')}
+              {[...whichOf(need, holding?.today), need.groupName ?? say('no group')].join(', ')}
               {need.worn.length > 0 ? say(', tagged {listed}', { listed: listed(need.worn.map(shortWords)) }) : ''}
             </Small>
           </span>
@@ -49,6 +49,17 @@ export function NeedRow({ need }: { readonly need: TagNeedView }) {
       ) : null}
     </Line>
   );
+}
+
+/** Of one without a number what tells it from the others: what it is, its birth and its dam. */
+function whichOf({ need, species, sex, bornOn, dam }: TagNeedView, today: string | undefined): readonly string[] {
+  if (need !== 'none-worn') return [];
+  const age = bornOn === null || today === undefined ? undefined : dayOf(today) - dayOf(bornOn);
+  return [
+    capital(fieldWord({ species, sex }, age)),
+    ...(bornOn === null ? [] : [say('born {date}', { date: shortDate(bornOn) })]),
+    ...(dam === null ? [] : [say('of {dam}', { dam })]),
+  ];
 }
 
 /** What it does not wear yet: the visual one first, for it is read across a pen. */

@@ -9,6 +9,7 @@ const aNeed = (text: string, change: Partial<TagNeedView> = {}): TagNeedView => 
   species: 'sheep',
   sex: 'female',
   bornOn: '2026-04-01',
+  dam: '24-0009',
   groupName: 'Top paddock',
   need: 'too-few',
   advised: 2,
@@ -51,6 +52,21 @@ it('says who needs one and why, and narrows to one reason', async () => {
   await user.click(screen.getByRole('button', { name: '1 lost one' }));
   expect(screen.queryByText('Has 1 of 2 tags it should')).toBeNull();
   expect(screen.getByText(/tagged electronic 792 000 000 120 001/)).toBeVisible();
+});
+
+it('tells young without a number apart by their birth and their dam', async () => {
+  const young = (id: string, change: Partial<TagNeedView>) =>
+    aNeed('', { tag: { ...aTag(''), animalId: id }, need: 'none-worn', worn: [], ...change });
+  await show(
+    aView([
+      young('1', { bornOn: '2026-11-18', dam: 'A-10' }),
+      young('2', { bornOn: '2026-11-20', dam: 'A-11', sex: 'male' }),
+      young('3', { bornOn: null, dam: null }),
+    ]),
+  );
+  expect(screen.getByText('Ewe lamb, born 18 Nov, of A-10, Top paddock')).toBeVisible();
+  expect(screen.getByText('Ram lamb, born 20 Nov, of A-11, Top paddock')).toBeVisible();
+  expect(screen.getByText('Ewe, Top paddock')).toBeVisible();
 });
 
 it('says so when nobody does', async () => {
