@@ -41,6 +41,7 @@ const PLACES = [
   '/rearing?species=rabbit',
   '/rearing/litters?species=rabbit',
   '/animals',
+  '/animals/list?species=sheep',
   '/remedies',
   '/remedies/register',
   '/tags',

@@ -149,6 +149,11 @@ export const ROUTES: RouteObject[] = [
     lazy: async () => ({ Component: (await import('../shared/help/GuidePage')).GuidePage }),
   },
   {
+    path: '/animals/list',
+    ErrorBoundary: RouteFailed,
+    lazy: async () => ({ Component: (await import('../places/animals/AnimalsPaper')).AnimalsPaper }),
+  },
+  {
     path: '/animals/cards',
     ErrorBoundary: RouteFailed,
     lazy: async () => ({ Component: (await import('../places/animals/PenCards')).PenCards }),

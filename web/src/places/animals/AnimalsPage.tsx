@@ -1,8 +1,8 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import type { AnimalQuery, AnimalRow, AnimalSort } from '@yaylak/contract';
-import { DECISIONS, SEXES, type Decision, type Sex, type Species } from '@yaylak/core';
+import { DECISIONS, SEXES, type Sex } from '@yaylak/core';
 import { useMemo, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { AwayError, withQuery } from '../../api/client';
 import { animalsQuery, groupsQuery, strainsQuery, tagsQuery } from '../../api/queries';
@@ -23,19 +23,12 @@ import { markKey, markText, wearingMark } from '../../words/tags';
 import { useSpecies } from '../../words/useHolding';
 import { AddSheet } from './AddSheet';
 import { AnimalsTable } from './AnimalsTable';
-import { COLUMNS, type ColumnId } from './columns';
+import { COLUMNS } from './columns';
 import { ColumnChoice } from './ColumnChoice';
 import { SelectionBar } from './SelectionBar';
 import { WriteWorkbook } from './WriteWorkbook';
+import { COLUMNS_KEY, queryOf, rememberedColumns } from './animalsAsked';
 import { say, SPECIES_WORDS, lower } from '@yaylak/contract';
-
-const DEFAULT_COLUMNS: readonly ColumnId[] = ['number', 'kind', 'group', 'age', 'dam', 'lastKg', 'gain'];
-const COLUMNS_KEY = 'yaylak-animal-columns';
-
-const rememberedColumns = (): readonly ColumnId[] => {
-  const kept = (localStorage.getItem(COLUMNS_KEY) ?? '').split(',').filter((c): c is ColumnId => c in COLUMNS);
-  return kept.length > 0 ? kept : DEFAULT_COLUMNS;
-};
 
 /** All animals: find, filter, sort, mark and move. The filter lives in the address, so that it can be kept. */
 export function AnimalsPage() {
@@ -95,6 +88,9 @@ export function AnimalsPage() {
             {say('Write as CSV')}
           </LinkButton>
           <WriteWorkbook csv={csv} />
+          <LinkButton as={Link} to={`/animals/list?${params}`}>
+            {say('Print')}
+          </LinkButton>
           <Button kind="main" onPress={() => setAdding(true)}>
             {say('Add animals')}
           </Button>
@@ -218,25 +214,6 @@ const SEX_CHIPS: Readonly<Record<Sex, string>> = {
   castrate: say('castrates'),
   unknown: say('unknown'),
 };
-
-function queryOf(params: URLSearchParams): AnimalQuery {
-  const get = (key: string): string | undefined => params.get(key) ?? undefined;
-  const bornIn = get('bornIn');
-  return {
-    ...(get('words') ? { words: get('words') } : {}),
-    ...(get('species') ? { species: get('species') as Species } : {}),
-    ...(get('sex') ? { sex: get('sex') as Sex } : {}),
-    ...(get('groupId') ? { groupId: get('groupId') } : {}),
-    ...(get('presence') ? { presence: get('presence') as 'gone' | 'all' } : {}),
-    ...(bornIn ? { bornIn: Number(bornIn) } : {}),
-    ...(get('mark') ? { mark: get('mark') } : {}),
-    ...(get('withheld') ? { withheld: get('withheld') as 'any' } : {}),
-    ...(get('strain') ? { strain: get('strain') } : {}),
-    ...(get('chosen') ? { chosen: get('chosen') as Decision } : {}),
-    ...(get('sort') ? { sort: get('sort') as AnimalSort } : {}),
-    ...(get('direction') ? { direction: get('direction') as 'up' | 'down' } : {}),
-  } as AnimalQuery;
-}
 
 const Filters = styled.div`
   display: flex;
