@@ -24,7 +24,10 @@ test.describe('in a browser that reads Turkish', () => {
     await page.getByRole('link', { name: 'Doğumlar' }).click();
     await expect(page.getByRole('heading', { name: 'Sırada kim doğuracak?' })).toBeVisible();
     await page.getByRole('button', { name: 'Bul' }).click();
-    await page.keyboard.type('26-0001');
+    // By what it is called in Turkish, and by its number.
+    await page.keyboard.type('teke');
+    await expect(page.getByRole('option', { name: /teke/ }).first()).toBeVisible();
+    await page.getByRole('combobox').fill('26-0001');
     await expect(page.getByRole('option', { name: /26-0001.*dişi kuzu/ })).toBeVisible();
     await page.keyboard.press('Enter');
     await expect(page.getByText('Son tartımdan beri', { exact: true })).toBeVisible();

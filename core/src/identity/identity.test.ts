@@ -169,6 +169,11 @@ describe('an animal is found as it is called', () => {
   ])('%s', (typed, ids) => {
     expect(found(typed)).toEqual(ids);
   });
+  it('finds one by what it is called in another language, and still by its English', () => {
+    const said = all.map((a) => (a.animalId === 'doe' ? { ...a, said: ['Keçi', 'dişi oğlak'] } : a));
+    const by = (typed: string) => searchAnimals(said, typed).map((m) => m.found.animalId);
+    expect([by('keçi 17'), by('oğlak'), by('goats')]).toEqual([['doe'], ['doe'], ['doe']]);
+  });
 });
 
 describe('a bag of blank tags', () => {

@@ -65,12 +65,15 @@ export interface Described extends Searchable {
   readonly species: Species;
   readonly sex: Sex;
   readonly ageDays: Days | undefined;
+  /** What it is called in another language: `dişi kuzu`. */
+  readonly said?: readonly string[];
 }
 
 /** The words an animal may be meant by: `ewe lamb`, `lamb`, `sheep`. */
 function kindWords(animal: Described): readonly string[] {
   const { name, plural } = SPECIES_WORDS[animal.species];
   const words = [
+    ...(animal.said ?? []),
     animal.species,
     name,
     plural,

@@ -175,9 +175,10 @@ function isName(node: ts.Node): boolean {
 /** Attributes of elements that nobody reads. */
 const UNREAD =
   /^(className|id|key|type|to|href|src|style|viewBox|d|fill|stroke|transform|points|dataKey|placement|strokeDasharray|data-.+|\$.+)$/;
-/** What a text is given to and does not come out of: a programmer's error, a name of a place to store or to ask. */
+/** What a text is given to and does not come out of: a programmer's error, a name of a place to store or to ask, what
+ * an id is made of, which is the same in every language. */
 const UNSAID =
-  /Error$|(^|\.)(Worker|createContext|css|keyframes|getItem|setItem|removeItem|querySelector|querySelectorAll|addEventListener|removeEventListener|matchMedia|startsWith|endsWith|includes|split|Matches|ValidateBy|buildMessage|ApiProperty)$/;
+  /Error$|(^|\.)(idOf|Worker|createContext|css|keyframes|getItem|setItem|removeItem|querySelector|querySelectorAll|addEventListener|removeEventListener|matchMedia|startsWith|endsWith|includes|split|Matches|ValidateBy|buildMessage|ApiProperty)$/;
 
 /** Texts of a file that read like something for people and are not said, as `file:line: text`. */
 export function unsaidOf(source: ts.SourceFile): string[] {

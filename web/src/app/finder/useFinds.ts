@@ -7,7 +7,7 @@ import { groupsQuery, holdingQuery, identifiersQuery, mentionsQuery, tagsQuery }
 import { keysOf, PLACES } from '../../shared/nav/placeList';
 import { shortDate } from '../../words/format';
 import { markKey, markText, wearingMark } from '../../words/tags';
-import { say, fieldWord } from '@yaylak/contract';
+import { fieldWord, say, SPECIES_WORDS } from '@yaylak/contract';
 
 /** Something found, and where it leads. */
 export interface Find {
@@ -25,9 +25,18 @@ export interface Find {
 export interface FindSection {
   readonly name: string;
   readonly finds: readonly Find[];
+  /** How many are shown, where more than a few are. */
+  readonly most?: number;
 }
 
-type Row = IdentifierIndexRow & { readonly ageDays: number | undefined };
+type Row = IdentifierIndexRow & { readonly ageDays: number | undefined; readonly said: readonly string[] };
+
+/** What one may be called in the reader's language. */
+const saidOf = (row: IdentifierIndexRow, ageDays: number | undefined): readonly string[] => [
+  SPECIES_WORDS[row.species].name,
+  fieldWord(row, ageDays),
+  fieldWord(row, ageDays, true),
+];
 
 /** The texts of the help are fetched when they are looked in for the first time. */
 const helpQuery = queryOptions({
@@ -55,10 +64,10 @@ export function useFinds(typed: string): { readonly sections: readonly FindSecti
   const today = holding?.today;
   const rows = useMemo<Row[]>(
     () =>
-      (all ?? []).map((row) => ({
-        ...row,
-        ageDays: row.bornOn && today ? dayOf(today) - dayOf(row.bornOn) : undefined,
-      })),
+      (all ?? []).map((row) => {
+        const ageDays = row.bornOn && today ? dayOf(today) - dayOf(row.bornOn) : undefined;
+        return { ...row, ageDays, said: saidOf(row, ageDays) };
+      }),
     [all, today],
   );
   if (words === '') {
@@ -75,6 +84,7 @@ export function useFinds(typed: string): { readonly sections: readonly FindSecti
     sections: shown([
       {
         name: say('Animals'),
+        most: MOST_ANIMALS,
         finds: searchAnimals(rows, typed, MOST_ANIMALS).map(({ found, rank }) => animalFind(found, rank === 'exact')),
       },
       {
@@ -134,9 +144,7 @@ export function useFinds(typed: string): { readonly sections: readonly FindSecti
 }
 
 const shown = (sections: readonly FindSection[]): readonly FindSection[] =>
-  sections
-    .map((s) => ({ ...s, finds: s.finds.slice(0, s.name === 'Animals' ? MOST_ANIMALS : MOST_OTHERS) }))
-    .filter((s) => s.finds.length > 0);
+  sections.map((s) => ({ ...s, finds: s.finds.slice(0, s.most ?? MOST_OTHERS) })).filter((s) => s.finds.length > 0);
 
 /** Whether every word typed stands in a text, in whatever order. */
 function containing(words: string): (text: string) => boolean {

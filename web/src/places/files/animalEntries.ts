@@ -4,7 +4,6 @@ import { parentFinder, type Role } from './findParent';
 import type { BadRow, ImportContext, NewGroup, ReadRows } from './importEntries';
 import { parentsFirst, type PendingRow } from './parentsFirst';
 import { idOf, isBlank, lineOf } from './rowIds';
-import { say } from '@yaylak/contract';
 
 /** An animal of the file. */
 export interface FileAnimal {
@@ -74,18 +73,7 @@ function animalIds(): (row: AnimalRow) => string {
     const { species, number, colour, tattoo, electronic, name, sex, bornOn, dam, sire } = row;
     const other = tattoo ?? electronic ?? name;
     if (number === undefined && other === undefined) {
-      const key = idOf(
-        'animal',
-        species,
-        say('no number'),
-        dam,
-        sire,
-        bornOn,
-        sex,
-        row.birthType,
-        row.breed,
-        row.group,
-      );
+      const key = idOf('animal', species, 'no number', dam, sire, bornOn, sex, row.birthType, row.breed, row.group);
       const nth = (littermates.get(key) ?? 0) + 1;
       littermates.set(key, nth);
       return idOf(key, nth);
@@ -122,7 +110,7 @@ function groupsOf(read: readonly FileAnimal[], { groups }: ImportContext) {
 
 const parentKey = (species: Species, role: Role, number: string): string => `${species} ${role} ${normalised(number)}`;
 const knownId = (species: Species, role: Role, number: string): string =>
-  idOf(say('known parent'), parentKey(species, role, number));
+  idOf('known parent', parentKey(species, role, number));
 
 /** The earliest day a parent is spoken of: the birth of its first young in the file. */
 function earliestYoung(read: readonly FileAnimal[], today: string): ReadonlyMap<string, string> {
