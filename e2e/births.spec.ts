@@ -69,7 +69,7 @@ test('more young than were scanned are asked about, and kept with a reason; Ctrl
   const seen = (await births(page)).recent.find((b) => b.tag.text === 'A-11');
   expect(seen).toMatchObject({ alive: 2, reason: 'one lay behind the other' });
   await page.keyboard.press('Control+z');
-  await expect(page.getByText(/^Taken back: wrote down lambing of A-11/)).toBeVisible();
+  await expect(page.getByText(/^Taken back: recorded lambing of A-11/)).toBeVisible();
   expect((await births(page)).recent).toHaveLength(before.recent.length);
 });
 

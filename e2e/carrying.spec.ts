@@ -114,7 +114,7 @@ test('tubes are planned, filled by the stick, answered by the laboratory and rea
   );
   await expect(chart).not.toHaveAttribute('aria-label', said ?? '');
   await page.keyboard.press('Control+z');
-  await expect(page.getByText(/Taken back: wrote down 2 results/)).toBeVisible();
+  await expect(page.getByText(/Taken back: recorded 2 results/)).toBeVisible();
   await expect(chart).toHaveAttribute('aria-label', said ?? '');
 });
 

@@ -199,7 +199,7 @@ test.describe('with a phone in the hand', () => {
       await page.getByLabel(`Weight of ${who}, kg`).fill(kg);
     await page.getByRole('button', { name: 'Save 3 weights' }).tap();
     await expect(page.getByText(FOUND)).toBeVisible();
-    await page.getByRole('button', { name: /^How is 3 ewes weigh/ }).tap();
+    await page.getByRole('button', { name: /^How is Mean weight of the ewes/ }).tap();
     await expect(page.getByRole('dialog')).toContainText('The mean of their last weights');
   });
 });

@@ -71,7 +71,7 @@ test('a mating with near kin is stopped with the figure, and overruled only with
   const kept = entries.filter((e) => e.type === 'service' && e.reason === 'the other buck is lame');
   expect(kept).toHaveLength(1);
   await page.keyboard.press('Control+z');
-  await expect(page.getByText(/Taken back: wrote down the service/)).toBeVisible();
+  await expect(page.getByText(/Taken back: recorded the service/)).toBeVisible();
 });
 
 test('the longer no return is seen, the likelier she carries', async ({ page }) => {

@@ -24,7 +24,9 @@ const roster = async (page: Page): Promise<RosterView> =>
 /** The lambs born last, each with a number. */
 async function tagged(page: Page): Promise<readonly RosterAnimal[]> {
   const { animals, on } = await roster(page);
-  const isNew = (a: RosterAnimal): boolean => a.species === 'sheep' && a.bornOn !== null && a.bornOn > on.slice(0, 7);
+  // Days before today, and not this month: on its first day nobody was born in it yet.
+  const since = new Date(Date.parse(on) - 10 * 86_400_000).toISOString().slice(0, 10);
+  const isNew = (a: RosterAnimal): boolean => a.species === 'sheep' && a.bornOn !== null && a.bornOn >= since;
   const worn = (animalId: string, number: object): object => ({
     id: randomUUID(),
     type: 'identifier',

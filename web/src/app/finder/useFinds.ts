@@ -164,6 +164,6 @@ function animalFind(row: Row, isExact = false): Find {
       ...(row.bornOn ? [say('born {part}', { part: row.bornOn.slice(0, 4) })] : []),
       ...(row.groupName ? [row.groupName] : []),
     ].join(', '),
-    ...(row.isPresent ? (isExact ? { note: 'exact' } : {}) : { note: 'gone' }),
+    ...(row.isPresent ? (isExact ? { note: say('exact') } : {}) : { note: say('gone') }),
   };
 }
