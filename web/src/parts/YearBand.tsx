@@ -13,22 +13,9 @@ import { useSpecies } from '../words/useHolding';
 import { goesText, hasReady, keptText, readyText } from '../words/saleAhead';
 import { PlainList } from './PlainList';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
+import { MONTHS } from '../words/months';
 
-const MONTHS = [
-  say('Jan'),
-  say('Feb'),
-  say('Mar'),
-  say('Apr'),
-  say('May'),
-  say('Jun'),
-  say('Jul'),
-  say('Aug'),
-  say('Sep'),
-  say('Oct'),
-  say('Nov'),
-  say('Dec'),
-];
-const KIND_WORDS = { births: 'born', rearing: 'rearing' } as const;
+const KIND_WORDS = { births: say('born'), rearing: say('rearing') };
 
 type BandLane = YearBandView['lanes'][number];
 

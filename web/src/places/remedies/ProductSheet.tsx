@@ -31,6 +31,7 @@ import {
   type ProductDraft,
 } from './productDraft';
 import { useWeightUnit } from '../../words/useHolding';
+import { MONTHS } from '../../words/months';
 
 interface Props {
   /** Undefined for a new one. */
@@ -38,20 +39,6 @@ interface Props {
   readonly onClose: () => void;
 }
 
-const MONTHS = [
-  say('Jan'),
-  say('Feb'),
-  say('Mar'),
-  say('Apr'),
-  say('May'),
-  say('Jun'),
-  say('Jul'),
-  say('Aug'),
-  say('Sep'),
-  say('Oct'),
-  say('Nov'),
-  say('Dec'),
-];
 const NEW_BATCH: BatchDraft = { batch: '', expiresOn: '', amount: '', paid: '' };
 
 /** A product with what its label says; the user's own, and all doses come from it. */

@@ -1,5 +1,5 @@
 import { addDays, isoOf, toCalendarDate, toDay, type Day } from '@yaylak/core';
-import { say } from '@yaylak/contract';
+import { MONTHS } from '../../words/months';
 
 /** Days from and to, drawn from left to right. */
 export interface Axis {
@@ -10,21 +10,6 @@ export interface Axis {
 /** Where a day stands on the axis, in per cent, kept within it. */
 export const at = ({ from, to }: Axis, day: number): number =>
   Math.min(100, Math.max(0, (100 * (day - from)) / (to - from)));
-
-const MONTHS = [
-  say('Jan'),
-  say('Feb'),
-  say('Mar'),
-  say('Apr'),
-  say('May'),
-  say('Jun'),
-  say('Jul'),
-  say('Aug'),
-  say('Sep'),
-  say('Oct'),
-  say('Nov'),
-  say('Dec'),
-];
 
 /** Names of months that stand apart in the width there is. */
 const MOST_NAMES = 9;
