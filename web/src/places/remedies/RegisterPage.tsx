@@ -13,7 +13,7 @@ import { Page } from '../../parts/Page';
 import { Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { colour, space } from '../../theme/tokens';
-import { amountText, fullDate, shortDate, weightText } from '../../words/format';
+import { amountText, fullDate, weightText } from '../../words/format';
 import { ROUTE_WORDS } from '../../words/stations';
 import { useWeightUnit } from '../../words/useHolding';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
@@ -101,9 +101,7 @@ export function RegisterPage() {
             <tbody>
               {data.rows.map((r) => (
                 <tr key={r.entryId}>
-                  <td>
-                    {shortDate(r.on)} {r.on.slice(0, 4)}
-                  </td>
+                  <td>{fullDate(r.on)}</td>
                   <td>
                     <b>{r.tag.text}</b> {say(r.species)}
                     {r.numbers
