@@ -3,7 +3,7 @@ import { chromiumOptions } from '../scripts/chromium.mjs';
 
 const ANIMALS = 5_000;
 const THROUGH = 2_500;
-const MEASURED = 25;
+const MEASURED = 100;
 const GOAL_MS = 100;
 
 const middle = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
@@ -151,8 +151,10 @@ export async function raceRows({ app, postAll, arrival, weight, newId }) {
     return [
       row('race, 5,000 animals: read to ready, mean', each.reduce((s, ms) => s + ms, 0) / each.length),
       row('of it: the animal at hand after its number', middle(readMs)),
+      // Two waits with typing between them: each has to be short, the first of a day too.
+      row(`its slowest of ${MEASURED}`, Math.max(...readMs)),
       row('of it: the next number after Enter', middle(readyMs)),
-      row('the slowest of 25', Math.max(...each)),
+      row(`its slowest of ${MEASURED}`, Math.max(...readyMs)),
       row('written down on the device, and counted', middle(keptMs)),
     ];
   } finally {

@@ -1,12 +1,14 @@
 import type { Locator, Page } from '@playwright/test';
 import type { AnimalView, BirthsView, RearingView } from '@yaylak/contract';
 import { expectAccessible } from './axe';
+import { expectNothingBeside, LAPTOP } from './everybody';
 import { expect, forget, test } from './journey';
 import { aServer, type Server } from './server';
+import { choose } from './choose';
 
 let server: Server;
 test.beforeAll(async () => {
-  server = await aServer(4944);
+  server = await aServer();
 });
 test.afterAll(() => server.remove());
 
@@ -31,6 +33,10 @@ test('twins are born, one is fostered out, and both stand rightly beside the oth
   const alive = sheet.getByRole('group', { name: 'Born alive' });
   await alive.getByRole('button', { name: '+ Female' }).click();
   await alive.getByRole('button', { name: '+ Male' }).click();
+  // Held in one hand, each of them can be weighed and taken off again.
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expectNothingBeside(page);
+  await page.setViewportSize(LAPTOP);
   await sheet.getByRole('group', { name: '1. ewe lamb' }).getByLabel('Weight, kg').fill('4.1');
   await sheet.getByRole('radio', { name: 'passed' }).click();
   await expectAccessible(page);
@@ -39,7 +45,7 @@ test('twins are born, one is fostered out, and both stand rightly beside the oth
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Foster young of A-10' }).click();
   const foster = page.getByRole('dialog', { name: 'Foster lambs of A-10' });
-  await foster.getByLabel('To whom').selectOption({ label: 'A-07: rears 1' });
+  await choose(foster.getByLabel('To whom'), 'A-07: rears 1');
   await write(foster);
   await expect(foster).toBeHidden();
   const [first, second] = (await births(page)).recent.find((b) => b.tag.text === 'A-10')?.young ?? [];
@@ -114,8 +120,8 @@ test('a rabbit litter is born, fostered over, weighed for days and weaned in two
 
   await page.getByRole('button', { name: 'Foster young of K-D21' }).click();
   const foster = page.getByRole('dialog', { name: 'Foster kits of K-D21' });
-  await foster.getByLabel('How many').selectOption('2');
-  await foster.getByLabel('To whom').selectOption({ label: 'K-D22: rears 10' });
+  await choose(foster.getByLabel('How many'), '2');
+  await choose(foster.getByLabel('To whom'), 'K-D22: rears 10');
   await expectAccessible(page);
   await write(foster);
   await expect(foster).toBeHidden();
@@ -153,7 +159,7 @@ test('a rabbit litter is born, fostered over, weighed for days and weaned in two
   await page.getByRole('link', { name: 'Wean: Wean 4 kits of K-D21' }).click();
   const wean = page.getByRole('dialog', { name: 'Wean, K-D21' });
   await expect(wean.getByRole('checkbox', { checked: true })).toHaveCount(4);
-  await wean.getByLabel('To the group').selectOption({ label: 'Growing hutches' });
+  await choose(wean.getByLabel('To the group'), 'Growing hutches');
   await expectAccessible(page);
   await write(wean);
   await expect(page.getByText('3 stay with her; they come up again when it is their day.')).toBeVisible();

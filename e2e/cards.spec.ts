@@ -8,7 +8,7 @@ import { aServer, type Server } from './server';
 
 let server: Server;
 test.beforeAll(async () => {
-  server = await aServer(4983);
+  server = await aServer();
 });
 test.afterAll(() => server.remove());
 

@@ -1,6 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import {
   dayText,
@@ -12,23 +10,22 @@ import {
 } from '@yaylak/contract';
 import { expectAccessible } from './axe';
 import { expect, test } from './journey';
+import { freePort } from './freePort';
 import { aServer, type Server } from './server';
+import { aStandIn, listensTo, type StandIn } from './standIn';
+import { choose } from './choose';
 
-const PORT = 4941;
-const DEVICES_PORT = 4942;
+let devicesPort: number;
 
 let server: Server;
-let devices: ChildProcess;
+let standIn: StandIn;
 test.beforeAll(async () => {
-  server = await aServer(PORT, 'demo', { DEVICES_URL: `ws://127.0.0.1:${DEVICES_PORT}` });
-  devices = spawn(process.execPath, [join(import.meta.dirname, '../devices/dist/main.js')], {
-    env: { ...process.env, DEVICES_PORT: String(DEVICES_PORT), BOOK_URL: server.url, DEVICES_HASTE: '5' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  await new Promise((resolve) => devices.stdout?.once('data', resolve));
+  devicesPort = await freePort();
+  server = await aServer('demo', listensTo(devicesPort));
+  standIn = await aStandIn(devicesPort, server.url);
 });
 test.afterAll(async () => {
-  devices.kill();
+  standIn.stop();
   await server.remove();
 });
 
@@ -62,9 +59,7 @@ test('tubes are planned, filled by the stick, answered by the laboratory and rea
   await expect(page.getByRole('button', { name: 'Readers: connected' })).toBeVisible();
   for (const [i, tag] of bled.entries()) {
     await expect(page.getByLabel('Number of the next animal')).toBeVisible();
-    await request.post(`http://127.0.0.1:${DEVICES_PORT}/do`, {
-      data: { command: 'come', digits: electronicOf(tag.animalId) },
-    });
+    await standIn.act(request, 'come', { digits: electronicOf(tag.animalId) });
     await expect(page.getByLabel('Number on the tube')).toBeVisible();
     await page.getByLabel('Number on the tube').focus();
     // Looked at twice: the first Enter asks, the second writes.
@@ -72,7 +67,7 @@ test('tubes are planned, filled by the stick, answered by the laboratory and rea
     await expect(page.getByRole('alert')).toContainText('Look at the tube: it must say B-0');
     await page.keyboard.press('Enter');
     await expect(page.getByLabel('Number of the next animal')).toBeVisible();
-    await request.post(`http://127.0.0.1:${DEVICES_PORT}/do`, { data: { command: 'leave' } });
+    await standIn.act(request, 'leave');
     await expect.poll(async () => (await ask<TubeOutView[]>(page, '/api/carrying/tubes')).length).toBe(4 + i);
   }
   await page.getByRole('button', { name: 'Finish' }).click();
@@ -84,7 +79,7 @@ test('tubes are planned, filled by the stick, answered by the laboratory and rea
   const sheet = readFileSync(await (await saving).path(), 'utf8');
   expect(sheet).toContain(bled[0]?.text ?? 'nobody');
 
-  const answer = await request.post(`http://127.0.0.1:${DEVICES_PORT}/laboratory?mood=slips`, { data: sheet });
+  const answer = await request.post(`http://127.0.0.1:${devicesPort}/laboratory?mood=slips`, { data: sheet });
   expect(answer.ok()).toBe(true);
   await page.goto(`${server.url}/carrying?species=goat`);
   await page.getByRole('button', { name: /^Read in results/ }).click();
@@ -95,7 +90,7 @@ test('tubes are planned, filled by the stick, answered by the laboratory and rea
     await chooser
   ).setFiles({ name: 'results.csv', mimeType: 'text/csv', buffer: Buffer.from(await answer.body()) });
   // Two exchanged, one in doubt, one missing with those that were out before, and a stranger's.
-  await expect(dialog.getByRole('status')).toContainText('0 fit their tubes, 3 want a look, 1 of no tube of ours');
+  await expect(dialog.getByRole('status')).toContainText('0 fit their tubes, 3 need a look, 1 of no tube of ours');
   await expect(dialog.getByText(/^Looks swapped/)).toHaveCount(2);
   await expect(dialog.getByText('The laboratory is in doubt: fill a new tube.')).toBeVisible();
   await expect(dialog.getByText('not in this file: ask the laboratory')).toHaveCount(4);
@@ -103,8 +98,8 @@ test('tubes are planned, filled by the stick, answered by the laboratory and rea
   await expect(dialog.getByRole('button', { name: /^Record 0 results/ })).toBeDisabled();
   await expectAccessible(page);
   // Somebody looked at the tubes: they were exchanged indeed.
-  await dialog.getByLabel('Line 2', { exact: true }).selectOption('exchange');
-  await dialog.getByLabel('Line 3', { exact: true }).selectOption('exchange');
+  await choose(dialog.getByLabel('Line 2', { exact: true }), 'exchange');
+  await choose(dialog.getByLabel('Line 3', { exact: true }), 'exchange');
   await dialog.getByRole('button', { name: 'Record 2 results' }).click();
   await expect(dialog).toBeHidden();
   const { entries } = await ask<BookFile>(page, '/api/book');
@@ -125,8 +120,8 @@ test('a test on day 10 is refused with the day it can tell, and taken with a rea
   await page.goto(`${server.url}/carrying?species=goat`);
   await page.getByRole('button', { name: `Record for ${early.tag.text}` }).click();
   const sheet = page.getByRole('dialog', { name: /a test, a look or a loss/ });
-  await sheet.getByLabel('By', { exact: true }).selectOption('blood');
-  await sheet.getByLabel('Result').selectOption('empty');
+  await choose(sheet.getByLabel('By', { exact: true }), 'blood');
+  await choose(sheet.getByLabel('Result'), 'empty');
   await expect(sheet.getByRole('status')).toContainText(
     `it can tell from day 30, ${dayText(blood?.tooSoon?.validFrom ?? '')}`,
   );
@@ -179,7 +174,7 @@ test('a choice over what is cheapest wants a reason, and is remembered', async (
     .filter({ has: page.getByRole('heading', { name: /sell, keep or test again/ }) });
   const suggested = await panel.locator('tr[data-best] td').first().textContent();
   const other = suggested === 'Sell now' ? 'keep' : 'sell';
-  await panel.getByLabel('Decide').selectOption(other);
+  await choose(panel.getByLabel('Decide'), other);
   await panel.getByRole('button', { name: 'Record decision' }).click();
   await expect(panel.getByRole('alert')).toContainText('Why: say why');
   await panel.getByLabel('Why', { exact: true }).fill('she is old');
@@ -198,7 +193,7 @@ test('all that are awaited stand on a list for the wall', async ({ page }) => {
   await page.goto(`${server.url}/births/list`);
   await expect(page.getByRole('columnheader', { name: 'Usual dates' })).toBeVisible();
   expect(await page.getByRole('row').count()).toBeGreaterThan(10);
-  await page.getByLabel('Species').selectOption('rabbit');
+  await choose(page.getByLabel('Species'), 'rabbit');
   await expect(page.getByRole('heading', { level: 1, name: 'Births to expect: kindling' })).toBeVisible();
   await expectAccessible(page);
 });

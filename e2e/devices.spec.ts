@@ -1,17 +1,18 @@
 import { expect, test } from '@playwright/test';
 import type { BookFile, Entry, RosterAnimal, RosterView } from '@yaylak/contract';
+import { freePort } from './freePort';
 import { aServer, type Server } from './server';
-import { aStandIn, type StandIn } from './standIn';
+import { aStandIn, listensTo, type StandIn } from './standIn';
 
-const PORT = 4935;
-const DEVICES_PORT = 4936;
+let devicesPort: number;
 const ANIMALS = 60;
 
 let server: Server;
 let standIn: StandIn;
 test.beforeAll(async () => {
-  server = await aServer(PORT, 'demo', { DEVICES_URL: `ws://127.0.0.1:${DEVICES_PORT}` });
-  standIn = await aStandIn(DEVICES_PORT, server.url);
+  devicesPort = await freePort();
+  server = await aServer('demo', listensTo(devicesPort));
+  standIn = await aStandIn(devicesPort, server.url);
 });
 test.afterAll(async () => {
   standIn.stop();

@@ -10,10 +10,9 @@ import { aServer, type Server } from './server';
  * every page says the same of her, and the right thing.
  */
 
-const PORT = 4962;
 let server: Server;
 test.beforeAll(async () => {
-  server = await aServer(PORT, 'empty');
+  server = await aServer('empty');
 });
 test.afterAll(() => server.remove());
 

@@ -7,7 +7,7 @@ let book: Server;
 let elsewhere: HttpServer;
 
 test.beforeAll(async () => {
-  book = await aServer(4951, 'empty');
+  book = await aServer('empty');
   elsewhere = createServer((_, response) => {
     response.writeHead(200, { 'content-type': 'text/html' }).end('<h1>A page from elsewhere</h1>');
   }).listen(0, '127.0.0.1');

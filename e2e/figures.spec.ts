@@ -11,10 +11,9 @@ import { aServer, type Server } from './server';
  * page and the API for each species of the demo holding.
  */
 
-const PORT = 4961;
 let server: Server;
 test.beforeAll(async () => {
-  server = await aServer(PORT);
+  server = await aServer();
 });
 test.afterAll(() => server.remove());
 

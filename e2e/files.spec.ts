@@ -2,6 +2,7 @@ import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
 import { expect, test } from './journey';
 import { aServer, type Server } from './server';
+import { choose } from './choose';
 
 /*
  * A file out is a file in: the animals of the demo holding, as its list writes them, read into a book that has none.
@@ -10,7 +11,7 @@ import { aServer, type Server } from './server';
 let full: Server;
 let empty: Server;
 test.beforeAll(async () => {
-  [full, empty] = await Promise.all([aServer(4975), aServer(4976, 'empty')]);
+  [full, empty] = await Promise.all([aServer(), aServer('empty')]);
 });
 test.afterAll(() => Promise.all([full.remove(), empty.remove()]));
 
@@ -35,7 +36,7 @@ test('animals.csv gives the same animals in an empty book, and the same file aga
   };
   await page.goto(`${empty.url}/holding/files`);
   const take = async (): Promise<void> => {
-    await page.getByLabel('It holds').selectOption('animals');
+    await choose(page.getByLabel('It holds'), 'animals');
     const chooser = page.waitForEvent('filechooser');
     await page.getByRole('button', { name: 'Choose a spreadsheet or CSV file' }).click();
     await (await chooser).setFiles(file);
@@ -56,7 +57,7 @@ test('animals.csv gives the same animals in an empty book, and the same file aga
 
 test('a workbook is taken in as a spreadsheet saves it: its days, and every digit of a chip', async ({ page }) => {
   await page.goto(`${empty.url}/holding/files`);
-  await page.getByLabel('It holds').selectOption('animals');
+  await choose(page.getByLabel('It holds'), 'animals');
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Choose a spreadsheet or CSV file' }).click();
   await (await chooser).setFiles(fileURLToPath(new URL('fixtures/ewes.xlsx', import.meta.url)));

@@ -1,10 +1,11 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import type { BookFile } from '@yaylak/contract';
 import { aServer, type Server } from './server';
+import { choose } from './choose';
 
 let server: Server;
 test.beforeEach(async () => {
-  server = await aServer(4966, 'empty');
+  server = await aServer('empty');
 });
 test.afterEach(() => server.remove());
 
@@ -56,6 +57,13 @@ test('a new holding has five ewes, two rams, three does by name and a cow, all w
     await expect(sheet.getByText(`Added ${text}. The next one, or close.`)).toBeVisible();
   };
 
+  /** Out of a list that opens. */
+  const pick = async (text: string): Promise<void> => {
+    await press('Enter');
+    await type(text);
+    await press('Enter');
+  };
+
   await to(number);
   for (const ewe of ['101', '102', '103', '104', '105']) await add(ewe);
   await to(sex, 'Shift+Tab');
@@ -82,13 +90,13 @@ test('a new holding has five ewes, two rams, three does by name and a cow, all w
 
   await press('Alt+2');
   await to(page.getByLabel('Who', { exact: true }));
-  await type('All sheep');
+  await pick('All sheep');
   await expect(page.getByRole('button', { name: 'Start with 7 animals' })).toBeVisible();
   await to(page.getByRole('button', { name: 'Change who comes' }));
   await press('Enter');
   for (const others of ['All rabbits', 'All cattle']) {
     await to(page.getByLabel('Add a set'), others === 'All rabbits' ? 'Tab' : 'Shift+Tab');
-    await type(others);
+    await pick(others);
     await to(page.getByRole('button', { name: 'Add them' }));
     await press('Enter');
   }
@@ -182,7 +190,7 @@ test.describe('with a phone in the hand', () => {
     await page.getByRole('button', { name: 'Save and go on' }).tap();
     await page.getByRole('button', { name: 'Go on', exact: true }).tap();
     await page.getByLabel('One animal a line').fill(LIST.join('\n'));
-    await page.getByLabel('Group').selectOption('a new group …');
+    await choose(page.getByLabel('Group'), 'a new group …');
     await page.getByLabel('Name of the group').fill('Top field');
     await page.getByRole('button', { name: 'Add 4 animals' }).tap();
     await expect(page.getByText('Added 4 animals. The next ones, or go on.')).toBeVisible();

@@ -9,8 +9,8 @@ const { FUZZ_KILLS } = process.env;
  * Two books at once, one for each core: most of the time goes into starting again. Where starting is timed there is one,
  * as on any holding.
  */
-const BOOKS = FUZZ_KILLS === undefined ? [4933, 4934] : [4933];
-const KILLS_EACH = Number(FUZZ_KILLS ?? 8) / BOOKS.length;
+const BOOKS = FUZZ_KILLS === undefined ? 2 : 1;
+const KILLS_EACH = Number(FUZZ_KILLS ?? 8) / BOOKS;
 const START_MS = 3_000;
 
 const STAMP = { writtenAt: '2026-01-02T08:00:00.000Z', writtenBy: 'Aylin', source: 'race' };
@@ -41,8 +41,8 @@ const aBirth = (animalId: string) => ({
 });
 
 /** Posts batches into a server of its own and kills it in the middle of them, again and again. */
-async function streamUnderKills(port: number) {
-  const server = await aServer(port, 'empty');
+async function streamUnderKills() {
+  const server = await aServer('empty');
   const acknowledged = new Set<string>();
   const sent = new Set<string>();
   const post = async (entries: readonly { readonly id: string }[]): Promise<void> => {
@@ -85,9 +85,11 @@ async function streamUnderKills(port: number) {
   return { acknowledged, sent, startsMs: startsMs.sort((a, b) => b - a), ids: book.entries.map((e) => e.id) };
 }
 
-test(`${BOOKS.length * KILLS_EACH} kills in streams of batches lose no acknowledged entry and double none`, async () => {
+test(`${BOOKS * KILLS_EACH} kills in streams of batches lose no acknowledged entry and double none`, async () => {
   test.setTimeout(1_800_000);
-  for (const { acknowledged, sent, startsMs, ids } of await Promise.all(BOOKS.map(streamUnderKills))) {
+  for (const { acknowledged, sent, startsMs, ids } of await Promise.all(
+    Array.from({ length: BOOKS }, streamUnderKills),
+  )) {
     expect(new Set(ids).size).toBe(ids.length);
     expect([...acknowledged].filter((id) => !ids.includes(id))).toEqual([]);
     expect(new Set(ids)).toEqual(sent);

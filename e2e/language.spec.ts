@@ -3,7 +3,7 @@ import { aServer, type Server } from './server';
 
 let server: Server;
 test.beforeAll(async () => {
-  server = await aServer(4941);
+  server = await aServer();
 });
 test.afterAll(() => server.remove());
 

@@ -4,10 +4,11 @@ import { expectAccessible } from './axe';
 import { expect, test } from './journey';
 import { typeDay } from './pages';
 import { aServer, type Server } from './server';
+import { choose } from './choose';
 
 let server: Server;
 test.beforeAll(async () => {
-  server = await aServer(4939);
+  server = await aServer();
 });
 test.afterAll(() => server.remove());
 
@@ -60,7 +61,7 @@ test('a mating with near kin is stopped with the figure, and overruled only with
   if (!doe || !buck) throw new Error('the demo has no pair that is kin');
   await page.goto(`${server.url}/mating?species=goat&serve=${doe.tag.animalId}`);
   const sheet = page.getByRole('dialog', { name: /^Serve / });
-  await sheet.getByLabel('Male', { exact: true }).selectOption(buck.tag.animalId);
+  await choose(sheet.getByLabel('Male', { exact: true }), buck.tag.animalId);
   await expect(sheet.getByText(/is her .*: their kids would be \d+.% inbred/)).toBeVisible();
   await sheet.getByRole('button', { name: 'Record service' }).click();
   await expect(sheet.getByRole('alert')).toContainText('give a reason for going ahead');
@@ -135,8 +136,8 @@ test('a male is put in with raddle, and his marks are read at the race', async (
   const row = page.getByRole('row').filter({ hasText: buck.tag.text });
   await row.getByRole('button', { name: 'Put in' }).click();
   const sheet = page.getByRole('dialog', { name: /^Put / });
-  await sheet.getByLabel('With', { exact: true }).selectOption({ label: 'Milking does, 14 females' });
-  await sheet.getByLabel('Raddle or harness').selectOption('red');
+  await choose(sheet.getByLabel('With', { exact: true }), 'Milking does, 14 females');
+  await choose(sheet.getByLabel('Raddle or harness'), 'red');
   await sheet.getByRole('button', { name: 'Put him in' }).click();
   // His daughters are among them: they are named, and he goes in only with a reason.
   await expect(sheet.getByRole('alert')).toContainText(/should not run with .* and .*: too closely related/);
@@ -166,12 +167,12 @@ test('a pedigree shows who stands in it twice, and takes a gene test', async ({ 
   const id = inbred?.tag.animalId ?? '';
   const pedigree = await ask<PedigreeView>(page, `/api/mating/pedigree/${id}?generations=5`);
   await page.goto(`${server.url}/animals/${id}/pedigree`);
-  await page.getByLabel('Generations').selectOption('5');
+  await choose(page.getByLabel('Generations'), '5');
   await expect(page.locator('[data-repeated]')).toHaveCount(pedigree.nodes.filter((n) => n.isRepeated).length);
   await page.getByRole('button', { name: 'Record a gene test' }).click();
   const sheet = page.getByRole('dialog', { name: /^Gene test/ });
   await sheet.getByLabel('Disorder').fill('spider legs');
-  await sheet.getByLabel('Result').selectOption('carrier');
+  await choose(sheet.getByLabel('Result'), 'carrier');
   await sheet.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('spider legs: carrier, tested')).toBeVisible();
   await expectAccessible(page);

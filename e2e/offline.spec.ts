@@ -6,13 +6,14 @@ import type { BirthsView, BookFile, RosterView } from '@yaylak/contract';
 import { chromiumOptions } from '../scripts/chromium.mjs';
 import { expectOnDevice } from './device';
 import { aServer, type Server } from './server';
+import { choose } from './choose';
 
 test.use({ serviceWorkers: 'allow' });
 
 let server: Server;
 let profile: string;
 test.beforeEach(async () => {
-  server = await aServer(4937);
+  server = await aServer();
   profile = mkdtempSync(join(tmpdir(), 'yaylak-browser-'));
 });
 test.afterEach(async () => {
@@ -62,7 +63,7 @@ test('a whole job without a network, the browser closed and opened again in it, 
   await expectOnDevice(first.page, '"roster"');
 
   await first.context.setOffline(true);
-  await first.page.getByLabel('Who', { exact: true }).selectOption({ label: `Ewe lambs of ${year} (31)` });
+  await choose(first.page.getByLabel('Who', { exact: true }), `Ewe lambs of ${year} (31)`);
   await first.page.getByRole('button', { name: /Start with/ }).click();
   await expect(first.page.getByLabel('Number of the next animal')).toBeFocused();
   for (let i = 0; i < 5; i++) await weigh(first.page, lambs[i]?.tag.text ?? '', kgOf(i), i + 1);

@@ -2,12 +2,21 @@ import { defineConfig } from '@playwright/test';
 import { chromiumOptions } from '../scripts/chromium.mjs';
 import { WINDOW } from './journey';
 
+/** Journeys that go on for a minute or two begin first, those of a few seconds each come last and fill what is left. */
+const LONG = ['yard', 'births', 'choosing', 'offline', 'first', 'doe', 'sold'];
+const FILLING = ['access', 'sheets'];
+const specs = (names: readonly string[]): string[] => names.map((name) => `${name}.spec.ts`);
+
 /** Journeys through the built application with the demo data. */
 export default defineConfig({
   testDir: '.',
-  testMatch: '*.spec.ts',
+  projects: [
+    { name: 'long', testMatch: specs(LONG) },
+    { name: 'others', testMatch: '*.spec.ts', testIgnore: specs([...LONG, ...FILLING]) },
+    { name: 'filling', testMatch: specs(FILLING) },
+  ],
   // Three at a time on two cores, one file each: much of a journey is waiting, and each has a server and a port of its own.
-  workers: 3,
+  workers: Number(process.env.JW ?? 3),
   timeout: 180_000,
   // A machine that is shared can be three times slower than a laptop; what is awaited comes, or it does not.
   expect: { timeout: 30_000 },

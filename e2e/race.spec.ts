@@ -5,7 +5,7 @@ import { aServer, type Server } from './server';
 
 let server: Server;
 test.beforeEach(async () => {
-  server = await aServer(4931);
+  server = await aServer();
 });
 test.afterEach(() => server.remove());
 
@@ -29,8 +29,10 @@ test('twenty ewe lambs by keyboard, with the server gone in the middle, are in t
   // Alt+2 goes to the race; who, then Enter on the button: no pointer anywhere.
   await page.keyboard.press('Alt+2');
   await expect(page.getByRole('heading', { name: 'Which animals are coming through?' })).toBeVisible();
-  await page.getByLabel('Who').focus();
+  await page.getByLabel('Who', { exact: true }).focus();
+  await page.keyboard.press('Enter');
   await page.keyboard.type(`Ewe lambs of ${year}`);
+  await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /Start with/ })).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('button', { name: /Start with/ }).focus();

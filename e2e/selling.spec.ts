@@ -2,10 +2,11 @@ import type { SellingView } from '@yaylak/contract';
 import { expectAccessible } from './axe';
 import { expect, test } from './journey';
 import { aServer, type Server } from './server';
+import { choose } from './choose';
 
 let server: Server;
 test.beforeEach(async () => {
-  server = await aServer(4988);
+  server = await aServer();
 });
 test.afterEach(() => server.remove());
 
@@ -14,7 +15,7 @@ test('drawn in the open, felt at the race, and worth its class afterwards', asyn
     (await (await page.request.get(`${server.url}/api/selling?species=sheep`)).json()) as SellingView;
   await page.goto(`${server.url}/selling`);
   await expect(page.getByText(/of 33 animals are ready. Split as below they bring/)).toBeVisible();
-  await page.getByLabel('For', { exact: true }).selectOption({ label: 'Stone bridge' });
+  await choose(page.getByLabel('For', { exact: true }), 'Stone bridge');
   await page.getByLabel('Wanted').fill('4');
   await expect(page.getByText(/4 wanted: \d+ of the \d+ are likely enough in the open/)).toBeVisible();
   const drawn = await page.getByRole('list', { name: 'To bring in' }).getByRole('listitem').count();

@@ -2,6 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { freePort } from './freePort';
 
 export interface Server {
   readonly url: string;
@@ -14,12 +15,12 @@ export interface Server {
   remove(): Promise<void>;
 }
 
-/** A server process of its own, on a copy of the demo book or on an empty one. */
+/** A server process of its own, at a port of its own, on a copy of the demo book or on an empty one. */
 export async function aServer(
-  port: number,
   book: 'demo' | 'empty' = 'demo',
   more: Readonly<Record<string, string>> = {},
 ): Promise<Server> {
+  const port = await freePort();
   const dataDir = mkdtempSync(join(tmpdir(), 'yaylak-journey-'));
   if (book === 'demo') cpSync(process.env.YAYLAK_DEMO_DIR ?? '', dataDir, { recursive: true });
   let child: ChildProcess | undefined;

@@ -9,19 +9,19 @@ import type {
 import type { Page } from '@playwright/test';
 import { expectAccessible } from './axe';
 import { expect, test } from './journey';
+import { freePort } from './freePort';
 import { aServer, type Server } from './server';
-import { aStandIn, type StandIn } from './standIn';
+import { aStandIn, listensTo, type StandIn } from './standIn';
+import { choose } from './choose';
 
 let full: Server;
 let empty: Server;
 let standIn: StandIn;
-const DEVICES_PORT = 4998;
+let devicesPort: number;
 test.beforeAll(async () => {
-  [full, empty] = await Promise.all([
-    aServer(4996, 'demo', { DEVICES_URL: `ws://127.0.0.1:${DEVICES_PORT}` }),
-    aServer(4997, 'empty'),
-  ]);
-  standIn = await aStandIn(DEVICES_PORT, full.url);
+  devicesPort = await freePort();
+  [full, empty] = await Promise.all([aServer('demo', listensTo(devicesPort)), aServer('empty')]);
+  standIn = await aStandIn(devicesPort, full.url);
 });
 test.afterAll(() => {
   standIn.stop();
@@ -40,7 +40,7 @@ async function electronicOf(page: Page, text: string): Promise<string> {
 /** Runs those drawn in the open through the finish station, weighed by the crate and felt by hand. */
 async function finishAtRace(page: Page, wanted: number): Promise<void> {
   await page.goto(`${full.url}/selling?species=sheep`);
-  await page.getByLabel('For', { exact: true }).selectOption({ label: 'Hill market' });
+  await choose(page.getByLabel('For', { exact: true }), 'Hill market');
   await page.getByLabel('Wanted').fill(String(wanted));
   await expect(page.getByText(new RegExp(`${wanted} wanted: \\d+ of the \\d+ are likely enough`))).toBeVisible();
   await expectAccessible(page);

@@ -8,7 +8,10 @@ export interface StandIn {
   stop(): void;
 }
 
-/** The stand-in for stick and crate, five times as hasty as an animal. The server has to be told of its port. */
+/** What a server is told so that it listens to the stand-in at that port. */
+export const listensTo = (port: number) => ({ DEVICES_URL: `ws://127.0.0.1:${port}` });
+
+/** The stand-in for stick and crate, five times as hasty as an animal, at a port the server was told of. */
 export async function aStandIn(port: number, bookUrl: string): Promise<StandIn> {
   const devices = spawn(process.execPath, [join(import.meta.dirname, '../devices/dist/main.js')], {
     env: { ...process.env, DEVICES_PORT: String(port), BOOK_URL: bookUrl, DEVICES_HASTE: '5' },

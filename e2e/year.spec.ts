@@ -6,7 +6,7 @@ import { aServer, type Server } from './server';
 
 let server: Server;
 test.beforeAll(async () => {
-  server = await aServer(4938);
+  server = await aServer();
 });
 test.afterAll(() => server.remove());
 

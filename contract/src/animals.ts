@@ -87,10 +87,10 @@ export class MentionQuery {
   words: string;
 }
 
-/** A tube or a note that says what was asked for. */
+/** A tube, a note or a photo that says what was asked for. */
 export interface MentionView {
   readonly tag: TagView;
-  readonly kind: 'tube' | 'note';
+  readonly kind: 'tube' | 'note' | 'photo';
   readonly text: string;
   readonly on: string;
 }

@@ -51,7 +51,7 @@ export const CAUSE_WORDS: Readonly<Record<DeathCause, string>> = told({
   weak: 'born weak',
   'hard-birth': 'hard birth',
   cold: 'cold',
-  hunger: 'starvation, no milk',
+  hunger: 'starvation / no milk',
   'lain-on': 'lain on',
   scour: 'scour',
   lungs: 'pneumonia',

@@ -26,6 +26,7 @@ import { IsNested, MayBeMissing } from './nested';
 import { ProductFacts } from './remedies';
 import { IsCalendarDate, MAX_MINOR, MAX_TEXT } from './rules';
 import type { BookLoad } from './loads';
+import type { FiledPicture } from './photos';
 import { PlanFacts, type CalendarSetting, type ResourcesSetting } from './season';
 import { OutletFacts } from './selling';
 import type { KeepTemplate } from './stations';
@@ -219,4 +220,6 @@ export interface BookFile {
   readonly drills?: readonly KeepDrill[];
   readonly animals: readonly BookAnimal[];
   readonly entries: readonly Entry[];
+  /** The pictures that lie beside the book, each under its id; a file without any has no such part. */
+  readonly photos?: readonly FiledPicture[];
 }

@@ -1,3 +1,4 @@
+import { MOST_PICTURE_BYTES } from './photos';
 import { LOOK_POINTS } from '@yaylak/core';
 import { capital } from './say/letters';
 import { message, say } from './say/say';
@@ -99,7 +100,7 @@ const RULE_WORDS: Readonly<Record<string, Words>> = {
   isListOfObjects: ({ was }) => say('{was} is not a list of sets of fields. Give such a list.', { was }),
   isIn: ({ was, args: [of] }) =>
     say('{was} is none of these: {listed}. Choose one of them.', { was, listed: listed(of) }),
-  isUuid: ({ was }) => say('{was} is not an id. Choose it anew.', { was }),
+  isUuid: ({ was }) => say('{was} is not an id. Choose it again.', { was }),
   isLength: ({ value, args: [least, most] }) => lengthText(value, least as number, most as number),
   maxLength: ({ value, args: [most] }) => lengthText(value, 0, most as number),
   min: ({ was, args: [least] }) => say('{was} is too small. The least is {n}.', { was, n: String(least) }),
@@ -112,6 +113,8 @@ const RULE_WORDS: Readonly<Record<string, Words>> = {
   isIso8601: ({ was }) => say('{was} is not a date and time. Write it as 2026-03-31T07:30:00.000Z.', { was }),
   isCalendarDate: ({ was }) => say('{was} is not a real date. Write it as 2026-03-31.', { was }),
   isLocalTime: ({ was }) => say('{was} is not a date with a time. Write it as 2026-03-31T07:30.', { was }),
+  isPicture: () =>
+    say('a photo is a JPEG of up to {n} kilobytes, as base64. Choose it again.', { n: MOST_PICTURE_BYTES / 1_000 }),
   isDeadYoung: () => say('this cannot be read. Give for each one born dead how it was found.'),
   isGrades: ({ args: [parts, grades] }) =>
     say('give {listed} for each of these: {listed2}.', { listed: listed(grades), listed2: listed(parts) }),

@@ -27,6 +27,7 @@ import {
 import { IsNested, IsNestedList, MayBeMissing } from './nested';
 import type { TagView } from './animals';
 import type { Entry } from './entries';
+import type { PhotoView } from './photos';
 import type { ProductView } from './remedies';
 import { IsCalendarDate, MAX_TEXT } from './rules';
 import { STATIONS, type MarkColour, type Station } from './kinds';
@@ -129,6 +130,8 @@ export interface RosterAnimal {
   readonly worn: readonly (readonly [text: string, entryId: string, kind: IdentifierKind])[];
   /** Worn once, by this animal. */
   readonly formerly: readonly string[];
+  /** Its newest; none for most. */
+  readonly photo?: PhotoView;
   /** What of it may not be used yet. */
   readonly withheld: readonly { readonly of: 'meat' | 'milk'; readonly until: string; readonly product: string }[];
   /** Given so far of products with a withdrawal or a course, the last of each: [product, date]. */

@@ -38,8 +38,10 @@ export type JobSubject = (typeof JOB_SUBJECTS)[number];
 
 export const JOB_WEIGHING = ['scale', 'crate', 'tape', 'estimate'] as const;
 
-/** Bytes of a whole book's file at most: 200,000 entries have some 60 million. */
-export const MOST_BOOK_BYTES = 96_000_000;
+/** Bytes of a whole book's file at most without its pictures: 200,000 entries have some 60 million. */
+export const MOST_FACT_BYTES = 96_000_000;
+/** And with them: each has up to 200,000 characters. */
+export const MOST_BOOK_BYTES = 1_000_000_000;
 
 /** What a person says of one animal while choosing; undecided is written of nobody. */
 export const DRAFT_DECISIONS = [...DECISIONS, 'undecided'] as const;

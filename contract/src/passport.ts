@@ -27,12 +27,15 @@ import type { WithheldOfAnimal } from './animals';
 import { BookProduct } from './bookFile';
 import type { EntryType } from './entries';
 import { IsNestedList, MayBeMissing } from './nested';
+import { FiledPicture, type PhotoView } from './photos';
 import { IsCalendarDate, MAX_TEXT } from './rules';
 
 export const PASSPORT_FORMAT = 'yaylak-passport';
 export const PASSPORT_FORMAT_VERSION = 1;
 /** As many animals stand in one file. */
 export const MOST_PASSPORTS = 200;
+/** Of so many animals the newest photo goes along; of more, none: the file would be too large to send. */
+export const MOST_PASSPORT_PHOTOS = 20;
 
 /** What of an animal's history goes with it; who it stood with, and what was noted of it, stays at home. */
 export const PASSPORT_KINDS = [
@@ -46,6 +49,7 @@ export const PASSPORT_KINDS = [
   'treatment',
   'gene-test',
   'birth',
+  'photo',
 ] as const satisfies readonly EntryType[];
 
 /** A parent as the one who buys knows it: by its number alone. */
@@ -120,6 +124,12 @@ export class PassportFile {
   @ArrayMaxSize(MOST_PASSPORTS)
   @IsNestedList(() => PassportAnimal)
   animals: PassportAnimal[];
+  /** The newest photo of each, where they are few. */
+  @MayBeMissing()
+  @IsArray()
+  @ArrayMaxSize(MOST_PASSPORT_PHOTOS)
+  @IsNestedList(() => FiledPicture)
+  photos?: FiledPicture[];
 }
 
 /** Whose passports are asked for. */
@@ -156,6 +166,8 @@ export interface SaleSheetRow {
   readonly sireSire: string | null;
   /** A share; null where a parent is not known, or none of their parents: it could be anything. */
   readonly inbreeding: number | null;
+  /** Its newest. */
+  readonly photo: PhotoView | null;
   readonly weight: { readonly kg: number; readonly on: string } | null;
   readonly genes: readonly { readonly gene: string; readonly result: string; readonly on: string }[];
   readonly treatments: readonly {

@@ -1,3 +1,4 @@
+import type { CopiesTrouble } from './copies';
 import { IsIn } from 'class-validator';
 import type { BandBlock, CarryingBlock, ReadingDoubt, Species } from '@yaylak/core';
 import { MayBeMissing } from './nested';
@@ -130,6 +131,8 @@ export interface TodayView {
   readonly withheld: readonly WithheldView[];
   readonly openJobs: readonly JobView[];
   readonly lookAt: readonly LookAt[];
+  /** What is wrong with the copies of the book; nothing while all is well. */
+  readonly copies: CopiesTrouble | null;
   /** Grown ones that rules speak against and nobody has decided on. */
   readonly shouldGo: readonly { readonly species: Species; readonly now: number; readonly seasonEnd: number }[];
   /** So many more there are of each than were sent. */

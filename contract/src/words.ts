@@ -93,7 +93,7 @@ export function refusalText(
     case 'unknown-reservation':
       return say('There is no such reservation of this animal. Look at its page again.');
     case 'reservation-ended':
-      return say('That reservation was let go already. Nothing more is to be done.');
+      return say('That reservation was let go already. There is nothing more to do.');
     case 'deposit-over-price':
       return say('A deposit of {value} is more than the price. Correct one of them.', { value });
     case 'under-label':

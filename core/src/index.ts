@@ -3,6 +3,7 @@ export * from './book';
 export * from './calendar';
 export * from './choosing';
 export * from './condition';
+export * from './copies';
 export * from './devices';
 export * from './exchange';
 export * from './breeding-values';

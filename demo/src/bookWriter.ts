@@ -124,6 +124,7 @@ export class BookWriter {
   private readonly entries: Entry[] = [];
   private readonly outlets: NonNullable<BookFile['outlets']>[number][] = [];
   private readonly loads: NonNullable<BookFile['loads']>[number][] = [];
+  private readonly photos: NonNullable<BookFile['photos']>[number][] = [];
   private readonly products: NonNullable<BookFile['products']>[number][] = [];
   private readonly groups = new Map<string, { id: string; species: Species }>();
   private readonly jobs: (StartJob & { finishedAt: string | null })[] = [];
@@ -225,6 +226,13 @@ export class BookWriter {
   product(facts: ProductFacts): string {
     const id = this.id(`product ${facts.name}`);
     this.products.push({ id, facts, isClosed: false, version: 1 });
+    return id;
+  }
+
+  /** A picture that lies beside the book. @returns its id */
+  picture(jpeg: string): string {
+    const id = this.id(`picture ${this.photos.length}`);
+    this.photos.push({ id, picture: jpeg });
     return id;
   }
 
@@ -435,6 +443,7 @@ export class BookWriter {
       jobs: this.jobs,
       animals: records,
       entries,
+      ...(this.photos.length > 0 ? { photos: this.photos } : {}),
     };
   }
 

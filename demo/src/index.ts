@@ -6,6 +6,7 @@ import { writeCarrying } from './carrying';
 import { writeCattle } from './cattle';
 import { demoDrills, demoPlans, demoResources, writeCondition } from './condition';
 import { writeGoats } from './goats';
+import { writePhotos } from './photos';
 import { writeRabbits } from './rabbits';
 import { demoHeatWaves, writeMating } from './mating';
 import { demoBlankTags, writeRemedies } from './remedies';
@@ -48,6 +49,7 @@ export function makeDemoBook(
   writeBirths(w);
   writeSelling(w);
   writeSales(w);
+  writePhotos(w);
   return w.finish('Ardıçlı', {
     blankTags: demoBlankTags(yearOf(today)),
     plans: demoPlans(w, w.groupIds(), w.productId('Two-step vaccine')),

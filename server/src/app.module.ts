@@ -13,9 +13,11 @@ import { CalendarModule } from './calendar/calendar.module';
 import { CarryingModule } from './carrying/carrying.module';
 import { ChoosingModule } from './choosing/choosing.module';
 import { ConditionModule } from './condition/condition.module';
+import { CopiesModule } from './copies/copies.module';
 import { DueModule } from './due/due.module';
 import { ExchangeModule } from './exchange/exchange.module';
 import { PassportsModule } from './passports/passports.module';
+import { PhotosModule } from './photos/photos.module';
 import { GroupsModule } from './groups/groups.module';
 import { GrowthModule } from './growth/growth.module';
 import { HealthModule } from './health/health.module';
@@ -42,9 +44,11 @@ import { closeBook } from './database/openBook';
     CarryingModule,
     ChoosingModule,
     ConditionModule,
+    CopiesModule,
     DueModule,
     ExchangeModule,
     PassportsModule,
+    PhotosModule,
     GroupsModule,
     GrowthModule,
     HealthModule,

@@ -10,6 +10,7 @@ import { AppModule } from './app.module';
 import { Clock } from './common/clock';
 import { ProblemFilter } from './common/problem.filter';
 import { badFields, fieldFaults } from './common/problems';
+import { Quiet } from './common/quiet';
 import type { ServerConfig } from './config';
 import { bodyErrors } from './doors/bodyErrors';
 import { bounded } from './common/bounds';
@@ -20,8 +21,8 @@ import { serveApiPage } from './openApi/openApi';
 /** How much a body may be, by its path: 2,000 entries are some 700 kB. A whole book is read as it comes, elsewhere. */
 const BODY_LIMITS: readonly (readonly [path: RegExp, limit: string])[] = [
   [/^\/api\/entries$/, '4mb'],
-  // Two hundred animals with their history.
-  [/^\/api\/passports$/, '4mb'],
+  // Two hundred animals with their history, or twenty with a photo each.
+  [/^\/api\/passports$/, '8mb'],
   // The animals expected in a job, 20,000 at most.
   [/^\/api\/jobs$/, '1mb'],
   [/./, '256kb'],
@@ -65,6 +66,7 @@ export async function createApp(config: ServerConfig, orm: MikroORM): Promise<Ne
       xFrameOptions: { action: 'deny' },
     }),
   );
+  app.use(app.get(Quiet).count);
   app.use(speakAsAsked());
   app.use(doors);
   // The quickest: a list of megabytes for a tablet in the next room waits for the packing, not for the line.

@@ -1,6 +1,6 @@
 export { readConfig, type ServerConfig } from './config';
 export { createApp } from './createApp';
-export { openBook, closeBook, backUp } from './database/openBook';
+export { openBook, closeBook } from './database/openBook';
 export { BookService } from './book/book.service';
 export { bookChunks } from './exchange/bookChunks';
 export { BookFileService } from './exchange/bookFile.service';

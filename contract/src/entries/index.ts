@@ -27,6 +27,7 @@ import { MobEntry } from './mob';
 import { MeasureEntry } from './measure';
 import { MoveEntry } from './move';
 import { NoteEntry } from './note';
+import { PhotoEntry } from './photo';
 import { PassageEntry } from './passage';
 import { PenStageEntry } from './penStage';
 import { PregnancyTestEntry } from './pregnancyTest';
@@ -55,6 +56,7 @@ export const ENTRY_CLASSES = {
   choice: ChoiceEntry,
   departure: DepartureEntry,
   note: NoteEntry,
+  photo: PhotoEntry,
   'litter-weight': LitterWeightEntry,
   treatment: TreatmentEntry,
   look: LookEntry,
@@ -118,6 +120,7 @@ export * from './mark';
 export * from './mob';
 export * from './move';
 export * from './note';
+export * from './photo';
 export * from './passage';
 export * from './penStage';
 export * from './pregnancyTest';

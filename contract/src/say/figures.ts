@@ -36,9 +36,11 @@ function inOrder(parts: readonly Intl.DateTimeFormatPart[], order: DateOrder): s
   return pieces.map((p, i) => (p.type === 'day' && pieces[i + 1]?.type === 'year' ? `${p.value},` : p.value)).join(' ');
 }
 
-/** A whole figure in groups of three, as thousands are read: `1,240`, `1.240`. */
+/** A whole figure in groups of three, as thousands are read, with a true minus: `1,240`, `1.240`, `−80`. */
 export const grouped = (value: number, digits = 0): string =>
-  new Intl.NumberFormat(spokenLocale(), { minimumFractionDigits: digits, maximumFractionDigits: digits }).format(value);
+  new Intl.NumberFormat(spokenLocale(), { minimumFractionDigits: digits, maximumFractionDigits: digits })
+    .format(value)
+    .replace('-', '\u2212');
 
 /** A figure with so many digits behind the point, which a language may write as a comma: `7.30`, `7,30`. */
 export const fixedText = (value: number, digits: number): string =>

@@ -206,12 +206,14 @@ export function herdSeen(
     const age = Math.floor(completedMonths(f.bornOn, on) / 12) - firstAge;
     return seen[Math.max(0, Math.min(classes - 1, age))];
   };
+  const years = Array.from({ length: SEEN_YEARS }, (_, i) => ({
+    from: addYears(today, i - SEEN_YEARS),
+    to: addYears(today, i + 1 - SEEN_YEARS),
+  }));
   for (const female of females) {
     const now = classOn(female, today);
     if (now) now.head++;
-    for (let ago = SEEN_YEARS; ago >= 1; ago--) {
-      const from = addYears(today, -ago);
-      const to = addYears(today, 1 - ago);
+    for (const { from, to } of years) {
       const then = classOn(female, from);
       if (!then) continue;
       then.years++;

@@ -3,7 +3,8 @@ import { toKg, type AnimalId, type Kilograms } from '../units';
 import { animalOfRow, type Resolve } from './animalOfRow';
 import { cellOf, fault, type Cells, type ReadingChoices, type RowAnswer, type RowFault } from './cells';
 import type { ColumnMapping, ImportField } from './columns';
-import { readMoney, readTypedNumber } from './readNumber';
+import { readMoney } from './readNumber';
+import { readTypedWeight } from './readWeight';
 
 /** One line of a kill sheet. */
 export interface CarcassRow {
@@ -29,7 +30,7 @@ export function readCarcassRow(
   const found = animalOfRow(cell, choices, resolve);
   if (found.kind === 'fault') return found;
   const typed = cell('carcass');
-  const weight = readTypedNumber(typed);
+  const weight = readTypedWeight(typed, choices.unit);
   if (weight.kind === 'refused') return fault('carcass', typed, weight.reason === 'empty' ? 'missing' : 'not-a-number');
   const figure = (field: ImportField): number | undefined | { readonly kind: 'fault'; readonly fault: RowFault } => {
     const read = readMoney(cell(field));

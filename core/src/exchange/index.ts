@@ -7,4 +7,5 @@ export * from './formulaCell';
 export { notesText, type NoteLine } from './noteLines';
 export * from './pastedAnimals';
 export * from './readNumber';
+export * from './readWeight';
 export * from './weightRow';

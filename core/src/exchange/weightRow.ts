@@ -4,7 +4,7 @@ import { animalOfRow, type Resolve } from './animalOfRow';
 import { toKg, type AnimalId, type Kilograms } from '../units';
 import { cellOf, fault, type Cells, type ReadingChoices, type RowAnswer } from './cells';
 import type { ColumnMapping } from './columns';
-import { readTypedNumber } from './readNumber';
+import { readTypedWeight } from './readWeight';
 
 export interface WeightRow {
   readonly animalId: AnimalId;
@@ -24,7 +24,7 @@ export function readWeightRow(
   const found = animalOfRow(cell, choices, resolve);
   if (found.kind === 'fault') return found;
   const typed = cell('weight');
-  const weight = readTypedNumber(typed);
+  const weight = readTypedWeight(typed, choices.unit);
   if (weight.kind === 'refused') return fault('weight', typed, weight.reason === 'empty' ? 'missing' : 'not-a-number');
   const how = normalised(cell('method'));
   const method = how === '' ? 'scale' : WEIGHING_METHODS.find((m) => m === how);

@@ -1,5 +1,5 @@
 import { addDays, windowAfter, type Day, type Window } from '../calendar';
-import type { WeighingStep } from '../species';
+import type { WeighedAround, WeighingStep } from '../species';
 import type { Reading } from './readings';
 
 export interface WeighingDue {
@@ -26,6 +26,7 @@ export function nextWeighing(
   arrivedOn?: Day,
 ): WeighingDue | undefined {
   for (const step of schedule) {
+    if (step.kind === 'around') continue;
     if (step.kind === 'at-age') {
       const window = windowAfter(bornOn, step.window);
       if (window.closes < asOf || daily.some((r) => r.on >= window.opens && r.on <= window.closes)) continue;
@@ -43,4 +44,24 @@ export function nextWeighing(
     };
   }
   return undefined;
+}
+
+/**
+ * The weighings of a female around her mating, service and weaning whose window is not over and in which she has not
+ * been weighed.
+ * @param dayOf the day of each; undefined where there is none to speak of
+ */
+export function weighingsAround(
+  daily: readonly Reading[],
+  schedule: readonly WeighingStep[],
+  dayOf: (event: WeighedAround) => Day | undefined,
+  asOf: Day,
+): WeighingDue[] {
+  return schedule.flatMap((step) => {
+    const on = step.kind === 'around' ? dayOf(step.event) : undefined;
+    if (step.kind !== 'around' || on === undefined) return [];
+    const window = windowAfter(on, step.window);
+    const isDone = daily.some((r) => r.on >= window.opens && r.on <= window.closes);
+    return isDone || window.closes < asOf ? [] : [{ step: step.name, window }];
+  });
 }

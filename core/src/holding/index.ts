@@ -22,3 +22,4 @@ export * from './saleMeans';
 export * from './saleRecord';
 export * from './readyToMate';
 export * from './siresOfBirthOf';
+export * from './weighingsOf';

@@ -11,9 +11,15 @@ export const bySpecies = <T>(make: (species: Species) => T): Readonly<Record<Spe
 export const SEXES = ['female', 'male', 'castrate', 'unknown'] as const;
 export type Sex = (typeof SEXES)[number];
 
+/** What a female is weighed around: the day she may be mated or is planned to, her last service, her young weaned. */
+export const WEIGHED_AROUND = ['mating', 'service', 'weaning'] as const;
+export type WeighedAround = (typeof WEIGHED_AROUND)[number];
+
 /** One step of the weighing rhythm. Ages in days from birth. */
 export type WeighingStep =
   | { readonly kind: 'at-age'; readonly name: string; readonly window: WindowDays }
+  /** Of females; days from what it is around, under 0 for before it. */
+  | { readonly kind: 'around'; readonly name: string; readonly event: WeighedAround; readonly window: WindowDays }
   | {
       readonly kind: 'every';
       readonly name: string;

@@ -1,4 +1,13 @@
-import type { Breed, ChoosingRules, PairingRules, SellingRules, Species, SpeciesSettings, TestRules } from './species';
+import type {
+  Breed,
+  ChoosingRules,
+  PairingRules,
+  SellingRules,
+  Species,
+  SpeciesSettings,
+  TestRules,
+  WeighedAround,
+} from './species';
 import type { Days } from '../units';
 
 /** Where a default comes from, shown beside it in the settings. */
@@ -44,6 +53,8 @@ export const SOURCE_NOTES: Readonly<Record<keyof SpeciesSettings, string>> = {
 
 const at = (name: string, opens: number, bestFrom: number, bestTo: number, closes: number) =>
   ({ kind: 'at-age', name, window: { opens, bestFrom, bestTo, closes } }) as const;
+const around = (name: string, event: WeighedAround, opens: number, bestFrom: number, bestTo: number, closes: number) =>
+  ({ kind: 'around', name, event, window: { opens, bestFrom, bestTo, closes } }) as const;
 const every = (name: string, fromDays: Days, toDays: Days, everyDays: Days) =>
   ({ kind: 'every', name, fromDays, toDays, everyDays }) as const;
 
@@ -207,6 +218,8 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       at('16 week weight', 102, 108, 116, 126),
       at('21 week weight', 136, 142, 152, 162),
       every('After weaning, fortnightly', 163, 300, 14),
+      around('Before mating', 'mating', -28, -21, -7, 14),
+      around('When her young are weaned', 'weaning', -7, -3, 3, 14),
       every('Grown, twice a year', 301, FOR_LIFE_DAYS, 182),
     ],
     identifiersAdvised: 2,
@@ -317,6 +330,8 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       at('8 week weight', 49, 53, 60, 70),
       at('13 week weight', 82, 87, 96, 106),
       every('After weaning, fortnightly', 107, 300, 14),
+      around('Before mating', 'mating', -28, -21, -7, 14),
+      around('When her young are weaned', 'weaning', -7, -3, 3, 14),
       every('Grown, twice a year', 301, FOR_LIFE_DAYS, 182),
     ],
     identifiersAdvised: 2,
@@ -440,7 +455,12 @@ export const SPECIES_TABLE: Readonly<Record<Species, SpeciesSettings>> = {
       birthType: { '1-4': 0.9, '5-7': 0.97, '8-9': 1, '10+': 1.05 },
       damAge: { '1': 1.03, '2': 1, '3': 1, '4': 1.02, '5': 1.04, '6': 1.04, '7+': 1.04 },
     },
-    weighing: [every('Each kit, weekly', 21, 120, 7), every('Grown, monthly', 121, FOR_LIFE_DAYS, 30)],
+    weighing: [
+      every('Each kit, weekly', 21, 120, 7),
+      around('Before mating', 'mating', -7, -3, 0, 7),
+      around('After mating', 'service', 8, 10, 14, 18),
+      every('Grown, monthly', 121, FOR_LIFE_DAYS, 30),
+    ],
     identifiersAdvised: 1,
     numberTemplate: 'K-{YY}-{NN}',
   },

@@ -32,7 +32,6 @@ import {
   isPresent,
   marksOn,
   reservedOn,
-  nextWeighing,
   weightForHeight,
   windowAfter,
   windowStage,
@@ -50,6 +49,7 @@ import { Clock } from '../common/clock';
 import { biasView, gainView, tagView, windowView } from '../common/views';
 import { GrowthService } from '../growth/growth.service';
 import { AnimalsService } from './animals.service';
+import { WeighingsService } from './weighings.service';
 
 /** The period a gain is read over on the page. */
 const PERIOD_DAYS = 60;
@@ -66,6 +66,7 @@ export class AnimalPageService {
     @Inject(BookService) private readonly book: BookService,
     @Inject(AnimalsService) private readonly animals: AnimalsService,
     @Inject(GrowthService) private readonly growth: GrowthService,
+    @Inject(WeighingsService) private readonly weighings: WeighingsService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -182,15 +183,12 @@ export class AnimalPageService {
 
   private due(facts: AnimalFacts, today: Day): DueView[] {
     const { bornOn, species, sex } = facts.record;
-    if (bornOn === undefined) return [];
     const settings = this.book.state.settings(species);
-    const due: DueView[] = [];
-    const weighing = nextWeighing(bornOn, this.book.state.daily(facts), settings.weighing, today);
-    if (weighing)
-      due.push({
-        what: say('Weigh: {word}', { word: lower(say(weighing.step)) }),
-        window: windowView(weighing.window),
-      });
+    const due = this.weighings.of(facts).map(({ step, window }): DueView => ({
+      what: say('Weigh: {word}', { word: lower(say(step)) }),
+      window: windowView(window),
+    }));
+    if (bornOn === undefined) return due;
     const weaning = windowAfter(bornOn, settings.weaningDays);
     if (windowStage(weaning, today) !== 'over') due.push({ what: say('Wean'), window: windowView(weaning) });
     const first = settings.femaleFirstMatingDays;

@@ -315,7 +315,7 @@ describe('asked for by what was done to them', () => {
   });
 });
 
-it('finds tubes and notes by a part of them, and not what was struck out', async () => {
+it('finds tubes, notes and what photos show by a part of them, and not what was struck out', async () => {
   const [a, b] = [uuid(), uuid()];
   const wrong = note(b, 'limps on 100% of days');
   await t.post(arrival(a), arrival(b), tag(a, '1'), tag(b, '2'));
@@ -326,6 +326,8 @@ it('finds tubes and notes by a part of them, and not what was struck out', async
       m.kind,
       m.text,
     ]);
+  await t.post(fact('photo', b, { pictureId: uuid(), width: 8, height: 8, shows: 'foot before trimming' }));
+  expect(await found('trim')).toEqual([['2', 'photo', 'foot before trimming']]);
   expect(await found('b-02')).toEqual([['1', 'tube', 'B-021']]);
   expect(await found('limps')).toHaveLength(2);
   // A sign that means anything to the database means itself here.

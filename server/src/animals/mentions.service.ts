@@ -22,7 +22,7 @@ export class MentionsService {
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
-  /** Tubes and notes that hold the words, struck ones left out, the newest first. */
+  /** Tubes, notes and what photos show that hold the words, struck ones left out, the newest first. */
   async find(words: string): Promise<MentionView[]> {
     const today = this.clock.today();
     const views = (kind: MentionView['kind'], rows: readonly Row[]): MentionView[] =>
@@ -33,10 +33,15 @@ export class MentionsService {
     return [
       ...views('tube', await this.rows('sample_entry', 'tube', words)),
       ...views('note', await this.rows('note_entry', 'text', words)),
+      ...views('photo', await this.rows('photo_entry', 'shows', words)),
     ];
   }
 
-  private rows(table: 'sample_entry' | 'note_entry', column: 'tube' | 'text', words: string): Promise<Row[]> {
+  private rows(
+    table: 'sample_entry' | 'note_entry' | 'photo_entry',
+    column: 'tube' | 'text' | 'shows',
+    words: string,
+  ): Promise<Row[]> {
     const wanted = `%${words.trim().replace(/[\\%_]/g, '\\$&')}%`;
     return this.orm.em
       .fork()

@@ -18,6 +18,7 @@ import { Clock } from '../common/clock';
 import { GrowthService } from '../growth/growth.service';
 import { FemalesToMateService } from '../mating/females.service';
 import { MatingHistoryService } from '../mating/history.service';
+import { LearnedService } from '../selling/learned.service';
 import { ProductsService } from '../remedies/products.service';
 import { seeded, type Random } from '../tests/fuzzer';
 import { BookService } from './book.service';
@@ -42,14 +43,15 @@ function aBook() {
   const growth = new GrowthService(book, clock);
   const females = new FemalesToMateService(book, history, clock);
   const births = new BirthsToComeService(book, undefined as never, history, clock);
-  return { book, history, growth, females, births, products: new ProductsService(undefined as never, book, clock) };
+  const products = new ProductsService(undefined as never, book, clock);
+  return { book, history, growth, females, births, products, learned: new LearnedService(book) };
 }
 type Book = ReturnType<typeof aBook>;
 
 const GROUPS = ['hill', 'yard'];
 
 /** Every figure that is kept, by the animal it is of and of all together. */
-function figures({ book: { state }, history, growth, females, births, products }: Book): object {
+function figures({ book: { state }, history, growth, females, births, products, learned }: Book): object {
   const ids = [...state.animals.keys()].sort();
   const of = (facts: AnimalFacts): object => ({
     daily: state.daily(facts),
@@ -61,6 +63,7 @@ function figures({ book: { state }, history, growth, females, births, products }
       .map((y) => y.id)
       .sort(),
     rearingType: state.litters.rearingType(facts, TODAY),
+    perYear: state.litters.rearedPerYear(facts, TODAY),
     history: history.of(facts),
     chance: history.chance(facts),
     unanswered: history.unanswered(facts),
@@ -85,6 +88,7 @@ function figures({ book: { state }, history, growth, females, births, products }
     spells: SPECIES.map((s) => history.spellsOf(s)),
     shares: SPECIES.map((s) => history.takingShare(s)),
     stock: products.stockOf(state.products.get('product') as never),
+    taught: SPECIES.map((s) => [learned.pairs(s), learned.killed(s), learned.killingOut(s)]),
     notGrowing: growth.notGrowing(),
     genes: SPECIES.map((s) =>
       state.family

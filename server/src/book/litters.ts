@@ -37,6 +37,13 @@ export interface OneBirth {
   readonly birth: Birth;
 }
 
+/** How many of a species' young live to each age up to weaning. */
+interface Survival {
+  /** Another whenever it was worked anew. */
+  readonly nth: number;
+  readonly at: readonly number[];
+}
+
 const NONE: readonly string[] = [];
 
 /** Who was born by whom, and reared by whom; worked out when it is asked for. */
@@ -49,7 +56,9 @@ export class Litters {
   private readonly about: Derived<readonly Reared[]>;
 
   private readonly allBirths: Readonly<Record<Species, Whole<readonly OneBirth[]>>>;
-  private readonly survival: Readonly<Record<Species, Whole<readonly number[]>>>;
+  private readonly perYear: Derived<RearedPerYear | undefined, Day>;
+  private readonly survival: Readonly<Record<Species, Whole<Survival>>>;
+  private survivals = 0;
   private survivalOn = 0 as Day;
 
   constructor(private readonly book: Book) {
@@ -57,7 +66,7 @@ export class Litters {
       (species) =>
         new Whole(
           () => [...book.versionsOf(['arrival', 'departure']), book.settingsVersion, this.survivalOn],
-          () => this.readSurvival(species, this.survivalOn),
+          () => ({ nth: ++this.survivals, at: this.readSurvival(species, this.survivalOn) }),
         ),
     );
     this.allBirths = bySpecies(
@@ -80,6 +89,12 @@ export class Litters {
     this.about = new Derived(
       () => book,
       ({ record: { id } }) => this.idsAbout(id).flatMap((young) => this.reared(young) ?? []),
+    );
+    this.perYear = new Derived(
+      () => book,
+      (facts, asOf) => this.readPerYear(facts, asOf),
+      // The young of others tell what hers not weaned yet are worth.
+      ({ record: { species } }, asOf) => `${asOf} ${this.survivalOf(species, asOf).nth}`,
     );
     this.births = new Derived(
       () => book,
@@ -119,16 +134,20 @@ export class Litters {
 
   /** Young a female rears a year, by all her births up to a day; undefined without one. */
   rearedPerYear(facts: AnimalFacts, asOf: Day): RearedPerYear | undefined {
+    return this.perYear.of(facts, asOf);
+  }
+
+  private readPerYear(facts: AnimalFacts, asOf: Day): RearedPerYear | undefined {
     const births = this.birthsOf(facts.record.id).filter((b) => b.on <= asOf);
     if (births.length === 0) return undefined;
     const { species } = facts.record;
     const until = Math.min(asOf, facts.departures[0]?.on ?? asOf) as Day;
     const told = births.map((birth) => ({ on: birth.on, tally: this.tally(facts, birth, asOf) }));
-    return rearedPerYear(told, { until, survival: this.survivalOf(species, asOf) }, this.book.settings(species));
+    return rearedPerYear(told, { until, survival: this.survivalOf(species, asOf).at }, this.book.settings(species));
   }
 
   /** Share of a species' young alive at each age up to weaning. */
-  private survivalOf(species: Species, asOf: Day): readonly number[] {
+  private survivalOf(species: Species, asOf: Day): Survival {
     this.survivalOn = asOf;
     return this.survival[species].get();
   }

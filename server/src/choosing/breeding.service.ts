@@ -30,6 +30,7 @@ import { BookService } from '../book/book.service';
 import type { Derived } from '../book/derived';
 import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
+import { Quiet } from '../common/quiet';
 import { GrowthService } from '../growth/growth.service';
 import { HoldingService } from '../holding/holding.service';
 import { CompareService } from '../rearing/compare.service';
@@ -39,6 +40,10 @@ export type TraitAnswers = ReadonlyMap<BreedingTraitName, BreedingAnswer>;
 
 /** Animals read in one go, before other requests are let on. */
 const AT_ONCE = 200;
+/** Work that nobody waits for begins so much later. */
+const SOON_MS = 250;
+/** It stands back for others, but not for ever. */
+const LONGEST_PAUSE_MS = 250;
 
 interface Kept {
   readonly of: string;
@@ -48,6 +53,7 @@ interface Kept {
 interface Working {
   readonly of: string;
   done: number;
+  isAwaited: boolean;
   readonly answers: Promise<TraitAnswers>;
 }
 
@@ -57,6 +63,7 @@ export class BreedingService implements OnModuleDestroy {
   private readonly solver = new Solver();
   private readonly kept = new Map<Species, Kept>();
   private readonly working = new Map<Species, Working>();
+  private readonly soon = new Map<Species, NodeJS.Timeout>();
   /** What was asked last, trait by trait: the same question has the same answer. */
   private readonly asked = new Map<string, { readonly text: string; readonly answer: BreedingAnswer }>();
   private readonly litters: Derived<readonly LitterTold[]>;
@@ -68,24 +75,32 @@ export class BreedingService implements OnModuleDestroy {
     @Inject(CompareService) private readonly compare: CompareService,
     @Inject(GrowthService) private readonly growth: GrowthService,
     @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(Quiet) private readonly quiet: Quiet,
   ) {
     this.litters = book.derived((facts) => this.readLitters(facts));
     this.grown = book.derived((facts) => this.readGrown(facts));
   }
 
   async onModuleDestroy(): Promise<void> {
+    for (const timer of this.soon.values()) clearTimeout(timer);
     await this.solver.close();
   }
 
-  /** Values of a species in the book as it is; asked again while they are worked, the same work is waited for. */
-  values(species: Species): Promise<TraitAnswers> {
+  /**
+   * Values of a species in the book as it is; asked again while they are worked, the same work is waited for.
+   * @param isAwaited somebody waits for them; else all others are answered first
+   */
+  values(species: Species, isAwaited = true): Promise<TraitAnswers> {
     const of = this.stateOf();
     const kept = this.kept.get(species);
     if (kept?.of === of) return Promise.resolve(kept.answers);
     const running = this.working.get(species);
-    if (running?.of === of) return running.answers;
-    const work: Working = { of, done: 0, answers: Promise.resolve(new Map()) };
-    const answers = this.work(species, () => work.done++);
+    if (running?.of === of) {
+      running.isAwaited ||= isAwaited;
+      return running.answers;
+    }
+    const work: Working = { of, done: 0, isAwaited, answers: Promise.resolve(new Map()) };
+    const answers = this.work(species, work);
     const started = Object.assign(work, { answers });
     this.working.set(species, started);
     return answers
@@ -107,8 +122,18 @@ export class BreedingService implements OnModuleDestroy {
     if (!kept) return { answers: await this.values(species), isBehind: false };
     const isBehind = kept.of !== this.stateOf();
     // Who asks again hears of a failure.
-    if (isBehind) this.values(species).catch(() => undefined);
+    if (isBehind) this.workSoon(species);
     return { answers: kept.answers, isBehind };
+  }
+
+  /** Works the values after whoever asked has an answer, once for a run of changes. */
+  private workSoon(species: Species): void {
+    if (this.soon.has(species)) return;
+    const timer = setTimeout(() => {
+      this.soon.delete(species);
+      this.values(species, false).catch(() => undefined);
+    }, SOON_MS);
+    this.soon.set(species, timer.unref());
   }
 
   /** Values as they were last worked, be it of an earlier state; undefined before the first time. */
@@ -126,25 +151,33 @@ export class BreedingService implements OnModuleDestroy {
     return `${this.book.state.version} ${this.clock.today()}`;
   }
 
-  private async work(species: Species, onDone: () => void): Promise<TraitAnswers> {
-    const { animals, base, records } = await this.gather(species);
+  private async work(species: Species, work: Working): Promise<TraitAnswers> {
+    const pause = (): Promise<void> => (work.isAwaited ? breathe() : this.quiet.pause(LONGEST_PAUSE_MS));
+    const { animals, base, records } = await this.gather(species, pause);
     const answers = new Map<BreedingTraitName, BreedingAnswer>();
     for (const trait of BREEDING_TRAITS) {
+      await pause();
       const text = JSON.stringify([this.book.state.familyVersion, base.size, records[trait]]);
       const key = `${species} ${trait}`;
       const known = this.asked.get(key);
       const answer =
         known?.text === text
           ? known.answer
-          : await this.solver.ask({ animals, records: records[trait], shares: BREEDING_TRAIT_TABLE[trait], base });
+          : // Handing it over copies it, which takes as long as putting it into text did.
+            await pause().then(() =>
+              this.solver.ask({ animals, records: records[trait], shares: BREEDING_TRAIT_TABLE[trait], base }),
+            );
       this.asked.set(key, { text, answer });
       answers.set(trait, answer);
-      onDone();
+      work.done++;
     }
     return answers;
   }
 
-  private async gather(species: Species): Promise<{
+  private async gather(
+    species: Species,
+    pause: () => Promise<void>,
+  ): Promise<{
     readonly animals: readonly WithParents[];
     readonly base: ReadonlySet<AnimalId>;
     readonly records: Readonly<Record<BreedingTraitName, readonly TraitRecord[]>>;
@@ -160,7 +193,7 @@ export class BreedingService implements OnModuleDestroy {
       TraitRecord[]
     >;
     for (const [i, facts] of all.entries()) {
-      if (i % AT_ONCE === AT_ONCE - 1) await breathe();
+      if (i % AT_ONCE === AT_ONCE - 1) await pause();
       const { id, sex, bornOn } = facts.record;
       const weight = standardDays === undefined ? undefined : this.growth.adjusted(facts, standardDays);
       if (weight && bornOn !== undefined)
@@ -180,6 +213,7 @@ export class BreedingService implements OnModuleDestroy {
       if (adult) records['grown-weight'].push(adult);
       records['eye-points'].push(...lookRecord(facts, standards));
     }
+    await pause();
     return {
       animals: all.map((f) => geneticParents(f.record)),
       base: new Set(all.filter((f) => (f.record.bornOn ?? -Infinity) >= baseFrom).map((f) => f.record.id)),

@@ -184,11 +184,11 @@ export class ChoosingService {
     const key = `${state.version} ${await this.how.version()} ${this.clock.today()}`;
     if (this.pointsKept?.key === key) return this.pointsKept.points;
     const points = new Map<string, Points>();
+    const draftOf = await this.drafts.ofEach();
     for (const set of this.sets.all()) {
       await breathe();
       if (!set.crop) continue;
-      const draft = await this.drafts.of(set);
-      const { ranked } = await this.rank(set, draft, this.breeding.lastKnown(set.species), 'points');
+      const { ranked } = await this.rank(set, draftOf(set), this.breeding.lastKnown(set.species), 'points');
       for (const row of ranked) points.set(row.id, row);
     }
     this.pointsKept = { key, points };

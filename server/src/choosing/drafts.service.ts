@@ -26,16 +26,18 @@ export class DraftsService {
   ) {}
 
   /** The draft of a set. A crop may have gained an earlier birth, or lost its first, since its draft was begun. */
-  async of({ species, sex, crop }: FullSet): Promise<Draft | undefined> {
-    const stored = await this.orm.em.fork().find(ChoosingDraftEntity, { species, sex });
-    if (!crop) return stored.find((d) => d.fromDay == null);
-    return stored
-      .flatMap((draft) => (draft.fromDay == null ? [] : [{ draft, away: Math.abs(dayOf(draft.fromDay) - crop.from) }]))
-      .filter(({ draft }) => {
-        const day = dayOf(draft.fromDay ?? '');
-        return day >= crop.from - CONTEMPORARY_DAYS && day <= crop.to;
-      })
-      .sort((a, b) => a.away - b.away)[0]?.draft;
+  async of(set: FullSet): Promise<Draft | undefined> {
+    return draftOf(await this.orm.em.fork().find(ChoosingDraftEntity, { species: set.species, sex: set.sex }), set);
+  }
+
+  /** The draft of any set, for who asks for one after the other. */
+  async ofEach(): Promise<(set: FullSet) => Draft | undefined> {
+    const all = await this.orm.em.fork().find(ChoosingDraftEntity, {});
+    return (set) =>
+      draftOf(
+        all.filter(({ species, sex }) => species === set.species && sex === set.sex),
+        set,
+      );
   }
 
   /** Changes what is named; what somebody else decided since is not written over unseen. */
@@ -102,4 +104,18 @@ export class DraftsService {
       changedAt: at,
     };
   }
+}
+
+type Stored = Draft & { readonly fromDay?: string | null | undefined };
+
+/** Of the drafts of a set's species and sex the one that is its own. */
+function draftOf(stored: readonly Stored[], { crop }: FullSet): Draft | undefined {
+  if (!crop) return stored.find((d) => d.fromDay == null);
+  return stored
+    .flatMap((draft) => (draft.fromDay == null ? [] : [{ draft, away: Math.abs(dayOf(draft.fromDay) - crop.from) }]))
+    .filter(({ draft }) => {
+      const day = dayOf(draft.fromDay ?? '');
+      return day >= crop.from - CONTEMPORARY_DAYS && day <= crop.to;
+    })
+    .sort((a, b) => a.away - b.away)[0]?.draft;
 }

@@ -17,7 +17,6 @@ import {
   type CullEvents,
   type CullFacts,
   type Day,
-  type RearedPerYear,
   type Species,
   type Standard,
 } from '@yaylak/core';
@@ -30,7 +29,6 @@ import { SetsService } from './sets.service';
 const YEAR_DAYS = 365;
 
 type OfKin = Omit<CullFacts, 'reared' | 'conception' | 'today'> & {
-  readonly own: RearedPerYear | undefined;
   readonly lastBirthOn: Day | undefined;
 };
 
@@ -76,10 +74,11 @@ export class GrownService {
   events(facts: AnimalFacts, standards: readonly Standard[], standardsOf: number): CullEvents {
     this.standards = standards;
     this.standardsOf = standardsOf;
-    const { own, lastBirthOn, ...known } = this.ofKin.of(facts);
+    const { lastBirthOn, ...known } = this.ofKin.of(facts);
     const { species, sex } = facts.record;
     const herd = this.herdMean(species);
     const today = this.clock.today();
+    const own = this.book.state.litters.rearedPerYear(facts, today);
     return cullEvents({
       ...known,
       reared: lastBirthOn !== undefined && own && herd !== undefined ? { on: lastBirthOn, own, herd } : undefined,
@@ -92,7 +91,6 @@ export class GrownService {
     const { state } = this.book;
     const { record, births, checks } = facts;
     const settings = state.settings(record.species);
-    const today = this.clock.today();
     const told = state.litters.birthsOf(record.id);
     const lastBirth = told.at(-1);
     return {
@@ -118,7 +116,6 @@ export class GrownService {
           { usual: settings.rearing.youngByBirth, spreadSd: settings.rearing.youngSd },
         ),
       },
-      own: state.litters.rearedPerYear(facts, today),
       lastBirthOn: lastBirth?.on,
       alarm: this.alarm(facts),
     };

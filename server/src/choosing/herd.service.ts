@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { HerdView } from '@yaylak/contract';
 import {
+  bySpecies,
   comingFemales,
   femaleSeen,
   herdSeen,
@@ -9,9 +10,11 @@ import {
   sharesOf,
   spreadOf,
   type AnimalFacts,
+  type ClassSeen,
   type Species,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Whole } from '../book/derived';
 import { Clock } from '../common/clock';
 import { BreedingService, type TraitAnswers } from './breeding.service';
 import { ChoosingService } from './choosing.service';
@@ -24,6 +27,8 @@ const CLASSES = 9;
 /** The females of a species by age: what becomes of them, and what keeping young ones of a crop would bring. */
 @Injectable()
 export class HerdService {
+  private readonly seen: Readonly<Record<Species, Whole<readonly ClassSeen[]>>>;
+
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(BreedingService) private readonly breeding: BreedingService,
@@ -31,20 +36,16 @@ export class HerdService {
     @Inject(Clock) private readonly clock: Clock,
     @Inject(DraftsService) private readonly drafts: DraftsService,
     @Inject(SetsService) private readonly sets: SetsService,
-  ) {}
+  ) {
+    this.seen = bySpecies((species) => book.ofKinds(['arrival', 'departure'], () => this.readSeen(species)));
+  }
 
   async view(species: Species): Promise<HerdView> {
     const today = this.clock.today();
     const { answers, isBehind } = await this.breeding.recent(species);
     const { choosing } = this.book.state.settings(species);
     const firstAge = choosing.matedAtYears;
-    const females = this.book.state.ofSpecies(species).filter((f) => f.record.sex === 'female');
-    const seen = herdSeen(
-      females.flatMap((f) => femaleSeen(f, this.youngOf(f), choosing) ?? []),
-      today,
-      { classes: CLASSES, firstAge, table: herdTable(choosing) },
-    );
-    const classes = seen.map((one, i) => ({
+    const classes = this.seen[species].get().map((one, i) => ({
       ...sharesOf(one),
       ageYears: firstAge + i,
       years: one.years,
@@ -55,10 +56,23 @@ export class HerdService {
       classes,
       head: classes.reduce((sum, c) => sum + c.head, 0),
       matedAtYears: firstAge,
-      coming: comingFemales(females, choosing, today).length,
+      coming: comingFemales(this.females(species), choosing, today).length,
       isBehind,
       gain: await this.gain(species, answers),
     };
+  }
+
+  private readSeen(species: Species): readonly ClassSeen[] {
+    const { choosing } = this.book.state.settings(species);
+    return herdSeen(
+      this.females(species).flatMap((f) => femaleSeen(f, this.youngOf(f), choosing) ?? []),
+      this.clock.today(),
+      { classes: CLASSES, firstAge: choosing.matedAtYears, table: herdTable(choosing) },
+    );
+  }
+
+  private females(species: Species): readonly AnimalFacts[] {
+    return this.book.state.ofSpecies(species).filter((f) => f.record.sex === 'female');
   }
 
   /** What keeping some of the largest crop of females brings, with the males that are here. */

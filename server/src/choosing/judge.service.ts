@@ -23,6 +23,7 @@ import {
   type TraitValues,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Derived } from '../book/derived';
 import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { shareView, tagView } from '../common/views';
@@ -51,31 +52,29 @@ export interface Measured {
 /** What is known of each animal of a set: by eye, and its own records. */
 @Injectable()
 export class JudgeService {
+  private readonly recentGains: Derived<KnownGain | undefined>;
+
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(Clock) private readonly clock: Clock,
     @Inject(GrowthService) private readonly growth: GrowthService,
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
-  ) {}
+  ) {
+    this.recentGains = book.derived((facts) => this.recentGain(facts));
+  }
 
   async measure(set: readonly AnimalFacts[], standardDays: number | undefined): Promise<Measured[]> {
     const standards = await this.holding.standards();
-    const records = new Map<string, RearedPerYear | undefined>();
     const measured: Measured[] = [];
     for (const [i, facts] of set.entries()) {
       if (i % AT_ONCE === AT_ONCE - 1) await breathe();
-      measured.push(this.one(facts, standardDays, standards, records));
+      measured.push(this.one(facts, standardDays, standards));
     }
     return measured;
   }
 
-  private one(
-    facts: AnimalFacts,
-    standardDays: number | undefined,
-    standards: readonly Standard[],
-    records: Map<string, RearedPerYear | undefined>,
-  ): Measured {
+  private one(facts: AnimalFacts, standardDays: number | undefined, standards: readonly Standard[]): Measured {
     const { state } = this.book;
     const { damId, bornOn } = facts.record;
     const last = state.daily(facts).at(-1);
@@ -84,9 +83,9 @@ export class JudgeService {
       ageDays: bornOn === undefined ? undefined : this.clock.today() - bornOn,
       weighedAtDays: last && bornOn !== undefined ? last.on - bornOn : undefined,
       adjusted: standardDays === undefined ? undefined : this.growth.adjusted(facts, standardDays),
-      recent: this.recentGain(facts),
-      dam: this.rearedBy(damId, records),
-      own: facts.record.sex === 'female' ? this.rearedBy(facts.record.id, records) : undefined,
+      recent: this.recentGains.of(facts),
+      dam: this.rearedBy(damId),
+      own: facts.record.sex === 'female' ? this.rearedBy(facts.record.id) : undefined,
       eye: this.eye(facts, standards),
     };
   }
@@ -106,13 +105,10 @@ export class JudgeService {
     return gain.kind === 'gain' ? gain : undefined;
   }
 
-  /** What a female reared a year, once for all her young in the set. */
-  private rearedBy(id: string | undefined, known: Map<string, RearedPerYear | undefined>): RearedPerYear | undefined {
+  /** What a female reared a year. */
+  private rearedBy(id: string | undefined): RearedPerYear | undefined {
     const facts = id === undefined ? undefined : this.book.state.animals.get(id);
-    if (!facts) return undefined;
-    const key = facts.record.id;
-    if (!known.has(key)) known.set(key, this.book.state.litters.rearedPerYear(facts, this.clock.today()));
-    return known.get(key);
+    return facts && this.book.state.litters.rearedPerYear(facts, this.clock.today());
   }
 
   /** What counts of a male beside his figures. */

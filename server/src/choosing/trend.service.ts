@@ -2,6 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { GeneticTrendView, TrendOfTrait } from '@yaylak/contract';
 import {
   BREEDING_TRAITS,
+  bySpecies,
   geneticParents,
   geneticTrend,
   yearOf,
@@ -12,20 +13,36 @@ import {
   type Species,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import { Whole } from '../book/derived';
 import { breathe } from '../common/breathe';
-import { BreedingService } from './breeding.service';
+import { BreedingService, type TraitAnswers } from './breeding.service';
 import { traitState } from './traitState';
 
 /** What choosing has done to the values over the years. */
 @Injectable()
 export class TrendService {
+  /** By the values they are read from: those that are behind are asked for again and again. */
+  private readonly traits: Readonly<Record<Species, Whole<Promise<readonly TrendOfTrait[]>>>>;
+
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(BreedingService) private readonly breeding: BreedingService,
-  ) {}
+  ) {
+    this.traits = bySpecies(
+      (species) =>
+        new Whole(
+          () => [...book.state.versionsOf(['arrival']), breeding.lastKnown(species)],
+          () => this.read(species, breeding.lastKnown(species) ?? new Map()),
+        ),
+    );
+  }
 
   async view(species: Species): Promise<GeneticTrendView> {
-    const { answers, isBehind } = await this.breeding.recent(species);
+    const { isBehind } = await this.breeding.recent(species);
+    return { species, isBehind, traits: await this.traits[species].get() };
+  }
+
+  private async read(species: Species, answers: TraitAnswers): Promise<readonly TrendOfTrait[]> {
     const bred = this.book.state.ofSpecies(species).flatMap(({ record }): Bred[] => {
       if (record.bornOn === undefined) return [];
       const { id, damId, sireId } = geneticParents(record);
@@ -45,7 +62,7 @@ export class TrendService {
         })),
       });
     }
-    return { species, isBehind, traits };
+    return traits;
   }
 }
 

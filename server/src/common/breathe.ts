@@ -1,2 +1,8 @@
 /** Lets other requests have their turn in the middle of long work. */
 export const breathe = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
+
+/** A part of long work, after others had their turn. */
+export async function afterBreath<T>(work: () => T): Promise<T> {
+  await breathe();
+  return work();
+}

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { dayOf, momentAt, type Day, type Moment } from '@yaylak/core';
+import { momentAt, type Day, type Moment } from '@yaylak/core';
+import { localDay } from './localTime';
 
 /** What day it is where the server stands. Tests set their own. */
 @Injectable()
@@ -24,9 +25,7 @@ export class Clock {
   today(): Day {
     const minute = Math.floor(Date.now() / 60_000);
     if (this.kept?.minute === minute && this.kept.daysAhead === this.daysAhead) return this.kept.day;
-    const now = this.now();
-    const two = (n: number): string => String(n).padStart(2, '0');
-    const day = dayOf(`${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`);
+    const day = localDay(this.now());
     this.kept = { minute, daysAhead: this.daysAhead, day };
     return day;
   }

@@ -2,11 +2,12 @@ import { MikroORM } from '@mikro-orm/libsql';
 import { Global, Module, type DynamicModule } from '@nestjs/common';
 import type { ServerConfig } from '../config';
 import { Clock } from './clock';
+import { Quiet } from './quiet';
 import { CONFIG } from './tokens';
 
 /** What every feature stands on: the clock, how the server was started, and the open book's connection. */
 @Global()
-@Module({ providers: [Clock], exports: [Clock] })
+@Module({ providers: [Clock, Quiet], exports: [Clock, Quiet] })
 export class CommonModule {
   static over(config: ServerConfig, orm: MikroORM): DynamicModule {
     return {

@@ -16,6 +16,7 @@ import {
   otherSireText,
   type BiasView,
   type GainView,
+  type PhotoView,
   type ShareView,
   type TagView,
   type WindowView,
@@ -95,3 +96,9 @@ export function calledAs(facts: AnimalFacts, today: Day): string {
 }
 
 export const shareView = (p: Proportion): ShareView => ({ share: p.share, low: p.low, high: p.high, of: p.of });
+
+/** An animal's newest photo. */
+export function photoView({ photos }: AnimalFacts): PhotoView | null {
+  const newest = photos.at(-1);
+  return newest ? { pictureId: newest.pictureId, width: newest.width, height: newest.height } : null;
+}

@@ -13,12 +13,15 @@ export const backupFiles = (backupDir: string): string[] =>
         .sort()
     : [];
 
-/** What SQLite says is broken in a file; nothing when it is whole. */
-export function brokenIn(file: string): string | undefined {
+/**
+ * What SQLite says is broken in a file; nothing when it is whole.
+ * @param look how closely: the quick one leaves out whether indexes fit their tables
+ */
+export function brokenIn(file: string, look: 'quick_check' | 'integrity_check' = 'quick_check'): string | undefined {
   let db: Database.Database | undefined;
   try {
     db = new Database(file);
-    const found = (db.prepare('pragma quick_check(1)').all() as Record<string, string>[]).map(
+    const found = (db.prepare(`pragma ${look}(1)`).all() as Record<string, string>[]).map(
       (row) => Object.values(row)[0] ?? '',
     );
     // The first line names the database, the last what is wrong in it.

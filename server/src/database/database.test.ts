@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { MikroORM } from '@mikro-orm/libsql';
@@ -8,7 +8,7 @@ import { arrival, testApp, uuid } from '../tests/testApp';
 import { backupFiles } from './bookFolder';
 import { MIGRATION_NAMES } from './migrationNames';
 import { migratorOf } from './migratorOf';
-import { backUp, closeBook, openBook } from './openBook';
+import { closeBook, openBook } from './openBook';
 import { ormOptions } from './ormConfig';
 
 it('has migrations that make exactly the schema of the entities', async () => {
@@ -97,14 +97,6 @@ it.each(MIGRATION_NAMES.slice(0, -1))('brings a book of %s up to date with all t
   expect(await book.execute('select id from entry')).toHaveLength(3);
   await closeBook(orm);
   rmSync(config.dataDir, { recursive: true });
-});
-
-it('keeps the last twenty backups', async () => {
-  const t = await testApp();
-  for (let i = 0; i < 22; i++) await backUp(t.orm, t.config.backupDir, new Date(Date.UTC(2026, 0, 1, 0, 0, i)));
-  expect(backupFiles(t.config.backupDir)).toHaveLength(20);
-  expect(existsSync(join(t.config.backupDir, 'yaylak-20260101-000000-000.sqlite'))).toBe(false);
-  await t.close();
 });
 
 it('names the file and the remedy when the book is no book', async () => {

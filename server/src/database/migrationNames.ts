@@ -28,6 +28,7 @@ export const MIGRATION_NAMES = [
   '20261130170000_haulage',
   '20261130180000_keeps',
   '20261201010000_weekStart',
+  '20261201040000_photos',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

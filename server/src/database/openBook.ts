@@ -1,14 +1,12 @@
-import { closeSync, fsyncSync, mkdirSync, openSync, renameSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { mkdirSync } from 'node:fs';
 import { MikroORM } from '@mikro-orm/libsql';
-import { backupFiles, bookThere, brokenIn, howToPutBack, type BookPlace } from './bookFolder';
+import { localDay } from '../common/localTime';
+import { copyBook, thinOut } from './bookCopy';
+import { bookThere, brokenIn, howToPutBack, type BookPlace } from './bookFolder';
 import { lockFolder, type Unlock } from './folderLock';
 import { MIGRATION_NAMES } from './migrationNames';
 import { migratorOf } from './migratorOf';
 import { ormOptions } from './ormConfig';
-
-/** Backups kept; the oldest go first. */
-const BACKUPS_KEPT = 20;
 
 /** The folders that are held, by the book opened in them. */
 const unlocks = new WeakMap<MikroORM, Unlock>();
@@ -31,7 +29,10 @@ export async function openBook(place: BookPlace): Promise<MikroORM> {
     unlocks.set(orm, unlock);
     await orm.em.getConnection().execute('pragma journal_mode = wal');
     if (await isBehind(orm)) {
-      if (existed) await backUp(orm, backupDir);
+      if (existed) {
+        copyBook(dataFile, backupDir, 'migration');
+        thinOut(backupDir, localDay(new Date()));
+      }
       await (await migratorOf(orm)).up();
     }
     return orm;
@@ -117,29 +118,4 @@ export function isBusy(error: unknown): boolean {
   for (let e: unknown = error; e instanceof Error; e = e.cause)
     if (/SQLITE_BUSY|SQLITE_LOCKED/.test(`${(e as { code?: string }).code ?? ''} ${e.message}`)) return true;
   return false;
-}
-
-/**
- * Writes a whole copy of the book, consistent at one instant, beside the others: under another name until it is whole,
- * checked and on the disk, so that a copy with a good name is a good copy.
- * @returns its path
- */
-export async function backUp(orm: MikroORM, backupDir: string, now = new Date()): Promise<string> {
-  const stamp = now.toISOString().replace(/[-:]/g, '').replace('T', '-').replace('.', '-').slice(0, 19);
-  const path = join(backupDir, `yaylak-${stamp}.sqlite`);
-  const part = `${path}.part`;
-  rmSync(part, { force: true });
-  await orm.em.getConnection().execute(`vacuum into '${part.replaceAll("'", "''")}'`);
-  const broken = brokenIn(part);
-  if (broken !== undefined) {
-    rmSync(part, { force: true });
-    throw new Error(`The copy of the book came out damaged (${broken}). Check the disk.`);
-  }
-  const file = openSync(part, 'r+');
-  fsyncSync(file);
-  closeSync(file);
-  renameSync(part, path);
-  const old = backupFiles(backupDir).slice(0, -BACKUPS_KEPT);
-  for (const name of old) rmSync(join(backupDir, name));
-  return path;
 }

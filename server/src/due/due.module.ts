@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { AnimalsModule } from '../animals/animals.module';
 import { BirthsModule } from '../births/births.module';
 import { BookModule } from '../book/book.module';
 import { CarryingModule } from '../carrying/carrying.module';
@@ -9,7 +10,16 @@ import { SeasonModule } from '../season/season.module';
 import { DueService } from './due.service';
 
 @Module({
-  imports: [BirthsModule, BookModule, CarryingModule, MatingModule, RearingModule, RemediesModule, SeasonModule],
+  imports: [
+    AnimalsModule,
+    BirthsModule,
+    BookModule,
+    CarryingModule,
+    MatingModule,
+    RearingModule,
+    RemediesModule,
+    SeasonModule,
+  ],
   providers: [DueService],
   exports: [DueService],
 })

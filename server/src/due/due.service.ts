@@ -23,6 +23,7 @@ import {
   type RhythmContext,
   type Species,
 } from '@yaylak/core';
+import { WeighingsService } from '../animals/weighings.service';
 import { GivenService } from '../births/given.service';
 import { BookService } from '../book/book.service';
 import { CarryingFemalesService } from '../carrying/carryingFemales.service';
@@ -44,6 +45,7 @@ export class DueService {
     @Inject(LittersService) private readonly litters: LittersService,
     @Inject(GivenService) private readonly given: GivenService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
+    @Inject(WeighingsService) private readonly weighings: WeighingsService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -108,7 +110,7 @@ export class DueService {
     return {
       today,
       settings: (species) => state.settings(species),
-      daily: (facts) => state.daily(facts),
+      weighings: (facts) => this.weighings.of(facts),
       plannedScorings: ({ record }) => planned.get(record.id) ?? [],
     };
   }

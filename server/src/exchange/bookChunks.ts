@@ -1,4 +1,7 @@
-import type { BookFile } from '@yaylak/contract';
+import type { BookFile, FiledPicture } from '@yaylak/contract';
+
+/** A book as it is written out: its pictures are read one by one as their turn comes. */
+export type BookToWrite = Omit<BookFile, 'photos'> & { readonly photos?: Iterable<FiledPicture> };
 
 /** Characters gathered before they are handed on. */
 const CHUNK = 64 * 1024;
@@ -7,7 +10,7 @@ const CHUNK = 64 * 1024;
  * A book as the bytes of its file: JSON with a record a line, so that two can be compared line by line and a fault can
  * be found by its line. Handed on in pieces: a book is never held as one text.
  */
-export function* bookChunks(book: BookFile): Generator<Uint8Array> {
+export function* bookChunks(book: BookToWrite): Generator<Uint8Array> {
   let text = '';
   for (const piece of pieces(book)) {
     text += piece;
@@ -18,19 +21,23 @@ export function* bookChunks(book: BookFile): Generator<Uint8Array> {
   yield Buffer.from(text);
 }
 
-function* pieces(book: BookFile): Generator<string> {
+function* pieces(book: BookToWrite): Generator<string> {
   let before = '{';
   for (const [part, value] of Object.entries(book)) {
     if (value === undefined) continue;
     yield `${before}${JSON.stringify(part)}:`;
     before = ',\n';
-    if (!Array.isArray(value)) {
+    if (!isList(value)) {
       yield JSON.stringify(value);
       continue;
     }
     yield '[';
-    for (const [i, record] of value.entries()) yield `${i === 0 ? '\n' : ',\n'}${JSON.stringify(record)}`;
-    yield value.length > 0 ? '\n]' : ']';
+    let count = 0;
+    for (const record of value) yield `${count++ === 0 ? '\n' : ',\n'}${JSON.stringify(record)}`;
+    yield count > 0 ? '\n]' : ']';
   }
   yield '}\n';
 }
+
+const isList = (value: unknown): value is Iterable<unknown> =>
+  typeof value === 'object' && value !== null && Symbol.iterator in value;

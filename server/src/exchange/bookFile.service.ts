@@ -4,15 +4,16 @@ import {
   BOOK_FORMAT,
   BOOK_FORMAT_VERSION,
   MOST_BOOK_BYTES,
+  MOST_FACT_BYTES,
   type BookAnimal,
-  type BookFile,
   type BookReadIn,
+  type Entry,
   type ReadingBook,
   say,
 } from '@yaylak/contract';
 import { AnimalEntity } from '../records/animal.entity';
 import { BookService } from '../book/book.service';
-import { readEntries } from '../book/readEntries';
+import { readEntries, type KeptEntry } from '../book/readEntries';
 import { writeEntries, writeStrikes } from '../book/writeEntries';
 import { breathe } from '../common/breathe';
 import { conflict, tooLarge } from '../common/problems';
@@ -21,12 +22,14 @@ import { GroupEntity } from '../records/group.entity';
 import { HoldingEntity } from '../records/holding.entity';
 import { groupsInOrder } from '../records/groupsInOrder';
 import { HoldingService } from '../holding/holding.service';
+import { PhotoFiles } from '../photos/photoFiles';
 import { JobEntity } from '../records/job.entity';
 import { TemplateEntity } from '../records/template.entity';
 import { ProductEntity } from '../records/product.entity';
 import { LoadEntity } from '../records/load.entity';
 import { OutletEntity } from '../records/outlet.entity';
 import { PlanEntity } from '../records/plan.entity';
+import type { BookToWrite } from './bookChunks';
 import { checkBook, type CheckedBook } from './checkBook';
 import { readRecords, type Chunks } from './readRecords';
 
@@ -39,10 +42,11 @@ export class BookFileService {
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
     @Inject(HoldingService) private readonly holding: HoldingService,
+    @Inject(PhotoFiles) private readonly photos: PhotoFiles,
   ) {}
 
   /** Everything there is, struck entries too, in an order that is the same each time. */
-  async export(): Promise<BookFile> {
+  async export(): Promise<BookToWrite> {
     const em = this.orm.em.fork();
     const {
       name,
@@ -157,6 +161,24 @@ export class BookFileService {
         version: a.version,
       })) as unknown as BookAnimal[],
       entries: entries.map((k) => k.entry),
+      ...this.filed(entries),
+    };
+  }
+
+  /** The pictures of all photos, each read when its turn comes; one that lies on no disk any more is left out. */
+  private filed(entries: readonly KeptEntry[]): Pick<BookToWrite, 'photos'> {
+    const ids = picturesOf(entries.map(({ entry }) => entry));
+    if (ids.size === 0) return {};
+    const { photos } = this;
+    return {
+      photos: {
+        *[Symbol.iterator]() {
+          for (const id of ids) {
+            const jpeg = photos.read(id);
+            if (jpeg) yield { id, picture: jpeg.toString('base64') };
+          }
+        },
+      },
     };
   }
 
@@ -183,15 +205,29 @@ export class BookFileService {
       );
     this.refuseUnlessEmpty();
     this.progress = { phase: 'reading', done: 0, of: source.bytes ?? 0 };
+    const pictures: string[] = [];
+    let pictureBytes = 0;
+    let isWriting = false;
     try {
-      const book = await checkBook(readRecords(this.counted(source, signal)));
+      const read = this.counted(source, signal, () => pictureBytes);
+      const book = await checkBook(readRecords(read), ({ id, picture }) => {
+        pictureBytes += picture.length;
+        if (this.photos.keep(id, Buffer.from(picture, 'base64'))) pictures.push(id);
+      });
+      const spokenOf = picturesOf(book.entries);
+      this.photos.drop(pictures.filter((id) => !spokenOf.has(id)));
       return await this.book.exclusively(async () => {
         this.refuseUnlessEmpty();
+        isWriting = true;
         await this.book.transact((em) => this.write(em, book, signal));
         this.progress = { phase: 'opening', done: 0, of: book.entries.length };
         await this.book.load();
         return { animals: book.animals.length, entries: book.entries.length };
       });
+    } catch (error) {
+      // A book that was being written may stand after all, where its commit failed in the answer alone.
+      if (!isWriting) this.photos.drop(pictures);
+      throw error;
     } finally {
       this.progress = undefined;
     }
@@ -210,12 +246,15 @@ export class BookFileService {
   private async *counted(
     { chunks, bytes = 0 }: { readonly chunks: Chunks; readonly bytes?: number },
     signal: AbortSignal,
+    pictureBytes: () => number,
   ): AsyncGenerator<Uint8Array> {
     let done = 0;
     for await (const chunk of chunks) {
       refuseStopped(signal);
       done += chunk.length;
-      if (done > MOST_BOOK_BYTES) throw tooLarge(TOO_LARGE);
+      if (done > MOST_BOOK_BYTES) throw tooLarge(bookTooLarge());
+      // All but the pictures is held until it is written.
+      if (done - pictureBytes() > MOST_FACT_BYTES) throw tooLarge(factsTooLarge());
       yield chunk;
       this.progress = { phase: 'reading', done, of: Math.max(bytes, done) };
     }
@@ -243,13 +282,23 @@ export class BookFileService {
   }
 }
 
+/** Pictures that photos speak of, struck ones too: struck out by mistake they are recorded again. */
+const picturesOf = (entries: readonly Entry[]): ReadonlySet<string> =>
+  new Set(entries.flatMap((entry) => (entry.type === 'photo' ? [entry.pictureId] : [])));
+
 /** Entries written in one go, before other requests are let on. */
 const AT_ONCE = 500;
 
-/** What is said of a book over the bound. */
-export const TOO_LARGE = say('A book has up to {n} MB. Choose the file that was written with “The whole book”.', {
-  n: MOST_BOOK_BYTES / 1_000_000,
-});
+const factsTooLarge = (): string =>
+  say('A book has up to {n} MB without its photos. Choose the file that was written with “The whole book”.', {
+    n: MOST_FACT_BYTES / 1_000_000,
+  });
+
+/** What is said of a book over the bound, in the language of who sent it. */
+export const bookTooLarge = (): string =>
+  say('A book has up to {n} MB. Choose the file that was written with “The whole book”.', {
+    n: MOST_BOOK_BYTES / 1_000_000,
+  });
 
 function refuseStopped({ aborted }: AbortSignal): void {
   if (aborted) throw conflict(say('The reading was stopped.'), say('Nothing of the book was read in.'));

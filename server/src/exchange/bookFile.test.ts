@@ -260,8 +260,11 @@ describe('a file that is no book', () => {
     const packed = await t.http().post('/api/book').set('content-encoding', 'gzip').send({ format: 'yaylak-book' });
     expect(packed.body).toMatchObject({ status: 400, type: '/problems/not-json' });
     const large = t.http().post('/api/book').set('content-type', 'application/json');
-    const { status, body } = await large.set('content-length', '500000000').send('{');
-    expect([status, (body as Problem).detail]).toEqual([413, expect.stringContaining('up to 96 MB')]);
+    const { status, body } = await large.set('content-length', '5000000000').send('{');
+    expect([status, (body as Problem).detail]).toEqual([413, expect.stringContaining('up to 1000 MB')]);
+    const inTurkish = t.http().post('/api/book').set('content-type', 'application/json').set('accept-language', 'tr');
+    const answer = await inTurkish.set('content-length', '5000000000').send('{');
+    expect((answer.body as Problem).detail).toMatch(/^Bir defter en çok 1000 MB olur/);
   });
 });
 

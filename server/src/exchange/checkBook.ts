@@ -7,6 +7,7 @@ import {
   BookOutlet,
   BookPlan,
   BookProduct,
+  FiledPicture,
   KeepDrill,
   KeepTemplate,
   missingOf,
@@ -37,19 +38,24 @@ const SHAPES: Readonly<Record<Exclude<BookList, 'entries'>, ClassOf>> = {
   outlets: BookOutlet,
   loads: BookLoad,
   animals: BookAnimalRecord,
+  photos: FiledPicture,
 };
 /** Records looked at in one go, before others are let on. */
 const AT_ONCE = 500;
 
-/** A book that can be written as it is: its entries are instances of their classes. */
-export type CheckedBook = Required<Omit<BookFile, 'format' | 'formatVersion'>>;
+/** A book that can be written as it is: its entries are instances of their classes. Its pictures lie where they belong. */
+export type CheckedBook = Required<Omit<BookFile, 'format' | 'formatVersion' | 'photos'>>;
 
 /**
  * Looks at every record of a book file as the API looks at what it takes, and at what they say of each other. Rules of
  * the day an entry was kept on are not asked again: a sex or a birth may have been corrected since.
+ * @param keepPicture told of each picture as it comes: a thousand of them are not held
  * @throws ProblemException naming the first record that cannot be, by its place in the file and its line
  */
-export async function checkBook(records: AsyncIterable<BookRecord>): Promise<CheckedBook> {
+export async function checkBook(
+  records: AsyncIterable<BookRecord>,
+  keepPicture: (picture: FiledPicture) => void = () => undefined,
+): Promise<CheckedBook> {
   const book = emptyBook();
   const ids = new Map(Object.keys(BOOK_LISTS).map((list) => [list, new Set<string>()]));
   const lines: number[] = [];
@@ -68,6 +74,10 @@ export async function checkBook(records: AsyncIterable<BookRecord>): Promise<Che
         say('{place} stands in the file twice ({id}).', { place: placeOf(record), id: kept.id }),
       );
     known.add(kept.id);
+    if (part === 'photos') {
+      keepPicture(kept as FiledPicture);
+      continue;
+    }
     (book[part] as object[]).push(kept);
     if (part === 'entries') lines.push(record.line);
   }

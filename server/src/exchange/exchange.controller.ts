@@ -5,7 +5,7 @@ import { AnimalQuery, MOST_BOOK_BYTES, type BookReadIn, type ReadingBook } from 
 import type { Request, Response } from 'express';
 import { notJson, tooLarge } from '../common/problems';
 import { bookChunks } from './bookChunks';
-import { BookFileService, TOO_LARGE } from './bookFile.service';
+import { BookFileService, bookTooLarge } from './bookFile.service';
 import { CsvService } from './csv.service';
 
 /** A whole book is seconds of work, in or out. */
@@ -52,7 +52,7 @@ export class ExchangeController {
   async import(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<BookReadIn> {
     const { 'content-length': length, 'content-encoding': encoding } = request.headers;
     if (encoding !== undefined && encoding !== 'identity') throw notJson('Send the file as it is, not packed.');
-    if (Number(length) > MOST_BOOK_BYTES) throw tooLarge(TOO_LARGE);
+    if (Number(length) > MOST_BOOK_BYTES) throw tooLarge(bookTooLarge());
     const stop = new AbortController();
     response.once('close', () => stop.abort());
     try {

@@ -33,6 +33,7 @@ export const BOOK_LISTS: Readonly<Record<BookList, 'needed' | 'may be missing'>>
   loads: 'may be missing',
   animals: 'needed',
   entries: 'needed',
+  photos: 'may be missing',
 };
 const isList = (part: string): part is BookList => Object.hasOwn(BOOK_LISTS, part);
 

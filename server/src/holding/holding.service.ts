@@ -112,8 +112,10 @@ export class HoldingService implements OnModuleInit {
 
   /** By species, sex and how many were asked for. */
   private readonly numbersNext = new Map<string, Whole<NextNumbers>>();
-  /** What of the stored settings can be used, looked at once a version of them and of the book they are in. */
-  private sound: ({ readonly of: string } & ReturnType<typeof soundSettings>) | undefined;
+  /** What of the stored settings can be used, read once a state of them: they are asked for with nearly everything. */
+  private stored: { readonly of: string; readonly settings: Settings } | undefined;
+  /** Grows with each change that is written here. */
+  private written = 0;
 
   /** The first refusal already writes its days as the holding does. */
   async onModuleInit(): Promise<void> {
@@ -121,20 +123,21 @@ export class HoldingService implements OnModuleInit {
   }
 
   async settings(): Promise<Settings> {
+    // Of a book that was read in the first is another, of a change of a name alone the second.
+    const of = `${this.book.state.settingsVersion} ${this.written}`;
+    const settings = this.stored?.of === of ? this.stored.settings : await this.read();
+    // One read before a change was written is kept under what it was read as.
+    this.stored = { of, settings };
+    writeDatesAs(settings.dateOrder ?? 'day-month');
+    return settings;
+  }
+
+  private async read(): Promise<Settings> {
     const row = await this.orm.em.fork().findOne(HoldingEntity, 1);
     if (!row) return NEW_HOLDING;
     const stored = row as unknown as Settings;
-    // Another book that was read in may have as many changes of its settings behind it.
-    const of = `${this.book.state.settingsVersion} ${stored.version}`;
-    if (this.sound?.of !== of) this.sound = { of, ...soundSettings(stored) };
-    const { leftOut, species } = this.sound;
-    const settings: Settings = {
-      ...stored,
-      species,
-      ...Object.fromEntries(leftOut.map((field) => [field, NEW_HOLDING[field]])),
-    };
-    writeDatesAs(settings.dateOrder ?? 'day-month');
-    return settings;
+    const { leftOut, species } = soundSettings(stored);
+    return { ...stored, species, ...Object.fromEntries(leftOut.map((field) => [field, NEW_HOLDING[field]])) };
   }
 
   async view(): Promise<HoldingView> {
@@ -255,6 +258,7 @@ export class HoldingService implements OnModuleInit {
 
   private async save(settings: Settings): Promise<void> {
     await this.book.transact((em) => em.upsert(HoldingEntity, { id: 1, ...settings }));
+    this.written++;
     const { species, unit, scorers } = settings;
     this.book.state.setSettings({ species, unit, scorers: scorers ?? { setRight: [] } });
   }

@@ -99,6 +99,31 @@ it('names every figure of a species that is out of bounds', async () => {
   expect(body.detail).toContain('opens, bestFrom, bestTo, closes must rise in that order, not 56, 90, 80, 120');
 });
 
+it('takes weighings around what happens to a female, with days before it, in their order', async () => {
+  const send = (version: number, event: string, opens: number, closes: number) =>
+    t
+      .http()
+      .patch('/api/holding')
+      .send({
+        version,
+        species: {
+          sheep: {
+            weighing: [
+              { kind: 'around', name: 'Before the ram', event, window: { opens, bestFrom: -21, bestTo: -7, closes } },
+            ],
+          },
+        },
+      });
+  const fields = async (...asked: [string, number, number]) =>
+    ((await send(1, ...asked).expect(400)).body.fields as { field: string }[]).map((f) => f.field);
+  const at = 'species.sheep.weighing.0';
+  expect(await fields('shearing', -28, 14)).toEqual([`${at}.event`]);
+  expect(await fields('mating', -500, 14)).toEqual([`${at}.window.opens`]);
+  expect(await fields('mating', -28, -10)).toEqual([`${at}.window`]);
+  const { body } = await send(1, 'mating', -28, 14).expect(200);
+  expect(body.species.sheep.weighing).toHaveLength(1);
+});
+
 it('holds the rules of mating and pairing within their bounds', async () => {
   const { mating, pairing, serviceHours } = SPECIES_TABLE.goat;
   const { body } = await t

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { otherSireText, say } from '@yaylak/contract';
+import { otherSireText, say, spokenLanguage } from '@yaylak/contract';
 import type { GoneNumber, RosterAnimal, RosterView } from '@yaylak/contract';
 import {
   bySpecies,
@@ -19,13 +19,13 @@ import {
   type Reading,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
-import type { Whole } from '../book/derived';
+import { Derived, type Whole } from '../book/derived';
 import { ChoosingService, type Points } from '../choosing/choosing.service';
 import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { JudgeService } from '../choosing/judge.service';
 import { ConditionService } from '../condition/condition.service';
-import { biasView, tagView } from '../common/views';
+import { biasView, photoView, tagView } from '../common/views';
 import { HoldingService } from '../holding/holding.service';
 import { MatingHistoryService } from '../mating/history.service';
 import { LearnedService } from '../selling/learned.service';
@@ -39,6 +39,17 @@ const ROSTER_WEIGHTS = 6;
 const GONE_DAYS = 6 * 365;
 /** Animals read in one go, before other requests are let on. */
 const AT_ONCE = 400;
+/** Kinds that change what is said of other animals than the one they are of. */
+const NAMED_BY = [
+  'identifier',
+  'identifier-end',
+  'stay',
+  'stay-end',
+  'harness',
+  'service',
+  'birth',
+  'fostering',
+] as const;
 /** Scores a device keeps of an animal: enough for its trend. */
 const ROSTER_SCORES = 3;
 
@@ -46,6 +57,9 @@ const ROSTER_SCORES = 3;
 @Injectable()
 export class RosterService {
   private readonly goneOfAll: Whole<GoneNumber[]>;
+  private readonly lastTubesOfAll: Whole<Record<string, string>>;
+  /** What a device keeps of each beside its points; asked with what it hangs on beside its kin. */
+  private readonly rows: Derived<Omit<RosterAnimal, 'points'>, string>;
 
   constructor(
     @Inject(BookService) private readonly book: BookService,
@@ -63,6 +77,12 @@ export class RosterService {
     this.goneOfAll = book.ofKinds(['arrival', 'departure', 'identifier', 'identifier-end'], () =>
       this.gone(this.clock.today()),
     );
+    this.rows = new Derived(
+      () => book.state,
+      (facts) => this.animal(facts, clock.today()),
+      (_, also) => also,
+    );
+    this.lastTubesOfAll = book.ofKinds(['sample'], () => this.lastTubes(this.clock.today()));
   }
 
   async view(): Promise<RosterView> {
@@ -70,9 +90,10 @@ export class RosterService {
     const points = await this.choosing.points();
     const standards = await this.holding.standards();
     const animals: RosterAnimal[] = [];
+    const also = this.rowsHangOn(today);
     for (const [i, facts] of this.book.state.present(today).entries()) {
       if (i % AT_ONCE === AT_ONCE - 1) await breathe();
-      animals.push({ ...this.animal(facts, today), ...judgedSoFar(facts, points, this.judge.eye(facts, standards)) });
+      animals.push({ ...this.rows.of(facts, also), ...judgedSoFar(facts, points, this.judge.eye(facts, standards)) });
     }
     return {
       on: isoOf(today),
@@ -82,8 +103,14 @@ export class RosterService {
       templates: await this.templates.list(),
       ...(await this.sellingHere()),
       biases: [...this.book.state.tapeBiases.values()].map(biasView),
-      lastTubes: this.lastTubes(today),
+      lastTubes: this.lastTubesOfAll.get(),
     };
+  }
+
+  /** Names of groups, products and other animals, who runs with whom, the day, and the language names are said in. */
+  private rowsHangOn(today: Day): string {
+    const { state } = this.book;
+    return [spokenLanguage(), today, state.recordsVersion, ...state.versionsOf(NAMED_BY)].join(' ');
   }
 
   /** What the finish station judges by. */
@@ -139,6 +166,7 @@ export class RosterService {
       ...this.served(facts),
       femaleKind: this.condition.femaleKind(facts),
       ...fedFrom(facts),
+      ...pictured(facts),
     };
   }
 
@@ -246,4 +274,9 @@ function judgedSoFar(
 function fedFrom(facts: AnimalFacts): Pick<RosterAnimal, 'feedFrom'> {
   const from = feedFrom(facts);
   return from === undefined ? {} : { feedFrom: isoOf(from) };
+}
+
+function pictured(facts: AnimalFacts): Pick<RosterAnimal, 'photo'> {
+  const photo = photoView(facts);
+  return photo ? { photo } : {};
 }

@@ -31,7 +31,7 @@ export function addAnswers(document: OpenAPIObject, app: NestExpressApplication)
     const [[, good] = []] = Object.entries(operation.responses);
     if (good) {
       good.description = summary;
-      const schema = id === BOOK_OUT ? { $ref: '#/components/schemas/BookFile' } : answers[id];
+      const schema = STREAMED[id] ?? answers[id];
       if (schema) good.content = { [types.get(id) ?? 'application/json']: { schema } };
     }
     operation.responses.default = {
@@ -41,8 +41,11 @@ export function addAnswers(document: OpenAPIObject, app: NestExpressApplication)
   }
 }
 
-/** The whole book is sent as it is read; its type says nothing of what is in it. */
-const BOOK_OUT = 'ExchangeController_export';
+/** What is sent as it is read, by operation: its type says nothing of what is in it. */
+const STREAMED: Readonly<Record<string, object>> = {
+  ExchangeController_export: { $ref: '#/components/schemas/BookFile' },
+  PhotosController_picture: { type: 'string', contentEncoding: 'binary' },
+};
 
 /** Content types other than JSON, by operation. */
 function contentTypes(app: NestExpressApplication): ReadonlyMap<string, string> {

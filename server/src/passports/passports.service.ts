@@ -2,10 +2,12 @@ import { randomUUID } from 'node:crypto';
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
 import {
+  MOST_PASSPORT_PHOTOS,
   PASSPORT_FORMAT,
   PASSPORT_FORMAT_VERSION,
   PASSPORT_KINDS,
   type Entry,
+  type FiledPicture,
   type PassportAnimal,
   type PassportFile,
   type PassportParent,
@@ -21,6 +23,7 @@ import { Clock } from '../common/clock';
 import { plain } from '../common/plain';
 import { badFields } from '../common/problems';
 import { HoldingService } from '../holding/holding.service';
+import { PhotoFiles } from '../photos/photoFiles';
 import { ProductsService } from '../remedies/products.service';
 
 const TRAVELS: ReadonlySet<string> = new Set(PASSPORT_KINDS);
@@ -35,6 +38,7 @@ export class PassportsService {
     @Inject(AnimalsService) private readonly animals: AnimalsService,
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(ProductsService) private readonly products: ProductsService,
+    @Inject(PhotoFiles) private readonly photoFiles: PhotoFiles,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -42,9 +46,11 @@ export class PassportsService {
   async write(ids: readonly string[]): Promise<PassportFile> {
     const { name } = await this.holding.settings();
     const animals: PassportAnimal[] = [];
+    const photos = this.photosOf(ids);
+    const filed = new Set(photos.map((photo) => photo.id));
     for (const id of new Set(ids)) {
       await breathe();
-      animals.push(await this.animal(this.animals.find(id)));
+      animals.push(await this.animal(this.animals.find(id), filed));
     }
     const given = new Set(
       animals.flatMap((a) => a.entries.flatMap((e) => ('productId' in e ? [e.productId as string] : []))),
@@ -56,10 +62,22 @@ export class PassportsService {
       madeOn: isoOf(this.clock.today()),
       products: [...given].sort().flatMap((id) => this.book.state.products.get(id) ?? []),
       animals,
+      ...(photos.length > 0 ? { photos } : {}),
     };
   }
 
-  private async animal(facts: AnimalFacts): Promise<PassportAnimal> {
+  /** The newest photo of each of a few; of many, none. */
+  private photosOf(ids: readonly string[]): FiledPicture[] {
+    const all = [...new Set(ids)];
+    if (all.length > MOST_PASSPORT_PHOTOS) return [];
+    return all.flatMap((id) => {
+      const photo = this.book.state.animals.get(id)?.photos.at(-1);
+      const jpeg = photo && this.photoFiles.read(photo.pictureId);
+      return jpeg ? [{ id: photo.pictureId, picture: jpeg.toString('base64') }] : [];
+    });
+  }
+
+  private async animal(facts: AnimalFacts, filed: ReadonlySet<string>): Promise<PassportAnimal> {
     const { id, species, sex, bornOn, birthKnownTo, strain, birthType, damId, sireId } = facts.record;
     const kept = await readEntries(this.orm.em.fork(), { animalId: id });
     const parents = (
@@ -79,7 +97,9 @@ export class PassportsService {
       rearingType: this.book.state.litters.rearingType(facts, this.clock.today()) ?? null,
       parents,
       entries: kept.flatMap(({ entry, struckBy }) =>
-        struckBy === undefined && TRAVELS.has(entry.type) ? [travelling(entry)] : [],
+        struckBy === undefined && TRAVELS.has(entry.type) && (entry.type !== 'photo' || filed.has(entry.pictureId))
+          ? [travelling(entry)]
+          : [],
       ),
     };
   }
@@ -94,7 +114,8 @@ export class PassportsService {
    * given added and closed. One that is in the book already is left as it is.
    */
   async read(file: PassportFile, mode: 'check' | 'keep'): Promise<PassportsRead> {
-    const { from, madeOn, products, ...written } = plain(file);
+    const { from, madeOn, products, photos = [], ...written } = plain(file);
+    const pictures = new Map(photos.map((photo) => [photo.id, photo.picture]));
     const animals = written.animals.map(filled);
     const doubled = animals.find((a, i) => animals.findIndex((b) => b.id === a.id) !== i);
     if (doubled)
@@ -117,7 +138,8 @@ export class PassportsService {
         read.push({ ...shown, status: 'here', message: null });
         continue;
       }
-      const arriving = this.arriving(animal, { writtenBy: keeper, from, productOf });
+      const arriving = this.arriving(animal, { writtenBy: keeper, from, productOf, pictures });
+      if (isKeeping) this.keepPictures(animal, pictures);
       const answers = await this.book.post(arriving, isKeeping ? 'whole' : 'check');
       const refused = answers.find((a) => a.status === 'refused');
       keptIds.push(...(isKeeping ? answers.flatMap((a) => (a.status === 'kept' ? [a.id] : [])) : []));
@@ -149,6 +171,14 @@ export class PassportsService {
     return (id) => here.get(id);
   }
 
+  /** The pictures of an animal's photos, before the entries that speak of them. */
+  private keepPictures({ entries }: PassportAnimal, pictures: ReadonlyMap<string, string>): void {
+    for (const { pictureId } of entries as { readonly pictureId?: unknown }[]) {
+      const picture = typeof pictureId === 'string' ? pictures.get(pictureId) : undefined;
+      if (picture !== undefined) this.photoFiles.keep(pictureId as string, Buffer.from(picture, 'base64'));
+    }
+  }
+
   /** A parent's number; where one that is here wears the same, with whose it is. */
   private parentNumber(number: string, from: string): string {
     const isWornHere = [...this.book.state.wearersOf(normalised(number))].some((f) => f.departures.length === 0);
@@ -158,7 +188,7 @@ export class PassportsService {
   /** All that one animal brings into the book. A remedy the book does not have yet is left out of a check. */
   private arriving(
     { id, species, sex, bornOn, birthKnownTo, strain, birthType, rearingType, parents, entries }: PassportAnimal,
-    { writtenBy, from, productOf }: Arriving,
+    { writtenBy, from, productOf, pictures }: Arriving,
   ): object[] {
     const on = isoOf(this.clock.today());
     const stamp = { writtenAt: isoMoment(this.clock.moment()), writtenBy, source: 'import' as const };
@@ -198,9 +228,10 @@ export class PassportsService {
       ...stamp,
     };
     const history = entries.flatMap((raw): object[] => {
-      const entry = raw as { readonly type?: unknown; readonly productId?: unknown };
+      const entry = raw as { readonly type?: unknown; readonly productId?: unknown; readonly pictureId?: unknown };
       if (typeof entry.type !== 'string' || !TRAVELS.has(entry.type)) return [];
       const own = { ...raw, animalId: id, source: 'import' };
+      if (entry.type === 'photo' && !pictures.has(entry.pictureId as string)) return [];
       if (entry.type !== 'treatment') return [own];
       const productId = typeof entry.productId === 'string' ? productOf(entry.productId) : undefined;
       return productId === undefined ? [] : [{ ...own, productId }];
@@ -225,6 +256,8 @@ interface Arriving {
   readonly from: string;
   /** This book's product for one of the file's. */
   readonly productOf: (id: string) => string | undefined;
+  /** By their id. */
+  readonly pictures: ReadonlyMap<string, string>;
 }
 
 /** An entry as it leaves: without the job and the tube, which the other book does not have. */

@@ -109,6 +109,11 @@ export const NoteEntity = defineEntity({
   tableName: 'note_entry',
   properties: { ...own, text: p.string() },
 });
+export const PhotoEntity = defineEntity({
+  name: 'Photo',
+  tableName: 'photo_entry',
+  properties: { ...own, pictureId: p.uuid(), width: p.integer(), height: p.integer(), shows: p.string().nullable() },
+});
 export const LitterWeightEntity = defineEntity({
   name: 'LitterWeight',
   tableName: 'litter_weight_entry',
@@ -386,6 +391,7 @@ export const ENTRY_ENTITIES: Readonly<Record<EntryType, EntitySchema>> = {
   choice: ChoiceEntity,
   departure: DepartureEntity,
   note: NoteEntity,
+  photo: PhotoEntity,
   'litter-weight': LitterWeightEntity,
   treatment: TreatmentEntity,
   look: LookEntity,

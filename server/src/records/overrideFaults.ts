@@ -10,6 +10,7 @@ import {
   SPECIES,
   SPECIES_TABLE,
   WEANING_WAYS,
+  WEIGHED_AROUND,
   type Species,
   type SpeciesOverrides,
   type SpeciesSettings,
@@ -148,9 +149,14 @@ function unlike(shipped: unknown, value: unknown, field: string): FieldFault[] {
     unlike(s, (value as Record<string, unknown>)[key], `${field}.${key}`),
   );
   if (faults.length > 0) return faults;
+  return orderFaults(value, Object.keys(shipped as object), field);
+}
+
+/** Days of a window, and ends of a range, rise in their order. @param keys those that are there */
+function orderFaults(value: object, keys: readonly string[], field: string): FieldFault[] {
   for (const order of [WINDOW_ORDER, RANGE_ORDER]) {
     const figures = order.map((key) => (value as Record<string, number>)[key]);
-    if (order.every((key) => key in (shipped as object)) && !isRising(figures as number[]))
+    if (order.every((key) => keys.includes(key)) && !isRising(figures as number[]))
       return [
         {
           field,
@@ -194,13 +200,50 @@ function carryingStepFaults(value: unknown, field: string): FieldFault[] {
   return unlike({ daysBefore: 1, slackDays: 1 }, value, field);
 }
 
-/** A step of the weighing rhythm is one of two shapes. */
+/** Days before what a female is weighed around, or after it. */
+const MOST_AROUND_DAYS = 400;
+
+function aroundFaults(
+  { event, window }: { readonly event?: unknown; readonly window?: unknown },
+  field: string,
+): FieldFault[] {
+  if (!WEIGHED_AROUND.some((one) => one === event))
+    return [
+      {
+        field: `${field}.event`,
+        message: say('{field} must be one of {list}.', { field: `${field}.event`, list: WEIGHED_AROUND.join(', ') }),
+      },
+    ];
+  const days = (window ?? {}) as Readonly<Record<string, unknown>>;
+  const isWithin = (day: unknown): boolean => Number.isInteger(day) && Math.abs(day as number) <= MOST_AROUND_DAYS;
+  const faults = WINDOW_ORDER.flatMap((part) =>
+    isWithin(days[part])
+      ? []
+      : [
+          {
+            field: `${field}.window.${part}`,
+            message: say('{field} must be a number from {least} to {most}, not “{part}”.', {
+              field: `${field}.window.${part}`,
+              least: -MOST_AROUND_DAYS,
+              most: MOST_AROUND_DAYS,
+              part: String(days[part]).slice(0, 40),
+            }),
+          },
+        ],
+  );
+  return faults.length > 0 ? faults : orderFaults(days, WINDOW_ORDER, `${field}.window`);
+}
+
+/** A step of the weighing rhythm is one of three shapes. */
 function stepFaults(value: unknown, field: string): FieldFault[] {
-  const step = value as { kind?: unknown; name?: unknown; window?: unknown };
+  const step = value as { kind?: unknown; name?: unknown; event?: unknown; window?: unknown };
   if (typeof step?.name !== 'string' || step.name === '')
     return [{ field, message: say('{field} needs a name.', { field }) }];
   if (step.kind === 'at-age')
     return unlike({ opens: 0, bestFrom: 0, bestTo: 0, closes: 0 }, step.window, `${field}.window`);
+  if (step.kind === 'around') return aroundFaults(step, field);
   if (step.kind === 'every') return unlike({ fromDays: 0, toDays: 0, everyDays: 1 }, value, field);
-  return [{ field, message: say('{field} must be a weighing at an age or every so many days.', { field }) }];
+  return [
+    { field, message: say('{field} must be a weighing at an age, around an event, or every so many days.', { field }) },
+  ];
 }

@@ -16,7 +16,7 @@ import {
   type Species,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
-import type { Derived, Whole } from '../book/derived';
+import { Whole, type Collected } from '../book/derived';
 
 /** One sale with what it taught: nothing until its result is there. */
 interface Taught {
@@ -25,23 +25,31 @@ interface Taught {
   readonly killed: KilledHead | undefined;
 }
 
-const KINDS = ['arrival', 'departure', 'carcass', 'finish', 'weight'] as const;
-
 /** What the holding's own results teach: killing-out, and how each outlet's grader sees what is felt here. */
 @Injectable()
 export class LearnedService {
-  private readonly taught: Derived<Taught | undefined>;
+  private readonly taught: Readonly<Record<Species, Collected<Taught>>>;
   private readonly taughtOf: Readonly<Record<Species, Whole<readonly Taught[]>>>;
   private readonly share: Readonly<Record<Species, Whole<number>>>;
   /** Habits by outlet and breed group, worked out when the first animal asks. */
   private readonly habits: Readonly<Record<Species, Whole<Map<string, Habits>>>>;
 
   constructor(@Inject(BookService) private readonly book: BookService) {
-    this.taught = book.derived((facts) => this.readOne(facts));
-    this.taughtOf = bySpecies((species) => book.ofKinds(KINDS, () => this.read(species)));
+    this.taught = bySpecies((species) =>
+      book.collected((facts) => (facts.record.species === species ? this.readOne(facts) : undefined)),
+    );
+    const whole = <T>(compute: (species: Species) => T): Readonly<Record<Species, Whole<T>>> =>
+      bySpecies(
+        (species) =>
+          new Whole(
+            () => [this.taught[species].version()],
+            () => compute(species),
+          ),
+      );
+    this.taughtOf = whole((species) => this.read(species));
     // Asked for with every head of a pen.
-    this.share = bySpecies((species) => book.ofKinds(KINDS, () => this.readShare(species)));
-    this.habits = bySpecies(() => book.ofKinds(KINDS, () => new Map<string, Habits>()));
+    this.share = whole((species) => this.readShare(species));
+    this.habits = whole(() => new Map<string, Habits>());
   }
 
   /** Every sale of a species in the order they left. */
@@ -91,10 +99,7 @@ export class LearnedService {
   }
 
   private read(species: Species): Taught[] {
-    return this.book.state
-      .ofSpecies(species)
-      .flatMap((facts) => (facts.departures.length === 0 ? [] : (this.taught.of(facts) ?? [])))
-      .sort((a, b) => a.record.left.on - b.record.left.on);
+    return [...this.taught[species].all()].sort((a, b) => a.record.left.on - b.record.left.on);
   }
 
   private readOne(facts: AnimalFacts): Taught | undefined {

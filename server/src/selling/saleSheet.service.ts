@@ -13,6 +13,7 @@ import { AnimalPageService } from '../animals/animalPage.service';
 import { AnimalsService } from '../animals/animals.service';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
+import { photoView } from '../common/views';
 import { say } from '@yaylak/contract';
 
 /** What a buyer is told of each animal, on one sheet. */
@@ -65,6 +66,7 @@ export class SaleSheetService {
       sire: number(sire),
       ...grandparents,
       inbreeding: dam && sire && isTold ? state.family.inbreedingOf(id) : null,
+      photo: photoView(facts),
       weight: last ? { kg: last.kg, on: isoOf(last.on) } : null,
       genes: facts.geneTests.map(({ gene, result, on }) => ({ gene, result, on: isoOf(on) })),
       treatments: facts.treatments.map(({ on, productId, amount, unit, batch, meatDays, milkDays }) => ({

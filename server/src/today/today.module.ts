@@ -4,6 +4,7 @@ import { BirthsModule } from '../births/births.module';
 import { BookModule } from '../book/book.module';
 import { CarryingModule } from '../carrying/carrying.module';
 import { ChoosingModule } from '../choosing/choosing.module';
+import { CopiesModule } from '../copies/copies.module';
 import { DueModule } from '../due/due.module';
 import { GrowthModule } from '../growth/growth.module';
 import { JobsModule } from '../jobs/jobs.module';
@@ -21,6 +22,7 @@ import { TodayService } from './today.service';
     BookModule,
     CarryingModule,
     ChoosingModule,
+    CopiesModule,
     DueModule,
     GrowthModule,
     JobsModule,

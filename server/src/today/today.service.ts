@@ -30,8 +30,10 @@ import { GivenService } from '../births/given.service';
 import { BookService } from '../book/book.service';
 import { CarryingService } from '../carrying/carrying.service';
 import { GoingService } from '../choosing/going.service';
+import { afterBreath } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { gainView, tagView } from '../common/views';
+import { CopiesService } from '../copies/copies.service';
 import { DueService } from '../due/due.service';
 import { GrowthService } from '../growth/growth.service';
 import { JobsService } from '../jobs/jobs.service';
@@ -64,6 +66,7 @@ export class TodayService {
     @Inject(RemediesService) private readonly remedies: RemediesService,
     @Inject(GoingService) private readonly going: GoingService,
     @Inject(LoadsService) private readonly loads: LoadsService,
+    @Inject(CopiesService) private readonly copies: CopiesService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -71,10 +74,12 @@ export class TodayService {
     const today = this.clock.today();
     const present = this.book.state.present(today);
     const lists = {
-      notGrowing: this.growth.notGrowing(),
+      notGrowing: await afterBreath(() => this.growth.notGrowing()),
       withheld: this.remedies.withheld(),
-      lookAt: this.lookAt(present, today),
+      lookAt: await afterBreath(() => this.lookAt(present, today)),
     };
+    const births = await afterBreath(() => this.birthsDue());
+    const due = await afterBreath(() => this.work.list());
     const first = <T>(of: LongList, rows: readonly T[]): readonly T[] => (of === all ? rows : rows.slice(0, ROWS));
     const more = (of: LongList): number => lists[of].length - first<unknown>(of, lists[of]).length;
     return {
@@ -82,12 +87,13 @@ export class TodayService {
       now: isoMoment(this.clock.moment()),
       heats: this.mating.toServe(),
       partings: this.mating.partingsDue(),
-      births: this.birthsDue(),
-      due: this.work.list(),
+      births,
+      due,
       notGrowing: this.notGrowing(first('notGrowing', lists.notGrowing), today),
       withheld: first('withheld', lists.withheld),
       openJobs: await this.jobs.open(),
       lookAt: first('lookAt', lists.lookAt),
+      copies: this.copies.trouble(),
       shouldGo: await this.going.waiting(),
       more: { notGrowing: more('notGrowing'), withheld: more('withheld'), lookAt: more('lookAt') },
       head: SPECIES.map((species) => {

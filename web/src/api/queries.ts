@@ -16,6 +16,7 @@ import type {
   CarryingFemaleView,
   CarryingQuery,
   CarryingView,
+  CopiesView,
   ConditionQuery,
   ConditionView,
   DrillsView,
@@ -121,6 +122,10 @@ export const yearBandQuery = queryOptions({
 export const groupsQuery = queryOptions({
   queryKey: ['groups'],
   queryFn: ({ signal }) => ask<GroupView[]>('/api/groups', { signal }),
+});
+export const copiesQuery = queryOptions({
+  queryKey: ['copies'],
+  queryFn: ({ signal }) => ask<CopiesView>('/api/copies', { signal }),
 });
 export const identifiersQuery = queryOptions({
   queryKey: ['identifiers'],

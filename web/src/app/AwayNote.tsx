@@ -3,7 +3,7 @@ import { useEffect, useSyncExternalStore } from 'react';
 import { AwayError } from '../api/client';
 import { deviceMoment } from '../api/deviceClock';
 import { NotePanel } from '../parts/Panel';
-import { fullDate } from '../words/format';
+import { fullDate } from '../words/dates';
 import { say } from '@yaylak/contract';
 
 const AGAIN_MS = 10_000;

@@ -5,7 +5,7 @@ import { forgetDayApart, holdingQuery } from '../api/queries';
 import { useOutboxState } from '../outbox/useOutbox';
 import { Button } from '../parts/Button';
 import { NotePanel, Row } from '../parts/Panel';
-import { fullDate } from '../words/format';
+import { fullDate } from '../words/dates';
 import { say } from '@yaylak/contract';
 
 /** Says that this device's clock is out, as long as it is. */

@@ -121,6 +121,13 @@ export const ROUTES: RouteObject[] = [
         path: 'holding',
         lazy: async () => ({ Component: (await import('../places/holding/HoldingPage')).HoldingPage }),
       },
+      ...(['groups', 'figures', 'judging', 'copies'] as const).map((part) => ({
+        path: `holding/${part}`,
+        lazy: async () => {
+          const { HoldingPage } = await import('../places/holding/HoldingPage');
+          return { element: <HoldingPage key={part} part={part} /> };
+        },
+      })),
     ],
   },
   {

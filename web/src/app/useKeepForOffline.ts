@@ -12,4 +12,4 @@ export function useKeepForOffline(): void {
   }, [client]);
 }
 
-const AFTER_MS = 1_500;
+const AFTER_MS = 4_000;

@@ -59,6 +59,8 @@ it('sends in the order of writing, a job before what belongs to it', async () =>
     { kind: 'finish', jobId: 'j', finishedAt: '' },
     { kind: 'resume', jobId: 'j' },
     { kind: 'discard', jobId: 'j', discard: { discardedAt: '', discardedBy: '' } },
+    { kind: 'picture', id: 'p', picture: '/9j/' },
+    entry('3'),
   ]);
   await until(() => outbox.state().waiting === 0);
   expect(server.kept).toEqual([
@@ -69,6 +71,8 @@ it('sends in the order of writing, a job before what belongs to it', async () =>
     'POST /api/jobs/j/finish',
     'DELETE /api/jobs/j/end',
     'POST /api/jobs/j/discard',
+    'PUT /api/photos/p',
+    '3',
   ]);
 });
 

@@ -1,7 +1,7 @@
 import type { EntriesAnswered, Entry, EntryAnswer } from '@yaylak/contract';
 import { v7 } from 'uuid';
 import { ask, AwayError, ProblemError } from '../api/client';
-import type { Outgoing, OutboxItem, OutboxStore } from './store';
+import type { OfJob, Outgoing, OutboxItem, OutboxStore } from './store';
 
 export interface OutboxState {
   readonly items: readonly OutboxItem[];
@@ -204,6 +204,7 @@ const isForLater = (status: number): boolean => status >= 500 || NOT_NOW.include
 /** The job an item belongs to. */
 export function jobOf(out: Outgoing): string | undefined {
   if (out.kind === 'entry') return out.entry.jobId;
+  if (out.kind === 'picture') return undefined;
   return out.kind === 'job' ? out.job.id : out.jobId;
 }
 
@@ -212,11 +213,15 @@ async function deliver(courier: Courier, batch: readonly OutboxItem[]): Promise<
   if (!out) return [];
   if (out.kind === 'entry')
     return courier.postEntries(batch.flatMap((i) => (i.out.kind === 'entry' ? [i.out.entry] : [])));
-  await sendOfJob(courier, out);
+  if (out.kind === 'picture') await courier.send('PUT', pictureAddress(out.id), { picture: out.picture });
+  else await sendOfJob(courier, out);
   return [{ id: jobOf(out) ?? '', status: 'kept' }];
 }
 
-function sendOfJob(courier: Courier, out: Exclude<Outgoing, { kind: 'entry' }>): Promise<unknown> {
+/** Where a picture lies on the server. */
+export const pictureAddress = (id: string): string => `/api/photos/${id}`;
+
+function sendOfJob(courier: Courier, out: OfJob): Promise<unknown> {
   switch (out.kind) {
     case 'job':
       return courier.send('POST', '/api/jobs', out.job);

@@ -1,14 +1,19 @@
 import { createStore, del, delMany, entries, setMany } from 'idb-keyval';
 import type { DiscardJob, Entry, JobFacts, StartJob } from '@yaylak/contract';
 
-/** What is to be sent: an entry, or what was done with a job. */
+/** What is to be sent: an entry, a picture, or what was done with a job. */
 export type Outgoing =
   | { readonly kind: 'entry'; readonly entry: Entry }
+  /** Goes before the photo that speaks of it; a JPEG in base64. */
+  | { readonly kind: 'picture'; readonly id: string; readonly picture: string }
   | { readonly kind: 'job'; readonly job: StartJob }
   | { readonly kind: 'change'; readonly jobId: string; readonly facts: JobFacts }
   | { readonly kind: 'finish'; readonly jobId: string; readonly finishedAt: string }
   | { readonly kind: 'resume'; readonly jobId: string }
   | { readonly kind: 'discard'; readonly jobId: string; readonly discard: DiscardJob };
+
+/** What was done with a job as such. */
+export type OfJob = Exclude<Outgoing, { kind: 'entry' | 'picture' }>;
 
 export interface OutboxItem {
   /** UUID v7: keys in rising order are in order of writing. */

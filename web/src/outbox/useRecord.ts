@@ -8,7 +8,7 @@ import { readAgain } from '../api/readAgain';
 import { newId } from '../words/ids';
 import { useOutbox } from './useOutbox';
 
-const NOT_KEPT = say(
+export const NOT_KEPT = say(
   'The server is away, and this device cannot keep this: its storage is full or shut. Nothing is lost while this stays open; make room and press again.',
 );
 

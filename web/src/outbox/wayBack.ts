@@ -1,6 +1,6 @@
 import { MAX_BATCH, type Entry, say } from '@yaylak/contract';
 import { useCallback } from 'react';
-import type { Outgoing } from './store';
+import type { OfJob } from './store';
 import { useOutbox } from './useOutbox';
 import { raceEntries, strikesOf, useRecord, type EntryDraft } from './useRecord';
 
@@ -11,7 +11,7 @@ export type WayBack =
   | { readonly kind: 'again'; readonly drafts: readonly EntryDraft[] }
   /** At the race all goes by the outbox, in order: it works without a server. */
   | { readonly kind: 'race'; readonly jobId: string; readonly by: string; readonly drafts: readonly EntryDraft[] }
-  | { readonly kind: 'job'; readonly out: Exclude<Outgoing, { kind: 'entry' }> };
+  | { readonly kind: 'job'; readonly out: OfJob };
 
 /** Goes a way back. @returns entries written on it that may be struck out in their turn. @throws Error with the book's reasons against it */
 export function useGoBack(): (way: WayBack) => Promise<readonly Entry[]> {

@@ -1,7 +1,8 @@
 import { Link } from 'react-router';
 import type { AdjustedView } from '@yaylak/contract';
 import { halfWidth80, type WeightUnit } from '@yaylak/core';
-import { fullDate, weightText } from '../words/format';
+import { fullDate } from '../words/dates';
+import { weightText } from '../words/format';
 import { say, fixedText } from '@yaylak/contract';
 
 interface Props {

@@ -1,8 +1,9 @@
 import { Button as AriaButton, type ButtonProps } from 'react-aria-components';
 import styled from 'styled-components';
-import { colour, radius, space, touch } from '../theme/tokens';
+import { colour, radius, space, touch, touchable } from '../theme/tokens';
 
 const Plain = styled(AriaButton)`
+  ${touchable}
   min-height: ${touch};
   padding: 0 ${space(4)};
   border-radius: ${radius};

@@ -1,5 +1,5 @@
 import { chanceText, type ChanceView, say } from '@yaylak/contract';
-import { fullDate, shortDate } from '../words/format';
+import { fullDate, shortDate } from '../words/dates';
 import { contradictionText, signText } from '../words/carrying';
 import { How } from './How';
 

@@ -8,7 +8,7 @@ import { say } from '@yaylak/contract';
 
 /** Says that a tape's or an eye's weights are set right here, and by what. */
 export function Corrected({ bias }: { readonly bias: BiasView }) {
-  const what = bias.method === 'tape' ? 'tape' : 'eye';
+  const what = bias.method === 'tape' ? say('tape') : say('eye');
   return (
     <Row>
       <span>

@@ -13,6 +13,11 @@ export const FigureTable = styled.table<{ $isSum?: boolean }>`
   }
   td {
     padding: ${space(1)} 0;
+    vertical-align: top;
     ${({ $isSum }) => ($isSum ? 'text-align: right; font-weight: 700; white-space: nowrap;' : '')}
+  }
+  th + th + th,
+  td + td {
+    padding-left: ${space(1)};
   }
 `;

@@ -1,7 +1,7 @@
 import { dayOf } from '@yaylak/core';
 import styled from 'styled-components';
 import { colour } from '../theme/tokens';
-import { shortDate } from '../words/format';
+import { shortDate } from '../words/dates';
 import { StretchBox, StretchLabels, StretchNow, StretchTrack } from './stretchLook';
 import { say } from '@yaylak/contract';
 

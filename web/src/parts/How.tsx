@@ -9,14 +9,16 @@ interface Props {
   /** What figure is asked about. */
   readonly of: string;
   readonly children: ReactNode;
+  /** In a row of a list that is not at hand: Tab passes it. */
+  readonly isPassedByTab?: boolean;
 }
 
 /** "How?" beside a figure: the readings, the formula in words, the assumptions and where they are set. */
-export function How({ of, children }: Props) {
+export function How({ of, children, isPassedByTab = false }: Props) {
   const openHelp = useHelpDoor();
   return (
     <DialogTrigger>
-      <Ask className="no-print" aria-label={say('How is {of} worked out?', { of })}>
+      <Ask className="no-print" aria-label={say('How is {of} worked out?', { of })} excludeFromTabOrder={isPassedByTab}>
         {say('how?')}
       </Ask>
       <Pane placement="bottom end">

@@ -4,14 +4,17 @@ import { ageWords, dayOf, normalised, type Species } from '@yaylak/core';
 import styled from 'styled-components';
 import { rosterQuery } from '../api/queries';
 import { space } from '../theme/tokens';
-import { ageText, bornText, fullDate, weightText } from '../words/format';
+import { fullDate } from '../words/dates';
+import { ageText, bornText, weightText } from '../words/format';
 import { useWeightUnit } from '../words/useHolding';
 import { FigureTable } from './FigureTable';
 import { NotePanel, Panel, Row, Small } from './Panel';
+import { Picture } from './Picture';
 import { Tag } from './Tag';
 import { say, fieldWord } from '@yaylak/contract';
 
 const SHOWN = 300;
+const PHOTO_WIDTH = 360;
 
 /** Says from when the figures are that this device goes by. */
 function AsOf({ on }: { readonly on: string }) {
@@ -56,6 +59,11 @@ export function KeptAnimal({ animal, on }: { readonly animal: RosterAnimal; read
               : ''}
           </h1>
         </Row>
+        {animal.photo ? (
+          <div style={{ maxWidth: PHOTO_WIDTH }}>
+            <Picture photo={animal.photo} alt={say('Photo of {number}', { number: animal.tag.text })} />
+          </div>
+        ) : null}
         <FigureTable>
           <tbody>
             {rows.map(([label, figure]) => (

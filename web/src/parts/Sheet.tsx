@@ -41,6 +41,8 @@ const Overlay = styled(ModalOverlay)`
   inset: 0;
   background: #14110f99;
   display: grid;
+  /* No wider than the window, whatever stands in it. */
+  grid-template-columns: minmax(0, 1fr);
   place-items: start center;
   padding: ${space(10)} ${space(4)};
   overflow: auto;

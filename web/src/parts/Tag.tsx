@@ -2,7 +2,7 @@ import type { TagView } from '@yaylak/contract';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { colour, fonts, radius, TAG_FILLS, touchable } from '../theme/tokens';
-import { shortDate } from '../words/format';
+import { shortDate } from '../words/dates';
 import { reservedText } from '../words/reserved';
 import { say } from '@yaylak/contract';
 

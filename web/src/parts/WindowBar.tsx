@@ -2,7 +2,7 @@ import type { HourWindowView, WindowView } from '@yaylak/contract';
 import { dayOf, isoMoment, momentOf, windowStage, type Moment, type WindowOf, type WindowStage } from '@yaylak/core';
 import styled from 'styled-components';
 import { colour } from '../theme/tokens';
-import { dayAndHour, shortDate } from '../words/format';
+import { dayAndHour, shortDate } from '../words/dates';
 import { StretchBox, StretchLabels, StretchNow, StretchTrack } from './stretchLook';
 import { say } from '@yaylak/contract';
 

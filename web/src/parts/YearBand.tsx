@@ -8,7 +8,7 @@ import { yearBandQuery } from '../api/queries';
 import { saleAheadQuery } from '../api/selling';
 import { bandLook } from './bandLook';
 import { colour, phone, space } from '../theme/tokens';
-import { shortDate } from '../words/format';
+import { shortDate } from '../words/dates';
 import { useSpecies } from '../words/useHolding';
 import { goesText, hasReady, keptText, readyText } from '../words/saleAhead';
 import { PlainList } from './PlainList';

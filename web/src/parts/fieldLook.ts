@@ -1,8 +1,8 @@
-import { colour, radius, space, touch } from '../theme/tokens';
+import { colour, radius, space, touchHere } from '../theme/tokens';
 
 /** What is typed into, wherever it stands. */
 export const fieldLook = `
-  min-height: ${touch};
+  min-height: ${touchHere};
   padding: 0 ${space(3)};
   border: 1px solid ${colour('lineStrong')};
   border-radius: ${radius};

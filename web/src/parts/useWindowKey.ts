@@ -1,6 +1,8 @@
 import { useEffect } from 'react';
 
-const FIELDS = 'textarea, select, input:not([type=checkbox], [type=radio]), [contenteditable=true]';
+/** A choice goes by its first letters, open and shut. */
+const FIELDS =
+  'textarea, select, input:not([type=checkbox], [type=radio]), [contenteditable=true], [aria-haspopup=listbox], [data-choice] *';
 
 /** Whether keys belong to a field just now. */
 export const isTyping = (target: EventTarget | null): boolean => target instanceof Element && target.matches(FIELDS);

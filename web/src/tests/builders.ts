@@ -282,6 +282,7 @@ export const aToday = (change: Partial<TodayView> = {}): TodayView => ({
   withheld: [],
   openJobs: [],
   lookAt: [],
+  copies: null,
   shouldGo: [],
   more: { notGrowing: 0, withheld: 0, lookAt: 0 },
   head: [],

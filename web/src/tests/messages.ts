@@ -158,6 +158,12 @@ export function allMessages(): string[] {
   return [...found].sort();
 }
 
+/** What the sources of these folders say, but for the words of a contract about its fields. */
+export const messagesIn = (rooms: readonly string[]): string[] =>
+  [...new Set(sourcesOf(rooms).flatMap((file) => messagesOf(parsed(file))))].filter(
+    (text) => !text.includes('$property'),
+  );
+
 /** It names a thing of the program: a property, a file, what something is compared with. */
 function isName(node: ts.Node): boolean {
   const { parent } = node;

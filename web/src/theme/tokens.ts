@@ -74,13 +74,16 @@ export const space = (steps: number): string => `${steps * 4}px`;
 export const radius = '8px';
 export const touch = '44px';
 export const touchRace = '64px';
+/** What a hand needs where a thing stands: a frame for gloved hands asks for more of all in it. */
+export const touchHere = `var(--touch, ${touch})`;
+export const gloved = `--touch: ${touchRace};`;
 /** Makes what is small to see big enough to touch, without moving anything: the area around it answers too. */
 export const touchable = `
   position: relative;
   &::after {
     content: '';
     position: absolute;
-    inset: min(0px, calc((100% - ${touch}) / 2));
+    inset: min(0px, calc((100% - ${touchHere}) / 2));
   }
 `;
 

@@ -11,7 +11,8 @@ import {
   SPECIES_WORDS,
 } from '@yaylak/contract';
 import type { Species } from '@yaylak/core';
-import { countText, moneyText, shortDate, weightText } from './format';
+import { shortDate } from './dates';
+import { countText, moneyText, weightText } from './format';
 import type { Lines, Told } from './lines';
 
 /** Entries of births and rearing. */

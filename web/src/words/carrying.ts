@@ -11,7 +11,8 @@ import {
   uncapital,
 } from '@yaylak/contract';
 import type { TestResult } from '@yaylak/core';
-import { countText, shortDate } from './format';
+import { shortDate } from './dates';
+import { countText } from './format';
 import type { Lines } from './lines';
 
 export const TEST_RESULT_WORDS: Readonly<Record<TestResult, string>> = {

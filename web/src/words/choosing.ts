@@ -12,7 +12,8 @@ import {
   type Species,
   type WeightUnit,
 } from '@yaylak/core';
-import { figureText, moneyText, monthYear, surePointsText } from './format';
+import { monthsWords } from './dates';
+import { figureText, moneyText, surePointsText } from './format';
 import { DECISION_WORDS, TRAIT_WORDS } from './reasons';
 import { say, fieldWord, SPECIES_WORDS } from '@yaylak/contract';
 
@@ -31,14 +32,6 @@ export function setWords({ species, sex, from, to }: ChoosingSet, today: string)
       ? say('{word} not sexed', { word })
       : say('grown {word}', { word });
   return isShared ? `${named}, ${SPECIES_WORDS[species].plural}` : named;
-}
-
-/** The months a crop was born in: `Apr 2026`, `Apr to May 2026`, `Dec 2025 to Jan 2026`. */
-function monthsWords(from: string, to: string): string {
-  const [first, last] = [monthYear(from), monthYear(to)];
-  if (first === last) return last;
-  const isOneYear = from.slice(0, 4) === to.slice(0, 4);
-  return say('{value} to {last}', { value: isOneYear ? first.replace(/\s\d{4}$/, '') : first, last });
 }
 
 export const EYE_WORDS: Readonly<Record<EyeState, string>> = {

@@ -1,6 +1,7 @@
 import type { Entry } from '@yaylak/contract';
 import { BODY_MEASURES, spacedDigits, type ArrivalWay, type LookGrade, type Standard } from '@yaylak/core';
-import { amountText, figureText, fullDate, weightText } from './format';
+import { fullDate } from './dates';
+import { amountText, figureText, weightText } from './format';
 import { CHECK_WORDS, MOB_WORDS, scoreText } from './condition';
 import { BIRTH_LINES, departureWords } from './births';
 import { CARRYING_LINES } from './carrying';
@@ -44,6 +45,7 @@ const LINES: Lines = {
     }),
   departure: (entry, told) => departureWords(entry, told),
   note: (entry) => entry.text,
+  photo: (entry) => (entry.shows === undefined ? say('Photo') : say('Photo: {shows}', { shows: entry.shows })),
   treatment(entry, told) {
     const withheld = entry.meatDays
       ? say(', meat withheld {meatDays} {meatDays, plural, one {day} other {days}}', { meatDays: entry.meatDays })
@@ -61,11 +63,18 @@ const LINES: Lines = {
   finish: (entry) => finishText(entry),
   carcass: (entry, told) => carcassText(entry, told),
   look: (entry, told) => lookWords(entry.grades, told.standards),
-  sample: (entry) =>
+  sample: (entry, { answeredOn }) =>
     say('Sample: {purpose}, tube {tube}{value}', {
       purpose: PURPOSE_WORDS[entry.purpose],
       tube: entry.tube,
-      value: entry.reason === undefined ? '' : ` ${say('(too soon: {reason})', { reason: entry.reason })}`,
+      value: [
+        entry.reason === undefined ? '' : ` ${say('(too soon: {reason})', { reason: entry.reason })}`,
+        answeredOn === undefined
+          ? ''
+          : answeredOn === null
+            ? say(', no result yet')
+            : say(', result on {date}', { date: fullDate(answeredOn) }),
+      ].join(''),
     }),
   care: (entry) => `${CARE_WORDS[entry.kind]}${entry.method ? `: ${say(entry.method)}` : ''}`,
   'litter-weight': (entry, told) =>

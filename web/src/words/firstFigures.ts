@@ -1,5 +1,6 @@
 import { isoOf, type FirstFigure, type WeightUnit } from '@yaylak/core';
-import { countText, fullDate, shortDate, weightText } from './format';
+import { fullDate, shortDate } from './dates';
+import { countText, weightText } from './format';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 interface Said {

@@ -1,11 +1,10 @@
 import {
-  weightText,
+  weightWithin,
   type BiasView,
   type GainView,
   type ShareView,
   say,
   SPECIES_WORDS,
-  dateWords,
   fixedText,
   grouped,
   shortFigure,
@@ -23,7 +22,7 @@ import {
   type WeightUnit,
 } from '@yaylak/core';
 
-export { weightText } from '@yaylak/contract';
+export { weightText, weightWithin } from '@yaylak/contract';
 
 /** All figures people read are made here: rounded once, with their unit after a space that does not break. */
 // A full no-break space: the narrow one is all but invisible in the text face.
@@ -37,9 +36,16 @@ const fixed = (value: number, digits: number): string => signed(fixedText(Math.a
 /** A figure without a unit, with a true minus: `−2.8`. */
 export const figureText = (value: number, digits: number): string => fixed(value, digits);
 
+/** A figure beside an axis, as short as it can be: `2.5`. */
+export const axisFigure = (value: number): string => signed(shortFigure(Math.abs(value), 2), value);
+/** Days beside an axis: `28 d`. */
+export const axisDays = (days: number): string => say('{days}\u00a0d', { days: figureText(days, 0) });
+/** Years beside an axis: `3 y`. */
+export const axisYears = (years: number): string => say('{years}\u00a0y', { years: figureText(years, 0) });
+
 /** A weight with how wide the guess is, four times out of five: `39.0 kg ± 1.2 kg`. */
 export const sureWeightText = (kg: number, standardError: number, unit: WeightUnit): string =>
-  `${weightText(kg, unit)} ± ${weightText(halfWidth80(standardError), unit)}`;
+  weightWithin(kg, halfWidth80(standardError), unit);
 
 /** Points with how wide the guess is, four times out of five: `62.7 ± 5.9 points`. */
 export const surePointsText = (points: number, standardError: number): string =>
@@ -50,6 +56,10 @@ export function differenceText(kg: number, unit: ScaleUnit): string {
   const text = fixed(fromKg(kg, unit), unit === 'g' ? 0 : 1);
   return `${text.startsWith(MINUS) || /^0([.,]0)?$/.test(text) ? '' : '+'}${text}${THIN}${unit}`;
 }
+
+/** A difference with how wide the guess is: `+6.9 kg ± 1.2 kg`. */
+export const differenceWithin = (kg: number, halfWidthKg: number, unit: ScaleUnit): string =>
+  `${differenceText(kg, unit)} ± ${differenceText(halfWidthKg, unit).replace('+', '')}`;
 
 /** The unit as a word: one, and many. */
 export const UNIT_WORDS: Readonly<Record<WeightUnit, readonly [one: string, many: string]>> = {
@@ -83,6 +93,9 @@ export const gainText = (gain: Pick<GainView, 'kgPerDay' | 'halfWidth'>, scale: 
 /** The same without its unit, for a column whose heading has it: `168 ± 41`. */
 export const gainFigures = (gain: Pick<GainView, 'kgPerDay' | 'halfWidth'>, scale: ScaleUnit): string =>
   `${daily(gain.kgPerDay, scale)} ± ${daily(gain.halfWidth, scale)}`;
+
+/** The size of a file: `8.4 MB`. */
+export const megabytes = (bytes: number): string => `${fixedText(bytes / 1e6, 1)}${THIN}MB`;
 
 /** An amount in a dose unit as it is read off a syringe: `8.5`, `0.25`, no zeros behind. */
 export const amountText = (amount: number): string => shortFigure(amount, 3);
@@ -135,39 +148,6 @@ function exactAgeText(age: Age): string {
     case 'days':
       return say('{count} {count, plural, one {day} other {days}}', { count });
   }
-}
-
-const utc = (iso: string): Date => new Date(`${iso.slice(0, 10)}T00:00:00Z`);
-/** A day in words; nothing of one that is not typed whole yet. */
-const inWords = (words: (date: Date) => string, iso: string): string => (iso === '' ? '' : words(utc(iso)));
-const dayMonth = dateWords({ day: 'numeric', month: 'short' });
-const withYear = dateWords({ day: 'numeric', month: 'short', year: 'numeric' });
-const monthAndYear = dateWords({ month: 'short', year: 'numeric' });
-const monthOnly = dateWords({ month: 'short' });
-const long = dateWords({ weekday: 'long', day: 'numeric', month: 'long' });
-
-/** A birth as far as it is known: `12 Mar 2024`, `Mar 2024`, `2024`. */
-export const birthDate = (iso: string, knownTo: BirthKnownTo | null | undefined): string =>
-  knownTo === 'year' ? iso.slice(0, 4) : knownTo === 'month' ? monthAndYear(utc(iso)) : fullDate(iso);
-
-/** `23 Nov`. */
-export const shortDate = (iso: string): string => inWords(dayMonth, iso);
-/** `23 Nov 2026`. */
-export const fullDate = (iso: string): string => inWords(withYear, iso);
-/** `Nov 2026`. */
-export const monthYear = (iso: string): string => inWords(monthAndYear, iso);
-/** `Jan` of the first month. */
-export const monthName = (month: number): string => monthOnly(new Date(Date.UTC(2000, month - 1, 15)));
-/** `Monday 23 November`. */
-export const longDate = (iso: string): string => inWords(long, iso).replace(',', '');
-
-const weekday = dateWords({ weekday: 'short' });
-/** A local time as it is said beside a day: `22:00` today, `Tue 04:00` within the week, else `4 Dec 04:00`. */
-export function dayAndHour(at: string, today: string): string {
-  const days = Math.round((utc(at).getTime() - utc(today).getTime()) / 86_400_000);
-  const hour = at.slice(11, 16);
-  if (days === 0) return hour;
-  return `${Math.abs(days) < 6 ? weekday(utc(at)) : shortDate(at)} ${hour}`;
 }
 
 /** A share with its range, four times out of five: `83 % (76 to 88 %) of 29`. */

@@ -1,6 +1,7 @@
 import type { CullEventView, CullHitView } from '@yaylak/contract';
 import type { CullFact, CullWeight } from '@yaylak/core';
-import { figureText, shortDate, fullDate } from './format';
+import { shortDate, fullDate } from './dates';
+import { figureText } from './format';
 import { say, lower } from '@yaylak/contract';
 
 /** A rule by the name a keeper calls it. */
@@ -58,7 +59,7 @@ export function hitText({ fact, evidence }: Pick<CullHitView, 'fact' | 'evidence
     case 'hard-birth':
       return `${CULL_FACT_WORDS[fact]} ${n === 1 ? '' : `${times(n)} `}(${evidence.map((e) => fullDate(e.on)).join(', ')})`;
     case 'no-response':
-      return say('Fed up for {figure} {figure, plural, one {day} other {days}} to {value} and no better', {
+      return say('Fed extra for {figure} {figure, plural, one {day} other {days}} to {value} and no better', {
         figure,
         value: last ? shortDate(last.on) : '',
       });

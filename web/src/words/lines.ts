@@ -10,6 +10,8 @@ export interface Told {
   readonly standards: readonly Standard[];
   readonly groupName?: string | undefined;
   readonly productName?: string | undefined;
+  /** Of a sample, the day its result came; null where it is awaited. */
+  readonly answeredOn?: string | null | undefined;
   /** How another animal is called. */
   readonly nameOf?: ((animalId: string) => string | undefined) | undefined;
 }

@@ -1,6 +1,6 @@
 import type { MarginRowView, MarginsBy } from '@yaylak/contract';
 import type { MarginParts } from '@yaylak/core';
-import { monthName } from './format';
+import { monthName } from './dates';
 import { say } from '@yaylak/contract';
 
 export const BY_WORDS: Readonly<Record<MarginsBy, string>> = {

@@ -1,5 +1,6 @@
 import { anEntry } from '../tests/builders';
-import { dayAndHour, shareText } from './format';
+import { dayAndHour } from './dates';
+import { shareText } from './format';
 import { hourOf } from './hourOf';
 import { entryWords } from './entryWords';
 import type { Told } from './lines';

@@ -8,7 +8,7 @@ it.each<[ChoosingReason, RegExp]>([
   [{ code: 'near-line', chanceAcross: 0.27 }, /About 3 in 10 that it belongs on the other side/],
   [
     { code: 'heavier-than-worth', place: 14, placeByWeight: 1, part: 'age', grams: 2900 },
-    /^1st by weight, but 14th: \+2\.9\u00a0kg come from its age\.$/,
+    /^1st by weight, but 14th overall: \+2\.9\u00a0kg come from its age\.$/,
   ],
   [
     { code: 'lighter-than-worth', place: 2, placeByWeight: 22, part: 'birthType', grams: -3600 },

@@ -87,7 +87,7 @@ export function reasonWords(
         n: Math.round(reason.chanceAcross * 10),
       });
     case 'heavier-than-worth':
-      return say('{ordinal} by weight, but {ordinal2}: {difference} come from {value}.', {
+      return say('{ordinal} by weight, but {ordinal2} overall: {difference} come from {value}.', {
         ordinal: ordinal(reason.placeByWeight),
         ordinal2: ordinal(reason.place),
         difference: differenceText(reason.grams / 1000, unit),

@@ -1,5 +1,6 @@
 import type { AnimalView, TagView } from '@yaylak/contract';
-import { fullDate, moneyText, shortDate } from './format';
+import { fullDate, shortDate } from './dates';
+import { moneyText } from './format';
 import { say } from '@yaylak/contract';
 
 /** `reserved for Demir to 12 Dec`. */

@@ -1,5 +1,5 @@
 import type { SaleAheadView, SpeciesAhead } from '@yaylak/contract';
-import { shortDate } from './format';
+import { shortDate } from './dates';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
 
 export const hasReady = ({ ready, closing }: SpeciesAhead): boolean => ready + closing > 0;

@@ -8,7 +8,8 @@ import {
   uncapital,
 } from '@yaylak/contract';
 import { isoOf, type Clash, type FlushingSchool, type RematingSchool } from '@yaylak/core';
-import { countText, fullDate, shortDate } from './format';
+import { fullDate, shortDate } from './dates';
+import { countText } from './format';
 
 export const FLUSHING_WORDS: Readonly<Record<FlushingSchool, string>> = {
   'six-weeks': say('six weeks: thin ones gain a score'),

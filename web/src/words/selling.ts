@@ -29,7 +29,8 @@ import {
   type UnfitCheck,
   type WeightUnit,
 } from '@yaylak/core';
-import { figureText, moneyText, shortDate, weightText } from './format';
+import { shortDate } from './dates';
+import { figureText, moneyText, weightText } from './format';
 import type { Told } from './lines';
 
 /** Where fat is felt. */

@@ -1,6 +1,6 @@
 import type { AnimalView, WithheldOfAnimal } from '@yaylak/contract';
 import { dayOf } from '@yaylak/core';
-import { fullDate } from './format';
+import { fullDate } from './dates';
 import { say } from '@yaylak/contract';
 
 /** The last day of what is withheld longest. */

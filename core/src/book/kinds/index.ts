@@ -25,6 +25,7 @@ import { measure } from './measure';
 import { mob } from './mob';
 import { move } from './move';
 import { note } from './note';
+import { photo } from './photo';
 import { passage } from './passage';
 import { penStage } from './penStage';
 import { pregnancyTest } from './pregnancyTest';
@@ -56,6 +57,7 @@ export const KINDS = {
   departure,
   carcass,
   note,
+  photo,
   'litter-weight': litterWeight,
   treatment,
   look,

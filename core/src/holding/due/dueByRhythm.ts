@@ -1,7 +1,7 @@
 import type { AnimalFacts } from '../../book';
 import type { Day } from '../../calendar';
 import { nextScoring } from '../../condition';
-import { nextWeighing, type Reading } from '../../growth';
+import type { WeighingDue } from '../../growth';
 import { isByLitter } from '../../rearing';
 import type { Species, SpeciesSettings } from '../../species';
 import { dueRows, type DueRow } from './dueRow';
@@ -13,20 +13,17 @@ const SAME_ROUND_DAYS = 45;
 export interface RhythmContext {
   readonly today: Day;
   readonly settings: (species: Species) => SpeciesSettings;
-  /** Readings of an animal by day, guesses set right. */
-  readonly daily: (facts: AnimalFacts) => readonly Reading[];
+  /** As `weighingsOf` tells. */
+  readonly weighings: (facts: AnimalFacts) => readonly WeighingDue[];
   /** Days a plan of hers has a round of scoring from. */
   readonly plannedScorings: (facts: AnimalFacts) => readonly Day[];
 }
 
 /** Weighings by the holding's schedule. One of a litter that wears nothing yet is weighed with its litter. */
-export function dueWeighings(present: readonly AnimalFacts[], { today, settings, daily }: RhythmContext): DueRow[] {
+export function dueWeighings(present: readonly AnimalFacts[], { today, settings, weighings }: RhythmContext): DueRow[] {
   const due = present.flatMap((facts) => {
-    const { bornOn, species } = facts.record;
-    if (bornOn === undefined) return [];
-    if (facts.identifiers.length === 0 && isByLitter(settings(species))) return [];
-    const next = nextWeighing(bornOn, daily(facts), settings(species).weighing, today, facts.arrivedOn);
-    return next ? [{ facts, what: next.step, window: next.window }] : [];
+    if (facts.identifiers.length === 0 && isByLitter(settings(facts.record.species))) return [];
+    return weighings(facts).map(({ step, window }) => ({ facts, what: step, window }));
   });
   return dueRows(due, today, (step) => ({ key: 'weigh', task: { kind: 'weigh', step }, joins: 'measures' }));
 }

@@ -29,6 +29,7 @@ import { Migration20261130160000_bought } from './20261130160000_bought';
 import { Migration20261130170000_haulage } from './20261130170000_haulage';
 import { Migration20261130180000_keeps } from './20261130180000_keeps';
 import { Migration20261201010000_weekStart } from './20261201010000_weekStart';
+import { Migration20261201040000_photos } from './20261201040000_photos';
 
 /** What each step does; listed by hand, so that nothing is looked for on disk. */
 const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
@@ -60,6 +61,7 @@ const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>
   '20261130170000_haulage': Migration20261130170000_haulage,
   '20261130180000_keeps': Migration20261130180000_keeps,
   '20261201010000_weekStart': Migration20261201010000_weekStart,
+  '20261201040000_photos': Migration20261201040000_photos,
 };
 
 /** In the order they are run. */

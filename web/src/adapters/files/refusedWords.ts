@@ -6,7 +6,7 @@ const REFUSED_WORDS = {
   empty: say('is empty. Choose another file.'),
   'only-headings': say('has headings and no rows. Choose another file.'),
   'not-text': say('is neither text nor a workbook. Save it as CSV or .xlsx first.'),
-  'not-a-workbook': say('cannot be read as a workbook: it may be locked or broken. Save it anew as .xlsx, or as CSV.'),
+  'not-a-workbook': say('cannot be read as a workbook: it may be locked or broken. Save it again as .xlsx, or as CSV.'),
   'too-many-columns': say('has a line of more than {most} columns. Leave out the columns that are not needed.', {
     most: MOST_COLUMNS,
   }),

@@ -89,11 +89,14 @@ function Finder({ typed, onType, onClose }: Props) {
         items={sections.map((s) => ({ ...s, id: s.name }))}
         onAction={(key) => open(finds.find((f) => f.key === key))}
         onPointerDown={(e) => (isShift.current = e.shiftKey)}
-        renderEmptyState={() =>
-          isPending || typed.trim() === '' ? null : (
-            <p>{say('Nothing here is called “{typed}”. Try fewer digits, or another word.', { typed })}</p>
-          )
-        }
+        // Said only where there is something to say: an empty state stands in the list as one of its options.
+        {...(isPending || typed.trim() === ''
+          ? {}
+          : {
+              renderEmptyState: () => (
+                <p>{say('Nothing here is called “{typed}”. Try fewer digits, or another word.', { typed })}</p>
+              ),
+            })}
       >
         {(section) => (
           <ListBoxSection id={section.id}>

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { watchCodes } from '../../adapters/readings/camera';
-import { Wrong } from '../../parts/Field';
+import { Wrong } from '../../parts/Wrong';
 import { Small } from '../../parts/Panel';
 import { animalOfCard } from '../../shared/nav/cardAddress';
 import { radius } from '../../theme/tokens';

@@ -1,13 +1,19 @@
 import { queryOptions, useQuery } from '@tanstack/react-query';
-import type { IdentifierIndexRow, TagView } from '@yaylak/contract';
+import type { IdentifierIndexRow, MentionView, TagView } from '@yaylak/contract';
 import { dayOf, searchAnimals } from '@yaylak/core';
 import { useMemo, useState } from 'react';
 import { recentAnimals } from '../../adapters/recent';
 import { groupsQuery, holdingQuery, identifiersQuery, mentionsQuery, tagsQuery } from '../../api/queries';
 import { keysOf, PLACES } from '../../shared/nav/placeList';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { markKey, markText, wearingMark } from '../../words/tags';
 import { fieldWord, say, SPECIES_WORDS } from '@yaylak/contract';
+
+const MENTIONED: Readonly<Record<MentionView['kind'], (text: string) => string>> = {
+  tube: (text) => say('tube {text}', { text }),
+  note: (text) => text,
+  photo: (text) => say('photo, {text}', { text }),
+};
 
 /** Something found, and where it leads. */
 export interface Find {
@@ -93,7 +99,7 @@ export function useFinds(typed: string): { readonly sections: readonly FindSecti
           key: `${kind} ${tag.animalId} ${on} ${text}`,
           opens: `/animals/${tag.animalId}`,
           tag,
-          words: `${kind === 'tube' ? say('tube {text}', { text }) : text}, ${shortDate(on)}`,
+          words: `${MENTIONED[kind](text)}, ${shortDate(on)}`,
         })),
       },
       {

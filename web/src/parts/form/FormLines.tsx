@@ -2,7 +2,7 @@ import { useId } from 'react';
 import { useController } from 'react-hook-form';
 import styled from 'styled-components';
 import { colour, space } from '../../theme/tokens';
-import { Wrong } from '../Field';
+import { Wrong } from '../Wrong';
 import { fieldLook } from '../fieldLook';
 import { useShown } from './shownFields';
 

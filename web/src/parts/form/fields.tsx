@@ -1,7 +1,9 @@
 import type { ComponentProps } from 'react';
 import { useController } from 'react-hook-form';
 import { BigKeys } from '../BigKeys';
-import { Choice, Field, Wrong } from '../Field';
+import { Choice } from '../Choice';
+import { Wrong } from '../Wrong';
+import { Field } from '../Field';
 import { Tick } from '../Tick';
 import { useShown } from './shownFields';
 

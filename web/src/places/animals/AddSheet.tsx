@@ -119,7 +119,7 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
   const hasNumber = typedNow.wears !== 'nothing';
 
   // Focus is outside React: the first field has the keyboard when the sheet opens.
-  useEffect(() => box.current?.querySelector('select')?.focus(), []);
+  useEffect(() => box.current?.querySelector<HTMLElement>('[aria-haspopup=listbox]')?.focus(), []);
 
   const send = async (typed: AddTyped): Promise<readonly string[] | 'asked'> => {
     const given = numbersOf(typed);

@@ -1,8 +1,20 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import type { AnimalView } from '@yaylak/contract';
-import { aGain, aGroup, anEntry, anIdentifier, anOutlet, aRow, aTag, aView } from '../../tests/builders';
-import { no, refuses, renderPage, type Answers } from '../../tests/renderPage';
+import {
+  aGain,
+  aGroup,
+  anEntry,
+  anIdentifier,
+  anOutlet,
+  aRosterAnimal,
+  aRow,
+  aTag,
+  aView,
+  TODAY,
+} from '../../tests/builders';
+import { AWAY, no, refuses, renderPage, type Answers } from '../../tests/renderPage';
 import { AnimalPage } from './AnimalPage';
+import { choose, offered } from '../../tests/choose';
 
 const ID = 'id of 26-0001';
 /** Chosen in a form, which holds it to what an id is. */
@@ -72,6 +84,29 @@ it('lays its life out in lanes that can be read aloud', async () => {
   expect(screen.queryByRole('list', { name: 'Chosen' })).toBeNull();
 });
 
+it('shows what the device keeps of it, its photo too, while the server is away', async () => {
+  const photo = { pictureId: 'p1', width: 1024, height: 768 };
+  renderPage(<AnimalPage />, {
+    at: PATH,
+    route: '/animals/:id',
+    answers: {
+      [`GET /api/animals/${encodeURIComponent(ID)}`]: AWAY,
+      'GET /api/roster': {
+        on: TODAY,
+        animals: [aRosterAnimal('26-0001', { photo })],
+        gone: [],
+        products: [],
+        templates: [],
+        biases: [],
+        lastTubes: {},
+      },
+    },
+  });
+  expect(await screen.findByText(/The server is away. This is what this device keeps/)).toBeVisible();
+  expect(screen.getByRole('img', { name: 'Photo of 26-0001' })).toHaveAttribute('src', '/api/photos/p1');
+  expect(screen.getByRole('row', { name: /24 Oct 2026/ })).toHaveTextContent('38.0');
+});
+
 describe('writing down', () => {
   it('a weight with a comma, and takes it back', async () => {
     const { user, entries } = await show();
@@ -121,7 +156,7 @@ describe('writing down', () => {
     await user.click(screen.getByRole('button', { name: 'Move' }));
     await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('Choose a group.');
-    await user.selectOptions(screen.getByLabelText('To'), 'Rams');
+    await choose(user, screen.getByLabelText('To'), 'Rams');
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     await user.click(screen.getByRole('button', { name: 'Note' }));
@@ -129,8 +164,8 @@ describe('writing down', () => {
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     await user.click(screen.getByRole('button', { name: 'Left' }));
-    await user.selectOptions(screen.getByLabelText('How'), 'died');
-    await user.selectOptions(screen.getByLabelText('Of what'), 'bloat');
+    await choose(user, screen.getByLabelText('How'), 'died');
+    await choose(user, screen.getByLabelText('Of what'), 'bloat');
     await user.type(screen.getByLabelText('Note'), 'found at dawn');
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(entries()).toHaveLength(3));
@@ -147,7 +182,7 @@ it('something seen counts against her, or is sound again', async () => {
   await user.click(screen.getByRole('button', { name: 'Seen' }));
   await user.click(screen.getByRole('button', { name: 'Save' }));
   expect(await screen.findByRole('alert')).toHaveTextContent('Choose what was seen.');
-  await user.selectOptions(screen.getByLabelText('What'), 'Dangerous to people');
+  await choose(user, screen.getByLabelText('What'), 'Dangerous to people');
   await user.type(screen.getByLabelText('Remark'), 'at the crush');
   await user.click(screen.getByRole('button', { name: 'Save' }));
   await waitFor(() =>
@@ -166,8 +201,8 @@ it('a sale says to which outlet, for how much and at what weight, as far as it i
   });
   await user.click(screen.getByRole('button', { name: 'Left' }));
   const to = await screen.findByLabelText('To');
-  expect(within(to).getAllByRole('option').map((o) => o.textContent)).toEqual(['no outlet', 'Hill market']); // prettier-ignore
-  await user.selectOptions(to, 'Hill market');
+  expect(await offered(user, to, 2)).toEqual(['no outlet', 'Hill market']);
+  await choose(user, to, 'Hill market');
   await user.type(screen.getByLabelText('Price, EUR'), 'dear');
   await user.click(screen.getByRole('button', { name: 'Save' }));
   expect(
@@ -221,7 +256,7 @@ describe('leaving while meat is withheld', () => {
 
   it('does not go for slaughter, and says from when it can', async () => {
     const { user, entries } = await leave();
-    await user.selectOptions(screen.getByLabelText('How'), 'slaughtered');
+    await choose(user, screen.getByLabelText('How'), 'slaughtered');
     expect(
       await screen.findByText(
         'Meat withheld to the end of 4 Dec 2026 (Drench). It can go for slaughter from 5 Dec 2026.',
@@ -337,7 +372,7 @@ describe('identifiers', () => {
   it('are replaced by the same number in one go, or not at all', async () => {
     const { user, entries } = await show(aView('26-0001', { identifiers: [worn] }));
     await lose(user);
-    await user.selectOptions(screen.getByLabelText('What happened'), 'taken out');
+    await choose(user, screen.getByLabelText('What happened'), 'taken out');
     await user.click(screen.getByRole('checkbox', { name: 'The same number is fitted again' }));
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await screen.findByText('Taken out: yellow 26-0001, fitted again');

@@ -17,7 +17,8 @@ import { Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { WindowBar } from '../../parts/WindowBar';
 import { colour, fonts, phone, space } from '../../theme/tokens';
-import { ageText, birthDate, bornText, fullDate, moneyText, weightText } from '../../words/format';
+import { birthDate, fullDate } from '../../words/dates';
+import { ageText, bornText, moneyText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { cardsOf } from '../../shared/nav/cardAddress';
 import { ChoicesMade, Family, Given } from './Family';
@@ -26,6 +27,7 @@ import { Identifiers } from './Identifiers';
 import { lifeLanes } from './life';
 import { InYoung } from './InYoung';
 import { LifeLanes } from './LifeLanes';
+import { Photos } from './Photos';
 import { RecordEditor } from './RecordEditor';
 import { Timeline } from './Timeline';
 import { leftWithheldWords } from '../../words/withheld';
@@ -108,6 +110,7 @@ export function AnimalPage() {
       actions={<WriteDown view={data} today={holding?.today ?? ''} />}
       aside={
         <>
+          <Photos view={data} today={holding?.today ?? ''} />
           <Given view={data} />
           <Family view={data} />
           <ChoicesMade view={data} />

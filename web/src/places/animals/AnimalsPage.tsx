@@ -1,22 +1,24 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import type { AnimalQuery, AnimalRow, AnimalSort } from '@yaylak/contract';
 import { DECISIONS, SEXES, type Sex } from '@yaylak/core';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { AwayError, withQuery } from '../../api/client';
 import { animalsQuery, groupsQuery, strainsQuery, tagsQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
 import { KeptAnimals } from '../../parts/KeptHere';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Row } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
-import { useKeptState } from '../../parts/useKeptState';
+import { PICKED, usePicked } from './usePicked';
 import { useNewKey } from '../../parts/useWindowKey';
 import { space } from '../../theme/tokens';
+import { usePhone } from '../../theme/usePhone';
 
 import { DECISION_WORDS } from '../../words/reasons';
 import { markKey, markText, wearingMark } from '../../words/tags';
@@ -27,7 +29,7 @@ import { COLUMNS } from './columns';
 import { ColumnChoice } from './ColumnChoice';
 import { SelectionBar } from './SelectionBar';
 import { WriteWorkbook } from './WriteWorkbook';
-import { COLUMNS_KEY, queryOf, rememberedColumns } from './animalsAsked';
+import { COLUMNS_KEY, columnsOnPhone, queryOf, rememberedColumns } from './animalsAsked';
 import { say, SPECIES_WORDS, lower } from '@yaylak/contract';
 
 /** All animals: find, filter, sort, mark and move. The filter lives in the address, so that it can be kept. */
@@ -35,7 +37,8 @@ export function AnimalsPage() {
   const [params, setParams] = useSearchParams();
   const kept = useSpecies();
   const [columns, setColumns] = useState(rememberedColumns);
-  const [selected, setSelected] = useKeptState<ReadonlySet<string>>('selected', new Set());
+  const isPhone = usePhone();
+  const [picked, pick] = usePicked();
   const [isAdding, setAdding] = useState(false);
   const navigate = useNavigate();
   const query = useMemo(() => queryOf(params), [params]);
@@ -45,6 +48,12 @@ export function AnimalsPage() {
   const list = useInfiniteQuery(animalsQuery(query));
   const rows = useMemo(() => list.data?.pages.flatMap((p) => p.rows) ?? [], [list.data]);
   const total = list.data?.pages[0]?.total ?? 0;
+  // Who is picked is read as far as they stand in the list, so that all of them are there.
+  const isMissing = list.hasNextPage && picked.size > rows.filter((r) => picked.has(r.tag.animalId)).length;
+  const { fetchNextPage, isFetching } = list;
+  useEffect(() => {
+    if (isMissing && !isFetching) void fetchNextPage();
+  }, [isMissing, isFetching, fetchNextPage]);
   useNewKey(() => setAdding(true));
 
   const set = (change: Partial<Record<keyof AnimalQuery, string>>): void => {
@@ -53,8 +62,9 @@ export function AnimalsPage() {
       if (value) next.set(key, value);
       else next.delete(key);
     }
+    next.delete(PICKED);
+    pick(new Set());
     setParams(next, { replace: true });
-    setSelected(new Set());
   };
   const chip = (key: keyof AnimalQuery, value: string, words: string) => (
     <Chip
@@ -164,8 +174,8 @@ export function AnimalsPage() {
         })}
       </Row>
       <SelectionBar
-        rows={rows.filter((r) => selected.has(r.tag.animalId))}
-        onDone={() => setSelected(new Set())}
+        rows={rows.filter((r) => picked.has(r.tag.animalId))}
+        onDone={() => pick(new Set())}
         onJob={(chosen) =>
           void navigate('/race', {
             state: {
@@ -189,14 +199,14 @@ export function AnimalsPage() {
       {rows.length > 0 ? (
         <AnimalsTable
           rows={rows}
-          columns={columns}
+          columns={isPhone ? columnsOnPhone(columns) : columns}
           sort={query.sort ?? 'number'}
           direction={query.direction ?? 'up'}
           onSort={(sort: AnimalSort) =>
             set({ sort, direction: query.sort === sort && query.direction !== 'down' ? 'down' : 'up' })
           }
-          selected={selected}
-          onSelectedChange={setSelected}
+          selected={picked}
+          onSelectedChange={pick}
           onOpen={(row: AnimalRow) => void navigate(`/animals/${row.tag.animalId}`)}
           hasMore={list.hasNextPage}
           onMore={() => void list.fetchNextPage()}

@@ -8,7 +8,7 @@ import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
 import { Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 import { useWeightUnit } from '../../words/useHolding';
 import { queryOf, rememberedColumns } from './animalsAsked';
 import { COLUMNS } from './columns';

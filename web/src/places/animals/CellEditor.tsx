@@ -4,6 +4,7 @@ import { SEXES, type DateOrder } from '@yaylak/core';
 import { useRef, useState, type FocusEvent, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { groupsQuery, holdingQuery, identifiersQuery } from '../../api/queries';
+import { CellChoice } from '../../parts/CellChoice';
 import { fieldLook } from '../../parts/fieldLook';
 import { useWrite } from '../../parts/useWrite';
 import { colour, radius, space, touch } from '../../theme/tokens';
@@ -38,7 +39,7 @@ const textsOf = (row: AnimalRow, fact: EditableFact): readonly string[] => {
   }
 };
 
-/** A cell of the list while it is changed: Enter or leaving it saves, Escape leaves it as it was. */
+/** A cell of the list while it is changed: Enter, a choice or leaving it saves, Escape leaves it as it was. */
 export function CellEditor({ row, fact, onDone }: Props) {
   const [texts, setTexts] = useState(() => textsOf(row, fact));
   const [before] = useState(texts);
@@ -69,20 +70,22 @@ export function CellEditor({ row, fact, onDone }: Props) {
     });
     return typeof change === 'string' ? change : changeRecord(row, change);
   };
-  const save = async (by: 'key' | 'leaving'): Promise<void> => {
+  const save = async (by: 'key' | 'leaving', next = texts): Promise<void> => {
     if (isSettled.current) return;
     isSettled.current = true;
-    const refused = texts.every((t, i) => t === before[i]) ? undefined : await send(texts);
+    const refused = next.every((t, i) => t === before[i]) ? undefined : await send(next);
     isSettled.current = refused === undefined;
     setProblem(refused);
     if (refused === undefined) onDone(by);
   };
+  const leave = (): void => {
+    isSettled.current = true;
+    onDone('key');
+  };
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key === 'Enter') void save('key');
-    else if (event.key === 'Escape') {
-      isSettled.current = true;
-      onDone('key');
-    } else return;
+    else if (event.key === 'Escape') leave();
+    else return;
     event.preventDefault();
     event.stopPropagation();
   };
@@ -101,18 +104,17 @@ export function CellEditor({ row, fact, onDone }: Props) {
     />
   );
   const choice = (options: readonly (readonly [value: string, words: string])[]) => (
-    <select
-      aria-label={say('{words} of {text}', { words, text: row.tag.text })}
-      autoFocus
-      value={texts[0]}
-      onChange={(e) => setTexts([e.target.value])}
-    >
-      {options.map(([value, name]) => (
-        <option key={value} value={value}>
-          {name}
-        </option>
-      ))}
-    </select>
+    <CellChoice
+      label={say('{words} of {text}', { words, text: row.tag.text })}
+      value={texts[0] ?? ''}
+      options={options}
+      onChoose={(value) => {
+        setTexts([value]);
+        void save('key', [value]);
+      }}
+      onLeave={leave}
+      isOpenAtOnce
+    />
   );
   return (
     <Editing onKeyDown={onKeyDown} onBlur={onBlur}>
@@ -187,7 +189,7 @@ const Editing = styled.div`
   gap: ${space(1)};
   position: relative;
   input,
-  select {
+  button {
     ${fieldLook}
     min-height: ${touch};
     padding: 0 ${space(1)};

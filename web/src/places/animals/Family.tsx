@@ -4,7 +4,8 @@ import { FigureTable } from '../../parts/FigureTable';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { space } from '../../theme/tokens';
-import { figureText, fullDate, perYearFigures } from '../../words/format';
+import { fullDate } from '../../words/dates';
+import { figureText, perYearFigures } from '../../words/format';
 import { DECISION_WORDS } from '../../words/reasons';
 import { say, lower } from '@yaylak/contract';
 import { RearedHow } from '../../parts/hows/RearedHow';
@@ -19,7 +20,7 @@ export function Given({ view }: Props) {
   if (!record) return null;
   return (
     <Panel>
-      <h2>{say('What {value} has given', { value: row.sex === 'female' ? say('she') : say('he') })}</h2>
+      <h2>{row.sex === 'female' ? say('What she has given') : say('What he has given')}</h2>
       <FigureTable $isSum>
         <tbody>
           <tr>

@@ -4,7 +4,7 @@ import { AdjustedHow } from '../../parts/AdjustedHow';
 import { FigureTable } from '../../parts/FigureTable';
 import { GainFigure } from '../../parts/GainFigure';
 import { How } from '../../parts/How';
-import { differenceText, figureText, sureWeightText, weightText } from '../../words/format';
+import { differenceText, figureText, sureWeightText, weightText, weightWithin } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { BodyRow } from './BodyRow';
 import { say } from '@yaylak/contract';
@@ -42,9 +42,7 @@ export function Figures({ view }: { readonly view: AnimalView }) {
           <tr>
             <th scope="row">{say('When grown, about')}</th>
             <td>
-              <b>
-                {weightText(grown.kg, unit, view.row.species)} ± {weightText(grown.halfWidthKg, unit, view.row.species)}
-              </b>{' '}
+              <b>{weightWithin(grown.kg, grown.halfWidthKg, unit, view.row.species)}</b>{' '}
               <How of={say('Weight when grown')}>
                 <p>
                   {grown.from === 'curve'

@@ -12,7 +12,8 @@ import {
   YAxis,
 } from 'recharts';
 import { colour } from '../../theme/tokens';
-import { fullDate, weightText } from '../../words/format';
+import { fullDate } from '../../words/dates';
+import { axisDays, axisFigure, axisYears, weightText } from '../../words/format';
 import { LANE_LEFT_PX, LANE_RIGHT_PX } from './LifeLanes';
 import { say, fixedText } from '@yaylak/contract';
 
@@ -57,7 +58,7 @@ export function GrowthCurve({ view, unit, fromDays, toDays }: Props) {
     weight: weightText(last?.kg ?? 0, unit, view.row.species),
   });
   return (
-    <div role="img" aria-label={say('Growth curve: {words}', { words })}>
+    <div role="group" aria-label={say('Growth curve: {words}', { words })}>
       <ResponsiveContainer width="100%" height={250}>
         <ComposedChart data={points} margin={{ top: 18, right: LANE_RIGHT_PX, bottom: 4, left: 0 }}>
           <CartesianGrid stroke={colour('line')} vertical={false} />
@@ -67,11 +68,17 @@ export function GrowthCurve({ view, unit, fromDays, toDays }: Props) {
             domain={[fromDays, toDays]}
             allowDataOverflow
             {...(isLong ? { ticks: yearTicks(fromDays, toDays) } : {})}
-            tickFormatter={(d: number) => (isLong ? `${Math.round(d / YEAR_DAYS)} y` : `${d} d`)}
+            tickFormatter={(d: number) => (isLong ? axisYears(d / YEAR_DAYS) : axisDays(d))}
             stroke={colour('inkSoft')}
             fontSize={12}
           />
-          <YAxis unit={` ${shownIn}`} stroke={colour('inkSoft')} fontSize={12} width={LANE_LEFT_PX} />
+          <YAxis
+            tickFormatter={axisFigure}
+            unit={` ${shownIn}`}
+            stroke={colour('inkSoft')}
+            fontSize={12}
+            width={LANE_LEFT_PX}
+          />
           <Tooltip
             labelFormatter={(d) => say('{number} days old', { number: Number(d) })}
             formatter={(value, name) => {

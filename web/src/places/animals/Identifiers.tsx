@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { FitForm } from '../../shared/tags/FitForm';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 import { LoseForm } from './LoseForm';
 import { say } from '@yaylak/contract';
 

@@ -7,7 +7,8 @@ import { ChanceHow } from '../../parts/ChanceHow';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { WindowBar } from '../../parts/WindowBar';
 import { contradictionText } from '../../words/carrying';
-import { countText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
+import { countText } from '../../words/format';
 import { servedBy } from '../../words/mating';
 
 interface Props {

@@ -10,7 +10,7 @@ import { PaperSheet } from '../../parts/PaperSheet';
 import { Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { colour, fonts, space } from '../../theme/tokens';
-import { birthDate } from '../../words/format';
+import { birthDate } from '../../words/dates';
 import { cardAddress, idsOfCards } from '../../shared/nav/cardAddress';
 import { say, fieldWord } from '@yaylak/contract';
 

@@ -8,6 +8,7 @@ import { reservationWords } from '../../words/reserved';
 import { Reserved } from './Reserved';
 import { ReserveSheet } from './ReserveSheet';
 import { WriteDown } from './WriteDown';
+import { choose } from '../../tests/choose';
 
 const RESERVED = { entryId: 'r1', buyer: 'Demir', until: '2026-12-12', priceMinor: 24_000, depositMinor: 5_000 };
 const keepsAll = ({ body }: { body: { entries: Entry[] } }) => ({
@@ -45,7 +46,7 @@ it('keeps several animals for a buyer, with price, deposit and the spray that sh
   await typeDay(user, 'Kept to the end of', '2026-12-12');
   await user.clear(sheet.getByLabelText(/^Price a head/));
   await user.type(sheet.getByLabelText(/^Price a head/), '240,50');
-  await user.selectOptions(sheet.getByLabelText('Spray'), 'red');
+  await choose(user, sheet.getByLabelText('Spray'), 'red');
   await send();
   await screen.findByText('Reserved 2 animals for Demir');
   expect(written(asked)).toMatchObject(

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { AnimalView, TimelineItem } from '@yaylak/contract';
+import type { AnimalView, Entry, TimelineItem } from '@yaylak/contract';
 import styled from 'styled-components';
 import { holdingQuery } from '../../api/queries';
 import { useRecord } from '../../outbox/useRecord';
@@ -9,7 +9,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { useUndo } from '../../parts/Undo';
 import { useFirst } from '../../parts/useFirst';
 import { colour, space } from '../../theme/tokens';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 import { useWeightUnit } from '../../words/useHolding';
 import { entryWords } from '../../words/entryWords';
 import { PlainList } from '../../parts/PlainList';
@@ -49,6 +49,7 @@ export function Timeline({ view, today }: Props) {
             ...item,
             nameOf: (id) => item.names?.[id],
             species: view.row.species,
+            ...answered(item.entry, view.timeline),
             unit,
             currency: holding?.currency ?? '',
             standards: holding?.standards ?? [],
@@ -86,6 +87,19 @@ export function Timeline({ view, today }: Props) {
       {more}
     </Panel>
   );
+}
+
+/** Purposes whose result is awaited: it is recorded by the tube. */
+const AWAITED: readonly string[] = ['pregnancy', 'gene'];
+
+/** Of a sample, the day its result came; null while it is out. */
+function answered(entry: Entry, timeline: readonly TimelineItem[]): { readonly answeredOn?: string | null } {
+  if (entry.type !== 'sample') return {};
+  const result = timeline.find(
+    ({ entry: other, struck }) => struck === null && 'sampleId' in other && other.sampleId === entry.id,
+  );
+  if (result) return { answeredOn: result.entry.on };
+  return AWAITED.includes(entry.purpose) ? { answeredOn: null } : {};
 }
 
 const List = styled(PlainList)`

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { ENTRY_CLASSES, type AnimalView, say } from '@yaylak/contract';
-import { readTypedNumber, scaleUnit, toKg, type WeighingMethod } from '@yaylak/core';
+import { readTypedWeight, scaleUnit, toKg, type ScaleUnit, type WeighingMethod } from '@yaylak/core';
 import { useState } from 'react';
 import { groupsQuery } from '../../api/queries';
 import { useDoubts } from '../../outbox/useDoubts';
@@ -82,7 +82,7 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
     const base = { animalId: view.row.tag.animalId, on };
     switch (what) {
       case 'weight': {
-        const typed = readTypedNumber(text);
+        const typed = readTypedWeight(text, scale);
         return { type: 'weight', ...base, kg: typed.kind === 'number' ? toKg(typed.value, scale) : NaN, method };
       }
       case 'move':
@@ -100,7 +100,7 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
       text: say('The note is empty, or too long.'),
       groupId: say('Choose a group.'),
     },
-    also: (typed): Against => (what === 'weight' ? weightFault(typed) : {}),
+    also: (typed): Against => (what === 'weight' ? weightFault(typed, scale) : {}),
     fieldOf: { kg: 'text' },
   });
   const send = async (typed: Typed): Promise<readonly string[] | 'asked'> => {
@@ -148,8 +148,8 @@ function Form({ what, view, today, onClose }: Props & { readonly what: What; rea
 }
 
 /** A figure that cannot be read is shown as it was typed. */
-function weightFault({ text }: Typed): Against {
-  const typed = readTypedNumber(text);
+function weightFault({ text }: Typed, scale: ScaleUnit): Against {
+  const typed = readTypedWeight(text, scale);
   if (typed.kind === 'number') return {};
   return {
     text:

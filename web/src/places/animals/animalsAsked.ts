@@ -11,6 +11,12 @@ export const rememberedColumns = (): readonly ColumnId[] => {
   return kept.length > 0 ? kept : DEFAULT_COLUMNS;
 };
 
+/** Those of them that a phone has room for: the number, and the last weight or what else was chosen first. */
+export function columnsOnPhone(columns: readonly ColumnId[]): readonly ColumnId[] {
+  const others = columns.filter((c) => c !== 'number');
+  return ['number', ...(others.includes('lastKg') ? (['lastKg'] as const) : others.slice(0, 1))];
+}
+
 /** What is asked of the list, as the address has it. */
 export function queryOf(params: URLSearchParams): AnimalQuery {
   const get = (key: string): string | undefined => params.get(key) ?? undefined;

@@ -2,7 +2,7 @@ import { listed, type AnimalView, say, lower } from '@yaylak/contract';
 import { dayOf, isoOf, type Day } from '@yaylak/core';
 import { TEST_RESULT_WORDS } from '../../words/carrying';
 import { scoreText } from '../../words/condition';
-import { fullDate, monthYear } from '../../words/format';
+import { fullDate, monthYear } from '../../words/dates';
 import { entryWords } from '../../words/entryWords';
 import { DECISION_WORDS } from '../../words/reasons';
 

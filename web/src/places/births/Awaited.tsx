@@ -9,7 +9,8 @@ import { useUndo } from '../../parts/Undo';
 import { useWrite } from '../../parts/useWrite';
 import { WindowBar } from '../../parts/WindowBar';
 import { useFirst } from '../../parts/useFirst';
-import { countText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
+import { countText } from '../../words/format';
 import { servedBy } from '../../words/mating';
 
 interface Props {

@@ -2,7 +2,8 @@ import { addDays, dayOf, isoOf } from '@yaylak/core';
 import { Bar, BarChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { Panel, Small } from '../../parts/Panel';
 import { colour } from '../../theme/tokens';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
+import { axisFigure } from '../../words/format';
 import { say, fixedText } from '@yaylak/contract';
 
 interface Props {
@@ -20,10 +21,10 @@ export function BirthDays({ perDay, on }: Props) {
       <h2>{say('Births per day')}</h2>
       <div role="img" aria-label={say('Births expected each day of a fortnight, {n} in all', { n: fixedText(sum, 1) })}>
         <ResponsiveContainer width="100%" height={130}>
-          <BarChart data={data} margin={{ top: 8, right: 0, bottom: 0, left: -28 }}>
+          <BarChart accessibilityLayer={false} data={data} margin={{ top: 8, right: 0, bottom: 0, left: -28 }}>
             <CartesianGrid stroke={colour('line')} vertical={false} />
             <XAxis dataKey="day" interval={6} stroke={colour('inkSoft')} fontSize={11} />
-            <YAxis stroke={colour('inkSoft')} fontSize={11} />
+            <YAxis tickFormatter={axisFigure} stroke={colour('inkSoft')} fontSize={11} />
             <Bar dataKey="births" fill={colour('weldFill')} isAnimationActive={false} />
           </BarChart>
         </ResponsiveContainer>

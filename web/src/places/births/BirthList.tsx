@@ -3,14 +3,14 @@ import { chanceText, say, SPECIES_WORDS } from '@yaylak/contract';
 import { SPECIES } from '@yaylak/core';
 import { useSearchParams } from 'react-router';
 import { birthListQuery } from '../../api/queries';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { LineTable } from '../../parts/LineTable';
 import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
 import { Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { TickBox } from '../../parts/TickBox';
-import { fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/dates';
 import { useSpeciesOptions } from '../../words/useHolding';
 
 /** Who gives birth when, on paper: for the wall of the shed. */

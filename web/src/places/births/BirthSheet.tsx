@@ -25,7 +25,7 @@ import { useState } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
 import { damQuery, holdingQuery, rosterQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { FindOne } from '../../parts/FindOne';
 import { FormBigKeys, FormChoice, FormField } from '../../parts/form/fields';
 import { FieldRow } from '../../parts/form/FieldRow';
@@ -61,7 +61,7 @@ export function BirthSheet({ damId, species, today, hour, onClose }: Props) {
     setDam(undefined);
   };
   return (
-    <Sheet title={say('A birth')} isOpen onClose={onClose} width={720}>
+    <Sheet title={say('A birth')} isOpen onClose={onClose} width={800}>
       {done ? <p role="status">{say('{done}. The next dam, or close.', { done })}</p> : null}
       {dam === undefined ? (
         <FindOne key={done} label={say('Tag of the dam')} autoFocus onChoose={setDam} />

@@ -6,7 +6,7 @@ import { Link, useSearchParams } from 'react-router';
 import { deviceMoment } from '../../api/deviceClock';
 import { birthsQuery, holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { NotePanel, Row, Small } from '../../parts/Panel';

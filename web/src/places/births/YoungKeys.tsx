@@ -6,7 +6,7 @@ import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { Tick } from '../../parts/Tick';
-import { colour, space } from '../../theme/tokens';
+import { colour, phone, space } from '../../theme/tokens';
 import { newId } from '../../words/ids';
 import type { YoungTyped } from './birthDraft';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
@@ -116,5 +116,13 @@ const List = styled.div`
   }
   > div > b {
     align-self: center;
+  }
+  ${phone} {
+    > div {
+      grid-template-columns: minmax(0, 1fr) auto;
+    }
+    > div > :last-child {
+      grid-area: 1 / 2;
+    }
   }
 `;

@@ -1,7 +1,7 @@
 import type { BirthEntry, DamView } from '@yaylak/contract';
 import {
   parseMoment,
-  readTypedNumber,
+  readTypedWeight,
   scaleUnit,
   toKg,
   type Afterbirth,
@@ -109,7 +109,7 @@ export function birthEntries(
   const scale = scaleUnit(dam.species, unit);
   const kgs: (number | undefined)[] = [];
   for (const text of isByCount ? [birth.together] : birth.young.map((y) => y.weight)) {
-    const kg = text.trim() === '' ? undefined : readTypedNumber(text);
+    const kg = text.trim() === '' ? undefined : readTypedWeight(text, scale);
     if (kg && (kg.kind !== 'number' || !(kg.value > 0)))
       return say('“{text}” is not a weight. Type what the scale says in {scale}, or leave it out.', { text, scale });
     kgs.push(kg?.kind === 'number' ? Number(toKg(kg.value, scale).toFixed(4)) : undefined);

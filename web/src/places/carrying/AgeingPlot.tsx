@@ -10,7 +10,7 @@ import {
   YAxis,
 } from 'recharts';
 import { colour } from '../../theme/tokens';
-import { figureText } from '../../words/format';
+import { axisDays, figureText } from '../../words/format';
 import { say } from '@yaylak/contract';
 
 const CLOSE_DAYS = 5;
@@ -32,7 +32,7 @@ export function AgeingPlot({ ages }: { readonly ages: AgeingView }) {
       })}
     >
       <ResponsiveContainer width="100%" height={260}>
-        <ScatterChart margin={{ top: 8, right: 64, bottom: 20, left: 0 }}>
+        <ScatterChart accessibilityLayer={false} margin={{ top: 8, right: 64, bottom: 20, left: 0 }}>
           <CartesianGrid stroke={colour('line')} vertical={false} />
           <ReferenceArea y1={-CLOSE_DAYS} y2={CLOSE_DAYS} fill={colour('mossWash')} fillOpacity={0.7} />
           <XAxis
@@ -47,10 +47,9 @@ export function AgeingPlot({ ages }: { readonly ages: AgeingView }) {
             type="number"
             dataKey="off"
             domain={[-reach - 1, reach + 1]}
-            tickFormatter={(d: number) => figureText(d, 0)}
+            tickFormatter={axisDays}
             stroke={colour('inkSoft')}
             fontSize={12}
-            unit=" d"
           />
           {lines.map(([y, label], i) => (
             <ReferenceLine

@@ -2,7 +2,8 @@ import type { BirthsToComeView } from '@yaylak/contract';
 import { addDays, dayOf, halfWidth80, isoOf } from '@yaylak/core';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { colour } from '../../theme/tokens';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
+import { axisFigure } from '../../words/format';
 import { say } from '@yaylak/contract';
 
 /** Births in three days running, as pens are taken, with the band four out of five fall into. */
@@ -28,7 +29,7 @@ export function BirthsBars({ births }: { readonly births: BirthsToComeView }) {
       })}
     >
       <ResponsiveContainer width="100%" height={130}>
-        <ComposedChart data={data} margin={{ top: 12, right: 4, bottom: 0, left: -28 }}>
+        <ComposedChart accessibilityLayer={false} data={data} margin={{ top: 12, right: 4, bottom: 0, left: -28 }}>
           <CartesianGrid stroke={colour('line')} vertical={false} />
           <XAxis
             dataKey="day"
@@ -40,7 +41,7 @@ export function BirthsBars({ births }: { readonly births: BirthsToComeView }) {
             stroke={colour('inkSoft')}
             fontSize={11}
           />
-          <YAxis stroke={colour('inkSoft')} fontSize={11} allowDecimals={false} />
+          <YAxis tickFormatter={axisFigure} stroke={colour('inkSoft')} fontSize={11} allowDecimals={false} />
           <Area dataKey="band" stroke="none" fill={colour('weldWash')} isAnimationActive={false} />
           <Line dataKey="mean" dot={false} stroke={colour('weldFill')} strokeWidth={2.5} isAnimationActive={false} />
           {births.pens === null ? null : (

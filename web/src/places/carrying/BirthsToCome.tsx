@@ -4,7 +4,7 @@ import { lazy, Suspense } from 'react';
 import { Button } from '../../parts/Button';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { say, SPECIES_WORDS, fixedText } from '@yaylak/contract';
 
 const BirthsBars = lazy(async () => ({ default: (await import('./BirthsBars')).BirthsBars }));

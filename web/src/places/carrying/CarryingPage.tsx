@@ -4,13 +4,14 @@ import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { carryingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { NotePanel, Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
+import { useInAddress } from '../../parts/useInAddress';
 import { useNewKey } from '../../parts/useWindowKey';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 import { useSpeciesOptions } from '../../words/useHolding';
 import { BirthsToCome } from './BirthsToCome';
 import { FemaleRows } from './FemaleRows';
@@ -32,7 +33,7 @@ export function CarryingPage() {
   const { query, lostId, setSpecies, set } = useCarryingScope();
   const { data, error, refetch } = useQuery({ ...carryingQuery(query), placeholderData: (before) => before });
   const [open, setOpen] = useState<'results' | 'steps' | CarryingFemaleView>();
-  const [chosenId, setChosenId] = useState<string>();
+  const [chosenId, setChosenId] = useInAddress('asked');
   useNewKey(() => {
     const [first] = data ? inOrder(data.females) : [];
     if (first) setOpen(first);

@@ -16,7 +16,7 @@ import { WindowBar } from '../../parts/WindowBar';
 import { useFirst } from '../../parts/useFirst';
 import { colour } from '../../theme/tokens';
 import { contradictionText } from '../../words/carrying';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { knownText, STATE_WORDS } from './words';
 import { servedBy } from '../../words/mating';
 import { NamedTag } from '../../parts/NamedTag';

@@ -5,7 +5,8 @@ import styled from 'styled-components';
 import { How } from '../../parts/How';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { colour, fonts, space } from '../../theme/tokens';
-import { countText, fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/dates';
+import { countText } from '../../words/format';
 import { TOLD_WORDS } from '../../words/mating';
 
 interface Props {
@@ -56,7 +57,11 @@ export function InYoungPanel({ curve, today, species }: Props) {
         aria-label={say('{said}; {percent} expected of those served so far', { said, percent: percentText(foretold) })}
       >
         <ResponsiveContainer width="100%" height={210}>
-          <LineChart data={pointsOf(curve, end)} margin={{ top: 14, right: 16, bottom: 14, left: -8 }}>
+          <LineChart
+            accessibilityLayer={false}
+            data={pointsOf(curve, end)}
+            margin={{ top: 14, right: 16, bottom: 14, left: -8 }}
+          >
             <CartesianGrid stroke={colour('line')} vertical={false} />
             <XAxis
               dataKey="day"
@@ -78,7 +83,7 @@ export function InYoungPanel({ curve, today, species }: Props) {
               <ReferenceLine
                 x={now}
                 stroke={colour('ink')}
-                label={{ value: say('today'), position: 'insideTopRight', fontSize: 12, fill: colour('ink') }}
+                label={{ value: say('today'), position: 'insideBottomRight', fontSize: 12, fill: colour('ink') }}
               />
             ) : null}
             <Line

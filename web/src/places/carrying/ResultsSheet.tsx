@@ -7,7 +7,8 @@ import { tubesOutQuery } from '../../api/queries';
 import { refusedWords } from '../../adapters/files/refusedWords';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
 import { FilePick } from '../../parts/FilePick';
 import { LineTable } from '../../parts/LineTable';
 import { Row, Small } from '../../parts/Panel';
@@ -17,11 +18,11 @@ import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { colour } from '../../theme/tokens';
 import { TEST_RESULT_WORDS } from '../../words/carrying';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { readResults, sentOf } from './readResults';
 import { say } from '@yaylak/contract';
 
-/** What is made of a line that wants a look: nothing until somebody says. */
+/** What is made of a line that needs a look: nothing until somebody says. */
 type Verdict = 'hold' | 'as-said' | 'exchange';
 
 /** Results of a laboratory by the number on the tube: what fits is written down, what does not is held for a look. */
@@ -102,8 +103,8 @@ export function ResultsSheet({ onClose }: { readonly onClose: () => void }) {
             <b>{file.name}</b>:{' '}
             {say('{n} {n, plural, one {fits its tube} other {fit their tubes}}', { n: good.length })},{' '}
             {looks.length > 0
-              ? `${say('{n} {n, plural, one {wants a look} other {want a look}}', { n: looks.length })}`
-              : say('none wants a look')}
+              ? `${say('{n} {n, plural, one {needs a look} other {need a look}}', { n: looks.length })}`
+              : say('none needs a look')}
             {count(rows, 'unknown-tube') > 0
               ? say(', {count} of no tube of ours', { count: count(rows, 'unknown-tube') })
               : ''}

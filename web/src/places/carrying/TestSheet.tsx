@@ -32,7 +32,7 @@ import { useEntryForm } from '../../parts/form/useEntryForm';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { TEST_RESULT_WORDS } from '../../words/carrying';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 
 interface Props {
   readonly female: CarryingFemaleView;

@@ -17,7 +17,8 @@ import { How } from '../../parts/How';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { countText, moneyText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
+import { countText, moneyText } from '../../words/format';
 
 const START_WORDS = { blood: say('Plan tubes for'), scan: say('Scan'), palpation: say('Feel') } as const;
 

@@ -12,14 +12,16 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
 import { How } from '../../parts/How';
 import { LinkButton } from '../../parts/LinkButton';
 import { NotePanel, Row, Small, Stack } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { colour, space } from '../../theme/tokens';
-import { fullDate, moneyText, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/dates';
+import { moneyText } from '../../words/format';
 import { PlainList } from '../../parts/PlainList';
 
 interface Props {

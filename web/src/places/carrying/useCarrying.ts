@@ -4,6 +4,7 @@ import { SPECIES, type Species } from '@yaylak/core';
 import { useSearchParams } from 'react-router';
 import { todayQuery } from '../../api/queries';
 import { useFirstSpecies } from '../../words/useHolding';
+import { useAddress } from '../../parts/useInAddress';
 
 type Part = 'groupId' | 'maleId' | 'season';
 
@@ -16,7 +17,8 @@ export function useCarryingScope(): {
   readonly set: (part: Part | 'lost', value: string) => void;
 } {
   const first = useFirstSpecies();
-  const [search, setSearch] = useSearchParams();
+  const [, setSearch] = useSearchParams();
+  const [search, put] = useAddress();
   const { data: today } = useQuery(todayQuery);
   const asked = SPECIES.find((s) => s === search.get('species'));
   const here = today?.head.find((h) => h.grownFemales > 0)?.species;
@@ -28,15 +30,6 @@ export function useCarryingScope(): {
     query: { species: asked ?? here ?? first, ...part('groupId'), ...part('maleId'), ...part('season') },
     lostId: search.get('lost'),
     setSpecies: (species) => setSearch({ species }, { replace: true }),
-    set: (name, value) =>
-      setSearch(
-        (before) => {
-          const next = new URLSearchParams(before);
-          if (value === '') next.delete(name);
-          else next.set(name, value);
-          return next;
-        },
-        { replace: true },
-      ),
+    set: (name, value) => put({ [name]: value }),
   };
 }

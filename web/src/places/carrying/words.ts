@@ -10,7 +10,8 @@ import {
 } from '@yaylak/contract';
 import { VERY_LIKELY, type Species } from '@yaylak/core';
 import { TEST_RESULT_WORDS } from '../../words/carrying';
-import { countText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
+import { countText } from '../../words/format';
 
 export const STATE_WORDS: Readonly<Record<CarryingState, string>> = {
   'in-young': say('in young'),
@@ -108,5 +109,5 @@ export function answerText({ females, species, curve, isCurrent }: CarryingView)
     ...(unserved > 0 ? [say('{unserved} not served', { unserved })] : []),
   ];
   const until = females.flatMap((f) => f.whatNow?.serveUntil ?? []).sort()[0];
-  return `${parts.join(', ')}.${until ? ` ${say('Who is empty can be served again until {date}.', { date: shortDate(until) })}` : ''}`;
+  return `${parts.join(', ')}.${until ? ` ${say('Those empty can be served again until {date}.', { date: shortDate(until) })}` : ''}`;
 }

@@ -9,7 +9,8 @@ import { NotePanel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { partText, RELIABILITY_TEXT, traitFigure, traitUnit, valueText, worthText } from '../../words/choosing';
-import { differenceText, fullDate, shareText, weightText } from '../../words/format';
+import { fullDate } from '../../words/dates';
+import { differenceText, differenceWithin, shareText, weightText, weightWithin } from '../../words/format';
 import { ordinal, partWords, reasonWords, TRAIT_WORDS } from '../../words/reasons';
 import { useWeightUnit } from '../../words/useHolding';
 import { isOverruled } from './decisions';
@@ -112,8 +113,7 @@ export function BreakdownPanel({ row, view, currency, onReason }: Props) {
               <tr data-sum>
                 <th scope="row">{say('Like for like')}</th>
                 <td>
-                  {differenceText(breakdown.parts.likeForLike / 1000, unit)} ±{' '}
-                  {weightText(halfWidth80(adjusted.standardError), unit)}
+                  {differenceWithin(breakdown.parts.likeForLike / 1000, halfWidth80(adjusted.standardError), unit)}
                 </td>
               </tr>
             </tbody>
@@ -151,9 +151,7 @@ function AsSirePanel({ sire, on }: { readonly sire: AsSire; readonly on: Paramet
     [say('Females holding to him'), sire.share ? shareText(sire.share) : say('not known')],
     [
       say('When grown, about'),
-      sire.grown
-        ? `${weightText(sire.grown.kg, on.unit, on.species)} ± ${weightText(sire.grown.halfWidthKg, on.unit, on.species)}`
-        : say('not known'),
+      sire.grown ? weightWithin(sire.grown.kg, sire.grown.halfWidthKg, on.unit, on.species) : say('not known'),
     ],
   ];
   return (
@@ -181,7 +179,7 @@ function headlineOf({ place, placeByWeight }: ChoosingRow, all: number): string 
       : say('{ordinal} of {all}', { ordinal: ordinal(place), all });
   if (placeByWeight === 1) return say('Heaviest of them, but {ordinal}', { ordinal: ordinal(place) });
   return placeByWeight < place
-    ? say('{ordinal} by weight, but {ordinal2}', { ordinal: ordinal(placeByWeight), ordinal2: ordinal(place) })
+    ? say('{ordinal} by weight, but {ordinal2} overall', { ordinal: ordinal(placeByWeight), ordinal2: ordinal(place) })
     : say('Only {ordinal} by weight, yet {ordinal2}', { ordinal: ordinal(placeByWeight), ordinal2: ordinal(place) });
 }
 

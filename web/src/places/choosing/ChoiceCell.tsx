@@ -1,6 +1,7 @@
 import { DRAFT_DECISIONS, type DraftDecision, say } from '@yaylak/contract';
 import styled from 'styled-components';
 import { colour, radius } from '../../theme/tokens';
+import { CellChoice } from '../../parts/CellChoice';
 import { DRAFT_DECISION_WORDS } from '../../words/choosing';
 import { decisionOf, isOverruled, type Choosable } from './decisions';
 
@@ -12,36 +13,33 @@ interface Props {
   readonly tabIndex?: number;
 }
 
+const OPTIONS = DRAFT_DECISIONS.map((d) => [d, DRAFT_DECISION_WORDS[d]] as const);
+
 /** What becomes of one, to change by key, mouse or touch; framed where it is against the suggestion. */
 export function ChoiceCell({ row, onDecide, tabIndex }: Props) {
   const decision = decisionOf(row);
   return (
     <Cell
-      aria-label={say('Choice for {text}', { text: row.tag.text })}
+      label={say('Choice for {text}', { text: row.tag.text })}
       data-decision={decision}
       data-against={isOverruled(row) || undefined}
       value={decision}
+      options={OPTIONS}
       tabIndex={tabIndex}
-      onClick={(e) => e.stopPropagation()}
-      onKeyDown={(e) => e.stopPropagation()}
-      onChange={(e) => {
-        const next = e.target.value as DraftDecision;
-        onDecide(row, next === row.suggestion ? 'as-suggested' : next);
+      onChoose={(next) => {
+        if (next !== decision) onDecide(row, next === row.suggestion ? 'as-suggested' : next);
       }}
-    >
-      {DRAFT_DECISIONS.map((d) => (
-        <option key={d} value={d}>
-          {DRAFT_DECISION_WORDS[d]}
-        </option>
-      ))}
-    </Cell>
+    />
   );
 }
 
-const Cell = styled.select`
+const Cell = styled(CellChoice<DraftDecision>)`
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
   min-height: 44px;
   width: 126px;
-  padding: 0 2px;
+  padding: 0 6px 0 8px;
   font-weight: 700;
   font-size: 14px;
   border: 1px solid transparent;

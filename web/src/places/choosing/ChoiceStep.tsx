@@ -11,7 +11,7 @@ import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { DRAFT_DECISION_WORDS, WAS_TO_BE } from '../../words/choosing';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { DECISION_WORDS } from '../../words/reasons';
 import { reservedText } from '../../words/reserved';
 import { ChoiceCell } from './ChoiceCell';

@@ -9,7 +9,7 @@ import { Page } from '../../parts/Page';
 import { NotePanel, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { colour, phone, radius, space } from '../../theme/tokens';
-import { dayAndHour } from '../../words/format';
+import { dayAndHour } from '../../words/dates';
 import { ChoiceStep } from './ChoiceStep';
 import { choosable, countsOf } from './decisions';
 import { EyeStep } from './EyeStep';

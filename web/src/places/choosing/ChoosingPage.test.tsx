@@ -5,6 +5,7 @@ import { AWAY, no, refuses, renderPage, type Answers } from '../../tests/renderP
 import { ChoosingPage } from './ChoosingPage';
 import { createCurveWorker } from './together';
 import { workCurve } from './togetherClient';
+import { choose, offered } from '../../tests/choose';
 
 jest.mock('./togetherClient', () => ({ workCurve: jest.fn(), stopCurve: jest.fn() }));
 
@@ -38,13 +39,9 @@ const row = (number: string): HTMLElement => screen.getByLabelText(`Choice for $
 
 describe('the sets', () => {
   it('are named by their months of birth; the first worth opening is open', async () => {
-    await show('numbers');
+    const { user } = await show('numbers');
     expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Choosing: ewe lambs of Apr to May 2026');
-    expect(
-      within(screen.getByLabelText('Among'))
-        .getAllByRole('option')
-        .map((o) => o.textContent),
-    ).toEqual([
+    expect(await offered(user, screen.getByLabelText('Among'))).toEqual([
       'ewe lambs of Nov 2026 (2)',
       'ewe lambs of Apr to May 2026 (8)',
       'buck kids of Dec 2025 to Jan 2026 (2)',
@@ -53,7 +50,7 @@ describe('the sets', () => {
   });
   it('open at their address, and keep the step', async () => {
     const { user, path } = await show('eye');
-    await user.selectOptions(screen.getByLabelText('Among'), 'grown cows (4)');
+    await choose(user, screen.getByLabelText('Among'), 'grown cows (4)');
     await waitFor(() => expect(path()).toContain('set=cattle+female+grown&step=eye'));
   });
   it('say so when there is nobody, and when the ranking cannot be read', async () => {
@@ -130,12 +127,12 @@ describe('by eye', () => {
     });
     const sent = () =>
       asked.filter((a) => a.method === 'PATCH').map((a) => (a.body as { decisionMarks: object }).decisionMarks);
-    await user.selectOptions(await screen.findByLabelText('Keep', { selector: 'select' }), 'green');
+    await choose(user, await screen.findByLabelText('Keep', { selector: 'button' }), 'green');
     await waitFor(() =>
       expect(sent()).toEqual([{ sell: { colour: 'red', place: 'rump' }, keep: { colour: 'green', place: 'back' } }]),
     );
     await waitFor(() => expect(screen.getAllByLabelText('on the')).toHaveLength(2));
-    await user.selectOptions(screen.getByLabelText('Sell', { selector: 'select' }), 'no mark');
+    await choose(user, screen.getByLabelText('Sell', { selector: 'button' }), 'no mark');
     await waitFor(() => expect(sent()[1]).toEqual({ keep: { colour: 'green', place: 'back' } }));
   });
 });
@@ -175,7 +172,7 @@ describe('by the numbers', () => {
     const { user, changes } = await show('numbers');
     row('26-0001').focus();
     await user.keyboard('x');
-    await user.selectOptions(screen.getByLabelText('Choice for 26-0002'), 'Cull');
+    await choose(user, screen.getByLabelText('Choice for 26-0002'), 'Cull');
     row('26-0003').focus();
     await user.keyboard('x');
     await waitFor(() =>
@@ -186,6 +183,13 @@ describe('by the numbers', () => {
       ]),
     );
   });
+  it('sends nothing where what stands is taken again', async () => {
+    const { user, changes } = await show('numbers');
+    const choice = screen.getByLabelText('Choice for 26-0001');
+    await choose(user, choice, choice.textContent);
+    await waitFor(() => expect(choice).toHaveFocus());
+    expect(changes()).toEqual([]);
+  });
   it('keeps what is decided while the server is away, and sends it when it is back', async () => {
     jest.useFakeTimers({ advanceTimers: true });
     let isAway = true;
@@ -193,7 +197,7 @@ describe('by the numbers', () => {
     const { user, changes } = await show('numbers', view, {
       'POST /api/choosing/draft': () => (isAway ? AWAY : view),
     });
-    await user.selectOptions(screen.getByLabelText('Choice for 26-0001'), 'Sell');
+    await choose(user, screen.getByLabelText('Choice for 26-0001'), 'Sell');
     expect(await screen.findByText(/The server is away. 1 change waits here/)).toBeVisible();
     isAway = false;
     jest.advanceTimersByTime(3_100);
@@ -209,7 +213,7 @@ describe('by the numbers', () => {
         'Kerem set 26-0001 to “keep” after you opened this page.',
       ),
     });
-    await user.selectOptions(screen.getByLabelText('Choice for 26-0001'), 'Sell');
+    await choose(user, screen.getByLabelText('Choice for 26-0001'), 'Sell');
     expect(await screen.findByRole('alert')).toHaveTextContent(/Kerem set 26-0001 to “keep”/);
   });
   it('puts two to four side by side with the difference and its chance', async () => {

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
 import { choosingSetsQuery } from '../../api/choosing';
 import { holdingQuery } from '../../api/queries';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Empty, Failed, Loading } from '../../parts/States';

@@ -1,10 +1,11 @@
 import type { ChoosingRow, ChoosingView } from '@yaylak/contract';
 import { compareTwo, scaleUnit, type RankScale, type Species, type WeightUnit } from '@yaylak/core';
+import type { CSSProperties } from 'react';
 import styled from 'styled-components';
 import { Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { Tag } from '../../parts/Tag';
-import { colour, space } from '../../theme/tokens';
+import { colour, phone, space } from '../../theme/tokens';
 import { bornText, differenceText, gainText, perYearText, sureWeightText, weightText } from '../../words/format';
 import { partText, valueText, worthText } from '../../words/choosing';
 import { reasonWords, TRAIT_WORDS } from '../../words/reasons';
@@ -92,60 +93,69 @@ export function CompareSheet({ view, currency, species, rows, isOpen, onClose }:
       onClose={onClose}
       width={rows.length > 2 ? 1080 : 760}
     >
-      <Table>
-        <thead>
-          <tr>
-            <td />
-            {rows.map((r) => (
-              <th key={r.tag.animalId}>
-                <Tag tag={r.tag} />
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          <tr>
-            <th scope="row">{say('Worth')}</th>
-            {rows.map((r) => (
-              <td key={r.tag.animalId}>{worthText(r, scale, currency)}</td>
-            ))}
-          </tr>
-          <tr>
-            <th scope="row">{say('Difference')}</th>
-            {rows.map((r) => (
-              <td key={r.tag.animalId}>{first && r !== first ? againstText(first, r, scale, currency) : ''}</td>
-            ))}
-          </tr>
-          {LINES.map(([label, figure]) => (
-            <tr key={label}>
-              <th scope="row">{label}</th>
+      <Sideways
+        tabIndex={0}
+        aria-label={say('Side by side')}
+        role="group"
+        style={{ '--of': rows.length } as CSSProperties}
+      >
+        <Table>
+          <thead>
+            <tr>
+              <td />
               {rows.map((r) => (
-                <td key={r.tag.animalId}>{figure(r, unit, species)}</td>
+                <th key={r.tag.animalId}>
+                  <Tag tag={r.tag} />
+                </th>
               ))}
             </tr>
-          ))}
-          {rows[0]?.parts.map((p, i) => (
-            <tr key={p.trait}>
-              <th scope="row">{say('From {word}', { word: lower(TRAIT_WORDS[p.trait]) })}</th>
-              {rows.map((r) => {
-                const value = r.values.find((v) => v.trait === p.trait);
-                return (
-                  <td key={r.tag.animalId}>
-                    {partText(r.parts[i]?.points ?? 0, scale, currency)}
-                    {value ? <Small>{valueText(value, on)}</Small> : null}
-                  </td>
-                );
-              })}
+          </thead>
+          <tbody>
+            <tr>
+              <th scope="row">{say('Worth')}</th>
+              {rows.map((r) => (
+                <td key={r.tag.animalId}>{worthText(r, scale, currency)}</td>
+              ))}
             </tr>
-          ))}
-          <tr>
-            <th scope="row">{say('Why')}</th>
-            {rows.map((r) => (
-              <td key={r.tag.animalId}>{r.reasons.map((x) => reasonWords(x, unit, { scale, currency })).join(' ')}</td>
+            <tr>
+              <th scope="row">{say('Difference')}</th>
+              {rows.map((r) => (
+                <td key={r.tag.animalId}>{first && r !== first ? againstText(first, r, scale, currency) : ''}</td>
+              ))}
+            </tr>
+            {LINES.map(([label, figure]) => (
+              <tr key={label}>
+                <th scope="row">{label}</th>
+                {rows.map((r) => (
+                  <td key={r.tag.animalId}>{figure(r, unit, species)}</td>
+                ))}
+              </tr>
             ))}
-          </tr>
-        </tbody>
-      </Table>
+            {rows[0]?.parts.map((p, i) => (
+              <tr key={p.trait}>
+                <th scope="row">{say('From {word}', { word: lower(TRAIT_WORDS[p.trait]) })}</th>
+                {rows.map((r) => {
+                  const value = r.values.find((v) => v.trait === p.trait);
+                  return (
+                    <td key={r.tag.animalId}>
+                      {partText(r.parts[i]?.points ?? 0, scale, currency)}
+                      {value ? <Small>{valueText(value, on)}</Small> : null}
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+            <tr>
+              <th scope="row">{say('Why')}</th>
+              {rows.map((r) => (
+                <td key={r.tag.animalId}>
+                  {r.reasons.map((x) => reasonWords(x, unit, { scale, currency })).join(' ')}
+                </td>
+              ))}
+            </tr>
+          </tbody>
+        </Table>
+      </Sideways>
       <Small>
         {say('The errors of two animals are taken as independent, which those of close kin are not quite.')}
       </Small>
@@ -153,6 +163,10 @@ export function CompareSheet({ view, currency, species, rows, isOpen, onClose }:
   );
 }
 
+/** Of three and four there is more than a phone is wide. */
+const Sideways = styled.div`
+  overflow-x: auto;
+`;
 const Table = styled.table`
   th,
   td {
@@ -165,5 +179,29 @@ const Table = styled.table`
     font-weight: 400;
     color: ${colour('inkSoft')};
     white-space: nowrap;
+  }
+  ${phone} {
+    /* What is compared stands above its figures, each animal in its column. */
+    &,
+    thead,
+    tbody {
+      display: block;
+    }
+    tr {
+      display: grid;
+      grid-template-columns: repeat(var(--of), minmax(100px, 1fr));
+      gap: 0 ${space(2)};
+      border-bottom: 1px solid ${colour('line')};
+    }
+    th,
+    td {
+      border: 0;
+    }
+    thead td {
+      display: none;
+    }
+    tbody th {
+      grid-column: 1 / -1;
+    }
   }
 `;

@@ -4,7 +4,7 @@ import { Panel, Small } from '../../parts/Panel';
 import { PlainList } from '../../parts/PlainList';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 import { hitText } from '../../words/going';
 import { say } from '@yaylak/contract';
 

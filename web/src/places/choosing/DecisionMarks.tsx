@@ -3,7 +3,7 @@ import { MARK_COLOURS, MARK_PLACES, type DecisionMarksSetting, say } from '@yayl
 import { DECISIONS, type Decision } from '@yaylak/core';
 import { useState } from 'react';
 import { holdingQuery } from '../../api/queries';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 import { DECISION_WORDS } from '../../words/reasons';

@@ -7,7 +7,7 @@ import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { EYE_WORDS } from '../../words/choosing';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import type { StepProps } from './Chooser';
 import { ChoiceCell } from './ChoiceCell';
 import { DecisionMarks } from './DecisionMarks';

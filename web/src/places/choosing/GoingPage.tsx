@@ -6,7 +6,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { choosingSetsQuery, goingQuery } from '../../api/choosing';
 import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Empty, Failed, Loading } from '../../parts/States';

@@ -2,6 +2,7 @@ import { Area, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, Y
 import { colour } from '../../theme/tokens';
 import type { HerdAhead } from './herdAhead';
 import { say } from '@yaylak/contract';
+import { axisFigure } from '../../words/format';
 
 interface Props {
   readonly ahead: HerdAhead;
@@ -27,9 +28,15 @@ export function HerdChart({ ahead, head, wanted }: Props) {
       style={{ height: 170 }}
     >
       <ResponsiveContainer width="100%" height="100%">
-        <ComposedChart data={data} margin={{ top: 10, right: 12, bottom: 0, left: -20 }}>
+        <ComposedChart accessibilityLayer={false} data={data} margin={{ top: 10, right: 12, bottom: 0, left: -20 }}>
           <XAxis dataKey="year" tickLine={false} stroke={colour('inkSoft')} fontSize={12} />
-          <YAxis domain={[0, 'auto']} stroke={colour('inkSoft')} fontSize={12} allowDecimals={false} />
+          <YAxis
+            tickFormatter={axisFigure}
+            domain={[0, 'auto']}
+            stroke={colour('inkSoft')}
+            fontSize={12}
+            allowDecimals={false}
+          />
           <Area dataKey="band" stroke="none" fill={colour('stretch')} isAnimationActive={false} />
           <Line dataKey="head" stroke={colour('indigo')} strokeWidth={2} dot={false} isAnimationActive={false} />
           <ReferenceLine

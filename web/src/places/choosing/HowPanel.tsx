@@ -12,7 +12,7 @@ import {
 } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { FigureField } from '../../parts/FigureField';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';

@@ -32,7 +32,7 @@ export function KinCurve({ points, at, scale, currency }: Props) {
   return (
     <div role="img" aria-label={say('Mean worth against kinship: {words}', { words })} style={{ height: 190 }}>
       <ResponsiveContainer width="100%" height="100%">
-        <LineChart data={data} margin={{ top: 12, right: 24, bottom: 22, left: 12 }}>
+        <LineChart accessibilityLayer={false} data={data} margin={{ top: 12, right: 24, bottom: 22, left: 12 }}>
           <CartesianGrid stroke={colour('line')} vertical={false} />
           <XAxis
             type="number"

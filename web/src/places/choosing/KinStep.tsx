@@ -105,7 +105,9 @@ export function KinStep({ choosing, view, set }: StepProps) {
     >
       {view.isKinStale ? (
         <NotePanel $tone="weld" role="status">
-          <p>{say('The list or the number kept has changed since this was chosen. Look again, and choose it anew.')}</p>
+          <p>
+            {say('The list or the number kept has changed since this was chosen. Look again, and choose once more.')}
+          </p>
         </NotePanel>
       ) : null}
       {found?.kind === 'not-possible' ? (

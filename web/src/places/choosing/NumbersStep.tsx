@@ -3,7 +3,7 @@ import type { ChoosingRow } from '@yaylak/contract';
 import { useState } from 'react';
 import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { NotePanel, Row, Small } from '../../parts/Panel';
 import { BreakdownPanel } from './BreakdownPanel';
 import type { StepProps } from './Chooser';

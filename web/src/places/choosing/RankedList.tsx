@@ -5,8 +5,10 @@ import styled from 'styled-components';
 import { Key } from '../../parts/Key';
 import { Small } from '../../parts/Panel';
 import { RowTick } from '../../parts/RowTick';
+import { rowWalk } from '../../parts/rowWalk';
+import { stackedInFrame } from '../../parts/stackedOnPhone';
 import { Tag } from '../../parts/Tag';
-import { colour, space } from '../../theme/tokens';
+import { colour, phone, space } from '../../theme/tokens';
 import { partText, RELIABILITY_TEXT, worthFigure, worthText } from '../../words/choosing';
 import { scoreText } from '../../words/condition';
 import { bornText, perYearFigures, weightText } from '../../words/format';
@@ -60,14 +62,13 @@ export function RankedList(props: Props) {
     const decision = DECISION_KEYS[e.key.toLowerCase()];
     if (decision && !e.ctrlKey && !e.metaKey && !e.altKey)
       onDecide(row, decision === row.suggestion ? 'as-suggested' : decision);
-    else if (e.key === 'ArrowDown' || e.key === 'ArrowUp')
-      moveFocus(body.current, e.currentTarget, e.key === 'ArrowDown' ? 1 : -1);
     else if (e.key === '[') setKeep(lines.keep - 1);
     else if (e.key === ']') setKeep(lines.keep + 1);
     else if (e.key === ' ' && e.target === e.currentTarget) onCompare(toggled(compared, row.tag.animalId));
     else return;
     e.preventDefault();
   };
+  const walk = rowWalk(selectedId, onSelect);
   const placeAt = (y: number): number => {
     const shown = [...(body.current?.querySelectorAll<HTMLTableRowElement>('tr[data-row]') ?? [])];
     return shown.filter((r) => r.getBoundingClientRect().top + r.offsetHeight / 2 < y).length;
@@ -83,6 +84,9 @@ export function RankedList(props: Props) {
   /** The last shown of those above a line. */
   const isLastAbove = (i: number, at: number): boolean =>
     (rows[i]?.place ?? 0) <= at && (rows[i + 1]?.place ?? Infinity) > at;
+  const weightWords =
+    view.standardDays === null ? say('Weight') : say('{standardDays}-day weight', { standardDays: view.standardDays });
+  const worthWords = scale === 'points' ? say('Worth, points') : say('Worth');
   return (
     <Frame>
       <List aria-label={say('By the numbers')}>
@@ -91,14 +95,10 @@ export function RankedList(props: Props) {
             <th>{say('Place')}</th>
             <th>{say('Animal')}</th>
             <th>{say('Born as')}</th>
-            <th data-figure>
-              {view.standardDays === null
-                ? say('Weight')
-                : say('{standardDays}-day weight', { standardDays: view.standardDays })}
-            </th>
+            <th data-figure>{weightWords}</th>
             <th data-figure>{say('Dam rears a year')}</th>
             {hasScores ? <th data-figure>{say('Score')}</th> : null}
-            <th colSpan={2}>{scale === 'points' ? say('Worth, points') : say('Worth')}</th>
+            <th colSpan={2}>{worthWords}</th>
             <th>{say('Choice')}</th>
             <th className="no-print">{say('Beside')}</th>
           </tr>
@@ -106,30 +106,37 @@ export function RankedList(props: Props) {
         <tbody ref={body}>
           {lines.keep === 0 && all > 0 ? line(say('Keep'), 0, setKeep) : null}
           {rows.map((r, i) => {
-            // One row takes Tab, with what stands in it; the others are walked to by arrows.
-            const tabIndex = r.tag.animalId === selectedId ? 0 : -1;
+            const walked = walk(r.tag.animalId);
+            const { tabIndex } = walked;
             return (
               <Fragment key={r.tag.animalId}>
                 <tr
-                  data-row
-                  tabIndex={tabIndex}
+                  {...walked}
                   aria-selected={r.tag.animalId === selectedId}
                   data-grey={r.isGrey || undefined}
                   onClick={() => onSelect(r.tag.animalId)}
-                  onFocus={() => onSelect(r.tag.animalId)}
-                  onKeyDown={(e) => onRowKey(e, r)}
+                  onKeyDown={(e) => {
+                    walked.onKeyDown(e);
+                    if (!e.defaultPrevented) onRowKey(e, r);
+                  }}
                 >
                   <td>{r.place}</td>
                   <td>
                     <Tag tag={r.tag} tabIndex={tabIndex} />
                     {r.tag.reserved ? <Small>{reservedText(r.tag.reserved)}</Small> : null}
                   </td>
-                  <td>{bornText(set.species, r.birthType, r.rearingType)}</td>
-                  <td data-figure>
+                  <td data-under={say('Born as')}>{bornText(set.species, r.birthType, r.rearingType)}</td>
+                  <td data-figure data-under={weightWords}>
                     {r.adjusted ? weightText(r.adjusted.kg, unit) : r.lastKg === null ? '' : weightText(r.lastKg, unit)}
                   </td>
-                  <td data-figure>{r.damRecord ? perYearFigures(r.damRecord) : ''}</td>
-                  {hasScores ? <td data-figure>{r.score ? scoreText(r.score.score) : ''}</td> : null}
+                  <td data-figure data-under={say('Dam rears a year')}>
+                    {r.damRecord ? perYearFigures(r.damRecord) : ''}
+                  </td>
+                  {hasScores ? (
+                    <td data-figure data-under={say('Score')}>
+                      {r.score ? scoreText(r.score.score) : ''}
+                    </td>
+                  ) : null}
                   <td>
                     <IndexBar
                       parts={r.parts}
@@ -139,15 +146,15 @@ export function RankedList(props: Props) {
                         .join(', ')}`}
                     />
                   </td>
-                  <td data-figure>
+                  <td data-figure data-under={worthWords}>
                     {worthFigure(r.index, scale, currency)}
                     {r.isGrey ? ' ?' : ''}
                     {basis === 'values' ? <Small>{RELIABILITY_TEXT[sureness(r)]}</Small> : null}
                   </td>
-                  <td>
+                  <td data-under={say('Choice')}>
                     <ChoiceCell row={r} onDecide={onDecide} tabIndex={tabIndex} />
                   </td>
-                  <td className="no-print">
+                  <td className="no-print" data-under={say('Beside')}>
                     <RowTick
                       aria-label={say('Compare {text}', { text: r.tag.text })}
                       tabIndex={tabIndex}
@@ -188,11 +195,6 @@ function sureness({ parts, values }: ChoosingRow): 'guess' | 'fair' | 'good' {
 const toggled = (ids: readonly string[], id: string): string[] =>
   ids.includes(id) ? ids.filter((p) => p !== id) : [...ids.slice(1 - COMPARED_MOST), id];
 
-function moveFocus(body: HTMLElement | null, from: HTMLElement, by: number): void {
-  const all = [...(body?.querySelectorAll<HTMLElement>('tr[data-row]') ?? [])];
-  all[all.indexOf(from) + by]?.focus();
-}
-
 const List = styled(DenseTable)`
   tr[data-row] {
     cursor: pointer;
@@ -211,6 +213,26 @@ const List = styled(DenseTable)`
   tr[data-line] td {
     padding: 0;
     height: 22px;
+  }
+  ${stackedInFrame}
+  ${phone} {
+    /* The place stands beside all that is said of the animal, a line to be drawn is as wide as the list. */
+    && tr[data-row] {
+      grid-template-columns: 36px 1fr 1fr;
+    }
+    && tr[data-row] > :first-child {
+      grid-column: 1;
+      grid-row: 1 / span 6;
+    }
+    /* The bar and the figure of its worth, whatever stands before them. */
+    && tr[data-row] > :nth-last-child(4) {
+      grid-column: 2;
+      align-self: end;
+    }
+    && tr[data-line] {
+      display: block;
+      padding: 0;
+    }
   }
 `;
 const Keys = styled(Small)`

@@ -2,11 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import type { CullRuleSetting } from '@yaylak/contract';
 import { CULL_WEIGHTS, USUAL_CULL_RULES, type CullRule, type CullWeight, type Species } from '@yaylak/core';
 import { useState } from 'react';
+import styled from 'styled-components';
 import { holdingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
+import { stackedInFrame } from '../../parts/stackedOnPhone';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 import { CULL_FACT_WORDS, CULL_WEIGHT_WORDS } from '../../words/going';
 import { DenseTable, Frame } from '../../parts/Beside';
@@ -91,7 +94,7 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
         )}
       </Small>
       <Frame>
-        <DenseTable aria-label={say('Rules')}>
+        <Table aria-label={say('Rules')}>
           <thead>
             <tr>
               <th>{say('Rule')}</th>
@@ -108,8 +111,8 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
               return (
                 <tr key={keyOf(e.rule)}>
                   <td>{CULL_FACT_WORDS[e.rule.fact]}</td>
-                  <td>{WHOM[e.rule.sex]}</td>
-                  <td>
+                  <td data-under={say('Of')}>{WHOM[e.rule.sex]}</td>
+                  <td data-under={say('So often')}>
                     <Field
                       isLabelHidden
                       label={say('{name}: so often', { name })}
@@ -119,7 +122,7 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
                       style={{ width: 64 }}
                     />
                   </td>
-                  <td>
+                  <td data-under={say('Chances granted')}>
                     <Field
                       isLabelHidden
                       label={say('{name}: chances granted', { name })}
@@ -129,7 +132,7 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
                       style={{ width: 64 }}
                     />
                   </td>
-                  <td>
+                  <td data-under={say('Years')}>
                     {e.rule.fact === 'age' ? (
                       <Field
                         isLabelHidden
@@ -141,7 +144,7 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
                       />
                     ) : null}
                   </td>
-                  <td>
+                  <td data-under={say('Then')}>
                     <Choice
                       isLabelHidden
                       label={say('{name}: then', { name })}
@@ -157,7 +160,7 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
               );
             })}
           </tbody>
-        </DenseTable>
+        </Table>
       </Frame>
       {problem ? <p role="alert">{problem}</p> : null}
       <Row>
@@ -168,6 +171,10 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
     </>
   );
 }
+
+const Table = styled(DenseTable)`
+  ${stackedInFrame}
+`;
 
 const MOST_TIMES = 20;
 

@@ -4,7 +4,7 @@ import type { Species } from '@yaylak/core';
 import { useState } from 'react';
 import { Bar, BarChart, ErrorBar, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { strictnessQuery } from '../../api/choosing';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
 import { colour } from '../../theme/tokens';
@@ -33,7 +33,7 @@ export function Strictness({ species }: { readonly species: Species }) {
       />
       <div role="img" aria-label={yearsText(one)} style={{ height: 150, marginTop: 8 }}>
         <ResponsiveContainer width="100%" height="100%">
-          <BarChart data={years} margin={{ top: 22, right: 4, bottom: 0, left: 4 }}>
+          <BarChart accessibilityLayer={false} data={years} margin={{ top: 22, right: 4, bottom: 0, left: 4 }}>
             <XAxis dataKey="year" tickLine={false} axisLine={false} tick={{ fill: colour('inkSoft'), fontSize: 13 }} />
             <YAxis hide domain={[0, (most: number) => Math.min(1, Math.max(0.2, most))]} />
             <Bar dataKey="share" fill={colour('stretch')} isAnimationActive={false} maxBarSize={44}>

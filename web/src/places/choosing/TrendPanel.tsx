@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { ErrorBar, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import styled from 'styled-components';
 import { trendQuery } from '../../api/choosing';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
 import { Failed } from '../../parts/States';
@@ -88,7 +88,7 @@ function TrendOf({ one, figure }: OfProps) {
     <>
       <div role="img" aria-label={`${TRAIT_WORDS[one.trait]}: ${words}`} style={{ height: 150, marginTop: 8 }}>
         <ResponsiveContainer width="100%" height="100%">
-          <LineChart data={years} margin={{ top: 10, right: 16, bottom: 0, left: -8 }}>
+          <LineChart accessibilityLayer={false} data={years} margin={{ top: 10, right: 16, bottom: 0, left: -8 }}>
             <XAxis
               dataKey="year"
               type="number"

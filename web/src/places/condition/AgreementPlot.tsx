@@ -10,7 +10,7 @@ import {
   ZAxis,
 } from 'recharts';
 import { colour } from '../../theme/tokens';
-import { figureText } from '../../words/format';
+import { axisFigure, figureText } from '../../words/format';
 import { say } from '@yaylak/contract';
 
 interface Spot {
@@ -40,7 +40,7 @@ export function AgreementPlot({ pair }: { readonly pair: ScorerPairView }) {
       })}
     >
       <ResponsiveContainer width="100%" height={220}>
-        <ScatterChart margin={{ top: 8, right: 64, bottom: 18, left: -18 }}>
+        <ScatterChart accessibilityLayer={false} margin={{ top: 8, right: 64, bottom: 18, left: -18 }}>
           <CartesianGrid stroke={colour('line')} vertical={false} />
           <XAxis
             type="number"
@@ -51,7 +51,14 @@ export function AgreementPlot({ pair }: { readonly pair: ScorerPairView }) {
             fontSize={12}
             label={{ value: say('mean of the two scores'), position: 'insideBottom', offset: -10, fontSize: 12 }}
           />
-          <YAxis type="number" dataKey="difference" domain={[-2, 2]} stroke={colour('inkSoft')} fontSize={12} />
+          <YAxis
+            type="number"
+            tickFormatter={axisFigure}
+            dataKey="difference"
+            domain={[-2, 2]}
+            stroke={colour('inkSoft')}
+            fontSize={12}
+          />
           <ZAxis dataKey="animals" range={[40, 240]} />
           {lines.map(([y, label], i) => (
             <ReferenceLine

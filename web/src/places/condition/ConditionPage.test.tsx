@@ -7,6 +7,7 @@ import { ConditionPage } from './ConditionPage';
 import { casesFor } from './Drill';
 import { PracticePage } from './PracticePage';
 import { ScorersPage } from './ScorersPage';
+import { choose } from '../../tests/choose';
 
 const halves = (counts: Readonly<Record<string, number>>) =>
   Array.from({ length: 9 }, (_, i) => ({ score: 1 + i / 2, count: counts[String(1 + i / 2)] ?? 0 }));
@@ -51,7 +52,7 @@ const show = async (change: Partial<ConditionView> = {}, answers: Answers = {}) 
 it('answers first: how many are at the aim, of how many wanted', async () => {
   await show();
   expect(
-    screen.getByText(/7 of 10 \(70\s%\) were at their aim or over it on 1 Nov 2026; 2 more are wanted for 90\s%/),
+    screen.getByText(/7 of 10 \(70\s%\) were at their aim or over it on 1 Nov 2026; 2 more are needed for 90\s%/),
   ).toBeVisible();
   expect(screen.getByText('from the plan Lambing 2027')).toBeVisible();
   expect(screen.getByRole('img', { name: 'Scores of 1 Nov 2026: 1 at 2, 2 at 2.5, 5 at 3, 2 at 3.5' })).toBeVisible();
@@ -162,11 +163,11 @@ it('says what to do first where nobody was scored, and that the server is away',
 
 it('asks the server for the species, group, aim and date that are chosen', async () => {
   const { user, path } = await show();
-  await user.selectOptions(screen.getByLabelText('Group'), 'g1');
+  await choose(user, screen.getByLabelText('Group'), 'g1');
   await waitFor(() => expect(path()).toBe('/condition?groupId=g1'));
-  await user.selectOptions(screen.getByLabelText('Aim'), 'birth');
+  await choose(user, screen.getByLabelText('Aim'), 'birth');
   await waitFor(() => expect(path()).toBe('/condition?groupId=g1&stage=birth'));
-  await user.selectOptions(screen.getByLabelText('Species'), 'goat');
+  await choose(user, screen.getByLabelText('Species'), 'goat');
   await waitFor(() => expect(path()).toBe('/condition?species=goat'));
 });
 
@@ -235,7 +236,7 @@ describe('the practice corner', () => {
     const { user, asked } = renderPage(<PracticePage />, {
       answers: { 'GET /api/condition/drills': { drills: [] }, 'POST /api/condition/drills': drills },
     });
-    await user.selectOptions(screen.getByLabelText('Species'), 'rabbit');
+    await choose(user, screen.getByLabelText('Species'), 'rabbit');
     await user.click(screen.getByRole('button', { name: 'Start a drill' }));
     await user.keyboard('9{Enter}');
     expect(screen.getByRole('alert')).toHaveTextContent('Type a score from 1 to 5');

@@ -9,18 +9,21 @@ import {
 } from '@yaylak/contract';
 import { CONDITION_STAGES, headWanted, SPECIES, type ConditionStage, type Species } from '@yaylak/core';
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { conditionQuery } from '../../api/queries';
 import { useStartJob } from '../../shared/jobs/useStartJob';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
+import { useAddress } from '../../parts/useInAddress';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { useNewKey } from '../../parts/useWindowKey';
-import { countText, fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/dates';
+import { countText } from '../../words/format';
 import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
 import { Mobs } from './Mobs';
 import { MustGain } from './MustGain';
@@ -37,7 +40,7 @@ const SCORE = 'score-these';
 export function ConditionPage() {
   const first = useFirstSpecies();
   const speciesOptions = useSpeciesOptions();
-  const [search, setSearch] = useSearchParams();
+  const [search, set] = useAddress();
   const species = SPECIES.find((s) => s === search.get('species')) ?? first;
   const query: ConditionQuery = {
     species,
@@ -51,18 +54,6 @@ export function ConditionPage() {
   const { data, error, refetch } = useQuery({ ...conditionQuery(query), placeholderData: (before) => before });
   const [problem, setProblem] = useState<string>();
   const startJob = useStartJob();
-  const set = (change: Record<string, string>): void =>
-    setSearch(
-      (before) => {
-        const next = new URLSearchParams(before);
-        for (const [key, value] of Object.entries(change)) {
-          if (value === '') next.delete(key);
-          else next.set(key, value);
-        }
-        return next;
-      },
-      { replace: true },
-    );
   const score = async (): Promise<void> => {
     if (!data) return;
     const who = [...data.animals.map((a) => a.tag.animalId), ...data.notScored.map((t) => t.animalId)];
@@ -112,7 +103,7 @@ export function ConditionPage() {
           label={say('Species')}
           value={species}
           options={speciesOptions}
-          onChange={(s: Species) => setSearch({ species: s }, { replace: true })}
+          onChange={(s: Species) => set({ species: s, groupId: '', stage: '', on: '' })}
         />
         <Choice
           label={say('Group')}
@@ -187,7 +178,7 @@ function answer({ rounds, shareWanted }: ConditionView): string {
     date: fullDate(round.to),
     value:
       short > 0
-        ? say('{short} more are wanted for {n}\u00a0%.', { short, n: Math.round(shareWanted * 100) })
+        ? say('{short} more are needed for {n}\u00a0%.', { short, n: Math.round(shareWanted * 100) })
         : say('that is enough.'),
   });
 }

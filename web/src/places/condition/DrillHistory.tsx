@@ -2,7 +2,7 @@ import type { KeepDrill } from '@yaylak/contract';
 import { drillResult } from '@yaylak/core';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Small } from '../../parts/Panel';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { say, fixedText, perCent } from '@yaylak/contract';
 
 const SHOWN = 12;

@@ -9,7 +9,8 @@ import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { useFirst } from '../../parts/useFirst';
 import { FEMALE_KIND_WORDS, scoreText, TREND_WORDS } from '../../words/condition';
-import { fullDate, perDayText, shortDate, weightText } from '../../words/format';
+import { fullDate, shortDate } from '../../words/dates';
+import { perDayText, weightWithin } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { say } from '@yaylak/contract';
 import { Said } from '../../parts/Said';
@@ -108,9 +109,7 @@ export function MustGain({ animals, by, on }: Props) {
                   {a.kind === 'usual' ? null : <Small>{FEMALE_KIND_WORDS[a.kind]}</Small>}
                 </td>
                 <td style={{ whiteSpace: 'nowrap' }}>
-                  {way.kind === 'gain'
-                    ? `${weightText(way.kg, unit)} ± ${weightText(way.halfWidthKg, unit)}`
-                    : say('no weight')}
+                  {way.kind === 'gain' ? weightWithin(way.kg, way.halfWidthKg, unit) : say('no weight')}
                 </td>
                 <td>{way.kind === 'gain' && way.kgPerDay !== null ? perDayText(way.kgPerDay, unit) : ''}</td>
                 <td>

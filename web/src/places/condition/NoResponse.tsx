@@ -9,7 +9,7 @@ import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { colour, space } from '../../theme/tokens';
 import { CHECK_WORDS, scoreText } from '../../words/condition';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { say, lower } from '@yaylak/contract';
 
 interface Props {

@@ -1,14 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Species } from '@yaylak/core';
+import { SPECIES } from '@yaylak/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { drillsQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Small } from '../../parts/Panel';
+import { useInAddress } from '../../parts/useInAddress';
 import { colour, fonts, space } from '../../theme/tokens';
 import { Drill } from './Drill';
 import { DrillHistory } from './DrillHistory';
@@ -19,7 +20,9 @@ import { say, FEEL_GUIDES } from '@yaylak/contract';
 /** What each score feels like, a drill with written cases, and how the hand learns. */
 export function PracticePage() {
   const speciesOptions = useSpeciesOptions();
-  const [species, setSpecies] = useState<Species>(useFirstSpecies());
+  const first = useFirstSpecies();
+  const [asked, setSpecies] = useInAddress('species');
+  const species = SPECIES.find((s) => s === asked) ?? first;
   const [drill, setDrill] = useState(0);
   const { data } = useQuery(drillsQuery);
   const guide = FEEL_GUIDES[species];

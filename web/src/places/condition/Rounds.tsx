@@ -2,13 +2,14 @@ import type { RoundView } from '@yaylak/contract';
 import { useState } from 'react';
 import { Bar, BarChart, CartesianGrid, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import styled from 'styled-components';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { How } from '../../parts/How';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { colour, phone, space } from '../../theme/tokens';
 import { scoreText } from '../../words/condition';
-import { fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/dates';
+import { axisFigure } from '../../words/format';
 import { say, fixedText, perCent } from '@yaylak/contract';
 
 interface Props {
@@ -51,10 +52,15 @@ export function Rounds({ rounds, stage, shareWanted }: Props) {
       <Two>
         <div role="img" aria-label={say('Scores of {date}: {words}', { date: fullDate(now.to), words })}>
           <ResponsiveContainer width="100%" height={190}>
-            <BarChart data={data} margin={{ top: 18, right: 0, bottom: 0, left: -24 }} barGap={0}>
+            <BarChart
+              accessibilityLayer={false}
+              data={data}
+              margin={{ top: 18, right: 0, bottom: 0, left: -24 }}
+              barGap={0}
+            >
               <CartesianGrid stroke={colour('line')} vertical={false} />
               <XAxis dataKey="score" stroke={colour('inkSoft')} fontSize={12} />
-              <YAxis stroke={colour('inkSoft')} fontSize={12} allowDecimals={false} />
+              <YAxis tickFormatter={axisFigure} stroke={colour('inkSoft')} fontSize={12} allowDecimals={false} />
               <Bar dataKey="before" fill={colour('stretch')} stroke={colour('lineStrong')} isAnimationActive={false} />
               <Bar dataKey="now" fill={colour('indigo')} isAnimationActive={false}>
                 <LabelList

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { holdingQuery, scorersQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { How } from '../../parts/How';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';

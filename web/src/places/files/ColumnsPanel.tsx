@@ -1,7 +1,7 @@
 import { IMPORT_FIELDS, REQUIRED_FIELDS, type ImportField } from '@yaylak/core';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { space } from '../../theme/tokens';
 import { fieldWord } from './faultWords';

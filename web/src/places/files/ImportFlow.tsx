@@ -1,7 +1,7 @@
 import type { ImportKind } from '@yaylak/core';
 import { useSearchParams } from 'react-router';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
 import { Progress } from '../../parts/Progress';
 import { Tick } from '../../parts/Tick';

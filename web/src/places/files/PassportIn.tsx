@@ -9,7 +9,7 @@ import { Button } from '../../parts/Button';
 import { FilePick } from '../../parts/FilePick';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { useUndo } from '../../parts/Undo';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 import { PlainTable } from './PlainTable';
 import { takeBackEntries } from './sendRows';
 

@@ -3,6 +3,7 @@ import { SPECIES_TABLE } from '@yaylak/core';
 import { aHolding } from '../../tests/builders';
 import { renderPage } from '../../tests/renderPage';
 import { Breeds } from './Breeds';
+import { choose } from '../../tests/choose';
 
 const hill = { name: 'Hill white', fatGroup: 'late' } as const;
 const show = (refusal?: string) => {
@@ -21,10 +22,10 @@ const kept = (breeds: object[]) => ({ species: { sheep: { overdueDays: 9, breeds
 it('adds a breed, changes how early one lays on fat, and takes one out; all else stays', async () => {
   const { user, onSave } = show();
   await user.type(screen.getByLabelText('Breed or kind'), ' Plain red ');
-  await user.selectOptions(screen.getByLabelText('Lays on fat'), 'early');
+  await choose(user, screen.getByLabelText('Lays on fat'), 'early');
   await user.click(screen.getByRole('button', { name: 'Add the breed' }));
   await waitFor(() => expect(screen.getByLabelText('Breed or kind')).toHaveValue(''));
-  await user.selectOptions(screen.getByLabelText('How early Hill white lays on fat'), 'middle');
+  await choose(user, screen.getByLabelText('How early Hill white lays on fat'), 'middle');
   await user.click(screen.getByRole('button', { name: 'Take out the breed Hill white' }));
   expect(onSave.mock.calls).toEqual([
     [kept([hill, { name: 'Plain red', fatGroup: 'early' }])],

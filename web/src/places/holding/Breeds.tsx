@@ -4,7 +4,8 @@ import { FAT_GROUPS, normalised, type Breed, type FatGroup, type Species } from 
 import { useState } from 'react';
 import { strainsQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { useUnsaved } from '../../parts/unsaved';

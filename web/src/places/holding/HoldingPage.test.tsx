@@ -3,11 +3,12 @@ import { screen, waitFor, within } from '@testing-library/react';
 import { SPECIES_TABLE } from '@yaylak/core';
 import { aGroup, aHolding, aRoster } from '../../tests/builders';
 import { no, renderPage, type Answers } from '../../tests/renderPage';
-import { HoldingPage } from './HoldingPage';
+import { HoldingPage, type HoldingPart } from './HoldingPage';
+import { choose } from '../../tests/choose';
 
-const show = async (answers: Answers = {}) => {
-  const shown = renderPage(<HoldingPage />, { answers });
-  await screen.findByLabelText('Name');
+const showPart = async (part: HoldingPart, answers: Answers = {}) => {
+  const shown = renderPage(<HoldingPage part={part} />, { answers });
+  await screen.findByRole('link', { name: part === 'basics' ? 'Groups' : 'The holding' });
   return shown;
 };
 const changes = (asked: readonly { method: string; path: string; body: unknown }[]) =>
@@ -15,14 +16,15 @@ const changes = (asked: readonly { method: string; path: string; body: unknown }
 const bodyOf = (asked: Parameters<typeof changes>[0], n: number): unknown => changes(asked)[n]?.[2];
 
 describe('the holding', () => {
+  const show = (answers?: Answers) => showPart('basics', answers);
   it('is saved on the version it is seen in, and taken back to what it was', async () => {
     const { user, asked } = await show({ 'PATCH /api/holding': aHolding({ version: 2, name: 'Yukarı' }) });
     const name = screen.getByLabelText('Name');
     await user.clear(name);
     await user.type(name, 'Yukarı');
-    await user.selectOptions(screen.getByLabelText('Weights in'), 'pounds');
-    await user.selectOptions(screen.getByLabelText('Dates written as'), 'month, day, year');
-    await user.selectOptions(screen.getByLabelText('The week begins on'), 'Sunday');
+    await choose(user, screen.getByLabelText('Weights in'), 'pounds');
+    await choose(user, screen.getByLabelText('Dates written as'), 'month, day, year');
+    await choose(user, screen.getByLabelText('The week begins on'), 'Sunday');
     await user.click(screen.getByRole('checkbox', { name: 'Cattle' }));
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await screen.findByText('Saved the settings');
@@ -48,20 +50,28 @@ describe('the holding', () => {
   });
 
   it('shows what is wrong and keeps what was typed', async () => {
-    const { user } = await show({
-      'PATCH /api/holding': no(400, 'Some fields cannot be taken.', 'Three capital letters.'),
+    const { user, asked } = await show({
+      'PATCH /api/holding': no(400, 'Some fields cannot be taken.', 'There is no such currency.'),
     });
     const currency = screen.getByLabelText('Currency');
     await user.clear(currency);
     await user.type(currency, 'money');
     await user.click(screen.getByRole('button', { name: 'Save' }));
-    expect(await screen.findByRole('alert')).toHaveTextContent('Three capital letters.');
+    expect(await screen.findByRole('alert')).toHaveTextContent('Give the currency as three capital letters');
     expect(currency).toHaveValue('money');
+    expect(asked.filter((a) => a.method === 'PATCH')).toEqual([]);
+    await user.clear(currency);
+    await user.type(currency, 'QQQ');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByText(/There is no such currency\./)).toBeVisible();
+    expect(currency).toHaveValue('QQQ');
   });
 });
 
 it('sets another currency only where the figures were meant in it, and says that none is converted', async () => {
-  const { user, asked } = await show({ 'PATCH /api/holding': aHolding({ version: 2, currency: 'USD' }) });
+  const { user, asked } = await showPart('basics', {
+    'PATCH /api/holding': aHolding({ version: 2, currency: 'USD' }),
+  });
   const currency = screen.getByLabelText('Currency');
   await user.clear(currency);
   await user.type(currency, 'USD');
@@ -75,6 +85,7 @@ it('sets another currency only where the figures were meant in it, and says that
 });
 
 describe('figures of a species', () => {
+  const show = (answers?: Answers) => showPart('figures', answers);
   it('are sent as a whole field laid over the table', async () => {
     const { user, asked } = await show({ 'PATCH /api/holding': aHolding({ version: 2 }) });
     await user.click(screen.getByRole('button', { name: 'Carrying' }));
@@ -120,7 +131,7 @@ describe('figures of a species', () => {
 
   it('are shown species by species', async () => {
     const { user } = await show();
-    await user.selectOptions(screen.getByLabelText('Species'), 'Rabbits');
+    await choose(user, screen.getByLabelText('Species'), 'Rabbits');
     await user.click(screen.getByRole('button', { name: 'Carrying' }));
     expect(screen.getByLabelText('Carrying, days mean')).toHaveValue('31');
   });
@@ -167,6 +178,7 @@ describe('figures of a species', () => {
 });
 
 describe('groups', () => {
+  const show = (answers?: Answers) => showPart('groups', answers);
   const groups = [aGroup('Top paddock', { present: 4 }), aGroup('Old pen', { version: 2 })];
 
   it('are made, and taken back whole', async () => {
@@ -212,11 +224,12 @@ describe('groups', () => {
 });
 
 describe('standards of the look-over', () => {
+  const show = (answers?: Answers) => showPart('judging', answers);
   it('are the holding’s own: one is added, one is taken out after it was asked, and kept by name', async () => {
     const { user, asked } = await show({ 'PATCH /api/holding': aHolding({ version: 2 }) });
     await user.type(screen.getByLabelText('Standard'), 'Ears');
     await user.type(screen.getByLabelText('It fails when'), 'torn');
-    await user.selectOptions(screen.getByLabelText('Asked of'), 'females');
+    await choose(user, screen.getByLabelText('Asked of'), 'females');
     await user.click(screen.getByRole('button', { name: 'Add it' }));
     await waitFor(() => expect(changes(asked)).toHaveLength(1));
     const added = changes(asked)[0]?.[2] as { standards: object[] };
@@ -245,7 +258,7 @@ describe('standards of the look-over', () => {
     await user.click(standards.getByRole('button', { name: 'Save' }));
     expect(await standards.findByText('Give it a name of up to 40 letters.')).toBeVisible();
     await user.type(standards.getByLabelText('Standard'), 'Claws');
-    await user.selectOptions(standards.getByLabelText('Whose rule'), 'pedigree');
+    await choose(user, standards.getByLabelText('Whose rule'), 'pedigree');
     await user.click(standards.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(changes(asked)).toHaveLength(1));
     const before = aHolding().standards;
@@ -281,7 +294,7 @@ describe('standards of the look-over', () => {
 
 it('shows how each hand’s tape reads, and from when on it is used', async () => {
   const bias = { method: 'tape' as const, species: 'sheep' as const, low: 1.063, high: 1.08 };
-  await show({
+  await showPart('judging', {
     'GET /api/roster': aRoster([], {
       biases: [
         { ...bias, by: 'Kerem', pairs: 12, ratio: 1.071, isUsed: true },

@@ -6,6 +6,7 @@ import { useUnsaved } from '../../parts/unsaved';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
+import { Choice } from '../../parts/Choice';
 import { Field } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { fieldLook } from '../../parts/fieldLook';
@@ -233,25 +234,17 @@ interface FigureProps {
 }
 
 function Figure({ figure: { own, value, choices }, name, typed, onType }: FigureProps) {
-  const field = {
-    'aria-label': name,
-    value: typed ?? value,
-    onChange: (e: { readonly target: { readonly value: string } }) => onType(e.target.value),
-  };
+  const now = typed ?? value;
+  if (choices) return <Choice label={name} isLabelHidden value={now} options={choices} onChange={onType} />;
   return (
     <label>
       {own}
-      {choices ? (
-        <select {...field}>
-          {choices.map(([kept, words]) => (
-            <option key={kept} value={kept}>
-              {words}
-            </option>
-          ))}
-        </select>
-      ) : (
-        <input {...field} data-wide={!/^-?[\d.]+$/.test(value) || undefined} />
-      )}
+      <input
+        aria-label={name}
+        value={now}
+        onChange={(e) => onType(e.target.value)}
+        data-wide={!/^-?[\d.]+$/.test(value) || undefined}
+      />
     </label>
   );
 }

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { AskButton } from '../../parts/AskButton';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { PlainList } from '../../parts/PlainList';
 import type { SaveHolding } from '../../parts/useSaveHolding';

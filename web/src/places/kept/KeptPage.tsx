@@ -14,7 +14,7 @@ import { Empty } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { entryWords } from '../../words/entryWords';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 import { useWeightUnit } from '../../words/useHolding';
 import { PlainList } from '../../parts/PlainList';
 import { say } from '@yaylak/contract';
@@ -116,7 +116,8 @@ export function KeptPage() {
   );
 }
 
-const JOB_DEEDS = {
+const DEEDS = {
+  picture: say('A photo'),
   change: say('A job was changed'),
   finish: say('A job was finished'),
   resume: say('A job was opened again'),
@@ -135,7 +136,7 @@ function What({ item }: { readonly item: OutboxItem }) {
   const animals = useMemo(() => new Map(roster?.animals.map((a) => [a.tag.animalId, a])), [roster]);
   const { out } = item;
   if (out.kind === 'job') return <span>{say('A job was started: {name}', { name: out.job.name })}</span>;
-  if (out.kind !== 'entry') return <span>{JOB_DEEDS[out.kind]}</span>;
+  if (out.kind !== 'entry') return <span>{DEEDS[out.kind]}</span>;
   const { entry } = out;
   const animal = animals.get(animalOf(item) ?? '');
   return (

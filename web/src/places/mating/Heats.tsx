@@ -6,7 +6,7 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { HourBar } from '../../parts/WindowBar';
 import { phone, space } from '../../theme/tokens';
-import { dayAndHour } from '../../words/format';
+import { dayAndHour } from '../../words/dates';
 import { TIMING_WORDS, WAY_WORDS, servedBy } from '../../words/mating';
 import { PlainList } from '../../parts/PlainList';
 import { say } from '@yaylak/contract';

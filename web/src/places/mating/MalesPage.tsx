@@ -6,14 +6,16 @@ import styled from 'styled-components';
 import { matingQuery } from '../../api/queries';
 import { useStartJob } from '../../shared/jobs/useStartJob';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { How } from '../../parts/How';
 import { LineTable } from '../../parts/LineTable';
+import { stackedOnPhone } from '../../parts/stackedOnPhone';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { colour, touchable } from '../../theme/tokens';
-import { countText, shareText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
+import { countText, shareText } from '../../words/format';
 import { GRADE_WORDS, PART_WORDS } from '../../words/mating';
 import { MaleCheckSheet } from './MaleCheckSheet';
 import { MatingTabs } from './MatingTabs';
@@ -58,7 +60,7 @@ export function MalesPage() {
       lead={
         data.males.length === 0
           ? say('No breeding {value} here.', { value: words[1] })
-          : say('{n} of {count} want a look.', {
+          : say('{n} of {count} {n, plural, one {needs} other {need}} a look.', {
               n: flagged.length,
               count: countText(data.males.length, words[0], words[1]),
             })
@@ -143,7 +145,7 @@ export function MalesPage() {
                       ].join('; ')}
                     </Small>
                   </td>
-                  <td>
+                  <td data-under={say('Females')}>
                     <Load m={m} />
                     <Small>
                       {m.notWith > 0 ? (
@@ -155,8 +157,8 @@ export function MalesPage() {
                       )}
                     </Small>
                   </td>
-                  <td>{m.share ? shareText(m.share) : say('not known yet')}</td>
-                  <td>
+                  <td data-under={say('Took')}>{m.share ? shareText(m.share) : say('not known yet')}</td>
+                  <td data-under={say('Checked')}>
                     {m.check ? (
                       <>
                         {shortDate(m.check.on)}
@@ -166,7 +168,7 @@ export function MalesPage() {
                       say('never')
                     )}
                   </td>
-                  <td>
+                  <td data-under={say('Runs with')}>
                     {m.stays.map((s) => (
                       <div key={s.stayId}>
                         {s.groupName}
@@ -260,6 +262,7 @@ const Middle = styled(LineTable)`
   td {
     vertical-align: middle;
   }
+  ${stackedOnPhone}
 `;
 const Apart = styled(Link)`
   ${touchable}

@@ -8,6 +8,7 @@ import { MatingPage } from './MatingPage';
 import { PedigreePage } from './PedigreePage';
 import { RecordPage } from './RecordPage';
 import { aFemale, aHeat, aMale, aMating, BUCK, DOE, OTHER, STRANGER_BUCK } from './testViews';
+import { choose, offered } from '../../tests/choose';
 
 const aPedigree = (change: Partial<PedigreeView> = {}): PedigreeView => ({
   genes: [],
@@ -117,7 +118,7 @@ describe('the heats', () => {
 
   it('change the school by a figure of the species', async () => {
     const { user, asked } = await show({}, { 'PATCH /api/holding': {} });
-    await user.selectOptions(await screen.findByLabelText('Hour of service'), 'morning-evening');
+    await choose(user, await screen.findByLabelText('Hour of service'), 'morning-evening');
     await waitFor(() => expect(asked.some((a) => a.method === 'PATCH')).toBe(true));
     expect(asked.find((a) => a.method === 'PATCH')?.body).toMatchObject({
       species: { goat: { mating: { heatSchool: 'morning-evening', signsNeeded: 2 } } },
@@ -169,7 +170,9 @@ describe('serving', () => {
     const shown = await show({}, answers);
     await shown.user.click(screen.getAllByRole('button', { name: 'Serve' })[0] as HTMLElement);
     const sheet = within(await screen.findByRole('dialog', { name: 'Serve Thyme' }));
-    await sheet.findByRole('option', { name: /Alder/ });
+    await waitFor(async () =>
+      expect((await offered(shown.user, sheet.getByLabelText('Male'))).join()).toContain('Alder'),
+    );
     return { ...shown, sheet };
   };
 
@@ -190,8 +193,8 @@ describe('serving', () => {
 
   it('stops a pair that is not to be, with the figure, until a reason is given', async () => {
     const { user, sheet, entries } = await open();
-    expect(sheet.getByRole('option', { name: 'Juniper: 13\u00a0% inbred, not to be' })).toBeInTheDocument();
-    await user.selectOptions(sheet.getByLabelText('Male'), 'm1');
+    expect(await offered(user, sheet.getByLabelText('Male'))).toContain('Juniper: 13\u00a0% inbred, not to be');
+    await choose(user, sheet.getByLabelText('Male'), 'm1');
     expect(sheet.getByText(/Juniper is her half-brother: their kids would be 13\s% inbred/)).toBeVisible();
     await user.click(sheet.getByRole('button', { name: 'Record service' }));
     expect(await sheet.findByRole('alert')).toHaveTextContent('Choose another male, or give a reason');
@@ -211,7 +214,7 @@ describe('serving', () => {
 
   it('takes a straw by its code', async () => {
     const { user, sheet, entries } = await open();
-    await user.selectOptions(sheet.getByLabelText('How'), 'insemination');
+    await choose(user, sheet.getByLabelText('How'), 'insemination');
     await user.type(sheet.getByLabelText('Code of the straw'), 'ARD-7');
     await user.click(sheet.getByRole('button', { name: 'Record service' }));
     await waitFor(() => expect(entries()).toHaveLength(1));
@@ -220,8 +223,8 @@ describe('serving', () => {
 
   it('takes a male that is not in the book, by the words for him', async () => {
     const { user, sheet, entries } = await open();
-    await user.selectOptions(sheet.getByLabelText('How'), 'ran with him, not seen');
-    await user.selectOptions(sheet.getByLabelText('Male'), 'a male from elsewhere, or not known');
+    await choose(user, sheet.getByLabelText('How'), 'ran with him, not seen');
+    await choose(user, sheet.getByLabelText('Male'), 'a male from elsewhere, or not known');
     await user.click(sheet.getByRole('button', { name: 'Record service' }));
     expect(await sheet.findByRole('alert')).toHaveTextContent('Say which male');
     await user.type(sheet.getByLabelText(/Which male/), 'the neighbour’s buck');
@@ -245,7 +248,7 @@ describe('serving', () => {
 
   it('keeps the sheet open with the book’s words when it says no', async () => {
     const { user, sheet } = await open({ 'POST /api/entries': no(400, 'Not taken', 'Alder left the holding.') });
-    await user.selectOptions(sheet.getByLabelText('Male'), 'm2');
+    await choose(user, sheet.getByLabelText('Male'), 'm2');
     await user.click(sheet.getByRole('button', { name: 'Record service' }));
     expect(await sheet.findByRole('alert')).toHaveTextContent('Alder left the holding.');
   });
@@ -266,7 +269,6 @@ it('young males that are due are moved away from the females, a group at a time,
     { partings: [due, later, { ...later, tag: DOE, groupId: 'g2', groupName: 'Growing hutches' }] },
     { 'GET /api/groups': [{ id: 'g9', name: 'Buck kids', species: 'goat', isClosed: false, version: 1, present: 0 }] },
   );
-  await screen.findByRole('option', { name: 'Buck kids' });
   expect(screen.getByRole('heading', { name: 'Part from the females in Kids: 1 now' })).toBeVisible();
   expect(screen.getByText(/1 more from 8 Dec on/)).toBeVisible();
   expect(
@@ -274,7 +276,7 @@ it('young males that are due are moved away from the females, a group at a time,
   ).toBeVisible();
   await user.click(screen.getByRole('button', { name: 'Move them' }));
   expect(await screen.findByRole('alert')).toHaveTextContent('Choose the group they go to.');
-  await user.selectOptions(screen.getByLabelText('Move it to'), 'g9');
+  await choose(user, screen.getByLabelText('Move it to'), 'g9');
   await user.click(screen.getByRole('button', { name: 'Move them' }));
   await waitFor(() => expect(entries()).toMatchObject([{ type: 'move', animalId: 'f2', groupId: 'g9' }]));
 });
@@ -319,7 +321,7 @@ describe('the males', () => {
     await user.click(screen.getByRole('button', { name: 'Put in' }));
     const sheet = within(await screen.findByRole('dialog', { name: 'Put Juniper in' }));
     expect(sheet.getByRole('status')).toHaveTextContent('Does has 2, and he should have 1 at the most.');
-    await user.selectOptions(sheet.getByLabelText('Raddle or harness'), 'red');
+    await choose(user, sheet.getByLabelText('Raddle or harness'), 'red');
     await user.click(sheet.getByRole('button', { name: 'Put him in' }));
     await waitFor(() =>
       expect(entries()).toMatchObject([
@@ -342,7 +344,7 @@ describe('the males', () => {
     const { user, entries, path } = await males({ stays: [stay] });
     await user.click(screen.getByRole('button', { name: 'Raddle, out' }));
     const sheet = within(await screen.findByRole('dialog'));
-    await user.selectOptions(sheet.getByLabelText('Raddle'), 'blue');
+    await choose(user, sheet.getByLabelText('Raddle'), 'blue');
     await user.click(sheet.getByRole('button', { name: 'Change the raddle' }));
     await waitFor(() => expect(entries()).toMatchObject([{ type: 'harness', stayId: 's1', colour: 'blue' }]));
     await user.click(screen.getByRole('button', { name: 'Read the marks' }));
@@ -424,7 +426,7 @@ describe('whose mating is looked at', () => {
     });
     await screen.findByRole('heading', { level: 1, name: /^Which does/ });
     await waitFor(() => expect(asked.some((a) => a.path.startsWith('/api/mating?species=goat'))).toBe(true));
-    expect(screen.getByLabelText('Species')).toHaveValue('goat');
+    expect(screen.getByLabelText('Species')).toHaveTextContent('Goats');
   });
 
   it('is asked for anew by group', async () => {
@@ -438,7 +440,7 @@ describe('whose mating is looked at', () => {
         },
       },
     );
-    await user.selectOptions(screen.getByLabelText('Group'), '0191d5a0-0000-7000-8000-0000000000c1');
+    await choose(user, screen.getByLabelText('Group'), '0191d5a0-0000-7000-8000-0000000000c1');
     await waitFor(() => expect(answered.at(-1)).toBe('0191d5a0-0000-7000-8000-0000000000c1'));
   });
 
@@ -500,8 +502,7 @@ describe('rabbits', () => {
     await user.click(screen.getByRole('button', { name: 'Offer again' }));
     const sheet = within(await screen.findByRole('dialog', { name: 'Serve Thyme' }));
     expect(sheet.getByRole('checkbox', { name: /^check mating/ })).toBeChecked();
-    await sheet.findByRole('option', { name: /Alder/ });
-    await user.selectOptions(sheet.getByLabelText('Male'), 'm2');
+    await choose(user, sheet.getByLabelText('Male'), 'm2');
     await user.click(sheet.getByRole('button', { name: 'Record service' }));
     await waitFor(() => expect(entries()).toMatchObject([{ type: 'service', isCheck: true, maleIds: ['m2'] }]));
   });
@@ -533,7 +534,7 @@ it('a gene test wants the disorder, and takes the result', async () => {
   await user.click(sheet.getByRole('button', { name: 'Save' }));
   expect(await sheet.findByRole('alert')).toHaveTextContent('Type which disorder was tested');
   await user.type(sheet.getByLabelText('Name of the disorder'), 'wry jaw');
-  await user.selectOptions(sheet.getByLabelText('Result'), 'carrier');
+  await choose(user, sheet.getByLabelText('Result'), 'carrier');
   await user.type(sheet.getByLabelText('Laboratory'), 'Upland lab');
   await user.click(sheet.getByRole('button', { name: 'Save' }));
   await waitFor(() =>
@@ -552,10 +553,10 @@ it('a gene the species was tested for before is chosen, and another typed', asyn
   await user.click(await screen.findByRole('button', { name: 'Record a gene test' }));
   const sheet = within(await screen.findByRole('dialog', { name: 'Gene test of Thyme' }));
   expect(sheet.queryByLabelText('Name of the disorder')).toBeNull();
-  await user.selectOptions(sheet.getByLabelText('Disorder'), 'another');
+  await choose(user, sheet.getByLabelText('Disorder'), 'another');
   expect(sheet.getByLabelText('Name of the disorder')).toBeVisible();
-  await user.selectOptions(sheet.getByLabelText('Disorder'), 'wry jaw');
-  await user.selectOptions(sheet.getByLabelText('Result'), 'not affected');
+  await choose(user, sheet.getByLabelText('Disorder'), 'wry jaw');
+  await choose(user, sheet.getByLabelText('Result'), 'not affected');
   await user.click(sheet.getByRole('button', { name: 'Save' }));
   await waitFor(() => expect(entries()).toMatchObject([{ type: 'gene-test', gene: 'wry jaw', result: 'unaffected' }]));
 });

@@ -1,15 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import { listed, type FemaleToMateView, type MatingView, say, SPECIES_WORDS } from '@yaylak/contract';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { matingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
+import { useInAddress } from '../../parts/useInAddress';
 import { useNewKey } from '../../parts/useWindowKey';
-import { countText, dayAndHour } from '../../words/format';
+import { dayAndHour } from '../../words/dates';
+import { countText } from '../../words/format';
 import { useSpeciesOptions } from '../../words/useHolding';
 import { HeatSheet } from './HeatSheet';
 import { Heats } from './Heats';
@@ -26,21 +27,10 @@ import { useMatingScope } from './useMating';
 export function MatingPage() {
   const speciesOptions = useSpeciesOptions();
   const { query, setSpecies, setGroup } = useMatingScope();
-  const [search, setSearch] = useSearchParams();
+  const [servedId, serve] = useInAddress('serve');
   const { data, error, refetch } = useQuery({ ...matingQuery(query), placeholderData: (before) => before });
   const [isLooking, setLooking] = useState(false);
   useNewKey(() => setLooking(true));
-  const servedId = search.get('serve');
-  const serve = (id: string | undefined): void =>
-    setSearch(
-      (before) => {
-        const next = new URLSearchParams(before);
-        if (id === undefined) next.delete('serve');
-        else next.set('serve', id);
-        return next;
-      },
-      { replace: true },
-    );
   if (!data)
     return (
       <Page title={say('Mating')}>{error ? <Failed error={error} onRetry={() => void refetch()} /> : <Loading />}</Page>

@@ -4,7 +4,7 @@ import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
 import { Panel } from '../../parts/Panel';
 import { useWrite } from '../../parts/useWrite';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 import { NamedTag } from '../../parts/NamedTag';
 import { say } from '@yaylak/contract';
 

@@ -9,7 +9,8 @@ interface Props {
   readonly view: PairingView;
   readonly wish: PairingWish;
   readonly maleOf: Readonly<Record<string, string>> | undefined;
-  readonly onWish: (change: Partial<PairingWish>) => void;
+  /** What is said by hand. */
+  readonly onWish: (change: Partial<Pick<PairingWish, 'capacities' | 'locked'>>) => void;
 }
 
 /** Females down, males across: the inbreeding of their young, struck where the pair is not to be, framed where planned. */

@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import type { PairingView } from '@yaylak/contract';
 import { aHolding } from '../../tests/builders';
+import { choose } from '../../tests/choose';
 import { renderPage, type Answers } from '../../tests/renderPage';
 import { PairingPage } from './PairingPage';
 import { createPlanner } from './planner';
@@ -115,6 +116,18 @@ it('leaves out those in young or held back, says who and why, and takes them in 
   expect(screen.queryByRole('heading', { name: 'Left out of the plan (1)' })).toBeNull();
   await plan(user);
   expect(cell('G-017', 'G-02B')).toHaveAccessibleName(/, planned/);
+});
+
+it('keeps what is asked of the plan in its address', async () => {
+  const { user, path } = await show();
+  await choose(user, screen.getByRole('button', { name: /What counts most/ }), 'kinship alone');
+  await user.click(screen.getByText('with the fewest males'));
+  expect(path()).toBe('/mating/pairing?species=goat&kinship=1&fewest=1');
+  planning.mockClear();
+  await plan(user);
+  expect(planning.mock.calls[0]?.[0]).toMatchObject({ kinshipWeight: 1, isFewest: true });
+  await choose(user, screen.getByRole('button', { name: /What counts most/ }), 'kinship and merit alike');
+  expect(path()).toBe('/mating/pairing?species=goat&fewest=1');
 });
 
 it('can be stopped, and changes nothing then', async () => {

@@ -3,13 +3,14 @@ import { percentText, type PairingView, say, SPECIES_WORDS } from '@yaylak/contr
 import { useMemo, useState } from 'react';
 import { matingQuery, pairingQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { How } from '../../parts/How';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { Tick } from '../../parts/Tick';
+import { useAddress } from '../../parts/useInAddress';
 import { useNewKey } from '../../parts/useWindowKey';
 import { countText } from '../../words/format';
 import { useSpeciesOptions } from '../../words/useHolding';
@@ -56,22 +57,26 @@ export function PairingPage() {
   );
 }
 
-const WEIGHTS = [
-  ['1', say('kinship alone')],
-  ['0.5', say('kinship and merit alike')],
-  ['0.1', say('merit before kinship')],
-] as const;
+const ALIKE = ['0.5', say('kinship and merit alike')] as const;
+const WEIGHTS = [['1', say('kinship alone')], ALIKE, ['0.1', say('merit before kinship')]] as const;
 
 function Pairing({ view: whole, filters }: { readonly view: PairingView; readonly filters: React.ReactNode }) {
   // A plan for a later time takes those in that are in young or held back today.
-  const [isLater, setLater] = useState(false);
+  const [params, put] = useAddress();
+  const isLater = params.has('later');
   const view = useMemo(() => (isLater ? whole : withoutWaiting(whole)), [isLater, whole]);
   const waiting = whole.females.filter((f) => f.waits.length > 0);
-  const [wish, setWish] = useState<PairingWish>({ kinshipWeight: 0.5, isFewest: false, capacities: {}, locked: {} });
+  const [byHand, setByHand] = useState<Pick<PairingWish, 'capacities' | 'locked'>>({ capacities: {}, locked: {} });
+  const [weight] = WEIGHTS.find(([w]) => w === params.get('kinship')) ?? ALIKE;
+  const wish: PairingWish = { ...byHand, kinshipWeight: Number(weight), isFewest: params.has('fewest') };
   const { state, plan, stop, clear } = usePairing(view);
   useNewKey(() => void plan(wish));
-  const change = (next: Partial<PairingWish>): void => {
-    setWish({ ...wish, ...next });
+  const change = (next: Partial<typeof byHand>): void => {
+    setByHand({ ...byHand, ...next });
+    clear();
+  };
+  const ask = (name: 'kinship' | 'fewest' | 'later', value: string | undefined): void => {
+    put({ [name]: value });
     clear();
   };
   const words = SPECIES_WORDS[view.species].grown;
@@ -108,9 +113,9 @@ function Pairing({ view: whole, filters }: { readonly view: PairingView; readonl
         {filters}
         <Choice
           label={say('What counts most')}
-          value={String(wish.kinshipWeight)}
+          value={weight}
           options={WEIGHTS}
-          onChange={(w) => change({ kinshipWeight: Number(w) })}
+          onChange={(w) => ask('kinship', w === ALIKE[0] ? undefined : w)}
         />
         <How of={say('The plan')}>
           <p>
@@ -128,16 +133,13 @@ function Pairing({ view: whole, filters }: { readonly view: PairingView; readonl
         <Tick
           label={say('with the fewest males')}
           isSelected={wish.isFewest}
-          onChange={(isFewest) => change({ isFewest })}
+          onChange={(isFewest) => ask('fewest', isFewest ? '1' : undefined)}
         />
         {waiting.length > 0 ? (
           <Tick
             label={say('with the {n} in young or held back, for later', { n: waiting.length })}
             isSelected={isLater}
-            onChange={(next) => {
-              setLater(next);
-              clear();
-            }}
+            onChange={(next) => ask('later', next ? '1' : undefined)}
           />
         ) : null}
       </Row>

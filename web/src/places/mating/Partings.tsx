@@ -7,7 +7,7 @@ import { useFirst } from '../../parts/useFirst';
 import { useWrite } from '../../parts/useWrite';
 import { WindowBar } from '../../parts/WindowBar';
 import { GroupField } from '../../shared/groups/GroupField';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { say } from '@yaylak/contract';
 
 interface Props {

@@ -5,7 +5,7 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { animalQuery, holdingQuery, pedigreeQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { LineTable } from '../../parts/LineTable';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
@@ -17,15 +17,18 @@ import { colour, space } from '../../theme/tokens';
 import { GeneTestSheet } from './GeneTestSheet';
 import { MaleCheckSheet } from './MaleCheckSheet';
 import { NamedTag } from '../../parts/NamedTag';
+import { useInAddress } from '../../parts/useInAddress';
 import { InbreedingHow } from '../../parts/hows/InbreedingHow';
 
 const GENERATIONS = ['3', '4', '5'] as const;
+const USUAL = '4';
 const SHOWN = 16;
 
 /** An animal's forebears, what its inbreeding comes of, and whom it may be put to. */
 export function PedigreePage() {
   const { id = '' } = useParams();
-  const [generations, setGenerations] = useState<(typeof GENERATIONS)[number]>('4');
+  const [asked, setAsked] = useInAddress('generations');
+  const generations = GENERATIONS.find((g) => g === asked) ?? USUAL;
   const { data, error, refetch } = useQuery({
     ...pedigreeQuery(id, Number(generations)),
     placeholderData: (before) => before,
@@ -66,7 +69,7 @@ export function PedigreePage() {
           label={say('Generations')}
           value={generations}
           options={GENERATIONS.map((g) => [g, g])}
-          onChange={setGenerations}
+          onChange={(next) => setAsked(next === USUAL ? undefined : next)}
         />
         <Small>{say('A dashed frame: the same animal stands in more than one place.')}</Small>
       </Row>

@@ -1,8 +1,8 @@
 import type { MatingRecordView } from '@yaylak/contract';
 import { Bar, BarChart, CartesianGrid, Cell, ErrorBar, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { colour } from '../../theme/tokens';
-import { monthYear } from '../../words/format';
-import { say, fixedText } from '@yaylak/contract';
+import { monthYear } from '../../words/dates';
+import { say, fixedText, perCent } from '@yaylak/contract';
 
 type Quarter = MatingRecordView['quarters'][number];
 
@@ -41,7 +41,7 @@ export function QuarterChart({ quarters }: { readonly quarters: readonly Quarter
       aria-label={say('Share that took by quarter. {list}', { list: shown.map(quarterWords).join('. ') })}
     >
       <ResponsiveContainer width="100%" height={200}>
-        <BarChart data={data} margin={{ top: 8, right: 0, bottom: 0, left: -14 }}>
+        <BarChart accessibilityLayer={false} data={data} margin={{ top: 8, right: 0, bottom: 0, left: -14 }}>
           <defs>
             <pattern id="after-heat" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
               <rect width="6" height="6" fill={colour('madderWash')} />
@@ -50,7 +50,7 @@ export function QuarterChart({ quarters }: { readonly quarters: readonly Quarter
           </defs>
           <CartesianGrid stroke={colour('line')} vertical={false} />
           <XAxis dataKey="name" stroke={colour('inkSoft')} fontSize={12} interval={0} />
-          <YAxis stroke={colour('inkSoft')} fontSize={12} domain={[0, 100]} unit=" %" />
+          <YAxis stroke={colour('inkSoft')} fontSize={12} domain={[0, 100]} tickFormatter={perCent} />
           <Bar dataKey="share" isAnimationActive={false}>
             {shown.map((q) => (
               <Cell

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { MatingView } from '@yaylak/contract';
 import { useState } from 'react';
 import { holdingQuery } from '../../api/queries';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { How } from '../../parts/How';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 import { say } from '@yaylak/contract';

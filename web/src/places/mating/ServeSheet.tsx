@@ -22,7 +22,7 @@ import { Sheet } from '../../parts/Sheet';
 import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { HourBar } from '../../parts/WindowBar';
-import { dayAndHour } from '../../words/format';
+import { dayAndHour } from '../../words/dates';
 
 interface Props {
   readonly female: FemaleToMateView;

@@ -7,7 +7,7 @@ import { LineTable } from '../../parts/LineTable';
 import { Panel, Small } from '../../parts/Panel';
 import { WindowBar } from '../../parts/WindowBar';
 import { chanceText, percentText, say } from '@yaylak/contract';
-import { fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/dates';
 import { servedBy } from '../../words/mating';
 import { NamedTag } from '../../parts/NamedTag';
 

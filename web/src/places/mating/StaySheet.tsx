@@ -2,7 +2,8 @@ import { MARK_COLOURS, type MaleToMateView, type MatingView, say } from '@yaylak
 import { useState } from 'react';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';

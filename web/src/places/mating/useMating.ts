@@ -4,6 +4,7 @@ import { SPECIES, type Species } from '@yaylak/core';
 import { useSearchParams } from 'react-router';
 import { todayQuery } from '../../api/queries';
 import { useFirstSpecies } from '../../words/useHolding';
+import { useAddress } from '../../parts/useInAddress';
 
 /** Whose mating a page looks at, kept in its address; a species that is here where none is named. */
 export function useMatingScope(): {
@@ -12,7 +13,8 @@ export function useMatingScope(): {
   readonly setGroup: (groupId: string) => void;
 } {
   const first = useFirstSpecies();
-  const [search, setSearch] = useSearchParams();
+  const [, setSearch] = useSearchParams();
+  const [search, put] = useAddress();
   const { data: today } = useQuery(todayQuery);
   const asked = SPECIES.find((s) => s === search.get('species'));
   const here = today?.head.find((h) => h.grownFemales > 0)?.species;
@@ -20,15 +22,6 @@ export function useMatingScope(): {
   return {
     query: { species: asked ?? here ?? first, ...(groupId === '' ? {} : { groupId }) },
     setSpecies: (species) => setSearch({ species }, { replace: true }),
-    setGroup: (id) =>
-      setSearch(
-        (before) => {
-          const next = new URLSearchParams(before);
-          if (id === '') next.delete('groupId');
-          else next.set('groupId', id);
-          return next;
-        },
-        { replace: true },
-      ),
+    setGroup: (groupId) => put({ groupId }),
   };
 }

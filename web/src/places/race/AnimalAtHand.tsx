@@ -3,7 +3,8 @@ import { ageWords, dayOf, scaleUnit, type SpeciesSettings, type WeightUnit } fro
 import styled from 'styled-components';
 import { Tag } from '../../parts/Tag';
 import { colour, fonts, phone, space } from '../../theme/tokens';
-import { ageText, bornText, gainText, shortDate, weightText } from '../../words/format';
+import { shortDate } from '../../words/dates';
+import { ageText, bornText, gainText, weightText } from '../../words/format';
 import { gainFromBirth } from './jobFigures';
 import { say, fieldWord, capital } from '@yaylak/contract';
 

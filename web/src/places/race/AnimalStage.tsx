@@ -1,7 +1,7 @@
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { colour, fonts, phone, space } from '../../theme/tokens';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 import { reservedText } from '../../words/reserved';
 import { AnimalAtHand } from './AnimalAtHand';
 import { typed, type Draft } from './draft';

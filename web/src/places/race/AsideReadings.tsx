@@ -44,6 +44,7 @@ export function AsideReadings({ readings, isNumber, onTake, onDrop }: Props) {
 const Box = styled.div`
   display: flex;
   flex-direction: column;
-  gap: ${space(1)};
+  /* A gloved finger on one row is not on the next. */
+  gap: ${space(5)};
   padding: ${space(2)} ${space(5)};
 `;

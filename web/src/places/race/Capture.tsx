@@ -492,7 +492,8 @@ function writtenIn(
 /** However many stations there are, what is to be said and the gates stay in sight. */
 const InSight = styled.div`
   position: sticky;
-  bottom: 0;
+  /* As far down as the room around the animal goes, so that nothing shows below it. */
+  bottom: -${space(4)};
   background: ${colour('panel')};
   ${phone} {
     bottom: ${KEYS_HIGH}px;

@@ -26,7 +26,7 @@ export function JobChart({ points, unit, line }: Props) {
       })}
     >
       <ResponsiveContainer width="100%" height={170}>
-        <ScatterChart margin={{ top: 8, right: 8, bottom: 0, left: 0 }}>
+        <ScatterChart accessibilityLayer={false} margin={{ top: 8, right: 8, bottom: 0, left: 0 }}>
           <XAxis
             dataKey="kg"
             type="number"

@@ -9,7 +9,7 @@ import { Row, Small, Stack } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { Tick } from '../../parts/Tick';
 import { useUnsaved } from '../../parts/unsaved';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 import { factsOf, keptPlan, planFault, type JobPlan } from './plan';
 import { PlanFields } from './PlanFields';
 import type { Race } from './useRace';

@@ -8,7 +8,7 @@ import { TickBox } from '../../parts/TickBox';
 import { Small } from '../../parts/Panel';
 import { Empty, Loading } from '../../parts/States';
 import { MOB_WORDS, scoreText } from '../../words/condition';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 import { jobMobs } from './jobMobs';
 import { useRace } from './useRace';
 

@@ -1,5 +1,5 @@
 import type { WeighSettings } from '@yaylak/contract';
-import { fromKg, readTypedNumber, toKg, unlikelyPan, type ScaleUnit } from '@yaylak/core';
+import { fromKg, readTypedWeight, toKg, unlikelyPan, type ScaleUnit } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
@@ -52,7 +52,7 @@ function PanSheet({ pan, scale, onChange, onClose }: Props & { readonly onClose:
   const [text, setText] = useState(pan.tareKg ? String(Number(fromKg(pan.tareKg, scale).toFixed(4))) : '');
   const [error, setError] = useState<string>();
   const use = (): void => {
-    const typed = readTypedNumber(text);
+    const typed = readTypedWeight(text, scale);
     if (typed.kind === 'refused' || typed.value <= 0)
       return setError(say('Enter what the pan weighs, in {scale}.', { scale }));
     const kg = Number(toKg(typed.value, scale).toFixed(4));

@@ -1,8 +1,10 @@
-import { screen, within } from '@testing-library/react';
-import type { Entry, JobFacts } from '@yaylak/contract';
+import { render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { Entry, GateChoice, JobFacts } from '@yaylak/contract';
 import { aJob, anEntry, aRosterAnimal, TODAY } from '../../tests/builders';
 import { renderPage } from '../../tests/renderPage';
 import { countedText, jobPens } from './pens';
+import { Counted } from './Pens';
 import { PenSheet } from './PenSheet';
 import { factsOf, planToStart } from './plan';
 import { passagesOf } from './raceLog';
@@ -90,10 +92,15 @@ const answers = {
 };
 
 it('holds the heads counted in each pen against who went in by its gate', async () => {
+  let kept = job;
   const { user, asked } = renderPage(<RacePage />, {
     at: '/race/j1',
     route: '/race/:id',
-    answers: { ...answers, 'PUT /api/jobs/j1': ({ body }: { body: JobFacts }) => ({ ...job, ...body }) },
+    answers: {
+      ...answers,
+      'GET /api/jobs/j1': () => ({ job: kept, entries }),
+      'PUT /api/jobs/j1': ({ body }: { body: JobFacts }) => (kept = { ...job, ...body }),
+    },
   });
   const keep = await screen.findByRole('textbox', { name: 'Counted in Keep' });
   expect(keep).toHaveValue('2');
@@ -104,8 +111,26 @@ it('holds the heads counted in each pen against who went in by its gate', async 
   await user.clear(keep);
   await user.type(keep, '3{Enter}');
   expect(await screen.findByText('agrees')).toBeVisible();
+  expect(keep).toHaveFocus();
   const sent = asked.filter((a) => a.method === 'PUT').map((a) => (a.body as JobFacts).gates);
   expect(sent).toEqual([[{ key: 'left', name: 'Keep', counted: 3 }, gates[1]]]);
+});
+
+it('keeps what is being typed where another device counted meanwhile, and says what it counted', async () => {
+  const pen = jobPens(gates, passagesOf(entries, []), animals)[0];
+  if (!pen?.gate) throw new Error('the first pen has a gate');
+  const counted = (n: number) => (
+    <Counted pen={pen} gate={{ ...(pen.gate as GateChoice), counted: n }} onCount={() => undefined} />
+  );
+  const user = userEvent.setup();
+  const { rerender } = render(counted(2));
+  const field = screen.getByRole('textbox', { name: 'Counted in Keep' });
+  rerender(counted(4));
+  expect(field).toHaveValue('4');
+  await user.type(field, '{Backspace}1');
+  rerender(counted(3));
+  expect(field).toHaveValue('1');
+  expect(screen.getByRole('status')).toHaveTextContent('agrees');
 });
 
 it('prints the pens with both numbers, weight and what is withheld', async () => {

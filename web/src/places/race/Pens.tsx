@@ -38,7 +38,7 @@ export function Pens({ race }: { readonly race: Race }) {
               <br />
               {say('{n} {n, plural, one {animal} other {animals}} in by the gate', { n: pen.inside.length })}
             </span>
-            {pen.gate ? <Counted key={pen.gate.counted} pen={pen} gate={pen.gate} onCount={count} /> : null}
+            {pen.gate ? <Counted pen={pen} gate={pen.gate} onCount={count} /> : null}
           </li>
         ))}
       </List>
@@ -51,14 +51,23 @@ export function Pens({ race }: { readonly race: Race }) {
   );
 }
 
-function Counted(props: {
+const textOf = (heads: number | undefined): string => (heads === undefined ? '' : String(heads));
+
+/** A pen's heads as they were counted, held against who went in. */
+export function Counted(props: {
   readonly pen: Pen;
   readonly gate: GateChoice;
   readonly onCount: (key: GateChoice['key'], heads: number | undefined) => void;
 }) {
   const { pen, gate, onCount } = props;
-  const [typed, setTyped] = useState(gate.counted === undefined ? '' : String(gate.counted));
+  const [known, setKnown] = useState(gate.counted);
+  const [typed, setTyped] = useState(textOf(gate.counted));
   const [error, setError] = useState<string>();
+  // Another device may have counted. The field itself stays, and with it where the keyboard is and what is half typed.
+  if (known !== gate.counted) {
+    setKnown(gate.counted);
+    if (typed === textOf(known)) setTyped(textOf(gate.counted));
+  }
   const keep = (): void => {
     const text = typed.trim();
     const heads = text === '' ? undefined : Number(text);

@@ -1,7 +1,8 @@
 import type { ProductView } from '@yaylak/contract';
 import type { Species } from '@yaylak/core';
 import styled from 'styled-components';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
 import { Row } from '../../parts/Panel';
 import { colour, radius, space } from '../../theme/tokens';
 import { STATION_WORDS } from '../../words/stations';

@@ -15,7 +15,7 @@ import { useUndo } from '../../parts/Undo';
 import { Empty, Loading } from '../../parts/States';
 import { StorageNote } from '../../parts/StorageNote';
 import { usePhone } from '../../theme/usePhone';
-import { fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/dates';
 import { STATION_WORDS } from '../../words/stations';
 import { Capture } from './Capture';
 import { gainsBefore, jobFigures } from './jobFigures';

@@ -4,6 +4,7 @@ import { aGroup, aJob, anIdentifier, aRosterAnimal, TODAY } from '../../tests/bu
 import { typeDay } from '../../tests/dates';
 import { AWAY, renderPage, type Answers } from '../../tests/renderPage';
 import { StartPage } from './StartPage';
+import { choose, offered } from '../../tests/choose';
 
 const animals = [
   aRosterAnimal('26-0001'),
@@ -31,8 +32,8 @@ const started = (asked: readonly { method: string; path: string; body: unknown }
   asked.find((a) => a.method === 'POST' && a.path === '/api/jobs')?.body as StartJob;
 
 it('offers the young of this year and the last by sex, the groups, and all of a species', async () => {
-  await show();
-  const words = [...(screen.getByLabelText('Who') as HTMLSelectElement).options].map((o) => o.text);
+  const { user } = await show();
+  const words = await offered(user, screen.getByLabelText('Who'));
   expect(words).toEqual([
     'Ewe lambs of 2026 (2)',
     'Ewe lambs of 2025 (1)',
@@ -47,8 +48,8 @@ it('offers the young of this year and the last by sex, the groups, and all of a 
 it('leaves new-born young out that wear nothing and could not be called', async () => {
   const newborn = aRosterAnimal('no number', { worn: [], formerly: [], bornOn: TODAY });
   const lost = aRosterAnimal('26-0003', { worn: [], formerly: ['26-0003'] });
-  await show({ 'GET /api/roster': { on: TODAY, animals: [...animals, newborn, lost] } });
-  const words = [...(screen.getByLabelText('Who') as HTMLSelectElement).options].map((o) => o.text);
+  const { user } = await show({ 'GET /api/roster': { on: TODAY, animals: [...animals, newborn, lost] } });
+  const words = await offered(user, screen.getByLabelText('Who'));
   expect(words[0]).toBe('Ewe lambs of 2026 (3)');
 });
 
@@ -82,7 +83,7 @@ it('sorts by gates that lead to groups; a gate without a name is none', async ()
   const { user, asked } = await show();
   await user.click(screen.getByLabelText('Sort by gate'));
   await user.clear(screen.getByLabelText('↓ straight on'));
-  await user.selectOptions(screen.getAllByLabelText('and move to')[2] as HTMLElement, 'Sale pen');
+  await choose(user, screen.getAllByLabelText('and move to')[2] as HTMLElement, 'Sale pen');
   await user.click(screen.getByRole('button', { name: /Start with/ }));
   await waitFor(() => expect(started(asked)).toBeDefined());
   expect(started(asked)).toMatchObject({
@@ -133,7 +134,7 @@ it('lets the list be put together: one out, one in by its number, a set at once,
   await user.click(screen.getByRole('button', { name: 'Take 26-0002 out' }));
   await user.type(screen.getByLabelText('Add an animal: type its number, or scan'), '25-0001{Enter}');
   expect(await screen.findByText('25-0001 is on the list now.')).toBeVisible();
-  await user.selectOptions(screen.getByLabelText('Add a set'), 'Ram lambs of 2026 (1)');
+  await choose(user, screen.getByLabelText('Add a set'), 'Ram lambs of 2026 (1)');
   await user.click(screen.getByRole('button', { name: 'Add them' }));
   expect(screen.getByText('26-R01 is on the list now.')).toBeVisible();
   await user.click(screen.getByRole('button', { name: 'Add them' }));

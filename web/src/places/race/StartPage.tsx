@@ -7,7 +7,8 @@ import { holdingQuery, rosterQuery } from '../../api/queries';
 import { useJobs } from '../../shared/jobs/useJobs';
 import { useStartJob } from '../../shared/jobs/useStartJob';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
@@ -15,7 +16,7 @@ import { Tag } from '../../parts/Tag';
 import { useUnsaved } from '../../parts/unsaved';
 import { useNewKey } from '../../parts/useWindowKey';
 import { colour, space } from '../../theme/tokens';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { KeepTemplate } from './KeepTemplate';
 import { planFault, planToStart, withNextTube, type JobPlan } from './plan';
 import { PlanFields } from './PlanFields';
@@ -161,7 +162,7 @@ export function StartPage() {
             <h3>{say('Before you start')}</h3>
             <p>
               {say(
-                'Check the gate and the scale’s zero. Never work between a penned animal and the only way out, and keep children behind the rails. A male in the mating season is not to be turned your back on.',
+                'Check the gate and the scale’s zero. Never work between a penned animal and the only way out, and keep children behind the rails. Never turn your back on a male in the mating season.',
               )}
             </p>
           </NotePanel>

@@ -8,7 +8,7 @@ import { PaperSheet } from '../../parts/PaperSheet';
 import { TickBox } from '../../parts/TickBox';
 import { Small } from '../../parts/Panel';
 import { Empty, Loading } from '../../parts/States';
-import { fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/dates';
 import { PURPOSE_WORDS } from '../../words/stations';
 import { saveFile } from '../../words/saveFile';
 import { tubeRows } from './tubeRows';
@@ -115,7 +115,7 @@ function Parcel({ tubes }: { readonly tubes: number }) {
     say('the laboratory’s own form, signed'),
     say('something that soaks up, and a bag that does not leak'),
     say('cold pack where the laboratory asks for one; never frozen'),
-    say('marked as the carrier’s rules for samples want it'),
+    say('marked as the carrier’s rules for samples require'),
   ];
   return (
     <section>

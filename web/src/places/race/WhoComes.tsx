@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { useReadings } from '../../adapters/readings/useReadings';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { FindOne } from '../../parts/FindOne';
 import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';

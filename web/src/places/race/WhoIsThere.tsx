@@ -4,7 +4,7 @@ import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { Panel, Row, Small, Stack } from '../../parts/Panel';
 import { lastHand } from '../../shared/jobs/hand';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 import { say } from '@yaylak/contract';
 
 interface Props {

@@ -4,7 +4,7 @@ import {
   dayOf,
   doubtReading,
   normalised,
-  readTypedNumber,
+  readTypedWeight,
   searchIdentifiers,
   toKg,
   type Match,
@@ -97,7 +97,7 @@ export function answerWeight(input: {
   readonly tareKg?: number;
   readonly method?: WeighingMethod;
 }): WeightAnswer {
-  const typed = readTypedNumber(input.typed);
+  const typed = readTypedWeight(input.typed, input.unit);
   if (typed.kind === 'refused')
     return {
       kind: 'refused',

@@ -12,7 +12,8 @@ import {
   type Sex,
   type WeightUnit,
 } from '@yaylak/core';
-import { fullDate, weightText } from '../../words/format';
+import { fullDate } from '../../words/dates';
+import { weightText } from '../../words/format';
 import { answerTag, type RaceNumber } from './answers';
 import type { Passage } from './raceLog';
 

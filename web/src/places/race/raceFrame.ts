@@ -1,11 +1,12 @@
 import styled from 'styled-components';
-import { colour, narrow, phone, radius, space, touch } from '../../theme/tokens';
+import { colour, gloved, narrow, phone, radius, space, touch, touchable, touchRace } from '../../theme/tokens';
 
 /** On a phone the keys lie at its lower edge and what is under them scrolls; so high they are, in pixels. */
 export const KEYS_HIGH = 300;
 
 /** The race, full screen: its head, three columns and the line of keys below. */
 export const Frame = styled.div`
+  ${gloved}
   height: 100%;
   display: grid;
   grid-template:
@@ -33,13 +34,15 @@ export const Head = styled.header`
   align-items: center;
   gap: ${space(1)} ${space(4)};
   padding: ${space(2)} ${space(5)};
-  min-height: 52px;
+  /* As high as a gloved finger is wide: its buttons answer from edge to edge. */
+  min-height: ${touchRace};
   background: ${colour('band')};
   color: ${colour('bandInk')};
   h1 {
     font-size: 18px;
   }
   label {
+    ${touchable}
     display: inline-flex;
     gap: 6px;
     align-items: center;
@@ -77,8 +80,8 @@ export const Right = styled.div`
     order: 2;
     flex: 1 0 100%;
     flex-wrap: wrap;
-    gap: ${space(2)};
-    padding-bottom: ${space(2)};
+    gap: ${space(5)} ${space(2)};
+    padding: ${space(2)} 0 ${space(3)};
     &[data-open] {
       display: flex;
     }
@@ -86,6 +89,7 @@ export const Right = styled.div`
 `;
 /** Opens what a phone's head has no room for. */
 export const MoreButton = styled.button`
+  ${touchable}
   display: none;
   min-width: ${touch};
   min-height: ${touch};
@@ -100,6 +104,7 @@ export const MoreButton = styled.button`
 `;
 /** A button in the dark head. */
 export const HeadButton = styled.button`
+  ${touchable}
   min-height: ${touch};
   padding: 0 ${space(3)};
   border: 1px solid ${colour('bandSoft')};
@@ -187,6 +192,7 @@ export const Foot = styled.footer`
   align-items: center;
   gap: ${space(2)} ${space(5)};
   padding: ${space(2)} ${space(5)};
+  min-height: ${touchRace};
   background: ${colour('rail')};
   border-top: 1px solid ${colour('line')};
   font-size: 14px;

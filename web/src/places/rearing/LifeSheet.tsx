@@ -8,7 +8,8 @@ import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
 import { Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
-import { countText, figureText, fullDate, perYearText, weightText } from '../../words/format';
+import { fullDate } from '../../words/dates';
+import { countText, figureText, perYearText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { RearedHow } from '../../parts/hows/RearedHow';
 

@@ -4,6 +4,7 @@ import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis }
 import { colour } from '../../theme/tokens';
 
 import { say } from '@yaylak/contract';
+import { axisFigure, axisDays } from '../../words/format';
 
 interface Props {
   readonly litter: LitterView;
@@ -35,17 +36,17 @@ export function LitterCurve({ litter, unit }: Props) {
       )}
     >
       <ResponsiveContainer width="100%" height={170}>
-        <ComposedChart data={data} margin={{ top: 8, right: 4, bottom: 0, left: 0 }}>
+        <ComposedChart accessibilityLayer={false} data={data} margin={{ top: 8, right: 4, bottom: 0, left: 0 }}>
           <CartesianGrid stroke={colour('line')} vertical={false} />
           <XAxis
             dataKey="ageDays"
             type="number"
             domain={[0, 'dataMax']}
-            tickFormatter={(d: number) => `${d} d`}
+            tickFormatter={axisDays}
             stroke={colour('inkSoft')}
             fontSize={11}
           />
-          <YAxis unit={` ${shownIn}`} stroke={colour('inkSoft')} fontSize={11} width={62} />
+          <YAxis tickFormatter={axisFigure} unit={` ${shownIn}`} stroke={colour('inkSoft')} fontSize={11} width={62} />
           {litter.young.map((y, i) => (
             <Line
               key={y.tag.animalId}

@@ -12,7 +12,7 @@ import {
 import { isByLitter, SPECIES, SPECIES_TABLE, toKg, type Species, type WeightUnit } from '@yaylak/core';
 import { Link, useSearchParams } from 'react-router';
 import { littersQuery } from '../../api/queries';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { How } from '../../parts/How';
 import { LineTable } from '../../parts/LineTable';
 import { LinkButton } from '../../parts/LinkButton';

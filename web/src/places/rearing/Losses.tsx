@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Button } from '../../parts/Button';
 import { FigureTable } from '../../parts/FigureTable';
 import { Panel, Small } from '../../parts/Panel';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { say } from '@yaylak/contract';
 
 const SHOWN = 5;

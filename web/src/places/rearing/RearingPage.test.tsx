@@ -7,6 +7,7 @@ import { LifeSheet } from './LifeSheet';
 import { LittersPage } from './LittersPage';
 import { RearingPage } from './RearingPage';
 import { weanEntries, type WeanTyped } from './weanDraft';
+import { choose } from '../../tests/choose';
 
 /** Chosen in a form, which holds it to what an id is. */
 const GROUP = '0191d5a0-0000-7000-8000-0000000000c2';
@@ -121,6 +122,7 @@ it.each([
     page(aView({ isByLitter, seasons: [season] }));
     const row = (name: string) => screen.getByRole('row', { name: new RegExp(`^${name}`) });
     await screen.findByRole('heading', { name: /^Season by season/ });
+    expect(row('Births of')).toHaveTextContent('Feb to Sept 2026');
     expect(row('Females')).toHaveTextContent('Females2');
     expect(row(what)).toHaveTextContent(`${what}${count}`);
     expect(row(`${born} `.trim())).toHaveTextContent(new RegExp(`^${born}${figure}`));
@@ -223,8 +225,8 @@ it('weans the biggest first with numbers and sexes, and offers the doe', async (
   expect(sheet.getByRole('checkbox', { name: '1. kit' })).toBeChecked();
   expect(sheet.getByRole('checkbox', { name: '3. kit' })).not.toBeChecked();
   expect(sheet.getByLabelText('Number of 2. kit')).toHaveValue('K-26-91');
-  await user.selectOptions(sheet.getByLabelText('Sex of 1. kit'), 'female');
-  await user.selectOptions(sheet.getByLabelText('To the group'), 'Growing hutches');
+  await choose(user, sheet.getByLabelText('Sex of 1. kit'), 'female');
+  await choose(user, sheet.getByLabelText('To the group'), 'Growing hutches');
   await user.type(sheet.getByLabelText('Her condition, 1 to 5'), '3');
   await user.click(sheet.getByRole('button', { name: 'Save' }));
   const after = within(await screen.findByRole('dialog', { name: 'Weaning, K-D01' }));
@@ -266,7 +268,7 @@ it('says what was kept when the sexes could not be written', async () => {
     'PATCH /api/animals/k1': no(409, 'Somebody changed this animal'),
   });
   const sheet = within(await screen.findByRole('dialog', { name: 'Wean, K-D01' }));
-  await user.selectOptions(sheet.getByLabelText('Sex of 1. kit'), 'male');
+  await choose(user, sheet.getByLabelText('Sex of 1. kit'), 'male');
   await user.click(sheet.getByRole('button', { name: 'Save' }));
   expect(await sheet.findByRole('alert')).toHaveTextContent('Weaned 2 kits of K-D01. The sexes were not recorded');
 });

@@ -4,7 +4,7 @@ import { SPECIES, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { rearingQuery, todayQuery } from '../../api/queries';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { NotePanel, Row, Small } from '../../parts/Panel';
@@ -12,7 +12,8 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
 import { FosterSheet } from '../../shared/rearing/FosterSheet';
 import { LossSheet } from '../../shared/rearing/LossSheet';
-import { countText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
+import { countText } from '../../words/format';
 import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
 import { FeedSheet } from './FeedSheet';
 import { LitterCard, type LitterAct } from './LitterCard';
@@ -101,7 +102,7 @@ export function RearingPage() {
           </Row>
           <Small>
             {say(
-              'Several of one cause within a week are an outbreak until the vet says otherwise: part them, clean, and wash between litters; some of it people catch.',
+              'Several deaths of one cause within a week are an outbreak until the vet says otherwise: part the litters, clean, and wash your hands between them; people can catch some of it.',
             )}
           </Small>
         </NotePanel>

@@ -2,7 +2,8 @@ import type { RearingView, SeasonTallyView } from '@yaylak/contract';
 import { FigureTable } from '../../parts/FigureTable';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
-import { figureText, monthYear } from '../../words/format';
+import { monthsWords } from '../../words/dates';
+import { figureText } from '../../words/format';
 import { say, perCent } from '@yaylak/contract';
 
 type Figures = readonly (readonly [label: string, of: (s: SeasonTallyView) => string])[];
@@ -64,7 +65,7 @@ export function SeasonFigures({ view: { seasons, isByLitter } }: { readonly view
             <th scope="col">{say('Births of')}</th>
             {shown.map((s) => (
               <th key={s.from} scope="col">
-                {monthYear(s.from)}
+                {monthsWords(s.from, s.to)}
               </th>
             ))}
           </tr>

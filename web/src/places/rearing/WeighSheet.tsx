@@ -3,7 +3,7 @@ import {
   dayOf,
   doubtLitter,
   parseDay,
-  readTypedNumber,
+  readTypedWeight,
   scaleUnit,
   toKg,
   type ScaleUnit,
@@ -25,7 +25,8 @@ import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
 import { checkReadingText, litterDoubtText } from '../../words/doubts';
-import { countText, fullDate, weightText } from '../../words/format';
+import { fullDate } from '../../words/dates';
+import { countText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 
 interface Props {
@@ -46,7 +47,7 @@ interface Typed {
 
 /** Kilograms of what was typed; no number where it is none. */
 function kgOf(text: string, scale: ScaleUnit): number {
-  const typed = readTypedNumber(text);
+  const typed = readTypedWeight(text, scale);
   return typed.kind === 'number' && typed.value > 0 ? Number(toKg(typed.value, scale).toFixed(4)) : NaN;
 }
 

@@ -1,5 +1,5 @@
 import type { RearedView } from '@yaylak/contract';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { say } from '@yaylak/contract';
 
 /** Why a young is not weaned yet, and from when it may be. */

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { ProductFacts, type ProductView, say, SPECIES_WORDS } from '@yaylak/contract';
-import { DOSE_UNITS, PRODUCT_KINDS, ROUTES, SPECIES } from '@yaylak/core';
+import { ProductFacts, type ProductView, say } from '@yaylak/contract';
+import { DOSE_UNITS, PRODUCT_KINDS, ROUTES } from '@yaylak/core';
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import styled from 'styled-components';
@@ -9,27 +9,19 @@ import { groupsQuery, holdingQuery } from '../../api/queries';
 import { readAgain } from '../../api/readAgain';
 import { Button } from '../../parts/Button';
 import { Chip } from '../../parts/Chip';
-import { Choice, Field } from '../../parts/Field';
+import { Field } from '../../parts/Field';
 import { FormChoice, FormField } from '../../parts/form/fields';
 import { SendForm } from '../../parts/form/SendForm';
 import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
-import { LineTable } from '../../parts/LineTable';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useUndo } from '../../parts/Undo';
-import { colour, space } from '../../theme/tokens';
+import { space } from '../../theme/tokens';
 import { newId } from '../../words/ids';
 import { ROUTE_WORDS } from '../../words/stations';
 import { Asked } from '../../parts/Asked';
-import {
-  draftOf,
-  labelDoubts,
-  NO_DAYS,
-  readProduct,
-  type BatchDraft,
-  type DoseDraft,
-  type ProductDraft,
-} from './productDraft';
+import { DoseTable } from './DoseTable';
+import { draftOf, labelDoubts, readProduct, type BatchDraft, type ProductDraft } from './productDraft';
 import { useWeightUnit } from '../../words/useHolding';
 import { MONTHS } from '../../words/months';
 
@@ -186,96 +178,6 @@ interface PartProps {
   readonly onChange: (change: Partial<ProductDraft>) => void;
 }
 
-function DoseTable({ draft, onChange }: PartProps) {
-  const unit = useWeightUnit();
-  return (
-    <Table>
-      <thead>
-        <tr>
-          <th>{say('For')}</th>
-          <th>{say('Dose by')}</th>
-          <th>{say('Figure, {doseUnit}', { doseUnit: draft.doseUnit })}</th>
-          <th colSpan={2}>{say('Not under, days and {unit}', { unit })}</th>
-          {draft.routes.map((route) => (
-            <th key={route} colSpan={2}>
-              {say('Meat and milk, days{value}', { value: draft.routes.length > 1 ? `, ${ROUTE_WORDS[route]}` : '' })}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {SPECIES.map((species) => {
-          const dose = draft.doses[species];
-          const name = SPECIES_WORDS[species].plural;
-          const set = (change: Partial<DoseDraft>): void =>
-            onChange({ doses: { ...draft.doses, [species]: { ...dose, ...change } } });
-          return (
-            <tr key={species}>
-              <th scope="row">{name}</th>
-              <td>
-                <Choice
-                  label={say('Dose by, {name}', { name })}
-                  isLabelHidden
-                  value={dose.by}
-                  options={[
-                    ['none', say('not on the label')],
-                    ['kg', unit === 'lb' ? say('the pound') : say('the kilogram')],
-                    ['band', unit === 'lb' ? say('bands of weight, lb') : say('bands of weight')],
-                    ['head', say('the head')],
-                  ]}
-                  onChange={(by) => set({ by })}
-                />
-              </td>
-              <td>
-                <Cell
-                  aria-label={say('Dose, {name}', { name })}
-                  disabled={dose.by === 'none'}
-                  placeholder={dose.by === 'band' ? '30: 6, 60: 12' : ''}
-                  value={dose.text}
-                  onChange={(e) => set({ text: e.target.value })}
-                />
-              </td>
-              {(['fromDays', 'fromKg'] as const).map((least) => (
-                <td key={least}>
-                  <Cell
-                    aria-label={`${least === 'fromDays' ? say('Least age, days') : say('Least weight, {unit}', { unit })}, ${name}`}
-                    inputMode="decimal"
-                    disabled={dose.by === 'none'}
-                    placeholder={least === 'fromDays' ? 'days' : unit}
-                    value={dose[least]}
-                    onChange={(e) => set({ [least]: e.target.value })}
-                  />
-                </td>
-              ))}
-              {draft.routes.flatMap((route) =>
-                (['meat', 'milk'] as const).map((of) => {
-                  const days = dose.days[route] ?? NO_DAYS;
-                  const way = draft.routes.length > 1 ? `, ${ROUTE_WORDS[route]}` : '';
-                  return (
-                    <td key={`${route} ${of}`}>
-                      <Cell
-                        aria-label={say('{value} days, {name}{way}', {
-                          value: of === 'meat' ? say('Meat') : say('Milk'),
-                          name,
-                          way,
-                        })}
-                        inputMode="numeric"
-                        placeholder={of}
-                        value={days[of]}
-                        onChange={(e) => set({ days: { ...dose.days, [route]: { ...days, [of]: e.target.value } } })}
-                      />
-                    </td>
-                  );
-                }),
-              )}
-            </tr>
-          );
-        })}
-      </tbody>
-    </Table>
-  );
-}
-
 function Batches({ draft, onChange }: PartProps) {
   const { data: holding } = useQuery(holdingQuery);
   const set = (i: number, change: Partial<BatchDraft>): void =>
@@ -385,25 +287,4 @@ const Grid = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
   gap: ${space(3)};
-`;
-const Table = styled(LineTable)`
-  tbody th {
-    vertical-align: middle;
-    font-weight: 400;
-    text-transform: capitalize;
-  }
-`;
-const Cell = styled.input`
-  min-height: 44px;
-  width: 100%;
-  min-width: 70px;
-  padding: 0 ${space(3)};
-  border: 1px solid ${colour('lineStrong')};
-  border-radius: 8px;
-  background: ${colour('panel')};
-  color: ${colour('ink')};
-  font: inherit;
-  &:disabled {
-    opacity: 0.5;
-  }
 `;

@@ -1,19 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
-import { SPECIES, type Species } from '@yaylak/core';
-import { useState } from 'react';
+import { parseDay, SPECIES } from '@yaylak/core';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { withQuery } from '../../api/client';
 import { holdingQuery, registerQuery, remediesQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
 import { LineTable } from '../../parts/LineTable';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Row, Small } from '../../parts/Panel';
+import { useInAddress } from '../../parts/useInAddress';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { colour, space } from '../../theme/tokens';
-import { amountText, fullDate, weightText } from '../../words/format';
+import { fullDate } from '../../words/dates';
+import { amountText, weightText } from '../../words/format';
 import { ROUTE_WORDS } from '../../words/stations';
 import { useWeightUnit } from '../../words/useHolding';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
@@ -24,10 +26,12 @@ export function RegisterPage() {
   const { data: holding } = useQuery(holdingQuery);
   const { data: remedies } = useQuery(remediesQuery);
   const unit = useWeightUnit();
-  const [typedFrom, setFrom] = useState<string>();
-  const [to, setTo] = useState('');
-  const [productId, setProductId] = useState('');
-  const [species, setSpecies] = useState<Species | ''>('');
+  const [askedFrom, setFrom] = useInAddress('from');
+  const [askedTo, setTo] = useInAddress('to');
+  const [productId = '', setProductId] = useInAddress('product');
+  const [askedSpecies, setSpecies] = useInAddress('species');
+  const [typedFrom, to] = [askedFrom, askedTo].map((day) => (day && parseDay(day) ? day : undefined));
+  const species = SPECIES.find((s) => s === askedSpecies) ?? '';
   // A year back, as most who ask for it want to see.
   const from =
     typedFrom ??
@@ -61,7 +65,7 @@ export function RegisterPage() {
     >
       <Row $gap={3} className="no-print">
         <Field label={say('From')} type="date" value={from} onChange={setFrom} />
-        <Field label={say('To')} type="date" value={to} onChange={setTo} />
+        <Field label={say('To')} type="date" value={to ?? ''} onChange={setTo} />
         <Choice
           label={say('Product')}
           value={productId}

@@ -4,6 +4,7 @@ import { aHolding, aProduct, aTag, TODAY } from '../../tests/builders';
 import { renderPage, type Answers } from '../../tests/renderPage';
 import { RegisterPage } from './RegisterPage';
 import { RemediesPage } from './RemediesPage';
+import { choose } from '../../tests/choose';
 
 const VIEW: RemediesView = {
   products: [
@@ -79,7 +80,7 @@ it('takes a label in, and says what is missing in it', async () => {
   await user.click(screen.getByRole('button', { name: 'Save the label' }));
   expect(await screen.findByText('Name: type what stands on the bottle.')).toBeVisible();
   await user.type(screen.getByLabelText('Name'), 'Blue drops');
-  await user.selectOptions(screen.getByLabelText('Dose by, goats'), 'kg');
+  await choose(user, screen.getByLabelText('Dose by, goats'), 'kg');
   await user.type(screen.getByLabelText('Dose, goats'), '0,4');
   await user.type(screen.getByLabelText('Meat days, goats'), '14');
   await user.click(screen.getByRole('button', { name: 'Save the label' }));
@@ -96,7 +97,7 @@ it('asks about a dose no animal is given before the label is saved, and takes it
   const posted = () => asked.filter((a) => a.path === '/api/remedies/products');
   await user.click(await screen.findByRole('button', { name: 'Add a product' }));
   await user.type(screen.getByLabelText('Name'), 'Blue drops');
-  await user.selectOptions(screen.getByLabelText('Dose by, sheep'), 'kg');
+  await choose(user, screen.getByLabelText('Dose by, sheep'), 'kg');
   await user.type(screen.getByLabelText('Dose, sheep'), '99999');
   await user.type(screen.getByLabelText('Least age, days, sheep'), '30');
   await user.type(screen.getByLabelText('Least weight, kg, sheep'), '12,5');

@@ -14,8 +14,8 @@ import { Tag } from '../../parts/Tag';
 import { useNewKey } from '../../parts/useWindowKey';
 import { WindowBar } from '../../parts/WindowBar';
 import { useGiveJob } from '../../shared/remedies/useGiveJob';
-import { colour, space } from '../../theme/tokens';
-import { fullDate, longDate } from '../../words/format';
+import { colour, phone, space } from '../../theme/tokens';
+import { fullDate, longDate } from '../../words/dates';
 import { ProductSheet } from './ProductSheet';
 import { Shelf } from './Shelf';
 import { TreatWhom } from './TreatWhom';
@@ -39,7 +39,7 @@ export function RemediesPage() {
   return (
     <Page
       title={say('What is withheld, and what is due?')}
-      lead={`${held === 0 ? say('Nothing is withheld') : say('{held} {held, plural, one {animal} other {animals}} of {present} withheld', { held, present: data.present })}, ${open === 0 ? say('nothing is to be given now') : say('{open} {open, plural, one {round} other {rounds}} to be given now', { open })}`}
+      lead={`${held === 0 ? say('Nothing is withheld') : say('{held} {held, plural, one {animal} other {animals}} of {present} withheld', { held, present: data.present })}, ${open === 0 ? say('nothing to give now') : say('{open} {open, plural, one {round} other {rounds}} to be given now', { open })}`}
       actions={
         <>
           <TreatWhom />
@@ -59,7 +59,7 @@ export function RemediesPage() {
             <h3>{say('Before you treat')}</h3>
             <Small>
               {say(
-                'The label, your vet and your local rules decide; nothing here is a dose of ours. A clean needle for each animal, used ones into the sharps box. Nothing poured on a wet back. Gloves on: some remedies go through the skin, and a vaccine in your own hand wants a doctor. Hold a beast in the crush before you reach in.',
+                'The label, your vet and your local rules decide; nothing here is a dose of ours. A clean needle for each animal, used ones into the sharps box. Nothing poured on a wet back. Gloves on: some remedies go through the skin, and a vaccine in your own hand needs a doctor. Hold a beast in the crush before you reach in.',
               )}
             </Small>
           </NotePanel>
@@ -111,7 +111,7 @@ function Due({ rows, today }: { readonly rows: readonly DoseDueView[]; readonly 
     <Panel>
       <h2>{say('Next dose due')}</h2>
       {rows.length === 0 ? (
-        <Empty title={say('Nothing is to be given in the next three weeks')}>
+        <Empty title={say('Nothing to give in the next three weeks')}>
           {say('A product given in several doses, or in certain months of the year, comes up here by itself.')}
         </Empty>
       ) : (
@@ -156,5 +156,12 @@ const List = styled(PlainList)`
     min-height: 60px;
     padding: ${space(1)} 0;
     border-top: 1px solid ${colour('line')};
+  }
+  ${phone} {
+    li {
+      grid-template-columns: minmax(0, 1fr);
+      gap: ${space(1)};
+      padding: ${space(3)} 0;
+    }
   }
 `;

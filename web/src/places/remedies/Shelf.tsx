@@ -3,7 +3,8 @@ import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { colour, space } from '../../theme/tokens';
-import { amountText, fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
+import { amountText } from '../../words/format';
 import { PlainList } from '../../parts/PlainList';
 import { say } from '@yaylak/contract';
 

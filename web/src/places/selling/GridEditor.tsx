@@ -1,7 +1,7 @@
 import { cellNames, FAT_CLASSES, SHAPE_CLASSES, type GridDivision } from '@yaylak/core';
 import type { KeyboardEvent } from 'react';
 import styled from 'styled-components';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { Row, Small } from '../../parts/Panel';
 import { colour, fonts, space } from '../../theme/tokens';
 import { dividedAs, pasted, type GridDraft } from './outletDraft';

@@ -4,7 +4,8 @@ import { DenseTable, Frame } from '../../parts/Beside';
 import { Button } from '../../parts/Button';
 import { Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
-import { shortDate, weightText } from '../../words/format';
+import { shortDate } from '../../words/dates';
+import { weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import type { LoadAtHand } from './useLoad';
 

@@ -8,7 +8,7 @@ import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { NotePanel } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 import { LoadGate } from './LoadGate';
 import { LoadHeads } from './LoadHeads';
 import { LoadLeaving } from './LoadLeaving';

@@ -7,9 +7,11 @@ import { DenseTable, Frame } from '../../parts/Beside';
 import { Button } from '../../parts/Button';
 import { LinkButton } from '../../parts/LinkButton';
 import { Panel, Row, Small } from '../../parts/Panel';
+import { stackedInFrame } from '../../parts/stackedOnPhone';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { fullDate, moneyText, weightText } from '../../words/format';
+import { fullDate } from '../../words/dates';
+import { moneyText, weightText } from '../../words/format';
 import {
   againstExpected,
   DIFFERENCE_PARTS,
@@ -116,7 +118,7 @@ function Heads({ heads, species, currency, name, onType }: HeadsProps) {
   const isDead = heads.some((h) => h.how === 'slaughtered');
   return (
     <Frame style={{ marginTop: 12 }}>
-      <DenseTable aria-label={say('Heads for {name}', { name })}>
+      <Table aria-label={say('Heads for {name}', { name })}>
         <thead>
           <tr>
             <th>{say('Animal')}</th>
@@ -142,10 +144,12 @@ function Heads({ heads, species, currency, name, onType }: HeadsProps) {
                 <td>
                   <Tag tag={h.tag} />
                 </td>
-                <td data-figure>{h.liveKg === null ? '' : weightText(h.liveKg, unit, species)}</td>
+                <td data-figure data-under={say('Alive')}>
+                  {h.liveKg === null ? '' : weightText(h.liveKg, unit, species)}
+                </td>
                 {isDead ? (
                   <>
-                    <td data-figure>
+                    <td data-figure data-under={say('Carcass')}>
                       {carcass ? (
                         weightText(carcass.kg, unit, species)
                       ) : (
@@ -158,22 +162,33 @@ function Heads({ heads, species, currency, name, onType }: HeadsProps) {
                         </Button>
                       )}
                     </td>
-                    <td>{gradedText(carcass)}</td>
+                    <td data-under={say('Class')}>{gradedText(carcass)}</td>
                   </>
                 ) : null}
-                <td data-figure>{d ? moneyText(d.expectedMinor, currency) : ''}</td>
-                <td data-figure>{d ? moneyText(d.paidMinor, currency) : ''}</td>
-                <td data-figure>{d ? signedMoney(d.paidMinor - d.expectedMinor) : ''}</td>
-                <td>{most ? PART_WORDS[most] : h.priceMinor === null ? say('no price yet') : ''}</td>
+                <td data-figure data-under={say('Expected')}>
+                  {d ? moneyText(d.expectedMinor, currency) : ''}
+                </td>
+                <td data-figure data-under={say('In the hand')}>
+                  {d ? moneyText(d.paidMinor, currency) : ''}
+                </td>
+                <td data-figure data-under={say('More, less')}>
+                  {d ? signedMoney(d.paidMinor - d.expectedMinor) : ''}
+                </td>
+                <td data-under={say('Mostly by')}>
+                  {most ? PART_WORDS[most] : h.priceMinor === null ? say('no price yet') : ''}
+                </td>
               </tr>
             );
           })}
         </tbody>
-      </DenseTable>
+      </Table>
     </Frame>
   );
 }
 
+const Table = styled(DenseTable)`
+  ${stackedInFrame}
+`;
 const Brought = styled.div`
   text-align: right;
 `;

@@ -1,5 +1,6 @@
 import { DepartureEntry, type OutletView, type TagView, say } from '@yaylak/contract';
 import { fromKg, isPaidDead, readMoney, scaleUnit, toKg, tripShares, type ScaleUnit, type Species } from '@yaylak/core';
+import styled from 'styled-components';
 import type { EntryDraft } from '../../outbox/useRecord';
 import { FieldRow } from '../../parts/form/FieldRow';
 import { FormField } from '../../parts/form/fields';
@@ -9,6 +10,7 @@ import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { LineTable } from '../../parts/LineTable';
 import { NotePanel, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
+import { stackedOnPhone } from '../../parts/stackedOnPhone';
 import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 
@@ -106,7 +108,7 @@ export function LoadSheet({ outlet, rows, behind, species, today, currency, onCl
             style={{ width: 150 }}
           />
         </FieldRow>
-        <LineTable>
+        <Heads>
           <thead>
             <tr>
               <th>{say('Animal')}</th>
@@ -120,7 +122,7 @@ export function LoadSheet({ outlet, rows, behind, species, today, currency, onCl
                 <td>
                   <Tag tag={tag} isStatic />
                 </td>
-                <td>
+                <td data-under={say('Weight for the sale, {unit}', { unit })}>
                   <FormField
                     name={`kg.${tag.animalId}`}
                     label={say('Weight of {text}, {unit}', { text: tag.text, unit })}
@@ -128,7 +130,7 @@ export function LoadSheet({ outlet, rows, behind, species, today, currency, onCl
                     inputMode="decimal"
                   />
                 </td>
-                <td>
+                <td data-under={say('Paid, {currency}', { currency })}>
                   <FormField
                     name={`price.${tag.animalId}`}
                     label={say('Paid for {text}, {currency}', { text: tag.text, currency })}
@@ -139,7 +141,7 @@ export function LoadSheet({ outlet, rows, behind, species, today, currency, onCl
               </tr>
             ))}
           </tbody>
-        </LineTable>
+        </Heads>
         <Small>
           {say('Weight and price may stay empty. {value}', {
             value:
@@ -170,3 +172,7 @@ function unread(typed: Pick<Typed, 'kg' | 'price'>): Against {
     }
   return against;
 }
+
+const Heads = styled(LineTable)`
+  ${stackedOnPhone}
+`;

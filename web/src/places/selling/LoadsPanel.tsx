@@ -4,7 +4,7 @@ import { loadsQuery } from '../../api/selling';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Small } from '../../parts/Panel';
 import { RowLink } from '../../parts/RowLink';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { say } from '@yaylak/contract';
 
 /** Loads that are planned for these outlets, the next first. */

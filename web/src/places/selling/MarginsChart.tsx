@@ -2,7 +2,7 @@ import type { MarginsView } from '@yaylak/contract';
 import { Bar, BarChart, LabelList, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { Panel, Small } from '../../parts/Panel';
 import { colour } from '../../theme/tokens';
-import { figureText } from '../../words/format';
+import { axisFigure, figureText } from '../../words/format';
 import { marginRowName } from '../../words/margins';
 import { say } from '@yaylak/contract';
 
@@ -43,7 +43,12 @@ export function MarginsChart({ view, currency }: Props) {
         style={{ height: ROW_HEIGHT, marginTop: 8 }}
       >
         <ResponsiveContainer width="100%" height="100%">
-          <BarChart data={data} margin={{ top: 18, right: 8, bottom: 0, left: -8 }} barGap={2}>
+          <BarChart
+            accessibilityLayer={false}
+            data={data}
+            margin={{ top: 18, right: 8, bottom: 0, left: -8 }}
+            barGap={2}
+          >
             <XAxis
               dataKey="name"
               interval={0}
@@ -51,7 +56,12 @@ export function MarginsChart({ view, currency }: Props) {
               axisLine={false}
               tick={{ fill: colour('inkSoft'), fontSize: 13 }}
             />
-            <YAxis tickLine={false} axisLine={false} tick={{ fill: colour('inkSoft'), fontSize: 12 }} />
+            <YAxis
+              tickFormatter={axisFigure}
+              tickLine={false}
+              axisLine={false}
+              tick={{ fill: colour('inkSoft'), fontSize: 12 }}
+            />
             <ReferenceLine y={0} stroke={colour('line')} />
             {years.map((year, i) => (
               <Bar

@@ -5,7 +5,7 @@ import { Link, useSearchParams } from 'react-router';
 import { holdingQuery, todayQuery } from '../../api/queries';
 import { marginsQuery } from '../../api/selling';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Empty, Failed, Loading } from '../../parts/States';

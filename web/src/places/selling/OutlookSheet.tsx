@@ -4,14 +4,15 @@ import { addDays, dayOf, isoOf, scaleUnit, Z_80, wantedRun, type DayRun } from '
 import { useState } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceArea, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { saleAnimalQuery } from '../../api/selling';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { How } from '../../parts/How';
 import { LineTable } from '../../parts/LineTable';
 import { Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { Failed, Loading } from '../../parts/States';
 import { colour } from '../../theme/tokens';
-import { dailyUnit, dailyFigure, figureText, gainText, moneyText, shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
+import { dailyUnit, dailyFigure, figureText, gainText, moneyText } from '../../words/format';
 import { hangText, NO_DAY_WORDS } from '../../words/selling';
 import { useWeightUnit } from '../../words/useHolding';
 import { say } from '@yaylak/contract';
@@ -182,7 +183,7 @@ function Worths({
   return (
     <div role="img" aria-label={words} style={{ height: 220 }}>
       <ResponsiveContainer width="100%" height="100%">
-        <LineChart data={data} margin={{ top: 10, right: 20, bottom: 8, left: 8 }}>
+        <LineChart accessibilityLayer={false} data={data} margin={{ top: 10, right: 20, bottom: 8, left: 8 }}>
           <CartesianGrid stroke={colour('line')} vertical={false} />
           {run ? (
             <ReferenceArea x1={run.from} x2={Math.max(run.to, run.from + 1)} fill={colour('moss')} fillOpacity={0.18} />

@@ -7,7 +7,8 @@ import { LineTable } from '../../parts/LineTable';
 import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
 import { Empty, Failed, Loading } from '../../parts/States';
-import { birthDate, fullDate, weightText } from '../../words/format';
+import { birthDate, fullDate } from '../../words/dates';
+import { weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { say } from '@yaylak/contract';
 

@@ -6,7 +6,7 @@ import { Link, useSearchParams } from 'react-router';
 import { holdingQuery, todayQuery } from '../../api/queries';
 import { resultsQuery } from '../../api/selling';
 import { Beside } from '../../parts/Beside';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Empty, Failed, Loading } from '../../parts/States';

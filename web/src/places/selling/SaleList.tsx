@@ -6,10 +6,13 @@ import { DenseTable, Frame } from '../../parts/Beside';
 import { How } from '../../parts/How';
 import { Small } from '../../parts/Panel';
 import { RowLink } from '../../parts/RowLink';
+import { rowWalk } from '../../parts/rowWalk';
+import { stackedInFrame } from '../../parts/stackedOnPhone';
 import { Tag } from '../../parts/Tag';
 import { useFirst } from '../../parts/useFirst';
-import { colour, fonts, radius, touch } from '../../theme/tokens';
-import { figureText, fullDate, gainText, shortDate, weightText } from '../../words/format';
+import { colour, fonts, phone, radius, touch } from '../../theme/tokens';
+import { fullDate, shortDate } from '../../words/dates';
+import { figureText, gainText, weightText } from '../../words/format';
 import { finishText, missText, saleStateText } from '../../words/selling';
 import { useWeightUnit } from '../../words/useHolding';
 import { OutlookSheet } from './OutlookSheet';
@@ -33,6 +36,9 @@ export function SaleList({ view, currency, columnOf, onSend }: Props) {
   const { shown, more } = useFirst(rows, FIRST);
   const [looked, setLooked] = useState<SaleRow['tag']>();
   const onLoad = useOnLoad();
+  const [atHand, setAtHand] = useState<string>();
+  const first = rows.find((r) => r.tag.animalId === atHand) ?? rows[0];
+  const walk = rowWalk(first?.tag.animalId, setAtHand);
   return (
     <>
       <Frame>
@@ -55,6 +61,7 @@ export function SaleList({ view, currency, columnOf, onSend }: Props) {
               <Line
                 key={row.tag.animalId}
                 row={row}
+                walked={walk(row.tag.animalId)}
                 view={view}
                 currency={currency}
                 at={columnOf(row.tag.animalId)}
@@ -81,6 +88,7 @@ export function SaleList({ view, currency, columnOf, onSend }: Props) {
 
 interface LineProps {
   readonly row: SaleRow;
+  readonly walked: ReturnType<ReturnType<typeof rowWalk>>;
   readonly view: SellingView;
   readonly currency: string;
   readonly at: string | undefined;
@@ -89,8 +97,9 @@ interface LineProps {
   readonly onLook: (tag: SaleRow['tag']) => void;
 }
 
-function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
+function Line({ row, walked, view, currency, at, load, onSend, onLook }: LineProps) {
   const { tag, weight, finish } = row;
+  const { tabIndex } = walked;
   const [isDragged, setDragged] = useState(false);
   const unit = useWeightUnit();
   const scale = scaleUnit(view.species, unit);
@@ -99,13 +108,13 @@ function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
     ...(view.outlets.length > 0 && weight ? [{ id: 'stays', minor: row.staysMinor, cell: undefined }] : []),
   ];
   return (
-    <tr>
+    <tr {...walked}>
       <td>
-        <Tag tag={tag} />
+        <Tag tag={tag} tabIndex={tabIndex} />
         <State data-state={row.state}>{saleStateText(row, view)}</State>
         {load ? (
           <Small>
-            <RowLink to={`/selling/loads/${load.loadId}`}>
+            <RowLink to={`/selling/loads/${load.loadId}`} tabIndex={tabIndex}>
               {say('On the load of {date}', { date: shortDate(load.on) })}
             </RowLink>
           </Small>
@@ -123,7 +132,7 @@ function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
         {weight ? (
           <>
             <b>{weightText(weight.nowKg, unit, view.species)}</b>{' '}
-            <How of={say('the weight of {text}', { text: tag.text })}>
+            <How of={say('the weight of {text}', { text: tag.text })} isPassedByTab={tabIndex < 0}>
               <p>
                 {say('{weight} on {date}{value}; sure to ± {weight2} four times out of five.', {
                   weight: weightText(weight.kg, unit, view.species),
@@ -155,6 +164,7 @@ function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
         {row.cells.length > 0 ? (
           <Later
             type="button"
+            tabIndex={tabIndex}
             aria-label={say('Sell {text} today, or later?', { text: tag.text })}
             onClick={() => onLook(tag)}
           >
@@ -166,12 +176,13 @@ function Line({ row, view, currency, at, load, onSend, onLook }: LineProps) {
         const name = view.outlets.find((o) => o.id === id)?.facts.name ?? 'stays';
         const isOutside = cell !== undefined && cell.readiness.kind !== 'ready';
         return (
-          <td key={id} data-figure>
+          <td key={id} data-figure data-under={name === 'stays' ? say('stays') : name}>
             {minor === null ? (
               <Small>{cell ? missText(row, cell) : ''}</Small>
             ) : (
               <Worth
                 type="button"
+                tabIndex={tabIndex}
                 aria-pressed={at === id}
                 disabled={at === undefined}
                 aria-label={`${tag.text} ${id === 'stays' ? say('stays') : say('to {name}', { name })}, ${figureText(minor / 100, 0)} ${currency}${isOutside ? say(', outside what it wants') : ''}`}
@@ -238,6 +249,13 @@ const Sales = styled(DenseTable)`
   p {
     font-size: 13px;
   }
+  ${stackedInFrame}
+  ${phone} {
+    && td:first-child > p {
+      max-width: none;
+      font-weight: 400;
+    }
+  }
 `;
 const Old = styled.p`
   max-width: 140px;
@@ -301,6 +319,11 @@ const Worth = styled.button`
   }
   &[draggable='true'] {
     cursor: grab;
+  }
+  ${phone} {
+    /* Under its heading, as all figures of a stacked row are. */
+    margin-left: -11px;
+    text-align: left;
   }
   &:disabled {
     cursor: default;

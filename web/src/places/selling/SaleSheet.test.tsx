@@ -24,6 +24,7 @@ const row: SaleSheetRow = {
   damSire: '20-R01',
   sireDam: null,
   sireSire: null,
+  photo: null,
   inbreeding: null,
   weight: { kg: 44, on: '2026-11-20' },
   genes: [{ gene: 'spider', result: 'free', on: '2026-06-01' }],

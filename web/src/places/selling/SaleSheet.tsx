@@ -1,5 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
-import { percentText, type SaleSheetRow, type SaleSheetView, say, fieldWord, capital } from '@yaylak/contract';
+import {
+  MOST_PASSPORT_PHOTOS,
+  percentText,
+  type SaleSheetRow,
+  type SaleSheetView,
+  say,
+  fieldWord,
+  capital,
+} from '@yaylak/contract';
 import { dayOf } from '@yaylak/core';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
@@ -11,9 +19,11 @@ import { LinkButton } from '../../parts/LinkButton';
 import { PaperHead } from '../../parts/PaperHead';
 import { PaperSheet } from '../../parts/PaperSheet';
 import { Small } from '../../parts/Panel';
+import { Picture } from '../../parts/Picture';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { Tick } from '../../parts/Tick';
-import { amountText, birthDate, bornText, fullDate, weightText } from '../../words/format';
+import { birthDate, fullDate } from '../../words/dates';
+import { amountText, bornText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { daysLeftText } from '../../words/withheld';
 import { saleFile } from './saleFile';
@@ -63,6 +73,9 @@ function Filled({ view, ids, hasPedigree, onPedigree }: FilledProps) {
       {rows.map((row) => (
         <OneAnimal key={row.id} row={row} today={on} hasPedigree={hasPedigree} />
       ))}
+      {rows.length > MOST_PASSPORT_PHOTOS && rows.some((row) => row.photo) ? (
+        <p>{say('Passports of more than {n} animals go without photos.', { n: MOST_PASSPORT_PHOTOS })}</p>
+      ) : null}
       <Small>
         {say(
           'Withheld to the end of the day named: not before the day after may one go for slaughter, or its milk be drunk. The label, your vet and the local rules decide.',
@@ -84,6 +97,11 @@ function OneAnimal({ row, today, hasPedigree }: OneProps) {
   return (
     <One>
       <h2>{row.number}</h2>
+      {row.photo ? (
+        <Portrait>
+          <Picture photo={row.photo} alt={say('Photo of {number}', { number: row.number })} />
+        </Portrait>
+      ) : null}
       <p>
         {[
           fieldWord(row, bornOn === null ? undefined : dayOf(left?.on ?? today) - dayOf(bornOn)),
@@ -206,7 +224,14 @@ const Treatments = styled(LineTable)`
     width: 25%;
   }
 `;
+/** Small, beside the lines: a sheet for three animals stays one page. */
+const Portrait = styled.div`
+  float: right;
+  width: 180px;
+  margin: 0 0 8px 16px;
+`;
 const One = styled.section`
+  display: flow-root;
   margin-top: 16px;
   break-inside: avoid;
 `;

@@ -4,6 +4,7 @@ import { aHolding, anOutlet, aTag, TODAY } from '../../tests/builders';
 import { no, renderPage, type Answers } from '../../tests/renderPage';
 import { OutletsPage } from './OutletsPage';
 import { SellingPage } from './SellingPage';
+import { choose } from '../../tests/choose';
 
 const market = { ...anOutlet('Hill market'), id: '0199ad2e-2b6e-7c7f-8d2a-3f8a6d3b1c01' };
 const bridge = {
@@ -187,6 +188,23 @@ describe('who is ready', () => {
     expect(away).toHaveAttribute('aria-pressed', 'false');
   });
 
+  it('stops at one row by Tab, and walks to the others by arrows', async () => {
+    const { user } = show();
+    await screen.findByRole('heading', { name: /The pen, split/ });
+    const rows = screen.getAllByRole('row').filter((r) => r.dataset.row === 'true');
+    const tabbed = (row: HTMLElement | undefined): number[] =>
+      within(row as HTMLElement)
+        .getAllByRole('button')
+        .map((b) => b.tabIndex);
+    expect(new Set(tabbed(rows[0]))).toEqual(new Set([0]));
+    expect(new Set(tabbed(rows[1]))).toEqual(new Set([-1]));
+    rows[0]?.focus();
+    await user.keyboard('{ArrowDown}');
+    expect(rows[1]).toHaveFocus();
+    expect(new Set(tabbed(rows[0]))).toEqual(new Set([-1]));
+    expect(new Set(tabbed(rows[1]))).toEqual(new Set([0]));
+  });
+
   it('a head is dragged along its row to another outlet, and is there again after the page was left', async () => {
     show();
     const from = await screen.findByRole('button', { name: '26-0009 to Stone bridge, 109 EUR' });
@@ -258,7 +276,7 @@ describe('who is ready', () => {
     expect(sheet).toHaveTextContent(/A gain of 87 g\/day pays for its keep here; 26-0018 gains 180 ± 38.g\/day\./);
     expect(within(sheet).getByRole('row', { name: /prices fall by 5 % 5 Dec 119.00/ })).toBeVisible();
     expect(within(sheet).getByRole('row', { name: /prices rise by 5 % no day/ })).toBeVisible();
-    await user.selectOptions(within(sheet).getByLabelText('Outlet'), bridge.id);
+    await choose(user, within(sheet).getByLabelText('Outlet'), bridge.id);
     expect(sheet).toHaveTextContent('There is no day for it here: its days on feed are over.');
     expect(sheet).toHaveTextContent('No gain pays for its keep here');
   });
@@ -375,7 +393,7 @@ describe('the outlets', () => {
     const { user, asked } = showOutlets({ 'POST /api/selling/outlets': market });
     await user.click(await screen.findByRole('button', { name: 'Add an outlet' }));
     await user.type(await screen.findByLabelText('Name'), 'Valley abattoir');
-    await user.selectOptions(screen.getByLabelText('Pays'), 'grid');
+    await choose(user, screen.getByLabelText('Pays'), 'grid');
     await user.type(screen.getByLabelText('A kg, EUR'), '6.40');
     const corner = await screen.findByLabelText('Shape E, fat 1');
     await user.click(corner);
@@ -417,12 +435,12 @@ describe('the outlets', () => {
     });
     await user.click(await screen.findByRole('button', { name: 'Add an outlet' }));
     await user.type(await screen.findByLabelText('Name'), 'Hill market');
-    await user.selectOptions(screen.getByLabelText('Pays'), 'grid');
+    await choose(user, screen.getByLabelText('Pays'), 'grid');
     await user.type(screen.getByLabelText('A kg, EUR'), '6.40');
     await user.click(screen.getByRole('button', { name: 'Save the outlet' }));
     expect(await screen.findByText(/P1 has no figure. A carcass of that class would have no price./)).toBeVisible();
     expect(asked.some((a) => a.method === 'POST')).toBe(false);
-    await user.selectOptions(screen.getByLabelText('Pays'), 'live-kg');
+    await choose(user, screen.getByLabelText('Pays'), 'live-kg');
     await user.click(screen.getByRole('button', { name: 'Save the outlet' }));
     expect(await screen.findByText(/There is an outlet “Hill market” already/)).toBeVisible();
     expect(screen.getByLabelText('Name')).toHaveValue('Hill market');

@@ -6,7 +6,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { holdingQuery, todayQuery } from '../../api/queries';
 import { loadsQuery, planLoad, sellingQuery } from '../../api/selling';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { LinkButton } from '../../parts/LinkButton';
 import { Beside } from '../../parts/Beside';
 import { NotePanel } from '../../parts/Panel';

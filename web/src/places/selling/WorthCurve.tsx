@@ -37,7 +37,13 @@ export function WorthCurve({ row, currency }: Props) {
   });
   return (
     <div role="img" aria-label={words}>
-      <ComposedChart width={WIDTH} height={HEIGHT} data={data} margin={{ top: 3, right: 0, bottom: 2, left: 0 }}>
+      <ComposedChart
+        accessibilityLayer={false}
+        width={WIDTH}
+        height={HEIGHT}
+        data={data}
+        margin={{ top: 3, right: 0, bottom: 2, left: 0 }}
+      >
         <XAxis dataKey="day" type="number" domain={[0, row.curve.length - 1]} hide />
         <YAxis domain={[least, high]} hide />
         <Area

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { ProblemError } from '../../api/client';
 import { identifiersQuery } from '../../api/queries';
 import { changeLoad, dropLoad, loadQuery, loadsQuery } from '../../api/selling';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 
 /** What was done last, or what stands in its way. */
 export interface Said {

@@ -2,6 +2,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import { aGroup, aHolding, aRoster, aRosterAnimal, aToday } from '../../tests/builders';
 import { no, renderPage, type Answers } from '../../tests/renderPage';
 import { StartPage } from './StartPage';
+import { choose } from '../../tests/choose';
 
 const show = async (at: string, answers: Answers = {}) => {
   const shown = renderPage(<StartPage />, {
@@ -56,7 +57,7 @@ describe('the first steps', () => {
         .getAllByRole('row')
         .map((r) => r.textContent),
     ).toEqual(['NumberNameSexBorn', expect.stringMatching(/^24-0012Nergisewe12 Mar 2024$/), 'R1ramnot known']);
-    await user.selectOptions(screen.getByLabelText('Group'), 'a new group …');
+    await choose(user, screen.getByLabelText('Group'), 'a new group …');
     await user.click(screen.getByRole('button', { name: 'Add 2 animals' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('Give the new group a name');
     await user.type(screen.getByLabelText('Name of the group'), 'Top field');
@@ -96,7 +97,7 @@ describe('the first steps', () => {
     });
     await user.click(screen.getByLabelText('One animal a line'));
     await user.paste('101');
-    await user.selectOptions(screen.getByLabelText('Group'), 'a new group …');
+    await choose(user, screen.getByLabelText('Group'), 'a new group …');
     await user.type(screen.getByLabelText('Name of the group'), 'Top field');
     await user.click(screen.getByRole('button', { name: 'Add 1 animal' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('That name is taken.');

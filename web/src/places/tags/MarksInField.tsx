@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { PlainList } from '../../parts/PlainList';
 import { say } from '@yaylak/contract';
 

@@ -9,7 +9,7 @@ import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { FitForm } from '../../shared/tags/FitForm';
 import { colour, space } from '../../theme/tokens';
-import { fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/dates';
 
 /** One that wants a tag: why, and the form to fit it, with the number it lost already typed. */
 export function NeedRow({ need }: { readonly need: TagNeedView }) {

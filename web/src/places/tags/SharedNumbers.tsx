@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { fullDate } from '../../words/format';
+import { fullDate } from '../../words/dates';
 import { PlainList } from '../../parts/PlainList';
 import { say } from '@yaylak/contract';
 
@@ -20,7 +20,7 @@ export function SharedNumbers({ shared }: { readonly shared: readonly SharedNumb
           <li key={`${s.kind} ${s.colour} ${s.text}`}>
             <b data-now={s.isNow || undefined}>
               {s.colour ?? s.kind} {s.kind === 'electronic' ? spacedDigits(s.text) : s.text}
-              {s.isNow ? say(': two wear it now, fit one of them anew') : ''}
+              {s.isNow ? say(': two wear it now; re-tag one of them') : ''}
             </b>
             {s.wearers.map((w) => (
               <Row key={`${w.tag.animalId} ${w.from}`}>

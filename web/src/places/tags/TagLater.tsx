@@ -4,7 +4,8 @@ import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { useFirst } from '../../parts/useFirst';
 import { colour, space } from '../../theme/tokens';
-import { countText, fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/dates';
+import { countText } from '../../words/format';
 import { PlainList } from '../../parts/PlainList';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
 

@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
 import type { TagNeed } from '@yaylak/core';
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { tagsQuery } from '../../api/queries';
@@ -9,6 +8,7 @@ import { Chip } from '../../parts/Chip';
 import { Page } from '../../parts/Page';
 import { Row } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
+import { useInAddress } from '../../parts/useInAddress';
 import { colour, radius } from '../../theme/tokens';
 
 import { BlankTagStock } from './BlankTagStock';
@@ -30,7 +30,8 @@ const NEEDS: readonly (readonly [need: TagNeed, words: string])[] = [
 /** Who needs a tag, and which numbers come next. */
 export function TagsPage() {
   const { data, error, refetch } = useQuery(tagsQuery);
-  const [only, setOnly] = useState<TagNeed>();
+  const [asked, setOnly] = useInAddress('need');
+  const only = NEEDS.find(([need]) => need === asked)?.[0];
   const navigate = useNavigate();
   if (!data)
     return (

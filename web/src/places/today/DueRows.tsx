@@ -10,7 +10,7 @@ import { useUndo } from '../../parts/Undo';
 import { useWrite } from '../../parts/useWrite';
 import { WindowBar } from '../../parts/WindowBar';
 import { useSavePlans } from '../../shared/season/useSavePlans';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { Item, Rows } from '../../parts/rows';
 
 interface Props {

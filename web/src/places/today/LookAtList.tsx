@@ -10,7 +10,8 @@ import { Tag } from '../../parts/Tag';
 import { useUndo } from '../../parts/Undo';
 import { useWrite } from '../../parts/useWrite';
 import { doubtWords } from '../../words/doubts';
-import { fullDate, shortDate, weightText } from '../../words/format';
+import { fullDate, shortDate } from '../../words/dates';
+import { weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { LookItem as Item } from '../../parts/rows';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
@@ -128,14 +129,20 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
                     <b>{say('Free again')}</b>
                   </Row>
                   <Small>
-                    {say('Reserved for {buyer} to {date}. Take the spray off, or reserve anew.', {
+                    {say('Reserved for {buyer} to {date}. Take the spray off, or reserve it again.', {
                       buyer: item.buyer,
                       date: shortDate(item.until),
                     })}
                   </Small>
                 </div>
                 <span />
-                <span />
+                {item.tags.length === 1 ? (
+                  <Button onPress={() => void navigate(`/animals/${item.tags[0]?.animalId ?? ''}`)}>
+                    {say('Open the animal')}
+                  </Button>
+                ) : (
+                  <span />
+                )}
               </Item>
             );
           case 'orphans': {
@@ -178,18 +185,19 @@ export function LookAtList({ items, today }: { readonly items: readonly LookAt[]
                     )}
                   </Small>
                 </div>
-                <Button
-                  aria-label={say('{name} was empty', { name })}
-                  onPress={() =>
-                    void write(
-                      [{ type: 'pregnancy-test', animalId: tag.animalId, on: today, way: 'sight', result: 'empty' }],
-                      say('{name} was empty', { name }),
-                    ).then((refused) => refused.length > 0 && undo.say(refused.join(' ')))
-                  }
-                >
-                  {say('Was empty')}
-                </Button>
+                <span />
                 <Row>
+                  <Button
+                    aria-label={say('{name} was empty', { name })}
+                    onPress={() =>
+                      void write(
+                        [{ type: 'pregnancy-test', animalId: tag.animalId, on: today, way: 'sight', result: 'empty' }],
+                        say('{name} was empty', { name }),
+                      ).then((refused) => refused.length > 0 && undo.say(refused.join(' ')))
+                    }
+                  >
+                    {say('Was empty')}
+                  </Button>
                   <LinkButton
                     as={Link}
                     aria-label={say('Record the loss of {name}', { name })}

@@ -4,7 +4,7 @@ import { LinkButton } from '../../parts/LinkButton';
 import { Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { HourBar, WindowBar } from '../../parts/WindowBar';
-import { dayAndHour } from '../../words/format';
+import { dayAndHour } from '../../words/dates';
 import { Heading, Item, Rows } from '../../parts/rows';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
 

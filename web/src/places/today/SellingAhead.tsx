@@ -7,7 +7,7 @@ import { Panel, Small } from '../../parts/Panel';
 import { PlainList } from '../../parts/PlainList';
 import { Tag } from '../../parts/Tag';
 import { touch } from '../../theme/tokens';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
 import { goesText, hasReady, keptText, readyText } from '../../words/saleAhead';
 import { say } from '@yaylak/contract';
 

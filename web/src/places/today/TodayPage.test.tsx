@@ -154,7 +154,7 @@ it('says of a buyer whose day is over which animals are free again', async () =>
       .getAllByRole('link')
       .map((l) => l.textContent),
   ).toEqual(['26-0007', '26-0009']);
-  expect(row).toHaveTextContent('Reserved for Demir to 21 Nov. Take the spray off, or reserve anew.');
+  expect(row).toHaveTextContent('Reserved for Demir to 21 Nov. Take the spray off, or reserve it again.');
 });
 
 it('shows orphans, and asks what came of one that was told in young and is long past her time', async () => {

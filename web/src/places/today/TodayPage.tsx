@@ -9,8 +9,10 @@ import { Page } from '../../parts/Page';
 import { Panel, Small, Soft } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { useOpenJobs } from '../../shared/jobs/useJobs';
-import { countText, longDate, shortDate } from '../../words/format';
+import { longDate, shortDate } from '../../words/dates';
+import { countText } from '../../words/format';
 import { LookHereFirst } from './LookHereFirst';
+import { CopiesItem } from './CopiesItem';
 import { LookAtList } from './LookAtList';
 import { Heading, Item, Rows } from '../../parts/rows';
 import { useSpecies } from '../../words/useHolding';
@@ -98,7 +100,7 @@ function Today({ data }: { readonly data: TodayView }) {
           />
         </Empty>
       )}
-      {openJobs.length + data.lookAt.length + refused.length > 0 ? (
+      {openJobs.length + data.lookAt.length + refused.length > 0 || data.copies ? (
         <section>
           <Heading>
             <h2>{say('Unfinished')}</h2>
@@ -124,6 +126,7 @@ function Today({ data }: { readonly data: TodayView }) {
                 </Button>
               </Item>
             ))}
+            {data.copies ? <CopiesItem trouble={data.copies} /> : null}
             <LookAtList items={lookAt.rows} today={data.on} />
           </Rows>
           {lookAt.more}

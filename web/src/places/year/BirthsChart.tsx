@@ -4,7 +4,8 @@ import { Area, AreaChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } fro
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
 import { colour } from '../../theme/tokens';
-import { shortDate } from '../../words/format';
+import { shortDate } from '../../words/dates';
+import { axisFigure } from '../../words/format';
 import type { PlanOnPage } from './useYear';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
 
@@ -40,7 +41,7 @@ export function BirthsChart({ page, pens }: Props) {
       </h2>
       <div role="img" aria-label={words}>
         <ResponsiveContainer width="100%" height={130}>
-          <AreaChart data={data} margin={{ top: 8, right: 4, bottom: 0, left: -28 }}>
+          <AreaChart accessibilityLayer={false} data={data} margin={{ top: 8, right: 4, bottom: 0, left: -28 }}>
             <CartesianGrid stroke={colour('line')} vertical={false} />
             <XAxis
               dataKey="day"
@@ -51,7 +52,7 @@ export function BirthsChart({ page, pens }: Props) {
               stroke={colour('inkSoft')}
               fontSize={11}
             />
-            <YAxis stroke={colour('inkSoft')} fontSize={11} />
+            <YAxis tickFormatter={axisFigure} stroke={colour('inkSoft')} fontSize={11} />
             <Area
               dataKey="births"
               stroke={colour('weldFill')}

@@ -1,7 +1,8 @@
 import type { HoldingView } from '@yaylak/contract';
 import { useState } from 'react';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
 import { LinkButton } from '../../parts/LinkButton';
 import { Row, Small, Stack } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';

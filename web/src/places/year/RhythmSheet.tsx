@@ -1,9 +1,17 @@
 import { ChangeHolding, type HoldingView, say, SPECIES_WORDS } from '@yaylak/contract';
-import { FOR_LIFE_DAYS, SPECIES_TABLE, type Species, type SpeciesSettings, type WeighingStep } from '@yaylak/core';
+import {
+  FOR_LIFE_DAYS,
+  SPECIES_TABLE,
+  WEIGHED_AROUND,
+  type Species,
+  type SpeciesSettings,
+  type WeighedAround,
+  type WeighingStep,
+} from '@yaylak/core';
 import { useState } from 'react';
 import { useFieldArray, useWatch } from 'react-hook-form';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { FormField } from '../../parts/form/fields';
 import { FieldRow } from '../../parts/form/FieldRow';
 import { SendForm } from '../../parts/form/SendForm';
@@ -22,27 +30,39 @@ interface Props {
 interface StepTyped {
   readonly kind: WeighingStep['kind'];
   readonly name: string;
+  readonly event: WeighedAround;
   readonly figures: readonly { readonly text: string }[];
 }
 
 const stepTyped = (step: WeighingStep): StepTyped => ({
   kind: step.kind,
   name: step.name,
-  figures: (step.kind === 'at-age'
+  event: step.kind === 'around' ? step.event : 'mating',
+  figures: (step.kind !== 'every'
     ? [step.window.opens, step.window.bestFrom, step.window.bestTo, step.window.closes]
     : [step.fromDays, step.toDays >= FOR_LIFE_DAYS ? '' : step.toDays, step.everyDays]
   ).map((figure) => ({ text: String(figure) })),
 });
 const LABELS = {
   'at-age': ['opens', say('best from'), say('best to'), 'closes'],
+  around: ['opens', say('best from'), say('best to'), 'closes'],
   every: ['from', 'to', 'every'],
 } as const;
 
-function stepOf({ kind, name, figures }: StepTyped): WeighingStep {
-  const days = figures.map(({ text }) => (text.trim() === '' ? FOR_LIFE_DAYS : Number(text)));
+/** What a female is weighed around. */
+const EVENT_WORDS: Readonly<Record<WeighedAround, string>> = {
+  mating: say('her mating'),
+  service: say('her last service'),
+  weaning: say('weaning of her young'),
+};
+
+function stepOf({ kind, name, event, figures }: StepTyped): WeighingStep {
+  const days = figures.map(({ text }) => (text.trim() === '' ? FOR_LIFE_DAYS : Number(text.replace('−', '-'))));
   const [a = NaN, b = NaN, c = NaN, d = NaN] = days;
+  const window = { opens: a, bestFrom: b, bestTo: c, closes: d };
+  if (kind === 'around') return { kind, name: name.trim(), event, window };
   return kind === 'at-age'
-    ? { kind, name: name.trim(), window: { opens: a, bestFrom: b, bestTo: c, closes: d } }
+    ? { kind, name: name.trim(), window }
     : { kind, name: name.trim(), fromDays: a, toDays: b, everyDays: c };
 }
 
@@ -66,7 +86,8 @@ function against({ steps, fromDays, everyDays }: Typed): Against {
     if (step.name.trim() === '') wrong[`steps.${i}.name`] = say('Give it a name.');
     step.figures.forEach(({ text }, f) => {
       const isForLife = step.kind === 'every' && f === 1 && text.trim() === '';
-      if (!isForLife && !isWhole(text)) wrong[`steps.${i}.figures.${f}.text`] = say('Whole days.');
+      const isGood = step.kind === 'around' ? isWholeEitherWay(text) : isForLife || isWhole(text);
+      if (!isGood) wrong[`steps.${i}.figures.${f}.text`] = say('Whole days.');
     });
   });
   if (!isWhole(fromDays)) wrong.fromDays = say('Whole days.');
@@ -74,6 +95,8 @@ function against({ steps, fromDays, everyDays }: Typed): Against {
   return wrong;
 }
 
+/** Days before are typed with a minus, whichever way a keyboard writes it. */
+const isWholeEitherWay = (text: string): boolean => /^[-−]?\d{1,3}$/.test(text.trim());
 const isWhole = (text: string): boolean => /^\d{1,6}$/.test(text.trim());
 
 /** When each species is weighed and scored, by age: what Today goes by. */
@@ -81,11 +104,11 @@ export function RhythmSheet({ holding, onClose }: Props) {
   const speciesOptions = useSpeciesOptions();
   const [species, setSpecies] = useState<Species>(useFirstSpecies());
   return (
-    <Sheet title={say('Rhythms of weighing and scoring')} isOpen onClose={onClose} width={960}>
+    <Sheet title={say('Rhythms of weighing and scoring')} isOpen onClose={onClose} width={1080}>
       <Choice label={say('Species')} value={species} options={speciesOptions} onChange={setSpecies} />
       <Small>
         {say(
-          'Days of age; a “to” left empty is for life. What is due by them is shown on Today; a plan’s own rounds go before the usual scoring.',
+          'Days of age; a “to” left empty is for life. Around a mating, a service or a weaning they are days from it, with a minus before it. What is due is shown on Today; a plan’s own rounds go before the usual scoring.',
         )}
       </Small>
       <RhythmForm key={species} holding={holding} species={species} onDone={onClose} />
@@ -139,6 +162,7 @@ function RhythmForm({ holding, species, onDone }: FormProps) {
       {fields.map(({ id }, i) => {
         const kind = steps[i]?.kind ?? 'at-age';
         const name = steps[i]?.name ?? '';
+        const event = steps[i]?.event ?? 'mating';
         return (
           <FieldRow key={id} $gap={2} role="group" aria-label={say('Weighing {n}', { n: i + 1 })}>
             <FormField name={`steps.${i}.name`} label={say('Weighing')} />
@@ -147,16 +171,26 @@ function RhythmForm({ holding, species, onDone }: FormProps) {
               value={kind}
               options={[
                 ['at-age', say('once at an age')],
+                ['around', say('females, around')],
                 ['every', say('again and again')],
               ]}
-              onChange={(to) => update(i, { kind: to, name, figures: LABELS[to].map(() => ({ text: '' })) })}
+              onChange={(to) => update(i, { kind: to, name, event, figures: LABELS[to].map(() => ({ text: '' })) })}
             />
+            {kind === 'around' ? (
+              <Choice
+                label={say('Around')}
+                value={event}
+                options={WEIGHED_AROUND.map((one) => [one, EVENT_WORDS[one]] as const)}
+                onChange={(to) => update(i, { kind, name, event: to, figures: steps[i]?.figures ?? [] })}
+              />
+            ) : null}
             {LABELS[kind].map((label, f) => (
               <FormField
                 key={label}
                 name={`steps.${i}.figures.${f}.text`}
                 label={label}
-                inputMode="numeric"
+                // The keys for figures of a phone have no minus.
+                inputMode={kind === 'around' ? 'text' : 'numeric'}
                 style={{ width: 84 }}
               />
             ))}
@@ -173,7 +207,9 @@ function RhythmForm({ holding, species, onDone }: FormProps) {
       })}
       <Row>
         <Button
-          onPress={() => append({ kind: 'at-age', name: '', figures: LABELS['at-age'].map(() => ({ text: '' })) })}
+          onPress={() =>
+            append({ kind: 'at-age', name: '', event: 'mating', figures: LABELS['at-age'].map(() => ({ text: '' })) })
+          }
         >
           {say('Add a weighing')}
         </Button>

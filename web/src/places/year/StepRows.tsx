@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { Chip } from '../../parts/Chip';
 import { dotted, slanted } from '../../parts/weave';
 import { colour, radius, space, touch, touchable } from '../../theme/tokens';
-import { fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/dates';
 import { at, axisOf, monthsOf, namedMonths } from './axis';
 import type { PlanOnPage } from './useYear';
 

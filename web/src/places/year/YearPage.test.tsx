@@ -5,6 +5,7 @@ import { aHolding, aPlanView } from '../../tests/builders';
 import { typeDay } from '../../tests/dates';
 import { AWAY, no, renderPage, type Answers } from '../../tests/renderPage';
 import { YearPage } from './YearPage';
+import { choose } from '../../tests/choose';
 
 /** A server that keeps plans on their versions. */
 function server(first: readonly PlanView[]): { readonly answers: Answers; readonly plans: () => readonly PlanView[] } {
@@ -156,7 +157,7 @@ describe('a new plan', () => {
     expect(within(sheet).getByText('15 Oct 2027')).toBeVisible();
     await user.click(within(sheet).getByRole('button', { name: 'Add a vaccine or remedy before birth' }));
     await user.click(within(sheet).getByRole('button', { name: 'Plan it' }));
-    expect(within(sheet).getByRole('alert')).toHaveTextContent('each wants a name');
+    expect(within(sheet).getByRole('alert')).toHaveTextContent('each needs a name');
     await user.type(within(sheet).getByLabelText('Given before birth'), 'Own vaccine');
     await user.click(within(sheet).getByRole('button', { name: 'Plan it' }));
     await waitFor(() => expect(plans()).toHaveLength(1));
@@ -187,8 +188,8 @@ describe('a new plan', () => {
     const { user, plans } = await show([]);
     await user.click(screen.getAllByRole('button', { name: 'New plan' })[0] as HTMLElement);
     const sheet = await screen.findByRole('dialog', { name: 'New plan' });
-    await user.selectOptions(within(sheet).getByLabelText('Species'), 'rabbit');
-    await user.selectOptions(within(sheet).getByLabelText('Served again'), 'intensive');
+    await choose(user, within(sheet).getByLabelText('Species'), 'rabbit');
+    await choose(user, within(sheet).getByLabelText('Served again'), 'intensive');
     await typeDay(user, 'First mating', '2026-12-01');
     await user.clear(within(sheet).getByLabelText('Females'));
     await user.type(within(sheet).getByLabelText('Females'), '6');
@@ -205,7 +206,7 @@ describe('a new plan', () => {
     const { user, plans } = await show([moved]);
     await user.click(screen.getByRole('button', { name: 'Change the plan' }));
     const sheet = await screen.findByRole('dialog', { name: 'Change Lambing 2028' });
-    await user.selectOptions(within(sheet).getByLabelText('Flushing'), 'none');
+    await choose(user, within(sheet).getByLabelText('Flushing'), 'none');
     await user.click(within(sheet).getByRole('button', { name: 'Keep the plan' }));
     await waitFor(() => expect(plans()[0]?.facts).toMatchObject({ flushing: 'none', matingOn: '2027-10-20' }));
   });
@@ -262,12 +263,16 @@ describe('what plans are held against', () => {
     const { user, asked } = await show([], withPatch);
     await user.click(screen.getByRole('button', { name: 'Rhythms' }));
     const sheet = await screen.findByRole('dialog', { name: 'Rhythms of weighing and scoring' });
-    await user.selectOptions(within(sheet).getByLabelText('Species'), 'rabbit');
+    await choose(user, within(sheet).getByLabelText('Species'), 'rabbit');
     await user.clear(within(sheet).getByLabelText('and every, days'));
     await user.type(within(sheet).getByLabelText('and every, days'), '60');
     await user.click(within(sheet).getByRole('button', { name: 'Add a weighing' }));
+    const after = within(within(sheet).getByRole('group', { name: 'Weighing 3' }));
+    await user.clear(after.getByLabelText('opens'));
+    await user.type(after.getByLabelText('opens'), '−2');
+    await choose(user, after.getByLabelText('Around'), 'weaning of her young');
     await user.click(within(sheet).getByRole('button', { name: 'Keep the rhythm of rabbits' }));
-    const added = within(within(sheet).getByRole('group', { name: 'Weighing 3' }));
+    const added = within(within(sheet).getByRole('group', { name: 'Weighing 5' }));
     expect((await added.findAllByRole('alert')).map((a) => a.textContent)).toEqual([
       'Give it a name.',
       ...Array.from({ length: 4 }, () => 'Whole days.'),
@@ -278,7 +283,15 @@ describe('what plans are held against', () => {
       expect(patched(asked)).toMatchObject([
         {
           species: {
-            rabbit: { scoring: { fromDays: 150, everyDays: 60 }, weighing: [{ everyDays: 7 }, { everyDays: 30 }] },
+            rabbit: {
+              scoring: { fromDays: 150, everyDays: 60 },
+              weighing: [
+                { everyDays: 7 },
+                { kind: 'around', event: 'mating', window: { opens: -7 } },
+                { kind: 'around', event: 'weaning', window: { opens: -2, closes: 18 } },
+                { everyDays: 30 },
+              ],
+            },
           },
         },
       ]),
@@ -293,7 +306,7 @@ describe('what plans are held against', () => {
       'http://localhost/api/calendar.ics?key=secret',
     );
     await user.type(within(sheet).getByLabelText('Your own words under each date'), 'Ask Selin');
-    await user.selectOptions(within(sheet).getByLabelText('Rings'), '1');
+    await choose(user, within(sheet).getByLabelText('Rings'), '1');
     await user.click(within(sheet).getByRole('button', { name: 'Keep' }));
     await waitFor(() => expect(patched(asked)).toMatchObject([{ calendar: { ownText: 'Ask Selin', alarmDays: 1 } }]));
   });

@@ -15,7 +15,7 @@ import { Empty, Failed, Loading } from '../../parts/States';
 import { useUndo } from '../../parts/Undo';
 import { useNewKey } from '../../parts/useWindowKey';
 import { useSavePlans } from '../../shared/season/useSavePlans';
-import { fullDate, shortDate } from '../../words/format';
+import { fullDate, shortDate } from '../../words/dates';
 import { newId } from '../../words/ids';
 import { BirthsChart } from './BirthsChart';
 import { CalendarSheet } from './CalendarSheet';

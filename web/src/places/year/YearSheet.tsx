@@ -10,7 +10,7 @@ import { PaperSheet } from '../../parts/PaperSheet';
 import { TickBox } from '../../parts/TickBox';
 import { Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
-import { fullDate, longDate, monthYear, shortDate } from '../../words/format';
+import { fullDate, longDate, monthYear, shortDate } from '../../words/dates';
 import { useWeekStart } from '../../words/useHolding';
 import { useYear } from './useYear';
 

@@ -102,7 +102,7 @@ export function planFacts(typed: PlanTyped, { settings, inBook, before }: Around
   if (typed.what === 'sale' && !(Number(typed.saleAge) > 0)) return say('Sale: type how old they are to be, in days.');
   if (!(Number.isInteger(cycles) && cycles >= 1 && cycles <= 12)) return say('Heat cycles: type 1 to 12.');
   const bad = typed.doses.find((d) => d.name.trim() === '' || !(Number(d.days) >= 0) || d.days === '');
-  if (bad) return say('Given before birth: each wants a name and its days.');
+  if (bad) return say('Given before birth: each needs a name and its days.');
   // A plan whose wish is not touched keeps the day the males go in, which may have been moved.
   const isSameWish = before?.wanted?.on === typed.on && before.wanted.what === typed.what;
   return {

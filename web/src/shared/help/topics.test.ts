@@ -21,6 +21,7 @@ it.each([
   ['/race/0192', 'race-job'],
   ['/mating/pairing', 'mating'],
   ['/animals/7/pedigree', 'animals'],
+  ['/start', 'start'],
   ['/kept', 'today'],
 ])('opens at %s with %s', (at, id) => expect(topicAt(at).id).toBe(id));
 

@@ -10,6 +10,7 @@ import { RACE_HELP, RACE_START_HELP } from './topics/race';
 import { REARING_HELP } from './topics/rearing';
 import { REMEDIES_HELP } from './topics/remedies';
 import { SELLING_HELP } from './topics/selling';
+import { START_HELP } from './topics/start';
 import { TAGS_HELP } from './topics/tags';
 import { TODAY_HELP } from './topics/today';
 import { YEAR_HELP } from './topics/year';
@@ -17,6 +18,7 @@ import { YEAR_HELP } from './topics/year';
 /** Help with every place, in the order of the rail. */
 export const TOPICS: readonly HelpTopic[] = [
   TODAY_HELP,
+  START_HELP,
   RACE_START_HELP,
   RACE_HELP,
   YEAR_HELP,

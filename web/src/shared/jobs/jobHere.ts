@@ -27,6 +27,7 @@ function afterwards(job: JobHere | undefined, out: Outgoing): JobHere | undefine
   if (job === undefined) return undefined;
   switch (out.kind) {
     case 'entry':
+    case 'picture':
       return job;
     case 'change': {
       const { isForItsDay: _, settings: __, ...rest } = job;

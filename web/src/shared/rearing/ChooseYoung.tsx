@@ -1,6 +1,6 @@
 import type { TagView } from '@yaylak/contract';
 import type { Sex, Species } from '@yaylak/core';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { Row, Small } from '../../parts/Panel';
 import { Tick } from '../../parts/Tick';
 import { countText } from '../../words/format';

@@ -2,7 +2,8 @@ import { CAUSE_WORDS, type TagView, say, SPECIES_WORDS } from '@yaylak/contract'
 import { DEATH_CAUSES, type DeathCause, type Species } from '@yaylak/core';
 import { useState } from 'react';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
 import { Row, Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { useWrite } from '../../parts/useWrite';
@@ -63,7 +64,9 @@ export function LossSheet({ dam, species, young, today, onClose }: Props) {
         </Button>
       </Row>
       <Small>
-        {say('Several in a few days, or with the same signs: the vet. Gloves on, and the body where the law wants it.')}
+        {say(
+          'Several in a few days, or with the same signs: the vet. Gloves on, and the body disposed of as the law requires.',
+        )}
       </Small>
     </Sheet>
   );

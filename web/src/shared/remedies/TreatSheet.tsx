@@ -7,7 +7,7 @@ import styled from 'styled-components';
 import { holdingQuery, rosterQuery } from '../../api/queries';
 import { readAgain } from '../../api/readAgain';
 import type { EntryDraft } from '../../outbox/useRecord';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { FieldRow } from '../../parts/form/FieldRow';
 import { FormField, FormTick } from '../../parts/form/fields';
 import { SendForm } from '../../parts/form/SendForm';

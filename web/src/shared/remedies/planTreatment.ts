@@ -18,7 +18,8 @@ import {
   type WithdrawalRule,
 } from '@yaylak/core';
 import type { EntryDraft } from '../../outbox/useRecord';
-import { amountText, fullDate, weightText } from '../../words/format';
+import { fullDate } from '../../words/dates';
+import { amountText, weightText } from '../../words/format';
 
 /** Who is treated, as a dose needs it. */
 export interface Treated {

@@ -1,6 +1,6 @@
 import type { StationSettings } from '@yaylak/contract';
 import { CARE_KINDS, CARE_METHODS, PAINFUL_CARE } from '@yaylak/core';
-import { Choice } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
 import { Row, Small } from '../../../parts/Panel';
 import { Tick } from '../../../parts/Tick';
 import { CARE_WORDS } from '../../../words/stations';

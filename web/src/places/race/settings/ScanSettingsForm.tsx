@@ -1,5 +1,6 @@
 import type { ScanSettings } from '@yaylak/contract';
-import { Choice, Field } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
+import { Field } from '../../../parts/Field';
 import { Row, Small } from '../../../parts/Panel';
 import { Tick } from '../../../parts/Tick';
 import { say } from '@yaylak/contract';

@@ -1,6 +1,7 @@
 import { MARK_COLOURS, MARK_PLACES, type ScoreSettings, say } from '@yaylak/contract';
 import { CONDITION_STAGES, MOBS, type Mob } from '@yaylak/core';
-import { Choice, Field } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
+import { Field } from '../../../parts/Field';
 import { Row, Small } from '../../../parts/Panel';
 import { MOB_WORDS, STAGE_WORDS } from '../../../words/condition';
 

@@ -9,7 +9,8 @@ import {
   say,
 } from '@yaylak/contract';
 import { fromKg, scaleUnit, TAG_COLOURS, toKg, type Species, type TagColour, type WeightUnit } from '@yaylak/core';
-import { Choice, Field } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
+import { Field } from '../../../parts/Field';
 import { Row, Small } from '../../../parts/Panel';
 import { Tick } from '../../../parts/Tick';
 import { GroupField } from '../../../shared/groups/GroupField';

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { colour, fonts, space } from '../../../theme/tokens';
 import { FEMALE_KIND_WORDS, MOB_WORDS, scoreText, TREND_WORDS } from '../../../words/condition';
-import { shortDate } from '../../../words/format';
+import { shortDate } from '../../../words/dates';
 import type { Draft, FieldName } from '../draft';
 import { Ask, BigInput } from '../fields';
 import type { AtHand } from './atHand';

@@ -1,4 +1,4 @@
-import { checkWeight, dayOf, doubtLitter, readTypedNumber, scaleUnit, toKg } from '@yaylak/core';
+import { checkWeight, dayOf, doubtLitter, readTypedNumber, readTypedWeight, scaleUnit, toKg } from '@yaylak/core';
 import { refusalText, say } from '@yaylak/contract';
 import { litterDoubtText } from '../../../words/doubts';
 import type { Draft } from '../draft';
@@ -10,7 +10,7 @@ export function litterTyped(
   at: AtHand,
 ): { readonly totalKg: number | undefined; readonly count: number | undefined; readonly tareKg: number } {
   const tareKg = at.job.settings.weigh?.tareKg ?? 0;
-  const weight = readTypedNumber(draft.fields.litterKg ?? '');
+  const weight = readTypedWeight(draft.fields.litterKg ?? '', scaleUnit(at.species, at.unit));
   const count = readTypedNumber(draft.fields.litterCount ?? '');
   return {
     totalKg:

@@ -13,7 +13,7 @@ import {
   type TypedScan,
 } from '@yaylak/core';
 import { FINDING_WORDS, tooSoonText, say, capital } from '@yaylak/contract';
-import { fullDate } from '../../../words/format';
+import { fullDate } from '../../../words/dates';
 import type { Draft } from '../draft';
 import { fieldText, type AtHand, type Fact, type Problem, type StationRules } from './atHand';
 

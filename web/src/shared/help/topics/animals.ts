@@ -14,6 +14,9 @@ export const ANIMALS_HELP: HelpTopic = {
     say(
       'Open one for its whole life: weights with its group as a band, scores, services, births, remedies, family, and why it stayed.',
     ),
+    say(
+      'Photos are taken with the phone or chosen from files on the animal’s page. They are made small on the device, kept beside the book, and go with the passport and the whole book.',
+    ),
     say('A wrong entry is struck out and stays to be seen; Ctrl+Z takes back the last thing done.'),
   ],
   cautions: [say('A number once worn is never given again, so that two records are never mixed up.')],

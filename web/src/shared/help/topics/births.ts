@@ -28,7 +28,7 @@ export const BIRTHS_HELP: HelpTopic = {
         say('At birth, to judge size for the birth itself.'),
         say('At two days, with the tags, when the bond is made and handling does no harm.'),
       ],
-      setAt: { to: '/holding', words: say('Holding, first handling after birth') },
+      setAt: { to: '/holding/figures', words: say('Holding, first handling after birth') },
     },
     {
       question: say('Dock and castrate?'),

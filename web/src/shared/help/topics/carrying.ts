@@ -27,7 +27,7 @@ export const CARRYING_HELP: HelpTopic = {
         say('Out at once: an empty mouth costs a year’s keep, and empties breed empties.'),
         say('One second chance, most of all for a first-timer or one with good daughters.'),
       ],
-      setAt: { to: '/holding', words: say('Holding, empty seasons allowed') },
+      setAt: { to: '/holding/figures', words: say('Holding, empty seasons allowed') },
     },
     {
       question: say('Scan or blood?'),
@@ -35,7 +35,7 @@ export const CARRYING_HELP: HelpTopic = {
         say('Scanning counts the young, so that singles and triplets can be fed apart.'),
         say('Blood needs no scanner on the farm, is very sure for empty, and counts nothing.'),
       ],
-      setAt: { to: '/holding', words: say('Holding, tests of each species') },
+      setAt: { to: '/holding/figures', words: say('Holding, tests of each species') },
     },
   ],
   cautions: [

@@ -28,7 +28,7 @@ export const CONDITION_HELP: HelpTopic = {
         say('Three to three and a half for the whole group, at least nine in ten of them, and even.'),
         say('Leaner for easy keepers on good grass, heavier for heavy milkers and those that rear triplets.'),
       ],
-      setAt: { to: '/holding', words: say('Holding, condition of each species') },
+      setAt: { to: '/holding/figures', words: say('Holding, condition of each species') },
     },
     {
       question: say('Flush or not?'),
@@ -36,7 +36,7 @@ export const CONDITION_HELP: HelpTopic = {
         say('Rising feed two to three weeks before mating brings more twins in those under 3.'),
         say('Those over 4 are not flushed: they need exercise, and take no better for more feed.'),
       ],
-      setAt: { to: '/holding', words: say('Holding, flushing from') },
+      setAt: { to: '/holding/figures', words: say('Holding, flushing from') },
     },
   ],
   cautions: [

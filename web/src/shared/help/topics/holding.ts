@@ -11,6 +11,9 @@ export const HOLDING_HELP: HelpTopic = {
       'Units, dates, the first day of the week and the currency first: they go everywhere. The language is each person’s own: it is chosen beside the theme.',
     ),
     say(
+      'With pounds set, a weight is typed as 8.25, as 8 lb 4 oz, or as 8 4, and under 20 lb is shown in pounds and ounces; rabbits are weighed in ounces.',
+    ),
+    say(
       'Each species has its figures: ages, weights, windows, tests, aims. They come filled in; change what is not so on your land.',
     ),
     say('Standards are what you judge by eye. Keep them few, and say when one fails.'),
@@ -18,5 +21,8 @@ export const HOLDING_HELP: HelpTopic = {
       'Files: a spreadsheet of animals or weights is read row by row; what does not fit is shown with its reason, and nothing goes in until you say so.',
     ),
     say('The whole book can be taken out as one open file at any time.'),
+    say(
+      'The book is copied by itself each day and before each new version; name a second place, on another disk or a stick, under Copies of the book. Today says when a copy is missing.',
+    ),
   ],
 };

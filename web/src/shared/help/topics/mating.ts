@@ -31,7 +31,7 @@ export const MATING_HELP: HelpTopic = {
           'By morning and evening: seen in the morning, served that evening; seen in the evening, served next morning.',
         ),
       ],
-      setAt: { to: '/holding', words: say('Holding, served') },
+      setAt: { to: '/holding/figures', words: say('Holding, served') },
     },
     {
       question: say('When is she first mated?'),
@@ -40,7 +40,7 @@ export const MATING_HELP: HelpTopic = {
         say('By age as well: a year later she is stronger and milks better.'),
         say('Goats: let one or two heats pass first.'),
       ],
-      setAt: { to: '/holding', words: say('Holding, grown weight at first mating and heats skipped') },
+      setAt: { to: '/holding/figures', words: say('Holding, grown weight at first mating and heats skipped') },
     },
     {
       question: say('Grandsire to granddaughter?'),
@@ -48,7 +48,7 @@ export const MATING_HELP: HelpTopic = {
         say('Not allowed, like father and daughter.'),
         say('Judged by the inbreeding of the young, as line breeders do.'),
       ],
-      setAt: { to: '/holding', words: say('Holding, with grandparents') },
+      setAt: { to: '/holding/figures', words: say('Holding, with grandparents') },
     },
   ],
   cautions: [

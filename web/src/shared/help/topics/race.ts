@@ -23,7 +23,7 @@ export const RACE_START_HELP: HelpTopic = {
         say('Fortnightly after weaning, to see at once who stops growing.'),
         say('Rabbits as a whole litter each day to two weeks, then each kit; or each kit from birth.'),
       ],
-      setAt: { to: '/holding', words: say('Holding, weighing rhythm of each species') },
+      setAt: { to: '/holding/figures', words: say('Holding, weighing rhythm of each species') },
     },
   ],
   cautions: [

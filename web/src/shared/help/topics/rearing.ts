@@ -23,7 +23,7 @@ export const REARING_HELP: HelpTopic = {
         say('Biggest first, so that the small ones have the milk.'),
         say('In two steps: first parted by a fence or off the milk, then away. Less noise, less loss.'),
       ],
-      setAt: { to: '/holding', words: say('Holding, weaned') },
+      setAt: { to: '/holding/figures', words: say('Holding, weaned') },
     },
     {
       question: say('Kits as a litter or one by one?'),
@@ -31,7 +31,7 @@ export const REARING_HELP: HelpTopic = {
         say('The whole litter daily to two weeks: quick, and a fall shows at once.'),
         say('Each kit from birth: the runt is known sooner, at more handling.'),
       ],
-      setAt: { to: '/holding', words: say('Holding, litter weighed together daily up to') },
+      setAt: { to: '/holding/figures', words: say('Holding, litter weighed together daily up to') },
     },
   ],
   cautions: [

@@ -30,7 +30,7 @@ export const TODAY_HELP: HelpTopic = {
           'Others work when it suits, between the first day it can be done and the last. Yaylak shows the whole stretch, and the best days in it.',
         ),
       ],
-      setAt: { to: '/holding', words: say('Holding, figures of each species') },
+      setAt: { to: '/holding/figures', words: say('Holding, figures of each species') },
     },
   ],
 };

@@ -36,7 +36,7 @@ export const YEAR_HELP: HelpTopic = {
         say('Two cycles: a short birth season, and whoever stays empty goes.'),
         say('Three and more: fewer empties, young of very unlike ages.'),
       ],
-      setAt: { to: '/holding', words: say('Holding, heat cycles the male stays') },
+      setAt: { to: '/holding/figures', words: say('Holding, heat cycles the male stays') },
     },
   ],
 };

@@ -1,0 +1,118 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expectAccessible } from './axe';
+import { expectNothingBeside, LAPTOP, SMALLER, Walker } from './everybody';
+import { addressOf, madeIn, type Made } from './made';
+import { expectReadable } from './readable';
+import { aServer, type Server } from './server';
+import { expectTouchable } from './targets';
+
+// Every sheet for everybody, as the places are.
+test.describe.configure({ mode: 'parallel' });
+let server: Server;
+let english: Walker;
+let turkish: Walker;
+let made: Made;
+test.beforeAll(async ({ browser }) => {
+  server = await aServer();
+  english = await Walker.of(browser, server.url);
+  turkish = await Walker.of(browser, server.url, 'tr-TR');
+  made = await madeIn(english.page, server.url);
+  for (const walker of [english, turkish]) {
+    // Who is there is asked of each who comes to a job, once.
+    await walker.open(made.JOB);
+    await walker.page.locator('main [type=submit]').click();
+  }
+});
+test.afterAll(() => server.remove());
+
+/** What is pressed, one after another, until the sheet is open; by the place it stands in, or by the name of one `made`. */
+const OPENERS: Readonly<Record<string, readonly (RegExp | readonly RegExp[])[]>> = {
+  '/': [/^Find/],
+  '/year': [/^Rhythms$/, /^Labour, pens and feed$/, /^Calendar$/, /^New plan$/, /^Change the plan$/],
+  '/mating?species=goat': [/^Record heat check/, /^Serve$/],
+  '/mating/males?species=goat': [/^Check$/, /^Put in$/],
+  'EWE/pedigree': [/^Record a gene test$/],
+  '/carrying?species=goat': [/^Read in results/, /^Steps before a birth/, /^Record for /],
+  '/births': [/^Record a birth$/, /^Foster young of A-/, /^A young of A-/],
+  '/rearing?species=rabbit': [/^Weigh the litter/, /^Wean of/, /^Foster young/, /^A young of/, /^Feed of/],
+  '/animals': [
+    /^Add animals$/,
+    [/^Choose \d/, /^Move to a group$/],
+    [/^Choose \d/, /^Mark$/],
+    [/^Choose \d/, /^Type weights$/],
+  ],
+  '/remedies': [/^Treat$/, /^Add a product$/, /^Label of Grey injection$/],
+  '/choosing?step=numbers': [[/^Compare \d/, /^Compare \d/, /^Side by side/]],
+  '/choosing?step=eye': [/^Let .* back$/],
+  '/choosing?step=choice': [/^Record the choice$/],
+  '/choosing/going?species=sheep': [/^Rules$/, / stays, with a reason$/],
+  '/selling?species=sheep': [/^Sell .* today, or later/, /^Record feed$/],
+  '/selling/outlets': [/^Add an outlet$/, /^Change Hill market$/],
+  LOAD: [/^The load leaves…$/],
+  '/race': [/^Keep as a template$/],
+  JOB: [/^change job$/, /^(no stick or crate|Readers)/, /^Use a pan$/],
+  EWE: [/^Weight$/, /^Treat$/, /^Move$/, /^Note$/, /^Seen$/, /^Reserve$/, /^Left$/, /^Photo of/],
+};
+const pressable = (page: Page): Locator => page.locator('button, input[type=checkbox]');
+/** Where among all that can be pressed, and is not ticked yet, something stands; the same in each language, -1 where it does not. */
+const placeOf = (page: Page, wanted: RegExp): Promise<number> =>
+  pressable(page).evaluateAll(
+    (all, source) =>
+      all.findIndex(
+        (b) =>
+          !(b as HTMLInputElement).checked &&
+          new RegExp(source).test((b.getAttribute('aria-label') ?? b.textContent ?? '').trim()),
+      ),
+    wanted.source,
+  );
+
+/** Opens a place and a sheet in it. @param at where what is to be pressed stands, in turn */
+async function openSheet(walker: Walker, path: string, at: readonly (() => Promise<number>)[]): Promise<number[]> {
+  const { page } = walker;
+  const places: number[] = [];
+  await walker.open(path);
+  for (const find of at) {
+    await expect.poll(find).toBeGreaterThanOrEqual(0);
+    const place = await find();
+    await pressable(page).nth(place).click();
+    await walker.wait();
+    places.push(place);
+  }
+  await expect(page.getByRole('dialog')).toBeVisible();
+  return places;
+}
+async function close(page: Page): Promise<void> {
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+}
+
+for (const [place, sheets] of Object.entries(OPENERS))
+  for (const sheet of sheets) {
+    const presses = [sheet].flat();
+    const name = presses.map((p) => p.source).join(', ');
+    test(`the sheet of ${name} at ${place} can be read and used by everybody, in both languages`, async () => {
+      const path = addressOf(place, made);
+      const places = await openSheet(
+        english,
+        path,
+        presses.map((wanted) => () => placeOf(english.page, wanted)),
+      );
+      await expectAccessible(english.page);
+      await english.inTheBarn();
+      await expectAccessible(english.page, 'colours');
+      await openSheet(
+        turkish,
+        path,
+        places.map((found) => () => Promise.resolve(found)),
+      );
+      for (const { page } of [english, turkish]) {
+        await expectReadable(page);
+        for (const size of [LAPTOP, ...SMALLER]) {
+          await page.setViewportSize(size);
+          await expectTouchable(page, undefined, '[role=dialog]');
+          await expectNothingBeside(page);
+        }
+        await close(page);
+      }
+    });
+  }

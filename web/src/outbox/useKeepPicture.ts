@@ -1,0 +1,30 @@
+import { useCallback } from 'react';
+import { ask, AwayError, ProblemError } from '../api/client';
+import { pictureAddress } from './outbox';
+import { useOutbox } from './useOutbox';
+import { NOT_KEPT } from './useRecord';
+
+/**
+ * Keeps a picture before the photo that speaks of it: on the server, or in the outbox while that is away.
+ * @returns a function that answers with what speaks against it
+ */
+export function useKeepPicture(): (id: string, picture: string) => Promise<readonly string[]> {
+  const outbox = useOutbox();
+  return useCallback(
+    async (id, picture) => {
+      try {
+        await ask(pictureAddress(id), { method: 'PUT', body: { picture } });
+      } catch (error) {
+        if (error instanceof ProblemError && error.problem.status < 500) return [error.message];
+        if (!(error instanceof AwayError) && !(error instanceof ProblemError)) throw error;
+        try {
+          await outbox.put([{ kind: 'picture', id, picture }]);
+        } catch {
+          return [NOT_KEPT];
+        }
+      }
+      return [];
+    },
+    [outbox],
+  );
+}

@@ -1,0 +1,99 @@
+import { screen, waitFor } from '@testing-library/react';
+import type { CopiesView, CopyView } from '@yaylak/contract';
+import { aHolding } from '../../tests/builders';
+import { no, renderPage, type Answers } from '../../tests/renderPage';
+import { HoldingPage } from './HoldingPage';
+
+const aCopy = (at: string, change: Partial<CopyView> = {}): CopyView => ({
+  name: `yaylak-${at}.sqlite`,
+  at,
+  reason: 'daily',
+  animals: 242,
+  entries: 7432,
+  bytes: 8_440_000,
+  isInSecond: false,
+  ...change,
+});
+const copies = (change: Partial<CopiesView> = {}): CopiesView => ({
+  folder: '/home/aylin/yaylak/backups',
+  copies: [aCopy('2026-11-23T09:00'), aCopy('2026-11-20T18:30', { reason: 'migration', isInSecond: true })],
+  second: null,
+  failed: null,
+  ...change,
+});
+const show = (view: CopiesView, answers: Answers = {}) =>
+  renderPage(<HoldingPage part="copies" />, {
+    at: '/holding/copies',
+    route: '/holding/copies',
+    answers: { 'GET /api/copies': view, 'GET /api/holding': aHolding(), ...answers },
+  });
+const row = async (made: string): Promise<HTMLElement> => (await screen.findByText(made)).closest('tr') as HTMLElement;
+
+it('lists the copies with what is in them, and says what is in the second place too', async () => {
+  show(copies({ second: { path: '/media/stick', state: 'there', lastAt: '2026-11-20T18:30', said: null } }));
+  expect(await row('23 Nov 2026, 09:00')).toHaveTextContent(/of the day2427432.?8\.4\sMB$/);
+  expect(await row('20 Nov 2026, 18:30')).toHaveTextContent(/before a new version.*there too$/);
+  expect(screen.getByText('There, with the copy of 20 Nov 2026, 18:30.')).toBeVisible();
+});
+
+it('copies the book now', async () => {
+  const { user, asked } = show(copies({ copies: [] }), {
+    'POST /api/copies': copies({ copies: [aCopy('2026-11-23T10:00', { reason: 'asked' })] }),
+  });
+  expect(await screen.findByText('No copy yet')).toBeVisible();
+  await user.click(screen.getByRole('button', { name: 'Copy the book now' }));
+  expect(await row('23 Nov 2026, 10:00')).toHaveTextContent('asked for');
+  expect(screen.getByText('The book is copied.')).toBeVisible();
+  expect(asked.filter((a) => a.method === 'POST')).toHaveLength(1);
+});
+
+it('says what the machine said where a copy could not be made, and keeps those there are', async () => {
+  const { user } = show(copies(), { 'POST /api/copies': copies({ failed: 'database or disk is full' }) });
+  await row('23 Nov 2026, 09:00');
+  await user.click(screen.getByRole('button', { name: 'Copy the book now' }));
+  expect(await screen.findByRole('alert')).toHaveTextContent(
+    'The last copy could not be made: database or disk is full. Make room on the disk',
+  );
+  expect(screen.queryByText('The book is copied.')).not.toBeInTheDocument();
+});
+
+describe('the second place', () => {
+  it('is named, and what stands against it is said at its field', async () => {
+    let isThere = false;
+    const { user, asked } = show(copies(), {
+      'PUT /api/copies/second': () =>
+        isThere
+          ? copies({ second: { path: '/media/stick', state: 'there', lastAt: null, said: null } })
+          : no(400, 'Some fields cannot be taken as they are.', 'There is no folder /media/stick.'),
+    });
+    await user.type(await screen.findByLabelText('Folder'), '/media/stick');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByText(/There is no folder \/media\/stick\./)).toBeVisible();
+    isThere = true;
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByText('There, with no copy on it yet.')).toBeVisible();
+    expect(asked.filter((a) => a.method === 'PUT').map((a) => a.body)).toEqual([
+      { path: '/media/stick' },
+      { path: '/media/stick' },
+    ]);
+  });
+
+  it.each([
+    ['missing', /\/media\/stick is not there\. Plug it in: .* The newest copy on it is of 20 Nov 2026\./],
+    ['failed', /\/media\/stick could not be written: disk full\. Make room on it, or name another\./],
+  ] as const)('is told of when it is %s', async (state, says) => {
+    show(copies({ second: { path: '/media/stick', state, lastAt: '2026-11-20T18:30', said: 'disk full' } }));
+    expect(await screen.findByText(says)).toHaveAttribute('role', 'status');
+  });
+
+  it('is done without', async () => {
+    const { user, asked } = show(
+      copies({ second: { path: '/media/stick', state: 'missing', lastAt: null, said: null } }),
+      { 'PUT /api/copies/second': copies() },
+    );
+    await user.click(await screen.findByRole('button', { name: 'Do without' }));
+    await waitFor(() => expect(screen.queryByRole('button', { name: 'Do without' })).not.toBeInTheDocument());
+    expect(asked.find((a) => a.method === 'PUT')?.body).toEqual({ path: '' });
+    expect(screen.getByLabelText('Folder')).toHaveValue('');
+  });
+});

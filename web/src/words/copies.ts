@@ -1,0 +1,13 @@
+import { say, type SecondPlaceView } from '@yaylak/contract';
+import { fullDate } from './dates';
+
+/** What is wrong with the second place, and what to do. */
+export function secondPlaceText({ path, state, lastAt, said }: SecondPlaceView): string {
+  const newest =
+    lastAt === null
+      ? say('There is no copy on it yet.')
+      : say('The newest copy on it is of {date}.', { date: fullDate(lastAt) });
+  return state === 'missing'
+    ? `${say('{path} is not there. Plug it in: within the hour it gets the newest copy by itself.', { path })} ${newest}`
+    : `${say('{path} could not be written: {said}. Make room on it, or name another.', { path, said: said ?? '' })} ${newest}`;
+}
