@@ -9,6 +9,7 @@ import {
   type TubeOutView,
 } from '@yaylak/contract';
 import { expectAccessible } from './axe';
+import { askHow } from './askHow';
 import { expect, test } from './journey';
 import { freePort } from './freePort';
 import { aServer, type Server } from './server';
@@ -132,8 +133,9 @@ test('a test on day 10 is refused with the day it can tell, and taken with a rea
   await expect(sheet).toBeHidden();
   const after = (await goats(page)).females.find((f) => f.tag.animalId === early.tag.animalId);
   expect(after?.chance?.probability).toBe(early.chance?.probability);
-  await page.getByRole('button', { name: `How is In young, ${early.tag.text} worked out?` }).click();
-  await expect(page.getByRole('dialog')).toContainText('Blood test: empty, but too soon to tell');
+  await expect(await askHow(page, `In young, ${early.tag.text}`)).toContainText(
+    'Blood test: empty, but too soon to tell',
+  );
 });
 
 test('scanning goes by keys alone, blind or not, and the young are counted', async ({ page }) => {

@@ -2,6 +2,7 @@ import { expect, test, type Locator, type Page } from '@playwright/test';
 import type { BookFile } from '@yaylak/contract';
 import { aServer, type Server } from './server';
 import { choose } from './choose';
+import { quietOf } from './quiet';
 
 let server: Server;
 test.beforeEach(async () => {
@@ -207,6 +208,7 @@ test.describe('with a phone in the hand', () => {
       await page.getByLabel(`Weight of ${who}, kg`).fill(kg);
     await page.getByRole('button', { name: 'Save 3 weights' }).tap();
     await expect(page.getByText(FOUND)).toBeVisible();
+    await quietOf(page).wait();
     await page.getByRole('button', { name: /^How is Mean weight of the ewes/ }).tap();
     await expect(page.getByRole('dialog')).toContainText('The mean of their last weights');
   });

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import type { BookFile, FemaleToMateView, MatingView, PairingView, PedigreeView, RosterView } from '@yaylak/contract';
 import { expectAccessible } from './axe';
+import { askHow } from './askHow';
 import { expect, test } from './journey';
 import { typeDay } from './pages';
 import { aServer, type Server } from './server';
@@ -93,8 +94,7 @@ test('the longer no return is seen, the likelier she carries', async ({ page }) 
         .textContent(),
     );
   expect(await shown(long)).toBeGreaterThan(await shown(short));
-  await page.getByRole('button', { name: `How is In young, ${long.tag.text} worked out?` }).click();
-  await expect(page.getByRole('dialog')).toContainText('Not seen back on heat');
+  await expect(await askHow(page, `In young, ${long.tag.text}`)).toContainText('Not seen back on heat');
 });
 
 test('the plan keeps to the noes, and its groups become a job at the race', async ({ page }) => {
