@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { freePort } from './freePort';
+import { freePort, giveBack } from './freePort';
 
 export interface Server {
   readonly url: string;
@@ -48,6 +48,7 @@ export async function aServer(
     },
     async remove() {
       await server.kill();
+      giveBack(port);
       rmSync(dataDir, { recursive: true, force: true });
     },
   };
