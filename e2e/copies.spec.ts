@@ -1,4 +1,4 @@
-import type { CopiesView, HoldingView } from '@yaylak/contract';
+import type { AnimalPage, CopiesView, HoldingView } from '@yaylak/contract';
 import { mkdtempSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -50,4 +50,48 @@ test('the book is copied by a press while others write, to the stick that was na
   renameSync(`${stick}-away`, stick);
   await page.reload();
   await expect(isThere).toBeVisible();
+});
+
+test('a copy is put back by a press, told first what would be lost; put back in its turn, everything is there again', async ({
+  page,
+  request,
+}) => {
+  const entriesNow = async (): Promise<number> =>
+    ((await (await request.get(`${server.url}/api/holding`)).json()) as HoldingView).about.entries;
+  const copies = async (): Promise<CopiesView> =>
+    (await (await request.get(`${server.url}/api/copies`)).json()) as CopiesView;
+  await page.goto(`${server.url}/holding/copies`);
+  await page.getByRole('button', { name: 'Copy the book now' }).click();
+  await expect(page.getByText('The book is copied.')).toBeVisible();
+  const before = await entriesNow();
+  const { rows } = (await (await request.get(`${server.url}/api/animals?species=sheep`)).json()) as AnimalPage;
+  await page.goto(`${server.url}/animals/${rows[0]?.tag.animalId}`);
+  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Note' }).fill('written since the copy');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect.poll(entriesNow).toBe(before + 1);
+
+  await page.goto(`${server.url}/holding/copies`);
+  await page
+    .getByRole('button', { name: /^Put back the copy of/ })
+    .first()
+    .click();
+  const sheet = page.getByRole('dialog');
+  await expect(sheet).toContainText('One entry was written since and would be lost.');
+  await expect(sheet).toContainText('written since the copy');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Put it back', exact: true }).click();
+  await expect(page.getByText(/^The book is as it was at /)).toBeVisible();
+  await expect(page.getByRole('row', { name: /before one was put back/ })).toBeVisible();
+  expect(await entriesNow()).toBe(before);
+  expect((await copies()).copies[0]).toMatchObject({ reason: 'put-back', entries: before + 1 });
+
+  await page
+    .getByRole('button', { name: /^Put back the copy of/ })
+    .first()
+    .click();
+  await expect(sheet).toContainText('One entry that the book no longer has would come back.');
+  await page.getByRole('button', { name: 'Put it back', exact: true }).click();
+  await expect(sheet).toBeHidden();
+  expect(await entriesNow()).toBe(before + 1);
 });

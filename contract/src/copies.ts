@@ -1,7 +1,8 @@
 import { IsString, IsUUID, MaxLength } from 'class-validator';
+import type { Entry } from './entries';
 
 /** Why a copy of the book was made. */
-export const COPY_REASONS = ['daily', 'asked', 'migration'] as const;
+export const COPY_REASONS = ['daily', 'asked', 'migration', 'put-back'] as const;
 export type CopyReason = (typeof COPY_REASONS)[number];
 
 /** A whole copy of the book beside it. */
@@ -36,6 +37,31 @@ export interface CopiesView {
   readonly second: SecondPlaceView | null;
   /** What the machine said when the last copy could not be made. */
   readonly failed: string | null;
+  /** How the last copy that was put back went, since Yaylak was started. */
+  readonly putBack: PutBackView | null;
+}
+
+/** How a copy was put back. */
+export interface PutBackView {
+  /** The id it was asked by. */
+  readonly id: string;
+  /** What the machine said; the book is then as it was before. */
+  readonly failed: string | null;
+}
+
+/** So many entries, and animals that came into the book with them. */
+export interface CopyCounts {
+  readonly entries: number;
+  readonly animals: number;
+}
+/** What would change in the book if a copy took its place. */
+export interface CopyLossView {
+  /** Written since the copy was made: they would be gone. */
+  readonly gone: CopyCounts;
+  /** In the copy, and no longer in the book. */
+  readonly back: CopyCounts;
+  /** Of those that would be gone the last ones written, the newest first. */
+  readonly newest: readonly Entry[];
 }
 
 /** What is wrong with the copies, where something is: shown on Today. */
@@ -50,6 +76,12 @@ export interface CopiesTrouble {
 /** Asks for a copy now. */
 export class MakeCopy {
   /** Sent twice it is one copy. */
+  @IsUUID()
+  id: string;
+}
+/** Asks for a copy to take the book's place. */
+export class PutBack {
+  /** Sent twice it is done once. */
   @IsUUID()
   id: string;
 }

@@ -1,7 +1,14 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { existsSync } from 'node:fs';
-import { Module, type DynamicModule, type OnApplicationShutdown, Inject } from '@nestjs/common';
-import { APP_GUARD } from '@nestjs/core';
+import type { Server } from 'node:http';
+import {
+  Inject,
+  Module,
+  type BeforeApplicationShutdown,
+  type DynamicModule,
+  type OnApplicationShutdown,
+} from '@nestjs/common';
+import { APP_GUARD, HttpAdapterHost } from '@nestjs/core';
 import { ServeStaticModule } from '@nestjs/serve-static';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { LoggerModule } from 'nestjs-pino';
@@ -34,6 +41,8 @@ import { logStream } from './common/logStream';
 import type { ServerConfig } from './config';
 import { closeBook } from './database/openBook';
 
+const LET_GO_MS = 50;
+
 /** One module a feature; what all of them stand on (clock, settings, the open book) is there for each. */
 @Module({
   imports: [
@@ -63,8 +72,13 @@ import { closeBook } from './database/openBook';
     TodayModule,
   ],
 })
-export class AppModule implements OnApplicationShutdown {
-  constructor(@Inject(MikroORM) private readonly orm: MikroORM) {}
+export class AppModule implements BeforeApplicationShutdown, OnApplicationShutdown {
+  private letGo: NodeJS.Timeout | undefined;
+
+  constructor(
+    @Inject(MikroORM) private readonly orm: MikroORM,
+    @Inject(HttpAdapterHost) private readonly host: HttpAdapterHost,
+  ) {}
 
   /** The application over one opened book. */
   static over(config: ServerConfig, orm: MikroORM): DynamicModule {
@@ -94,7 +108,17 @@ export class AppModule implements OnApplicationShutdown {
     };
   }
 
+  /**
+   * Who asks again and again over a connection that stays open would keep a server that closes from ever ending: such
+   * connections end as soon as an answer is out.
+   */
+  beforeApplicationShutdown(): void {
+    const server = this.host.httpAdapter.getHttpServer() as Server;
+    this.letGo = setInterval(() => server.closeIdleConnections(), LET_GO_MS);
+  }
+
   async onApplicationShutdown(): Promise<void> {
+    clearInterval(this.letGo);
     await closeBook(this.orm);
   }
 }

@@ -1,31 +1,30 @@
 import 'reflect-metadata';
-import type { Server } from 'node:http';
-import { createApp } from './createApp';
 import { readConfig } from './config';
-import { openBook } from './database/openBook';
-
-const KEEP_ALIVE_MS = 65_000;
+import { run } from './run';
 
 /** Starts the server and prints where it is. */
 async function start(): Promise<void> {
   const config = readConfig(process.env);
-  const orm = await openBook(config);
-  const app = await createApp(config, orm);
-  await app.listen(config.port, config.host);
-  // A browser that asks again within the minute finds its connection open, and not closed under its request.
-  (app.getHttpServer() as Server).keepAliveTimeout = KEEP_ALIVE_MS;
-  process.stdout.write(`Yaylak is at ${await app.getUrl()}, its book in ${config.dataDir}\n`);
+  let isFirst = true;
+  await run(config, {
+    opened(app) {
+      if (!isFirst) return;
+      isFirst = false;
+      void app.getUrl().then((url) => process.stdout.write(`Yaylak is at ${url}, its book in ${config.dataDir}\n`));
+    },
+    ended: end,
+  });
 }
 
-start().catch((error: unknown) => {
+function end(error: unknown): void {
   const { code } = error as { code?: string };
   if (code === 'EADDRINUSE') {
     const port = process.env.PORT ?? '4870';
     process.stderr.write(
       `Port ${port} is in use. Yaylak may be running already: look at http://127.0.0.1:${port}. Otherwise choose another port, for example PORT=4880.\n`,
     );
-    process.exit(1);
-  }
-  process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
+  } else process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
   process.exit(1);
-});
+}
+
+start().catch(end);

@@ -1,5 +1,5 @@
-import { Body, Controller, Get, HttpCode, Inject, Post, Put } from '@nestjs/common';
-import { MakeCopy, NameSecondPlace, type CopiesView } from '@yaylak/contract';
+import { Body, Controller, Get, HttpCode, Inject, Param, Post, Put } from '@nestjs/common';
+import { MakeCopy, NameSecondPlace, PutBack, type CopiesView, type CopyLossView } from '@yaylak/contract';
 import { CopiesService } from './copies.service';
 
 /** Copies of the whole book beside it, and in a second place. */
@@ -18,6 +18,22 @@ export class CopiesController {
   @HttpCode(200)
   make(@Body() { id }: MakeCopy): Promise<CopiesView> {
     return this.copies.make(id);
+  }
+
+  /** What would be lost, and what would come back, if a copy took the book's place. */
+  @Get(':name/loss')
+  loss(@Param('name') name: string): Promise<CopyLossView> {
+    return this.copies.loss(name);
+  }
+
+  /**
+   * Has a copy take the book's place. The answer comes first: then the book is closed, copied, exchanged and opened, and
+   * how that went stands among the copies under the id it was asked by.
+   */
+  @Post(':name/put-back')
+  @HttpCode(202)
+  putBack(@Param('name') name: string, @Body() { id }: PutBack): Promise<CopiesView> {
+    return this.copies.putBack(name, id);
   }
 
   /** Names the second place copies go to, or none. */

@@ -1,17 +1,19 @@
-import { existsSync } from 'node:fs';
-import { join } from 'node:path';
-import { Worker } from 'node:worker_threads';
+import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common';
-import type { CopiesTrouble, CopiesView, CopyReason, SecondPlaceView } from '@yaylak/contract';
+import { say, type CopiesTrouble, type CopiesView, type CopyLossView, type SecondPlaceView } from '@yaylak/contract';
 import { isoMoment } from '@yaylak/core';
 import { Clock } from '../common/clock';
 import { localDay, localMoment } from '../common/localTime';
-import { badFields } from '../common/problems';
+import { badFields, conflict, notFound } from '../common/problems';
+import { Reopening } from '../common/reopening';
 import { CONFIG } from '../common/tokens';
 import type { ServerConfig } from '../config';
-import { copiesIn, madeAt } from '../database/bookCopy';
+import { readEntries } from '../book/readEntries';
+import { copiesIn, madeAt, type BookCopy, type CopyWhy } from '../database/bookCopy';
 import { backupFiles } from '../database/bookFolder';
-import { workCopy, type CopyDone, type CopyOrder } from './copyWork';
+import { swapIn } from '../database/putBack';
+import type { CopyDone, OneCopy } from './copyWork';
+import { inThread } from './inThread';
 import {
   folderIn,
   forgetSecondPlace,
@@ -21,7 +23,6 @@ import {
   secondPlaceFault,
 } from './secondPlace';
 
-const WORKER = join(__dirname, 'copyWorker.js');
 /** A book that has just been opened is first shown to whoever waits for it. */
 const FIRST_LOOK_MS = 120_000;
 const LOOK_MS = 3_600_000;
@@ -38,13 +39,13 @@ const instant = (at: Date): string => isoMoment(localMoment(at));
 export class CopiesService implements OnApplicationBootstrap, OnApplicationShutdown {
   private last: CopyDone = { failed: null, secondFailed: null };
   private underWay: Promise<unknown> = Promise.resolve();
-  /** The id the last copy was asked for by. */
-  private asked: string | undefined;
   private timers: NodeJS.Timeout[] = [];
 
   constructor(
     @Inject(CONFIG) private readonly config: ServerConfig,
     @Inject(Clock) private readonly clock: Clock,
+    @Inject(Reopening) private readonly reopening: Reopening,
+    @Inject(MikroORM) private readonly orm: MikroORM,
   ) {}
 
   onApplicationBootstrap(): void {
@@ -62,16 +63,63 @@ export class CopiesService implements OnApplicationBootstrap, OnApplicationShutd
   async daily(): Promise<void> {
     const newest = backupFiles(this.config.backupDir).at(-1);
     const isOfToday = newest !== undefined && localDay(madeAt(newest)) >= localDay(this.clock.now());
-    await this.work(isOfToday ? null : 'daily');
+    await this.work(isOfToday ? null : { reason: 'daily' });
   }
 
   /** Makes one now, for each id but once. @returns all of them, with what was said where it failed */
   async make(id: string): Promise<CopiesView> {
-    if (id !== this.asked) {
-      this.asked = id;
-      await this.work('asked');
-    } else await this.underWay;
+    await this.work({ reason: 'asked', id });
     return this.view();
+  }
+
+  /**
+   * What would change in the book if a copy took its place.
+   * @param name of the copy
+   * @throws ProblemException where there is none, or it cannot be read
+   */
+  async loss(name: string): Promise<CopyLossView> {
+    const { newest, ...counts } = await inThread('compare', this.one(name)).catch((error: Error) => {
+      throw conflict(say('The copy cannot be compared with the book.'), error.message);
+    });
+    const kept = await readEntries(this.orm.em.fork(), { ids: newest });
+    return { ...counts, newest: kept.map((k) => k.entry).reverse() };
+  }
+
+  /**
+   * Has a copy take the book's place: looks it through and lays it ready, then asks for the book to be closed, copied,
+   * exchanged and opened. How that went stands in the view afterwards. For each id but once.
+   * @param name of the copy
+   * @throws ProblemException where there is none, or it cannot be used
+   */
+  async putBack(name: string, id: string): Promise<CopiesView> {
+    const one = this.one(name);
+    await this.afterwards(async () => {
+      if (this.isDone({ reason: 'put-back', id })) return;
+      const { by } = this.reopening;
+      if (!by)
+        throw conflict(say('A copy is being put back already.'), say('Wait a moment, then look at the copies again.'));
+      await inThread('layReady', one).catch((error: Error) => {
+        throw conflict(say('This copy cannot be put back. The book is as it was.'), error.message);
+      });
+      by({ id, work: () => swapIn(this.config, id, this.clock.now()) });
+    });
+    return this.view();
+  }
+
+  /** @throws ProblemException where there is none of that name */
+  private one(name: string): OneCopy {
+    const { dataDir, dataFile, backupDir } = this.config;
+    if (!backupFiles(backupDir).includes(name)) throw notFound(say('copy'));
+    return { dataDir, dataFile, backupDir, copy: name };
+  }
+
+  /** Whether it was done already by the id somebody asked by, before Yaylak was started anew too. */
+  private isDone({ reason, id }: CopyWhy): boolean {
+    return id !== undefined && this.copies().some((c) => c.reason === reason && c.id === id);
+  }
+
+  private copies(): BookCopy[] {
+    return copiesIn(this.config.backupDir);
   }
 
   /**
@@ -89,7 +137,7 @@ export class CopiesService implements OnApplicationBootstrap, OnApplicationShutd
     const message = secondPlaceFault(dataDir, path.trim());
     if (message !== undefined) throw badFields([{ field: 'path', message }]);
     nameSecondPlace(dataDir, path.trim());
-    await this.work(backupFiles(this.config.backupDir).length === 0 ? 'asked' : null);
+    await this.work(backupFiles(this.config.backupDir).length === 0 ? { reason: 'asked' } : null);
     return this.view();
   }
 
@@ -99,11 +147,12 @@ export class CopiesService implements OnApplicationBootstrap, OnApplicationShutd
     const inSecond = new Set(place && isThere(place, dataDir) ? backupFiles(folderIn(place)) : []);
     return {
       folder: backupDir,
-      copies: copiesIn(backupDir)
+      copies: this.copies()
         .toReversed()
-        .map(({ madeAt: at, ...copy }) => ({ ...copy, at: instant(at), isInSecond: inSecond.has(copy.name) })),
+        .map(({ madeAt: at, id: _, ...copy }) => ({ ...copy, at: instant(at), isInSecond: inSecond.has(copy.name) })),
       second: this.second(),
       failed: this.last.failed,
+      putBack: this.reopening.last,
     };
   }
 
@@ -134,29 +183,25 @@ export class CopiesService implements OnApplicationBootstrap, OnApplicationShutd
   }
 
   /** One after another: two at once would take each other's room. */
-  private work(reason: CopyReason | null): Promise<void> {
+  private work(why: CopyWhy | null): Promise<void> {
     const { dataDir, dataFile, backupDir } = this.config;
-    const done = this.underWay.then(async () => {
+    return this.afterwards(async () => {
+      if (why && this.isDone(why)) return;
       const isTrial = this.config.daysAhead > 0;
-      const order = { dataDir, dataFile, backupDir, isTrial, reason, now: this.clock.now().toISOString() };
-      const { failed, secondFailed } = await inThread(order).catch(
+      const order = { dataDir, dataFile, backupDir, isTrial, why, now: this.clock.now().toISOString() };
+      const { failed, secondFailed } = await inThread('make', order).catch(
         // The thread itself is gone: that is no copy either, and is said like any other failure.
         (error: Error): CopyDone => ({ failed: error.message, secondFailed: this.last.secondFailed }),
       );
-      this.last = { failed: reason === null ? this.last.failed : failed, secondFailed };
+      this.last = { failed: why === null ? this.last.failed : failed, secondFailed };
     });
+  }
+
+  private afterwards(work: () => Promise<void>): Promise<void> {
+    const done = this.underWay.then(work);
     this.underWay = done.catch(() => undefined);
     return done;
   }
 }
 
 /** Where only the source stands, as in unit tests, there is no file for a thread to run, and it is done here. */
-function inThread(order: CopyOrder): Promise<CopyDone> {
-  if (!existsSync(WORKER)) return Promise.resolve(workCopy(order));
-  return new Promise((resolve, reject) => {
-    const worker = new Worker(WORKER, { workerData: order });
-    worker.once('message', resolve);
-    worker.once('error', reject);
-    worker.once('exit', () => reject(new Error('the thread that copies the book has ended')));
-  });
-}

@@ -1,17 +1,17 @@
-import type { CopyReason } from '@yaylak/contract';
+import { join } from 'node:path';
 import { localDay } from '../common/localTime';
-import { copyBook, thinOut } from '../database/bookCopy';
+import { copyBook, thinOut, type CopyWhy } from '../database/bookCopy';
+import type { BookPlace } from '../database/bookFolder';
+import { copyLoss, type CopyLoss } from '../database/copyLoss';
+import { layReady } from '../database/putBack';
 import { beginApart, bringUpToDate, isThere, readSecondPlace } from './secondPlace';
 
 /** A copy to be made, and what it needs to know. */
-export interface CopyOrder {
-  readonly dataDir: string;
-  readonly dataFile: string;
-  readonly backupDir: string;
+export interface CopyOrder extends BookPlace {
   /** The clock goes ahead, to try out what comes: nothing is taken out by its date, and nothing goes elsewhere. */
   readonly isTrial: boolean;
   /** None: the second place alone is brought up to date. */
-  readonly reason: CopyReason | null;
+  readonly why: CopyWhy | null;
   /** An instant. */
   readonly now: string;
 }
@@ -20,13 +20,20 @@ export interface CopyDone {
   readonly failed: string | null;
   readonly secondFailed: string | null;
 }
+/** One copy that is looked at or laid ready. */
+export interface OneCopy extends BookPlace {
+  readonly copy: string;
+}
+
+/** What is done with copies in a thread of its own: reading a whole book keeps everybody else waiting. */
+export const COPY_WORK = { make, compare, layReady: ({ copy, ...place }: OneCopy): void => layReady(place, copy) };
 
 /** Makes a copy, takes out those that are one too many, and brings the second place up to date. */
-export function workCopy({ dataDir, dataFile, backupDir, isTrial, reason, now }: CopyOrder): CopyDone {
+function make({ dataDir, dataFile, backupDir, isTrial, why, now }: CopyOrder): CopyDone {
   const today = localDay(new Date(now));
   const failed = messageOf(() => {
-    if (reason === null) return;
-    copyBook(dataFile, backupDir, reason, new Date(now));
+    if (why === null) return;
+    copyBook(dataFile, backupDir, why, new Date(now));
     if (!isTrial) thinOut(backupDir, today);
   });
   const secondFailed = messageOf(() => {
@@ -36,6 +43,11 @@ export function workCopy({ dataDir, dataFile, backupDir, isTrial, reason, now }:
     if (place && isThere(place, dataDir)) bringUpToDate(dataDir, backupDir, place, today);
   });
   return { failed, secondFailed };
+}
+
+/** What would change in the book if the copy took its place. */
+function compare({ dataFile, backupDir, copy }: OneCopy): CopyLoss {
+  return copyLoss(dataFile, join(backupDir, copy));
 }
 
 function messageOf(work: () => void): string | null {

@@ -1,4 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { workCopy, type CopyOrder } from './copyWork';
+import { COPY_WORK } from './copyWork';
 
-parentPort?.postMessage(workCopy(workerData as CopyOrder));
+const { what, order } = workerData as { readonly what: keyof typeof COPY_WORK; readonly order: never };
+parentPort?.postMessage(COPY_WORK[what](order));

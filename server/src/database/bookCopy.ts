@@ -16,9 +16,14 @@ import Database from 'libsql';
 import { localDay } from '../common/localTime';
 import { backupFiles, brokenIn } from './bookFolder';
 
-/** What is known of a copy, kept beside it. */
-interface CopyFacts {
+/** Why a copy is made. */
+export interface CopyWhy {
   readonly reason: CopyReason;
+  /** The id somebody asked by: asked once more by it, nothing is done again. */
+  readonly id?: string;
+}
+/** What is known of a copy, kept beside it. */
+interface CopyFacts extends CopyWhy {
   readonly animals: number;
   readonly entries: number;
 }
@@ -46,7 +51,7 @@ export const factsFile = (copy: string): string => copy.replace(/\.sqlite$/, '.j
  * @returns the path of the copy
  * @throws Error what the machine says, and nothing is left behind
  */
-export function copyBook(dataFile: string, backupDir: string, reason: CopyReason, now = new Date()): string {
+export function copyBook(dataFile: string, backupDir: string, why: CopyWhy, now = new Date()): string {
   mkdirSync(backupDir, { recursive: true });
   const path = join(backupDir, nameOf(now));
   const part = `${path}.part`;
@@ -55,7 +60,7 @@ export function copyBook(dataFile: string, backupDir: string, reason: CopyReason
     vacuumInto(dataFile, part);
     const broken = brokenIn(part, 'integrity_check');
     if (broken !== undefined) throw new Error(`The copy of the book came out damaged (${broken}). Check the disk.`);
-    writeFileSync(factsFile(path), JSON.stringify({ reason, ...countsOf(part) }));
+    writeFileSync(factsFile(path), JSON.stringify({ ...why, ...countsOf(part) }));
     onDisk(part);
     onDisk(factsFile(path));
   } catch (error) {

@@ -5,6 +5,9 @@ import type { ServerConfig } from '../config';
 
 export type BookPlace = Pick<ServerConfig, 'dataDir' | 'dataFile' | 'backupDir'>;
 
+/** Where a copy lies that is to take the book's place, until it does. */
+export const incomingFile = (dataFile: string): string => `${dataFile}.incoming`;
+
 /** Names of the backups, oldest first. */
 export const backupFiles = (backupDir: string): string[] =>
   existsSync(backupDir)
@@ -58,6 +61,8 @@ export function bookThere(place: BookPlace): boolean {
   for (const name of existsSync(backupDir) ? readdirSync(backupDir) : [])
     // A copy that was being written when the computer stopped.
     if (name.endsWith('.part')) rmSync(join(backupDir, name), { force: true });
+  // One that was to be put back when the computer stopped; the book itself was not touched yet.
+  rmSync(incomingFile(dataFile), { force: true });
   if (existsSync(dataFile) && statSync(dataFile).size > 0) return true;
   const copies = backupFiles(backupDir);
   if (copies.length === 0) return false;

@@ -15,7 +15,7 @@ import { join } from 'node:path';
 import { readConfig } from '../config';
 import { driverOf } from '../tests/faults';
 import { arrival, note, testApp, uuid, type TestApp } from '../tests/testApp';
-import { backupFiles, brokenIn } from './bookFolder';
+import { backupFiles, brokenIn, incomingFile } from './bookFolder';
 import { copyBook } from './bookCopy';
 import { closeBook, openBook } from './openBook';
 
@@ -46,7 +46,7 @@ it.each(['empty', 'not there'])('names the copies there are when the book is %s'
   const dataDir = join(t.config.dataDir, 'other');
   const config = readConfig({ DATA_DIR: dataDir });
   mkdirSync(config.backupDir, { recursive: true });
-  const copy = copyBook(t.config.dataFile, config.backupDir, 'asked', new Date('2026-11-20T06:00:00Z'));
+  const copy = copyBook(t.config.dataFile, config.backupDir, { reason: 'asked' }, new Date('2026-11-20T06:00:00Z'));
   if (how === 'empty') writeFileSync(config.dataFile, '');
   await expect(openBook(config)).rejects.toThrow(
     new RegExp(`is ${how}, but there are 1 copies.+yaylak-20261120-060000-000.sqlite.+To put it back`),
@@ -76,8 +76,8 @@ it('finds a book that is damaged in the middle at the start, and names the newes
   const ewe = uuid();
   await t.post(arrival(ewe), ...Array.from({ length: 200 }, (_, i) => note(ewe, `a long note ${i} `.repeat(20))));
   const { backupDir, dataFile } = t.config;
-  copyBook(dataFile, backupDir, 'asked', new Date('2026-11-20T06:00:00Z'));
-  const newest = copyBook(dataFile, backupDir, 'asked', new Date('2026-11-21T06:00:00Z'));
+  copyBook(dataFile, backupDir, { reason: 'asked' }, new Date('2026-11-20T06:00:00Z'));
+  const newest = copyBook(dataFile, backupDir, { reason: 'asked' }, new Date('2026-11-21T06:00:00Z'));
   await t.app.close();
   damage(newest);
   damage(dataFile);
@@ -96,11 +96,21 @@ it('a copy has its name only when it is whole: half of one is cleared away at th
     if (!sql.startsWith('vacuum into')) return prepare.call(this, sql);
     throw Object.assign(new Error('database or disk is full'), { code: 'SQLITE_FULL' });
   };
-  expect(() => copyBook(t.config.dataFile, t.config.backupDir, 'asked')).toThrow('disk is full');
+  expect(() => copyBook(t.config.dataFile, t.config.backupDir, { reason: 'asked' })).toThrow('disk is full');
   prototype.prepare = prepare;
   expect(backupFiles(t.config.backupDir)).toEqual([]);
   t = await t.again();
   expect(readdirSync(t.config.backupDir)).toEqual([]);
+});
+
+it('clears away at the next start a copy that was to be put back when the computer stopped, and opens the book', async () => {
+  const ewe = uuid();
+  await t.post(arrival(ewe));
+  await t.app.close();
+  copyFileSync(t.config.dataFile, incomingFile(t.config.dataFile));
+  t = await t.again();
+  expect(existsSync(incomingFile(t.config.dataFile))).toBe(false);
+  expect((await t.http().get('/api/animals')).body.total).toBe(1);
 });
 
 it('has everything in its one file once it is stopped', async () => {

@@ -32,3 +32,7 @@ export const MIGRATION_NAMES = [
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];
+
+/** The first step a book was brought by that this version does not know: a newer one wrote it. */
+export const unknownStep = (run: readonly { readonly name: string }[]): string | undefined =>
+  run.find(({ name }) => !(MIGRATION_NAMES as readonly string[]).includes(name))?.name;

@@ -4,7 +4,7 @@ import { localDay } from '../common/localTime';
 import { copyBook, thinOut } from './bookCopy';
 import { bookThere, brokenIn, howToPutBack, type BookPlace } from './bookFolder';
 import { lockFolder, type Unlock } from './folderLock';
-import { MIGRATION_NAMES } from './migrationNames';
+import { MIGRATION_NAMES, unknownStep } from './migrationNames';
 import { migratorOf } from './migratorOf';
 import { ormOptions } from './ormConfig';
 
@@ -30,7 +30,7 @@ export async function openBook(place: BookPlace): Promise<MikroORM> {
     await orm.em.getConnection().execute('pragma journal_mode = wal');
     if (await isBehind(orm)) {
       if (existed) {
-        copyBook(dataFile, backupDir, 'migration');
+        copyBook(dataFile, backupDir, { reason: 'migration' });
         thinOut(backupDir, localDay(new Date()));
       }
       await (await migratorOf(orm)).up();
@@ -65,10 +65,10 @@ async function isBehind(orm: MikroORM): Promise<boolean> {
   const [table] = await connection.execute<object[]>("select 1 from sqlite_master where name = 'migration'");
   if (!table) return true;
   const run = await connection.execute<{ name: string }[]>('select name from migration order by id');
-  const unknown = run.find(({ name }) => !(MIGRATION_NAMES as readonly string[]).includes(name));
-  if (unknown)
+  const unknown = unknownStep(run);
+  if (unknown !== undefined)
     throw new NewerBook(
-      `was written by a newer Yaylak (step ${unknown.name}) and was not opened. Start that version, or put back a copy from before it.`,
+      `was written by a newer Yaylak (step ${unknown}) and was not opened. Start that version, or put back a copy from before it.`,
     );
   const done = new Set(run.map(({ name }) => name));
   return MIGRATION_NAMES.some((name) => !done.has(name));

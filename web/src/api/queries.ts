@@ -17,6 +17,7 @@ import type {
   CarryingQuery,
   CarryingView,
   CopiesView,
+  CopyLossView,
   ConditionQuery,
   ConditionView,
   DrillsView,
@@ -123,6 +124,13 @@ export const groupsQuery = queryOptions({
   queryKey: ['groups'],
   queryFn: ({ signal }) => ask<GroupView[]>('/api/groups', { signal }),
 });
+/** Held against the book as it is at this moment. */
+export const copyLossQuery = (name: string) =>
+  queryOptions({
+    queryKey: ['copies', name, 'loss'],
+    queryFn: ({ signal }) => ask<CopyLossView>(`/api/copies/${name}/loss`, { signal }),
+    gcTime: 0,
+  });
 export const copiesQuery = queryOptions({
   queryKey: ['copies'],
   queryFn: ({ signal }) => ask<CopiesView>('/api/copies', { signal }),

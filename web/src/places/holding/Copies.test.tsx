@@ -1,7 +1,8 @@
-import { screen, waitFor } from '@testing-library/react';
-import type { CopiesView, CopyView } from '@yaylak/contract';
+import { screen, waitFor, within } from '@testing-library/react';
+import type { CopiesView, CopyLossView, CopyView, Entry } from '@yaylak/contract';
+import { newId } from '../../words/ids';
 import { aHolding } from '../../tests/builders';
-import { no, renderPage, type Answers } from '../../tests/renderPage';
+import { AWAY, no, renderPage, type Answers, type Asked } from '../../tests/renderPage';
 import { HoldingPage } from './HoldingPage';
 
 const aCopy = (at: string, change: Partial<CopyView> = {}): CopyView => ({
@@ -19,6 +20,7 @@ const copies = (change: Partial<CopiesView> = {}): CopiesView => ({
   copies: [aCopy('2026-11-23T09:00'), aCopy('2026-11-20T18:30', { reason: 'migration', isInSecond: true })],
   second: null,
   failed: null,
+  putBack: null,
   ...change,
 });
 const show = (view: CopiesView, answers: Answers = {}) =>
@@ -31,8 +33,8 @@ const row = async (made: string): Promise<HTMLElement> => (await screen.findByTe
 
 it('lists the copies with what is in them, and says what is in the second place too', async () => {
   show(copies({ second: { path: '/media/stick', state: 'there', lastAt: '2026-11-20T18:30', said: null } }));
-  expect(await row('23 Nov 2026, 09:00')).toHaveTextContent(/of the day2427432.?8\.4\sMB$/);
-  expect(await row('20 Nov 2026, 18:30')).toHaveTextContent(/before a new version.*there too$/);
+  expect(await row('23 Nov 2026, 09:00')).toHaveTextContent(/of the day2427,432.?8\.4\sMBPut back$/);
+  expect(await row('20 Nov 2026, 18:30')).toHaveTextContent(/before a new version.*there tooPut back$/);
   expect(screen.getByText('There, with the copy of 20 Nov 2026, 18:30.')).toBeVisible();
 });
 
@@ -55,6 +57,64 @@ it('says what the machine said where a copy could not be made, and keeps those t
     'The last copy could not be made: database or disk is full. Make room on the disk',
   );
   expect(screen.queryByText('The book is copied.')).not.toBeInTheDocument();
+});
+
+describe('putting one back', () => {
+  const name = 'yaylak-2026-11-20T18:30.sqlite';
+  const note = { id: newId(), type: 'note', animalId: newId(), on: '2026-11-22', text: 'lame', writtenBy: 'Aylin' };
+  const loss: CopyLossView = {
+    gone: { entries: 31, animals: 1 },
+    back: { entries: 0, animals: 0 },
+    newest: [{ ...note, writtenAt: '2026-11-22T10:00:00Z', source: 'hand' } as Entry],
+  };
+  /** The server, which is closed when it is first asked how it went. */
+  const putBack = (failed: string | null): Answers => {
+    let id = '';
+    let looks = 0;
+    return {
+      [`GET /api/copies/${name}/loss`]: loss,
+      [`POST /api/copies/${name}/put-back`]: ({ body }: Asked) => {
+        ({ id } = body as { id: string });
+        return copies();
+      },
+      'GET /api/copies': () => {
+        if (id === '') return copies();
+        if (looks++ === 0) return AWAY;
+        return copies({ putBack: { id, failed } });
+      },
+    };
+  };
+  const open = async (failed: string | null) => {
+    const shown = show(copies(), putBack(failed));
+    await shown.user.click(await screen.findByRole('button', { name: 'Put back the copy of 20 Nov 2026, 18:30' }));
+    return { ...shown, sheet: within(screen.getByRole('dialog')) };
+  };
+
+  it('says what would be lost first, and that the book as it is is copied', async () => {
+    const { sheet, asked } = await open(null);
+    expect(await sheet.findByText('31 entries were written since and would be lost, with one animal.')).toBeVisible();
+    expect(sheet.getByText('lame')).toBeVisible();
+    expect(sheet.getByText('and 30 more')).toBeVisible();
+    expect(sheet.getByText(/The book as it stands now is copied first/)).toBeVisible();
+    expect(asked.filter((a) => a.method === 'POST')).toEqual([]);
+  });
+
+  it('waits until the book is open again, and reads everything anew', async () => {
+    const { user, sheet } = await open(null);
+    await user.click(await sheet.findByRole('button', { name: 'Put it back' }));
+    expect(
+      await screen.findByText(/^The book is as it was at 20 Nov 2026, 18:30\./, {}, { timeout: 5000 }),
+    ).toBeVisible();
+    expect(screen.queryByRole('dialog')).not.toBeInTheDocument();
+  });
+
+  it('says what went wrong, and that the book is as it was', async () => {
+    const { user, sheet } = await open('database or disk is full');
+    await user.click(await sheet.findByRole('button', { name: 'Put it back' }));
+    expect(await sheet.findByRole('alert', {}, { timeout: 5000 })).toHaveTextContent(
+      'The copy could not be put back: database or disk is full. The book is as it was.',
+    );
+  });
 });
 
 describe('the second place', () => {

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { say, type CopiesView, type CopyReason } from '@yaylak/contract';
+import { grouped, say, type CopiesView, type CopyReason, type CopyView } from '@yaylak/contract';
 import { COPY_DAYS, COPY_MONTHS, COPY_WEEKS } from '@yaylak/core';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -15,12 +15,14 @@ import { useUndo } from '../../parts/Undo';
 import { timeText } from '../../words/dates';
 import { megabytes } from '../../words/format';
 import { newId } from '../../words/ids';
+import { PutBackSheet } from './PutBackSheet';
 import { SecondPlace } from './SecondPlace';
 
 const WHY: Readonly<Record<CopyReason, string>> = {
   daily: say('of the day'),
   asked: say('asked for'),
   migration: say('before a new version'),
+  'put-back': say('before one was put back'),
 };
 
 /** The copies of the book, the newest first; where else they go, and how long they are kept. */
@@ -30,6 +32,7 @@ export function Copies() {
   const undo = useUndo();
   const [isUnderWay, setUnderWay] = useState(false);
   const [problem, setProblem] = useState<string>();
+  const [wanted, setWanted] = useState<CopyView>();
   const show = (view: CopiesView): void => {
     client.setQueryData(copiesQuery.queryKey, view);
     void client.invalidateQueries({ queryKey: todayQuery.queryKey });
@@ -74,6 +77,7 @@ export function Copies() {
                 <th>{say('Entries')}</th>
                 <th>{say('Size')}</th>
                 {data.second ? <th>{say('Second place')}</th> : null}
+                <th aria-label={say('Put back')} />
               </tr>
             </thead>
             <tbody>
@@ -81,12 +85,21 @@ export function Copies() {
                 <tr key={c.name}>
                   <td>{timeText(c.at)}</td>
                   <td data-under={say('Why')}>{WHY[c.reason]}</td>
-                  <td data-under={say('Animals')}>{c.animals}</td>
-                  <td data-under={say('Entries')}>{c.entries}</td>
+                  <td data-under={say('Animals')}>{grouped(c.animals)}</td>
+                  <td data-under={say('Entries')}>{grouped(c.entries)}</td>
                   <td data-under={say('Size')}>{megabytes(c.bytes)}</td>
                   {data.second ? (
                     <td data-under={say('Second place')}>{c.isInSecond ? say('there too') : ''}</td>
                   ) : null}
+                  <td>
+                    <Button
+                      kind="quiet"
+                      aria-label={say('Put back the copy of {at}', { at: timeText(c.at) })}
+                      onPress={() => setWanted(c)}
+                    >
+                      {say('Put back')}
+                    </Button>
+                  </td>
                 </tr>
               ))}
             </tbody>
@@ -101,6 +114,7 @@ export function Copies() {
         </p>
       )}
       {problem ? <p role="alert">{problem}</p> : null}
+      {wanted ? <PutBackSheet copy={wanted} onClose={() => setWanted(undefined)} /> : null}
       <SecondPlace key={data.second?.path ?? ''} second={data.second} onNamed={show} />
     </Beside>
   );
@@ -113,16 +127,16 @@ function Kept({ folder }: Pick<CopiesView, 'folder'>) {
         <h2>{say('What is kept')}</h2>
         <Small>
           {say(
-            'One copy a day for {days} days, one a week for {weeks} weeks, one a month for {months} months. Those asked for, or made before a new version, stay {days} days besides. Each is opened, checked and counted before it counts as one.',
+            'One copy a day for {days} days, one a week for {weeks} weeks, one a month for {months} months. Those asked for, or made before a new version or before one was put back, stay {days} days besides. Each is opened, checked and counted before it counts as one.',
             { days: COPY_DAYS, weeks: COPY_WEEKS, months: COPY_MONTHS },
           )}
         </Small>
       </Panel>
       <Panel>
-        <h2>{say('Putting one back')}</h2>
+        <h2>{say('When Yaylak itself does not start')}</h2>
         <Small>
           {say(
-            'Stop Yaylak. Move yaylak.sqlite, and the files beside it whose names begin like it, to another folder. Copy the one you want from {folder} to where yaylak.sqlite was, name it yaylak.sqlite, and start Yaylak again. Pictures stay where they are; from the second place copy its folder of photos too.',
+            'Or on another computer: with Yaylak stopped, move yaylak.sqlite, and the files beside it whose names begin like it, to another folder. Copy the one you want from {folder} to where yaylak.sqlite was, name it yaylak.sqlite, and start Yaylak. From the second place copy its folder of photos too.',
             { folder },
           )}
         </Small>
@@ -134,4 +148,7 @@ function Kept({ folder }: Pick<CopiesView, 'folder'>) {
 const List = styled(LineTable)`
   margin-top: 12px;
   ${stackedOnPhone}
+  td {
+    vertical-align: middle;
+  }
 `;

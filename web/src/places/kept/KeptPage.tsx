@@ -1,9 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { isStorageSafe } from '../../adapters/storage';
-import { groupsQuery, holdingQuery, rosterQuery } from '../../api/queries';
 import type { OutboxItem } from '../../outbox/store';
 import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
 import { AskButton } from '../../parts/AskButton';
@@ -11,12 +9,9 @@ import { Button } from '../../parts/Button';
 import { Page } from '../../parts/Page';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Empty } from '../../parts/States';
-import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
-import { entryWords } from '../../words/entryWords';
-import { fullDate } from '../../words/dates';
-import { useWeightUnit } from '../../words/useHolding';
 import { PlainList } from '../../parts/PlainList';
+import { WrittenLine } from '../../parts/WrittenLine';
 import { say } from '@yaylak/contract';
 
 const SHOWN = 200;
@@ -128,40 +123,9 @@ const animalOf = ({ out }: OutboxItem): string | undefined =>
   out.kind === 'entry' && out.entry.type !== 'strike' ? out.entry.animalId : undefined;
 
 /** What was written, of whom and when. */
-function What({ item }: { readonly item: OutboxItem }) {
-  const unit = useWeightUnit();
-  const { data: holding } = useQuery(holdingQuery);
-  const { data: roster } = useQuery({ ...rosterQuery, staleTime: Infinity });
-  const { data: groups } = useQuery(groupsQuery);
-  const animals = useMemo(() => new Map(roster?.animals.map((a) => [a.tag.animalId, a])), [roster]);
-  const { out } = item;
-  if (out.kind === 'job') return <span>{say('A job was started: {name}', { name: out.job.name })}</span>;
-  if (out.kind !== 'entry') return <span>{DEEDS[out.kind]}</span>;
-  const { entry } = out;
-  const animal = animals.get(animalOf(item) ?? '');
-  return (
-    <Row $gap={3}>
-      {animal ? <Tag tag={animal.tag} isStatic /> : null}
-      <span>
-        {entryWords(entry, {
-          species: animal?.species,
-          unit,
-          currency: holding?.currency ?? '',
-          standards: holding?.standards ?? [],
-          groupName: entry.type === 'move' ? groups?.find((g) => g.id === entry.groupId)?.name : undefined,
-          productName:
-            entry.type === 'treatment' ? roster?.products.find((p) => p.id === entry.productId)?.facts.name : undefined,
-        })}
-        <Small>
-          {say('{date}, written by {writtenBy} at {part}', {
-            date: fullDate(entry.on),
-            writtenBy: entry.writtenBy,
-            part: new Date(entry.writtenAt).toTimeString().slice(0, 5),
-          })}
-        </Small>
-      </span>
-    </Row>
-  );
+function What({ item: { out } }: { readonly item: OutboxItem }) {
+  if (out.kind === 'entry') return <WrittenLine entry={out.entry} />;
+  return <span>{out.kind === 'job' ? say('A job was started: {name}', { name: out.job.name }) : DEEDS[out.kind]}</span>;
 }
 
 const List = styled(PlainList)`

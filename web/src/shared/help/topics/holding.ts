@@ -24,5 +24,8 @@ export const HOLDING_HELP: HelpTopic = {
     say(
       'The book is copied by itself each day and before each new version; name a second place, on another disk or a stick, under Copies of the book. Today says when a copy is missing.',
     ),
+    say(
+      'A copy can be put back there: you are told first what was written since and would be lost. The book as it stands is copied before, so it can be undone the same way.',
+    ),
   ],
 };
