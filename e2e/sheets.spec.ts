@@ -25,8 +25,10 @@ test.beforeAll(async ({ browser }) => {
 });
 test.afterAll(() => server.remove());
 
-/** What is pressed, one after another, until the sheet is open; by the place it stands in, or by the name of one `made`. */
-const OPENERS: Readonly<Record<string, readonly (RegExp | readonly RegExp[])[]>> = {
+/** Its number is typed, which calls the animal. */
+const CALLED = 'called';
+/** What is done, mostly pressed, one after another, until the sheet is open; by the place it stands in, or by the name of one `made`. */
+const OPENERS: Readonly<Record<string, readonly (RegExp | readonly (RegExp | typeof CALLED)[])[]>> = {
   '/': [/^Find/],
   '/year': [/^Rhythms$/, /^Labour, pens and feed$/, /^Calendar$/, /^New plan$/, /^Change the plan$/],
   '/mating?species=goat': [/^Record heat check/, /^Serve$/],
@@ -49,6 +51,9 @@ const OPENERS: Readonly<Record<string, readonly (RegExp | readonly RegExp[])[]>>
   '/selling?species=sheep': [/^Sell .* today, or later/, /^Record feed$/],
   '/selling/outlets': [/^Add an outlet$/, /^Change Hill market$/],
   LOAD: [/^The load leaves…$/],
+  '/selling/results?species=sheep': [/^Type the result of/],
+  '/holding/copies': [/^Put back the copy of/],
+  FINISH: [[CALLED, /^What each feels like$/]],
   '/race': [/^Keep as a template$/],
   JOB: [/^change job$/, /^(no stick or crate|Readers)/, /^Use a pan$/],
   EWE: [/^Weight$/, /^Treat$/, /^Move$/, /^Note$/, /^Seen$/, /^Reserve$/, /^Left$/, /^Photo of/],
@@ -66,20 +71,29 @@ const placeOf = (page: Page, wanted: RegExp): Promise<number> =>
     wanted.source,
   );
 
-/** Opens a place and a sheet in it. @param at where what is to be pressed stands, in turn */
-async function openSheet(walker: Walker, path: string, at: readonly (() => Promise<number>)[]): Promise<number[]> {
+/** Where what is to be pressed stands; nowhere where the animal is called instead. */
+type Find = (() => Promise<number>) | typeof CALLED;
+
+/** Opens a place and a sheet in it. @returns where what was pressed stood, in turn */
+async function openSheet(walker: Walker, path: string, steps: readonly Find[]): Promise<Find[]> {
   const { page } = walker;
-  const places: number[] = [];
+  const done: Find[] = [];
   await walker.open(path);
-  for (const find of at) {
-    await expect.poll(find).toBeGreaterThanOrEqual(0);
-    const place = await find();
-    await pressable(page).nth(place).click();
+  for (const step of steps) {
+    if (step === CALLED) {
+      await page.keyboard.type(made.number);
+      await page.keyboard.press('Enter');
+      done.push(step);
+    } else {
+      await expect.poll(step).toBeGreaterThanOrEqual(0);
+      const place = await step();
+      await pressable(page).nth(place).click();
+      done.push(() => Promise.resolve(place));
+    }
     await walker.wait();
-    places.push(place);
   }
   await expect(page.getByRole('dialog')).toBeVisible();
-  return places;
+  return done;
 }
 async function close(page: Page): Promise<void> {
   await page.keyboard.press('Escape');
@@ -89,22 +103,18 @@ async function close(page: Page): Promise<void> {
 for (const [place, sheets] of Object.entries(OPENERS))
   for (const sheet of sheets) {
     const presses = [sheet].flat();
-    const name = presses.map((p) => p.source).join(', ');
+    const name = presses.map((p) => (p === CALLED ? p : p.source)).join(', ');
     test(`the sheet of ${name} at ${place} can be read and used by everybody, in both languages`, async () => {
       const path = addressOf(place, made);
-      const places = await openSheet(
+      const steps = await openSheet(
         english,
         path,
-        presses.map((wanted) => () => placeOf(english.page, wanted)),
+        presses.map((wanted) => (wanted === CALLED ? wanted : () => placeOf(english.page, wanted))),
       );
       await expectAccessible(english.page);
       await english.inTheBarn();
       await expectAccessible(english.page, 'colours');
-      await openSheet(
-        turkish,
-        path,
-        places.map((found) => () => Promise.resolve(found)),
-      );
+      await openSheet(turkish, path, steps);
       for (const { page } of [english, turkish]) {
         await expectReadable(page);
         for (const size of [LAPTOP, ...SMALLER]) {
