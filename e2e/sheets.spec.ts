@@ -19,8 +19,11 @@ test.beforeAll(async ({ browser }) => {
   made = await madeIn(english.page, server.url);
   for (const walker of [english, turkish]) {
     // Who is there is asked of each who comes to a job, once.
-    await walker.open(made.JOB);
-    await walker.page.locator('main [type=submit]').click();
+    for (const job of [made.JOB, made.FINISH]) {
+      await walker.open(job);
+      await walker.page.locator('main [type=submit]').click();
+      await walker.wait();
+    }
   }
 });
 test.afterAll(() => server.remove());

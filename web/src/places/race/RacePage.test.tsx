@@ -3,6 +3,7 @@ import { act, cleanup, screen, waitFor, within } from '@testing-library/react';
 import type { Entry, JobEntries, JobView, RosterAnimal, RosterView } from '@yaylak/contract';
 import { aJob, anEntry, aProduct, aRoster, aRosterAnimal, aTag, TODAY } from '../../tests/builders';
 import { AWAY, keepsAll, renderPage, type Answers, type Asked } from '../../tests/renderPage';
+import { Link } from 'react-router';
 import { createDevices } from '../../adapters/readings/devices';
 import { DevicesContext } from '../../adapters/readings/useReadings';
 import { keepHand, keptHand } from '../../shared/jobs/hand';
@@ -108,6 +109,28 @@ describe('who is there, and which day it is', () => {
     await waitFor(() => expect(entries()).toHaveLength(2));
     expect(entries()[0]).toMatchObject({ on: TODAY, writtenBy: 'Deniz' });
   });
+});
+
+it('asks who is there in the next job too, though one goes to it straight from another', async () => {
+  const job = aJob({ id: 'j2', name: 'Ewes', animalIds: ids, expected: 3, startedBy: 'Selin' });
+  const { user } = renderPage(
+    <>
+      <Link to="/race/j2">to the ewes</Link>
+      <RacePage />
+    </>,
+    {
+      at: '/race/j1',
+      route: '/race/:id',
+      answers: {
+        'GET /api/jobs/j1': { job: aJob({ animalIds: ids, expected: 3 }), entries: [] },
+        'GET /api/jobs/j2': { job, entries: [] },
+        'GET /api/roster': aRoster(lambs),
+      },
+    },
+  );
+  await screen.findByLabelText('Number of the next animal');
+  await user.click(screen.getByRole('link', { name: 'to the ewes' }));
+  expect(await screen.findByText('Who is at the race now?')).toBeVisible();
 });
 
 it('shows at once what a finished job did, and goes on showing it until the server says the same', async () => {

@@ -35,6 +35,11 @@ import { say } from '@yaylak/contract';
 /** The race, full screen: who came and who is missing, the animal at hand, the job so far. */
 export function RacePage() {
   const { id = '' } = useParams();
+  // From one job straight to another: who is there, and what was half typed, belongs to the one.
+  return <OneJob key={id} id={id} />;
+}
+
+function OneJob({ id }: { readonly id: string }) {
   const [hand, setHand] = useState(() => keptHand(id));
   const [isHandAsked, setHandAsked] = useState(false);
   const race = useRace(id, hand?.by);
