@@ -29,12 +29,21 @@ export interface SecondPlaceView {
   readonly said: string | null;
 }
 
+/** The copy that follows the book within a second or so. */
+export interface FollowingView {
+  /** Where it goes. */
+  readonly to: string;
+  /** What the machine says is wrong with it at this moment; nothing while it follows. */
+  readonly said: string | null;
+}
+
 export interface CopiesView {
   /** Where the book's own copies lie. */
   readonly folder: string;
   /** The newest first. */
   readonly copies: readonly CopyView[];
   readonly second: SecondPlaceView | null;
+  readonly following: FollowingView | null;
   /** What the machine said when the last copy could not be made. */
   readonly failed: string | null;
   /** How the last copy that was put back went, since Yaylak was started. */
@@ -70,6 +79,8 @@ export interface CopiesTrouble {
   readonly oldSince: string | null;
   /** The second place that is not there or cannot be written. */
   readonly second: SecondPlaceView | null;
+  /** The following copy that does not follow. */
+  readonly following: FollowingView | null;
   readonly failed: string | null;
 }
 

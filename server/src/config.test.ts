@@ -29,6 +29,21 @@ it('goes ahead of the day only as far as it is told', () => {
   expect(() => readConfig({ DAYS_AHEAD: 'soon' })).toThrow('DAYS_AHEAD is "soon"');
 });
 
+describe('the following copy', () => {
+  const of = (FOLLOW_TO: string) => readConfig({ DATA_DIR: '/home/aylin/yaylak', FOLLOW_TO }).followTo;
+
+  it('goes to a folder, or to whatever address it is told', () => {
+    expect(readConfig({}).followTo).toBeUndefined();
+    expect(of('/media/old disk/following')).toBe('/media/old disk/following');
+    expect(of('s3://bucket/book')).toBe('s3://bucket/book');
+  });
+
+  it('is refused by a path that is not whole, and in the folder of the book itself', () => {
+    expect(() => of('following')).toThrow('FOLLOW_TO is "following"; give the whole path');
+    expect(() => of('/home/aylin/yaylak/following')).toThrow('Name a folder on another disk.');
+  });
+});
+
 it.each(['eighty', '70000', '-1', '80.5'])('refuses port %s by name', (PORT) => {
   expect(() => readConfig({ PORT })).toThrow(`PORT is "${PORT}"`);
 });

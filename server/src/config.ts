@@ -1,4 +1,4 @@
-import { join, resolve } from 'node:path';
+import { isAbsolute, join, relative, resolve } from 'node:path';
 
 export interface ServerConfig {
   readonly port: number;
@@ -14,6 +14,8 @@ export interface ServerConfig {
   readonly devicesUrl: string | undefined;
   /** The book is the demo holding’s: newcomers are shown where to look first. */
   readonly isDemo: boolean;
+  /** Where the copy goes that follows the book: a folder's whole path, or an address such as `s3://…`. */
+  readonly followTo: string | undefined;
   /** The clock goes so many days ahead: to try out what comes later, on a copy of the book. */
   readonly daysAhead: number;
   /** A body has so many milliseconds to come in whole. */
@@ -56,6 +58,23 @@ function devicesUrl(url: string | undefined): string | undefined {
   return url;
 }
 
+/** An address, and no folder's path. */
+export const isAddress = (to: string): boolean => /^[a-z][a-z\d+.-]*:\/\/./i.test(to) && URL.canParse(to);
+
+function followTo(to: string | undefined, dataDir: string): string | undefined {
+  if (to === undefined || to === '') return undefined;
+  if (isAddress(to)) return to;
+  if (!isAbsolute(to))
+    throw new Error(
+      `FOLLOW_TO is "${to}"; give the whole path of a folder, for example /media/disk/following, or an address such as s3://bucket/book`,
+    );
+  if (!relative(dataDir, to).startsWith('..'))
+    throw new Error(
+      `FOLLOW_TO is "${to}", in the folder of the book: a disk that dies would take both. Name a folder on another disk.`,
+    );
+  return to;
+}
+
 /** Reads the environment. @throws Error naming the variable when a value cannot be */
 export function readConfig(env: Readonly<Record<string, string | undefined>>): ServerConfig {
   const dataDir = resolve(env.DATA_DIR ?? join(process.cwd(), 'data', 'own'));
@@ -70,6 +89,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): S
     logLevel: env.LOG_LEVEL ?? 'warn',
     devicesUrl: devicesUrl(env.DEVICES_URL),
     isDemo: env.YAYLAK_DEMO === '1',
+    followTo: followTo(env.FOLLOW_TO, dataDir),
     daysAhead: wholeNumber('DAYS_AHEAD', env.DAYS_AHEAD, 0, [0, 3650]),
     bodyMs: BODY_MS,
     requestsPerTenSeconds: wholeNumber('REQUESTS', env.REQUESTS, REQUESTS_PER_TEN_SECONDS, [1, 1_000_000]),

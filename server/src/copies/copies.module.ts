@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { CopiesController } from './copies.controller';
 import { CopiesService } from './copies.service';
+import { Follower } from './follower';
 
-@Module({ controllers: [CopiesController], providers: [CopiesService], exports: [CopiesService] })
+@Module({ controllers: [CopiesController], providers: [CopiesService, Follower], exports: [CopiesService] })
 export class CopiesModule {}

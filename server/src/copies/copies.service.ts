@@ -13,6 +13,7 @@ import { copiesIn, madeAt, type BookCopy, type CopyWhy } from '../database/bookC
 import { backupFiles } from '../database/bookFolder';
 import { swapIn } from '../database/putBack';
 import type { CopyDone, OneCopy } from './copyWork';
+import { Follower } from './follower';
 import { inThread } from './inThread';
 import {
   folderIn,
@@ -46,6 +47,7 @@ export class CopiesService implements OnApplicationBootstrap, OnApplicationShutd
     @Inject(Clock) private readonly clock: Clock,
     @Inject(Reopening) private readonly reopening: Reopening,
     @Inject(MikroORM) private readonly orm: MikroORM,
+    @Inject(Follower) private readonly follower: Follower,
   ) {}
 
   onApplicationBootstrap(): void {
@@ -151,6 +153,7 @@ export class CopiesService implements OnApplicationBootstrap, OnApplicationShutd
         .toReversed()
         .map(({ madeAt: at, id: _, ...copy }) => ({ ...copy, at: instant(at), isInSecond: inSecond.has(copy.name) })),
       second: this.second(),
+      following: this.follower.view(),
       failed: this.last.failed,
       putBack: this.reopening.last,
     };
@@ -162,10 +165,13 @@ export class CopiesService implements OnApplicationBootstrap, OnApplicationShutd
     const isOld = newest !== undefined && localDay(this.clock.now()) - localDay(madeAt(newest)) > OLD_DAYS;
     const second = this.second();
     const isSecondWell = second === null || second.state === 'there';
-    if (!isOld && isSecondWell && this.last.failed === null) return null;
+    const following = this.follower.view();
+    const isFollowingWell = following === null || following.said === null;
+    if (!isOld && isSecondWell && isFollowingWell && this.last.failed === null) return null;
     return {
       oldSince: isOld ? instant(madeAt(newest)) : null,
       second: isSecondWell ? null : second,
+      following: isFollowingWell ? null : following,
       failed: this.last.failed,
     };
   }

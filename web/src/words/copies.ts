@@ -1,4 +1,4 @@
-import { say, type SecondPlaceView } from '@yaylak/contract';
+import { say, type FollowingView, type SecondPlaceView } from '@yaylak/contract';
 import { fullDate } from './dates';
 
 /** What is wrong with the second place, and what to do. */
@@ -11,3 +11,15 @@ export function secondPlaceText({ path, state, lastAt, said }: SecondPlaceView):
     ? `${say('{path} is not there. Plug it in: within the hour it gets the newest copy by itself.', { path })} ${newest}`
     : `${say('{path} could not be written: {said}. Make room on it, or name another.', { path, said: said ?? '' })} ${newest}`;
 }
+
+/** Where the book is followed to, or why it is not at this moment, and what to do. */
+export const followingText = ({ to, said }: FollowingView): string =>
+  said === null
+    ? say('The book is followed to {to}: what is written is there too within a second or so.', { to })
+    : say(
+        'The book is not followed to {to}: {said}. Look whether it is there and has room; it is tried again with whatever is written next.',
+        {
+          to,
+          said,
+        },
+      );

@@ -19,6 +19,7 @@ const copies = (change: Partial<CopiesView> = {}): CopiesView => ({
   folder: '/home/aylin/yaylak/backups',
   copies: [aCopy('2026-11-23T09:00'), aCopy('2026-11-20T18:30', { reason: 'migration', isInSecond: true })],
   second: null,
+  following: null,
   failed: null,
   putBack: null,
   ...change,
@@ -57,6 +58,16 @@ it('says what the machine said where a copy could not be made, and keeps those t
     'The last copy could not be made: database or disk is full. Make room on the disk',
   );
   expect(screen.queryByText('The book is copied.')).not.toBeInTheDocument();
+});
+
+it('says where the book is followed to', async () => {
+  show(copies({ following: { to: '/media/disk/following', said: null } }));
+  expect(await screen.findByText(/^The book is followed to \/media\/disk\/following/)).toBeVisible();
+});
+
+it('says what is wrong when the book is not followed', async () => {
+  show(copies({ following: { to: '/media/disk', said: 'no space left on device' } }));
+  expect(await screen.findByText(/not followed to \/media\/disk: no space left on device\./)).toBeVisible();
 });
 
 describe('putting one back', () => {

@@ -8,10 +8,11 @@ import { copiesQuery, todayQuery } from '../../api/queries';
 import { Beside } from '../../parts/Beside';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
-import { Panel, Row, Small } from '../../parts/Panel';
+import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { stackedOnPhone } from '../../parts/stackedOnPhone';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { useUndo } from '../../parts/Undo';
+import { followingText } from '../../words/copies';
 import { timeText } from '../../words/dates';
 import { megabytes } from '../../words/format';
 import { newId } from '../../words/ids';
@@ -116,7 +117,30 @@ export function Copies() {
       {problem ? <p role="alert">{problem}</p> : null}
       {wanted ? <PutBackSheet copy={wanted} onClose={() => setWanted(undefined)} /> : null}
       <SecondPlace key={data.second?.path ?? ''} second={data.second} onNamed={show} />
+      <Following following={data.following} />
     </Beside>
+  );
+}
+
+/** The copy that follows the book, where one is asked for. */
+function Following({ following }: Pick<CopiesView, 'following'>) {
+  return (
+    <Panel>
+      <h2>{say('A copy that follows')}</h2>
+      {following === null ? (
+        <Small>
+          {say(
+            'A copy a day can lose a day. One that follows the book loses a second or so: start Yaylak with FOLLOW_TO set to a folder on another disk, or to an address; the README says how it is got back. Pictures do not go with it.',
+          )}
+        </Small>
+      ) : following.said === null ? (
+        <p>{followingText(following)}</p>
+      ) : (
+        <NotePanel $tone="madder" role="status">
+          {followingText(following)}
+        </NotePanel>
+      )}
+    </Panel>
   );
 }
 
