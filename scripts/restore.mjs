@@ -5,8 +5,11 @@ import { join, resolve } from 'node:path';
 import { ensureBuilt, ensureInstalled, root } from './lib.mjs';
 
 /** Gets the book back from the copy that followed it, into a folder of its own. */
-ensureInstalled();
-ensureBuilt();
+// What is installed and built does; nothing is made anew while a book is being got back.
+if (!existsSync(join(root, 'server/dist/copies/followWith.js'))) {
+  ensureInstalled();
+  ensureBuilt();
+}
 const load = createRequire(import.meta.url);
 const { readConfig } = load(join(root, 'server/dist/config.js'));
 const { followProgram, followSettings, notStarted, settingsFrom } = load(

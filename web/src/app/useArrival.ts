@@ -3,7 +3,7 @@ import { NavigationType, useLocation, useNavigationType } from 'react-router';
 import { windowTitle } from '../parts/useWindowTitle';
 
 /** How long a place may take to draw its title before the focus is left where it is. */
-const PATIENCE_MS = 5_000;
+const PATIENCE_MS = 20_000;
 
 /**
  * What happens when a place is come to: the window is named after its title, the title takes the focus, so that Tab and a
