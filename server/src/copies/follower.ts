@@ -36,9 +36,7 @@ export class Follower implements OnApplicationBootstrap, OnApplicationShutdown {
   constructor(@Inject(CONFIG) private readonly config: ServerConfig) {}
 
   onApplicationBootstrap(): void {
-    // A clock that goes ahead tries something out: what comes of it is nobody's copy.
-    const { followTo, daysAhead } = this.config;
-    if (followTo !== undefined && daysAhead === 0) this.startIn(FIRST_MS, followTo);
+    if (this.to !== undefined) this.startIn(FIRST_MS, this.to);
   }
 
   /** While other parts still close the book is written no more, and all of it is carried on. */
@@ -55,9 +53,12 @@ export class Follower implements OnApplicationBootstrap, OnApplicationShutdown {
   }
 
   view(): FollowingView | null {
-    const { followTo } = this.config;
-    if (followTo === undefined) return null;
-    return { to: withoutSecrets(followTo), said: this.wrong };
+    return this.to === undefined ? null : { to: withoutSecrets(this.to), said: this.wrong };
+  }
+
+  /** Nowhere while the clock goes ahead: that tries something out, and what comes of it is nobody's copy. */
+  private get to(): string | undefined {
+    return this.config.daysAhead === 0 ? this.config.followTo : undefined;
   }
 
   private startIn(ms: number, to: string): void {

@@ -8,7 +8,7 @@ import { copiesQuery, todayQuery } from '../../api/queries';
 import { Beside } from '../../parts/Beside';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
-import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
+import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
 import { stackedOnPhone } from '../../parts/stackedOnPhone';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { useUndo } from '../../parts/Undo';
@@ -126,20 +126,22 @@ export function Copies() {
 function Following({ following }: Pick<CopiesView, 'following'>) {
   return (
     <Panel>
-      <h2>{say('A copy that follows')}</h2>
-      {following === null ? (
-        <Small>
-          {say(
-            'A copy a day can lose a day. One that follows the book loses a second or so: start Yaylak with FOLLOW_TO set to a folder on another disk, or to an address; the README says how it is got back. Pictures do not go with it.',
-          )}
-        </Small>
-      ) : following.said === null ? (
-        <p>{followingText(following)}</p>
-      ) : (
-        <NotePanel $tone="madder" role="status">
-          {followingText(following)}
-        </NotePanel>
-      )}
+      <Stack>
+        <h2>{say('A copy that follows')}</h2>
+        {following === null ? (
+          <Small>
+            {say(
+              'A copy a day can lose a day. One that follows the book loses a second or so: start Yaylak with FOLLOW_TO set to a folder on another disk, or to an address; the README says how it is got back. Pictures do not go with it.',
+            )}
+          </Small>
+        ) : following.said === null ? (
+          <p>{followingText(following)}</p>
+        ) : (
+          <NotePanel $tone="madder" role="status">
+            {followingText(following)}
+          </NotePanel>
+        )}
+      </Stack>
     </Panel>
   );
 }

@@ -37,8 +37,11 @@ export function PutBackSheet({ copy, onClose }: Props) {
     setProblem(undefined);
     try {
       const id = newId();
-      await ask<CopiesView>(`/api/copies/${copy.name}/put-back`, { method: 'POST', body: { id } });
-      const failed = await howItWent(id);
+      const { putBack: before } = await ask<CopiesView>(`/api/copies/${copy.name}/put-back`, {
+        method: 'POST',
+        body: { id },
+      });
+      const failed = await howItWent(id, before?.id);
       if (failed !== null)
         throw new Error(say('The copy could not be put back: {failed}. The book is as it was.', { failed }));
       await client.resetQueries();
@@ -116,10 +119,11 @@ const Lines = styled(PlainList)`
 
 /**
  * Waits until the book is open again.
+ * @param before the one that was put back before this one
  * @returns what the machine said where it went wrong
  * @throws Error in words when it does not come back
  */
-async function howItWent(id: string): Promise<string | null> {
+async function howItWent(id: string, before: string | undefined): Promise<string | null> {
   for (let waited = 0; waited < PATIENCE_MS; waited += LOOK_MS) {
     await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
     // No answer: it is closed at this moment.
@@ -128,6 +132,8 @@ async function howItWent(id: string): Promise<string | null> {
       throw e;
     });
     if (view?.putBack?.id === id) return view.putBack.failed;
+    if (view?.putBack && view.putBack.id !== before)
+      throw new Error(say('Meanwhile another copy was put back from another window. Look at the copies again.'));
   }
   throw new Error(say('Yaylak has not come back yet. Look at the computer it runs on, then reload this page.'));
 }

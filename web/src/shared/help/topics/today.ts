@@ -12,7 +12,7 @@ export const TODAY_HELP: HelpTopic = {
     ),
     say('Press the button on a row. It opens the work itself, with the animal already chosen.'),
     say(
-      'Some rows are doubts: a weight that does not fit, a ewe scanned in lamb and never lambed, an animal nobody knows. Go and look, then say what is so.',
+      'Some rows are doubts: a weight that does not fit, a ewe scanned in lamb and never lambed, an unknown animal. Go and look, then say what is so.',
     ),
     say('Nothing has to be ticked off. What you record anywhere in the book goes from this list by itself.'),
     say(
