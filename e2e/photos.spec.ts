@@ -1,6 +1,6 @@
 import type { AnimalView, PhotoEntry, RosterView } from '@yaylak/contract';
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
-import { expectOnDevice } from './device';
+import { expectKept } from './device';
 import { aServer, type Server } from './server';
 
 test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } });
@@ -91,7 +91,9 @@ test('a photo is made small, kept without a network, seen without one, struck ou
 
   // Without a network the animal comes out of what the device keeps, its photos with it.
   await expect.poll(isShown).toBe(1024);
-  await expectOnDevice(page, `"id":"${second?.id}"`);
+  await expectKept<AnimalView>(page, ['animal', id], ({ timeline }) =>
+    timeline.some(({ entry, struck }) => entry.id === second?.id && struck === null),
+  );
   await page.context().setOffline(true);
   await page.goto(`${server.url}/animals/${id}`);
   await expect(page.getByText('The server is away. What you see is what this device keeps')).toBeVisible();
