@@ -9,13 +9,13 @@ import {
   renameSync,
   rmSync,
   statSync,
-  writeFileSync,
 } from 'node:fs';
 import { randomUUID } from 'node:crypto';
 import { isAbsolute, join, relative, resolve } from 'node:path';
 import { say } from '@yaylak/contract';
 import type { Day } from '@yaylak/core';
-import { copiesIn, factsFile, onDisk, thinOut } from '../database/bookCopy';
+import { onDisk, writeWhole } from '../common/wholeFile';
+import { copiesIn, factsFile, thinOut } from '../database/bookCopy';
 import { backupFiles, brokenIn } from '../database/bookFolder';
 
 /** Kept beside the book: it is of this computer, and no part of the book. */
@@ -39,13 +39,6 @@ export interface SecondPlace {
 /** Where in the second place this book's copies lie. */
 export const folderIn = ({ path, id }: Pick<SecondPlace, 'path' | 'id'>): string =>
   join(path, `yaylak-${id.slice(0, 8)}`);
-
-/** Writes a small file whole, or not at all. */
-function writeWhole(file: string, text: string): void {
-  writeFileSync(`${file}.part`, text);
-  onDisk(`${file}.part`);
-  renameSync(`${file}.part`, file);
-}
 
 function asKept(dataDir: string): SecondPlace | undefined {
   try {

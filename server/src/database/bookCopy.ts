@@ -1,19 +1,10 @@
-import {
-  closeSync,
-  fsyncSync,
-  mkdirSync,
-  openSync,
-  readFileSync,
-  renameSync,
-  rmSync,
-  statSync,
-  writeFileSync,
-} from 'node:fs';
+import { mkdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { CopyReason } from '@yaylak/contract';
 import { keptCopies, type Day } from '@yaylak/core';
 import Database from 'libsql';
 import { localDay } from '../common/localTime';
+import { onDisk } from '../common/wholeFile';
 import { backupFiles, brokenIn } from './bookFolder';
 
 /** Why a copy is made. */
@@ -88,16 +79,6 @@ function countsOf(file: string): Pick<CopyFacts, 'animals' | 'entries'> {
     return { animals: count('animal'), entries: count('entry') };
   } finally {
     copy.close();
-  }
-}
-
-/** What was written outlives a pulled plug. */
-export function onDisk(path: string): void {
-  const file = openSync(path, 'r+');
-  try {
-    fsyncSync(file);
-  } finally {
-    closeSync(file);
   }
 }
 

@@ -1,7 +1,8 @@
 import { copyFileSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'libsql';
-import { copyBook, onDisk } from './bookCopy';
+import { onDisk } from '../common/wholeFile';
+import { copyBook } from './bookCopy';
 import { brokenIn, incomingFile, type BookPlace } from './bookFolder';
 import { lockFolder } from './folderLock';
 import { unknownStep } from './migrationNames';
