@@ -8,14 +8,29 @@ export class ProblemError extends Error {
   }
 }
 
-/** The server did not answer at all. */
+/** The book cannot be reached at this moment: the server did not answer at all. */
 export class AwayError extends Error {
-  constructor() {
-    super(say('The server is away. What you typed is kept on this device.'));
+  constructor(message = say('The server is away. What you typed is kept on this device.')) {
+    super(message);
   }
 }
 
-/** Asks the server; a `file` of JSON is sent as it is. @throws ProblemError when it says no, AwayError when it is not there */
+/** The server is there and does not let this device in, or no longer: for what is read and typed here it is as if away. */
+export class OutsideError extends AwayError {}
+const OUTSIDE = '/problems/not-joined';
+
+/** Statuses that say nothing of what was sent: not let in, too slow, too often. */
+const NOT_NOW: readonly number[] = [401, 403, 408, 421, 425, 429];
+
+/**
+ * Whether what was sent was neither taken nor refused, so that it waits on this device and goes again: the server is
+ * away or in trouble, was asked too often, or does not let this device in at this moment.
+ */
+export const isForLater = (error: unknown): boolean =>
+  error instanceof AwayError ||
+  (error instanceof ProblemError && (error.problem.status >= 500 || NOT_NOW.includes(error.problem.status)));
+
+/** Asks the server; a `file` of JSON is sent as it is. @throws ProblemError when it says no, AwayError when it is not there, or this device is not let in */
 export async function ask<T>(
   path: string,
   init: { readonly method?: string; readonly body?: unknown; readonly file?: Blob; readonly signal?: AbortSignal } = {},
@@ -39,7 +54,9 @@ export async function ask<T>(
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
   const isProblem = response.headers.get('content-type')?.includes('problem+json');
   if (!isProblem) throw new AwayError();
-  throw new ProblemError((await response.json()) as Problem);
+  const problem = (await response.json()) as Problem;
+  const said = new ProblemError(problem);
+  throw problem.type === OUTSIDE ? new OutsideError(said.message) : said;
 }
 
 /** A query string of what is set. */

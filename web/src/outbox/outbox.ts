@@ -1,6 +1,6 @@
 import type { EntriesAnswered, Entry, EntryAnswer } from '@yaylak/contract';
 import { v7 } from 'uuid';
-import { ask, AwayError, ProblemError } from '../api/client';
+import { ask, AwayError, isForLater, ProblemError } from '../api/client';
 import type { OfJob, Outgoing, OutboxItem, OutboxStore } from './store';
 
 export interface OutboxState {
@@ -111,7 +111,7 @@ export function createOutbox(store: OutboxStore, courier: Courier = serverCourie
       if (answers.length < batch.length) throw new AwayError();
     } catch (error) {
       // A no to the whole request is an answer; trying again would bring the same one. A server in trouble is not.
-      if (!(error instanceof ProblemError) || isForLater(error.problem.status)) throw error;
+      if (!(error instanceof ProblemError) || isForLater(error)) throw error;
       if (batch.length === 1)
         return settle(batch.map((item) => ({ ...item, state: 'refused', message: error.message })));
       // One of them stands in the way of all: found by halves, and only that one is put aside.
@@ -196,10 +196,6 @@ export function createOutbox(store: OutboxStore, courier: Courier = serverCourie
     },
   };
 }
-
-/** Answers that say nothing of what was sent: not let in, too slow, too often, or the server itself in trouble. */
-const NOT_NOW: readonly number[] = [401, 403, 408, 421, 425, 429];
-const isForLater = (status: number): boolean => status >= 500 || NOT_NOW.includes(status);
 
 /** The job an item belongs to. */
 export function jobOf(out: Outgoing): string | undefined {

@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import { ask, AwayError, ProblemError } from '../api/client';
+import { ask, isForLater, ProblemError } from '../api/client';
 import { pictureAddress } from './outbox';
 import { useOutbox } from './useOutbox';
 import { NOT_KEPT } from './useRecord';
@@ -15,8 +15,10 @@ export function useKeepPicture(): (id: string, picture: string) => Promise<reado
       try {
         await ask(pictureAddress(id), { method: 'PUT', body: { picture } });
       } catch (error) {
-        if (error instanceof ProblemError && error.problem.status < 500) return [error.message];
-        if (!(error instanceof AwayError) && !(error instanceof ProblemError)) throw error;
+        if (!isForLater(error)) {
+          if (error instanceof ProblemError) return [error.message];
+          throw error;
+        }
         try {
           await outbox.put([{ kind: 'picture', id, picture }]);
         } catch {

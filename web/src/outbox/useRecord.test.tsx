@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { useState } from 'react';
-import { AWAY, renderPage } from '../tests/renderPage';
+import { AWAY, no, renderPage } from '../tests/renderPage';
 import { aHolding } from '../tests/builders';
 import { useRecord, type RecordOutcome } from './useRecord';
 
@@ -24,6 +24,25 @@ it('keeps on the device what cannot be sent', async () => {
   const { user } = renderPage(<Form />, { answers });
   await user.click(screen.getByRole('button', { name: 'Save' }));
   expect(await screen.findByText('kept-here')).toBeTruthy();
+});
+
+it.each([
+  [401, '/problems/not-joined'],
+  [401, ''],
+  [429, ''],
+  [503, ''],
+])('keeps what a server that says %s %s has neither taken nor refused', async (status, type) => {
+  const { user } = renderPage(<Form />, {
+    answers: { ...answers, 'POST /api/entries': no(status, 'Not now.', undefined, type) },
+  });
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  expect(await screen.findByText('kept-here')).toBeTruthy();
+});
+
+it('shows a refusal where it was typed', async () => {
+  const { user } = renderPage(<Form />, { answers: { ...answers, 'POST /api/entries': no(400, 'Not so.') } });
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  expect(await screen.findByText('Not so.')).toBeTruthy();
 });
 
 it('says at once when the device cannot keep it either', async () => {

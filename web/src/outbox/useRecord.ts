@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { MAX_BATCH, type Entry, type EntryAnswer, type EntriesAnswered, say } from '@yaylak/contract';
 import { useCallback, useRef } from 'react';
-import { ask, AwayError, ProblemError } from '../api/client';
+import { ask, isForLater, ProblemError } from '../api/client';
 import { holdingQuery } from '../api/queries';
 import { readAgain } from '../api/readAgain';
 
@@ -66,9 +66,10 @@ export function useSendWhole(): (entries: readonly Entry[]) => Promise<RecordOut
         void readAgain(client);
         return { kind: 'kept', entries, answers };
       } catch (error) {
-        if (error instanceof ProblemError && error.problem.status < 500)
-          return { kind: 'refused', messages: [error.message] };
-        if (!(error instanceof AwayError) && !(error instanceof ProblemError)) throw error;
+        if (!isForLater(error)) {
+          if (error instanceof ProblemError) return { kind: 'refused', messages: [error.message] };
+          throw error;
+        }
         try {
           await outbox.put(entries.map((entry) => ({ kind: 'entry', entry })));
         } catch {

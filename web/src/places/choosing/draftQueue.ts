@@ -1,10 +1,10 @@
 import type { ChangeDraft } from '@yaylak/contract';
-import { AwayError } from '../../api/client';
+import { isForLater } from '../../api/client';
 
 export type DraftChange = Omit<ChangeDraft, 'species' | 'sex' | 'from' | 'version' | 'by'>;
 
 interface Told {
-  /** Sends a change. @throws AwayError while the server is away */
+  /** Sends a change. @throws what speaks against it, or that it is for later */
   readonly send: (change: DraftChange) => Promise<void>;
   readonly onWaiting: (count: number) => void;
   readonly onRefused: (message: string) => void;
@@ -30,7 +30,7 @@ export function createDraftQueue({ send, onWaiting, onRefused }: Told): DraftQue
       try {
         await send(next);
       } catch (failed) {
-        if (failed instanceof AwayError) {
+        if (isForLater(failed)) {
           again = setTimeout(() => void run(), TRY_AGAIN_MS);
           break;
         }
