@@ -58,6 +58,8 @@ const PLACES = [
   '/holding/figures',
   '/holding/judging',
   '/holding/copies',
+  '/holding/devices',
+  '/join',
   '/race',
   '/guide',
   '/start?step=animals',

@@ -23,9 +23,12 @@ export const chromiumOptions = {
   ],
 };
 
-/** Installs Debian's Chromium where it is missing. */
+/** With it a journey's browser is told of an authority it trusts; Debian's package for it. */
+const CERTUTIL = { path: '/usr/bin/certutil', package: 'libnss3-tools' };
+
+/** Installs Debian's Chromium, and what tells it of certificates, where they are missing. */
 export function ensureChromium() {
-  if (found()) return;
+  if (found() && existsSync(CERTUTIL.path)) return;
   console.log('Installing Chromium for the journeys (once) ...');
   const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (...args) => {
@@ -36,10 +39,12 @@ export function ensureChromium() {
     });
   };
   apt('update', '-qq');
+  if (!existsSync(CERTUTIL.path)) apt('install', '-y', '-qq', CERTUTIL.package);
   for (const path of PATHS) {
+    if (found()) return;
     apt('install', '-y', '-qq', basename(path));
-    if (existsSync(path)) return;
   }
+  if (found()) return;
   console.error(
     'Chromium could not be installed. The journeys need the Debian package "chromium-headless-shell" or "chromium".',
   );

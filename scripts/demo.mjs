@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { ensureBuilt, ensureInstalled, root } from './lib.mjs';
+import { atHome, ensureBuilt, ensureInstalled, root } from './lib.mjs';
 
 ensureInstalled();
 ensureBuilt();
@@ -17,7 +17,13 @@ const devices = spawn(process.execPath, [join(root, 'devices/dist/main.js')], {
 });
 const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
   stdio: 'inherit',
-  env: { ...process.env, YAYLAK_DEMO: '1', DATA_DIR: dataDir, DEVICES_URL: `ws://127.0.0.1:${devicesPort}` },
+  env: {
+    ...process.env,
+    YAYLAK_DEMO: '1',
+    DATA_DIR: dataDir,
+    DEVICES_URL: `ws://127.0.0.1:${devicesPort}`,
+    ...atHome(),
+  },
 });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => {

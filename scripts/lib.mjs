@@ -12,6 +12,9 @@ export function run(command, args, options = {}) {
   if (done.status !== 0) process.exit(done.status ?? 1);
 }
 
+/** `--home` opens the book to tablets and phones of the house. */
+export const atHome = () => (process.argv.includes('--home') ? { AT_HOME: '1' } : {});
+
 const stampFile = (name) => join(root, '.cache', name);
 const stampOf = (name) => (existsSync(stampFile(name)) ? readFileSync(stampFile(name), 'utf8') : '');
 function setStamp(name, value) {

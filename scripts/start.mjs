@@ -1,6 +1,6 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureBuilt, ensureInstalled, root, run } from './lib.mjs';
+import { atHome, ensureBuilt, ensureInstalled, root, run } from './lib.mjs';
 
 ensureInstalled();
 ensureBuilt();
@@ -8,5 +8,5 @@ const dataDir = process.env.DATA_DIR ?? join(root, 'data', 'own');
 // A folder named by hand must be there: one mistyped would begin a new, empty book.
 if (process.env.DATA_DIR === undefined) mkdirSync(dataDir, { recursive: true });
 run(process.execPath, [join(root, 'server/dist/main.js')], {
-  env: { ...process.env, DATA_DIR: dataDir },
+  env: { ...process.env, DATA_DIR: dataDir, ...atHome() },
 });

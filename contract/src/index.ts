@@ -16,6 +16,7 @@ export * from './going';
 export * from './groups';
 export * from './growth';
 export * from './holding';
+export * from './household';
 export * from './jobs';
 export * from './kinds';
 export * from './label';

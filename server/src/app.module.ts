@@ -29,6 +29,7 @@ import { GroupsModule } from './groups/groups.module';
 import { GrowthModule } from './growth/growth.module';
 import { HealthModule } from './health/health.module';
 import { HoldingModule } from './holding/holding.module';
+import { HouseholdModule } from './household/household.module';
 import { JobsModule } from './jobs/jobs.module';
 import { MatingModule } from './mating/mating.module';
 import { RearingModule } from './rearing/rearing.module';
@@ -62,6 +63,7 @@ const LET_GO_MS = 50;
     GrowthModule,
     HealthModule,
     HoldingModule,
+    HouseholdModule,
     JobsModule,
     MatingModule,
     RearingModule,

@@ -17,9 +17,11 @@ it('listens on this computer alone unless told otherwise', () => {
 });
 
 it.each(['0.0.0.0', '::', '192.168.1.20', 'barn.local', '127.0.0.1.example'])(
-  'does not open a book without accounts to the network at %s, and says what is safe',
+  'does not open a book bare to the network at %s, and says what is safe',
   (HOST) => {
-    expect(() => readConfig({ HOST })).toThrow(/HOST is ".+": that would open the book.+Leave HOST out.+tunnel/);
+    expect(() => readConfig({ HOST })).toThrow(
+      /HOST is ".+": that would open the book.+Leave HOST out.+npm start -- --home/,
+    );
   },
 );
 

@@ -1,5 +1,12 @@
 import { isAbsolute, join, relative, resolve } from 'node:path';
 
+/** The doors into the house. */
+export interface HouseConfig {
+  readonly host: string;
+  /** Of the encrypted door; the next one is where a device joins. 0 lets the machine choose both: for tests. */
+  readonly port: number;
+}
+
 export interface ServerConfig {
   readonly port: number;
   readonly host: string;
@@ -16,6 +23,8 @@ export interface ServerConfig {
   readonly isDemo: boolean;
   /** Where the copy goes that follows the book: a folder's whole path, or an address such as `s3://…`. */
   readonly followTo: string | undefined;
+  /** How the book is open to the house; left out it answers on this computer only. */
+  readonly house?: HouseConfig;
   /** The clock goes so many days ahead: to try out what comes later, on a copy of the book. */
   readonly daysAhead: number;
   /** A body has so many milliseconds to come in whole. */
@@ -33,9 +42,9 @@ const LOOPBACK = /^(localhost|127(\.\d{1,3}){3}|::1)$/;
 function hostOf(host = '127.0.0.1'): string {
   if (LOOPBACK.test(host)) return host;
   throw new Error(
-    `HOST is "${host}": that would open the book to everybody in the network, and there are no accounts yet. ` +
-      'Leave HOST out; Yaylak then answers on this computer only. From another computer reach it through an encrypted ' +
-      'tunnel, for example ssh -L 4870:127.0.0.1:4870 with the name of this one.',
+    `HOST is "${host}": that would open the book to everybody in the network, over a line that anybody there can read. ` +
+      'Leave HOST out; Yaylak then answers on this computer only. For tablets and phones of the house start it with ' +
+      'npm start -- --home: they join by a code, over an encrypted line.',
   );
 }
 
@@ -90,6 +99,15 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): S
     devicesUrl: devicesUrl(env.DEVICES_URL),
     isDemo: env.YAYLAK_DEMO === '1',
     followTo: followTo(env.FOLLOW_TO, dataDir),
+    // Who has the line in the house to itself, a firewall behind it or a test, may name one of its addresses.
+    ...(env.AT_HOME === '1'
+      ? {
+          house: {
+            host: env.HOUSE_HOST ?? '0.0.0.0',
+            port: wholeNumber('HOUSE_PORT', env.HOUSE_PORT, 4878, [0, 65534]),
+          },
+        }
+      : {}),
     daysAhead: wholeNumber('DAYS_AHEAD', env.DAYS_AHEAD, 0, [0, 3650]),
     bodyMs: BODY_MS,
     requestsPerTenSeconds: wholeNumber('REQUESTS', env.REQUESTS, REQUESTS_PER_TEN_SECONDS, [1, 1_000_000]),

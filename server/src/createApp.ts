@@ -16,6 +16,9 @@ import { bodyErrors } from './doors/bodyErrors';
 import { bounded } from './common/bounds';
 import { BOOK_PATH, bodyWithin, doors } from './doors/doors';
 import { speakAsAsked } from './doors/language';
+import { admission } from './household/admission';
+import { HouseDoors } from './household/houseDoors';
+import { HouseholdService } from './household/household.service';
 import { serveApiPage } from './openApi/openApi';
 
 /** How much a body may be, by its path: 2,000 entries are some 700 kB. A whole book is read as it comes, elsewhere. */
@@ -68,7 +71,9 @@ export async function createApp(config: ServerConfig, orm: MikroORM): Promise<Ne
   );
   app.use(app.get(Quiet).count);
   app.use(speakAsAsked());
-  app.use(doors);
+  const houseDoors = app.get(HouseDoors);
+  app.use(doors((host) => houseDoors.isOwn(host)));
+  app.use('/api', admission(app.get(HouseholdService)));
   // The quickest: a list of megabytes for a tablet in the next room waits for the packing, not for the line.
   app.use(compression({ level: 1 }));
   app.use(bodyWithin(config.bodyMs));

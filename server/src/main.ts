@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { readConfig } from './config';
+import { HouseholdService } from './household/household.service';
 import { run } from './run';
 
 /** Starts the server and prints where it is. */
@@ -10,7 +11,13 @@ async function start(): Promise<void> {
     opened(app) {
       if (!isFirst) return;
       isFirst = false;
-      void app.getUrl().then((url) => process.stdout.write(`Yaylak is at ${url}, its book in ${config.dataDir}\n`));
+      const { door } = app.get(HouseholdService);
+      const house = door
+        ? `It is open to the house at ${door.openAt.join(' and ')}. Let a device in under Holding, Tablets and phones.\n`
+        : '';
+      void app
+        .getUrl()
+        .then((url) => process.stdout.write(`Yaylak is at ${url}, its book in ${config.dataDir}\n${house}`));
     },
     ended: end,
   });

@@ -1,10 +1,11 @@
-import type { Server } from 'node:http';
+import type { RequestListener, Server } from 'node:http';
 import type { MikroORM } from '@mikro-orm/libsql';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { Reopening, type ClosedWork } from './common/reopening';
 import type { ServerConfig } from './config';
 import { createApp } from './createApp';
 import { openBook } from './database/openBook';
+import { HouseDoors } from './household/houseDoors';
 
 const KEEP_ALIVE_MS = 65_000;
 
@@ -36,6 +37,7 @@ async function serve(config: ServerConfig, hearer: Hearer, orm: MikroORM, last: 
   await app.listen(config.port, config.host);
   // A browser that asks again within the minute finds its connection open, and not closed under its request.
   (app.getHttpServer() as Server).keepAliveTimeout = KEEP_ALIVE_MS;
+  await app.get(HouseDoors).open(app.getHttpAdapter().getInstance() as RequestListener);
   hearer.opened(app);
 }
 

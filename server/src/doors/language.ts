@@ -18,5 +18,11 @@ export function speakAsAsked(): (request: Request, response: Response, next: Nex
     if (language !== 'en') learn(language, JSON.parse(readFileSync(file, 'utf8')) as Catalogue);
   }
   speak(() => asking.getStore() ?? 'en');
-  return (request, _response, next) => asking.run(languageOf(request.headers['accept-language']), next);
+  return (request, _response, next) => answeredIn(request.headers['accept-language'], () => next());
+}
+
+/** Answers in the language of who asks, by `Accept-Language`. */
+export function answeredIn<T>(accepted: string | undefined, answer: (language: Language) => T): T {
+  const language = languageOf(accepted);
+  return asking.run(language, () => answer(language));
 }

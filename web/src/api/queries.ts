@@ -23,6 +23,7 @@ import type {
   DrillsView,
   GroupView,
   HoldingView,
+  HouseholdView,
   IdentifierIndexRow,
   JobEntries,
   MatingQuery,
@@ -134,6 +135,10 @@ export const copyLossQuery = (name: string) =>
 export const copiesQuery = queryOptions({
   queryKey: ['copies'],
   queryFn: ({ signal }) => ask<CopiesView>('/api/copies', { signal }),
+});
+export const householdQuery = queryOptions({
+  queryKey: ['household'],
+  queryFn: ({ signal }) => ask<HouseholdView>('/api/household', { signal }),
 });
 export const identifiersQuery = queryOptions({
   queryKey: ['identifiers'],

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { screen, waitFor } from '@testing-library/react';
 import { tagsQuery } from '../api/queries';
-import { AWAY, renderPage } from '../tests/renderPage';
+import { AWAY, no, renderPage } from '../tests/renderPage';
 import { AwayNote } from './AwayNote';
 
 function Tags() {
@@ -36,4 +36,24 @@ it('says from when the figures are once the server is away, and is gone when the
   isAway = false;
   await user.click(screen.getByRole('button', { name: 'again' }));
   await waitFor(() => expect(screen.queryByText(/The server is away/)).toBeNull());
+});
+
+it('says so when the server is there and lets this device in no longer, and what becomes of what is written', async () => {
+  let isOutside = false;
+  const outside = no(401, 'This device is not let in.', undefined, '/problems/not-joined');
+  const { user } = renderPage(
+    <>
+      <AwayNote />
+      <Tags />
+    </>,
+    { answers: { 'GET /api/tags': () => (isOutside ? outside : {}) } },
+  );
+  await screen.findByText('tags here');
+  isOutside = true;
+  await user.click(screen.getByRole('button', { name: 'again' }));
+  expect(
+    await screen.findByText(/not let in to the book\. .* what is written waits here until it is let in\.$/),
+  ).toBeVisible();
+  expect(screen.getByRole('link', { name: 'Let this device in' })).toHaveAttribute('href', '/join');
+  expect(screen.getByText('tags here')).toBeVisible();
 });

@@ -1,48 +1,75 @@
 import { notifyManager, useQueryClient, type Query, type QueryClient } from '@tanstack/react-query';
 import { useEffect, useSyncExternalStore } from 'react';
-import { AwayError } from '../api/client';
+import { Link } from 'react-router';
+import { AwayError, OutsideError } from '../api/client';
 import { deviceMoment } from '../api/deviceClock';
-import { NotePanel } from '../parts/Panel';
+import { LinkButton } from '../parts/LinkButton';
+import { NotePanel, Stack } from '../parts/Panel';
 import { fullDate } from '../words/dates';
 import { say } from '@yaylak/contract';
 
 const AGAIN_MS = 10_000;
 
-/** A query on the screen whose last try found no server, and which shows what was read before. */
-const isKept = (query: Query): boolean =>
-  query.isActive() && query.state.data !== undefined && query.state.error instanceof AwayError;
-
-/** When the oldest figure on the screen was read that could not be read anew, in ms; none where all is fresh. */
-function oldestKept(client: QueryClient): number | undefined {
-  const read = client
-    .getQueryCache()
-    .getAll()
-    .filter(isKept)
-    .map((query) => query.state.dataUpdatedAt);
-  return read.length > 0 ? Math.min(...read) : undefined;
+/** A query on the screen that could not be read anew, and which shows what was read before. */
+function isKept(query: Query): boolean {
+  const { data, error } = query.state;
+  return query.isActive() && data !== undefined && error instanceof AwayError;
 }
 
-/** Says that the server is away and from when the figures are that are shown meanwhile. */
+/** What stands on the screen from before, and why it is not read anew. */
+interface Kept {
+  /** When the oldest figure of it was read, in ms. */
+  readonly readAt: number;
+  /** The server is there, and does not let this device in. */
+  readonly isOutside: boolean;
+}
+
+/** Nothing where all is fresh; as text, since the same is the same. */
+function keptOnScreen(client: QueryClient): string | undefined {
+  const kept = client.getQueryCache().getAll().filter(isKept);
+  if (kept.length === 0) return undefined;
+  const found: Kept = {
+    readAt: Math.min(...kept.map((query) => query.state.dataUpdatedAt)),
+    isOutside: kept.some((query) => query.state.error instanceof OutsideError),
+  };
+  return JSON.stringify(found);
+}
+
+/** Says that the server is away, or keeps this device out, and from when the figures are that are shown meanwhile. */
 export function AwayNote() {
   const client = useQueryClient();
   // The cache of what was read is outside React.
-  const readAt = useSyncExternalStore(
+  const kept = useSyncExternalStore(
     (listener) => client.getQueryCache().subscribe(notifyManager.batchCalls(listener)),
-    () => oldestKept(client),
+    () => keptOnScreen(client),
   );
-  const isAway = readAt !== undefined;
+  const isAway = kept !== undefined;
   // The server is outside React: it is asked again by itself, so that nobody works on with old figures.
   useEffect(() => {
     if (!isAway) return undefined;
     const timer = setInterval(() => void client.refetchQueries({ predicate: isKept }), AGAIN_MS);
     return () => clearInterval(timer);
   }, [client, isAway]);
-  if (readAt === undefined) return null;
+  if (kept === undefined) return null;
+  const { readAt, isOutside } = JSON.parse(kept) as Kept;
+  const when = whenText(readAt);
   return (
     <NotePanel $tone="weld" role="status" style={{ margin: '16px 16px 0' }}>
-      <p>
-        {say('The server is away. What you see is what this device keeps, read {when}.', { when: whenText(readAt) })}
-      </p>
+      {isOutside ? (
+        <Stack>
+          <p>
+            {say(
+              'This device is not let in to the book. What you see is what it keeps, read {when}; what is written waits here until it is let in.',
+              { when },
+            )}
+          </p>
+          <LinkButton as={Link} to="/join">
+            {say('Let this device in')}
+          </LinkButton>
+        </Stack>
+      ) : (
+        <p>{say('The server is away. What you see is what this device keeps, read {when}.', { when })}</p>
+      )}
     </NotePanel>
   );
 }

@@ -1,9 +1,11 @@
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
-import { AwayError } from '../api/client';
+import { AwayError, OutsideError } from '../api/client';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from './Button';
-import { NotePanel, Panel } from './Panel';
+import { LinkButton } from './LinkButton';
+import { NotePanel, Panel, Row } from './Panel';
 import { say } from '@yaylak/contract';
 
 /** The shape of what comes. */
@@ -26,11 +28,24 @@ const Bone = styled.div`
 
 /** What went wrong, what was kept, and what to do. */
 export function Failed({ error, onRetry }: { readonly error: Error; readonly onRetry?: () => void }) {
+  const isOutside = error instanceof OutsideError;
+  const title = isOutside
+    ? say('Not let in')
+    : error instanceof AwayError
+      ? say('The server is away')
+      : say('That did not work');
   return (
     <NotePanel $tone="madder" role="alert">
-      <h2>{error instanceof AwayError ? say('The server is away') : say('That did not work')}</h2>
+      <h2>{title}</h2>
       <p>{error.message}</p>
-      {onRetry ? <Button onPress={onRetry}>{say('Try again')}</Button> : null}
+      <Row style={{ marginTop: 8 }}>
+        {isOutside ? (
+          <LinkButton as={Link} to="/join">
+            {say('Let this device in')}
+          </LinkButton>
+        ) : null}
+        {onRetry ? <Button onPress={onRetry}>{say('Try again')}</Button> : null}
+      </Row>
     </NotePanel>
   );
 }

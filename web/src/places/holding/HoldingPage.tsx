@@ -16,6 +16,7 @@ import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
 import { Basics } from './Basics';
 import { Breeds } from './Breeds';
 import { Copies } from './Copies';
+import { Devices } from './Devices';
 import { Findings } from './Findings';
 import { Groups } from './Groups';
 import { Hands } from './Hands';
@@ -24,7 +25,7 @@ import { Standards } from './Standards';
 import { say } from '@yaylak/contract';
 
 /** The settings by what they answer, a page each. */
-export type HoldingPart = 'basics' | 'groups' | 'figures' | 'judging' | 'copies';
+export type HoldingPart = 'basics' | 'groups' | 'figures' | 'judging' | 'copies' | 'devices';
 
 const PARTS: readonly (readonly [part: HoldingPart, to: string, words: string])[] = [
   ['basics', '/holding', say('The holding')],
@@ -32,6 +33,7 @@ const PARTS: readonly (readonly [part: HoldingPart, to: string, words: string])[
   ['figures', '/holding/figures', say('Figures of the species')],
   ['judging', '/holding/judging', say('How animals are judged')],
   ['copies', '/holding/copies', say('Copies of the book')],
+  ['devices', '/holding/devices', say('Tablets and phones')],
 ];
 
 /** A list of short names reads badly across a wide page. */
@@ -75,6 +77,7 @@ export function HoldingPage({ part = 'basics' }: { readonly part?: HoldingPart }
         </>
       ) : null}
       {part === 'copies' ? <Copies /> : null}
+      {part === 'devices' ? <Devices /> : null}
       {part === 'judging' ? (
         <>
           <Standards holding={data} onSave={save} />
