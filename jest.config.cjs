@@ -48,6 +48,9 @@ module.exports = {
     room('contract', { setupFiles: ['reflect-metadata'] }),
     room('server', {
       packs: 9,
+      // Packages that come as modules only.
+      transformIgnorePatterns: ['/node_modules/(?!(age-encryption|@noble|@scure)/)'],
+      moduleNameMapper: { '^@noble/hashes/scrypt\\.js$': '<rootDir>/src/tests/scrypt.ts' },
       setupFiles: ['reflect-metadata'],
       setupFilesAfterEnv: ['<rootDir>/src/tests/pool.ts'],
     }),

@@ -1,4 +1,5 @@
 import type { AnimalPage, CopiesView, HoldingView } from '@yaylak/contract';
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -94,4 +95,41 @@ test('a copy is put back by a press, told first what would be lost; put back in 
   await page.getByRole('button', { name: 'Put it back', exact: true }).click();
   await expect(sheet).toBeHidden();
   expect(await entriesNow()).toBe(before + 1);
+});
+
+test('the stick is encrypted by a passphrase, and the book comes out of it by the words alone', async ({ page }) => {
+  await page.goto(`${server.url}/holding/copies`);
+  await page.getByLabel('Folder').fill(stick);
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Encrypt what goes there' }).click();
+  await page.getByLabel('Passphrase').fill('three brown ewes');
+  await page.getByLabel('The same once more').fill('three brown ewes');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Encrypt', exact: true }).click();
+  const words = page.getByRole('dialog').getByRole('listitem');
+  await expect(words).toHaveCount(24);
+  await expectAccessible(page);
+  const said = (await words.allInnerTexts()).join(' ');
+  await page.getByText('The words are on paper').click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByText(/^What goes there is encrypted/)).toBeVisible();
+  const there = readdirSync(stick, { recursive: true, encoding: 'utf8' });
+  expect(there.filter((f) => /\.(sqlite|jpg)$/.test(f))).toEqual([]);
+
+  // What the page says is done, on whatever computer.
+  const again = join(mkdtempSync(join(tmpdir(), 'yaylak-again-')), 'book');
+  const unlock = (secret: string) =>
+    spawnSync(process.execPath, [join(import.meta.dirname, '../scripts/unlock.mjs'), stick, again], {
+      input: `${secret}\n`,
+      encoding: 'utf8',
+    });
+  expect(unlock('three brown ewer').stderr).toContain('neither the passphrase nor the 24 words');
+  expect(unlock(said).stdout).toContain(`is the book in ${again}`);
+  const [newest] = ((await (await page.request.get(`${server.url}/api/copies`)).json()) as CopiesView).copies;
+  const other = await aServer('empty', { DATA_DIR: again });
+  const got = (await (await page.request.get(`${other.url}/api/holding`)).json()) as HoldingView;
+  expect(got.about).toMatchObject({ animals: newest?.animals, entries: newest?.entries });
+  expect(readdirSync(join(again, 'photos')).length).toBeGreaterThan(0);
+  await other.remove();
+  rmSync(again, { recursive: true, force: true });
 });

@@ -27,6 +27,18 @@ export interface SecondPlaceView {
   readonly lastAt: string | null;
   /** What the machine said when it could not be written. */
   readonly said: string | null;
+  /** What goes there is encrypted. */
+  readonly isLocked: boolean;
+}
+
+/** Characters of a passphrase at the least. */
+export const LEAST_PASSPHRASE = 12;
+
+/** The second place as it was just encrypted. */
+export interface LockedView {
+  readonly copies: CopiesView;
+  /** 24 words that open it as the passphrase does: said once, kept nowhere. None where it is encrypted no longer. */
+  readonly words: readonly string[];
 }
 
 /** The copy that follows the book within a second or so. */
@@ -101,4 +113,11 @@ export class NameSecondPlace {
   @IsString()
   @MaxLength(1_000)
   path: string;
+}
+/** Has what goes to the second place be encrypted. */
+export class LockSecondPlace {
+  /** Empty: it lies there as it is. */
+  @IsString()
+  @MaxLength(200)
+  passphrase: string;
 }

@@ -1,5 +1,13 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, Post, Put } from '@nestjs/common';
-import { MakeCopy, NameSecondPlace, PutBack, type CopiesView, type CopyLossView } from '@yaylak/contract';
+import {
+  LockSecondPlace,
+  MakeCopy,
+  NameSecondPlace,
+  PutBack,
+  type CopiesView,
+  type CopyLossView,
+  type LockedView,
+} from '@yaylak/contract';
 import { CopiesService } from './copies.service';
 
 /** Copies of the whole book beside it, and in a second place. */
@@ -40,5 +48,11 @@ export class CopiesController {
   @Put('second')
   nameSecond(@Body() { path }: NameSecondPlace): Promise<CopiesView> {
     return this.copies.nameSecond(path);
+  }
+
+  /** Has everything in the second place be encrypted by a passphrase; an empty one leaves it as it is. */
+  @Put('second/lock')
+  lockSecond(@Body() { passphrase }: LockSecondPlace): Promise<LockedView> {
+    return this.copies.lockSecond(passphrase);
   }
 }

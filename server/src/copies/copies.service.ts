@@ -1,6 +1,14 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common';
-import { say, type CopiesTrouble, type CopiesView, type CopyLossView, type SecondPlaceView } from '@yaylak/contract';
+import {
+  LEAST_PASSPHRASE,
+  say,
+  type CopiesTrouble,
+  type CopiesView,
+  type CopyLossView,
+  type LockedView,
+  type SecondPlaceView,
+} from '@yaylak/contract';
 import { isoMoment } from '@yaylak/core';
 import { Clock } from '../common/clock';
 import { localDay, localMoment } from '../common/localTime';
@@ -16,9 +24,10 @@ import type { CopyDone, OneCopy } from './copyWork';
 import { Follower } from './follower';
 import { inThread } from './inThread';
 import {
-  folderIn,
+  copiesThere,
   forgetSecondPlace,
   isThere,
+  lockSecondPlace,
   nameSecondPlace,
   readSecondPlace,
   secondPlaceFault,
@@ -143,10 +152,43 @@ export class CopiesService implements OnApplicationBootstrap, OnApplicationShutd
     return this.view();
   }
 
+  /**
+   * Has everything in the second place be encrypted from now on, by a key that is made for it.
+   * @param passphrase empty: it lies there as it is
+   * @returns with the words that open it as well, which are kept nowhere
+   * @throws ProblemException in words where there is no second place, or the passphrase is too short
+   */
+  async lockSecond(passphrase: string): Promise<LockedView> {
+    const { dataDir } = this.config;
+    if (!readSecondPlace(dataDir))
+      throw conflict(say('There is no second place yet.'), say('Name its folder first, then have it encrypted.'));
+    if (passphrase !== '' && passphrase.length < LEAST_PASSPHRASE)
+      throw badFields([
+        {
+          field: 'passphrase',
+          message: say(
+            'The passphrase is {n} characters long; {least} at least keep somebody with the stick from guessing it.',
+            {
+              n: passphrase.length,
+              least: LEAST_PASSPHRASE,
+            },
+          ),
+        },
+      ]);
+    let words: readonly string[] = [];
+    await this.afterwards(async () => {
+      const key = passphrase === '' ? null : await inThread('newKey', { passphrase });
+      lockSecondPlace(dataDir, key);
+      words = key?.words ?? [];
+    });
+    await this.work(backupFiles(this.config.backupDir).length === 0 ? { reason: 'asked' } : null);
+    return { copies: this.view(), words };
+  }
+
   view(): CopiesView {
     const { dataDir, backupDir } = this.config;
     const place = readSecondPlace(dataDir);
-    const inSecond = new Set(place && isThere(place, dataDir) ? backupFiles(folderIn(place)) : []);
+    const inSecond = new Set(place && isThere(place, dataDir) ? copiesThere(place) : []);
     return {
       folder: backupDir,
       copies: this.copies()
@@ -185,6 +227,7 @@ export class CopiesService implements OnApplicationBootstrap, OnApplicationShutd
       state: !isThere(place, this.config.dataDir) ? 'missing' : said === null ? 'there' : 'failed',
       lastAt: place.lastAt === null ? null : instant(new Date(place.lastAt)),
       said,
+      isLocked: place.lockedTo !== undefined,
     };
   }
 

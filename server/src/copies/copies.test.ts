@@ -1,13 +1,24 @@
-import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { CopiesView, TodayView } from '@yaylak/contract';
+import type { CopiesView, LockedView, Problem, TodayView } from '@yaylak/contract';
 import Database from 'libsql';
 import { v7 } from 'uuid';
 import { Clock } from '../common/clock';
 import { brokenIn } from '../database/bookFolder';
 import { arrival, note, testApp, weight, type TestApp } from '../tests/testApp';
 import { CopiesService } from './copies.service';
+import { lockedFolder, unlock } from './unlock';
 
 let t: TestApp;
 let now: Date;
@@ -176,7 +187,13 @@ describe('the second place', () => {
     await make();
     const { body } = await name(stick).expect(200);
     const view = body as CopiesView;
-    expect(view.second).toEqual({ path: stick, state: 'there', lastAt: '2026-11-23T09:00', said: null });
+    expect(view.second).toEqual({
+      path: stick,
+      state: 'there',
+      lastAt: '2026-11-23T09:00',
+      said: null,
+      isLocked: false,
+    });
     expect(view.copies).toMatchObject([{ isInSecond: true }]);
     expect(rowsOf(onStick(view.copies[0]?.name ?? ''))).toEqual(rowsOf(t.config.dataFile));
     expect(readdirSync(onStick('photos'))).toEqual(['a.jpg']);
@@ -252,5 +269,114 @@ describe('the second place', () => {
     await name(stick).expect(200);
     expect(((await name('').expect(200)).body as CopiesView).second).toBeNull();
     expect(existsSync(onStick('yaylak-copies.json'))).toBe(true);
+  });
+});
+
+describe('the second place, encrypted', () => {
+  const PASSPHRASE = 'three brown ewes';
+  const lock = (passphrase: string) => t.http().put('/api/copies/second/lock').send({ passphrase });
+  const locked = async (passphrase = PASSPHRASE): Promise<LockedView> =>
+    (await lock(passphrase).expect(200)).body as LockedView;
+  /** Everything that lies on the stick. */
+  const allOnStick = (): string[] => readdirSync(stick, { recursive: true, encoding: 'utf8' }).sort();
+  let to: string;
+  beforeEach(async () => {
+    mkdirSync(join(t.config.dataDir, 'photos'), { recursive: true });
+    writeFileSync(join(t.config.dataDir, 'photos', 'a.jpg'), 'picture');
+    const ewe = v7();
+    await t.post(arrival(ewe), note(ewe, 'lame on the near fore'));
+    await name(stick).expect(200);
+    to = join(stick, '..', `again-${v7()}`);
+  });
+  afterEach(() => rmSync(to, { recursive: true, force: true }));
+
+  it('holds nothing that can be read, and the whole book for who has the passphrase or the words', async () => {
+    const { copies: view, words } = await locked();
+    expect(view.second).toMatchObject({ state: 'there', isLocked: true, lastAt: '2026-11-23T09:00' });
+    expect(view.copies).toMatchObject([{ isInSecond: true }]);
+    // What lay there before is gone, now that an encrypted copy is whole.
+    expect(allOnStick().filter((n) => /(sqlite|jpg)$/.test(n))).toEqual([]);
+    for (const one of allOnStick().filter((n) => /\.\w+$/.test(n)))
+      expect(readFileSync(join(stick, one)).includes('near fore')).toBe(false);
+    const folder = lockedFolder(stick);
+    const newest = view.copies[0]?.name;
+    expect(await unlock(folder, to, PASSPHRASE)).toEqual({ copy: newest, pictures: 1 });
+    expect(rowsOf(join(to, 'yaylak.sqlite'))).toEqual(rowsOf(t.config.dataFile));
+    expect(readFileSync(join(to, 'photos', 'a.jpg'), 'utf8')).toBe('picture');
+    rmSync(to, { recursive: true });
+    await unlock(folder, to, words.join(' '));
+    expect(rowsOf(join(to, 'yaylak.sqlite'))).toEqual(rowsOf(t.config.dataFile));
+    // Neither passphrase nor words are kept where the book is.
+    for (const one of readdirSync(t.config.dataDir).filter((n) => /json|age/.test(n))) {
+      const kept = readFileSync(join(t.config.dataDir, one), 'utf8');
+      expect(kept).not.toContain(PASSPHRASE);
+      expect(kept).not.toContain(words.slice(0, 3).join(' '));
+    }
+  });
+
+  it('gets each copy that follows, and thins out like the others', async () => {
+    await locked();
+    for (let day = 0; day < 20; day++) {
+      later(1);
+      await daily();
+    }
+    const there = allOnStick().filter((n) => n.endsWith('.sqlite.age'));
+    const here = readdirSync(t.config.backupDir).filter((n) => n.endsWith('.sqlite'));
+    expect(there.map((n) => n.split('/').at(-1))).toEqual(here.map((n) => `${n}.age`).sort());
+    expect((await unlock(lockedFolder(stick), to, PASSPHRASE)).copy).toBe(here.sort().at(-1));
+  });
+
+  it('with a new passphrase leaves nothing the old one opens', async () => {
+    await locked();
+    const other = 'four white rabbits';
+    await locked(other);
+    const folder = lockedFolder(stick);
+    await expect(unlock(folder, to, PASSPHRASE)).rejects.toThrow(/neither the passphrase/);
+    await unlock(folder, to, other);
+  });
+
+  it('goes on being encrypted in the next place', async () => {
+    await locked();
+    const next = `${stick}-next`;
+    mkdirSync(next);
+    await name(next).expect(200);
+    await unlock(lockedFolder(next), to, PASSPHRASE);
+    rmSync(next, { recursive: true });
+  });
+
+  it('lies there as it is again when it is to', async () => {
+    await locked();
+    const { copies: view, words } = await locked('');
+    expect(words).toEqual([]);
+    expect(view.second).toMatchObject({ state: 'there', isLocked: false });
+    expect(allOnStick().filter((n) => n.includes('locked-'))).toEqual([]);
+    expect(rowsOf(onStick(view.copies[0]?.name ?? ''))).toEqual(rowsOf(t.config.dataFile));
+  });
+
+  it('takes out nothing that lay there where it cannot be written', async () => {
+    const before = allOnStick();
+    renameSync(stick, `${stick}-in a pocket`);
+    expect((await locked()).copies.second).toMatchObject({ state: 'missing', isLocked: true });
+    renameSync(`${stick}-in a pocket`, stick);
+    expect(allOnStick()).toEqual(before);
+    await daily();
+    expect(allOnStick().filter((n) => n.endsWith('.sqlite'))).toEqual([]);
+    await unlock(lockedFolder(stick), to, PASSPHRASE);
+  });
+
+  it('wants a passphrase that is not guessed, and a place', async () => {
+    const { body } = await lock('ewes').expect(400);
+    expect((body as Problem).detail).toMatch(/4 characters long; 12 at least/);
+    await name('').expect(200);
+    await lock(PASSPHRASE).expect(409);
+  });
+
+  it('writes over nothing when it is got back, and says where there is nothing', async () => {
+    await locked();
+    mkdirSync(to);
+    writeFileSync(join(to, 'other'), 'of somebody');
+    await expect(unlock(lockedFolder(stick), to, PASSPHRASE)).rejects.toThrow(/something in .+ already/);
+    expect(() => lockedFolder(to)).toThrow(/no encrypted copies in/);
+    expect(readdirSync(to)).toEqual(['other']);
   });
 });

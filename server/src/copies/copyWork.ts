@@ -4,6 +4,7 @@ import { copyBook, thinOut, type CopyWhy } from '../database/bookCopy';
 import type { BookPlace } from '../database/bookFolder';
 import { copyLoss, type CopyLoss } from '../database/copyLoss';
 import { layReady } from '../database/putBack';
+import { newKey, type NewKey } from './lock';
 import { beginApart, bringUpToDate, isThere, readSecondPlace } from './secondPlace';
 
 /** A copy to be made, and what it needs to know. */
@@ -26,21 +27,26 @@ export interface OneCopy extends BookPlace {
 }
 
 /** What is done with copies in a thread of its own: reading a whole book keeps everybody else waiting. */
-export const COPY_WORK = { make, compare, layReady: ({ copy, ...place }: OneCopy): void => layReady(place, copy) };
+export const COPY_WORK = {
+  make,
+  compare,
+  layReady: ({ copy, ...place }: OneCopy): void => layReady(place, copy),
+  newKey: ({ passphrase }: { readonly passphrase: string }): Promise<NewKey> => newKey(passphrase),
+};
 
 /** Makes a copy, takes out those that are one too many, and brings the second place up to date. */
-function make({ dataDir, dataFile, backupDir, isTrial, why, now }: CopyOrder): CopyDone {
+async function make({ dataDir, dataFile, backupDir, isTrial, why, now }: CopyOrder): Promise<CopyDone> {
   const today = localDay(new Date(now));
-  const failed = messageOf(() => {
+  const failed = await messageOf(() => {
     if (why === null) return;
     copyBook(dataFile, backupDir, why, new Date(now));
     if (!isTrial) thinOut(backupDir, today);
   });
-  const secondFailed = messageOf(() => {
+  const secondFailed = await messageOf(async () => {
     if (isTrial) return;
     beginApart(dataDir);
     const place = readSecondPlace(dataDir);
-    if (place && isThere(place, dataDir)) bringUpToDate(dataDir, backupDir, place, today);
+    if (place && isThere(place, dataDir)) await bringUpToDate(dataDir, backupDir, place, today);
   });
   return { failed, secondFailed };
 }
@@ -50,9 +56,9 @@ function compare({ dataFile, backupDir, copy }: OneCopy): CopyLoss {
   return copyLoss(dataFile, join(backupDir, copy));
 }
 
-function messageOf(work: () => void): string | null {
+async function messageOf(work: () => void | Promise<void>): Promise<string | null> {
   try {
-    work();
+    await work();
     return null;
   } catch (error) {
     return (error as Error).message;

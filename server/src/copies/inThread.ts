@@ -11,11 +11,11 @@ type Work = typeof COPY_WORK;
  * Does a piece of work in a thread of its own; where only the source stands, as in unit tests, in place.
  * @throws Error what the work threw, or that its thread has ended
  */
-export async function inThread<K extends keyof Work>(
+export async function inThread<K extends keyof Work, Done = Awaited<ReturnType<Work[K]>>>(
   what: K,
   order: Parameters<Work[K]>[0],
-): Promise<ReturnType<Work[K]>> {
-  if (!existsSync(WORKER)) return COPY_WORK[what](order as never) as ReturnType<Work[K]>;
+): Promise<Done> {
+  if (!existsSync(WORKER)) return (await COPY_WORK[what](order as never)) as Done;
   return new Promise((resolve, reject) => {
     const worker = new Worker(WORKER, { workerData: { what, order } });
     worker.once('message', resolve);

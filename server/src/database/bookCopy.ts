@@ -82,12 +82,15 @@ function countsOf(file: string): Pick<CopyFacts, 'animals' | 'entries'> {
   }
 }
 
-/** The copies of a folder, oldest first; a file that cannot be read as one is none, and is left where it is. */
-export const copiesIn = (folder: string): BookCopy[] =>
-  backupFiles(folder).flatMap((name) => {
+/**
+ * The copies of a folder, oldest first; a file that cannot be read as one is none, and is left where it is.
+ * @param ending what stands behind the name of each, where they are not plain books
+ */
+export const copiesIn = (folder: string, ending = ''): BookCopy[] =>
+  backupFiles(folder, ending).flatMap((name) => {
     const path = join(folder, name);
-    const facts = keptFacts(path) ?? countedFacts(path);
-    return facts ? [{ name, madeAt: madeAt(name), bytes: statSync(path).size, ...facts }] : [];
+    const facts = keptFacts(path) ?? (ending === '' ? countedFacts(path) : undefined);
+    return facts ? [{ name, madeAt: madeAt(name), bytes: statSync(`${path}${ending}`).size, ...facts }] : [];
   });
 
 function keptFacts(copy: string): CopyFacts | undefined {
@@ -109,8 +112,8 @@ function countedFacts(copy: string): CopyFacts | undefined {
 }
 
 /** Takes out the copies that are one too many; see `keptCopies`. */
-export function thinOut(folder: string, today: Day): void {
-  const copies = copiesIn(folder);
+export function thinOut(folder: string, today: Day, ending = ''): void {
+  const copies = copiesIn(folder, ending);
   const kept = keptCopies(
     copies.map(({ name, madeAt: at, reason }) => ({
       name,
@@ -121,5 +124,6 @@ export function thinOut(folder: string, today: Day): void {
     today,
   );
   for (const { name } of copies)
-    if (!kept.has(name)) for (const file of [name, factsFile(name)]) rmSync(join(folder, file), { force: true });
+    if (!kept.has(name))
+      for (const file of [`${name}${ending}`, factsFile(name)]) rmSync(join(folder, file), { force: true });
 }

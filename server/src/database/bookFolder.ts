@@ -8,10 +8,14 @@ export type BookPlace = Pick<ServerConfig, 'dataDir' | 'dataFile' | 'backupDir'>
 /** Where a copy lies that is to take the book's place, until it does. */
 export const incomingFile = (dataFile: string): string => `${dataFile}.incoming`;
 
-/** Names of the backups, oldest first. */
-export const backupFiles = (backupDir: string): string[] =>
+/**
+ * Names of the backups, oldest first.
+ * @param ending what stands behind each name, where they are not plain books
+ */
+export const backupFiles = (backupDir: string, ending = ''): string[] =>
   existsSync(backupDir)
     ? readdirSync(backupDir)
+        .flatMap((name) => (name.endsWith(ending) ? [name.slice(0, name.length - ending.length)] : []))
         .filter((name) => /^yaylak-.*\.sqlite$/.test(name))
         .sort()
     : [];

@@ -33,7 +33,11 @@ const show = (view: CopiesView, answers: Answers = {}) =>
 const row = async (made: string): Promise<HTMLElement> => (await screen.findByText(made)).closest('tr') as HTMLElement;
 
 it('lists the copies with what is in them, and says what is in the second place too', async () => {
-  show(copies({ second: { path: '/media/stick', state: 'there', lastAt: '2026-11-20T18:30', said: null } }));
+  show(
+    copies({
+      second: { path: '/media/stick', state: 'there', lastAt: '2026-11-20T18:30', said: null, isLocked: false },
+    }),
+  );
   expect(await row('23 Nov 2026, 09:00')).toHaveTextContent(/of the day2427,432.?8\.4\sMBPut back$/);
   expect(await row('20 Nov 2026, 18:30')).toHaveTextContent(/before a new version.*there tooPut back$/);
   expect(screen.getByText('There, with the copy of 20 Nov 2026, 18:30.')).toBeVisible();
@@ -134,7 +138,7 @@ describe('the second place', () => {
     const { user, asked } = show(copies(), {
       'PUT /api/copies/second': () =>
         isThere
-          ? copies({ second: { path: '/media/stick', state: 'there', lastAt: null, said: null } })
+          ? copies({ second: { path: '/media/stick', state: 'there', lastAt: null, said: null, isLocked: false } })
           : no(400, 'Some fields cannot be taken as they are.', 'There is no folder /media/stick.'),
     });
     await user.type(await screen.findByLabelText('Folder'), '/media/stick');
@@ -153,18 +157,59 @@ describe('the second place', () => {
     ['missing', /\/media\/stick is not there\. Plug it in: .* The newest copy on it is of 20 Nov 2026\./],
     ['failed', /\/media\/stick could not be written: disk full\. Make room on it, or name another\./],
   ] as const)('is told of when it is %s', async (state, says) => {
-    show(copies({ second: { path: '/media/stick', state, lastAt: '2026-11-20T18:30', said: 'disk full' } }));
+    show(
+      copies({
+        second: { path: '/media/stick', state, lastAt: '2026-11-20T18:30', said: 'disk full', isLocked: false },
+      }),
+    );
     expect(await screen.findByText(says)).toHaveAttribute('role', 'status');
   });
 
   it('is done without', async () => {
     const { user, asked } = show(
-      copies({ second: { path: '/media/stick', state: 'missing', lastAt: null, said: null } }),
+      copies({ second: { path: '/media/stick', state: 'missing', lastAt: null, said: null, isLocked: false } }),
       { 'PUT /api/copies/second': copies() },
     );
     await user.click(await screen.findByRole('button', { name: 'Do without' }));
     await waitFor(() => expect(screen.queryByRole('button', { name: 'Do without' })).not.toBeInTheDocument());
     expect(asked.find((a) => a.method === 'PUT')?.body).toEqual({ path: '' });
     expect(screen.getByLabelText('Folder')).toHaveValue('');
+  });
+});
+
+describe('the second place, encrypted', () => {
+  const second = { path: '/media/stick', state: 'there', lastAt: '2026-11-20T18:30', said: null } as const;
+  const plain = copies({ second: { ...second, isLocked: false } });
+  const locked = copies({ second: { ...second, isLocked: true } });
+  const words = Array.from({ length: 24 }, (_, i) => `word${i + 1}`);
+
+  it('asks for a passphrase twice, and leaves only when the words are on paper', async () => {
+    const { user, asked } = show(plain, { 'PUT /api/copies/second/lock': { copies: locked, words } });
+    await user.click(await screen.findByRole('button', { name: 'Encrypt what goes there' }));
+    const sheet = within(screen.getByRole('dialog'));
+    await user.type(sheet.getByLabelText('Passphrase'), 'three brown ewes');
+    await user.type(sheet.getByLabelText('The same once more'), 'three brown ewe');
+    await user.click(sheet.getByRole('button', { name: 'Encrypt' }));
+    expect(sheet.getByText(/The two are not the same/)).toBeVisible();
+    expect(asked.filter((a) => a.method === 'PUT')).toHaveLength(0);
+    await user.type(sheet.getByLabelText('The same once more'), 's');
+    await user.click(sheet.getByRole('button', { name: 'Encrypt' }));
+    expect(await sheet.findByText('word24')).toBeVisible();
+    expect(asked.find((a) => a.method === 'PUT')?.body).toEqual({ passphrase: 'three brown ewes' });
+    await user.keyboard('{Escape}');
+    expect(sheet.getByRole('alert')).toHaveTextContent('They cannot be shown again.');
+    await user.click(sheet.getByLabelText('The words are on paper'));
+    await user.click(sheet.getByRole('button', { name: 'Done' }));
+    expect(screen.queryByRole('dialog')).toBeNull();
+    expect(
+      screen.getByText(/^What goes there is encrypted\..+npm run unlock -- \/media\/stick and a new folder/),
+    ).toBeVisible();
+  });
+
+  it('is as it is again when it is to, and says what kept it from that', async () => {
+    const { user } = show(locked, { 'PUT /api/copies/second/lock': no(507, 'The disk is full.') });
+    await user.click(await screen.findByRole('button', { name: 'Encrypt no longer' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('The disk is full.');
+    expect(screen.getByRole('button', { name: 'New passphrase' })).toBeEnabled();
   });
 });

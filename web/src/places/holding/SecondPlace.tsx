@@ -1,4 +1,4 @@
-import { say, type CopiesView, type SecondPlaceView } from '@yaylak/contract';
+import { say, type CopiesView, type LockedView, type SecondPlaceView } from '@yaylak/contract';
 import { useState } from 'react';
 import { ask } from '../../api/client';
 import { Button } from '../../parts/Button';
@@ -7,6 +7,7 @@ import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
 import { useUnsaved } from '../../parts/unsaved';
 import { timeText } from '../../words/dates';
 import { secondPlaceText } from '../../words/copies';
+import { LockSheet } from './LockSheet';
 
 interface Props {
   readonly second: SecondPlaceView | null;
@@ -78,6 +79,56 @@ export function SecondPlace({ second, onNamed }: Props) {
           </Row>
         </Stack>
       </form>
+      {second ? <Locked second={second} onLocked={onNamed} /> : null}
     </Panel>
+  );
+}
+
+/** Whether what goes there can be read by who finds it. */
+function Locked({
+  second: { isLocked, path },
+  onLocked,
+}: {
+  readonly second: SecondPlaceView;
+  readonly onLocked: (view: CopiesView) => void;
+}) {
+  const [isLocking, setLocking] = useState(false);
+  const [isUnderWay, setUnderWay] = useState(false);
+  const [problem, setProblem] = useState<string>();
+  const unlock = async (): Promise<void> => {
+    setUnderWay(true);
+    setProblem(undefined);
+    try {
+      const { copies } = await ask<LockedView>('/api/copies/second/lock', { method: 'PUT', body: { passphrase: '' } });
+      onLocked(copies);
+    } catch (e) {
+      setProblem((e as Error).message);
+    } finally {
+      setUnderWay(false);
+    }
+  };
+  return (
+    <Stack style={{ marginTop: 16 }}>
+      <Small>
+        {isLocked
+          ? say(
+              'What goes there is encrypted. With Yaylak on any computer, npm run unlock -- {path} and a new folder gets the book back out of it; it asks for the passphrase or the 24 words.',
+              { path },
+            )
+          : say('Whoever finds the stick can read the whole book on it.')}
+      </Small>
+      {problem ? <p role="alert">{problem}</p> : null}
+      <Row>
+        <Button isDisabled={isUnderWay} onPress={() => setLocking(true)}>
+          {isLocked ? say('New passphrase') : say('Encrypt what goes there')}
+        </Button>
+        {isLocked ? (
+          <Button kind="quiet" isDisabled={isUnderWay} onPress={() => void unlock()}>
+            {isUnderWay ? say('Copying…') : say('Encrypt no longer')}
+          </Button>
+        ) : null}
+      </Row>
+      {isLocking ? <LockSheet isLocked={isLocked} onLocked={onLocked} onClose={() => setLocking(false)} /> : null}
+    </Stack>
   );
 }

@@ -22,7 +22,7 @@ export const HOLDING_HELP: HelpTopic = {
     ),
     say('The whole book can be taken out as one open file at any time.'),
     say(
-      'The book is copied by itself each day and before each new version; name a second place, on another disk or a stick, under Copies of the book. Today says when a copy is missing.',
+      'The book is copied by itself each day and before each new version; name a second place, on another disk or a stick, under Copies of the book. Today says when a copy is missing. A stick that leaves the house is better encrypted there, by a passphrase.',
     ),
     say(
       'A copy can be put back there: you are told first what was written since and would be lost. The book as it stands is copied before, so it can be undone the same way.',
