@@ -21,7 +21,7 @@ const following = (to: string, daysAhead = 0): Follower => {
   return follower;
 };
 async function until(isSo: () => boolean): Promise<void> {
-  for (let i = 0; i < 200 && !isSo(); i++) await new Promise((resolve) => setTimeout(resolve, 50));
+  for (let i = 0; i < 1_000 && !isSo(); i++) await new Promise((resolve) => setTimeout(resolve, 50));
   expect(isSo()).toBe(true);
 }
 
