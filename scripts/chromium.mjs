@@ -23,12 +23,16 @@ export const chromiumOptions = {
   ],
 };
 
-/** With it a journey's browser is told of an authority it trusts; Debian's package for it. */
-const CERTUTIL = { path: '/usr/bin/certutil', package: 'libnss3-tools' };
+/** What else journeys need: what tells the browser of an authority, and a proxy before several books. */
+const TOOLS = [
+  { path: '/usr/bin/certutil', package: 'libnss3-tools' },
+  { path: '/usr/sbin/nginx', package: 'nginx-light' },
+];
+const missing = () => TOOLS.filter(({ path }) => !existsSync(path));
 
-/** Installs Debian's Chromium, and what tells it of certificates, where they are missing. */
+/** Installs Debian's Chromium, and what else journeys need, where they are missing. */
 export function ensureChromium() {
-  if (found() && existsSync(CERTUTIL.path)) return;
+  if (found() && missing().length === 0) return;
   console.log('Installing Chromium for the journeys (once) ...');
   const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (...args) => {
@@ -39,7 +43,7 @@ export function ensureChromium() {
     });
   };
   apt('update', '-qq');
-  if (!existsSync(CERTUTIL.path)) apt('install', '-y', '-qq', CERTUTIL.package);
+  for (const { package: name } of missing()) apt('install', '-y', '-qq', '--no-install-recommends', name);
   for (const path of PATHS) {
     if (found()) return;
     apt('install', '-y', '-qq', basename(path));

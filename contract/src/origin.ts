@@ -1,5 +1,8 @@
-/** Names this computer has for itself; any port, since a proxy for development stands before ours. */
-const LOOPBACK = /^(localhost|127(\.\d{1,3}){3}|\[::1\])(:\d{1,5})?$/i;
+/**
+ * Names this computer has for itself; any port, since a proxy for development, or for several books, stands before ours.
+ * Every browser has names that end in `.localhost` lead to the computer itself (RFC 6761).
+ */
+const LOOPBACK = /^((?:[a-z\d-]{1,63}\.){0,3}localhost|127(\.\d{1,3}){3}|\[::1\])(:\d{1,5})?$/i;
 
 /**
  * Whether a request was meant for this server. A page elsewhere whose name was pointed at this computer (rebinding)

@@ -14,17 +14,23 @@ afterAll(() => t.close());
 const group = () => ({ id: uuid(), name: `Group ${uuid()}` });
 const groups = async () => (await t.http().get('/api/groups').expect(200)).body as { id: string }[];
 
-it.each(['evil.example', '169.254.1.1', '127.0.0.1.evil.example', 'localhost.evil.example:4870', '0.0.0.0:4870'])(
-  'does not answer to the name %s',
-  async (host) => {
-    const { body } = await t.http().get('/api/roster').set('host', host).expect(421);
-    expect(body.title).toBe('This server does not answer to that name.');
-    await t.http().post('/api/groups').set('host', host).send(group()).expect(421);
-  },
-);
+it.each([
+  'evil.example',
+  '169.254.1.1',
+  '127.0.0.1.evil.example',
+  'localhost.evil.example:4870',
+  'evil-localhost',
+  '.localhost',
+  '0.0.0.0:4870',
+])('does not answer to the name %s', async (host) => {
+  const { body } = await t.http().get('/api/roster').set('host', host).expect(421);
+  expect(body.title).toBe('This server does not answer to that name.');
+  await t.http().post('/api/groups').set('host', host).send(group()).expect(421);
+});
 
-it.each(['127.0.0.1:4870', 'localhost', 'localhost:5173', '[::1]:4870'])('answers to %s', (host) =>
-  t.http().get('/api/health').set('host', host).expect(200),
+it.each(['127.0.0.1:4870', 'localhost', 'localhost:5173', 'upper.localhost:8080', '[::1]:4870'])(
+  'answers to %s',
+  (host) => t.http().get('/api/health').set('host', host).expect(200),
 );
 
 it.each(['http://evil.example', 'https://127.0.0.1.evil.example', 'http://127.0.0.1:9999', 'null', 'file://', 'x'])(
