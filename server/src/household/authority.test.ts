@@ -97,6 +97,18 @@ describe('kept beside the book', () => {
     expect(await trying(again.authority, again.server, 'barn.local')).toBe('let in');
     expect(readFileSync(join(folder, 'server-key.pem'), 'utf8')).not.toBe(key);
   });
+
+  it('a damaged certificate is made anew, and a damaged authority is told of in words', async () => {
+    await keysIn(folder, BARN, NOW);
+    writeFileSync(join(folder, 'server.pem'), 'not a certificate');
+    const again = await keysIn(folder, BARN, NOW);
+    expect(await trying(again.authority, again.server, 'barn.local')).toBe('let in');
+    writeFileSync(join(folder, 'authority-key.pem'), 'not a key');
+    writeFileSync(join(folder, 'server.pem'), '');
+    await expect(keysIn(folder, BARN, NOW)).rejects.toThrow(
+      /The key of the house in .+ cannot be used .+ Move that folder/,
+    );
+  });
 });
 
 it.each([
@@ -104,9 +116,9 @@ it.each([
   ['barn.lan', [], ['barn.local', 'barn.lan']],
   ['barn.example.org', [], ['barn.local']],
   ['büro pc', [], ['b-ro-pc.local']],
-  ['barn', ['192.168.1.5', '203.0.113.9', '172.20.0.3', '172.32.0.3', '10.1.2.3'], ['barn.local']],
+  ['barn', ['172.20.0.3', '203.0.113.9', '192.168.1.5', '172.32.0.3', '10.1.2.3'], ['barn.local']],
 ] as const)('the names in the house of %s', (host, addresses, hosts) => {
   const names = houseNames(host, addresses);
   expect(names.hosts).toEqual(hosts);
-  expect(names.addresses).toEqual(addresses.length > 0 ? ['192.168.1.5', '172.20.0.3', '10.1.2.3'] : []);
+  expect(names.addresses).toEqual(addresses.length > 0 ? ['192.168.1.5', '10.1.2.3', '172.20.0.3'] : []);
 });

@@ -103,23 +103,22 @@ export async function certify(authority: Pair, { hosts, addresses }: Names, now:
   return { key: await pemOf(keys.privateKey), certificate: certificate.toString('pem') };
 }
 
-/** Whether a server's certificate is good for these names and a month to come. */
-export function isGoodFor(
-  { key, certificate }: Pair,
-  authority: Pair,
-  { hosts, addresses }: Names,
-  now: Date,
-): boolean {
-  const read = new X509Certificate(certificate);
-  const until = new Date(read.validTo).getTime() - 30 * DAY_MS;
-  return (
-    until > now.getTime() &&
-    // The two are written one after the other; the plug may have been pulled in between.
-    read.checkPrivateKey(createPrivateKey(key)) &&
-    read.checkIssued(new X509Certificate(authority.certificate)) &&
-    hosts.every((host) => read.checkHost(host) !== undefined) &&
-    addresses.every((address) => read.checkIP(address) !== undefined)
-  );
+/** Whether a server's certificate is good for these names and a month to come; a damaged one is not. */
+export function isGoodFor(server: Pair, authority: Pair, { hosts, addresses }: Names, now: Date): boolean {
+  try {
+    const read = new X509Certificate(server.certificate);
+    const until = new Date(read.validTo).getTime() - 30 * DAY_MS;
+    return (
+      until > now.getTime() &&
+      // The two are written one after the other; the plug may have been pulled in between.
+      read.checkPrivateKey(createPrivateKey(server.key)) &&
+      read.verify(new X509Certificate(authority.certificate).publicKey) &&
+      hosts.every((host) => read.checkHost(host) !== undefined) &&
+      addresses.every((address) => read.checkIP(address) !== undefined)
+    );
+  } catch {
+    return false;
+  }
 }
 
 /** What two screens compare, so that nobody slips another authority in between: the SHA-256 of the certificate. */

@@ -1,6 +1,6 @@
 import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
 import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
+import { connect, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -190,6 +190,18 @@ describe('the desk where a device joins', () => {
 
   it('says it in the language of who asks', async () => {
     expect((await desk('/', { 'accept-language': 'tr' })).text).toContain('<html lang="tr">');
+  });
+
+  it('stays open whatever comes', async () => {
+    const { door } = await household();
+    const { port } = new URL(door?.joinAt[0] ?? '');
+    for (const line of ['GET // HTTP/1.1', 'GET http://[ HTTP/1.1', 'GET /%zz HTTP/1.1', 'nonsense', 'POST / HTTP/1.1'])
+      await new Promise<void>((resolve) => {
+        const socket = connect(Number(port), '127.0.0.1', () => socket.end(`${line}\r\nhost: x\r\n\r\n`));
+        socket.resume().once('close', () => resolve());
+      });
+    expect((await desk('/join')).status).toBe(200);
+    expect((await here().get('/api/health')).status).toBe(200);
   });
 
   it('knows nothing of the book', async () => {

@@ -23,7 +23,9 @@ const HEADERS = {
 export function joinDesk(certificate: string, openAt: () => readonly string[]): RequestListener {
   const der = new X509Certificate(certificate).raw;
   return (request, response) => {
-    const { pathname, searchParams } = new URL(request.url ?? '/', 'http://desk');
+    const asking = addressOf(request);
+    if (!asking) return answer(request, response, 400, 'text/plain', '');
+    const { pathname, searchParams } = asking;
     if (request.method !== 'GET' && request.method !== 'HEAD') return answer(request, response, 405, 'text/plain', '');
     if (pathname === CERTIFICATE) return answer(request, response, 200, 'application/x-x509-ca-cert', der);
     if (pathname === '/join.js') return answer(request, response, 200, 'text/javascript', DESK_SCRIPT);
@@ -41,6 +43,15 @@ export function joinDesk(certificate: string, openAt: () => readonly string[]): 
       ),
     );
   };
+}
+
+/** Nothing where it is no address: whatever comes from the network, the desk stays open. */
+function addressOf({ url = '/' }: IncomingMessage): URL | undefined {
+  try {
+    return new URL(url, 'http://desk');
+  } catch {
+    return undefined;
+  }
 }
 
 function answer(

@@ -28,6 +28,7 @@ function keep(folder: string, name: string, { key, certificate }: Pair): void {
 /**
  * The keys kept in a folder, made where there are none. The server's certificate is made anew when this computer has
  * another name or number, or in its last month; the authority stays, as tablets trust it.
+ * @throws Error in words where the authority's files are damaged
  */
 export async function keysIn(folder: string, names: Names, now: Date): Promise<Keys> {
   let authority = read(folder, 'authority');
@@ -37,7 +38,11 @@ export async function keysIn(folder: string, names: Names, now: Date): Promise<K
   }
   let server = read(folder, 'server');
   if (!server || !isGoodFor(server, authority, names, now)) {
-    server = await certify(authority, names, now);
+    server = await certify(authority, names, now).catch((error: Error) => {
+      throw new Error(
+        `The key of the house in ${folder} cannot be used (${error.message}). Move that folder away; each tablet and phone then takes in a new certificate and joins once more.`,
+      );
+    });
     keep(folder, 'server', server);
   }
   return { authority, server };

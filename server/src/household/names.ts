@@ -14,7 +14,9 @@ export const HOUSE_ENDINGS = ['local', 'lan', 'home', 'internal', 'home.arpa'] a
 export const HOUSE_RANGES = ['10.0.0.0/8', '172.16.0.0/12', '192.168.0.0/16', '169.254.0.0/16'] as const;
 
 const HOUSE_ADDRESS = /^(10|172\.(1[6-9]|2\d|3[01])|192\.168|169\.254)\.\d/;
-export const isHouseAddress = (address: string): boolean => HOUSE_ADDRESS.test(address);
+/** The lines of a house first; a program's own lines within the computer often have the others. */
+const LIKELY = [/^192\.168\./, /^10\./, /^172\./, /^169\./];
+const likelihood = (address: string): number => LIKELY.findIndex((range) => range.test(address));
 
 /**
  * The names by which others in the house can reach this computer.
@@ -29,14 +31,22 @@ export function houseNames(host: string, addresses: readonly string[]): Names {
     `${own === '' ? 'yaylak' : own}.local`,
     ...HOUSE_ENDINGS.filter((ending) => whole.endsWith(`.${ending}`)).map(() => whole),
   ];
-  return { hosts: [...new Set(hosts)], addresses: [...new Set(addresses.filter(isHouseAddress))] };
+  return {
+    hosts: [...new Set(hosts)],
+    addresses: [...new Set(addresses)]
+      .filter((address) => HOUSE_ADDRESS.test(address))
+      .sort((a, b) => likelihood(a) - likelihood(b)),
+  };
 }
+
+/** Lines that lead to programs within the computer, or out of the house through a tunnel. */
+const VIRTUAL = /^(docker|br-|veth|virbr|vbox|vmnet|tun|tap|wg|zt)/i;
 
 /** The names of the computer this runs on. */
 export const ownNames = (): Names =>
   houseNames(
     hostname(),
-    Object.values(networkInterfaces()).flatMap((line) =>
-      (line ?? []).flatMap((a) => (a.family === 'IPv4' && !a.internal ? [a.address] : [])),
+    Object.entries(networkInterfaces()).flatMap(([name, line]) =>
+      (line ?? []).flatMap((a) => (a.family === 'IPv4' && !a.internal && !VIRTUAL.test(name) ? [a.address] : [])),
     ),
   );
