@@ -146,7 +146,8 @@ export async function bringUpToDate(dataDir: string, backupDir: string, place: S
   const there = copiesFolder(place);
   const ending = endingOf(place);
   mkdirSync(there, { recursive: true });
-  if (place.lockedTo !== undefined) copyWhole(join(dataDir, OWN_KEY_FILE), join(there, KEY_FILE));
+  if (place.lockedTo !== undefined && !existsSync(join(there, KEY_FILE)))
+    copyWhole(join(dataDir, OWN_KEY_FILE), join(there, KEY_FILE));
   const newest = backupFiles(backupDir).at(-1);
   if (newest !== undefined && !existsSync(join(there, `${newest}${ending}`))) {
     const from = join(backupDir, newest);

@@ -35,7 +35,9 @@ export const admission =
     const [id = '', token = ''] = (parse(request.headers.cookie ?? '')[COOKIE] ?? '').split('.');
     const seen = household.seen(id, token);
     if (seen?.isFirst) give(response, id, token);
-    if (seen || FREE.includes(`${request.method} ${request.path}`)) return come({ kind: 'device', id });
+    if (seen) return come({ kind: 'device', id });
+    // Whatever it calls itself, it is nobody yet.
+    if (FREE.includes(`${request.method} ${request.path}`)) return come({ kind: 'device', id: '' });
     sendProblem(response, {
       type: '/problems/not-joined',
       title: say('This device is not let in.'),

@@ -109,6 +109,9 @@ it('does not let in who guesses', async () => {
   const tried = await joinWith(code);
   expect(tried.status).toBe(409);
   expect(problemOf(tried).title).toBe('That code does not work.');
+  const [known] = (await household()).devices;
+  const posing = await there('/api/household', { headers: { cookie: `__Host-yaylak=${known?.id}.${'a'.repeat(43)}` } });
+  expect(JSON.parse(posing.text)).toMatchObject({ isHere: false, devices: [] });
   for (const cookie of ['__Host-yaylak=', '__Host-yaylak=.', `__Host-yaylak=${v7()}.${'a'.repeat(43)}`])
     expect((await roster(cookie)).status).toBe(401);
 });

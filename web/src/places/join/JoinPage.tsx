@@ -59,7 +59,7 @@ function Inside({ household: { isHere, devices } }: { readonly household: Househ
 
 function JoinForm() {
   // Handed on by the code that was scanned; it stands behind the # and was sent nowhere.
-  const [code, setCode] = useState(() => decodeURIComponent(window.location.hash.slice(1)).slice(0, 40));
+  const [code, setCode] = useState(() => window.location.hash.slice(1, 41));
   const [name, setName] = useState('');
   const [id] = useState(newId);
   const [problem, setProblem] = useState<string>();
