@@ -25,7 +25,7 @@ try {
   const asking = createInterface({ input: process.stdin, output: process.stdout });
   const secret = process.env.PASSPHRASE ?? (await asking.question('The passphrase, or the 24 words: '));
   asking.close();
-  console.log('A moment: a passphrase is made slow to guess.');
+  console.log('A moment: this is slow on purpose, so that a passphrase is hard to guess.');
   const { copy, pictures } = await unlock(folder, to, secret);
   console.log(`${copy} is the book in ${to}, with ${pictures} pictures. Look at it: DATA_DIR=${to} npm start`);
 } catch (error) {

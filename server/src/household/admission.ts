@@ -43,7 +43,7 @@ export const admission =
       title: say('This device is not let in.'),
       status: 401,
       detail: say(
-        'On the computer with the book open Holding, Tablets and phones, and let it in by a code. What was written on it waits there until then.',
+        'On the computer with the book, open Holding, Tablets and phones, and let it in with a code. What was written on it waits there until then.',
       ),
     });
   };

@@ -53,7 +53,7 @@ export function deskPage({ kind, openAt, certificate, language }: Desk): string 
 <ol>
 ${step(
   say('Download the certificate'),
-  `<p>${escaped(say('It is good for computers in a house only, and for nothing else you open.'))}</p><a class="main" href="${certificate}" download>${escaped(say('Download the certificate'))}</a>`,
+  `<p>${escaped(say('It works for computers within a house only, and for nothing else you open.'))}</p><a class="main" href="${certificate}" download>${escaped(say('Download the certificate'))}</a>`,
 )}
 ${step(
   say('Let the device trust it: {kind}', { kind: KIND_NAMES[kind] }),

@@ -58,7 +58,7 @@ export class HouseholdService {
       throw conflict(
         say('That code does not work.'),
         say(
-          'A code is for one device and good for ten minutes. Ask for a new one on the computer, and type it as it stands there.',
+          'A code is for one device and good for ten minutes. Ask for a new one on the computer, and type it as it is shown there.',
         ),
       );
     this.code = undefined;

@@ -83,7 +83,7 @@ it('keeps everything while the server is away, over a reload too, and sends it o
   const first = createOutbox(indexedDbStore(name), server.courier);
   await first.put([entry('1'), entry('2')]);
   await first.flush();
-  expect(first.state()).toMatchObject({ waiting: 2, isServerThere: false });
+  expect(first.state()).toMatchObject({ waiting: 2, server: 'away' });
   first.stop();
   const second = createOutbox(indexedDbStore(name), server.courier);
   await second.put([entry('3')]);

@@ -1,14 +1,16 @@
 import type { EntriesAnswered, Entry, EntryAnswer } from '@yaylak/contract';
 import { v7 } from 'uuid';
-import { ask, AwayError, isForLater, ProblemError } from '../api/client';
+import { ask, AwayError, isForLater, OutsideError, ProblemError } from '../api/client';
 import type { OfJob, Outgoing, OutboxItem, OutboxStore } from './store';
+
+/** How the last try found the server: it may be there and not let this device in. */
+export type ServerSeen = 'there' | 'away' | 'outside';
 
 export interface OutboxState {
   readonly items: readonly OutboxItem[];
   readonly waiting: number;
   readonly refused: readonly OutboxItem[];
-  /** Whether the last try found the server. */
-  readonly isServerThere: boolean;
+  readonly server: ServerSeen;
 }
 
 /** How items are sent; a test puts its own here. */
@@ -48,8 +50,8 @@ export interface Outbox {
 /** Sends what was written down, in order, with back-off; drops nothing. */
 export function createOutbox(store: OutboxStore, courier: Courier = serverCourier): Outbox {
   let items: OutboxItem[] = [];
-  let snapshot: OutboxState = { items, waiting: 0, refused: [], isServerThere: true };
-  let isServerThere = true;
+  let snapshot: OutboxState = { items, waiting: 0, refused: [], server: 'there' };
+  let server: ServerSeen = 'there';
   let waitMs = FIRST_WAIT_MS;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let sending: Promise<void> | undefined;
@@ -62,7 +64,7 @@ export function createOutbox(store: OutboxStore, courier: Courier = serverCourie
       items,
       waiting: items.filter((i) => i.state === 'waiting').length,
       refused: items.filter((i) => i.state === 'refused'),
-      isServerThere,
+      server,
     };
     listeners.forEach((l) => l());
   };
@@ -123,7 +125,7 @@ export function createOutbox(store: OutboxStore, courier: Courier = serverCourie
 
   const run = async (): Promise<void> => {
     await ready;
-    const wasThere = isServerThere;
+    const before = server;
     let hasKept = false;
     try {
       for (let batch = nextBatch(); batch.length > 0 && !isStopped; batch = nextBatch()) {
@@ -131,13 +133,13 @@ export function createOutbox(store: OutboxStore, courier: Courier = serverCourie
         hasKept = true;
       }
       waitMs = FIRST_WAIT_MS;
-      isServerThere = true;
-    } catch {
-      isServerThere = false;
+      server = 'there';
+    } catch (error) {
+      server = error instanceof OutsideError ? 'outside' : 'away';
       if (!isStopped) timer = setTimeout(() => void flush(), waitMs);
       waitMs = Math.min(LONGEST_WAIT_MS, waitMs * 2);
     }
-    if (isServerThere !== wasThere) changed();
+    if (server !== before) changed();
     if (hasKept) keptListeners.forEach((l) => l());
   };
 
@@ -146,7 +148,7 @@ export function createOutbox(store: OutboxStore, courier: Courier = serverCourie
     sending ??= exclusively(run).finally(() => {
       sending = undefined;
       // Something may have been put while the last batch was on its way.
-      if (isServerThere && !isStopped && items.some((i) => i.state === 'waiting')) void flush();
+      if (server === 'there' && !isStopped && items.some((i) => i.state === 'waiting')) void flush();
     });
     return sending;
   };

@@ -208,7 +208,7 @@ describe('the second place, encrypted', () => {
 
   it('is as it is again when it is to, and says what kept it from that', async () => {
     const { user } = show(locked, { 'PUT /api/copies/second/lock': no(507, 'The disk is full.') });
-    await user.click(await screen.findByRole('button', { name: 'Encrypt no longer' }));
+    await user.click(await screen.findByRole('button', { name: 'Stop encrypting' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('The disk is full.');
     expect(screen.getByRole('button', { name: 'New passphrase' })).toBeEnabled();
   });

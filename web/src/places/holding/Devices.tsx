@@ -34,7 +34,7 @@ export function Devices() {
       {data.door ? <LetIn door={data.door} code={data.code} onShown={show} /> : <NotOpen />}
       {data.devices.length === 0 ? (
         data.door ? (
-          <Empty title={say('Nobody let in yet')}>{say('A device that has joined stands here.')}</Empty>
+          <Empty title={say('Nobody let in yet')}>{say('A device that has joined appears here.')}</Empty>
         ) : null
       ) : (
         <Panel>
@@ -89,7 +89,7 @@ function NotOpen() {
         </p>
         <Small>
           {say(
-            'Then a code is shown here for each device. The line between the two is encrypted, and with that a tablet keeps the book for the barn, where there is no network.',
+            'Then a code is shown here for each device. The line between the two is encrypted, which also lets a tablet keep the book for the barn, where there is no network.',
           )}
         </Small>
       </Stack>

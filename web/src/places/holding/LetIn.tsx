@@ -33,7 +33,7 @@ export function LetIn({ door, code, onShown }: Props) {
           <Shown door={door} code={code} />
         ) : (
           <p>
-            {say('A tablet, a phone or another computer in the same network joins by a code, which is shown here.')}
+            {say('A tablet, a phone or another computer on the same network joins with a code that is shown here.')}
           </p>
         )}
         <div>
@@ -60,7 +60,7 @@ function Shown({
       </Square>
       <Steps>
         <li>
-          {say('On the device, in the same network: hold its camera on the square, or open')} <b>{first}</b>
+          {say('On the device, on the same network: point its camera at the square, or open')} <b>{first}</b>
           {others.length > 0 ? <Small>{say('or {others}', { others: others.join(', ') })}</Small> : null}
         </li>
         <li>

@@ -130,7 +130,9 @@ function Passphrase({
           <Button type="submit" kind="main" isDisabled={isUnderWay || passphrase.length < LEAST_PASSPHRASE}>
             {isUnderWay ? say('Encrypting…') : say('Encrypt')}
           </Button>
-          {isUnderWay ? <Small>{say('A moment: a passphrase is made slow to guess.')}</Small> : null}
+          {isUnderWay ? (
+            <Small>{say('A moment: this is slow on purpose, so that a passphrase is hard to guess.')}</Small>
+          ) : null}
         </Row>
       </Stack>
     </form>

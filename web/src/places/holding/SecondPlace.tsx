@@ -124,7 +124,7 @@ function Locked({
         </Button>
         {isLocked ? (
           <Button kind="quiet" isDisabled={isUnderWay} onPress={() => void unlock()}>
-            {isUnderWay ? say('Copying…') : say('Encrypt no longer')}
+            {isUnderWay ? say('Copying…') : say('Stop encrypting')}
           </Button>
         ) : null}
       </Row>

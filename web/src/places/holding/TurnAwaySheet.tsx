@@ -30,7 +30,7 @@ export function TurnAwaySheet({ device: { id, name }, onDone, onClose }: Props) 
       <Stack>
         <p>
           {say(
-            'It can read and write nothing more from this moment on. What it wrote stays in the book. What it has already read, and what it has not sent yet, stays on the device; it is sent when the device is let in again by a new code.',
+            'It can read and write nothing more from this moment on. What it wrote stays in the book. What it has already read, and what it has not sent yet, stays on the device; it is sent when the device is let in again with a new code.',
           )}
         </p>
         {problem ? <p role="alert">{problem}</p> : null}

@@ -81,7 +81,7 @@ function JoinForm() {
     <Panel>
       <form noValidate onSubmit={(e) => void join(e)}>
         <Stack>
-          <p>{say('The code stands on the computer with the book, under Holding, Tablets and phones.')}</p>
+          <p>{say('The code is shown on the computer with the book, under Holding, Tablets and phones.')}</p>
           <Field label={say('Code')} value={code} onChange={setCode} autoComplete="off" />
           <Field
             label={say('What this device is called')}
@@ -89,7 +89,7 @@ function JoinForm() {
             value={name}
             onChange={setName}
           />
-          <Small>{say('By that name it stands in the list of those that are let in.')}</Small>
+          <Small>{say('It appears under that name in the list of devices.')}</Small>
           {problem ? <p role="alert">{problem}</p> : null}
           <div>
             <Button type="submit" kind="main" isDisabled={isUnderWay || code.trim() === '' || name.trim() === ''}>

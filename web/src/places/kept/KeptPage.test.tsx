@@ -1,6 +1,6 @@
 import { screen, waitFor } from '@testing-library/react';
 import { aHolding, anEntry, aRoster, aRosterAnimal } from '../../tests/builders';
-import { AWAY, renderPage, type Answers } from '../../tests/renderPage';
+import { AWAY, no, renderPage, type Answers } from '../../tests/renderPage';
 import { KeptPage } from './KeptPage';
 
 const show = (answers: Answers) =>
@@ -33,6 +33,14 @@ it('lists what waits, in words, and sends it when asked', async () => {
   isAway = false;
   await user.click(screen.getByRole('button', { name: 'Try to send now' }));
   expect(await screen.findByText('Everything written on this device is in the book')).toBeVisible();
+});
+
+it('says that a device waits to be let in, and not for a server', async () => {
+  const outside = no(401, 'This device is not let in.', undefined, '/problems/not-joined');
+  const { outbox } = show({ 'POST /api/entries': outside });
+  await outbox.put([{ kind: 'entry', entry: weight }]);
+  expect(await screen.findByText(/not let in to the book\. It waits here/)).toBeVisible();
+  expect(screen.queryByText(/The server is away/)).toBeNull();
 });
 
 it('keeps what the book refused until it is mended and sent again, or dropped', async () => {

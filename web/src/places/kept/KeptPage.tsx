@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { isStorageSafe } from '../../adapters/storage';
+import type { ServerSeen } from '../../outbox/outbox';
 import type { OutboxItem } from '../../outbox/store';
 import { useOutbox, useOutboxState } from '../../outbox/useOutbox';
 import { AskButton } from '../../parts/AskButton';
@@ -15,11 +16,16 @@ import { WrittenLine } from '../../parts/WrittenLine';
 import { say } from '@yaylak/contract';
 
 const SHOWN = 200;
+const WHY: Readonly<Record<ServerSeen, string>> = {
+  there: say('It is on its way.'),
+  away: say('The server is away. It is tried again by itself, every few seconds; you may close the lid.'),
+  outside: say('This device is not let in to the book. It waits here, and goes by itself once it is let in again.'),
+};
 
 /** What this device keeps: what waits for the server, and what the book did not take, each with what to do. */
 export function KeptPage() {
   const outbox = useOutbox();
-  const { items, waiting, refused, isServerThere } = useOutboxState();
+  const { items, waiting, refused, server } = useOutboxState();
   const navigate = useNavigate();
   const { data: isSafe } = useQuery({
     queryKey: ['storage-safe'],
@@ -92,11 +98,7 @@ export function KeptPage() {
       {queue.length > 0 ? (
         <Panel>
           <h2>{say('Waiting to send')}</h2>
-          <Small>
-            {isServerThere
-              ? say('It is on its way.')
-              : say('The server is away. It is tried again by itself, every few seconds; you may close the lid.')}
-          </Small>
+          <Small>{WHY[server]}</Small>
           <List aria-label={say('Waiting')}>
             {queue.slice(0, SHOWN).map((item) => (
               <li key={item.key}>

@@ -28,7 +28,7 @@ export const HOLDING_HELP: HelpTopic = {
       'A copy can be put back there: you are told first what was written since and would be lost. The book as it stands is copied before, so it can be undone the same way.',
     ),
     say(
-      'Tablets and phones of the house are let in under Tablets and phones, each by a code, when Yaylak was started with npm start -- --home. They then work in the barn without a network. Turn away one that is lost.',
+      'Tablets and phones of the house are let in under Tablets and phones, each with a code, once Yaylak has been started with npm start -- --home. They then work in the barn without a network. Turn away one that is lost.',
     ),
   ],
 };
