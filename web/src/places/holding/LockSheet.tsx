@@ -42,7 +42,7 @@ export function LockSheet({ isLocked: isLockedNow, onLocked, onClose }: Props) {
           <PrintAlone />
           <p>
             {say(
-              'What goes there is encrypted. These 24 words open it as the passphrase does. They are shown now and never again: write them down or print them, and keep the paper away from the stick.',
+              'What goes there is encrypted. These 24 words open it as the passphrase does. They are shown now and never again: copy them onto paper or print them, and keep the paper away from the stick.',
             )}
           </p>
           <Words>
@@ -54,7 +54,7 @@ export function LockSheet({ isLocked: isLockedNow, onLocked, onClose }: Props) {
             <Tick label={say('The words are on paper')} isSelected={hasWords} onChange={setHasWords} />
             {isAsked && !hasWords ? (
               <p role="alert">
-                {say('Write the words down first, and tick that you have. They cannot be shown again.')}
+                {say('Copy the words onto paper first, and tick that you have. They cannot be shown again.')}
               </p>
             ) : null}
           </div>
