@@ -2,20 +2,18 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { grouped, say, type CopiesView, type CopyReason, type CopyView } from '@yaylak/contract';
 import { COPY_DAYS, COPY_MONTHS, COPY_WEEKS } from '@yaylak/core';
 import { useState } from 'react';
-import styled from 'styled-components';
 import { ask } from '../../api/client';
 import { copiesQuery, todayQuery } from '../../api/queries';
 import { Beside } from '../../parts/Beside';
 import { Button } from '../../parts/Button';
-import { LineTable } from '../../parts/LineTable';
 import { NotePanel, Panel, Row, Small, Stack } from '../../parts/Panel';
-import { stackedOnPhone } from '../../parts/stackedOnPhone';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { useUndo } from '../../parts/Undo';
 import { followingText } from '../../words/copies';
 import { timeText } from '../../words/dates';
 import { megabytes } from '../../words/format';
 import { newId } from '../../words/ids';
+import { ListWithButtons } from './ListWithButtons';
 import { PutBackSheet } from './PutBackSheet';
 import { SecondPlace } from './SecondPlace';
 
@@ -69,7 +67,7 @@ export function Copies() {
             <h2>{say('Beside the book')}</h2>
             {copyNow}
           </Row>
-          <List>
+          <ListWithButtons>
             <thead>
               <tr>
                 <th>{say('Made')}</th>
@@ -104,7 +102,7 @@ export function Copies() {
                 </tr>
               ))}
             </tbody>
-          </List>
+          </ListWithButtons>
         </Panel>
       )}
       {data.failed === null ? null : (
@@ -170,11 +168,3 @@ function Kept({ folder }: Pick<CopiesView, 'folder'>) {
     </>
   );
 }
-
-const List = styled(LineTable)`
-  margin-top: 12px;
-  ${stackedOnPhone}
-  td {
-    vertical-align: middle;
-  }
-`;

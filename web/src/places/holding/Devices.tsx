@@ -1,16 +1,14 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { say, type DeviceView, type HouseholdView } from '@yaylak/contract';
 import { useState } from 'react';
-import styled from 'styled-components';
 import { householdQuery } from '../../api/queries';
 import { Beside } from '../../parts/Beside';
 import { Button } from '../../parts/Button';
-import { LineTable } from '../../parts/LineTable';
 import { Panel, Small, Stack } from '../../parts/Panel';
-import { stackedOnPhone } from '../../parts/stackedOnPhone';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { fullDate } from '../../words/dates';
 import { LetIn } from './LetIn';
+import { ListWithButtons } from './ListWithButtons';
 import { TurnAwaySheet } from './TurnAwaySheet';
 
 /** While a code is shown: the device that joins by it stands in the list a moment later. */
@@ -39,7 +37,7 @@ export function Devices() {
       ) : (
         <Panel>
           <h2>{say('Devices let in')}</h2>
-          <List>
+          <ListWithButtons>
             <thead>
               <tr>
                 <th>{say('Device')}</th>
@@ -66,7 +64,7 @@ export function Devices() {
                 </tr>
               ))}
             </tbody>
-          </List>
+          </ListWithButtons>
         </Panel>
       )}
       {wanted ? <TurnAwaySheet device={wanted} onDone={show} onClose={() => setWanted(undefined)} /> : null}
@@ -134,11 +132,3 @@ function WhatFor() {
     </>
   );
 }
-
-const List = styled(LineTable)`
-  margin-top: 12px;
-  ${stackedOnPhone}
-  td {
-    vertical-align: middle;
-  }
-`;
