@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { AwayError, OutsideError } from '../api/client';
 import { deviceMoment } from '../api/deviceClock';
 import { LinkButton } from '../parts/LinkButton';
-import { NotePanel, Stack } from '../parts/Panel';
+import { NotePanel, Row, Stack } from '../parts/Panel';
 import { fullDate } from '../words/dates';
 import { say } from '@yaylak/contract';
 
@@ -63,9 +63,11 @@ export function AwayNote() {
               { when },
             )}
           </p>
-          <LinkButton as={Link} to="/join">
-            {say('Let this device in')}
-          </LinkButton>
+          <Row>
+            <LinkButton as={Link} to="/join">
+              {say('Let this device in')}
+            </LinkButton>
+          </Row>
         </Stack>
       ) : (
         <p>{say('The server is away. What you see is what this device keeps, read {when}.', { when })}</p>
