@@ -113,6 +113,7 @@ test('the stick is encrypted by a passphrase, and the book comes out of it by th
   await page.getByText('The words are on paper').click();
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByText(/^What goes there is encrypted/)).toBeVisible();
+  await expect(page.getByText(/Leave the stick in until this line is gone/)).toBeHidden();
   const there = readdirSync(stick, { recursive: true, encoding: 'utf8' });
   expect(there.filter((f) => /\.(sqlite|jpg)$/.test(f))).toEqual([]);
 

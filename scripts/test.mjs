@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
 import { ensureBuilt, ensureInstalled, root } from './lib.mjs';
 
@@ -66,9 +66,8 @@ const others = readdirSync(join(root, 'e2e')).filter((f) => f.endsWith('.spec.ts
 results.push(await journeys('Journeys', 'journeys.json', others));
 
 const units = JSON.parse(readFileSync(unitsFile, 'utf8'));
-const walked = ['journeys-slow.json', 'journeys.json'].map(
-  (f) => JSON.parse(readFileSync(journeysIn(f), 'utf8')).stats,
-);
+const journeysRun = ['journeys-slow.json', 'journeys.json'].map((f) => JSON.parse(readFileSync(journeysIn(f), 'utf8')));
+const walked = journeysRun.map((run) => run.stats);
 const sum = (of) => walked.reduce((total, stats) => total + of(stats), 0);
 const passed = units.numPassedTests + sum((s) => s.expected);
 const failed =
@@ -76,5 +75,22 @@ const failed =
   units.numRuntimeErrorTestSuites +
   sum((s) => s.unexpected + s.flaky) +
   results.filter((r) => !r).length;
+
+/** What failed, by name and with what it said: what comes before this is long, and may be cut where it is read. */
+const ofUnits = units.testResults.flatMap(({ name, message, assertionResults }) => {
+  const bad = assertionResults.filter((a) => a.status === 'failed');
+  const file = relative(root, name);
+  if (bad.length === 0) return message ? [`${file}: ${message}`] : [];
+  return bad.map((a) => `${file}: ${a.fullName}\n${a.failureMessages.join('\n')}`);
+});
+const specsIn = ({ suites = [], specs = [] }) => [...specs, ...suites.flatMap(specsIn)];
+const ofJourneys = journeysRun
+  .flatMap(specsIn)
+  .filter((spec) => !spec.ok)
+  .map(({ file, title, tests }) => {
+    const said = tests.flatMap((t) => t.results).flatMap((r) => r.errors ?? []);
+    return `e2e/${file}: ${title}\n${said.map((e) => e.message ?? '').join('\n')}`;
+  });
+for (const what of [...ofUnits, ...ofJourneys]) console.log(`\nFailed: ${what.slice(0, 1500)}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 && results.every(Boolean) ? 0 : 1);

@@ -29,6 +29,8 @@ export interface SecondPlaceView {
   readonly said: string | null;
   /** What goes there is encrypted. */
   readonly isLocked: boolean;
+  /** It is being brought up to date. */
+  readonly isUnderWay: boolean;
 }
 
 /** Characters of a passphrase at the least. */

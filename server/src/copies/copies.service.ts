@@ -49,6 +49,8 @@ const instant = (at: Date): string => isoMoment(localMoment(at));
 export class CopiesService implements OnApplicationBootstrap, OnApplicationShutdown {
   private last: CopyDone = { failed: null, secondFailed: null };
   private underWay: Promise<unknown> = Promise.resolve();
+  /** Pieces of work that are done or wait their turn. */
+  private atWork = 0;
   private timers: NodeJS.Timeout[] = [];
 
   constructor(
@@ -153,7 +155,8 @@ export class CopiesService implements OnApplicationBootstrap, OnApplicationShutd
   }
 
   /**
-   * Has everything in the second place be encrypted from now on, by a key that is made for it.
+   * Has everything in the second place be encrypted from now on, by a key that is made for it; what lies there is
+   * encrypted afterwards.
    * @param passphrase empty: it lies there as it is
    * @returns with the words that open it as well, which are kept nowhere
    * @throws ProblemException in words where there is no second place, or the passphrase is too short
@@ -175,14 +178,11 @@ export class CopiesService implements OnApplicationBootstrap, OnApplicationShutd
           ),
         },
       ]);
-    let words: readonly string[] = [];
-    await this.afterwards(async () => {
-      const key = passphrase === '' ? null : await inThread('newKey', { passphrase });
-      lockSecondPlace(dataDir, key);
-      words = key?.words ?? [];
-    });
-    await this.work(backupFiles(this.config.backupDir).length === 0 ? { reason: 'asked' } : null);
-    return { copies: this.view(), words };
+    const key = passphrase === '' ? null : await inThread('newKey', { passphrase });
+    await this.afterwards(() => lockSecondPlace(dataDir, key));
+    // The words are shown at once: a stick can take minutes, and who waits that long for them may have gone away.
+    void this.work(backupFiles(this.config.backupDir).length === 0 ? { reason: 'asked' } : null);
+    return { copies: this.view(), words: key?.words ?? [] };
   }
 
   view(): CopiesView {
@@ -228,6 +228,7 @@ export class CopiesService implements OnApplicationBootstrap, OnApplicationShutd
       lastAt: place.lastAt === null ? null : instant(new Date(place.lastAt)),
       said,
       isLocked: place.lockedTo !== undefined,
+      isUnderWay: this.atWork > 0,
     };
   }
 
@@ -246,8 +247,9 @@ export class CopiesService implements OnApplicationBootstrap, OnApplicationShutd
     });
   }
 
-  private afterwards(work: () => Promise<void>): Promise<void> {
-    const done = this.underWay.then(work);
+  private afterwards(work: () => void | Promise<void>): Promise<void> {
+    this.atWork += 1;
+    const done = this.underWay.then(work).finally(() => (this.atWork -= 1));
     this.underWay = done.catch(() => undefined);
     return done;
   }

@@ -193,6 +193,7 @@ describe('the second place', () => {
       lastAt: '2026-11-23T09:00',
       said: null,
       isLocked: false,
+      isUnderWay: false,
     });
     expect(view.copies).toMatchObject([{ isInSecond: true }]);
     expect(rowsOf(onStick(view.copies[0]?.name ?? ''))).toEqual(rowsOf(t.config.dataFile));
@@ -275,8 +276,16 @@ describe('the second place', () => {
 describe('the second place, encrypted', () => {
   const PASSPHRASE = 'three brown ewes';
   const lock = (passphrase: string) => t.http().put('/api/copies/second/lock').send({ passphrase });
-  const locked = async (passphrase = PASSPHRASE): Promise<LockedView> =>
-    (await lock(passphrase).expect(200)).body as LockedView;
+  const seen = async (): Promise<CopiesView> => (await t.http().get('/api/copies')).body as CopiesView;
+  /** Has it encrypted, and waits until it is. */
+  const locked = async (passphrase = PASSPHRASE): Promise<LockedView> => {
+    const { copies, words } = (await lock(passphrase).expect(200)).body as LockedView;
+    // Whoever asked has the words before the stick has the copy.
+    expect(copies.second).toMatchObject({ isLocked: passphrase !== '', isUnderWay: true });
+    let view = await seen();
+    while (view.second?.isUnderWay) view = await seen();
+    return { copies: view, words };
+  };
   /** Everything that lies on the stick. */
   const allOnStick = (): string[] => readdirSync(stick, { recursive: true, encoding: 'utf8' }).sort();
   let to: string;

@@ -135,6 +135,7 @@ export const copyLossQuery = (name: string) =>
 export const copiesQuery = queryOptions({
   queryKey: ['copies'],
   queryFn: ({ signal }) => ask<CopiesView>('/api/copies', { signal }),
+  refetchInterval: ({ state }) => (state.data?.second?.isUnderWay ? 1_000 : false),
 });
 export const householdQuery = queryOptions({
   queryKey: ['household'],

@@ -35,7 +35,14 @@ const row = async (made: string): Promise<HTMLElement> => (await screen.findByTe
 it('lists the copies with what is in them, and says what is in the second place too', async () => {
   show(
     copies({
-      second: { path: '/media/stick', state: 'there', lastAt: '2026-11-20T18:30', said: null, isLocked: false },
+      second: {
+        path: '/media/stick',
+        state: 'there',
+        lastAt: '2026-11-20T18:30',
+        said: null,
+        isLocked: false,
+        isUnderWay: false,
+      },
     }),
   );
   expect(await row('23 Nov 2026, 09:00')).toHaveTextContent(/of the day2427,432.?8\.4\sMBPut back$/);
@@ -138,7 +145,16 @@ describe('the second place', () => {
     const { user, asked } = show(copies(), {
       'PUT /api/copies/second': () =>
         isThere
-          ? copies({ second: { path: '/media/stick', state: 'there', lastAt: null, said: null, isLocked: false } })
+          ? copies({
+              second: {
+                path: '/media/stick',
+                state: 'there',
+                lastAt: null,
+                said: null,
+                isLocked: false,
+                isUnderWay: false,
+              },
+            })
           : no(400, 'Some fields cannot be taken as they are.', 'There is no folder /media/stick.'),
     });
     await user.type(await screen.findByLabelText('Folder'), '/media/stick');
@@ -159,7 +175,14 @@ describe('the second place', () => {
   ] as const)('is told of when it is %s', async (state, says) => {
     show(
       copies({
-        second: { path: '/media/stick', state, lastAt: '2026-11-20T18:30', said: 'disk full', isLocked: false },
+        second: {
+          path: '/media/stick',
+          state,
+          lastAt: '2026-11-20T18:30',
+          said: 'disk full',
+          isLocked: false,
+          isUnderWay: false,
+        },
       }),
     );
     expect(await screen.findByText(says)).toHaveAttribute('role', 'status');
@@ -167,7 +190,16 @@ describe('the second place', () => {
 
   it('is done without', async () => {
     const { user, asked } = show(
-      copies({ second: { path: '/media/stick', state: 'missing', lastAt: null, said: null, isLocked: false } }),
+      copies({
+        second: {
+          path: '/media/stick',
+          state: 'missing',
+          lastAt: null,
+          said: null,
+          isLocked: false,
+          isUnderWay: false,
+        },
+      }),
       { 'PUT /api/copies/second': copies() },
     );
     await user.click(await screen.findByRole('button', { name: 'Do without' }));
@@ -179,8 +211,8 @@ describe('the second place', () => {
 
 describe('the second place, encrypted', () => {
   const second = { path: '/media/stick', state: 'there', lastAt: '2026-11-20T18:30', said: null } as const;
-  const plain = copies({ second: { ...second, isLocked: false } });
-  const locked = copies({ second: { ...second, isLocked: true } });
+  const plain = copies({ second: { ...second, isLocked: false, isUnderWay: false } });
+  const locked = copies({ second: { ...second, isLocked: true, isUnderWay: false } });
   const words = Array.from({ length: 24 }, (_, i) => `word${i + 1}`);
 
   it('asks for a passphrase twice, and leaves only when the words are on paper', async () => {
@@ -204,6 +236,14 @@ describe('the second place, encrypted', () => {
     expect(
       screen.getByText(/^What goes there is encrypted\..+npm run unlock -- \/media\/stick and a new folder/),
     ).toBeVisible();
+  });
+
+  it('says while it is written that the stick is to stay in', async () => {
+    let looks = 0;
+    const busy = copies({ second: { ...second, isLocked: true, isUnderWay: true } });
+    show(busy, { 'GET /api/copies': () => (looks++ === 0 ? busy : locked) });
+    expect(await screen.findByText(/Leave the stick in until this line is gone/)).toBeVisible();
+    await waitFor(() => expect(screen.queryByText(/Leave the stick in/)).not.toBeInTheDocument(), { timeout: 3_000 });
   });
 
   it('is as it is again when it is to, and says what kept it from that', async () => {

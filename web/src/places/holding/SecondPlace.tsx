@@ -86,7 +86,7 @@ export function SecondPlace({ second, onNamed }: Props) {
 
 /** Whether what goes there can be read by who finds it. */
 function Locked({
-  second: { isLocked, path },
+  second: { isLocked, isUnderWay: isBeingWritten, path },
   onLocked,
 }: {
   readonly second: SecondPlaceView;
@@ -117,6 +117,11 @@ function Locked({
             )
           : say('Whoever finds the stick can read the whole book on it.')}
       </Small>
+      {isBeingWritten ? (
+        <p role="status">
+          {say('What is there is being brought up to date. Leave the stick in until this line is gone.')}
+        </p>
+      ) : null}
       {problem ? <p role="alert">{problem}</p> : null}
       <Row>
         <Button isDisabled={isUnderWay} onPress={() => setLocking(true)}>
