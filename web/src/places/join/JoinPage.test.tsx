@@ -23,7 +23,10 @@ it('takes the code along that was scanned, and asks for the device’s name only
   await user.type(screen.getByLabelText('What this device is called'), 'Barn tablet');
   await user.click(letIn);
   expect(await screen.findByRole('alert')).toHaveTextContent('That code does not work.');
-  expect(asked.find((a) => a.method === 'POST')?.body).toMatchObject({ code: 'ABCD2345', name: 'Barn tablet' });
+  expect(asked.find((a) => a.path === '/api/household/join')?.body).toMatchObject({
+    code: 'ABCD2345',
+    name: 'Barn tablet',
+  });
   // It can be typed anew.
   expect(letIn).toBeEnabled();
 });

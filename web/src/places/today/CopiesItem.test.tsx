@@ -9,7 +9,9 @@ it.each<[Partial<CopiesTrouble>, string]>([
   [{ oldSince: '2026-11-12T09:00' }, 'The last good copy is of 12 Nov 2026.'],
   [{ failed: 'disk is full' }, 'The last one could not be made: disk is full.'],
   [
-    { second: { path: '/media/stick', state: 'missing', lastAt: null, said: null, isLocked: false, isUnderWay: false } },
+    {
+      second: { path: '/media/stick', state: 'missing', lastAt: null, said: null, isLocked: false, isUnderWay: false },
+    },
     '/media/stick is not there. Plug it in: within the hour it gets the newest copy by itself. There is no copy on it yet.',
   ],
   [
