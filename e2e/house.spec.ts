@@ -1,14 +1,13 @@
-import { execFileSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, type BrowserContext, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import type { AnimalView, HouseholdView, RosterView } from '@yaylak/contract';
-import { chromiumOptions } from '../scripts/chromium.mjs';
 import { expectAccessible } from './axe';
 import { expectOnDevice } from './device';
 import { expect, test } from './journey';
 import { aServer, type Server } from './server';
+import { aTablet } from './tablet';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -26,23 +25,6 @@ test.afterAll(async () => {
 const household = async (page: Page): Promise<HouseholdView> =>
   (await (await page.request.get(`${server.url}/api/household`)).json()) as HouseholdView;
 
-/** A tablet in the same network that has taken in the certificate of the book's authority. */
-async function aTablet(): Promise<BrowserContext> {
-  const known = join(profile, '.pki', 'nssdb');
-  mkdirSync(known, { recursive: true });
-  const certutil = (...args: string[]) => execFileSync('certutil', ['-d', `sql:${known}`, ...args]);
-  certutil('-N', '--empty-password');
-  certutil('-A', '-t', 'C,,', '-n', 'Yaylak', '-i', join(server.dataDir, 'household', 'authority.pem'));
-  return chromium.launchPersistentContext(join(profile, 'browser'), {
-    ...chromiumOptions,
-    args: [...chromiumOptions.args, '--host-resolver-rules=MAP *.local 127.0.0.1'],
-    env: { ...process.env, HOME: profile },
-    headless: true,
-    viewport: { width: 1024, height: 768 },
-    reducedMotion: 'reduce',
-  });
-}
-
 test('a tablet joins by a code, works by the name of the computer without a network, and is turned away', async ({
   page,
 }) => {
@@ -55,7 +37,7 @@ test('a tablet joins by a code, works by the name of the computer without a netw
   const name = new URL(door?.openAt[0] ?? '');
   expect(name.hostname).toBe(desk.hostname);
 
-  const context = await aTablet();
+  const context = await aTablet(server.dataDir, profile);
   const tablet = context.pages()[0] ?? (await context.newPage());
   // Not let in, it sees nothing of the book.
   await tablet.goto(name.origin);

@@ -1,10 +1,10 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { atHome, ensureBuilt, ensureInstalled, root } from './lib.mjs';
+import { atHome, dataDirOf, ensureBuilt, ensureInstalled, root } from './lib.mjs';
 
 ensureInstalled();
 ensureBuilt();
-const dataDir = process.env.DATA_DIR ?? join(root, 'data', 'demo');
+const dataDir = dataDirOf('demo');
 const { makeDemo } = await import('./makeDemo.mjs');
 const made = await makeDemo(dataDir);
 if (made) console.log(`Demo holding made: ${made.animals} animals, ${made.entries} entries.`);

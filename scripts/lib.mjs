@@ -15,6 +15,9 @@ export function run(command, args, options = {}) {
 /** `--home` opens the book to tablets and phones of the house. */
 export const atHome = () => (process.argv.includes('--home') ? { AT_HOME: '1' } : {});
 
+/** Where a book lies that nobody named a folder for: one’s own, or the demo’s. */
+export const dataDirOf = (book) => process.env.DATA_DIR ?? join(root, 'data', book);
+
 const stampFile = (name) => join(root, '.cache', name);
 const stampOf = (name) => (existsSync(stampFile(name)) ? readFileSync(stampFile(name), 'utf8') : '');
 function setStamp(name, value) {

@@ -86,7 +86,10 @@ const PATTERN_WORDS: Readonly<Record<string, string>> = told({
   currency: 'is not a currency. Write three capital letters, such as EUR.',
   from: NO_DAY_OF_YEAR,
   to: NO_DAY_OF_YEAR,
+  pin: 'is no PIN. Give four to eight digits.',
 });
+/** What is typed there is told to nobody again, nor to who typed it. */
+const SECRETS: readonly string[] = ['password', 'newPassword', 'passphrase', 'pin', 'code'];
 
 /** What is said of each rule that the contracts use, after the field's name. */
 const RULE_WORDS: Readonly<Record<string, Words>> = {
@@ -146,5 +149,7 @@ export function faultText({ rule, field, value, args }: BrokenRule): string {
   const name = fieldName(field);
   if (isMissing(value) && rule !== 'whitelistValidation') return say('{name}: enter it, it is missing.', { name });
   const words = RULE_WORDS[rule];
-  return `${name}: ${words ? words({ was: given(value), name: field.split('.').at(-1) ?? '', args, value }) : say('{given} cannot be taken as it is.', { given: given(value) })}`;
+  const last = field.split('.').at(-1) ?? '';
+  const was = SECRETS.includes(last) ? say('this') : given(value);
+  return `${name}: ${words ? words({ was, name: last, args, value }) : say('{given} cannot be taken as it is.', { given: was })}`;
 }

@@ -40,6 +40,7 @@ import {
 } from 'class-validator';
 import { CullRuleSetting } from './going';
 import { IsNested, IsNestedList, MayBeMissing } from './nested';
+import type { Role } from './roles';
 import { MAX_TEXT, WeighsSomething } from './rules';
 import { CalendarSetting, ResourcesSetting } from './season';
 import { OwnWeights, RankingHowSetting } from './ranking';
@@ -241,6 +242,8 @@ export interface BookFinding {
 }
 
 export interface HoldingView {
+  /** Who is logged in, and so stands under what is written; nobody in particular where the household has no accounts. */
+  readonly writer: { readonly name: string; readonly role: Role } | null;
   readonly name: string;
   readonly keeper: string;
   readonly unit: WeightUnit;

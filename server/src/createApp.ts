@@ -18,6 +18,7 @@ import { BOOK_PATH, bodyWithin, doors } from './doors/doors';
 import { speakAsAsked } from './doors/language';
 import { admission } from './household/admission';
 import { HouseDoors } from './household/houseDoors';
+import { AccountsService } from './household/accounts.service';
 import { HouseholdService } from './household/household.service';
 import { serveApiPage } from './openApi/openApi';
 
@@ -73,7 +74,7 @@ export async function createApp(config: ServerConfig, orm: MikroORM): Promise<Ne
   app.use(speakAsAsked());
   const houseDoors = app.get(HouseDoors);
   app.use(doors((host) => houseDoors.isOwn(host)));
-  app.use('/api', admission(app.get(HouseholdService)));
+  app.use('/api', admission(app.get(HouseholdService), app.get(AccountsService)));
   // The quickest: a list of megabytes for a tablet in the next room waits for the packing, not for the line.
   app.use(compression({ level: 1 }));
   app.use(bodyWithin(config.bodyMs));

@@ -4,6 +4,7 @@ import '@fontsource-variable/bricolage-grotesque';
 import { spokenLanguage } from '@yaylak/contract';
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
 import { onlineManager, QueryClient } from '@tanstack/react-query';
+import { READ_HERE } from './api/forget';
 import { readAgain } from './api/readAgain';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { del, get, set } from 'idb-keyval';
@@ -36,7 +37,7 @@ const client = new QueryClient({
 });
 const persister = createAsyncStoragePersister({
   storage: { getItem: (k) => get<string>(k), setItem: (k, v: string) => set(k, v), removeItem: (k) => del(k) },
-  key: 'yaylak-read',
+  key: READ_HERE,
   throttleTime: PERSIST_MS,
 });
 const outbox = createOutbox(indexedDbStore());

@@ -25,6 +25,7 @@ import {
   type Refusal,
 } from '@yaylak/core';
 import { Clock } from '../common/clock';
+import { authorOf, forbidden } from '../common/hand';
 import { checkpoint, isBusy, reconnect, settle } from '../database/openBook';
 import { Changes, Collected, Derived, Whole } from './derived';
 import { HoldingState } from './holdingState';
@@ -270,6 +271,12 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
         }
         const target =
           entry.type === 'strike' ? (inBatch.get(entry.entryId) ?? known.get(entry.entryId)?.entry) : undefined;
+        entry.writtenBy = authorOf(entry.writtenBy);
+        const message = forbidden(entry, target);
+        if (message !== undefined) {
+          judged.answers.push({ id: entry.id, status: 'refused', message });
+          continue;
+        }
         const lost = checkJob(entry, { hasJob: (id) => this.state.jobs.has(id) });
         const outcome: Outcome = lost
           ? { answer: this.refused(entry.id, lost) }

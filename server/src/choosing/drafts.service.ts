@@ -4,6 +4,7 @@ import type { ChangeDraft, Decided, DraftFacts } from '@yaylak/contract';
 import { CONTEMPORARY_DAYS, dayOf, isoMoment, isoOf } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { Clock } from '../common/clock';
+import { authorOf } from '../common/hand';
 import { plain } from '../common/plain';
 import { conflict, notFound } from '../common/problems';
 import { ChoosingDraftEntity } from '../records/choosingDraft.entity';
@@ -71,7 +72,8 @@ export class DraftsService {
 
   private changed(before: DraftFacts | undefined, change: ChangeDraft, version: number): DraftFacts {
     const at = isoMoment(this.clock.moment());
-    const { by, how, standardDays, keep, second, kin } = change;
+    const { how, standardDays, keep, second, kin } = change;
+    const by = authorOf(change.by);
     const decided: Record<string, Decided> = { ...before?.decided };
     for (const { animalId, decision, reason } of change.decide ?? []) {
       const known = decided[animalId];

@@ -2,6 +2,7 @@ import { MikroORM } from '@mikro-orm/libsql';
 import { Inject, Injectable } from '@nestjs/common';
 import type { DrillsView, KeepDrill } from '@yaylak/contract';
 import { BookService } from '../book/book.service';
+import { authorOf } from '../common/hand';
 import { plain } from '../common/plain';
 import { DrillEntity } from '../records/drill.entity';
 
@@ -25,7 +26,8 @@ export class DrillsService {
 
   keep(drill: KeepDrill): Promise<DrillsView> {
     return this.book.exclusively(async () => {
-      const { id, on, by, answers } = plain(drill);
+      const { id, on, answers } = plain(drill);
+      const by = authorOf(drill.by);
       await this.book.transact((em) => em.upsert(DrillEntity, { id, takenOn: on, takenBy: by, answers }));
       return this.list();
     });

@@ -36,6 +36,7 @@ import {
 import { BookService } from '../book/book.service';
 import type { Whole } from '../book/derived';
 import { Clock } from '../common/clock';
+import { handAtWork } from '../common/hand';
 import { plain } from '../common/plain';
 import { badFields, staleVersion } from '../common/problems';
 import { CONFIG } from '../common/tokens';
@@ -142,8 +143,10 @@ export class HoldingService implements OnModuleInit {
 
   async view(): Promise<HoldingView> {
     const s = await this.settings();
+    const hand = handAtWork();
     const count = await this.orm.em.getConnection().execute<{ n: number }[]>('select count(*) as n from entry');
     return {
+      writer: hand ? { name: hand.name, role: hand.role } : null,
       name: s.name,
       keeper: s.keeper,
       unit: s.unit,

@@ -4,7 +4,8 @@ import { Inject, Injectable, Logger, type BeforeApplicationShutdown } from '@nes
 import { CONFIG } from '../common/tokens';
 import type { HouseConfig, ServerConfig } from '../config';
 import { fingerprintOf } from './authority';
-import { houseFolder, HouseholdService } from './household.service';
+import { houseFolder } from './asker';
+import { HouseholdService } from './household.service';
 import { joinDesk } from './joinDesk';
 import { keysIn } from './keys';
 import { ownNames, type Names } from './names';

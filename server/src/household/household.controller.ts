@@ -2,7 +2,8 @@ import { Body, Controller, Get, HttpCode, Inject, Post, Res } from '@nestjs/comm
 import { AskJoinCode, JoinHousehold, TurnAway, say, type HouseholdView } from '@yaylak/contract';
 import type { Response } from 'express';
 import { ProblemException } from '../common/problems';
-import { askerOf, give } from './admission';
+import { give } from './admission';
+import { askerOf } from './asker';
 import { HouseholdService } from './household.service';
 
 /** Tablets, phones and other computers of the house. */
@@ -30,7 +31,7 @@ export class HouseholdController {
   @HttpCode(200)
   join(@Body() body: JoinHousehold, @Res({ passthrough: true }) response: Response): HouseholdView {
     give(response, body.id, this.household.join(body));
-    return this.household.view({ kind: 'device', id: body.id });
+    return this.household.view({ kind: 'device', id: body.id, person: null });
   }
 
   /** Keeps a device out from now on; on the computer with the book only. */

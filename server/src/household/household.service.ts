@@ -1,4 +1,3 @@
-import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
 import { say, type HouseDoorView, type HouseholdView, type JoinHousehold } from '@yaylak/contract';
 import { isoOf } from '@yaylak/core';
@@ -6,14 +5,10 @@ import { Clock } from '../common/clock';
 import { conflict, notFound } from '../common/problems';
 import { CONFIG } from '../common/tokens';
 import type { ServerConfig } from '../config';
+import { AccountsService } from './accounts.service';
+import { houseFolder, type Asker } from './asker';
 import { Devices } from './devices';
 import { JoinCode } from './joinCode';
-
-/** Who asks: the computer that keeps the book itself, or a device by its id. */
-export type Asker = { readonly kind: 'computer' } | { readonly kind: 'device'; readonly id: string };
-
-/** Where of this computer the keys of the house and its list of devices lie. */
-export const houseFolder = ({ dataDir }: Pick<ServerConfig, 'dataDir'>): string => join(dataDir, 'household');
 
 /** Who of the house is let in to the book, and how. */
 @Injectable()
@@ -26,19 +21,22 @@ export class HouseholdService {
   constructor(
     @Inject(CONFIG) config: ServerConfig,
     @Inject(Clock) private readonly clock: Clock,
+    @Inject(AccountsService) private readonly accounts: AccountsService,
   ) {
     this.devices = new Devices(houseFolder(config));
   }
 
   view(asker: Asker): HouseholdView {
     const isHere = asker.kind === 'computer';
+    // Who lets others in is logged in.
+    const isTold = isHere && (!this.accounts.isAsked || asker.person !== null);
     const all = this.devices.list();
     const seconds = this.code?.seconds ?? 0;
     return {
       isHere,
       door: this.door,
-      devices: isHere ? all : all.filter((d) => d.id === asker.id),
-      code: isHere && this.code && seconds > 0 ? { code: this.code.code, seconds } : null,
+      devices: isTold ? all : all.filter((d) => d.id === asker.id),
+      code: isTold && this.code && seconds > 0 ? { code: this.code.code, seconds } : null,
     };
   }
 
@@ -67,6 +65,7 @@ export class HouseholdService {
 
   turnAway(id: string): void {
     if (!this.devices.turnAway(id)) throw notFound(say('device'));
+    this.accounts.forgetDevice(id);
   }
 
   /** Whether a device may in that shows this. */

@@ -16,6 +16,7 @@ import { randomUUID } from 'node:crypto';
 import { BookService } from '../book/book.service';
 import { readEntries } from '../book/readEntries';
 import { faultsOf } from '../common/faultsOf';
+import { authorOf } from '../common/hand';
 import { plain } from '../common/plain';
 import { conflict, notFound } from '../common/problems';
 import { JobEntity } from '../records/job.entity';
@@ -66,12 +67,13 @@ export class JobsService {
     return this.book.exclusively(async () => {
       const known = await this.orm.em.fork().findOne(JobEntity, job.id);
       if (known) return this.toView(known as unknown as JobRow);
-      const { id, startedAt, startedBy } = job;
+      const { id, startedAt } = job;
+      const startedBy = authorOf(job.startedBy);
       await this.book.transact((em) =>
         em.insert(JobEntity, { ...columnsOf(job), id, startedAt, startedBy, finishedAt: null, discardedAt: null }),
       );
       this.book.state.jobs.set(job.id, job.stations);
-      return this.toView({ ...job, finishedAt: null });
+      return this.toView({ ...job, startedBy, finishedAt: null });
     });
   }
 

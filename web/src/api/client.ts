@@ -15,9 +15,20 @@ export class AwayError extends Error {
   }
 }
 
-/** The server is there and does not let this device in, or no longer: for what is read and typed here it is as if away. */
-export class OutsideError extends AwayError {}
-const OUTSIDE = '/problems/not-joined';
+/** The server is there and lets nobody in from here: for what is read and typed on this device it is as if away. */
+export class OutsideError extends AwayError {
+  constructor(
+    message: string,
+    /** The device is let in; it is who works on it that has to log in. */
+    readonly isLogIn: boolean,
+  ) {
+    super(message);
+  }
+}
+const NOT_JOINED = '/problems/not-joined';
+/** Whoever is logged in may not, now or later. */
+const NOT_YOURS = '/problems/not-yours';
+const NOT_LOGGED_IN = '/problems/not-logged-in';
 
 /** Statuses that say nothing of what was sent: not let in, too slow, too often. */
 const NOT_NOW: readonly number[] = [401, 403, 408, 421, 425, 429];
@@ -28,7 +39,9 @@ const NOT_NOW: readonly number[] = [401, 403, 408, 421, 425, 429];
  */
 export const isForLater = (error: unknown): boolean =>
   error instanceof AwayError ||
-  (error instanceof ProblemError && (error.problem.status >= 500 || NOT_NOW.includes(error.problem.status)));
+  (error instanceof ProblemError &&
+    error.problem.type !== NOT_YOURS &&
+    (error.problem.status >= 500 || NOT_NOW.includes(error.problem.status)));
 
 /** Asks the server; a `file` of JSON is sent as it is. @throws ProblemError when it says no, AwayError when it is not there, or this device is not let in */
 export async function ask<T>(
@@ -56,7 +69,8 @@ export async function ask<T>(
   if (!isProblem) throw new AwayError();
   const problem = (await response.json()) as Problem;
   const said = new ProblemError(problem);
-  throw problem.type === OUTSIDE ? new OutsideError(said.message) : said;
+  const isLogIn = problem.type === NOT_LOGGED_IN;
+  throw isLogIn || problem.type === NOT_JOINED ? new OutsideError(said.message, isLogIn) : said;
 }
 
 /** A query string of what is set. */

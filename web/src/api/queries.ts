@@ -30,6 +30,7 @@ import type {
   MatingRecordView,
   MatingView,
   MentionView,
+  PeopleView,
   PairingView,
   PairView,
   PedigreeView,
@@ -140,6 +141,10 @@ export const copiesQuery = queryOptions({
 export const householdQuery = queryOptions({
   queryKey: ['household'],
   queryFn: ({ signal }) => ask<HouseholdView>('/api/household', { signal }),
+});
+export const peopleQuery = queryOptions({
+  queryKey: ['people'],
+  queryFn: ({ signal }) => ask<PeopleView>('/api/household/people', { signal }),
 });
 export const identifiersQuery = queryOptions({
   queryKey: ['identifiers'],

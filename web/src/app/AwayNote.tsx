@@ -1,9 +1,8 @@
 import { notifyManager, useQueryClient, type Query, type QueryClient } from '@tanstack/react-query';
 import { useEffect, useSyncExternalStore } from 'react';
-import { Link } from 'react-router';
 import { AwayError, OutsideError } from '../api/client';
 import { deviceMoment } from '../api/deviceClock';
-import { LinkButton } from '../parts/LinkButton';
+import { OutsideLink } from '../parts/OutsideLink';
 import { NotePanel, Row, Stack } from '../parts/Panel';
 import { fullDate } from '../words/dates';
 import { say } from '@yaylak/contract';
@@ -20,9 +19,12 @@ function isKept(query: Query): boolean {
 interface Kept {
   /** When the oldest figure of it was read, in ms. */
   readonly readAt: number;
-  /** The server is there, and does not let this device in. */
-  readonly isOutside: boolean;
+  /** The server is there, and lets nobody in from here: for want of a log-in, or of being let in at all. */
+  readonly outside: 'log-in' | 'join' | null;
 }
+
+const outsideOf = (error: Error | null): Kept['outside'] =>
+  error instanceof OutsideError ? (error.isLogIn ? 'log-in' : 'join') : null;
 
 /** Nothing where all is fresh; as text, since the same is the same. */
 function keptOnScreen(client: QueryClient): string | undefined {
@@ -30,7 +32,7 @@ function keptOnScreen(client: QueryClient): string | undefined {
   if (kept.length === 0) return undefined;
   const found: Kept = {
     readAt: Math.min(...kept.map((query) => query.state.dataUpdatedAt)),
-    isOutside: kept.some((query) => query.state.error instanceof OutsideError),
+    outside: kept.map(({ state: { error } }) => outsideOf(error)).find((one) => one !== null) ?? null,
   };
   return JSON.stringify(found);
 }
@@ -51,22 +53,25 @@ export function AwayNote() {
     return () => clearInterval(timer);
   }, [client, isAway]);
   if (kept === undefined) return null;
-  const { readAt, isOutside } = JSON.parse(kept) as Kept;
+  const { readAt, outside } = JSON.parse(kept) as Kept;
   const when = whenText(readAt);
   return (
     <NotePanel $tone="weld" role="status" style={{ margin: '16px 16px 0' }}>
-      {isOutside ? (
+      {outside ? (
         <Stack>
           <p>
-            {say(
-              'This device is not let in to the book. What you see is what it keeps, read {when}; what is written waits here until it is let in.',
-              { when },
-            )}
+            {outside === 'log-in'
+              ? say(
+                  'Nobody is logged in here. What you see is what this device keeps, read {when}; what is written waits here until somebody logs in.',
+                  { when },
+                )
+              : say(
+                  'This device is not let in to the book. What you see is what it keeps, read {when}; what is written waits here until it is let in.',
+                  { when },
+                )}
           </p>
           <Row>
-            <LinkButton as={Link} to="/join">
-              {say('Let this device in')}
-            </LinkButton>
+            <OutsideLink isLogIn={outside === 'log-in'} />
           </Row>
         </Stack>
       ) : (

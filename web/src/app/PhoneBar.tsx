@@ -4,7 +4,7 @@ import { NavLink } from 'react-router';
 import styled from 'styled-components';
 import { LanguageButtons } from '../parts/LanguageButton';
 import { colour, space } from '../theme/tokens';
-import { KeptCount, PlaceLinks, ThemeButton } from './Rail';
+import { HandLink, KeptCount, PlaceLinks, ThemeButton } from './Rail';
 import { useWaiting } from './useWaiting';
 import { say } from '@yaylak/contract';
 
@@ -46,6 +46,7 @@ export function PhoneBar() {
       {isOpen ? (
         <Suspense fallback={null}>
           <Sheet isForLooking title={say('All places')} isOpen onClose={() => setOpen(false)}>
+            <HandLink />
             <PlaceLinks onGo={() => setOpen(false)} />
             <ThemeButton />
             <LanguageButtons />

@@ -1,6 +1,9 @@
-import { Moon, Sun } from 'lucide-react';
+import { useQuery } from '@tanstack/react-query';
+import { mayRole, say } from '@yaylak/contract';
+import { Moon, Sun, UserRound } from 'lucide-react';
 import { Link, NavLink } from 'react-router';
 import styled from 'styled-components';
+import { holdingQuery } from '../api/queries';
 import { useOutboxState } from '../outbox/useOutbox';
 import { keysOf, PLACES } from '../shared/nav/placeList';
 import { LanguageButtons } from '../parts/LanguageButton';
@@ -9,14 +12,14 @@ import { colour, radius, space, touch } from '../theme/tokens';
 import { useTheme } from '../theme/useTheme';
 
 import { useWaiting } from './useWaiting';
-import { say } from '@yaylak/contract';
 
 /** Every place there is, in the order of the year; what waits stands beside a place. */
 export function PlaceLinks({ onGo }: { readonly onGo?: () => void }) {
   const waiting = useWaiting();
+  const role = useQuery(holdingQuery).data?.writer?.role;
   return (
     <Links aria-label={say('Places')}>
-      {PLACES.map((place) => (
+      {PLACES.filter(({ to }) => to !== '/selling' || mayRole(role, 'trade')).map((place) => (
         <Step key={place.to} $begins={place.under !== undefined}>
           {place.under ? <Under>{place.under}</Under> : null}
           <RailLink to={place.to} end={place.to === '/'} aria-keyshortcuts={keysOf(place)} onClick={onGo}>
@@ -32,13 +35,18 @@ export function PlaceLinks({ onGo }: { readonly onGo?: () => void }) {
 }
 
 /** The theme of this device, under its other one’s name. */
-export function ThemeButton() {
+export function ThemeButton({ isShort = false }: { readonly isShort?: boolean }) {
   const [theme, setTheme] = useTheme();
   const isLight = theme === 'light';
+  const other = isLight ? say('Barn theme') : say('Light theme');
   return (
-    <QuietButton type="button" onClick={() => setTheme(isLight ? 'barn' : 'light')}>
+    <QuietButton
+      type="button"
+      {...(isShort ? { 'aria-label': other } : {})}
+      onClick={() => setTheme(isLight ? 'barn' : 'light')}
+    >
       {isLight ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
-      {isLight ? say('Barn theme') : say('Light theme')}
+      {isShort ? null : other}
     </QuietButton>
   );
 }
@@ -67,15 +75,28 @@ export function KeptCount() {
   );
 }
 
+/** Who is logged in, and the way for somebody else to be. */
+export function HandLink() {
+  const writer = useQuery(holdingQuery).data?.writer;
+  if (!writer) return null;
+  return (
+    <HandName to="/log-in" aria-label={say('Logged in as {name}. Somebody else', { name: writer.name })}>
+      <UserRound size={16} aria-hidden style={{ flex: 'none' }} /> <span>{writer.name}</span>
+    </HandName>
+  );
+}
+
 /** The rail on the left: all places, and at its foot, always in sight, what is kept here and the theme. */
 export function Rail() {
+  const hasHands = useQuery(holdingQuery).data?.writer != null;
   return (
     <Side className="no-print">
       <PlaceLinks />
       <Foot>
         <KeptCount />
         <OwnWays>
-          <ThemeButton />
+          <HandLink />
+          <ThemeButton isShort={hasHands} />
           <LanguageButtons isShort />
         </OwnWays>
       </Foot>
@@ -134,6 +155,21 @@ const Count = styled.span`
   color: ${colour('madder')};
   font-weight: 700;
 `;
+const HandName = styled(Link)`
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-width: 0;
+  min-height: ${touch};
+  padding-right: ${space(2)};
+  font-size: 14px;
+  color: ${colour('ink')};
+  span {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+`;
 const Foot = styled.div`
   flex: none;
   padding: 0 ${space(3)};
@@ -151,6 +187,7 @@ const Kept = styled.div`
 const OwnWays = styled.div`
   display: flex;
   justify-content: space-between;
+  a + button,
   button + button {
     justify-content: center;
     border-left: 1px solid ${colour('line')};

@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { CircleQuestionMark, Search } from 'lucide-react';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
-import { Outlet, useNavigate } from 'react-router';
+import { Navigate, Outlet, useNavigate } from 'react-router';
 import styled from 'styled-components';
+import { OutsideError } from '../api/client';
 import { holdingQuery } from '../api/queries';
 import { HelpDoor } from '../parts/helpDoor';
 import { Loading } from '../parts/States';
@@ -18,6 +19,7 @@ import { AwayNote } from './AwayNote';
 import { ClockNote, DayApartNote } from './DayApartNote';
 import { TagFinder } from './finder/TagFinder';
 import { Rail } from './Rail';
+import { RoleNote } from './RoleNote';
 import { useArrival } from './useArrival';
 import { useKeepForOffline } from './useKeepForOffline';
 import { say } from '@yaylak/contract';
@@ -27,7 +29,7 @@ const PhoneBar = lazy(async () => ({ default: (await import('./PhoneBar')).Phone
 
 /** Band, rail and place. */
 export function Shell() {
-  const { data: holding, isPending } = useQuery(holdingQuery);
+  const { data: holding, isPending, error } = useQuery(holdingQuery);
   const isPhone = usePhone();
   const [finding, setFinding] = useState<string>();
   const place = useRef<HTMLElement>(null);
@@ -37,6 +39,8 @@ export function Shell() {
   usePlaceKeys();
   useArrival(place);
   useKeepForOffline();
+  // Nothing was read here yet: there is nothing to see before somebody logs in.
+  if (!holding && error instanceof OutsideError && error.isLogIn) return <Navigate to="/log-in" replace />;
   return (
     <HelpDoor value={help.open}>
       <Frame $isBeside={isBeside}>
@@ -69,6 +73,7 @@ export function Shell() {
           <DayApartNote />
           <ClockNote />
           <AwayNote />
+          <RoleNote />
           <StorageNote />
           <Suspense fallback={<Loading />}>
             {/* The day and the settings first: a sheet opened before them would be one without a date. */}

@@ -121,7 +121,7 @@ export const ROUTES: RouteObject[] = [
         path: 'holding',
         lazy: async () => ({ Component: (await import('../places/holding/HoldingPage')).HoldingPage }),
       },
-      ...(['groups', 'figures', 'judging', 'copies', 'devices'] as const).map((part) => ({
+      ...(['groups', 'figures', 'judging', 'copies', 'devices', 'people'] as const).map((part) => ({
         path: `holding/${part}`,
         lazy: async () => {
           const { HoldingPage } = await import('../places/holding/HoldingPage');
@@ -134,6 +134,11 @@ export const ROUTES: RouteObject[] = [
     path: '/join',
     ErrorBoundary: RouteFailed,
     lazy: async () => ({ Component: (await import('../places/join/JoinPage')).JoinPage }),
+  },
+  {
+    path: '/log-in',
+    ErrorBoundary: RouteFailed,
+    lazy: async () => ({ Component: (await import('../places/join/LogInPage')).LogInPage }),
   },
   {
     path: '/race/:id',

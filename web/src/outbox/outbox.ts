@@ -3,8 +3,8 @@ import { v7 } from 'uuid';
 import { ask, AwayError, isForLater, OutsideError, ProblemError } from '../api/client';
 import type { OfJob, Outgoing, OutboxItem, OutboxStore } from './store';
 
-/** How the last try found the server: it may be there and not let this device in. */
-export type ServerSeen = 'there' | 'away' | 'outside';
+/** How the last try found the server: it may be there and not let this device in, or want somebody to log in. */
+export type ServerSeen = 'there' | 'away' | 'outside' | 'logged-out';
 
 export interface OutboxState {
   readonly items: readonly OutboxItem[];
@@ -135,7 +135,7 @@ export function createOutbox(store: OutboxStore, courier: Courier = serverCourie
       waitMs = FIRST_WAIT_MS;
       server = 'there';
     } catch (error) {
-      server = error instanceof OutsideError ? 'outside' : 'away';
+      server = !(error instanceof OutsideError) ? 'away' : error.isLogIn ? 'logged-out' : 'outside';
       if (!isStopped) timer = setTimeout(() => void flush(), waitMs);
       waitMs = Math.min(LONGEST_WAIT_MS, waitMs * 2);
     }

@@ -1,19 +1,16 @@
-import { useQuery } from '@tanstack/react-query';
 import type { EntriesAnswered } from '@yaylak/contract';
 import type { ReadingDoubt } from '@yaylak/core';
 import { useCallback } from 'react';
 import { ask } from '../api/client';
-import { holdingQuery } from '../api/queries';
 import { stamp, type EntryDraft } from './useRecord';
-import { say } from '@yaylak/contract';
+import { useWriter } from '../words/writer';
 
 /**
  * What the book would doubt of entries, asked before they are kept.
  * @returns a doubt for each entry that has one, by its place; none while the server is away
  */
 export function useDoubts(): (drafts: readonly EntryDraft[]) => Promise<readonly (ReadingDoubt | undefined)[]> {
-  const { data: holding } = useQuery(holdingQuery);
-  const writtenBy = holding?.keeper ?? say('Keeper');
+  const writtenBy = useWriter();
   return useCallback(
     async (drafts) => {
       try {

@@ -28,6 +28,7 @@ it('keeps on the device what cannot be sent', async () => {
 
 it.each([
   [401, '/problems/not-joined'],
+  [401, '/problems/not-logged-in'],
   [401, ''],
   [429, ''],
   [503, ''],
@@ -39,8 +40,13 @@ it.each([
   expect(await screen.findByText('kept-here')).toBeTruthy();
 });
 
-it('shows a refusal where it was typed', async () => {
-  const { user } = renderPage(<Form />, { answers: { ...answers, 'POST /api/entries': no(400, 'Not so.') } });
+it.each([
+  [400, ''],
+  [403, '/problems/not-yours'],
+])('shows a refusal where it was typed: %s %s', async (status, type) => {
+  const { user } = renderPage(<Form />, {
+    answers: { ...answers, 'POST /api/entries': no(status, 'Not so.', undefined, type) },
+  });
   await user.click(screen.getByRole('button', { name: 'Save' }));
   expect(await screen.findByText('Not so.')).toBeTruthy();
 });
@@ -50,4 +56,14 @@ it('says at once when the device cannot keep it either', async () => {
   jest.spyOn(outbox, 'put').mockRejectedValue(new DOMException('full', 'QuotaExceededError'));
   await user.click(screen.getByRole('button', { name: 'Save' }));
   expect(await screen.findByText(/its storage is full or shut/)).toBeTruthy();
+});
+
+it('puts the name of who is logged in under what is written', async () => {
+  const { user, entries } = renderPage(<Form />, {
+    answers: { 'GET /api/holding': aHolding({ writer: { name: 'Hatice', role: 'helper' } }) },
+  });
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  expect(await screen.findByText('kept')).toBeTruthy();
+  expect(entries()).toMatchObject([{ writtenBy: 'Hatice' }]);
 });

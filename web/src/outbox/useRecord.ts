@@ -1,12 +1,12 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { MAX_BATCH, type Entry, type EntryAnswer, type EntriesAnswered, say } from '@yaylak/contract';
 import { useCallback, useRef } from 'react';
 import { ask, isForLater, ProblemError } from '../api/client';
-import { holdingQuery } from '../api/queries';
 import { readAgain } from '../api/readAgain';
 
 import { newId } from '../words/ids';
 import { useOutbox } from './useOutbox';
+import { useWriter } from '../words/writer';
 
 export const NOT_KEPT = say(
   'The server is away, and this device cannot keep this: its storage is full or shut. Nothing is lost while this stays open; make room and press again.',
@@ -88,8 +88,7 @@ export function useSendWhole(): (entries: readonly Entry[]) => Promise<RecordOut
  */
 export function useRecord(): (drafts: readonly EntryDraft[]) => Promise<RecordOutcome> {
   const send = useSendWhole();
-  const { data: holding } = useQuery(holdingQuery);
-  const writtenBy = holding?.keeper ?? say('Keeper');
+  const writtenBy = useWriter();
   const underWay = useRef(new Map<string, Promise<RecordOutcome>>());
   return useCallback(
     (drafts) => {

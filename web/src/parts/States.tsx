@@ -1,10 +1,9 @@
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
 import styled from 'styled-components';
 import { AwayError, OutsideError } from '../api/client';
 import { colour, radius, space } from '../theme/tokens';
 import { Button } from './Button';
-import { LinkButton } from './LinkButton';
+import { OutsideLink } from './OutsideLink';
 import { NotePanel, Panel, Row } from './Panel';
 import { say } from '@yaylak/contract';
 
@@ -28,9 +27,11 @@ const Bone = styled.div`
 
 /** What went wrong, what was kept, and what to do. */
 export function Failed({ error, onRetry }: { readonly error: Error; readonly onRetry?: () => void }) {
-  const isOutside = error instanceof OutsideError;
-  const title = isOutside
-    ? say('Not let in')
+  const outside = error instanceof OutsideError ? error : undefined;
+  const title = outside
+    ? outside.isLogIn
+      ? say('Not logged in')
+      : say('Not let in')
     : error instanceof AwayError
       ? say('The server is away')
       : say('That did not work');
@@ -39,11 +40,7 @@ export function Failed({ error, onRetry }: { readonly error: Error; readonly onR
       <h2>{title}</h2>
       <p>{error.message}</p>
       <Row style={{ marginTop: 8 }}>
-        {isOutside ? (
-          <LinkButton as={Link} to="/join">
-            {say('Let this device in')}
-          </LinkButton>
-        ) : null}
+        {outside ? <OutsideLink isLogIn={outside.isLogIn} /> : null}
         {onRetry ? <Button onPress={onRetry}>{say('Try again')}</Button> : null}
       </Row>
     </NotePanel>

@@ -119,6 +119,7 @@ export const anEntry = (type: Entry['type'], change: object = {}): Entry =>
 
 export const aHolding = (change: Partial<HoldingView> = {}): HoldingView => ({
   name: 'Ardıçlı',
+  writer: null,
   keeper: 'Aylin',
   unit: 'kg',
   dateOrder: 'day-month',

@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import type { AnimalView } from '@yaylak/contract';
 import {
+  aHolding,
   aGain,
   aGroup,
   anEntry,
@@ -321,6 +322,15 @@ describe('the time line', () => {
     });
     await user.click(screen.getByRole('button', { name: /Strike out: 91/ }));
     expect(await screen.findByText('That entry is struck out already.')).toBeVisible();
+  });
+
+  it('lets a helper strike out what they wrote, and nobody else’s', async () => {
+    const own = anEntry('weight', { kg: 88, method: 'scale', on: '2026-06-02', writtenBy: 'Hatice' });
+    await show(aView('26-0001', { timeline: [{ entry: own, struck: null }, ...line] }), {
+      'GET /api/holding': aHolding({ writer: { name: 'Hatice', role: 'helper' } }),
+    });
+    await waitFor(() => expect(screen.getAllByRole('button', { name: /^Strike out/ })).toHaveLength(1));
+    expect(screen.getByRole('button', { name: /Strike out: 88/ })).toBeVisible();
   });
 
   it('keeps what was struck out readable, with who and why, and offers no second strike', async () => {

@@ -11,6 +11,7 @@ import { useFirst } from '../../parts/useFirst';
 import { colour, space } from '../../theme/tokens';
 import { fullDate } from '../../words/dates';
 import { useWeightUnit } from '../../words/useHolding';
+import { useMay } from '../../words/writer';
 import { entryWords } from '../../words/entryWords';
 import { PlainList } from '../../parts/PlainList';
 import { say } from '@yaylak/contract';
@@ -28,6 +29,9 @@ export function Timeline({ view, today }: Props) {
   const { data: holding } = useQuery(holdingQuery);
   const record = useRecord();
   const undo = useUndo();
+  const may = useMay();
+  const writer = holding?.writer?.name;
+  const mayStrike = ({ writtenBy }: Entry): boolean => may('strike-others') || (may('write') && writtenBy === writer);
   const { shown: items, more } = useFirst(view.timeline, FIRST_SHOWN);
   const strike = async (item: TimelineItem, words: string): Promise<void> => {
     const outcome = await record([{ type: 'strike', on: today, entryId: item.entry.id, reason: say('wrong entry') }]);
@@ -69,7 +73,7 @@ export function Timeline({ view, today }: Props) {
                     : `${item.entry.writtenBy}${item.entry.source === 'import' ? say(', from a file') : ''}`}
                 </Small>
               </span>
-              {item.struck ? (
+              {item.struck || !mayStrike(item.entry) ? (
                 <span />
               ) : (
                 <Button

@@ -6,7 +6,7 @@ import { ask } from '../../api/client';
 import { holdingQuery } from '../../api/queries';
 import { useUnsaved } from '../../parts/unsaved';
 import { createDraftQueue, type DraftChange } from './draftQueue';
-import { say } from '@yaylak/contract';
+import { writerOf } from '../../words/writer';
 
 export interface Choosing {
   readonly view: ChoosingView | undefined;
@@ -38,7 +38,7 @@ export function useChoosing(set: ChoosingSet): Choosing {
       },
       send: async (change) => {
         const version = client.getQueryData(queryKey)?.draft?.version ?? 0;
-        const by = client.getQueryData(holdingQuery.queryKey)?.keeper ?? say('Keeper');
+        const by = writerOf(client.getQueryData(holdingQuery.queryKey));
         const body = { ...queryOf(set), version, by, ...change };
         // What was asked for before the change must not be shown after it.
         await client.cancelQueries({ queryKey });

@@ -12,6 +12,7 @@ import { figureText } from '../../words/format';
 import { newId } from '../../words/ids';
 import { say, fixedText } from '@yaylak/contract';
 import { Said } from '../../parts/Said';
+import { writerOf } from '../../words/writer';
 
 interface Props {
   readonly species: Species;
@@ -37,7 +38,7 @@ export function Drill({ species, turn }: Props) {
   const [typedBy, setBy] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const [keeping, setKeeping] = useState<'no' | 'kept'>('no');
-  const by = typedBy ?? holding?.keeper ?? '';
+  const by = typedBy ?? writerOf(holding);
   const frame = useRef<HTMLFormElement>(null);
   const now = cases[answers.length];
   const lastAnswer = answers.at(-1);
@@ -56,7 +57,7 @@ export function Drill({ species, turn }: Props) {
   const keep = async (): Promise<void> => {
     if (!holding) return;
     try {
-      const body = { id: newId(), on: holding.today, by: by.trim() || holding.keeper, answers };
+      const body = { id: newId(), on: holding.today, by: by.trim() || writerOf(holding), answers };
       client.setQueryData(drillsQuery.queryKey, await ask('/api/condition/drills', { method: 'POST', body }));
       setKeeping('kept');
     } catch (error) {

@@ -12,6 +12,7 @@ import { useUndo } from '../../parts/Undo';
 import { fullDate } from '../../words/dates';
 import { PlainTable } from './PlainTable';
 import { takeBackEntries } from './sendRows';
+import { writerOf } from '../../words/writer';
 
 /** As much fits through the door in one go. */
 const MOST_BYTES = 4_000_000;
@@ -47,7 +48,7 @@ export function PassportIn() {
             from: read.from,
           }),
           undo: async () => {
-            const stamp = { on: holding?.today ?? '', writtenBy: holding?.keeper ?? '' };
+            const stamp = { on: holding?.today ?? '', writtenBy: writerOf(holding) };
             const back = await takeBackEntries(read.keptIds.toReversed(), {
               ...stamp,
               onProgress: () => undefined,

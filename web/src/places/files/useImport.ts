@@ -18,6 +18,7 @@ import type { Encoding, FileTable } from '../../adapters/files/readTable';
 import { refusedWords } from '../../adapters/files/refusedWords';
 import { telling } from '../../adapters/telling';
 import type { RowOutcome } from './sendRows';
+import { writerOf } from '../../words/writer';
 import { say } from '@yaylak/contract';
 
 interface Opened {
@@ -162,7 +163,7 @@ export function useImport(first: ImportKind): ImportState {
         groups: all.map(({ id, name }) => ({ id, name })),
         takesParents,
         today: here.today,
-        writtenBy: here.keeper,
+        writtenBy: writerOf(here),
       };
       return importWorker().run(context, { mode, skipLines, takesAgain }, onProgress);
     });
@@ -183,7 +184,7 @@ export function useImport(first: ImportKind): ImportState {
 
   const takeBack = async (): Promise<void> => {
     if (!holding) return;
-    const stamp = { on: holding.today, writtenBy: holding.keeper };
+    const stamp = { on: holding.today, writtenBy: writerOf(holding) };
     const back = await withProgress((onProgress) => importWorker().takeBack(stamp, onProgress));
     if (!back) return;
     startOver();

@@ -117,7 +117,7 @@ function WhatFor() {
         <h2>{say('Who is let in')}</h2>
         <Small>
           {say(
-            'A device that was let in reads and writes the whole book. Show a code to people of the household only, and turn away a device that is lost or sold.',
+            'A device that was let in reads and writes the whole book, or, where people log in, what who is logged in may. Show a code to people of the household only, and turn away a device that is lost or sold.',
           )}
         </Small>
       </Panel>

@@ -20,12 +20,13 @@ import { Devices } from './Devices';
 import { Findings } from './Findings';
 import { Groups } from './Groups';
 import { Hands } from './Hands';
+import { People } from './People';
 import { SpeciesFigures } from './SpeciesFigures';
 import { Standards } from './Standards';
 import { say } from '@yaylak/contract';
 
 /** The settings by what they answer, a page each. */
-export type HoldingPart = 'basics' | 'groups' | 'figures' | 'judging' | 'copies' | 'devices';
+export type HoldingPart = 'basics' | 'groups' | 'figures' | 'judging' | 'copies' | 'devices' | 'people';
 
 const PARTS: readonly (readonly [part: HoldingPart, to: string, words: string])[] = [
   ['basics', '/holding', say('The holding')],
@@ -34,6 +35,7 @@ const PARTS: readonly (readonly [part: HoldingPart, to: string, words: string])[
   ['judging', '/holding/judging', say('How animals are judged')],
   ['copies', '/holding/copies', say('Copies of the book')],
   ['devices', '/holding/devices', say('Tablets and phones')],
+  ['people', '/holding/people', say('People')],
 ];
 
 /** A list of short names reads badly across a wide page. */
@@ -78,6 +80,7 @@ export function HoldingPage({ part = 'basics' }: { readonly part?: HoldingPart }
       ) : null}
       {part === 'copies' ? <Copies /> : null}
       {part === 'devices' ? <Devices /> : null}
+      {part === 'people' ? <People /> : null}
       {part === 'judging' ? (
         <>
           <Standards holding={data} onSave={save} />

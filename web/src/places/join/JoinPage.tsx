@@ -2,7 +2,6 @@ import { useQuery } from '@tanstack/react-query';
 import { say, type HouseholdView } from '@yaylak/contract';
 import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
-import styled from 'styled-components';
 import { ask } from '../../api/client';
 import { householdQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
@@ -11,9 +10,9 @@ import { LinkButton } from '../../parts/LinkButton';
 import { Panel, Small, Stack } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
 import { useWindowTitle } from '../../parts/useWindowTitle';
-import { space } from '../../theme/tokens';
 import { fullDate } from '../../words/dates';
 import { newId } from '../../words/ids';
+import { Narrow } from './Narrow';
 
 /** Where a device of the house is let in, by the code from the computer's screen. */
 export function JoinPage() {
@@ -101,12 +100,3 @@ function JoinForm() {
     </Panel>
   );
 }
-
-const Narrow = styled.main`
-  max-width: 560px;
-  margin: 0 auto;
-  padding: ${space(6)} ${space(4)};
-  display: flex;
-  flex-direction: column;
-  gap: ${space(4)};
-`;

@@ -19,6 +19,7 @@ const SHOWN = 200;
 const WHY: Readonly<Record<ServerSeen, string>> = {
   there: say('It is on its way.'),
   away: say('The server is away. It is tried again by itself, every few seconds; you may close the lid.'),
+  'logged-out': say('Nobody is logged in here. It waits, and goes by itself once somebody logs in.'),
   outside: say('This device is not let in to the book. It waits here, and goes by itself once it is let in again.'),
 };
 

@@ -40,12 +40,14 @@ export function RacePage() {
 }
 
 function OneJob({ id }: { readonly id: string }) {
-  const [hand, setHand] = useState(() => keptHand(id));
+  const [said, setHand] = useState(() => keptHand(id));
   const [isHandAsked, setHandAsked] = useState(false);
+  const { data: holding } = useQuery(holdingQuery);
+  // Who is logged in is who is there.
+  const hand = holding?.writer ? { by: holding.writer.name, saidOn: holding.today } : said;
   const race = useRace(id, hand?.by);
   const outbox = useOutbox();
   const navigate = useNavigate();
-  const { data: holding } = useQuery(holdingQuery);
   const [isSummary, setSummary] = useState(false);
   const [isChanging, setChanging] = useState(false);
   const isPhone = usePhone();
@@ -119,9 +121,9 @@ function OneJob({ id }: { readonly id: string }) {
   const isForgotten = hand?.saidOn !== holding?.today;
   const isAsking = !isFinished && !isSummary && (isHandAsked || (isForgotten && holding !== undefined));
   const saidBy = (by: string): void => {
-    const said = { by, saidOn: holding?.today ?? race.on };
-    keepHand(id, said);
-    setHand(said);
+    const now = { by, saidOn: holding?.today ?? race.on };
+    keepHand(id, now);
+    setHand(now);
     setHandAsked(false);
   };
   const finish = async (): Promise<void> => {
@@ -150,7 +152,7 @@ function OneJob({ id }: { readonly id: string }) {
             <HeadButton
               type="button"
               aria-label={say('Recorded by {by}. Somebody else', { by: race.by })}
-              onClick={() => setHandAsked(true)}
+              onClick={() => (holding?.writer ? void navigate('/log-in') : setHandAsked(true))}
             >
               {say('by {by}', { by: race.by })}
             </HeadButton>

@@ -22,6 +22,7 @@ import { planFault, planToStart, withNextTube, type JobPlan } from './plan';
 import { PlanFields } from './PlanFields';
 import { WhoComes } from './WhoComes';
 import { whoSets } from './whoSets';
+import { writerOf } from '../../words/writer';
 
 /** What another place hands over to start a job with. */
 export interface GivenJob {
@@ -56,7 +57,7 @@ export function StartPage() {
   const plan = ownPlan ?? withNextTube(template, lastTubes);
   const [typedBy, setStartedBy] = useState<string>();
   const [forDay, setForDay] = useState<string>();
-  const startedBy = typedBy ?? holding?.keeper ?? '';
+  const startedBy = typedBy ?? writerOf(holding);
   const [problem, setProblem] = useState<string>();
   const who = sets.find((s) => s.key === chosen) ?? sets[0];
   const animals = useMemo(() => new Map(roster.data?.animals.map((a) => [a.tag.animalId, a])), [roster.data]);
@@ -194,7 +195,9 @@ export function StartPage() {
                 options={[...templates.map((t) => [t.id, say(t.name)] as const), ['', say('put together here')]]}
                 onChange={choose}
               />
-              <Field label={say('Weighed and recorded by')} value={startedBy} onChange={setStartedBy} />
+              {holding?.writer ? null : (
+                <Field label={say('Weighed and recorded by')} value={startedBy} onChange={setStartedBy} />
+              )}
               <Field
                 label={say('Day')}
                 type="date"

@@ -9,6 +9,7 @@ import { newId } from '../../words/ids';
 import { readElectronicNumber, USUAL_BY_SPECIES, type Sex } from '@yaylak/core';
 import { nobody } from './draft';
 import { hasAll, isSameLog, jobLog, passagesOf, type Logged, type Passage } from './raceLog';
+import { writerOf } from '../../words/writer';
 
 export interface Race {
   readonly job: JobHere | undefined;
@@ -93,7 +94,7 @@ export function useRace(jobId: string, hand?: string): Race {
   useEffect(() => {
     if (isFinishedHere && waiting === 0) void refetch();
   }, [isFinishedHere, waiting, refetch]);
-  const by = hand ?? job?.startedBy ?? holding?.keeper ?? say('Keeper');
+  const by = holding?.writer?.name ?? hand ?? job?.startedBy ?? writerOf(holding);
   const on = job?.isForItsDay ? job.on : (holding?.today ?? job?.on ?? '');
 
   const put = useCallback(

@@ -34,6 +34,7 @@ import { countText, weightText } from '../../words/format';
 import { useWeightUnit } from '../../words/useHolding';
 import { weanEntries, type WeanTyped } from './weanDraft';
 import { waitsText } from './words';
+import { writerOf } from '../../words/writer';
 
 interface Props {
   readonly litter: LitterView;
@@ -67,7 +68,7 @@ function WeanForm({ litter, view, today, onClose, numbersFor }: Props & { readon
       young,
       damId: dam?.animalId,
       isFirstStep,
-      scoredBy: holding?.keeper ?? say('Keeper'),
+      scoredBy: writerOf(holding),
       udderId: udder?.id,
     });
   const form = useTypedForm<WeanTyped>({

@@ -32,7 +32,7 @@ export function useStartJob(): (job: JobToStart) => Promise<string | undefined> 
         on: forDay ?? holding.today,
         ...(forDay !== undefined && forDay !== holding.today ? { isForItsDay: true } : {}),
         startedAt: new Date().toISOString(),
-        startedBy: startedBy?.trim() || holding.keeper,
+        startedBy: holding.writer?.name ?? (startedBy?.trim() || holding.keeper),
         ...(settings ? { settings } : {}),
         animalIds: [...animalIds],
       };

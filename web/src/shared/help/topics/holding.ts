@@ -30,5 +30,8 @@ export const HOLDING_HELP: HelpTopic = {
     say(
       'Tablets and phones of the house are let in under Tablets and phones, each with a code, once Yaylak has been started with npm start -- --home. They then work in the barn without a network. Turn away one that is lost.',
     ),
+    say(
+      'Under People each of the household gets a name and a password; each entry then bears the name of who wrote it. A helper records; choosing, selling and settings stay with owners and keepers. On a shared tablet the hands change by a PIN.',
+    ),
   ],
 };
