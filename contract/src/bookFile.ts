@@ -31,6 +31,7 @@ import { PlanFacts, type CalendarSetting, type ResourcesSetting } from './season
 import { OutletFacts } from './selling';
 import type { KeepTemplate } from './stations';
 import type { KeepDrill } from './condition';
+import type { BookChange } from './history';
 
 export const BOOK_FORMAT = 'yaylak-book';
 export const BOOK_FORMAT_VERSION = 1;
@@ -218,6 +219,8 @@ export interface BookFile {
   readonly templates?: readonly KeepTemplate[];
   readonly plans?: readonly { readonly id: string; readonly facts: PlanFacts; readonly version: number }[];
   readonly drills?: readonly KeepDrill[];
+  /** What settings, records, labels, plans and choices said before. */
+  readonly changes?: readonly BookChange[];
   readonly animals: readonly BookAnimal[];
   readonly entries: readonly Entry[];
   /** The pictures that lie beside the book, each under its id; a file without any has no such part. */

@@ -312,7 +312,7 @@ export interface ChoosingView {
   readonly kin: KinChoice;
   /** The kin step was drawn for other animals or another number: it is to be drawn anew. */
   readonly isKinStale: boolean;
-  readonly draft: { readonly version: number; readonly by: string; readonly at: string } | null;
+  readonly draft: { readonly id: string; readonly version: number; readonly by: string; readonly at: string } | null;
   /** Decided in the draft, and not here any more. */
   readonly left: readonly {
     readonly tag: TagView;

@@ -15,6 +15,7 @@ export * from './feelGuides';
 export * from './going';
 export * from './groups';
 export * from './growth';
+export * from './history';
 export * from './holding';
 export * from './household';
 export * from './jobs';

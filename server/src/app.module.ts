@@ -28,6 +28,7 @@ import { PhotosModule } from './photos/photos.module';
 import { GroupsModule } from './groups/groups.module';
 import { GrowthModule } from './growth/growth.module';
 import { HealthModule } from './health/health.module';
+import { HistoryModule } from './history/history.module';
 import { HoldingModule } from './holding/holding.module';
 import { HouseholdModule } from './household/household.module';
 import { JobsModule } from './jobs/jobs.module';
@@ -62,6 +63,7 @@ const LET_GO_MS = 50;
     GroupsModule,
     GrowthModule,
     HealthModule,
+    HistoryModule,
     HoldingModule,
     HouseholdModule,
     JobsModule,

@@ -30,6 +30,7 @@ import { Clock } from '../common/clock';
 import { badFields, notFound, staleVersion } from '../common/problems';
 import { tagView } from '../common/views';
 import { GrowthService } from '../growth/growth.service';
+import { HistoryService } from '../history/history.service';
 import { AnimalEntity } from '../records/animal.entity';
 import { compareBy } from './animalOrder';
 
@@ -44,6 +45,7 @@ export class AnimalsService {
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
+    @Inject(HistoryService) private readonly changes: HistoryService,
     @Inject(GrowthService) private readonly growth: GrowthService,
     @Inject(Clock) private readonly clock: Clock,
   ) {
@@ -126,7 +128,10 @@ export class AnimalsService {
         throw badFields([
           { field: refusal.field, message: refusalText(refusal, (a) => this.book.nameOf(a), this.book.state.unit) },
         ]);
-      await this.book.transact((em) => em.nativeUpdate(AnimalEntity, { id }, rowOf(record)));
+      await this.book.transact(async (em) => {
+        await em.nativeUpdate(AnimalEntity, { id }, rowOf(record));
+        await this.changes.keep(em, ['animal', id], told(facts.record), told(record));
+      });
       this.book.setRecord(record);
       return this.row(this.find(id));
     });
@@ -317,4 +322,10 @@ function placeIn(
     else high = middle;
   }
   return low;
+}
+
+/** What of a record can be changed. */
+function told(record: AnimalRecord): object {
+  const { version: _version, ...rest } = rowOf(record);
+  return rest;
 }

@@ -43,7 +43,7 @@ function aBook() {
   const growth = new GrowthService(book, clock);
   const females = new FemalesToMateService(book, history, clock);
   const births = new BirthsToComeService(book, undefined as never, history, clock);
-  const products = new ProductsService(undefined as never, book, clock);
+  const products = new ProductsService(undefined as never, book, undefined as never, clock);
   return { book, history, growth, females, births, products, learned: new LearnedService(book) };
 }
 type Book = ReturnType<typeof aBook>;

@@ -122,7 +122,9 @@ export class ChoosingService {
       withoutWeight: measured.filter((m) => !m.adjusted).length,
       kin,
       isKinStale,
-      draft: draft ? { version: draft.version, by: draft.facts.changedBy, at: draft.facts.changedAt } : null,
+      draft: draft
+        ? { id: draft.id, version: draft.version, by: draft.facts.changedBy, at: draft.facts.changedAt }
+        : null,
       left: this.left(set, draft, today),
     };
   }

@@ -7,6 +7,7 @@ import { Clock } from '../common/clock';
 import { authorOf } from '../common/hand';
 import { plain } from '../common/plain';
 import { conflict, notFound } from '../common/problems';
+import { HistoryService } from '../history/history.service';
 import { ChoosingDraftEntity } from '../records/choosingDraft.entity';
 import type { FullSet } from './sets.service';
 import { say } from '@yaylak/contract';
@@ -23,6 +24,7 @@ export class DraftsService {
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
+    @Inject(HistoryService) private readonly changes: HistoryService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -49,9 +51,10 @@ export class DraftsService {
       const facts = this.changed(before?.facts, plain(change), version);
       const fromDay = set.crop ? isoOf(set.crop.from) : null;
       const id = before?.id ?? [set.species, set.sex, fromDay ?? 'grown'].join(' ');
-      await this.book.transact((em) =>
-        em.upsert(ChoosingDraftEntity, { id, species: set.species, sex: set.sex, fromDay, facts, version }),
-      );
+      await this.book.transact(async (em) => {
+        await em.upsert(ChoosingDraftEntity, { id, species: set.species, sex: set.sex, fromDay, facts, version });
+        await this.changes.keep(em, ['choice', id], before && told(before.facts), told(facts));
+      });
     });
   }
 
@@ -66,7 +69,10 @@ export class DraftsService {
             changedBy: draft.facts.changedBy,
           }),
         );
-      await this.book.transact((em) => em.nativeDelete(ChoosingDraftEntity, { id: draft.id }));
+      await this.book.transact(async (em) => {
+        await em.nativeDelete(ChoosingDraftEntity, { id: draft.id });
+        await this.changes.keep(em, ['choice', draft.id], told(draft.facts), undefined);
+      });
     });
   }
 
@@ -120,4 +126,11 @@ function draftOf(stored: readonly Stored[], { crop }: FullSet): Draft | undefine
       return day >= crop.from - CONTEMPORARY_DAYS && day <= crop.to;
     })
     .sort((a, b) => a.away - b.away)[0]?.draft;
+}
+
+/** What of a choice somebody changes; by whom and when stands beside it. */
+function told({ changedBy: _by, changedAt: _at, decided, letBack, ...rest }: DraftFacts): object {
+  const what = Object.entries(decided).map(([animalId, { decision, reason }]) => [animalId, { decision, reason }]);
+  const back = Object.entries(letBack).map(([animalId, { reason }]) => [animalId, { letBack: reason }]);
+  return { ...rest, decided: Object.fromEntries(what) as object, letBack: Object.fromEntries(back) as object };
 }

@@ -1,6 +1,7 @@
 import type { Options } from '@mikro-orm/core';
 import { AnimalEntity } from '../records/animal.entity';
 import { ENTRY_ENTITIES, EntryEntity } from '../records/entry.entities';
+import { ChangeEntity } from '../records/change.entity';
 import { ChoosingDraftEntity } from '../records/choosingDraft.entity';
 import { DrillEntity } from '../records/drill.entity';
 import { GroupEntity } from '../records/group.entity';
@@ -22,6 +23,7 @@ export const ENTITIES: NonNullable<Options['entities']> = [
   ProductEntity,
   DrillEntity,
   PlanEntity,
+  ChangeEntity,
   ChoosingDraftEntity,
   AnimalEntity,
   EntryEntity,

@@ -29,6 +29,7 @@ export const MIGRATION_NAMES = [
   '20261130180000_keeps',
   '20261201010000_weekStart',
   '20261201040000_photos',
+  '20261201220000_changes',
 ] as const;
 
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

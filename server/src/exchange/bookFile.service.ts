@@ -7,6 +7,7 @@ import {
   MOST_FACT_BYTES,
   type BookAnimal,
   type BookReadIn,
+  type ChangedThing,
   type Entry,
   type ReadingBook,
   say,
@@ -17,6 +18,7 @@ import { readEntries, type KeptEntry } from '../book/readEntries';
 import { writeEntries, writeStrikes } from '../book/writeEntries';
 import { breathe } from '../common/breathe';
 import { conflict, tooLarge } from '../common/problems';
+import { ChangeEntity } from '../records/change.entity';
 import { DrillEntity } from '../records/drill.entity';
 import { GroupEntity } from '../records/group.entity';
 import { HoldingEntity } from '../records/holding.entity';
@@ -74,6 +76,7 @@ export class BookFileService {
     const loads = await em.find(LoadEntity, {}, { orderBy: { id: 'asc' } });
     const plans = await em.find(PlanEntity, {}, { orderBy: { id: 'asc' } });
     const drills = await em.find(DrillEntity, {}, { orderBy: { id: 'asc' } });
+    const changes = await em.find(ChangeEntity, {}, { orderBy: { id: 'asc' } });
     const groups = await groupsInOrder(em);
     const jobs = await em.find(JobEntity, {}, { orderBy: { id: 'asc' } });
     const animals = await em
@@ -142,6 +145,15 @@ export class BookFileService {
       products: products.map(({ id, facts, isClosed, version: v }) => ({ id, facts, isClosed, version: v })),
       plans: plans.map(({ id, facts, version: v }) => ({ id, facts, version: v })),
       drills: drills.map(({ id, takenOn, takenBy, answers }) => ({ id, on: takenOn, by: takenBy, answers })),
+      changes: changes.map(({ id, at, changedBy, what, thingId, before, after }) => ({
+        id,
+        at,
+        by: changedBy,
+        what: what as ChangedThing,
+        thingId,
+        ...(before ? { before } : {}),
+        ...(after ? { after } : {}),
+      })),
       templates: templates.map(({ id, facts }) => ({ ...facts, id })),
       outlets: outlets.map(({ id, facts, isClosed, version: v }) => ({ id, facts, isClosed, version: v })),
       loads: loads.map(({ id, facts, version: v }) => ({ id, facts, version: v })),
@@ -339,6 +351,8 @@ async function writeRecords(em: EntityManager, book: CheckedBook): Promise<void>
   for (const plan of book.plans) await em.insert(PlanEntity, { ...plan });
   for (const { id, on, by, answers } of book.drills)
     await em.insert(DrillEntity, { id, takenOn: on, takenBy: by, answers });
+  for (const { by, before = null, after = null, ...change } of book.changes)
+    await em.insert(ChangeEntity, { ...change, changedBy: by, before, after });
   for (const outlet of book.outlets) await em.insert(OutletEntity, { ...outlet });
   for (const load of book.loads) await em.insert(LoadEntity, { ...load });
   for (const { id, ...facts } of book.templates) await em.insert(TemplateEntity, { id, facts });

@@ -28,6 +28,7 @@ export const BOOK_LISTS: Readonly<Record<BookList, 'needed' | 'may be missing'>>
   products: 'may be missing',
   plans: 'may be missing',
   drills: 'may be missing',
+  changes: 'may be missing',
   templates: 'may be missing',
   outlets: 'may be missing',
   loads: 'may be missing',

@@ -6,6 +6,7 @@ import { BookService } from '../book/book.service';
 import type { GroupRecord } from '../book/holdingState';
 import { Clock } from '../common/clock';
 import { badFields, conflict, notFound, staleVersion } from '../common/problems';
+import { HistoryService } from '../history/history.service';
 import { GroupEntity } from '../records/group.entity';
 import { say } from '@yaylak/contract';
 
@@ -24,6 +25,7 @@ export class GroupsService {
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
+    @Inject(HistoryService) private readonly changes: HistoryService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -51,7 +53,10 @@ export class GroupsService {
         isClosed: false,
         version: 1,
       };
-      await this.book.transact((em) => em.insert(GroupEntity, record));
+      await this.book.transact(async (em) => {
+        await em.insert(GroupEntity, record);
+        await this.changes.keep(em, ['group', record.id], undefined, told(record));
+      });
       this.keep(record);
       return this.view(record.id);
     });
@@ -69,9 +74,11 @@ export class GroupsService {
         isClosed: change.isClosed ?? before.isClosed,
         version: before.version + 1,
       };
-      await this.book.transact((em) =>
-        em.nativeUpdate(GroupEntity, { id }, { name: record.name, isClosed: record.isClosed, version: record.version }),
-      );
+      const { name, isClosed, version } = record;
+      await this.book.transact(async (em) => {
+        await em.nativeUpdate(GroupEntity, { id }, { name, isClosed, version });
+        await this.changes.keep(em, ['group', id], told(before), told(record));
+      });
       this.keep(record);
       return this.view(id);
     });
@@ -87,7 +94,10 @@ export class GroupsService {
           say('The group “{name}” has been used.', { name: group.name }),
           say('Moves, stays of males, jobs or plans speak of it. Close it instead.'),
         );
-      await this.book.transact((tx) => tx.nativeDelete(GroupEntity, { id }));
+      await this.book.transact(async (em) => {
+        await em.nativeDelete(GroupEntity, { id });
+        await this.changes.keep(em, ['group', id], told(group), undefined);
+      });
       this.book.state.removeGroup(id);
     });
   }
@@ -122,3 +132,6 @@ export class GroupsService {
     return found;
   }
 }
+
+/** What of it can be changed. */
+const told = ({ name, species, isClosed }: GroupRecord): object => ({ name, species, isClosed });

@@ -42,6 +42,7 @@ import { badFields, staleVersion } from '../common/problems';
 import { CONFIG } from '../common/tokens';
 import type { ServerConfig } from '../config';
 import { backupFiles } from '../database/bookFolder';
+import { HistoryService } from '../history/history.service';
 import { HoldingEntity } from '../records/holding.entity';
 import { blankFaults, resourceFaults, standardFaults } from '../records/listFaults';
 import { overrideFaults } from '../records/overrideFaults';
@@ -107,6 +108,7 @@ export class HoldingService implements OnModuleInit {
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
+    @Inject(HistoryService) private readonly changes: HistoryService,
     @Inject(Clock) private readonly clock: Clock,
     @Inject(CONFIG) private readonly config: ServerConfig,
   ) {}
@@ -260,9 +262,16 @@ export class HoldingService implements OnModuleInit {
   }
 
   private async save(settings: Settings): Promise<void> {
-    await this.book.transact((em) => em.upsert(HoldingEntity, { id: 1, ...settings }));
+    const before = await this.settings();
+    await this.book.transact(async (em) => {
+      await em.upsert(HoldingEntity, { id: 1, ...settings });
+      await this.changes.keep(em, ['holding', '1'], told(before), told(settings));
+    });
     this.written++;
     const { species, unit, scorers } = settings;
     this.book.state.setSettings({ species, unit, scorers: scorers ?? { setRight: [] } });
   }
 }
+
+/** What of the settings somebody changes. */
+const told = ({ version: _version, calendarKey: _key, ...rest }: Settings): object => rest;

@@ -41,6 +41,7 @@ export const DEED_OF: Readonly<Record<string, Deed | typeof ANYBODY>> = {
   'GET /api/photos/:id': 'read',
   'PUT /api/photos/:id': 'write',
   'GET /api/tags': 'read',
+  'GET /api/history': 'trade',
   'GET /api/groups': 'read',
   'POST /api/groups': 'settings',
   'PATCH /api/groups/:id': 'settings',

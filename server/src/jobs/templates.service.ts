@@ -6,6 +6,7 @@ import { BookService } from '../book/book.service';
 import { faultsOf } from '../common/faultsOf';
 import { plain } from '../common/plain';
 import { badFields, notFound } from '../common/problems';
+import { HistoryService } from '../history/history.service';
 import { TemplateEntity } from '../records/template.entity';
 
 /** Jobs kept as templates, the shipped ones before the holding's own. */
@@ -14,6 +15,7 @@ export class TemplatesService {
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
+    @Inject(HistoryService) private readonly changes: HistoryService,
   ) {}
 
   async list(): Promise<TemplateView[]> {
@@ -38,14 +40,23 @@ export class TemplatesService {
             message: say('There is a template “{name}” already. Choose another name.', { name: same.name }),
           },
         ]);
-      await this.book.transact((em) => em.upsert(TemplateEntity, { id, facts }));
+      await this.book.transact(async (em) => {
+        const before = await em.findOne(TemplateEntity, id);
+        await this.changes.keep(em, ['template', id], before?.facts, facts);
+        await em.upsert(TemplateEntity, { id, facts });
+      });
       return { ...facts, id, isShipped: false };
     });
   }
 
   remove(id: string): Promise<void> {
     return this.book.exclusively(async () => {
-      if ((await this.book.transact((em) => em.nativeDelete(TemplateEntity, { id }))) === 0) throw notFound('template');
+      await this.book.transact(async (em) => {
+        const before = await em.findOne(TemplateEntity, id);
+        if (!before) throw notFound('template');
+        await this.changes.keep(em, ['template', id], before.facts, undefined);
+        await em.nativeDelete(TemplateEntity, { id });
+      });
     });
   }
 }

@@ -8,6 +8,7 @@ import type { ProductRecord } from '../book/holdingState';
 import { Clock } from '../common/clock';
 import { plain } from '../common/plain';
 import { badFields, conflict, notFound, staleVersion } from '../common/problems';
+import { HistoryService } from '../history/history.service';
 import { ProductEntity } from '../records/product.entity';
 import { say } from '@yaylak/contract';
 
@@ -20,6 +21,7 @@ export class ProductsService {
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
+    @Inject(HistoryService) private readonly changes: HistoryService,
     @Inject(Clock) private readonly clock: Clock,
   ) {
     this.given = book.ofKinds(['arrival', 'treatment'], () => this.givenByBatch());
@@ -46,7 +48,10 @@ export class ProductsService {
       if (known) return this.view(known);
       this.refuseFaults(facts, id);
       const record: ProductRecord = { id, facts, isClosed: false, version: 1 };
-      await this.book.transact((em) => em.insert(ProductEntity, { ...record }));
+      await this.book.transact(async (em) => {
+        await em.insert(ProductEntity, { ...record });
+        await this.changes.keep(em, ['product', id], undefined, facts);
+      });
       return this.keep(record);
     });
   }
@@ -59,9 +64,10 @@ export class ProductsService {
       if (before.version !== version) throw staleVersion('product', this.view(before));
       this.refuseFaults(facts, id);
       const record: ProductRecord = { id, facts, isClosed: isClosed ?? before.isClosed, version: version + 1 };
-      await this.book.transact((em) =>
-        em.nativeUpdate(ProductEntity, { id }, { facts, isClosed: record.isClosed, version: record.version }),
-      );
+      await this.book.transact(async (em) => {
+        await em.nativeUpdate(ProductEntity, { id }, { facts, isClosed: record.isClosed, version: record.version });
+        await this.changes.keep(em, ['product', id], told(before), told(record));
+      });
       return this.keep(record);
     });
   }
@@ -79,7 +85,10 @@ export class ProductsService {
           say('“{name}” has been given.', { name: product.facts.name }),
           say('The register speaks of it. Say that it is no longer used instead.'),
         );
-      await this.book.transact((em) => em.nativeDelete(ProductEntity, { id }));
+      await this.book.transact(async (em) => {
+        await em.nativeDelete(ProductEntity, { id });
+        await this.changes.keep(em, ['product', id], told(product), undefined);
+      });
       this.book.state.removeProduct(id);
     });
   }
@@ -168,3 +177,6 @@ export function productFaults(facts: ProductFacts): FieldFault[] {
       });
   return faults;
 }
+
+/** What of it can be changed. */
+const told = ({ facts, isClosed }: ProductRecord): object => ({ ...facts, isClosed });

@@ -14,6 +14,7 @@ import { BookService } from '../book/book.service';
 import type { PlanRecord } from '../book/holdingState';
 import { plain } from '../common/plain';
 import { badFields, notFound, staleVersion } from '../common/problems';
+import { HistoryService } from '../history/history.service';
 import { PlanEntity } from '../records/plan.entity';
 
 /** The plans of the year, kept on a version each. */
@@ -22,6 +23,7 @@ export class PlansService {
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
+    @Inject(HistoryService) private readonly changes: HistoryService,
   ) {}
 
   create(plan: CreatePlan): Promise<PlanRecord> {
@@ -31,7 +33,10 @@ export class PlansService {
       if (known) return known;
       this.refuseFaults(facts, id);
       const record: PlanRecord = { id, facts, version: 1 };
-      await this.book.transact((em) => em.insert(PlanEntity, { ...record }));
+      await this.book.transact(async (em) => {
+        await em.insert(PlanEntity, { ...record });
+        await this.changes.keep(em, ['plan', id], undefined, facts);
+      });
       return this.keep(record);
     });
   }
@@ -44,14 +49,23 @@ export class PlansService {
       if (before.version !== version) throw staleVersion('plan', before);
       this.refuseFaults(facts, id);
       const record: PlanRecord = { id, facts, version: version + 1 };
-      await this.book.transact((em) => em.nativeUpdate(PlanEntity, { id }, { facts, version: record.version }));
+      await this.book.transact(async (em) => {
+        await em.nativeUpdate(PlanEntity, { id }, { facts, version: record.version });
+        await this.changes.keep(em, ['plan', id], before.facts, facts);
+      });
       return this.keep(record);
     });
   }
 
   remove(id: string): Promise<void> {
     return this.book.exclusively(async () => {
-      if ((await this.book.transact((em) => em.nativeDelete(PlanEntity, { id }))) === 0) throw notFound('plan');
+      const before = this.book.state.plans.get(id);
+      const removed = await this.book.transact(async (em) => {
+        const n = await em.nativeDelete(PlanEntity, { id });
+        if (n > 0) await this.changes.keep(em, ['plan', id], before?.facts ?? {}, undefined);
+        return n;
+      });
+      if (removed === 0) throw notFound('plan');
       this.book.state.removePlan(id);
     });
   }

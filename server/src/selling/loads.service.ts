@@ -20,6 +20,7 @@ import { plain } from '../common/plain';
 import { badFields, conflict, notFound, staleVersion } from '../common/problems';
 import { tagView } from '../common/views';
 import { MatingHistoryService } from '../mating/history.service';
+import { HistoryService } from '../history/history.service';
 import { LoadEntity } from '../records/load.entity';
 import { OutletsService } from './outlets.service';
 
@@ -35,6 +36,7 @@ export class LoadsService {
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
+    @Inject(HistoryService) private readonly changes: HistoryService,
     @Inject(AnimalsService) private readonly animals: AnimalsService,
     @Inject(OutletsService) private readonly outlets: OutletsService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
@@ -74,7 +76,10 @@ export class LoadsService {
       const known = (await this.stored()).find((l) => l.id === id);
       if (!known) {
         await this.refuseFaults(facts, []);
-        await this.book.transact((em) => em.insert(LoadEntity, { id, facts, version: 1 }));
+        await this.book.transact(async (em) => {
+          await em.insert(LoadEntity, { id, facts, version: 1 });
+          await this.changes.keep(em, ['load', id], undefined, facts);
+        });
       }
       return this.view(known ?? { id, facts, version: 1 }, await this.outlets.list());
     });
@@ -89,7 +94,10 @@ export class LoadsService {
       if (before.version !== version) throw staleVersion('load', this.view(before, outlets));
       await this.refuseFaults(facts, before.facts.animalIds, id);
       const load = { id, facts, version: version + 1 };
-      await this.book.transact((em) => em.nativeUpdate(LoadEntity, { id }, { facts, version: load.version }));
+      await this.book.transact(async (em) => {
+        await em.nativeUpdate(LoadEntity, { id }, { facts, version: load.version });
+        await this.changes.keep(em, ['load', id], before.facts, facts);
+      });
       return this.view(load, outlets);
     });
   }
@@ -99,7 +107,10 @@ export class LoadsService {
       const before = (await this.stored()).find((l) => l.id === id);
       if (!before) throw notFound('load');
       if (before.version !== version) throw staleVersion('load', this.view(before, await this.outlets.list()));
-      await this.book.transact((em) => em.nativeDelete(LoadEntity, { id }));
+      await this.book.transact(async (em) => {
+        await em.nativeDelete(LoadEntity, { id });
+        await this.changes.keep(em, ['load', id], before.facts, undefined);
+      });
     });
   }
 

@@ -13,6 +13,7 @@ import { normalised, priceFault, SPECIES } from '@yaylak/core';
 import { BookService } from '../book/book.service';
 import { plain } from '../common/plain';
 import { badFields, notFound, staleVersion } from '../common/problems';
+import { HistoryService } from '../history/history.service';
 import { OutletEntity } from '../records/outlet.entity';
 import { priceFaultText } from './priceFaultText';
 
@@ -22,6 +23,7 @@ export class OutletsService {
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
     @Inject(BookService) private readonly book: BookService,
+    @Inject(HistoryService) private readonly changes: HistoryService,
   ) {}
 
   /** The open ones before the closed, by species and name. */
@@ -45,7 +47,10 @@ export class OutletsService {
       if (known) return known;
       refuseFaults(facts, all);
       const record: OutletView = { id, facts, isClosed: false, version: 1 };
-      await this.book.transact((em) => em.insert(OutletEntity, { ...record }));
+      await this.book.transact(async (em) => {
+        await em.insert(OutletEntity, { ...record });
+        await this.changes.keep(em, ['outlet', id], undefined, facts);
+      });
       return record;
     });
   }
@@ -62,9 +67,10 @@ export class OutletsService {
         all.filter((o) => o.id !== id),
       );
       const record: OutletView = { id, facts, isClosed: isClosed ?? before.isClosed, version: version + 1 };
-      await this.book.transact((em) =>
-        em.nativeUpdate(OutletEntity, { id }, { facts, isClosed: record.isClosed, version: record.version }),
-      );
+      await this.book.transact(async (em) => {
+        await em.nativeUpdate(OutletEntity, { id }, { facts, isClosed: record.isClosed, version: record.version });
+        await this.changes.keep(em, ['outlet', id], told(before), told(record));
+      });
       return record;
     });
   }
@@ -99,3 +105,6 @@ function refuseFaults(facts: OutletFacts, others: readonly OutletView[]): void {
   if (fault) faults.push({ field: `prices.${fault.list}`, message: priceFaultText(fault) });
   if (faults.length > 0) throw badFields(faults);
 }
+
+/** What of it can be changed. */
+const told = ({ facts, isClosed }: OutletView): object => ({ ...facts, isClosed });

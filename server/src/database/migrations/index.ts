@@ -30,6 +30,7 @@ import { Migration20261130170000_haulage } from './20261130170000_haulage';
 import { Migration20261130180000_keeps } from './20261130180000_keeps';
 import { Migration20261201010000_weekStart } from './20261201010000_weekStart';
 import { Migration20261201040000_photos } from './20261201040000_photos';
+import { Migration20261201220000_changes } from './20261201220000_changes';
 
 /** What each step does; listed by hand, so that nothing is looked for on disk. */
 const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>> = {
@@ -62,6 +63,7 @@ const STEPS: Readonly<Record<MigrationName, new (...args: never[]) => Migration>
   '20261130180000_keeps': Migration20261130180000_keeps,
   '20261201010000_weekStart': Migration20261201010000_weekStart,
   '20261201040000_photos': Migration20261201040000_photos,
+  '20261201220000_changes': Migration20261201220000_changes,
 };
 
 /** In the order they are run. */

@@ -29,6 +29,7 @@ import {
 } from './decisions';
 import { GatePanel } from './GatePanel';
 import { Beside, DenseTable, Frame } from '../../parts/Beside';
+import { HistoryButton } from '../../shared/history/HistoryButton';
 import { ReasonField } from './ReasonField';
 import { keyOf } from './setKey';
 import { useDecide } from './useDecide';
@@ -79,6 +80,7 @@ export function ChoiceStep({ choosing, view, set, words }: StepProps) {
                 {say('Print the lists')}
               </LinkButton>
               <Button onPress={() => choiceFile(view, words, holding?.today ?? '')}>{say('Save as CSV')}</Button>
+              {view.draft ? <HistoryButton what="choice" thingId={view.draft.id} name={say('this choice')} /> : null}
             </Row>
           </Panel>
           {view.draft ? (

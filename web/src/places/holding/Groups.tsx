@@ -9,6 +9,7 @@ import { Field } from '../../parts/Field';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { useUnsaved } from '../../parts/unsaved';
 import { useUndo } from '../../parts/Undo';
+import { HistoryButton } from '../../shared/history/HistoryButton';
 import { newId } from '../../words/ids';
 import { say } from '@yaylak/contract';
 
@@ -66,15 +67,18 @@ export function Groups() {
             {g.name}{' '}
             <Small as="span">{g.isClosed ? say('closed') : say('{present} here', { present: g.present })}</Small>
           </span>
-          {g.present === 0 ? (
-            <Button
-              kind="quiet"
-              aria-label={`${g.isClosed ? say('Open again') : say('Close')}: ${g.name}`}
-              onPress={() => void setClosed(g, !g.isClosed)}
-            >
-              {g.isClosed ? say('Open again') : say('Close')}
-            </Button>
-          ) : null}
+          <Row>
+            <HistoryButton what="group" thingId={g.id} name={g.name} />
+            {g.present === 0 ? (
+              <Button
+                kind="quiet"
+                aria-label={`${g.isClosed ? say('Open again') : say('Close')}: ${g.name}`}
+                onPress={() => void setClosed(g, !g.isClosed)}
+              >
+                {g.isClosed ? say('Open again') : say('Close')}
+              </Button>
+            ) : null}
+          </Row>
         </Row>
       ))}
       <form

@@ -12,6 +12,7 @@ import { Failed, Loading } from '../../parts/States';
 import { PointsPanel } from '../../parts/PointsPanel';
 import { useInAddress } from '../../parts/useInAddress';
 import { useSaveHolding, type SaveHolding } from '../../parts/useSaveHolding';
+import { HistoryButton } from '../../shared/history/HistoryButton';
 import { useFirstSpecies, useSpeciesOptions } from '../../words/useHolding';
 import { Basics } from './Basics';
 import { Breeds } from './Breeds';
@@ -123,6 +124,11 @@ function Beside({ about }: Pick<HoldingView, 'about'>) {
         <Row style={{ marginTop: 12 }}>
           <Button onPress={() => void navigate('/holding/files')}>{say('Files in and out')}</Button>
         </Row>
+      </Panel>
+      <Panel>
+        <h2>{say('Who changed what')}</h2>
+        <Small>{say('What the settings on these pages said before, who changed them and when.')}</Small>
+        <HistoryButton what="holding" name={say('the settings')} />
       </Panel>
       <Panel>
         <h2>{say('About')}</h2>

@@ -2,6 +2,7 @@ import type { BatchView, ProductView } from '@yaylak/contract';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
+import { HistoryButton } from '../../shared/history/HistoryButton';
 import { colour, space } from '../../theme/tokens';
 import { fullDate } from '../../words/dates';
 import { amountText } from '../../words/format';
@@ -35,9 +36,16 @@ export function Shelf({ products, onAdd, onEdit }: Props) {
               </Small>
               {p.isClosed ? null : p.batches.map((b) => <Warning key={b.batch} batch={b} unit={p.facts.doseUnit} />)}
             </span>
-            <Button kind="quiet" aria-label={say('Label of {name}', { name: p.facts.name })} onPress={() => onEdit(p)}>
-              {say('Label')}
-            </Button>
+            <Row>
+              <HistoryButton what="product" thingId={p.id} name={p.facts.name} />
+              <Button
+                kind="quiet"
+                aria-label={say('Label of {name}', { name: p.facts.name })}
+                onPress={() => onEdit(p)}
+              >
+                {say('Label')}
+              </Button>
+            </Row>
           </li>
         ))}
       </List>

@@ -15,6 +15,7 @@ import { LoadLeaving } from './LoadLeaving';
 import { useLoad } from './useLoad';
 import { say } from '@yaylak/contract';
 import { Said } from '../../parts/Said';
+import { HistoryButton } from '../../shared/history/HistoryButton';
 
 /** One load: who is on it, who may not go, and who is aboard already. */
 export function LoadPage() {
@@ -58,6 +59,7 @@ function Load({ load, outlet }: Props) {
           <LinkButton as={Link} to={`/selling/sheet?ids=${ids}`}>
             {say('Sale sheet')}
           </LinkButton>
+          <HistoryButton what="load" thingId={load.id} name={say('this load')} />
         </>
       }
     >

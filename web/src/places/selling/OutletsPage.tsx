@@ -9,9 +9,10 @@ import { outletsQuery, sellingQuery } from '../../api/selling';
 import { Button } from '../../parts/Button';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
-import { Small } from '../../parts/Panel';
+import { Row, Small } from '../../parts/Panel';
 import { PlainList } from '../../parts/PlainList';
 import { Empty, Failed, Loading } from '../../parts/States';
+import { HistoryButton } from '../../shared/history/HistoryButton';
 import { colour, narrow, radius, space } from '../../theme/tokens';
 import { fullDate } from '../../words/dates';
 import { moneyText } from '../../words/format';
@@ -94,7 +95,7 @@ interface OutletProps {
   readonly onEdit: () => void;
 }
 
-function Outlet({ outlet: { facts, isClosed }, today, currency, onEdit }: OutletProps) {
+function Outlet({ outlet: { id, facts, isClosed }, today, currency, onEdit }: OutletProps) {
   const unit = useWeightUnit();
   const lists = [...facts.prices].sort((a, b) => (a.from < b.from ? 1 : -1));
   const now = lists.find((p) => p.from <= today);
@@ -153,9 +154,12 @@ function Outlet({ outlet: { facts, isClosed }, today, currency, onEdit }: Outlet
           ].join('; ')}
         </Small>
       </div>
-      <Button kind="quiet" aria-label={say('Change {name}', { name: facts.name })} onPress={onEdit}>
-        {say('Change')}
-      </Button>
+      <Row>
+        <HistoryButton what="outlet" thingId={id} name={facts.name} />
+        <Button kind="quiet" aria-label={say('Change {name}', { name: facts.name })} onPress={onEdit}>
+          {say('Change')}
+        </Button>
+      </Row>
     </li>
   );
 }

@@ -27,6 +27,7 @@ import { RhythmSheet } from './RhythmSheet';
 import { StepRows } from './StepRows';
 import { useYear, type PlanOnPage } from './useYear';
 import { Said } from '../../parts/Said';
+import { HistoryButton } from '../../shared/history/HistoryButton';
 
 type Open = 'new' | 'change' | 'resources' | 'rhythm' | 'calendar' | undefined;
 
@@ -176,6 +177,7 @@ export function YearPage() {
             </h2>
             <Row>
               <Small>{say('Drag a bar, or use the arrow keys on it.')}</Small>
+              <HistoryButton what="plan" thingId={chosen.view.id} name={chosen.view.facts.name} />
               <Button onPress={() => setOpen('change')}>{say('Change the plan')}</Button>
             </Row>
           </Row>
