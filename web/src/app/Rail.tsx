@@ -81,7 +81,8 @@ export function HandLink() {
   if (!writer) return null;
   return (
     <HandName to="/log-in" aria-label={say('Logged in as {name}. Somebody else', { name: writer.name })}>
-      <UserRound size={16} aria-hidden style={{ flex: 'none' }} /> <span>{writer.name}</span>
+      <UserRound size={16} aria-hidden />
+      <span>{writer.name}</span>
     </HandName>
   );
 }
@@ -159,11 +160,19 @@ const HandName = styled(Link)`
   display: flex;
   align-items: center;
   gap: 6px;
+  flex: 1 0 100%;
   min-width: 0;
   min-height: ${touch};
-  padding-right: ${space(2)};
-  font-size: 14px;
   color: ${colour('ink')};
+  svg {
+    flex: none;
+  }
+  ${low} {
+    flex: 1 1 0;
+    svg {
+      display: none;
+    }
+  }
   span {
     overflow: hidden;
     text-overflow: ellipsis;
@@ -186,8 +195,11 @@ const Kept = styled.div`
 /** What whoever sits here likes: beside one another, as there is no room below. */
 const OwnWays = styled.div`
   display: flex;
+  flex-wrap: wrap;
+  ${low} {
+    flex-wrap: nowrap;
+  }
   justify-content: space-between;
-  a + button,
   button + button {
     justify-content: center;
     border-left: 1px solid ${colour('line')};

@@ -7,7 +7,8 @@ import { Button } from '../../parts/Button';
 import { FormChoice, FormField } from '../../parts/form/fields';
 import { SendForm } from '../../parts/form/SendForm';
 import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
-import { Panel } from '../../parts/Panel';
+import { Panel, Row } from '../../parts/Panel';
+import { HistoryButton } from '../../shared/history/HistoryButton';
 import { BIRTH_ASKED, BIRTH_HINTS, birthOf, birthTyped } from '../../words/birth';
 import { minorTyped } from '../../words/typed';
 import { useDateOrder } from '../../words/useHolding';
@@ -37,9 +38,10 @@ export function RecordEditor({ view }: { readonly view: AnimalView }) {
       {isOpen ? (
         <RecordForm view={view} onDone={() => setOpen(false)} />
       ) : (
-        <Button style={{ marginTop: 8 }} onPress={() => setOpen(true)}>
-          {say('Correct the record')}
-        </Button>
+        <Row style={{ marginTop: 8 }}>
+          <Button onPress={() => setOpen(true)}>{say('Correct the record')}</Button>
+          <HistoryButton what="animal" thingId={view.row.tag.animalId} name={say('the record')} />
+        </Row>
       )}
     </Panel>
   );

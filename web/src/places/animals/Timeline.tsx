@@ -14,7 +14,6 @@ import { useWeightUnit } from '../../words/useHolding';
 import { useMay } from '../../words/writer';
 import { entryWords } from '../../words/entryWords';
 import { PlainList } from '../../parts/PlainList';
-import { HistoryButton } from '../../shared/history/HistoryButton';
 import { say } from '@yaylak/contract';
 
 const FIRST_SHOWN = 12;
@@ -46,10 +45,7 @@ export function Timeline({ view, today }: Props) {
     <Panel>
       <Row style={{ justifyContent: 'space-between' }}>
         <h2>{say('Time line')}</h2>
-        <Row>
-          <Small>{say('{n} entries, newest first', { n: view.timeline.length })}</Small>
-          <HistoryButton what="animal" thingId={view.row.tag.animalId} name={say('the record')} />
-        </Row>
+        <Small>{say('{n} entries, newest first', { n: view.timeline.length })}</Small>
       </Row>
       <List>
         {items.map((item) => {

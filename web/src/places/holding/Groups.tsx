@@ -68,7 +68,7 @@ export function Groups() {
             <Small as="span">{g.isClosed ? say('closed') : say('{present} here', { present: g.present })}</Small>
           </span>
           <Row>
-            <HistoryButton what="group" thingId={g.id} name={g.name} />
+            <HistoryButton isShort what="group" thingId={g.id} name={g.name} />
             {g.present === 0 ? (
               <Button
                 kind="quiet"

@@ -36,8 +36,8 @@ export function Shelf({ products, onAdd, onEdit }: Props) {
               </Small>
               {p.isClosed ? null : p.batches.map((b) => <Warning key={b.batch} batch={b} unit={p.facts.doseUnit} />)}
             </span>
-            <Row>
-              <HistoryButton what="product" thingId={p.id} name={p.facts.name} />
+            <Row style={{ flexWrap: 'nowrap' }}>
+              <HistoryButton isShort what="product" thingId={p.id} name={p.facts.name} />
               <Button
                 kind="quiet"
                 aria-label={say('Label of {name}', { name: p.facts.name })}

@@ -155,7 +155,7 @@ function Outlet({ outlet: { id, facts, isClosed }, today, currency, onEdit }: Ou
         </Small>
       </div>
       <Row>
-        <HistoryButton what="outlet" thingId={id} name={facts.name} />
+        <HistoryButton isShort what="outlet" thingId={id} name={facts.name} />
         <Button kind="quiet" aria-label={say('Change {name}', { name: facts.name })} onPress={onEdit}>
           {say('Change')}
         </Button>

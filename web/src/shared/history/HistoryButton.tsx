@@ -1,4 +1,5 @@
 import { say, type ChangedThing } from '@yaylak/contract';
+import { History } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Button } from '../../parts/Button';
 
@@ -12,13 +13,19 @@ export interface HistoryProps {
   readonly name: string;
 }
 
-/** Opens who changed what of a thing, and when. */
-export function HistoryButton(props: HistoryProps) {
+/** Opens who changed what of a thing, and when. `isShort`: one of many in a list, told by its sign. */
+export function HistoryButton({ isShort = false, ...props }: HistoryProps & { readonly isShort?: boolean }) {
   const [isOpen, setOpen] = useState(false);
   return (
     <>
-      <Button kind="quiet" aria-label={say('Changes of {name}', { name: props.name })} onPress={() => setOpen(true)}>
-        {say('Changes')}
+      <Button
+        kind="quiet"
+        aria-label={say('Changes of {name}', { name: props.name })}
+        onPress={() => setOpen(true)}
+        {...(isShort ? SHORT : {})}
+      >
+        <History size={18} aria-hidden />
+        {isShort ? null : say('Changes')}
       </Button>
       {isOpen ? (
         <Suspense fallback={null}>
@@ -28,3 +35,5 @@ export function HistoryButton(props: HistoryProps) {
     </>
   );
 }
+
+const SHORT = { style: { paddingInline: 12 } };
