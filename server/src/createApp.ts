@@ -74,7 +74,7 @@ export async function createApp(config: ServerConfig, orm: MikroORM): Promise<Ne
   app.use(speakAsAsked());
   const houseDoors = app.get(HouseDoors);
   app.use(doors((host) => houseDoors.isOwn(host)));
-  app.use('/api', admission(app.get(HouseholdService), app.get(AccountsService)));
+  app.use('/api', admission(config, app.get(HouseholdService), app.get(AccountsService)));
   // The quickest: a list of megabytes for a tablet in the next room waits for the packing, not for the line.
   app.use(compression({ level: 1 }));
   app.use(bodyWithin(config.bodyMs));

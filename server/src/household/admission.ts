@@ -3,14 +3,24 @@ import { parse } from 'cookie';
 import type { CookieOptions, NextFunction, Request, Response } from 'express';
 import { workAs } from '../common/hand';
 import { sendProblem } from '../common/sendProblem';
+import type { ServerConfig } from '../config';
 import type { AccountsService } from './accounts.service';
 import { COMPUTER, type Asker } from './asker';
 import type { HouseholdService } from './household.service';
 
-/** What a device shows; the browser keeps it from scripts, and sends it to this computer alone. */
-const COOKIE = '__Host-yaylak';
-/** What shows who is logged in: over the encrypted line, and on the computer itself over the plain one. */
-const HAND_COOKIES = { secure: '__Host-yaylak-hand', plain: 'yaylak-hand' } as const;
+/**
+ * What is shown at a door: which device it is, and who is logged in. The browser keeps both from scripts, and sends them
+ * to this computer alone; but to all its ports, so that each book has names of its own.
+ */
+interface Shown {
+  readonly device: string;
+  readonly hand: string;
+}
+const namesAt = ({ port, house }: ServerConfig, isSecure: boolean): Shown =>
+  isSecure
+    ? { device: `__Host-yaylak-${house?.port}`, hand: `__Host-yaylak-hand-${house?.port}` }
+    : { device: '', hand: `yaylak-hand-${port}` };
+const namesOf = (response: Response): Shown => (response.locals as { shown: Shown }).shown;
 /** As long as a browser keeps one; it begins anew on each day the device is used. */
 const KEPT_MS = 400 * 86_400_000;
 /** What may be asked by who is not let in yet. */
@@ -35,18 +45,16 @@ const kept = (secure: boolean): CookieOptions => ({
 
 /** Gives a device what it shows at the door from now on. */
 export function give(response: Response, id: string, token: string): void {
-  response.cookie(COOKIE, `${id}.${token}`, kept(true));
+  response.cookie(namesOf(response).device, `${id}.${token}`, kept(true));
 }
 /** Gives a device what shows who is logged in. */
 export function giveHand(response: Response, shown: string): void {
-  const { secure } = response.req;
-  response.cookie(handCookie(response.req), shown, kept(secure));
+  response.cookie(namesOf(response).hand, shown, kept(response.req.secure));
 }
 export function takeHand(response: Response): void {
   const { maxAge: _age, ...options } = kept(response.req.secure);
-  response.clearCookie(handCookie(response.req), options);
+  response.clearCookie(namesOf(response).hand, options);
 }
-const handCookie = ({ secure }: Request): string => HAND_COOKIES[secure ? 'secure' : 'plain'];
 
 /**
  * Stands before everything that is asked of the book. The computer itself comes over a line that no other can reach, and
@@ -54,14 +62,17 @@ const handCookie = ({ secure }: Request): string => HAND_COOKIES[secure ? 'secur
  * household has people, one of them is logged in, or a script shows a key of theirs.
  */
 export const admission =
-  (household: HouseholdService, accounts: AccountsService) =>
+  (config: ServerConfig, household: HouseholdService, accounts: AccountsService) =>
   (request: Request, response: Response, next: NextFunction): void => {
+    const names = namesAt(config, request.secure);
+    response.locals.shown = names;
+    const cookies = parse(request.headers.cookie ?? '');
     const asked = `${request.method} ${request.path}`;
     const come = (asker: Asker): void => {
       response.locals.asker = asker;
       workAs(accounts.handOf(asker), next);
     };
-    const device = request.secure ? deviceOf(household, request, response) : COMPUTER;
+    const device = request.secure ? deviceOf(household, cookies[names.device], response) : COMPUTER;
     // Whatever it calls itself, it is nobody yet.
     if (device === undefined)
       return FREE.includes(asked) ? come({ kind: 'device', id: '', person: null }) : notLetIn(response);
@@ -72,7 +83,7 @@ export const admission =
       const person = accounts.whoseKey(...pair(key));
       return person ? come({ ...from, person, isScript: true }) : notLoggedIn(response);
     }
-    const shown = parse(request.headers.cookie ?? '')[handCookie(request)] ?? '';
+    const shown = cookies[names.hand] ?? '';
     const seen = accounts.whoShows(device, ...pair(shown));
     if (seen?.isFirst) giveHand(response, shown);
     if (!seen && !FREE_TO_LOG_IN.includes(asked)) return notLoggedIn(response);
@@ -85,8 +96,8 @@ const pair = (shown: string): readonly [id: string, token: string] => {
 };
 
 /** The device that asks; nothing where it is not let in. */
-function deviceOf(household: HouseholdService, request: Request, response: Response): string | undefined {
-  const [id, token] = pair(parse(request.headers.cookie ?? '')[COOKIE] ?? '');
+function deviceOf(household: HouseholdService, shown: string | undefined, response: Response): string | undefined {
+  const [id, token] = pair(shown ?? '');
   const seen = household.seen(id, token);
   if (seen?.isFirst) give(response, id, token);
   return seen ? id : undefined;

@@ -92,7 +92,9 @@ it('lets a device in by the code from the computer’s screen, once, and knows i
   const id = v7();
   const joined = await joinWith(`${code.slice(0, 4)} ${code.slice(4).toLowerCase()}`, id);
   expect(joined.status).toBe(200);
-  expect(joined.headers['set-cookie']?.[0]).toMatch(/^__Host-yaylak=.+; Path=\/;.*HttpOnly; Secure; SameSite=Strict$/);
+  expect(joined.headers['set-cookie']?.[0]).toMatch(
+    /^__Host-yaylak-0=.+; Path=\/;.*HttpOnly; Secure; SameSite=Strict$/,
+  );
   const cookie = shownBy(joined);
   expect((await roster(cookie)).status).toBe(200);
   expect((await joinWith(code)).status).toBe(409);
@@ -110,9 +112,11 @@ it('does not let in who guesses', async () => {
   expect(tried.status).toBe(409);
   expect(problemOf(tried).title).toBe('That code does not work.');
   const [known] = (await household()).devices;
-  const posing = await there('/api/household', { headers: { cookie: `__Host-yaylak=${known?.id}.${'a'.repeat(43)}` } });
+  const posing = await there('/api/household', {
+    headers: { cookie: `__Host-yaylak-0=${known?.id}.${'a'.repeat(43)}` },
+  });
   expect(JSON.parse(posing.text)).toMatchObject({ isHere: false, devices: [] });
-  for (const cookie of ['__Host-yaylak=', '__Host-yaylak=.', `__Host-yaylak=${v7()}.${'a'.repeat(43)}`])
+  for (const cookie of ['__Host-yaylak-0=', '__Host-yaylak-0=.', `__Host-yaylak-0=${v7()}.${'a'.repeat(43)}`])
     expect((await roster(cookie)).status).toBe(401);
 });
 
