@@ -4,7 +4,8 @@ import { NavLink } from 'react-router';
 import styled from 'styled-components';
 import { LanguageButtons } from '../parts/LanguageButton';
 import { colour, space } from '../theme/tokens';
-import { HandLink, KeptCount, PlaceLinks, ThemeButton } from './Rail';
+import { HandLink } from './HandLink';
+import { KeptCount, PlaceLinks, ThemeButton } from './Rail';
 import { useWaiting } from './useWaiting';
 import { say } from '@yaylak/contract';
 

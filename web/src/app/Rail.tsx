@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { mayRole, say } from '@yaylak/contract';
-import { Moon, Sun, UserRound } from 'lucide-react';
+import { Moon, Sun } from 'lucide-react';
+import { lazy, Suspense } from 'react';
 import { Link, NavLink } from 'react-router';
 import styled from 'styled-components';
 import { holdingQuery } from '../api/queries';
@@ -8,10 +9,13 @@ import { useOutboxState } from '../outbox/useOutbox';
 import { keysOf, PLACES } from '../shared/nav/placeList';
 import { LanguageButtons } from '../parts/LanguageButton';
 import { QuietButton } from '../parts/QuietButton';
-import { colour, radius, space, touch } from '../theme/tokens';
+import { colour, lowWindow, radius, space, touch } from '../theme/tokens';
 import { useTheme } from '../theme/useTheme';
 
 import { useWaiting } from './useWaiting';
+
+/** Nobody needs it where nobody logs in. */
+const HandLink = lazy(async () => ({ default: (await import('./HandLink')).HandLink }));
 
 /** Every place there is, in the order of the year; what waits stands beside a place. */
 export function PlaceLinks({ onGo }: { readonly onGo?: () => void }) {
@@ -75,18 +79,6 @@ export function KeptCount() {
   );
 }
 
-/** Who is logged in, and the way for somebody else to be. */
-export function HandLink() {
-  const writer = useQuery(holdingQuery).data?.writer;
-  if (!writer) return null;
-  return (
-    <HandName to="/log-in" aria-label={say('Logged in as {name}. Somebody else', { name: writer.name })}>
-      <UserRound size={16} aria-hidden />
-      <span>{writer.name}</span>
-    </HandName>
-  );
-}
-
 /** The rail on the left: all places, and at its foot, always in sight, what is kept here and the theme. */
 export function Rail() {
   const hasHands = useQuery(holdingQuery).data?.writer != null;
@@ -96,7 +88,11 @@ export function Rail() {
       <Foot>
         <KeptCount />
         <OwnWays>
-          <HandLink />
+          {hasHands ? (
+            <Suspense fallback={null}>
+              <HandLink />
+            </Suspense>
+          ) : null}
           <ThemeButton isShort={hasHands} />
           <LanguageButtons isShort />
         </OwnWays>
@@ -104,9 +100,6 @@ export function Rail() {
     </Side>
   );
 }
-
-/** A window too low for all of it: the words between the places give way to a line. */
-const low = '@media (max-height: 829px)';
 
 const Side = styled.div`
   background: ${colour('rail')};
@@ -121,7 +114,7 @@ const Links = styled.nav`
   padding: 0 ${space(2)};
 `;
 const Step = styled.div<{ readonly $begins: boolean }>`
-  ${low} {
+  ${lowWindow} {
     border-top: ${({ $begins }) => ($begins ? `1px solid ${colour('lineStrong')}` : '0')};
   }
 `;
@@ -130,7 +123,7 @@ const Under = styled.p`
   color: ${colour('inkSoft')};
   padding: 0 ${space(3)};
   line-height: 20px;
-  ${low} {
+  ${lowWindow} {
     display: none;
   }
 `;
@@ -156,29 +149,6 @@ const Count = styled.span`
   color: ${colour('madder')};
   font-weight: 700;
 `;
-const HandName = styled(Link)`
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  flex: 1 0 100%;
-  min-width: 0;
-  min-height: ${touch};
-  color: ${colour('ink')};
-  svg {
-    flex: none;
-  }
-  ${low} {
-    flex: 1 1 0;
-    svg {
-      display: none;
-    }
-  }
-  span {
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-  }
-`;
 const Foot = styled.div`
   flex: none;
   padding: 0 ${space(3)};
@@ -196,7 +166,7 @@ const Kept = styled.div`
 const OwnWays = styled.div`
   display: flex;
   flex-wrap: wrap;
-  ${low} {
+  ${lowWindow} {
     flex-wrap: nowrap;
   }
   justify-content: space-between;

@@ -19,11 +19,12 @@ import { AwayNote } from './AwayNote';
 import { ClockNote, DayApartNote } from './DayApartNote';
 import { TagFinder } from './finder/TagFinder';
 import { Rail } from './Rail';
-import { RoleNote } from './RoleNote';
 import { useArrival } from './useArrival';
 import { useKeepForOffline } from './useKeepForOffline';
 import { say } from '@yaylak/contract';
 
+/** Nobody needs it where nobody logs in. */
+const RoleNote = lazy(async () => ({ default: (await import('./RoleNote')).RoleNote }));
 /** A laptop never needs it. */
 const PhoneBar = lazy(async () => ({ default: (await import('./PhoneBar')).PhoneBar }));
 
@@ -73,7 +74,11 @@ export function Shell() {
           <DayApartNote />
           <ClockNote />
           <AwayNote />
-          <RoleNote />
+          {holding?.writer ? (
+            <Suspense fallback={null}>
+              <RoleNote />
+            </Suspense>
+          ) : null}
           <StorageNote />
           <Suspense fallback={<Loading />}>
             {/* The day and the settings first: a sheet opened before them would be one without a date. */}

@@ -106,3 +106,5 @@ export const TAG_FILLS: Readonly<Record<string, string>> = {
 
 export const phone = '@media (max-width: 640px)';
 export const narrow = '@media (max-width: 1100px)';
+/** Too low for all places of the rail with the words between them. */
+export const lowWindow = '@media (max-height: 829px)';
