@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { ask } from '../../api/client';
 import { AskButton } from '../../parts/AskButton';
 import { Button } from '../../parts/Button';
+import { against } from '../../parts/form/against';
 import { FieldRow } from '../../parts/form/FieldRow';
 import { FormField } from '../../parts/form/fields';
 import { SendForm } from '../../parts/form/SendForm';
@@ -74,14 +75,9 @@ function OwnSheet({ me, onShown, onClose }: Props & { readonly onClose: () => vo
     <Sheet title={say('Password and PIN')} isOpen onClose={onClose} isForLooking>
       <SendForm
         form={form}
-        send={async (typed) => {
-          try {
-            onShown(await ask<PeopleView>('/api/household/own', { method: 'PUT', body: changed(typed) }));
-            return [];
-          } catch (e) {
-            return [(e as Error).message];
-          }
-        }}
+        send={(typed) =>
+          against(ask<PeopleView>('/api/household/own', { method: 'PUT', body: changed(typed) }).then(onShown))
+        }
         onDone={() => {
           undo.say(say('Changed.'));
           onClose();
@@ -123,6 +119,12 @@ function KeysSheet({ me: { keys }, onShown, onClose }: Props & { readonly onClos
     made: ({ name }) => [{ shape: MakeKey, value: { id, name } }],
     words: { name: say('Type what the key is for.') },
   });
+  const show = ({ people, key }: KeyMade): void => {
+    onShown(people);
+    setMade(key);
+    setId(newId());
+    form.reset();
+  };
   const end = async (key: string): Promise<void> => {
     try {
       onShown(await ask<PeopleView>(`/api/household/keys/${key}`, { method: 'DELETE' }));
@@ -175,18 +177,9 @@ function KeysSheet({ me: { keys }, onShown, onClose }: Props & { readonly onClos
         {problem ? <p role="alert">{problem}</p> : null}
         <SendForm
           form={form}
-          send={async ({ name }) => {
-            try {
-              const { people, key } = await ask<KeyMade>('/api/household/keys', { method: 'POST', body: { id, name } });
-              onShown(people);
-              setMade(key);
-              setId(newId());
-              form.reset();
-              return [];
-            } catch (e) {
-              return [(e as Error).message];
-            }
-          }}
+          send={({ name }) =>
+            against(ask<KeyMade>('/api/household/keys', { method: 'POST', body: { id, name } }).then(show))
+          }
           onDone={() => undefined}
           submit={say('Make a key')}
         >

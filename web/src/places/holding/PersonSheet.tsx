@@ -11,6 +11,7 @@ import {
 import { useState } from 'react';
 import { ask } from '../../api/client';
 import { AskButton } from '../../parts/AskButton';
+import { against } from '../../parts/form/against';
 import { FormChoice, FormField } from '../../parts/form/fields';
 import { SendForm } from '../../parts/form/SendForm';
 import { useTypedForm } from '../../parts/form/useTypedForm';
@@ -30,15 +31,13 @@ const TOO_SHORT = say('A password has {least} characters at least: three or four
 });
 
 /** Sends a change of who there is. @returns what speaks against it, as a form wants it */
-async function sent(work: Promise<PeopleView>, { onDone, onClose }: Props): Promise<readonly string[]> {
-  try {
-    onDone(await work);
-    onClose();
-    return [];
-  } catch (e) {
-    return [(e as Error).message];
-  }
-}
+const sent = (work: Promise<PeopleView>, { onDone, onClose }: Props): Promise<readonly string[]> =>
+  against(
+    work.then((view) => {
+      onDone(view);
+      onClose();
+    }),
+  );
 
 /** One more of the household; the first is an owner. */
 export function AddPersonSheet({ isFirst = false, ...props }: Props & { readonly isFirst?: boolean }) {

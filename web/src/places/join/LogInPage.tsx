@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { OutsideError } from '../../api/client';
 import { peopleQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
+import { against } from '../../parts/form/against';
 import { FormField } from '../../parts/form/fields';
 import { SendForm } from '../../parts/form/SendForm';
 import { useTypedForm } from '../../parts/form/useTypedForm';
@@ -103,13 +104,6 @@ function Me({ me: { name, role } }: { readonly me: MeView }) {
     </Panel>
   );
 }
-
-/** What speaks against it, as a form wants it. */
-const against = (work: Promise<void>): Promise<readonly string[]> =>
-  work.then(
-    () => [],
-    (error: Error) => [error.message],
-  );
 
 function ByPin({ person: { id, name } }: { readonly person: PersonView }) {
   const { switchTo } = useHands();
