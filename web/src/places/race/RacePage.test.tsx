@@ -435,7 +435,9 @@ describe('with a stick and a crate', () => {
     });
     const stand = (kg: number): void => act(() => Array.from({ length: 12 }).forEach(() => say(`${kg} kg`)));
     const leave = (): void => act(() => Array.from({ length: 12 }).forEach(() => say('0.0 kg')));
-    return { devices, read: (digits: string) => act(() => say(digits)), stand, leave };
+    /** What lay in the cable while the page was busy comes at once. */
+    const atOnce = (...lines: string[]): void => act(() => lines.forEach((line) => say(line)));
+    return { devices, read: (digits: string) => act(() => say(digits)), stand, leave, atOnce };
   };
   const EID = '792000000126031';
   const OTHER = '792000000126032';
@@ -483,6 +485,14 @@ describe('with a stick and a crate', () => {
     await waitFor(() =>
       expect(entries()).toMatchObject([{ type: 'passage' }, { type: 'weight', kg: 41.5, method: 'crate' }]),
     );
+  });
+
+  it('a number and the weight behind it that come in one breath are both kept', async () => {
+    const { user, entries, atOnce } = await showWired();
+    atOnce(EID, ...Array<string>(12).fill('41.5 kg'));
+    expect(await screen.findByLabelText('Weight in the crate, kg')).toHaveValue('41.5');
+    await user.keyboard('{Enter}');
+    await waitFor(() => expect(entries().at(-1)).toMatchObject({ kg: 41.5, animalId: wired[0]?.tag.animalId }));
   });
 
   it('a missed read leaves the weight standing until a number is typed', async () => {
