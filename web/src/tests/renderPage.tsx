@@ -10,6 +10,7 @@ import { indexedDbStore } from '../outbox/store';
 import { OutboxContext } from '../outbox/useOutbox';
 import { UndoProvider } from '../parts/Undo';
 import { aHolding } from './builders';
+import { openOutboxes } from './openOutboxes';
 
 export interface Asked {
   readonly method: string;
@@ -51,12 +52,6 @@ interface Rendered {
 }
 
 let stores = 0;
-/** Outboxes of the test that runs: one that goes on trying would send into the next test. */
-const open: Outbox[] = [];
-afterEach(() => {
-  for (const outbox of open.splice(0)) outbox.stop();
-});
-
 /** Shows an element as a page at `at`, with a server that answers as told; it keeps every entry it is not told to refuse. */
 export function renderPage(
   element: ReactElement,
@@ -98,7 +93,7 @@ export function renderPage(
   }) as typeof fetch;
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, networkMode: 'always' } } });
   const outbox = createOutbox(indexedDbStore(`page ${stores++}`));
-  open.push(outbox);
+  openOutboxes.push(outbox);
   let path = '';
   function Address() {
     const location = useLocation();
