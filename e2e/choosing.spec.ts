@@ -35,7 +35,6 @@ async function tabTo(page: Page, wanted: Locator): Promise<void> {
 }
 
 test('from the look over to the counted pens, by keyboard alone', async ({ page }) => {
-  test.setTimeout(180_000);
   const lambs = await ewes(page);
   await page.goto(address(lambs, 'eye'));
 

@@ -107,7 +107,8 @@ test('the stick is encrypted by a passphrase, and the book comes out of it by th
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Encrypt', exact: true }).click();
   const words = page.getByRole('dialog').getByRole('listitem');
-  await expect(words).toHaveCount(24);
+  // Slow on purpose: seconds here, and many of them where others are at work.
+  await expect(words).toHaveCount(24, { timeout: 180_000 });
   await expectAccessible(page);
   const said = (await words.allInnerTexts()).join(' ');
   await page.getByText('The words are on paper').click();

@@ -27,7 +27,6 @@ const animals = async (page: Page, { url }: Server): Promise<string[]> =>
 test('animals.csv gives the same animals in an empty book, and the same file again changes nothing', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   const before = await animals(page, full);
   const file = {
     name: 'animals.csv',

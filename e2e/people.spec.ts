@@ -125,7 +125,6 @@ test('three roles walk the places: a helper neither sells, nor changes settings,
   page,
 }) => {
   // Three people, a window each, through seven places.
-  test.setTimeout(360_000);
   await household(page.request);
   const PLACES = ['/', '/race', '/animals', '/choosing', '/selling', '/holding', '/holding/copies'];
   const [ewe] = await ewes(page);

@@ -17,9 +17,9 @@ export default defineConfig({
   ],
   // Three at a time on two cores, one file each: much of a journey is waiting, and each has a server and a port of its own.
   workers: Number(process.env.JW ?? 3),
-  timeout: 180_000,
-  // A machine that is shared can be three times slower than a laptop; what is awaited comes, or it does not.
-  expect: { timeout: 30_000 },
+  timeout: 400_000,
+  // A machine that is shared can be many times slower than a laptop; what is awaited comes, or it does not.
+  expect: { timeout: 60_000 },
   reporter: process.env.JOURNEYS_JSON ? [['list'], ['json', { outputFile: process.env.JOURNEYS_JSON }]] : [['list']],
   // Two runs at once keep out of each other's folder.
   outputDir: process.env.JOURNEYS_OUT ?? 'test-results',
@@ -28,6 +28,9 @@ export default defineConfig({
     browserName: 'chromium',
     // Who tests days without a network lets the application be put aside for them.
     ...WINDOW,
+    // What does not come is said where it was waited for, not at the end of the test's time.
+    actionTimeout: 60_000,
+    navigationTimeout: 120_000,
     launchOptions: chromiumOptions,
   },
 });

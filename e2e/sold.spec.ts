@@ -82,7 +82,6 @@ async function finishAtRace(page: Page, wanted: number): Promise<void> {
 test('twenty are drawn, felt, split, loaded and sold, and their kill sheet teaches the next estimate', async ({
   page,
 }) => {
-  test.setTimeout(360_000);
   await finishAtRace(page, 20);
   const before = await get<SellingView>(page, '/api/selling?species=sheep');
   const worksId = before.outlets.find((o) => o.facts.name === 'River works')?.id ?? '';

@@ -92,7 +92,6 @@ for (const size of [
   { width: 390, height: 844 },
 ])
   test(`a job with every trouble in it keeps all of it true, ${size.width} wide`, async ({ page }) => {
-    test.setTimeout(120_000);
     await page.setViewportSize(size);
     await page.goto(server.url);
     await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
