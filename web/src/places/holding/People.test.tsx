@@ -40,7 +40,7 @@ it('adds the first person, an owner, on the computer with the book', async () =>
     'POST /api/household/people': () => (now = of(aylin)),
   });
   await user.click(await screen.findByRole('button', { name: 'Add the first person' }));
-  expect(screen.queryByLabelText('Is')).toBeNull();
+  expect(screen.queryByLabelText('Role')).toBeNull();
   await user.type(field('Name'), 'Aylin');
   await user.type(field('Password'), 'ewes');
   await user.click(press('Add'));

@@ -84,7 +84,7 @@ function Those({
             <thead>
               <tr>
                 <th>{say('Name')}</th>
-                <th>{say('Is')}</th>
+                <th>{say('Role')}</th>
                 <th aria-label={say('Change')} />
               </tr>
             </thead>
@@ -92,7 +92,7 @@ function Those({
               {people.map((person) => (
                 <tr key={person.id}>
                   <td>{person.name}</td>
-                  <td data-under={say('Is')}>{ROLE_WORDS[person.role]}</td>
+                  <td data-under={say('Role')}>{ROLE_WORDS[person.role]}</td>
                   <td>
                     <Button
                       kind="quiet"

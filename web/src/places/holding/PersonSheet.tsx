@@ -66,7 +66,7 @@ export function AddPersonSheet({ isFirst = false, ...props }: Props & { readonly
           submit={say('Add')}
         >
           <FormField name="name" label={say('Name')} autoComplete="off" hint={say('It stays under what they write.')} />
-          {isFirst ? null : <FormChoice name="role" label={say('Is')} options={ROLE_OPTIONS} />}
+          {isFirst ? null : <FormChoice name="role" label={say('Role')} options={ROLE_OPTIONS} />}
           <FormField
             name="password"
             label={say('Password')}
@@ -115,7 +115,7 @@ export function PersonSheet({ person: { id, name, role }, ...props }: Props & { 
             />
           }
         >
-          <FormChoice name="role" label={say('Is')} options={ROLE_OPTIONS} />
+          <FormChoice name="role" label={say('Role')} options={ROLE_OPTIONS} />
           <FormField
             name="password"
             label={say('New password')}
