@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { FormEvent, ReactNode } from 'react';
 import { X } from 'lucide-react';
 import { Button, Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
@@ -29,12 +29,17 @@ export function Sheet({ title, isOpen, onClose, children, width = 560, isForLook
               <X size={20} aria-hidden />
             </Close>
           </Head>
-          <Content onChange={isForLooking ? undefined : guard.onTyped}>{guard.wrap(children)}</Content>
+          <Content onChange={isForLooking ? undefined : guard.onTyped} onSubmit={onlyHere}>
+            {guard.wrap(children)}
+          </Content>
         </Dialog>
       </Body>
     </Overlay>
   );
 }
+
+/** A form in a sheet is not sent through the form the sheet was opened from, though React hands on what happens in it. */
+const onlyHere = (event: FormEvent): void => event.stopPropagation();
 
 const Overlay = styled(ModalOverlay)`
   position: fixed;

@@ -114,6 +114,20 @@ it('is led to its button by N, which starts nothing by itself, and not while a n
   await waitFor(() => expect(started(asked)?.name).toBe('Ewe lambs of 2026 n'));
 });
 
+it('keeps what is done as a template, which starts no job', async () => {
+  const { user, asked, path } = await show({ 'POST /api/templates': {} });
+  await user.click(screen.getByLabelText('Look over'));
+  await user.click(screen.getByRole('button', { name: 'Keep as a template' }));
+  await user.type(await screen.findByLabelText('Name of the template'), 'Autumn{Enter}');
+  expect(await screen.findByText('Kept the template “Autumn”')).toBeVisible();
+  expect(asked.find((a) => a.path === '/api/templates')?.body).toMatchObject({
+    name: 'Autumn',
+    stations: ['weigh', 'look'],
+  });
+  expect(path()).toBe('/race');
+  expect(started(asked)).toBeUndefined();
+});
+
 it('lists jobs that are not finished before those that are', async () => {
   const { user, path } = await show({
     'GET /api/jobs': [
