@@ -10,12 +10,14 @@ interface Props {
   readonly name: string;
   readonly label: string;
   readonly hint: string;
+  readonly placeholder?: string;
+  readonly rows?: number;
+  /** A line says more than one thing. */
+  readonly isWide?: boolean;
 }
 
-const ROWS = 5;
-
 /** Several lines of the form around it, one thing a line: a column of a spreadsheet can be pasted. */
-export function FormLines({ name, label, hint }: Props) {
+export function FormLines({ name, label, hint, placeholder, rows = 5, isWide = false }: Props) {
   const { field, fieldState } = useController({ name });
   useShown(name);
   const id = useId();
@@ -25,7 +27,9 @@ export function FormLines({ name, label, hint }: Props) {
       <Lines
         id={id}
         name={name}
-        rows={ROWS}
+        rows={rows}
+        placeholder={placeholder}
+        $isWide={isWide}
         aria-describedby={`${id}-hint`}
         aria-invalid={fieldState.error !== undefined}
         value={field.value as string}
@@ -48,9 +52,10 @@ const Box = styled.div`
     color: ${colour('inkSoft')};
   }
 `;
-const Lines = styled.textarea`
+const Lines = styled.textarea<{ readonly $isWide: boolean }>`
   ${fieldLook}
   padding: ${space(2)} ${space(3)};
-  max-width: 320px;
+  width: 100%;
+  max-width: ${(p) => (p.$isWide ? 520 : 320)}px;
   font: inherit;
 `;

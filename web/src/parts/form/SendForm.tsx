@@ -13,10 +13,15 @@ interface Props<Typed extends FieldValues> {
    * Sends what was typed.
    * @returns what speaks against it, in words; nothing where it was taken; `asked` where it is only sent when the button
    * is pressed again, knowing what is asked
+   * @param saved to be called where it goes elsewhere by itself once it is taken: nothing typed is lost by that
    */
-  readonly send: (typed: Typed) => Promise<readonly string[] | 'asked'>;
+  readonly send: (typed: Typed, saved: () => void) => Promise<readonly string[] | 'asked'>;
   readonly onDone: (typed: Typed) => void;
   readonly submit: string;
+  /** Another button of the form is the next step. */
+  readonly isSecond?: boolean;
+  /** A key leads to the button by it. */
+  readonly submitId?: string;
   /** The button is for a gloved hand. */
   readonly isTall?: boolean;
   readonly children: ReactNode;
@@ -32,6 +37,8 @@ export function SendForm<Typed extends FieldValues>({
   send,
   onDone,
   submit,
+  isSecond = false,
+  submitId,
   isTall,
   children,
   against,
@@ -49,7 +56,7 @@ export function SendForm<Typed extends FieldValues>({
   const submitted = form.handleSubmit(
     async (typed) => {
       setUnseen([]);
-      const refused = await send(typed);
+      const refused = await send(typed, saved);
       if (refused === 'asked') return;
       if (refused.length > 0) return form.setError('root', { message: refused.join(' ') });
       saved();
@@ -77,7 +84,13 @@ export function SendForm<Typed extends FieldValues>({
           {root ? <Against role="alert">{root.message}</Against> : null}
           {root ? against : null}
           <Row>
-            <Button type="submit" kind="main" isDisabled={isSubmitting} {...(isTall ? TALL : {})}>
+            <Button
+              type="submit"
+              kind={isSecond ? 'plain' : 'main'}
+              isDisabled={isSubmitting}
+              {...(submitId === undefined ? {} : { id: submitId })}
+              {...(isTall ? TALL : {})}
+            >
               {submit}
             </Button>
             {more}

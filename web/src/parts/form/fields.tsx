@@ -9,15 +9,20 @@ import { useShown } from './shownFields';
 
 type OfForm<Control> = Omit<Control, 'value' | 'onChange' | 'error' | 'isSelected'> & { readonly name: string };
 
+interface FieldProps extends OfForm<ComponentProps<typeof Field>> {
+  /** What stands there until something is typed; the form's own value is null until then. */
+  readonly usual?: string;
+}
+
 /** A field of the form around it, with what is wrong with it. */
-export function FormField({ name, ...props }: OfForm<ComponentProps<typeof Field>>) {
+export function FormField({ name, usual = '', ...props }: FieldProps) {
   const { field, fieldState } = useController({ name });
   useShown(name);
   return (
     <Field
       {...props}
       name={name}
-      value={field.value as string}
+      value={(field.value as string | null) ?? usual}
       onChange={field.onChange}
       onBlur={field.onBlur}
       error={fieldState.error?.message}
@@ -29,16 +34,18 @@ export function FormField({ name, ...props }: OfForm<ComponentProps<typeof Field
 interface ChoiceProps {
   readonly name: string;
   readonly label: string;
+  readonly isLabelHidden?: boolean;
   readonly options: readonly (readonly [value: string, words: string])[];
 }
 
 /** One of a few, of the form around it. */
-export function FormChoice({ name, label, options }: ChoiceProps) {
+export function FormChoice({ name, label, isLabelHidden = false, options }: ChoiceProps) {
   const { field, fieldState } = useController({ name });
   useShown(name);
   return (
     <Choice
       label={label}
+      isLabelHidden={isLabelHidden}
       options={options}
       value={field.value as string}
       onChange={field.onChange}

@@ -53,13 +53,15 @@ export function useTypedForm<Typed extends FieldValues>({
             context,
             options as never,
           );
-          for (const name of Object.keys(errors)) {
+          for (const [name, error] of Object.entries(errors)) {
             const field = fieldOf[name] ?? name;
             // What the form has no field for, or what was chosen from a list, is the book's to judge.
             if (!(field in typed) || (name.endsWith('Id') && words[name] === undefined)) continue;
             against[field] ??=
               words[name] ??
-              say('{fieldName}: this cannot be taken as it is. Correct it.', { fieldName: fieldName(name) });
+              say('{fieldName}: this cannot be taken as it is. Correct it.', {
+                fieldName: fieldName(faultPath(error, name)),
+              });
           }
         }
       if (Object.keys(against).length === 0) return { values: typed, errors: {} };
@@ -68,4 +70,12 @@ export function useTypedForm<Typed extends FieldValues>({
       return { values: {}, errors };
     },
   });
+}
+
+/** The path of the first fault of a field that has fields of its own. */
+function faultPath(error: unknown, path: string): string {
+  if (typeof error !== 'object' || error === null || typeof (error as { type?: unknown }).type === 'string')
+    return path;
+  const [inner] = Object.entries(error);
+  return inner ? faultPath(inner[1], `${path}.${inner[0]}`) : path;
 }

@@ -106,7 +106,7 @@ function AddForm({ onClose }: { readonly onClose: () => void }) {
         );
       const twice = lines.find((line, i) => lines.indexOf(line) < i);
       if (twice !== undefined) wrong.lines = say('“{twice}” stands there twice.', { twice });
-      if (typed.cameOn !== '' && typed.cameOn > today) wrong.cameOn = say('Give today or an earlier day.');
+      if (typed.cameOn !== '' && typed.cameOn > today) wrong.cameOn = say('Enter today or an earlier day.');
       for (const [role, named] of Object.entries(parentsOf(typed)))
         if (named.kind === 'unclear') wrong[role] = named.message;
       return wrong;

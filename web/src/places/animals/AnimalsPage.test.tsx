@@ -218,7 +218,8 @@ describe('with some chosen', () => {
     const { user, entries } = await show();
     await user.click(screen.getByRole('checkbox', { name: 'Choose 26-0001' }));
     await user.click(screen.getByRole('button', { name: 'Mark' }));
-    expect(screen.getByRole('button', { name: 'Record the mark' })).toBeDisabled();
+    await user.click(screen.getByRole('button', { name: 'Record the mark' }));
+    expect(await screen.findByText('Say what the mark means.')).toBeVisible();
     await user.type(screen.getByLabelText('What it means'), 'for the buyer');
     await user.click(screen.getByRole('button', { name: 'Record the mark' }));
     await screen.findByText('Marked 1 animal blue on the rump');

@@ -151,7 +151,8 @@ it('keeps the rules as the holding sets them; one that is nonsense is named', as
   await user.clear(years);
   await user.type(years, 'ten');
   await user.click(within(sheet).getByRole('button', { name: 'Save' }));
-  expect(within(sheet).getByRole('alert')).toHaveTextContent('Age: “ten” is not an age from 0.5 to 40 years.');
+  expect(within(sheet).getByRole('alert')).toHaveTextContent('“ten” is not an age from 0.5 to 40 years.');
+  expect(years).toBeInvalid();
   await user.clear(years);
   await user.type(years, '9');
   await choose(user, within(sheet).getByLabelText('Prolapse, females: then'), 'no rule');

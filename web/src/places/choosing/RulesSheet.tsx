@@ -1,13 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import type { CullRuleSetting } from '@yaylak/contract';
 import { CULL_WEIGHTS, USUAL_CULL_RULES, type CullRule, type CullWeight, type Species } from '@yaylak/core';
-import { useState } from 'react';
+import { useFieldArray } from 'react-hook-form';
 import styled from 'styled-components';
 import { holdingQuery } from '../../api/queries';
-import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Choice';
-import { Field } from '../../parts/Field';
-import { Row, Small } from '../../parts/Panel';
+import { FormChoice, FormField } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
+import { Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { stackedInFrame } from '../../parts/stackedOnPhone';
 import { useSaveHolding } from '../../parts/useSaveHolding';
@@ -29,8 +29,8 @@ export const RulesSheet = ({ species, rules, isOpen, onClose }: Props) => (
   </Sheet>
 );
 
-/** A row as it is being edited; `off` rules nothing. */
-interface Edited {
+/** A row as it is being typed; `off` rules nothing. */
+interface Typed {
   readonly rule: CullRule;
   readonly times: string;
   readonly granted: string;
@@ -41,53 +41,56 @@ interface Edited {
 const keyOf = ({ fact, sex }: CullRule): string => `${sex} ${fact}`;
 const WHOM: Readonly<Record<CullRule['sex'], string>> = { female: say('females'), male: say('males'), any: say('all') };
 
+/** The usual rules as the holding has them: one that was switched off stands here to be switched on again. */
+function typedRules(species: Species, rules: readonly CullRule[]): Typed[] {
+  const known = new Map(rules.map((r) => [keyOf(r), r]));
+  return USUAL_CULL_RULES.filter((r) => r.species === species).map((usual) => {
+    const rule = known.get(keyOf(usual)) ?? usual;
+    return {
+      rule,
+      times: String(rule.times),
+      granted: String(rule.granted),
+      years: rule.years === undefined ? '' : String(rule.years),
+      weight: known.has(keyOf(usual)) ? rule.weight : 'off',
+    };
+  });
+}
+
+/** The rule of a row; none where it is off. */
+function settingOf({ rule, times, granted, years, weight }: Typed): CullRuleSetting[] {
+  if (weight === 'off') return [];
+  const { years: _, ...facts } = rule;
+  return [
+    {
+      ...facts,
+      times: Number(times),
+      granted: Number(granted),
+      weight,
+      ...(rule.fact === 'age' ? { years: readAge(years) } : {}),
+    },
+  ];
+}
+
 function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
   const { data: holding } = useQuery(holdingQuery);
   const save = useSaveHolding();
-  const [problem, setProblem] = useState<string>();
-  const [edited, setEdited] = useState<readonly Edited[]>(() => {
-    const known = new Map(rules.map((r) => [keyOf(r), r]));
-    const usual = USUAL_CULL_RULES.filter((r) => r.species === species);
-    // One that was switched off stands here to be switched on again.
-    return usual.map((r): Edited => {
-      const rule = known.get(keyOf(r)) ?? r;
-      return {
-        rule,
-        times: String(rule.times),
-        granted: String(rule.granted),
-        years: rule.years === undefined ? '' : String(rule.years),
-        weight: known.has(keyOf(r)) ? rule.weight : 'off',
-      };
-    });
+  const form = useTypedForm<{ readonly rows: Typed[] }>({
+    start: { rows: typedRules(species, rules) },
+    made: () => [],
+    also: ({ rows }) =>
+      Object.assign({}, ...rows.map((row, i) => (row.weight === 'off' ? {} : faultsOf(row, `rows.${i}`)))) as Against,
   });
-  const change = (i: number, next: Partial<Edited>): void =>
-    setEdited(edited.map((e, at) => (at === i ? { ...e, ...next } : e)));
-  const keep = async (): Promise<void> => {
-    if (!holding) return;
-    const bad = edited.find((e) => e.weight !== 'off' && faultOf(e) !== undefined);
-    if (bad) return setProblem(`${CULL_FACT_WORDS[bad.rule.fact]}: ${faultOf(bad)}`);
-    const own = edited.flatMap((e): CullRuleSetting[] => {
-      if (e.weight === 'off') return [];
-      const { years: _, ...rule } = e.rule;
-      return [
-        {
-          ...rule,
-          times: Number(e.times),
-          granted: Number(e.granted),
-          weight: e.weight,
-          ...(e.rule.fact === 'age' ? { years: Number(e.years.replace(',', '.')) } : {}),
-        },
-      ];
-    });
+  const { fields } = useFieldArray({ control: form.control, name: 'rows' });
+  const keep = async ({ rows }: { readonly rows: readonly Typed[] }): Promise<readonly string[]> => {
+    if (!holding) return [say('The settings are not here yet. Wait a moment and save again.')];
     const others = (holding.choosing.rules ?? USUAL_CULL_RULES).filter((r) => r.species !== species);
     const refused = await save({
-      choosing: { ...holding.choosing, rules: [...(others as CullRuleSetting[]), ...own] },
+      choosing: { ...holding.choosing, rules: [...(others as CullRuleSetting[]), ...rows.flatMap(settingOf)] },
     });
-    setProblem(refused);
-    if (refused === undefined) onClose();
+    return refused === undefined ? [] : [refused];
   };
   return (
-    <>
+    <SendForm form={form} send={keep} onDone={onClose} submit={say('Save')}>
       <Small>
         {say(
           'A rule speaks against an animal when something has happened more often than the chances it has: “so often” less one, and what you grant beyond that. Feet and treatments count by bouts within a year. Of mouth, udder, feed, litters and a male’s check the last record decides.',
@@ -106,54 +109,50 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
             </tr>
           </thead>
           <tbody>
-            {edited.map((e, i) => {
-              const name = `${CULL_FACT_WORDS[e.rule.fact]}, ${WHOM[e.rule.sex]}`;
+            {fields.map(({ rule }, i) => {
+              const name = `${CULL_FACT_WORDS[rule.fact]}, ${WHOM[rule.sex]}`;
               return (
-                <tr key={keyOf(e.rule)}>
-                  <td>{CULL_FACT_WORDS[e.rule.fact]}</td>
-                  <td data-under={say('Of')}>{WHOM[e.rule.sex]}</td>
+                <tr key={keyOf(rule)}>
+                  <td>{CULL_FACT_WORDS[rule.fact]}</td>
+                  <td data-under={say('Of')}>{WHOM[rule.sex]}</td>
                   <td data-under={say('So often')}>
-                    <Field
+                    <FormField
                       isLabelHidden
+                      name={`rows.${i}.times`}
                       label={say('{name}: so often', { name })}
                       inputMode="numeric"
-                      value={e.times}
-                      onChange={(times) => change(i, { times })}
-                      style={{ width: 64 }}
+                      style={NARROW}
                     />
                   </td>
                   <td data-under={say('Chances granted')}>
-                    <Field
+                    <FormField
                       isLabelHidden
+                      name={`rows.${i}.granted`}
                       label={say('{name}: chances granted', { name })}
                       inputMode="numeric"
-                      value={e.granted}
-                      onChange={(granted) => change(i, { granted })}
-                      style={{ width: 64 }}
+                      style={NARROW}
                     />
                   </td>
                   <td data-under={say('Years')}>
-                    {e.rule.fact === 'age' ? (
-                      <Field
+                    {rule.fact === 'age' ? (
+                      <FormField
                         isLabelHidden
+                        name={`rows.${i}.years`}
                         label={say('{name}: years', { name })}
                         inputMode="decimal"
-                        value={e.years}
-                        onChange={(years) => change(i, { years })}
-                        style={{ width: 64 }}
+                        style={NARROW}
                       />
                     ) : null}
                   </td>
                   <td data-under={say('Then')}>
-                    <Choice
+                    <FormChoice
                       isLabelHidden
+                      name={`rows.${i}.weight`}
                       label={say('{name}: then', { name })}
-                      value={e.weight}
                       options={[
                         ...CULL_WEIGHTS.map((w) => [w, CULL_WEIGHT_WORDS[w]] as const),
                         ['off', say('no rule')],
                       ]}
-                      onChange={(weight) => change(i, { weight })}
                     />
                   </td>
                 </tr>
@@ -162,13 +161,7 @@ function Rules({ species, rules, onClose }: Omit<Props, 'isOpen'>) {
           </tbody>
         </Table>
       </Frame>
-      {problem ? <p role="alert">{problem}</p> : null}
-      <Row>
-        <Button kind="main" onPress={() => void keep()}>
-          {say('Save')}
-        </Button>
-      </Row>
-    </>
+    </SendForm>
   );
 }
 
@@ -178,15 +171,28 @@ const Table = styled(DenseTable)`
 
 const MOST_TIMES = 20;
 
-/** What is wrong with a row, and what to do. */
-function faultOf({ rule, times, granted, years }: Edited): string | undefined {
-  const isWhole = (text: string, least: number): boolean =>
-    /^\d+$/.test(text.trim()) && Number(text) >= least && Number(text) <= MOST_TIMES;
-  if (!isWhole(times, 1)) return say('“{times}” is not a number from 1 to {most}.', { times, most: MOST_TIMES });
-  if (!isWhole(granted, 0))
-    return say('“{granted}” is not a number of chances from 0 to {most}.', { granted, most: MOST_TIMES });
-  const age = Number(years.replace(',', '.'));
-  if (rule.fact === 'age' && !(age >= 0.5 && age <= 40))
-    return say('“{years}” is not an age from 0.5 to 40 years.', { years });
-  return undefined;
+const NARROW = { width: 64 };
+const readAge = (years: string): number => Number(years.replace(',', '.'));
+const isWhole = (text: string, least: number): boolean =>
+  /^\d+$/.test(text.trim()) && Number(text) >= least && Number(text) <= MOST_TIMES;
+
+/** What is wrong with a row, by its fields, and what to do. */
+function faultsOf({ rule, times, granted, years }: Typed, path: string): Against {
+  const age = readAge(years);
+  return {
+    ...(isWhole(times, 1)
+      ? {}
+      : { [`${path}.times`]: say('“{times}” is not a number from 1 to {most}.', { times, most: MOST_TIMES }) }),
+    ...(isWhole(granted, 0)
+      ? {}
+      : {
+          [`${path}.granted`]: say('“{granted}” is not a number of chances from 0 to {most}.', {
+            granted,
+            most: MOST_TIMES,
+          }),
+        }),
+    ...(rule.fact !== 'age' || (age >= 0.5 && age <= 40)
+      ? {}
+      : { [`${path}.years`]: say('“{years}” is not an age from 0.5 to 40 years.', { years }) }),
+  };
 }

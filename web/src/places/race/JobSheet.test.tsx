@@ -91,7 +91,7 @@ describe('a job said anew', () => {
     const form = await sheet();
     await typeDay(user, 'Day', '2026-11-24');
     await user.click(form.getByRole('button', { name: 'Save the job' }));
-    expect(form.getByText('Day: enter today or an earlier day.')).toBeVisible();
+    expect(form.getByText('Enter today or an earlier day.')).toBeVisible();
     expect(asked.some((a) => a.method === 'PUT')).toBe(false);
   });
 

@@ -1,21 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
-import type { JobFacts } from '@yaylak/contract';
-import { useMemo, useState } from 'react';
+import { JobFacts, say } from '@yaylak/contract';
+import { useMemo } from 'react';
+import { useWatch } from 'react-hook-form';
 import { holdingQuery } from '../../api/queries';
-import { Button } from '../../parts/Button';
 import { AskButton } from '../../parts/AskButton';
-import { Field } from '../../parts/Field';
-import { Row, Small, Stack } from '../../parts/Panel';
+import { FieldRow } from '../../parts/form/FieldRow';
+import { FormField, FormTick } from '../../parts/form/fields';
+import { SendForm } from '../../parts/form/SendForm';
+import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
+import { Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
-import { Tick } from '../../parts/Tick';
-import { useUnsaved } from '../../parts/unsaved';
 import { fullDate } from '../../words/dates';
-import { factsOf, keptPlan, planFault, type JobPlan } from './plan';
+import { keptPlan, PLAN_FIELDS, PLAN_WORDS, planFault, type JobPlan } from './plan';
 import { PlanFields } from './PlanFields';
 import type { Race } from './useRace';
 import { WhoComes } from './WhoComes';
 import { whoSets } from './whoSets';
-import { say } from '@yaylak/contract';
 
 interface Props {
   readonly race: Race;
@@ -32,103 +32,105 @@ export function JobSheet({ race, isOpen, onClose }: Props) {
   );
 }
 
+interface Typed {
+  readonly name: string;
+  readonly on: string;
+  readonly plan: JobPlan;
+  readonly own: readonly string[];
+  /** What was recorded on another day goes with it. */
+  readonly isMoving: boolean;
+}
+
 function Form({ race, job, onClose }: Omit<Props, 'isOpen'> & { readonly job: NonNullable<Race['job']> }) {
   const { passages, animals, roster } = race;
   const { data: holding } = useQuery(holdingQuery);
   const today = holding?.today ?? job.on;
-  const [name, setName] = useState(job.name);
-  const [on, setOn] = useState(job.isForItsDay ? job.on : today);
-  const [plan, setPlan] = useState<JobPlan>({
-    stations: job.stations,
-    settings: job.settings ?? {},
-    gates: job.gates,
-  });
-  const [ids, setIds] = useState<readonly string[]>(job.animalIds);
-  const [isMoving, setMoving] = useState(true);
-  const [problem, setProblem] = useState<string>();
   const sets = useMemo(() => whoSets(roster.animals, today, null), [roster.animals, today]);
   // Begun on another day and not for it, a job goes on dating by the day; only a day chosen here makes it one for its day.
-  const isOtherDay = on !== (job.isForItsDay ? job.on : today);
-  const elsewhere = passages.filter((p) => p.on !== on);
-  const facts: JobFacts = {
+  const shownDay = job.isForItsDay ? job.on : today;
+  const factsNow = ({ name, on, plan, own }: Typed): JobFacts => ({
     name: name.trim(),
-    on: isOtherDay ? on : job.on,
-    ...((isOtherDay ? on !== today : job.isForItsDay) ? { isForItsDay: true } : {}),
+    on: on === shownDay ? job.on : on,
+    ...((on === shownDay ? job.isForItsDay : on !== today) ? { isForItsDay: true } : {}),
     ...keptPlan(plan),
-    animalIds: [...ids],
-  };
-  const saved = useUnsaved(JSON.stringify(facts) !== JSON.stringify(factsOf(job)));
-  const save = async (): Promise<void> => {
-    const fault = planFault(plan);
-    if (fault) return setProblem(fault);
-    if (name.trim() === '') return setProblem(say('Name of the job: enter one.'));
-    if (on === '' || on > today) return setProblem(say('Day: enter today or an earlier day.'));
-    const refused = isOtherDay && isMoving && elsewhere.length > 0 ? await race.redate(elsewhere, on) : [];
-    if (refused.length > 0) return setProblem(refused.join(' '));
-    await race.change(facts);
-    saved();
-    onClose();
+    animalIds: [...own],
+  });
+  const form = useTypedForm<Typed>({
+    start: {
+      name: job.name,
+      on: shownDay,
+      plan: { stations: job.stations, settings: job.settings ?? {}, gates: job.gates },
+      own: job.animalIds,
+      isMoving: true,
+    },
+    made: (typed) => [{ shape: JobFacts, value: factsNow(typed) }],
+    also: ({ plan, on }): Against => {
+      const fault = planFault(plan);
+      return {
+        ...(fault === undefined ? {} : { plan: fault }),
+        ...(on === '' || on > today ? { on: say('Enter today or an earlier day.') } : {}),
+      };
+    },
+    words: { ...PLAN_WORDS, name: say('Enter a name for the job.') },
+    fieldOf: PLAN_FIELDS,
+  });
+  const [on, own] = useWatch({ control: form.control, name: ['on', 'own'] });
+  const isOtherDay = on !== shownDay;
+  const elsewhere = passages.filter((p) => p.on !== on);
+  const save = async (typed: Typed): Promise<readonly string[]> => {
+    const refused = isOtherDay && typed.isMoving && elsewhere.length > 0 ? await race.redate(elsewhere, typed.on) : [];
+    if (refused.length === 0) await race.change(factsNow(typed));
+    return refused;
   };
   return (
-    <form
-      noValidate
-      onSubmit={(e) => {
-        e.preventDefault();
-        void save();
-      }}
-    >
-      <Stack>
-        <Row $gap={3} style={{ alignItems: 'flex-end' }}>
-          <Field label={say('Name of the job')} value={name} onChange={setName} autoFocus />
-          <Field
-            label={say('Day')}
-            type="date"
-            value={on}
-            onChange={setOn}
-            hint={isOtherDay && on !== today ? say('Every animal from now on is dated with this day.') : undefined}
-          />
-        </Row>
-        {isOtherDay && elsewhere.length > 0 ? (
-          <Tick
-            isSelected={isMoving}
-            onChange={setMoving}
-            label={say(
-              'Move the {n} {n, plural, one {animal} other {animals}} already recorded to {date} too; withdrawal is counted from then',
-              { n: elsewhere.length, date: fullDate(on) },
-            )}
-          />
-        ) : null}
-        <h3>{say('Who comes ({n})', { n: ids.length })}</h3>
-        <WhoComes ids={ids} animals={animals} sets={sets} onChange={setIds} />
-        <h3>{say('What is done')}</h3>
-        <Small>{say('What was recorded already stays as it is.')}</Small>
-        <PlanFields
-          plan={plan}
-          products={roster.products}
-          species={race.listed[0]?.species}
-          startedBy={race.by}
-          onStations={setPlan}
-          onSettings={setPlan}
+    <SendForm
+      form={form}
+      send={save}
+      onDone={onClose}
+      submit={say('Save the job')}
+      more={
+        <AskButton
+          label={say('Discard the job')}
+          ask={
+            passages.length === 0
+              ? say('Discard it?')
+              : say(
+                  'Strike out what was recorded of {n} {n, plural, one {animal} other {animals}}? This cannot be taken back.',
+                  { n: passages.length },
+                )
+          }
+          onConfirm={() => void race.discard().then(onClose)}
         />
-        {problem ? <p role="alert">{problem}</p> : null}
-        <Row>
-          <Button kind="main" type="submit">
-            {say('Save the job')}
-          </Button>
-          <AskButton
-            label={say('Discard the job')}
-            ask={
-              passages.length === 0
-                ? say('Discard it?')
-                : say(
-                    'Strike out what was recorded of {n} {n, plural, one {animal} other {animals}}? This cannot be taken back.',
-                    { n: passages.length },
-                  )
-            }
-            onConfirm={() => void race.discard().then(onClose)}
-          />
-        </Row>
-      </Stack>
-    </form>
+      }
+    >
+      <FieldRow $gap={3}>
+        <FormField name="name" label={say('Name of the job')} autoFocus />
+        <FormField
+          name="on"
+          label={say('Day')}
+          type="date"
+          hint={isOtherDay && on !== today ? say('Every animal from now on is dated with this day.') : undefined}
+        />
+      </FieldRow>
+      {isOtherDay && elsewhere.length > 0 ? (
+        <FormTick
+          name="isMoving"
+          label={say(
+            'Move the {n} {n, plural, one {animal} other {animals}} already recorded to {date} too; withdrawal is counted from then',
+            { n: elsewhere.length, date: fullDate(on) },
+          )}
+        />
+      ) : null}
+      <h3>{say('Who comes ({n})', { n: own.length })}</h3>
+      <WhoComes
+        ids={own}
+        animals={animals}
+        sets={sets}
+        onChange={(ids) => form.setValue('own', [...ids], { shouldDirty: true })}
+      />
+      <h3>{say('What is done')}</h3>
+      <Small>{say('What was recorded already stays as it is.')}</Small>
+      <PlanFields products={roster.products} species={race.listed[0]?.species} startedBy={race.by} />
+    </SendForm>
   );
 }

@@ -1,9 +1,12 @@
 import type { ProductView } from '@yaylak/contract';
 import type { Species } from '@yaylak/core';
+import { useController } from 'react-hook-form';
 import styled from 'styled-components';
 import { Choice } from '../../parts/Choice';
 import { Field } from '../../parts/Field';
+import { useShown } from '../../parts/form/shownFields';
 import { Row } from '../../parts/Panel';
+import { Wrong } from '../../parts/Wrong';
 import { colour, radius, space } from '../../theme/tokens';
 import { STATION_WORDS } from '../../words/stations';
 import { useWeightUnit } from '../../words/useHolding';
@@ -13,23 +16,28 @@ import { StationSettingsForm } from './settings/StationSettingsForm';
 import { say } from '@yaylak/contract';
 
 interface Props {
-  readonly plan: JobPlan;
+  /** What is done until something of it is changed; the form's own value is null until then. */
+  readonly usual?: JobPlan;
   readonly products: readonly ProductView[];
   /** Of those who come: a pan is typed in their unit. */
   readonly species: Species | undefined;
   readonly startedBy: string;
-  /** Stations were ticked or moved. */
-  readonly onStations: (plan: JobPlan) => void;
-  /** What a station has to know is another. */
-  readonly onSettings: (plan: JobPlan) => void;
+  /** Stations were ticked or moved. @returns what is done then */
+  readonly onStations?: (plan: JobPlan) => JobPlan;
 }
 
 const MOST_DAYS = 60;
 
-/** What is done at a job, station by station, and of whom it is written down. */
-export function PlanFields({ plan, products, species, startedBy, onStations, onSettings }: Props) {
+const NOTHING: JobPlan = { stations: [], settings: {}, gates: [] };
+
+/** What is done at a job, station by station, and of whom it is written down: the `plan` of the form around it. */
+export function PlanFields({ usual = NOTHING, products, species, startedBy, onStations = (plan) => plan }: Props) {
   const unit = useWeightUnit();
+  const { field, fieldState } = useController({ name: 'plan' });
+  useShown('plan');
+  const plan = (field.value as JobPlan | null) ?? usual;
   const { settings, stations } = plan;
+  const onSettings: (next: JobPlan) => void = field.onChange;
   return (
     <>
       <Row $gap={3} style={{ alignItems: 'flex-end' }}>
@@ -55,7 +63,7 @@ export function PlanFields({ plan, products, species, startedBy, onStations, onS
           />
         ) : null}
       </Row>
-      <StationChoice plan={plan} onChange={onStations} />
+      <StationChoice plan={plan} onChange={(next) => onSettings(onStations(next))} />
       {stations.map((station) => (
         <StationPart key={station} aria-label={STATION_WORDS[station]}>
           <legend>{STATION_WORDS[station]}</legend>
@@ -70,6 +78,7 @@ export function PlanFields({ plan, products, species, startedBy, onStations, onS
           />
         </StationPart>
       ))}
+      {fieldState.error ? <Wrong role="alert">{fieldState.error.message}</Wrong> : null}
     </>
   );
 }

@@ -13,6 +13,7 @@ const animals = [
   aRosterAnimal('25-0001', { bornOn: '2025-04-01', groupId: null, groupName: null }),
   aRosterAnimal('G-26-01', { species: 'goat' }),
 ];
+const SALE_PEN = '0191d5a0-0000-7000-8000-0000000000a1';
 const show = async (answers: Answers = {}, state?: unknown) => {
   const shown = renderPage(<StartPage />, {
     at: state === undefined ? '/race' : { pathname: '/race', state },
@@ -20,7 +21,7 @@ const show = async (answers: Answers = {}, state?: unknown) => {
     answers: {
       'GET /api/roster': { on: TODAY, animals },
       'GET /api/jobs': [],
-      'GET /api/groups': [aGroup('Top paddock'), aGroup('Sale pen')],
+      'GET /api/groups': [aGroup('Top paddock'), aGroup('Sale pen', { id: SALE_PEN })],
       'POST /api/jobs': {},
       ...answers,
     },
@@ -72,7 +73,7 @@ it('can be begun on purpose for an earlier day, never for a later one', async ()
   const { user, asked } = await show();
   await typeDay(user, 'Day', '2026-11-24');
   await user.click(screen.getByRole('button', { name: 'Start with 2 animals' }));
-  expect(await screen.findByText('Day: enter today or an earlier day.')).toBeVisible();
+  expect(await screen.findByText('Enter today or an earlier day.')).toBeVisible();
   await typeDay(user, 'Day', '2026-11-22');
   expect(screen.getByText('Every animal will be dated with this day, whenever you enter it.')).toBeVisible();
   await user.click(screen.getByRole('button', { name: 'Start with 2 animals' }));
@@ -90,9 +91,23 @@ it('sorts by gates that lead to groups; a gate without a name is none', async ()
     stations: ['weigh', 'sort'],
     gates: [
       { key: 'left', name: 'Keep' },
-      { key: 'right', name: 'Sell', groupId: 'id of Sale pen' },
+      { key: 'right', name: 'Sell', groupId: SALE_PEN },
     ],
   });
+});
+
+it('says before it starts what the book would not take, and starts nothing', async () => {
+  const { user, asked } = await show();
+  await user.click(screen.getByLabelText('Sort by gate'));
+  const gate = screen.getByLabelText('↓ straight on');
+  await user.clear(gate);
+  await user.click(gate);
+  await user.paste('a'.repeat(41));
+  await user.click(screen.getByRole('button', { name: /Start with/ }));
+  expect(await screen.findByRole('alert')).toHaveTextContent(
+    'Sort: the name of a gate may have 40 letters at most. Shorten it.',
+  );
+  expect(started(asked)).toBeUndefined();
 });
 
 it('takes over who was chosen elsewhere, under the name given there', async () => {

@@ -54,6 +54,10 @@ export function movedStation(plan: JobPlan, station: Station, by: -1 | 1): JobPl
   return { ...plan, stations: plan.stations.toSpliced(at, 1).toSpliced(to, 0, station) };
 }
 
+/** Where a form of a job says what its class refuses of the plan, and in which words. */
+export const PLAN_FIELDS = { stations: 'plan', settings: 'plan', gates: 'plan' };
+export const PLAN_WORDS = { gates: say('Sort: the name of a gate may have 40 letters at most. Shorten it.') };
+
 /** What is missing before a job of this plan can start, in words; none when it can. */
 export function planFault({ stations, settings, gates }: JobPlan): string | undefined {
   const has = (s: Station): boolean => stations.includes(s);

@@ -111,7 +111,7 @@ export function ProductSheet({ product, onClose }: Props) {
     <Sheet title={product ? product.facts.name : say('Add a product')} isOpen onClose={onClose} width={860}>
       <SendForm
         form={form}
-        send={save}
+        send={(typed) => save(typed)}
         onDone={onClose}
         submit={say('Save the label')}
         more={

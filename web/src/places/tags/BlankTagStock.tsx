@@ -1,42 +1,29 @@
 import { useQuery } from '@tanstack/react-query';
 import type { BlankTags } from '@yaylak/contract';
-import { blanksIn, blanksLeft, normalised, SPECIES, TAG_COLOURS, TAG_SHAPES } from '@yaylak/core';
+import { blanksIn, blanksLeft, normalised } from '@yaylak/core';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { holdingQuery, identifiersQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Choice';
-import { Field } from '../../parts/Field';
-import { Panel, Row, Small, Stack } from '../../parts/Panel';
+import { Panel, Small } from '../../parts/Panel';
 import { useSaveHolding } from '../../parts/useSaveHolding';
 import { colour, space, TAG_FILLS } from '../../theme/tokens';
-import { newId } from '../../words/ids';
 import { PlainList } from '../../parts/PlainList';
 import { say, SPECIES_WORDS } from '@yaylak/contract';
+import { BagForm } from './BagForm';
 
 const LOW = 10;
-type BagDraft = Omit<BlankTags, 'id'>;
-const NEW_BAG: BagDraft = { species: 'sheep', colour: 'yellow', shape: 'flag', first: '', last: '' };
 
 /** Blank tags in the drawer, by colour and number, less what has been fitted. */
 export function BlankTagStock() {
   const { data: holding } = useQuery(holdingQuery);
   const { data: identifiers } = useQuery(identifiersQuery);
   const save = useSaveHolding();
-  const [bag, setBag] = useState<BagDraft>();
+  const [isAdding, setAdding] = useState(false);
   const [problem, setProblem] = useState<string>();
   const used = useMemo(() => new Set((identifiers ?? []).map((i) => normalised(i.text))), [identifiers]);
   const bags = holding?.blankTags ?? [];
-  const keep = async (blankTags: readonly BlankTags[]): Promise<void> => {
-    const refused = await save({ blankTags: [...blankTags] });
-    setProblem(refused);
-    if (refused === undefined) setBag(undefined);
-  };
-  const set = (change: Partial<BagDraft>): void => {
-    setProblem(undefined);
-    setBag({ ...(bag ?? NEW_BAG), ...change });
-  };
-  const count = bag ? blanksIn(bag.first, bag.last) : undefined;
+  const keep = (blankTags: readonly BlankTags[]): Promise<string | undefined> => save({ blankTags: [...blankTags] });
   return (
     <Panel>
       <h2>{say('Blank tags')}</h2>
@@ -52,15 +39,12 @@ export function BlankTagStock() {
               <span>
                 {say(b.colour)} {say(b.shape)}, {SPECIES_WORDS[b.species].plural}
                 <Small>{say('{first} to {last}', { first: b.first, last: b.last })}</Small>
-                <b data-low={left.length <= LOW || undefined}>
-                  {say('{n} of', { n: left.length })} {blanksIn(b.first, b.last)}{' '}
-                  {say('left{value}', { value: left[0] ? say(', next {value}', { value: left[0] }) : '' })}
-                </b>
+                <b data-low={left.length <= LOW || undefined}>{leftText(left, blanksIn(b.first, b.last) ?? 0)}</b>
               </span>
               <Button
                 kind="quiet"
                 aria-label={say('Take out the bag {first} to {last}', { first: b.first, last: b.last })}
-                onPress={() => void keep(bags.filter((x) => x.id !== b.id))}
+                onPress={() => void keep(bags.filter((x) => x.id !== b.id)).then(setProblem)}
               >
                 {say('Take out')}
               </Button>
@@ -68,55 +52,20 @@ export function BlankTagStock() {
           );
         })}
       </List>
-      {bag ? (
-        <form
-          onSubmit={(e) => {
-            e.preventDefault();
-            void keep([...bags, { id: newId(), ...bag, first: bag.first.trim(), last: bag.last.trim() }]);
-          }}
-        >
-          <Stack $gap={2}>
-            <Row>
-              <Choice
-                label={say('For')}
-                value={bag.species}
-                options={SPECIES.map((s) => [s, SPECIES_WORDS[s].plural])}
-                onChange={(species) => set({ species })}
-              />
-              <Choice
-                label={say('Tag colour')}
-                value={bag.colour}
-                options={TAG_COLOURS.map((c) => [c, say(c)])}
-                onChange={(tagColour) => set({ colour: tagColour })}
-              />
-              <Choice
-                label={say('Shape')}
-                value={bag.shape}
-                options={TAG_SHAPES.map((s) => [s, s])}
-                onChange={(shape) => set({ shape })}
-              />
-            </Row>
-            <Field label={say('First number')} value={bag.first} onChange={(first) => set({ first })} />
-            <Field label={say('Last number')} value={bag.last} onChange={(last) => set({ last })} />
-            <Small>
-              {count === undefined
-                ? say('The same text before a running number, such as 26-0001 to 26-0080.')
-                : say('{count} tags', { count })}
-            </Small>
-            <Row>
-              <Button kind="main" type="submit" isDisabled={count === undefined}>
-                {say('Put it in')}
-              </Button>
-              <Button onPress={() => setBag(undefined)}>{say('Not now')}</Button>
-            </Row>
-          </Stack>
-        </form>
+      {isAdding ? (
+        <BagForm keep={(bag) => keep([...bags, bag])} onClose={() => setAdding(false)} />
       ) : (
-        <Button onPress={() => setBag(NEW_BAG)}>{say('Add a bag')}</Button>
+        <Button onPress={() => setAdding(true)}>{say('Add a bag')}</Button>
       )}
       {problem ? <p role="alert">{problem}</p> : null}
     </Panel>
   );
+}
+
+function leftText([next, ...others]: readonly string[], all: number): string {
+  return next === undefined
+    ? say('none of {all} left', { all })
+    : say('{n} of {all} left, next {next}', { n: others.length + 1, all, next });
 }
 
 const List = styled(PlainList)`

@@ -232,7 +232,9 @@ describe('blank tags', () => {
     await user.click(screen.getByRole('button', { name: 'Add a bag' }));
     await user.type(screen.getByLabelText('First number'), '26-0040');
     await user.type(screen.getByLabelText('Last number'), '27-0049');
-    expect(screen.getByRole('button', { name: 'Put it in' })).toBeDisabled();
+    await user.click(screen.getByRole('button', { name: 'Put it in' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent(/^The same text before a running number/);
+    expect(asked.some((a) => a.method === 'PATCH')).toBe(false);
     await user.clear(screen.getByLabelText('Last number'));
     await user.type(screen.getByLabelText('Last number'), '26-0049');
     expect(screen.getByText('10 tags')).toBeVisible();
