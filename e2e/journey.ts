@@ -21,14 +21,22 @@ export const test = base.extend<object, { readonly window: Page }>({
     { scope: 'worker' },
   ],
   context: async ({ window }, use) => use(window.context()),
-  page: async ({ window }, use) => {
+  page: async ({ window }, use, info) => {
     await window.setViewportSize(WINDOW.viewport);
     await use(window);
+    // The window goes on to the next journey: what stood in it is said with what failed.
+    if (info.status !== info.expectedStatus) info.errors.push({ message: await sightOf(window).catch(String) });
     window.removeAllListeners();
     for (const other of window.context().pages()) if (other !== window) await other.close();
     await forget(window);
   },
 });
+
+/** Where a window is, and what stands in it. */
+async function sightOf(page: Page): Promise<string> {
+  const text = await page.evaluate(() => document.querySelector('main')?.innerText ?? document.body.innerText);
+  return `The window is at ${page.url()}, where stands:\n${text.slice(0, 800)}`;
+}
 
 /** The device keeps nothing of what was read, written or set on it; the application itself stays. */
 export async function forget(page: Page): Promise<void> {

@@ -20,6 +20,9 @@ export default defineConfig({
   timeout: 400_000,
   // A machine that is shared can be many times slower than a laptop; what is awaited comes, or it does not.
   expect: { timeout: 60_000 },
+  // Walked again by itself, in a window and with a server of its own: what then goes well is named at the end of the run
+  // all the same, and is looked into.
+  retries: 1,
   reporter: process.env.JOURNEYS_JSON ? [['list'], ['json', { outputFile: process.env.JOURNEYS_JSON }]] : [['list']],
   // Two runs at once keep out of each other's folder.
   outputDir: process.env.JOURNEYS_OUT ?? 'test-results',
