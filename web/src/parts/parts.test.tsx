@@ -5,6 +5,7 @@ import { aGain, aTag } from '../tests/builders';
 import { renderPage } from '../tests/renderPage';
 import { GainFigure } from './GainFigure';
 import { Tag } from './Tag';
+import { TagRow } from './TagRow';
 import { useUndo } from './Undo';
 import { WindowBar } from './WindowBar';
 import { YearBand } from './YearBand';
@@ -201,4 +202,14 @@ describe('the year band', () => {
     await user.click(await screen.findByRole('button', { name: /12 born/ }));
     await waitFor(() => expect(path()).toBe('/animals?species=sheep&bornIn=2026&presence=all'));
   });
+});
+
+it('shows the first of many tags, and all of them when they are asked for', async () => {
+  const tags = Array.from({ length: 30 }, (_, i) => aTag(`26-${100 + i}`));
+  const { user } = renderPage(<TagRow tags={tags} first={4} label="Mates" />);
+  expect(screen.getByRole('group', { name: 'Mates' }).querySelectorAll('a')).toHaveLength(4);
+  await user.click(screen.getByRole('button', { name: 'Show all 30' }));
+  expect(screen.getByRole('group', { name: 'Mates' }).querySelectorAll('a')).toHaveLength(30);
+  await user.click(screen.getByRole('button', { name: 'Show fewer' }));
+  expect(screen.queryByText('26-129')).toBeNull();
 });

@@ -1,7 +1,8 @@
 import type { AnimalView, TagView } from '@yaylak/contract';
 import styled from 'styled-components';
 import { FigureTable } from '../../parts/FigureTable';
-import { Panel, Row, Small } from '../../parts/Panel';
+import { TagRow } from '../../parts/TagRow';
+import { Panel, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
 import { space } from '../../theme/tokens';
 import { fullDate } from '../../words/dates';
@@ -76,11 +77,7 @@ export function Family({ view }: Props) {
           <Small style={{ marginTop: 12 }}>
             {say('Young still here ({n} of {n2})', { n: here.length, n2: young.length })}
           </Small>
-          <Row>
-            {here.slice(0, 24).map((y) => (
-              <Tag key={y.tag.animalId} tag={y.tag} />
-            ))}
-          </Row>
+          <TagRow tags={here.map((y) => y.tag)} />
         </>
       ) : null}
     </Panel>

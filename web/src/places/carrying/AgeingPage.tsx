@@ -1,18 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { percentText, type AgeingView, say, fixedText } from '@yaylak/contract';
-import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
-import styled from 'styled-components';
 import { ageingQuery } from '../../api/queries';
-import { How } from '../../parts/How';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
-import { Panel } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
-import { narrow, space } from '../../theme/tokens';
-import { figureText } from '../../words/format';
-
-const AgeingPlot = lazy(async () => ({ default: (await import('./AgeingPlot')).AgeingPlot }));
+import { AgreementPanel, type AgreementFigure } from '../../shared/agreement/AgreementPanel';
+import { axisDays, figureText } from '../../words/format';
 
 /** How well somebody who learns tells the age of young beside the scanner. */
 export function AgeingPage() {
@@ -42,72 +36,25 @@ export function AgeingPage() {
         </Empty>
       ) : null}
       {data.map((a) => (
-        <Panel
+        <AgreementPanel
           key={`${a.learner} ${a.scanner}`}
-          aria-label={say('{learner} beside {scanner}', { learner: a.learner, scanner: a.scanner })}
-        >
-          <h2>
-            {say('{learner} beside {scanner} ({n} {n, plural, one {young} other {young}})', {
-              learner: a.learner,
-              scanner: a.scanner,
+          name={say('{learner} beside {scanner}', { learner: a.learner, scanner: a.scanner })}
+          count={say('{n} {n, plural, one {young} other {young}}', { n: a.pairs.length })}
+          of={{ ...a, pairs: a.pairs.map(([learner, scanner]) => ({ read: scanner, difference: learner - scanner })) }}
+          look={{
+            label: say('Differences of {n} ages: bias {figure} days', {
               n: a.pairs.length,
-            })}
-          </h2>
-          <Two>
-            <Suspense fallback={<div style={{ height: 240 }} />}>
-              <AgeingPlot ages={a} />
-            </Suspense>
-            <dl>
-              <div>
-                <dt>
-                  {say('Reads')}
-                  <How of={say('Bias')}>
-                    <p>
-                      {say(
-                        'Mean of {learner} less {scanner}, in days; ± is how sure that is, four times out of five.',
-                        { learner: a.learner, scanner: a.scanner },
-                      )}
-                    </p>
-                  </How>
-                </dt>
-                <dd>
-                  {days(a.bias)}
-                  {a.biasHalfWidth === null ? '' : ` ± ${fixedText(a.biasHalfWidth, 1)}`}{' '}
-                  {a.bias >= 0 ? say('too old') : say('too young')}
-                </dd>
-              </div>
-              <div>
-                <dt>
-                  {say('Strays by')}
-                  <How of={say('Standard deviation')}>
-                    <p>{say('Standard deviation of the differences: two of three fall within it of the mean.')}</p>
-                  </How>
-                </dt>
-                <dd>{a.sd === null ? say('one only') : days(a.sd)}</dd>
-              </div>
-              <div>
-                <dt>
-                  {say('Limits')}
-                  <How of={say('Limits of agreement')}>
-                    <p>{say('Bias ± 1.96 standard deviations: 95 of 100 ages lie within.')}</p>
-                  </How>
-                </dt>
-                <dd>
-                  {a.limits === null
-                    ? say('one only')
-                    : say('{figure} to {figure2} days', {
-                        figure: figureText(a.limits[0], 0),
-                        figure2: figureText(a.limits[1], 0),
-                      })}
-                </dd>
-              </div>
-              <div>
-                <dt>{say('Within five days')}</dt>
-                <dd>{percentText(a.withinFive)}</dd>
-              </div>
-            </dl>
-          </Two>
-        </Panel>
+              figure: figureText(a.bias, 1),
+            }),
+            read: say('age by the scanner, days'),
+            reach: 10,
+            step: 5,
+            near: CLOSE_DAYS,
+            tick: axisDays,
+            digits: [1, 0],
+          }}
+          figures={figuresOf(a)}
+        />
       ))}
     </Page>
   );
@@ -124,22 +71,43 @@ const leadText = (a: AgeingView): string =>
     n: a.pairs.length,
   });
 
-const Two = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 220px;
-  gap: ${space(5)};
-  dl {
-    margin: 0;
-    display: flex;
-    flex-direction: column;
-    gap: ${space(3)};
-  }
-  dd {
-    margin: 0;
-    font-weight: 700;
-    font-size: 17px;
-  }
-  ${narrow} {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
+const CLOSE_DAYS = 5;
+
+const figuresOf = (a: AgeingView): AgreementFigure[] => [
+  {
+    name: say('Reads'),
+    how: {
+      of: say('Bias'),
+      words: say('Mean of {learner} less {scanner}, in days; ± is how sure that is, four times out of five.', {
+        learner: a.learner,
+        scanner: a.scanner,
+      }),
+    },
+    value: `${days(a.bias)}${a.biasHalfWidth === null ? '' : ` ± ${fixedText(a.biasHalfWidth, 1)}`} ${
+      a.bias >= 0 ? say('too old') : say('too young')
+    }`,
+  },
+  {
+    name: say('Strays by'),
+    how: {
+      of: say('Standard deviation'),
+      words: say('Standard deviation of the differences: two of three fall within it of the mean.'),
+    },
+    value: a.sd === null ? say('one only') : days(a.sd),
+  },
+  {
+    name: say('Limits'),
+    how: {
+      of: say('Limits of agreement'),
+      words: say('Bias ± 1.96 standard deviations: 95 of 100 ages lie within.'),
+    },
+    value:
+      a.limits === null
+        ? say('one only')
+        : say('{figure} to {figure2} days', {
+            figure: figureText(a.limits[0], 0),
+            figure2: figureText(a.limits[1], 0),
+          }),
+  },
+  { name: say('Within five days'), value: percentText(a.withinFive) },
+];

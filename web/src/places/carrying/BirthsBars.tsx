@@ -1,6 +1,7 @@
 import type { BirthsToComeView } from '@yaylak/contract';
 import { addDays, dayOf, halfWidth80, isoOf } from '@yaylak/core';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { dayAxis } from '../../parts/dayAxis';
 import { colour } from '../../theme/tokens';
 import { shortDate } from '../../words/dates';
 import { axisFigure } from '../../words/format';
@@ -31,16 +32,7 @@ export function BirthsBars({ births }: { readonly births: BirthsToComeView }) {
       <ResponsiveContainer width="100%" height={130}>
         <ComposedChart accessibilityLayer={false} data={data} margin={{ top: 12, right: 4, bottom: 0, left: -28 }}>
           <CartesianGrid stroke={colour('line')} vertical={false} />
-          <XAxis
-            dataKey="day"
-            type="number"
-            domain={['dataMin', 'dataMax']}
-            tickFormatter={(d: number) => shortDate(isoOf(d as never))}
-            tickCount={3}
-            interval="preserveStartEnd"
-            stroke={colour('inkSoft')}
-            fontSize={11}
-          />
+          <XAxis {...dayAxis} tickCount={3} interval="preserveStartEnd" />
           <YAxis tickFormatter={axisFigure} stroke={colour('inkSoft')} fontSize={11} allowDecimals={false} />
           <Area dataKey="band" stroke="none" fill={colour('weldWash')} isAnimationActive={false} />
           <Line dataKey="mean" dot={false} stroke={colour('weldFill')} strokeWidth={2.5} isAnimationActive={false} />

@@ -10,6 +10,7 @@ import { Field } from '../../parts/Field';
 import { How } from '../../parts/How';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Failed, Loading } from '../../parts/States';
+import { TagRow } from '../../parts/TagRow';
 import { Tag } from '../../parts/Tag';
 import { colour, space, touch } from '../../theme/tokens';
 import { worthFigure } from '../../words/choosing';
@@ -90,14 +91,7 @@ export function KinStep({ choosing, view, set }: StepProps) {
           {kin.data.mates.length > 0 ? (
             <>
               <Small>{say('Mates that stay')}</Small>
-              <Row>
-                {kin.data.mates.slice(0, MATES_SHOWN).map((m) => (
-                  <Tag key={m.animalId} tag={m} />
-                ))}
-                {kin.data.mates.length > MATES_SHOWN ? (
-                  <Small>{say('and {n} more', { n: kin.data.mates.length - MATES_SHOWN })}</Small>
-                ) : null}
-              </Row>
+              <TagRow tags={kin.data.mates} first={MATES_SHOWN} />
             </>
           ) : null}
         </Panel>

@@ -18,6 +18,8 @@ import { Field } from '../../parts/Field';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
+import { TagRow } from '../../parts/TagRow';
+import { useFirst } from '../../parts/useFirst';
 import { useAddress } from '../../parts/useInAddress';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
@@ -198,28 +200,11 @@ function Aside({ data }: { readonly data: ConditionView }) {
           </Row>
         </NotePanel>
       ) : null}
-      {data.alarms.length > 0 ? (
-        <Panel>
-          <h2>{say('Weight off its usual')}</h2>
-          {data.alarms.slice(0, 8).map((a) => (
-            <div key={a.tag.animalId} style={{ marginTop: 8 }}>
-              <Tag tag={a.tag} />
-              <Small>{a.message}</Small>
-            </div>
-          ))}
-        </Panel>
-      ) : null}
+      <Alarms alarms={data.alarms} />
       {data.rounds.length > 0 && data.notScored.length > 0 ? (
         <Panel>
           <h2>{say('Not in the last round ({n})', { n: data.notScored.length })}</h2>
-          <Row style={{ marginTop: 8 }}>
-            {data.notScored.slice(0, MOST_TAGS).map((t) => (
-              <Tag key={t.animalId} tag={t} />
-            ))}
-            {data.notScored.length > MOST_TAGS ? (
-              <Small>{say('and {n} more', { n: data.notScored.length - MOST_TAGS })}</Small>
-            ) : null}
-          </Row>
+          <TagRow tags={data.notScored} first={MOST_TAGS} />
         </Panel>
       ) : null}
       <Panel>
@@ -234,5 +219,22 @@ function Aside({ data }: { readonly data: ConditionView }) {
         </Small>
       </Panel>
     </>
+  );
+}
+
+function Alarms({ alarms }: Pick<ConditionView, 'alarms'>) {
+  const { shown, more } = useFirst(alarms, 8);
+  if (alarms.length === 0) return null;
+  return (
+    <Panel>
+      <h2>{say('Weight off its usual')}</h2>
+      {shown.map((a) => (
+        <div key={a.tag.animalId} style={{ marginTop: 8 }}>
+          <Tag tag={a.tag} />
+          <Small>{a.message}</Small>
+        </div>
+      ))}
+      {more}
+    </Panel>
   );
 }

@@ -2,6 +2,7 @@ import type { KeepDrill } from '@yaylak/contract';
 import { drillResult } from '@yaylak/core';
 import { LineTable } from '../../parts/LineTable';
 import { Panel, Small } from '../../parts/Panel';
+import { useFirst } from '../../parts/useFirst';
 import { shortDate } from '../../words/dates';
 import { say, fixedText, perCent } from '@yaylak/contract';
 
@@ -9,6 +10,7 @@ const SHOWN = 12;
 
 /** Drills kept, the newest first: whether the hand learns. */
 export function DrillHistory({ drills }: { readonly drills: readonly KeepDrill[] }) {
+  const { shown, more } = useFirst(drills, SHOWN);
   if (drills.length === 0)
     return (
       <Panel>
@@ -29,7 +31,7 @@ export function DrillHistory({ drills }: { readonly drills: readonly KeepDrill[]
           </tr>
         </thead>
         <tbody>
-          {drills.slice(0, SHOWN).map((d) => {
+          {shown.map((d) => {
             const result = drillResult(d.answers);
             return (
               <tr key={d.id}>
@@ -42,6 +44,7 @@ export function DrillHistory({ drills }: { readonly drills: readonly KeepDrill[]
           })}
         </tbody>
       </LineTable>
+      {more}
     </Panel>
   );
 }

@@ -1,12 +1,12 @@
 import type { ConditionAnimal } from '@yaylak/contract';
-import { MOBS, type Mob } from '@yaylak/core';
+import type { Mob } from '@yaylak/core';
 import { useState } from 'react';
-import styled from 'styled-components';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Tag } from '../../parts/Tag';
+import { useFirst } from '../../parts/useFirst';
 import { useWrite } from '../../parts/useWrite';
-import { colour, fonts, space } from '../../theme/tokens';
+import { MobBoxes } from '../../shared/condition/MobBoxes';
 import { MOB_WORDS, scoreText } from '../../words/condition';
 
 import { say } from '@yaylak/contract';
@@ -22,12 +22,17 @@ const WHAT: Readonly<Record<Mob, string>> = {
   fat: say('no flushing, more walking'),
 };
 
+const FIRST = 24;
+
 /** The feed mobs: how many in each, who changed, and who does not stand where the score says. */
 export function Mobs({ animals, on }: Props) {
   const write = useWrite();
   const [problem, setProblem] = useState<string>();
   const changed = animals.filter((a) => a.mob !== null && a.mobBefore !== null && a.mob !== a.mobBefore);
   const elsewhere = animals.filter((a) => a.mob !== a.suggestedMob);
+  const none = animals.filter((a) => a.mob === null).length;
+  const firstChanged = useFirst(changed, FIRST);
+  const firstElsewhere = useFirst(elsewhere, FIRST);
   const put = async (): Promise<void> => {
     const refused = await write(
       elsewhere.map((a) => ({
@@ -44,27 +49,16 @@ export function Mobs({ animals, on }: Props) {
   return (
     <Panel>
       <h2>{say('Feed mobs')}</h2>
-      <Three>
-        {MOBS.map((mob) => (
-          <div key={mob} data-mob={mob}>
-            <span>
-              {MOB_WORDS[mob]}: {WHAT[mob]}
-            </span>
-            <b>{animals.filter((a) => a.mob === mob).length}</b>
-          </div>
-        ))}
-        {animals.some((a) => a.mob === null) ? (
-          <div>
-            <span>{say('not put yet')}</span>
-            <b>{animals.filter((a) => a.mob === null).length}</b>
-          </div>
-        ) : null}
-      </Three>
+      <MobBoxes
+        words={(mob) => `${MOB_WORDS[mob]}: ${WHAT[mob]}`}
+        count={(mob) => animals.filter((a) => a.mob === mob).length}
+        others={none > 0 ? { words: say('not put yet'), count: none } : undefined}
+      />
       {changed.length > 0 ? (
         <>
           <Small>{say('Changed at the last sorting ({n})', { n: changed.length })}</Small>
           <Row>
-            {changed.slice(0, 24).map((a) => (
+            {firstChanged.shown.map((a) => (
               <Row key={a.tag.animalId} $gap={1}>
                 <Tag tag={a.tag} />
                 <span>
@@ -72,6 +66,7 @@ export function Mobs({ animals, on }: Props) {
                 </span>
               </Row>
             ))}
+            {firstChanged.more}
           </Row>
         </>
       ) : null}
@@ -79,7 +74,7 @@ export function Mobs({ animals, on }: Props) {
         <>
           <Small style={{ marginTop: 8 }}>{say('Not where the score says ({n})', { n: elsewhere.length })}</Small>
           <Row>
-            {elsewhere.slice(0, 24).map((a) => (
+            {firstElsewhere.shown.map((a) => (
               <Row key={a.tag.animalId} $gap={1}>
                 <Tag tag={a.tag} />
                 <span>
@@ -88,6 +83,7 @@ export function Mobs({ animals, on }: Props) {
                 </span>
               </Row>
             ))}
+            {firstElsewhere.more}
             <Button onPress={() => void put()}>{say('Put {n} where the score says', { n: elsewhere.length })}</Button>
           </Row>
         </>
@@ -96,30 +92,3 @@ export function Mobs({ animals, on }: Props) {
     </Panel>
   );
 }
-
-const Three = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: ${space(3)};
-  margin: ${space(2)} 0;
-  div {
-    flex: 1 1 150px;
-    padding: ${space(2)} ${space(3)};
-    border: 1px solid ${colour('line')};
-    border-left: 5px solid ${colour('lineStrong')};
-    border-radius: 8px;
-  }
-  div[data-mob='thin'] {
-    border-left-color: ${colour('madder')};
-  }
-  div[data-mob='fit'] {
-    border-left-color: ${colour('moss')};
-  }
-  div[data-mob='fat'] {
-    border-left-color: ${colour('plum')};
-  }
-  b {
-    display: block;
-    font: 700 26px ${fonts.heading};
-  }
-`;

@@ -2,20 +2,17 @@ import { useQuery } from '@tanstack/react-query';
 import type { ScorerBiasView, ScorerPairView, ScorersView } from '@yaylak/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import styled from 'styled-components';
 import { holdingQuery, scorersQuery } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
-import { How } from '../../parts/How';
 import { LinkButton } from '../../parts/LinkButton';
 import { Page } from '../../parts/Page';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { useSaveHolding } from '../../parts/useSaveHolding';
-import { space } from '../../theme/tokens';
-import { figureText } from '../../words/format';
-import { AgreementPlot } from './AgreementPlot';
-import { say, fixedText } from '@yaylak/contract';
+import { AgreementPanel, type AgreementFigure } from '../../shared/agreement/AgreementPanel';
+import { axisFigure, figureText } from '../../words/format';
+import { say, fixedText, percentText } from '@yaylak/contract';
 
 /** How the hands that score differ, and whose scores are set right. */
 export function ScorersPage() {
@@ -63,75 +60,78 @@ function lead({ scorers, pairs }: ScorersView): string {
 const signedScore = (bias: number): string => `${bias > 0 ? '+' : ''}${figureText(bias, 2)}`;
 
 function PairPanel({ pair }: { readonly pair: ScorerPairView }) {
-  const { first, second, pairs, bias, biasHalfWidth, limits, kappa, withinHalf } = pair;
-  const isAgain = first === second;
-  const name = isAgain
-    ? say('{first}, the same animals twice', { first })
-    : say('{first} and {second}', { first, second });
+  const { first, second, pairs, bias } = pair;
   return (
-    <Panel aria-label={name}>
-      <h2>
-        {name} ({say('{n} {n, plural, one {animal} other {animals}}', { n: pairs.length })})
-      </h2>
-      <Two>
-        <AgreementPlot pair={pair} />
-        <dl>
-          <div>
-            <dt>
-              {isAgain ? say('First less second time') : say('{first} less {second}', { first, second })}
-              <How of={say('Bias')}>
-                <p>
-                  {say(
-                    'Mean of the differences on the same animals of the same day; ± is how sure that is, four times out of five.',
-                  )}
-                </p>
-              </How>
-            </dt>
-            <dd>
-              {signedScore(bias)}
-              {biasHalfWidth === null ? '' : ` ± ${fixedText(biasHalfWidth, 2)}`}
-            </dd>
-          </div>
-          <div>
-            <dt>
-              {say('Limits of agreement')}
-              <How of={say('Limits of agreement')}>
-                <p>{say('Bias ± 1.96 standard deviations of the differences: 95 of 100 animals lie within.')}</p>
-              </How>
-            </dt>
-            <dd>
-              {limits === null
-                ? say('one animal only')
-                : say('{signedScore} to {signedScore2}', {
-                    signedScore: signedScore(limits[0]),
-                    signedScore2: signedScore(limits[1]),
-                  })}
-            </dd>
-          </div>
-          <div>
-            <dt>
-              {say('Weighted kappa')}
-              <How of={say('Weighted kappa')}>
-                <p>
-                  {say(
-                    'Agreement beyond chance, 1 being full; a miss by a whole score weighs four times one by half. Over 0.8 is very good, 0.6 to 0.8 good, under 0.4 poor (rule of thumb).',
-                  )}
-                </p>
-              </How>
-            </dt>
-            <dd>
-              {kappa === null ? say('no answer: all scores are alike') : `${fixedText(kappa, 2)}, ${kappaWords(kappa)}`}
-            </dd>
-          </div>
-          <div>
-            <dt>{say('Within half a score')}</dt>
-            <dd>{Math.round(withinHalf * 100)} %</dd>
-          </div>
-        </dl>
-      </Two>
-    </Panel>
+    <AgreementPanel
+      name={
+        first === second
+          ? say('{first}, the same animals twice', { first })
+          : say('{first} and {second}', { first, second })
+      }
+      count={say('{n} {n, plural, one {animal} other {animals}}', { n: pairs.length })}
+      of={{ ...pair, pairs: pairs.map(([a, b]) => ({ read: (a + b) / 2, difference: a - b })) }}
+      look={{
+        label: say('Differences of {n} animals against their mean score: bias {figure}', {
+          n: pairs.length,
+          figure: figureText(bias, 2),
+        }),
+        read: say('mean of the two scores'),
+        readRange: { domain: [1, 5], ticks: [1, 2, 3, 4, 5] },
+        reach: 2,
+        step: 1,
+        tick: axisFigure,
+        digits: [2, 2],
+      }}
+      figures={figuresOf(pair)}
+    />
   );
 }
+
+const figuresOf = ({
+  first,
+  second,
+  bias,
+  biasHalfWidth,
+  limits,
+  kappa,
+  withinHalf,
+}: ScorerPairView): AgreementFigure[] => [
+  {
+    name: first === second ? say('First less second time') : say('{first} less {second}', { first, second }),
+    how: {
+      of: say('Bias'),
+      words: say(
+        'Mean of the differences on the same animals of the same day; ± is how sure that is, four times out of five.',
+      ),
+    },
+    value: `${signedScore(bias)}${biasHalfWidth === null ? '' : ` ± ${fixedText(biasHalfWidth, 2)}`}`,
+  },
+  {
+    name: say('Limits of agreement'),
+    how: {
+      of: say('Limits of agreement'),
+      words: say('Bias ± 1.96 standard deviations of the differences: 95 of 100 animals lie within.'),
+    },
+    value:
+      limits === null
+        ? say('one animal only')
+        : say('{signedScore} to {signedScore2}', {
+            signedScore: signedScore(limits[0]),
+            signedScore2: signedScore(limits[1]),
+          }),
+  },
+  {
+    name: say('Weighted kappa'),
+    how: {
+      of: say('Weighted kappa'),
+      words: say(
+        'Agreement beyond chance, 1 being full; a miss by a whole score weighs four times one by half. Over 0.8 is very good, 0.6 to 0.8 good, under 0.4 poor (rule of thumb).',
+      ),
+    },
+    value: kappa === null ? say('no answer: all scores are alike') : `${fixedText(kappa, 2)}, ${kappaWords(kappa)}`,
+  },
+  { name: say('Within half a score'), value: percentText(withinHalf) },
+];
 
 const kappaWords = (kappa: number): string =>
   kappa > 0.8 ? say('very good') : kappa > 0.6 ? say('good') : kappa > 0.4 ? say('fair') : say('poor');
@@ -196,21 +196,3 @@ function SetRight({ data }: { readonly data: ScorersView }) {
     </Panel>
   );
 }
-
-const Two = styled.div`
-  display: grid;
-  grid-template-columns: minmax(260px, 420px) minmax(220px, 1fr);
-  gap: ${space(5)};
-  margin-top: ${space(2)};
-  dl {
-    margin: 0;
-    display: flex;
-    flex-direction: column;
-    gap: ${space(3)};
-  }
-  dd {
-    margin: 0;
-    font-weight: 700;
-    font-size: 17px;
-  }
-`;

@@ -10,6 +10,7 @@ import { Button } from '../../parts/Button';
 import { Page } from '../../parts/Page';
 import { Panel, Row, Small } from '../../parts/Panel';
 import { Empty } from '../../parts/States';
+import { useFirst } from '../../parts/useFirst';
 import { colour, space } from '../../theme/tokens';
 import { PlainList } from '../../parts/PlainList';
 import { WrittenLine } from '../../parts/WrittenLine';
@@ -33,6 +34,7 @@ export function KeptPage() {
     queryFn: async () => (await isStorageSafe()) ?? null,
   });
   const queue = items.filter((i) => i.state === 'waiting');
+  const firstQueue = useFirst(queue, SHOWN);
   return (
     <Page
       title={say('Kept here')}
@@ -101,13 +103,13 @@ export function KeptPage() {
           <h2>{say('Waiting to send')}</h2>
           <Small>{WHY[server]}</Small>
           <List aria-label={say('Waiting')}>
-            {queue.slice(0, SHOWN).map((item) => (
+            {firstQueue.shown.map((item) => (
               <li key={item.key}>
                 <What item={item} />
               </li>
             ))}
           </List>
-          {queue.length > SHOWN ? <Small>{say('and {n} more', { n: queue.length - SHOWN })}</Small> : null}
+          {firstQueue.more}
         </Panel>
       ) : null}
     </Page>

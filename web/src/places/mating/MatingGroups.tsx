@@ -8,6 +8,8 @@ import { useStartJob } from '../../shared/jobs/useStartJob';
 import { Button } from '../../parts/Button';
 import { LineTable } from '../../parts/LineTable';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
+import { TagRow } from '../../parts/TagRow';
+import { useFirst } from '../../parts/useFirst';
 import { Tag } from '../../parts/Tag';
 import { useWrite } from '../../parts/useWrite';
 import { countText } from '../../words/format';
@@ -79,6 +81,7 @@ export function MatingGroups({ view, maleOf }: Props) {
       );
       return refused.join(' ') || undefined;
     });
+  const firstWithout = useFirst(without, 20);
   return (
     <Panel>
       <h2>{say('The groups')}</h2>
@@ -97,14 +100,7 @@ export function MatingGroups({ view, maleOf }: Props) {
                 <Tag tag={lot.male.tag} /> {lot.male.tag.name}
               </td>
               <td>
-                <Row $gap={1}>
-                  {lot.females.slice(0, 18).map((f) => (
-                    <Tag key={f.tag.animalId} tag={f.tag} />
-                  ))}
-                  {lot.females.length > 18 ? (
-                    <Small>{say('and {n} more', { n: lot.females.length - 18 })}</Small>
-                  ) : null}
-                </Row>
+                <TagRow tags={lot.females.map((f) => f.tag)} first={18} />
               </td>
               <td>
                 <Row $gap={1}>
@@ -122,11 +118,12 @@ export function MatingGroups({ view, maleOf }: Props) {
       {without.length > 0 ? (
         <NotePanel $tone="madder" style={{ marginTop: 12 }}>
           <h3>{say('Without a male ({n})', { n: without.length })}</h3>
-          {without.slice(0, 20).map((f) => (
+          {firstWithout.shown.map((f) => (
             <Row key={f.tag.animalId}>
               <Tag tag={f.tag} /> <Small>{whyNone(view, f)}</Small>
             </Row>
           ))}
+          {firstWithout.more}
         </NotePanel>
       ) : null}
     </Panel>

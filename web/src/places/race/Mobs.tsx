@@ -1,12 +1,11 @@
 import { MOBS, type Mob } from '@yaylak/core';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import styled from 'styled-components';
 import { FigureTable } from '../../parts/FigureTable';
 import { LinkButton } from '../../parts/LinkButton';
 import { Row, Small } from '../../parts/Panel';
-import { Tag } from '../../parts/Tag';
-import { colour, fonts, space } from '../../theme/tokens';
+import { TagRow } from '../../parts/TagRow';
+import { MobBoxes } from '../../shared/condition/MobBoxes';
 import { MOB_WORDS } from '../../words/condition';
 import { jobMobs } from './jobMobs';
 import type { Race } from './useRace';
@@ -40,24 +39,16 @@ export function Mobs({ race }: { readonly race: Race }) {
   return (
     <section aria-label={say('Feed mobs')}>
       <h3>{say('Feed mobs')}</h3>
-      <Three>
-        {MOBS.map((mob) => (
-          <div key={mob} data-mob={mob}>
-            <span>{MOB_WORDS[mob]}</span>
-            <b>{mobs[mob].length}</b>
-            <Small>
-              {spray(mob) ? say('spray {n} on the {place}', { n: spray(mob) ?? '', place }) : say('no spray')}
-            </Small>
-          </div>
-        ))}
-      </Three>
-      {mobs.thin.length > 0 ? (
-        <Row>
-          {mobs.thin.slice(0, 40).map((m) => (
-            <Tag key={m.animal.tag.animalId} tag={m.animal.tag} isStatic />
-          ))}
-        </Row>
-      ) : null}
+      <MobBoxes
+        words={(mob) => MOB_WORDS[mob]}
+        count={(mob) => mobs[mob].length}
+        note={(mob) => (
+          <Small>
+            {spray(mob) ? say('spray {n} on the {place}', { n: spray(mob) ?? '', place }) : say('no spray')}
+          </Small>
+        )}
+      />
+      {mobs.thin.length > 0 ? <TagRow tags={mobs.thin.map((m) => m.animal.tag)} first={40} isStatic /> : null}
       <Row style={{ marginTop: 8 }}>
         <LinkButton as={Link} to={`/race/${job.id}/mobs`}>
           {say('Print the mobs')}
@@ -69,30 +60,3 @@ export function Mobs({ race }: { readonly race: Race }) {
     </section>
   );
 }
-
-const Three = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: ${space(3)};
-  margin: ${space(2)} 0;
-  div {
-    min-width: 120px;
-    padding: ${space(2)} ${space(3)};
-    border: 1px solid ${colour('line')};
-    border-left-width: 5px;
-    border-radius: 8px;
-  }
-  div[data-mob='thin'] {
-    border-left-color: ${colour('madder')};
-  }
-  div[data-mob='fit'] {
-    border-left-color: ${colour('moss')};
-  }
-  div[data-mob='fat'] {
-    border-left-color: ${colour('plum')};
-  }
-  b {
-    display: block;
-    font: 700 26px ${fonts.heading};
-  }
-`;

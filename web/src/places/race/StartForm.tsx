@@ -10,8 +10,8 @@ import { FieldRow } from '../../parts/form/FieldRow';
 import { FormField } from '../../parts/form/fields';
 import { SendForm } from '../../parts/form/SendForm';
 import { useTypedForm } from '../../parts/form/useTypedForm';
-import { Panel, Row, Small } from '../../parts/Panel';
-import { Tag } from '../../parts/Tag';
+import { Panel, Row } from '../../parts/Panel';
+import { TagRow } from '../../parts/TagRow';
 import { useNewKey } from '../../parts/useWindowKey';
 import { useStartJob } from '../../shared/jobs/useStartJob';
 import { newId } from '../../words/ids';
@@ -42,7 +42,7 @@ interface Typed {
   readonly own: readonly string[] | null;
 }
 
-const MOST_SHOWN = 60;
+const FIRST = 60;
 const START = 'start-job';
 
 /** Who comes, what is done with them, and for which day. */
@@ -197,14 +197,7 @@ export function StartForm({ roster }: { readonly roster: RosterView }) {
             onChange={(ids) => form.setValue('own', [...ids], { shouldDirty: true })}
           />
         ) : (
-          <Row aria-label={say('Those expected')} role="group">
-            {coming.slice(0, MOST_SHOWN).map((a) => (
-              <Tag key={a.tag.animalId} tag={a.tag} isStatic />
-            ))}
-            {coming.length > MOST_SHOWN ? (
-              <Small>{say('and {n} more', { n: coming.length - MOST_SHOWN })}</Small>
-            ) : null}
-          </Row>
+          <TagRow label={say('Those expected')} tags={coming.map((a) => a.tag)} first={FIRST} isStatic />
         )}
       </Panel>
     </>

@@ -3,6 +3,8 @@ import styled from 'styled-components';
 import { scaleUnit, type WeightUnit } from '@yaylak/core';
 import { Button } from '../../parts/Button';
 import { Panel, Row, Small, Stack } from '../../parts/Panel';
+import { TagRow } from '../../parts/TagRow';
+import { useFirst } from '../../parts/useFirst';
 import { LinkButton } from '../../parts/LinkButton';
 import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
@@ -39,17 +41,11 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
   );
   const counts = new Map<string, number>();
   for (const { animalId } of passages) counts.set(animalId, (counts.get(animalId) ?? 0) + 1);
-  const twice = [...seen]
-    .flatMap((id) => (counts.get(id) === 1 ? [] : [passages.filter((p) => p.animalId === id)]))
-    .slice(0, 20);
+  const twice = [...seen].flatMap((id) => (counts.get(id) === 1 ? [] : [passages.filter((p) => p.animalId === id)]));
+  const firstTwice = useFirst(twice, 20);
   const refused = passages.filter((p) => p.refusedBecause);
   const tags = (ids: readonly string[]) => (
-    <Row>
-      {ids.slice(0, 60).map((id) => {
-        const a = animals.get(id);
-        return a ? <Tag key={id} tag={a.tag} isStatic /> : null;
-      })}
-    </Row>
+    <TagRow tags={ids.flatMap((id) => animals.get(id)?.tag ?? [])} first={60} isStatic />
   );
   return (
     <Panel>
@@ -99,7 +95,7 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
           <section>
             <h3>{say('Recorded twice ({n})', { n: twice.length })}</h3>
             <Small>{say('By two devices, or twice through the race. Take back the one that is wrong.')}</Small>
-            {twice.flat().map((p) => (
+            {firstTwice.shown.flat().map((p) => (
               <Row key={p.writtenAt + p.animalId} style={{ marginTop: 4 }}>
                 {animals.get(p.animalId)?.tag.text}
                 {say(', {part} by', { part: p.writtenAt.slice(11, 16) })} {p.entries[0]?.writtenBy}:{' '}
@@ -116,6 +112,7 @@ export function Summary({ race, figures, isFinished, onBack, onFinish, onResume,
                 </Button>
               </Row>
             ))}
+            {firstTwice.more}
           </section>
         ) : null}
         {refused.length > 0 ? (

@@ -20,6 +20,7 @@ import { Page } from '../../parts/Page';
 import { NotePanel, Panel, Row, Small } from '../../parts/Panel';
 import { Empty, Failed, Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
+import { useFirst } from '../../parts/useFirst';
 import { scoreText } from '../../words/condition';
 import { figureText, moneyApartText, moneyText, UNIT_WORDS, weightText } from '../../words/format';
 import { useSpeciesOptions, useWeightUnit } from '../../words/useHolding';
@@ -121,6 +122,7 @@ const valueText = (value: number, of: LitterValue, unit: WeightUnit): string =>
   of === 'weaned-kg' ? weightText(value, unit) : figureText(value, 1);
 
 function Compared({ view, unit }: { readonly view: LittersView; readonly unit: WeightUnit }) {
+  const { shown, more } = useFirst(view.groups, 25);
   const signed = (v: number): string => `${v > 0 ? '+' : ''}${figureText(v, 2)}`;
   return (
     <Panel>
@@ -150,7 +152,7 @@ function Compared({ view, unit }: { readonly view: LittersView; readonly unit: W
           </tr>
         </thead>
         <tbody>
-          {view.groups.slice(0, 25).map((g) => (
+          {shown.map((g) => (
             <tr key={g.name}>
               <td>
                 <Row $gap={1}>{g.tags.length === 0 ? g.name : g.tags.map((t) => <Tag key={t.animalId} tag={t} />)}</Row>
@@ -167,7 +169,7 @@ function Compared({ view, unit }: { readonly view: LittersView; readonly unit: W
           ))}
         </tbody>
       </LineTable>
-      {view.groups.length > 25 ? <Small>{say('The 25 best of {n}.', { n: view.groups.length })}</Small> : null}
+      {more}
     </Panel>
   );
 }
@@ -183,6 +185,7 @@ const ALSO_WORDS = { survival: say('share reared'), 'weaned-kg': say('weight wea
 
 function Trends({ view: { trends } }: { readonly view: LittersView }) {
   const told = trends.filter((t) => t.kind !== 'too-few');
+  const { shown, more } = useFirst(told, 12);
   if (told.length === 0) return null;
   return (
     <Panel>
@@ -207,7 +210,7 @@ function Trends({ view: { trends } }: { readonly view: LittersView }) {
           </tr>
         </thead>
         <tbody>
-          {told.slice(0, 12).map((t) => (
+          {shown.map((t) => (
             <tr key={t.tag.animalId}>
               <td>
                 <NamedTag tag={t.tag} />
@@ -238,6 +241,7 @@ function Trends({ view: { trends } }: { readonly view: LittersView }) {
           ))}
         </tbody>
       </LineTable>
+      {more}
     </Panel>
   );
 }

@@ -1,8 +1,7 @@
 import type { RearingView } from '@yaylak/contract';
-import { useState } from 'react';
-import { Button } from '../../parts/Button';
 import { FigureTable } from '../../parts/FigureTable';
 import { Panel, Small } from '../../parts/Panel';
+import { useFirst } from '../../parts/useFirst';
 import { shortDate } from '../../words/dates';
 import { say } from '@yaylak/contract';
 
@@ -10,7 +9,7 @@ const SHOWN = 5;
 
 /** Who died before weaning, of what and at what age. */
 export function Losses({ view: { losses } }: { readonly view: RearingView }) {
-  const [isAll, setAll] = useState(false);
+  const { shown, more } = useFirst(losses, SHOWN);
   if (losses.length === 0) return null;
   const causes = new Map<string, number>();
   for (const { cause = null } of losses) {
@@ -33,7 +32,7 @@ export function Losses({ view: { losses } }: { readonly view: RearingView }) {
       </p>
       <FigureTable>
         <tbody>
-          {(isAll ? losses : losses.slice(0, SHOWN)).map((l) => (
+          {shown.map((l) => (
             <tr key={l.tag.animalId}>
               <th scope="row">{l.dam ? say('of {n}', { n: l.dam.name ?? l.dam.text }) : l.tag.text}</th>
               <td>{say('{ageDays} {ageDays, plural, one {day} other {days}}', { ageDays: l.ageDays })}</td>
@@ -46,11 +45,7 @@ export function Losses({ view: { losses } }: { readonly view: RearingView }) {
           ))}
         </tbody>
       </FigureTable>
-      {losses.length > SHOWN ? (
-        <Button kind="quiet" onPress={() => setAll(!isAll)}>
-          {isAll ? say('Show the latest') : say('Show all {n}', { n: losses.length })}
-        </Button>
-      ) : null}
+      {more}
     </Panel>
   );
 }

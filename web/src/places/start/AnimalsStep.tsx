@@ -26,7 +26,7 @@ import { FormLines } from '../../parts/form/FormLines';
 import { SendForm } from '../../parts/form/SendForm';
 import { useTypedForm, type Against } from '../../parts/form/useTypedForm';
 import { LineTable } from '../../parts/LineTable';
-import { Small } from '../../parts/Panel';
+import { useFirst } from '../../parts/useFirst';
 import { useWrite } from '../../parts/useWrite';
 import { Wrong } from '../../parts/Wrong';
 import { useTagQuestions } from '../../shared/tags/useTagQuestions';
@@ -99,6 +99,8 @@ export function AnimalsStep({ holding, here, onDone }: Props) {
     () => readPastedAnimals(lines, { dateOrder, latest: dayOf(today) }),
     [lines, dateOrder, today],
   );
+
+  const { shown, more } = useFirst(animals, SHOWN);
 
   const groupFor = async (typed: Typed): Promise<string> => {
     if (typed.group !== NEW_GROUP) return typed.group;
@@ -195,7 +197,7 @@ export function AnimalsStep({ holding, here, onDone }: Props) {
             </tr>
           </thead>
           <tbody>
-            {animals.slice(0, SHOWN).map((a) => (
+            {shown.map((a) => (
               <tr key={a.line}>
                 <td>{a.number ?? a.electronic ?? say('none')}</td>
                 <td>{a.name ?? ''}</td>
@@ -211,7 +213,7 @@ export function AnimalsStep({ holding, here, onDone }: Props) {
           </tbody>
         </LineTable>
       ) : null}
-      {animals.length > SHOWN ? <Small>{say('and {n} more', { n: animals.length - SHOWN })}</Small> : null}
+      {more}
       {form.formState.errors.lines
         ? null
         : faults.map((fault) => (

@@ -1,13 +1,11 @@
 import type { MarkInField } from '@yaylak/contract';
 import styled from 'styled-components';
+import { TagRow } from '../../parts/TagRow';
 import { Panel, Row, Small } from '../../parts/Panel';
-import { Tag } from '../../parts/Tag';
 import { colour, space } from '../../theme/tokens';
 import { shortDate } from '../../words/dates';
 import { PlainList } from '../../parts/PlainList';
 import { say } from '@yaylak/contract';
-
-const MOST_SHOWN = 24;
 
 /** What the sprayed marks mean that people see from across the field, and on whom they are. */
 export function MarksInField({ marks }: { readonly marks: readonly MarkInField[] }) {
@@ -37,14 +35,7 @@ export function MarksInField({ marks }: { readonly marks: readonly MarkInField[]
                     date: shortDate(m.until),
                   })}
             </Small>
-            <Row style={{ marginTop: 4 }}>
-              {m.tags.slice(0, MOST_SHOWN).map((tag) => (
-                <Tag key={tag.animalId} tag={tag} />
-              ))}
-              {m.tags.length > MOST_SHOWN ? (
-                <Small>{say('and {n} more', { n: m.tags.length - MOST_SHOWN })}</Small>
-              ) : null}
-            </Row>
+            <TagRow tags={m.tags} />
           </li>
         ))}
       </List>

@@ -3,6 +3,7 @@ import { addDays, isoOf } from '@yaylak/core';
 import { Area, AreaChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { How } from '../../parts/How';
 import { Panel, Small } from '../../parts/Panel';
+import { dayAxis } from '../../parts/dayAxis';
 import { colour } from '../../theme/tokens';
 import { shortDate } from '../../words/dates';
 import { axisFigure } from '../../words/format';
@@ -43,15 +44,7 @@ export function BirthsChart({ page, pens }: Props) {
         <ResponsiveContainer width="100%" height={130}>
           <AreaChart accessibilityLayer={false} data={data} margin={{ top: 8, right: 4, bottom: 0, left: -28 }}>
             <CartesianGrid stroke={colour('line')} vertical={false} />
-            <XAxis
-              dataKey="day"
-              type="number"
-              domain={['dataMin', 'dataMax']}
-              tickFormatter={(d: number) => shortDate(isoOf(d as never))}
-              tickCount={4}
-              stroke={colour('inkSoft')}
-              fontSize={11}
-            />
+            <XAxis {...dayAxis} tickCount={4} />
             <YAxis tickFormatter={axisFigure} stroke={colour('inkSoft')} fontSize={11} />
             <Area
               dataKey="births"

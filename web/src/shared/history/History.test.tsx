@@ -50,10 +50,11 @@ it('goes on to older ones, and names each where they are of all', async () => {
   expect(await sheet.findByText('Pour-on: removed')).toBeVisible();
 });
 
-it('shows of what was made as a whole the first figures, and how many there are more', async () => {
+it('shows of what was made as a whole the first figures, and all of them when they are asked for', async () => {
   const fields = Array.from({ length: 6 }, (_, i) => ({ field: `Figure ${i}`, before: null, after: String(i) }));
-  const { sheet } = await open({ changes: [changed({ kind: 'made', fields })], next: null });
-  expect(await sheet.findByText('and 2 figures more')).toBeVisible();
+  const { user, sheet } = await open({ changes: [changed({ kind: 'made', fields })], next: null });
+  await user.click(await sheet.findByRole('button', { name: 'Show all 6' }));
+  expect(sheet.getByText(/^Figure 5/)).toBeVisible();
 });
 
 it('says that nothing was changed, and why it cannot be read', async () => {

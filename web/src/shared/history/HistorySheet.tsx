@@ -7,6 +7,7 @@ import { Small } from '../../parts/Panel';
 import { PlainList } from '../../parts/PlainList';
 import { Sheet } from '../../parts/Sheet';
 import { Failed, Loading } from '../../parts/States';
+import { useFirst } from '../../parts/useFirst';
 import { colour, space } from '../../theme/tokens';
 import { timeText } from '../../words/dates';
 import type { HistoryProps } from './HistoryButton';
@@ -54,8 +55,7 @@ function Change({
   readonly change: ChangeView;
   readonly isOfAll: boolean;
 }) {
-  const shown = kind === 'changed' ? fields : fields.slice(0, SHOWN_OF_WHOLE);
-  const left = fields.length - shown.length;
+  const { shown, more } = useFirst(fields, kind === 'changed' ? fields.length : SHOWN_OF_WHOLE);
   return (
     <li>
       <b>
@@ -76,7 +76,7 @@ function Change({
             )}
           </li>
         ))}
-        {left > 0 ? <li>{say('and {n} {n, plural, one {figure} other {figures}} more', { n: left })}</li> : null}
+        {more ? <li>{more}</li> : null}
       </Fields>
     </li>
   );

@@ -18,6 +18,7 @@ import { Small } from '../../parts/Panel';
 import { Sheet } from '../../parts/Sheet';
 import { Loading } from '../../parts/States';
 import { Tag } from '../../parts/Tag';
+import { useFirst } from '../../parts/useFirst';
 import { useWrite } from '../../parts/useWrite';
 import { amountText, weightText } from '../../words/format';
 import { ROUTE_WORDS } from '../../words/stations';
@@ -320,6 +321,7 @@ function Doses({
     isOut(p) ? [`${animals[i]?.tag.text ?? ''}: ${underLabelText(p, unit) ?? ''}`] : [],
   );
   const doseUnit = plans[0]?.product.facts.doseUnit ?? '';
+  const { shown, more } = useFirst(plans, ROWS_SHOWN);
   return (
     <>
       <Table>
@@ -332,7 +334,7 @@ function Doses({
           </tr>
         </thead>
         <tbody>
-          {plans.slice(0, ROWS_SHOWN).map((plan, i) => {
+          {shown.map((plan, i) => {
             const animal = animals[i];
             return animal ? (
               <tr key={animal.tag.animalId}>
@@ -357,15 +359,13 @@ function Doses({
         {plans.length > 1 ? (
           <tfoot>
             <tr>
-              <td colSpan={2}>
-                {plans.length > ROWS_SHOWN ? `${say('and {n} more;', { n: plans.length - ROWS_SHOWN })} ` : ''}
-                {say('{n} {n, plural, one {animal} other {animals}}', { n: plans.length })}
-              </td>
+              <td colSpan={2}>{say('{n} {n, plural, one {animal} other {animals}}', { n: plans.length })}</td>
               <td colSpan={2}>{say('{amount} {doseUnit} in all', { amount: amountText(total), doseUnit })}</td>
             </tr>
           </tfoot>
         ) : null}
       </Table>
+      {more}
       {out.map((words) => (
         <Small key={words}>{words}</Small>
       ))}
