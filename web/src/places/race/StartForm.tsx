@@ -30,11 +30,9 @@ export interface GivenJob {
   readonly plan?: JobPlan;
 }
 
-/** What was typed and chosen; null where it is as it stands there by itself, which goes on with the book. */
+/** What was typed; null where it is as it stands there by itself, which goes on with the book. */
 interface Typed {
-  readonly who: string;
   readonly name: string | null;
-  readonly templateId: string;
   readonly startedBy: string | null;
   readonly on: string | null;
   readonly plan: JobPlan | null;
@@ -57,33 +55,27 @@ export function StartForm({ roster }: { readonly roster: RosterView }) {
   const lastTubes = roster.lastTubes ?? {};
   const [isChoosing, setChoosing] = useState(false);
 
-  const setOf = (typed: Pick<Typed, 'who'>) => sets.find((s) => s.key === typed.who) ?? sets[0];
-  const comingOf = (typed: Pick<Typed, 'who' | 'own'>) =>
-    typed.own?.flatMap((id) => animals.get(id) ?? []) ?? setOf(typed)?.animals ?? [];
-  const usualName = (typed: Pick<Typed, 'who'>): string =>
-    given?.name ?? setOf(typed)?.words.replace(/ \(\d+\)$/, '') ?? '';
+  // Chosen and not typed: nobody is asked about it who goes elsewhere.
+  const [chosen, setChosen] = useState<string>();
+  const who = sets.find((set) => set.key === chosen) ?? sets[0];
+  const [templateId, setTemplateId] = useState(given?.templateId ?? (given?.plan ? '' : 'weigh'));
+  /** Counts what was chosen: its fields begin anew with each. */
+  const [choices, setChoices] = useState(0);
+  const usualName = given?.name ?? who?.words.replace(/ \(\d+\)$/, '') ?? '';
   // A job handed over stands for a template: its tubes go on from the last one as well.
-  const usualPlan = ({ templateId }: Pick<Typed, 'templateId'>): JobPlan =>
-    withNextTube(
-      templates.find((t) => t.id === templateId) ?? given?.plan ?? (SHIPPED_TEMPLATES[0] as JobPlan),
-      lastTubes,
-    );
+  const usualPlan = withNextTube(
+    templates.find((t) => t.id === templateId) ?? given?.plan ?? (SHIPPED_TEMPLATES[0] as JobPlan),
+    lastTubes,
+  );
+  const comingOf = ({ own }: Pick<Typed, 'own'>) => own?.flatMap((id) => animals.get(id) ?? []) ?? who?.animals ?? [];
   const jobOf = (typed: Typed) => ({
-    name: (typed.name ?? usualName(typed)).trim() || say('Weighing'),
+    name: (typed.name ?? usualName).trim() || say('Weighing'),
     startedBy: typed.startedBy ?? writerOf(holding),
-    ...planToStart(typed.plan ?? usualPlan(typed)),
+    ...planToStart(typed.plan ?? usualPlan),
     animalIds: comingOf(typed).map((a) => a.tag.animalId),
   });
   const form = useTypedForm<Typed>({
-    start: {
-      who: '',
-      name: null,
-      templateId: given?.templateId ?? (given?.plan ? '' : 'weigh'),
-      startedBy: null,
-      on: null,
-      plan: null,
-      own: null,
-    },
+    start: { name: null, startedBy: null, on: null, plan: null, own: null },
     made: (typed) => {
       const { startedBy, ...job } = jobOf(typed);
       const startedAt = new Date(0).toISOString();
@@ -96,7 +88,7 @@ export function StartForm({ roster }: { readonly roster: RosterView }) {
       ];
     },
     also: (typed) => {
-      const fault = planFault(typed.plan ?? usualPlan(typed));
+      const fault = planFault(typed.plan ?? usualPlan);
       return {
         ...(comingOf(typed).length === 0 ? { own: say('Nobody is on the list. Add the animals that come.') } : {}),
         ...(fault === undefined ? {} : { plan: fault }),
@@ -110,19 +102,20 @@ export function StartForm({ roster }: { readonly roster: RosterView }) {
   });
   const typed = useWatch({ control: form.control }) as Typed;
   const coming = comingOf(typed);
-  const plan = typed.plan ?? usualPlan(typed);
+  const plan = typed.plan ?? usualPlan;
   const startedBy = typed.startedBy ?? writerOf(holding);
   const isForItsDay = typed.on !== null && typed.on !== '' && typed.on !== today;
 
   const chooseTemplate = (id: string): void => {
-    form.resetField('templateId', { defaultValue: id });
     const { stations, settings, gates } = plan;
+    setTemplateId(id);
+    setChoices(choices + 1);
     form.setValue('plan', id === '' ? { stations, settings, gates } : null, { shouldDirty: true });
     form.clearErrors('plan');
   };
   /** Stations ticked or moved: what is done is no longer what the template says. */
   const changed = (next: JobPlan): JobPlan => {
-    form.resetField('templateId', { defaultValue: '' });
+    setTemplateId('');
     return next.stations.includes('sample') && !plan.stations.includes('sample') ? withNextTube(next, lastTubes) : next;
   };
   const start = async (all: Typed, saved: () => void): Promise<readonly string[]> => {
@@ -146,18 +139,18 @@ export function StartForm({ roster }: { readonly roster: RosterView }) {
         >
           <Choice
             label={say('Who')}
-            value={setOf(typed)?.key ?? ''}
+            value={who?.key ?? ''}
             options={sets.map((s) => [s.key, s.words])}
             onChange={(key) => {
-              form.resetField('who', { defaultValue: key });
+              setChosen(key);
               form.setValue('own', null, { shouldDirty: true });
             }}
           />
-          <FormField name="name" usual={usualName(typed)} label={say('Name of the job')} />
+          <FormField name="name" usual={usualName} label={say('Name of the job')} />
           <FieldRow $gap={3}>
             <Choice
               label={say('What is done')}
-              value={typed.templateId}
+              value={templateId}
               options={[...templates.map((t) => [t.id, say(t.name)] as const), ['', say('put together here')]]}
               onChange={chooseTemplate}
             />
@@ -173,7 +166,7 @@ export function StartForm({ roster }: { readonly roster: RosterView }) {
             />
           </FieldRow>
           <PlanFields
-            key={typed.templateId}
+            key={choices}
             usual={plan}
             products={roster.products}
             species={coming[0]?.species}

@@ -69,6 +69,23 @@ it('starts a job with its list fixed, and goes to the race', async () => {
   });
 });
 
+it('begins with the set and the template that are chosen, under the name of the set', async () => {
+  const { user, asked } = await show();
+  await choose(user, screen.getByLabelText('Who'), 'All sheep (4)');
+  expect(screen.getByLabelText('Name of the job')).toHaveValue('All sheep');
+  await choose(user, screen.getByLabelText('What is done'), 'Weigh, look over and sort');
+  expect(screen.getByRole('checkbox', { name: 'Look over' })).toBeChecked();
+  // By the keys alone: the tick that changes what is done keeps the focus.
+  screen.getByRole('checkbox', { name: 'Note' }).focus();
+  await user.keyboard(' ');
+  expect(screen.getByRole('checkbox', { name: 'Note' })).toHaveFocus();
+  expect(screen.getByLabelText('What is done')).toHaveTextContent('put together here');
+  await user.click(screen.getByRole('button', { name: 'Start with 4 animals' }));
+  await waitFor(() =>
+    expect(started(asked)).toMatchObject({ name: 'All sheep', stations: ['weigh', 'look', 'note', 'sort'] }),
+  );
+});
+
 it('can be begun on purpose for an earlier day, never for a later one', async () => {
   const { user, asked } = await show();
   await typeDay(user, 'Day', '2026-11-24');
