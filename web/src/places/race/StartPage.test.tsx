@@ -86,6 +86,19 @@ it('begins with the set and the template that are chosen, under the name of the 
   );
 });
 
+it('starts one job, also where its button is pressed again while the race is still being fetched', async () => {
+  const { user, asked, path, outbox } = renderPage(<StartPage />, {
+    at: '/race',
+    answers: { 'GET /api/roster': { on: TODAY, animals }, 'GET /api/jobs': [], 'POST /api/jobs': {} },
+  });
+  const button = await screen.findByRole('button', { name: 'Start with 2 animals' });
+  await user.click(button);
+  await waitFor(() => expect(path()).toMatch(/^\/race\/[0-9a-f-]{36}$/));
+  await user.click(button);
+  await act(() => outbox.flush());
+  expect(asked.filter((a) => a.method === 'POST' && a.path === '/api/jobs')).toHaveLength(1);
+});
+
 it('can be begun on purpose for an earlier day, never for a later one', async () => {
   const { user, asked } = await show();
   await typeDay(user, 'Day', '2026-11-24');

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { StartJob } from '@yaylak/contract';
-import { useCallback } from 'react';
+import { useCallback, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { holdingQuery } from '../../api/queries';
 import { useOutbox } from '../../outbox/useOutbox';
@@ -23,9 +23,12 @@ export function useStartJob(): (job: JobToStart) => Promise<string | undefined> 
   const outbox = useOutbox();
   const navigate = useNavigate();
   const undo = useUndo();
+  /** Pressed twice, it is one job: the place stands there until the race is fetched. */
+  const isBegun = useRef(false);
   return useCallback(
     async ({ startedBy, settings, animalIds, forDay, ...rest }) => {
       if (!holding) return say('The settings are not here yet. Wait a moment and start again.');
+      if (isBegun.current) return undefined;
       const job: StartJob = {
         id: newId(),
         ...rest,
@@ -36,9 +39,11 @@ export function useStartJob(): (job: JobToStart) => Promise<string | undefined> 
         ...(settings ? { settings } : {}),
         animalIds: [...animalIds],
       };
+      isBegun.current = true;
       try {
         await outbox.put([{ kind: 'job', job }]);
       } catch {
+        isBegun.current = false;
         return say(
           'This device could not save the job: its storage is full or shut. Make room in the browser and try again.',
         );
