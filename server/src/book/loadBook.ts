@@ -13,8 +13,9 @@ import {
   type Station,
 } from '@yaylak/contract';
 import { isoOf, recordOf, type Day } from '@yaylak/core';
-import { breathe } from '../common/breathe';
+import { ahead, breathe } from '../common/breathe';
 import { faultsOf, type ClassOf } from '../common/faultsOf';
+import { readBeside, type BesideReader } from '../database/besideReader';
 import { groupsInOrder } from '../records/groupsInOrder';
 import { HoldingEntity } from '../records/holding.entity';
 import { soundSettings } from '../records/soundSettings';
@@ -84,19 +85,32 @@ export async function loadBook(em: EntityManager, today: Day, before: HoldingSta
     .execute<{ id: string; version: number }[]>('select id, version from animal where version > 1');
   const versionOf = new Map(versions.map((v) => [v.id, v.version]));
   let newest = '';
-  await state.filled(async (apply) => {
-    // Kind by kind, so that never all of a large book stands in memory twice; a list of facts is of one kind.
-    for (const type of ARRIVALS_FIRST) {
-      const kept = await readAllOf(em, type, (id) =>
-        findings.push({ record: 'entry', id, message: `A ${type} cannot be read.` }),
-      );
-      for (const { entry } of kept) if (entry.on > newest) newest = entry.on;
-      await applyInOrder(apply, kept, versionOf, ({ id }) =>
-        findings.push({ record: 'entry', id, message: `A ${type} does not fit what is in the book.` }),
-      );
-    }
-  });
-  findings.push(...(await linksBroken(em)), ...clockFindings(newest, today));
+  const reader = readBeside(em);
+  const other = readBeside(em);
+  try {
+    const links = ahead(linksBroken(other));
+    const read = (type: EntryType | undefined): Promise<readonly KeptEntry[]> =>
+      type === undefined
+        ? Promise.resolve([])
+        : readAllOf(reader, type, (id) => findings.push({ record: 'entry', id, message: `A ${type} cannot be read.` }));
+    await state.filled(async (apply) => {
+      // Kind by kind, so that never all of a large book stands in memory twice; a list of facts is of one kind. The next
+      // is read while one is applied.
+      let coming = read(ARRIVALS_FIRST[0]);
+      for (const [i, type] of ARRIVALS_FIRST.entries()) {
+        const kept = await coming;
+        coming = ahead(read(ARRIVALS_FIRST[i + 1]));
+        for (const { entry } of kept) if (entry.on > newest) newest = entry.on;
+        await applyInOrder(apply, kept, versionOf, ({ id }) =>
+          findings.push({ record: 'entry', id, message: `A ${type} does not fit what is in the book.` }),
+        );
+      }
+    });
+    findings.push(...(await links), ...clockFindings(newest, today));
+  } finally {
+    reader.close();
+    other.close();
+  }
   // Asked of the table: the last entry may be one that cannot be read.
   const [last] = await em.getConnection().execute<{ seq: number | null }[]>('select max(seq) as seq from entry');
   return { state, findings, nextSeq: (last?.seq ?? 0) + 1 };
@@ -110,10 +124,8 @@ const AT_ONCE = 2_000;
 const MOST_FINDINGS = 20;
 
 /** Rows that speak of a row that is not there. */
-async function linksBroken(em: EntityManager): Promise<BookFinding[]> {
-  const rows = await em
-    .getConnection()
-    .execute<{ table: string; rowid: number | null; parent: string }[]>('pragma foreign_key_check');
+async function linksBroken(reader: BesideReader): Promise<BookFinding[]> {
+  const rows = await reader.all<{ table: string; rowid: number | null; parent: string }>('pragma foreign_key_check');
   return rows.slice(0, MOST_FINDINGS).map(({ table, rowid, parent }) => ({
     record: 'link' as const,
     id: `${table} ${rowid ?? ''}`.trim(),

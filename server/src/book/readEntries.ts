@@ -1,6 +1,7 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { ENTRY_TYPES, type Entry, type EntryType } from '@yaylak/contract';
-import { breathe } from '../common/breathe';
+import { ahead, breathe } from '../common/breathe';
+import type { BesideReader } from '../database/besideReader';
 import { ENTRY_TABLES } from './entryTables';
 
 export interface KeptEntry {
@@ -39,20 +40,28 @@ export async function readEntries(
   page = PAGE,
 ): Promise<KeptEntry[]> {
   const kept: KeptEntry[] = [];
+  const all: Ask = (sql, given) => em.getConnection().execute(sql, [...given], 'all', em.getTransactionContext());
   for (const type of await typesOf(em, filter))
-    for await (const rows of pagesOf(em, type, { filter, shared: SHARED, onUnreadable, page })) kept.push(...rows);
+    for await (const rows of pagesOf(all, type, { filter, shared: SHARED, onUnreadable, page })) kept.push(...rows);
   return kept.sort((a, b) => a.seq - b.seq);
 }
+
+/** Asks the book for rows of a select. */
+type Ask = <T extends object>(sql: string, given: readonly (string | number)[]) => Promise<T[]>;
 
 /**
  * All entries of a type in the order they were kept, struck ones too, as far as facts are made of them: `writtenAt` and
  * `source` are left in the file.
  */
-export async function readAllOf(em: EntityManager, type: EntryType, onUnreadable: OnUnreadable): Promise<KeptEntry[]> {
+export async function readAllOf(
+  reader: BesideReader,
+  type: EntryType,
+  onUnreadable: OnUnreadable,
+): Promise<KeptEntry[]> {
   const { writtenAt: _, source: __, ...shared } = SHARED;
   const kept: KeptEntry[] = [];
   const asked = { filter: { all: true }, shared, onUnreadable, page: PAGE } as const;
-  for await (const rows of pagesOf(em, type, asked)) kept.push(...rows);
+  for await (const rows of pagesOf(reader.all, type, asked)) kept.push(...rows);
   return kept.sort((a, b) => a.seq - b.seq);
 }
 
@@ -73,7 +82,7 @@ async function typesOf(em: EntityManager, filter: EntryFilter): Promise<readonly
   return ENTRY_TYPES.filter((type) => there.has(type));
 }
 
-/** Rows read in one go, before other requests are let on. */
+/** Rows at most that are read in one go, before other requests are let on. */
 const PAGE = 4_000;
 
 type Cell = string | number | null;
@@ -110,7 +119,7 @@ const OF_ANIMAL = {
  * take twice as long, and entities for them eight times.
  */
 async function* pagesOf(
-  em: EntityManager,
+  all: Ask,
   type: EntryType,
   {
     filter,
@@ -125,7 +134,7 @@ async function* pagesOf(
   },
 ): AsyncGenerator<KeptEntry[]> {
   const { name: tableName, columns, read } = ENTRY_TABLES[type];
-  const own = Object.fromEntries(Object.entries(columns).map(([name, column]) => [name, `d."${column}"`]));
+  const own = Object.fromEntries(Object.entries(columns).map(([name, column]) => [name, exact(`d."${column}"`)]));
   const cells = { ...shared, ...own, ...(type === 'arrival' ? OF_ANIMAL : {}) };
   const names = Object.keys(cells);
   const { sql, values } = whereOf(filter);
@@ -134,22 +143,15 @@ async function* pagesOf(
   const from = isAll
     ? `${tableName} d cross join entry e on e.id = d.entry_id`
     : `entry e join ${tableName} d on d.entry_id = e.id`;
-  const select = `select ${[...Object.values(cells), 'd.rowid'].map((cell, i) => `${cell} as c${i}`).join(', ')}
+  // Straight from the tables: a select within the select would copy every row once more.
+  const select = `select json_group_array(json_array(${Object.values(cells).join(', ')})) as page
     from ${from} ${type === 'arrival' ? 'cross join animal a on a.id = e.animal_id' : ''}`;
-  const row = [...names, 'rowid'].map((name, i) => (name in own ? exact(`c${i}`) : `c${i}`)).join(', ');
-  const ask = async (more: string, last: readonly number[]): Promise<Cell[][]> => {
-    const [found] = await em
-      .getConnection()
-      .execute<{ readonly page: string }[]>(
-        `select json_group_array(json_array(${row})) as page from (${select} ${more})`,
-        [...values, ...last],
-        'all',
-        em.getTransactionContext(),
-      );
-    return JSON.parse(found?.page ?? '[]') as Cell[][];
+  const ask = async (where: string, given: readonly (string | number)[]): Promise<string> => {
+    const [found] = await all<{ readonly page: string }>(`${select} ${where}`, given);
+    return found?.page ?? '[]';
   };
-  const toAll = (rows: readonly Cell[][]): KeptEntry[] =>
-    rows.flatMap((row) => {
+  const toAll = (rows: string): KeptEntry[] =>
+    (JSON.parse(rows) as Cell[][]).flatMap((row) => {
       try {
         return [toKept(type, names, row, read)];
       } catch {
@@ -159,14 +161,18 @@ async function* pagesOf(
       }
     });
   if (!isAll) {
-    yield toAll(await ask(sql, []));
+    yield toAll(await ask(sql, values));
     return;
   }
-  for (let last = 0; ;) {
-    const rows = await ask('where d.rowid > ? order by d.rowid limit ?', [last, page]);
+  const [end] = await all<{ readonly last: number | null }>(`select max(rowid) as last from ${tableName}`, []);
+  const last = end?.last ?? 0;
+  const pageFrom = (from: number): Promise<string> =>
+    from < last ? ask('where d.rowid > ? and d.rowid <= ?', [from, from + page]) : Promise.resolve('[]');
+  let coming = pageFrom(0);
+  for (let from = 0; from < last; from += page) {
+    const rows = await coming;
+    coming = ahead(pageFrom(from + page));
     yield toAll(rows);
-    if (rows.length < page) return;
-    last = Number(rows.at(-1)?.at(-1));
     await breathe();
   }
 }

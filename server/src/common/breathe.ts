@@ -6,3 +6,9 @@ export async function afterBreath<T>(work: () => T): Promise<T> {
   await breathe();
   return work();
 }
+
+/** What is begun before it is awaited: should something else fail first, its own failure is nobody's surprise. */
+export function ahead<T>(begun: Promise<T>): Promise<T> {
+  begun.catch(() => undefined);
+  return begun;
+}
