@@ -202,7 +202,7 @@ export class BookService implements OnModuleInit, OnModuleDestroy {
    * A value of each animal that is kept until the animal, or one it hangs on, or the day changes.
    * @param also what else it hangs on: a figure of all animals
    */
-  derived<T>(compute: (facts: AnimalFacts) => T, also?: (facts: AnimalFacts) => number): Derived<T> {
+  derived<T>(compute: (facts: AnimalFacts) => T, also?: (facts: AnimalFacts) => number | string): Derived<T> {
     return new Derived(
       () => this.state,
       compute,

@@ -29,15 +29,18 @@ import {
   weightToMate,
   windowStage,
   type AnimalFacts,
+  type Day,
   type MaleReason,
+  type Proportion,
   type Readiness,
   type Species,
   type WeightUnit,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Derived } from '../book/derived';
 import { Clock } from '../common/clock';
 import { shareView, tagView, windowView } from '../common/views';
-import { MatingHistoryService, seasonFrom } from './history.service';
+import { HISTORY_KINDS, MatingHistoryService, seasonFrom } from './history.service';
 
 /** Work that opens within so many days is shown. */
 const AHEAD_DAYS = 14;
@@ -45,11 +48,23 @@ const AHEAD_DAYS = 14;
 /** The males: fit or not, their load, and the young ones to be parted from the females. */
 @Injectable()
 export class MalesService {
+  /** What a male's years of services come to; asked of each male by several places. */
+  private readonly served: Derived<{ readonly share: Proportion | undefined; readonly days: readonly Day[] }>;
+
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.served = book.derived(
+      (facts) => {
+        const spells = this.history.spellsBy(facts);
+        const { id } = facts.record;
+        return { share: conceptionShare(spells, id), days: serviceDaysOf(spells, id) };
+      },
+      () => book.state.versionsOf(HISTORY_KINDS).join(' '),
+    );
+  }
 
   /**
    * Males that are bred from, oldest first: grown, used, looked at for it, or chosen to be kept. Young ones that are
@@ -96,8 +111,8 @@ export class MalesService {
 
   readiness(facts: AnimalFacts): Readiness<MaleReason> {
     const today = this.clock.today();
-    const spells = this.history.spellsBy(facts);
     const { record } = facts;
+    const { share, days } = this.served.of(facts);
     const check = facts.maleChecks.at(-1);
     const failed = check ? failedParts(check.grades) : [];
     const settings = this.book.state.settings(record.species);
@@ -107,12 +122,8 @@ export class MalesService {
         bornOn: record.bornOn,
         weight: isGrown ? undefined : weightToMate(facts, 'male', this.book.state.daily(facts), settings),
         lastCheck: check && { on: check.on, failed },
-        share: conceptionShare(spells, record.id),
-        restsUntil: restsUntil(
-          serviceDaysOf(spells, record.id),
-          servicesPerWeekOf(record.bornOn, settings, today),
-          today,
-        ),
+        share,
+        restsUntil: restsUntil(days, servicesPerWeekOf(record.bornOn, settings, today), today),
       },
       settings,
       today,
@@ -185,7 +196,7 @@ export class MalesService {
     const readiness = this.readiness(facts);
     const check = facts.maleChecks.at(-1);
     const groupId = groupOn(facts, today);
-    const share = conceptionShare(this.history.spellsBy(facts), record.id);
+    const { share } = this.served.of(facts);
     return {
       tag: tagView(facts, today),
       groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,

@@ -87,6 +87,19 @@ export class PairingService {
         refusals.push(family.refusalOf(f.record.id, m.record.id, expected) ?? null);
       }
     }
+    const inPlan: PairingView['males'][number][] = [];
+    for (const m of males) {
+      // All young of each are looked at.
+      await breathe();
+      inPlan.push({
+        tag: tagView(m, today),
+        isReady: this.males.readiness(m).isReady,
+        capacity: capacityOf(m.record.bornOn, settings, today),
+        generations: this.generations(m.record.id),
+        inbreeding: family.inbreedingOf(m.record.id),
+        ...this.merit(m.record.id),
+      });
+    }
     await breathe();
     return {
       on: isoOf(today),
@@ -100,14 +113,7 @@ export class PairingService {
         generations: this.generations(f.record.id),
         inbreeding: family.inbreedingOf(f.record.id),
       })),
-      males: males.map((m) => ({
-        tag: tagView(m, today),
-        isReady: this.males.readiness(m).isReady,
-        capacity: capacityOf(m.record.bornOn, settings, today),
-        generations: this.generations(m.record.id),
-        inbreeding: family.inbreedingOf(m.record.id),
-        ...this.merit(m.record.id),
-      })),
+      males: inPlan,
       inbreeding,
       refusals,
       present: females.map((f) => {
