@@ -326,7 +326,7 @@ export interface AnimalView {
   readonly timeline: readonly TimelineItem[];
 }
 
-/** All identifiers ever worn, for search and imports on the device. */
+/** One identifier with what a search tells its animal by. */
 export interface IdentifierIndexRow {
   readonly animalId: string;
   readonly text: string;

@@ -1,4 +1,5 @@
 export * from './animals';
+export * from './wearers';
 export * from './batch';
 export * from './births';
 export * from './birthWords';

@@ -7,9 +7,9 @@ import {
   type AnimalPage,
   type AnimalRow,
   type AnimalView,
-  type IdentifierIndexRow,
   type MentionView,
   type WithheldOfAnimal,
+  type WearerView,
 } from '@yaylak/contract';
 import { dayOf } from '@yaylak/core';
 import { AnimalPageService } from './animalPage.service';
@@ -32,8 +32,8 @@ export class AnimalsController {
 
   /** Every number worn today, to find an animal by what is read at the race. */
   @Get('identifiers')
-  identifiers(): IdentifierIndexRow[] {
-    return this.animals.identifierIndex();
+  identifiers(): WearerView[] {
+    return this.animals.wearers();
   }
 
   /** Breeds and strains of the animals in the book, by name. */

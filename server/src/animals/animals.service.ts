@@ -6,7 +6,7 @@ import {
   type AnimalQuery,
   type AnimalRow,
   type ChangeAnimal,
-  type IdentifierIndexRow,
+  type WearerView,
 } from '@yaylak/contract';
 import {
   ageWords,
@@ -40,7 +40,7 @@ const LISTS_KEPT = 8;
 
 @Injectable()
 export class AnimalsService {
-  private readonly index: Whole<IdentifierIndexRow[]>;
+  private readonly index: Whole<WearerView[]>;
 
   constructor(
     @Inject(MikroORM) private readonly orm: MikroORM,
@@ -55,7 +55,7 @@ export class AnimalsService {
         this.book.state.recordsVersion,
         this.clock.today(),
       ],
-      () => this.readIndex(),
+      () => this.readWearers(),
     );
   }
 
@@ -144,31 +144,29 @@ export class AnimalsService {
   }
 
   /** Everything ever worn, for the finder and for imports on the device. */
-  identifierIndex(): IdentifierIndexRow[] {
+  wearers(): WearerView[] {
     return this.index.get();
   }
 
-  private readIndex(): IdentifierIndexRow[] {
+  private readWearers(): WearerView[] {
     const today = this.clock.today();
-    const rows: IdentifierIndexRow[] = [];
-    for (const facts of this.book.state.animals.values()) {
+    return [...this.book.state.animals.values()].flatMap((facts): WearerView[] => {
+      if (facts.identifiers.length === 0) return [];
       const worn = new Set(wornIdentifiers(facts).map((i) => i.entryId));
       const groupId = groupOn(facts, today);
-      for (const i of facts.identifiers)
-        rows.push({
-          animalId: facts.record.id,
-          text: i.text,
-          kind: i.kind,
-          colour: i.colour ?? null,
-          isWorn: worn.has(i.entryId),
+      const { id, species, sex, bornOn } = facts.record;
+      return [
+        {
+          animalId: id,
           isPresent: isPresent(facts, today),
-          species: facts.record.species,
-          sex: facts.record.sex,
-          bornOn: facts.record.bornOn === undefined ? null : isoOf(facts.record.bornOn),
+          species,
+          sex,
+          bornOn: bornOn === undefined ? null : isoOf(bornOn),
           groupName: (groupId && this.book.state.groups.get(groupId)?.name) ?? null,
-        });
-    }
-    return rows;
+          numbers: facts.identifiers.map((i) => [i.text, i.kind, i.colour ?? null, worn.has(i.entryId)]),
+        },
+      ];
+    });
   }
 
   private select({ cursor: _cursor, limit: _limit, columns: _columns, ...query }: AnimalQuery): readonly AnimalFacts[] {

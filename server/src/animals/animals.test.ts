@@ -1,11 +1,12 @@
-import type {
-  AnimalPage,
-  AnimalView,
-  BookFile,
-  IdentifierIndexRow,
-  MatingView,
-  MentionView,
-  RosterView,
+import {
+  identifierRows,
+  type AnimalPage,
+  type AnimalView,
+  type BookFile,
+  type MatingView,
+  type MentionView,
+  type RosterView,
+  type WearerView,
 } from '@yaylak/contract';
 import {
   aGroup,
@@ -342,7 +343,7 @@ it('lists every identifier ever worn, for search on the device', async () => {
   const ewe = uuid();
   const worn = tag(ewe, '26-0001');
   await t.post(arrival(ewe), worn, identifierEnd(ewe, worn.id), { ...tag(ewe, '26-0002'), on: TODAY });
-  const index = await get<IdentifierIndexRow[]>(t, '/api/identifiers');
+  const index = identifierRows(await get<WearerView[]>(t, '/api/identifiers'));
   expect(index.map((i) => [i.text, i.isWorn])).toEqual([
     ['26-0001', false],
     ['26-0002', true],

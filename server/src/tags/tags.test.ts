@@ -1,4 +1,4 @@
-import type { BookFile, IdentifierIndexRow, TagsView } from '@yaylak/contract';
+import { identifierRows, type BookFile, type TagsView, type WearerView } from '@yaylak/contract';
 import {
   aGroup,
   arrival,
@@ -138,7 +138,7 @@ it('keeps one form of an electronic number, however it came, so that it is on on
   await t.post(arrival(one), arrival(two));
   const frame = electronic(one, '0x8000C6000001EC4F');
   expect(await t.post(frame)).toMatchObject([{ status: 'kept' }]);
-  const index = await get<IdentifierIndexRow[]>(t, '/api/identifiers');
+  const index = identifierRows(await get<WearerView[]>(t, '/api/identifiers'));
   expect(index.map((i) => i.text)).toEqual(['792000000126031']);
   const book = await get<BookFile>(t, '/api/book');
   expect(book.entries.flatMap((e) => (e.type === 'identifier' ? [e.text] : []))).toEqual(['792000000126031']);

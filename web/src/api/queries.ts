@@ -45,9 +45,10 @@ import type {
   TagsView,
   TodayView,
   TubeOutView,
+  WearerView,
   YearBandView,
 } from '@yaylak/contract';
-import { writeDatesAs } from '@yaylak/contract';
+import { identifierRows, writeDatesAs } from '@yaylak/contract';
 import type { Species } from '@yaylak/core';
 import { carriedOn, clockAt, dayApart, deviceMoment, minutesAhead, type DayApart } from './deviceClock';
 import { ask, withQuery } from './client';
@@ -148,7 +149,8 @@ export const peopleQuery = queryOptions({
 });
 export const identifiersQuery = queryOptions({
   queryKey: ['identifiers'],
-  queryFn: ({ signal }) => ask<IdentifierIndexRow[]>('/api/identifiers', { signal }),
+  queryFn: async ({ signal }): Promise<IdentifierIndexRow[]> =>
+    identifierRows(await ask<WearerView[]>('/api/identifiers', { signal })),
 });
 export const rosterQuery = queryOptions({
   queryKey: ['roster'],

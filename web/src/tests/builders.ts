@@ -11,6 +11,7 @@ import type {
   GroupView,
   HoldingView,
   IdentifierIndexRow,
+  WearerView,
   JobView,
   OutletFacts,
   OutletView,
@@ -153,12 +154,13 @@ export const aGroup = (name: string, change: Partial<GroupView> = {}): GroupView
   ...change,
 });
 
-export const anIdentifier = (text: string, change: Partial<IdentifierIndexRow> = {}): IdentifierIndexRow => ({
+/** An animal with one number, as the server lists it. */
+export const anIdentifier = (
+  text: string,
+  { kind = 'visual', colour = 'yellow', isWorn = true, ...change }: Partial<IdentifierIndexRow> = {},
+): WearerView => ({
   animalId: `id of ${text}`,
-  text,
-  kind: 'visual',
-  colour: 'yellow',
-  isWorn: true,
+  numbers: [[text, kind, colour, isWorn]],
   isPresent: true,
   species: 'sheep',
   sex: 'female',
