@@ -4,8 +4,9 @@ import { copyBook, thinOut, type CopyWhy } from '../database/bookCopy';
 import type { BookPlace } from '../database/bookFolder';
 import { copyLoss, type CopyLoss } from '../database/copyLoss';
 import { layReady } from '../database/putBack';
+import { bringUpToDate } from './bringUpToDate';
 import { newKey, type NewKey } from './lock';
-import { beginApart, bringUpToDate, isThere, readSecondPlace } from './secondPlace';
+import { beginApart, isThere, readSecondPlace } from './secondPlace';
 
 /** A copy to be made, and what it needs to know. */
 export interface CopyOrder extends BookPlace {

@@ -8,9 +8,6 @@ import { wordlist } from '@scure/bip39/wordlists/english.js';
 import { armor, Decrypter, Encrypter, generateX25519Identity, identityToRecipient } from 'age-encryption';
 import { onDisk } from '../common/wholeFile';
 
-/** What stands behind the name of a file that is encrypted; the format is age's (C2SP age-encryption.org/v1). */
-export const LOCKED = '.age';
-
 /** A key that was just made. Who has the passphrase or the words reads what is encrypted to it, and nobody else. */
 export interface NewKey {
   /** What is encrypted to, `age1…`; it opens nothing. */

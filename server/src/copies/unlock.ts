@@ -1,8 +1,8 @@
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { backupFiles, brokenIn } from '../database/bookFolder';
-import { LOCKED, openKey, unlockFile } from './lock';
-import { KEY_FILE, PICTURES } from './secondPlace';
+import { openKey, unlockFile } from './lock';
+import { KEY_FILE, LOCKED, PICTURES } from './secondPlace';
 
 /** What came out of the second place. */
 export interface Unlocked {

@@ -3,11 +3,10 @@ import { createServer as securedServer, type Server as SecuredServer } from 'nod
 import { Inject, Injectable, Logger, type BeforeApplicationShutdown } from '@nestjs/common';
 import { CONFIG } from '../common/tokens';
 import type { HouseConfig, ServerConfig } from '../config';
-import { fingerprintOf } from './authority';
 import { houseFolder } from './asker';
 import { HouseholdService } from './household.service';
 import { joinDesk } from './joinDesk';
-import { keysIn } from './keys';
+import type { Keys } from './keys';
 import { ownNames, type Names } from './names';
 
 const MINUTE_MS = 60_000;
@@ -45,13 +44,13 @@ export class HouseDoors implements BeforeApplicationShutdown {
     const { house } = this.config;
     if (!house) return;
     const names = ownNames();
-    const { authority, server } = await keysIn(houseFolder(this.config), names, new Date());
+    const { authority, server, fingerprint } = await this.keysFor(names, new Date());
     const secured = securedServer({ key: server.key, cert: server.certificate, minVersion: 'TLSv1.2' }, book);
     secured.keepAliveTimeout = KEEP_ALIVE_MS;
     const port = await this.listen(secured, house.port, house.host, 'HOUSE_PORT');
     const desk = plainServer(joinDesk(authority.certificate, () => this.household.door?.openAt ?? []));
     const deskPort = await this.listen(desk, house.port === 0 ? 0 : house.port + 1, house.host, 'HOUSE_PORT');
-    this.callIt(names, [port, deskPort], fingerprintOf(authority));
+    this.callIt(names, [port, deskPort], fingerprint);
     this.looking = setInterval(() => {
       void this.look(secured, [port, deskPort]).catch((error: Error) => this.logger.error(error.message));
     }, MINUTE_MS);
@@ -74,10 +73,16 @@ export class HouseDoors implements BeforeApplicationShutdown {
     const now = new Date();
     const state = `${now.toDateString()} ${[...names.hosts, ...names.addresses].join(' ')}`;
     if (state === this.lookedOn) return;
-    const { authority, server } = await keysIn(houseFolder(this.config), names, now);
+    const { server, fingerprint } = await this.keysFor(names, now);
     secured.setSecureContext({ key: server.key, cert: server.certificate, minVersion: 'TLSv1.2' });
-    this.callIt(names, ports, fingerprintOf(authority));
+    this.callIt(names, ports, fingerprint);
     this.lookedOn = state;
+  }
+
+  /** What makes certificates is read only where there is a door: most books are open to their own computer alone. */
+  private async keysFor(names: Names, now: Date): Promise<Keys> {
+    const { keysIn } = await import('./keys');
+    return keysIn(houseFolder(this.config), names, now);
   }
 
   private callIt(names: Names, [port, deskPort]: Ports, fingerprint: string): void {

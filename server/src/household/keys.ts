@@ -1,13 +1,15 @@
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { writeWhole } from '../common/wholeFile';
-import { certify, isGoodFor, makeAuthority, type Pair } from './authority';
+import { certify, fingerprintOf, isGoodFor, makeAuthority, type Pair } from './authority';
 import type { Names } from './names';
 
 /** The authority of this book and what it vouches for the server with. */
 export interface Keys {
   readonly authority: Pair;
   readonly server: Pair;
+  /** Of the authority; see `fingerprintOf`. */
+  readonly fingerprint: string;
 }
 
 /** Only who owns the book's files. */
@@ -45,5 +47,5 @@ export async function keysIn(folder: string, names: Names, now: Date): Promise<K
     });
     keep(folder, 'server', server);
   }
-  return { authority, server };
+  return { authority, server, fingerprint: fingerprintOf(authority) };
 }
