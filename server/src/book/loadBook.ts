@@ -1,6 +1,5 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import {
-  ENTRY_TYPES,
   missingOf,
   PlanFacts,
   ProductFacts,
@@ -25,7 +24,7 @@ import { ProductEntity } from '../records/product.entity';
 import { PlanEntity } from '../records/plan.entity';
 import { LISTS } from './entryTables';
 import { HoldingState, type Fill } from './holdingState';
-import { readAllOf, type KeptEntry } from './readEntries';
+import { readAllOf, typesThere, type KeptEntry } from './readEntries';
 import { shapeEntry } from './shape';
 import { isAnimalEntry } from './writeEntries';
 
@@ -89,17 +88,20 @@ export async function loadBook(em: EntityManager, today: Day, before: HoldingSta
   const other = readBeside(em);
   try {
     const links = ahead(linksBroken(other));
-    const read = (type: EntryType | undefined): Promise<readonly KeptEntry[]> =>
-      type === undefined
-        ? Promise.resolve([])
-        : readAllOf(reader, type, (id) => findings.push({ record: 'entry', id, message: `A ${type} cannot be read.` }));
+    const read = (type: EntryType) =>
+      ahead(
+        readAllOf(reader, type, (id) =>
+          findings.push({ record: 'entry', id, message: `A ${type} cannot be read.` }),
+        ).then((kept) => ({ type, kept })),
+      );
     await state.filled(async (apply) => {
       // Kind by kind, so that never all of a large book stands in memory twice; a list of facts is of one kind. The next
-      // is read while one is applied.
-      let coming = read(ARRIVALS_FIRST[0]);
-      for (const [i, type] of ARRIVALS_FIRST.entries()) {
-        const kept = await coming;
-        coming = ahead(read(ARRIVALS_FIRST[i + 1]));
+      // are read while one is applied.
+      const left = arrivalsFirst(await typesThere(reader));
+      const coming = left.splice(0, KINDS_AHEAD).map(read);
+      for (let next = coming.shift(); next; next = coming.shift()) {
+        coming.push(...left.splice(0, 1).map(read));
+        const { type, kept } = await next;
         for (const { entry } of kept) if (entry.on > newest) newest = entry.on;
         await applyInOrder(apply, kept, versionOf, ({ id }) =>
           findings.push({ record: 'entry', id, message: `A ${type} does not fit what is in the book.` }),
@@ -117,7 +119,10 @@ export async function loadBook(em: EntityManager, today: Day, before: HoldingSta
 }
 
 const NO_SCORERS: ScorersSetting = { setRight: [] };
-const ARRIVALS_FIRST: readonly EntryType[] = ['arrival', ...ENTRY_TYPES.filter((type) => type !== 'arrival')];
+const arrivalsFirst = (types: readonly EntryType[]): EntryType[] =>
+  types.toSorted((a, b) => Number(b === 'arrival') - Number(a === 'arrival'));
+/** Kinds that are read while one is applied: after a short one, one alone would be waited for. */
+const KINDS_AHEAD = 2;
 /** Entries applied in one go, before other requests are let on. */
 const AT_ONCE = 2_000;
 /** Findings named at most: the first say enough. */

@@ -49,6 +49,15 @@ export async function readEntries(
 /** Asks the book for rows of a select. */
 type Ask = <T extends object>(sql: string, given: readonly (string | number)[]) => Promise<T[]>;
 
+/** The types of which there is an entry, most of them rare. */
+export async function typesThere(reader: BesideReader): Promise<readonly EntryType[]> {
+  const asked = ENTRY_TYPES.map(
+    (type) => `select '${type}' as type where exists (select 1 from ${ENTRY_TABLES[type].name})`,
+  );
+  const there = new Set((await reader.all<{ type: EntryType }>(asked.join(' union all '))).map((row) => row.type));
+  return ENTRY_TYPES.filter((type) => there.has(type));
+}
+
 /**
  * All entries of a type in the order they were kept, struck ones too, as far as facts are made of them: `writtenAt` and
  * `source` are left in the file.
