@@ -11,6 +11,7 @@ import type {
 import {
   addDays,
   aimFor,
+  bySpecies,
   completedMonths,
   conditionOfGroup,
   dayOf,
@@ -33,9 +34,11 @@ import {
   type FemaleKind,
   type ScoreOnDay,
   type ScoringRound,
+  type Species,
 } from '@yaylak/core';
 import { AnimalPageService } from '../animals/animalPage.service';
 import { BookService } from '../book/book.service';
+import type { Derived, Whole } from '../book/derived';
 import { Clock } from '../common/clock';
 import { tagView } from '../common/views';
 import { SeasonService } from '../season/season.service';
@@ -53,12 +56,21 @@ const ALARM_DAYS = 120;
 /** How the females stand: against the aim, over the rounds, and what has to be done about it. */
 @Injectable()
 export class ConditionService {
+  private readonly kinds: Derived<FemaleKind>;
+  /** Of all females of a species, of whatever group. */
+  private readonly allRounds: Readonly<Record<Species, Whole<readonly ScoringRound[]>>>;
+
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(AnimalPageService) private readonly pages: AnimalPageService,
     @Inject(SeasonService) private readonly season: SeasonService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.kinds = book.derived((facts) => this.readKind(facts));
+    this.allRounds = bySpecies((species) =>
+      book.ofKinds(['arrival', 'score'], () => this.readRounds(species, () => true)),
+    );
+  }
 
   view({ species, groupId, stage: asked, by: askedBy }: ConditionQuery): ConditionView {
     const today = this.clock.today();
@@ -75,7 +87,10 @@ export class ConditionService {
     const stage: ConditionStage = asked ?? next?.stage ?? 'mating';
     const planned = stage === next?.stage ? next : undefined;
     const by = askedBy === undefined ? (planned?.by ?? addDays(today, RESPONSE_DAYS)) : dayOf(askedBy);
-    const rounds = this.rounds(species, groupId);
+    const rounds =
+      groupId === undefined
+        ? this.allRounds[species].get()
+        : this.readRounds(species, (facts, on) => groupOn(facts, on) === groupId);
     const inLast = new Set(rounds.at(-1)?.animalIds);
     const group = groupId === undefined ? undefined : this.book.state.groups.get(groupId);
     return {
@@ -105,6 +120,10 @@ export class ConditionService {
 
   /** How much condition is wanted of an animal; of a male what is usual. */
   femaleKind(facts: AnimalFacts): FemaleKind {
+    return this.kinds.of(facts);
+  }
+
+  private readKind(facts: AnimalFacts): FemaleKind {
     const { id, sex, species } = facts.record;
     if (sex !== 'female') return 'usual';
     const today = this.clock.today();
@@ -141,14 +160,13 @@ export class ConditionService {
       .sort((a, b) => b.females - a.females);
   }
 
-  /** Rounds of scoring among the females that were in the group on the day, those who left since too. */
-  private rounds(species: ConditionQuery['species'], groupId: string | undefined): ScoringRound[] {
+  /** Rounds of scoring among the females that are meant, as they stood on the day; those who left since too. */
+  private readRounds(species: Species, isMeant: (facts: AnimalFacts, on: Day) => boolean): ScoringRound[] {
     const scores: { animalId: string; on: Day }[] = [];
     for (const facts of this.book.state.animals.values()) {
       const { id, species: own, sex } = facts.record;
       if (own !== species || sex !== 'female') continue;
-      for (const { on } of facts.scores)
-        if (groupId === undefined || groupOn(facts, on) === groupId) scores.push({ animalId: id, on });
+      for (const { on } of facts.scores) if (isMeant(facts, on)) scores.push({ animalId: id, on });
     }
     return scoringRounds(scores);
   }

@@ -52,6 +52,12 @@ export const HISTORY_KINDS: readonly EntryType[] = [
 ];
 
 /** Heats, services and what came of them, of all females. */
+/** A spell and whose it is. */
+export interface SpellOf {
+  readonly facts: AnimalFacts;
+  readonly spell: Spell;
+}
+
 @Injectable()
 export class MatingHistoryService {
   private readonly histories: Derived<FemaleHistory>;
@@ -60,6 +66,7 @@ export class MatingHistoryService {
   private readonly shares: Readonly<Record<Species, Whole<number>>>;
   private readonly femalesBySpecies: Readonly<Record<Species, Whole<readonly AnimalFacts[]>>>;
   private readonly spellsBySpecies: Readonly<Record<Species, Whole<readonly Spell[]>>>;
+  private readonly ripeSpells: Readonly<Record<Species, Whole<readonly SpellOf[]>>>;
   private readonly spellsByMale: Readonly<Record<Species, Whole<ReadonlyMap<string, readonly Spell[]>>>>;
 
   constructor(
@@ -76,6 +83,13 @@ export class MatingHistoryService {
     );
     this.spellsBySpecies = bySpecies((species) =>
       book.ofKinds(HISTORY_KINDS, () => this.females(species).flatMap((f) => this.of(f).spells)),
+    );
+    this.ripeSpells = bySpecies((species) =>
+      book.ofKinds(HISTORY_KINDS, () =>
+        this.females(species).flatMap((facts) =>
+          this.of(facts).spells.flatMap((spell) => (spell.isRipe ? [{ facts, spell }] : [])),
+        ),
+      ),
     );
     this.spellsByMale = bySpecies((species) => book.ofKinds(HISTORY_KINDS, () => spellsByMale(this.spellsOf(species))));
     this.siredLitters = bySpecies((species) => book.ofKinds(['arrival'], () => this.readSired(species)));
@@ -110,9 +124,19 @@ export class MatingHistoryService {
     return this.spellsBySpecies[species].get();
   }
 
+  /** Those of them whose time to give birth is over, each with its female. */
+  ripeSpellsOf(species: Species): readonly SpellOf[] {
+    return this.ripeSpells[species].get();
+  }
+
+  /** Spells by each male of a species that may have sired in them. */
+  byMale(species: Species): ReadonlyMap<string, readonly Spell[]> {
+    return this.spellsByMale[species].get();
+  }
+
   /** Spells a male may have sired in. */
   spellsBy({ record: { id, species } }: AnimalFacts): readonly Spell[] {
-    return this.spellsByMale[species].get().get(id) ?? [];
+    return this.byMale(species).get(id) ?? [];
   }
 
   /** Litters with both parents on record. */

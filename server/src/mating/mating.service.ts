@@ -2,6 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { HeatToServe, MatingQuery, MatingRecordView, MatingView, PartingDue, PartingView } from '@yaylak/contract';
 import {
   addDays,
+  bySpecies,
   conceptionShare,
   dayOf,
   groupOn,
@@ -11,12 +12,14 @@ import {
   pairRecords,
   quarterRecords,
   sireRecords,
-  spellsByMale,
   SPECIES,
   type AnimalFacts,
+  type PairRecord,
+  type SireRecord,
   type Species,
 } from '@yaylak/core';
 import { BookService } from '../book/book.service';
+import type { Whole } from '../book/derived';
 import { breathe } from '../common/breathe';
 import { Clock } from '../common/clock';
 import { shareView, tagView } from '../common/views';
@@ -28,9 +31,17 @@ import { MalesService } from './males.service';
 const LOOKS = 2;
 const PAIRS = 60;
 
+/** What came of the litters with both parents on record: of each male, and of the latest pairs. */
+interface Sired {
+  readonly bySire: ReadonlyMap<string, SireRecord>;
+  readonly pairs: readonly PairRecord[];
+}
+
 /** Who is on heat, who may be mated, and what came of the matings. */
 @Injectable()
 export class MatingService {
+  private readonly sired: Readonly<Record<Species, Whole<Sired>>>;
+
   constructor(
     @Inject(BookService) private readonly book: BookService,
     @Inject(MatingHistoryService) private readonly history: MatingHistoryService,
@@ -38,7 +49,17 @@ export class MatingService {
     @Inject(MalesService) private readonly males: MalesService,
     @Inject(HoldingService) private readonly holding: HoldingService,
     @Inject(Clock) private readonly clock: Clock,
-  ) {}
+  ) {
+    this.sired = bySpecies((species) =>
+      book.ofKinds(['arrival'], () => {
+        const litters = this.history.littersOf(species);
+        return {
+          bySire: new Map(sireRecords(litters).map((r) => [r.sireId, r])),
+          pairs: pairRecords(litters).slice(0, PAIRS),
+        };
+      }),
+    );
+  }
 
   async view({ species, groupId }: MatingQuery): Promise<MatingView> {
     const today = this.clock.today();
@@ -107,10 +128,9 @@ export class MatingService {
   async record({ species }: MatingQuery): Promise<MatingRecordView> {
     const today = this.clock.today();
     const spells = this.history.spellsOf(species);
-    const byMale = spellsByMale(spells);
-    const litters = this.history.littersOf(species);
+    const byMale = this.history.byMale(species);
+    const { bySire, pairs } = this.sired[species].get();
     const hot = (await this.holding.settings()).resources?.hot ?? [];
-    const bySire = new Map(sireRecords(litters).map((r) => [r.sireId, r]));
     const ids = new Set([...byMale.keys(), ...bySire.keys()]);
     const tag = (id: string) => {
       const facts = this.book.state.animals.get(id);
@@ -135,20 +155,18 @@ export class MatingService {
           }),
         )
         .sort((a, b) => b.litters + b.spells - (a.litters + a.spells)),
-      pairs: pairRecords(litters)
-        .slice(0, PAIRS)
-        .flatMap((p) =>
-          tag(p.damId).flatMap((female) =>
-            tag(p.sireId).map((male) => ({
-              female,
-              male,
-              litters: p.litters,
-              meanSize: p.meanSize,
-              otherwise: p.otherwise ?? null,
-              lastOn: isoOf(p.lastOn),
-            })),
-          ),
+      pairs: pairs.flatMap((p) =>
+        tag(p.damId).flatMap((female) =>
+          tag(p.sireId).map((male) => ({
+            female,
+            male,
+            litters: p.litters,
+            meanSize: p.meanSize,
+            otherwise: p.otherwise ?? null,
+            lastOn: isoOf(p.lastOn),
+          })),
         ),
+      ),
       quarters: quarterRecords(
         spells,
         hot.map((h) => ({ from: dayOf(h.from), to: dayOf(h.to) })),

@@ -143,29 +143,39 @@ export class CompareService {
 
   /** Females that are here, those whose litters fall first. */
   private trends(species: Species): TrendView[] {
-    const today = this.clock.today();
     const order = ['falling', 'steady', 'rising', 'too-few'];
-    return this.book.state
-      .present(today)
-      .filter(({ record }) => record.species === species && record.sex === 'female')
-      .flatMap((facts): TrendView[] => {
-        const births = this.book.state.litters.birthsOf(facts.record.id);
-        return births.length === 0 ? [] : [this.trend(facts, births)];
-      })
-      .sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind) || (a.perLitter ?? 0) - (b.perLitter ?? 0))
-      .slice(0, TRENDS);
+    const perLitter = (trend: LitterTrend): number => (trend.kind === 'too-few' ? 0 : trend.perLitter);
+    return (
+      this.book.state
+        .present(this.clock.today())
+        .filter(({ record }) => record.species === species && record.sex === 'female')
+        .flatMap((facts) => {
+          const births = this.book.state.litters.birthsOf(facts.record.id);
+          return births.length === 0 ? [] : [{ facts, births, found: this.sizeTrend(facts, births) }];
+        })
+        .sort(
+          ({ found: a }, { found: b }) => order.indexOf(a.kind) - order.indexOf(b.kind) || perLitter(a) - perLitter(b),
+        )
+        // What else there is to say is worked out for those that are shown.
+        .slice(0, TRENDS)
+        .map(({ facts, births }) => this.trend(facts, births))
+    );
+  }
+
+  private sizeTrend(facts: AnimalFacts, births: readonly Birth[]): LitterTrend {
+    const { rearing } = this.book.state.settings(facts.record.species);
+    return litterTrend(sizesOf(births), { usual: rearing.youngByBirth, spreadSd: rearing.youngSd });
   }
 
   trend(facts: AnimalFacts, births: readonly Birth[]): TrendView {
     const today = this.clock.today();
     const { rearing } = this.book.state.settings(facts.record.species);
-    const sizes = births.map((b) => b.alive + b.dead);
-    const found = litterTrend(sizes, { usual: rearing.youngByBirth, spreadSd: rearing.youngSd });
+    const found = this.sizeTrend(facts, births);
     const isKnown = found.kind !== 'too-few';
     const also = this.alsoOf(facts, births, rearing.youngSd);
     return {
       tag: tagView(facts, today),
-      sizes,
+      sizes: sizesOf(births),
       kind: found.kind,
       litters: found.litters,
       perLitter: isKnown ? found.perLitter : null,
@@ -197,9 +207,9 @@ export class CompareService {
   /** Feeds by name with what they cost, the dearest first. */
   private feeds(species: Species): { feed: string; priceMinor: number; litters: number }[] {
     const byName = new Map<string, { feed: string; prices: number[] }>();
-    for (const { record, feeds } of this.book.state.animals.values())
+    for (const { record, feeds } of this.book.state.ofSpecies(species))
       // What a pen of young ate says nothing of a litter.
-      if (record.species === species && this.book.state.litters.youngAbout(record.id).length > 0)
+      if (feeds.length > 0 && this.book.state.litters.youngAbout(record.id).length > 0)
         for (const f of feeds) {
           const own = byName.get(f.feed) ?? { feed: f.feed, prices: [] };
           byName.set(f.feed, own);
@@ -260,15 +270,13 @@ export class CompareService {
 
   /** What litters gained while they ate of a feed. */
   private tried(species: Species, feed: string): (FeedRecord & { readonly young: number })[] {
-    return [...this.book.state.animals.values()].flatMap((dam) =>
-      dam.record.species !== species
-        ? []
-        : dam.feeds
-            .filter((f) => f.feed === feed)
-            .flatMap((f) => {
-              const gained = this.gained(dam, f.since, f.on);
-              return gained ? [{ ...gained, feedKg: f.kg }] : [];
-            }),
+    return this.book.state.ofSpecies(species).flatMap((dam) =>
+      dam.feeds
+        .filter((f) => f.feed === feed)
+        .flatMap((f) => {
+          const gained = this.gained(dam, f.since, f.on);
+          return gained ? [{ ...gained, feedKg: f.kg }] : [];
+        }),
     );
   }
 
@@ -282,6 +290,8 @@ export class CompareService {
     return gainOnFeed(fed, days, since, until);
   }
 }
+
+const sizesOf = (births: readonly Birth[]): number[] => births.map((b) => b.alive + b.dead);
 
 /** Share of a litter that reaches weaning: spread from litter to litter. Rule of thumb. */
 const SURVIVAL_SD = 0.2;

@@ -143,17 +143,21 @@ export class RearingService {
   /** Females that were served for a season's births and had none. */
   private barren(species: Species, from: Day, to: Day, gaveBirth: ReadonlySet<string>): FemaleOfSeason[] {
     const { gestationDays: g } = this.book.state.settings(species);
-    return this.history.females(species).flatMap((facts): FemaleOfSeason[] => {
-      if (gaveBirth.has(facts.record.id)) return [];
-      const wasServed = this.history
-        .of(facts)
-        .spells.some((s) => s.lastOn >= from - g.to && s.lastOn <= to - g.from && s.isRipe);
-      if (!wasServed) return [];
-      const scanned = scannedBefore(facts, to, g.to);
-      return [
-        { femaleId: facts.record.id, scanned, bornAlive: 0, bornDead: 0, gaveBirth: false, reared: 0, withHer: 0 },
-      ];
-    });
+    const served = this.history
+      .ripeSpellsOf(species)
+      .filter(
+        ({ facts, spell: { lastOn } }) =>
+          lastOn >= from - g.to && lastOn <= to - g.from && !gaveBirth.has(facts.record.id),
+      );
+    return [...new Set(served.map(({ facts }) => facts))].map((facts) => ({
+      femaleId: facts.record.id,
+      scanned: scannedBefore(facts, to, g.to),
+      bornAlive: 0,
+      bornDead: 0,
+      gaveBirth: false,
+      reared: 0,
+      withHer: 0,
+    }));
   }
 }
 
