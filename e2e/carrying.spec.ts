@@ -173,7 +173,7 @@ test('a choice over what is cheapest wants a reason, and is remembered', async (
   await page.goto(`${server.url}/carrying?species=goat`);
   const panel = page
     .locator('section')
-    .filter({ has: page.getByRole('heading', { name: /sell, keep or test again/ }) });
+    .filter({ has: page.getByRole('heading', { name: /Sell, keep or test again/ }) });
   const suggested = await panel.locator('tr[data-best] td').first().textContent();
   const other = suggested === 'Sell now' ? 'keep' : 'sell';
   await choose(panel.getByLabel('Decide'), other);

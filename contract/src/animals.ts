@@ -101,6 +101,7 @@ export interface TagView {
   readonly text: string;
   readonly kind: IdentifierKind | 'none';
   readonly colour: TagColour | null;
+  /** Beside what it is told by; null where its name is that. */
   readonly name: string | null;
   readonly hasElectronic: boolean;
   readonly isWorn: boolean;

@@ -40,6 +40,14 @@ const list = (query: string): Promise<AnimalPage> => get(t, `/api/animals?${quer
 const numbers = async (query: string): Promise<string[]> => (await list(query)).rows.map((r) => r.tag.text);
 const page = (id: string): Promise<AnimalView> => get(t, `/api/animals/${id}`);
 
+it('calls one known by its name alone by it once, and one with a number by both', async () => {
+  const doe = uuid();
+  await t.post(arrival(doe), { ...tag(doe, 'Thyme'), kind: 'name', colour: undefined });
+  expect((await page(doe)).row.tag).toMatchObject({ text: 'Thyme', kind: 'name', name: null });
+  await t.post(tag(doe, 'G-26-01'));
+  expect((await page(doe)).row.tag).toMatchObject({ text: 'G-26-01', kind: 'visual', name: 'Thyme' });
+});
+
 describe('the list', () => {
   const [young, middle, old, bare] = [uuid(), uuid(), uuid(), uuid()];
   beforeEach(async () => {

@@ -27,12 +27,14 @@ import {
 export function tagView(facts: AnimalFacts, today: Day): TagView {
   const main = mainIdentifier(facts);
   const worn = wornIdentifiers(facts);
+  const name = worn.findLast((i) => i.kind === 'name')?.text;
   return {
     animalId: facts.record.id,
     text: main?.identifier.text ?? say('no number'),
     kind: main?.identifier.kind ?? 'none',
     colour: main?.identifier.colour ?? null,
-    name: worn.findLast((i) => i.kind === 'name')?.text ?? null,
+    // One known by its name alone is not called by it twice.
+    name: name === undefined || name === main?.identifier.text ? null : name,
     hasElectronic: worn.some((i) => i.kind === 'electronic'),
     isWorn: main?.isWorn ?? false,
     ...withheld(facts, today),

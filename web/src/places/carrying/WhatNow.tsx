@@ -78,7 +78,7 @@ export function WhatNow({ female, view, others, onChoose }: Props) {
         ) : null}
         <h2>
           <Row $gap={1}>
-            <Tag tag={tag} /> {tag.name} {say('sell, keep or test again?')}
+            <Tag tag={tag} /> {tag.name} {say('Sell, keep or test again?')}
           </Row>
         </h2>
         <Costs>
