@@ -15,9 +15,12 @@ import {
 } from '@yaylak/core';
 import { BirthsToComeService } from '../carrying/birthsToCome.service';
 import { Clock } from '../common/clock';
+import { ConditionService } from '../condition/condition.service';
 import { GrowthService } from '../growth/growth.service';
 import { FemalesToMateService } from '../mating/females.service';
 import { MatingHistoryService } from '../mating/history.service';
+import { LittersService } from '../rearing/litters.service';
+import { RearingService } from '../rearing/rearing.service';
 import { LearnedService } from '../selling/learned.service';
 import { ProductsService } from '../remedies/products.service';
 import { seeded, type Random } from '../tests/fuzzer';
@@ -44,16 +47,26 @@ function aBook() {
   const females = new FemalesToMateService(book, history, clock);
   const births = new BirthsToComeService(book, undefined as never, history, clock);
   const products = new ProductsService(undefined as never, book, undefined as never, clock);
-  return { book, history, growth, females, births, products, learned: new LearnedService(book) };
+  const rearing = new RearingService(book, new LittersService(book, females, growth, clock), history, clock);
+  const condition = new ConditionService(
+    book,
+    { alarm: () => null } as never,
+    { milestone: () => undefined } as never,
+    clock,
+  );
+  const learned = new LearnedService(book);
+  return { book, history, growth, females, births, products, rearing, condition, learned };
 }
 type Book = ReturnType<typeof aBook>;
 
 const GROUPS = ['hill', 'yard'];
 
 /** Every figure that is kept, by the animal it is of and of all together. */
-function figures({ book: { state }, history, growth, females, births, products, learned }: Book): object {
+function figures(of: Book): object {
+  const { history, growth, females, births, products, rearing, condition, learned } = of;
+  const { state } = of.book;
   const ids = [...state.animals.keys()].sort();
-  const of = (facts: AnimalFacts): object => ({
+  const one = (facts: AnimalFacts): object => ({
     daily: state.daily(facts),
     scores: state.scores(facts),
     litters: state.litters.of(facts.record.id),
@@ -72,11 +85,12 @@ function figures({ book: { state }, history, growth, females, births, products, 
     gain: growth.gainOf(facts.record.id),
     factors: growth.adjusted(facts, 90),
     verdict: growth.verdict(facts),
+    kind: condition.femaleKind(facts),
     inbreeding: state.family.inbreedingOf(facts.record.id),
     tested: state.tested(facts.record.id, TODAY),
   });
   return {
-    animals: Object.fromEntries(ids.map((id) => [id, of(state.animals.get(id) as AnimalFacts)])),
+    animals: Object.fromEntries(ids.map((id) => [id, one(state.animals.get(id) as AnimalFacts)])),
     present: state
       .present(TODAY)
       .map((f) => f.record.id)
@@ -86,7 +100,18 @@ function figures({ book: { state }, history, growth, females, births, products, 
     scorers: state.scorerPairs,
     toCome: SPECIES.map((s) => births.toCome(s)),
     spells: SPECIES.map((s) => history.spellsOf(s)),
+    ripe: SPECIES.map((s) =>
+      history
+        .ripeSpellsOf(s)
+        .map(({ facts, spell }) => `${facts.record.id} ${spell.on}`)
+        .sort(),
+    ),
+    sired: SPECIES.map((s) => history.littersOf(s)),
     shares: SPECIES.map((s) => history.takingShare(s)),
+    rounds: SPECIES.map((species) =>
+      condition.view({ species }).rounds.map(({ from, to, count, by }) => ({ from, to, count, by })),
+    ),
+    seasons: SPECIES.map((s) => rearing.view(s).seasons),
     stock: products.stockOf(state.products.get('product') as never),
     taught: SPECIES.map((s) => [learned.pairs(s), learned.killed(s), learned.killingOut(s)]),
     notGrowing: growth.notGrowing(),
