@@ -8,6 +8,7 @@ import type {
   MaleReason,
   PairRefusal,
   PartGrade,
+  Quarter,
   ServiceTiming,
   ServiceWay,
   Species,
@@ -290,7 +291,9 @@ export interface MatingRecordView {
     readonly lastOn: string;
   }[];
   readonly quarters: readonly {
-    readonly from: string;
+    /** Of a winter that of its January. */
+    readonly year: number;
+    readonly quarter: Quarter;
     readonly spells: number;
     readonly share: ShareView | null;
     readonly meanSize: number | null;

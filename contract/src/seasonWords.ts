@@ -1,4 +1,4 @@
-import type { ConditionStage, PlanStep, quarterOf, Species } from '@yaylak/core';
+import type { ConditionStage, PlanStep, QuarterOfYear, Species } from '@yaylak/core';
 import type { PlanFacts } from './season';
 import type { DueWho, DueWork } from './today';
 import { say } from './say/say';
@@ -6,7 +6,7 @@ import { SPECIES_WORDS } from './speciesWords';
 import { capital, uncapital } from './say/letters';
 
 /** `Spring 2026`; a winter has two years: `Winter 2026–27`. */
-export const quarterText = ({ year, quarter }: ReturnType<typeof quarterOf>): string =>
+export const quarterText = ({ year, quarter }: QuarterOfYear): string =>
   quarter === 'winter'
     ? say('Winter {n}–{part}', { n: year - 1, part: String(year).slice(2) })
     : `${capital(quarter)} ${year}`;

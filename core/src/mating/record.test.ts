@@ -1,4 +1,4 @@
-import { dayOf, isoOf } from '../calendar';
+import { dayOf } from '../calendar';
 import { isAfterHeat, pairRecords, quarterRecords, sireRecords, type SiredLitter, type Spell } from '.';
 
 const litter = (damId: string, sireId: string, bornOn: string, size: number): SiredLitter => ({
@@ -63,9 +63,18 @@ describe('by quarter, with the heat', () => {
       ],
       hot,
     );
-    expect(quarters.map((q) => [isoOf(q.from), q.spells, q.share?.share, q.meanSize, q.afterHeat])).toEqual([
-      ['2026-04-01', 1, 1, 8, 0],
-      ['2026-07-01', 3, 0.5, 5, 2],
+    expect(quarters.map((q) => [`${q.quarter} ${q.year}`, q.spells, q.share?.share, q.meanSize, q.afterHeat])).toEqual([
+      ['summer 2026', 2, 1, 6.5, 1],
+      ['autumn 2026', 2, 0, undefined, 1],
+    ]);
+  });
+  it('tells a December with the winter it begins, as everywhere', () => {
+    const born = (on: string) => spell(on, { kind: 'born', on: dayOf(on), young: 2 });
+    const quarters = quarterRecords(['2026-03-01', '2025-12-01', '2025-11-30', '2026-02-28'].map(born), []);
+    expect(quarters.map((q) => [q.quarter, q.year, q.spells])).toEqual([
+      ['autumn', 2025, 1],
+      ['winter', 2026, 2],
+      ['spring', 2026, 1],
     ]);
   });
   it('marks a service to fifty days after the last hot day', () => {

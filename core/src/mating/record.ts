@@ -1,4 +1,4 @@
-import { toCalendarDate, toDay, type Day } from '../calendar';
+import { byQuarter, quarterOf, type Day, type QuarterOfYear } from '../calendar';
 import { mean, meanWithRange, type MeanWithRange, type Proportion } from '../statistics';
 import { shareTaken, type Spell } from './services';
 import type { AnimalId } from '../units';
@@ -84,9 +84,7 @@ export const HOT_AFTER_DAYS = 50;
 export const isAfterHeat = (on: Day, hot: readonly HotSpell[]): boolean =>
   hot.some((h) => on >= h.from && on <= h.to + HOT_AFTER_DAYS);
 
-export interface QuarterRecord {
-  /** First day of the quarter. */
-  readonly from: Day;
+export interface QuarterRecord extends QuarterOfYear {
   readonly spells: number;
   /** Of those whose time is over. */
   readonly share: Proportion | undefined;
@@ -95,25 +93,24 @@ export interface QuarterRecord {
   readonly afterHeat: number;
 }
 
-/** Services by quarter of the year, in order: how many took, how large the litters were, how many after a heat wave. */
+/** Services by quarter of the year (see `quarterOf`), in order: how many took, how large the litters were, how many after a heat wave. */
 export function quarterRecords(spells: readonly Spell[], hot: readonly HotSpell[]): QuarterRecord[] {
-  return [...groupBy(spells, (s) => quarterOf(s.on))]
-    .map(([from, own]): QuarterRecord => {
+  const quarters = groupBy(spells, ({ on }) => {
+    const { year, quarter } = quarterOf(on);
+    return `${year} ${quarter}`;
+  });
+  return [...quarters.values()]
+    .map((own): QuarterRecord => {
       const sizes = own.flatMap((s) => (s.outcome.kind === 'born' ? [s.outcome.young] : []));
       return {
-        from,
+        ...quarterOf((own[0] as Spell).on),
         spells: own.length,
         share: shareTaken(own),
         meanSize: mean(sizes),
         afterHeat: own.filter((s) => isAfterHeat(s.on, hot)).length,
       };
     })
-    .sort((a, b) => a.from - b.from);
-}
-
-function quarterOf(on: Day): Day {
-  const date = toCalendarDate(on);
-  return toDay(date.set({ month: date.month - ((date.month - 1) % 3), day: 1 }));
+    .sort(byQuarter);
 }
 
 function groupBy<T, K>(items: readonly T[], key: (item: T) => K): Map<K, T[]> {

@@ -171,7 +171,8 @@ export class MatingService {
         spells,
         hot.map((h) => ({ from: dayOf(h.from), to: dayOf(h.to) })),
       ).map((q) => ({
-        from: isoOf(q.from),
+        year: q.year,
+        quarter: q.quarter,
         spells: q.spells,
         share: q.share ? shareView(q.share) : null,
         meanSize: q.meanSize ?? null,

@@ -282,7 +282,7 @@ it('the record counts services and litters, and marks the heat', async () => {
   // He has one spell, whose time is not over: it says nothing of him yet.
   expect(ofSon).toMatchObject({ spells: 1, share: null });
   expect(record.pairs).toMatchObject([{ female: { animalId: doe }, male: { animalId: buck }, meanSize: 1 }]);
-  expect(record.quarters).toMatchObject([{ from: '2026-10-01', spells: 2, afterHeat: 2 }]);
+  expect(record.quarters).toMatchObject([{ year: 2026, quarter: 'autumn', spells: 2, afterHeat: 2 }]);
 });
 
 it('a womb that is not clean holds her until it is looked at again', async () => {

@@ -398,7 +398,14 @@ it('the record holds males against each other and bars what fell after heat', as
     ],
     pairs: [{ female: DOE, male: BUCK, litters: 1, meanSize: 2, otherwise: null, lastOn: '2026-02-21' }],
     quarters: [
-      { from: '2026-07-01', spells: 4, share: { share: 0.5, low: 0.3, high: 0.7, of: 4 }, meanSize: 1.5, afterHeat: 4 },
+      {
+        year: 2027,
+        quarter: 'winter',
+        spells: 4,
+        share: { share: 0.5, low: 0.3, high: 0.7, of: 4 },
+        meanSize: 1.5,
+        afterHeat: 4,
+      },
     ],
     hot: [{ from: '2026-07-10', to: '2026-07-20', why: 'heat' }],
   };
@@ -408,7 +415,7 @@ it('the record holds males against each other and bars what fell after heat', as
   });
   expect(await screen.findByText('\u22120.25 ± 0.40, 5 females')).toBeVisible();
   expect(
-    await screen.findByRole('img', { name: /Jul 2026: 50 % of 4 took, 1.5 young a litter, 4 of 4 after heat/ }),
+    await screen.findByRole('img', { name: /Winter 2026–27: 50 % of 4 took, 1.5 young a litter, 4 of 4 after heat/ }),
   ).toBeVisible();
   expect(screen.getByText('1 litter: a guess')).toBeVisible();
 });

@@ -1,8 +1,7 @@
 import type { MatingRecordView } from '@yaylak/contract';
 import { Bar, BarChart, CartesianGrid, Cell, ErrorBar, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { colour } from '../../theme/tokens';
-import { monthYear } from '../../words/dates';
-import { say, fixedText, perCent } from '@yaylak/contract';
+import { say, fixedText, perCent, quarterText } from '@yaylak/contract';
 
 type Quarter = MatingRecordView['quarters'][number];
 
@@ -16,7 +15,7 @@ const isHot = (q: Quarter): boolean => q.afterHeat >= HOT_SHARE * q.spells;
 /** A quarter in words. */
 export const quarterWords = (q: Quarter): string =>
   [
-    `${monthYear(q.from)}: ${q.share ? say('{percent} % of {of} took', { percent: percent(q.share.share), of: q.share.of }) : say('not known yet')}`,
+    `${quarterText(q)}: ${q.share ? say('{percent} % of {of} took', { percent: percent(q.share.share), of: q.share.of }) : say('not known yet')}`,
     ...(q.meanSize === null ? [] : [say('{n} young a litter', { n: fixedText(q.meanSize, 1) })]),
     ...(q.afterHeat > 0
       ? [say('{afterHeat} of {spells} after heat', { afterHeat: q.afterHeat, spells: q.spells })]
@@ -29,7 +28,7 @@ export function QuarterChart({ quarters }: { readonly quarters: readonly Quarter
   const data = shown.map((q) => {
     const { share, low, high } = q.share ?? { share: 0, low: 0, high: 0 };
     return {
-      name: monthYear(q.from).replace(' 20', ' '),
+      name: quarterText(q).replace(' 20', ' '),
       share: percent(share),
       range: [percent(share) - percent(low), percent(high) - percent(share)],
       label: q.meanSize === null ? '' : fixedText(q.meanSize, 1),
@@ -49,12 +48,12 @@ export function QuarterChart({ quarters }: { readonly quarters: readonly Quarter
             </pattern>
           </defs>
           <CartesianGrid stroke={colour('line')} vertical={false} />
-          <XAxis dataKey="name" stroke={colour('inkSoft')} fontSize={12} interval={0} />
+          <XAxis dataKey="name" stroke={colour('inkSoft')} fontSize={12} interval="equidistantPreserveStart" />
           <YAxis stroke={colour('inkSoft')} fontSize={12} domain={[0, 100]} tickFormatter={perCent} />
           <Bar dataKey="share" isAnimationActive={false}>
             {shown.map((q) => (
               <Cell
-                key={q.from}
+                key={`${q.year} ${q.quarter}`}
                 fill={isHot(q) ? 'url(#after-heat)' : colour('stretch')}
                 stroke={colour('lineStrong')}
               />
